@@ -1,0 +1,16 @@
+import { defineConfig } from "@playwright/test";
+
+export default defineConfig({
+  testDir: "e2e",
+  globalSetup: "./e2e/setup.ts",
+  timeout: 180_000,
+  expect: { timeout: 30_000 },
+  // Each test has a server of its own, so files can run side by side.
+  workers: 2,
+  reporter: [["list"], ["json", { outputFile: "test-results/results.json" }]],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: "/usr/bin/chromium" },
+    screenshot: "only-on-failure",
+  },
+});

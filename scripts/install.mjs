@@ -1,0 +1,32 @@
+// Brings in what a fresh clone lacks: the packages of the lockfile, and Debian's Chromium for browser tests.
+import { spawnSync } from "node:child_process";
+import { createHash } from "node:crypto";
+import { existsSync, readFileSync, writeFileSync } from "node:fs";
+
+const NOTE = "node_modules/.installed-from";
+
+/** Runs a command with its output shown; ends this process when it fails. */
+export function run(command, args, env = {}) {
+  const { status, error } = spawnSync(command, args, { stdio: "inherit", env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", ...env } });
+  if (error) console.error(`${command} could not be started: ${error.message}`);
+  if (status !== 0) process.exit(status ?? 1);
+}
+
+/** Installs the packages of the lockfile, unless that has been done since it last changed. */
+export function installPackages() {
+  const lock = createHash("sha256").update(readFileSync("package-lock.json")).digest("hex");
+  if (existsSync(NOTE) && readFileSync(NOTE, "utf8") === lock) return;
+  run("npm", ["ci", "--no-audit", "--no-fund"], { PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: "1" });
+  writeFileSync(NOTE, lock);
+}
+
+/** Installs Chromium from Debian's packages where it is missing. */
+export function installChromium() {
+  if (existsSync("/usr/bin/chromium")) return;
+  if (process.getuid?.() !== 0) {
+    console.error("The browser tests need /usr/bin/chromium. Install Debian's package chromium, or run this as root.");
+    process.exit(1);
+  }
+  run("apt-get", ["update"]);
+  run("apt-get", ["install", "-y", "--no-install-recommends", "chromium"], { DEBIAN_FRONTEND: "noninteractive" });
+}

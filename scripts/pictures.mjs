@@ -1,0 +1,68 @@
+// npm run pictures: takes docs/screenshots from the built application on a fresh copy of the demo plan.
+import { spawn } from "node:child_process";
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { chromium } from "@playwright/test";
+import { installChromium, installPackages, run } from "./install.mjs";
+
+const PORT = process.env.PORT ?? "3190";
+const views = [
+  { name: "balance", path: "/balance?open=ines&cell=ines@2027-02-22_2027-02-28" },
+  { name: "balance-dark", path: "/balance?open=ines&cell=ines@2027-02-22_2027-02-28", theme: "dark" },
+  { name: "balance-projects", path: "/balance?rows=projects&show=load&by=month&from=2027-01-01&to=2027-09-30" },
+  { name: "openings", path: "/openings?opening=tank-open" },
+  { name: "requests", path: "/openings/requests?request=request-courier" },
+  { name: "work", path: "/work" },
+  { name: "project", path: "/work/tidepool?task=tidepool-cases&from=2027-01-25&to=2027-05-23" },
+  { name: "people", path: "/people?person=tomas" },
+  { name: "person", path: "/people/person/eha?part=off:eha-1" },
+  { name: "person-dark", path: "/people/person/sade", theme: "dark" },
+  { name: "leave", path: "/people/leave?request=bo:bo-1" },
+  { name: "teams", path: "/people/teams?team=workshop" },
+  { name: "calendars", path: "/people/calendars" },
+  { name: "skills", path: "/people/skills" },
+  { name: "import", path: "/people/import" },
+  { name: "rates", path: "/rates" },
+  { name: "money", path: "/money" },
+];
+
+installPackages();
+installChromium();
+const folder = mkdtempSync(join(tmpdir(), "roster-pictures-"));
+run(process.execPath, ["--import", "tsx", "demo/load.ts"], { ROSTER_DATA: folder });
+const server = spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-p", PORT, "-H", "127.0.0.1"], {
+  stdio: ["ignore", "ignore", "inherit"],
+  env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", ROSTER_DATA: folder },
+});
+try {
+  await answers(`http://127.0.0.1:${PORT}/api/plan`);
+  const browser = await chromium.launch({ executablePath: "/usr/bin/chromium" });
+  for (const { name, path, theme } of views) {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    await context.addCookies([{ name: "theme", value: theme ?? "light", url: `http://127.0.0.1:${PORT}` }]);
+    const page = await context.newPage();
+    await page.goto(`http://127.0.0.1:${PORT}${path}`);
+    await page.locator("[data-ready=yes]").waitFor({ state: "attached" });
+    await page.waitForTimeout(500);
+    await page.screenshot({ path: `docs/screenshots/${name}.png` });
+    await context.close();
+  }
+  await browser.close();
+} finally {
+  server.kill("SIGTERM");
+  await new Promise((resolve) => server.once("exit", resolve));
+  rmSync(folder, { recursive: true, force: true });
+}
+
+async function answers(url) {
+  for (let attempt = 0; attempt < 150; attempt++) {
+    const isUp = await fetch(url).then(
+      ({ ok }) => ok,
+      () => false,
+    );
+    if (isUp) return;
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+  throw new Error("the server did not answer; is the application built (npm run build)?");
+}

@@ -1,0 +1,12 @@
+import { defineConfig } from "vitest/config";
+
+const tests = { exclude: ["node_modules/**", "dist/**", ".next/**", "e2e/**"], testTimeout: 120_000, hookTimeout: 120_000 };
+
+export default defineConfig({
+  test: {
+    projects: [
+      { test: { ...tests, name: "unit", include: ["**/*.test.ts"], exclude: [...tests.exclude, "store/**"] } },
+      { test: { ...tests, name: "store", include: ["store/**/*.test.ts"], globalSetup: ["tests/vitestSetup.ts"] } },
+    ],
+  },
+});
