@@ -1,0 +1,30 @@
+// A quick proposal: the openings with the fewest people first, each to whoever covers most of it.
+import type { Gift, Problem } from "./problem.ts";
+
+/** Goes through the openings once; nobody gets more than their room of a week. */
+export function quickProposal({ openings, options, room }: Problem): Gift[] {
+  const left = room.map((weeks) => weeks.slice());
+  const byOpening = openings.map((_, opening) => options.flatMap((option, at) => (option.opening === opening ? [at] : [])));
+  const order = openings
+    .map((_, opening) => opening)
+    .sort((a, b) => byOpening[a].length - byOpening[b].length || openings[b].total - openings[a].total);
+  const gifts: Gift[] = [];
+  for (const opening of order) {
+    const { needs } = openings[opening];
+    let best: { option: number; minutes: number[]; sum: number } | null = null;
+    for (const option of byOpening[opening]) {
+      const own = left[options[option].person];
+      const minutes = needs.map(({ week, minutes: need }) => Math.min(need, own[week]));
+      const sum = minutes.reduce((total, part) => total + part, 0);
+      // Options stand by cover, fit and cost, so the first of equal sums is the better one.
+      if (sum > (best?.sum ?? 0)) best = { option, minutes, sum };
+    }
+    if (!best) continue;
+    const own = left[options[best.option].person];
+    needs.forEach(({ week }, at) => {
+      own[week] -= best?.minutes[at] ?? 0;
+    });
+    gifts.push({ option: best.option, minutes: best.minutes });
+  }
+  return gifts;
+}

@@ -1,0 +1,70 @@
+import * as fc from "fast-check";
+import { expect, test } from "vitest";
+import type { Calendar, Person } from "../plan/schema.ts";
+import { fillCapacity, weekMinutesOf } from "./capacity.ts";
+import { formatDay, parseDay } from "./day.ts";
+import { personMarks } from "./dayMarks.ts";
+import { WorkingLine } from "./workingLine.ts";
+
+const START = parseDay("2027-02-01");
+const DAYS = 56;
+const planStart = parseDay("2026-12-01");
+
+const span = fc
+  .tuple(fc.integer({ min: 0, max: DAYS - 1 }), fc.integer({ min: 0, max: 9 }))
+  .map(([from, length]) => ({ from: formatDay(START + from), to: formatDay(START + from + length) }));
+const week = fc.array(fc.constantFrom(0, 4, 8), { minLength: 7, maxLength: 7 }).map((hours) => [8, ...hours.slice(1)]);
+const people = fc.record({
+  week,
+  exceptions: fc.array(fc.tuple(span, fc.constantFrom(0, 4, 10)), { maxLength: 3 }),
+  pattern: fc.option(fc.tuple(span, week)),
+  timeOff: fc.array(fc.tuple(span, fc.constantFrom("requested", "approved", "declined"), fc.option(fc.constantFrom(2, 8))), {
+    maxLength: 3,
+  }),
+  overtime: fc.option(span),
+  employedTo: fc.option(fc.integer({ min: 5, max: DAYS })),
+});
+
+test("a day without marks is a plain working day, and one that differs from its week says why", () => {
+  fc.assert(
+    fc.property(people, (drawn) => {
+      const calendar: Calendar = {
+        id: "c",
+        name: "C",
+        week: drawn.week,
+        exceptions: drawn.exceptions.map(([own, hours]) => ({ ...own, hours, name: "Drawn" })),
+      };
+      const person: Person = {
+        id: "p",
+        name: "P",
+        roleIds: [],
+        calendarId: "c",
+        ...(drawn.employedTo !== null && { employedTo: formatDay(START + drawn.employedTo) }),
+        ...(drawn.pattern && { patterns: [{ ...drawn.pattern[0], week: drawn.pattern[1] }] }),
+        timeOff: drawn.timeOff.map(([own, state, hoursPerDay], at) => ({
+          ...own,
+          id: `off-${at}`,
+          kind: "holiday" as const,
+          state: state as "approved",
+          ...(hoursPerDay !== null && { hoursPerDay }),
+        })),
+        ...(drawn.overtime && { overtime: [{ ...drawn.overtime, id: "o", hoursPerDay: 2 }] }),
+      };
+      const line = new WorkingLine(calendar, planStart);
+      const [regular, overtime] = [new Int32Array(DAYS), new Int32Array(DAYS)];
+      fillCapacity(person, line, planStart, START, START + DAYS, regular, overtime);
+      for (let i = 0; i < DAYS; i++) {
+        const kinds = personMarks(person, calendar, line, planStart, START + i).map(({ kind }) => kind);
+        const plain = weekMinutesOf(person, line, START + i);
+        if (kinds.length === 0) expect([regular[i], overtime[i]]).toEqual([plain, 0]);
+        if (kinds.includes("notEmployed")) expect([regular[i] + overtime[i], kinds.length]).toEqual([0, 1]);
+        if (regular[i] !== plain)
+          expect(kinds.some((kind) => kind !== "declined" && kind !== "requested" && kind !== "overtime")).toBe(true);
+        expect(overtime[i] > 0).toBe(kinds.includes("overtime"));
+        if (regular[i] === 0 && plain > 0)
+          expect(kinds.some((kind) => kind === "notEmployed" || kind === "holiday" || kind === "approved")).toBe(true);
+      }
+    }),
+    { seed: 6, numRuns: 150 },
+  );
+});

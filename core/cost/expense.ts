@@ -1,0 +1,32 @@
+// Fixed costs of tasks and expenses of projects.
+import { parseDay } from "../calendar/day.ts";
+import type { WorkingLine } from "../calendar/workingLine.ts";
+import type { Expense, Task } from "../plan/schema.ts";
+import { minorUnits, percentHundredths, roundedQuotient } from "../plan/units.ts";
+import type { TaskDates } from "../schedule/dates.ts";
+import type { ExactLine } from "./exactLine.ts";
+import { forAccrualDays } from "./material.ts";
+
+/** Adds a task's fixed cost to a line by its accrual, at the end by default. */
+export function addFixedCost(task: Task, dates: TaskDates | null, line: ExactLine): void {
+  if (!dates) return;
+  const amount = BigInt(minorUnits(task.fixedCost ?? 0));
+  forAccrualDays(dates, task.fixedCostAccrual ?? "end", (day, ticks, total) =>
+    line.add(line.slotOf(day), amount * BigInt(ticks), BigInt(total)),
+  );
+}
+
+/** Tax of an expense in minor units, rounded once. */
+export function taxOf(expense: Expense): number {
+  return roundedQuotient(minorUnits(expense.amount) * percentHundredths(expense.taxPercent ?? 0), 10_000);
+}
+
+/** Adds minor units to a line as an expense falls: on its date, or evenly over its working days. */
+export function addExpense(expense: Expense, minor: number, calendar: WorkingLine, line: ExactLine): void {
+  const first = parseDay((expense.date ?? expense.from) as string);
+  const days: number[] = [];
+  if (expense.date === undefined)
+    for (let day = first; day <= parseDay(expense.to as string); day++) if (calendar.isWorkingDay(day)) days.push(day);
+  if (days.length === 0) days.push(first);
+  for (const day of days) line.add(line.slotOf(day), BigInt(minor), BigInt(days.length));
+}

@@ -1,0 +1,113 @@
+// What labour costs, or earns: minutes of each day at the rate in force.
+import type { Day } from "../calendar/day.ts";
+import type { Model } from "../model.ts";
+import type { RateTable } from "../plan/schema.ts";
+import { type ExactLine, roundedHalfUp } from "./exactLine.ts";
+import type { OvertimeMinutes } from "./overtime.ts";
+import { costRole, type ExchangeStretch, factorOn, type RateBook, type RateStretch } from "./rateBook.ts";
+
+/** minutes × ten-thousandths per hour × millionths of exchange, as a fraction of a minor unit. */
+const DENOMINATOR = 60n * 100n * 1_000_000n;
+
+/** How the minutes of a row are priced. */
+export interface LabourPricing {
+  table: RateTable | undefined;
+  book: RateBook;
+  /** Overtime minutes at their own rate; without it, all at the plain rate. */
+  overtime?: OvertimeMinutes;
+  /** Whether the charge per use is added on the first day. */
+  isPerUseCharged: boolean;
+}
+
+/** Adds the labour of a row of work to a line.
+ * @returns False where a day with work has no rate: those hours cost nothing. */
+export function addLabour(model: Model, row: number, pricing: LabourPricing, line: ExactLine): boolean {
+  const { placements, work, plan } = model;
+  const days = placements.length[row];
+  if (placements.placed[row] === 0) return true;
+  if (!pricing.table) return false;
+  const table = pricing.table;
+  const stretches = pricing.book.labour(table, plan.people[work.person[row]]?.id, costRole(plan, work.role[row], work.person[row]));
+  const exchange = pricing.book.exchange(table);
+  const overtime = pricing.overtime?.get(row);
+  const tally = new Tally(line);
+  let isRated = true;
+  let isFirst = true;
+  let at = 0;
+  let stretchStop = at < stretches.length ? nextFrom(stretches, 0) : 0;
+  for (let i = 0; i < days; i++) {
+    const minutes = placements.buffer.minutes[placements.offset[row] + i];
+    if (minutes === 0) continue;
+    const day = placements.start[row] + i;
+    while (day >= stretchStop) {
+      at++;
+      stretchStop = nextFrom(stretches, at);
+    }
+    const { entry } = stretches[at];
+    if (!entry) isRated = false;
+    else {
+      const slot = line.slotOf(day);
+      const factor = factorOn(exchange, day, table);
+      tally.add(slot, minutes, overtime?.get(day) ?? 0, entry, factor);
+      if (isFirst && pricing.isPerUseCharged) line.add(slot, BigInt(entry.perUse) * 60n * factor, DENOMINATOR);
+    }
+    isFirst = false;
+  }
+  tally.flush();
+  return isRated;
+}
+
+function nextFrom(stretches: readonly RateStretch[], at: number): Day {
+  return at + 1 < stretches.length ? stretches[at + 1].from : Number.POSITIVE_INFINITY;
+}
+
+/** Sums minutes as plain numbers while slot, rate and exchange stay the same, so that big numbers are rare. */
+class Tally {
+  readonly #line: ExactLine;
+  #slot = -1;
+  #entry: RateStretch["entry"] = null;
+  #factor = 0n;
+  #regular = 0;
+  #overtime = 0;
+
+  constructor(line: ExactLine) {
+    this.#line = line;
+  }
+
+  add(slot: number, minutes: number, overtime: number, entry: NonNullable<RateStretch["entry"]>, factor: bigint): void {
+    if (slot !== this.#slot || entry !== this.#entry || factor !== this.#factor) {
+      this.flush();
+      [this.#slot, this.#entry, this.#factor] = [slot, entry, factor];
+    }
+    this.#regular += minutes - overtime;
+    this.#overtime += overtime;
+  }
+
+  flush(): void {
+    if (this.#entry) {
+      const units = BigInt(this.#regular) * BigInt(this.#entry.rate) + BigInt(this.#overtime) * BigInt(this.#entry.overtimeRate);
+      this.#line.add(this.#slot, units * this.#factor, DENOMINATOR);
+    }
+    [this.#regular, this.#overtime] = [0, 0];
+  }
+}
+
+/** What minutes by day cost at the standard rate in force on each, rounded once to minor units; a day without a rate
+ * costs nothing. @param start The day of `minutes[0]`. */
+export function costOfMinutes(
+  table: RateTable,
+  stretches: readonly RateStretch[],
+  exchange: readonly ExchangeStretch[],
+  start: Day,
+  minutes: Int32Array,
+): number {
+  let sum = 0n;
+  let at = 0;
+  for (let i = 0; i < minutes.length; i++) {
+    if (minutes[i] === 0) continue;
+    while (start + i >= nextFrom(stretches, at)) at++;
+    const rate = stretches[at]?.entry?.rate ?? 0;
+    if (rate > 0) sum += BigInt(minutes[i]) * BigInt(rate) * factorOn(exchange, start + i, table);
+  }
+  return Number(roundedHalfUp(sum, DENOMINATOR));
+}

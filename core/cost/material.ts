@@ -1,0 +1,59 @@
+// What material costs, or earns: its quantity with waste, at the unit price of the day it is used.
+import type { Day } from "../calendar/day.ts";
+import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
+import type { Model } from "../model.ts";
+import type { Assignment, RateTable, Task } from "../plan/schema.ts";
+import { percentHundredths, rateUnits } from "../plan/units.ts";
+import type { TaskDates } from "../schedule/dates.ts";
+import { forWorkingDays } from "../schedule/parts.ts";
+import type { ExactLine } from "./exactLine.ts";
+import { factorOn, type RateBook, stretchOn } from "./rateBook.ts";
+
+type Accrual = NonNullable<Task["fixedCostAccrual"]>;
+
+/** Visits the days on which an amount accrues, each with its share as ticks of `total`. */
+export function forAccrualDays(dates: TaskDates, accrual: Accrual, visit: (day: Day, ticks: number, total: number) => void): void {
+  const total = dates.finishAt - dates.startAt;
+  if (accrual === "end") visit(dates.finish.day, 1, 1);
+  else if (accrual === "start" || total === 0 || dates.isIdlePin) visit(dates.start.day, 1, 1);
+  else forWorkingDays(dates, (day, ticks) => visit(day, ticks, total));
+}
+
+/** Adds a material to a line.
+ * @returns False where no price is in force on a day it is used. */
+export function addMaterial(
+  model: Model,
+  row: number,
+  table: RateTable | undefined,
+  book: RateBook,
+  isPerUseCharged: boolean,
+  line: ExactLine,
+): boolean {
+  const assignment: Assignment = model.plan.assignments[row];
+  const dates = model.schedule.of(model.work.task[row]);
+  if (!dates) return true;
+  if (!table) return false;
+  const prices = book.material(table, assignment.materialId as string);
+  const exchange = book.exchange(table);
+  // Ten-thousandths of a unit × ticks of a day, with waste in ten-thousandths.
+  const workedTicks = dates.isIdlePin ? 0 : dates.finishAt - dates.startAt;
+  const quantity =
+    assignment.quantity === undefined
+      ? BigInt(rateUnits(assignment.quantityPerDay ?? 0)) * BigInt(workedTicks)
+      : BigInt(rateUnits(assignment.quantity)) * BigInt(TICKS_PER_DAY);
+  const withWaste = quantity * BigInt(10_000 + percentHundredths(assignment.wastePercent ?? 0));
+  let isPriced = true;
+  let isFirst = true;
+  forAccrualDays(dates, assignment.accrual ?? "start", (day, ticks, total) => {
+    const { entry } = stretchOn(prices, day);
+    if (!entry) isPriced = false;
+    else {
+      const factor = factorOn(exchange, day, table);
+      const denominator = BigInt(TICKS_PER_DAY) * 10_000n * 10_000n * 100n * 1_000_000n * BigInt(total);
+      line.add(line.slotOf(day), withWaste * BigInt(entry.rate) * factor * BigInt(ticks), denominator);
+      if (isFirst && isPerUseCharged) line.add(line.slotOf(day), BigInt(entry.perUse) * factor, 100n * 1_000_000n);
+    }
+    isFirst = false;
+  });
+  return isPriced;
+}

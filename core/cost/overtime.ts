@@ -1,0 +1,50 @@
+// Which of a person's minutes on a day are overtime, and how they fall on that day's assignments.
+import type { Day } from "../calendar/day.ts";
+import { countAll, countedShares } from "../load/counting.ts";
+import { addPlaced } from "../load/placements.ts";
+import { splitByWeight } from "../load/split.ts";
+import type { Model } from "../model.ts";
+
+/** Overtime minutes by row of work and day; rows and days without any are left out. */
+export type OvertimeMinutes = Map<number, Map<Day, number>>;
+
+/** Overtime of everybody who may work some: what a day's load is above regular capacity, at most the overtime
+ * capacity, split over the day's work by its minutes. */
+export function overtimeMinutes(model: Model): OvertimeMinutes {
+  const shares = countedShares(model, countAll);
+  const overtime: OvertimeMinutes = new Map();
+  model.plan.people.forEach(({ overtime: entries }, person) => {
+    if (entries && entries.length > 0) splitOvertime(model, person, shares, overtime);
+  });
+  return overtime;
+}
+
+function splitOvertime(model: Model, person: number, shares: Int32Array, overtime: OvertimeMinutes): void {
+  const { work, placements } = model;
+  const rows = [...work.byPerson.members.subarray(work.byPerson.first[person], work.byPerson.first[person + 1])].filter(
+    (row) => shares[row] > 0 && placements.length[row] > 0,
+  );
+  if (rows.length === 0) return;
+  const start = Math.min(...rows.map((row) => placements.start[row]));
+  const stop = Math.max(...rows.map((row) => placements.start[row] + placements.length[row]));
+  const load = new Int32Array(stop - start);
+  for (const row of rows) addPlaced(placements, row, 10_000, start, stop, load, 0);
+  const capacity = model.capacity.of(person, start, stop);
+  const own = new Int32Array(rows.length);
+  for (let day = start; day < stop; day++) {
+    const i = day - start;
+    const minutes = Math.min(capacity.overtime[capacity.at + i], load[i] - capacity.regular[capacity.at + i]);
+    if (minutes <= 0) continue;
+    own.fill(0);
+    rows.forEach((row, k) => {
+      addPlaced(placements, row, 10_000, day, day + 1, own, k);
+    });
+    splitByWeight(minutes, own, 0, own.length);
+    rows.forEach((row, k) => {
+      if (own[k] === 0) return;
+      const days = overtime.get(row) ?? new Map<Day, number>();
+      days.set(day, own[k]);
+      overtime.set(row, days);
+    });
+  }
+}

@@ -1,0 +1,148 @@
+// Which rate holds for whom on which day, and what a foreign amount is worth.
+import { type Day, parseDay } from "../calendar/day.ts";
+import { rowById } from "../plan/rows.ts";
+import type { Plan, RateEntry, RateTable } from "../plan/schema.ts";
+import { rateUnits } from "../plan/units.ts";
+
+const BEGINNING = Number.NEGATIVE_INFINITY;
+
+/** A stretch of days with one rate: from `from` until the next stretch begins. Rates in ten-thousandths per hour or unit. */
+export interface RateStretch {
+  from: Day;
+  /** Null where no entry is in force. */
+  entry: { rate: number; overtimeRate: number; perUse: number } | null;
+}
+
+/** Amounts of a currency are worth `factor` millionths of the plan's own from a day on; null where no rate is in force. */
+export interface ExchangeStretch {
+  from: Day;
+  factor: bigint | null;
+}
+
+export const SAME_CURRENCY: readonly ExchangeStretch[] = [{ from: BEGINNING, factor: 1_000_000n }];
+
+/** Thrown where an amount has to be converted and no exchange rate is in force on its day. */
+export class MissingExchangeRate extends Error {
+  constructor(
+    readonly currency: string,
+    readonly day: Day,
+  ) {
+    super(`No exchange rate for ${currency} is in force on the day it is needed.`);
+  }
+}
+
+/** Rate stretches of a plan's tables, worked out once for each subject. */
+export class RateBook {
+  readonly #plan: Plan;
+  readonly #labour = new Map<string, RateStretch[]>();
+  readonly #materials = new Map<string, RateStretch[]>();
+  readonly #people = new Map<RateTable, Set<string>>();
+
+  constructor(plan: Plan) {
+    this.#plan = plan;
+  }
+
+  /** Labour rates of a person and a role in a table: the person's entries come first, then the role's, then the
+   * table's default; within a group the latest that has begun, of equal ones the later in the list. */
+  labour(table: RateTable, personId: string | undefined, roleId: string | undefined): readonly RateStretch[] {
+    // Most people have no rate of their own: they share their role's stretches.
+    const own = personId !== undefined && this.#peopleOf(table).has(personId) ? personId : "";
+    const key = `${table.id}\u0000${own}\u0000${roleId ?? ""}`;
+    let stretches = this.#labour.get(key);
+    if (!stretches) {
+      const { entries } = table;
+      stretches = stretchesOf([
+        own === "" ? [] : entries.filter((entry) => entry.personId === own),
+        roleId === undefined ? [] : entries.filter((entry) => entry.roleId === roleId),
+        entries.filter(isDefault),
+      ]);
+      this.#labour.set(key, stretches);
+    }
+    return stretches;
+  }
+
+  #peopleOf(table: RateTable): Set<string> {
+    let people = this.#people.get(table);
+    if (!people) {
+      people = new Set(table.entries.flatMap(({ personId }) => personId ?? []));
+      this.#people.set(table, people);
+    }
+    return people;
+  }
+
+  /** Unit prices of a material in a table. */
+  material(table: RateTable, materialId: string): readonly RateStretch[] {
+    const key = `${table.id}\u0000${materialId}`;
+    let stretches = this.#materials.get(key);
+    if (!stretches) {
+      stretches = stretchesOf([table.entries.filter((entry) => entry.materialId === materialId)]);
+      this.#materials.set(key, stretches);
+    }
+    return stretches;
+  }
+
+  /** The table with an id, if any. */
+  table(id: string | undefined): RateTable | undefined {
+    const row = id === undefined ? undefined : rowById(this.#plan.rateTables).get(id);
+    return row === undefined ? undefined : this.#plan.rateTables[row];
+  }
+
+  /** What amounts of a table are worth in the plan's currency. */
+  exchange(table: RateTable): readonly ExchangeStretch[] {
+    const { currency } = table;
+    if (currency === undefined || currency === this.#plan.settings.currency) return SAME_CURRENCY;
+    const rates = this.#plan.exchangeRates.filter((rate) => rate.currency === currency);
+    const steps = rates.map(({ from, rate }) => ({ from: parseDay(from), factor: BigInt(Math.round(rate * 1e6)) }));
+    steps.sort((a, b) => a.from - b.from);
+    return [{ from: BEGINNING, factor: null }, ...steps];
+  }
+}
+
+/** The role that a line of labour is costed in: where it is made, else the person's first one. */
+export function costRole(plan: Plan, role: number, person: number): string | undefined {
+  if (role >= 0) return plan.roles[role].id;
+  return person >= 0 ? plan.people[person].roleIds[0] : undefined;
+}
+
+/** The stretch that holds a day; stretches begin at the beginning of time. */
+export function stretchOn<T extends { from: Day }>(stretches: readonly T[], day: Day): T {
+  let at = stretches.length - 1;
+  while (at > 0 && stretches[at].from > day) at--;
+  return stretches[at];
+}
+
+/** What a foreign amount of a day is worth, in millionths.
+ * @throws {MissingExchangeRate} where none is in force. */
+export function factorOn(exchange: readonly ExchangeStretch[], day: Day, table: RateTable): bigint {
+  const { factor } = stretchOn(exchange, day);
+  if (factor === null) throw new MissingExchangeRate(table.currency as string, day);
+  return factor;
+}
+
+function isDefault(entry: RateEntry): boolean {
+  return entry.personId === undefined && entry.roleId === undefined && entry.materialId === undefined;
+}
+
+function stretchesOf(groups: readonly (readonly RateEntry[])[]): RateStretch[] {
+  const begins = (entry: RateEntry) => (entry.from === undefined ? BEGINNING : parseDay(entry.from));
+  const days = new Set([BEGINNING, ...groups.flat().map(begins)]);
+  return [...days]
+    .sort((a, b) => a - b)
+    .map((from) => {
+      for (const group of groups) {
+        const entry = latest(group, from, begins);
+        if (entry) return { from, entry: inUnits(entry) };
+      }
+      return { from, entry: null };
+    });
+}
+
+function latest(group: readonly RateEntry[], day: Day, begins: (entry: RateEntry) => Day): RateEntry | undefined {
+  let best: RateEntry | undefined;
+  for (const entry of group) if (begins(entry) <= day && (!best || begins(entry) >= begins(best))) best = entry;
+  return best;
+}
+
+function inUnits({ rate, overtimeRate, perUse }: RateEntry): NonNullable<RateStretch["entry"]> {
+  return { rate: rateUnits(rate), overtimeRate: rateUnits(overtimeRate ?? rate), perUse: rateUnits(perUse ?? 0) };
+}

@@ -1,0 +1,251 @@
+// The one language of edits: every kind there is, and how one is applied.
+import * as z from "zod";
+import { checkRows } from "../plan/check.ts";
+import { type Fault, faultText, placeOf } from "../plan/faults.ts";
+import { schemaFaults } from "../plan/parse.ts";
+import { findRow } from "../plan/rows.ts";
+import { type Plan, rowSchemas, type Task } from "../plan/schema.ts";
+import { linkCycle } from "../schedule/graph.ts";
+import { acceptOverload } from "./acceptOverload.ts";
+import { addAssignment } from "./addAssignment.ts";
+import { addCalendar } from "./addCalendar.ts";
+import { addComment } from "./addComment.ts";
+import { addLink } from "./addLink.ts";
+import { addPerson } from "./addPerson.ts";
+import { addProject } from "./addProject.ts";
+import { addSkill } from "./addSkill.ts";
+import { addTask } from "./addTask.ts";
+import { addTasks } from "./addTasks.ts";
+import { addTeam } from "./addTeam.ts";
+import { addTemplate } from "./addTemplate.ts";
+import { answerRequest } from "./answerRequest.ts";
+import { answerTimeOff } from "./answerTimeOff.ts";
+import { askWork } from "./askWork.ts";
+import { applyChanges, type Change } from "./change.ts";
+import { changeAssignment } from "./changeAssignment.ts";
+import { changeCalendar } from "./changeCalendar.ts";
+import { changeLink } from "./changeLink.ts";
+import { changePeople } from "./changePeople.ts";
+import { changePerson } from "./changePerson.ts";
+import { changeProject } from "./changeProject.ts";
+import { changeRates } from "./changeRates.ts";
+import { changeTask } from "./changeTask.ts";
+import { changeTasks } from "./changeTasks.ts";
+import { changeTeam } from "./changeTeam.ts";
+import { deleteAcceptance } from "./deleteAcceptance.ts";
+import { deleteAssignment } from "./deleteAssignment.ts";
+import { deleteCalendar } from "./deleteCalendar.ts";
+import { deleteComment } from "./deleteComment.ts";
+import { deleteLink } from "./deleteLink.ts";
+import { deletePerson } from "./deletePerson.ts";
+import { deleteTask } from "./deleteTask.ts";
+import { deleteTeam } from "./deleteTeam.ts";
+import { deleteTemplate } from "./deleteTemplate.ts";
+import { deleteTimeOff } from "./deleteTimeOff.ts";
+import { deleteView } from "./deleteView.ts";
+import { importRows } from "./importRows.ts";
+import type { EditKind, Made } from "./kind.ts";
+import { moveTask } from "./moveTask.ts";
+import { reassign } from "./reassign.ts";
+import { reviewTask } from "./reviewTask.ts";
+import { saveView } from "./saveView.ts";
+import { setStaff } from "./setStaff.ts";
+import { setTimeOff } from "./setTimeOff.ts";
+import { splitAssignment } from "./splitAssignment.ts";
+import { staffTasks } from "./staffTasks.ts";
+
+const kinds = {
+  changeProject,
+  addProject,
+  staffTasks,
+  moveTask,
+  deleteLink,
+  changeTasks,
+  changeLink,
+  addTasks,
+  addLink,
+  addAssignment,
+  addCalendar,
+  addPerson,
+  addSkill,
+  addTask,
+  addTeam,
+  answerTimeOff,
+  changeAssignment,
+  changeCalendar,
+  changePeople,
+  changePerson,
+  changeRates,
+  changeTask,
+  changeTeam,
+  deleteAssignment,
+  deleteCalendar,
+  deletePerson,
+  deleteTask,
+  deleteTeam,
+  deleteTimeOff,
+  importRows,
+  addComment,
+  addTemplate,
+  deleteComment,
+  deleteTemplate,
+  reviewTask,
+  acceptOverload,
+  answerRequest,
+  askWork,
+  deleteAcceptance,
+  deleteView,
+  saveView,
+  reassign,
+  setStaff,
+  setTimeOff,
+  splitAssignment,
+} as const;
+
+const singleSchema = z.discriminatedUnion("kind", [
+  changeProject.schema,
+  addProject.schema,
+  staffTasks.schema,
+  moveTask.schema,
+  deleteLink.schema,
+  changeTasks.schema,
+  changeLink.schema,
+  addTasks.schema,
+  addLink.schema,
+  addAssignment.schema,
+  addCalendar.schema,
+  addPerson.schema,
+  addSkill.schema,
+  addTask.schema,
+  addTeam.schema,
+  answerTimeOff.schema,
+  changeAssignment.schema,
+  changeCalendar.schema,
+  changePeople.schema,
+  changePerson.schema,
+  changeRates.schema,
+  changeTask.schema,
+  changeTeam.schema,
+  deleteAssignment.schema,
+  deleteCalendar.schema,
+  deletePerson.schema,
+  deleteTask.schema,
+  deleteTeam.schema,
+  deleteTimeOff.schema,
+  importRows.schema,
+  addComment.schema,
+  addTemplate.schema,
+  deleteComment.schema,
+  deleteTemplate.schema,
+  reviewTask.schema,
+  acceptOverload.schema,
+  answerRequest.schema,
+  askWork.schema,
+  deleteAcceptance.schema,
+  deleteView.schema,
+  saveView.schema,
+  reassign.schema,
+  setStaff.schema,
+  setTimeOff.schema,
+  splitAssignment.schema,
+]);
+
+/** Several edits that are one to whoever makes them, and one to undo. */
+const together = z.strictObject({
+  kind: z.literal("together"),
+  /** What they come to, as a short phrase that fits after "Undo: ". */
+  words: z.string().min(1).max(300),
+  edits: z.array(singleSchema).min(1).max(2_000),
+});
+
+/** An edit as it is sent and kept: a kind, and what that kind states. */
+export const editSchema = z.discriminatedUnion("kind", [...singleSchema.options, together]);
+
+/** One edit that is not several. */
+export type SingleEdit = z.infer<typeof singleSchema>;
+
+export type Edit = z.infer<typeof editSchema>;
+
+/** What an edit came to: the next plan with its changes, or why it cannot be. */
+export type Outcome = { plan: Plan; changes: Change[]; words: string; faults: readonly [] } | { plan: null; faults: Fault[] };
+
+/** Applies an edit to a plan; the plan itself stays as it is. Every row it touches is checked. */
+export function applyEdit(plan: Plan, edit: Edit): Outcome {
+  const made = edit.kind === "together" ? changesTogether(plan, edit.edits) : kindOf(edit).changes(plan, edit);
+  if ("fault" in made) return { plan: null, faults: [{ place: edit.kind, message: made.fault }] };
+  made.changes.push(...detached(plan, made.changes));
+  const rowFaults = made.changes.flatMap(faultsOfRow);
+  if (rowFaults.length > 0) return { plan: null, faults: rowFaults };
+  const next = applyChanges(plan, made.changes);
+  const faults = checkRows(next, touchedRows(next, made.changes));
+  if (faults.length === 0 && mayCloseCircle(made.changes)) faults.push(...circleFaults(next));
+  return faults.length > 0
+    ? { plan: null, faults }
+    : { plan: next, changes: made.changes, words: edit.kind === "together" ? edit.words : kindOf(edit).words(plan, edit), faults: [] };
+}
+
+const kindOf = ({ kind }: SingleEdit) => kinds[kind] as unknown as EditKind<SingleEdit>;
+
+/** Each edit is made on what those before it have left; the rules between rows have to hold at the end alone. */
+function changesTogether(plan: Plan, edits: readonly SingleEdit[]): Made {
+  const changes: Change[] = [];
+  let next = plan;
+  for (const edit of edits) {
+    const made = kindOf(edit).changes(next, edit);
+    if ("fault" in made) return made;
+    changes.push(...made.changes);
+    next = applyChanges(next, made.changes);
+  }
+  return { changes };
+}
+
+/** Requests whose work an edit takes off the plan no longer point to it. */
+function detached(plan: Plan, changes: readonly Change[]): Change[] {
+  const gone = new Set(changes.flatMap(({ list, id, after }) => (list === "assignments" && !after ? [id] : [])));
+  const touched = new Set(changes.flatMap(({ list, id }) => (list === "requests" ? [id] : [])));
+  if (gone.size === 0) return [];
+  return plan.requests.flatMap((request): Change[] => {
+    const { assignmentId, ...after } = request;
+    if (assignmentId === undefined || !gone.has(assignmentId) || touched.has(request.id)) return [];
+    return [{ list: "requests", id: request.id, before: request, after }];
+  });
+}
+
+/** Only links and places in the outline can close a circle. */
+function mayCloseCircle(changes: readonly Change[]): boolean {
+  return changes.some(
+    ({ list, before, after }) =>
+      after !== null && (list === "links" || (list === "tasks" && (before as Task | null)?.parentId !== (after as Task).parentId)),
+  );
+}
+
+function circleFaults(plan: Plan): Fault[] {
+  const circle = linkCycle(plan);
+  if (!circle) return [];
+  return [{ place: "links", message: faultText.wouldCircle(circle.map((id) => findRow(plan.tasks, id)?.name ?? id)) }];
+}
+
+function faultsOfRow({ list, id, before, after }: Change): Fault[] {
+  if (!after) return [];
+  const result = rowSchemas[list].safeParse(after, { reportInput: true });
+  const faults = result.success ? [] : schemaFaults(result.error.issues, after, [list, id]);
+  if (!before && after.id !== id) faults.push({ place: placeOf([list, id]), message: faultText.badText(after.id) });
+  return faults;
+}
+
+/** The rows whose rules a change may break: its own, and the assignments of a task. */
+function touchedRows(plan: Plan, changes: readonly Change[]): { list: Change["list"]; id: string }[] {
+  const tasks = new Set<string>();
+  for (const { list, id, after } of changes) {
+    if (list !== "tasks") continue;
+    tasks.add(id);
+    const parent = after && "parentId" in after ? after.parentId : undefined;
+    if (parent !== undefined) tasks.add(parent);
+  }
+  const related = tasks.size === 0 ? [] : plan.assignments.filter(({ taskId }) => tasks.has(taskId));
+  return [
+    ...changes.map(({ list, id }) => ({ list, id })),
+    ...[...tasks].map((id) => ({ list: "tasks" as const, id })),
+    ...related.map(({ id }) => ({ list: "assignments" as const, id })),
+  ];
+}

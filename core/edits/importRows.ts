@@ -1,0 +1,29 @@
+// Brings in rows of a file: new ones are added, those with a known id are replaced. One edit, one undo.
+import * as z from "zod";
+import { findRow } from "../plan/rows.ts";
+import { type ListName, type Plan, type Row, rowSchemas } from "../plan/schema.ts";
+import type { Change } from "./change.ts";
+import type { EditKind } from "./kind.ts";
+
+const lists = Object.keys(rowSchemas) as [ListName, ...ListName[]];
+const schema = z.strictObject({
+  kind: z.literal("importRows"),
+  /** Name of the file, for the trail. */
+  source: z.string().max(300),
+  // The rows themselves are checked like those of every edit.
+  rows: z
+    .array(z.strictObject({ list: z.enum(lists), row: z.looseObject({ id: z.string() }) }))
+    .min(1)
+    .max(50_000),
+});
+
+export const importRows: EditKind<z.infer<typeof schema>> & { schema: typeof schema } = {
+  schema,
+  changes: (plan, { rows }) => ({ changes: rows.map(({ list, row }) => changeOf(plan, list, row as unknown as Row)) }),
+  words: (_, { source, rows }) => `bring in ${rows.length === 1 ? "a row" : `${rows.length} rows`} of ${source}`,
+};
+
+function changeOf(plan: Plan, list: ListName, row: Row): Change {
+  const before = findRow<Row>(plan[list] as readonly Row[], row.id) ?? null;
+  return { list, id: row.id, before, after: row, ...(before === null && { next: null }) };
+}

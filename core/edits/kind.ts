@@ -1,0 +1,53 @@
+// What a kind of edit consists of, and the ways in which most of them touch a row.
+import type * as z from "zod";
+import { listWords } from "../plan/check.ts";
+import { faultText } from "../plan/faults.ts";
+import { findRow, rowById } from "../plan/rows.ts";
+import type { ListName, Plan, Row } from "../plan/schema.ts";
+import type { Change } from "./change.ts";
+
+export type Made = { changes: Change[] } | { fault: string };
+
+/** One kind of edit. */
+export interface EditKind<E> {
+  schema: z.ZodType<E>;
+  /** What it would do to a plan, row by row, or why it cannot. */
+  changes(plan: Plan, edit: E): Made;
+  /** What it does, as a short phrase that fits after "Undo: ". */
+  words(plan: Plan, edit: E): string;
+}
+
+/** Adds a row before the row with the id `next`, or at the end. */
+export function addedRow<L extends ListName>(plan: Plan, list: L, row: Row<L>, next: string | null): Made {
+  if (rowById(plan[list]).has(row.id)) return { fault: faultText.exists(listWords[list], row.id) };
+  return { changes: [{ list, id: row.id, before: null, after: row, next }] };
+}
+
+/** Sets keys of a row; a key set to null is taken away. */
+export function changedRow<L extends ListName>(plan: Plan, list: L, id: string, set: Record<string, unknown>): Made {
+  const before = findRow<Row>(plan[list] as readonly Row[], id);
+  if (!before) return { fault: faultText.gone(listWords[list]) };
+  const kept = Object.entries({ ...before, ...set }).filter(([, value]) => value !== null && value !== undefined);
+  return { changes: [{ list, id, before, after: Object.fromEntries(kept) as unknown as Row }] };
+}
+
+/** The deletion of rows of a list, so ordered that undoing it puts each back in its place. */
+export function deletedRows(plan: Plan, list: ListName, isDeleted: (row: Row) => boolean): Change[] {
+  const rows = plan[list] as readonly Row[];
+  return rows.flatMap((row, at) =>
+    isDeleted(row) ? [{ list, id: row.id, before: row, after: null, next: rows[at + 1]?.id ?? null }] : [],
+  );
+}
+
+/** The deletion of one row that nothing else hangs on. */
+export function deletedRow(plan: Plan, list: ListName, id: string): Made {
+  if (!findRow<Row>(plan[list] as readonly Row[], id)) return { fault: faultText.gone(listWords[list]) };
+  return { changes: deletedRows(plan, list, (row) => row.id === id) };
+}
+
+/** A schema in which every key is optional and may be null, to take a key away. */
+export function settable<S extends z.ZodRawShape>(schema: z.ZodObject<S>, fixed: readonly (keyof S & string)[]) {
+  const keys = Object.keys(schema.shape).filter((key) => !fixed.includes(key as keyof S & string));
+  const shape = Object.fromEntries(keys.map((key) => [key, (schema.shape[key] as unknown as z.ZodType).nullish()]));
+  return shape as Record<string, z.ZodType>;
+}

@@ -1,0 +1,44 @@
+// States anew who works on an effort-sized task, and how much: everybody's hours and share of the day at once.
+import * as z from "zod";
+import { faultText } from "../plan/faults.ts";
+import { findRow } from "../plan/rows.ts";
+import { type Assignment, rowSchemas, type Task } from "../plan/schema.ts";
+import type { Change } from "./change.ts";
+import { changedRow, deletedRows, type EditKind } from "./kind.ts";
+import { assigneeName } from "./words.ts";
+
+const schema = z.strictObject({
+  kind: z.literal("setStaff"),
+  taskId: z.string(),
+  /** All labour of the task, as it shall be; what it had and is not named is taken off. */
+  rows: z.array(rowSchemas.assignments).max(1000),
+  /** The task's effort, where the amount of work changes. */
+  effortHours: rowSchemas.tasks.shape.effortHours,
+});
+
+export const setStaff: EditKind<z.infer<typeof schema>> & { schema: typeof schema } = {
+  schema,
+  changes: (plan, { taskId, rows, effortHours }) => {
+    if (!findRow(plan.tasks, taskId)) return { fault: faultText.gone("task") };
+    const kept = new Set(rows.map(({ id }) => id));
+    const changes: Change[] = deletedRows(plan, "assignments", (row) => {
+      const own = row as Assignment;
+      return own.taskId === taskId && own.materialId === undefined && !kept.has(own.id);
+    });
+    for (const row of rows) {
+      const before = findRow(plan.assignments, row.id) ?? null;
+      if (row.taskId !== taskId || (before && before.taskId !== taskId)) return { fault: faultText.gone("assignment") };
+      changes.push({ list: "assignments", id: row.id, before, after: row, ...(!before && { next: null }) });
+    }
+    if (effortHours !== undefined && effortHours !== (findRow(plan.tasks, taskId) as Task).effortHours) {
+      const made = changedRow(plan, "tasks", taskId, { effortHours });
+      if ("changes" in made) changes.push(...made.changes);
+    }
+    return { changes };
+  },
+  words: (plan, { taskId, rows }) => {
+    const name = findRow(plan.tasks, taskId)?.name ?? "";
+    const added = rows.find(({ id }) => !findRow(plan.assignments, id));
+    return added ? `put ${assigneeName(plan, added)} on "${name}"` : `change who works on "${name}"`;
+  },
+};

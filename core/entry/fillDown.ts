@@ -1,0 +1,59 @@
+// What the first of many tasks says, said of the others too: one column after the other, as one edit.
+import type { SingleEdit } from "../edits/edit.ts";
+import type { Assignment, Task } from "../plan/schema.ts";
+import type { OutlineTask } from "../schedule/outline.ts";
+
+export const fillKeys = ["role", "who", "days", "state", "priority", "tags", "deadline", "notBefore"] as const;
+export type FillKey = (typeof fillKeys)[number];
+
+/** The edits that carry the first task's values of some columns to the tasks after it; summaries are left as they are.
+ * @param newId Makes ids for the work that is added. */
+export function fillDown(entries: readonly OutlineTask[], keys: readonly FillKey[], newId: (stem: string) => string): SingleEdit[] {
+  const [first, ...rest] = entries.filter(({ isSummary }) => !isSummary);
+  if (!first || rest.length === 0) return [];
+  const edits: SingleEdit[] = [];
+  const set = Object.assign({}, ...keys.map((key) => valuesOf(first.task, key))) as Record<string, unknown>;
+  if (Object.keys(set).length > 0) edits.push({ kind: "changeTasks", ids: rest.map(({ task }) => task.id), set });
+  if (keys.includes("who")) for (const entry of rest) edits.push(...staffLike(first, entry, newId));
+  return edits;
+}
+
+function valuesOf(task: Task, key: FillKey): Record<string, unknown> {
+  switch (key) {
+    case "role":
+      return { roleId: task.roleId ?? null };
+    case "days":
+      return task.sizing === "duration" ? { sizing: "duration", durationDays: task.durationDays, start: null, finish: null } : {};
+    case "state":
+      return { state: task.state ?? null, percentComplete: task.percentComplete ?? null };
+    case "who":
+      return {};
+    default:
+      return { [key]: task[key] ?? null };
+  }
+}
+
+/** The people of one task on another one: what is open there goes to them in equal parts; where nothing is, they come
+ * with the same amount as on the first. Who is on it already stays as they are. */
+function staffLike(first: OutlineTask, entry: OutlineTask, newId: (stem: string) => string): SingleEdit[] {
+  const isOn = (assignment: Assignment) =>
+    entry.work.some(({ assignment: own }) => own.personId === assignment.personId && own.teamId === assignment.teamId);
+  const joining = first.work.filter(({ kind, assignment }) => (kind === "person" || kind === "team") && !isOn(assignment));
+  if (joining.length === 0) return [];
+  const openings = entry.work.filter(({ kind }) => kind === "opening");
+  const isEffort = entry.task.sizing === "effort";
+  const share = Math.round((entry.open / 60 / joining.length) * 100) / 100;
+  return [
+    ...(entry.open > 0 ? openings : []).map(({ assignment }): SingleEdit => ({ kind: "deleteAssignment", id: assignment.id })),
+    ...joining.map(({ assignment, asked }): SingleEdit => {
+      const { id: _, taskId: __, hours, percent, hoursPerDay, hoursPerWeek, custom, from, to, shape, ...who } = assignment;
+      const stated = { hours, percent, hoursPerDay, hoursPerWeek, custom, from, to, shape };
+      const amount = entry.open > 0 ? { hours: share } : isEffort ? { hours: Math.round(asked / 0.6) / 100 } : known(stated);
+      return { kind: "addAssignment", assignment: { ...who, ...amount, id: newId("work"), taskId: entry.task.id } };
+    }),
+  ];
+}
+
+function known<T extends object>(stated: T): T {
+  return Object.fromEntries(Object.entries(stated).filter(([, value]) => value !== undefined)) as T;
+}

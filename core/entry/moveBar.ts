@@ -1,0 +1,110 @@
+// Changing when an assignment is worked, from its bar: moved or stretched along time, or a period's hours typed over.
+import { type Day, formatDay, parseDay } from "../calendar/day.ts";
+import type { Range } from "../calendar/periods.ts";
+import type { Edit } from "../edits/edit.ts";
+import type { Model } from "../model.ts";
+import { rowById } from "../plan/rows.ts";
+import type { Assignment } from "../plan/schema.ts";
+
+/** An edit, or why there is none. */
+export type BarChange = { edit: Edit; range: Range } | { fault: string };
+
+interface Place {
+  assignment: Assignment;
+  row: number;
+  task: { start: Day; finish: Day };
+}
+
+/** Moves the ends of an assignment by some days each, within its task. Typed weeks move along; of work without dates of
+ * its own the days are its own from then on. */
+export function moveBar(model: Model, assignmentId: string, startDays: number, stopDays: number): BarChange {
+  const place = placeOf(model, assignmentId);
+  if ("fault" in place) return place;
+  const { assignment, task } = place;
+  if (assignment.custom) return moveBuckets(assignment, startDays, stopDays);
+  const [from, to] = [Math.max(task.start, own(assignment.from, task.start)), Math.min(task.finish, own(assignment.to, task.finish))];
+  const isMoved = startDays === stopDays;
+  // A whole bar keeps its length: it stops where its task does.
+  const by = isMoved ? Math.max(task.start - from, Math.min(task.finish - to, startDays)) : 0;
+  const start = isMoved ? from + by : Math.max(task.start, Math.min(to, from + startDays));
+  const finish = isMoved ? to + by : Math.min(task.finish, Math.max(start, to + stopDays));
+  if (start === from && finish === to) return { fault: "It fills its task from end to end. Move the task itself, in its project." };
+  return {
+    edit: {
+      kind: "changeAssignment",
+      id: assignmentId,
+      set: { from: start === task.start ? null : formatDay(start), to: finish === task.finish ? null : formatDay(finish) },
+    },
+    range: { start, stop: finish + 1 },
+  };
+}
+
+/** Types over the hours of a period: the weeks become stated one by one, those outside it as they are now. */
+export function typePeriod(model: Model, assignmentId: string, period: Range, hours: number): BarChange {
+  const place = placeOf(model, assignmentId);
+  if ("fault" in place) return place;
+  const { row } = place;
+  const { start: firsts, length, offset, buffer } = model.placements;
+  const first = firsts[row];
+  const minutes = buffer.minutes.subarray(offset[row], offset[row] + length[row]);
+  const typed = { from: formatDay(period.start), to: formatDay(period.stop - 1), hours };
+  const before = weeksOf(minutes, first, { start: first, stop: Math.min(first + minutes.length, period.start) });
+  const after = weeksOf(minutes, first, { start: Math.max(first, period.stop), stop: first + minutes.length });
+  const custom = [...before, ...(hours > 0 ? [typed] : []), ...after];
+  const set = { custom, hours: null, percent: null, hoursPerDay: null, hoursPerWeek: null, shape: null };
+  return { edit: { kind: "changeAssignment", id: assignmentId, set }, range: period };
+}
+
+/** Gives typed weeks back to the rule: the same hours in all, spread over the task. */
+export function untype(model: Model, assignmentId: string): BarChange {
+  const place = placeOf(model, assignmentId);
+  if ("fault" in place) return place;
+  const { custom } = place.assignment;
+  if (!custom) return { fault: "Its hours follow from one figure already." };
+  const hours = Math.round(custom.reduce((sum, bucket) => sum + bucket.hours, 0) * 100) / 100;
+  return {
+    edit: { kind: "changeAssignment", id: assignmentId, set: { custom: null, hours } },
+    range: { start: place.task.start, stop: place.task.finish + 1 },
+  };
+}
+
+function placeOf({ plan, schedule, work }: Model, assignmentId: string): Place | { fault: string } {
+  const row = rowById(plan.assignments).get(assignmentId);
+  if (row === undefined || work.isMaterial[row] === 1) return { fault: "This assignment is no longer in the plan." };
+  const dates = schedule.of(work.task[row]);
+  if (!dates) return { fault: "Its task has no dates yet. Give it dates in its project." };
+  if (plan.tasks[work.task[row]].sizing === "effort")
+    return {
+      fault: "Its task lasts as long as its people need, so it has no dates or weeks of its own. Change who works on it, or pin the task.",
+    };
+  return { assignment: plan.assignments[row], row, task: { start: dates.start.day, finish: dates.finish.day } };
+}
+
+function own(date: string | undefined, otherwise: Day): Day {
+  return date === undefined ? otherwise : parseDay(date);
+}
+
+function moveBuckets({ id, custom = [] }: Assignment, startDays: number, stopDays: number): BarChange {
+  const moved = custom.map((bucket, at) => {
+    const isFirst = at === 0;
+    const isLast = at === custom.length - 1;
+    const from = parseDay(bucket.from) + (startDays === stopDays || isFirst ? startDays : 0);
+    const to = parseDay(bucket.to) + (startDays === stopDays || isLast ? stopDays : 0);
+    return { ...bucket, from: formatDay(from), to: formatDay(Math.max(from, to)) };
+  });
+  if (moved.length === 0) return { fault: "No weeks are typed for it." };
+  const range = { start: parseDay(moved[0].from), stop: parseDay(moved[moved.length - 1].to) + 1 };
+  return { edit: { kind: "changeAssignment", id, set: { custom: moved } }, range };
+}
+
+/** What is placed in a range, week by week, to the minute. */
+function weeksOf(minutes: Int32Array, first: Day, { start, stop }: Range): { from: string; to: string; hours: number }[] {
+  const weeks: { from: string; to: string; hours: number }[] = [];
+  for (let from = start; from < stop; ) {
+    const to = Math.min(stop, from - ((((from + 3) % 7) + 7) % 7) + 7);
+    const sum = minutes.subarray(from - first, to - first).reduce((total, own) => total + own, 0);
+    if (sum > 0) weeks.push({ from: formatDay(from), to: formatDay(to - 1), hours: Math.round((sum / 60) * 10_000) / 10_000 });
+    from = to;
+  }
+  return weeks;
+}

@@ -1,0 +1,72 @@
+// A person's assignments as bars on the columns of a window.
+import type { Day } from "../calendar/day.ts";
+import type { Range } from "../calendar/periods.ts";
+import type { Model } from "../model.ts";
+import { rowById } from "../plan/rows.ts";
+import { placedIn } from "./placements.ts";
+
+/** One assignment over a window. */
+export interface Bar {
+  assignmentId: string;
+  taskId: string;
+  projectId: string;
+  taskName: string;
+  projectName: string;
+  projectCode: string;
+  /** Index of the project in the plan, for its hue. */
+  projectRow: number;
+  /** First and last day with work, cut to the window. */
+  start: Day;
+  stop: Day;
+  /** Placed minutes in the window, and in each of its periods. */
+  minutes: number;
+  periods: number[];
+  isPencilled: boolean;
+  /** Asked for and not confirmed yet. */
+  isAsked: boolean;
+  /** Its hours are typed week by week. */
+  isTyped: boolean;
+  /** Its task lasts as long as its people need. */
+  isEffort: boolean;
+}
+
+/** The bars of a person, in the order of their starts; work that places nothing in the window is left out. */
+export function barsOf(model: Model, personId: string, range: Range, periods: readonly Range[], shares: Int32Array): Bar[] {
+  const { plan, work, placements } = model;
+  const person = rowById(plan.people).get(personId);
+  if (person === undefined) return [];
+  const bars: Bar[] = [];
+  for (let at = work.byPerson.first[person]; at < work.byPerson.first[person + 1]; at++) {
+    const row = work.byPerson.members[at];
+    const minutes = shares[row] === 0 ? 0 : placedIn(placements, row, shares[row], range.start, range.stop);
+    if (minutes === 0) continue;
+    const task = plan.tasks[work.task[row]];
+    const project = plan.projects[work.project[row]];
+    bars.push({
+      assignmentId: plan.assignments[row].id,
+      taskId: task.id,
+      projectId: project.id,
+      taskName: task.name,
+      projectName: project.name,
+      projectCode: project.code ?? project.name.slice(0, 3),
+      projectRow: work.project[row],
+      ...workedDays(model, row, range),
+      minutes,
+      periods: periods.map(({ start, stop }) => placedIn(placements, row, shares[row], start, stop)),
+      isPencilled: work.isPencilled[row] === 1,
+      isAsked: plan.assignments[row].firmness === "asked",
+      isTyped: plan.assignments[row].custom !== undefined,
+      isEffort: task.sizing === "effort",
+    });
+  }
+  return bars.sort((a, b) => a.start - b.start || b.stop - b.start - (a.stop - a.start));
+}
+
+function workedDays({ placements }: Model, row: number, range: Range): { start: Day; stop: Day } {
+  const minutesOn = (day: Day) => placements.buffer.minutes[placements.offset[row] + day - placements.start[row]];
+  let start = Math.max(range.start, placements.start[row]);
+  let stop = Math.min(range.stop, placements.start[row] + placements.length[row]);
+  while (start < stop && minutesOn(start) === 0) start++;
+  while (stop > start && minutesOn(stop - 1) === 0) stop--;
+  return { start, stop };
+}

@@ -1,0 +1,34 @@
+// Which work counts towards a load, and with what weight.
+import type { Model } from "../model.ts";
+import type { Project } from "../plan/schema.ts";
+import { percentHundredths } from "../plan/units.ts";
+
+/** What is counted; by default pencilled work is and pipeline projects are not. */
+export interface Counting {
+  pencilled: boolean;
+  pipeline: "none" | "weighted" | "full";
+}
+
+export const defaultCounting: Counting = { pencilled: true, pipeline: "none" };
+
+/** Everything but cancelled projects, in full: what overtime and cost go by. */
+export const countAll: Counting = { pencilled: true, pipeline: "full" };
+
+/** True for a project that is not won yet; ideas count as pipeline. */
+export function isPipeline(project: Project): boolean {
+  return project.stage === "idea" || project.stage === "pipeline";
+}
+
+/** For each row of work, the share of its minutes that counts, in hundredths of a percent: 0 where it does not. */
+export function countedShares({ plan, work }: Model, counting: Counting): Int32Array {
+  const ofProject = Int32Array.from(plan.projects, (project) => {
+    if (project.stage === "cancelled") return 0;
+    if (!isPipeline(project) || counting.pipeline === "full") return 10_000;
+    return counting.pipeline === "none" ? 0 : percentHundredths(project.probability ?? 100);
+  });
+  const shares = new Int32Array(work.rows);
+  for (let row = 0; row < work.rows; row++) {
+    if (work.isPencilled[row] === 0 || counting.pencilled) shares[row] = ofProject[work.project[row]];
+  }
+  return shares;
+}

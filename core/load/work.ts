@@ -1,0 +1,125 @@
+// The rows of work of a plan: its assignments, then one implicit opening for every task with an effort.
+
+import { summaryIds } from "../plan/check.ts";
+import { type Grouping, groupRows, rowById } from "../plan/rows.ts";
+import type { Assignment, Plan } from "../plan/schema.ts";
+import { statementOf } from "./statement.ts";
+
+/** Work by row number, ids turned into row numbers. Rows 0 … assignments−1 are the plan's assignments in order, the
+ * rest are the implicit openings of `effortTasks` in order; −1 stands for none. */
+export interface Work {
+  assignments: number;
+  rows: number;
+  task: Int32Array;
+  project: Int32Array;
+  person: Int32Array;
+  team: Int32Array;
+  /** The role the work is made in: the assignment's, else its task's. */
+  role: Int32Array;
+  /** 1 for material: it asks for no minutes. */
+  isMaterial: Uint8Array;
+  isPencilled: Uint8Array;
+  /** Of each assignment its statement: the way, the amount, the shape and its own first and last day. */
+  way: Uint8Array;
+  amount: Int32Array;
+  shape: Uint8Array;
+  from: Int32Array;
+  to: Int32Array;
+  /** Task rows that have an implicit opening, in plan order. */
+  effortTasks: Int32Array;
+  /** Work row of a task's implicit opening, by task row; −1 where it has none. */
+  implicitRow: Int32Array;
+  byTask: Grouping;
+  byPerson: Grouping;
+}
+
+/** Lays out the work of a plan. */
+export function workOf(plan: Plan): Work {
+  const summaries = summaryIds(plan);
+  const effortTasks = Int32Array.from(
+    plan.tasks.flatMap((task, row) => (task.effortHours !== undefined && !summaries.has(task.id) ? [row] : [])),
+  );
+  const assignments = plan.assignments.length;
+  const rows = assignments + effortTasks.length;
+  const column = () => new Int32Array(rows).fill(-1);
+  const work: Omit<Work, "byTask" | "byPerson"> = {
+    assignments,
+    rows,
+    task: column(),
+    project: column(),
+    person: column(),
+    team: column(),
+    role: column(),
+    isMaterial: new Uint8Array(rows),
+    isPencilled: new Uint8Array(rows),
+    way: new Uint8Array(rows),
+    amount: new Int32Array(rows),
+    shape: new Uint8Array(rows),
+    from: new Int32Array(rows),
+    to: new Int32Array(rows),
+    effortTasks,
+    implicitRow: new Int32Array(plan.tasks.length).fill(-1),
+  };
+  const projects = rowById(plan.projects);
+  for (let row = 0; row < assignments; row++) writeAssignment(plan, work, row);
+  effortTasks.forEach((task, at) => {
+    const row = assignments + at;
+    work.task[row] = task;
+    work.implicitRow[task] = row;
+    work.role[row] = rowOr(rowById(plan.roles), plan.tasks[task].roleId);
+    work.project[row] = projects.get(plan.tasks[task].projectId) as number;
+  });
+  return grouped(plan, work);
+}
+
+/** The work of a plan in which single assignments were changed in place; all else is shared with `work`. */
+export function workChanged(plan: Plan, work: Work, rows: readonly number[]): Work {
+  const next = {
+    ...work,
+    task: work.task.slice(),
+    project: work.project.slice(),
+    person: work.person.slice(),
+    team: work.team.slice(),
+    role: work.role.slice(),
+    isMaterial: work.isMaterial.slice(),
+    isPencilled: work.isPencilled.slice(),
+    way: work.way.slice(),
+    amount: work.amount.slice(),
+    shape: work.shape.slice(),
+    from: work.from.slice(),
+    to: work.to.slice(),
+  };
+  for (const row of rows) writeAssignment(plan, next, row);
+  return grouped(plan, next);
+}
+
+function writeAssignment(plan: Plan, work: Omit<Work, "byTask" | "byPerson">, row: number): void {
+  const assignment: Assignment = plan.assignments[row];
+  const task = rowById(plan.tasks).get(assignment.taskId) as number;
+  work.task[row] = task;
+  work.project[row] = rowById(plan.projects).get(plan.tasks[task].projectId) as number;
+  work.person[row] = rowOr(rowById(plan.people), assignment.personId);
+  work.team[row] = rowOr(rowById(plan.teams), assignment.teamId);
+  work.role[row] = rowOr(rowById(plan.roles), assignment.roleId ?? plan.tasks[task].roleId);
+  work.isMaterial[row] = assignment.materialId === undefined ? 0 : 1;
+  work.isPencilled[row] = assignment.firmness === "pencilled" ? 1 : 0;
+  const { way, amount, shape, from, to } = statementOf(assignment);
+  work.way[row] = way;
+  work.amount[row] = amount;
+  work.shape[row] = shape;
+  work.from[row] = from;
+  work.to[row] = to;
+}
+
+function grouped(plan: Plan, work: Omit<Work, "byTask" | "byPerson">): Work {
+  return { ...work, byTask: groupRows(work.task, plan.tasks.length), byPerson: groupRows(work.person, plan.people.length) };
+}
+
+/** True where a row has neither a person nor a team: somebody is needed. */
+export function isOpening(work: Work, row: number): boolean {
+  return work.person[row] < 0 && work.team[row] < 0 && work.isMaterial[row] === 0;
+}
+
+function rowOr(rows: Map<string, number>, id: string | undefined): number {
+  return id === undefined ? -1 : (rows.get(id) ?? -1);
+}

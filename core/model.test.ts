@@ -1,0 +1,114 @@
+import { expect, test } from "vitest";
+import { fernhollow } from "../demo/fernhollow.ts";
+import { largePlan } from "../demo/large.ts";
+import { editsFrom } from "../tests/randomEdits.ts";
+import { tangledPlan } from "../tests/randomPlan.ts";
+import { applyEdit } from "./edits/edit.ts";
+import { defaultCounting } from "./load/counting.ts";
+import { buildModel, horizonOf, type Model } from "./model.ts";
+import { checkPlan } from "./plan/check.ts";
+import type { Plan } from "./plan/schema.ts";
+import { loadReport } from "./reports/load.ts";
+import { updateModel } from "./update.ts";
+
+const small = { people: 24, projects: 5, tasks: 90, assignments: 220, links: 90 };
+
+/** All placed days of every row, as text, so that two models can be held against each other. */
+function placedDays({ placements, work }: Model): string[] {
+  return Array.from({ length: work.rows }, (_, row) => {
+    const days: string[] = [];
+    for (let i = 0; i < placements.length[row]; i++) {
+      const minutes = placements.buffer.minutes[placements.offset[row] + i];
+      if (minutes > 0) days.push(`${placements.start[row] + i}:${minutes}`);
+    }
+    return `${placements.asked[row]} ${placements.placed[row]} ${JSON.stringify(placements.unplacedAt.get(row) ?? [])} ${days.join(" ")}`;
+  });
+}
+
+/** All dates with what decides them, and all slack, as text. */
+function dated({ schedule, plan, slack }: Model): string[] {
+  return plan.tasks.map(({ id }, row) => {
+    const dates = schedule.of(row);
+    if (!dates) return `${id} none`;
+    const { start, finish, driver, startAt, finishAt } = dates;
+    const room = slack().of(row);
+    return `${id} ${JSON.stringify([start, finish, driver, startAt, finishAt, room?.total, room?.free])}`;
+  });
+}
+
+/** Makes random edits one after the other and compares every step with working everything out anew. */
+function holdsAgainstFullRun(first: Plan, seed: number): number {
+  let plan = first;
+  let model = buildModel(plan);
+  const next = editsFrom(seed);
+  let applied = 0;
+  for (let step = 0; step < 70; step++) {
+    const edit = next(plan);
+    const outcome = applyEdit(plan, edit);
+    if (!outcome.plan) continue;
+    applied++;
+    model = updateModel(model, outcome.plan, outcome.changes);
+    plan = outcome.plan;
+    const anew = buildModel(plan);
+    expect(dated(model), JSON.stringify(edit)).toEqual(dated(anew));
+    expect(model.schedule.projects).toEqual(anew.schedule.projects);
+    expect(placedDays(model), JSON.stringify(edit)).toEqual(placedDays(anew));
+    const asked = { range: horizonOf(plan), grain: "month" as const };
+    expect(loadReport(model, asked, defaultCounting)).toEqual(loadReport(anew, asked, defaultCounting));
+  }
+  return applied;
+}
+
+test.each([1, 2, 3, 4])("dating and placing again only what an edit touched is the same as a full run (plain plan, seed %i)", (seed) => {
+  expect(holdsAgainstFullRun(largePlan(small, seed), seed)).toBeGreaterThan(30);
+});
+
+test.each([11, 12, 13, 14, 15, 16, 17, 18])("and so it is where outlines, effort, constraints and calendars decide (seed %i)", (seed) => {
+  expect(holdsAgainstFullRun(tangledPlan(seed), seed)).toBeGreaterThan(25);
+});
+
+test("an edit dates nothing but what hangs on it", () => {
+  const plan = largePlan({ ...small, tasks: 400, links: 300 }, 3);
+  const model = buildModel(plan);
+  const outcome = applyEdit(plan, { kind: "changeTask", id: plan.links[0].from, set: { priority: 3, deadline: "2027-09-01" } });
+  if (!outcome.plan) throw new Error("the edit fits the plan");
+  const next = updateModel(model, outcome.plan, outcome.changes);
+  expect(next.placements.buffer).toBe(model.placements.buffer);
+  const rows = plan.tasks.map((_, row) => row);
+  expect(rows.every((row) => next.schedule.of(row)?.startAt === model.schedule.of(row)?.startAt)).toBe(true);
+  const placedAnew = plan.assignments.filter((_, row) => next.placements.offset[row] !== model.placements.offset[row]);
+  expect(new Set(placedAnew.map(({ taskId }) => taskId))).toEqual(new Set([plan.links[0].from]));
+});
+
+test("two changes made from the same state do not disturb each other, nor the state", () => {
+  const plan = largePlan(small, 9);
+  const model = buildModel(plan);
+  const before = placedDays(model);
+  const [a, b] = plan.assignments.slice(1, 3).map(({ id }) => applyEdit(plan, { kind: "reassign", id, personId: "p5" }));
+  if (!a.plan || !b.plan) throw new Error("both edits fit the plan");
+  const [first, second] = [updateModel(model, a.plan, a.changes), updateModel(model, b.plan, b.changes)];
+  expect(placedDays(first)).toEqual(placedDays(buildModel(a.plan)));
+  expect(placedDays(second)).toEqual(placedDays(buildModel(b.plan)));
+  expect(placedDays(model)).toEqual(before);
+});
+
+test("nothing is dropped: what is asked for is placed or unplaced, and the days hold just what is placed", () => {
+  for (const plan of [fernhollow(), largePlan(small, 5), largePlan(small, 6)]) {
+    const { placements, work } = buildModel(plan);
+    for (let row = 0; row < work.rows; row++) {
+      const sum = placements.buffer.minutes
+        .subarray(placements.offset[row], placements.offset[row] + placements.length[row])
+        .reduce((all, minutes) => all + minutes, 0);
+      expect(sum).toBe(placements.placed[row]);
+      const isPercent = plan.assignments[row]?.percent !== undefined && plan.assignments[row]?.hours === undefined;
+      if (isPercent) expect(placements.unplaced[row]).toBe(Math.max(0, placements.asked[row] - sum));
+      else expect(placements.placed[row] + placements.unplaced[row]).toBe(placements.asked[row]);
+      expect((placements.unplacedAt.get(row) ?? []).reduce((all, { minutes }) => all + minutes, 0)).toBe(placements.unplaced[row]);
+    }
+  }
+});
+
+test("made-up plans are sound", () => {
+  expect(checkPlan(fernhollow())).toEqual([]);
+  expect(checkPlan(largePlan(small, 3))).toEqual([]);
+});

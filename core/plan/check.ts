@@ -1,0 +1,368 @@
+// The rules between rows: references, order of dates, what a task or an assignment may state.
+import { linkCycle } from "../schedule/graph.ts";
+import { type Fault, faultText, placeOf } from "./faults.ts";
+import { nearestWord } from "./nearestWord.ts";
+import { findRow, rowById } from "./rows.ts";
+import type {
+  Acceptance,
+  Assignment,
+  Calendar,
+  Comment,
+  Expense,
+  Link,
+  ListName,
+  Person,
+  Plan,
+  Project,
+  RateTable,
+  Row,
+  Task,
+  Team,
+  Template,
+  WorkRequest,
+} from "./schema.ts";
+
+/** Every fault between the rows of a plan that already fits the schema; an empty list when it is sound. */
+export function checkPlan(plan: Plan): Fault[] {
+  const faults = faultsBetweenRows(plan, () => false);
+  const cycle = faults.length === 0 ? linkCycle(plan) : null;
+  return cycle ? [{ place: "links", message: faultText.linkCycle(cycle) }] : faults;
+}
+
+/** Faults of references, dates and statements, row by row; circles of links are left out.
+ * @param isMalformed Says of a list and position (or of the settings) that it does not fit the schema: what stands
+ * there is not looked at, but may be referred to. */
+export function faultsBetweenRows(plan: Plan, isMalformed: (list: string, at?: number) => boolean): Fault[] {
+  const faults: Fault[] = [];
+  const summaries = summaryIds(plan);
+  if (!isMalformed("settings")) checkSettings(plan, faults);
+  for (const list of Object.keys(rowChecks) as ListName[]) {
+    const seen = new Set<string>();
+    plan[list].forEach((row, at) => {
+      if (seen.has(row.id) && !isMalformed(list, at)) faults.push({ place: `${list}[${at}].id`, message: faultText.duplicateId(row.id) });
+      seen.add(row.id);
+      if (!isMalformed(list, at)) checkRow(plan, list, row, [list, at], summaries, faults);
+    });
+  }
+  checkParents(plan, faults);
+  return faults;
+}
+
+/** The faults of single rows as they stand in `plan`: what an edit has touched, without reading the rest. */
+export function checkRows(plan: Plan, touched: readonly { list: ListName; id: string }[]): Fault[] {
+  const faults: Fault[] = [];
+  const summaries = summaryIds(plan);
+  for (const { list, id } of touched) {
+    const row = findRow<Row>(plan[list] as readonly Row[], id);
+    if (row) checkRow(plan, list, row, [list, rowById(plan[list]).get(id) as number], summaries, faults);
+  }
+  if (touched.some(({ list }) => list === "tasks" || list === "teams")) checkParents(plan, faults);
+  return faults;
+}
+
+/** Ids of the tasks that have children. */
+export function summaryIds(plan: Plan): Set<string> {
+  const ids = new Set<string>();
+  for (const task of plan.tasks) if (task.parentId !== undefined) ids.add(task.parentId);
+  return ids;
+}
+
+interface Scene {
+  plan: Plan;
+  summaries: ReadonlySet<string>;
+  fault(path: readonly PropertyKey[], message: string): void;
+  reference(list: ListName, id: string | undefined, path: readonly PropertyKey[]): void;
+  order(from: string | undefined, to: string | undefined, path: readonly PropertyKey[]): void;
+}
+
+function checkRow(
+  plan: Plan,
+  list: ListName,
+  row: Row,
+  base: readonly PropertyKey[],
+  summaries: ReadonlySet<string>,
+  faults: Fault[],
+): void {
+  const fault = (path: readonly PropertyKey[], message: string) => faults.push({ place: placeOf([...base, ...path]), message });
+  const scene: Scene = {
+    plan,
+    summaries,
+    fault,
+    reference(target, id, path) {
+      if (id !== undefined && !rowById(plan[target]).has(id))
+        fault(
+          path,
+          faultText.noSuch(
+            listWords[target],
+            id,
+            nearestWord(
+              id,
+              (plan[target] as readonly { id: unknown }[]).flatMap((row) => (typeof row.id === "string" ? [row.id] : [])),
+            ),
+          ),
+        );
+    },
+    order(from, to, path) {
+      if (from !== undefined && to !== undefined && to < from) fault(path, faultText.endsBeforeStart(from, to));
+    },
+  };
+  (rowChecks[list] as (row: Row, scene: Scene) => void)(row, scene);
+}
+
+const rowChecks: { [L in ListName]: (row: Row<L>, scene: Scene) => void } = {
+  calendars: checkCalendar,
+  roles: () => {},
+  skills: () => {},
+  people: checkPerson,
+  teams: checkTeam,
+  materials: () => {},
+  rateTables: checkRateTable,
+  clients: () => {},
+  projects: checkProject,
+  tasks: checkTask,
+  links: checkLink,
+  assignments: checkAssignment,
+  expenses: checkExpense,
+  templates: checkTemplate,
+  comments: checkComment,
+  views: () => {},
+  acceptances: checkAcceptance,
+  requests: checkRequest,
+};
+
+/** What one row of a list is called in a sentence. */
+export const listWords: Record<ListName, string> = {
+  calendars: "calendar",
+  roles: "role",
+  skills: "skill",
+  people: "person",
+  teams: "team",
+  materials: "material",
+  rateTables: "rate table",
+  clients: "client",
+  projects: "project",
+  tasks: "task",
+  links: "link",
+  assignments: "assignment",
+  expenses: "expense",
+  templates: "template",
+  comments: "comment",
+  views: "view",
+  acceptances: "acceptance",
+  requests: "request",
+};
+
+function checkSettings(plan: Plan, faults: Fault[]): void {
+  const { planStart, planEnd } = plan.settings;
+  if (planEnd < planStart) faults.push({ place: "settings.planEnd", message: faultText.endsBeforeStart(planStart, planEnd) });
+  const band = plan.settings.levelBand;
+  if (band && band.low > band.high)
+    faults.push({ place: "settings.levelBand", message: faultText.needs("a low that is not above its high") });
+}
+
+function checkCalendar(calendar: Calendar, { fault, order }: Scene): void {
+  if (calendar.week.every((hours) => hours === 0)) fault(["week"], faultText.noWorkingWeekday(calendar.name));
+  calendar.exceptions.forEach(({ from, to }, at) => {
+    order(from, to, ["exceptions", at, "to"]);
+  });
+}
+
+function checkPerson(person: Person, { fault, reference, order }: Scene): void {
+  reference("calendars", person.calendarId, ["calendarId"]);
+  person.roleIds.forEach((id, at) => {
+    reference("roles", id, ["roleIds", at]);
+    if (person.roleIds.indexOf(id) < at) fault(["roleIds", at], faultText.duplicateId(id));
+  });
+  checkSkills(person.skills, fault, reference);
+  order(person.employedFrom, person.employedTo, ["employedTo"]);
+  person.patterns?.forEach(({ from, to }, at) => {
+    order(from, to, ["patterns", at, "to"]);
+  });
+  person.timeOff?.forEach(({ suggested }, at) => {
+    order(suggested?.from, suggested?.to, ["timeOff", at, "suggested", "to"]);
+  });
+  for (const list of ["timeOff", "overtime"] as const) {
+    const seen = new Set<string>();
+    person[list]?.forEach(({ id, from, to }, at) => {
+      order(from, to, [list, at, "to"]);
+      if (seen.has(id)) fault([list, at, "id"], faultText.duplicateId(id));
+      seen.add(id);
+    });
+  }
+}
+
+function checkSkills(skills: Person["skills"], fault: Scene["fault"], reference: Scene["reference"]): void {
+  skills?.forEach(({ skillId }, at) => {
+    reference("skills", skillId, ["skills", at, "skillId"]);
+    if (skills.findIndex((other) => other.skillId === skillId) < at) fault(["skills", at, "skillId"], faultText.duplicateId(skillId));
+  });
+}
+
+function checkTeam(team: Team, { fault, reference }: Scene): void {
+  reference("teams", team.parentId, ["parentId"]);
+  reference("projects", team.projectId, ["projectId"]);
+  team.memberIds.forEach((id, at) => {
+    reference("people", id, ["memberIds", at]);
+    if (team.memberIds.indexOf(id) < at) fault(["memberIds", at], faultText.duplicateId(id));
+  });
+}
+
+function checkRateTable(table: RateTable, { plan, fault, reference }: Scene): void {
+  table.entries.forEach((entry, at) => {
+    reference("people", entry.personId, ["entries", at, "personId"]);
+    reference("roles", entry.roleId, ["entries", at, "roleId"]);
+    reference("materials", entry.materialId, ["entries", at, "materialId"]);
+    const subjects = (["personId", "roleId", "materialId"] as const).filter((key) => entry[key] !== undefined);
+    if (subjects.length > 1) fault(["entries", at], faultText.onlyOne(subjects));
+  });
+  if (
+    table.currency !== undefined &&
+    table.currency !== plan.settings.currency &&
+    !plan.exchangeRates.some((rate) => rate.currency === table.currency)
+  )
+    fault(["currency"], faultText.noExchangeRate(table.currency));
+}
+
+function checkProject(project: Project, { reference }: Scene): void {
+  reference("clients", project.clientId, ["clientId"]);
+  reference("people", project.leadId, ["leadId"]);
+  reference("calendars", project.calendarId, ["calendarId"]);
+  reference("rateTables", project.costTableId, ["costTableId"]);
+  reference("rateTables", project.billTableId, ["billTableId"]);
+}
+
+function checkTask(task: Task, { plan, summaries, fault, reference, order }: Scene): void {
+  reference("projects", task.projectId, ["projectId"]);
+  reference("roles", task.roleId, ["roleId"]);
+  reference("calendars", task.calendarId, ["calendarId"]);
+  reference("tasks", task.parentId, ["parentId"]);
+  checkSkills(task.skills, fault, reference);
+  const parent = findRow(plan.tasks, task.parentId);
+  if (parent && parent.projectId !== task.projectId) fault(["parentId"], faultText.otherProject(parent.id));
+  order(task.start, task.finish, ["finish"]);
+  if (summaries.has(task.id)) {
+    for (const key of ["notAfter", "finishNotBefore", "staggerDays", "effortHours"] as const)
+      if (task[key] !== undefined) fault([key], faultText.notHere(`"${key}" on a task with children`));
+    return;
+  }
+  if (task.sizing === "dates")
+    for (const key of ["start", "finish"] as const)
+      if (task[key] === undefined) fault([key], faultText.needs('a date, since "sizing" is "dates"'));
+  if (task.sizing === "duration" && task.durationDays === undefined)
+    fault(["durationDays"], faultText.needs('a number of working days, since "sizing" is "duration"'));
+}
+
+function checkLink(link: Link, { fault, reference }: Scene): void {
+  reference("tasks", link.from, ["from"]);
+  reference("tasks", link.to, ["to"]);
+  if (link.elapsed && !Number.isInteger(link.lagDays ?? 0)) fault(["lagDays"], faultText.elapsedFraction());
+}
+
+const labourKeys = ["hours", "percent", "hoursPerDay", "hoursPerWeek", "custom"] as const;
+const materialKeys = ["quantity", "quantityPerDay", "wastePercent", "accrual"] as const;
+
+function checkAssignment(assignment: Assignment, scene: Scene): void {
+  const { plan, summaries, fault, reference, order } = scene;
+  reference("tasks", assignment.taskId, ["taskId"]);
+  reference("people", assignment.personId, ["personId"]);
+  reference("teams", assignment.teamId, ["teamId"]);
+  reference("materials", assignment.materialId, ["materialId"]);
+  reference("roles", assignment.roleId, ["roleId"]);
+  order(assignment.from, assignment.to, ["to"]);
+  assignment.custom?.forEach(({ from, to }, at) => {
+    order(from, to, ["custom", at, "to"]);
+  });
+  if (summaries.has(assignment.taskId)) fault(["taskId"], faultText.notHere("an assignment on a task with children"));
+  const subjects = (["personId", "teamId", "materialId"] as const).filter((key) => assignment[key] !== undefined);
+  if (subjects.length > 1) fault([], faultText.onlyOne(subjects));
+  if (subjects.length === 0 && assignment.roleId === undefined) fault([], faultText.needs("a person, a team, a material or a role"));
+  if (assignment.materialId !== undefined) checkMaterialUse(assignment, fault);
+  else checkLabour(assignment, findRow(plan.tasks, assignment.taskId)?.sizing === "effort", fault);
+}
+
+function checkMaterialUse(assignment: Assignment, fault: Scene["fault"]): void {
+  for (const key of [...labourKeys, "shape", "roleId"] as const)
+    if (assignment[key] !== undefined) fault([key], faultText.notHere(`"${key}" on a material`));
+  const stated = (["quantity", "quantityPerDay"] as const).filter((key) => assignment[key] !== undefined);
+  if (stated.length === 0) fault([], faultText.needs('"quantity" or "quantityPerDay"'));
+  if (stated.length > 1) fault([], faultText.onlyOne(stated));
+}
+
+function checkLabour(assignment: Assignment, effortSized: boolean, fault: Scene["fault"]): void {
+  for (const key of materialKeys) if (assignment[key] !== undefined) fault([key], faultText.notHere(`"${key}" on labour`));
+  const stated = labourKeys.filter((key) => assignment[key] !== undefined);
+  if (effortSized) {
+    if (assignment.hours === undefined) fault(["hours"], faultText.needs('"hours", since its task is sized by effort'));
+    for (const key of ["hoursPerDay", "hoursPerWeek", "custom", "from", "to", "shape"] as const)
+      if (assignment[key] !== undefined) fault([key], faultText.notHere(`"${key}" on a task sized by effort`));
+    return;
+  }
+  if (stated.length === 0) fault([], faultText.needs(`one of ${labourKeys.join(", ")}`));
+  if (stated.length > 1) fault([], faultText.onlyOne(stated));
+}
+
+function checkExpense(expense: Expense, { fault, reference, order }: Scene): void {
+  reference("projects", expense.projectId, ["projectId"]);
+  reference("tasks", expense.taskId, ["taskId"]);
+  order(expense.from, expense.to, ["to"]);
+  const ranged = expense.from !== undefined || expense.to !== undefined;
+  if (expense.date === undefined && (expense.from === undefined || expense.to === undefined))
+    fault([], faultText.needs('"date", or "from" and "to"'));
+  if (expense.date !== undefined && ranged) fault([], faultText.onlyOne(["date", "from–to"]));
+}
+
+/** What a template takes from the plan, roles and people say, may be gone when it is used; it is left out then. */
+function checkTemplate(template: Template, { fault, reference }: Scene): void {
+  reference("calendars", template.calendarId, ["calendarId"]);
+  const own = new Set(template.tasks.map(({ id }) => id));
+  const inside = (id: string | undefined, path: PropertyKey[]) => {
+    if (id !== undefined && !own.has(id)) fault(path, faultText.noSuch("task of the template", id, nearestWord(id, [...own])));
+  };
+  template.tasks.forEach(({ parentId }, at) => {
+    inside(parentId, ["tasks", at, "parentId"]);
+  });
+  template.assignments.forEach(({ taskId }, at) => {
+    inside(taskId, ["assignments", at, "taskId"]);
+  });
+  template.links.forEach(({ from, to }, at) => {
+    inside(from, ["links", at, "from"]);
+    inside(to, ["links", at, "to"]);
+  });
+}
+
+function checkComment(comment: Comment, { reference }: Scene): void {
+  reference("tasks", comment.taskId, ["taskId"]);
+}
+
+function checkAcceptance(acceptance: Acceptance, { reference, order }: Scene): void {
+  reference("people", acceptance.personId, ["personId"]);
+  order(acceptance.from, acceptance.to, ["to"]);
+}
+
+function checkRequest(request: WorkRequest, { fault, reference }: Scene): void {
+  reference("tasks", request.taskId, ["taskId"]);
+  reference("assignments", request.assignmentId, ["assignmentId"]);
+  reference("roles", request.roleId, ["roleId"]);
+  reference("people", request.personId, ["personId"]);
+  reference("people", request.offeredId, ["offeredId"]);
+  if (request.roleId === undefined && request.personId === undefined) fault([], faultText.needs("a person or a role"));
+}
+
+function checkParents(plan: Plan, faults: Fault[]): void {
+  for (const list of ["tasks", "teams"] as const) {
+    const sound = new Set<string>();
+    plan[list].forEach((row, at) => {
+      const chain: string[] = [];
+      let current: Task | Team | undefined = row;
+      while (current && !sound.has(current.id)) {
+        if (chain.includes(current.id)) {
+          faults.push({ place: `${list}[${at}].parentId`, message: faultText.parentCycle([...chain, current.id]) });
+          break;
+        }
+        chain.push(current.id);
+        current = findRow<Task | Team>(plan[list], current.parentId);
+      }
+      for (const id of chain) sound.add(id);
+    });
+  }
+}

@@ -1,0 +1,83 @@
+// What can be wrong with a plan: faults as data, and their sentences in one place.
+
+/** One thing wrong, where it stands in the plan file and what to do about it. */
+export interface Fault {
+  /** Path in the plan file, such as `tasks[12].roleId`; empty for the file as a whole. */
+  place: string;
+  message: string;
+}
+
+/** Writes a path of keys and positions as it is written in code: `tasks[12].skills[0].level`. */
+export function placeOf(path: readonly PropertyKey[]): string {
+  let place = "";
+  for (const part of path) {
+    if (typeof part === "number") place += `[${part}]`;
+    else place += place === "" ? String(part) : `.${String(part)}`;
+  }
+  return place;
+}
+
+/** One line: the place, a colon, the sentence. */
+export function faultLine(fault: Fault): string {
+  return fault.place === "" ? fault.message : `${fault.place}: ${fault.message}`;
+}
+
+export const faultText = {
+  notJson: (detail: string) => `This file is not JSON (${detail}). Choose a plan file saved by Mindful Roster.`,
+  notAPlan: () => 'This file is not a plan: it has no "format": "mindful-roster-plan". Choose a plan file saved by Mindful Roster.',
+  wrongVersion: (found: unknown) => `This file has version ${JSON.stringify(found)}; version 1 can be read here.`,
+  missing: () => "is missing; add it.",
+  unknownKey: (key: string) => `there is no key "${key}" here; remove it or correct its name.`,
+  notADate: (found: unknown) => `${show(found)} is not a date; write a real day as YYYY-MM-DD.`,
+  notOneOf: (found: unknown, allowed: readonly unknown[]) =>
+    `${show(found)} is not known here; write one of ${allowed.map(show).join(", ")}.`,
+  wrongType: (found: unknown, expected: string) => `${show(found)} is not ${expected}.`,
+  tooSmall: (found: unknown, least: unknown) => `${show(found)} is too small; the least is ${show(least)}.`,
+  tooBig: (found: unknown, most: unknown) => `${show(found)} is too large; the most is ${show(most)}.`,
+  tooShort: (least: unknown) => `is too short; it needs at least ${show(least)}.`,
+  tooLong: (most: unknown) => `is too long; it may have ${show(most)} at most.`,
+  notStorable: () => "holds a character that cannot be kept (number 0); remove it.",
+  badText: (found: unknown) => `${show(found)} is not written as expected here.`,
+  duplicateId: (id: string) => `the id "${id}" stands here twice; ids are unique within a list.`,
+  noSuch: (what: string, id: string, near: string | null) =>
+    `there is no ${what} "${id}".${near === null ? "" : ` Did you mean "${near}"?`}`,
+  endsBeforeStart: (from: string, to: string) => `${to} is before ${from}; the end comes on or after the start.`,
+  noWorkingWeekday: (name: string) => `the week of calendar "${name}" has no working day; give one day hours above 0.`,
+  needs: (what: string) => `needs ${what}.`,
+  notHere: (what: string) => `${what} does not belong here; remove it.`,
+  onlyOne: (names: readonly string[]) => `states ${names.join(" and ")}; keep one of them.`,
+  parentCycle: (ids: readonly string[]) => `is its own ancestor (${ids.join(" → ")}); give it another parent.`,
+  otherProject: (id: string) => `"${id}" belongs to another project; a task and its parent are in one project.`,
+  notOneRequest: () => "A request and the work it asks for have to be about the same task and hours. Ask again.",
+  answered: () => "This request has been answered already, or its work is no longer on the plan.",
+  nobodyNamed: () => "Say who it is.",
+  noReason: () => "Say why it is turned down.",
+  notDone: (name: string) => `"${name}" is not said to be done, so there is nothing to accept or send back.`,
+  linkCycle: (ids: readonly string[]) => `links run in a circle through ${ids.map((id) => `"${id}"`).join(" → ")}; remove one of them.`,
+  wouldCircle: (names: readonly string[]) =>
+    `This would close a circle: ${names.map((name) => `"${name}"`).join(" → ")}. A task cannot wait for itself.`,
+  hasWork: (name: string) => `"${name}" has people on it. Give its work to a task below it first; a summary has none of its own.`,
+  elapsedFraction: () => "an elapsed lag counts whole calendar days; write a whole number.",
+  noExchangeRate: (currency: string) => `there is no exchange rate for ${currency}; add one with a date early enough.`,
+  gone: (what: string) =>
+    `This ${what} is no longer in the plan. It may have been deleted meanwhile; the screen shows the plan as it is now.`,
+  templateExists: (name: string) => `There is already a template called "${name}"; give this one another name.`,
+  exists: (what: string, id: string) => `There is already a ${what} with the id "${id}".`,
+  changedMeanwhile: (what: string) =>
+    `This ${what} was changed by somebody else meanwhile. The screen now shows their version; make your change again if it still applies.`,
+  personHeld: (name: string, holds: string) =>
+    `${name} has ${holds} and stays in the plan. Give that to somebody else first, or state the day they leave.`,
+  calendarHeld: (user: string) => `"${user}" goes by this calendar. Give everybody who does another one first.`,
+  teamHeld: (name: string, count: number) =>
+    `"${name}" has ${count === 1 ? "an assignment" : `${count} assignments`}. Give that to somebody else first.`,
+  notSplit: () =>
+    "A task sized by effort cannot be split at a date: its people work until it is done. Give part of its hours away instead.",
+  splitHours: (total: number) => `Say how many of the ${total} hours go along when this is split.`,
+  nothingTo: (verb: string) => `There is nothing to ${verb}.`,
+} as const;
+
+function show(value: unknown): string {
+  if (value === undefined) return "nothing";
+  const text = typeof value === "bigint" ? String(value) : (JSON.stringify(value) ?? String(value));
+  return text.length > 60 ? `${text.slice(0, 57)}…` : text;
+}

@@ -1,0 +1,40 @@
+// Names for pickers: what there is to choose from.
+import type { Plan } from "./schema.ts";
+
+export interface Named {
+  id: string;
+  name: string;
+}
+
+export interface Names {
+  people: (Named & { roleIds: string[] })[];
+  roles: Named[];
+  skills: Named[];
+  calendars: Named[];
+  projects: (Named & { code: string })[];
+  teams: (Named & { handle: string })[];
+  clients: Named[];
+  materials: Named[];
+  templates: Named[];
+  /** Where people work, and what kinds of projects there are. */
+  places: string[];
+  categories: string[];
+}
+
+/** Ids and names of what can be chosen in forms and pickers. */
+export function namesOf(plan: Plan): Names {
+  const named = (list: readonly Named[]) => list.map(({ id, name }) => ({ id, name }));
+  return {
+    people: plan.people.map(({ id, name, roleIds }) => ({ id, name, roleIds })),
+    roles: named(plan.roles),
+    skills: named(plan.skills),
+    calendars: named(plan.calendars),
+    projects: plan.projects.map(({ id, name, code }) => ({ id, name, code: code ?? "" })),
+    teams: plan.teams.map(({ id, name, handle }) => ({ id, name, handle })),
+    clients: named(plan.clients),
+    materials: named(plan.materials),
+    templates: named(plan.templates),
+    places: [...new Set(plan.people.flatMap(({ location }) => location ?? []))].sort(),
+    categories: [...new Set(plan.projects.flatMap(({ category }) => category ?? []))].sort(),
+  };
+}

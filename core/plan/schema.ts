@@ -1,0 +1,353 @@
+// What a plan file may hold: the one definition of every list and key, as a Zod schema.
+import * as z from "zod";
+
+const dateText = z.string().refine(isCalendarDate, { error: "not a date" });
+// A database text cannot hold the character with the number 0.
+const isStorable = (value: string) => !value.includes("\u0000");
+const storable = { error: "holds a character that cannot be kept" };
+const id = z.string().min(1).max(120).refine(isStorable, storable);
+const name = z.string().min(1).max(300).refine(isStorable, storable);
+const text = z.string().max(20_000).refine(isStorable, storable);
+const hours = z.number().min(0).max(1_000_000);
+const hoursOfDay = z.number().min(0).max(24);
+const week = z.array(hoursOfDay).length(7);
+const percent = z.number().min(0).max(100);
+const money = z.number().min(0).max(1e10);
+const rate = z.number().min(0).max(1e8);
+const workingDays = z.number().min(0).max(10_000);
+
+/** True for a `YYYY-MM-DD` text that names a day of the calendar, from year 1900 to 2199. */
+export function isCalendarDate(value: string): boolean {
+  const parts = /^(\d{4})-(\d{2})-(\d{2})$/.exec(value);
+  if (!parts) return false;
+  const [year, month, day] = [Number(parts[1]), Number(parts[2]), Number(parts[3])];
+  if (year < 1900 || year > 2199 || month < 1 || month > 12 || day < 1) return false;
+  return day <= new Date(Date.UTC(year, month, 0)).getUTCDate();
+}
+
+const settings = z.strictObject({
+  name,
+  currency: z.string().regex(/^[A-Z]{3}$/),
+  weekStartsOn: z.int().min(1).max(7).optional(),
+  planStart: dateText,
+  planEnd: dateText,
+  today: dateText.optional(),
+  fiscalYearStartMonth: z.int().min(1).max(12).optional(),
+  hoursPerFteWeek: z.number().positive().max(168).optional(),
+  levelBand: z.strictObject({ low: z.number().min(0).max(10), high: z.number().min(0).max(10) }).optional(),
+  marginTarget: z.number().min(-1000).max(100).optional(),
+  taxInCost: z.boolean().optional(),
+});
+
+const calendar = z.strictObject({
+  id,
+  name,
+  week,
+  exceptions: z.array(z.strictObject({ from: dateText, to: dateText, hours: hoursOfDay, name })),
+});
+
+const named = z.strictObject({ id, name });
+const skill = z.strictObject({ id, name, group: name.optional() });
+const skillLevel = z.strictObject({ skillId: id, level: z.int().min(1).max(5) });
+
+const pattern = z.strictObject({ from: dateText, to: dateText.optional(), week });
+/** One entry of a person's time off. */
+export const timeOffSchema = z.strictObject({
+  id,
+  from: dateText,
+  to: dateText,
+  hoursPerDay: hoursOfDay.optional(),
+  kind: z.enum(["holiday", "sick", "training", "other"]),
+  state: z.enum(["requested", "approved", "declined"]),
+  note: text.optional(),
+  /** Why it was declined, or why other dates are suggested. */
+  reason: text.optional(),
+  /** Other dates that the manager suggests instead. */
+  suggested: z.strictObject({ from: dateText, to: dateText }).optional(),
+});
+const overtime = z.strictObject({ id, from: dateText, to: dateText, hoursPerDay: hoursOfDay });
+
+const person = z.strictObject({
+  id,
+  name,
+  email: z.string().max(300).refine(isStorable, storable).optional(),
+  roleIds: z.array(id),
+  skills: z.array(skillLevel).optional(),
+  calendarId: id,
+  employedFrom: dateText.optional(),
+  employedTo: dateText.optional(),
+  location: name.optional(),
+  kind: z.enum(["employee", "contractor"]).optional(),
+  patterns: z.array(pattern).optional(),
+  timeOff: z.array(timeOffSchema).optional(),
+  overtime: z.array(overtime).optional(),
+});
+
+const team = z.strictObject({
+  id,
+  name,
+  handle: z.string().min(1).max(60).refine(isStorable, storable),
+  parentId: id.optional(),
+  memberIds: z.array(id),
+  projectId: id.optional(),
+  description: text.optional(),
+});
+
+const material = z.strictObject({ id, name, unit: z.string().min(1).max(30).refine(isStorable, storable) });
+const exchangeRate = z.strictObject({
+  currency: z.string().regex(/^[A-Z]{3}$/),
+  from: dateText,
+  rate: z.number().positive().max(1e7),
+});
+
+const rateEntry = z.strictObject({
+  personId: id.optional(),
+  roleId: id.optional(),
+  materialId: id.optional(),
+  from: dateText.optional(),
+  rate,
+  overtimeRate: rate.optional(),
+  perUse: rate.optional(),
+});
+const rateTable = z.strictObject({
+  id,
+  name,
+  kind: z.enum(["cost", "bill"]),
+  currency: z
+    .string()
+    .regex(/^[A-Z]{3}$/)
+    .optional(),
+  entries: z.array(rateEntry),
+});
+
+const project = z.strictObject({
+  id,
+  name,
+  code: z.string().min(1).max(30).refine(isStorable, storable).optional(),
+  clientId: id.optional(),
+  category: name.optional(),
+  leadId: id.optional(),
+  calendarId: id,
+  stage: z.enum(["idea", "pipeline", "approved", "active", "done", "cancelled"]),
+  probability: percent.optional(),
+  priority: z.int().min(1).max(5).optional(),
+  start: dateText,
+  deadline: dateText.optional(),
+  costTableId: id.optional(),
+  billTableId: id.optional(),
+  billing: z.strictObject({ kind: z.enum(["timeAndMaterials", "fixedFee", "internal"]), fee: money.optional() }).optional(),
+  budget: money.optional(),
+  marginTarget: z.number().min(-1000).max(100).optional(),
+  description: text.optional(),
+});
+
+const accrual = z.enum(["start", "even", "end"]);
+
+const task = z.strictObject({
+  id,
+  projectId: id,
+  parentId: id.optional(),
+  name,
+  sizing: z.enum(["dates", "duration", "effort"]).optional(),
+  start: dateText.optional(),
+  finish: dateText.optional(),
+  durationDays: workingDays.optional(),
+  effortHours: hours.optional(),
+  roleId: id.optional(),
+  skills: z.array(skillLevel).optional(),
+  calendarId: id.optional(),
+  priority: z.int().min(1).max(5).optional(),
+  percentComplete: percent.optional(),
+  state: z.enum(["notStarted", "underWay", "done"]).optional(),
+  atRisk: z.boolean().optional(),
+  notBefore: dateText.optional(),
+  notAfter: dateText.optional(),
+  finishNotBefore: dateText.optional(),
+  finishNotAfter: dateText.optional(),
+  deadline: dateText.optional(),
+  staggerDays: workingDays.optional(),
+  fixedCost: money.optional(),
+  fixedCostAccrual: accrual.optional(),
+  tags: z.array(z.string().min(1).max(60).refine(isStorable, storable)).optional(),
+  notes: text.optional(),
+  /** What came of work that was said to be done; `reason` says why it was sent back. */
+  review: z.strictObject({ state: z.enum(["accepted", "sentBack"]), reason: text.optional() }).optional(),
+});
+
+const link = z.strictObject({
+  id,
+  from: id,
+  to: id,
+  kind: z.enum(["FS", "SS", "FF", "SF"]),
+  lagDays: z.number().min(-10_000).max(10_000).optional(),
+  elapsed: z.boolean().optional(),
+});
+
+const assignment = z.strictObject({
+  id,
+  taskId: id,
+  personId: id.optional(),
+  teamId: id.optional(),
+  materialId: id.optional(),
+  roleId: id.optional(),
+  hours: hours.optional(),
+  percent: z.number().min(0).max(1000).optional(),
+  hoursPerDay: hoursOfDay.optional(),
+  hoursPerWeek: z.number().min(0).max(168).optional(),
+  custom: z.array(z.strictObject({ from: dateText, to: dateText, hours })).optional(),
+  shape: z.enum(["even", "early", "late", "peak"]).optional(),
+  from: dateText.optional(),
+  to: dateText.optional(),
+  firmness: z.enum(["pencilled", "asked", "confirmed"]).optional(),
+  quantity: z.number().min(0).max(1e9).optional(),
+  quantityPerDay: z.number().min(0).max(1e9).optional(),
+  wastePercent: z.number().min(0).max(1000).optional(),
+  accrual: accrual.optional(),
+});
+
+const expense = z.strictObject({
+  id,
+  projectId: id,
+  taskId: id.optional(),
+  name,
+  supplier: name.optional(),
+  amount: money,
+  taxPercent: percent.optional(),
+  date: dateText.optional(),
+  from: dateText.optional(),
+  to: dateText.optional(),
+  costType: z.enum(["externalLabour", "software", "hardware", "travel", "material", "other"]),
+  treatment: z.enum(["capital", "operating"]).optional(),
+  state: z.enum(["planned", "committed", "paid"]).optional(),
+});
+
+const template = z.strictObject({
+  id,
+  name,
+  /** The start that its dates are stated against, and the calendar whose working days carry them to another one. */
+  start: dateText,
+  calendarId: id,
+  tasks: z.array(task.omit({ projectId: true })).max(20_000),
+  links: z.array(link).max(50_000),
+  assignments: z.array(assignment).max(50_000),
+});
+
+const comment = z.strictObject({
+  id,
+  taskId: id,
+  author: name,
+  /** When it was written, ISO 8601 in UTC. */
+  at: z.iso.datetime(),
+  text: text.min(1),
+  /** Who is called upon in the text. */
+  mentions: z
+    .array(z.strictObject({ personId: id.optional(), teamId: id.optional() }))
+    .max(100)
+    .optional(),
+});
+
+/** A way of looking at a screen that was given a name: what stands in the address after the `?`. */
+const view = z.strictObject({ id, name, screen: z.enum(["balance"]), query: z.string().max(4_000).refine(isStorable, storable) });
+
+/** An overload that is known and left: a person's, on the days from–to. */
+const acceptance = z.strictObject({ id, personId: id, from: dateText, to: dateText, reason: text.min(1) });
+
+/** Work that a lead asks for, and what has become of it. */
+const request = z.strictObject({
+  id,
+  taskId: id,
+  /** The work it asks for, while it is on the plan. */
+  assignmentId: id.optional(),
+  roleId: id.optional(),
+  personId: id.optional(),
+  hours,
+  state: z.enum(["asked", "offered", "confirmed", "declined"]),
+  /** Whom the manager offers. */
+  offeredId: id.optional(),
+  note: text.optional(),
+  /** Every step, the first one first, and the message that went out with it. */
+  history: z
+    .array(
+      z.strictObject({
+        at: z.iso.datetime(),
+        by: name,
+        to: name,
+        step: z.enum(["asked", "offered", "confirmed", "declined"]),
+        text: text.optional(),
+      }),
+    )
+    .min(1)
+    .max(200),
+});
+
+/** The rows of the lists whose rows have an id, by list name. */
+export const rowSchemas = {
+  calendars: calendar,
+  roles: named,
+  skills: skill,
+  people: person,
+  teams: team,
+  materials: material,
+  rateTables: rateTable,
+  clients: named,
+  projects: project,
+  tasks: task,
+  links: link,
+  assignments: assignment,
+  expenses: expense,
+  templates: template,
+  comments: comment,
+  views: view,
+  acceptances: acceptance,
+  requests: request,
+} as const;
+
+/** A whole plan file, version 1. Cross references are checked apart, by `checkPlan`. */
+export const planSchema = z.strictObject({
+  format: z.literal("mindful-roster-plan"),
+  version: z.literal(1),
+  settings,
+  calendars: z.array(calendar),
+  roles: z.array(named),
+  skills: z.array(skill),
+  people: z.array(person),
+  teams: z.array(team),
+  materials: z.array(material),
+  exchangeRates: z.array(exchangeRate),
+  rateTables: z.array(rateTable),
+  clients: z.array(named),
+  projects: z.array(project),
+  tasks: z.array(task),
+  links: z.array(link),
+  assignments: z.array(assignment),
+  expenses: z.array(expense),
+  templates: z.array(template).default([]),
+  comments: z.array(comment).default([]),
+  views: z.array(view).default([]),
+  acceptances: z.array(acceptance).default([]),
+  requests: z.array(request).default([]),
+});
+
+export type Plan = z.infer<typeof planSchema>;
+export type Settings = Plan["settings"];
+export type Calendar = z.infer<typeof calendar>;
+export type Role = z.infer<typeof named>;
+export type Skill = z.infer<typeof skill>;
+export type Person = z.infer<typeof person>;
+export type TimeOff = z.infer<typeof timeOffSchema>;
+export type Team = z.infer<typeof team>;
+export type RateTable = z.infer<typeof rateTable>;
+export type RateEntry = z.infer<typeof rateEntry>;
+export type Project = z.infer<typeof project>;
+export type Task = z.infer<typeof task>;
+export type Link = z.infer<typeof link>;
+export type Assignment = z.infer<typeof assignment>;
+export type Expense = z.infer<typeof expense>;
+export type Template = z.infer<typeof template>;
+export type Comment = z.infer<typeof comment>;
+export type Acceptance = z.infer<typeof acceptance>;
+export type WorkRequest = z.infer<typeof request>;
+
+/** A list of the plan whose rows have an id. */
+export type ListName = keyof typeof rowSchemas;
+export type Row<L extends ListName = ListName> = Plan[L][number];

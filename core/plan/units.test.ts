@@ -1,0 +1,29 @@
+import fc from "fast-check";
+import { expect, test } from "vitest";
+import { durationTicks, minorUnits, percentHundredths, rateUnits, roundedQuotient, shareOf, workMinutes } from "./units.ts";
+
+test("a quotient is rounded half up, as whole-number arithmetic has it", () => {
+  fc.assert(
+    fc.property(fc.integer({ min: -1e12, max: 1e12 }), fc.integer({ min: 1, max: 1e6 }), (numerator, divisor) => {
+      const [doubled, whole] = [2n * BigInt(numerator) + BigInt(divisor), 2n * BigInt(divisor)];
+      const floor = doubled / whole - (doubled < 0n && doubled % whole !== 0n ? 1n : 0n);
+      expect(roundedQuotient(numerator, divisor)).toBe(Number(floor));
+    }),
+  );
+});
+
+test("decimals are taken as written before they are rounded", () => {
+  expect(workMinutes(0.175)).toBe(11);
+  expect(workMinutes(7.5)).toBe(450);
+  expect(durationTicks(2.5)).toBe(1200);
+  expect(durationTicks(-0.5)).toBe(-240);
+  expect(minorUnits(985.45)).toBe(98_545);
+  expect(minorUnits(1.005)).toBe(101);
+  expect(rateUnits(46.905)).toBe(469_050);
+  expect(percentHundredths(62.5)).toBe(6_250);
+});
+
+test("a share of nothing is none", () => {
+  expect(shareOf(3, 0)).toBeNull();
+  expect(shareOf(1_200, 15_840)).toBe(758);
+});

@@ -1,0 +1,73 @@
+// The cost report: projects and clients by kind and period, every line, and what is missing or too thin.
+import { type Costs, costsOf, marginOf, type ProjectCost } from "../cost/costs.ts";
+import type { Model } from "../model.ts";
+import type { Plan } from "../plan/schema.ts";
+import { percentHundredths } from "../plan/units.ts";
+import type { Signal } from "../signals/signals.ts";
+import { marginBelowTarget, missingRate } from "../signals/signals.ts";
+import { printedPeriods, type ReportRange } from "./range.ts";
+
+/** Cost and revenue in whole minor units by period.
+ * @throws {MissingExchangeRate} where an amount cannot be converted. */
+export function costReport(model: Model, asked: ReportRange) {
+  const { plan } = model;
+  const costs = costsOf(model, asked);
+  const counted = costs.projects.flatMap((cost, row) => (cost ? [{ ...plan.projects[row], cost }] : []));
+  const projects = counted.map(({ id, cost }) => ({ id, ...printedCost(plan, [cost]) }));
+  const clients = plan.clients.map(({ id }) => ({
+    id,
+    ...printedCost(
+      plan,
+      counted.filter(({ clientId }) => clientId === id).map(({ cost }) => cost),
+      costs.periods.periods.length,
+    ),
+  }));
+  return {
+    currency: plan.settings.currency,
+    periods: printedPeriods(costs.periods.periods),
+    projects,
+    lines: costs.lines.map(({ project: _, ...line }) => line),
+    clients,
+    signals: signalsOf(plan, costs, projects),
+  };
+}
+
+function printedCost(plan: Plan, costs: readonly ProjectCost[], count = costs[0].byKind.labour.length) {
+  const of = (kind: keyof ProjectCost["byKind"], period: number) => costs.reduce((all, cost) => all + cost.byKind[kind][period], 0);
+  let running = 0;
+  const periods = Array.from({ length: count }, (_, p) => {
+    const [labour, material, fixed, expense, tax, revenue] = (["labour", "material", "fixed", "expense", "tax", "revenue"] as const).map(
+      (kind) => of(kind, p),
+    );
+    const total = labour + material + fixed + expense + (plan.settings.taxInCost ? tax : 0);
+    running += total;
+    return { labour, material, fixed, expense, tax, revenue, total, running };
+  });
+  const over = (kind: keyof (typeof periods)[number]) => sum(periods.map((period) => period[kind]));
+  const [revenue, total] = [over("revenue"), over("total")];
+  return {
+    labour: over("labour"),
+    material: over("material"),
+    fixed: over("fixed"),
+    expense: over("expense"),
+    tax: over("tax"),
+    total,
+    revenue,
+    margin: marginOf(revenue, total),
+    periods: periods.map(({ tax: _, ...period }) => period),
+  };
+}
+
+function signalsOf(plan: Plan, costs: Costs, projects: readonly { id: string; margin: number | null }[]): Signal[] {
+  const thin = projects.flatMap(({ id, margin }) => {
+    const project = plan.projects.find((row) => row.id === id);
+    const target = project?.marginTarget ?? plan.settings.marginTarget;
+    if (!project || margin === null || target === undefined || margin >= percentHundredths(target)) return [];
+    return [marginBelowTarget(project, margin, target)];
+  });
+  return [...costs.missingRates.map((id) => missingRate(plan, id)), ...thin];
+}
+
+function sum(amounts: readonly number[]): number {
+  return amounts.reduce((total, amount) => total + amount, 0);
+}

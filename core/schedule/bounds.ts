@@ -1,0 +1,75 @@
+// The bounds on a task's start and finish, one by one, with what each asks for.
+import { parseDay } from "../calendar/day.ts";
+import { type Instant, TICKS_PER_DAY, type WorkingLine } from "../calendar/workingLine.ts";
+import { type DateColumns, type DriverKind, LEAF, NO_DATES, type Schedule } from "./dates.ts";
+import { FF, FS, type Network, SF } from "./network.ts";
+
+/** One bound of a task: it asks for a start, or a finish, at `at` or later. */
+export interface StartBound {
+  kind: DriverKind;
+  linkId?: string;
+  at: Instant;
+  /** Bounds of the finish are compared as starts once the duration is known. */
+  ofFinish: boolean;
+  /** Among equal bounds the lowest rank decides: links in plan order, then constraints, then the project's start. */
+  rank: number;
+}
+
+export const [NOT_BEFORE_RANK, LEAST_FINISH_RANK, PROJECT_START_RANK] = [2e9, 3e9, 4e9];
+
+/** The bounds of a task in a schedule that is worked out: its own constraints and links, and those of the summaries
+ * above it. A pinned task is held to none of them. */
+export function boundsOf({ network, columns }: Schedule, row: number): StartBound[] {
+  const { plan, graph, lines } = network;
+  const line = lines[network.line[row]];
+  const { start } = plan.projects[network.project[row]];
+  const bounds: StartBound[] = [{ kind: "projectStart", at: line.place(parseDay(start), 0), ofFinish: false, rank: PROJECT_START_RANK }];
+  for (let at = row; at >= 0; at = graph.parent[at]) {
+    const { notBefore } = plan.tasks[at];
+    if (notBefore !== undefined)
+      bounds.push({ kind: "notBefore", at: line.place(parseDay(notBefore), 0), ofFinish: false, rank: NOT_BEFORE_RANK });
+    for (let i = graph.into.first[at]; i < graph.into.first[at + 1]; i++) {
+      const link = graph.into.members[i];
+      if (columns.state[graph.from[link]] === NO_DATES) continue;
+      const asked = linkInstant(network, columns, link, network.line[row]);
+      bounds.push({ kind: "link", linkId: plan.links[link].id, at: asked, ofFinish: isOfFinish(network, link), rank: link });
+    }
+  }
+  const { finishNotBefore } = plan.tasks[row];
+  if (finishNotBefore !== undefined) {
+    const at = line.place(parseDay(finishNotBefore), TICKS_PER_DAY);
+    bounds.push({ kind: "finishNotBefore", at, ofFinish: true, rank: LEAST_FINISH_RANK });
+  }
+  return bounds;
+}
+
+/** True of the kinds that bound the successor's finish. */
+export function isOfFinish({ linkKind }: Network, link: number): boolean {
+  return linkKind[link] === FF || linkKind[link] === SF;
+}
+
+/** The instant a link asks for on a line. @param lineRow Calendar row of the successor's line. The predecessor must
+ * have dates. */
+export function linkInstant(network: Network, dates: DateColumns, link: number, lineRow: number): Instant {
+  const from = network.graph.from[link];
+  const kind = network.linkKind[link];
+  const readsFinish = kind === FS || kind === FF;
+  // On one line a leaf's instant stays what it is, however it is read.
+  if (network.line[from] === lineRow && dates.state[from] === LEAF && network.isElapsed[link] === 0)
+    return (readsFinish ? dates.finishAt[from] : dates.startAt[from]) + network.lag[link];
+  const { day, tick } = readsFinish
+    ? finishRead(network.lines[network.line[from]], dates, from)
+    : startRead(network.lines[network.line[from]], dates, from);
+  const line = network.lines[lineRow];
+  const lag = network.lag[link];
+  return network.isElapsed[link] === 1 ? line.place(day + lag, tick) : line.place(day, tick) + lag;
+}
+
+// A leaf's instants are read on its own line; an idle pin and a summary only have the dates they show.
+function finishRead(line: WorkingLine, dates: DateColumns, row: number) {
+  return dates.state[row] === LEAF ? line.asFinish(dates.finishAt[row]) : { day: dates.finishDay[row], tick: dates.finishTick[row] };
+}
+
+function startRead(line: WorkingLine, dates: DateColumns, row: number) {
+  return dates.state[row] === LEAF ? line.asStart(dates.startAt[row]) : { day: dates.startDay[row], tick: dates.startTick[row] };
+}

@@ -1,0 +1,204 @@
+// The dates of every task, in columns, and as a reader of single tasks sees them.
+import { type Day, parseDay } from "../calendar/day.ts";
+import type { Instant, WorkingLine } from "../calendar/workingLine.ts";
+import type { Consumed } from "./effort.ts";
+import type { Network } from "./network.ts";
+
+export const driverKinds = ["pinned", "link", "notBefore", "finishNotBefore", "projectStart", "stagger"] as const;
+
+export type DriverKind = (typeof driverKinds)[number];
+
+/** The number a driver kind has in the columns. */
+export const [BY_PIN, BY_LINK, BY_NOT_BEFORE, BY_FINISH_NOT_BEFORE, BY_PROJECT_START, BY_STAGGER] = [0, 1, 2, 3, 4, 5];
+
+/** A date as shown: a day, and the tick within it. */
+export interface Shown {
+  day: Day;
+  tick: number;
+}
+
+/** When a task takes place. */
+export interface TaskDates {
+  line: WorkingLine;
+  /** On `line`. For a summary these are its shown dates put on its project's line. */
+  startAt: Instant;
+  finishAt: Instant;
+  /** As a person reads them: a finish at the end of a day is that day. */
+  start: Shown;
+  finish: Shown;
+  driver: { kind: DriverKind; linkId?: string };
+  isSummary: boolean;
+  /** Pinned to days on which its calendar does not work: it has dates and no duration. */
+  isIdlePin: boolean;
+  /** Of an effort-sized task what each assignment consumes, by id, null for one that never finishes; else null. */
+  consumed: ReadonlyMap<string, Consumed | null> | null;
+}
+
+/** What is known of a row: nothing, or dates that are read in one of three ways. */
+export const [NO_DATES, LEAF, SUM, IDLE_PIN] = [0, 1, 2, 3];
+
+/** By task row. Instants are on the task's own line; shown dates are days and the tick within them. */
+export interface DateColumns {
+  state: Uint8Array;
+  startAt: Float64Array;
+  finishAt: Float64Array;
+  startDay: Int32Array;
+  startTick: Int32Array;
+  finishDay: Int32Array;
+  finishTick: Int32Array;
+  driver: Uint8Array;
+  /** Link row of a driver that is a link; −1 for all others. */
+  driverLink: Int32Array;
+  consumed: Map<number, ReadonlyMap<string, Consumed | null>>;
+}
+
+export function emptyDates(rows: number): DateColumns {
+  return {
+    state: new Uint8Array(rows),
+    startAt: new Float64Array(rows),
+    finishAt: new Float64Array(rows),
+    startDay: new Int32Array(rows),
+    startTick: new Int32Array(rows),
+    finishDay: new Int32Array(rows),
+    finishTick: new Int32Array(rows),
+    driver: new Uint8Array(rows),
+    driverLink: new Int32Array(rows).fill(-1),
+    consumed: new Map(),
+  };
+}
+
+/** A copy laid out for the rows of another plan. @param formerTask, formerLink By new row the former row, −1 where
+ * there was none; null where rows stayed as they are. */
+export function carryDates(
+  former: DateColumns,
+  rows: number,
+  formerTask: Int32Array | null,
+  newLinkOf: (formerLink: number) => number,
+): DateColumns {
+  if (!formerTask) {
+    return {
+      state: former.state.slice(),
+      startAt: former.startAt.slice(),
+      finishAt: former.finishAt.slice(),
+      startDay: former.startDay.slice(),
+      startTick: former.startTick.slice(),
+      finishDay: former.finishDay.slice(),
+      finishTick: former.finishTick.slice(),
+      driver: former.driver.slice(),
+      driverLink: former.driverLink.map(newLinkOf),
+      consumed: new Map(former.consumed),
+    };
+  }
+  const dates = emptyDates(rows);
+  for (let row = 0; row < rows; row++) {
+    const old = formerTask[row];
+    if (old < 0) continue;
+    copyRow(former, old, dates, row);
+    dates.driverLink[row] = newLinkOf(former.driverLink[old]);
+    const consumed = former.consumed.get(old);
+    if (consumed) dates.consumed.set(row, consumed);
+  }
+  return dates;
+}
+
+function copyRow(from: DateColumns, old: number, to: DateColumns, row: number): void {
+  to.state[row] = from.state[old];
+  to.startAt[row] = from.startAt[old];
+  to.finishAt[row] = from.finishAt[old];
+  to.startDay[row] = from.startDay[old];
+  to.startTick[row] = from.startTick[old];
+  to.finishDay[row] = from.finishDay[old];
+  to.finishTick[row] = from.finishTick[old];
+  to.driver[row] = from.driver[old];
+}
+
+/** The dates of a plan's tasks and projects. */
+export class Schedule {
+  readonly #seen: (TaskDates | null | undefined)[];
+  #projects: { start: Shown; finish: Shown }[] | null = null;
+
+  constructor(
+    readonly network: Network,
+    readonly columns: DateColumns,
+  ) {
+    this.#seen = new Array(columns.state.length);
+  }
+
+  /** The dates of a task by its row; null for an unscheduled one, and for a row that there is not. */
+  of(row: number): TaskDates | null {
+    let seen = this.#seen[row];
+    if (seen === undefined) {
+      seen = row < 0 || row >= this.columns.state.length ? null : this.#read(row);
+      if (row >= 0) this.#seen[row] = seen;
+    }
+    return seen;
+  }
+
+  /** By project row: first start and last finish as shown; the project's start where nothing has dates. */
+  get projects(): { start: Shown; finish: Shown }[] {
+    this.#projects ??= projectDates(this.network, this.columns);
+    return this.#projects;
+  }
+
+  #read(row: number): TaskDates | null {
+    const { columns, network } = this;
+    if (columns.state[row] === NO_DATES) return null;
+    const kind = driverKinds[columns.driver[row]];
+    const link = columns.driverLink[row];
+    return {
+      line: network.lines[network.line[row]],
+      startAt: columns.startAt[row],
+      finishAt: columns.finishAt[row],
+      start: { day: columns.startDay[row], tick: columns.startTick[row] },
+      finish: { day: columns.finishDay[row], tick: columns.finishTick[row] },
+      driver: link < 0 ? { kind } : { kind, linkId: network.plan.links[link].id },
+      isSummary: columns.state[row] === SUM,
+      isIdlePin: columns.state[row] === IDLE_PIN,
+      consumed: columns.consumed.get(row) ?? null,
+    };
+  }
+}
+
+/** By project row; leaves count, and of equal dates it does not matter whose they are. */
+function projectDates({ plan, project }: Network, dates: DateColumns): { start: Shown; finish: Shown }[] {
+  const count = plan.projects.length;
+  const first = new Int32Array(count).fill(-1);
+  const last = new Int32Array(count).fill(-1);
+  for (let row = 0; row < project.length; row++) {
+    if (dates.state[row] === NO_DATES || dates.state[row] === SUM) continue;
+    const at = project[row];
+    if (first[at] < 0 || startsBefore(dates, row, first[at])) first[at] = row;
+    if (last[at] < 0 || finishesBefore(dates, last[at], row)) last[at] = row;
+  }
+  return plan.projects.map((own, at) => {
+    if (first[at] < 0) {
+      const start = { day: parseDay(own.start), tick: 0 };
+      return { start, finish: start };
+    }
+    return {
+      start: { day: dates.startDay[first[at]], tick: dates.startTick[first[at]] },
+      finish: { day: dates.finishDay[last[at]], tick: dates.finishTick[last[at]] },
+    };
+  });
+}
+
+export function startsBefore({ startDay, startTick }: DateColumns, a: number, b: number): boolean {
+  return startDay[a] < startDay[b] || (startDay[a] === startDay[b] && startTick[a] < startTick[b]);
+}
+
+export function finishesBefore({ finishDay, finishTick }: DateColumns, a: number, b: number): boolean {
+  return finishDay[a] < finishDay[b] || (finishDay[a] === finishDay[b] && finishTick[a] < finishTick[b]);
+}
+
+/** True where two rows say the same of when their task takes place and why, what people consume left aside. */
+export function sameDates(a: DateColumns, rowA: number, b: DateColumns, rowB: number): boolean {
+  return (
+    a.state[rowA] === b.state[rowB] &&
+    a.startAt[rowA] === b.startAt[rowB] &&
+    a.finishAt[rowA] === b.finishAt[rowB] &&
+    a.startDay[rowA] === b.startDay[rowB] &&
+    a.startTick[rowA] === b.startTick[rowB] &&
+    a.finishDay[rowA] === b.finishDay[rowB] &&
+    a.finishTick[rowA] === b.finishTick[rowB]
+  );
+}

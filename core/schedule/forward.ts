@@ -1,0 +1,251 @@
+// Critical path method, forward pass: the earliest dates of every task, and what decides each start.
+import type { CapacityBook } from "../calendar/capacityBook.ts";
+import type { Day } from "../calendar/day.ts";
+import { type Instant, TICKS_PER_DAY, type WorkingLine } from "../calendar/workingLine.ts";
+import type { Work } from "../load/work.ts";
+import type { Assignment } from "../plan/schema.ts";
+import { percentHundredths, roundedQuotient, workMinutes } from "../plan/units.ts";
+import { isOfFinish, LEAST_FINISH_RANK, linkInstant, NOT_BEFORE_RANK, PROJECT_START_RANK } from "./bounds.ts";
+import {
+  BY_FINISH_NOT_BEFORE,
+  BY_LINK,
+  BY_NOT_BEFORE,
+  BY_PIN,
+  BY_PROJECT_START,
+  BY_STAGGER,
+  type DateColumns,
+  emptyDates,
+  finishesBefore,
+  IDLE_PIN,
+  LEAF,
+  NO_DATES,
+  Schedule,
+  SUM,
+  sameDates,
+  startsBefore,
+} from "./dates.ts";
+import { type Consumed, consumeEffort } from "./effort.ts";
+import { forFollowers } from "./graph.ts";
+import { EFFORT, FF, FS, type Network, PINNED, SUMMARY, UNSCHEDULED } from "./network.ts";
+
+/** Dates every task of a plan from the constraints, links and sizes it states. The plan must be free of link cycles. */
+export function schedule(network: Network, work: Work, capacity: CapacityBook): Schedule {
+  const pass = new ForwardPass(network, work, capacity, emptyDates(network.sizing.length));
+  const { order } = network.graph;
+  for (let at = 0; at < order.length; at++) pass.date(order[at]);
+  return new Schedule(network, pass.dates);
+}
+
+/** How a task stands while some are dated anew: to be dated; dated and its work to be placed again, because it has other
+ * dates now or because its people consume anew. */
+export const [STALE, DATED_ANEW] = [1, 2];
+
+/** Dates some tasks anew, and after them only those that what changed leads to.
+ * @param dates The dates of all tasks as they were; they are written over.
+ * @param stale By task row, `STALE` where a task has to be dated anew; `DATED_ANEW` is written where it was. */
+export function reschedule(network: Network, work: Work, capacity: CapacityBook, dates: DateColumns, stale: Uint8Array): Schedule {
+  const pass = new ForwardPass(network, work, capacity, dates);
+  const { graph } = network;
+  const former = emptyDates(1);
+  for (let at = 0; at < graph.order.length; at++) {
+    const row = graph.order[at];
+    if (stale[row] !== STALE) continue;
+    keepRow(dates, row, former);
+    pass.date(row);
+    const isMoved = !sameDates(dates, row, former, 0);
+    if (isMoved || network.sizing[row] === EFFORT) stale[row] = DATED_ANEW;
+    if (!isMoved && dates.driver[row] === former.driver[0] && dates.driverLink[row] === former.driverLink[0]) continue;
+    forFollowers(graph, row, (follower) => {
+      stale[follower] = STALE;
+    });
+  }
+  return new Schedule(network, dates);
+}
+
+function keepRow(dates: DateColumns, row: number, into: DateColumns): void {
+  for (const key of ["state", "startAt", "finishAt", "startDay", "startTick", "finishDay", "finishTick", "driver", "driverLink"] as const)
+    into[key][0] = dates[key][row];
+}
+
+class ForwardPass {
+  constructor(
+    readonly network: Network,
+    readonly work: Work,
+    readonly capacity: CapacityBook,
+    readonly dates: DateColumns,
+  ) {}
+
+  /** Dates one task; those it waits for must have been dated before. */
+  date(row: number): void {
+    const { network, dates } = this;
+    const sizing = network.sizing[row];
+    dates.driverLink[row] = -1;
+    dates.consumed.delete(row);
+    if (sizing === UNSCHEDULED) dates.state[row] = NO_DATES;
+    else if (sizing === SUMMARY) this.#sumUp(row);
+    else if (sizing === PINNED) this.#pin(row);
+    else if (sizing === EFFORT) this.#dateEffort(row);
+    else this.#dateDuration(row);
+  }
+
+  #sumUp(row: number): void {
+    const { dates, network } = this;
+    const { first: begins, members } = network.graph.children;
+    let [first, last] = [-1, -1];
+    for (let at = begins[row]; at < begins[row + 1]; at++) {
+      const child = members[at];
+      if (dates.state[child] === NO_DATES) continue;
+      if (first < 0 || startsBefore(dates, child, first)) first = child;
+      if (last < 0 || finishesBefore(dates, last, child)) last = child;
+    }
+    dates.state[row] = first < 0 ? NO_DATES : SUM;
+    if (first < 0) return;
+    const line = network.lines[network.line[row]];
+    dates.startDay[row] = dates.startDay[first];
+    dates.startTick[row] = dates.startTick[first];
+    dates.finishDay[row] = dates.finishDay[last];
+    dates.finishTick[row] = dates.finishTick[last];
+    dates.startAt[row] = line.place(dates.startDay[row], dates.startTick[row]);
+    dates.finishAt[row] = line.place(dates.finishDay[row], dates.finishTick[row]);
+    dates.driver[row] = dates.driver[first];
+    dates.driverLink[row] = dates.driverLink[first];
+  }
+
+  #pin(row: number): void {
+    const { dates, network } = this;
+    const line = network.lines[network.line[row]];
+    const start = network.pinStart[row];
+    const finish = network.pinFinish[row];
+    const startAt = line.indexOf(start) * TICKS_PER_DAY;
+    const finishAt = line.indexOf(finish + 1) * TICKS_PER_DAY;
+    dates.state[row] = finishAt <= startAt ? IDLE_PIN : LEAF;
+    dates.startAt[row] = startAt;
+    dates.finishAt[row] = Math.max(startAt, finishAt);
+    dates.startDay[row] = start;
+    dates.startTick[row] = 0;
+    dates.finishDay[row] = finish;
+    dates.finishTick[row] = TICKS_PER_DAY;
+    dates.driver[row] = BY_PIN;
+  }
+
+  #dateDuration(row: number): void {
+    const { network, dates } = this;
+    const { parent, into, from } = network.graph;
+    const duration = network.duration[row];
+    const stagger = network.stagger[row];
+    const line = network.line[row];
+    let free = network.earliest[row];
+    let rank = network.isHeld[row] === 1 ? NOT_BEFORE_RANK : PROJECT_START_RANK;
+    const byFinish = network.leastFinish[row] - duration;
+    if (byFinish > free || (byFinish === free && LEAST_FINISH_RANK < rank)) {
+      free = byFinish;
+      rank = LEAST_FINISH_RANK;
+    }
+    for (let at = row; at >= 0; at = parent[at]) {
+      for (let i = into.first[at]; i < into.first[at + 1]; i++) {
+        const link = into.members[i];
+        if (dates.state[from[link]] === NO_DATES) continue;
+        const asked = linkInstant(network, dates, link, line) - (isOfFinish(network, link) ? duration : 0);
+        if (asked > free || (asked === free && link < rank)) {
+          free = asked;
+          rank = link;
+        }
+      }
+    }
+    this.#show(row, free + stagger, free + stagger + duration, rank);
+  }
+
+  #dateEffort(row: number): void {
+    const { network, dates } = this;
+    const { parent, into, from } = network.graph;
+    const bounds = [{ at: network.leastFinish[row], ofFinish: true, rank: LEAST_FINISH_RANK }];
+    bounds.push({ at: network.earliest[row], ofFinish: false, rank: network.isHeld[row] === 1 ? NOT_BEFORE_RANK : PROJECT_START_RANK });
+    for (let at = row; at >= 0; at = parent[at])
+      for (let i = into.first[at]; i < into.first[at + 1]; i++) {
+        const link = into.members[i];
+        if (dates.state[from[link]] === NO_DATES) continue;
+        bounds.push({ at: linkInstant(network, dates, link, network.line[row]), ofFinish: isOfFinish(network, link), rank: link });
+      }
+    const stagger = network.stagger[row];
+    const run = (start: Instant) => this.#consume(row, start);
+    const earliest = Math.max(...bounds.map(({ ofFinish, at }) => (ofFinish ? Number.NEGATIVE_INFINITY : at)));
+    const leastFinish = Math.max(...bounds.map(({ ofFinish, at }) => (ofFinish ? at : Number.NEGATIVE_INFINITY)));
+    const free = leastStart(earliest, leastFinish, (start) => run(start).finish);
+    const result = run(free + stagger);
+    const unstaggered = stagger === 0 ? result : run(free);
+    const isDeciding = ({ ofFinish, at }: (typeof bounds)[number]) => (ofFinish ? at === unstaggered.finish : at === free);
+    const isWanted = ({ ofFinish, at }: (typeof bounds)[number]) => ofFinish && at === leastFinish;
+    const deciding = bounds.some(isDeciding) ? bounds.filter(isDeciding) : bounds.filter(isWanted);
+    this.#show(row, free + stagger, result.finish, Math.min(...deciding.map(({ rank }) => rank)));
+    dates.consumed.set(row, result.consumed);
+  }
+
+  #consume(row: number, start: Instant): { finish: Instant; consumed: Map<string, Consumed | null> } {
+    const { plan, lines, line: lineRows } = this.network;
+    const { byTask, assignments, isMaterial } = this.work;
+    const line = lines[lineRows[row]];
+    const consumed = new Map<string, Consumed | null>();
+    let finish = start;
+    for (let i = byTask.first[row]; i < byTask.first[row + 1]; i++) {
+      const at = byTask.members[i];
+      if (at >= assignments || isMaterial[at] === 1) continue;
+      const assignment = plan.assignments[at];
+      const part = consumeEffort(line, start, workMinutes(assignment.hours ?? 0), this.#fullDay(assignment, this.work.person[at], line));
+      consumed.set(assignment.id, part);
+      if (part && part.finish > finish) finish = part.finish;
+    }
+    if (consumed.size === 0) {
+      const nobody = consumeEffort(line, start, workMinutes(plan.tasks[row].effortHours ?? 0), (day) => line.minutesOn(day));
+      finish = nobody?.finish ?? start;
+    }
+    return { finish, consumed };
+  }
+
+  #fullDay({ percent = 100 }: Assignment, person: number, line: WorkingLine): (day: Day) => number {
+    const share = percentHundredths(percent);
+    const whole = person < 0 ? (day: Day) => line.minutesOn(day) : (day: Day) => this.capacity.on(person, day);
+    return (day) => roundedQuotient(whole(day) * share, 10_000);
+  }
+
+  /** Writes a leaf's dates as read: what lasts no time shows one date, a finish only where a link from a finish alone
+   * decides. @param rank The deciding bound: a link's row, or the rank of a constraint. */
+  #show(row: number, startAt: Instant, finishAt: Instant, rank: number): void {
+    const { network, dates } = this;
+    const line = network.lines[network.line[row]];
+    const isStaggered = network.stagger[row] > 0;
+    const link = rank < NOT_BEFORE_RANK && !isStaggered ? rank : -1;
+    dates.state[row] = LEAF;
+    dates.startAt[row] = startAt;
+    dates.finishAt[row] = finishAt;
+    dates.driver[row] = isStaggered ? BY_STAGGER : driverOfRank(rank);
+    dates.driverLink[row] = link;
+    const kind = link < 0 ? -1 : network.linkKind[link];
+    const isFinish = startAt !== finishAt || ((kind === FS || kind === FF) && network.earliest[row] !== startAt);
+    const isStart = startAt !== finishAt || !isFinish;
+    const lastIndex = Math.max(0, Math.ceil(finishAt / TICKS_PER_DAY) - 1);
+    const firstIndex = Math.floor(startAt / TICKS_PER_DAY);
+    const from = isStart ? firstIndex : lastIndex;
+    const until = isFinish ? lastIndex : firstIndex;
+    dates.startDay[row] = line.dayAt(from);
+    dates.startTick[row] = startAt - from * TICKS_PER_DAY;
+    dates.finishDay[row] = line.dayAt(until);
+    dates.finishTick[row] = finishAt - until * TICKS_PER_DAY;
+  }
+}
+
+function driverOfRank(rank: number): number {
+  if (rank < NOT_BEFORE_RANK) return BY_LINK;
+  return rank === NOT_BEFORE_RANK ? BY_NOT_BEFORE : rank === LEAST_FINISH_RANK ? BY_FINISH_NOT_BEFORE : BY_PROJECT_START;
+}
+
+// The finish never gets earlier as the start gets later, so the least start can be found by halving.
+function leastStart(earliest: Instant, leastFinish: Instant, finishFrom: (start: Instant) => Instant): Instant {
+  if (finishFrom(earliest) >= leastFinish) return earliest;
+  let [below, enough] = [earliest, leastFinish];
+  while (enough - below > 1) {
+    const middle = Math.floor((below + enough) / 2);
+    if (finishFrom(middle) >= leastFinish) enough = middle;
+    else below = middle;
+  }
+  return enough;
+}

@@ -1,0 +1,158 @@
+// What the two passes read of a plan, laid out in typed arrays: sizes, constraints put on each task's own line, lags.
+import { parseDay } from "../calendar/day.ts";
+import { type Instant, TICKS_PER_DAY, type WorkingLine } from "../calendar/workingLine.ts";
+import { rowById } from "../plan/rows.ts";
+import type { Link, Plan } from "../plan/schema.ts";
+import { durationTicks } from "../plan/units.ts";
+import { forLeaves, isSummary, type TaskGraph } from "./graph.ts";
+
+export const [UNSCHEDULED, SUMMARY, PINNED, DURATION, EFFORT] = [0, 1, 2, 3, 4];
+
+export const [FS, SS, FF, SF] = [0, 1, 2, 3];
+const linkKinds: Record<Link["kind"], number> = { FS, SS, FF, SF };
+
+/** A plan as the passes see it. Instants are on the task's own line; ±Infinity where nothing is stated. */
+export interface Network {
+  plan: Plan;
+  graph: TaskGraph;
+  /** By calendar row. */
+  lines: readonly WorkingLine[];
+  /** By task row: how it is sized, its calendar row and its project row. */
+  sizing: Uint8Array;
+  line: Int32Array;
+  project: Int32Array;
+  /** In ticks. */
+  duration: Float64Array;
+  stagger: Float64Array;
+  /** First and last day of a pinned task. */
+  pinStart: Int32Array;
+  pinFinish: Int32Array;
+  /** The later of the project's start and every `notBefore` that binds the task; 1 where the latter is not before the former. */
+  earliest: Float64Array;
+  isHeld: Uint8Array;
+  leastFinish: Float64Array;
+  /** From `notAfter`; from the deadlines that bind the task, its project's among them. */
+  latestStart: Float64Array;
+  latestFinish: Float64Array;
+  /** By link row. A lag is in ticks, or in calendar days where it is elapsed. */
+  linkKind: Uint8Array;
+  lag: Float64Array;
+  isElapsed: Uint8Array;
+}
+
+/** Lays out a plan for the passes. */
+export function networkOf(plan: Plan, lines: readonly WorkingLine[], graph: TaskGraph): Network {
+  const [tasks, links] = [plan.tasks.length, plan.links.length];
+  const network: Network = {
+    plan,
+    graph,
+    lines,
+    sizing: new Uint8Array(tasks),
+    line: new Int32Array(tasks),
+    project: new Int32Array(tasks),
+    duration: new Float64Array(tasks),
+    stagger: new Float64Array(tasks),
+    pinStart: new Int32Array(tasks),
+    pinFinish: new Int32Array(tasks),
+    earliest: new Float64Array(tasks),
+    isHeld: new Uint8Array(tasks),
+    leastFinish: new Float64Array(tasks),
+    latestStart: new Float64Array(tasks),
+    latestFinish: new Float64Array(tasks),
+    linkKind: new Uint8Array(links),
+    lag: new Float64Array(links),
+    isElapsed: new Uint8Array(links),
+  };
+  for (let row = 0; row < tasks; row++) writeTask(network, row);
+  for (let row = 0; row < links; row++) writeLink(network, row);
+  return network;
+}
+
+/** The network of a plan whose rows are those of a former one, in which some tasks and links were changed. What binds
+ * a summary binds the leaves below it, so these are laid out again with it. */
+export function networkChanged(former: Network, plan: Plan, graph: TaskGraph, tasks: Iterable<number>, links: Iterable<number>): Network {
+  const network: Network = {
+    ...former,
+    plan,
+    graph,
+    sizing: former.sizing.slice(),
+    line: former.line.slice(),
+    project: former.project.slice(),
+    duration: former.duration.slice(),
+    stagger: former.stagger.slice(),
+    pinStart: former.pinStart.slice(),
+    pinFinish: former.pinFinish.slice(),
+    earliest: former.earliest.slice(),
+    isHeld: former.isHeld.slice(),
+    leastFinish: former.leastFinish.slice(),
+    latestStart: former.latestStart.slice(),
+    latestFinish: former.latestFinish.slice(),
+    linkKind: former.linkKind.slice(),
+    lag: former.lag.slice(),
+    isElapsed: former.isElapsed.slice(),
+  };
+  for (const row of tasks) {
+    writeTask(network, row);
+    forLeaves(graph, row, (leaf) => writeTask(network, leaf));
+  }
+  for (const row of links) writeLink(network, row);
+  return network;
+}
+
+function writeTask(network: Network, row: number): void {
+  const { plan, graph, lines } = network;
+  const task = plan.tasks[row];
+  const projectRow = rowById(plan.projects).get(task.projectId) as number;
+  const project = plan.projects[projectRow];
+  const calendar = rowById(plan.calendars).get(task.calendarId ?? project.calendarId) as number;
+  const line = lines[calendar];
+  network.sizing[row] = sizingOf(network, row);
+  network.line[row] = calendar;
+  network.project[row] = projectRow;
+  network.duration[row] = durationTicks(task.durationDays ?? 0);
+  network.stagger[row] = durationTicks(task.staggerDays ?? 0);
+  if (task.start !== undefined && task.finish !== undefined) {
+    network.pinStart[row] = parseDay(task.start);
+    network.pinFinish[row] = parseDay(task.finish);
+  }
+  const start = line.place(parseDay(project.start), 0);
+  let notBefore = Number.NEGATIVE_INFINITY;
+  let latestFinish = project.deadline === undefined ? Number.POSITIVE_INFINITY : endOf(line, project.deadline);
+  for (let at = row; at >= 0; at = graph.parent[at]) {
+    const bound = plan.tasks[at];
+    if (bound.notBefore !== undefined) notBefore = Math.max(notBefore, line.place(parseDay(bound.notBefore), 0));
+    if (bound.deadline !== undefined) latestFinish = Math.min(latestFinish, endOf(line, bound.deadline));
+    if (bound.finishNotAfter !== undefined) latestFinish = Math.min(latestFinish, endOf(line, bound.finishNotAfter));
+  }
+  network.earliest[row] = Math.max(start, notBefore);
+  network.isHeld[row] = notBefore >= start ? 1 : 0;
+  network.leastFinish[row] =
+    task.finishNotBefore === undefined ? Number.NEGATIVE_INFINITY : line.place(parseDay(task.finishNotBefore), TICKS_PER_DAY);
+  network.latestStart[row] = task.notAfter === undefined ? Number.POSITIVE_INFINITY : latestStart(line, task.notAfter);
+  network.latestFinish[row] = latestFinish;
+}
+
+function sizingOf({ plan, graph }: Network, row: number): number {
+  if (isSummary(graph, row)) return SUMMARY;
+  const { sizing } = plan.tasks[row];
+  return sizing === "dates" ? PINNED : sizing === "duration" ? DURATION : sizing === "effort" ? EFFORT : UNSCHEDULED;
+}
+
+function writeLink(network: Network, row: number): void {
+  const { kind, elapsed, lagDays } = network.plan.links[row];
+  network.linkKind[row] = linkKinds[kind];
+  network.isElapsed[row] = elapsed ? 1 : 0;
+  network.lag[row] = elapsed ? (lagDays ?? 0) : durationTicks(lagDays ?? 0);
+}
+
+/** The end of a date, or of the working day before it. A line begins two years before the plan; what would be earlier
+ * is taken as its beginning. */
+export function endOf(line: WorkingLine, date: string): Instant {
+  return line.place(Math.max(line.origin, parseDay(date)), TICKS_PER_DAY);
+}
+
+/** Tick 0 of a date, or of the working day before it. */
+export function latestStart(line: WorkingLine, date: string): Instant {
+  const on = Math.max(line.origin, parseDay(date));
+  return (line.indexOf(on) - (line.isWorkingDay(on) ? 0 : 1)) * TICKS_PER_DAY;
+}

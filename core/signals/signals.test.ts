@@ -1,0 +1,22 @@
+import { expect, test } from "vitest";
+import { fernhollow } from "../../demo/fernhollow.ts";
+import { buildModel } from "../model.ts";
+import { signalsOf } from "./signals.ts";
+
+test("the demo plan's gaps are signalled, each once", () => {
+  const signals = signalsOf(buildModel(fernhollow()));
+  const said = signals.map(({ kind, subject }) => `${kind} ${subject}`);
+  expect(said).toEqual(
+    expect.arrayContaining(["noDates tidepool-braille", "noDates slowlight-guide", "missingRate seedvault-media-media"]),
+  );
+  expect(new Set(said).size).toBe(said.length);
+  expect(signals.find(({ subject }) => subject === "seedvault-media-media")?.message).toMatch(/no rate is in force for Media engineer/);
+});
+
+test("an effort without a role is signalled", () => {
+  const plan = fernhollow();
+  const task = plan.tasks.find(({ id }) => id === "ravenholt-survey");
+  const { roleId: _, ...bare } = task as NonNullable<typeof task>;
+  const signals = signalsOf(buildModel({ ...plan, tasks: plan.tasks.map((row) => (row.id === bare.id ? bare : row)) }));
+  expect(signals.some(({ kind, subject }) => kind === "noRole" && subject === "ravenholt-survey")).toBe(true);
+});

@@ -1,0 +1,70 @@
+// What wants attention in a plan that is sound: each a kind, a subject and a sentence.
+import { costsOf } from "../cost/costs.ts";
+import { MissingExchangeRate } from "../cost/rateBook.ts";
+import { horizonOf, type Model } from "../model.ts";
+import { summaryIds } from "../plan/check.ts";
+import { findRow } from "../plan/rows.ts";
+import type { Plan, Project, Task } from "../plan/schema.ts";
+
+export interface Signal {
+  kind: "noDates" | "noRole" | "missingRate" | "marginBelowTarget";
+  /** Id of the task, assignment or project it is about. */
+  subject: string;
+  message: string;
+}
+
+/** All signals of a plan, each once for a kind and subject. */
+export function signalsOf(model: Model): Signal[] {
+  return [...taskSignals(model.plan), ...rateSignals(model)];
+}
+
+/** Leaves without dates, and efforts without a role to do them. */
+function taskSignals(plan: Plan): Signal[] {
+  const summaries = summaryIds(plan);
+  return plan.tasks
+    .filter(({ id }) => !summaries.has(id))
+    .flatMap((task) => [
+      ...(task.sizing === undefined ? [noDates(task)] : []),
+      ...(task.effortHours !== undefined && task.roleId === undefined ? [noRole(task)] : []),
+    ]);
+}
+
+function rateSignals(model: Model): Signal[] {
+  try {
+    return costsOf(model, { range: horizonOf(model.plan), grain: "year" }).missingRates.map((id) => missingRate(model.plan, id));
+  } catch (error) {
+    if (error instanceof MissingExchangeRate) return [];
+    throw error;
+  }
+}
+
+function noDates({ id, name }: Task): Signal {
+  return { kind: "noDates", subject: id, message: `"${name}" has no dates. Give it dates, a duration or an effort.` };
+}
+
+function noRole({ id, name }: Task): Signal {
+  return { kind: "noRole", subject: id, message: `"${name}" has an effort and no role to do it. Name its role.` };
+}
+
+/** Hours or material without a rate in force, on an assignment or on a task's implicit opening. */
+export function missingRate(plan: Plan, subject: string): Signal {
+  const assignment = findRow(plan.assignments, subject);
+  const task = findRow(plan.tasks, assignment?.taskId ?? subject);
+  const person = findRow(plan.people, assignment?.personId)?.name;
+  const who = person ?? findRow(plan.roles, assignment?.roleId ?? task?.roleId)?.name;
+  const whose = who === undefined ? "" : ` for ${who}`;
+  return {
+    kind: "missingRate",
+    subject,
+    message: `"${task?.name ?? subject}" has work that costs nothing: no rate is in force${whose}. Add one to the project's cost table.`,
+  };
+}
+
+/** A project that earns less of its revenue than it is meant to. */
+export function marginBelowTarget(project: Project, margin: number, target: number): Signal {
+  return {
+    kind: "marginBelowTarget",
+    subject: project.id,
+    message: `"${project.name}" has a margin of ${margin / 100} %, below its goal of ${target} %.`,
+  };
+}

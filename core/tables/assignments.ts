@@ -1,0 +1,128 @@
+// The table of assignments: a row each, with who, how much, when and how firm.
+import { schemaFaults } from "../plan/parse.ts";
+import { findRow } from "../plan/rows.ts";
+import { type Assignment, rowSchemas } from "../plan/schema.ts";
+import { dateCell, namedCell, numberCell, numberText, type Read, wordCell } from "./cells.ts";
+import { personOf } from "./findPerson.ts";
+import { taskOf } from "./findTask.ts";
+import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
+
+const statements = ["hours", "percent", "hoursPerDay", "hoursPerWeek"] as const;
+
+export const assignmentsTable: TableKind = {
+  name: "assignments",
+  title: "Assignments",
+  columns: [
+    { key: "id", name: "Assignment id", aliases: ["id", "assignmentid"] },
+    { key: "task", name: "Task", isNeeded: true, aliases: ["taskid", "aufgabe", "tarefa", "ulesanne", "tache"] },
+    { key: "person", name: "Person", aliases: ["who", "resource", "mitarbeiter", "pessoa", "inimene", "personne"] },
+    { key: "team", name: "Team", aliases: ["gruppe", "equipa", "meeskond", "equipe"] },
+    { key: "role", name: "Role", aliases: ["rolle", "funcao", "roll", "fonction"] },
+    { key: "hours", name: "Hours", aliases: ["stunden", "horas", "tunnid", "heures"] },
+    { key: "percent", name: "% of time", aliases: ["percent", "prozent", "percentagem", "protsent"] },
+    { key: "hoursPerDay", name: "Hours a day", aliases: ["hoursperday", "stundenprotag"] },
+    { key: "hoursPerWeek", name: "Hours a week", aliases: ["hoursperweek", "stundenprowoche"] },
+    { key: "from", name: "From", aliases: ["von", "ab", "de", "alates", "du"] },
+    { key: "to", name: "Until", aliases: ["to", "bis", "ate", "kuni", "au"] },
+    { key: "firmness", name: "Firmness", aliases: ["state", "status", "estado", "olek"] },
+  ],
+  // Materials and what is typed by period have tables or files of their own.
+  rows: (plan) =>
+    plan.assignments
+      .filter(({ materialId, custom }) => materialId === undefined && custom === undefined)
+      .map((own) => [
+        own.id,
+        own.taskId,
+        own.personId ?? "",
+        findRow(plan.teams, own.teamId)?.name ?? "",
+        findRow(plan.roles, own.roleId)?.name ?? "",
+        ...statements.map((key) => numberText(own[key])),
+        own.from ?? "",
+        own.to ?? "",
+        own.firmness ?? "confirmed",
+      ]),
+  take: takeAssignment,
+};
+
+const firmnessWords = {
+  pencilled: ["tentative", "soft", "vorlaufig", "provisorio", "esialgne"],
+  asked: ["requested", "angefragt", "pedido", "kusitud"],
+  confirmed: ["firm", "hard", "bestatigt", "confirmado", "kinnitatud"],
+} as const;
+
+function takeAssignment(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
+  const reasons: string[] = [];
+  const take = <T>(read: Read<T>): T | undefined => {
+    if ("value" in read) return read.value;
+    reasons.push(read.reason);
+    return undefined;
+  };
+  const filled = (key: string) => (record[key]?.trim() ? (record[key] as string) : null);
+  const task = take(taskOf(record.task ?? "", draft));
+  const person = filled("person") === null ? undefined : take(personOf(record, draft, options));
+  const team = filled("team") === null ? undefined : take(namedCell(record.team as string, draft.all("teams"), "team"));
+  const role = filled("role") === null ? undefined : take(namedCell(record.role as string, draft.all("roles"), "role"));
+  const about = `${task?.name ?? record.task ?? "?"} · ${person?.name ?? team?.name ?? role?.name ?? "?"}`;
+  const stated: Partial<Assignment> = {};
+  for (const key of statements) if (filled(key) !== null) stated[key] = take(numberCell(record[key] as string));
+  for (const key of ["from", "to"] as const)
+    if (filled(key) !== null) stated[key] = take(dateCell(record[key] as string, options.dateOrder));
+  if (filled("firmness") !== null) stated.firmness = take(wordCell(record.firmness as string, firmnessWords));
+  if (reasons.length > 0 || !task) return refused(about, ...reasons);
+  const id = filled("id")?.trim() ?? `${options.idStem}-${line}`;
+  const before = draft.find("assignments", id);
+  const kept = before?.shape === undefined ? {} : { shape: before.shape };
+  const after = {
+    id,
+    taskId: task.id,
+    ...(person && { personId: person.id }),
+    ...(team && { teamId: team.id }),
+    ...(role && { roleId: role.id }),
+    ...stated,
+    ...kept,
+  } as Assignment;
+  const fault = faultOf(after, draft, before);
+  if (fault) return refused(about, fault);
+  const checked = rowSchemas.assignments.safeParse(after, { reportInput: true });
+  if (!checked.success) return refused(about, ...reasonsOf(schemaFaults(checked.error.issues, after)));
+  return put(before, after, about, draft);
+}
+
+/** The rules between rows that an import can break. */
+function faultOf(own: Assignment, draft: Draft, before: Assignment | undefined): string | null {
+  if (before?.materialId !== undefined) return "This id belongs to a material.";
+  if (own.personId === undefined && own.teamId === undefined && own.roleId === undefined)
+    return "Name a person, a team, or the role that is needed.";
+  if (own.personId !== undefined && own.teamId !== undefined) return "Name a person or a team, not both.";
+  const given = statements.filter((key) => own[key] !== undefined);
+  const isEffort = draft.find("tasks", own.taskId)?.sizing === "effort";
+  if (isEffort && (own.hours === undefined || given.some((key) => key !== "hours" && key !== "percent")))
+    return "A task sized by effort asks for hours.";
+  if (isEffort && (own.from !== undefined || own.to !== undefined || own.shape !== undefined))
+    return "Work on a task sized by effort has no dates of its own.";
+  if (given.length === 0) return "State how much: hours, a share of time, hours a day or a week.";
+  if (!isEffort && given.length > 1) return `States ${given.join(" and ")}; keep one of them.`;
+  if (own.from !== undefined && own.to !== undefined && own.to < own.from) return "The last day comes before the first.";
+  return draft.all("tasks").some(({ parentId }) => parentId === own.taskId)
+    ? "A task with others below it has no people of its own."
+    : null;
+}
+
+function put(before: Assignment | undefined, after: Assignment, about: string, draft: Draft): RowOutcome {
+  const text = (own: Assignment) =>
+    [
+      ...statements.flatMap((key) => (own[key] === undefined ? [] : [`${key} ${own[key]}`])),
+      own.from ?? "",
+      own.to ?? "",
+      own.firmness ?? "confirmed",
+      own.personId ?? own.teamId ?? own.roleId,
+    ]
+      .filter(Boolean)
+      .join(", ");
+  if (before && before.taskId === after.taskId && before.roleId === after.roleId && text(before) === text(after))
+    return { outcome: "leaves", about, says: [] };
+  draft.put("assignments", after);
+  return before
+    ? { outcome: "changes", about, says: [`${text(before)} → ${text(after)}`] }
+    : { outcome: "adds", about, says: [text(after)] };
+}

@@ -1,0 +1,90 @@
+// Reading single cells: dates, numbers and words as people write them, names that a plan knows.
+import { nearestWord } from "../plan/nearestWord.ts";
+import { isCalendarDate } from "../plan/schema.ts";
+import type { Cell, DateOrder } from "./table.ts";
+
+/** A cell that was read, or the reason why it could not be. */
+export type Read<T> = { value: T } | { reason: string };
+
+const two = (digits: string) => digits.padStart(2, "0");
+
+/** A date: YYYY-MM-DD, 8.2.2027 (the day first), 8/2/2027 (as the order says) or 8 Feb 2027. */
+export function dateCell(cell: Cell, order: DateOrder): Read<string> {
+  const text = cell.trim();
+  const iso = isoOf(text, order);
+  return iso !== null && isCalendarDate(iso)
+    ? { value: iso }
+    : { reason: `"${text}" is not a date; write a real day as YYYY-MM-DD, or choose how days are written.` };
+}
+
+function isoOf(text: string, order: DateOrder): string | null {
+  const plain = /^(\d{4})-(\d{1,2})-(\d{1,2})(?:[T ].*)?$/.exec(text);
+  if (plain) return `${plain[1]}-${two(plain[2])}-${two(plain[3])}`;
+  const signed = /^(\d{1,2})([./-])(\d{1,2})[./-](\d{4})$/.exec(text);
+  if (signed) {
+    const isDayFirst = signed[2] === "." || order === "dayFirst";
+    const [day, month] = isDayFirst ? [signed[1], signed[3]] : [signed[3], signed[1]];
+    return `${signed[4]}-${two(month)}-${two(day)}`;
+  }
+  const worded = /^(\d{1,2})\.? ([A-Za-z]{3})[a-z]*\.? (\d{4})$/.exec(text);
+  const month = worded ? MONTHS.indexOf(worded[2].toLowerCase()) + 1 : 0;
+  return worded && month > 0 ? `${worded[3]}-${two(String(month))}-${two(worded[1])}` : null;
+}
+
+const MONTHS = ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"];
+
+/** A number, with a point or a comma for its fraction. */
+export function numberCell(cell: Cell): Read<number> {
+  const text = cell.trim().replace(/\s*h$/i, "");
+  return /^[-+]?\d+([.,]\d+)?$/.test(text) ? { value: Number(text.replace(",", ".")) } : { reason: `"${cell.trim()}" is not a number.` };
+}
+
+/** A text. One that a spreadsheet would run as a formula is refused, unless an apostrophe before it says it is text. */
+export function textCell(cell: Cell): Read<string> {
+  const text = cell.trim();
+  if (/^[=+@-]/.test(text) || /^[\t\r]/.test(cell)) return { reason: `"${text.slice(0, 40)}" begins like a formula; write plain text.` };
+  return { value: /^'[=+@-]/.test(text) ? text.slice(1) : text };
+}
+
+/** A word that means one of a few values. */
+export function wordCell<T extends string>(cell: Cell, words: Record<T, readonly string[]>): Read<T> {
+  const said = plainText(cell);
+  for (const [value, aliases] of Object.entries(words) as [T, readonly string[]][])
+    if (plainText(value) === said || aliases.includes(said)) return { value };
+  return { reason: `"${cell.trim()}" is not known here; write one of ${Object.keys(words).join(", ")}.` };
+}
+
+/** From longer lists no name is suggested: looking through them for every row of a long file would take minutes. */
+const MOST_SUGGESTED_FROM = 500;
+
+/** The row of a list that a cell names, by id or by name. */
+export function namedCell<T extends { id: string; name: string }>(cell: Cell, list: readonly T[], what: string): Read<T> {
+  const text = cell.trim();
+  const byId = list.find(({ id }) => id === text);
+  if (byId) return { value: byId };
+  const said = plainText(text);
+  const found = list.filter(({ name }) => plainText(name) === said);
+  if (found.length === 1) return { value: found[0] };
+  if (found.length > 1) return { reason: `"${text}" names ${found.length} of the ${what}; write the id.` };
+  const near =
+    list.length > MOST_SUGGESTED_FROM
+      ? null
+      : nearestWord(
+          text,
+          list.map(({ name }) => name),
+        );
+  return { reason: `There is no ${what} "${text}".${near === null ? "" : ` Did you mean "${near}"?`}` };
+}
+
+/** Small letters and digits alone, accents taken off: how headers and words are compared. */
+export function plainText(text: string): string {
+  return text
+    .normalize("NFD")
+    .replaceAll(/\p{Diacritic}/gu, "")
+    .toLowerCase()
+    .replaceAll("ß", "ss")
+    .replaceAll(/[^\p{Letter}\p{Number}]/gu, "");
+}
+
+/** Hours and other decimals as they are written on export. */
+export const numberText = (value: number | undefined): Cell => (value === undefined ? "" : String(value));

@@ -1,0 +1,208 @@
+// The table of people: one row each, with roles, calendar, employment, place and kind.
+import { schemaFaults } from "../plan/parse.ts";
+import { findRow } from "../plan/rows.ts";
+import { type Person, rowSchemas } from "../plan/schema.ts";
+import { dateCell, namedCell, type Read, textCell, wordCell } from "./cells.ts";
+import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
+
+export const peopleTable: TableKind = {
+  name: "people",
+  title: "People",
+  columns: [
+    { key: "id", name: "Id", aliases: ["personid", "number", "nummer", "personalnummer", "numero", "kood", "matricule"] },
+    {
+      key: "name",
+      name: "Name",
+      isNeeded: true,
+      aliases: ["person", "fullname", "employee", "mitarbeiter", "mitarbeiterin", "nome", "nimi", "nom", "nombre", "vollername"],
+    },
+    { key: "email", name: "E-mail", aliases: ["email", "mail", "emailaddress", "correio", "epost", "courriel", "correo"] },
+    {
+      key: "roles",
+      name: "Roles",
+      aliases: [
+        "role",
+        "mainrole",
+        "jobtitle",
+        "job",
+        "rolle",
+        "rollen",
+        "funktion",
+        "funcao",
+        "papel",
+        "roll",
+        "rollid",
+        "fonction",
+        "puesto",
+      ],
+    },
+    { key: "calendar", name: "Calendar", aliases: ["kalender", "calendario", "calendrier", "workshop", "standortkalender"] },
+    {
+      key: "employedFrom",
+      name: "Employed from",
+      aliases: [
+        "from",
+        "start",
+        "startdate",
+        "hired",
+        "eintritt",
+        "eintrittsdatum",
+        "inicio",
+        "admissao",
+        "algus",
+        "debut",
+        "entree",
+        "alta",
+      ],
+    },
+    {
+      key: "employedTo",
+      name: "Employed to",
+      aliases: ["to", "until", "end", "enddate", "leaves", "austritt", "austrittsdatum", "fim", "saida", "lopp", "fin", "sortie", "baja"],
+    },
+    {
+      key: "location",
+      name: "Place",
+      aliases: ["location", "site", "city", "ort", "standort", "local", "cidade", "koht", "linn", "lieu", "ville", "lugar"],
+    },
+    { key: "kind", name: "Kind", aliases: ["type", "contract", "art", "vertrag", "tipo", "liik", "contrat"] },
+  ],
+  rows: (plan) =>
+    plan.people.map((person) => [
+      person.id,
+      person.name,
+      person.email ?? "",
+      person.roleIds.map((id) => findRow(plan.roles, id)?.name ?? id).join("; "),
+      findRow(plan.calendars, person.calendarId)?.name ?? person.calendarId,
+      person.employedFrom ?? "",
+      person.employedTo ?? "",
+      person.location ?? "",
+      person.kind ?? "employee",
+    ]),
+  take: takePerson,
+};
+
+const kindWords = {
+  employee: ["staff", "permanent", "angestellt", "angestellte", "empregado", "efetivo", "tootaja", "salarie", "empleado"],
+  contractor: ["freelance", "freelancer", "external", "extern", "freiberuflich", "externo", "lepinguline", "independant", "autonomo"],
+} as const;
+
+function takePerson(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
+  const name = textCell(record.name ?? "");
+  const about = "value" in name && name.value !== "" ? name.value : (record.id ?? `line ${line}`);
+  const reasons: string[] = [];
+  const take = <T>(read: Read<T>): T | undefined => {
+    if ("value" in read) return read.value;
+    reasons.push(read.reason);
+    return undefined;
+  };
+  const known = knownPerson(record, draft);
+  if ("reason" in known) return refused(about, known.reason);
+  const before = known.value;
+  const set: Partial<Record<keyof Person, unknown>> = {};
+  const typed = take(name);
+  if (typed === "" && !before) reasons.push("The name is missing.");
+  else if (typed) set.name = typed;
+  const text = (key: "email" | "location") => {
+    if (record[key] === undefined) return;
+    set[key] = take(textCell(record[key] ?? "")) || undefined;
+  };
+  const date = (key: "employedFrom" | "employedTo") => {
+    const cell = record[key];
+    if (cell !== undefined) set[key] = cell.trim() === "" ? undefined : take(dateCell(cell, options.dateOrder));
+  };
+  text("email");
+  text("location");
+  date("employedFrom");
+  date("employedTo");
+  if (record.roles?.trim()) set.roleIds = rolesOf(record.roles, draft, reasons);
+  if (record.calendar?.trim()) set.calendarId = take(namedCell(record.calendar, draft.all("calendars"), "calendar"))?.id;
+  if (record.kind?.trim()) set.kind = take(wordCell(record.kind, kindWords));
+  if (reasons.length > 0) return refused(about, ...reasons);
+  const base: Person = before ?? {
+    id: record.id?.trim() || `${options.idStem}-${line}`,
+    name: "",
+    roleIds: [],
+    calendarId: draft.all("calendars")[0]?.id ?? "",
+  };
+  const after = Object.fromEntries(Object.entries({ ...base, ...set }).filter(([, value]) => value !== undefined)) as unknown as Person;
+  return putPerson(before, after, draft);
+}
+
+/** Puts a person who was read into the draft, where the plan's schema takes them. */
+function putPerson(before: Person | undefined, after: Person, draft: Draft): RowOutcome {
+  const about = after.name;
+  const checked = rowSchemas.people.safeParse(after, { reportInput: true });
+  if (!checked.success) return refused(about, ...reasonsOf(schemaFaults(checked.error.issues, after)));
+  if (after.employedFrom !== undefined && after.employedTo !== undefined && after.employedTo < after.employedFrom)
+    return refused(about, `The last day ${after.employedTo} comes before the first, ${after.employedFrom}.`);
+  if (!before) {
+    draft.put("people", after);
+    return { outcome: "adds", about, says: statedOf(after, draft) };
+  }
+  const says = differencesOf(before, after, draft);
+  if (says.length === 0) return { outcome: "leaves", about, says: [] };
+  draft.put("people", after);
+  return { outcome: "changes", about, says };
+}
+
+function knownPerson(record: TableRecord, draft: Draft): Read<Person | undefined> {
+  const id = record.id?.trim() ?? "";
+  if (id !== "") return { value: draft.find("people", id) };
+  const byEmail = draft.peopleBy("email", record.email ?? "");
+  if (byEmail.length === 1) return { value: byEmail[0] };
+  const called = draft.peopleBy("name", record.name ?? "");
+  if (called.length > 1) return { reason: `${called.length} people are called "${record.name?.trim()}"; write the id.` };
+  return { value: called[0] };
+}
+
+function rolesOf(cell: string, draft: Draft, reasons: string[]): string[] {
+  const roles = draft.all("roles");
+  return [
+    ...new Set(
+      cell
+        .split(/[;,|/]/)
+        .filter((part) => part.trim() !== "")
+        .flatMap((part) => {
+          const role = namedCell(part, roles, "role");
+          if ("value" in role) return [role.value.id];
+          reasons.push(role.reason);
+          return [];
+        }),
+    ),
+  ];
+}
+
+const keyNames: Partial<Record<keyof Person, string>> = {
+  name: "name",
+  email: "e-mail",
+  roleIds: "roles",
+  calendarId: "calendar",
+  employedFrom: "employed from",
+  employedTo: "employed to",
+  location: "place",
+  kind: "kind",
+};
+
+/** What is stated of somebody new, besides the name. */
+function statedOf(person: Person, draft: Draft): string[] {
+  const keys = (Object.keys(keyNames) as (keyof Person)[]).filter((key) => key !== "name");
+  return keys.flatMap((key) => {
+    const text = shown(key, person[key], draft);
+    return text === "" ? [] : [`${keyNames[key]}: ${text}`];
+  });
+}
+
+function differencesOf(before: Person, after: Person, draft: Draft): string[] {
+  return (Object.keys(keyNames) as (keyof Person)[]).flatMap((key) => {
+    const [was, is] = [before, after].map((person) => shown(key, person[key], draft));
+    const isSame = was === is || (key === "kind" && (was || "employee") === (is || "employee"));
+    return isSame ? [] : [`${keyNames[key]}: ${was || "nothing"} → ${is || "nothing"}`];
+  });
+}
+
+function shown(key: keyof Person, value: unknown, draft: Draft): string {
+  if (key === "roleIds") return (value as string[]).map((id) => draft.find("roles", id)?.name ?? id).join("; ");
+  if (key === "calendarId") return draft.find("calendars", value as string)?.name ?? String(value);
+  return value === undefined ? "" : String(value);
+}

@@ -1,0 +1,219 @@
+import * as fc from "fast-check";
+import { expect, test } from "vitest";
+import { fernhollow } from "../../demo/fernhollow.ts";
+import { applyEdit } from "../edits/edit.ts";
+import type { Plan } from "../plan/schema.ts";
+import { guessTable, previewTable, tableKinds } from "./preview.ts";
+import { type ReadOptions, type TableName, tableNames } from "./table.ts";
+
+const plan = fernhollow();
+const options: ReadOptions = { dateOrder: "dayFirst", idStem: "import" };
+const preview = (table: TableName, rows: string[][], more: Partial<ReadOptions> = {}) =>
+  previewTable(plan, { table, source: "file.csv", rows, options: { ...options, ...more } });
+
+function afterImport(table: TableName, rows: string[][], more: Partial<ReadOptions> = {}): Plan {
+  const { edit } = preview(table, rows, more);
+  if (!edit) throw new Error("nothing to bring in");
+  const outcome = applyEdit(plan, edit);
+  if (!outcome.plan) throw new Error(JSON.stringify(outcome.faults));
+  return outcome.plan;
+}
+
+test("what goes out comes in again without a change, every table of it", () => {
+  for (const table of tableNames) {
+    const { columns, rows } = tableKinds[table];
+    const { counts, edit, faults } = preview(table, [columns.map(({ name }) => name), ...rows(plan)]);
+    expect(faults).toEqual([]);
+    expect(counts, table).toEqual({ adds: 0, changes: 0, leaves: rows(plan).length, refuses: 0 });
+    expect(edit).toBeNull();
+  }
+});
+
+test("headers in another order and language are matched", () => {
+  const { mapping, counts, rows } = preview("people", [
+    ["Ort", "Rolle", "Mitarbeiter", "Eintrittsdatum", "Kalender"],
+    ["Tartu", "Welder; Fabricator", "Kai Sommer", "1.3.2027", "Tartu workshop"],
+    ["Tartu", "fabricator", "Kai Sommer", "1.3.2027", "Tartu workshop"],
+  ]);
+  expect(mapping).toEqual([null, 2, null, 1, 4, 3, null, 0, null]);
+  expect(counts).toEqual({ adds: 1, changes: 0, leaves: 0, refuses: 1 });
+  expect(rows[0]).toMatchObject({ line: 2, outcome: "refuses", reasons: ['There is no role "Welder".'] });
+  expect(rows[1]).toMatchObject({ line: 3, outcome: "adds", about: "Kai Sommer" });
+});
+
+test("the kind of table is known by its header", () => {
+  expect(guessTable(["Name", "Role", "Calendar", "E-mail"])).toBe("people");
+  expect(guessTable(["person", "skill", "level"])).toBe("skills");
+  expect(guessTable(["Person", "Von", "Bis", "Art", "Status"])).toBe("timeOff");
+  expect(guessTable(["Mitarbeiter", "ab", "Mo", "Di", "Mi", "Do", "Fr"])).toBe("patterns");
+  expect(guessTable(["Datum", "Feiertag", "Kalender"])).toBe("holidays");
+});
+
+test("rows say what they change, and the others what is wrong with them", () => {
+  const { rows, counts } = preview("people", [
+    ["id", "name", "email", "roles", "calendar", "employed from", "employed to", "place", "kind"],
+    ["mara", "Mara Ellingsen", "mara@fernhollow.example", "Fabricator", "Porto workshop", "2021-03-01", "", "Tartu", "employee"],
+    ["mara", "Mara again", "", "", "", "", "", "", ""],
+    ["new-1", "=HYPERLINK(1)", "", "", "", "", "", "", ""],
+    ["new-2", "Otto Lind", "", "Fabricatr", "Porto workshop", "2027-02-30", "", "", "robot"],
+    ["new-3", "", "", "", "", "", "", "", ""],
+    ["new-4", "Ada Vint", "", "Installer", "", "2027-05-01", "2027-04-01", "", ""],
+    ["", "", "", "", "", "", "", "", ""],
+  ]);
+  expect(counts).toEqual({ adds: 0, changes: 1, leaves: 0, refuses: 5 });
+  expect(rows[0]).toMatchObject({ outcome: "changes", says: ["place: Porto → Tartu"] });
+  const reasons = rows.map((row) => (row.outcome === "refuses" ? row.reasons.join(" ") : ""));
+  expect(reasons[1]).toBe('The id "mara" stands in line 2 already.');
+  expect(reasons[2]).toMatch(/begins like a formula/);
+  expect(reasons[3]).toMatch(
+    /"2027-02-30" is not a date.*There is no role "Fabricatr"\. Did you mean "Fabricator"\?.*"robot" is not known/,
+  );
+  expect(reasons[4]).toBe("The name is missing.");
+  expect(reasons[5]).toMatch(/comes before the first/);
+});
+
+test("a name that begins like a formula comes in where an apostrophe marks it as text", () => {
+  const next = afterImport("people", [
+    ["name", "calendar"],
+    ["'=Rosa", "Porto workshop"],
+  ]);
+  expect(next.people.at(-1)).toMatchObject({ id: "import-2", name: "=Rosa" });
+});
+
+test("missing columns are named, and nothing is read", () => {
+  const { faults, rows, edit } = preview("timeOff", [["When"], ["2027-02-01"]]);
+  expect(faults).toEqual([
+    'No column of the file is taken for "Person". Choose one, or the person that all rows are about.',
+    'No column of the file is taken for "From". Choose one.',
+  ]);
+  expect(rows).toEqual([]);
+  expect(edit).toBeNull();
+});
+
+test("time off of one person comes in by dates as they are written, and the same entry is left", () => {
+  const rows = [
+    ["Von", "Bis", "Stunden", "Art", "Status"],
+    ["01/03/2027", "5.3.2027", "", "Urlaub", "genehmigt"],
+    ["2027-02-22", "26 Feb 2027", "", "vacation", "approved"],
+    ["12/04/2027", "", "4,5", "krank", ""],
+    ["2027-04-10", "2027-04-01", "30", "", "maybe"],
+  ];
+  const { counts } = preview("timeOff", rows, { subjectId: "clara" });
+  expect(counts).toEqual({ adds: 2, changes: 1, leaves: 0, refuses: 1 });
+  const clara = afterImport("timeOff", rows, { subjectId: "clara" }).people.find(({ id }) => id === "clara");
+  expect(clara?.timeOff?.map(({ from, to, kind, state, hoursPerDay }) => [from, to, kind, state, hoursPerDay])).toEqual([
+    ["2027-02-22", "2027-02-26", "holiday", "approved", undefined],
+    ["2027-03-01", "2027-03-05", "holiday", "approved", undefined],
+    ["2027-04-12", "2027-04-12", "sick", "requested", 4.5],
+  ]);
+  const monthFirst = preview("timeOff", rows.slice(0, 2), { subjectId: "clara", dateOrder: "monthFirst" });
+  expect(monthFirst.rows[0]).toMatchObject({ says: ["holiday 2027-01-03 to 2027-03-05, approved"] });
+});
+
+test("patterns of one person follow each other by their first days", () => {
+  const next = afterImport("patterns", [
+    ["person", "from", "mon", "tue", "wed", "thu", "fri"],
+    ["tomas@fernhollow.example", "2027-06-01", "8", "8", "0", "0", "0"],
+    ["Tomas Reyes", "2027-02-01", "8", "8", "8", "8", "0"],
+    ["tomas", "2027-03-01", "8", "8", "7.5", "0", "0"],
+    ["tomas", "2027-07-01", "25", "", "", "", ""],
+  ]);
+  expect(next.people.find(({ id }) => id === "tomas")?.patterns?.map(({ from, week }) => [from, week.slice(0, 4)])).toEqual([
+    ["2027-02-01", [8, 8, 8, 8]],
+    ["2027-03-01", [8, 8, 7.5, 0]],
+    ["2027-06-01", [8, 8, 0, 0]],
+  ]);
+});
+
+test("a skill at level 0 is taken away, an unknown one is refused", () => {
+  const rows = [
+    ["person", "skill", "level"],
+    ["mara", "Welding", "0"],
+    ["mara", "Scenic painting", "2"],
+    ["mara", "Juggling", "2"],
+    ["mara", "CNC routing", "7"],
+  ];
+  expect(preview("skills", rows).counts).toEqual({ adds: 1, changes: 1, leaves: 0, refuses: 2 });
+  expect(afterImport("skills", rows).people.find(({ id }) => id === "mara")?.skills).toEqual([
+    { skillId: "cnc", level: 5 },
+    { skillId: "acrylic", level: 4 },
+    { skillId: "scenic", level: 2 },
+  ]);
+});
+
+test("tasks, links and assignments come in by name, each against the rows before it", () => {
+  const tasks = [
+    ["Task id", "Project", "Task", "Below", "Working days", "Effort hours", "Role", "Start", "Finish"],
+    ["n1", "TP", "Night opening", "", "", "", "", "", ""],
+    ["n2", "Tidepool Hall", "Rehearse", "n1", "2", "12", "Installer", "", ""],
+    ["n3", "tidepool", "Open doors", "Night opening", "0", "", "", "", ""],
+    ["n4", "Nowhere", "Lost", "", "1", "", "", "", ""],
+    ["n5", "TP", "Half pinned", "", "", "", "", "2027-03-01", ""],
+    ["n6", "TP", "Backwards", "", "", "", "", "2027-03-05", "2027-03-01"],
+    ["n7", "TP", "Below people", "tidepool-cases", "1", "", "", "", ""],
+  ];
+  const { rows, counts } = preview("tasks", tasks);
+  expect(counts).toEqual({ adds: 4, changes: 0, leaves: 0, refuses: 3 });
+  expect(rows.slice(3).map((row) => (row.outcome === "refuses" ? row.reasons.join(" ") : row.outcome))).toEqual([
+    'There is no project "Nowhere".',
+    "adds",
+    "It cannot finish before it starts.",
+    '"Cases and plinths" has people on it and cannot have tasks below it.',
+  ]);
+  const links = preview("links", [
+    ["From task", "To task", "Link kind", "Lag days"],
+    ["Tidepool Hall / Order materials", "tidepool-cases", "FS", "3"],
+    ["tidepool-lightplan", "tidepool-film", "", ""],
+    ["tidepool-film", "tidepool-film", "SS", "1"],
+    ["tidepool-film", "Opening", "FS", ""],
+  ]);
+  expect(links.counts).toEqual({ adds: 1, changes: 1, leaves: 0, refuses: 2 });
+  expect(links.rows[3]).toMatchObject({ outcome: "refuses", reasons: [expect.stringMatching(/names \d+ of the task/)] });
+  const work = preview("assignments", [
+    ["Task", "Person", "Role", "Hours", "Hours a week", "Firmness"],
+    ["tidepool-cases", "Rui Monteverde", "", "12", "", "pencilled"],
+    ["tidepool-cases", "", "Fabricator", "8", "", ""],
+    ["tidepool-cases", "Rui Monteverde", "", "12", "4", ""],
+    ["tidepool-fabrication", "Rui Monteverde", "", "12", "", ""],
+    ["tidepool-cases", "", "", "3", "", ""],
+  ]);
+  expect(work.counts).toEqual({ adds: 2, changes: 0, leaves: 0, refuses: 3 });
+});
+
+test("whatever stands in the cells, every row has an outcome and the edit fits the plan", () => {
+  const cell = fc.oneof(
+    fc.string(),
+    fc.constantFrom(
+      "mara",
+      "Mara Ellingsen",
+      "2027-02-01",
+      "1/2/2027",
+      "8",
+      "-3",
+      "=1+1",
+      "Fabricator",
+      "Porto workshop",
+      "approved",
+      "CNC routing",
+      "3",
+    ),
+  );
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...tableNames),
+      fc.array(fc.array(cell, { minLength: 0, maxLength: 12 }), { maxLength: 6 }),
+      (table, cells) => {
+        const header = tableKinds[table].columns.map(({ name }) => name);
+        const { rows, counts, edit } = preview(table, [header, ...cells]);
+        const filled = cells.filter((row) => row.some((text) => text.trim() !== ""));
+        expect(rows).toHaveLength(filled.length);
+        expect(counts.adds + counts.changes + counts.leaves + counts.refuses).toBe(filled.length);
+        expect(edit === null).toBe(counts.adds + counts.changes === 0);
+        // A circle of links is only seen once all rows are there.
+        const faults = edit ? applyEdit(plan, edit).faults : [];
+        expect(faults.filter(({ message }) => !message.startsWith("This would close a circle"))).toEqual([]);
+      },
+    ),
+    { seed: 7, numRuns: 300 },
+  );
+});

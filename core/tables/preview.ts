@@ -1,0 +1,166 @@
+// What bringing in a table would do, row by row, before anything is written; and the one edit that does it.
+import type { Edit } from "../edits/edit.ts";
+import { rowById } from "../plan/rows.ts";
+import type { ListName, Person, Plan, Row } from "../plan/schema.ts";
+import { assignmentsTable } from "./assignments.ts";
+import { plainText } from "./cells.ts";
+import { fitOf, matchHeaders } from "./headers.ts";
+import { holidaysTable } from "./holidays.ts";
+import { linksTable } from "./links.ts";
+import { patternsTable } from "./patterns.ts";
+import { peopleTable } from "./people.ts";
+import { personSkillsTable } from "./personSkills.ts";
+import { type Cell, type Draft, type ReadOptions, type RowOutcome, refused, type TableKind, type TableName } from "./table.ts";
+import { tasksTable } from "./tasks.ts";
+import { timeOffTable } from "./timeOff.ts";
+
+export const tableKinds: Record<TableName, TableKind> = {
+  people: peopleTable,
+  patterns: patternsTable,
+  timeOff: timeOffTable,
+  skills: personSkillsTable,
+  holidays: holidaysTable,
+  tasks: tasksTable,
+  links: linksTable,
+  assignments: assignmentsTable,
+};
+
+/** The kind of table that a header looks most like. */
+export function guessTable(header: readonly string[]): TableName {
+  const fits = Object.values(tableKinds).map(({ name, columns }) => ({ name, fit: fitOf(columns, header) / columns.length }));
+  return fits.reduce((best, own) => (own.fit > best.fit ? own : best)).name;
+}
+
+export interface PreviewQuery {
+  table: TableName;
+  /** Name of the file, for the trail. */
+  source: string;
+  /** The rows of the file, its header first. */
+  rows: readonly (readonly Cell[])[];
+  /** For each column of the table the position of its cell in a row; found by the header where it is left out. */
+  mapping?: readonly (number | null)[];
+  options: ReadOptions;
+}
+
+/** One row of the file with what it comes to. */
+export type PreviewRow = RowOutcome & {
+  /** Number of the row in the file; the header is 1. */
+  line: number;
+};
+
+export interface Preview {
+  mapping: (number | null)[];
+  /** Why no row can be read: columns that are missing. */
+  faults: string[];
+  rows: PreviewRow[];
+  counts: Record<RowOutcome["outcome"], number>;
+  /** What writes the rows that are not refused; null where nothing would change. */
+  edit: Extract<Edit, { kind: "importRows" }> | null;
+}
+
+/** Reads every row against the plan and against the rows before it. Rows without any text are passed over. */
+export function previewTable(plan: Plan, { table, source, rows, mapping, options }: PreviewQuery): Preview {
+  const kind = tableKinds[table];
+  const columns = mapping ? [...mapping] : matchHeaders(kind.columns, rows[0] ?? []);
+  const counts: Preview["counts"] = { adds: 0, changes: 0, leaves: 0, refuses: 0 };
+  const faults = missingColumns(kind, columns, options);
+  if (faults.length > 0) return { mapping: columns, faults, rows: [], counts, edit: null };
+  const draft = new PlanDraft(plan);
+  const seen = new Map<string, number>();
+  const idAt = kind.columns[0].key === "id" ? columns[0] : null;
+  const outcomes = rows.flatMap((cells, at): PreviewRow[] => {
+    if (at === 0 || cells.every((cell) => cell.trim() === "")) return [];
+    const line = at + 1;
+    const id = idAt === null ? "" : (cells[idAt] ?? "").trim();
+    const earlier = id === "" ? undefined : seen.get(id);
+    if (id !== "" && earlier === undefined) seen.set(id, line);
+    const outcome =
+      earlier === undefined
+        ? kind.take(recordOf(kind, columns, cells), draft, options, line)
+        : refused(id, `The id "${id}" stands in line ${earlier} already.`);
+    counts[outcome.outcome]++;
+    return [{ ...outcome, line }];
+  });
+  const changed = draft.changed();
+  return {
+    mapping: columns,
+    faults,
+    rows: outcomes,
+    counts,
+    edit: changed.length > 0 ? { kind: "importRows", source, rows: changed } : null,
+  };
+}
+
+function recordOf({ columns }: TableKind, mapping: readonly (number | null)[], cells: readonly Cell[]): Record<string, Cell | undefined> {
+  return Object.fromEntries(columns.map(({ key }, at) => [key, mapping[at] === null ? undefined : (cells[mapping[at] as number] ?? "")]));
+}
+
+function missingColumns({ columns, subject }: TableKind, mapping: readonly (number | null)[], { subjectId }: ReadOptions): string[] {
+  return columns.flatMap(({ name, key, isNeeded }, at) => {
+    const isSubject = subject !== undefined && at === 0;
+    if (!isNeeded || mapping[at] !== null || (isSubject && subjectId !== undefined)) return [];
+    return [`No column of the file is taken for "${name}". Choose one${isSubject ? `, or the ${key} that all rows are about` : ""}.`];
+  });
+}
+
+/** A plan with the rows read so far on top. */
+class PlanDraft implements Draft {
+  readonly #put = new Map<ListName, Map<string, Row>>();
+  // People are listed once a row of the file; the list is made anew only after one has changed.
+  readonly #all = new Map<ListName, Row[]>();
+
+  /** People ids by name and by e-mail, as `plainText` writes them. */
+  readonly #ids = { name: new Map<string, Set<string>>(), email: new Map<string, Set<string>>() };
+
+  constructor(readonly plan: Plan) {
+    for (const person of plan.people) this.#index(person);
+  }
+
+  #index(person: Person): void {
+    for (const key of ["name", "email"] as const) {
+      const text = plainText(person[key] ?? "");
+      const ids = this.#ids[key].get(text);
+      if (ids) ids.add(person.id);
+      else this.#ids[key].set(text, new Set([person.id]));
+    }
+  }
+
+  peopleBy(key: "name" | "email", text: string): Person[] {
+    const said = plainText(text);
+    if (said === "") return [];
+    const ids = [...(this.#ids[key].get(said) ?? [])];
+    // A name that a row before has changed is still indexed.
+    return ids.flatMap((id) => this.find("people", id) ?? []).filter((person) => plainText(person[key] ?? "") === said);
+  }
+
+  find<L extends ListName>(list: L, id: string): Row<L> | undefined {
+    const put = this.#put.get(list)?.get(id);
+    if (put) return put as Row<L>;
+    const row = rowById(this.plan[list]).get(id);
+    return row === undefined ? undefined : (this.plan[list][row] as Row<L>);
+  }
+
+  all<L extends ListName>(list: L): Row<L>[] {
+    let all = this.#all.get(list);
+    if (!all) {
+      all = [...(this.plan[list] as Row[])];
+      this.#all.set(list, all);
+    }
+    return all as Row<L>[];
+  }
+
+  put<L extends ListName>(list: L, row: Row<L>): void {
+    const put = this.#put.get(list) ?? new Map<string, Row>();
+    this.#put.set(list, put);
+    const all = this.all(list) as Row[];
+    const at = rowById(this.plan[list]).get(row.id) ?? (put.has(row.id) ? all.findIndex(({ id }) => id === row.id) : -1);
+    if (at >= 0) all[at] = row;
+    else all.push(row);
+    put.set(row.id, row);
+    if (list === "people") this.#index(row as Person);
+  }
+
+  changed(): Extract<Edit, { kind: "importRows" }>["rows"] {
+    return [...this.#put].flatMap(([list, rows]) => [...rows.values()].map((row) => ({ list, row: row as { id: string } })));
+  }
+}

@@ -1,0 +1,129 @@
+// The table of tasks: a row each, with its project, its place in the outline, size, dates and progress.
+import { schemaFaults } from "../plan/parse.ts";
+import { findRow } from "../plan/rows.ts";
+import { rowSchemas, type Task } from "../plan/schema.ts";
+import { dateCell, namedCell, numberCell, numberText, type Read, textCell, wordCell } from "./cells.ts";
+import { projectOf, taskOf } from "./findTask.ts";
+import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
+
+export const tasksTable: TableKind = {
+  name: "tasks",
+  title: "Tasks",
+  columns: [
+    { key: "id", name: "Task id", aliases: ["id", "taskid"] },
+    { key: "project", name: "Project", isNeeded: true, aliases: ["projekt", "projeto", "projet", "proyecto"] },
+    { key: "name", name: "Task", isNeeded: true, aliases: ["taskname", "aufgabe", "vorgang", "tarefa", "ulesanne", "tache", "tarea"] },
+    { key: "parent", name: "Below", aliases: ["parent", "summary", "phase", "uber", "fase", "etapp"] },
+    { key: "sizing", name: "Sized by", aliases: ["sizing", "mode"] },
+    { key: "start", name: "Start", aliases: ["begin", "startdate", "beginn", "inicio", "algus", "debut"] },
+    { key: "finish", name: "Finish", aliases: ["end", "enddate", "ende", "fim", "lopp", "fin"] },
+    { key: "durationDays", name: "Working days", aliases: ["days", "duration", "dauer", "tage", "dias", "duracao", "paevad", "duree"] },
+    { key: "effortHours", name: "Effort hours", aliases: ["effort", "work", "aufwand", "esforco", "maht", "charge"] },
+    { key: "role", name: "Role", aliases: ["rolle", "funcao", "roll", "role", "fonction"] },
+    { key: "notBefore", name: "Not before", aliases: ["earliest", "fruhestens"] },
+    { key: "deadline", name: "Deadline", aliases: ["due", "duedate", "frist", "prazo", "tahtaeg", "echeance"] },
+    { key: "percentComplete", name: "Done %", aliases: ["done", "percentcomplete", "progress", "fortschritt", "progresso"] },
+  ],
+  rows: (plan) =>
+    plan.tasks.map((task) => [
+      task.id,
+      findRow(plan.projects, task.projectId)?.name ?? task.projectId,
+      task.name,
+      task.parentId ?? "",
+      task.sizing ?? "",
+      task.start ?? "",
+      task.finish ?? "",
+      numberText(task.durationDays),
+      numberText(task.effortHours),
+      findRow(plan.roles, task.roleId)?.name ?? "",
+      task.notBefore ?? "",
+      task.deadline ?? "",
+      numberText(task.percentComplete),
+    ]),
+  take: takeTask,
+};
+
+const sizingWords = {
+  dates: ["pinned", "fixed", "fest", "datum"],
+  duration: ["days", "dauer", "duracao", "kestus"],
+  effort: ["hours", "work", "aufwand", "esforco", "maht"],
+} as const;
+
+function takeTask(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
+  const name = textCell(record.name ?? "");
+  const about = "value" in name && name.value !== "" ? name.value : `line ${line}`;
+  const reasons: string[] = [];
+  const take = <T>(read: Read<T>): T | undefined => {
+    if ("value" in read) return read.value;
+    reasons.push(read.reason);
+    return undefined;
+  };
+  const project = take(projectOf(record.project ?? "", draft));
+  const id = record.id?.trim() || `${options.idStem}-${line}`;
+  const before = draft.find("tasks", id);
+  const set: Partial<Record<keyof Task, unknown>> = { name: take(name) };
+  const cell = <T>(key: keyof Task & string, read: (text: string) => Read<T>, pick: (value: T) => unknown = (value) => value) => {
+    const text = record[key];
+    if (text === undefined) return;
+    const value = text.trim() === "" ? undefined : take(read(text));
+    set[key] = value === undefined ? undefined : pick(value);
+  };
+  const date = (text: string) => dateCell(text, options.dateOrder);
+  for (const key of ["start", "finish", "notBefore", "deadline"] as const) cell(key, date);
+  for (const key of ["durationDays", "effortHours", "percentComplete"] as const) cell(key, numberCell);
+  cell("sizing", (text) => wordCell(text, sizingWords));
+  if (record.role !== undefined)
+    set.roleId = record.role.trim() === "" ? undefined : take(namedCell(record.role, draft.all("roles"), "role"))?.id;
+  if (record.parent !== undefined)
+    set.parentId = record.parent.trim() === "" ? undefined : take(taskOf(record.parent, draft, project?.id))?.id;
+  if (set.name === "") reasons.push("The task has no name.");
+  if (reasons.length > 0 || !project) return refused(about, ...reasons);
+  if (before && before.projectId !== project.id) return refused(about, "A task with this id belongs to another project.");
+  const after = Object.fromEntries(
+    Object.entries({ ...before, id, projectId: project.id, ...set }).filter(([, value]) => value !== undefined),
+  ) as unknown as Task;
+  return putTask(before, sized(after), draft);
+}
+
+/** Where nothing says how a task is sized: its dates, its days. */
+function sized(task: Task): Task {
+  if (task.sizing !== undefined) return task;
+  if (task.start !== undefined && task.finish !== undefined) return { ...task, sizing: "dates" };
+  return task.durationDays === undefined ? task : { ...task, sizing: "duration" };
+}
+
+function putTask(before: Task | undefined, after: Task, draft: Draft): RowOutcome {
+  const about = after.name;
+  const checked = rowSchemas.tasks.safeParse(after, { reportInput: true });
+  if (!checked.success) return refused(about, ...reasonsOf(schemaFaults(checked.error.issues, after)));
+  const missing = faultOf(after, draft);
+  if (missing) return refused(about, missing);
+  if (!before) {
+    draft.put("tasks", after);
+    return { outcome: "adds", about, says: [draft.find("projects", after.projectId)?.name ?? ""] };
+  }
+  const says = (Object.keys({ ...before, ...after }) as (keyof Task)[]).flatMap((key) =>
+    JSON.stringify(before[key]) === JSON.stringify(after[key]) ? [] : [`${key}: ${before[key] ?? "nothing"} → ${after[key] ?? "nothing"}`],
+  );
+  if (says.length === 0) return { outcome: "leaves", about, says };
+  draft.put("tasks", after);
+  return { outcome: "changes", about, says };
+}
+
+/** The rules between rows that an import can break. */
+function faultOf(task: Task, draft: Draft): string | null {
+  if (task.sizing === "dates" && (task.start === undefined || task.finish === undefined))
+    return "Pinned to dates, it needs a start and a finish.";
+  if (task.sizing === "duration" && task.durationDays === undefined)
+    return "Sized by duration, it needs its working days; 0 is a milestone.";
+  if (task.start !== undefined && task.finish !== undefined && task.finish < task.start) return "It cannot finish before it starts.";
+  const isSummary = draft.all("tasks").some(({ parentId }) => parentId === task.id);
+  if (isSummary && task.effortHours !== undefined) return "A task with others below it has no effort of its own.";
+  for (let parent = task.parentId; parent !== undefined; parent = draft.find("tasks", parent)?.parentId)
+    if (parent === task.id) return "It would stand below itself.";
+  const parent = task.parentId === undefined ? undefined : draft.find("tasks", task.parentId);
+  if (parent && draft.plan.assignments.some(({ taskId }) => taskId === parent.id))
+    return `"${parent.name}" has people on it and cannot have tasks below it.`;
+  if (parent?.effortHours !== undefined) return `"${parent.name}" has an effort of its own and cannot have tasks below it.`;
+  return parent && parent.projectId !== task.projectId ? `"${parent.name}" is in another project.` : null;
+}

@@ -1,0 +1,102 @@
+// The table of time off: a row an entry.
+import type { Person, TimeOff } from "../plan/schema.ts";
+import { dateCell, numberCell, numberText, type Read, textCell, wordCell } from "./cells.ts";
+import { personColumn, personOf } from "./findPerson.ts";
+import { fromAliases, toAliases } from "./patterns.ts";
+import { type Draft, type ReadOptions, type RowOutcome, refused, type TableKind, type TableRecord } from "./table.ts";
+
+export const timeOffTable: TableKind = {
+  name: "timeOff",
+  title: "Time off",
+  subject: "people",
+  columns: [
+    personColumn,
+    { key: "from", name: "From", isNeeded: true, aliases: ["firstday", ...fromAliases] },
+    { key: "to", name: "To", aliases: ["lastday", ...toAliases] },
+    { key: "hoursPerDay", name: "Hours a day", aliases: ["hours", "hoursperday", "stunden", "stundenprotag", "horas", "tunnid", "heures"] },
+    { key: "kind", name: "Kind", aliases: ["type", "reason", "art", "grund", "tipo", "motivo", "liik", "motif"] },
+    { key: "state", name: "State", aliases: ["status", "estado", "olek", "etat", "approved", "genehmigt"] },
+    {
+      key: "note",
+      name: "Note",
+      aliases: ["notes", "comment", "title", "summary", "notiz", "bemerkung", "nota", "markus", "remarque", "comentario"],
+    },
+    { key: "id", name: "Id", aliases: ["timeoffid", "uid"] },
+  ],
+  rows: (plan) =>
+    plan.people.flatMap((person) =>
+      (person.timeOff ?? []).map(({ id, from, to, hoursPerDay, kind, state, note }) => [
+        person.id,
+        from,
+        to,
+        numberText(hoursPerDay),
+        kind,
+        state,
+        note ?? "",
+        id,
+      ]),
+    ),
+  take: takeTimeOff,
+};
+
+const kindWords = {
+  holiday: ["leave", "vacation", "annualleave", "pto", "urlaub", "ferias", "puhkus", "conge", "conges", "vacaciones"],
+  sick: ["sickness", "sickleave", "ill", "krank", "krankheit", "doenca", "haigus", "maladie", "enfermedad"],
+  training: ["course", "fortbildung", "schulung", "formacao", "koolitus", "formation", "formacion"],
+  other: ["away", "absence", "sonstiges", "outro", "muu", "autre", "otro"],
+} as const;
+const stateWords = {
+  requested: ["asked", "open", "pending", "beantragt", "offen", "pedido", "pendente", "taotletud", "demande", "solicitado"],
+  approved: ["granted", "yes", "genehmigt", "aprovado", "kinnitatud", "approuve", "aprobado"],
+  declined: ["refused", "rejected", "no", "abgelehnt", "recusado", "keeldutud", "refuse", "rechazado"],
+} as const;
+
+function takeTimeOff(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
+  const person = personOf(record, draft, options);
+  if ("reason" in person) return refused(record.person?.trim() || "?", person.reason);
+  const about = person.value.name;
+  const reasons: string[] = [];
+  const take = <T>(read: Read<T>): T | undefined => {
+    if ("value" in read) return read.value;
+    reasons.push(read.reason);
+    return undefined;
+  };
+  const cell = (key: string) => (record[key]?.trim() ? (record[key] as string) : null);
+  const from = take(dateCell(record.from ?? "", options.dateOrder));
+  const to = cell("to") === null ? from : take(dateCell(record.to as string, options.dateOrder));
+  const hours = cell("hoursPerDay") === null ? undefined : take(numberCell(record.hoursPerDay as string));
+  const kind = cell("kind") === null ? "holiday" : take(wordCell(record.kind as string, kindWords));
+  const state = cell("state") === null ? "requested" : take(wordCell(record.state as string, stateWords));
+  const note = cell("note") === null ? undefined : take(textCell(record.note as string));
+  if (hours !== undefined && (hours < 0 || hours > 24)) reasons.push(`Hours of a day are 0 to 24, not ${hours}.`);
+  if (from && to && to < from) reasons.push(`The last day ${to} comes before the first, ${from}.`);
+  if (note !== undefined && note.length > 20_000) reasons.push("The note is longer than 20,000 letters.");
+  if (reasons.length > 0 || !from || !to || !kind || !state) return refused(about, ...reasons);
+  const stated = { from, to, ...(hours !== undefined && { hoursPerDay: hours }), kind, state, ...(note && { note }) };
+  return putTimeOff(person.value, stated, cell("id")?.trim() ?? null, `${options.idStem}-${line}`, draft);
+}
+
+/** One with a known id, or with the same dates and kind, takes the old one's place. */
+function putTimeOff(person: Person, stated: Omit<TimeOff, "id">, id: string | null, newId: string, draft: Draft): RowOutcome {
+  const entries = person.timeOff ?? [];
+  const at = entries.findIndex((entry) =>
+    id === null ? entry.from === stated.from && entry.to === stated.to && entry.kind === stated.kind : entry.id === id,
+  );
+  const before = entries[at];
+  const { reason, suggested } = before ?? {};
+  const after: TimeOff = {
+    id: before?.id ?? id ?? newId,
+    ...stated,
+    ...(reason !== undefined && { reason }),
+    ...(suggested && { suggested }),
+  };
+  if (before && textOf(before) === textOf(after)) return { outcome: "leaves", about: person.name, says: [] };
+  draft.put("people", { ...person, timeOff: before ? entries.with(at, after) : [...entries, after] });
+  return before
+    ? { outcome: "changes", about: person.name, says: [`${textOf(before)} → ${textOf(after)}`] }
+    : { outcome: "adds", about: person.name, says: [textOf(after)] };
+}
+
+function textOf({ from, to, hoursPerDay, kind, state, note }: Omit<TimeOff, "id">): string {
+  return `${kind} ${from} to ${to}${hoursPerDay === undefined ? "" : `, ${hoursPerDay} h a day`}, ${state}${note ? `, “${note}”` : ""}`;
+}

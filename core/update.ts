@@ -1,0 +1,243 @@
+// From one revision of a plan to the next: only what an edit touches is dated and placed again.
+import { originMoves } from "./calendar/lines.ts";
+import type { Change } from "./edits/change.ts";
+import { type PlaceInput, placeAssignment, placeImplicitOpening } from "./load/place.ts";
+import { carryPlacements, type Placements } from "./load/placements.ts";
+import { type Work, workChanged, workOf } from "./load/work.ts";
+import { buildModel, type Model, modelFrom } from "./model.ts";
+import { formerRows, rowById } from "./plan/rows.ts";
+import type { Assignment, Link, ListName, Plan, Task } from "./plan/schema.ts";
+import { carryDates, type Schedule } from "./schedule/dates.ts";
+import { DATED_ANEW, reschedule, STALE } from "./schedule/forward.ts";
+import { forLeaves, graphOf, isSummary, type TaskGraph } from "./schedule/graph.ts";
+import { EFFORT, type Network, networkChanged, networkOf } from "./schedule/network.ts";
+
+/** The model of the plan that `changes` have led to; the same as working everything out anew. Calendars, and a first
+ * date of the plan that moves, change every line: then everything is. */
+export function updateModel(model: Model, plan: Plan, changes: readonly Change[]): Model {
+  if (changes.some(({ list }) => list === "calendars")) return buildModel(plan);
+  if (originMoves(model.lines, plan, rowsOf(changes))) return buildModel(plan);
+  const former = formerOf(model.plan, plan);
+  const work = updatedWork(model, plan, changes);
+  const capacity = updatedCapacity(model, plan, changes, former.people);
+  const network = updatedNetwork(model.schedule.network, plan, changes);
+  const touched = touchedTasks(plan, network, work, changes);
+  const schedule = updatedSchedule(model.schedule, { network, work, capacity, touched, former });
+  const input: PlaceInput = { plan, work, schedule, capacity };
+  return modelFrom({ ...input, lines: model.lines, placements: updatedPlacements(model, input, changes, touched, former) });
+}
+
+/** Former rows of the lists that columns run over. */
+interface Former {
+  tasks: Int32Array | null;
+  links: Int32Array | null;
+  assignments: Int32Array | null;
+  people: Int32Array | null;
+}
+
+function formerOf(before: Plan, after: Plan): Former {
+  const of = (list: keyof Former) => formerRows(before[list], after[list]);
+  return { tasks: of("tasks"), links: of("links"), assignments: of("assignments"), people: of("people") };
+}
+
+/** Every row that was or is in a change, by its list. */
+function rowsOf(changes: readonly Change[]): Partial<Record<ListName, never[]>> {
+  const rows: Partial<Record<ListName, unknown[]>> = {};
+  for (const { list, before, after } of changes) {
+    rows[list] ??= [];
+    if (before) rows[list].push(before);
+    if (after) rows[list].push(after);
+  }
+  return rows as Partial<Record<ListName, never[]>>;
+}
+
+const isInPlace = ({ before, after }: Change): boolean => before !== null && after !== null;
+
+function updatedWork(model: Model, plan: Plan, changes: readonly Change[]): Work {
+  const assignments: number[] = [];
+  for (const change of changes) {
+    const { list, id } = change;
+    if (list === "assignments" && isInPlace(change)) assignments.push(rowById(plan.assignments).get(id) as number);
+    else if (changesWork(change)) return workOf(plan);
+  }
+  return assignments.length > 0 ? workChanged(plan, model.work, assignments) : model.work;
+}
+
+function changesWork(change: Change): boolean {
+  const { list, before, after } = change;
+  if (list === "tasks" && isInPlace(change)) {
+    const [was, is] = [before as Task, after as Task];
+    return (["roleId", "projectId", "parentId", "effortHours"] as const).some((key) => was[key] !== is[key]);
+  }
+  return (["assignments", "tasks", "projects", "people", "teams", "roles"] as ListName[]).includes(list) && !isInPlace(change);
+}
+
+function updatedCapacity(model: Model, plan: Plan, changes: readonly Change[], formerPeople: Int32Array | null): Model["capacity"] {
+  const changed = new Set(changes.filter(({ list }) => list === "people").map(({ id }) => id));
+  if (changed.size === 0) return model.capacity;
+  const former = Int32Array.from(plan.people, ({ id }, row) => (changed.has(id) ? -1 : formerPeople ? formerPeople[row] : row));
+  return model.capacity.withPeople(plan, model.lines, former);
+}
+
+function updatedNetwork(former: Network, plan: Plan, changes: readonly Change[]): Network {
+  const read = changes.filter(({ list }) => list === "tasks" || list === "links" || list === "projects");
+  if (read.length === 0) return { ...former, plan };
+  if (read.some((change) => !isInPlace(change))) return networkOf(plan, former.lines, graphOf(plan));
+  const graph = read.some(changesGraph) ? graphOf(plan) : former.graph;
+  const tasks = new Set<number>();
+  const links: number[] = [];
+  for (const { list, id, before, after } of read) {
+    if (list === "links") links.push(rowById(plan.links).get(id) as number);
+    else if (list === "projects") for (const row of tasksOfProject(former, plan, id)) tasks.add(row);
+    else {
+      tasks.add(rowById(plan.tasks).get(id) as number);
+      // A task may have become a summary, or have stopped being one.
+      for (const parent of parentRows(plan, before as Task, after as Task)) tasks.add(parent);
+    }
+  }
+  return networkChanged(former, plan, graph, tasks, links);
+}
+
+function changesGraph({ list, before, after }: Change): boolean {
+  if (list === "tasks") return (before as Task).parentId !== (after as Task).parentId;
+  return list === "links" && ((before as Link).from !== (after as Link).from || (before as Link).to !== (after as Link).to);
+}
+
+function tasksOfProject({ project }: Network, plan: Plan, id: string): number[] {
+  const own = rowById(plan.projects).get(id);
+  const rows: number[] = [];
+  for (let row = 0; row < project.length; row++) if (project[row] === own) rows.push(row);
+  return rows;
+}
+
+function parentRows(plan: Plan, ...tasks: readonly (Task | null)[]): number[] {
+  return tasks.flatMap((task) => {
+    const row = task?.parentId === undefined ? undefined : rowById(plan.tasks).get(task.parentId);
+    return row === undefined ? [] : [row];
+  });
+}
+
+/** What an edit changes of tasks by their rows: which have to be dated anew, and which have to be placed whatever
+ * their dates turn out to be. */
+interface Touched {
+  stale: Uint8Array;
+  placed: Set<number>;
+}
+
+function touchedTasks(plan: Plan, network: Network, work: Work, changes: readonly Change[]): Touched {
+  const { graph } = network;
+  const touched: Touched = { stale: new Uint8Array(plan.tasks.length), placed: new Set() };
+  const rows = rowById(plan.tasks);
+  for (const { list, id, before, after } of changes) {
+    if (list === "tasks") {
+      const row = rows.get(id);
+      if (row !== undefined) touchBelow(touched, graph, row);
+      for (const parent of parentRows(plan, before as Task | null, after as Task | null)) markStale(touched, parent);
+    } else if (list === "links")
+      for (const link of [before, after] as (Link | null)[]) {
+        const row = rows.get(link?.to ?? "");
+        if (row !== undefined) forLeaves(graph, row, (leaf) => markStale(touched, leaf));
+      }
+    else if (list === "projects") for (const row of tasksOfProject(network, plan, id)) touchBelow(touched, graph, row);
+    else if (list === "assignments")
+      for (const assignment of [before, after] as (Assignment | null)[])
+        markEffort(touched, network, rows.get(assignment?.taskId ?? "") ?? -1);
+    else if (list === "people") touchPerson(touched, network, work, rowById(plan.people).get(id) ?? -1);
+  }
+  return touched;
+}
+
+function touchBelow(touched: Touched, graph: TaskGraph, row: number): void {
+  markStale(touched, row);
+  touched.placed.add(row);
+  if (isSummary(graph, row))
+    forLeaves(graph, row, (leaf) => {
+      markStale(touched, leaf);
+      touched.placed.add(leaf);
+    });
+}
+
+function markStale({ stale }: Touched, row: number): void {
+  stale[row] = STALE;
+}
+
+/** Only of effort-sized tasks do the people on them decide the dates. */
+function markEffort(touched: Touched, { sizing }: Network, row: number): void {
+  if (row >= 0 && sizing[row] === EFFORT) markStale(touched, row);
+}
+
+function touchPerson(touched: Touched, network: Network, { byPerson, task }: Work, person: number): void {
+  if (person < 0) return;
+  for (let at = byPerson.first[person]; at < byPerson.first[person + 1]; at++) markEffort(touched, network, task[byPerson.members[at]]);
+}
+
+interface Rescheduling {
+  network: Network;
+  work: Work;
+  capacity: Model["capacity"];
+  touched: Touched;
+  former: Former;
+}
+
+function updatedSchedule(before: Schedule, { network, work, capacity, touched, former }: Rescheduling): Schedule {
+  if (network.sizing === before.network.sizing && !touched.stale.includes(STALE)) return before;
+  const newLinkOf = linkMover(former.links);
+  const dates = carryDates(before.columns, network.sizing.length, former.tasks, newLinkOf);
+  return reschedule(network, work, capacity, dates, touched.stale);
+}
+
+/** Gives the row that a former link row has now; −1 for none, and for one that is gone. */
+function linkMover(former: Int32Array | null): (link: number) => number {
+  if (!former) return (link) => link;
+  const now = new Map<number, number>();
+  former.forEach((old, row) => {
+    if (old >= 0) now.set(old, row);
+  });
+  return (link) => now.get(link) ?? -1;
+}
+
+function updatedPlacements(
+  model: Model,
+  input: PlaceInput,
+  changes: readonly Change[],
+  { stale, placed }: Touched,
+  former: Former,
+): Placements {
+  const { work, plan } = input;
+  const placements = carryPlacements(model.placements, formerWork(model.work, work, former));
+  const [rows, tasks] = [new Set<number>(), new Set(placed)];
+  for (let task = 0; task < stale.length; task++) if (stale[task] >= DATED_ANEW) tasks.add(task);
+  for (const task of tasks)
+    for (let at = work.byTask.first[task]; at < work.byTask.first[task + 1]; at++) rows.add(work.byTask.members[at]);
+  for (const { list, id, before } of changes) {
+    if (list === "people") addRowsOf(work.byPerson, rowById(plan.people).get(id), rows);
+    if (list !== "assignments") continue;
+    const row = rowById(plan.assignments).get(id);
+    if (row !== undefined) rows.add(row);
+    // What is left over for the implicit opening of the task it was on changes too.
+    const left = rowById(plan.tasks).get((before as Assignment | null)?.taskId ?? "");
+    if (left !== undefined) tasks.add(left);
+  }
+  for (const row of rows) {
+    tasks.add(work.task[row]);
+    if (row < work.assignments) placeAssignment(input, placements, row);
+  }
+  for (const task of tasks) if (work.implicitRow[task] >= 0) placeImplicitOpening(input, placements, task);
+  return placements;
+}
+
+function addRowsOf({ first, members }: Work["byPerson"], person: number | undefined, rows: Set<number>): void {
+  if (person !== undefined) for (let at = first[person]; at < first[person + 1]; at++) rows.add(members[at]);
+}
+
+/** Former rows of work: of assignments by their ids, of implicit openings by their tasks. */
+function formerWork(before: Work, work: Work, { tasks, assignments }: Former): Int32Array | null {
+  if (before === work || (!tasks && !assignments && before.effortTasks === work.effortTasks)) return null;
+  const former = new Int32Array(work.rows);
+  for (let row = 0; row < work.assignments; row++) former[row] = assignments ? assignments[row] : row;
+  for (let row = work.assignments; row < work.rows; row++) {
+    const task = tasks ? tasks[work.task[row]] : work.task[row];
+    former[row] = task < 0 ? -1 : before.implicitRow[task];
+  }
+  return former;
+}
