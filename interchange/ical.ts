@@ -1,0 +1,92 @@
+// iCalendar (RFC 5545): events as a table of days, and work or leave as events.
+import ICAL from "ical.js";
+import { type TextTable, UnreadableFile } from "./textTable.ts";
+
+// A folded line begins with a space that the library leaves out of its count of 75 octets.
+ICAL.foldLength = 74;
+
+const MOST_REPEATS = 400;
+/** Repeating events are followed this far from their first day. */
+const MOST_YEARS = 5;
+
+/** The events of a calendar as a table: first and last day, hours where it is not whole days, title, e-mail.
+ * Repeating events give a row each time, for five years at most.
+ * @throws {UnreadableFile} */
+export function eventsTable(text: string, name: string): TextTable {
+  let calendar: ICAL.Component;
+  try {
+    calendar = new ICAL.Component(ICAL.parse(text));
+  } catch (error) {
+    throw new UnreadableFile(`This calendar could not be read: ${(error as Error).message}`);
+  }
+  const rows = calendar.getAllSubcomponents("vevent").flatMap(rowsOf);
+  return { name, rows: [["From", "To", "Hours", "Title", "E-mail"], ...rows.sort((a, b) => (a[0] < b[0] ? -1 : 1))] };
+}
+
+function rowsOf(component: ICAL.Component): string[][] {
+  const event = new ICAL.Event(component);
+  // An event that replaces one of a series comes as an event of its own as well.
+  if (!component.hasProperty("dtstart")) return [];
+  const rows: string[][] = [];
+  const iterator = event.isRecurring() ? event.iterator() : null;
+  const limit = event.startDate.year + MOST_YEARS;
+  let start: ICAL.Time | null = iterator ? iterator.next() : event.startDate;
+  while (start && start.year < limit && rows.length < MOST_REPEATS) {
+    rows.push(rowOf(start, event, component));
+    start = iterator ? iterator.next() : null;
+  }
+  return rows;
+}
+
+function rowOf(start: ICAL.Time, event: ICAL.Event, component: ICAL.Component): string[] {
+  const seconds = event.duration.toSeconds();
+  const days = Math.max(1, Math.round(seconds / 86_400));
+  const last = start.clone();
+  if (start.isDate) last.adjust(days - 1, 0, 0, 0);
+  else last.adjust(0, 0, 0, Math.max(0, seconds - 1));
+  const isPart = !start.isDate && seconds < 86_400;
+  const email = component.getFirstPropertyValue("attendee") ?? component.getFirstPropertyValue("organizer") ?? "";
+  return [
+    dateOf(start),
+    dateOf(last),
+    isPart ? String(Math.round((seconds / 3600) * 100) / 100) : "",
+    event.summary ?? "",
+    String(email).replace(/^mailto:/i, ""),
+  ];
+}
+
+const dateOf = ({ year, month, day }: ICAL.Time) => `${year}-${String(month).padStart(2, "0")}-${String(day).padStart(2, "0")}`;
+
+/** An event of whole days. */
+export interface DayEvent {
+  /** Stays the same when the event changes. */
+  uid: string;
+  from: string;
+  /** Last day, included. */
+  to: string;
+  title: string;
+  description?: string;
+}
+
+/** Events as a calendar that others can read or subscribe to.
+ * @param stamp When it is written, as `YYYY-MM-DDTHH:MM:SSZ`. */
+export function writeCalendar(name: string, events: readonly DayEvent[], stamp: string): string {
+  const calendar = new ICAL.Component("vcalendar");
+  calendar.updatePropertyWithValue("version", "2.0");
+  calendar.updatePropertyWithValue("prodid", "-//Mindful Roster//EN");
+  calendar.updatePropertyWithValue("x-wr-calname", name);
+  for (const { uid, from, to, title, description } of events) {
+    const event = new ICAL.Component("vevent");
+    const last = ICAL.Time.fromDateString(to);
+    last.adjust(1, 0, 0, 0);
+    event.updatePropertyWithValue("uid", uid);
+    event.updatePropertyWithValue("dtstamp", ICAL.Time.fromDateTimeString(stamp));
+    event.updatePropertyWithValue("dtstart", ICAL.Time.fromDateString(from));
+    event.updatePropertyWithValue("dtend", last);
+    event.updatePropertyWithValue("summary", title);
+    event.updatePropertyWithValue("transp", "TRANSPARENT");
+    if (description !== undefined) event.updatePropertyWithValue("description", description);
+    calendar.addSubcomponent(event);
+  }
+  return `${calendar.toString()}\r\n`;
+}

@@ -1,0 +1,42 @@
+// Reading a file that people keep a table in: CSV in whatever encoding and delimiter, XLSX, iCalendar.
+import { readCsv } from "./csv.ts";
+import { eventsTable } from "./ical.ts";
+import { type TextTable, UnreadableFile } from "./textTable.ts";
+import { readXlsx } from "./xlsx.ts";
+
+const MOST_ROWS = 50_000;
+
+/** Reads a file by what it holds; its name only helps where the content leaves it open.
+ * @returns Its sheets, and what is worth knowing of how it was read.
+ * @throws {UnreadableFile} */
+export async function readTable(bytes: Uint8Array, name: string): Promise<{ tables: TextTable[]; note: string | null }> {
+  if (bytes.length === 0) throw new UnreadableFile("This file is empty.");
+  const isZip = bytes[0] === 0x50 && bytes[1] === 0x4b;
+  if (isZip) return { tables: within(await readXlsx(bytes)), note: null };
+  const { text, note } = decode(bytes);
+  if (text.includes("\u0000"))
+    throw new UnreadableFile("This is neither a text nor an XLSX file. Save the sheet as CSV or XLSX and bring it again.");
+  if (/^\s*BEGIN:VCALENDAR/i.test(text)) return { tables: within([eventsTable(text, name)]), note };
+  return { tables: within([{ name, rows: readCsv(text) }]), note };
+}
+
+function within(tables: TextTable[]): TextTable[] {
+  const filled = tables.filter(({ rows }) => rows.length > 0);
+  if (filled.length === 0) throw new UnreadableFile("This file has no rows.");
+  const long = filled.find(({ rows }) => rows.length > MOST_ROWS + 1);
+  if (long) throw new UnreadableFile(`"${long.name}" has more than ${MOST_ROWS.toLocaleString("en-GB")} rows. Bring it in parts.`);
+  return filled;
+}
+
+function decode(bytes: Uint8Array): { text: string; note: string | null } {
+  if (bytes[0] === 0xff && bytes[1] === 0xfe) return { text: new TextDecoder("utf-16le").decode(bytes), note: null };
+  if (bytes[0] === 0xfe && bytes[1] === 0xff) return { text: new TextDecoder("utf-16be").decode(bytes), note: null };
+  try {
+    return { text: new TextDecoder("utf-8", { fatal: true }).decode(bytes), note: null };
+  } catch {
+    return {
+      text: new TextDecoder("windows-1252").decode(bytes),
+      note: "The file is not UTF-8 and was read as Windows-1252. Look at names with accents before bringing it in.",
+    };
+  }
+}

@@ -1,0 +1,10 @@
+// Tables as rows of texts, as they come out of a file and go into one.
+
+/** A sheet as rows of texts, its header first. */
+export interface TextTable {
+  name: string;
+  rows: string[][];
+}
+
+/** A file cannot be read; the message says why and what to do. */
+export class UnreadableFile extends Error {}
