@@ -1,0 +1,67 @@
+import { spawnSync } from "node:child_process";
+import { mkdtempSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { expect, test } from "vitest";
+import { goldenCases } from "../tests/golden.ts";
+
+const folder = mkdtempSync(join(tmpdir(), "roster-cli-"));
+const sound = join(folder, "sound.json");
+writeFileSync(sound, goldenCases()[0].plan);
+
+function roster(...args: string[]) {
+  const { status, stdout, stderr } = spawnSync("npx", ["--no", "roster", ...args], {
+    encoding: "utf8",
+    cwd: join(import.meta.dirname, ".."),
+  });
+  return { status, stdout, stderr: stderr.replaceAll(/^npm warn.*\n/gm, "") };
+}
+
+test("a report is JSON on standard output, with status 0 and nothing on standard error", () => {
+  const { status, stdout, stderr } = roster("load", sound, "--from", "2027-02-04", "--to", "2027-02-10", "--by", "day");
+  expect({ status, stderr }).toEqual({ status: 0, stderr: "" });
+  expect(JSON.parse(stdout).people[0].load).toEqual([0, 152, 0, 0, 203, 203, 102]);
+});
+
+test("check lists signals of a sound plan", () => {
+  const { status, stdout } = roster("check", sound);
+  expect(status).toBe(0);
+  expect(JSON.parse(stdout).errors).toEqual([]);
+});
+
+test("an invalid plan ends with status 1, each fault on a line with its place", () => {
+  const plan = JSON.parse(goldenCases()[0].plan);
+  plan.tasks[0].roleId = "weldr";
+  plan.assignments[0].hours = -3;
+  const file = join(folder, "faulty.json");
+  writeFileSync(file, JSON.stringify(plan));
+  const { status, stderr } = roster("capacity", file);
+  expect(status).toBe(1);
+  expect(stderr.trimEnd().split("\n")).toEqual([
+    "assignments[0].hours: -3 is too small; the least is 0.",
+    expect.stringMatching(/^tasks\[0\]\.roleId: there is no role "weldr"\./),
+  ]);
+});
+
+test("check prints the faults of an invalid plan as JSON too", () => {
+  const file = join(folder, "text.json");
+  writeFileSync(file, "{");
+  const { status, stdout } = roster("check", file);
+  expect(status).toBe(1);
+  expect(JSON.parse(stdout).errors[0]).toMatch(/not JSON/);
+});
+
+test.each([
+  [["gantt", sound], /There is no report "gantt"/],
+  [["load"], /Name the plan file/],
+  [["load", join(folder, "none.json")], /cannot be read \(ENOENT\)/],
+  [["load", sound, "--by", "fortnight"], /--by: "fortnight" is not one of/],
+  [["load", sound, "--from", "2027-02-30"], /not a date/],
+  [["load", sound, "--from", "2027-03-01", "--to", "2027-02-01"], /--to comes on or after/],
+  [["capacity", sound, "--pencilled", "no"], /capacity has no option "--pencilled"/],
+])("wrong usage %j ends with status 2 and says what is wrong", (args, says) => {
+  const { status, stdout, stderr } = roster(...args);
+  expect(status).toBe(2);
+  expect(stdout).toBe("");
+  expect(stderr).toMatch(says);
+});

@@ -1,0 +1,16 @@
+// How the roster command is called.
+
+export const usage = `roster <report> PLAN.json [options]
+
+  check                                        faults and signals of a plan
+  capacity  [--from D] [--to D] [--by GRAIN]   capacity of people, teams and roles
+  schedule                                     dates, slack, drivers and conflicts
+  load      [--from D] [--to D] [--by GRAIN]   load against capacity, assignments, openings
+            [--pencilled yes|no] [--pipeline none|weighted|full]
+  cost      [--from D] [--to D] [--by GRAIN]   cost, revenue and margin
+  match     --opening ID                       who could take an opening (an assignment, or a task's effort)
+
+D is a date, YYYY-MM-DD; --from and --to default to the planning horizon.
+GRAIN is day, week (default), month, quarter or year.
+Minutes and minor units are whole numbers; shares are hundredths of a percent.
+Exit status: 0; 1 when the plan is invalid, each fault on its own line; 2 for wrong usage.`;

@@ -1,0 +1,18 @@
+// Puts a made-up plan into the data folder named by ROSTER_DATA, unless one stands there already.
+import { join } from "node:path";
+import { PlanStore, readMigrations } from "../store/planStore.ts";
+import { fernhollow } from "./fernhollow.ts";
+import { largePlan } from "./large.ts";
+
+const folder = process.env.ROSTER_DATA;
+if (!folder) throw new Error("ROSTER_DATA names the folder to load the plan into.");
+const isLarge = process.argv.includes("--large");
+const store = await PlanStore.open(folder, await readMigrations(join(import.meta.dirname, "../store/migrations")));
+if (store.isNew) {
+  const plan = isLarge ? largePlan() : fernhollow();
+  await store.replace(plan, "demo", new Date().toISOString());
+  process.stdout.write(
+    `Loaded "${plan.settings.name}": ${plan.people.length} people, ${plan.projects.length} projects, ${plan.tasks.length} tasks.\n`,
+  );
+} else process.stdout.write(`"${store.snapshot().plan.settings.name}" is there already, with all that was changed in it.\n`);
+await store.close();
