@@ -1,0 +1,212 @@
+import { expect, test } from "vitest";
+import { applyChanges, invert } from "../core/edits/change.ts";
+import { applyEdit, type Edit } from "../core/edits/edit.ts";
+import type { Plan } from "../core/plan/schema.ts";
+import { fernhollow } from "../demo/fernhollow.ts";
+import { type HostState, type KeptEdit, type Notice, PlanHost } from "./host.ts";
+import type { Settle, Settled } from "./messages.ts";
+
+const textOf = (notice: Notice | undefined) => (notice && "text" in notice ? notice.text : undefined);
+const give = (id: string, personId: string): Edit => ({ kind: "reassign", id, personId });
+
+/** A server in memory that can be made to refuse, to stop answering, and to take another user's edit. */
+class FakeServer {
+  plan: Plan = fernhollow();
+  revision = 1;
+  entries: { revision: number; words: string; changes: NonNullable<Settled["entries"]>[number]["changes"] }[] = [];
+  isDown = false;
+  refusesNext = false;
+  settled: Settle[] = [];
+  kept: KeptEdit[] = [];
+  states: HostState[] = [];
+  notices: Notice[] = [];
+  waits: (() => void)[] = [];
+
+  take(edit: Edit): void {
+    const outcome = applyEdit(this.plan, edit);
+    if (!outcome.plan) throw new Error("the test's edit fits the plan");
+    this.plan = outcome.plan;
+    this.entries.push({ revision: ++this.revision, words: outcome.words, changes: outcome.changes });
+  }
+
+  answer(base: number, message?: string): Settled {
+    const history = { undo: this.entries.at(-1)?.words ?? null, redo: null };
+    return {
+      revision: this.revision,
+      entries: this.entries.filter(({ revision }) => revision > base),
+      history,
+      faults: message ? [{ place: "", message }] : [],
+    };
+  }
+
+  remember(edits: readonly KeptEdit[]): void {
+    this.kept = [...edits];
+  }
+
+  host(): PlanHost {
+    return new PlanHost(
+      {
+        read: async () => ({ plan: this.plan, revision: this.revision, history: { undo: null, redo: null } }),
+        settle: async (message) => {
+          if (this.isDown) throw new Error("no answer");
+          this.settled.push(message);
+          if (this.refusesNext) {
+            this.refusesNext = false;
+            return this.answer(message.base, "This assignment was changed by somebody else meanwhile.");
+          }
+          if (message.request.kind === "edit") this.take(message.request.edit);
+          else {
+            const last = this.entries.at(-1);
+            if (!last) throw new Error("nothing to undo");
+            this.plan = applyChanges(this.plan, invert(last.changes));
+            this.entries.push({ revision: ++this.revision, words: last.words, changes: invert(last.changes) });
+          }
+          return this.answer(message.base);
+        },
+        wait: () => new Promise((resolve) => this.waits.push(resolve)),
+      },
+      { load: async () => this.kept, save: async (edits) => this.remember(edits) },
+      (state, notice) => {
+        this.states.push(state);
+        if (notice) this.notices.push(notice);
+      },
+    );
+  }
+
+  async untilSettled(): Promise<void> {
+    for (let turn = 0; turn < 50 && (this.states.at(-1)?.unsettled ?? 0) > 0; turn++)
+      await new Promise((resolve) => setTimeout(resolve, 5));
+  }
+}
+
+function holderOf(host: PlanHost, id: string): string | null {
+  return host.ask("takers", { assignmentId: id }).data?.holderId ?? null;
+}
+
+test("an edit shows at once, before the server has answered, and is settled after", async () => {
+  const server = new FakeServer();
+  const host = server.host();
+  await host.start();
+  const made = host.edit(give("rockpools-mara", "rui"));
+  expect(holderOf(host, "rockpools-mara")).toBe("rui");
+  expect(server.settled).toHaveLength(0);
+  await made;
+  await server.untilSettled();
+  expect(server.plan.assignments.find(({ id }) => id === "rockpools-mara")?.personId).toBe("rui");
+  expect(server.states.at(-1)).toMatchObject({ revision: 2, unsettled: 0, isOffline: false });
+  expect(server.kept).toEqual([]);
+});
+
+test("an edit the server refuses is put back, with the reason, and later ones stay", async () => {
+  const server = new FakeServer();
+  const host = server.host();
+  await host.start();
+  server.refusesNext = true;
+  await host.edit(give("rockpools-mara", "rui"));
+  await host.edit(give("rockpools-jonas", "kaspar"));
+  await server.untilSettled();
+  expect(holderOf(host, "rockpools-mara")).toBe("mara");
+  expect(holderOf(host, "rockpools-jonas")).toBe("kaspar");
+  expect(server.notices.map(textOf)).toEqual(["Put back: This assignment was changed by somebody else meanwhile."]);
+});
+
+test("an edit that cannot be is refused here, and nothing is sent", async () => {
+  const server = new FakeServer();
+  const host = server.host();
+  await host.start();
+  expect((await host.edit(give("gone", "rui")))[0].message).toMatch(/no longer in the plan/);
+  expect(server.settled).toEqual([]);
+});
+
+test("with the server stopped edits are kept and sent when it answers again", async () => {
+  const server = new FakeServer();
+  const host = server.host();
+  await host.start();
+  server.isDown = true;
+  await host.edit(give("rockpools-mara", "rui"));
+  await host.edit(give("rockpools-jonas", "kaspar"));
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  expect(server.states.at(-1)).toMatchObject({ unsettled: 2, isOffline: true });
+  expect(textOf(server.notices.at(-1))).toMatch(/server cannot be reached/);
+  expect(server.kept).toHaveLength(2);
+  expect(holderOf(host, "rockpools-mara")).toBe("rui");
+  server.isDown = false;
+  for (const resume of server.waits) resume();
+  await server.untilSettled();
+  expect(server.plan.assignments.find(({ id }) => id === "rockpools-jonas")?.personId).toBe("kaspar");
+  expect(textOf(server.notices.at(-1))).toMatch(/answers again/);
+});
+
+test("what was not settled when the window was closed is brought again", async () => {
+  const server = new FakeServer();
+  server.kept = [{ key: "kept-from-before", edit: give("rockpools-mara", "rui") }];
+  const host = server.host();
+  await host.start();
+  expect(holderOf(host, "rockpools-mara")).toBe("rui");
+  await server.untilSettled();
+  expect(server.plan.assignments.find(({ id }) => id === "rockpools-mara")?.personId).toBe("rui");
+});
+
+test("what somebody else did meanwhile comes with the next answer", async () => {
+  const server = new FakeServer();
+  const host = server.host();
+  await host.start();
+  server.take(give("demo-ines", "teo"));
+  await host.edit(give("rockpools-mara", "rui"));
+  await server.untilSettled();
+  expect(holderOf(host, "demo-ines")).toBe("teo");
+  expect(holderOf(host, "rockpools-mara")).toBe("rui");
+  expect(server.states.at(-1)?.revision).toBe(3);
+});
+
+test("undo takes the last edit back and says what it undid", async () => {
+  const server = new FakeServer();
+  const host = server.host();
+  await host.start();
+  await host.edit(give("rockpools-mara", "rui"));
+  await host.step("undo");
+  expect(holderOf(host, "rockpools-mara")).toBe("mara");
+  expect(textOf(server.notices.at(-1))).toBe('Undone: give "Rock pool trial casts" to Rui Monteverde');
+});
+
+test("a preview answers as if the edit were made, and makes nothing", async () => {
+  const server = new FakeServer();
+  const host = server.host();
+  await host.start();
+  const range = { start: 20_857, stop: 20_885 };
+  const query = { range, grain: "week" as const, ids: ["rui"] };
+  const before = host.ask("loads", query).data.load.reduce((sum, minutes) => sum + minutes, 0);
+  const after = host.preview(give("rockpools-mara", "rui"), "loads", query).data?.load.reduce((sum, minutes) => sum + minutes, 0) ?? 0;
+  expect(after - before).toBe(3_600);
+  expect(host.ask("loads", query).data.load.reduce((sum, minutes) => sum + minutes, 0)).toBe(before);
+  expect(host.preview(give("gone", "rui"), "loads", query).faults).toHaveLength(1);
+});
+
+test("an undo asked for before the edit has even been sent waits for it, and takes it back", async () => {
+  const server = new FakeServer();
+  const host = server.host();
+  await host.start();
+  const before = JSON.stringify(server.plan.assignments);
+  const made = host.edit(give("rockpools-mara", "rui"));
+  const undone = host.step("undo");
+  await Promise.all([made, undone]);
+  expect(server.settled.map(({ request }) => request.kind)).toEqual(["edit", "undo"]);
+  expect(JSON.stringify(server.plan.assignments)).toBe(before);
+  expect(server.notices.at(-1)).toMatchObject({ kind: "done" });
+});
+
+test("undos asked for all at once are made one after the other", async () => {
+  const server = new FakeServer();
+  const host = server.host();
+  await host.start();
+  await host.edit(give("rockpools-mara", "rui"));
+  await host.edit(give("rockpools-jonas", "rui"));
+  await server.untilSettled();
+  await Promise.all([host.step("undo"), host.step("undo")]);
+  expect(server.settled.map(({ request, base }) => [request.kind, base])).toEqual([
+    ["edit", 1],
+    ["edit", 2],
+    ["undo", 3],
+    ["undo", 4],
+  ]);
+});

@@ -1,0 +1,242 @@
+// The browser's copy of the plan: edits show at once, are settled with the server one after the other, and are put
+// back when it refuses.
+import type { Solver } from "../core/allocate/program.ts";
+import { type Proposal, propose } from "../core/allocate/proposal.ts";
+import { applyChanges } from "../core/edits/change.ts";
+import { applyEdit, type Edit } from "../core/edits/edit.ts";
+import { buildModel, type Model } from "../core/model.ts";
+import type { Fault } from "../core/plan/faults.ts";
+import type { Plan } from "../core/plan/schema.ts";
+import { type Moves, movesOf } from "../core/schedule/moves.ts";
+import { updateModel } from "../core/update.ts";
+import type { HistoryWords, PlanMessage, Settle, Settled } from "./messages.ts";
+import { type AnswerOf, answer, type QueryOf, type Question } from "./questions.ts";
+
+/** How the host speaks to the server; a rejected promise means that it could not be reached. */
+export interface Transport {
+  read(): Promise<PlanMessage>;
+  settle(message: Settle): Promise<Settled>;
+  wait(milliseconds: number): Promise<void>;
+}
+
+/** Keeps edits that are not settled yet, so that a closed window loses none. */
+export interface Keep {
+  load(): Promise<KeptEdit[]>;
+  save(edits: readonly KeptEdit[]): Promise<void>;
+}
+
+/** An edit on its way, with the key by which the server knows it if it comes twice. */
+export interface KeptEdit {
+  key: string;
+  edit: Edit;
+}
+
+/** What the screens have to know of the host. */
+export interface HostState {
+  /** Grows with every change of the plan that the screens show. */
+  version: number;
+  /** The server's revision that everything settled is part of. */
+  revision: number;
+  unsettled: number;
+  isOffline: boolean;
+  history: HistoryWords;
+}
+
+export type Notice = { kind: "refused" | "offline" | "online" | "done"; text: string } | { kind: "moved"; moves: Moves };
+
+const RETRY_MS = 2_000;
+
+export class PlanHost {
+  #confirmed: Plan | null = null;
+  #model: Model | null = null;
+  /** The model that the screens were last told of. */
+  #told: Model | null = null;
+  #pending: KeptEdit[] = [];
+  #state: HostState = { version: 0, revision: 0, unsettled: 0, isOffline: false, history: { undo: null, redo: null } };
+  #sending: Promise<void> | null = null;
+  #steps: Promise<void> = Promise.resolve();
+  /** Tasks that the last edit itself was about. */
+  #touched: ReadonlySet<string> = new Set();
+
+  constructor(
+    private readonly transport: Transport,
+    private readonly keep: Keep,
+    private readonly tell: (state: HostState, notice?: Notice) => void,
+  ) {}
+
+  /** Reads the plan, and brings again what was not settled when the window was closed. */
+  async start(): Promise<void> {
+    await this.#read();
+    const kept = await this.keep.load();
+    for (const own of kept) if (this.#applyLocally(own.edit).length === 0) this.#pending.push(own);
+    this.#changed();
+    this.#send();
+  }
+
+  /** Answers a question about the plan as this user sees it. */
+  ask<Q extends Question>(question: Q, query: QueryOf<Q>): { version: number; revision: number; data: AnswerOf<Q> } {
+    const { version, revision } = this.#state;
+    return { version, revision, data: answer(this.#shown(), question, query) };
+  }
+
+  /** What a question would be answered after an edit, and why the edit cannot be; nothing is changed. */
+  preview<Q extends Question>(edit: Edit, question: Q, query: QueryOf<Q>): { data: AnswerOf<Q> | null; faults: readonly Fault[] } {
+    const model = this.#shown();
+    const outcome = applyEdit(model.plan, edit);
+    if (!outcome.plan) return { data: null, faults: outcome.faults };
+    return { data: answer(updateModel(model, outcome.plan, outcome.changes), question, query), faults: [] };
+  }
+
+  /** A proposal for openings, by an integer program. */
+  propose(openingIds: readonly string[], solve: Solver, idStem: string): Promise<Proposal> {
+    return propose(this.#shown(), openingIds, solve, idStem);
+  }
+
+  /** Makes an edit: it shows at once and is settled in the background.
+   * @returns Why it cannot be; empty where it was made. */
+  async edit(edit: Edit): Promise<readonly Fault[]> {
+    const before = this.#shown();
+    const faults = this.#applyLocally(edit);
+    if (faults.length > 0) return faults;
+    this.#pending.push({ key: newKey(), edit });
+    const moves = movesOf(before, this.#shown(), this.#touched);
+    this.#changed(moves.tasks.length + moves.projects.length > 0 ? { kind: "moved", moves } : undefined);
+    await this.keep.save(this.#pending);
+    this.#send();
+    return [];
+  }
+
+  /** Takes back, or brings again, the last edit, once all before it are settled; one step after the other. */
+  step(kind: "undo" | "redo"): Promise<void> {
+    this.#steps = this.#steps.then(() => this.#step(kind));
+    return this.#steps;
+  }
+
+  async #step(kind: "undo" | "redo"): Promise<void> {
+    // An edit that is still being kept has not been sent yet: it has to be, to be taken back.
+    while (this.#pending.length > 0 || this.#sending) {
+      this.#send();
+      await this.#sending;
+    }
+    if (this.#state.history[kind] === null) return;
+    const words = this.#state.history[kind];
+    try {
+      const settled = await this.transport.settle({ base: this.#state.revision, request: { kind } });
+      await this.#take(settled);
+      const refusal = settled.faults[0]?.message;
+      this.#changed(
+        refusal === undefined
+          ? { kind: "done", text: `${kind === "undo" ? "Undone" : "Redone"}: ${words}` }
+          : { kind: "refused", text: refusal },
+      );
+    } catch {
+      this.#changed({
+        kind: "offline",
+        text: `The server cannot be reached, so nothing was ${kind === "undo" ? "undone" : "redone"}. Try again when it answers.`,
+      });
+    }
+  }
+
+  #shown(): Model {
+    if (!this.#model) throw new Error("The plan has not been read yet.");
+    return this.#model;
+  }
+
+  #applyLocally(edit: Edit): readonly Fault[] {
+    const model = this.#shown();
+    const outcome = applyEdit(model.plan, edit);
+    if (!outcome.plan) return outcome.faults;
+    this.#model = updateModel(model, outcome.plan, outcome.changes);
+    this.#touched = new Set(outcome.changes.filter(({ list }) => list === "tasks").map(({ id }) => id));
+    return [];
+  }
+
+  #send(): void {
+    this.#sending ??= this.#settleAll().finally(() => {
+      this.#sending = null;
+    });
+  }
+
+  async #settleAll(): Promise<void> {
+    while (this.#pending.length > 0) {
+      const { key, edit } = this.#pending[0];
+      let settled: Settled;
+      try {
+        settled = await this.transport.settle({ base: this.#state.revision, request: { kind: "edit", edit, key } });
+      } catch {
+        this.#wentOffline();
+        await this.transport.wait(RETRY_MS);
+        continue;
+      }
+      const wasOffline = this.#state.isOffline;
+      this.#state = { ...this.#state, isOffline: false };
+      this.#pending.shift();
+      await this.keep.save(this.#pending);
+      await this.#take(settled, settled.faults.length === 0 && settled.entries?.length === 1);
+      const refusal = settled.faults[0]?.message;
+      if (refusal !== undefined) this.#changed({ kind: "refused", text: `Put back: ${refusal}` });
+      else this.#changed(wasOffline ? { kind: "online", text: "The server answers again; your changes are saved." } : undefined);
+    }
+  }
+
+  #wentOffline(): void {
+    if (this.#state.isOffline) return;
+    this.#state = { ...this.#state, isOffline: true };
+    this.#changed({
+      kind: "offline",
+      text: "The server cannot be reached. Your changes are kept in this browser and sent when it answers.",
+    });
+  }
+
+  /** Takes over what the server says has happened. @param isOwn True where that is just the edit shown already. */
+  async #take({ entries, revision, history }: Settled, isOwn = false): Promise<void> {
+    if (!entries || !this.#confirmed) {
+      await this.#read();
+      this.#replay();
+      return;
+    }
+    const before = this.#confirmed;
+    this.#confirmed = entries.reduce((plan, { changes }) => applyChanges(plan, changes), before);
+    this.#state = { ...this.#state, revision, history };
+    if (isOwn) {
+      // What is shown is what has been settled, unless there is more to come.
+      if (this.#pending.length === 0 && this.#model) this.#confirmed = this.#model.plan;
+      return;
+    }
+    // What is shown may have edits in it that are not settled: then it is no step from one state to the next.
+    this.#model =
+      this.#model?.plan === before && this.#pending.length === 0
+        ? updateModel(
+            this.#model,
+            this.#confirmed,
+            entries.flatMap(({ changes }) => changes),
+          )
+        : buildModel(this.#confirmed);
+    this.#replay();
+  }
+
+  async #read(): Promise<void> {
+    const { plan, revision, history } = await this.transport.read();
+    this.#confirmed = plan;
+    this.#model = buildModel(plan);
+    this.#state = { ...this.#state, revision, history };
+  }
+
+  /** Makes the unsettled edits again on top of a new state; those that no longer fit are left to the server to refuse. */
+  #replay(): void {
+    for (const { edit } of this.#pending) this.#applyLocally(edit);
+  }
+
+  #changed(notice?: Notice): void {
+    // An edit that the server has settled as it was shown changes nothing on any screen.
+    const version = this.#model === this.#told ? this.#state.version : this.#state.version + 1;
+    this.#told = this.#model;
+    this.#state = { ...this.#state, version, unsettled: this.#pending.length };
+    this.tell(this.#state, notice);
+  }
+}
+
+/** A key that no other edit has; also where the page is not served securely. */
+function newKey(): string {
+  return [...crypto.getRandomValues(new Uint32Array(4))].map((part) => part.toString(36)).join("-");
+}

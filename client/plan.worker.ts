@@ -1,0 +1,52 @@
+// The plan host in a web worker: parsing, computing and settling, away from the screen's thread.
+import * as Comlink from "comlink";
+import { get, set } from "idb-keyval";
+import { type HostState, type KeptEdit, type Notice, PlanHost } from "./host.ts";
+import type { PlanMessage, Settle, Settled } from "./messages.ts";
+
+const KEPT = "edits-on-their-way";
+
+async function read(): Promise<PlanMessage> {
+  const response = await fetch("/api/plan", { cache: "no-store" });
+  if (!response.ok) throw new Error(`GET /api/plan answered ${response.status}`);
+  return response.json();
+}
+
+async function settle(message: Settle): Promise<Settled> {
+  const response = await fetch("/api/edits", {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify(message),
+  });
+  if (response.status >= 500) throw new Error(`POST /api/edits answered ${response.status}`);
+  return response.json();
+}
+
+const wait = (milliseconds: number) => new Promise<void>((resolve) => setTimeout(resolve, milliseconds));
+
+const keep = {
+  load: async () => (await get<KeptEdit[]>(KEPT)) ?? [],
+  save: (edits: readonly KeptEdit[]) => set(KEPT, edits),
+};
+
+let tell: (state: HostState, notice?: Notice) => void = () => {};
+const host = new PlanHost({ read, settle, wait }, keep, (state, notice) => tell(state, notice));
+
+const api = {
+  async start(listener: (state: HostState, notice?: Notice) => void): Promise<void> {
+    tell = listener;
+    await host.start();
+  },
+  ask: host.ask.bind(host),
+  preview: host.preview.bind(host),
+  edit: host.edit.bind(host),
+  async propose(openingIds: readonly string[], idStem: string) {
+    const { solveProgram } = await import("./solver.ts");
+    return host.propose(openingIds, solveProgram, idStem);
+  },
+  step: host.step.bind(host),
+};
+
+export type PlanWorker = typeof api;
+
+Comlink.expose(api);

@@ -1,0 +1,107 @@
+// The questions screens ask of a plan. Server and worker answer them with the same functions.
+import { calendarYear } from "../core/calendar/calendarYear.ts";
+import type { Range } from "../core/calendar/periods.ts";
+import { type MoneyQuery, moneyOf } from "../core/cost/money.ts";
+import type { Edit } from "../core/edits/edit.ts";
+import { impactOf } from "../core/edits/impact.ts";
+import { type StaffQuery, staffOutcomes } from "../core/edits/staffOutcomes.ts";
+import { type CopyOptions, projectFrom } from "../core/entry/copyProject.ts";
+import { type FillQuery, fillOpening, fillWords } from "../core/entry/fillOpening.ts";
+import { moveBar, typePeriod, untype } from "../core/entry/moveBar.ts";
+import { beginOnDay } from "../core/entry/trayDrop.ts";
+import { type BoardQuery, boardOf } from "../core/load/board.ts";
+import { type Counting, defaultCounting } from "../core/load/counting.ts";
+import { explainCell } from "../core/load/explain.ts";
+import { type FreeQuery, freeWhen } from "../core/load/freeWhen.ts";
+import { leaveOf } from "../core/load/leave.ts";
+import { candidatesOf, openingRows } from "../core/load/openingBoard.ts";
+import { peopleLoads } from "../core/load/peopleLoads.ts";
+import { personYear } from "../core/load/personYear.ts";
+import { outboxOf, requestsOf } from "../core/load/requests.ts";
+import { ribbonOf } from "../core/load/ribbon.ts";
+import { rosterOf } from "../core/load/roster.ts";
+import { skillMatrix } from "../core/load/skillMatrix.ts";
+import { takersOf } from "../core/load/takers.ts";
+import { teamBoard } from "../core/load/teamBoard.ts";
+import { timeLeftOf } from "../core/load/timeLeft.ts";
+import { type TrayItem, trayOf } from "../core/load/tray.ts";
+import { workWeeks } from "../core/load/workWeeks.ts";
+import { horizonOf, type Model } from "../core/model.ts";
+import { namesOf } from "../core/plan/names.ts";
+import { findRow } from "../core/plan/rows.ts";
+import type { Calendar } from "../core/plan/schema.ts";
+import { searchPlan } from "../core/plan/search.ts";
+import type { ReportRange } from "../core/reports/range.ts";
+import { dropOf } from "../core/schedule/drop.ts";
+import { outlineOf } from "../core/schedule/outline.ts";
+import { portfolioOf } from "../core/schedule/portfolio.ts";
+import { whyOf } from "../core/schedule/why.ts";
+import { type PreviewQuery, previewTable } from "../core/tables/preview.ts";
+
+export const questions = {
+  board: (model: Model, query: BoardQuery) => boardOf(model, query),
+  cell: (model: Model, { personId, range, counting }: { personId: string; range: Range; counting: Counting }) =>
+    explainCell(model, personId, range, counting),
+  loads: (model: Model, query: ReportRange & { ids: readonly string[] }) => peopleLoads(model, query),
+  takers: (model: Model, { assignmentId }: { assignmentId: string }) => takersOf(model, assignmentId),
+  ribbon: (model: Model, { clock }: { clock: number }) => ribbonOf(model, clock),
+  tray: (model: Model, _query: Record<string, never>) => trayOf(model),
+  portfolio: (model: Model, _query: Record<string, never>) => portfolioOf(model),
+  outline: (model: Model, { projectId }: { projectId: string }) => outlineOf(model, projectId),
+  timeLeft: (model: Model, { projectId, from, until }: { projectId: string | null; from: number; until: number }) =>
+    timeLeftOf(model, projectId, from, until),
+  workWeeks: (model: Model, { assignmentId }: { assignmentId: string }) => workWeeks(model, assignmentId),
+  drop: (model: Model, { taskId, day }: { taskId: string; day: number }) => dropOf(model, taskId, day),
+  projectFrom: (model: Model, options: CopyOptions) => projectFrom(model, options),
+  staff: (model: Model, query: StaffQuery) => staffOutcomes(model, query),
+  beginOnDay: ({ plan }: Model, { item, day }: { item: TrayItem; day: number }) => beginOnDay(plan, item, day),
+  openings: (model: Model, { pipeline }: { pipeline: boolean }) =>
+    openingRows(model, { ...defaultCounting, pipeline: pipeline ? "full" : "none" }),
+  candidates: (model: Model, { openingId }: { openingId: string }) => candidatesOf(model, openingId),
+  fill: (model: Model, query: FillQuery): Edit | null => {
+    const edits = fillOpening(model, query);
+    return edits && { kind: "together", words: fillWords(model, query), edits };
+  },
+  freeWhen: (model: Model, query: FreeQuery) => freeWhen(model, query),
+  moveBar: (model: Model, { assignmentId, startDays, stopDays }: { assignmentId: string; startDays: number; stopDays: number }) =>
+    moveBar(model, assignmentId, startDays, stopDays),
+  typePeriod: (model: Model, { assignmentId, period, hours }: { assignmentId: string; period: Range; hours: number }) =>
+    typePeriod(model, assignmentId, period, hours),
+  untype: (model: Model, { assignmentId }: { assignmentId: string }) => untype(model, assignmentId),
+  requests: (model: Model, _query: Record<string, never>) => requestsOf(model),
+  outbox: (model: Model, _query: Record<string, never>) => outboxOf(model),
+  taskOf: ({ plan }: Model, { taskId }: { taskId: string }) => findRow(plan.tasks, taskId) ?? null,
+  why: (model: Model, { taskId }: { taskId: string }) => whyOf(model, taskId),
+  roster: (model: Model, query: ReportRange) => rosterOf(model, query),
+  personYear: (model: Model, { personId, range }: { personId: string; range: Range }) => personYear(model, personId, range),
+  leave: (model: Model, { range }: { range: Range }) => leaveOf(model, range),
+  teams: (model: Model, query: ReportRange) => teamBoard(model, query),
+  skills: (model: Model, query: ReportRange) => skillMatrix(model, query),
+  calendar: (model: Model, { calendarId, range, draft }: { calendarId: string; range: Range; draft?: Partial<Calendar> }) =>
+    calendarYear(model, calendarId, range, draft),
+  importPreview: ({ plan }: Model, query: PreviewQuery) => previewTable(plan, query),
+  impact: (model: Model, { edit }: { edit: Edit }) => impactOf(model, edit),
+  money: (model: Model, query: MoneyQuery) => moneyOf(model, query),
+  views: ({ plan }: Model, { screen }: { screen: string }) => plan.views.filter((view) => view.screen === screen),
+  rateTables: ({ plan }: Model, _query: Record<string, never>) => plan.rateTables,
+  search: ({ plan }: Model, { text }: { text: string }) => searchPlan(plan, text, 8),
+  names: ({ plan }: Model, _query: Record<string, never>) => namesOf(plan),
+  frame: ({ plan }: Model, _query: Record<string, never>) => ({
+    planName: plan.settings.name,
+    currency: plan.settings.currency,
+    horizon: horizonOf(plan),
+    requests: plan.people.reduce((sum, { timeOff = [] }) => sum + timeOff.filter(({ state }) => state === "requested").length, 0),
+    asked: plan.requests.filter(({ state, assignmentId }) => (state === "asked" || state === "offered") && assignmentId !== undefined)
+      .length,
+    counts: { people: plan.people.length, projects: plan.projects.length, tasks: plan.tasks.length, assignments: plan.assignments.length },
+  }),
+};
+
+export type Question = keyof typeof questions;
+export type QueryOf<Q extends Question> = Parameters<(typeof questions)[Q]>[1];
+export type AnswerOf<Q extends Question> = ReturnType<(typeof questions)[Q]>;
+
+/** Answers one question about a plan. */
+export function answer<Q extends Question>(model: Model, question: Q, query: QueryOf<Q>): AnswerOf<Q> {
+  return (questions[question] as (model: Model, query: QueryOf<Q>) => AnswerOf<Q>)(model, query);
+}

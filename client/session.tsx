@@ -1,0 +1,161 @@
+"use client";
+// The plan as the screens see it: answers that follow every edit, and the ways to make one.
+import * as Comlink from "comlink";
+import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
+import type { Proposal } from "../core/allocate/proposal.ts";
+import type { Edit } from "../core/edits/edit.ts";
+import type { Fault } from "../core/plan/faults.ts";
+import type { HostState, Notice } from "./host.ts";
+import type { PlanWorker } from "./plan.worker.ts";
+import type { AnswerOf, QueryOf, Question } from "./questions.ts";
+
+/** An answer that came with the page, and the revision it was given for. */
+export interface Initial<T> {
+  revision: number;
+  data: T;
+}
+
+class PlanSession {
+  #state: HostState | null = null;
+  #worker: Comlink.Remote<PlanWorker> | null = null;
+  readonly #listeners = new Set<() => void>();
+  onNotice: (notice: Notice) => void = () => {};
+  #setRead: () => void = () => {};
+  /** Done when the worker has read the plan: what is asked for before then waits. */
+  readonly #read = new Promise<void>((resolve) => {
+    this.#setRead = resolve;
+  });
+
+  /** Starts the worker; later calls change nothing. */
+  start(): void {
+    if (this.#worker) return;
+    this.#worker = Comlink.wrap<PlanWorker>(new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" }));
+    const listener = (state: HostState, notice?: Notice) => {
+      this.#state = state;
+      this.#setRead();
+      for (const listen of this.#listeners) listen();
+      if (notice) this.onNotice(notice);
+    };
+    this.#worker.start(Comlink.proxy(listener)).catch((error: unknown) => {
+      this.onNotice({
+        kind: "offline",
+        text: `The plan could not be read (${error instanceof Error ? error.message : "no answer"}). Reload the page to try again.`,
+      });
+    });
+  }
+
+  subscribe = (listen: () => void): (() => void) => {
+    this.#listeners.add(listen);
+    return () => this.#listeners.delete(listen);
+  };
+
+  state = (): HostState | null => this.#state;
+
+  /** The worker, once it has read the plan. */
+  get worker(): Comlink.Remote<PlanWorker> | null {
+    return this.#state ? this.#worker : null;
+  }
+
+  /** Makes an edit, once the plan has been read. @returns Why it cannot be; empty where it was made. */
+  async edit(edit: Edit): Promise<readonly Fault[]> {
+    await this.#read;
+    const faults = (await this.worker?.edit(edit)) ?? [];
+    if (faults.length > 0) this.onNotice({ kind: "refused", text: faults.map(({ message }) => message).join(" ") });
+    return faults;
+  }
+
+  /** The answer to a question asked once, of the plan as it is then. */
+  async ask<Q extends Question>(question: Q, query: QueryOf<Q>): Promise<AnswerOf<Q>> {
+    await this.#read;
+    const asked = this.#worker?.ask(question, query as never) as unknown as Promise<{ data: AnswerOf<Q> }>;
+    return (await asked).data;
+  }
+
+  /** The answer to a question after an edit that is not made; null where it cannot be. */
+  async preview<Q extends Question>(edit: Edit, question: Q, query: QueryOf<Q>): Promise<AnswerOf<Q> | null> {
+    await this.#read;
+    const asked = this.#worker?.preview(edit, question, query as never) as unknown as Promise<{ data: AnswerOf<Q> | null }>;
+    return (await asked).data;
+  }
+
+  /** A proposal for openings; takes seconds the first time. */
+  async propose(openingIds: readonly string[], idStem: string): Promise<Proposal | null> {
+    await this.#read;
+    return (await this.#worker?.propose(openingIds, idStem)) ?? null;
+  }
+
+  async step(kind: "undo" | "redo"): Promise<void> {
+    await this.#read;
+    await this.worker?.step(kind);
+  }
+}
+
+/** Questions of the frame: answered after those of the screen, which somebody looks at. */
+const afterOthers: ReadonlySet<Question> = new Set<Question>(["ribbon", "tray", "names", "frame"]);
+
+const SessionContext = createContext<PlanSession | null>(null);
+
+/** Gives the screens below it one plan session. @param onNotice Hears what the user should be told. */
+export function PlanProvider({ children, onNotice }: { children: ReactNode; onNotice: (notice: Notice) => void }) {
+  const session = useMemo(() => new PlanSession(), []);
+  useEffect(() => {
+    session.onNotice = onNotice;
+    session.start();
+  }, [session, onNotice]);
+  return <SessionContext value={session}>{children}</SessionContext>;
+}
+
+/** The plan session of this window. */
+export function usePlan(): PlanSession {
+  const session = useContext(SessionContext);
+  if (!session) throw new Error("usePlan belongs below a PlanProvider.");
+  return session;
+}
+
+/** What the host says of itself; null until the plan has been read. */
+export function useHostState(): HostState | null {
+  const session = usePlan();
+  return useSyncExternalStore(session.subscribe, session.state, () => null);
+}
+
+/** The answer to a question, asked anew with every change of plan or query. Until the first new answer it is the one
+ * that came with the page, even for another query: screens check what they show against the query where it matters. */
+export function useAnswer<Q extends Question>(question: Q, query: QueryOf<Q>, initial: Initial<AnswerOf<Q>>): AnswerOf<Q> {
+  return useMaybeAnswer(question, query, initial) as AnswerOf<Q>;
+}
+
+/** The same for a question that no answer came with; null until there is one, and where `query` is null. */
+export function useMaybeAnswer<Q extends Question>(
+  question: Q,
+  query: QueryOf<Q> | null,
+  initial: Initial<AnswerOf<Q>> | null,
+): AnswerOf<Q> | null {
+  const session = usePlan();
+  const state = useHostState();
+  const key = query === null ? null : JSON.stringify(query);
+  const [answered, setAnswered] = useState<{ key: string; data: AnswerOf<Q> } | null>(null);
+  const first = useRef({ key, initial });
+  const version = state?.version ?? 0;
+
+  useEffect(() => {
+    const { worker } = session;
+    if (!worker || key === null || version === 0) return;
+    let isStale = false;
+    const ask = async () => {
+      const { data } = (await worker.ask(question, JSON.parse(key))) as unknown as { data: AnswerOf<Q> };
+      if (!isStale) setAnswered({ key, data });
+    };
+    const isLater = afterOthers.has(question);
+    const later = isLater ? setTimeout(ask) : undefined;
+    if (!isLater) void ask();
+    return () => {
+      isStale = true;
+      clearTimeout(later);
+    };
+  }, [session, question, key, version]);
+
+  // A page that came anew from the server brings a newer first answer.
+  if (first.current.initial !== initial) first.current = { key, initial };
+  if (key === null) return null;
+  return answered?.data ?? first.current.initial?.data ?? null;
+}
