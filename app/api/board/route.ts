@@ -1,0 +1,35 @@
+// The board's window as CSV or XLSX, with the rows, filters and measure that the address states.
+import { createLoader } from "nuqs/server";
+import { boardOf } from "../../../core/load/board.ts";
+import { horizonOf, todayOf } from "../../../core/model.ts";
+import { writeCsv } from "../../../interchange/csv.ts";
+import { writeXlsx } from "../../../interchange/xlsx.ts";
+import { windowFrom } from "../../../ui/timeWindow.ts";
+import { boardViewOf, viewParams } from "../../../views/balance/balanceParams.ts";
+import { boardTable } from "../../../views/balance/boardTable.ts";
+import { clockDay, currentModel } from "../../host.ts";
+
+export const dynamic = "force-dynamic";
+
+const loadView = createLoader(viewParams);
+const XLSX_TYPE = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
+
+export async function GET(request: Request): Promise<Response> {
+  const { searchParams } = new URL(request.url);
+  const format = searchParams.get("format") ?? "csv";
+  if (format !== "csv" && format !== "xlsx") return Response.json({ message: 'The board comes as "csv" or "xlsx".' }, { status: 400 });
+  const { model } = await currentModel();
+  const text = (name: string) => searchParams.get(name);
+  const window = windowFrom(text("from"), text("to"), text("by"), todayOf(model.plan, clockDay()), horizonOf(model.plan));
+  const params = loadView(searchParams);
+  const board = boardOf(model, { ...window, open: [], view: boardViewOf(params), countsTasks: params.show === "tasks" });
+  const rows = boardTable(board, params.show);
+  const isCsv = format === "csv";
+  return new Response(isCsv ? writeCsv(rows) : new Uint8Array(await writeXlsx([{ name: "Balance", rows }])), {
+    headers: {
+      "content-type": isCsv ? "text/csv; charset=utf-8" : XLSX_TYPE,
+      "content-disposition": `attachment; filename="balance.${format}"`,
+      "cache-control": "no-store",
+    },
+  });
+}

@@ -1,0 +1,59 @@
+// Settles edits: checks them again, applies them to the newest plan, answers with what has changed or why not.
+
+import { type Settled, settleSchema } from "../../../client/messages.ts";
+import type { Edit } from "../../../core/edits/edit.ts";
+import { faultText } from "../../../core/plan/faults.ts";
+import { schemaFaults } from "../../../core/plan/parse.ts";
+import { readText, TooLarge } from "../../body.ts";
+import { BUILT_IN_USER, openStore } from "../../host.ts";
+
+export const dynamic = "force-dynamic";
+
+/** Room for bringing in some ten thousand rows; other edits are a thousandth of it. */
+const MOST_BYTES = 16_000_000;
+
+export async function POST(request: Request): Promise<Response> {
+  let value: unknown;
+  try {
+    value = JSON.parse(await readText(request, MOST_BYTES));
+  } catch (error) {
+    if (error instanceof TooLarge) return refuse(413, "This edit is larger than 16 MB and was not made. Make it in smaller parts.");
+    return refuse(400, "This edit is not JSON and was not made.");
+  }
+  const checked = settleSchema.safeParse(value, { reportInput: true });
+  if (!checked.success) {
+    const faults = schemaFaults(checked.error.issues, value);
+    return Response.json(await unchanged(faults.length > 0 ? faults : [{ place: "", message: faultText.badText(value) }]), { status: 400 });
+  }
+  const store = await openStore();
+  const { request: asked, base } = checked.data;
+  if (asked.kind === "edit" && !isInOwnName(asked.edit))
+    return refuse(403, "Comments and answers are written in one’s own name. Nothing was changed.");
+  try {
+    const answer: Settled = await store.settle(asked, BUILT_IN_USER.id, base, new Date().toISOString());
+    return Response.json(answer, { status: answer.faults.length > 0 ? 409 : 200 });
+  } catch (error) {
+    // The transaction was rolled back, so the edit can be put back like any other refusal.
+    console.error(error);
+    return refuse(
+      422,
+      `This change could not be saved (${error instanceof Error ? error.message : "no reason given"}). Nothing was changed.`,
+    );
+  }
+}
+
+/** What carries a name has to carry that of whoever makes it. */
+function isInOwnName(edit: Edit): boolean {
+  if (edit.kind === "together") return edit.edits.every(isInOwnName);
+  if (edit.kind === "addComment") return edit.comment.author === BUILT_IN_USER.name;
+  return edit.kind !== "answerRequest" || edit.entry.by === BUILT_IN_USER.name;
+}
+
+async function refuse(status: number, message: string): Promise<Response> {
+  return Response.json(await unchanged([{ place: "", message }]), { status });
+}
+
+async function unchanged(faults: Settled["faults"]): Promise<Settled> {
+  const { revision, history } = (await openStore()).snapshot();
+  return { revision, entries: null, history, faults };
+}

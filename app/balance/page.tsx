@@ -1,0 +1,17 @@
+import { createLoader } from "nuqs/server";
+import { Balance } from "../../views/balance/balance.tsx";
+import { boardViewOf, viewParams } from "../../views/balance/balanceParams.ts";
+import { initialAnswer, oneParam, type SearchParams, windowOfPage } from "../initial.ts";
+
+/** Rows that come with their figures in the HTML; the rest follow from the browser's own copy of the plan. */
+const FIRST_ROWS = 60;
+
+const loadView = createLoader(viewParams);
+
+export default async function BalancePage({ searchParams }: { searchParams: SearchParams }) {
+  const open = ((await oneParam(searchParams, "open")) ?? "").split(",").filter(Boolean);
+  const window = await windowOfPage(searchParams);
+  const params = await loadView(searchParams);
+  const query = { ...window, open, limit: FIRST_ROWS, view: boardViewOf(params), countsTasks: params.show === "tasks" };
+  return <Balance initial={await initialAnswer("board", query)} />;
+}

@@ -1,0 +1,29 @@
+// First answers that come with a page, so that its figures stand in the HTML.
+import "server-only";
+import { type AnswerOf, answer, type QueryOf, type Question } from "../client/questions.ts";
+import type { Initial } from "../client/session.tsx";
+import { horizonOf, todayOf } from "../core/model.ts";
+import { windowFrom } from "../ui/timeWindow.ts";
+import { clockDay, currentModel } from "./host.ts";
+
+export type SearchParams = Promise<Record<string, string | string[] | undefined>>;
+
+/** The answer to a question about the newest plan. */
+export async function initialAnswer<Q extends Question>(question: Q, query: QueryOf<Q>): Promise<Initial<AnswerOf<Q>>> {
+  const { revision, model } = await currentModel();
+  return { revision, data: answer(model, question, query) };
+}
+
+/** The time window that a page's URL states. */
+export async function windowOfPage(searchParams: SearchParams) {
+  const { model } = await currentModel();
+  const { from, to, by } = await searchParams;
+  const one = (value: string | string[] | undefined) => (typeof value === "string" ? value : null);
+  return windowFrom(one(from), one(to), one(by), todayOf(model.plan, clockDay()), horizonOf(model.plan));
+}
+
+/** One value of a page's URL. */
+export async function oneParam(searchParams: SearchParams, name: string): Promise<string | null> {
+  const value = (await searchParams)[name];
+  return typeof value === "string" ? value : null;
+}

@@ -1,0 +1,31 @@
+import "@fontsource-variable/instrument-sans";
+import "@fontsource-variable/newsreader";
+import "@fontsource-variable/newsreader/wght-italic.css";
+import "./globals.css";
+import type { Metadata } from "next";
+import { cookies } from "next/headers";
+import type { ReactNode } from "react";
+import { Frame } from "../views/frame/frame.tsx";
+import { BUILT_IN_USER, clockDay } from "./host.ts";
+import { initialAnswer } from "./initial.ts";
+
+export const metadata: Metadata = { title: "Mindful Roster" };
+export const dynamic = "force-dynamic";
+
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const theme = (await cookies()).get("theme")?.value === "dark" ? "dark" : "light";
+  const clock = clockDay();
+  const [frame, ribbon, tray, names] = await Promise.all([
+    initialAnswer("frame", {}),
+    initialAnswer("ribbon", { clock }),
+    initialAnswer("tray", {}),
+    initialAnswer("names", {}),
+  ]);
+  return (
+    <html lang="en" data-theme={theme}>
+      <body>
+        <Frame initial={{ clock, user: BUILT_IN_USER, theme, frame, ribbon, tray, names }}>{children}</Frame>
+      </body>
+    </html>
+  );
+}

@@ -1,0 +1,9 @@
+import { Openings } from "../../views/openings/openings.tsx";
+import { initialAnswer, oneParam, type SearchParams } from "../initial.ts";
+
+export default async function OpeningsPage({ searchParams }: { searchParams: SearchParams }) {
+  const pipeline = (await oneParam(searchParams, "pipeline")) === "true";
+  const openings = await initialAnswer("openings", { pipeline });
+  const openingId = (await oneParam(searchParams, "opening")) ?? openings.data[0]?.id ?? "";
+  return <Openings initial={openings} candidates={await initialAnswer("candidates", { openingId })} />;
+}

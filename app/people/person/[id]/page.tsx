@@ -1,0 +1,17 @@
+import { dateOf } from "../../../../core/calendar/day.ts";
+import { yearOf, yearRange } from "../../../../ui/years.ts";
+import { PersonPage } from "../../../../views/people/person/person.tsx";
+import { initialAnswer, oneParam, type SearchParams, windowOfPage } from "../../../initial.ts";
+
+interface Props {
+  params: Promise<{ id: string }>;
+  searchParams: SearchParams;
+}
+
+export default async function Page({ params, searchParams }: Props) {
+  const personId = decodeURIComponent((await params).id);
+  const year = yearOf(await oneParam(searchParams, "year")) ?? dateOf((await windowOfPage(searchParams)).range.start).year;
+  return (
+    <PersonPage key={personId} personId={personId} initial={await initialAnswer("personYear", { personId, range: yearRange(year) })} />
+  );
+}

@@ -1,0 +1,49 @@
+import { expect, test } from "vitest";
+import { parseDay } from "../core/calendar/day.ts";
+import { isDateText, readDate, writeDate } from "./dateText.ts";
+import { hoursText, initials, moneyText, periodHeading, periodPhrase, rangeText, shareText } from "./format.ts";
+import { windowFrom } from "./timeWindow.ts";
+
+const day = parseDay;
+
+test("hours have one decimal at most and a true minus", () => {
+  expect(hoursText(450)).toBe("7.5");
+  expect(hoursText(-840)).toBe("−14");
+  expect(hoursText(-2)).toBe("0");
+  expect(hoursText(74_820)).toBe("1,247");
+});
+
+test("amounts keep their cents, shares are whole, nothing is a dash", () => {
+  expect(moneyText(252_594)).toBe("2,525.94");
+  expect(moneyText(-5)).toBe("−0.05");
+  expect(shareText(4_444)).toBe("44%");
+  expect(shareText(null)).toBe("–");
+});
+
+test("days are written short, with the year where it is not obvious", () => {
+  expect(rangeText({ start: day("2027-01-25"), stop: day("2027-03-22") })).toBe("25 Jan – 21 Mar 2027");
+  expect(rangeText({ start: day("2026-12-28"), stop: day("2027-01-05") })).toBe("28 Dec 2026 – 4 Jan 2027");
+  expect(periodPhrase({ start: day("2027-02-08"), stop: day("2027-02-15") })).toBe("week of 8 February");
+  expect(periodHeading({ start: day("2027-02-08"), stop: day("2027-02-15") }, "week")).toEqual({ main: "8 Feb", side: "wk 6" });
+});
+
+test("a typed day is understood in the ways people write it, day first", () => {
+  for (const text of ["8 Feb 2027", "8 February 2027", "8.2.2027", "8/2/2027", "2027-02-08"]) expect(readDate(text)).toBe("2027-02-08");
+  for (const text of ["30 Feb 2027", "2027-02-30", "soon"]) expect(isDateText(text)).toBe(false);
+  expect(isDateText("")).toBe(true);
+  expect(writeDate("2027-02-08")).toBe("8 Feb 2027");
+  expect(initials("Ines Valtonen")).toBe("IV");
+});
+
+test("a URL's window is cut to the horizon, and one that makes no sense gives the weeks around today", () => {
+  const horizon = { start: day("2026-10-05"), stop: day("2028-04-01") };
+  const today = day("2027-02-01");
+  expect(windowFrom("2026-01-01", "2026-11-01", "month", today, horizon)).toEqual({
+    range: { start: horizon.start, stop: day("2026-11-02") },
+    grain: "month",
+  });
+  const usual = { range: { start: day("2027-01-25"), stop: day("2027-03-22") }, grain: "week" };
+  expect(windowFrom(null, null, null, today, horizon)).toEqual(usual);
+  expect(windowFrom("2027-02-30", "2027-03-01", "fortnight", today, horizon)).toEqual(usual);
+  expect(windowFrom("2027-03-01", "2027-02-01", null, today, horizon)).toEqual(usual);
+});

@@ -1,0 +1,91 @@
+// Figures and dates as they are read on screen.
+import { format } from "date-fns";
+import { type Day, isoWeekOf } from "../core/calendar/day.ts";
+import type { Grain, Range } from "../core/calendar/periods.ts";
+
+/** Minutes as hours with one decimal at most, a true minus sign and thousands set apart. */
+export function hoursText(minutes: number): string {
+  const tenths = Math.round(minutes / 6);
+  const text = (Math.abs(tenths) / 10).toLocaleString("en-GB", { maximumFractionDigits: 1 });
+  return tenths < 0 ? `−${text}` : text;
+}
+
+/** Minor units as an amount in whole or exact major units, thousands set apart. */
+export function moneyText(minor: number, decimals: 0 | 2 = 2): string {
+  const text = (Math.abs(minor) / 100).toLocaleString("en-GB", { minimumFractionDigits: decimals, maximumFractionDigits: decimals });
+  return minor < 0 ? `−${text}` : text;
+}
+
+/** Hundredths of a percent as a whole percentage; a dash where there is none. */
+export function shareText(hundredths: number | null): string {
+  return hundredths === null ? "–" : `${Math.round(hundredths / 100)}%`;
+}
+
+/** A count with its noun: "1 person", "3 people". */
+export function countText(count: number, one: string, many = `${one}s`): string {
+  return `${count.toLocaleString("en-GB")} ${count === 1 ? one : many}`;
+}
+
+function dateOfDay(day: Day): Date {
+  const utc = new Date(day * 86_400_000);
+  return new Date(utc.getUTCFullYear(), utc.getUTCMonth(), utc.getUTCDate());
+}
+
+/** A day as "8 Feb". */
+export const shortDay = (day: Day): string => format(dateOfDay(day), "d MMM");
+
+/** A day as "8 Feb 2027". */
+export const longDay = (day: Day): string => format(dateOfDay(day), "d MMM yyyy");
+
+/** A day as "Tue 9 Feb". */
+export const weekdayText = (day: Day): string => format(dateOfDay(day), "EEE d MMM");
+
+/** A month as "Feb", with the year in January. */
+export const monthText = (day: Day): string => format(dateOfDay(day), dateOfDay(day).getMonth() === 0 ? "yyyy" : "MMM");
+
+/** A month as "February 2027". */
+export const fullMonthText = (day: Day): string => format(dateOfDay(day), "MMMM yyyy");
+
+/** A range as "25 Jan – 21 Mar 2027". */
+export function rangeText({ start, stop }: Range): string {
+  const [first, last] = [dateOfDay(start), dateOfDay(stop - 1)];
+  return `${format(first, first.getFullYear() === last.getFullYear() ? "d MMM" : "d MMM yyyy")} – ${format(last, "d MMM yyyy")}`;
+}
+
+/** The two lines of a column's heading. */
+export function periodHeading({ start }: Range, grain: Grain): { main: string; side: string } {
+  const date = dateOfDay(start);
+  switch (grain) {
+    case "day":
+      return { main: format(date, "d MMM"), side: format(date, "EEE") };
+    case "week":
+      return { main: format(date, "d MMM"), side: `wk ${isoWeekOf(start + 3)}` };
+    case "month":
+      return { main: format(date, "MMM"), side: format(date, "yyyy") };
+    case "quarter":
+      return { main: `Q${Math.floor(date.getMonth() / 3) + 1}`, side: format(date, "yyyy") };
+    case "year":
+      return { main: format(date, "yyyy"), side: "" };
+  }
+}
+
+/** A period named in a sentence: "week of 8 February", "9 February", "February 2027". */
+export function periodPhrase({ start, stop }: Range): string {
+  const date = dateOfDay(start);
+  if (stop - start === 1) return format(date, "EEEE d MMMM");
+  if (stop - start <= 7) return `week of ${format(date, "d MMMM")}`;
+  if (stop - start <= 31) return format(date, "MMMM yyyy");
+  return rangeText({ start, stop });
+}
+
+/** First letters of the first and last name. */
+export function initials(name: string): string {
+  const parts = name.split(/\s+/).filter(Boolean);
+  return `${parts[0]?.[0] ?? ""}${parts.length > 1 ? (parts.at(-1)?.[0] ?? "") : ""}`.toUpperCase();
+}
+
+/** The hue of a project, as a token. */
+export const hueOf = (projectRow: number): string => `var(--h${(projectRow % 8) + 1})`;
+
+/** A moment as its reader's clock shows it, `25 Nov 2026, 18:40`. */
+export const dateTimeText = (iso: string): string => format(new Date(iso), "d MMM yyyy, HH:mm");

@@ -1,0 +1,66 @@
+"use client";
+// A button that opens a small panel below it, and the choice of columns that stands in one.
+import { Popover } from "radix-ui";
+import type { ReactNode } from "react";
+import { Button } from "./button.tsx";
+
+export function Menu({
+  label,
+  icon,
+  isActive = false,
+  children,
+}: {
+  label: string;
+  icon: ReactNode;
+  isActive?: boolean;
+  children: ReactNode;
+}) {
+  return (
+    <Popover.Root>
+      <Popover.Trigger asChild>
+        <Button className={isActive ? "border-pine! text-pine!" : ""}>
+          {icon} {label}
+        </Button>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="end"
+          sideOffset={6}
+          aria-label={label}
+          className="z-50 rounded-card border border-line-2 bg-sheet p-3 shadow-float"
+        >
+          {children}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+/** A tick for each column; the order of `all` is kept. */
+export function ColumnChoice<C extends string>({
+  all,
+  words,
+  chosen,
+  onChoose,
+}: {
+  all: readonly C[];
+  words: Record<C, string>;
+  chosen: readonly C[];
+  onChoose: (columns: C[]) => void;
+}) {
+  return (
+    <div className="space-y-1">
+      {all.map((column) => (
+        <label key={column} className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="accent-pine"
+            checked={chosen.includes(column)}
+            onChange={(event) => onChoose(all.filter((own) => (own === column ? event.target.checked : chosen.includes(own))))}
+          />
+          {words[column]}
+        </label>
+      ))}
+    </div>
+  );
+}

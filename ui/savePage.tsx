@@ -1,0 +1,31 @@
+"use client";
+// A page of its own from a component: saved as a file that holds all it needs, or sent to the printer.
+import type { ReactElement } from "react";
+
+/** The page as one text; what writes it is only loaded when somebody asks for it. */
+export async function pageText(page: ReactElement): Promise<string> {
+  const { renderToStaticMarkup } = await import("react-dom/server");
+  return `<!doctype html>${renderToStaticMarkup(page)}`;
+}
+
+export function savePage(html: string, name: string): void {
+  const link = document.createElement("a");
+  link.href = URL.createObjectURL(new Blob([html], { type: "text/html" }));
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
+}
+
+export function printPage(html: string): void {
+  const frame = document.createElement("iframe");
+  frame.style.cssText = "position:fixed;width:0;height:0;border:0";
+  frame.title = "Page to print";
+  frame.srcdoc = html;
+  frame.onload = () => {
+    const { contentWindow } = frame;
+    if (!contentWindow) return;
+    contentWindow.onafterprint = () => frame.remove();
+    contentWindow.print();
+  };
+  document.body.append(frame);
+}

@@ -1,0 +1,34 @@
+// The window of time that every screen follows: what a URL says of it.
+import { type Day, parseDay } from "../core/calendar/day.ts";
+import { type Grain, grains, type Range } from "../core/calendar/periods.ts";
+import { isCalendarDate } from "../core/plan/schema.ts";
+
+export interface TimeWindow {
+  range: Range;
+  grain: Grain;
+}
+
+const WEEKS_SHOWN = 8;
+
+/** The window that is shown where the URL states none: the week before today and the seven after. */
+function defaultWindow(today: Day, horizon: Range): TimeWindow {
+  const monday = today - ((((today + 3) % 7) + 7) % 7);
+  const start = Math.max(horizon.start, Math.min(monday - 7, horizon.stop - WEEKS_SHOWN * 7));
+  return { range: { start, stop: Math.min(horizon.stop, start + WEEKS_SHOWN * 7) }, grain: "week" };
+}
+
+/** The window that a URL states, cut to the horizon; the default where it states none that makes sense. */
+export function windowFrom(
+  from: string | null | undefined,
+  to: string | null | undefined,
+  by: string | null | undefined,
+  today: Day,
+  horizon: Range,
+): TimeWindow {
+  const fallback = defaultWindow(today, horizon);
+  const grain = grains.includes(by as Grain) ? (by as Grain) : fallback.grain;
+  if (!from || !to || !isCalendarDate(from) || !isCalendarDate(to)) return { ...fallback, grain };
+  const start = Math.max(horizon.start, parseDay(from));
+  const stop = Math.min(horizon.stop, parseDay(to) + 1);
+  return stop > start ? { range: { start, stop }, grain } : { ...fallback, grain };
+}

@@ -1,0 +1,46 @@
+// What the address says of how the board is looked at; read by the page on the server and by the screen.
+import { parseAsBoolean, parseAsString, parseAsStringLiteral } from "nuqs/server";
+import { type BoardView, boardRowKinds, boardSorts } from "../../core/load/boardView.ts";
+
+export const measures = ["room", "load", "share", "capacity", "fte", "tasks"] as const;
+export type Measure = (typeof measures)[number];
+
+const text = parseAsString.withDefault("");
+
+export const viewParams = {
+  rows: parseAsStringLiteral(boardRowKinds).withDefault("role"),
+  sort: parseAsStringLiteral(boardSorts).withDefault("plan"),
+  show: parseAsStringLiteral(measures).withDefault("room"),
+  pencilled: parseAsBoolean.withDefault(true),
+  pipeline: parseAsStringLiteral(["none", "weighted", "full"] as const).withDefault("none"),
+  role: text,
+  skill: text,
+  team: text,
+  location: text,
+  project: text,
+  category: text,
+  client: text,
+  stage: text,
+};
+
+export type ViewParams = { [K in keyof typeof viewParams]: NonNullable<ReturnType<(typeof viewParams)[K]["parse"]>> };
+
+/** The parameters of the filters, in the order they stand in. */
+export const filterKeys = ["role", "skill", "team", "location", "project", "category", "client", "stage"] as const;
+
+export function boardViewOf({
+  rows,
+  sort,
+  pencilled,
+  pipeline,
+  role,
+  skill,
+  team,
+  location,
+  project,
+  category,
+  client,
+  stage,
+}: ViewParams): BoardView {
+  return { rows, sort, counting: { pencilled, pipeline }, filters: { role, skill, team, location, project, category, client, stage } };
+}

@@ -1,0 +1,229 @@
+"use client";
+// The board: rows and columns virtualised, heads kept in sight, moved through by keyboard.
+import { DndContext, DragOverlay, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
+import { useVirtualizer } from "@tanstack/react-virtual";
+import { type KeyboardEvent, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
+import type { Range } from "../../core/calendar/periods.ts";
+import type { BoardRowKind } from "../../core/load/boardView.ts";
+import { shareOf } from "../../core/plan/units.ts";
+import { hoursText, periodHeading, periodPhrase, shareText } from "../../ui/format.ts";
+import { useWidth } from "../../ui/useWidth.ts";
+import { BoardRow } from "./boardRow.tsx";
+import { barsHeight, HEAD_HEIGHT, LEAST_COLUMN, NAME_WIDTH, PERSON_HEIGHT, ROLE_HEIGHT, SUM_WIDTH } from "./columns.ts";
+import { DragChip } from "./dragChip.tsx";
+import { measureWords } from "./figures.ts";
+import type { useBalance } from "./useBalance.ts";
+import { useBarDrag } from "./useBarDrag.ts";
+
+export type BalanceProps = { balance: ReturnType<typeof useBalance> };
+
+export function Board({ balance }: BalanceProps) {
+  const { board, grain, measure, open } = balance;
+  const frame = useRef<HTMLDivElement>(null);
+  const width = useWidth(frame, 1130);
+  const count = board.periods.length;
+  const column = Math.max(LEAST_COLUMN, Math.floor((width - NAME_WIDTH - SUM_WIDTH - 1) / count));
+  const heightOf = (at: number) => {
+    const row = board.rows[at];
+    if (row.kind !== "person") return ROLE_HEIGHT;
+    return PERSON_HEIGHT + (open.includes(row.id) ? barsHeight(board.bars[row.id] ?? []) : 0);
+  };
+  const rows = useVirtualizer({
+    count: board.rows.length,
+    getScrollElement: () => frame.current,
+    estimateSize: heightOf,
+    getItemKey: (at) => board.rows[at].key,
+    overscan: 6,
+    initialRect: { width: 1000, height: 620 },
+    scrollPaddingStart: HEAD_HEIGHT,
+  });
+  const columns = useVirtualizer({
+    count,
+    horizontal: true,
+    getScrollElement: () => frame.current,
+    estimateSize: () => column,
+    overscan: 3,
+    initialRect: { width: 1000, height: 620 },
+    scrollPaddingStart: NAME_WIDTH,
+  });
+  // biome-ignore lint/correctness/useExhaustiveDependencies: heights hang on what is open and on its bars
+  useLayoutEffect(() => rows.measure(), [rows, open, board.bars, board.rows]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: sizes hang on the width of a column
+  useLayoutEffect(() => columns.measure(), [columns, column]);
+
+  const { active, press } = useGridKeys(balance, (row, period) => {
+    rows.scrollToIndex(row);
+    columns.scrollToIndex(period);
+  });
+  // A link to a cell shows it: once, when the screen opens.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: later selections are made where one already looks
+  useEffect(() => {
+    const at = board.rows.findIndex(({ id }) => id === balance.selected?.personId);
+    if (at > 8) rows.scrollToIndex(at, { align: "center" });
+  }, []);
+  const drag = useBarDrag(balance, (distance) => daysAt(distance, column, board.periods));
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
+  const shown = columns.getVirtualItems();
+  const phrases = useMemo(() => board.periods.map(periodPhrase), [board.periods]);
+
+  return (
+    <DndContext
+      sensors={sensors}
+      onDragStart={drag.start}
+      onDragMove={drag.move}
+      onDragEnd={drag.end}
+      onDragCancel={drag.cancel}
+      autoScroll={{ threshold: { x: 0.08, y: 0.1 } }}
+    >
+      <div
+        ref={frame}
+        role="grid"
+        tabIndex={-1}
+        aria-label={`People by ${grain}, ${measureWords[measure]}`}
+        aria-rowcount={board.rows.length + 1}
+        aria-colcount={count + 2}
+        onKeyDown={press}
+        className="min-h-0 flex-1 overflow-auto rounded-t-card border border-line border-b-0 bg-sheet"
+      >
+        <div className="relative" style={{ width: NAME_WIDTH + column * count + SUM_WIDTH, height: HEAD_HEIGHT + rows.getTotalSize() }}>
+          <div role="row" className="sticky top-0 z-[3] flex justify-between border-line border-b bg-sheet" style={{ height: HEAD_HEIGHT }}>
+            <div
+              role="columnheader"
+              className="sticky left-0 z-[4] shrink-0 border-line border-r bg-sheet px-3 pt-1.5"
+              style={{ width: NAME_WIDTH }}
+            >
+              <div className="font-semibold leading-tight">{headWords[balance.params.rows]}</div>
+              <div className="text-[12.5px] text-ink-2 leading-tight">{measureWords[measure]}</div>
+            </div>
+            {shown.map(({ index }) => {
+              const { main, side } = periodHeading(board.periods[index], grain);
+              return (
+                <div
+                  key={index}
+                  role="columnheader"
+                  className="absolute top-0 h-full border-line border-r px-1.5 pt-1.5"
+                  style={{ left: NAME_WIDTH + index * column, width: column }}
+                >
+                  <div className="truncate font-semibold leading-tight">{main}</div>
+                  <div
+                    className={`flex justify-between text-ink-2 leading-tight ${column < 76 ? "text-[11.5px] tracking-tight" : "text-[12.5px]"}`}
+                  >
+                    <span>{side}</span>
+                    <span title={`Load of everybody: ${hoursText(board.all.load[index])} of ${hoursText(board.all.capacity[index])} hours`}>
+                      {shareText(shareOf(board.all.load[index], board.all.capacity[index]))}
+                    </span>
+                  </div>
+                </div>
+              );
+            })}
+            <div
+              role="columnheader"
+              className="sticky right-0 z-[4] shrink-0 border-line border-l bg-sheet px-2 pt-1.5 text-right"
+              style={{ width: SUM_WIDTH }}
+            >
+              <div className="font-semibold leading-tight">Sum</div>
+              <div className="text-[12.5px] text-ink-2 leading-tight">
+                {shareText(shareOf(sumOf(board.all.load), sumOf(board.all.capacity)))}
+              </div>
+            </div>
+          </div>
+          {rows.getVirtualItems().map((item) => (
+            <BoardRow
+              key={item.key}
+              at={item.index}
+              top={HEAD_HEIGHT + item.start}
+              height={item.size}
+              column={column}
+              firstColumn={shown[0]?.index ?? 0}
+              columnCount={shown.length}
+              phrases={phrases}
+              active={active?.row === item.index ? active.period : null}
+              isDropTarget={drag.targetId === board.rows[item.index].personId && drag.targetId !== null}
+              previewLoad={drag.load?.personId === board.rows[item.index].personId ? (drag.load?.load ?? null) : null}
+              balance={balance}
+            />
+          ))}
+        </div>
+      </div>
+      <DragOverlay dropAnimation={null}>
+        {drag.bar && (
+          <DragChip
+            bar={drag.bar}
+            more={balance.picked.has(drag.bar.assignmentId) ? balance.picked.size - 1 : 0}
+            outcome={drag.outcome}
+            days={drag.days}
+            moves={drag.moves}
+          />
+        )}
+      </DragOverlay>
+    </DndContext>
+  );
+}
+
+const headWords: Record<BoardRowKind, string> = {
+  role: "Person",
+  team: "Person",
+  location: "Person",
+  none: "Person",
+  roles: "Role",
+  teams: "Team",
+  projects: "Project",
+  peopleProjects: "Person",
+};
+
+/** A distance on the board in days, by the mean length of its periods. */
+function daysAt(distance: number, column: number, periods: readonly Range[]): number {
+  const days = (periods[periods.length - 1].stop - periods[0].start) / periods.length;
+  return Math.round((distance / column) * days);
+}
+
+const sumOf = (minutes: Int32Array): number => minutes.reduce((sum, own) => sum + own, 0);
+
+/** Arrow keys move between cells, Enter explains one, Space opens a person, M gives work away. */
+function useGridKeys(
+  { board, select, toggle, open, setMoving, selected }: BalanceProps["balance"],
+  reveal: (row: number, period: number) => void,
+) {
+  const [active, setActive] = useState<{ row: number; period: number } | null>(null);
+  useEffect(() => {
+    if (active) document.getElementById(cellId(active.row, active.period))?.focus({ preventScroll: true });
+  }, [active]);
+  const press = useCallback(
+    (event: KeyboardEvent) => {
+      const place = placeOf(event.target as HTMLElement);
+      if (!place || event.ctrlKey || event.metaKey || event.altKey) return;
+      const step = steps[event.key];
+      const row = board.rows[place.row];
+      if (step) {
+        const next = { row: clamp(place.row + step[0], board.rows.length), period: clamp(place.period + step[1], board.periods.length) };
+        reveal(next.row, next.period);
+        setActive(next);
+      } else if (event.key === "Enter" && row.kind === "person") select({ personId: row.id, range: board.periods[place.period] });
+      else if (event.key === " " && row.kind === "person") toggle(row.id);
+      else if (event.key.toLowerCase() === "m" && row.kind === "person") {
+        const bars = board.bars[row.id];
+        const [first] = bars ?? [];
+        if (!selected || selected.personId !== row.id) select({ personId: row.id, range: board.periods[place.period] });
+        if (open.includes(row.id) && first && bars.length === 1) setMoving(first.assignmentId);
+      } else return;
+      event.preventDefault();
+    },
+    [board, reveal, select, toggle, open, selected, setMoving],
+  );
+  return { active, press };
+}
+
+const steps: Record<string, [number, number]> = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] };
+
+export function cellId(row: number, period: number): string {
+  return `cell-${row}-${period}`;
+}
+
+function placeOf(element: HTMLElement): { row: number; period: number } | null {
+  const parts = /^cell-(\d+)-(\d+)$/.exec(element.id);
+  return parts && { row: Number(parts[1]), period: Number(parts[2]) };
+}
+
+function clamp(at: number, count: number): number {
+  return Math.max(0, Math.min(count - 1, at));
+}

@@ -1,0 +1,78 @@
+// The board as one page to print: its rows and figures as they stand on the screen, over ones hatched and with a minus.
+
+import type { Grain } from "../../core/calendar/periods.ts";
+import type { Board } from "../../core/load/board.ts";
+import { periodState } from "../../core/load/periodSums.ts";
+import { periodHeading, rangeText } from "../../ui/format.ts";
+import type { Measure } from "./balanceParams.ts";
+import { figuresAt, figureText, measureWords, rowSum } from "./figures.ts";
+
+export function BoardPage({ board, measure, grain, studio }: { board: Board; measure: Measure; grain: Grain; studio: string }) {
+  const { periods, rows, band } = board;
+  return (
+    <html lang="en">
+      <body>
+        <meta charSet="utf-8" />
+        <title>Balance</title>
+        <style>{css}</style>
+        <h1>Balance</h1>
+        <p>
+          {studio}, {rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop })}, {measureWords[measure]}
+        </p>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col" />
+              {periods.map((period) => (
+                <th key={period.start} scope="col">
+                  {periodHeading(period, grain).main}
+                </th>
+              ))}
+              <th scope="col">Sum</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row, at) => {
+              const isPart = row.kind === "part" || row.projectRow !== undefined;
+              const own = isPart && measure !== "fte" ? "load" : measure;
+              return (
+                <tr key={row.key} className={row.kind}>
+                  <th scope="row">{row.name}</th>
+                  {periods.map((period, p) => {
+                    const figures = figuresAt(board, at, p);
+                    const state = isPart ? "open" : periodState(figures.capacity, figures.load, band);
+                    const isAway = !isPart && figures.capacity === 0 && figures.load === 0;
+                    return (
+                      <td key={period.start} className={isAway ? "away" : state}>
+                        {isAway || (isPart && figures.load === 0) ? "" : figureText(own, figures)}
+                      </td>
+                    );
+                  })}
+                  <td>{figureText(own, rowSum(board, at))}</td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </body>
+    </html>
+  );
+}
+
+const css = `
+:root{color-scheme:light}
+body{margin:24px;font:12px/1.35 Georgia,"Times New Roman",serif;color:#1f2b2a;background:#fff}
+h1{font-size:22px;font-weight:400;margin:0}
+p{margin:2px 0 10px;color:#55625f}
+table{width:100%;border-collapse:collapse}
+th,td{padding:3px 6px;border-bottom:1px solid #dedace;text-align:right;font-weight:400;white-space:nowrap}
+th[scope=row],thead th:first-child{text-align:left}
+thead th{border-bottom-color:#86908c;color:#55625f}
+.group{background:#f4f2ec}.group th{font-style:italic;font-size:13px}
+.part th{padding-left:20px}
+.over{font-weight:700;color:#9c3c16;background:repeating-linear-gradient(135deg,#f6dfd2 0 3px,#fff 3px 6px)}
+.level{color:#2c6b5e}
+.away{background:radial-gradient(circle,#86908c .6px,transparent .8px) 0 0/6px 6px}
+@media print{body{margin:0}tr{break-inside:avoid}*{print-color-adjust:exact;-webkit-print-color-adjust:exact}}
+@page{size:A4 landscape;margin:12mm}
+`;

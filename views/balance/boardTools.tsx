@@ -1,0 +1,224 @@
+"use client";
+// What is above the board: what its rows are, the measure, filters, what counts, the order, and views with a name.
+import { Bookmark, Download, ListFilter, X } from "lucide-react";
+import { useState } from "react";
+import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
+import { formatDay } from "../../core/calendar/day.ts";
+import type { Grain } from "../../core/calendar/periods.ts";
+import type { BoardRowKind, BoardSort } from "../../core/load/boardView.ts";
+import { Button, IconButton } from "../../ui/button.tsx";
+import { Field, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
+import { Menu } from "../../ui/menu.tsx";
+import { newId } from "../../ui/newId.ts";
+import { pageText, printPage } from "../../ui/savePage.tsx";
+import { useFrame, useNames } from "../frame/frame.tsx";
+import { filterKeys, type Measure, type ViewParams } from "./balanceParams.ts";
+import type { useBalance } from "./useBalance.ts";
+
+type Hook = ReturnType<typeof useBalance>;
+
+const rowWords: Record<BoardRowKind, string> = {
+  role: "People by role",
+  team: "People by team",
+  location: "People by place",
+  none: "People",
+  roles: "Roles",
+  teams: "Teams",
+  projects: "Projects, their people",
+  peopleProjects: "People, their projects",
+};
+const measureOptions: Record<Measure, string> = {
+  room: "Room",
+  load: "Load",
+  share: "Use, %",
+  capacity: "Capacity",
+  fte: "FTE",
+  tasks: "Tasks",
+};
+const grainOptions: Record<Grain, string> = { day: "By day", week: "By week", month: "By month", quarter: "By quarter", year: "By year" };
+const sortOptions: Record<BoardSort, string> = { plan: "As in the plan", name: "By name", worst: "Worst first", room: "Most room first" };
+
+function Options({ words }: { words: Record<string, string> }) {
+  return Object.entries(words).map(([value, text]) => (
+    <option key={value} value={value}>
+      {text}
+    </option>
+  ));
+}
+
+export function BoardTools({ balance }: { balance: Hook }) {
+  const { params, setParams, grain, setGrain } = balance;
+  return (
+    <>
+      <Select
+        aria-label="Rows"
+        value={params.rows}
+        onChange={(event) => setParams({ rows: event.target.value as BoardRowKind })}
+        className="w-[172px]!"
+      >
+        <Options words={rowWords} />
+      </Select>
+      <Select aria-label="Period" value={grain} onChange={(event) => setGrain(event.target.value as Grain)} className="w-[98px]!">
+        <Options words={grainOptions} />
+      </Select>
+      <Select
+        aria-label="Measure"
+        value={params.show}
+        onChange={(event) => setParams({ show: event.target.value as Measure })}
+        className="w-[92px]!"
+      >
+        <Options words={measureOptions} />
+      </Select>
+      <FilterMenu params={params} setParams={setParams} />
+      <ViewMenu balance={balance} />
+      <OutMenu balance={balance} />
+    </>
+  );
+}
+
+function FilterMenu({ params, setParams }: { params: ViewParams; setParams: (set: Partial<ViewParams>) => void }) {
+  const { roles, skills, teams, projects, clients, places, categories } = useNames();
+  const count = filterKeys.filter((key) => params[key] !== "").length + Number(!params.pencilled) + Number(params.pipeline !== "none");
+  const choice = (key: (typeof filterKeys)[number], label: string, list: readonly { id: string; name: string }[]) => (
+    <Field label={label}>
+      <Select value={params[key]} onChange={(event) => setParams({ [key]: event.target.value })}>
+        <option value="">Any</option>
+        <NamedOptions list={list} />
+      </Select>
+    </Field>
+  );
+  const named = (list: readonly string[]) => list.map((name) => ({ id: name, name }));
+  return (
+    <Menu label={count > 0 ? `Filters, ${count}` : "Filters"} icon={<ListFilter size={14} />} isActive={count > 0}>
+      <div className="w-[430px] space-y-3">
+        <div className="grid grid-cols-2 gap-3">
+          {choice("role", "Role", roles)}
+          {choice("project", "On project", projects)}
+          {choice("skill", "Skill", skills)}
+          {choice("client", "For client", clients)}
+          {choice("team", "Team", teams)}
+          {choice("category", "On category", named(categories))}
+          {choice("location", "Place", named(places))}
+          {choice("stage", "On stage", stages)}
+        </div>
+        <div className="grid grid-cols-2 gap-3">
+          <Field label="Pencilled work">
+            <Select value={params.pencilled ? "yes" : "no"} onChange={(event) => setParams({ pencilled: event.target.value === "yes" })}>
+              <option value="yes">Counts</option>
+              <option value="no">Does not count</option>
+            </Select>
+          </Field>
+          <Field label="Pipeline">
+            <Select value={params.pipeline} onChange={(event) => setParams({ pipeline: event.target.value as ViewParams["pipeline"] })}>
+              <option value="none">Does not count</option>
+              <option value="weighted">By its probability</option>
+              <option value="full">In full</option>
+            </Select>
+          </Field>
+        </div>
+        <Field label="Order">
+          <Select value={params.sort} onChange={(event) => setParams({ sort: event.target.value as BoardSort })}>
+            <Options words={sortOptions} />
+          </Select>
+        </Field>
+        <Button
+          disabled={count === 0}
+          onClick={() => setParams({ ...Object.fromEntries(filterKeys.map((key) => [key, ""])), pencilled: true, pipeline: "none" })}
+        >
+          Show everybody
+        </Button>
+      </div>
+    </Menu>
+  );
+}
+
+const stages = [
+  { id: "active", name: "Under way" },
+  { id: "approved", name: "Approved" },
+  { id: "pipeline", name: "Pipeline" },
+  { id: "idea", name: "Idea" },
+  { id: "done", name: "Done" },
+];
+
+function OutMenu({ balance }: { balance: Hook }) {
+  const { board, params, grain, range } = balance;
+  const { frame } = useFrame();
+  const file = (format: "csv" | "xlsx") => {
+    const query = new URLSearchParams(balance.viewQuery());
+    query.set("from", formatDay(range.start));
+    query.set("to", formatDay(range.stop - 1));
+    query.set("by", grain);
+    query.set("format", format);
+    return `/api/board?${query}`;
+  };
+  const print = async () => {
+    const { BoardPage } = await import("./boardPage.tsx");
+    printPage(await pageText(<BoardPage board={board} measure={params.show} grain={grain} studio={frame.data.planName} />));
+  };
+  const line = "block w-full rounded-[4px] px-2 py-1.5 text-left hover:bg-well";
+  return (
+    <Menu label="Out" icon={<Download size={14} />}>
+      <div className="w-[190px]">
+        <a className={line} href={file("csv")} download>
+          This window as CSV
+        </a>
+        <a className={line} href={file("xlsx")} download>
+          This window as XLSX
+        </a>
+        <button type="button" className={line} disabled={board.filled < board.rows.length} onClick={() => void print()}>
+          Print…
+        </button>
+      </div>
+    </Menu>
+  );
+}
+
+function ViewMenu({ balance }: { balance: Hook }) {
+  const session = usePlan();
+  const views = useMaybeAnswer("views", { screen: "balance" }, null) ?? [];
+  const [name, setName] = useState("");
+  const save = async () => {
+    const query = balance.viewQuery();
+    const faults = await session.edit({ kind: "saveView", view: { id: newId("view"), name: name.trim(), screen: "balance", query } });
+    if (faults.length === 0) setName("");
+  };
+  return (
+    <Menu label="Views" icon={<Bookmark size={14} />}>
+      <div className="w-[250px]">
+        {views.length === 0 && <p className="pb-2 text-ink-2">Rows, filters, measure and order can be kept under a name.</p>}
+        <ul>
+          {views.map((view) => (
+            <li key={view.id} className="flex items-center gap-1">
+              <button
+                type="button"
+                onClick={() => balance.takeView(view.query)}
+                className="min-w-0 flex-1 truncate rounded-[4px] px-2 py-1.5 text-left hover:bg-well"
+              >
+                {view.name}
+              </button>
+              <IconButton label={`Delete the view ${view.name}`} onClick={() => void session.edit({ kind: "deleteView", id: view.id })}>
+                <X size={13} />
+              </IconButton>
+            </li>
+          ))}
+        </ul>
+        <form
+          className="flex items-end gap-2 pt-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void save();
+          }}
+        >
+          <div className="flex-1">
+            <Field label="Keep what is shown as">
+              <TextInput value={name} onChange={(event) => setName(event.target.value)} maxLength={80} />
+            </Field>
+          </div>
+          <Button type="submit" disabled={name.trim() === ""}>
+            Keep
+          </Button>
+        </form>
+      </div>
+    </Menu>
+  );
+}

@@ -1,0 +1,62 @@
+// What a cell of the board says, by the measure that is shown.
+import type { Board } from "../../core/load/board.ts";
+import { shareOf } from "../../core/plan/units.ts";
+import { hoursText, shareText } from "../../ui/format.ts";
+import type { Measure } from "./balanceParams.ts";
+
+export const measureWords: Record<Measure, string> = {
+  room: "room in hours",
+  load: "load in hours",
+  share: "load as % of capacity",
+  capacity: "capacity in hours",
+  fte: "load in full-time equivalents",
+  tasks: "number of tasks",
+};
+
+export interface CellFigures {
+  capacity: number;
+  load: number;
+  peakOver: number;
+  tasks: number;
+  /** Minutes of one full-time equivalent. */
+  fullTime: number;
+}
+
+export function figuresAt(board: Board, row: number, period: number): CellFigures {
+  const slot = row * board.periods.length + period;
+  return {
+    capacity: board.capacity[slot],
+    load: board.load[slot],
+    peakOver: board.peakOver[slot],
+    tasks: board.tasks[slot],
+    fullTime: board.fullTime[period],
+  };
+}
+
+/** The sums of a row over the window; tasks are not added up, for one lasts through several periods. */
+export function rowSum(board: Board, row: number): CellFigures {
+  const sum: CellFigures = { capacity: 0, load: 0, peakOver: 0, tasks: 0, fullTime: 0 };
+  board.periods.forEach((_, period) => {
+    const own = figuresAt(board, row, period);
+    for (const key of ["capacity", "load", "peakOver", "fullTime"] as const) sum[key] += own[key];
+    sum.tasks = Math.max(sum.tasks, own.tasks);
+  });
+  return sum;
+}
+
+export function figureText(measure: Measure, { capacity, load, tasks, fullTime }: CellFigures): string {
+  switch (measure) {
+    case "load":
+      return hoursText(load);
+    case "share":
+      return capacity === 0 ? "–" : shareText(shareOf(load, capacity));
+    case "capacity":
+      return hoursText(capacity);
+    case "fte":
+      return fullTime === 0 ? "–" : (load / fullTime).toFixed(2);
+    case "tasks":
+      return String(tasks);
+    default:
+      return hoursText(capacity - load);
+  }
+}

@@ -1,0 +1,121 @@
+"use client";
+// A person's assignments as bars over the board's columns; a bar is dragged onto another person.
+import { useDraggable } from "@dnd-kit/core";
+import type { Range } from "../../core/calendar/periods.ts";
+import type { Bar } from "../../core/load/bars.ts";
+import { hoursText, hueOf, shortDay } from "../../ui/format.ts";
+import { columnOf, LANE_HEIGHT, lanesOf, NAME_WIDTH, PERSON_HEIGHT } from "./columns.ts";
+
+interface BarsProps {
+  bars: Bar[];
+  periods: Range[];
+  column: number;
+  onGive: (assignmentId: string) => void;
+  onSelect: () => void;
+  picked: ReadonlySet<string>;
+  onPick: (assignmentId: string) => void;
+  onShift: (assignmentId: string, startDays: number, stopDays: number) => void;
+}
+
+export function PersonBars({ bars, periods, column, picked, onPick, onGive, onSelect, onShift }: BarsProps) {
+  const { lanes } = lanesOf(bars);
+  return (
+    <div
+      role="gridcell"
+      aria-label="Assignments"
+      className="absolute right-0 bottom-0 bg-paper/60"
+      style={{ top: PERSON_HEIGHT - 1, left: NAME_WIDTH }}
+    >
+      {bars.length === 0 && <p className="px-3 py-2 text-[13px] text-ink-2">No work in this window.</p>}
+      {bars.map((bar, at) => (
+        <BarButton
+          key={bar.assignmentId}
+          bar={bar}
+          left={columnOf(bar.start, periods) * column}
+          right={columnOf(bar.stop, periods) * column}
+          top={6 + lanes[at] * LANE_HEIGHT}
+          onGive={() => {
+            onSelect();
+            onGive(bar.assignmentId);
+          }}
+          isPicked={picked.has(bar.assignmentId)}
+          onPick={() => onPick(bar.assignmentId)}
+          onShift={(startDays, stopDays) => onShift(bar.assignmentId, startDays, stopDays)}
+        />
+      ))}
+    </div>
+  );
+}
+
+function BarButton({
+  bar,
+  left,
+  right,
+  top,
+  isPicked,
+  onPick,
+  onGive,
+  onShift,
+}: {
+  bar: Bar;
+  left: number;
+  right: number;
+  top: number;
+  isPicked: boolean;
+  onPick: () => void;
+  onGive: () => void;
+  onShift: (startDays: number, stopDays: number) => void;
+}) {
+  const { setNodeRef, listeners, isDragging } = useDraggable({ id: bar.assignmentId, data: { bar } });
+  const says = `${bar.projectName} · ${bar.taskName}, ${shortDay(bar.start)} – ${shortDay(bar.stop - 1)}, ${hoursText(bar.minutes)} hours${bar.isPencilled ? ", pencilled" : ""}. Drag onto a person or along time; M gives it to somebody, Alt with ← and → moves it by a day, with Shift its end.`;
+  return (
+    <button
+      ref={setNodeRef}
+      type="button"
+      {...listeners}
+      onClick={(event) => (event.ctrlKey || event.metaKey || event.shiftKey ? onPick() : onGive())}
+      aria-pressed={isPicked}
+      onKeyDown={(event) => {
+        const day = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
+        if (event.altKey && day !== 0) onShift(event.shiftKey ? 0 : day, day);
+        else if (event.key.toLowerCase() === "m") onGive();
+        else if (event.key.toLowerCase() === "x") onPick();
+        else return;
+        event.preventDefault();
+        event.stopPropagation();
+      }}
+      aria-label={says}
+      title={says}
+      className={`absolute flex h-[22px] cursor-grab touch-none items-center justify-between gap-2 overflow-hidden rounded-[4px] px-1.5 text-[12.5px] ${bar.isPencilled ? "sign-pencilled text-ink" : "sign-work"} ${isDragging ? "opacity-40" : ""} ${isPicked ? "outline-2 outline-ink outline-offset-1" : ""}`}
+      style={
+        {
+          left: left + 2,
+          width: Math.max(14, right - left - 4),
+          top,
+          "--bar-hue": hueOf(bar.projectRow),
+        } as React.CSSProperties
+      }
+    >
+      <span className={`truncate ${bar.isPencilled ? "rounded-[3px] bg-sheet/85 px-1" : ""}`}>
+        {bar.projectName} · {bar.taskName}
+      </span>
+      <BarEdge bar={bar} edge="start" />
+      <BarEdge bar={bar} edge="finish" />
+      <span className={`shrink-0 ${bar.isPencilled ? "rounded-[3px] bg-sheet/85 px-1" : ""}`}>{hoursText(bar.minutes)} h</span>
+    </button>
+  );
+}
+
+/** An end of a bar, to stretch it by. */
+function BarEdge({ bar, edge }: { bar: Bar; edge: "start" | "finish" }) {
+  const { setNodeRef, listeners } = useDraggable({ id: `${bar.assignmentId} ${edge}`, data: { bar, edge } });
+  return (
+    <span
+      ref={setNodeRef}
+      {...listeners}
+      aria-hidden
+      data-edge={edge}
+      className={`absolute inset-y-0 w-[7px] cursor-ew-resize ${edge === "start" ? "left-0" : "right-0"}`}
+    />
+  );
+}

@@ -1,0 +1,99 @@
+"use client";
+// The top of every screen: name, time ribbon, undo and redo, the plan's menu, the finder, the user.
+import { Redo2, Undo2 } from "lucide-react";
+import Link from "next/link";
+import { useEffect } from "react";
+import { useAnswer, useHostState, usePlan } from "../../client/session.tsx";
+import type { Grain } from "../../core/calendar/periods.ts";
+import { IconButton } from "../../ui/button.tsx";
+import { isTyping, useKeys } from "../../ui/keys.ts";
+import { Ribbon } from "../../ui/ribbon.tsx";
+import { Finder } from "./finder.tsx";
+import { useFrame } from "./frame.tsx";
+import { PlanMenu } from "./planMenu.tsx";
+import { Shortcuts } from "./shortcuts.tsx";
+import { useLinkTo, usePlanWindow } from "./windowed.ts";
+
+const ladder: readonly Grain[] = ["day", "week", "month", "quarter", "year"];
+const stepOf: Record<Grain, number> = { day: 1, week: 7, month: 7, quarter: 7, year: 7 };
+
+export function Header() {
+  const frame = useFrame();
+  const ribbon = useAnswer("ribbon", { clock: frame.clock }, frame.ribbon);
+  const linkTo = useLinkTo();
+  const state = useHostState();
+  const { range, grain, moveTo, setGrain } = usePlanWindow();
+  const climb = (by: number) => setGrain(ladder[Math.max(0, Math.min(ladder.length - 1, ladder.indexOf(grain) + by))]);
+  useKeys({ "[": () => climb(-1), "]": () => climb(1) });
+
+  return (
+    <header
+      data-ready={state ? "yes" : "no"}
+      className="col-span-2 grid grid-cols-[132px_minmax(0,1fr)_auto] border-line border-b bg-sheet"
+    >
+      <Link href={linkTo("/balance")} className="flex flex-col justify-center pl-4 font-title text-[19px] leading-[1.1]">
+        <span>Mindful</span>
+        <span className="text-pine italic">Roster</span>
+      </Link>
+      <Ribbon {...ribbon} window={range} step={stepOf[grain]} onMove={moveTo} />
+      <div className="flex items-center gap-1 border-line border-l px-3">
+        <Steps />
+        <PlanMenu />
+        <Finder />
+        <Shortcuts />
+        <span
+          title={frame.user.name}
+          className="ml-1 grid size-7 place-items-center rounded-full bg-pine font-semibold text-[11px] text-pine-ink"
+        >
+          {frame.user.initials}
+        </span>
+      </div>
+    </header>
+  );
+}
+
+/** Undo and redo, by button and by Ctrl Z and Ctrl Shift Z; each says what it would do. */
+function Steps() {
+  const session = usePlan();
+  const state = useHostState();
+  const { undo, redo } = state?.history ?? { undo: null, redo: null };
+  const isWaiting = (state?.unsettled ?? 0) > 0;
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.altKey || event.key.toLowerCase() !== "z" || isTyping(event)) return;
+      event.preventDefault();
+      void session.step(event.shiftKey ? "redo" : "undo");
+    };
+    window.addEventListener("keydown", press);
+    return () => window.removeEventListener("keydown", press);
+  }, [session]);
+  useEffect(() => {
+    if (!isWaiting) return;
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener("beforeunload", ask);
+    return () => window.removeEventListener("beforeunload", ask);
+  }, [isWaiting]);
+  return (
+    <>
+      {state?.isOffline && (
+        <span className="mr-1 rounded-card bg-ochre-wash px-2 py-1 text-[12.5px] text-ochre-ink" role="status">
+          {state.unsettled} unsaved
+        </span>
+      )}
+      <IconButton
+        label={undo === null ? "Nothing to undo" : `Undo: ${undo} (Ctrl Z)`}
+        disabled={undo === null}
+        onClick={() => void session.step("undo")}
+      >
+        <Undo2 size={16} />
+      </IconButton>
+      <IconButton
+        label={redo === null ? "Nothing to redo" : `Redo: ${redo} (Ctrl Shift Z)`}
+        disabled={redo === null}
+        onClick={() => void session.step("redo")}
+      >
+        <Redo2 size={16} />
+      </IconButton>
+    </>
+  );
+}

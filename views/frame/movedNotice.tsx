@@ -1,0 +1,43 @@
+// What an edit made move, told after it: which task, from when to when, because of what; and project finishes.
+import type { DriverKind } from "../../core/schedule/dates.ts";
+import type { Moves, TaskMove } from "../../core/schedule/moves.ts";
+import { countText, shortDay } from "../../ui/format.ts";
+
+const MOST_LISTED = 4;
+
+export function MovedNotice({ moves: { tasks, projects } }: { moves: Moves }) {
+  return (
+    <div role="status" aria-label="What moved" className="text-[13px]">
+      {projects.map(({ projectId, name, before, after }) => (
+        <p key={projectId} className="font-semibold">
+          {name} now finishes on {shortDay(after)}, {countText(Math.abs(after - before), "day")} {after > before ? "later" : "earlier"}
+        </p>
+      ))}
+      {tasks.length > 0 && <p className="text-ink-2">{tasks.length === 1 ? "1 task moves" : `${tasks.length} tasks move`} with it:</p>}
+      {tasks.slice(0, MOST_LISTED).map((move) => (
+        <p key={move.taskId}>
+          {move.name} <span className="text-ink-2">{moveText(move)}</span>
+        </p>
+      ))}
+      {tasks.length > MOST_LISTED && <p className="text-ink-2">and {tasks.length - MOST_LISTED} more</p>}
+    </div>
+  );
+}
+
+function moveText({ before, after, because }: TaskMove): string {
+  const which = before.start === after.start ? "finish" : "start";
+  return `${shortDay(before[which])} → ${shortDay(after[which])}, ${reasonText(because)}`;
+}
+
+const reasons: Record<DriverKind, string> = {
+  link: "after what it follows",
+  pinned: "pinned",
+  notBefore: "not before its day",
+  finishNotBefore: "not to finish earlier",
+  projectStart: "from the project’s start",
+  stagger: "staggered",
+};
+
+function reasonText({ kind, fromName }: TaskMove["because"]): string {
+  return kind === "link" && fromName !== null ? `because of ${fromName}` : reasons[kind];
+}

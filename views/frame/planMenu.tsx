@@ -1,0 +1,67 @@
+"use client";
+// The plan's menu: its file out and in, and the theme.
+import { ChevronDown, Download, FolderOpen, Moon, Sun, Table2 } from "lucide-react";
+import Link from "next/link";
+import { DropdownMenu } from "radix-ui";
+import { useState } from "react";
+import { useAnswer } from "../../client/session.tsx";
+import { useFrame } from "./frame.tsx";
+import { OpenPlan } from "./openPlan.tsx";
+import { useLinkTo } from "./windowed.ts";
+
+const item = "flex h-8 items-center gap-2 rounded-[4px] px-2 outline-none data-[highlighted]:bg-well";
+const YEAR_SECONDS = 31_536_000;
+
+export function PlanMenu() {
+  const frame = useFrame();
+  const linkTo = useLinkTo();
+  const { planName } = useAnswer("frame", {}, frame.frame);
+  const [isOpening, setOpening] = useState(false);
+  const [theme, setTheme] = useState(frame.theme);
+  const switchTheme = () => {
+    const next = theme === "dark" ? "light" : "dark";
+    document.documentElement.dataset.theme = next;
+    void globalThis.cookieStore?.set({ name: "theme", value: next, expires: Date.now() + YEAR_SECONDS * 1000, sameSite: "lax" });
+    setTheme(next);
+  };
+  return (
+    <>
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger
+          title={planName}
+          className="flex h-8 items-center gap-1 rounded-card border border-line-2 bg-sheet px-2.5 font-medium hover:bg-well"
+        >
+          Plan
+          <ChevronDown size={14} className="shrink-0 text-ink-2" />
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content
+            align="end"
+            sideOffset={6}
+            className="z-50 min-w-[240px] rounded-card border border-line-2 bg-sheet p-1 shadow-float"
+          >
+            <DropdownMenu.Label className="px-2 pt-1.5 pb-1 font-title text-[16px]">{planName}</DropdownMenu.Label>
+            <DropdownMenu.Item asChild className={item}>
+              <a href="/api/plan/file" download>
+                <Download size={15} /> Save the plan as a file
+              </a>
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={() => setOpening(true)}>
+              <FolderOpen size={15} /> Open a plan file…
+            </DropdownMenu.Item>
+            <DropdownMenu.Item asChild className={item}>
+              <Link href={linkTo("/people/import")}>
+                <Table2 size={15} /> Tables in and out
+              </Link>
+            </DropdownMenu.Item>
+            <DropdownMenu.Separator className="my-1 h-px bg-line" />
+            <DropdownMenu.Item className={item} onSelect={switchTheme}>
+              {theme === "dark" ? <Sun size={15} /> : <Moon size={15} />} {theme === "dark" ? "Light theme" : "Dark theme"}
+            </DropdownMenu.Item>
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+      {isOpening && <OpenPlan planName={planName} onClose={() => setOpening(false)} />}
+    </>
+  );
+}

@@ -1,0 +1,73 @@
+"use client";
+// The rail: the screens there are, in the order of the work.
+import Link from "next/link";
+import { usePathname } from "next/navigation";
+import { useAnswer } from "../../client/session.tsx";
+import { useFrame } from "./frame.tsx";
+import { useLinkTo } from "./windowed.ts";
+
+/** Screens that are reached from one of the rail; `sheet` opens what stands beside them. */
+export const subScreens: readonly { name: string; path: string; says: string; sheet?: string }[] = [
+  { name: "Free when?", path: "/openings", sheet: "free", says: "Who could take something, and from when" },
+  { name: "Requests", path: "/openings/requests", says: "What leads ask for, and what has become of it" },
+  { name: "Outbox", path: "/openings/outbox", says: "Messages that would have been sent" },
+  { name: "Skills", path: "/people/skills", says: "Who can do what, and what is short" },
+  { name: "Leave", path: "/people/leave", says: "Requests, and who is away together" },
+  { name: "Teams", path: "/people/teams", says: "Who is in them, and what is free" },
+  { name: "Calendars", path: "/people/calendars", says: "Weeks, public holidays, short days" },
+  { name: "In and out", path: "/people/import", says: "People, leave and holidays as files" },
+];
+
+export const screens = [
+  { group: "See", name: "Balance", path: "/balance", says: "Who is over, who has room" },
+  { group: "Plan", name: "Work", path: "/work", says: "Projects and their tasks" },
+  { group: "Plan", name: "Openings", path: "/openings", says: "Work that has nobody, and who could take it" },
+  { group: "Plan", name: "People", path: "/people", says: "The roster" },
+  { group: "Settle", name: "Rates", path: "/rates", says: "What an hour costs" },
+  { group: "Settle", name: "Money", path: "/money", says: "What projects cost" },
+] as const;
+
+export function Rail() {
+  const here = usePathname();
+  const linkTo = useLinkTo();
+  const { requests, asked } = useAnswer("frame", {}, useFrame().frame);
+  const waiting: Partial<Record<string, { count: number; says: string }>> = {
+    "/openings": { count: asked, says: asked === 1 ? "request for people waits" : "requests for people wait" },
+    "/people": { count: requests, says: requests === 1 ? "request for time off waits" : "requests for time off wait" },
+  };
+  return (
+    <nav aria-label="Screens" className="border-line border-r bg-paper py-4">
+      {[...new Set(screens.map(({ group }) => group))].map((group) => (
+        <div key={group} className="mb-3">
+          <div className="px-4 pb-1 font-title text-[13px] text-ink-2 italic">{group}</div>
+          {screens
+            .filter((screen) => screen.group === group)
+            .map(({ name, path }) => {
+              const isHere = here.startsWith(path);
+              return (
+                <Link
+                  key={path}
+                  href={linkTo(path)}
+                  aria-current={isHere ? "page" : undefined}
+                  className={`flex h-[30px] items-center border-l-[3px] pr-3 pl-[13px] ${isHere ? "border-pine bg-linear-to-r from-pine-wash to-transparent font-semibold text-pine" : "border-transparent text-ink hover:bg-well"}`}
+                >
+                  {name}
+                  {(waiting[path]?.count ?? 0) > 0 && (
+                    <span
+                      className="ml-auto font-semibold text-[12.5px] text-over"
+                      title={`${waiting[path]?.count} ${waiting[path]?.says}`}
+                    >
+                      <span aria-hidden>{waiting[path]?.count}</span>
+                      <span className="sr-only">
+                        , {waiting[path]?.count} {waiting[path]?.says}
+                      </span>
+                    </span>
+                  )}
+                </Link>
+              );
+            })}
+        </div>
+      ))}
+    </nav>
+  );
+}

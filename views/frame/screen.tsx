@@ -1,0 +1,58 @@
+"use client";
+// One screen inside the frame: its title line, its body, the tray below and the side sheet beside it.
+import type { ReactNode } from "react";
+import { Tray } from "./tray.tsx";
+
+export function Screen({
+  title,
+  figures,
+  actions,
+  sheet,
+  children,
+}: {
+  title: ReactNode;
+  /** The figures that matter, beside the title. */
+  figures?: ReactNode;
+  actions?: ReactNode;
+  sheet?: ReactNode;
+  children: ReactNode;
+}) {
+  return (
+    <div className="relative flex min-w-0">
+      <div className="flex min-w-0 flex-1 flex-col">
+        <main className="flex min-h-0 flex-1 flex-col pt-3 pr-4 pl-[18px]">
+          <div className="flex min-h-[44px] flex-wrap items-center gap-x-5 gap-y-2 pb-2.5">
+            <h1 className="font-title text-[27px] leading-none tracking-[-0.01em]">{title}</h1>
+            {figures}
+            <div className="ml-auto flex flex-wrap items-center gap-2">{actions}</div>
+          </div>
+          {children}
+        </main>
+        <Tray />
+      </div>
+      {sheet}
+    </div>
+  );
+}
+
+/** A figure with what it means below it. */
+export function Figure({ value, says, isOver }: { value: string; says: string; isOver?: boolean }) {
+  return (
+    <div className={isOver ? "text-over" : ""}>
+      <div className="font-title text-[19px] leading-none">{value}</div>
+      <div className={`mt-1 text-[12.5px] leading-none ${isOver ? "" : "text-ink-2"}`}>{says}</div>
+    </div>
+  );
+}
+
+/** What an empty screen says: what belongs here, and the first step. */
+export function Empty({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <div className="grid flex-1 place-items-center rounded-t-card border border-line border-b-0 bg-sheet">
+      <div className="max-w-[380px] text-center">
+        <p className="font-title text-[19px]">{title}</p>
+        <div className="mt-2 text-ink-2">{children}</div>
+      </div>
+    </div>
+  );
+}

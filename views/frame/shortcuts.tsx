@@ -1,0 +1,94 @@
+"use client";
+// The shortcuts of the screen one is on.
+import { Keyboard } from "lucide-react";
+import { usePathname } from "next/navigation";
+import { Popover } from "radix-ui";
+import { useState } from "react";
+import { useKeys } from "../../ui/keys.ts";
+
+type Listed = [keys: string, does: string][];
+
+const everywhere: Listed = [
+  ["/ or Ctrl K", "Find"],
+  ["Ctrl Z, Ctrl Shift Z", "Undo, redo"],
+  ["[ and ]", "Finer, coarser periods"],
+  ["Tab to the ribbon, ← →", "Move the window; with Shift, resize it"],
+  ["Esc", "Close the side sheet"],
+];
+
+const ofScreen: Record<string, Listed> = {
+  "/balance": [
+    ["← → ↑ ↓", "Move between cells"],
+    ["Enter", "Say how the cell’s figures come about"],
+    ["Space", "Open or close the person’s assignments"],
+    ["M", "Give an assignment of the person to somebody else"],
+    ["Alt ← →", "Move the bar in focus by a day; with Shift, its end"],
+    ["X, or Ctrl and press", "Pick a bar: picked ones are moved and given together"],
+  ],
+  "/work": [
+    ["N", "Add a task by its form (in a project)"],
+    ["Enter", "Write tasks after this row"],
+    ["Space", "Open the row"],
+    ["↑ ↓", "Move between rows; with Shift, tick them"],
+    ["Alt ↑ ↓", "Move the task up or down"],
+    ["Alt → ←", "Put it below the one before, or out again"],
+    ["← →", "Fold and unfold a summary"],
+    ["X", "Tick the row"],
+    ["F", "Fill the ticked rows down from the first"],
+    ["Ctrl Enter", "Send the comment"],
+    ["Delete", "Delete the open task (can be undone)"],
+  ],
+  "/people/person": [
+    ["← → ↑ ↓", "Walk through the days of the year"],
+    ["Enter", "Time off on the day"],
+    ["N", "Time off"],
+  ],
+  "/people/skills": [
+    ["← → ↑ ↓", "Move between levels"],
+    ["1 to 5", "Set the level"],
+    ["0 or Delete", "Take the skill away"],
+  ],
+  "/people/teams": [["N", "Add a team"]],
+  "/people/calendars": [
+    ["← → ↑ ↓", "Walk through the days of the year"],
+    ["Enter", "Change the day"],
+  ],
+  "/people/leave": [],
+  "/people/import": [],
+  "/people": [
+    ["N", "Add a person"],
+    ["↑ ↓", "Move between people"],
+    ["Enter", "Open the person"],
+  ],
+};
+
+export function Shortcuts() {
+  const [isOpen, setOpen] = useState(false);
+  const here = usePathname();
+  const own = Object.entries(ofScreen).find(([path]) => here.startsWith(path))?.[1] ?? [];
+  useKeys({ "?": () => setOpen(true) });
+  return (
+    <Popover.Root open={isOpen} onOpenChange={setOpen}>
+      <Popover.Trigger
+        aria-label="Keyboard shortcuts (?)"
+        title="Keyboard shortcuts (?)"
+        className="inline-grid size-8 place-items-center rounded-card text-ink-2 hover:bg-well hover:text-ink"
+      >
+        <Keyboard size={16} />
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content align="end" sideOffset={6} className="z-50 w-[380px] rounded-card border border-line-2 bg-sheet p-4 shadow-float">
+          <h2 className="mb-2 font-title text-[17px]">Keyboard</h2>
+          <dl className="grid grid-cols-[150px_1fr] gap-x-3 gap-y-1.5 text-[13px]">
+            {[...own, ...everywhere].map(([keys, does]) => (
+              <div key={keys} className="contents">
+                <dt className="font-semibold">{keys}</dt>
+                <dd className="text-ink-2">{does}</dd>
+              </div>
+            ))}
+          </dl>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

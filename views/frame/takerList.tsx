@@ -1,0 +1,56 @@
+"use client";
+// Choosing who takes an assignment: a list to type in and walk through by keyboard.
+import { Command } from "cmdk";
+import type { Takers } from "../../core/load/takers.ts";
+import { Button } from "../../ui/button.tsx";
+import { hoursText } from "../../ui/format.ts";
+import { SheetSection } from "../../ui/sheet.tsx";
+
+export function TakerList({ takers, onGive, onBack }: { takers: Takers; onGive: (personId: string) => void; onBack: () => void }) {
+  const groups = [
+    { heading: "With the role, most room first", people: takers.people.filter(({ hasRole }) => hasRole) },
+    { heading: "Others", people: takers.people.filter(({ hasRole }) => !hasRole) },
+  ].filter(({ people }) => people.length > 0);
+  return (
+    <>
+      <SheetSection title="Give to somebody else">
+        <p className="font-semibold">{takers.taskName}</p>
+        <p className="text-ink-2">
+          {takers.projectName} · {hoursText(takers.need)} h
+        </p>
+      </SheetSection>
+      <Command label="Who takes it" className="border-line border-t pt-3">
+        <Command.Input autoFocus placeholder="Type a name" className="h-8 w-full rounded-card border border-line-2 bg-sheet px-2" />
+        <Command.List className="pt-2">
+          <Command.Empty className="py-2 text-ink-2">Nobody is called that.</Command.Empty>
+          {groups.map(({ heading, people }) => (
+            <Command.Group
+              key={heading}
+              heading={heading}
+              className="[&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-[12.5px] [&_[cmdk-group-heading]]:text-ink-2"
+            >
+              {people.map(({ personId, name, roleName, cover }) => (
+                <Command.Item
+                  key={personId}
+                  value={`${name} ${personId}`}
+                  onSelect={() => onGive(personId)}
+                  className="flex cursor-pointer items-baseline justify-between gap-3 rounded-[4px] px-2 py-1.5 data-[selected=true]:bg-pine-wash"
+                >
+                  <span className="min-w-0 truncate">
+                    {name} <span className="text-[12.5px] text-ink-2">{roleName}</span>
+                  </span>
+                  <span className={`whitespace-nowrap text-[13px] ${cover >= takers.need ? "text-level-ink" : "text-ink-2"}`}>
+                    {hoursText(cover)} h fit
+                  </span>
+                </Command.Item>
+              ))}
+            </Command.Group>
+          ))}
+        </Command.List>
+      </Command>
+      <div className="pt-3">
+        <Button onClick={onBack}>Back</Button>
+      </div>
+    </>
+  );
+}

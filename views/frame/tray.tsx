@@ -1,0 +1,101 @@
+"use client";
+// The tray: work that nobody would otherwise see. It opens upwards.
+import { ChevronDown, ChevronUp } from "lucide-react";
+import Link from "next/link";
+import { parseAsBoolean, useQueryState } from "nuqs";
+import { useAnswer } from "../../client/session.tsx";
+import type { TrayItem, TrayKind } from "../../core/load/tray.ts";
+import { countText, hoursText } from "../../ui/format.ts";
+import { conflictText } from "./conflictText.ts";
+import { useFrame } from "./frame.tsx";
+import { dragHints, useTrayDrag } from "./useTrayDrag.tsx";
+import { useLinkTo } from "./windowed.ts";
+
+const kinds: { kind: TrayKind; title: string; counted: (count: number) => string }[] = [
+  { kind: "opening", title: "Openings", counted: (count) => countText(count, "opening") },
+  {
+    kind: "unplaced",
+    title: "Hours that could not be placed",
+    counted: (count) => `${countText(count, "assignment")} with hours not placed`,
+  },
+  { kind: "conflict", title: "Dates that cannot hold", counted: (count) => `${countText(count, "date")} that cannot hold` },
+  { kind: "noDates", title: "No dates", counted: (count) => `${countText(count, "task")} with no dates` },
+  { kind: "noPerson", title: "No person", counted: (count) => `${countText(count, "task")} with no person` },
+  { kind: "noEstimate", title: "No estimate", counted: (count) => `${countText(count, "task")} with no estimate` },
+  { kind: "noRole", title: "No role", counted: (count) => `${countText(count, "task")} with no role` },
+];
+
+export function Tray() {
+  const { counts: all, items } = useAnswer("tray", {}, useFrame().tray);
+  const [isOpen, setOpen] = useQueryState("tray", parseAsBoolean.withDefault(false).withOptions({ shallow: true }));
+  const counts = kinds
+    .map(({ kind, counted }) => ({ count: all[kind], counted }))
+    .filter(({ count }) => count > 0)
+    .map(({ count, counted }) => counted(count));
+  return (
+    <section aria-label="Tray" className="z-10 border-line border-t bg-sheet">
+      <button
+        type="button"
+        aria-expanded={isOpen}
+        onClick={() => void setOpen(!isOpen)}
+        className="flex h-[40px] w-full items-center gap-4 px-[18px] text-left hover:bg-well"
+      >
+        <span className="font-semibold">Tray</span>
+        <span className="truncate text-ink-2">
+          {counts.length > 0 ? counts.join(" · ") : "Nothing is waiting: all work has somebody, an estimate and dates."}
+        </span>
+        <span className="ml-auto text-ink-2">{isOpen ? <ChevronDown size={16} /> : <ChevronUp size={16} />}</span>
+      </button>
+      {isOpen && (
+        <div className="grid max-h-[230px] grid-cols-[repeat(auto-fit,minmax(250px,1fr))] gap-x-6 gap-y-4 overflow-y-auto border-line border-t px-[18px] py-3">
+          {kinds.map(({ kind, title }) => (
+            <TrayColumn key={kind} title={title} count={all[kind]} items={items.filter((item) => item.kind === kind)} />
+          ))}
+        </div>
+      )}
+    </section>
+  );
+}
+
+/** Hours not placed lead to their ways out, everything else to its task. */
+function hrefOf({ personId, assignmentId, projectId, taskId }: TrayItem, linkTo: ReturnType<typeof useLinkTo>): string {
+  return personId !== undefined && assignmentId !== undefined
+    ? linkTo(`/people/person/${encodeURIComponent(personId)}`, { part: `unplaced:${assignmentId}` })
+    : linkTo(`/work/${encodeURIComponent(projectId)}`, { task: taskId });
+}
+
+/** Of hours not placed the person tells one line from the next; of all else the task does. */
+const firstSaid = ({ kind, who, taskName }: TrayItem) => (kind === "unplaced" && who ? who : taskName);
+const thenSaid = ({ kind, who, taskName, projectName, conflict }: TrayItem) =>
+  conflict ? conflictText(conflict) : kind === "unplaced" && who ? taskName : (who ?? projectName);
+
+function TrayColumn({ title, count, items }: { title: string; count: number; items: TrayItem[] }) {
+  const linkTo = useLinkTo();
+  const { handlers, chip } = useTrayDrag();
+  if (items.length === 0) return null;
+  return (
+    <div className="min-w-0">
+      <h3 className="pb-1 font-title text-ink-2 italic">{title}</h3>
+      <ul>
+        {items.map((item) => (
+          <li key={`${item.taskId} ${item.assignmentId ?? item.kind} ${item.conflict?.linkId ?? item.conflict?.kind ?? ""}`}>
+            <Link
+              href={hrefOf(item, linkTo)}
+              draggable={false}
+              title={dragHints[item.kind]}
+              {...(dragHints[item.kind] && handlers(item))}
+              className="flex touch-none items-baseline gap-2 rounded-[4px] px-1 py-[3px] hover:bg-well"
+            >
+              <span className="min-w-0 flex-1 truncate">
+                {firstSaid(item)} <span className="text-ink-2">· {thenSaid(item)}</span>
+              </span>
+              {item.minutes > 0 && <span className="shrink-0 text-over">{hoursText(item.minutes)} h</span>}
+            </Link>
+          </li>
+        ))}
+      </ul>
+      {count > items.length && <p className="px-1 text-[12.5px] text-ink-2">and {(count - items.length).toLocaleString("en-GB")} more</p>}
+      {chip}
+    </div>
+  );
+}

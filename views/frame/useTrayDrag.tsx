@@ -1,0 +1,126 @@
+"use client";
+// Dragging an item out of the tray: onto a person where people are listed, or onto a day of a time chart. What the drop
+// would do is told while it hangs there.
+import { type MouseEvent, type PointerEvent, useRef, useState } from "react";
+import { createPortal } from "react-dom";
+import { usePlan } from "../../client/session.tsx";
+import type { Edit } from "../../core/edits/edit.ts";
+import { giveToPerson } from "../../core/entry/trayDrop.ts";
+import type { TrayItem, TrayKind } from "../../core/load/tray.ts";
+import { hoursText, shortDay } from "../../ui/format.ts";
+import { newId } from "../../ui/newId.ts";
+import { dropOutcome } from "./dropOutcome.ts";
+import { usePlanWindow } from "./windowed.ts";
+
+const FURTHEST_CLICK = 5;
+
+/** Of the kinds that can be dragged, where to. */
+export const dragHints: Partial<Record<TrayKind, string>> = {
+  opening: "Drag it onto a person",
+  noPerson: "Drag it onto a person",
+  unplaced: "Drag it onto another person",
+  noDates: "Drag it onto a day of a chart, or onto a person",
+};
+
+interface Target {
+  edit: Edit;
+  says: string;
+  isOver: boolean;
+}
+
+interface Drag {
+  item: TrayItem;
+  x: number;
+  y: number;
+  isMoving: boolean;
+}
+
+export function useTrayDrag() {
+  const session = usePlan();
+  const { range, grain } = usePlanWindow();
+  const [drag, setDrag] = useState<Drag | null>(null);
+  const [target, setTarget] = useState<Target | null>(null);
+  const turn = useRef({ number: 0, key: "" });
+  const wasDragged = useRef(false);
+
+  const overPerson = async (item: TrayItem, personId: string, number: number) => {
+    const edit = giveToPerson(item, personId, newId);
+    if (!edit) return;
+    const loads = await session.preview(edit, "loads", { range, grain, ids: [personId] });
+    if (number !== turn.current.number || !loads?.people[0]) return;
+    const { name, says, isOver } = dropOutcome(loads);
+    setTarget({ edit, says: `${name} ${says}`, isOver });
+  };
+  const overDay = async (item: TrayItem, day: number, number: number) => {
+    const edit = await session.ask("beginOnDay", { item, day });
+    if (number === turn.current.number && edit) setTarget({ edit, says: `begins on ${shortDay(day)}, no earlier`, isOver: false });
+  };
+  const look = (item: TrayItem, x: number, y: number) => {
+    const found = placeUnder(x, y, range);
+    const key = found === null ? "" : "personId" in found ? `person ${found.personId}` : `day ${found.day}`;
+    if (key === turn.current.key) return;
+    turn.current = { number: turn.current.number + 1, key };
+    setTarget(null);
+    if (found === null) return;
+    if ("personId" in found) void overPerson(item, found.personId, turn.current.number);
+    else void overDay(item, found.day, turn.current.number);
+  };
+  const stop = () => {
+    turn.current = { number: turn.current.number + 1, key: "" };
+    setDrag(null);
+    setTarget(null);
+  };
+  const handlers = (item: TrayItem) => ({
+    onPointerDown: (event: PointerEvent<HTMLElement>) => {
+      if (event.button !== 0) return;
+      wasDragged.current = false;
+      event.currentTarget.setPointerCapture(event.pointerId);
+      setDrag({ item, x: event.clientX, y: event.clientY, isMoving: false });
+    },
+    onPointerMove: ({ clientX: x, clientY: y }: PointerEvent) => {
+      if (!drag) return;
+      const isMoving = drag.isMoving || Math.hypot(x - drag.x, y - drag.y) > FURTHEST_CLICK;
+      if (!isMoving) return;
+      wasDragged.current = true;
+      setDrag({ item, x, y, isMoving });
+      look(item, x, y);
+    },
+    onPointerUp: () => {
+      if (target) void session.edit(target.edit);
+      stop();
+    },
+    onPointerCancel: stop,
+    onClick: (event: MouseEvent) => wasDragged.current && event.preventDefault(),
+  });
+  const chip = drag?.isMoving ? createPortal(<Chip drag={drag} target={target} />, document.body) : null;
+  return { handlers, chip };
+}
+
+function Chip({ drag: { item, x, y }, target }: { drag: Drag; target: Target | null }) {
+  return (
+    <div
+      className="pointer-events-none fixed z-50 w-max max-w-[320px] rounded-card border border-line-2 bg-sheet px-2 py-1.5 shadow-float"
+      style={{ left: Math.min(x + 12, window.innerWidth - 330), top: Math.max(8, y - 64) }}
+    >
+      <div className="font-medium">
+        {item.taskName} {item.minutes > 0 && <span className="text-ink-2">{hoursText(item.minutes)} h</span>}
+      </div>
+      <div role="status" className={`text-[13px] ${target?.isOver ? "text-over" : "text-ink-2"}`}>
+        {target?.says ?? dragHints[item.kind]}
+      </div>
+    </div>
+  );
+}
+
+/** The person whose row, or the day of the chart, that lies under a point. */
+function placeUnder(x: number, y: number, range: { start: number; stop: number }): { personId: string } | { day: number } | null {
+  for (const element of document.elementsFromPoint(x, y)) {
+    const person = element.closest<HTMLElement>("[data-person]")?.dataset.person;
+    if (person !== undefined) return { personId: person };
+    const chart = element.closest<HTMLElement>("[data-chart]");
+    if (!chart) continue;
+    const { left, width } = chart.getBoundingClientRect();
+    return { day: range.start + Math.floor(((x - left) / width) * (range.stop - range.start)) };
+  }
+  return null;
+}

@@ -1,0 +1,120 @@
+"use client";
+// Free when: a role, a skill, hours and dates give who could take that now, or from when.
+import Link from "next/link";
+import { useState } from "react";
+import { useMaybeAnswer } from "../../client/session.tsx";
+import { formatDay, parseDay } from "../../core/calendar/day.ts";
+import type { FreePerson } from "../../core/load/freeWhen.ts";
+import { DATE_HINT, readDate, writeDate } from "../../ui/dateText.ts";
+import { Field, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
+import { hoursText, shortDay } from "../../ui/format.ts";
+import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { readAmount } from "../../ui/useDraft.ts";
+import { useNames, usePlanFacts } from "../frame/frame.tsx";
+import { useLinkTo } from "../frame/windowed.ts";
+
+const MOST_LISTED = 30;
+
+export function FreeSheet({ onClose }: { onClose: () => void }) {
+  const { roles, skills } = useNames();
+  const { today } = usePlanFacts();
+  const [roleId, setRole] = useState("");
+  const [skillId, setSkill] = useState("");
+  const [level, setLevel] = useState(3);
+  const [hours, setHours] = useState("40");
+  const [from, setFrom] = useState(writeDate(formatDay(today)));
+  const [until, setUntil] = useState(writeDate(formatDay(today + 13)));
+  const amount = readAmount(hours, 0.1, 100_000);
+  const [first, last] = [readDate(from), readDate(until)];
+  const isSound = amount !== null && first !== null && last !== null && last >= first;
+  const answer = useMaybeAnswer(
+    "freeWhen",
+    isSound
+      ? {
+          roleId: roleId || null,
+          skills: skillId ? [{ skillId, level }] : [],
+          minutes: Math.round(amount.value * 60),
+          from: parseDay(first),
+          until: parseDay(last),
+        }
+      : null,
+    null,
+  );
+  const minutes = Math.round((amount?.value ?? 0) * 60);
+  const now = answer?.filter(({ room }) => room >= minutes) ?? [];
+  const later = answer?.filter(({ room }) => room < minutes) ?? [];
+  return (
+    <Sheet title="Free when?" subtitle="Who could take this, and from when" onClose={onClose}>
+      <SheetSection>
+        <div className="space-y-3">
+          <Field label="Role">
+            <Select value={roleId} onChange={(event) => setRole(event.target.value)}>
+              <option value="">Any role</option>
+              <NamedOptions list={roles} />
+            </Select>
+          </Field>
+          <div className="grid grid-cols-[1fr_84px] gap-2">
+            <Field label="Skill">
+              <Select value={skillId} onChange={(event) => setSkill(event.target.value)}>
+                <option value="">Any skill</option>
+                <NamedOptions list={skills} />
+              </Select>
+            </Field>
+            <Field label="Least level">
+              <Select value={level} onChange={(event) => setLevel(Number(event.target.value))} disabled={skillId === ""}>
+                {[1, 2, 3, 4, 5].map((own) => (
+                  <option key={own}>{own}</option>
+                ))}
+              </Select>
+            </Field>
+          </div>
+          <div className="grid grid-cols-[70px_1fr_1fr] gap-2">
+            <Field label="Hours" fault={amount ? undefined : "A number."}>
+              <TextInput inputMode="decimal" value={hours} onChange={(event) => setHours(event.target.value)} />
+            </Field>
+            <Field label="From" fault={first ? undefined : DATE_HINT}>
+              <TextInput value={from} onChange={(event) => setFrom(event.target.value)} />
+            </Field>
+            <Field label="Until" fault={last && (!first || last >= first) ? undefined : "A day after it."}>
+              <TextInput value={until} onChange={(event) => setUntil(event.target.value)} />
+            </Field>
+          </div>
+        </div>
+      </SheetSection>
+      {answer && (
+        <SheetSection title={now.length > 0 ? "Have the room then" : "Nobody has the room then"}>
+          {now.slice(0, MOST_LISTED).map((person) => (
+            <Line key={person.personId} person={person} says={`${hoursText(person.room)} h free`} />
+          ))}
+        </SheetSection>
+      )}
+      {later.length > 0 && (
+        <SheetSection title="Later">
+          {later.slice(0, MOST_LISTED).map((person) => (
+            <Line
+              key={person.personId}
+              person={person}
+              says={person.from === null ? "not in this plan" : `from ${shortDay(person.from)}`}
+            />
+          ))}
+        </SheetSection>
+      )}
+      {answer?.length === 0 && <p className="text-ink-2">Nobody has this role and skill.</p>}
+    </Sheet>
+  );
+}
+
+function Line({ person: { personId, name, roleName }, says }: { person: FreePerson; says: string }) {
+  const linkTo = useLinkTo();
+  return (
+    <Link
+      href={linkTo(`/people/person/${encodeURIComponent(personId)}`)}
+      className="flex items-baseline justify-between gap-3 rounded-[4px] px-1 py-1 hover:bg-well"
+    >
+      <span className="min-w-0 truncate">
+        {name} <span className="text-[12.5px] text-ink-2">{roleName}</span>
+      </span>
+      <span className="whitespace-nowrap text-[13px] text-ink-2">{says}</span>
+    </Link>
+  );
+}

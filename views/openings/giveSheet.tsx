@@ -1,0 +1,128 @@
+"use client";
+// Giving an opening: all of it, some hours, the days up to one, or split with a second person; what it does to them first.
+import { useState } from "react";
+import { useMaybeAnswer } from "../../client/session.tsx";
+import type { Share } from "../../core/entry/fillOpening.ts";
+import type { CandidateRow, Candidates } from "../../core/load/openingBoard.ts";
+import { Button } from "../../ui/button.tsx";
+import { DATE_HINT, readDate } from "../../ui/dateText.ts";
+import { Field, Select, TextInput } from "../../ui/field.tsx";
+import { hoursText, shareText } from "../../ui/format.ts";
+import { newId } from "../../ui/newId.ts";
+import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { readAmount } from "../../ui/useDraft.ts";
+import { ImpactView, useImpact } from "../frame/impact.tsx";
+import { missingText } from "./candidatePanel.tsx";
+import type { OpeningsHook } from "./useOpenings.ts";
+
+type Way = "whole" | "hours" | "until" | "split";
+
+const ways: Record<Way, string> = {
+  whole: "All of it",
+  hours: "Some of its hours",
+  until: "The days up to one",
+  split: "Split with somebody",
+};
+
+export function GiveSheet({
+  candidates,
+  person,
+  hook,
+  onClose,
+}: {
+  candidates: Candidates;
+  person: CandidateRow;
+  hook: OpeningsHook;
+  onClose: () => void;
+}) {
+  const { opening, fitting, near } = candidates;
+  const others = [...fitting, ...near].filter(({ personId }) => personId !== person.personId);
+  const beside = others.find(({ personId }) => hook.view.beside.includes(personId));
+  const [way, setWay] = useState<Way>(beside ? "split" : "whole");
+  const [hours, setHours] = useState(String(Math.round(Math.min(person.covered, opening.minutes) / 6) / 10));
+  const [until, setUntil] = useState("");
+  const [otherId, setOther] = useState(beside?.personId ?? others[0]?.personId ?? "");
+  const [isPencilled, setPencilled] = useState(false);
+  const [fault, setFault] = useState<string | null>(null);
+  const amount = readAmount(hours, 0.01, opening.minutes / 60);
+  const date = readDate(until);
+  const shares = sharesOf(way, person.personId, { hours: amount?.value, until: date ?? undefined, otherId });
+  const query = shares && { openingId: opening.id, shares, isPencilled };
+  const edit = useMaybeAnswer("fill", query && { ...query, idStem: STEM }, null);
+  const impact = useImpact(shares ? edit : null);
+  const give = async () => {
+    if (query) setFault(await hook.give(query.openingId, query.shares, isPencilled));
+  };
+  return (
+    <Sheet title={`Give to ${person.name}`} subtitle={`${opening.taskName}, ${hoursText(opening.minutes)} h`} onClose={onClose}>
+      <SheetSection>
+        <p className="pb-2 text-ink-2">
+          {person.name} can cover {hoursText(person.covered)} h of it, {shareText(person.cover)}.
+          {person.missing.length > 0 && <span className="text-ochre-ink"> Misses: {person.missing.map(missingText).join(", ")}.</span>}
+        </p>
+        <fieldset className="space-y-1">
+          <legend className="sr-only">How much</legend>
+          {(Object.keys(ways) as Way[]).map((own) => (
+            <label key={own} className="flex items-center gap-2">
+              <input type="radio" name="way" className="accent-pine" checked={way === own} onChange={() => setWay(own)} />
+              {ways[own]}
+            </label>
+          ))}
+        </fieldset>
+        <div className="space-y-3 pt-3">
+          {way === "split" && (
+            <Field label="With">
+              <Select value={otherId} onChange={(event) => setOther(event.target.value)}>
+                {others.map(({ personId, name, cover }) => (
+                  <option key={personId} value={personId}>
+                    {name}, covers {shareText(cover)}
+                  </option>
+                ))}
+              </Select>
+            </Field>
+          )}
+          {(way === "hours" || way === "split") && (
+            <Field label={`Hours for ${person.name}`} fault={amount ? undefined : `More than 0, at most ${hoursText(opening.minutes)}.`}>
+              <TextInput inputMode="decimal" value={hours} onChange={(event) => setHours(event.target.value)} />
+            </Field>
+          )}
+          {way === "until" && (
+            <Field label="Last day" fault={until === "" || date ? undefined : DATE_HINT} hint="The rest stays open">
+              <TextInput value={until} placeholder="8 Feb 2027" onChange={(event) => setUntil(event.target.value)} />
+            </Field>
+          )}
+          <label className="flex items-center gap-2">
+            <input type="checkbox" className="accent-pine" checked={isPencilled} onChange={(event) => setPencilled(event.target.checked)} />
+            Pencilled for now
+          </label>
+          {fault && (
+            <p role="alert" className="text-over">
+              {fault}
+            </p>
+          )}
+          <Button look="main" disabled={!query} onClick={() => void give()}>
+            Give it
+          </Button>
+        </div>
+      </SheetSection>
+      {shares && edit === null && <p className="text-ink-2">No hours of it fall there.</p>}
+      {shares && edit && <ImpactView impact={impact} />}
+    </Sheet>
+  );
+}
+
+/** Ids of work that is only tried. */
+const STEM = newId("trial");
+
+function sharesOf(way: Way, personId: string, typed: { hours?: number; until?: string; otherId: string }): Share[] | null {
+  switch (way) {
+    case "whole":
+      return [{ personId }];
+    case "hours":
+      return typed.hours === undefined ? null : [{ personId, hours: typed.hours }];
+    case "until":
+      return typed.until === undefined ? null : [{ personId, until: typed.until }];
+    case "split":
+      return typed.hours === undefined || typed.otherId === "" ? null : [{ personId, hours: typed.hours }, { personId: typed.otherId }];
+  }
+}

@@ -1,0 +1,117 @@
+"use client";
+// Openings: work that has nobody, the most urgent first, and who could take what is looked at.
+import { Search } from "lucide-react";
+import type { AnswerOf } from "../../client/questions.ts";
+import type { Initial } from "../../client/session.tsx";
+import { Button } from "../../ui/button.tsx";
+import { Select, TextInput } from "../../ui/field.tsx";
+import { countText, hoursText } from "../../ui/format.ts";
+import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { CandidatePanel } from "./candidatePanel.tsx";
+import { FreeSheet } from "./freeSheet.tsx";
+import { GiveSheet } from "./giveSheet.tsx";
+import { OpeningList } from "./openingList.tsx";
+import { ProposalSheet } from "./proposalSheet.tsx";
+import { OpeningTabs } from "./tabs.tsx";
+import { useOpenings } from "./useOpenings.ts";
+
+/** What the sheet shows besides a gift to somebody. */
+const [FREE, PROPOSAL] = ["free", "proposal"];
+
+export function Openings({
+  initial,
+  candidates: first,
+}: {
+  initial: Initial<AnswerOf<"openings">>;
+  candidates: Initial<AnswerOf<"candidates">>;
+}) {
+  const hook = useOpenings(initial, first);
+  const { openings, shown, view, setView, candidates } = hook;
+  const close = () => setView({ sheet: null });
+  const person = [...(candidates?.fitting ?? []), ...(candidates?.near ?? [])].find(({ personId }) => `give:${personId}` === view.sheet);
+  return (
+    <Screen
+      title="Openings"
+      figures={
+        <>
+          <Figure value={String(openings.length)} says={openings.length === 1 ? "opening" : "openings"} isOver={openings.length > 0} />
+          <Figure value={`${hoursText(openings.reduce((sum, { minutes }) => sum + minutes, 0))} h`} says="with nobody" />
+        </>
+      }
+      actions={
+        <>
+          <OpeningTabs />
+          <label className="flex items-center gap-1.5">
+            <input
+              type="checkbox"
+              className="accent-pine"
+              checked={view.pipeline}
+              onChange={(event) => setView({ pipeline: event.target.checked || null })}
+            />
+            Pipeline
+          </label>
+          <Select
+            aria-label="Role"
+            value={view.role}
+            onChange={(event) => setView({ role: event.target.value || null })}
+            className="w-[112px]!"
+          >
+            <option value="">Any role</option>
+            {[...new Set(openings.map(({ roleName }) => roleName))].sort().map((name) => (
+              <option key={name}>{name}</option>
+            ))}
+          </Select>
+          <TextInput
+            aria-label="Search openings"
+            placeholder="Task, project, skill"
+            value={view.find}
+            onChange={(event) => setView({ find: event.target.value || null })}
+            className="w-[130px]!"
+          />
+          <Button onClick={() => setView({ sheet: FREE })}>
+            <Search size={14} /> Free when?
+          </Button>
+          <Button look="main" disabled={shown.length === 0} onClick={() => setView({ sheet: PROPOSAL })}>
+            Propose for all
+          </Button>
+        </>
+      }
+      sheet={
+        view.sheet === FREE ? (
+          <FreeSheet onClose={close} />
+        ) : view.sheet === PROPOSAL ? (
+          <ProposalSheet openings={shown} onClose={close} />
+        ) : (
+          candidates &&
+          person && (
+            <GiveSheet
+              key={`${candidates.opening.id} ${person.personId}`}
+              candidates={candidates}
+              person={person}
+              hook={hook}
+              onClose={close}
+            />
+          )
+        )
+      }
+    >
+      {openings.length === 0 ? (
+        <Empty title="Nothing is open">
+          Work that needs a role and has nobody yet stands here, with who could take it.{" "}
+          {view.pipeline ? "" : "Tick “Pipeline” to see what may come."}
+        </Empty>
+      ) : (
+        <div className="grid min-h-0 flex-1 grid-cols-[300px_minmax(0,1fr)] gap-3">
+          <OpeningList hook={hook} />
+          {shown.length === 0 ? (
+            <p className="p-6 text-ink-2">No opening matches.</p>
+          ) : candidates ? (
+            <CandidatePanel candidates={candidates} hook={hook} />
+          ) : (
+            <p className="p-6 text-ink-2">Working out who could take it, {countText(shown.length, "opening")} in the list…</p>
+          )}
+        </div>
+      )}
+    </Screen>
+  );
+}

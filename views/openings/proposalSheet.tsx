@@ -1,0 +1,108 @@
+"use client";
+// A proposal for all openings in the list, to go through line by line: each is taken or left.
+import { useEffect, useState } from "react";
+import { usePlan } from "../../client/session.tsx";
+import type { Proposal, ProposalLine } from "../../core/allocate/proposal.ts";
+import type { OpeningRow } from "../../core/load/openingBoard.ts";
+import { Button } from "../../ui/button.tsx";
+import { countText, hoursText, moneyText, shareText } from "../../ui/format.ts";
+import { newId } from "../../ui/newId.ts";
+import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { usePlanFacts } from "../frame/frame.tsx";
+
+export function ProposalSheet({ openings, onClose }: { openings: readonly OpeningRow[]; onClose: () => void }) {
+  const session = usePlan();
+  const [proposal, setProposal] = useState<Proposal | null>(null);
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const [fault, setFault] = useState<string | null>(null);
+  // The proposal is for what was listed when it was asked for; taking it empties that list.
+  const [ids] = useState(() => openings.map(({ id }) => id));
+  useEffect(() => {
+    let isStale = false;
+    session.propose(ids, newId("work")).then(
+      (found) => !isStale && setProposal(found),
+      () => !isStale && setFault("No proposal could be worked out. Close this and try again, or with fewer openings."),
+    );
+    return () => {
+      isStale = true;
+    };
+  }, [session, ids]);
+  const taken = proposal?.lines.filter(({ openingId }) => !left.has(openingId)) ?? [];
+  const take = async () => {
+    const words = `give ${countText(taken.length, "opening")} as proposed`;
+    const faults = await session.edit({ kind: "together", words, edits: taken.flatMap(({ edits }) => edits) });
+    if (faults.length === 0) onClose();
+  };
+  const toggle = ({ openingId }: ProposalLine) => {
+    const next = new Set(left);
+    if (!next.delete(openingId)) next.add(openingId);
+    setLeft(next);
+  };
+  return (
+    <Sheet title="Proposal for all" subtitle={`${countText(ids.length, "opening")}: most hours, then skills, then cost`} onClose={onClose}>
+      {fault && (
+        <p role="alert" className="text-over">
+          {fault}
+        </p>
+      )}
+      {!proposal && !fault && (
+        <p role="status" className="text-ink-2">
+          Working out who could take what, so that nobody goes over…
+        </p>
+      )}
+      {proposal && (
+        <>
+          <SheetSection>
+            <p>
+              Covers <span className="font-semibold">{hoursText(proposal.covered)}</span> of {hoursText(proposal.total)} h, nobody over in
+              any week.
+            </p>
+            <p className="text-[12.5px] text-ink-2">
+              {proposal.isBest
+                ? proposal.covered > proposal.quick
+                  ? `${hoursText(proposal.covered - proposal.quick)} h more than taking them one by one.`
+                  : "Taking them one by one would cover as much."
+                : "Found one by one: the search for the best ran out of time."}
+            </p>
+          </SheetSection>
+          <SheetSection>
+            {proposal.lines.map((line) => (
+              <Line key={line.openingId} line={line} isTaken={!left.has(line.openingId)} onToggle={() => toggle(line)} />
+            ))}
+            {proposal.lines.length === 0 && <p className="text-ink-2">Nobody who fits has any room.</p>}
+            {proposal.lines.length > 0 && (
+              <Button look="main" className="mt-3" disabled={taken.length === 0} onClick={() => void take()}>
+                Take {countText(taken.length, "line")}
+              </Button>
+            )}
+          </SheetSection>
+          {proposal.left.length > 0 && (
+            <SheetSection title="Nobody for">
+              <p>{proposal.left.join(", ")}</p>
+            </SheetSection>
+          )}
+        </>
+      )}
+    </Sheet>
+  );
+}
+
+function Line({ line, isTaken, onToggle }: { line: ProposalLine; isTaken: boolean; onToggle: () => void }) {
+  const { currency } = usePlanFacts();
+  const { taskName, projectName, name, minutes, total, fit, cost } = line;
+  return (
+    <label className={`flex items-start gap-2 border-line border-t py-1.5 first:border-t-0 ${isTaken ? "" : "opacity-60"}`}>
+      <input type="checkbox" className="mt-1 accent-pine" checked={isTaken} onChange={onToggle} aria-label={`${taskName} to ${name}`} />
+      <span className="min-w-0 flex-1">
+        <span className="block truncate">
+          {taskName} <span className="text-[12.5px] text-ink-2">{projectName}</span>
+        </span>
+        <span className="block truncate font-medium">→ {name}</span>
+        <span className="block text-[12.5px] text-ink-2">
+          {minutes < total ? `${hoursText(minutes)} of ${hoursText(total)} h` : `${hoursText(total)} h`} · fit {shareText(fit)} · {currency}{" "}
+          {moneyText(cost)}
+        </span>
+      </span>
+    </label>
+  );
+}

@@ -1,0 +1,144 @@
+"use client";
+// A request in the side sheet: its history, who could do it, what saying yes does to everybody's load, and the answers.
+import Link from "next/link";
+import { useState } from "react";
+import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
+import type { Edit } from "../../../core/edits/edit.ts";
+import type { RequestRow } from "../../../core/load/requests.ts";
+import type { WorkRequest } from "../../../core/plan/schema.ts";
+import { Button } from "../../../ui/button.tsx";
+import { Field, Select, TextArea } from "../../../ui/field.tsx";
+import { dateTimeText, hoursText, longDay, shareText, shortDay } from "../../../ui/format.ts";
+import { momentOn } from "../../../ui/momentOn.ts";
+import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
+import { useFrame, useNames, usePlanFacts } from "../../frame/frame.tsx";
+import { ImpactView, useImpact } from "../../frame/impact.tsx";
+import { useLinkTo } from "../../frame/windowed.ts";
+
+type Step = WorkRequest["state"];
+
+const stepWords: Record<Step, string> = { asked: "asked", offered: "offered somebody", confirmed: "confirmed", declined: "turned it down" };
+
+export function AnswerSheet({ row, onClose }: { row: RequestRow; onClose: () => void }) {
+  const { request, taskName, projectName, projectId, wanted, offered, dates, isWaiting } = row;
+  const linkTo = useLinkTo();
+  return (
+    <Sheet
+      title={`${wanted} for ${taskName}`}
+      subtitle={
+        <Link href={linkTo(`/work/${encodeURIComponent(projectId)}`, { task: request.taskId })} className="hover:underline">
+          {projectName}
+        </Link>
+      }
+      onClose={onClose}
+    >
+      <SheetSection>
+        <p>
+          {hoursText(request.hours * 60)} h{dates ? `, ${shortDay(dates.start)} – ${longDay(dates.finish)}` : ""}
+          {offered && <span className="text-ochre-ink"> · {offered} is offered</span>}
+        </p>
+        {request.note && <p className="whitespace-pre-wrap pt-1 text-ink-2">{request.note}</p>}
+      </SheetSection>
+      {isWaiting && request.assignmentId !== undefined && <Answers row={row} />}
+      {isWaiting && request.assignmentId === undefined && (
+        <SheetSection>
+          <p className="text-over">Its work was taken off the plan. Ask again if it is still needed.</p>
+        </SheetSection>
+      )}
+      <SheetSection title="So far">
+        <ol>
+          {request.history.map(({ at, by, to, step, text }) => (
+            <li key={at} className="py-1">
+              <span className="font-medium">{by}</span> {stepWords[step]}{" "}
+              <time dateTime={at} suppressHydrationWarning className="text-[12.5px] text-ink-2">
+                {dateTimeText(at)}, to {to}
+              </time>
+              {text && <p className="whitespace-pre-wrap text-ink-2">{text}</p>}
+            </li>
+          ))}
+        </ol>
+      </SheetSection>
+    </Sheet>
+  );
+}
+
+function Answers({ row: { request } }: { row: RequestRow }) {
+  const session = usePlan();
+  const { user } = useFrame();
+  const { today } = usePlanFacts();
+  const { people } = useNames();
+  const candidates = useMaybeAnswer("candidates", request.personId === undefined ? { openingId: request.assignmentId ?? "" } : null, null);
+  const ranked = [...(candidates?.fitting ?? []), ...(candidates?.near ?? [])];
+  const [chosen, setChosen] = useState("");
+  const [text, setText] = useState("");
+  const [fault, setFault] = useState<string | null>(null);
+  const personId = chosen || request.offeredId || request.personId || ranked[0]?.personId || "";
+  const name = people.find(({ id }) => id === personId)?.name ?? "";
+  const lead = request.history[0].by;
+  const editOf = (step: Step, at: string): Edit => {
+    const said = text.trim() || (step === "declined" ? "" : `${name}, ${request.hours} h`);
+    const entry = { at, by: user.name, to: lead, step, ...(said !== "" && { text: said }) };
+    return { kind: "answerRequest", id: request.id, entry, ...(step !== "declined" && personId !== "" && { personId }) };
+  };
+  const impact = useImpact(personId === "" ? null : editOf("confirmed", TRIED_AT));
+  const answer = async (step: Step) => {
+    if (step === "declined" && text.trim() === "") return setFault("Say why it is turned down.");
+    const faults = await session.edit(editOf(step, momentOn(today)));
+    setFault(faults[0]?.message ?? null);
+    if (faults.length === 0) setText("");
+  };
+  return (
+    <>
+      <SheetSection title="Answer">
+        <div className="space-y-3">
+          <Field label="Who">
+            <Select value={personId} onChange={(event) => setChosen(event.target.value)}>
+              {personId === "" && <option value="">Choose</option>}
+              {ranked.length > 0 && (
+                <optgroup label="By room, fit and cost">
+                  {ranked.map((own) => (
+                    <option key={own.personId} value={own.personId}>
+                      {own.name}, covers {shareText(own.cover)}
+                    </option>
+                  ))}
+                </optgroup>
+              )}
+              <optgroup label="Everybody">
+                {people
+                  .filter(({ id }) => !ranked.some((own) => own.personId === id))
+                  .map(({ id, name: own }) => (
+                    <option key={id} value={id}>
+                      {own}
+                    </option>
+                  ))}
+              </optgroup>
+            </Select>
+          </Field>
+          <Field label="Message, or why not">
+            <TextArea value={text} onChange={(event) => setText(event.target.value)} />
+          </Field>
+          {fault && (
+            <p role="alert" className="text-over">
+              {fault}
+            </p>
+          )}
+          <div className="flex flex-wrap gap-2">
+            <Button look="main" disabled={personId === ""} onClick={() => void answer("confirmed")}>
+              Confirm
+            </Button>
+            <Button disabled={personId === "" || personId === request.offeredId} onClick={() => void answer("offered")}>
+              Offer
+            </Button>
+            <Button look="danger" onClick={() => void answer("declined")}>
+              Turn down
+            </Button>
+          </div>
+        </div>
+      </SheetSection>
+      {personId !== "" && <ImpactView impact={impact} title={`If ${name} does it`} />}
+    </>
+  );
+}
+
+/** The moment of an answer that is only tried. */
+const TRIED_AT = "2000-01-01T00:00:00.000Z";

@@ -1,0 +1,65 @@
+"use client";
+// The outbox: a stand-in for mail that ships with the application. What would be sent is listed here.
+import Link from "next/link";
+import { parseAsString, useQueryState } from "nuqs";
+import type { AnswerOf } from "../../../client/questions.ts";
+import { type Initial, useAnswer } from "../../../client/session.tsx";
+import { TextInput } from "../../../ui/field.tsx";
+import { dateTimeText } from "../../../ui/format.ts";
+import { Empty, Figure, Screen } from "../../frame/screen.tsx";
+import { useLinkTo } from "../../frame/windowed.ts";
+import { OpeningTabs } from "../tabs.tsx";
+
+export function Outbox({ initial }: { initial: Initial<AnswerOf<"outbox">> }) {
+  const messages = useAnswer("outbox", {}, initial);
+  const [find, setFind] = useQueryState("find", parseAsString.withDefault("").withOptions({ shallow: true }));
+  const linkTo = useLinkTo();
+  const text = find.toLowerCase().trim();
+  const shown = messages.filter(({ subject, to, by, text: said }) =>
+    [subject, to, by, said].some((own) => own.toLowerCase().includes(text)),
+  );
+  return (
+    <Screen
+      title="Outbox"
+      figures={<Figure value={String(messages.length)} says={messages.length === 1 ? "message" : "messages"} />}
+      actions={
+        <>
+          <OpeningTabs />
+          <TextInput
+            aria-label="Search messages"
+            placeholder="Search messages"
+            value={find}
+            onChange={(event) => void setFind(event.target.value || null)}
+            className="w-[180px]!"
+          />
+        </>
+      }
+    >
+      {messages.length === 0 ? (
+        <Empty title="No messages yet">
+          Each step of a request for people writes a message. Nothing leaves this machine: they stand here instead.
+        </Empty>
+      ) : (
+        <ul className="min-h-0 flex-1 overflow-y-auto rounded-t-card border border-line border-b-0 bg-sheet">
+          {shown.map(({ key, at, by, to, subject, text: said, requestId }) => (
+            <li key={key} className="border-line border-b px-4 py-2.5">
+              <div className="flex items-baseline gap-3">
+                <Link href={linkTo("/openings/requests", { request: requestId })} className="font-semibold hover:underline">
+                  {subject}
+                </Link>
+                <time dateTime={at} suppressHydrationWarning className="ml-auto text-[12.5px] text-ink-2">
+                  {dateTimeText(at)}
+                </time>
+              </div>
+              <div className="text-[12.5px] text-ink-2">
+                {by} to {to}
+              </div>
+              <p className="whitespace-pre-wrap">{said}</p>
+            </li>
+          ))}
+          {shown.length === 0 && <li className="p-6 text-ink-2">No message matches “{find}”.</li>}
+        </ul>
+      )}
+    </Screen>
+  );
+}

@@ -1,0 +1,57 @@
+"use client";
+// Binds the Openings screen to the plan: which opening is looked at, who is compared, what is given to whom.
+import { parseAsArrayOf, parseAsBoolean, parseAsString, useQueryStates } from "nuqs";
+import type { AnswerOf } from "../../client/questions.ts";
+import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
+import type { Share } from "../../core/entry/fillOpening.ts";
+import { newId } from "../../ui/newId.ts";
+
+export const MOST_COMPARED = 3;
+
+export function useOpenings(initial: Initial<AnswerOf<"openings">>, first: Initial<AnswerOf<"candidates">>) {
+  const session = usePlan();
+  const [view, setView] = useQueryStates(
+    {
+      opening: parseAsString,
+      find: parseAsString.withDefault(""),
+      role: parseAsString.withDefault(""),
+      pipeline: parseAsBoolean.withDefault(false),
+      beside: parseAsArrayOf(parseAsString).withDefault([]),
+      /** Whom something is given to, or what else the sheet shows. */
+      sheet: parseAsString,
+    },
+    { shallow: true },
+  );
+  const openings = useAnswer("openings", { pipeline: view.pipeline }, initial);
+  const text = view.find.toLowerCase().trim();
+  const shown = openings.filter(
+    ({ taskName, projectName, roleName, skills }) =>
+      (view.role === "" || roleName === view.role) &&
+      [taskName, projectName, roleName, ...skills.map(({ name }) => name)].some((name) => name.toLowerCase().includes(text)),
+  );
+  const selectedId = shown.some(({ id }) => id === view.opening) ? view.opening : (shown[0]?.id ?? null);
+  const candidates = useAnswer("candidates", { openingId: selectedId ?? "" }, first);
+  const give = async (openingId: string, shares: readonly Share[], isPencilled: boolean): Promise<string | null> => {
+    const edit = await session.ask("fill", { openingId, shares, isPencilled, idStem: newId("work") });
+    if (!edit) return "There is not as much of it as that.";
+    const faults = await session.edit(edit);
+    if (faults.length === 0) void setView({ sheet: null, beside: null });
+    return faults[0]?.message ?? null;
+  };
+  return {
+    view,
+    setView: (set: Parameters<typeof setView>[0]) => void setView(set),
+    openings,
+    shown,
+    selectedId,
+    /** Null until they are those of the selected opening. */
+    candidates: candidates?.opening.id === selectedId ? candidates : null,
+    compare: (personId: string) => {
+      const beside = view.beside.includes(personId) ? view.beside.filter((id) => id !== personId) : [...view.beside, personId];
+      void setView({ beside: beside.slice(-MOST_COMPARED) });
+    },
+    give,
+  };
+}
+
+export type OpeningsHook = ReturnType<typeof useOpenings>;

@@ -1,0 +1,76 @@
+"use client";
+// Days that differ from the week: free, shorter, or extra working days.
+import { zodResolver } from "@hookform/resolvers/zod";
+import { useForm } from "react-hook-form";
+import * as z from "zod";
+import { formatDay } from "../../../core/calendar/day.ts";
+import { Button } from "../../../ui/button.tsx";
+import { readDate, writeDate } from "../../../ui/dateText.ts";
+import { Field, TextInput } from "../../../ui/field.tsx";
+import { SheetSection } from "../../../ui/sheet.tsx";
+import { usePlanFacts } from "../../frame/frame.tsx";
+import { dateRangeFields, hoursOf } from "../person/rangeFields.ts";
+import type { Draft } from "./useCalendars.ts";
+
+const fieldsSchema = dateRangeFields({
+  name: z.string().trim().min(1, { error: "Say what day it is." }).max(300),
+  hours: z.string().refine((text) => (hoursOf(text) ?? 0) >= 0 && (hoursOf(text) ?? 0) <= 24, { error: "0 to 24." }),
+});
+type Fields = z.infer<typeof fieldsSchema>;
+
+export function DayForm({
+  at,
+  day,
+  draft,
+  onChange,
+  onBack,
+}: {
+  /** Which exception; null for a new one. */
+  at: number | null;
+  day: number | null;
+  draft: Draft;
+  onChange: (set: Partial<Draft>) => void;
+  onBack: () => void;
+}) {
+  const { today } = usePlanFacts();
+  const known = at === null ? null : (draft.exceptions[at] ?? null);
+  const date = known?.from ?? formatDay(day ?? today);
+  const { register, handleSubmit, formState } = useForm<Fields>({
+    resolver: zodResolver(fieldsSchema),
+    defaultValues: { from: writeDate(date), to: writeDate(known?.to ?? date), name: known?.name ?? "", hours: String(known?.hours ?? 0) },
+  });
+  const { errors } = formState;
+  const put = ({ from, to, name, hours }: Fields) => {
+    const own = { from: readDate(from) ?? "", to: readDate(to) ?? "", hours: hoursOf(hours) ?? 0, name: name.trim() };
+    onChange({ exceptions: known ? draft.exceptions.map((exception, row) => (row === at ? own : exception)) : [...draft.exceptions, own] });
+  };
+  return (
+    <SheetSection title={known ? "A day that differs" : "Another day that differs"}>
+      <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(put)(event)}>
+        <Field label="What day" fault={errors.name?.message}>
+          <TextInput {...register("name")} autoFocus placeholder="Short day before the holidays" />
+        </Field>
+        <div className="grid grid-cols-2 gap-3">
+          <Field label="First day" fault={errors.from?.message}>
+            <TextInput {...register("from")} />
+          </Field>
+          <Field label="Last day" fault={errors.to?.message}>
+            <TextInput {...register("to")} />
+          </Field>
+          <Field label="Hours, 0 for free" fault={errors.hours?.message}>
+            <TextInput {...register("hours")} inputMode="decimal" />
+          </Field>
+        </div>
+        <div className="flex flex-wrap gap-2">
+          <Button type="submit">See what this does</Button>
+          {known && (
+            <Button look="danger" onClick={() => onChange({ exceptions: draft.exceptions.filter((_, row) => row !== at) })}>
+              Take it away
+            </Button>
+          )}
+          <Button onClick={onBack}>Back</Button>
+        </div>
+      </form>
+    </SheetSection>
+  );
+}

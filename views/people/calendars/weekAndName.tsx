@@ -1,0 +1,65 @@
+"use client";
+// The name and the plain week of a calendar.
+import { zodResolver } from "@hookform/resolvers/zod";
+import { useForm } from "react-hook-form";
+import * as z from "zod";
+import { Button } from "../../../ui/button.tsx";
+import { Field, TextInput } from "../../../ui/field.tsx";
+import { SheetSection } from "../../../ui/sheet.tsx";
+import { WeekFields, weekHours, weekSchema } from "../weekFields.tsx";
+import type { Draft } from "./useCalendars.ts";
+
+const fieldsSchema = z
+  .object({ name: z.string().trim().min(1, { error: "Give the calendar a name." }).max(300), week: weekSchema })
+  .refine(({ week }) => weekHours(week).some((hours) => hours > 0), { path: ["week", "root"], error: "One day of the week needs hours." });
+
+export function WeekAndName({
+  draft,
+  onChange,
+  onCopy,
+  onDelete,
+  isFree,
+}: {
+  draft: Draft;
+  onChange: (set: Partial<Draft>) => void;
+  onCopy: () => void;
+  onDelete: () => void;
+  /** Nobody goes by it, so it can be deleted. */
+  isFree: boolean;
+}) {
+  const { register, handleSubmit, formState } = useForm<z.infer<typeof fieldsSchema>>({
+    resolver: zodResolver(fieldsSchema),
+    defaultValues: { name: draft.name, week: draft.week.map(String) },
+  });
+  const { errors, isDirty } = formState;
+  return (
+    <SheetSection>
+      <form
+        noValidate
+        className="space-y-3"
+        onSubmit={(event) => void handleSubmit(({ name, week }) => onChange({ name: name.trim(), week: weekHours(week) }))(event)}
+      >
+        <Field label="Name" fault={errors.name?.message}>
+          <TextInput {...register("name")} />
+        </Field>
+        <WeekFields register={register} name="week" faults={errors.week} />
+        {errors.week?.root && (
+          <p role="alert" className="text-[12.5px] text-over">
+            {errors.week.root.message}
+          </p>
+        )}
+        <div className="flex flex-wrap gap-2">
+          <Button type="submit" disabled={!isDirty}>
+            See what this does
+          </Button>
+          <Button onClick={onCopy}>Make a copy</Button>
+          {isFree && (
+            <Button look="danger" onClick={onDelete}>
+              Delete
+            </Button>
+          )}
+        </div>
+      </form>
+    </SheetSection>
+  );
+}

@@ -1,0 +1,158 @@
+"use client";
+// Answering a request for time off: what approving it would do comes first, then approve, decline or other dates.
+import { zodResolver } from "@hookform/resolvers/zod";
+import { useState } from "react";
+import { useForm } from "react-hook-form";
+import * as z from "zod";
+import { usePlan } from "../../../client/session.tsx";
+import { parseDay } from "../../../core/calendar/day.ts";
+import type { Edit } from "../../../core/edits/edit.ts";
+import type { TimeOff } from "../../../core/plan/schema.ts";
+import { Button } from "../../../ui/button.tsx";
+import { readDate, writeDate } from "../../../ui/dateText.ts";
+import { Field, TextInput } from "../../../ui/field.tsx";
+import { rangeText } from "../../../ui/format.ts";
+import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
+import { ImpactView, useImpact } from "../../frame/impact.tsx";
+import { dateRangeFields } from "../person/rangeFields.ts";
+import { timeOffKinds } from "../words.ts";
+
+type Way = "answer" | "decline" | "suggest";
+
+export function AnswerSheet({
+  personId,
+  name,
+  timeOff,
+  alsoAway = [],
+  onClose,
+}: {
+  personId: string;
+  name: string;
+  timeOff: TimeOff;
+  alsoAway?: readonly string[];
+  onClose: () => void;
+}) {
+  const session = usePlan();
+  const [way, setWay] = useState<Way>("answer");
+  const answer = async (more: Partial<Extract<Edit, { kind: "answerTimeOff" }>>) => {
+    const faults = await session.edit({ kind: "answerTimeOff", personId, id: timeOff.id, state: "approved", ...more });
+    if (faults.length === 0) onClose();
+  };
+  const takeSuggested = async () => {
+    const { suggested, reason: _, ...rest } = timeOff;
+    if (!suggested) return;
+    const faults = await session.edit({ kind: "setTimeOff", personId, timeOff: { ...rest, ...suggested, state: "approved" } });
+    if (faults.length === 0) onClose();
+  };
+  const impact = useImpact({ kind: "answerTimeOff", personId, id: timeOff.id, state: "approved" });
+  const dates = rangeOf(timeOff);
+  return (
+    <Sheet title={`${name} asks for time off`} subtitle={`${timeOffKinds[timeOff.kind]} · ${dates}`} onClose={onClose}>
+      <SheetSection>
+        {timeOff.hoursPerDay !== undefined && <p>{timeOff.hoursPerDay} h a day</p>}
+        {timeOff.note && <p>“{timeOff.note}”</p>}
+        {alsoAway.length > 0 && <p className="text-ochre-ink">Away at the same time, of their teams: {alsoAway.join(", ")}.</p>}
+        {timeOff.suggested && (
+          <p className="pt-1 text-ochre-ink">
+            You suggested {rangeOf(timeOff.suggested)}
+            {timeOff.reason && ` (“${timeOff.reason}”)`}.{" "}
+            <button type="button" className="text-pine underline" onClick={() => void takeSuggested()}>
+              They agreed: approve those
+            </button>
+          </p>
+        )}
+      </SheetSection>
+      <ImpactView impact={impact} title="What approving it does" />
+      <SheetSection>
+        {way === "answer" && (
+          <div className="flex flex-wrap gap-2">
+            <Button look="main" onClick={() => void answer({})}>
+              Approve
+            </Button>
+            <Button onClick={() => setWay("decline")}>Decline…</Button>
+            <Button onClick={() => setWay("suggest")}>Other dates…</Button>
+          </div>
+        )}
+        {way === "decline" && <Decline onAnswer={(reason) => void answer({ state: "declined", reason })} onBack={() => setWay("answer")} />}
+        {way === "suggest" && (
+          <Suggest
+            timeOff={timeOff}
+            onAnswer={(suggested, reason) => void answer({ state: "requested", suggested, ...(reason && { reason }) })}
+            onBack={() => setWay("answer")}
+          />
+        )}
+      </SheetSection>
+    </Sheet>
+  );
+}
+
+const rangeOf = ({ from, to }: { from: string; to: string }) => rangeText({ start: parseDay(from), stop: parseDay(to) + 1 });
+
+function Decline({ onAnswer, onBack }: { onAnswer: (reason: string) => void; onBack: () => void }) {
+  const { register, handleSubmit, formState } = useForm({
+    resolver: zodResolver(z.object({ reason: z.string().trim().min(1, { error: "Say why, so that they know." }).max(2_000) })),
+    defaultValues: { reason: "" },
+  });
+  return (
+    <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(({ reason }) => onAnswer(reason))(event)}>
+      <Field label="Why it is declined" fault={formState.errors.reason?.message}>
+        <TextInput {...register("reason")} autoFocus />
+      </Field>
+      <div className="flex gap-2">
+        <Button type="submit" look="danger">
+          Decline
+        </Button>
+        <Button onClick={onBack}>Back</Button>
+      </div>
+    </form>
+  );
+}
+
+const suggestion = dateRangeFields({ reason: z.string().max(2_000) });
+
+function Suggest({
+  timeOff,
+  onAnswer,
+  onBack,
+}: {
+  timeOff: TimeOff;
+  onAnswer: (suggested: { from: string; to: string }, reason: string) => void;
+  onBack: () => void;
+}) {
+  const { register, handleSubmit, formState } = useForm<z.infer<typeof suggestion>>({
+    resolver: zodResolver(suggestion),
+    defaultValues: {
+      from: writeDate(timeOff.suggested?.from ?? timeOff.from),
+      to: writeDate(timeOff.suggested?.to ?? timeOff.to),
+      reason: "",
+    },
+  });
+  const { errors } = formState;
+  return (
+    <form
+      noValidate
+      className="space-y-3"
+      onSubmit={(event) =>
+        void handleSubmit(({ from, to, reason }) => onAnswer({ from: readDate(from) ?? "", to: readDate(to) ?? "" }, reason.trim()))(event)
+      }
+    >
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="First day instead" fault={errors.from?.message}>
+          <TextInput {...register("from")} autoFocus />
+        </Field>
+        <Field label="Last day instead" fault={errors.to?.message}>
+          <TextInput {...register("to")} />
+        </Field>
+      </div>
+      <Field label="Why">
+        <TextInput {...register("reason")} />
+      </Field>
+      <div className="flex gap-2">
+        <Button type="submit" look="main">
+          Suggest these dates
+        </Button>
+        <Button onClick={onBack}>Back</Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,72 @@
+"use client";
+// People: the roster with role, skills, week and employment, and how full everybody is in the window.
+import { Plus } from "lucide-react";
+import type { AnswerOf } from "../../client/questions.ts";
+import type { Initial } from "../../client/session.tsx";
+import type { RosterRow } from "../../core/load/roster.ts";
+import { shareOf } from "../../core/plan/units.ts";
+import { Button } from "../../ui/button.tsx";
+import { hoursText, shareText } from "../../ui/format.ts";
+import { useKeys } from "../../ui/keys.ts";
+import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { BulkSheet } from "./bulkSheet.tsx";
+import { PersonSheet } from "./personSheet.tsx";
+import { Roster } from "./roster.tsx";
+import { RosterTools } from "./rosterTools.tsx";
+import { PeopleTabs } from "./tabs.tsx";
+import { usePeople } from "./usePeople.ts";
+
+export function People({ initial }: { initial: Initial<AnswerOf<"roster">> }) {
+  const people = usePeople(initial);
+  const { rows, selected, isAdding, add, ticked } = people;
+  useKeys({ n: add });
+  const hours = (pick: (row: RosterRow) => number) => rows.reduce((sum, row) => sum + pick(row), 0);
+  const capacity = hours((row) => row.capacity);
+  return (
+    <Screen
+      title="People"
+      figures={
+        <>
+          <PeopleTabs />
+          <Figure value={rows.length.toLocaleString("en-GB")} says={rows.length === 1 ? "person" : "people"} />
+          <Figure value={`${hoursText(capacity)} h`} says="capacity in the window" />
+          <Figure
+            value={shareText(
+              shareOf(
+                hours(({ load }) => load),
+                capacity,
+              ),
+            )}
+            says="of it used"
+          />
+        </>
+      }
+      actions={
+        <>
+          <RosterTools people={people} />
+          <Button look="main" onClick={add}>
+            <Plus size={15} /> Add person <kbd className="font-sans opacity-75">N</kbd>
+          </Button>
+        </>
+      }
+      sheet={
+        ticked.size > 0 ? (
+          <BulkSheet people={people} />
+        ) : (
+          (isAdding || selected) && <PersonSheet key={selected?.person.id ?? "new"} row={selected} people={people} />
+        )
+      }
+    >
+      {rows.length === 0 ? (
+        <Empty title="Nobody is on the roster yet">
+          <button type="button" className="text-pine underline" onClick={add}>
+            Add the first person
+          </button>
+          , bring people in from a file, or open a plan from the menu at the top right.
+        </Empty>
+      ) : (
+        <Roster people={people} />
+      )}
+    </Screen>
+  );
+}

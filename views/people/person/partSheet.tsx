@@ -1,0 +1,74 @@
+"use client";
+import { formatDay, parseDay } from "../../../core/calendar/day.ts";
+// The side sheet of a person's page: one part of the person, to add or to change, with what that does.
+import type { PersonYear } from "../../../core/load/personYear.ts";
+import { isCalendarDate } from "../../../core/plan/schema.ts";
+import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
+import { useNames, usePlanFacts } from "../../frame/frame.tsx";
+import { AnswerSheet } from "../leave/answerSheet.tsx";
+import { fieldsOfPerson, setOfPerson } from "../personForm.ts";
+import { PersonForm } from "../personFormView.tsx";
+import { OvertimeForm } from "./overtimeForm.tsx";
+import { TimeOffForm } from "./timeOffForm.tsx";
+import { UnplacedSheet } from "./unplacedSheet.tsx";
+import type { PersonHook } from "./usePerson.ts";
+import { WeekForm } from "./weekForm.tsx";
+
+export function PartSheet({ answer, hook }: { answer: PersonYear; hook: PersonHook }) {
+  const { person } = answer;
+  const { part, partId, show } = hook;
+  const { today } = usePlanFacts();
+  const { calendars } = useNames();
+  const close = () => show(null);
+  switch (part) {
+    case "details": {
+      const fields = fieldsOfPerson(person, calendars[0]?.id ?? "", [8, 8, 8, 8, 8, 0, 0], formatDay(today));
+      return (
+        <Sheet title={person.name} subtitle="Roles, skills, calendar, employment" onClose={close}>
+          <SheetSection>
+            <PersonForm
+              key={JSON.stringify(fields)}
+              initial={fields}
+              isNew={false}
+              onSave={async (typed) => void (await hook.changePerson(setOfPerson(typed, person)))}
+            />
+          </SheetSection>
+        </Sheet>
+      );
+    }
+    case "week": {
+      const at = partId === "new" ? null : Number(partId);
+      if (at !== null && !person.patterns?.[at]) return null;
+      return <WeekForm key={`${partId}`} answer={answer} at={at} hook={hook} onClose={close} />;
+    }
+    case "off": {
+      const known = person.timeOff?.find(({ id }) => id === partId);
+      if (known?.state === "requested")
+        return <AnswerSheet key={known.id} personId={person.id} name={person.name} timeOff={known} onClose={close} />;
+      const day = /^on (.+)$/.exec(partId ?? "")?.[1];
+      const on = day && isCalendarDate(day) ? day : formatDay(Math.max(today, parseDay(person.employedFrom ?? formatDay(today))));
+      if (!known && partId !== "new" && !day) return null;
+      return (
+        <TimeOffForm
+          key={partId}
+          person={person}
+          entry={known ?? { id: "new", from: on, to: on, kind: "holiday", state: "requested" }}
+          isNew={!known}
+          hook={hook}
+          onClose={close}
+        />
+      );
+    }
+    case "overtime": {
+      const known = person.overtime?.find(({ id }) => id === partId);
+      if (!known && partId !== "new") return null;
+      return <OvertimeForm key={partId} person={person} entry={known ?? null} hook={hook} onClose={close} />;
+    }
+    case "unplaced": {
+      const entry = answer.unplaceable.find(({ assignmentId }) => assignmentId === partId);
+      return entry ? <UnplacedSheet key={entry.assignmentId} entry={entry} onClose={close} /> : null;
+    }
+    default:
+      return null;
+  }
+}

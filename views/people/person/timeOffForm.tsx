@@ -1,0 +1,134 @@
+"use client";
+// Time off: dates, whole or part days, what for, and its state, with what it does to the plan once approved.
+import { zodResolver } from "@hookform/resolvers/zod";
+import { useState } from "react";
+import { useForm } from "react-hook-form";
+import * as z from "zod";
+import type { Edit } from "../../../core/edits/edit.ts";
+import type { Person, TimeOff } from "../../../core/plan/schema.ts";
+import { Button } from "../../../ui/button.tsx";
+import { readDate, writeDate } from "../../../ui/dateText.ts";
+import { Field, Select, TextInput } from "../../../ui/field.tsx";
+import { newId } from "../../../ui/newId.ts";
+import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
+import { ImpactView, useImpact } from "../../frame/impact.tsx";
+import { timeOffKinds } from "../words.ts";
+import { dateRangeFields, hoursADay, hoursOf } from "./rangeFields.ts";
+import type { PersonHook } from "./usePerson.ts";
+
+const fieldsSchema = dateRangeFields({
+  hoursPerDay: hoursADay(true),
+  kind: z.enum(["holiday", "sick", "training", "other"]),
+  state: z.enum(["requested", "approved", "declined"]),
+  note: z.string().max(2_000),
+});
+type Fields = z.infer<typeof fieldsSchema>;
+
+export function TimeOffForm({
+  person,
+  entry,
+  isNew,
+  hook,
+  onClose,
+}: {
+  person: Person;
+  entry: TimeOff;
+  isNew: boolean;
+  hook: PersonHook;
+  onClose: () => void;
+}) {
+  const [id] = useState(() => (isNew ? newId("off") : entry.id));
+  const { register, handleSubmit, watch, formState } = useForm<Fields>({
+    resolver: zodResolver(fieldsSchema),
+    mode: "onChange",
+    defaultValues: {
+      from: writeDate(entry.from),
+      to: writeDate(entry.to),
+      hoursPerDay: entry.hoursPerDay === undefined ? "" : String(entry.hoursPerDay),
+      kind: entry.kind,
+      state: entry.state,
+      note: entry.note ?? "",
+    },
+  });
+  const fields = watch();
+  const edit = (typed: Fields, state = typed.state): Edit => ({
+    kind: "setTimeOff",
+    personId: person.id,
+    timeOff: { ...offOf(typed, entry), id, state },
+  });
+  // What it would do is worth knowing before it is approved, too.
+  const impact = useImpact(fieldsSchema.safeParse(fields).success && fields.state !== "declined" ? edit(fields, "approved") : null);
+  const save = async (typed: Fields) => {
+    if (await hook.edit(edit(typed))) onClose();
+  };
+  const remove = async () => {
+    if (await hook.edit({ kind: "deleteTimeOff", personId: person.id, id: entry.id })) onClose();
+  };
+  const { errors } = formState;
+  return (
+    <Sheet title={isNew ? "Time off" : timeOffKinds[entry.kind]} subtitle={person.name} onClose={onClose}>
+      <form noValidate onSubmit={(event) => void handleSubmit(save)(event)}>
+        <SheetSection>
+          <div className="space-y-3">
+            <div className="grid grid-cols-2 gap-3">
+              <Field label="First day" fault={errors.from?.message}>
+                <TextInput {...register("from")} autoFocus={isNew} />
+              </Field>
+              <Field label="Last day" fault={errors.to?.message}>
+                <TextInput {...register("to")} />
+              </Field>
+              <Field label="For">
+                <Select {...register("kind")}>
+                  {Object.entries(timeOffKinds).map(([kind, text]) => (
+                    <option key={kind} value={kind}>
+                      {text}
+                    </option>
+                  ))}
+                </Select>
+              </Field>
+              <Field label="Hours a day" fault={errors.hoursPerDay?.message}>
+                <TextInput {...register("hoursPerDay")} placeholder="whole days" inputMode="decimal" />
+              </Field>
+            </div>
+            <Field label="Note">
+              <TextInput {...register("note")} />
+            </Field>
+            <Field label="State">
+              <Select {...register("state")}>
+                <option value="requested">Asked for, waits for an answer</option>
+                <option value="approved">Approved</option>
+                <option value="declined">Declined</option>
+              </Select>
+            </Field>
+            <div className="flex gap-2">
+              <Button type="submit" look="main" disabled={formState.isSubmitting || (!isNew && !formState.isDirty)}>
+                {isNew ? "Add" : "Save"}
+              </Button>
+              {!isNew && (
+                <Button look="danger" onClick={() => void remove()}>
+                  Delete
+                </Button>
+              )}
+            </div>
+          </div>
+        </SheetSection>
+        {(isNew || formState.isDirty) && fields.state !== "declined" && (
+          <ImpactView impact={impact} title={fields.state === "approved" ? "What this does" : "What approving it would do"} />
+        )}
+      </form>
+    </Sheet>
+  );
+}
+
+function offOf(typed: Fields, { reason }: TimeOff): Omit<TimeOff, "id"> {
+  const hours = hoursOf(typed.hoursPerDay);
+  return {
+    from: readDate(typed.from) ?? "",
+    to: readDate(typed.to) ?? "",
+    ...(hours !== null && { hoursPerDay: hours }),
+    kind: typed.kind,
+    state: typed.state,
+    ...(typed.note.trim() && { note: typed.note.trim() }),
+    ...(reason !== undefined && { reason }),
+  };
+}

@@ -1,0 +1,124 @@
+"use client";
+// Hours that cannot be worked as planned: why, and the ways out one press away.
+import Link from "next/link";
+import { useState } from "react";
+import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
+import { parseDay } from "../../../core/calendar/day.ts";
+import type { Edit } from "../../../core/edits/edit.ts";
+import type { Unplaceable } from "../../../core/load/unplaceable.ts";
+import { Button } from "../../../ui/button.tsx";
+import { hoursText, longDay } from "../../../ui/format.ts";
+import { newId } from "../../../ui/newId.ts";
+import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
+import { useNames } from "../../frame/frame.tsx";
+import { ImpactView, useImpact } from "../../frame/impact.tsx";
+import { TakerList } from "../../frame/takerList.tsx";
+import { useLinkTo } from "../../frame/windowed.ts";
+
+type Way = "give" | "move" | "split";
+
+export function UnplacedSheet({ entry, onClose }: { entry: Unplaceable; onClose: () => void }) {
+  const session = usePlan();
+  const { roles } = useNames();
+  const linkTo = useLinkTo();
+  const [way, setWay] = useState<Way | null>(null);
+  const [newAssignmentId] = useState(() => newId("assignment"));
+  const takers = useMaybeAnswer("takers", way === "give" ? { assignmentId: entry.assignmentId } : null, null);
+  const edit = way === "move" ? moveEdit(entry) : way === "split" ? splitEdit(entry, newAssignmentId) : null;
+  const impact = useImpact(edit);
+  const make = async (made: Edit) => {
+    const faults = await session.edit(made);
+    if (faults.length === 0) onClose();
+  };
+  const roleName = roles.find(({ id }) => id === entry.split?.roleId)?.name ?? "the role";
+  if (way === "give" && takers)
+    return (
+      <Sheet title={entry.taskName} subtitle={entry.projectName} onClose={onClose}>
+        <TakerList
+          takers={takers}
+          onGive={(personId) => void make({ kind: "reassign", id: entry.assignmentId, personId })}
+          onBack={() => setWay(null)}
+        />
+      </Sheet>
+    );
+  return (
+    <Sheet title={`${hoursText(entry.minutes)} h cannot be worked`} subtitle={`${entry.taskName} · ${entry.projectName}`} onClose={onClose}>
+      <SheetSection title="Why">
+        <p>{whyText(entry)}</p>
+        <p className="pt-1 text-ink-2">
+          {hoursText(entry.minutes)} of {hoursText(entry.asked)} h have no day to be worked on.
+        </p>
+      </SheetSection>
+      <SheetSection title="Ways out">
+        <div className="flex flex-col items-start gap-2">
+          <Button onClick={() => setWay("give")}>Give all of it to somebody else…</Button>
+          {entry.split && (
+            <Button onClick={() => setWay("split")} aria-pressed={way === "split"}>
+              {entry.split.gives === "later" ? "From" : "Before"} {longDay(parseDay(entry.split.date))}: open for a {roleName.toLowerCase()}
+            </Button>
+          )}
+          {entry.move && (
+            <Button onClick={() => setWay("move")} aria-pressed={way === "move"}>
+              Start the task on {longDay(parseDay(entry.move.from))}
+            </Button>
+          )}
+          <Link
+            href={linkTo(`/work/${encodeURIComponent(entry.projectId)}`, { task: entry.taskId })}
+            className="inline-flex h-8 items-center rounded-card px-1 text-pine underline"
+          >
+            Open the task
+          </Link>
+        </div>
+      </SheetSection>
+      {edit && (
+        <>
+          <ImpactView impact={impact} />
+          <SheetSection>
+            <div className="flex gap-2">
+              <Button look="main" disabled={!impact || impact.faults.length > 0} onClick={() => void make(edit)}>
+                {way === "move" ? "Move it" : "Split it"}
+              </Button>
+              <Button onClick={() => setWay(null)}>Back</Button>
+            </div>
+          </SheetSection>
+        </>
+      )}
+    </Sheet>
+  );
+}
+
+function moveEdit({ taskId, move }: Unplaceable): Edit | null {
+  return move && { kind: "changeTask", id: taskId, set: move.set };
+}
+
+function splitEdit({ assignmentId, split }: Unplaceable, newId: string): Edit | null {
+  return (
+    split && {
+      kind: "splitAssignment",
+      id: assignmentId,
+      date: split.date,
+      gives: split.gives,
+      newId,
+      personId: null,
+      ...(split.roleId !== null && { roleId: split.roleId }),
+      ...(split.hours !== null && { hours: split.hours }),
+    }
+  );
+}
+
+/** Why hours have no place, as a sentence. */
+export function whyText({ reason, day, personName }: Pick<Unplaceable, "reason" | "day" | "personName">): string {
+  const on = day === null ? "" : longDay(day);
+  switch (reason) {
+    case "notYet":
+      return `${personName} is employed from ${on} on, after this begins.`;
+    case "left":
+      return `${personName} leaves on ${on}, before this ends.`;
+    case "away":
+      return `${personName} is away until ${on}.`;
+    case "noDates":
+      return "The task has no dates yet.";
+    case "noWorkingTime":
+      return `${personName || "Nobody"} has no working time on these days.`;
+  }
+}

@@ -1,0 +1,39 @@
+"use client";
+// Binds a person's page to the plan: the year shown, what is open in the side sheet, and the edits made there.
+import { parseAsString, useQueryState } from "nuqs";
+import type { AnswerOf } from "../../../client/questions.ts";
+import { type Initial, useAnswer, usePlan } from "../../../client/session.tsx";
+import { dateOf } from "../../../core/calendar/day.ts";
+import type { Edit } from "../../../core/edits/edit.ts";
+import type { Person } from "../../../core/plan/schema.ts";
+import { yearOf, yearRange } from "../../../ui/years.ts";
+import { usePlanWindow } from "../../frame/windowed.ts";
+
+/** What the side sheet is about: a part of the person, and which one; "new" for one to add. */
+export type Part = "details" | "week" | "off" | "overtime" | "unplaced";
+
+export function usePerson(personId: string, initial: Initial<AnswerOf<"personYear">>) {
+  const session = usePlan();
+  const { range: window } = usePlanWindow();
+  const [asked, setYear] = useQueryState("year", parseAsString.withOptions({ shallow: true }));
+  const year = yearOf(asked) ?? dateOf(window.start).year;
+  const [open, setOpen] = useQueryState("part", parseAsString.withOptions({ shallow: true }));
+  const answer = useAnswer("personYear", { personId, range: yearRange(year) }, initial);
+  const [part, id] = (open ?? "").split(":") as [Part | "", string | undefined];
+  const edit = async (made: Edit) => {
+    const faults = await session.edit(made);
+    return faults.length === 0;
+  };
+  return {
+    answer,
+    year,
+    setYear: (next: number) => void setYear(String(next)),
+    part: part === "" ? null : part,
+    partId: id ?? null,
+    show: (next: Part | null, which = "") => void setOpen(next === null ? null : which === "" ? next : `${next}:${which}`),
+    edit,
+    changePerson: (set: { [K in keyof Person]?: Person[K] | null }) => edit({ kind: "changePerson", id: personId, set }),
+  };
+}
+
+export type PersonHook = ReturnType<typeof usePerson>;

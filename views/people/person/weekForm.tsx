@@ -1,0 +1,113 @@
+"use client";
+// A weekly pattern: the hours of each weekday, from when and until when; none at all is a gap in the work.
+import { zodResolver } from "@hookform/resolvers/zod";
+import { useForm } from "react-hook-form";
+import * as z from "zod";
+import { formatDay } from "../../../core/calendar/day.ts";
+import type { Edit } from "../../../core/edits/edit.ts";
+import type { PersonYear } from "../../../core/load/personYear.ts";
+import type { Person } from "../../../core/plan/schema.ts";
+import { Button } from "../../../ui/button.tsx";
+import { DATE_HINT, isDateText, readDate, writeDate } from "../../../ui/dateText.ts";
+import { Field, TextInput } from "../../../ui/field.tsx";
+import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
+import { usePlanFacts } from "../../frame/frame.tsx";
+import { ImpactView, useImpact } from "../../frame/impact.tsx";
+import { WeekFields, weekHours, weekSchema } from "../weekFields.tsx";
+import type { PersonHook } from "./usePerson.ts";
+
+const fieldsSchema = z
+  .object({ week: weekSchema, from: z.string(), to: z.string().refine(isDateText, { error: DATE_HINT }) })
+  .superRefine(({ from, to }, context) => {
+    const [first, last] = [readDate(from), readDate(to)];
+    if (first === null) context.addIssue({ code: "custom", path: ["from"], message: "Give the day from which it holds." });
+    else if (last !== null && last < first)
+      context.addIssue({ code: "custom", path: ["to"], message: "The last day comes after the first." });
+  });
+type Fields = z.infer<typeof fieldsSchema>;
+type Pattern = NonNullable<Person["patterns"]>[number];
+
+export function WeekForm({
+  answer: { person, spans },
+  at,
+  hook,
+  onClose,
+}: {
+  answer: PersonYear;
+  at: number | null;
+  hook: PersonHook;
+  onClose: () => void;
+}) {
+  const { today } = usePlanFacts();
+  const known = at === null ? null : (person.patterns?.[at] ?? null);
+  const { register, handleSubmit, watch, setValue, formState } = useForm<Fields>({
+    resolver: zodResolver(fieldsSchema),
+    mode: "onChange",
+    defaultValues: {
+      week: (known?.week ?? spans.at(-1)?.week ?? [8, 8, 8, 8, 8, 0, 0]).map(String),
+      from: writeDate(known?.from ?? formatDay(today)),
+      to: writeDate(known?.to),
+    },
+  });
+  const fields = watch();
+  const edit = (typed: Fields): Edit => ({
+    kind: "changePerson",
+    id: person.id,
+    set: { patterns: withPattern(person.patterns ?? [], at, typed) },
+  });
+  const impact = useImpact(fieldsSchema.safeParse(fields).success && (at === null || formState.isDirty) ? edit(fields) : null);
+  const save = async (typed: Fields) => {
+    if (await hook.edit(edit(typed))) onClose();
+  };
+  const remove = async () => {
+    const kept = (person.patterns ?? []).filter((_, own) => own !== at);
+    if (await hook.changePerson({ patterns: kept.length > 0 ? kept : null })) onClose();
+  };
+  return (
+    <Sheet title={at === null ? "Another week" : "A week of their own"} subtitle={person.name} onClose={onClose}>
+      <form noValidate onSubmit={(event) => void handleSubmit(save)(event)}>
+        <SheetSection>
+          <div className="space-y-3">
+            <WeekFields register={register} name="week" faults={formState.errors.week} />
+            <div className="grid grid-cols-2 gap-3">
+              <Field label="From" fault={formState.errors.from?.message}>
+                <TextInput {...register("from")} placeholder="8 Feb 2027" />
+              </Field>
+              <Field label="Until" fault={formState.errors.to?.message}>
+                <TextInput {...register("to")} placeholder="no end" />
+              </Field>
+            </div>
+            <Button
+              look="quiet"
+              className="px-1!"
+              onClick={() => setValue("week", ["0", "0", "0", "0", "0", "0", "0"], { shouldDirty: true, shouldValidate: true })}
+            >
+              No work at all in these dates
+            </Button>
+            <div className="flex gap-2">
+              <Button type="submit" look="main" disabled={formState.isSubmitting || (at !== null && !formState.isDirty)}>
+                {at === null ? "Add this week" : "Save"}
+              </Button>
+              {at !== null && (
+                <Button look="danger" onClick={() => void remove()}>
+                  Take it away
+                </Button>
+              )}
+            </div>
+          </div>
+        </SheetSection>
+        {(at === null || formState.isDirty) && <ImpactView impact={impact} />}
+      </form>
+    </Sheet>
+  );
+}
+
+/** The patterns with one changed or added, in order of their first days, so that later ones win over earlier ones. */
+function withPattern(patterns: readonly Pattern[], at: number | null, { week, from, to }: Fields): Pattern[] {
+  const last = readDate(to);
+  const pattern: Pattern = { from: readDate(from) ?? "", ...(last !== null && { to: last }), week: weekHours(week) };
+  if (at !== null) return patterns.map((own, row) => (row === at ? pattern : own));
+  const before = patterns.findLastIndex((own) => own.from <= pattern.from);
+  // One with an end is a stretch inside what there is: it has to stand behind all it covers.
+  return pattern.to === undefined ? patterns.toSpliced(before + 1, 0, pattern) : [...patterns, pattern];
+}

@@ -1,0 +1,84 @@
+// The fields of a person's form, and how they become a person.
+import * as z from "zod";
+import type { Person } from "../../core/plan/schema.ts";
+import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
+import { weekHours, weekSchema } from "./weekFields.tsx";
+
+const date = z.string().refine(isDateText, { error: DATE_HINT });
+export const personFields = z
+  .object({
+    name: z.string().trim().min(1, { error: "Give the person a name." }).max(300),
+    email: z.string().max(300),
+    roleId: z.string(),
+    otherRoleIds: z.array(z.string()),
+    calendarId: z.string().min(1),
+    kind: z.enum(["employee", "contractor"]),
+    location: z.string().max(300),
+    employedFrom: date,
+    employedTo: date,
+    hasPattern: z.boolean(),
+    patternFrom: date,
+    week: weekSchema,
+    skills: z.array(z.object({ skillId: z.string(), level: z.string() })),
+  })
+  .superRefine(({ employedFrom, employedTo, hasPattern, patternFrom, skills }, context) => {
+    const [first, last] = [readDate(employedFrom), readDate(employedTo)];
+    if (first && last && last < first)
+      context.addIssue({ code: "custom", path: ["employedTo"], message: "The last day comes after the first." });
+    if (hasPattern && readDate(patternFrom) === null)
+      context.addIssue({ code: "custom", path: ["patternFrom"], message: "Give the day from which it holds." });
+    const ids = skills.map(({ skillId }) => skillId).filter(Boolean);
+    if (new Set(ids).size < ids.length) context.addIssue({ code: "custom", path: ["skills"], message: "A skill is named twice." });
+  });
+
+export type PersonFields = z.infer<typeof personFields>;
+
+/** A person as they stand in the form: of several patterns, the newest. */
+export function fieldsOfPerson(person: Partial<Person>, calendarId: string, calendarWeek: readonly number[], today: string): PersonFields {
+  const pattern = person.patterns?.at(-1);
+  return {
+    name: person.name ?? "",
+    email: person.email ?? "",
+    roleId: person.roleIds?.[0] ?? "",
+    otherRoleIds: person.roleIds?.slice(1) ?? [],
+    calendarId: person.calendarId ?? calendarId,
+    kind: person.kind ?? "employee",
+    location: person.location ?? "",
+    employedFrom: writeDate(person.employedFrom),
+    employedTo: writeDate(person.employedTo),
+    hasPattern: pattern !== undefined,
+    patternFrom: writeDate(pattern?.from ?? today),
+    week: (pattern?.week ?? calendarWeek).map(String),
+    skills: (person.skills ?? []).map(({ skillId, level }) => ({ skillId, level: String(level) })),
+  };
+}
+
+/** What the form sets. Patterns before the newest stay as they are; one with a later first day is added behind them. */
+export function setOfPerson(
+  fields: PersonFields,
+  person: Partial<Person>,
+): { [K in keyof Omit<Person, "id">]?: Person[K] | null } & { name: string; calendarId: string; roleIds: string[] } {
+  const text = (value: string) => (value.trim() === "" ? null : value.trim());
+  const skills = fields.skills.filter(({ skillId }) => skillId !== "").map(({ skillId, level }) => ({ skillId, level: Number(level) }));
+  return {
+    name: fields.name.trim(),
+    email: text(fields.email),
+    roleIds: [...new Set([fields.roleId, ...fields.otherRoleIds])].filter(Boolean),
+    calendarId: fields.calendarId,
+    kind: fields.kind,
+    location: text(fields.location),
+    employedFrom: readDate(fields.employedFrom),
+    employedTo: readDate(fields.employedTo),
+    skills: skills.length > 0 ? skills : null,
+    patterns: patternsOf(fields, person.patterns ?? []),
+  };
+}
+
+function patternsOf({ hasPattern, patternFrom, week }: PersonFields, patterns: NonNullable<Person["patterns"]>): Person["patterns"] | null {
+  if (!hasPattern) return null;
+  const hours = weekHours(week);
+  const newest = patterns.at(-1);
+  const from = readDate(patternFrom) ?? "";
+  if (newest && from > newest.from) return [...patterns, { from, week: hours }];
+  return [...patterns.slice(0, -1), { ...newest, from, week: hours }];
+}

@@ -1,0 +1,62 @@
+"use client";
+// A person in the side sheet: to look at, to change, to add.
+import Link from "next/link";
+import { formatDay } from "../../core/calendar/day.ts";
+import { weekSpans } from "../../core/calendar/weekSpans.ts";
+import type { RosterRow } from "../../core/load/roster.ts";
+import type { Person } from "../../core/plan/schema.ts";
+import { longDay } from "../../ui/format.ts";
+import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { useNames, usePlanFacts } from "../frame/frame.tsx";
+import { useLinkTo } from "../frame/windowed.ts";
+import { fieldsOfPerson, type PersonFields, setOfPerson } from "./personForm.ts";
+import { PersonForm } from "./personFormView.tsx";
+import type { usePeople } from "./usePeople.ts";
+import { spanText, weekHoursText } from "./words.ts";
+
+export function PersonSheet({ row, people }: { row: RosterRow | null; people: ReturnType<typeof usePeople> }) {
+  const { calendars } = useNames();
+  const { today } = usePlanFacts();
+  const person: Partial<Person> = row?.person ?? {};
+  const fields = fieldsOfPerson(person, calendars[0]?.id ?? "", row?.calendarWeek ?? [8, 8, 8, 8, 8, 0, 0], formatDay(today));
+  const save = async (typed: PersonFields) => {
+    const set = setOfPerson(typed, person);
+    if (row) return void (await people.changePerson(row.person.id, set));
+    const stated = Object.entries(set).filter(([, value]) => value !== null);
+    await people.addPerson({ ...Object.fromEntries(stated), name: set.name, calendarId: set.calendarId, roleIds: set.roleIds });
+  };
+  return (
+    <Sheet
+      title={row?.person.name ?? "New person"}
+      subtitle={row ? (row.roleNames[0] ?? "No role yet") : "They can be planned once they have a role"}
+      onClose={() => people.select(null)}
+    >
+      {row && <Weeks row={row} />}
+      <SheetSection>
+        <PersonForm key={JSON.stringify(fields)} initial={fields} isNew={!row} onSave={save} />
+      </SheetSection>
+    </Sheet>
+  );
+}
+
+/** The weekly patterns as what they do, one line each, and the way to the person's page. */
+function Weeks({ row: { person, calendarWeek, calendarName } }: { row: RosterRow }) {
+  const linkTo = useLinkTo();
+  return (
+    <SheetSection title="Works">
+      {weekSpans(person, { week: calendarWeek }).map(({ from, last, week, pattern }) => (
+        <p key={`${from}`}>
+          {weekHoursText(week)}
+          {pattern === null && `, as the calendar ${calendarName}`}
+          {from === null ? (last === null ? "" : `, until ${longDay(last)}`) : ` ${spanText({ from, last })}`}
+        </p>
+      ))}
+      <Link
+        href={linkTo(`/people/person/${encodeURIComponent(person.id)}`)}
+        className="mt-2 inline-flex h-8 items-center rounded-card border border-line-2 px-3 font-medium hover:bg-well"
+      >
+        Their year, day by day
+      </Link>
+    </SheetSection>
+  );
+}

@@ -1,0 +1,185 @@
+"use client";
+// A team in the side sheet: name, handle, the team above it, project, members, description.
+import { zodResolver } from "@hookform/resolvers/zod";
+import { useState } from "react";
+import { useForm } from "react-hook-form";
+import * as z from "zod";
+import type { Edit } from "../../../core/edits/edit.ts";
+import type { TeamRow } from "../../../core/load/teamBoard.ts";
+import { Button } from "../../../ui/button.tsx";
+import { Field, NamedOptions, Select, TextInput } from "../../../ui/field.tsx";
+import { hoursText } from "../../../ui/format.ts";
+import { newId } from "../../../ui/newId.ts";
+import { Sheet, SheetSection, SumLine } from "../../../ui/sheet.tsx";
+import { useNames } from "../../frame/frame.tsx";
+
+const fieldsSchema = z.object({
+  name: z.string().trim().min(1, { error: "Give the team a name." }).max(300),
+  handle: z
+    .string()
+    .trim()
+    .regex(/^[\w-]{1,60}$/, { error: "Letters, digits and dashes, without spaces." }),
+  parentId: z.string(),
+  projectId: z.string(),
+  description: z.string().max(2_000),
+  memberIds: z.array(z.string()),
+});
+type Fields = z.infer<typeof fieldsSchema>;
+
+export function TeamSheet({
+  row,
+  rows,
+  onEdit,
+  onClose,
+  onAdded,
+}: {
+  row: TeamRow | null;
+  rows: readonly TeamRow[];
+  onEdit: (edit: Edit) => Promise<boolean>;
+  onClose: () => void;
+  onAdded: (id: string) => void;
+}) {
+  const save = async (typed: Fields) => {
+    const text = (value: string) => (value.trim() === "" ? null : value.trim());
+    const set = { ...typed, parentId: text(typed.parentId), projectId: text(typed.projectId), description: text(typed.description) };
+    if (row) return void (await onEdit({ kind: "changeTeam", id: row.team.id, set }));
+    const id = newId("team");
+    const stated = Object.fromEntries(Object.entries(set).filter(([, value]) => value !== null));
+    if (await onEdit({ kind: "addTeam", team: { ...stated, id, name: typed.name, handle: typed.handle, memberIds: typed.memberIds } }))
+      onAdded(id);
+  };
+  const remove = async () => {
+    if (row && (await onEdit({ kind: "deleteTeam", id: row.team.id }))) onClose();
+  };
+  const below = new Set(row ? rowsBelow(rows, row.team.id) : []);
+  return (
+    <Sheet
+      title={row?.team.name ?? "New team"}
+      subtitle={row ? `@${row.team.handle}` : "People who can be given work together"}
+      onClose={onClose}
+    >
+      {row && <Sums row={row} />}
+      <SheetSection>
+        <TeamForm
+          key={JSON.stringify(row?.team)}
+          row={row}
+          parents={rows.filter(({ team }) => team.id !== row?.team.id && !below.has(team.id))}
+          onSave={save}
+          onDelete={() => void remove()}
+        />
+      </SheetSection>
+    </Sheet>
+  );
+}
+
+function rowsBelow(rows: readonly TeamRow[], id: string): string[] {
+  return rows.filter(({ team }) => team.parentId === id).flatMap(({ team }) => [team.id, ...rowsBelow(rows, team.id)]);
+}
+
+/** The window's figures of the team, adding up. */
+function Sums({ row: { capacity, toTeam, toMembers } }: { row: TeamRow }) {
+  const sum = (minutes: readonly number[]) => minutes.reduce((total, own) => total + own, 0);
+  const free = sum(capacity) - sum(toTeam) - sum(toMembers);
+  return (
+    <SheetSection title="In the window">
+      <SumLine figure={`${hoursText(sum(capacity))} h`} isTotal>
+        Capacity of its people
+      </SumLine>
+      <SumLine figure={`${hoursText(sum(toMembers))} h`}>Given to them by name</SumLine>
+      <SumLine figure={`${hoursText(sum(toTeam))} h`}>Given to the team</SumLine>
+      <SumLine figure={`${hoursText(free)} h`} isTotal isOver={free < 0}>
+        Free
+      </SumLine>
+    </SheetSection>
+  );
+}
+
+function TeamForm({
+  row,
+  parents,
+  onSave,
+  onDelete,
+}: {
+  row: TeamRow | null;
+  parents: readonly TeamRow[];
+  onSave: (fields: Fields) => Promise<void>;
+  onDelete: () => void;
+}) {
+  const { people, projects } = useNames();
+  const [search, setSearch] = useState("");
+  const { register, handleSubmit, watch, setValue, formState } = useForm<Fields>({
+    resolver: zodResolver(fieldsSchema),
+    defaultValues: {
+      name: row?.team.name ?? "",
+      handle: row?.team.handle ?? "",
+      parentId: row?.team.parentId ?? "",
+      projectId: row?.team.projectId ?? "",
+      description: row?.team.description ?? "",
+      memberIds: row?.team.memberIds ?? [],
+    },
+  });
+  const { errors, isDirty, isSubmitting } = formState;
+  const memberIds = watch("memberIds");
+  const text = search.trim().toLowerCase();
+  const listed = people.filter(({ id, name }) => (text === "" ? memberIds.includes(id) : name.toLowerCase().includes(text))).slice(0, 40);
+  const toggle = (id: string) =>
+    setValue("memberIds", memberIds.includes(id) ? memberIds.filter((own) => own !== id) : [...memberIds, id], { shouldDirty: true });
+  return (
+    <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(onSave)(event)}>
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="Name" fault={errors.name?.message}>
+          <TextInput {...register("name")} autoFocus={!row} />
+        </Field>
+        <Field label="Handle" fault={errors.handle?.message}>
+          <TextInput {...register("handle")} placeholder="workshop" />
+        </Field>
+      </div>
+      <Field label="Part of">
+        <Select {...register("parentId")}>
+          <option value="">No other team</option>
+          {parents.map(({ team }) => (
+            <option key={team.id} value={team.id}>
+              {team.name}
+            </option>
+          ))}
+        </Select>
+      </Field>
+      <Field label="For the project">
+        <Select {...register("projectId")}>
+          <option value="">No single project</option>
+          <NamedOptions list={projects} />
+        </Select>
+      </Field>
+      <Field label="Description">
+        <TextInput {...register("description")} />
+      </Field>
+      <fieldset>
+        <legend className="mb-1 text-[13px] text-ink-2">Members, {memberIds.length}</legend>
+        <TextInput
+          aria-label="Find people for the team"
+          placeholder="Find somebody to add"
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+        />
+        <div className="max-h-[200px] overflow-y-auto pt-1">
+          {listed.map(({ id, name }) => (
+            <label key={id} className="flex items-center gap-2 py-[3px]">
+              <input type="checkbox" className="accent-pine" checked={memberIds.includes(id)} onChange={() => toggle(id)} /> {name}
+            </label>
+          ))}
+          {listed.length === 0 && <p className="py-1 text-ink-2">{text === "" ? "Nobody yet." : "Nobody is called that."}</p>}
+        </div>
+      </fieldset>
+      <div className="flex gap-2">
+        <Button type="submit" look="main" disabled={isSubmitting || (row !== null && !isDirty)}>
+          {row ? "Save" : "Add team"}
+        </Button>
+        {row && (
+          <Button look="danger" onClick={onDelete}>
+            Delete
+          </Button>
+        )}
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,83 @@
+"use client";
+// Binds the roster to the plan: search, filters, groups, columns, who is selected or ticked, and the edits made there.
+import { parseAsArrayOf, parseAsInteger, parseAsString, parseAsStringLiteral, useQueryState, useQueryStates } from "nuqs";
+import { useCallback, useMemo, useState } from "react";
+import type { AnswerOf } from "../../client/questions.ts";
+import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
+import type { Edit } from "../../core/edits/edit.ts";
+import type { Person } from "../../core/plan/schema.ts";
+import { newId } from "../../ui/newId.ts";
+import { usePlanWindow } from "../frame/windowed.ts";
+import { type Filters, groupings, optionalColumns, rosterGroups, type SortKey, sortKeys } from "./rosterView.ts";
+
+/** Stands in the URL for a person who is about to be added. */
+const NEW = "new";
+
+const shallow = { shallow: true } as const;
+const filterParsers = {
+  find: parseAsString.withDefault(""),
+  role: parseAsString.withDefault(""),
+  skill: parseAsString.withDefault(""),
+  level: parseAsInteger.withDefault(1),
+  team: parseAsString.withDefault(""),
+  place: parseAsString.withDefault(""),
+  kind: parseAsString.withDefault(""),
+  sort: parseAsStringLiteral(sortKeys).withDefault("plan"),
+  group: parseAsStringLiteral(groupings).withDefault("none"),
+  columns: parseAsArrayOf(parseAsStringLiteral(optionalColumns)).withDefault(["skills", "week", "place"]),
+};
+
+export function usePeople(initial: Initial<AnswerOf<"roster">>) {
+  const session = usePlan();
+  const { range, grain } = usePlanWindow();
+  const rows = useAnswer("roster", { range, grain }, initial);
+  const [personId, setPersonId] = useQueryState("person", parseAsString.withOptions(shallow));
+  const [view, setView] = useQueryStates(filterParsers, shallow);
+  const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
+  const select = useCallback((id: string | null) => void setPersonId(id), [setPersonId]);
+  const { find, role, skill, level, team, place, kind, sort, group } = view;
+  const filters: Filters = useMemo(
+    () => ({ search: find, role, skill, level, team, place, kind }),
+    [find, role, skill, level, team, place, kind],
+  );
+  const groups = useMemo(() => rosterGroups(rows, filters, sort, group), [rows, filters, sort, group]);
+  const tick = useCallback(
+    (ids: readonly string[], isOn: boolean) =>
+      setTicked((known) => {
+        const next = new Set(known);
+        for (const id of ids)
+          if (isOn) next.add(id);
+          else next.delete(id);
+        return next;
+      }),
+    [],
+  );
+  const addPerson = async (fields: Omit<Person, "id">) => {
+    const id = newId("person");
+    const faults = await session.edit({ kind: "addPerson", person: { id, ...fields } });
+    if (faults.length === 0) select(id);
+    return faults;
+  };
+  const edit = async (made: Edit) => (await session.edit(made)).length === 0;
+  return {
+    rows,
+    groups,
+    filters,
+    isFiltered: role !== "" || skill !== "" || team !== "" || place !== "" || kind !== "",
+    view,
+    setView: (set: Partial<typeof view> | null) => void setView(set),
+    setSort: (key: SortKey) => void setView({ sort: key === sort ? "plan" : key }),
+    ticked,
+    tick,
+    untickAll: () => setTicked(new Set()),
+    selected: rows.find(({ person }) => person.id === personId) ?? null,
+    isAdding: personId === NEW,
+    select,
+    add: () => select(NEW),
+    addPerson,
+    edit,
+    changePerson: (id: string, set: { [K in keyof Person]?: Person[K] | null }) => edit({ kind: "changePerson", id, set }),
+  };
+}
+
+export type PeopleHook = ReturnType<typeof usePeople>;

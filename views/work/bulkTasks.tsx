@@ -1,0 +1,130 @@
+"use client";
+// Many tasks at once: what is left as it is stays.
+import { useState } from "react";
+import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
+import { type FillKey, fillDown, fillKeys } from "../../core/entry/fillDown.ts";
+import type { OutlineTask } from "../../core/schedule/outline.ts";
+import { Button } from "../../ui/button.tsx";
+import { Field, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
+import { countText, hoursText } from "../../ui/format.ts";
+import { useKeys } from "../../ui/keys.ts";
+import { ColumnChoice } from "../../ui/menu.tsx";
+import { newId } from "../../ui/newId.ts";
+import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { useNames } from "../frame/frame.tsx";
+import { ImpactView, useImpact } from "../frame/impact.tsx";
+import type { ProjectHook } from "./useProject.ts";
+
+export function BulkTasks({ project }: { project: ProjectHook }) {
+  const { roles, people } = useNames();
+  const entries = project.tasks.filter(({ task, isSummary }) => project.ticked.has(task.id) && !isSummary);
+  const [roleId, setRole] = useState("");
+  const [personId, setPerson] = useState("");
+  const [state, setState] = useState("");
+  const [days, setDays] = useState("");
+  const edits = editsOf(entries, { roleId, personId, state, days });
+  const edit: Edit | null =
+    edits.length > 1 ? { kind: "together", words: `change ${countText(entries.length, "task")}`, edits } : (edits[0] ?? null);
+  const impact = useImpact(edit);
+  const open = entries.reduce((sum, entry) => sum + entry.open, 0);
+  const save = async () => {
+    if (edit && (await project.edit(edit))) project.untickAll();
+  };
+  const isNumber = days.trim() === "" || /^\d+([.,]\d+)?$/.test(days.trim());
+  return (
+    <Sheet title={countText(entries.length, "task")} subtitle="What is left as it is stays" onClose={project.untickAll}>
+      <SheetSection>
+        <div className="space-y-3">
+          <Field label="Role">
+            <Select value={roleId} onChange={(event) => setRole(event.target.value)}>
+              <option value="">As it is</option>
+              <NamedOptions list={roles} />
+            </Select>
+          </Field>
+          <Field label="Give what is open to" hint={`${hoursText(open)} h of them have nobody yet`}>
+            <Select value={personId} onChange={(event) => setPerson(event.target.value)} disabled={open === 0}>
+              <option value="">Nobody</option>
+              <NamedOptions list={people} />
+            </Select>
+          </Field>
+          <div className="grid grid-cols-2 gap-3">
+            <Field label="State">
+              <Select value={state} onChange={(event) => setState(event.target.value)}>
+                <option value="">As it is</option>
+                <option value="notStarted">Not started</option>
+                <option value="underWay">Under way</option>
+                <option value="done">Done</option>
+              </Select>
+            </Field>
+            <Field label="Working days" fault={isNumber ? undefined : "A number."}>
+              <TextInput value={days} onChange={(event) => setDays(event.target.value)} placeholder="as it is" inputMode="decimal" />
+            </Field>
+          </div>
+          <Button look="main" disabled={edit === null || !isNumber} onClick={() => void save()}>
+            Change {countText(entries.length, "task")}
+          </Button>
+        </div>
+      </SheetSection>
+      {edit && <ImpactView impact={impact} />}
+      {entries.length > 1 && <FillDown entries={entries} project={project} />}
+    </Sheet>
+  );
+}
+
+const fillWords: Record<FillKey, string> = {
+  who: "Who",
+  role: "Role",
+  days: "Working days",
+  state: "State and progress",
+  priority: "Priority",
+  tags: "Tags",
+  deadline: "Deadline",
+  notBefore: "Not before",
+};
+
+/** What the first of them says goes for the others; F does it from the keyboard. */
+function FillDown({ entries, project }: { entries: readonly OutlineTask[]; project: ProjectHook }) {
+  const [keys, setKeys] = useState<FillKey[]>(["who"]);
+  const [first] = entries;
+  const edits = fillDown(entries, keys, newId);
+  const fill = async () => {
+    if (edits.length === 0) return;
+    const words = `fill ${countText(entries.length - 1, "task")} down from "${first.task.name}"`;
+    if (await project.edit({ kind: "together", words, edits })) project.untickAll();
+  };
+  useKeys({ f: () => void fill() });
+  return (
+    <SheetSection title={`Fill down from “${first.task.name}”`}>
+      <ColumnChoice all={fillKeys} words={fillWords} chosen={keys} onChoose={setKeys} />
+      <Button onClick={() => void fill()} disabled={edits.length === 0} className="mt-2">
+        Fill down <kbd className="font-sans opacity-75">F</kbd>
+      </Button>
+      {edits.length === 0 && <p className="pt-1 text-[12.5px] text-ink-2">The others say the same already.</p>}
+    </SheetSection>
+  );
+}
+
+function editsOf(
+  entries: readonly OutlineTask[],
+  { roleId, personId, state, days }: { roleId: string; personId: string; state: string; days: string },
+): SingleEdit[] {
+  const ids = entries.map(({ task }) => task.id);
+  const set: Record<string, unknown> = {
+    ...(roleId && { roleId }),
+    ...(state && { state, ...(state === "done" && { percentComplete: 100 }) }),
+    ...(days.trim() && { sizing: "duration", durationDays: Number(days.replace(",", ".")), start: null, finish: null }),
+  };
+  const edits: SingleEdit[] = ids.length > 0 && Object.keys(set).length > 0 ? [{ kind: "changeTasks", ids, set }] : [];
+  const staff = personId === "" ? null : staffEdit(entries, personId);
+  return staff ? [...edits, staff] : edits;
+}
+
+/** Openings that are stated are taken over; what only the effort states becomes an assignment. */
+function staffEdit(entries: readonly OutlineTask[], personId: string): SingleEdit | null {
+  const openings = entries.flatMap(({ work }) => work.filter(({ kind }) => kind === "opening").map(({ assignment }) => assignment.id));
+  const assignments = entries.flatMap(({ task, open, work }) => {
+    const rest = open - work.reduce((sum, { kind, asked }) => sum + (kind === "opening" ? asked : 0), 0);
+    return rest > 0 ? [{ id: newId("work"), taskId: task.id, personId, hours: Math.round(rest / 0.6) / 100 }] : [];
+  });
+  return openings.length + assignments.length > 0 ? { kind: "staffTasks", personId, openings, assignments } : null;
+}

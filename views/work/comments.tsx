@@ -1,0 +1,150 @@
+"use client";
+// What is said about a task, and who is called upon: a name after an @ is offered as it is typed.
+import { X } from "lucide-react";
+import Link from "next/link";
+import { type KeyboardEvent, useRef, useState } from "react";
+import { usePlan } from "../../client/session.tsx";
+import { type MentionNames, mentionParts, mentionsIn } from "../../core/entry/mentions.ts";
+import type { Comment } from "../../core/plan/schema.ts";
+import { Button, IconButton } from "../../ui/button.tsx";
+import { TextArea } from "../../ui/field.tsx";
+import { dateTimeText } from "../../ui/format.ts";
+import { momentOn } from "../../ui/momentOn.ts";
+import { newId } from "../../ui/newId.ts";
+import { SheetSection } from "../../ui/sheet.tsx";
+import { useFrame, useNames, usePlanFacts } from "../frame/frame.tsx";
+import { useLinkTo } from "../frame/windowed.ts";
+
+const MOST_OFFERS = 5;
+
+export function Comments({ taskId, comments }: { taskId: string; comments: readonly Comment[] }) {
+  const session = usePlan();
+  const names = useNames();
+  return (
+    <SheetSection title="Comments">
+      {comments.map((comment) => (
+        <article key={comment.id} className="group border-line border-b py-1.5">
+          <header className="flex items-center gap-2 text-[12.5px] text-ink-2">
+            <span className="font-medium text-ink">{comment.author}</span>
+            <time dateTime={comment.at} suppressHydrationWarning>
+              {dateTimeText(comment.at)}
+            </time>
+            <IconButton
+              label={`Delete the comment of ${comment.author}`}
+              onClick={() => void session.edit({ kind: "deleteComment", id: comment.id })}
+              className="ml-auto size-6!"
+            >
+              <X size={12} />
+            </IconButton>
+          </header>
+          <p className="whitespace-pre-wrap break-words">
+            <CommentText text={comment.text} names={names} />
+          </p>
+        </article>
+      ))}
+      <NewComment taskId={taskId} names={names} />
+    </SheetSection>
+  );
+}
+
+/** A comment's text; who is called upon leads to their page. */
+export function CommentText({ text, names }: { text: string; names: MentionNames }) {
+  const linkTo = useLinkTo();
+  return mentionParts(text, names).map((part, at) => {
+    const key = `${String(at)} ${part.text}`;
+    if (!part.subject) return <span key={key}>{part.text}</span>;
+    const to = "personId" in part.subject ? `/people/person/${encodeURIComponent(part.subject.personId)}` : "/people/teams";
+    return (
+      <Link key={key} href={linkTo(to)} className="rounded-[3px] bg-pine-wash px-0.5 font-medium text-pine hover:underline">
+        {part.text}
+      </Link>
+    );
+  });
+}
+
+function NewComment({ taskId, names }: { taskId: string; names: MentionNames }) {
+  const session = usePlan();
+  const { user } = useFrame();
+  const { today } = usePlanFacts();
+  const [text, setText] = useState("");
+  const [active, setActive] = useState(0);
+  const field = useRef<HTMLTextAreaElement>(null);
+  const typed = /(?:^|[^\p{L}\p{N}])@([\p{L}\p{N} .'-]{0,40})$/u.exec(text)?.[1] ?? null;
+  const offers = typed === null ? [] : offersFor(typed, names);
+  const take = (name: string) => {
+    setText(`${text.slice(0, text.length - (typed?.length ?? 0))}${name} `);
+    setActive(0);
+    field.current?.focus();
+  };
+  const save = async () => {
+    const said = text.trim();
+    if (said === "") return;
+    const mentions = mentionsIn(said, names);
+    const comment = { id: newId("comment"), taskId, author: user.name, at: momentOn(today), text: said };
+    const faults = await session.edit({ kind: "addComment", comment: { ...comment, ...(mentions.length > 0 && { mentions }) } });
+    if (faults.length === 0) setText("");
+  };
+  const press = (event: KeyboardEvent) => {
+    if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) void save();
+    else if (offers.length === 0) return;
+    else if (event.key === "ArrowDown") setActive((active + 1) % offers.length);
+    else if (event.key === "ArrowUp") setActive((active + offers.length - 1) % offers.length);
+    else if (event.key === "Enter" || event.key === "Tab") take(offers[active]);
+    else return;
+    event.preventDefault();
+  };
+  return (
+    <div className="pt-2">
+      <TextArea
+        ref={field}
+        aria-label="Write a comment"
+        placeholder="Write a comment; @ calls upon people and teams"
+        value={text}
+        onChange={(event) => {
+          setText(event.target.value);
+          setActive(0);
+        }}
+        onKeyDown={press}
+        className="placeholder:text-ink-2"
+      />
+      {offers.length > 0 && (
+        <ul aria-label="Who is meant" className="rounded-card border border-line-2">
+          {offers.map((name, at) => (
+            <li key={name}>
+              <button
+                type="button"
+                tabIndex={-1}
+                onClick={() => take(name)}
+                className={`w-full px-2 py-1 text-left hover:bg-well ${at === active ? "bg-pine-wash text-pine" : ""}`}
+              >
+                {name}
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="flex items-center gap-2 pt-1">
+        <Button onClick={() => void save()} disabled={text.trim() === ""}>
+          Comment
+        </Button>
+        <span className="text-[12.5px] text-ink-2">or Ctrl Enter</span>
+      </div>
+    </div>
+  );
+}
+
+/** Names that what is typed after an @ may become; none once it is a whole name. */
+function offersFor(typed: string, { people, teams }: MentionNames): string[] {
+  const all = [...people, ...teams].map(({ name }) => name);
+  const begun = typed.toLowerCase();
+  if (all.some((name) => begun.startsWith(name.toLowerCase()))) return [];
+  return all
+    .filter(
+      (name) =>
+        name
+          .toLowerCase()
+          .split(" ")
+          .some((word) => word.startsWith(begun)) || name.toLowerCase().startsWith(begun),
+    )
+    .slice(0, MOST_OFFERS);
+}

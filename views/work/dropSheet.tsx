@@ -1,0 +1,81 @@
+"use client";
+// A bar that links decide was dragged: what that can mean, each with what it does, and none of it hidden.
+import { useState } from "react";
+import type { Drop, DropOption } from "../../core/schedule/drop.ts";
+import { Button } from "../../ui/button.tsx";
+import { countText, longDay } from "../../ui/format.ts";
+import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { ImpactView, useImpact } from "../frame/impact.tsx";
+
+export function DropSheet({
+  drop,
+  taskName,
+  onTake,
+  onClose,
+}: {
+  drop: Drop;
+  taskName: string;
+  onTake: (option: DropOption) => void;
+  onClose: () => void;
+}) {
+  const [way, setWay] = useState(drop.options[0].way);
+  const option = drop.options.find((own) => own.way === way) ?? drop.options[0];
+  const impact = useImpact(option.edit);
+  return (
+    <Sheet title={`Start on ${longDay(drop.start)}?`} subtitle={`${taskName} · its links decide when it starts`} onClose={onClose}>
+      <SheetSection>
+        <div role="radiogroup" aria-label="What the move means" className="space-y-1">
+          {drop.options.map((own) => (
+            <label
+              key={own.way}
+              className={`flex gap-2 rounded-card border p-2 ${own.way === way ? "border-pine bg-pine-wash" : "border-line"}`}
+            >
+              <input type="radio" name="way" className="accent-pine" checked={own.way === way} onChange={() => setWay(own.way)} />
+              <span>
+                <span className="block font-medium">{titleOf(own)}</span>
+                <span className="block text-[12.5px] text-ink-2">{noteOf(own)}</span>
+              </span>
+            </label>
+          ))}
+        </div>
+        <div className="flex gap-2 pt-3">
+          <Button look="main" disabled={!impact || impact.faults.length > 0} onClick={() => onTake(option)}>
+            Do this
+          </Button>
+          <Button onClick={onClose}>Leave it</Button>
+        </div>
+      </SheetSection>
+      <ImpactView impact={impact} />
+    </Sheet>
+  );
+}
+
+function titleOf({ way, days = 0, fromName }: DropOption): string {
+  switch (way) {
+    case "stagger":
+      return days === 0 ? "Take its delay off" : `Delay it by ${countText(days, "day")}`;
+    case "link":
+      return `Change the lag after ${fromName} to ${countText(days, "day")}`;
+    case "pin":
+      return "Pin it to these dates";
+    case "notBefore":
+      return "Not before this day";
+    case "move":
+      return "Move it";
+  }
+}
+
+function noteOf({ way }: DropOption): string {
+  switch (way) {
+    case "stagger":
+      return "It still follows its links; the delay shows and can be taken off.";
+    case "link":
+      return "The link stays and asks for this from now on.";
+    case "pin":
+      return "It no longer follows its links; a pin shows, and links it breaks are told.";
+    case "notBefore":
+      return "A visible constraint; links can still make it later.";
+    case "move":
+      return "It is pinned already.";
+  }
+}

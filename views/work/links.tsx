@@ -1,0 +1,172 @@
+"use client";
+// The links of a task: what it follows and what follows it, to change, to take away and to add.
+import { Plus, X } from "lucide-react";
+import { useState } from "react";
+import { useMaybeAnswer } from "../../client/session.tsx";
+import type { Link } from "../../core/plan/schema.ts";
+import type { Outline, OutlineLink, OutlineTask } from "../../core/schedule/outline.ts";
+import { Button, IconButton } from "../../ui/button.tsx";
+import { Field, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
+import { SheetSection } from "../../ui/sheet.tsx";
+import { readAmount, useDraft } from "../../ui/useDraft.ts";
+import { useNames } from "../frame/frame.tsx";
+import type { useProject } from "./useProject.ts";
+
+type Hook = ReturnType<typeof useProject>;
+
+export const linkKinds: Record<Link["kind"], string> = {
+  FS: "starts after it finishes",
+  SS: "starts after it starts",
+  FF: "finishes after it finishes",
+  SF: "finishes after it starts",
+};
+
+export function TaskLinks({ outline, entry, project }: { outline: Outline; entry: OutlineTask; project: Hook }) {
+  const [isAdding, setAdding] = useState(false);
+  const into = outline.links.filter(({ link }) => link.to === entry.task.id);
+  const outOf = outline.links.filter(({ link }) => link.from === entry.task.id);
+  return (
+    <SheetSection title="Links">
+      {into.map((own) => (
+        <LinkLine key={own.link.id} own={own} way="into" project={project} />
+      ))}
+      {outOf.map((own) => (
+        <LinkLine key={own.link.id} own={own} way="outOf" project={project} />
+      ))}
+      {into.length + outOf.length === 0 && <p className="pb-1 text-ink-2">It follows nothing, and nothing follows it.</p>}
+      {isAdding ? (
+        <AddLink entry={entry} outline={outline} project={project} onDone={() => setAdding(false)} />
+      ) : (
+        <Button look="quiet" className="px-1!" onClick={() => setAdding(true)}>
+          <Plus size={14} /> Link it to a task it follows
+        </Button>
+      )}
+    </SheetSection>
+  );
+}
+
+function LinkLine({
+  own: { link, fromName, toName, otherProject },
+  way,
+  project,
+}: {
+  own: OutlineLink;
+  way: "into" | "outOf";
+  project: Hook;
+}) {
+  const name = way === "into" ? fromName : toName;
+  const label = `${way === "into" ? "Follows" : "Before"} ${name}`;
+  return (
+    <div className="mb-1.5 rounded-card border border-line px-2 py-1">
+      <div className="flex items-center gap-1">
+        <span className="min-w-0 flex-1 truncate" title={name}>
+          <span className="text-ink-2">{way === "into" ? "follows" : "before"}</span> {name}
+          {otherProject && <span className="text-[12.5px] text-ink-2"> · {otherProject}</span>}
+        </span>
+        <IconButton label={`Take away the link: ${label}`} className="size-7!" onClick={() => void project.removeLink(link.id)}>
+          <X size={13} />
+        </IconButton>
+      </div>
+      <div className="grid grid-cols-[auto_54px_minmax(0,1fr)] items-center gap-1.5">
+        <Select
+          aria-label={`${label}, how`}
+          value={link.kind}
+          onChange={(event) => void project.changeLink(link.id, { kind: event.target.value as Link["kind"] })}
+          className="col-span-3 h-7!"
+        >
+          {Object.entries(linkKinds).map(([kind, text]) => (
+            <option key={kind} value={kind}>
+              {text}
+            </option>
+          ))}
+        </Select>
+        <span className="text-[12.5px] text-ink-2">and then</span>
+        <LagInput
+          key={link.lagDays ?? 0}
+          label={`${label}, lag in days`}
+          value={link.lagDays ?? 0}
+          onSave={(lagDays) => void project.changeLink(link.id, { lagDays })}
+        />
+        <Select
+          aria-label={`${label}, lag in`}
+          value={link.elapsed ? "elapsed" : "working"}
+          onChange={(event) => void project.changeLink(link.id, { elapsed: event.target.value === "elapsed" ? true : null })}
+          className="h-7!"
+        >
+          <option value="working">working days</option>
+          <option value="elapsed">calendar days</option>
+        </Select>
+      </div>
+    </div>
+  );
+}
+
+/** Days of lag, saved on Enter or on leaving it; negative ones overlap. */
+function LagInput({ label, value, onSave }: { label: string; value: number; onSave: (value: number) => void }) {
+  const { props } = useDraft({ value, write: String, read: (text) => readAmount(text, -10_000, 10_000), onSave });
+  return (
+    <TextInput {...props} aria-label={label} title="Days of lag; negative ones overlap" inputMode="decimal" className="h-7! text-right" />
+  );
+}
+
+function AddLink({ entry, outline, project, onDone }: { entry: OutlineTask; outline: Outline; project: Hook; onDone: () => void }) {
+  const { projects } = useNames();
+  const [projectId, setProjectId] = useState(outline.project.id);
+  const other = useMaybeAnswer("outline", projectId === outline.project.id ? null : { projectId }, null);
+  const [from, setFrom] = useState("");
+  const [kind, setKind] = useState<Link["kind"]>("FS");
+  const [fault, setFault] = useState<string | null>(null);
+  const tasks = (projectId === outline.project.id ? outline : other)?.tasks ?? [];
+  const add = async () => {
+    if (from === "") return setFault("Choose the task it follows.");
+    const faults = await project.addLink({ from, to: entry.task.id, kind });
+    setFault(faults[0]?.message ?? null);
+    if (faults.length === 0) onDone();
+  };
+  return (
+    <div className="space-y-2 rounded-card border border-line p-2">
+      <Field label="In the project">
+        <Select
+          value={projectId}
+          onChange={(event) => {
+            setProjectId(event.target.value);
+            setFrom("");
+          }}
+        >
+          <NamedOptions list={projects} />
+        </Select>
+      </Field>
+      <Field label="The task it follows">
+        <Select value={from} onChange={(event) => setFrom(event.target.value)}>
+          <option value="">Choose</option>
+          {tasks
+            .filter(({ task }) => task.id !== entry.task.id)
+            .map(({ task, depth }) => (
+              <option key={task.id} value={task.id}>
+                {"\u2003".repeat(depth)}
+                {task.name}
+              </option>
+            ))}
+        </Select>
+      </Field>
+      <Field label="This task">
+        <Select value={kind} onChange={(event) => setKind(event.target.value as Link["kind"])}>
+          {Object.entries(linkKinds).map(([value, text]) => (
+            <option key={value} value={value}>
+              {text}
+            </option>
+          ))}
+        </Select>
+      </Field>
+      {fault && (
+        <p role="alert" className="text-[12.5px] text-over">
+          {fault}
+        </p>
+      )}
+      <div className="flex gap-2">
+        <Button onClick={() => void add()}>Link</Button>
+        <Button onClick={onDone}>Back</Button>
+      </div>
+    </div>
+  );
+}

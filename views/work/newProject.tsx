@@ -1,0 +1,43 @@
+"use client";
+// Making a project: empty, from a template, or from the tasks of another one.
+import { useRouter } from "next/navigation";
+import { usePlan } from "../../client/session.tsx";
+import { formatDay } from "../../core/calendar/day.ts";
+import type { CopyOptions } from "../../core/entry/copyProject.ts";
+import type { Project } from "../../core/plan/schema.ts";
+import { kindOf } from "../../ui/field.tsx";
+import { newId } from "../../ui/newId.ts";
+import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { usePlanFacts } from "../frame/frame.tsx";
+import { useLinkTo } from "../frame/windowed.ts";
+import { type ProjectFields, ProjectForm, projectSet } from "./projectForm.tsx";
+
+export function NewProject({ onClose }: { onClose: () => void }) {
+  const session = usePlan();
+  const router = useRouter();
+  const linkTo = useLinkTo();
+  const { today } = usePlanFacts();
+  const save = async (fields: ProjectFields) => {
+    const stated = Object.fromEntries(Object.entries(projectSet(fields)).filter(([, value]) => value !== null));
+    const project = { ...stated, id: newId("project") } as Project;
+    const edit = await session.ask("projectFrom", {
+      project,
+      source: sourceOf(fields.sourceId),
+      keepsPeople: fields.keepsPeople,
+      idStem: newId("copy"),
+    });
+    if ((await session.edit(edit)).length === 0) router.push(linkTo(`/work/${encodeURIComponent(project.id)}`));
+  };
+  return (
+    <Sheet title="New project" subtitle="Empty, from a template, or with the tasks of another one" onClose={onClose}>
+      <SheetSection>
+        <ProjectForm project={{ start: formatDay(today) }} isNew saveText="Add project" onSave={save} />
+      </SheetSection>
+    </Sheet>
+  );
+}
+
+function sourceOf(value: string): CopyOptions["source"] {
+  const { kind, id } = kindOf(value);
+  return kind === "template" ? { templateId: id } : kind === "project" ? { projectId: id } : null;
+}

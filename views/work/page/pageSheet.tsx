@@ -1,0 +1,53 @@
+"use client";
+// Making a page of a project for a client: what stands on it, then a file of its own or a print.
+import { useState } from "react";
+import type { Outline } from "../../../core/schedule/outline.ts";
+import { Button } from "../../../ui/button.tsx";
+import { pageText, printPage, savePage } from "../../../ui/savePage.tsx";
+import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
+import { useFrame, usePlanFacts } from "../../frame/frame.tsx";
+import type { PageOptions } from "./projectPage.tsx";
+
+export function PageSheet({ outline, onClose }: { outline: Outline; onClose: () => void }) {
+  const { frame } = useFrame();
+  const { today } = usePlanFacts();
+  const [shown, setShown] = useState({ hasNotes: true, hasProgress: true, hasPeople: false });
+  const options: PageOptions = { ...shown, studio: frame.data.planName, asOf: today };
+  const tick = (key: keyof typeof shown, text: string) => (
+    <label className="flex items-center gap-2">
+      <input
+        type="checkbox"
+        className="accent-pine"
+        checked={shown[key]}
+        onChange={(event) => setShown({ ...shown, [key]: event.target.checked })}
+      />
+      {text}
+    </label>
+  );
+  return (
+    <Sheet title="A page of this project" subtitle="To print, or to send to a client" onClose={onClose}>
+      <SheetSection title="What stands on it">
+        <p className="pb-2">The outline with its dates and a chart. Hours and money stay here.</p>
+        <div className="space-y-1.5">
+          {tick("hasNotes", "Descriptions")}
+          {tick("hasProgress", "How much is done")}
+          {tick("hasPeople", "Who works on it")}
+        </div>
+      </SheetSection>
+      <SheetSection>
+        <div className="flex gap-2">
+          <Button look="main" onClick={() => void htmlOf(outline, options).then((html) => savePage(html, `${outline.project.name}.html`))}>
+            Save as HTML
+          </Button>
+          <Button onClick={() => void htmlOf(outline, options).then(printPage)}>Print…</Button>
+        </div>
+        <p className="pt-2 text-[12.5px] text-ink-2">The file holds all it needs and opens anywhere.</p>
+      </SheetSection>
+    </Sheet>
+  );
+}
+
+async function htmlOf(outline: Outline, options: PageOptions): Promise<string> {
+  const { ProjectPage } = await import("./projectPage.tsx");
+  return pageText(<ProjectPage outline={outline} options={options} />);
+}

@@ -1,0 +1,41 @@
+"use client";
+// Which projects are shown: by stage, client, category and lead.
+import { ListFilter } from "lucide-react";
+import type { PortfolioRow } from "../../core/schedule/portfolio.ts";
+import { Button } from "../../ui/button.tsx";
+import { Field, Select } from "../../ui/field.tsx";
+import { Menu } from "../../ui/menu.tsx";
+import { type ProjectGrouping, projectGroupings, titleOf } from "./projectGroups.ts";
+
+const words: Record<ProjectGrouping, string> = { stage: "Stage", client: "Client", category: "Category", lead: "Lead" };
+
+export function ProjectFilter({
+  rows,
+  view,
+  onFilter,
+}: {
+  rows: readonly PortfolioRow[];
+  view: Record<ProjectGrouping | "group", string>;
+  onFilter: (set: Partial<Record<ProjectGrouping, string | null>>) => void;
+}) {
+  const isFiltered = projectGroupings.some((key) => view[key] !== "");
+  return (
+    <Menu label={isFiltered ? "Filtered" : "Filter"} icon={<ListFilter size={14} />} isActive={isFiltered}>
+      <div className="w-[230px] space-y-3">
+        {projectGroupings.map((key) => (
+          <Field key={key} label={words[key]}>
+            <Select value={view[key]} onChange={(event) => onFilter({ [key]: event.target.value || null })}>
+              <option value="">Any</option>
+              {[...new Set(rows.map((row) => titleOf(row, key)))].sort().map((title) => (
+                <option key={title}>{title}</option>
+              ))}
+            </Select>
+          </Field>
+        ))}
+        <Button disabled={!isFiltered} onClick={() => onFilter(Object.fromEntries(projectGroupings.map((key) => [key, null])))}>
+          Show all projects
+        </Button>
+      </div>
+    </Menu>
+  );
+}

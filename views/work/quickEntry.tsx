@@ -1,0 +1,184 @@
+"use client";
+// Writing tasks down: one line, or a pasted list, shown as what it will become before it is added.
+import { type ClipboardEvent, type KeyboardEvent, useEffect, useMemo, useRef, useState } from "react";
+import type { PlacedLine } from "../../core/entry/newTasks.ts";
+import { type PartMeaning, readIndentedList, readTaskLine, type TaskLine } from "../../core/entry/taskLine.ts";
+import type { Fault } from "../../core/plan/faults.ts";
+import type { OutlineTask } from "../../core/schedule/outline.ts";
+import { Button } from "../../ui/button.tsx";
+import { readDate } from "../../ui/dateText.ts";
+import { countText } from "../../ui/format.ts";
+import { useNames } from "../frame/frame.tsx";
+
+const meanings: Record<PartMeaning, string> = {
+  name: "name",
+  hours: "hours",
+  days: "working days",
+  milestone: "a milestone",
+  dates: "pinned to these dates",
+  person: "works on it",
+  role: "role needed",
+  team: "team",
+  after: "what it follows",
+};
+
+const HINT = "Install cases, 24 h, fabricator, 5 d, Mara, after Order materials";
+
+export function QuickEntry({
+  tasks,
+  place,
+  onAdd,
+}: {
+  tasks: readonly OutlineTask[];
+  /** Where the tasks will go, in words. */
+  place: string;
+  onAdd: (lines: readonly PlacedLine[]) => Promise<readonly Fault[]>;
+}) {
+  const { people, roles, teams } = useNames();
+  const [text, setText] = useState("");
+  const [list, setList] = useState<PlacedLine[] | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const names = useMemo(() => ({ people, roles, teams, tasks: tasks.map(({ task }) => task), readDate }), [people, roles, teams, tasks]);
+  const line = readTaskLine(text, names);
+  const known = useSuggestions(text, names);
+  const add = async (lines: readonly PlacedLine[]) => {
+    const faults = await onAdd(lines);
+    setFault(faults[0]?.message ?? null);
+    if (faults.length > 0) return;
+    setText("");
+    setList(null);
+    input.current?.focus();
+  };
+  const press = (event: KeyboardEvent) => {
+    if (event.key === "Enter" && line.name !== "") void add([{ line, depth: 0 }]);
+    else if (event.key === "Tab" && !event.shiftKey && known.length > 0) setText(completed(text, known[0]));
+    else if (event.key === "Escape" && text !== "") setText("");
+    else return;
+    event.preventDefault();
+  };
+  const paste = (event: ClipboardEvent) => {
+    const lines = readIndentedList(event.clipboardData.getData("text"));
+    if (lines.length < 2) return;
+    event.preventDefault();
+    setList(lines.map(({ text: own, depth }) => ({ line: readTaskLine(own, names), depth })));
+  };
+  if (list) return <PastedList list={list} place={place} fault={fault} onAdd={() => void add(list)} onBack={() => setList(null)} />;
+  return (
+    <div className="border-line border-t bg-sheet px-3 py-2">
+      <div className="flex items-center gap-2">
+        <input
+          ref={input}
+          id="quick-entry"
+          aria-label="Write a task"
+          aria-describedby="quick-entry-hint"
+          value={text}
+          placeholder={HINT}
+          onChange={(event) => setText(event.target.value)}
+          onKeyDown={press}
+          onPaste={paste}
+          autoComplete="off"
+          className="h-8 min-w-0 flex-1 rounded-card border border-line-2 bg-sheet px-2 placeholder:text-ink-3"
+        />
+        <Button look="main" disabled={line.name === ""} onClick={() => void add([{ line, depth: 0 }])}>
+          Add
+        </Button>
+      </div>
+      <div id="quick-entry-hint" className="flex min-h-[22px] flex-wrap items-center gap-1.5 pt-1 text-[12.5px] text-ink-2">
+        {fault ? (
+          <span role="alert" className="text-over">
+            {fault}
+          </span>
+        ) : text.trim() === "" ? (
+          <>A name, then what is known, between commas. Goes {place}. Paste a list to make many.</>
+        ) : (
+          <Parts line={line} />
+        )}
+        {known.length > 0 && (
+          <span className="ml-auto">
+            <kbd className="font-sans font-semibold text-ink">Tab</kbd> {known.slice(0, 3).join(" · ")}
+          </span>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function Parts({ line: { parts } }: { line: TaskLine }) {
+  return parts.map(({ text, meaning }, at) => (
+    <span
+      key={`${text} ${String(at)}`}
+      className={`rounded-[4px] px-1.5 ${meaning === "name" ? (at === 0 ? "bg-well text-ink" : "bg-ochre-wash text-ochre-ink") : "bg-pine-wash text-pine"}`}
+    >
+      {text} <span className="opacity-75">{meaning === "name" && at > 0 ? "part of the name" : meanings[meaning]}</span>
+    </span>
+  ));
+}
+
+/** Names that the part being written could become. */
+function useSuggestions(
+  text: string,
+  names: { people: { name: string }[]; roles: { name: string }[]; teams: { name: string }[]; tasks: { name: string }[] },
+) {
+  const part = text.split(",").slice(1).at(-1)?.trimStart().toLowerCase() ?? "";
+  const after = /^after (.*)$/.exec(part);
+  const typed = after ? after[1] : part;
+  if (typed.length < 2) return [];
+  const list = after ? names.tasks : [...names.roles, ...names.people, ...names.teams];
+  return list.map(({ name }) => name).filter((name) => name.toLowerCase().startsWith(typed) && name.toLowerCase() !== typed);
+}
+
+function completed(text: string, name: string): string {
+  const at = text.lastIndexOf(",");
+  const isAfter = /^\s*after /i.test(text.slice(at + 1));
+  return `${text.slice(0, at + 1)} ${isAfter ? "after " : ""}${name}`;
+}
+
+function PastedList({
+  list,
+  place,
+  fault,
+  onAdd,
+  onBack,
+}: {
+  list: readonly PlacedLine[];
+  place: string;
+  fault: string | null;
+  onAdd: () => void;
+  onBack: () => void;
+}) {
+  const add = useRef<HTMLButtonElement>(null);
+  useEffect(() => add.current?.focus(), []);
+  return (
+    <section aria-label="Pasted list" className="border-line border-t bg-sheet px-3 py-2">
+      <ul className="max-h-[190px] overflow-y-auto">
+        {list.map(({ line, depth }, at) => (
+          <li
+            key={`${line.name} ${String(at)}`}
+            className="flex flex-wrap gap-1.5 py-[2px] text-[13px]"
+            style={{ paddingLeft: depth * 18 }}
+          >
+            <Parts line={line} />
+          </li>
+        ))}
+      </ul>
+      {fault && (
+        <p role="alert" className="text-over">
+          {fault}
+        </p>
+      )}
+      <div className="flex items-center gap-2 pt-2">
+        <button
+          ref={add}
+          type="button"
+          onClick={onAdd}
+          className="inline-flex h-8 items-center rounded-card bg-pine px-3 font-medium text-pine-ink hover:opacity-90"
+        >
+          Add {countText(list.length, "task")}
+        </button>
+        <Button onClick={onBack}>Leave it</Button>
+        <span className="text-ink-2">They go {place}.</span>
+      </div>
+    </section>
+  );
+}

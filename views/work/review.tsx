@@ -1,0 +1,67 @@
+"use client";
+// Work that is said to be done is accepted, or sent back with a reason.
+import { useEffect, useRef, useState } from "react";
+import { usePlan } from "../../client/session.tsx";
+import type { Task } from "../../core/plan/schema.ts";
+import { Button } from "../../ui/button.tsx";
+import { Field, TextArea } from "../../ui/field.tsx";
+import { SheetSection } from "../../ui/sheet.tsx";
+
+export function Review({ task }: { task: Task }) {
+  const session = usePlan();
+  const [isSendingBack, setSendingBack] = useState(false);
+  const answer = (said: string | null) => void session.edit({ kind: "reviewTask", id: task.id, reason: said });
+  if (task.review?.state === "sentBack")
+    return (
+      <SheetSection title="Sent back">
+        <p className="whitespace-pre-wrap border-over border-l-2 pl-2">{task.review.reason}</p>
+        <p className="pt-1 text-[12.5px] text-ink-2">Set its state to done once that is settled.</p>
+      </SheetSection>
+    );
+  if (task.state !== "done") return null;
+  if (task.review?.state === "accepted")
+    return (
+      <SheetSection title="Done">
+        <p>Accepted.</p>
+      </SheetSection>
+    );
+  return (
+    <SheetSection title="Done, not accepted yet">
+      {isSendingBack ? (
+        <SendBack onSend={answer} onLeave={() => setSendingBack(false)} />
+      ) : (
+        <div className="flex gap-2">
+          <Button look="main" onClick={() => answer(null)}>
+            Accept
+          </Button>
+          <Button onClick={() => setSendingBack(true)}>Send back…</Button>
+        </div>
+      )}
+    </SheetSection>
+  );
+}
+
+function SendBack({ onSend, onLeave }: { onSend: (reason: string) => void; onLeave: () => void }) {
+  const [reason, setReason] = useState("");
+  const field = useRef<HTMLTextAreaElement>(null);
+  useEffect(() => field.current?.focus(), []);
+  return (
+    <form
+      className="space-y-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onSend(reason.trim());
+      }}
+    >
+      <Field label="What is missing">
+        <TextArea ref={field} value={reason} onChange={(event) => setReason(event.target.value)} />
+      </Field>
+      <div className="flex gap-2">
+        <Button type="submit" look="main" disabled={reason.trim() === ""}>
+          Send back
+        </Button>
+        <Button onClick={onLeave}>Leave it</Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,106 @@
+"use client";
+// Somebody joins or leaves effort-sized work: what gives is asked, with what each answer comes to beside it.
+import { useState } from "react";
+import { useMaybeAnswer } from "../../client/session.tsx";
+import type { Edit } from "../../core/edits/edit.ts";
+import type { StaffOutcome, StaffOutcomes, StaffQuery, StaffWay } from "../../core/edits/staffOutcomes.ts";
+import { Button } from "../../ui/button.tsx";
+import { hoursText, shortDay } from "../../ui/format.ts";
+
+interface Words {
+  says: string;
+  why: string;
+}
+
+const joining: Record<StaffWay, Words> = {
+  open: { says: "Nothing: they take what is open", why: "The hours that nobody had are theirs." },
+  finish: { says: "The finish", why: "The work is shared out, everybody’s day stays as it is." },
+  daily: { says: "The daily hours", why: "The finish stays, everybody gives less of the day." },
+  work: { says: "The amount of work", why: "They bring their hours on top, the finish stays." },
+};
+
+const leaving: Record<StaffWay, Words> = {
+  ...joining,
+  finish: { says: "The finish", why: "The others take over the hours, their day stays as it is." },
+  daily: { says: "The daily hours", why: "The others take over and give more of the day." },
+  work: { says: "The amount of work", why: "The hours are no longer done." },
+};
+
+export function StaffChoice({
+  title,
+  query,
+  onTake,
+  onCancel,
+}: {
+  title: string;
+  query: StaffQuery;
+  onTake: (edit: Edit) => Promise<boolean>;
+  onCancel?: () => void;
+}) {
+  const answer = useMaybeAnswer("staff", query, null);
+  const [isBusy, setBusy] = useState(false);
+  const words = "joins" in query ? joining : leaving;
+  if (!answer) return <p className="py-1 text-ink-2">Working it out…</p>;
+  return (
+    <fieldset className="mt-1 rounded-card border border-line-2 p-2">
+      <legend className="px-1 font-medium">{title}</legend>
+      <p className="pb-1 text-[12.5px] text-ink-2">Now: {figures(answer.before)}</p>
+      {answer.outcomes.map((outcome) => (
+        <Outcome
+          key={outcome.way}
+          words={words[outcome.way]}
+          outcome={outcome}
+          before={answer.before}
+          isBusy={isBusy}
+          onTake={() => {
+            setBusy(true);
+            void onTake(outcome.edit).finally(() => setBusy(false));
+          }}
+        />
+      ))}
+      {onCancel && (
+        <Button onClick={onCancel} className="mt-1">
+          Leave it as it is
+        </Button>
+      )}
+    </fieldset>
+  );
+}
+
+function Outcome({
+  words,
+  outcome,
+  before,
+  isBusy,
+  onTake,
+}: {
+  words: Words;
+  outcome: StaffOutcome;
+  before: StaffOutcomes["before"];
+  isBusy: boolean;
+  onTake: () => void;
+}) {
+  const isLater = outcome.projectFinish > before.projectFinish;
+  return (
+    <button
+      type="button"
+      disabled={isBusy}
+      onClick={onTake}
+      className="block w-full rounded-[4px] border-line border-t px-1 py-1.5 text-left hover:bg-well disabled:opacity-60"
+    >
+      <span className="block font-medium text-pine">{words.says}</span>
+      <span className="block text-[12.5px] text-ink-2">{words.why}</span>
+      <span className="block text-[13px]">{figures(outcome)}</span>
+      {outcome.projectFinish !== before.projectFinish && (
+        <span className={`block text-[12.5px] ${isLater ? "text-over" : "text-ink-2"}`}>
+          project finish {shortDay(before.projectFinish)} → {shortDay(outcome.projectFinish)}
+        </span>
+      )}
+      {outcome.isBeyondDay && <span className="block text-[12.5px] text-over">More than a whole day of somebody</span>}
+    </button>
+  );
+}
+
+function figures({ start, finish, daily, effort }: StaffOutcomes["before"]): string {
+  return `${shortDay(start)} – ${shortDay(finish)} · ${hoursText(daily)} h a day · ${hoursText(effort)} h in all`;
+}

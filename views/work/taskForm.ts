@@ -1,0 +1,116 @@
+// The fields of a task's form, and how they become a task: texts as typed, checked, then turned into values.
+import * as z from "zod";
+import type { Task } from "../../core/plan/schema.ts";
+import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
+
+const date = z.string().refine(isDateText, { error: DATE_HINT });
+const number = (most: number) =>
+  z.string().refine((text) => text.trim() === "" || (Number(decimal(text)) >= 0 && Number(decimal(text)) <= most), {
+    error: `Write a number from 0 to ${most.toLocaleString("en-GB")}.`,
+  });
+
+/** A typed number with a point or a comma. */
+export function decimal(text: string): string {
+  return text.trim().replace(",", ".");
+}
+
+export const sizings = [
+  { value: "", text: "No dates yet" },
+  { value: "duration", text: "By duration" },
+  { value: "dates", text: "Pinned to dates" },
+  { value: "effort", text: "By effort" },
+] as const;
+
+export const taskFields = z
+  .object({
+    name: z.string().trim().min(1, { error: "Give the task a name." }).max(300),
+    parentId: z.string(),
+    roleId: z.string(),
+    sizing: z.enum(["", "duration", "dates", "effort"]),
+    start: date,
+    finish: date,
+    durationDays: number(10_000),
+    effortHours: number(1_000_000),
+    notBefore: date,
+    deadline: date,
+    percentComplete: number(100),
+    state: z.enum(["notStarted", "underWay", "done"]),
+    priority: z.string(),
+    atRisk: z.boolean(),
+    tags: z.string().max(2_000),
+    notes: z.string().max(20_000),
+  })
+  .superRefine((fields, context) => {
+    const need = (key: "start" | "finish" | "durationDays" | "effortHours", message: string) => {
+      if (fields[key].trim() === "") context.addIssue({ code: "custom", path: [key], message });
+    };
+    if (fields.sizing === "dates") {
+      need("start", "Give the day it starts.");
+      need("finish", "Give the day it finishes.");
+      const [start, finish] = [readDate(fields.start), readDate(fields.finish)];
+      if (start && finish && finish < start)
+        context.addIssue({ code: "custom", path: ["finish"], message: "It cannot finish before it starts." });
+    }
+    if (fields.sizing === "duration") need("durationDays", "Give its working days; 0 is a milestone.");
+  });
+
+export type TaskFields = z.infer<typeof taskFields>;
+
+/** A task as it stands in the form. */
+export function fieldsOf(task: Partial<Task>): TaskFields {
+  const text = (value: string | number | undefined) => (value === undefined ? "" : String(value));
+  return {
+    name: text(task.name),
+    parentId: text(task.parentId),
+    roleId: text(task.roleId),
+    sizing: task.sizing ?? "",
+    start: writeDate(task.start),
+    finish: writeDate(task.finish),
+    durationDays: text(task.durationDays),
+    effortHours: text(task.effortHours),
+    notBefore: writeDate(task.notBefore),
+    deadline: writeDate(task.deadline),
+    percentComplete: text(task.percentComplete),
+    state: task.state ?? "notStarted",
+    priority: text(task.priority ?? 3),
+    atRisk: task.atRisk ?? false,
+    tags: (task.tags ?? []).join(", "),
+    notes: text(task.notes),
+  };
+}
+
+/** Tags between commas, each once; null for none. */
+function tagsOf(text: string): string[] | null {
+  const tags = [...new Set(text.split(",").map((tag) => tag.trim().slice(0, 60)))].filter(Boolean);
+  return tags.length > 0 ? tags : null;
+}
+
+/** What the form sets: a value for what is filled in, null for what is empty or does not belong to the sizing. */
+export function setOf(fields: TaskFields): { [K in keyof TaskFields]: Task[K & keyof Task] | null } {
+  const text = (value: string) => (value.trim() === "" ? null : value);
+  const number = (value: string) => (value.trim() === "" ? null : Number(decimal(value)));
+  return {
+    name: fields.name.trim(),
+    parentId: text(fields.parentId),
+    roleId: text(fields.roleId),
+    sizing: fields.sizing === "" ? null : fields.sizing,
+    start: fields.sizing === "dates" ? readDate(fields.start) : null,
+    finish: fields.sizing === "dates" ? readDate(fields.finish) : null,
+    durationDays: fields.sizing === "duration" ? number(fields.durationDays) : null,
+    effortHours: number(fields.effortHours),
+    notBefore: readDate(fields.notBefore),
+    deadline: readDate(fields.deadline),
+    percentComplete: fields.state === "done" ? 100 : number(fields.percentComplete),
+    state: fields.state === "notStarted" ? null : fields.state,
+    priority: fields.priority === "3" ? null : Number(fields.priority),
+    atRisk: fields.atRisk ? true : null,
+    tags: tagsOf(fields.tags),
+    notes: text(fields.notes),
+  };
+}
+
+/** A new task as the form states it; what is empty is left out. */
+export function newTaskOf(fields: TaskFields): Omit<Task, "id" | "projectId"> {
+  const stated = Object.entries(setOf(fields)).filter(([, value]) => value !== null);
+  return { ...Object.fromEntries(stated), name: fields.name.trim() };
+}

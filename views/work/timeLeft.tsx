@@ -1,0 +1,62 @@
+"use client";
+// Time left before a date: who is in trouble, who has it in hand, who is done, who could help.
+import { useState } from "react";
+import { useMaybeAnswer } from "../../client/session.tsx";
+import { type Day, formatDay, parseDay } from "../../core/calendar/day.ts";
+import type { TimeLeftRow } from "../../core/load/timeLeft.ts";
+import { readDate, writeDate } from "../../ui/dateText.ts";
+import { Field, TextInput } from "../../ui/field.tsx";
+import { hoursText } from "../../ui/format.ts";
+import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { Vessel } from "../../ui/vessel.tsx";
+import { usePlanFacts } from "../frame/frame.tsx";
+
+const groups: { state: TimeLeftRow["state"]; title: string }[] = [
+  { state: "trouble", title: "More to do than time for it" },
+  { state: "fits", title: "In hand" },
+  { state: "done", title: "Done" },
+  { state: "helper", title: "Could help, with a role it needs" },
+];
+
+export function TimeLeftSheet({ projectId, until, onClose }: { projectId: string | null; until: Day; onClose: () => void }) {
+  const { today } = usePlanFacts();
+  const [typed, setTyped] = useState(writeDate(formatDay(until)));
+  const date = readDate(typed);
+  const answer = useMaybeAnswer("timeLeft", { projectId, from: today, until: date === null ? until : parseDay(date) }, null);
+  return (
+    <Sheet
+      title="Time left"
+      subtitle={projectId === null ? "From today, on all that counts" : "From today, on this project"}
+      onClose={onClose}
+    >
+      <SheetSection>
+        <Field label="Before the end of" fault={date === null ? "Write a day such as 8 Feb 2027." : undefined}>
+          <TextInput value={typed} onChange={(event) => setTyped(event.target.value)} />
+        </Field>
+      </SheetSection>
+      {groups.map(({ state, title }) => {
+        const rows = answer?.rows.filter((row) => row.state === state) ?? [];
+        return rows.length === 0 ? null : (
+          <SheetSection key={state} title={title}>
+            {rows.slice(0, state === "helper" ? 8 : 60).map((row) => (
+              <div key={row.personId} className="py-1">
+                <div className="flex justify-between gap-3">
+                  <span className="min-w-0 truncate">
+                    {row.name} <span className="text-[12.5px] text-ink-2">{row.roleName}</span>
+                  </span>
+                  <span className={`whitespace-nowrap ${state === "trouble" ? "font-semibold text-over" : ""}`}>
+                    {state === "helper" ? `${hoursText(row.have)} h free` : `${hoursText(row.remaining)} of ${hoursText(row.have)} h`}
+                  </span>
+                </div>
+                {state !== "helper" && <Vessel capacity={row.have} load={row.remaining} isLevel={row.remaining >= row.have * 0.85} />}
+              </div>
+            ))}
+          </SheetSection>
+        );
+      })}
+      {answer && answer.rows.length === 0 && (
+        <p className="text-ink-2">{projectId === null ? "Nobody has work before then." : "Nobody is on this project yet."}</p>
+      )}
+    </Sheet>
+  );
+}

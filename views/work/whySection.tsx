@@ -1,0 +1,131 @@
+"use client";
+// Why a task has its dates: every bound with what it asks for, the deciding one first; what cannot hold, with ways out.
+import { useMaybeAnswer } from "../../client/session.tsx";
+import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
+import type { Task } from "../../core/plan/schema.ts";
+import type { OutlineTask } from "../../core/schedule/outline.ts";
+import type { Why, WhyBound } from "../../core/schedule/why.ts";
+import { Button } from "../../ui/button.tsx";
+import { countText, hoursText, shortDay } from "../../ui/format.ts";
+import { SheetSection } from "../../ui/sheet.tsx";
+import { conflictText } from "../frame/conflictText.ts";
+import type { Setting } from "./useProject.ts";
+
+export function WhySection({ entry, onChange }: { entry: OutlineTask; onChange: (set: Setting<Task>) => void }) {
+  const why = useMaybeAnswer("why", { taskId: entry.task.id }, null);
+  if (!why || why.taskId !== entry.task.id) return null;
+  return (
+    <SheetSection title={`Why it starts on ${shortDay(why.start)}`}>
+      <ul>
+        {why.bounds.map((bound) => (
+          <li
+            key={`${bound.kind} ${bound.link?.id ?? ""} ${bound.start}`}
+            className={`flex justify-between gap-3 py-[3px] ${bound.isDeciding ? "font-medium text-pine" : "text-ink-2"}`}
+          >
+            <span className="min-w-0">{boundText(bound)}</span>
+            <span className="whitespace-nowrap">{bound.finish === null ? shortDay(bound.start) : `ends ${shortDay(bound.finish)}`}</span>
+          </li>
+        ))}
+      </ul>
+      {why.driver !== "pinned" && <p className="pt-1 text-[13px] text-ink-2">{earlierText(why)}</p>}
+      {why.stretches.map(({ personName, days, minutes }) => (
+        <p key={personName} className="pt-1 text-[13px] text-ochre-ink">
+          {personName} gives {hoursText(minutes)} h less on {countText(days, "day")} of it: away, or not working full days.
+        </p>
+      ))}
+      <Ways entry={entry} why={why} onChange={onChange} />
+      <SlackLine entry={entry} />
+    </SheetSection>
+  );
+}
+
+function boundText({ kind, link }: WhyBound): string {
+  switch (kind) {
+    case "pinned":
+      return "Pinned to its dates by hand";
+    case "stagger":
+      return "Delayed on purpose (staggered)";
+    case "notBefore":
+      return "Not before this day";
+    case "finishNotBefore":
+      return "Not to finish before this day";
+    case "projectStart":
+      return "The project starts";
+    case "link":
+      return link
+        ? `${linkWords[link.kind]} ${link.fromName}${lagText(link)}${link.fromProject ? ` (${link.fromProject})` : ""}`
+        : "A link";
+  }
+}
+
+const linkWords = { FS: "After", SS: "With the start of", FF: "To end with", SF: "To end after the start of" } as const;
+
+function lagText({ lagDays, elapsed }: NonNullable<WhyBound["link"]>): string {
+  if (lagDays === 0) return "";
+  return ` ${lagDays > 0 ? "+" : "−"} ${countText(Math.abs(lagDays), elapsed ? "calendar day" : "day")}`;
+}
+
+/** What would have to change for an earlier start. */
+function earlierText({ bounds, without, start }: Why): string {
+  const [first] = bounds;
+  const then = without ? `it would start on ${shortDay(without.start)}` : "nothing would hold it";
+  switch (first?.kind) {
+    case "link":
+      return without && without.start >= start
+        ? `Earlier only if ${first.link?.fromName} and the others above end earlier, or their links or lags change.`
+        : `If ${first.link?.fromName} were earlier, or this link or its lag went, ${then}.`;
+    case "projectStart":
+      return "Earlier only if the project starts earlier.";
+    case "stagger":
+      return `Without the delay ${then}.`;
+    default:
+      return `Without this ${then}.`;
+  }
+}
+
+function Ways({ entry: { task, conflicts }, why, onChange }: { entry: OutlineTask; why: Why; onChange: (set: Setting<Task>) => void }) {
+  return (
+    <>
+      {conflicts.map((conflict) => (
+        <p key={`${conflict.kind} ${conflict.linkId ?? ""}`} role="alert" className="pt-1.5 font-medium text-over">
+          {conflictText(conflict)}
+        </p>
+      ))}
+      <div className="flex flex-wrap gap-2 pt-2 empty:hidden">
+        {why.driver === "stagger" && <Button onClick={() => onChange({ staggerDays: null })}>Take the delay off</Button>}
+        {task.notBefore !== undefined && why.driver === "notBefore" && (
+          <Button onClick={() => onChange({ notBefore: null })}>Take “not before” off</Button>
+        )}
+        {why.driver === "pinned" && (
+          <Button
+            onClick={() => onChange({ sizing: "duration", durationDays: workingDays(why), start: null, finish: null })}
+            title="It keeps its length, and starts as soon as its links and constraints allow"
+          >
+            Follow the links instead
+          </Button>
+        )}
+      </div>
+    </>
+  );
+}
+
+const workingDays = ({ duration }: Why) => Math.round((duration / TICKS_PER_DAY) * 100) / 100;
+
+function SlackLine({ entry: { slack } }: { entry: OutlineTask }) {
+  if (!slack) return null;
+  const days = (ticks: number) => countText(Math.round((ticks / TICKS_PER_DAY) * 10) / 10, "day");
+  return (
+    <p className="pt-2 text-[13px] text-ink-2">
+      {slack.total > 0 ? (
+        <>
+          {days(slack.total)} of slack, until {shortDay(slack.lateFinish)}
+          {slack.free < slack.total && `; ${days(slack.free)} before others move`}
+        </>
+      ) : slack.total === 0 ? (
+        <span className="font-medium text-ink">Critical: any delay moves the project’s finish.</span>
+      ) : (
+        <span className="font-medium text-over">Critical: {days(-slack.total)} late already.</span>
+      )}
+    </p>
+  );
+}

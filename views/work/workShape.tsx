@@ -1,0 +1,232 @@
+"use client";
+// How an assignment's work is stated and spread: the five ways, the shape, its own dates, and the weeks they come to.
+import { useMaybeAnswer } from "../../client/session.tsx";
+import { formatDay } from "../../core/calendar/day.ts";
+import type { WorkWeeks } from "../../core/load/workWeeks.ts";
+import type { Assignment } from "../../core/plan/schema.ts";
+import { readDate, writeDate } from "../../ui/dateText.ts";
+import { Field, Select, TextInput } from "../../ui/field.tsx";
+import { hoursText, shortDay } from "../../ui/format.ts";
+import { readAmount, useDraft } from "../../ui/useDraft.ts";
+import type { Setting } from "./useProject.ts";
+
+export const statements = [
+  { key: "hours", text: "h in all", says: "hours in all", most: 1_000_000 },
+  { key: "percent", text: "% of time", says: "% of their time", most: 1_000 },
+  { key: "hoursPerDay", text: "h a day", says: "hours a day", most: 24 },
+  { key: "hoursPerWeek", text: "h a week", says: "hours a week", most: 168 },
+] as const;
+export type Statement = (typeof statements)[number]["key"];
+
+const shapes: Record<NonNullable<Assignment["shape"]>, string> = {
+  even: "Evenly",
+  early: "More early",
+  late: "More late",
+  peak: "Most midway",
+};
+const firmnesses: Record<NonNullable<Assignment["firmness"]>, string> = {
+  pencilled: "Pencilled",
+  asked: "Asked for",
+  confirmed: "Confirmed",
+};
+
+export function WorkShape({
+  assignment,
+  name,
+  isEffort,
+  onChange,
+}: {
+  assignment: Assignment;
+  name: string;
+  isEffort: boolean;
+  onChange: (set: Setting<Assignment>) => void;
+}) {
+  const weeks = useMaybeAnswer("workWeeks", { assignmentId: assignment.id }, null);
+  const known = weeks?.assignmentId === assignment.id ? weeks : null;
+  const stated = statements.find(({ key }) => assignment[key] !== undefined)?.key ?? "custom";
+  const restate = (next: string) => {
+    const cleared = { hours: null, percent: null, hoursPerDay: null, hoursPerWeek: null, custom: null };
+    if (next === "custom") onChange({ ...cleared, custom: bucketsOf(known) });
+    else onChange({ ...cleared, [next]: amountFor(next as Statement, known) });
+  };
+  return (
+    <div className="mb-1 space-y-2 rounded-card border border-line p-2">
+      <div className="grid grid-cols-2 gap-2">
+        <Field label="Stated as">
+          <Select value={stated} disabled={isEffort} onChange={(event) => restate(event.target.value)} aria-label={`${name}, stated as`}>
+            {statements.map(({ key, says }) => (
+              <option key={key} value={key}>
+                {says}
+              </option>
+            ))}
+            <option value="custom">week by week</option>
+          </Select>
+        </Field>
+        <Field label="How firm">
+          <Select
+            value={assignment.firmness ?? "confirmed"}
+            onChange={(event) => onChange({ firmness: event.target.value as Assignment["firmness"] })}
+            aria-label={`${name}, how firm`}
+          >
+            {Object.entries(firmnesses).map(([value, text]) => (
+              <option key={value} value={value}>
+                {text}
+              </option>
+            ))}
+          </Select>
+        </Field>
+        {!isEffort && stated !== "custom" && (
+          <>
+            <Field label="Spread">
+              <Select
+                value={assignment.shape ?? "even"}
+                onChange={(event) => onChange({ shape: event.target.value as Assignment["shape"] })}
+                aria-label={`${name}, spread`}
+              >
+                {Object.entries(shapes).map(([value, text]) => (
+                  <option key={value} value={value}>
+                    {text}
+                  </option>
+                ))}
+              </Select>
+            </Field>
+            <span />
+            <DateInput label={`${name}, from`} text="From" value={assignment.from} onSave={(from) => onChange({ from })} />
+            <DateInput label={`${name}, until`} text="Until" value={assignment.to} onSave={(to) => onChange({ to })} />
+          </>
+        )}
+      </div>
+      {known && known.weeks.length > 0 && (
+        <WeekBars
+          weeks={known}
+          buckets={assignment.custom}
+          name={name}
+          onType={
+            stated === "custom"
+              ? (at, hours) =>
+                  onChange({ custom: (assignment.custom ?? []).map((bucket, own) => (own === at ? { ...bucket, hours } : bucket)) })
+              : undefined
+          }
+        />
+      )}
+    </div>
+  );
+}
+
+/** A day of its own, saved on leaving it; empty for the task's. */
+function DateInput({
+  label,
+  text,
+  value,
+  onSave,
+}: {
+  label: string;
+  text: string;
+  value: string | undefined;
+  onSave: (date: string | null) => void;
+}) {
+  const { props, isSound } = useDraft<string | null>({
+    value: value ?? null,
+    write: (date) => writeDate(date ?? undefined),
+    read: (typed) => (typed.trim() === "" ? { value: null } : readDate(typed) === null ? null : { value: readDate(typed) }),
+    onSave,
+  });
+  return (
+    <Field label={text} fault={isSound ? undefined : "A day such as 8 Feb 2027."}>
+      <TextInput {...props} aria-label={label} placeholder="as the task" />
+    </Field>
+  );
+}
+
+/** The hours of each week as columns; typed over where they are stated week by week. */
+function WeekBars({
+  weeks: { weeks },
+  buckets,
+  name,
+  onType,
+}: {
+  weeks: WorkWeeks;
+  buckets: Assignment["custom"];
+  name: string;
+  onType?: (at: number, hours: number) => void;
+}) {
+  const most = Math.max(1, ...weeks.map(({ minutes }) => minutes));
+  return (
+    <figure>
+      <figcaption className="pb-1 text-[12.5px] text-ink-2">Hours a week</figcaption>
+      <div className="flex h-[46px] items-end gap-[3px]">
+        {weeks.slice(0, 40).map(({ week, minutes, over }) => (
+          <span
+            key={week.start}
+            title={`week of ${shortDay(week.start)}: ${hoursText(minutes)} h`}
+            className="flex min-w-0 flex-1 flex-col items-center justify-end text-[10.5px] text-ink-2 leading-tight"
+          >
+            {weeks.length <= 9 && <span className={over ? "font-semibold text-over" : ""}>{hoursText(minutes)}</span>}
+            <span className={`w-full ${over ? "sign-over" : "bg-room"}`} style={{ height: Math.max(1, (minutes / most) * 28) }} />
+          </span>
+        ))}
+      </div>
+      <div className="flex justify-between pt-0.5 text-[11.5px] text-ink-2">
+        <span>{shortDay(weeks[0].week.start)}</span>
+        <span>{shortDay((weeks.at(-1)?.week.stop ?? 1) - 1)}</span>
+      </div>
+      {onType && buckets && (
+        <div className="grid grid-cols-3 gap-1.5 pt-2">
+          {buckets.map((bucket, at) => (
+            <BucketInput key={`${bucket.from} ${bucket.hours}`} name={name} bucket={bucket} onSave={(hours) => onType(at, hours)} />
+          ))}
+        </div>
+      )}
+    </figure>
+  );
+}
+
+function BucketInput({
+  name,
+  bucket,
+  onSave,
+}: {
+  name: string;
+  bucket: { from: string; to: string; hours: number };
+  onSave: (hours: number) => void;
+}) {
+  const { props } = useDraft({ value: bucket.hours, write: String, read: (typed) => readAmount(typed, 0, 1_000_000), onSave });
+  return (
+    <label className="text-[11.5px] text-ink-2">
+      {writeDate(bucket.from).replace(/ \d{4}$/, "")}
+      <TextInput
+        {...props}
+        aria-label={`${name}, hours from ${writeDate(bucket.from)}`}
+        inputMode="decimal"
+        className="h-7! px-1! text-right"
+      />
+    </label>
+  );
+}
+
+const round = (value: number) => Math.round(value * 100) / 100;
+
+/** The weeks as they are now, to be typed over. */
+function bucketsOf(known: WorkWeeks | null): NonNullable<Assignment["custom"]> {
+  return (known?.weeks ?? []).map(({ week, minutes }) => ({
+    from: formatDay(week.start),
+    to: formatDay(week.stop - 1),
+    hours: round(minutes / 60),
+  }));
+}
+
+/** An amount in another way of stating that comes close to what is there now. */
+function amountFor(next: Statement, known: WorkWeeks | null): number {
+  const hours = (known?.asked ?? 0) / 60;
+  const weeks = Math.max(1, known?.weeks.length ?? 1);
+  switch (next) {
+    case "hours":
+      return round(hours);
+    case "percent":
+      return Math.min(1_000, Math.round((hours / weeks / 40) * 100));
+    case "hoursPerDay":
+      return Math.min(24, round(hours / weeks / 5));
+    case "hoursPerWeek":
+      return Math.min(168, round(hours / weeks));
+  }
+}
