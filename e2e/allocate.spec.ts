@@ -1,0 +1,251 @@
+// Balance in full, openings and requests: what is given, typed, accepted, proposed and asked for shows on both sides.
+import { readFile } from "node:fs/promises";
+import { expect, type Locator, type Page, test } from "@playwright/test";
+import { demoServer, putAway, type Server } from "./server.ts";
+
+let server: Server;
+test.beforeEach(async () => {
+  server = await demoServer();
+});
+test.afterEach(() => putAway(server));
+
+async function open(page: Page, path: string): Promise<void> {
+  await page.goto(`${server.url}${path}`);
+  await expect(page.locator("[data-ready=yes]")).toBeAttached();
+}
+
+const sheetOf = (page: Page): Locator => page.getByRole("complementary");
+const tray = (page: Page): Locator => page.getByRole("region", { name: "Tray" });
+const cell = (page: Page, name: string, phrase: string): Locator => page.getByRole("gridcell", { name: new RegExp(`^${name}, ${phrase}`) });
+const undo = (page: Page) => page.getByRole("button", { name: /^Undo/ }).click();
+const show = (row: Locator) => row.evaluate((element) => element.scrollIntoView({ block: "center" }));
+
+test("while a bar hangs over somebody their cells show what would be, and do so once it is dropped", async ({ page }) => {
+  await open(page, "/balance?open=mara");
+  const bar = page.getByRole("button", { name: /^Tidepool Hall · Rock pool trial casts/ }).first();
+  const target = page.locator('[data-person="rui"]');
+  await show(target);
+  const rui = cell(page, "Rui Monteverde", "week of 15 February");
+  await expect(rui).toContainText("35.5");
+  const [from, to] = [await bar.boundingBox(), await target.boundingBox()];
+  if (!from || !to) throw new Error("bar and row are on screen");
+  await page.mouse.move(from.x + 30, from.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(to.x + 400, to.y + 20, { steps: 12 });
+  await expect(rui).toContainText("15.5");
+  await page.keyboard.press("Escape");
+  await expect(rui).toContainText("35.5");
+  await page.mouse.up();
+  await expect(rui).toContainText("35.5");
+});
+
+test("a bar is stretched by its end and moved by keyboard, within its task", async ({ page }) => {
+  await open(page, "/balance?open=rui&from=2027-02-15&to=2027-04-11");
+  const row = page.locator('[data-person="rui"]');
+  await show(row);
+  const bar = page.getByRole("button", { name: /^Tidepool Hall · Scenic surfaces/ }).first();
+  await expect(bar).toHaveAccessibleName(/24 Feb – 31 Mar, 100 hours/);
+  const edge = bar.locator('[data-edge="start"]');
+  const box = await edge.boundingBox();
+  const column = await cell(page, "Rui Monteverde", "week of 1 March").boundingBox();
+  if (!box || !column) throw new Error("the bar is on screen");
+  await page.mouse.move(box.x + 3, box.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 3 + column.width, box.y + 8, { steps: 6 });
+  await page.mouse.up();
+  await expect(bar).toHaveAccessibleName(/3 Mar – 31 Mar, 100 hours/);
+  await bar.focus();
+  await page.keyboard.press("Alt+ArrowLeft");
+  await expect(bar).toHaveAccessibleName(/2 Mar – 30 Mar, 100 hours/);
+  await page.keyboard.press("Alt+Shift+ArrowRight");
+  await expect(bar).toHaveAccessibleName(/2 Mar – 31 Mar, 100 hours/);
+});
+
+test("several bars that are picked are given together, as one step", async ({ page }) => {
+  await open(page, "/balance?open=ines&role=lighting");
+  const bars = page.locator('[data-person="ines"] button[aria-label*="hours"]');
+  await show(bars.first());
+  const count = await bars.count();
+  await bars
+    .filter({ hasText: "Woven Rivers" })
+    .first()
+    .click({ modifiers: ["Control"] });
+  const second = bars.filter({ hasText: "Under Ravenholt" }).first();
+  await second.focus();
+  await page.keyboard.press("x");
+  const teo = page.locator('[data-person="teo"]');
+  const [from, to] = [await second.boundingBox(), await teo.boundingBox()];
+  if (!from || !to) throw new Error("bar and row are on screen");
+  await page.mouse.move(from.x + 30, from.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(to.x + 300, to.y + 20, { steps: 8 });
+  await expect(page.getByText("and 1 more")).toBeVisible();
+  await expect(page.getByText(/^Teo Brandt (has room for it|would be over by)/)).toBeVisible();
+  await page.mouse.up();
+  await expect(bars).toHaveCount(count - 2);
+  await undo(page);
+  await expect(bars).toHaveCount(count);
+});
+
+test("a period's hours are typed over, the sum follows, and the rule gets them back", async ({ page }) => {
+  await open(page, "/balance?cell=ines@2027-02-22_2027-02-28");
+  const sheet = sheetOf(page);
+  const own = cell(page, "Ines Valtonen", "week of 22 February");
+  await expect(own).toContainText("−12.1");
+  const hours = sheet.getByLabel("Lighting build, hours in the week of 22 February");
+  await expect(hours).toHaveValue("27.63");
+  await hours.fill("12");
+  await hours.press("Enter");
+  await expect(own).toContainText("3.5");
+  await expect(sheet.getByText("28.5 h", { exact: true })).toBeVisible();
+  await sheet.getByRole("button", { name: "typed" }).click();
+  await expect(sheet.getByRole("button", { name: "typed" })).toHaveCount(0);
+  await undo(page);
+  await undo(page);
+  await expect(own).toContainText("−12.1");
+});
+
+test("an overload is accepted with a reason, leaves the count of those over, and comes back when that is taken back", async ({ page }) => {
+  await open(page, "/balance?cell=liis@2027-02-22_2027-02-28");
+  await expect(page.locator("main")).toContainText("105.7 hover · 9 people");
+  const sheet = sheetOf(page);
+  await sheet.getByLabel("Why").fill("The focus cannot wait.");
+  await sheet.getByRole("button", { name: "Accept", exact: true }).click();
+  await expect(page.locator("main")).toContainText(/102\.\d hover · 8 people/);
+  await expect(cell(page, "Liis Maran", "week of 22 February.*accepted")).toHaveCount(1);
+  await expect(sheet).toContainText("The focus cannot wait. Until 28 Feb 2027.");
+  await sheet.getByRole("button", { name: "Take back" }).click();
+  await expect(page.locator("main")).toContainText("105.7 hover · 9 people");
+});
+
+test("rows, filters, measure and order stand in the address, are kept under a name, and go out as they stand", async ({ page }) => {
+  await open(page, "/balance");
+  await page.getByLabel("Rows").selectOption({ label: "Roles" });
+  await page.getByLabel("Measure").selectOption({ label: "FTE" });
+  await expect(page).toHaveURL(/rows=roles/);
+  const lighting = page.getByRole("gridcell", { name: /^Lighting technician, week of 22 February: .*2 of them over/ });
+  await expect(lighting).toHaveCount(1);
+  await page.getByRole("button", { name: "Views" }).click();
+  await page.getByLabel("Keep what is shown as").fill("Roles in FTE");
+  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await expect(page.getByRole("button", { name: "Roles in FTE", exact: true })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await page.getByLabel("Rows").selectOption({ label: "People" });
+  await page.getByRole("button", { name: /^Filters/ }).click();
+  await page.getByLabel("Skill").selectOption({ label: "Neon bending" });
+  await page.getByLabel("Order").selectOption({ label: "Worst first" });
+  await page.keyboard.press("Escape");
+  await expect(page.locator("[data-person]").first()).toHaveAttribute("data-person", "ines");
+  await page.getByLabel("Measure").selectOption({ label: "Load" });
+  await page.getByRole("button", { name: "Out" }).click();
+  const [file] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: "This window as CSV" }).click()]);
+  const [head, first] = (await readFile(await file.path(), "utf8")).split(/\r?\n/).map((line) => line.split(","));
+  const week = head.indexOf("2027-02-22");
+  expect(first[0]).toBe("Ines Valtonen");
+  expect(first[week]).toBe("44.1");
+  await page.keyboard.press("Escape");
+  await expect(cell(page, "Ines Valtonen", "week of 22 February")).toContainText("44.1");
+  await page.getByRole("button", { name: "Views" }).click();
+  await page.getByRole("button", { name: "Roles in FTE", exact: true }).click();
+  await expect(lighting).toHaveCount(1);
+  await expect(page).not.toHaveURL(/skill=/);
+});
+
+test("an opening is split between two with what it does shown first; both have their hours, nothing is open", async ({ page }) => {
+  await open(page, "/openings?opening=tank-open&beside=kaspar,jonas");
+  await expect(page.getByRole("table", { name: "Side by side" })).toContainText("Kaspar Ilves");
+  await page.getByRole("button", { name: /^Split between Jonas and Kaspar/ }).click();
+  const sheet = sheetOf(page);
+  await expect(sheet.getByRole("radio", { name: "Split with somebody" })).toBeChecked();
+  await sheet.getByLabel(/^Hours for/).fill("16");
+  await expect(sheet.locator("section", { hasText: "What this does" })).toContainText("Goes over");
+  await sheet.getByRole("button", { name: "Give it" }).click();
+  await expect(tray(page)).toContainText("2 openings");
+  await open(page, "/work/tidepool?task=tidepool-cases");
+  await expect(sheet.getByLabel("Kaspar Ilves, hours in all").last()).toBeVisible();
+  const hours = await sheet
+    .getByLabel(/(Kaspar Ilves|Jonas Adeyemi), hours in all/)
+    .evaluateAll((fields) => fields.map((field) => Number((field as HTMLInputElement).value)));
+  expect(hours).toEqual(expect.arrayContaining([16, 24]));
+  await undo(page);
+  await expect(tray(page)).toContainText("3 openings");
+});
+
+test("a part of an opening is given and the rest stays open", async ({ page }) => {
+  await open(page, "/openings?opening=slowlight-neon");
+  await page.getByRole("button", { name: "Give it to Ines Valtonen" }).click();
+  const sheet = sheetOf(page);
+  await sheet.getByRole("radio", { name: "Some of its hours" }).check();
+  await sheet.getByLabel("Hours for Ines Valtonen").fill("10");
+  await sheet.getByRole("button", { name: "Give it" }).click();
+  await expect(page.getByRole("navigation", { name: "Openings", exact: true })).toContainText("26 h");
+});
+
+test("a proposal for all is gone through line by line; what is taken leaves the list", async ({ page }) => {
+  await open(page, "/openings");
+  await page.getByRole("button", { name: "Propose for all" }).click();
+  const sheet = sheetOf(page);
+  await expect(sheet.getByText(/of 76 h, nobody over in any week/)).toBeVisible({ timeout: 60_000 });
+  const neon = sheet.getByRole("checkbox", { name: "Neon sample wall to Ines Valtonen" });
+  await expect(neon).toBeChecked();
+  await neon.uncheck();
+  const taken = Number(/([\d.]+) of 40 h/.exec((await sheet.textContent()) ?? "")?.[1]);
+  expect(taken).toBeGreaterThan(20);
+  await sheet.getByRole("button", { name: "Take 1 line" }).click();
+  const list = page.getByRole("navigation", { name: "Openings", exact: true });
+  await expect(list).toContainText("36 h");
+  await expect(list.getByRole("button", { name: new RegExp(`Cases and plinths ${(40 - taken).toFixed(1)} h`) })).toHaveCount(1);
+  await undo(page);
+  await expect(list.getByRole("button", { name: /Cases and plinths.*40 h/ })).toHaveCount(1);
+});
+
+test("who is free when is answered from anywhere", async ({ page }) => {
+  await open(page, "/money");
+  await page.keyboard.press("/");
+  await page.getByPlaceholder("A person, project, task or screen").fill("free when");
+  await page.keyboard.press("Enter");
+  const sheet = sheetOf(page);
+  await sheet.getByLabel("Role").selectOption({ label: "Lighting technician" });
+  await sheet.getByLabel("From").fill("22 Feb 2027");
+  await sheet.getByLabel("Until").fill("5 Mar 2027");
+  await expect(sheet.locator("section", { hasText: "Later" }).getByRole("link", { name: /Ines Valtonen.*from / })).toBeVisible();
+});
+
+test("a lead asks for a role, the manager offers and confirms; hours, state, message and load are the same on both sides", async ({
+  page,
+}) => {
+  await open(page, "/work/tidepool?task=tidepool-scenic");
+  const sheet = sheetOf(page);
+  await sheet.getByText("Add somebody").click();
+  await sheet.getByRole("link", { name: "Ask the manager instead" }).click();
+  await expect(sheet.getByRole("combobox", { name: "Task" })).toHaveValue("tidepool-scenic");
+  await sheet.getByLabel("Hours").fill("24");
+  await sheet.getByLabel("Note").fill("Two more hands for the rock.");
+  await sheet.getByRole("button", { name: "Ask", exact: true }).click();
+  const line = page.locator("[data-request]", { hasText: "Scenic surfaces" });
+  await expect(line).toContainText("waits for an answer");
+  const project = page.locator('[data-project="tidepool"]');
+  await expect(project).toContainText("24 h asked for");
+  await expect(page.getByRole("link", { name: /^Openings\s*, 1 request for people waits/ })).toBeVisible();
+  await sheet.getByLabel("Who").selectOption("rui");
+  await sheet.getByRole("button", { name: "Offer" }).click();
+  await expect(line).toContainText("Rui Monteverde is offered");
+  await sheet.getByRole("button", { name: "Confirm" }).click();
+  await expect(line).toContainText("confirmed");
+  await expect(project).toContainText("0 h asked for");
+  await page.getByRole("link", { name: "Outbox" }).click();
+  await expect(page.getByRole("listitem").first()).toContainText("Confirmed: Scenic surfaces, Tidepool Hall");
+  await expect(page.getByText("Two more hands for the rock.")).toBeVisible();
+  await open(page, "/work/tidepool?task=tidepool-scenic");
+  await expect(sheet.getByLabel("Rui Monteverde, hours in all")).toHaveCount(2);
+});
+
+test("a request is not answered in somebody else's name", async ({ page }) => {
+  await open(page, "/openings/requests");
+  const entry = { at: "2027-02-01T10:00:00.000Z", by: "Bruno Castelar", to: "Nora Okafor", step: "confirmed" };
+  const answer = await page.request.post(`${server.url}/api/edits`, {
+    data: { base: 1, request: { kind: "edit", edit: { kind: "answerRequest", id: "request-film", entry } } },
+  });
+  expect(answer.status()).toBe(403);
+  expect(await answer.text()).toContain("one’s own name");
+});

@@ -1,0 +1,201 @@
+// Nothing is lost: bad input, a stopped server, a killed server, a second process.
+import { readdirSync, readFileSync } from "node:fs";
+import { join } from "node:path";
+import { expect, test } from "@playwright/test";
+import { goldenCases } from "../tests/golden.ts";
+import { demoServer, emptyServer, freePort, putAway, type Server, spawnServer, startServer } from "./server.ts";
+
+let server: Server;
+test.afterEach(() => putAway(server));
+
+interface Settled {
+  revision: number;
+  faults: { place: string; message: string }[];
+}
+
+const people = ["rui", "kaspar", "mara", "jonas", "sade", "pia"];
+
+async function post(path: string, body: string | object): Promise<{ status: number; json: Settled & { faults: never[] } }> {
+  const response = await fetch(`${server.url}${path}`, { method: "POST", body: typeof body === "string" ? body : JSON.stringify(body) });
+  return { status: response.status, json: await response.json() };
+}
+
+const give = (base: number, personId: string) => ({
+  base,
+  request: { kind: "edit", edit: { kind: "reassign", id: "rockpools-mara", personId } },
+});
+
+async function plan(): Promise<{
+  revision: number;
+  plan: { settings: { name: string }; assignments: { id: string; personId?: string }[]; tasks: { id: string; name: string }[] };
+}> {
+  return (await fetch(`${server.url}/api/plan`)).json();
+}
+
+test("killed between edits, the server finds every answered edit again", async () => {
+  server = await demoServer();
+  let { revision } = await plan();
+  for (let round = 0; round < 4; round++) {
+    const names: string[] = [];
+    for (let at = 0; at < 8; at++) {
+      const name = `Round ${round}, edit ${at}`;
+      const { status, json } = await post("/api/edits", {
+        base: revision,
+        request: { kind: "edit", edit: { kind: "changeTask", id: "tidepool-cases", set: { name } } },
+      });
+      expect(status).toBe(200);
+      revision = json.revision;
+      names.push(name);
+    }
+    // One more is on its way when the process ends: it may or may not be there, but whole.
+    const last = post("/api/edits", {
+      base: revision,
+      request: { kind: "edit", edit: { kind: "changeTask", id: "tidepool-cases", set: { name: "On its way" } } },
+    }).catch(() => null);
+    await server.kill();
+    const answered = (await last) !== null;
+    server = await startServer(server.folder);
+    const found = await plan();
+    const name = found.plan.tasks.find(({ id }) => id === "tidepool-cases")?.name;
+    if (answered) expect(name).toBe("On its way");
+    else expect([names.at(-1), "On its way"]).toContain(name);
+    expect(found.revision).toBeGreaterThanOrEqual(revision);
+    revision = found.revision;
+  }
+});
+
+test("a second server on the same folder is told who holds it, and ends", async () => {
+  server = await demoServer();
+  const second = spawnServer(server.folder, await freePort());
+  let said = "";
+  second.stderr?.on("data", (chunk) => {
+    said += chunk;
+  });
+  const status = await new Promise((resolve) => second.once("exit", resolve));
+  expect(status).toBe(1);
+  expect(said).toMatch(/is in use by process \d+ on .*Stop that process, or set ROSTER_DATA/);
+});
+
+test("edits that are not fit are answered with a sentence, and change nothing", async () => {
+  server = await demoServer();
+  const before = await plan();
+  const base = before.revision;
+  const edit = (own: object) => ({ base, request: { kind: "edit", edit: own } });
+  const cases: [string | object, number, RegExp][] = [
+    ["{", 400, /not JSON/],
+    [{ base }, 400, /missing/],
+    [edit({ kind: "explode" }), 400, /./],
+    [edit({ kind: "reassign", id: "rockpools-mara", personId: "nobody" }), 409, /no longer in the plan/],
+    [edit({ kind: "changeTask", id: "gone", set: { name: "x" } }), 409, /task is no longer in the plan/],
+    [edit({ kind: "changeTask", id: "tidepool-cases", set: { durationDays: -3 } }), 400, /too small/],
+    [edit({ kind: "changeTask", id: "tidepool-cases", set: { deadline: "2027-02-30" } }), 400, /not a date/],
+    [edit({ kind: "changeTask", id: "tidepool-cases", set: { colour: "red" } }), 400, /no key "colour"/],
+    ["x".repeat(17_000_000), 413, /larger than 16 MB/],
+  ];
+  for (const [body, status, says] of cases) {
+    const answer = await post("/api/edits", body);
+    expect(answer.status, JSON.stringify(body).slice(0, 80)).toBe(status);
+    expect(answer.json.faults.map(({ message }: { message: string }) => message).join(" ")).toMatch(says);
+  }
+  expect(await plan()).toEqual(before);
+});
+
+test("a row that somebody else changed is not overwritten unseen", async () => {
+  server = await demoServer();
+  const { revision } = await plan();
+  expect((await post("/api/edits", give(revision, "rui"))).status).toBe(200);
+  const late = await post("/api/edits", give(revision, "kaspar"));
+  expect(late.status).toBe(409);
+  expect((late.json.faults as { message: string }[])[0].message).toMatch(/changed by somebody else meanwhile/);
+  expect((await plan()).plan.assignments.find(({ id }) => id === "rockpools-mara")?.personId).toBe("rui");
+});
+
+test("many edits at once are each settled once, in an order", async () => {
+  server = await demoServer();
+  const { revision } = await plan();
+  const answers = await Promise.all(
+    Array.from({ length: 12 }, (_, at) =>
+      post("/api/edits", {
+        base: revision,
+        request: {
+          kind: "edit",
+          edit: { kind: "reassign", id: ["rockpools-mara", "rockpools-jonas", "demo-ines", "neon-ines"][at % 4], personId: people[at % 6] },
+        },
+      }),
+    ),
+  );
+  const settled = answers.filter(({ status }) => status === 200);
+  expect(settled).toHaveLength(4);
+  expect((await plan()).revision).toBe(revision + 4);
+});
+
+test("a plan file is checked first, replaces the plan after, and the old plan is kept as a file", async () => {
+  server = await demoServer();
+  const old = await (await fetch(`${server.url}/api/plan/file`)).text();
+  const other = goldenCases()[0].plan;
+  const checked = (await post("/api/plan/file", other)) as unknown as { status: number; json: { holds: { name: string; people: number } } };
+  expect(checked.json.holds).toMatchObject({ name: "Fernhollow Exhibit Works", people: 1 });
+  expect((await plan()).plan.tasks.length).toBeGreaterThan(200);
+  const replaced = (await post("/api/plan/file?replace=yes", other)) as unknown as { json: { backup: string } };
+  expect((await plan()).plan.tasks).toHaveLength(1);
+  const [backup] = readdirSync(join(server.folder, "backups"));
+  expect(replaced.json.backup).toBe(`backups/${backup}`);
+  expect(JSON.parse(readFileSync(join(server.folder, "backups", backup), "utf8"))).toEqual(JSON.parse(old));
+});
+
+test("files that are no plan are told what is wrong and where, and the plan stays", async () => {
+  server = await demoServer();
+  const before = await plan();
+  const faulty = JSON.parse(goldenCases()[0].plan);
+  faulty.tasks[0].roleId = "weldr";
+  const cases: [string, number, RegExp][] = [
+    ["not json", 422, /This file is not JSON/],
+    ["[1, 2]", 422, /not a plan/],
+    ['{"format":"mindful-roster-plan","version":9}', 422, /version: This file has version 9/],
+    [JSON.stringify(faulty), 422, /tasks\[0\]\.roleId: there is no role "weldr"/],
+    ["x".repeat(80_000_000), 413, /larger than 48 MB/],
+  ];
+  for (const [body, status, says] of cases) {
+    const answer = (await post("/api/plan/file?replace=yes", body)) as unknown as { status: number; json: { faults: string[] } };
+    expect(answer.status).toBe(status);
+    expect(answer.json.faults.join(" ")).toMatch(says);
+  }
+  expect(await plan()).toEqual(before);
+});
+
+test("a change made while the server is stopped is kept, and saved when it is back", async ({ page }) => {
+  server = await demoServer();
+  await page.goto(`${server.url}/rates`);
+  await expect(page.locator("[data-ready=yes]")).toBeAttached();
+  const { url, folder } = server;
+  await server.kill();
+  const rate = page.getByLabel("Mara Ellingsen, rate").first();
+  await rate.fill("52.5");
+  await rate.press("Enter");
+  await expect(page.getByText(/The server cannot be reached\. Your changes are kept in this browser/)).toBeVisible();
+  await expect(page.getByText("1 unsaved")).toBeVisible();
+  await expect(page.getByLabel("Mara Ellingsen, rate").first()).toHaveValue("52.50");
+  server = await startServer(folder, Number(new URL(url).port));
+  await expect(page.getByText("The server answers again; your changes are saved.")).toBeVisible({ timeout: 30_000 });
+  await page.reload();
+  await expect(page.getByLabel("Mara Ellingsen, rate").first()).toHaveValue("52.50");
+});
+
+test("an empty folder says what belongs on each screen, and a plan file opens from there", async ({ page }) => {
+  server = await emptyServer();
+  await page.goto(`${server.url}/`);
+  await expect(page.getByText("Nobody is on the roster yet")).toBeVisible();
+  await page.getByRole("link", { name: "Money" }).click();
+  await expect(page.getByText("No projects yet")).toBeVisible();
+  await page.getByRole("button", { name: "Plan" }).click();
+  await page.getByRole("menuitem", { name: "Open a plan file…" }).click();
+  const sheet = page.getByRole("complementary", { name: "Open a plan file" });
+  await sheet.getByLabel("Plan file").setInputFiles({ name: "broken.json", mimeType: "application/json", buffer: Buffer.from("{") });
+  await expect(sheet.getByText("broken.json cannot be opened; nothing was changed")).toBeVisible();
+  await sheet
+    .getByLabel("Plan file")
+    .setInputFiles({ name: "plan.json", mimeType: "application/json", buffer: Buffer.from(goldenCases()[0].plan) });
+  await expect(sheet).toContainText("1 person, 1 project, 1 task, 1 assignment");
+  await sheet.getByRole("button", { name: "Replace the plan" }).click();
+  await expect(page.getByRole("button", { name: /^Wren/ })).toBeVisible();
+});

@@ -1,0 +1,235 @@
+// A resource manager's first quarter of an hour: who is over, why, give the work to somebody else, what it costs.
+import { expect, type Locator, type Page, test } from "@playwright/test";
+import { demoServer, putAway, type Server } from "./server.ts";
+
+let server: Server;
+test.beforeEach(async () => {
+  server = await demoServer();
+});
+test.afterEach(() => putAway(server));
+
+/** The figures of the cell that starts on a day, as they are read out. */
+function cell(page: Page, person: string, phrase: string): Locator {
+  return page.getByRole("gridcell", { name: new RegExp(`^${person}, ${phrase}:`) });
+}
+
+async function open(page: Page, path: string): Promise<void> {
+  await page.goto(`${server.url}${path}`);
+  // Edits wait until the browser has its own copy of the plan.
+  await expect(page.locator("[data-ready=yes]")).toBeAttached();
+}
+
+test("the board shows who is over and who has room, and the sheet says why, line by line", async ({ page }) => {
+  await open(page, "/balance");
+  const mara = cell(page, "Mara Ellingsen", "week of 15 February");
+  await mara.scrollIntoViewIfNeeded();
+  await expect(mara).toHaveAccessibleName(/over by 19\.2 hours, 59\.2 of 40 hours/);
+  await expect(mara).toContainText("−19.2");
+  await expect(cell(page, "Rui Monteverde", "week of 15 February")).toContainText("35.5");
+  await mara.click();
+  const sheet = page.getByRole("complementary", { name: "Mara Ellingsen" });
+  await expect(sheet).toContainText("Calendar week, 5 days40 h");
+  await expect(sheet).toContainText("Over19.2 h");
+  const figures = await sheet.locator("section").nth(1).locator("span.whitespace-nowrap").allTextContents();
+  expect(figures.map((text) => Number(text.replace(" h", "")))).toEqual([40]);
+  const loads = await sheet
+    .getByLabel(/, hours in the week of 15 February$/)
+    .evaluateAll((fields) => fields.map((field) => Number((field as HTMLInputElement).value)));
+  expect(loads.reduce((sum, hours) => sum + hours, 0)).toBeCloseTo(59.2, 0);
+  await page.keyboard.press("Escape");
+  await expect(sheet).toBeHidden();
+});
+
+test("an assignment dragged to another person changes both rows, the totals and the cost; undo, redo and reload keep to it", async ({
+  page,
+}) => {
+  await open(page, "/money");
+  const before = (await page.locator("td[data-total]").textContent()) ?? "";
+  await page.getByRole("link", { name: "Balance" }).click();
+  await page.getByRole("button", { name: /Mara Ellingsen/ }).click();
+  const bar = page.getByRole("button", { name: /^Tidepool Hall · Rock pool trial casts/ }).first();
+  await expect(bar).toContainText("60 h");
+  const target = page.locator('[data-person="rui"]');
+  await target.evaluate((row) => row.scrollIntoView({ block: "center" }));
+  const [from, to] = [await bar.boundingBox(), await target.boundingBox()];
+  if (!from || !to) throw new Error("bar and row are on screen");
+  await page.mouse.move(from.x + 30, from.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(to.x + 400, to.y + 20, { steps: 12 });
+  await expect(page.getByText("Rui Monteverde has room for it")).toBeVisible();
+  await page.mouse.up();
+
+  const [mara, rui] = [cell(page, "Mara Ellingsen", "week of 15 February"), cell(page, "Rui Monteverde", "week of 15 February")];
+  await expect(mara).toContainText(/^0\.8/);
+  await expect(rui).toContainText("15.5");
+  const undo = page.getByRole("button", { name: /^Undo: give "Rock pool trial casts" to Rui Monteverde/ });
+  await expect(undo).toBeEnabled();
+  await page.keyboard.press("Control+z");
+  await expect(mara).toContainText("−19.2");
+  await expect(page.getByText('Undone: give "Rock pool trial casts" to Rui Monteverde')).toBeVisible();
+  await page.keyboard.press("Control+Shift+z");
+  await expect(rui).toContainText("15.5");
+
+  await page.reload();
+  await expect(rui).toContainText("15.5");
+  await expect(page.getByRole("button", { name: /^Undo: give/ })).toBeEnabled();
+  await page.getByRole("link", { name: "Money" }).click();
+  // Sixty hours at Rui's role rate of 35.02 in place of Mara's own 42.
+  const cents = (text: string) => Math.round(Number(text.replaceAll(",", "")) * 100);
+  await expect(async () => {
+    const after = (await page.locator("td[data-total]").textContent()) ?? "";
+    expect(cents(before) - cents(after)).toBe(60 * (4_200 - 3_502));
+  }).toPass();
+});
+
+test("the same by keyboard alone", async ({ page }) => {
+  await open(page, "/balance?open=mara");
+  const mara = cell(page, "Mara Ellingsen", "week of 15 February");
+  await mara.scrollIntoViewIfNeeded();
+  await mara.focus();
+  await page.keyboard.press("ArrowLeft");
+  await page.keyboard.press("ArrowRight");
+  await expect(mara).toBeFocused();
+  await page.keyboard.press("Enter");
+  const give = page.getByRole("complementary").getByRole("button", { name: "Give Rock pool trial casts to somebody else" });
+  await give.focus();
+  await page.keyboard.press("Enter");
+  await expect(page.getByPlaceholder("Type a name")).toBeFocused();
+  await page.keyboard.type("kaspar");
+  await page.keyboard.press("Enter");
+  // Sixty hours over fourteen days: the Tartu workshop is closed on 24 February.
+  await expect(cell(page, "Kaspar Ilves", "week of 15 February")).toContainText("14.1");
+  await expect(mara).toContainText(/^0\.8/);
+});
+
+test("the window and its grain move on the ribbon, and every screen follows", async ({ page }) => {
+  await open(page, "/balance");
+  await expect(page.getByRole("columnheader").nth(1)).toContainText("25 Jan");
+  await page.getByRole("slider", { name: "Time window" }).focus();
+  await page.keyboard.press("ArrowRight");
+  await expect(page.getByRole("columnheader").nth(1)).toContainText("1 Feb");
+  await page.getByRole("grid").focus();
+  await page.keyboard.press("]");
+  await expect(page.getByRole("columnheader").nth(1)).toContainText("Feb");
+  await expect(page).toHaveURL(/by=month/);
+  await page.getByRole("link", { name: "Money" }).click();
+  await expect(page.getByRole("columnheader", { name: "Feb 2027" })).toBeVisible();
+  await expect(page.getByRole("columnheader", { name: "Mar 2027" })).toBeVisible();
+  await expect(page.getByRole("columnheader", { name: "Jan 2027" })).toHaveCount(0);
+  await page.getByRole("link", { name: "People" }).click();
+  await expect(page).toHaveURL(/from=2027-02-01&to=2027-03-28&by=month/);
+  const box = await page.getByRole("slider", { name: "Time window" }).boundingBox();
+  if (!box) throw new Error("the window is on screen");
+  await page.mouse.move(box.x + box.width / 2, box.y + 40);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 120, box.y + 40, { steps: 6 });
+  await page.mouse.up();
+  await expect(page).not.toHaveURL(/from=2027-02-01/);
+});
+
+test("a task is added, given to somebody, changed and deleted, and the project's hours follow", async ({ page }) => {
+  await open(page, "/work");
+  await page.getByRole("link", { name: /Small Thunder/ }).click();
+  await expect(page.getByRole("heading", { name: "Small Thunder" })).toBeVisible();
+  const needed = page.locator("main").getByText(/ h$/).first();
+  const before = Number(((await needed.textContent()) ?? "").replace(/[ h,]/g, ""));
+  await page.keyboard.press("n");
+  const sheet = page.getByRole("complementary");
+  await sheet.getByLabel("Name").fill("Rain machine");
+  await sheet
+    .getByLabel("Below")
+    .selectOption({ label: "\u2003Make" })
+    .catch(() => sheet.getByLabel("Below").selectOption({ label: "Make" }));
+  await sheet.getByLabel("Working days").fill("x");
+  await sheet.getByRole("button", { name: "Add task" }).click();
+  await expect(sheet.getByText("Write a number from 0 to 10,000.")).toBeVisible();
+  await sheet.getByLabel("Working days").fill("4");
+  await sheet.getByRole("button", { name: "Add task" }).click();
+  await expect(page.getByRole("complementary", { name: "Rain machine" })).toBeVisible();
+  const row = page.locator("[data-task]", { hasText: "Rain machine" });
+  await expect(row).toContainText("15 Feb – 18 Feb");
+  await sheet.getByLabel("Who").selectOption({ label: "Jonas Adeyemi" });
+  await sheet.getByLabel("How much").fill("24");
+  await sheet.getByRole("button", { name: "Add", exact: true }).click();
+  await expect(row).toContainText("24");
+  await expect(async () => expect(Number(((await needed.textContent()) ?? "").replace(/[ h,]/g, ""))).toBe(before + 24)).toPass();
+  await sheet.getByLabel("Jonas Adeyemi, hours in all").fill("30");
+  await sheet.getByLabel("Jonas Adeyemi, hours in all").press("Enter");
+  await expect(row).toContainText("30");
+  await page.reload();
+  await expect(row).toContainText("30");
+  await sheet.getByRole("button", { name: "Delete task" }).click();
+  await expect(row).toHaveCount(0);
+  await expect(async () => expect(Number(((await needed.textContent()) ?? "").replace(/[ h,]/g, ""))).toBe(before)).toPass();
+  await page.getByRole("button", { name: "Undo", exact: true }).click();
+  await expect(row).toContainText("30");
+});
+
+test("a person is added and then works three days a week from March, and the roster's capacity follows", async ({ page }) => {
+  await open(page, "/people");
+  await page.getByRole("button", { name: /Add person/ }).click();
+  const sheet = page.getByRole("complementary");
+  await sheet.getByRole("button", { name: "Add person" }).click();
+  await expect(sheet.getByText("Give the person a name.")).toBeVisible();
+  await sheet.getByLabel("Name").fill("Vera Lindgren");
+  await sheet.getByLabel("Main role").selectOption({ label: "Conservator" });
+  await sheet.getByRole("button", { name: "Add person" }).click();
+  await page.getByLabel("Search people").fill("vera");
+  const row = page.locator("[data-person]", { hasText: "Vera Lindgren" });
+  await expect(row).toContainText("0 of 320 h");
+  await sheet.getByLabel("A week of their own").check();
+  for (const day of ["Thu", "Fri"]) await sheet.getByLabel(day, { exact: true }).fill("0");
+  await sheet.getByRole("textbox", { name: /^From/ }).fill("1.3.2027");
+  await sheet.getByRole("button", { name: "Save" }).click();
+  // Five weeks of 40 hours, three of 24.
+  await expect(row).toContainText("0 of 272 h");
+  await expect(sheet).toContainText("24 h a week from 1 Mar 2027");
+  await page.getByRole("link", { name: "Balance" }).click();
+  await page.getByRole("grid").evaluate((grid) => grid.scrollTo(0, grid.scrollHeight));
+  await expect(cell(page, "Vera Lindgren", "week of 1 March")).toContainText("24");
+});
+
+test("a rate edited in place changes what projects cost, to the cent, and undo brings it back", async ({ page }) => {
+  await open(page, "/money");
+  const total = page.locator("td[data-total]");
+  const before = (await total.textContent()) ?? "";
+  const rows = await page
+    .locator("tbody tr")
+    .evaluateAll((list) =>
+      list.map((row) => [...row.querySelectorAll("td")].map((td) => Number((td.textContent ?? "").replaceAll(",", "").replace("–", "0")))),
+    );
+  for (const row of rows)
+    expect(Math.round(row.slice(0, -1).reduce((sum, own) => sum + own, 0) * 100)).toBe(Math.round((row.at(-1) ?? 0) * 100));
+  expect(Math.round(rows.reduce((sum, row) => sum + (row.at(-1) ?? 0), 0) * 100)).toBe(
+    Math.round(Number(before.replaceAll(",", "")) * 100),
+  );
+  await page.getByRole("link", { name: "Rates" }).click();
+  const rate = page.getByLabel("Mara Ellingsen, rate").first();
+  await rate.fill("-1");
+  await rate.press("Tab");
+  await expect(rate).toHaveValue("42.00");
+  await rate.fill("52.5");
+  await rate.press("Enter");
+  await rate.press("Tab");
+  await page.getByRole("link", { name: "Money" }).click();
+  await expect(total).not.toHaveText(before);
+  await page.keyboard.press("Control+z");
+  await expect(total).toHaveText(before);
+});
+
+test("the finder goes to a person, a task and a screen", async ({ page }) => {
+  await open(page, "/balance");
+  await page.keyboard.press("/");
+  await page.keyboard.type("neon");
+  await page.getByRole("option", { name: /Neon sample wall/ }).click();
+  await expect(page).toHaveURL(/work\/slowlight\?.*task=slowlight-neon/);
+  await expect(page.getByRole("complementary", { name: "Neon sample wall" })).toBeVisible();
+});
+
+test("the figures stand in the page as the server sends it, without the browser's help", async ({ request }) => {
+  const html = await (await request.get(`${server.url}/balance`)).text();
+  expect(html).toContain("of work assigned");
+  expect(html).toMatch(/Ilka Sandmere, week of 25 January: [\d.]+ hours of room/);
+  const money = await (await request.get(`${server.url}/money`)).text();
+  expect(money).toMatch(/data-total[^>]*>[\d,]+\.\d\d</);
+});

@@ -1,0 +1,315 @@
+// The supply side: patterns, leave, holidays, files, many people at once; the figures on Balance before and after.
+import { readFile } from "node:fs/promises";
+import { expect, type Locator, type Page, test } from "@playwright/test";
+import { demoServer, putAway, type Server } from "./server.ts";
+
+let server: Server;
+test.beforeEach(async () => {
+  server = await demoServer();
+});
+test.afterEach(() => putAway(server));
+
+async function open(page: Page, path: string): Promise<void> {
+  await page.goto(`${server.url}${path}`);
+  await expect(page.locator("[data-ready=yes]")).toBeAttached();
+}
+
+/** Capacity of a person in a week, as the board reads it out. */
+async function capacityOf(page: Page, personId: string, name: string, date: string, week: string): Promise<number> {
+  await open(page, `/balance?cell=${personId}@${date}`);
+  const cell = page.getByRole("gridcell", { name: new RegExp(`^${name}, ${week}:`) });
+  const label = (await cell.getAttribute("aria-label")) ?? "";
+  if (label.endsWith("no capacity")) return 0;
+  return Number(/of ([\d.]+) hours/.exec(label)?.[1]);
+}
+
+const sheetOf = (page: Page): Locator => page.getByRole("complementary");
+
+test("a week from a date on says what it does, and changes the board from that date", async ({ page }) => {
+  const march = ["jonas", "Jonas Adeyemi", "2027-03-08_2027-03-14", "week of 8 March"] as const;
+  const february = ["jonas", "Jonas Adeyemi", "2027-02-15_2027-02-21", "week of 15 February"] as const;
+  expect(await capacityOf(page, ...march)).toBe(40);
+  await open(page, "/people/person/jonas");
+  await page.getByRole("button", { name: "Another week from a date on" }).click();
+  const sheet = sheetOf(page);
+  for (const day of ["Thu", "Fri"]) await sheet.getByLabel(day, { exact: true }).fill("0");
+  await sheet.getByLabel("From").fill("1 Mar 2027");
+  await expect(sheet.getByText("Capacity of 1 person")).toBeVisible();
+  await expect(sheet.getByText("Goes over, by week")).toBeVisible();
+  await sheet.getByRole("button", { name: "Add this week" }).click();
+  await expect(page.getByText(/40 h a week until 28 Feb 2027, then 24 h a week/)).toBeVisible();
+  await expect(page.getByRole("gridcell", { name: /^Thu 11 Mar:.* of 0 h · no working day/ })).toBeAttached();
+  expect(await capacityOf(page, ...march)).toBe(24);
+  expect(await capacityOf(page, ...february)).toBe(40);
+  // A gap in the work, inside what there is.
+  await open(page, "/people/person/jonas?part=week:new");
+  await sheet.getByRole("button", { name: "No work at all in these dates" }).click();
+  await sheet.getByLabel("From").fill("15 Feb 2027");
+  await sheet.getByLabel("Until").fill("21 Feb 2027");
+  await sheet.getByRole("button", { name: "Add this week" }).click();
+  await expect(page.getByRole("region", { name: "Weeks" })).toContainText("does not work from 15 Feb 2027 until 21 Feb 2027");
+  await page.getByRole("button", { name: /^Undo/ }).click();
+  await expect(page.getByRole("region", { name: "Weeks" })).not.toContainText("does not work");
+});
+
+test("a request shows what approving it does, and is then approved; another is declined with a reason", async ({ page }) => {
+  const week = ["bo", "Bo Hallberg", "2027-03-08_2027-03-14", "week of 8 March"] as const;
+  expect(await capacityOf(page, ...week)).toBe(40);
+  await open(page, "/people/leave");
+  const requests = page.getByRole("region", { name: "Requests" });
+  await requests.locator("div", { hasText: "Bo Hallberg" }).getByRole("button", { name: "Answer" }).click();
+  const sheet = sheetOf(page);
+  await expect(sheet.getByText("Capacity of 1 person")).toBeVisible();
+  await expect(sheet.locator("section", { hasText: "What approving it does" })).toContainText("week of 8 Mar−40 h");
+  await expect(sheet).toContainText("Handover on site · Bo Hallberg30 h");
+  await sheet.getByRole("button", { name: "Approve" }).click();
+  await expect(requests).not.toContainText("Bo Hallberg");
+  await requests.getByRole("button", { name: "Answer" }).click();
+  await sheet.getByRole("button", { name: "Decline…" }).click();
+  await sheet.getByRole("button", { name: "Decline", exact: true }).click();
+  await expect(sheet.getByText("Say why, so that they know.")).toBeVisible();
+  await sheet.getByLabel("Why it is declined").fill("Objects arrive that week");
+  await sheet.getByRole("button", { name: "Decline", exact: true }).click();
+  await expect(page.getByText("No request waits for an answer.")).toBeVisible();
+  expect(await capacityOf(page, ...week)).toBe(0);
+  await open(page, "/people/person/eha");
+  await expect(page.getByRole("region", { name: "Time off" })).toContainText("“Objects arrive that week”");
+  await page.reload();
+  await expect(page.getByRole("region", { name: "Time off" })).toContainText("declined");
+});
+
+test("other dates are suggested, and approved once they are agreed", async ({ page }) => {
+  await open(page, "/people/leave?request=bo:bo-1");
+  const sheet = sheetOf(page);
+  await sheet.getByRole("button", { name: "Other dates…" }).click();
+  await sheet.getByLabel("First day instead").fill("15 Mar 2027");
+  await sheet.getByLabel("Last day instead").fill("12 Mar 2027");
+  await sheet.getByRole("button", { name: "Suggest these dates" }).click();
+  await expect(sheet.getByText("The last day comes on or after the first.")).toBeVisible();
+  await sheet.getByLabel("Last day instead").fill("19 Mar 2027");
+  await sheet.getByRole("button", { name: "Suggest these dates" }).click();
+  await expect(page.getByRole("region", { name: "Requests" })).toContainText("other dates suggested");
+  await open(page, "/people/leave?request=bo:bo-1");
+  await sheet.getByRole("button", { name: "They agreed: approve those" }).click();
+  await expect(page.getByRole("img", { name: /^Bo Hallberg: Leave, approved, 15 Mar – 19 Mar 2027/ })).toBeVisible();
+});
+
+test("public holidays are filled in with what they do shown first, and nothing is saved until it is", async ({ page }) => {
+  const week = ["mara", "Mara Ellingsen", "2027-05-03_2027-05-09", "week of 3 May"] as const;
+  await open(page, "/balance?from=2027-04-26&to=2027-06-20&cell=mara@2027-05-03_2027-05-09");
+  await expect(page.getByRole("gridcell", { name: /^Mara Ellingsen, week of 3 May:.* of 40 hours/ })).toBeAttached();
+  await open(page, "/people/calendars");
+  await page.getByRole("button", { name: "Fill in public holidays…" }).click();
+  const sheet = sheetOf(page);
+  await sheet.getByLabel("Country").selectOption({ label: "Germany" });
+  await sheet.getByLabel("Region").selectOption({ label: "Bayern" });
+  await sheet.getByLabel("First year").fill("2027");
+  await sheet.getByLabel("Last year").fill("2027");
+  await sheet.getByRole("button", { name: "Fill in, and see what this does" }).click();
+  await expect(sheet.getByText("Capacity of 20 people")).toBeVisible();
+  // Epiphany, Easter and Whit Monday, Ascension Day … each takes a day of those who work it.
+  await expect(sheet).toContainText("week of 3 May−144 h");
+  await expect(page.getByRole("gridcell", { name: /^Thu 6 May: 0 h · Ascension Day/ })).toBeAttached();
+  await sheet.getByRole("button", { name: "Save the calendar" }).click();
+  await expect(sheet.getByText("Changed, not saved yet")).toBeHidden();
+  await open(page, "/balance?from=2027-04-26&to=2027-06-20&cell=mara@2027-05-03_2027-05-09");
+  await expect(page.getByRole("gridcell", { name: new RegExp(`^${week[1]}, ${week[3]}:.* of 32 hours`) })).toBeAttached();
+});
+
+const people = [
+  "Mitarbeiter;Rolle;Ort;Kalender;Eintrittsdatum;E-Mail",
+  "Mara Ellingsen;Fabricator;Tartu;Tartu workshop;1.3.2021;mara@fernhollow.example",
+  "Kai Sommer;Fabricator;Tartu;Tartu workshop;22.2.2027;kai@fernhollow.example",
+  "Lia Duarte;Welder;Porto;Porto workshop;15.3.2027;lia@fernhollow.example",
+  '"=HYPERLINK(""x"")";Installer;Porto;Porto workshop;1.3.2027;',
+].join("\r\n");
+
+test("a file with good and bad rows is shown row by row, brought in as one edit and undone as one", async ({ page }) => {
+  await open(page, "/people");
+  await expect(page.getByText("8,538 h")).toBeVisible();
+  await page.getByRole("link", { name: "In and out" }).click();
+  await page.getByLabel("File to bring in").setInputFiles({ name: "people.csv", mimeType: "text/csv", buffer: Buffer.from(people) });
+  const rows = page.getByRole("table", { name: "Rows of the file" }).getByRole("row");
+  await expect(rows.nth(1)).toContainText("2changesMara Ellingsencalendar: Porto workshop → Tartu workshop · place: Porto → Tartu");
+  await expect(rows.nth(2)).toContainText("3addsKai Sommer");
+  await expect(rows.nth(3)).toContainText('There is no role "Welder".');
+  await expect(rows.nth(4)).toContainText("begins like a formula");
+  const [file] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save refused rows" }).click()]);
+  expect(file.suggestedFilename()).toBe("people-refused.csv");
+  const refused = await readFile(await file.path(), "utf8");
+  expect(refused.trim().split("\r\n")).toHaveLength(3);
+  expect(refused).toContain("Why it was refused");
+  expect(refused).toContain("'=HYPERLINK");
+  await page.getByRole("button", { name: "Bring in 2 rows" }).click();
+  await expect(page.getByText(/2 rows of people.csv brought in/)).toBeVisible();
+  await page.getByRole("link", { name: "Roster", exact: true }).click();
+  await page.getByLabel("Search people").fill("kai sommer");
+  // Four weeks of 40 hours, less the holiday of 24 February.
+  await expect(page.locator("[data-person]", { hasText: "Kai Sommer" })).toContainText("0 of 152 h");
+  await page.getByRole("button", { name: /^Undo/ }).click();
+  await expect(page.locator("[data-person]", { hasText: "Kai Sommer" })).toHaveCount(0);
+  await expect(page.getByText("8,538 h")).toBeVisible();
+  await page.getByLabel("Search people").fill("mara");
+  await expect(page.locator("[data-person=mara]")).toContainText("Porto workshop");
+});
+
+test("holidays and time off come from iCalendar, for the calendar and the person they are about", async ({ page }) => {
+  const event = (date: string, to: string, title: string) =>
+    `BEGIN:VEVENT\r\nUID:${title}\r\nDTSTART;VALUE=DATE:${date}\r\nDTEND;VALUE=DATE:${to}\r\nSUMMARY:${title}\r\nEND:VEVENT\r\n`;
+  const file = (events: string) => ({
+    name: "days.ics",
+    mimeType: "text/calendar",
+    buffer: Buffer.from(`BEGIN:VCALENDAR\r\nVERSION:2.0\r\n${events}END:VCALENDAR\r\n`),
+  });
+  await open(page, "/people/import");
+  await page.getByLabel("File to bring in").setInputFiles(file(event("20270215", "20270217", "Works outing")));
+  const sheet = sheetOf(page);
+  await sheet.getByLabel("Taken as").selectOption({ label: "Calendar days" });
+  await expect(page.locator("main").getByRole("alert")).toContainText('No column of the file is taken for "Calendar"');
+  await sheet.getByLabel("Rows that name no calendar are for").selectOption({ label: "Porto workshop" });
+  await page.getByRole("button", { name: "Bring in 1 row" }).click();
+  expect(await capacityOf(page, "jonas", "Jonas Adeyemi", "2027-02-15_2027-02-21", "week of 15 February")).toBe(24);
+  await open(page, "/people/import");
+  await page.getByLabel("File to bring in").setInputFiles(file(event("20270301", "20270306", "Family")));
+  await sheet.getByLabel("Taken as").selectOption({ label: "Time off" });
+  await sheet.getByLabel("Rows that name nobody are about").selectOption({ label: "Jonas Adeyemi" });
+  await page.getByRole("button", { name: "Bring in 1 row" }).click();
+  await open(page, "/people/leave?request=");
+  await expect(page.getByRole("region", { name: "Requests" })).toContainText("Jonas Adeyemi");
+});
+
+test("files that cannot be read say why, and a file of 5,000 people is shown, brought in and undone", async ({ page }) => {
+  test.setTimeout(180_000);
+  await open(page, "/people/import");
+  const input = page.getByLabel("File to bring in");
+  for (const [buffer, says] of [
+    [Buffer.alloc(0), "This file is empty."],
+    [Buffer.from([0x50, 0x4b, 3, 4, 9, 9]), /could not be read as XLSX/],
+    [Buffer.from([0x89, 0, 1, 2]), /neither a text nor an XLSX file/],
+    [Buffer.from('a,b\n1,"open'), /Look at the quotes/],
+  ] as const) {
+    await input.setInputFiles({ name: "file.bin", mimeType: "application/octet-stream", buffer });
+    await expect(page.locator("main").getByRole("alert")).toContainText(says);
+  }
+  await input.setInputFiles({ name: "short.csv", mimeType: "text/csv", buffer: Buffer.from("When;What\n1;2\n") });
+  await expect(page.locator("main").getByRole("alert")).toContainText(/No column of the file is taken for/);
+  await page.getByRole("button", { name: "Leave it" }).click();
+
+  const many = ["id,name,roles,calendar", ...Array.from({ length: 5_000 }, (_, at) => `x${at},Person ${at},Fabricator,Porto workshop`)];
+  many[4000] = "x7,Person again,Fabricator,Porto workshop";
+  await input.setInputFiles({ name: "many.csv", mimeType: "text/csv", buffer: Buffer.from(many.join("\n")) });
+  await expect(page.getByRole("button", { name: "Bring in 4,999 rows" })).toBeVisible({ timeout: 60_000 });
+  await page.getByRole("radio", { name: "refused 1" }).click();
+  await expect(page.getByRole("table")).toContainText('The id "x7" stands in line 9 already.');
+  await page.getByRole("button", { name: "Bring in 4,999 rows" }).click();
+  await expect(page.getByText(/4,999 rows of many.csv brought in/)).toBeVisible({ timeout: 60_000 });
+  await page.getByRole("link", { name: "Roster", exact: true }).click();
+  await expect(page.getByText("5,028")).toBeVisible({ timeout: 60_000 });
+  // Answered by the server, not only shown: the plan file has them.
+  await expect(async () => {
+    const plan = await (await page.request.get(`${server.url}/api/plan`)).json();
+    expect(plan.plan.people).toHaveLength(5_028);
+  }).toPass({ timeout: 60_000 });
+  await page.getByRole("button", { name: /^Undo/ }).click();
+  await expect(page.locator("main").getByText("29", { exact: true })).toBeVisible({ timeout: 60_000 });
+});
+
+test("many people change at once, filters and groups stand in the address", async ({ page }) => {
+  await open(page, "/people?group=role&role=Installer");
+  await expect(page.locator("[data-person]")).toHaveCount(4);
+  await page.getByLabel("Group people").selectOption({ label: "By team" });
+  await expect(page).toHaveURL(/group=team/);
+  await page.getByLabel("Tick everybody shown").check();
+  const sheet = sheetOf(page);
+  await expect(sheet.getByRole("heading", { name: "4 people" })).toBeVisible();
+  await sheet.getByLabel("Another week from a date on").check();
+  await sheet.getByLabel("Fri", { exact: true }).fill("0");
+  await sheet.getByRole("textbox", { name: "From" }).fill("22 Feb 2027");
+  await expect(sheet.getByText("Capacity of 4 people")).toBeVisible();
+  await sheet.getByRole("button", { name: "Change 4 people" }).click();
+  await expect(sheet).toBeHidden();
+  // Eight weeks of 40 hours, less four Fridays.
+  await expect(page.locator("[data-person=nuno]").first()).toContainText("of 288 h");
+  await page.reload();
+  await expect(page.locator("[data-person=nuno]").first()).toContainText("of 288 h");
+});
+
+test("a level typed into the skills matrix changes who can do what open work asks for", async ({ page }) => {
+  await open(page, "/people/skills?asked=true");
+  await expect(page.getByRole("cell", { name: "Neon bending: 36 h at level 4 or more; 1 person" })).toBeVisible();
+  const cell = page.getByRole("button", { name: "Teo Brandt, Neon bending: none" });
+  await cell.focus();
+  await page.keyboard.press("4");
+  await expect(page.getByRole("button", { name: "Teo Brandt, Neon bending: level 4" })).toBeVisible();
+  await expect(page.getByRole("cell", { name: /^Neon bending: 36 h at level 4 or more; 2 people/ })).toBeVisible();
+});
+
+test("a team is made, given work and shows what is free; a sub-team counts into the one above it", async ({ page }) => {
+  await open(page, "/people/teams");
+  const free = page.getByRole("cell", { name: /^Light and media, week of 1 February/ });
+  await expect(free).toContainText("149.7");
+  await page.getByRole("button", { name: /Add team/ }).click();
+  const sheet = sheetOf(page);
+  await sheet.getByLabel("Name").fill("Night crew");
+  await sheet.getByLabel("Handle").fill("night");
+  await sheet.getByLabel("Part of").selectOption({ label: "Light and media" });
+  await sheet.getByLabel("Find people for the team").fill("nuno");
+  await sheet.getByLabel("Nuno Farrapo").check();
+  await sheet.getByRole("button", { name: "Add team" }).click();
+  await expect(page.getByRole("row", { name: /Night crew/ })).toContainText("1 person");
+  await expect(page.getByRole("row", { name: /^Light and media/ })).toContainText("7 people");
+  await open(page, "/work/tidepool?task=tidepool-rockpools");
+  await sheet.getByText("Add somebody").click();
+  await sheet.getByLabel("Who").selectOption({ label: "Night crew" });
+  await sheet.getByLabel("How much").fill("30");
+  await sheet.getByRole("button", { name: "Add", exact: true }).click();
+  await expect(page.getByRole("button", { name: /^Undo: put Night crew on/ })).toBeEnabled();
+  await open(page, "/people/teams");
+  // 30 h over three full weeks of the task.
+  await expect(page.getByRole("cell", { name: /^Night crew, week of 8 February: 10 h given to the team/ })).toBeVisible();
+});
+
+test("hours of somebody who leaves are told on the tray and the task, and split off as an opening in one step", async ({ page }) => {
+  await open(page, "/balance?tray=true");
+  const tray = page.getByRole("region", { name: "Tray" });
+  await expect(tray).toContainText("10 assignments with hours not placed");
+  await tray.getByRole("link", { name: /^Sade Okonjo · Workshop upkeep/ }).click();
+  const sheet = sheetOf(page);
+  await expect(sheet).toContainText("Sade Okonjo leaves on 11 Jun 2027, before this ends.");
+  await sheet.getByRole("button", { name: /^From 12 Jun 2027: open for a fabricator/ }).click();
+  await expect(sheet).toContainText("No longer without a place123.6 h");
+  await sheet.getByRole("button", { name: "Split it" }).click();
+  await expect(tray).toContainText("9 assignments with hours not placed");
+  await expect(tray).toContainText("4 openings");
+  // Somebody who is not there yet: give it away.
+  await open(page, "/work/tidepool?task=tidepool-rockpools");
+  await sheet.getByRole("link", { name: "Why, and ways out" }).first().click();
+  await expect(sheet).toContainText("Yara Lindqvist is employed from 1 Mar 2027 on");
+  await sheet.getByRole("button", { name: "Give all of it to somebody else…" }).click();
+  await sheet.getByRole("option", { name: /^Hendrik Tamm/ }).click();
+  await expect(tray).toContainText("8 assignments with hours not placed");
+});
+
+test("tables go out as they came in, and feeds are calendars", async ({ request }) => {
+  const csv = await (await request.get(`${server.url}/api/tables?table=skills&format=csv`)).text();
+  expect(csv.split("\r\n")[0]).toBe("\uFEFFPerson,Skill,Level");
+  expect(csv).toContain("mara,CNC routing,5");
+  const book = await (await request.get(`${server.url}/api/tables?table=all&format=xlsx`)).body();
+  const read = await (await request.post(`${server.url}/api/tables?name=all.xlsx`, { data: book })).json();
+  expect(read.tables.map(({ name }: { name: string }) => name)).toEqual([
+    "People",
+    "Weekly patterns",
+    "Time off",
+    "Skills",
+    "Calendar days",
+    "Tasks",
+    "Links",
+    "Assignments",
+  ]);
+  const feed = await request.get(`${server.url}/api/feeds/people/mara.ics`);
+  expect(feed.headers()["content-type"]).toContain("text/calendar");
+  expect(await feed.text()).toContain("SUMMARY:Tidepool Hall: Rock pool trial casts");
+  expect((await request.get(`${server.url}/api/feeds/people/none.ics`)).status()).toBe(404);
+  expect((await request.get(`${server.url}/api/tables?table=hats`)).status()).toBe(404);
+  expect((await request.get(`${server.url}/api/holidays?country=XX`)).status()).toBe(400);
+});

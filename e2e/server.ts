@@ -1,0 +1,91 @@
+// A server of the built application on a data folder of its own.
+import { type ChildProcess, spawn } from "node:child_process";
+import { mkdtemp, readFile, rm } from "node:fs/promises";
+import { createServer } from "node:net";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { copyTemplate } from "../tests/storeTemplate.ts";
+
+const root = join(import.meta.dirname, "..");
+const START_MS = 60_000;
+
+export interface Server {
+  url: string;
+  folder: string;
+  /** Everything the process has printed. */
+  said(): string;
+  /** Asks the process to stop, as a service manager does; waits until it has. */
+  stop(): Promise<void>;
+  /** Ends the process where it stands. */
+  kill(): Promise<void>;
+}
+
+/** Starts a server on a copy of the demo plan. */
+export async function demoServer(): Promise<Server> {
+  const template = await readFile(join(tmpdir(), "roster-e2e-template"), "utf8");
+  const { folder } = await copyTemplate(template);
+  return startServer(folder);
+}
+
+/** Starts a server on an empty data folder. */
+export async function emptyServer(): Promise<Server> {
+  return startServer(await mkdtemp(join(tmpdir(), "roster-empty-")));
+}
+
+/** Starts a server on a folder and waits until it answers. */
+export async function startServer(folder: string, wanted?: number): Promise<Server> {
+  const port = wanted ?? (await freePort());
+  const child = spawnServer(folder, port);
+  let output = "";
+  for (const stream of [child.stdout, child.stderr])
+    stream?.on("data", (chunk) => {
+      output += chunk;
+    });
+  const url = `http://127.0.0.1:${port}`;
+  const ended = new Promise<void>((resolve) => child.once("exit", () => resolve()));
+  await answers(url, child, () => output);
+  const end = async (signal: NodeJS.Signals) => {
+    child.kill(signal);
+    await ended;
+  };
+  return { url, folder, said: () => output, stop: () => end("SIGTERM"), kill: () => end("SIGKILL") };
+}
+
+/** Starts the process alone; for tests of how it fails. */
+export function spawnServer(folder: string, port: number): ChildProcess {
+  return spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-p", String(port), "-H", "127.0.0.1"], {
+    cwd: root,
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", ROSTER_DATA: folder, FORCE_COLOR: "0" },
+  });
+}
+
+async function answers(url: string, child: ChildProcess, output: () => string): Promise<void> {
+  const until = Date.now() + START_MS;
+  while (Date.now() < until) {
+    if (child.exitCode !== null) throw new Error(`The server ended before it answered:\n${output()}`);
+    const isUp = await fetch(`${url}/api/plan`).then(
+      ({ ok }) => ok,
+      () => false,
+    );
+    if (isUp) return;
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+  throw new Error(`The server did not answer within a minute:\n${output()}`);
+}
+
+/** A port that nobody listens on. */
+export function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const probe = createServer();
+    probe.listen(0, "127.0.0.1", () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => resolve(port));
+    });
+  });
+}
+
+/** Stops a server and removes its folder. */
+export async function putAway(server: Server): Promise<void> {
+  await server.stop();
+  await rm(server.folder, { recursive: true, force: true });
+}

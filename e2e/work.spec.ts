@@ -1,0 +1,243 @@
+// The demand side: writing tasks down, links, why a date is what it is, dragging bars; figures before and after.
+import { expect, type Locator, type Page, test } from "@playwright/test";
+import { demoServer, putAway, type Server } from "./server.ts";
+
+let server: Server;
+test.beforeEach(async () => {
+  server = await demoServer();
+});
+test.afterEach(() => putAway(server));
+
+const SPRING = "from=2027-01-25&to=2027-05-23";
+
+async function open(page: Page, path: string): Promise<void> {
+  await page.goto(`${server.url}${path}`);
+  await expect(page.locator("[data-ready=yes]")).toBeAttached();
+}
+
+const sheetOf = (page: Page): Locator => page.getByRole("complementary");
+const rowOf = (page: Page, id: string): Locator => page.locator(`[data-task="${id}"]`);
+const finish = (page: Page): Locator => page.locator("main h1 + div");
+
+test("a line is understood as it is typed, and becomes a task with its hours, role and link", async ({ page }) => {
+  await open(page, `/work/tidepool?task=tidepool-order&${SPRING}`);
+  const entry = page.getByLabel("Write a task");
+  await entry.fill("Test tank, 24 h, fabri");
+  await expect(page.getByText("fabri role needed")).toBeVisible();
+  await page.keyboard.press("Tab");
+  await expect(entry).toHaveValue("Test tank, 24 h, Fabricator");
+  await entry.pressSequentially(", 3 d, after Order materials, wide");
+  await expect(page.getByText("wide part of the name")).toBeVisible();
+  await page.keyboard.press("Enter");
+  const row = page.locator("[data-task]", { hasText: "Test tank, wide" });
+  // Order materials ends on Thursday 4 February; three days later.
+  await expect(row).toContainText("Fabricator");
+  await expect(row).toContainText("24");
+  await expect(row).toContainText("5 Feb – 9 Feb");
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: /^Undo/ }).click();
+  await expect(row).toHaveCount(0);
+});
+
+test("a pasted list becomes a tree in one step, and rows move and nest by keyboard", async ({ page }) => {
+  await open(page, `/work/orchard?${SPRING}`);
+  const before = await page.locator("[data-task]").count();
+  const entry = page.getByLabel("Write a task");
+  await entry.focus();
+  await page.evaluate(() => {
+    const data = new DataTransfer();
+    data.setData("text", "Evening tours\n  - Route, 6 h, project lead\n  - Rehearsal, 2 d\n  - First tour, milestone");
+    document.activeElement?.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }));
+  });
+  await expect(page.getByRole("region", { name: "Pasted list" })).toContainText("First tour name");
+  await page.getByRole("button", { name: "Add 4 tasks" }).click();
+  const rehearsal = page.getByRole("button", { name: "Rehearsal", exact: true });
+  await rehearsal.scrollIntoViewIfNeeded();
+  const names = async () => (await page.locator("[data-task] button[id^=task-]").allTextContents()).slice(-4);
+  expect(await names()).toEqual(["Evening tours", "Route", "Rehearsal", "First tour"]);
+  await rehearsal.focus();
+  await page.keyboard.press("Alt+ArrowUp");
+  await expect.poll(names).toEqual(["Evening tours", "Rehearsal", "Route", "First tour"]);
+  await page.keyboard.press("Alt+ArrowLeft");
+  await expect.poll(names).toEqual(["Evening tours", "Route", "First tour", "Rehearsal"]);
+  await page.getByRole("button", { name: "Fold Evening tours" }).click();
+  await expect(page.getByRole("button", { name: "Route", exact: true })).toHaveCount(0);
+  for (let step = 0; step < 3; step++) await page.getByRole("button", { name: /^Undo/ }).click();
+  await expect(page.locator("[data-task]", { hasText: "Evening tours" })).toHaveCount(0);
+  expect(await page.locator("[data-task]").count()).toBe(before);
+});
+
+test("the sheet lists every bound, the deciding one first; a lag changed there says what moved", async ({ page }) => {
+  await open(page, `/work/tidepool?task=tidepool-scenic&${SPRING}`);
+  const sheet = sheetOf(page);
+  const why = sheet.locator("section", { hasText: "Why it starts on 24 Feb" });
+  await expect(why.getByRole("listitem").first()).toContainText("With the start of Cases and plinths + 10 days24 Feb");
+  await expect(why.getByRole("listitem").last()).toContainText("The project starts30 Nov");
+  await expect(why).toContainText("7 days of slack, until 9 Apr");
+  await sheet.getByLabel("Follows Cases and plinths, lag in days").fill("12");
+  await page.keyboard.press("Enter");
+  await expect(rowOf(page, "tidepool-scenic")).toContainText("26 Feb – 2 Apr");
+  const moved = page.getByRole("status", { name: "What moved" });
+  await expect(moved).toContainText("Fabrication complete 31 Mar → 2 Apr, because of Scenic surfaces");
+  await sheet.getByLabel("Follows Cases and plinths, lag in days").fill("20");
+  await page.keyboard.press("Enter");
+  await expect(moved).toContainText(/Tidepool Hall now finishes on \d+ May, \d+ days later/);
+  await expect(finish(page)).toContainText("later than when you came");
+});
+
+test("a link that would close a circle cannot be made, and the attempt names the tasks on it", async ({ page }) => {
+  await open(page, `/work/tidepool?task=tidepool-order&${SPRING}`);
+  const sheet = sheetOf(page);
+  await sheet.getByRole("button", { name: "Link it to a task it follows" }).click();
+  await sheet.getByLabel("The task it follows").selectOption({ label: " Cases and plinths" });
+  await sheet.getByRole("button", { name: "Link", exact: true }).click();
+  await expect(sheet.getByRole("alert")).toContainText("This would close a circle:");
+  await expect(sheet.getByRole("alert")).toContainText("“Order materials”".replaceAll(/[“”]/g, '"'));
+  // Drawn from bar to bar, in the direction that works.
+  const dot = page.locator("[data-link-from=tidepool-lightplan]");
+  const target = rowOf(page, "tidepool-film");
+  await target.scrollIntoViewIfNeeded();
+  const [from, to] = [await dot.boundingBox(), await target.boundingBox()];
+  if (!from || !to) throw new Error("both rows are on screen");
+  await page.mouse.move(from.x + 5, from.y + 5);
+  await page.mouse.down();
+  await page.mouse.move(to.x + 300, to.y + 15, { steps: 8 });
+  await page.mouse.up();
+  await rowOf(page, "tidepool-film").getByRole("button", { name: "Films and soundscape" }).click();
+  await expect(sheet).toContainText("follows Lighting plan");
+  // The lighting plan ends on 10 February.
+  await expect(rowOf(page, "tidepool-film")).toContainText("11 Feb –");
+});
+
+test("a bar that links decide is asked about when it is dragged; the delay it leaves is seen and taken off", async ({ page }) => {
+  await open(page, `/work/tidepool?${SPRING}`);
+  const bar = page.locator("[data-bar=tidepool-scenic]");
+  const box = await bar.boundingBox();
+  if (!box) throw new Error("the bar is on screen");
+  const chart = await page.locator("[data-task=tidepool-scenic] > span").last().boundingBox();
+  const perDay = (chart?.width ?? 0) / 119;
+  await page.mouse.move(box.x + 6, box.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 6 + perDay * 7, box.y + 8, { steps: 7 });
+  const chip = page.getByRole("status").filter({ hasText: "3 Mar 2027" });
+  await expect(chip).toContainText(/tasks? moves? with it/);
+  await page.mouse.up();
+  const sheet = sheetOf(page);
+  await expect(sheet).toContainText("its links decide when it starts");
+  await expect(sheet.getByRole("radio")).toHaveCount(3);
+  await expect(sheet.getByText("Delay it by 5 days")).toBeVisible();
+  await sheet.getByRole("button", { name: "Do this" }).click();
+  await expect(rowOf(page, "tidepool-scenic")).toContainText("3 Mar – 7 Apr");
+  await rowOf(page, "tidepool-scenic").getByRole("button", { name: "Scenic surfaces" }).click();
+  await expect(sheet.getByRole("listitem").first()).toContainText("Delayed on purpose (staggered)");
+  await sheet.getByRole("button", { name: "Take the delay off" }).click();
+  await expect(rowOf(page, "tidepool-scenic")).toContainText("24 Feb – 31 Mar");
+});
+
+test("a pinned task that breaks a link says by how much, and follows it when asked", async ({ page }) => {
+  await open(page, `/work/slowlight?task=slowlight-demo&${SPRING}`);
+  const sheet = sheetOf(page);
+  await expect(sheet.getByRole("alert")).toContainText("Pinned 6 working days too early for a link.");
+  await sheet.getByRole("button", { name: "Follow the links instead" }).click();
+  await expect(rowOf(page, "slowlight-demo")).toContainText("16 Feb – 22 Feb");
+  await expect(sheet.getByRole("alert")).toHaveCount(0);
+});
+
+test("many tasks change at once, and their open work goes to one person", async ({ page }) => {
+  await open(page, `/work/tidepool?${SPRING}`);
+  await page.getByLabel("Tick Cases and plinths").check();
+  await page.getByLabel("Tick Scenic surfaces").check();
+  const sheet = sheetOf(page);
+  await expect(sheet.getByRole("heading", { name: "2 tasks" })).toBeVisible();
+  await expect(sheet).toContainText("40 h of them have nobody yet");
+  await sheet.getByLabel("Give what is open to").selectOption({ label: "Rui Monteverde" });
+  await sheet.getByRole("textbox", { name: "Working days" }).fill("26");
+  await sheet.getByRole("button", { name: "Change 2 tasks" }).click();
+  await expect(rowOf(page, "tidepool-cases")).toContainText("10 Feb – 17 Mar");
+  await rowOf(page, "tidepool-cases").getByRole("button", { name: "Cases and plinths" }).click();
+  await expect(sheet.getByLabel("Rui Monteverde, hours in all")).toHaveValue("40");
+});
+
+test("a task deleted between others can leave them linked", async ({ page }) => {
+  await open(page, `/work/tidepool?task=tidepool-scenic&${SPRING}`);
+  const sheet = sheetOf(page);
+  await sheet.getByRole("button", { name: "Delete, link its neighbours" }).click();
+  await expect(rowOf(page, "tidepool-scenic")).toHaveCount(0);
+  await rowOf(page, "tidepool-cases").getByRole("button", { name: "Cases and plinths" }).click();
+  await expect(sheet).toContainText("before Fabrication complete");
+});
+
+test("a project is made from another one's tasks: dates move with its start, people's places are open", async ({ page }) => {
+  await open(page, "/work");
+  await expect(page.getByText("24,779.7 h")).toBeVisible();
+  await page.getByRole("button", { name: /Add project/ }).click();
+  const sheet = sheetOf(page);
+  await sheet.getByRole("button", { name: "Add project" }).click();
+  await expect(sheet.getByText("Give the project a name.")).toBeVisible();
+  await sheet.getByLabel("Name").fill("Second orchard");
+  await sheet.getByLabel("Tasks from").selectOption({ label: "The Clockwork Orchard" });
+  await sheet.getByRole("textbox", { name: "Start" }).fill("6 Sep 2027");
+  await sheet.getByLabel("Lead").selectOption({ label: "Dario Penwick" });
+  await sheet.getByRole("button", { name: "Add project" }).click();
+  await expect(page.getByRole("heading", { name: "Second orchard" })).toBeVisible();
+  await expect(finish(page)).toContainText("from 6 Sep");
+  await expect(page.getByText("903 h")).toBeVisible();
+  await expect(page.getByText("needed · 0% with somebody")).toBeVisible();
+  await page.getByRole("button", { name: "Details" }).click();
+  await sheet.getByLabel("Deadline").fill("1 Oct 2027");
+  await sheet.getByRole("button", { name: "Save", exact: true }).click();
+  await expect(finish(page)).toContainText(/finish · \d+ working days past the deadline/);
+  await page.getByRole("button", { name: /^Undo/ }).click();
+  await page.getByRole("button", { name: /^Undo/ }).click();
+  await page.getByRole("link", { name: "Work", exact: true }).click();
+  await expect(page.getByText("24,779.7 h")).toBeVisible();
+});
+
+test("work is stated another way, spread, and typed over week by week; the weeks always add up", async ({ page }) => {
+  await open(page, `/work/tidepool?task=tidepool-cases&${SPRING}`);
+  const sheet = sheetOf(page);
+  await sheet.getByRole("button", { name: "Jonas Adeyemi", exact: true }).click();
+  const weeks = sheet.locator("figure > div > span > span:first-child");
+  const sum = async () => (await weeks.allTextContents()).reduce((total, text) => total + Number(text), 0);
+  await expect.poll(sum).toBeCloseTo(118, 0);
+  const even = await weeks.nth(3).textContent();
+  await sheet.getByLabel("Jonas Adeyemi, spread").selectOption({ label: "Most midway" });
+  await expect(weeks.nth(3)).not.toHaveText(even ?? "");
+  await expect.poll(sum).toBeCloseTo(118, 0);
+  await sheet.getByLabel("Jonas Adeyemi, stated as").selectOption({ label: "week by week" });
+  const first = sheet.getByLabel("Jonas Adeyemi, hours from 10 Feb 2027");
+  await first.fill("12");
+  await page.keyboard.press("Enter");
+  await expect(weeks.first()).toHaveText("12");
+  await expect(rowOf(page, "tidepool-cases")).toContainText("212.6");
+});
+
+test("tasks and their work come from a file, and go back with one undo", async ({ page }) => {
+  await open(page, "/people/import");
+  const rows = [
+    "Project;Task;Below;Working days;Effort hours;Role",
+    "TP;Night tours;tidepool-install;3;18;Installer",
+    "TP;Lost;nowhere;1;;",
+  ];
+  const input = page.getByLabel("File to bring in");
+  await input.setInputFiles({ name: "tasks.csv", mimeType: "text/csv", buffer: Buffer.from(rows.join("\n")) });
+  await expect(sheetOf(page).getByLabel("Taken as")).toHaveValue("tasks");
+  await expect(page.getByRole("table")).toContainText('There is no task "nowhere".');
+  await page.getByRole("button", { name: "Bring in 1 row" }).click();
+  await open(page, `/work/tidepool?${SPRING}`);
+  const row = page.locator("[data-task]", { hasText: "Night tours" });
+  await page.getByRole("grid").or(page.locator("main")).first().hover();
+  await page.mouse.wheel(0, 5_000);
+  await expect(row).toContainText("Installer");
+  await expect(row).toContainText("18");
+  await page.getByRole("button", { name: /^Undo: bring in a row of tasks.csv/ }).click();
+  await expect(row).toHaveCount(0);
+});
+
+test("time left sets what everybody still has to do against the hours they have before a date", async ({ page }) => {
+  await open(page, `/work/tidepool?task=time-left&${SPRING}`);
+  const sheet = sheetOf(page);
+  await expect(sheet.locator("section", { hasText: "In hand" })).toContainText("Rui Monteverde");
+  await sheet.getByLabel("Before the end of").fill("12 Feb 2027");
+  await expect(sheet.locator("section", { hasText: "More to do than time for it" })).toContainText(/Rui Monteverde.*100 of [\d.]+ h/);
+});

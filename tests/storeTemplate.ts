@@ -1,0 +1,24 @@
+// A data folder with the demo plan in it, made once a test run and copied for each test that needs a store.
+import { cp, mkdtemp, rm } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { fernhollow } from "../demo/fernhollow.ts";
+import { PlanStore, readMigrations } from "../store/planStore.ts";
+
+export const migrationsFolder = join(import.meta.dirname, "../store/migrations");
+
+/** Makes the folder; a fresh database takes seconds to come up. */
+export async function makeTemplate(): Promise<string> {
+  const folder = await mkdtemp(join(tmpdir(), "roster-template-"));
+  const store = await PlanStore.open(folder, await readMigrations(migrationsFolder));
+  await store.replace(fernhollow(), "test", "2027-02-01T08:00:00.000Z");
+  await store.close();
+  return folder;
+}
+
+/** A copy of the template for one test, and how to remove it. */
+export async function copyTemplate(template: string): Promise<{ folder: string; remove: () => Promise<void> }> {
+  const folder = await mkdtemp(join(tmpdir(), "roster-data-"));
+  await cp(template, folder, { recursive: true });
+  return { folder, remove: () => rm(folder, { recursive: true, force: true }) };
+}
