@@ -3,7 +3,8 @@ import { applyChanges, invert } from "../core/edits/change.ts";
 import { applyEdit, type Edit } from "../core/edits/edit.ts";
 import type { Plan } from "../core/plan/schema.ts";
 import { fernhollow } from "../demo/fernhollow.ts";
-import { type HostState, type KeptEdit, type Notice, PlanHost } from "./host.ts";
+import { type HostState, type Notice, PlanHost } from "./host.ts";
+import type { KeptEdit } from "./keptEdit.ts";
 import type { Settle, Settled } from "./messages.ts";
 
 const textOf = (notice: Notice | undefined) => (notice && "text" in notice ? notice.text : undefined);
@@ -39,10 +40,6 @@ class FakeServer {
     };
   }
 
-  remember(edits: readonly KeptEdit[]): void {
-    this.kept = [...edits];
-  }
-
   host(): PlanHost {
     return new PlanHost(
       {
@@ -65,7 +62,15 @@ class FakeServer {
         },
         wait: () => new Promise((resolve) => this.waits.push(resolve)),
       },
-      { load: async () => this.kept, save: async (edits) => this.remember(edits) },
+      {
+        load: async () => this.kept,
+        add: async (edits) => {
+          this.kept = [...this.kept, ...edits];
+        },
+        remove: async (key) => {
+          this.kept = this.kept.filter((own) => own.key !== key);
+        },
+      },
       (state, notice) => {
         this.states.push(state);
         if (notice) this.notices.push(notice);
@@ -145,6 +150,28 @@ test("what was not settled when the window was closed is brought again", async (
   expect(holderOf(host, "rockpools-mara")).toBe("rui");
   await server.untilSettled();
   expect(server.plan.assignments.find(({ id }) => id === "rockpools-mara")?.personId).toBe("rui");
+});
+
+test("an edit made in the moment the page was left is brought again, once, and one that no longer fits says so", async () => {
+  const server = new FakeServer();
+  const both = { key: "kept-and-just-made", edit: give("rockpools-mara", "rui") };
+  server.kept = [both];
+  const host = server.host();
+  await host.start([both, { key: "just-made", edit: give("rockpools-jonas", "kaspar") }, { key: "late", edit: give("gone", "rui") }]);
+  expect(textOf(server.notices[0])).toMatch(/^Not saved before this page was left: .*no longer in the plan/);
+  await server.untilSettled();
+  expect(server.settled.map(({ request }) => request.kind === "edit" && request.key)).toEqual(["kept-and-just-made", "just-made"]);
+  expect(server.kept).toEqual([]);
+});
+
+test("a window that settles its edits leaves those of another window kept", async () => {
+  const server = new FakeServer();
+  const host = server.host();
+  await host.start();
+  server.kept = [{ key: "of-another-window", edit: give("rockpools-jonas", "kaspar") }];
+  await host.edit(give("rockpools-mara", "rui"));
+  await server.untilSettled();
+  expect(server.kept.map(({ key }) => key)).toEqual(["of-another-window"]);
 });
 
 test("what somebody else did meanwhile comes with the next answer", async () => {

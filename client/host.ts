@@ -9,6 +9,7 @@ import type { Fault } from "../core/plan/faults.ts";
 import type { Plan } from "../core/plan/schema.ts";
 import { type Moves, movesOf } from "../core/schedule/moves.ts";
 import { updateModel } from "../core/update.ts";
+import { type KeptEdit, newKey } from "./keptEdit.ts";
 import type { HistoryWords, PlanMessage, Settle, Settled } from "./messages.ts";
 import { type AnswerOf, answer, type QueryOf, type Question } from "./questions.ts";
 
@@ -19,16 +20,12 @@ export interface Transport {
   wait(milliseconds: number): Promise<void>;
 }
 
-/** Keeps edits that are not settled yet, so that a closed window loses none. */
+/** Keeps edits that are not settled yet, so that a closed window loses none. Windows share it: each adds and removes
+ * only its own. */
 export interface Keep {
   load(): Promise<KeptEdit[]>;
-  save(edits: readonly KeptEdit[]): Promise<void>;
-}
-
-/** An edit on its way, with the key by which the server knows it if it comes twice. */
-export interface KeptEdit {
-  key: string;
-  edit: Edit;
+  add(edits: readonly KeptEdit[]): Promise<void>;
+  remove(key: string): Promise<void>;
 }
 
 /** What the screens have to know of the host. */
@@ -64,12 +61,23 @@ export class PlanHost {
     private readonly tell: (state: HostState, notice?: Notice) => void,
   ) {}
 
-  /** Reads the plan, and brings again what was not settled when the window was closed. */
-  async start(): Promise<void> {
+  /** Reads the plan, and brings again what was not settled when the window was closed.
+   * @param justMade Edits that had not even been kept then. */
+  async start(justMade: readonly KeptEdit[] = []): Promise<void> {
     await this.#read();
     const kept = await this.keep.load();
-    for (const own of kept) if (this.#applyLocally(own.edit).length === 0) this.#pending.push(own);
-    this.#changed();
+    const left = justMade.filter(({ key }) => kept.every((known) => known.key !== key));
+    await this.keep.add(left);
+    const lost: string[] = [];
+    for (const own of [...kept, ...left]) {
+      const [fault] = this.#applyLocally(own.edit);
+      if (!fault) this.#pending.push(own);
+      else {
+        lost.push(fault.message);
+        await this.keep.remove(own.key);
+      }
+    }
+    this.#changed(lost.length > 0 ? { kind: "refused", text: `Not saved before this page was left: ${lost.join(" ")}` } : undefined);
     this.#send();
   }
 
@@ -94,14 +102,14 @@ export class PlanHost {
 
   /** Makes an edit: it shows at once and is settled in the background.
    * @returns Why it cannot be; empty where it was made. */
-  async edit(edit: Edit): Promise<readonly Fault[]> {
+  async edit(edit: Edit, key = newKey()): Promise<readonly Fault[]> {
     const before = this.#shown();
     const faults = this.#applyLocally(edit);
     if (faults.length > 0) return faults;
-    this.#pending.push({ key: newKey(), edit });
+    this.#pending.push({ key, edit });
     const moves = movesOf(before, this.#shown(), this.#touched);
     this.#changed(moves.tasks.length + moves.projects.length > 0 ? { kind: "moved", moves } : undefined);
-    await this.keep.save(this.#pending);
+    await this.keep.add([{ key, edit }]);
     this.#send();
     return [];
   }
@@ -171,7 +179,7 @@ export class PlanHost {
       const wasOffline = this.#state.isOffline;
       this.#state = { ...this.#state, isOffline: false };
       this.#pending.shift();
-      await this.keep.save(this.#pending);
+      await this.keep.remove(key);
       await this.#take(settled, settled.faults.length === 0 && settled.entries?.length === 1);
       const refusal = settled.faults[0]?.message;
       if (refusal !== undefined) this.#changed({ kind: "refused", text: `Put back: ${refusal}` });
@@ -234,9 +242,4 @@ export class PlanHost {
     this.#state = { ...this.#state, version, unsettled: this.#pending.length };
     this.tell(this.#state, notice);
   }
-}
-
-/** A key that no other edit has; also where the page is not served securely. */
-function newKey(): string {
-  return [...crypto.getRandomValues(new Uint32Array(4))].map((part) => part.toString(36)).join("-");
 }

@@ -1,7 +1,8 @@
 // The plan host in a web worker: parsing, computing and settling, away from the screen's thread.
 import * as Comlink from "comlink";
-import { get, set } from "idb-keyval";
-import { type HostState, type KeptEdit, type Notice, PlanHost } from "./host.ts";
+import { get, update } from "idb-keyval";
+import { type HostState, type Keep, type Notice, PlanHost } from "./host.ts";
+import type { KeptEdit } from "./keptEdit.ts";
 import type { PlanMessage, Settle, Settled } from "./messages.ts";
 
 const KEPT = "edits-on-their-way";
@@ -24,18 +25,19 @@ async function settle(message: Settle): Promise<Settled> {
 
 const wait = (milliseconds: number) => new Promise<void>((resolve) => setTimeout(resolve, milliseconds));
 
-const keep = {
+const keep: Keep = {
   load: async () => (await get<KeptEdit[]>(KEPT)) ?? [],
-  save: (edits: readonly KeptEdit[]) => set(KEPT, edits),
+  add: (edits) => update<KeptEdit[]>(KEPT, (kept = []) => [...kept, ...edits]),
+  remove: (key) => update<KeptEdit[]>(KEPT, (kept = []) => kept.filter((own) => own.key !== key)),
 };
 
 let tell: (state: HostState, notice?: Notice) => void = () => {};
 const host = new PlanHost({ read, settle, wait }, keep, (state, notice) => tell(state, notice));
 
 const api = {
-  async start(listener: (state: HostState, notice?: Notice) => void): Promise<void> {
+  async start(listener: (state: HostState, notice?: Notice) => void, justMade: readonly KeptEdit[]): Promise<void> {
     tell = listener;
-    await host.start();
+    await host.start(justMade);
   },
   ask: host.ask.bind(host),
   preview: host.preview.bind(host),

@@ -6,6 +6,7 @@ import type { Proposal } from "../core/allocate/proposal.ts";
 import type { Edit } from "../core/edits/edit.ts";
 import type { Fault } from "../core/plan/faults.ts";
 import type { HostState, Notice } from "./host.ts";
+import { forgetJustMade, justMade, keepJustMade, newKey } from "./keptEdit.ts";
 import type { PlanWorker } from "./plan.worker.ts";
 import type { AnswerOf, QueryOf, Question } from "./questions.ts";
 
@@ -20,6 +21,8 @@ class PlanSession {
   #worker: Comlink.Remote<PlanWorker> | null = null;
   readonly #listeners = new Set<() => void>();
   onNotice: (notice: Notice) => void = () => {};
+  /** Edits and steps that the worker has not answered yet. */
+  #asked = 0;
   #setRead: () => void = () => {};
   /** Done when the worker has read the plan: what is asked for before then waits. */
   readonly #read = new Promise<void>((resolve) => {
@@ -36,7 +39,12 @@ class PlanSession {
       for (const listen of this.#listeners) listen();
       if (notice) this.onNotice(notice);
     };
-    this.#worker.start(Comlink.proxy(listener)).catch((error: unknown) => {
+    const left = justMade(localStorage);
+    const started = this.#worker.start(Comlink.proxy(listener), left);
+    started.then(() => {
+      for (const { key } of left) forgetJustMade(localStorage, key);
+    });
+    started.catch((error: unknown) => {
       this.onNotice({
         kind: "offline",
         text: `The plan could not be read (${error instanceof Error ? error.message : "no answer"}). Reload the page to try again.`,
@@ -51,6 +59,9 @@ class PlanSession {
 
   state = (): HostState | null => this.#state;
 
+  /** True from the moment something is made, until the server has settled it. */
+  isSaving = (): boolean => this.#asked > 0 || (this.#state?.unsettled ?? 0) > 0;
+
   /** The worker, once it has read the plan. */
   get worker(): Comlink.Remote<PlanWorker> | null {
     return this.#state ? this.#worker : null;
@@ -58,8 +69,10 @@ class PlanSession {
 
   /** Makes an edit, once the plan has been read. @returns Why it cannot be; empty where it was made. */
   async edit(edit: Edit): Promise<readonly Fault[]> {
-    await this.#read;
-    const faults = (await this.worker?.edit(edit)) ?? [];
+    const key = newKey();
+    keepJustMade(localStorage, { key, edit });
+    const faults = (await this.#waitedFor((worker) => worker.edit(edit, key))) ?? [];
+    forgetJustMade(localStorage, key);
     if (faults.length > 0) this.onNotice({ kind: "refused", text: faults.map(({ message }) => message).join(" ") });
     return faults;
   }
@@ -85,8 +98,23 @@ class PlanSession {
   }
 
   async step(kind: "undo" | "redo"): Promise<void> {
-    await this.#read;
-    await this.worker?.step(kind);
+    await this.#waitedFor((worker) => worker.step(kind));
+  }
+
+  /** What the worker says to something made, once the plan has been read; until then it counts as being saved. */
+  async #waitedFor<T>(make: (worker: Comlink.Remote<PlanWorker>) => Promise<T>): Promise<T | undefined> {
+    this.#count(1);
+    try {
+      await this.#read;
+      return this.#worker ? await make(this.#worker) : undefined;
+    } finally {
+      this.#count(-1);
+    }
+  }
+
+  #count(by: number): void {
+    this.#asked += by;
+    for (const listen of this.#listeners) listen();
   }
 }
 
@@ -116,6 +144,12 @@ export function usePlan(): PlanSession {
 export function useHostState(): HostState | null {
   const session = usePlan();
   return useSyncExternalStore(session.subscribe, session.state, () => null);
+}
+
+/** True while something made here is not settled yet. */
+export function useIsSaving(): boolean {
+  const session = usePlan();
+  return useSyncExternalStore(session.subscribe, session.isSaving, () => false);
 }
 
 /** The answer to a question, asked anew with every change of plan or query. Until the first new answer it is the one

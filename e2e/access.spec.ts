@@ -1,6 +1,7 @@
 // Every screen in both themes, held against WCAG 2.2 AA by axe, and nothing cut off at 1280 × 800.
 import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "@playwright/test";
+import { goTo } from "./pages.ts";
 import { demoServer, putAway, type Server } from "./server.ts";
 
 let server: Server;
@@ -37,8 +38,7 @@ for (const theme of ["light", "dark"]) {
   for (const path of screens) {
     test(`${path} in the ${theme} theme`, async ({ page, context }) => {
       await context.addCookies([{ name: "theme", value: theme, url: server.url }]);
-      await page.goto(`${server.url}${path}`);
-      await expect(page.locator("[data-ready=yes]")).toBeAttached();
+      await goTo(page, server, path);
       await expect(page.locator("html")).toHaveAttribute("data-theme", theme);
       const axe = new AxeBuilder({ page });
       // The dark theme has the same elements in other colours: only what colours decide is looked at again.

@@ -1,6 +1,7 @@
 // Balance in full, openings and requests: what is given, typed, accepted, proposed and asked for shows on both sides.
 import { readFile } from "node:fs/promises";
 import { expect, type Locator, type Page, test } from "@playwright/test";
+import { goTo, sheetOf } from "./pages.ts";
 import { demoServer, putAway, type Server } from "./server.ts";
 
 let server: Server;
@@ -9,12 +10,8 @@ test.beforeEach(async () => {
 });
 test.afterEach(() => putAway(server));
 
-async function open(page: Page, path: string): Promise<void> {
-  await page.goto(`${server.url}${path}`);
-  await expect(page.locator("[data-ready=yes]")).toBeAttached();
-}
+const open = (page: Page, path: string): Promise<void> => goTo(page, server, path);
 
-const sheetOf = (page: Page): Locator => page.getByRole("complementary");
 const tray = (page: Page): Locator => page.getByRole("region", { name: "Tray" });
 const cell = (page: Page, name: string, phrase: string): Locator => page.getByRole("gridcell", { name: new RegExp(`^${name}, ${phrase}`) });
 const undo = (page: Page) => page.getByRole("button", { name: /^Undo/ }).click();

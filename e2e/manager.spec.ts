@@ -1,5 +1,6 @@
 // A resource manager's first quarter of an hour: who is over, why, give the work to somebody else, what it costs.
 import { expect, type Locator, type Page, test } from "@playwright/test";
+import { goTo } from "./pages.ts";
 import { demoServer, putAway, type Server } from "./server.ts";
 
 let server: Server;
@@ -13,11 +14,7 @@ function cell(page: Page, person: string, phrase: string): Locator {
   return page.getByRole("gridcell", { name: new RegExp(`^${person}, ${phrase}:`) });
 }
 
-async function open(page: Page, path: string): Promise<void> {
-  await page.goto(`${server.url}${path}`);
-  // Edits wait until the browser has its own copy of the plan.
-  await expect(page.locator("[data-ready=yes]")).toBeAttached();
-}
+const open = (page: Page, path: string): Promise<void> => goTo(page, server, path);
 
 test("the board shows who is over and who has room, and the sheet says why, line by line", async ({ page }) => {
   await open(page, "/balance");

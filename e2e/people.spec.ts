@@ -1,6 +1,7 @@
 // The supply side: patterns, leave, holidays, files, many people at once; the figures on Balance before and after.
 import { readFile } from "node:fs/promises";
-import { expect, type Locator, type Page, test } from "@playwright/test";
+import { expect, type Page, test } from "@playwright/test";
+import { goTo, sheetOf } from "./pages.ts";
 import { demoServer, putAway, type Server } from "./server.ts";
 
 let server: Server;
@@ -9,10 +10,7 @@ test.beforeEach(async () => {
 });
 test.afterEach(() => putAway(server));
 
-async function open(page: Page, path: string): Promise<void> {
-  await page.goto(`${server.url}${path}`);
-  await expect(page.locator("[data-ready=yes]")).toBeAttached();
-}
+const open = (page: Page, path: string): Promise<void> => goTo(page, server, path);
 
 /** Capacity of a person in a week, as the board reads it out. */
 async function capacityOf(page: Page, personId: string, name: string, date: string, week: string): Promise<number> {
@@ -22,8 +20,6 @@ async function capacityOf(page: Page, personId: string, name: string, date: stri
   if (label.endsWith("no capacity")) return 0;
   return Number(/of ([\d.]+) hours/.exec(label)?.[1]);
 }
-
-const sheetOf = (page: Page): Locator => page.getByRole("complementary");
 
 test("a week from a date on says what it does, and changes the board from that date", async ({ page }) => {
   const march = ["jonas", "Jonas Adeyemi", "2027-03-08_2027-03-14", "week of 8 March"] as const;

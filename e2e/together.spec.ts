@@ -2,6 +2,7 @@
 // and what is dragged out of the tray.
 import { readFile } from "node:fs/promises";
 import { expect, type Locator, type Page, test } from "@playwright/test";
+import { goTo, sheetOf } from "./pages.ts";
 import { demoServer, putAway, type Server } from "./server.ts";
 
 let server: Server;
@@ -12,12 +13,8 @@ test.afterEach(() => putAway(server));
 
 const SPRING = "from=2027-01-25&to=2027-05-23";
 
-async function open(page: Page, path: string): Promise<void> {
-  await page.goto(`${server.url}${path}`);
-  await expect(page.locator("[data-ready=yes]")).toBeAttached();
-}
+const open = (page: Page, path: string): Promise<void> => goTo(page, server, path);
 
-const sheetOf = (page: Page): Locator => page.getByRole("complementary");
 const rowOf = (page: Page, id: string): Locator => page.locator(`[data-task="${id}"]`);
 const undo = (page: Page) => page.getByRole("button", { name: /^Undo/ }).click();
 

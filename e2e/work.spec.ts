@@ -1,5 +1,6 @@
 // The demand side: writing tasks down, links, why a date is what it is, dragging bars; figures before and after.
 import { expect, type Locator, type Page, test } from "@playwright/test";
+import { goTo, sheetOf } from "./pages.ts";
 import { demoServer, putAway, type Server } from "./server.ts";
 
 let server: Server;
@@ -10,12 +11,8 @@ test.afterEach(() => putAway(server));
 
 const SPRING = "from=2027-01-25&to=2027-05-23";
 
-async function open(page: Page, path: string): Promise<void> {
-  await page.goto(`${server.url}${path}`);
-  await expect(page.locator("[data-ready=yes]")).toBeAttached();
-}
+const open = (page: Page, path: string): Promise<void> => goTo(page, server, path);
 
-const sheetOf = (page: Page): Locator => page.getByRole("complementary");
 const rowOf = (page: Page, id: string): Locator => page.locator(`[data-task="${id}"]`);
 const finish = (page: Page): Locator => page.locator("main h1 + div");
 

@@ -3,7 +3,7 @@
 import { Redo2, Undo2 } from "lucide-react";
 import Link from "next/link";
 import { useEffect } from "react";
-import { useAnswer, useHostState, usePlan } from "../../client/session.tsx";
+import { useAnswer, useHostState, useIsSaving, usePlan } from "../../client/session.tsx";
 import type { Grain } from "../../core/calendar/periods.ts";
 import { IconButton } from "../../ui/button.tsx";
 import { isTyping, useKeys } from "../../ui/keys.ts";
@@ -23,12 +23,14 @@ export function Header() {
   const linkTo = useLinkTo();
   const state = useHostState();
   const { range, grain, moveTo, setGrain } = usePlanWindow();
+  const isSaving = useIsSaving();
   const climb = (by: number) => setGrain(ladder[Math.max(0, Math.min(ladder.length - 1, ladder.indexOf(grain) + by))]);
   useKeys({ "[": () => climb(-1), "]": () => climb(1) });
 
   return (
     <header
       data-ready={state ? "yes" : "no"}
+      data-saving={isSaving ? "yes" : "no"}
       className="col-span-2 grid grid-cols-[132px_minmax(0,1fr)_auto] border-line border-b bg-sheet"
     >
       <Link href={linkTo("/balance")} className="flex flex-col justify-center pl-4 font-title text-[19px] leading-[1.1]">
@@ -57,7 +59,7 @@ function Steps() {
   const session = usePlan();
   const state = useHostState();
   const { undo, redo } = state?.history ?? { undo: null, redo: null };
-  const isWaiting = (state?.unsettled ?? 0) > 0;
+  const isWaiting = useIsSaving();
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       if (!(event.ctrlKey || event.metaKey) || event.altKey || event.key.toLowerCase() !== "z" || isTyping(event)) return;

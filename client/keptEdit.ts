@@ -1,0 +1,40 @@
+// An edit on its way to the server, and the place where it waits between being made and reaching the worker. Storage
+// of the window is written at once, so that not even a page left in the same moment loses what was just pressed.
+import type { Edit } from "../core/edits/edit.ts";
+
+/** An edit with the key by which the server knows it if it comes twice. */
+export interface KeptEdit {
+  key: string;
+  edit: Edit;
+}
+
+/** A key that no other edit has; also where the page is not served securely. */
+export function newKey(): string {
+  return [...crypto.getRandomValues(new Uint32Array(4))].map((part) => part.toString(36)).join("-");
+}
+
+const PREFIX = "just-made:";
+
+/** Keeps an edit until the worker has it. */
+export function keepJustMade(storage: Storage, own: KeptEdit): void {
+  try {
+    storage.setItem(`${PREFIX}${own.key}`, JSON.stringify({ ...own, at: performance.timeOrigin + performance.now() }));
+  } catch {
+    // No room, or none allowed: the worker keeps the edit a moment later.
+  }
+}
+
+/** The worker has the edit, or has said why it cannot be. */
+export function forgetJustMade(storage: Storage, key: string): void {
+  storage.removeItem(`${PREFIX}${key}`);
+}
+
+/** Edits that never reached a worker, in the order they were made. */
+export function justMade(storage: Storage): KeptEdit[] {
+  const kept: (KeptEdit & { at: number })[] = [];
+  for (let at = 0; at < storage.length; at++) {
+    const name = storage.key(at);
+    if (name?.startsWith(PREFIX)) kept.push(JSON.parse(storage.getItem(name) ?? ""));
+  }
+  return kept.sort((a, b) => a.at - b.at).map(({ key, edit }) => ({ key, edit }));
+}
