@@ -36,6 +36,12 @@ function dated({ schedule, plan, slack }: Model): string[] {
   });
 }
 
+/** The columns that the passes read. */
+function laidOut({ schedule }: Model) {
+  const { plan: _, lines: __, ...columns } = schedule.network;
+  return columns;
+}
+
 /** Makes random edits one after the other and compares every step with working everything out anew. */
 function holdsAgainstFullRun(first: Plan, seed: number): number {
   let plan = first;
@@ -50,6 +56,7 @@ function holdsAgainstFullRun(first: Plan, seed: number): number {
     model = updateModel(model, outcome.plan, outcome.changes);
     plan = outcome.plan;
     const anew = buildModel(plan);
+    expect(laidOut(model), JSON.stringify(edit)).toEqual(laidOut(anew));
     expect(dated(model), JSON.stringify(edit)).toEqual(dated(anew));
     expect(model.schedule.projects).toEqual(anew.schedule.projects);
     expect(placedDays(model), JSON.stringify(edit)).toEqual(placedDays(anew));

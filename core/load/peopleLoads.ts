@@ -3,7 +3,7 @@ import { periodsIn, type Range } from "../calendar/periods.ts";
 import { type Model, periodSettingsOf } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
 import type { ReportRange } from "../reports/range.ts";
-import { countedShares, defaultCounting } from "./counting.ts";
+import { type Counting, countedShares, defaultCounting } from "./counting.ts";
 import { type PeriodSums, peopleSums } from "./periodSums.ts";
 
 export interface PeopleLoads extends PeriodSums {
@@ -11,10 +11,15 @@ export interface PeopleLoads extends PeriodSums {
   people: { id: string; name: string }[];
 }
 
-/** Capacity, load and peak of some people by period; ids that are not in the plan are left out. */
-export function peopleLoads(model: Model, { range, grain, ids }: ReportRange & { ids: readonly string[] }): PeopleLoads {
+export interface PeopleLoadsQuery extends ReportRange {
+  ids: readonly string[];
+  counting?: Counting;
+}
+
+/** Capacity, load and peak of some people by period, in the order of the ids; those that are not in the plan are left out. */
+export function peopleLoads(model: Model, { range, grain, ids, counting = defaultCounting }: PeopleLoadsQuery): PeopleLoads {
   const rows = ids.flatMap((id) => rowById(model.plan.people).get(id) ?? []);
   const periods = periodsIn(range, grain, periodSettingsOf(model.plan));
-  const sums = peopleSums(model, rows, countedShares(model, defaultCounting), periods);
+  const sums = peopleSums(model, rows, countedShares(model, counting), periods);
   return { ...sums, periods, people: rows.map((row) => ({ id: model.plan.people[row].id, name: model.plan.people[row].name })) };
 }

@@ -1,9 +1,9 @@
 // Critical path method, backward pass: how late every task may be, and its slack.
 import type { Day } from "../calendar/day.ts";
 import { type Instant, TICKS_PER_DAY, type WorkingLine } from "../calendar/workingLine.ts";
-import { LEAF, NO_DATES, type Schedule, type Shown, SUM } from "./dates.ts";
+import { NO_DATES, type Schedule, type Shown, SUM } from "./dates.ts";
 import { leavesOf } from "./graph.ts";
-import { FS, type Network, PINNED, SF, SS } from "./network.ts";
+import { FF, type Network, PINNED, SF, SS } from "./network.ts";
 
 /** How late a task may be, and the room it has; instants and ticks on the task's own line. */
 export interface Slack {
@@ -26,6 +26,11 @@ export class SlackTable {
   readonly #schedule: Schedule;
   readonly #network: Network;
   readonly #projectFinish: Float64Array;
+  /** Laid out as the ends of the dates: what those before a task may reckon with. */
+  readonly #lateEnds: Float64Array;
+  /** Of the task that is being bounded: its late finish, and its room, so far. */
+  #late = 0;
+  #room = 0;
 
   constructor(schedule: Schedule) {
     const { network } = schedule;
@@ -35,18 +40,19 @@ export class SlackTable {
     this.lateFinish = new Float64Array(tasks);
     this.total = new Float64Array(tasks);
     this.free = new Float64Array(tasks);
+    this.#lateEnds = new Float64Array(2 * tasks);
     this.#projectFinish = new Float64Array(network.plan.projects.length * network.lines.length).fill(Number.NaN);
     this.#boundAll();
   }
 
   /** The slack of a task by its row; null for an unscheduled one. A summary shows the tightest of what is below it. */
   of(row: number): Slack | null {
-    const { state, startAt, finishAt } = this.#schedule.columns;
+    const { state, ends } = this.#schedule.columns;
     if (row < 0 || state[row] === NO_DATES) return null;
     if (state[row] === SUM) return this.#sumUp(row);
     const line = this.#network.lines[this.#network.line[row]];
     const lateFinish = this.lateFinish[row];
-    const lateStart = lateFinish - (finishAt[row] - startAt[row]);
+    const lateStart = lateFinish - (ends[2 * row + 1] - ends[2 * row]);
     return {
       lateStart,
       lateFinish,
@@ -82,42 +88,65 @@ export class SlackTable {
 
   /** Bounds every leaf, each after its successors. */
   #boundAll(): void {
-    const { lateFinish, total, free } = this;
     const network = this.#network;
-    const { state, startAt, finishAt } = this.#schedule.columns;
-    const { order, parent, outOf, to, children } = network.graph;
-    const { project, line, latestFinish, latestStart, linkKind } = network;
+    const { state, ends } = this.#schedule.columns;
+    const { order } = network.graph;
+    const { project, line, latestFinish, latestStart, sizing, outbound } = network;
     for (let position = order.length - 1; position >= 0; position--) {
       const row = order[position];
       if (state[row] === NO_DATES || state[row] === SUM) continue;
-      const finish = finishAt[row];
-      const duration = finish - startAt[row];
+      const start = ends[2 * row];
+      const finish = ends[2 * row + 1];
       const projectFinish = this.#finishOf(project[row], line[row]);
-      let late = Math.min(projectFinish, latestFinish[row], latestStart[row] + duration);
-      let room = projectFinish - finish;
-      for (let at = row; at >= 0; at = parent[at]) {
-        const stop = outOf.first[at + 1];
-        for (let i = outOf.first[at]; i < stop; i++) {
-          const link = outOf.members[i];
-          const isOfStart = linkKind[link] === SS || linkKind[link] === SF;
-          // The start of a summary hangs on the leaves that start with it alone.
-          if (at !== row && isOfStart && !this.#startsWith(row, at)) continue;
-          const offset = isOfStart ? duration : 0;
-          const next = to[link];
-          // No callback here: what one captures is slow to write.
-          const leaves = children.first[next] === children.first[next + 1] ? null : leavesOf(network.graph, next);
-          for (let k = leaves ? leaves.length - 1 : 0; k >= 0; k--) {
-            const successor = leaves ? leaves[k] : next;
-            if (state[successor] === NO_DATES) continue;
-            late = Math.min(late, this.#linkBound(link, successor, row, true) + offset);
-            room = Math.min(room, this.#linkBound(link, successor, row, false) + offset - finish);
-          }
+      this.#late = Math.min(projectFinish, latestFinish[row], latestStart[row] + finish - start);
+      this.#room = projectFinish - finish;
+      if (outbound.isWhole[row] === 1) this.#boundByPlainLinks(row, finish - start, finish);
+      else this.#boundByLinks(row, finish - start, finish);
+      const late = this.#late;
+      this.lateFinish[row] = late;
+      this.total[row] = late - finish;
+      this.free[row] = Math.max(0, Math.min(late - finish, this.#room));
+      const lateStart = late - (finish - start);
+      // What was pinned too late does not let those before it be later still.
+      this.#lateEnds[2 * row] = sizing[row] === PINNED ? Math.min(lateStart, start) : lateStart;
+      this.#lateEnds[2 * row + 1] = sizing[row] === PINNED ? Math.min(late, finish) : late;
+    }
+  }
+
+  #boundByPlainLinks(row: number, duration: number, finish: Instant): void {
+    const { ends } = this.#schedule.columns;
+    const { outbound, graph } = this.#network;
+    const { end, gap, isAway } = outbound;
+    const lateEnds = this.#lateEnds;
+    let [late, room] = [this.#late, this.#room];
+    const stop = graph.outOf.first[row + 1];
+    for (let at = graph.outOf.first[row]; at < stop; at++) {
+      const offset = isAway[at] * duration;
+      late = Math.min(late, Math.max(0, lateEnds[end[at]] - gap[at]) + offset);
+      room = Math.min(room, Math.max(0, ends[end[at]] - gap[at]) + offset - finish);
+    }
+    this.#late = late;
+    this.#room = room;
+  }
+
+  /** By all links of a task and of the summaries above it, through dates where they have to be put on another line. */
+  #boundByLinks(row: number, duration: number, finish: Instant): void {
+    const { graph, linkKind } = this.#network;
+    const { parent, outOf, to } = graph;
+    const { state } = this.#schedule.columns;
+    for (let at = row; at >= 0; at = parent[at])
+      for (let i = outOf.first[at]; i < outOf.first[at + 1]; i++) {
+        const link = outOf.members[i];
+        const isOfStart = linkKind[link] === SS || linkKind[link] === SF;
+        // The start of a summary hangs on the leaves that start with it alone.
+        if (at !== row && isOfStart && !this.#startsWith(row, at)) continue;
+        const offset = isOfStart ? duration : 0;
+        for (const successor of leavesOf(graph, to[link])) {
+          if (state[successor] === NO_DATES) continue;
+          this.#late = Math.min(this.#late, this.#linkBound(link, successor, row, this.#lateEnds) + offset);
+          this.#room = Math.min(this.#room, this.#linkBound(link, successor, row, this.#schedule.columns.ends) + offset - finish);
         }
       }
-      lateFinish[row] = late;
-      total[row] = late - finish;
-      free[row] = Math.max(0, Math.min(late - finish, room));
-    }
   }
 
   #startsWith(leaf: number, summary: number): boolean {
@@ -134,21 +163,13 @@ export class SlackTable {
   }
 
   /** What a successor's start or finish asks of the predecessor, on the predecessor's line.
-   * @param isLate From its late date; else from the actual one. */
-  #linkBound(link: number, successor: number, row: number, isLate: boolean): Instant {
+   * @param ends Of the successor: the late ones, or the actual ones. */
+  #linkBound(link: number, successor: number, row: number, ends: Float64Array): Instant {
     const network = this.#network;
-    const { state, startAt, finishAt } = this.#schedule.columns;
     const kind = network.linkKind[link];
-    const isToStart = kind === FS || kind === SS;
-    let at = isToStart ? startAt[successor] : finishAt[successor];
-    if (isLate) {
-      const latest = this.lateFinish[successor] - (isToStart ? finishAt[successor] - startAt[successor] : 0);
-      at = network.sizing[successor] === PINNED ? Math.min(latest, at) : latest;
-    }
     const isElapsed = network.isElapsed[link] === 1;
-    at = Math.max(0, at - (isElapsed ? 0 : network.lag[link]) - network.stagger[successor]);
-    // On one line an instant stays what it is, however it is read.
-    if (network.line[successor] === network.line[row] && !isElapsed && state[successor] === LEAF) return at;
+    const end = ends[2 * successor + (kind === FF || kind === SF ? 1 : 0)];
+    const at = Math.max(0, end - (isElapsed ? 0 : network.lag[link]) - network.stagger[successor]);
     const line = network.lines[network.line[row]];
     const read = network.lines[network.line[successor]].asStart(at);
     const day = isElapsed ? read.day - network.lag[link] : read.day;

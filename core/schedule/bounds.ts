@@ -15,7 +15,7 @@ export interface StartBound {
   rank: number;
 }
 
-export const [NOT_BEFORE_RANK, LEAST_FINISH_RANK, PROJECT_START_RANK] = [2e9, 3e9, 4e9];
+export const [NOT_BEFORE_RANK, LEAST_FINISH_RANK, PROJECT_START_RANK] = [2_000_000_000, 2_000_000_001, 2_000_000_002];
 
 /** The bounds of a task in a schedule that is worked out: its own constraints and links, and those of the summaries
  * above it. A pinned task is held to none of them. */
@@ -56,7 +56,7 @@ export function linkInstant(network: Network, dates: DateColumns, link: number, 
   const readsFinish = kind === FS || kind === FF;
   // On one line a leaf's instant stays what it is, however it is read.
   if (network.line[from] === lineRow && dates.state[from] === LEAF && network.isElapsed[link] === 0)
-    return (readsFinish ? dates.finishAt[from] : dates.startAt[from]) + network.lag[link];
+    return dates.ends[2 * from + (readsFinish ? 1 : 0)] + network.lag[link];
   const { day, tick } = readsFinish
     ? finishRead(network.lines[network.line[from]], dates, from)
     : startRead(network.lines[network.line[from]], dates, from);
@@ -67,9 +67,9 @@ export function linkInstant(network: Network, dates: DateColumns, link: number, 
 
 // A leaf's instants are read on its own line; an idle pin and a summary only have the dates they show.
 function finishRead(line: WorkingLine, dates: DateColumns, row: number) {
-  return dates.state[row] === LEAF ? line.asFinish(dates.finishAt[row]) : { day: dates.finishDay[row], tick: dates.finishTick[row] };
+  return dates.state[row] === LEAF ? line.asFinish(dates.ends[2 * row + 1]) : { day: dates.finishDay[row], tick: dates.finishTick[row] };
 }
 
 function startRead(line: WorkingLine, dates: DateColumns, row: number) {
-  return dates.state[row] === LEAF ? line.asStart(dates.startAt[row]) : { day: dates.startDay[row], tick: dates.startTick[row] };
+  return dates.state[row] === LEAF ? line.asStart(dates.ends[2 * row]) : { day: dates.startDay[row], tick: dates.startTick[row] };
 }

@@ -37,11 +37,11 @@ export interface TaskDates {
 /** What is known of a row: nothing, or dates that are read in one of three ways. */
 export const [NO_DATES, LEAF, SUM, IDLE_PIN] = [0, 1, 2, 3];
 
-/** By task row. Instants are on the task's own line; shown dates are days and the tick within them. */
+/** By task row; shown dates are days and the tick within them. */
 export interface DateColumns {
   state: Uint8Array;
-  startAt: Float64Array;
-  finishAt: Float64Array;
+  /** Instants on the task's own line: at 2 × row it starts, at 2 × row + 1 it finishes. */
+  ends: Float64Array;
   startDay: Int32Array;
   startTick: Int32Array;
   finishDay: Int32Array;
@@ -55,8 +55,7 @@ export interface DateColumns {
 export function emptyDates(rows: number): DateColumns {
   return {
     state: new Uint8Array(rows),
-    startAt: new Float64Array(rows),
-    finishAt: new Float64Array(rows),
+    ends: new Float64Array(2 * rows),
     startDay: new Int32Array(rows),
     startTick: new Int32Array(rows),
     finishDay: new Int32Array(rows),
@@ -78,8 +77,7 @@ export function carryDates(
   if (!formerTask) {
     return {
       state: former.state.slice(),
-      startAt: former.startAt.slice(),
-      finishAt: former.finishAt.slice(),
+      ends: former.ends.slice(),
       startDay: former.startDay.slice(),
       startTick: former.startTick.slice(),
       finishDay: former.finishDay.slice(),
@@ -101,10 +99,11 @@ export function carryDates(
   return dates;
 }
 
-function copyRow(from: DateColumns, old: number, to: DateColumns, row: number): void {
+/** Copies all of a row but what its people consume and the link that drives it. */
+export function copyRow(from: DateColumns, old: number, to: DateColumns, row: number): void {
   to.state[row] = from.state[old];
-  to.startAt[row] = from.startAt[old];
-  to.finishAt[row] = from.finishAt[old];
+  to.ends[2 * row] = from.ends[2 * old];
+  to.ends[2 * row + 1] = from.ends[2 * old + 1];
   to.startDay[row] = from.startDay[old];
   to.startTick[row] = from.startTick[old];
   to.finishDay[row] = from.finishDay[old];
@@ -147,8 +146,8 @@ export class Schedule {
     const link = columns.driverLink[row];
     return {
       line: network.lines[network.line[row]],
-      startAt: columns.startAt[row],
-      finishAt: columns.finishAt[row],
+      startAt: columns.ends[2 * row],
+      finishAt: columns.ends[2 * row + 1],
       start: { day: columns.startDay[row], tick: columns.startTick[row] },
       finish: { day: columns.finishDay[row], tick: columns.finishTick[row] },
       driver: link < 0 ? { kind } : { kind, linkId: network.plan.links[link].id },
@@ -159,26 +158,28 @@ export class Schedule {
   }
 }
 
-/** By project row; leaves count, and of equal dates it does not matter whose they are. */
+const TICKS_IN_KEY = 512;
+
+/** By project row; leaves count. A day and its tick are compared as one number. */
 function projectDates({ plan, project }: Network, dates: DateColumns): { start: Shown; finish: Shown }[] {
   const count = plan.projects.length;
-  const first = new Int32Array(count).fill(-1);
-  const last = new Int32Array(count).fill(-1);
+  const first = new Float64Array(count).fill(Number.POSITIVE_INFINITY);
+  const last = new Float64Array(count).fill(Number.NEGATIVE_INFINITY);
+  const { state, startDay, startTick, finishDay, finishTick } = dates;
   for (let row = 0; row < project.length; row++) {
-    if (dates.state[row] === NO_DATES || dates.state[row] === SUM) continue;
+    if (state[row] === NO_DATES || state[row] === SUM) continue;
     const at = project[row];
-    if (first[at] < 0 || startsBefore(dates, row, first[at])) first[at] = row;
-    if (last[at] < 0 || finishesBefore(dates, last[at], row)) last[at] = row;
+    first[at] = Math.min(first[at], startDay[row] * TICKS_IN_KEY + startTick[row]);
+    last[at] = Math.max(last[at], finishDay[row] * TICKS_IN_KEY + finishTick[row]);
   }
+  const shown = (key: number): Shown => {
+    const day = Math.floor(key / TICKS_IN_KEY);
+    return { day, tick: key - day * TICKS_IN_KEY };
+  };
   return plan.projects.map((own, at) => {
-    if (first[at] < 0) {
-      const start = { day: parseDay(own.start), tick: 0 };
-      return { start, finish: start };
-    }
-    return {
-      start: { day: dates.startDay[first[at]], tick: dates.startTick[first[at]] },
-      finish: { day: dates.finishDay[last[at]], tick: dates.finishTick[last[at]] },
-    };
+    if (first[at] < Number.POSITIVE_INFINITY) return { start: shown(first[at]), finish: shown(last[at]) };
+    const start = { day: parseDay(own.start), tick: 0 };
+    return { start, finish: start };
   });
 }
 
@@ -194,8 +195,8 @@ export function finishesBefore({ finishDay, finishTick }: DateColumns, a: number
 export function sameDates(a: DateColumns, rowA: number, b: DateColumns, rowB: number): boolean {
   return (
     a.state[rowA] === b.state[rowB] &&
-    a.startAt[rowA] === b.startAt[rowB] &&
-    a.finishAt[rowA] === b.finishAt[rowB] &&
+    a.ends[2 * rowA] === b.ends[2 * rowB] &&
+    a.ends[2 * rowA + 1] === b.ends[2 * rowB + 1] &&
     a.startDay[rowA] === b.startDay[rowB] &&
     a.startTick[rowA] === b.startTick[rowB] &&
     a.finishDay[rowA] === b.finishDay[rowB] &&

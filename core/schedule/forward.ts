@@ -13,6 +13,7 @@ import {
   BY_PIN,
   BY_PROJECT_START,
   BY_STAGGER,
+  copyRow,
   type DateColumns,
   emptyDates,
   finishesBefore,
@@ -50,7 +51,9 @@ export function reschedule(network: Network, work: Work, capacity: CapacityBook,
   for (let at = 0; at < graph.order.length; at++) {
     const row = graph.order[at];
     if (stale[row] !== STALE) continue;
-    keepRow(dates, row, former);
+    copyRow(dates, row, former, 0);
+    former.driverLink[0] = dates.driverLink[row];
+    dates.consumed.delete(row);
     pass.date(row);
     const isMoved = !sameDates(dates, row, former, 0);
     if (isMoved || network.sizing[row] === EFFORT) stale[row] = DATED_ANEW;
@@ -60,11 +63,6 @@ export function reschedule(network: Network, work: Work, capacity: CapacityBook,
     });
   }
   return new Schedule(network, dates);
-}
-
-function keepRow(dates: DateColumns, row: number, into: DateColumns): void {
-  for (const key of ["state", "startAt", "finishAt", "startDay", "startTick", "finishDay", "finishTick", "driver", "driverLink"] as const)
-    into[key][0] = dates[key][row];
 }
 
 class ForwardPass {
@@ -80,7 +78,6 @@ class ForwardPass {
     const { network, dates } = this;
     const sizing = network.sizing[row];
     dates.driverLink[row] = -1;
-    dates.consumed.delete(row);
     if (sizing === UNSCHEDULED) dates.state[row] = NO_DATES;
     else if (sizing === SUMMARY) this.#sumUp(row);
     else if (sizing === PINNED) this.#pin(row);
@@ -105,8 +102,8 @@ class ForwardPass {
     dates.startTick[row] = dates.startTick[first];
     dates.finishDay[row] = dates.finishDay[last];
     dates.finishTick[row] = dates.finishTick[last];
-    dates.startAt[row] = line.place(dates.startDay[row], dates.startTick[row]);
-    dates.finishAt[row] = line.place(dates.finishDay[row], dates.finishTick[row]);
+    dates.ends[2 * row] = line.place(dates.startDay[row], dates.startTick[row]);
+    dates.ends[2 * row + 1] = line.place(dates.finishDay[row], dates.finishTick[row]);
     dates.driver[row] = dates.driver[first];
     dates.driverLink[row] = dates.driverLink[first];
   }
@@ -119,8 +116,8 @@ class ForwardPass {
     const startAt = line.indexOf(start) * TICKS_PER_DAY;
     const finishAt = line.indexOf(finish + 1) * TICKS_PER_DAY;
     dates.state[row] = finishAt <= startAt ? IDLE_PIN : LEAF;
-    dates.startAt[row] = startAt;
-    dates.finishAt[row] = Math.max(startAt, finishAt);
+    dates.ends[2 * row] = startAt;
+    dates.ends[2 * row + 1] = Math.max(startAt, finishAt);
     dates.startDay[row] = start;
     dates.startTick[row] = 0;
     dates.finishDay[row] = finish;
@@ -130,10 +127,8 @@ class ForwardPass {
 
   #dateDuration(row: number): void {
     const { network, dates } = this;
-    const { parent, into, from } = network.graph;
     const duration = network.duration[row];
     const stagger = network.stagger[row];
-    const line = network.line[row];
     let free = network.earliest[row];
     let rank = network.isHeld[row] === 1 ? NOT_BEFORE_RANK : PROJECT_START_RANK;
     const byFinish = network.leastFinish[row] - duration;
@@ -141,30 +136,45 @@ class ForwardPass {
       free = byFinish;
       rank = LEAST_FINISH_RANK;
     }
-    for (let at = row; at >= 0; at = parent[at]) {
-      for (let i = into.first[at]; i < into.first[at + 1]; i++) {
-        const link = into.members[i];
-        if (dates.state[from[link]] === NO_DATES) continue;
-        const asked = linkInstant(network, dates, link, line) - (isOfFinish(network, link) ? duration : 0);
-        if (asked > free || (asked === free && link < rank)) {
+    const { isWhole, end, gap, isAway } = network.inbound;
+    const { parent, into } = network.graph;
+    if (isWhole[row] === 1) {
+      const stop = into.first[row + 1];
+      for (let at = into.first[row]; at < stop; at++) {
+        const asked = dates.ends[end[at]] + gap[at] - isAway[at] * duration;
+        if (asked < free || (asked === free && into.members[at] > rank)) continue;
+        free = asked;
+        rank = into.members[at];
+      }
+    } else
+      for (let at = row; at >= 0; at = parent[at])
+        for (let i = into.first[at]; i < into.first[at + 1]; i++) {
+          const link = into.members[i];
+          const asked = this.#askedBy(link, row) - (isOfFinish(network, link) ? duration : 0);
+          if (asked < free || (asked === free && link > rank)) continue;
           free = asked;
           rank = link;
         }
-      }
-    }
     this.#show(row, free + stagger, free + stagger + duration, rank);
   }
 
-  #dateEffort(row: number): void {
+  /** The instant a link asks for on the line of a task; none where its predecessor has no dates. */
+  #askedBy(link: number, row: number): Instant {
     const { network, dates } = this;
-    const { parent, into, from } = network.graph;
+    return dates.state[network.graph.from[link]] === NO_DATES
+      ? Number.NEGATIVE_INFINITY
+      : linkInstant(network, dates, link, network.line[row]);
+  }
+
+  #dateEffort(row: number): void {
+    const { network } = this;
+    const { parent, into } = network.graph;
     const bounds = [{ at: network.leastFinish[row], ofFinish: true, rank: LEAST_FINISH_RANK }];
     bounds.push({ at: network.earliest[row], ofFinish: false, rank: network.isHeld[row] === 1 ? NOT_BEFORE_RANK : PROJECT_START_RANK });
     for (let at = row; at >= 0; at = parent[at])
       for (let i = into.first[at]; i < into.first[at + 1]; i++) {
         const link = into.members[i];
-        if (dates.state[from[link]] === NO_DATES) continue;
-        bounds.push({ at: linkInstant(network, dates, link, network.line[row]), ofFinish: isOfFinish(network, link), rank: link });
+        bounds.push({ at: this.#askedBy(link, row), ofFinish: isOfFinish(network, link), rank: link });
       }
     const stagger = network.stagger[row];
     const run = (start: Instant) => this.#consume(row, start);
@@ -177,7 +187,7 @@ class ForwardPass {
     const isWanted = ({ ofFinish, at }: (typeof bounds)[number]) => ofFinish && at === leastFinish;
     const deciding = bounds.some(isDeciding) ? bounds.filter(isDeciding) : bounds.filter(isWanted);
     this.#show(row, free + stagger, result.finish, Math.min(...deciding.map(({ rank }) => rank)));
-    dates.consumed.set(row, result.consumed);
+    this.dates.consumed.set(row, result.consumed);
   }
 
   #consume(row: number, start: Instant): { finish: Instant; consumed: Map<string, Consumed | null> } {
@@ -215,8 +225,8 @@ class ForwardPass {
     const isStaggered = network.stagger[row] > 0;
     const link = rank < NOT_BEFORE_RANK && !isStaggered ? rank : -1;
     dates.state[row] = LEAF;
-    dates.startAt[row] = startAt;
-    dates.finishAt[row] = finishAt;
+    dates.ends[2 * row] = startAt;
+    dates.ends[2 * row + 1] = finishAt;
     dates.driver[row] = isStaggered ? BY_STAGGER : driverOfRank(rank);
     dates.driverLink[row] = link;
     const kind = link < 0 ? -1 : network.linkKind[link];

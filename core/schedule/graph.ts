@@ -73,14 +73,19 @@ function orderOf(graph: TaskGraph): Int32Array {
     forFollowers(graph, row, (follower) => {
       waits[follower]++;
     });
-  const ready = new Int32Array(count);
-  let length = 0;
-  for (let row = 0; row < count; row++) if (waits[row] === 0) ready[length++] = row;
-  for (let at = 0; at < length; at++)
-    forFollowers(graph, ready[at], (follower) => {
-      if (--waits[follower] === 0) ready[length++] = follower;
-    });
-  return ready.subarray(0, length);
+  const order = new Int32Array(count);
+  let [length, done] = [0, 0];
+  for (let row = 0; row < count; row++) {
+    if (waits[row] > 0) continue;
+    order[length++] = row;
+    // What becomes ready behind this row follows at once, what lies ahead is come by later: so the order stays close
+    // to that of the rows, and a pass reads its columns from one end to the other.
+    for (; done < length; done++)
+      forFollowers(graph, order[done], (follower) => {
+        if (--waits[follower] === 0 && follower < row) order[length++] = follower;
+      });
+  }
+  return order.subarray(0, length);
 }
 
 /** The ids of tasks on a circle of links, first one repeated at the end; null when there is none. */

@@ -1,7 +1,7 @@
 // What the two passes read of a plan, laid out in typed arrays: sizes, constraints put on each task's own line, lags.
 import { parseDay } from "../calendar/day.ts";
 import { type Instant, TICKS_PER_DAY, type WorkingLine } from "../calendar/workingLine.ts";
-import { rowById } from "../plan/rows.ts";
+import { type Grouping, rowById } from "../plan/rows.ts";
 import type { Link, Plan } from "../plan/schema.ts";
 import { durationTicks } from "../plan/units.ts";
 import { forLeaves, isSummary, type TaskGraph } from "./graph.ts";
@@ -10,6 +10,20 @@ export const [UNSCHEDULED, SUMMARY, PINNED, DURATION, EFFORT] = [0, 1, 2, 3, 4];
 
 export const [FS, SS, FF, SF] = [0, 1, 2, 3];
 const linkKinds: Record<Link["kind"], number> = { FS, SS, FF, SF };
+
+/** The plain links of each task, side by side as a pass reads them: those of task row r stand at the places that the
+ * graph's grouping gives to r. A link is plain between leaves that last, on one line, with a lag in working time: instants
+ * stay what they are there, however they are read, and nothing has to be put on another line. */
+export interface PlainLinks {
+  /** By task row: 1 where these are all the links there are, the summaries above having none. */
+  isWhole: Uint8Array;
+  /** Which end of the task on the other side is read, as an index of `DateColumns.ends`. */
+  end: Int32Array;
+  /** Ticks between that end and this task. */
+  gap: Float64Array;
+  /** 1 where the other end of this task is bound, which is its duration away. */
+  isAway: Uint8Array;
+}
 
 /** A plan as the passes see it. Instants are on the task's own line; ±Infinity where nothing is stated. */
 export interface Network {
@@ -38,6 +52,8 @@ export interface Network {
   linkKind: Uint8Array;
   lag: Float64Array;
   isElapsed: Uint8Array;
+  inbound: PlainLinks;
+  outbound: PlainLinks;
 }
 
 /** Lays out a plan for the passes. */
@@ -62,9 +78,12 @@ export function networkOf(plan: Plan, lines: readonly WorkingLine[], graph: Task
     linkKind: new Uint8Array(links),
     lag: new Float64Array(links),
     isElapsed: new Uint8Array(links),
+    inbound: emptyLinks(tasks, links),
+    outbound: emptyLinks(tasks, links),
   };
   for (let row = 0; row < tasks; row++) writeTask(network, row);
   for (let row = 0; row < links; row++) writeLink(network, row);
+  for (let row = 0; row < tasks; row++) writePlainLinks(network, row);
   return network;
 }
 
@@ -90,13 +109,39 @@ export function networkChanged(former: Network, plan: Plan, graph: TaskGraph, ta
     linkKind: former.linkKind.slice(),
     lag: former.lag.slice(),
     isElapsed: former.isElapsed.slice(),
+    inbound: copyLinks(former.inbound),
+    outbound: copyLinks(former.outbound),
+  };
+  const touched = new Set<number>();
+  const write = (row: number) => {
+    writeTask(network, row);
+    touched.add(row);
+    for (let at = graph.into.first[row]; at < graph.into.first[row + 1]; at++) touched.add(graph.from[graph.into.members[at]]);
+    for (let at = graph.outOf.first[row]; at < graph.outOf.first[row + 1]; at++) touched.add(graph.to[graph.outOf.members[at]]);
   };
   for (const row of tasks) {
-    writeTask(network, row);
-    forLeaves(graph, row, (leaf) => writeTask(network, leaf));
+    write(row);
+    forLeaves(graph, row, write);
   }
-  for (const row of links) writeLink(network, row);
+  for (const row of links) {
+    writeLink(network, row);
+    touched.add(graph.from[row]).add(graph.to[row]);
+  }
+  for (const row of touched) writePlainLinks(network, row);
   return network;
+}
+
+function emptyLinks(tasks: number, links: number): PlainLinks {
+  return {
+    isWhole: new Uint8Array(tasks),
+    end: new Int32Array(links),
+    gap: new Float64Array(links),
+    isAway: new Uint8Array(links),
+  };
+}
+
+function copyLinks({ isWhole, end, gap, isAway }: PlainLinks): PlainLinks {
+  return { isWhole: isWhole.slice(), end: end.slice(), gap: gap.slice(), isAway: isAway.slice() };
 }
 
 function writeTask(network: Network, row: number): void {
@@ -111,10 +156,9 @@ function writeTask(network: Network, row: number): void {
   network.project[row] = projectRow;
   network.duration[row] = durationTicks(task.durationDays ?? 0);
   network.stagger[row] = durationTicks(task.staggerDays ?? 0);
-  if (task.start !== undefined && task.finish !== undefined) {
-    network.pinStart[row] = parseDay(task.start);
-    network.pinFinish[row] = parseDay(task.finish);
-  }
+  const isPinned = task.start !== undefined && task.finish !== undefined;
+  network.pinStart[row] = isPinned ? parseDay(task.start as string) : 0;
+  network.pinFinish[row] = isPinned ? parseDay(task.finish as string) : 0;
   const start = line.place(parseDay(project.start), 0);
   let notBefore = Number.NEGATIVE_INFINITY;
   let latestFinish = project.deadline === undefined ? Number.POSITIVE_INFINITY : endOf(line, project.deadline);
@@ -143,6 +187,48 @@ function writeLink(network: Network, row: number): void {
   network.linkKind[row] = linkKinds[kind];
   network.isElapsed[row] = elapsed ? 1 : 0;
   network.lag[row] = elapsed ? (lagDays ?? 0) : durationTicks(lagDays ?? 0);
+}
+
+/** Lays out the links of a task for both passes. */
+function writePlainLinks(network: Network, row: number): void {
+  const { graph, inbound, outbound, linkKind, lag, stagger } = network;
+  const { into, outOf, from, to } = graph;
+  inbound.isWhole[row] = isAllPlain(network, into, row) ? 1 : 0;
+  for (let at = into.first[row]; at < into.first[row + 1]; at++) {
+    const link = into.members[at];
+    const kind = linkKind[link];
+    inbound.end[at] = 2 * from[link] + (kind === FS || kind === FF ? 1 : 0);
+    inbound.gap[at] = lag[link];
+    inbound.isAway[at] = kind === FF || kind === SF ? 1 : 0;
+  }
+  outbound.isWhole[row] = isAllPlain(network, outOf, row) ? 1 : 0;
+  for (let at = outOf.first[row]; at < outOf.first[row + 1]; at++) {
+    const link = outOf.members[at];
+    const kind = linkKind[link];
+    outbound.end[at] = 2 * to[link] + (kind === FF || kind === SF ? 1 : 0);
+    outbound.gap[at] = lag[link] + stagger[to[link]];
+    outbound.isAway[at] = kind === SS || kind === SF ? 1 : 0;
+  }
+}
+
+function isAllPlain(network: Network, { first, members }: Grouping, row: number): boolean {
+  const { parent } = network.graph;
+  for (let above = parent[row]; above >= 0; above = parent[above]) if (first[above] < first[above + 1]) return false;
+  for (let at = first[row]; at < first[row + 1]; at++) if (!isPlain(network, members[at])) return false;
+  return true;
+}
+
+function isPlain(network: Network, link: number): boolean {
+  const { graph, line, isElapsed } = network;
+  const [from, to] = [graph.from[link], graph.to[link]];
+  return isElapsed[link] === 0 && line[from] === line[to] && lasts(network, from) && lasts(network, to);
+}
+
+/** True of leaves that have instants of their own once they are dated. */
+function lasts({ sizing, lines, line, pinStart, pinFinish }: Network, row: number): boolean {
+  if (sizing[row] !== PINNED) return sizing[row] === DURATION || sizing[row] === EFFORT;
+  const own = lines[line[row]];
+  return own.indexOf(pinStart[row]) < own.indexOf(pinFinish[row] + 1);
 }
 
 /** The end of a date, or of the working day before it. A line begins two years before the plan; what would be earlier
