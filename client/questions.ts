@@ -15,7 +15,7 @@ import { explainCell } from "../core/load/explain.ts";
 import { type FreeQuery, freeWhen } from "../core/load/freeWhen.ts";
 import { leaveOf } from "../core/load/leave.ts";
 import { candidatesOf, openingRows } from "../core/load/openingBoard.ts";
-import { peopleLoads } from "../core/load/peopleLoads.ts";
+import { type PeopleLoadsQuery, peopleLoads } from "../core/load/peopleLoads.ts";
 import { personYear } from "../core/load/personYear.ts";
 import { outboxOf, requestsOf } from "../core/load/requests.ts";
 import { ribbonOf } from "../core/load/ribbon.ts";
@@ -42,7 +42,7 @@ export const questions = {
   board: (model: Model, query: BoardQuery) => boardOf(model, query),
   cell: (model: Model, { personId, range, counting }: { personId: string; range: Range; counting: Counting }) =>
     explainCell(model, personId, range, counting),
-  loads: (model: Model, query: ReportRange & { ids: readonly string[] }) => peopleLoads(model, query),
+  loads: (model: Model, query: PeopleLoadsQuery) => peopleLoads(model, query),
   takers: (model: Model, { assignmentId }: { assignmentId: string }) => takersOf(model, assignmentId),
   ribbon: (model: Model, { clock }: { clock: number }) => ribbonOf(model, clock),
   tray: (model: Model, _query: Record<string, never>) => trayOf(model),

@@ -5,6 +5,7 @@ import { useVirtualizer } from "@tanstack/react-virtual";
 import { type KeyboardEvent, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { BoardRowKind } from "../../core/load/boardView.ts";
+import type { PeopleLoads } from "../../core/load/peopleLoads.ts";
 import { shareOf } from "../../core/plan/units.ts";
 import { hoursText, periodHeading, periodPhrase, shareText } from "../../ui/format.ts";
 import { useWidth } from "../../ui/useWidth.ts";
@@ -62,6 +63,7 @@ export function Board({ balance }: BalanceProps) {
     if (at > 8) rows.scrollToIndex(at, { align: "center" });
   }, []);
   const drag = useBarDrag(balance, (distance) => daysAt(distance, column, board.periods));
+  const previews = useMemo(() => drag.loads && loadsById(drag.loads), [drag.loads]);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
   const shown = columns.getVirtualItems();
   const phrases = useMemo(() => board.periods.map(periodPhrase), [board.periods]);
@@ -139,7 +141,7 @@ export function Board({ balance }: BalanceProps) {
               phrases={phrases}
               active={active?.row === item.index ? active.period : null}
               isDropTarget={drag.targetId === board.rows[item.index].personId && drag.targetId !== null}
-              previewLoad={drag.load?.personId === board.rows[item.index].personId ? (drag.load?.load ?? null) : null}
+              previewLoad={previews?.get(board.rows[item.index].id) ?? null}
               balance={balance}
             />
           ))}
@@ -175,6 +177,12 @@ const headWords: Record<BoardRowKind, string> = {
 function daysAt(distance: number, column: number, periods: readonly Range[]): number {
   const days = (periods[periods.length - 1].stop - periods[0].start) / periods.length;
   return Math.round((distance / column) * days);
+}
+
+/** By person id the load of each period. */
+function loadsById({ people, periods, load }: PeopleLoads): Map<string, Int32Array> {
+  const count = periods.length;
+  return new Map(people.map(({ id }, at) => [id, load.subarray(at * count, (at + 1) * count)]));
 }
 
 const sumOf = (minutes: Int32Array): number => minutes.reduce((sum, own) => sum + own, 0);

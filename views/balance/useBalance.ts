@@ -10,8 +10,10 @@ import type { Range } from "../../core/calendar/periods.ts";
 import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
 import type { FinishMove } from "../../core/edits/impact.ts";
 import type { BarChange } from "../../core/entry/moveBar.ts";
+import type { PeopleLoads } from "../../core/load/peopleLoads.ts";
 import { isCalendarDate } from "../../core/plan/schema.ts";
 import { usePlanWindow } from "../frame/windowed.ts";
+import { afterDrop, type Drop } from "./afterDrop.ts";
 import { boardViewOf, filterKeys, type ViewParams, viewParams } from "./balanceParams.ts";
 
 export interface SelectedCell {
@@ -27,7 +29,10 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
   const view = boardViewOf(params);
   const [cell, setCell] = useQueryState("cell", parseAsString.withOptions({ shallow: true }));
   const [moving, setMoving] = useState<string | null>(null);
-  const board = useAnswer("board", { range, grain, open, view, countsTasks: params.show === "tasks" }, initial);
+  const answered = useAnswer("board", { range, grain, open, view, countsTasks: params.show === "tasks" }, initial);
+  /** A drop stands until the board answers it with one of its own. */
+  const [dropped, setDropped] = useState<Drop | null>(null);
+  const board = useMemo(() => (dropped?.board === answered ? afterDrop(dropped) : answered), [dropped, answered]);
   const selected = useMemo(() => readCell(cell), [cell]);
   const explained = useMaybeAnswer("cell", selected && { ...selected, counting: view.counting }, null);
   const takers = useMaybeAnswer("takers", moving === null ? null : { assignmentId: moving }, null);
@@ -50,10 +55,14 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
     const edits = withPicked(assignmentId).map((id) => ({ kind: "reassign" as const, id, personId }));
     return edits.length === 1 ? edits[0] : { kind: "together", words: `give ${edits.length} assignments away`, edits };
   };
-  const give = async (assignmentId: string, personId: string) => {
+  /** @param loads What was worked out for those concerned, to be shown at once. */
+  const give = async (assignmentId: string, personId: string, loads: PeopleLoads | null = null) => {
+    const edit = giveEdit(assignmentId, personId);
     setMoving(null);
     setPicked(new Set());
-    await session.edit(giveEdit(assignmentId, personId));
+    if (loads) setDropped({ board: answered, assignmentIds: withPicked(assignmentId), personId, loads });
+    const faults = await session.edit(edit);
+    if (faults.length > 0) setDropped(null);
   };
   const change = async (made: BarChange): Promise<boolean> => {
     if ("fault" in made) {
@@ -62,9 +71,13 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
     }
     return (await session.edit(made.edit)).length === 0;
   };
-  /** What the people concerned would look like after a drop. */
-  const preview = (assignmentId: string, personId: string) =>
-    session.preview(giveEdit(assignmentId, personId), "loads", { range, grain, ids: [personId] });
+  /** What the people concerned would look like after a drop: first the one who takes, then those who give. */
+  const preview = (assignmentId: string, personId: string) => {
+    const given = new Set(withPicked(assignmentId));
+    const givers = Object.keys(answered.bars).filter((id) => answered.bars[id].some((bar) => given.has(bar.assignmentId)));
+    const ids = [personId, ...givers.filter((id) => id !== personId)];
+    return session.preview(giveEdit(assignmentId, personId), "loads", { range, grain, ids, counting: view.counting });
+  };
   /** Finishes that would move after a drop: people decide how long effort-sized work lasts. */
   const movesAfter = async (assignmentId: string, personId: string): Promise<FinishMove[]> =>
     (await session.ask("impact", { edit: giveEdit(assignmentId, personId) })).finishes;

@@ -4,6 +4,7 @@ import type { DragEndEvent, DragMoveEvent, DragStartEvent } from "@dnd-kit/core"
 import { useRef, useState } from "react";
 import type { FinishMove } from "../../core/edits/impact.ts";
 import type { Bar } from "../../core/load/bars.ts";
+import type { PeopleLoads } from "../../core/load/peopleLoads.ts";
 import { type DropOutcome, dropOutcome } from "../frame/dropOutcome.ts";
 import type { useBalance } from "./useBalance.ts";
 
@@ -21,8 +22,8 @@ export function useBarDrag(
   const [bar, setBar] = useState<Bar | null>(null);
   const [targetId, setTarget] = useState<string | null>(null);
   const [outcome, setOutcome] = useState<DropOutcome | null>(null);
-  /** What the person under the pointer would have to do in each period. */
-  const [load, setLoad] = useState<{ personId: string; load: Int32Array } | null>(null);
+  /** What the people concerned would have to do in each period, the person under the pointer first. */
+  const [loads, setLoads] = useState<PeopleLoads | null>(null);
   const [days, setDays] = useState(0);
   /** Finishes that would move. */
   const [moves, setMoves] = useState<readonly FinishMove[]>([]);
@@ -33,7 +34,7 @@ export function useBarDrag(
     setBar(null);
     setTarget(null);
     setOutcome(null);
-    setLoad(null);
+    setLoads(null);
     setMoves([]);
     setDays(0);
   };
@@ -46,14 +47,14 @@ export function useBarDrag(
     const turn = ++asked.current;
     setTarget(personId);
     setOutcome(null);
-    setLoad(null);
+    setLoads(null);
     setMoves([]);
     const { assignmentId, isEffort } = (event.active.data.current as DragData).bar;
     if (personId === null || isHolder(personId, assignmentId)) return;
-    const loads = await preview(assignmentId, personId);
-    if (turn !== asked.current || !loads || loads.people.length === 0) return;
-    setOutcome(dropOutcome(loads));
-    setLoad({ personId, load: loads.load });
+    const wouldBe = await preview(assignmentId, personId);
+    if (turn !== asked.current || wouldBe?.people[0]?.id !== personId) return;
+    setOutcome(dropOutcome(wouldBe));
+    setLoads(wouldBe);
     if (!isEffort) return;
     const finishes = await movesAfter(assignmentId, personId);
     if (turn === asked.current) setMoves(finishes);
@@ -63,16 +64,17 @@ export function useBarDrag(
     const { assignmentId } = (event.active.data.current as DragData).bar;
     const { edge } = event.active.data.current as DragData;
     const days = daysAt(event.delta.x);
+    const known = personId === targetId ? loads : null;
     cancel();
     if (edge !== undefined) {
       if (days !== 0) void shift(assignmentId, edge === "start" ? days : 0, edge === "finish" ? days : 0);
-    } else if (personId !== null && !isHolder(personId, assignmentId)) void give(assignmentId, personId);
+    } else if (personId !== null && !isHolder(personId, assignmentId)) void give(assignmentId, personId, known);
     else if (personId !== null && days !== 0) void shift(assignmentId, days, days);
   };
   const isHolder = (personId: string, assignmentId: string) =>
     (board.bars[personId] ?? []).some((own) => own.assignmentId === assignmentId);
   const isOwn = bar !== null && targetId !== null && isHolder(targetId, bar.assignmentId);
-  return { bar, targetId: isOwn ? null : targetId, outcome, load, days, moves, start, move, end, cancel };
+  return { bar, targetId: isOwn ? null : targetId, outcome, loads, days, moves, start, move, end, cancel };
 }
 
 /** The person whose row lies under the pointer. Asked of the page itself: a row that is registered as a target costs

@@ -1,0 +1,137 @@
+// The routes by HTTP alone: what they give, what they refuse and in which words; screens under addresses nobody meant.
+import { expect, test } from "@playwright/test";
+import { demoServer, putAway, type Server } from "./server.ts";
+
+let server: Server;
+test.beforeAll(async () => {
+  server = await demoServer();
+});
+test.afterAll(() => putAway(server));
+
+async function get(path: string): Promise<{ status: number; type: string; text: string }> {
+  const response = await fetch(`${server.url}${path}`);
+  return { status: response.status, type: response.headers.get("content-type") ?? "", text: await response.text() };
+}
+
+async function post(path: string, body: string | Uint8Array<ArrayBuffer>): Promise<{ status: number; text: string }> {
+  const response = await fetch(`${server.url}${path}`, { method: "POST", body });
+  return { status: response.status, text: await response.text() };
+}
+
+const window = "from=2027-02-15&to=2027-02-28&by=week";
+
+test("the board goes out as it is asked for: rows, measure, filters and order of the address", async () => {
+  const { type, text } = await get(`/api/board?${window}&rows=none&sort=name&show=load`);
+  expect(type).toContain("text/csv");
+  const [head, ...rows] = text.trim().split("\r\n");
+  expect(head).toContain("2027-02-15,2027-02-22");
+  expect(rows).toHaveLength(29);
+  const names = rows.map((row) => row.split(",")[0].replaceAll('"', ""));
+  expect(names).toEqual([...names].sort((a, b) => a.localeCompare(b)));
+  const mara = rows.find((row) => row.startsWith("Mara Ellingsen")) ?? "";
+  expect(mara).toContain("59.2");
+  const conservators = await get(`/api/board?${window}&rows=none&show=capacity&role=conservator`);
+  expect(conservators.text.trim().split("\r\n").length).toBeLessThan(8);
+  expect(conservators.text).toContain(",40");
+});
+
+test("the board as a workbook is a zip, and no other form is known", async () => {
+  const response = await fetch(`${server.url}/api/board?${window}&format=xlsx`);
+  const bytes = new Uint8Array(await response.arrayBuffer());
+  expect([...bytes.subarray(0, 2)]).toEqual([0x50, 0x4b]);
+  const other = await get("/api/board?format=pdf");
+  expect(other.status).toBe(400);
+  expect(other.text).toContain('The board comes as \\"csv\\" or \\"xlsx\\".');
+});
+
+test("holidays are those of the country, its region and the years, and what makes no sense is said", async () => {
+  const bavaria = JSON.parse((await get("/api/holidays?country=DE&region=BY&from=2027&to=2027")).text);
+  const plain = JSON.parse((await get("/api/holidays?country=DE&from=2027&to=2027")).text);
+  const dates = (answer: { holidays: { from: string }[] }) => answer.holidays.map(({ from }) => from);
+  expect(dates(bavaria)).toContain("2027-01-06");
+  expect(dates(plain)).not.toContain("2027-01-06");
+  expect(dates(plain)).toContain("2027-10-03");
+  for (const [query, says] of [
+    ["country=DE&region=ZZ&from=2027&to=2027", 'There is no region \\"ZZ\\" in this country.'],
+    ["country=DE&from=2028&to=2027", "The last year comes on or after the first"],
+    ["country=DE&from=1950&to=2150", "at most 30 years at once"],
+    ["country=DE&from=soon&to=2027", "Years are whole numbers from 1950 to 2150."],
+  ] as const) {
+    const { status, text } = await get(`/api/holidays?${query}`);
+    expect([status, text.includes(says)], text).toEqual([400, true]);
+  }
+});
+
+test("a feed has the events of the person or team it is asked for, and ids that there are not are not found", async () => {
+  const mara = await get("/api/feeds/people/mara.ics");
+  expect(mara.type).toContain("text/calendar");
+  expect(mara.text).toMatch(/^BEGIN:VCALENDAR\r\n/);
+  expect(mara.text).toContain("SUMMARY:Rock pool trial casts");
+  const all = await get("/api/feeds/leave/all.ics");
+  const workshop = await get("/api/feeds/leave/workshop.ics");
+  const events = (text: string) => text.split("BEGIN:VEVENT").length - 1;
+  expect(events(workshop.text)).toBeGreaterThan(0);
+  expect(events(all.text)).toBeGreaterThan(events(workshop.text));
+  for (const path of ["people/nobody.ics", "people/%25E0%25A4%25A.ics", "leave/%2525.ics", "people/..%2F..%2Fetc.ics"])
+    expect((await get(`/api/feeds/${path}`)).status, path).toBe(404);
+});
+
+test("files to be read say in words why they cannot be", async () => {
+  for (const [body, status, says] of [
+    ["", 422, "This file is empty."],
+    ['a,b\n1,"open', 422, "Look at the quotes"],
+    ["x".repeat(20_000_001), 413, "larger than 20 MB"],
+  ] as const) {
+    const answer = await post("/api/tables?name=people.csv", body);
+    expect(answer.status).toBe(status);
+    expect(answer.text).toContain(says);
+  }
+  const rows = await post("/api/tables/csv", JSON.stringify([["name"], ["=1+1"], ["Mara, Ellingsen"]]));
+  expect(rows.text).toContain("'=1+1");
+  expect(rows.text).toContain('"Mara, Ellingsen"');
+  expect((await post("/api/tables/csv", "[[1]]")).text).toContain("Rows of texts belong here.");
+  expect((await post("/api/tables/csv", "{")).text).toContain("This is not JSON.");
+});
+
+test("nobody writes in another one's name, not even among other edits", async () => {
+  const { revision } = JSON.parse((await get("/api/plan")).text);
+  const comment = { id: "c1", taskId: "tidepool-cases", author: "Somebody Else", at: "2027-02-01T09:00:00Z", text: "I agree" };
+  const single = { kind: "addComment", comment };
+  for (const edit of [single, { kind: "together", words: "several", edits: [single] }]) {
+    const answer = await post("/api/edits", JSON.stringify({ base: revision, request: { kind: "edit", edit, key: `k-${edit.kind}` } }));
+    expect(answer.status, answer.text).toBe(403);
+    expect(answer.text).toContain("written in one’s own name");
+  }
+  expect(JSON.parse((await get("/api/plan")).text).revision).toBe(revision);
+});
+
+test("screens answer addresses nobody meant with what they have, never with an error", async () => {
+  const odd = "from=soon&to=2027-99-99&by=eon&cell=mara@x_y&open=,nobody,&rows=hats&show=%00&sort=%F0%9F%90%A2&role=none";
+  for (const path of [
+    `/balance?${odd}`,
+    `/work?${odd}&group=moon&stage=%3Cscript%3E`,
+    `/work/tidepool?${odd}&task=gone&columns=who,hats`,
+    `/openings?${odd}&opening=gone`,
+    `/openings/requests?${odd}&request=gone`,
+    `/people?${odd}&person=gone`,
+    `/people/person/mara?${odd}&part=week:99`,
+    `/people/leave?${odd}&request=a:b:c`,
+    `/people/calendars?${odd}&calendar=gone`,
+    `/people/teams?${odd}&team=gone`,
+    `/rates?${odd}&table=gone`,
+    `/money?${odd}&cost=hats`,
+  ]) {
+    const { status, text } = await get(path);
+    expect(status, path).toBe(200);
+    expect(text, path).toContain("Mindful");
+    expect(text, path).not.toContain("<script>alert");
+  }
+});
+
+test("a project or person that is not there says so, with a way back", async () => {
+  for (const path of ["/work/none", "/people/person/none"]) {
+    const { text } = await get(path);
+    expect(text, path).toMatch(/There is (no|nobody)|not in the plan|no longer/);
+  }
+  expect((await get("/hats")).status).toBe(404);
+});
