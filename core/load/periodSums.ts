@@ -55,14 +55,16 @@ export function sumDays(capacity: DayMinutes, load: Int32Array, periods: readonl
   const { regular, overtime, at } = capacity;
   const first = periods.length > 0 ? periods[0].start : 0;
   for (let period = 0; period < periods.length; period++) {
+    const stop = periods[period].stop - first;
     let own = 0;
     let planned = 0;
     let over = 0;
-    for (let i = periods[period].start - first; i < periods[period].stop - first; i++) {
+    for (let i = periods[period].start - first; i < stop; i++) {
       const minutes = regular[at + i] + overtime[at + i];
+      const work = load[i];
       own += minutes;
-      planned += load[i];
-      if (load[i] > minutes) over += load[i] - minutes;
+      planned += work;
+      if (work > minutes) over += work - minutes;
     }
     sums.capacity[slot + period] += own;
     sums.load[slot + period] += planned;
