@@ -66,7 +66,7 @@ test("a feed has the events of the person or team it is asked for, and ids that 
   const mara = await get("/api/feeds/people/mara.ics");
   expect(mara.type).toContain("text/calendar");
   expect(mara.text).toMatch(/^BEGIN:VCALENDAR\r\n/);
-  expect(mara.text).toContain("SUMMARY:Rock pool trial casts");
+  expect(mara.text).toContain("SUMMARY:Tidepool Hall: Rock pool trial casts");
   const all = await get("/api/feeds/leave/all.ics");
   const workshop = await get("/api/feeds/leave/workshop.ics");
   const events = (text: string) => text.split("BEGIN:VEVENT").length - 1;
@@ -134,4 +134,21 @@ test("a project or person that is not there says so, with a way back", async () 
     expect(text, path).toMatch(/There is (no|nobody)|not in the plan|no longer/);
   }
   expect((await get("/hats")).status).toBe(404);
+});
+
+test("ids with spaces, signs and slashes are found under their addresses", async () => {
+  const own = await demoServer();
+  try {
+    const text = await (await fetch(`${own.url}/api/plan/file`)).text();
+    const [project, person] = ["tide pool/50% ü", "mara & co/100%"];
+    const odd = text.replaceAll('"tidepool"', JSON.stringify(project)).replaceAll('"mara"', JSON.stringify(person));
+    const replaced = await fetch(`${own.url}/api/plan/file?replace=yes`, { method: "POST", body: odd });
+    expect(replaced.status, await replaced.text()).toBe(200);
+    const read = async (path: string) => (await fetch(`${own.url}${path}`)).text();
+    expect(await read(`/work/${encodeURIComponent(project)}`)).toContain("Rock pool trial casts");
+    expect(await read(`/people/person/${encodeURIComponent(person)}`)).toContain("Mara Ellingsen");
+    expect(await read(`/api/feeds/people/${encodeURIComponent(person)}.ics`)).toContain("Tidepool Hall: Rock pool trial casts");
+  } finally {
+    await putAway(own);
+  }
 });

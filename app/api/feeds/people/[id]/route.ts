@@ -7,5 +7,5 @@ export const dynamic = "force-dynamic";
 /** A person's assignments as iCalendar, at `/api/feeds/people/ID.ics`. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   const id = (await params).id.replace(/\.ics$/, "");
-  return calendarResponse(assignmentsFeed((await currentModel()).model, decodeURIComponent(id)), "There is nobody with this id.");
+  return calendarResponse(assignmentsFeed((await currentModel()).model, id), "There is nobody with this id.");
 }
