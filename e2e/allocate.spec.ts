@@ -1,7 +1,7 @@
 // Balance in full, openings and requests: what is given, typed, accepted, proposed and asked for shows on both sides.
 import { readFile } from "node:fs/promises";
 import { expect, type Locator, type Page, test } from "@playwright/test";
-import { goTo, sheetOf } from "./pages.ts";
+import { goTo, sheetOf, untilSaved } from "./pages.ts";
 import { demoServer, putAway, type Server } from "./server.ts";
 
 let server: Server;
@@ -17,7 +17,7 @@ const cell = (page: Page, name: string, phrase: string): Locator => page.getByRo
 const undo = (page: Page) => page.getByRole("button", { name: /^Undo/ }).click();
 const show = (row: Locator) => row.evaluate((element) => element.scrollIntoView({ block: "center" }));
 
-test("while a bar hangs over somebody their cells show what would be, and do so once it is dropped", async ({ page }) => {
+test("while a bar hangs over somebody their cells show what would be, and Escape puts them back", async ({ page }) => {
   await open(page, "/balance?open=mara");
   const bar = page.getByRole("button", { name: /^Tidepool Hall · Rock pool trial casts/ }).first();
   const target = page.locator('[data-person="rui"]');
@@ -245,4 +245,50 @@ test("a request is not answered in somebody else's name", async ({ page }) => {
   });
   expect(answer.status()).toBe(403);
   expect(await answer.text()).toContain("one’s own name");
+});
+
+test("a bar is dragged by a finger as by the mouse", async ({ browser }) => {
+  const context = await browser.newContext({ hasTouch: true, viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  await open(page, "/balance?open=mara");
+  const bar = page.getByRole("button", { name: /^Tidepool Hall · Rock pool trial casts/ }).first();
+  const target = page.locator('[data-person="rui"]');
+  await show(target);
+  const rui = cell(page, "Rui Monteverde", "week of 15 February");
+  await expect(rui).toContainText("35.5");
+  const [from, to] = [await bar.boundingBox(), await target.boundingBox()];
+  if (!from || !to) throw new Error("bar and row are on screen");
+  const touch = await context.newCDPSession(page);
+  const send = (type: "touchStart" | "touchMove" | "touchEnd", x = 0, y = 0) =>
+    touch.send("Input.dispatchTouchEvent", { type, touchPoints: type === "touchEnd" ? [] : [{ x, y }] });
+  await send("touchStart", from.x + 30, from.y + 10);
+  for (let step = 1; step <= 8; step++) await send("touchMove", from.x + 30, from.y + 10 + ((to.y + 20 - from.y - 10) * step) / 8);
+  await expect(rui).toContainText("15.5");
+  await expect(page.getByText("Rui Monteverde has room for it")).toBeVisible();
+  await send("touchEnd");
+  await expect(cell(page, "Mara Ellingsen", "week of 15 February")).toContainText("0.8");
+  await expect(rui).toContainText("15.5");
+  await untilSaved(page);
+  await page.reload();
+  await expect(rui).toContainText("15.5");
+  await context.close();
+});
+
+test("the printed page has the figures and signs of the screen", async ({ page }) => {
+  await page.addInitScript("window.print = () => {}");
+  await open(page, "/balance?from=2027-03-08&to=2027-04-04&pipeline=full");
+  await page.getByRole("button", { name: "Out" }).click();
+  await page.getByRole("button", { name: "Print…" }).click();
+  const printed = page.frameLocator('iframe[title="Page to print"]');
+  const row = (name: string) => printed.getByRole("row", { name: new RegExp(`^${name}`) });
+  const texts = (of: Locator) => of.getByRole("cell").allTextContents();
+  await expect(row("Kaspar Ilves").getByRole("cell").first()).toHaveText("−2.5");
+  expect((await texts(row("Fabricator")))[0]).toBe("81%");
+  // What is pencilled, or in a project not won yet, stands behind what is confirmed.
+  const widths = await row("Lena Hofmeister")
+    .locator(".tentative")
+    .evaluateAll((parts) => parts.map((part) => part.getAttribute("style")));
+  expect(widths.some((style) => style !== null && !/width: ?0%/.test(style))).toBe(true);
+  const onScreen = page.getByRole("gridcell", { name: /^Lena Hofmeister, week of 29 March:.*hours of the load are not confirmed/ });
+  await expect(onScreen).toBeAttached();
 });

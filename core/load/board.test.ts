@@ -9,6 +9,7 @@ import { boardOf } from "./board.ts";
 import { type BoardFilters, type BoardView, boardRowKinds, noBoardFilters, usualView } from "./boardView.ts";
 import { countedShares, defaultCounting } from "./counting.ts";
 import { explainCell } from "./explain.ts";
+import { placedIn } from "./placements.ts";
 import { ribbonOf } from "./ribbon.ts";
 import { takersOf } from "./takers.ts";
 import { trayOf } from "./tray.ts";
@@ -188,4 +189,28 @@ test("an accepted overload is shown and leaves the list of troubles, while the l
   expect(sumOf(next.accepted)).toBe(1);
   expect(next.load).toEqual(board.load);
   expect(board.overMinutes - next.overMinutes).toBe(board.load[at * count + 2] - board.capacity[at * count + 2]);
+});
+
+test("of a load, what is pencilled, asked for or not won yet is told apart, and never more than all of it", () => {
+  const counting = { pencilled: true, pipeline: "full" } as const;
+  const shown = boardOf(model, { ...asked, open: [], view: { ...usualView, rows: "none", counting } });
+  const shares = countedShares(model, counting);
+  const { work, placements } = model;
+  shown.rows.forEach(({ id }, at) => {
+    shown.periods.forEach(({ start, stop }, p) => {
+      let minutes = 0;
+      for (let row = 0; row < work.assignments; row++) {
+        const { personId, firmness } = model.plan.assignments[row];
+        const stage = model.plan.projects[work.project[row]].stage;
+        const isFirm = (firmness === undefined || firmness === "confirmed") && stage !== "idea" && stage !== "pipeline";
+        if (personId === id && !isFirm && shares[row] > 0) minutes += placedIn(placements, row, shares[row], start, stop);
+      }
+      const slot = at * shown.periods.length + p;
+      expect(shown.tentative[slot], `${id} ${p}`).toBe(minutes);
+      expect(shown.tentative[slot]).toBeLessThanOrEqual(shown.load[slot]);
+    });
+  });
+  expect(shown.tentative.some((minutes) => minutes > 0)).toBe(true);
+  const firm = boardOf(model, { ...asked, open: [], view: { ...usualView, counting: { pencilled: false, pipeline: "none" } } });
+  expect(firm.tentative.every((own) => own === 0)).toBe(true);
 });

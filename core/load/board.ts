@@ -8,6 +8,7 @@ import { BoardMaker } from "./boardRows.ts";
 import { type BoardView, peopleLeft, usualView } from "./boardView.ts";
 import { countedShares } from "./counting.ts";
 import { levelBandOf, type PeriodSums, peopleSums } from "./periodSums.ts";
+import { tentativeLoads } from "./tentative.ts";
 import { type Totals, totalsOf } from "./totals.ts";
 
 /** A row of the board. A group adds up its people; a part is what one person does on one project. */
@@ -34,6 +35,8 @@ export interface Board extends PeriodSums {
   periods: Range[];
   rows: BoardRow[];
   filled: number;
+  /** Of people: what of the load is pencilled, asked for, or in the pipeline. */
+  tentative: Int32Array;
   /** Of groups: openings made in the role, work of the team, and what nobody has on the project. */
   open: Int32Array;
   /** Of groups: how many of their people are over. */
@@ -71,7 +74,8 @@ export function boardOf(model: Model, { range, grain, open, limit, view = usualV
   const periods = periodsIn(range, grain, periodSettingsOf(model.plan));
   const left = [...peopleLeft(model, view.filters, shares, range)];
   const people = peopleSums(model, left, shares, periods);
-  const maker = new BoardMaker(model, { shares, periods, range, people, left, view, countsTasks });
+  const tentative = tentativeLoads(model, left, shares, periods);
+  const maker = new BoardMaker(model, { shares, periods, range, people, tentative, left, view, countsTasks });
   maker.make();
   return {
     periods,

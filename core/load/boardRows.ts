@@ -13,14 +13,16 @@ export interface BoardScene {
   shares: Int32Array;
   periods: readonly Range[];
   range: Range;
-  /** Sums of the people in `left`, in that order. */
+  /** Sums of the people in `left`, in that order; and what of their load is tentative. */
   people: PeriodSums;
+  tentative: Int32Array;
   left: readonly number[];
   view: BoardView;
   countsTasks: boolean;
 }
 
-type FigureKey = "capacity" | "load" | "peakOver" | "open" | "overCount" | "tasks";
+const figureKeys = ["capacity", "load", "peakOver", "tentative", "open", "overCount", "tasks"] as const;
+type FigureKey = (typeof figureKeys)[number];
 
 /** Makes the rows of a board one after the other, with their figures. */
 export class BoardMaker {
@@ -28,7 +30,7 @@ export class BoardMaker {
   overPeople = 0;
   overMinutes = 0;
   readonly #rows: BoardRow[] = [];
-  readonly #figures: Record<FigureKey, Int32Array[]> = { capacity: [], load: [], peakOver: [], open: [], overCount: [], tasks: [] };
+  readonly #figures = Object.fromEntries(figureKeys.map((key) => [key, []])) as unknown as Record<FigureKey, Int32Array[]>;
   readonly #accepted: Uint8Array[] = [];
   readonly #acceptedDays: ReturnType<typeof acceptedDays>;
   /** Index in `left` of each person row. */
@@ -87,23 +89,18 @@ export class BoardMaker {
   /** The rows and their figures, those past `limit` without figures. */
   cut(limit: number | undefined) {
     const filled = Math.min(limit ?? this.#rows.length, this.#rows.length);
-    const { capacity, load, peakOver, open, overCount, tasks } = this.#figures;
     const flat = (list: readonly Int32Array[]) => {
       const figures = new Int32Array(filled * this.#count);
       for (let row = 0; row < filled; row++) figures.set(list[row], row * this.#count);
       return figures;
     };
+    const figures = Object.fromEntries(figureKeys.map((key) => [key, flat(this.#figures[key])])) as Record<FigureKey, Int32Array>;
     const accepted = new Uint8Array(filled * this.#count);
     for (let row = 0; row < filled; row++) accepted.set(this.#accepted[row], row * this.#count);
     return {
       rows: this.#rows,
       filled,
-      capacity: flat(capacity),
-      load: flat(load),
-      peakOver: flat(peakOver),
-      open: flat(open),
-      overCount: flat(overCount),
-      tasks: flat(tasks),
+      ...figures,
       accepted,
     };
   }
@@ -113,6 +110,11 @@ export class BoardMaker {
     const { capacity, load, peakOver } = this.scene.people;
     const cut = (minutes: Int32Array) => minutes.subarray(at, at + this.#count);
     return { capacity: cut(capacity), load: cut(load), peakOver: cut(peakOver) };
+  }
+
+  #tentativeOf(person: number): Int32Array {
+    const at = (this.#slot.get(person) as number) * this.#count;
+    return this.scene.tentative.subarray(at, at + this.#count);
   }
 
   /** Adds a person to the sums of the board. */
@@ -140,7 +142,7 @@ export class BoardMaker {
 
   #push(row: BoardRow, figures: Partial<Record<FigureKey, Int32Array>>, accepted?: Uint8Array): void {
     this.#rows.push(row);
-    for (const key of Object.keys(this.#figures) as FigureKey[]) this.#figures[key].push(figures[key] ?? this.#zeros);
+    for (const key of figureKeys) this.#figures[key].push(figures[key] ?? this.#zeros);
     this.#accepted.push(accepted ?? this.#nowhere);
   }
 
@@ -158,7 +160,11 @@ export class BoardMaker {
       ...(week && { weekDays: week.filter((hours) => hours > 0).length }),
       ...(kind === "contractor" && { isContractor: true }),
     };
-    this.#push(row, { ...this.#figuresOf(person), tasks: this.#tasksOf(person) }, this.#acceptedOf(person));
+    this.#push(
+      row,
+      { ...this.#figuresOf(person), tentative: this.#tentativeOf(person), tasks: this.#tasksOf(person) },
+      this.#acceptedOf(person),
+    );
   }
 
   #addGroups(groups: readonly BoardGroup[]): void {

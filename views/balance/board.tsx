@@ -1,6 +1,6 @@
 "use client";
 // The board: rows and columns virtualised, heads kept in sight, moved through by keyboard.
-import { DndContext, DragOverlay, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
+import { DndContext, DragOverlay, type Modifier, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { type KeyboardEvent, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import type { Range } from "../../core/calendar/periods.ts";
@@ -10,6 +10,7 @@ import { shareOf } from "../../core/plan/units.ts";
 import { hoursText, periodHeading, periodPhrase, shareText } from "../../ui/format.ts";
 import { useWidth } from "../../ui/useWidth.ts";
 import { BoardRow } from "./boardRow.tsx";
+import { cellId } from "./cells.tsx";
 import { barsHeight, HEAD_HEIGHT, LEAST_COLUMN, NAME_WIDTH, PERSON_HEIGHT, ROLE_HEIGHT, SUM_WIDTH } from "./columns.ts";
 import { DragChip } from "./dragChip.tsx";
 import { measureWords } from "./figures.ts";
@@ -147,7 +148,7 @@ export function Board({ balance }: BalanceProps) {
           ))}
         </div>
       </div>
-      <DragOverlay dropAnimation={null}>
+      <DragOverlay dropAnimation={null} modifiers={belowRow}>
         {drag.bar && (
           <DragChip
             bar={drag.bar}
@@ -161,6 +162,9 @@ export function Board({ balance }: BalanceProps) {
     </DndContext>
   );
 }
+
+/** What hangs on the pointer leaves the cells under it in sight: they show what a drop would do. */
+const belowRow: Modifier[] = [({ transform }) => ({ ...transform, y: transform.y + PERSON_HEIGHT - 8 })];
 
 const headWords: Record<BoardRowKind, string> = {
   role: "Person",
@@ -222,10 +226,6 @@ function useGridKeys(
 }
 
 const steps: Record<string, [number, number]> = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] };
-
-export function cellId(row: number, period: number): string {
-  return `cell-${row}-${period}`;
-}
 
 function placeOf(element: HTMLElement): { row: number; period: number } | null {
   const parts = /^cell-(\d+)-(\d+)$/.exec(element.id);

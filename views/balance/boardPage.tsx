@@ -4,8 +4,9 @@ import type { Grain } from "../../core/calendar/periods.ts";
 import type { Board } from "../../core/load/board.ts";
 import { periodState } from "../../core/load/periodSums.ts";
 import { periodHeading, rangeText } from "../../ui/format.ts";
+import { TICK, vesselParts } from "../../ui/vessel.tsx";
 import type { Measure } from "./balanceParams.ts";
-import { figuresAt, figureText, measureWords, rowSum } from "./figures.ts";
+import { cellText, figuresAt, isPart, measureWords, rowSum, sumText } from "./figures.ts";
 
 export function BoardPage({ board, measure, grain, studio }: { board: Board; measure: Measure; grain: Grain; studio: string }) {
   const { periods, rows, band } = board;
@@ -32,30 +33,40 @@ export function BoardPage({ board, measure, grain, studio }: { board: Board; mea
             </tr>
           </thead>
           <tbody>
-            {rows.map((row, at) => {
-              const isPart = row.kind === "part" || row.projectRow !== undefined;
-              const own = isPart && measure !== "fte" ? "load" : measure;
-              return (
-                <tr key={row.key} className={row.kind}>
-                  <th scope="row">{row.name}</th>
-                  {periods.map((period, p) => {
-                    const figures = figuresAt(board, at, p);
-                    const state = isPart ? "open" : periodState(figures.capacity, figures.load, band);
-                    const isAway = !isPart && figures.capacity === 0 && figures.load === 0;
-                    return (
-                      <td key={period.start} className={isAway ? "away" : state}>
-                        {isAway || (isPart && figures.load === 0) ? "" : figureText(own, figures)}
-                      </td>
-                    );
-                  })}
-                  <td>{figureText(own, rowSum(board, at))}</td>
-                </tr>
-              );
-            })}
+            {rows.map((row, at) => (
+              <tr key={row.key} className={row.kind}>
+                <th scope="row">{row.name}</th>
+                {periods.map((period, p) => {
+                  const figures = figuresAt(board, at, p);
+                  const state = isPart(row) ? "open" : periodState(figures.capacity, figures.load, band);
+                  const isAway = !isPart(row) && figures.capacity === 0 && figures.load === 0;
+                  return (
+                    <td key={period.start} className={isAway ? "away" : state}>
+                      {!isAway && cellText(row, measure, figures)}
+                      {!isAway && row.kind === "person" && <PrintedVessel {...figures} />}
+                    </td>
+                  );
+                })}
+                <td>{sumText(row, measure, rowSum(board, at))}</td>
+              </tr>
+            ))}
           </tbody>
         </table>
       </body>
     </html>
+  );
+}
+
+/** The vessel of the screen, by styles that the page brings along. */
+function PrintedVessel(figures: { capacity: number; load: number; tentative: number }) {
+  const { firm, fill, over } = vesselParts(figures);
+  return (
+    <span className="vessel">
+      <i className="firm" style={{ width: `${firm}%` }} />
+      <i className="tentative" style={{ left: `${firm}%`, width: `${fill - firm}%` }} />
+      <i className="past" style={{ left: `${figures.capacity === 0 ? 0 : TICK}%`, width: `${over}%` }} />
+      <i className="tick" style={{ left: `${TICK}%` }} />
+    </span>
   );
 }
 
@@ -72,6 +83,12 @@ thead th{border-bottom-color:#86908c;color:#55625f}
 .part th{padding-left:20px}
 .over{font-weight:700;color:#9c3c16;background:repeating-linear-gradient(135deg,#f6dfd2 0 3px,#fff 3px 6px)}
 .level{color:#2c6b5e}
+.vessel{position:relative;display:block;height:7px;border-bottom:1px solid #b9bdb6;margin-top:2px}
+.vessel i{position:absolute;bottom:0;height:4px}
+.firm{left:0;background:#9fbac5}.level .firm,.over .firm{background:#3d8573}
+.tentative{background:repeating-linear-gradient(90deg,#b57a2c 0 2px,#fff 2px 3px)}
+.past{background:repeating-linear-gradient(135deg,#9c3c16 0 2px,#fff 2px 3px)}
+.vessel .tick{width:1.5px;height:8px;background:#1f2b2a;bottom:-1px}
 .away{background:radial-gradient(circle,#86908c .6px,transparent .8px) 0 0/6px 6px}
 @media print{body{margin:0}tr{break-inside:avoid}*{print-color-adjust:exact;-webkit-print-color-adjust:exact}}
 @page{size:A4 landscape;margin:12mm}

@@ -3,30 +3,26 @@
 import { formatDay } from "../../core/calendar/day.ts";
 import type { Board } from "../../core/load/board.ts";
 import type { Measure } from "./balanceParams.ts";
-import { type CellFigures, figuresAt, figureText, measureWords, rowSum } from "./figures.ts";
+import { cellText, figuresAt, measureWords, rowSum, sumText } from "./figures.ts";
 
 /** A header row, then a row for each of the board's. */
 export function boardTable(board: Board, measure: Measure): string[][] {
   const head = ["Row", "Kind", "Role or code", ...board.periods.map(({ start }) => formatDay(start)), `Sum (${measureWords[measure]})`];
   return [
     head,
-    ...board.rows.map((row, at) => {
-      const isPart = row.kind === "part" || row.projectRow !== undefined;
-      const own = isPart && measure !== "fte" ? "load" : measure;
-      const text = (figures: CellFigures) => plainNumber(figureText(own, figures));
-      return [
-        row.name,
-        row.kind,
-        row.roleName,
-        ...board.periods.map((_, period) => text(figuresAt(board, at, period))),
-        text(rowSum(board, at)),
-      ];
-    }),
+    ...board.rows.map((row, at) => [
+      row.name,
+      row.kind,
+      row.roleName,
+      ...board.periods.map((_, period) => plainNumber(cellText(row, measure, figuresAt(board, at, period)), measure)),
+      plainNumber(sumText(row, measure, rowSum(board, at)), measure),
+    ]),
   ];
 }
 
-/** A figure as a spreadsheet reads it; what is no figure stays empty. */
-function plainNumber(text: string): string {
+/** A figure as a spreadsheet reads it; what is no figure stays empty. A share keeps its sign where all else is hours. */
+function plainNumber(text: string, measure: Measure): string {
   const plain = text.replaceAll(",", "").replace("−", "-").replace("%", "");
-  return Number.isFinite(Number(plain)) ? plain : "";
+  if (plain === "" || !Number.isFinite(Number(plain))) return "";
+  return text.endsWith("%") && measure !== "share" ? `${plain}%` : plain;
 }

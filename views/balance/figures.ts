@@ -1,5 +1,5 @@
 // What a cell of the board says, by the measure that is shown.
-import type { Board } from "../../core/load/board.ts";
+import type { Board, BoardRow } from "../../core/load/board.ts";
 import { shareOf } from "../../core/plan/units.ts";
 import { hoursText, shareText } from "../../ui/format.ts";
 import type { Measure } from "./balanceParams.ts";
@@ -17,6 +17,8 @@ export interface CellFigures {
   capacity: number;
   load: number;
   peakOver: number;
+  /** What of the load is not confirmed. */
+  tentative: number;
   tasks: number;
   /** Minutes of one full-time equivalent. */
   fullTime: number;
@@ -28,6 +30,7 @@ export function figuresAt(board: Board, row: number, period: number): CellFigure
     capacity: board.capacity[slot],
     load: board.load[slot],
     peakOver: board.peakOver[slot],
+    tentative: board.tentative[slot],
     tasks: board.tasks[slot],
     fullTime: board.fullTime[period],
   };
@@ -35,13 +38,30 @@ export function figuresAt(board: Board, row: number, period: number): CellFigure
 
 /** The sums of a row over the window; tasks are not added up, for one lasts through several periods. */
 export function rowSum(board: Board, row: number): CellFigures {
-  const sum: CellFigures = { capacity: 0, load: 0, peakOver: 0, tasks: 0, fullTime: 0 };
+  const sum: CellFigures = { capacity: 0, load: 0, peakOver: 0, tentative: 0, tasks: 0, fullTime: 0 };
   board.periods.forEach((_, period) => {
     const own = figuresAt(board, row, period);
-    for (const key of ["capacity", "load", "peakOver", "fullTime"] as const) sum[key] += own[key];
+    for (const key of ["capacity", "load", "peakOver", "tentative", "fullTime"] as const) sum[key] += own[key];
     sum.tasks = Math.max(sum.tasks, own.tasks);
   });
   return sum;
+}
+
+/** True of what has no capacity of its own: one person's part of a project, and a project. */
+export const isPart = ({ kind, projectRow }: BoardRow): boolean => kind === "part" || projectRow !== undefined;
+
+/** A part has no capacity of its own: of it only the load can be told. */
+const partMeasure = (measure: Measure): Measure => (measure === "fte" ? "fte" : "load");
+
+/** What a cell of a row says; of a group, room is told as the share that is used. */
+export function cellText(row: BoardRow, measure: Measure, figures: CellFigures): string {
+  if (isPart(row)) return figures.load > 0 ? figureText(partMeasure(measure), figures) : "";
+  return figureText(row.kind === "group" && measure === "room" ? "share" : measure, figures);
+}
+
+/** What the sum at the end of a row says. */
+export function sumText(row: BoardRow, measure: Measure, sum: CellFigures): string {
+  return figureText(isPart(row) ? partMeasure(measure) : measure, sum);
 }
 
 export function figureText(measure: Measure, { capacity, load, tasks, fullTime }: CellFigures): string {

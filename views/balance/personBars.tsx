@@ -67,7 +67,8 @@ function BarButton({
   onShift: (startDays: number, stopDays: number) => void;
 }) {
   const { setNodeRef, listeners, isDragging } = useDraggable({ id: bar.assignmentId, data: { bar } });
-  const says = `${bar.projectName} · ${bar.taskName}, ${shortDay(bar.start)} – ${shortDay(bar.stop - 1)}, ${hoursText(bar.minutes)} hours${bar.isPencilled ? ", pencilled" : ""}. Drag onto a person or along time; M gives it to somebody, Alt with ← and → moves it by a day, with Shift its end.`;
+  const width = Math.max(14, right - left - 4);
+  const says = `${bar.projectName} · ${bar.taskName}, ${shortDay(bar.start)} – ${shortDay(bar.stop - 1)}, ${hoursText(bar.minutes)} hours${bar.isPencilled ? ", pencilled" : bar.isAsked ? ", asked for" : ""}. Drag onto a person or along time; M gives it to somebody, Alt with ← and → moves it by a day, with Shift its end.`;
   return (
     <button
       ref={setNodeRef}
@@ -86,25 +87,32 @@ function BarButton({
       }}
       aria-label={says}
       title={says}
-      className={`absolute flex h-[22px] cursor-grab touch-none items-center justify-between gap-2 overflow-hidden rounded-[4px] px-1.5 text-[12.5px] ${bar.isPencilled ? "sign-pencilled text-ink" : "sign-work"} ${isDragging ? "opacity-40" : ""} ${isPicked ? "outline-2 outline-ink outline-offset-1" : ""}`}
+      className={`absolute flex h-[22px] cursor-grab touch-none items-center justify-between gap-2 overflow-hidden rounded-[4px] px-1.5 text-[12.5px] ${bar.isAsked ? "sign-asked text-ink" : bar.isPencilled ? "sign-pencilled text-ink" : "sign-work"} ${isDragging ? "opacity-40" : ""} ${isPicked ? "outline-2 outline-ink outline-offset-1" : ""}`}
       style={
         {
           left: left + 2,
-          width: Math.max(14, right - left - 4),
+          width,
           top,
           "--bar-hue": hueOf(bar.projectRow),
         } as React.CSSProperties
       }
     >
-      <span className={`truncate ${bar.isPencilled ? "rounded-[3px] bg-sheet/85 px-1" : ""}`}>
-        {bar.projectName} · {bar.taskName}
-      </span>
+      {width >= NAMED && (
+        <span className={`truncate ${bar.isPencilled ? "rounded-[3px] bg-sheet/85 px-1" : ""}`}>
+          {bar.projectName} · {bar.taskName}
+        </span>
+      )}
       <BarEdge bar={bar} edge="start" />
       <BarEdge bar={bar} edge="finish" />
-      <span className={`shrink-0 ${bar.isPencilled ? "rounded-[3px] bg-sheet/85 px-1" : ""}`}>{hoursText(bar.minutes)} h</span>
+      {width >= COUNTED && (
+        <span className={`ml-auto shrink-0 ${bar.isPencilled ? "rounded-[3px] bg-sheet/85 px-1" : ""}`}>{hoursText(bar.minutes)} h</span>
+      )}
     </button>
   );
 }
+
+/** From which width on, in pixels, a bar has room for its hours, and for its name too. */
+const [COUNTED, NAMED] = [54, 96];
 
 /** An end of a bar, to stretch it by. */
 function BarEdge({ bar, edge }: { bar: Bar; edge: "start" | "finish" }) {

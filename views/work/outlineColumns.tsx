@@ -39,7 +39,7 @@ export const columnWords: Record<OutlineColumn, string> = {
 };
 
 const widths: Record<OutlineColumn, string> = {
-  role: "minmax(80px,0.6fr)",
+  role: "minmax(126px,0.6fr)",
   who: "84px",
   hours: "62px",
   open: "62px",
@@ -56,7 +56,7 @@ const figures: ReadonlySet<OutlineColumn> = new Set(["hours", "open", "days", "p
 
 /** The grid of a row: tick, name, the columns, the chart. */
 export function gridOf(columns: readonly OutlineColumn[]): string {
-  return `30px minmax(180px,1.3fr) ${columns.map((column) => widths[column]).join(" ")} minmax(180px,2fr)`;
+  return `30px minmax(180px,1.3fr) ${columns.map((column) => widths[column]).join(" ")} minmax(160px,2fr)`;
 }
 
 export function ColumnHead({ column }: { column: OutlineColumn }) {

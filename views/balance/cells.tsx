@@ -1,0 +1,93 @@
+"use client";
+// What every row of the board is made of: its cells, and the sum at its end.
+import type { Board } from "../../core/load/board.ts";
+import { hoursText } from "../../ui/format.ts";
+import type { Measure } from "./balanceParams.ts";
+import { PERSON_HEIGHT, SUM_WIDTH } from "./columns.ts";
+import { isPart, rowSum, sumText } from "./figures.ts";
+import type { useBalance } from "./useBalance.ts";
+
+export interface RowProps {
+  at: number;
+  top: number;
+  height: number;
+  column: number;
+  firstColumn: number;
+  columnCount: number;
+  /** Each period in words. */
+  phrases: string[];
+  /** Period whose cell has the keyboard's focus. */
+  active: number | null;
+  isDropTarget: boolean;
+  /** What the person would have to do in each period if what is dragged were dropped on them. */
+  previewLoad: Int32Array | null;
+  balance: ReturnType<typeof useBalance>;
+}
+
+export function cellId(row: number, period: number): string {
+  return `cell-${row}-${period}`;
+}
+
+/** The row that Tab leads to first: the first person where a heading stands above them. */
+export function firstStop({ rows }: Board): number {
+  return rows[0]?.kind === "group" && rows[1]?.kind === "person" ? 1 : 0;
+}
+
+export function columnsShown({ firstColumn, columnCount }: RowProps): number[] {
+  return Array.from({ length: columnCount }, (_, at) => firstColumn + at);
+}
+
+export function RowSum({ board, at, measure }: { board: Board; at: number; measure: Measure }) {
+  const row = board.rows[at];
+  const sum = rowSum(board, at);
+  const isOver = !isPart(row) && sum.load > sum.capacity;
+  return (
+    <div
+      role="gridcell"
+      aria-label={`${row.name}, in all: ${hoursText(sum.load)}${isPart(row) ? "" : ` of ${hoursText(sum.capacity)}`} hours`}
+      title={`In all: ${hoursText(sum.load)}${isPart(row) ? "" : ` of ${hoursText(sum.capacity)}`} hours`}
+      className={`sticky right-0 z-[2] shrink-0 border-line border-l px-2 text-right text-[13px] ${row.kind === "group" ? "bg-paper" : "bg-sheet"} ${isOver ? "font-semibold text-over" : "text-ink-2"}`}
+      style={{ width: SUM_WIDTH, paddingTop: row.kind === "person" ? 6 : 5 }}
+    >
+      {at < board.filled ? sumText(row, measure, sum) : ""}
+    </div>
+  );
+}
+
+export function Cell({
+  id,
+  left,
+  width,
+  label,
+  isTabStop = false,
+  isPressable = false,
+  isSelected = false,
+  onSelect,
+  children,
+}: {
+  id: string;
+  left: number;
+  width: number;
+  label: string;
+  isTabStop?: boolean;
+  isPressable?: boolean;
+  isSelected?: boolean;
+  onSelect?: () => void;
+  children: React.ReactNode;
+}) {
+  return (
+    <div
+      id={id}
+      role="gridcell"
+      tabIndex={isTabStop ? 0 : -1}
+      aria-label={label}
+      aria-selected={isSelected}
+      title={label}
+      onClick={onSelect}
+      className={`absolute top-0 border-line border-r ${isPressable ? "cursor-pointer hover:bg-well/60" : ""} focus-visible:z-[1] focus-visible:outline-offset-[-2px]`}
+      style={{ left, width, height: isPressable ? PERSON_HEIGHT - 1 : "100%" }}
+    >
+      {children}
+    </div>
+  );
+}

@@ -1,0 +1,170 @@
+"use client";
+// A person's row of the board: a cell for each period and, opened, their bars.
+import { ChevronDown, ChevronRight } from "lucide-react";
+import { memo } from "react";
+import type { Board, BoardRow } from "../../core/load/board.ts";
+import { type PeriodState, periodState } from "../../core/load/periodSums.ts";
+import { hoursText } from "../../ui/format.ts";
+import { Vessel } from "../../ui/vessel.tsx";
+import type { Measure } from "./balanceParams.ts";
+import { Cell, cellId, columnsShown, firstStop, type RowProps, RowSum } from "./cells.tsx";
+import { NAME_WIDTH, PERSON_HEIGHT } from "./columns.ts";
+import { type CellFigures, figuresAt, figureText } from "./figures.ts";
+import { PersonBars } from "./personBars.tsx";
+
+export function PersonRow(props: RowProps) {
+  const { at, top, height, column, firstColumn, phrases, active, isDropTarget, previewLoad, balance } = props;
+  const { board, measure, open, toggle, selected, select } = balance;
+  const row = board.rows[at];
+  const count = board.periods.length;
+  const isOpen = open.includes(row.id);
+  return (
+    <div
+      role="row"
+      aria-rowindex={at + 2}
+      data-person={row.id}
+      className={`absolute left-0 flex w-full justify-between border-line border-b ${isDropTarget ? "bg-pine-wash" : ""}`}
+      style={{ top, height }}
+    >
+      <div
+        role="rowheader"
+        className={`sticky left-0 z-[2] h-full border-line border-r ${isDropTarget ? "bg-pine-wash" : "bg-sheet"}`}
+        style={{ width: NAME_WIDTH }}
+      >
+        <button
+          type="button"
+          aria-expanded={isOpen}
+          title={isOpen ? "Close the assignments" : "Show the assignments"}
+          onClick={() => toggle(row.id)}
+          className="flex w-full items-start gap-1 py-[5px] pr-2 pl-1.5 text-left hover:bg-well"
+          style={{ height: PERSON_HEIGHT - 1 }}
+        >
+          <span className="pt-[3px] text-ink-2">{isOpen ? <ChevronDown size={13} /> : <ChevronRight size={13} />}</span>
+          <span className="min-w-0">
+            <span className="block truncate font-semibold leading-tight">{row.name}</span>
+            <span className="block truncate text-[12.5px] text-ink-2 leading-tight">{subtitle(row)}</span>
+          </span>
+        </button>
+      </div>
+      {at < board.filled &&
+        columnsShown(props).map((period) => {
+          const slot = at * count + period;
+          const isSelected =
+            selected?.personId === row.id &&
+            selected.range.start === board.periods[period].start &&
+            selected.range.stop === board.periods[period].stop;
+          return (
+            <PersonCell
+              key={period}
+              id={cellId(at, period)}
+              left={NAME_WIDTH + period * column}
+              width={column}
+              name={row.name}
+              phrase={phrases[period]}
+              {...figuresAt(board, at, period)}
+              {...(previewLoad && { load: previewLoad[period], isChanged: previewLoad[period] !== board.load[slot] })}
+              isAccepted={board.accepted[slot] === 1}
+              band={board.band}
+              measure={measure}
+              isSelected={isSelected}
+              isTabStop={active === period || (active === null && at === firstStop(board) && period === firstColumn)}
+              onSelect={() => select({ personId: row.id, range: board.periods[period] })}
+            />
+          );
+        })}
+      <RowSum board={board} at={at} measure={measure} />
+      {isOpen && (
+        <PersonBars
+          bars={board.bars[row.id] ?? []}
+          periods={board.periods}
+          column={column}
+          picked={balance.picked}
+          onPick={balance.pick}
+          onGive={balance.setMoving}
+          onShift={(id, startDays, stopDays) => void balance.shift(id, startDays, stopDays)}
+          onSelect={() => select({ personId: row.id, range: { start: board.periods[0].start, stop: board.periods[count - 1].stop } })}
+        />
+      )}
+    </div>
+  );
+}
+
+function subtitle({ roleName, weekDays, isContractor }: BoardRow): string {
+  const days = weekDays !== undefined && weekDays < 5 ? `, ${weekDays} days` : "";
+  return `${roleName}${days}${isContractor ? " · contractor" : ""}`;
+}
+
+interface PersonCellProps extends CellFigures {
+  /** It shows what would be. */
+  isChanged?: boolean;
+  isAccepted: boolean;
+  id: string;
+  left: number;
+  width: number;
+  name: string;
+  phrase: string;
+  band: Board["band"];
+  measure: Measure;
+  isSelected: boolean;
+  isTabStop: boolean;
+  onSelect: () => void;
+}
+
+const PersonCell = memo(
+  function PersonCell({
+    id,
+    left,
+    width,
+    name,
+    phrase,
+    isAccepted,
+    isChanged,
+    band,
+    measure,
+    isSelected,
+    isTabStop,
+    onSelect,
+    ...figures
+  }: PersonCellProps) {
+    const { capacity, load, peakOver, tentative } = figures;
+    const state = periodState(capacity, load, band);
+    const isLeft = isAccepted && state === "over";
+    const isAway = capacity === 0 && load === 0;
+    const label = `${name}, ${phrase}: ${saysOf(capacity, load, peakOver, state)}${tentativeWords(tentative)}${isLeft ? ", accepted" : ""}`;
+    return (
+      <Cell id={id} left={left} width={width} label={label} isTabStop={isTabStop} onSelect={onSelect} isSelected={isSelected} isPressable>
+        {isAway ? (
+          <span className="sign-away absolute inset-0" />
+        ) : (
+          <span className={`absolute inset-0 block px-2 pt-[5px] ${state === "over" && !isLeft ? "bg-over-wash" : ""}`}>
+            {peakOver > 0 && state !== "over" && <span className="sign-peak absolute top-[8px] left-[8px]" />}
+            {isLeft && (
+              <span aria-hidden className="absolute top-[6px] left-[7px] text-[11.5px] text-ink-2">
+                accepted
+              </span>
+            )}
+            <span className={`block text-right leading-[18px] ${isLeft ? "text-ink-2" : tone(state)}`}>{figureText(measure, figures)}</span>
+            <Vessel capacity={capacity} load={load} tentative={tentative} isLevel={state !== "open"} />
+          </span>
+        )}
+        {isSelected && <span className="pointer-events-none absolute inset-0 border-2 border-ink" />}
+        {isChanged && <span className="pointer-events-none absolute inset-0 border-2 border-plum" />}
+      </Cell>
+    );
+  },
+  (a, b) => (Object.keys(a) as (keyof PersonCellProps)[]).every((key) => key === "onSelect" || a[key] === b[key]),
+);
+
+function tone(state: PeriodState): string {
+  if (state === "over") return "font-bold text-over";
+  return state === "level" ? "text-level-ink" : "";
+}
+
+function saysOf(capacity: number, load: number, peakOver: number, state: PeriodState): string {
+  if (capacity === 0 && load === 0) return "no capacity";
+  const sum = `${hoursText(load)} of ${hoursText(capacity)} hours`;
+  if (state === "over") return `over by ${hoursText(load - capacity)} hours, ${sum}`;
+  return `${hoursText(Math.max(0, capacity - load))} hours of room, ${sum}${peakOver > 0 ? `; single days are over by ${hoursText(peakOver)} hours` : ""}`;
+}
+
+const tentativeWords = (minutes: number): string => (minutes > 0 ? `; ${hoursText(minutes)} hours of the load are not confirmed` : "");

@@ -1,0 +1,86 @@
+"use client";
+// A row of the board that adds up others: a role, a team, a place or a project, or one person's part of a project.
+import type { Board } from "../../core/load/board.ts";
+import { hoursText, hueOf } from "../../ui/format.ts";
+import type { Measure } from "./balanceParams.ts";
+import { Cell, cellId, columnsShown, firstStop, type RowProps, RowSum } from "./cells.tsx";
+import { NAME_WIDTH } from "./columns.ts";
+import { cellText, figuresAt, isPart } from "./figures.ts";
+
+/** A heading with the sums of what is under it, or one person's part of a project. */
+export function SumRow(props: RowProps) {
+  const { at, top, height, column, phrases, balance } = props;
+  const { board, measure } = balance;
+  const row = board.rows[at];
+  const isGroup = row.kind === "group";
+  const hasFigures = at < board.filled;
+  return (
+    <div
+      role="row"
+      aria-rowindex={at + 2}
+      data-row={row.key}
+      className={`absolute left-0 flex w-full justify-between border-line border-b ${isGroup ? "bg-well/50" : ""}`}
+      style={{ top, height }}
+    >
+      <div
+        role="rowheader"
+        className={`sticky left-0 z-[2] flex h-full items-center gap-1.5 border-line border-r ${isGroup ? "bg-paper px-3 font-title text-[15px] italic" : "bg-sheet pr-3 pl-7 text-[13px]"}`}
+        style={{ width: NAME_WIDTH }}
+      >
+        {row.projectRow !== undefined && (
+          <span className="size-[9px] shrink-0 rounded-[2px]" style={{ background: hueOf(row.projectRow) }} />
+        )}
+        <span className="truncate">{row.name}</span>
+      </div>
+      {columnsShown(props).map((period) => (
+        <Cell
+          key={period}
+          id={cellId(at, period)}
+          left={NAME_WIDTH + period * column}
+          width={column}
+          label={`${row.name}, ${phrases[period]}: ${sumWords(board, at, period)}`}
+          isTabStop={props.active === period || (props.active === null && at === firstStop(board) && period === props.firstColumn)}
+        >
+          {hasFigures && <SumCell board={board} at={at} period={period} measure={measure} />}
+        </Cell>
+      ))}
+      <RowSum board={board} at={at} measure={measure} />
+    </div>
+  );
+}
+
+function SumCell({ board, at, period, measure }: { board: Board; at: number; period: number; measure: Measure }) {
+  const row = board.rows[at];
+  const figures = figuresAt(board, at, period);
+  const slot = at * board.periods.length + period;
+  const [over, open] = [board.overCount[slot], board.open[slot]];
+  const isOver = !isPart(row) && figures.load > figures.capacity;
+  const shown = cellText(row, measure, figures);
+  return (
+    <span
+      className={`flex h-full items-center justify-between gap-1 px-2 text-[12.5px] ${isOver ? "font-semibold text-over" : "text-ink-2"}`}
+    >
+      <span className="truncate text-[11.5px]">
+        {over > 0 ? (
+          <span className="flex items-center gap-1 text-over">
+            <span aria-hidden className="sign-over size-[8px]" />
+            {over}
+          </span>
+        ) : open > 0 ? (
+          `+${hoursText(open)}`
+        ) : (
+          ""
+        )}
+      </span>
+      <span>{shown}</span>
+    </span>
+  );
+}
+
+function sumWords(board: Board, at: number, period: number): string {
+  const { capacity, load } = figuresAt(board, at, period);
+  const slot = at * board.periods.length + period;
+  const open = board.open[slot] > 0 ? `; ${hoursText(board.open[slot])} hours more have nobody, or are the team’s` : "";
+  const over = board.overCount[slot] > 0 ? `; ${board.overCount[slot]} of them over` : "";
+  return isPart(board.rows[at]) ? `${hoursText(load)} hours${open}` : `${hoursText(load)} of ${hoursText(capacity)} hours${over}${open}`;
+}
