@@ -1,9 +1,10 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../demo/fernhollow.ts";
 import { largePlan } from "../demo/large.ts";
+import { everyEditFrom } from "../tests/everyEdit.ts";
 import { editsFrom } from "../tests/randomEdits.ts";
 import { tangledPlan } from "../tests/randomPlan.ts";
-import { applyEdit } from "./edits/edit.ts";
+import { applyEdit, type Edit } from "./edits/edit.ts";
 import { defaultCounting } from "./load/counting.ts";
 import { buildModel, horizonOf, type Model } from "./model.ts";
 import { checkPlan } from "./plan/check.ts";
@@ -43,10 +44,9 @@ function laidOut({ schedule }: Model) {
 }
 
 /** Makes random edits one after the other and compares every step with working everything out anew. */
-function holdsAgainstFullRun(first: Plan, seed: number): number {
+function holdsAgainstFullRun(first: Plan, next: (plan: Plan) => Edit): number {
   let plan = first;
   let model = buildModel(plan);
-  const next = editsFrom(seed);
   let applied = 0;
   for (let step = 0; step < 70; step++) {
     const edit = next(plan);
@@ -67,11 +67,15 @@ function holdsAgainstFullRun(first: Plan, seed: number): number {
 }
 
 test.each([1, 2, 3, 4])("dating and placing again only what an edit touched is the same as a full run (plain plan, seed %i)", (seed) => {
-  expect(holdsAgainstFullRun(largePlan(small, seed), seed)).toBeGreaterThan(30);
+  expect(holdsAgainstFullRun(largePlan(small, seed), editsFrom(seed))).toBeGreaterThan(30);
 });
 
 test.each([11, 12, 13, 14, 15, 16, 17, 18])("and so it is where outlines, effort, constraints and calendars decide (seed %i)", (seed) => {
-  expect(holdsAgainstFullRun(tangledPlan(seed), seed)).toBeGreaterThan(25);
+  expect(holdsAgainstFullRun(tangledPlan(seed), editsFrom(seed))).toBeGreaterThan(25);
+});
+
+test.each([1, 2])("and after edits of every kind on the demo plan (seed %i)", (seed) => {
+  expect(holdsAgainstFullRun(fernhollow(), everyEditFrom(seed))).toBeGreaterThan(40);
 });
 
 test("an edit dates nothing but what hangs on it", () => {

@@ -6,6 +6,7 @@ import { applyEdit, type Edit } from "../core/edits/edit.ts";
 import { parsePlanValue } from "../core/plan/parse.ts";
 import { fernhollow } from "../demo/fernhollow.ts";
 import { largePlan } from "../demo/large.ts";
+import { everyEditFrom } from "../tests/everyEdit.ts";
 import { editsFrom } from "../tests/randomEdits.ts";
 import { copyTemplate, migrationsFolder } from "../tests/storeTemplate.ts";
 import type { Database } from "./driver.ts";
@@ -58,6 +59,24 @@ test("whatever is edited, the folder holds the same plan as memory", async () =>
   await reopen();
   expect(store.snapshot().plan).toEqual(plan);
   expect(store.snapshot().revision).toBe(revision);
+});
+
+test("and so it does for edits of every kind, taken back and made again", async () => {
+  const next = everyEditFrom(5);
+  let made = 0;
+  for (let step = 0; step < 90; step++) {
+    const answer = await settle({ kind: "edit", edit: next(store.snapshot().plan) });
+    if (answer.faults.length === 0) made++;
+    if (step % 9 === 4) {
+      expect((await settle({ kind: "undo" })).faults).toEqual([]);
+      if (step % 2 === 0) expect((await settle({ kind: "redo" })).faults).toEqual([]);
+    }
+  }
+  expect(made).toBeGreaterThan(50);
+  const { plan, revision } = store.snapshot();
+  expect(parsePlanValue(plan).faults).toEqual([]);
+  await reopen();
+  expect(store.snapshot()).toMatchObject({ plan, revision });
 });
 
 test("an edit is undone and redone after the folder was opened anew, and says what it undoes", async () => {

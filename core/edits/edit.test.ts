@@ -1,6 +1,7 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { largePlan } from "../../demo/large.ts";
+import { everyEditFrom, noEditsYet } from "../../tests/everyEdit.ts";
 import { editsFrom } from "../../tests/randomEdits.ts";
 import { checkPlan } from "../plan/check.ts";
 import { applyChanges, invert } from "./change.ts";
@@ -30,6 +31,30 @@ test.each([11, 12, 13])("every edit leaves a sound plan, and its changes reverse
     expect(outcome.words).not.toBe("");
     current = outcome.plan;
   }
+});
+
+test("so it is with every kind of edit on the demo plan, and every kind is made", () => {
+  const made = noEditsYet();
+  for (const seed of [1, 2, 3, 4]) {
+    let current = fernhollow();
+    const next = everyEditFrom(seed);
+    for (let step = 0; step < 150; step++) {
+      const edit = next(current);
+      const read = editSchema.safeParse(JSON.parse(JSON.stringify(edit)));
+      expect(read.error?.issues ?? [], JSON.stringify(edit)).toEqual([]);
+      const outcome = applyEdit(current, edit);
+      if (!outcome.plan) {
+        for (const { message } of outcome.faults) expect(message, JSON.stringify(edit)).toMatch(/[.?]$/);
+        continue;
+      }
+      made[edit.kind]++;
+      expect(checkPlan(outcome.plan), JSON.stringify(edit)).toEqual([]);
+      expect(applyChanges(outcome.plan, invert(outcome.changes)), JSON.stringify(edit)).toEqual(current);
+      expect(outcome.words).not.toBe("");
+      current = outcome.plan;
+    }
+  }
+  expect(Object.entries(made).filter(([, count]) => count === 0)).toEqual([]);
 });
 
 test("giving an assignment to somebody changes its person alone", () => {

@@ -39,7 +39,7 @@ export const columnWords: Record<OutlineColumn, string> = {
 };
 
 const widths: Record<OutlineColumn, string> = {
-  role: "minmax(126px,0.6fr)",
+  role: "minmax(138px,0.6fr)",
   who: "84px",
   hours: "62px",
   open: "62px",

@@ -1,0 +1,232 @@
+// Random edits of every kind there is, for what has to hold whatever is edited.
+import type { Edit, SingleEdit } from "../core/edits/edit.ts";
+import type { Assignment, Person, Plan, Task, Team } from "../core/plan/schema.ts";
+import { randomFrom } from "../demo/random.ts";
+import { nextDate } from "./plainCapacity.ts";
+import { editsFrom } from "./randomEdits.ts";
+
+type Random = ReturnType<typeof randomFrom>;
+type Make = (plan: Plan, random: Random, id: string) => Edit;
+
+/** A stream of edits of all kinds; most fit the plan they are asked for, some are to be refused. */
+export function everyEditFrom(seed: number): (plan: Plan) => Edit {
+  const random = randomFrom(seed + 7_000);
+  const usual = editsFrom(seed);
+  let made = 0;
+  return (plan) => {
+    made++;
+    return random.below(4) === 0 ? usual(plan) : random.pick(kinds)(plan, random, `${seed}-${made}`);
+  };
+}
+
+const aDate = ({ below }: Random): string => nextDate("2027-01-04", below(300));
+const AT = "2027-02-01T09:00:00Z";
+const ME = "Nora Okafor";
+
+function range(random: Random, most: number): { from: string; to: string } {
+  const from = aDate(random);
+  return { from, to: nextDate(from, random.below(most)) };
+}
+
+/** One of a list's ids; one that there is not where the list is empty. */
+const anId = ({ pick }: Random, rows: readonly { id: string }[]): string => (rows.length > 0 ? pick(rows).id : "nothing");
+
+function newTask({ projects, roles }: Plan, { pick, below }: Random, id: string): Task {
+  return { id, projectId: pick(projects).id, name: `Task ${id}`, roleId: pick(roles).id, sizing: "duration", durationDays: below(12) };
+}
+
+function newWork({ people }: Plan, { pick, below }: Random, id: string, taskId: string): Assignment {
+  return { id, taskId, personId: pick(people).id, hours: 1 + below(40) };
+}
+
+const withLeave = ({ people }: Plan): Person[] => people.filter(({ timeOff }) => (timeOff?.length ?? 0) > 0);
+
+const kinds: Make[] = [
+  ({ people }, random, id) => ({
+    kind: "acceptOverload",
+    acceptance: { id: `accept-${id}`, personId: random.pick(people).id, ...range(random, 30), reason: "Known, and left" },
+  }),
+  ({ acceptances }, random) => ({ kind: "deleteAcceptance", id: anId(random, acceptances) }),
+  (_, { below }, id) => ({
+    kind: "addCalendar",
+    calendar: { id: `calendar-${id}`, name: `Calendar ${id}`, week: [8, 8, 8, 8, below(2) * 8, 0, 0], exceptions: [] },
+  }),
+  ({ calendars }, random) => ({ kind: "deleteCalendar", id: anId(random, calendars) }),
+  ({ tasks, people }, { pick }, id) => ({
+    kind: "addComment",
+    comment: {
+      id: `comment-${id}`,
+      taskId: pick(tasks).id,
+      author: ME,
+      at: AT,
+      text: "What about this?",
+      mentions: [{ personId: pick(people).id }],
+    },
+  }),
+  ({ comments }, random) => ({ kind: "deleteComment", id: anId(random, comments) }),
+  (plan, random, id) => {
+    const { calendarId } = plan.projects[0];
+    const project = { id: `project-${id}`, name: `Project ${id}`, stage: "approved" as const, start: aDate(random), calendarId };
+    const task: Task = { ...newTask(plan, random, `task-${id}`), projectId: project.id };
+    return { kind: "addProject", project, tasks: [task], assignments: [newWork(plan, random, `work-${id}`, task.id)], links: [] };
+  },
+  (_, __, id) => ({ kind: "addSkill", skill: { id: `skill-${id}`, name: `Skill ${id}` } }),
+  (plan, random, id) => {
+    const first = newTask(plan, random, `first-${id}`);
+    const second = { ...newTask(plan, random, `second-${id}`), projectId: first.projectId };
+    return {
+      kind: "addTasks",
+      tasks: [first, second],
+      next: random.pick([null, random.pick(plan.tasks).id]),
+      assignments: [newWork(plan, random, `work-${id}`, second.id)],
+      links: [{ id: `link-${id}`, from: first.id, to: second.id, kind: "FS" }],
+    };
+  },
+  ({ people, teams }, { pick, below }, id) => {
+    const team: Team = { id: `team-${id}`, name: `Team ${id}`, handle: `team-${id}`, memberIds: [pick(people).id] };
+    return { kind: "addTeam", team: teams.length > 0 && below(2) === 0 ? { ...team, parentId: pick(teams).id } : team };
+  },
+  ({ teams, people }, random) => ({
+    kind: "changeTeam",
+    id: anId(random, teams),
+    set: { memberIds: [random.pick(people).id], parentId: random.pick([null, anId(random, teams)]), description: "Changed" },
+  }),
+  ({ teams }, random) => ({ kind: "deleteTeam", id: anId(random, teams) }),
+  ({ projects }, { pick }, id) => ({ kind: "addTemplate", id: `template-${id}`, name: `Template ${id}`, projectId: pick(projects).id }),
+  ({ templates }, random) => ({ kind: "deleteTemplate", id: anId(random, templates) }),
+  ({ tasks, people }, { pick, below }, id) => {
+    const [taskId, hours] = [pick(tasks).id, 4 + below(40)];
+    const personId = pick(people).id;
+    const entry = { at: AT, by: ME, to: "Project lead", step: "asked" as const };
+    return {
+      kind: "askWork",
+      request: { id: `request-${id}`, taskId, assignmentId: `asked-${id}`, personId, hours, state: "asked", history: [entry] },
+      assignment: { id: `asked-${id}`, taskId, personId, hours, firmness: "asked" },
+    };
+  },
+  ({ requests, people }, random) => {
+    const step = random.pick(["offered", "confirmed", "declined"] as const);
+    return {
+      kind: "answerRequest",
+      id: anId(random, requests),
+      entry: { at: AT, by: ME, to: "Project lead", step, ...(step === "declined" && { text: "Not then" }) },
+      ...(step !== "declined" && { personId: random.pick(people).id }),
+    };
+  },
+  (plan, random) => {
+    const person = random.pick(withLeave(plan));
+    const state = random.pick(["approved", "declined", "requested"] as const);
+    return {
+      kind: "answerTimeOff",
+      personId: person?.id ?? "nobody",
+      id: anId(random, person?.timeOff ?? []),
+      state,
+      ...(state === "declined" && { reason: "Too many are away" }),
+      ...(state === "requested" && { suggested: range(random, 9) }),
+    };
+  },
+  (plan, random) => {
+    const person = random.pick(withLeave(plan));
+    return { kind: "deleteTimeOff", personId: person?.id ?? "nobody", id: anId(random, person?.timeOff ?? []) };
+  },
+  ({ rateTables, roles }, { pick, below }) => {
+    const table = pick(rateTables);
+    const entry = { roleId: pick(roles).id, from: "2027-05-01", rate: 20 + below(40) };
+    return { kind: "changeRates", tableId: table.id, entries: [...table.entries, entry] };
+  },
+  ({ people }, { pick }, id) => {
+    const { timeOff: _, overtime: __, ...copied } = pick(people);
+    return {
+      kind: "importRows",
+      source: "people.csv",
+      rows: [
+        { list: "people", row: { ...pick(people), location: `Place ${id}` } },
+        { list: "people", row: { ...copied, id: `imported-${id}`, name: `Imported ${id}` } },
+      ],
+    };
+  },
+  ({ tasks }, { pick }) => ({ kind: "changeTask", id: pick(tasks).id, set: { state: pick(["done", "underWay", null]) } }),
+  ({ tasks }, random) => {
+    const done = tasks.filter(({ state }) => state === "done");
+    return { kind: "reviewTask", id: anId(random, done), reason: random.pick([null, "The edges are not sealed"]) };
+  },
+  (_, { below }, id) => ({
+    kind: "saveView",
+    view: { id: `view-${id}`, name: `View ${below(5)}`, screen: "balance", query: `?rows=none&sort=worst&n=${id}` },
+  }),
+  ({ views }, random) => ({ kind: "deleteView", id: anId(random, views) }),
+  (plan, random, id) => {
+    const taskId = random.pick(plan.tasks).id;
+    const rows = [newWork(plan, random, `joins-${id}`, taskId), ...plan.assignments.filter((own) => own.taskId === taskId).slice(0, 1)];
+    return { kind: "setStaff", taskId, rows };
+  },
+  (plan, random, id) => {
+    const openings = plan.assignments.filter(({ personId, teamId, materialId }) => !personId && !teamId && !materialId);
+    return {
+      kind: "staffTasks",
+      personId: random.pick(plan.people).id,
+      openings: openings.slice(0, 2).map((own) => own.id),
+      assignments: [newWork(plan, random, `staffed-${id}`, random.pick(plan.tasks).id)],
+    };
+  },
+  (plan, random, id) => ({
+    kind: "together",
+    words: "two steps at once",
+    edits: [
+      { kind: "addTask", task: newTask(plan, random, `together-${id}`), next: null },
+      { kind: "addAssignment", assignment: newWork(plan, random, `worked-${id}`, `together-${id}`) },
+    ],
+  }),
+];
+
+/** How often each kind of edit has been made; typed so that a new kind has to be listed. */
+export function noEditsYet(): Record<Edit["kind"], number> {
+  const single: Record<SingleEdit["kind"], number> = {
+    acceptOverload: 0,
+    addAssignment: 0,
+    addCalendar: 0,
+    addComment: 0,
+    addLink: 0,
+    addPerson: 0,
+    addProject: 0,
+    addSkill: 0,
+    addTask: 0,
+    addTasks: 0,
+    addTeam: 0,
+    addTemplate: 0,
+    answerRequest: 0,
+    answerTimeOff: 0,
+    askWork: 0,
+    changeAssignment: 0,
+    changeCalendar: 0,
+    changeLink: 0,
+    changePeople: 0,
+    changePerson: 0,
+    changeProject: 0,
+    changeRates: 0,
+    changeTask: 0,
+    changeTasks: 0,
+    changeTeam: 0,
+    deleteAcceptance: 0,
+    deleteAssignment: 0,
+    deleteCalendar: 0,
+    deleteComment: 0,
+    deleteLink: 0,
+    deletePerson: 0,
+    deleteTask: 0,
+    deleteTeam: 0,
+    deleteTemplate: 0,
+    deleteTimeOff: 0,
+    deleteView: 0,
+    importRows: 0,
+    moveTask: 0,
+    reassign: 0,
+    reviewTask: 0,
+    saveView: 0,
+    setStaff: 0,
+    setTimeOff: 0,
+    splitAssignment: 0,
+    staffTasks: 0,
+  };
+  return { ...single, together: 0 };
+}
