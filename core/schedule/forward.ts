@@ -113,14 +113,15 @@ class ForwardPass {
     const line = network.lines[network.line[row]];
     const start = network.pinStart[row];
     const finish = network.pinFinish[row];
-    const startAt = line.indexOf(start) * TICKS_PER_DAY;
-    const finishAt = line.indexOf(finish + 1) * TICKS_PER_DAY;
-    dates.state[row] = finishAt <= startAt ? IDLE_PIN : LEAF;
-    dates.ends[2 * row] = startAt;
-    dates.ends[2 * row + 1] = Math.max(startAt, finishAt);
-    dates.startDay[row] = start;
+    const [first, next] = [line.indexOf(start), line.indexOf(finish + 1)];
+    const isIdle = next <= first;
+    dates.state[row] = isIdle ? IDLE_PIN : LEAF;
+    dates.ends[2 * row] = first * TICKS_PER_DAY;
+    dates.ends[2 * row + 1] = (isIdle ? first : next) * TICKS_PER_DAY;
+    // Typed days without work are read as every start and finish is; a task without any other keeps them.
+    dates.startDay[row] = isIdle ? start : line.dayAt(first);
     dates.startTick[row] = 0;
-    dates.finishDay[row] = finish;
+    dates.finishDay[row] = isIdle ? finish : line.dayAt(next - 1);
     dates.finishTick[row] = TICKS_PER_DAY;
     dates.driver[row] = BY_PIN;
   }
