@@ -1,0 +1,93 @@
+// One plan in two windows, a narrow window, and steps taken back after the window was closed.
+import { expect, type Page, test } from "@playwright/test";
+import { goTo, sheetOf, untilSaved } from "./pages.ts";
+import { demoServer, putAway, type Server } from "./server.ts";
+
+let server: Server;
+test.beforeEach(async () => {
+  server = await demoServer();
+});
+test.afterEach(() => putAway(server));
+
+const rateOf = (page: Page, name: string) => page.getByLabel(`${name}, rate`).first();
+
+async function typeRate(page: Page, name: string, rate: string): Promise<void> {
+  await rateOf(page, name).fill(rate);
+  await rateOf(page, name).press("Enter");
+  await untilSaved(page);
+}
+
+test("what one window changes, the other has after its next edit; both are kept", async ({ browser }) => {
+  const [first, second] = await Promise.all([browser.newContext(), browser.newContext()].map(async (made) => (await made).newPage()));
+  await goTo(first, server, "/rates");
+  await goTo(second, server, "/work/tidepool?task=tidepool-order");
+  await typeRate(first, "Mara Ellingsen", "52.5");
+  await second.getByLabel("Write a task").fill("Second window, 8 h, fabricator, 2 d");
+  await second.keyboard.press("Enter");
+  await untilSaved(second);
+  await second.getByRole("link", { name: "Rates" }).click();
+  await expect(rateOf(second, "Mara Ellingsen")).toHaveValue("52.50");
+  await typeRate(first, "Ines Valtonen", "48");
+  await first.getByRole("link", { name: "Work", exact: true }).click();
+  await first
+    .getByRole("link", { name: /Tidepool Hall/ })
+    .first()
+    .click();
+  await expect(first.locator("[data-task]", { hasText: "Second window" })).toBeAttached();
+});
+
+test("two windows that change the same thing: the later one is put back, with the reason, and shows what the other made", async ({
+  browser,
+}) => {
+  const [first, second] = await Promise.all([browser.newContext(), browser.newContext()].map(async (made) => (await made).newPage()));
+  await goTo(first, server, "/rates");
+  await goTo(second, server, "/rates");
+  await typeRate(first, "Mara Ellingsen", "52.5");
+  await rateOf(second, "Mara Ellingsen").fill("61");
+  await rateOf(second, "Mara Ellingsen").press("Enter");
+  await expect(second.getByText(/^Put back: /)).toBeVisible();
+  await expect(rateOf(second, "Mara Ellingsen")).toHaveValue("52.50");
+  await typeRate(second, "Mara Ellingsen", "61");
+  await first.reload();
+  await expect(rateOf(first, "Mara Ellingsen")).toHaveValue("61.00");
+});
+
+test("steps can be taken back and made again after the window was closed, each saying what it is", async ({ browser }) => {
+  const context = await browser.newContext();
+  const page = await context.newPage();
+  await goTo(page, server, "/rates");
+  await typeRate(page, "Mara Ellingsen", "52.5");
+  await typeRate(page, "Mara Ellingsen", "54");
+  await page.close();
+  const later = await context.newPage();
+  await goTo(later, server, "/rates");
+  await expect(rateOf(later, "Mara Ellingsen")).toHaveValue("54.00");
+  await later.keyboard.press("Control+z");
+  await expect(rateOf(later, "Mara Ellingsen")).toHaveValue("52.50");
+  await later.keyboard.press("Control+z");
+  await expect(rateOf(later, "Mara Ellingsen")).toHaveValue("42.00");
+  await expect(later.getByRole("button", { name: "Nothing to undo" })).toBeDisabled();
+  await later.keyboard.press("Control+Shift+z");
+  await expect(rateOf(later, "Mara Ellingsen")).toHaveValue("52.50");
+  await expect(later.getByRole("button", { name: /^Redo: change rates in "Studio cost"/ })).toBeEnabled();
+});
+
+test("1,024 wide the side sheet lies over the board, and Escape gives the board back", async ({ browser }) => {
+  const page = await (await browser.newContext({ viewport: { width: 1024, height: 720 } })).newPage();
+  await goTo(page, server, "/balance?rows=none&sort=worst");
+  const grid = page.getByRole("grid");
+  const before = await grid.boundingBox();
+  const cell = page.getByRole("gridcell", { name: /^Mara Ellingsen, week of 15 February:/ });
+  await cell.focus();
+  await page.keyboard.press("Enter");
+  const sheet = sheetOf(page);
+  await expect(sheet).toContainText("Over19.2 h");
+  const [over, under] = [await sheet.boundingBox(), await grid.boundingBox()];
+  expect(under?.width).toBe(before?.width);
+  expect((over?.x ?? 0) + (over?.width ?? 0)).toBeLessThanOrEqual(1024);
+  expect(over?.x).toBeLessThan((under?.x ?? 0) + (under?.width ?? 0));
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1024);
+  await page.keyboard.press("Escape");
+  await expect(sheet).toBeHidden();
+  await expect(page).not.toHaveURL(/cell=/);
+});
