@@ -11,27 +11,26 @@ export interface Found {
   projectId?: string;
 }
 
-/** The rows whose name holds all words of a text, those that begin with it first; at most `most` of each kind. */
+/** The rows whose name holds all words of a text, those that begin with it first; at most `most` of each kind. Projects
+ * are known by their code and client too. */
 export function searchPlan(plan: Plan, text: string, most: number): Found[] {
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
   if (words.length === 0) return [];
   const roles = rowById(plan.roles);
   const clients = rowById(plan.clients);
   const projects = rowById(plan.projects);
+  const clientOf = (clientId: string | undefined) => plan.clients[clients.get(clientId ?? "") ?? -1]?.name ?? "";
   return [
-    ...best(plan.people, words, most).map(({ id, name, roleIds }) => ({
+    ...best(plan.people, nameOf, words, most).map(({ id, name, roleIds }) => ({
       kind: "person" as const,
       id,
       name,
       side: plan.roles[roles.get(roleIds[0]) ?? -1]?.name ?? "",
     })),
-    ...best(plan.projects, words, most).map(({ id, name, clientId }) => ({
-      kind: "project" as const,
-      id,
-      name,
-      side: plan.clients[clients.get(clientId ?? "") ?? -1]?.name ?? "",
-    })),
-    ...best(plan.tasks, words, most).map(({ id, name, projectId }) => ({
+    ...best(plan.projects, ({ code = "", name, clientId }) => `${code} ${name} ${clientOf(clientId)}`, words, most).map(
+      ({ id, name, clientId }) => ({ kind: "project" as const, id, name, side: clientOf(clientId) }),
+    ),
+    ...best(plan.tasks, nameOf, words, most).map(({ id, name, projectId }) => ({
       kind: "task" as const,
       id,
       name,
@@ -41,13 +40,15 @@ export function searchPlan(plan: Plan, text: string, most: number): Found[] {
   ];
 }
 
-function best<T extends { name: string }>(list: readonly T[], words: readonly string[], most: number): T[] {
+const nameOf = ({ name }: { name: string }): string => name;
+
+function best<T extends { name: string }>(list: readonly T[], textOf: (row: T) => string, words: readonly string[], most: number): T[] {
   const starting: T[] = [];
   const holding: T[] = [];
   for (const row of list) {
-    const name = row.name.toLowerCase();
-    if (!words.every((word) => name.includes(word))) continue;
-    (name.startsWith(words[0]) ? starting : holding).push(row);
+    const text = textOf(row).toLowerCase();
+    if (!words.every((word) => text.includes(word))) continue;
+    (text.startsWith(words[0]) || row.name.toLowerCase().startsWith(words[0]) ? starting : holding).push(row);
     if (starting.length >= most) break;
   }
   return [...starting, ...holding].slice(0, most);
