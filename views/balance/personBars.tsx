@@ -97,9 +97,9 @@ function BarButton({
         } as React.CSSProperties
       }
     >
-      {width >= NAMED && (
+      {width >= CODED && (
         <span className={`truncate ${bar.isPencilled ? "rounded-[3px] bg-sheet/85 px-1" : ""}`}>
-          {bar.projectName} · {bar.taskName}
+          {width >= NAMED ? `${bar.projectName} · ${bar.taskName}` : bar.projectCode}
         </span>
       )}
       <BarEdge bar={bar} edge="start" />
@@ -111,8 +111,8 @@ function BarButton({
   );
 }
 
-/** From which width on, in pixels, a bar has room for its hours, and for its name too. */
-const [COUNTED, NAMED] = [54, 96];
+/** From which width on, in pixels, a bar has room for its project's code, for its hours too, and for names. */
+const [CODED, COUNTED, NAMED] = [28, 76, 116];
 
 /** An end of a bar, to stretch it by. */
 function BarEdge({ bar, edge }: { bar: Bar; edge: "start" | "finish" }) {
