@@ -36,9 +36,12 @@ test("edits come back in the order they were made, without what else is stored, 
   expect(storage.getItem("theme")).toBe("dark");
 });
 
-test("storage without room stops nobody", () => {
+test("storage without room, or none at all, stops nobody", () => {
   const storage = new Memory();
   storage.isFull = true;
   expect(() => keepJustMade(storage, { key: "large", edit })).not.toThrow();
   expect(justMade(storage)).toEqual([]);
+  expect(() => keepJustMade(null, { key: "nowhere", edit })).not.toThrow();
+  expect(() => forgetJustMade(null, "nowhere")).not.toThrow();
+  expect(justMade(null)).toEqual([]);
 });

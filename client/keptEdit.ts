@@ -15,24 +15,33 @@ export function newKey(): string {
 
 const PREFIX = "just-made:";
 
-/** Keeps an edit until the worker has it. */
-export function keepJustMade(storage: Storage, own: KeptEdit): void {
+/** The window's storage; none where the browser is told to keep nothing. */
+export function storageOfWindow(): Storage | null {
   try {
-    storage.setItem(`${PREFIX}${own.key}`, JSON.stringify({ ...own, at: performance.timeOrigin + performance.now() }));
+    return window.localStorage;
+  } catch {
+    return null;
+  }
+}
+
+/** Keeps an edit until the worker has it. */
+export function keepJustMade(storage: Storage | null, own: KeptEdit): void {
+  try {
+    storage?.setItem(`${PREFIX}${own.key}`, JSON.stringify({ ...own, at: performance.timeOrigin + performance.now() }));
   } catch {
     // No room, or none allowed: the worker keeps the edit a moment later.
   }
 }
 
 /** The worker has the edit, or has said why it cannot be. */
-export function forgetJustMade(storage: Storage, key: string): void {
-  storage.removeItem(`${PREFIX}${key}`);
+export function forgetJustMade(storage: Storage | null, key: string): void {
+  storage?.removeItem(`${PREFIX}${key}`);
 }
 
 /** Edits that never reached a worker, in the order they were made. */
-export function justMade(storage: Storage): KeptEdit[] {
+export function justMade(storage: Storage | null): KeptEdit[] {
   const kept: (KeptEdit & { at: number })[] = [];
-  for (let at = 0; at < storage.length; at++) {
+  for (let at = 0; storage && at < storage.length; at++) {
     const name = storage.key(at);
     if (name?.startsWith(PREFIX)) kept.push(JSON.parse(storage.getItem(name) ?? ""));
   }

@@ -25,10 +25,12 @@ async function settle(message: Settle): Promise<Settled> {
 
 const wait = (milliseconds: number) => new Promise<void>((resolve) => setTimeout(resolve, milliseconds));
 
+// A browser that is told to keep nothing can still plan: leaving with something unsaved is asked about then.
+const nothingKept = () => undefined;
 const keep: Keep = {
-  load: async () => (await get<KeptEdit[]>(KEPT)) ?? [],
-  add: (edits) => update<KeptEdit[]>(KEPT, (kept = []) => [...kept, ...edits]),
-  remove: (key) => update<KeptEdit[]>(KEPT, (kept = []) => kept.filter((own) => own.key !== key)),
+  load: async () => (await get<KeptEdit[]>(KEPT).catch(nothingKept)) ?? [],
+  add: (edits) => update<KeptEdit[]>(KEPT, (kept = []) => [...kept, ...edits]).catch(nothingKept),
+  remove: (key) => update<KeptEdit[]>(KEPT, (kept = []) => kept.filter((own) => own.key !== key)).catch(nothingKept),
 };
 
 let tell: (state: HostState, notice?: Notice) => void = () => {};

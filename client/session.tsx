@@ -6,7 +6,7 @@ import type { Proposal } from "../core/allocate/proposal.ts";
 import type { Edit } from "../core/edits/edit.ts";
 import type { Fault } from "../core/plan/faults.ts";
 import type { HostState, Notice } from "./host.ts";
-import { forgetJustMade, justMade, keepJustMade, newKey } from "./keptEdit.ts";
+import { forgetJustMade, justMade, keepJustMade, newKey, storageOfWindow } from "./keptEdit.ts";
 import type { PlanWorker } from "./plan.worker.ts";
 import type { AnswerOf, QueryOf, Question } from "./questions.ts";
 
@@ -21,6 +21,7 @@ class PlanSession {
   #worker: Comlink.Remote<PlanWorker> | null = null;
   readonly #listeners = new Set<() => void>();
   onNotice: (notice: Notice) => void = () => {};
+  #storage: Storage | null = null;
   /** Edits and steps that the worker has not answered yet. */
   #asked = 0;
   #setRead: () => void = () => {};
@@ -39,10 +40,11 @@ class PlanSession {
       for (const listen of this.#listeners) listen();
       if (notice) this.onNotice(notice);
     };
-    const left = justMade(localStorage);
+    this.#storage = storageOfWindow();
+    const left = justMade(this.#storage);
     const started = this.#worker.start(Comlink.proxy(listener), left);
     started.then(() => {
-      for (const { key } of left) forgetJustMade(localStorage, key);
+      for (const { key } of left) forgetJustMade(this.#storage, key);
     });
     started.catch((error: unknown) => {
       this.onNotice({
@@ -70,9 +72,9 @@ class PlanSession {
   /** Makes an edit, once the plan has been read. @returns Why it cannot be; empty where it was made. */
   async edit(edit: Edit): Promise<readonly Fault[]> {
     const key = newKey();
-    keepJustMade(localStorage, { key, edit });
+    keepJustMade(this.#storage, { key, edit });
     const faults = (await this.#waitedFor((worker) => worker.edit(edit, key))) ?? [];
-    forgetJustMade(localStorage, key);
+    forgetJustMade(this.#storage, key);
     if (faults.length > 0) this.onNotice({ kind: "refused", text: faults.map(({ message }) => message).join(" ") });
     return faults;
   }

@@ -252,3 +252,112 @@ test("time and materials are billed at bill rates, without overtime rates and ch
     expect(found?.revenue, id).toBeGreaterThan(0);
   }
 });
+
+/** Dates of an expense: its own, or the working days of its project's calendar from–to. */
+function datesOfExpense({ calendars, projects }: Plan, { date, from, to, projectId }: Plan["expenses"][number]): string[] {
+  if (date !== undefined) return [date];
+  const project = projects.find(({ id }) => id === projectId);
+  const calendar = calendars.find(({ id }) => id === project?.calendarId) as Calendar;
+  const dates: string[] = [];
+  for (let day = from as string; day <= (to as string); day = nextDate(day)) if (calendarMinutes(calendar, day) > 0) dates.push(day);
+  return dates.length > 0 ? dates : [from as string];
+}
+
+/** Minor units spread evenly over dates, by period. */
+function evenly(minor: number, dates: readonly string[], periods: readonly { start: string; end: string }[]): number[] {
+  const amounts = dates.map((date): [string, bigint] => [date, (BigInt(minor) * DENOMINATOR) / BigInt(dates.length)]);
+  // What the division leaves over belongs to the last date, so that all of it is there.
+  const left = BigInt(minor) * DENOMINATOR - amounts.reduce((sum, [, amount]) => sum + amount, 0n);
+  amounts.push([dates.at(-1) as string, left]);
+  return periods.map((period) => within(amounts, period));
+}
+
+test("expenses fall on their date or evenly on working days, tax beside them, and in the total only where it is wanted", () => {
+  const demo = fernhollow();
+  const { id: projectId } = demo.projects[0];
+  const spread = {
+    id: "spread",
+    projectId,
+    name: "Site rent",
+    costType: "other" as const,
+    amount: 1000,
+    taxPercent: 19,
+    from: "2027-02-04",
+    to: "2027-04-09",
+  };
+  const weekend = {
+    id: "weekend",
+    projectId,
+    name: "Sunday opening",
+    costType: "other" as const,
+    amount: 33.33,
+    taxPercent: 7.5,
+    from: "2027-02-06",
+    to: "2027-02-07",
+  };
+  const base = { ...demo, expenses: [...demo.expenses, spread, weekend] };
+  const range = { start: parseDay("2027-02-01"), stop: parseDay("2027-05-01") };
+  for (const taxInCost of [false, true]) {
+    const plan: Plan = { ...base, settings: { ...base.settings, taxInCost } };
+    const report = costReport(buildModel(plan), { range, grain: "month" });
+    for (const { id, periods, tax, expense } of report.projects) {
+      const own = plan.expenses.filter((row) => row.projectId === id);
+      const sumOf = (minorOf: (row: (typeof own)[number]) => number) =>
+        own
+          .map((row) => evenly(minorOf(row), datesOfExpense(plan, row), report.periods))
+          .reduce(
+            (sum, parts) => sum.map((minor, p) => minor + parts[p]),
+            report.periods.map(() => 0),
+          );
+      const wanted = sumOf(({ amount }) => Number(exactly(amount, 2)));
+      const taxes = sumOf(({ amount, taxPercent = 0 }) =>
+        Math.floor((Number(exactly(amount, 2)) * Number(exactly(taxPercent, 2))) / 10_000 + 0.5),
+      );
+      expect(
+        periods.map((period) => period.expense),
+        id,
+      ).toEqual(wanted);
+      expect(expense, id).toBe(wanted.reduce((sum, minor) => sum + minor, 0));
+      expect(tax, id).toBe(taxes.reduce((sum, minor) => sum + minor, 0));
+      periods.forEach((period, p) => {
+        const cost = period.labour + period.material + period.fixed + period.expense;
+        expect(period.total, `${id} ${p}`).toBe(cost + (taxInCost ? taxes[p] : 0));
+      });
+    }
+  }
+});
+
+test("a fixed fee is earned with the minutes placed, all of it at the finish where there are none", () => {
+  const plan = fernhollow();
+  const model = buildModel(plan);
+  const plain = new PlainCost(model);
+  const range = { start: parseDay(whole.start), stop: parseDay(whole.end) + 1 };
+  const report = costReport(model, { range, grain: "month" });
+  const fees = plan.projects.filter(({ billing, stage }) => billing?.kind === "fixedFee" && stage !== "cancelled");
+  expect(fees.length).toBeGreaterThan(0);
+  for (const { id, billing } of fees) {
+    const fee = exactly(billing?.fee ?? 0, 2);
+    const days: [string, number][] = [];
+    for (let row = 0; row < model.work.rows; row++) if (plan.projects[model.work.project[row]].id === id) days.push(...plain.days(row));
+    const total = BigInt(days.reduce((sum, [, minutes]) => sum + minutes, 0));
+    const amounts = days.map(([date, minutes]): [string, bigint] => [date, (fee * BigInt(minutes) * DENOMINATOR) / total]);
+    const found = report.projects.find((project) => project.id === id);
+    expect(
+      found?.periods.map(({ revenue }) => revenue),
+      id,
+    ).toEqual(report.periods.map((period) => within(amounts, period)));
+    expect(found?.revenue, id).toBe(Number(fee));
+  }
+  const idle: Plan = {
+    ...plan,
+    assignments: [],
+    tasks: plan.tasks.map(({ effortHours: _, ...task }) => ({ ...task, sizing: task.sizing === "effort" ? undefined : task.sizing })),
+  };
+  const bare = costReport(buildModel(idle), { range, grain: "day" });
+  const [{ id, billing }] = fees;
+  const earned = bare.projects
+    .find((project) => project.id === id)
+    ?.periods.flatMap(({ revenue }, p) => (revenue === 0 ? [] : [[bare.periods[p].start, revenue]]));
+  const finish = formatDay(buildModel(idle).schedule.projects[idle.projects.findIndex((project) => project.id === id)].finish.day);
+  expect(earned).toEqual([[finish, Number(exactly(billing?.fee ?? 0, 2))]]);
+});
