@@ -3,16 +3,21 @@ import { format } from "date-fns";
 import { type Day, isoWeekOf } from "../core/calendar/day.ts";
 import type { Grain, Range } from "../core/calendar/periods.ts";
 
+// Made once: a board writes hundreds of figures a frame, and making a formatter takes longer than using it.
+const tenthsFormat = new Intl.NumberFormat("en-GB", { maximumFractionDigits: 1 });
+const wholeFormat = new Intl.NumberFormat("en-GB", { maximumFractionDigits: 0 });
+const centsFormat = new Intl.NumberFormat("en-GB", { minimumFractionDigits: 2, maximumFractionDigits: 2 });
+
 /** Minutes as hours with one decimal at most, a true minus sign and thousands set apart. */
 export function hoursText(minutes: number): string {
   const tenths = Math.round(minutes / 6);
-  const text = (Math.abs(tenths) / 10).toLocaleString("en-GB", { maximumFractionDigits: 1 });
+  const text = tenthsFormat.format(Math.abs(tenths) / 10);
   return tenths < 0 ? `−${text}` : text;
 }
 
 /** Minor units as an amount in whole or exact major units, thousands set apart. */
 export function moneyText(minor: number, decimals: 0 | 2 = 2): string {
-  const text = (Math.abs(minor) / 100).toLocaleString("en-GB", { minimumFractionDigits: decimals, maximumFractionDigits: decimals });
+  const text = (decimals === 0 ? wholeFormat : centsFormat).format(Math.abs(minor) / 100);
   return minor < 0 ? `−${text}` : text;
 }
 
@@ -21,9 +26,12 @@ export function shareText(hundredths: number | null): string {
   return hundredths === null ? "–" : `${Math.round(hundredths / 100)}%`;
 }
 
+/** A whole number with its thousands set apart. */
+export const wholeText = (count: number): string => wholeFormat.format(count);
+
 /** A count with its noun: "1 person", "3 people". */
 export function countText(count: number, one: string, many = `${one}s`): string {
-  return `${count.toLocaleString("en-GB")} ${count === 1 ? one : many}`;
+  return `${wholeText(count)} ${count === 1 ? one : many}`;
 }
 
 function dateOfDay(day: Day): Date {

@@ -1,6 +1,8 @@
 // The vessel of a cell: capacity as a tick on a hairline, load as a fill up to it or past it.
 
-/** Where the tick stands, as a share of the width: the rest is for what runs past it. */
+import type { CSSProperties } from "react";
+
+/** Where the tick stands, as a share of the width: the rest is for what runs past it. `signs.css` has it too. */
 export const TICK = 72;
 
 interface VesselFigures {
@@ -18,26 +20,19 @@ export function vesselParts({ capacity, load, tentative = 0 }: VesselFigures): {
   return { firm: upTo(Math.max(0, load - tentative)), fill: upTo(load), over };
 }
 
+/** One element, for a board draws hundreds of them: its parts are backgrounds, each from the left and over the next. */
 export function Vessel({ isLevel, ...figures }: VesselFigures & { isLevel: boolean }) {
   const { capacity, load } = figures;
   if (capacity === 0 && load === 0) return null;
   const { firm, fill, over } = vesselParts(figures);
+  const past = over === 0 ? 0 : capacity === 0 ? 100 : TICK + over;
   return (
-    <span aria-hidden className="relative block h-[11px]">
-      <span className="absolute inset-x-0 bottom-[2px] h-px bg-line-2" />
-      {firm > 0 && (
-        <span
-          className="absolute bottom-[2px] left-0 h-[6px]"
-          style={{ width: `${firm}%`, background: isLevel ? "var(--level)" : "var(--room)" }}
-        />
-      )}
-      {fill > firm && (
-        <span className="sign-tentative absolute bottom-[2px] h-[6px]" style={{ left: `${firm}%`, width: `${fill - firm}%` }} />
-      )}
-      {over > 0 && (
-        <span className="sign-over absolute bottom-[2px] h-[6px]" style={{ left: `${capacity === 0 ? 0 : TICK}%`, width: `${over}%` }} />
-      )}
-      {capacity > 0 && <span className="absolute bottom-0 h-[10px] w-[2px] bg-ink" style={{ left: `calc(${TICK}% - 1px)` }} />}
-    </span>
+    <span
+      aria-hidden
+      className={`sign-vessel ${isLevel ? "sign-vessel-level" : ""}`}
+      style={
+        { "--firm": `${firm}%`, "--fill": `${fill}%`, "--past": `${past}%`, ...(capacity === 0 && { "--tick": "0" }) } as CSSProperties
+      }
+    />
   );
 }

@@ -1,5 +1,6 @@
 "use client";
 // What every row of the board is made of: its cells, and the sum at its end.
+import { memo } from "react";
 import type { Board } from "../../core/load/board.ts";
 import { hoursText } from "../../ui/format.ts";
 import type { Measure } from "./balanceParams.ts";
@@ -37,7 +38,8 @@ export function columnsShown({ firstColumn, columnCount }: RowProps): number[] {
   return Array.from({ length: columnCount }, (_, at) => firstColumn + at);
 }
 
-export function RowSum({ board, at, measure }: { board: Board; at: number; measure: Measure }) {
+/** Memoised: it adds up the whole row, and stays the same while columns pass by. */
+export const RowSum = memo(function RowSum({ board, at, measure }: { board: Board; at: number; measure: Measure }) {
   const row = board.rows[at];
   const sum = rowSum(board, at);
   const isOver = !isPart(row) && sum.load > sum.capacity;
@@ -52,7 +54,7 @@ export function RowSum({ board, at, measure }: { board: Board; at: number; measu
       {at < board.filled ? sumText(row, measure, sum) : ""}
     </div>
   );
-}
+});
 
 export function Cell({
   id,

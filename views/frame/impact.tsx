@@ -4,7 +4,7 @@ import { useEffect, useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { Edit } from "../../core/edits/edit.ts";
 import type { Impact } from "../../core/edits/impact.ts";
-import { countText, hoursText, shortDay } from "../../ui/format.ts";
+import { countText, hoursText, shortDay, wholeText } from "../../ui/format.ts";
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
 
 const SETTLE_MS = 250;
@@ -127,7 +127,7 @@ function Lines({ lines, more }: { lines: readonly Line[]; more: string }) {
       ))}
       {lines.length > MOST_LINES && (
         <p className="text-[12.5px] text-ink-2">
-          and {(lines.length - MOST_LINES).toLocaleString("en-GB")} more {more}
+          and {wholeText(lines.length - MOST_LINES)} more {more}
         </p>
       )}
     </>

@@ -5,7 +5,7 @@ import Link from "next/link";
 import { parseAsBoolean, useQueryState } from "nuqs";
 import { useAnswer } from "../../client/session.tsx";
 import type { TrayItem, TrayKind } from "../../core/load/tray.ts";
-import { countText, hoursText } from "../../ui/format.ts";
+import { countText, hoursText, wholeText } from "../../ui/format.ts";
 import { conflictText } from "./conflictText.ts";
 import { useFrame } from "./frame.tsx";
 import { dragHints, useTrayDrag } from "./useTrayDrag.tsx";
@@ -94,7 +94,7 @@ function TrayColumn({ title, count, items }: { title: string; count: number; ite
           </li>
         ))}
       </ul>
-      {count > items.length && <p className="px-1 text-[12.5px] text-ink-2">and {(count - items.length).toLocaleString("en-GB")} more</p>}
+      {count > items.length && <p className="px-1 text-[12.5px] text-ink-2">and {wholeText(count - items.length)} more</p>}
       {chip}
     </div>
   );

@@ -6,7 +6,7 @@ import type { Initial } from "../../client/session.tsx";
 import type { RosterRow } from "../../core/load/roster.ts";
 import { shareOf } from "../../core/plan/units.ts";
 import { Button } from "../../ui/button.tsx";
-import { hoursText, shareText } from "../../ui/format.ts";
+import { hoursText, shareText, wholeText } from "../../ui/format.ts";
 import { useKeys } from "../../ui/keys.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { BulkSheet } from "./bulkSheet.tsx";
@@ -28,7 +28,7 @@ export function People({ initial }: { initial: Initial<AnswerOf<"roster">> }) {
       figures={
         <>
           <PeopleTabs />
-          <Figure value={rows.length.toLocaleString("en-GB")} says={rows.length === 1 ? "person" : "people"} />
+          <Figure value={wholeText(rows.length)} says={rows.length === 1 ? "person" : "people"} />
           <Figure value={`${hoursText(capacity)} h`} says="capacity in the window" />
           <Figure
             value={shareText(

@@ -1,12 +1,14 @@
 // The fields of a task's form, and how they become a task: texts as typed, checked, then turned into values.
+
 import * as z from "zod";
 import type { Task } from "../../core/plan/schema.ts";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
+import { wholeText } from "../../ui/format.ts";
 
 const date = z.string().refine(isDateText, { error: DATE_HINT });
 const number = (most: number) =>
   z.string().refine((text) => text.trim() === "" || (Number(decimal(text)) >= 0 && Number(decimal(text)) <= most), {
-    error: `Write a number from 0 to ${most.toLocaleString("en-GB")}.`,
+    error: `Write a number from 0 to ${wholeText(most)}.`,
   });
 
 /** A typed number with a point or a comma. */

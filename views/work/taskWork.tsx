@@ -8,7 +8,7 @@ import type { OutlineTask, OutlineWork } from "../../core/schedule/outline.ts";
 import { OpenSign } from "../../ui/avatar.tsx";
 import { Button, IconButton } from "../../ui/button.tsx";
 import { Field, KindOptions, kindOf, Select, TextInput } from "../../ui/field.tsx";
-import { hoursText } from "../../ui/format.ts";
+import { hoursText, wholeText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { readAmount, useDraft } from "../../ui/useDraft.ts";
@@ -186,8 +186,7 @@ function AddWork({ entry, project }: { entry: OutlineTask; project: Hook }) {
     const value = Number(decimal(amount));
     const { most } = statements.find(({ key }) => key === statement) ?? statements[0];
     if (who === "") return setFault("Choose who, or the role that is needed.");
-    if (amount.trim() === "" || !(value >= 0 && value <= most))
-      return setFault(`Write how much: a number from 0 to ${most.toLocaleString("en-GB")}.`);
+    if (amount.trim() === "" || !(value >= 0 && value <= most)) return setFault(`Write how much: a number from 0 to ${wholeText(most)}.`);
     const faults = await project.addWork({ taskId: entry.task.id, ...subjectOf(), [statement]: value, ...firmness });
     setFault(faults[0]?.message ?? null);
     if (faults.length === 0) {

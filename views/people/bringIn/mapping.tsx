@@ -1,8 +1,9 @@
 "use client";
-// How a file is taken: which table it is, which of its columns is which, how its days are written.
 import { tableKinds } from "../../../core/tables/preview.ts";
 import { tableNames } from "../../../core/tables/table.ts";
 import { Field, Select } from "../../../ui/field.tsx";
+// How a file is taken: which table it is, which of its columns is which, how its days are written.
+import { wholeText } from "../../../ui/format.ts";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { useNames } from "../../frame/frame.tsx";
 import type { BringInHook } from "./useBringIn.ts";
@@ -19,7 +20,7 @@ export function Mapping({ hook }: { hook: BringInHook }) {
   return (
     <Sheet
       title={read.fileName}
-      subtitle={`${(read.sheets[ways.sheet].rows.length - 1).toLocaleString("en-GB")} rows below the header`}
+      subtitle={`${wholeText(read.sheets[ways.sheet].rows.length - 1)} rows below the header`}
       onClose={hook.close}
     >
       <SheetSection>
