@@ -11,7 +11,7 @@ import { hoursText, periodHeading, periodPhrase, shareText } from "../../ui/form
 import { useWidth } from "../../ui/useWidth.ts";
 import { BoardRow } from "./boardRow.tsx";
 import { cellId } from "./cells.tsx";
-import { barsHeight, HEAD_HEIGHT, LEAST_COLUMN, NAME_WIDTH, PERSON_HEIGHT, ROLE_HEIGHT, SUM_WIDTH } from "./columns.ts";
+import { barsHeight, HEAD_HEIGHT, LEAST_COLUMN, NAME_WIDTH, NARROW_COLUMN, PERSON_HEIGHT, ROLE_HEIGHT, SUM_WIDTH } from "./columns.ts";
 import { DragChip } from "./dragChip.tsx";
 import { measureWords } from "./figures.ts";
 import type { useBalance } from "./useBalance.ts";
@@ -109,7 +109,7 @@ export function Board({ balance }: BalanceProps) {
                 >
                   <div className="truncate font-semibold leading-tight">{main}</div>
                   <div
-                    className={`flex justify-between text-ink-2 leading-tight ${column < 76 ? "text-[11.5px] tracking-tight" : "text-[12.5px]"}`}
+                    className={`flex justify-between text-ink-2 leading-tight ${column < NARROW_COLUMN ? "text-[11.5px] tracking-tight" : "text-[12.5px]"}`}
                   >
                     <span>{side}</span>
                     <span title={`Load of everybody: ${hoursText(board.all.load[index])} of ${hoursText(board.all.capacity[index])} hours`}>

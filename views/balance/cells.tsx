@@ -86,7 +86,7 @@ export function Cell({
       aria-selected={isSelected}
       title={label}
       onClick={onSelect}
-      className={`absolute top-0 border-line border-r ${isPressable ? "cursor-pointer hover:bg-well/60" : ""} focus-visible:z-[1] focus-visible:outline-offset-[-2px]`}
+      className={`absolute top-0 border-line border-r [contain:strict] ${isPressable ? "cursor-pointer hover:bg-well/60" : ""} focus-visible:z-[1] focus-visible:outline-offset-[-2px]`}
       style={{ left, width, height: isPressable ? PERSON_HEIGHT - 1 : "100%" }}
     >
       {children}

@@ -5,6 +5,8 @@ import type { Bar } from "../../core/load/bars.ts";
 
 export const NAME_WIDTH = 176;
 export const SUM_WIDTH = 62;
+/** Below this width figures are set closer. */
+export const NARROW_COLUMN = 76;
 export const LEAST_COLUMN = 69;
 export const HEAD_HEIGHT = 44;
 export const ROLE_HEIGHT = 29;

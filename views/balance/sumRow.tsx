@@ -1,10 +1,10 @@
 "use client";
 // A row of the board that adds up others: a role, a team, a place or a project, or one person's part of a project.
 import type { Board } from "../../core/load/board.ts";
-import { hoursText, hueOf } from "../../ui/format.ts";
+import { hoursText, hueOf, wholeText } from "../../ui/format.ts";
 import type { Measure } from "./balanceParams.ts";
 import { Cell, cellId, columnsShown, firstStop, type RowProps, RowSum } from "./cells.tsx";
-import { NAME_WIDTH } from "./columns.ts";
+import { NAME_WIDTH, NARROW_COLUMN } from "./columns.ts";
 import { cellText, figuresAt, isPart } from "./figures.ts";
 
 /** A heading with the sums of what is under it, or one person's part of a project. */
@@ -41,7 +41,7 @@ export function SumRow(props: RowProps) {
           label={`${row.name}, ${phrases[period]}: ${sumWords(board, at, period)}`}
           isTabStop={props.active === period || (props.active === null && at === firstStop(board) && period === props.firstColumn)}
         >
-          {hasFigures && <SumCell board={board} at={at} period={period} measure={measure} />}
+          {hasFigures && <SumCell board={board} at={at} period={period} measure={measure} isNarrow={column < NARROW_COLUMN} />}
         </Cell>
       ))}
       <RowSum board={board} at={at} measure={measure} />
@@ -49,7 +49,16 @@ export function SumRow(props: RowProps) {
   );
 }
 
-function SumCell({ board, at, period, measure }: { board: Board; at: number; period: number; measure: Measure }) {
+interface SumCellProps {
+  board: Board;
+  at: number;
+  period: number;
+  measure: Measure;
+  /** Whole hours then have to do. */
+  isNarrow: boolean;
+}
+
+function SumCell({ board, at, period, measure, isNarrow }: SumCellProps) {
   const row = board.rows[at];
   const figures = figuresAt(board, at, period);
   const slot = at * board.periods.length + period;
@@ -58,7 +67,7 @@ function SumCell({ board, at, period, measure }: { board: Board; at: number; per
   const shown = cellText(row, measure, figures);
   return (
     <span
-      className={`flex h-full items-center justify-between gap-1 px-2 text-[12.5px] ${isOver ? "font-semibold text-over" : "text-ink-2"}`}
+      className={`flex h-full items-center justify-between gap-0.5 ${isNarrow ? "px-1" : "px-2"} text-[12.5px] ${isOver ? "font-semibold text-over" : "text-ink-2"}`}
     >
       <span className="truncate text-[11.5px]">
         {over > 0 ? (
@@ -67,7 +76,7 @@ function SumCell({ board, at, period, measure }: { board: Board; at: number; per
             {over}
           </span>
         ) : open > 0 ? (
-          `+${hoursText(open)}`
+          `+${isNarrow ? wholeText(Math.round(open / 60)) : hoursText(open)}`
         ) : (
           ""
         )}
