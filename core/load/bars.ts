@@ -54,7 +54,7 @@ export function barsOf(model: Model, personId: string, range: Range, periods: re
       minutes,
       periods: periods.map(({ start, stop }) => placedIn(placements, row, shares[row], start, stop)),
       isPencilled: work.isPencilled[row] === 1,
-      isAsked: plan.assignments[row].firmness === "asked",
+      isAsked: work.isAsked[row] === 1,
       isTyped: plan.assignments[row].custom !== undefined,
       isEffort: task.sizing === "effort",
     });

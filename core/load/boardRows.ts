@@ -3,7 +3,7 @@ import type { Range } from "../calendar/periods.ts";
 import type { Model } from "../model.ts";
 import type { BoardRow } from "./board.ts";
 import { acceptedDays, type BoardGroup, type BoardView, groupsOf, projectsLeft } from "./boardView.ts";
-import { emptySums, overOf, type PeriodSums } from "./periodSums.ts";
+import { addSums, emptySums, overOf, type PeriodSums } from "./periodSums.ts";
 import { placedIn } from "./placements.ts";
 import { teamReaches } from "./teams.ts";
 import { isOpening } from "./work.ts";
@@ -121,11 +121,9 @@ export class BoardMaker {
   #total(person: number): void {
     const own = this.#figuresOf(person);
     const accepted = this.#acceptedOf(person);
+    addSums(own, this.all);
     let over = 0;
-    for (let p = 0; p < this.#count; p++) {
-      for (const key of ["capacity", "load", "peakOver"] as const) this.all[key][p] += own[key][p];
-      if (accepted[p] === 0) over += overOf(own.capacity[p], own.load[p]);
-    }
+    for (let p = 0; p < this.#count; p++) if (accepted[p] === 0) over += overOf(own.capacity[p], own.load[p]);
     if (over > 0) this.overPeople++;
     this.overMinutes += over;
   }
@@ -195,10 +193,7 @@ export class BoardMaker {
 
   #sumOf(people: readonly number[]): PeriodSums {
     const sums = emptySums(this.#count);
-    for (const person of people) {
-      const own = this.#figuresOf(person);
-      for (const key of ["capacity", "load", "peakOver"] as const) for (let p = 0; p < this.#count; p++) sums[key][p] += own[key][p];
-    }
+    for (const person of people) addSums(this.#figuresOf(person), sums);
     return sums;
   }
 

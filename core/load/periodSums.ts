@@ -77,6 +77,16 @@ export function emptySums(slots: number): PeriodSums {
   return { capacity: new Int32Array(slots), load: new Int32Array(slots), peakOver: new Int32Array(slots) };
 }
 
+/** Adds sums to others of the same periods. */
+export function addSums(own: PeriodSums, into: PeriodSums): void {
+  const { capacity, load, peakOver } = own;
+  for (let p = 0; p < capacity.length; p++) {
+    into.capacity[p] += capacity[p];
+    into.load[p] += load[p];
+    into.peakOver[p] += peakOver[p];
+  }
+}
+
 /** Capacity, load and peak of many people by period: slot `i × periods.length + p` is people[i] in period p.
  * @param periods In order and without gaps. */
 export function peopleSums(model: Model, people: ArrayLike<number>, shares: Int32Array, periods: readonly Range[]): PeriodSums {

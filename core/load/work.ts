@@ -19,6 +19,8 @@ export interface Work {
   /** 1 for material: it asks for no minutes. */
   isMaterial: Uint8Array;
   isPencilled: Uint8Array;
+  /** 1 for work that a lead has asked for and nobody has confirmed. */
+  isAsked: Uint8Array;
   /** Of each assignment its statement: the way, the amount, the shape and its own first and last day. */
   way: Uint8Array;
   amount: Int32Array;
@@ -52,6 +54,7 @@ export function workOf(plan: Plan): Work {
     role: column(),
     isMaterial: new Uint8Array(rows),
     isPencilled: new Uint8Array(rows),
+    isAsked: new Uint8Array(rows),
     way: new Uint8Array(rows),
     amount: new Int32Array(rows),
     shape: new Uint8Array(rows),
@@ -83,6 +86,7 @@ export function workChanged(plan: Plan, work: Work, rows: readonly number[]): Wo
     role: work.role.slice(),
     isMaterial: work.isMaterial.slice(),
     isPencilled: work.isPencilled.slice(),
+    isAsked: work.isAsked.slice(),
     way: work.way.slice(),
     amount: work.amount.slice(),
     shape: work.shape.slice(),
@@ -103,6 +107,7 @@ function writeAssignment(plan: Plan, work: Omit<Work, "byTask" | "byPerson">, ro
   work.role[row] = rowOr(rowById(plan.roles), assignment.roleId ?? plan.tasks[task].roleId);
   work.isMaterial[row] = assignment.materialId === undefined ? 0 : 1;
   work.isPencilled[row] = assignment.firmness === "pencilled" ? 1 : 0;
+  work.isAsked[row] = assignment.firmness === "asked" ? 1 : 0;
   const { way, amount, shape, from, to } = statementOf(assignment);
   work.way[row] = way;
   work.amount[row] = amount;
