@@ -29,9 +29,9 @@ export function shareText(hundredths: number | null): string {
 /** A whole number with its thousands set apart. */
 export const wholeText = (count: number): string => wholeFormat.format(count);
 
-/** A count with its noun: "1 person", "3 people". */
+/** A count with its noun: "1 person", "3 people", "1.5 days". */
 export function countText(count: number, one: string, many = `${one}s`): string {
-  return `${wholeText(count)} ${count === 1 ? one : many}`;
+  return `${tenthsFormat.format(count)} ${count === 1 ? one : many}`;
 }
 
 function dateOfDay(day: Day): Date {

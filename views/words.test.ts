@@ -1,0 +1,78 @@
+// What screens say of conflicts, drops, days and weeks.
+import { expect, test } from "vitest";
+import { parseDay } from "../core/calendar/day.ts";
+import { weekSpans } from "../core/calendar/weekSpans.ts";
+import { peopleLoads } from "../core/load/peopleLoads.ts";
+import { buildModel } from "../core/model.ts";
+import { conflictsOf } from "../core/schedule/conflicts.ts";
+import { fernhollow } from "../demo/fernhollow.ts";
+import { conflictText } from "./frame/conflictText.ts";
+import { dropOutcome } from "./frame/dropOutcome.ts";
+import { dateRangeFields, hoursADay, hoursOf } from "./people/person/rangeFields.ts";
+import { dayText, markText, spanText, weekHoursText } from "./people/words.ts";
+
+const model = buildModel(fernhollow());
+const range = { start: parseDay("2027-01-25"), stop: parseDay("2027-03-22") };
+
+test("a conflict says what is missed and by how many working days, one of them in the singular", () => {
+  expect(conflictText({ kind: "deadline", taskId: "t", ticks: 480 })).toBe("Finishes 1 working day after its deadline.");
+  expect(conflictText({ kind: "finishNotAfter", taskId: "t", ticks: 720 })).toBe("Finishes 1.5 working days after its deadline.");
+  expect(conflictText({ kind: "link", taskId: "t", ticks: 4_800_000 })).toBe("Pinned 10,000 working days too early for a link.");
+  expect(conflictText({ kind: "notAfter", taskId: "t", ticks: 960 })).toBe("Starts 2 working days later than it may.");
+  expect(conflictText({ kind: "noCapacity", taskId: "t", ticks: 0 })).toMatch(/never has the time/);
+  for (const conflict of conflictsOf(model.schedule)) expect(conflictText(conflict)).toMatch(/^[A-Z].*\.$/);
+});
+
+test("a drop says that there is room, or how much is over and when most", () => {
+  const loads = (ids: string[]) => peopleLoads(model, { range, grain: "week", ids });
+  expect(dropOutcome(loads(["rui"]))).toEqual({ name: "Rui Monteverde", says: "has room for it", isOver: false });
+  // Two weeks are over by as much; the first of them counts.
+  expect(dropOutcome(loads(["mara", "rui"]))).toEqual({
+    name: "Mara Ellingsen",
+    says: "would be over by 49.8 h, most in the week of 15 February",
+    isOver: true,
+  });
+});
+
+test("marks of a day are told in words, with their hours and what they are called", () => {
+  expect(markText({ kind: "holiday", name: "Independence Day" })).toBe("Independence Day");
+  expect(markText({ kind: "holiday" })).toBe("public holiday");
+  expect(markText({ kind: "approved", name: "holiday, Carnival week" })).toBe("time off (Leave, Carnival week)");
+  expect(markText({ kind: "requested", name: "training", hours: 4 })).toBe("time off asked for, 4 h (Training)");
+  expect(markText({ kind: "overtime", hours: 2 })).toBe("overtime 2 h");
+  expect(dayText(parseDay("2027-02-09"), 480, null, [{ kind: "overtime", hours: 1 }])).toBe("Tue 9 Feb: 8 h · overtime 1 h");
+  expect(dayText(parseDay("2027-02-09"), 480, 594, [])).toBe("Tue 9 Feb: 9.9 of 8 h");
+});
+
+test("weeks say their hours and when they hold", () => {
+  expect(weekHoursText([8, 8, 8, 8, 4.5, 0, 0])).toBe("36.5 h a week");
+  expect(weekHoursText([0, 0, 0, 0, 0, 0, 0])).toBe("does not work");
+  expect(spanText({ from: null, last: null })).toBe("");
+  expect(spanText({ from: parseDay("2027-03-01"), last: parseDay("2027-05-31") })).toBe("from 1 Mar 2027 until 31 May 2027");
+  const tomas = model.plan.people.find(({ id }) => id === "tomas");
+  const calendar = model.plan.calendars.find(({ id }) => id === tomas?.calendarId);
+  if (!tomas || !calendar) throw new Error("Tomas is in the demo plan");
+  const spans = weekSpans(tomas, calendar);
+  expect(spans.length).toBeGreaterThan(1);
+  spans.slice(1).forEach((span, at) => {
+    expect(span.from, spanText(span)).toBe((spans[at].last as number) + 1);
+  });
+});
+
+test("hours of a day are above 0 and up to 24, with a comma or a point; empty only where that is allowed", () => {
+  expect([hoursOf("7,5"), hoursOf("7.5"), hoursOf("  ")]).toEqual([7.5, 7.5, null]);
+  for (const text of ["0", "24.5", "-1", "eight"]) expect(hoursADay(true).safeParse(text).success, text).toBe(false);
+  for (const text of ["24", "0,5"]) expect(hoursADay(false).safeParse(text).success, text).toBe(true);
+  expect([hoursADay(true).safeParse("").success, hoursADay(false).safeParse("").success]).toEqual([true, false]);
+});
+
+test("a first and a last day are dates in order, and the message stands at the field that is wrong", () => {
+  const fields = dateRangeFields({});
+  expect(fields.safeParse({ from: "1 Mar 2027", to: "5.3.2027" }).success).toBe(true);
+  const backwards = fields.safeParse({ from: "5 Mar 2027", to: "1 Mar 2027" });
+  expect(backwards.error?.issues.map(({ path, message }) => [path.join("."), message])).toEqual([
+    ["to", "The last day comes on or after the first."],
+  ]);
+  const unread = fields.safeParse({ from: "30 Feb 2027", to: "1 Mar 2027" });
+  expect(unread.error?.issues[0].path).toEqual(["from"]);
+});
