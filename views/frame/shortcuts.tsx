@@ -53,6 +53,7 @@ const ofScreen: Record<string, Listed> = {
     ["← → ↑ ↓", "Walk through the days of the year"],
     ["Enter", "Change the day"],
   ],
+  "/openings/requests": [["N", "Ask for people"]],
   "/people/leave": [],
   "/people/import": [],
   "/people": [

@@ -5,6 +5,7 @@ import { type KeyboardEvent, memo, useRef } from "react";
 import { parseDay } from "../../core/calendar/day.ts";
 import type { RosterRow } from "../../core/load/roster.ts";
 import { shareOf } from "../../core/plan/units.ts";
+import { focusSoon } from "../../ui/focusSoon.ts";
 import { countText, hoursText, longDay, shareText } from "../../ui/format.ts";
 import { useWidth } from "../../ui/useWidth.ts";
 import { Vessel } from "../../ui/vessel.tsx";
@@ -60,7 +61,7 @@ export function Roster({ people }: { people: PeopleHook }) {
     if (lines[next]?.kind === "group") next += way;
     if (!lines[next]) return;
     virtual.scrollToIndex(next);
-    requestAnimationFrame(() => document.getElementById(`person-${lines[next].key}`)?.focus());
+    focusSoon(`person-${lines[next].key}`);
   };
   const head = (key: SortKey, text: string, align = "text-left") => (
     <button

@@ -4,6 +4,7 @@ import { useVirtualizer } from "@tanstack/react-virtual";
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { type KeyboardEvent, useRef } from "react";
 import type { OutlineLink, OutlineTask } from "../../core/schedule/outline.ts";
+import { focusSoon } from "../../ui/focusSoon.ts";
 import { hueOf } from "../../ui/format.ts";
 import { ChartHead } from "../../ui/timeChart.tsx";
 import { useChartPeriods } from "../frame/useChartPeriods.ts";
@@ -39,7 +40,7 @@ export function OutlineTable({ project, edits }: { project: ProjectHook; edits: 
   });
   const focusRow = (at: number) => {
     rows.scrollToIndex(at);
-    requestAnimationFrame(() => document.getElementById(`task-${tasks[at]?.task.id}`)?.focus());
+    focusSoon(`task-${tasks[at]?.task.id}`);
   };
   const press = (event: KeyboardEvent) => {
     const at = tasks.findIndex(({ task }) => `task-${task.id}` === (event.target as HTMLElement).id);

@@ -9,6 +9,7 @@ import { type Initial, useAnswer, usePlan } from "../../../client/session.tsx";
 import type { SkillColumn, SkillMatrix } from "../../../core/load/skillMatrix.ts";
 import { Button } from "../../../ui/button.tsx";
 import { TextInput } from "../../../ui/field.tsx";
+import { focusSoon } from "../../../ui/focusSoon.ts";
 import { countText, hoursText } from "../../../ui/format.ts";
 import { newId } from "../../../ui/newId.ts";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
@@ -151,7 +152,7 @@ function Matrix({
       };
       setActive(next);
       virtual.scrollToIndex(next.row);
-      requestAnimationFrame(() => document.getElementById(`level-${next.row}-${next.column}`)?.focus());
+      focusSoon(`level-${next.row}-${next.column}`);
     } else if (/^[0-5]$/.test(event.key)) onSet(rows[row].personId, columns[column].skill.id, Number(event.key));
     else if (event.key === "Delete" || event.key === "Backspace") onSet(rows[row].personId, columns[column].skill.id, 0);
     else return;

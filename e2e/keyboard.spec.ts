@@ -1,0 +1,94 @@
+// Screens without a mouse: outlines, years, matrices, menus and the list of shortcuts.
+import { expect, type Page, test } from "@playwright/test";
+import { goTo, sheetOf, untilSaved } from "./pages.ts";
+import { demoServer, putAway, type Server } from "./server.ts";
+
+let server: Server;
+test.beforeEach(async () => {
+  server = await demoServer();
+});
+test.afterEach(() => putAway(server));
+
+const open = (page: Page, path: string): Promise<void> => goTo(page, server, path);
+const focus = (page: Page) => page.locator(":focus");
+
+test("a project's outline is walked, folded, ticked and put in another order by keys alone", async ({ page }) => {
+  await open(page, "/work/tidepool");
+  const rows = () => page.locator("[data-task]").evaluateAll((all) => all.map((row) => row.getAttribute("data-task") ?? ""));
+  await page.locator("#task-tidepool-order").focus();
+  await page.keyboard.press("ArrowDown");
+  await expect(focus(page)).toHaveId("task-tidepool-cases");
+  await page.keyboard.press("ArrowUp");
+  await page.keyboard.press("ArrowUp");
+  await expect(focus(page)).toHaveId("task-tidepool-fabrication");
+  // Folded, what is below is gone and the next row is what comes after all of it.
+  await page.keyboard.press("ArrowLeft");
+  await expect(page.locator("[data-task=tidepool-cases]")).toHaveCount(0);
+  await page.keyboard.press("ArrowRight");
+  await expect(page.locator("[data-task=tidepool-cases]")).toHaveCount(1);
+  await page.locator("#task-tidepool-order").focus();
+  await page.keyboard.press("x");
+  await page.keyboard.press("Shift+ArrowDown");
+  await expect(sheetOf(page)).toContainText("2 tasks");
+  await page.keyboard.press("Escape");
+  const before = await rows();
+  await page.locator("#task-tidepool-order").focus();
+  await page.keyboard.press("Alt+ArrowDown");
+  await expect.poll(async () => (await rows()).indexOf("tidepool-order")).toBe(before.indexOf("tidepool-cases"));
+  await untilSaved(page);
+  await page.keyboard.press("Control+z");
+  await expect.poll(rows).toEqual(before);
+});
+
+test("a day of somebody's year is reached by arrows and becomes time off", async ({ page }) => {
+  await open(page, "/people/person/rui");
+  const day = page.getByRole("gridcell", { name: /^Mon 8 Feb:/ });
+  await day.focus();
+  await page.keyboard.press("ArrowRight");
+  await expect(focus(page)).toHaveAccessibleName("Tue 9 Feb: 0.9 of 8 h");
+  await page.keyboard.press("ArrowDown");
+  await expect(focus(page)).toHaveAccessibleName("Tue 9 Mar: 6.6 of 8 h");
+  await page.keyboard.press("Enter");
+  const sheet = sheetOf(page);
+  await expect(sheet.getByLabel("First day")).toHaveValue("9 Mar 2027");
+  await expect(sheet.locator("section", { hasText: "What approving it would do" })).toContainText("week of 8 Mar−8 h");
+  await sheet.getByLabel("State").selectOption({ label: "Approved" });
+  await sheet.getByRole("button", { name: "Add" }).click();
+  await expect(page.getByRole("gridcell", { name: /^Tue 9 Mar: .*of 0 h · time off/ })).toBeAttached();
+  await untilSaved(page);
+  await page.keyboard.press("Control+z");
+  await expect(page.getByRole("gridcell", { name: "Tue 9 Mar: 6.6 of 8 h" })).toBeAttached();
+});
+
+test("levels of the skills matrix are set by digits and taken away, and one undo each brings them back", async ({ page }) => {
+  await open(page, "/people/skills");
+  const cell = page.getByRole("button", { name: /^Teo Brandt, Neon bending/ });
+  await expect(cell).toHaveAccessibleName("Teo Brandt, Neon bending: none");
+  await cell.focus();
+  await page.keyboard.press("3");
+  await expect(cell).toHaveAccessibleName("Teo Brandt, Neon bending: level 3");
+  await untilSaved(page);
+  await page.keyboard.press("0");
+  await expect(cell).toHaveAccessibleName("Teo Brandt, Neon bending: none");
+  await untilSaved(page);
+  await page.keyboard.press("Control+z");
+  await expect(cell).toHaveAccessibleName("Teo Brandt, Neon bending: level 3");
+});
+
+test("the question mark lists the keys of the screen one is on, and the theme chosen in the menu stays", async ({ page }) => {
+  await open(page, "/balance");
+  await page.keyboard.press("?");
+  await expect(page.getByText("Give an assignment of the person to somebody else")).toBeVisible();
+  await page.keyboard.press("Escape");
+  await open(page, "/openings/requests");
+  await page.keyboard.press("?");
+  await expect(page.getByText("Ask for people", { exact: true }).last()).toBeVisible();
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "Plan" }).focus();
+  await page.keyboard.press("Enter");
+  await page.getByRole("menuitem", { name: "Dark theme" }).focus();
+  await page.keyboard.press("Enter");
+  await expect(page.locator("html")).toHaveAttribute("data-theme", "dark");
+  await page.reload();
+  await expect(page.locator("html")).toHaveAttribute("data-theme", "dark");
+});
