@@ -1,0 +1,134 @@
+// Every question that screens ask: answered on any plan, the same each time, and able to cross into the worker and back.
+import { expect, test } from "vitest";
+import { parseDay } from "../core/calendar/day.ts";
+import { buildModel, type Model } from "../core/model.ts";
+import type { Plan } from "../core/plan/schema.ts";
+import { fernhollow } from "../demo/fernhollow.ts";
+import { tangledPlan } from "../tests/randomPlan.ts";
+import { answer, type QueryOf, type Question } from "./questions.ts";
+
+const range = { start: parseDay("2027-01-25"), stop: parseDay("2027-03-22") };
+const weeks = { range, grain: "week" as const };
+
+/** An id that no row has. */
+const NOTHING = "nothing";
+
+/** A query for each question, about rows by their ids; typed so that a new question has to be listed. */
+function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
+  const { personId, assignmentId, openingId, taskId, effortId, projectId, calendarId } = ids;
+  const edit = { kind: "reassign" as const, id: assignmentId, personId };
+  const copy = { id: "copy", name: "Copy", stage: "approved" as const, start: "2027-05-03", calendarId };
+  return {
+    board: [
+      { ...weeks, open: [personId] },
+      { ...weeks, open: [], limit: 3, countsTasks: true },
+    ],
+    cell: [{ personId, range: { start: range.start, stop: range.start + 7 }, counting: { pencilled: true, pipeline: "weighted" } }],
+    loads: [{ ...weeks, ids: [personId, "nobody"] }],
+    takers: [{ assignmentId }, { assignmentId: "nothing" }],
+    ribbon: [{ clock: parseDay("2027-02-01") }],
+    tray: [{}],
+    portfolio: [{}],
+    outline: [{ projectId }, { projectId: "nothing" }],
+    timeLeft: [
+      { projectId, from: range.start, until: range.stop },
+      { projectId: null, from: range.start, until: range.stop },
+    ],
+    workWeeks: [{ assignmentId }, { assignmentId: "nothing" }],
+    drop: [{ taskId, day: range.start }],
+    // A copy is asked for of a project that there is.
+    projectFrom: projectId === NOTHING ? [] : [{ project: copy, source: { projectId }, keepsPeople: true, idStem: "copy" }],
+    staff: [{ taskId: effortId, joins: { id: "joins", taskId: effortId, personId } }],
+    beginOnDay: [],
+    openings: [{ pipeline: true }, { pipeline: false }],
+    candidates: [{ openingId }, { openingId: "nothing" }],
+    fill: [{ openingId, shares: [{ personId }], isPencilled: false, idStem: "fill" }],
+    freeWhen: [{ roleId: null, skills: [], minutes: 600, from: range.start, until: range.start + 13 }],
+    moveBar: [{ assignmentId, startDays: 2, stopDays: 2 }],
+    typePeriod: [{ assignmentId, period: { start: range.start + 14, stop: range.start + 21 }, hours: 7.5 }],
+    untype: [{ assignmentId }],
+    requests: [{}],
+    outbox: [{}],
+    taskOf: [{ taskId }, { taskId: "nothing" }],
+    why: [{ taskId }, { taskId: "nothing" }],
+    roster: [weeks],
+    personYear: [{ personId, range: { start: parseDay("2027-01-01"), stop: parseDay("2028-01-01") } }],
+    leave: [{ range }],
+    teams: [weeks],
+    skills: [weeks],
+    calendar: [
+      { calendarId, range, draft: { week: [8, 8, 8, 8, 0, 0, 0] } },
+      { calendarId: "nothing", range },
+    ],
+    importPreview: [{ table: "people", source: "p.csv", rows: [["name"], ["New One"]], options: { dateOrder: "dayFirst", idStem: "i" } }],
+    impact: [{ edit }],
+    money: [
+      { ...weeks, kind: "all" },
+      { ...weeks, kind: "labour" },
+    ],
+    views: [{ screen: "balance" }],
+    rateTables: [{}],
+    search: [{ text: "a" }, { text: "" }],
+    names: [{}],
+    frame: [{}],
+  };
+}
+
+interface Ids {
+  personId: string;
+  assignmentId: string;
+  openingId: string;
+  taskId: string;
+  effortId: string;
+  projectId: string;
+  calendarId: string;
+}
+
+/** Ids of rows that there are; ones that there are not, where a list is empty. */
+function idsOf({ people, assignments, projects, tasks, calendars }: Plan): Ids {
+  const opening = assignments.find(({ personId, teamId, materialId }) => !personId && !teamId && !materialId);
+  return {
+    personId: people[0]?.id ?? NOTHING,
+    assignmentId: assignments.find(({ personId }) => personId)?.id ?? NOTHING,
+    openingId: opening?.id ?? NOTHING,
+    taskId: tasks.find(({ sizing }) => sizing === "duration")?.id ?? NOTHING,
+    effortId: tasks.find(({ sizing }) => sizing === "effort")?.id ?? NOTHING,
+    projectId: projects[0]?.id ?? NOTHING,
+    calendarId: calendars[0]?.id ?? NOTHING,
+  };
+}
+
+/** Asks everything. @returns How many answers there were that say something. */
+function askAll(model: Model): number {
+  let said = 0;
+  for (const [question, queries] of Object.entries(queriesFor(idsOf(model.plan))) as [Question, never[]][])
+    for (const query of queries) {
+      const found = answer(model, question, query);
+      const crossed = structuredClone(found);
+      expect(crossed, `${question} ${JSON.stringify(query)}`).toEqual(found);
+      expect(answer(model, question, structuredClone(query)), question).toEqual(found);
+      if (found !== null) said++;
+    }
+  return said;
+}
+
+test("on the demo plan every question has an answer, and answers cross unharmed", () => {
+  expect(askAll(buildModel(fernhollow()))).toBeGreaterThan(35);
+});
+
+test("a plan with nothing in it is no error to any of them", () => {
+  const { settings, calendars, ...lists } = fernhollow();
+  const empty = Object.fromEntries(Object.entries(lists).map(([key, list]) => [key, Array.isArray(list) ? [] : list]));
+  expect(askAll(buildModel({ ...empty, settings, calendars: calendars.slice(0, 1) } as unknown as Plan))).toBeGreaterThan(15);
+});
+
+test.each([3, 4])("nor is one in which everything is tangled (seed %i)", (seed) => {
+  expect(askAll(buildModel(tangledPlan(seed)))).toBeGreaterThan(30);
+});
+
+test("the frame counts what waits for an answer", () => {
+  const plan = fernhollow();
+  const { requests, asked, counts } = answer(buildModel(plan), "frame", {});
+  expect(requests).toBe(plan.people.flatMap(({ timeOff = [] }) => timeOff).filter(({ state }) => state === "requested").length);
+  expect([asked, counts.people, counts.tasks]).toEqual([0, 29, plan.tasks.length]);
+});
