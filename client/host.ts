@@ -68,16 +68,10 @@ export class PlanHost {
     const kept = await this.keep.load();
     const left = justMade.filter(({ key }) => kept.every((known) => known.key !== key));
     await this.keep.add(left);
-    const lost: string[] = [];
-    for (const own of [...kept, ...left]) {
-      const [fault] = this.#applyLocally(own.edit);
-      if (!fault) this.#pending.push(own);
-      else {
-        lost.push(fault.message);
-        await this.keep.remove(own.key);
-      }
-    }
-    this.#changed(lost.length > 0 ? { kind: "refused", text: `Not saved before this page was left: ${lost.join(" ")}` } : undefined);
+    // What no longer fits may have been made before the page was left: the server knows it by its key, or says why not.
+    this.#pending.push(...kept, ...left);
+    this.#replay();
+    this.#changed();
     this.#send();
   }
 

@@ -42,8 +42,7 @@ class PlanSession {
     };
     this.#storage = storageOfWindow();
     const left = justMade(this.#storage);
-    const started = this.#worker.start(Comlink.proxy(listener), left);
-    started.then(() => {
+    const started = this.#worker.start(Comlink.proxy(listener), left).then(() => {
       for (const { key } of left) forgetJustMade(this.#storage, key);
     });
     started.catch((error: unknown) => {
