@@ -1,7 +1,5 @@
 // The roster command: one report on one plan file, JSON on standard output.
 import { readFileSync } from "node:fs";
-import { formatDay } from "../core/calendar/day.ts";
-import { MissingExchangeRate } from "../core/cost/rateBook.ts";
 import { faultLine } from "../core/plan/faults.ts";
 import { parsePlan } from "../core/plan/parse.ts";
 import { type ReportName, reportNames, runReport, UsageError } from "./reports.ts";
@@ -32,10 +30,6 @@ function main(args: readonly string[]): number {
     return 0;
   } catch (error) {
     if (error instanceof UsageError) return wrongUsage(error.message);
-    if (error instanceof MissingExchangeRate)
-      return invalidPlan(report as ReportName, [
-        `exchangeRates: no rate for ${error.currency} is in force on ${formatDay(error.day)}; add one from that day or earlier.`,
-      ]);
     throw error;
   }
 }

@@ -1,5 +1,4 @@
 // From one revision of a plan to the next: only what an edit touches is dated and placed again.
-import { originMoves } from "./calendar/lines.ts";
 import type { Change } from "./edits/change.ts";
 import { type PlaceInput, placeAssignment, placeImplicitOpening } from "./load/place.ts";
 import { carryPlacements, type Placements } from "./load/placements.ts";
@@ -9,14 +8,13 @@ import { formerRows, rowById } from "./plan/rows.ts";
 import type { Assignment, Link, ListName, Plan, Task } from "./plan/schema.ts";
 import { carryDates, type Schedule } from "./schedule/dates.ts";
 import { DATED_ANEW, reschedule, STALE } from "./schedule/forward.ts";
-import { forLeaves, graphOf, isSummary, type TaskGraph } from "./schedule/graph.ts";
+import { forFollowers, forLeaves, graphOf, isSummary, type TaskGraph } from "./schedule/graph.ts";
 import { EFFORT, type Network, networkChanged, networkOf } from "./schedule/network.ts";
 
-/** The model of the plan that `changes` have led to; the same as working everything out anew. Calendars, and a first
- * date of the plan that moves, change every line: then everything is. */
+/** The model of the plan that `changes` have led to; the same as working everything out anew. Calendars
+ * change every line: then everything is. */
 export function updateModel(model: Model, plan: Plan, changes: readonly Change[]): Model {
   if (changes.some(({ list }) => list === "calendars")) return buildModel(plan);
-  if (originMoves(model.lines, plan, rowsOf(changes))) return buildModel(plan);
   const former = formerOf(model.plan, plan);
   const work = updatedWork(model, plan, changes);
   const capacity = updatedCapacity(model, plan, changes, former.people);
@@ -38,17 +36,6 @@ interface Former {
 function formerOf(before: Plan, after: Plan): Former {
   const of = (list: keyof Former) => formerRows(before[list], after[list]);
   return { tasks: of("tasks"), links: of("links"), assignments: of("assignments"), people: of("people") };
-}
-
-/** Every row that was or is in a change, by its list. */
-function rowsOf(changes: readonly Change[]): Partial<Record<ListName, never[]>> {
-  const rows: Partial<Record<ListName, unknown[]>> = {};
-  for (const { list, before, after } of changes) {
-    rows[list] ??= [];
-    if (before) rows[list].push(before);
-    if (after) rows[list].push(after);
-  }
-  return rows as Partial<Record<ListName, never[]>>;
 }
 
 const isInPlace = ({ before, after }: Change): boolean => before !== null && after !== null;
@@ -99,7 +86,10 @@ function updatedNetwork(former: Network, plan: Plan, changes: readonly Change[])
 }
 
 function changesGraph({ list, before, after }: Change): boolean {
-  if (list === "tasks") return (before as Task).parentId !== (after as Task).parentId;
+  if (list === "tasks") {
+    const [was, is] = [before as Task, after as Task];
+    return was.parentId !== is.parentId || (was.sizing === undefined) !== (is.sizing === undefined);
+  }
   return list === "links" && ((before as Link).from !== (after as Link).from || (before as Link).to !== (after as Link).to);
 }
 
@@ -132,7 +122,7 @@ function touchedTasks(plan: Plan, network: Network, work: Work, changes: readonl
     if (list === "tasks") {
       const row = rows.get(id);
       if (row !== undefined) touchBelow(touched, graph, row);
-      for (const parent of parentRows(plan, before as Task | null, after as Task | null)) markStale(touched, parent);
+      for (const parent of parentRows(plan, before as Task | null, after as Task | null)) markWithFollowers(touched, graph, parent);
     } else if (list === "links")
       for (const link of [before, after] as (Link | null)[]) {
         const row = rows.get(link?.to ?? "");
@@ -147,8 +137,14 @@ function touchedTasks(plan: Plan, network: Network, work: Work, changes: readonl
   return touched;
 }
 
-function touchBelow(touched: Touched, graph: TaskGraph, row: number): void {
+/** A task that has lost its dates is read before those that followed it: nothing leads from it to them any more. */
+function markWithFollowers(touched: Touched, graph: TaskGraph, row: number): void {
   markStale(touched, row);
+  forFollowers(graph, row, (follower) => markStale(touched, follower));
+}
+
+function touchBelow(touched: Touched, graph: TaskGraph, row: number): void {
+  markWithFollowers(touched, graph, row);
   touched.placed.add(row);
   if (isSummary(graph, row))
     forLeaves(graph, row, (leaf) => {

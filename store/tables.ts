@@ -106,7 +106,7 @@ export const tables: readonly Table[] = [
     list: "assignments",
     table: "assignments",
     columns: columns(
-      "id taskId personId teamId materialId roleId hours:numeric percent:numeric hoursPerDay:numeric hoursPerWeek:numeric isCustom:boolean shape from:date to:date firmness quantity:numeric quantityPerDay:numeric wastePercent:numeric accrual",
+      "id taskId personId teamId materialId roleId hours:numeric percent:numeric hoursPerDay:numeric hoursPerWeek:numeric isCustom:boolean customFrom:date shape from:date to:date firmness quantity:numeric quantityPerDay:numeric wastePercent:numeric accrual",
     ),
     children: [child("custom", "assignment_buckets", "from:date to:date hours:numeric")],
   },

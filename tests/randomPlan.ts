@@ -1,5 +1,5 @@
 // Made-up plans in which everything that decides a date occurs: outlines, all sizings, all links, constraints, deadlines.
-import { formatDay, parseDay } from "../core/calendar/day.ts";
+import { formatDay, parseDay, weekdayOf } from "../core/calendar/day.ts";
 import { applyEdit } from "../core/edits/edit.ts";
 import { checkPlan } from "../core/plan/check.ts";
 import type { Assignment, Link, Plan, Task } from "../core/plan/schema.ts";
@@ -22,12 +22,30 @@ export function tangledPlan(seed: number): Plan {
   });
   const leaves = base.tasks.map((task) => leafOf(task, base, random));
   const assignments = base.assignments.map((assignment) => fitting(assignment, leaves));
-  const projects = base.projects.map((project) => ({ ...project, ...(random.below(3) === 0 && { deadline: aDay(random) }) }));
-  const plan: Plan = { ...base, projects, tasks: [...summaries, ...leaves], assignments };
+  const projects = base.projects.map((project) => ({
+    ...project,
+    ...(random.below(3) === 0 && { deadline: aDay(random) }),
+    ...(random.below(4) === 0 && { stage: "pipeline" as const, probability: random.pick([0, 35, 62.5]) }),
+  }));
+  const plan: Plan = { ...base, settings: oddSettings(base.settings, random), projects, tasks: [...summaries, ...leaves], assignments };
   return withLinks(plan, random);
 }
 
 const aDay = ({ below }: Random): string => formatDay(parseDay("2027-01-04") + below(700));
+const aFarDay = ({ below }: Random): string => formatDay(parseDay("2027-01-04") - below(6_000));
+
+function oddSettings(settings: Plan["settings"], { below, pick }: Random): Plan["settings"] {
+  return {
+    ...settings,
+    weekStartsOn: 1 + below(7),
+    fiscalYearStartMonth: 1 + below(12),
+    levelBand: pick([
+      { low: 0.85, high: 1 },
+      { low: 0.55, high: 1.15 },
+      { low: 0.7, high: 1.2 },
+    ]),
+  };
+}
 
 function leafOf(task: Task, { calendars }: Plan, random: Random): Task {
   const { below, pick } = random;
@@ -40,19 +58,33 @@ function leafOf(task: Task, { calendars }: Plan, random: Random): Task {
     roleId,
     ...(parent < 3 && { parentId: `s${1 + (parent % 2)}-${projectId}` }),
     ...(below(5) === 0 && { calendarId: pick(calendars).id }),
-    ...(below(5) === 0 && { notBefore: aDay(random) }),
+    ...(below(5) === 0 && { notBefore: below(6) === 0 ? aFarDay(random) : aDay(random) }),
     ...(below(8) === 0 && { finishNotBefore: aDay(random) }),
     ...(below(8) === 0 && { notAfter: aDay(random) }),
-    ...(below(6) === 0 && { deadline: aDay(random) }),
-    ...(below(6) === 0 && { effortHours: below(200) }),
+    ...(below(6) === 0 && { deadline: below(6) === 0 ? aFarDay(random) : aDay(random) }),
+    ...(below(6) === 0 && { effortHours: below(2_000_000) / 10_000 }),
   };
-  const start = aDay(random);
   const kind = below(10);
   if (kind === 0) return base;
-  if (kind < 3) return { ...base, sizing: "dates", start, finish: formatDay(parseDay(start) + below(20)) };
+  if (kind < 3) return pinned(base, random);
   const free: Task = { ...base, ...(below(6) === 0 && { staggerDays: below(9) / 2 }) };
   if (kind < 6) return { ...free, sizing: "effort" };
   return { ...free, sizing: "duration", durationDays: kind === 6 ? 0 : below(60) / 4 };
+}
+
+/** Pinned by hand: now and then to a weekend alone, or with a stagger that has no effect. */
+function pinned(task: Task, random: Random): Task {
+  const { below } = random;
+  const start = parseDay(aDay(random));
+  const saturday = start - weekdayOf(start) + 5;
+  const [from, days] = below(3) === 0 ? [saturday, below(2)] : [start, below(20)];
+  return {
+    ...task,
+    sizing: "dates",
+    start: formatDay(from),
+    finish: formatDay(from + days),
+    ...(below(5) === 0 && { staggerDays: below(9) / 2 }),
+  };
 }
 
 /** The assignment as its task allows it: of effort-sized work people only give hours and a share of the day. */
@@ -71,7 +103,7 @@ function withLinks(plan: Plan, { below, pick }: Random): Plan {
       from: pick(plan.tasks).id,
       to: pick(plan.tasks).id,
       kind: pick(["FS", "FS", "SS", "FF", "SF"] as const),
-      lagDays: isElapsed ? below(9) - 3 : (below(17) - 5) / 2,
+      lagDays: isElapsed ? (below(8) === 0 ? -below(3_000) : below(9) - 3) : (below(17) - 5) / 2,
       ...(isElapsed && { elapsed: true }),
     };
     linked = applyEdit(linked, { kind: "addLink", link }).plan ?? linked;

@@ -8,27 +8,41 @@ export const TICKS_PER_DAY = 480;
 /** An instant of a working-time line: `index × 480 + tick`. */
 export type Instant = number;
 
-/** A calendar laid out by day, growing to the right as later days are asked for. */
+/** Ticks of an instant within its day, read as a start: 0 … 479, before the origin of the line too. */
+export const startTickOf = (at: Instant): number => at - Math.floor(at / TICKS_PER_DAY) * TICKS_PER_DAY;
+
+/** Ticks of an instant within its day, read as a finish: 1 … 480. */
+export const finishTickOf = (at: Instant): number => startTickOf(at) || TICKS_PER_DAY;
+
+/** Days that are laid out at first on either side of the origin. */
+const FIRST_DAYS = { before: 200, after: 800 };
+
+/** A calendar laid out by day; it has no beginning and no end, and grows to where days are asked for. */
 export class WorkingLine {
   /** Working days in the plain week, exceptions left out. */
   readonly plainWorkingDays: number;
   /** Minutes of the plain week, Monday first. */
   readonly weekMinutes: readonly number[];
   readonly #exceptions: { from: Day; to: Day; minutes: number }[];
-  /** minutes[day - origin]: working minutes of the day, exceptions applied. */
+  /** Index 0 of the arrays by day is this one. */
+  #first: Day;
+  /** minutes[day - first]: working minutes of the day, exceptions applied. */
   #minutes = new Int32Array(0);
-  /** exception[day - origin]: minutes of the exception that covers the day, or −1. */
+  /** exception[day - first]: minutes of the exception that covers the day, or −1. */
   #exception = new Int32Array(0);
-  /** before[day - origin]: working days in [origin, day). */
-  #before = new Int32Array(1);
-  /** days[index]: the day that has this number. */
-  #days: Day[] = [];
+  /** number[day - first]: the working day's own number, or that of the next one. */
+  #number = new Int32Array(0);
+  /** days[number + earlier]: the day that has this number. */
+  #days = new Int32Array(0);
+  /** Working days laid out before the origin. */
+  #earlier = 0;
 
-  /** @param origin Number 0 goes to the first working day from here; earlier days cannot be asked for. */
+  /** @param origin Number 0 goes to the first working day from here; days before it have negative numbers. */
   constructor(
     calendar: Calendar,
     readonly origin: Day,
   ) {
+    this.#first = origin;
     this.weekMinutes = calendar.week.map(workMinutes);
     this.plainWorkingDays = this.weekMinutes.filter((minutes) => minutes > 0).length;
     this.#exceptions = calendar.exceptions.map(({ from, to, hours }) => ({
@@ -40,15 +54,14 @@ export class WorkingLine {
 
   /** Working minutes of a day, exceptions applied. */
   minutesOn(day: Day): number {
-    this.#reach(day);
-    return this.#minutes[day - this.origin];
+    this.#reach(day, day);
+    return this.#minutes[day - this.#first];
   }
 
   /** Working minutes of the days of a range, for loops: index `at + (day - start)`. Shared: read, never write. */
   minutesOver(start: Day, stop: Day): { minutes: Int32Array; at: number } {
-    this.#reach(start);
-    this.#reach(Math.max(start, stop - 1));
-    return { minutes: this.#minutes, at: start - this.origin };
+    this.#reach(start, Math.max(start, stop - 1));
+    return { minutes: this.#minutes, at: start - this.#first };
   }
 
   /** Minutes the plain week gives to a day, whatever exceptions say. */
@@ -58,24 +71,25 @@ export class WorkingLine {
 
   /** Minutes of the exception that covers a day, the later one in the list where several do; −1 where none does. */
   exceptionOn(day: Day): number {
-    this.#reach(day);
-    return this.#exception[day - this.origin];
+    this.#reach(day, day);
+    return this.#exception[day - this.#first];
   }
 
   isWorkingDay(day: Day): boolean {
     return this.minutesOn(day) > 0;
   }
 
-  /** How many working days come before a day: the number of the day itself, or of the next working day. */
+  /** The number of a working day, or of the next working day; negative before the origin. */
   indexOf(day: Day): number {
-    this.#reach(day);
-    return this.#before[day - this.origin];
+    this.#reach(day, day);
+    return this.#number[day - this.#first];
   }
 
-  /** The day with a number from 0. */
+  /** The day with a number. */
   dayAt(index: number): Day {
-    while (this.#days.length <= index) this.#reach(this.origin + this.#minutes.length + 366);
-    return this.#days[index];
+    while (index + this.#earlier < 0) this.#reach(this.#first - 366, this.#first);
+    while (index + this.#earlier >= this.#days.length) this.#reach(this.#first, this.#first + this.#minutes.length + 366);
+    return this.#days[index + this.#earlier];
   }
 
   /** Puts a date and tick of any calendar on this line. */
@@ -91,31 +105,42 @@ export class WorkingLine {
 
   /** An instant read as a finish: the earlier date where a day ends and the next begins. */
   asFinish(at: Instant): { day: Day; tick: number } {
-    const index = Math.max(0, Math.ceil(at / TICKS_PER_DAY) - 1);
+    const index = Math.ceil(at / TICKS_PER_DAY) - 1;
     return { day: this.dayAt(index), tick: at - index * TICKS_PER_DAY };
   }
 
-  #reach(day: Day): void {
-    if (day < this.origin) throw new RangeError(`day ${day} is before the origin ${this.origin} of this calendar's line`);
-    const old = this.#minutes.length;
-    if (day - this.origin < old) return;
-    const length = Math.max(day - this.origin + 1, old * 2, 800);
+  #reach(from: Day, to: Day): void {
+    const length = this.#minutes.length;
+    if (from >= this.#first && to < this.#first + length) return;
+    // Each side grows by as much as there is, so that days asked for one by one are laid out in few steps.
+    const first = from < this.#first || length === 0 ? Math.min(from, this.#first - Math.max(length, FIRST_DAYS.before)) : this.#first;
+    const end = this.#first + length;
+    const stop = to >= end ? Math.max(to + 1, end + Math.max(length, FIRST_DAYS.after)) : end;
+    this.#layOut(first, stop);
+  }
+
+  #layOut(first: Day, stop: Day): void {
+    const length = stop - first;
     const minutes = new Int32Array(length);
     const exception = new Int32Array(length).fill(-1);
-    for (const { from, to, minutes: hours } of this.#exceptions)
-      exception.fill(hours, clamp(from - this.origin, length), clamp(to + 1 - this.origin, length));
-    const before = new Int32Array(length + 1);
-    const days: Day[] = [];
-    for (let at = 0; at < length; at++) {
-      minutes[at] = exception[at] >= 0 ? exception[at] : this.weekMinutes[weekdayOf(this.origin + at)];
-      before[at] = days.length;
-      if (minutes[at] > 0) days.push(this.origin + at);
+    for (const { from, to, minutes: own } of this.#exceptions)
+      exception.fill(own, clamp(from - first, length), clamp(to + 1 - first, length));
+    const days = new Int32Array(length);
+    const number = new Int32Array(length);
+    let [count, earlier] = [0, 0];
+    for (let at = 0, weekday = weekdayOf(first); at < length; at++, weekday = weekday === 6 ? 0 : weekday + 1) {
+      if (first + at === this.origin) earlier = count;
+      minutes[at] = exception[at] >= 0 ? exception[at] : this.weekMinutes[weekday];
+      number[at] = count;
+      if (minutes[at] > 0) days[count++] = first + at;
     }
-    before[length] = days.length;
+    for (let at = 0; at < length; at++) number[at] -= earlier;
+    this.#first = first;
     this.#minutes = minutes;
     this.#exception = exception;
-    this.#before = before;
-    this.#days = days;
+    this.#number = number;
+    this.#days = days.subarray(0, count);
+    this.#earlier = earlier;
   }
 }
 

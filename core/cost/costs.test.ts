@@ -6,7 +6,7 @@ import type { Plan } from "../plan/schema.ts";
 import { costReport } from "../reports/cost.ts";
 import { costsOf } from "./costs.ts";
 import { moneyOf } from "./money.ts";
-import { MissingExchangeRate, RateBook, stretchOn } from "./rateBook.ts";
+import { RateBook, stretchOn } from "./rateBook.ts";
 
 const plan = fernhollow();
 const model = buildModel(plan);
@@ -95,14 +95,25 @@ test("work without a rate costs nothing and is named once", () => {
   expect(new Set(costs.missingRates).size).toBe(costs.missingRates.length);
 });
 
-test("an amount in a currency without a rate in force is an error that names both", () => {
-  const late: Plan = {
+test("a day without an exchange rate counts as 0 and is named once; days with one count", () => {
+  const from = (date: string): Plan => ({
     ...plan,
-    exchangeRates: [{ currency: "GBP", from: "2028-03-30", rate: 1.2 }],
+    exchangeRates: [{ currency: "GBP", from: date, rate: 1.2 }],
     projects: plan.projects.map((project) => (project.id === "tidepool" ? { ...project, costTableId: "freelance-gbp" } : project)),
+  });
+  const labourFrom = (date: string) => {
+    const costs = costsOf(buildModel(from(date)), { range: horizon, grain: "year" });
+    const tidepool = plan.projects.findIndex(({ id }) => id === "tidepool");
+    return { costs, labour: sum(costs.projects[tidepool]?.byKind.labour ?? []) };
   };
-  expect(() => costsOf(buildModel(late), { range: horizon, grain: "year" })).toThrow(MissingExchangeRate);
-  expect(moneyOf(buildModel(late), { range: horizon, grain: "month", kind: "labour" }).problem).toMatch(/No exchange rate for GBP/);
+  const [early, middle, late] = ["2020-01-01", "2027-03-01", "2029-03-30"].map(labourFrom);
+  expect(early.costs.missingExchangeRates).toEqual([]);
+  expect(late.labour).toBe(0);
+  expect(middle.labour).toBeGreaterThan(0);
+  expect(middle.labour).toBeLessThan(early.labour);
+  expect(new Set(late.costs.missingExchangeRates).size).toBe(late.costs.missingExchangeRates.length);
+  expect(late.costs.missingExchangeRates.length).toBeGreaterThan(0);
+  expect(late.costs.missingRates).toEqual(early.costs.missingRates);
 });
 
 test("cancelled projects cost nothing and are not listed", () => {

@@ -4,7 +4,7 @@ import type { Model } from "../model.ts";
 import type { RateTable } from "../plan/schema.ts";
 import { type ExactLine, roundedHalfUp } from "./exactLine.ts";
 import type { OvertimeMinutes } from "./overtime.ts";
-import { costRole, type ExchangeStretch, factorOn, type RateBook, type RateStretch } from "./rateBook.ts";
+import { costRole, type ExchangeStretch, type Lacks, type RateBook, type RateStretch, stretchOn } from "./rateBook.ts";
 
 /** minutes × ten-thousandths per hour × millionths of exchange, as a fraction of a minor unit. */
 const DENOMINATOR = 60n * 100n * 1_000_000n;
@@ -20,18 +20,18 @@ export interface LabourPricing {
 }
 
 /** Adds the labour of a row of work to a line.
- * @returns False where a day with work has no rate: those hours cost nothing. */
-export function addLabour(model: Model, row: number, pricing: LabourPricing, line: ExactLine): boolean {
+ * @returns What the days with work lack: those without a rate, or without an exchange rate, cost nothing. */
+export function addLabour(model: Model, row: number, pricing: LabourPricing, line: ExactLine): Lacks {
   const { placements, work, plan } = model;
   const days = placements.length[row];
-  if (placements.placed[row] === 0) return true;
-  if (!pricing.table) return false;
+  const lacks: Lacks = { rate: false, exchange: false };
+  if (placements.placed[row] === 0) return lacks;
+  if (!pricing.table) return { ...lacks, rate: true };
   const table = pricing.table;
   const stretches = pricing.book.labour(table, plan.people[work.person[row]]?.id, costRole(plan, work.role[row], work.person[row]));
   const exchange = pricing.book.exchange(table);
   const overtime = pricing.overtime?.get(row);
   const tally = new Tally(line);
-  let isRated = true;
   let isFirst = true;
   let at = 0;
   let stretchStop = at < stretches.length ? nextFrom(stretches, 0) : 0;
@@ -44,17 +44,18 @@ export function addLabour(model: Model, row: number, pricing: LabourPricing, lin
       stretchStop = nextFrom(stretches, at);
     }
     const { entry } = stretches[at];
-    if (!entry) isRated = false;
+    const { factor } = stretchOn(exchange, day);
+    if (!entry) lacks.rate = true;
+    else if (factor === null) lacks.exchange = true;
     else {
       const slot = line.slotOf(day);
-      const factor = factorOn(exchange, day, table);
       tally.add(slot, minutes, overtime?.get(day) ?? 0, entry, factor);
-      if (isFirst && pricing.isPerUseCharged) line.add(slot, BigInt(entry.perUse) * 60n * factor, DENOMINATOR);
+      if (isFirst && pricing.isPerUseCharged) line.add(slot, BigInt(entry.perUse) * factor, 1_000_000n);
     }
     isFirst = false;
   }
   tally.flush();
-  return isRated;
+  return lacks;
 }
 
 function nextFrom(stretches: readonly RateStretch[], at: number): Day {
@@ -92,10 +93,9 @@ class Tally {
   }
 }
 
-/** What minutes by day cost at the standard rate in force on each, rounded once to minor units; a day without a rate
- * costs nothing. @param start The day of `minutes[0]`. */
+/** What minutes by day cost at the standard rate in force on each, rounded once to minor units; a day without a rate,
+ * or without an exchange rate, costs nothing. @param start The day of `minutes[0]`. */
 export function costOfMinutes(
-  table: RateTable,
   stretches: readonly RateStretch[],
   exchange: readonly ExchangeStretch[],
   start: Day,
@@ -107,7 +107,7 @@ export function costOfMinutes(
     if (minutes[i] === 0) continue;
     while (start + i >= nextFrom(stretches, at)) at++;
     const rate = stretches[at]?.entry?.rate ?? 0;
-    if (rate > 0) sum += BigInt(minutes[i]) * BigInt(rate) * factorOn(exchange, start + i, table);
+    if (rate > 0) sum += BigInt(minutes[i]) * BigInt(rate) * (stretchOn(exchange, start + i).factor ?? 0n);
   }
   return Number(roundedHalfUp(sum, DENOMINATOR));
 }

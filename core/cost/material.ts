@@ -7,7 +7,7 @@ import { percentHundredths, rateUnits } from "../plan/units.ts";
 import type { TaskDates } from "../schedule/dates.ts";
 import { forWorkingDays } from "../schedule/parts.ts";
 import type { ExactLine } from "./exactLine.ts";
-import { factorOn, type RateBook, stretchOn } from "./rateBook.ts";
+import { type Lacks, type RateBook, stretchOn } from "./rateBook.ts";
 
 type Accrual = NonNullable<Task["fixedCostAccrual"]>;
 
@@ -20,7 +20,7 @@ export function forAccrualDays(dates: TaskDates, accrual: Accrual, visit: (day: 
 }
 
 /** Adds a material to a line.
- * @returns False where no price is in force on a day it is used. */
+ * @returns What the days it is used on lack: those without a price, or without an exchange rate, cost nothing. */
 export function addMaterial(
   model: Model,
   row: number,
@@ -28,11 +28,12 @@ export function addMaterial(
   book: RateBook,
   isPerUseCharged: boolean,
   line: ExactLine,
-): boolean {
+): Lacks {
   const assignment: Assignment = model.plan.assignments[row];
   const dates = model.schedule.of(model.work.task[row]);
-  if (!dates) return true;
-  if (!table) return false;
+  const lacks: Lacks = { rate: false, exchange: false };
+  if (!dates) return lacks;
+  if (!table) return { ...lacks, rate: true };
   const prices = book.material(table, assignment.materialId as string);
   const exchange = book.exchange(table);
   // Ten-thousandths of a unit × ticks of a day, with waste in ten-thousandths.
@@ -42,18 +43,18 @@ export function addMaterial(
       ? BigInt(rateUnits(assignment.quantityPerDay ?? 0)) * BigInt(workedTicks)
       : BigInt(rateUnits(assignment.quantity)) * BigInt(TICKS_PER_DAY);
   const withWaste = quantity * BigInt(10_000 + percentHundredths(assignment.wastePercent ?? 0));
-  let isPriced = true;
   let isFirst = true;
   forAccrualDays(dates, assignment.accrual ?? "start", (day, ticks, total) => {
     const { entry } = stretchOn(prices, day);
-    if (!entry) isPriced = false;
+    const { factor } = stretchOn(exchange, day);
+    if (!entry) lacks.rate = true;
+    else if (factor === null) lacks.exchange = true;
     else {
-      const factor = factorOn(exchange, day, table);
       const denominator = BigInt(TICKS_PER_DAY) * 10_000n * 10_000n * 100n * 1_000_000n * BigInt(total);
       line.add(line.slotOf(day), withWaste * BigInt(entry.rate) * factor * BigInt(ticks), denominator);
-      if (isFirst && isPerUseCharged) line.add(line.slotOf(day), BigInt(entry.perUse) * factor, 100n * 1_000_000n);
+      if (isFirst && isPerUseCharged) line.add(line.slotOf(day), BigInt(entry.perUse) * factor, 1_000_000n);
     }
     isFirst = false;
   });
-  return isPriced;
+  return lacks;
 }

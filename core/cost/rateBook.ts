@@ -2,11 +2,12 @@
 import { type Day, parseDay } from "../calendar/day.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Plan, RateEntry, RateTable } from "../plan/schema.ts";
-import { rateUnits } from "../plan/units.ts";
+import { exchangeMillionths, minorUnits, rateUnits } from "../plan/units.ts";
 
 const BEGINNING = Number.NEGATIVE_INFINITY;
 
-/** A stretch of days with one rate: from `from` until the next stretch begins. Rates in ten-thousandths per hour or unit. */
+/** A stretch of days with one rate: from `from` until the next stretch begins. Rates in ten-thousandths per hour
+ * or unit, the charge per use in minor units. */
 export interface RateStretch {
   from: Day;
   /** Null where no entry is in force. */
@@ -19,17 +20,13 @@ export interface ExchangeStretch {
   factor: bigint | null;
 }
 
-export const SAME_CURRENCY: readonly ExchangeStretch[] = [{ from: BEGINNING, factor: 1_000_000n }];
-
-/** Thrown where an amount has to be converted and no exchange rate is in force on its day. */
-export class MissingExchangeRate extends Error {
-  constructor(
-    readonly currency: string,
-    readonly day: Day,
-  ) {
-    super(`No exchange rate for ${currency} is in force on the day it is needed.`);
-  }
+/** What pricing looked for and did not find on some day. */
+export interface Lacks {
+  rate: boolean;
+  exchange: boolean;
 }
+
+export const SAME_CURRENCY: readonly ExchangeStretch[] = [{ from: BEGINNING, factor: 1_000_000n }];
 
 /** Rate stretches of a plan's tables, worked out once for each subject. */
 export class RateBook {
@@ -92,7 +89,7 @@ export class RateBook {
     const { currency } = table;
     if (currency === undefined || currency === this.#plan.settings.currency) return SAME_CURRENCY;
     const rates = this.#plan.exchangeRates.filter((rate) => rate.currency === currency);
-    const steps = rates.map(({ from, rate }) => ({ from: parseDay(from), factor: BigInt(Math.round(rate * 1e6)) }));
+    const steps = rates.map(({ from, rate }) => ({ from: parseDay(from), factor: BigInt(exchangeMillionths(rate)) }));
     steps.sort((a, b) => a.from - b.from);
     return [{ from: BEGINNING, factor: null }, ...steps];
   }
@@ -109,14 +106,6 @@ export function stretchOn<T extends { from: Day }>(stretches: readonly T[], day:
   let at = stretches.length - 1;
   while (at > 0 && stretches[at].from > day) at--;
   return stretches[at];
-}
-
-/** What a foreign amount of a day is worth, in millionths.
- * @throws {MissingExchangeRate} where none is in force. */
-export function factorOn(exchange: readonly ExchangeStretch[], day: Day, table: RateTable): bigint {
-  const { factor } = stretchOn(exchange, day);
-  if (factor === null) throw new MissingExchangeRate(table.currency as string, day);
-  return factor;
 }
 
 function isDefault(entry: RateEntry): boolean {
@@ -144,5 +133,5 @@ function latest(group: readonly RateEntry[], day: Day, begins: (entry: RateEntry
 }
 
 function inUnits({ rate, overtimeRate, perUse }: RateEntry): NonNullable<RateStretch["entry"]> {
-  return { rate: rateUnits(rate), overtimeRate: rateUnits(overtimeRate ?? rate), perUse: rateUnits(perUse ?? 0) };
+  return { rate: rateUnits(rate), overtimeRate: rateUnits(overtimeRate ?? rate), perUse: minorUnits(perUse ?? 0) };
 }

@@ -1,36 +1,42 @@
 // What a project earns: its fee with the hours worked, or its time and materials at bill rates.
-import { placedIn } from "../load/placements.ts";
 import type { Model } from "../model.ts";
 import { minorUnits } from "../plan/units.ts";
 import type { ExactLine } from "./exactLine.ts";
 import { addLabour } from "./labour.ts";
 import { addMaterial } from "./material.ts";
-import type { RateBook } from "./rateBook.ts";
+import type { Lacks, RateBook } from "./rateBook.ts";
 
 /** Adds a project's revenue to a line.
- * @param rows Rows of work of the project. */
-export function addRevenue(model: Model, project: number, rows: readonly number[], book: RateBook, line: ExactLine): void {
+ * @param rows Rows of work of the project.
+ * @param lack Told of each row of labour what its bill rates lack; material without a bill price earns nothing. */
+export function addRevenue(
+  model: Model,
+  project: number,
+  rows: Int32Array,
+  book: RateBook,
+  line: ExactLine,
+  lack: (row: number, lacks: Lacks) => void,
+): void {
   const { billing, billTableId } = model.plan.projects[project];
   if (billing?.kind === "fixedFee") addFee(model, project, rows, minorUnits(billing.fee ?? 0), line);
   if (billing?.kind !== "timeAndMaterials") return;
   const table = book.table(billTableId);
   for (const row of rows) {
     if (model.work.isMaterial[row] === 1) addMaterial(model, row, table, book, false, line);
-    else addLabour(model, row, { table, book, isPerUseCharged: false }, line);
+    else lack(row, addLabour(model, row, { table, book, isPerUseCharged: false }, line));
   }
 }
 
-function addFee(model: Model, project: number, rows: readonly number[], fee: number, line: ExactLine): void {
+function addFee(model: Model, project: number, rows: Int32Array, fee: number, line: ExactLine): void {
   const { placements, schedule } = model;
   const total = rows.reduce((sum, row) => sum + placements.placed[row], 0);
   if (total === 0) {
     line.add(line.slotOf(schedule.projects[project].finish.day), BigInt(fee), 1n);
     return;
   }
-  for (const row of rows) {
-    for (let day = placements.start[row]; day < placements.start[row] + placements.length[row]; day++) {
-      const minutes = placedIn(placements, row, 10_000, day, day + 1);
-      if (minutes > 0) line.add(line.slotOf(day), BigInt(fee) * BigInt(minutes), BigInt(total));
+  for (const row of rows)
+    for (let i = 0; i < placements.length[row]; i++) {
+      const minutes = placements.buffer.minutes[placements.offset[row] + i];
+      if (minutes > 0) line.add(line.slotOf(placements.start[row] + i), BigInt(fee) * BigInt(minutes), BigInt(total));
     }
-  }
 }

@@ -12,6 +12,7 @@ const schema = z.strictObject({
 
 export const changeAssignment: EditKind<z.infer<typeof schema>> & { schema: typeof schema } = {
   schema,
-  changes: (plan, { id, set }) => changedRow(plan, "assignments", id, set),
+  // The day that typed hours follow goes with them.
+  changes: (plan, { id, set }) => changedRow(plan, "assignments", id, set.custom === null ? { customFrom: null, ...set } : set),
   words: (plan, { id }) => `change work on "${taskNameOf(plan, id)}"`,
 };

@@ -126,7 +126,7 @@ function compareUnplaced(model: Model, next: Model): Pick<Impact, "unplaced" | "
   plan.assignments.forEach(({ id }, row) => {
     const old = known.get(id);
     const minutes = placements.unplaced[row] - (old === undefined ? 0 : model.placements.unplaced[old]);
-    if (shares[row] === 0 || minutes === 0) return;
+    if (shares[row] < 0 || minutes === 0) return;
     if (minutes < 0) placedAgain -= minutes;
     else
       unplaced.push({

@@ -91,8 +91,7 @@ function shifter(line: WorkingLine, from: Day, to: Day): Shift {
   const [old, next] = [line.indexOf(from), line.indexOf(to)];
   return ((date: string | undefined) => {
     if (date === undefined) return undefined;
-    const day = Math.max(line.origin, parseDay(date));
-    return formatDay(line.dayAt(Math.max(0, next + line.indexOf(day) - old)));
+    return formatDay(line.dayAt(next + line.indexOf(parseDay(date)) - old));
   }) as Shift;
 }
 
@@ -118,7 +117,7 @@ function copiedAssignment(
   keepsPeople: boolean,
   role: string | undefined,
 ): Assignment[] {
-  const { personId, from, to, custom, ...rest } = assignment;
+  const { personId, from, to, custom, customFrom, ...rest } = assignment;
   const copy: Assignment = {
     ...rest,
     id,
@@ -126,6 +125,7 @@ function copiedAssignment(
     ...(from !== undefined && { from: shift(from) }),
     ...(to !== undefined && { to: shift(to) }),
     ...(custom && { custom: custom.map((bucket) => ({ ...bucket, from: shift(bucket.from), to: shift(bucket.to) })) }),
+    ...(customFrom !== undefined && { customFrom: shift(customFrom) }),
   };
   if (personId === undefined) return [copy];
   if (keepsPeople) return [{ ...copy, personId }];

@@ -46,8 +46,8 @@ function staffLike(first: OutlineTask, entry: OutlineTask, newId: (stem: string)
   return [
     ...(entry.open > 0 ? openings : []).map(({ assignment }): SingleEdit => ({ kind: "deleteAssignment", id: assignment.id })),
     ...joining.map(({ assignment, asked }): SingleEdit => {
-      const { id: _, taskId: __, hours, percent, hoursPerDay, hoursPerWeek, custom, from, to, shape, ...who } = assignment;
-      const stated = { hours, percent, hoursPerDay, hoursPerWeek, custom, from, to, shape };
+      const { id: _, taskId: __, hours, percent, hoursPerDay, hoursPerWeek, custom, customFrom, from, to, shape, ...who } = assignment;
+      const stated = { hours, percent, hoursPerDay, hoursPerWeek, custom, customFrom, from, to, shape };
       const amount = entry.open > 0 ? { hours: share } : isEffort ? { hours: Math.round(asked / 0.6) / 100 } : known(stated);
       return { kind: "addAssignment", assignment: { ...who, ...amount, id: newId("work"), taskId: entry.task.id } };
     }),

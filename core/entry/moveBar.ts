@@ -2,9 +2,11 @@
 import { type Day, formatDay, parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import type { Edit } from "../edits/edit.ts";
+import { customShift } from "../load/place.ts";
 import type { Model } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
+import type { TaskDates } from "../schedule/dates.ts";
 
 /** An edit, or why there is none. */
 export type BarChange = { edit: Edit; range: Range } | { fault: string };
@@ -12,6 +14,7 @@ export type BarChange = { edit: Edit; range: Range } | { fault: string };
 interface Place {
   assignment: Assignment;
   row: number;
+  dates: TaskDates;
   task: { start: Day; finish: Day };
 }
 
@@ -21,7 +24,7 @@ export function moveBar(model: Model, assignmentId: string, startDays: number, s
   const place = placeOf(model, assignmentId);
   if ("fault" in place) return place;
   const { assignment, task } = place;
-  if (assignment.custom) return moveBuckets(assignment, startDays, stopDays);
+  if (assignment.custom) return moveBuckets(place, startDays, stopDays);
   const [from, to] = [Math.max(task.start, own(assignment.from, task.start)), Math.min(task.finish, own(assignment.to, task.finish))];
   const isMoved = startDays === stopDays;
   // A whole bar keeps its length: it stops where its task does.
@@ -51,7 +54,8 @@ export function typePeriod(model: Model, assignmentId: string, period: Range, ho
   const before = weeksOf(minutes, first, { start: first, stop: Math.min(first + minutes.length, period.start) });
   const after = weeksOf(minutes, first, { start: Math.max(first, period.stop), stop: first + minutes.length });
   const custom = [...before, ...(hours > 0 ? [typed] : []), ...after];
-  const set = { custom, hours: null, percent: null, hoursPerDay: null, hoursPerWeek: null, shape: null };
+  const customFrom = place.assignment.customFrom === undefined ? null : formatDay(place.task.start);
+  const set = { custom, customFrom, hours: null, percent: null, hoursPerDay: null, hoursPerWeek: null, shape: null };
   return { edit: { kind: "changeAssignment", id: assignmentId, set }, range: period };
 }
 
@@ -77,14 +81,15 @@ function placeOf({ plan, schedule, work }: Model, assignmentId: string): Place |
     return {
       fault: "Its task lasts as long as its people need, so it has no dates or weeks of its own. Change who works on it, or pin the task.",
     };
-  return { assignment: plan.assignments[row], row, task: { start: dates.start.day, finish: dates.finish.day } };
+  return { assignment: plan.assignments[row], row, dates, task: { start: dates.start.day, finish: dates.finish.day } };
 }
 
 function own(date: string | undefined, otherwise: Day): Day {
   return date === undefined ? otherwise : parseDay(date);
 }
 
-function moveBuckets({ id, custom = [] }: Assignment, startDays: number, stopDays: number): BarChange {
+function moveBuckets({ assignment, dates }: Place, startDays: number, stopDays: number): BarChange {
+  const { id, custom = [] } = assignment;
   const moved = custom.map((bucket, at) => {
     const isFirst = at === 0;
     const isLast = at === custom.length - 1;
@@ -93,7 +98,8 @@ function moveBuckets({ id, custom = [] }: Assignment, startDays: number, stopDay
     return { ...bucket, from: formatDay(from), to: formatDay(Math.max(from, to)) };
   });
   if (moved.length === 0) return { fault: "No weeks are typed for it." };
-  const range = { start: parseDay(moved[0].from), stop: parseDay(moved[moved.length - 1].to) + 1 };
+  const shift = customShift(assignment, dates);
+  const range = { start: parseDay(moved[0].from) + shift, stop: parseDay(moved[moved.length - 1].to) + 1 + shift };
   return { edit: { kind: "changeAssignment", id, set: { custom: moved } }, range };
 }
 

@@ -38,7 +38,7 @@ export function barsOf(model: Model, personId: string, range: Range, periods: re
   const bars: Bar[] = [];
   for (let at = work.byPerson.first[person]; at < work.byPerson.first[person + 1]; at++) {
     const row = work.byPerson.members[at];
-    const minutes = shares[row] === 0 ? 0 : placedIn(placements, row, shares[row], range.start, range.stop);
+    const minutes = placedIn(placements, row, shares[row], range.start, range.stop);
     if (minutes === 0) continue;
     const task = plan.tasks[work.task[row]];
     const project = plan.projects[work.project[row]];

@@ -230,7 +230,7 @@ export class BoardMaker {
     const { shares, periods } = this.scene;
     const minutes = new Int32Array(this.#count);
     for (let row = 0; row < work.rows; row++) {
-      if (shares[row] === 0 || placements.placed[row] === 0 || !isWanted(row)) continue;
+      if (shares[row] < 0 || placements.placed[row] === 0 || !isWanted(row)) continue;
       this.#addPlaced(row, periods, minutes);
     }
     return minutes;
@@ -281,7 +281,7 @@ export class BoardMaker {
     const loads = new Map<number, Int32Array>();
     for (let at = work.byPerson.first[person]; at < work.byPerson.first[person + 1]; at++) {
       const row = work.byPerson.members[at];
-      if (this.scene.shares[row] === 0) continue;
+      if (this.scene.shares[row] < 0) continue;
       const minutes = loads.get(work.project[row]) ?? new Int32Array(this.#count);
       this.#addPlaced(row, this.scene.periods, minutes);
       loads.set(work.project[row], minutes);
@@ -307,7 +307,7 @@ export class BoardMaker {
     const seen = periods.map(() => new Set<number>());
     for (let at = work.byPerson.first[person]; at < work.byPerson.first[person + 1]; at++) {
       const row = work.byPerson.members[at];
-      if (shares[row] === 0 || placements.placed[row] === 0) continue;
+      if (shares[row] < 0 || placements.placed[row] === 0) continue;
       periods.forEach(({ start, stop }, p) => {
         if (placedIn(placements, row, 10_000, start, stop) > 0) seen[p].add(work.task[row]);
       });

@@ -71,7 +71,7 @@ export function peopleLeft(model: Model, filters: BoardFilters, shares: Int32Arr
   const busy = new Set<number>();
   for (let row = 0; row < work.assignments; row++) {
     const person = work.person[row];
-    if (person < 0 || busy.has(person) || shares[row] === 0 || !projects.has(work.project[row])) continue;
+    if (person < 0 || busy.has(person) || shares[row] < 0 || !projects.has(work.project[row])) continue;
     if (placedIn(placements, row, 10_000, range.start, range.stop) > 0) busy.add(person);
   }
   return new Set([...left].filter((person) => busy.has(person)));

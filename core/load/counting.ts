@@ -19,14 +19,17 @@ export function isPipeline(project: Project): boolean {
   return project.stage === "idea" || project.stage === "pipeline";
 }
 
-/** For each row of work, the share of its minutes that counts, in hundredths of a percent: 0 where it does not. */
+/** The share of work that is not counted. What is counted at a probability of 0 adds nothing, but is listed. */
+export const NOT_COUNTED = -1;
+
+/** For each row of work, the share of its minutes that counts, in hundredths of a percent; `NOT_COUNTED` where it does not. */
 export function countedShares({ plan, work }: Model, counting: Counting): Int32Array {
   const ofProject = Int32Array.from(plan.projects, (project) => {
-    if (project.stage === "cancelled") return 0;
+    if (project.stage === "cancelled") return NOT_COUNTED;
     if (!isPipeline(project) || counting.pipeline === "full") return 10_000;
-    return counting.pipeline === "none" ? 0 : percentHundredths(project.probability ?? 100);
+    return counting.pipeline === "none" ? NOT_COUNTED : percentHundredths(project.probability ?? 100);
   });
-  const shares = new Int32Array(work.rows);
+  const shares = new Int32Array(work.rows).fill(NOT_COUNTED);
   for (let row = 0; row < work.rows; row++) {
     if (work.isPencilled[row] === 0 || counting.pencilled) shares[row] = ofProject[work.project[row]];
   }

@@ -2,11 +2,13 @@
 import { costOfMinutes } from "../cost/labour.ts";
 import { costRole, RateBook } from "../cost/rateBook.ts";
 import type { Model } from "../model.ts";
+import { compareCodePoints } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Person, Plan, Task } from "../plan/schema.ts";
 import { roundedQuotient, shareOf } from "../plan/units.ts";
 import { countedShares, defaultCounting } from "./counting.ts";
 import { type Need, needOf } from "./need.ts";
+import { needsSomebody } from "./openings.ts";
 import { addLoadDays, capacityDays } from "./periodSums.ts";
 import { isOpening } from "./work.ts";
 
@@ -28,13 +30,15 @@ export interface Candidate {
   room: Int32Array;
 }
 
-/** The row of work that an opening is: an assignment that has nobody, or the rest of a task's effort; −1 for none.
+/** The row of work that an opening is: an assignment that has nobody, or the rest of a task's effort; −1 for none, also
+ * where the labour of the task asks for all of its effort.
  * @param id Of the assignment, or of the task. */
-export function openingRow({ plan, work }: Model, id: string): number {
-  const own = rowById(plan.assignments).get(id);
-  if (own !== undefined && isOpening(work, own)) return own;
-  const task = rowById(plan.tasks).get(id);
-  return task === undefined ? -1 : work.implicitRow[task];
+export function openingRow(model: Model, id: string): number {
+  const { plan, work } = model;
+  const own = rowById(plan.assignments).get(id) ?? -1;
+  if (own >= 0 && isOpening(work, own)) return own;
+  const rest = work.implicitRow[rowById(plan.tasks).get(id) ?? -1] ?? -1;
+  return rest >= 0 && needsSomebody(model, rest) ? rest : -1;
 }
 
 /** Everybody for an opening: those with the role and every skill first, by cover, fit, cost and name; then the others,
@@ -68,7 +72,8 @@ export function candidatesFor(model: Model, row: number): Candidate[] {
       b.cover - a.cover ||
       b.fit - a.fit ||
       a.cost - b.cost ||
-      plan.people[a.person].name.localeCompare(plan.people[b.person].name),
+      compareCodePoints(plan.people[a.person].name, plan.people[b.person].name) ||
+      a.person - b.person,
   );
 }
 
@@ -106,7 +111,7 @@ function pricer({ plan, work }: Model, row: number, { range }: Need): (person: n
   const exchange = book.exchange(table);
   return (person, minutes) => {
     const stretches = book.labour(table, plan.people[person].id, costRole(plan, work.role[row], person));
-    return costOfMinutes(table, stretches, exchange, range.start, minutes);
+    return costOfMinutes(stretches, exchange, range.start, minutes);
   };
 }
 

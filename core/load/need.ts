@@ -2,6 +2,7 @@
 import type { Range } from "../calendar/periods.ts";
 import type { Model } from "../model.ts";
 import { splitByWeight } from "./split.ts";
+import { isOpening } from "./work.ts";
 
 /** Minutes by day; index is `day − range.start`. */
 export interface Need {
@@ -9,7 +10,7 @@ export interface Need {
   minutes: Int32Array;
 }
 
-/** As it is placed now; where hours could not be placed, all that is asked for, spread over the working days of the task. */
+/** As it is placed now; where hours of somebody could not be placed, all that is asked for, spread over the working days of the task. */
 export function needOf({ plan, work, placements, schedule }: Model, row: number): Need {
   const length = placements.length[row];
   const placed = {
@@ -17,7 +18,7 @@ export function needOf({ plan, work, placements, schedule }: Model, row: number)
     minutes: placements.buffer.minutes.subarray(placements.offset[row], placements.offset[row] + length),
   };
   const dates = schedule.of(work.task[row]);
-  if (placements.unplaced[row] === 0 || !dates || plan.assignments[row]?.custom) return placed;
+  if (isOpening(work, row) || placements.unplaced[row] === 0 || !dates || plan.assignments[row]?.custom) return placed;
   const start = Math.max(dates.start.day, work.from[row]);
   const stop = (work.to[row] < 0 ? dates.finish.day : Math.min(dates.finish.day, work.to[row])) + 1;
   if (stop <= start) return placed;

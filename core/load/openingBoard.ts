@@ -1,15 +1,15 @@
 // The openings of a plan by urgency, and who could take one of them, as the screen shows it.
 import type { Day } from "../calendar/day.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";
-import { costsOf, marginOf } from "../cost/costs.ts";
+import { costsOf, marginOf, totalOf } from "../cost/costs.ts";
 import { costOfMinutes } from "../cost/labour.ts";
-import { costRole, MissingExchangeRate, RateBook } from "../cost/rateBook.ts";
+import { costRole, RateBook } from "../cost/rateBook.ts";
 import { horizonOf, type Model, periodSettingsOf } from "../model.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Counting, countedShares, isPipeline } from "./counting.ts";
 import { type Candidate, candidatesFor, openingRow } from "./match.ts";
 import { needOf } from "./need.ts";
-import { isOpening } from "./work.ts";
+import { needsSomebody } from "./openings.ts";
 
 export interface OpeningRow {
   /** Of the assignment; of the task where it is the rest of its effort. */
@@ -34,11 +34,10 @@ export interface OpeningRow {
 
 /** Openings that count, the most urgent first: by start, then by priority, then by hours. */
 export function openingRows(model: Model, counting: Counting): OpeningRow[] {
-  const { work, placements } = model;
+  const { work } = model;
   const shares = countedShares(model, counting);
   const rows: OpeningRow[] = [];
-  for (let row = 0; row < work.rows; row++)
-    if (shares[row] > 0 && isOpening(work, row) && placements.asked[row] > 0) rows.push(openingAt(model, row));
+  for (let row = 0; row < work.rows; row++) if (shares[row] >= 0 && needsSomebody(model, row)) rows.push(openingAt(model, row));
   const start = ({ dates }: OpeningRow) => dates?.start ?? Number.POSITIVE_INFINITY;
   return rows.sort((a, b) => start(a) - start(b) || a.priority - b.priority || b.minutes - a.minutes);
 }
@@ -108,13 +107,13 @@ const MOST_NEAR = 8;
 /** Who could take an opening; null where there is none with this id. */
 export function candidatesOf(model: Model, openingId: string): Candidates | null {
   const row = openingRow(model, openingId);
-  if (row < 0 || model.placements.asked[row] === 0) return null;
+  if (row < 0) return null;
   const need = needOf(model, row);
   const weeks = need.range.stop > need.range.start ? periodsIn(need.range, "week", periodSettingsOf(model.plan)) : [];
   const byWeek = (minutes: Int32Array) =>
     weeks.map(({ start, stop }) => minutes.subarray(start - need.range.start, stop - need.range.start).reduce((sum, own) => sum + own, 0));
   const margins = marginsOf(model, row);
-  const all = safeCandidates(model, row);
+  const all = candidatesFor(model, row);
   const shown = (candidate: Candidate): CandidateRow => candidateRow(model, candidate, byWeek, margins.after);
   return {
     opening: openingAt(model, row),
@@ -132,17 +131,6 @@ export function candidatesOf(model: Model, openingId: string): Candidates | null
       .slice(0, MOST_NEAR)
       .map(shown),
   };
-}
-
-/** Where an exchange rate is missing nobody can be priced; the candidates are the same. */
-function safeCandidates(model: Model, row: number): Candidate[] {
-  try {
-    return candidatesFor(model, row);
-  } catch (error) {
-    if (!(error instanceof MissingExchangeRate)) throw error;
-    const projects = model.plan.projects.map(({ costTableId: _, ...project }) => project);
-    return candidatesFor({ ...model, plan: { ...model.plan, projects } }, row);
-  }
 }
 
 function candidateRow(
@@ -175,11 +163,10 @@ function candidateRow(
 /** The project's margin now, and with the opening's cost replaced by that of a person who does all of it. */
 function marginsOf(model: Model, row: number): { now: number | null; after: (person: number) => number | null } {
   const nothing = { now: null, after: () => null };
-  const money = moneyOfProjects(model);
   const { plan, work } = model;
   const project = work.project[row];
-  const own = money?.projects[project];
-  if (!money || !own) return nothing;
+  const own = moneyOfProjects(model)[project];
+  if (!own) return nothing;
   const book = new RateBook(plan);
   const table = book.table(plan.projects[project].costTableId);
   if (!table || own.revenue === 0) return nothing;
@@ -187,7 +174,6 @@ function marginsOf(model: Model, row: number): { now: number | null; after: (per
   const exchange = book.exchange(table);
   const priceOf = (person: number) =>
     costOfMinutes(
-      table,
       book.labour(table, plan.people[person]?.id, costRole(plan, work.role[row], person)),
       exchange,
       need.range.start,
@@ -200,32 +186,18 @@ function marginsOf(model: Model, row: number): { now: number | null; after: (per
   };
 }
 
-interface ProjectMoney {
-  projects: ({ revenue: number; cost: number } | null)[];
-}
+type ProjectMoney = ({ revenue: number; cost: number } | null)[];
 
-const known = new WeakMap<Model, ProjectMoney | null>();
+const known = new WeakMap<Model, ProjectMoney>();
 
-/** Revenue and cost of every project over the horizon, worked out once a model; null where they cannot be. */
-function moneyOfProjects(model: Model): ProjectMoney | null {
+/** Revenue and cost of every project over the horizon, worked out once a model. */
+function moneyOfProjects(model: Model): ProjectMoney {
   let money = known.get(model);
-  if (money !== undefined) return money;
-  try {
-    const sum = (amounts: readonly number[]) => amounts.reduce((total, own) => total + own, 0);
-    const { projects } = costsOf(model, { range: horizonOf(model.plan), grain: "year" });
-    money = {
-      projects: projects.map(
-        (own) =>
-          own && {
-            revenue: sum(own.byKind.revenue),
-            cost: (["labour", "material", "fixed", "expense"] as const).reduce((total, kind) => total + sum(own.byKind[kind]), 0),
-          },
-      ),
-    };
-  } catch (error) {
-    if (!(error instanceof MissingExchangeRate)) throw error;
-    money = null;
-  }
+  if (money) return money;
+  const sum = (amounts: readonly number[]) => amounts.reduce((total, own) => total + own, 0);
+  money = costsOf(model, { range: horizonOf(model.plan), grain: "year" }).projects.map(
+    (own) => own && { revenue: sum(own.byKind.revenue), cost: sum(own.byKind.revenue.map((_, p) => totalOf(model.plan, own, p))) },
+  );
   known.set(model, money);
   return money;
 }

@@ -2,7 +2,7 @@
 import type { Model } from "../model.ts";
 import { isOpening } from "./work.ts";
 
-/** Work that has nobody and asks for time: written-down openings and those that follow from an effort. */
+/** Work that has nobody: written-down openings and those that follow from an effort. */
 export interface Opening {
   taskId: string;
   assignmentId?: string;
@@ -11,11 +11,17 @@ export interface Opening {
   minutes: number;
 }
 
+/** True of an opening: one that is written down, also while it asks for nothing yet, or the rest of an effort. */
+export function needsSomebody({ work, placements }: Model, row: number): boolean {
+  return isOpening(work, row) && (row < work.assignments || placements.asked[row] > 0);
+}
+
 /** The openings that count, written-down ones first in plan order, then implicit ones by task. */
-export function openingsIn({ plan, work, placements }: Model, shares: Int32Array): Opening[] {
+export function openingsIn(model: Model, shares: Int32Array): Opening[] {
+  const { plan, work, placements } = model;
   const openings: Opening[] = [];
   for (let row = 0; row < work.rows; row++) {
-    if (shares[row] === 0 || !isOpening(work, row) || placements.asked[row] === 0) continue;
+    if (shares[row] < 0 || !needsSomebody(model, row)) continue;
     openings.push({
       taskId: plan.tasks[work.task[row]].id,
       ...(row < work.assignments && { assignmentId: plan.assignments[row].id }),

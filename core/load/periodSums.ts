@@ -3,6 +3,7 @@ import type { DayMinutes } from "../calendar/capacityBook.ts";
 import type { Range } from "../calendar/periods.ts";
 import type { Model } from "../model.ts";
 import type { Plan } from "../plan/schema.ts";
+import { shareHundredths } from "../plan/units.ts";
 import { addPlaced } from "./placements.ts";
 
 /** Minutes by period of one subject; index is the period. */
@@ -21,16 +22,24 @@ export const roomOf = (capacity: number, load: number): number => Math.max(0, ca
 /** Minutes past capacity, never below 0. */
 export const overOf = (capacity: number, load: number): number => Math.max(0, load - capacity);
 
-/** The bounds between which a load is level, as shares of capacity. */
-export function levelBandOf(plan: Plan): { low: number; high: number } {
-  return plan.settings.levelBand ?? { low: 0.85, high: 1 };
+/** The bounds between which a load is level, in hundredths of a percent of capacity. */
+export interface LevelBand {
+  low: number;
+  high: number;
 }
 
+export function levelBandOf({ settings }: Plan): LevelBand {
+  const { low, high } = settings.levelBand ?? { low: 0.85, high: 1 };
+  return { low: shareHundredths(low), high: shareHundredths(high) };
+}
+
+const WHOLE = 10_000;
+
 /** Says whether a period is over, level or open. */
-export function periodState(capacity: number, load: number, band: { low: number; high: number }): PeriodState {
-  if (load > capacity && load > capacity * band.high) return "over";
+export function periodState(capacity: number, load: number, band: LevelBand): PeriodState {
+  if (load > capacity && load * WHOLE > capacity * band.high) return "over";
   if (load === 0 && capacity === 0) return "open";
-  return load >= capacity * band.low ? "level" : "open";
+  return load * WHOLE >= capacity * band.low ? "level" : "open";
 }
 
 /** Writes a person's capacity by day into `out`; index is `day − range.start`. */

@@ -1,8 +1,8 @@
 // Placing work: what an assignment asks for becomes buckets, and each bucket is spread over its days by weight.
 import type { CapacityBook } from "../calendar/capacityBook.ts";
 import { type Day, parseDay, weekdayOf } from "../calendar/day.ts";
-import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
-import type { Plan } from "../plan/schema.ts";
+import { finishTickOf, startTickOf, TICKS_PER_DAY } from "../calendar/workingLine.ts";
+import type { Assignment, Plan } from "../plan/schema.ts";
 import { roundedQuotient, workMinutes } from "../plan/units.ts";
 import type { Schedule, TaskDates } from "../schedule/dates.ts";
 import type { Consumed } from "../schedule/effort.ts";
@@ -167,8 +167,8 @@ function cutDay(dates: TaskDates, day: Day, window: Window, out: Int32Array, at:
 
 /** Ticks of a working day of a leaf's window that lie within its instants: only its first and last day can be cut. */
 function partOfDay({ startAt, finishAt, start, finish }: TaskDates, day: Day): number {
-  const from = day === start.day ? startAt % TICKS_PER_DAY : 0;
-  const to = day === finish.day ? finishAt % TICKS_PER_DAY || TICKS_PER_DAY : TICKS_PER_DAY;
+  const from = day === start.day ? startTickOf(startAt) : 0;
+  const to = day === finish.day ? finishTickOf(finishAt) : TICKS_PER_DAY;
   return startAt === finishAt ? 0 : to - from;
 }
 
@@ -194,8 +194,11 @@ function placeBucket(
 function leaveUnplaced(placements: Placements, row: number, day: Day, minutes: number): void {
   if (minutes <= 0) return;
   placements.unplaced[row] += minutes;
-  const known = placements.unplacedAt.get(row);
-  placements.unplacedAt.set(row, known ? [...known, { day, minutes }] : [{ day, minutes }]);
+  const known = placements.unplacedAt.get(row) ?? [];
+  // A day has one entry: what counts in part is rounded once a day.
+  const same = known.find((own) => own.day === day);
+  const others = known.filter((own) => own !== same);
+  placements.unplacedAt.set(row, [...others, { day, minutes: minutes + (same?.minutes ?? 0) }]);
 }
 
 function takePercent(
@@ -285,11 +288,18 @@ function takeWeekly(
   }
 }
 
+/** The calendar days by which typed periods have moved with their task since they were typed. */
+export function customShift({ customFrom }: Assignment, { start }: TaskDates): number {
+  return customFrom === undefined ? 0 : start.day - parseDay(customFrom);
+}
+
 /** Typed buckets: on the task calendar's working days from–to, whole days, whatever the task's own dates. */
 function spreadCustom(input: PlaceInput, placements: Placements, row: number, dates: TaskDates): void {
-  const buckets = (input.plan.assignments[row].custom ?? []).map(({ from, to, hours }) => ({
-    start: parseDay(from),
-    stop: parseDay(to) + 1,
+  const assignment = input.plan.assignments[row];
+  const shift = customShift(assignment, dates);
+  const buckets = (assignment.custom ?? []).map(({ from, to, hours }) => ({
+    start: parseDay(from) + shift,
+    stop: parseDay(to) + 1 + shift,
     minutes: workMinutes(hours),
   }));
   if (buckets.length === 0) return;
@@ -302,7 +312,7 @@ function spreadCustom(input: PlaceInput, placements: Placements, row: number, da
     placements.asked[row] += bucket.minutes;
     const count = bucket.stop - bucket.start;
     const own = wholeDayWeights(input, row, dates, bucket);
-    if (count === 1) own[0] = 1;
+    if (count === 1 && shift === 0) own[0] = 1;
     if (own.every((weight) => weight === 0)) {
       leaveUnplaced(placements, row, bucket.start, bucket.minutes);
       continue;

@@ -84,7 +84,8 @@ function grow(placements: Placements, count: number): void {
   placements.buffer = { minutes: next, used };
 }
 
-/** Adds a row's minutes of [start, stop) to `out[at + (day − start)]`, each day times `share` hundredths of a percent. */
+/** Adds a row's minutes of [start, stop) to `out[at + (day − start)]`, each day times `share` hundredths of a percent;
+ * nothing where the share is 0 or says that the row is not counted. */
 export function addPlaced(
   placements: Placements,
   row: number,
@@ -94,6 +95,7 @@ export function addPlaced(
   out: Int32Array,
   at: number,
 ): void {
+  if (share <= 0) return;
   const first = placements.start[row];
   const from = Math.max(start, first);
   const until = Math.min(stop, first + placements.length[row]);
@@ -104,8 +106,9 @@ export function addPlaced(
   else for (let day = from; day < until; day++) out[target++] += Math.floor((2 * minutes[source++] * share + 10_000) / 20_000);
 }
 
-/** Minutes of a row that fall into [start, stop), each day times `share`. */
+/** Minutes of a row that fall into [start, stop), each day times `share`; 0 where it is not counted. */
 export function placedIn(placements: Placements, row: number, share: number, start: number, stop: number): number {
+  if (share <= 0) return 0;
   const first = placements.start[row];
   const from = Math.max(start, first);
   const until = Math.min(stop, first + placements.length[row]);

@@ -57,7 +57,7 @@ function openAsks({ plan, work, placements }: Model, shares: Int32Array, { start
   const asks = new Map<string, { level: number; need: number }>();
   const known = rowById(plan.skills);
   for (let row = 0; row < work.rows; row++) {
-    if (shares[row] === 0 || !isOpening(work, row)) continue;
+    if (shares[row] < 0 || !isOpening(work, row)) continue;
     const need = placedIn(placements, row, shares[row], start, stop);
     if (need === 0) continue;
     for (const { skillId, level } of plan.tasks[work.task[row]].skills ?? []) {

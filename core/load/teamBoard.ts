@@ -44,7 +44,7 @@ export function teamBoard(model: Model, { range, grain }: ReportRange): TeamBoar
   const reaches = teamReaches(plan);
   const ofTeam = plan.teams.map(() => new Array<number>(periods.length).fill(0));
   for (let row = 0; row < work.rows; row++) {
-    if (work.team[row] < 0 || shares[row] === 0) continue;
+    if (work.team[row] < 0 || shares[row] < 0) continue;
     periods.forEach(({ start, stop }, p) => {
       ofTeam[work.team[row]][p] += placedIn(placements, row, shares[row], start, stop);
     });

@@ -15,7 +15,7 @@ export function tentativeLoads(model: Model, people: ArrayLike<number>, shares: 
   for (let i = 0; i < people.length; i++)
     for (let at = work.byPerson.first[people[i]]; at < work.byPerson.first[people[i] + 1]; at++) {
       const row = work.byPerson.members[at];
-      if (isPencilled[row] + isAsked[row] + isLikely[project[row]] === 0 || shares[row] === 0) continue;
+      if (isPencilled[row] + isAsked[row] + isLikely[project[row]] === 0 || shares[row] < 0) continue;
       const [start, stop] = [placements.start[row], placements.start[row] + placements.length[row]];
       for (let p = 0; p < periods.length && periods[p].start < stop; p++)
         if (periods[p].stop > start)

@@ -37,7 +37,7 @@ export function timeLeftOf(model: Model, projectId: string | null, from: Day, un
   const roles = new Set<number>();
   const range = { start: from, stop: Math.max(from, until + 1) };
   for (let row = 0; row < work.rows; row++) {
-    if (work.isMaterial[row] === 1 || (project === ALL ? shares[row] === 0 : work.project[row] !== project)) continue;
+    if (work.isMaterial[row] === 1 || (project === ALL ? shares[row] < 0 : work.project[row] !== project)) continue;
     const { state, percentComplete = 0 } = plan.tasks[work.task[row]];
     const asked = project === ALL ? askedWithin(model, row, range) : model.placements.asked[row];
     if (project === ALL && asked === 0) continue;

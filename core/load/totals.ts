@@ -20,7 +20,7 @@ export function totalsOf(model: Model, shares: Int32Array, range: Range): Totals
   const { work, placements } = model;
   const sums = { onPeople: 0, onTeams: 0, onOpenings: 0, unplaced: 0 };
   for (let row = 0; row < work.rows; row++) {
-    if (shares[row] === 0 || work.isMaterial[row] === 1) continue;
+    if (shares[row] < 0 || work.isMaterial[row] === 1) continue;
     const minutes = placedIn(placements, row, shares[row], range.start, range.stop);
     if (work.person[row] >= 0) sums.onPeople += minutes;
     else if (work.team[row] >= 0) sums.onTeams += minutes;

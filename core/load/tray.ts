@@ -4,7 +4,7 @@ import { summaryIds } from "../plan/check.ts";
 import { rowById } from "../plan/rows.ts";
 import { type Conflict, conflictsOf } from "../schedule/conflicts.ts";
 import { countedShares, defaultCounting } from "./counting.ts";
-import { isOpening } from "./work.ts";
+import { needsSomebody } from "./openings.ts";
 
 export type TrayKind = "opening" | "noPerson" | "noEstimate" | "noDates" | "noRole" | "unplaced" | "conflict";
 
@@ -54,9 +54,9 @@ function allItems(model: Model): TrayItem[] {
     items.push({ kind, taskId: id, taskName: name, projectId, projectName: project.name, minutes: 0, ...more });
   };
   for (let row = 0; row < work.rows; row++) {
-    if (shares[row] === 0 || work.isMaterial[row] === 1) continue;
+    if (shares[row] < 0 || work.isMaterial[row] === 1) continue;
     const assignmentId = row < work.assignments ? { assignmentId: plan.assignments[row].id } : {};
-    if (isOpening(work, row) && placements.asked[row] > 0)
+    if (needsSomebody(model, row))
       add("opening", work.task[row], {
         ...assignmentId,
         who: plan.roles[work.role[row]]?.name ?? "no role",

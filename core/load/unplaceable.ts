@@ -32,7 +32,7 @@ export function unplaceablesOf(model: Model, shares: Int32Array, person?: number
   const { work, placements } = model;
   const found: Unplaceable[] = [];
   for (let row = 0; row < work.assignments; row++) {
-    if (shares[row] === 0 || placements.unplaced[row] === 0 || work.isMaterial[row] === 1) continue;
+    if (shares[row] < 0 || placements.unplaced[row] === 0 || work.isMaterial[row] === 1) continue;
     if (person === undefined || work.person[row] === person) found.push(unplaceableOf(model, row));
   }
   return found;

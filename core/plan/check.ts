@@ -207,7 +207,7 @@ function checkTeam(team: Team, { fault, reference }: Scene): void {
   });
 }
 
-function checkRateTable(table: RateTable, { plan, fault, reference }: Scene): void {
+function checkRateTable(table: RateTable, { fault, reference }: Scene): void {
   table.entries.forEach((entry, at) => {
     reference("people", entry.personId, ["entries", at, "personId"]);
     reference("roles", entry.roleId, ["entries", at, "roleId"]);
@@ -215,12 +215,6 @@ function checkRateTable(table: RateTable, { plan, fault, reference }: Scene): vo
     const subjects = (["personId", "roleId", "materialId"] as const).filter((key) => entry[key] !== undefined);
     if (subjects.length > 1) fault(["entries", at], faultText.onlyOne(subjects));
   });
-  if (
-    table.currency !== undefined &&
-    table.currency !== plan.settings.currency &&
-    !plan.exchangeRates.some((rate) => rate.currency === table.currency)
-  )
-    fault(["currency"], faultText.noExchangeRate(table.currency));
 }
 
 function checkProject(project: Project, { reference }: Scene): void {
@@ -276,6 +270,7 @@ function checkAssignment(assignment: Assignment, scene: Scene): void {
   const subjects = (["personId", "teamId", "materialId"] as const).filter((key) => assignment[key] !== undefined);
   if (subjects.length > 1) fault([], faultText.onlyOne(subjects));
   if (subjects.length === 0 && assignment.roleId === undefined) fault([], faultText.needs("a person, a team, a material or a role"));
+  if (assignment.customFrom !== undefined && assignment.custom === undefined) fault(["customFrom"], faultText.needs('"custom" beside it'));
   if (assignment.materialId !== undefined) checkMaterialUse(assignment, fault);
   else checkLabour(assignment, findRow(plan.tasks, assignment.taskId)?.sizing === "effort", fault);
 }

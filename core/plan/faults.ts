@@ -58,7 +58,6 @@ export const faultText = {
     `This would close a circle: ${names.map((name) => `"${name}"`).join(" → ")}. A task cannot wait for itself.`,
   hasWork: (name: string) => `"${name}" has people on it. Give its work to a task below it first; a summary has none of its own.`,
   elapsedFraction: () => "an elapsed lag counts whole calendar days; write a whole number.",
-  noExchangeRate: (currency: string) => `there is no exchange rate for ${currency}; add one with a date early enough.`,
   gone: (what: string) =>
     `This ${what} is no longer in the plan. It may have been deleted meanwhile; the screen shows the plan as it is now.`,
   templateExists: (name: string) => `There is already a template called "${name}"; give this one another name.`,

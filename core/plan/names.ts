@@ -38,3 +38,13 @@ export function namesOf(plan: Plan): Names {
     categories: [...new Set(plan.projects.flatMap(({ category }) => category ?? []))].sort(),
   };
 }
+
+/** Orders texts by their code points, the same on every machine: below 0 where `a` comes first. */
+export function compareCodePoints(a: string, b: string): number {
+  const [left, right] = [[...a], [...b]];
+  for (let at = 0; at < left.length && at < right.length; at++) {
+    const difference = (left[at].codePointAt(0) as number) - (right[at].codePointAt(0) as number);
+    if (difference !== 0) return difference;
+  }
+  return left.length - right.length;
+}

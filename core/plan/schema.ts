@@ -195,6 +195,8 @@ const assignment = z.strictObject({
   hoursPerDay: hoursOfDay.optional(),
   hoursPerWeek: z.number().min(0).max(168).optional(),
   custom: z.array(z.strictObject({ from: dateText, to: dateText, hours })).optional(),
+  /** The day its task began when the hours were typed: they follow it from there. */
+  customFrom: dateText.optional(),
   shape: z.enum(["even", "early", "late", "peak"]).optional(),
   from: dateText.optional(),
   to: dateText.optional(),

@@ -21,6 +21,28 @@ test("decimals are taken as written before they are rounded", () => {
   expect(minorUnits(1.005)).toBe(101);
   expect(rateUnits(46.905)).toBe(469_050);
   expect(percentHundredths(62.5)).toBe(6_250);
+  expect(minorUnits(12.3449)).toBe(1_234);
+  expect(workMinutes(0.0083334)).toBe(1);
+  expect(workMinutes(1e-7)).toBe(0);
+});
+
+test("always: a decimal is rounded as its digits say, however many there are", () => {
+  fc.assert(
+    fc.property(fc.integer({ min: -9_999_999, max: 9_999_999 }), fc.integer({ min: 0, max: 9 }), (digits, places) => {
+      const value = digits / 10 ** places;
+      for (const [unit, factor] of [
+        [workMinutes, 60n],
+        [durationTicks, 480n],
+        [minorUnits, 100n],
+        [rateUnits, 10_000n],
+      ] as const) {
+        const [numerator, divisor] = [2n * BigInt(digits) * factor + 10n ** BigInt(places), 2n * 10n ** BigInt(places)];
+        const floor = numerator / divisor - (numerator < 0n && numerator % divisor !== 0n ? 1n : 0n);
+        expect(unit(value) + 0).toBe(Number(floor));
+      }
+    }),
+    { numRuns: 2_000 },
+  );
 });
 
 test("a share of nothing is none", () => {

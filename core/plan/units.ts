@@ -6,23 +6,46 @@ export function roundedQuotient(numerator: number, divisor: number): number {
 }
 
 /** Hours as whole minutes. */
-export const workMinutes = (hours: number): number => scaled(hours, 60, 1e6);
+export const workMinutes = (hours: number): number => scaled(hours, 60);
 
 /** Working days as whole ticks, 480 to a day; a lag may be negative. */
-export const durationTicks = (days: number): number => scaled(days, 480, 1e6);
+export const durationTicks = (days: number): number => scaled(days, 480);
 
 /** Major units as minor units: hundredths, in every currency. */
-export const minorUnits = (money: number): number => scaled(money, 100, 1e3);
+export const minorUnits = (money: number): number => scaled(money, 100);
 
-/** A rate or unit price in major units as ten-thousandths of a major unit. */
-export const rateUnits = (rate: number): number => scaled(rate, 10_000, 1e5);
+/** A rate or unit price in major units as ten-thousandths of a major unit; quantities likewise. */
+export const rateUnits = (rate: number): number => scaled(rate, 10_000);
 
 /** A percentage as hundredths of a percent. */
-export const percentHundredths = (percent: number): number => scaled(percent, 100, 1e6);
+export const percentHundredths = (percent: number): number => scaled(percent, 100);
 
-// `precision` is how finely the decimal is read, so that 0.175 h is exactly 10.5 min before it is rounded.
-function scaled(value: number, factor: number, precision: number): number {
-  return roundedQuotient(Math.round(value * precision) * factor, precision);
+/** A share of one, say 0.85, as hundredths of a percent. */
+export const shareHundredths = (share: number): number => scaled(share, 10_000);
+
+/** An exchange rate as millionths. */
+export const exchangeMillionths = (rate: number): number => scaled(rate, 1_000_000);
+
+/** A decimal times a whole factor, rounded half up as its digits say, not as the float beside them does. */
+function scaled(value: number, factor: number): number {
+  const product = value * factor;
+  if (Number.isInteger(value)) return product;
+  const rounded = Math.floor(product + 0.5);
+  // The float is off by parts in 10^16: only right beside a half can that decide.
+  const isClear = Math.abs(product + 0.5 - Math.round(product + 0.5)) > 1e-9 + Math.abs(product) * 1e-15;
+  return isClear ? rounded : scaledDigits(value, factor);
+}
+
+/** The same by the shortest digits that name the number, which are those that were typed. */
+function scaledDigits(value: number, factor: number): number {
+  const [mantissa, exponent = "0"] = String(value).split("e");
+  const [whole, fraction = ""] = mantissa.split(".");
+  const places = fraction.length - Number(exponent);
+  const numerator = 2n * BigInt(whole + fraction) * BigInt(factor) * 10n ** BigInt(Math.max(0, -places));
+  const divisor = 10n ** BigInt(Math.max(0, places));
+  const doubled = numerator + divisor;
+  const quotient = doubled / (2n * divisor);
+  return Number(doubled < 0n && quotient * 2n * divisor !== doubled ? quotient - 1n : quotient);
 }
 
 /** part / whole in hundredths of a percent, rounded half up; null where the whole is 0. */

@@ -1,14 +1,13 @@
 // The cost report: projects and clients by kind and period, every line, and what is missing or too thin.
-import { type Costs, costsOf, marginOf, type ProjectCost } from "../cost/costs.ts";
+import { type Costs, costsOf, marginOf, type ProjectCost, totalOf } from "../cost/costs.ts";
 import type { Model } from "../model.ts";
 import type { Plan } from "../plan/schema.ts";
 import { percentHundredths } from "../plan/units.ts";
 import type { Signal } from "../signals/signals.ts";
-import { marginBelowTarget, missingRate } from "../signals/signals.ts";
+import { marginBelowTarget, rateSignals } from "../signals/signals.ts";
 import { printedPeriods, type ReportRange } from "./range.ts";
 
-/** Cost and revenue in whole minor units by period.
- * @throws {MissingExchangeRate} where an amount cannot be converted. */
+/** Cost and revenue in whole minor units by period. */
 export function costReport(model: Model, asked: ReportRange) {
   const { plan } = model;
   const costs = costsOf(model, asked);
@@ -39,7 +38,7 @@ function printedCost(plan: Plan, costs: readonly ProjectCost[], count = costs[0]
     const [labour, material, fixed, expense, tax, revenue] = (["labour", "material", "fixed", "expense", "tax", "revenue"] as const).map(
       (kind) => of(kind, p),
     );
-    const total = labour + material + fixed + expense + (plan.settings.taxInCost ? tax : 0);
+    const total = costs.reduce((all, cost) => all + totalOf(plan, cost, p), 0);
     running += total;
     return { labour, material, fixed, expense, tax, revenue, total, running };
   });
@@ -65,7 +64,7 @@ function signalsOf(plan: Plan, costs: Costs, projects: readonly { id: string; ma
     if (!project || margin === null || target === undefined || margin >= percentHundredths(target)) return [];
     return [marginBelowTarget(project, margin, target)];
   });
-  return [...costs.missingRates.map((id) => missingRate(plan, id)), ...thin];
+  return [...rateSignals(plan, costs), ...thin];
 }
 
 function sum(amounts: readonly number[]): number {

@@ -81,7 +81,7 @@ export function loadReport(model: Model, { range, grain }: ReportRange, counting
 
 function countedAssignments({ plan, work, placements }: Model, shares: Int32Array) {
   return plan.assignments.flatMap(({ id }, row) =>
-    shares[row] === 0 || work.isMaterial[row] === 1
+    shares[row] < 0 || work.isMaterial[row] === 1
       ? []
       : [{ id, asked: placements.asked[row], placed: placements.placed[row], unplaced: placements.unplaced[row] }],
   );

@@ -56,8 +56,8 @@ export class SlackTable {
     return {
       lateStart,
       lateFinish,
-      lateStartDay: startRead(line, lateStart).day,
-      lateFinishDay: line.asFinish(Math.max(0, lateFinish)).day,
+      lateStartDay: line.asStart(lateStart).day,
+      lateFinishDay: line.asFinish(lateFinish).day,
       total: this.total[row],
       free: this.free[row],
       isCritical: this.total[row] <= 0,
@@ -122,8 +122,8 @@ export class SlackTable {
     const stop = graph.outOf.first[row + 1];
     for (let at = graph.outOf.first[row]; at < stop; at++) {
       const offset = isAway[at] * duration;
-      late = Math.min(late, Math.max(0, lateEnds[end[at]] - gap[at]) + offset);
-      room = Math.min(room, Math.max(0, ends[end[at]] - gap[at]) + offset - finish);
+      late = Math.min(late, lateEnds[end[at]] - gap[at] + offset);
+      room = Math.min(room, ends[end[at]] - gap[at] + offset - finish);
     }
     this.#late = late;
     this.#room = room;
@@ -169,16 +169,13 @@ export class SlackTable {
     const kind = network.linkKind[link];
     const isElapsed = network.isElapsed[link] === 1;
     const end = ends[2 * successor + (kind === FF || kind === SF ? 1 : 0)];
-    const at = Math.max(0, end - (isElapsed ? 0 : network.lag[link]) - network.stagger[successor]);
+    const at = end - (isElapsed ? 0 : network.lag[link]) - network.stagger[successor];
     const line = network.lines[network.line[row]];
     const read = network.lines[network.line[successor]].asStart(at);
     const day = isElapsed ? read.day - network.lag[link] : read.day;
     const placed = placeOf(line, { day, tick: read.tick });
-    return (kind === SS || kind === SF) && !line.isWorkingDay(within(line, day)) ? placed - 1 : placed;
+    return (kind === SS || kind === SF) && !line.isWorkingDay(day) ? placed - 1 : placed;
   }
 }
 
-// A line begins two years before the plan; what would be earlier is taken as its beginning.
-const within = (line: WorkingLine, day: Day): Day => Math.max(line.origin, day);
-const startRead = (line: WorkingLine, at: Instant) => line.asStart(Math.max(0, at));
-const placeOf = (line: WorkingLine, { day, tick }: Shown): Instant => line.place(within(line, day), tick);
+const placeOf = (line: WorkingLine, { day, tick }: Shown): Instant => line.place(day, tick);

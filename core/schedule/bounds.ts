@@ -1,7 +1,7 @@
 // The bounds on a task's start and finish, one by one, with what each asks for.
 import { parseDay } from "../calendar/day.ts";
 import { type Instant, TICKS_PER_DAY, type WorkingLine } from "../calendar/workingLine.ts";
-import { type DateColumns, type DriverKind, LEAF, NO_DATES, type Schedule } from "./dates.ts";
+import { type DateColumns, type DriverKind, LEAF, NO_DATES, type Schedule, SUM } from "./dates.ts";
 import { FF, FS, type Network, SF } from "./network.ts";
 
 /** One bound of a task: it asks for a start, or a finish, at `at` or later. */
@@ -65,11 +65,12 @@ export function linkInstant(network: Network, dates: DateColumns, link: number, 
   return network.isElapsed[link] === 1 ? line.place(day + lag, tick) : line.place(day, tick) + lag;
 }
 
-// A leaf's instants are read on its own line; an idle pin and a summary only have the dates they show.
+// A leaf's instants are read on its own line. A pin over no working day starts at its instant and finishes as typed; a
+// summary only has the dates it shows.
 function finishRead(line: WorkingLine, dates: DateColumns, row: number) {
   return dates.state[row] === LEAF ? line.asFinish(dates.ends[2 * row + 1]) : { day: dates.finishDay[row], tick: dates.finishTick[row] };
 }
 
 function startRead(line: WorkingLine, dates: DateColumns, row: number) {
-  return dates.state[row] === LEAF ? line.asStart(dates.ends[2 * row]) : { day: dates.startDay[row], tick: dates.startTick[row] };
+  return dates.state[row] !== SUM ? line.asStart(dates.ends[2 * row]) : { day: dates.startDay[row], tick: dates.startTick[row] };
 }

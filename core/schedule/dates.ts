@@ -2,6 +2,7 @@
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { Instant, WorkingLine } from "../calendar/workingLine.ts";
 import type { Consumed } from "./effort.ts";
+import { forLeaves, type TaskGraph } from "./graph.ts";
 import type { Network } from "./network.ts";
 
 export const driverKinds = ["pinned", "link", "notBefore", "finishNotBefore", "projectStart", "stagger"] as const;
@@ -46,6 +47,7 @@ export interface DateColumns {
   startTick: Int32Array;
   finishDay: Int32Array;
   finishTick: Int32Array;
+  /** Of leaves. */
   driver: Uint8Array;
   /** Link row of a driver that is a link; −1 for all others. */
   driverLink: Int32Array;
@@ -142,8 +144,9 @@ export class Schedule {
   #read(row: number): TaskDates | null {
     const { columns, network } = this;
     if (columns.state[row] === NO_DATES) return null;
-    const kind = driverKinds[columns.driver[row]];
-    const link = columns.driverLink[row];
+    const leaf = columns.state[row] === SUM ? firstLeaf(network.graph, columns, row) : row;
+    const kind = driverKinds[columns.driver[leaf]];
+    const link = columns.driverLink[leaf];
     return {
       line: network.lines[network.line[row]],
       startAt: columns.ends[2 * row],
@@ -156,6 +159,16 @@ export class Schedule {
       consumed: columns.consumed.get(row) ?? null,
     };
   }
+}
+
+/** The leaf of a summary that starts first, of equal ones the first in plan order. */
+function firstLeaf(graph: TaskGraph, columns: DateColumns, summary: number): number {
+  let first = -1;
+  forLeaves(graph, summary, (leaf) => {
+    if (columns.state[leaf] === NO_DATES) return;
+    if (first < 0 || startsBefore(columns, leaf, first) || (leaf < first && !startsBefore(columns, first, leaf))) first = leaf;
+  });
+  return first;
 }
 
 const TICKS_IN_KEY = 512;

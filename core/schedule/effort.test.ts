@@ -10,7 +10,7 @@ import { WorkingLine } from "../calendar/workingLine.ts";
 import { buildModel } from "../model.ts";
 import type { Calendar, Plan } from "../plan/schema.ts";
 import { percentHundredths, workMinutes } from "../plan/units.ts";
-import { consumeEffort, LONGEST_EFFORT_DAYS } from "./effort.ts";
+import { consumeEffort, type EffortPart, LONGEST_EFFORT_DAYS, leastStart } from "./effort.ts";
 
 const calendar: Calendar = {
   id: "c",
@@ -67,6 +67,42 @@ test("always: what is consumed is what there was, no day gives more than it has,
         expect(whole.finish).toBeGreaterThan(monday + offset);
       },
     ),
+  );
+});
+
+/** The least start by trying one instant after the other. */
+function leastStartByHand(earliest: number, leastFinish: number, parts: readonly EffortPart[]): number {
+  for (let start = earliest; ; start++) {
+    const finishes = parts.flatMap(({ minutes, fullOn }) => consumeEffort(line, start, minutes, fullOn)?.finish ?? []);
+    if (Math.max(start, ...finishes) >= leastFinish) return start;
+  }
+}
+
+test("always: the least start is the first from which those who finish do so late enough, also where somebody leaves or comes late", () => {
+  const part = fc.record({
+    minutes: fc.integer({ min: 0, max: 4_000 }),
+    from: fc.integer({ min: -30, max: LONGEST_EFFORT_DAYS + 20 }),
+    days: fc.integer({ min: 0, max: 60 }),
+    full: fc.integer({ min: 1, max: 600 }),
+  });
+  fc.assert(
+    fc.property(
+      fc.integer({ min: -500, max: 500 }),
+      fc.integer({ min: -500, max: 3_000 }),
+      fc.array(part, { maxLength: 3 }),
+      (early, ahead, made) => {
+        const day = parseDay("2027-01-04");
+        const parts = made.map(
+          ({ minutes, from, days, full }): EffortPart => ({
+            minutes,
+            fullOn: (on) => (on >= day + from && on < day + from + days ? full : 0),
+          }),
+        );
+        const [earliest, leastFinish] = [monday + early, monday + early + ahead];
+        expect(leastStart(line, earliest, leastFinish, parts)).toBe(leastStartByHand(earliest, leastFinish, parts));
+      },
+    ),
+    { numRuns: 60 },
   );
 });
 

@@ -14,8 +14,15 @@ export interface Consumed {
 
 /** Consumes minutes of work from an instant of a task's line on.
  * @param fullOn Minutes the subject can give on a whole day.
- * @returns Null when it has not finished 3,660 calendar days after the start. */
-export function consumeEffort(line: WorkingLine, start: Instant, minutes: number, fullOn: (day: Day) => number): Consumed | null {
+ * @param lastDay It has to finish by then: by default 3,660 calendar days after the start.
+ * @returns Null when it has not. */
+export function consumeEffort(
+  line: WorkingLine,
+  start: Instant,
+  minutes: number,
+  fullOn: (day: Day) => number,
+  lastDay: Day = line.asStart(start).day + LONGEST_EFFORT_DAYS,
+): Consumed | null {
   const first = line.asStart(start);
   const consumed: Consumed = { finish: start, days: [], minutes: [] };
   if (minutes === 0) return consumed;
@@ -23,7 +30,7 @@ export function consumeEffort(line: WorkingLine, start: Instant, minutes: number
   let entered = first.tick;
   for (let index = Math.floor(start / TICKS_PER_DAY); ; index++, entered = 0) {
     const day = line.dayAt(index);
-    if (day - first.day > LONGEST_EFFORT_DAYS) return null;
+    if (day > lastDay) return null;
     const full = fullOn(day);
     const usable = Math.floor((full * (TICKS_PER_DAY - entered)) / TICKS_PER_DAY);
     const used = Math.min(usable, remaining);
@@ -37,4 +44,39 @@ export function consumeEffort(line: WorkingLine, start: Instant, minutes: number
     }
     remaining -= used;
   }
+}
+
+/** Work that decides how long a task takes: the minutes asked for, and what its subject can give on a whole day. */
+export interface EffortPart {
+  minutes: number;
+  fullOn: (day: Day) => number;
+}
+
+/** The least instant from `earliest` on from which some part finishes at or after `leastFinish`. A part that starts later
+ * never finishes earlier, but may not finish in time at all: then it does not count for the finish, and where none
+ * counts the task finishes as it starts. */
+export function leastStart(line: WorkingLine, earliest: Instant, leastFinish: Instant, parts: readonly EffortPart[]): Instant {
+  if (earliest >= leastFinish) return earliest;
+  return Math.min(leastFinish, ...parts.map((part) => leastStartOf(line, earliest, leastFinish, part)));
+}
+
+function leastStartOf(line: WorkingLine, earliest: Instant, leastFinish: Instant, { minutes, fullOn }: EffortPart): Instant {
+  // No start that is looked at is later than the bound, so what has not finished by then never counts.
+  const lastDay = line.asStart(leastFinish).day + LONGEST_EFFORT_DAYS;
+  const finishFrom = (start: Instant) => consumeEffort(line, start, minutes, fullOn, lastDay)?.finish ?? Number.POSITIVE_INFINITY;
+  let [below, start] = [earliest - 1, leastFinish];
+  while (start - below > 1) {
+    const middle = Math.floor((below + start) / 2);
+    if (finishFrom(middle) >= leastFinish) start = middle;
+    else below = middle;
+  }
+  // From there on it must also finish in time: each finish tells the first day from which that could be so.
+  while (start < leastFinish) {
+    const finish = finishFrom(start);
+    if (finish === Number.POSITIVE_INFINITY) return leastFinish;
+    const inTime = line.place(line.asFinish(finish).day - LONGEST_EFFORT_DAYS, 0);
+    if (inTime <= start) return start;
+    start = inTime;
+  }
+  return leastFinish;
 }

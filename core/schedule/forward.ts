@@ -25,7 +25,7 @@ import {
   sameDates,
   startsBefore,
 } from "./dates.ts";
-import { type Consumed, consumeEffort } from "./effort.ts";
+import { type Consumed, consumeEffort, type EffortPart, leastStart } from "./effort.ts";
 import { forFollowers } from "./graph.ts";
 import { EFFORT, FF, FS, type Network, PINNED, SUMMARY, UNSCHEDULED } from "./network.ts";
 
@@ -63,6 +63,11 @@ export function reschedule(network: Network, work: Work, capacity: CapacityBook,
     });
   }
   return new Schedule(network, dates);
+}
+
+/** Part of an effort, with the id of its assignment. */
+interface OwnPart extends EffortPart {
+  id: string | null;
 }
 
 class ForwardPass {
@@ -104,8 +109,6 @@ class ForwardPass {
     dates.finishTick[row] = dates.finishTick[last];
     dates.ends[2 * row] = line.place(dates.startDay[row], dates.startTick[row]);
     dates.ends[2 * row + 1] = line.place(dates.finishDay[row], dates.finishTick[row]);
-    dates.driver[row] = dates.driver[first];
-    dates.driverLink[row] = dates.driverLink[first];
   }
 
   #pin(row: number): void {
@@ -178,10 +181,11 @@ class ForwardPass {
         bounds.push({ at: this.#askedBy(link, row), ofFinish: isOfFinish(network, link), rank: link });
       }
     const stagger = network.stagger[row];
-    const run = (start: Instant) => this.#consume(row, start);
+    const parts = this.#partsOf(row);
+    const run = (start: Instant) => this.#consume(row, start, parts);
     const earliest = Math.max(...bounds.map(({ ofFinish, at }) => (ofFinish ? Number.NEGATIVE_INFINITY : at)));
     const leastFinish = Math.max(...bounds.map(({ ofFinish, at }) => (ofFinish ? at : Number.NEGATIVE_INFINITY)));
-    const free = leastStart(earliest, leastFinish, (start) => run(start).finish);
+    const free = leastStart(network.lines[network.line[row]], earliest, leastFinish, parts);
     const result = run(free + stagger);
     const unstaggered = stagger === 0 ? result : run(free);
     const isDeciding = ({ ofFinish, at }: (typeof bounds)[number]) => (ofFinish ? at === unstaggered.finish : at === free);
@@ -191,23 +195,30 @@ class ForwardPass {
     this.dates.consumed.set(row, result.consumed);
   }
 
-  #consume(row: number, start: Instant): { finish: Instant; consumed: Map<string, Consumed | null> } {
+  /** Who consumes the effort of a task: its labour, or where there is none the hours of its calendar, without an id. */
+  #partsOf(row: number): OwnPart[] {
     const { plan, lines, line: lineRows } = this.network;
-    const { byTask, assignments, isMaterial } = this.work;
+    const { byTask, assignments, isMaterial, person } = this.work;
     const line = lines[lineRows[row]];
-    const consumed = new Map<string, Consumed | null>();
-    let finish = start;
+    const parts: OwnPart[] = [];
     for (let i = byTask.first[row]; i < byTask.first[row + 1]; i++) {
       const at = byTask.members[i];
       if (at >= assignments || isMaterial[at] === 1) continue;
       const assignment = plan.assignments[at];
-      const part = consumeEffort(line, start, workMinutes(assignment.hours ?? 0), this.#fullDay(assignment, this.work.person[at], line));
-      consumed.set(assignment.id, part);
-      if (part && part.finish > finish) finish = part.finish;
+      parts.push({ id: assignment.id, minutes: workMinutes(assignment.hours ?? 0), fullOn: this.#fullDay(assignment, person[at], line) });
     }
-    if (consumed.size === 0) {
-      const nobody = consumeEffort(line, start, workMinutes(plan.tasks[row].effortHours ?? 0), (day) => line.minutesOn(day));
-      finish = nobody?.finish ?? start;
+    if (parts.length > 0) return parts;
+    return [{ id: null, minutes: workMinutes(plan.tasks[row].effortHours ?? 0), fullOn: (day) => line.minutesOn(day) }];
+  }
+
+  #consume(row: number, start: Instant, parts: readonly OwnPart[]) {
+    const line = this.network.lines[this.network.line[row]];
+    const consumed = new Map<string, Consumed | null>();
+    let finish = start;
+    for (const { id, minutes, fullOn } of parts) {
+      const part = consumeEffort(line, start, minutes, fullOn);
+      if (id !== null) consumed.set(id, part);
+      if (part && part.finish > finish) finish = part.finish;
     }
     return { finish, consumed };
   }
@@ -233,7 +244,7 @@ class ForwardPass {
     const kind = link < 0 ? -1 : network.linkKind[link];
     const isFinish = startAt !== finishAt || ((kind === FS || kind === FF) && network.earliest[row] !== startAt);
     const isStart = startAt !== finishAt || !isFinish;
-    const lastIndex = Math.max(0, Math.ceil(finishAt / TICKS_PER_DAY) - 1);
+    const lastIndex = Math.ceil(finishAt / TICKS_PER_DAY) - 1;
     const firstIndex = Math.floor(startAt / TICKS_PER_DAY);
     const from = isStart ? firstIndex : lastIndex;
     const until = isFinish ? lastIndex : firstIndex;
@@ -247,16 +258,4 @@ class ForwardPass {
 function driverOfRank(rank: number): number {
   if (rank < NOT_BEFORE_RANK) return BY_LINK;
   return rank === NOT_BEFORE_RANK ? BY_NOT_BEFORE : rank === LEAST_FINISH_RANK ? BY_FINISH_NOT_BEFORE : BY_PROJECT_START;
-}
-
-// The finish never gets earlier as the start gets later, so the least start can be found by halving.
-function leastStart(earliest: Instant, leastFinish: Instant, finishFrom: (start: Instant) => Instant): Instant {
-  if (finishFrom(earliest) >= leastFinish) return earliest;
-  let [below, enough] = [earliest, leastFinish];
-  while (enough - below > 1) {
-    const middle = Math.floor((below + enough) / 2);
-    if (finishFrom(middle) >= leastFinish) enough = middle;
-    else below = middle;
-  }
-  return enough;
 }

@@ -1,6 +1,6 @@
 // The tasks of a plan as a graph: outline, links, and an order in which they can be dated (Kahn 1962).
 import { type Grouping, groupRows, rowById } from "../plan/rows.ts";
-import type { Plan } from "../plan/schema.ts";
+import type { Plan, Task } from "../plan/schema.ts";
 
 /** Outline and links by row number; −1 stands for none. */
 export interface TaskGraph {
@@ -14,7 +14,7 @@ export interface TaskGraph {
   into: Grouping;
   outOf: Grouping;
   /** Task rows, each after all it waits for: a leaf for the predecessors of its links and of its summaries' links, a
-   * summary for its children. Shorter than the plan's tasks when links run in a circle. */
+   * summary for its children. A leaf without sizing waits for nothing, and no link waits for it. Shorter than the plan's tasks when links run in a circle. */
   order: Int32Array;
 }
 
@@ -34,10 +34,15 @@ export function graphOf({ tasks, links }: Plan): TaskGraph {
     outOf: groupRows(from, tasks.length),
     order: new Int32Array(0),
   };
-  return { ...graph, order: orderOf(graph) };
+  return { ...graph, order: orderOf(graph, (task) => isUnscheduled(graph, tasks[task], task)) };
 }
 
-export function isSummary({ children }: TaskGraph, row: number): boolean {
+/** True of a leaf without sizing: it has no dates, and links to and from it are ignored. */
+export function isUnscheduled(graph: Pick<TaskGraph, "children">, { sizing }: Task, row: number): boolean {
+  return sizing === undefined && !isSummary(graph, row);
+}
+
+export function isSummary({ children }: Pick<TaskGraph, "children">, row: number): boolean {
   return children.first[row] < children.first[row + 1];
 }
 
@@ -66,11 +71,22 @@ export function forFollowers(graph: TaskGraph, row: number, visit: (follower: nu
   }
 }
 
-function orderOf(graph: TaskGraph): Int32Array {
+/** Calls back likewise, but for what links at unscheduled leaves would lead to. */
+function forWaiting(graph: TaskGraph, isIgnored: (row: number) => boolean, row: number, visit: (follower: number) => void): void {
+  if (!isIgnored(row))
+    forFollowers(graph, row, (follower) => {
+      if (!isIgnored(follower)) visit(follower);
+    });
+  else if (graph.parent[row] >= 0) visit(graph.parent[row]);
+}
+
+function orderOf(graph: TaskGraph, isUnscheduledRow: (row: number) => boolean): Int32Array {
   const count = graph.parent.length;
+  const isIgnored = (row: number) => ignored[row] === 1;
+  const ignored = Uint8Array.from({ length: count }, (_, row) => (isUnscheduledRow(row) ? 1 : 0));
   const waits = new Int32Array(count);
   for (let row = 0; row < count; row++)
-    forFollowers(graph, row, (follower) => {
+    forWaiting(graph, isIgnored, row, (follower) => {
       waits[follower]++;
     });
   const order = new Int32Array(count);
@@ -81,7 +97,7 @@ function orderOf(graph: TaskGraph): Int32Array {
     // What becomes ready behind this row follows at once, what lies ahead is come by later: so the order stays close
     // to that of the rows, and a pass reads its columns from one end to the other.
     for (; done < length; done++)
-      forFollowers(graph, order[done], (follower) => {
+      forWaiting(graph, isIgnored, order[done], (follower) => {
         if (--waits[follower] === 0 && follower < row) order[length++] = follower;
       });
   }

@@ -155,7 +155,7 @@ function writeTask(network: Network, row: number): void {
   network.line[row] = calendar;
   network.project[row] = projectRow;
   network.duration[row] = durationTicks(task.durationDays ?? 0);
-  network.stagger[row] = durationTicks(task.staggerDays ?? 0);
+  network.stagger[row] = network.sizing[row] === PINNED ? 0 : durationTicks(task.staggerDays ?? 0);
   const isPinned = task.start !== undefined && task.finish !== undefined;
   network.pinStart[row] = isPinned ? parseDay(task.start as string) : 0;
   network.pinFinish[row] = isPinned ? parseDay(task.finish as string) : 0;
@@ -231,14 +231,13 @@ function lasts({ sizing, lines, line, pinStart, pinFinish }: Network, row: numbe
   return own.indexOf(pinStart[row]) < own.indexOf(pinFinish[row] + 1);
 }
 
-/** The end of a date, or of the working day before it. A line begins two years before the plan; what would be earlier
- * is taken as its beginning. */
+/** The end of a date, or of the working day before it. */
 export function endOf(line: WorkingLine, date: string): Instant {
-  return line.place(Math.max(line.origin, parseDay(date)), TICKS_PER_DAY);
+  return line.place(parseDay(date), TICKS_PER_DAY);
 }
 
 /** Tick 0 of a date, or of the working day before it. */
 export function latestStart(line: WorkingLine, date: string): Instant {
-  const on = Math.max(line.origin, parseDay(date));
+  const on = parseDay(date);
   return (line.indexOf(on) - (line.isWorkingDay(on) ? 0 : 1)) * TICKS_PER_DAY;
 }

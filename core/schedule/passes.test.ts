@@ -60,8 +60,16 @@ class PlainSchedule {
     if (!instants) return null;
     const line = this.lineOf(task);
     if (task.sizing === "dates" && instants.start === instants.finish)
-      return { start: { day: parseDay(task.start as string), tick: 0 }, finish: { day: parseDay(task.finish as string), tick: 480 } };
+      return { start: line.asStart(instants.start), finish: { day: parseDay(task.finish as string), tick: 480 } };
     return { start: line.asStart(instants.start), finish: line.asFinish(instants.finish) };
+  }
+
+  /** Dates as shown: those of a pin over no working day are the typed ones. */
+  #shown(task: Task): Shown | null {
+    const read = this.read(task);
+    const instants = this.early(task);
+    if (!read || task.sizing !== "dates" || instants?.start !== instants?.finish) return read;
+    return { ...read, start: { day: parseDay(task.start as string), tick: 0 } };
   }
 
   /** First start and last finish of what is below, as these show them: a task without duration shows one date. */
@@ -69,7 +77,7 @@ class PlainSchedule {
     const parts = this.childrenOf(summary).flatMap((child) => {
       if (this.isSummary(child)) return this.#sum(child) ?? [];
       const { start, finish } = this.early(child) ?? { start: 0, finish: -1 };
-      if (start < finish || child.sizing === "dates") return this.read(child) ?? [];
+      if (start < finish || child.sizing === "dates") return this.#shown(child) ?? [];
       // Which date that is, is another rule.
       return start === finish ? (this.model.schedule.of(this.plan.tasks.indexOf(child)) ?? []) : [];
     });
@@ -129,7 +137,7 @@ class PlainSchedule {
   }
 
   /** The end of a date, or of the working day before it. */
-  #endOf = (line: WorkingLine, date: string): number => line.place(Math.max(line.origin, parseDay(date)), 480);
+  #endOf = (line: WorkingLine, date: string): number => line.place(parseDay(date), 480);
 
   late(task: Task): Instants | null {
     let known = this.#late.get(task.id);
@@ -151,7 +159,7 @@ class PlainSchedule {
     if (isLate) {
       if (deadline !== undefined) finishes.push(this.#endOf(line, deadline));
       if (task.notAfter !== undefined) {
-        const on = Math.max(line.origin, parseDay(task.notAfter));
+        const on = parseDay(task.notAfter);
         finishes.push((line.indexOf(on) - (line.isWorkingDay(on) ? 0 : 1)) * 480 + duration);
       }
       for (const own of this.chain(task)) {
@@ -184,9 +192,9 @@ class PlainSchedule {
     const end = link.kind === "FS" || link.kind === "SS" ? "start" : "finish";
     const late = isLate ? (this.late(successor) as Instants)[end] : actual[end];
     const x = successor.sizing === "dates" ? Math.min(late, actual[end]) : late;
-    const at = Math.max(0, x - (link.elapsed ? 0 : ticks(link.lagDays)) - ticks(successor.staggerDays));
+    const at = x - (link.elapsed ? 0 : ticks(link.lagDays)) - (successor.sizing === "dates" ? 0 : ticks(successor.staggerDays));
     const { day, tick } = this.lineOf(successor).asStart(at);
-    const on = Math.max(line.origin, link.elapsed ? day - (link.lagDays ?? 0) : day);
+    const on = link.elapsed ? day - (link.lagDays ?? 0) : day;
     return line.place(on, tick) - ((link.kind === "SS" || link.kind === "SF") && !line.isWorkingDay(on) ? 1 : 0);
   }
 

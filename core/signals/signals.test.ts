@@ -10,7 +10,9 @@ test("the demo plan's gaps are signalled, each once", () => {
     expect.arrayContaining(["noDates tidepool-braille", "noDates slowlight-guide", "missingRate seedvault-media-media"]),
   );
   expect(new Set(said).size).toBe(said.length);
-  expect(signals.find(({ subject }) => subject === "seedvault-media-media")?.message).toMatch(/no rate is in force for Media engineer/);
+  expect(signals.find(({ subject }) => subject === "seedvault-media-media")?.message).toMatch(
+    /without a rate: none is in force for Media engineer/,
+  );
 });
 
 test("an effort without a role is signalled", () => {

@@ -1,13 +1,12 @@
 // What wants attention in a plan that is sound: each a kind, a subject and a sentence.
-import { costsOf } from "../cost/costs.ts";
-import { MissingExchangeRate } from "../cost/rateBook.ts";
+import { type Costs, costsOf } from "../cost/costs.ts";
 import { horizonOf, type Model } from "../model.ts";
 import { summaryIds } from "../plan/check.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Plan, Project, Task } from "../plan/schema.ts";
 
 export interface Signal {
-  kind: "noDates" | "noRole" | "missingRate" | "marginBelowTarget";
+  kind: "noDates" | "noRole" | "missingRate" | "missingExchangeRate" | "marginBelowTarget";
   /** Id of the task, assignment or project it is about. */
   subject: string;
   message: string;
@@ -15,7 +14,7 @@ export interface Signal {
 
 /** All signals of a plan, each once for a kind and subject. */
 export function signalsOf(model: Model): Signal[] {
-  return [...taskSignals(model.plan), ...rateSignals(model)];
+  return [...taskSignals(model.plan), ...rateSignals(model.plan, costsOf(model, { range: horizonOf(model.plan), grain: "year" }))];
 }
 
 /** Leaves without dates, and efforts without a role to do them. */
@@ -29,13 +28,9 @@ function taskSignals(plan: Plan): Signal[] {
     ]);
 }
 
-function rateSignals(model: Model): Signal[] {
-  try {
-    return costsOf(model, { range: horizonOf(model.plan), grain: "year" }).missingRates.map((id) => missingRate(model.plan, id));
-  } catch (error) {
-    if (error instanceof MissingExchangeRate) return [];
-    throw error;
-  }
+/** Work that costs or earns nothing on some day, because a rate or an exchange rate is missing. */
+export function rateSignals(plan: Plan, { missingRates, missingExchangeRates }: Costs): Signal[] {
+  return [...missingRates.map((id) => missingRate(plan, id)), ...missingExchangeRates.map((id) => missingExchangeRate(plan, id))];
 }
 
 function noDates({ id, name }: Task): Signal {
@@ -47,17 +42,21 @@ function noRole({ id, name }: Task): Signal {
 }
 
 /** Hours or material without a rate in force, on an assignment or on a task's implicit opening. */
-export function missingRate(plan: Plan, subject: string): Signal {
+function missingRate(plan: Plan, subject: string): Signal {
   const assignment = findRow(plan.assignments, subject);
   const task = findRow(plan.tasks, assignment?.taskId ?? subject);
   const person = findRow(plan.people, assignment?.personId)?.name;
   const who = person ?? findRow(plan.roles, assignment?.roleId ?? task?.roleId)?.name;
   const whose = who === undefined ? "" : ` for ${who}`;
-  return {
-    kind: "missingRate",
-    subject,
-    message: `"${task?.name ?? subject}" has work that costs nothing: no rate is in force${whose}. Add one to the project's cost table.`,
-  };
+  const message = `"${task?.name ?? subject}" has work without a rate: none is in force${whose}. Add one to the project's rate tables.`;
+  return { kind: "missingRate", subject, message };
+}
+
+/** Work priced in another currency on a day without an exchange rate. */
+function missingExchangeRate(plan: Plan, subject: string): Signal {
+  const task = findRow(plan.tasks, findRow(plan.assignments, subject)?.taskId ?? subject);
+  const message = `"${task?.name ?? subject}" has days that count as 0: no exchange rate is in force for its rates. Add one from that day or earlier.`;
+  return { kind: "missingExchangeRate", subject, message };
 }
 
 /** A project that earns less of its revenue than it is meant to. */

@@ -25,7 +25,7 @@ export function Money({ initial }: { initial: Initial<AnswerOf<"money">> }) {
   const [kind, setKind] = useQueryState("cost", parseAsStringLiteral(kinds).withDefault("labour").withOptions({ shallow: true }));
   const money = useAnswer("money", { range, grain, kind }, initial);
   const linkTo = useLinkTo();
-  const { periods, problem } = money;
+  const { periods } = money;
   return (
     <Screen
       title="Money"
@@ -48,13 +48,18 @@ export function Money({ initial }: { initial: Initial<AnswerOf<"money">> }) {
               />
             </Link>
           )}
+          {money.missingExchangeRates > 0 && (
+            <Figure
+              value={String(money.missingExchangeRates)}
+              says={money.missingExchangeRates === 1 ? "piece of work without an exchange rate" : "pieces of work without an exchange rate"}
+              isOver
+            />
+          )}
         </>
       }
       actions={<Segmented label="Kind of cost" value={kind} options={kindOptions} onChange={(next) => void setKind(next)} />}
     >
-      {problem ? (
-        <Empty title="Costs cannot be added up">{problem}</Empty>
-      ) : money.rows.length === 0 ? (
+      {money.rows.length === 0 ? (
         <Empty title="No projects yet">What projects cost stands here by month, once there are projects with work and rates.</Empty>
       ) : (
         <MoneyTable money={money} />
