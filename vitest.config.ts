@@ -5,7 +5,7 @@ const tests = { exclude: ["node_modules/**", "dist/**", ".next/**", "e2e/**"], t
 export default defineConfig({
   test: {
     projects: [
-      { test: { ...tests, name: "unit", include: ["**/*.test.ts"], exclude: [...tests.exclude, "store/**"] } },
+      { test: { ...tests, name: "unit", include: ["**/*.test.{ts,tsx}"], exclude: [...tests.exclude, "store/**"] } },
       { test: { ...tests, name: "store", include: ["store/**/*.test.ts"], globalSetup: ["tests/vitestSetup.ts"] } },
     ],
   },

@@ -1,5 +1,5 @@
 // A feed of events as an iCalendar answer, for a download or a subscription.
-import type { Feed } from "../core/load/feeds.ts";
+import type { Feed } from "../core/answers/feeds.ts";
 import { writeCalendar } from "../interchange/ical.ts";
 
 export function calendarResponse(feed: Feed | null, missing: string): Response {

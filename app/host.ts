@@ -4,6 +4,7 @@ import { join } from "node:path";
 import { formatISO } from "date-fns";
 import { parseDay } from "../core/calendar/day.ts";
 import { buildModel, type Model } from "../core/model.ts";
+import { updateModel } from "../core/update.ts";
 import { PlanStore, readMigrations } from "../store/planStore.ts";
 
 /** The one user there is for now; every edit carries its actor. */
@@ -35,11 +36,13 @@ export async function openStore(): Promise<PlanStore> {
   return (await openHost()).store;
 }
 
-/** The newest plan with all that follows from it, worked out once a revision. */
+/** The newest plan with all that follows from it: carried over what has changed since it was last asked for. */
 export async function currentModel(): Promise<{ revision: number; model: Model }> {
   const host = await openHost();
   const { plan, revision } = host.store.snapshot();
-  if (host.model?.revision !== revision) host.model = { revision, model: buildModel(plan) };
+  if (host.model?.revision === revision) return host.model;
+  const changes = host.model && host.store.changesSince(host.model.revision);
+  host.model = { revision, model: host.model && changes ? updateModel(host.model.model, plan, changes) : buildModel(plan) };
   return host.model;
 }
 

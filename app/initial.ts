@@ -2,7 +2,7 @@
 import "server-only";
 import { type AnswerOf, answer, type QueryOf, type Question } from "../client/questions.ts";
 import type { Initial } from "../client/session.tsx";
-import { horizonOf, todayOf } from "../core/model.ts";
+import { horizonOf, periodSettingsOf, todayOf } from "../core/calendar/horizon.ts";
 import { windowFrom } from "../ui/timeWindow.ts";
 import { clockDay, currentModel } from "./host.ts";
 
@@ -19,7 +19,7 @@ export async function windowOfPage(searchParams: SearchParams) {
   const { model } = await currentModel();
   const { from, to, by } = await searchParams;
   const one = (value: string | string[] | undefined) => (typeof value === "string" ? value : null);
-  return windowFrom(one(from), one(to), one(by), todayOf(model.plan, clockDay()), horizonOf(model.plan));
+  return windowFrom(one(from), one(to), one(by), todayOf(model.plan, clockDay()), horizonOf(model.plan), periodSettingsOf(model.plan));
 }
 
 /** One value of a page's URL. */

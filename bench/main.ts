@@ -1,25 +1,27 @@
 // npm run bench: the large plan in figures. Times are only compared within one run, as ratios to a floor: one plain
 // pass over typed arrays holding as many placed day entries, adding each into a grid.
 import { solveProgram } from "../client/solver.ts";
-import { quickProposal } from "../core/allocate/greedy.ts";
-import { problemOf, worthOf } from "../core/allocate/problem.ts";
-import { bestProposal } from "../core/allocate/program.ts";
+import { boardOf } from "../core/answers/board.ts";
+import { openingRows } from "../core/answers/openings.ts";
+import { horizonOf, periodSettingsOf } from "../core/calendar/horizon.ts";
 import { periodsIn } from "../core/calendar/periods.ts";
 import { costsOf } from "../core/cost/costs.ts";
 import { applyEdit } from "../core/edits/edit.ts";
-import { boardOf } from "../core/load/board.ts";
-import { countedShares, defaultCounting } from "../core/load/counting.ts";
-import { openingRows } from "../core/load/openingBoard.ts";
+import { defaultCounting } from "../core/load/counting.ts";
+import { LoadBook } from "../core/load/loadBook.ts";
 import { peopleSums } from "../core/load/periodSums.ts";
-import { placeAll } from "../core/load/place.ts";
-import { buildModel, horizonOf, type Model, periodSettingsOf } from "../core/model.ts";
+import { buildModel, type Model } from "../core/model.ts";
+import { placeAll } from "../core/placing/place.ts";
 import { parsePlan } from "../core/plan/parse.ts";
 import { rowById } from "../core/plan/rows.ts";
 import type { Plan } from "../core/plan/schema.ts";
+import { graphOf } from "../core/plan/taskGraph.ts";
 import { SlackTable } from "../core/schedule/backward.ts";
 import { schedule } from "../core/schedule/forward.ts";
-import { graphOf } from "../core/schedule/graph.ts";
 import { networkOf } from "../core/schedule/network.ts";
+import { quickProposal } from "../core/staffing/greedy.ts";
+import { problemOf, worthOf } from "../core/staffing/problem.ts";
+import { bestProposal } from "../core/staffing/program.ts";
 import { updateModel } from "../core/update.ts";
 import { largePlan } from "../demo/large.ts";
 import { line, measure, withMemory } from "./measure.ts";
@@ -36,7 +38,6 @@ const entries = entriesOf(model);
 const floor = measure(() => floorPass(entries), 31).milliseconds;
 const horizon = horizonOf(plan);
 const weeks = periodsIn(horizon, "week", periodSettingsOf(plan));
-const shares = countedShares(model, defaultCounting);
 const everybody = Int32Array.from(plan.people, (_, row) => row);
 
 console.log(
@@ -48,7 +49,12 @@ line("parse and check the plan", parsed.milliseconds, floor);
 line("index, capacity, dates and placements of everything", built.milliseconds, floor);
 line("  of it: dates of every task", measure(() => schedule(network, model.work, model.capacity), 3).milliseconds, floor);
 line("place every assignment", measure(() => placeAll({ ...model, plan })).milliseconds, floor, "aim: under 12");
-line("weekly grid for all people", measure(() => peopleSums(model, everybody, shares, weeks)).milliseconds, floor, "aim: under 3");
+line(
+  "weekly grid for all people",
+  measure(() => peopleSums(model, new LoadBook(model, defaultCounting), everybody, weeks)).milliseconds,
+  floor,
+  "aim: under 3",
+);
 line(
   "the Balance board over the whole horizon",
   measure(() => boardOf(model, { range: horizon, grain: "week", open: [] })).milliseconds,
@@ -141,5 +147,5 @@ function reassignAndShow(): Int32Array {
   const next = updateModel(model, outcome.plan, outcome.changes);
   const range = { start: horizon.start + 28, stop: horizon.start + 28 + 26 * 7 };
   const periods = periodsIn(range, "week", periodSettingsOf(plan));
-  return peopleSums(next, everybody.subarray(40, 100), countedShares(next, defaultCounting), periods).load;
+  return peopleSums(next, next.load(defaultCounting), everybody.subarray(40, 100), periods).load;
 }

@@ -1,16 +1,16 @@
 // From a report's name and options to its answer.
 import { parseDay } from "../core/calendar/day.ts";
+import { horizonOf } from "../core/calendar/horizon.ts";
+import type { ReportRange } from "../core/calendar/periods.ts";
 import { type Grain, grains } from "../core/calendar/periods.ts";
 import { type Counting, defaultCounting } from "../core/load/counting.ts";
-import { buildModel, horizonOf, type Model } from "../core/model.ts";
+import { buildModel, type Model } from "../core/model.ts";
 import { isCalendarDate, type Plan } from "../core/plan/schema.ts";
 import { capacityReport } from "../core/reports/capacity.ts";
 import { costReport } from "../core/reports/cost.ts";
 import { loadReport } from "../core/reports/load.ts";
 import { matchReport } from "../core/reports/match.ts";
-import type { ReportRange } from "../core/reports/range.ts";
 import { scheduleReport } from "../core/reports/schedule.ts";
-import { signalsOf } from "../core/signals/signals.ts";
 
 export const reportNames = ["check", "capacity", "schedule", "load", "cost", "match"] as const;
 export type ReportName = (typeof reportNames)[number];
@@ -35,7 +35,7 @@ export function runReport(report: ReportName, plan: Plan, args: readonly string[
   const model = buildModel(plan);
   switch (report) {
     case "check":
-      return { errors: [], signals: signalsOf(model) };
+      return { errors: [], signals: model.signals() };
     case "capacity":
       return capacityReport(model, rangeOf(plan, options));
     case "schedule":

@@ -1,13 +1,14 @@
 // The browser's copy of the plan: edits show at once, are settled with the server one after the other, and are put
 // back when it refuses.
-import type { Solver } from "../core/allocate/program.ts";
-import { type Proposal, propose } from "../core/allocate/proposal.ts";
+
 import { applyChanges } from "../core/edits/change.ts";
 import { applyEdit, type Edit } from "../core/edits/edit.ts";
 import { buildModel, type Model } from "../core/model.ts";
 import type { Fault } from "../core/plan/faults.ts";
 import type { Plan } from "../core/plan/schema.ts";
 import { type Moves, movesOf } from "../core/schedule/moves.ts";
+import type { Solver } from "../core/staffing/program.ts";
+import { type Proposal, propose } from "../core/staffing/proposal.ts";
 import { updateModel } from "../core/update.ts";
 import { type KeptEdit, newKey } from "./keptEdit.ts";
 import type { HistoryWords, PlanMessage, Settle, Settled } from "./messages.ts";

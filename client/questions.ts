@@ -1,41 +1,42 @@
 // The questions screens ask of a plan. Server and worker answer them with the same functions.
-import { calendarYear } from "../core/calendar/calendarYear.ts";
-import type { Range } from "../core/calendar/periods.ts";
-import { type MoneyQuery, moneyOf } from "../core/cost/money.ts";
+
+import { type BoardQuery, boardOf } from "../core/answers/board.ts";
+import { calendarYear } from "../core/answers/calendarYear.ts";
+import { dropOf } from "../core/answers/drop.ts";
+import { explainCell } from "../core/answers/explain.ts";
+import { type FreeQuery, freeWhen } from "../core/answers/freeWhen.ts";
+import { impactOf } from "../core/answers/impact.ts";
+import { leaveOf } from "../core/answers/leave.ts";
+import { type MoneyQuery, moneyOf } from "../core/answers/money.ts";
+import { candidatesOf, openingRows } from "../core/answers/openings.ts";
+import { outlineOf } from "../core/answers/outline.ts";
+import { type PeopleLoadsQuery, peopleLoads } from "../core/answers/peopleLoads.ts";
+import { personYear } from "../core/answers/personYear.ts";
+import { portfolioOf } from "../core/answers/portfolio.ts";
+import { outboxOf, requestsOf } from "../core/answers/requests.ts";
+import { ribbonOf } from "../core/answers/ribbon.ts";
+import { rosterOf } from "../core/answers/roster.ts";
+import { skillMatrix } from "../core/answers/skillMatrix.ts";
+import { type StaffQuery, staffOutcomes } from "../core/answers/staffOutcomes.ts";
+import { takersOf } from "../core/answers/takers.ts";
+import { teamBoard } from "../core/answers/teamBoard.ts";
+import { timeLeftOf } from "../core/answers/timeLeft.ts";
+import { type TrayItem, trayOf } from "../core/answers/tray.ts";
+import { whyOf } from "../core/answers/why.ts";
+import { workWeeks } from "../core/answers/workWeeks.ts";
+import { horizonOf, periodSettingsOf } from "../core/calendar/horizon.ts";
+import type { Range, ReportRange } from "../core/calendar/periods.ts";
 import type { Edit } from "../core/edits/edit.ts";
-import { impactOf } from "../core/edits/impact.ts";
-import { type StaffQuery, staffOutcomes } from "../core/edits/staffOutcomes.ts";
 import { type CopyOptions, projectFrom } from "../core/entry/copyProject.ts";
 import { type FillQuery, fillOpening, fillWords } from "../core/entry/fillOpening.ts";
 import { moveBar, typePeriod, untype } from "../core/entry/moveBar.ts";
 import { beginOnDay } from "../core/entry/trayDrop.ts";
-import { type BoardQuery, boardOf } from "../core/load/board.ts";
 import { type Counting, defaultCounting } from "../core/load/counting.ts";
-import { explainCell } from "../core/load/explain.ts";
-import { type FreeQuery, freeWhen } from "../core/load/freeWhen.ts";
-import { leaveOf } from "../core/load/leave.ts";
-import { candidatesOf, openingRows } from "../core/load/openingBoard.ts";
-import { type PeopleLoadsQuery, peopleLoads } from "../core/load/peopleLoads.ts";
-import { personYear } from "../core/load/personYear.ts";
-import { outboxOf, requestsOf } from "../core/load/requests.ts";
-import { ribbonOf } from "../core/load/ribbon.ts";
-import { rosterOf } from "../core/load/roster.ts";
-import { skillMatrix } from "../core/load/skillMatrix.ts";
-import { takersOf } from "../core/load/takers.ts";
-import { teamBoard } from "../core/load/teamBoard.ts";
-import { timeLeftOf } from "../core/load/timeLeft.ts";
-import { type TrayItem, trayOf } from "../core/load/tray.ts";
-import { workWeeks } from "../core/load/workWeeks.ts";
-import { horizonOf, type Model } from "../core/model.ts";
+import type { Model } from "../core/model.ts";
 import { namesOf } from "../core/plan/names.ts";
 import { findRow } from "../core/plan/rows.ts";
 import type { Calendar } from "../core/plan/schema.ts";
 import { searchPlan } from "../core/plan/search.ts";
-import type { ReportRange } from "../core/reports/range.ts";
-import { dropOf } from "../core/schedule/drop.ts";
-import { outlineOf } from "../core/schedule/outline.ts";
-import { portfolioOf } from "../core/schedule/portfolio.ts";
-import { whyOf } from "../core/schedule/why.ts";
 import { type PreviewQuery, previewTable } from "../core/tables/preview.ts";
 
 export const questions = {
@@ -90,6 +91,7 @@ export const questions = {
     planName: plan.settings.name,
     currency: plan.settings.currency,
     horizon: horizonOf(plan),
+    periodSettings: periodSettingsOf(plan),
     requests: plan.people.reduce((sum, { timeOff = [] }) => sum + timeOff.filter(({ state }) => state === "requested").length, 0),
     asked: plan.requests.filter(({ state, assignmentId }) => (state === "asked" || state === "offered") && assignmentId !== undefined)
       .length,

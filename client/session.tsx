@@ -2,9 +2,9 @@
 // The plan as the screens see it: answers that follow every edit, and the ways to make one.
 import * as Comlink from "comlink";
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
-import type { Proposal } from "../core/allocate/proposal.ts";
 import type { Edit } from "../core/edits/edit.ts";
 import type { Fault } from "../core/plan/faults.ts";
+import type { Proposal } from "../core/staffing/proposal.ts";
 import type { HostState, Notice } from "./host.ts";
 import { forgetJustMade, justMade, keepJustMade, newKey, storageOfWindow } from "./keptEdit.ts";
 import type { PlanWorker } from "./plan.worker.ts";

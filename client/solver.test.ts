@@ -1,14 +1,14 @@
 // Proposals with the real solver: rules hold, nothing quick is better, and what is proposed can be taken.
 import { expect, test } from "vitest";
-import { quickProposal } from "../core/allocate/greedy.ts";
-import { type Problem, problemOf, worthOf } from "../core/allocate/problem.ts";
-import { bestProposal } from "../core/allocate/program.ts";
-import { propose } from "../core/allocate/proposal.ts";
+import { openingRows } from "../core/answers/openings.ts";
+import { trayOf } from "../core/answers/tray.ts";
 import { applyEdit } from "../core/edits/edit.ts";
 import { defaultCounting } from "../core/load/counting.ts";
-import { openingRows } from "../core/load/openingBoard.ts";
-import { trayOf } from "../core/load/tray.ts";
 import { buildModel } from "../core/model.ts";
+import { quickProposal } from "../core/staffing/greedy.ts";
+import { type Problem, problemOf, worthOf } from "../core/staffing/problem.ts";
+import { bestProposal } from "../core/staffing/program.ts";
+import { propose } from "../core/staffing/proposal.ts";
 import { fernhollow } from "../demo/fernhollow.ts";
 import { largePlan } from "../demo/large.ts";
 import { solveProgram } from "./solver.ts";

@@ -1,6 +1,6 @@
 // The integer solver, loaded when it is first asked for and kept: warming it up takes seconds.
 import loadSolver from "highs";
-import type { Solver } from "../core/allocate/program.ts";
+import type { Solver } from "../core/staffing/program.ts";
 
 const LONGEST_SECONDS = 20;
 

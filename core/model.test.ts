@@ -4,9 +4,10 @@ import { largePlan } from "../demo/large.ts";
 import { everyEditFrom } from "../tests/everyEdit.ts";
 import { editsFrom } from "../tests/randomEdits.ts";
 import { tangledPlan } from "../tests/randomPlan.ts";
+import { horizonOf } from "./calendar/horizon.ts";
 import { applyEdit, type Edit } from "./edits/edit.ts";
-import { defaultCounting } from "./load/counting.ts";
-import { buildModel, horizonOf, type Model } from "./model.ts";
+import { countAll, defaultCounting } from "./load/counting.ts";
+import { buildModel, type Model } from "./model.ts";
 import { checkPlan } from "./plan/check.ts";
 import type { Plan } from "./plan/schema.ts";
 import { loadReport } from "./reports/load.ts";
@@ -27,12 +28,13 @@ function placedDays({ placements, work }: Model): string[] {
 }
 
 /** All dates with what decides them, and all slack, as text. */
-function dated({ schedule, plan, slack }: Model): string[] {
+function dated(model: Model): string[] {
+  const { schedule, plan } = model;
   return plan.tasks.map(({ id }, row) => {
     const dates = schedule.of(row);
     if (!dates) return `${id} none`;
     const { start, finish, driver, startAt, finishAt } = dates;
-    const room = slack().of(row);
+    const room = model.slack().of(row);
     return `${id} ${JSON.stringify([start, finish, driver, startAt, finishAt, room?.total, room?.free])}`;
   });
 }
@@ -42,6 +44,24 @@ function laidOut({ schedule }: Model) {
   const { plan: _, lines: __, ...columns } = schedule.network;
   return columns;
 }
+
+/** Everything after the placements: loads under three countings, costs of two windows, conflicts, signals. */
+function stagesOf(model: Model) {
+  const { plan } = model;
+  const { start, stop } = horizonOf(plan);
+  const loads = countings.map((counting) => {
+    const book = model.load(counting);
+    return plan.people.map((_, person) => {
+      const { minutes, at } = book.of(person, start, stop);
+      return minutes.slice(at, at + stop - start).join(" ");
+    });
+  });
+  const { byProject: _, ...whole } = model.costsOfHorizon();
+  const { projects, lines } = model.costs({ range: { start: start + 40, stop: stop - 90 }, grain: "month" });
+  return { loads, whole, projects, lines, conflicts: model.conflicts(), signals: model.signals() };
+}
+
+const countings = [defaultCounting, { pencilled: false, pipeline: "weighted" }, countAll] as const;
 
 /** Makes random edits one after the other and compares every step with working everything out anew. */
 function holdsAgainstFullRun(first: Plan, next: (plan: Plan) => Edit): number {
@@ -60,6 +80,8 @@ function holdsAgainstFullRun(first: Plan, next: (plan: Plan) => Edit): number {
     expect(dated(model), JSON.stringify(edit)).toEqual(dated(anew));
     expect(model.schedule.projects).toEqual(anew.schedule.projects);
     expect(placedDays(model), JSON.stringify(edit)).toEqual(placedDays(anew));
+    // What is asked for now is carried over the next edit.
+    expect(stagesOf(model), JSON.stringify(edit)).toEqual(stagesOf(anew));
     const asked = { range: horizonOf(plan), grain: "month" as const };
     expect(loadReport(model, asked, defaultCounting)).toEqual(loadReport(anew, asked, defaultCounting));
   }
@@ -89,6 +111,35 @@ test("an edit dates nothing but what hangs on it", () => {
   expect(rows.every((row) => next.schedule.of(row)?.startAt === model.schedule.of(row)?.startAt)).toBe(true);
   const placedAnew = plan.assignments.filter((_, row) => next.placements.offset[row] !== model.placements.offset[row]);
   expect(new Set(placedAnew.map(({ taskId }) => taskId))).toEqual(new Set([plan.links[0].from]));
+});
+
+test("an edit leaves the loads of all others, and the costs of all other projects, as they are", () => {
+  const plan = largePlan(small, 7);
+  const model = buildModel(plan);
+  const range = horizonOf(plan);
+  const loadOf = (own: Model, person: number) => own.load(defaultCounting).of(person, range.start, range.stop).minutes;
+  const row = plan.assignments.findIndex(({ personId }) => personId === "p3");
+  const { byProject } = model.costsOfHorizon();
+  for (let person = 0; person < plan.people.length; person++) loadOf(model, person);
+  const outcome = applyEdit(plan, { kind: "reassign", id: plan.assignments[row].id, personId: "p5" });
+  if (!outcome.plan) throw new Error("the edit fits the plan");
+  const next = updateModel(model, outcome.plan, outcome.changes);
+  const changed = plan.people.filter((_, person) => loadOf(next, person) !== loadOf(model, person)).map(({ id }) => id);
+  expect(changed.sort()).toEqual(["p3", "p5"]);
+  const costed = next.costsOfHorizon().byProject.flatMap((own, project) => (own === byProject[project] ? [] : [project]));
+  expect(costed).toEqual([model.work.project[row]]);
+});
+
+test("days that no row has any more are left behind when the buffer is full", () => {
+  const plan = largePlan(small, 8);
+  let model = buildModel(plan);
+  const live = (own: Model) => own.placements.length.reduce((sum, days) => sum + days, 0);
+  for (let step = 0; step < 600; step++) {
+    const outcome = applyEdit(model.plan, { kind: "reassign", id: plan.assignments[step % 20].id, personId: `p${step % 9}` });
+    if (outcome.plan) model = updateModel(model, outcome.plan, outcome.changes);
+  }
+  expect(model.placements.buffer.minutes.length).toBeLessThan(4 * live(model) + 8_192);
+  expect(placedDays(model)).toEqual(placedDays(buildModel(model.plan)));
 });
 
 test("two changes made from the same state do not disturb each other, nor the state", () => {

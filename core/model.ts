@@ -1,58 +1,140 @@
-// The chain of answers over one revision of a plan: plan → capacity → schedule → placements.
+// The chain of answers over one revision of a plan: plan → capacity → schedule → placements → load, conflicts, cost,
+// signals. Each is worked out when it is first asked for, and once.
 import { CapacityBook } from "./calendar/capacityBook.ts";
-import { type Day, parseDay } from "./calendar/day.ts";
+import { parseDay } from "./calendar/day.ts";
+import { horizonOf } from "./calendar/horizon.ts";
 import { workingLines } from "./calendar/lines.ts";
-import type { PeriodSettings, Range } from "./calendar/periods.ts";
+import type { Range, ReportRange } from "./calendar/periods.ts";
 import type { WorkingLine } from "./calendar/workingLine.ts";
-import { type PlaceInput, placeAll } from "./load/place.ts";
-import type { Placements } from "./load/placements.ts";
-import { type Work, workOf } from "./load/work.ts";
+import { type Costs, costsOf, type ProjectCosts } from "./cost/costs.ts";
+import type { Counting } from "./load/counting.ts";
+import { LoadBook } from "./load/loadBook.ts";
+import { placeAll } from "./placing/place.ts";
+import type { Placed } from "./placing/placed.ts";
+import type { Placements } from "./placing/placements.ts";
 import { rowById } from "./plan/rows.ts";
 import type { Plan } from "./plan/schema.ts";
+import { graphOf } from "./plan/taskGraph.ts";
 import { SlackTable } from "./schedule/backward.ts";
+import { type Conflict, conflictsOf } from "./schedule/conflicts.ts";
 import type { Schedule } from "./schedule/dates.ts";
 import { schedule } from "./schedule/forward.ts";
-import { graphOf } from "./schedule/graph.ts";
 import { networkOf } from "./schedule/network.ts";
+import { type Signal, signalsOf } from "./signals/signals.ts";
+import { type Work, workOf } from "./work/work.ts";
 
-/** A plan and what follows from it; every report and screen reads this. */
-export interface Model {
+/** What a model is made of; all else follows. */
+export interface ModelParts {
   plan: Plan;
-  /** By calendar row. */
   lines: readonly WorkingLine[];
-  /** By person row: the line of each person's own calendar. */
-  personLines: readonly WorkingLine[];
   capacity: CapacityBook;
-  schedule: Schedule;
-  /** The slack of every task, worked out when it is first asked for. */
-  slack: () => SlackTable;
   work: Work;
-  placements: Placements;
+  schedule: Schedule;
+  /** Placed when first asked for, where they are not known yet. */
+  placements?: Placements;
 }
 
-/** Works out everything that follows from a plan. The plan must be sound (`checkPlan`). */
+/** Stages of a former model that an edit left standing, by what they are asked for with. */
+export interface Stages {
+  loads: Map<string, LoadBook>;
+  /** By project row; undefined where an edit touched what the project costs. */
+  costs: Map<string, (ProjectCosts | undefined)[]>;
+  slack: SlackTable | null;
+  conflicts: Conflict[] | null;
+}
+
+const noStages = (): Stages => ({ loads: new Map(), costs: new Map(), slack: null, conflicts: null });
+
+/** Windows whose costs are kept: one for the signals and the last few that screens have asked for. */
+const KEPT_WINDOWS = 4;
+
+/** A plan and what follows from it; every report and screen reads this. */
+export class Model implements Placed {
+  readonly plan: Plan;
+  readonly lines: readonly WorkingLine[];
+  readonly personLines: readonly WorkingLine[];
+  readonly capacity: CapacityBook;
+  readonly schedule: Schedule;
+  readonly work: Work;
+  #placements: Placements | null;
+  #signals: Signal[] | null = null;
+  readonly #costs = new Map<string, Costs>();
+  /** What is known so far; read by the step to the next model. */
+  readonly stages: Stages;
+
+  constructor(parts: ModelParts, stages: (model: Model) => Stages = noStages) {
+    const { plan, lines } = parts;
+    const calendars = rowById(plan.calendars);
+    this.plan = plan;
+    this.lines = lines;
+    this.personLines = plan.people.map(({ calendarId }) => lines[calendars.get(calendarId) as number]);
+    this.capacity = parts.capacity;
+    this.schedule = parts.schedule;
+    this.work = parts.work;
+    this.#placements = parts.placements ?? null;
+    this.stages = stages(this);
+  }
+
+  get placements(): Placements {
+    this.#placements ??= placeAll(this);
+    return this.#placements;
+  }
+
+  /** The slack of every task. */
+  slack(): SlackTable {
+    this.stages.slack ??= new SlackTable(this.schedule);
+    return this.stages.slack;
+  }
+
+  /** The load of everybody under a way of counting. */
+  load(counting: Counting): LoadBook {
+    const key = `${counting.pencilled} ${counting.pipeline}`;
+    let book = this.stages.loads.get(key);
+    if (!book) {
+      book = new LoadBook(this, counting);
+      this.stages.loads.set(key, book);
+    }
+    return book;
+  }
+
+  /** What cannot hold: tasks in plan order, then projects. */
+  conflicts(): readonly Conflict[] {
+    this.stages.conflicts ??= conflictsOf(this.schedule);
+    return this.stages.conflicts;
+  }
+
+  /** What every project costs and earns in the periods of a range. */
+  costs({ range, grain }: ReportRange): Costs {
+    const key = `${range.start} ${range.stop} ${grain}`;
+    let costs = this.#costs.get(key);
+    if (!costs) {
+      costs = costsOf(this, { range, grain }, this.stages.costs.get(key));
+      this.#costs.set(key, costs);
+      this.stages.costs.delete(key);
+      this.stages.costs.set(key, costs.byProject);
+      for (const old of [...this.stages.costs.keys()].slice(0, -KEPT_WINDOWS)) this.stages.costs.delete(old);
+    }
+    return costs;
+  }
+
+  /** What every project costs and earns over the horizon. */
+  costsOfHorizon(): Costs {
+    return this.costs({ range: horizonOf(this.plan), grain: "year" });
+  }
+
+  /** What wants attention, each once for a kind and subject. */
+  signals(): readonly Signal[] {
+    this.#signals ??= signalsOf(this.plan, this.costsOfHorizon());
+    return this.#signals;
+  }
+}
+
+/** The model of a plan, which must be sound (`checkPlan`). */
 export function buildModel(plan: Plan): Model {
   const lines = workingLines(plan);
   const capacity = new CapacityBook(plan, lines, capacitySpan(plan));
   const work = workOf(plan);
-  const dates = schedule(networkOf(plan, lines, graphOf(plan)), work, capacity);
-  const input: PlaceInput = { plan, work, schedule: dates, capacity };
-  return modelFrom({ ...input, lines, placements: placeAll(input) });
-}
-
-/** Completes a model with what is derived from its parts. */
-export function modelFrom(parts: Omit<Model, "slack" | "personLines">): Model {
-  const { plan, lines } = parts;
-  const calendars = rowById(plan.calendars);
-  let slack: SlackTable | null = null;
-  return {
-    ...parts,
-    personLines: plan.people.map(({ calendarId }) => lines[calendars.get(calendarId) as number]),
-    slack: () => {
-      slack ??= new SlackTable(parts.schedule);
-      return slack;
-    },
-  };
+  return new Model({ plan, lines, capacity, work, schedule: schedule(networkOf(plan, lines, graphOf(plan)), work, capacity) });
 }
 
 // Wide enough for the horizon and every stated date; days beyond are reckoned one by one.
@@ -64,19 +146,4 @@ function capacitySpan(plan: Plan): Range {
     if (task.finish !== undefined) last = Math.max(last, parseDay(task.finish));
   }
   return { start: first - 7, stop: last + 120 };
-}
-
-/** The planning horizon, both ends included. */
-export function horizonOf(plan: Plan): Range {
-  return { start: parseDay(plan.settings.planStart), stop: parseDay(plan.settings.planEnd) + 1 };
-}
-
-/** Where the plan's weeks and years begin; Monday and January by default. */
-export function periodSettingsOf(plan: Plan): PeriodSettings {
-  return { weekStartsOn: plan.settings.weekStartsOn ?? 1, fiscalYearStartMonth: plan.settings.fiscalYearStartMonth ?? 1 };
-}
-
-/** The day that counts as today: the plan's own where it fixes one. */
-export function todayOf(plan: Plan, clock: Day): Day {
-  return plan.settings.today === undefined ? clock : parseDay(plan.settings.today);
 }

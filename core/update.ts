@@ -1,20 +1,21 @@
 // From one revision of a plan to the next: only what an edit touches is dated and placed again.
 import type { Change } from "./edits/change.ts";
-import { type PlaceInput, placeAssignment, placeImplicitOpening } from "./load/place.ts";
-import { carryPlacements, type Placements } from "./load/placements.ts";
-import { type Work, workChanged, workOf } from "./load/work.ts";
-import { buildModel, type Model, modelFrom } from "./model.ts";
+import { buildModel, Model } from "./model.ts";
+import { type PlaceInput, placeAssignment, placeImplicitOpening } from "./placing/place.ts";
+import { carryPlacements, type Placements } from "./placing/placements.ts";
 import { formerRows, rowById } from "./plan/rows.ts";
 import type { Assignment, Link, ListName, Plan, Task } from "./plan/schema.ts";
+import { forFollowers, forLeaves, graphOf, isSummary, type TaskGraph } from "./plan/taskGraph.ts";
 import { carryDates, type Schedule } from "./schedule/dates.ts";
 import { DATED_ANEW, reschedule, STALE } from "./schedule/forward.ts";
-import { forFollowers, forLeaves, graphOf, isSummary, type TaskGraph } from "./schedule/graph.ts";
 import { EFFORT, type Network, networkChanged, networkOf } from "./schedule/network.ts";
+import { carriedStages } from "./stages.ts";
+import { type Work, workChanged, workOf } from "./work/work.ts";
 
 /** The model of the plan that `changes` have led to; the same as working everything out anew. Calendars
  * change every line: then everything is. */
 export function updateModel(model: Model, plan: Plan, changes: readonly Change[]): Model {
-  if (changes.some(({ list }) => list === "calendars")) return buildModel(plan);
+  if (changes.some(({ list }) => changesLines[list])) return buildModel(plan);
   const former = formerOf(model.plan, plan);
   const work = updatedWork(model, plan, changes);
   const capacity = updatedCapacity(model, plan, changes, former.people);
@@ -22,8 +23,33 @@ export function updateModel(model: Model, plan: Plan, changes: readonly Change[]
   const touched = touchedTasks(plan, network, work, changes);
   const schedule = updatedSchedule(model.schedule, { network, work, capacity, touched, former });
   const input: PlaceInput = { plan, work, schedule, capacity };
-  return modelFrom({ ...input, lines: model.lines, placements: updatedPlacements(model, input, changes, touched, former) });
+  const placements = updatedPlacements(model, input, changes, touched, former);
+  const parts = { plan, lines: model.lines, capacity, work, schedule, placements };
+  return new Model(parts, (next) => carriedStages(model, next, { changes, former, dated: touched.stale }));
 }
+
+/** What a change of each list means for the working-time lines that all dates stand on. A new list has to be thought of
+ * here, and in `changesCost`. */
+const changesLines: Record<ListName, boolean> = {
+  calendars: true,
+  roles: false,
+  skills: false,
+  people: false,
+  teams: false,
+  materials: false,
+  rateTables: false,
+  clients: false,
+  projects: false,
+  tasks: false,
+  links: false,
+  assignments: false,
+  expenses: false,
+  templates: false,
+  comments: false,
+  views: false,
+  acceptances: false,
+  requests: false,
+};
 
 /** Former rows of the lists that columns run over. */
 interface Former {

@@ -1,5 +1,5 @@
 // Who takes which work in a made-up plan: of the people with the role, those with the most room over those weeks.
-import { addLoadDays, capacityDays } from "../core/load/periodSums.ts";
+import { countAll } from "../core/load/counting.ts";
 import type { Model } from "../core/model.ts";
 import type { Person } from "../core/plan/schema.ts";
 
@@ -17,16 +17,15 @@ export class Staffing {
     const { span } = model.capacity;
     this.#people = model.plan.people;
     this.#first = weekOf(span.start);
-    const shares = new Int32Array(model.work.rows).fill(10_000);
+    const book = model.load(countAll);
     this.#room = this.#people.map((_, person) => {
-      const [capacity, load] = [new Int32Array(span.stop - span.start), new Int32Array(span.stop - span.start)];
-      capacityDays(model, person, span, capacity);
-      addLoadDays(model, person, shares, span, load);
+      const { regular, overtime, at } = model.capacity.of(person, span.start, span.stop);
+      const load = book.of(person, span.start, span.stop);
       const weeks: number[] = [];
-      capacity.forEach((minutes, i) => {
+      for (let i = 0; i < span.stop - span.start; i++) {
         const week = weekOf(span.start + i) - this.#first;
-        weeks[week] = (weeks[week] ?? 0) + ((minutes - load[i]) * FILL) / 60;
-      });
+        weeks[week] = (weeks[week] ?? 0) + ((regular[at + i] + overtime[at + i] - load.minutes[load.at + i]) * FILL) / 60;
+      }
       return weeks;
     });
   }

@@ -91,6 +91,11 @@ export class PlanStore {
     return { plan: this.#plan, revision: this.#revision, history: this.#historyWords() };
   }
 
+  /** What has changed since a revision, in order; null where that is too far back, or the plan was replaced since. */
+  changesSince(revision: number): Change[] | null {
+    return this.#entriesSince(revision)?.flatMap(({ changes }) => changes) ?? null;
+  }
+
   /** True where no plan has been written yet. */
   get isNew(): boolean {
     return this.#revision === 0;
@@ -197,9 +202,12 @@ export class PlanStore {
 
   /** Entries are null where the asker is too far behind, or the plan was replaced: it has to read the plan anew. */
   #answer(base: number, faults: readonly Fault[]): Answer {
+    return { revision: this.#revision, entries: this.#entriesSince(base), history: this.#historyWords(), faults };
+  }
+
+  #entriesSince(base: number): TrailEntry[] | null {
     const missed = this.#entries.filter(({ revision }) => revision > base);
-    const isComplete = missed.length === this.#revision - base && missed.every(({ kind }) => kind !== "replace");
-    return { revision: this.#revision, entries: isComplete ? missed : null, history: this.#historyWords(), faults };
+    return missed.length === this.#revision - base && missed.every(({ kind }) => kind !== "replace") ? missed : null;
   }
 
   #historyWords(): HistoryWords {

@@ -17,6 +17,8 @@ export function irregular(plan: Plan, seed: number): Plan {
 
 function irregularPerson({ id, name, kind, roleIds, skills, calendarId }: Person, random: Random): Person {
   const { below, pick } = random;
+  const employedFrom = below(3) === 0 ? aDate(random) : undefined;
+  const leavesAfter = [employedFrom ?? "", "2028-01-01"].sort().at(-1) as string;
   return {
     id,
     name,
@@ -24,8 +26,8 @@ function irregularPerson({ id, name, kind, roleIds, skills, calendarId }: Person
     roleIds,
     skills,
     calendarId,
-    ...(below(3) === 0 && { employedFrom: aDate(random) }),
-    ...(below(3) === 0 && { employedTo: nextDate("2028-01-01", below(600)) }),
+    ...(employedFrom !== undefined && { employedFrom }),
+    ...(below(3) === 0 && { employedTo: nextDate(leavesAfter, below(600)) }),
     patterns: several(random, 3, () => {
       const { from, to } = aRange(random, 200);
       return { from, ...(below(2) === 0 && { to }), week: Array.from({ length: 7 }, () => pick([0, 4, 6.5, 7.6, 8])) };

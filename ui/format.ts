@@ -1,7 +1,8 @@
 // Figures and dates as they are read on screen.
 import { format } from "date-fns";
-import { type Day, isoWeekOf } from "../core/calendar/day.ts";
-import type { Grain, Range } from "../core/calendar/periods.ts";
+import { type Day, dateOf, dayOfDate, isoWeekOf } from "../core/calendar/day.ts";
+import { type Grain, isCut, type PeriodSettings, periodStart, type Range } from "../core/calendar/periods.ts";
+import { hourTenths } from "../core/plan/units.ts";
 
 // Made once: a board writes hundreds of figures a frame, and making a formatter takes longer than using it.
 const tenthsFormat = new Intl.NumberFormat("en-GB", { maximumFractionDigits: 1 });
@@ -10,7 +11,7 @@ const centsFormat = new Intl.NumberFormat("en-GB", { minimumFractionDigits: 2, m
 
 /** Minutes as hours with one decimal at most, a true minus sign and thousands set apart. */
 export function hoursText(minutes: number): string {
-  const tenths = Math.round(minutes / 6);
+  const tenths = hourTenths(minutes);
   const text = tenthsFormat.format(Math.abs(tenths) / 10);
   return tenths < 0 ? `−${text}` : text;
 }
@@ -60,29 +61,52 @@ export function rangeText({ start, stop }: Range): string {
   return `${format(first, first.getFullYear() === last.getFullYear() ? "d MMM" : "d MMM yyyy")} – ${format(last, "d MMM yyyy")}`;
 }
 
-/** The two lines of a column's heading. */
-export function periodHeading({ start }: Range, grain: Grain): { main: string; side: string } {
-  const date = dateOfDay(start);
+/** The two lines of a column's heading. One that the window cuts says which days of it are shown. */
+export function periodHeading(period: Range, grain: Grain, settings: PeriodSettings): { main: string; side: string } {
+  const { start, stop } = period;
+  const whole = periodStart(start, grain, settings);
+  const date = dateOfDay(grain === "week" || grain === "day" ? start : whole);
+  const cut = isCut(period, grain, settings) ? cutText(period) : null;
   switch (grain) {
     case "day":
       return { main: format(date, "d MMM"), side: format(date, "EEE") };
     case "week":
-      return { main: format(date, "d MMM"), side: `wk ${isoWeekOf(start + 3)}` };
+      return { main: format(date, "d MMM"), side: cut === null ? `wk ${isoWeekOf(whole + 3)}` : countText(stop - start, "day") };
     case "month":
-      return { main: format(date, "MMM"), side: format(date, "yyyy") };
+      return { main: format(date, "MMM"), side: cut ?? format(date, "yyyy") };
     case "quarter":
-      return { main: `Q${Math.floor(date.getMonth() / 3) + 1}`, side: format(date, "yyyy") };
+      return { main: `Q${quarterOf(whole, settings)}`, side: cut ?? fiscalYearText(whole, settings) };
     case "year":
-      return { main: format(date, "yyyy"), side: "" };
+      return { main: fiscalYearText(whole, settings), side: cut ?? "" };
   }
 }
 
-/** A period named in a sentence: "week of 8 February", "9 February", "February 2027". */
+/** The days of a period that is cut: "8–28" within a month, else "8 Feb – 14 Mar". */
+function cutText({ start, stop }: Range): string {
+  const [first, last] = [dateOfDay(start), dateOfDay(stop - 1)];
+  if (first.getMonth() !== last.getMonth() || first.getFullYear() !== last.getFullYear())
+    return `${shortDay(start)} – ${shortDay(stop - 1)}`;
+  return start === stop - 1 ? format(first, "d") : `${format(first, "d")}–${format(last, "d")}`;
+}
+
+/** The quarter of the fiscal year that a day falls into, 1 … 4. */
+function quarterOf(day: Day, { fiscalYearStartMonth }: PeriodSettings): number {
+  return Math.floor(((dateOf(day).month - fiscalYearStartMonth + 12) % 12) / 3) + 1;
+}
+
+/** The fiscal year of a day: "2027", or "2027/28" where it runs into another one. */
+function fiscalYearText(day: Day, settings: PeriodSettings): string {
+  const { year } = dateOf(periodStart(day, "year", settings));
+  return settings.fiscalYearStartMonth === 1 ? String(year) : `${year}/${String((year + 1) % 100).padStart(2, "0")}`;
+}
+
+/** A period named in a sentence: "week of 8 February", "9 February", "February 2027", "8 Feb – 14 Feb 2027". */
 export function periodPhrase({ start, stop }: Range): string {
   const date = dateOfDay(start);
   if (stop - start === 1) return format(date, "EEEE d MMMM");
-  if (stop - start <= 7) return `week of ${format(date, "d MMMM")}`;
-  if (stop - start <= 31) return format(date, "MMMM yyyy");
+  if (stop - start === 7) return `week of ${format(date, "d MMMM")}`;
+  const { year, month, dayOfMonth } = dateOf(start);
+  if (dayOfMonth === 1 && dayOfDate(year, month + 1, 1) === stop) return format(date, "MMMM yyyy");
   return rangeText({ start, stop });
 }
 

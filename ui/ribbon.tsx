@@ -109,9 +109,8 @@ function Shape({ horizon, weeks, capacity, load, over }: RibbonProps) {
   const most = Math.max(1, ...capacity, ...load) * 1.08;
   const y = (minutes: number) => (HEIGHT - (minutes / most) * (HEIGHT - TOP)).toFixed(1);
   const days = horizon.stop - horizon.start;
-  const x = (week: number) => (weeks[week] - horizon.start).toFixed(0);
-  const points = (values: readonly number[]) =>
-    values.map((value, week) => `${x(week)},${y(value)} ${Number(x(week)) + 7},${y(value)}`).join(" ");
+  const x = (week: number) => (week < weeks.length ? weeks[week] : horizon.stop) - horizon.start;
+  const points = (values: readonly number[]) => values.map((value, week) => `${x(week)},${y(value)} ${x(week + 1)},${y(value)}`).join(" ");
   return (
     <svg aria-hidden="true" className="absolute inset-0 h-full w-full" viewBox={`0 0 ${days} ${HEIGHT}`} preserveAspectRatio="none">
       <polygon points={`0,${HEIGHT} ${points(load)} ${days},${HEIGHT}`} fill="var(--room)" opacity="0.55" />
@@ -129,7 +128,7 @@ function Shape({ horizon, weeks, capacity, load, over }: RibbonProps) {
             key={weeks[week]}
             x={x(week)}
             y={TOP - 3}
-            width={7}
+            width={x(week + 1) - x(week)}
             height={Math.max(1.5, Math.min(5, (minutes / most) * 60))}
             fill="var(--over)"
           />

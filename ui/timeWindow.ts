@@ -1,6 +1,6 @@
 // The window of time that every screen follows: what a URL says of it.
 import { type Day, parseDay } from "../core/calendar/day.ts";
-import { type Grain, grains, type Range } from "../core/calendar/periods.ts";
+import { type Grain, grains, type PeriodSettings, periodStart, type Range } from "../core/calendar/periods.ts";
 import { isCalendarDate } from "../core/plan/schema.ts";
 
 export interface TimeWindow {
@@ -10,10 +10,10 @@ export interface TimeWindow {
 
 const WEEKS_SHOWN = 8;
 
-/** The window that is shown where the URL states none: the week before today and the seven after. */
-function defaultWindow(today: Day, horizon: Range): TimeWindow {
-  const monday = today - ((((today + 3) % 7) + 7) % 7);
-  const start = Math.max(horizon.start, Math.min(monday - 7, horizon.stop - WEEKS_SHOWN * 7));
+/** The window that is shown where the URL states none: the week before today's and the seven after. */
+function defaultWindow(today: Day, horizon: Range, settings: PeriodSettings): TimeWindow {
+  const first = periodStart(today, "week", settings);
+  const start = Math.max(horizon.start, Math.min(first - 7, horizon.stop - WEEKS_SHOWN * 7));
   return { range: { start, stop: Math.min(horizon.stop, start + WEEKS_SHOWN * 7) }, grain: "week" };
 }
 
@@ -24,8 +24,9 @@ export function windowFrom(
   by: string | null | undefined,
   today: Day,
   horizon: Range,
+  settings: PeriodSettings,
 ): TimeWindow {
-  const fallback = defaultWindow(today, horizon);
+  const fallback = defaultWindow(today, horizon, settings);
   const grain = grains.includes(by as Grain) ? (by as Grain) : fallback.grain;
   if (!from || !to || !isCalendarDate(from) || !isCalendarDate(to)) return { ...fallback, grain };
   const start = Math.max(horizon.start, parseDay(from));

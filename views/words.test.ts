@@ -1,10 +1,9 @@
 // What screens say of conflicts, drops, days and weeks.
 import { expect, test } from "vitest";
+import { peopleLoads } from "../core/answers/peopleLoads.ts";
 import { parseDay } from "../core/calendar/day.ts";
 import { weekSpans } from "../core/calendar/weekSpans.ts";
-import { peopleLoads } from "../core/load/peopleLoads.ts";
 import { buildModel } from "../core/model.ts";
-import { conflictsOf } from "../core/schedule/conflicts.ts";
 import { fernhollow } from "../demo/fernhollow.ts";
 import { conflictText } from "./frame/conflictText.ts";
 import { dropOutcome } from "./frame/dropOutcome.ts";
@@ -20,7 +19,7 @@ test("a conflict says what is missed and by how many working days, one of them i
   expect(conflictText({ kind: "link", taskId: "t", ticks: 4_800_000 })).toBe("Pinned 10,000 working days too early for a link.");
   expect(conflictText({ kind: "notAfter", taskId: "t", ticks: 960 })).toBe("Starts 2 working days later than it may.");
   expect(conflictText({ kind: "noCapacity", taskId: "t", ticks: 0 })).toMatch(/never has the time/);
-  for (const conflict of conflictsOf(model.schedule)) expect(conflictText(conflict)).toMatch(/^[A-Z].*\.$/);
+  for (const conflict of model.conflicts()) expect(conflictText(conflict)).toMatch(/^[A-Z].*\.$/);
 });
 
 test("a drop says that there is room, or how much is over and when most", () => {

@@ -10,6 +10,12 @@ export interface Range {
   stop: Day;
 }
 
+/** What a report or a screen is asked for: some days, and the periods they are shown in. */
+export interface ReportRange {
+  range: Range;
+  grain: Grain;
+}
+
 /** Where weeks and years begin. */
 export interface PeriodSettings {
   /** 1 Monday … 7 Sunday. */
@@ -50,6 +56,11 @@ export function periodStart(day: Day, grain: Grain, settings: PeriodSettings): D
   const { year, month } = dateOf(day);
   const sinceFiscalStart = (month - settings.fiscalYearStartMonth + 12) % monthsOf[grain];
   return dayOfDate(year, month - sinceFiscalStart, 1);
+}
+
+/** True of a period that is only part of a whole one: a window has cut it. */
+export function isCut({ start, stop }: Range, grain: Grain, settings: PeriodSettings): boolean {
+  return periodStart(start, grain, settings) !== start || nextPeriodStart(start, grain, settings) !== stop;
 }
 
 const monthsOf = { month: 1, quarter: 3, year: 12 } as const;

@@ -1,11 +1,12 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
+import { moneyOf } from "../answers/money.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
-import { buildModel, horizonOf } from "../model.ts";
+import { horizonOf } from "../calendar/horizon.ts";
+import { buildModel } from "../model.ts";
 import type { Plan } from "../plan/schema.ts";
 import { costReport } from "../reports/cost.ts";
 import { costsOf } from "./costs.ts";
-import { moneyOf } from "./money.ts";
 import { RateBook, stretchOn } from "./rateBook.ts";
 
 const plan = fernhollow();

@@ -1,12 +1,13 @@
 // The cost of every project: its lines by kind and period, its revenue and margin.
 
+import { periodSettingsOf } from "../calendar/horizon.ts";
 import { lineFinder } from "../calendar/lines.ts";
+import type { ReportRange } from "../calendar/periods.ts";
 import { periodOfDays, periodsIn } from "../calendar/periods.ts";
-import { type Model, periodSettingsOf } from "../model.ts";
-import { groupRows, rowById } from "../plan/rows.ts";
-import type { Expense, Plan, Task } from "../plan/schema.ts";
+import type { Placed } from "../placing/placed.ts";
+import { type Grouping, groupRows, membersOf, rowById } from "../plan/rows.ts";
+import type { Plan } from "../plan/schema.ts";
 import { minorUnits, roundedQuotient } from "../plan/units.ts";
-import type { ReportRange } from "../reports/range.ts";
 import { type CostPeriods, ExactLine } from "./exactLine.ts";
 import { addExpense, addFixedCost, taxOf } from "./expense.ts";
 import { addLabour } from "./labour.ts";
@@ -32,8 +33,30 @@ export interface ProjectCost {
   byKind: Record<CostKind | "tax" | "revenue", number[]>;
 }
 
+/** An assignment, or a task for its implicit opening. */
+interface Subject {
+  assignmentId?: string;
+  taskId?: string;
+}
+
+type OwnLine = Omit<CostLine, "project">;
+
+/** Everything that one project costs and earns, by ids: so it holds while rows of other projects come and go. */
+export interface ProjectCosts {
+  cost: ProjectCost;
+  /** Labour and material, fixed costs, expenses. */
+  work: OwnLine[];
+  fixed: OwnLine[];
+  expenses: OwnLine[];
+  /** What lacks a rate, for cost or for revenue; what lacks an exchange rate. */
+  missingRates: Subject[];
+  missingExchangeRates: Subject[];
+}
+
 export interface Costs {
   periods: CostPeriods;
+  /** By project row; empty of money for a cancelled project. */
+  byProject: ProjectCosts[];
   /** By project row; null for a cancelled project. */
   projects: (ProjectCost | null)[];
   lines: CostLine[];
@@ -43,117 +66,154 @@ export interface Costs {
   missingExchangeRates: string[];
 }
 
-/** Costs every project that is not cancelled over a range, pipeline in full. */
-export function costsOf(model: Model, { range, grain }: ReportRange): Costs {
-  const { plan, work } = model;
+/** Costs every project that is not cancelled over a range, pipeline in full.
+ * @param known By project row what is known to be as it was; the others are costed. */
+export function costsOf(placed: Placed, { range, grain }: ReportRange, known: readonly (ProjectCosts | undefined)[] = []): Costs {
+  const { plan } = placed;
   const periods = periodsIn(range, grain, periodSettingsOf(plan));
-  const costing = new Costing(model, { range, periods, periodOf: periodOfDays(range, periods) });
-  for (let row = 0; row < work.rows; row++) costing.addWork(row);
-  plan.tasks.forEach((task, row) => {
-    costing.addFixed(task, row);
-  });
-  for (const expense of plan.expenses) costing.addExpense(expense);
-  const { first, members } = groupRows(work.project, plan.projects.length);
-  plan.projects.forEach((_, project) => {
-    costing.addRevenue(project, members.subarray(first[project], first[project + 1]));
-  });
-  return costing.result();
+  const costing = new Costing(placed, { range, periods, periodOf: periodOfDays(range, periods) });
+  const byProject = plan.projects.map((_, project) => known[project] ?? costing.costsOfProject(project));
+  const rowOf = workRowOf(placed);
+  const taskRow = ({ taskId = "" }: OwnLine) => rowById(plan.tasks).get(taskId) as number;
+  const expenseRow = ({ expenseId = "" }: OwnLine) => rowById(plan.expenses).get(expenseId) as number;
+  const missing = (of: (costs: ProjectCosts) => Subject[]) =>
+    inOrder(byProject, of, rowOf).map(({ own: { assignmentId, taskId } }) => (assignmentId ?? taskId) as string);
+  return {
+    periods: costing.periods,
+    byProject,
+    projects: byProject.map(({ cost }, project) => (plan.projects[project].stage === "cancelled" ? null : cost)),
+    lines: [
+      ...inOrder(byProject, ({ work }) => work, rowOf),
+      ...inOrder(byProject, ({ fixed }) => fixed, taskRow),
+      ...inOrder(byProject, ({ expenses }) => expenses, expenseRow),
+    ].map(({ own, project }) => ({ ...own, project })),
+    missingRates: missing(({ missingRates }) => missingRates),
+    missingExchangeRates: missing(({ missingExchangeRates }) => missingExchangeRates),
+  };
 }
 
-/** Costs under way. */
+function workRowOf({ plan, work }: Placed): (subject: Subject) => number {
+  const [assignments, tasks] = [rowById(plan.assignments), rowById(plan.tasks)];
+  return ({ assignmentId, taskId }) =>
+    assignmentId === undefined ? work.implicitRow[tasks.get(taskId as string) as number] : (assignments.get(assignmentId) as number);
+}
+
+/** What all projects have of something, in the order of its rows in the plan. */
+function inOrder<T>(byProject: readonly ProjectCosts[], of: (costs: ProjectCosts) => readonly T[], rowOf: (own: T) => number) {
+  return byProject.flatMap((costs, project) => of(costs).map((own) => ({ own, project, row: rowOf(own) }))).sort((a, b) => a.row - b.row);
+}
+
+/** Costs projects one by one; what they share is laid out when the first is. */
 class Costing {
-  readonly #projects: (ProjectCost | null)[];
-  readonly #lines: CostLine[] = [];
-  readonly #book: RateBook;
-  readonly #overtime: OvertimeMinutes;
-  /** By row of work: what the days of its work lack. */
-  readonly #lacksRate: Uint8Array;
-  readonly #lacksExchange: Uint8Array;
+  #shared: Shared | null = null;
 
   constructor(
-    readonly model: Model,
+    readonly placed: Placed,
     readonly periods: CostPeriods,
-  ) {
-    const { plan, work } = model;
-    this.#projects = plan.projects.map(({ stage }) => (stage === "cancelled" ? null : emptyCost(periods.periods.length)));
-    this.#book = new RateBook(plan);
-    this.#overtime = overtimeMinutes(model);
-    this.#lacksRate = new Uint8Array(work.rows);
-    this.#lacksExchange = new Uint8Array(work.rows);
+  ) {}
+
+  costsOfProject(project: number): ProjectCosts {
+    const { plan } = this.placed;
+    this.#shared ??= sharedOf(this.placed);
+    const costs: ProjectCosts = {
+      cost: emptyCost(this.periods.periods.length),
+      work: [],
+      fixed: [],
+      expenses: [],
+      missingRates: [],
+      missingExchangeRates: [],
+    };
+    if (plan.projects[project].stage === "cancelled") return costs;
+    const { rows, tasks, expenses } = this.#shared;
+    const lacks = new Map<number, Lacks>();
+    for (const row of membersOf(rows, project)) this.#addWork(costs, project, row, lacks);
+    for (const row of membersOf(tasks, project)) this.#addFixed(costs, row);
+    for (const row of membersOf(expenses, project)) this.#addExpense(costs, project, row);
+    this.#addRevenue(costs, project, lacks);
+    for (const [row, { rate, exchange }] of lacks) {
+      if (rate) costs.missingRates.push(this.#subject(row));
+      if (exchange) costs.missingExchangeRates.push(this.#subject(row));
+    }
+    return costs;
   }
 
-  addWork(row: number): void {
-    const { plan, work, placements } = this.model;
-    const project = work.project[row];
-    if (!this.#projects[project] || (row >= work.assignments && placements.asked[row] === 0)) return;
-    const table = this.#book.table(plan.projects[project].costTableId);
+  #addWork(costs: ProjectCosts, project: number, row: number, lacks: Map<number, Lacks>): void {
+    const { plan, work, placements } = this.placed;
+    if (row >= work.assignments && placements.asked[row] === 0) return;
+    const { book, overtime } = this.#shared as Shared;
+    const table = book.table(plan.projects[project].costTableId);
     const line = new ExactLine(this.periods);
     const isMaterial = work.isMaterial[row] === 1;
-    const lacks = isMaterial
-      ? addMaterial(this.model, row, table, this.#book, true, line)
-      : addLabour(this.model, row, { table, book: this.#book, overtime: this.#overtime, isPerUseCharged: true }, line);
-    this.#lack(row, lacks);
-    const subject = row < work.assignments ? { assignmentId: plan.assignments[row].id } : { taskId: plan.tasks[work.task[row]].id };
-    this.#keep(line, { ...subject, kind: isMaterial ? "material" : "labour", project });
+    const kind = isMaterial ? "material" : "labour";
+    addLacks(
+      lacks,
+      row,
+      isMaterial
+        ? addMaterial(this.placed, row, table, book, true, line)
+        : addLabour(this.placed, row, { table, book, overtime, isPerUseCharged: true }, line),
+    );
+    costs.work.push({ ...this.#subject(row), kind, total: line.addTo(costs.cost.byKind[kind]) });
   }
 
-  addFixed(task: Task, row: number): void {
-    const project = rowById(this.model.plan.projects).get(task.projectId) as number;
-    if (task.fixedCost === undefined || !this.#projects[project]) return;
+  #addFixed(costs: ProjectCosts, row: number): void {
+    const task = this.placed.plan.tasks[row];
+    if (task.fixedCost === undefined) return;
     const line = new ExactLine(this.periods);
-    addFixedCost(task, this.model.schedule.of(row), line);
-    this.#keep(line, { taskId: task.id, kind: "fixed", project });
+    addFixedCost(task, this.placed.schedule.of(row), line);
+    costs.fixed.push({ taskId: task.id, kind: "fixed", total: line.addTo(costs.cost.byKind.fixed) });
   }
 
-  addExpense(expense: Expense): void {
-    const { plan, lines } = this.model;
-    const project = rowById(plan.projects).get(expense.projectId) as number;
-    const cost = this.#projects[project];
-    if (!cost) return;
+  #addExpense(costs: ProjectCosts, project: number, row: number): void {
+    const { plan, lines } = this.placed;
+    const expense = plan.expenses[row];
     const calendar = lineFinder(plan, lines)(plan.projects[project].calendarId);
     const [line, tax] = [new ExactLine(this.periods), new ExactLine(this.periods)];
     addExpense(expense, minorUnits(expense.amount), calendar, line);
     addExpense(expense, taxOf(expense), calendar, tax);
-    const taxed = tax.addTo(cost.byKind.tax);
-    this.#keep(line, { expenseId: expense.id, kind: "expense", project }, plan.settings.taxInCost ? taxed : 0);
+    const taxed = tax.addTo(costs.cost.byKind.tax);
+    const total = line.addTo(costs.cost.byKind.expense) + (plan.settings.taxInCost ? taxed : 0);
+    costs.expenses.push({ expenseId: expense.id, kind: "expense", total });
   }
 
-  addRevenue(project: number, rows: Int32Array): void {
-    const cost = this.#projects[project];
-    if (!cost) return;
+  #addRevenue(costs: ProjectCosts, project: number, lacks: Map<number, Lacks>): void {
+    const { rows, book } = this.#shared as Shared;
     const line = new ExactLine(this.periods);
-    addRevenue(this.model, project, rows, this.#book, line, (row, lacks) => this.#lack(row, lacks));
-    line.addTo(cost.byKind.revenue);
+    addRevenue(this.placed, project, membersOf(rows, project), book, line, (row, own) => addLacks(lacks, row, own));
+    line.addTo(costs.cost.byKind.revenue);
   }
 
-  result(): Costs {
-    return {
-      periods: this.periods,
-      projects: this.#projects,
-      lines: this.#lines,
-      missingRates: this.#idsOf(this.#lacksRate),
-      missingExchangeRates: this.#idsOf(this.#lacksExchange),
-    };
+  #subject(row: number): Subject {
+    const { plan, work } = this.placed;
+    return row < work.assignments ? { assignmentId: plan.assignments[row].id } : { taskId: plan.tasks[work.task[row]].id };
   }
+}
 
-  #keep(line: ExactLine, described: Omit<CostLine, "total">, tax = 0): void {
-    const cost = this.#projects[described.project];
-    if (cost) this.#lines.push({ ...described, total: line.addTo(cost.byKind[described.kind]) + tax });
-  }
+/** What all projects are costed with: rates, overtime, and which rows of work, tasks and expenses are whose. */
+interface Shared {
+  book: RateBook;
+  overtime: OvertimeMinutes;
+  rows: Grouping;
+  tasks: Grouping;
+  expenses: Grouping;
+}
 
-  #lack(row: number, { rate, exchange }: Lacks): void {
-    if (rate) this.#lacksRate[row] = 1;
-    if (exchange) this.#lacksExchange[row] = 1;
-  }
+function sharedOf(placed: Placed): Shared {
+  const { plan, work } = placed;
+  const projects = rowById(plan.projects);
+  const projectOf = ({ projectId }: { projectId: string }) => projects.get(projectId) ?? -1;
+  return {
+    book: new RateBook(plan),
+    overtime: overtimeMinutes(placed),
+    rows: groupRows(work.project, plan.projects.length),
+    tasks: groupRows(Int32Array.from(plan.tasks, projectOf), plan.projects.length),
+    expenses: groupRows(Int32Array.from(plan.expenses, projectOf), plan.projects.length),
+  };
+}
 
-  #idsOf(lacks: Uint8Array): string[] {
-    const { plan, work } = this.model;
-    const ids: string[] = [];
-    lacks.forEach((lack, row) => {
-      if (lack === 1) ids.push(row < work.assignments ? plan.assignments[row].id : plan.tasks[work.task[row]].id);
-    });
-    return ids;
-  }
+function addLacks(lacks: Map<number, Lacks>, row: number, { rate, exchange }: Lacks): void {
+  if (!rate && !exchange) return;
+  const known = lacks.get(row);
+  lacks.set(row, { rate: rate || known?.rate === true, exchange: exchange || known?.exchange === true });
 }
 
 export const costKinds = ["labour", "material", "fixed", "expense"] as const satisfies readonly CostKind[];

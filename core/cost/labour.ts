@@ -1,6 +1,6 @@
 // What labour costs, or earns: minutes of each day at the rate in force.
 import type { Day } from "../calendar/day.ts";
-import type { Model } from "../model.ts";
+import type { Placed } from "../placing/placed.ts";
 import type { RateTable } from "../plan/schema.ts";
 import { type ExactLine, roundedHalfUp } from "./exactLine.ts";
 import type { OvertimeMinutes } from "./overtime.ts";
@@ -21,7 +21,7 @@ export interface LabourPricing {
 
 /** Adds the labour of a row of work to a line.
  * @returns What the days with work lack: those without a rate, or without an exchange rate, cost nothing. */
-export function addLabour(model: Model, row: number, pricing: LabourPricing, line: ExactLine): Lacks {
+export function addLabour(model: Placed, row: number, pricing: LabourPricing, line: ExactLine): Lacks {
   const { placements, work, plan } = model;
   const days = placements.length[row];
   const lacks: Lacks = { rate: false, exchange: false };

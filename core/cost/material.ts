@@ -1,7 +1,7 @@
 // What material costs, or earns: its quantity with waste, at the unit price of the day it is used.
 import type { Day } from "../calendar/day.ts";
 import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
-import type { Model } from "../model.ts";
+import type { Placed } from "../placing/placed.ts";
 import type { Assignment, RateTable, Task } from "../plan/schema.ts";
 import { percentHundredths, rateUnits } from "../plan/units.ts";
 import type { TaskDates } from "../schedule/dates.ts";
@@ -22,7 +22,7 @@ export function forAccrualDays(dates: TaskDates, accrual: Accrual, visit: (day: 
 /** Adds a material to a line.
  * @returns What the days it is used on lack: those without a price, or without an exchange rate, cost nothing. */
 export function addMaterial(
-  model: Model,
+  model: Placed,
   row: number,
   table: RateTable | undefined,
   book: RateBook,

@@ -1,16 +1,16 @@
 // Which of a person's minutes on a day are overtime, and how they fall on that day's assignments.
 import type { Day } from "../calendar/day.ts";
 import { countAll, countedShares } from "../load/counting.ts";
-import { addPlaced } from "../load/placements.ts";
-import { splitByWeight } from "../load/split.ts";
-import type { Model } from "../model.ts";
+import type { Placed } from "../placing/placed.ts";
+import { addPlaced } from "../placing/placements.ts";
+import { splitByWeight } from "../placing/split.ts";
 
 /** Overtime minutes by row of work and day; rows and days without any are left out. */
 export type OvertimeMinutes = Map<number, Map<Day, number>>;
 
 /** Overtime of everybody who may work some: what a day's load is above regular capacity, at most the overtime
  * capacity, split over the day's work by its minutes. */
-export function overtimeMinutes(model: Model): OvertimeMinutes {
+export function overtimeMinutes(model: Placed): OvertimeMinutes {
   const shares = countedShares(model, countAll);
   const overtime: OvertimeMinutes = new Map();
   model.plan.people.forEach(({ overtime: entries }, person) => {
@@ -19,10 +19,10 @@ export function overtimeMinutes(model: Model): OvertimeMinutes {
   return overtime;
 }
 
-function splitOvertime(model: Model, person: number, shares: Int32Array, overtime: OvertimeMinutes): void {
+function splitOvertime(model: Placed, person: number, shares: Int32Array, overtime: OvertimeMinutes): void {
   const { work, placements } = model;
   const rows = [...work.byPerson.members.subarray(work.byPerson.first[person], work.byPerson.first[person + 1])].filter(
-    (row) => shares[row] > 0 && placements.length[row] > 0,
+    (row) => shares[row] >= 0 && placements.length[row] > 0,
   );
   if (rows.length === 0) return;
   const start = Math.min(...rows.map((row) => placements.start[row]));

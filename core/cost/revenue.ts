@@ -1,5 +1,5 @@
 // What a project earns: its fee with the hours worked, or its time and materials at bill rates.
-import type { Model } from "../model.ts";
+import type { Placed } from "../placing/placed.ts";
 import { minorUnits } from "../plan/units.ts";
 import type { ExactLine } from "./exactLine.ts";
 import { addLabour } from "./labour.ts";
@@ -10,7 +10,7 @@ import type { Lacks, RateBook } from "./rateBook.ts";
  * @param rows Rows of work of the project.
  * @param lack Told of each row of labour what its bill rates lack; material without a bill price earns nothing. */
 export function addRevenue(
-  model: Model,
+  model: Placed,
   project: number,
   rows: Int32Array,
   book: RateBook,
@@ -27,7 +27,7 @@ export function addRevenue(
   }
 }
 
-function addFee(model: Model, project: number, rows: Int32Array, fee: number, line: ExactLine): void {
+function addFee(model: Placed, project: number, rows: Int32Array, fee: number, line: ExactLine): void {
   const { placements, schedule } = model;
   const total = rows.reduce((sum, row) => sum + placements.placed[row], 0);
   if (total === 0) {

@@ -5,7 +5,7 @@ import { type Fault, faultText, placeOf } from "../plan/faults.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Plan, rowSchemas, type Task } from "../plan/schema.ts";
-import { linkCycle } from "../schedule/graph.ts";
+import { linkCycle } from "../plan/taskGraph.ts";
 import { acceptOverload } from "./acceptOverload.ts";
 import { addAssignment } from "./addAssignment.ts";
 import { addCalendar } from "./addCalendar.ts";

@@ -1,8 +1,8 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
+import { type Outline, outlineOf } from "../answers/outline.ts";
 import { applyEdit } from "../edits/edit.ts";
 import { buildModel } from "../model.ts";
-import { type Outline, outlineOf } from "../schedule/outline.ts";
 import { fillDown } from "./fillDown.ts";
 
 const model = buildModel(fernhollow());

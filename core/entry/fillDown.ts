@@ -1,7 +1,8 @@
 // What the first of many tasks says, said of the others too: one column after the other, as one edit.
+
+import type { OutlineTask } from "../answers/outline.ts";
 import type { SingleEdit } from "../edits/edit.ts";
 import type { Assignment, Task } from "../plan/schema.ts";
-import type { OutlineTask } from "../schedule/outline.ts";
 
 export const fillKeys = ["role", "who", "days", "state", "priority", "tags", "deadline", "notBefore"] as const;
 export type FillKey = (typeof fillKeys)[number];

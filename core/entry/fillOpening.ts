@@ -1,11 +1,11 @@
 // Giving an opening to people: all of it, some of its hours, a stretch of its dates, or split between two.
 import { formatDay, parseDay } from "../calendar/day.ts";
 import type { SingleEdit } from "../edits/edit.ts";
-import { openingRow } from "../load/match.ts";
-import { needOf } from "../load/need.ts";
 import type { Model } from "../model.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
+import { openingRow } from "../staffing/match.ts";
+import { needOf } from "../staffing/need.ts";
 
 /** One share of an opening. Without hours and dates it is all that the shares before it have left. */
 export interface Share {

@@ -5,8 +5,8 @@ import { fernhollow } from "../../demo/fernhollow.ts";
 import { tangledPlan } from "../../tests/randomPlan.ts";
 import { parseDay } from "../calendar/day.ts";
 import { applyEdit } from "../edits/edit.ts";
-import { placedIn } from "../load/placements.ts";
 import { buildModel, type Model } from "../model.ts";
+import { placedIn } from "../placing/placements.ts";
 import { type BarChange, moveBar, typePeriod, untype } from "./moveBar.ts";
 
 const model = buildModel(fernhollow());

@@ -2,8 +2,8 @@
 import { type Day, formatDay, parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import type { Edit } from "../edits/edit.ts";
-import { customShift } from "../load/place.ts";
 import type { Model } from "../model.ts";
+import { customShift } from "../placing/place.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
 import type { TaskDates } from "../schedule/dates.ts";

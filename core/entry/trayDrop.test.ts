@@ -1,8 +1,8 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
+import { type TrayItem, trayOf } from "../answers/tray.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
 import { applyEdit, type Edit } from "../edits/edit.ts";
-import { type TrayItem, trayOf } from "../load/tray.ts";
 import { buildModel } from "../model.ts";
 import { beginOnDay, giveToPerson } from "./trayDrop.ts";
 

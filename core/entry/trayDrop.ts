@@ -1,7 +1,8 @@
 // What dragging something out of the tray means: work onto a person, a task without dates onto a day.
+
+import type { TrayItem } from "../answers/tray.ts";
 import { type Day, formatDay } from "../calendar/day.ts";
 import type { Edit } from "../edits/edit.ts";
-import type { TrayItem } from "../load/tray.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
 

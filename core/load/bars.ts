@@ -1,9 +1,9 @@
 // A person's assignments as bars on the columns of a window.
 import type { Day } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
-import type { Model } from "../model.ts";
+import type { Placed } from "../placing/placed.ts";
+import { placedIn } from "../placing/placements.ts";
 import { rowById } from "../plan/rows.ts";
-import { placedIn } from "./placements.ts";
 
 /** One assignment over a window. */
 export interface Bar {
@@ -31,7 +31,7 @@ export interface Bar {
 }
 
 /** The bars of a person, in the order of their starts; work that places nothing in the window is left out. */
-export function barsOf(model: Model, personId: string, range: Range, periods: readonly Range[], shares: Int32Array): Bar[] {
+export function barsOf(model: Placed, personId: string, range: Range, periods: readonly Range[], shares: Int32Array): Bar[] {
   const { plan, work, placements } = model;
   const person = rowById(plan.people).get(personId);
   if (person === undefined) return [];
@@ -62,7 +62,7 @@ export function barsOf(model: Model, personId: string, range: Range, periods: re
   return bars.sort((a, b) => a.start - b.start || b.stop - b.start - (a.stop - a.start));
 }
 
-function workedDays({ placements }: Model, row: number, range: Range): { start: Day; stop: Day } {
+function workedDays({ placements }: Placed, row: number, range: Range): { start: Day; stop: Day } {
   const minutesOn = (day: Day) => placements.buffer.minutes[placements.offset[row] + day - placements.start[row]];
   let start = Math.max(range.start, placements.start[row]);
   let stop = Math.min(range.stop, placements.start[row] + placements.length[row]);

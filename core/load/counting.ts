@@ -1,5 +1,5 @@
 // Which work counts towards a load, and with what weight.
-import type { Model } from "../model.ts";
+import type { Placed } from "../placing/placed.ts";
 import type { Project } from "../plan/schema.ts";
 import { percentHundredths } from "../plan/units.ts";
 
@@ -23,7 +23,7 @@ export function isPipeline(project: Project): boolean {
 export const NOT_COUNTED = -1;
 
 /** For each row of work, the share of its minutes that counts, in hundredths of a percent; `NOT_COUNTED` where it does not. */
-export function countedShares({ plan, work }: Model, counting: Counting): Int32Array {
+export function countedShares({ plan, work }: Placed, counting: Counting): Int32Array {
   const ofProject = Int32Array.from(plan.projects, (project) => {
     if (project.stage === "cancelled") return NOT_COUNTED;
     if (!isPipeline(project) || counting.pipeline === "full") return 10_000;

@@ -1,6 +1,6 @@
 // Work that has nobody: openings written down, and those that follow from an effort.
-import type { Model } from "../model.ts";
-import { isOpening } from "./work.ts";
+import type { Placed } from "../placing/placed.ts";
+import { isOpening } from "../work/work.ts";
 
 /** Work that has nobody: written-down openings and those that follow from an effort. */
 export interface Opening {
@@ -12,12 +12,19 @@ export interface Opening {
 }
 
 /** True of an opening: one that is written down, also while it asks for nothing yet, or the rest of an effort. */
-export function needsSomebody({ work, placements }: Model, row: number): boolean {
+export function needsSomebody({ work, placements }: Placed, row: number): boolean {
   return isOpening(work, row) && (row < work.assignments || placements.asked[row] > 0);
 }
 
+/** The rows of openings made in a role. */
+export function openingsOfRole({ work }: Placed, role: number): number[] {
+  const rows: number[] = [];
+  for (let row = 0; row < work.rows; row++) if (work.role[row] === role && isOpening(work, row)) rows.push(row);
+  return rows;
+}
+
 /** The openings that count, written-down ones first in plan order, then implicit ones by task. */
-export function openingsIn(model: Model, shares: Int32Array): Opening[] {
+export function openingsIn(model: Placed, shares: Int32Array): Opening[] {
   const { plan, work, placements } = model;
   const openings: Opening[] = [];
   for (let row = 0; row < work.rows; row++) {

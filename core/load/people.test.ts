@@ -1,19 +1,19 @@
 // What the screens about people show: a year, leave, teams, skills, hours without a place, feeds.
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
+import { assignmentsFeed, leaveFeed } from "../answers/feeds.ts";
+import { leaveOf } from "../answers/leave.ts";
+import { personYear } from "../answers/personYear.ts";
+import { skillMatrix } from "../answers/skillMatrix.ts";
+import { takersOf } from "../answers/takers.ts";
+import { teamBoard } from "../answers/teamBoard.ts";
 import { parseDay } from "../calendar/day.ts";
 import { applyEdit, type Edit } from "../edits/edit.ts";
 import { buildModel, type Model } from "../model.ts";
+import { unplaceablesOf } from "../placing/unplaceable.ts";
 import { capacityReport } from "../reports/capacity.ts";
 import { loadReport } from "../reports/load.ts";
 import { countedShares, defaultCounting } from "./counting.ts";
-import { assignmentsFeed, leaveFeed } from "./feeds.ts";
-import { leaveOf } from "./leave.ts";
-import { personYear } from "./personYear.ts";
-import { skillMatrix } from "./skillMatrix.ts";
-import { takersOf } from "./takers.ts";
-import { teamBoard } from "./teamBoard.ts";
-import { unplaceablesOf } from "./unplaceable.ts";
 
 const model = buildModel(fernhollow());
 const year = { start: parseDay("2027-01-01"), stop: parseDay("2028-01-01") };

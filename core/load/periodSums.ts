@@ -1,10 +1,11 @@
 // Capacity and load by period from their days: sums, the over of single days, and the state of a period.
 import type { DayMinutes } from "../calendar/capacityBook.ts";
 import type { Range } from "../calendar/periods.ts";
-import type { Model } from "../model.ts";
+import type { Placed } from "../placing/placed.ts";
+import { addPlaced, placedIn } from "../placing/placements.ts";
 import type { Plan } from "../plan/schema.ts";
 import { shareHundredths } from "../plan/units.ts";
-import { addPlaced } from "./placements.ts";
+import type { LoadBook } from "./loadBook.ts";
 
 /** Minutes by period of one subject; index is the period. */
 export interface PeriodSums {
@@ -14,7 +15,10 @@ export interface PeriodSums {
   peakOver: Int32Array;
 }
 
-export type PeriodState = "over" | "level" | "open";
+/** What a period can be; a column holds the index. */
+export const periodStates = ["open", "level", "over"] as const;
+
+export type PeriodState = (typeof periodStates)[number];
 
 /** Minutes left, never below 0. */
 export const roomOf = (capacity: number, load: number): number => Math.max(0, capacity - load);
@@ -42,25 +46,27 @@ export function periodState(capacity: number, load: number, band: LevelBand): Pe
   return load * WHOLE >= capacity * band.low ? "level" : "open";
 }
 
-/** Writes a person's capacity by day into `out`; index is `day − range.start`. */
-export function capacityDays({ capacity }: Model, person: number, range: Range, out: Int32Array): void {
-  const { regular, overtime, at } = capacity.of(person, range.start, range.stop);
-  for (let i = 0; i < range.stop - range.start; i++) out[i] = regular[at + i] + overtime[at + i];
+/** Minutes past capacity of a period that is over; 0 within the band. */
+export function overBeyond(capacity: number, load: number, band: LevelBand): number {
+  return periodState(capacity, load, band) === "over" ? overOf(capacity, load) : 0;
 }
 
-/** Adds the counted minutes of all a person's work to `out`; index is `day − range.start`. */
-export function addLoadDays({ work, placements }: Model, person: number, shares: Int32Array, range: Range, out: Int32Array): void {
-  for (let at = work.byPerson.first[person]; at < work.byPerson.first[person + 1]; at++) {
-    const row = work.byPerson.members[at];
-    if (shares[row] > 0) addPlaced(placements, row, shares[row], range.start, range.stop, out, 0);
-  }
+/** The state of every slot of some sums, as an index in `periodStates`. */
+export function statesOf({ capacity, load }: PeriodSums, band: LevelBand): Uint8Array {
+  return Uint8Array.from(capacity, (minutes, slot) => periodStates.indexOf(periodState(minutes, load[slot], band)));
+}
+
+/** Minutes a day: `at` is the index of the first day. */
+interface Days {
+  minutes: Int32Array;
+  at: number;
 }
 
 /** Sums days into periods.
- * @param capacity Minutes by day as a capacity book gives them.
- * @param load Minutes by day, from the first period's first day on.
+ * @param capacity Minutes by day as a capacity book gives them, from the first period's first day on.
+ * @param load Minutes by day, likewise.
  * @param slot Where the first period's sums go in `sums`. */
-export function sumDays(capacity: DayMinutes, load: Int32Array, periods: readonly Range[], sums: PeriodSums, slot = 0): void {
+export function sumDays(capacity: DayMinutes, load: Days, periods: readonly Range[], sums: PeriodSums, slot = 0): void {
   const { regular, overtime, at } = capacity;
   const first = periods.length > 0 ? periods[0].start : 0;
   for (let period = 0; period < periods.length; period++) {
@@ -70,7 +76,7 @@ export function sumDays(capacity: DayMinutes, load: Int32Array, periods: readonl
     let over = 0;
     for (let i = periods[period].start - first; i < stop; i++) {
       const minutes = regular[at + i] + overtime[at + i];
-      const work = load[i];
+      const work = load.minutes[load.at + i];
       own += minutes;
       planned += work;
       if (work > minutes) over += work - minutes;
@@ -96,17 +102,57 @@ export function addSums(own: PeriodSums, into: PeriodSums): void {
   }
 }
 
+/** The days from the first period's first to the last one's last. @param periods In order and without gaps. */
+export function spanOf(periods: readonly Range[]): Range {
+  return periods.length === 0 ? { start: 0, stop: 0 } : { start: periods[0].start, stop: periods[periods.length - 1].stop };
+}
+
 /** Capacity, load and peak of many people by period: slot `i × periods.length + p` is people[i] in period p.
  * @param periods In order and without gaps. */
-export function peopleSums(model: Model, people: ArrayLike<number>, shares: Int32Array, periods: readonly Range[]): PeriodSums {
+export function peopleSums({ capacity }: Placed, load: LoadBook, people: ArrayLike<number>, periods: readonly Range[]): PeriodSums {
   const sums = emptySums(people.length * periods.length);
-  if (periods.length === 0) return sums;
-  const range = { start: periods[0].start, stop: periods[periods.length - 1].stop };
-  const load = new Int32Array(range.stop - range.start);
-  for (let i = 0; i < people.length; i++) {
-    load.fill(0);
-    addLoadDays(model, people[i], shares, range, load);
-    sumDays(model.capacity.of(people[i], range.start, range.stop), load, periods, sums, i * periods.length);
-  }
+  const { start, stop } = spanOf(periods);
+  for (let i = 0; i < people.length; i++)
+    sumDays(capacity.of(people[i], start, stop), load.of(people[i], start, stop), periods, sums, i * periods.length);
   return sums;
+}
+
+/** Capacity, load and peak of people as one, and of work that is given to none of them by name: a bad day is one on
+ * which all of them together have too much.
+ * @param others Rows of work that are added to the load. */
+export function groupSums(
+  { capacity, placements }: Placed,
+  load: LoadBook,
+  people: Iterable<number>,
+  others: Iterable<number>,
+  periods: readonly Range[],
+): PeriodSums {
+  const { start, stop } = spanOf(periods);
+  const days = stop - start;
+  const [can, does] = [new Int32Array(days), new Int32Array(days)];
+  for (const person of people) {
+    const own = capacity.of(person, start, stop);
+    const work = load.of(person, start, stop);
+    for (let i = 0; i < days; i++) {
+      can[i] += own.regular[own.at + i] + own.overtime[own.at + i];
+      does[i] += work.minutes[work.at + i];
+    }
+  }
+  for (const row of others) addPlaced(placements, row, load.shares[row], start, stop, does, 0);
+  const sums = emptySums(periods.length);
+  sumDays({ regular: can, overtime: new Int32Array(days), at: 0 }, { minutes: does, at: 0 }, periods, sums);
+  return sums;
+}
+
+/** Counted minutes of some rows of work by period. @param periods In order and without gaps. */
+export function workSums({ placements }: Placed, shares: Int32Array, rows: Iterable<number>, periods: readonly Range[]): Int32Array {
+  const minutes = new Int32Array(periods.length);
+  for (const row of rows) {
+    const first = placements.start[row];
+    const stop = first + placements.length[row];
+    for (let p = 0; p < periods.length; p++)
+      if (periods[p].start < stop && periods[p].stop > first)
+        minutes[p] += placedIn(placements, row, shares[row], periods[p].start, periods[p].stop);
+  }
+  return minutes;
 }

@@ -1,6 +1,8 @@
 // Who belongs to a team: its members and those of its sub-teams, each once.
+
+import type { Placed } from "../placing/placed.ts";
 import { rowById } from "../plan/rows.ts";
-import type { Plan } from "../plan/schema.ts";
+import type { Person, Plan } from "../plan/schema.ts";
 
 /** A team with all below it. */
 export interface TeamReach {
@@ -24,6 +26,16 @@ export function teamReaches(plan: Plan): TeamReach[] {
     return { teams: new Set(teams), people: [...new Set(members)] };
   });
 }
+
+/** What adds up to a team's load: its people, and the rows of work that are given to it or to a team below it. */
+export function reachedWork({ work }: Placed, { people, teams }: TeamReach): { people: number[]; work: number[] } {
+  const rows: number[] = [];
+  for (let row = 0; row < work.assignments; row++) if (teams.has(work.team[row])) rows.push(row);
+  return { people, work: rows };
+}
+
+/** The role that somebody's load and capacity count for: the first they have; undefined for none. */
+export const firstRoleOf = (person: Pick<Person, "roleIds"> | undefined): string | undefined => person?.roleIds[0];
 
 /** Person rows whose first role is each role, by role row. */
 export function peopleByFirstRole(plan: Plan): number[][] {

@@ -1,13 +1,13 @@
 // Work that may still go away: pencilled, asked for, or of a project that is not won yet.
 import type { Range } from "../calendar/periods.ts";
-import type { Model } from "../model.ts";
+import type { Placed } from "../placing/placed.ts";
+import { placedIn } from "../placing/placements.ts";
 import { isPipeline } from "./counting.ts";
-import { placedIn } from "./placements.ts";
 
 /** Counted minutes of people's tentative work: slot `i × periods.length + p` is people[i] in period p.
  * @param shares What counts of each row of work, in hundredths of a percent.
  * @param periods In order and without gaps. */
-export function tentativeLoads(model: Model, people: ArrayLike<number>, shares: Int32Array, periods: readonly Range[]): Int32Array {
+export function tentativeLoads(model: Placed, people: ArrayLike<number>, shares: Int32Array, periods: readonly Range[]): Int32Array {
   const { plan, work, placements } = model;
   const { isPencilled, isAsked, project } = work;
   const isLikely = Uint8Array.from(plan.projects, (own) => (isPipeline(own) ? 1 : 0));

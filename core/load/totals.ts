@@ -1,8 +1,9 @@
 // How much of the work has somebody, and how much of everybody is used, over a range.
 import type { Range } from "../calendar/periods.ts";
-import type { Model } from "../model.ts";
+import type { Placed } from "../placing/placed.ts";
+import { placedIn } from "../placing/placements.ts";
 import { roundedQuotient, shareOf } from "../plan/units.ts";
-import { placedIn } from "./placements.ts";
+import type { LoadBook } from "./loadBook.ts";
 
 /** Minutes of a range, and the two shares in hundredths of a percent; null where the divisor is 0. */
 export interface Totals {
@@ -15,27 +16,30 @@ export interface Totals {
   utilizationPercent: number | null;
 }
 
-/** Adds up all counted work and all capacity of a range. */
-export function totalsOf(model: Model, shares: Int32Array, range: Range): Totals {
-  const { work, placements } = model;
+/** Adds up all counted work and all capacity of a range.
+ * @param projects Rows of the projects whose work is added up; all by default. */
+export function totalsOf(placed: Placed, { shares }: LoadBook, range: Range, projects?: ReadonlySet<number>): Totals {
+  const { work, placements } = placed;
+  const isWanted = (row: number) => shares[row] > 0 && (!projects || projects.has(work.project[row]));
   const sums = { onPeople: 0, onTeams: 0, onOpenings: 0, unplaced: 0 };
   for (let row = 0; row < work.rows; row++) {
-    if (shares[row] < 0 || work.isMaterial[row] === 1) continue;
+    if (!isWanted(row) || work.isMaterial[row] === 1) continue;
     const minutes = placedIn(placements, row, shares[row], range.start, range.stop);
     if (work.person[row] >= 0) sums.onPeople += minutes;
     else if (work.team[row] >= 0) sums.onTeams += minutes;
     else sums.onOpenings += minutes;
   }
   for (const [row, parts] of placements.unplacedAt)
-    for (const { day, minutes } of parts)
-      if (day >= range.start && day < range.stop) sums.unplaced += roundedQuotient(minutes * shares[row], 10_000);
-  const capacity = capacityOfAll(model, range);
+    if (isWanted(row))
+      for (const { day, minutes } of parts)
+        if (day >= range.start && day < range.stop) sums.unplaced += roundedQuotient(minutes * shares[row], 10_000);
+  const capacity = capacityOfAll(placed, range);
   const all = sums.onPeople + sums.onTeams + sums.onOpenings + sums.unplaced;
   return { ...sums, capacity, assignedPercent: shareOf(sums.onPeople, all), utilizationPercent: shareOf(sums.onPeople, capacity) };
 }
 
 /** Minutes all people together can work in a range. */
-function capacityOfAll({ plan, capacity }: Model, range: Range): number {
+function capacityOfAll({ plan, capacity }: Placed, range: Range): number {
   let sum = 0;
   for (let person = 0; person < plan.people.length; person++) {
     const { regular, overtime, at } = capacity.of(person, range.start, range.stop);

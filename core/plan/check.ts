@@ -1,5 +1,5 @@
 // The rules between rows: references, order of dates, what a task or an assignment may state.
-import { linkCycle } from "../schedule/graph.ts";
+
 import { type Fault, faultText, placeOf } from "./faults.ts";
 import { nearestWord } from "./nearestWord.ts";
 import { findRow, rowById } from "./rows.ts";
@@ -21,6 +21,7 @@ import type {
   Template,
   WorkRequest,
 } from "./schema.ts";
+import { linkCycle } from "./taskGraph.ts";
 
 /** Every fault between the rows of a plan that already fits the schema; an empty list when it is sound. */
 export function checkPlan(plan: Plan): Fault[] {

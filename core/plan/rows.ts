@@ -43,6 +43,11 @@ export function groupRows(ownerOf: Int32Array, owners: number): Grouping {
   return { first, members };
 }
 
+/** The rows of one owner; shared: read, never write. */
+export function membersOf({ first, members }: Grouping, owner: number): Int32Array {
+  return members.subarray(first[owner], first[owner + 1]);
+}
+
 /** For each row of `after` its row in `before`, −1 for a new one; null where both have the same ids in the same order. */
 export function formerRows(before: readonly { id: string }[], after: readonly { id: string }[]): Int32Array | null {
   if (before === after || rowMaps.get(before) === rowMaps.get(after)) if (before.length === after.length) return null;

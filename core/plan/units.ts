@@ -48,6 +48,10 @@ function scaledDigits(value: number, factor: number): number {
   return Number(doubled < 0n && quotient * 2n * divisor !== doubled ? quotient - 1n : quotient);
 }
 
+/** Minutes as tenths of an hour, as people read them: half a tenth counts away from 0, so that what is missing and what is
+ * left over are told with the same figure. */
+export const hourTenths = (minutes: number): number => Math.sign(minutes) * Math.floor(Math.abs(minutes) / 6 + 0.5);
+
 /** part / whole in hundredths of a percent, rounded half up; null where the whole is 0. */
 export function shareOf(part: number, whole: number): number | null {
   return whole === 0 ? null : roundedQuotient(part * 10_000, whole);

@@ -1,10 +1,10 @@
 // The capacity report: people, teams and roles by period.
 
-import { periodOfDays, periodsIn, type Range } from "../calendar/periods.ts";
+import { periodSettingsOf } from "../calendar/horizon.ts";
+import { periodOfDays, periodsIn, type Range, type ReportRange } from "../calendar/periods.ts";
 import { peopleByFirstRole, teamReaches } from "../load/teams.ts";
 import type { Model } from "../model.ts";
-import { periodSettingsOf } from "../model.ts";
-import { printedPeriods, type ReportRange } from "./range.ts";
+import { printedPeriods } from "./range.ts";
 
 /** Capacity of everybody in whole minutes by period, and how much would fall if every request were approved. */
 export function capacityReport(model: Model, { range, grain }: ReportRange) {

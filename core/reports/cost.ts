@@ -1,16 +1,18 @@
 // The cost report: projects and clients by kind and period, every line, and what is missing or too thin.
-import { type Costs, costsOf, marginOf, type ProjectCost, totalOf } from "../cost/costs.ts";
+
+import type { ReportRange } from "../calendar/periods.ts";
+import { type Costs, marginOf, type ProjectCost, totalOf } from "../cost/costs.ts";
 import type { Model } from "../model.ts";
 import type { Plan } from "../plan/schema.ts";
 import { percentHundredths } from "../plan/units.ts";
 import type { Signal } from "../signals/signals.ts";
 import { marginBelowTarget, rateSignals } from "../signals/signals.ts";
-import { printedPeriods, type ReportRange } from "./range.ts";
+import { printedPeriods } from "./range.ts";
 
 /** Cost and revenue in whole minor units by period. */
 export function costReport(model: Model, asked: ReportRange) {
   const { plan } = model;
-  const costs = costsOf(model, asked);
+  const costs = model.costs(asked);
   const counted = costs.projects.flatMap((cost, row) => (cost ? [{ ...plan.projects[row], cost }] : []));
   const projects = counted.map(({ id, cost }) => ({ id, ...printedCost(plan, [cost]) }));
   const clients = plan.clients.map(({ id }) => ({

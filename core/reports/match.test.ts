@@ -4,12 +4,12 @@ import { fernhollow } from "../../demo/fernhollow.ts";
 import { largePlan } from "../../demo/large.ts";
 import { plainCapacity } from "../../tests/plainCapacity.ts";
 import { irregular } from "../../tests/randomPeople.ts";
+import { openingRows } from "../answers/openings.ts";
 import { formatDay } from "../calendar/day.ts";
 import { defaultCounting } from "../load/counting.ts";
-import { openingRow } from "../load/match.ts";
-import { openingRows } from "../load/openingBoard.ts";
 import { buildModel, type Model } from "../model.ts";
 import type { Person, Plan, RateEntry } from "../plan/schema.ts";
+import { openingRow } from "../staffing/match.ts";
 import { matchReport } from "./match.ts";
 
 const rounded = (numerator: number, denominator: number): number => Math.floor((2 * numerator + denominator) / (2 * denominator));

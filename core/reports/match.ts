@@ -1,6 +1,7 @@
 // The candidates for an opening, as the command line prints them.
-import { candidatesFor, openingRow } from "../load/match.ts";
+
 import type { Model } from "../model.ts";
+import { candidatesFor, openingRow } from "../staffing/match.ts";
 
 /** Candidates in their order; null where there is no such opening. @param openingId Of an assignment or a task. */
 export function matchReport(model: Model, openingId: string) {

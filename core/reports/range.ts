@@ -1,11 +1,6 @@
-// The range and grain a report is asked for, and how its periods are printed.
+// How reports print their periods.
 import { formatDay } from "../calendar/day.ts";
-import type { Grain, Range } from "../calendar/periods.ts";
-
-export interface ReportRange {
-  range: Range;
-  grain: Grain;
-}
+import type { Range } from "../calendar/periods.ts";
 
 /** Periods with their first and last day as dates. */
 export function printedPeriods(periods: readonly Range[]): { start: string; end: string }[] {

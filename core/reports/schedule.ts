@@ -1,7 +1,6 @@
 // The schedule report: dates, slack and drivers of every task, dates of projects, conflicts.
 import { formatDay } from "../calendar/day.ts";
 import type { Model } from "../model.ts";
-import { conflictsOf } from "../schedule/conflicts.ts";
 
 /** Dates as a person reads them, ticks of their days, and slack in ticks. An unscheduled task has its id alone. */
 export function scheduleReport(model: Model) {
@@ -30,6 +29,6 @@ export function scheduleReport(model: Model) {
       const { start, finish } = schedule.projects[row];
       return { id, start: formatDay(start.day), finish: formatDay(finish.day) };
     }),
-    conflicts: conflictsOf(schedule),
+    conflicts: model.conflicts(),
   };
 }

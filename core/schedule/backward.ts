@@ -1,8 +1,8 @@
 // Critical path method, backward pass: how late every task may be, and its slack.
 import type { Day } from "../calendar/day.ts";
 import { type Instant, TICKS_PER_DAY, type WorkingLine } from "../calendar/workingLine.ts";
+import { leavesOf } from "../plan/taskGraph.ts";
 import { NO_DATES, type Schedule, type Shown, SUM } from "./dates.ts";
-import { leavesOf } from "./graph.ts";
 import { FF, type Network, PINNED, SF, SS } from "./network.ts";
 
 /** How late a task may be, and the room it has; instants and ticks on the task's own line. */

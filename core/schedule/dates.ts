@@ -1,8 +1,8 @@
 // The dates of every task, in columns, and as a reader of single tasks sees them.
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { Instant, WorkingLine } from "../calendar/workingLine.ts";
+import { forLeaves, type TaskGraph } from "../plan/taskGraph.ts";
 import type { Consumed } from "./effort.ts";
-import { forLeaves, type TaskGraph } from "./graph.ts";
 import type { Network } from "./network.ts";
 
 export const driverKinds = ["pinned", "link", "notBefore", "finishNotBefore", "projectStart", "stagger"] as const;

@@ -2,9 +2,10 @@
 import type { CapacityBook } from "../calendar/capacityBook.ts";
 import type { Day } from "../calendar/day.ts";
 import { type Instant, TICKS_PER_DAY, type WorkingLine } from "../calendar/workingLine.ts";
-import type { Work } from "../load/work.ts";
 import type { Assignment } from "../plan/schema.ts";
+import { forFollowers } from "../plan/taskGraph.ts";
 import { percentHundredths, roundedQuotient, workMinutes } from "../plan/units.ts";
+import type { Work } from "../work/work.ts";
 import { isOfFinish, LEAST_FINISH_RANK, linkInstant, NOT_BEFORE_RANK, PROJECT_START_RANK } from "./bounds.ts";
 import {
   BY_FINISH_NOT_BEFORE,
@@ -26,7 +27,6 @@ import {
   startsBefore,
 } from "./dates.ts";
 import { type Consumed, consumeEffort, type EffortPart, leastStart } from "./effort.ts";
-import { forFollowers } from "./graph.ts";
 import { EFFORT, FF, FS, type Network, PINNED, SUMMARY, UNSCHEDULED } from "./network.ts";
 
 /** Dates every task of a plan from the constraints, links and sizes it states. The plan must be free of link cycles. */

@@ -1,8 +1,8 @@
 // What an edit made move: which dates, from when to when, and because of what.
 import type { Day } from "../calendar/day.ts";
-import type { Model } from "../model.ts";
-import { findRow, rowById } from "../plan/rows.ts";
-import type { DriverKind } from "./dates.ts";
+import { findRow, formerRows, rowById } from "../plan/rows.ts";
+import type { Plan } from "../plan/schema.ts";
+import { type DriverKind, NO_DATES, type Schedule, SUM, type TaskDates } from "./dates.ts";
 
 export interface TaskMove {
   taskId: string;
@@ -26,33 +26,52 @@ export interface Moves {
   projects: ProjectMove[];
 }
 
-/** Leaves whose dates differ between two models, but those named in `except`; and projects whose finish differs. */
-export function movesOf(before: Model, after: Model, except: ReadonlySet<string> = new Set()): Moves {
+/** A plan with its dates. */
+interface Dated {
+  plan: Plan;
+  schedule: Schedule;
+}
+
+/** Leaves whose dates differ between two plans, but those named in `except`; and projects whose finish differs. */
+export function movesOf(before: Dated, after: Dated, except: ReadonlySet<string> = new Set()): Moves {
   if (before.schedule === after.schedule) return { tasks: [], projects: [] };
   const { plan, schedule } = after;
-  const known = rowById(before.plan.tasks);
-  const tasks = plan.tasks.flatMap((task, row): TaskMove[] => {
-    const [was, is] = [before.schedule.of(known.get(task.id) ?? -1), schedule.of(row)];
-    if (!was || !is || is.isSummary || except.has(task.id)) return [];
-    if (was.start.day === is.start.day && was.finish.day === is.finish.day) return [];
-    const from = findRow(plan.tasks, findRow(plan.links, is.driver.linkId)?.from);
-    return [
-      {
-        taskId: task.id,
-        name: task.name,
-        projectId: task.projectId,
-        before: { start: was.start.day, finish: was.finish.day },
-        after: { start: is.start.day, finish: is.finish.day },
-        because: { kind: is.driver.kind, fromName: from?.name ?? null },
-      },
-    ];
-  });
+  const tasks = movedRows(before, after)
+    .filter((row) => !except.has(plan.tasks[row].id))
+    .map((row) => taskMove(before, after, row));
+  const known = rowById(before.plan.projects);
   const projects = plan.projects.flatMap(({ id, name }, row): ProjectMove[] => {
-    const old = rowById(before.plan.projects).get(id);
-    const finishes = [old === undefined ? null : before.schedule.projects[old].finish.day, schedule.projects[row].finish.day];
-    return finishes[0] === null || finishes[0] === finishes[1]
-      ? []
-      : [{ projectId: id, name, before: finishes[0] as Day, after: finishes[1] as Day }];
+    const was = before.schedule.projects[known.get(id) ?? -1]?.finish.day;
+    const is = schedule.projects[row].finish.day;
+    return was === undefined || was === is ? [] : [{ projectId: id, name, before: was, after: is }];
   });
   return { tasks, projects };
+}
+
+/** Rows of leaves that had dates and have other ones. Columns are compared, so that nothing is made of what stands. */
+function movedRows(before: Dated, after: Dated): number[] {
+  const former = formerRows(before.plan.tasks, after.plan.tasks);
+  const [was, is] = [before.schedule.columns, after.schedule.columns];
+  const rows: number[] = [];
+  for (let row = 0; row < is.state.length; row++) {
+    const old = former ? former[row] : row;
+    if (old < 0 || was.state[old] === NO_DATES || is.state[row] === NO_DATES || is.state[row] === SUM) continue;
+    if (was.startDay[old] !== is.startDay[row] || was.finishDay[old] !== is.finishDay[row]) rows.push(row);
+  }
+  return rows;
+}
+
+function taskMove(before: Dated, { plan, schedule }: Dated, row: number): TaskMove {
+  const { id: taskId, name, projectId } = plan.tasks[row];
+  const was = before.schedule.of(rowById(before.plan.tasks).get(taskId) as number) as TaskDates;
+  const is = schedule.of(row) as TaskDates;
+  const from = findRow(plan.tasks, findRow(plan.links, is.driver.linkId)?.from);
+  return {
+    taskId,
+    name,
+    projectId,
+    before: { start: was.start.day, finish: was.finish.day },
+    after: { start: is.start.day, finish: is.finish.day },
+    because: { kind: is.driver.kind, fromName: from?.name ?? null },
+  };
 }

@@ -3,8 +3,8 @@ import { parseDay } from "../calendar/day.ts";
 import { type Instant, TICKS_PER_DAY, type WorkingLine } from "../calendar/workingLine.ts";
 import { type Grouping, rowById } from "../plan/rows.ts";
 import type { Link, Plan } from "../plan/schema.ts";
+import { forLeaves, isSummary, type TaskGraph } from "../plan/taskGraph.ts";
 import { durationTicks } from "../plan/units.ts";
-import { forLeaves, isSummary, type TaskGraph } from "./graph.ts";
 
 export const [UNSCHEDULED, SUMMARY, PINNED, DURATION, EFFORT] = [0, 1, 2, 3, 4];
 

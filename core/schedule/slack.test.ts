@@ -2,14 +2,14 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { largePlan } from "../../demo/large.ts";
+import { dropOf } from "../answers/drop.ts";
+import { whyOf } from "../answers/why.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
 import { applyEdit, type Edit } from "../edits/edit.ts";
 import { buildModel, type Model } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
 import { scheduleReport } from "../reports/schedule.ts";
-import { dropOf } from "./drop.ts";
 import { movesOf } from "./moves.ts";
-import { whyOf } from "./why.ts";
 
 const model = buildModel(fernhollow());
 const rowOf = (from: Model, id: string) => rowById(from.plan.tasks).get(id) as number;

@@ -1,10 +1,9 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { buildModel } from "../model.ts";
-import { signalsOf } from "./signals.ts";
 
 test("the demo plan's gaps are signalled, each once", () => {
-  const signals = signalsOf(buildModel(fernhollow()));
+  const signals = buildModel(fernhollow()).signals();
   const said = signals.map(({ kind, subject }) => `${kind} ${subject}`);
   expect(said).toEqual(
     expect.arrayContaining(["noDates tidepool-braille", "noDates slowlight-guide", "missingRate seedvault-media-media"]),
@@ -19,6 +18,6 @@ test("an effort without a role is signalled", () => {
   const plan = fernhollow();
   const task = plan.tasks.find(({ id }) => id === "ravenholt-survey");
   const { roleId: _, ...bare } = task as NonNullable<typeof task>;
-  const signals = signalsOf(buildModel({ ...plan, tasks: plan.tasks.map((row) => (row.id === bare.id ? bare : row)) }));
+  const signals = buildModel({ ...plan, tasks: plan.tasks.map((row) => (row.id === bare.id ? bare : row)) }).signals();
   expect(signals.some(({ kind, subject }) => kind === "noRole" && subject === "ravenholt-survey")).toBe(true);
 });

@@ -1,6 +1,5 @@
 // What wants attention in a plan that is sound: each a kind, a subject and a sentence.
-import { type Costs, costsOf } from "../cost/costs.ts";
-import { horizonOf, type Model } from "../model.ts";
+import type { Costs } from "../cost/costs.ts";
 import { summaryIds } from "../plan/check.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Plan, Project, Task } from "../plan/schema.ts";
@@ -12,9 +11,9 @@ export interface Signal {
   message: string;
 }
 
-/** All signals of a plan, each once for a kind and subject. */
-export function signalsOf(model: Model): Signal[] {
-  return [...taskSignals(model.plan), ...rateSignals(model.plan, costsOf(model, { range: horizonOf(model.plan), grain: "year" }))];
+/** All signals of a plan, each once for a kind and subject. @param costs Over any range. */
+export function signalsOf(plan: Plan, costs: Costs): Signal[] {
+  return [...taskSignals(plan), ...rateSignals(plan, costs)];
 }
 
 /** Leaves without dates, and efforts without a role to do them. */

@@ -1,8 +1,8 @@
 // What cells and files say of the board: the same figures, by every measure.
 import { expect, test } from "vitest";
+import { boardOf } from "../../core/answers/board.ts";
+import { usualView } from "../../core/board/view.ts";
 import { parseDay } from "../../core/calendar/day.ts";
-import { boardOf } from "../../core/load/board.ts";
-import { usualView } from "../../core/load/boardView.ts";
 import { buildModel } from "../../core/model.ts";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { TICK, vesselParts } from "../../ui/vessel.tsx";

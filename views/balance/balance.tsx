@@ -4,25 +4,31 @@ import type { AnswerOf } from "../../client/questions.ts";
 import type { Initial } from "../../client/session.tsx";
 import { countText, hoursText, shareText } from "../../ui/format.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
-import { filterKeys } from "./balanceParams.ts";
+import { filterKeys, type ViewParams } from "./balanceParams.ts";
 import { Board } from "./board.tsx";
 import { BoardTools } from "./boardTools.tsx";
 import { CellSheet } from "./cellSheet.tsx";
 import { useBalance } from "./useBalance.ts";
+
+/** Openings have no person: filters of people leave out none of them, and the figure says so. */
+function assignedWords(params: ViewParams): string {
+  if (params.project || params.category || params.client || params.stage) return "of these projects’ work assigned";
+  return params.role || params.skill || params.team || params.location ? "of everybody’s work assigned" : "of work assigned";
+}
 
 const noFilters = Object.fromEntries(filterKeys.map((key) => [key, ""]));
 
 export function Balance({ initial }: { initial: Initial<AnswerOf<"board">> }) {
   const balance = useBalance(initial);
   const { board, selected, explained } = balance;
-  const { totals, overMinutes, overPeople } = board;
+  const { assignedPercent, usedPercent, overMinutes, overPeople } = board;
   return (
     <Screen
       title="Balance"
       figures={
         <>
-          <Figure value={shareText(totals.assignedPercent)} says="of work assigned" />
-          <Figure value={shareText(totals.utilizationPercent)} says="of capacity used" />
+          <Figure value={shareText(assignedPercent)} says={assignedWords(balance.params)} />
+          <Figure value={shareText(usedPercent)} says={balance.isFiltered ? "of their capacity used" : "of capacity used"} />
           <Figure
             value={`${hoursText(overMinutes)} h`}
             says={`over · ${countText(overPeople, "person", "people")}`}

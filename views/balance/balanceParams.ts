@@ -1,6 +1,6 @@
 // What the address says of how the board is looked at; read by the page on the server and by the screen.
 import { parseAsBoolean, parseAsString, parseAsStringLiteral } from "nuqs/server";
-import { type BoardView, boardRowKinds, boardSorts } from "../../core/load/boardView.ts";
+import { type BoardView, boardRowKinds, boardSorts } from "../../core/board/view.ts";
 
 export const measures = ["room", "load", "share", "capacity", "fte", "tasks"] as const;
 export type Measure = (typeof measures)[number];

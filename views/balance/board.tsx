@@ -3,14 +3,15 @@
 import { DndContext, DragOverlay, type Modifier, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { type KeyboardEvent, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
+import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
+import type { BoardRowKind } from "../../core/board/view.ts";
 import type { Range } from "../../core/calendar/periods.ts";
-import type { BoardRowKind } from "../../core/load/boardView.ts";
-import type { PeopleLoads } from "../../core/load/peopleLoads.ts";
 import { shareOf } from "../../core/plan/units.ts";
 import { hoursText, periodHeading, periodPhrase, shareText } from "../../ui/format.ts";
 import { useWidth } from "../../ui/useWidth.ts";
+import { usePlanFacts } from "../frame/frame.tsx";
 import { BoardRow } from "./boardRow.tsx";
-import { cellId } from "./cells.tsx";
+import { cellId, type Preview } from "./cells.tsx";
 import { barsHeight, HEAD_HEIGHT, LEAST_COLUMN, NAME_WIDTH, NARROW_COLUMN, PERSON_HEIGHT, ROLE_HEIGHT, SUM_WIDTH } from "./columns.ts";
 import { DragChip } from "./dragChip.tsx";
 import { measureWords } from "./figures.ts";
@@ -21,6 +22,7 @@ export type BalanceProps = { balance: ReturnType<typeof useBalance> };
 
 export function Board({ balance }: BalanceProps) {
   const { board, grain, measure, open } = balance;
+  const { periodSettings } = usePlanFacts();
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame, 1130);
   const count = board.periods.length;
@@ -99,7 +101,7 @@ export function Board({ balance }: BalanceProps) {
               <div className="text-[12.5px] text-ink-2 leading-tight">{measureWords[measure]}</div>
             </div>
             {shown.map(({ index }) => {
-              const { main, side } = periodHeading(board.periods[index], grain);
+              const { main, side } = periodHeading(board.periods[index], grain, periodSettings);
               return (
                 <div
                   key={index}
@@ -142,7 +144,7 @@ export function Board({ balance }: BalanceProps) {
               phrases={phrases}
               active={active?.row === item.index ? active.period : null}
               isDropTarget={drag.targetId === board.rows[item.index].personId && drag.targetId !== null}
-              previewLoad={previews?.get(board.rows[item.index].id) ?? null}
+              preview={previews?.get(board.rows[item.index].id) ?? null}
               balance={balance}
             />
           ))}
@@ -183,10 +185,15 @@ function daysAt(distance: number, column: number, periods: readonly Range[]): nu
   return Math.round((distance / column) * days);
 }
 
-/** By person id the load of each period. */
-function loadsById({ people, periods, load }: PeopleLoads): Map<string, Int32Array> {
+/** By person id the load and the state of each period. */
+function loadsById({ people, periods, load, state }: PeopleLoads): Map<string, Preview> {
   const count = periods.length;
-  return new Map(people.map(({ id }, at) => [id, load.subarray(at * count, (at + 1) * count)]));
+  return new Map(
+    people.map(({ id }, at) => [
+      id,
+      { load: load.subarray(at * count, (at + 1) * count), state: state.subarray(at * count, (at + 1) * count) },
+    ]),
+  );
 }
 
 const sumOf = (minutes: Int32Array): number => minutes.reduce((sum, own) => sum + own, 0);

@@ -1,15 +1,22 @@
 // The board as one page to print: its rows and figures as they stand on the screen, over ones hatched and with a minus.
 
-import type { Grain } from "../../core/calendar/periods.ts";
-import type { Board } from "../../core/load/board.ts";
-import { periodState } from "../../core/load/periodSums.ts";
+import type { Board } from "../../core/answers/board.ts";
+import { type Grain, isCut, type PeriodSettings, type Range } from "../../core/calendar/periods.ts";
 import { periodHeading, rangeText } from "../../ui/format.ts";
 import { TICK, vesselParts } from "../../ui/vessel.tsx";
 import type { Measure } from "./balanceParams.ts";
-import { cellText, figuresAt, isPart, measureWords, rowSum, sumText } from "./figures.ts";
+import { cellText, figuresAt, isPart, measureWords, rowSum, stateAt, sumText } from "./figures.ts";
 
-export function BoardPage({ board, measure, grain, studio }: { board: Board; measure: Measure; grain: Grain; studio: string }) {
-  const { periods, rows, band } = board;
+interface BoardPageProps {
+  board: Board;
+  measure: Measure;
+  grain: Grain;
+  studio: string;
+  settings: PeriodSettings;
+}
+
+export function BoardPage({ board, measure, grain, studio, settings }: BoardPageProps) {
+  const { periods, rows } = board;
   return (
     <html lang="en">
       <body>
@@ -26,7 +33,7 @@ export function BoardPage({ board, measure, grain, studio }: { board: Board; mea
               <th scope="col" />
               {periods.map((period) => (
                 <th key={period.start} scope="col">
-                  {periodHeading(period, grain).main}
+                  {headingText(period, grain, settings)}
                 </th>
               ))}
               <th scope="col">Sum</th>
@@ -38,7 +45,7 @@ export function BoardPage({ board, measure, grain, studio }: { board: Board; mea
                 <th scope="row">{row.name}</th>
                 {periods.map((period, p) => {
                   const figures = figuresAt(board, at, p);
-                  const state = isPart(row) ? "open" : periodState(figures.capacity, figures.load, band);
+                  const state = stateAt(board, at, p);
                   const isAway = !isPart(row) && figures.capacity === 0 && figures.load === 0;
                   return (
                     <td key={period.start} className={isAway ? "away" : state}>
@@ -55,6 +62,12 @@ export function BoardPage({ board, measure, grain, studio }: { board: Board; mea
       </body>
     </html>
   );
+}
+
+/** The heading in one line; a period that the window cuts says which days are shown. */
+function headingText(period: Range, grain: Grain, settings: PeriodSettings): string {
+  const { main, side } = periodHeading(period, grain, settings);
+  return isCut(period, grain, settings) ? `${main}, ${side}` : main;
 }
 
 /** The vessel of the screen, by styles that the page brings along. */

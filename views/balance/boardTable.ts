@@ -1,7 +1,7 @@
 // The board as a table of texts, for files: the rows, order and measure of the screen, numbers without separators.
 
+import type { Board } from "../../core/answers/board.ts";
 import { formatDay } from "../../core/calendar/day.ts";
-import type { Board } from "../../core/load/board.ts";
 import type { Measure } from "./balanceParams.ts";
 import { cellText, figuresAt, measureWords, rowSum, sumText } from "./figures.ts";
 

@@ -3,15 +3,15 @@
 import { Bookmark, Download, ListFilter, X } from "lucide-react";
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
+import type { BoardRowKind, BoardSort } from "../../core/board/view.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
-import type { BoardRowKind, BoardSort } from "../../core/load/boardView.ts";
 import { Button, IconButton } from "../../ui/button.tsx";
 import { Field, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
 import { Menu } from "../../ui/menu.tsx";
 import { newId } from "../../ui/newId.ts";
 import { pageText, printPage } from "../../ui/savePage.tsx";
-import { useFrame, useNames } from "../frame/frame.tsx";
+import { useFrame, useNames, usePlanFacts } from "../frame/frame.tsx";
 import { filterKeys, type Measure, type ViewParams } from "./balanceParams.ts";
 import type { useBalance } from "./useBalance.ts";
 
@@ -143,6 +143,7 @@ const stages = [
 function OutMenu({ balance }: { balance: Hook }) {
   const { board, params, grain, range } = balance;
   const { frame } = useFrame();
+  const { periodSettings } = usePlanFacts();
   const file = (format: "csv" | "xlsx") => {
     const query = new URLSearchParams(balance.viewQuery());
     query.set("from", formatDay(range.start));
@@ -153,7 +154,11 @@ function OutMenu({ balance }: { balance: Hook }) {
   };
   const print = async () => {
     const { BoardPage } = await import("./boardPage.tsx");
-    printPage(await pageText(<BoardPage board={board} measure={params.show} grain={grain} studio={frame.data.planName} />));
+    printPage(
+      await pageText(
+        <BoardPage board={board} measure={params.show} grain={grain} studio={frame.data.planName} settings={periodSettings} />,
+      ),
+    );
   };
   const line = "block w-full rounded-[4px] px-2 py-1.5 text-left hover:bg-well";
   return (

@@ -2,9 +2,9 @@
 // How a cell's figures come about, line by line, and giving its work to somebody else.
 import Link from "next/link";
 import { useState } from "react";
+import type { CapacityLine, CellExplained } from "../../core/answers/explain.ts";
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
 import type { Bar } from "../../core/load/bars.ts";
-import type { CapacityLine, CellExplained } from "../../core/load/explain.ts";
 import { Button } from "../../ui/button.tsx";
 import { DATE_HINT, readDate, writeDate } from "../../ui/dateText.ts";
 import { Field, TextInput } from "../../ui/field.tsx";

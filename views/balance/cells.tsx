@@ -1,12 +1,19 @@
 "use client";
 // What every row of the board is made of: its cells, and the sum at its end.
 import { memo } from "react";
-import type { Board } from "../../core/load/board.ts";
+import type { Board } from "../../core/answers/board.ts";
+import { periodState } from "../../core/load/periodSums.ts";
 import { hoursText } from "../../ui/format.ts";
 import type { Measure } from "./balanceParams.ts";
 import { PERSON_HEIGHT, SUM_WIDTH } from "./columns.ts";
 import { isPart, rowSum, sumText } from "./figures.ts";
 import type { useBalance } from "./useBalance.ts";
+
+/** A person's load in each period, and its state as an index in `periodStates`. */
+export interface Preview {
+  load: Int32Array;
+  state: Uint8Array;
+}
 
 export interface RowProps {
   at: number;
@@ -20,8 +27,8 @@ export interface RowProps {
   /** Period whose cell has the keyboard's focus. */
   active: number | null;
   isDropTarget: boolean;
-  /** What the person would have to do in each period if what is dragged were dropped on them. */
-  previewLoad: Int32Array | null;
+  /** What would be if what is dragged were dropped. */
+  preview: Preview | null;
   balance: ReturnType<typeof useBalance>;
 }
 
@@ -42,7 +49,7 @@ export function columnsShown({ firstColumn, columnCount }: RowProps): number[] {
 export const RowSum = memo(function RowSum({ board, at, measure }: { board: Board; at: number; measure: Measure }) {
   const row = board.rows[at];
   const sum = rowSum(board, at);
-  const isOver = !isPart(row) && sum.load > sum.capacity;
+  const isOver = !isPart(row) && periodState(sum.capacity, sum.load, board.band) === "over";
   return (
     <div
       role="gridcell"

@@ -1,4 +1,4 @@
-import type { FinishMove } from "../../core/edits/impact.ts";
+import type { FinishMove } from "../../core/answers/impact.ts";
 import type { Bar } from "../../core/load/bars.ts";
 import { countText, hoursText, hueOf, shortDay } from "../../ui/format.ts";
 import type { DropOutcome } from "../frame/dropOutcome.ts";

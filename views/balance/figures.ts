@@ -1,5 +1,7 @@
 // What a cell of the board says, by the measure that is shown.
-import type { Board, BoardRow } from "../../core/load/board.ts";
+import type { Board } from "../../core/answers/board.ts";
+import type { BoardRow } from "../../core/board/rows.ts";
+import { type PeriodState, periodStates } from "../../core/load/periodSums.ts";
 import { shareOf } from "../../core/plan/units.ts";
 import { hoursText, shareText } from "../../ui/format.ts";
 import type { Measure } from "./balanceParams.ts";
@@ -34,6 +36,11 @@ export function figuresAt(board: Board, row: number, period: number): CellFigure
     tasks: board.tasks[slot],
     fullTime: board.fullTime[period],
   };
+}
+
+/** Over, level or open; what has no capacity of its own is open. */
+export function stateAt(board: Board, row: number, period: number): PeriodState {
+  return isPart(board.rows[row]) ? "open" : periodStates[board.state[row * board.periods.length + period]];
 }
 
 /** The sums of a row over the window; tasks are not added up, for one lasts through several periods. */

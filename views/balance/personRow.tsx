@@ -2,18 +2,18 @@
 // A person's row of the board: a cell for each period and, opened, their bars.
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { memo } from "react";
-import type { Board, BoardRow } from "../../core/load/board.ts";
-import { type PeriodState, periodState } from "../../core/load/periodSums.ts";
+import type { BoardRow } from "../../core/board/rows.ts";
+import { type PeriodState, periodStates } from "../../core/load/periodSums.ts";
 import { hoursText } from "../../ui/format.ts";
 import { Vessel } from "../../ui/vessel.tsx";
 import type { Measure } from "./balanceParams.ts";
 import { Cell, cellId, columnsShown, firstStop, type RowProps, RowSum } from "./cells.tsx";
 import { NAME_WIDTH, PERSON_HEIGHT } from "./columns.ts";
-import { type CellFigures, figuresAt, figureText } from "./figures.ts";
+import { type CellFigures, figuresAt, figureText, stateAt } from "./figures.ts";
 import { PersonBars } from "./personBars.tsx";
 
 export function PersonRow(props: RowProps) {
-  const { at, top, height, column, firstColumn, phrases, active, isDropTarget, previewLoad, balance } = props;
+  const { at, top, height, column, firstColumn, phrases, active, isDropTarget, preview, balance } = props;
   const { board, measure, open, toggle, selected, select } = balance;
   const row = board.rows[at];
   const count = board.periods.length;
@@ -62,9 +62,9 @@ export function PersonRow(props: RowProps) {
               name={row.name}
               phrase={phrases[period]}
               {...figuresAt(board, at, period)}
-              {...(previewLoad && { load: previewLoad[period], isChanged: previewLoad[period] !== board.load[slot] })}
+              {...(preview && { load: preview.load[period], isChanged: preview.load[period] !== board.load[slot] })}
               isAccepted={board.accepted[slot] === 1}
-              band={board.band}
+              state={preview ? periodStates[preview.state[period]] : stateAt(board, at, period)}
               measure={measure}
               isSelected={isSelected}
               isTabStop={active === period || (active === null && at === firstStop(board) && period === firstColumn)}
@@ -103,7 +103,7 @@ interface PersonCellProps extends CellFigures {
   width: number;
   name: string;
   phrase: string;
-  band: Board["band"];
+  state: PeriodState;
   measure: Measure;
   isSelected: boolean;
   isTabStop: boolean;
@@ -119,7 +119,7 @@ const PersonCell = memo(
     phrase,
     isAccepted,
     isChanged,
-    band,
+    state,
     measure,
     isSelected,
     isTabStop,
@@ -127,7 +127,6 @@ const PersonCell = memo(
     ...figures
   }: PersonCellProps) {
     const { capacity, load, peakOver, tentative } = figures;
-    const state = periodState(capacity, load, band);
     const isLeft = isAccepted && state === "over";
     const isAway = capacity === 0 && load === 0;
     const label = `${name}, ${phrase}: ${saysOf(capacity, load, peakOver, state)}${tentativeWords(tentative)}${isLeft ? ", accepted" : ""}`;

@@ -1,11 +1,11 @@
 "use client";
 // A row of the board that adds up others: a role, a team, a place or a project, or one person's part of a project.
-import type { Board } from "../../core/load/board.ts";
-import { hoursText, hueOf, wholeText } from "../../ui/format.ts";
+import type { Board } from "../../core/answers/board.ts";
+import { countText, hoursText, hueOf, wholeText } from "../../ui/format.ts";
 import type { Measure } from "./balanceParams.ts";
 import { Cell, cellId, columnsShown, firstStop, type RowProps, RowSum } from "./cells.tsx";
 import { NAME_WIDTH, NARROW_COLUMN } from "./columns.ts";
-import { cellText, figuresAt, isPart } from "./figures.ts";
+import { cellText, figuresAt, isPart, stateAt } from "./figures.ts";
 
 /** A heading with the sums of what is under it, or one person's part of a project. */
 export function SumRow(props: RowProps) {
@@ -63,7 +63,7 @@ function SumCell({ board, at, period, measure, isNarrow }: SumCellProps) {
   const figures = figuresAt(board, at, period);
   const slot = at * board.periods.length + period;
   const [over, open] = [board.overCount[slot], board.open[slot]];
-  const isOver = !isPart(row) && figures.load > figures.capacity;
+  const isOver = stateAt(board, at, period) === "over";
   const shown = cellText(row, measure, figures);
   return (
     <span
@@ -89,7 +89,10 @@ function SumCell({ board, at, period, measure, isNarrow }: SumCellProps) {
 function sumWords(board: Board, at: number, period: number): string {
   const { capacity, load } = figuresAt(board, at, period);
   const slot = at * board.periods.length + period;
-  const open = board.open[slot] > 0 ? `; ${hoursText(board.open[slot])} hours more have nobody, or are the team’s` : "";
-  const over = board.overCount[slot] > 0 ? `; ${board.overCount[slot]} of them over` : "";
-  return isPart(board.rows[at]) ? `${hoursText(load)} hours${open}` : `${hoursText(load)} of ${hoursText(capacity)} hours${over}${open}`;
+  const open = board.open[slot] > 0 ? `; ${hoursText(board.open[slot])} hours more have nobody` : "";
+  const toTeam = board.toTeam[slot] > 0 ? `; ${hoursText(board.toTeam[slot])} of them given to the team, to nobody by name` : "";
+  const over = board.overCount[slot] > 0 ? `; ${countText(board.overCount[slot], "person is", "people are")} over` : "";
+  return isPart(board.rows[at])
+    ? `${hoursText(load)} hours${open}`
+    : `${hoursText(load)} of ${hoursText(capacity)} hours${toTeam}${over}${open}`;
 }

@@ -5,15 +5,14 @@ import { useCallback, useMemo, useState } from "react";
 import { toast } from "sonner";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer, useMaybeAnswer, usePlan } from "../../client/session.tsx";
+import type { FinishMove } from "../../core/answers/impact.ts";
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
-import type { FinishMove } from "../../core/edits/impact.ts";
 import type { BarChange } from "../../core/entry/moveBar.ts";
-import type { PeopleLoads } from "../../core/load/peopleLoads.ts";
+import type { Fault } from "../../core/plan/faults.ts";
 import { isCalendarDate } from "../../core/plan/schema.ts";
 import { usePlanWindow } from "../frame/windowed.ts";
-import { afterDrop, type Drop } from "./afterDrop.ts";
 import { boardViewOf, filterKeys, type ViewParams, viewParams } from "./balanceParams.ts";
 
 export interface SelectedCell {
@@ -29,10 +28,7 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
   const view = boardViewOf(params);
   const [cell, setCell] = useQueryState("cell", parseAsString.withOptions({ shallow: true }));
   const [moving, setMoving] = useState<string | null>(null);
-  const answered = useAnswer("board", { range, grain, open, view, countsTasks: params.show === "tasks" }, initial);
-  /** A drop stands until the board answers it with one of its own. */
-  const [dropped, setDropped] = useState<Drop | null>(null);
-  const board = useMemo(() => (dropped?.board === answered ? afterDrop(dropped) : answered), [dropped, answered]);
+  const board = useAnswer("board", { range, grain, open, view, countsTasks: params.show === "tasks" }, initial);
   const selected = useMemo(() => readCell(cell), [cell]);
   const explained = useMaybeAnswer("cell", selected && { ...selected, counting: view.counting }, null);
   const takers = useMaybeAnswer("takers", moving === null ? null : { assignmentId: moving }, null);
@@ -55,14 +51,11 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
     const edits = withPicked(assignmentId).map((id) => ({ kind: "reassign" as const, id, personId }));
     return edits.length === 1 ? edits[0] : { kind: "together", words: `give ${edits.length} assignments away`, edits };
   };
-  /** @param loads What was worked out for those concerned, to be shown at once. */
-  const give = async (assignmentId: string, personId: string, loads: PeopleLoads | null = null) => {
+  const give = (assignmentId: string, personId: string): Promise<readonly Fault[]> => {
     const edit = giveEdit(assignmentId, personId);
     setMoving(null);
     setPicked(new Set());
-    if (loads) setDropped({ board: answered, assignmentIds: withPicked(assignmentId), personId, loads });
-    const faults = await session.edit(edit);
-    if (faults.length > 0) setDropped(null);
+    return session.edit(edit);
   };
   const change = async (made: BarChange): Promise<boolean> => {
     if ("fault" in made) {
@@ -74,7 +67,7 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
   /** What the people concerned would look like after a drop: first the one who takes, then those who give. */
   const preview = (assignmentId: string, personId: string) => {
     const given = new Set(withPicked(assignmentId));
-    const givers = Object.keys(answered.bars).filter((id) => answered.bars[id].some((bar) => given.has(bar.assignmentId)));
+    const givers = Object.keys(board.bars).filter((id) => board.bars[id].some((bar) => given.has(bar.assignmentId)));
     const ids = [personId, ...givers.filter((id) => id !== personId)];
     return session.preview(giveEdit(assignmentId, personId), "loads", { range, grain, ids, counting: view.counting });
   };

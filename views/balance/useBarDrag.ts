@@ -1,10 +1,10 @@
 "use client";
 // Dragging a bar onto a person: what the drop would do is worked out while the bar hangs over them.
 import type { DragEndEvent, DragMoveEvent, DragStartEvent } from "@dnd-kit/core";
-import { useRef, useState } from "react";
-import type { FinishMove } from "../../core/edits/impact.ts";
+import { useEffect, useRef, useState } from "react";
+import type { FinishMove } from "../../core/answers/impact.ts";
+import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
 import type { Bar } from "../../core/load/bars.ts";
-import type { PeopleLoads } from "../../core/load/peopleLoads.ts";
 import { type DropOutcome, dropOutcome } from "../frame/dropOutcome.ts";
 import type { useBalance } from "./useBalance.ts";
 
@@ -59,17 +59,30 @@ export function useBarDrag(
     const finishes = await movesAfter(assignmentId, personId);
     if (turn === asked.current) setMoves(finishes);
   };
+  /** What was worked out while the bar hung over somebody stands until the board has the edit in it. */
+  const drop = async (assignmentId: string, personId: string) => {
+    const known = personId === targetId ? loads : null;
+    cancel();
+    setLoads(known);
+    if ((await give(assignmentId, personId)).length > 0) setLoads(null);
+  };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new board says what the loads would have been
+  useEffect(() => {
+    if (bar === null) setLoads(null);
+  }, [board]);
   const end = (event: DragEndEvent) => {
     const personId = personUnder(event);
     const { assignmentId } = (event.active.data.current as DragData).bar;
     const { edge } = event.active.data.current as DragData;
     const days = daysAt(event.delta.x);
-    const known = personId === targetId ? loads : null;
+    if (edge === undefined && personId !== null && !isHolder(personId, assignmentId)) {
+      void drop(assignmentId, personId);
+      return;
+    }
     cancel();
     if (edge !== undefined) {
       if (days !== 0) void shift(assignmentId, edge === "start" ? days : 0, edge === "finish" ? days : 0);
-    } else if (personId !== null && !isHolder(personId, assignmentId)) void give(assignmentId, personId, known);
-    else if (personId !== null && days !== 0) void shift(assignmentId, days, days);
+    } else if (personId !== null && days !== 0) void shift(assignmentId, days, days);
   };
   const isHolder = (personId: string, assignmentId: string) =>
     (board.bars[personId] ?? []).some((own) => own.assignmentId === assignmentId);

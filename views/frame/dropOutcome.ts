@@ -1,5 +1,6 @@
 // What giving work to somebody would do to them, in words.
 import type { AnswerOf } from "../../client/questions.ts";
+import { periodStates } from "../../core/load/periodSums.ts";
 import { hoursText, periodPhrase } from "../../ui/format.ts";
 
 export interface DropOutcome {
@@ -9,8 +10,8 @@ export interface DropOutcome {
 }
 
 /** @param loads The figures of that one person over the window, after the drop. */
-export function dropOutcome({ people, periods, capacity, load }: AnswerOf<"loads">): DropOutcome {
-  const over = periods.map((_, p) => Math.max(0, load[p] - capacity[p]));
+export function dropOutcome({ people, periods, capacity, load, state }: AnswerOf<"loads">): DropOutcome {
+  const over = periods.map((_, p) => (periodStates[state[p]] === "over" ? load[p] - capacity[p] : 0));
   const worst = over.indexOf(Math.max(...over));
   const sum = over.reduce((total, minutes) => total + minutes, 0);
   const name = people[0].name;

@@ -35,12 +35,12 @@ export function useNames(): AnswerOf<"names"> {
   return useAnswer("names", {}, useFrame().names);
 }
 
-/** The plan's horizon, today and currency. */
+/** The plan's horizon, today and currency, and where its weeks and years begin. */
 export function usePlanFacts() {
   const { ribbon, frame, clock } = useFrame();
   const { today, horizon } = useAnswer("ribbon", { clock }, ribbon);
-  const { currency } = useAnswer("frame", {}, frame);
-  return { today, horizon, currency };
+  const { currency, periodSettings } = useAnswer("frame", {}, frame);
+  return { today, horizon, currency, periodSettings };
 }
 
 const showNotice = (notice: Notice) => {

@@ -2,8 +2,8 @@
 // What an edit would do, told before it is made: capacity, who goes over, hours that lose their place, finishes that move.
 import { useEffect, useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
+import type { Impact } from "../../core/answers/impact.ts";
 import type { Edit } from "../../core/edits/edit.ts";
-import type { Impact } from "../../core/edits/impact.ts";
 import { countText, hoursText, shortDay, wholeText } from "../../ui/format.ts";
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
 

@@ -1,7 +1,7 @@
 "use client";
 // Choosing who takes an assignment: a list to type in and walk through by keyboard.
 import { Command } from "cmdk";
-import type { Takers } from "../../core/load/takers.ts";
+import type { Takers } from "../../core/answers/takers.ts";
 import { Button } from "../../ui/button.tsx";
 import { hoursText } from "../../ui/format.ts";
 import { SheetSection } from "../../ui/sheet.tsx";

@@ -4,7 +4,7 @@ import { ChevronDown, ChevronUp } from "lucide-react";
 import Link from "next/link";
 import { parseAsBoolean, useQueryState } from "nuqs";
 import { useAnswer } from "../../client/session.tsx";
-import type { TrayItem, TrayKind } from "../../core/load/tray.ts";
+import type { TrayItem, TrayKind } from "../../core/answers/tray.ts";
 import { countText, hoursText, wholeText } from "../../ui/format.ts";
 import { conflictText } from "./conflictText.ts";
 import { useFrame } from "./frame.tsx";

@@ -1,13 +1,16 @@
 "use client";
 // The columns of a time chart: the window's periods with their headings.
+import { useMemo } from "react";
 import { periodsIn } from "../../core/calendar/periods.ts";
 import { periodHeading } from "../../ui/format.ts";
+import { usePlanFacts } from "./frame.tsx";
 import { usePlanWindow } from "./windowed.ts";
-
-const WEEKS_FROM_MONDAY = { weekStartsOn: 1, fiscalYearStartMonth: 1 };
 
 export function useChartPeriods() {
   const { range, grain } = usePlanWindow();
-  const periods = periodsIn(range, grain, WEEKS_FROM_MONDAY);
-  return { range, grain, periods, headings: periods.map((period) => periodHeading(period, grain).main) };
+  const { periodSettings } = usePlanFacts();
+  return useMemo(() => {
+    const periods = periodsIn(range, grain, periodSettings);
+    return { range, grain, periods, headings: periods.map((period) => periodHeading(period, grain, periodSettings).main) };
+  }, [range, grain, periodSettings]);
 }

@@ -4,9 +4,9 @@
 import { type MouseEvent, type PointerEvent, useRef, useState } from "react";
 import { createPortal } from "react-dom";
 import { usePlan } from "../../client/session.tsx";
+import type { TrayItem, TrayKind } from "../../core/answers/tray.ts";
 import type { Edit } from "../../core/edits/edit.ts";
 import { giveToPerson } from "../../core/entry/trayDrop.ts";
-import type { TrayItem, TrayKind } from "../../core/load/tray.ts";
 import { hoursText, shortDay } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
 import { dropOutcome } from "./dropOutcome.ts";

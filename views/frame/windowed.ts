@@ -6,8 +6,8 @@ import { usePlanFacts } from "./frame.tsx";
 
 /** The window that the screens follow, and how to move it. */
 export function usePlanWindow() {
-  const { today, horizon } = usePlanFacts();
-  return useTimeWindow(today, horizon);
+  const { today, horizon, periodSettings } = usePlanFacts();
+  return useTimeWindow(today, horizon, periodSettings);
 }
 
 /** Makes a link to a screen that keeps the window; `more` adds to its query. */

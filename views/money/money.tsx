@@ -4,9 +4,10 @@ import Link from "next/link";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer } from "../../client/session.tsx";
-import type { Money as MoneyAnswer } from "../../core/cost/money.ts";
+import type { Money as MoneyAnswer } from "../../core/answers/money.ts";
 import { countText, hueOf, moneyText, periodHeading, rangeText } from "../../ui/format.ts";
 import { Segmented } from "../../ui/segmented.tsx";
+import { usePlanFacts } from "../frame/frame.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { useLinkTo, usePlanWindow } from "../frame/windowed.ts";
 
@@ -70,6 +71,7 @@ export function Money({ initial }: { initial: Initial<AnswerOf<"money">> }) {
 
 function MoneyTable({ money: { periods, rows, totals, total, currency } }: { money: MoneyAnswer }) {
   const { grain } = usePlanWindow();
+  const { periodSettings } = usePlanFacts();
   const linkTo = useLinkTo();
   const whole = grain === "day" || grain === "week" ? "month" : grain;
   const figure = "border-line border-b px-3 text-right whitespace-nowrap";
@@ -86,7 +88,7 @@ function MoneyTable({ money: { periods, rows, totals, total, currency } }: { mon
               Project <span className="font-normal text-[12.5px] text-ink-2">{currency}</span>
             </th>
             {periods.map((period) => {
-              const { main, side } = periodHeading(period, whole);
+              const { main, side } = periodHeading(period, whole, periodSettings);
               return (
                 <th
                   key={period.start}

@@ -1,7 +1,7 @@
 "use client";
 // Who could take an opening: ranked, with their room over its weeks; up to three side by side.
 import Link from "next/link";
-import type { CandidateRow, Candidates } from "../../core/load/openingBoard.ts";
+import type { CandidateRow, Candidates } from "../../core/answers/openings.ts";
 import { Button } from "../../ui/button.tsx";
 import { hoursText, longDay, moneyText, shareText, shortDay } from "../../ui/format.ts";
 import { useLinkTo } from "../frame/windowed.ts";

@@ -3,8 +3,8 @@
 import Link from "next/link";
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
+import type { FreePerson } from "../../core/answers/freeWhen.ts";
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
-import type { FreePerson } from "../../core/load/freeWhen.ts";
 import { DATE_HINT, readDate, writeDate } from "../../ui/dateText.ts";
 import { Field, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
 import { hoursText, shortDay } from "../../ui/format.ts";

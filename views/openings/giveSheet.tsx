@@ -1,9 +1,10 @@
 "use client";
-// Giving an opening: all of it, some hours, the days up to one, or split with a second person; what it does to them first.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
+import type { CandidateRow, Candidates } from "../../core/answers/openings.ts";
 import type { Share } from "../../core/entry/fillOpening.ts";
-import type { CandidateRow, Candidates } from "../../core/load/openingBoard.ts";
+// Giving an opening: all of it, some hours, the days up to one, or split with a second person; what it does to them first.
+import { hourTenths } from "../../core/plan/units.ts";
 import { Button } from "../../ui/button.tsx";
 import { DATE_HINT, readDate } from "../../ui/dateText.ts";
 import { Field, Select, TextInput } from "../../ui/field.tsx";
@@ -39,7 +40,7 @@ export function GiveSheet({
   const others = [...fitting, ...near].filter(({ personId }) => personId !== person.personId);
   const beside = others.find(({ personId }) => hook.view.beside.includes(personId));
   const [way, setWay] = useState<Way>(beside ? "split" : "whole");
-  const [hours, setHours] = useState(String(Math.round(Math.min(person.covered, opening.minutes) / 6) / 10));
+  const [hours, setHours] = useState(String(hourTenths(Math.min(person.covered, opening.minutes)) / 10));
   const [until, setUntil] = useState("");
   const [otherId, setOther] = useState(beside?.personId ?? others[0]?.personId ?? "");
   const [isPencilled, setPencilled] = useState(false);

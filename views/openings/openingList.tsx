@@ -1,7 +1,7 @@
 "use client";
 // The list of openings, walked through with the arrow keys.
 import type { KeyboardEvent } from "react";
-import type { OpeningRow } from "../../core/load/openingBoard.ts";
+import type { OpeningRow } from "../../core/answers/openings.ts";
 import { OpenSign } from "../../ui/avatar.tsx";
 import { hoursText, hueOf, shortDay } from "../../ui/format.ts";
 import type { OpeningsHook } from "./useOpenings.ts";

@@ -2,8 +2,8 @@
 // A proposal for all openings in the list, to go through line by line: each is taken or left.
 import { useEffect, useState } from "react";
 import { usePlan } from "../../client/session.tsx";
-import type { Proposal, ProposalLine } from "../../core/allocate/proposal.ts";
-import type { OpeningRow } from "../../core/load/openingBoard.ts";
+import type { OpeningRow } from "../../core/answers/openings.ts";
+import type { Proposal, ProposalLine } from "../../core/staffing/proposal.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText, hoursText, moneyText, shareText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";

@@ -1,8 +1,8 @@
 // What the screens about people say and list, without the screens.
 import { expect, test } from "vitest";
+import { rosterOf } from "../../core/answers/roster.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import { weekSpans } from "../../core/calendar/weekSpans.ts";
-import { rosterOf } from "../../core/load/roster.ts";
 import { buildModel } from "../../core/model.ts";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { type Filters, groupings, rosterGroups } from "./rosterView.ts";

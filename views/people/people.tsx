@@ -3,7 +3,7 @@
 import { Plus } from "lucide-react";
 import type { AnswerOf } from "../../client/questions.ts";
 import type { Initial } from "../../client/session.tsx";
-import type { RosterRow } from "../../core/load/roster.ts";
+import type { RosterRow } from "../../core/answers/roster.ts";
 import { shareOf } from "../../core/plan/units.ts";
 import { Button } from "../../ui/button.tsx";
 import { hoursText, shareText, wholeText } from "../../ui/format.ts";

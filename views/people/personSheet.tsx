@@ -1,9 +1,9 @@
 "use client";
 // A person in the side sheet: to look at, to change, to add.
 import Link from "next/link";
+import type { RosterRow } from "../../core/answers/roster.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import { weekSpans } from "../../core/calendar/weekSpans.ts";
-import type { RosterRow } from "../../core/load/roster.ts";
 import type { Person } from "../../core/plan/schema.ts";
 import { longDay } from "../../ui/format.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";

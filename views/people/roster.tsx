@@ -2,8 +2,8 @@
 // The rows of the roster, virtualised, under their groups.
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { type KeyboardEvent, memo, useRef } from "react";
+import type { RosterRow } from "../../core/answers/roster.ts";
 import { parseDay } from "../../core/calendar/day.ts";
-import type { RosterRow } from "../../core/load/roster.ts";
 import { shareOf } from "../../core/plan/units.ts";
 import { focusSoon } from "../../ui/focusSoon.ts";
 import { countText, hoursText, longDay, shareText } from "../../ui/format.ts";
@@ -183,7 +183,7 @@ const PersonLine = memo(function PersonLine({
 }) {
   const { person, roleNames, capacity, load } = row;
   const used = shareOf(load, capacity);
-  const isOver = load > capacity;
+  const isOver = row.state === "over";
   const note = employmentNote(row, horizonStart);
   return (
     <div

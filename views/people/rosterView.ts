@@ -1,5 +1,5 @@
 // Which rows of the roster are shown and how: search, filters, order and groups.
-import type { RosterRow } from "../../core/load/roster.ts";
+import type { RosterRow } from "../../core/answers/roster.ts";
 
 export const sortKeys = ["plan", "name", "role", "place", "hours", "used"] as const;
 export type SortKey = (typeof sortKeys)[number];

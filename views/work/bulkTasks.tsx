@@ -1,9 +1,9 @@
 "use client";
 // Many tasks at once: what is left as it is stays.
 import { useState } from "react";
+import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
 import { type FillKey, fillDown, fillKeys } from "../../core/entry/fillDown.ts";
-import type { OutlineTask } from "../../core/schedule/outline.ts";
 import { Button } from "../../ui/button.tsx";
 import { Field, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
 import { countText, hoursText } from "../../ui/format.ts";

@@ -1,7 +1,8 @@
 // Links as lines over the chart: from the end of one bar to the beginning of the next; critical ones in ink.
+
+import type { OutlineLink, OutlineTask } from "../../core/answers/outline.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { Link } from "../../core/plan/schema.ts";
-import type { OutlineLink, OutlineTask } from "../../core/schedule/outline.ts";
 import { percentOf } from "../../ui/timeChart.tsx";
 import { ROW_HEIGHT } from "./outlineTable.tsx";
 

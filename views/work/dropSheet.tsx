@@ -1,7 +1,7 @@
 "use client";
 // A bar that links decide was dragged: what that can mean, each with what it does, and none of it hidden.
 import { useState } from "react";
-import type { Drop, DropOption } from "../../core/schedule/drop.ts";
+import type { Drop, DropOption } from "../../core/answers/drop.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText, longDay } from "../../ui/format.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";

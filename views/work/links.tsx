@@ -3,8 +3,8 @@
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
+import type { Outline, OutlineLink, OutlineTask } from "../../core/answers/outline.ts";
 import type { Link } from "../../core/plan/schema.ts";
-import type { Outline, OutlineLink, OutlineTask } from "../../core/schedule/outline.ts";
 import { Button, IconButton } from "../../ui/button.tsx";
 import { Field, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";

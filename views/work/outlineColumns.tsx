@@ -1,9 +1,9 @@
 "use client";
 // The columns of a project's outline that can be shown or left out: their width, heading and what stands in them.
 import type { ReactNode } from "react";
+import type { OutlineTask } from "../../core/answers/outline.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
-import type { OutlineTask } from "../../core/schedule/outline.ts";
 import { Avatar, OpenSign } from "../../ui/avatar.tsx";
 import { hoursText, shortDay } from "../../ui/format.ts";
 

@@ -1,9 +1,9 @@
 import * as fc from "fast-check";
 import { expect, test } from "vitest";
+import { outlineOf } from "../../core/answers/outline.ts";
 import { applyEdit } from "../../core/edits/edit.ts";
 import { buildModel } from "../../core/model.ts";
 import type { Plan } from "../../core/plan/schema.ts";
-import { outlineOf } from "../../core/schedule/outline.ts";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { afterAll, type OutlineRow, placeAfter, type Step } from "./outlinePlace.ts";
 

@@ -3,7 +3,7 @@
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { type KeyboardEvent, useRef } from "react";
-import type { OutlineLink, OutlineTask } from "../../core/schedule/outline.ts";
+import type { OutlineLink, OutlineTask } from "../../core/answers/outline.ts";
 import { focusSoon } from "../../ui/focusSoon.ts";
 import { hueOf } from "../../ui/format.ts";
 import { ChartHead } from "../../ui/timeChart.tsx";

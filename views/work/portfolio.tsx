@@ -6,7 +6,7 @@ import { useRouter } from "next/navigation";
 import { parseAsBoolean, parseAsString, parseAsStringLiteral, useQueryStates } from "nuqs";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer } from "../../client/session.tsx";
-import type { PortfolioRow } from "../../core/schedule/portfolio.ts";
+import type { PortfolioRow } from "../../core/answers/portfolio.ts";
 import { Button } from "../../ui/button.tsx";
 import { Select, TextInput } from "../../ui/field.tsx";
 import { countText, hoursText, hueOf, longDay, rangeText, shortDay } from "../../ui/format.ts";

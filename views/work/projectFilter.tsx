@@ -1,7 +1,7 @@
 "use client";
 // Which projects are shown: by stage, client, category and lead.
 import { ListFilter } from "lucide-react";
-import type { PortfolioRow } from "../../core/schedule/portfolio.ts";
+import type { PortfolioRow } from "../../core/answers/portfolio.ts";
 import { Button } from "../../ui/button.tsx";
 import { Field, Select } from "../../ui/field.tsx";
 import { Menu } from "../../ui/menu.tsx";

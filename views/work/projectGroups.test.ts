@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
-import { workWeeks } from "../../core/load/workWeeks.ts";
+import { portfolioOf } from "../../core/answers/portfolio.ts";
+import { workWeeks } from "../../core/answers/workWeeks.ts";
 import { buildModel } from "../../core/model.ts";
-import { portfolioOf } from "../../core/schedule/portfolio.ts";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { isTroubled, noFilters, projectGroupings, projectGroups } from "./projectGroups.ts";
 

@@ -1,5 +1,5 @@
 // Projects under their headings: by stage, client, category or lead; only those that fit the search.
-import type { PortfolioRow } from "../../core/schedule/portfolio.ts";
+import type { PortfolioRow } from "../../core/answers/portfolio.ts";
 
 export const projectGroupings = ["stage", "client", "category", "lead"] as const;
 export type ProjectGrouping = (typeof projectGroupings)[number];

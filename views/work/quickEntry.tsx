@@ -1,10 +1,10 @@
 "use client";
 // Writing tasks down: one line, or a pasted list, shown as what it will become before it is added.
 import { type ClipboardEvent, type KeyboardEvent, useEffect, useMemo, useRef, useState } from "react";
+import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { PlacedLine } from "../../core/entry/newTasks.ts";
 import { type PartMeaning, readIndentedList, readTaskLine, type TaskLine } from "../../core/entry/taskLine.ts";
 import type { Fault } from "../../core/plan/faults.ts";
-import type { OutlineTask } from "../../core/schedule/outline.ts";
 import { Button } from "../../ui/button.tsx";
 import { readDate } from "../../ui/dateText.ts";
 import { countText } from "../../ui/format.ts";

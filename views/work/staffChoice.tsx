@@ -2,8 +2,8 @@
 // Somebody joins or leaves effort-sized work: what gives is asked, with what each answer comes to beside it.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
+import type { StaffOutcome, StaffOutcomes, StaffQuery, StaffWay } from "../../core/answers/staffOutcomes.ts";
 import type { Edit } from "../../core/edits/edit.ts";
-import type { StaffOutcome, StaffOutcomes, StaffQuery, StaffWay } from "../../core/edits/staffOutcomes.ts";
 import { Button } from "../../ui/button.tsx";
 import { hoursText, shortDay } from "../../ui/format.ts";
 

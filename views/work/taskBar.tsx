@@ -4,7 +4,7 @@
 import { type PointerEvent, useRef, useState } from "react";
 import { createPortal } from "react-dom";
 import { useMaybeAnswer } from "../../client/session.tsx";
-import type { OutlineTask } from "../../core/schedule/outline.ts";
+import type { OutlineTask } from "../../core/answers/outline.ts";
 import { countText, hoursText, longDay, shortDay } from "../../ui/format.ts";
 import { ChartBar, ChartGrid, percentOf } from "../../ui/timeChart.tsx";
 import { usePlanFacts } from "../frame/frame.tsx";

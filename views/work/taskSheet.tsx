@@ -2,8 +2,8 @@
 // A task in the side sheet: what it is, who works on it, and how to change both.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useForm } from "react-hook-form";
+import type { Outline, OutlineTask } from "../../core/answers/outline.ts";
 import type { Task } from "../../core/plan/schema.ts";
-import type { Outline, OutlineTask } from "../../core/schedule/outline.ts";
 import { Button } from "../../ui/button.tsx";
 import { Field, NamedOptions, Select, TextArea, TextInput } from "../../ui/field.tsx";
 import { countText, longDay, shortDay } from "../../ui/format.ts";

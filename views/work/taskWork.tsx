@@ -3,8 +3,8 @@
 import { X } from "lucide-react";
 import Link from "next/link";
 import { useState } from "react";
+import type { OutlineTask, OutlineWork } from "../../core/answers/outline.ts";
 import type { Assignment } from "../../core/plan/schema.ts";
-import type { OutlineTask, OutlineWork } from "../../core/schedule/outline.ts";
 import { OpenSign } from "../../ui/avatar.tsx";
 import { Button, IconButton } from "../../ui/button.tsx";
 import { Field, KindOptions, kindOf, Select, TextInput } from "../../ui/field.tsx";

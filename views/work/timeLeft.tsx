@@ -2,8 +2,8 @@
 // Time left before a date: who is in trouble, who has it in hand, who is done, who could help.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
+import type { TimeLeftRow } from "../../core/answers/timeLeft.ts";
 import { type Day, formatDay, parseDay } from "../../core/calendar/day.ts";
-import type { TimeLeftRow } from "../../core/load/timeLeft.ts";
 import { readDate, writeDate } from "../../ui/dateText.ts";
 import { Field, TextInput } from "../../ui/field.tsx";
 import { hoursText } from "../../ui/format.ts";
@@ -48,7 +48,7 @@ export function TimeLeftSheet({ projectId, until, onClose }: { projectId: string
                     {state === "helper" ? `${hoursText(row.have)} h free` : `${hoursText(row.remaining)} of ${hoursText(row.have)} h`}
                   </span>
                 </div>
-                {state !== "helper" && <Vessel capacity={row.have} load={row.remaining} isLevel={row.remaining >= row.have * 0.85} />}
+                {state !== "helper" && <Vessel capacity={row.have} load={row.remaining} isLevel={row.fill !== "open"} />}
               </div>
             ))}
           </SheetSection>

@@ -1,10 +1,10 @@
 "use client";
 // Why a task has its dates: every bound with what it asks for, the deciding one first; what cannot hold, with ways out.
 import { useMaybeAnswer } from "../../client/session.tsx";
+import type { OutlineTask } from "../../core/answers/outline.ts";
+import type { Why, WhyBound } from "../../core/answers/why.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import type { Task } from "../../core/plan/schema.ts";
-import type { OutlineTask } from "../../core/schedule/outline.ts";
-import type { Why, WhyBound } from "../../core/schedule/why.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText, hoursText, shortDay } from "../../ui/format.ts";
 import { SheetSection } from "../../ui/sheet.tsx";

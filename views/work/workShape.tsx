@@ -1,8 +1,8 @@
 "use client";
 // How an assignment's work is stated and spread: the five ways, the shape, its own dates, and the weeks they come to.
 import { useMaybeAnswer } from "../../client/session.tsx";
+import type { WorkWeeks } from "../../core/answers/workWeeks.ts";
 import { formatDay } from "../../core/calendar/day.ts";
-import type { WorkWeeks } from "../../core/load/workWeeks.ts";
 import type { Assignment } from "../../core/plan/schema.ts";
 import { readDate, writeDate } from "../../ui/dateText.ts";
 import { Field, Select, TextInput } from "../../ui/field.tsx";

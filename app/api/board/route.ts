@@ -1,7 +1,7 @@
 // The board's window as CSV or XLSX, with the rows, filters and measure that the address states.
 import { createLoader } from "nuqs/server";
-import { boardOf } from "../../../core/load/board.ts";
-import { horizonOf, todayOf } from "../../../core/model.ts";
+import { boardOf } from "../../../core/answers/board.ts";
+import { horizonOf, periodSettingsOf, todayOf } from "../../../core/calendar/horizon.ts";
 import { writeCsv } from "../../../interchange/csv.ts";
 import { writeXlsx } from "../../../interchange/xlsx.ts";
 import { windowFrom } from "../../../ui/timeWindow.ts";
@@ -20,7 +20,8 @@ export async function GET(request: Request): Promise<Response> {
   if (format !== "csv" && format !== "xlsx") return Response.json({ message: 'The board comes as "csv" or "xlsx".' }, { status: 400 });
   const { model } = await currentModel();
   const text = (name: string) => searchParams.get(name);
-  const window = windowFrom(text("from"), text("to"), text("by"), todayOf(model.plan, clockDay()), horizonOf(model.plan));
+  const settings = periodSettingsOf(model.plan);
+  const window = windowFrom(text("from"), text("to"), text("by"), todayOf(model.plan, clockDay()), horizonOf(model.plan), settings);
   const params = loadView(searchParams);
   const board = boardOf(model, { ...window, open: [], view: boardViewOf(params), countsTasks: params.show === "tasks" });
   const rows = boardTable(board, params.show);

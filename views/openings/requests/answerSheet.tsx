@@ -3,8 +3,8 @@
 import Link from "next/link";
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
+import type { RequestRow } from "../../../core/answers/requests.ts";
 import type { Edit } from "../../../core/edits/edit.ts";
-import type { RequestRow } from "../../../core/load/requests.ts";
 import type { WorkRequest } from "../../../core/plan/schema.ts";
 import { Button } from "../../../ui/button.tsx";
 import { Field, Select, TextArea } from "../../../ui/field.tsx";

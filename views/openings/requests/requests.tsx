@@ -4,7 +4,7 @@ import { Plus } from "lucide-react";
 import { parseAsString, useQueryStates } from "nuqs";
 import type { AnswerOf } from "../../../client/questions.ts";
 import { type Initial, useAnswer } from "../../../client/session.tsx";
-import type { RequestRow } from "../../../core/load/requests.ts";
+import type { RequestRow } from "../../../core/answers/requests.ts";
 import { Button } from "../../../ui/button.tsx";
 import { countText, hoursText, hueOf, shortDay } from "../../../ui/format.ts";
 import { useKeys } from "../../../ui/keys.ts";

@@ -3,7 +3,7 @@
 import { ChevronLeft, ChevronRight, Plus } from "lucide-react";
 import type { AnswerOf } from "../../../client/questions.ts";
 import type { Initial } from "../../../client/session.tsx";
-import type { CalendarYear } from "../../../core/calendar/calendarYear.ts";
+import type { CalendarYear } from "../../../core/answers/calendarYear.ts";
 import { parseDay } from "../../../core/calendar/day.ts";
 import { periodsIn } from "../../../core/calendar/periods.ts";
 import type { Calendar } from "../../../core/plan/schema.ts";

@@ -3,9 +3,9 @@
 import { parseAsString, useQueryState } from "nuqs";
 import type { AnswerOf } from "../../../client/questions.ts";
 import { type Initial, useAnswer } from "../../../client/session.tsx";
+import type { LeaveEntry, LeavePerson, LeaveRequest, LeaveTeam } from "../../../core/answers/leave.ts";
 import { parseDay } from "../../../core/calendar/day.ts";
 import type { Range } from "../../../core/calendar/periods.ts";
-import type { LeaveEntry, LeavePerson, LeaveRequest, LeaveTeam } from "../../../core/load/leave.ts";
 import { Button } from "../../../ui/button.tsx";
 import { countText, rangeText, shortDay } from "../../../ui/format.ts";
 import { Segmented } from "../../../ui/segmented.tsx";

@@ -5,8 +5,8 @@ import Link from "next/link";
 import type { ReactNode } from "react";
 import type { AnswerOf } from "../../../client/questions.ts";
 import type { Initial } from "../../../client/session.tsx";
+import type { PersonYear } from "../../../core/answers/personYear.ts";
 import { formatDay } from "../../../core/calendar/day.ts";
-import type { PersonYear } from "../../../core/load/personYear.ts";
 import { shareOf } from "../../../core/plan/units.ts";
 import { Button, IconButton } from "../../../ui/button.tsx";
 import { NamedOptions, Select } from "../../../ui/field.tsx";
@@ -161,11 +161,11 @@ function employment({ employedFrom, employedTo, kind, location }: PersonYear["pe
     .join(" · ");
 }
 
-function MonthSum({ sums: { regular, overtime, load, requested } }: { sums: PersonYear["months"][number] }) {
+function MonthSum({ sums: { regular, overtime, load, state, requested } }: { sums: PersonYear["months"][number] }) {
   const capacity = regular + overtime;
   return (
     <span
-      className={load > capacity ? "font-semibold text-over" : ""}
+      className={state === "over" ? "font-semibold text-over" : ""}
       title={overtime > 0 ? `with ${hoursText(overtime)} h overtime` : undefined}
     >
       {hoursText(load)} <span className="font-normal text-ink-2">of {hoursText(capacity)}</span>

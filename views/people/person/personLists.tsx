@@ -3,8 +3,8 @@
 import { AlertTriangle } from "lucide-react";
 import Link from "next/link";
 import type { ReactNode } from "react";
+import type { PersonYear } from "../../../core/answers/personYear.ts";
 import { parseDay } from "../../../core/calendar/day.ts";
-import type { PersonYear } from "../../../core/load/personYear.ts";
 import type { Person } from "../../../core/plan/schema.ts";
 import { hoursText, hueOf, rangeText } from "../../../ui/format.ts";
 import { useLinkTo } from "../../frame/windowed.ts";

@@ -5,7 +5,7 @@ import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
 import { parseDay } from "../../../core/calendar/day.ts";
 import type { Edit } from "../../../core/edits/edit.ts";
-import type { Unplaceable } from "../../../core/load/unplaceable.ts";
+import type { Unplaceable } from "../../../core/placing/unplaceable.ts";
 import { Button } from "../../../ui/button.tsx";
 import { hoursText, longDay } from "../../../ui/format.ts";
 import { newId } from "../../../ui/newId.ts";

@@ -3,9 +3,9 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useForm } from "react-hook-form";
 import * as z from "zod";
+import type { PersonYear } from "../../../core/answers/personYear.ts";
 import { formatDay } from "../../../core/calendar/day.ts";
 import type { Edit } from "../../../core/edits/edit.ts";
-import type { PersonYear } from "../../../core/load/personYear.ts";
 import type { Person } from "../../../core/plan/schema.ts";
 import { Button } from "../../../ui/button.tsx";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../../ui/dateText.ts";

@@ -6,7 +6,7 @@ import { parseAsBoolean, parseAsString, useQueryState } from "nuqs";
 import { type KeyboardEvent, useRef, useState } from "react";
 import type { AnswerOf } from "../../../client/questions.ts";
 import { type Initial, useAnswer, usePlan } from "../../../client/session.tsx";
-import type { SkillColumn, SkillMatrix } from "../../../core/load/skillMatrix.ts";
+import type { SkillColumn, SkillMatrix } from "../../../core/answers/skillMatrix.ts";
 import { Button } from "../../../ui/button.tsx";
 import { TextInput } from "../../../ui/field.tsx";
 import { focusSoon } from "../../../ui/focusSoon.ts";

@@ -4,12 +4,13 @@ import { Plus } from "lucide-react";
 import { parseAsString, useQueryState } from "nuqs";
 import type { AnswerOf } from "../../../client/questions.ts";
 import { type Initial, useAnswer, usePlan } from "../../../client/session.tsx";
+import type { TeamRow } from "../../../core/answers/teamBoard.ts";
 import type { Range } from "../../../core/calendar/periods.ts";
-import type { TeamRow } from "../../../core/load/teamBoard.ts";
 import { Button } from "../../../ui/button.tsx";
 import { hoursText, periodHeading, periodPhrase } from "../../../ui/format.ts";
 import { useKeys } from "../../../ui/keys.ts";
 import { Vessel } from "../../../ui/vessel.tsx";
+import { usePlanFacts } from "../../frame/frame.tsx";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
 import { usePlanWindow } from "../../frame/windowed.ts";
 import { PeopleTabs } from "../tabs.tsx";
@@ -22,6 +23,7 @@ const LEAST_COLUMN = 66;
 export function Teams({ initial }: { initial: Initial<AnswerOf<"teams">> }) {
   const session = usePlan();
   const { range, grain } = usePlanWindow();
+  const { periodSettings } = usePlanFacts();
   const { periods, rows } = useAnswer("teams", { range, grain }, initial);
   const [open, setOpen] = useQueryState("team", parseAsString.withOptions({ shallow: true }));
   const selected = rows.find(({ team }) => team.id === open) ?? null;
@@ -70,7 +72,7 @@ export function Teams({ initial }: { initial: Initial<AnswerOf<"teams">> }) {
                   Team <span className="block font-normal text-[12.5px] text-ink-2">free hours</span>
                 </th>
                 {periods.map((period) => {
-                  const { main, side } = periodHeading(period, grain);
+                  const { main, side } = periodHeading(period, grain, periodSettings);
                   return (
                     <th key={period.start} scope="col" className="border-line border-r border-b px-2 text-left font-semibold leading-tight">
                       {main} <span className="block font-normal text-[12.5px] text-ink-2">{side}</span>
@@ -98,7 +100,7 @@ export function Teams({ initial }: { initial: Initial<AnswerOf<"teams">> }) {
 }
 
 function Row({ row, periods, isSelected, onSelect }: { row: TeamRow; periods: Range[]; isSelected: boolean; onSelect: () => void }) {
-  const { team, depth, reach, projectName, capacity, toTeam, toMembers } = row;
+  const { team, depth, reach, projectName, capacity, toTeam, toMembers, state } = row;
   return (
     <tr onClick={onSelect} className={`h-[46px] cursor-pointer ${isSelected ? "bg-pine-wash" : "hover:bg-well/60"}`}>
       <th
@@ -116,20 +118,20 @@ function Row({ row, periods, isSelected, onSelect }: { row: TeamRow; periods: Ra
       </th>
       {periods.map((period, p) => {
         const load = toTeam[p] + toMembers[p];
-        const room = capacity[p] - load;
+        const isOver = state[p] === "over";
         const says = `${team.name}, ${periodPhrase(period)}: ${hoursText(toTeam[p])} h given to the team and ${hoursText(toMembers[p])} h to its people, of ${hoursText(capacity[p])} h`;
         return (
           <td
             key={period.start}
             aria-label={says}
             title={says}
-            className={`border-line border-r border-b px-2 align-middle ${room < 0 ? "bg-over-wash" : ""}`}
+            className={`border-line border-r border-b px-2 align-middle ${isOver ? "bg-over-wash" : ""}`}
           >
-            <span className={`block text-right ${room < 0 ? "font-bold text-over" : ""}`}>
+            <span className={`block text-right ${isOver ? "font-bold text-over" : ""}`}>
               {toTeam[p] > 0 && <span className="mr-1 text-[12px] text-plum">+{hoursText(toTeam[p])}</span>}
-              {hoursText(room)}
+              {hoursText(capacity[p] - load)}
             </span>
-            <Vessel capacity={capacity[p]} load={load} isLevel={load >= capacity[p] * 0.85} />
+            <Vessel capacity={capacity[p]} load={load} isLevel={state[p] !== "open"} />
           </td>
         );
       })}

@@ -1,7 +1,7 @@
 "use client";
 // Making a page of a project for a client: what stands on it, then a file of its own or a print.
 import { useState } from "react";
-import type { Outline } from "../../../core/schedule/outline.ts";
+import type { Outline } from "../../../core/answers/outline.ts";
 import { Button } from "../../../ui/button.tsx";
 import { pageText, printPage, savePage } from "../../../ui/savePage.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";

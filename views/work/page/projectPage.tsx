@@ -1,8 +1,8 @@
 // A project as one page of its own, to be printed or sent to a client: outline, dates and a chart; no hours and no money.
 import Markdown from "react-markdown";
+import type { Outline, OutlineTask } from "../../../core/answers/outline.ts";
 import { type Day, dateOf, dayOfDate } from "../../../core/calendar/day.ts";
 import type { Range } from "../../../core/calendar/periods.ts";
-import type { Outline, OutlineTask } from "../../../core/schedule/outline.ts";
 import { longDay, shortDay } from "../../../ui/format.ts";
 
 export interface PageOptions {

@@ -1,4 +1,4 @@
-import { leaveFeed } from "../../../../../core/load/feeds.ts";
+import { leaveFeed } from "../../../../../core/answers/feeds.ts";
 import { calendarResponse } from "../../../../calendarResponse.ts";
 import { currentModel } from "../../../../host.ts";
 

@@ -1,4 +1,4 @@
-import { assignmentsFeed } from "../../../../../core/load/feeds.ts";
+import { assignmentsFeed } from "../../../../../core/answers/feeds.ts";
 import { calendarResponse } from "../../../../calendarResponse.ts";
 import { currentModel } from "../../../../host.ts";
 

@@ -1,0 +1,216 @@
+import { expect, test } from "vitest";
+import { fernhollow } from "../../demo/fernhollow.ts";
+import { type BoardFilters, type BoardView, boardRowKinds, noBoardFilters, usualView } from "../board/view.ts";
+import { parseDay } from "../calendar/day.ts";
+import { applyEdit } from "../edits/edit.ts";
+import { barsOf } from "../load/bars.ts";
+import { countedShares, defaultCounting } from "../load/counting.ts";
+import { buildModel } from "../model.ts";
+import { placedIn } from "../placing/placements.ts";
+import { loadReport } from "../reports/load.ts";
+import { boardOf } from "./board.ts";
+import { explainCell } from "./explain.ts";
+import { ribbonOf } from "./ribbon.ts";
+import { takersOf } from "./takers.ts";
+import { trayOf } from "./tray.ts";
+
+const model = buildModel(fernhollow());
+const range = { start: parseDay("2027-01-25"), stop: parseDay("2027-03-22") };
+const asked = { range, grain: "week" as const };
+const board = boardOf(model, { ...asked, open: ["ines"] });
+const count = board.periods.length;
+
+test("the board says of each person what the load report says", () => {
+  const report = loadReport(model, asked, defaultCounting);
+  for (const [at, row] of board.rows.entries()) {
+    if (row.kind !== "person") continue;
+    const person = report.people.find(({ id }) => id === row.id);
+    expect([...board.load.slice(at * count, (at + 1) * count)]).toEqual(person?.load);
+    expect([...board.capacity.slice(at * count, (at + 1) * count)]).toEqual(person?.capacity);
+    expect([...board.peakOver.slice(at * count, (at + 1) * count)]).toEqual(person?.peakOver);
+  }
+  expect(board.assignedPercent).toBe(report.totals.assignedPercent);
+  expect(board.usedPercent).toBe(report.totals.utilizationPercent);
+});
+
+test("a role adds up its people, and the heads add up everybody", () => {
+  const sums = new Map<string, number[]>();
+  board.rows.forEach((row, at) => {
+    if (row.kind !== "person") return;
+    const known = sums.get(row.roleName) ?? new Array<number>(count).fill(0);
+    sums.set(
+      row.roleName,
+      known.map((sum, p) => sum + board.load[at * count + p]),
+    );
+  });
+  board.rows.forEach((row, at) => {
+    if (row.kind === "group") expect([...board.load.slice(at * count, (at + 1) * count)]).toEqual(sums.get(row.name));
+  });
+  expect([...board.all.load]).toEqual(Array.from({ length: count }, (_, p) => [...sums.values()].reduce((sum, own) => sum + own[p], 0)));
+});
+
+test("with a limit only the first rows have figures, and all rows have names", () => {
+  const cut = boardOf(model, { ...asked, open: [], limit: 4 });
+  expect(cut.rows).toEqual(board.rows);
+  expect(cut.load).toEqual(board.load.slice(0, 4 * count));
+  expect([cut.assignedPercent, cut.usedPercent, cut.all]).toEqual([board.assignedPercent, board.usedPercent, board.all]);
+});
+
+test("an open person's bars add up to their load, period by period", () => {
+  const at = board.rows.findIndex(({ id }) => id === "ines");
+  const sums = board.periods.map((_, p) => board.bars.ines.reduce((sum, { periods }) => sum + periods[p], 0));
+  expect(sums).toEqual([...board.load.slice(at * count, (at + 1) * count)]);
+});
+
+test("the lines of a cell add up to its capacity and load, for everybody and every week of the horizon", () => {
+  for (const { id } of model.plan.people) {
+    for (let start = parseDay("2026-10-05"); start < parseDay("2027-07-05"); start += 7) {
+      const cell = explainCell(model, id, { start, stop: start + 7 });
+      if (!cell) throw new Error(`${id} is in the plan`);
+      expect(
+        cell.capacityLines.reduce((sum, { minutes }) => sum + minutes, 0),
+        `${id} ${start}`,
+      ).toBe(cell.capacity);
+      expect(
+        cell.bars.reduce((sum, { minutes }) => sum + minutes, 0),
+        `${id} ${start}`,
+      ).toBe(cell.load);
+      expect(cell.room - cell.over).toBe(cell.capacity - cell.load);
+    }
+  }
+});
+
+test("a week with training says so, in words and minutes", () => {
+  const cell = explainCell(model, "ines", { start: parseDay("2027-02-08"), stop: parseDay("2027-02-15") });
+  expect(cell?.capacityLines).toEqual([
+    { kind: "week", isPattern: true, days: 4, minutes: 1_920 },
+    { kind: "timeOff", name: "training", note: "Dimmer certificate", days: 1, minutes: -480 },
+  ]);
+});
+
+test("nobody is explained who is not in the plan", () => {
+  expect(explainCell(model, "nobody", range)).toBeNull();
+  expect(barsOf(model, "nobody", range, [range], countedShares(model, defaultCounting))).toEqual([]);
+  expect(takersOf(model, "nothing")).toBeNull();
+});
+
+test("the ribbon's weeks add up to the report of the whole horizon", () => {
+  const ribbon = ribbonOf(model, 0);
+  const report = loadReport(model, { range: ribbon.horizon, grain: "year" }, defaultCounting);
+  const sum = (figures: readonly number[]) => figures.reduce((all, own) => all + own, 0);
+  expect(sum(ribbon.load)).toBe(sum(report.people.flatMap(({ load }) => load)));
+  expect(ribbon.today).toBe(parseDay("2027-02-01"));
+});
+
+test("who could take work: those with the role first, nobody covers more than is needed, not the one who has it", () => {
+  const takers = takersOf(model, "rockpools-mara");
+  expect(takers?.people.some(({ personId }) => personId === "mara")).toBe(false);
+  const hasRole = takers?.people.map((taker) => taker.hasRole) ?? [];
+  expect(hasRole.lastIndexOf(true)).toBeLessThan(hasRole.indexOf(false));
+  expect(takers?.people.every(({ cover }) => cover >= 0 && cover <= (takers?.need ?? 0))).toBe(true);
+  expect(takers?.people[0].name).toMatch(/Kaspar|Rui/);
+});
+
+test("the tray holds what has nobody, no dates, no estimate, and hours before somebody joins", () => {
+  const { items: tray, counts } = trayOf(model);
+  const tasks = (kind: string) => tray.filter((item) => item.kind === kind).map(({ taskId }) => taskId);
+  expect(tasks("noDates")).toEqual(["tidepool-braille", "slowlight-guide"]);
+  expect(counts.noDates).toBe(2);
+  expect(tasks("noEstimate")).toContain("thunder-press");
+  expect(tray.find(({ assignmentId }) => assignmentId === "rockpools-yara")).toMatchObject({
+    kind: "unplaced",
+    who: "Yara Lindqvist",
+    minutes: 960,
+  });
+  expect(tray.find(({ assignmentId }) => assignmentId === "tank-open")).toMatchObject({ kind: "opening", minutes: 2_400 });
+});
+
+const view = (set: Partial<BoardView>): BoardView => ({ ...usualView, ...set });
+const sumOf = (minutes: ArrayLike<number>) => Array.from(minutes).reduce((sum, own) => sum + own, 0);
+
+test("always: whatever the rows are, they add up to the same load, and the heads to everybody shown", () => {
+  for (const rows of boardRowKinds) {
+    const seen = boardOf(model, { ...asked, open: [], view: view({ rows }) });
+    expect([...seen.all.load], rows).toEqual([...board.all.load]);
+    const kind = rows === "projects" || rows === "peopleProjects" ? "part" : rows === "roles" || rows === "teams" ? "group" : "person";
+    const load = seen.rows.reduce(
+      (sum, row, at) => (row.kind === kind ? sum + sumOf(seen.load.slice(at * count, (at + 1) * count)) : sum),
+      0,
+    );
+    // Somebody in two teams stands under both.
+    if (rows === "team" || rows === "teams") expect(load, rows).toBeGreaterThanOrEqual(sumOf(board.all.load));
+    else expect(load, rows).toBe(sumOf(board.all.load));
+    expect(new Set(seen.rows.map(({ key }) => key)).size, rows).toBe(seen.rows.length);
+  }
+});
+
+test("filters leave people by what they are and by what they are on", () => {
+  const names = (filters: Partial<BoardFilters>) =>
+    boardOf(model, { ...asked, open: [], view: view({ rows: "none", filters: { ...noBoardFilters, ...filters } }) }).rows.map(
+      ({ id }) => id,
+    );
+  const neon = names({ skill: "neon" });
+  expect(neon).toContain("ines");
+  expect(neon.length).toBeLessThan(names({}).length);
+  const onRivers = names({ project: "rivers" });
+  const report = new Set(model.plan.assignments.filter(({ taskId }) => taskId.startsWith("rivers-")).map(({ personId }) => personId));
+  expect(onRivers.length).toBeGreaterThan(0);
+  expect(onRivers.every((id) => report.has(id))).toBe(true);
+  expect(names({ project: "rivers", role: "fabricator" }).every((id) => onRivers.includes(id))).toBe(true);
+});
+
+test("the pipeline counts when asked, by its probability or in full; the worst stand first", () => {
+  const all = (pipeline: "none" | "weighted" | "full") => {
+    const seen = boardOf(model, { ...asked, open: [], view: view({ rows: "roles", counting: { pencilled: true, pipeline } }) });
+    return sumOf(seen.open) + sumOf(seen.all.load);
+  };
+  expect(all("none")).toBeLessThan(all("weighted"));
+  expect(all("weighted")).toBeLessThan(all("full"));
+  const worst = boardOf(model, { ...asked, open: [], view: view({ rows: "none", sort: "worst" }) });
+  const over = worst.rows.map((_, at) =>
+    worst.periods.reduce((sum, __, p) => sum + Math.max(0, worst.load[at * count + p] - worst.capacity[at * count + p]), 0),
+  );
+  expect(over[0]).toBeGreaterThan(0);
+  expect(over).toEqual([...over].sort((a, b) => b - a));
+});
+
+test("an accepted overload is shown and leaves the list of troubles, while the load stays", () => {
+  const at = board.rows.findIndex(
+    ({ id }, row) => id !== "" && board.rows[row].kind === "person" && board.load[row * count + 2] > board.capacity[row * count + 2],
+  );
+  const personId = board.rows[at].id;
+  const outcome = applyEdit(model.plan, {
+    kind: "acceptOverload",
+    acceptance: { id: "x", personId, from: "2027-02-08", to: "2027-02-14", reason: "The opening is worth it." },
+  });
+  if (!outcome.plan) throw new Error("the edit fits the plan");
+  const next = boardOf(buildModel(outcome.plan), { ...asked, open: [] });
+  expect(next.accepted[at * count + 2]).toBe(1);
+  expect(sumOf(next.accepted)).toBe(1);
+  expect(next.load).toEqual(board.load);
+  expect(board.overMinutes - next.overMinutes).toBe(board.load[at * count + 2] - board.capacity[at * count + 2]);
+});
+
+test("of a load, what is pencilled, asked for or not won yet is told apart, and never more than all of it", () => {
+  const counting = { pencilled: true, pipeline: "full" } as const;
+  const shown = boardOf(model, { ...asked, open: [], view: { ...usualView, rows: "none", counting } });
+  const shares = countedShares(model, counting);
+  const { work, placements } = model;
+  shown.rows.forEach(({ id }, at) => {
+    shown.periods.forEach(({ start, stop }, p) => {
+      let minutes = 0;
+      for (let row = 0; row < work.assignments; row++) {
+        const { personId, firmness } = model.plan.assignments[row];
+        const stage = model.plan.projects[work.project[row]].stage;
+        const isFirm = (firmness === undefined || firmness === "confirmed") && stage !== "idea" && stage !== "pipeline";
+        if (personId === id && !isFirm && shares[row] > 0) minutes += placedIn(placements, row, shares[row], start, stop);
+      }
+      const slot = at * shown.periods.length + p;
+      expect(shown.tentative[slot], `${id} ${p}`).toBe(minutes);
+      expect(shown.tentative[slot]).toBeLessThanOrEqual(shown.load[slot]);
+    });
+  });
+  expect(shown.tentative.some((minutes) => minutes > 0)).toBe(true);
+  const firm = boardOf(model, { ...asked, open: [], view: { ...usualView, counting: { pencilled: false, pipeline: "none" } } });
+  expect(firm.tentative.every((own) => own === 0)).toBe(true);
+});

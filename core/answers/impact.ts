@@ -1,0 +1,154 @@
+// What an edit would do to the whole plan: capacity, who goes over, hours that lose their place, finishes that move.
+import type { Day } from "../calendar/day.ts";
+import { horizonOf, periodSettingsOf } from "../calendar/horizon.ts";
+import { periodsIn, type Range } from "../calendar/periods.ts";
+import { applyEdit, type Edit } from "../edits/edit.ts";
+import { defaultCounting } from "../load/counting.ts";
+import { levelBandOf, overBeyond, type PeriodSums, peopleSums } from "../load/periodSums.ts";
+import type { Model } from "../model.ts";
+import { rowById } from "../plan/rows.ts";
+import { movesOf } from "../schedule/moves.ts";
+import { updateModel } from "../update.ts";
+
+/** A week in which somebody goes over, or goes over by more. Minutes. */
+export interface OverRise {
+  personId: string;
+  name: string;
+  week: Range;
+  before: number;
+  after: number;
+}
+
+/** Hours of an assignment that lose their place. Minutes. */
+export interface UnplacedRise {
+  assignmentId: string;
+  taskName: string;
+  projectName: string;
+  who: string;
+  minutes: number;
+}
+
+/** A finish that moves. */
+export interface FinishMove {
+  kind: "task" | "project";
+  id: string;
+  name: string;
+  before: Day;
+  after: Day;
+}
+
+export interface Impact {
+  /** Why the edit cannot be made; everything else is empty then. */
+  faults: string[];
+  /** Minutes of the horizon, of everybody. */
+  capacity: { before: number; after: number };
+  /** People whose capacity changes in some week. */
+  people: number;
+  /** Weeks in which capacity changes, with the change in minutes. */
+  weeks: { week: Range; change: number }[];
+  over: OverRise[];
+  /** Minutes that were over and are no longer. */
+  relieved: number;
+  unplaced: UnplacedRise[];
+  /** Minutes that had no place and have one now, or are somebody else's. */
+  placedAgain: number;
+  /** Tasks, and after them the projects whose last finish moves. */
+  finishes: FinishMove[];
+}
+
+/** Tries an edit on a copy of the plan and compares the two over the horizon, with the default counting. */
+export function impactOf(model: Model, edit: Edit): Impact {
+  const outcome = applyEdit(model.plan, edit);
+  if (!outcome.plan) return { ...nothing, faults: outcome.faults.map(({ message }) => message) };
+  const next = updateModel(model, outcome.plan, outcome.changes);
+  const weeks = periodsIn(horizonOf(model.plan), "week", periodSettingsOf(model.plan));
+  return {
+    faults: [],
+    ...compareLoads(model, next, weeks),
+    ...compareUnplaced(model, next),
+    finishes: finishMoves(model, next),
+  };
+}
+
+const nothing: Impact = {
+  faults: [],
+  capacity: { before: 0, after: 0 },
+  people: 0,
+  weeks: [],
+  over: [],
+  relieved: 0,
+  unplaced: [],
+  placedAgain: 0,
+  finishes: [],
+};
+
+function compareLoads(
+  model: Model,
+  next: Model,
+  weeks: readonly Range[],
+): Pick<Impact, "capacity" | "people" | "weeks" | "over" | "relieved"> {
+  const [was, is] = [sumsOf(model, weeks), sumsOf(next, weeks)];
+  const count = weeks.length;
+  const band = levelBandOf(next.plan);
+  const known = rowById(model.plan.people);
+  const change = new Int32Array(count);
+  const capacity = { before: total(was.capacity), after: total(is.capacity) };
+  const over: OverRise[] = [];
+  let [people, relieved] = [0, 0];
+  next.plan.people.forEach(({ id, name }, row) => {
+    const old = known.get(id);
+    let isChanged = false;
+    for (let week = 0; week < count; week++) {
+      const at = row * count + week;
+      const [oldCapacity, oldLoad] = old === undefined ? [0, 0] : [was.capacity[old * count + week], was.load[old * count + week]];
+      const [before, after] = [overBeyond(oldCapacity, oldLoad, band), overBeyond(is.capacity[at], is.load[at], band)];
+      if (is.capacity[at] !== oldCapacity) isChanged = true;
+      change[week] += is.capacity[at] - oldCapacity;
+      if (after > before) over.push({ personId: id, name, week: weeks[week], before, after });
+      else relieved += before - after;
+    }
+    if (isChanged) people++;
+  });
+  const changed = weeks.flatMap((week, at) => (change[at] === 0 ? [] : [{ week, change: change[at] }]));
+  return { capacity, people, weeks: changed, over: over.sort((a, b) => b.after - b.before - (a.after - a.before)), relieved };
+}
+
+function sumsOf(model: Model, weeks: readonly Range[]): PeriodSums {
+  const everybody = Int32Array.from(model.plan.people, (_, row) => row);
+  return peopleSums(model, model.load(defaultCounting), everybody, weeks);
+}
+
+const total = (minutes: Int32Array): number => minutes.reduce((sum, own) => sum + own, 0);
+
+function compareUnplaced(model: Model, next: Model): Pick<Impact, "unplaced" | "placedAgain"> {
+  const { shares } = next.load(defaultCounting);
+  const known = rowById(model.plan.assignments);
+  const { plan, work, placements } = next;
+  const unplaced: UnplacedRise[] = [];
+  let placedAgain = 0;
+  plan.assignments.forEach(({ id }, row) => {
+    const old = known.get(id);
+    const minutes = placements.unplaced[row] - (old === undefined ? 0 : model.placements.unplaced[old]);
+    if (shares[row] < 0 || minutes === 0) return;
+    if (minutes < 0) placedAgain -= minutes;
+    else
+      unplaced.push({
+        assignmentId: id,
+        taskName: plan.tasks[work.task[row]].name,
+        projectName: plan.projects[work.project[row]].name,
+        who: plan.people[work.person[row]]?.name ?? plan.teams[work.team[row]]?.name ?? plan.roles[work.role[row]]?.name ?? "",
+        minutes,
+      });
+  });
+  return { unplaced: unplaced.sort((a, b) => b.minutes - a.minutes), placedAgain };
+}
+
+function finishMoves(model: Model, next: Model): FinishMove[] {
+  const { tasks, projects } = movesOf(model, next);
+  return [
+    ...tasks
+      .filter(({ before, after }) => before.finish !== after.finish)
+      .map(({ taskId: id, name, before, after }) => ({ kind: "task" as const, id, name, before: before.finish, after: after.finish })),
+    ...projects.map(({ projectId: id, name, before, after }) => ({ kind: "project" as const, id, name, before, after })),
+  ];
+}

@@ -1,0 +1,64 @@
+// All projects side by side: dates, hours needed and hours with somebody.
+import { type Day, parseDay } from "../calendar/day.ts";
+import { isPipeline } from "../load/counting.ts";
+import type { Model } from "../model.ts";
+import { findRow } from "../plan/rows.ts";
+import type { Project } from "../plan/schema.ts";
+import { isOpening } from "../work/work.ts";
+
+export interface PortfolioRow {
+  project: Project;
+  projectRow: number;
+  clientName: string | null;
+  leadName: string | null;
+  isPipeline: boolean;
+  start: Day;
+  finish: Day;
+  /** Days by which the finish misses the project's deadline; 0 where it holds or none is set. */
+  lateDays: number;
+  tasks: number;
+  asked: number;
+  open: number;
+  unplaced: number;
+  /** Share that is done, 0 … 100, weighted by hours; null where nothing asks for any. */
+  progress: number | null;
+}
+
+/** The plan's projects in plan order. Minutes count pencilled work, whatever the stage. */
+export function portfolioOf(model: Model): PortfolioRow[] {
+  const { plan, schedule, work, placements } = model;
+  const rows = plan.projects.map((project, row): PortfolioRow => {
+    const { start, finish } = schedule.projects[row];
+    const deadline = project.deadline === undefined ? null : parseDay(project.deadline);
+    return {
+      project,
+      projectRow: row,
+      clientName: findRow(plan.clients, project.clientId)?.name ?? null,
+      leadName: findRow(plan.people, project.leadId)?.name ?? null,
+      isPipeline: isPipeline(project),
+      start: start.day,
+      finish: finish.day,
+      lateDays: deadline === null ? 0 : Math.max(0, finish.day - deadline),
+      tasks: 0,
+      asked: 0,
+      open: 0,
+      unplaced: 0,
+      progress: null,
+    };
+  });
+  const byId = new Map(rows.map((row) => [row.project.id, row]));
+  for (const { projectId } of plan.tasks) (byId.get(projectId) as PortfolioRow).tasks++;
+  const done = new Float64Array(rows.length);
+  for (let row = 0; row < work.rows; row++) {
+    const sums = rows[work.project[row]];
+    const { state, percentComplete = 0 } = plan.tasks[work.task[row]];
+    done[work.project[row]] += (placements.asked[row] * (state === "done" ? 100 : percentComplete)) / 100;
+    sums.asked += placements.asked[row];
+    sums.unplaced += placements.unplaced[row];
+    if (isOpening(work, row)) sums.open += placements.asked[row];
+  }
+  rows.forEach((row, at) => {
+    if (row.asked > 0) row.progress = Math.round((done[at] / row.asked) * 100);
+  });
+  return rows;
+}

@@ -1,0 +1,129 @@
+// Requests for work with their state and history, hours told apart by project, and the messages that went out.
+import type { Day } from "../calendar/day.ts";
+import type { Model } from "../model.ts";
+import { findRow, rowById } from "../plan/rows.ts";
+import type { WorkRequest } from "../plan/schema.ts";
+import { isOpening } from "../work/work.ts";
+
+export interface RequestRow {
+  request: WorkRequest;
+  taskName: string;
+  projectId: string;
+  projectName: string;
+  projectRow: number;
+  /** The role or the person that is asked for. */
+  wanted: string;
+  /** Who is offered. */
+  offered: string | null;
+  /** Null where its work is no longer on the plan, or has no dates. */
+  dates: { start: Day; finish: Day } | null;
+  /** Waits for the manager, or for whoever asked. */
+  isWaiting: boolean;
+}
+
+/** Minutes of one project by how sure they are. */
+export interface ProjectHours {
+  projectId: string;
+  name: string;
+  projectRow: number;
+  asked: number;
+  confirmed: number;
+  pencilled: number;
+  open: number;
+}
+
+export interface Requests {
+  /** Those that wait first, then the newest. */
+  rows: RequestRow[];
+  /** Of projects that have somebody asked for. */
+  projects: ProjectHours[];
+}
+
+export function requestsOf(model: Model): Requests {
+  const { plan } = model;
+  const rows = plan.requests.map((request) => requestRow(model, request));
+  const last = ({ request }: RequestRow) => request.history[request.history.length - 1].at;
+  rows.sort((a, b) => Number(b.isWaiting) - Number(a.isWaiting) || last(b).localeCompare(last(a)));
+  const concerned = new Set(rows.map(({ projectId }) => projectId));
+  return { rows, projects: projectHours(model).filter(({ projectId }) => concerned.has(projectId)) };
+}
+
+function requestRow({ plan, schedule, work }: Model, request: WorkRequest): RequestRow {
+  const task = findRow(plan.tasks, request.taskId);
+  const project = rowById(plan.projects).get(task?.projectId ?? "") ?? -1;
+  const row = rowById(plan.assignments).get(request.assignmentId ?? "");
+  const dates = row === undefined ? null : schedule.of(work.task[row]);
+  return {
+    request,
+    taskName: task?.name ?? "",
+    projectId: plan.projects[project]?.id ?? "",
+    projectName: plan.projects[project]?.name ?? "",
+    projectRow: project,
+    wanted: findRow(plan.people, request.personId)?.name ?? findRow(plan.roles, request.roleId)?.name ?? "",
+    offered: findRow(plan.people, request.offeredId)?.name ?? null,
+    dates:
+      dates && row !== undefined
+        ? {
+            start: Math.max(dates.start.day, work.from[row]),
+            finish: work.to[row] < 0 ? dates.finish.day : Math.min(dates.finish.day, work.to[row]),
+          }
+        : null,
+    isWaiting: request.state === "asked" || request.state === "offered",
+  };
+}
+
+/** What people, teams and openings of every project come to, by how sure it is. */
+export function projectHours({ plan, work, placements }: Model): ProjectHours[] {
+  const hours = plan.projects.map(({ id, name }, projectRow) => ({
+    projectId: id,
+    name,
+    projectRow,
+    asked: 0,
+    confirmed: 0,
+    pencilled: 0,
+    open: 0,
+  }));
+  for (let row = 0; row < work.rows; row++) {
+    if (work.isMaterial[row] === 1) continue;
+    const firmness = row < work.assignments ? (plan.assignments[row].firmness ?? "confirmed") : "confirmed";
+    const key = firmness === "asked" ? "asked" : isOpening(work, row) ? "open" : firmness;
+    hours[work.project[row]][key] += placements.asked[row];
+  }
+  return hours;
+}
+
+/** One message of the stand-in for mail. */
+export interface Message {
+  key: string;
+  at: string;
+  by: string;
+  to: string;
+  subject: string;
+  text: string;
+  requestId: string;
+}
+
+const subjects = {
+  asked: "Asked for",
+  offered: "Offered for",
+  confirmed: "Confirmed",
+  declined: "Turned down",
+} as const;
+
+/** Every message that a step of a request has sent, the newest first. */
+export function outboxOf(model: Model): Message[] {
+  const rows = model.plan.requests.map((request) => requestRow(model, request));
+  return rows
+    .flatMap(({ request, taskName, projectName, wanted }) =>
+      request.history.map(({ at, by, to, step, text }, entry) => ({
+        key: `${request.id} ${entry}`,
+        at,
+        by,
+        to,
+        subject: `${subjects[step]}: ${taskName}, ${projectName}`,
+        text: text ?? `${wanted}, ${request.hours} h`,
+        requestId: request.id,
+      })),
+    )
+    .sort((a, b) => b.at.localeCompare(a.at));
+}

@@ -1,0 +1,124 @@
+// Why a task has the dates it has: every bound with the date it asks for, the deciding one first, and what an earlier
+// start would take.
+import type { Day } from "../calendar/day.ts";
+import type { Model } from "../model.ts";
+import { findRow, rowById } from "../plan/rows.ts";
+import type { Link, Task } from "../plan/schema.ts";
+import { durationTicks } from "../plan/units.ts";
+import { boundsOf, type StartBound } from "../schedule/bounds.ts";
+import type { DriverKind } from "../schedule/dates.ts";
+
+/** One bound of a task, in terms of what it asks for. */
+export interface WhyBound {
+  kind: DriverKind;
+  /** Of a link: the task it comes from, and the project where that is another one. */
+  link?: {
+    id: string;
+    kind: Link["kind"];
+    lagDays: number;
+    elapsed: boolean;
+    fromId: string;
+    fromName: string;
+    fromProject: string | null;
+  };
+  /** The start it asks for; of a bound on the finish, what that makes of the start. */
+  start: Day;
+  /** Of a bound on the finish: the finish it asks for. */
+  finish: Day | null;
+  isDeciding: boolean;
+}
+
+/** Somebody whose absence or part time makes effort-sized work take longer. */
+export interface Stretch {
+  personName: string;
+  /** Working days of the task on which they can give less than the calendar's hours. */
+  days: number;
+  /** Minutes they cannot give on them. */
+  minutes: number;
+}
+
+export interface Why {
+  taskId: string;
+  start: Day;
+  finish: Day;
+  driver: DriverKind;
+  /** In ticks. */
+  duration: number;
+  bounds: WhyBound[];
+  /** The start if the deciding bounds were gone, and what would decide then; null where nothing else holds it. */
+  without: { start: Day; kind: DriverKind; fromName: string | null } | null;
+  stretches: Stretch[];
+}
+
+/** Explains a task's dates; null for a summary, an unscheduled task or one that is not in the plan. */
+export function whyOf(model: Model, taskId: string): Why | null {
+  const { plan, schedule } = model;
+  const row = rowById(plan.tasks).get(taskId);
+  const dates = row === undefined ? null : schedule.of(row);
+  if (row === undefined || !dates || dates.isSummary) return null;
+  const task = plan.tasks[row];
+  const duration = dates.finishAt - dates.startAt;
+  const stagger = durationTicks(task.staggerDays ?? 0);
+  const asks = (bound: StartBound) => (bound.ofFinish ? bound.at - duration : bound.at);
+  const found = boundsOf(schedule, row).sort((a, b) => asks(b) - asks(a) || a.rank - b.rank);
+  const isPinned = dates.driver.kind === "pinned";
+  const free = dates.startAt - stagger;
+  const bounds = found.map((bound): WhyBound => {
+    const at = asks(bound);
+    return {
+      kind: bound.kind,
+      ...(bound.linkId !== undefined && { link: linkOf(model, task, bound.linkId) }),
+      start: dates.line.asStart(Math.max(0, at)).day,
+      finish: bound.ofFinish ? dates.line.asFinish(bound.at).day : null,
+      isDeciding: !isPinned && stagger === 0 && at === free,
+    };
+  });
+  if (stagger > 0) bounds.unshift({ kind: "stagger", start: dates.start.day, finish: null, isDeciding: true });
+  if (isPinned) bounds.unshift({ kind: "pinned", start: dates.start.day, finish: dates.finish.day, isDeciding: true });
+  const rest = bounds.filter(({ isDeciding }) => !isDeciding);
+  const next = rest.at(0);
+  return {
+    taskId,
+    start: dates.start.day,
+    finish: dates.finish.day,
+    driver: dates.driver.kind,
+    duration,
+    bounds: [...bounds.filter(({ isDeciding }) => isDeciding), ...rest],
+    without: next ? { start: next.start, kind: next.kind, fromName: next.link?.fromName ?? null } : null,
+    stretches: task.sizing === "effort" ? stretchesOf(model, row) : [],
+  };
+}
+
+function linkOf({ plan }: Model, task: Task, id: string): WhyBound["link"] {
+  const link = findRow(plan.links, id) as Link;
+  const from = findRow(plan.tasks, link.from) as Task;
+  return {
+    id,
+    kind: link.kind,
+    lagDays: link.lagDays ?? 0,
+    elapsed: link.elapsed ?? false,
+    fromId: from.id,
+    fromName: from.name,
+    fromProject: from.projectId === task.projectId ? null : (findRow(plan.projects, from.projectId)?.name ?? null),
+  };
+}
+
+function stretchesOf({ plan, work, schedule, capacity }: Model, row: number): Stretch[] {
+  const dates = schedule.of(row);
+  if (!dates) return [];
+  const [first, last] = [dates.start.day, dates.finish.day];
+  const stretches: Stretch[] = [];
+  for (let at = work.byTask.first[row]; at < work.byTask.first[row + 1]; at++) {
+    const person = work.person[work.byTask.members[at]];
+    if (person < 0) continue;
+    const sums = { days: 0, minutes: 0 };
+    for (let day = first; day <= last; day++) {
+      const missing = dates.line.minutesOn(day) - capacity.on(person, day);
+      if (missing <= 0) continue;
+      sums.days++;
+      sums.minutes += missing;
+    }
+    if (sums.days > 0) stretches.push({ personName: plan.people[person].name, ...sums });
+  }
+  return stretches.sort((a, b) => b.minutes - a.minutes);
+}

@@ -1,0 +1,19 @@
+// What the settings of a plan say about time: its horizon, where its weeks and years begin, the day that is today.
+import type { Plan } from "../plan/schema.ts";
+import { type Day, parseDay } from "./day.ts";
+import type { PeriodSettings, Range } from "./periods.ts";
+
+/** The planning horizon, both ends included. */
+export function horizonOf(plan: Plan): Range {
+  return { start: parseDay(plan.settings.planStart), stop: parseDay(plan.settings.planEnd) + 1 };
+}
+
+/** Where the plan's weeks and years begin; Monday and January by default. */
+export function periodSettingsOf(plan: Plan): PeriodSettings {
+  return { weekStartsOn: plan.settings.weekStartsOn ?? 1, fiscalYearStartMonth: plan.settings.fiscalYearStartMonth ?? 1 };
+}
+
+/** The day that counts as today: the plan's own where it fixes one. */
+export function todayOf(plan: Plan, clock: Day): Day {
+  return plan.settings.today === undefined ? clock : parseDay(plan.settings.today);
+}

@@ -1,0 +1,51 @@
+// Daily load of everybody under one way of counting, laid out once for all that reads it.
+import type { Day } from "../calendar/day.ts";
+import type { Placed } from "../placing/placed.ts";
+import { addPlaced } from "../placing/placements.ts";
+import { type Counting, countedShares } from "./counting.ts";
+
+/** A person's load by day, from one shared table inside the span of the capacities and reckoned on the spot outside it. */
+export class LoadBook {
+  /** What counts of each row of work, in hundredths of a percent; `NOT_COUNTED` where it does not. */
+  readonly shares: Int32Array;
+  readonly #placed: Placed;
+  /** By person row, once asked for: minutes of each day of the span. */
+  readonly #filled: (Int32Array | undefined)[];
+
+  constructor(
+    placed: Placed,
+    readonly counting: Counting,
+  ) {
+    this.#placed = placed;
+    this.shares = countedShares(placed, counting);
+    this.#filled = new Array(placed.plan.people.length);
+  }
+
+  /** The book of what an edit has led to; the loads of those whose work stands as it stood are shared.
+   * @param formerOf By person row the row in this book, −1 for those whose load may be another. */
+  carried(placed: Placed, formerOf: Int32Array): LoadBook {
+    const book = new LoadBook(placed, this.counting);
+    formerOf.forEach((former, person) => {
+      if (former >= 0) book.#filled[person] = this.#filled[former];
+    });
+    return book;
+  }
+
+  /** A person's counted minutes over a range: index `at + (day − start)`. The array is shared: read, never write. */
+  of(person: number, start: Day, stop: Day): { minutes: Int32Array; at: number } {
+    const { span } = this.#placed.capacity;
+    if (start < span.start || stop > span.stop) return { minutes: this.#reckon(person, start, stop), at: 0 };
+    this.#filled[person] ??= this.#reckon(person, span.start, span.stop);
+    return { minutes: this.#filled[person] as Int32Array, at: start - span.start };
+  }
+
+  #reckon(person: number, start: Day, stop: Day): Int32Array {
+    const { work, placements } = this.#placed;
+    const load = new Int32Array(Math.max(0, stop - start));
+    for (let at = work.byPerson.first[person]; at < work.byPerson.first[person + 1]; at++) {
+      const row = work.byPerson.members[at];
+      addPlaced(placements, row, this.shares[row], start, stop, load, 0);
+    }
+    return load;
+  }
+}

@@ -1,0 +1,342 @@
+// Placing work: what an assignment asks for becomes buckets, and each bucket is spread over its days by weight.
+import type { CapacityBook } from "../calendar/capacityBook.ts";
+import { type Day, parseDay, weekdayOf } from "../calendar/day.ts";
+import { finishTickOf, startTickOf, TICKS_PER_DAY } from "../calendar/workingLine.ts";
+import type { Assignment, Plan } from "../plan/schema.ts";
+import { roundedQuotient, workMinutes } from "../plan/units.ts";
+import type { Schedule, TaskDates } from "../schedule/dates.ts";
+import type { Consumed } from "../schedule/effort.ts";
+import { CUSTOM, HOURS, NO_FROM, NO_TO, PER_DAY, PER_WEEK, PERCENT, type Shape, shapes } from "../work/statement.ts";
+import type { Work } from "../work/work.ts";
+import { allot, emptyPlacements, type Placements } from "./placements.ts";
+import { applyShape, splitByWeight } from "./split.ts";
+
+/** What placing reads. */
+export interface PlaceInput {
+  plan: Plan;
+  work: Work;
+  schedule: Schedule;
+  capacity: CapacityBook;
+}
+
+/** Places all work of a plan. */
+export function placeAll(input: PlaceInput): Placements {
+  const placements = emptyPlacements(input.work.rows);
+  for (let row = 0; row < input.work.assignments; row++) placeAssignment(input, placements, row);
+  for (const task of input.work.effortTasks) placeImplicitOpening(input, placements, task);
+  return placements;
+}
+
+/** Places one assignment anew; its former minutes are left behind in the buffer. */
+export function placeAssignment(input: PlaceInput, placements: Placements, row: number): void {
+  const { work } = input;
+  if (placements.asked[row] > 0) clear(placements, row);
+  if (work.isMaterial[row] === 1) return;
+  const dates = input.schedule.of(work.task[row]);
+  if (dates === null) placeUnscheduled(input, placements, row);
+  else if (dates.consumed !== null)
+    placeConsumed(placements, row, work.amount[row], dates.consumed.get(input.plan.assignments[row].id) ?? null, dates.start.day);
+  else if (work.way[row] === CUSTOM) spreadCustom(input, placements, row, dates);
+  else spreadAssignment(input, placements, row, dates);
+}
+
+/** Places the implicit opening of a task: its effort less what its labour asks for, evenly over its window. */
+export function placeImplicitOpening(input: PlaceInput, placements: Placements, task: number): void {
+  const { work, plan } = input;
+  const row = work.implicitRow[task];
+  if (placements.asked[row] > 0) clear(placements, row);
+  let asked = workMinutes(plan.tasks[task].effortHours ?? 0);
+  for (let at = work.byTask.first[task]; at < work.byTask.first[task + 1]; at++) {
+    const other = work.byTask.members[at];
+    if (other < work.assignments) asked -= placements.asked[other];
+  }
+  if (asked <= 0) return;
+  placements.asked[row] = asked;
+  const dates = input.schedule.of(task);
+  if (!dates) {
+    leaveUnplaced(placements, row, projectStart(input, row), asked);
+    return;
+  }
+  const window = windowOf(dates, NO_FROM, NO_TO);
+  const at = allot(placements, row, window.start, window.stop - window.start);
+  weigh(dates, window, null, placements.buffer.minutes, at);
+  placeBucket(placements, row, asked, "even", at, window.stop - window.start, window.start);
+}
+
+function clear(placements: Placements, row: number): void {
+  placements.length[row] = 0;
+  placements.asked[row] = 0;
+  placements.placed[row] = 0;
+  placements.unplaced[row] = 0;
+  placements.unplacedAt.delete(row);
+}
+
+function placeUnscheduled(input: PlaceInput, placements: Placements, row: number): void {
+  const way = input.work.way[row];
+  const asked = way === HOURS || way === CUSTOM ? input.work.amount[row] : 0;
+  placements.asked[row] = asked;
+  leaveUnplaced(placements, row, projectStart(input, row), asked);
+}
+
+function placeConsumed(placements: Placements, row: number, asked: number, consumed: Consumed | null, taskStart: Day): void {
+  placements.asked[row] = asked;
+  if (!consumed) {
+    leaveUnplaced(placements, row, taskStart, asked);
+    return;
+  }
+  if (consumed.days.length === 0) return;
+  const first = consumed.days[0];
+  const at = allot(placements, row, first, (consumed.days.at(-1) as Day) - first + 1);
+  consumed.days.forEach((day, k) => {
+    placements.buffer.minutes[at + day - first] = consumed.minutes[k];
+  });
+  placements.placed[row] = asked;
+}
+
+function spreadAssignment(input: PlaceInput, placements: Placements, row: number, dates: TaskDates): void {
+  const { work } = input;
+  const amount = work.amount[row];
+  const shape = shapes[work.shape[row]];
+  const window = windowOf(dates, work.from[row], work.to[row]);
+  const count = window.stop - window.start;
+  const at = allot(placements, row, window.start, count);
+  weigh(dates, window, capacityOver(input, row, window), placements.buffer.minutes, at);
+  const unplacedDay = count > 0 ? window.start : dates.start.day;
+  switch (work.way[row]) {
+    case PERCENT:
+      takePercent(input, placements, row, amount, dates, window, at, unplacedDay);
+      break;
+    case PER_DAY:
+      takeDaily(placements, row, amount, dates, window, at);
+      break;
+    case PER_WEEK:
+      takeWeekly(placements, row, amount, shape, dates, window, at);
+      break;
+    default:
+      placements.asked[row] = amount;
+      placeBucket(placements, row, amount, shape, at, count, unplacedDay);
+  }
+}
+
+interface Window {
+  start: Day;
+  stop: Day;
+}
+
+/** The days of a task, cut by the assignment's own first and last day; empty where they do not meet. */
+function windowOf(dates: TaskDates, from: Day, to: Day): Window {
+  const start = Math.max(dates.start.day, from);
+  const stop = Math.min(dates.finish.day, to) + 1;
+  return { start, stop: Math.max(start, stop) };
+}
+
+interface Minutes {
+  regular: Int32Array;
+  overtime: Int32Array;
+  at: number;
+}
+
+function capacityOver({ work, capacity }: PlaceInput, row: number, window: Window): Minutes | null {
+  return work.person[row] < 0 ? null : capacity.of(work.person[row], window.start, window.stop);
+}
+
+/** Writes the weight of each day of a window: capacity where the task's calendar works, times the part of the day inside. */
+function weigh(dates: TaskDates, window: Window, capacity: Minutes | null, out: Int32Array, at: number): void {
+  const count = window.stop - window.start;
+  if (dates.startAt === dates.finishAt) {
+    out.fill(0, at, at + count);
+    return;
+  }
+  const working = dates.line.minutesOver(window.start, window.stop);
+  if (capacity === null) for (let i = 0; i < count; i++) out[at + i] = working.minutes[working.at + i];
+  else {
+    const { regular, overtime, at: own } = capacity;
+    for (let i = 0; i < count; i++) out[at + i] = working.minutes[working.at + i] === 0 ? 0 : regular[own + i] + overtime[own + i];
+  }
+  cutDay(dates, dates.start.day, window, out, at);
+  if (dates.finish.day !== dates.start.day) cutDay(dates, dates.finish.day, window, out, at);
+}
+
+/** Cuts the weight of a task's first or last day down to the part of the day that lies inside. */
+function cutDay(dates: TaskDates, day: Day, window: Window, out: Int32Array, at: number): void {
+  const part = partOfDay(dates, day);
+  if (part === TICKS_PER_DAY || day < window.start || day >= window.stop) return;
+  const i = at + day - window.start;
+  out[i] = roundedQuotient(out[i] * part, TICKS_PER_DAY);
+}
+
+/** Ticks of a working day of a leaf's window that lie within its instants: only its first and last day can be cut. */
+function partOfDay({ startAt, finishAt, start, finish }: TaskDates, day: Day): number {
+  const from = day === start.day ? startTickOf(startAt) : 0;
+  const to = day === finish.day ? finishTickOf(finishAt) : TICKS_PER_DAY;
+  return startAt === finishAt ? 0 : to - from;
+}
+
+/** Splits a bucket over the weights that stand in its days, or leaves it unplaced where all of them are 0. */
+function placeBucket(
+  placements: Placements,
+  row: number,
+  minutes: number,
+  shape: Shape,
+  at: number,
+  count: number,
+  unplacedDay: Day,
+): void {
+  const days = placements.buffer.minutes;
+  applyShape(shape, days, at, count);
+  if (!splitByWeight(minutes, days, at, count)) {
+    leaveUnplaced(placements, row, unplacedDay, minutes);
+    return;
+  }
+  placements.placed[row] += minutes;
+}
+
+function leaveUnplaced(placements: Placements, row: number, day: Day, minutes: number): void {
+  if (minutes <= 0) return;
+  placements.unplaced[row] += minutes;
+  const known = placements.unplacedAt.get(row) ?? [];
+  // A day has one entry: what counts in part is rounded once a day.
+  const same = known.find((own) => own.day === day);
+  const others = known.filter((own) => own !== same);
+  placements.unplacedAt.set(row, [...others, { day, minutes: minutes + (same?.minutes ?? 0) }]);
+}
+
+function takePercent(
+  input: PlaceInput,
+  placements: Placements,
+  row: number,
+  share: number,
+  dates: TaskDates,
+  window: Window,
+  at: number,
+  unplacedDay: Day,
+): void {
+  const days = placements.buffer.minutes;
+  const end = at + window.stop - window.start;
+  let cum = 0;
+  let given = 0;
+  for (let i = at; i < end; i++) {
+    if (days[i] === 0) continue;
+    cum += days[i];
+    const upTo = roundedQuotient(share * cum, 10_000);
+    days[i] = upTo - given;
+    given = upTo;
+  }
+  placements.placed[row] = given;
+  placements.asked[row] = roundedQuotient(share * plainWeights(input, row, dates, window), 10_000);
+  leaveUnplaced(placements, row, unplacedDay, placements.asked[row] - given);
+}
+
+/** The sum of a window's weights taken with week hours alone. */
+function plainWeights({ work, capacity }: PlaceInput, row: number, dates: TaskDates, window: Window): number {
+  if (dates.startAt === dates.finishAt) return 0;
+  const person = work.person[row];
+  const working = dates.line.minutesOver(window.start, window.stop);
+  const plain = person < 0 ? null : capacity.plainWeek(person, window.start, window.stop);
+  let sum = 0;
+  for (let i = 0; i < window.stop - window.start; i++) {
+    if (working.minutes[working.at + i] === 0) continue;
+    const day = window.start + i;
+    const minutes = plain ? plain.minutes[plain.at + i] : dates.line.weekMinutesOn(day);
+    const isCut = day === dates.start.day || day === dates.finish.day;
+    sum += isCut ? roundedQuotient(minutes * partOfDay(dates, day), TICKS_PER_DAY) : minutes;
+  }
+  return sum;
+}
+
+function takeDaily(placements: Placements, row: number, perDay: number, dates: TaskDates, window: Window, at: number): void {
+  if (dates.startAt === dates.finishAt) return;
+  const days = placements.buffer.minutes;
+  const working = dates.line.minutesOver(window.start, window.stop);
+  let cum = 0;
+  let given = 0;
+  let placed = 0;
+  for (let i = 0; i < window.stop - window.start; i++) {
+    if (working.minutes[working.at + i] === 0) continue;
+    cum += partOfDay(dates, window.start + i);
+    const upTo = roundedQuotient(perDay * cum, TICKS_PER_DAY);
+    const bucket = upTo - given;
+    given = upTo;
+    if (days[at + i] > 0) {
+      days[at + i] = bucket;
+      placed += bucket;
+    } else leaveUnplaced(placements, row, window.start + i, bucket);
+  }
+  placements.placed[row] = placed;
+  placements.asked[row] = given;
+}
+
+function takeWeekly(
+  placements: Placements,
+  row: number,
+  perWeek: number,
+  shape: Shape,
+  dates: TaskDates,
+  window: Window,
+  at: number,
+): void {
+  if (dates.startAt === dates.finishAt) return;
+  const working = dates.line.minutesOver(window.start, window.stop);
+  for (let start = window.start; start < window.stop; ) {
+    const stop = Math.min(window.stop, start - weekdayOf(start) + 7);
+    let parts = 0;
+    for (let day = start; day < stop; day++) if (working.minutes[working.at + day - window.start] > 0) parts += partOfDay(dates, day);
+    const minutes = roundedQuotient(perWeek * parts, TICKS_PER_DAY * dates.line.plainWorkingDays);
+    placements.asked[row] += minutes;
+    placeBucket(placements, row, minutes, shape, at + start - window.start, stop - start, start);
+    start = stop;
+  }
+}
+
+/** The calendar days by which typed periods have moved with their task since they were typed. */
+export function customShift({ customFrom }: Assignment, { start }: TaskDates): number {
+  return customFrom === undefined ? 0 : start.day - parseDay(customFrom);
+}
+
+/** Typed buckets: on the task calendar's working days from–to, whole days, whatever the task's own dates. */
+function spreadCustom(input: PlaceInput, placements: Placements, row: number, dates: TaskDates): void {
+  const assignment = input.plan.assignments[row];
+  const shift = customShift(assignment, dates);
+  const buckets = (assignment.custom ?? []).map(({ from, to, hours }) => ({
+    start: parseDay(from) + shift,
+    stop: parseDay(to) + 1 + shift,
+    minutes: workMinutes(hours),
+  }));
+  if (buckets.length === 0) return;
+  const start = Math.min(...buckets.map((bucket) => bucket.start));
+  const stop = Math.max(...buckets.map((bucket) => bucket.stop));
+  const at = allot(placements, row, start, stop - start);
+  const days = placements.buffer.minutes;
+  days.fill(0, at, at + stop - start);
+  for (const bucket of buckets) {
+    placements.asked[row] += bucket.minutes;
+    const count = bucket.stop - bucket.start;
+    const own = wholeDayWeights(input, row, dates, bucket);
+    if (count === 1 && shift === 0) own[0] = 1;
+    if (own.every((weight) => weight === 0)) {
+      leaveUnplaced(placements, row, bucket.start, bucket.minutes);
+      continue;
+    }
+    applyShape(shapes[input.work.shape[row]], own, 0, count);
+    splitByWeight(bucket.minutes, own, 0, count);
+    own.forEach((minutes, i) => {
+      days[at + bucket.start - start + i] += minutes;
+    });
+    placements.placed[row] += bucket.minutes;
+  }
+}
+
+function wholeDayWeights(input: PlaceInput, row: number, { line }: TaskDates, { start, stop }: Window): Int32Array {
+  const weights = new Int32Array(stop - start);
+  const capacity = capacityOver(input, row, { start, stop });
+  for (let day = start; day < stop; day++) {
+    const i = day - start;
+    const hours = line.minutesOn(day);
+    weights[i] = hours === 0 || capacity === null ? hours : capacity.regular[capacity.at + i] + capacity.overtime[capacity.at + i];
+  }
+  return weights;
+}
+
+function projectStart({ plan, work }: PlaceInput, row: number): Day {
+  return parseDay(plan.projects[work.project[row]].start);
+}

@@ -1,0 +1,119 @@
+// Hours that cannot be worked as planned: why, and what would get them placed.
+import { type Day, formatDay, parseDay } from "../calendar/day.ts";
+import type { Assignment, Person, Plan, Task } from "../plan/schema.ts";
+import type { Placed } from "./placed.ts";
+
+export type UnplaceableReason = "noDates" | "notYet" | "left" | "away" | "noWorkingTime";
+
+/** An assignment with hours that could not be placed, and the ways out that its dates allow. */
+export interface Unplaceable {
+  assignmentId: string;
+  taskId: string;
+  taskName: string;
+  projectId: string;
+  projectName: string;
+  personId: string | null;
+  personName: string;
+  /** Minutes not placed, of those asked for. */
+  minutes: number;
+  asked: number;
+  reason: UnplaceableReason;
+  /** The day that decides: the first day employed or the last, the last day away. */
+  day: Day | null;
+  /** Where it can be split, and which side has to go to somebody else. */
+  split: { date: string; gives: "earlier" | "later"; roleId: string | null; hours: number | null } | null;
+  /** What would move the task to days on which the person works; null where its dates cannot be moved so. */
+  move: { from: string; set: Partial<Pick<Task, "notBefore" | "start" | "finish">> } | null;
+}
+
+/** Every counted assignment with unplaced hours; those of one person where `person` is given.
+ * @param shares By row of work: 0 leaves it out. */
+export function unplaceablesOf(model: Placed, shares: Int32Array, person?: number): Unplaceable[] {
+  const { work, placements } = model;
+  const found: Unplaceable[] = [];
+  for (let row = 0; row < work.assignments; row++) {
+    if (shares[row] < 0 || placements.unplaced[row] === 0 || work.isMaterial[row] === 1) continue;
+    if (person === undefined || work.person[row] === person) found.push(unplaceableOf(model, row));
+  }
+  return found;
+}
+
+/** One assignment's hours that could not be placed. */
+export function unplaceableOf(model: Placed, row: number): Unplaceable {
+  const { plan, work, placements } = model;
+  const assignment = plan.assignments[row];
+  const task = plan.tasks[work.task[row]];
+  const person = plan.people[work.person[row]];
+  const project = plan.projects[work.project[row]];
+  const window = windowOf(model, row);
+  const { reason, day } = person && window ? reasonOf(person, plan, window) : { reason: noReason(window), day: null };
+  return {
+    assignmentId: assignment.id,
+    taskId: task.id,
+    taskName: task.name,
+    projectId: project.id,
+    projectName: project.name,
+    personId: person?.id ?? null,
+    personName: person?.name ?? plan.teams[work.team[row]]?.name ?? plan.roles[work.role[row]]?.name ?? "",
+    minutes: placements.unplaced[row],
+    asked: placements.asked[row],
+    reason,
+    day,
+    split: day === null || !window ? null : splitOf(plan, assignment, task, reason, day, window, placements.unplaced[row]),
+    move: day === null || !window ? null : moveOf(task, reason, day, window),
+  };
+}
+
+interface Window {
+  first: Day;
+  last: Day;
+}
+
+const noReason = (window: Window | null): UnplaceableReason => (window ? "noWorkingTime" : "noDates");
+
+function windowOf({ schedule, work }: Placed, row: number): Window | null {
+  const dates = schedule.of(work.task[row]);
+  if (!dates) return null;
+  const last = work.to[row] < 0 ? dates.finish.day : Math.min(dates.finish.day, work.to[row]);
+  return { first: Math.max(dates.start.day, work.from[row]), last };
+}
+
+function reasonOf(person: Person, plan: Plan, { first, last }: Window): { reason: UnplaceableReason; day: Day | null } {
+  const from = parseDay(person.employedFrom ?? plan.settings.planStart);
+  const to = person.employedTo === undefined ? null : parseDay(person.employedTo);
+  if (from > first) return { reason: "notYet", day: from };
+  if (to !== null && to < last) return { reason: "left", day: to };
+  const off = person.timeOff?.find(
+    (entry) => entry.state === "approved" && entry.hoursPerDay === undefined && parseDay(entry.from) <= last && parseDay(entry.to) >= first,
+  );
+  return off ? { reason: "away", day: parseDay(off.to) } : { reason: "noWorkingTime", day: null };
+}
+
+function splitOf(
+  plan: Plan,
+  assignment: Assignment,
+  task: Task,
+  reason: UnplaceableReason,
+  day: Day,
+  { first, last }: Window,
+  unplaced: number,
+): Unplaceable["split"] {
+  if (task.sizing === "effort") return null;
+  const person = plan.people.find(({ id }) => id === assignment.personId);
+  const roleId = assignment.roleId ?? task.roleId ?? person?.roleIds[0] ?? null;
+  const hours = assignment.hours === undefined ? null : Math.round(unplaced / 0.6) / 100;
+  const at = reason === "notYet" ? day : day + 1;
+  // Outside the window one side would be empty: that is giving it away, not splitting it.
+  if (at <= first || at > last || reason === "away") return null;
+  return { date: formatDay(at), gives: reason === "notYet" ? "earlier" : "later", roleId, hours };
+}
+
+function moveOf(task: Task, reason: UnplaceableReason, day: Day, { first }: Window): Unplaceable["move"] {
+  if (reason !== "notYet" && reason !== "away") return null;
+  const from = reason === "away" ? day + 1 : day;
+  if (from <= first) return null;
+  if (task.sizing !== "dates") return { from: formatDay(from), set: { notBefore: formatDay(from) } };
+  if (task.start === undefined || task.finish === undefined) return null;
+  const length = parseDay(task.finish) - parseDay(task.start);
+  return { from: formatDay(from), set: { start: formatDay(from), finish: formatDay(from + length) } };
+}

@@ -1,0 +1,150 @@
+// What of a model's load, cost, slack and conflicts stands after an edit: all that the edit did not touch.
+import type { ProjectCosts } from "./cost/costs.ts";
+import type { Change } from "./edits/change.ts";
+import type { Model, Stages } from "./model.ts";
+import { membersOf, rowById } from "./plan/rows.ts";
+import type { Assignment, Expense, ListName, Plan, Row, Task } from "./plan/schema.ts";
+import { DATED_ANEW } from "./schedule/forward.ts";
+
+/** What is known of a step from one model to the next. */
+export interface Step {
+  changes: readonly Change[];
+  /** By new row the former one, −1 for a new one; null where rows stayed as they were. */
+  former: { tasks: Int32Array | null; assignments: Int32Array | null; people: Int32Array | null };
+  /** By task row: `DATED_ANEW` where it has been. */
+  dated: Uint8Array;
+}
+
+/** The stages of `model` that hold for `next` too. */
+export function carriedStages(model: Model, next: Model, step: Step): Stages {
+  const sameDates = next.schedule === model.schedule;
+  const { loads, costs } = model.stages;
+  const stages: Stages = {
+    loads: new Map(),
+    costs: new Map(),
+    slack: sameDates ? model.stages.slack : null,
+    conflicts: sameDates ? model.stages.conflicts : null,
+  };
+  if (loads.size === 0 && costs.size === 0) return stages;
+  const touched = touchedRows(model, next, step);
+  const people = Int32Array.from(next.plan.people, (_, row) => (touched.people.has(row) ? -1 : (step.former.people?.[row] ?? row)));
+  for (const [key, book] of loads) stages.loads.set(key, book.carried(next, people));
+  if (costs.size === 0 || step.changes.some(({ list }) => changesCost[list] === "all")) return stages;
+  const former = rowById(model.plan.projects);
+  const projects = projectsTouched(model.plan, next, step, touched);
+  for (const [key, known] of costs)
+    stages.costs.set(
+      key,
+      next.plan.projects.map(({ id }, row): ProjectCosts | undefined => (projects.has(row) ? undefined : known[former.get(id) ?? -1])),
+    );
+  return stages;
+}
+
+/** Rows of people and of projects whose work does not stand as it stood. */
+interface Touched {
+  people: Set<number>;
+  projects: Set<number>;
+}
+
+function touchedRows(model: Model, next: Model, { former }: Step): Touched {
+  const touched: Touched = { people: new Set(), projects: new Set() };
+  const [before, after] = [model.work, next.work];
+  const [was, is] = [model.placements, next.placements];
+  const formerRow = formerWorkRow(model, next, former);
+  const stands = new Uint8Array(before.rows);
+  const sameStage = next.plan.projects.map((project) => {
+    const old = model.plan.projects[rowById(model.plan.projects).get(project.id) ?? -1];
+    return old !== undefined && old.stage === project.stage && old.probability === project.probability;
+  });
+  for (let row = 0; row < after.rows; row++) {
+    const old = formerRow(row);
+    if (
+      old >= 0 &&
+      was.offset[old] === is.offset[row] &&
+      was.start[old] === is.start[row] &&
+      was.length[old] === is.length[row] &&
+      was.asked[old] === is.asked[row] &&
+      before.isPencilled[old] === after.isPencilled[row] &&
+      sameStage[after.project[row]] &&
+      model.plan.people[before.person[old]]?.id === next.plan.people[after.person[row]]?.id
+    )
+      stands[old] = 1;
+    else touch(touched, after.person[row], after.project[row]);
+  }
+  const [people, projects] = [rowById(next.plan.people), rowById(next.plan.projects)];
+  for (let old = 0; old < before.rows; old++)
+    if (stands[old] === 0)
+      touch(
+        touched,
+        people.get(model.plan.people[before.person[old]]?.id) ?? -1,
+        projects.get(model.plan.projects[before.project[old]].id) ?? -1,
+      );
+  return touched;
+}
+
+function touch({ people, projects }: Touched, person: number, project: number): void {
+  if (person >= 0) people.add(person);
+  if (project >= 0) projects.add(project);
+}
+
+/** Gives the former row of a row of work: of assignments by their ids, of implicit openings by their tasks. */
+function formerWorkRow(model: Model, next: Model, { assignments, tasks }: Step["former"]): (row: number) => number {
+  const [before, after] = [model.work, next.work];
+  if (before === after) return (row) => row;
+  return (row) => {
+    if (row < after.assignments) return assignments ? assignments[row] : row;
+    const task = tasks ? tasks[after.task[row]] : after.task[row];
+    return task < 0 ? -1 : before.implicitRow[task];
+  };
+}
+
+/** Which projects a changed row of a list makes cost something else: its own, those of the person's work, all, or none. */
+const changesCost: Record<ListName, "own" | "person" | "all" | "none"> = {
+  calendars: "all",
+  roles: "all",
+  skills: "none",
+  people: "person",
+  teams: "none",
+  materials: "none",
+  rateTables: "all",
+  clients: "none",
+  projects: "own",
+  tasks: "own",
+  links: "none",
+  assignments: "own",
+  expenses: "own",
+  templates: "none",
+  comments: "none",
+  views: "none",
+  acceptances: "none",
+  requests: "none",
+};
+
+function projectsTouched(before: Plan, next: Model, { changes, dated }: Step, touched: Touched): Set<number> {
+  const { plan, work } = next;
+  const projects = new Set(touched.projects);
+  const ofPerson = (person: number) => {
+    for (const row of membersOf(work.byPerson, person)) projects.add(work.project[row]);
+  };
+  // Whose work takes them into overtime costs more on all of it.
+  for (const person of touched.people) if ((plan.people[person].overtime ?? []).length > 0) ofPerson(person);
+  dated.forEach((state, task) => {
+    if (state === DATED_ANEW) projects.add(next.schedule.network.project[task]);
+  });
+  for (const { list, id, before: was, after: is } of changes) {
+    if (changesCost[list] === "person") ofPerson(rowById(plan.people).get(id) ?? -1);
+    if (changesCost[list] !== "own") continue;
+    if (was) projects.add(projectOf(plan, before, list, was));
+    if (is) projects.add(projectOf(plan, plan, list, is));
+  }
+  return projects;
+}
+
+/** The project that a row belongs to. @param in The plan that the row stands in. */
+function projectOf(plan: Plan, own: Plan, list: ListName, row: Row): number {
+  const projects = rowById(plan.projects);
+  if (list === "projects") return projects.get(row.id) ?? -1;
+  if (list !== "assignments") return projects.get((row as Task | Expense).projectId) ?? -1;
+  const task = own.tasks[rowById(own.tasks).get((row as Assignment).taskId) ?? -1];
+  return projects.get(task?.projectId) ?? -1;
+}
