@@ -28,7 +28,6 @@ import { horizonOf, periodSettingsOf } from "../core/calendar/horizon.ts";
 import type { Range, ReportRange } from "../core/calendar/periods.ts";
 import type { Edit } from "../core/edits/edit.ts";
 import { type CopyOptions, projectFrom } from "../core/entry/copyProject.ts";
-import { type FillQuery, fillOpening, fillWords } from "../core/entry/fillOpening.ts";
 import { moveBar, typePeriod, untype } from "../core/entry/moveBar.ts";
 import { beginOnDay } from "../core/entry/trayDrop.ts";
 import { type Counting, defaultCounting } from "../core/load/counting.ts";
@@ -37,6 +36,7 @@ import { namesOf } from "../core/plan/names.ts";
 import { findRow } from "../core/plan/rows.ts";
 import type { Calendar } from "../core/plan/schema.ts";
 import { searchPlan } from "../core/plan/search.ts";
+import { type FillQuery, fillOpening, fillWords } from "../core/staffing/fillOpening.ts";
 import { type PreviewQuery, previewTable } from "../core/tables/preview.ts";
 
 export const questions = {

@@ -1,15 +1,23 @@
 // What the first of many tasks says, said of the others too: one column after the other, as one edit.
 
-import type { OutlineTask } from "../answers/outline.ts";
 import type { SingleEdit } from "../edits/edit.ts";
 import type { Assignment, Task } from "../plan/schema.ts";
+
+/** A task as an outline has it, as far as it is of interest here. */
+export interface FilledTask {
+  task: Task;
+  isSummary: boolean;
+  /** Minutes that nobody has. */
+  open: number;
+  work: readonly { kind: "person" | "team" | "material" | "opening"; assignment: Assignment; asked: number }[];
+}
 
 export const fillKeys = ["role", "who", "days", "state", "priority", "tags", "deadline", "notBefore"] as const;
 export type FillKey = (typeof fillKeys)[number];
 
 /** The edits that carry the first task's values of some columns to the tasks after it; summaries are left as they are.
  * @param newId Makes ids for the work that is added. */
-export function fillDown(entries: readonly OutlineTask[], keys: readonly FillKey[], newId: (stem: string) => string): SingleEdit[] {
+export function fillDown(entries: readonly FilledTask[], keys: readonly FillKey[], newId: (stem: string) => string): SingleEdit[] {
   const [first, ...rest] = entries.filter(({ isSummary }) => !isSummary);
   if (!first || rest.length === 0) return [];
   const edits: SingleEdit[] = [];
@@ -36,7 +44,7 @@ function valuesOf(task: Task, key: FillKey): Record<string, unknown> {
 
 /** The people of one task on another one: what is open there goes to them in equal parts; where nothing is, they come
  * with the same amount as on the first. Who is on it already stays as they are. */
-function staffLike(first: OutlineTask, entry: OutlineTask, newId: (stem: string) => string): SingleEdit[] {
+function staffLike(first: FilledTask, entry: FilledTask, newId: (stem: string) => string): SingleEdit[] {
   const isOn = (assignment: Assignment) =>
     entry.work.some(({ assignment: own }) => own.personId === assignment.personId && own.teamId === assignment.teamId);
   const joining = first.work.filter(({ kind, assignment }) => (kind === "person" || kind === "team") && !isOn(assignment));

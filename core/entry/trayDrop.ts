@@ -1,10 +1,17 @@
 // What dragging something out of the tray means: work onto a person, a task without dates onto a day.
 
-import type { TrayItem } from "../answers/tray.ts";
 import { type Day, formatDay } from "../calendar/day.ts";
 import type { Edit } from "../edits/edit.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
+
+/** Something that waits, as far as it is of interest here. */
+interface Waiting {
+  kind: string;
+  taskId: string;
+  assignmentId?: string;
+  minutes: number;
+}
 
 const HOURS_A_DAY = 8;
 /** Days of a task of which nothing says how long it takes. */
@@ -12,7 +19,7 @@ const USUAL_DAYS = 5;
 
 /** The edit that gives an item's work to a person; null where the item is not about work that somebody can have.
  * @param newId Makes the id of an assignment that is added. */
-export function giveToPerson(item: TrayItem, personId: string, newId: (stem: string) => string): Edit | null {
+export function giveToPerson(item: Waiting, personId: string, newId: (stem: string) => string): Edit | null {
   if (item.kind === "conflict" || item.kind === "noRole" || item.kind === "noEstimate") return null;
   if (item.assignmentId !== undefined) return { kind: "reassign", id: item.assignmentId, personId };
   const hours = Math.round(item.minutes / 0.6) / 100;
@@ -21,7 +28,7 @@ export function giveToPerson(item: TrayItem, personId: string, newId: (stem: str
 
 /** The edit that has a task without dates begin on a day, no earlier: as many working days as its effort takes one
  * person, and what decides it stays in sight. Null for anything else. */
-export function beginOnDay(plan: Plan, item: TrayItem, day: Day): Edit | null {
+export function beginOnDay(plan: Plan, item: Waiting, day: Day): Edit | null {
   const task = findRow(plan.tasks, item.taskId);
   if (item.kind !== "noDates" || !task) return null;
   const durationDays = task.effortHours === undefined ? USUAL_DAYS : Math.max(1, Math.ceil(task.effortHours / HOURS_A_DAY));

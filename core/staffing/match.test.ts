@@ -7,9 +7,9 @@ import { freeWhen } from "../answers/freeWhen.ts";
 import { candidatesOf, openingRows } from "../answers/openings.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
 import { applyEdit } from "../edits/edit.ts";
-import { type FillQuery, fillOpening } from "../entry/fillOpening.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { buildModel, type Model } from "../model.ts";
+import { type FillQuery, fillOpening } from "./fillOpening.ts";
 import { candidatesFor, openingRow } from "./match.ts";
 
 const model = buildModel(fernhollow());

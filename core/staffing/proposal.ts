@@ -1,10 +1,10 @@
 // A proposal for many openings as a list to go through: who takes what, and the edit that each line is.
 import { formatDay } from "../calendar/day.ts";
 import type { SingleEdit } from "../edits/edit.ts";
-import { fillOpening } from "../entry/fillOpening.ts";
 import type { Model } from "../model.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
+import { fillOpening } from "./fillOpening.ts";
 import { quickProposal } from "./greedy.ts";
 import { openingRow } from "./match.ts";
 import { type Gift, type Problem, problemOf, worthOf } from "./problem.ts";

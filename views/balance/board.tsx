@@ -9,7 +9,7 @@ import type { Range } from "../../core/calendar/periods.ts";
 import { shareOf } from "../../core/plan/units.ts";
 import { hoursText, periodHeading, periodPhrase, shareText } from "../../ui/format.ts";
 import { useWidth } from "../../ui/useWidth.ts";
-import { usePlanFacts } from "../frame/frame.tsx";
+import { usePlanFacts } from "../frame/facts.ts";
 import { BoardRow } from "./boardRow.tsx";
 import { cellId, type Preview } from "./cells.tsx";
 import { barsHeight, HEAD_HEIGHT, LEAST_COLUMN, NAME_WIDTH, NARROW_COLUMN, PERSON_HEIGHT, ROLE_HEIGHT, SUM_WIDTH } from "./columns.ts";

@@ -11,7 +11,7 @@ import { Field, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
 import { Menu } from "../../ui/menu.tsx";
 import { newId } from "../../ui/newId.ts";
 import { pageText, printPage } from "../../ui/savePage.tsx";
-import { useFrame, useNames, usePlanFacts } from "../frame/frame.tsx";
+import { useFrame, useNames, usePlanFacts } from "../frame/facts.ts";
 import { filterKeys, type Measure, type ViewParams } from "./balanceParams.ts";
 import type { useBalance } from "./useBalance.ts";
 

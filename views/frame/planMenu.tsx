@@ -5,7 +5,7 @@ import Link from "next/link";
 import { DropdownMenu } from "radix-ui";
 import { useState } from "react";
 import { useAnswer } from "../../client/session.tsx";
-import { useFrame } from "./frame.tsx";
+import { useFrame } from "./facts.ts";
 import { OpenPlan } from "./openPlan.tsx";
 import { useLinkTo } from "./windowed.ts";
 

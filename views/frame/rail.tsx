@@ -3,7 +3,7 @@
 import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { useAnswer } from "../../client/session.tsx";
-import { useFrame } from "./frame.tsx";
+import { useFrame } from "./facts.ts";
 import { useLinkTo } from "./windowed.ts";
 
 /** Screens that are reached from one of the rail; `sheet` opens what stands beside them. */

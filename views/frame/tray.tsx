@@ -7,7 +7,7 @@ import { useAnswer } from "../../client/session.tsx";
 import type { TrayItem, TrayKind } from "../../core/answers/tray.ts";
 import { countText, hoursText, wholeText } from "../../ui/format.ts";
 import { conflictText } from "./conflictText.ts";
-import { useFrame } from "./frame.tsx";
+import { useFrame } from "./facts.ts";
 import { dragHints, useTrayDrag } from "./useTrayDrag.tsx";
 import { useLinkTo } from "./windowed.ts";
 

@@ -3,7 +3,7 @@
 import { useMemo } from "react";
 import { periodsIn } from "../../core/calendar/periods.ts";
 import { periodHeading } from "../../ui/format.ts";
-import { usePlanFacts } from "./frame.tsx";
+import { usePlanFacts } from "./facts.ts";
 import { usePlanWindow } from "./windowed.ts";
 
 export function useChartPeriods() {

@@ -2,7 +2,7 @@
 // The time window of this user, bound to the plan's horizon, and links that keep it.
 import { useSearchParams } from "next/navigation";
 import { useTimeWindow } from "../../ui/window.ts";
-import { usePlanFacts } from "./frame.tsx";
+import { usePlanFacts } from "./facts.ts";
 
 /** The window that the screens follow, and how to move it. */
 export function usePlanWindow() {

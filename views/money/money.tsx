@@ -7,7 +7,7 @@ import { type Initial, useAnswer } from "../../client/session.tsx";
 import type { Money as MoneyAnswer } from "../../core/answers/money.ts";
 import { countText, hueOf, moneyText, periodHeading, rangeText } from "../../ui/format.ts";
 import { Segmented } from "../../ui/segmented.tsx";
-import { usePlanFacts } from "../frame/frame.tsx";
+import { usePlanFacts } from "../frame/facts.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { useLinkTo, usePlanWindow } from "../frame/windowed.ts";
 

@@ -10,7 +10,7 @@ import { Field, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
 import { hoursText, shortDay } from "../../ui/format.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { readAmount } from "../../ui/useDraft.ts";
-import { useNames, usePlanFacts } from "../frame/frame.tsx";
+import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 
 const MOST_LISTED = 30;

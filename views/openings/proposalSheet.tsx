@@ -8,7 +8,7 @@ import { Button } from "../../ui/button.tsx";
 import { countText, hoursText, moneyText, shareText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
-import { usePlanFacts } from "../frame/frame.tsx";
+import { usePlanFacts } from "../frame/facts.ts";
 
 export function ProposalSheet({ openings, onClose }: { openings: readonly OpeningRow[]; onClose: () => void }) {
   const session = usePlan();

@@ -3,7 +3,7 @@
 import { parseAsArrayOf, parseAsBoolean, parseAsString, useQueryStates } from "nuqs";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
-import type { Share } from "../../core/entry/fillOpening.ts";
+import type { Share } from "../../core/staffing/fillOpening.ts";
 import { newId } from "../../ui/newId.ts";
 
 export const MOST_COMPARED = 3;

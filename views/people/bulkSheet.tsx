@@ -10,7 +10,7 @@ import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts
 import { Field, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
 import { countText } from "../../ui/format.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
-import { useNames, usePlanFacts } from "../frame/frame.tsx";
+import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { ImpactView, useImpact } from "../frame/impact.tsx";
 import type { PeopleHook } from "./usePeople.ts";
 import { WeekFields, weekHours, weekSchema } from "./weekFields.tsx";

@@ -5,7 +5,7 @@ import { Plus, X } from "lucide-react";
 import { useFieldArray, useForm } from "react-hook-form";
 import { Button, IconButton } from "../../ui/button.tsx";
 import { Field, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
-import { useNames } from "../frame/frame.tsx";
+import { useNames } from "../frame/facts.ts";
 import { type PersonFields, personFields } from "./personForm.ts";
 import { WeekFields } from "./weekFields.tsx";
 

@@ -7,7 +7,7 @@ import { weekSpans } from "../../core/calendar/weekSpans.ts";
 import type { Person } from "../../core/plan/schema.ts";
 import { longDay } from "../../ui/format.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
-import { useNames, usePlanFacts } from "../frame/frame.tsx";
+import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { fieldsOfPerson, type PersonFields, setOfPerson } from "./personForm.ts";
 import { PersonForm } from "./personFormView.tsx";

@@ -9,7 +9,7 @@ import { focusSoon } from "../../ui/focusSoon.ts";
 import { countText, hoursText, longDay, shareText } from "../../ui/format.ts";
 import { useWidth } from "../../ui/useWidth.ts";
 import { Vessel } from "../../ui/vessel.tsx";
-import { usePlanFacts } from "../frame/frame.tsx";
+import { usePlanFacts } from "../frame/facts.ts";
 import type { OptionalColumn, RosterGroup, SortKey } from "./rosterView.ts";
 import type { PeopleHook } from "./usePeople.ts";
 import { WeekSign } from "./weekSign.tsx";

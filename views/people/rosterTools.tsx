@@ -4,7 +4,7 @@ import { Columns3, ListFilter } from "lucide-react";
 import { Button } from "../../ui/button.tsx";
 import { Field, Select, TextInput } from "../../ui/field.tsx";
 import { ColumnChoice, Menu } from "../../ui/menu.tsx";
-import { useNames } from "../frame/frame.tsx";
+import { useNames } from "../frame/facts.ts";
 import { type Grouping, type OptionalColumn, optionalColumns } from "./rosterView.ts";
 import type { PeopleHook } from "./usePeople.ts";
 

@@ -1,11 +1,11 @@
 "use client";
-// One rate: every figure is a field that is saved on Enter or on leaving it; Esc puts it back.
 import { X } from "lucide-react";
 import type { RateEntry } from "../../core/plan/schema.ts";
 import { IconButton } from "../../ui/button.tsx";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
 import { readAmount, useDraft } from "../../ui/useDraft.ts";
-import { rateColumns } from "./rates.tsx";
+// One rate: every figure is a field that is saved on Enter or on leaving it; Esc puts it back.
+import { rateColumns } from "./rateColumns.ts";
 
 const MOST = 1e8;
 

@@ -1,5 +1,4 @@
 "use client";
-// Rates: a cost table by role and person, edited in place.
 import { Plus } from "lucide-react";
 import { parseAsString, useQueryState } from "nuqs";
 import { useState } from "react";
@@ -11,13 +10,13 @@ import { Button } from "../../ui/button.tsx";
 import { Select } from "../../ui/field.tsx";
 import { rangeText } from "../../ui/format.ts";
 import { Segmented } from "../../ui/segmented.tsx";
-import { useNames, usePlanFacts } from "../frame/frame.tsx";
+import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { usePlanWindow } from "../frame/windowed.ts";
+// Rates: a cost table by role and person, edited in place.
+import { rateColumns } from "./rateColumns.ts";
 import { groupRates, subjectKey } from "./rateGroups.ts";
 import { RateRow } from "./rateRow.tsx";
-
-export const rateColumns = "grid grid-cols-[minmax(180px,1.4fr)_150px_110px_110px_110px_minmax(130px,1fr)_44px]";
 
 export function Rates({ initial }: { initial: Initial<AnswerOf<"rateTables">> }) {
   const tables = useAnswer("rateTables", {}, initial);

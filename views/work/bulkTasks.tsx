@@ -11,7 +11,7 @@ import { useKeys } from "../../ui/keys.ts";
 import { ColumnChoice } from "../../ui/menu.tsx";
 import { newId } from "../../ui/newId.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
-import { useNames } from "../frame/frame.tsx";
+import { useNames } from "../frame/facts.ts";
 import { ImpactView, useImpact } from "../frame/impact.tsx";
 import type { ProjectHook } from "./useProject.ts";
 

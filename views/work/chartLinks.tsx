@@ -4,7 +4,7 @@ import type { OutlineLink, OutlineTask } from "../../core/answers/outline.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { Link } from "../../core/plan/schema.ts";
 import { percentOf } from "../../ui/timeChart.tsx";
-import { ROW_HEIGHT } from "./outlineTable.tsx";
+import { ROW_HEIGHT } from "./outlineChart.ts";
 
 export function ChartLinks({
   links,

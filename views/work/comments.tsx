@@ -12,7 +12,7 @@ import { dateTimeText } from "../../ui/format.ts";
 import { momentOn } from "../../ui/momentOn.ts";
 import { newId } from "../../ui/newId.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
-import { useFrame, useNames, usePlanFacts } from "../frame/frame.tsx";
+import { useFrame, useNames, usePlanFacts } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 
 const MOST_OFFERS = 5;

@@ -9,7 +9,7 @@ import { Button, IconButton } from "../../ui/button.tsx";
 import { Field, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { readAmount, useDraft } from "../../ui/useDraft.ts";
-import { useNames } from "../frame/frame.tsx";
+import { useNames } from "../frame/facts.ts";
 import type { useProject } from "./useProject.ts";
 
 type Hook = ReturnType<typeof useProject>;

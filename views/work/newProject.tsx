@@ -8,7 +8,7 @@ import type { Project } from "../../core/plan/schema.ts";
 import { kindOf } from "../../ui/field.tsx";
 import { newId } from "../../ui/newId.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
-import { usePlanFacts } from "../frame/frame.tsx";
+import { usePlanFacts } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { type ProjectFields, ProjectForm, projectSet } from "./projectForm.tsx";
 

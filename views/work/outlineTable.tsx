@@ -1,5 +1,4 @@
 "use client";
-// The outline beside its time chart: rows virtualised, folded and moved by keyboard, bars dragged, links drawn.
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { type KeyboardEvent, useRef } from "react";
@@ -9,19 +8,14 @@ import { hueOf } from "../../ui/format.ts";
 import { ChartHead } from "../../ui/timeChart.tsx";
 import { useChartPeriods } from "../frame/useChartPeriods.ts";
 import { ChartLinks } from "./chartLinks.tsx";
+// The outline beside its time chart: rows virtualised, folded and moved by keyboard, bars dragged, links drawn.
+import { type ChartEdits, ROW_HEIGHT } from "./outlineChart.ts";
 import { ColumnCell, ColumnHead, gridOf } from "./outlineColumns.tsx";
 import type { Step } from "./outlinePlace.ts";
 import { TaskBar } from "./taskBar.tsx";
 import type { ProjectHook } from "./useProject.ts";
 
-export const ROW_HEIGHT = 34;
 const HEAD_HEIGHT = 34;
-
-/** What the chart can ask for: a task on another day, or a link from one to another. */
-export interface ChartEdits {
-  onDrop: (taskId: string, day: number) => void;
-  onLink: (from: string, to: string) => void;
-}
 
 const steps: Record<string, Step> = { ArrowUp: "up", ArrowDown: "down", ArrowRight: "in", ArrowLeft: "out" };
 

@@ -12,7 +12,7 @@ import { Select, TextInput } from "../../ui/field.tsx";
 import { countText, hoursText, hueOf, longDay, rangeText, shortDay } from "../../ui/format.ts";
 import { useKeys } from "../../ui/keys.ts";
 import { ChartBar, ChartGrid, ChartHead } from "../../ui/timeChart.tsx";
-import { usePlanFacts } from "../frame/frame.tsx";
+import { usePlanFacts } from "../frame/facts.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { useChartPeriods } from "../frame/useChartPeriods.ts";
 import { useLinkTo } from "../frame/windowed.ts";

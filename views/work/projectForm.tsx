@@ -7,7 +7,7 @@ import type { Project } from "../../core/plan/schema.ts";
 import { Button } from "../../ui/button.tsx";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
 import { Field, KindOptions, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
-import { useNames } from "../frame/frame.tsx";
+import { useNames } from "../frame/facts.ts";
 
 const stages: Record<Project["stage"], string> = {
   idea: "Idea",

@@ -8,7 +8,7 @@ import type { Fault } from "../../core/plan/faults.ts";
 import { Button } from "../../ui/button.tsx";
 import { readDate } from "../../ui/dateText.ts";
 import { countText } from "../../ui/format.ts";
-import { useNames } from "../frame/frame.tsx";
+import { useNames } from "../frame/facts.ts";
 
 const meanings: Record<PartMeaning, string> = {
   name: "name",

@@ -7,10 +7,10 @@ import { useMaybeAnswer } from "../../client/session.tsx";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import { countText, hoursText, longDay, shortDay } from "../../ui/format.ts";
 import { ChartBar, ChartGrid, percentOf } from "../../ui/timeChart.tsx";
-import { usePlanFacts } from "../frame/frame.tsx";
+import { usePlanFacts } from "../frame/facts.ts";
 import { useImpact } from "../frame/impact.tsx";
 import { useChartPeriods } from "../frame/useChartPeriods.ts";
-import type { ChartEdits } from "./outlineTable.tsx";
+import type { ChartEdits } from "./outlineChart.ts";
 
 interface Drag {
   /** Where the pointer went down, and is now. */

@@ -9,7 +9,7 @@ import { Field, NamedOptions, Select, TextArea, TextInput } from "../../ui/field
 import { countText, longDay, shortDay } from "../../ui/format.ts";
 import { RichText } from "../../ui/richText.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
-import { useNames } from "../frame/frame.tsx";
+import { useNames } from "../frame/facts.ts";
 import { Comments } from "./comments.tsx";
 import { TaskLinks } from "./links.tsx";
 import { Review } from "./review.tsx";

@@ -12,7 +12,7 @@ import { hoursText, wholeText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { readAmount, useDraft } from "../../ui/useDraft.ts";
-import { useNames } from "../frame/frame.tsx";
+import { useNames } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { StaffChoice } from "./staffChoice.tsx";
 import { decimal } from "./taskForm.ts";

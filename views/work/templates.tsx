@@ -7,7 +7,7 @@ import { Button, IconButton } from "../../ui/button.tsx";
 import { Field, TextInput } from "../../ui/field.tsx";
 import { newId } from "../../ui/newId.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
-import { useNames } from "../frame/frame.tsx";
+import { useNames } from "../frame/facts.ts";
 
 export function Templates({ projectId, projectName }: { projectId: string; projectName: string }) {
   const session = usePlan();

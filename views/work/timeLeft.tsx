@@ -9,7 +9,7 @@ import { Field, TextInput } from "../../ui/field.tsx";
 import { hoursText } from "../../ui/format.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { Vessel } from "../../ui/vessel.tsx";
-import { usePlanFacts } from "../frame/frame.tsx";
+import { usePlanFacts } from "../frame/facts.ts";
 
 const groups: { state: TimeLeftRow["state"]; title: string }[] = [
   { state: "trouble", title: "More to do than time for it" },

@@ -11,7 +11,7 @@ import { Field, Select, TextArea } from "../../../ui/field.tsx";
 import { dateTimeText, hoursText, longDay, shareText, shortDay } from "../../../ui/format.ts";
 import { momentOn } from "../../../ui/momentOn.ts";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
-import { useFrame, useNames, usePlanFacts } from "../../frame/frame.tsx";
+import { useFrame, useNames, usePlanFacts } from "../../frame/facts.ts";
 import { ImpactView, useImpact } from "../../frame/impact.tsx";
 import { useLinkTo } from "../../frame/windowed.ts";
 

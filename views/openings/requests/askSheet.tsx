@@ -9,7 +9,7 @@ import { momentOn } from "../../../ui/momentOn.ts";
 import { newId } from "../../../ui/newId.ts";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { readAmount } from "../../../ui/useDraft.ts";
-import { useFrame, useNames, usePlanFacts } from "../../frame/frame.tsx";
+import { useFrame, useNames, usePlanFacts } from "../../frame/facts.ts";
 
 export function AskSheet({ taskId, onDone, onClose }: { taskId: string | null; onDone: (requestId: string) => void; onClose: () => void }) {
   const session = usePlan();

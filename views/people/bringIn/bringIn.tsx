@@ -7,7 +7,7 @@ import { tableNames } from "../../../core/tables/table.ts";
 import { Button } from "../../../ui/button.tsx";
 import { countText } from "../../../ui/format.ts";
 import { useOrigin } from "../../../ui/useOrigin.ts";
-import { useNames } from "../../frame/frame.tsx";
+import { useNames } from "../../frame/facts.ts";
 import { Figure, Screen } from "../../frame/screen.tsx";
 import { PeopleTabs } from "../tabs.tsx";
 import { Mapping } from "./mapping.tsx";

@@ -5,7 +5,7 @@ import { Field, Select } from "../../../ui/field.tsx";
 // How a file is taken: which table it is, which of its columns is which, how its days are written.
 import { wholeText } from "../../../ui/format.ts";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
-import { useNames } from "../../frame/frame.tsx";
+import { useNames } from "../../frame/facts.ts";
 import type { BringInHook } from "./useBringIn.ts";
 
 export function Mapping({ hook }: { hook: BringInHook }) {

@@ -8,7 +8,7 @@ import { Button } from "../../../ui/button.tsx";
 import { readDate, writeDate } from "../../../ui/dateText.ts";
 import { Field, TextInput } from "../../../ui/field.tsx";
 import { SheetSection } from "../../../ui/sheet.tsx";
-import { usePlanFacts } from "../../frame/frame.tsx";
+import { usePlanFacts } from "../../frame/facts.ts";
 import { dateRangeFields, hoursOf } from "../person/rangeFields.ts";
 import type { Draft } from "./useCalendars.ts";
 

@@ -10,7 +10,7 @@ import { Button } from "../../../ui/button.tsx";
 import { countText, rangeText, shortDay } from "../../../ui/format.ts";
 import { Segmented } from "../../../ui/segmented.tsx";
 import { ChartGrid, ChartHead, percentOf } from "../../../ui/timeChart.tsx";
-import { usePlanFacts } from "../../frame/frame.tsx";
+import { usePlanFacts } from "../../frame/facts.ts";
 import { Figure, Screen } from "../../frame/screen.tsx";
 import { useChartPeriods } from "../../frame/useChartPeriods.ts";
 import { PeopleTabs } from "../tabs.tsx";

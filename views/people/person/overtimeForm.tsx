@@ -12,7 +12,7 @@ import { readDate, writeDate } from "../../../ui/dateText.ts";
 import { Field, TextInput } from "../../../ui/field.tsx";
 import { newId } from "../../../ui/newId.ts";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
-import { usePlanFacts } from "../../frame/frame.tsx";
+import { usePlanFacts } from "../../frame/facts.ts";
 import { ImpactView, useImpact } from "../../frame/impact.tsx";
 import { dateRangeFields, hoursADay, hoursOf } from "./rangeFields.ts";
 import type { PersonHook } from "./usePerson.ts";

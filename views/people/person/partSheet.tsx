@@ -4,7 +4,7 @@ import type { PersonYear } from "../../../core/answers/personYear.ts";
 import { formatDay, parseDay } from "../../../core/calendar/day.ts";
 import { isCalendarDate } from "../../../core/plan/schema.ts";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
-import { useNames, usePlanFacts } from "../../frame/frame.tsx";
+import { useNames, usePlanFacts } from "../../frame/facts.ts";
 import { AnswerSheet } from "../leave/answerSheet.tsx";
 import { fieldsOfPerson, setOfPerson } from "../personForm.ts";
 import { PersonForm } from "../personFormView.tsx";

@@ -14,7 +14,7 @@ import { hoursText, longDay, shareText } from "../../../ui/format.ts";
 import { useKeys } from "../../../ui/keys.ts";
 import { useOrigin } from "../../../ui/useOrigin.ts";
 import { YearStrip } from "../../../ui/yearStrip.tsx";
-import { useNames, usePlanFacts } from "../../frame/frame.tsx";
+import { useNames, usePlanFacts } from "../../frame/facts.ts";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
 import { useLinkTo } from "../../frame/windowed.ts";
 import { dayText, weeksSentence } from "../words.ts";

@@ -10,7 +10,7 @@ import { Button } from "../../../ui/button.tsx";
 import { hoursText, longDay } from "../../../ui/format.ts";
 import { newId } from "../../../ui/newId.ts";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
-import { useNames } from "../../frame/frame.tsx";
+import { useNames } from "../../frame/facts.ts";
 import { ImpactView, useImpact } from "../../frame/impact.tsx";
 import { TakerList } from "../../frame/takerList.tsx";
 import { useLinkTo } from "../../frame/windowed.ts";

@@ -11,7 +11,7 @@ import { Button } from "../../../ui/button.tsx";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../../ui/dateText.ts";
 import { Field, TextInput } from "../../../ui/field.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
-import { usePlanFacts } from "../../frame/frame.tsx";
+import { usePlanFacts } from "../../frame/facts.ts";
 import { ImpactView, useImpact } from "../../frame/impact.tsx";
 import { WeekFields, weekHours, weekSchema } from "../weekFields.tsx";
 import type { PersonHook } from "./usePerson.ts";

@@ -11,7 +11,7 @@ import { Field, NamedOptions, Select, TextInput } from "../../../ui/field.tsx";
 import { hoursText } from "../../../ui/format.ts";
 import { newId } from "../../../ui/newId.ts";
 import { Sheet, SheetSection, SumLine } from "../../../ui/sheet.tsx";
-import { useNames } from "../../frame/frame.tsx";
+import { useNames } from "../../frame/facts.ts";
 
 const fieldsSchema = z.object({
   name: z.string().trim().min(1, { error: "Give the team a name." }).max(300),

@@ -10,7 +10,7 @@ import { Button } from "../../../ui/button.tsx";
 import { hoursText, periodHeading, periodPhrase } from "../../../ui/format.ts";
 import { useKeys } from "../../../ui/keys.ts";
 import { Vessel } from "../../../ui/vessel.tsx";
-import { usePlanFacts } from "../../frame/frame.tsx";
+import { usePlanFacts } from "../../frame/facts.ts";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
 import { usePlanWindow } from "../../frame/windowed.ts";
 import { PeopleTabs } from "../tabs.tsx";

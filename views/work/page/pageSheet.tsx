@@ -5,7 +5,7 @@ import type { Outline } from "../../../core/answers/outline.ts";
 import { Button } from "../../../ui/button.tsx";
 import { pageText, printPage, savePage } from "../../../ui/savePage.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
-import { useFrame, usePlanFacts } from "../../frame/frame.tsx";
+import { useFrame, usePlanFacts } from "../../frame/facts.ts";
 import type { PageOptions } from "./projectPage.tsx";
 
 export function PageSheet({ outline, onClose }: { outline: Outline; onClose: () => void }) {

@@ -4,8 +4,8 @@ import type { SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
-import { openingRow } from "../staffing/match.ts";
-import { needOf } from "../staffing/need.ts";
+import { openingRow } from "./match.ts";
+import { needOf } from "./need.ts";
 
 /** One share of an opening. Without hours and dates it is all that the shares before it have left. */
 export interface Share {
