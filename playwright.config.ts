@@ -5,7 +5,8 @@ export default defineConfig({
   globalSetup: "./e2e/setup.ts",
   timeout: 180_000,
   expect: { timeout: 30_000 },
-  // Each test has a server of its own, so files can run side by side.
+  // Each worker has a server of its own, so tests can run side by side.
+  fullyParallel: true,
   workers: 2,
   reporter: [["list"], ["json", { outputFile: "test-results/results.json" }]],
   use: {

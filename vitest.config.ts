@@ -4,6 +4,8 @@ const tests = { exclude: ["node_modules/**", "dist/**", ".next/**", "e2e/**"], t
 
 export default defineConfig({
   test: {
+    // Both cores: one fewer is what is taken by default.
+    maxWorkers: 2,
     projects: [
       { test: { ...tests, name: "unit", include: ["**/*.test.{ts,tsx}"], exclude: [...tests.exclude, "store/**"] } },
       { test: { ...tests, name: "store", include: ["store/**/*.test.ts"], globalSetup: ["tests/vitestSetup.ts"] } },

@@ -8,10 +8,10 @@ import { clockDay, currentModel } from "./host.ts";
 
 export type SearchParams = Promise<Record<string, string | string[] | undefined>>;
 
-/** The answer to a question about the newest plan. */
+/** The answer to a question about the newest plan; the browser does not ask again while nothing has changed. */
 export async function initialAnswer<Q extends Question>(question: Q, query: QueryOf<Q>): Promise<Initial<AnswerOf<Q>>> {
   const { revision, model } = await currentModel();
-  return { revision, data: answer(model, question, query) };
+  return { revision, key: JSON.stringify(query), data: answer(model, question, query) };
 }
 
 /** The time window that a page's URL states. */

@@ -10,9 +10,11 @@ import { forgetJustMade, justMade, keepJustMade, newKey, storageOfWindow } from 
 import type { PlanWorker } from "./plan.worker.ts";
 import type { AnswerOf, QueryOf, Question } from "./questions.ts";
 
-/** An answer that came with the page, and the revision it was given for. */
+/** An answer that came with the page, the query it answers, and the revision it was given for. */
 export interface Initial<T> {
   revision: number;
+  /** The query as text. */
+  key: string;
   data: T;
 }
 
@@ -59,6 +61,11 @@ class PlanSession {
   };
 
   state = (): HostState | null => this.#state;
+
+  /** True while the plan on the screens is that of a revision: nothing has been made here on top of it. */
+  isStillAt(revision: number): boolean {
+    return this.#state?.revision === revision && this.#state.unsettled === 0;
+  }
 
   /** True from the moment something is made, until the server has settled it. */
   isSaving = (): boolean => this.#asked > 0 || (this.#state?.unsettled ?? 0) > 0;
@@ -169,12 +176,17 @@ export function useMaybeAnswer<Q extends Question>(
   const state = useHostState();
   const key = query === null ? null : JSON.stringify(query);
   const [answered, setAnswered] = useState<{ key: string; data: AnswerOf<Q> } | null>(null);
-  const first = useRef({ key, initial });
+  const first = useRef(initial);
   const version = state?.version ?? 0;
 
   useEffect(() => {
     const { worker } = session;
     if (!worker || key === null || version === 0) return;
+    const came = first.current;
+    if (came?.key === key && session.isStillAt(came.revision)) {
+      setAnswered(null);
+      return;
+    }
     let isStale = false;
     const ask = async () => {
       const { data } = (await worker.ask(question, JSON.parse(key))) as unknown as { data: AnswerOf<Q> };
@@ -190,7 +202,7 @@ export function useMaybeAnswer<Q extends Question>(
   }, [session, question, key, version]);
 
   // A page that came anew from the server brings a newer first answer.
-  if (first.current.initial !== initial) first.current = { key, initial };
+  first.current = initial;
   if (key === null) return null;
-  return answered?.data ?? first.current.initial?.data ?? null;
+  return answered?.data ?? initial?.data ?? null;
 }

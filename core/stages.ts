@@ -2,8 +2,8 @@
 import type { ProjectCosts } from "./cost/costs.ts";
 import type { Change } from "./edits/change.ts";
 import type { Model, Stages } from "./model.ts";
-import { membersOf, rowById } from "./plan/rows.ts";
-import type { Assignment, Expense, ListName, Plan, Row, Task } from "./plan/schema.ts";
+import { findRow, membersOf, rowById } from "./plan/rows.ts";
+import type { ListName, Plan } from "./plan/schema.ts";
 import { DATED_ANEW } from "./schedule/forward.ts";
 
 /** What is known of a step from one model to the next. */
@@ -131,20 +131,26 @@ function projectsTouched(before: Plan, next: Model, { changes, dated }: Step, to
   dated.forEach((state, task) => {
     if (state === DATED_ANEW) projects.add(next.schedule.network.project[task]);
   });
-  for (const { list, id, before: was, after: is } of changes) {
-    if (changesCost[list] === "person") ofPerson(rowById(plan.people).get(id) ?? -1);
-    if (changesCost[list] !== "own") continue;
-    if (was) projects.add(projectOf(plan, before, list, was));
-    if (is) projects.add(projectOf(plan, plan, list, is));
+  for (const change of changes) {
+    if (changesCost[change.list] === "person") ofPerson(rowById(plan.people).get(change.id) ?? -1);
+    for (const project of projectsOf(before, plan, change)) projects.add(project);
   }
   return projects;
 }
 
-/** The project that a row belongs to. @param in The plan that the row stands in. */
-function projectOf(plan: Plan, own: Plan, list: ListName, row: Row): number {
+/** Rows of the projects that a changed row belonged and belongs to. */
+function projectsOf(before: Plan, plan: Plan, { list, id, before: was, after: is }: Change): number[] {
   const projects = rowById(plan.projects);
-  if (list === "projects") return projects.get(row.id) ?? -1;
-  if (list !== "assignments") return projects.get((row as Task | Expense).projectId) ?? -1;
-  const task = own.tasks[rowById(own.tasks).get((row as Assignment).taskId) ?? -1];
-  return projects.get(task?.projectId) ?? -1;
+  const rowOf = (projectId: string | undefined) => projects.get(projectId ?? "") ?? -1;
+  switch (list) {
+    case "projects":
+      return [rowOf(id)];
+    case "tasks":
+    case "expenses":
+      return [rowOf(was?.projectId), rowOf(is?.projectId)];
+    case "assignments":
+      return [rowOf(findRow(before.tasks, was?.taskId)?.projectId), rowOf(findRow(plan.tasks, is?.taskId)?.projectId)];
+    default:
+      return [];
+  }
 }

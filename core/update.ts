@@ -4,7 +4,7 @@ import { buildModel, Model } from "./model.ts";
 import { type PlaceInput, placeAssignment, placeImplicitOpening } from "./placing/place.ts";
 import { carryPlacements, type Placements } from "./placing/placements.ts";
 import { formerRows, rowById } from "./plan/rows.ts";
-import type { Assignment, Link, ListName, Plan, Task } from "./plan/schema.ts";
+import type { ListName, Plan, Task } from "./plan/schema.ts";
 import { forFollowers, forLeaves, graphOf, isSummary, type TaskGraph } from "./plan/taskGraph.ts";
 import { carryDates, type Schedule } from "./schedule/dates.ts";
 import { DATED_ANEW, reschedule, STALE } from "./schedule/forward.ts";
@@ -77,10 +77,10 @@ function updatedWork(model: Model, plan: Plan, changes: readonly Change[]): Work
 }
 
 function changesWork(change: Change): boolean {
-  const { list, before, after } = change;
-  if (list === "tasks" && isInPlace(change)) {
-    const [was, is] = [before as Task, after as Task];
-    return (["roleId", "projectId", "parentId", "effortHours"] as const).some((key) => was[key] !== is[key]);
+  const { list } = change;
+  if (list === "tasks" && change.before && change.after) {
+    const { before, after } = change;
+    return (["roleId", "projectId", "parentId", "effortHours"] as const).some((key) => before[key] !== after[key]);
   }
   return (["assignments", "tasks", "projects", "people", "teams", "roles"] as ListName[]).includes(list) && !isInPlace(change);
 }
@@ -99,24 +99,23 @@ function updatedNetwork(former: Network, plan: Plan, changes: readonly Change[])
   const graph = read.some(changesGraph) ? graphOf(plan) : former.graph;
   const tasks = new Set<number>();
   const links: number[] = [];
-  for (const { list, id, before, after } of read) {
+  for (const change of read) {
+    const { list, id } = change;
     if (list === "links") links.push(rowById(plan.links).get(id) as number);
     else if (list === "projects") for (const row of tasksOfProject(former, plan, id)) tasks.add(row);
-    else {
+    else if (list === "tasks") {
       tasks.add(rowById(plan.tasks).get(id) as number);
       // A task may have become a summary, or have stopped being one.
-      for (const parent of parentRows(plan, before as Task, after as Task)) tasks.add(parent);
+      for (const parent of parentRows(plan, change.before, change.after)) tasks.add(parent);
     }
   }
   return networkChanged(former, plan, graph, tasks, links);
 }
 
 function changesGraph({ list, before, after }: Change): boolean {
-  if (list === "tasks") {
-    const [was, is] = [before as Task, after as Task];
-    return was.parentId !== is.parentId || (was.sizing === undefined) !== (is.sizing === undefined);
-  }
-  return list === "links" && ((before as Link).from !== (after as Link).from || (before as Link).to !== (after as Link).to);
+  if (!before || !after) return true;
+  if (list === "tasks") return before.parentId !== after.parentId || (before.sizing === undefined) !== (after.sizing === undefined);
+  return list === "links" && (before.from !== after.from || before.to !== after.to);
 }
 
 function tasksOfProject({ project }: Network, plan: Plan, id: string): number[] {
@@ -148,16 +147,15 @@ function touchedTasks(plan: Plan, network: Network, work: Work, changes: readonl
     if (list === "tasks") {
       const row = rows.get(id);
       if (row !== undefined) touchBelow(touched, graph, row);
-      for (const parent of parentRows(plan, before as Task | null, after as Task | null)) markWithFollowers(touched, graph, parent);
+      for (const parent of parentRows(plan, before, after)) markWithFollowers(touched, graph, parent);
     } else if (list === "links")
-      for (const link of [before, after] as (Link | null)[]) {
+      for (const link of [before, after]) {
         const row = rows.get(link?.to ?? "");
         if (row !== undefined) forLeaves(graph, row, (leaf) => markStale(touched, leaf));
       }
     else if (list === "projects") for (const row of tasksOfProject(network, plan, id)) touchBelow(touched, graph, row);
     else if (list === "assignments")
-      for (const assignment of [before, after] as (Assignment | null)[])
-        markEffort(touched, network, rows.get(assignment?.taskId ?? "") ?? -1);
+      for (const assignment of [before, after]) markEffort(touched, network, rows.get(assignment?.taskId ?? "") ?? -1);
     else if (list === "people") touchPerson(touched, network, work, rowById(plan.people).get(id) ?? -1);
   }
   return touched;
@@ -237,7 +235,7 @@ function updatedPlacements(
     const row = rowById(plan.assignments).get(id);
     if (row !== undefined) rows.add(row);
     // What is left over for the implicit opening of the task it was on changes too.
-    const left = rowById(plan.tasks).get((before as Assignment | null)?.taskId ?? "");
+    const left = rowById(plan.tasks).get(before?.taskId ?? "");
     if (left !== undefined) tasks.add(left);
   }
   for (const row of rows) {

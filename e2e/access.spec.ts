@@ -1,14 +1,11 @@
 // Every screen in both themes, held against WCAG 2.2 AA by axe, and nothing cut off at 1280 × 800.
 import AxeBuilder from "@axe-core/playwright";
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./demo.ts";
 import { goTo } from "./pages.ts";
-import { demoServer, putAway, type Server } from "./server.ts";
 
-let server: Server;
-test.beforeAll(async () => {
-  server = await demoServer();
-});
-test.afterAll(() => putAway(server));
+// Colours are looked at where they end, not on their way there.
+test.use({ contextOptions: { reducedMotion: "reduce" } });
 
 const screens = [
   "/balance",
@@ -34,26 +31,29 @@ const screens = [
   "/money?cost=all",
 ];
 
-for (const theme of ["light", "dark"]) {
-  for (const path of screens) {
-    test(`${path} in the ${theme} theme`, async ({ page, context }) => {
-      await context.addCookies([{ name: "theme", value: theme, url: server.url }]);
-      await goTo(page, server, path);
-      await expect(page.locator("html")).toHaveAttribute("data-theme", theme);
-      const axe = new AxeBuilder({ page });
-      // The dark theme has the same elements in other colours: only what colours decide is looked at again.
-      const rules = theme === "light" ? axe.withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]) : axe.withRules(["color-contrast"]);
-      const { violations } = await rules.analyze();
-      expect(
-        violations.map(
-          ({ id, nodes }) =>
-            `${id}: ${nodes
-              .slice(0, 3)
-              .map(({ target, failureSummary }) => `${target} ${failureSummary}`)
-              .join(" | ")}`,
-        ),
-      ).toEqual([]);
-      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280);
+for (const path of screens)
+  test(`${path} in both themes`, async ({ page, context, server }) => {
+    await context.addCookies([{ name: "theme", value: "dark", url: server.url }]);
+    await goTo(page, server, path);
+    const html = page.locator("html");
+    await expect(html).toHaveAttribute("data-theme", "dark");
+    const axe = () => new AxeBuilder({ page });
+    // The dark theme has the same elements in other colours: only what colours decide is looked at twice.
+    expect(told(await axe().withRules(["color-contrast"]).analyze())).toEqual([]);
+    await html.evaluate((element) => {
+      element.dataset.theme = "light";
     });
-  }
+    expect(told(await axe().withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]).analyze())).toEqual([]);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280);
+  });
+
+/** What is against a rule, each with the first places where it is. */
+function told({ violations }: Awaited<ReturnType<AxeBuilder["analyze"]>>): string[] {
+  return violations.map(
+    ({ id, nodes }) =>
+      `${id}: ${nodes
+        .slice(0, 3)
+        .map(({ target, failureSummary }) => `${target} ${failureSummary}`)
+        .join(" | ")}`,
+  );
 }

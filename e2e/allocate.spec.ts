@@ -1,14 +1,14 @@
 // Balance in full, openings and requests: what is given, typed, accepted, proposed and asked for shows on both sides.
 import { readFile } from "node:fs/promises";
-import { expect, type Locator, type Page, test } from "@playwright/test";
+import { expect, type Locator, type Page } from "@playwright/test";
+import { test } from "./demo.ts";
 import { goTo, sheetOf, untilSaved } from "./pages.ts";
-import { demoServer, putAway, type Server } from "./server.ts";
+import type { Server } from "./server.ts";
 
 let server: Server;
-test.beforeEach(async () => {
-  server = await demoServer();
+test.beforeEach(({ server: own }) => {
+  server = own;
 });
-test.afterEach(() => putAway(server));
 
 const open = (page: Page, path: string): Promise<void> => goTo(page, server, path);
 
@@ -120,7 +120,7 @@ test("rows, filters, measure and order stand in the address, are kept under a na
   await page.getByLabel("Rows").selectOption({ label: "Roles" });
   await page.getByLabel("Measure").selectOption({ label: "FTE" });
   await expect(page).toHaveURL(/rows=roles/);
-  const lighting = page.getByRole("gridcell", { name: /^Lighting technician, week of 22 February: .*2 of them over/ });
+  const lighting = page.getByRole("gridcell", { name: /^Lighting technician, week of 22 February: .*2 people are over/ });
   await expect(lighting).toHaveCount(1);
   await page.getByRole("button", { name: "Views" }).click();
   await page.getByLabel("Keep what is shown as").fill("Roles in FTE");

@@ -1,13 +1,13 @@
 // Screens without a mouse: outlines, years, matrices, menus and the list of shortcuts.
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
+import { test } from "./demo.ts";
 import { goTo, sheetOf, untilSaved } from "./pages.ts";
-import { demoServer, putAway, type Server } from "./server.ts";
+import type { Server } from "./server.ts";
 
 let server: Server;
-test.beforeEach(async () => {
-  server = await demoServer();
+test.beforeEach(({ server: own }) => {
+  server = own;
 });
-test.afterEach(() => putAway(server));
 
 const open = (page: Page, path: string): Promise<void> => goTo(page, server, path);
 const focus = (page: Page) => page.locator(":focus");

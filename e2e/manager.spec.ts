@@ -1,13 +1,13 @@
 // A resource manager's first quarter of an hour: who is over, why, give the work to somebody else, what it costs.
-import { expect, type Locator, type Page, test } from "@playwright/test";
+import { expect, type Locator, type Page } from "@playwright/test";
+import { test } from "./demo.ts";
 import { goTo } from "./pages.ts";
-import { demoServer, putAway, type Server } from "./server.ts";
+import type { Server } from "./server.ts";
 
 let server: Server;
-test.beforeEach(async () => {
-  server = await demoServer();
+test.beforeEach(({ server: own }) => {
+  server = own;
 });
-test.afterEach(() => putAway(server));
 
 /** The figures of the cell that starts on a day, as they are read out. */
 function cell(page: Page, person: string, phrase: string): Locator {

@@ -1,14 +1,14 @@
 // The supply side: patterns, leave, holidays, files, many people at once; the figures on Balance before and after.
 import { readFile } from "node:fs/promises";
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
+import { test } from "./demo.ts";
 import { goTo, sheetOf } from "./pages.ts";
-import { demoServer, putAway, type Server } from "./server.ts";
+import type { Server } from "./server.ts";
 
 let server: Server;
-test.beforeEach(async () => {
-  server = await demoServer();
+test.beforeEach(({ server: own }) => {
+  server = own;
 });
-test.afterEach(() => putAway(server));
 
 const open = (page: Page, path: string): Promise<void> => goTo(page, server, path);
 

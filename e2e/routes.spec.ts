@@ -1,12 +1,12 @@
 // The routes by HTTP alone: what they give, what they refuse and in which words; screens under addresses nobody meant.
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./demo.ts";
 import { demoServer, putAway, type Server } from "./server.ts";
 
 let server: Server;
-test.beforeAll(async () => {
-  server = await demoServer();
+test.beforeEach(({ server: own }) => {
+  server = own;
 });
-test.afterAll(() => putAway(server));
 
 async function get(path: string): Promise<{ status: number; type: string; text: string }> {
   const response = await fetch(`${server.url}${path}`);

@@ -1,15 +1,15 @@
 // Planning with others: what gives when somebody joins, templates, comments, reviews, filling down, the client's page,
 // and what is dragged out of the tray.
 import { readFile } from "node:fs/promises";
-import { expect, type Locator, type Page, test } from "@playwright/test";
+import { expect, type Locator, type Page } from "@playwright/test";
+import { test } from "./demo.ts";
 import { goTo, sheetOf } from "./pages.ts";
-import { demoServer, putAway, type Server } from "./server.ts";
+import type { Server } from "./server.ts";
 
 let server: Server;
-test.beforeEach(async () => {
-  server = await demoServer();
+test.beforeEach(({ server: own }) => {
+  server = own;
 });
-test.afterEach(() => putAway(server));
 
 const SPRING = "from=2027-01-25&to=2027-05-23";
 

@@ -1,13 +1,13 @@
 // One plan in two windows, a narrow window, and steps taken back after the window was closed.
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
+import { test } from "./demo.ts";
 import { goTo, sheetOf, untilSaved } from "./pages.ts";
-import { demoServer, putAway, type Server } from "./server.ts";
+import type { Server } from "./server.ts";
 
 let server: Server;
-test.beforeEach(async () => {
-  server = await demoServer();
+test.beforeEach(({ server: own }) => {
+  server = own;
 });
-test.afterEach(() => putAway(server));
 
 const rateOf = (page: Page, name: string) => page.getByLabel(`${name}, rate`).first();
 

@@ -1,13 +1,13 @@
 // The demand side: writing tasks down, links, why a date is what it is, dragging bars; figures before and after.
-import { expect, type Locator, type Page, test } from "@playwright/test";
+import { expect, type Locator, type Page } from "@playwright/test";
+import { test } from "./demo.ts";
 import { goTo, sheetOf } from "./pages.ts";
-import { demoServer, putAway, type Server } from "./server.ts";
+import type { Server } from "./server.ts";
 
 let server: Server;
-test.beforeEach(async () => {
-  server = await demoServer();
+test.beforeEach(({ server: own }) => {
+  server = own;
 });
-test.afterEach(() => putAway(server));
 
 const SPRING = "from=2027-01-25&to=2027-05-23";
 

@@ -6,9 +6,9 @@ import { applyEdit, type Edit } from "../core/edits/edit.ts";
 import { afterStep, type History, historyOf, type TrailStep } from "../core/edits/history.ts";
 import { checkRows, listWords } from "../core/plan/check.ts";
 import { type Fault, faultText } from "../core/plan/faults.ts";
-import { findRow } from "../core/plan/rows.ts";
+import { findRow, rowsOf } from "../core/plan/rows.ts";
 import { isSame } from "../core/plan/same.ts";
-import type { Plan, Row } from "../core/plan/schema.ts";
+import type { Plan } from "../core/plan/schema.ts";
 import type { Database, Sql } from "./driver.ts";
 import { emptyPlan } from "./emptyPlan.ts";
 import { lockFolder } from "./lock.ts";
@@ -180,7 +180,7 @@ export class PlanStore {
     if (of === undefined || !entry) return { faults: [{ place: kind, message: faultText.nothingTo(kind) }] };
     const changes = kind === "undo" ? invert(entry.changes) : entry.changes;
     const moved = firstOfEachRow(changes).find(
-      ({ list, id, before }) => !isSame(findRow<Row>(this.#plan[list] as readonly Row[], id), before ?? undefined),
+      ({ list, id, before }) => !isSame(findRow(rowsOf(this.#plan, list), id), before ?? undefined),
     );
     if (moved) return { faults: [{ place: kind, message: faultText.changedMeanwhile(listWords[moved.list]) }] };
     const plan = applyChanges(this.#plan, changes);

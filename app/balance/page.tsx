@@ -12,6 +12,8 @@ export default async function BalancePage({ searchParams }: { searchParams: Sear
   const open = ((await oneParam(searchParams, "open")) ?? "").split(",").filter(Boolean);
   const window = await windowOfPage(searchParams);
   const params = await loadView(searchParams);
-  const query = { ...window, open, limit: FIRST_ROWS, view: boardViewOf(params), countsTasks: params.show === "tasks" };
-  return <Balance initial={await initialAnswer("board", query)} />;
+  const query = { ...window, open, view: boardViewOf(params), countsTasks: params.show === "tasks" };
+  const initial = await initialAnswer("board", { ...query, limit: FIRST_ROWS });
+  const isWhole = initial.data.filled === initial.data.rows.length;
+  return <Balance initial={isWhole ? { ...initial, key: JSON.stringify(query) } : initial} />;
 }

@@ -2,6 +2,7 @@
 import { type Day, formatDay, parseDay } from "../calendar/day.ts";
 import { type Instant, TICKS_PER_DAY } from "../calendar/workingLine.ts";
 import type { Edit } from "../edits/edit.ts";
+import type { Settable } from "../edits/kind.ts";
 import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Link, Task } from "../plan/schema.ts";
@@ -74,6 +75,12 @@ function lagOf({ plan }: Model, link: Link | undefined, ticks: Instant): DropOpt
 }
 
 function pinOf(task: Task, start: Day, finish: Day): DropOption {
-  const set = { sizing: "dates", start: formatDay(start), finish: formatDay(finish), durationDays: null, staggerDays: null };
+  const set: Settable<"tasks"> = {
+    sizing: "dates",
+    start: formatDay(start),
+    finish: formatDay(finish),
+    durationDays: null,
+    staggerDays: null,
+  };
   return { way: "pin", edit: { kind: "changeTask", id: task.id, set } };
 }

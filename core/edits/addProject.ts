@@ -2,8 +2,8 @@
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
 import { rowById } from "../plan/rows.ts";
-import { rowSchemas } from "../plan/schema.ts";
-import type { Change } from "./change.ts";
+import { type ListName, type Row, rowSchemas } from "../plan/schema.ts";
+import { type Change, changeOf } from "./change.ts";
 import type { EditKind } from "./kind.ts";
 
 const schema = z.strictObject({
@@ -18,8 +18,8 @@ export const addProject: EditKind<z.infer<typeof schema>> & { schema: typeof sch
   schema,
   changes: (plan, { project, tasks, assignments, links }) => {
     if (rowById(plan.projects).has(project.id)) return { fault: faultText.exists("project", project.id) };
-    const added = (list: Change["list"], rows: readonly NonNullable<Change["after"]>[]): Change[] =>
-      rows.map((row) => ({ list, id: row.id, before: null, after: row, next: null }));
+    const added = <L extends ListName>(list: L, rows: readonly Row<L>[]): Change[] =>
+      rows.map((row) => changeOf(list, { id: row.id, before: null, after: row, next: null }));
     return {
       changes: [...added("projects", [project]), ...added("tasks", tasks), ...added("assignments", assignments), ...added("links", links)],
     };

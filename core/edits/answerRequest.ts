@@ -2,9 +2,8 @@
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
 import { findRow } from "../plan/rows.ts";
-import { rowSchemas, type WorkRequest } from "../plan/schema.ts";
-import type { Change } from "./change.ts";
-import { changedRow, deletedRows, type EditKind, type Made } from "./kind.ts";
+import { rowSchemas } from "../plan/schema.ts";
+import { changedRow, deletedRows, type EditKind, type Made, type Settable } from "./kind.ts";
 
 const entry = rowSchemas.requests.shape.history.unwrap();
 const schema = z.strictObject({
@@ -26,7 +25,7 @@ export const answerRequest: EditKind<Answer> & { schema: typeof schema } = {
     if (request.state === "confirmed" || request.state === "declined" || request.assignmentId === undefined)
       return { fault: faultText.answered() };
     const history = [...request.history, edit.entry];
-    const answered = (set: Partial<Record<keyof WorkRequest, unknown>>): Made =>
+    const answered = (set: Settable<"requests">): Made =>
       changedRow(plan, "requests", edit.id, { state: edit.entry.step, history, ...set });
     const together = (work: Made, asked: Made): Made =>
       "fault" in work ? work : "fault" in asked ? asked : { changes: [...work.changes, ...asked.changes] };
@@ -36,12 +35,12 @@ export const answerRequest: EditKind<Answer> & { schema: typeof schema } = {
       case "confirmed": {
         const personId = edit.personId ?? request.offeredId ?? request.personId;
         if (personId === undefined) return { fault: faultText.nobodyNamed() };
-        const set = { personId, teamId: null, firmness: "confirmed" };
+        const set: Settable<"assignments"> = { personId, teamId: null, firmness: "confirmed" };
         return together(changedRow(plan, "assignments", request.assignmentId, set), answered({ offeredId: null }));
       }
       case "declined": {
         if (!edit.entry.text?.trim()) return { fault: faultText.noReason() };
-        const gone: Change[] = deletedRows(plan, "assignments", (row) => row.id === request.assignmentId);
+        const gone = deletedRows(plan, "assignments", (row) => row.id === request.assignmentId);
         return together({ changes: gone }, answered({ offeredId: null, assignmentId: null }));
       }
       default:

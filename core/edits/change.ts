@@ -3,18 +3,27 @@ import { rowById, shareRowMap } from "../plan/rows.ts";
 import type { ListName, Plan, Row } from "../plan/schema.ts";
 
 /** One row before and after; null before it was added and after it was deleted. */
-export interface Change {
-  list: ListName;
+interface ChangeOf<L extends ListName> {
+  list: L;
   id: string;
-  before: Row | null;
-  after: Row | null;
+  before: Row<L> | null;
+  after: Row<L> | null;
   /** Of an added or deleted row: the id of the row that follows it, null at the end of the list. */
   next?: string | null;
 }
 
+/** A change of a row of one of some lists; of any by default. */
+export type Change<L extends ListName = ListName> = { [K in L]: ChangeOf<K> }[L];
+
+/** A change of a row of a list that is known to the caller alone. */
+export function changeOf<L extends ListName>(list: L, change: Omit<ChangeOf<L>, "list">): Change {
+  // The compiler does not see that one list and its rows belong to one member of the union.
+  return { list, ...change } as unknown as Change;
+}
+
 /** The changes that take these back, in reverse order. */
 export function invert(changes: readonly Change[]): Change[] {
-  return changes.map((change) => ({ ...change, before: change.after, after: change.before })).reverse();
+  return changes.map((change) => ({ ...change, before: change.after, after: change.before }) as Change).reverse();
 }
 
 /** The plan with changes applied in order. Rows must stand as the changes' `before` says. */

@@ -2,7 +2,7 @@
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
 import { findRow } from "../plan/rows.ts";
-import type { Acceptance, Plan } from "../plan/schema.ts";
+import type { Plan } from "../plan/schema.ts";
 import type { Change } from "./change.ts";
 import { deletedRows, type EditKind } from "./kind.ts";
 
@@ -18,7 +18,7 @@ export const deletePerson: EditKind<z.infer<typeof schema>> & { schema: typeof s
     return {
       changes: [
         ...left(plan, id),
-        ...deletedRows(plan, "acceptances", (row) => (row as Acceptance).personId === id),
+        ...deletedRows(plan, "acceptances", (row) => row.personId === id),
         ...deletedRows(plan, "people", (row) => row.id === id),
       ],
     };

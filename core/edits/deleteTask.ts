@@ -2,7 +2,7 @@
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
 import { findRow } from "../plan/rows.ts";
-import type { Assignment, Comment, Expense, Link, Plan, WorkRequest } from "../plan/schema.ts";
+import type { Expense, Plan } from "../plan/schema.ts";
 import type { Change } from "./change.ts";
 import { deletedRows, type EditKind } from "./kind.ts";
 
@@ -21,10 +21,10 @@ export const deleteTask: EditKind<z.infer<typeof schema>> & { schema: typeof sch
     return {
       changes: [
         ...plan.expenses.flatMap((expense) => detached(expense, gone)),
-        ...deletedRows(plan, "requests", (row) => gone.has((row as WorkRequest).taskId)),
-        ...deletedRows(plan, "comments", (row) => gone.has((row as Comment).taskId)),
-        ...deletedRows(plan, "links", (row) => gone.has((row as Link).from) || gone.has((row as Link).to)),
-        ...deletedRows(plan, "assignments", (row) => gone.has((row as Assignment).taskId)),
+        ...deletedRows(plan, "requests", (row) => gone.has(row.taskId)),
+        ...deletedRows(plan, "comments", (row) => gone.has(row.taskId)),
+        ...deletedRows(plan, "links", (row) => gone.has(row.from) || gone.has(row.to)),
+        ...deletedRows(plan, "assignments", (row) => gone.has(row.taskId)),
         ...deletedRows(plan, "tasks", (row) => gone.has(row.id)),
         ...(joins ? joiningLinks(plan, gone) : []),
       ],

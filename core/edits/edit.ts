@@ -4,7 +4,7 @@ import { checkRows } from "../plan/check.ts";
 import { type Fault, faultText, placeOf } from "../plan/faults.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
-import { type Plan, rowSchemas, type Task } from "../plan/schema.ts";
+import { type Plan, rowSchemas } from "../plan/schema.ts";
 import { linkCycle } from "../plan/taskGraph.ts";
 import { acceptOverload } from "./acceptOverload.ts";
 import { addAssignment } from "./addAssignment.ts";
@@ -102,53 +102,9 @@ const kinds = {
   splitAssignment,
 } as const;
 
-const singleSchema = z.discriminatedUnion("kind", [
-  changeProject.schema,
-  addProject.schema,
-  staffTasks.schema,
-  moveTask.schema,
-  deleteLink.schema,
-  changeTasks.schema,
-  changeLink.schema,
-  addTasks.schema,
-  addLink.schema,
-  addAssignment.schema,
-  addCalendar.schema,
-  addPerson.schema,
-  addSkill.schema,
-  addTask.schema,
-  addTeam.schema,
-  answerTimeOff.schema,
-  changeAssignment.schema,
-  changeCalendar.schema,
-  changePeople.schema,
-  changePerson.schema,
-  changeRates.schema,
-  changeTask.schema,
-  changeTeam.schema,
-  deleteAssignment.schema,
-  deleteCalendar.schema,
-  deletePerson.schema,
-  deleteTask.schema,
-  deleteTeam.schema,
-  deleteTimeOff.schema,
-  importRows.schema,
-  addComment.schema,
-  addTemplate.schema,
-  deleteComment.schema,
-  deleteTemplate.schema,
-  reviewTask.schema,
-  acceptOverload.schema,
-  answerRequest.schema,
-  askWork.schema,
-  deleteAcceptance.schema,
-  deleteView.schema,
-  saveView.schema,
-  reassign.schema,
-  setStaff.schema,
-  setTimeOff.schema,
-  splitAssignment.schema,
-]);
+type Schema = (typeof kinds)[keyof typeof kinds]["schema"];
+
+const singleSchema = z.discriminatedUnion("kind", Object.values(kinds).map(({ schema }) => schema) as [Schema, ...Schema[]]);
 
 /** Several edits that are one to whoever makes them, and one to undo. */
 const together = z.strictObject({
@@ -214,8 +170,7 @@ function detached(plan: Plan, changes: readonly Change[]): Change[] {
 /** Only links and places in the outline can close a circle. */
 function mayCloseCircle(changes: readonly Change[]): boolean {
   return changes.some(
-    ({ list, before, after }) =>
-      after !== null && (list === "links" || (list === "tasks" && (before as Task | null)?.parentId !== (after as Task).parentId)),
+    ({ list, before, after }) => after !== null && (list === "links" || (list === "tasks" && before?.parentId !== after.parentId)),
   );
 }
 

@@ -1,8 +1,8 @@
 // Brings in rows of a file: new ones are added, those with a known id are replaced. One edit, one undo.
 import * as z from "zod";
-import { findRow } from "../plan/rows.ts";
+import { findRow, rowsOf } from "../plan/rows.ts";
 import { type ListName, type Plan, type Row, rowSchemas } from "../plan/schema.ts";
-import type { Change } from "./change.ts";
+import { type Change, changeOf } from "./change.ts";
 import type { EditKind } from "./kind.ts";
 
 const lists = Object.keys(rowSchemas) as [ListName, ...ListName[]];
@@ -19,11 +19,11 @@ const schema = z.strictObject({
 
 export const importRows: EditKind<z.infer<typeof schema>> & { schema: typeof schema } = {
   schema,
-  changes: (plan, { rows }) => ({ changes: rows.map(({ list, row }) => changeOf(plan, list, row as unknown as Row)) }),
+  changes: (plan, { rows }) => ({ changes: rows.map(({ list, row }) => broughtIn(plan, list, row as unknown as Row)) }),
   words: (_, { source, rows }) => `bring in ${rows.length === 1 ? "a row" : `${rows.length} rows`} of ${source}`,
 };
 
-function changeOf(plan: Plan, list: ListName, row: Row): Change {
-  const before = findRow<Row>(plan[list] as readonly Row[], row.id) ?? null;
-  return { list, id: row.id, before, after: row, ...(before === null && { next: null }) };
+function broughtIn(plan: Plan, list: ListName, row: Row): Change {
+  const before = findRow(rowsOf(plan, list), row.id) ?? null;
+  return changeOf(list, { id: row.id, before, after: row, ...(before === null && { next: null }) });
 }

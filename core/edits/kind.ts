@@ -2,9 +2,9 @@
 import type * as z from "zod";
 import { listWords } from "../plan/check.ts";
 import { faultText } from "../plan/faults.ts";
-import { findRow, rowById } from "../plan/rows.ts";
+import { findRow, rowById, rowsOf } from "../plan/rows.ts";
 import type { ListName, Plan, Row } from "../plan/schema.ts";
-import type { Change } from "./change.ts";
+import { type Change, changeOf } from "./change.ts";
 
 export type Made = { changes: Change[] } | { fault: string };
 
@@ -17,37 +17,40 @@ export interface EditKind<E> {
   words(plan: Plan, edit: E): string;
 }
 
+/** What may be set of a row: every key but its id, null to take it away. */
+export type Settable<L extends ListName> = { [K in Exclude<keyof Row<L>, "id">]?: Row<L>[K] | null };
+
 /** Adds a row before the row with the id `next`, or at the end. */
 export function addedRow<L extends ListName>(plan: Plan, list: L, row: Row<L>, next: string | null): Made {
   if (rowById(plan[list]).has(row.id)) return { fault: faultText.exists(listWords[list], row.id) };
-  return { changes: [{ list, id: row.id, before: null, after: row, next }] };
+  return { changes: [changeOf(list, { id: row.id, before: null, after: row, next })] };
 }
 
 /** Sets keys of a row; a key set to null is taken away. */
-export function changedRow<L extends ListName>(plan: Plan, list: L, id: string, set: Record<string, unknown>): Made {
-  const before = findRow<Row>(plan[list] as readonly Row[], id);
+export function changedRow<L extends ListName>(plan: Plan, list: L, id: string, set: Settable<L>): Made {
+  const before = findRow(rowsOf(plan, list), id);
   if (!before) return { fault: faultText.gone(listWords[list]) };
   const kept = Object.entries({ ...before, ...set }).filter(([, value]) => value !== null && value !== undefined);
-  return { changes: [{ list, id, before, after: Object.fromEntries(kept) as unknown as Row }] };
+  return { changes: [changeOf(list, { id, before, after: Object.fromEntries(kept) as unknown as Row<L> })] };
 }
 
 /** The deletion of rows of a list, so ordered that undoing it puts each back in its place. */
-export function deletedRows(plan: Plan, list: ListName, isDeleted: (row: Row) => boolean): Change[] {
-  const rows = plan[list] as readonly Row[];
-  return rows.flatMap((row, at) =>
-    isDeleted(row) ? [{ list, id: row.id, before: row, after: null, next: rows[at + 1]?.id ?? null }] : [],
+export function deletedRows<L extends ListName>(plan: Plan, list: L, isDeleted: (row: Row<L>) => boolean): Change[] {
+  const rows = rowsOf(plan, list);
+  return rows.flatMap((row, at): Change[] =>
+    isDeleted(row) ? [changeOf(list, { id: row.id, before: row, after: null, next: rows[at + 1]?.id ?? null })] : [],
   );
 }
 
 /** The deletion of one row that nothing else hangs on. */
 export function deletedRow(plan: Plan, list: ListName, id: string): Made {
-  if (!findRow<Row>(plan[list] as readonly Row[], id)) return { fault: faultText.gone(listWords[list]) };
+  if (!findRow(rowsOf(plan, list), id)) return { fault: faultText.gone(listWords[list]) };
   return { changes: deletedRows(plan, list, (row) => row.id === id) };
 }
 
-/** A schema in which every key is optional and may be null, to take a key away. */
-export function settable<S extends z.ZodRawShape>(schema: z.ZodObject<S>, fixed: readonly (keyof S & string)[]) {
-  const keys = Object.keys(schema.shape).filter((key) => !fixed.includes(key as keyof S & string));
-  const shape = Object.fromEntries(keys.map((key) => [key, (schema.shape[key] as unknown as z.ZodType).nullish()]));
-  return shape as Record<string, z.ZodType>;
+/** A schema in which every key is optional and may be null, to take a key away; those in `fixed` cannot be set. */
+export function settable<S extends z.ZodRawShape, F extends keyof S & string>(schema: z.ZodObject<S>, fixed: readonly F[]) {
+  const keys = Object.keys(schema.shape).filter((key) => !(fixed as readonly string[]).includes(key));
+  const shape = Object.fromEntries(keys.map((key) => [key, (schema.shape[key] as z.ZodType).nullish()]));
+  return shape as unknown as { [K in Exclude<keyof S & string, F>]: z.ZodOptional<z.ZodNullable<S[K]>> };
 }

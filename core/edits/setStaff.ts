@@ -2,8 +2,7 @@
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
 import { findRow } from "../plan/rows.ts";
-import { type Assignment, rowSchemas, type Task } from "../plan/schema.ts";
-import type { Change } from "./change.ts";
+import { rowSchemas, type Task } from "../plan/schema.ts";
 import { changedRow, deletedRows, type EditKind } from "./kind.ts";
 import { assigneeName } from "./words.ts";
 
@@ -21,10 +20,7 @@ export const setStaff: EditKind<z.infer<typeof schema>> & { schema: typeof schem
   changes: (plan, { taskId, rows, effortHours }) => {
     if (!findRow(plan.tasks, taskId)) return { fault: faultText.gone("task") };
     const kept = new Set(rows.map(({ id }) => id));
-    const changes: Change[] = deletedRows(plan, "assignments", (row) => {
-      const own = row as Assignment;
-      return own.taskId === taskId && own.materialId === undefined && !kept.has(own.id);
-    });
+    const changes = deletedRows(plan, "assignments", (row) => row.taskId === taskId && row.materialId === undefined && !kept.has(row.id));
     for (const row of rows) {
       const before = findRow(plan.assignments, row.id) ?? null;
       if (row.taskId !== taskId || (before && before.taskId !== taskId)) return { fault: faultText.gone("assignment") };

@@ -2,7 +2,7 @@
 
 import { type Fault, faultText, placeOf } from "./faults.ts";
 import { nearestWord } from "./nearestWord.ts";
-import { findRow, rowById } from "./rows.ts";
+import { findRow, rowById, rowsOf } from "./rows.ts";
 import type {
   Acceptance,
   Assignment,
@@ -54,7 +54,7 @@ export function checkRows(plan: Plan, touched: readonly { list: ListName; id: st
   const faults: Fault[] = [];
   const summaries = summaryIds(plan);
   for (const { list, id } of touched) {
-    const row = findRow<Row>(plan[list] as readonly Row[], id);
+    const row = findRow(rowsOf(plan, list), id);
     if (row) checkRow(plan, list, row, [list, rowById(plan[list]).get(id) as number], summaries, faults);
   }
   if (touched.some(({ list }) => list === "tasks" || list === "teams")) checkParents(plan, faults);

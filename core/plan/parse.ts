@@ -2,6 +2,7 @@
 import type * as z from "zod";
 import { checkPlan, faultsBetweenRows } from "./check.ts";
 import { type Fault, faultText, placeOf } from "./faults.ts";
+import { fitOf } from "./fits.ts";
 import { type Plan, planSchema, rowSchemas } from "./schema.ts";
 
 export type Parsed = { plan: Plan; faults: readonly [] } | { plan: null; faults: Fault[] };
@@ -22,20 +23,24 @@ export function parsePlan(text: string): Parsed {
 export function parsePlanValue(value: unknown): Parsed {
   const head = headFault(value);
   if (head) return { plan: null, faults: [head] };
-  const result = planSchema.safeParse(value, { reportInput: true });
-  if (!result.success) return { plan: null, faults: faultsOfMalformed(result.error.issues, value) };
-  const faults = checkPlan(result.data);
-  return faults.length > 0 ? { plan: null, faults } : { plan: result.data, faults: [] };
+  if (!fitsPlan(value)) {
+    const result = planSchema.safeParse(value, { reportInput: true });
+    if (!result.success) return { plan: null, faults: faultsOfMalformed(result.error.issues, value) };
+  }
+  const plan: Plan = { ...emptyLists(), ...(value as Plan) };
+  const faults = checkPlan(plan);
+  return faults.length > 0 ? { plan: null, faults } : { plan, faults: [] };
 }
+
+const fitsPlan = fitOf(planSchema);
+
+/** Lists that a file may leave out are empty then. */
+const emptyLists = () => ({ templates: [], comments: [], views: [], acceptances: [], requests: [] });
 
 /** The faults of the schema, and those between the rows that do fit it, so that all are told at once. */
 function faultsOfMalformed(issues: readonly z.core.$ZodIssue[], value: unknown): Fault[] {
   const faults = schemaFaults(issues, value);
-  // Lists that a file may leave out are empty then.
-  const whole = { templates: [], comments: [], views: [], acceptances: [], requests: [], ...(value as Record<string, unknown>) } as Record<
-    string,
-    unknown
-  >;
+  const whole: Record<string, unknown> = { ...emptyLists(), ...(value as Record<string, unknown>) };
   const lists = Object.keys(rowSchemas).map((list) => whole[list]);
   const areRows = (list: unknown) =>
     Array.isArray(list) && list.every((row) => typeof row === "object" && row !== null && !Array.isArray(row));

@@ -1,5 +1,7 @@
 // From ids to row numbers, and from a row to the rows that belong to it.
 
+import type { ListName, Plan, Row } from "./schema.ts";
+
 const rowMaps = new WeakMap<readonly { id: string }[], Map<string, number>>();
 
 /** Row number of each id in a list; built once for a list and remembered as long as the list lives. */
@@ -24,6 +26,11 @@ export function findRow<T extends { id: string }>(list: readonly T[], id: string
   if (id === undefined) return undefined;
   const row = rowById(list).get(id);
   return row === undefined ? undefined : list[row];
+}
+
+/** The rows of a list, whichever it is. */
+export function rowsOf<L extends ListName>(plan: Plan, list: L): readonly Row<L>[] {
+  return plan[list] as readonly Row<L>[];
 }
 
 /** Members grouped by owner: those of `owner` are `members[first[owner] … first[owner + 1])`, in row order. */

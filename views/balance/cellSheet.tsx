@@ -1,6 +1,4 @@
 "use client";
-// How a cell's figures come about, line by line, and giving its work to somebody else.
-import Link from "next/link";
 import { useState } from "react";
 import type { CapacityLine, CellExplained } from "../../core/answers/explain.ts";
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
@@ -9,6 +7,8 @@ import { Button } from "../../ui/button.tsx";
 import { DATE_HINT, readDate, writeDate } from "../../ui/dateText.ts";
 import { Field, TextInput } from "../../ui/field.tsx";
 import { countText, hoursText, hueOf, periodPhrase, weekdayText } from "../../ui/format.ts";
+// How a cell's figures come about, line by line, and giving its work to somebody else.
+import Link from "../../ui/link.tsx";
 import { newId } from "../../ui/newId.ts";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { readAmount, useDraft } from "../../ui/useDraft.ts";

@@ -1,12 +1,12 @@
 "use client";
 // The top of every screen: name, time ribbon, undo and redo, the plan's menu, the finder, the user.
 import { Redo2, Undo2 } from "lucide-react";
-import Link from "next/link";
 import { useEffect } from "react";
 import { useAnswer, useHostState, useIsSaving, usePlan } from "../../client/session.tsx";
 import type { Grain } from "../../core/calendar/periods.ts";
 import { IconButton } from "../../ui/button.tsx";
 import { isTyping, useKeys } from "../../ui/keys.ts";
+import Link from "../../ui/link.tsx";
 import { Ribbon } from "../../ui/ribbon.tsx";
 import { useFrame } from "./facts.ts";
 import { Finder } from "./finder.tsx";

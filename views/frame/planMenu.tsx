@@ -1,10 +1,10 @@
 "use client";
 // The plan's menu: its file out and in, and the theme.
 import { ChevronDown, Download, FolderOpen, Moon, Sun, Table2 } from "lucide-react";
-import Link from "next/link";
 import { DropdownMenu } from "radix-ui";
 import { useState } from "react";
 import { useAnswer } from "../../client/session.tsx";
+import Link from "../../ui/link.tsx";
 import { useFrame } from "./facts.ts";
 import { OpenPlan } from "./openPlan.tsx";
 import { useLinkTo } from "./windowed.ts";

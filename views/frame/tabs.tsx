@@ -1,7 +1,7 @@
 "use client";
-// Screens that belong together, side by side under one title.
-import Link from "next/link";
 import { usePathname } from "next/navigation";
+// Screens that belong together, side by side under one title.
+import Link from "../../ui/link.tsx";
 import { useLinkTo } from "./windowed.ts";
 
 export function Tabs({ label, tabs }: { label: string; tabs: readonly { path: string; text: string }[] }) {

@@ -1,11 +1,11 @@
 "use client";
 // The tray: work that nobody would otherwise see. It opens upwards.
 import { ChevronDown, ChevronUp } from "lucide-react";
-import Link from "next/link";
 import { parseAsBoolean, useQueryState } from "nuqs";
 import { useAnswer } from "../../client/session.tsx";
 import type { TrayItem, TrayKind } from "../../core/answers/tray.ts";
 import { countText, hoursText, wholeText } from "../../ui/format.ts";
+import Link from "../../ui/link.tsx";
 import { conflictText } from "./conflictText.ts";
 import { useFrame } from "./facts.ts";
 import { dragHints, useTrayDrag } from "./useTrayDrag.tsx";

@@ -1,11 +1,11 @@
 "use client";
-// Money: what projects cost, month by month; rows and columns add up to the cent.
-import Link from "next/link";
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer } from "../../client/session.tsx";
 import type { Money as MoneyAnswer } from "../../core/answers/money.ts";
 import { countText, hueOf, moneyText, periodHeading, rangeText } from "../../ui/format.ts";
+// Money: what projects cost, month by month; rows and columns add up to the cent.
+import Link from "../../ui/link.tsx";
 import { Segmented } from "../../ui/segmented.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";

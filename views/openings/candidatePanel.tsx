@@ -1,9 +1,9 @@
 "use client";
-// Who could take an opening: ranked, with their room over its weeks; up to three side by side.
-import Link from "next/link";
 import type { CandidateRow, Candidates } from "../../core/answers/openings.ts";
 import { Button } from "../../ui/button.tsx";
 import { hoursText, longDay, moneyText, shareText, shortDay } from "../../ui/format.ts";
+// Who could take an opening: ranked, with their room over its weeks; up to three side by side.
+import Link from "../../ui/link.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
 import { RoomStrip } from "./roomStrip.tsx";
 import type { OpeningsHook } from "./useOpenings.ts";

@@ -1,6 +1,4 @@
 "use client";
-// Free when: a role, a skill, hours and dates give who could take that now, or from when.
-import Link from "next/link";
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { FreePerson } from "../../core/answers/freeWhen.ts";
@@ -8,6 +6,8 @@ import { formatDay, parseDay } from "../../core/calendar/day.ts";
 import { DATE_HINT, readDate, writeDate } from "../../ui/dateText.ts";
 import { Field, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
 import { hoursText, shortDay } from "../../ui/format.ts";
+// Free when: a role, a skill, hours and dates give who could take that now, or from when.
+import Link from "../../ui/link.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { readAmount } from "../../ui/useDraft.ts";
 import { useNames, usePlanFacts } from "../frame/facts.ts";

@@ -1,7 +1,6 @@
 "use client";
 // What is said about a task, and who is called upon: a name after an @ is offered as it is typed.
 import { X } from "lucide-react";
-import Link from "next/link";
 import { type KeyboardEvent, useRef, useState } from "react";
 import { usePlan } from "../../client/session.tsx";
 import { type MentionNames, mentionParts, mentionsIn } from "../../core/entry/mentions.ts";
@@ -9,6 +8,7 @@ import type { Comment } from "../../core/plan/schema.ts";
 import { Button, IconButton } from "../../ui/button.tsx";
 import { TextArea } from "../../ui/field.tsx";
 import { dateTimeText } from "../../ui/format.ts";
+import Link from "../../ui/link.tsx";
 import { momentOn } from "../../ui/momentOn.ts";
 import { newId } from "../../ui/newId.ts";
 import { SheetSection } from "../../ui/sheet.tsx";

@@ -1,7 +1,6 @@
 "use client";
 // Work: all projects with their dates, hours needed and hours that nobody has.
 import { Plus } from "lucide-react";
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { parseAsBoolean, parseAsString, parseAsStringLiteral, useQueryStates } from "nuqs";
 import type { AnswerOf } from "../../client/questions.ts";
@@ -11,6 +10,7 @@ import { Button } from "../../ui/button.tsx";
 import { Select, TextInput } from "../../ui/field.tsx";
 import { countText, hoursText, hueOf, longDay, rangeText, shortDay } from "../../ui/format.ts";
 import { useKeys } from "../../ui/keys.ts";
+import Link from "../../ui/link.tsx";
 import { ChartBar, ChartGrid, ChartHead } from "../../ui/timeChart.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";

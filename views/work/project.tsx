@@ -1,7 +1,6 @@
 "use client";
 // One project: its outline with people and hours beside a time chart, and the task one works on in the side sheet.
 import { Columns3, Plus } from "lucide-react";
-import Link from "next/link";
 import { useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, usePlan } from "../../client/session.tsx";
@@ -11,6 +10,7 @@ import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText, hoursText, shortDay } from "../../ui/format.ts";
 import { useKeys } from "../../ui/keys.ts";
+import Link from "../../ui/link.tsx";
 import { ColumnChoice, Menu } from "../../ui/menu.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";

@@ -1,7 +1,6 @@
 "use client";
 // Who works on a task and how much: the list, and a line to add to it.
 import { X } from "lucide-react";
-import Link from "next/link";
 import { useState } from "react";
 import type { OutlineTask, OutlineWork } from "../../core/answers/outline.ts";
 import type { Assignment } from "../../core/plan/schema.ts";
@@ -9,6 +8,7 @@ import { OpenSign } from "../../ui/avatar.tsx";
 import { Button, IconButton } from "../../ui/button.tsx";
 import { Field, KindOptions, kindOf, Select, TextInput } from "../../ui/field.tsx";
 import { hoursText, wholeText } from "../../ui/format.ts";
+import Link from "../../ui/link.tsx";
 import { newId } from "../../ui/newId.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { readAmount, useDraft } from "../../ui/useDraft.ts";

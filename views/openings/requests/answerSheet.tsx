@@ -1,6 +1,4 @@
 "use client";
-// A request in the side sheet: its history, who could do it, what saying yes does to everybody's load, and the answers.
-import Link from "next/link";
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
 import type { RequestRow } from "../../../core/answers/requests.ts";
@@ -9,6 +7,8 @@ import type { WorkRequest } from "../../../core/plan/schema.ts";
 import { Button } from "../../../ui/button.tsx";
 import { Field, Select, TextArea } from "../../../ui/field.tsx";
 import { dateTimeText, hoursText, longDay, shareText, shortDay } from "../../../ui/format.ts";
+// A request in the side sheet: its history, who could do it, what saying yes does to everybody's load, and the answers.
+import Link from "../../../ui/link.tsx";
 import { momentOn } from "../../../ui/momentOn.ts";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { useFrame, useNames, usePlanFacts } from "../../frame/facts.ts";

@@ -1,11 +1,11 @@
 "use client";
-// The outbox: a stand-in for mail that ships with the application. What would be sent is listed here.
-import Link from "next/link";
 import { parseAsString, useQueryState } from "nuqs";
 import type { AnswerOf } from "../../../client/questions.ts";
 import { type Initial, useAnswer } from "../../../client/session.tsx";
 import { TextInput } from "../../../ui/field.tsx";
 import { dateTimeText } from "../../../ui/format.ts";
+// The outbox: a stand-in for mail that ships with the application. What would be sent is listed here.
+import Link from "../../../ui/link.tsx";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
 import { useLinkTo } from "../../frame/windowed.ts";
 import { OpeningTabs } from "../tabs.tsx";

@@ -1,7 +1,6 @@
 "use client";
 // A person's page: a year of capacity day by day, the weeks they work, their time off and what they are on.
 import { ChevronLeft, ChevronRight, Plus, X } from "lucide-react";
-import Link from "next/link";
 import type { ReactNode } from "react";
 import type { AnswerOf } from "../../../client/questions.ts";
 import type { Initial } from "../../../client/session.tsx";
@@ -12,6 +11,7 @@ import { Button, IconButton } from "../../../ui/button.tsx";
 import { NamedOptions, Select } from "../../../ui/field.tsx";
 import { hoursText, longDay, shareText } from "../../../ui/format.ts";
 import { useKeys } from "../../../ui/keys.ts";
+import Link from "../../../ui/link.tsx";
 import { useOrigin } from "../../../ui/useOrigin.ts";
 import { YearStrip } from "../../../ui/yearStrip.tsx";
 import { useNames, usePlanFacts } from "../../frame/facts.ts";

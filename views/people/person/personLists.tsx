@@ -1,12 +1,12 @@
 "use client";
 // What stands on a person's page below the strip: weeks, time off, overtime and assignments, each line opening its sheet.
 import { AlertTriangle } from "lucide-react";
-import Link from "next/link";
 import type { ReactNode } from "react";
 import type { PersonYear } from "../../../core/answers/personYear.ts";
 import { parseDay } from "../../../core/calendar/day.ts";
 import type { Person } from "../../../core/plan/schema.ts";
 import { hoursText, hueOf, rangeText } from "../../../ui/format.ts";
+import Link from "../../../ui/link.tsx";
 import { useLinkTo } from "../../frame/windowed.ts";
 import { WeekSign } from "../weekSign.tsx";
 import { spanText, timeOffKinds, timeOffStates, weekHoursText } from "../words.ts";

@@ -1,0 +1,111 @@
+// Whether a value fits a Zod schema, and nothing else: what Zod says, many times faster, for values that are expected to
+// fit. Built from the schema itself, so that there is one definition; Zod tells what is wrong where something is.
+import type * as z from "zod";
+
+/** Says whether a value fits. */
+export type Fit = (value: unknown) => boolean;
+
+/** The check of a schema. Kinds of schema that it does not know are left to Zod. */
+export function fitOf(schema: z.core.$ZodType): Fit {
+  const { def } = (schema as z.core.$ZodTypes)._zod;
+  switch (def.type) {
+    case "object":
+      return objectFit(def);
+    case "array":
+      return withChecks(schema, def.checks, arrayFit(fitOf(def.element)));
+    case "default":
+    case "optional": {
+      const fits = fitOf(def.innerType);
+      return (value) => value === undefined || fits(value);
+    }
+    case "enum": {
+      const values = new Set<unknown>(Object.values(def.entries));
+      return (value) => values.has(value);
+    }
+    case "literal": {
+      const values = new Set<unknown>(def.values);
+      return (value) => values.has(value);
+    }
+    case "boolean":
+      return (value) => typeof value === "boolean";
+    case "string":
+      return "format" in def ? leftToZod(schema) : withChecks(schema, def.checks, (value) => typeof value === "string");
+    case "number":
+      return numberFit(schema, def);
+    default:
+      return leftToZod(schema);
+  }
+}
+
+const leftToZod =
+  (schema: z.core.$ZodType): Fit =>
+  (value) =>
+    (schema as z.ZodType).safeParse(value).success;
+
+function objectFit({ shape, catchall }: z.core.$ZodObjectDef): Fit {
+  const isStrict = catchall?._zod.def.type === "never";
+  const fits: Record<string, Fit> = Object.create(null);
+  const needed = new Set<string>();
+  for (const [key, own] of Object.entries(shape)) {
+    fits[key] = fitOf(own);
+    if (!["optional", "default"].includes(own._zod.def.type)) needed.add(key);
+  }
+  return (value) => {
+    if (typeof value !== "object" || value === null || Array.isArray(value)) return false;
+    const keys = Object.keys(value);
+    let found = 0;
+    for (let at = 0; at < keys.length; at++) {
+      const isFit = fits[keys[at]];
+      if (isFit === undefined) {
+        if (isStrict) return false;
+      } else if (!isFit((value as Record<string, unknown>)[keys[at]])) return false;
+      else if (needed.has(keys[at])) found++;
+    }
+    return found === needed.size;
+  };
+}
+
+function arrayFit(fits: Fit): Fit {
+  return (value) => {
+    if (!Array.isArray(value)) return false;
+    for (let at = 0; at < value.length; at++) if (!fits(value[at])) return false;
+    return true;
+  };
+}
+
+function numberFit(schema: z.core.$ZodType, def: z.core.$ZodNumberDef): Fit {
+  const isInt = "format" in def && def.format === "safeint";
+  if ("format" in def && !isInt) return leftToZod(schema);
+  return withChecks(schema, def.checks, isInt ? Number.isSafeInteger : Number.isFinite);
+}
+
+/** The type first, then every check in turn; a check that is not known leaves the whole to Zod. */
+function withChecks(schema: z.core.$ZodType, checks: readonly z.core.$ZodCheck<never>[] | undefined, isOfType: Fit): Fit {
+  const fits = (checks ?? []).map(checkFit);
+  if (fits.includes(null)) return leftToZod(schema);
+  const [first, second, third, ...more] = fits as Fit[];
+  if (!first) return isOfType;
+  if (!second) return (value) => isOfType(value) && first(value);
+  if (!third) return (value) => isOfType(value) && first(value) && second(value);
+  return (value) => isOfType(value) && first(value) && second(value) && third(value) && more.every((isFit) => isFit(value));
+}
+
+function checkFit(check: z.core.$ZodCheck<never>): Fit | null {
+  const { def } = check._zod as unknown as z.core.$ZodChecks["_zod"];
+  switch (def.check) {
+    case "min_length":
+      return (value) => (value as ArrayLike<unknown>).length >= def.minimum;
+    case "max_length":
+      return (value) => (value as ArrayLike<unknown>).length <= def.maximum;
+    case "length_equals":
+      return (value) => (value as ArrayLike<unknown>).length === def.length;
+    case "greater_than":
+      return (value) => (def.inclusive ? (value as number) >= Number(def.value) : (value as number) > Number(def.value));
+    case "less_than":
+      return (value) => (def.inclusive ? (value as number) <= Number(def.value) : (value as number) < Number(def.value));
+    default: {
+      const { fn } = def as { fn?: Fit };
+      return typeof fn === "function" ? fn : null;
+    }
+  }
+}

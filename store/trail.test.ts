@@ -1,0 +1,87 @@
+// The trail: what was done, taken back and made again, and what others did meanwhile.
+
+import { readFileSync } from "node:fs";
+import { expect, test } from "vitest";
+import type { Edit } from "../core/edits/edit.ts";
+import { give, NOW, storeScene } from "../tests/storeScene.ts";
+import type { Request } from "./planStore.ts";
+
+const scene = storeScene();
+
+test("an edit is undone and redone after the folder was opened anew, and says what it undoes", async () => {
+  await scene.settle(give("rockpools-mara", "rui"));
+  await scene.reopen();
+  expect(scene.store.snapshot().history).toEqual({ undo: 'give "Rock pool trial casts" to Rui Monteverde', redo: null });
+  await scene.settle({ kind: "undo" });
+  expect(scene.holder("rockpools-mara")).toBe("mara");
+  await scene.reopen();
+  await scene.settle({ kind: "redo" });
+  expect(scene.holder("rockpools-mara")).toBe("rui");
+  expect((await scene.settle({ kind: "redo" })).faults[0].message).toBe("There is nothing to redo.");
+});
+
+test("a deleted task comes back in its place, with its work and links, in memory and in the folder", async () => {
+  const before = scene.store.snapshot().plan;
+  await scene.settle({ kind: "edit", edit: { kind: "deleteTask", id: "tidepool-design" } });
+  expect(scene.store.snapshot().plan.tasks.length).toBeLessThan(before.tasks.length);
+  await scene.settle({ kind: "undo" });
+  await scene.reopen();
+  expect(scene.store.snapshot().plan).toEqual(before);
+});
+
+test("an edit of a row that somebody changed meanwhile is refused and overwrites nothing; others go through", async () => {
+  const base = scene.store.snapshot().revision;
+  await scene.settle(give("rockpools-mara", "rui"), base);
+  const refused = await scene.settle(give("rockpools-mara", "kaspar"), base);
+  expect(refused.faults[0].message).toMatch(/^This assignment was changed by somebody else meanwhile/);
+  expect(scene.holder("rockpools-mara")).toBe("rui");
+  const passed = await scene.settle(give("rockpools-jonas", "kaspar"), base);
+  expect(passed.faults).toEqual([]);
+  expect(passed.entries?.map(({ revision }) => revision)).toEqual([base + 1, base + 2]);
+});
+
+test("every edit stands in the trail with its actor, its words and what it changed", async () => {
+  await scene.settle(give("rockpools-mara", "rui"));
+  const answer = await scene.settle({ kind: "undo" }, 1);
+  expect(answer.entries?.map(({ kind, actor, of, words }) => ({ kind, actor, of, words }))).toEqual([
+    { kind: "edit", actor: "manager", of: null, words: 'give "Rock pool trial casts" to Rui Monteverde' },
+    { kind: "undo", actor: "manager", of: 2, words: 'give "Rock pool trial casts" to Rui Monteverde' },
+  ]);
+});
+
+test("replacing the plan keeps the old one as a file, and who is behind has to read anew", async () => {
+  const old = scene.store.snapshot().plan;
+  const { backup, revision } = await scene.store.replace({ ...old, settings: { ...old.settings, name: "Another" } }, "manager", NOW);
+  expect(JSON.parse(readFileSync(backup as string, "utf8"))).toEqual(old);
+  expect(scene.store.snapshot().history).toEqual({ undo: null, redo: null });
+  expect((await scene.settle({ kind: "undo" }, revision - 1)).entries).toBeNull();
+  await scene.reopen();
+  expect(scene.store.snapshot().plan.settings.name).toBe("Another");
+});
+
+test("a task moved in the outline goes back to its place, with all that refers to it", async () => {
+  const before = scene.store.snapshot().plan;
+  const move: Edit = { kind: "moveTask", id: "tidepool-scenic", parentId: "tidepool-install", next: "tidepool-transport" };
+  expect((await scene.settle({ kind: "edit", edit: move })).faults).toEqual([]);
+  expect((await scene.settle({ kind: "undo" })).faults).toEqual([]);
+  expect(scene.store.snapshot().plan).toEqual(before);
+  await scene.reopen();
+  expect(scene.store.snapshot().plan).toEqual(before);
+});
+
+test("an edit that comes again under its key is not made twice, also after the folder was opened anew", async () => {
+  const request: Request = {
+    kind: "edit",
+    key: "sent-once-and-again",
+    edit: { kind: "changeTask", id: "tidepool-order", set: { durationDays: 7 } },
+  };
+  const before = scene.store.snapshot().revision;
+  expect((await scene.settle(request)).revision).toBe(before + 1);
+  const again = await scene.settle(request, before);
+  expect(again).toMatchObject({ revision: before + 1, faults: [] });
+  expect(again.entries).toHaveLength(1);
+  await scene.reopen();
+  expect((await scene.settle(request)).revision).toBe(before + 1);
+  await scene.settle({ kind: "undo" });
+  expect(scene.store.snapshot().plan.tasks.find(({ id }) => id === "tidepool-order")?.durationDays).toBe(3);
+});

@@ -1,0 +1,44 @@
+// A store on a folder of its own for each test of a file, with the ways in which tests speak to it.
+import { afterEach, beforeEach, inject } from "vitest";
+import { PlanStore, type Request, readMigrations } from "../store/planStore.ts";
+import { copyTemplate, migrationsFolder } from "./storeTemplate.ts";
+
+export const NOW = "2027-02-01T09:00:00.000Z";
+export const migrations = await readMigrations(migrationsFolder);
+
+/** The store under test; `reopen` gives the field another one. */
+interface Scene {
+  store: PlanStore;
+  folder: string;
+  open(openDatabase?: Parameters<typeof PlanStore.open>[2]): Promise<PlanStore>;
+  reopen(): Promise<void>;
+  settle(request: Request, base?: number): ReturnType<PlanStore["settle"]>;
+  /** Who has an assignment. */
+  holder(id: string): string | undefined;
+}
+
+export const give = (id: string, personId: string): Request => ({ kind: "edit", edit: { kind: "reassign", id, personId } });
+
+/** Opens a copy of the demo plan's folder before each test of the file that calls this, and removes it after. */
+export function storeScene(): Scene {
+  let data: Awaited<ReturnType<typeof copyTemplate>>;
+  const scene = {
+    open: (openDatabase) => PlanStore.open(data.folder, migrations, openDatabase),
+    reopen: async () => {
+      await scene.store.close();
+      scene.store = await scene.open();
+    },
+    settle: (request, base = scene.store.snapshot().revision) => scene.store.settle(request, "manager", base, NOW),
+    holder: (id) => scene.store.snapshot().plan.assignments.find((row) => row.id === id)?.personId,
+  } as Scene;
+  beforeEach(async () => {
+    data = await copyTemplate(inject("storeTemplate"));
+    scene.folder = data.folder;
+    scene.store = await scene.open();
+  });
+  afterEach(async () => {
+    await scene.store.close();
+    await data.remove();
+  });
+  return scene;
+}
