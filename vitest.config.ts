@@ -7,7 +7,7 @@ export default defineConfig({
     // Both cores: one fewer is what is taken by default.
     maxWorkers: 2,
     projects: [
-      { test: { ...tests, name: "unit", include: ["**/*.test.{ts,tsx}"], exclude: [...tests.exclude, "store/**"] } },
+      { test: { ...tests, name: "unit", isolate: false, include: ["**/*.test.{ts,tsx}"], exclude: [...tests.exclude, "store/**"] } },
       { test: { ...tests, name: "store", include: ["store/**/*.test.ts"], globalSetup: ["tests/vitestSetup.ts"] } },
     ],
   },

@@ -84,8 +84,11 @@ test("the question mark lists the keys of the screen one is on, and the theme ch
   await page.keyboard.press("?");
   await expect(page.getByText("Ask for people", { exact: true }).last()).toBeVisible();
   await page.keyboard.press("Escape");
-  await page.getByRole("button", { name: "Plan" }).focus();
-  await page.keyboard.press("Enter");
+  // The list of keys gives the focus back a moment after it has gone.
+  await expect(async () => {
+    await page.getByRole("button", { name: "Plan" }).press("Enter");
+    await expect(page.getByRole("menuitem", { name: "Dark theme" })).toBeVisible({ timeout: 1_000 });
+  }).toPass();
   await page.getByRole("menuitem", { name: "Dark theme" }).focus();
   await page.keyboard.press("Enter");
   await expect(page.locator("html")).toHaveAttribute("data-theme", "dark");

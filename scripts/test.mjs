@@ -1,6 +1,7 @@
 // npm test: installs what is missing, checks, and runs unit, store and browser tests. Prints the counts at the end.
 import { spawnSync } from "node:child_process";
 import { mkdirSync, readFileSync, rmSync } from "node:fs";
+import { relative } from "node:path";
 import { installChromium, installPackages, run } from "./install.mjs";
 
 const UNIT_RESULTS = "test-results/unit.json";
@@ -35,9 +36,24 @@ const isUnitPassed = passes("npx", [
   "--reporter=json",
   `--outputFile.json=${UNIT_RESULTS}`,
 ]);
-const unit = read(UNIT_RESULTS) ?? { numPassedTests: 0, numFailedTests: 1, numPendingTests: 0 };
+const unit = read(UNIT_RESULTS) ?? { numPassedTests: 0, numFailedTests: 1, numPendingTests: 0, testResults: [] };
 const isBrowserPassed = passes("npx", ["--no", "--", "playwright", "test"]);
-const browser = read(BROWSER_RESULTS)?.stats ?? { expected: 0, unexpected: 1, flaky: 0, skipped: 0 };
+const inBrowser = read(BROWSER_RESULTS) ?? { suites: [], stats: { expected: 0, unexpected: 1, flaky: 0, skipped: 0 } };
+const browser = inBrowser.stats;
+
+const own = unit.testResults.flatMap(({ name, assertionResults }) =>
+  assertionResults.map(({ title, status, duration = 0 }) => ({ file: relative(process.cwd(), name), title, status, duration })),
+);
+const specsOf = ({ file, specs = [], suites = [] }) => [
+  ...specs.map(({ title, tests }) => ({ file: `e2e/${file}`, title, duration: tests[0]?.results[0]?.duration ?? 0 })),
+  ...suites.flatMap(specsOf),
+];
+console.log("\nThe slowest ten:");
+for (const { file, title, duration } of [...own, ...inBrowser.suites.flatMap(specsOf)].sort((a, b) => b.duration - a.duration).slice(0, 10))
+  console.log(`${(duration / 1000).toFixed(1).padStart(6)} s  ${file}: ${title}`);
+const missing = own.filter(({ status }) => status === "todo");
+if (missing.length > 0) console.log("\nMissing:");
+for (const { title } of missing) console.log(`  ${title}`);
 
 console.log(`\nunit and store: ${unit.numPassedTests} passed, ${unit.numFailedTests} failed, ${unit.numPendingTests} skipped`);
 console.log(`browser: ${browser.expected} passed, ${browser.unexpected + browser.flaky} failed, ${browser.skipped} skipped`);

@@ -50,6 +50,8 @@ export function consumeEffort(
 export interface EffortPart {
   minutes: number;
   fullOn: (day: Day) => number;
+  /** The last day on which the subject can give anything, where there is one: nothing is looked for after it. */
+  until?: Day;
 }
 
 /** The least instant from `earliest` on from which some part finishes at or after `leastFinish`. A part that starts later
@@ -60,9 +62,14 @@ export function leastStart(line: WorkingLine, earliest: Instant, leastFinish: In
   return Math.min(leastFinish, ...parts.map((part) => leastStartOf(line, earliest, leastFinish, part)));
 }
 
-function leastStartOf(line: WorkingLine, earliest: Instant, leastFinish: Instant, { minutes, fullOn }: EffortPart): Instant {
+function leastStartOf(
+  line: WorkingLine,
+  earliest: Instant,
+  leastFinish: Instant,
+  { minutes, fullOn, until = Number.POSITIVE_INFINITY }: EffortPart,
+): Instant {
   // No start that is looked at is later than the bound, so what has not finished by then never counts.
-  const lastDay = line.asStart(leastFinish).day + LONGEST_EFFORT_DAYS;
+  const lastDay = Math.min(until, line.asStart(leastFinish).day + LONGEST_EFFORT_DAYS);
   const finishFrom = (start: Instant) => consumeEffort(line, start, minutes, fullOn, lastDay)?.finish ?? Number.POSITIVE_INFINITY;
   let [below, start] = [earliest - 1, leastFinish];
   while (start - below > 1) {

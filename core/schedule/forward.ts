@@ -1,8 +1,8 @@
 // Critical path method, forward pass: the earliest dates of every task, and what decides each start.
 import type { CapacityBook } from "../calendar/capacityBook.ts";
-import type { Day } from "../calendar/day.ts";
+import { type Day, parseDay } from "../calendar/day.ts";
 import { type Instant, TICKS_PER_DAY, type WorkingLine } from "../calendar/workingLine.ts";
-import type { Assignment } from "../plan/schema.ts";
+import type { Assignment, Person } from "../plan/schema.ts";
 import { forFollowers } from "../plan/taskGraph.ts";
 import { percentHundredths, roundedQuotient, workMinutes } from "../plan/units.ts";
 import type { Work } from "../work/work.ts";
@@ -26,7 +26,7 @@ import {
   sameDates,
   startsBefore,
 } from "./dates.ts";
-import { type Consumed, consumeEffort, type EffortPart, leastStart } from "./effort.ts";
+import { type Consumed, consumeEffort, type EffortPart, LONGEST_EFFORT_DAYS, leastStart } from "./effort.ts";
 import { EFFORT, FF, FS, type Network, PINNED, SUMMARY, UNSCHEDULED } from "./network.ts";
 
 /** Dates every task of a plan from the constraints, links and sizes it states. The plan must be free of link cycles. */
@@ -205,7 +205,12 @@ class ForwardPass {
       const at = byTask.members[i];
       if (at >= assignments || isMaterial[at] === 1) continue;
       const assignment = plan.assignments[at];
-      parts.push({ id: assignment.id, minutes: workMinutes(assignment.hours ?? 0), fullOn: this.#fullDay(assignment, person[at], line) });
+      parts.push({
+        id: assignment.id,
+        minutes: workMinutes(assignment.hours ?? 0),
+        fullOn: this.#fullDay(assignment, person[at], line),
+        until: lastDayOf(assignment, plan.people[person[at]]),
+      });
     }
     if (parts.length > 0) return parts;
     return [{ id: null, minutes: workMinutes(plan.tasks[row].effortHours ?? 0), fullOn: (day) => line.minutesOn(day) }];
@@ -215,8 +220,9 @@ class ForwardPass {
     const line = this.network.lines[this.network.line[row]];
     const consumed = new Map<string, Consumed | null>();
     let finish = start;
-    for (const { id, minutes, fullOn } of parts) {
-      const part = consumeEffort(line, start, minutes, fullOn);
+    const limit = line.asStart(start).day + LONGEST_EFFORT_DAYS;
+    for (const { id, minutes, fullOn, until = limit } of parts) {
+      const part = consumeEffort(line, start, minutes, fullOn, Math.min(limit, until));
       if (id !== null) consumed.set(id, part);
       if (part && part.finish > finish) finish = part.finish;
     }
@@ -253,6 +259,12 @@ class ForwardPass {
     dates.finishDay[row] = line.dayAt(until);
     dates.finishTick[row] = finishAt - until * TICKS_PER_DAY;
   }
+}
+
+/** The last day on which an assignment can be worked on at all. */
+function lastDayOf({ percent }: Assignment, person: Person | undefined): Day | undefined {
+  if (percent === 0) return Number.NEGATIVE_INFINITY;
+  return person?.employedTo === undefined ? undefined : parseDay(person.employedTo);
 }
 
 function driverOfRank(rank: number): number {
