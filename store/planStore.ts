@@ -2,9 +2,9 @@
 import { mkdir, readdir, readFile, writeFile } from "node:fs/promises";
 import { join, resolve } from "node:path";
 import { applyChanges, type Change, invert } from "../core/edits/change.ts";
-import { applyEdit, type Edit } from "../core/edits/edit.ts";
+import { applyEdit, type Edit, faultsAfter } from "../core/edits/edit.ts";
 import { afterStep, type History, historyOf, type TrailStep } from "../core/edits/history.ts";
-import { checkRows, listWords } from "../core/plan/check.ts";
+import { listWords } from "../core/plan/check.ts";
 import { type Fault, faultText } from "../core/plan/faults.ts";
 import { findRow, rowsOf } from "../core/plan/rows.ts";
 import { isSame } from "../core/plan/same.ts";
@@ -184,7 +184,7 @@ export class PlanStore {
     );
     if (moved) return { faults: [{ place: kind, message: faultText.changedMeanwhile(listWords[moved.list]) }] };
     const plan = applyChanges(this.#plan, changes);
-    const faults = checkRows(plan, changes);
+    const faults = faultsAfter(plan, changes);
     return faults.length > 0 ? { faults } : { plan, changes, words: entry.words, of };
   }
 

@@ -135,3 +135,17 @@ test("a key set to null is taken away", () => {
   expect(tomas && "patterns" in tomas).toBe(false);
   expect(refusal({ kind: "changePerson", id: "tomas", set: { name: null } })).not.toBe("");
 });
+
+test("a task on a circle of links can wait without dates, and cannot be given any", () => {
+  const link = (from: string, to: string): Edit => ({ kind: "addLink", link: { id: `${from}>${to}`, from, to, kind: "FS" } });
+  let plan = fernhollow();
+  for (const edit of [link("tidepool-braille", "tidepool-order"), link("tidepool-order", "tidepool-braille")]) {
+    const outcome = applyEdit(plan, edit);
+    if (!outcome.plan) throw new Error(outcome.faults[0].message);
+    plan = outcome.plan;
+  }
+  const dated = applyEdit(plan, { kind: "changeTask", id: "tidepool-braille", set: { sizing: "duration", durationDays: 2 } });
+  expect(dated.plan).toBeNull();
+  expect(dated.faults[0].message).toMatch(/^This would close a circle: /);
+  expect(applyEdit(plan, { kind: "changeLink", id: "tidepool-order>tidepool-braille", set: { lagDays: 3 } }).faults).toEqual([]);
+});

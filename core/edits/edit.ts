@@ -133,11 +133,16 @@ export function applyEdit(plan: Plan, edit: Edit): Outcome {
   const rowFaults = made.changes.flatMap(faultsOfRow);
   if (rowFaults.length > 0) return { plan: null, faults: rowFaults };
   const next = applyChanges(plan, made.changes);
-  const faults = checkRows(next, touchedRows(next, made.changes));
-  if (faults.length === 0 && mayCloseCircle(made.changes)) faults.push(...circleFaults(next));
+  const faults = faultsAfter(next, made.changes);
   return faults.length > 0
     ? { plan: null, faults }
     : { plan: next, changes: made.changes, words: edit.kind === "together" ? edit.words : kindOf(edit).words(plan, edit), faults: [] };
+}
+
+/** The faults that changes have brought into a plan: of the rows they touched, and circles they closed. */
+export function faultsAfter(plan: Plan, changes: readonly Change[]): Fault[] {
+  const faults = checkRows(plan, touchedRows(plan, changes));
+  return faults.length === 0 && mayCloseCircle(changes) ? circleFaults(plan) : faults;
 }
 
 const kindOf = ({ kind }: SingleEdit) => kinds[kind] as unknown as EditKind<SingleEdit>;
@@ -167,11 +172,13 @@ function detached(plan: Plan, changes: readonly Change[]): Change[] {
   });
 }
 
-/** Only links and places in the outline can close a circle. */
+/** Only ends of links, places in the outline, and tasks that begin to have dates can close a circle. */
 function mayCloseCircle(changes: readonly Change[]): boolean {
-  return changes.some(
-    ({ list, before, after }) => after !== null && (list === "links" || (list === "tasks" && before?.parentId !== after.parentId)),
-  );
+  return changes.some(({ list, before, after }) => {
+    if (after === null) return false;
+    if (list === "links") return before?.from !== after.from || before.to !== after.to;
+    return list === "tasks" && (before?.parentId !== after.parentId || (before?.sizing === undefined && after.sizing !== undefined));
+  });
 }
 
 function circleFaults(plan: Plan): Fault[] {

@@ -3,6 +3,7 @@ import { useState } from "react";
 import type { CapacityLine, CellExplained } from "../../core/answers/explain.ts";
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
 import type { Bar } from "../../core/load/bars.ts";
+import { hourTenths } from "../../core/plan/units.ts";
 import { Button } from "../../ui/button.tsx";
 import { DATE_HINT, readDate, writeDate } from "../../ui/dateText.ts";
 import { Field, TextInput } from "../../ui/field.tsx";
@@ -118,7 +119,7 @@ export function CellSheet({ explained, balance }: { explained: CellExplained; ba
 /** The hours of one assignment in the period, typed over; what is typed can be given back to the rule. */
 function PeriodHours({ bar, explained: { range }, balance }: { bar: Bar; explained: CellExplained; balance: Hook }) {
   const { props } = useDraft({
-    value: Math.round(bar.minutes / 0.6) / 100,
+    value: hourTenths(bar.minutes) / 10,
     write: String,
     read: (text) => readAmount(text, 0, 10_000),
     onSave: (hours) => void balance.typeHours(bar.assignmentId, range, hours),
