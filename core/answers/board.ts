@@ -9,7 +9,7 @@ import { periodsIn, type Range } from "../calendar/periods.ts";
 import { type Bar, barsOf } from "../load/bars.ts";
 import { type LevelBand, levelBandOf, type PeriodSums, peopleSums, statesOf } from "../load/periodSums.ts";
 import { tentativeLoads } from "../load/tentative.ts";
-import { totalsOf } from "../load/totals.ts";
+import { assignedPercent } from "../load/totals.ts";
 import type { Model } from "../model.ts";
 import { shareOf } from "../plan/units.ts";
 
@@ -77,7 +77,7 @@ export function boardOf(model: Model, { range, grain, open, limit, view = usualV
     ...maker.cut(limit),
     all: { ...all, state: statesOf(all, band) },
     fullTime: periods.map((period) => fullTimeMinutes(model, period)),
-    assignedPercent: totalsOf(model, load, range, projectsLeft(model.plan, view.filters) ?? undefined).assignedPercent,
+    assignedPercent: assignedPercent(model, load, range, projectsLeft(model.plan, view.filters) ?? undefined),
     usedPercent: shareOf(sumOf(all.load), sumOf(all.capacity)),
     band,
     overPeople: maker.overPeople,

@@ -1,18 +1,7 @@
 // The rows of a board and their figures, for each kind of rows it can have.
 import type { Range } from "../calendar/periods.ts";
 import type { LoadBook } from "../load/loadBook.ts";
-import {
-  addSums,
-  emptySums,
-  groupSums,
-  type LevelBand,
-  overBeyond,
-  overOf,
-  type PeriodSums,
-  roomOf,
-  statesOf,
-  workSums,
-} from "../load/periodSums.ts";
+import { addSums, emptySums, type LevelBand, overBeyond, overOf, type PeriodSums, roomOf, statesOf, workSums } from "../load/periodSums.ts";
 import { firstRoleOf } from "../load/teams.ts";
 import type { Placed } from "../placing/placed.ts";
 import { placedIn } from "../placing/placements.ts";
@@ -66,6 +55,7 @@ export class BoardMaker {
   /** Index in `left` of each person row. */
   readonly #slot: Map<number, number>;
   readonly #count: number;
+  readonly #over: Int32Array;
   /** Shared by all rows that have nothing: read, never written. */
   readonly #zeros: Int32Array;
   readonly #nowhere: Uint8Array;
@@ -81,6 +71,7 @@ export class BoardMaker {
     this.all = emptySums(this.#count);
     this.#slot = new Map(scene.left.map((row, at) => [row, at]));
     this.#acceptedDays = acceptedDays(placed.plan);
+    this.#over = this.#overMinutes();
   }
 
   make(): void {
@@ -139,11 +130,16 @@ export class BoardMaker {
     return this.scene.tentative.subarray(at, at + this.#count);
   }
 
-  /** By period: minutes a person is over by, where nobody has accepted it. */
-  #overOf(person: number): Int32Array {
-    const { capacity, load } = this.#figuresOf(person);
-    const accepted = this.#acceptedOf(person);
-    return Int32Array.from(accepted, (isAccepted, p) => (isAccepted === 1 ? 0 : overBeyond(capacity[p], load[p], this.scene.band)));
+  /** By person in `left` and period: minutes somebody is over by, where nobody has accepted it. */
+  #overMinutes(): Int32Array {
+    const { people, left, band } = this.scene;
+    const over = new Int32Array(people.load.length);
+    left.forEach((person, at) => {
+      const accepted = this.#acceptedOf(person);
+      for (let p = 0, slot = at * this.#count; p < this.#count; p++, slot++)
+        if (accepted[p] === 0) over[slot] = overBeyond(people.capacity[slot], people.load[slot], band);
+    });
+    return over;
   }
 
   /** Adds a person to the sums of the board. */
@@ -152,6 +148,11 @@ export class BoardMaker {
     const minutes = this.#overOf(person).reduce((sum, over) => sum + over, 0);
     if (minutes > 0) this.overPeople++;
     this.overMinutes += minutes;
+  }
+
+  #overOf(person: number): Int32Array {
+    const at = (this.#slot.get(person) as number) * this.#count;
+    return this.#over.subarray(at, at + this.#count);
   }
 
   #acceptedOf(person: number): Uint8Array {
@@ -201,8 +202,13 @@ export class BoardMaker {
       this.#addGroup(groups[at], sums[at]);
   }
 
+  /** What a heading adds up. Its single days are not looked at: they are its people's to show. */
   #sumsOf({ summed, work }: BoardGroup): PeriodSums {
-    return groupSums(this.placed, this.scene.load, summed, work, this.scene.periods);
+    const sums = emptySums(this.#count);
+    for (const person of summed) addSums(this.#figuresOf(person), sums);
+    const toTeam = this.#workSums(work);
+    for (let p = 0; p < this.#count; p++) sums.load[p] += toTeam[p];
+    return { ...sums, peakOver: this.#zeros };
   }
 
   #addGroup(group: BoardGroup, sums = this.#sumsOf(group)): void {

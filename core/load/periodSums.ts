@@ -39,11 +39,16 @@ export function levelBandOf({ settings }: Plan): LevelBand {
 
 const WHOLE = 10_000;
 
+/** The state of a period as an index in `periodStates`: columns hold it so. */
+function stateIndex(capacity: number, load: number, { low, high }: LevelBand): number {
+  if (load > capacity && load * WHOLE > capacity * high) return 2;
+  if (load === 0 && capacity === 0) return 0;
+  return load * WHOLE >= capacity * low ? 1 : 0;
+}
+
 /** Says whether a period is over, level or open. */
 export function periodState(capacity: number, load: number, band: LevelBand): PeriodState {
-  if (load > capacity && load * WHOLE > capacity * band.high) return "over";
-  if (load === 0 && capacity === 0) return "open";
-  return load * WHOLE >= capacity * band.low ? "level" : "open";
+  return periodStates[stateIndex(capacity, load, band)];
 }
 
 /** Minutes past capacity of a period that is over; 0 within the band. */
@@ -52,8 +57,10 @@ export function overBeyond(capacity: number, load: number, band: LevelBand): num
 }
 
 /** The state of every slot of some sums, as an index in `periodStates`. */
-export function statesOf({ capacity, load }: PeriodSums, band: LevelBand): Uint8Array {
-  return Uint8Array.from(capacity, (minutes, slot) => periodStates.indexOf(periodState(minutes, load[slot], band)));
+export function statesOf({ capacity, load }: Pick<PeriodSums, "capacity" | "load">, band: LevelBand): Uint8Array {
+  const states = new Uint8Array(capacity.length);
+  for (let slot = 0; slot < states.length; slot++) states[slot] = stateIndex(capacity[slot], load[slot], band);
+  return states;
 }
 
 /** Minutes a day: `at` is the index of the first day. */

@@ -5,20 +5,27 @@ import { placedIn } from "../placing/placements.ts";
 import { roundedQuotient, shareOf } from "../plan/units.ts";
 import type { LoadBook } from "./loadBook.ts";
 
-/** Minutes of a range, and the two shares in hundredths of a percent; null where the divisor is 0. */
-export interface Totals {
+/** The minutes of some work in a range. */
+interface Totals {
   onPeople: number;
   onTeams: number;
   onOpenings: number;
   unplaced: number;
-  capacity: number;
-  assignedPercent: number | null;
-  utilizationPercent: number | null;
 }
 
-/** Adds up all counted work and all capacity of a range.
+/** How much of the counted work of a range has somebody, in hundredths of a percent; null where there is none.
  * @param projects Rows of the projects whose work is added up; all by default. */
-export function totalsOf(placed: Placed, { shares }: LoadBook, range: Range, projects?: ReadonlySet<number>): Totals {
+export function assignedPercent(placed: Placed, load: LoadBook, range: Range, projects?: ReadonlySet<number>): number | null {
+  const { onPeople, onTeams, onOpenings, unplaced } = totalsOf(placed, load, range, projects);
+  return shareOf(onPeople, onPeople + onTeams + onOpenings + unplaced);
+}
+
+/** How much of everybody's capacity of a range is used, in hundredths of a percent; null where there is none. */
+export function utilizationPercent(placed: Placed, load: LoadBook, range: Range): number | null {
+  return shareOf(totalsOf(placed, load, range).onPeople, capacityOfAll(placed, range));
+}
+
+function totalsOf(placed: Placed, { shares }: LoadBook, range: Range, projects?: ReadonlySet<number>): Totals {
   const { work, placements } = placed;
   const isWanted = (row: number) => shares[row] > 0 && (!projects || projects.has(work.project[row]));
   const sums = { onPeople: 0, onTeams: 0, onOpenings: 0, unplaced: 0 };
@@ -33,9 +40,7 @@ export function totalsOf(placed: Placed, { shares }: LoadBook, range: Range, pro
     if (isWanted(row))
       for (const { day, minutes } of parts)
         if (day >= range.start && day < range.stop) sums.unplaced += roundedQuotient(minutes * shares[row], 10_000);
-  const capacity = capacityOfAll(placed, range);
-  const all = sums.onPeople + sums.onTeams + sums.onOpenings + sums.unplaced;
-  return { ...sums, capacity, assignedPercent: shareOf(sums.onPeople, all), utilizationPercent: shareOf(sums.onPeople, capacity) };
+  return sums;
 }
 
 /** Minutes all people together can work in a range. */

@@ -5,7 +5,7 @@ import type { Counting } from "../load/counting.ts";
 import { openingsIn, openingsOfRole } from "../load/openings.ts";
 import { groupSums, levelBandOf, overOf, type PeriodSums, periodState, roomOf, workSums } from "../load/periodSums.ts";
 import { peopleByFirstRole, reachedWork, teamReaches } from "../load/teams.ts";
-import { totalsOf } from "../load/totals.ts";
+import { assignedPercent, utilizationPercent } from "../load/totals.ts";
 import type { Model } from "../model.ts";
 import { printedPeriods } from "./range.ts";
 
@@ -14,7 +14,6 @@ export function loadReport(model: Model, { range, grain }: ReportRange, counting
   const { plan } = model;
   const load = model.load(counting);
   const periods = periodsIn(range, grain, periodSettingsOf(plan));
-  const { assignedPercent, utilizationPercent } = totalsOf(model, load, range);
   return {
     periods: printedPeriods(periods),
     people: plan.people.map(({ id }, row) => subject(model, id, groupSums(model, load, [row], [], periods))),
@@ -25,7 +24,7 @@ export function loadReport(model: Model, { range, grain }: ReportRange, counting
     roles: rolesOf(model, counting, periods),
     assignments: countedAssignments(model, load.shares),
     openings: openingsIn(model, load.shares),
-    totals: { assignedPercent, utilizationPercent },
+    totals: { assignedPercent: assignedPercent(model, load, range), utilizationPercent: utilizationPercent(model, load, range) },
   };
 }
 

@@ -67,14 +67,14 @@ test.each(seeds)("people, teams and roles say what the report says, whatever the
   });
   for (const rows of ["team", "teams"] as const) {
     const teams = boardOfRows(scene, rows);
-    for (const { id, capacity, load, peakOver, state } of report.teams) {
+    for (const { id, capacity, load, state } of report.teams) {
       const at = teams.rows.findIndex((row) => row.kind === "group" && row.id === id);
       if (at < 0)
         expect(
           [...capacity, ...load].every((minutes) => minutes === 0),
           id,
         ).toBe(true);
-      else expect(figuresOf(teams, at), id).toMatchObject({ capacity, load, peakOver, state });
+      else expect(figuresOf(teams, at), id).toMatchObject({ capacity, load, state });
     }
   }
   const roles = boardOfRows(scene, "roles");
