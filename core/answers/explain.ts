@@ -1,4 +1,5 @@
 // How a person's capacity and load of a period come about, line by line; the lines add up to the figures.
+
 import { fillCapacity, patternOn, weekMinutesOf } from "../calendar/capacity.ts";
 import { type Day, parseDay } from "../calendar/day.ts";
 import { exceptionOn, isEmployedOn } from "../calendar/dayMarks.ts";
@@ -7,6 +8,7 @@ import { type Bar, barsOf } from "../load/bars.ts";
 import { type Counting, defaultCounting } from "../load/counting.ts";
 import { levelBandOf, overOf, type PeriodState, periodState, roomOf } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
+import { firstRoleName } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Acceptance, Person } from "../plan/schema.ts";
 
@@ -62,7 +64,7 @@ export function explainCell(model: Model, personId: string, range: Range, counti
   return {
     personId,
     name: person.name,
-    roleName: plan.roles[rowById(plan.roles).get(person.roleIds[0]) ?? -1]?.name ?? "",
+    roleName: firstRoleName(plan, person) ?? "",
     range,
     capacityLines: capacityLines(model, row, range),
     ...sums,

@@ -1,10 +1,11 @@
 // Who is free when: a role, skills, hours and dates give who could take that now, and from when if nobody can.
+
 import type { Day } from "../calendar/day.ts";
 import { horizonOf } from "../calendar/horizon.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { roomDays } from "../load/room.ts";
 import type { Model } from "../model.ts";
-import { findRow } from "../plan/rows.ts";
+import { firstRoleName } from "../plan/names.ts";
 
 export interface FreeQuery {
   /** Null for any role. */
@@ -42,7 +43,7 @@ export function freeWhen(model: Model, { roleId, skills, minutes, from, until }:
       {
         personId: person.id,
         name: person.name,
-        roleName: findRow(plan.roles, person.roleIds[0])?.name ?? "No role",
+        roleName: firstRoleName(plan, person) ?? "No role",
         room: room.subarray(0, length).reduce((sum, own) => sum + own, 0),
         from: starts === null ? null : from + starts,
       },

@@ -1,8 +1,9 @@
 // Leave: who is away together, by team, and the requests that wait for an answer.
+
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import type { Model } from "../model.ts";
-import { findRow } from "../plan/rows.ts";
+import { firstRoleName } from "../plan/names.ts";
 import type { Person, TimeOff } from "../plan/schema.ts";
 
 /** One time off, cut to nothing: with its own first day and the day after its last. */
@@ -52,7 +53,7 @@ export function leaveOf({ plan }: Model, range: Range): Leave {
     ...plan.teams.map(({ id, name, memberIds }) => ({ teamId: id, name, ids: memberIds })),
     { teamId: null, name: "In no team", ids: plan.people.filter(({ id }) => !inTeams.has(id)).map(({ id }) => id) },
   ];
-  const roleName = (person: Person) => findRow(plan.roles, person.roleIds[0])?.name ?? "";
+  const roleName = (person: Person) => firstRoleName(plan, person) ?? "";
   const teams = groups
     .filter(({ ids }) => ids.length > 0)
     .map(({ teamId, name, ids }): LeaveTeam => {

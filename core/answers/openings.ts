@@ -1,4 +1,5 @@
 // The openings of a plan by urgency, and who could take one of them, as the screen shows it.
+
 import type { Day } from "../calendar/day.ts";
 import { periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";
@@ -8,6 +9,8 @@ import { costRole, RateBook } from "../cost/rateBook.ts";
 import { type Counting, isPipeline } from "../load/counting.ts";
 import { needsSomebody } from "../load/openings.ts";
 import type { Model } from "../model.ts";
+import { windowOf } from "../placing/window.ts";
+import { firstRoleName } from "../plan/names.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Candidate, candidatesFor, openingRow } from "../staffing/match.ts";
 import { needOf } from "../staffing/need.ts";
@@ -49,6 +52,7 @@ function openingAt({ plan, work, placements, schedule }: Model, row: number): Op
   const assignment = row < work.assignments ? plan.assignments[row] : null;
   const role = plan.roles[work.role[row]];
   const dates = schedule.of(work.task[row]);
+  const window = dates && windowOf(dates, work, row);
   return {
     id: assignment?.id ?? task.id,
     isImplicit: assignment === null,
@@ -63,10 +67,7 @@ function openingAt({ plan, work, placements, schedule }: Model, row: number): Op
     roleName: role?.name ?? "No role",
     skills: (task.skills ?? []).map(({ skillId, level }) => ({ skillId, name: findRow(plan.skills, skillId)?.name ?? skillId, level })),
     minutes: placements.asked[row],
-    dates: dates && {
-      start: Math.max(dates.start.day, assignment ? work.from[row] : dates.start.day),
-      finish: assignment && work.to[row] >= 0 ? Math.min(dates.finish.day, work.to[row]) : dates.finish.day,
-    },
+    dates: window && { start: window.start, finish: window.stop - 1 },
     priority: task.priority ?? project.priority ?? 3,
   };
 }
@@ -144,7 +145,7 @@ function candidateRow(
   return {
     personId: id,
     name,
-    roleName: findRow(plan.roles, roleIds[0])?.name ?? "No role",
+    roleName: firstRoleName(plan, { roleIds }) ?? "No role",
     cover,
     covered,
     fit,

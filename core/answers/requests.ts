@@ -1,6 +1,8 @@
 // Requests for work with their state and history, hours told apart by project, and the messages that went out.
+
 import type { Day } from "../calendar/day.ts";
 import type { Model } from "../model.ts";
+import { windowOf } from "../placing/window.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { WorkRequest } from "../plan/schema.ts";
 import { isOpening } from "../work/work.ts";
@@ -64,8 +66,8 @@ function requestRow({ plan, schedule, work }: Model, request: WorkRequest): Requ
     dates:
       dates && row !== undefined
         ? {
-            start: Math.max(dates.start.day, work.from[row]),
-            finish: work.to[row] < 0 ? dates.finish.day : Math.min(dates.finish.day, work.to[row]),
+            start: windowOf(dates, work, row).start,
+            finish: windowOf(dates, work, row).stop - 1,
           }
         : null,
     isWaiting: request.state === "asked" || request.state === "offered",

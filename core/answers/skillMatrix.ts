@@ -5,7 +5,8 @@ import { defaultCounting } from "../load/counting.ts";
 import { roomOver } from "../load/room.ts";
 import type { Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
-import { findRow, rowById } from "../plan/rows.ts";
+import { firstRoleName } from "../plan/names.ts";
+import { rowById } from "../plan/rows.ts";
 import type { Skill } from "../plan/schema.ts";
 import { isOpening } from "../work/work.ts";
 
@@ -36,7 +37,7 @@ export function skillMatrix(model: Model, { range }: ReportRange): SkillMatrix {
   const rows = plan.people.map(({ id, name, roleIds, skills }) => ({
     personId: id,
     name,
-    roleName: findRow(plan.roles, roleIds[0])?.name ?? "",
+    roleName: firstRoleName(plan, { roleIds }) ?? "",
     levels: Object.fromEntries((skills ?? []).map(({ skillId, level }) => [skillId, level])),
   }));
   const columns = plan.skills.map((skill): SkillColumn => {

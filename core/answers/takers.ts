@@ -3,6 +3,7 @@
 import { defaultCounting } from "../load/counting.ts";
 import { roomDays } from "../load/room.ts";
 import type { Model } from "../model.ts";
+import { firstRoleName, firstRoleOf } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
 import { needOf } from "../staffing/need.ts";
 
@@ -33,14 +34,14 @@ export function takersOf(model: Model, assignmentId: string): Takers | null {
   const { range, minutes: needs } = needOf(model, row);
   const days = needs.length;
   const holder = work.person[row];
-  const wanted = work.role[row] >= 0 ? plan.roles[work.role[row]].id : plan.people[holder]?.roleIds[0];
+  const wanted = work.role[row] >= 0 ? plan.roles[work.role[row]].id : firstRoleOf(plan.people[holder]);
   const load = model.load(defaultCounting);
   const people = plan.people.flatMap(({ id, name, roleIds }, person): Taker[] => {
     if (person === holder) return [];
     const room = roomDays(model, load, person, range);
     let cover = 0;
     for (let i = 0; i < days; i++) cover += Math.min(needs[i], room[i]);
-    const roleName = plan.roles[rowById(plan.roles).get(roleIds[0]) ?? -1]?.name ?? "";
+    const roleName = firstRoleName(plan, { roleIds }) ?? "";
     return [{ personId: id, name, roleName, hasRole: wanted !== undefined && roleIds.includes(wanted), cover }];
   });
   people.sort((a, b) => Number(b.hasRole) - Number(a.hasRole) || b.cover - a.cover || a.name.localeCompare(b.name));

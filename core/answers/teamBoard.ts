@@ -7,6 +7,7 @@ import { defaultCounting } from "../load/counting.ts";
 import { groupSums, levelBandOf, type PeriodState, periodState, workSums } from "../load/periodSums.ts";
 import { reachedWork, teamReaches } from "../load/teams.ts";
 import type { Model } from "../model.ts";
+import { firstRoleName } from "../plan/names.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Team } from "../plan/schema.ts";
 
@@ -50,7 +51,7 @@ export function teamBoard(model: Model, { range, grain }: ReportRange): TeamBoar
       depth,
       members: team.memberIds.map((id) => {
         const person = findRow(plan.people, id);
-        return { id, name: person?.name ?? id, roleName: findRow(plan.roles, person?.roleIds[0])?.name ?? "" };
+        return { id, name: person?.name ?? id, roleName: firstRoleName(plan, person) ?? "" };
       }),
       reach: people.length,
       projectName: findRow(plan.projects, team.projectId)?.name ?? null,

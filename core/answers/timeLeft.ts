@@ -1,11 +1,13 @@
 // Time left: what each person still has to do before a date, on a project or at all, against the hours they have for it.
+
 import type { Day } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { levelBandOf, type PeriodState, periodState, roomOf } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
 import { addPlaced, placedIn } from "../placing/placements.ts";
-import { findRow, rowById } from "../plan/rows.ts";
+import { firstRoleName } from "../plan/names.ts";
+import { rowById } from "../plan/rows.ts";
 
 /** Minutes of one person; `have` is their capacity before the date, of a project less their work on other ones. */
 export interface TimeLeftRow {
@@ -60,7 +62,7 @@ export function timeLeftOf(model: Model, projectId: string | null, from: Day, un
       {
         personId: id,
         name,
-        roleName: findRow(plan.roles, roleIds[0])?.name ?? "",
+        roleName: firstRoleName(plan, { roleIds }) ?? "",
         remaining: left,
         have,
         state,

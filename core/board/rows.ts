@@ -1,11 +1,12 @@
 // The rows of a board and their figures, for each kind of rows it can have.
+
 import type { Range } from "../calendar/periods.ts";
 import type { LoadBook } from "../load/loadBook.ts";
 import { addSums, emptySums, type LevelBand, overBeyond, overOf, type PeriodSums, roomOf, statesOf, workSums } from "../load/periodSums.ts";
-import { firstRoleOf } from "../load/teams.ts";
 import type { Placed } from "../placing/placed.ts";
 import { placedIn } from "../placing/placements.ts";
-import { findRow, membersOf } from "../plan/rows.ts";
+import { firstRoleName } from "../plan/names.ts";
+import { membersOf } from "../plan/rows.ts";
 import { isOpening } from "../work/work.ts";
 import { acceptedDays, type BoardGroup, type BoardView, groupsOf, projectsLeft } from "./view.ts";
 
@@ -180,7 +181,7 @@ export class BoardMaker {
       id: own.id,
       key: `person ${group} ${own.id}`,
       name: own.name,
-      roleName: findRow(plan.roles, firstRoleOf(own))?.name ?? "No role yet",
+      roleName: firstRoleName(plan, own) ?? "No role yet",
       personId: own.id,
       ...(week && { weekDays: week.filter((hours) => hours > 0).length }),
       ...(own.kind === "contractor" && { isContractor: true }),

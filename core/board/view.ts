@@ -2,9 +2,10 @@
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { type Counting, defaultCounting } from "../load/counting.ts";
-import { firstRoleOf, peopleByFirstRole, reachedWork, teamReaches } from "../load/teams.ts";
+import { peopleByFirstRole, reachedWork, teamReaches } from "../load/teams.ts";
 import type { Placed } from "../placing/placed.ts";
 import { placedIn } from "../placing/placements.ts";
+import { firstRoleOf } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Person, Plan } from "../plan/schema.ts";
 

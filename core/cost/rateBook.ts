@@ -1,5 +1,7 @@
 // Which rate holds for whom on which day, and what a foreign amount is worth.
+
 import { type Day, parseDay } from "../calendar/day.ts";
+import { firstRoleOf } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Plan, RateEntry, RateTable } from "../plan/schema.ts";
 import { exchangeMillionths, minorUnits, rateUnits } from "../plan/units.ts";
@@ -98,7 +100,7 @@ export class RateBook {
 /** The role that a line of labour is costed in: where it is made, else the person's first one. */
 export function costRole(plan: Plan, role: number, person: number): string | undefined {
   if (role >= 0) return plan.roles[role].id;
-  return person >= 0 ? plan.people[person].roleIds[0] : undefined;
+  return firstRoleOf(plan.people[person]);
 }
 
 /** The stretch that holds a day; stretches begin at the beginning of time. */

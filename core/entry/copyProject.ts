@@ -1,9 +1,11 @@
 // The work of a project for another one: tasks, links and who does it, moved to a new start by working days.
+
 import { type Day, formatDay, parseDay } from "../calendar/day.ts";
 import { lineFinder } from "../calendar/lines.ts";
 import type { WorkingLine } from "../calendar/workingLine.ts";
 import type { Edit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
+import { firstRoleOf } from "../plan/names.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Assignment, Link, Plan, Project, Task, Template } from "../plan/schema.ts";
 
@@ -106,7 +108,7 @@ function copiedTask(task: Content["tasks"][number], idOf: (id: string) => string
 }
 
 function roleFor(plan: Plan, { tasks }: Content, { roleId, taskId, personId }: Assignment): string | undefined {
-  return roleId ?? tasks.find(({ id }) => id === taskId)?.roleId ?? findRow(plan.people, personId)?.roleIds[0];
+  return roleId ?? tasks.find(({ id }) => id === taskId)?.roleId ?? firstRoleOf(findRow(plan.people, personId));
 }
 
 function copiedAssignment(

@@ -1,8 +1,9 @@
 // Who belongs to a team: its members and those of its sub-teams, each once.
 
 import type { Placed } from "../placing/placed.ts";
+import { firstRoleOf } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
-import type { Person, Plan } from "../plan/schema.ts";
+import type { Plan } from "../plan/schema.ts";
 
 /** A team with all below it. */
 export interface TeamReach {
@@ -34,15 +35,12 @@ export function reachedWork({ work }: Placed, { people, teams }: TeamReach): { p
   return { people, work: rows };
 }
 
-/** The role that somebody's load and capacity count for: the first they have; undefined for none. */
-export const firstRoleOf = (person: Pick<Person, "roleIds"> | undefined): string | undefined => person?.roleIds[0];
-
 /** Person rows whose first role is each role, by role row. */
 export function peopleByFirstRole(plan: Plan): number[][] {
   const roles = rowById(plan.roles);
   const groups: number[][] = plan.roles.map(() => []);
-  plan.people.forEach(({ roleIds }, row) => {
-    if (roleIds.length > 0) groups[roles.get(roleIds[0]) as number].push(row);
+  plan.people.forEach((person, row) => {
+    groups[roles.get(firstRoleOf(person) ?? "") ?? -1]?.push(row);
   });
   return groups;
 }

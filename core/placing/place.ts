@@ -1,15 +1,18 @@
 // Placing work: what an assignment asks for becomes buckets, and each bucket is spread over its days by weight.
 import type { CapacityBook } from "../calendar/capacityBook.ts";
 import { type Day, parseDay, weekdayOf } from "../calendar/day.ts";
-import { finishTickOf, startTickOf, TICKS_PER_DAY } from "../calendar/workingLine.ts";
+import type { Range } from "../calendar/periods.ts";
+import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
 import type { Assignment, Plan } from "../plan/schema.ts";
 import { roundedQuotient, workMinutes } from "../plan/units.ts";
 import type { Schedule, TaskDates } from "../schedule/dates.ts";
 import type { Consumed } from "../schedule/effort.ts";
-import { CUSTOM, HOURS, NO_FROM, NO_TO, PER_DAY, PER_WEEK, PERCENT, type Shape, shapes } from "../work/statement.ts";
+import { partOf } from "../schedule/parts.ts";
+import { CUSTOM, HOURS, PER_DAY, PER_WEEK, PERCENT, type Shape, shapes } from "../work/statement.ts";
 import type { Work } from "../work/work.ts";
 import { allot, emptyPlacements, type Placements } from "./placements.ts";
 import { applyShape, splitByWeight } from "./split.ts";
+import { windowOf } from "./window.ts";
 
 /** What placing reads. */
 export interface PlaceInput {
@@ -57,7 +60,7 @@ export function placeImplicitOpening(input: PlaceInput, placements: Placements, 
     leaveUnplaced(placements, row, projectStart(input, row), asked);
     return;
   }
-  const window = windowOf(dates, NO_FROM, NO_TO);
+  const window = windowOf(dates, work, row);
   const at = allot(placements, row, window.start, window.stop - window.start);
   weigh(dates, window, null, placements.buffer.minutes, at);
   placeBucket(placements, row, asked, "even", at, window.stop - window.start, window.start);
@@ -97,7 +100,7 @@ function spreadAssignment(input: PlaceInput, placements: Placements, row: number
   const { work } = input;
   const amount = work.amount[row];
   const shape = shapes[work.shape[row]];
-  const window = windowOf(dates, work.from[row], work.to[row]);
+  const window = windowOf(dates, work, row);
   const count = window.stop - window.start;
   const at = allot(placements, row, window.start, count);
   weigh(dates, window, capacityOver(input, row, window), placements.buffer.minutes, at);
@@ -118,30 +121,18 @@ function spreadAssignment(input: PlaceInput, placements: Placements, row: number
   }
 }
 
-interface Window {
-  start: Day;
-  stop: Day;
-}
-
-/** The days of a task, cut by the assignment's own first and last day; empty where they do not meet. */
-function windowOf(dates: TaskDates, from: Day, to: Day): Window {
-  const start = Math.max(dates.start.day, from);
-  const stop = Math.min(dates.finish.day, to) + 1;
-  return { start, stop: Math.max(start, stop) };
-}
-
 interface Minutes {
   regular: Int32Array;
   overtime: Int32Array;
   at: number;
 }
 
-function capacityOver({ work, capacity }: PlaceInput, row: number, window: Window): Minutes | null {
+function capacityOver({ work, capacity }: PlaceInput, row: number, window: Range): Minutes | null {
   return work.person[row] < 0 ? null : capacity.of(work.person[row], window.start, window.stop);
 }
 
 /** Writes the weight of each day of a window: capacity where the task's calendar works, times the part of the day inside. */
-function weigh(dates: TaskDates, window: Window, capacity: Minutes | null, out: Int32Array, at: number): void {
+function weigh(dates: TaskDates, window: Range, capacity: Minutes | null, out: Int32Array, at: number): void {
   const count = window.stop - window.start;
   if (dates.startAt === dates.finishAt) {
     out.fill(0, at, at + count);
@@ -158,18 +149,11 @@ function weigh(dates: TaskDates, window: Window, capacity: Minutes | null, out: 
 }
 
 /** Cuts the weight of a task's first or last day down to the part of the day that lies inside. */
-function cutDay(dates: TaskDates, day: Day, window: Window, out: Int32Array, at: number): void {
-  const part = partOfDay(dates, day);
+function cutDay(dates: TaskDates, day: Day, window: Range, out: Int32Array, at: number): void {
+  const part = partOf(dates, day);
   if (part === TICKS_PER_DAY || day < window.start || day >= window.stop) return;
   const i = at + day - window.start;
   out[i] = roundedQuotient(out[i] * part, TICKS_PER_DAY);
-}
-
-/** Ticks of a working day of a leaf's window that lie within its instants: only its first and last day can be cut. */
-function partOfDay({ startAt, finishAt, start, finish }: TaskDates, day: Day): number {
-  const from = day === start.day ? startTickOf(startAt) : 0;
-  const to = day === finish.day ? finishTickOf(finishAt) : TICKS_PER_DAY;
-  return startAt === finishAt ? 0 : to - from;
 }
 
 /** Splits a bucket over the weights that stand in its days, or leaves it unplaced where all of them are 0. */
@@ -207,7 +191,7 @@ function takePercent(
   row: number,
   share: number,
   dates: TaskDates,
-  window: Window,
+  window: Range,
   at: number,
   unplacedDay: Day,
 ): void {
@@ -228,7 +212,7 @@ function takePercent(
 }
 
 /** The sum of a window's weights taken with week hours alone. */
-function plainWeights({ work, capacity }: PlaceInput, row: number, dates: TaskDates, window: Window): number {
+function plainWeights({ work, capacity }: PlaceInput, row: number, dates: TaskDates, window: Range): number {
   if (dates.startAt === dates.finishAt) return 0;
   const person = work.person[row];
   const working = dates.line.minutesOver(window.start, window.stop);
@@ -239,12 +223,12 @@ function plainWeights({ work, capacity }: PlaceInput, row: number, dates: TaskDa
     const day = window.start + i;
     const minutes = plain ? plain.minutes[plain.at + i] : dates.line.weekMinutesOn(day);
     const isCut = day === dates.start.day || day === dates.finish.day;
-    sum += isCut ? roundedQuotient(minutes * partOfDay(dates, day), TICKS_PER_DAY) : minutes;
+    sum += isCut ? roundedQuotient(minutes * partOf(dates, day), TICKS_PER_DAY) : minutes;
   }
   return sum;
 }
 
-function takeDaily(placements: Placements, row: number, perDay: number, dates: TaskDates, window: Window, at: number): void {
+function takeDaily(placements: Placements, row: number, perDay: number, dates: TaskDates, window: Range, at: number): void {
   if (dates.startAt === dates.finishAt) return;
   const days = placements.buffer.minutes;
   const working = dates.line.minutesOver(window.start, window.stop);
@@ -253,7 +237,7 @@ function takeDaily(placements: Placements, row: number, perDay: number, dates: T
   let placed = 0;
   for (let i = 0; i < window.stop - window.start; i++) {
     if (working.minutes[working.at + i] === 0) continue;
-    cum += partOfDay(dates, window.start + i);
+    cum += partOf(dates, window.start + i);
     const upTo = roundedQuotient(perDay * cum, TICKS_PER_DAY);
     const bucket = upTo - given;
     given = upTo;
@@ -266,21 +250,13 @@ function takeDaily(placements: Placements, row: number, perDay: number, dates: T
   placements.asked[row] = given;
 }
 
-function takeWeekly(
-  placements: Placements,
-  row: number,
-  perWeek: number,
-  shape: Shape,
-  dates: TaskDates,
-  window: Window,
-  at: number,
-): void {
+function takeWeekly(placements: Placements, row: number, perWeek: number, shape: Shape, dates: TaskDates, window: Range, at: number): void {
   if (dates.startAt === dates.finishAt) return;
   const working = dates.line.minutesOver(window.start, window.stop);
   for (let start = window.start; start < window.stop; ) {
     const stop = Math.min(window.stop, start - weekdayOf(start) + 7);
     let parts = 0;
-    for (let day = start; day < stop; day++) if (working.minutes[working.at + day - window.start] > 0) parts += partOfDay(dates, day);
+    for (let day = start; day < stop; day++) if (working.minutes[working.at + day - window.start] > 0) parts += partOf(dates, day);
     const minutes = roundedQuotient(perWeek * parts, TICKS_PER_DAY * dates.line.plainWorkingDays);
     placements.asked[row] += minutes;
     placeBucket(placements, row, minutes, shape, at + start - window.start, stop - start, start);
@@ -326,7 +302,7 @@ function spreadCustom(input: PlaceInput, placements: Placements, row: number, da
   }
 }
 
-function wholeDayWeights(input: PlaceInput, row: number, { line }: TaskDates, { start, stop }: Window): Int32Array {
+function wholeDayWeights(input: PlaceInput, row: number, { line }: TaskDates, { start, stop }: Range): Int32Array {
   const weights = new Int32Array(stop - start);
   const capacity = capacityOver(input, row, { start, stop });
   for (let day = start; day < stop; day++) {

@@ -1,7 +1,10 @@
 // Hours that cannot be worked as planned: why, and what would get them placed.
+
 import { type Day, formatDay, parseDay } from "../calendar/day.ts";
+import { firstRoleOf } from "../plan/names.ts";
 import type { Assignment, Person, Plan, Task } from "../plan/schema.ts";
 import type { Placed } from "./placed.ts";
+import { windowOf } from "./window.ts";
 
 export type UnplaceableReason = "noDates" | "notYet" | "left" | "away" | "noWorkingTime";
 
@@ -45,7 +48,7 @@ export function unplaceableOf(model: Placed, row: number): Unplaceable {
   const task = plan.tasks[work.task[row]];
   const person = plan.people[work.person[row]];
   const project = plan.projects[work.project[row]];
-  const window = windowOf(model, row);
+  const window = daysOf(model, row);
   const { reason, day } = person && window ? reasonOf(person, plan, window) : { reason: noReason(window), day: null };
   return {
     assignmentId: assignment.id,
@@ -64,21 +67,22 @@ export function unplaceableOf(model: Placed, row: number): Unplaceable {
   };
 }
 
-interface Window {
+/** The first and last day that the work may be done on. */
+interface Days {
   first: Day;
   last: Day;
 }
 
-const noReason = (window: Window | null): UnplaceableReason => (window ? "noWorkingTime" : "noDates");
+const noReason = (window: Days | null): UnplaceableReason => (window ? "noWorkingTime" : "noDates");
 
-function windowOf({ schedule, work }: Placed, row: number): Window | null {
+function daysOf({ schedule, work }: Placed, row: number): Days | null {
   const dates = schedule.of(work.task[row]);
   if (!dates) return null;
-  const last = work.to[row] < 0 ? dates.finish.day : Math.min(dates.finish.day, work.to[row]);
-  return { first: Math.max(dates.start.day, work.from[row]), last };
+  const { start, stop } = windowOf(dates, work, row);
+  return { first: start, last: stop - 1 };
 }
 
-function reasonOf(person: Person, plan: Plan, { first, last }: Window): { reason: UnplaceableReason; day: Day | null } {
+function reasonOf(person: Person, plan: Plan, { first, last }: Days): { reason: UnplaceableReason; day: Day | null } {
   const from = parseDay(person.employedFrom ?? plan.settings.planStart);
   const to = person.employedTo === undefined ? null : parseDay(person.employedTo);
   if (from > first) return { reason: "notYet", day: from };
@@ -95,12 +99,12 @@ function splitOf(
   task: Task,
   reason: UnplaceableReason,
   day: Day,
-  { first, last }: Window,
+  { first, last }: Days,
   unplaced: number,
 ): Unplaceable["split"] {
   if (task.sizing === "effort") return null;
   const person = plan.people.find(({ id }) => id === assignment.personId);
-  const roleId = assignment.roleId ?? task.roleId ?? person?.roleIds[0] ?? null;
+  const roleId = assignment.roleId ?? task.roleId ?? firstRoleOf(person) ?? null;
   const hours = assignment.hours === undefined ? null : Math.round(unplaced / 0.6) / 100;
   const at = reason === "notYet" ? day : day + 1;
   // Outside the window one side would be empty: that is giving it away, not splitting it.
@@ -108,7 +112,7 @@ function splitOf(
   return { date: formatDay(at), gives: reason === "notYet" ? "earlier" : "later", roleId, hours };
 }
 
-function moveOf(task: Task, reason: UnplaceableReason, day: Day, { first }: Window): Unplaceable["move"] {
+function moveOf(task: Task, reason: UnplaceableReason, day: Day, { first }: Days): Unplaceable["move"] {
   if (reason !== "notYet" && reason !== "away") return null;
   const from = reason === "away" ? day + 1 : day;
   if (from <= first) return null;

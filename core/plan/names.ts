@@ -1,5 +1,6 @@
 // Names for pickers: what there is to choose from.
-import type { Plan } from "./schema.ts";
+import { findRow } from "./rows.ts";
+import type { Person, Plan } from "./schema.ts";
 
 export interface Named {
   id: string;
@@ -37,6 +38,14 @@ export function namesOf(plan: Plan): Names {
     places: [...new Set(plan.people.flatMap(({ location }) => location ?? []))].sort(),
     categories: [...new Set(plan.projects.flatMap(({ category }) => category ?? []))].sort(),
   };
+}
+
+/** The role that somebody's load and capacity count for: the first they have; undefined for none. */
+export const firstRoleOf = (person: Pick<Person, "roleIds"> | undefined): string | undefined => person?.roleIds[0];
+
+/** The name of somebody's first role; undefined for none. */
+export function firstRoleName({ roles }: Plan, person: Pick<Person, "roleIds"> | undefined): string | undefined {
+  return findRow(roles, firstRoleOf(person))?.name;
 }
 
 /** Orders texts by their code points, the same on every machine: below 0 where `a` comes first. */

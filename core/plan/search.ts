@@ -1,4 +1,5 @@
 // Finding people, projects and tasks by what they are called.
+import { firstRoleName } from "./names.ts";
 import { rowById } from "./rows.ts";
 import type { Plan } from "./schema.ts";
 
@@ -16,7 +17,6 @@ export interface Found {
 export function searchPlan(plan: Plan, text: string, most: number): Found[] {
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
   if (words.length === 0) return [];
-  const roles = rowById(plan.roles);
   const clients = rowById(plan.clients);
   const projects = rowById(plan.projects);
   const clientOf = (clientId: string | undefined) => plan.clients[clients.get(clientId ?? "") ?? -1]?.name ?? "";
@@ -25,7 +25,7 @@ export function searchPlan(plan: Plan, text: string, most: number): Found[] {
       kind: "person" as const,
       id,
       name,
-      side: plan.roles[roles.get(roleIds[0]) ?? -1]?.name ?? "",
+      side: firstRoleName(plan, { roleIds }) ?? "",
     })),
     ...best(plan.projects, ({ code = "", name, clientId }) => `${code} ${name} ${clientOf(clientId)}`, words, most).map(
       ({ id, name, clientId }) => ({ kind: "project" as const, id, name, side: clientOf(clientId) }),

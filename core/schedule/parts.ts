@@ -1,12 +1,15 @@
 // How much of each working day lies within a task.
 import type { Day } from "../calendar/day.ts";
-import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
+import { finishTickOf, startTickOf, TICKS_PER_DAY } from "../calendar/workingLine.ts";
 import type { TaskDates } from "./dates.ts";
 
-/** Ticks of a working day that lie within the task's instants. */
-export function partOf({ line, startAt, finishAt }: TaskDates, day: Day): number {
-  const opens = line.indexOf(day) * TICKS_PER_DAY;
-  return Math.max(0, Math.min(finishAt, opens + TICKS_PER_DAY) - Math.max(startAt, opens));
+/** Ticks of a working day from a task's start to its finish that lie within its instants: only its first and last day
+ * can be cut. */
+export function partOf({ startAt, finishAt, start, finish }: TaskDates, day: Day): number {
+  if (startAt === finishAt) return 0;
+  const from = day === start.day ? startTickOf(startAt) : 0;
+  const to = day === finish.day ? finishTickOf(finishAt) : TICKS_PER_DAY;
+  return to - from;
 }
 
 /** Calls back for every working day of a task with its ticks, in date order; not at all for a task without duration. */

@@ -1,7 +1,9 @@
 // What whoever takes a row of work would work on each day.
+
 import type { Range } from "../calendar/periods.ts";
 import type { Model } from "../model.ts";
 import { splitByWeight } from "../placing/split.ts";
+import { windowOf } from "../placing/window.ts";
 import { isOpening } from "../work/work.ts";
 
 /** Minutes by day; index is `day − range.start`. */
@@ -19,8 +21,7 @@ export function needOf({ plan, work, placements, schedule }: Model, row: number)
   };
   const dates = schedule.of(work.task[row]);
   if (isOpening(work, row) || placements.unplaced[row] === 0 || !dates || plan.assignments[row]?.custom) return placed;
-  const start = Math.max(dates.start.day, work.from[row]);
-  const stop = (work.to[row] < 0 ? dates.finish.day : Math.min(dates.finish.day, work.to[row])) + 1;
+  const { start, stop } = windowOf(dates, work, row);
   if (stop <= start) return placed;
   const { minutes, at } = dates.line.minutesOver(start, stop);
   const weights = minutes.slice(at, at + stop - start);

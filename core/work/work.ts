@@ -3,7 +3,7 @@
 import { summaryIds } from "../plan/check.ts";
 import { type Grouping, groupRows, rowById } from "../plan/rows.ts";
 import type { Assignment, Plan } from "../plan/schema.ts";
-import { statementOf } from "./statement.ts";
+import { NO_FROM, NO_TO, statementOf } from "./statement.ts";
 
 /** Work by row number, ids turned into row numbers. Rows 0 … assignments−1 are the plan's assignments in order, the
  * rest are the implicit openings of `effortTasks` in order; −1 stands for none. */
@@ -58,8 +58,8 @@ export function workOf(plan: Plan): Work {
     way: new Uint8Array(rows),
     amount: new Int32Array(rows),
     shape: new Uint8Array(rows),
-    from: new Int32Array(rows),
-    to: new Int32Array(rows),
+    from: new Int32Array(rows).fill(NO_FROM),
+    to: new Int32Array(rows).fill(NO_TO),
     effortTasks,
     implicitRow: new Int32Array(plan.tasks.length).fill(-1),
   };
