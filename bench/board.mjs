@@ -47,7 +47,7 @@ try {
 function frames(page, left, top) {
   return page.evaluate(
     async ([dx, dy]) => {
-      const grid = document.querySelector("[role=grid]");
+      const grid = document.querySelector("[role=grid]").parentElement;
       grid.scrollTo(0, 0);
       const times = [];
       let last = performance.now();

@@ -182,7 +182,7 @@ test("a person is added and then works three days a week from March, and the ros
   await expect(row).toContainText("0 of 272 h");
   await expect(sheet).toContainText("24 h a week from 1 Mar 2027");
   await page.getByRole("link", { name: "Balance" }).click();
-  await page.getByRole("grid").evaluate((grid) => grid.scrollTo(0, grid.scrollHeight));
+  await page.getByRole("grid").evaluate((grid) => grid.parentElement?.scrollTo(0, grid.scrollHeight));
   await expect(cell(page, "Vera Lindgren", "week of 1 March")).toContainText("24");
 });
 

@@ -80,75 +80,82 @@ export function Board({ balance }: BalanceProps) {
       onDragCancel={drag.cancel}
       autoScroll={{ threshold: { x: 0.08, y: 0.1 } }}
     >
-      <div
-        ref={frame}
-        role="grid"
-        tabIndex={-1}
-        aria-label={`People by ${grain}, ${measureWords[measure]}`}
-        aria-rowcount={board.rows.length + 1}
-        aria-colcount={count + 2}
-        onKeyDown={press}
-        className="min-h-0 flex-1 overflow-auto rounded-t-card border border-line border-b-0 bg-sheet"
-      >
-        <div className="relative" style={{ width: NAME_WIDTH + column * count + SUM_WIDTH, height: HEAD_HEIGHT + rows.getTotalSize() }}>
-          <div role="row" className="sticky top-0 z-[3] flex justify-between border-line border-b bg-sheet" style={{ height: HEAD_HEIGHT }}>
-            <div
-              role="columnheader"
-              className="sticky left-0 z-[4] shrink-0 border-line border-r bg-sheet px-3 pt-1.5"
-              style={{ width: NAME_WIDTH }}
-            >
-              <div className="font-semibold leading-tight">{headWords[balance.params.rows]}</div>
-              <div className="text-[12.5px] text-ink-2 leading-tight">{measureWords[measure]}</div>
-            </div>
-            {shown.map(({ index }) => {
-              const { main, side } = periodHeading(board.periods[index], grain, periodSettings);
-              return (
-                <div
-                  key={index}
-                  role="columnheader"
-                  className="absolute top-0 h-full border-line border-r px-1.5 pt-1.5"
-                  style={{ left: NAME_WIDTH + index * column, width: column }}
-                >
-                  <div className="truncate font-semibold leading-tight">{main}</div>
-                  <div
-                    className={`flex justify-between text-ink-2 leading-tight ${column < NARROW_COLUMN ? "text-[11.5px] tracking-tight" : "text-[12.5px]"}`}
+      <div ref={frame} className="min-h-0 flex-1 overflow-auto rounded-t-card border border-line border-b-0 bg-sheet">
+        <table
+          // biome-ignore lint/a11y/noNoninteractiveElementToInteractiveRole: a table whose cells are walked by keys is a grid
+          role="grid"
+          tabIndex={-1}
+          aria-label={`People by ${grain}, ${measureWords[measure]}`}
+          aria-rowcount={board.rows.length + 1}
+          aria-colcount={count + 2}
+          onKeyDown={press}
+          className="relative block text-left"
+          style={{ width: NAME_WIDTH + column * count + SUM_WIDTH, height: HEAD_HEIGHT + rows.getTotalSize() }}
+        >
+          <thead className="contents">
+            <tr className="sticky top-0 z-[3] flex justify-between border-line border-b bg-sheet" style={{ height: HEAD_HEIGHT }}>
+              <th
+                scope="col"
+                className="sticky left-0 z-[4] shrink-0 border-line border-r bg-sheet px-3 pt-1.5 font-normal"
+                style={{ width: NAME_WIDTH }}
+              >
+                <div className="font-semibold leading-tight">{headWords[balance.params.rows]}</div>
+                <div className="text-[12.5px] text-ink-2 leading-tight">{measureWords[measure]}</div>
+              </th>
+              {shown.map(({ index }) => {
+                const { main, side } = periodHeading(board.periods[index], grain, periodSettings);
+                return (
+                  <th
+                    key={index}
+                    scope="col"
+                    className="absolute top-0 h-full border-line border-r px-1.5 pt-1.5 font-normal"
+                    style={{ left: NAME_WIDTH + index * column, width: column }}
                   >
-                    <span>{side}</span>
-                    <span title={`Load of everybody: ${hoursText(board.all.load[index])} of ${hoursText(board.all.capacity[index])} hours`}>
-                      {shareText(shareOf(board.all.load[index], board.all.capacity[index]))}
-                    </span>
-                  </div>
+                    <div className="truncate font-semibold leading-tight">{main}</div>
+                    <div
+                      className={`flex justify-between text-ink-2 leading-tight ${column < NARROW_COLUMN ? "text-[11.5px] tracking-tight" : "text-[12.5px]"}`}
+                    >
+                      <span>{side}</span>
+                      <span
+                        title={`Load of everybody: ${hoursText(board.all.load[index])} of ${hoursText(board.all.capacity[index])} hours`}
+                      >
+                        {shareText(shareOf(board.all.load[index], board.all.capacity[index]))}
+                      </span>
+                    </div>
+                  </th>
+                );
+              })}
+              <th
+                scope="col"
+                className="sticky right-0 z-[4] shrink-0 border-line border-l bg-sheet px-2 pt-1.5 text-right font-normal"
+                style={{ width: SUM_WIDTH }}
+              >
+                <div className="font-semibold leading-tight">Sum</div>
+                <div className="text-[12.5px] text-ink-2 leading-tight">
+                  {shareText(shareOf(sumOf(board.all.load), sumOf(board.all.capacity)))}
                 </div>
-              );
-            })}
-            <div
-              role="columnheader"
-              className="sticky right-0 z-[4] shrink-0 border-line border-l bg-sheet px-2 pt-1.5 text-right"
-              style={{ width: SUM_WIDTH }}
-            >
-              <div className="font-semibold leading-tight">Sum</div>
-              <div className="text-[12.5px] text-ink-2 leading-tight">
-                {shareText(shareOf(sumOf(board.all.load), sumOf(board.all.capacity)))}
-              </div>
-            </div>
-          </div>
-          {rows.getVirtualItems().map((item) => (
-            <BoardRow
-              key={item.key}
-              at={item.index}
-              top={HEAD_HEIGHT + item.start}
-              height={item.size}
-              column={column}
-              firstColumn={shown[0]?.index ?? 0}
-              columnCount={shown.length}
-              phrases={phrases}
-              active={active?.row === item.index ? active.period : null}
-              isDropTarget={drag.targetId === board.rows[item.index].personId && drag.targetId !== null}
-              preview={previews?.get(board.rows[item.index].id) ?? null}
-              balance={balance}
-            />
-          ))}
-        </div>
+              </th>
+            </tr>
+          </thead>
+          <tbody className="contents">
+            {rows.getVirtualItems().map((item) => (
+              <BoardRow
+                key={item.key}
+                at={item.index}
+                top={HEAD_HEIGHT + item.start}
+                height={item.size}
+                column={column}
+                firstColumn={shown[0]?.index ?? 0}
+                columnCount={shown.length}
+                phrases={phrases}
+                active={active?.row === item.index ? active.period : null}
+                isDropTarget={drag.targetId === board.rows[item.index].personId && drag.targetId !== null}
+                preview={previews?.get(board.rows[item.index].id) ?? null}
+                balance={balance}
+              />
+            ))}
+          </tbody>
+        </table>
       </div>
       <DragOverlay dropAnimation={null} modifiers={belowRow}>
         {drag.bar && (
@@ -198,7 +205,7 @@ function loadsById({ people, periods, load, state }: PeopleLoads): Map<string, P
 
 const sumOf = (minutes: Int32Array): number => minutes.reduce((sum, own) => sum + own, 0);
 
-/** Arrow keys move between cells, Enter explains one, Space opens a person, M gives work away. */
+/** Arrow keys move between cells, Space opens a person, M gives work away; a cell itself takes Enter. */
 function useGridKeys(
   { board, select, toggle, open, setMoving, selected }: BalanceProps["balance"],
   reveal: (row: number, period: number) => void,
@@ -217,8 +224,7 @@ function useGridKeys(
         const next = { row: clamp(place.row + step[0], board.rows.length), period: clamp(place.period + step[1], board.periods.length) };
         reveal(next.row, next.period);
         setActive(next);
-      } else if (event.key === "Enter" && row.kind === "person") select({ personId: row.id, range: board.periods[place.period] });
-      else if (event.key === " " && row.kind === "person") toggle(row.id);
+      } else if (event.key === " " && row.kind === "person") toggle(row.id);
       else if (event.key.toLowerCase() === "m" && row.kind === "person") {
         const bars = board.bars[row.id];
         const [first] = bars ?? [];

@@ -51,15 +51,14 @@ export const RowSum = memo(function RowSum({ board, at, measure }: { board: Boar
   const sum = rowSum(board, at);
   const isOver = !isPart(row) && periodState(sum.capacity, sum.load, board.band) === "over";
   return (
-    <div
-      role="gridcell"
+    <td
       aria-label={`${row.name}, in all: ${hoursText(sum.load)}${isPart(row) ? "" : ` of ${hoursText(sum.capacity)}`} hours`}
       title={`In all: ${hoursText(sum.load)}${isPart(row) ? "" : ` of ${hoursText(sum.capacity)}`} hours`}
       className={`sticky right-0 z-[2] shrink-0 border-line border-l px-2 text-right text-[13px] ${row.kind === "group" ? "bg-paper" : "bg-sheet"} ${isOver ? "font-semibold text-over" : "text-ink-2"}`}
       style={{ width: SUM_WIDTH, paddingTop: row.kind === "person" ? 6 : 5 }}
     >
       {at < board.filled ? sumText(row, measure, sum) : ""}
-    </div>
+    </td>
   );
 });
 
@@ -85,18 +84,22 @@ export function Cell({
   children: React.ReactNode;
 }) {
   return (
-    <div
+    <td
       id={id}
+      // biome-ignore lint/a11y/noNoninteractiveElementToInteractiveRole: a cell of a grid can be selected
       role="gridcell"
       tabIndex={isTabStop ? 0 : -1}
       aria-label={label}
       aria-selected={isSelected}
       title={label}
       onClick={onSelect}
+      onKeyDown={(event) => {
+        if (event.key === "Enter") onSelect?.();
+      }}
       className={`absolute top-0 border-line border-r [contain:strict] ${isPressable ? "cursor-pointer hover:bg-well/60" : ""} focus-visible:z-[1] focus-visible:outline-offset-[-2px]`}
       style={{ left, width, height: isPressable ? PERSON_HEIGHT - 1 : "100%" }}
     >
       {children}
-    </div>
+    </td>
   );
 }

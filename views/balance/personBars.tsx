@@ -20,12 +20,7 @@ interface BarsProps {
 export function PersonBars({ bars, periods, column, picked, onPick, onGive, onSelect, onShift }: BarsProps) {
   const { lanes } = lanesOf(bars);
   return (
-    <div
-      role="gridcell"
-      aria-label="Assignments"
-      className="absolute right-0 bottom-0 bg-paper/60"
-      style={{ top: PERSON_HEIGHT - 1, left: NAME_WIDTH }}
-    >
+    <td aria-label="Assignments" className="absolute right-0 bottom-0 bg-paper/60" style={{ top: PERSON_HEIGHT - 1, left: NAME_WIDTH }}>
       {bars.length === 0 && <p className="px-3 py-2 text-[13px] text-ink-2">No work in this window.</p>}
       {bars.map((bar, at) => (
         <BarButton
@@ -43,7 +38,7 @@ export function PersonBars({ bars, periods, column, picked, onPick, onGive, onSe
           onShift={(startDays, stopDays) => onShift(bar.assignmentId, startDays, stopDays)}
         />
       ))}
-    </div>
+    </td>
   );
 }
 

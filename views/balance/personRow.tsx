@@ -19,16 +19,15 @@ export function PersonRow(props: RowProps) {
   const count = board.periods.length;
   const isOpen = open.includes(row.id);
   return (
-    <div
-      role="row"
+    <tr
       aria-rowindex={at + 2}
       data-person={row.id}
       className={`absolute left-0 flex w-full justify-between border-line border-b ${isDropTarget ? "bg-pine-wash" : ""}`}
       style={{ top, height }}
     >
-      <div
-        role="rowheader"
-        className={`sticky left-0 z-[2] h-full border-line border-r ${isDropTarget ? "bg-pine-wash" : "bg-sheet"}`}
+      <th
+        scope="row"
+        className={`sticky left-0 z-[2] h-full border-line border-r font-normal ${isDropTarget ? "bg-pine-wash" : "bg-sheet"}`}
         style={{ width: NAME_WIDTH }}
       >
         <button
@@ -45,7 +44,7 @@ export function PersonRow(props: RowProps) {
             <span className="block truncate text-[12.5px] text-ink-2 leading-tight">{subtitle(row)}</span>
           </span>
         </button>
-      </div>
+      </th>
       {at < board.filled &&
         columnsShown(props).map((period) => {
           const slot = at * count + period;
@@ -85,7 +84,7 @@ export function PersonRow(props: RowProps) {
           onSelect={() => select({ personId: row.id, range: { start: board.periods[0].start, stop: board.periods[count - 1].stop } })}
         />
       )}
-    </div>
+    </tr>
   );
 }
 

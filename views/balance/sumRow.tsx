@@ -15,23 +15,22 @@ export function SumRow(props: RowProps) {
   const isGroup = row.kind === "group";
   const hasFigures = at < board.filled;
   return (
-    <div
-      role="row"
+    <tr
       aria-rowindex={at + 2}
       data-row={row.key}
       className={`absolute left-0 flex w-full justify-between border-line border-b ${isGroup ? "bg-well/50" : ""}`}
       style={{ top, height }}
     >
-      <div
-        role="rowheader"
-        className={`sticky left-0 z-[2] flex h-full items-center gap-1.5 border-line border-r ${isGroup ? "bg-paper px-3 font-title text-[15px] italic" : "bg-sheet pr-3 pl-7 text-[13px]"}`}
+      <th
+        scope="row"
+        className={`sticky left-0 z-[2] flex h-full items-center gap-1.5 border-line border-r font-normal ${isGroup ? "bg-paper px-3 font-title text-[15px] italic" : "bg-sheet pr-3 pl-7 text-[13px]"}`}
         style={{ width: NAME_WIDTH }}
       >
         {row.projectRow !== undefined && (
           <span className="size-[9px] shrink-0 rounded-[2px]" style={{ background: hueOf(row.projectRow) }} />
         )}
         <span className="truncate">{row.name}</span>
-      </div>
+      </th>
       {columnsShown(props).map((period) => (
         <Cell
           key={period}
@@ -45,7 +44,7 @@ export function SumRow(props: RowProps) {
         </Cell>
       ))}
       <RowSum board={board} at={at} measure={measure} />
-    </div>
+    </tr>
   );
 }
 

@@ -47,24 +47,24 @@ export function PreviewRows({ hook: { preview } }: { hook: BringInHook }) {
           onChange={setShown}
         />
       </div>
-      <div
-        ref={frame}
-        role="table"
-        aria-label="Rows of the file"
-        className="min-h-0 flex-1 overflow-auto rounded-t-card border border-line border-b-0 bg-sheet"
-      >
-        <div role="row" className={`${columns} sticky top-0 z-[1] h-[34px] border-line border-b bg-sheet text-[13px] text-ink-2`}>
-          <span role="columnheader">Line</span>
-          <span role="columnheader">Outcome</span>
-          <span role="columnheader">About</span>
-          <span role="columnheader">What changes, or why not</span>
-        </div>
+      <div ref={frame} className="min-h-0 flex-1 overflow-auto rounded-t-card border border-line border-b-0 bg-sheet">
+        <table aria-label="Rows of the file" aria-rowcount={rows.length + 1} className="block">
+          <thead className="sticky top-0 z-[1] block bg-sheet">
+            <tr className={`${columns} h-[34px] border-line border-b text-left text-[13px] text-ink-2`}>
+              {["Line", "Outcome", "About", "What changes, or why not"].map((head) => (
+                <th key={head} scope="col" className="font-normal">
+                  {head}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody className="relative block" style={{ height: virtual.getTotalSize() }}>
+            {virtual.getVirtualItems().map(({ index, start }) => (
+              <Row key={rows[index].line} row={rows[index]} top={start} />
+            ))}
+          </tbody>
+        </table>
         {rows.length === 0 && <p className="p-6 text-ink-2">No such row.</p>}
-        <div className="relative" style={{ height: virtual.getTotalSize() }}>
-          {virtual.getVirtualItems().map(({ index, start }) => (
-            <Row key={rows[index].line} row={rows[index]} top={start} />
-          ))}
-        </div>
       </div>
     </>
   );
@@ -75,19 +75,15 @@ const columns = "grid grid-cols-[54px_86px_minmax(140px,1fr)_minmax(200px,3fr)] 
 function Row({ row, top }: { row: PreviewRow; top: number }) {
   const says = row.outcome === "refuses" ? row.reasons.join(" ") : row.says.join(" · ");
   return (
-    <div role="row" className={`${columns} absolute inset-x-0 border-line border-b`} style={{ top, height: ROW_HEIGHT }}>
-      <span role="cell" className="text-ink-2">
-        {row.line}
-      </span>
-      <span role="cell" className={tones[row.outcome]}>
-        {words[row.outcome]}
-      </span>
-      <span role="cell" className="truncate" title={row.about}>
+    <tr className={`${columns} absolute inset-x-0 border-line border-b`} style={{ top, height: ROW_HEIGHT }}>
+      <td className="text-ink-2">{row.line}</td>
+      <td className={tones[row.outcome]}>{words[row.outcome]}</td>
+      <td className="truncate" title={row.about}>
         {row.about}
-      </span>
-      <span role="cell" className={`truncate ${row.outcome === "refuses" ? "text-over" : "text-ink-2"}`} title={says}>
+      </td>
+      <td className={`truncate ${row.outcome === "refuses" ? "text-over" : "text-ink-2"}`} title={says}>
         {says}
-      </span>
-    </div>
+      </td>
+    </tr>
   );
 }
