@@ -2,27 +2,25 @@
 // The board: rows and columns virtualised, heads kept in sight, moved through by keyboard.
 import { DndContext, DragOverlay, type Modifier, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
 import { useVirtualizer } from "@tanstack/react-virtual";
-import { type KeyboardEvent, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useLayoutEffect, useMemo, useRef } from "react";
 import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
-import type { BoardRowKind } from "../../core/board/view.ts";
 import type { Range } from "../../core/calendar/periods.ts";
-import { shareOf } from "../../core/plan/units.ts";
-import { hoursText, periodHeading, periodPhrase, shareText } from "../../ui/format.ts";
+import { periodPhrase } from "../../ui/format.ts";
 import { useWidth } from "../../ui/useWidth.ts";
-import { usePlanFacts } from "../frame/facts.ts";
+import { BoardHead } from "./boardHead.tsx";
 import { BoardRow } from "./boardRow.tsx";
-import { cellId, type Preview } from "./cells.tsx";
-import { barsHeight, HEAD_HEIGHT, LEAST_COLUMN, NAME_WIDTH, NARROW_COLUMN, PERSON_HEIGHT, ROLE_HEIGHT, SUM_WIDTH } from "./columns.ts";
+import type { Preview } from "./cells.tsx";
+import { barsHeight, HEAD_HEIGHT, LEAST_COLUMN, NAME_WIDTH, PERSON_HEIGHT, ROLE_HEIGHT, SUM_WIDTH } from "./columns.ts";
 import { DragChip } from "./dragChip.tsx";
 import { measureWords } from "./figures.ts";
 import type { useBalance } from "./useBalance.ts";
 import { useBarDrag } from "./useBarDrag.ts";
+import { useGridKeys } from "./useGridKeys.ts";
 
 export type BalanceProps = { balance: ReturnType<typeof useBalance> };
 
 export function Board({ balance }: BalanceProps) {
   const { board, grain, measure, open } = balance;
-  const { periodSettings } = usePlanFacts();
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame, 1130);
   const count = board.periods.length;
@@ -92,51 +90,7 @@ export function Board({ balance }: BalanceProps) {
           className="relative block text-left"
           style={{ width: NAME_WIDTH + column * count + SUM_WIDTH, height: HEAD_HEIGHT + rows.getTotalSize() }}
         >
-          <thead className="contents">
-            <tr className="sticky top-0 z-[3] flex justify-between border-line border-b bg-sheet" style={{ height: HEAD_HEIGHT }}>
-              <th
-                scope="col"
-                className="sticky left-0 z-[4] shrink-0 border-line border-r bg-sheet px-3 pt-1.5 font-normal"
-                style={{ width: NAME_WIDTH }}
-              >
-                <div className="font-semibold leading-tight">{headWords[balance.params.rows]}</div>
-                <div className="text-[12.5px] text-ink-2 leading-tight">{measureWords[measure]}</div>
-              </th>
-              {shown.map(({ index }) => {
-                const { main, side } = periodHeading(board.periods[index], grain, periodSettings);
-                return (
-                  <th
-                    key={index}
-                    scope="col"
-                    className="absolute top-0 h-full border-line border-r px-1.5 pt-1.5 font-normal"
-                    style={{ left: NAME_WIDTH + index * column, width: column }}
-                  >
-                    <div className="truncate font-semibold leading-tight">{main}</div>
-                    <div
-                      className={`flex justify-between text-ink-2 leading-tight ${column < NARROW_COLUMN ? "text-[11.5px] tracking-tight" : "text-[12.5px]"}`}
-                    >
-                      <span>{side}</span>
-                      <span
-                        title={`Load of everybody: ${hoursText(board.all.load[index])} of ${hoursText(board.all.capacity[index])} hours`}
-                      >
-                        {shareText(shareOf(board.all.load[index], board.all.capacity[index]))}
-                      </span>
-                    </div>
-                  </th>
-                );
-              })}
-              <th
-                scope="col"
-                className="sticky right-0 z-[4] shrink-0 border-line border-l bg-sheet px-2 pt-1.5 text-right font-normal"
-                style={{ width: SUM_WIDTH }}
-              >
-                <div className="font-semibold leading-tight">Sum</div>
-                <div className="text-[12.5px] text-ink-2 leading-tight">
-                  {shareText(shareOf(sumOf(board.all.load), sumOf(board.all.capacity)))}
-                </div>
-              </th>
-            </tr>
-          </thead>
+          <BoardHead balance={balance} column={column} shown={shown.map(({ index }) => index)} />
           <tbody className="contents">
             {rows.getVirtualItems().map((item) => (
               <BoardRow
@@ -175,17 +129,6 @@ export function Board({ balance }: BalanceProps) {
 /** What hangs on the pointer leaves the cells under it in sight: they show what a drop would do. */
 const belowRow: Modifier[] = [({ transform }) => ({ ...transform, y: transform.y + PERSON_HEIGHT - 8 })];
 
-const headWords: Record<BoardRowKind, string> = {
-  role: "Person",
-  team: "Person",
-  location: "Person",
-  none: "Person",
-  roles: "Role",
-  teams: "Team",
-  projects: "Project",
-  peopleProjects: "Person",
-};
-
 /** A distance on the board in days, by the mean length of its periods. */
 function daysAt(distance: number, column: number, periods: readonly Range[]): number {
   const days = (periods[periods.length - 1].stop - periods[0].start) / periods.length;
@@ -201,50 +144,4 @@ function loadsById({ people, periods, load, state }: PeopleLoads): Map<string, P
       { load: load.subarray(at * count, (at + 1) * count), state: state.subarray(at * count, (at + 1) * count) },
     ]),
   );
-}
-
-const sumOf = (minutes: Int32Array): number => minutes.reduce((sum, own) => sum + own, 0);
-
-/** Arrow keys move between cells, Space opens a person, M gives work away; a cell itself takes Enter. */
-function useGridKeys(
-  { board, select, toggle, open, setMoving, selected }: BalanceProps["balance"],
-  reveal: (row: number, period: number) => void,
-) {
-  const [active, setActive] = useState<{ row: number; period: number } | null>(null);
-  useEffect(() => {
-    if (active) document.getElementById(cellId(active.row, active.period))?.focus({ preventScroll: true });
-  }, [active]);
-  const press = useCallback(
-    (event: KeyboardEvent) => {
-      const place = placeOf(event.target as HTMLElement);
-      if (!place || event.ctrlKey || event.metaKey || event.altKey) return;
-      const step = steps[event.key];
-      const row = board.rows[place.row];
-      if (step) {
-        const next = { row: clamp(place.row + step[0], board.rows.length), period: clamp(place.period + step[1], board.periods.length) };
-        reveal(next.row, next.period);
-        setActive(next);
-      } else if (event.key === " " && row.kind === "person") toggle(row.id);
-      else if (event.key.toLowerCase() === "m" && row.kind === "person") {
-        const bars = board.bars[row.id];
-        const [first] = bars ?? [];
-        if (!selected || selected.personId !== row.id) select({ personId: row.id, range: board.periods[place.period] });
-        if (open.includes(row.id) && first && bars.length === 1) setMoving(first.assignmentId);
-      } else return;
-      event.preventDefault();
-    },
-    [board, reveal, select, toggle, open, selected, setMoving],
-  );
-  return { active, press };
-}
-
-const steps: Record<string, [number, number]> = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] };
-
-function placeOf(element: HTMLElement): { row: number; period: number } | null {
-  const parts = /^cell-(\d+)-(\d+)$/.exec(element.id);
-  return parts && { row: Number(parts[1]), period: Number(parts[2]) };
-}
-
-function clamp(at: number, count: number): number {
-  return Math.max(0, Math.min(count - 1, at));
 }

@@ -1,0 +1,49 @@
+"use client";
+// Walking the cells of the board by keys.
+import { type KeyboardEvent, useCallback, useEffect, useState } from "react";
+import { cellId } from "./cells.tsx";
+import type { useBalance } from "./useBalance.ts";
+
+/** Arrow keys move between cells, Space opens a person, M gives work away; a cell itself takes Enter. */
+export function useGridKeys(
+  { board, select, toggle, open, setMoving, selected }: ReturnType<typeof useBalance>,
+  reveal: (row: number, period: number) => void,
+) {
+  const [active, setActive] = useState<{ row: number; period: number } | null>(null);
+  useEffect(() => {
+    if (active) document.getElementById(cellId(active.row, active.period))?.focus({ preventScroll: true });
+  }, [active]);
+  const press = useCallback(
+    (event: KeyboardEvent) => {
+      const place = placeOf(event.target as HTMLElement);
+      if (!place || event.ctrlKey || event.metaKey || event.altKey) return;
+      const step = steps[event.key];
+      const row = board.rows[place.row];
+      if (step) {
+        const next = { row: clamp(place.row + step[0], board.rows.length), period: clamp(place.period + step[1], board.periods.length) };
+        reveal(next.row, next.period);
+        setActive(next);
+      } else if (event.key === " " && row.kind === "person") toggle(row.id);
+      else if (event.key.toLowerCase() === "m" && row.kind === "person") {
+        const bars = board.bars[row.id];
+        const [first] = bars ?? [];
+        if (!selected || selected.personId !== row.id) select({ personId: row.id, range: board.periods[place.period] });
+        if (open.includes(row.id) && first && bars.length === 1) setMoving(first.assignmentId);
+      } else return;
+      event.preventDefault();
+    },
+    [board, reveal, select, toggle, open, selected, setMoving],
+  );
+  return { active, press };
+}
+
+const steps: Record<string, [number, number]> = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] };
+
+function placeOf(element: HTMLElement): { row: number; period: number } | null {
+  const parts = /^cell-(\d+)-(\d+)$/.exec(element.id);
+  return parts && { row: Number(parts[1]), period: Number(parts[2]) };
+}
+
+function clamp(at: number, count: number): number {
+  return Math.max(0, Math.min(count - 1, at));
+}
