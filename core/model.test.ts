@@ -5,6 +5,7 @@ import { everyEditFrom } from "../tests/everyEdit.ts";
 import { editsFrom } from "../tests/randomEdits.ts";
 import { tangledPlan } from "../tests/randomPlan.ts";
 import { horizonOf } from "./calendar/horizon.ts";
+import type { Change } from "./edits/change.ts";
 import { applyEdit, type Edit } from "./edits/edit.ts";
 import { countAll, defaultCounting } from "./load/counting.ts";
 import { buildModel, type Model } from "./model.ts";
@@ -104,6 +105,26 @@ test.each([11, 12, 13, 14, 15, 16, 17, 18])("and so it is where outlines, effort
 
 test.each([1, 2])("and after edits of every kind on the demo plan (seed %i)", (seed) => {
   expect(holdsAgainstFullRun(fernhollow(), everyEditFrom(seed))).toBeGreaterThan(40);
+});
+
+test.each([31, 32, 33, 34, 35, 36])("several edits carried at once are the same as a full run too (seed %i)", (seed) => {
+  const next = seed % 2 === 0 ? everyEditFrom(seed) : editsFrom(seed);
+  let model = buildModel(seed % 2 === 0 ? fernhollow() : tangledPlan(seed));
+  for (let step = 0; step < 8; step++) {
+    stagesOf(model);
+    let { plan } = model;
+    const changes: Change[] = [];
+    for (let made = 0; made < 12; made++) {
+      const outcome = applyEdit(plan, next(plan));
+      if (!outcome.plan) continue;
+      plan = outcome.plan;
+      changes.push(...outcome.changes);
+    }
+    expect(changes.length).toBeGreaterThan(0);
+    model = updateModel(model, plan, changes);
+    const anew = buildModel(plan);
+    for (const of of [laidOut, dated, placedDays, stagesOf]) expectSame(of(model), of(anew), `step ${step}`);
+  }
 });
 
 test("an edit dates nothing but what hangs on it", () => {
