@@ -5,6 +5,7 @@ import type { Model, Stages } from "./model.ts";
 import { findRow, membersOf, rowById } from "./plan/rows.ts";
 import type { ListName, Plan } from "./plan/schema.ts";
 import { DATED_ANEW } from "./schedule/forward.ts";
+import { formerWorkRows } from "./work/work.ts";
 
 /** What is known of a step from one model to the next. */
 export interface Step {
@@ -49,26 +50,12 @@ interface Touched {
 function touchedRows(model: Model, next: Model, { former }: Step): Touched {
   const touched: Touched = { people: new Set(), projects: new Set() };
   const [before, after] = [model.work, next.work];
-  const [was, is] = [model.placements, next.placements];
-  const formerRow = formerWorkRow(model, next, former);
+  const same = sameness(model, next, former.people);
+  const formerRow = formerWorkRows(before, after, former);
   const stands = new Uint8Array(before.rows);
-  const sameStage = next.plan.projects.map((project) => {
-    const old = model.plan.projects[rowById(model.plan.projects).get(project.id) ?? -1];
-    return old !== undefined && old.stage === project.stage && old.probability === project.probability;
-  });
   for (let row = 0; row < after.rows; row++) {
-    const old = formerRow(row);
-    if (
-      old >= 0 &&
-      was.offset[old] === is.offset[row] &&
-      was.start[old] === is.start[row] &&
-      was.length[old] === is.length[row] &&
-      was.asked[old] === is.asked[row] &&
-      before.isPencilled[old] === after.isPencilled[row] &&
-      sameStage[after.project[row]] &&
-      model.plan.people[before.person[old]]?.id === next.plan.people[after.person[row]]?.id
-    )
-      stands[old] = 1;
+    const old = formerRow === null ? row : formerRow[row];
+    if (old >= 0 && same(old, row)) stands[old] = 1;
     else touch(touched, after.person[row], after.project[row]);
   }
   const [people, projects] = [rowById(next.plan.people), rowById(next.plan.projects)];
@@ -82,20 +69,34 @@ function touchedRows(model: Model, next: Model, { former }: Step): Touched {
   return touched;
 }
 
+/** Says of a former row of work and a new one whether they count alike on the same days for the same person. */
+function sameness(model: Model, next: Model, formerPeople: Int32Array | null): (old: number, row: number) => boolean {
+  const { offset: wasOffset, start: wasStart, length: wasLength, asked: wasAsked } = model.placements;
+  const { offset, start, length, asked } = next.placements;
+  const { person: wasPerson, isPencilled: wasPencilled } = model.work;
+  const { person, isPencilled, project } = next.work;
+  const known = rowById(model.plan.projects);
+  const countsAlike = Uint8Array.from(next.plan.projects, ({ id, stage, probability }) => {
+    const old = model.plan.projects[known.get(id) ?? -1];
+    return old !== undefined && old.stage === stage && old.probability === probability ? 1 : 0;
+  });
+  return (old, row) => {
+    const own = person[row];
+    return (
+      wasOffset[old] === offset[row] &&
+      wasStart[old] === start[row] &&
+      wasLength[old] === length[row] &&
+      wasAsked[old] === asked[row] &&
+      wasPencilled[old] === isPencilled[row] &&
+      wasPerson[old] === (own < 0 || formerPeople === null ? own : formerPeople[own]) &&
+      countsAlike[project[row]] === 1
+    );
+  };
+}
+
 function touch({ people, projects }: Touched, person: number, project: number): void {
   if (person >= 0) people.add(person);
   if (project >= 0) projects.add(project);
-}
-
-/** Gives the former row of a row of work: of assignments by their ids, of implicit openings by their tasks. */
-function formerWorkRow(model: Model, next: Model, { assignments, tasks }: Step["former"]): (row: number) => number {
-  const [before, after] = [model.work, next.work];
-  if (before === after) return (row) => row;
-  return (row) => {
-    if (row < after.assignments) return assignments ? assignments[row] : row;
-    const task = tasks ? tasks[after.task[row]] : after.task[row];
-    return task < 0 ? -1 : before.implicitRow[task];
-  };
 }
 
 /** Which projects a changed row of a list makes cost something else: its own, those of the person's work, all, or none. */

@@ -10,7 +10,7 @@ import { carryDates, type Schedule } from "./schedule/dates.ts";
 import { DATED_ANEW, reschedule, STALE } from "./schedule/forward.ts";
 import { EFFORT, type Network, networkChanged, networkOf } from "./schedule/network.ts";
 import { carriedStages } from "./stages.ts";
-import { type Work, workChanged, workOf } from "./work/work.ts";
+import { formerWorkRows, type Work, workChanged, workOf } from "./work/work.ts";
 
 /** The model of the plan that `changes` have led to; the same as working everything out anew. Calendars
  * change every line: then everything is. */
@@ -224,7 +224,7 @@ function updatedPlacements(
   former: Former,
 ): Placements {
   const { work, plan } = input;
-  const placements = carryPlacements(model.placements, formerWork(model.work, work, former));
+  const placements = carryPlacements(model.placements, formerWorkRows(model.work, work, former));
   const [rows, tasks] = [new Set<number>(), new Set(placed)];
   for (let task = 0; task < stale.length; task++) if (stale[task] >= DATED_ANEW) tasks.add(task);
   for (const task of tasks)
@@ -248,16 +248,4 @@ function updatedPlacements(
 
 function addRowsOf({ first, members }: Work["byPerson"], person: number | undefined, rows: Set<number>): void {
   if (person !== undefined) for (let at = first[person]; at < first[person + 1]; at++) rows.add(members[at]);
-}
-
-/** Former rows of work: of assignments by their ids, of implicit openings by their tasks. */
-function formerWork(before: Work, work: Work, { tasks, assignments }: Former): Int32Array | null {
-  if (before === work || (!tasks && !assignments && before.effortTasks === work.effortTasks)) return null;
-  const former = new Int32Array(work.rows);
-  for (let row = 0; row < work.assignments; row++) former[row] = assignments ? assignments[row] : row;
-  for (let row = work.assignments; row < work.rows; row++) {
-    const task = tasks ? tasks[work.task[row]] : work.task[row];
-    former[row] = task < 0 ? -1 : before.implicitRow[task];
-  }
-  return former;
 }

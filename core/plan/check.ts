@@ -61,10 +61,15 @@ export function checkRows(plan: Plan, touched: readonly { list: ListName; id: st
   return faults;
 }
 
-/** Ids of the tasks that have children. */
-export function summaryIds(plan: Plan): Set<string> {
-  const ids = new Set<string>();
-  for (const task of plan.tasks) if (task.parentId !== undefined) ids.add(task.parentId);
+const summariesOf = new WeakMap<readonly Task[], ReadonlySet<string>>();
+
+/** Ids of the tasks that have children; found once for a list of tasks. */
+export function summaryIds({ tasks }: Plan): ReadonlySet<string> {
+  let ids = summariesOf.get(tasks);
+  if (!ids) {
+    ids = new Set(tasks.flatMap(({ parentId }) => parentId ?? []));
+    summariesOf.set(tasks, ids);
+  }
   return ids;
 }
 

@@ -120,6 +120,24 @@ function grouped(plan: Plan, work: Omit<Work, "byTask" | "byPerson">): Work {
   return { ...work, byTask: groupRows(work.task, plan.tasks.length), byPerson: groupRows(work.person, plan.people.length) };
 }
 
+/** For each row of work its row in a former one, of assignments by their ids, of implicit openings by their tasks; −1 for
+ * new ones, null where all stayed as they were.
+ * @param former By new row of each list the former one; null where its rows stayed as they were. */
+export function formerWorkRows(
+  before: Work,
+  after: Work,
+  { tasks, assignments }: { tasks: Int32Array | null; assignments: Int32Array | null },
+): Int32Array | null {
+  if (before === after || (!tasks && !assignments && before.effortTasks === after.effortTasks)) return null;
+  const former = new Int32Array(after.rows);
+  for (let row = 0; row < after.assignments; row++) former[row] = assignments ? assignments[row] : row;
+  for (let row = after.assignments; row < after.rows; row++) {
+    const task = tasks ? tasks[after.task[row]] : after.task[row];
+    former[row] = task < 0 ? -1 : before.implicitRow[task];
+  }
+  return former;
+}
+
 /** True where a row has neither a person nor a team: somebody is needed. */
 export function isOpening(work: Work, row: number): boolean {
   return work.person[row] < 0 && work.team[row] < 0 && work.isMaterial[row] === 0;
