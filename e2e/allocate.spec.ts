@@ -91,6 +91,10 @@ test("a period's hours are typed over, the sum follows, and the rule gets them b
   await expect(own).toContainText("−12.1");
   const hours = sheet.getByLabel("Lighting build, hours in the week of 22 February");
   await expect(hours).toHaveValue("27.6");
+  // The figure that is shown is no change, however it is written.
+  await hours.fill("27.60");
+  await hours.press("Enter");
+  await expect(sheet.getByRole("button", { name: "typed" })).toHaveCount(0);
   await hours.fill("12");
   await hours.press("Enter");
   await expect(own).toContainText("3.5");

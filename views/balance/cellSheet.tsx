@@ -118,9 +118,11 @@ export function CellSheet({ explained, balance }: { explained: CellExplained; ba
 
 /** The hours of one assignment in the period, typed over; what is typed can be given back to the rule. */
 function PeriodHours({ bar, explained: { range }, balance }: { bar: Bar; explained: CellExplained; balance: Hook }) {
+  const exact = bar.minutes / 60;
   const { props } = useDraft({
-    value: hourTenths(bar.minutes) / 10,
-    write: String,
+    value: exact,
+    // Shown like everywhere; whatever else is typed is another amount, to the minute.
+    write: (hours) => String(hours === exact ? hourTenths(bar.minutes) / 10 : hours),
     read: (text) => readAmount(text, 0, 10_000),
     onSave: (hours) => void balance.typeHours(bar.assignmentId, range, hours),
   });
