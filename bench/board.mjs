@@ -1,24 +1,10 @@
 // The board with the large plan in Chromium: how long frames take while it scrolls, and how long after a drop the result
 // is painted. Needs the built application and Chromium.
-import { spawn, spawnSync } from "node:child_process";
-import { mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
 import { chromium } from "@playwright/test";
+import { largeServer } from "./largeServer.mjs";
 
-const PORT = process.env.PORT ?? "3191";
-const url = `http://127.0.0.1:${PORT}`;
-const folder = mkdtempSync(join(tmpdir(), "roster-bench-"));
-spawnSync(process.execPath, ["--import", "tsx", "demo/load.ts", "--large"], {
-  stdio: "inherit",
-  env: { ...process.env, ROSTER_DATA: folder },
-});
-const server = spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-p", PORT, "-H", "127.0.0.1"], {
-  stdio: ["ignore", "ignore", "inherit"],
-  env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", ROSTER_DATA: folder },
-});
+const { url, stop } = await largeServer();
 try {
-  await answers();
   const browser = await chromium.launch({ executablePath: "/usr/bin/chromium" });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${url}/balance?from=2027-01-04&to=2028-12-31&rows=none`);
@@ -38,9 +24,7 @@ try {
   console.log(`from drop to painted result: ${times.map((time) => `${time.toFixed(0)} ms`).join(", ")}`);
   await browser.close();
 } finally {
-  server.kill("SIGTERM");
-  await new Promise((resolve) => server.once("exit", resolve));
-  rmSync(folder, { recursive: true, force: true });
+  await stop();
 }
 
 /** Scrolls the board by a step each frame; gives the median and the 95th percentile of what a frame takes. */
@@ -104,16 +88,4 @@ async function dropOn(page, target) {
 
 function print(name, [median, most]) {
   console.log(`  ${name.padEnd(52)} ${median.toFixed(1).padStart(6)} ${most.toFixed(1).padStart(6)}`);
-}
-
-async function answers() {
-  for (let attempt = 0; attempt < 200; attempt++) {
-    const isUp = await fetch(`${url}/api/plan`).then(
-      ({ ok }) => ok,
-      () => false,
-    );
-    if (isUp) return;
-    await new Promise((resolve) => setTimeout(resolve, 300));
-  }
-  throw new Error("the server does not answer");
 }

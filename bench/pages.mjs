@@ -1,0 +1,88 @@
+// Pages of the large plan in Chromium: how long until one can be used, until another screen stands, until a sheet opens.
+// `node bench/pages.mjs ../former` measures the built application of another folder beside this one, turn by turn.
+import { chromium } from "@playwright/test";
+import { largeServer } from "./largeServer.mjs";
+
+const ROUNDS = 3;
+const pages = ["/balance", "/work", "/openings", "/people", "/rates", "/money"];
+const screens = ["Work", "Openings", "People", "Rates", "Money", "Balance"];
+
+const folders = [process.cwd(), ...process.argv.slice(2)];
+const servers = [];
+for (const [at, folder] of folders.entries()) servers.push(await largeServer(folder, 3191 + at));
+const browser = await chromium.launch({ executablePath: "/usr/bin/chromium" });
+try {
+  console.log(`\nPages of the large plan in Chromium, ms, best of ${ROUNDS}${folders.length > 1 ? `: ${folders.join(" | ")}` : ""}`);
+  for (const path of pages) print(`${path}, ready to use`, await best((url) => opened(url, path)));
+  const project = (await firstProject(servers[0].url)) ?? "/work";
+  print(`${project}, ready to use`, await best((url) => opened(url, project)));
+  for (const name of screens) print(`from Balance to ${name}`, await best((url) => changed(url, name)));
+  print("a task’s sheet", await best((url) => sheet(url, project)));
+} finally {
+  await browser.close();
+  for (const server of servers) await server.stop();
+}
+
+/** The least of some rounds for each server, which take turns. */
+async function best(measure) {
+  const least = servers.map(() => Number.POSITIVE_INFINITY);
+  for (let round = 0; round < ROUNDS; round++)
+    for (const [at, { url }] of servers.entries()) least[at] = Math.min(least[at], await measure(url));
+  return least;
+}
+
+async function newPage() {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  return context.newPage();
+}
+
+async function opened(url, path) {
+  const page = await newPage();
+  const start = performance.now();
+  await page.goto(`${url}${path}`, { waitUntil: "commit" });
+  await page.locator("[data-ready=yes]").waitFor({ state: "attached", timeout: 60_000 });
+  const took = performance.now() - start;
+  await page.context().close();
+  return took;
+}
+
+/** From a press in the rail to the frame in which the other screen's title stands. */
+async function changed(url, name) {
+  const page = await newPage();
+  await page.goto(`${url}${name === "Balance" ? "/work" : "/balance"}`);
+  await page.locator("[data-ready=yes]").waitFor({ state: "attached", timeout: 60_000 });
+  const took = await page.evaluate(async (screen) => {
+    const link = [...document.querySelectorAll("nav a")].find((own) => own.textContent?.trim().startsWith(screen));
+    const start = performance.now();
+    link?.click();
+    while (!document.querySelector("main h1")?.textContent?.startsWith(screen)) await new Promise(requestAnimationFrame);
+    return performance.now() - start;
+  }, name);
+  await page.context().close();
+  return took;
+}
+
+async function sheet(url, project) {
+  const page = await newPage();
+  await page.goto(`${url}${project}`);
+  await page.locator("[data-ready=yes]").waitFor({ state: "attached", timeout: 60_000 });
+  await page.waitForTimeout(500);
+  const took = await page.evaluate(async () => {
+    const row = document.querySelectorAll("[data-task]")[3];
+    const start = performance.now();
+    (row?.querySelector("[data-column=task]") ?? row?.querySelector("button") ?? row)?.click();
+    while (!document.querySelector("aside form, [role=complementary] form")) await new Promise(requestAnimationFrame);
+    return performance.now() - start;
+  });
+  await page.context().close();
+  return took;
+}
+
+async function firstProject(url) {
+  const { plan } = await (await fetch(`${url}/api/plan`)).json();
+  return `/work/${encodeURIComponent(plan.projects[0].id)}`;
+}
+
+function print(name, figures) {
+  console.log(`  ${name.padEnd(44)} ${figures.map((figure) => figure.toFixed(0).padStart(7)).join(" ")}`);
+}
