@@ -28,19 +28,27 @@ export function boundsOf({ network, columns }: Schedule, row: number): StartBoun
     const { notBefore } = plan.tasks[at];
     if (notBefore !== undefined)
       bounds.push({ kind: "notBefore", at: line.place(parseDay(notBefore), 0), ofFinish: false, rank: NOT_BEFORE_RANK });
-    for (let i = graph.into.first[at]; i < graph.into.first[at + 1]; i++) {
-      const link = graph.into.members[i];
-      if (columns.state[graph.from[link]] === NO_DATES) continue;
-      const asked = linkInstant(network, columns, link, network.line[row]);
-      bounds.push({ kind: "link", linkId: plan.links[link].id, at: asked, ofFinish: isOfFinish(network, link), rank: link });
-    }
   }
+  forLinkBounds(network, columns, row, (link, at) =>
+    bounds.push({ kind: "link", linkId: plan.links[link].id, at, ofFinish: isOfFinish(network, link), rank: link }),
+  );
   const { finishNotBefore } = plan.tasks[row];
   if (finishNotBefore !== undefined) {
     const at = line.place(parseDay(finishNotBefore), TICKS_PER_DAY);
     bounds.push({ kind: "finishNotBefore", at, ofFinish: true, rank: LEAST_FINISH_RANK });
   }
   return bounds;
+}
+
+/** Every link that bounds a task, its own and those of the summaries above it, with the instant it asks for on the task's
+ * line. What follows a task without dates is not bounded by it. */
+export function forLinkBounds(network: Network, dates: DateColumns, row: number, visit: (link: number, at: Instant) => void): void {
+  const { parent, into, from } = network.graph;
+  for (let at = row; at >= 0; at = parent[at])
+    for (let i = into.first[at]; i < into.first[at + 1]; i++) {
+      const link = into.members[i];
+      if (dates.state[from[link]] !== NO_DATES) visit(link, linkInstant(network, dates, link, network.line[row]));
+    }
 }
 
 /** True of the kinds that bound the successor's finish. */

@@ -6,7 +6,7 @@ import type { Assignment, Person } from "../plan/schema.ts";
 import { forFollowers } from "../plan/taskGraph.ts";
 import { percentHundredths, roundedQuotient, workMinutes } from "../plan/units.ts";
 import type { Work } from "../work/work.ts";
-import { isOfFinish, LEAST_FINISH_RANK, linkInstant, NOT_BEFORE_RANK, PROJECT_START_RANK } from "./bounds.ts";
+import { forLinkBounds, isOfFinish, LEAST_FINISH_RANK, NOT_BEFORE_RANK, PROJECT_START_RANK } from "./bounds.ts";
 import {
   BY_FINISH_NOT_BEFORE,
   BY_LINK,
@@ -141,7 +141,7 @@ class ForwardPass {
       rank = LEAST_FINISH_RANK;
     }
     const { isWhole, end, gap, isAway } = network.inbound;
-    const { parent, into } = network.graph;
+    const { into } = network.graph;
     if (isWhole[row] === 1) {
       const stop = into.first[row + 1];
       for (let at = into.first[row]; at < stop; at++) {
@@ -151,35 +151,20 @@ class ForwardPass {
         rank = into.members[at];
       }
     } else
-      for (let at = row; at >= 0; at = parent[at])
-        for (let i = into.first[at]; i < into.first[at + 1]; i++) {
-          const link = into.members[i];
-          const asked = this.#askedBy(link, row) - (isOfFinish(network, link) ? duration : 0);
-          if (asked < free || (asked === free && link > rank)) continue;
-          free = asked;
-          rank = link;
-        }
+      forLinkBounds(network, dates, row, (link, at) => {
+        const asked = at - (isOfFinish(network, link) ? duration : 0);
+        if (asked < free || (asked === free && link > rank)) return;
+        free = asked;
+        rank = link;
+      });
     this.#show(row, free + stagger, free + stagger + duration, rank);
   }
 
-  /** The instant a link asks for on the line of a task; none where its predecessor has no dates. */
-  #askedBy(link: number, row: number): Instant {
-    const { network, dates } = this;
-    return dates.state[network.graph.from[link]] === NO_DATES
-      ? Number.NEGATIVE_INFINITY
-      : linkInstant(network, dates, link, network.line[row]);
-  }
-
   #dateEffort(row: number): void {
-    const { network } = this;
-    const { parent, into } = network.graph;
+    const { network, dates } = this;
     const bounds = [{ at: network.leastFinish[row], ofFinish: true, rank: LEAST_FINISH_RANK }];
     bounds.push({ at: network.earliest[row], ofFinish: false, rank: network.isHeld[row] === 1 ? NOT_BEFORE_RANK : PROJECT_START_RANK });
-    for (let at = row; at >= 0; at = parent[at])
-      for (let i = into.first[at]; i < into.first[at + 1]; i++) {
-        const link = into.members[i];
-        bounds.push({ at: this.#askedBy(link, row), ofFinish: isOfFinish(network, link), rank: link });
-      }
+    forLinkBounds(network, dates, row, (link, at) => bounds.push({ at, ofFinish: isOfFinish(network, link), rank: link }));
     const stagger = network.stagger[row];
     const parts = this.#partsOf(row);
     const run = (start: Instant) => this.#consume(row, start, parts);
@@ -192,7 +177,7 @@ class ForwardPass {
     const isWanted = ({ ofFinish, at }: (typeof bounds)[number]) => ofFinish && at === leastFinish;
     const deciding = bounds.some(isDeciding) ? bounds.filter(isDeciding) : bounds.filter(isWanted);
     this.#show(row, free + stagger, result.finish, Math.min(...deciding.map(({ rank }) => rank)));
-    this.dates.consumed.set(row, result.consumed);
+    dates.consumed.set(row, result.consumed);
   }
 
   /** Who consumes the effort of a task: its labour, or where there is none the hours of its calendar, without an id. */
