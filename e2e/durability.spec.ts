@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { expect, test } from "@playwright/test";
 import { goldenCases } from "../tests/golden.ts";
-import { goTo, untilSaved } from "./pages.ts";
+import { goTo, rateOf, typeRate, untilSaved } from "./pages.ts";
 import { demoServer, emptyServer, freePort, putAway, type Server, spawnServer, startServer } from "./server.ts";
 
 let server: Server;
@@ -169,21 +169,20 @@ test("a change made while the server is stopped is kept, and saved when it is ba
   await goTo(page, server, "/rates");
   const { url, folder } = server;
   await server.kill();
-  const rate = page.getByLabel("Mara Ellingsen, rate").first();
-  await rate.fill("52.5");
-  await rate.press("Enter");
+  await typeRate(page, "Mara Ellingsen", "52.5");
   await expect(page.getByText(/The server cannot be reached\. Your changes are kept in this browser/)).toBeVisible();
   await expect(page.getByText("1 unsaved")).toBeVisible();
-  await expect(page.getByLabel("Mara Ellingsen, rate").first()).toHaveValue("52.50");
+  await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
   server = await startServer(folder, Number(new URL(url).port));
   await expect(page.getByText("The server answers again; your changes are saved.")).toBeVisible({ timeout: 30_000 });
   await page.reload();
-  await expect(page.getByLabel("Mara Ellingsen, rate").first()).toHaveValue("52.50");
+  await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
 });
 
 test("what was pressed in the very moment the page is left is saved by the next page", async ({ page }) => {
   server = await demoServer();
   await goTo(page, server, "/rates");
+  await (await rateOf(page, "Mara Ellingsen")).dblclick();
   // Nothing waits between the key and the next address, as when somebody types and closes the window.
   await page.evaluate((url) => {
     const field = document.querySelector<HTMLInputElement>('input[aria-label="Mara Ellingsen, rate"]');
@@ -195,10 +194,10 @@ test("what was pressed in the very moment the page is left is saved by the next 
     location.href = `${url}/rates?left=yes`;
   }, server.url);
   await page.waitForURL(/left=yes/);
-  await expect(page.getByLabel("Mara Ellingsen, rate").first()).toHaveValue("52.50");
+  await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
   await untilSaved(page);
   await page.reload();
-  await expect(page.getByLabel("Mara Ellingsen, rate").first()).toHaveValue("52.50");
+  await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
   const { plan } = await (await fetch(`${server.url}/api/plan`)).json();
   expect(JSON.stringify(plan.rateTables)).toContain('"personId":"mara","rate":52.5,');
 });

@@ -1,7 +1,7 @@
 // Screens without a mouse: outlines, years, matrices, menus and the list of shortcuts.
 import { expect, type Page } from "@playwright/test";
 import { test } from "./demo.ts";
-import { goTo, sheetOf, untilSaved } from "./pages.ts";
+import { choose, goTo, sheetOf, untilSaved } from "./pages.ts";
 import type { Server } from "./server.ts";
 
 let server: Server;
@@ -52,7 +52,7 @@ test("a day of somebody's year is reached by arrows and becomes time off", async
   const sheet = sheetOf(page);
   await expect(sheet.getByLabel("First day")).toHaveValue("9 Mar 2027");
   await expect(sheet.locator("section", { hasText: "What approving it would do" })).toContainText("week of 8 Mar−8 h");
-  await sheet.getByLabel("State").selectOption({ label: "Approved" });
+  await choose(sheet.getByLabel("State"), "Approved");
   await sheet.getByRole("button", { name: "Add" }).click();
   await expect(page.getByRole("gridcell", { name: /^Tue 9 Mar: .*of 0 h · time off/ })).toBeAttached();
   await untilSaved(page);
@@ -62,7 +62,7 @@ test("a day of somebody's year is reached by arrows and becomes time off", async
 
 test("levels of the skills matrix are set by digits and taken away, and one undo each brings them back", async ({ page }) => {
   await open(page, "/people/skills");
-  const cell = page.getByRole("button", { name: /^Teo Brandt, Neon bending/ });
+  const cell = page.getByRole("gridcell", { name: /^Teo Brandt, Neon bending/ });
   await expect(cell).toHaveAccessibleName("Teo Brandt, Neon bending: none");
   await cell.focus();
   await page.keyboard.press("3");

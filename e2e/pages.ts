@@ -15,3 +15,32 @@ export async function untilSaved(page: Page): Promise<void> {
 }
 
 export const sheetOf = (page: Page): Locator => page.getByRole("complementary");
+
+/** Chooses from a list that opens below its control, by what stands there. */
+export async function choose(control: Locator, option: string): Promise<void> {
+  const page = control.page();
+  await control.click();
+  await page
+    .getByRole("option")
+    .filter({ has: page.getByText(option, { exact: true }) })
+    .first()
+    .click();
+}
+
+/** The cell of somebody's rate, scrolled into sight. */
+export async function rateOf(page: Page, name: string): Promise<Locator> {
+  const row = page.locator("[data-rate]", { hasText: name }).first();
+  const table = page.getByRole("grid", { name: /^Rates of/ });
+  await expect(async () => {
+    if ((await row.count()) === 0) await table.evaluate((element) => element.parentElement?.scrollBy(0, 300));
+    await expect(row).toBeAttached({ timeout: 300 });
+  }).toPass();
+  return row.locator("[data-column=rate]");
+}
+
+/** Types a rate into its cell; it shows as "52.50". */
+export async function typeRate(page: Page, name: string, rate: string): Promise<void> {
+  await (await rateOf(page, name)).click();
+  await page.keyboard.type(rate);
+  await page.keyboard.press("Enter");
+}

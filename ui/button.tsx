@@ -13,13 +13,17 @@ export function Button({
   className = "",
   ...props
 }: ButtonHTMLAttributes<HTMLButtonElement> & { look?: keyof typeof looks }) {
-  return (
-    <button
-      type="button"
-      {...props}
-      className={`inline-flex h-8 items-center justify-center gap-1.5 rounded-card px-3 font-medium whitespace-nowrap transition-colors duration-100 disabled:cursor-not-allowed disabled:opacity-45 ${looks[look]} ${className}`}
-    />
-  );
+  return <button type="button" {...props} className={`${buttonLook(look)} ${className}`} />;
+}
+
+/** What a button looks like, for a link that stands among buttons. */
+export function buttonLook(look: keyof typeof looks = "plain"): string {
+  return `inline-flex h-8 items-center justify-center gap-1.5 rounded-card px-3 font-medium whitespace-nowrap transition-colors duration-100 disabled:cursor-not-allowed disabled:opacity-45 ${looks[look]}`;
+}
+
+/** A button within a sentence. */
+export function TextButton(props: Omit<ButtonHTMLAttributes<HTMLButtonElement>, "className">) {
+  return <button type="button" {...props} className="text-link" />;
 }
 
 /** A small square button with an icon; `label` is read out and shown on hover. */

@@ -1,64 +1,64 @@
-import type { ComponentProps, InputHTMLAttributes, ReactNode, SelectHTMLAttributes } from "react";
-
-const box = "h-8 w-full rounded-card border border-line-2 bg-sheet px-2 text-ink placeholder:text-ink-3 aria-invalid:border-over";
+"use client";
+import { type ComponentProps, type ReactNode, useId } from "react";
+import { LabelledContext, useLabelled } from "./labelled.ts";
 
 /** A labelled control, with what is wrong with it below. */
-export function Field({ label, fault, hint, children }: { label: string; fault?: string; hint?: string; children: ReactNode }) {
+export function Field({ label, fault, hint, children }: { label: string; fault?: string; hint?: ReactNode; children: ReactNode }) {
+  const id = useId();
+  const says = fault ?? hint;
+  const labelled = { id, ...(says && { "aria-describedby": `${id}-says` }), ...(fault !== undefined && { "aria-invalid": true }) };
   return (
-    // biome-ignore lint/a11y/noLabelWithoutControl: the control is the child
-    <label className="block">
-      <span className="mb-1 block text-[13px] text-ink-2">{label}</span>
-      {children}
-      {fault ? (
-        <span role="alert" className="mt-1 block text-[12.5px] text-over">
-          {fault}
+    <div>
+      <label htmlFor={id} className="field-label">
+        {label}
+      </label>
+      <LabelledContext value={labelled}>{children}</LabelledContext>
+      {says && (
+        <span
+          id={`${id}-says`}
+          role={fault ? "alert" : undefined}
+          className={`mt-1 block text-small ${fault ? "text-over" : "text-ink-2"}`}
+        >
+          {says}
         </span>
-      ) : (
-        hint && <span className="mt-1 block text-[12.5px] text-ink-2">{hint}</span>
       )}
-    </label>
+    </div>
   );
 }
 
-export function TextInput({ className = "", ...props }: InputHTMLAttributes<HTMLInputElement>) {
-  return <input {...props} className={`${box} ${className}`} />;
+interface Sized {
+  /** In pixels; as wide as its place where it is left out. */
+  width?: number;
+  isSmall?: boolean;
+  isFigure?: boolean;
 }
 
-export function TextArea({ className = "", ...props }: ComponentProps<"textarea">) {
-  return <textarea rows={2} {...props} className={`w-full rounded-card border border-line-2 bg-sheet px-2 py-1 ${className}`} />;
-}
-
-export function Select({ className = "", children, ...props }: SelectHTMLAttributes<HTMLSelectElement>) {
+export function TextInput({ width, isSmall, isFigure, ...props }: Omit<ComponentProps<"input">, "width" | "className"> & Sized) {
   return (
-    <select {...props} className={`${box} ${className}`}>
+    <input
+      {...useLabelled()}
+      {...props}
+      data-small={isSmall}
+      className={`control ${isFigure ? "text-right" : ""}`}
+      style={width === undefined ? undefined : { width }}
+    />
+  );
+}
+
+export function TextArea(props: Omit<ComponentProps<"textarea">, "className">) {
+  return <textarea {...useLabelled()} rows={2} {...props} className="control h-auto! py-1" />;
+}
+
+/** What went wrong with a form as a whole. */
+export function FormFault({ children }: { children: ReactNode }) {
+  return children ? (
+    <p role="alert" className="text-small text-over">
       {children}
-    </select>
-  );
+    </p>
+  ) : null;
 }
 
-/** Options for the rows of a list, by id and name. */
-export function NamedOptions({ list }: { list: readonly { id: string; name: string }[] }) {
-  return list.map(({ id, name }) => (
-    <option key={id} value={id}>
-      {name}
-    </option>
-  ));
-}
-
-/** Options for rows of one kind under a heading; the value is `kind:id`. */
-export function KindOptions({ label, kind, list }: { label: string; kind: string; list: readonly { id: string; name: string }[] }) {
-  return (
-    <optgroup label={label}>
-      {list.map(({ id, name }) => (
-        <option key={id} value={`${kind}:${id}`}>
-          {name}
-        </option>
-      ))}
-    </optgroup>
-  );
-}
-
-/** The two parts of such a value. */
-export function kindOf(value: string): { kind: string; id: string } {
-  return { kind: value.slice(0, value.indexOf(":")), id: value.slice(value.indexOf(":") + 1) };
+/** The buttons at the end of a form. */
+export function FormFooter({ children }: { children: ReactNode }) {
+  return <div className="flex flex-wrap gap-2">{children}</div>;
 }

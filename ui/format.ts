@@ -16,6 +16,9 @@ export function hoursText(minutes: number): string {
   return tenths < 0 ? `−${text}` : text;
 }
 
+/** Minutes as the number that `hoursText` shows, for sorting and for spreadsheets. */
+export const hoursOf = (minutes: number): number => hourTenths(minutes) / 10;
+
 /** Minor units as an amount in whole or exact major units, thousands set apart. */
 export function moneyText(minor: number, decimals: 0 | 2 = 2): string {
   const text = (decimals === 0 ? wholeFormat : centsFormat).format(Math.abs(minor) / 100);

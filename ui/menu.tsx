@@ -3,6 +3,7 @@
 import { Popover } from "radix-ui";
 import type { ReactNode } from "react";
 import { Button } from "./button.tsx";
+import { CheckboxField } from "./checkbox.tsx";
 
 export function Menu({
   label,
@@ -51,15 +52,13 @@ export function ColumnChoice<C extends string>({
   return (
     <div className="space-y-1">
       {all.map((column) => (
-        <label key={column} className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="accent-pine"
-            checked={chosen.includes(column)}
-            onChange={(event) => onChoose(all.filter((own) => (own === column ? event.target.checked : chosen.includes(own))))}
-          />
+        <CheckboxField
+          key={column}
+          checked={chosen.includes(column)}
+          onChange={(isOn) => onChoose(all.filter((own) => (own === column ? isOn : chosen.includes(own))))}
+        >
           {words[column]}
-        </label>
+        </CheckboxField>
       ))}
     </div>
   );

@@ -1,9 +1,10 @@
 "use client";
 // The time ribbon: the whole horizon as one strip, with the window on it that every screen follows.
-import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
+import { type KeyboardEvent, type PointerEvent, useRef } from "react";
 import { type Day, dateOf, dayOfDate } from "../core/calendar/day.ts";
 import type { Range } from "../core/calendar/periods.ts";
 import { monthText, rangeText } from "./format.ts";
+import { type Dragged, usePointerDrag } from "./usePointerDrag.ts";
 
 export interface RibbonProps {
   horizon: Range;
@@ -26,82 +27,96 @@ type Grip = "start" | "stop" | "both";
 export function Ribbon(props: RibbonProps) {
   const { horizon, today, window, onMove } = props;
   const strip = useRef<HTMLDivElement>(null);
-  const [held, setHeld] = useState<{ grip: Grip; at: Day; from: Range } | null>(null);
   const days = horizon.stop - horizon.start;
   const percent = (day: Day) => ((day - horizon.start) / days) * 100;
-
-  const dayAt = (event: PointerEvent) => {
-    const box = (strip.current as HTMLDivElement).getBoundingClientRect();
-    return horizon.start + ((event.clientX - box.left) / box.width) * days;
-  };
-  const hold = (grip: Grip) => (event: PointerEvent) => {
-    event.stopPropagation();
-    event.currentTarget.setPointerCapture(event.pointerId);
-    setHeld({ grip, at: dayAt(event), from: window });
-  };
-  const drag = (event: PointerEvent) => {
-    if (held) onMove(moved(held.from, held.grip, dayAt(event) - held.at, props));
-  };
+  const daysOf = (pixels: number) => (pixels / (strip.current?.clientWidth ?? 1)) * days;
   const jump = (event: PointerEvent) => {
+    const at = horizon.start + daysOf(event.clientX - (strip.current?.getBoundingClientRect().left ?? 0));
     const length = window.stop - window.start;
-    onMove(moved({ start: window.start, stop: window.start + length }, "both", dayAt(event) - window.start - length / 2, props));
+    onMove(moved(window, "both", at - window.start - length / 2, props));
   };
-  const press = (event: KeyboardEvent) => {
-    const way = event.key === "ArrowLeft" ? -1 : event.key === "ArrowRight" ? 1 : 0;
-    if (way === 0) return;
-    event.preventDefault();
-    event.stopPropagation();
-    onMove(moved(window, event.shiftKey ? "stop" : "both", way * props.step, props));
-  };
-
   return (
     <div ref={strip} className="relative h-full w-full select-none overflow-hidden" onPointerDown={jump}>
       <Shape {...props} />
-      {monthStarts(horizon).map((day) => (
-        <span
-          key={day}
-          className="pointer-events-none absolute top-[3px] text-[11px] text-ink-2"
-          style={{ left: `calc(${percent(day)}% + 4px)` }}
-        >
-          {monthText(day)}
-        </span>
-      ))}
+      <Months horizon={horizon} percent={percent} />
       {today >= horizon.start && today < horizon.stop && (
         <span className="pointer-events-none absolute top-[12px] bottom-0 w-px bg-ink" style={{ left: `${percent(today)}%` }}>
           <span className="-left-[2px] absolute top-0 size-[5px] rounded-full bg-ink" />
         </span>
       )}
-      <div
-        role="slider"
-        tabIndex={0}
-        aria-label="Time window"
-        aria-valuemin={horizon.start}
-        aria-valuemax={horizon.stop}
-        aria-valuenow={window.start}
-        aria-valuetext={rangeText(window)}
-        title={`${rangeText(window)}. Drag to move, drag an edge to resize; arrow keys move, with Shift they resize.`}
-        className="absolute inset-y-0 cursor-grab border-pine border-x-[3px] bg-pine/12 focus-visible:outline-offset-[-3px]"
-        style={{ left: `${percent(window.start)}%`, width: `${percent(window.stop) - percent(window.start)}%` }}
-        onPointerDown={hold("both")}
-        onPointerMove={drag}
-        onPointerUp={() => setHeld(null)}
-        onKeyDown={press}
-      >
-        <span
-          className="-left-[7px] absolute inset-y-0 w-[11px] cursor-ew-resize"
-          onPointerDown={hold("start")}
-          onPointerMove={drag}
-          onPointerUp={() => setHeld(null)}
-        />
-        <span
-          className="-right-[7px] absolute inset-y-0 w-[11px] cursor-ew-resize"
-          onPointerDown={hold("stop")}
-          onPointerMove={drag}
-          onPointerUp={() => setHeld(null)}
-        />
-      </div>
+      <Window {...props} left={percent(window.start)} width={percent(window.stop) - percent(window.start)} daysOf={daysOf} />
     </div>
   );
+}
+
+function Months({ horizon, percent }: { horizon: Range; percent: (day: Day) => number }) {
+  return monthStarts(horizon).map((day) => (
+    <span
+      key={day}
+      className="pointer-events-none absolute top-[3px] text-[11px] text-ink-2"
+      style={{ left: `calc(${percent(day)}% + 4px)` }}
+    >
+      {monthText(day)}
+    </span>
+  ));
+}
+
+interface WindowProps extends RibbonProps {
+  left: number;
+  width: number;
+  daysOf: (pixels: number) => number;
+}
+
+/** The window: moved as a whole, or by an edge. */
+function Window({ left, width, daysOf, ...props }: WindowProps) {
+  const { horizon, window, onMove, step } = props;
+  const press = (event: KeyboardEvent) => {
+    const way = event.key === "ArrowLeft" ? -1 : event.key === "ArrowRight" ? 1 : 0;
+    if (way === 0) return;
+    event.preventDefault();
+    event.stopPropagation();
+    onMove(moved(window, event.shiftKey ? "stop" : "both", way * step, props));
+  };
+  const grip = (of: Grip) => ({ window, onTo: (from: Range, pixels: number) => onMove(moved(from, of, daysOf(pixels), props)) });
+  const whole = useGrip(grip("both"));
+  const start = useGrip(grip("start"));
+  const stop = useGrip(grip("stop"));
+  return (
+    <div
+      {...whole}
+      role="slider"
+      tabIndex={0}
+      aria-label="Time window"
+      aria-valuemin={horizon.start}
+      aria-valuemax={horizon.stop}
+      aria-valuenow={window.start}
+      aria-valuetext={rangeText(window)}
+      title={`${rangeText(window)}. Drag to move, drag an edge to resize; arrow keys move, with Shift they resize.`}
+      className="absolute inset-y-0 cursor-grab border-pine border-x-[3px] bg-pine/12 focus-visible:outline-offset-[-3px]"
+      style={{ left: `${left}%`, width: `${width}%` }}
+      onKeyDown={press}
+    >
+      <span {...start} className="-left-[7px] absolute inset-y-0 w-[11px] cursor-ew-resize" />
+      <span {...stop} className="-right-[7px] absolute inset-y-0 w-[11px] cursor-ew-resize" />
+    </div>
+  );
+}
+
+/** A part of the window that is dragged: the screens follow at once, from where it was taken. */
+function useGrip({ window, onTo }: { window: Range; onTo: (from: Range, pixels: number) => void }) {
+  const from = useRef(window);
+  const follow = ({ dx }: Dragged) => onTo(from.current, dx);
+  const { props } = usePointerDrag({ onDrag: follow, onDrop: follow });
+  const { onPointerDown, onPointerMove, onPointerUp, onPointerCancel } = props;
+  return {
+    onPointerDown: (event: PointerEvent<HTMLElement>) => {
+      from.current = window;
+      onPointerDown(event);
+    },
+    onPointerMove,
+    onPointerUp,
+    onPointerCancel,
+  };
 }
 
 /** Load as a filled shape, capacity as a dashed line, excess in rust above. */

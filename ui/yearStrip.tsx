@@ -1,6 +1,6 @@
 "use client";
 // A year as a strip: a row a month, its days under their weekdays, each with its vessel and its signs.
-import { type KeyboardEvent, type ReactNode, useState } from "react";
+import { type KeyboardEvent, type MouseEvent, type ReactNode, useState } from "react";
 import { type Day, dateOf, weekdayOf } from "../core/calendar/day.ts";
 import type { DayMark, MarkKind } from "../core/calendar/dayMarks.ts";
 import type { Range } from "../core/calendar/periods.ts";
@@ -22,21 +22,16 @@ const COLUMNS = 37;
 /** Minutes that fill a cell: ten hours leave head room over a usual day. */
 const FULL = 600;
 
-export function YearStrip({
-  label,
-  days,
-  months,
-  sumHead,
-  monthSum,
-  onPick,
-}: {
+interface YearStripProps {
   label: string;
   days: readonly StripDay[];
   months: readonly Range[];
   sumHead: ReactNode;
   monthSum: (month: number) => ReactNode;
   onPick?: (day: Day) => void;
-}) {
+}
+
+export function YearStrip({ label, days, months, sumHead, monthSum, onPick }: YearStripProps) {
   const first = days[0]?.day ?? 0;
   const [active, setActive] = useState<Day | null>(null);
   const [hovered, setHovered] = useState<Day | null>(null);
@@ -54,39 +49,42 @@ export function YearStrip({
   };
   return (
     <div className="rounded-card border border-line bg-sheet px-3 pt-2 pb-2.5">
-      <div role="grid" aria-label={label} tabIndex={-1} onKeyDown={press} onMouseLeave={() => setHovered(null)}>
-        <div aria-hidden className={`${rowClass} pb-0.5 text-[11.5px] text-ink-2`}>
-          <span />
-          {Array.from({ length: COLUMNS }, (_, at) => (
-            <span key={`weekday ${String(at)}`} className="text-center">
-              {WEEKDAYS[at % 7]}
-            </span>
+      <table
+        // biome-ignore lint/a11y/noNoninteractiveElementToInteractiveRole: a table whose cells are walked by keys is a grid
+        role="grid"
+        aria-label={label}
+        tabIndex={-1}
+        onKeyDown={press}
+        onClick={(event) => pick(event, onPick)}
+        onMouseLeave={() => setHovered(null)}
+        className="block"
+      >
+        <Weekdays sumHead={sumHead} />
+        <tbody className="block">
+          {months.map((month, at) => (
+            <tr key={month.start} className={rowClass}>
+              <th scope="row" className="self-center text-left text-side">
+                {fullMonthText(month.start).slice(0, 3)}
+              </th>
+              {days.slice(month.start - first, month.stop - first).map((day, own) => (
+                <Cell
+                  key={day.day}
+                  day={day}
+                  isFirst={own === 0}
+                  isTabStop={active === null ? day.day === first : active === day.day}
+                  canPick={onPick !== undefined}
+                  onHover={setHovered}
+                  onFocus={setActive}
+                />
+              ))}
+              <td style={{ gridColumn: COLUMNS + 2 }} className="self-center pl-3 text-right text-[13px] whitespace-nowrap">
+                {monthSum(at)}
+              </td>
+            </tr>
           ))}
-          <span className="pl-3 text-right">{sumHead}</span>
-        </div>
-        {months.map((month, at) => (
-          <div key={month.start} role="row" className={rowClass}>
-            <span role="rowheader" className="self-center text-[12.5px] text-ink-2">
-              {fullMonthText(month.start).slice(0, 3)}
-            </span>
-            <span style={{ gridColumn: `span ${weekdayOf(month.start) || 0}` }} className={weekdayOf(month.start) === 0 ? "hidden" : ""} />
-            {days.slice(month.start - first, month.stop - first).map((day) => (
-              <Cell
-                key={day.day}
-                day={day}
-                isTabStop={active === null ? day.day === first : active === day.day}
-                onHover={setHovered}
-                onFocus={setActive}
-                onPick={onPick}
-              />
-            ))}
-            <span style={{ gridColumn: COLUMNS + 2 }} className="self-center pl-3 text-right text-[13px] whitespace-nowrap">
-              {monthSum(at)}
-            </span>
-          </div>
-        ))}
-      </div>
-      <div className="mt-1.5 flex flex-wrap items-center gap-x-4 gap-y-1 border-line border-t pt-1.5 text-[12.5px] text-ink-2">
+        </tbody>
+      </table>
+      <div className="mt-1.5 flex flex-wrap items-center gap-x-4 gap-y-1 border-line border-t pt-1.5 text-small text-ink-2">
         <span aria-live="polite" className="min-h-[18px] min-w-[260px] flex-1 text-ink">
           {said?.says ?? "Point at a day, or walk to it with the arrow keys."}
         </span>
@@ -94,6 +92,27 @@ export function YearStrip({
       </div>
     </div>
   );
+}
+
+function Weekdays({ sumHead }: { sumHead: ReactNode }) {
+  return (
+    <thead aria-hidden className="block">
+      <tr className={`${rowClass} pb-0.5 text-[11.5px] text-ink-2`}>
+        <td />
+        {Array.from({ length: COLUMNS }, (_, at) => (
+          <td key={`weekday ${String(at)}`} className="text-center">
+            {WEEKDAYS[at % 7]}
+          </td>
+        ))}
+        <td className="pl-3 text-right">{sumHead}</td>
+      </tr>
+    </thead>
+  );
+}
+
+function pick(event: MouseEvent, onPick: ((day: Day) => void) | undefined): void {
+  const day = event.target instanceof HTMLElement ? event.target.closest<HTMLElement>("[data-day]")?.dataset.day : undefined;
+  if (day !== undefined) onPick?.(Number(day));
 }
 
 const rowClass = "grid grid-cols-[34px_repeat(37,minmax(0,1fr))_minmax(120px,auto)]";
@@ -106,34 +125,32 @@ function dayAfter(key: string, day: Day): Day | null {
   return null;
 }
 
-function Cell({
-  day: { day, capacity, load = 0, marks, says },
-  isTabStop,
-  onHover,
-  onFocus,
-  onPick,
-}: {
+interface CellProps {
   day: StripDay;
+  /** The first of its month stands under its weekday. */
+  isFirst: boolean;
   isTabStop: boolean;
+  canPick: boolean;
   onHover: (day: Day) => void;
   onFocus: (day: Day) => void;
-  onPick?: (day: Day) => void;
-}) {
+}
+
+function Cell({ day: { day, capacity, load = 0, marks, says }, isFirst, isTabStop, canPick, onHover, onFocus }: CellProps) {
   const has = (kind: MarkKind) => marks.some((mark) => mark.kind === kind);
   const isEmpty = capacity === 0 && load === 0;
   const over = Math.max(0, load - capacity);
   const height = (minutes: number) => `${Math.min(100, (minutes / FULL) * 100)}%`;
   const isPart = marks.some(({ kind, hours }) => kind === "approved" && hours !== undefined);
   return (
-    <span
+    <td
       id={`day-${day}`}
-      role="gridcell"
+      data-day={day}
       tabIndex={isTabStop ? 0 : -1}
       aria-label={says}
       onMouseEnter={() => onHover(day)}
       onFocus={() => onFocus(day)}
-      onClick={() => onPick?.(day)}
-      className={`relative h-[24px] border-line border-r border-b hover:bg-well ${onPick ? "cursor-pointer" : ""} ${has("notEmployed") ? "sign-not-employed" : isEmpty ? "sign-away" : ""}`}
+      style={isFirst ? { gridColumnStart: weekdayOf(day) + 2 } : undefined}
+      className={`relative h-[24px] border-line border-r border-b hover:bg-well ${canPick ? "cursor-pointer" : ""} ${has("notEmployed") ? "sign-not-employed" : isEmpty ? "sign-away" : ""}`}
     >
       {load > 0 && <span className="absolute inset-x-[3px] bottom-0 bg-room" style={{ height: height(Math.min(load, capacity)) }} />}
       {over > 0 && (
@@ -149,7 +166,7 @@ function Cell({
       {has("requested") && <span className="sign-leave-asked absolute inset-0" />}
       {has("declined") && <span className="sign-leave-declined absolute inset-x-[1px] top-[3px] h-[7px]" />}
       {has("overtime") && <span className="sign-overtime absolute -top-[2px] left-1/2 -ml-[3.5px]" />}
-    </span>
+    </td>
   );
 }
 

@@ -8,8 +8,12 @@ import { rowById } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
 import type { TaskDates } from "../schedule/dates.ts";
 
+/** Why a bar stays as it is: it fills its task, nothing is typed for it, it is gone, or its task has no dates or takes
+ * them from its effort. */
+export type BarFault = "fillsTask" | "notTyped" | "gone" | "noDates" | "byEffort";
+
 /** An edit, or why there is none. */
-export type BarChange = { edit: Edit; range: Range } | { fault: string };
+export type BarChange = { edit: Edit; range: Range } | { fault: BarFault };
 
 interface Place {
   assignment: Assignment;
@@ -31,7 +35,7 @@ export function moveBar(model: Model, assignmentId: string, startDays: number, s
   const by = isMoved ? Math.max(task.start - from, Math.min(task.finish - to, startDays)) : 0;
   const start = isMoved ? from + by : Math.max(task.start, Math.min(to, from + startDays));
   const finish = isMoved ? to + by : Math.min(task.finish, Math.max(start, to + stopDays));
-  if (start === from && finish === to) return { fault: "It fills its task from end to end. Move the task itself, in its project." };
+  if (start === from && finish === to) return { fault: "fillsTask" };
   return {
     edit: {
       kind: "changeAssignment",
@@ -64,7 +68,7 @@ export function untype(model: Model, assignmentId: string): BarChange {
   const place = placeOf(model, assignmentId);
   if ("fault" in place) return place;
   const { custom } = place.assignment;
-  if (!custom) return { fault: "Its hours follow from one figure already." };
+  if (!custom) return { fault: "notTyped" };
   const hours = Math.round(custom.reduce((sum, bucket) => sum + bucket.hours, 0) * 100) / 100;
   return {
     edit: { kind: "changeAssignment", id: assignmentId, set: { custom: null, hours } },
@@ -72,14 +76,14 @@ export function untype(model: Model, assignmentId: string): BarChange {
   };
 }
 
-function placeOf({ plan, schedule, work }: Model, assignmentId: string): Place | { fault: string } {
+function placeOf({ plan, schedule, work }: Model, assignmentId: string): Place | { fault: BarFault } {
   const row = rowById(plan.assignments).get(assignmentId);
-  if (row === undefined || work.isMaterial[row] === 1) return { fault: "This assignment is no longer in the plan." };
+  if (row === undefined || work.isMaterial[row] === 1) return { fault: "gone" };
   const dates = schedule.of(work.task[row]);
-  if (!dates) return { fault: "Its task has no dates yet. Give it dates in its project." };
+  if (!dates) return { fault: "noDates" };
   if (plan.tasks[work.task[row]].sizing === "effort")
     return {
-      fault: "Its task lasts as long as its people need, so it has no dates or weeks of its own. Change who works on it, or pin the task.",
+      fault: "byEffort",
     };
   return { assignment: plan.assignments[row], row, dates, task: { start: dates.start.day, finish: dates.finish.day } };
 }
@@ -97,7 +101,7 @@ function moveBuckets({ assignment, dates }: Place, startDays: number, stopDays: 
     const to = parseDay(bucket.to) + (startDays === stopDays || isLast ? stopDays : 0);
     return { ...bucket, from: formatDay(from), to: formatDay(Math.max(from, to)) };
   });
-  if (moved.length === 0) return { fault: "No weeks are typed for it." };
+  if (moved.length === 0) return { fault: "notTyped" };
   const shift = customShift(assignment, dates);
   const range = { start: parseDay(moved[0].from) + shift, stop: parseDay(moved[moved.length - 1].to) + 1 + shift };
   return { edit: { kind: "changeAssignment", id, set: { custom: moved } }, range };

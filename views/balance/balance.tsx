@@ -1,7 +1,8 @@
 "use client";
-// Balance: people by period, capacity against load; who is over and who has room.
 import type { AnswerOf } from "../../client/questions.ts";
 import type { Initial } from "../../client/session.tsx";
+// Balance: people by period, capacity against load; who is over and who has room.
+import { TextButton } from "../../ui/button.tsx";
 import { countText, hoursText, shareText } from "../../ui/format.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { filterKeys, type ViewParams } from "./balanceParams.ts";
@@ -41,9 +42,7 @@ export function Balance({ initial }: { initial: Initial<AnswerOf<"board">> }) {
     >
       {board.rows.length === 0 && balance.isFiltered ? (
         <Empty title="Nobody is left by these filters">
-          <button type="button" className="text-pine underline" onClick={() => balance.setParams(noFilters)}>
-            Show everybody
-          </button>
+          <TextButton onClick={() => balance.setParams(noFilters)}>Show everybody</TextButton>
         </Empty>
       ) : board.rows.length === 0 ? (
         <Empty title="Nobody is on the roster yet">

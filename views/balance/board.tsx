@@ -2,7 +2,7 @@
 // The board: rows and columns virtualised, heads kept in sight, moved through by keyboard.
 import { DndContext, DragOverlay, type Modifier, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
 import { useVirtualizer } from "@tanstack/react-virtual";
-import { useEffect, useLayoutEffect, useMemo, useRef } from "react";
+import { type RefObject, useEffect, useLayoutEffect, useMemo, useRef } from "react";
 import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import { periodPhrase } from "../../ui/format.ts";
@@ -19,9 +19,49 @@ import { useGridKeys } from "./useGridKeys.ts";
 
 export type BalanceProps = { balance: ReturnType<typeof useBalance> };
 
+const FIRST_RECT = { width: 1000, height: 620 };
+
 export function Board({ balance }: BalanceProps) {
-  const { board, grain, measure, open } = balance;
+  const { board } = balance;
   const frame = useRef<HTMLDivElement>(null);
+  const { rows, columns, column } = useBoardWindow(balance, frame);
+  const keys = useGridKeys(balance, (row, period) => {
+    rows.scrollToIndex(row);
+    columns.scrollToIndex(period);
+  });
+  const drag = useBarDrag(balance, (distance) => daysAt(distance, column, board.periods));
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
+  return (
+    <DndContext
+      sensors={sensors}
+      onDragStart={drag.start}
+      onDragMove={drag.move}
+      onDragEnd={drag.end}
+      onDragCancel={drag.cancel}
+      autoScroll={{ threshold: { x: 0.08, y: 0.1 } }}
+    >
+      <div ref={frame} className="min-h-0 flex-1 overflow-auto rounded-t-card border border-line border-b-0 bg-sheet">
+        <BoardTable balance={balance} rows={rows} columns={columns} column={column} keys={keys} drag={drag} />
+      </div>
+      <DragOverlay dropAnimation={null} modifiers={belowRow}>
+        {drag.bar && (
+          <DragChip
+            bar={drag.bar}
+            more={balance.picked.has(drag.bar.assignmentId) ? balance.picked.size - 1 : 0}
+            outcome={drag.outcome}
+            days={drag.days}
+            moves={drag.moves}
+          />
+        )}
+      </DragOverlay>
+    </DndContext>
+  );
+}
+
+type BoardWindow = ReturnType<typeof useBoardWindow>;
+
+/** Which rows and columns are in sight, and how wide a column is. */
+function useBoardWindow({ board, open, selected }: BalanceProps["balance"], frame: RefObject<HTMLDivElement | null>) {
   const width = useWidth(frame, 1130);
   const count = board.periods.length;
   const column = Math.max(LEAST_COLUMN, Math.floor((width - NAME_WIDTH - SUM_WIDTH - 1) / count));
@@ -36,7 +76,7 @@ export function Board({ balance }: BalanceProps) {
     estimateSize: heightOf,
     getItemKey: (at) => board.rows[at].key,
     overscan: 6,
-    initialRect: { width: 1000, height: 620 },
+    initialRect: FIRST_RECT,
     scrollPaddingStart: HEAD_HEIGHT,
   });
   const columns = useVirtualizer({
@@ -45,84 +85,65 @@ export function Board({ balance }: BalanceProps) {
     getScrollElement: () => frame.current,
     estimateSize: () => column,
     overscan: 3,
-    initialRect: { width: 1000, height: 620 },
+    initialRect: FIRST_RECT,
     scrollPaddingStart: NAME_WIDTH,
   });
   // biome-ignore lint/correctness/useExhaustiveDependencies: heights hang on what is open and on its bars
   useLayoutEffect(() => rows.measure(), [rows, open, board.bars, board.rows]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: sizes hang on the width of a column
   useLayoutEffect(() => columns.measure(), [columns, column]);
-
-  const { active, press } = useGridKeys(balance, (row, period) => {
-    rows.scrollToIndex(row);
-    columns.scrollToIndex(period);
-  });
   // A link to a cell shows it: once, when the screen opens.
   // biome-ignore lint/correctness/useExhaustiveDependencies: later selections are made where one already looks
   useEffect(() => {
-    const at = board.rows.findIndex(({ id }) => id === balance.selected?.personId);
+    const at = board.rows.findIndex(({ id }) => id === selected?.personId);
     if (at > 8) rows.scrollToIndex(at, { align: "center" });
   }, []);
-  const drag = useBarDrag(balance, (distance) => daysAt(distance, column, board.periods));
-  const previews = useMemo(() => drag.loads && loadsById(drag.loads), [drag.loads]);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
-  const shown = columns.getVirtualItems();
-  const phrases = useMemo(() => board.periods.map(periodPhrase), [board.periods]);
+  return { rows, columns, column };
+}
 
+interface BoardTableProps extends BalanceProps, BoardWindow {
+  keys: ReturnType<typeof useGridKeys>;
+  drag: ReturnType<typeof useBarDrag>;
+}
+
+function BoardTable({ balance, rows, columns, column, keys, drag }: BoardTableProps) {
+  const { board, grain, measure } = balance;
+  const count = board.periods.length;
+  const shown = columns.getVirtualItems();
+  const previews = useMemo(() => drag.loads && loadsById(drag.loads), [drag.loads]);
+  const phrases = useMemo(() => board.periods.map(periodPhrase), [board.periods]);
   return (
-    <DndContext
-      sensors={sensors}
-      onDragStart={drag.start}
-      onDragMove={drag.move}
-      onDragEnd={drag.end}
-      onDragCancel={drag.cancel}
-      autoScroll={{ threshold: { x: 0.08, y: 0.1 } }}
+    <table
+      // biome-ignore lint/a11y/noNoninteractiveElementToInteractiveRole: a table whose cells are walked by keys is a grid
+      role="grid"
+      tabIndex={-1}
+      aria-label={`People by ${grain}, ${measureWords[measure]}`}
+      aria-rowcount={board.rows.length + 1}
+      aria-colcount={count + 2}
+      onKeyDown={keys.press}
+      className="relative block text-left"
+      style={{ width: NAME_WIDTH + column * count + SUM_WIDTH, height: HEAD_HEIGHT + rows.getTotalSize() }}
     >
-      <div ref={frame} className="min-h-0 flex-1 overflow-auto rounded-t-card border border-line border-b-0 bg-sheet">
-        <table
-          // biome-ignore lint/a11y/noNoninteractiveElementToInteractiveRole: a table whose cells are walked by keys is a grid
-          role="grid"
-          tabIndex={-1}
-          aria-label={`People by ${grain}, ${measureWords[measure]}`}
-          aria-rowcount={board.rows.length + 1}
-          aria-colcount={count + 2}
-          onKeyDown={press}
-          className="relative block text-left"
-          style={{ width: NAME_WIDTH + column * count + SUM_WIDTH, height: HEAD_HEIGHT + rows.getTotalSize() }}
-        >
-          <BoardHead balance={balance} column={column} shown={shown.map(({ index }) => index)} />
-          <tbody className="contents">
-            {rows.getVirtualItems().map((item) => (
-              <BoardRow
-                key={item.key}
-                at={item.index}
-                top={HEAD_HEIGHT + item.start}
-                height={item.size}
-                column={column}
-                firstColumn={shown[0]?.index ?? 0}
-                columnCount={shown.length}
-                phrases={phrases}
-                active={active?.row === item.index ? active.period : null}
-                isDropTarget={drag.targetId === board.rows[item.index].personId && drag.targetId !== null}
-                preview={previews?.get(board.rows[item.index].id) ?? null}
-                balance={balance}
-              />
-            ))}
-          </tbody>
-        </table>
-      </div>
-      <DragOverlay dropAnimation={null} modifiers={belowRow}>
-        {drag.bar && (
-          <DragChip
-            bar={drag.bar}
-            more={balance.picked.has(drag.bar.assignmentId) ? balance.picked.size - 1 : 0}
-            outcome={drag.outcome}
-            days={drag.days}
-            moves={drag.moves}
+      <BoardHead balance={balance} column={column} shown={shown.map(({ index }) => index)} />
+      <tbody className="contents">
+        {rows.getVirtualItems().map((item) => (
+          <BoardRow
+            key={item.key}
+            at={item.index}
+            top={HEAD_HEIGHT + item.start}
+            height={item.size}
+            column={column}
+            firstColumn={shown[0]?.index ?? 0}
+            columnCount={shown.length}
+            phrases={phrases}
+            active={keys.active?.row === item.index ? keys.active.period : null}
+            isDropTarget={drag.targetId === board.rows[item.index].personId && drag.targetId !== null}
+            preview={previews?.get(board.rows[item.index].id) ?? null}
+            balance={balance}
           />
-        )}
-      </DragOverlay>
-    </DndContext>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

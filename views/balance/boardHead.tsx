@@ -28,7 +28,7 @@ export function BoardHead({ balance: { board, grain, measure, params }, column, 
           style={{ width: NAME_WIDTH }}
         >
           <div className="font-semibold leading-tight">{headWords[params.rows]}</div>
-          <div className="text-[12.5px] text-ink-2 leading-tight">{measureWords[measure]}</div>
+          <div className="text-side leading-tight">{measureWords[measure]}</div>
         </th>
         {shown.map((index) => (
           <PeriodHead key={index} board={board} grain={grain} index={index} column={column} />
@@ -39,9 +39,7 @@ export function BoardHead({ balance: { board, grain, measure, params }, column, 
           style={{ width: SUM_WIDTH }}
         >
           <div className="font-semibold leading-tight">Sum</div>
-          <div className="text-[12.5px] text-ink-2 leading-tight">
-            {shareText(shareOf(sumOf(board.all.load), sumOf(board.all.capacity)))}
-          </div>
+          <div className="text-side leading-tight">{shareText(shareOf(sumOf(board.all.load), sumOf(board.all.capacity)))}</div>
         </th>
       </tr>
     </thead>
@@ -59,7 +57,7 @@ function PeriodHead({ board, grain, index, column }: { board: Board; grain: Grai
     >
       <div className="truncate font-semibold leading-tight">{main}</div>
       <div
-        className={`flex justify-between text-ink-2 leading-tight ${column < NARROW_COLUMN ? "text-[11.5px] tracking-tight" : "text-[12.5px]"}`}
+        className={`flex justify-between text-ink-2 leading-tight ${column < NARROW_COLUMN ? "text-[11.5px] tracking-tight" : "text-small"}`}
       >
         <span>{side}</span>
         <span title={`Load of the people shown: ${hoursText(board.all.load[index])} of ${hoursText(board.all.capacity[index])} hours`}>

@@ -7,9 +7,12 @@ import type { BoardRowKind, BoardSort } from "../../core/board/view.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
 import { Button, IconButton } from "../../ui/button.tsx";
-import { Field, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
+import { Choice } from "../../ui/choice.tsx";
+import { Field, TextInput } from "../../ui/field.tsx";
 import { Menu } from "../../ui/menu.tsx";
 import { newId } from "../../ui/newId.ts";
+import { namedOptions, none, wordOptions } from "../../ui/options.ts";
+import { Picker } from "../../ui/picker.tsx";
 import { pageText, printPage } from "../../ui/savePage.tsx";
 import { useFrame, useNames, usePlanFacts } from "../frame/facts.ts";
 import { filterKeys, type Measure, type ViewParams } from "./balanceParams.ts";
@@ -38,37 +41,25 @@ const measureOptions: Record<Measure, string> = {
 const grainOptions: Record<Grain, string> = { day: "By day", week: "By week", month: "By month", quarter: "By quarter", year: "By year" };
 const sortOptions: Record<BoardSort, string> = { plan: "As in the plan", name: "By name", worst: "Worst first", room: "Most room first" };
 
-function Options({ words }: { words: Record<string, string> }) {
-  return Object.entries(words).map(([value, text]) => (
-    <option key={value} value={value}>
-      {text}
-    </option>
-  ));
-}
-
 export function BoardTools({ balance }: { balance: Hook }) {
   const { params, setParams, grain, setGrain } = balance;
   return (
     <>
-      <Select
-        aria-label="Rows"
+      <Choice
+        label="Rows"
         value={params.rows}
-        onChange={(event) => setParams({ rows: event.target.value as BoardRowKind })}
-        className="w-[172px]!"
-      >
-        <Options words={rowWords} />
-      </Select>
-      <Select aria-label="Period" value={grain} onChange={(event) => setGrain(event.target.value as Grain)} className="w-[98px]!">
-        <Options words={grainOptions} />
-      </Select>
-      <Select
-        aria-label="Measure"
+        onChange={(value) => setParams({ rows: value })}
+        width={172}
+        options={wordOptions(rowWords)}
+      />
+      <Choice label="Period" value={grain} onChange={(value) => setGrain(value)} width={98} options={wordOptions(grainOptions)} />
+      <Choice
+        label="Measure"
         value={params.show}
-        onChange={(event) => setParams({ show: event.target.value as Measure })}
-        className="w-[92px]!"
-      >
-        <Options words={measureOptions} />
-      </Select>
+        onChange={(value) => setParams({ show: value })}
+        width={92}
+        options={wordOptions(measureOptions)}
+      />
       <FilterMenu params={params} setParams={setParams} />
       <ViewMenu balance={balance} />
       <OutMenu balance={balance} />
@@ -81,10 +72,7 @@ function FilterMenu({ params, setParams }: { params: ViewParams; setParams: (set
   const count = filterKeys.filter((key) => params[key] !== "").length + Number(!params.pencilled) + Number(params.pipeline !== "none");
   const choice = (key: (typeof filterKeys)[number], label: string, list: readonly { id: string; name: string }[]) => (
     <Field label={label}>
-      <Select value={params[key]} onChange={(event) => setParams({ [key]: event.target.value })}>
-        <option value="">Any</option>
-        <NamedOptions list={list} />
-      </Select>
+      <Picker value={params[key]} onChange={(value) => setParams({ [key]: value })} options={[none("Any"), ...namedOptions(list)]} />
     </Field>
   );
   const named = (list: readonly string[]) => list.map((name) => ({ id: name, name }));
@@ -103,23 +91,29 @@ function FilterMenu({ params, setParams }: { params: ViewParams; setParams: (set
         </div>
         <div className="grid grid-cols-2 gap-3">
           <Field label="Pencilled work">
-            <Select value={params.pencilled ? "yes" : "no"} onChange={(event) => setParams({ pencilled: event.target.value === "yes" })}>
-              <option value="yes">Counts</option>
-              <option value="no">Does not count</option>
-            </Select>
+            <Choice
+              value={params.pencilled ? "yes" : "no"}
+              onChange={(value) => setParams({ pencilled: value === "yes" })}
+              options={[
+                { value: "yes", text: "Counts" },
+                { value: "no", text: "Does not count" },
+              ]}
+            />
           </Field>
           <Field label="Pipeline">
-            <Select value={params.pipeline} onChange={(event) => setParams({ pipeline: event.target.value as ViewParams["pipeline"] })}>
-              <option value="none">Does not count</option>
-              <option value="weighted">By its probability</option>
-              <option value="full">In full</option>
-            </Select>
+            <Choice
+              value={params.pipeline}
+              onChange={(value) => setParams({ pipeline: value })}
+              options={[
+                { value: "none", text: "Does not count" },
+                { value: "weighted", text: "By its probability" },
+                { value: "full", text: "In full" },
+              ]}
+            />
           </Field>
         </div>
         <Field label="Order">
-          <Select value={params.sort} onChange={(event) => setParams({ sort: event.target.value as BoardSort })}>
-            <Options words={sortOptions} />
-          </Select>
+          <Choice value={params.sort} onChange={(value) => setParams({ sort: value })} options={wordOptions(sortOptions)} />
         </Field>
         <Button
           disabled={count === 0}

@@ -4,13 +4,15 @@ import type { CapacityLine, CellExplained } from "../../core/answers/explain.ts"
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
 import type { Bar } from "../../core/load/bars.ts";
 import { hourTenths } from "../../core/plan/units.ts";
-import { Button } from "../../ui/button.tsx";
+import { Button, buttonLook, TextButton } from "../../ui/button.tsx";
+import { DateField } from "../../ui/dateField.tsx";
 import { DATE_HINT, readDate, writeDate } from "../../ui/dateText.ts";
 import { Field, TextInput } from "../../ui/field.tsx";
-import { countText, hoursText, hueOf, periodPhrase, weekdayText } from "../../ui/format.ts";
+import { countText, hoursText, periodPhrase, weekdayText } from "../../ui/format.ts";
 // How a cell's figures come about, line by line, and giving its work to somebody else.
 import Link from "../../ui/link.tsx";
 import { newId } from "../../ui/newId.ts";
+import { ProjectDot } from "../../ui/projectDot.tsx";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { readAmount, useDraft } from "../../ui/useDraft.ts";
 import { TakerList } from "../frame/takerList.tsx";
@@ -19,100 +21,113 @@ import type { useBalance } from "./useBalance.ts";
 
 type Hook = ReturnType<typeof useBalance>;
 
-export function CellSheet({ explained, balance }: { explained: CellExplained; balance: Hook }) {
-  const linkTo = useLinkTo();
-  const { name, roleName, range, capacityLines, capacity, bars, load, room, over, overDays } = explained;
+interface CellProps {
+  explained: CellExplained;
+  balance: Hook;
+}
+
+export function CellSheet({ explained, balance }: CellProps) {
+  const { name, roleName, range } = explained;
+  const { moving, takers } = balance;
   return (
     <Sheet
       title={name}
       subtitle={`${roleName} · ${periodPhrase(range)}`}
-      onClose={() => (balance.moving === null ? balance.select(null) : balance.setMoving(null))}
+      onClose={() => (moving === null ? balance.select(null) : balance.setMoving(null))}
     >
-      {balance.moving !== null && balance.takers ? (
-        <TakerList
-          takers={balance.takers}
-          onGive={(personId) => void balance.give(balance.moving as string, personId)}
-          onBack={() => balance.setMoving(null)}
-        />
+      {moving !== null && takers ? (
+        <TakerList takers={takers} onGive={(personId) => void balance.give(moving, personId)} onBack={() => balance.setMoving(null)} />
       ) : (
-        <>
-          <SheetSection>
-            {capacityLines.map((line) => (
-              <SumLine
-                key={`${line.kind} ${line.name ?? ""} ${line.isPattern ?? ""} ${line.note ?? ""}`}
-                figure={`${hoursText(line.minutes)} h`}
-              >
-                {lineText(line)}
-              </SumLine>
-            ))}
-            {capacityLines.length === 0 && <p className="text-ink-2">No working day in this period.</p>}
-          </SheetSection>
-          <SheetSection>
-            <SumLine figure={`${hoursText(capacity)} h`} isTotal>
-              Capacity
-            </SumLine>
-            {bars.map((bar) => (
-              <div key={bar.assignmentId} className="group flex items-center gap-2 py-[3px]">
-                <span className="size-[10px] shrink-0 rounded-[2px]" style={{ background: hueOf(bar.projectRow) }} />
-                <span className="min-w-0 flex-1 truncate" title={`${bar.projectName} · ${bar.taskName}`}>
-                  {bar.taskName} <span className="text-[12.5px] text-ink-2">{bar.projectCode}</span>
-                  {bar.isPencilled && <span className="text-ochre-ink"> · pencilled</span>}
-                  {bar.isAsked && <span className="text-ochre-ink"> · asked for</span>}
-                </span>
-                <button
-                  type="button"
-                  onClick={() => balance.setMoving(bar.assignmentId)}
-                  aria-label={`Give ${bar.taskName} to somebody else`}
-                  className="rounded-[4px] px-1 text-[13px] text-pine underline decoration-dotted underline-offset-2 hover:bg-pine-wash"
-                >
-                  give
-                </button>
-                <PeriodHours bar={bar} explained={explained} balance={balance} />
-              </div>
-            ))}
-            {bars.length === 0 && <p className="text-ink-2">No work in this period.</p>}
-          </SheetSection>
-          <SheetSection>
-            <SumLine figure={`${hoursText(load)} h`}>Load</SumLine>
-            {over > 0 ? (
-              <SumLine figure={`${hoursText(over)} h`} isTotal isOver>
-                Over
-              </SumLine>
-            ) : (
-              <SumLine figure={`${hoursText(room)} h`} isTotal>
-                Room
-              </SumLine>
-            )}
-          </SheetSection>
-          {overDays.length > 0 && range.stop - range.start > 1 && (
-            <SheetSection title={`${countText(overDays.length, "day")} past capacity`}>
-              {overDays.slice(0, 5).map(({ day, over: minutes, load: planned, capacity: own }) => (
-                <SumLine key={day} figure={`−${hoursText(minutes)} h`}>
-                  {weekdayText(day)}{" "}
-                  <span className="text-ink-2">
-                    · {hoursText(planned)} of {hoursText(own)} h
-                  </span>
-                </SumLine>
-              ))}
-            </SheetSection>
-          )}
-          {(over > 0 || explained.acceptances.length > 0) && (
-            <Acceptances key={`${explained.personId} ${range.start}`} explained={explained} balance={balance} />
-          )}
-          <div className="flex flex-wrap gap-2 pt-2">
-            <Link
-              href={linkTo(`/people/person/${encodeURIComponent(explained.personId)}`)}
-              className="inline-flex h-8 items-center rounded-card border border-line-2 px-3 font-medium hover:bg-well"
-            >
-              Their year
-            </Link>
-            <Button onClick={() => balance.toggle(explained.personId)}>
-              {balance.open.includes(explained.personId) ? "Close the assignments" : "Show the assignments"}
-            </Button>
-          </div>
-        </>
+        <Sum explained={explained} balance={balance} />
       )}
     </Sheet>
+  );
+}
+
+/** How the figures of the cell come about, and what can be done. */
+function Sum({ explained, balance }: CellProps) {
+  const linkTo = useLinkTo();
+  const { personId, range, over, acceptances } = explained;
+  return (
+    <>
+      <CapacityLines explained={explained} />
+      <WorkLines explained={explained} balance={balance} />
+      <Result explained={explained} />
+      {(over > 0 || acceptances.length > 0) && <Acceptances key={`${personId} ${range.start}`} explained={explained} balance={balance} />}
+      <div className="flex flex-wrap gap-2 pt-2">
+        <Link href={linkTo(`/people/person/${encodeURIComponent(personId)}`)} className={buttonLook()}>
+          Their year
+        </Link>
+        <Button onClick={() => balance.toggle(personId)}>
+          {balance.open.includes(personId) ? "Close the assignments" : "Show the assignments"}
+        </Button>
+      </div>
+    </>
+  );
+}
+
+function CapacityLines({ explained: { capacityLines } }: Pick<CellProps, "explained">) {
+  return (
+    <SheetSection>
+      {capacityLines.map((line) => (
+        <SumLine key={`${line.kind} ${line.name ?? ""} ${line.isPattern ?? ""} ${line.note ?? ""}`} figure={`${hoursText(line.minutes)} h`}>
+          {lineText(line)}
+        </SumLine>
+      ))}
+      {capacityLines.length === 0 && <p className="text-ink-2">No working day in this period.</p>}
+    </SheetSection>
+  );
+}
+
+function WorkLines({ explained, balance }: CellProps) {
+  const { capacity, bars } = explained;
+  return (
+    <SheetSection>
+      <SumLine figure={`${hoursText(capacity)} h`} isTotal>
+        Capacity
+      </SumLine>
+      {bars.map((bar) => (
+        <div key={bar.assignmentId} className="group flex items-center gap-2 py-[3px]">
+          <ProjectDot row={bar.projectRow} />
+          <span className="min-w-0 flex-1 truncate" title={`${bar.projectName} · ${bar.taskName}`}>
+            {bar.taskName} <span className="text-side">{bar.projectCode}</span>
+            {bar.isPencilled && <span className="text-ochre-ink"> · pencilled</span>}
+            {bar.isAsked && <span className="text-ochre-ink"> · asked for</span>}
+          </span>
+          <TextButton onClick={() => balance.setMoving(bar.assignmentId)} aria-label={`Give ${bar.taskName} to somebody else`}>
+            give
+          </TextButton>
+          <PeriodHours bar={bar} explained={explained} balance={balance} />
+        </div>
+      ))}
+      {bars.length === 0 && <p className="text-ink-2">No work in this period.</p>}
+    </SheetSection>
+  );
+}
+
+/** Load, what is over or left of it, and the days on which it is. */
+function Result({ explained: { range, load, over, room, overDays } }: Pick<CellProps, "explained">) {
+  return (
+    <>
+      <SheetSection>
+        <SumLine figure={`${hoursText(load)} h`}>Load</SumLine>
+        <SumLine figure={`${hoursText(over > 0 ? over : room)} h`} isTotal isOver={over > 0}>
+          {over > 0 ? "Over" : "Room"}
+        </SumLine>
+      </SheetSection>
+      {overDays.length > 0 && range.stop - range.start > 1 && (
+        <SheetSection title={`${countText(overDays.length, "day")} past capacity`}>
+          {overDays.slice(0, 5).map(({ day, over: minutes, load: planned, capacity }) => (
+            <SumLine key={day} figure={`−${hoursText(minutes)} h`}>
+              {weekdayText(day)}{" "}
+              <span className="text-ink-2">
+                · {hoursText(planned)} of {hoursText(capacity)} h
+              </span>
+            </SumLine>
+          ))}
+        </SheetSection>
+      )}
+    </>
   );
 }
 
@@ -133,7 +148,7 @@ function PeriodHours({ bar, explained: { range }, balance }: { bar: Bar; explain
           type="button"
           title="Typed week by week. Press to spread the same hours by the rule again"
           onClick={() => void balance.untype(bar.assignmentId)}
-          className="rounded-[4px] px-1 text-[13px] text-pine underline decoration-dotted underline-offset-2 hover:bg-pine-wash"
+          className="rounded-[4px] px-1 text-[13px] text-link decoration-dotted underline-offset-2 hover:bg-pine-wash"
         >
           typed
         </button>
@@ -142,7 +157,9 @@ function PeriodHours({ bar, explained: { range }, balance }: { bar: Bar; explain
         {...props}
         aria-label={`${bar.taskName}, hours in the ${periodPhrase(range)}`}
         inputMode="decimal"
-        className="h-7! w-[58px]! text-right"
+        width={58}
+        isSmall
+        isFigure
       />
       <span className="text-ink-2">h</span>
     </>
@@ -183,7 +200,7 @@ function Acceptances({ explained: { personId, range, acceptances, over }, balanc
           </Field>
           <div className="flex items-end gap-2">
             <Field label="Until" fault={isSound ? undefined : DATE_HINT}>
-              <TextInput value={until} onChange={(event) => setUntil(event.target.value)} />
+              <DateField value={until} onChange={setUntil} />
             </Field>
             <Button type="submit" disabled={reason.trim() === "" || !isSound}>
               Accept

@@ -19,7 +19,7 @@ export function DragChip({ bar, more, outcome, days, moves }: ChipProps) {
   return (
     <div className="w-max max-w-[340px] rounded-card border border-line-2 bg-sheet shadow-float">
       <div
-        className="flex h-[24px] items-center gap-3 rounded-t-card px-2 text-[12.5px] sign-work"
+        className="flex h-[24px] items-center gap-3 rounded-t-card px-2 text-small sign-work"
         style={{ "--bar-hue": hueOf(bar.projectRow) } as React.CSSProperties}
       >
         <span className="truncate">

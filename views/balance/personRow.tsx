@@ -41,7 +41,7 @@ export function PersonRow(props: RowProps) {
           <span className="pt-[3px] text-ink-2">{isOpen ? <ChevronDown size={13} /> : <ChevronRight size={13} />}</span>
           <span className="min-w-0">
             <span className="block truncate font-semibold leading-tight">{row.name}</span>
-            <span className="block truncate text-[12.5px] text-ink-2 leading-tight">{subtitle(row)}</span>
+            <span className="block truncate text-side leading-tight">{subtitle(row)}</span>
           </span>
         </button>
       </th>

@@ -23,7 +23,7 @@ export function SumRow(props: RowProps) {
     >
       <th
         scope="row"
-        className={`sticky left-0 z-[2] flex h-full items-center gap-1.5 border-line border-r font-normal ${isGroup ? "bg-paper px-3 font-title text-[15px] italic" : "bg-sheet pr-3 pl-7 text-[13px]"}`}
+        className={`sticky left-0 z-[2] flex h-full items-center gap-1.5 border-line border-r font-normal ${isGroup ? "bg-paper px-3 heading-soft" : "bg-sheet pr-3 pl-7 text-[13px]"}`}
         style={{ width: NAME_WIDTH }}
       >
         {row.projectRow !== undefined && (
@@ -66,7 +66,7 @@ function SumCell({ board, at, period, measure, isNarrow }: SumCellProps) {
   const shown = cellText(row, measure, figures);
   return (
     <span
-      className={`flex h-full items-center justify-between gap-0.5 ${isNarrow ? "px-1" : "px-2"} text-[12.5px] ${isOver ? "font-semibold text-over" : "text-ink-2"}`}
+      className={`flex h-full items-center justify-between gap-0.5 ${isNarrow ? "px-1" : "px-2"} text-small ${isOver ? "figure-bad" : "text-ink-2"}`}
     >
       <span className="truncate text-[11.5px]">
         {over > 0 ? (

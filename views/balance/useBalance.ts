@@ -2,18 +2,14 @@
 // Binds the Balance screen to the plan: its window, what is open and selected, and the edits made there.
 import { createLoader, createSerializer, parseAsArrayOf, parseAsString, useQueryState, useQueryStates } from "nuqs";
 import { useCallback, useMemo, useState } from "react";
-import { toast } from "sonner";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer, useMaybeAnswer, usePlan } from "../../client/session.tsx";
-import type { FinishMove } from "../../core/answers/impact.ts";
+import { type Initial, useAnswer, useMaybeAnswer } from "../../client/session.tsx";
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
 import type { Range } from "../../core/calendar/periods.ts";
-import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
-import type { BarChange } from "../../core/entry/moveBar.ts";
-import type { Fault } from "../../core/plan/faults.ts";
 import { isCalendarDate } from "../../core/plan/schema.ts";
 import { usePlanWindow } from "../frame/windowed.ts";
 import { boardViewOf, filterKeys, type ViewParams, viewParams } from "./balanceParams.ts";
+import { useBoardEdits } from "./useBoardEdits.ts";
 
 export interface SelectedCell {
   personId: string;
@@ -21,7 +17,6 @@ export interface SelectedCell {
 }
 
 export function useBalance(initial: Initial<AnswerOf<"board">>) {
-  const session = usePlan();
   const { range, grain, setGrain } = usePlanWindow();
   const [open, setOpen] = useQueryState("open", parseAsArrayOf(parseAsString).withDefault([]).withOptions({ shallow: true }));
   const [params, setParams] = useQueryStates(viewParams, { shallow: true });
@@ -44,36 +39,7 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
     (personId: string) => void setOpen((ids) => (ids.includes(personId) ? ids.filter((id) => id !== personId) : [...ids, personId])),
     [setOpen],
   );
-  /** Bars that are moved and given together. */
-  const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
-  const withPicked = (assignmentId: string): string[] => (picked.has(assignmentId) ? [...picked] : [assignmentId]);
-  const giveEdit = (assignmentId: string, personId: string): Edit => {
-    const edits = withPicked(assignmentId).map((id) => ({ kind: "reassign" as const, id, personId }));
-    return edits.length === 1 ? edits[0] : { kind: "together", words: `give ${edits.length} assignments away`, edits };
-  };
-  const give = (assignmentId: string, personId: string): Promise<readonly Fault[]> => {
-    const edit = giveEdit(assignmentId, personId);
-    setMoving(null);
-    setPicked(new Set());
-    return session.edit(edit);
-  };
-  const change = async (made: BarChange): Promise<boolean> => {
-    if ("fault" in made) {
-      toast(made.fault);
-      return false;
-    }
-    return (await session.edit(made.edit)).length === 0;
-  };
-  /** What the people concerned would look like after a drop: first the one who takes, then those who give. */
-  const preview = (assignmentId: string, personId: string) => {
-    const given = new Set(withPicked(assignmentId));
-    const givers = Object.keys(board.bars).filter((id) => board.bars[id].some((bar) => given.has(bar.assignmentId)));
-    const ids = [personId, ...givers.filter((id) => id !== personId)];
-    return session.preview(giveEdit(assignmentId, personId), "loads", { range, grain, ids, counting: view.counting });
-  };
-  /** Finishes that would move after a drop: people decide how long effort-sized work lasts. */
-  const movesAfter = async (assignmentId: string, personId: string): Promise<FinishMove[]> =>
-    (await session.ask("impact", { edit: giveEdit(assignmentId, personId) })).finishes;
+  const edits = useBoardEdits({ board, range, grain, counting: view.counting, onGiven: () => setMoving(null) });
   return {
     board,
     range,
@@ -94,29 +60,7 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
     moving,
     setMoving,
     takers,
-    give,
-    movesAfter,
-    picked,
-    pick: (assignmentId: string) =>
-      setPicked((known) => {
-        const next = new Set(known);
-        if (!next.delete(assignmentId)) next.add(assignmentId);
-        return next;
-      }),
-    shift: async (assignmentId: string, startDays: number, stopDays: number) => {
-      const made: BarChange[] = [];
-      for (const id of withPicked(assignmentId)) made.push(await session.ask("moveBar", { assignmentId: id, startDays, stopDays }));
-      const edits = made.flatMap((own) => ("edit" in own ? [own.edit as SingleEdit] : []));
-      const [first] = made;
-      // One that cannot move stays; all that can do so together.
-      if (made.length === 1 || edits.length === 0) return change(first);
-      return change({ edit: { kind: "together", words: `move ${edits.length} assignments`, edits }, range });
-    },
-    typeHours: async (assignmentId: string, period: Range, hours: number) =>
-      change(await session.ask("typePeriod", { assignmentId, period, hours })),
-    untype: async (assignmentId: string) => change(await session.ask("untype", { assignmentId })),
-    edit: (made: Edit) => session.edit(made),
-    preview,
+    ...edits,
   };
 }
 

@@ -5,7 +5,8 @@ import { type ReactNode, Suspense } from "react";
 import { Toaster, toast } from "sonner";
 import type { Notice } from "../../client/host.ts";
 import { PlanProvider } from "../../client/session.tsx";
-import { FrameContext, type FrameInitial } from "./facts.ts";
+import { TodayContext } from "../../ui/today.ts";
+import { FrameContext, type FrameInitial, usePlanFacts } from "./facts.ts";
 import { Header } from "./header.tsx";
 import { MovedNotice } from "./movedNotice.tsx";
 import { Rail } from "./rail.tsx";
@@ -26,13 +27,15 @@ export function Frame({ initial, children }: { initial: FrameInitial; children: 
     <NuqsAdapter>
       <FrameContext value={initial}>
         <PlanProvider onNotice={showNotice}>
-          <div className="relative grid h-full grid-cols-[132px_minmax(0,1fr)] grid-rows-[68px_minmax(0,1fr)]">
-            <Suspense>
-              <Header />
-              <Rail />
-              {children}
-            </Suspense>
-          </div>
+          <PlanToday>
+            <div className="relative grid h-full grid-cols-[132px_minmax(0,1fr)] grid-rows-[68px_minmax(0,1fr)]">
+              <Suspense>
+                <Header />
+                <Rail />
+                {children}
+              </Suspense>
+            </div>
+          </PlanToday>
           <Toaster
             position="bottom-right"
             toastOptions={{
@@ -43,4 +46,9 @@ export function Frame({ initial, children }: { initial: FrameInitial; children: 
       </FrameContext>
     </NuqsAdapter>
   );
+}
+
+/** Tells the date fields which day it is. */
+function PlanToday({ children }: { children: ReactNode }) {
+  return <TodayContext value={usePlanFacts().today}>{children}</TodayContext>;
 }

@@ -78,7 +78,7 @@ function Steps() {
   return (
     <>
       {state?.isOffline && (
-        <span className="mr-1 rounded-card bg-ochre-wash px-2 py-1 text-[12.5px] text-ochre-ink" role="status">
+        <span className="mr-1 rounded-card bg-ochre-wash px-2 py-1 text-small text-ochre-ink" role="status">
           {state.unsettled} unsaved
         </span>
       )}

@@ -104,7 +104,7 @@ function Group({ title, children }: { title: string | null; children: React.Reac
   if (title === null) return null;
   return (
     <div className="pt-1.5">
-      <p className="text-[12.5px] text-ink-2">{title}</p>
+      <p className="text-side">{title}</p>
       {children}
     </div>
   );
@@ -126,7 +126,7 @@ function Lines({ lines, more }: { lines: readonly Line[]; more: string }) {
         </SumLine>
       ))}
       {lines.length > MOST_LINES && (
-        <p className="text-[12.5px] text-ink-2">
+        <p className="text-side">
           and {wholeText(lines.length - MOST_LINES)} more {more}
         </p>
       )}

@@ -53,10 +53,7 @@ export function Rail() {
                 >
                   {name}
                   {(waiting[path]?.count ?? 0) > 0 && (
-                    <span
-                      className="ml-auto font-semibold text-[12.5px] text-over"
-                      title={`${waiting[path]?.count} ${waiting[path]?.says}`}
-                    >
+                    <span className="ml-auto font-semibold text-small text-over" title={`${waiting[path]?.count} ${waiting[path]?.says}`}>
                       <span aria-hidden>{waiting[path]?.count}</span>
                       <span className="sr-only">
                         , {waiting[path]?.count} {waiting[path]?.says}

@@ -40,7 +40,7 @@ export function Figure({ value, says, isOver }: { value: string; says: string; i
   return (
     <div className={isOver ? "text-over" : ""}>
       <div className="font-title text-[19px] leading-none">{value}</div>
-      <div className={`mt-1 text-[12.5px] leading-none ${isOver ? "" : "text-ink-2"}`}>{says}</div>
+      <div className={`mt-1 text-small leading-none ${isOver ? "" : "text-ink-2"}`}>{says}</div>
     </div>
   );
 }

@@ -14,6 +14,8 @@ const everywhere: Listed = [
   ["[ and ]", "Finer, coarser periods"],
   ["Tab to the ribbon, ← →", "Move the window; with Shift, resize it"],
   ["Esc", "Close the side sheet"],
+  ["Ctrl C in a table", "Copy the ticked rows, or the one in focus"],
+  ["Enter or typing in a cell", "Type in it; Esc puts it back"],
 ];
 
 const ofScreen: Record<string, Listed> = {
@@ -33,6 +35,7 @@ const ofScreen: Record<string, Listed> = {
     ["Alt ↑ ↓", "Move the task up or down"],
     ["Alt → ←", "Put it below the one before, or out again"],
     ["← →", "Fold and unfold a summary"],
+    ["M", "Take hold of the row’s bar: arrows move it, Enter lets it go"],
     ["X", "Tick the row"],
     ["F", "Fill the ticked rows down from the first"],
     ["Ctrl Enter", "Send the comment"],

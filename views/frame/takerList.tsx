@@ -27,7 +27,7 @@ export function TakerList({ takers, onGive, onBack }: { takers: Takers; onGive: 
             <Command.Group
               key={heading}
               heading={heading}
-              className="[&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-[12.5px] [&_[cmdk-group-heading]]:text-ink-2"
+              className="[&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-small [&_[cmdk-group-heading]]:text-ink-2"
             >
               {people.map(({ personId, name, roleName, cover }) => (
                 <Command.Item
@@ -37,7 +37,7 @@ export function TakerList({ takers, onGive, onBack }: { takers: Takers; onGive: 
                   className="flex cursor-pointer items-baseline justify-between gap-3 rounded-[4px] px-2 py-1.5 data-[selected=true]:bg-pine-wash"
                 >
                   <span className="min-w-0 truncate">
-                    {name} <span className="text-[12.5px] text-ink-2">{roleName}</span>
+                    {name} <span className="text-side">{roleName}</span>
                   </span>
                   <span className={`whitespace-nowrap text-[13px] ${cover >= takers.need ? "text-level-ink" : "text-ink-2"}`}>
                     {hoursText(cover)} h fit

@@ -94,7 +94,7 @@ function TrayColumn({ title, count, items }: { title: string; count: number; ite
           </li>
         ))}
       </ul>
-      {count > items.length && <p className="px-1 text-[12.5px] text-ink-2">and {wholeText(count - items.length)} more</p>}
+      {count > items.length && <p className="px-1 text-side">and {wholeText(count - items.length)} more</p>}
       {chip}
     </div>
   );

@@ -1,6 +1,7 @@
 "use client";
 // The time window of this user, bound to the plan's horizon, and links that keep it.
 import { useSearchParams } from "next/navigation";
+import { useCallback } from "react";
 import { useTimeWindow } from "../../ui/window.ts";
 import { usePlanFacts } from "./facts.ts";
 
@@ -10,17 +11,16 @@ export function usePlanWindow() {
   return useTimeWindow(today, horizon, periodSettings);
 }
 
-/** Makes a link to a screen that keeps the window; `more` adds to its query. */
+/** Makes a link to a screen that keeps the window; `more` adds to its query. The same function until the window moves. */
 export function useLinkTo(): (path: string, more?: Record<string, string>) => string {
   const params = useSearchParams();
-  return (path, more = {}) => {
-    const kept = new URLSearchParams();
-    for (const key of ["from", "to", "by"]) {
-      const value = params.get(key);
-      if (value) kept.set(key, value);
-    }
-    for (const [key, value] of Object.entries(more)) kept.set(key, value);
-    const query = kept.toString();
-    return query ? `${path}?${query}` : path;
-  };
+  const kept = ["from", "to", "by"].flatMap((key) => (params.get(key) ? [`${key}=${params.get(key)}`] : [])).join("&");
+  return useCallback(
+    (path, more = {}) => {
+      const query = new URLSearchParams(kept);
+      for (const [key, value] of Object.entries(more)) query.set(key, value);
+      return query.size > 0 ? `${path}?${query}` : path;
+    },
+    [kept],
+  );
 }

@@ -3,24 +3,29 @@ import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { FreePerson } from "../../core/answers/freeWhen.ts";
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
+import { Choice } from "../../ui/choice.tsx";
+import { DateField } from "../../ui/dateField.tsx";
 import { DATE_HINT, readDate, writeDate } from "../../ui/dateText.ts";
-import { Field, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
+import { Field, TextInput } from "../../ui/field.tsx";
 import { hoursText, shortDay } from "../../ui/format.ts";
 // Free when: a role, a skill, hours and dates give who could take that now, or from when.
 import Link from "../../ui/link.tsx";
+import { namedOptions, none, textOptions } from "../../ui/options.ts";
+import { Picker } from "../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { readAmount } from "../../ui/useDraft.ts";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 
 const MOST_LISTED = 30;
+const levels = ["1", "2", "3", "4", "5"] as const;
 
 export function FreeSheet({ onClose }: { onClose: () => void }) {
   const { roles, skills } = useNames();
   const { today } = usePlanFacts();
   const [roleId, setRole] = useState("");
   const [skillId, setSkill] = useState("");
-  const [level, setLevel] = useState(3);
+  const [level, setLevel] = useState<(typeof levels)[number]>("3");
   const [hours, setHours] = useState("40");
   const [from, setFrom] = useState(writeDate(formatDay(today)));
   const [until, setUntil] = useState(writeDate(formatDay(today + 13)));
@@ -32,7 +37,7 @@ export function FreeSheet({ onClose }: { onClose: () => void }) {
     isSound
       ? {
           roleId: roleId || null,
-          skills: skillId ? [{ skillId, level }] : [],
+          skills: skillId ? [{ skillId, level: Number(level) }] : [],
           minutes: Math.round(amount.value * 60),
           from: parseDay(first),
           until: parseDay(last),
@@ -48,24 +53,14 @@ export function FreeSheet({ onClose }: { onClose: () => void }) {
       <SheetSection>
         <div className="space-y-3">
           <Field label="Role">
-            <Select value={roleId} onChange={(event) => setRole(event.target.value)}>
-              <option value="">Any role</option>
-              <NamedOptions list={roles} />
-            </Select>
+            <Picker value={roleId} onChange={(value) => setRole(value)} options={[none("Any role"), ...namedOptions(roles)]} />
           </Field>
           <div className="grid grid-cols-[1fr_84px] gap-2">
             <Field label="Skill">
-              <Select value={skillId} onChange={(event) => setSkill(event.target.value)}>
-                <option value="">Any skill</option>
-                <NamedOptions list={skills} />
-              </Select>
+              <Picker value={skillId} onChange={(value) => setSkill(value)} options={[none("Any skill"), ...namedOptions(skills)]} />
             </Field>
             <Field label="Least level">
-              <Select value={level} onChange={(event) => setLevel(Number(event.target.value))} disabled={skillId === ""}>
-                {[1, 2, 3, 4, 5].map((own) => (
-                  <option key={own}>{own}</option>
-                ))}
-              </Select>
+              <Choice value={level} onChange={setLevel} disabled={skillId === ""} options={textOptions(levels)} />
             </Field>
           </div>
           <div className="grid grid-cols-[70px_1fr_1fr] gap-2">
@@ -73,10 +68,10 @@ export function FreeSheet({ onClose }: { onClose: () => void }) {
               <TextInput inputMode="decimal" value={hours} onChange={(event) => setHours(event.target.value)} />
             </Field>
             <Field label="From" fault={first ? undefined : DATE_HINT}>
-              <TextInput value={from} onChange={(event) => setFrom(event.target.value)} />
+              <DateField value={from} onChange={setFrom} />
             </Field>
             <Field label="Until" fault={last && (!first || last >= first) ? undefined : "A day after it."}>
-              <TextInput value={until} onChange={(event) => setUntil(event.target.value)} />
+              <DateField value={until} onChange={setUntil} />
             </Field>
           </div>
         </div>
@@ -112,7 +107,7 @@ function Line({ person: { personId, name, roleName }, says }: { person: FreePers
       className="flex items-baseline justify-between gap-3 rounded-[4px] px-1 py-1 hover:bg-well"
     >
       <span className="min-w-0 truncate">
-        {name} <span className="text-[12.5px] text-ink-2">{roleName}</span>
+        {name} <span className="text-side">{roleName}</span>
       </span>
       <span className="whitespace-nowrap text-[13px] text-ink-2">{says}</span>
     </Link>

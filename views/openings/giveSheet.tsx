@@ -6,14 +6,19 @@ import type { CandidateRow, Candidates } from "../../core/answers/openings.ts";
 import { hourTenths } from "../../core/plan/units.ts";
 import type { Share } from "../../core/staffing/fillOpening.ts";
 import { Button } from "../../ui/button.tsx";
+import { CheckboxField } from "../../ui/checkbox.tsx";
+import { Choice } from "../../ui/choice.tsx";
+import { DateField } from "../../ui/dateField.tsx";
 import { DATE_HINT, readDate } from "../../ui/dateText.ts";
-import { Field, Select, TextInput } from "../../ui/field.tsx";
+import { Field, FormFault, TextInput } from "../../ui/field.tsx";
 import { hoursText, shareText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
+import { wordOptions } from "../../ui/options.ts";
+import { Radios } from "../../ui/radios.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { readAmount } from "../../ui/useDraft.ts";
 import { ImpactView, useImpact } from "../frame/impact.tsx";
-import { missingText } from "./candidatePanel.tsx";
+import { missingText } from "./candidateColumns.tsx";
 import type { OpeningsHook } from "./useOpenings.ts";
 
 type Way = "whole" | "hours" | "until" | "split";
@@ -61,25 +66,15 @@ export function GiveSheet({
           {person.name} can cover {hoursText(person.covered)} h of it, {shareText(person.cover)}.
           {person.missing.length > 0 && <span className="text-ochre-ink"> Misses: {person.missing.map(missingText).join(", ")}.</span>}
         </p>
-        <fieldset className="space-y-1">
-          <legend className="sr-only">How much</legend>
-          {(Object.keys(ways) as Way[]).map((own) => (
-            <label key={own} className="flex items-center gap-2">
-              <input type="radio" name="way" className="accent-pine" checked={way === own} onChange={() => setWay(own)} />
-              {ways[own]}
-            </label>
-          ))}
-        </fieldset>
+        <Radios label="How much" value={way} onChange={setWay} options={wordOptions(ways)} />
         <div className="space-y-3 pt-3">
           {way === "split" && (
             <Field label="With">
-              <Select value={otherId} onChange={(event) => setOther(event.target.value)}>
-                {others.map(({ personId, name, cover }) => (
-                  <option key={personId} value={personId}>
-                    {name}, covers {shareText(cover)}
-                  </option>
-                ))}
-              </Select>
+              <Choice
+                value={otherId}
+                onChange={(value) => setOther(value)}
+                options={others.map(({ personId, name, cover }) => ({ value: personId, text: `${name}, covers ${shareText(cover)}` }))}
+              />
             </Field>
           )}
           {(way === "hours" || way === "split") && (
@@ -89,18 +84,13 @@ export function GiveSheet({
           )}
           {way === "until" && (
             <Field label="Last day" fault={until === "" || date ? undefined : DATE_HINT} hint="The rest stays open">
-              <TextInput value={until} placeholder="8 Feb 2027" onChange={(event) => setUntil(event.target.value)} />
+              <DateField value={until} onChange={setUntil} />
             </Field>
           )}
-          <label className="flex items-center gap-2">
-            <input type="checkbox" className="accent-pine" checked={isPencilled} onChange={(event) => setPencilled(event.target.checked)} />
+          <CheckboxField checked={isPencilled} onChange={(isOn) => setPencilled(isOn)}>
             Pencilled for now
-          </label>
-          {fault && (
-            <p role="alert" className="text-over">
-              {fault}
-            </p>
-          )}
+          </CheckboxField>
+          <FormFault>{fault}</FormFault>
           <Button look="main" disabled={!query} onClick={() => void give()}>
             Give it
           </Button>

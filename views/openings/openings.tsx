@@ -4,8 +4,11 @@ import { Search } from "lucide-react";
 import type { AnswerOf } from "../../client/questions.ts";
 import type { Initial } from "../../client/session.tsx";
 import { Button } from "../../ui/button.tsx";
-import { Select, TextInput } from "../../ui/field.tsx";
+import { CheckboxField } from "../../ui/checkbox.tsx";
 import { countText, hoursText } from "../../ui/format.ts";
+import { none, textOptions } from "../../ui/options.ts";
+import { Picker } from "../../ui/picker.tsx";
+import { SearchInput } from "../../ui/searchInput.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { CandidatePanel } from "./candidatePanel.tsx";
 import { FreeSheet } from "./freeSheet.tsx";
@@ -13,7 +16,7 @@ import { GiveSheet } from "./giveSheet.tsx";
 import { OpeningList } from "./openingList.tsx";
 import { ProposalSheet } from "./proposalSheet.tsx";
 import { OpeningTabs } from "./tabs.tsx";
-import { useOpenings } from "./useOpenings.ts";
+import { type OpeningsHook, useOpenings } from "./useOpenings.ts";
 
 /** What the sheet shows besides a gift to somebody. */
 const [FREE, PROPOSAL] = ["free", "proposal"];
@@ -38,44 +41,7 @@ export function Openings({
           <Figure value={`${hoursText(openings.reduce((sum, { minutes }) => sum + minutes, 0))} h`} says="with nobody" />
         </>
       }
-      actions={
-        <>
-          <OpeningTabs />
-          <label className="flex items-center gap-1.5">
-            <input
-              type="checkbox"
-              className="accent-pine"
-              checked={view.pipeline}
-              onChange={(event) => setView({ pipeline: event.target.checked || null })}
-            />
-            Pipeline
-          </label>
-          <Select
-            aria-label="Role"
-            value={view.role}
-            onChange={(event) => setView({ role: event.target.value || null })}
-            className="w-[112px]!"
-          >
-            <option value="">Any role</option>
-            {[...new Set(openings.map(({ roleName }) => roleName))].sort().map((name) => (
-              <option key={name}>{name}</option>
-            ))}
-          </Select>
-          <TextInput
-            aria-label="Search openings"
-            placeholder="Task, project, skill"
-            value={view.find}
-            onChange={(event) => setView({ find: event.target.value || null })}
-            className="w-[130px]!"
-          />
-          <Button onClick={() => setView({ sheet: FREE })}>
-            <Search size={14} /> Free when?
-          </Button>
-          <Button look="main" disabled={shown.length === 0} onClick={() => setView({ sheet: PROPOSAL })}>
-            Propose for all
-          </Button>
-        </>
-      }
+      actions={<OpeningTools hook={hook} />}
       sheet={
         view.sheet === FREE ? (
           <FreeSheet onClose={close} />
@@ -113,5 +79,36 @@ export function Openings({
         </div>
       )}
     </Screen>
+  );
+}
+
+function OpeningTools({ hook: { openings, shown, view, setView } }: { hook: OpeningsHook }) {
+  return (
+    <>
+      <OpeningTabs />
+      <CheckboxField checked={view.pipeline} onChange={(isOn) => setView({ pipeline: isOn || null })}>
+        Pipeline
+      </CheckboxField>
+      <Picker
+        label="Role"
+        value={view.role}
+        onChange={(role) => setView({ role: role || null })}
+        width={130}
+        options={[none("Any role"), ...textOptions([...new Set(openings.map(({ roleName }) => roleName))].sort())]}
+      />
+      <SearchInput
+        label="Search openings"
+        placeholder="Task, project, skill"
+        value={view.find}
+        onChange={(text) => setView({ find: text || null })}
+        width={130}
+      />
+      <Button onClick={() => setView({ sheet: FREE })}>
+        <Search size={14} /> Free when?
+      </Button>
+      <Button look="main" disabled={shown.length === 0} onClick={() => setView({ sheet: PROPOSAL })}>
+        Propose for all
+      </Button>
+    </>
   );
 }

@@ -5,6 +5,8 @@ import { usePlan } from "../../client/session.tsx";
 import type { OpeningRow } from "../../core/answers/openings.ts";
 import type { Proposal, ProposalLine } from "../../core/staffing/proposal.ts";
 import { Button } from "../../ui/button.tsx";
+import { CheckboxField } from "../../ui/checkbox.tsx";
+import { FormFault } from "../../ui/field.tsx";
 import { countText, hoursText, moneyText, shareText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
@@ -40,11 +42,7 @@ export function ProposalSheet({ openings, onClose }: { openings: readonly Openin
   };
   return (
     <Sheet title="Proposal for all" subtitle={`${countText(ids.length, "opening")}: most hours, then skills, then cost`} onClose={onClose}>
-      {fault && (
-        <p role="alert" className="text-over">
-          {fault}
-        </p>
-      )}
+      <FormFault>{fault}</FormFault>
       {!proposal && !fault && (
         <p role="status" className="text-ink-2">
           Working out who could take what, so that nobody goes over…
@@ -57,7 +55,7 @@ export function ProposalSheet({ openings, onClose }: { openings: readonly Openin
               Covers <span className="font-semibold">{hoursText(proposal.covered)}</span> of {hoursText(proposal.total)} h, nobody over in
               any week.
             </p>
-            <p className="text-[12.5px] text-ink-2">
+            <p className="text-side">
               {proposal.isBest
                 ? proposal.covered > proposal.quick
                   ? `${hoursText(proposal.covered - proposal.quick)} h more than taking them one by one.`
@@ -91,18 +89,19 @@ function Line({ line, isTaken, onToggle }: { line: ProposalLine; isTaken: boolea
   const { currency } = usePlanFacts();
   const { taskName, projectName, name, minutes, total, fit, cost } = line;
   return (
-    <label className={`flex items-start gap-2 border-line border-t py-1.5 first:border-t-0 ${isTaken ? "" : "opacity-60"}`}>
-      <input type="checkbox" className="mt-1 accent-pine" checked={isTaken} onChange={onToggle} aria-label={`${taskName} to ${name}`} />
-      <span className="min-w-0 flex-1">
-        <span className="block truncate">
-          {taskName} <span className="text-[12.5px] text-ink-2">{projectName}</span>
+    <div className={`border-line border-t py-1.5 first:border-t-0 ${isTaken ? "" : "opacity-60"}`}>
+      <CheckboxField checked={isTaken} onChange={onToggle} label={`${taskName} to ${name}`}>
+        <span className="block">
+          <span className="block truncate">
+            {taskName} <span className="text-side">{projectName}</span>
+          </span>
+          <span className="block truncate font-medium">→ {name}</span>
+          <span className="block text-side">
+            {minutes < total ? `${hoursText(minutes)} of ${hoursText(total)} h` : `${hoursText(total)} h`} · fit {shareText(fit)} ·{" "}
+            {currency} {moneyText(cost)}
+          </span>
         </span>
-        <span className="block truncate font-medium">→ {name}</span>
-        <span className="block text-[12.5px] text-ink-2">
-          {minutes < total ? `${hoursText(minutes)} of ${hoursText(total)} h` : `${hoursText(total)} h`} · fit {shareText(fit)} · {currency}{" "}
-          {moneyText(cost)}
-        </span>
-      </span>
-    </label>
+      </CheckboxField>
+    </div>
   );
 }

@@ -1,8 +1,10 @@
 "use client";
 // Binds the Openings screen to the plan: which opening is looked at, who is compared, what is given to whom.
 import { parseAsArrayOf, parseAsBoolean, parseAsString, useQueryStates } from "nuqs";
+import { useCallback, useMemo } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
+import type { OpeningRow } from "../../core/answers/openings.ts";
 import type { Share } from "../../core/staffing/fillOpening.ts";
 import { newId } from "../../ui/newId.ts";
 
@@ -22,13 +24,9 @@ export function useOpenings(initial: Initial<AnswerOf<"openings">>, first: Initi
     },
     { shallow: true },
   );
+  const show = useCallback((set: Parameters<typeof setView>[0]) => void setView(set), [setView]);
   const openings = useAnswer("openings", { pipeline: view.pipeline }, initial);
-  const text = view.find.toLowerCase().trim();
-  const shown = openings.filter(
-    ({ taskName, projectName, roleName, skills }) =>
-      (view.role === "" || roleName === view.role) &&
-      [taskName, projectName, roleName, ...skills.map(({ name }) => name)].some((name) => name.toLowerCase().includes(text)),
-  );
+  const shown = useMemo(() => openings.filter((row) => fits(row, view.role, view.find)), [openings, view.role, view.find]);
   const selectedId = shown.some(({ id }) => id === view.opening) ? view.opening : (shown[0]?.id ?? null);
   const candidates = useAnswer("candidates", { openingId: selectedId ?? "" }, first);
   const give = async (openingId: string, shares: readonly Share[], isPencilled: boolean): Promise<string | null> => {
@@ -40,7 +38,7 @@ export function useOpenings(initial: Initial<AnswerOf<"openings">>, first: Initi
   };
   return {
     view,
-    setView: (set: Parameters<typeof setView>[0]) => void setView(set),
+    setView: show,
     openings,
     shown,
     selectedId,
@@ -52,6 +50,12 @@ export function useOpenings(initial: Initial<AnswerOf<"openings">>, first: Initi
     },
     give,
   };
+}
+
+function fits({ taskName, projectName, roleName, skills }: OpeningRow, role: string, find: string): boolean {
+  const text = find.toLowerCase().trim();
+  const said = [taskName, projectName, roleName, ...skills.map(({ name }) => name)];
+  return (role === "" || roleName === role) && said.some((name) => name.toLowerCase().includes(text));
 }
 
 export type OpeningsHook = ReturnType<typeof useOpenings>;

@@ -1,14 +1,16 @@
 "use client";
 // Changing many people at once: what is left empty stays as it is; what it does is shown before it is done.
 import { zodResolver } from "@hookform/resolvers/zod";
-import { useForm } from "react-hook-form";
+import { type UseFormReturn, useForm } from "react-hook-form";
 import * as z from "zod";
 import { formatDay } from "../../core/calendar/day.ts";
 import type { Edit } from "../../core/edits/edit.ts";
 import { Button } from "../../ui/button.tsx";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
-import { Field, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
+import { Field, TextInput } from "../../ui/field.tsx";
+import { FormCheckbox, FormChoice, FormDate, FormPicker } from "../../ui/form.tsx";
 import { countText } from "../../ui/format.ts";
+import { namedOptions, none, textOptions } from "../../ui/options.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { ImpactView, useImpact } from "../frame/impact.tsx";
@@ -32,10 +34,9 @@ const fieldsSchema = z
 type Fields = z.infer<typeof fieldsSchema>;
 
 export function BulkSheet({ people }: { people: PeopleHook }) {
-  const { roles, calendars, teams, skills } = useNames();
   const { today } = usePlanFacts();
   const ids = [...people.ticked].filter((id) => people.rows.some(({ person }) => person.id === id));
-  const { register, handleSubmit, watch, formState } = useForm<Fields>({
+  const form = useForm<Fields>({
     resolver: zodResolver(fieldsSchema),
     mode: "onChange",
     defaultValues: {
@@ -51,6 +52,7 @@ export function BulkSheet({ people }: { people: PeopleHook }) {
       from: writeDate(formatDay(today)),
     },
   });
+  const { handleSubmit, watch, formState } = form;
   const fields = watch();
   const edit = editOf(ids, fields);
   const impact = useImpact(edit && fieldsSchema.safeParse(fields).success ? edit : null);
@@ -58,61 +60,12 @@ export function BulkSheet({ people }: { people: PeopleHook }) {
     const made = editOf(ids, typed);
     if (made && (await people.edit(made))) people.untickAll();
   };
-  const choice = (
-    name: "calendarId" | "mainRoleId" | "teamId" | "skillId",
-    label: string,
-    list: readonly { id: string; name: string }[],
-  ) => (
-    <Field label={label}>
-      <Select {...register(name)}>
-        <option value="">{name === "teamId" ? "No other team" : name === "skillId" ? "No other skill" : "As it is"}</option>
-        <NamedOptions list={list} />
-      </Select>
-    </Field>
-  );
   return (
     <Sheet title={countText(ids.length, "person", "people")} subtitle="What is left as it is stays" onClose={people.untickAll}>
       <form noValidate onSubmit={(event) => void handleSubmit(save)(event)}>
         <SheetSection>
           <div className="space-y-3">
-            {choice("calendarId", "Calendar", calendars)}
-            {choice("mainRoleId", "Main role", roles)}
-            {choice("teamId", "Joins the team", teams)}
-            <div className="grid grid-cols-[1fr_84px] gap-2">
-              {choice("skillId", "Skill", skills)}
-              <Field label="Level">
-                <Select {...register("level")}>
-                  {["1", "2", "3", "4", "5"].map((level) => (
-                    <option key={level}>{level}</option>
-                  ))}
-                </Select>
-              </Field>
-            </div>
-            <div className="grid grid-cols-2 gap-3">
-              <Field label="Kind">
-                <Select {...register("kind")}>
-                  <option value="">As it is</option>
-                  <option value="employee">Employee</option>
-                  <option value="contractor">Contractor</option>
-                </Select>
-              </Field>
-              <Field label="Place">
-                <TextInput {...register("location")} placeholder="as it is" />
-              </Field>
-            </div>
-            <fieldset className="rounded-card border border-line p-2.5">
-              <label className="flex items-center gap-2">
-                <input type="checkbox" {...register("hasWeek")} className="accent-pine" /> Another week from a date on
-              </label>
-              {fields.hasWeek && (
-                <div className="space-y-2 pt-2">
-                  <WeekFields register={register} name="week" faults={formState.errors.week} />
-                  <Field label="From" fault={formState.errors.from?.message}>
-                    <TextInput {...register("from")} />
-                  </Field>
-                </div>
-              )}
-            </fieldset>
+            <BulkFields form={form} />
             <Button type="submit" look="main" disabled={!edit || formState.isSubmitting}>
               Change {countText(ids.length, "person", "people")}
             </Button>
@@ -121,6 +74,61 @@ export function BulkSheet({ people }: { people: PeopleHook }) {
         {edit && <ImpactView impact={impact} />}
       </form>
     </Sheet>
+  );
+}
+
+function BulkFields({ form: { register, control, watch, formState } }: { form: UseFormReturn<Fields> }) {
+  const { roles, calendars, teams, skills } = useNames();
+  const choice = (
+    name: "calendarId" | "mainRoleId" | "teamId" | "skillId",
+    label: string,
+    list: readonly { id: string; name: string }[],
+  ) => (
+    <Field label={label}>
+      <FormPicker
+        control={control}
+        name={name}
+        options={[none(name === "teamId" ? "No other team" : name === "skillId" ? "No other skill" : "As it is"), ...namedOptions(list)]}
+      />
+    </Field>
+  );
+  return (
+    <>
+      {choice("calendarId", "Calendar", calendars)}
+      {choice("mainRoleId", "Main role", roles)}
+      {choice("teamId", "Joins the team", teams)}
+      <div className="grid grid-cols-[1fr_84px] gap-2">
+        {choice("skillId", "Skill", skills)}
+        <Field label="Level">
+          <FormChoice control={control} name="level" options={textOptions(["1", "2", "3", "4", "5"])} />
+        </Field>
+      </div>
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="Kind">
+          <FormChoice
+            control={control}
+            name="kind"
+            options={[none("As it is"), { value: "employee", text: "Employee" }, { value: "contractor", text: "Contractor" }]}
+          />
+        </Field>
+        <Field label="Place">
+          <TextInput {...register("location")} placeholder="as it is" />
+        </Field>
+      </div>
+      <fieldset className="rounded-card border border-line p-2.5">
+        <FormCheckbox control={control} name="hasWeek">
+          Another week from a date on
+        </FormCheckbox>
+        {watch("hasWeek") && (
+          <div className="space-y-2 pt-2">
+            <WeekFields register={register} name="week" faults={formState.errors.week} />
+            <Field label="From" fault={formState.errors.from?.message}>
+              <FormDate control={control} name="from" />
+            </Field>
+          </div>
+        )}
+      </fieldset>
+    </>
   );
 }
 

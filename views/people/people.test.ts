@@ -12,7 +12,7 @@ const model = buildModel(fernhollow());
 const rows = rosterOf(model, { range: { start: parseDay("2027-01-25"), stop: parseDay("2027-03-22") }, grain: "week" });
 const everybody: Filters = { search: "", role: "", skill: "", level: 1, team: "", place: "", kind: "" };
 const found = (filters: Partial<Filters>) =>
-  rosterGroups(rows, { ...everybody, ...filters }, "plan", "none")[0].rows.map(({ person }) => person.id);
+  rosterGroups(rows, { ...everybody, ...filters }, "none")[0].rows.map(({ person }) => person.id);
 
 test("filters narrow the roster together, and a skill asks for its least level", () => {
   expect(found({ role: "Lighting technician" })).toEqual(["ines", "teo", "liis"]);
@@ -25,19 +25,13 @@ test("filters narrow the roster together, and a skill asks for its least level",
 
 test("every person stands in a group, in several where they have several skills or teams", () => {
   for (const grouping of groupings) {
-    const groups = rosterGroups(rows, everybody, "name", grouping);
+    const groups = rosterGroups(rows, everybody, grouping);
     const ids = groups.flatMap(({ rows: own }) => own.map(({ person }) => person.id));
     expect(new Set(ids)).toEqual(new Set(rows.map(({ person }) => person.id)));
     if (grouping === "role" || grouping === "kind") expect(ids).toHaveLength(rows.length);
   }
-  const teams = rosterGroups(rows, everybody, "plan", "team").map(({ title }) => title);
+  const teams = rosterGroups(rows, everybody, "team").map(({ title }) => title);
   expect(teams.at(-1)).toBe("No team");
-});
-
-test("the roster sorts by use, most first, and by hours of the week", () => {
-  const shares = rosterGroups(rows, everybody, "used", "none")[0].rows.map(({ load, capacity }) => (capacity === 0 ? -1 : load / capacity));
-  expect(shares).toEqual([...shares].sort((a, b) => b - a));
-  expect(rosterGroups(rows, everybody, "hours", "none")[0].rows.at(-1)?.person.id).toBe("pia");
 });
 
 test("a person's weeks of the window stand one after another, and unplaced hours are told", () => {

@@ -5,7 +5,7 @@ import type { AnswerOf } from "../../client/questions.ts";
 import type { Initial } from "../../client/session.tsx";
 import type { RosterRow } from "../../core/answers/roster.ts";
 import { shareOf } from "../../core/plan/units.ts";
-import { Button } from "../../ui/button.tsx";
+import { Button, TextButton } from "../../ui/button.tsx";
 import { hoursText, shareText, wholeText } from "../../ui/format.ts";
 import { useKeys } from "../../ui/keys.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
@@ -59,10 +59,8 @@ export function People({ initial }: { initial: Initial<AnswerOf<"roster">> }) {
     >
       {rows.length === 0 ? (
         <Empty title="Nobody is on the roster yet">
-          <button type="button" className="text-pine underline" onClick={add}>
-            Add the first person
-          </button>
-          , bring people in from a file, or open a plan from the menu at the top right.
+          <TextButton onClick={add}>Add the first person</TextButton>, bring people in from a file, or open a plan from the menu at the top
+          right.
         </Empty>
       ) : (
         <Roster people={people} />

@@ -2,127 +2,142 @@
 // The form of a person: name, roles, skills, calendar, newest week, employment.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { Plus, X } from "lucide-react";
-import { useFieldArray, useForm } from "react-hook-form";
+import { type Control, type UseFormReturn, useController, useFieldArray, useForm } from "react-hook-form";
 import { Button, IconButton } from "../../ui/button.tsx";
-import { Field, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
+import { CheckboxField } from "../../ui/checkbox.tsx";
+import { Field, FormFault, TextInput } from "../../ui/field.tsx";
+import { FormCheckbox, FormChoice, FormDate, FormPicker } from "../../ui/form.tsx";
+import { namedOptions, none, textOptions, wordOptions } from "../../ui/options.ts";
+import { Unfold } from "../../ui/unfold.tsx";
 import { useNames } from "../frame/facts.ts";
 import { type PersonFields, personFields } from "./personForm.ts";
 import { WeekFields } from "./weekFields.tsx";
 
-export function PersonForm({
-  initial,
-  isNew,
-  onSave,
-}: {
+type Form = UseFormReturn<PersonFields>;
+
+interface PersonFormProps {
   initial: PersonFields;
   isNew: boolean;
   onSave: (fields: PersonFields) => Promise<void>;
-}) {
-  const { roles, calendars, skills } = useNames();
-  const { register, control, handleSubmit, watch, formState } = useForm<PersonFields>({
-    resolver: zodResolver(personFields),
-    defaultValues: initial,
-  });
-  const levels = useFieldArray({ control, name: "skills" });
-  const { errors, isDirty, isSubmitting } = formState;
-  const [roleId, hasPattern] = watch(["roleId", "hasPattern"]);
+}
+
+export function PersonForm({ initial, isNew, onSave }: PersonFormProps) {
+  const { roles, calendars } = useNames();
+  const form = useForm<PersonFields>({ resolver: zodResolver(personFields), defaultValues: initial });
+  const { register, control, handleSubmit, watch, formState } = form;
+  const roleId = watch("roleId");
   return (
     <form className="space-y-3" noValidate onSubmit={(event) => void handleSubmit(onSave)(event)}>
-      <Field label="Name" fault={errors.name?.message}>
-        <TextInput {...register("name")} autoFocus={isNew} aria-invalid={errors.name !== undefined} />
+      <Field label="Name" fault={formState.errors.name?.message}>
+        <TextInput {...register("name")} autoFocus={isNew} />
       </Field>
       <div className="grid grid-cols-2 gap-3">
         <Field label="Main role">
-          <Select {...register("roleId")}>
-            <option value="">No role yet</option>
-            <NamedOptions list={roles} />
-          </Select>
+          <FormPicker control={control} name="roleId" options={[none("No role yet"), ...namedOptions(roles)]} />
         </Field>
         <Field label="Calendar">
-          <Select {...register("calendarId")}>
-            <NamedOptions list={calendars} />
-          </Select>
+          <FormPicker control={control} name="calendarId" options={namedOptions(calendars)} />
         </Field>
       </div>
-      <details>
-        <summary className="cursor-pointer text-[13px] text-ink-2">Other roles</summary>
-        <div className="grid grid-cols-2 gap-x-3 gap-y-1 pt-1.5">
-          {roles
-            .filter(({ id }) => id !== roleId)
-            .map(({ id, name }) => (
-              <label key={id} className="flex items-center gap-1.5 text-[13px]">
-                <input type="checkbox" value={id} {...register("otherRoleIds")} className="accent-pine" /> {name}
-              </label>
-            ))}
-        </div>
-      </details>
-      <fieldset className="rounded-card border border-line p-2.5">
-        <label className="flex items-center gap-2">
-          <input type="checkbox" {...register("hasPattern")} className="accent-pine" /> A week of their own
-        </label>
-        {hasPattern && (
-          <>
-            <div className="pt-2">
-              <WeekFields register={register} name="week" faults={errors.week} />
-            </div>
-            <div className="pt-2">
-              <Field label="From" fault={errors.patternFrom?.message} hint="A later day adds a new week behind the one there is">
-                <TextInput placeholder="8 Feb 2027" {...register("patternFrom")} />
-              </Field>
-            </div>
-          </>
-        )}
-      </fieldset>
-      <div className="grid grid-cols-2 gap-3">
-        <Field label="Employed from" fault={errors.employedFrom?.message}>
-          <TextInput placeholder="8 Feb 2027" {...register("employedFrom")} aria-invalid={errors.employedFrom !== undefined} />
-        </Field>
-        <Field label="until" fault={errors.employedTo?.message}>
-          <TextInput placeholder="no end" {...register("employedTo")} aria-invalid={errors.employedTo !== undefined} />
-        </Field>
-        <Field label="Kind">
-          <Select {...register("kind")}>
-            <option value="employee">Employee</option>
-            <option value="contractor">Contractor</option>
-          </Select>
-        </Field>
-        <Field label="Place">
-          <TextInput {...register("location")} />
-        </Field>
-      </div>
-      <div>
-        <p className="mb-1 text-[13px] text-ink-2">Skills</p>
-        {levels.fields.map((field, at) => (
-          <div key={field.id} className="mb-1 flex gap-1.5">
-            <Select aria-label={`Skill ${at + 1}`} {...register(`skills.${at}.skillId`)}>
-              <option value="">Choose</option>
-              <NamedOptions list={skills} />
-            </Select>
-            <Select aria-label={`Level of skill ${at + 1}`} {...register(`skills.${at}.level`)} className="w-[62px]!">
-              {["1", "2", "3", "4", "5"].map((level) => (
-                <option key={level}>{level}</option>
-              ))}
-            </Select>
-            <IconButton label="Take this skill away" onClick={() => levels.remove(at)}>
-              <X size={14} />
-            </IconButton>
-          </div>
-        ))}
-        {errors.skills?.message && (
-          <p role="alert" className="text-[12.5px] text-over">
-            {errors.skills.message}
-          </p>
-        )}
-        <Button look="quiet" onClick={() => levels.append({ skillId: "", level: "3" })} className="px-1!">
-          <Plus size={14} /> Add a skill
-        </Button>
-      </div>
+      <Unfold title="Other roles">
+        <OtherRoles control={control} roles={roles.filter(({ id }) => id !== roleId)} />
+      </Unfold>
+      <OwnWeek form={form} />
+      <Employment form={form} />
+      <SkillFields form={form} />
       <Field label="E-mail">
         <TextInput type="email" {...register("email")} />
       </Field>
-      <Button type="submit" look="main" disabled={isSubmitting || (!isNew && !isDirty)}>
+      <Button type="submit" look="main" disabled={formState.isSubmitting || (!isNew && !formState.isDirty)}>
         {isNew ? "Add person" : "Save"}
       </Button>
     </form>
+  );
+}
+
+function OwnWeek({ form: { register, control, watch, formState } }: { form: Form }) {
+  return (
+    <fieldset className="space-y-2 rounded-card border border-line p-2.5">
+      <FormCheckbox control={control} name="hasPattern">
+        A week of their own
+      </FormCheckbox>
+      {watch("hasPattern") && (
+        <>
+          <WeekFields register={register} name="week" faults={formState.errors.week} />
+          <Field label="From" fault={formState.errors.patternFrom?.message} hint="A later day adds a new week behind the one there is">
+            <FormDate control={control} name="patternFrom" />
+          </Field>
+        </>
+      )}
+    </fieldset>
+  );
+}
+
+const kinds = { employee: "Employee", contractor: "Contractor" } as const;
+
+function Employment({ form: { register, control, formState } }: { form: Form }) {
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      <Field label="Employed from" fault={formState.errors.employedFrom?.message}>
+        <FormDate control={control} name="employedFrom" />
+      </Field>
+      <Field label="until" fault={formState.errors.employedTo?.message}>
+        <FormDate control={control} name="employedTo" placeholder="no end" />
+      </Field>
+      <Field label="Kind">
+        <FormChoice control={control} name="kind" options={wordOptions(kinds)} />
+      </Field>
+      <Field label="Place">
+        <TextInput {...register("location")} />
+      </Field>
+    </div>
+  );
+}
+
+function SkillFields({ form: { control, formState } }: { form: Form }) {
+  const { skills } = useNames();
+  const levels = useFieldArray({ control, name: "skills" });
+  return (
+    <fieldset>
+      <legend className="field-label">Skills</legend>
+      {levels.fields.map((field, at) => (
+        <div key={field.id} className="mb-1 flex gap-1.5">
+          <FormPicker
+            label={`Skill ${at + 1}`}
+            control={control}
+            name={`skills.${at}.skillId`}
+            options={[none("Choose"), ...namedOptions(skills)]}
+          />
+          <FormChoice
+            label={`Level of skill ${at + 1}`}
+            control={control}
+            name={`skills.${at}.level`}
+            width={62}
+            options={textOptions(["1", "2", "3", "4", "5"])}
+          />
+          <IconButton label="Take this skill away" onClick={() => levels.remove(at)}>
+            <X size={14} />
+          </IconButton>
+        </div>
+      ))}
+      <FormFault>{formState.errors.skills?.message}</FormFault>
+      <Button look="quiet" onClick={() => levels.append({ skillId: "", level: "3" })} className="px-1!">
+        <Plus size={14} /> Add a skill
+      </Button>
+    </fieldset>
+  );
+}
+
+function OtherRoles({ control, roles }: { control: Control<PersonFields>; roles: readonly { id: string; name: string }[] }) {
+  const { field } = useController({ control, name: "otherRoleIds" });
+  const toggle = (id: string) => field.onChange(field.value.includes(id) ? field.value.filter((own) => own !== id) : [...field.value, id]);
+  return (
+    <div className="grid grid-cols-2 gap-x-3 gap-y-1">
+      {roles.map(({ id, name }) => (
+        <CheckboxField key={id} checked={field.value.includes(id)} onChange={() => toggle(id)} isSmall>
+          {name}
+        </CheckboxField>
+      ))}
+    </div>
   );
 }

@@ -1,8 +1,7 @@
-// Which rows of the roster are shown and how: search, filters, order and groups.
+// Which rows of the roster are shown: search, filters and groups.
 import type { RosterRow } from "../../core/answers/roster.ts";
-
-export const sortKeys = ["plan", "name", "role", "place", "hours", "used"] as const;
-export type SortKey = (typeof sortKeys)[number];
+import { countText } from "../../ui/format.ts";
+import type { Section } from "../../ui/table/lines.ts";
 
 export const groupings = ["none", "role", "skill", "team", "place", "kind"] as const;
 export type Grouping = (typeof groupings)[number];
@@ -21,19 +20,10 @@ export interface Filters {
   kind: string;
 }
 
-/** A heading with its people; the heading is null where the roster is not grouped. */
-export interface RosterGroup {
-  title: string | null;
-  rows: RosterRow[];
-}
-
-/** The rows that fit every filter, in order, in their groups. Somebody with two skills or teams stands in each. */
-export function rosterGroups(rows: readonly RosterRow[], filters: Filters, sort: SortKey, grouping: Grouping): RosterGroup[] {
-  const found = sorted(
-    rows.filter((row) => fits(row, filters)),
-    sort,
-  );
-  if (grouping === "none") return [{ title: null, rows: found }];
+/** The rows that fit every filter, in their groups. Somebody with two skills or teams stands in each. */
+export function rosterGroups(rows: readonly RosterRow[], filters: Filters, grouping: Grouping): Section<RosterRow>[] {
+  const found = rows.filter((row) => fits(row, filters));
+  if (grouping === "none") return [{ id: "all", title: null, rows: found }];
   const groups = new Map<string, RosterRow[]>();
   for (const row of found) {
     for (const title of titlesOf(row, grouping)) {
@@ -44,7 +34,7 @@ export function rosterGroups(rows: readonly RosterRow[], filters: Filters, sort:
   }
   return [...groups]
     .sort(([a], [b]) => Number(a.startsWith("No ")) - Number(b.startsWith("No ")) || (grouping === "role" ? 0 : a.localeCompare(b)))
-    .map(([title, own]) => ({ title, rows: own }));
+    .map(([title, own]) => ({ id: title, title, says: countText(own.length, "person", "people"), rows: own }));
 }
 
 function titlesOf({ person, roleNames, skills, teamNames }: RosterRow, grouping: Exclude<Grouping, "none">): string[] {
@@ -74,23 +64,4 @@ function fits({ person, roleNames, skills, teamNames }: RosterRow, filters: Filt
     .toLowerCase()
     .split(/\s+/)
     .every((word) => said.includes(word));
-}
-
-function sorted(rows: RosterRow[], key: SortKey): RosterRow[] {
-  const used = ({ capacity, load }: RosterRow) => (capacity === 0 ? (load > 0 ? Number.POSITIVE_INFINITY : -1) : load / capacity);
-  const hours = ({ weeks }: RosterRow) => weeks[0].reduce((sum, own) => sum + own, 0);
-  switch (key) {
-    case "plan":
-      return rows;
-    case "name":
-      return rows.toSorted((a, b) => a.person.name.localeCompare(b.person.name));
-    case "role":
-      return rows.toSorted((a, b) => (a.roleNames[0] ?? "").localeCompare(b.roleNames[0] ?? ""));
-    case "place":
-      return rows.toSorted((a, b) => (a.person.location ?? "").localeCompare(b.person.location ?? ""));
-    case "hours":
-      return rows.toSorted((a, b) => hours(b) - hours(a));
-    case "used":
-      return rows.toSorted((a, b) => used(b) - used(a));
-  }
 }

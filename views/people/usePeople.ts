@@ -8,7 +8,7 @@ import type { Edit } from "../../core/edits/edit.ts";
 import type { Person } from "../../core/plan/schema.ts";
 import { newId } from "../../ui/newId.ts";
 import { usePlanWindow } from "../frame/windowed.ts";
-import { type Filters, groupings, optionalColumns, rosterGroups, type SortKey, sortKeys } from "./rosterView.ts";
+import { type Filters, groupings, optionalColumns, rosterGroups } from "./rosterView.ts";
 
 /** Stands in the URL for a person who is about to be added. */
 const NEW = "new";
@@ -22,7 +22,6 @@ const filterParsers = {
   team: parseAsString.withDefault(""),
   place: parseAsString.withDefault(""),
   kind: parseAsString.withDefault(""),
-  sort: parseAsStringLiteral(sortKeys).withDefault("plan"),
   group: parseAsStringLiteral(groupings).withDefault("none"),
   columns: parseAsArrayOf(parseAsStringLiteral(optionalColumns)).withDefault(["skills", "week", "place"]),
 };
@@ -35,12 +34,12 @@ export function usePeople(initial: Initial<AnswerOf<"roster">>) {
   const [view, setView] = useQueryStates(filterParsers, shallow);
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const select = useCallback((id: string | null) => void setPersonId(id), [setPersonId]);
-  const { find, role, skill, level, team, place, kind, sort, group } = view;
+  const { find, role, skill, level, team, place, kind, group } = view;
   const filters: Filters = useMemo(
     () => ({ search: find, role, skill, level, team, place, kind }),
     [find, role, skill, level, team, place, kind],
   );
-  const groups = useMemo(() => rosterGroups(rows, filters, sort, group), [rows, filters, sort, group]);
+  const groups = useMemo(() => rosterGroups(rows, filters, group), [rows, filters, group]);
   const tick = useCallback(
     (ids: readonly string[], isOn: boolean) =>
       setTicked((known) => {
@@ -66,7 +65,6 @@ export function usePeople(initial: Initial<AnswerOf<"roster">>) {
     isFiltered: role !== "" || skill !== "" || team !== "" || place !== "" || kind !== "",
     view,
     setView: (set: Partial<typeof view> | null) => void setView(set),
-    setSort: (key: SortKey) => void setView({ sort: key === sort ? "plan" : key }),
     ticked,
     tick,
     untickAll: () => setTicked(new Set()),

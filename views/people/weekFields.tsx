@@ -29,17 +29,12 @@ export function WeekFields<T extends { week: string[] }>({
         {weekdays.map((day, at) => (
           <label key={day} className="text-center text-[12px] text-ink-2">
             {day}
-            <TextInput
-              {...register(`${name}.${at}` as Path<T>)}
-              inputMode="decimal"
-              aria-invalid={faults?.[at] !== undefined}
-              className="px-0! text-center"
-            />
+            <TextInput {...register(`${name}.${at}` as Path<T>)} inputMode="decimal" aria-invalid={faults?.[at] !== undefined} />
           </label>
         ))}
       </div>
       {faults && (
-        <p role="alert" className="pt-1 text-[12.5px] text-over">
+        <p role="alert" className="pt-1 text-small text-over">
           Hours of a day are 0 to 24.
         </p>
       )}

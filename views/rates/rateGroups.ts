@@ -3,6 +3,7 @@ import { parseDay } from "../../core/calendar/day.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { Names } from "../../core/plan/names.ts";
 import type { RateEntry } from "../../core/plan/schema.ts";
+import type { Section } from "../../ui/table/lines.ts";
 
 export interface RateLine {
   /** Place in the table's list. */
@@ -22,11 +23,7 @@ export function subjectKey({ personId, roleId, materialId }: RateEntry): string 
 }
 
 /** The groups of a table in the order in which a rate is looked for, materials last; within one, by name and date. */
-export function groupRates(
-  entries: readonly RateEntry[],
-  names: Names,
-  window: Range,
-): { title: string; says: string; rows: RateLine[] }[] {
+export function groupRates(entries: readonly RateEntry[], names: Names, window: Range): Section<RateLine>[] {
   const nameOf = (list: readonly { id: string; name: string }[], id: string | undefined) => list.find((row) => row.id === id)?.name ?? "";
   const groups = [
     { kind: "role", title: "Roles", says: "what an hour of the role costs", name: ({ roleId }: RateEntry) => nameOf(names.roles, roleId) },
@@ -53,7 +50,7 @@ export function groupRates(
       const until = next && subjectKey(next) === subjectKey(entry) ? next.from : undefined;
       return { at, entry, name: name(entry), isFirst, inForce: holds(entry.from, until, window) };
     });
-    return rows.length > 0 ? [{ title, says, rows }] : [];
+    return rows.length > 0 ? [{ id: kind, title, says, rows }] : [];
   });
 }
 

@@ -5,18 +5,24 @@ import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
 import { type FillKey, fillDown, fillKeys } from "../../core/entry/fillDown.ts";
 import { Button } from "../../ui/button.tsx";
-import { Field, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
+import { Choice } from "../../ui/choice.tsx";
+import { Field, TextInput } from "../../ui/field.tsx";
 import { countText, hoursText } from "../../ui/format.ts";
 import { useKeys } from "../../ui/keys.ts";
 import { ColumnChoice } from "../../ui/menu.tsx";
 import { newId } from "../../ui/newId.ts";
+import { namedOptions, none, wordOptions } from "../../ui/options.ts";
+import { Picker } from "../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { useNames } from "../frame/facts.ts";
 import { ImpactView, useImpact } from "../frame/impact.tsx";
+import { usePeopleWithRoom } from "../frame/peopleWithRoom.ts";
+import { taskStates } from "./taskStates.ts";
 import type { ProjectHook } from "./useProject.ts";
 
 export function BulkTasks({ project }: { project: ProjectHook }) {
-  const { roles, people } = useNames();
+  const { roles } = useNames();
+  const { people, onOpen } = usePeopleWithRoom();
   const entries = project.tasks.filter(({ task, isSummary }) => project.ticked.has(task.id) && !isSummary);
   const [roleId, setRole] = useState("");
   const [personId, setPerson] = useState("");
@@ -36,25 +42,20 @@ export function BulkTasks({ project }: { project: ProjectHook }) {
       <SheetSection>
         <div className="space-y-3">
           <Field label="Role">
-            <Select value={roleId} onChange={(event) => setRole(event.target.value)}>
-              <option value="">As it is</option>
-              <NamedOptions list={roles} />
-            </Select>
+            <Picker value={roleId} onChange={(value) => setRole(value)} options={[none("As it is"), ...namedOptions(roles)]} />
           </Field>
           <Field label="Give what is open to" hint={`${hoursText(open)} h of them have nobody yet`}>
-            <Select value={personId} onChange={(event) => setPerson(event.target.value)} disabled={open === 0}>
-              <option value="">Nobody</option>
-              <NamedOptions list={people} />
-            </Select>
+            <Picker
+              value={personId}
+              onOpen={onOpen}
+              onChange={(value) => setPerson(value)}
+              disabled={open === 0}
+              options={[none("Nobody"), ...namedOptions(people)]}
+            />
           </Field>
           <div className="grid grid-cols-2 gap-3">
             <Field label="State">
-              <Select value={state} onChange={(event) => setState(event.target.value)}>
-                <option value="">As it is</option>
-                <option value="notStarted">Not started</option>
-                <option value="underWay">Under way</option>
-                <option value="done">Done</option>
-              </Select>
+              <Choice value={state} onChange={(value) => setState(value)} options={[none("As it is"), ...wordOptions(taskStates)]} />
             </Field>
             <Field label="Working days" fault={isNumber ? undefined : "A number."}>
               <TextInput value={days} onChange={(event) => setDays(event.target.value)} placeholder="as it is" inputMode="decimal" />
@@ -99,7 +100,7 @@ function FillDown({ entries, project }: { entries: readonly OutlineTask[]; proje
       <Button onClick={() => void fill()} disabled={edits.length === 0} className="mt-2">
         Fill down <kbd className="font-sans opacity-75">F</kbd>
       </Button>
-      {edits.length === 0 && <p className="pt-1 text-[12.5px] text-ink-2">The others say the same already.</p>}
+      {edits.length === 0 && <p className="pt-1 text-side">The others say the same already.</p>}
     </SheetSection>
   );
 }

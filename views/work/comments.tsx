@@ -24,7 +24,7 @@ export function Comments({ taskId, comments }: { taskId: string; comments: reado
     <SheetSection title="Comments">
       {comments.map((comment) => (
         <article key={comment.id} className="group border-line border-b py-1.5">
-          <header className="flex items-center gap-2 text-[12.5px] text-ink-2">
+          <header className="flex items-center gap-2 text-side">
             <span className="font-medium text-ink">{comment.author}</span>
             <time dateTime={comment.at} suppressHydrationWarning>
               {dateTimeText(comment.at)}
@@ -105,7 +105,6 @@ function NewComment({ taskId, names }: { taskId: string; names: MentionNames }) 
           setActive(0);
         }}
         onKeyDown={press}
-        className="placeholder:text-ink-2"
       />
       {offers.length > 0 && (
         <ul aria-label="Who is meant" className="rounded-card border border-line-2">
@@ -127,7 +126,7 @@ function NewComment({ taskId, names }: { taskId: string; names: MentionNames }) 
         <Button onClick={() => void save()} disabled={text.trim() === ""}>
           Comment
         </Button>
-        <span className="text-[12.5px] text-ink-2">or Ctrl Enter</span>
+        <span className="text-side">or Ctrl Enter</span>
       </div>
     </div>
   );

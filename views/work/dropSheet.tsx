@@ -4,6 +4,7 @@ import { useState } from "react";
 import type { Drop, DropOption } from "../../core/answers/drop.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText, longDay } from "../../ui/format.ts";
+import { Radios } from "../../ui/radios.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { ImpactView, useImpact } from "../frame/impact.tsx";
 
@@ -24,20 +25,20 @@ export function DropSheet({
   return (
     <Sheet title={`Start on ${longDay(drop.start)}?`} subtitle={`${taskName} · its links decide when it starts`} onClose={onClose}>
       <SheetSection>
-        <div role="radiogroup" aria-label="What the move means" className="space-y-1">
-          {drop.options.map((own) => (
-            <label
-              key={own.way}
-              className={`flex gap-2 rounded-card border p-2 ${own.way === way ? "border-pine bg-pine-wash" : "border-line"}`}
-            >
-              <input type="radio" name="way" className="accent-pine" checked={own.way === way} onChange={() => setWay(own.way)} />
-              <span>
+        <Radios
+          label="What the move means"
+          value={way}
+          onChange={setWay}
+          options={drop.options.map((own) => ({
+            value: own.way,
+            text: (
+              <>
                 <span className="block font-medium">{titleOf(own)}</span>
-                <span className="block text-[12.5px] text-ink-2">{noteOf(own)}</span>
-              </span>
-            </label>
-          ))}
-        </div>
+                <span className="block text-side">{noteOf(own)}</span>
+              </>
+            ),
+          }))}
+        />
         <div className="flex gap-2 pt-3">
           <Button look="main" disabled={!impact || impact.faults.length > 0} onClick={() => onTake(option)}>
             Do this

@@ -6,7 +6,10 @@ import { useMaybeAnswer } from "../../client/session.tsx";
 import type { Outline, OutlineLink, OutlineTask } from "../../core/answers/outline.ts";
 import type { Link } from "../../core/plan/schema.ts";
 import { Button, IconButton } from "../../ui/button.tsx";
-import { Field, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
+import { Choice } from "../../ui/choice.tsx";
+import { Field, FormFault, TextInput } from "../../ui/field.tsx";
+import { namedOptions, none, wordOptions } from "../../ui/options.ts";
+import { Picker } from "../../ui/picker.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { readAmount, useDraft } from "../../ui/useDraft.ts";
 import { useNames } from "../frame/facts.ts";
@@ -61,41 +64,37 @@ function LinkLine({
       <div className="flex items-center gap-1">
         <span className="min-w-0 flex-1 truncate" title={name}>
           <span className="text-ink-2">{way === "into" ? "follows" : "before"}</span> {name}
-          {otherProject && <span className="text-[12.5px] text-ink-2"> · {otherProject}</span>}
+          {otherProject && <span className="text-side"> · {otherProject}</span>}
         </span>
         <IconButton label={`Take away the link: ${label}`} className="size-7!" onClick={() => void project.removeLink(link.id)}>
           <X size={13} />
         </IconButton>
       </div>
       <div className="grid grid-cols-[auto_54px_minmax(0,1fr)] items-center gap-1.5">
-        <Select
-          aria-label={`${label}, how`}
+        <Choice
+          label={`${label}, how`}
           value={link.kind}
-          onChange={(event) => void project.changeLink(link.id, { kind: event.target.value as Link["kind"] })}
-          className="col-span-3 h-7!"
-        >
-          {Object.entries(linkKinds).map(([kind, text]) => (
-            <option key={kind} value={kind}>
-              {text}
-            </option>
-          ))}
-        </Select>
-        <span className="text-[12.5px] text-ink-2">and then</span>
+          onChange={(value) => void project.changeLink(link.id, { kind: value })}
+          isSmall
+          options={wordOptions(linkKinds)}
+        />
+        <span className="text-side">and then</span>
         <LagInput
           key={link.lagDays ?? 0}
           label={`${label}, lag in days`}
           value={link.lagDays ?? 0}
           onSave={(lagDays) => void project.changeLink(link.id, { lagDays })}
         />
-        <Select
-          aria-label={`${label}, lag in`}
+        <Choice
+          label={`${label}, lag in`}
           value={link.elapsed ? "elapsed" : "working"}
-          onChange={(event) => void project.changeLink(link.id, { elapsed: event.target.value === "elapsed" ? true : null })}
-          className="h-7!"
-        >
-          <option value="working">working days</option>
-          <option value="elapsed">calendar days</option>
-        </Select>
+          onChange={(value) => void project.changeLink(link.id, { elapsed: value === "elapsed" ? true : null })}
+          isSmall
+          options={[
+            { value: "working", text: "working days" },
+            { value: "elapsed", text: "calendar days" },
+          ]}
+        />
       </div>
     </div>
   );
@@ -104,9 +103,7 @@ function LinkLine({
 /** Days of lag, saved on Enter or on leaving it; negative ones overlap. */
 function LagInput({ label, value, onSave }: { label: string; value: number; onSave: (value: number) => void }) {
   const { props } = useDraft({ value, write: String, read: (text) => readAmount(text, -10_000, 10_000), onSave });
-  return (
-    <TextInput {...props} aria-label={label} title="Days of lag; negative ones overlap" inputMode="decimal" className="h-7! text-right" />
-  );
+  return <TextInput {...props} aria-label={label} title="Days of lag; negative ones overlap" inputMode="decimal" isSmall isFigure />;
 }
 
 function AddLink({ entry, outline, project, onDone }: { entry: OutlineTask; outline: Outline; project: Hook; onDone: () => void }) {
@@ -126,43 +123,31 @@ function AddLink({ entry, outline, project, onDone }: { entry: OutlineTask; outl
   return (
     <div className="space-y-2 rounded-card border border-line p-2">
       <Field label="In the project">
-        <Select
+        <Picker
           value={projectId}
-          onChange={(event) => {
-            setProjectId(event.target.value);
+          onChange={(value) => {
+            setProjectId(value);
             setFrom("");
           }}
-        >
-          <NamedOptions list={projects} />
-        </Select>
+          options={namedOptions(projects)}
+        />
       </Field>
       <Field label="The task it follows">
-        <Select value={from} onChange={(event) => setFrom(event.target.value)}>
-          <option value="">Choose</option>
-          {tasks
-            .filter(({ task }) => task.id !== entry.task.id)
-            .map(({ task, depth }) => (
-              <option key={task.id} value={task.id}>
-                {"\u2003".repeat(depth)}
-                {task.name}
-              </option>
-            ))}
-        </Select>
+        <Picker
+          value={from}
+          onChange={setFrom}
+          options={[
+            none("Choose"),
+            ...tasks
+              .filter(({ task }) => task.id !== entry.task.id)
+              .map(({ task: { id, name }, depth }) => ({ value: id, text: name, depth })),
+          ]}
+        />
       </Field>
       <Field label="This task">
-        <Select value={kind} onChange={(event) => setKind(event.target.value as Link["kind"])}>
-          {Object.entries(linkKinds).map(([value, text]) => (
-            <option key={value} value={value}>
-              {text}
-            </option>
-          ))}
-        </Select>
+        <Choice value={kind} onChange={(value) => setKind(value)} options={wordOptions(linkKinds)} />
       </Field>
-      {fault && (
-        <p role="alert" className="text-[12.5px] text-over">
-          {fault}
-        </p>
-      )}
+      <FormFault>{fault}</FormFault>
       <div className="flex gap-2">
         <Button onClick={() => void add()}>Link</Button>
         <Button onClick={onDone}>Back</Button>

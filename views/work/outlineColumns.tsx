@@ -1,11 +1,12 @@
 "use client";
-// The columns of a project's outline that can be shown or left out: their width, heading and what stands in them.
+// The columns of a project's outline that can be shown or left out: their width, heading, what stands in them and what they are sorted by.
 import type { ReactNode } from "react";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import { Avatar, OpenSign } from "../../ui/avatar.tsx";
-import { hoursText, shortDay } from "../../ui/format.ts";
+import { hoursOf, hoursText, longDay, shortDay } from "../../ui/format.ts";
+import type { TableColumn } from "../../ui/table/column.ts";
 
 export const outlineColumns = [
   "role",
@@ -38,43 +39,79 @@ export const columnWords: Record<OutlineColumn, string> = {
   tags: "Tags",
 };
 
-const widths: Record<OutlineColumn, string> = {
-  role: "minmax(138px,0.6fr)",
-  who: "84px",
-  hours: "62px",
-  open: "62px",
-  days: "54px",
-  dates: "124px",
-  progress: "54px",
-  slack: "60px",
-  deadline: "76px",
-  priority: "64px",
-  tags: "minmax(80px,0.6fr)",
+const widths: Record<OutlineColumn, Pick<TableColumn<OutlineTask>, "width" | "grow">> = {
+  role: { width: 138, grow: 0.6 },
+  who: { width: 84 },
+  hours: { width: 62 },
+  open: { width: 62 },
+  days: { width: 54 },
+  dates: { width: 124 },
+  progress: { width: 58 },
+  slack: { width: 60 },
+  deadline: { width: 84 },
+  priority: { width: 68 },
+  tags: { width: 80, grow: 0.6 },
 };
 
 const figures: ReadonlySet<OutlineColumn> = new Set(["hours", "open", "days", "progress", "slack", "priority"]);
 
-/** The grid of a row: tick, name, the columns, the chart. */
-export function gridOf(columns: readonly OutlineColumn[]): string {
-  return `30px minmax(180px,1.3fr) ${columns.map((column) => widths[column]).join(" ")} minmax(160px,2fr)`;
+/** The name, then the columns that are chosen. */
+export function columnsOf(chosen: readonly OutlineColumn[]): TableColumn<OutlineTask>[] {
+  return [name, ...chosen.map(columnOf)];
 }
 
-export function ColumnHead({ column }: { column: OutlineColumn }) {
-  return <span className={`truncate px-2 pt-2 text-ink-2 ${figures.has(column) ? "text-right" : ""}`}>{columnWords[column]}</span>;
+const name: TableColumn<OutlineTask> = {
+  id: "task",
+  head: "Task",
+  width: 180,
+  grow: 1.3,
+  isRowHead: true,
+  value: ({ task }) => task.name,
+  cell: ({ task, isSummary }) => (
+    <>
+      <span className={`truncate ${isSummary ? "heading-soft" : ""}`}>{task.name}</span>
+      {task.atRisk && <span className="ml-1.5 shrink-0 text-small text-ochre-ink">at risk</span>}
+    </>
+  ),
+};
+
+function columnOf(id: OutlineColumn): TableColumn<OutlineTask> {
+  return {
+    id,
+    head: columnWords[id],
+    ...widths[id],
+    isFigure: figures.has(id),
+    value: (entry) => values[id](entry) ?? null,
+    copied: (entry) => copies[id]?.(entry) ?? String(values[id](entry) ?? ""),
+    cellTitle: (entry) => cells[id](entry).title,
+    look: (entry) => cells[id](entry).isOver && "figure-bad",
+    cell: (entry) => <span className="truncate text-[13px]">{cells[id](entry).shown}</span>,
+  };
 }
 
-export function ColumnCell({ column, entry }: { column: OutlineColumn; entry: OutlineTask }) {
-  const cell = cells[column](entry);
-  return (
-    <span
-      data-column={column}
-      title={cell.title}
-      className={`truncate px-2 text-[13px] ${figures.has(column) ? "text-right" : ""} ${cell.isOver ? "font-semibold text-over" : ""}`}
-    >
-      {cell.shown}
-    </span>
-  );
-}
+const values: Record<OutlineColumn, (entry: OutlineTask) => string | number | null | undefined> = {
+  role: ({ roleName }) => roleName,
+  who: ({ work }) =>
+    peopleOf(work)
+      .map(({ name: own }) => own)
+      .join(", ") || null,
+  hours: ({ asked }) => hoursOf(asked),
+  open: ({ open }) => hoursOf(open),
+  days: ({ task, isSummary }) => (isSummary ? null : task.durationDays),
+  dates: ({ dates }) => dates?.start,
+  progress: ({ progress }) => progress,
+  slack: ({ slack }) => slack && Number(days(slack.total)),
+  deadline: ({ task }) => task.deadline,
+  priority: ({ task, isSummary }) => (isSummary ? null : (task.priority ?? 3)),
+  tags: ({ task }) => task.tags?.join(", "),
+};
+
+const copies: Partial<Record<OutlineColumn, (entry: OutlineTask) => string>> = {
+  dates: ({ dates }) => (dates ? `${longDay(dates.start)} – ${longDay(dates.finish)}` : ""),
+};
+
+/** Those of a task's work who do it themselves. */
+export const peopleOf = (work: OutlineTask["work"]) => work.filter(({ kind }) => kind === "person" || kind === "team");
 
 interface Cell {
   shown: ReactNode;
@@ -118,7 +155,7 @@ const cells: Record<OutlineColumn, (entry: OutlineTask) => Cell> = {
 };
 
 function Who({ entry: { work, isSummary, open } }: { entry: OutlineTask }) {
-  const people = work.filter(({ kind }) => kind === "person" || kind === "team");
+  const people = peopleOf(work);
   return (
     <span className="flex items-center">
       {people.slice(0, 3).map(({ assignment, name }) => (
@@ -126,7 +163,7 @@ function Who({ entry: { work, isSummary, open } }: { entry: OutlineTask }) {
           <Avatar name={name} />
         </span>
       ))}
-      {people.length > 3 && <span className="pl-2 text-[12.5px] text-ink-2">+{people.length - 3}</span>}
+      {people.length > 3 && <span className="pl-2 text-side">+{people.length - 3}</span>}
       {!isSummary && open > 0 && <OpenSign label={`${hoursText(open)} hours have nobody yet`} />}
     </span>
   );

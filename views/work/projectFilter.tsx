@@ -3,8 +3,10 @@
 import { ListFilter } from "lucide-react";
 import type { PortfolioRow } from "../../core/answers/portfolio.ts";
 import { Button } from "../../ui/button.tsx";
-import { Field, Select } from "../../ui/field.tsx";
+import { Field } from "../../ui/field.tsx";
 import { Menu } from "../../ui/menu.tsx";
+import { none, textOptions } from "../../ui/options.ts";
+import { Picker } from "../../ui/picker.tsx";
 import { type ProjectGrouping, projectGroupings, titleOf } from "./projectGroups.ts";
 
 const words: Record<ProjectGrouping, string> = { stage: "Stage", client: "Client", category: "Category", lead: "Lead" };
@@ -24,12 +26,11 @@ export function ProjectFilter({
       <div className="w-[230px] space-y-3">
         {projectGroupings.map((key) => (
           <Field key={key} label={words[key]}>
-            <Select value={view[key]} onChange={(event) => onFilter({ [key]: event.target.value || null })}>
-              <option value="">Any</option>
-              {[...new Set(rows.map((row) => titleOf(row, key)))].sort().map((title) => (
-                <option key={title}>{title}</option>
-              ))}
-            </Select>
+            <Picker
+              value={view[key]}
+              onChange={(title) => onFilter({ [key]: title || null })}
+              options={[none("Any"), ...textOptions([...new Set(rows.map((row) => titleOf(row, key)))].sort())]}
+            />
           </Field>
         ))}
         <Button disabled={!isFiltered} onClick={() => onFilter(Object.fromEntries(projectGroupings.map((key) => [key, null])))}>

@@ -1,13 +1,16 @@
 "use client";
 // A project's own facts: to make one, empty or from another one's tasks, and to change one.
 import { zodResolver } from "@hookform/resolvers/zod";
-import { useForm } from "react-hook-form";
+import { type UseFormReturn, useForm } from "react-hook-form";
 import * as z from "zod";
 import type { Project } from "../../core/plan/schema.ts";
 import { Button } from "../../ui/button.tsx";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
-import { Field, KindOptions, NamedOptions, Select, TextInput } from "../../ui/field.tsx";
+import { Field, TextInput } from "../../ui/field.tsx";
+import { FormCheckbox, FormChoice, FormDate, FormPicker } from "../../ui/form.tsx";
+import { kindOptions, namedOptions, none, wordOptions } from "../../ui/options.ts";
 import { useNames } from "../frame/facts.ts";
+import { usePeopleWithRoom } from "../frame/peopleWithRoom.ts";
 
 const stages: Record<Project["stage"], string> = {
   idea: "Idea",
@@ -57,37 +60,23 @@ export function projectSet(fields: ProjectFields) {
   };
 }
 
-export function ProjectForm({
-  project,
-  isNew,
-  saveText,
-  onSave,
-}: {
+type Form = UseFormReturn<ProjectFields>;
+
+interface ProjectFormProps {
   project: Partial<Project>;
   isNew: boolean;
   saveText: string;
   onSave: (fields: ProjectFields) => Promise<void>;
-}) {
-  const { clients, people, calendars, projects, templates } = useNames();
-  const { register, handleSubmit, watch, formState } = useForm<ProjectFields>({
+}
+
+export function ProjectForm({ project, isNew, saveText, onSave }: ProjectFormProps) {
+  const { calendars } = useNames();
+  const form = useForm<ProjectFields>({
     resolver: zodResolver(fieldsSchema),
-    defaultValues: {
-      name: project.name ?? "",
-      code: project.code ?? "",
-      clientId: project.clientId ?? "",
-      category: project.category ?? "",
-      leadId: project.leadId ?? "",
-      calendarId: project.calendarId ?? calendars[0]?.id ?? "",
-      stage: project.stage ?? "approved",
-      probability: project.probability === undefined ? "" : String(project.probability),
-      start: writeDate(project.start),
-      deadline: writeDate(project.deadline),
-      sourceId: "",
-      keepsPeople: false,
-    },
+    defaultValues: valuesOf(project, calendars[0]?.id ?? ""),
   });
+  const { register, handleSubmit, formState } = form;
   const { errors, isDirty, isSubmitting } = formState;
-  const [stage, sourceId] = watch(["stage", "sourceId"]);
   return (
     <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(onSave)(event)}>
       <div className="grid grid-cols-[1fr_84px] gap-3">
@@ -98,68 +87,100 @@ export function ProjectForm({
           <TextInput {...register("code")} />
         </Field>
       </div>
-      {isNew && (
-        <>
-          <Field label="Tasks from" hint="Dates keep their distance from the start in working days">
-            <Select {...register("sourceId")}>
-              <option value="">Nowhere: it begins empty</option>
-              {templates.length > 0 && <KindOptions label="Templates" kind="template" list={templates} />}
-              <KindOptions label="Projects" kind="project" list={projects} />
-            </Select>
-          </Field>
-          {sourceId !== "" && (
-            <label className="flex items-center gap-2">
-              <input type="checkbox" {...register("keepsPeople")} className="accent-pine" /> Its people come along (else their places are
-              open)
-            </label>
-          )}
-        </>
-      )}
+      {isNew && <Source form={form} />}
       <div className="grid grid-cols-2 gap-3">
-        <Field label="Start" fault={errors.start?.message}>
-          <TextInput {...register("start")} placeholder="8 Feb 2027" />
-        </Field>
-        <Field label="Deadline" fault={errors.deadline?.message}>
-          <TextInput {...register("deadline")} placeholder="none" />
-        </Field>
-        <Field label="Stage">
-          <Select {...register("stage")}>
-            {Object.entries(stages).map(([value, text]) => (
-              <option key={value} value={value}>
-                {text}
-              </option>
-            ))}
-          </Select>
-        </Field>
-        {(stage === "pipeline" || stage === "idea") && (
-          <Field label="Likely, %" fault={errors.probability?.message}>
-            <TextInput {...register("probability")} inputMode="decimal" placeholder="100" />
-          </Field>
-        )}
-        <Field label="Calendar" fault={errors.calendarId?.message}>
-          <Select {...register("calendarId")}>
-            <NamedOptions list={calendars} />
-          </Select>
-        </Field>
-        <Field label="Lead">
-          <Select {...register("leadId")}>
-            <option value="">Nobody yet</option>
-            <NamedOptions list={people} />
-          </Select>
-        </Field>
-        <Field label="Client">
-          <Select {...register("clientId")}>
-            <option value="">Own work</option>
-            <NamedOptions list={clients} />
-          </Select>
-        </Field>
-        <Field label="Category">
-          <TextInput {...register("category")} />
-        </Field>
+        <When form={form} />
+        <Whose form={form} />
       </div>
       <Button type="submit" look="main" disabled={isSubmitting || (!isNew && !isDirty)}>
         {saveText}
       </Button>
     </form>
+  );
+}
+
+function valuesOf(project: Partial<Project>, calendarId: string): ProjectFields {
+  return {
+    name: project.name ?? "",
+    code: project.code ?? "",
+    clientId: project.clientId ?? "",
+    category: project.category ?? "",
+    leadId: project.leadId ?? "",
+    calendarId: project.calendarId ?? calendarId,
+    stage: project.stage ?? "approved",
+    probability: project.probability === undefined ? "" : String(project.probability),
+    start: writeDate(project.start),
+    deadline: writeDate(project.deadline),
+    sourceId: "",
+    keepsPeople: false,
+  };
+}
+
+/** What the tasks of a new project are taken from. */
+function Source({ form: { control, watch } }: { form: Form }) {
+  const { projects, templates } = useNames();
+  return (
+    <>
+      <Field label="Tasks from" hint="Dates keep their distance from the start in working days">
+        <FormPicker
+          control={control}
+          name="sourceId"
+          options={[
+            none("Nowhere: it begins empty"),
+            ...kindOptions("Templates", "template", templates),
+            ...kindOptions("Projects", "project", projects),
+          ]}
+        />
+      </Field>
+      {watch("sourceId") !== "" && (
+        <FormCheckbox control={control} name="keepsPeople">
+          Its people come along (else their places are open)
+        </FormCheckbox>
+      )}
+    </>
+  );
+}
+
+function When({ form: { register, control, watch, formState } }: { form: Form }) {
+  const { errors } = formState;
+  const stage = watch("stage");
+  return (
+    <>
+      <Field label="Start" fault={errors.start?.message}>
+        <FormDate control={control} name="start" />
+      </Field>
+      <Field label="Deadline" fault={errors.deadline?.message}>
+        <FormDate control={control} name="deadline" placeholder="none" />
+      </Field>
+      <Field label="Stage">
+        <FormChoice control={control} name="stage" options={wordOptions(stages)} />
+      </Field>
+      {(stage === "pipeline" || stage === "idea") && (
+        <Field label="Likely, %" fault={errors.probability?.message}>
+          <TextInput {...register("probability")} inputMode="decimal" placeholder="100" />
+        </Field>
+      )}
+    </>
+  );
+}
+
+function Whose({ form: { register, control, formState } }: { form: Form }) {
+  const { clients, calendars } = useNames();
+  const { people, onOpen } = usePeopleWithRoom();
+  return (
+    <>
+      <Field label="Calendar" fault={formState.errors.calendarId?.message}>
+        <FormPicker control={control} name="calendarId" options={namedOptions(calendars)} />
+      </Field>
+      <Field label="Lead">
+        <FormPicker control={control} name="leadId" onOpen={onOpen} options={[none("Nobody yet"), ...namedOptions(people)]} />
+      </Field>
+      <Field label="Client">
+        <FormPicker control={control} name="clientId" options={[none("Own work"), ...namedOptions(clients)]} />
+      </Field>
+      <Field label="Category">
+        <TextInput {...register("category")} />
+      </Field>
+    </>
   );
 }

@@ -1,5 +1,7 @@
 // Projects under their headings: by stage, client, category or lead; only those that fit the search.
 import type { PortfolioRow } from "../../core/answers/portfolio.ts";
+import { countText } from "../../ui/format.ts";
+import type { Section } from "../../ui/table/lines.ts";
 
 export const projectGroupings = ["stage", "client", "category", "lead"] as const;
 export type ProjectGrouping = (typeof projectGroupings)[number];
@@ -26,11 +28,7 @@ export type ProjectFilters = { find: string; trouble: boolean } & Record<Project
 export const noFilters: ProjectFilters = { find: "", trouble: false, stage: "", client: "", category: "", lead: "" };
 
 /** The groups with their rows in plan order; empty ones are left out. */
-export function projectGroups(
-  rows: readonly PortfolioRow[],
-  grouping: ProjectGrouping,
-  filters: ProjectFilters,
-): { title: string; rows: PortfolioRow[] }[] {
+export function projectGroups(rows: readonly PortfolioRow[], grouping: ProjectGrouping, filters: ProjectFilters): Section<PortfolioRow>[] {
   const text = filters.find.toLowerCase().trim();
   const groups = new Map<string, PortfolioRow[]>();
   for (const row of rows) {
@@ -45,7 +43,9 @@ export function projectGroups(
     grouping === "stage"
       ? (a: string, b: string) => stageOrder.indexOf(a) - stageOrder.indexOf(b)
       : (a: string, b: string) => a.localeCompare(b);
-  return [...groups].sort(([a], [b]) => order(a, b)).map(([title, own]) => ({ title, rows: own }));
+  return [...groups]
+    .sort(([a], [b]) => order(a, b))
+    .map(([title, own]) => ({ id: title, title, says: countText(own.length, "project"), rows: own }));
 }
 
 /** The heading a project stands under. */

@@ -7,6 +7,7 @@ import { type PartMeaning, readIndentedList, readTaskLine, type TaskLine } from 
 import type { Fault } from "../../core/plan/faults.ts";
 import { Button } from "../../ui/button.tsx";
 import { readDate } from "../../ui/dateText.ts";
+import { FormFault } from "../../ui/field.tsx";
 import { countText } from "../../ui/format.ts";
 import { useNames } from "../frame/facts.ts";
 
@@ -78,13 +79,13 @@ export function QuickEntry({
           onKeyDown={press}
           onPaste={paste}
           autoComplete="off"
-          className="h-8 min-w-0 flex-1 rounded-card border border-line-2 bg-sheet px-2 placeholder:text-ink-3"
+          className="control"
         />
         <Button look="main" disabled={line.name === ""} onClick={() => void add([{ line, depth: 0 }])}>
           Add
         </Button>
       </div>
-      <div id="quick-entry-hint" className="flex min-h-[22px] flex-wrap items-center gap-1.5 pt-1 text-[12.5px] text-ink-2">
+      <div id="quick-entry-hint" className="flex min-h-[22px] flex-wrap items-center gap-1.5 pt-1 text-side">
         {fault ? (
           <span role="alert" className="text-over">
             {fault}
@@ -162,11 +163,7 @@ function PastedList({
           </li>
         ))}
       </ul>
-      {fault && (
-        <p role="alert" className="text-over">
-          {fault}
-        </p>
-      )}
+      <FormFault>{fault}</FormFault>
       <div className="flex items-center gap-2 pt-2">
         <button
           ref={add}

@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from "react";
 import { usePlan } from "../../client/session.tsx";
 import type { Task } from "../../core/plan/schema.ts";
 import { Button } from "../../ui/button.tsx";
-import { Field, TextArea } from "../../ui/field.tsx";
+import { Field, FormFooter, TextArea } from "../../ui/field.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
 
 export function Review({ task }: { task: Task }) {
@@ -15,7 +15,7 @@ export function Review({ task }: { task: Task }) {
     return (
       <SheetSection title="Sent back">
         <p className="whitespace-pre-wrap border-over border-l-2 pl-2">{task.review.reason}</p>
-        <p className="pt-1 text-[12.5px] text-ink-2">Set its state to done once that is settled.</p>
+        <p className="pt-1 text-side">Set its state to done once that is settled.</p>
       </SheetSection>
     );
   if (task.state !== "done") return null;
@@ -56,12 +56,12 @@ function SendBack({ onSend, onLeave }: { onSend: (reason: string) => void; onLea
       <Field label="What is missing">
         <TextArea ref={field} value={reason} onChange={(event) => setReason(event.target.value)} />
       </Field>
-      <div className="flex gap-2">
+      <FormFooter>
         <Button type="submit" look="main" disabled={reason.trim() === ""}>
           Send back
         </Button>
         <Button onClick={onLeave}>Leave it</Button>
-      </div>
+      </FormFooter>
     </form>
   );
 }

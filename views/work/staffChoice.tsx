@@ -44,7 +44,7 @@ export function StaffChoice({
   return (
     <fieldset className="mt-1 rounded-card border border-line-2 p-2">
       <legend className="px-1 font-medium">{title}</legend>
-      <p className="pb-1 text-[12.5px] text-ink-2">Now: {figures(answer.before)}</p>
+      <p className="pb-1 text-side">Now: {figures(answer.before)}</p>
       {answer.outcomes.map((outcome) => (
         <Outcome
           key={outcome.way}
@@ -89,14 +89,14 @@ function Outcome({
       className="block w-full rounded-[4px] border-line border-t px-1 py-1.5 text-left hover:bg-well disabled:opacity-60"
     >
       <span className="block font-medium text-pine">{words.says}</span>
-      <span className="block text-[12.5px] text-ink-2">{words.why}</span>
+      <span className="block text-side">{words.why}</span>
       <span className="block text-[13px]">{figures(outcome)}</span>
       {outcome.projectFinish !== before.projectFinish && (
-        <span className={`block text-[12.5px] ${isLater ? "text-over" : "text-ink-2"}`}>
+        <span className={`block text-small ${isLater ? "text-over" : "text-ink-2"}`}>
           project finish {shortDay(before.projectFinish)} → {shortDay(outcome.projectFinish)}
         </span>
       )}
-      {outcome.isBeyondDay && <span className="block text-[12.5px] text-over">More than a whole day of somebody</span>}
+      {outcome.isBeyondDay && <span className="block text-small text-over">More than a whole day of somebody</span>}
     </button>
   );
 }

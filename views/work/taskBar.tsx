@@ -1,107 +1,110 @@
 "use client";
 // A task's bar on the chart: dragged along time, with what that would move named before release; a dot at its end draws
 // a link.
-import { type PointerEvent, useRef, useState } from "react";
+import { useRef } from "react";
 import { createPortal } from "react-dom";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import { countText, hoursText, longDay, shortDay } from "../../ui/format.ts";
-import { ChartBar, ChartGrid, percentOf } from "../../ui/timeChart.tsx";
-import { usePlanFacts } from "../frame/facts.ts";
+import { ChartBar, percentOf } from "../../ui/timeChart.tsx";
+import { type Dragged, usePointerDrag } from "../../ui/usePointerDrag.ts";
 import { useImpact } from "../frame/impact.tsx";
 import { useChartPeriods } from "../frame/useChartPeriods.ts";
 import type { ChartEdits } from "./outlineChart.ts";
+import { peopleOf } from "./outlineColumns.tsx";
 
-interface Drag {
-  /** Where the pointer went down, and is now. */
-  fromX: number;
-  x: number;
-  y: number;
-  days: number;
+interface TaskBarProps {
+  entry: OutlineTask;
+  hue: string;
+  edits: ChartEdits;
 }
 
-export function TaskBar({ entry, hue, edits }: { entry: OutlineTask; hue: string; edits: ChartEdits }) {
-  const { task, isSummary, isMilestone, dates, slack, asked, work, progress } = entry;
-  const { range, periods } = useChartPeriods();
-  const { today } = usePlanFacts();
+export function TaskBar({ entry, hue, edits }: TaskBarProps) {
+  const { task, isSummary, dates, slack, progress } = entry;
+  const { range } = useChartPeriods();
   const cell = useRef<HTMLSpanElement>(null);
-  const [drag, setDrag] = useState<Drag | null>(null);
-  const [link, setLink] = useState<{ x: number; y: number; fromX: number; fromY: number } | null>(null);
-  const people = work.filter(({ kind }) => kind === "person" || kind === "team");
-  const isPencilled = people.length > 0 && people.every(({ assignment }) => assignment.firmness === "pencilled");
-  const look = isSummary ? "summary" : isMilestone ? "milestone" : isPencilled ? "pencilled" : "task";
-  const days = drag?.days ?? 0;
-  if (!dates)
-    return (
-      <span ref={cell} data-chart className="relative h-full border-line border-l">
-        <ChartGrid window={range} periods={periods} today={today} />
-      </span>
-    );
   const perDay = () => (cell.current?.clientWidth ?? 1) / (range.stop - range.start);
-  const down = (event: PointerEvent<HTMLSpanElement>) => {
-    if (isSummary || event.button !== 0) return;
-    event.currentTarget.setPointerCapture(event.pointerId);
-    setDrag({ fromX: event.clientX, x: event.clientX, y: event.clientY, days: 0 });
-  };
-  const move = (event: PointerEvent) => {
-    if (drag) setDrag({ ...drag, x: event.clientX, y: event.clientY, days: Math.round((event.clientX - drag.fromX) / perDay()) });
-  };
-  const up = () => {
-    if (drag && days !== 0) edits.onDrop(task.id, dates.start + days);
-    setDrag(null);
-  };
+  const daysOf = ({ dx }: Dragged) => Math.round(dx / perDay());
+  const { dragged, props } = usePointerDrag({
+    canDrag: !isSummary,
+    keyStep: perDay,
+    onDrop: (drop) => dates && daysOf(drop) !== 0 && edits.onDrop(task.id, dates.start + daysOf(drop)),
+  });
+  if (!dates) return null;
+  const days = dragged ? daysOf(dragged) : 0;
   const left = percentOf(dates.start + days, range);
   const width = percentOf(dates.finish + 1 + days, range) - left;
   return (
-    <span ref={cell} data-chart className="relative h-full border-line border-l">
-      <ChartGrid window={range} periods={periods} today={today} />
+    <span ref={cell} className="absolute inset-0">
       <ChartBar
         window={range}
         start={dates.start + days}
         finish={dates.finish + days}
         hue={hue}
         done={progress}
-        look={look}
+        look={lookOf(entry)}
         isCritical={slack?.isCritical}
         lateFinish={slack && slack.total > 0 && !isSummary && days === 0 ? slack.lateFinish : undefined}
-        title={`${task.name}: ${shortDay(dates.start)} – ${longDay(dates.finish)}, ${hoursText(asked)} hours, ${countText(people.length, "person", "people")}`}
+        title={titleOf(entry)}
       />
       {!isSummary && dates.finish >= range.start && dates.start < range.stop && (
         <>
-          <span
+          <button
+            {...props}
+            type="button"
+            id={`bar-${task.id}`}
             data-bar={task.id}
-            onPointerDown={down}
-            onPointerMove={move}
-            onPointerUp={up}
-            onPointerCancel={() => setDrag(null)}
-            onClick={(event) => days !== 0 && event.stopPropagation()}
+            tabIndex={-1}
+            aria-label={`Move ${task.name}`}
+            title={titleOf(entry)}
             className="absolute inset-y-[4px] z-[3] cursor-grab touch-none active:cursor-grabbing"
             style={{ left: `${left}%`, width: `max(12px, ${width}%)` }}
           />
-          <span
-            data-link-from={task.id}
-            title="Drag to the task that follows"
-            onPointerDown={(event) => {
-              event.stopPropagation();
-              event.currentTarget.setPointerCapture(event.pointerId);
-              setLink({ fromX: event.clientX, fromY: event.clientY, x: event.clientX, y: event.clientY });
-            }}
-            onPointerMove={(event) => link && setLink({ ...link, x: event.clientX, y: event.clientY })}
-            onPointerUp={(event) => {
-              setLink(null);
-              const target = rowUnder(event.clientX, event.clientY);
-              if (target && target !== task.id) edits.onLink(task.id, target);
-            }}
-            onPointerCancel={() => setLink(null)}
-            onClick={(event) => event.stopPropagation()}
-            className="absolute top-1/2 z-[4] -mt-[5px] size-[10px] cursor-crosshair touch-none rounded-full border-2 border-ink-2 bg-sheet opacity-0 hover:opacity-100"
-            style={{ left: `calc(${left + width}% + 1px)` }}
-          />
+          <LinkGrip taskId={task.id} left={left + width} onLink={edits.onLink} />
         </>
       )}
-      {drag && days !== 0 && createPortal(<DropChip taskId={task.id} day={dates.start + days} x={drag.x} y={drag.y} />, document.body)}
-      {link && createPortal(<LinkLine {...link} />, document.body)}
+      {dragged &&
+        days !== 0 &&
+        createPortal(<DropChip taskId={task.id} day={dates.start + days} x={dragged.x} y={dragged.y} />, document.body)}
     </span>
+  );
+}
+
+function lookOf({ isSummary, isMilestone, work }: OutlineTask) {
+  if (isSummary) return "summary";
+  if (isMilestone) return "milestone";
+  const people = peopleOf(work);
+  return people.length > 0 && people.every(({ assignment }) => assignment.firmness === "pencilled") ? "pencilled" : "task";
+}
+
+function titleOf({ task, dates, asked, work }: OutlineTask): string {
+  if (!dates) return task.name;
+  const people = countText(peopleOf(work).length, "person", "people");
+  return `${task.name}: ${shortDay(dates.start)} – ${longDay(dates.finish)}, ${hoursText(asked)} hours, ${people}`;
+}
+
+/** The dot at the end of a bar from which a link is drawn to the task that follows. */
+function LinkGrip({ taskId, left, onLink }: { taskId: string; left: number; onLink: ChartEdits["onLink"] }) {
+  const { dragged, props } = usePointerDrag({
+    onDrop: ({ x, y }) => {
+      const target = rowUnder(x, y);
+      if (target && target !== taskId) onLink(taskId, target);
+    },
+  });
+  return (
+    <>
+      <button
+        {...props}
+        type="button"
+        data-link-from={taskId}
+        tabIndex={-1}
+        aria-label="Link to the task that follows"
+        title="Drag to the task that follows"
+        className="link-grip"
+        style={{ left: `calc(${left}% + 1px)` }}
+      />
+      {dragged && createPortal(<LinkLine {...dragged} />, document.body)}
+    </>
   );
 }
 
@@ -114,10 +117,10 @@ function rowUnder(x: number, y: number): string | null {
 }
 
 /** The line that is being drawn. */
-function LinkLine({ fromX, fromY, x, y }: { fromX: number; fromY: number; x: number; y: number }) {
+function LinkLine({ dx, dy, x, y }: Dragged) {
   return (
     <svg aria-hidden="true" className="pointer-events-none fixed inset-0 z-50 size-full">
-      <line x1={fromX} y1={fromY} x2={x} y2={y} stroke="var(--pine)" strokeWidth="2" />
+      <line x1={x - dx} y1={y - dy} x2={x} y2={y} stroke="var(--pine)" strokeWidth="2" />
       <circle cx={x} cy={y} r="4" fill="var(--pine)" />
     </svg>
   );

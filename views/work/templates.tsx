@@ -17,7 +17,7 @@ export function Templates({ projectId, projectName }: { projectId: string; proje
   const save = () => void session.edit({ kind: "addTemplate", id: newId("template"), name: name.trim(), projectId });
   return (
     <SheetSection title="Templates">
-      <p className="pb-2 text-[12.5px] text-ink-2">
+      <p className="pb-2 text-side">
         Keeps the tasks, links and work as they are now. A new project takes them over; dates move with its start by working days.
       </p>
       <div className="flex items-end gap-2">

@@ -4,8 +4,9 @@ import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { TimeLeftRow } from "../../core/answers/timeLeft.ts";
 import { type Day, formatDay, parseDay } from "../../core/calendar/day.ts";
+import { DateField } from "../../ui/dateField.tsx";
 import { readDate, writeDate } from "../../ui/dateText.ts";
-import { Field, TextInput } from "../../ui/field.tsx";
+import { Field } from "../../ui/field.tsx";
 import { hoursText } from "../../ui/format.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { Vessel } from "../../ui/vessel.tsx";
@@ -31,7 +32,7 @@ export function TimeLeftSheet({ projectId, until, onClose }: { projectId: string
     >
       <SheetSection>
         <Field label="Before the end of" fault={date === null ? "Write a day such as 8 Feb 2027." : undefined}>
-          <TextInput value={typed} onChange={(event) => setTyped(event.target.value)} />
+          <DateField value={typed} onChange={setTyped} />
         </Field>
       </SheetSection>
       {groups.map(({ state, title }) => {
@@ -42,9 +43,9 @@ export function TimeLeftSheet({ projectId, until, onClose }: { projectId: string
               <div key={row.personId} className="py-1">
                 <div className="flex justify-between gap-3">
                   <span className="min-w-0 truncate">
-                    {row.name} <span className="text-[12.5px] text-ink-2">{row.roleName}</span>
+                    {row.name} <span className="text-side">{row.roleName}</span>
                   </span>
-                  <span className={`whitespace-nowrap ${state === "trouble" ? "font-semibold text-over" : ""}`}>
+                  <span className={`whitespace-nowrap ${state === "trouble" ? "figure-bad" : ""}`}>
                     {state === "helper" ? `${hoursText(row.have)} h free` : `${hoursText(row.remaining)} of ${hoursText(row.have)} h`}
                   </span>
                 </div>

@@ -9,7 +9,7 @@ import { Button } from "../../ui/button.tsx";
 import { countText, hoursText, shortDay } from "../../ui/format.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { conflictText } from "../frame/conflictText.ts";
-import type { Setting } from "./useProject.ts";
+import type { Setting } from "./useTaskEdits.ts";
 
 export function WhySection({ entry, onChange }: { entry: OutlineTask; onChange: (set: Setting<Task>) => void }) {
   const why = useMaybeAnswer("why", { taskId: entry.task.id }, null);

@@ -4,11 +4,13 @@ import { useMaybeAnswer } from "../../client/session.tsx";
 import type { WorkWeeks } from "../../core/answers/workWeeks.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import type { Assignment } from "../../core/plan/schema.ts";
+import { Choice } from "../../ui/choice.tsx";
 import { readDate, writeDate } from "../../ui/dateText.ts";
-import { Field, Select, TextInput } from "../../ui/field.tsx";
+import { Field, TextInput } from "../../ui/field.tsx";
 import { hoursText, shortDay } from "../../ui/format.ts";
+import { wordOptions } from "../../ui/options.ts";
 import { readAmount, useDraft } from "../../ui/useDraft.ts";
-import type { Setting } from "./useProject.ts";
+import type { Setting } from "./useTaskEdits.ts";
 
 export const statements = [
   { key: "hours", text: "h in all", says: "hours in all", most: 1_000_000 },
@@ -53,42 +55,31 @@ export function WorkShape({
     <div className="mb-1 space-y-2 rounded-card border border-line p-2">
       <div className="grid grid-cols-2 gap-2">
         <Field label="Stated as">
-          <Select value={stated} disabled={isEffort} onChange={(event) => restate(event.target.value)} aria-label={`${name}, stated as`}>
-            {statements.map(({ key, says }) => (
-              <option key={key} value={key}>
-                {says}
-              </option>
-            ))}
-            <option value="custom">week by week</option>
-          </Select>
+          <Choice
+            value={stated}
+            disabled={isEffort}
+            onChange={(value) => restate(value)}
+            label={`${name}, stated as`}
+            options={[...statements.map(({ key, says }) => ({ value: key, text: says })), { value: "custom", text: "week by week" }]}
+          />
         </Field>
         <Field label="How firm">
-          <Select
+          <Choice
             value={assignment.firmness ?? "confirmed"}
-            onChange={(event) => onChange({ firmness: event.target.value as Assignment["firmness"] })}
-            aria-label={`${name}, how firm`}
-          >
-            {Object.entries(firmnesses).map(([value, text]) => (
-              <option key={value} value={value}>
-                {text}
-              </option>
-            ))}
-          </Select>
+            onChange={(value) => onChange({ firmness: value })}
+            label={`${name}, how firm`}
+            options={wordOptions(firmnesses)}
+          />
         </Field>
         {!isEffort && stated !== "custom" && (
           <>
             <Field label="Spread">
-              <Select
+              <Choice
                 value={assignment.shape ?? "even"}
-                onChange={(event) => onChange({ shape: event.target.value as Assignment["shape"] })}
-                aria-label={`${name}, spread`}
-              >
-                {Object.entries(shapes).map(([value, text]) => (
-                  <option key={value} value={value}>
-                    {text}
-                  </option>
-                ))}
-              </Select>
+                onChange={(value) => onChange({ shape: value })}
+                label={`${name}, spread`}
+                options={wordOptions(shapes)}
+              />
             </Field>
             <span />
             <DateInput label={`${name}, from`} text="From" value={assignment.from} onSave={(from) => onChange({ from })} />
@@ -153,7 +144,7 @@ function WeekBars({
   const most = Math.max(1, ...weeks.map(({ minutes }) => minutes));
   return (
     <figure>
-      <figcaption className="pb-1 text-[12.5px] text-ink-2">Hours a week</figcaption>
+      <figcaption className="pb-1 text-side">Hours a week</figcaption>
       <div className="flex h-[46px] items-end gap-[3px]">
         {weeks.slice(0, 40).map(({ week, minutes, over }) => (
           <span
@@ -161,7 +152,7 @@ function WeekBars({
             title={`week of ${shortDay(week.start)}: ${hoursText(minutes)} h`}
             className="flex min-w-0 flex-1 flex-col items-center justify-end text-[10.5px] text-ink-2 leading-tight"
           >
-            {weeks.length <= 9 && <span className={over ? "font-semibold text-over" : ""}>{hoursText(minutes)}</span>}
+            {weeks.length <= 9 && <span className={over ? "figure-bad" : ""}>{hoursText(minutes)}</span>}
             <span className={`w-full ${over ? "sign-over" : "bg-room"}`} style={{ height: Math.max(1, (minutes / most) * 28) }} />
           </span>
         ))}
@@ -194,12 +185,7 @@ function BucketInput({
   return (
     <label className="text-[11.5px] text-ink-2">
       {writeDate(bucket.from).replace(/ \d{4}$/, "")}
-      <TextInput
-        {...props}
-        aria-label={`${name}, hours from ${writeDate(bucket.from)}`}
-        inputMode="decimal"
-        className="h-7! px-1! text-right"
-      />
+      <TextInput {...props} aria-label={`${name}, hours from ${writeDate(bucket.from)}`} inputMode="decimal" isSmall isFigure />
     </label>
   );
 }

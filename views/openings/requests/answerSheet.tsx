@@ -5,14 +5,17 @@ import type { RequestRow } from "../../../core/answers/requests.ts";
 import type { Edit } from "../../../core/edits/edit.ts";
 import type { WorkRequest } from "../../../core/plan/schema.ts";
 import { Button } from "../../../ui/button.tsx";
-import { Field, Select, TextArea } from "../../../ui/field.tsx";
+import { Field, FormFault, TextArea } from "../../../ui/field.tsx";
 import { dateTimeText, hoursText, longDay, shareText, shortDay } from "../../../ui/format.ts";
 // A request in the side sheet: its history, who could do it, what saying yes does to everybody's load, and the answers.
 import Link from "../../../ui/link.tsx";
 import { momentOn } from "../../../ui/momentOn.ts";
+import { namedOptions, none } from "../../../ui/options.ts";
+import { Picker } from "../../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
-import { useFrame, useNames, usePlanFacts } from "../../frame/facts.ts";
+import { useFrame, usePlanFacts } from "../../frame/facts.ts";
 import { ImpactView, useImpact } from "../../frame/impact.tsx";
+import { usePeopleWithRoom } from "../../frame/peopleWithRoom.ts";
 import { useLinkTo } from "../../frame/windowed.ts";
 
 type Step = WorkRequest["state"];
@@ -50,7 +53,7 @@ export function AnswerSheet({ row, onClose }: { row: RequestRow; onClose: () => 
           {request.history.map(({ at, by, to, step, text }) => (
             <li key={at} className="py-1">
               <span className="font-medium">{by}</span> {stepWords[step]}{" "}
-              <time dateTime={at} suppressHydrationWarning className="text-[12.5px] text-ink-2">
+              <time dateTime={at} suppressHydrationWarning className="text-side">
                 {dateTimeText(at)}, to {to}
               </time>
               {text && <p className="whitespace-pre-wrap text-ink-2">{text}</p>}
@@ -66,13 +69,23 @@ function Answers({ row: { request } }: { row: RequestRow }) {
   const session = usePlan();
   const { user } = useFrame();
   const { today } = usePlanFacts();
-  const { people } = useNames();
+  const { people, onOpen } = usePeopleWithRoom();
   const candidates = useMaybeAnswer("candidates", request.personId === undefined ? { openingId: request.assignmentId ?? "" } : null, null);
   const ranked = [...(candidates?.fitting ?? []), ...(candidates?.near ?? [])];
   const [chosen, setChosen] = useState("");
   const [text, setText] = useState("");
   const [fault, setFault] = useState<string | null>(null);
   const personId = chosen || request.offeredId || request.personId || ranked[0]?.personId || "";
+  const choices = [
+    ...(personId === "" ? [none("Choose")] : []),
+    ...ranked.map((own) => ({
+      value: own.personId,
+      text: own.name,
+      side: `covers ${shareText(own.cover)}`,
+      group: "By room, fit and cost",
+    })),
+    ...namedOptions(people.filter(({ id }) => !ranked.some((own) => own.personId === id))).map((own) => ({ ...own, group: "Everybody" })),
+  ];
   const name = people.find(({ id }) => id === personId)?.name ?? "";
   const lead = request.history[0].by;
   const editOf = (step: Step, at: string): Edit => {
@@ -92,36 +105,12 @@ function Answers({ row: { request } }: { row: RequestRow }) {
       <SheetSection title="Answer">
         <div className="space-y-3">
           <Field label="Who">
-            <Select value={personId} onChange={(event) => setChosen(event.target.value)}>
-              {personId === "" && <option value="">Choose</option>}
-              {ranked.length > 0 && (
-                <optgroup label="By room, fit and cost">
-                  {ranked.map((own) => (
-                    <option key={own.personId} value={own.personId}>
-                      {own.name}, covers {shareText(own.cover)}
-                    </option>
-                  ))}
-                </optgroup>
-              )}
-              <optgroup label="Everybody">
-                {people
-                  .filter(({ id }) => !ranked.some((own) => own.personId === id))
-                  .map(({ id, name: own }) => (
-                    <option key={id} value={id}>
-                      {own}
-                    </option>
-                  ))}
-              </optgroup>
-            </Select>
+            <Picker value={personId} onOpen={onOpen} onChange={setChosen} options={choices} />
           </Field>
           <Field label="Message, or why not">
             <TextArea value={text} onChange={(event) => setText(event.target.value)} />
           </Field>
-          {fault && (
-            <p role="alert" className="text-over">
-              {fault}
-            </p>
-          )}
+          <FormFault>{fault}</FormFault>
           <div className="flex flex-wrap gap-2">
             <Button look="main" disabled={personId === ""} onClick={() => void answer("confirmed")}>
               Confirm

@@ -2,10 +2,10 @@
 import { parseAsString, useQueryState } from "nuqs";
 import type { AnswerOf } from "../../../client/questions.ts";
 import { type Initial, useAnswer } from "../../../client/session.tsx";
-import { TextInput } from "../../../ui/field.tsx";
 import { dateTimeText } from "../../../ui/format.ts";
 // The outbox: a stand-in for mail that ships with the application. What would be sent is listed here.
 import Link from "../../../ui/link.tsx";
+import { SearchInput } from "../../../ui/searchInput.tsx";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
 import { useLinkTo } from "../../frame/windowed.ts";
 import { OpeningTabs } from "../tabs.tsx";
@@ -25,13 +25,7 @@ export function Outbox({ initial }: { initial: Initial<AnswerOf<"outbox">> }) {
       actions={
         <>
           <OpeningTabs />
-          <TextInput
-            aria-label="Search messages"
-            placeholder="Search messages"
-            value={find}
-            onChange={(event) => void setFind(event.target.value || null)}
-            className="w-[180px]!"
-          />
+          <SearchInput label="Search messages" value={find} onChange={(text) => void setFind(text || null)} width={180} />
         </>
       }
     >
@@ -47,11 +41,11 @@ export function Outbox({ initial }: { initial: Initial<AnswerOf<"outbox">> }) {
                 <Link href={linkTo("/openings/requests", { request: requestId })} className="font-semibold hover:underline">
                   {subject}
                 </Link>
-                <time dateTime={at} suppressHydrationWarning className="ml-auto text-[12.5px] text-ink-2">
+                <time dateTime={at} suppressHydrationWarning className="ml-auto text-side">
                   {dateTimeText(at)}
                 </time>
               </div>
-              <div className="text-[12.5px] text-ink-2">
+              <div className="text-side">
                 {by} to {to}
               </div>
               <p className="whitespace-pre-wrap">{said}</p>

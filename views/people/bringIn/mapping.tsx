@@ -1,22 +1,26 @@
 "use client";
 import { tableKinds } from "../../../core/tables/preview.ts";
 import { tableNames } from "../../../core/tables/table.ts";
-import { Field, Select } from "../../../ui/field.tsx";
+import { Choice } from "../../../ui/choice.tsx";
+import { Field } from "../../../ui/field.tsx";
 // How a file is taken: which table it is, which of its columns is which, how its days are written.
 import { wholeText } from "../../../ui/format.ts";
+import { namedOptions, none, wordOptions } from "../../../ui/options.ts";
+import { Picker } from "../../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { useNames } from "../../frame/facts.ts";
 import type { BringInHook } from "./useBringIn.ts";
 
+type Read = NonNullable<BringInHook["read"]>;
+
+interface PartProps {
+  hook: BringInHook;
+  read: Read;
+}
+
 export function Mapping({ hook }: { hook: BringInHook }) {
-  const { read, ways, preview, setWays } = hook;
-  const names = useNames();
+  const { read, ways } = hook;
   if (!read) return null;
-  const kind = tableKinds[ways.table];
-  const header = read.sheets[ways.sheet].rows[0] ?? [];
-  const mapping = preview?.mapping ?? ways.mapping ?? kind.columns.map(() => null);
-  const choose = (column: number, position: number | null) =>
-    setWays({ mapping: mapping.map((own, at) => (at === column ? position : own === position ? null : own)) });
   return (
     <Sheet
       title={read.fileName}
@@ -24,83 +28,94 @@ export function Mapping({ hook }: { hook: BringInHook }) {
       onClose={hook.close}
     >
       <SheetSection>
-        <div className="space-y-3">
-          {read.note && <p className="text-ochre-ink">{read.note}</p>}
-          {read.sheets.length > 1 && (
-            <Field label="Sheet">
-              <Select value={ways.sheet} onChange={(event) => hook.chooseSheet(Number(event.target.value))}>
-                {read.sheets.map(({ name }, at) => (
-                  <option key={name} value={at}>
-                    {name}
-                  </option>
-                ))}
-              </Select>
-            </Field>
-          )}
-          <Field label="Taken as">
-            <Select
-              value={ways.table}
-              onChange={(event) => setWays({ table: event.target.value as typeof ways.table, mapping: null, subjectId: "" })}
-            >
-              {tableNames.map((name) => (
-                <option key={name} value={name}>
-                  {tableKinds[name].title}
-                </option>
-              ))}
-            </Select>
-          </Field>
-          <Field label="Days with slashes" hint="Days as 2027-02-03 or 3.2.2027 are always understood">
-            <Select value={ways.dateOrder} onChange={(event) => setWays({ dateOrder: event.target.value as typeof ways.dateOrder })}>
-              <option value="dayFirst">3/2/2027 is 3 February</option>
-              <option value="monthFirst">3/2/2027 is 2 March</option>
-            </Select>
-          </Field>
-        </div>
+        <TakenAs hook={hook} read={read} />
       </SheetSection>
       <SheetSection title="Columns">
-        <div className="space-y-2">
-          {kind.columns.map(({ key, name, isNeeded }, at) => (
-            <label key={key} className="grid grid-cols-[112px_1fr] items-center gap-2">
-              <span>
-                {name}
-                {isNeeded && <span className="text-ink-2"> *</span>}
-              </span>
-              <Select
-                aria-label={`Column for ${name}`}
-                value={mapping[at] ?? ""}
-                onChange={(event) => choose(at, event.target.value === "" ? null : Number(event.target.value))}
-              >
-                <option value="">not in the file</option>
-                {header.map((text, position) => (
-                  <option key={`${text} ${String(position)}`} value={position}>
-                    {text || `column ${position + 1}`}
-                  </option>
-                ))}
-              </Select>
-            </label>
-          ))}
-          <p className="text-[12.5px] text-ink-2">
-            * has to be there. Columns that are not taken leave the plan as it is; an empty cell empties it.
-          </p>
-        </div>
+        <Columns hook={hook} read={read} />
       </SheetSection>
-      {kind.subject && (
-        <SheetSection>
-          <Field
-            label={kind.subject === "people" ? "Rows that name nobody are about" : "Rows that name no calendar are for"}
-            hint={kind.subject === "people" ? "For the file of one person" : undefined}
-          >
-            <Select value={ways.subjectId} onChange={(event) => setWays({ subjectId: event.target.value })}>
-              <option value="">{kind.subject === "people" ? "nobody" : "none"}</option>
-              {names[kind.subject].map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </Select>
-          </Field>
-        </SheetSection>
-      )}
+      <Subject hook={hook} />
     </Sheet>
+  );
+}
+
+const dateOrders = { dayFirst: "3/2/2027 is 3 February", monthFirst: "3/2/2027 is 2 March" } as const;
+
+function TakenAs({ hook: { ways, setWays, chooseSheet }, read }: PartProps) {
+  return (
+    <div className="space-y-3">
+      {read.note && <p className="text-ochre-ink">{read.note}</p>}
+      {read.sheets.length > 1 && (
+        <Field label="Sheet">
+          <Choice
+            value={String(ways.sheet)}
+            onChange={(value) => chooseSheet(Number(value))}
+            options={read.sheets.map(({ name }, at) => ({ value: String(at), text: name }))}
+          />
+        </Field>
+      )}
+      <Field label="Taken as">
+        <Choice
+          value={ways.table}
+          onChange={(table) => setWays({ table, mapping: null, subjectId: "" })}
+          options={tableNames.map((name) => ({ value: name, text: tableKinds[name].title }))}
+        />
+      </Field>
+      <Field label="Days with slashes" hint="Days as 2027-02-03 or 3.2.2027 are always understood">
+        <Choice value={ways.dateOrder} onChange={(dateOrder) => setWays({ dateOrder })} options={wordOptions(dateOrders)} />
+      </Field>
+    </div>
+  );
+}
+
+function Columns({ hook: { ways, preview, setWays }, read }: PartProps) {
+  const kind = tableKinds[ways.table];
+  const header = read.sheets[ways.sheet].rows[0] ?? [];
+  const mapping = preview?.mapping ?? ways.mapping ?? kind.columns.map(() => null);
+  const choose = (column: number, position: number | null) =>
+    setWays({ mapping: mapping.map((own, at) => (at === column ? position : own === position ? null : own)) });
+  const options = [
+    none("not in the file"),
+    ...header.map((text, position) => ({ value: String(position), text: text || `column ${position + 1}` })),
+  ];
+  return (
+    <div className="space-y-2">
+      {kind.columns.map(({ key, name, isNeeded }, at) => (
+        <div key={key} className="grid grid-cols-[112px_1fr] items-center gap-2">
+          <span>
+            {name}
+            {isNeeded && <span className="text-ink-2"> *</span>}
+          </span>
+          <Choice
+            label={`Column for ${name}`}
+            value={String(mapping[at] ?? "")}
+            onChange={(value) => choose(at, value === "" ? null : Number(value))}
+            options={options}
+          />
+        </div>
+      ))}
+      <p className="text-side">* has to be there. Columns that are not taken leave the plan as it is; an empty cell empties it.</p>
+    </div>
+  );
+}
+
+/** Whom or what rows are about that do not say it. */
+function Subject({ hook: { ways, setWays } }: { hook: BringInHook }) {
+  const names = useNames();
+  const { subject } = tableKinds[ways.table];
+  if (!subject) return null;
+  const isPeople = subject === "people";
+  return (
+    <SheetSection>
+      <Field
+        label={isPeople ? "Rows that name nobody are about" : "Rows that name no calendar are for"}
+        hint={isPeople ? "For the file of one person" : undefined}
+      >
+        <Picker
+          value={ways.subjectId}
+          onChange={(subjectId) => setWays({ subjectId })}
+          options={[none(isPeople ? "nobody" : "none"), ...namedOptions(names[subject])]}
+        />
+      </Field>
+    </SheetSection>
   );
 }

@@ -1,27 +1,20 @@
 "use client";
 // What each row of a file comes to: adds, changes, leaves as it is, or refused with its reasons.
-import { useVirtualizer } from "@tanstack/react-virtual";
-import { useRef, useState } from "react";
+import { useMemo, useState } from "react";
 import type { PreviewRow } from "../../../core/tables/preview.ts";
+import { DataTable } from "../../../ui/dataTable.tsx";
 import { Segmented } from "../../../ui/segmented.tsx";
+import type { TableColumn } from "../../../ui/table/column.ts";
 import type { BringInHook } from "./useBringIn.ts";
 
-const ROW_HEIGHT = 31;
 const words = { adds: "adds", changes: "changes", leaves: "as it is", refuses: "refused" } as const;
-const tones = { adds: "text-level-ink", changes: "text-plum", leaves: "text-ink-2", refuses: "font-semibold text-over" } as const;
+const tones = { adds: "text-level-ink", changes: "text-plum", leaves: "text-ink-2", refuses: "figure-bad" } as const;
 type Shown = "all" | PreviewRow["outcome"];
 
 export function PreviewRows({ hook: { preview } }: { hook: BringInHook }) {
-  const frame = useRef<HTMLDivElement>(null);
   const [shown, setShown] = useState<Shown>("all");
-  const rows = (preview?.rows ?? []).filter(({ outcome }) => shown === "all" || outcome === shown);
-  const virtual = useVirtualizer({
-    count: rows.length,
-    getScrollElement: () => frame.current,
-    estimateSize: () => ROW_HEIGHT,
-    overscan: 12,
-    initialRect: { width: 1000, height: 600 },
-  });
+  const all = preview?.rows;
+  const rows = useMemo(() => (all ?? []).filter(({ outcome }) => shown === "all" || outcome === shown), [all, shown]);
   if (!preview) return <p className="p-6 text-ink-2">Working out what this file would do…</p>;
   if (preview.faults.length > 0)
     return (
@@ -47,43 +40,50 @@ export function PreviewRows({ hook: { preview } }: { hook: BringInHook }) {
           onChange={setShown}
         />
       </div>
-      <div ref={frame} className="min-h-0 flex-1 overflow-auto rounded-t-card border border-line border-b-0 bg-sheet">
-        <table aria-label="Rows of the file" aria-rowcount={rows.length + 1} className="block">
-          <thead className="sticky top-0 z-[1] block bg-sheet">
-            <tr className={`${columns} h-[34px] border-line border-b text-left text-[13px] text-ink-2`}>
-              {["Line", "Outcome", "About", "What changes, or why not"].map((head) => (
-                <th key={head} scope="col" className="font-normal">
-                  {head}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody className="relative block" style={{ height: virtual.getTotalSize() }}>
-            {virtual.getVirtualItems().map(({ index, start }) => (
-              <Row key={rows[index].line} row={rows[index]} top={start} />
-            ))}
-          </tbody>
-        </table>
-        {rows.length === 0 && <p className="p-6 text-ink-2">No such row.</p>}
-      </div>
+      <DataTable
+        name="line"
+        label="Rows of the file"
+        columns={columns}
+        rows={rows}
+        idOf={({ line }) => String(line)}
+        nameOf={({ line }) => `line ${line}`}
+        rowHeight={31}
+        empty="No such row."
+      />
     </>
   );
 }
 
-const columns = "grid grid-cols-[54px_86px_minmax(140px,1fr)_minmax(200px,3fr)] items-center gap-2 px-3";
+const says = (row: PreviewRow) => (row.outcome === "refuses" ? row.reasons.join(" ") : row.says.join(" · "));
 
-function Row({ row, top }: { row: PreviewRow; top: number }) {
-  const says = row.outcome === "refuses" ? row.reasons.join(" ") : row.says.join(" · ");
-  return (
-    <tr className={`${columns} absolute inset-x-0 border-line border-b`} style={{ top, height: ROW_HEIGHT }}>
-      <td className="text-ink-2">{row.line}</td>
-      <td className={tones[row.outcome]}>{words[row.outcome]}</td>
-      <td className="truncate" title={row.about}>
-        {row.about}
-      </td>
-      <td className={`truncate ${row.outcome === "refuses" ? "text-over" : "text-ink-2"}`} title={says}>
-        {says}
-      </td>
-    </tr>
-  );
-}
+const columns: TableColumn<PreviewRow>[] = [
+  { id: "line", head: "Line", width: 66, value: ({ line }) => line, look: () => "text-ink-2", cell: ({ line }) => line },
+  {
+    id: "outcome",
+    head: "Outcome",
+    width: 100,
+    value: ({ outcome }) => words[outcome],
+    look: ({ outcome }) => tones[outcome],
+    cell: ({ outcome }) => words[outcome],
+  },
+  {
+    id: "about",
+    head: "About",
+    width: 140,
+    grow: 1,
+    isRowHead: true,
+    value: ({ about }) => about,
+    cellTitle: ({ about }) => about,
+    cell: ({ about }) => <span className="truncate">{about}</span>,
+  },
+  {
+    id: "says",
+    head: "What changes, or why not",
+    width: 240,
+    grow: 3,
+    value: says,
+    cellTitle: says,
+    look: ({ outcome }) => (outcome === "refuses" ? "text-over" : "text-ink-2"),
+    cell: (row) => <span className="truncate">{says(row)}</span>,
+  },
+];

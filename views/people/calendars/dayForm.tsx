@@ -6,7 +6,8 @@ import * as z from "zod";
 import { formatDay } from "../../../core/calendar/day.ts";
 import { Button } from "../../../ui/button.tsx";
 import { readDate, writeDate } from "../../../ui/dateText.ts";
-import { Field, TextInput } from "../../../ui/field.tsx";
+import { Field, FormFooter, TextInput } from "../../../ui/field.tsx";
+import { FormDate } from "../../../ui/form.tsx";
 import { SheetSection } from "../../../ui/sheet.tsx";
 import { usePlanFacts } from "../../frame/facts.ts";
 import { dateRangeFields, hoursOf } from "../person/rangeFields.ts";
@@ -35,7 +36,7 @@ export function DayForm({
   const { today } = usePlanFacts();
   const known = at === null ? null : (draft.exceptions[at] ?? null);
   const date = known?.from ?? formatDay(day ?? today);
-  const { register, handleSubmit, formState } = useForm<Fields>({
+  const { register, control, handleSubmit, formState } = useForm<Fields>({
     resolver: zodResolver(fieldsSchema),
     defaultValues: { from: writeDate(date), to: writeDate(known?.to ?? date), name: known?.name ?? "", hours: String(known?.hours ?? 0) },
   });
@@ -52,16 +53,16 @@ export function DayForm({
         </Field>
         <div className="grid grid-cols-2 gap-3">
           <Field label="First day" fault={errors.from?.message}>
-            <TextInput {...register("from")} />
+            <FormDate control={control} name="from" />
           </Field>
           <Field label="Last day" fault={errors.to?.message}>
-            <TextInput {...register("to")} />
+            <FormDate control={control} name="to" />
           </Field>
           <Field label="Hours, 0 for free" fault={errors.hours?.message}>
             <TextInput {...register("hours")} inputMode="decimal" />
           </Field>
         </div>
-        <div className="flex flex-wrap gap-2">
+        <FormFooter>
           <Button type="submit">See what this does</Button>
           {known && (
             <Button look="danger" onClick={() => onChange({ exceptions: draft.exceptions.filter((_, row) => row !== at) })}>
@@ -69,7 +70,7 @@ export function DayForm({
             </Button>
           )}
           <Button onClick={onBack}>Back</Button>
-        </div>
+        </FormFooter>
       </form>
     </SheetSection>
   );

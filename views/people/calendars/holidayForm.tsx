@@ -3,8 +3,10 @@
 import { useEffect, useState } from "react";
 import type { Calendar } from "../../../core/plan/schema.ts";
 import { Button } from "../../../ui/button.tsx";
-import { Field, Select, TextInput } from "../../../ui/field.tsx";
+import { Field, FormFault, TextInput } from "../../../ui/field.tsx";
 import { countText } from "../../../ui/format.ts";
+import { none } from "../../../ui/options.ts";
+import { Picker } from "../../../ui/picker.tsx";
 import { SheetSection } from "../../../ui/sheet.tsx";
 import type { Draft } from "./useCalendars.ts";
 
@@ -20,17 +22,14 @@ async function ask<T>(query: Record<string, string>): Promise<T> {
   return answer;
 }
 
-export function HolidayForm({
-  year,
-  draft,
-  onChange,
-  onBack,
-}: {
+interface HolidayProps {
   year: number;
   draft: Draft;
   onChange: (set: Partial<Draft>) => void;
-  onBack: () => void;
-}) {
+}
+
+/** Countries and regions as they are asked for, and the holidays put into the calendar. */
+function useHolidays({ year, draft, onChange }: HolidayProps) {
   const [countries, setCountries] = useState<Place[] | null>(null);
   const [regions, setRegions] = useState<Place[]>([]);
   const [country, setCountry] = useState("");
@@ -64,29 +63,29 @@ export function HolidayForm({
       setFault((error as Error).message);
     }
   };
+  return { countries, regions, country, choose, region, setRegion, years, setYears, fault, fill };
+}
+
+export function HolidayForm({ onBack, ...props }: HolidayProps & { onBack: () => void }) {
+  const { countries, regions, country, choose, region, setRegion, years, setYears, fault, fill } = useHolidays(props);
   return (
     <SheetSection title="Public holidays">
       <div className="space-y-3">
         <Field label="Country">
-          <Select value={country} onChange={(event) => choose(event.target.value)} disabled={!countries}>
-            <option value="">{countries ? "Choose" : "…"}</option>
-            {countries?.map(({ code, name }) => (
-              <option key={code} value={code}>
-                {name}
-              </option>
-            ))}
-          </Select>
+          <Picker
+            value={country}
+            onChange={(value) => choose(value)}
+            disabled={!countries}
+            options={[none(countries ? "Choose" : "…"), ...(countries ?? []).map(({ code, name }) => ({ value: code, text: name }))]}
+          />
         </Field>
         {regions.length > 0 && (
           <Field label="Region" hint="Some regions have holidays of their own">
-            <Select value={region} onChange={(event) => setRegion(event.target.value)}>
-              <option value="">Whole country</option>
-              {regions.map(({ code, name }) => (
-                <option key={code} value={code}>
-                  {name}
-                </option>
-              ))}
-            </Select>
+            <Picker
+              value={region}
+              onChange={(value) => setRegion(value)}
+              options={[none("Whole country"), ...regions.map(({ code, name }) => ({ value: code, text: name }))]}
+            />
           </Field>
         )}
         <div className="grid grid-cols-2 gap-3">
@@ -97,11 +96,7 @@ export function HolidayForm({
             <TextInput inputMode="numeric" value={years.to} onChange={(event) => setYears({ ...years, to: event.target.value })} />
           </Field>
         </div>
-        {fault && (
-          <p role="alert" className="text-over">
-            {fault}
-          </p>
-        )}
+        <FormFault>{fault}</FormFault>
         <div className="flex gap-2">
           <Button disabled={country === ""} onClick={() => void fill()}>
             Fill in, and see what this does

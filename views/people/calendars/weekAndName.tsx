@@ -4,7 +4,7 @@ import { zodResolver } from "@hookform/resolvers/zod";
 import { useForm } from "react-hook-form";
 import * as z from "zod";
 import { Button } from "../../../ui/button.tsx";
-import { Field, TextInput } from "../../../ui/field.tsx";
+import { Field, FormFooter, TextInput } from "../../../ui/field.tsx";
 import { SheetSection } from "../../../ui/sheet.tsx";
 import { WeekFields, weekHours, weekSchema } from "../weekFields.tsx";
 import type { Draft } from "./useCalendars.ts";
@@ -44,11 +44,11 @@ export function WeekAndName({
         </Field>
         <WeekFields register={register} name="week" faults={errors.week} />
         {errors.week?.root && (
-          <p role="alert" className="text-[12.5px] text-over">
+          <p role="alert" className="text-small text-over">
             {errors.week.root.message}
           </p>
         )}
-        <div className="flex flex-wrap gap-2">
+        <FormFooter>
           <Button type="submit" disabled={!isDirty}>
             See what this does
           </Button>
@@ -58,7 +58,7 @@ export function WeekAndName({
               Delete
             </Button>
           )}
-        </div>
+        </FormFooter>
       </form>
     </SheetSection>
   );

@@ -8,9 +8,10 @@ import { usePlan } from "../../../client/session.tsx";
 import { parseDay } from "../../../core/calendar/day.ts";
 import type { Edit } from "../../../core/edits/edit.ts";
 import type { TimeOff } from "../../../core/plan/schema.ts";
-import { Button } from "../../../ui/button.tsx";
+import { Button, TextButton } from "../../../ui/button.tsx";
 import { readDate, writeDate } from "../../../ui/dateText.ts";
-import { Field, TextInput } from "../../../ui/field.tsx";
+import { Field, FormFooter, TextInput } from "../../../ui/field.tsx";
+import { FormDate } from "../../../ui/form.tsx";
 import { rangeText } from "../../../ui/format.ts";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { ImpactView, useImpact } from "../../frame/impact.tsx";
@@ -56,9 +57,7 @@ export function AnswerSheet({
           <p className="pt-1 text-ochre-ink">
             You suggested {rangeOf(timeOff.suggested)}
             {timeOff.reason && ` (“${timeOff.reason}”)`}.{" "}
-            <button type="button" className="text-pine underline" onClick={() => void takeSuggested()}>
-              They agreed: approve those
-            </button>
+            <TextButton onClick={() => void takeSuggested()}>They agreed: approve those</TextButton>
           </p>
         )}
       </SheetSection>
@@ -98,12 +97,12 @@ function Decline({ onAnswer, onBack }: { onAnswer: (reason: string) => void; onB
       <Field label="Why it is declined" fault={formState.errors.reason?.message}>
         <TextInput {...register("reason")} autoFocus />
       </Field>
-      <div className="flex gap-2">
+      <FormFooter>
         <Button type="submit" look="danger">
           Decline
         </Button>
         <Button onClick={onBack}>Back</Button>
-      </div>
+      </FormFooter>
     </form>
   );
 }
@@ -119,7 +118,7 @@ function Suggest({
   onAnswer: (suggested: { from: string; to: string }, reason: string) => void;
   onBack: () => void;
 }) {
-  const { register, handleSubmit, formState } = useForm<z.infer<typeof suggestion>>({
+  const { register, control, handleSubmit, formState } = useForm<z.infer<typeof suggestion>>({
     resolver: zodResolver(suggestion),
     defaultValues: {
       from: writeDate(timeOff.suggested?.from ?? timeOff.from),
@@ -138,21 +137,21 @@ function Suggest({
     >
       <div className="grid grid-cols-2 gap-3">
         <Field label="First day instead" fault={errors.from?.message}>
-          <TextInput {...register("from")} autoFocus />
+          <FormDate control={control} name="from" autoFocus />
         </Field>
         <Field label="Last day instead" fault={errors.to?.message}>
-          <TextInput {...register("to")} />
+          <FormDate control={control} name="to" />
         </Field>
       </div>
       <Field label="Why">
         <TextInput {...register("reason")} />
       </Field>
-      <div className="flex gap-2">
+      <FormFooter>
         <Button type="submit" look="main">
           Suggest these dates
         </Button>
         <Button onClick={onBack}>Back</Button>
-      </div>
+      </FormFooter>
     </form>
   );
 }

@@ -9,7 +9,8 @@ import type { Edit } from "../../../core/edits/edit.ts";
 import type { Person } from "../../../core/plan/schema.ts";
 import { Button } from "../../../ui/button.tsx";
 import { readDate, writeDate } from "../../../ui/dateText.ts";
-import { Field, TextInput } from "../../../ui/field.tsx";
+import { Field, FormFooter, TextInput } from "../../../ui/field.tsx";
+import { FormDate } from "../../../ui/form.tsx";
 import { newId } from "../../../ui/newId.ts";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { usePlanFacts } from "../../frame/facts.ts";
@@ -33,7 +34,7 @@ export function OvertimeForm({
   onClose: () => void;
 }) {
   const { today } = usePlanFacts();
-  const { register, handleSubmit, watch, formState } = useForm<Fields>({
+  const { register, control, handleSubmit, watch, formState } = useForm<Fields>({
     resolver: zodResolver(fieldsSchema),
     mode: "onChange",
     defaultValues: {
@@ -70,16 +71,16 @@ export function OvertimeForm({
           <div className="space-y-3">
             <div className="grid grid-cols-2 gap-3">
               <Field label="First day" fault={errors.from?.message}>
-                <TextInput {...register("from")} />
+                <FormDate control={control} name="from" />
               </Field>
               <Field label="Last day" fault={errors.to?.message}>
-                <TextInput {...register("to")} />
+                <FormDate control={control} name="to" />
               </Field>
               <Field label="Hours a day" fault={errors.hoursPerDay?.message}>
                 <TextInput {...register("hoursPerDay")} inputMode="decimal" />
               </Field>
             </div>
-            <div className="flex gap-2">
+            <FormFooter>
               <Button type="submit" look="main" disabled={formState.isSubmitting || (entry !== null && !formState.isDirty)}>
                 {entry ? "Save" : "Add"}
               </Button>
@@ -88,7 +89,7 @@ export function OvertimeForm({
                   Delete
                 </Button>
               )}
-            </div>
+            </FormFooter>
           </div>
         </SheetSection>
         {(!entry || formState.isDirty) && <ImpactView impact={impact} />}

@@ -32,7 +32,7 @@ export function Weeks({ answer: { spans, calendarName, person }, hook }: { answe
         </span>
         <span className="min-w-0 flex-1">
           {weekHoursText(week)} <span className="text-ink-2">{when}</span>
-          {pattern === null && <span className="block text-[12.5px] text-ink-2">as the calendar {calendarName}</span>}
+          {pattern === null && <span className="block text-side">as the calendar {calendarName}</span>}
         </span>
       </>
     );
@@ -61,11 +61,9 @@ export function TimeOffList({ person, hook }: { person: Person; hook: PersonHook
         {timeOffKinds[off.kind]} <span className="text-ink-2">{rangeOf(off)}</span>
         {off.hoursPerDay !== undefined && <span className="text-ink-2"> · {off.hoursPerDay} h a day</span>}
         {(off.note || off.reason) && (
-          <span className="block truncate text-[12.5px] text-ink-2">
-            {[off.note, off.reason && `“${off.reason}”`].filter(Boolean).join(" · ")}
-          </span>
+          <span className="block truncate text-side">{[off.note, off.reason && `“${off.reason}”`].filter(Boolean).join(" · ")}</span>
         )}
-        {off.suggested && <span className="block text-[12.5px] text-ochre-ink">suggested: {rangeOf(off.suggested)}</span>}
+        {off.suggested && <span className="block text-small text-ochre-ink">suggested: {rangeOf(off.suggested)}</span>}
       </span>
       <span className={`text-[13px] ${stateTone[off.state]}`}>{timeOffStates[off.state]}</span>
     </PressLine>
@@ -105,9 +103,9 @@ export function Assignments({ answer: { work, unplaceable }, hook }: { answer: P
         >
           <span className="size-[10px] shrink-0 self-center rounded-[2px]" style={{ background: hueOf(bar.projectRow) }} />
           <span className="min-w-0 flex-1 truncate" title={`${bar.projectName} · ${bar.taskName}`}>
-            {bar.taskName} <span className="text-[12.5px] text-ink-2">{bar.projectCode}</span>
+            {bar.taskName} <span className="text-side">{bar.projectCode}</span>
           </span>
-          <span className="text-[12.5px] whitespace-nowrap text-ink-2">{rangeText({ start: bar.start, stop: bar.stop })}</span>
+          <span className="whitespace-nowrap text-side">{rangeText({ start: bar.start, stop: bar.stop })}</span>
           <span className="w-[58px] text-right whitespace-nowrap">{hoursText(bar.minutes)} h</span>
         </Link>
       ))}
@@ -124,7 +122,7 @@ export function Mentions({ answer }: { answer: PersonYear }) {
       href={linkTo(`/work/${encodeURIComponent(projectId)}`, { task: comment.taskId })}
       className="block border-line border-t px-3 py-1.5 first:border-t-0 hover:bg-well"
     >
-      <span className="text-[12.5px] text-ink-2">
+      <span className="text-side">
         {comment.author} on {taskName}
       </span>
       <span className="line-clamp-2 whitespace-pre-wrap">{comment.text}</span>

@@ -2,14 +2,16 @@
 // Time off: dates, whole or part days, what for, and its state, with what it does to the plan once approved.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useState } from "react";
-import { useForm } from "react-hook-form";
+import { type UseFormReturn, useForm } from "react-hook-form";
 import * as z from "zod";
 import type { Edit } from "../../../core/edits/edit.ts";
 import type { Person, TimeOff } from "../../../core/plan/schema.ts";
 import { Button } from "../../../ui/button.tsx";
 import { readDate, writeDate } from "../../../ui/dateText.ts";
-import { Field, Select, TextInput } from "../../../ui/field.tsx";
+import { Field, FormFooter, TextInput } from "../../../ui/field.tsx";
+import { FormChoice, FormDate } from "../../../ui/form.tsx";
 import { newId } from "../../../ui/newId.ts";
+import { wordOptions } from "../../../ui/options.ts";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { ImpactView, useImpact } from "../../frame/impact.tsx";
 import { timeOffKinds } from "../words.ts";
@@ -38,7 +40,7 @@ export function TimeOffForm({
   onClose: () => void;
 }) {
   const [id] = useState(() => (isNew ? newId("off") : entry.id));
-  const { register, handleSubmit, watch, formState } = useForm<Fields>({
+  const form = useForm<Fields>({
     resolver: zodResolver(fieldsSchema),
     mode: "onChange",
     defaultValues: {
@@ -50,6 +52,7 @@ export function TimeOffForm({
       note: entry.note ?? "",
     },
   });
+  const { handleSubmit, watch, formState } = form;
   const fields = watch();
   const edit = (typed: Fields, state = typed.state): Edit => ({
     kind: "setTimeOff",
@@ -64,43 +67,13 @@ export function TimeOffForm({
   const remove = async () => {
     if (await hook.edit({ kind: "deleteTimeOff", personId: person.id, id: entry.id })) onClose();
   };
-  const { errors } = formState;
   return (
     <Sheet title={isNew ? "Time off" : timeOffKinds[entry.kind]} subtitle={person.name} onClose={onClose}>
       <form noValidate onSubmit={(event) => void handleSubmit(save)(event)}>
         <SheetSection>
           <div className="space-y-3">
-            <div className="grid grid-cols-2 gap-3">
-              <Field label="First day" fault={errors.from?.message}>
-                <TextInput {...register("from")} autoFocus={isNew} />
-              </Field>
-              <Field label="Last day" fault={errors.to?.message}>
-                <TextInput {...register("to")} />
-              </Field>
-              <Field label="For">
-                <Select {...register("kind")}>
-                  {Object.entries(timeOffKinds).map(([kind, text]) => (
-                    <option key={kind} value={kind}>
-                      {text}
-                    </option>
-                  ))}
-                </Select>
-              </Field>
-              <Field label="Hours a day" fault={errors.hoursPerDay?.message}>
-                <TextInput {...register("hoursPerDay")} placeholder="whole days" inputMode="decimal" />
-              </Field>
-            </div>
-            <Field label="Note">
-              <TextInput {...register("note")} />
-            </Field>
-            <Field label="State">
-              <Select {...register("state")}>
-                <option value="requested">Asked for, waits for an answer</option>
-                <option value="approved">Approved</option>
-                <option value="declined">Declined</option>
-              </Select>
-            </Field>
-            <div className="flex gap-2">
+            <OffFields form={form} isNew={isNew} />
+            <FormFooter>
               <Button type="submit" look="main" disabled={formState.isSubmitting || (!isNew && !formState.isDirty)}>
                 {isNew ? "Add" : "Save"}
               </Button>
@@ -109,7 +82,7 @@ export function TimeOffForm({
                   Delete
                 </Button>
               )}
-            </div>
+            </FormFooter>
           </div>
         </SheetSection>
         {(isNew || formState.isDirty) && fields.state !== "declined" && (
@@ -131,4 +104,40 @@ function offOf(typed: Fields, { reason }: TimeOff): Omit<TimeOff, "id"> {
     ...(typed.note.trim() && { note: typed.note.trim() }),
     ...(reason !== undefined && { reason }),
   };
+}
+
+function OffFields({ form: { register, control, formState }, isNew }: { form: UseFormReturn<Fields>; isNew: boolean }) {
+  const { errors } = formState;
+  return (
+    <>
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="First day" fault={errors.from?.message}>
+          <FormDate control={control} name="from" autoFocus={isNew} />
+        </Field>
+        <Field label="Last day" fault={errors.to?.message}>
+          <FormDate control={control} name="to" />
+        </Field>
+        <Field label="For">
+          <FormChoice control={control} name="kind" options={wordOptions(timeOffKinds)} />
+        </Field>
+        <Field label="Hours a day" fault={errors.hoursPerDay?.message}>
+          <TextInput {...register("hoursPerDay")} placeholder="whole days" inputMode="decimal" />
+        </Field>
+      </div>
+      <Field label="Note">
+        <TextInput {...register("note")} />
+      </Field>
+      <Field label="State">
+        <FormChoice
+          control={control}
+          name="state"
+          options={[
+            { value: "requested", text: "Asked for, waits for an answer" },
+            { value: "approved", text: "Approved" },
+            { value: "declined", text: "Declined" },
+          ]}
+        />
+      </Field>
+    </>
+  );
 }

@@ -64,7 +64,7 @@ export function UnplacedSheet({ entry, onClose }: { entry: Unplaceable; onClose:
           )}
           <Link
             href={linkTo(`/work/${encodeURIComponent(entry.projectId)}`, { task: entry.taskId })}
-            className="inline-flex h-8 items-center rounded-card px-1 text-pine underline"
+            className="inline-flex h-8 items-center rounded-card px-1 text-link"
           >
             Open the task
           </Link>

@@ -9,7 +9,8 @@ import type { Edit } from "../../../core/edits/edit.ts";
 import type { Person } from "../../../core/plan/schema.ts";
 import { Button } from "../../../ui/button.tsx";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../../ui/dateText.ts";
-import { Field, TextInput } from "../../../ui/field.tsx";
+import { Field, FormFooter } from "../../../ui/field.tsx";
+import { FormDate } from "../../../ui/form.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { usePlanFacts } from "../../frame/facts.ts";
 import { ImpactView, useImpact } from "../../frame/impact.tsx";
@@ -40,7 +41,7 @@ export function WeekForm({
 }) {
   const { today } = usePlanFacts();
   const known = at === null ? null : (person.patterns?.[at] ?? null);
-  const { register, handleSubmit, watch, setValue, formState } = useForm<Fields>({
+  const { register, control, handleSubmit, watch, setValue, formState } = useForm<Fields>({
     resolver: zodResolver(fieldsSchema),
     mode: "onChange",
     defaultValues: {
@@ -71,10 +72,10 @@ export function WeekForm({
             <WeekFields register={register} name="week" faults={formState.errors.week} />
             <div className="grid grid-cols-2 gap-3">
               <Field label="From" fault={formState.errors.from?.message}>
-                <TextInput {...register("from")} placeholder="8 Feb 2027" />
+                <FormDate control={control} name="from" />
               </Field>
               <Field label="Until" fault={formState.errors.to?.message}>
-                <TextInput {...register("to")} placeholder="no end" />
+                <FormDate control={control} name="to" placeholder="no end" />
               </Field>
             </div>
             <Button
@@ -84,7 +85,7 @@ export function WeekForm({
             >
               No work at all in these dates
             </Button>
-            <div className="flex gap-2">
+            <FormFooter>
               <Button type="submit" look="main" disabled={formState.isSubmitting || (at !== null && !formState.isDirty)}>
                 {at === null ? "Add this week" : "Save"}
               </Button>
@@ -93,7 +94,7 @@ export function WeekForm({
                   Take it away
                 </Button>
               )}
-            </div>
+            </FormFooter>
           </div>
         </SheetSection>
         {(at === null || formState.isDirty) && <ImpactView impact={impact} />}

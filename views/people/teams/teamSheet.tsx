@@ -2,14 +2,17 @@
 // A team in the side sheet: name, handle, the team above it, project, members, description.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useState } from "react";
-import { useForm } from "react-hook-form";
+import { type UseFormReturn, useForm } from "react-hook-form";
 import * as z from "zod";
 import type { TeamRow } from "../../../core/answers/teamBoard.ts";
 import type { Edit } from "../../../core/edits/edit.ts";
 import { Button } from "../../../ui/button.tsx";
-import { Field, NamedOptions, Select, TextInput } from "../../../ui/field.tsx";
+import { CheckboxField } from "../../../ui/checkbox.tsx";
+import { Field, FormFooter, TextInput } from "../../../ui/field.tsx";
+import { FormChoice, FormPicker } from "../../../ui/form.tsx";
 import { hoursText } from "../../../ui/format.ts";
 import { newId } from "../../../ui/newId.ts";
+import { namedOptions, none } from "../../../ui/options.ts";
 import { Sheet, SheetSection, SumLine } from "../../../ui/sheet.tsx";
 import { useNames } from "../../frame/facts.ts";
 
@@ -105,9 +108,8 @@ function TeamForm({
   onSave: (fields: Fields) => Promise<void>;
   onDelete: () => void;
 }) {
-  const { people, projects } = useNames();
-  const [search, setSearch] = useState("");
-  const { register, handleSubmit, watch, setValue, formState } = useForm<Fields>({
+  const { projects } = useNames();
+  const form = useForm<Fields>({
     resolver: zodResolver(fieldsSchema),
     defaultValues: {
       name: row?.team.name ?? "",
@@ -118,12 +120,8 @@ function TeamForm({
       memberIds: row?.team.memberIds ?? [],
     },
   });
+  const { register, control, handleSubmit, formState } = form;
   const { errors, isDirty, isSubmitting } = formState;
-  const memberIds = watch("memberIds");
-  const text = search.trim().toLowerCase();
-  const listed = people.filter(({ id, name }) => (text === "" ? memberIds.includes(id) : name.toLowerCase().includes(text))).slice(0, 40);
-  const toggle = (id: string) =>
-    setValue("memberIds", memberIds.includes(id) ? memberIds.filter((own) => own !== id) : [...memberIds, id], { shouldDirty: true });
   return (
     <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(onSave)(event)}>
       <div className="grid grid-cols-2 gap-3">
@@ -135,42 +133,20 @@ function TeamForm({
         </Field>
       </div>
       <Field label="Part of">
-        <Select {...register("parentId")}>
-          <option value="">No other team</option>
-          {parents.map(({ team }) => (
-            <option key={team.id} value={team.id}>
-              {team.name}
-            </option>
-          ))}
-        </Select>
+        <FormChoice
+          control={control}
+          name="parentId"
+          options={[none("No other team"), ...parents.map(({ team }) => ({ value: team.id, text: team.name }))]}
+        />
       </Field>
       <Field label="For the project">
-        <Select {...register("projectId")}>
-          <option value="">No single project</option>
-          <NamedOptions list={projects} />
-        </Select>
+        <FormPicker control={control} name="projectId" options={[none("No single project"), ...namedOptions(projects)]} />
       </Field>
       <Field label="Description">
         <TextInput {...register("description")} />
       </Field>
-      <fieldset>
-        <legend className="mb-1 text-[13px] text-ink-2">Members, {memberIds.length}</legend>
-        <TextInput
-          aria-label="Find people for the team"
-          placeholder="Find somebody to add"
-          value={search}
-          onChange={(event) => setSearch(event.target.value)}
-        />
-        <div className="max-h-[200px] overflow-y-auto pt-1">
-          {listed.map(({ id, name }) => (
-            <label key={id} className="flex items-center gap-2 py-[3px]">
-              <input type="checkbox" className="accent-pine" checked={memberIds.includes(id)} onChange={() => toggle(id)} /> {name}
-            </label>
-          ))}
-          {listed.length === 0 && <p className="py-1 text-ink-2">{text === "" ? "Nobody yet." : "Nobody is called that."}</p>}
-        </div>
-      </fieldset>
-      <div className="flex gap-2">
+      <Members form={form} />
+      <FormFooter>
         <Button type="submit" look="main" disabled={isSubmitting || (row !== null && !isDirty)}>
           {row ? "Save" : "Add team"}
         </Button>
@@ -179,7 +155,37 @@ function TeamForm({
             Delete
           </Button>
         )}
-      </div>
+      </FormFooter>
     </form>
+  );
+}
+
+/** Who is in it; those who are found can be added. */
+function Members({ form: { watch, setValue } }: { form: UseFormReturn<Fields> }) {
+  const { people } = useNames();
+  const [search, setSearch] = useState("");
+  const memberIds = watch("memberIds");
+  const text = search.trim().toLowerCase();
+  const listed = people.filter(({ id, name }) => (text === "" ? memberIds.includes(id) : name.toLowerCase().includes(text))).slice(0, 40);
+  const toggle = (id: string) =>
+    setValue("memberIds", memberIds.includes(id) ? memberIds.filter((own) => own !== id) : [...memberIds, id], { shouldDirty: true });
+  return (
+    <fieldset>
+      <legend className="field-label">Members, {memberIds.length}</legend>
+      <TextInput
+        aria-label="Find people for the team"
+        placeholder="Find somebody to add"
+        value={search}
+        onChange={(event) => setSearch(event.target.value)}
+      />
+      <div className="max-h-[200px] overflow-y-auto pt-1">
+        {listed.map(({ id, name }) => (
+          <CheckboxField key={id} checked={memberIds.includes(id)} onChange={() => toggle(id)}>
+            {name}
+          </CheckboxField>
+        ))}
+        {listed.length === 0 && <p className="py-1 text-ink-2">{text === "" ? "Nobody yet." : "Nobody is called that."}</p>}
+      </div>
+    </fieldset>
   );
 }

@@ -3,6 +3,7 @@
 import { useState } from "react";
 import type { Outline } from "../../../core/answers/outline.ts";
 import { Button } from "../../../ui/button.tsx";
+import { CheckboxField } from "../../../ui/checkbox.tsx";
 import { pageText, printPage, savePage } from "../../../ui/savePage.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { useFrame, usePlanFacts } from "../../frame/facts.ts";
@@ -14,15 +15,9 @@ export function PageSheet({ outline, onClose }: { outline: Outline; onClose: () 
   const [shown, setShown] = useState({ hasNotes: true, hasProgress: true, hasPeople: false });
   const options: PageOptions = { ...shown, studio: frame.data.planName, asOf: today };
   const tick = (key: keyof typeof shown, text: string) => (
-    <label className="flex items-center gap-2">
-      <input
-        type="checkbox"
-        className="accent-pine"
-        checked={shown[key]}
-        onChange={(event) => setShown({ ...shown, [key]: event.target.checked })}
-      />
+    <CheckboxField checked={shown[key]} onChange={(isOn) => setShown({ ...shown, [key]: isOn })}>
       {text}
-    </label>
+    </CheckboxField>
   );
   return (
     <Sheet title="A page of this project" subtitle="To print, or to send to a client" onClose={onClose}>
@@ -41,7 +36,7 @@ export function PageSheet({ outline, onClose }: { outline: Outline; onClose: () 
           </Button>
           <Button onClick={() => void htmlOf(outline, options).then(printPage)}>Print…</Button>
         </div>
-        <p className="pt-2 text-[12.5px] text-ink-2">The file holds all it needs and opens anywhere.</p>
+        <p className="pt-2 text-side">The file holds all it needs and opens anywhere.</p>
       </SheetSection>
     </Sheet>
   );

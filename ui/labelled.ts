@@ -1,0 +1,14 @@
+"use client";
+// What a field tells the control in it: the id its label names, and the texts that describe it.
+import { createContext, useContext } from "react";
+
+export interface Labelled {
+  id?: string;
+  "aria-describedby"?: string;
+  "aria-invalid"?: boolean;
+}
+
+export const LabelledContext = createContext<Labelled>({});
+
+/** To be spread on the control of a field. */
+export const useLabelled = (): Labelled => useContext(LabelledContext);

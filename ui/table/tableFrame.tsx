@@ -1,0 +1,216 @@
+"use client";
+// A table as it stands on the screen: headings in sight, rows drawn where one looks, walked by keys, sorted, copied.
+import { useVirtualizer } from "@tanstack/react-virtual";
+import { type MouseEvent, type ReactNode, useCallback, useEffect, useMemo, useRef } from "react";
+import { useWidth } from "../useWidth.ts";
+import { columnsThatFit, leastWidth, type TableColumn, tracksOf } from "./column.ts";
+import { FootRow } from "./footRow.tsx";
+import { HeadRow } from "./headRow.tsx";
+import { type Line, type RowLine, useLines } from "./lines.ts";
+import { Row, SectionRow } from "./row.tsx";
+import type { TableProps } from "./tableProps.ts";
+import { useSort } from "./useSort.ts";
+import { type Editing, type Place, useTableKeys } from "./useTableKeys.ts";
+import { useWidths } from "./useWidths.ts";
+
+const ROW_HEIGHT = 36;
+const HEAD_HEIGHT = 34;
+const SECTION_HEIGHT = 29;
+const TICK_WIDTH = 34;
+
+export function TableFrame<R>(props: TableProps<R>) {
+  const { name, sections, idOf, parentOf, folded, ticks, rowHeight = ROW_HEIGHT, headHeight = HEAD_HEIGHT, isHeadless = false } = props;
+  const frame = useRef<HTMLDivElement>(null);
+  const { widths, setWidth } = useWidths(name);
+  const room = useWidth(frame, 1130) - (ticks ? TICK_WIDTH : 0);
+  const columns = useMemo(() => columnsThatFit(props.columns, widths, room), [props.columns, widths, room]);
+  const { sorting, onSort } = useSort(props.sortIn ?? "address", props.columns);
+  const { table, lines } = useLines({ columns, sections, idOf, parentOf, folded, sorting, onSort });
+  const head = isHeadless ? 0 : headHeight;
+  const virtual = useVirtualizer({
+    count: lines.length,
+    getScrollElement: () => frame.current,
+    estimateSize: (at) => (lines[at].kind === "section" ? SECTION_HEIGHT : rowHeight),
+    getItemKey: (at) => lines[at].key,
+    overscan: 10,
+    initialRect: { width: 1000, height: 640 },
+    scrollPaddingStart: head,
+    scrollMargin: head,
+  });
+  const keys = useTableKeys({ props, columns, lines, reveal: (at) => virtual.scrollToIndex(at) });
+  const isGrid = parentOf !== undefined || props.onOpen !== undefined || ticks !== undefined || keys.hasCells;
+  useSelectedInSight(props.selectedId, lines, (at) => virtual.scrollToIndex(at, { align: "center" }));
+  const shared = useRowActions({ props, lines, columns, keys });
+  const press = (event: MouseEvent) => pressed(event, { props, lines, columns, keys });
+  const hasFoot = columns.some(({ foot }) => foot !== undefined);
+  const height = virtual.getTotalSize();
+  const tracks = `${ticks ? `${TICK_WIDTH}px ` : ""}${tracksOf(columns, widths)}`;
+  return (
+    <div
+      ref={frame}
+      className={`rows-frame ${props.isFramed === false ? "rows-frame-bare" : props.isShort ? "rows-frame-short" : ""}`}
+      style={{ "--tracks": tracks, "--least": `${leastWidth(columns, widths)}px` } as React.CSSProperties}
+    >
+      <table
+        role={parentOf ? "treegrid" : isGrid ? "grid" : "table"}
+        aria-label={props.label}
+        aria-rowcount={lines.length + 1}
+        {...(ticks && { "aria-multiselectable": true })}
+        onKeyDown={isGrid ? keys.press : undefined}
+        onFocus={isGrid ? keys.focus : undefined}
+        onClick={isGrid ? press : undefined}
+        onDoubleClick={keys.hasCells ? press : undefined}
+        className="rows-whole"
+      >
+        {!isHeadless && (
+          <HeadRow
+            columns={columns}
+            table={table}
+            height={headHeight}
+            isResizable={props.isResizable ?? true}
+            ticks={headTicks(props, lines)}
+            setWidth={setWidth}
+          />
+        )}
+        <tbody className="relative block" style={{ height }}>
+          {virtual.getVirtualItems().map(({ index, start }) => (
+            <LineRow
+              key={lines[index].key}
+              line={lines[index]}
+              at={index}
+              top={start - head}
+              isGrid={isGrid}
+              columns={columns}
+              keys={keys}
+              props={props}
+              {...shared}
+            />
+          ))}
+        </tbody>
+        {hasFoot && <FootRow columns={columns} />}
+      </table>
+      {lines.length === 0 && props.empty && <div className="p-6 text-ink-2">{props.empty}</div>}
+      {props.overlay && (
+        <Overlay {...props.overlay} lines={lines} columns={columns} top={head} height={height} hasTicks={ticks !== undefined} />
+      )}
+    </div>
+  );
+}
+
+interface Context<R> {
+  props: TableProps<R>;
+  lines: readonly Line<R>[];
+  columns: readonly TableColumn<R>[];
+  keys: ReturnType<typeof useTableKeys<R>>;
+}
+
+interface RowActions<R> {
+  onTick: (id: string, isOn: boolean, isRange: boolean) => void;
+  onFold: (id: string) => void;
+  onDone: (line: RowLine<R>, column: string, step: "stay" | "down" | "next" | "back" | "leave") => void;
+}
+
+/** What a row calls: the same functions for as long as the table stands, so that rows are not drawn again for them. */
+function useRowActions<R>(context: Context<R>): RowActions<R> {
+  const latest = useRef(context);
+  latest.current = context;
+  const last = useRef<string | null>(null);
+  const onTick = useCallback((id: string, isOn: boolean, isRange: boolean) => {
+    const { props, lines } = latest.current;
+    const ids = lines.flatMap((line) => (line.kind === "row" ? [line.id] : []));
+    const [from, to] = [ids.indexOf(last.current ?? ""), ids.indexOf(id)].sort((a, b) => a - b);
+    props.ticks?.onTick(isRange && from >= 0 ? ids.slice(from, to + 1) : [id], isOn);
+    last.current = id;
+  }, []);
+  const onFold = useCallback((id: string) => latest.current.props.onFold?.(id), []);
+  const onDone = useCallback<RowActions<R>["onDone"]>((line, column, step) => latest.current.keys.done(line, column, step), []);
+  return { onTick, onFold, onDone };
+}
+
+/** A press on a row opens it, on a cell does what the cell does, twice on one that can be typed in begins that. */
+function pressed<R>(event: MouseEvent, { props, lines, columns, keys }: Context<R>): void {
+  if (!(event.target instanceof HTMLElement) || event.target.closest("a,button,input,label")) return;
+  const key = event.target.closest("tr")?.dataset.key;
+  const line = lines.find((own) => own.key === key);
+  if (line?.kind !== "row") return;
+  const id = event.target.closest<HTMLElement>("td,th")?.dataset.column;
+  const column = columns.find((own) => own.id === id);
+  if (event.type === "dblclick") keys.begin(line, column, null);
+  else if (column?.onPress) column.onPress(line.row);
+  else props.onOpen?.(line.row);
+}
+
+function headTicks<R>({ ticks }: TableProps<R>, lines: readonly Line<R>[]) {
+  if (!ticks) return null;
+  if (ticks.what === null) return { isAll: false, label: null, onAll: () => undefined };
+  const ids = [...new Set(lines.flatMap((line) => (line.kind === "row" ? [line.id] : [])))];
+  const isAll = ids.length > 0 && ids.every((id) => ticks.ticked.has(id));
+  return { isAll, label: `${isAll ? "Untick" : "Tick"} ${ticks.what}`, onAll: (isOn: boolean) => ticks.onTick(ids, isOn) };
+}
+
+/** A link to a row shows it: once, when the screen opens; later ones are chosen where one already looks. */
+function useSelectedInSight<R>(selectedId: string | null | undefined, lines: readonly Line<R>[], reveal: (at: number) => void) {
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once, when the screen opens
+  useEffect(() => {
+    const at = lines.findIndex((line) => line.kind === "row" && line.id === selectedId);
+    if (at > 6) reveal(at);
+  }, []);
+}
+
+interface LineRowProps<R> extends RowActions<R> {
+  line: Line<R>;
+  at: number;
+  top: number;
+  isGrid: boolean;
+  columns: readonly TableColumn<R>[];
+  keys: { active: Place | null; editing: Editing | null };
+  props: TableProps<R>;
+}
+
+function LineRow<R>({ line, at, top, isGrid, columns, keys, props, ...actions }: LineRowProps<R>) {
+  if (line.kind === "section") return <SectionRow title={line.title} says={line.says} top={top} height={SECTION_HEIGHT} at={at} />;
+  const own = (place: Place | null) => (place?.key === line.key ? place : null);
+  return (
+    <Row
+      {...actions}
+      name={props.name}
+      rowName={props.nameOf(line.row)}
+      line={line}
+      at={at}
+      top={top}
+      height={props.rowHeight ?? ROW_HEIGHT}
+      columns={columns}
+      isTree={props.parentOf !== undefined}
+      isGrid={isGrid}
+      isSelected={line.id === props.selectedId}
+      tickText={props.ticks?.says?.(props.nameOf(line.row)) ?? `Tick ${props.nameOf(line.row)}`}
+      isTicked={props.ticks ? props.ticks.ticked.has(line.id) : null}
+      look={props.rowLook?.(line.row)}
+      active={own(keys.active)}
+      editing={keys.editing?.key === line.key ? keys.editing : null}
+    />
+  );
+}
+
+interface OverlayProps<R> {
+  column: string;
+  draw: (rows: readonly R[], height: number) => ReactNode;
+  lines: readonly Line<R>[];
+  columns: readonly TableColumn<R>[];
+  top: number;
+  height: number;
+  hasTicks: boolean;
+}
+
+function Overlay<R>({ column, draw, lines, columns, top, height, hasTicks }: OverlayProps<R>) {
+  const at = columns.findIndex(({ id }) => id === column);
+  const rows = useMemo(() => lines.flatMap((line) => (line.kind === "row" ? [line.row] : [])), [lines]);
+  if (at < 0) return null;
+  return (
+    <div aria-hidden className="rows-line rows-overlay" style={{ top, height }}>
+      <span className="relative overflow-hidden" style={{ gridColumnStart: at + (hasTicks ? 2 : 1) }}>
+        {draw(rows, height)}
+      </span>
+    </div>
+  );
+}

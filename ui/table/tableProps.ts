@@ -1,0 +1,50 @@
+// What a table is given by a view, with or without levels.
+import type { KeyboardEvent, ReactNode } from "react";
+import type { TableColumn } from "./column.ts";
+import type { Section } from "./lines.ts";
+
+export interface Ticks {
+  ticked: ReadonlySet<string>;
+  onTick: (ids: readonly string[], isOn: boolean) => void;
+  /** "all people": what the box in the heading ticks; null leaves that box out. */
+  what: string | null;
+  /** What the box of a row is called; "Tick" and the row's name where it is left out. */
+  says?: (name: string) => string;
+}
+
+export interface TableProps<R> {
+  /** In small letters: begins the ids of rows, and widths are kept under it. */
+  name: string;
+  label: string;
+  columns: readonly TableColumn<R>[];
+  sections: readonly Section<R>[];
+  idOf: (row: R) => string;
+  /** What a row is called where it is read out. */
+  nameOf: (row: R) => string;
+  rowHeight?: number;
+  headHeight?: number;
+  selectedId?: string | null;
+  onOpen?: (row: R) => void;
+  /** Opens what the arrow keys walk to, where opening costs nothing. */
+  followsKeys?: boolean;
+  ticks?: Ticks;
+  /** Keys of the view itself, looked at first; true where one was meant. */
+  onKey?: (event: KeyboardEvent, row: R) => boolean;
+  /** Stands where no row is left. */
+  empty?: ReactNode;
+  /** A screen with two tables keeps the order of one of them out of the address. */
+  sortIn?: "address" | "here";
+  /** A table of few columns whose headings would say nothing new. */
+  isHeadless?: boolean;
+  isResizable?: boolean;
+  /** False where it stands in a frame already. */
+  isFramed?: boolean;
+  /** Takes no more height than its rows need: another table stands on the same screen. */
+  isShort?: boolean;
+  /** Drawn over the rows, such as links between bars; given the height of all rows. */
+  overlay?: { column: string; draw: (rows: readonly R[], height: number) => ReactNode };
+  rowLook?: (row: R) => string | false | undefined;
+  parentOf?: (row: R) => string | undefined;
+  folded?: readonly string[];
+  onFold?: (id: string) => void;
+}

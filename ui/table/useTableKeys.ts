@@ -1,0 +1,160 @@
+"use client";
+// Walking a table by keys: rows by the arrows up and down, cells by those to the sides where cells can be typed in.
+import { type FocusEvent, type KeyboardEvent, useState } from "react";
+import { focusSoon } from "../focusSoon.ts";
+import { isTyping } from "../keys.ts";
+import type { TableColumn } from "./column.ts";
+import { cellText, copiedText } from "./copied.ts";
+import type { Line, RowLine } from "./lines.ts";
+import type { TableProps } from "./tableProps.ts";
+
+/** A row, or a cell of it; the column is null where the focus is on the row itself. */
+export interface Place {
+  key: string;
+  column: string | null;
+}
+
+export interface Editing extends Place {
+  first: string | null;
+}
+
+export function placeId(table: string, { key, column }: Place): string {
+  return column === null ? `${table}-${key}` : `${table}-${key}-${column}`;
+}
+
+interface KeyOptions<R> {
+  props: TableProps<R>;
+  columns: readonly TableColumn<R>[];
+  lines: readonly Line<R>[];
+  reveal: (at: number) => void;
+}
+
+export function useTableKeys<R>({ props, columns, lines, reveal }: KeyOptions<R>) {
+  const [active, setActive] = useState<Place | null>(null);
+  const [editing, setEditing] = useState<Editing | null>(null);
+  const hasCells = columns.some(({ edit, onKey, onPress }) => edit || onKey || onPress);
+  const rows = lines.filter((line): line is RowLine<R> => line.kind === "row");
+  const goTo = (line: RowLine<R> | undefined, column: string | null) => {
+    if (!line) return;
+    const place = { key: line.key, column };
+    reveal(lines.indexOf(line));
+    setActive(place);
+    focusSoon(placeId(props.name, place));
+  };
+  const stepRow = (line: RowLine<R>, by: number, column: string | null) =>
+    goTo(rows[Math.max(0, Math.min(rows.length - 1, rows.indexOf(line) + by))], column);
+  const stepCell = (line: RowLine<R>, column: string | null, by: number) => {
+    const at = columns.findIndex(({ id }) => id === column) + by;
+    goTo(line, at < 0 ? null : columns[Math.min(at, columns.length - 1)].id);
+  };
+  const begin = (line: RowLine<R>, column: TableColumn<R> | undefined, first: string | null): boolean => {
+    if (!column?.edit?.(line.row)) return false;
+    setEditing({ key: line.key, column: column.id, first });
+    return true;
+  };
+  const done = (line: RowLine<R>, column: string, step: "stay" | "down" | "next" | "back" | "leave") => {
+    setEditing(null);
+    if (step === "stay") goTo(line, column);
+    else if (step === "down") stepRow(line, 1, column);
+    else if (step !== "leave") stepCell(line, column, step === "next" ? 1 : -1);
+  };
+  const walk = (event: KeyboardEvent, line: RowLine<R>, place: Place): boolean => {
+    const { key } = event;
+    const vertical = steps[key];
+    if (vertical !== undefined) {
+      const next = rows[Math.max(0, Math.min(rows.length - 1, rows.indexOf(line) + vertical))];
+      if (event.shiftKey) props.ticks?.onTick([line.id, next.id], true);
+      goTo(next, place.column);
+      if (props.followsKeys && next !== line) props.onOpen?.(next.row);
+    } else if (place.column === null && line.isFolded !== null && key === (line.isFolded ? "ArrowRight" : "ArrowLeft"))
+      props.onFold?.(line.id);
+    else if (hasCells && (key === "ArrowRight" || key === "ArrowLeft")) stepCell(line, place.column, key === "ArrowRight" ? 1 : -1);
+    else if (key === "ArrowLeft" && line.depth > 0) goTo(parentOf(rows, line), null);
+    else return false;
+    return true;
+  };
+  const press = (event: KeyboardEvent) => {
+    const place = placeAt(event.target);
+    const line = rows.find(({ key }) => key === place?.key);
+    if (!place || !line || isTyping(event.nativeEvent) || (event.target instanceof HTMLElement && event.target.closest("a,button"))) return;
+    const column = columns.find(({ id }) => id === place.column);
+    const isPlain = !event.ctrlKey && !event.metaKey && !event.altKey;
+    if (props.onKey?.(event, line.row)) event.preventDefault();
+    else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "c" && !event.shiftKey)
+      copy(props, columns, rows, line, column);
+    else if (!isPlain) return;
+    else if (walk(event, line, place) || takeKey(event, line, column)) event.preventDefault();
+  };
+  const takeKey = ({ key }: KeyboardEvent, line: RowLine<R>, column: TableColumn<R> | undefined): boolean => {
+    if (column?.onKey?.(line.row, key)) return true;
+    if (key === "Enter" || key === "F2") {
+      if (begin(line, column, null)) return true;
+      if (column?.onPress) column.onPress(line.row);
+      else props.onOpen?.(line.row);
+    } else if (key === " ") props.onOpen?.(line.row);
+    else if (key.toLowerCase() === "x" && props.ticks) props.ticks.onTick([line.id], !props.ticks.ticked.has(line.id));
+    else return (key.length === 1 || key === "Delete") && begin(line, column, key === "Delete" ? "" : key);
+    return true;
+  };
+  return {
+    hasCells,
+    active: active && rows.some(({ key }) => key === active.key) ? active : rows[0] ? { key: rows[0].key, column: null } : null,
+    editing,
+    begin,
+    done,
+    press,
+    focus: (event: FocusEvent) => {
+      const place = placeAt(event.target);
+      if (place && (place.key !== active?.key || place.column !== active.column)) setActive(place);
+    },
+  };
+}
+
+const steps: Record<string, number | undefined> = {
+  ArrowDown: 1,
+  ArrowUp: -1,
+  PageDown: 12,
+  PageUp: -12,
+  Home: Number.NEGATIVE_INFINITY,
+  End: Number.POSITIVE_INFINITY,
+};
+
+function placeAt(target: EventTarget): Place | null {
+  if (!(target instanceof HTMLElement)) return null;
+  const key = target.closest("tr")?.dataset.key;
+  return key === undefined
+    ? null
+    : {
+        key,
+        column:
+          target.closest("td,th")?.getAttribute("data-column") && target.tagName !== "TR"
+            ? (target.closest<HTMLElement>("td,th")?.dataset.column ?? null)
+            : null,
+      };
+}
+
+function parentOf<R>(rows: readonly RowLine<R>[], line: RowLine<R>): RowLine<R> | undefined {
+  return rows.slice(0, rows.indexOf(line)).findLast(({ depth }) => depth < line.depth);
+}
+
+/** What is ticked, else the cell or the row that has the focus; text that is marked is left to the browser. */
+function copy<R>(
+  { ticks }: TableProps<R>,
+  columns: readonly TableColumn<R>[],
+  rows: readonly RowLine<R>[],
+  line: RowLine<R>,
+  column: TableColumn<R> | undefined,
+) {
+  if (String(getSelection() ?? "") !== "") return;
+  const ticked = ticks ? rows.filter(({ id }) => ticks.ticked.has(id)) : [];
+  const text =
+    ticked.length > 0
+      ? copiedText(
+          columns,
+          ticked.map(({ row }) => row),
+        )
+      : column?.value
+        ? cellText(column, line.row)
+        : copiedText(columns, [line.row]);
+  void navigator.clipboard?.writeText(text);
+}

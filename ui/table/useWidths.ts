@@ -1,0 +1,42 @@
+"use client";
+// The widths of columns that somebody has set, kept in this browser by table.
+import { useCallback, useEffect, useState } from "react";
+import { type Widths, widthWithin } from "./column.ts";
+
+const keyOf = (table: string) => `columns of ${table}`;
+
+export function useWidths(table: string): { widths: Widths; setWidth: (column: string, width: number | null) => void } {
+  const [widths, setWidths] = useState<Widths>({});
+  useEffect(() => setWidths(read(table)), [table]);
+  const setWidth = useCallback(
+    (column: string, width: number | null) =>
+      setWidths((known) => {
+        const { [column]: _, ...others } = known;
+        const next = width === null ? others : { ...others, [column]: widthWithin(width) };
+        write(table, next);
+        return next;
+      }),
+    [table],
+  );
+  return { widths, setWidth };
+}
+
+/** A browser that keeps nothing has the usual widths. */
+function read(table: string): Widths {
+  try {
+    const kept: unknown = JSON.parse(localStorage.getItem(keyOf(table)) ?? "{}");
+    if (typeof kept !== "object" || kept === null) return {};
+    return Object.fromEntries(Object.entries(kept).flatMap(([id, width]) => (typeof width === "number" ? [[id, widthWithin(width)]] : [])));
+  } catch {
+    return {};
+  }
+}
+
+function write(table: string, widths: Widths): void {
+  try {
+    if (Object.keys(widths).length === 0) localStorage.removeItem(keyOf(table));
+    else localStorage.setItem(keyOf(table), JSON.stringify(widths));
+  } catch {
+    // Nothing is lost but the width.
+  }
+}

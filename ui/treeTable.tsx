@@ -1,0 +1,12 @@
+"use client";
+// Rows that stand below others, folded and unfolded: a data table whose sorting keeps children with their parent.
+import { useMemo } from "react";
+import { TableFrame } from "./table/tableFrame.tsx";
+import type { TableProps } from "./table/tableProps.ts";
+
+type TreeTableProps<R> = Omit<TableProps<R>, "sections" | "parentOf"> & { rows: readonly R[]; parentOf: (row: R) => string | undefined };
+
+export function TreeTable<R>({ rows, ...props }: TreeTableProps<R>) {
+  const sections = useMemo(() => [{ id: "all", title: null, rows }], [rows]);
+  return <TableFrame {...props} sections={sections} />;
+}

@@ -1,0 +1,23 @@
+"use client";
+// A part of a form that is unfolded where it is wanted.
+import { ChevronRight } from "lucide-react";
+import { Collapsible } from "radix-ui";
+import type { ReactNode } from "react";
+
+interface UnfoldProps {
+  title: string;
+  look?: "action" | "side";
+  isOpenAtFirst?: boolean;
+  children: ReactNode;
+}
+
+export function Unfold({ title, look = "side", isOpenAtFirst = false, children }: UnfoldProps) {
+  return (
+    <Collapsible.Root defaultOpen={isOpenAtFirst}>
+      <Collapsible.Trigger className={`unfold ${look === "action" ? "font-medium text-pine" : "text-[13px] text-ink-2"}`}>
+        <ChevronRight size={13} aria-hidden className="unfold-sign" /> {title}
+      </Collapsible.Trigger>
+      <Collapsible.Content className="pt-1">{children}</Collapsible.Content>
+    </Collapsible.Root>
+  );
+}

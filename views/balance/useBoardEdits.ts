@@ -1,0 +1,92 @@
+"use client";
+// The edits made on the board: work given away, moved along time, typed over; several bars at once where they are picked.
+import { useState } from "react";
+import { toast } from "sonner";
+import type { AnswerOf } from "../../client/questions.ts";
+import { usePlan } from "../../client/session.tsx";
+import type { FinishMove } from "../../core/answers/impact.ts";
+import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
+import type { ReportRange } from "../../core/calendar/periods.ts";
+import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
+import type { BarChange, BarFault } from "../../core/entry/moveBar.ts";
+import type { Counting } from "../../core/load/counting.ts";
+import type { Fault } from "../../core/plan/faults.ts";
+
+const barFaults: Record<BarFault, string> = {
+  fillsTask: "It fills its task from end to end. Move the task itself, in its project.",
+  notTyped: "Its hours follow from one figure already.",
+  gone: "This assignment is no longer in the plan.",
+  noDates: "Its task has no dates yet. Give it dates in its project.",
+  byEffort: "Its task lasts as long as its people need, so it has no dates or weeks of its own. Change who works on it, or pin the task.",
+};
+
+interface BoardEditOptions extends ReportRange {
+  board: AnswerOf<"board">;
+  counting: Counting;
+  onGiven: () => void;
+}
+
+export function useBoardEdits({ board, range, grain, counting, onGiven }: BoardEditOptions) {
+  const session = usePlan();
+  const { picked, pick, unpick, withPicked } = usePicked();
+  const giveEdit = (assignmentId: string, personId: string): Edit => {
+    const edits = withPicked(assignmentId).map((id) => ({ kind: "reassign" as const, id, personId }));
+    return edits.length === 1 ? edits[0] : { kind: "together", words: `give ${edits.length} assignments away`, edits };
+  };
+  const change = async (made: BarChange): Promise<boolean> => {
+    if ("fault" in made) {
+      toast(barFaults[made.fault]);
+      return false;
+    }
+    return (await session.edit(made.edit)).length === 0;
+  };
+  return {
+    picked,
+    pick,
+    edit: (made: Edit) => session.edit(made),
+    give: (assignmentId: string, personId: string): Promise<readonly Fault[]> => {
+      const edit = giveEdit(assignmentId, personId);
+      onGiven();
+      unpick();
+      return session.edit(edit);
+    },
+    /** What the people concerned would look like after a drop: first the one who takes, then those who give. */
+    preview: (assignmentId: string, personId: string): Promise<PeopleLoads | null> => {
+      const given = new Set(withPicked(assignmentId));
+      const givers = Object.keys(board.bars).filter((id) => board.bars[id].some((bar) => given.has(bar.assignmentId)));
+      const ids = [personId, ...givers.filter((id) => id !== personId)];
+      return session.preview(giveEdit(assignmentId, personId), "loads", { range, grain, ids, counting });
+    },
+    /** Finishes that would move after a drop: people decide how long effort-sized work lasts. */
+    movesAfter: async (assignmentId: string, personId: string): Promise<FinishMove[]> =>
+      (await session.ask("impact", { edit: giveEdit(assignmentId, personId) })).finishes,
+    shift: async (assignmentId: string, startDays: number, stopDays: number): Promise<boolean> => {
+      const made: BarChange[] = [];
+      for (const id of withPicked(assignmentId)) made.push(await session.ask("moveBar", { assignmentId: id, startDays, stopDays }));
+      const edits = made.flatMap((own) => ("edit" in own ? [own.edit as SingleEdit] : []));
+      const [first] = made;
+      // One that cannot move stays; all that can do so together.
+      if (made.length === 1 || edits.length === 0) return change(first);
+      return change({ edit: { kind: "together", words: `move ${edits.length} assignments`, edits }, range });
+    },
+    typeHours: async (assignmentId: string, period: ReportRange["range"], hours: number): Promise<boolean> =>
+      change(await session.ask("typePeriod", { assignmentId, period, hours })),
+    untype: async (assignmentId: string): Promise<boolean> => change(await session.ask("untype", { assignmentId })),
+  };
+}
+
+/** Bars that are moved and given together. */
+function usePicked() {
+  const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
+  return {
+    picked,
+    pick: (assignmentId: string) =>
+      setPicked((known) => {
+        const next = new Set(known);
+        if (!next.delete(assignmentId)) next.add(assignmentId);
+        return next;
+      }),
+    unpick: () => setPicked(new Set()),
+    withPicked: (assignmentId: string): string[] => (picked.has(assignmentId) ? [...picked] : [assignmentId]),
+  };
+}

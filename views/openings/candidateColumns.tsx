@@ -1,0 +1,107 @@
+// The columns of the candidates: cover, room, fit, cost and what becomes of the margin.
+import type { CandidateRow, Candidates } from "../../core/answers/openings.ts";
+import { Button } from "../../ui/button.tsx";
+import { moneyText, shareText } from "../../ui/format.ts";
+import type { TableColumn } from "../../ui/table/column.ts";
+import { TwoLines } from "../../ui/twoLines.tsx";
+import { RoomStrip } from "./roomStrip.tsx";
+
+type Column = TableColumn<CandidateRow>;
+
+/** To the tenth: one person seldom moves a whole project by a percent. */
+export const marginText = (hundredths: number): string => `${(hundredths / 100).toFixed(1)}%`;
+
+export function missingText({ name, level, has }: CandidateRow["missing"][number]): string {
+  if (level === null) return `not ${name.toLowerCase()}`;
+  return has === 0 ? `no ${name}` : `${name} only at level ${has}`;
+}
+
+export function candidateColumns({ weeks, need, currency }: Candidates, onGive: (personId: string) => void): Column[] {
+  return [
+    who,
+    cover,
+    {
+      id: "room",
+      head: "Room by week",
+      width: 96,
+      grow: 1,
+      cell: ({ name, room }) => <RoomStrip name={name} weeks={weeks} need={need} room={room} />,
+    },
+    fit,
+    {
+      id: "cost",
+      head: `Cost, ${currency}`,
+      says: "Of what they cover",
+      width: 92,
+      isFigure: true,
+      yields: true,
+      value: (row) => row.cost / 100,
+      cell: (row) => moneyText(row.cost),
+    },
+    margin,
+    {
+      id: "give",
+      head: "",
+      width: 84,
+      cell: ({ personId, name }) => (
+        <Button onClick={() => onGive(personId)} aria-label={`Give it to ${name}`}>
+          Give…
+        </Button>
+      ),
+    },
+  ];
+}
+
+const who: Column = {
+  id: "who",
+  head: "Who",
+  width: 120,
+  grow: 1.2,
+  isRowHead: true,
+  value: ({ name }) => name,
+  cell: ({ name, roleName, isOnProject, missing }) => (
+    <TwoLines
+      main={<span className="font-medium">{name}</span>}
+      side={
+        missing.length > 0 ? missing.map(missingText).join(", ") : [roleName, isOnProject && "on this project"].filter(Boolean).join(" · ")
+      }
+      tone={missing.length > 0 ? "warn" : "plain"}
+    />
+  ),
+};
+
+const cover: Column = {
+  id: "cover",
+  head: "Covers",
+  says: "How much of it fits their room, day by day",
+  width: 74,
+  isFigure: true,
+  value: (row) => row.cover / 10_000,
+  copied: (row) => shareText(row.cover),
+  look: (row) => (row.cover >= 10_000 ? "font-semibold! text-level-ink" : row.cover === 0 ? "figure-bad" : "font-semibold!"),
+  cell: (row) => shareText(row.cover),
+};
+
+const fit: Column = {
+  id: "fit",
+  head: "Fit",
+  says: "How their skills meet what is asked for: level of 5",
+  width: 56,
+  isFigure: true,
+  value: (row) => row.fit / 10_000,
+  copied: (row) => shareText(row.fit),
+  cell: (row) => shareText(row.fit),
+};
+
+const margin: Column = {
+  id: "margin",
+  head: "Margin",
+  says: "The project's margin if they did all of it",
+  width: 72,
+  isFigure: true,
+  yields: true,
+  value: ({ marginAfter }) => marginAfter,
+  copied: ({ marginAfter }) => (marginAfter === null ? "" : marginText(marginAfter)),
+  look: () => "text-ink-2",
+  cell: ({ marginAfter }) => (marginAfter === null ? "–" : marginText(marginAfter)),
+};

@@ -1,0 +1,38 @@
+"use client";
+// The candidates in their order: those who fit, then those who miss something.
+import { useMemo } from "react";
+import type { Candidates } from "../../core/answers/openings.ts";
+import { DataTable } from "../../ui/dataTable.tsx";
+import { candidateColumns } from "./candidateColumns.tsx";
+import type { OpeningsHook } from "./useOpenings.ts";
+
+export function CandidateTable({ candidates, hook: { view, compare, setView } }: { candidates: Candidates; hook: OpeningsHook }) {
+  const { fitting, near } = candidates;
+  const columns = useMemo(() => candidateColumns(candidates, (id) => setView({ sheet: `give:${id}` })), [candidates, setView]);
+  const sections = useMemo(
+    () => [
+      { id: "fitting", title: null, rows: fitting },
+      ...(near.length > 0 ? [{ id: "near", title: "Miss something", rows: near }] : []),
+    ],
+    [fitting, near],
+  );
+  return (
+    <DataTable
+      name="candidate"
+      label={`Candidates for ${candidates.opening.taskName}`}
+      columns={columns}
+      sections={sections}
+      idOf={({ personId }) => personId}
+      nameOf={({ name }) => name}
+      rowHeight={46}
+      sortIn="here"
+      isFramed={false}
+      ticks={{
+        ticked: new Set(view.beside),
+        onTick: (ids) => ids.forEach(compare),
+        what: null,
+        says: (name) => `Put ${name} side by side`,
+      }}
+    />
+  );
+}

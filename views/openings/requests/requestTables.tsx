@@ -1,0 +1,152 @@
+"use client";
+// What was asked for and what became of it, and how sure the hours of each project are.
+import type { RequestRow, Requests } from "../../../core/answers/requests.ts";
+import { DataTable } from "../../../ui/dataTable.tsx";
+import { countText, hoursOf, hoursText, shortDay } from "../../../ui/format.ts";
+import { ProjectDot } from "../../../ui/projectDot.tsx";
+import type { TableColumn } from "../../../ui/table/column.ts";
+import { TwoLines } from "../../../ui/twoLines.tsx";
+
+export const stateWords: Record<RequestRow["request"]["state"], string> = {
+  asked: "waits for an answer",
+  offered: "somebody is offered",
+  confirmed: "confirmed",
+  declined: "turned down",
+};
+
+interface RequestTableProps {
+  rows: readonly RequestRow[];
+  selectedId: string | null;
+  onOpen: (id: string) => void;
+}
+
+export function RequestTable({ rows, selectedId, onOpen }: RequestTableProps) {
+  return (
+    <DataTable
+      name="request"
+      label="Requests"
+      columns={requestColumns}
+      rows={rows}
+      idOf={({ request }) => request.id}
+      nameOf={({ taskName }) => taskName}
+      rowHeight={44}
+      selectedId={selectedId}
+      onOpen={({ request }) => onOpen(request.id)}
+      isShort
+    />
+  );
+}
+
+const stateText = ({ request, offered }: RequestRow) => (offered ? `${offered} is offered` : stateWords[request.state]);
+
+const requestColumns: TableColumn<RequestRow>[] = [
+  {
+    id: "for",
+    head: "For",
+    width: 180,
+    grow: 1.4,
+    isRowHead: true,
+    value: ({ taskName }) => taskName,
+    cell: ({ taskName, projectName, projectRow }) => (
+      <TwoLines
+        main={taskName}
+        isStrong
+        side={
+          <span className="flex items-center gap-1.5">
+            <ProjectDot row={projectRow} isSmall />
+            <span className="truncate">{projectName}</span>
+          </span>
+        }
+      />
+    ),
+  },
+  {
+    id: "wanted",
+    head: "Asked for",
+    width: 120,
+    grow: 1,
+    value: ({ wanted }) => wanted,
+    cell: ({ wanted }) => <span className="truncate">{wanted}</span>,
+  },
+  {
+    id: "hours",
+    head: "Hours",
+    width: 70,
+    isFigure: true,
+    value: ({ request }) => request.hours,
+    cell: ({ request }) => hoursText(request.hours * 60),
+  },
+  {
+    id: "dates",
+    head: "Dates",
+    width: 132,
+    value: ({ dates }) => dates?.start ?? null,
+    copied: ({ dates }) => (dates ? `${shortDay(dates.start)} – ${shortDay(dates.finish)}` : ""),
+    cell: ({ dates }) => (
+      <span className="truncate text-[13px]">{dates ? `${shortDay(dates.start)} – ${shortDay(dates.finish)}` : "–"}</span>
+    ),
+  },
+  {
+    id: "state",
+    head: "State",
+    width: 150,
+    grow: 1,
+    value: stateText,
+    look: ({ request, isWaiting }) => (isWaiting ? "text-ochre-ink" : request.state === "declined" ? "text-ink-2" : "text-level-ink"),
+    cell: (row) => (
+      <span className="truncate">
+        <span className={row.isWaiting ? "font-medium" : ""}>{stateText(row)}</span>
+        {row.request.history.length > 1 && <span className="text-side"> · {countText(row.request.history.length, "step")}</span>}
+      </span>
+    ),
+  },
+];
+
+type Sureness = Requests["projects"][number];
+
+/** Hours of each project that are confirmed, pencilled, asked for and open. */
+export function SurenessTable({ rows }: { rows: readonly Sureness[] }) {
+  return (
+    <DataTable
+      name="sureness"
+      label="How sure the hours are"
+      columns={surenessColumns}
+      rows={rows}
+      idOf={({ projectId }) => projectId}
+      nameOf={({ name }) => name}
+      sortIn="here"
+      isShort
+    />
+  );
+}
+
+const hours = (id: keyof Sureness & ("confirmed" | "pencilled" | "asked" | "open"), head: string, tone: string): TableColumn<Sureness> => ({
+  id,
+  head,
+  width: 110,
+  isFigure: true,
+  value: (row) => hoursOf(row[id]),
+  look: (row) => (row[id] > 0 ? tone : "text-ink-2"),
+  cell: (row) => `${hoursText(row[id])} h`,
+});
+
+const surenessColumns: TableColumn<Sureness>[] = [
+  {
+    id: "project",
+    head: "How sure the hours are",
+    width: 220,
+    grow: 1,
+    isRowHead: true,
+    value: ({ name }) => name,
+    cell: ({ name, projectRow }) => (
+      <span className="flex items-center gap-2">
+        <ProjectDot row={projectRow} />
+        <span className="truncate">{name}</span>
+      </span>
+    ),
+  },
+  hours("confirmed", "Confirmed", ""),
+  hours("pencilled", "Pencilled", "text-ochre-ink"),
+  hours("asked", "Asked for", "text-ochre-ink"),
+  hours("open", "Open", "text-over"),
+];

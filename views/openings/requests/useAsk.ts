@@ -1,0 +1,91 @@
+"use client";
+// What is typed when people are asked for, and the request it becomes.
+import { useState } from "react";
+import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
+import { readDate } from "../../../ui/dateText.ts";
+import { momentOn } from "../../../ui/momentOn.ts";
+import { newId } from "../../../ui/newId.ts";
+import { kindOf } from "../../../ui/options.ts";
+import { readAmount } from "../../../ui/useDraft.ts";
+import { useFrame, usePlanFacts } from "../../frame/facts.ts";
+
+export function useAsk(taskId: string | null, onDone: (requestId: string) => void) {
+  const session = usePlan();
+  const { user } = useFrame();
+  const { today } = usePlanFacts();
+  const given = useMaybeAnswer("taskOf", taskId === null ? null : { taskId }, null);
+  const [typedProject, setProject] = useState("");
+  const projectId = typedProject || given?.projectId || "";
+  const outline = useMaybeAnswer("outline", projectId === "" ? null : { projectId }, null);
+  const [typedTask, setTask] = useState("");
+  const [who, setWho] = useState("");
+  const [hours, setHours] = useState("");
+  const [from, setFrom] = useState("");
+  const [until, setUntil] = useState("");
+  const [note, setNote] = useState("");
+  const [fault, setFault] = useState<string | null>(null);
+  const tasks = outline?.project.id === projectId ? outline.tasks.filter(({ isSummary, isMilestone }) => !isSummary && !isMilestone) : [];
+  const chosenTask = typedTask || (typedProject === "" ? (taskId ?? "") : "");
+  const task = tasks.find((own) => own.task.id === chosenTask)?.task;
+  const isEffort = task?.sizing === "effort";
+  const wanted = who || (task?.roleId ? `role:${task.roleId}` : "");
+  const amount = readAmount(hours, 0.1, 100_000);
+  const lead = outline?.leadName ?? user.name;
+  const ask = async () => {
+    if (!task) return setFault("Choose the task it is for.");
+    if (wanted === "") return setFault("Choose a role or a person.");
+    if (!amount) return setFault("Write how many hours.");
+    const { kind, id } = kindOf(wanted);
+    const subject = kind === "person" ? { personId: id } : { roleId: id };
+    const [assignmentId, requestId] = [newId("work"), newId("request")];
+    const said = note.trim();
+    const faults = await session.edit({
+      kind: "askWork",
+      assignment: {
+        id: assignmentId,
+        taskId: task.id,
+        ...subject,
+        hours: amount.value,
+        firmness: "asked",
+        ...(!isEffort && from.trim() !== "" && { from: readDate(from) ?? undefined }),
+        ...(!isEffort && until.trim() !== "" && { to: readDate(until) ?? undefined }),
+      },
+      request: {
+        id: requestId,
+        taskId: task.id,
+        assignmentId,
+        ...subject,
+        hours: amount.value,
+        state: "asked",
+        ...(said !== "" && { note: said }),
+        history: [{ at: momentOn(today), by: lead, to: user.name, step: "asked", ...(said !== "" && { text: said }) }],
+      },
+    });
+    if (faults.length > 0) setFault(faults[0].message);
+    else onDone(requestId);
+  };
+  return {
+    outline,
+    lead,
+    projectId,
+    /** Another project has other tasks, so what was chosen of them goes. */
+    setProject: (id: string) => {
+      setProject(id);
+      setTask("");
+      setWho("");
+    },
+    tasks,
+    task,
+    chosenTask,
+    setTask,
+    isEffort,
+    wanted,
+    setWho,
+    hours: { text: hours, isSound: hours === "" || amount !== null, set: setHours },
+    from: { text: from, set: setFrom },
+    until: { text: until, set: setUntil },
+    note: { text: note, set: setNote },
+    fault,
+    ask,
+  };
+}

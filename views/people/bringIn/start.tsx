@@ -1,0 +1,126 @@
+"use client";
+// Before a file is chosen: where to drop one, and what can be taken out.
+import { FileUp } from "lucide-react";
+import { type DragEvent, useRef, useState } from "react";
+import { tableKinds } from "../../../core/tables/preview.ts";
+import { tableNames } from "../../../core/tables/table.ts";
+import { Button } from "../../../ui/button.tsx";
+import { FormFault } from "../../../ui/field.tsx";
+import { useOrigin } from "../../../ui/useOrigin.ts";
+import { useNames } from "../../frame/facts.ts";
+import type { BringInHook } from "./useBringIn.ts";
+
+export function Start({ hook }: { hook: BringInHook }) {
+  return (
+    <div className="min-h-0 flex-1 space-y-3 overflow-y-auto pb-4">
+      <DropPlace hook={hook} />
+      <TakeOut />
+      <LeaveFeeds />
+    </div>
+  );
+}
+
+function DropPlace({ hook }: { hook: BringInHook }) {
+  const input = useRef<HTMLInputElement>(null);
+  const [isOver, setOver] = useState(false);
+  const hold = (event: DragEvent, isNow: boolean) => {
+    event.preventDefault();
+    setOver(isNow);
+  };
+  return (
+    <section
+      aria-label="Bring a file in"
+      onDragOver={(event) => hold(event, true)}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event) => {
+        hold(event, false);
+        const file = event.dataTransfer.files[0];
+        if (file) void hook.open(file);
+      }}
+      className={`grid place-items-center rounded-card border border-dashed px-6 py-9 ${isOver ? "border-pine bg-pine-wash" : "border-line-2 bg-sheet"}`}
+    >
+      <div className="max-w-[560px] text-center">
+        <p className="font-title text-[19px]">Drop a file here</p>
+        <p className="mt-1.5 mb-3 text-ink-2">
+          People, weekly patterns, time off, skills or calendar days, tasks, links or assignments, as CSV or XLSX; holidays and time off as
+          iCalendar. What it would do is shown row by row first.
+        </p>
+        <Button look="main" disabled={hook.isReading} onClick={() => input.current?.click()}>
+          <FileUp size={15} /> {hook.isReading ? "Reading…" : "Choose a file"}
+        </Button>
+        <input
+          ref={input}
+          type="file"
+          aria-label="File to bring in"
+          accept=".csv,.tsv,.txt,.xlsx,.ics"
+          className="sr-only"
+          tabIndex={-1}
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            event.target.value = "";
+            if (file) void hook.open(file);
+          }}
+        />
+        <FormFault>{hook.fault}</FormFault>
+      </div>
+    </section>
+  );
+}
+
+function TakeOut() {
+  const link = (name: (typeof tableNames)[number], format: "csv" | "xlsx") => (
+    <a
+      className="text-link"
+      href={`/api/tables?table=${name}&format=${format}`}
+      aria-label={`${tableKinds[name].title} as ${format.toUpperCase()}`}
+      download
+    >
+      {format.toUpperCase()}
+    </a>
+  );
+  return (
+    <section aria-label="Take out" className="rounded-card border border-line bg-sheet px-4 py-3">
+      <h2 className="heading-soft">Take out</h2>
+      <p className="pb-2 text-ink-2">
+        With the headers that come in again.{" "}
+        <a className="text-link" href="/api/tables?table=all&format=xlsx" download>
+          All of it as one XLSX
+        </a>
+      </p>
+      <ul className="grid grid-cols-2 gap-x-8">
+        {tableNames.map((name) => (
+          <li key={name} className="flex gap-3 border-line border-t py-1.5">
+            <span className="flex-1">{tableKinds[name].title}</span>
+            {link(name, "csv")}
+            {link(name, "xlsx")}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function LeaveFeeds() {
+  const { teams } = useNames();
+  const origin = useOrigin();
+  return (
+    <section aria-label="Leave as a calendar" className="rounded-card border border-line bg-sheet px-4 py-3">
+      <h2 className="heading-soft">Leave as a calendar</h2>
+      <p className="pb-2 text-ink-2">
+        iCalendar, as a file or as an address to subscribe to. A person’s assignments are on their own page, in the same way.
+      </p>
+      <ul className="grid grid-cols-2 gap-x-8">
+        {[{ id: "all", name: "Everybody" }, ...teams].map(({ id, name }) => (
+          <li key={id} className="flex gap-3 border-line border-t py-1.5">
+            <span className="w-[150px] truncate">{name}</span>
+            <span className="min-w-0 flex-1 truncate">
+              <a className="text-link" href={`/api/feeds/leave/${encodeURIComponent(id)}.ics`} download>
+                {origin}/api/feeds/leave/{encodeURIComponent(id)}.ics
+              </a>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,109 @@
+"use client";
+// Who is away when, by team: a team's row says on which days several are away together.
+import { useCallback, useMemo, useState } from "react";
+import type { LeaveEntry, LeavePerson, LeaveTeam } from "../../../core/answers/leave.ts";
+import type { Range } from "../../../core/calendar/periods.ts";
+import { countText, rangeText, shortDay } from "../../../ui/format.ts";
+import type { TableColumn } from "../../../ui/table/column.ts";
+import { percentOf } from "../../../ui/timeChart.tsx";
+import { TreeTable } from "../../../ui/treeTable.tsx";
+import { useChartColumn } from "../../frame/chartColumn.tsx";
+import { useChartPeriods } from "../../frame/useChartPeriods.ts";
+import { timeOffKinds, timeOffStates } from "../words.ts";
+
+type Row = { id: string; name: string; says: string; teamId?: string; away?: readonly number[]; person?: LeavePerson };
+
+export function LeaveCalendar({ teams }: { teams: readonly LeaveTeam[] }) {
+  const [folded, setFolded] = useState<readonly string[]>([]);
+  const rows = useMemo(() => teams.flatMap(rowsOf), [teams]);
+  const bars = useCallback((row: Row) => <Bars row={row} />, []);
+  const chart = useChartColumn(300, bars);
+  const columns = useMemo(() => [nameColumn, chart], [chart]);
+  return (
+    <TreeTable
+      name="away"
+      label="Who is away"
+      columns={columns}
+      rows={rows}
+      idOf={({ id }) => id}
+      nameOf={({ name }) => name}
+      parentOf={({ teamId }) => teamId}
+      folded={folded}
+      onFold={(id) => setFolded((known) => (known.includes(id) ? known.filter((own) => own !== id) : [...known, id]))}
+      rowHeight={30}
+      rowLook={({ person }) => !person && "rows-row-summary"}
+      empty="Nobody is away in this window. Move it on the ribbon, or show everybody."
+    />
+  );
+}
+
+function rowsOf({ teamId, name, people, away }: LeaveTeam): Row[] {
+  const id = `team ${teamId ?? "none"}`;
+  const most = Math.max(0, ...away);
+  const says = most > 1 ? `up to ${most} away at once` : countText(people.length, "person", "people");
+  return [
+    { id, name, says, away },
+    ...people.map((person) => ({ id: `${id} ${person.personId}`, name: person.name, says: person.roleName, teamId: id, person })),
+  ];
+}
+
+const nameColumn: TableColumn<Row> = {
+  id: "name",
+  head: "Team",
+  width: 230,
+  isRowHead: true,
+  value: ({ name }) => name,
+  cell: ({ name, says, person }) => (
+    <span className="truncate">
+      <span className={person ? "" : "heading-soft"}>{name}</span> <span className="text-side">{says}</span>
+    </span>
+  ),
+};
+
+function Bars({ row: { person, away } }: { row: Row }) {
+  const { range } = useChartPeriods();
+  if (!person) return <Together away={away ?? []} range={range} />;
+  return person.entries.map((entry) => <LeaveBar key={entry.timeOff.id} person={person} entry={entry} range={range} />);
+}
+
+/** Days on which two or more of a team are away, with how many. */
+function Together({ away, range }: { away: readonly number[]; range: Range }) {
+  const runs: { from: number; to: number; count: number }[] = [];
+  away.forEach((count, at) => {
+    const last = runs.at(-1);
+    if (last && last.count === count && last.to === at) last.to = at + 1;
+    else if (count > 1) runs.push({ from: at, to: at + 1, count });
+  });
+  return runs.map(({ from, to, count }) => {
+    const left = percentOf(range.start + from, range);
+    const says = `${count} away ${to - from > 1 ? `${shortDay(range.start + from)} – ${shortDay(range.start + to - 1)}` : shortDay(range.start + from)}`;
+    return (
+      <span
+        key={from}
+        title={says}
+        className="absolute top-[4px] grid h-[21px] place-items-center overflow-hidden rounded-[3px] bg-ochre-wash px-0.5 font-semibold text-[12px] text-ochre-ink"
+        style={{ left: `${left}%`, width: `max(14px, ${percentOf(range.start + to, range) - left}%)` }}
+      >
+        <span aria-hidden>{count}</span>
+        <span className="sr-only">{says}</span>
+      </span>
+    );
+  });
+}
+
+const looks = { approved: "sign-leave", requested: "sign-leave-asked bg-ochre-wash", declined: "sign-leave-declined" } as const;
+
+function LeaveBar({ person, entry: { timeOff, start, stop }, range }: { person: LeavePerson; entry: LeaveEntry; range: Range }) {
+  const left = percentOf(start, range);
+  const width = percentOf(stop, range) - left;
+  const says = `${person.name}: ${timeOffKinds[timeOff.kind]}, ${timeOffStates[timeOff.state]}, ${rangeText({ start, stop })}${timeOff.note ? ` · ${timeOff.note}` : ""}`;
+  return (
+    <span
+      role="img"
+      aria-label={says}
+      title={says}
+      className={`absolute top-[8px] h-[14px] rounded-[2px] ${looks[timeOff.state]}`}
+      style={{ left: `${left}%`, width: `max(4px, ${width}%)` }}
+    />
+  );
+}

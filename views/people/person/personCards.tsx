@@ -1,0 +1,129 @@
+"use client";
+// The cards below a person's year: weeks, time off, overtime, what they are on, skills, teams, their calendar.
+import { Plus, X } from "lucide-react";
+import type { ReactNode } from "react";
+import type { PersonYear } from "../../../core/answers/personYear.ts";
+import { Button, IconButton } from "../../../ui/button.tsx";
+import { namedOptions, none } from "../../../ui/options.ts";
+import { Picker } from "../../../ui/picker.tsx";
+import { useOrigin } from "../../../ui/useOrigin.ts";
+import { useNames } from "../../frame/facts.ts";
+import { Assignments, Mentions, OvertimeList, TimeOffList, Weeks } from "./personLists.tsx";
+import type { PersonHook } from "./usePerson.ts";
+
+export function PersonCards({ answer, hook }: { answer: PersonYear; hook: PersonHook }) {
+  const { year, show } = hook;
+  return (
+    <div className="mt-3 grid grid-cols-2 gap-3 @max-[700px]:grid-cols-1">
+      <div className="space-y-3">
+        <Card title="Weeks" add="Another week from a date on" onAdd={() => show("week", "new")}>
+          <Weeks answer={answer} hook={hook} />
+        </Card>
+        <Card title="Time off" add="Time off" onAdd={() => show("off", "new")}>
+          <TimeOffList person={answer.person} hook={hook} />
+        </Card>
+        <Card title="Overtime" add="Overtime" onAdd={() => show("overtime", "new")}>
+          <OvertimeList person={answer.person} hook={hook} />
+        </Card>
+      </div>
+      <div className="space-y-3">
+        <Card title={`On, in ${year}`}>
+          <Assignments answer={answer} hook={hook} />
+        </Card>
+        {answer.mentions.length > 0 && (
+          <Card title="Called upon">
+            <Mentions answer={answer} />
+          </Card>
+        )}
+        <Card title="Skills and teams" add="Change skills" onAdd={() => show("details")}>
+          <SkillsOf answer={answer} />
+          <TeamsOf answer={answer} hook={hook} />
+        </Card>
+        <FeedCard personId={answer.person.id} />
+      </div>
+    </div>
+  );
+}
+
+function SkillsOf({ answer: { skills } }: { answer: PersonYear }) {
+  return (
+    <p className="px-3 py-1.5">
+      {skills.length === 0 && <span className="text-ink-2">No skills stated.</span>}
+      {skills.map(({ name, level }, at) => (
+        <span key={name}>
+          {at > 0 && ", "}
+          {name} <span className="text-ink-2">{level}</span>
+        </span>
+      ))}
+    </p>
+  );
+}
+
+function Card({ title, add, onAdd, children }: { title: string; add?: string; onAdd?: () => void; children: ReactNode }) {
+  return (
+    <section aria-label={title} className="rounded-card border border-line bg-sheet pb-1">
+      <div className="flex items-center border-line border-b py-1 pr-1.5 pl-3">
+        <h2 className="flex-1 font-title text-[16px] italic">{title}</h2>
+        {add && (
+          <Button look="quiet" onClick={onAdd} className="h-7! px-2! text-[13px]">
+            <Plus size={13} /> {add}
+          </Button>
+        )}
+      </div>
+      {children}
+    </section>
+  );
+}
+
+/** The teams they are in, to leave, and one to join. */
+function TeamsOf({ answer: { person, teams }, hook }: { answer: PersonYear; hook: PersonHook }) {
+  const { teams: all } = useNames();
+  const others = all.filter(({ id }) => !teams.some((team) => team.id === id));
+  return (
+    <div className="flex flex-wrap items-center gap-1.5 px-3 pb-2">
+      {teams.map(({ id, name, memberIds }) => (
+        <span key={id} className="inline-flex h-7 items-center rounded-card border border-line-2 pl-2">
+          {name}
+          <IconButton
+            label={`Leave ${name}`}
+            className="size-6!"
+            onClick={() => void hook.edit({ kind: "changeTeam", id, set: { memberIds: memberIds.filter((own) => own !== person.id) } })}
+          >
+            <X size={12} />
+          </IconButton>
+        </span>
+      ))}
+      {others.length > 0 && (
+        <Picker
+          label="Join a team"
+          value=""
+          onChange={(value) => void hook.edit({ kind: "changePeople", ids: [person.id], set: { teamId: value } })}
+          width={130}
+          isSmall
+          options={[none("Join a team"), ...namedOptions(others)]}
+        />
+      )}
+    </div>
+  );
+}
+
+/** Where the person's assignments can be had as a calendar. */
+function FeedCard({ personId }: { personId: string }) {
+  const origin = useOrigin();
+  const path = `/api/feeds/people/${encodeURIComponent(personId)}.ics`;
+  return (
+    <Card title="In their own calendar">
+      <p className="px-3 pt-1.5 text-ink-2">
+        Assignments as iCalendar:{" "}
+        <a href={path} download className="text-link">
+          as a file
+        </a>
+        , or subscribe to this address:
+      </p>
+      <p className="px-3 pt-1 pb-1.5 font-mono text-[12px] break-all">
+        {origin}
+        {path}
+      </p>
+    </Card>
+  );
+}

@@ -1,0 +1,84 @@
+// The columns of the list of projects.
+import type { PortfolioRow } from "../../core/answers/portfolio.ts";
+import { countText, hoursOf, hoursText, longDay, shortDay } from "../../ui/format.ts";
+import Link from "../../ui/link.tsx";
+import { ProjectDot } from "../../ui/projectDot.tsx";
+import type { TableColumn } from "../../ui/table/column.ts";
+import { TwoLines } from "../../ui/twoLines.tsx";
+
+export function portfolioColumns(linkTo: (path: string) => string): TableColumn<PortfolioRow>[] {
+  return [
+    {
+      id: "project",
+      head: "Project",
+      width: 240,
+      grow: 1.3,
+      isRowHead: true,
+      value: ({ project }) => project.name,
+      cell: ({ project, projectRow, clientName }) => (
+        <span className="flex items-center gap-2">
+          <ProjectDot row={projectRow} />
+          <TwoLines
+            main={
+              <Link href={linkTo(`/work/${encodeURIComponent(project.id)}`)} className="font-semibold hover:underline">
+                {project.name} <span className="text-side">{project.code}</span>
+              </Link>
+            }
+            side={clientName ?? "Own work"}
+          />
+        </span>
+      ),
+    },
+    {
+      id: "lead",
+      head: "Lead",
+      width: 118,
+      value: ({ leadName }) => leadName,
+      cell: ({ leadName }) => <span className="truncate">{leadName ?? "–"}</span>,
+    },
+    { id: "hours", head: "Hours", width: 78, isFigure: true, value: ({ asked }) => hoursOf(asked), cell: ({ asked }) => hoursText(asked) },
+    {
+      id: "open",
+      head: "Open",
+      says: "Hours that nobody has yet",
+      width: 72,
+      isFigure: true,
+      value: ({ open }) => hoursOf(open),
+      look: ({ open }) => (open > 0 ? "figure-bad" : "text-ink-2"),
+      cell: ({ open }) => hoursText(open),
+    },
+    {
+      id: "done",
+      head: "Done",
+      width: 62,
+      isFigure: true,
+      value: ({ progress }) => progress,
+      look: () => "text-ink-2",
+      cell: ({ progress }) => (progress === null ? "–" : `${progress}%`),
+    },
+    {
+      id: "dates",
+      head: "Dates",
+      width: 176,
+      value: ({ finish }) => finish,
+      copied: ({ start, finish }) => `${longDay(start)} – ${longDay(finish)}`,
+      says: "Sort by finish",
+      cell: (row) => <Dates row={row} />,
+    },
+  ];
+}
+
+function Dates({ row: { project, isPipeline, start, finish, lateDays, unplaced } }: { row: PortfolioRow }) {
+  return (
+    <span className="leading-tight">
+      <span className="block whitespace-nowrap">
+        {shortDay(start)} – {longDay(finish)}
+      </span>
+      {isPipeline && <span className="block text-small text-plum">{project.probability ?? 100}% likely</span>}
+      {lateDays > 0 && <span className="figure-bad block text-small">{countText(lateDays, "day")} past the deadline</span>}
+      {lateDays === 0 && unplaced > 0 && !isPipeline && (
+        <span className="figure-bad block text-small">{hoursText(unplaced)} h not placed</span>
+      )}
+    </span>
+  );
+}

@@ -1,0 +1,48 @@
+"use client";
+// The projects as a table under their headings, each with its bar on the time chart.
+import { useRouter } from "next/navigation";
+import { useCallback, useMemo } from "react";
+import type { PortfolioRow } from "../../core/answers/portfolio.ts";
+import { DataTable } from "../../ui/dataTable.tsx";
+import { countText, hueOf, rangeText } from "../../ui/format.ts";
+import type { Section } from "../../ui/table/lines.ts";
+import { ChartBar } from "../../ui/timeChart.tsx";
+import { useChartColumn } from "../frame/chartColumn.tsx";
+import { useChartPeriods } from "../frame/useChartPeriods.ts";
+import { useLinkTo } from "../frame/windowed.ts";
+import { portfolioColumns } from "./portfolioColumns.tsx";
+
+export function PortfolioTable({ groups, find }: { groups: readonly Section<PortfolioRow>[]; find: string }) {
+  const linkTo = useLinkTo();
+  const router = useRouter();
+  const bar = useCallback((row: PortfolioRow) => <ProjectBar row={row} />, []);
+  const chart = useChartColumn(200, bar);
+  const columns = useMemo(() => [...portfolioColumns(linkTo), chart], [linkTo, chart]);
+  return (
+    <DataTable
+      name="project"
+      label="Projects"
+      columns={columns}
+      sections={groups}
+      idOf={({ project }) => project.id}
+      nameOf={({ project }) => project.name}
+      rowHeight={44}
+      onOpen={({ project }) => router.push(linkTo(`/work/${encodeURIComponent(project.id)}`))}
+      empty={find === "" ? "No project is left by these filters." : `No project matches “${find}”.`}
+    />
+  );
+}
+
+function ProjectBar({ row: { project, projectRow, isPipeline, start, finish, tasks } }: { row: PortfolioRow }) {
+  const { range } = useChartPeriods();
+  return (
+    <ChartBar
+      window={range}
+      start={start}
+      finish={finish}
+      hue={hueOf(projectRow)}
+      look={isPipeline ? "pencilled" : "task"}
+      title={`${project.name}: ${rangeText({ start, stop: finish + 1 })}, ${countText(tasks, "task")}`}
+    />
+  );
+}

@@ -1,0 +1,69 @@
+"use client";
+// What the side sheet of a project shows: what was dropped, what is ticked, a part of the project, or the task one works on.
+import type { Drop } from "../../core/answers/drop.ts";
+import type { Outline } from "../../core/answers/outline.ts";
+import { parseDay } from "../../core/calendar/day.ts";
+import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { BulkTasks } from "./bulkTasks.tsx";
+import { DropSheet } from "./dropSheet.tsx";
+import { PageSheet } from "./page/pageSheet.tsx";
+import { ProjectForm, projectSet } from "./projectForm.tsx";
+import { NewTaskSheet, TaskSheet } from "./taskSheet.tsx";
+import { Templates } from "./templates.tsx";
+import { TimeLeftSheet } from "./timeLeft.tsx";
+import type { ProjectHook } from "./useProject.ts";
+
+interface PartProps {
+  outline: Outline;
+  project: ProjectHook;
+}
+
+interface ProjectSheetProps extends PartProps {
+  drop: Drop | null;
+  onDropped: () => void;
+}
+
+export function ProjectSheet({ outline, project, drop, onDropped }: ProjectSheetProps) {
+  const dropped = outline.tasks.find(({ task }) => task.id === drop?.taskId);
+  if (drop && dropped)
+    return (
+      <DropSheet
+        key={`${drop.taskId} ${drop.start}`}
+        drop={drop}
+        taskName={dropped.task.name}
+        onTake={({ edit }) => void project.edit(edit).then(onDropped)}
+        onClose={onDropped}
+      />
+    );
+  return project.ticked.size > 0 ? <BulkTasks project={project} /> : <Selected outline={outline} project={project} />;
+}
+
+function Selected({ outline, project }: PartProps) {
+  const { selected, select } = project;
+  const { deadline, id } = outline.project;
+  const close = () => select(null);
+  if (project.isShowingTimeLeft)
+    return <TimeLeftSheet projectId={id} until={deadline === undefined ? outline.finish : parseDay(deadline)} onClose={close} />;
+  if (project.isShowingPage) return <PageSheet outline={outline} onClose={close} />;
+  if (project.isShowingDetails) return <Details outline={outline} project={project} />;
+  if (project.isAdding) return <NewTaskSheet outline={outline} project={project} />;
+  return selected && <TaskSheet key={selected.task.id} outline={outline} entry={selected} project={project} />;
+}
+
+function Details({ outline, project }: PartProps) {
+  const { id, name } = outline.project;
+  return (
+    <Sheet title={name} subtitle="The project itself" onClose={() => project.select(null)}>
+      <SheetSection>
+        <ProjectForm
+          key={JSON.stringify(outline.project)}
+          project={outline.project}
+          isNew={false}
+          saveText="Save"
+          onSave={async (fields) => void (await project.edit({ kind: "changeProject", id, set: projectSet(fields) }))}
+        />
+      </SheetSection>
+      <Templates projectId={id} projectName={name} />
+    </Sheet>
+  );
+}

@@ -1,0 +1,68 @@
+"use client";
+// The edits made on a project's tasks, their work and their links.
+import { toast } from "sonner";
+import { usePlan } from "../../client/session.tsx";
+import type { OutlineTask } from "../../core/answers/outline.ts";
+import type { Edit } from "../../core/edits/edit.ts";
+import { type PlacedLine, tasksFromLines } from "../../core/entry/newTasks.ts";
+import type { Assignment, Link, Task } from "../../core/plan/schema.ts";
+import { newId } from "../../ui/newId.ts";
+import { afterAll, placeAfter, type Step } from "./outlinePlace.ts";
+
+export type Setting<T> = { [K in keyof T]?: T[K] | null };
+
+export function useTaskEdits(
+  projectId: string,
+  tasks: readonly OutlineTask[],
+  selected: OutlineTask | null,
+  select: (id: string | null) => void,
+) {
+  const session = usePlan();
+  const edit = async (made: Edit) => (await session.edit(made)).length === 0;
+  const addTask = async (fields: Omit<Task, "id" | "projectId">) => {
+    const id = newId("task");
+    const siblings = tasks.filter(({ task }) => task.parentId === fields.parentId);
+    const after = siblings.at(-1)?.task.id;
+    const faults = await session.edit({
+      kind: "addTask",
+      task: { id, projectId, ...fields },
+      next: after === undefined ? null : afterAll(tasks, after),
+    });
+    if (faults.length === 0) select(id);
+    return faults;
+  };
+  /** Adds written lines after the selected task, or at the end; inside it where it is a summary. */
+  const addLines = (lines: readonly PlacedLine[]) => {
+    const at = selected;
+    const place = !at
+      ? { parentId: null, next: null }
+      : at.isSummary
+        ? { parentId: at.task.id, next: afterAll(tasks, at.task.id) }
+        : { parentId: at.task.parentId ?? null, next: afterAll(tasks, at.task.id) };
+    return session.edit(tasksFromLines(lines, { projectId, ...place }, newId));
+  };
+  const remove = async (id: string, joins = false) => {
+    const name = tasks.find(({ task }) => task.id === id)?.task.name ?? id;
+    if (!(await edit({ kind: "deleteTask", id, ...(joins && { joins }) }))) return;
+    select(null);
+    toast(`Deleted “${name}” with all below it and its work.`, { action: { label: "Undo", onClick: () => void session.step("undo") } });
+  };
+  const move = (id: string, step: Step) => {
+    const place = placeAfter(tasks, id, step);
+    return place ? edit({ kind: "moveTask", id, ...place }) : Promise.resolve(false);
+  };
+  return {
+    edit,
+    addTask,
+    addLines,
+    changeTask: (id: string, set: Setting<Task>) => session.edit({ kind: "changeTask", id, set }),
+    remove,
+    move,
+    addWork: (fields: Omit<Assignment, "id">) => session.edit({ kind: "addAssignment", assignment: { id: newId("work"), ...fields } }),
+    changeWork: (id: string, set: Setting<Assignment>) => session.edit({ kind: "changeAssignment", id, set }),
+    removeWork: (id: string) => session.edit({ kind: "deleteAssignment", id }),
+    addLink: (fields: Omit<Link, "id">) => session.edit({ kind: "addLink", link: { id: newId("link"), ...fields } }),
+    changeLink: (id: string, set: Setting<Link>) => session.edit({ kind: "changeLink", id, set }),
+    removeLink: (id: string) => session.edit({ kind: "deleteLink", id }),
+  };
+}
