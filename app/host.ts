@@ -2,6 +2,8 @@
 import "server-only";
 import { join } from "node:path";
 import { formatISO } from "date-fns";
+import { type AnswerOf, answer, type QueryOf, type Question } from "../client/questions.ts";
+import type { Initial } from "../client/session.tsx";
 import { parseDay } from "../core/calendar/day.ts";
 import { buildModel, type Model } from "../core/model.ts";
 import { updateModel } from "../core/update.ts";
@@ -12,8 +14,21 @@ export const BUILT_IN_USER = { id: "manager", name: "Nora Okafor", initials: "NO
 
 interface Host {
   store: PlanStore;
-  model: { revision: number; model: Model } | null;
+  model: Newest | null;
 }
+
+/** The newest plan with all that follows from it, and what was worked out of it so far: many who look at one revision
+ * look at the same figures. */
+interface Newest {
+  revision: number;
+  model: Model;
+  answers: Map<string, unknown>;
+  /** The plan as browsers read it, written when one asks. */
+  text: Uint8Array | null;
+}
+
+/** As many answers as are kept of one revision. */
+const MOST_ANSWERS = 300;
 
 // Next.js loads this file once for each route bundle; the process has one host all the same.
 const shared = globalThis as typeof globalThis & { rosterHost?: Promise<Host> };
@@ -37,13 +52,36 @@ export async function openStore(): Promise<PlanStore> {
 }
 
 /** The newest plan with all that follows from it: carried over what has changed since it was last asked for. */
-export async function currentModel(): Promise<{ revision: number; model: Model }> {
+export async function currentModel(): Promise<Newest> {
   const host = await openHost();
   const { plan, revision } = host.store.snapshot();
   if (host.model?.revision === revision) return host.model;
   const changes = host.model && host.store.changesSince(host.model.revision);
-  host.model = { revision, model: host.model && changes ? updateModel(host.model.model, plan, changes) : buildModel(plan) };
+  const model = host.model && changes ? updateModel(host.model.model, plan, changes) : buildModel(plan);
+  host.model = { revision, model, answers: new Map(), text: null };
   return host.model;
+}
+
+/** The answer to a question about the newest plan, worked out once a revision. */
+export async function currentAnswer<Q extends Question>(question: Q, query: QueryOf<Q>): Promise<Initial<AnswerOf<Q>>> {
+  const { revision, model, answers } = await currentModel();
+  const key = JSON.stringify(query);
+  const place = `${question} ${key}`;
+  if (!answers.has(place)) {
+    if (answers.size >= MOST_ANSWERS) answers.clear();
+    answers.set(place, answer(model, question, query));
+  }
+  return { revision, key, data: answers.get(place) as AnswerOf<Q> };
+}
+
+/** The newest plan with its revision and history as JSON, written once a revision. */
+export async function currentText(): Promise<Uint8Array> {
+  const newest = await currentModel();
+  const { store } = await openHost();
+  const snapshot = store.snapshot();
+  if (snapshot.revision !== newest.revision) return new TextEncoder().encode(JSON.stringify(snapshot));
+  newest.text ??= new TextEncoder().encode(JSON.stringify(snapshot));
+  return newest.text;
 }
 
 /** Today by this machine's clock, as a day. */

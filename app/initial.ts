@@ -1,18 +1,13 @@
 // First answers that come with a page, so that its figures stand in the HTML.
 import "server-only";
-import { type AnswerOf, answer, type QueryOf, type Question } from "../client/questions.ts";
-import type { Initial } from "../client/session.tsx";
 import { horizonOf, periodSettingsOf, todayOf } from "../core/calendar/horizon.ts";
 import { windowFrom } from "../ui/timeWindow.ts";
-import { clockDay, currentModel } from "./host.ts";
+import { clockDay, currentAnswer, currentModel } from "./host.ts";
 
 export type SearchParams = Promise<Record<string, string | string[] | undefined>>;
 
 /** The answer to a question about the newest plan; the browser does not ask again while nothing has changed. */
-export async function initialAnswer<Q extends Question>(question: Q, query: QueryOf<Q>): Promise<Initial<AnswerOf<Q>>> {
-  const { revision, model } = await currentModel();
-  return { revision, key: JSON.stringify(query), data: answer(model, question, query) };
-}
+export const initialAnswer = currentAnswer;
 
 /** The time window that a page's URL states. */
 export async function windowOfPage(searchParams: SearchParams) {

@@ -46,9 +46,10 @@ const RETRY_MS = 2_000;
 
 export class PlanHost {
   #confirmed: Plan | null = null;
+  /** Built when something is first asked: a screen that came with its figures can be used before. */
   #model: Model | null = null;
-  /** The model that the screens were last told of. */
-  #told: Model | null = null;
+  /** The model that the screens were last told of; null for the plan as it was read, undefined for none. */
+  #told: Model | null | undefined = undefined;
   #pending: KeptEdit[] = [];
   #state: HostState = { version: 0, revision: 0, unsettled: 0, isOffline: false, history: { undo: null, redo: null } };
   #sending: Promise<void> | null = null;
@@ -74,6 +75,11 @@ export class PlanHost {
     this.#replay();
     this.#changed();
     this.#send();
+  }
+
+  /** Works out what the first question would wait for. */
+  warm(): void {
+    this.#shown().placements;
   }
 
   /** Answers a question about the plan as this user sees it. */
@@ -141,7 +147,10 @@ export class PlanHost {
   }
 
   #shown(): Model {
-    if (!this.#model) throw new Error("The plan has not been read yet.");
+    if (this.#model) return this.#model;
+    if (!this.#confirmed) throw new Error("The plan has not been read yet.");
+    this.#model = buildModel(this.#confirmed);
+    if (this.#told === null) this.#told = this.#model;
     return this.#model;
   }
 
@@ -207,21 +216,24 @@ export class PlanHost {
       return;
     }
     // What is shown may have edits in it that are not settled: then it is no step from one state to the next.
-    this.#model =
-      this.#model?.plan === before && this.#pending.length === 0
-        ? updateModel(
-            this.#model,
-            this.#confirmed,
-            entries.flatMap(({ changes }) => changes),
-          )
-        : buildModel(this.#confirmed);
+    if (this.#model?.plan === before && this.#pending.length === 0)
+      this.#model = updateModel(
+        this.#model,
+        this.#confirmed,
+        entries.flatMap(({ changes }) => changes),
+      );
+    else {
+      this.#model = null;
+      this.#told = undefined;
+    }
     this.#replay();
   }
 
   async #read(): Promise<void> {
     const { plan, revision, history } = await this.transport.read();
     this.#confirmed = plan;
-    this.#model = buildModel(plan);
+    this.#model = null;
+    this.#told = undefined;
     this.#state = { ...this.#state, revision, history };
   }
 

@@ -33,13 +33,23 @@ const keep: Keep = {
   remove: (key) => update<KeptEdit[]>(KEPT, (kept = []) => kept.filter((own) => own.key !== key)).catch(nothingKept),
 };
 
+// Read while the page is still being made ready: the first reading is under way when the host asks for it.
+let first: Promise<PlanMessage> | null = read();
+first.catch(() => undefined);
+const readOnce = (): Promise<PlanMessage> => {
+  const started = first ?? read();
+  first = null;
+  return started;
+};
+
 let tell: (state: HostState, notice?: Notice) => void = () => {};
-const host = new PlanHost({ read, settle, wait }, keep, (state, notice) => tell(state, notice));
+const host = new PlanHost({ read: readOnce, settle, wait }, keep, (state, notice) => tell(state, notice));
 
 const api = {
   async start(listener: (state: HostState, notice?: Notice) => void, justMade: readonly KeptEdit[]): Promise<void> {
     tell = listener;
     await host.start(justMade);
+    setTimeout(() => host.warm());
   },
   ask: host.ask.bind(host),
   preview: host.preview.bind(host),

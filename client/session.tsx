@@ -18,6 +18,9 @@ export interface Initial<T> {
   data: T;
 }
 
+// Started with this file, not with the first screen: the plan is read while the page is still made ready.
+const early = typeof Worker === "undefined" ? null : new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" });
+
 class PlanSession {
   #state: HostState | null = null;
   #worker: Comlink.Remote<PlanWorker> | null = null;
@@ -34,8 +37,8 @@ class PlanSession {
 
   /** Starts the worker; later calls change nothing. */
   start(): void {
-    if (this.#worker) return;
-    this.#worker = Comlink.wrap<PlanWorker>(new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" }));
+    if (this.#worker || !early) return;
+    this.#worker = Comlink.wrap<PlanWorker>(early);
     const listener = (state: HostState, notice?: Notice) => {
       this.#state = state;
       this.#setRead();

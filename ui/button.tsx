@@ -1,4 +1,4 @@
-import type { ButtonHTMLAttributes } from "react";
+import type { ComponentProps } from "react";
 
 const looks = {
   main: "bg-pine text-pine-ink hover:opacity-90",
@@ -8,11 +8,7 @@ const looks = {
 } as const;
 
 /** A button; `look` says how much it stands out. */
-export function Button({
-  look = "plain",
-  className = "",
-  ...props
-}: ButtonHTMLAttributes<HTMLButtonElement> & { look?: keyof typeof looks }) {
+export function Button({ look = "plain", className = "", ...props }: ComponentProps<"button"> & { look?: keyof typeof looks }) {
   return <button type="button" {...props} className={`${buttonLook(look)} ${className}`} />;
 }
 
@@ -22,12 +18,12 @@ export function buttonLook(look: keyof typeof looks = "plain"): string {
 }
 
 /** A button within a sentence. */
-export function TextButton(props: Omit<ButtonHTMLAttributes<HTMLButtonElement>, "className">) {
+export function TextButton(props: Omit<ComponentProps<"button">, "className">) {
   return <button type="button" {...props} className="text-link" />;
 }
 
 /** A small square button with an icon; `label` is read out and shown on hover. */
-export function IconButton({ label, className = "", ...props }: ButtonHTMLAttributes<HTMLButtonElement> & { label: string }) {
+export function IconButton({ label, className = "", ...props }: ComponentProps<"button"> & { label: string }) {
   return (
     <button
       type="button"

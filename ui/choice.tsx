@@ -2,6 +2,7 @@
 // One of a few words, chosen from a list that opens below.
 import { Check, ChevronDown } from "lucide-react";
 import { Select } from "radix-ui";
+import { useState } from "react";
 import { useLabelled } from "./labelled.ts";
 import { type Option, optionGroups } from "./options.ts";
 
@@ -20,6 +21,9 @@ export interface ChoiceProps<V extends string> {
 const EMPTY = "\u0000";
 
 export function Choice<V extends string>({ value, options, onChange, label, disabled, width, isSmall }: ChoiceProps<V>) {
+  // The list is made once somebody comes near: a form holds many, and most are never opened.
+  const [isNear, setNear] = useState(false);
+  const near = () => setNear(true);
   return (
     <Select.Root
       value={value === "" ? EMPTY : value}
@@ -33,27 +37,36 @@ export function Choice<V extends string>({ value, options, onChange, label, disa
         {...useLabelled()}
         {...(label !== undefined && { "aria-label": label })}
         data-small={isSmall}
+        onFocus={near}
+        onPointerEnter={near}
+        onPointerDownCapture={near}
         className="control control-opens"
         style={width === undefined ? undefined : { width }}
       >
         <span className="truncate">{options.find((option) => option.value === value)?.text ?? ""}</span>
         <ChevronDown size={14} className="shrink-0 text-ink-2" aria-hidden />
       </Select.Trigger>
-      <Select.Portal>
-        <Select.Content position="popper" sideOffset={4} className="options-float">
-          <Select.Viewport>
-            {optionGroups(options).map(({ group, options: own }) => (
-              <Select.Group key={group}>
-                {group !== "" && <Select.Label className="options-heading">{group}</Select.Label>}
-                {own.map((option) => (
-                  <Item key={option.value} option={option} />
-                ))}
-              </Select.Group>
-            ))}
-          </Select.Viewport>
-        </Select.Content>
-      </Select.Portal>
+      {isNear && <List options={options} />}
     </Select.Root>
+  );
+}
+
+function List({ options }: { options: readonly Option[] }) {
+  return (
+    <Select.Portal>
+      <Select.Content position="popper" sideOffset={4} className="options-float">
+        <Select.Viewport>
+          {optionGroups(options).map(({ group, options: own }) => (
+            <Select.Group key={group}>
+              {group !== "" && <Select.Label className="options-heading">{group}</Select.Label>}
+              {own.map((option) => (
+                <Item key={option.value} option={option} />
+              ))}
+            </Select.Group>
+          ))}
+        </Select.Viewport>
+      </Select.Content>
+    </Select.Portal>
   );
 }
 

@@ -39,7 +39,7 @@ export function DateField({ value, onChange, label, placeholder = "8 Feb 2027", 
   };
   return (
     <Popover.Root open={isOpen} onOpenChange={setOpen}>
-      <span className="relative block" style={width === undefined ? undefined : { width }}>
+      <span className="date-field relative block" style={width === undefined ? undefined : { width }}>
         <TextInput
           {...props}
           id={id}

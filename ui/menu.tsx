@@ -24,12 +24,7 @@ export function Menu({
         </Button>
       </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content
-          align="end"
-          sideOffset={6}
-          aria-label={label}
-          className="z-50 rounded-card border border-line-2 bg-sheet p-3 shadow-float"
-        >
+        <Popover.Content align="end" sideOffset={6} aria-label={label} className="z-50 box-strong p-3 shadow-float">
           {children}
         </Popover.Content>
       </Popover.Portal>

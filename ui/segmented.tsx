@@ -19,7 +19,7 @@ export function Segmented<T extends string>({
       aria-label={label}
       value={value}
       onValueChange={(next) => next && onChange(next as T)}
-      className="inline-flex h-8 overflow-hidden rounded-card border border-line-2 bg-sheet"
+      className="inline-flex h-8 overflow-hidden box-strong"
     >
       {options.map(({ value: own, text }) => (
         <ToggleGroup.Item

@@ -28,7 +28,7 @@ export function Sheet({
   return (
     <aside
       aria-label={title}
-      className="flex h-full w-[320px] shrink-0 flex-col border-line border-l bg-sheet max-[1100px]:absolute max-[1100px]:right-0 max-[1100px]:z-20 max-[1100px]:shadow-float"
+      className="flex h-full w-[320px] shrink-0 flex-col line-left bg-sheet max-[1100px]:absolute max-[1100px]:right-0 max-[1100px]:z-20 max-[1100px]:shadow-float"
     >
       <header className="flex items-start gap-2 px-5 pt-5 pb-3">
         <div className="min-w-0 flex-1">
@@ -49,7 +49,7 @@ export function Sheet({
 /** A part of the sheet under a small heading, with a line above it. */
 export function SheetSection({ title, children }: { title?: string; children: ReactNode }) {
   return (
-    <section className="border-line border-t py-3 first:border-t-line">
+    <section className="line-above py-3 first:border-t-line">
       {title && <h3 className="mb-1.5 text-[13px] text-ink-2">{title}</h3>}
       {children}
     </section>

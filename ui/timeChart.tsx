@@ -123,7 +123,7 @@ export function ChartHead({ window, periods, headings }: { window: Range; period
         at % every === 0 ? (
           <span
             key={start}
-            className="absolute top-0 whitespace-nowrap border-line border-l pt-[10px] pl-1.5 font-semibold text-[13px] leading-none first:border-l-0"
+            className="absolute top-0 whitespace-nowrap line-left pt-[10px] pl-1.5 font-semibold text-[13px] leading-none first:border-l-0"
             style={{ left: `${percentOf(start, window)}%`, height: "100%" }}
           >
             {headings[at]}

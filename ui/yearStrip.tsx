@@ -48,7 +48,7 @@ export function YearStrip({ label, days, months, sumHead, monthSum, onPick }: Ye
     event.preventDefault();
   };
   return (
-    <div className="rounded-card border border-line bg-sheet px-3 pt-2 pb-2.5">
+    <div className="box px-3 pt-2 pb-2.5">
       <table
         // biome-ignore lint/a11y/noNoninteractiveElementToInteractiveRole: a table whose cells are walked by keys is a grid
         role="grid"
@@ -84,7 +84,7 @@ export function YearStrip({ label, days, months, sumHead, monthSum, onPick }: Ye
           ))}
         </tbody>
       </table>
-      <div className="mt-1.5 flex flex-wrap items-center gap-x-4 gap-y-1 border-line border-t pt-1.5 text-small text-ink-2">
+      <div className="mt-1.5 flex flex-wrap items-center gap-x-4 gap-y-1 line-above pt-1.5 text-small text-ink-2">
         <span aria-live="polite" className="min-h-[18px] min-w-[260px] flex-1 text-ink">
           {said?.says ?? "Point at a day, or walk to it with the arrow keys."}
         </span>
@@ -150,7 +150,7 @@ function Cell({ day: { day, capacity, load = 0, marks, says }, isFirst, isTabSto
       onMouseEnter={() => onHover(day)}
       onFocus={() => onFocus(day)}
       style={isFirst ? { gridColumnStart: weekdayOf(day) + 2 } : undefined}
-      className={`relative h-[24px] border-line border-r border-b hover:bg-well ${canPick ? "cursor-pointer" : ""} ${has("notEmployed") ? "sign-not-employed" : isEmpty ? "sign-away" : ""}`}
+      className={`relative h-[24px] line-below line-right hover:bg-well ${canPick ? "cursor-pointer" : ""} ${has("notEmployed") ? "sign-not-employed" : isEmpty ? "sign-away" : ""}`}
     >
       {load > 0 && <span className="absolute inset-x-[3px] bottom-0 bg-room" style={{ height: height(Math.min(load, capacity)) }} />}
       {over > 0 && (

@@ -40,7 +40,7 @@ export function Board({ balance }: BalanceProps) {
       onDragCancel={drag.cancel}
       autoScroll={{ threshold: { x: 0.08, y: 0.1 } }}
     >
-      <div ref={frame} className="min-h-0 flex-1 overflow-auto rounded-t-card border border-line border-b-0 bg-sheet">
+      <div ref={frame} className="min-h-0 flex-1 overflow-auto box-open">
         <BoardTable balance={balance} rows={rows} columns={columns} column={column} keys={keys} drag={drag} />
       </div>
       <DragOverlay dropAnimation={null} modifiers={belowRow}>

@@ -21,23 +21,15 @@ interface BoardHeadProps {
 export function BoardHead({ balance: { board, grain, measure, params }, column, shown }: BoardHeadProps) {
   return (
     <thead className="contents">
-      <tr className="sticky top-0 z-[3] flex justify-between border-line border-b bg-sheet" style={{ height: HEAD_HEIGHT }}>
-        <th
-          scope="col"
-          className="sticky left-0 z-[4] shrink-0 border-line border-r bg-sheet px-3 pt-1.5 font-normal"
-          style={{ width: NAME_WIDTH }}
-        >
+      <tr className="board-head" style={{ height: HEAD_HEIGHT }}>
+        <th scope="col" className="board-corner" style={{ width: NAME_WIDTH }}>
           <div className="font-semibold leading-tight">{headWords[params.rows]}</div>
           <div className="text-side leading-tight">{measureWords[measure]}</div>
         </th>
         {shown.map((index) => (
           <PeriodHead key={index} board={board} grain={grain} index={index} column={column} />
         ))}
-        <th
-          scope="col"
-          className="sticky right-0 z-[4] shrink-0 border-line border-l bg-sheet px-2 pt-1.5 text-right font-normal"
-          style={{ width: SUM_WIDTH }}
-        >
+        <th scope="col" className="board-corner-sum" style={{ width: SUM_WIDTH }}>
           <div className="font-semibold leading-tight">Sum</div>
           <div className="text-side leading-tight">{shareText(shareOf(sumOf(board.all.load), sumOf(board.all.capacity)))}</div>
         </th>
@@ -50,11 +42,7 @@ function PeriodHead({ board, grain, index, column }: { board: Board; grain: Grai
   const { periodSettings } = usePlanFacts();
   const { main, side } = periodHeading(board.periods[index], grain, periodSettings);
   return (
-    <th
-      scope="col"
-      className="absolute top-0 h-full border-line border-r px-1.5 pt-1.5 font-normal"
-      style={{ left: NAME_WIDTH + index * column, width: column }}
-    >
+    <th scope="col" className="board-period" style={{ left: NAME_WIDTH + index * column, width: column }}>
       <div className="truncate font-semibold leading-tight">{main}</div>
       <div
         className={`flex justify-between text-ink-2 leading-tight ${column < NARROW_COLUMN ? "text-[11.5px] tracking-tight" : "text-small"}`}

@@ -188,11 +188,7 @@ function ViewMenu({ balance }: { balance: Hook }) {
         <ul>
           {views.map((view) => (
             <li key={view.id} className="flex items-center gap-1">
-              <button
-                type="button"
-                onClick={() => balance.takeView(view.query)}
-                className="min-w-0 flex-1 truncate rounded-[4px] px-2 py-1.5 text-left hover:bg-well"
-              >
+              <button type="button" onClick={() => balance.takeView(view.query)} className="min-w-0 flex-1 truncate press px-2 py-1.5">
                 {view.name}
               </button>
               <IconButton label={`Delete the view ${view.name}`} onClick={() => void session.edit({ kind: "deleteView", id: view.id })}>

@@ -144,14 +144,12 @@ function PeriodHours({ bar, explained: { range }, balance }: { bar: Bar; explain
   return (
     <>
       {bar.isTyped && (
-        <button
-          type="button"
+        <TextButton
           title="Typed week by week. Press to spread the same hours by the rule again"
           onClick={() => void balance.untype(bar.assignmentId)}
-          className="rounded-[4px] px-1 text-[13px] text-link decoration-dotted underline-offset-2 hover:bg-pine-wash"
         >
           typed
-        </button>
+        </TextButton>
       )}
       <TextInput
         {...props}

@@ -54,7 +54,7 @@ export const RowSum = memo(function RowSum({ board, at, measure }: { board: Boar
     <td
       aria-label={`${row.name}, in all: ${hoursText(sum.load)}${isPart(row) ? "" : ` of ${hoursText(sum.capacity)}`} hours`}
       title={`In all: ${hoursText(sum.load)}${isPart(row) ? "" : ` of ${hoursText(sum.capacity)}`} hours`}
-      className={`sticky right-0 z-[2] shrink-0 border-line border-l px-2 text-right text-[13px] ${row.kind === "group" ? "bg-paper" : "bg-sheet"} ${isOver ? "figure-bad" : "text-ink-2"}`}
+      className={`board-sum ${row.kind === "group" ? "bg-paper" : "bg-sheet"} ${isOver ? "figure-bad" : "text-ink-2"}`}
       style={{ width: SUM_WIDTH, paddingTop: row.kind === "person" ? 6 : 5 }}
     >
       {at < board.filled ? sumText(row, measure, sum) : ""}
@@ -96,7 +96,7 @@ export function Cell({
       onKeyDown={(event) => {
         if (event.key === "Enter") onSelect?.();
       }}
-      className={`absolute top-0 border-line border-r [contain:strict] ${isPressable ? "cursor-pointer hover:bg-well/60" : ""} focus-visible:z-[1] focus-visible:outline-offset-[-2px]`}
+      className={`absolute top-0 line-right [contain:strict] ${isPressable ? "cursor-pointer hover:bg-well/60" : ""} focus-visible:z-[1] focus-visible:outline-offset-[-2px]`}
       style={{ left, width, height: isPressable ? PERSON_HEIGHT - 1 : "100%" }}
     >
       {children}

@@ -17,11 +17,8 @@ const MOST_MOVES = 3;
 
 export function DragChip({ bar, more, outcome, days, moves }: ChipProps) {
   return (
-    <div className="w-max max-w-[340px] rounded-card border border-line-2 bg-sheet shadow-float">
-      <div
-        className="flex h-[24px] items-center gap-3 rounded-t-card px-2 text-small sign-work"
-        style={{ "--bar-hue": hueOf(bar.projectRow) } as React.CSSProperties}
-      >
+    <div className="w-max max-w-[340px] box-strong shadow-float">
+      <div className="chip-bar sign-work" style={{ "--bar-hue": hueOf(bar.projectRow) } as React.CSSProperties}>
         <span className="truncate">
           {bar.projectName} · {bar.taskName}
         </span>

@@ -82,7 +82,7 @@ function BarButton({
       }}
       aria-label={says}
       title={says}
-      className={`absolute flex h-[22px] cursor-grab touch-none items-center justify-between gap-2 overflow-hidden rounded-[4px] px-1.5 text-small ${bar.isAsked ? "sign-asked text-ink" : bar.isPencilled ? "sign-pencilled text-ink" : "sign-work"} ${isDragging ? "opacity-40" : ""} ${isPicked ? "outline-2 outline-ink outline-offset-1" : ""}`}
+      className={`board-bar ${bar.isAsked ? "sign-asked text-ink" : bar.isPencilled ? "sign-pencilled text-ink" : "sign-work"} ${isDragging ? "opacity-40" : ""} ${isPicked ? "outline-2 outline-ink outline-offset-1" : ""}`}
       style={
         {
           left: left + 2,

@@ -22,12 +22,12 @@ export function PersonRow(props: RowProps) {
     <tr
       aria-rowindex={at + 2}
       data-person={row.id}
-      className={`absolute left-0 flex w-full justify-between border-line border-b ${isDropTarget ? "bg-pine-wash" : ""}`}
+      className={`absolute left-0 flex w-full justify-between line-below ${isDropTarget ? "bg-pine-wash" : ""}`}
       style={{ top, height }}
     >
       <th
         scope="row"
-        className={`sticky left-0 z-[2] h-full border-line border-r font-normal ${isDropTarget ? "bg-pine-wash" : "bg-sheet"}`}
+        className={`sticky left-0 z-[2] h-full line-right font-normal ${isDropTarget ? "bg-pine-wash" : "bg-sheet"}`}
         style={{ width: NAME_WIDTH }}
       >
         <button
@@ -35,7 +35,7 @@ export function PersonRow(props: RowProps) {
           aria-expanded={isOpen}
           title={isOpen ? "Close the assignments" : "Show the assignments"}
           onClick={() => toggle(row.id)}
-          className="flex w-full items-start gap-1 py-[5px] pr-2 pl-1.5 text-left hover:bg-well"
+          className="board-name press"
           style={{ height: PERSON_HEIGHT - 1 }}
         >
           <span className="pt-[3px] text-ink-2">{isOpen ? <ChevronDown size={13} /> : <ChevronRight size={13} />}</span>

@@ -18,12 +18,12 @@ export function SumRow(props: RowProps) {
     <tr
       aria-rowindex={at + 2}
       data-row={row.key}
-      className={`absolute left-0 flex w-full justify-between border-line border-b ${isGroup ? "bg-well/50" : ""}`}
+      className={`absolute left-0 flex w-full justify-between line-below ${isGroup ? "bg-well/50" : ""}`}
       style={{ top, height }}
     >
       <th
         scope="row"
-        className={`sticky left-0 z-[2] flex h-full items-center gap-1.5 border-line border-r font-normal ${isGroup ? "bg-paper px-3 heading-soft" : "bg-sheet pr-3 pl-7 text-[13px]"}`}
+        className={`board-group ${isGroup ? "bg-paper px-3 heading-soft" : "bg-sheet pr-3 pl-7 text-[13px]"}`}
         style={{ width: NAME_WIDTH }}
       >
         {row.projectRow !== undefined && (

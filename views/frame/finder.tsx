@@ -68,12 +68,7 @@ function FinderList({ onGo }: { onGo: (link: string) => void }) {
   };
   return (
     <>
-      <Command.Input
-        value={text}
-        onValueChange={setText}
-        placeholder="A person, project, task or screen"
-        className="h-11 w-full border-line border-b bg-transparent px-4 text-[15px] outline-none"
-      />
+      <Command.Input value={text} onValueChange={setText} placeholder="A person, project, task or screen" className="finder-field" />
       <Command.List className="max-h-[420px] overflow-y-auto p-1.5">
         <Command.Empty className="px-3 py-4 text-ink-2">Nothing is called “{text}”.</Command.Empty>
         {fitting.length > 0 && (

@@ -31,22 +31,19 @@ export function Header() {
     <header
       data-ready={state ? "yes" : "no"}
       data-saving={isSaving ? "yes" : "no"}
-      className="col-span-2 grid grid-cols-[132px_minmax(0,1fr)_auto] border-line border-b bg-sheet"
+      className="col-span-2 grid grid-cols-[132px_minmax(0,1fr)_auto] line-below bg-sheet"
     >
-      <Link href={linkTo("/balance")} className="flex flex-col justify-center pl-4 font-title text-[19px] leading-[1.1]">
+      <Link href={linkTo("/balance")} className="brand">
         <span>Mindful</span>
         <span className="text-pine italic">Roster</span>
       </Link>
       <Ribbon {...ribbon} window={range} step={stepOf[grain]} onMove={moveTo} />
-      <div className="flex items-center gap-1 border-line border-l px-3">
+      <div className="flex items-center gap-2 line-left px-3">
         <Steps />
         <PlanMenu />
         <Finder />
         <Shortcuts />
-        <span
-          title={frame.user.name}
-          className="ml-1 grid size-7 place-items-center rounded-full bg-pine font-semibold text-[11px] text-pine-ink"
-        >
+        <span title={frame.user.name} className="user-sign">
           {frame.user.initials}
         </span>
       </div>
@@ -78,7 +75,7 @@ function Steps() {
   return (
     <>
       {state?.isOffline && (
-        <span className="mr-1 rounded-card bg-ochre-wash px-2 py-1 text-small text-ochre-ink" role="status">
+        <span className="warn-chip" role="status">
           {state.unsettled} unsaved
         </span>
       )}

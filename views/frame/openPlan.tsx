@@ -63,7 +63,7 @@ export function OpenPlan({ planName, onClose }: { planName: string; onClose: () 
               const file = event.target.files?.[0];
               if (file) void check(file);
             }}
-            className="w-full text-[13px] file:mr-2 file:h-8 file:rounded-card file:border file:border-line-2 file:bg-sheet file:px-3 file:font-medium file:text-ink"
+            className="file-field"
           />
         </SheetSection>
         {step.at === "reading" && <p role="status">Reading {step.file.name} …</p>}

@@ -4,6 +4,7 @@ import { ChevronDown, Download, FolderOpen, Moon, Sun, Table2 } from "lucide-rea
 import { DropdownMenu } from "radix-ui";
 import { useState } from "react";
 import { useAnswer } from "../../client/session.tsx";
+import { buttonLook } from "../../ui/button.tsx";
 import Link from "../../ui/link.tsx";
 import { useFrame } from "./facts.ts";
 import { OpenPlan } from "./openPlan.tsx";
@@ -27,19 +28,12 @@ export function PlanMenu() {
   return (
     <>
       <DropdownMenu.Root>
-        <DropdownMenu.Trigger
-          title={planName}
-          className="flex h-8 items-center gap-1 rounded-card border border-line-2 bg-sheet px-2.5 font-medium hover:bg-well"
-        >
+        <DropdownMenu.Trigger title={planName} className={buttonLook()}>
           Plan
           <ChevronDown size={14} className="shrink-0 text-ink-2" />
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
-          <DropdownMenu.Content
-            align="end"
-            sideOffset={6}
-            className="z-50 min-w-[240px] rounded-card border border-line-2 bg-sheet p-1 shadow-float"
-          >
+          <DropdownMenu.Content align="end" sideOffset={6} className="z-50 min-w-[240px] box-strong p-1 shadow-float">
             <DropdownMenu.Label className="px-2 pt-1.5 pb-1 font-title text-[16px]">{planName}</DropdownMenu.Label>
             <DropdownMenu.Item asChild className={item}>
               <a href="/api/plan/file" download>

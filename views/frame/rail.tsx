@@ -36,7 +36,7 @@ export function Rail() {
     "/people": { count: requests, says: requests === 1 ? "request for time off waits" : "requests for time off wait" },
   };
   return (
-    <nav aria-label="Screens" className="border-line border-r bg-paper py-4">
+    <nav aria-label="Screens" className="line-right bg-paper py-4">
       {[...new Set(screens.map(({ group }) => group))].map((group) => (
         <div key={group} className="mb-3">
           <div className="px-4 pb-1 font-title text-[13px] text-ink-2 italic">{group}</div>

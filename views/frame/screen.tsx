@@ -20,8 +20,8 @@ export function Screen({
   return (
     <div className="relative flex min-w-0">
       <div className="flex min-w-0 flex-1 flex-col">
-        <main className="flex min-h-0 flex-1 flex-col pt-3 pr-4 pl-[18px]">
-          <div className="flex min-h-[44px] flex-wrap items-center gap-x-5 gap-y-2 pb-2.5">
+        <main className="screen">
+          <div className="screen-head">
             <h1 className="font-title text-[27px] leading-none tracking-[-0.01em]">{title}</h1>
             {figures}
             <div className="ml-auto flex flex-wrap items-center gap-2">{actions}</div>
@@ -48,7 +48,7 @@ export function Figure({ value, says, isOver }: { value: string; says: string; i
 /** What an empty screen says: what belongs here, and the first step. */
 export function Empty({ title, children }: { title: string; children: ReactNode }) {
   return (
-    <div className="grid flex-1 place-items-center rounded-t-card border border-line border-b-0 bg-sheet">
+    <div className="grid flex-1 place-items-center box-open">
       <div className="max-w-[380px] text-center">
         <p className="font-title text-[19px]">{title}</p>
         <div className="mt-2 text-ink-2">{children}</div>

@@ -4,6 +4,7 @@ import { Keyboard } from "lucide-react";
 import { usePathname } from "next/navigation";
 import { Popover } from "radix-ui";
 import { useState } from "react";
+import { IconButton } from "../../ui/button.tsx";
 import { useKeys } from "../../ui/keys.ts";
 
 type Listed = [keys: string, does: string][];
@@ -73,15 +74,13 @@ export function Shortcuts() {
   useKeys({ "?": () => setOpen(true) });
   return (
     <Popover.Root open={isOpen} onOpenChange={setOpen}>
-      <Popover.Trigger
-        aria-label="Keyboard shortcuts (?)"
-        title="Keyboard shortcuts (?)"
-        className="inline-grid size-8 place-items-center rounded-card text-ink-2 hover:bg-well hover:text-ink"
-      >
-        <Keyboard size={16} />
+      <Popover.Trigger asChild>
+        <IconButton label="Keyboard shortcuts (?)">
+          <Keyboard size={16} />
+        </IconButton>
       </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content align="end" sideOffset={6} className="z-50 w-[380px] rounded-card border border-line-2 bg-sheet p-4 shadow-float">
+        <Popover.Content align="end" sideOffset={6} className="z-50 w-[380px] box-strong p-4 shadow-float">
           <h2 className="mb-2 font-title text-[17px]">Keyboard</h2>
           <dl className="grid grid-cols-[150px_1fr] gap-x-3 gap-y-1.5 text-[13px]">
             {[...own, ...everywhere].map(([keys, does]) => (

@@ -19,8 +19,8 @@ export function TakerList({ takers, onGive, onBack }: { takers: Takers; onGive: 
           {takers.projectName} · {hoursText(takers.need)} h
         </p>
       </SheetSection>
-      <Command label="Who takes it" className="border-line border-t pt-3">
-        <Command.Input autoFocus placeholder="Type a name" className="h-8 w-full rounded-card border border-line-2 bg-sheet px-2" />
+      <Command label="Who takes it" className="line-above pt-3">
+        <Command.Input autoFocus placeholder="Type a name" className="h-8 w-full box-strong px-2" />
         <Command.List className="pt-2">
           <Command.Empty className="py-2 text-ink-2">Nobody is called that.</Command.Empty>
           {groups.map(({ heading, people }) => (
@@ -34,7 +34,7 @@ export function TakerList({ takers, onGive, onBack }: { takers: Takers; onGive: 
                   key={personId}
                   value={`${name} ${personId}`}
                   onSelect={() => onGive(personId)}
-                  className="flex cursor-pointer items-baseline justify-between gap-3 rounded-[4px] px-2 py-1.5 data-[selected=true]:bg-pine-wash"
+                  className="options-item justify-between gap-3"
                 >
                   <span className="min-w-0 truncate">
                     {name} <span className="text-side">{roleName}</span>

@@ -33,13 +33,8 @@ export function Tray() {
     .filter(({ count }) => count > 0)
     .map(({ count, counted }) => counted(count));
   return (
-    <section aria-label="Tray" className="z-10 border-line border-t bg-sheet">
-      <button
-        type="button"
-        aria-expanded={isOpen}
-        onClick={() => void setOpen(!isOpen)}
-        className="flex h-[40px] w-full items-center gap-4 px-[18px] text-left hover:bg-well"
-      >
+    <section aria-label="Tray" className="z-10 line-above bg-sheet">
+      <button type="button" aria-expanded={isOpen} onClick={() => void setOpen(!isOpen)} className="tray-head press">
         <span className="font-semibold">Tray</span>
         <span className="truncate text-ink-2">
           {counts.length > 0 ? counts.join(" · ") : "Nothing is waiting: all work has somebody, an estimate and dates."}
@@ -47,7 +42,7 @@ export function Tray() {
         <span className="ml-auto text-ink-2">{isOpen ? <ChevronDown size={16} /> : <ChevronUp size={16} />}</span>
       </button>
       {isOpen && (
-        <div className="grid max-h-[230px] grid-cols-[repeat(auto-fit,minmax(250px,1fr))] gap-x-6 gap-y-4 overflow-y-auto border-line border-t px-[18px] py-3">
+        <div className="tray-parts">
           {kinds.map(({ kind, title }) => (
             <TrayColumn key={kind} title={title} count={all[kind]} items={items.filter((item) => item.kind === kind)} />
           ))}
@@ -84,7 +79,7 @@ function TrayColumn({ title, count, items }: { title: string; count: number; ite
               draggable={false}
               title={dragHints[item.kind]}
               {...(dragHints[item.kind] && handlers(item))}
-              className="flex touch-none items-baseline gap-2 rounded-[4px] px-1 py-[3px] hover:bg-well"
+              className="tray-item press"
             >
               <span className="min-w-0 flex-1 truncate">
                 {firstSaid(item)} <span className="text-ink-2">· {thenSaid(item)}</span>

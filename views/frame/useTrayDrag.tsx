@@ -98,10 +98,7 @@ export function useTrayDrag() {
 
 function Chip({ drag: { item, x, y }, target }: { drag: Drag; target: Target | null }) {
   return (
-    <div
-      className="pointer-events-none fixed z-50 w-max max-w-[320px] rounded-card border border-line-2 bg-sheet px-2 py-1.5 shadow-float"
-      style={{ left: Math.min(x + 12, window.innerWidth - 330), top: Math.max(8, y - 64) }}
-    >
+    <div className="drag-says w-max" style={{ left: Math.min(x + 12, window.innerWidth - 330), top: Math.max(8, y - 64) }}>
       <div className="font-medium">
         {item.taskName} {item.minutes > 0 && <span className="text-ink-2">{hoursText(item.minutes)} h</span>}
       </div>

@@ -14,11 +14,8 @@ export function CandidatePanel({ candidates, hook }: { candidates: Candidates; h
   const beside = [...fitting, ...near].filter(({ personId }) => hook.view.beside.includes(personId));
   const linkTo = useLinkTo();
   return (
-    <section
-      aria-label={`Candidates for ${opening.taskName}`}
-      className="flex min-h-0 flex-col overflow-hidden rounded-t-card border border-line border-b-0 bg-sheet"
-    >
-      <header className="border-line border-b px-4 py-2.5">
+    <section aria-label={`Candidates for ${opening.taskName}`} className="flex min-h-0 flex-col overflow-hidden box-open">
+      <header className="line-below px-4 py-2.5">
         <div className="flex items-baseline gap-3">
           <h2 className="font-title text-[19px]">
             <Link href={linkTo(`/work/${encodeURIComponent(opening.projectId)}`, { task: opening.taskId })} className="hover:underline">

@@ -29,7 +29,7 @@ export function Compare({
     </tr>
   );
   return (
-    <div className="border-line border-b bg-paper px-4 py-2.5">
+    <div className="line-below bg-paper px-4 py-2.5">
       <table className="w-full text-[13px]">
         <caption className="sr-only">Side by side</caption>
         <thead>

@@ -63,10 +63,10 @@ export function FreeSheet({ onClose }: { onClose: () => void }) {
               <Choice value={level} onChange={setLevel} disabled={skillId === ""} options={textOptions(levels)} />
             </Field>
           </div>
-          <div className="grid grid-cols-[70px_1fr_1fr] gap-2">
-            <Field label="Hours" fault={amount ? undefined : "A number."}>
-              <TextInput inputMode="decimal" value={hours} onChange={(event) => setHours(event.target.value)} />
-            </Field>
+          <Field label="Hours" fault={amount ? undefined : "A number."}>
+            <TextInput inputMode="decimal" value={hours} onChange={(event) => setHours(event.target.value)} />
+          </Field>
+          <div className="grid grid-cols-2 gap-2">
             <Field label="From" fault={first ? undefined : DATE_HINT}>
               <DateField value={from} onChange={setFrom} />
             </Field>
@@ -102,10 +102,7 @@ export function FreeSheet({ onClose }: { onClose: () => void }) {
 function Line({ person: { personId, name, roleName }, says }: { person: FreePerson; says: string }) {
   const linkTo = useLinkTo();
   return (
-    <Link
-      href={linkTo(`/people/person/${encodeURIComponent(personId)}`)}
-      className="flex items-baseline justify-between gap-3 rounded-[4px] px-1 py-1 hover:bg-well"
-    >
+    <Link href={linkTo(`/people/person/${encodeURIComponent(personId)}`)} className="line-item press">
       <span className="min-w-0 truncate">
         {name} <span className="text-side">{roleName}</span>
       </span>

@@ -89,7 +89,7 @@ function Line({ line, isTaken, onToggle }: { line: ProposalLine; isTaken: boolea
   const { currency } = usePlanFacts();
   const { taskName, projectName, name, minutes, total, fit, cost } = line;
   return (
-    <div className={`border-line border-t py-1.5 first:border-t-0 ${isTaken ? "" : "opacity-60"}`}>
+    <div className={`line-above py-1.5 first:border-t-0 ${isTaken ? "" : "opacity-60"}`}>
       <CheckboxField checked={isTaken} onChange={onToggle} label={`${taskName} to ${name}`}>
         <span className="block">
           <span className="block truncate">

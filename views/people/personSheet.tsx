@@ -3,6 +3,7 @@ import type { RosterRow } from "../../core/answers/roster.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import { weekSpans } from "../../core/calendar/weekSpans.ts";
 import type { Person } from "../../core/plan/schema.ts";
+import { buttonLook } from "../../ui/button.tsx";
 import { longDay } from "../../ui/format.ts";
 // A person in the side sheet: to look at, to change, to add.
 import Link from "../../ui/link.tsx";
@@ -51,10 +52,7 @@ function Weeks({ row: { person, calendarWeek, calendarName } }: { row: RosterRow
           {from === null ? (last === null ? "" : `, until ${longDay(last)}`) : ` ${spanText({ from, last })}`}
         </p>
       ))}
-      <Link
-        href={linkTo(`/people/person/${encodeURIComponent(person.id)}`)}
-        className="mt-2 inline-flex h-8 items-center rounded-card border border-line-2 px-3 font-medium hover:bg-well"
-      >
+      <Link href={linkTo(`/people/person/${encodeURIComponent(person.id)}`)} className={`mt-2 ${buttonLook()}`}>
         Their year, day by day
       </Link>
     </SheetSection>

@@ -24,7 +24,7 @@ export function AddRate({ table, onAdd }: { table: RateTable; onAdd: (entry: Rat
     void onAdd({ ...subject, ...(from !== undefined && { from }), rate: last?.rate ?? 0 }).then(() => setWho(""));
   };
   return (
-    <div className="flex min-w-[850px] items-center gap-2 border-line border-b px-3 py-2">
+    <div className="flex items-center gap-2 px-3 py-2">
       <Picker
         label="Who the new rate is for"
         value={who}

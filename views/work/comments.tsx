@@ -23,7 +23,7 @@ export function Comments({ taskId, comments }: { taskId: string; comments: reado
   return (
     <SheetSection title="Comments">
       {comments.map((comment) => (
-        <article key={comment.id} className="group border-line border-b py-1.5">
+        <article key={comment.id} className="group line-below py-1.5">
           <header className="flex items-center gap-2 text-side">
             <span className="font-medium text-ink">{comment.author}</span>
             <time dateTime={comment.at} suppressHydrationWarning>
@@ -114,7 +114,7 @@ function NewComment({ taskId, names }: { taskId: string; names: MentionNames }) 
                 type="button"
                 tabIndex={-1}
                 onClick={() => take(name)}
-                className={`w-full px-2 py-1 text-left hover:bg-well ${at === active ? "bg-pine-wash text-pine" : ""}`}
+                className={`w-full px-2 py-1 press ${at === active ? "bg-pine-wash text-pine" : ""}`}
               >
                 {name}
               </button>

@@ -71,13 +71,15 @@ function LinkLine({
         </IconButton>
       </div>
       <div className="grid grid-cols-[auto_54px_minmax(0,1fr)] items-center gap-1.5">
-        <Choice
-          label={`${label}, how`}
-          value={link.kind}
-          onChange={(value) => void project.changeLink(link.id, { kind: value })}
-          isSmall
-          options={wordOptions(linkKinds)}
-        />
+        <span className="col-span-3">
+          <Choice
+            label={`${label}, how`}
+            value={link.kind}
+            onChange={(value) => void project.changeLink(link.id, { kind: value })}
+            isSmall
+            options={wordOptions(linkKinds)}
+          />
+        </span>
         <span className="text-side">and then</span>
         <LagInput
           key={link.lagDays ?? 0}

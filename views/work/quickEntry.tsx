@@ -66,7 +66,7 @@ export function QuickEntry({
   };
   if (list) return <PastedList list={list} place={place} fault={fault} onAdd={() => void add(list)} onBack={() => setList(null)} />;
   return (
-    <div className="border-line border-t bg-sheet px-3 py-2">
+    <div className="line-above bg-sheet px-3 py-2">
       <div className="flex items-center gap-2">
         <input
           ref={input}
@@ -85,7 +85,7 @@ export function QuickEntry({
           Add
         </Button>
       </div>
-      <div id="quick-entry-hint" className="flex min-h-[22px] flex-wrap items-center gap-1.5 pt-1 text-side">
+      <div id="quick-entry-hint" className="entry-hint">
         {fault ? (
           <span role="alert" className="text-over">
             {fault}
@@ -151,7 +151,7 @@ function PastedList({
   const add = useRef<HTMLButtonElement>(null);
   useEffect(() => add.current?.focus(), []);
   return (
-    <section aria-label="Pasted list" className="border-line border-t bg-sheet px-3 py-2">
+    <section aria-label="Pasted list" className="line-above bg-sheet px-3 py-2">
       <ul className="max-h-[190px] overflow-y-auto">
         {list.map(({ line, depth }, at) => (
           <li
@@ -165,14 +165,9 @@ function PastedList({
       </ul>
       <FormFault>{fault}</FormFault>
       <div className="flex items-center gap-2 pt-2">
-        <button
-          ref={add}
-          type="button"
-          onClick={onAdd}
-          className="inline-flex h-8 items-center rounded-card bg-pine px-3 font-medium text-pine-ink hover:opacity-90"
-        >
+        <Button ref={add} look="main" onClick={onAdd}>
           Add {countText(list.length, "task")}
-        </button>
+        </Button>
         <Button onClick={onBack}>Leave it</Button>
         <span className="text-ink-2">They go {place}.</span>
       </div>

@@ -82,12 +82,7 @@ function Outcome({
 }) {
   const isLater = outcome.projectFinish > before.projectFinish;
   return (
-    <button
-      type="button"
-      disabled={isBusy}
-      onClick={onTake}
-      className="block w-full rounded-[4px] border-line border-t px-1 py-1.5 text-left hover:bg-well disabled:opacity-60"
-    >
+    <button type="button" disabled={isBusy} onClick={onTake} className="line-choice press">
       <span className="block font-medium text-pine">{words.says}</span>
       <span className="block text-side">{words.why}</span>
       <span className="block text-[13px]">{figures(outcome)}</span>

@@ -134,11 +134,7 @@ function DropChip({ taskId, day, x, y }: { taskId: string; day: number; x: numbe
   const projects = impact?.finishes.filter(({ kind }) => kind === "project") ?? [];
   const tasks = impact?.finishes.filter(({ kind, id }) => kind === "task" && id !== taskId) ?? [];
   return (
-    <div
-      role="status"
-      className="pointer-events-none fixed z-50 max-w-[300px] rounded-card border border-line-2 bg-sheet px-2.5 py-1.5 text-[13px] shadow-float"
-      style={{ left: Math.min(x + 14, globalThis.innerWidth - 310), top: y + 16 }}
-    >
+    <div role="status" className="drag-says text-[13px]" style={{ left: Math.min(x + 14, globalThis.innerWidth - 310), top: y + 16 }}>
       <p className="font-semibold">{longDay(drop?.start ?? day)}</p>
       {impact && tasks.length > 0 && (
         <p>

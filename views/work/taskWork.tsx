@@ -124,7 +124,7 @@ function WorkHead({ work: { assignment, name, kind, asked }, isOpen, onToggle, o
         aria-expanded={isOpen}
         title="How it is stated and spread"
         onClick={onToggle}
-        className="min-w-0 flex-1 truncate rounded-[4px] text-left hover:bg-well"
+        className="min-w-0 flex-1 truncate press"
       >
         {name}
         {assignment.firmness === "pencilled" && <span className="text-ochre-ink"> · pencilled</span>}

@@ -33,7 +33,7 @@ export function Templates({ projectId, projectName }: { projectId: string; proje
       {templates.length > 0 && (
         <ul className="pt-2">
           {templates.map((template) => (
-            <li key={template.id} className="flex items-center gap-2 border-line border-t py-0.5">
+            <li key={template.id} className="flex items-center gap-2 line-above py-0.5">
               <span className="flex-1 truncate">{template.name}</span>
               <IconButton
                 label={`Delete the template ${template.name}`}

@@ -147,11 +147,7 @@ function WeekBars({
       <figcaption className="pb-1 text-side">Hours a week</figcaption>
       <div className="flex h-[46px] items-end gap-[3px]">
         {weeks.slice(0, 40).map(({ week, minutes, over }) => (
-          <span
-            key={week.start}
-            title={`week of ${shortDay(week.start)}: ${hoursText(minutes)} h`}
-            className="flex min-w-0 flex-1 flex-col items-center justify-end text-[10.5px] text-ink-2 leading-tight"
-          >
+          <span key={week.start} title={`week of ${shortDay(week.start)}: ${hoursText(minutes)} h`} className="week-column">
             {weeks.length <= 9 && <span className={over ? "figure-bad" : ""}>{hoursText(minutes)}</span>}
             <span className={`w-full ${over ? "sign-over" : "bg-room"}`} style={{ height: Math.max(1, (minutes / most) * 28) }} />
           </span>

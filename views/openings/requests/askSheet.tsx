@@ -84,15 +84,15 @@ function HowMuch({ asked: { hours, from, until, isEffort, task } }: { asked: Ask
   );
   return (
     <>
-      <div className="grid grid-cols-[76px_1fr_1fr] gap-2">
-        <Field label="Hours">
-          <TextInput
-            inputMode="decimal"
-            value={hours.text}
-            onChange={(event) => hours.set(event.target.value)}
-            aria-invalid={!hours.isSound}
-          />
-        </Field>
+      <Field label="Hours">
+        <TextInput
+          inputMode="decimal"
+          value={hours.text}
+          onChange={(event) => hours.set(event.target.value)}
+          aria-invalid={!hours.isSound}
+        />
+      </Field>
+      <div className="grid grid-cols-2 gap-2">
         {date("From", from)}
         {date("Until", until)}
       </div>

@@ -34,9 +34,9 @@ export function Outbox({ initial }: { initial: Initial<AnswerOf<"outbox">> }) {
           Each step of a request for people writes a message. Nothing leaves this machine: they stand here instead.
         </Empty>
       ) : (
-        <ul className="min-h-0 flex-1 overflow-y-auto rounded-t-card border border-line border-b-0 bg-sheet">
+        <ul className="min-h-0 flex-1 overflow-y-auto box-open">
           {shown.map(({ key, at, by, to, subject, text: said, requestId }) => (
-            <li key={key} className="border-line border-b px-4 py-2.5">
+            <li key={key} className="line-below px-4 py-2.5">
               <div className="flex items-baseline gap-3">
                 <Link href={linkTo("/openings/requests", { request: requestId })} className="font-semibold hover:underline">
                   {subject}

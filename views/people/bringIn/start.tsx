@@ -37,7 +37,7 @@ function DropPlace({ hook }: { hook: BringInHook }) {
         const file = event.dataTransfer.files[0];
         if (file) void hook.open(file);
       }}
-      className={`grid place-items-center rounded-card border border-dashed px-6 py-9 ${isOver ? "border-pine bg-pine-wash" : "border-line-2 bg-sheet"}`}
+      className={`drop-place ${isOver ? "border-pine bg-pine-wash" : "border-line-2 bg-sheet"}`}
     >
       <div className="max-w-[560px] text-center">
         <p className="font-title text-[19px]">Drop a file here</p>
@@ -79,7 +79,7 @@ function TakeOut() {
     </a>
   );
   return (
-    <section aria-label="Take out" className="rounded-card border border-line bg-sheet px-4 py-3">
+    <section aria-label="Take out" className="box px-4 py-3">
       <h2 className="heading-soft">Take out</h2>
       <p className="pb-2 text-ink-2">
         With the headers that come in again.{" "}
@@ -89,7 +89,7 @@ function TakeOut() {
       </p>
       <ul className="grid grid-cols-2 gap-x-8">
         {tableNames.map((name) => (
-          <li key={name} className="flex gap-3 border-line border-t py-1.5">
+          <li key={name} className="flex gap-3 line-above py-1.5">
             <span className="flex-1">{tableKinds[name].title}</span>
             {link(name, "csv")}
             {link(name, "xlsx")}
@@ -104,14 +104,14 @@ function LeaveFeeds() {
   const { teams } = useNames();
   const origin = useOrigin();
   return (
-    <section aria-label="Leave as a calendar" className="rounded-card border border-line bg-sheet px-4 py-3">
+    <section aria-label="Leave as a calendar" className="box px-4 py-3">
       <h2 className="heading-soft">Leave as a calendar</h2>
       <p className="pb-2 text-ink-2">
         iCalendar, as a file or as an address to subscribe to. A person’s assignments are on their own page, in the same way.
       </p>
       <ul className="grid grid-cols-2 gap-x-8">
         {[{ id: "all", name: "Everybody" }, ...teams].map(({ id, name }) => (
-          <li key={id} className="flex gap-3 border-line border-t py-1.5">
+          <li key={id} className="flex gap-3 line-above py-1.5">
             <span className="w-[150px] truncate">{name}</span>
             <span className="min-w-0 flex-1 truncate">
               <a className="text-link" href={`/api/feeds/leave/${encodeURIComponent(id)}.ics`} download>

@@ -101,8 +101,8 @@ function CalendarPage({ answer, hook }: { answer: CalendarYear; hook: CalendarsH
         monthSum={(at) => `${hoursText(hoursIn(at))} h`}
         onPick={(day) => hook.show(`day:${day}`)}
       />
-      <section aria-label="Days that differ" className="mt-3 rounded-card border border-line bg-sheet pb-1">
-        <div className="flex items-center border-line border-b py-1 pr-1.5 pl-3">
+      <section aria-label="Days that differ" className="mt-3 box pb-1">
+        <div className="flex items-center line-below py-1 pr-1.5 pl-3">
           <h2 className="flex-1 font-title text-[16px] italic">Days that differ in {hook.year}</h2>
           <Button look="quiet" className="h-7! text-[13px]" onClick={() => hook.show("holidays")}>
             Fill in public holidays…
@@ -120,7 +120,7 @@ function CalendarPage({ answer, hook }: { answer: CalendarYear; hook: CalendarsH
               key={`${exception.from} ${at}`}
               type="button"
               onClick={() => hook.show(`exception:${at}`)}
-              className="flex items-baseline gap-2 px-3 py-1 text-left hover:bg-well"
+              className="flex items-baseline gap-2 px-3 py-1 press"
             >
               <span className="w-[190px] shrink-0 text-ink-2">{datesOf(exception)}</span>
               <span className="min-w-0 flex-1 truncate">{exception.name}</span>

@@ -81,7 +81,7 @@ function Together({ away, range }: { away: readonly number[]; range: Range }) {
       <span
         key={from}
         title={says}
-        className="absolute top-[4px] grid h-[21px] place-items-center overflow-hidden rounded-[3px] bg-ochre-wash px-0.5 font-semibold text-[12px] text-ochre-ink"
+        className="away-count"
         style={{ left: `${left}%`, width: `max(14px, ${percentOf(range.start + to, range) - left}%)` }}
       >
         <span aria-hidden>{count}</span>

@@ -61,8 +61,8 @@ function SkillsOf({ answer: { skills } }: { answer: PersonYear }) {
 
 function Card({ title, add, onAdd, children }: { title: string; add?: string; onAdd?: () => void; children: ReactNode }) {
   return (
-    <section aria-label={title} className="rounded-card border border-line bg-sheet pb-1">
-      <div className="flex items-center border-line border-b py-1 pr-1.5 pl-3">
+    <section aria-label={title} className="box pb-1">
+      <div className="flex items-center line-below py-1 pr-1.5 pl-3">
         <h2 className="flex-1 font-title text-[16px] italic">{title}</h2>
         {add && (
           <Button look="quiet" onClick={onAdd} className="h-7! px-2! text-[13px]">
@@ -82,7 +82,7 @@ function TeamsOf({ answer: { person, teams }, hook }: { answer: PersonYear; hook
   return (
     <div className="flex flex-wrap items-center gap-1.5 px-3 pb-2">
       {teams.map(({ id, name, memberIds }) => (
-        <span key={id} className="inline-flex h-7 items-center rounded-card border border-line-2 pl-2">
+        <span key={id} className="name-chip">
           {name}
           <IconButton
             label={`Leave ${name}`}

@@ -120,7 +120,7 @@ export function Mentions({ answer }: { answer: PersonYear }) {
     <Link
       key={comment.id}
       href={linkTo(`/work/${encodeURIComponent(projectId)}`, { task: comment.taskId })}
-      className="block border-line border-t px-3 py-1.5 first:border-t-0 hover:bg-well"
+      className="block line-above px-3 py-1.5 first:border-t-0 hover:bg-well"
     >
       <span className="text-side">
         {comment.author} on {taskName}

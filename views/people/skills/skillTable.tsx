@@ -89,13 +89,8 @@ function SkillHead({ column }: { column: SkillColumn }) {
   const says = needText(column);
   return (
     <span className="flex h-full flex-col">
-      <span className="mx-auto block h-[116px] rotate-180 py-1 text-left [writing-mode:vertical-rl]">{skill.name}</span>
-      <span
-        role="note"
-        aria-label={says}
-        title={says}
-        className={`block h-[46px] border-line border-t pt-1.5 text-center text-small leading-tight ${hasGap(column) ? "cell-over" : "text-ink-2"}`}
-      >
+      <span className="head-upright">{skill.name}</span>
+      <span role="note" aria-label={says} title={says} className={`head-need ${hasGap(column) ? "cell-over" : "text-ink-2"}`}>
         {need === 0 ? "–" : hoursText(need)}
         {need > 0 && (
           <span className="block font-normal text-[11.5px]">{hasGap(column) ? `short ${hoursText(need - room)}` : `level ${level}`}</span>
