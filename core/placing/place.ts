@@ -11,7 +11,7 @@ import { partOf } from "../schedule/parts.ts";
 import { CUSTOM, HOURS, PER_DAY, PER_WEEK, PERCENT, type Shape, shapes } from "../work/statement.ts";
 import type { Work } from "../work/work.ts";
 import { allot, emptyPlacements, type Placements } from "./placements.ts";
-import { applyShape, splitByWeight } from "./split.ts";
+import { applyShape, splitByWeight, takeShares } from "./split.ts";
 import { windowOf } from "./window.ts";
 
 /** What placing reads. */
@@ -195,17 +195,7 @@ function takePercent(
   at: number,
   unplacedDay: Day,
 ): void {
-  const days = placements.buffer.minutes;
-  const end = at + window.stop - window.start;
-  let cum = 0;
-  let given = 0;
-  for (let i = at; i < end; i++) {
-    if (days[i] === 0) continue;
-    cum += days[i];
-    const upTo = roundedQuotient(share * cum, 10_000);
-    days[i] = upTo - given;
-    given = upTo;
-  }
+  const given = takeShares(share, 10_000, placements.buffer.minutes, at, window.stop - window.start);
   placements.placed[row] = given;
   placements.asked[row] = roundedQuotient(share * plainWeights(input, row, dates, window), 10_000);
   leaveUnplaced(placements, row, unplacedDay, placements.asked[row] - given);
@@ -232,19 +222,17 @@ function takeDaily(placements: Placements, row: number, perDay: number, dates: T
   if (dates.startAt === dates.finishAt) return;
   const days = placements.buffer.minutes;
   const working = dates.line.minutesOver(window.start, window.stop);
-  let cum = 0;
-  let given = 0;
+  const count = window.stop - window.start;
+  const bucket = new Int32Array(count);
+  for (let i = 0; i < count; i++) bucket[i] = working.minutes[working.at + i] === 0 ? 0 : partOf(dates, window.start + i);
+  const given = takeShares(perDay, TICKS_PER_DAY, bucket, 0, count);
   let placed = 0;
-  for (let i = 0; i < window.stop - window.start; i++) {
+  for (let i = 0; i < count; i++) {
     if (working.minutes[working.at + i] === 0) continue;
-    cum += partOf(dates, window.start + i);
-    const upTo = roundedQuotient(perDay * cum, TICKS_PER_DAY);
-    const bucket = upTo - given;
-    given = upTo;
     if (days[at + i] > 0) {
-      days[at + i] = bucket;
-      placed += bucket;
-    } else leaveUnplaced(placements, row, window.start + i, bucket);
+      days[at + i] = bucket[i];
+      placed += bucket[i];
+    } else leaveUnplaced(placements, row, window.start + i, bucket[i]);
   }
   placements.placed[row] = placed;
   placements.asked[row] = given;

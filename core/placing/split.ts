@@ -16,16 +16,24 @@ export function splitByWeight(total: number, weight: Int32Array, at: number, cou
     splitLarge(total, sum, weight, at, count);
     return true;
   }
+  takeShares(total, sum, weight, at, count);
+  return true;
+}
+
+/** Takes `part / whole` of each weight in place, by the rounded running total: weight[at + i] becomes what its item adds
+ * to it. @param part, whole Whole numbers; their product with the weights' sum stays below 2^53.
+ * @returns What all of them come to. */
+export function takeShares(part: number, whole: number, weight: Int32Array, at: number, count: number): number {
   let cum = 0;
   let given = 0;
   for (let i = at; i < at + count; i++) {
     if (weight[i] === 0) continue;
     cum += weight[i];
-    const upTo = roundedQuotient(total * cum, sum);
+    const upTo = roundedQuotient(part * cum, whole);
     weight[i] = upTo - given;
     given = upTo;
   }
-  return true;
+  return given;
 }
 
 function splitLarge(total: number, sum: number, weight: Int32Array, at: number, count: number): void {
