@@ -17,6 +17,7 @@ class FakeServer {
   entries: { revision: number; words: string; changes: NonNullable<Settled["entries"]>[number]["changes"] }[] = [];
   isDown = false;
   refusesNext = false;
+  overtakesNext: Settled["overtaken"] | null = null;
   settled: Settle[] = [];
   /** Keys of edits that were made. */
   known = new Set<string | undefined>();
@@ -52,6 +53,11 @@ class FakeServer {
           if (this.refusesNext) {
             this.refusesNext = false;
             return this.answer(message.base, "This assignment was changed by somebody else meanwhile.");
+          }
+          if (this.overtakesNext) {
+            const overtaken = this.overtakesNext;
+            this.overtakesNext = null;
+            return { ...this.answer(message.base, "This assignment was changed by somebody else meanwhile."), overtaken };
           }
           if (message.request.kind === "edit") {
             if (!this.known.has(message.request.key)) this.take(message.request.edit);
@@ -154,6 +160,46 @@ test("what was not settled when the window was closed is brought again", async (
   expect(holderOf(host, "rockpools-mara")).toBe("rui");
   await server.untilSettled();
   expect(server.plan.assignments.find(({ id }) => id === "rockpools-mara")?.personId).toBe("rui");
+});
+
+test("an edit is sent with the revision it was made on and the edits it was made on top of, also after a reload", async () => {
+  const server = new FakeServer();
+  server.isDown = true;
+  const host = server.host();
+  await host.start();
+  await host.edit(give("rockpools-mara", "rui"), "the-first-one");
+  await host.edit(give("rockpools-mara", "kaspar"), "the-second-one");
+  // Somebody else goes on meanwhile, and the window is opened anew.
+  server.take(give("rockpools-jonas", "sade"));
+  server.isDown = false;
+  const again = server.host();
+  await again.start();
+  await server.untilSettled();
+  expect(server.settled.map(({ request }) => request.kind === "edit" && [request.key, request.madeOn, request.after])).toEqual([
+    ["the-first-one", 1, []],
+    ["the-second-one", 1, ["the-first-one"]],
+  ]);
+});
+
+test("an edit that meets what others have done is put back and told with what each made of it", async () => {
+  const server = new FakeServer();
+  const host = server.host();
+  await host.start();
+  const rows = [
+    {
+      list: "assignments" as const,
+      id: "rockpools-mara",
+      name: "rockpools-mara",
+      cells: [{ field: "personId", saw: "mara", yours: "rui", now: "kaspar" }],
+    },
+  ];
+  server.overtakesNext = rows;
+  const edit = give("rockpools-mara", "rui");
+  await host.edit(edit);
+  await server.untilSettled();
+  expect(server.notices.at(-1)).toEqual({ kind: "overtaken", edit, rows });
+  expect(holderOf(host, "rockpools-mara")).toBe("mara");
+  expect(server.kept).toEqual([]);
 });
 
 test("an edit made in the moment the page was left is brought again, once", async () => {

@@ -3,6 +3,7 @@
 
 import { applyChanges } from "../core/edits/change.ts";
 import { applyEdit, type Edit } from "../core/edits/edit.ts";
+import type { OvertakenRow } from "../core/edits/overtaken.ts";
 import { buildModel, type Model } from "../core/model.ts";
 import type { Fault } from "../core/plan/faults.ts";
 import type { Plan } from "../core/plan/schema.ts";
@@ -40,7 +41,11 @@ export interface HostState {
   history: HistoryWords;
 }
 
-export type Notice = { kind: "refused" | "offline" | "online" | "done"; text: string } | { kind: "moved"; moves: Moves };
+export type Notice =
+  | { kind: "refused" | "offline" | "online" | "done"; text: string }
+  | { kind: "moved"; moves: Moves }
+  /** An edit met what others have done meanwhile and was put back: it can be made again on top of theirs. */
+  | { kind: "overtaken"; edit: Edit; rows: readonly OvertakenRow[] };
 
 const RETRY_MS = 2_000;
 
@@ -107,10 +112,11 @@ export class PlanHost {
     const before = this.#shown();
     const faults = this.#applyLocally(edit);
     if (faults.length > 0) return faults;
-    this.#pending.push({ key, edit });
+    const made: KeptEdit = { key, edit, madeOn: this.#state.revision, after: this.#pending.map((own) => own.key) };
+    this.#pending.push(made);
     const moves = movesOf(before, this.#shown(), this.#touched);
     this.#changed(moves.tasks.length + moves.projects.length > 0 ? { kind: "moved", moves } : undefined);
-    await this.keep.add([{ key, edit }]);
+    await this.keep.add([made]);
     this.#send();
     return [];
   }
@@ -171,10 +177,11 @@ export class PlanHost {
 
   async #settleAll(): Promise<void> {
     while (this.#pending.length > 0) {
-      const { key, edit } = this.#pending[0];
+      const { key, edit, madeOn = this.#state.revision, after = [] } = this.#pending[0];
       let settled: Settled;
       try {
-        settled = await this.transport.settle({ base: this.#state.revision, request: { kind: "edit", edit, key } });
+        const request = { kind: "edit" as const, edit, key, madeOn, after: [...after] };
+        settled = await this.transport.settle({ base: this.#state.revision, request });
       } catch {
         this.#wentOffline();
         await this.transport.wait(RETRY_MS);
@@ -186,7 +193,8 @@ export class PlanHost {
       await this.keep.remove(key);
       await this.#take(settled, settled.faults.length === 0 && settled.entries?.length === 1);
       const refusal = settled.faults[0]?.message;
-      if (refusal !== undefined) this.#changed({ kind: "refused", text: `Put back: ${refusal}` });
+      if (settled.overtaken) this.#changed({ kind: "overtaken", edit, rows: settled.overtaken });
+      else if (refusal !== undefined) this.#changed({ kind: "refused", text: `Put back: ${refusal}` });
       else this.#changed(wasOffline ? { kind: "online", text: "The server answers again; your changes are saved." } : undefined);
     }
   }

@@ -2,10 +2,14 @@
 // of the window is written at once, so that not even a page left in the same moment loses what was just pressed.
 import type { Edit } from "../core/edits/edit.ts";
 
-/** An edit with the key by which the server knows it if it comes twice. */
+/** An edit with the key by which the server knows it if it comes twice, and what its maker had seen. */
 export interface KeptEdit {
   key: string;
   edit: Edit;
+  /** The server's revision that it was made on; left out before the plan had been read. */
+  madeOn?: number;
+  /** Keys of the edits made here before it that were not settled then. */
+  after?: readonly string[];
 }
 
 /** A key that no other edit has; also where the page is not served securely. */
@@ -45,5 +49,5 @@ export function justMade(storage: Storage | null): KeptEdit[] {
     const name = storage.key(at);
     if (name?.startsWith(PREFIX)) kept.push(JSON.parse(storage.getItem(name) ?? ""));
   }
-  return kept.sort((a, b) => a.at - b.at).map(({ key, edit }) => ({ key, edit }));
+  return kept.sort((a, b) => a.at - b.at).map(({ at: _, ...own }) => own);
 }

@@ -2,15 +2,26 @@
 import * as z from "zod";
 import type { Change } from "../core/edits/change.ts";
 import { editSchema } from "../core/edits/edit.ts";
+import type { OvertakenRow } from "../core/edits/overtaken.ts";
 import type { Fault } from "../core/plan/faults.ts";
 import type { Plan } from "../core/plan/schema.ts";
+
+const key = z.string().min(8).max(80);
 
 /** A request to settle, and the last revision its sender has seen. */
 export const settleSchema = z.strictObject({
   base: z.int().min(0),
   request: z.discriminatedUnion("kind", [
     // The key tells an edit that is sent again, because its answer was lost, from a new one.
-    z.strictObject({ kind: z.literal("edit"), edit: editSchema, key: z.string().min(8).max(80).optional() }),
+    z.strictObject({
+      kind: z.literal("edit"),
+      edit: editSchema,
+      key: key.optional(),
+      /** The revision it was made on, where that is not what its sender has seen since, and the sender's own edits that
+       * were not settled then: it was made on top of them. */
+      madeOn: z.int().min(0).optional(),
+      after: z.array(key).max(10_000).optional(),
+    }),
     z.strictObject({ kind: z.literal("undo") }),
     z.strictObject({ kind: z.literal("redo") }),
   ]),
@@ -30,6 +41,8 @@ export interface Settled {
   entries: { revision: number; words: string; changes: Change[] }[] | null;
   history: HistoryWords;
   faults: readonly Fault[];
+  /** Where it was refused for what others have done meanwhile: the rows in which they meet. */
+  overtaken?: readonly OvertakenRow[];
 }
 
 export interface PlanMessage {

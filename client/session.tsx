@@ -81,7 +81,7 @@ class PlanSession {
   /** Makes an edit, once the plan has been read. @returns Why it cannot be; empty where it was made. */
   async edit(edit: Edit): Promise<readonly Fault[]> {
     const key = newKey();
-    keepJustMade(this.#storage, { key, edit });
+    keepJustMade(this.#storage, { key, edit, ...(this.#state && { madeOn: this.#state.revision }) });
     const faults = (await this.#waitedFor((worker) => worker.edit(edit, key))) ?? [];
     forgetJustMade(this.#storage, key);
     if (faults.length > 0) this.onNotice({ kind: "refused", text: faults.map(({ message }) => message).join(" ") });

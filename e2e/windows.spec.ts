@@ -30,21 +30,45 @@ test("what one window changes, the other has after its next edit; both are kept"
   await expect(first.locator("[data-task]", { hasText: "Second window" })).toBeAttached();
 });
 
-test("two windows that change the same thing: the later one is put back, with the reason, and shows what the other made", async ({
-  browser,
-}) => {
+test("two windows that change the same figure: the later one is told what each made of it, and chooses", async ({ browser }) => {
   const [first, second] = await Promise.all([browser.newContext(), browser.newContext()].map(async (made) => (await made).newPage()));
   await goTo(first, server, "/rates");
   await goTo(second, server, "/rates");
   await typeRate(first, "Mara Ellingsen", "52.5");
   await untilSaved(first);
   await typeRate(second, "Mara Ellingsen", "61");
-  await expect(second.getByText(/^Put back: /)).toBeVisible();
+  const choice = second.getByRole("alertdialog", { name: "Changed by two" });
+  await expect(choice).toContainText("Mara Ellingsen, rate: you 61, they 52.5, before 42");
   await expect(await rateOf(second, "Mara Ellingsen")).toHaveText("52.50");
-  await typeRate(second, "Mara Ellingsen", "61");
+  await choice.getByRole("button", { name: "Make mine" }).click();
+  await expect(await rateOf(second, "Mara Ellingsen")).toHaveText("61.00");
   await untilSaved(second);
   await first.reload();
   await expect(await rateOf(first, "Mara Ellingsen")).toHaveText("61.00");
+});
+
+test("what was typed without the server is not put over what a colleague made meanwhile, also after a reload", async ({ browser }) => {
+  const [away, there] = await Promise.all([browser.newContext(), browser.newContext()]);
+  const [mine, theirs] = await Promise.all([away.newPage(), there.newPage()]);
+  await goTo(mine, server, "/rates");
+  await goTo(theirs, server, "/rates");
+  await away.route("**/api/edits", (route) => route.abort());
+  await typeRate(mine, "Mara Ellingsen", "47.5");
+  await expect(mine.getByText("1 unsaved")).toBeVisible();
+  await typeRate(mine, "Ines Valtonen", "39");
+  await typeRate(theirs, "Mara Ellingsen", "88");
+  await untilSaved(theirs);
+  await away.unroute("**/api/edits");
+  await mine.reload();
+  const choice = mine.getByRole("alertdialog", { name: "Changed by two" });
+  await expect(choice).toContainText("Mara Ellingsen, rate: you 47.5, they 88, before 42");
+  await choice.getByRole("button", { name: "Keep theirs" }).click();
+  await untilSaved(mine);
+  await expect(await rateOf(mine, "Mara Ellingsen")).toHaveText("88.00");
+  // What met nobody was made.
+  await theirs.reload();
+  await expect(await rateOf(theirs, "Ines Valtonen")).toHaveText("39.00");
+  await expect(await rateOf(theirs, "Mara Ellingsen")).toHaveText("88.00");
 });
 
 test("steps can be taken back and made again after the window was closed, each saying what it is", async ({ browser }) => {

@@ -4,6 +4,7 @@ import { join, resolve } from "node:path";
 import { applyChanges, type Change, invert } from "../core/edits/change.ts";
 import { applyEdit, type Edit, faultsAfter } from "../core/edits/edit.ts";
 import { afterStep, type History, historyOf, type TrailStep } from "../core/edits/history.ts";
+import { type OvertakenRow, overtakenRows } from "../core/edits/overtaken.ts";
 import { listWords } from "../core/plan/check.ts";
 import { type Fault, faultText } from "../core/plan/faults.ts";
 import { findRow, rowsOf } from "../core/plan/rows.ts";
@@ -19,7 +20,18 @@ import { readExchangeRates, readSettings, writeSettings } from "./settings.ts";
 import { tables } from "./tables.ts";
 
 /** What is asked of the store: an edit, or the last one taken back or brought again. */
-export type Request = { kind: "edit"; edit: Edit; key?: string } | { kind: "undo" } | { kind: "redo" };
+export type Request =
+  | {
+      kind: "edit";
+      edit: Edit;
+      key?: string;
+      /** The revision it was made on, where the asker has seen more since. */
+      madeOn?: number;
+      /** Keys of the asker's own edits that it was made on top of. */
+      after?: readonly string[];
+    }
+  | { kind: "undo" }
+  | { kind: "redo" };
 
 /** One revision as the trail keeps it. */
 export interface TrailEntry extends TrailStep {
@@ -38,7 +50,12 @@ export interface HistoryWords {
 }
 
 /** An answered request: the revisions the asker has not seen, its own last; or why it was refused. */
-export type Answer = { revision: number; entries: TrailEntry[] | null; history: HistoryWords; faults: readonly Fault[] };
+export type Answer = { revision: number; entries: TrailEntry[] | null; history: HistoryWords } & Refusal;
+
+/** What a request comes to, or why it is refused. */
+type Step = { plan: Plan; changes: Change[]; words: string; of: number | null };
+type Refusal = { faults: readonly Fault[]; overtaken?: readonly OvertakenRow[] };
+type EditRequest = Extract<Request, { kind: "edit" }>;
 
 export interface Snapshot {
   plan: Plan;
@@ -61,6 +78,7 @@ export class PlanStore {
     private readonly folder: string,
     private readonly unlock: () => void,
     loaded: { plan: Plan; revision: number; entries: TrailEntry[] },
+    private readonly keptEntries: number,
   ) {
     this.#plan = loaded.plan;
     this.#revision = loaded.revision;
@@ -70,8 +88,14 @@ export class PlanStore {
 
   /** Opens the plan of a data folder; a new one holds an empty plan that begins this month.
    * @param openDatabase Opens the database in a folder of its own; PGlite by default.
+   * @param keptEntries How many trail entries are kept at hand; older ones are read when they are asked about.
    * @throws {FolderInUse} where another process has the folder open. */
-  static async open(folder: string, migrations: readonly Migration[], openDatabase = openPglite): Promise<PlanStore> {
+  static async open(
+    folder: string,
+    migrations: readonly Migration[],
+    openDatabase = openPglite,
+    keptEntries = KEPT_ENTRIES,
+  ): Promise<PlanStore> {
     const path = resolve(folder);
     const now = new Date();
     await mkdir(path, { recursive: true });
@@ -79,7 +103,7 @@ export class PlanStore {
     try {
       const database = await openDatabase(join(path, "pglite"));
       await migrate(database, migrations);
-      return new PlanStore(database, path, unlock, await load(database, now));
+      return new PlanStore(database, path, unlock, await load(database, now, keptEntries), keptEntries);
     } catch (error) {
       unlock();
       throw error;
@@ -107,9 +131,9 @@ export class PlanStore {
   settle(request: Request, actor: string, base: number, at: string): Promise<Answer> {
     return this.#inTurn(async () => {
       const key = request.kind === "edit" ? request.key : undefined;
-      if (key !== undefined && this.#entries.some((known) => known.key === key)) return this.#answer(base, []);
-      const step = this.#stepFor(request, base);
-      if ("faults" in step) return this.#answer(base, step.faults);
+      if (key !== undefined && (await this.#knows(key))) return this.#answer(base, []);
+      const step = request.kind === "edit" ? await this.#editStep(request, base) : this.#historyStep(request.kind);
+      if ("faults" in step) return { ...this.#answer(base, step.faults), ...("overtaken" in step && { overtaken: step.overtaken }) };
       const revision = this.#revision + 1;
       const entry: TrailEntry = { revision, at, actor, kind: request.kind, of: step.of, words: step.words, changes: step.changes, key };
       await this.database.transaction(async (sql) => {
@@ -162,19 +186,19 @@ export class PlanStore {
     return turn;
   }
 
-  #stepFor(
-    request: Request,
-    base: number,
-  ): { plan: Plan; changes: Change[]; words: string; of: number | null } | { faults: readonly Fault[] } {
-    if (request.kind !== "edit") return this.#historyStep(request.kind);
-    const outcome = applyEdit(this.#plan, request.edit);
+  /** An edit made on the plan as it is now; refused where it meets what others have done since its maker looked. */
+  async #editStep({ edit, madeOn, after = [] }: EditRequest, base: number): Promise<Step | Refusal> {
+    const since = await this.#othersSince(madeOn ?? base, after);
+    if ("faults" in since) return since;
+    const outcome = applyEdit(this.#plan, edit);
     if (!outcome.plan) return { faults: outcome.faults };
-    const overtaken = this.#changedSince(base, outcome.changes);
-    if (overtaken) return { faults: [{ place: request.edit.kind, message: faultText.changedMeanwhile(listWords[overtaken.list]) }] };
+    const overtaken = overtakenRows(since.changes, outcome.changes);
+    if (overtaken.length > 0)
+      return { faults: [{ place: edit.kind, message: faultText.changedMeanwhile(listWords[overtaken[0].list]) }], overtaken };
     return { plan: outcome.plan, changes: outcome.changes, words: outcome.words, of: null };
   }
 
-  #historyStep(kind: "undo" | "redo"): { plan: Plan; changes: Change[]; words: string; of: number } | { faults: readonly Fault[] } {
+  #historyStep(kind: "undo" | "redo"): Step | Refusal {
     const of = this.#history[kind].at(-1);
     const entry = this.#entries.find(({ revision }) => revision === of);
     if (of === undefined || !entry) return { faults: [{ place: kind, message: faultText.nothingTo(kind) }] };
@@ -188,15 +212,28 @@ export class PlanStore {
     return faults.length > 0 ? { faults } : { plan, changes, words: entry.words, of };
   }
 
-  #changedSince(base: number, changes: readonly Change[]): Change | undefined {
-    const rows = new Set<string>();
-    for (const entry of this.#entries) if (entry.revision > base) for (const { list, id } of entry.changes) rows.add(`${list} ${id}`);
-    return rows.size === 0 ? undefined : changes.find(({ list, id }) => rows.has(`${list} ${id}`));
+  /** What has been changed since a revision, but for some edits; what is no longer at hand is read from the database. */
+  async #othersSince(revision: number, but: readonly string[]): Promise<{ changes: Change[] } | Refusal> {
+    if (revision > this.#revision) return { faults: [{ place: "", message: faultText.madeAhead() }] };
+    const isAtHand = revision >= (this.#entries[0]?.revision ?? this.#revision + 1) - 1;
+    const entries = isAtHand
+      ? this.#entries.filter((entry) => entry.revision > revision)
+      : await readTrail(this.database, { since: revision });
+    if (entries.some(({ kind }) => kind === "replace")) return { faults: [{ place: "", message: faultText.replacedMeanwhile() }] };
+    const others = entries.filter(({ key }) => key === undefined || key === null || !but.includes(key));
+    return { changes: others.flatMap(({ changes }) => changes) };
+  }
+
+  /** True where an edit of this key has been settled, however long ago. */
+  async #knows(key: string): Promise<boolean> {
+    if (this.#entries.some((known) => known.key === key)) return true;
+    const found = await this.database.query("select revision from trail where key = $1", [key]);
+    return found.length > 0;
   }
 
   #advance(entry: TrailEntry): void {
     this.#revision = entry.revision;
-    this.#entries = [...this.#entries, entry].slice(-KEPT_ENTRIES);
+    this.#entries = [...this.#entries, entry].slice(-this.keptEntries);
     this.#history = afterStep(this.#history, entry);
   }
 
@@ -233,7 +270,7 @@ function firstOfEachRow(changes: readonly Change[]): Change[] {
   });
 }
 
-async function load(sql: Sql, now: Date): Promise<{ plan: Plan; revision: number; entries: TrailEntry[] }> {
+async function load(sql: Sql, now: Date, most: number): Promise<{ plan: Plan; revision: number; entries: TrailEntry[] }> {
   const settings = await readSettings(sql);
   const plan = emptyPlan(now);
   if (settings) {
@@ -241,15 +278,16 @@ async function load(sql: Sql, now: Date): Promise<{ plan: Plan; revision: number
     plan.exchangeRates = await readExchangeRates(sql);
     for (const table of tables) plan[table.list] = (await readList(sql, table)) as never;
   }
-  const entries = await readTrail(sql);
+  const entries = await readTrail(sql, { most });
   return { plan, revision: entries.at(-1)?.revision ?? 0, entries };
 }
 
-async function readTrail(sql: Sql): Promise<TrailEntry[]> {
+/** The last entries of the trail, or all since a revision; the oldest first. */
+async function readTrail(sql: Sql, { since, most }: { since?: number; most?: number }): Promise<TrailEntry[]> {
   const rows = await sql.query<{ entry: string }>(
     `select json_build_object('revision', revision, 'at', at, 'actor', actor, 'kind', kind, 'of', of_revision, 'words', words, 'changes', changes, 'key', key)::text as entry
-     from trail order by revision desc limit $1`,
-    [KEPT_ENTRIES],
+     from trail where revision > $1 order by revision desc limit $2`,
+    [since ?? 0, most ?? null],
   );
   return rows.map(({ entry }) => JSON.parse(entry) as TrailEntry).reverse();
 }

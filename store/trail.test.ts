@@ -85,3 +85,74 @@ test("an edit that comes again under its key is not made twice, also after the f
   await scene.settle({ kind: "undo" });
   expect(scene.store.snapshot().plan.tasks.find(({ id }) => id === "tidepool-order")?.durationDays).toBe(3);
 });
+
+const change = (id: string, set: { name?: string; priority?: number }): Edit => ({ kind: "changeTask", id, set });
+
+test("two who change one task meet only where they change the same cell, and it says what each of them made of it", async () => {
+  const base = scene.store.snapshot().revision;
+  await scene.settle({ kind: "edit", edit: change("tidepool-cases", { name: "Theirs", priority: 1 }) }, base);
+  expect(
+    (await scene.settle({ kind: "edit", edit: { kind: "changeTask", id: "tidepool-cases", set: { atRisk: true } } }, base)).faults,
+  ).toEqual([]);
+  expect((await scene.settle({ kind: "edit", edit: change("tidepool-cases", { priority: 1 }) }, base)).faults).toEqual([]);
+  const refused = await scene.settle({ kind: "edit", edit: change("tidepool-cases", { name: "Mine" }) }, base);
+  expect(refused.faults).toHaveLength(1);
+  expect(refused.overtaken).toEqual([
+    {
+      list: "tasks",
+      id: "tidepool-cases",
+      name: "Theirs",
+      cells: [{ field: "name", saw: "Cases and plinths", yours: "Mine", now: "Theirs" }],
+    },
+  ]);
+});
+
+test("a change counts from the revision it was made on, whatever its sender has seen since; but for the sender's own", async () => {
+  const base = scene.store.snapshot().revision;
+  await scene.settle({ kind: "edit", edit: change("tidepool-cases", { name: "First of mine" }), key: "first-of-mine" }, base);
+  const second = { kind: "edit" as const, edit: change("tidepool-cases", { name: "Second of mine" }), madeOn: base };
+  expect((await scene.settle(second)).overtaken?.[0].cells[0].now).toBe("First of mine");
+  expect((await scene.settle({ ...second, after: ["first-of-mine"] })).faults).toEqual([]);
+});
+
+test("what is no longer at hand is not forgotten: neither what others changed long ago, nor that an edit was made", async () => {
+  const base = scene.store.snapshot().revision;
+  const early: Request = { kind: "edit", edit: { kind: "reassign", id: "rockpools-mara", personId: "rui" }, key: "made-long-ago" };
+  await scene.settle(early, base);
+  await scene.reopen(2);
+  for (const name of ["One", "Two", "Three", "Four"]) await scene.settle({ kind: "edit", edit: change("tidepool-order", { name }) });
+  const late = await scene.settle(give("rockpools-mara", "kaspar"), base);
+  expect(late.overtaken?.[0].cells).toEqual([{ field: "personId", saw: "mara", yours: "kaspar", now: "rui" }]);
+  expect(scene.holder("rockpools-mara")).toBe("rui");
+  const { revision } = scene.store.snapshot();
+  expect(await scene.settle(early, base)).toMatchObject({ faults: [], revision });
+});
+
+test("a change made before another plan was opened, or on a state the server never had, is refused and says so", async () => {
+  const base = scene.store.snapshot().revision;
+  const { plan } = scene.store.snapshot();
+  await scene.store.replace({ ...plan, settings: { ...plan.settings, name: "Another" } }, "manager", NOW);
+  const late: Request = { kind: "edit", edit: { kind: "reassign", id: "rockpools-mara", personId: "rui" }, madeOn: base };
+  expect((await scene.settle(late)).faults[0].message).toMatch(/^Another plan was opened after this change was made/);
+  const ahead = await scene.settle({ ...late, madeOn: 9_999 });
+  expect(ahead.faults[0].message).toMatch(/newer state than the server has/);
+  expect(scene.holder("rockpools-mara")).toBe("mara");
+});
+
+test("in one rate table two people meet only in the same figure of the same entry", async () => {
+  const { plan, revision } = scene.store.snapshot();
+  const [table] = plan.rateTables;
+  const [first, second] = table.entries.filter(({ roleId }) => roleId !== undefined);
+  const cell = ({ roleId, from }: typeof first, set: { rate?: number; overtimeRate?: number }): Request => ({
+    kind: "edit",
+    edit: { kind: "changeRates", tableId: table.id, cells: [{ of: { roleId, from }, set }] },
+  });
+  await scene.settle(cell(first, { rate: 88 }), revision);
+  expect((await scene.settle(cell(second, { rate: 55 }), revision)).faults).toEqual([]);
+  expect((await scene.settle(cell(first, { overtimeRate: 99 }), revision)).faults).toEqual([]);
+  const refused = await scene.settle(cell(first, { rate: 47.5 }), revision);
+  expect(refused.overtaken?.[0].cells).toEqual([expect.objectContaining({ saw: first.rate, yours: 47.5, now: 88 })]);
+  const now = scene.store.snapshot().plan.rateTables[0].entries;
+  expect(now.find(({ roleId, from }) => roleId === first.roleId && from === first.from)).toMatchObject({ rate: 88, overtimeRate: 99 });
+  expect(now.find(({ roleId, from }) => roleId === second.roleId && from === second.from)?.rate).toBe(55);
+});

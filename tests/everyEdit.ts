@@ -131,8 +131,15 @@ const kinds: Make[] = [
   },
   ({ rateTables, roles }, { pick, below }) => {
     const table = pick(rateTables);
-    const entry = { roleId: pick(roles).id, from: "2027-05-01", rate: 20 + below(40) };
-    return { kind: "changeRates", tableId: table.id, entries: [...table.entries, entry] };
+    const [role, roll] = [pick(roles), below(40)];
+    const [known] = table.entries;
+    if (known && roll % 2 === 1) {
+      const { personId, roleId, materialId, from } = known;
+      const set = roll % 8 === 1 ? null : { rate: roll, perUse: roll % 8 === 3 ? null : 5 };
+      return { kind: "changeRates", tableId: table.id, cells: [{ of: { personId, roleId, materialId, from }, set }] };
+    }
+    const entry = { roleId: role.id, from: "2027-05-01", rate: 20 + roll };
+    return { kind: "changeRates", tableId: table.id, added: [entry] };
   },
   ({ people }, { pick }, id) => {
     const { timeOff: _, overtime: __, ...copied } = pick(people);

@@ -10,8 +10,9 @@ export const migrations = await readMigrations(migrationsFolder);
 interface Scene {
   store: PlanStore;
   folder: string;
-  open(openDatabase?: Parameters<typeof PlanStore.open>[2]): Promise<PlanStore>;
-  reopen(): Promise<void>;
+  open(openDatabase?: Parameters<typeof PlanStore.open>[2], keptEntries?: number): Promise<PlanStore>;
+  /** @param keptEntries How many entries of the trail the store keeps at hand. */
+  reopen(keptEntries?: number): Promise<void>;
   settle(request: Request, base?: number): ReturnType<PlanStore["settle"]>;
   /** Who has an assignment. */
   holder(id: string): string | undefined;
@@ -23,10 +24,10 @@ export const give = (id: string, personId: string): Request => ({ kind: "edit", 
 export function storeScene(): Scene {
   let data: Awaited<ReturnType<typeof copyTemplate>>;
   const scene = {
-    open: (openDatabase) => PlanStore.open(data.folder, migrations, openDatabase),
-    reopen: async () => {
+    open: (openDatabase, keptEntries) => PlanStore.open(data.folder, migrations, openDatabase, keptEntries),
+    reopen: async (keptEntries) => {
       await scene.store.close();
-      scene.store = await scene.open();
+      scene.store = await scene.open(undefined, keptEntries);
     },
     settle: (request, base = scene.store.snapshot().revision) => scene.store.settle(request, "manager", base, NOW),
     holder: (id) => scene.store.snapshot().plan.assignments.find((row) => row.id === id)?.personId,

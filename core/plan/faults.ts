@@ -64,6 +64,9 @@ export const faultText = {
   exists: (what: string, id: string) => `There is already a ${what} with the id "${id}".`,
   changedMeanwhile: (what: string) =>
     `This ${what} was changed by somebody else meanwhile. The screen now shows their version; make your change again if it still applies.`,
+  replacedMeanwhile: () =>
+    "Another plan was opened after this change was made, so it was not made there. The screen shows that plan; the old one is kept as a file.",
+  madeAhead: () => "This change was made on a newer state than the server has. Reload the page to read the plan again.",
   personHeld: (name: string, holds: string) =>
     `${name} has ${holds} and stays in the plan. Give that to somebody else first, or state the day they leave.`,
   calendarHeld: (user: string) => `"${user}" goes by this calendar. Give everybody who does another one first.`,

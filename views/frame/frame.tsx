@@ -9,17 +9,18 @@ import { TodayContext } from "../../ui/today.ts";
 import { FrameContext, type FrameInitial, usePlanFacts } from "./facts.ts";
 import { Header } from "./header.tsx";
 import { MovedNotice } from "./movedNotice.tsx";
+import { OvertakenNotice } from "./overtakenNotice.tsx";
 import { Rail } from "./rail.tsx";
 
 const showNotice = (notice: Notice) => {
-  if (notice.kind === "moved") {
-    toast(<MovedNotice moves={notice.moves} />, { id: "moved", duration: 12_000 });
-    return;
-  }
-  const { kind, text } = notice;
-  if (kind === "refused") toast.error(text, { duration: 9_000 });
-  else if (kind === "offline") toast.warning(text, { id: "connection", duration: 15_000 });
-  else toast(text, { id: kind === "online" ? "connection" : undefined });
+  if (notice.kind === "moved") toast(<MovedNotice moves={notice.moves} />, { id: "moved", duration: 12_000 });
+  else if (notice.kind === "refused") toast.error(notice.text, { duration: 9_000 });
+  else if (notice.kind === "offline") toast.warning(notice.text, { id: "connection", duration: 15_000 });
+  else if (notice.kind === "overtaken") {
+    // Nothing is decided by waiting: it stays until somebody has chosen.
+    const toastId = `overtaken ${JSON.stringify(notice.rows.map(({ id }) => id))}`;
+    toast(<OvertakenNotice rows={notice.rows} edit={notice.edit} toastId={toastId} />, { id: toastId, duration: Number.POSITIVE_INFINITY });
+  } else toast(notice.text, { id: notice.kind === "online" ? "connection" : undefined });
 };
 
 export function Frame({ initial, children }: { initial: FrameInitial; children: ReactNode }) {

@@ -3,12 +3,12 @@
 import { Plus } from "lucide-react";
 import { useState } from "react";
 import { parseDay } from "../../core/calendar/day.ts";
+import { rateSubject } from "../../core/edits/changeRates.ts";
 import type { RateEntry, RateTable } from "../../core/plan/schema.ts";
 import { Button } from "../../ui/button.tsx";
 import { kindOf, kindOptions, none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
-import { subjectKey } from "./rateGroups.ts";
 
 export function AddRate({ table, onAdd }: { table: RateTable; onAdd: (entry: RateEntry) => Promise<readonly unknown[]> }) {
   const { roles, people, materials } = useNames();
@@ -18,7 +18,7 @@ export function AddRate({ table, onAdd }: { table: RateTable; onAdd: (entry: Rat
     const { kind, id } = kindOf(who);
     const subject: Partial<RateEntry> =
       kind === "role" ? { roleId: id } : kind === "person" ? { personId: id } : kind === "material" ? { materialId: id } : {};
-    const known = table.entries.filter((entry) => subjectKey(entry) === subjectKey(subject as RateEntry));
+    const known = table.entries.filter((entry) => rateSubject(entry) === rateSubject(subject));
     const last = known.toSorted((a, b) => (a.from ?? "").localeCompare(b.from ?? "")).at(-1);
     const from = last ? dayAfter(last.from, today) : undefined;
     void onAdd({ ...subject, ...(from !== undefined && { from }), rate: last?.rate ?? 0 }).then(() => setWho(""));

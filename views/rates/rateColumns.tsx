@@ -7,10 +7,13 @@ import type { CellEdit, TableColumn } from "../../ui/table/column.ts";
 import { readAmount } from "../../ui/useDraft.ts";
 import type { RateLine } from "./rateGroups.ts";
 
+/** Cells of an entry to be changed; null takes one away. */
+export type RateCells = { from?: string | null; rate?: number; overtimeRate?: number | null; perUse?: number | null };
+
 interface RateActions {
   windowText: string;
-  onChange: (at: number, entry: RateEntry) => void;
-  onRemove: (at: number) => void;
+  onChange: (entry: RateEntry, set: RateCells) => void;
+  onRemove: (entry: RateEntry) => void;
 }
 
 const MOST = 1e8;
@@ -35,7 +38,7 @@ export function rateColumns({ windowText, onChange, onRemove }: RateActions): Ta
       value: ({ entry }) => entry.from ?? "",
       copied: ({ entry }) => writeDate(entry.from),
       cell: ({ entry }) => writeDate(entry.from) || <span className="text-ink-2">the beginning</span>,
-      edit: ({ at, entry }) => dateEdit(entry, (next) => onChange(at, next)),
+      edit: ({ entry }) => dateEdit(entry, onChange),
     },
     figure("rate", "Rate", onChange),
     figure("overtimeRate", "Overtime", onChange),
@@ -52,8 +55,8 @@ export function rateColumns({ windowText, onChange, onRemove }: RateActions): Ta
       id: "remove",
       head: "",
       width: 44,
-      cell: ({ at, name }) => (
-        <IconButton label={`Delete this rate of ${name}`} onClick={() => onRemove(at)}>
+      cell: ({ entry, name }) => (
+        <IconButton label={`Delete this rate of ${name}`} onClick={() => onRemove(entry)}>
           <X size={14} />
         </IconButton>
       ),
@@ -71,7 +74,7 @@ function figure(key: Figure, head: string, onChange: RateActions["onChange"]): T
     isFigure: true,
     value: ({ entry }) => entry[key] ?? null,
     cell: ({ entry }) => amountText(entry[key]) || <span className="text-ink-3">–</span>,
-    edit: ({ at, entry }) => amountEdit(entry, key, (next) => onChange(at, next)),
+    edit: ({ entry }) => amountEdit(entry, key, onChange),
   };
 }
 
@@ -80,7 +83,7 @@ const decimalsOf = (value: number) => (String(value).split(".")[1] ?? "").length
 /** As it is typed: two decimals at least, four at most. */
 const amountText = (amount: number | undefined) => (amount === undefined ? "" : amount.toFixed(Math.max(2, decimalsOf(amount))));
 
-function amountEdit(entry: RateEntry, key: Figure, onChange: (entry: RateEntry) => void): CellEdit<RateLine> {
+function amountEdit(entry: RateEntry, key: Figure, onChange: RateActions["onChange"]): CellEdit<RateLine> {
   const read = (text: string) => {
     if (text.trim() === "") return key === "rate" ? null : { value: undefined };
     const typed = readAmount(text, 0, MOST);
@@ -90,24 +93,17 @@ function amountEdit(entry: RateEntry, key: Figure, onChange: (entry: RateEntry) 
     write: () => amountText(entry[key]),
     read,
     says: "An amount from 0 on, with up to 4 decimals",
-    onSave: (_, text) => {
-      const { [key]: __, ...others } = entry;
-      onChange({ rate: entry.rate, ...others, ...(read(text)?.value !== undefined && { [key]: read(text)?.value }) });
-    },
+    onSave: (_, text) => onChange(entry, { [key]: read(text)?.value ?? null }),
   };
 }
 
 /** The day an entry begins; empty is the beginning of time. */
-function dateEdit(entry: RateEntry, onChange: (entry: RateEntry) => void): CellEdit<RateLine> {
+function dateEdit(entry: RateEntry, onChange: RateActions["onChange"]): CellEdit<RateLine> {
   return {
     write: () => writeDate(entry.from),
     read: (text) => (isDateText(text) ? { value: text } : null),
     says: DATE_HINT,
-    onSave: (_, text) => {
-      const { from: __, ...others } = entry;
-      const from = readDate(text);
-      onChange(from === null ? others : { ...others, from });
-    },
+    onSave: (_, text) => onChange(entry, { from: readDate(text) }),
   };
 }
 

@@ -1,6 +1,8 @@
 // A rate table's entries in groups, each with its place in the list and whether it holds in the window.
+
 import { parseDay } from "../../core/calendar/day.ts";
 import type { Range } from "../../core/calendar/periods.ts";
+import { rateSubject } from "../../core/edits/changeRates.ts";
 import type { Names } from "../../core/plan/names.ts";
 import type { RateEntry } from "../../core/plan/schema.ts";
 import type { Section } from "../../ui/table/lines.ts";
@@ -13,13 +15,6 @@ export interface RateLine {
   /** True on the first line of its subject. */
   isFirst: boolean;
   inForce: "whole" | "part" | "no";
-}
-
-/** What an entry is about, as one text. */
-export function subjectKey({ personId, roleId, materialId }: RateEntry): string {
-  if (personId !== undefined) return `person ${personId}`;
-  if (roleId !== undefined) return `role ${roleId}`;
-  return materialId === undefined ? "default" : `material ${materialId}`;
 }
 
 /** The groups of a table in the order in which a rate is looked for, materials last; within one, by name and date. */
@@ -37,7 +32,7 @@ export function groupRates(entries: readonly RateEntry[], names: Names, window: 
     { kind: "material", title: "Materials", says: "a unit", name: ({ materialId }: RateEntry) => nameOf(names.materials, materialId) },
   ];
   return groups.flatMap(({ kind, title, says, name }) => {
-    const own = entries.map((entry, at) => ({ entry, at })).filter(({ entry }) => subjectKey(entry).startsWith(kind));
+    const own = entries.map((entry, at) => ({ entry, at })).filter(({ entry }) => rateSubject(entry).startsWith(kind));
     const order = kind === "role" ? names.roles.map(({ name: role }) => role) : null;
     const place = (text: string) => (order ? String(order.indexOf(text)).padStart(4, "0") : text);
     own.sort(
@@ -46,8 +41,8 @@ export function groupRates(entries: readonly RateEntry[], names: Names, window: 
     );
     const rows = own.map(({ entry, at }, index): RateLine => {
       const next = own[index + 1]?.entry;
-      const isFirst = index === 0 || subjectKey(own[index - 1].entry) !== subjectKey(entry);
-      const until = next && subjectKey(next) === subjectKey(entry) ? next.from : undefined;
+      const isFirst = index === 0 || rateSubject(own[index - 1].entry) !== rateSubject(entry);
+      const until = next && rateSubject(next) === rateSubject(entry) ? next.from : undefined;
       return { at, entry, name: name(entry), isFirst, inForce: holds(entry.from, until, window) };
     });
     return rows.length > 0 ? [{ id: kind, title, says, rows }] : [];

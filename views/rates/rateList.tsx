@@ -8,7 +8,7 @@ import { rangeText } from "../../ui/format.ts";
 import { useNames } from "../frame/facts.ts";
 import { usePlanWindow } from "../frame/windowed.ts";
 import { AddRate } from "./addRate.tsx";
-import { rateColumns } from "./rateColumns.tsx";
+import { type RateCells, rateColumns } from "./rateColumns.tsx";
 import { groupRates } from "./rateGroups.ts";
 
 export function RateList({ table }: { table: RateTable }) {
@@ -17,13 +17,10 @@ export function RateList({ table }: { table: RateTable }) {
   const { range } = usePlanWindow();
   const groups = useMemo(() => groupRates(table.entries, names, range), [table, names, range]);
   const columns = useMemo(() => {
-    const save = (entries: RateEntry[]) => void session.edit({ kind: "changeRates", tableId: table.id, entries });
-    return rateColumns({
-      windowText: rangeText(range),
-      onChange: (at, entry) => save(table.entries.map((own, index) => (index === at ? entry : own))),
-      onRemove: (at) => save(table.entries.filter((_, index) => index !== at)),
-    });
-  }, [session, table, range]);
+    const change = ({ personId, roleId, materialId, from }: RateEntry, set: RateCells | null) =>
+      void session.edit({ kind: "changeRates", tableId: table.id, cells: [{ of: { personId, roleId, materialId, from }, set }] });
+    return rateColumns({ windowText: rangeText(range), onChange: change, onRemove: (entry) => change(entry, null) });
+  }, [session, table.id, range]);
   return (
     <>
       <DataTable
@@ -35,10 +32,7 @@ export function RateList({ table }: { table: RateTable }) {
         nameOf={({ name }) => name}
         isShort
       />
-      <AddRate
-        table={table}
-        onAdd={(entry) => session.edit({ kind: "changeRates", tableId: table.id, entries: [...table.entries, entry] })}
-      />
+      <AddRate table={table} onAdd={(entry) => session.edit({ kind: "changeRates", tableId: table.id, added: [entry] })} />
     </>
   );
 }

@@ -1,0 +1,78 @@
+"use client";
+// What was put back because somebody else changed the same meanwhile: yours, theirs, what stood there, and a choice.
+import { toast } from "sonner";
+import { usePlan } from "../../client/session.tsx";
+import type { Edit } from "../../core/edits/edit.ts";
+import type { OvertakenCell, OvertakenRow } from "../../core/edits/overtaken.ts";
+import { listWords } from "../../core/plan/check.ts";
+import { Button } from "../../ui/button.tsx";
+import { useNames } from "./facts.ts";
+
+const MOST_ROWS = 6;
+
+export function OvertakenNotice({ rows, edit, toastId }: { rows: readonly OvertakenRow[]; edit: Edit; toastId: string }) {
+  const session = usePlan();
+  const close = () => void toast.dismiss(toastId);
+  return (
+    <div role="alertdialog" aria-label="Changed by two" className="w-[320px]">
+      <p className="font-semibold">Somebody else changed the same meanwhile. Yours was not made.</p>
+      <ul className="max-h-[260px] overflow-y-auto py-1">
+        {rows.slice(0, MOST_ROWS).map(({ list, id, name, cells }) => (
+          <li key={`${list} ${id}`} className="py-1">
+            <span className="text-ink-2">{listWords[list]}</span> {name}
+            {cells.map((cell) => (
+              <Cell key={cell.field} cell={cell} />
+            ))}
+          </li>
+        ))}
+        {rows.length > MOST_ROWS && <li className="text-side">and {rows.length - MOST_ROWS} more</li>}
+      </ul>
+      <div className="flex gap-2">
+        <Button onClick={close}>Keep theirs</Button>
+        <Button
+          look="main"
+          onClick={() => {
+            close();
+            void session.edit(edit);
+          }}
+        >
+          Make mine
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+function Cell({ cell: { field, saw, yours, now } }: { cell: OvertakenCell }) {
+  const nameOf = useValueText();
+  return (
+    <span className="block text-small">
+      <span className="text-ink-2">{fieldText(field, nameOf)}</span>: you {nameOf(yours)}, they <strong>{nameOf(now)}</strong>, before{" "}
+      {nameOf(saw)}
+    </span>
+  );
+}
+
+/** "durationDays" as "duration days"; of a rate "person mara 2027-01-01: rate" names whom it is about. */
+function fieldText(field: string, nameOf: (value: unknown) => string): string {
+  const [subject, own] = field.split(": ");
+  const words = (own ?? subject)
+    .replace(/Id$/, "")
+    .replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
+    .trim();
+  if (own === undefined) return words;
+  const [kind, id = "", from = ""] = subject.split(" ");
+  return [kind === "default" ? "everybody else" : nameOf(id), words, from && `from ${from}`].filter(Boolean).join(", ");
+}
+
+/** A value as it is read; ids by their names. */
+function useValueText(): (value: unknown) => string {
+  const { people, roles, projects, teams, calendars, clients, materials } = useNames();
+  const named = [people, roles, projects, teams, calendars, clients, materials].flat();
+  return (value) => {
+    if (value === null || value === undefined) return "none";
+    if (typeof value === "string") return named.find(({ id }) => id === value)?.name ?? `“${value}”`;
+    if (typeof value === "number" || typeof value === "boolean") return String(value);
+    return Array.isArray(value) ? `${value.length} entries` : "something else";
+  };
+}
