@@ -3,6 +3,7 @@ import { applyChanges, invert } from "../core/edits/change.ts";
 import { applyEdit, type Edit } from "../core/edits/edit.ts";
 import type { Plan } from "../core/plan/schema.ts";
 import { fernhollow } from "../demo/fernhollow.ts";
+import { randomFrom } from "../demo/random.ts";
 import { type HostState, type Notice, PlanHost } from "./host.ts";
 import type { KeptEdit } from "./keptEdit.ts";
 import type { Settle, Settled } from "./messages.ts";
@@ -200,6 +201,46 @@ test("an edit that meets what others have done is put back and told with what ea
   expect(server.notices.at(-1)).toEqual({ kind: "overtaken", edit, rows });
   expect(holderOf(host, "rockpools-mara")).toBe("mara");
   expect(server.kept).toEqual([]);
+});
+
+test("what others do is shown as it is heard, and says which rows it was", async () => {
+  const server = new FakeServer();
+  const host = server.host();
+  await host.start();
+  server.take(give("rockpools-mara", "rui"));
+  const answer = server.answer(1);
+  await host.hear(answer);
+  expect(holderOf(host, "rockpools-mara")).toBe("rui");
+  expect(server.notices.at(-1)).toEqual({ kind: "heard", rows: [{ list: "assignments", id: "rockpools-mara" }] });
+  const states = server.states.length;
+  // Heard twice, as by two ways, it is taken once.
+  await host.hear(answer);
+  expect(server.states).toHaveLength(states);
+});
+
+test("what is heard while one's own edits are answered is taken once, whatever comes first (seeds 1 to 20)", async () => {
+  for (let seed = 1; seed <= 20; seed++) {
+    const { below } = randomFrom(seed);
+    const random = () => below(100) / 100;
+    const server = new FakeServer();
+    const host = server.host();
+    await host.start();
+    const said: Promise<unknown>[] = [];
+    for (let at = 0; at < 12; at++) {
+      const task = { id: `made-${seed}-${at}`, projectId: "tidepool", name: `Made ${at}` };
+      if (random() < 0.5) said.push(host.edit({ kind: "addTask", task, next: null }));
+      else server.take({ kind: "addTask", task, next: null });
+      // The stream brings one's own entries too, before or after their answers, and some of it twice.
+      if (random() < 0.7) said.push(host.hear(server.answer(1)));
+      if (random() < 0.3) await new Promise((resolve) => setTimeout(resolve));
+    }
+    await Promise.all(said);
+    await server.untilSettled();
+    await host.hear(server.answer(1));
+    const shown = host.ask("outline", { projectId: "tidepool" }).data?.tasks.map(({ task }) => task.id);
+    const there = server.plan.tasks.filter(({ projectId }) => projectId === "tidepool").map(({ id }) => id);
+    expect([...(shown ?? [])].sort(), `seed ${seed}`).toEqual(there.sort());
+  }
 });
 
 test("an edit made in the moment the page was left is brought again, once", async () => {

@@ -6,7 +6,7 @@ import { applyEdit, type Edit } from "../core/edits/edit.ts";
 import type { OvertakenRow } from "../core/edits/overtaken.ts";
 import { buildModel, type Model } from "../core/model.ts";
 import type { Fault } from "../core/plan/faults.ts";
-import type { Plan } from "../core/plan/schema.ts";
+import type { ListName, Plan } from "../core/plan/schema.ts";
 import { type Moves, movesOf } from "../core/schedule/moves.ts";
 import type { Solver } from "../core/staffing/program.ts";
 import { type Proposal, propose } from "../core/staffing/proposal.ts";
@@ -44,6 +44,8 @@ export interface HostState {
 export type Notice =
   | { kind: "refused" | "offline" | "online" | "done"; text: string }
   | { kind: "moved"; moves: Moves }
+  /** Others have changed these rows. */
+  | { kind: "heard"; rows: readonly { list: ListName; id: string }[] }
   /** An edit met what others have done meanwhile and was put back: it can be made again on top of theirs. */
   | { kind: "overtaken"; edit: Edit; rows: readonly OvertakenRow[] };
 
@@ -59,6 +61,7 @@ export class PlanHost {
   #state: HostState = { version: 0, revision: 0, unsettled: 0, isOffline: false, history: { undo: null, redo: null } };
   #sending: Promise<void> | null = null;
   #steps: Promise<void> = Promise.resolve();
+  #turn: Promise<unknown> = Promise.resolve();
   /** Tasks that the last edit itself was about. */
   #touched: ReadonlySet<string> = new Set();
 
@@ -85,6 +88,23 @@ export class PlanHost {
   /** Works out what the first question would wait for. */
   warm(): void {
     this.#shown().placements;
+  }
+
+  /** The revision that is known of the server. */
+  get revision(): number {
+    return this.#state.revision;
+  }
+
+  /** Takes over what others have done; tells which rows it was. */
+  hear(answer: Settled): Promise<void> {
+    return this.#inTurn(async () => {
+      const { revision } = this.#state;
+      if (!this.#confirmed || answer.revision <= revision) return;
+      const entries = answer.entries?.filter((entry) => entry.revision > revision) ?? null;
+      const isWhole = entries !== null && entries.length === answer.revision - revision;
+      await this.#take({ ...answer, entries: isWhole ? entries : null });
+      this.#changed({ kind: "heard", rows: (entries ?? []).flatMap(({ changes }) => changes.map(({ list, id }) => ({ list, id }))) });
+    });
   }
 
   /** Answers a question about the plan as this user sees it. */
@@ -136,8 +156,11 @@ export class PlanHost {
     if (this.#state.history[kind] === null) return;
     const words = this.#state.history[kind];
     try {
-      const settled = await this.transport.settle({ base: this.#state.revision, request: { kind } });
-      await this.#take(settled);
+      const settled = await this.#inTurn(async () => {
+        const answer = await this.transport.settle({ base: this.#state.revision, request: { kind } });
+        await this.#take(answer);
+        return answer;
+      });
       const refusal = settled.faults[0]?.message;
       this.#changed(
         refusal === undefined
@@ -177,26 +200,39 @@ export class PlanHost {
 
   async #settleAll(): Promise<void> {
     while (this.#pending.length > 0) {
-      const { key, edit, madeOn = this.#state.revision, after = [] } = this.#pending[0];
-      let settled: Settled;
-      try {
-        const request = { kind: "edit" as const, edit, key, madeOn, after: [...after] };
-        settled = await this.transport.settle({ base: this.#state.revision, request });
-      } catch {
-        this.#wentOffline();
-        await this.transport.wait(RETRY_MS);
-        continue;
-      }
-      const wasOffline = this.#state.isOffline;
-      this.#state = { ...this.#state, isOffline: false };
-      this.#pending.shift();
-      await this.keep.remove(key);
-      await this.#take(settled, settled.faults.length === 0 && settled.entries?.length === 1);
-      const refusal = settled.faults[0]?.message;
-      if (settled.overtaken) this.#changed({ kind: "overtaken", edit, rows: settled.overtaken });
-      else if (refusal !== undefined) this.#changed({ kind: "refused", text: `Put back: ${refusal}` });
-      else this.#changed(wasOffline ? { kind: "online", text: "The server answers again; your changes are saved." } : undefined);
+      if (await this.#inTurn(() => this.#settleFirst())) continue;
+      this.#wentOffline();
+      await this.transport.wait(RETRY_MS);
     }
+  }
+
+  /** Sends the oldest edit and takes over the answer. @returns False where the server could not be reached. */
+  async #settleFirst(): Promise<boolean> {
+    const { key, edit, madeOn = this.#state.revision, after = [] } = this.#pending[0];
+    let settled: Settled;
+    try {
+      const request = { kind: "edit" as const, edit, key, madeOn, after: [...after] };
+      settled = await this.transport.settle({ base: this.#state.revision, request });
+    } catch {
+      return false;
+    }
+    const wasOffline = this.#state.isOffline;
+    this.#state = { ...this.#state, isOffline: false };
+    this.#pending.shift();
+    await this.keep.remove(key);
+    await this.#take(settled, settled.faults.length === 0 && settled.entries?.length === 1);
+    const refusal = settled.faults[0]?.message;
+    if (settled.overtaken) this.#changed({ kind: "overtaken", edit, rows: settled.overtaken });
+    else if (refusal !== undefined) this.#changed({ kind: "refused", text: `Put back: ${refusal}` });
+    else this.#changed(wasOffline ? { kind: "online", text: "The server answers again; your changes are saved." } : undefined);
+    return true;
+  }
+
+  /** One exchange with the server after the other: what is heard in between would else be taken over twice. */
+  #inTurn<T>(work: () => Promise<T>): Promise<T> {
+    const turn = this.#turn.then(work, work);
+    this.#turn = turn.catch(() => undefined);
+    return turn;
   }
 
   #wentOffline(): void {

@@ -45,6 +45,11 @@ export interface Settled {
   overtaken?: readonly OvertakenRow[];
 }
 
+/** The revision in an address or a header; null where there is none that can be one. */
+export function sinceOf(text: string | null): number | null {
+  return text !== null && /^\d{1,9}$/.test(text) ? Number(text) : null;
+}
+
 export interface PlanMessage {
   plan: Plan;
   revision: number;

@@ -3,6 +3,7 @@ import * as Comlink from "comlink";
 import { get, update } from "idb-keyval";
 import { type HostState, type Keep, type Notice, PlanHost } from "./host.ts";
 import type { KeptEdit } from "./keptEdit.ts";
+import { followTogether } from "./live.ts";
 import type { PlanMessage, Settle, Settled } from "./messages.ts";
 
 const KEPT = "edits-on-their-way";
@@ -50,6 +51,10 @@ const api = {
     tell = listener;
     await host.start(justMade);
     setTimeout(() => host.warm());
+    followTogether(
+      () => host.revision,
+      (answer) => void host.hear(answer),
+    );
   },
   ask: host.ask.bind(host),
   preview: host.preview.bind(host),

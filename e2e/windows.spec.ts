@@ -30,9 +30,32 @@ test("what one window changes, the other has after its next edit; both are kept"
   await expect(first.locator("[data-task]", { hasText: "Second window" })).toBeAttached();
 });
 
+test("what one window changes stands in every other one at once, without a press there, and is marked", async ({ browser }) => {
+  const contexts = await Promise.all([browser.newContext(), browser.newContext()]);
+  // Two windows of one browser and one of another: the first two share a connection.
+  const [first, beside, other] = await Promise.all([contexts[0].newPage(), contexts[0].newPage(), contexts[1].newPage()]);
+  for (const page of [first, beside, other]) await goTo(page, server, "/work/tidepool");
+  await first.getByLabel("Write a task").fill("Seen by all, 8 h, fabricator, 2 d");
+  await first.keyboard.press("Enter");
+  for (const page of [beside, other]) {
+    await page.getByRole("treegrid").hover();
+    await page.mouse.wheel(0, 5_000);
+    const row = page.locator("[data-task]", { hasText: "Seen by all" });
+    await expect(row).toContainText("8");
+    await expect(page.getByRole("button", { name: /^Undo: add/ })).toBeEnabled();
+  }
+  await other.locator("[data-task]", { hasText: "Seen by all" }).click();
+  await sheetOf(other).getByLabel("Name").fill("Seen by all, again");
+  await sheetOf(other).getByRole("button", { name: "Save", exact: true }).click();
+  await expect(beside.locator("[data-task][data-heard=yes]", { hasText: "Seen by all, again" })).toBeVisible();
+  await expect(beside.locator("[data-heard]")).toHaveCount(0);
+});
+
 test("two windows that change the same figure: the later one is told what each made of it, and chooses", async ({ browser }) => {
   const [first, second] = await Promise.all([browser.newContext(), browser.newContext()].map(async (made) => (await made).newPage()));
   await goTo(first, server, "/rates");
+  // The second window hears nothing, as behind a proxy that breaks the stream.
+  await second.context().route(/api\/(events|edits\?)/, (route) => route.abort());
   await goTo(second, server, "/rates");
   await typeRate(first, "Mara Ellingsen", "52.5");
   await untilSaved(first);

@@ -72,6 +72,7 @@ export class PlanStore {
   #entries: TrailEntry[];
   #history: History;
   #queue: Promise<unknown> = Promise.resolve();
+  readonly #listeners = new Set<() => void>();
 
   private constructor(
     private readonly database: Database,
@@ -118,6 +119,17 @@ export class PlanStore {
   /** What has changed since a revision, in order; null where that is too far back, or the plan was replaced since. */
   changesSince(revision: number): Change[] | null {
     return this.#entriesSince(revision)?.flatMap(({ changes }) => changes) ?? null;
+  }
+
+  /** What has changed since a revision, as an answer; without entries where the asker has to read the plan anew. */
+  since(revision: number): Answer {
+    return this.#answer(revision, []);
+  }
+
+  /** Calls back after every change. @returns Stops that. */
+  onChange(listener: () => void): () => void {
+    this.#listeners.add(listener);
+    return () => this.#listeners.delete(listener);
   }
 
   /** True where no plan has been written yet. */
@@ -235,6 +247,8 @@ export class PlanStore {
     this.#revision = entry.revision;
     this.#entries = [...this.#entries, entry].slice(-this.keptEntries);
     this.#history = afterStep(this.#history, entry);
+    // Told in a turn of their own: whoever made the change is answered first.
+    for (const listener of this.#listeners) setImmediate(listener);
   }
 
   /** Entries are null where the asker is too far behind, or the plan was replaced: it has to read the plan anew. */

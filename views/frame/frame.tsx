@@ -8,6 +8,7 @@ import { PlanProvider } from "../../client/session.tsx";
 import { TodayContext } from "../../ui/today.ts";
 import { FrameContext, type FrameInitial, usePlanFacts } from "./facts.ts";
 import { Header } from "./header.tsx";
+import { markHeard } from "./heard.ts";
 import { MovedNotice } from "./movedNotice.tsx";
 import { OvertakenNotice } from "./overtakenNotice.tsx";
 import { Rail } from "./rail.tsx";
@@ -16,6 +17,7 @@ const showNotice = (notice: Notice) => {
   if (notice.kind === "moved") toast(<MovedNotice moves={notice.moves} />, { id: "moved", duration: 12_000 });
   else if (notice.kind === "refused") toast.error(notice.text, { duration: 9_000 });
   else if (notice.kind === "offline") toast.warning(notice.text, { id: "connection", duration: 15_000 });
+  else if (notice.kind === "heard") markHeard(notice.rows);
   else if (notice.kind === "overtaken") {
     // Nothing is decided by waiting: it stays until somebody has chosen.
     const toastId = `overtaken ${JSON.stringify(notice.rows.map(({ id }) => id))}`;

@@ -6,6 +6,7 @@ import type { Edit } from "../../core/edits/edit.ts";
 import type { OvertakenCell, OvertakenRow } from "../../core/edits/overtaken.ts";
 import { listWords } from "../../core/plan/check.ts";
 import { Button } from "../../ui/button.tsx";
+import { writeDate } from "../../ui/dateText.ts";
 import { useNames } from "./facts.ts";
 
 const MOST_ROWS = 6;
@@ -62,7 +63,7 @@ function fieldText(field: string, nameOf: (value: unknown) => string): string {
     .trim();
   if (own === undefined) return words;
   const [kind, id = "", from = ""] = subject.split(" ");
-  return [kind === "default" ? "everybody else" : nameOf(id), words, from && `from ${from}`].filter(Boolean).join(", ");
+  return [kind === "default" ? "everybody else" : nameOf(id), words, from && `from ${writeDate(from)}`].filter(Boolean).join(", ");
 }
 
 /** A value as it is read; ids by their names. */

@@ -1,6 +1,6 @@
 // Settles edits: checks them again, applies them to the newest plan, answers with what has changed or why not.
 
-import { type Settled, settleSchema } from "../../../client/messages.ts";
+import { type Settled, settleSchema, sinceOf } from "../../../client/messages.ts";
 import type { Edit } from "../../../core/edits/edit.ts";
 import { faultText } from "../../../core/plan/faults.ts";
 import { schemaFaults } from "../../../core/plan/parse.ts";
@@ -11,6 +11,14 @@ export const dynamic = "force-dynamic";
 
 /** Room for bringing in some ten thousand rows; other edits are a thousandth of it. */
 const MOST_BYTES = 16_000_000;
+
+/** What has changed since a revision, for those whom the stream of events does not reach. */
+export async function GET(request: Request): Promise<Response> {
+  const since = sinceOf(new URL(request.url).searchParams.get("since"));
+  if (since === null) return refuse(400, "State a revision, such as /api/edits?since=12.");
+  const answer: Settled = (await openStore()).since(since);
+  return Response.json(answer, { headers: { "cache-control": "no-store" } });
+}
 
 export async function POST(request: Request): Promise<Response> {
   let value: unknown;

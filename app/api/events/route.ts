@@ -1,0 +1,45 @@
+// What is changed, told to every window as it happens: a stream of answers, each with the revisions since the last one.
+import { type Settled, sinceOf } from "../../../client/messages.ts";
+import { openStore } from "../../host.ts";
+
+export const dynamic = "force-dynamic";
+
+/** A line that is sent while nothing happens, so that both sides notice a broken connection. */
+const ALIVE_MS = 15_000;
+
+export async function GET(request: Request): Promise<Response> {
+  const store = await openStore();
+  // A browser that comes back after a break says what it heard last.
+  const heard = request.headers.get("last-event-id") ?? new URL(request.url).searchParams.get("since");
+  let told = sinceOf(heard) ?? store.snapshot().revision;
+  const text = new TextEncoder();
+  let end: () => void = () => undefined;
+  const stream = new ReadableStream<Uint8Array>({
+    start(controller) {
+      const send = (line: string) => controller.enqueue(text.encode(line));
+      const tell = () => {
+        const answer: Settled = store.since(told);
+        if (answer.revision === told) return;
+        told = answer.revision;
+        send(`id: ${told}\ndata: ${JSON.stringify(answer)}\n\n`);
+      };
+      const stopListening = store.onChange(tell);
+      const alive = setInterval(() => send("event: alive\ndata:\n\n"), ALIVE_MS);
+      end = () => {
+        stopListening();
+        clearInterval(alive);
+        end = () => undefined;
+      };
+      send("event: alive\ndata:\n\n");
+      tell();
+      request.signal.addEventListener("abort", () => {
+        end();
+        controller.close();
+      });
+    },
+    cancel: () => end(),
+  });
+  return new Response(stream, {
+    headers: { "content-type": "text/event-stream", "cache-control": "no-cache, no-transform", "x-accel-buffering": "no" },
+  });
+}
