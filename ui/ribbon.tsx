@@ -105,17 +105,13 @@ function Window({ left, width, daysOf, ...props }: WindowProps) {
 /** A part of the window that is dragged: the screens follow at once, from where it was taken. */
 function useGrip({ window, onTo }: { window: Range; onTo: (from: Range, pixels: number) => void }) {
   const from = useRef(window);
-  const follow = ({ dx }: Dragged) => onTo(from.current, dx);
-  const { props } = usePointerDrag({ onDrag: follow, onDrop: follow });
-  const { onPointerDown, onPointerMove, onPointerUp, onPointerCancel } = props;
+  const follow = (_: unknown, { dx }: Dragged) => onTo(from.current, dx);
+  const { onPointerDown } = usePointerDrag<void>({ onDrag: follow, onDrop: follow }).handlers();
   return {
     onPointerDown: (event: PointerEvent<HTMLElement>) => {
       from.current = window;
       onPointerDown(event);
     },
-    onPointerMove,
-    onPointerUp,
-    onPointerCancel,
   };
 }
 

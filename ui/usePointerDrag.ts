@@ -1,8 +1,10 @@
 "use client";
-// Dragging, by the pointer or by keys: Enter or Space takes hold, arrows move, Enter lets go, Esc puts back.
-import { type KeyboardEvent, type MouseEvent, type PointerEvent, useRef, useState } from "react";
+// Dragging, by the pointer or by keys: Enter or Space takes hold, arrows move, Enter lets go, Esc puts back. What scrolls
+// goes along while something is held at its edge.
+import { type KeyboardEvent, type MouseEvent, type PointerEvent, useEffect, useRef, useState } from "react";
+import { scrollAtEdge } from "./scrollAtEdge.ts";
 
-/** How far something has been dragged, in pixels, and where the pointer is. */
+/** How far something has been dragged, in pixels of what scrolls under it, and where the pointer is. */
 export interface Dragged {
   dx: number;
   dy: number;
@@ -10,66 +12,139 @@ export interface Dragged {
   y: number;
 }
 
-interface DragOptions {
-  /** False where it cannot be taken hold of. */
+export interface DragOptions<T> {
+  /** False for what cannot be taken hold of. */
   canDrag?: boolean;
   /** Pixels that an arrow key moves; without it, keys do nothing. */
   keyStep?: () => number;
-  onDrag?: (dragged: Dragged) => void;
-  onDrop: (dragged: Dragged) => void;
+  /** Pixels before a press counts as dragging. */
+  threshold?: number;
+  /** What scrolls while something is held at its edge. */
+  scroller?: () => HTMLElement | null;
+  onDrag?: (data: T, dragged: Dragged) => void;
+  onDrop: (data: T, dragged: Dragged) => void;
+  onCancel?: () => void;
 }
 
-/** Properties of what is dragged, and how far it is; null while it is not held. A press that moved nothing is a click. */
-export function usePointerDrag({ canDrag = true, keyStep, onDrag, onDrop }: DragOptions) {
-  const [dragged, setDragged] = useState<Dragged | null>(null);
-  const from = useRef<{ x: number; y: number } | null>(null);
-  const hasMoved = useRef(false);
-  const take = (x: number, y: number) => {
-    from.current = { x, y };
-    hasMoved.current = false;
-    setDragged({ dx: 0, dy: 0, x, y });
-  };
+interface Held<T> {
+  data: T;
+  /** Where it was taken, and how far what scrolls had scrolled then. */
+  x: number;
+  y: number;
+  left: number;
+  top: number;
+  dragged: Dragged;
+  byKeys: boolean;
+  hasMoved: boolean;
+  release: () => void;
+}
+
+/** What is dragged and how far, null while nothing is; and the properties of what can be dragged, by what it stands for.
+ * A press that moves nothing is a click. */
+export function usePointerDrag<T = void>(options: DragOptions<T>) {
+  const latest = useRef(options);
+  latest.current = options;
+  const held = useRef<Held<T> | null>(null);
+  const wasDragged = useRef(false);
+  const [dragged, setDragged] = useState<(Dragged & { data: T }) | null>(null);
+
   const moveTo = (x: number, y: number) => {
-    if (!from.current) return;
-    const next = { dx: x - from.current.x, dy: y - from.current.y, x, y };
-    hasMoved.current ||= next.dx !== 0 || next.dy !== 0;
-    setDragged(next);
-    onDrag?.(next);
+    const own = held.current;
+    if (!own) return;
+    const { threshold = 1, scroller } = latest.current;
+    const view = scroller?.();
+    const [dx, dy] = [x - own.x + (view?.scrollLeft ?? 0) - own.left, y - own.y + (view?.scrollTop ?? 0) - own.top];
+    own.dragged = { dx, dy, x, y };
+    if (!own.hasMoved && Math.hypot(dx, dy) < threshold) return;
+    own.hasMoved = true;
+    setDragged({ ...own.dragged, data: own.data });
+    latest.current.onDrag?.(own.data, own.dragged);
   };
   const leave = (isDropped: boolean) => {
-    if (isDropped && dragged && hasMoved.current) onDrop(dragged);
-    from.current = null;
+    const own = held.current;
+    if (!own) return;
+    held.current = null;
+    own.release();
+    wasDragged.current = own.hasMoved;
     setDragged(null);
+    if (isDropped && own.hasMoved) latest.current.onDrop(own.data, own.dragged);
+    else latest.current.onCancel?.();
   };
-  const press = (event: KeyboardEvent<HTMLElement>) => {
-    const step = keyStep?.();
+  const take = (data: T, x: number, y: number, byKeys: boolean) => {
+    const view = latest.current.scroller?.();
+    const [left, top] = [view?.scrollLeft ?? 0, view?.scrollTop ?? 0];
+    wasDragged.current = false;
+    // The window is listened to: a row may scroll out of sight, and its element go, while it is dragged.
+    const release = byKeys ? () => undefined : followPointer(moveTo, leave, () => latest.current.scroller?.() ?? null);
+    held.current = { data, x, y, left, top, dragged: { dx: 0, dy: 0, x, y }, byKeys, hasMoved: false, release };
+  };
+  const press = (data: T) => (event: KeyboardEvent<HTMLElement>) => {
+    const step = latest.current.keyStep?.();
     if (step === undefined) return;
+    const own = held.current;
     const way = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
     if (event.key === "Enter" || event.key === " ") {
       const box = event.currentTarget.getBoundingClientRect();
-      if (dragged) leave(true);
-      else take(box.left, box.top);
-    } else if (dragged && event.key === "Escape") leave(false);
-    else if (dragged && way !== 0) moveTo(dragged.x + way * step * (event.shiftKey ? 7 : 1), dragged.y);
+      if (own) leave(true);
+      else take(data, box.left, box.top, true);
+    } else if (own && event.key === "Escape") leave(false);
+    else if (own && way !== 0) moveTo(own.dragged.x + way * step * (event.shiftKey ? 7 : 1), own.dragged.y);
     else return;
     event.preventDefault();
     event.stopPropagation();
   };
-  const props = {
+  const handlers = (data: T) => ({
     onPointerDown: (event: PointerEvent<HTMLElement>) => {
-      if (!canDrag || event.button !== 0) return;
+      if (latest.current.canDrag === false || event.button !== 0) return;
       event.stopPropagation();
-      event.currentTarget.setPointerCapture(event.pointerId);
-      take(event.clientX, event.clientY);
+      take(data, event.clientX, event.clientY, false);
     },
-    onPointerMove: (event: PointerEvent) => moveTo(event.clientX, event.clientY),
-    onPointerUp: () => leave(true),
-    onPointerCancel: () => leave(false),
-    onBlur: () => leave(false),
-    onKeyDown: press,
+    onBlur: () => held.current?.byKeys && leave(false),
+    onKeyDown: press(data),
     onClick: (event: MouseEvent) => {
-      if (hasMoved.current) event.stopPropagation();
+      if (!wasDragged.current) return;
+      event.preventDefault();
+      event.stopPropagation();
     },
+  });
+  useEffect(() => () => held.current?.release(), []);
+  return { dragged, handlers };
+}
+
+/** Listens to the pointer until it is let go. @returns Stops that. */
+function followPointer(
+  moveTo: (x: number, y: number) => void,
+  leave: (isDropped: boolean) => void,
+  scroller: () => HTMLElement | null,
+): () => void {
+  let at: { x: number; y: number } | null = null;
+  const move = ({ clientX: x, clientY: y }: globalThis.PointerEvent) => {
+    at = { x, y };
+    moveTo(x, y);
   };
-  return { dragged, props };
+  const drop = () => leave(true);
+  const cancel = () => leave(false);
+  const putBack = (event: globalThis.KeyboardEvent) => {
+    if (event.key !== "Escape") return;
+    event.preventDefault();
+    event.stopPropagation();
+    leave(false);
+  };
+  const frame = () => {
+    const view = scroller();
+    if (at && view && scrollAtEdge(view, at.x, at.y)) moveTo(at.x, at.y);
+    turn = requestAnimationFrame(frame);
+  };
+  let turn = requestAnimationFrame(frame);
+  window.addEventListener("pointermove", move);
+  window.addEventListener("pointerup", drop);
+  window.addEventListener("pointercancel", cancel);
+  window.addEventListener("keydown", putBack, { capture: true });
+  return () => {
+    cancelAnimationFrame(turn);
+    window.removeEventListener("pointermove", move);
+    window.removeEventListener("pointerup", drop);
+    window.removeEventListener("pointercancel", cancel);
+    window.removeEventListener("keydown", putBack, { capture: true });
+  };
 }

@@ -2,7 +2,7 @@
 // The heading of a table: sorts both ways, and its edges set the width of a column.
 import { type KeyboardEvent, useRef } from "react";
 import { Checkbox } from "../checkbox.tsx";
-import { usePointerDrag } from "../usePointerDrag.ts";
+import { type Dragged, usePointerDrag } from "../usePointerDrag.ts";
 import type { TableColumn } from "./column.ts";
 import type { TableModel } from "./lines.ts";
 
@@ -82,16 +82,16 @@ function Head<R>({ column, table, isResizable, setWidth }: HeadCellProps<R>) {
 /** The edge of a heading: dragged it sets the width, pressed twice it gives the usual one back. */
 function Edge({ onStart, onDrag }: { onStart: () => number; onDrag: (width: number | null) => void }) {
   const width = useRef(0);
-  const { props } = usePointerDrag({ onDrag: ({ dx }) => onDrag(width.current + dx), onDrop: ({ dx }) => onDrag(width.current + dx) });
+  const follow = (_: unknown, { dx }: Dragged) => onDrag(width.current + dx);
+  const { onPointerDown } = usePointerDrag<void>({ onDrag: follow, onDrop: follow }).handlers();
   return (
     <span
-      {...props}
       aria-hidden
       title="Drag to set the width; press twice for the usual one. By keys: Shift with the arrows on the heading."
       className="rows-edge"
       onPointerDown={(event) => {
         width.current = onStart();
-        props.onPointerDown(event);
+        onPointerDown(event);
       }}
       onDoubleClick={() => onDrag(null)}
     />

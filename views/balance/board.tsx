@@ -1,12 +1,13 @@
 "use client";
 // The board: rows and columns virtualised, heads kept in sight, moved through by keyboard.
-import { DndContext, DragOverlay, type Modifier, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { type RefObject, useEffect, useLayoutEffect, useMemo, useRef } from "react";
+import { createPortal } from "react-dom";
 import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import { periodPhrase } from "../../ui/format.ts";
 import { useWidth } from "../../ui/useWidth.ts";
+import { BarHandlesContext } from "./barHandles.ts";
 import { BoardHead } from "./boardHead.tsx";
 import { BoardRow } from "./boardRow.tsx";
 import type { Preview } from "./cells.tsx";
@@ -29,32 +30,26 @@ export function Board({ balance }: BalanceProps) {
     rows.scrollToIndex(row);
     columns.scrollToIndex(period);
   });
-  const drag = useBarDrag(balance, (distance) => daysAt(distance, column, board.periods));
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
+  const drag = useBarDrag(balance, frame, (distance) => daysAt(distance, column, board.periods));
+  const { dragged } = drag;
   return (
-    <DndContext
-      sensors={sensors}
-      onDragStart={drag.start}
-      onDragMove={drag.move}
-      onDragEnd={drag.end}
-      onDragCancel={drag.cancel}
-      autoScroll={{ threshold: { x: 0.08, y: 0.1 } }}
-    >
+    <BarHandlesContext value={drag.handlers}>
       <div ref={frame} className="min-h-0 flex-1 overflow-auto box-open">
         <BoardTable balance={balance} rows={rows} columns={columns} column={column} keys={keys} drag={drag} />
       </div>
-      <DragOverlay dropAnimation={null} modifiers={belowRow}>
-        {drag.bar && (
+      {dragged &&
+        createPortal(
           <DragChip
-            bar={drag.bar}
-            more={balance.picked.has(drag.bar.assignmentId) ? balance.picked.size - 1 : 0}
+            at={dragged}
+            bar={dragged.data.bar}
+            more={balance.picked.has(dragged.data.bar.assignmentId) ? balance.picked.size - 1 : 0}
             outcome={drag.outcome}
             days={drag.days}
             moves={drag.moves}
-          />
+          />,
+          document.body,
         )}
-      </DragOverlay>
-    </DndContext>
+    </BarHandlesContext>
   );
 }
 
@@ -146,9 +141,6 @@ function BoardTable({ balance, rows, columns, column, keys, drag }: BoardTablePr
     </table>
   );
 }
-
-/** What hangs on the pointer leaves the cells under it in sight: they show what a drop would do. */
-const belowRow: Modifier[] = [({ transform }) => ({ ...transform, y: transform.y + PERSON_HEIGHT - 8 })];
 
 /** A distance on the board in days, by the mean length of its periods. */
 function daysAt(distance: number, column: number, periods: readonly Range[]): number {

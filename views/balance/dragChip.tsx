@@ -2,9 +2,11 @@ import type { FinishMove } from "../../core/answers/impact.ts";
 import type { Bar } from "../../core/load/bars.ts";
 import { countText, hoursText, hueOf, shortDay } from "../../ui/format.ts";
 import type { DropOutcome } from "../frame/dropOutcome.ts";
+import { PERSON_HEIGHT } from "./columns.ts";
 
 /** What hangs on the pointer while a bar is dragged: the work, and what dropping it here would do. */
 interface ChipProps {
+  at: { x: number; y: number };
   bar: Bar;
   /** How many more go along. */
   more: number;
@@ -14,10 +16,12 @@ interface ChipProps {
 }
 
 const MOST_MOVES = 3;
+/** What hangs on the pointer leaves the cells under it in sight: they show what a drop would do. */
+const BELOW = PERSON_HEIGHT - 8;
 
-export function DragChip({ bar, more, outcome, days, moves }: ChipProps) {
+export function DragChip({ at: { x, y }, bar, more, outcome, days, moves }: ChipProps) {
   return (
-    <div className="w-max max-w-[340px] box-strong shadow-float">
+    <div className="drag-bar" style={{ left: Math.min(x + 10, globalThis.innerWidth - 350), top: y + BELOW }}>
       <div className="chip-bar sign-work" style={{ "--bar-hue": hueOf(bar.projectRow) } as React.CSSProperties}>
         <span className="truncate">
           {bar.projectName} · {bar.taskName}

@@ -1,9 +1,9 @@
 "use client";
 // A person's assignments as bars over the board's columns; a bar is dragged onto another person.
-import { useDraggable } from "@dnd-kit/core";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { Bar } from "../../core/load/bars.ts";
 import { hoursText, hueOf, shortDay } from "../../ui/format.ts";
+import { useBarHandles } from "./barHandles.ts";
 import { columnOf, LANE_HEIGHT, lanesOf, NAME_WIDTH, PERSON_HEIGHT } from "./columns.ts";
 
 interface BarsProps {
@@ -61,15 +61,19 @@ function BarButton({
   onGive: () => void;
   onShift: (startDays: number, stopDays: number) => void;
 }) {
-  const { setNodeRef, listeners, isDragging } = useDraggable({ id: bar.assignmentId, data: { bar } });
+  const { onPointerDown, onClick } = useBarHandles()({ bar });
   const width = Math.max(14, right - left - 4);
   const says = `${bar.projectName} · ${bar.taskName}, ${shortDay(bar.start)} – ${shortDay(bar.stop - 1)}, ${hoursText(bar.minutes)} hours${bar.isPencilled ? ", pencilled" : bar.isAsked ? ", asked for" : ""}. Drag onto a person or along time; M gives it to somebody, Alt with ← and → moves it by a day, with Shift its end.`;
   return (
     <button
-      ref={setNodeRef}
       type="button"
-      {...listeners}
-      onClick={(event) => (event.ctrlKey || event.metaKey || event.shiftKey ? onPick() : onGive())}
+      onPointerDown={onPointerDown}
+      onClick={(event) => {
+        onClick(event);
+        if (event.defaultPrevented) return;
+        if (event.ctrlKey || event.metaKey || event.shiftKey) onPick();
+        else onGive();
+      }}
       aria-pressed={isPicked}
       onKeyDown={(event) => {
         const day = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
@@ -82,7 +86,7 @@ function BarButton({
       }}
       aria-label={says}
       title={says}
-      className={`board-bar ${bar.isAsked ? "sign-asked text-ink" : bar.isPencilled ? "sign-pencilled text-ink" : "sign-work"} ${isDragging ? "opacity-40" : ""} ${isPicked ? "outline-2 outline-ink outline-offset-1" : ""}`}
+      className={`board-bar ${bar.isAsked ? "sign-asked text-ink" : bar.isPencilled ? "sign-pencilled text-ink" : "sign-work"} ${isPicked ? "outline-2 outline-ink outline-offset-1" : ""}`}
       style={
         {
           left: left + 2,
@@ -111,11 +115,10 @@ const [CODED, COUNTED, NAMED] = [28, 76, 116];
 
 /** An end of a bar, to stretch it by. */
 function BarEdge({ bar, edge }: { bar: Bar; edge: "start" | "finish" }) {
-  const { setNodeRef, listeners } = useDraggable({ id: `${bar.assignmentId} ${edge}`, data: { bar, edge } });
+  const { onPointerDown } = useBarHandles()({ bar, edge });
   return (
     <span
-      ref={setNodeRef}
-      {...listeners}
+      onPointerDown={onPointerDown}
       aria-hidden
       data-edge={edge}
       className={`absolute inset-y-0 w-[7px] cursor-ew-resize ${edge === "start" ? "left-0" : "right-0"}`}

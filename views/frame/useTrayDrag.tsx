@@ -1,7 +1,7 @@
 "use client";
 // Dragging an item out of the tray: onto a person where people are listed, or onto a day of a time chart. What the drop
 // would do is told while it hangs there.
-import { type MouseEvent, type PointerEvent, useRef, useState } from "react";
+import { useRef, useState } from "react";
 import { createPortal } from "react-dom";
 import { usePlan } from "../../client/session.tsx";
 import type { TrayItem, TrayKind } from "../../core/answers/tray.ts";
@@ -9,6 +9,7 @@ import type { Edit } from "../../core/edits/edit.ts";
 import { giveToPerson } from "../../core/entry/trayDrop.ts";
 import { hoursText, shortDay } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
+import { usePointerDrag } from "../../ui/usePointerDrag.ts";
 import { dropOutcome } from "./dropOutcome.ts";
 import { usePlanWindow } from "./windowed.ts";
 
@@ -28,20 +29,11 @@ interface Target {
   isOver: boolean;
 }
 
-interface Drag {
-  item: TrayItem;
-  x: number;
-  y: number;
-  isMoving: boolean;
-}
-
 export function useTrayDrag() {
   const session = usePlan();
   const { range, grain } = usePlanWindow();
-  const [drag, setDrag] = useState<Drag | null>(null);
   const [target, setTarget] = useState<Target | null>(null);
   const turn = useRef({ number: 0, key: "" });
-  const wasDragged = useRef(false);
 
   const overPerson = async (item: TrayItem, personId: string, number: number) => {
     const edit = giveToPerson(item, personId, newId);
@@ -67,36 +59,22 @@ export function useTrayDrag() {
   };
   const stop = () => {
     turn.current = { number: turn.current.number + 1, key: "" };
-    setDrag(null);
     setTarget(null);
   };
-  const handlers = (item: TrayItem) => ({
-    onPointerDown: (event: PointerEvent<HTMLElement>) => {
-      if (event.button !== 0) return;
-      wasDragged.current = false;
-      event.currentTarget.setPointerCapture(event.pointerId);
-      setDrag({ item, x: event.clientX, y: event.clientY, isMoving: false });
-    },
-    onPointerMove: ({ clientX: x, clientY: y }: PointerEvent) => {
-      if (!drag) return;
-      const isMoving = drag.isMoving || Math.hypot(x - drag.x, y - drag.y) > FURTHEST_CLICK;
-      if (!isMoving) return;
-      wasDragged.current = true;
-      setDrag({ item, x, y, isMoving });
-      look(item, x, y);
-    },
-    onPointerUp: () => {
+  const { dragged, handlers } = usePointerDrag<TrayItem>({
+    threshold: FURTHEST_CLICK,
+    onDrag: (item, { x, y }) => look(item, x, y),
+    onDrop: () => {
       if (target) void session.edit(target.edit);
       stop();
     },
-    onPointerCancel: stop,
-    onClick: (event: MouseEvent) => wasDragged.current && event.preventDefault(),
+    onCancel: stop,
   });
-  const chip = drag?.isMoving ? createPortal(<Chip drag={drag} target={target} />, document.body) : null;
+  const chip = dragged ? createPortal(<Chip {...dragged} item={dragged.data} target={target} />, document.body) : null;
   return { handlers, chip };
 }
 
-function Chip({ drag: { item, x, y }, target }: { drag: Drag; target: Target | null }) {
+function Chip({ item, x, y, target }: { item: TrayItem; x: number; y: number; target: Target | null }) {
   return (
     <div className="drag-says w-max" style={{ left: Math.min(x + 12, window.innerWidth - 330), top: Math.max(8, y - 64) }}>
       <div className="font-medium">

@@ -25,10 +25,10 @@ export function TaskBar({ entry, hue, edits }: TaskBarProps) {
   const cell = useRef<HTMLSpanElement>(null);
   const perDay = () => (cell.current?.clientWidth ?? 1) / (range.stop - range.start);
   const daysOf = ({ dx }: Dragged) => Math.round(dx / perDay());
-  const { dragged, props } = usePointerDrag({
+  const { dragged, handlers } = usePointerDrag({
     canDrag: !isSummary,
     keyStep: perDay,
-    onDrop: (drop) => dates && daysOf(drop) !== 0 && edits.onDrop(task.id, dates.start + daysOf(drop)),
+    onDrop: (_, drop) => dates && daysOf(drop) !== 0 && edits.onDrop(task.id, dates.start + daysOf(drop)),
   });
   if (!dates) return null;
   const days = dragged ? daysOf(dragged) : 0;
@@ -50,7 +50,7 @@ export function TaskBar({ entry, hue, edits }: TaskBarProps) {
       {!isSummary && dates.finish >= range.start && dates.start < range.stop && (
         <>
           <button
-            {...props}
+            {...handlers()}
             type="button"
             id={`bar-${task.id}`}
             data-bar={task.id}
@@ -85,8 +85,8 @@ function titleOf({ task, dates, asked, work }: OutlineTask): string {
 
 /** The dot at the end of a bar from which a link is drawn to the task that follows. */
 function LinkGrip({ taskId, left, onLink }: { taskId: string; left: number; onLink: ChartEdits["onLink"] }) {
-  const { dragged, props } = usePointerDrag({
-    onDrop: ({ x, y }) => {
+  const { dragged, handlers } = usePointerDrag({
+    onDrop: (_, { x, y }) => {
       const target = rowUnder(x, y);
       if (target && target !== taskId) onLink(taskId, target);
     },
@@ -94,7 +94,7 @@ function LinkGrip({ taskId, left, onLink }: { taskId: string; left: number; onLi
   return (
     <>
       <button
-        {...props}
+        {...handlers()}
         type="button"
         data-link-from={taskId}
         tabIndex={-1}
