@@ -4,6 +4,21 @@ const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
   devIndicators: false,
+  // What routes take at most is theirs to say; the largest is a plan file.
+  experimental: { proxyClientMaxBodySize: "64mb" },
+  headers: async () => [
+    {
+      source: "/:path*",
+      headers: [
+        { key: "x-content-type-options", value: "nosniff" },
+        { key: "x-frame-options", value: "DENY" },
+        { key: "referrer-policy", value: "same-origin" },
+        { key: "permissions-policy", value: "camera=(), microphone=(), geolocation=(), payment=(), usb=()" },
+        { key: "cross-origin-opener-policy", value: "same-origin" },
+        { key: "cross-origin-resource-policy", value: "same-origin" },
+      ],
+    },
+  ],
 };
 
 export default config;

@@ -45,9 +45,6 @@ export function FreeSheet({ onClose }: { onClose: () => void }) {
       : null,
     null,
   );
-  const minutes = Math.round((amount?.value ?? 0) * 60);
-  const now = answer?.filter(({ room }) => room >= minutes) ?? [];
-  const later = answer?.filter(({ room }) => room < minutes) ?? [];
   return (
     <Sheet title="Free when?" subtitle="Who could take this, and from when" onClose={onClose}>
       <SheetSection>
@@ -76,13 +73,22 @@ export function FreeSheet({ onClose }: { onClose: () => void }) {
           </div>
         </div>
       </SheetSection>
-      {answer && (
-        <SheetSection title={now.length > 0 ? "Have the room then" : "Nobody has the room then"}>
-          {now.slice(0, MOST_LISTED).map((person) => (
-            <Line key={person.personId} person={person} says={`${hoursText(person.room)} h free`} />
-          ))}
-        </SheetSection>
-      )}
+      {answer && <Found answer={answer} minutes={Math.round((amount?.value ?? 0) * 60)} />}
+    </Sheet>
+  );
+}
+
+/** Who has the room then, and from when the others would. */
+function Found({ answer, minutes }: { answer: readonly FreePerson[]; minutes: number }) {
+  const now = answer.filter(({ room }) => room >= minutes);
+  const later = answer.filter(({ room }) => room < minutes);
+  return (
+    <>
+      <SheetSection title={now.length > 0 ? "Have the room then" : "Nobody has the room then"}>
+        {now.slice(0, MOST_LISTED).map((person) => (
+          <Line key={person.personId} person={person} says={`${hoursText(person.room)} h free`} />
+        ))}
+      </SheetSection>
       {later.length > 0 && (
         <SheetSection title="Later">
           {later.slice(0, MOST_LISTED).map((person) => (
@@ -94,8 +100,8 @@ export function FreeSheet({ onClose }: { onClose: () => void }) {
           ))}
         </SheetSection>
       )}
-      {answer?.length === 0 && <p className="text-ink-2">Nobody has this role and skill.</p>}
-    </Sheet>
+      {answer.length === 0 && <p className="text-ink-2">Nobody has this role and skill.</p>}
+    </>
   );
 }
 

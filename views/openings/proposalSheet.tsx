@@ -50,19 +50,7 @@ export function ProposalSheet({ openings, onClose }: { openings: readonly Openin
       )}
       {proposal && (
         <>
-          <SheetSection>
-            <p>
-              Covers <span className="font-semibold">{hoursText(proposal.covered)}</span> of {hoursText(proposal.total)} h, nobody over in
-              any week.
-            </p>
-            <p className="text-side">
-              {proposal.isBest
-                ? proposal.covered > proposal.quick
-                  ? `${hoursText(proposal.covered - proposal.quick)} h more than taking them one by one.`
-                  : "Taking them one by one would cover as much."
-                : "Found one by one: the search for the best ran out of time."}
-            </p>
-          </SheetSection>
+          <Covered proposal={proposal} />
           <SheetSection>
             {proposal.lines.map((line) => (
               <Line key={line.openingId} line={line} isTaken={!left.has(line.openingId)} onToggle={() => toggle(line)} />
@@ -82,6 +70,24 @@ export function ProposalSheet({ openings, onClose }: { openings: readonly Openin
         </>
       )}
     </Sheet>
+  );
+}
+
+function Covered({ proposal }: { proposal: Proposal }) {
+  return (
+    <SheetSection>
+      <p>
+        Covers <span className="font-semibold">{hoursText(proposal.covered)}</span> of {hoursText(proposal.total)} h, nobody over in any
+        week.
+      </p>
+      <p className="text-side">
+        {proposal.isBest
+          ? proposal.covered > proposal.quick
+            ? `${hoursText(proposal.covered - proposal.quick)} h more than taking them one by one.`
+            : "Taking them one by one would cover as much."
+          : "Found one by one: the search for the best ran out of time."}
+      </p>
+    </SheetSection>
   );
 }
 

@@ -5,6 +5,7 @@ import { parseAsBoolean, parseAsString, parseAsStringLiteral, useQueryStates } f
 import { useMemo } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer } from "../../client/session.tsx";
+import type { PortfolioRow } from "../../core/answers/portfolio.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
 import { Choice } from "../../ui/choice.tsx";
@@ -22,25 +23,11 @@ import { TimeLeftSheet } from "./timeLeft.tsx";
 
 export function Portfolio({ initial }: { initial: Initial<AnswerOf<"portfolio">> }) {
   const rows = useAnswer("portfolio", {}, initial);
-  const [view, setView] = useQueryStates(
-    {
-      find: parseAsString.withDefault(""),
-      group: parseAsStringLiteral(projectGroupings).withDefault("stage"),
-      stage: parseAsString.withDefault(""),
-      client: parseAsString.withDefault(""),
-      lead: parseAsString.withDefault(""),
-      category: parseAsString.withDefault(""),
-      trouble: parseAsBoolean.withDefault(false),
-      add: parseAsBoolean.withDefault(false),
-      left: parseAsBoolean.withDefault(false),
-    },
-    { shallow: true },
-  );
+  const { view, setView } = usePortfolioView();
   useKeys({ n: () => void setView({ add: true }) });
   const groups = useMemo(() => projectGroups(rows, view.group, view), [rows, view]);
   const chart = useChartPeriods();
   const live = rows.filter(({ project }) => project.stage !== "cancelled" && project.stage !== "done");
-  const troubled = live.filter(isTroubled);
   return (
     <Screen
       title="Work"
@@ -51,26 +38,7 @@ export function Portfolio({ initial }: { initial: Initial<AnswerOf<"portfolio">>
           <Figure value={`${hoursText(live.reduce((sum, { open }) => sum + open, 0))} h`} says="with nobody yet" />
         </>
       }
-      actions={
-        <>
-          <ProjectFilter rows={rows} view={view} onFilter={(set) => void setView(set)} />
-          <CheckboxField checked={view.trouble} onChange={(isOn) => void setView({ trouble: isOn || null })}>
-            In trouble, {troubled.length}
-          </CheckboxField>
-          <Choice
-            label="Group projects"
-            value={view.group}
-            onChange={(value) => void setView({ group: value })}
-            width={120}
-            options={wordOptions(groupWords)}
-          />
-          <SearchInput label="Search projects" value={view.find} onChange={(text) => void setView({ find: text || null })} width={150} />
-          <Button onClick={() => void setView({ left: true, add: null })}>Time left</Button>
-          <Button look="main" onClick={() => void setView({ add: true })}>
-            <Plus size={15} /> Add project <kbd className="font-sans opacity-75">N</kbd>
-          </Button>
-        </>
-      }
+      actions={<Tools rows={rows} troubled={live.filter(isTroubled).length} view={view} setView={setView} />}
       sheet={
         view.add ? (
           <NewProject onClose={() => void setView({ add: null })} />
@@ -92,3 +60,50 @@ export function Portfolio({ initial }: { initial: Initial<AnswerOf<"portfolio">>
 }
 
 const groupWords: Record<ProjectGrouping, string> = { stage: "By stage", client: "By client", category: "By category", lead: "By lead" };
+
+/** What is shown of the projects, as it stands in the address. */
+function usePortfolioView() {
+  const [view, setView] = useQueryStates(
+    {
+      find: parseAsString.withDefault(""),
+      group: parseAsStringLiteral(projectGroupings).withDefault("stage"),
+      stage: parseAsString.withDefault(""),
+      client: parseAsString.withDefault(""),
+      lead: parseAsString.withDefault(""),
+      category: parseAsString.withDefault(""),
+      trouble: parseAsBoolean.withDefault(false),
+      add: parseAsBoolean.withDefault(false),
+      left: parseAsBoolean.withDefault(false),
+    },
+    { shallow: true },
+  );
+  return { view, setView };
+}
+
+interface ToolsProps extends ReturnType<typeof usePortfolioView> {
+  rows: readonly PortfolioRow[];
+  troubled: number;
+}
+
+function Tools({ rows, troubled, view, setView }: ToolsProps) {
+  return (
+    <>
+      <ProjectFilter rows={rows} view={view} onFilter={(set) => void setView(set)} />
+      <CheckboxField checked={view.trouble} onChange={(isOn) => void setView({ trouble: isOn || null })}>
+        In trouble, {troubled}
+      </CheckboxField>
+      <Choice
+        label="Group projects"
+        value={view.group}
+        onChange={(value) => void setView({ group: value })}
+        width={120}
+        options={wordOptions(groupWords)}
+      />
+      <SearchInput label="Search projects" value={view.find} onChange={(text) => void setView({ find: text || null })} width={150} />
+      <Button onClick={() => void setView({ left: true, add: null })}>Time left</Button>
+      <Button look="main" onClick={() => void setView({ add: true })}>
+        <Plus size={15} /> Add project <kbd className="font-sans opacity-75">N</kbd>
+      </Button>
+    </>
+  );
+}
