@@ -3,7 +3,7 @@
 
 /** Why a request is not taken, with its status. */
 export interface Refusal {
-  status: 403 | 405 | 415 | 421;
+  status: 403 | 405 | 421;
   text: string;
 }
 

@@ -15,6 +15,8 @@ export const BUILT_IN_USER = { id: "manager", name: "Nora Okafor", initials: "NO
 interface Host {
   store: PlanStore;
   model: Newest | null;
+  /** The plan as browsers read it, written when one asks. */
+  text: { revision: number; bytes: Uint8Array } | null;
 }
 
 /** The newest plan with all that follows from it, and what was worked out of it so far: many who look at one revision
@@ -23,8 +25,6 @@ interface Newest {
   revision: number;
   model: Model;
   answers: Map<string, unknown>;
-  /** The plan as browsers read it, written when one asks. */
-  text: Uint8Array | null;
 }
 
 /** As many answers as are kept of one revision. */
@@ -43,7 +43,7 @@ async function open(): Promise<Host> {
   const root = process.cwd();
   const folder = process.env.ROSTER_DATA ?? join(/*turbopackIgnore: true*/ root, ".data");
   const migrations = await readMigrations(join(/*turbopackIgnore: true*/ root, "store/migrations"));
-  return { store: await PlanStore.open(folder, migrations), model: null };
+  return { store: await PlanStore.open(folder, migrations), model: null, text: null };
 }
 
 /** The store of this process. */
@@ -58,11 +58,12 @@ export async function currentModel(): Promise<Newest> {
   if (host.model?.revision === revision) return host.model;
   const changes = host.model && host.store.changesSince(host.model.revision);
   const model = host.model && changes ? updateModel(host.model.model, plan, changes) : buildModel(plan);
-  host.model = { revision, model, answers: new Map(), text: null };
+  host.model = { revision, model, answers: new Map() };
   return host.model;
 }
 
-/** The answer to a question about the newest plan, worked out once a revision. */
+/** The answer to a question about the newest plan, worked out once a revision. A page that comes with it has its figures in
+ * the HTML, and the browser does not ask again while nothing has changed. */
 export async function currentAnswer<Q extends Question>(question: Q, query: QueryOf<Q>): Promise<Initial<AnswerOf<Q>>> {
   const { revision, model, answers } = await currentModel();
   const key = JSON.stringify(query);
@@ -76,12 +77,11 @@ export async function currentAnswer<Q extends Question>(question: Q, query: Quer
 
 /** The newest plan with its revision and history as JSON, written once a revision. */
 export async function currentText(): Promise<Uint8Array> {
-  const newest = await currentModel();
-  const { store } = await openHost();
-  const snapshot = store.snapshot();
-  if (snapshot.revision !== newest.revision) return new TextEncoder().encode(JSON.stringify(snapshot));
-  newest.text ??= new TextEncoder().encode(JSON.stringify(snapshot));
-  return newest.text;
+  const host = await openHost();
+  const snapshot = host.store.snapshot();
+  if (host.text?.revision !== snapshot.revision)
+    host.text = { revision: snapshot.revision, bytes: new TextEncoder().encode(JSON.stringify(snapshot)) };
+  return host.text.bytes;
 }
 
 /** Today by this machine's clock, as a day. */

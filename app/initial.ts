@@ -1,13 +1,10 @@
-// First answers that come with a page, so that its figures stand in the HTML.
+// What the address of a page says: its time window, and single values.
 import "server-only";
 import { horizonOf, periodSettingsOf, todayOf } from "../core/calendar/horizon.ts";
 import { windowFrom } from "../ui/timeWindow.ts";
-import { clockDay, currentAnswer, currentModel } from "./host.ts";
+import { clockDay, currentModel } from "./host.ts";
 
 export type SearchParams = Promise<Record<string, string | string[] | undefined>>;
-
-/** The answer to a question about the newest plan; the browser does not ask again while nothing has changed. */
-export const initialAnswer = currentAnswer;
 
 /** The time window that a page's URL states. */
 export async function windowOfPage(searchParams: SearchParams) {

@@ -6,8 +6,7 @@ import type { Metadata } from "next";
 import { cookies } from "next/headers";
 import type { ReactNode } from "react";
 import { Frame } from "../views/frame/frame.tsx";
-import { BUILT_IN_USER, clockDay } from "./host.ts";
-import { initialAnswer } from "./initial.ts";
+import { BUILT_IN_USER, clockDay, currentAnswer } from "./host.ts";
 
 export const metadata: Metadata = { title: "Mindful Roster" };
 export const dynamic = "force-dynamic";
@@ -16,10 +15,10 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const theme = (await cookies()).get("theme")?.value === "dark" ? "dark" : "light";
   const clock = clockDay();
   const [frame, ribbon, tray, names] = await Promise.all([
-    initialAnswer("frame", {}),
-    initialAnswer("ribbon", { clock }),
-    initialAnswer("tray", {}),
-    initialAnswer("names", {}),
+    currentAnswer("frame", {}),
+    currentAnswer("ribbon", { clock }),
+    currentAnswer("tray", {}),
+    currentAnswer("names", {}),
   ]);
   return (
     <html lang="en" data-theme={theme}>

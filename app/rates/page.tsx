@@ -1,6 +1,6 @@
 import { Rates } from "../../views/rates/rates.tsx";
-import { initialAnswer } from "../initial.ts";
+import { currentAnswer } from "../host.ts";
 
 export default async function RatesPage() {
-  return <Rates initial={await initialAnswer("rateTables", {})} />;
+  return <Rates initial={await currentAnswer("rateTables", {})} />;
 }

@@ -1,6 +1,6 @@
 import { Portfolio } from "../../views/work/portfolio.tsx";
-import { initialAnswer } from "../initial.ts";
+import { currentAnswer } from "../host.ts";
 
 export default async function WorkPage() {
-  return <Portfolio initial={await initialAnswer("portfolio", {})} />;
+  return <Portfolio initial={await currentAnswer("portfolio", {})} />;
 }

@@ -1,5 +1,4 @@
 // How a person's capacity and load of a period come about, line by line; the lines add up to the figures.
-
 import { fillCapacity, patternOn, weekMinutesOf } from "../calendar/capacity.ts";
 import { type Day, parseDay } from "../calendar/day.ts";
 import { exceptionOn, isEmployedOn } from "../calendar/dayMarks.ts";

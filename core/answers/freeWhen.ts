@@ -1,5 +1,4 @@
 // Who is free when: a role, skills, hours and dates give who could take that now, and from when if nobody can.
-
 import type { Day } from "../calendar/day.ts";
 import { horizonOf } from "../calendar/horizon.ts";
 import { defaultCounting } from "../load/counting.ts";

@@ -1,5 +1,4 @@
 // Leave: who is away together, by team, and the requests that wait for an answer.
-
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import type { Model } from "../model.ts";

@@ -1,5 +1,4 @@
 // The openings of a plan by urgency, and who could take one of them, as the screen shows it.
-
 import type { Day } from "../calendar/day.ts";
 import { periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";

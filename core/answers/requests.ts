@@ -1,5 +1,4 @@
 // Requests for work with their state and history, hours told apart by project, and the messages that went out.
-
 import type { Day } from "../calendar/day.ts";
 import type { Model } from "../model.ts";
 import { windowOf } from "../placing/window.ts";
@@ -55,6 +54,7 @@ function requestRow({ plan, schedule, work }: Model, request: WorkRequest): Requ
   const project = rowById(plan.projects).get(task?.projectId ?? "") ?? -1;
   const row = rowById(plan.assignments).get(request.assignmentId ?? "");
   const dates = row === undefined ? null : schedule.of(work.task[row]);
+  const window = dates && row !== undefined ? windowOf(dates, work, row) : null;
   return {
     request,
     taskName: task?.name ?? "",
@@ -63,13 +63,7 @@ function requestRow({ plan, schedule, work }: Model, request: WorkRequest): Requ
     projectRow: project,
     wanted: findRow(plan.people, request.personId)?.name ?? findRow(plan.roles, request.roleId)?.name ?? "",
     offered: findRow(plan.people, request.offeredId)?.name ?? null,
-    dates:
-      dates && row !== undefined
-        ? {
-            start: windowOf(dates, work, row).start,
-            finish: windowOf(dates, work, row).stop - 1,
-          }
-        : null,
+    dates: window && { start: window.start, finish: window.stop - 1 },
     isWaiting: request.state === "asked" || request.state === "offered",
   };
 }

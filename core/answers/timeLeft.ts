@@ -1,5 +1,4 @@
 // Time left: what each person still has to do before a date, on a project or at all, against the hours they have for it.
-
 import type { Day } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { defaultCounting } from "../load/counting.ts";

@@ -1,5 +1,4 @@
 // The rows of a board and their figures, for each kind of rows it can have.
-
 import type { Range } from "../calendar/periods.ts";
 import type { LoadBook } from "../load/loadBook.ts";
 import { addSums, emptySums, type LevelBand, overBeyond, overOf, type PeriodSums, roomOf, statesOf, workSums } from "../load/periodSums.ts";

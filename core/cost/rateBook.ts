@@ -1,5 +1,4 @@
 // Which rate holds for whom on which day, and what a foreign amount is worth.
-
 import { type Day, parseDay } from "../calendar/day.ts";
 import { firstRoleOf } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";

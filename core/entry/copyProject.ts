@@ -1,5 +1,4 @@
 // The work of a project for another one: tasks, links and who does it, moved to a new start by working days.
-
 import { type Day, formatDay, parseDay } from "../calendar/day.ts";
 import { lineFinder } from "../calendar/lines.ts";
 import type { WorkingLine } from "../calendar/workingLine.ts";

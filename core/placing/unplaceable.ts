@@ -1,5 +1,4 @@
 // Hours that cannot be worked as planned: why, and what would get them placed.
-
 import { type Day, formatDay, parseDay } from "../calendar/day.ts";
 import { firstRoleOf } from "../plan/names.ts";
 import type { Assignment, Person, Plan, Task } from "../plan/schema.ts";

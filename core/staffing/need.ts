@@ -1,5 +1,4 @@
 // What whoever takes a row of work would work on each day.
-
 import type { Range } from "../calendar/periods.ts";
 import type { Model } from "../model.ts";
 import { splitByWeight } from "../placing/split.ts";

@@ -3,14 +3,17 @@
 import { type FocusEvent, type KeyboardEvent, useRef, useState } from "react";
 import type { CellEdit } from "./column.ts";
 
+/** Where to go on after a cell. */
+export type EditStep = "stay" | "down" | "next" | "back" | "leave";
+
 interface EditorProps<R> {
   row: R;
   label: string;
   edit: CellEdit<R>;
   /** What is typed already: the key that began it; null begins with what stands there. */
   first: string | null;
-  /** After it is saved or put back, and where to go on. */
-  onDone: (step: "stay" | "down" | "next" | "back" | "leave") => void;
+  /** After it is saved or put back. */
+  onDone: (step: EditStep) => void;
 }
 
 export function CellEditor<R>({ row, label, edit, first, onDone }: EditorProps<R>) {
@@ -18,7 +21,7 @@ export function CellEditor<R>({ row, label, edit, first, onDone }: EditorProps<R
   const [text, setText] = useState(first ?? shown);
   const isOver = useRef(false);
   const isSound = edit.read(text) !== null;
-  const finish = (step: "stay" | "down" | "next" | "back" | "leave") => {
+  const finish = (step: EditStep) => {
     if (isOver.current || !isSound) return;
     isOver.current = true;
     if (text !== shown) edit.onSave(row, text);

@@ -10,12 +10,11 @@ interface HeadProps<R> {
   columns: readonly TableColumn<R>[];
   table: TableModel<R>;
   height: number;
-  isResizable: boolean;
   ticks: { isAll: boolean; label: string | null; onAll: (isOn: boolean) => void } | null;
   setWidth: (column: string, width: number | null) => void;
 }
 
-export function HeadRow<R>({ columns, table, height, isResizable, ticks, setWidth }: HeadProps<R>) {
+export function HeadRow<R>({ columns, table, height, ticks, setWidth }: HeadProps<R>) {
   return (
     <thead className="sticky top-0 z-[3] block bg-sheet">
       <tr aria-rowindex={1} className="rows-line text-[13px] text-ink-2" style={{ height }}>
@@ -25,15 +24,17 @@ export function HeadRow<R>({ columns, table, height, isResizable, ticks, setWidt
           </th>
         )}
         {columns.map((column, at) => (
-          <Head key={column.id} column={column} table={table} isResizable={isResizable && at < columns.length - 1} setWidth={setWidth} />
+          <Head key={column.id} column={column} table={table} isResizable={at < columns.length - 1} setWidth={setWidth} />
         ))}
       </tr>
     </thead>
   );
 }
 
-interface HeadCellProps<R> extends Pick<HeadProps<R>, "table" | "isResizable" | "setWidth"> {
+interface HeadCellProps<R> extends Pick<HeadProps<R>, "table" | "setWidth"> {
   column: TableColumn<R>;
+  /** The last column takes what is left over. */
+  isResizable: boolean;
 }
 
 function Head<R>({ column, table, isResizable, setWidth }: HeadCellProps<R>) {

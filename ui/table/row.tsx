@@ -3,7 +3,7 @@
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { memo, type ReactNode } from "react";
 import { Checkbox } from "../checkbox.tsx";
-import { CellEditor } from "./cellEditor.tsx";
+import { CellEditor, type EditStep } from "./cellEditor.tsx";
 import type { TableColumn } from "./column.ts";
 import type { RowLine } from "./lines.ts";
 import { type Editing, type Place, placeId } from "./useTableKeys.ts";
@@ -26,7 +26,7 @@ export interface RowProps<R> {
   editing: Editing | null;
   onTick: (id: string, isOn: boolean, isRange: boolean) => void;
   onFold: (id: string) => void;
-  onDone: (line: RowLine<R>, column: string, step: "stay" | "down" | "next" | "back" | "leave") => void;
+  onDone: (line: RowLine<R>, column: string, step: EditStep) => void;
 }
 
 function PlainRow<R>(props: RowProps<R>) {

@@ -3,6 +3,7 @@
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { type MouseEvent, type ReactNode, useCallback, useEffect, useMemo, useRef } from "react";
 import { useWidth } from "../useWidth.ts";
+import type { EditStep } from "./cellEditor.tsx";
 import { columnsThatFit, leastWidth, type TableColumn, tracksOf } from "./column.ts";
 import { FootRow } from "./footRow.tsx";
 import { HeadRow } from "./headRow.tsx";
@@ -10,7 +11,7 @@ import { type Line, type RowLine, useLines } from "./lines.ts";
 import { Row, SectionRow } from "./row.tsx";
 import type { TableProps } from "./tableProps.ts";
 import { useSort } from "./useSort.ts";
-import { type Editing, type Place, useTableKeys } from "./useTableKeys.ts";
+import { type Editing, isControl, type Place, placeAt, useTableKeys } from "./useTableKeys.ts";
 import { useWidths } from "./useWidths.ts";
 
 const ROW_HEIGHT = 36;
@@ -62,16 +63,7 @@ export function TableFrame<R>(props: TableProps<R>) {
         onDoubleClick={keys.hasCells ? press : undefined}
         className="rows-whole"
       >
-        {!isHeadless && (
-          <HeadRow
-            columns={columns}
-            table={table}
-            height={headHeight}
-            isResizable={props.isResizable ?? true}
-            ticks={headTicks(props, lines)}
-            setWidth={setWidth}
-          />
-        )}
+        {!isHeadless && <HeadRow columns={columns} table={table} height={headHeight} ticks={headTicks(props, lines)} setWidth={setWidth} />}
         <tbody className="relative block" style={{ height }}>
           {virtual.getVirtualItems().map(({ index, start }) => (
             <LineRow
@@ -107,7 +99,7 @@ interface Context<R> {
 interface RowActions<R> {
   onTick: (id: string, isOn: boolean, isRange: boolean) => void;
   onFold: (id: string) => void;
-  onDone: (line: RowLine<R>, column: string, step: "stay" | "down" | "next" | "back" | "leave") => void;
+  onDone: (line: RowLine<R>, column: string, step: EditStep) => void;
 }
 
 /** What a row calls: the same functions for as long as the table stands, so that rows are not drawn again for them. */
@@ -129,12 +121,10 @@ function useRowActions<R>(context: Context<R>): RowActions<R> {
 
 /** A press on a row opens it, on a cell does what the cell does, twice on one that can be typed in begins that. */
 function pressed<R>(event: MouseEvent, { props, lines, columns, keys }: Context<R>): void {
-  if (!(event.target instanceof HTMLElement) || event.target.closest("a,button,input,label")) return;
-  const key = event.target.closest("tr")?.dataset.key;
-  const line = lines.find((own) => own.key === key);
-  if (line?.kind !== "row") return;
-  const id = event.target.closest<HTMLElement>("td,th")?.dataset.column;
-  const column = columns.find((own) => own.id === id);
+  const place = placeAt(event.target);
+  const line = lines.find(({ key }) => key === place?.key);
+  if (line?.kind !== "row" || isControl(event.target, "a,button,input,label")) return;
+  const column = columns.find(({ id }) => id === place?.column);
   if (event.type === "dblclick") keys.begin(line, column, null);
   else if (column?.onPress) column.onPress(line.row);
   else props.onOpen?.(line.row);

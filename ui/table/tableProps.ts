@@ -36,7 +36,6 @@ export interface TableProps<R> {
   sortIn?: "address" | "here";
   /** A table of few columns whose headings would say nothing new. */
   isHeadless?: boolean;
-  isResizable?: boolean;
   /** False where it stands in a frame already. */
   isFramed?: boolean;
   /** Takes no more height than its rows need: another table stands on the same screen. */

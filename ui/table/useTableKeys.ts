@@ -3,6 +3,7 @@
 import { type FocusEvent, type KeyboardEvent, useState } from "react";
 import { focusSoon } from "../focusSoon.ts";
 import { isTyping } from "../keys.ts";
+import type { EditStep } from "./cellEditor.tsx";
 import type { TableColumn } from "./column.ts";
 import { cellText, copiedText } from "./copied.ts";
 import type { Line, RowLine } from "./lines.ts";
@@ -41,8 +42,7 @@ export function useTableKeys<R>({ props, columns, lines, reveal }: KeyOptions<R>
     setActive(place);
     focusSoon(placeId(props.name, place));
   };
-  const stepRow = (line: RowLine<R>, by: number, column: string | null) =>
-    goTo(rows[Math.max(0, Math.min(rows.length - 1, rows.indexOf(line) + by))], column);
+  const rowBeside = (line: RowLine<R>, by: number) => rows[Math.max(0, Math.min(rows.length - 1, rows.indexOf(line) + by))];
   const stepCell = (line: RowLine<R>, column: string | null, by: number) => {
     const at = columns.findIndex(({ id }) => id === column) + by;
     goTo(line, at < 0 ? null : columns[Math.min(at, columns.length - 1)].id);
@@ -52,17 +52,17 @@ export function useTableKeys<R>({ props, columns, lines, reveal }: KeyOptions<R>
     setEditing({ key: line.key, column: column.id, first });
     return true;
   };
-  const done = (line: RowLine<R>, column: string, step: "stay" | "down" | "next" | "back" | "leave") => {
+  const done = (line: RowLine<R>, column: string, step: EditStep) => {
     setEditing(null);
     if (step === "stay") goTo(line, column);
-    else if (step === "down") stepRow(line, 1, column);
+    else if (step === "down") goTo(rowBeside(line, 1), column);
     else if (step !== "leave") stepCell(line, column, step === "next" ? 1 : -1);
   };
   const walk = (event: KeyboardEvent, line: RowLine<R>, place: Place): boolean => {
     const { key } = event;
     const vertical = steps[key];
     if (vertical !== undefined) {
-      const next = rows[Math.max(0, Math.min(rows.length - 1, rows.indexOf(line) + vertical))];
+      const next = rowBeside(line, vertical);
       if (event.shiftKey) props.ticks?.onTick([line.id, next.id], true);
       goTo(next, place.column);
       if (props.followsKeys && next !== line) props.onOpen?.(next.row);
@@ -76,7 +76,7 @@ export function useTableKeys<R>({ props, columns, lines, reveal }: KeyOptions<R>
   const press = (event: KeyboardEvent) => {
     const place = placeAt(event.target);
     const line = rows.find(({ key }) => key === place?.key);
-    if (!place || !line || isTyping(event.nativeEvent) || (event.target instanceof HTMLElement && event.target.closest("a,button"))) return;
+    if (!place || !line || isTyping(event.nativeEvent) || isControl(event.target, "a,button")) return;
     const column = columns.find(({ id }) => id === place.column);
     const isPlain = !event.ctrlKey && !event.metaKey && !event.altKey;
     if (props.onKey?.(event, line.row)) event.preventDefault();
@@ -119,18 +119,16 @@ const steps: Record<string, number | undefined> = {
   End: Number.POSITIVE_INFINITY,
 };
 
-function placeAt(target: EventTarget): Place | null {
+/** Where something lies in the table: its row, and its cell. */
+export function placeAt(target: EventTarget): Place | null {
   if (!(target instanceof HTMLElement)) return null;
   const key = target.closest("tr")?.dataset.key;
-  return key === undefined
-    ? null
-    : {
-        key,
-        column:
-          target.closest("td,th")?.getAttribute("data-column") && target.tagName !== "TR"
-            ? (target.closest<HTMLElement>("td,th")?.dataset.column ?? null)
-            : null,
-      };
+  return key === undefined ? null : { key, column: target.closest<HTMLElement>("td,th")?.dataset.column ?? null };
+}
+
+/** True within something that answers to a press by itself. */
+export function isControl(target: EventTarget, controls: string): boolean {
+  return target instanceof HTMLElement && target.closest(controls) !== null;
 }
 
 function parentOf<R>(rows: readonly RowLine<R>[], line: RowLine<R>): RowLine<R> | undefined {

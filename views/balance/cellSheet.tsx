@@ -1,4 +1,5 @@
 "use client";
+// How a cell's figures come about, line by line, and giving its work to somebody else.
 import { useState } from "react";
 import type { CapacityLine, CellExplained } from "../../core/answers/explain.ts";
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
@@ -9,7 +10,6 @@ import { DateField } from "../../ui/dateField.tsx";
 import { DATE_HINT, readDate, writeDate } from "../../ui/dateText.ts";
 import { Field, TextInput } from "../../ui/field.tsx";
 import { countText, hoursText, periodPhrase, weekdayText } from "../../ui/format.ts";
-// How a cell's figures come about, line by line, and giving its work to somebody else.
 import Link from "../../ui/link.tsx";
 import { newId } from "../../ui/newId.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";

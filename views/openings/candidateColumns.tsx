@@ -96,7 +96,7 @@ const fit: Column = {
 const margin: Column = {
   id: "margin",
   head: "Margin",
-  says: "The project's margin if they did all of it",
+  says: "The project’s margin if they did all of it",
   width: 72,
   isFigure: true,
   yields: true,

@@ -1,5 +1,4 @@
 // A rate table's entries in groups, each with its place in the list and whether it holds in the window.
-
 import { parseDay } from "../../core/calendar/day.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import { rateSubject } from "../../core/edits/changeRates.ts";

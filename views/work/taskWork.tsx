@@ -18,9 +18,7 @@ import type { ProjectHook } from "./useProject.ts";
 import type { Setting } from "./useTaskEdits.ts";
 import { statements, WorkShape } from "./workShape.tsx";
 
-type Hook = ProjectHook;
-
-export function TaskWork({ entry, project }: { entry: OutlineTask; project: Hook }) {
+export function TaskWork({ entry, project }: { entry: OutlineTask; project: ProjectHook }) {
   const labour = entry.work.filter(({ kind }) => kind !== "material");
   const materials = entry.work.filter(({ kind }) => kind === "material");
   const implicit = entry.open - labour.reduce((sum, { kind, asked }) => sum + (kind === "opening" ? asked : 0), 0);
@@ -68,7 +66,7 @@ interface WorkLineProps {
   isEffort: boolean;
   /** Others work on it whom taking this one off would leave with more, or with less. */
   isShared: boolean;
-  project: Hook;
+  project: ProjectHook;
 }
 
 function WorkLine({ work, isEffort, isShared, project }: WorkLineProps) {

@@ -32,10 +32,7 @@ export async function GET(request: Request): Promise<Response> {
       };
       send("event: alive\ndata:\n\n");
       tell();
-      request.signal.addEventListener("abort", () => {
-        end();
-        controller.close();
-      });
+      request.signal.addEventListener("abort", () => end());
     },
     cancel: () => end(),
   });

@@ -1,6 +1,6 @@
 import { Outbox } from "../../../views/openings/requests/outbox.tsx";
-import { initialAnswer } from "../../initial.ts";
+import { currentAnswer } from "../../host.ts";
 
 export default async function OutboxPage() {
-  return <Outbox initial={await initialAnswer("outbox", {})} />;
+  return <Outbox initial={await currentAnswer("outbox", {})} />;
 }

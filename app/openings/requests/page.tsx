@@ -1,6 +1,6 @@
 import { Requests } from "../../../views/openings/requests/requests.tsx";
-import { initialAnswer } from "../../initial.ts";
+import { currentAnswer } from "../../host.ts";
 
 export default async function RequestsPage() {
-  return <Requests initial={await initialAnswer("requests", {})} />;
+  return <Requests initial={await currentAnswer("requests", {})} />;
 }

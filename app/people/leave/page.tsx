@@ -1,7 +1,8 @@
 import { LeaveScreen } from "../../../views/people/leave/leave.tsx";
-import { initialAnswer, type SearchParams, windowOfPage } from "../../initial.ts";
+import { currentAnswer } from "../../host.ts";
+import { type SearchParams, windowOfPage } from "../../initial.ts";
 
 export default async function LeavePage({ searchParams }: { searchParams: SearchParams }) {
   const { range } = await windowOfPage(searchParams);
-  return <LeaveScreen initial={await initialAnswer("leave", { range })} />;
+  return <LeaveScreen initial={await currentAnswer("leave", { range })} />;
 }

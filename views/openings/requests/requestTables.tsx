@@ -39,6 +39,8 @@ export function RequestTable({ rows, selectedId, onOpen }: RequestTableProps) {
 
 const stateText = ({ request, offered }: RequestRow) => (offered ? `${offered} is offered` : stateWords[request.state]);
 
+const datesText = ({ dates }: RequestRow) => (dates ? `${shortDay(dates.start)} – ${shortDay(dates.finish)}` : "");
+
 const requestColumns: TableColumn<RequestRow>[] = [
   {
     id: "for",
@@ -81,10 +83,8 @@ const requestColumns: TableColumn<RequestRow>[] = [
     head: "Dates",
     width: 132,
     value: ({ dates }) => dates?.start ?? null,
-    copied: ({ dates }) => (dates ? `${shortDay(dates.start)} – ${shortDay(dates.finish)}` : ""),
-    cell: ({ dates }) => (
-      <span className="truncate text-[13px]">{dates ? `${shortDay(dates.start)} – ${shortDay(dates.finish)}` : "–"}</span>
-    ),
+    copied: datesText,
+    cell: (row) => <span className="truncate text-[13px]">{datesText(row) || "–"}</span>,
   },
   {
     id: "state",

@@ -1,7 +1,8 @@
 import { dateOf } from "../../../../core/calendar/day.ts";
 import { yearOf, yearRange } from "../../../../ui/years.ts";
 import { PersonPage } from "../../../../views/people/person/person.tsx";
-import { initialAnswer, oneParam, type SearchParams, windowOfPage } from "../../../initial.ts";
+import { currentAnswer } from "../../../host.ts";
+import { oneParam, type SearchParams, windowOfPage } from "../../../initial.ts";
 
 interface Props {
   params: Promise<{ id: string }>;
@@ -12,6 +13,6 @@ export default async function Page({ params, searchParams }: Props) {
   const personId = decodeURIComponent((await params).id);
   const year = yearOf(await oneParam(searchParams, "year")) ?? dateOf((await windowOfPage(searchParams)).range.start).year;
   return (
-    <PersonPage key={personId} personId={personId} initial={await initialAnswer("personYear", { personId, range: yearRange(year) })} />
+    <PersonPage key={personId} personId={personId} initial={await currentAnswer("personYear", { personId, range: yearRange(year) })} />
   );
 }
