@@ -1,7 +1,7 @@
 "use client";
+// The rail: the screens there are, in the order of the work.
 import { usePathname } from "next/navigation";
 import { useAnswer } from "../../client/session.tsx";
-// The rail: the screens there are, in the order of the work.
 import Link from "../../ui/link.tsx";
 import { useFrame } from "./facts.ts";
 import { useLinkTo } from "./windowed.ts";

@@ -1,6 +1,6 @@
 "use client";
-import { usePathname } from "next/navigation";
 // Screens that belong together, side by side under one title.
+import { usePathname } from "next/navigation";
 import Link from "../../ui/link.tsx";
 import { useLinkTo } from "./windowed.ts";
 

@@ -1,9 +1,9 @@
 "use client";
+// Money: what projects cost, month by month; rows and columns add up to the cent.
 import { parseAsStringLiteral, useQueryState } from "nuqs";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer } from "../../client/session.tsx";
 import { moneyText, rangeText } from "../../ui/format.ts";
-// Money: what projects cost, month by month; rows and columns add up to the cent.
 import Link from "../../ui/link.tsx";
 import { Segmented } from "../../ui/segmented.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";

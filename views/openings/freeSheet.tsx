@@ -1,4 +1,5 @@
 "use client";
+// Free when: a role, a skill, hours and dates give who could take that now, or from when.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { FreePerson } from "../../core/answers/freeWhen.ts";
@@ -8,7 +9,6 @@ import { DateField } from "../../ui/dateField.tsx";
 import { DATE_HINT, readDate, writeDate } from "../../ui/dateText.ts";
 import { Field, TextInput } from "../../ui/field.tsx";
 import { hoursText, shortDay } from "../../ui/format.ts";
-// Free when: a role, a skill, hours and dates give who could take that now, or from when.
 import Link from "../../ui/link.tsx";
 import { namedOptions, none, textOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";

@@ -1,8 +1,8 @@
 "use client";
+// Giving an opening: all of it, some hours, the days up to one, or split with a second person; what it does to them first.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { CandidateRow, Candidates } from "../../core/answers/openings.ts";
-// Giving an opening: all of it, some hours, the days up to one, or split with a second person; what it does to them first.
 import { hourTenths } from "../../core/plan/units.ts";
 import type { Share } from "../../core/staffing/fillOpening.ts";
 import { Button } from "../../ui/button.tsx";

@@ -1,11 +1,11 @@
 "use client";
+// A person in the side sheet: to look at, to change, to add.
 import type { RosterRow } from "../../core/answers/roster.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import { weekSpans } from "../../core/calendar/weekSpans.ts";
 import type { Person } from "../../core/plan/schema.ts";
 import { buttonLook } from "../../ui/button.tsx";
 import { longDay } from "../../ui/format.ts";
-// A person in the side sheet: to look at, to change, to add.
 import Link from "../../ui/link.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { useNames, usePlanFacts } from "../frame/facts.ts";

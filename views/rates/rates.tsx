@@ -1,11 +1,11 @@
 "use client";
+// Rates: a cost table by role and person, edited in place.
 import { parseAsString, useQueryState } from "nuqs";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer } from "../../client/session.tsx";
 import { Segmented } from "../../ui/segmented.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
-// Rates: a cost table by role and person, edited in place.
 import { RateList } from "./rateList.tsx";
 
 export function Rates({ initial }: { initial: Initial<AnswerOf<"rateTables">> }) {

@@ -1,4 +1,5 @@
 "use client";
+// A request in the side sheet: its history, who could do it, what saying yes does to everybody's load, and the answers.
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
 import type { RequestRow } from "../../../core/answers/requests.ts";
@@ -7,7 +8,6 @@ import type { WorkRequest } from "../../../core/plan/schema.ts";
 import { Button } from "../../../ui/button.tsx";
 import { Field, FormFault, TextArea } from "../../../ui/field.tsx";
 import { dateTimeText, hoursText, longDay, shareText, shortDay } from "../../../ui/format.ts";
-// A request in the side sheet: its history, who could do it, what saying yes does to everybody's load, and the answers.
 import Link from "../../../ui/link.tsx";
 import { momentOn } from "../../../ui/momentOn.ts";
 import { namedOptions, none } from "../../../ui/options.ts";

@@ -1,9 +1,9 @@
 "use client";
+// The outbox: a stand-in for mail that ships with the application. What would be sent is listed here.
 import { parseAsString, useQueryState } from "nuqs";
 import type { AnswerOf } from "../../../client/questions.ts";
 import { type Initial, useAnswer } from "../../../client/session.tsx";
 import { dateTimeText } from "../../../ui/format.ts";
-// The outbox: a stand-in for mail that ships with the application. What would be sent is listed here.
 import Link from "../../../ui/link.tsx";
 import { SearchInput } from "../../../ui/searchInput.tsx";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";

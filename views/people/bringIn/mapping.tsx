@@ -1,9 +1,9 @@
 "use client";
+// How a file is taken: which table it is, which of its columns is which, how its days are written.
 import { tableKinds } from "../../../core/tables/preview.ts";
 import { tableNames } from "../../../core/tables/table.ts";
 import { Choice } from "../../../ui/choice.tsx";
 import { Field } from "../../../ui/field.tsx";
-// How a file is taken: which table it is, which of its columns is which, how its days are written.
 import { wholeText } from "../../../ui/format.ts";
 import { namedOptions, none, wordOptions } from "../../../ui/options.ts";
 import { Picker } from "../../../ui/picker.tsx";

@@ -1,4 +1,5 @@
 "use client";
+// Hours that cannot be worked as planned: why, and the ways out one press away.
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
 import { parseDay } from "../../../core/calendar/day.ts";
@@ -6,7 +7,6 @@ import type { Edit } from "../../../core/edits/edit.ts";
 import type { Unplaceable } from "../../../core/placing/unplaceable.ts";
 import { Button } from "../../../ui/button.tsx";
 import { hoursText, longDay } from "../../../ui/format.ts";
-// Hours that cannot be worked as planned: why, and the ways out one press away.
 import Link from "../../../ui/link.tsx";
 import { newId } from "../../../ui/newId.ts";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
