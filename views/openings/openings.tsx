@@ -93,16 +93,10 @@ function OpeningTools({ hook: { openings, shown, view, setView } }: { hook: Open
         label="Role"
         value={view.role}
         onChange={(role) => setView({ role: role || null })}
-        width={130}
+        width={140}
         options={[none("Any role"), ...textOptions([...new Set(openings.map(({ roleName }) => roleName))].sort())]}
       />
-      <SearchInput
-        label="Search openings"
-        placeholder="Task, project, skill"
-        value={view.find}
-        onChange={(text) => setView({ find: text || null })}
-        width={130}
-      />
+      <SearchInput label="Search openings" value={view.find} onChange={(text) => setView({ find: text || null })} width={140} />
       <Button onClick={() => setView({ sheet: FREE })}>
         <Search size={14} /> Free when?
       </Button>

@@ -37,7 +37,7 @@ export function RosterTools({ people }: { people: PeopleHook }) {
         placeholder="Name, role, skill, place"
         value={view.find}
         onChange={(text) => setView({ find: text })}
-        width={170}
+        width={190}
       />
       <Choice
         label="Group people"

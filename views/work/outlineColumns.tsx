@@ -41,7 +41,7 @@ export const columnWords: Record<OutlineColumn, string> = {
 
 const widths: Record<OutlineColumn, Pick<TableColumn<OutlineTask>, "width" | "grow">> = {
   role: { width: 138, grow: 0.6 },
-  who: { width: 84 },
+  who: { width: 94 },
   hours: { width: 62 },
   open: { width: 62 },
   days: { width: 54 },
@@ -164,7 +164,11 @@ function Who({ entry: { work, isSummary, open } }: { entry: OutlineTask }) {
         </span>
       ))}
       {people.length > 3 && <span className="pl-2 text-side">+{people.length - 3}</span>}
-      {!isSummary && open > 0 && <OpenSign label={`${hoursText(open)} hours have nobody yet`} />}
+      {!isSummary && open > 0 && (
+        <span className={people.length > 0 ? "pl-1" : ""}>
+          <OpenSign label={`${hoursText(open)} hours have nobody yet`} />
+        </span>
+      )}
     </span>
   );
 }

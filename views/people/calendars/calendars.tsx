@@ -84,9 +84,8 @@ function CalendarPage({ answer, hook }: { answer: CalendarYear; hook: CalendarsH
   return (
     <div className="min-h-0 flex-1 overflow-y-auto pb-4">
       <p className="pb-2 text-ink-2">
-        {hoursText(calendar.week.reduce((sum, hours) => sum + hours * 60, 0))} h a week ·{" "}
-        {countText(answer.people, "person goes", "people go")} by it, {countText(answer.projects, "project")} and{" "}
-        {countText(answer.tasks, "task")} too
+        {hoursText(calendar.week.reduce((sum, hours) => sum + hours * 60, 0))} h a week · {countText(answer.people, "person", "people")},{" "}
+        {countText(answer.projects, "project")} and {countText(answer.tasks, "task")} go by it
       </p>
       <YearStrip
         label={`${calendar.name} in ${hook.year}, by day`}
@@ -122,8 +121,10 @@ function CalendarPage({ answer, hook }: { answer: CalendarYear; hook: CalendarsH
               onClick={() => hook.show(`exception:${at}`)}
               className="flex items-baseline gap-2 px-3 py-1 press"
             >
-              <span className="w-[190px] shrink-0 text-ink-2">{datesOf(exception)}</span>
-              <span className="min-w-0 flex-1 truncate">{exception.name}</span>
+              <span className="w-[146px] shrink-0 text-ink-2">{datesOf(exception)}</span>
+              <span className="min-w-0 flex-1 truncate" title={exception.name}>
+                {exception.name}
+              </span>
               <span className="text-ink-2">{exception.hours === 0 ? "free" : `${exception.hours} h`}</span>
             </button>
           ))}

@@ -50,7 +50,7 @@ function rowsOf({ teamId, name, people, away }: LeaveTeam): Row[] {
 const nameColumn: TableColumn<Row> = {
   id: "name",
   head: "Team",
-  width: 230,
+  width: 262,
   isRowHead: true,
   value: ({ name }) => name,
   cell: ({ name, says, person }) => (

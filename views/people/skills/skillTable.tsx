@@ -50,6 +50,7 @@ const personColumn: TableColumn<SkillRow> = {
     </span>
   ),
   width: 250,
+  grow: 1,
   isRowHead: true,
   isSticky: true,
   value: ({ name }) => name,
