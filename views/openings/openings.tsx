@@ -5,6 +5,7 @@ import type { AnswerOf } from "../../client/questions.ts";
 import type { Initial } from "../../client/session.tsx";
 import { Button } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
+import { closed } from "../../ui/closed.ts";
 import { countText, hoursText } from "../../ui/format.ts";
 import { none, textOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
@@ -30,7 +31,7 @@ export function Openings({
 }) {
   const hook = useOpenings(initial, first);
   const { openings, shown, view, setView, candidates } = hook;
-  const close = () => setView({ sheet: null });
+  const close = () => setView(({ sheet }) => ({ sheet: closed(view.sheet)(sheet) }));
   const person = [...(candidates?.fitting ?? []), ...(candidates?.near ?? [])].find(({ personId }) => `give:${personId}` === view.sheet);
   return (
     <Screen

@@ -6,6 +6,7 @@ import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
 import type { OpeningRow } from "../../core/answers/openings.ts";
 import type { Share } from "../../core/staffing/fillOpening.ts";
+import { closed } from "../../ui/closed.ts";
 import { newId } from "../../ui/newId.ts";
 
 export const MOST_COMPARED = 3;
@@ -33,7 +34,7 @@ export function useOpenings(initial: Initial<AnswerOf<"openings">>, first: Initi
     const edit = await session.ask("fill", { openingId, shares, isPencilled, idStem: newId("work") });
     if (!edit) return "There is not as much of it as that.";
     const faults = await session.edit(edit);
-    if (faults.length === 0) void setView({ sheet: null, beside: null });
+    if (faults.length === 0) void setView(({ sheet }) => ({ sheet: closed(view.sheet)(sheet), beside: null }));
     return faults[0]?.message ?? null;
   };
   return {

@@ -27,7 +27,7 @@ export function useProject(projectId: string, initial: Initial<AnswerOf<"outline
   );
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const firstFinish = useRef(initial.data?.finish);
-  const select = useCallback((id: string | null) => void setTaskId(id), [setTaskId]);
+  const select = useCallback((next: Parameters<typeof setTaskId>[0]) => void setTaskId(next), [setTaskId]);
   const tasks = outline?.tasks ?? [];
   const selected = tasks.find(({ task }) => task.id === taskId) ?? null;
   const edits = useTaskEdits(projectId, tasks, selected, select);

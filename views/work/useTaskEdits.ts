@@ -6,6 +6,7 @@ import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { Edit } from "../../core/edits/edit.ts";
 import { type PlacedLine, tasksFromLines } from "../../core/entry/newTasks.ts";
 import type { Assignment, Link, Task } from "../../core/plan/schema.ts";
+import { closed } from "../../ui/closed.ts";
 import { newId } from "../../ui/newId.ts";
 import { afterAll, placeAfter, type Step } from "./outlinePlace.ts";
 
@@ -15,7 +16,7 @@ export function useTaskEdits(
   projectId: string,
   tasks: readonly OutlineTask[],
   selected: OutlineTask | null,
-  select: (id: string | null) => void,
+  select: (next: string | null | ((now: string | null) => string | null)) => void,
 ) {
   const session = usePlan();
   const edit = async (made: Edit) => (await session.edit(made)).length === 0;
@@ -44,7 +45,7 @@ export function useTaskEdits(
   const remove = async (id: string, joins = false) => {
     const name = tasks.find(({ task }) => task.id === id)?.task.name ?? id;
     if (!(await edit({ kind: "deleteTask", id, ...(joins && { joins }) }))) return;
-    select(null);
+    select(closed(id));
     toast(`Deleted “${name}” with all below it and its work.`, { action: { label: "Undo", onClick: () => void session.step("undo") } });
   };
   const move = (id: string, step: Step) => {

@@ -4,6 +4,7 @@ import { parseAsString, useQueryState } from "nuqs";
 import { useMemo } from "react";
 import type { AnswerOf } from "../../../client/questions.ts";
 import { type Initial, useAnswer } from "../../../client/session.tsx";
+import { closed } from "../../../ui/closed.ts";
 import { rangeText } from "../../../ui/format.ts";
 import { Segmented } from "../../../ui/segmented.tsx";
 import { Figure, Screen } from "../../frame/screen.tsx";
@@ -60,7 +61,7 @@ export function LeaveScreen({ initial }: { initial: Initial<AnswerOf<"leave">> }
             name={request.name}
             timeOff={request.timeOff}
             alsoAway={request.alsoAway}
-            onClose={() => void setOpen(null)}
+            onClose={() => void setOpen(closed(open))}
           />
         )
       }

@@ -16,10 +16,9 @@ import { WeekForm } from "./weekForm.tsx";
 
 export function PartSheet({ answer, hook }: { answer: PersonYear; hook: PersonHook }) {
   const { person } = answer;
-  const { part, partId, show } = hook;
+  const { part, partId, close } = hook;
   const { today } = usePlanFacts();
   const { calendars } = useNames();
-  const close = () => show(null);
   switch (part) {
     case "details": {
       const fields = fieldsOfPerson(person, calendars[0]?.id ?? "", [8, 8, 8, 8, 8, 0, 0], formatDay(today));

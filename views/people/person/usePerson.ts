@@ -6,6 +6,7 @@ import { type Initial, useAnswer, usePlan } from "../../../client/session.tsx";
 import { dateOf } from "../../../core/calendar/day.ts";
 import type { Edit } from "../../../core/edits/edit.ts";
 import type { Person } from "../../../core/plan/schema.ts";
+import { closed } from "../../../ui/closed.ts";
 import { yearOf, yearRange } from "../../../ui/years.ts";
 import { usePlanWindow } from "../../frame/windowed.ts";
 
@@ -30,7 +31,8 @@ export function usePerson(personId: string, initial: Initial<AnswerOf<"personYea
     setYear: (next: number) => void setYear(String(next)),
     part: part === "" ? null : part,
     partId: id ?? null,
-    show: (next: Part | null, which = "") => void setOpen(next === null ? null : which === "" ? next : `${next}:${which}`),
+    show: (next: Part, which = "") => void setOpen(which === "" ? next : `${next}:${which}`),
+    close: () => void setOpen(closed(open)),
     edit,
     changePerson: (set: { [K in keyof Person]?: Person[K] | null }) => edit({ kind: "changePerson", id: personId, set }),
   };

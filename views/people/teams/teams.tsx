@@ -5,6 +5,7 @@ import { parseAsString, useQueryState } from "nuqs";
 import type { AnswerOf } from "../../../client/questions.ts";
 import { type Initial, useAnswer, usePlan } from "../../../client/session.tsx";
 import { Button } from "../../../ui/button.tsx";
+import { closed } from "../../../ui/closed.ts";
 import { useKeys } from "../../../ui/keys.ts";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
 import { usePlanWindow } from "../../frame/windowed.ts";
@@ -44,7 +45,7 @@ export function Teams({ initial }: { initial: Initial<AnswerOf<"teams">> }) {
             row={selected}
             rows={rows}
             onEdit={async (edit) => (await session.edit(edit)).length === 0}
-            onClose={() => void setOpen(null)}
+            onClose={() => void setOpen(closed(open))}
             onAdded={(id) => void setOpen(id)}
           />
         )
