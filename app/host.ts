@@ -7,6 +7,7 @@ import type { Initial } from "../client/session.tsx";
 import { parseDay } from "../core/calendar/day.ts";
 import { buildModel, type Model } from "../core/model.ts";
 import { updateModel } from "../core/update.ts";
+import { dataFolder } from "../store/files.ts";
 import { PlanStore, readMigrations } from "../store/planStore.ts";
 
 /** The one user there is for now; every edit carries its actor. */
@@ -41,7 +42,7 @@ export function openHost(): Promise<Host> {
 
 async function open(): Promise<Host> {
   const root = process.cwd();
-  const folder = process.env.ROSTER_DATA ?? join(/*turbopackIgnore: true*/ root, ".data");
+  const folder = dataFolder(process.env, root);
   const migrations = await readMigrations(join(/*turbopackIgnore: true*/ root, "store/migrations"));
   return { store: await PlanStore.open(folder, migrations), model: null, text: null };
 }
@@ -75,13 +76,13 @@ export async function currentAnswer<Q extends Question>(question: Q, query: Quer
   return { revision, key, data: answers.get(place) as AnswerOf<Q> };
 }
 
-/** The newest plan with its revision and history as JSON, written once a revision. */
-export async function currentText(): Promise<Uint8Array> {
+/** The newest plan with its revision and what its reader can undo, as JSON; the plan is written once a revision. */
+export async function currentText(maker: string | null): Promise<Uint8Array> {
   const host = await openHost();
-  const snapshot = host.store.snapshot();
-  if (host.text?.revision !== snapshot.revision)
-    host.text = { revision: snapshot.revision, bytes: new TextEncoder().encode(JSON.stringify(snapshot)) };
-  return host.text.bytes;
+  const { plan, revision, history } = host.store.snapshot(maker);
+  if (host.text?.revision !== revision)
+    host.text = { revision, bytes: Buffer.from(`{"revision":${revision},"plan":${JSON.stringify(plan)},"history":`) };
+  return Buffer.concat([host.text.bytes, Buffer.from(`${JSON.stringify(history)}}`)]);
 }
 
 /** Today by this machine's clock, as a day. */

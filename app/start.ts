@@ -1,10 +1,14 @@
 // Start and end of the server process.
 import { openHost } from "./host.ts";
 
-/** Opens the store, or ends the process with the reason; closes it on SIGTERM and SIGINT. */
+/** How long an answer may take to leave after the store is closed. */
+const LAST_ANSWERS_MS = 300;
+
+/** Opens the store, or ends the process with the reason; ends in order on SIGTERM and SIGINT. */
 export async function startServer(): Promise<void> {
   try {
-    await openHost();
+    const { store } = await openHost();
+    for (const sentence of store.said) process.stderr.write(`${sentence}\n`);
   } catch (error) {
     process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);
     process.exit(1);
@@ -12,8 +16,9 @@ export async function startServer(): Promise<void> {
   for (const signal of ["SIGTERM", "SIGINT"] as const) process.once(signal, () => void closeAndExit());
 }
 
+/** What has been taken is settled and answered, then the folder is given back. */
 async function closeAndExit(): Promise<void> {
   const { store } = await openHost();
   await store.close();
-  process.exit(0);
+  setTimeout(() => process.exit(0), LAST_ANSWERS_MS);
 }

@@ -4,7 +4,7 @@ import { applyEdit, type Edit } from "../core/edits/edit.ts";
 import type { Plan } from "../core/plan/schema.ts";
 import { fernhollow } from "../demo/fernhollow.ts";
 import { randomFrom } from "../demo/random.ts";
-import { type HostState, type Notice, PlanHost } from "./host.ts";
+import { type HostState, type Keep, type Notice, PlanHost } from "./host.ts";
 import type { KeptEdit } from "./keptEdit.ts";
 import type { Settle, Settled } from "./messages.ts";
 
@@ -20,6 +20,7 @@ class FakeServer {
   refusesNext = false;
   overtakesNext: Settled["overtaken"] | null = null;
   settled: Settle[] = [];
+  asked: Settle[] = [];
   /** Keys of edits that were made. */
   known = new Set<string | undefined>();
   kept: KeptEdit[] = [];
@@ -35,7 +36,7 @@ class FakeServer {
   }
 
   answer(base: number, message?: string): Settled {
-    const history = { undo: this.entries.at(-1)?.words ?? null, redo: null };
+    const history = { undo: this.entries.at(-1) ?? null, redo: null };
     return {
       revision: this.revision,
       entries: this.entries.filter(({ revision }) => revision > base),
@@ -44,11 +45,12 @@ class FakeServer {
     };
   }
 
-  host(): PlanHost {
+  host(keep?: Keep): PlanHost {
     return new PlanHost(
       {
         read: async () => ({ plan: this.plan, revision: this.revision, history: { undo: null, redo: null } }),
         settle: async (message) => {
+          this.asked.push(message);
           if (this.isDown) throw new Error("no answer");
           this.settled.push(message);
           if (this.refusesNext) {
@@ -73,7 +75,7 @@ class FakeServer {
         },
         wait: () => new Promise((resolve) => this.waits.push(resolve)),
       },
-      {
+      keep ?? {
         load: async () => this.kept,
         add: async (edits) => {
           this.kept = [...this.kept, ...edits];
@@ -296,7 +298,7 @@ test("undo takes the last edit back and says what it undid", async () => {
   const host = server.host();
   await host.start();
   await host.edit(give("rockpools-mara", "rui"));
-  await host.step("undo");
+  await host.step({ kind: "undo" });
   expect(holderOf(host, "rockpools-mara")).toBe("mara");
   expect(textOf(server.notices.at(-1))).toBe('Undone: give "Rock pool trial casts" to Rui Monteverde');
 });
@@ -320,7 +322,7 @@ test("an undo asked for before the edit has even been sent waits for it, and tak
   await host.start();
   const before = JSON.stringify(server.plan.assignments);
   const made = host.edit(give("rockpools-mara", "rui"));
-  const undone = host.step("undo");
+  const undone = host.step({ kind: "undo" });
   await Promise.all([made, undone]);
   expect(server.settled.map(({ request }) => request.kind)).toEqual(["edit", "undo"]);
   expect(JSON.stringify(server.plan.assignments)).toBe(before);
@@ -334,11 +336,53 @@ test("undos asked for all at once are made one after the other", async () => {
   await host.edit(give("rockpools-mara", "rui"));
   await host.edit(give("rockpools-jonas", "rui"));
   await server.untilSettled();
-  await Promise.all([host.step("undo"), host.step("undo")]);
+  await Promise.all([host.step({ kind: "undo" }), host.step({ kind: "undo" })]);
   expect(server.settled.map(({ request, base }) => [request.kind, base])).toEqual([
     ["edit", 1],
     ["edit", 2],
     ["undo", 3],
     ["undo", 4],
   ]);
+});
+
+test("a browser that keeps nothing says so once, and what is made is sent all the same", async () => {
+  const server = new FakeServer();
+  const host = server.host({
+    load: async () => [],
+    add: () => Promise.reject(new Error("full")),
+    remove: () => Promise.reject(new Error("full")),
+  });
+  await host.start();
+  await host.edit(give("rockpools-mara", "rui"));
+  await host.edit(give("rockpools-jonas", "kaspar"));
+  await server.untilSettled();
+  expect(server.notices.filter(({ kind }) => kind === "notKept")).toHaveLength(1);
+  expect(server.states.at(-1)).toMatchObject({ isKeeping: false, unsettled: 0 });
+});
+
+test("an undo whose answer was lost is asked for under the same key, and made once", async () => {
+  const server = new FakeServer();
+  const host = server.host();
+  await host.start();
+  await host.edit(give("rockpools-mara", "rui"));
+  await server.untilSettled();
+  server.isDown = true;
+  await host.step({ kind: "undo" });
+  expect(textOf(server.notices.at(-1))).toMatch(/^The server does not answer, so nothing was undone/);
+  server.isDown = false;
+  await host.step({ kind: "undo" });
+  const [lost, again] = server.asked.filter(({ request }) => request.kind === "undo");
+  expect(again.request).toEqual(lost.request);
+  expect(again.request).toMatchObject({ of: 2, key: expect.stringMatching(/.{8,}/) });
+});
+
+test("a step that others have changed since is told with the rows, and with what can still be taken back", async () => {
+  const server = new FakeServer();
+  const host = server.host();
+  await host.start();
+  await host.edit(give("rockpools-mara", "rui"));
+  await server.untilSettled();
+  server.overtakesNext = [{ list: "assignments", id: "rockpools-mara", name: "rockpools-mara", cells: [] }];
+  await host.step({ kind: "undo" });
+  expect(server.notices.at(-1)).toMatchObject({ kind: "changedSince", step: { kind: "undo", of: 2 }, rows: [{ id: "rockpools-mara" }] });
 });

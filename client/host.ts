@@ -3,6 +3,7 @@
 
 import { applyChanges } from "../core/edits/change.ts";
 import { applyEdit, type Edit } from "../core/edits/edit.ts";
+import type { NextSteps } from "../core/edits/history.ts";
 import type { OvertakenRow } from "../core/edits/overtaken.ts";
 import { buildModel, type Model } from "../core/model.ts";
 import type { Fault } from "../core/plan/faults.ts";
@@ -12,10 +13,10 @@ import type { Solver } from "../core/staffing/program.ts";
 import { type Proposal, propose } from "../core/staffing/proposal.ts";
 import { updateModel } from "../core/update.ts";
 import { type KeptEdit, newKey } from "./keptEdit.ts";
-import type { HistoryWords, PlanMessage, Settle, Settled } from "./messages.ts";
+import { NotTaken, type PlanMessage, type Settle, type Settled } from "./messages.ts";
 import { type AnswerOf, answer, type QueryOf, type Question } from "./questions.ts";
 
-/** How the host speaks to the server; a rejected promise means that it could not be reached. */
+/** How the host speaks to the server; a rejected promise means that nothing was answered, in time or at all. */
 export interface Transport {
   read(): Promise<PlanMessage>;
   settle(message: Settle): Promise<Settled>;
@@ -23,7 +24,7 @@ export interface Transport {
 }
 
 /** Keeps edits that are not settled yet, so that a closed window loses none. Windows share it: each adds and removes
- * only its own. */
+ * only its own. A rejected promise means that nothing is kept. */
 export interface Keep {
   load(): Promise<KeptEdit[]>;
   add(edits: readonly KeptEdit[]): Promise<void>;
@@ -38,16 +39,29 @@ export interface HostState {
   revision: number;
   unsettled: number;
   isOffline: boolean;
-  history: HistoryWords;
+  /** False where this browser keeps nothing: what is unsaved is lost with the window. */
+  isKeeping: boolean;
+  history: NextSteps;
 }
 
 export type Notice =
-  | { kind: "refused" | "offline" | "online" | "done"; text: string }
+  | { kind: "refused" | "offline" | "online" | "done" | "notKept"; text: string }
   | { kind: "moved"; moves: Moves }
   /** Others have changed these rows. */
   | { kind: "heard"; rows: readonly { list: ListName; id: string }[] }
   /** An edit met what others have done meanwhile and was put back: it can be made again on top of theirs. */
-  | { kind: "overtaken"; edit: Edit; rows: readonly OvertakenRow[] };
+  | { kind: "overtaken"; edit: Edit; rows: readonly OvertakenRow[] }
+  /** A step of one's own was not taken back: others have changed the same since. */
+  | { kind: "changedSince"; step: StepBack; text: string; rows: readonly OvertakenRow[]; canTakeBack: number };
+
+/** A step that is taken back or brought again. */
+export interface StepBack {
+  kind: "undo" | "redo";
+  /** The revision at which it was made; the last one by default. */
+  of?: number;
+  /** True to leave what others have changed since. */
+  partly?: boolean;
+}
 
 const RETRY_MS = 2_000;
 
@@ -58,10 +72,12 @@ export class PlanHost {
   /** The model that the screens were last told of; null for the plan as it was read, undefined for none. */
   #told: Model | null | undefined = undefined;
   #pending: KeptEdit[] = [];
-  #state: HostState = { version: 0, revision: 0, unsettled: 0, isOffline: false, history: { undo: null, redo: null } };
+  #state: HostState = { version: 0, revision: 0, unsettled: 0, isOffline: false, isKeeping: true, history: { undo: null, redo: null } };
   #sending: Promise<void> | null = null;
   #steps: Promise<void> = Promise.resolve();
   #turn: Promise<unknown> = Promise.resolve();
+  /** The step that was asked for last and not answered, with its key. */
+  #stepKey: { about: string; key: string } | null = null;
   /** Tasks that the last edit itself was about. */
   #touched: ReadonlySet<string> = new Set();
 
@@ -75,9 +91,9 @@ export class PlanHost {
    * @param justMade Edits that had not even been kept then. */
   async start(justMade: readonly KeptEdit[] = []): Promise<void> {
     await this.#read();
-    const kept = await this.keep.load();
+    const kept = (await this.#kept(this.keep.load())) ?? [];
     const left = justMade.filter(({ key }) => kept.every((known) => known.key !== key));
-    await this.keep.add(left);
+    if (left.length > 0) await this.#kept(this.keep.add(left));
     // What no longer fits may have been made before the page was left: the server knows it by its key, or says why not.
     this.#pending.push(...kept, ...left);
     this.#replay();
@@ -136,42 +152,63 @@ export class PlanHost {
     this.#pending.push(made);
     const moves = movesOf(before, this.#shown(), this.#touched);
     this.#changed(moves.tasks.length + moves.projects.length > 0 ? { kind: "moved", moves } : undefined);
-    await this.keep.add([made]);
+    await this.#kept(this.keep.add([made]));
     this.#send();
     return [];
   }
 
-  /** Takes back, or brings again, the last edit, once all before it are settled; one step after the other. */
-  step(kind: "undo" | "redo"): Promise<void> {
-    this.#steps = this.#steps.then(() => this.#step(kind));
+  /** Takes back, or brings again, a step of one's own, once all before it are settled; one step after the other. */
+  step(step: StepBack): Promise<void> {
+    this.#steps = this.#steps.then(() => this.#step(step));
     return this.#steps;
   }
 
-  async #step(kind: "undo" | "redo"): Promise<void> {
+  async #step({ kind, of, partly }: StepBack): Promise<void> {
     // An edit that is still being kept has not been sent yet: it has to be, to be taken back.
     while (this.#pending.length > 0 || this.#sending) {
       this.#send();
       await this.#sending;
     }
-    if (this.#state.history[kind] === null) return;
-    const words = this.#state.history[kind];
+    const next = this.#state.history[kind];
+    const step = { kind, of: of ?? next?.revision, partly };
+    if (step.of === undefined) return;
     try {
       const settled = await this.#inTurn(async () => {
-        const answer = await this.transport.settle({ base: this.#state.revision, request: { kind } });
+        const answer = await this.transport.settle({ base: this.#state.revision, request: { ...step, key: this.#keyOf(step) } });
+        this.#stepKey = null;
         await this.#take(answer);
         return answer;
       });
-      const refusal = settled.faults[0]?.message;
-      this.#changed(
-        refusal === undefined
-          ? { kind: "done", text: `${kind === "undo" ? "Undone" : "Redone"}: ${words}` }
-          : { kind: "refused", text: refusal },
-      );
+      this.#changed(stepNotice(step, next?.words ?? "", settled));
     } catch {
       this.#changed({
         kind: "offline",
-        text: `The server cannot be reached, so nothing was ${kind === "undo" ? "undone" : "redone"}. Try again when it answers.`,
+        text: `The server does not answer, so nothing was ${kind === "undo" ? "undone" : "redone"}. Try again when it does.`,
       });
+    }
+  }
+
+  /** A step that is asked for again, because its answer was lost, goes under the same key and is made once. */
+  #keyOf(step: StepBack): string {
+    const about = JSON.stringify(step);
+    if (this.#stepKey?.about !== about) this.#stepKey = { about, key: newKey() };
+    return this.#stepKey.key;
+  }
+
+  /** What keeping came to; where this browser keeps nothing, that is said, and edits are sent all the same. */
+  async #kept<T>(work: Promise<T>): Promise<T | undefined> {
+    try {
+      const result = await work;
+      if (!this.#state.isKeeping) this.#state = { ...this.#state, isKeeping: true };
+      return result;
+    } catch {
+      if (!this.#state.isKeeping) return undefined;
+      this.#state = { ...this.#state, isKeeping: false };
+      this.#changed({
+        kind: "notKept",
+        text: "This browser keeps nothing: its storage is full or blocked. Changes still go to the server; do not close the page while any is unsaved.",
+      });
+      return undefined;
     }
   }
 
@@ -200,32 +237,33 @@ export class PlanHost {
 
   async #settleAll(): Promise<void> {
     while (this.#pending.length > 0) {
-      if (await this.#inTurn(() => this.#settleFirst())) continue;
-      this.#wentOffline();
+      const failure = await this.#inTurn(() => this.#settleFirst());
+      if (failure === null) continue;
+      this.#wentOffline(failure);
       await this.transport.wait(RETRY_MS);
     }
   }
 
-  /** Sends the oldest edit and takes over the answer. @returns False where the server could not be reached. */
-  async #settleFirst(): Promise<boolean> {
+  /** Sends the oldest edit and takes over the answer. @returns Why there was none, or null where there was. */
+  async #settleFirst(): Promise<unknown> {
     const { key, edit, madeOn = this.#state.revision, after = [] } = this.#pending[0];
     let settled: Settled;
     try {
       const request = { kind: "edit" as const, edit, key, madeOn, after: [...after] };
       settled = await this.transport.settle({ base: this.#state.revision, request });
-    } catch {
-      return false;
+    } catch (error) {
+      return error ?? new Error("no answer");
     }
     const wasOffline = this.#state.isOffline;
     this.#state = { ...this.#state, isOffline: false };
     this.#pending.shift();
-    await this.keep.remove(key);
+    await this.#kept(this.keep.remove(key));
     await this.#take(settled, settled.faults.length === 0 && settled.entries?.length === 1);
     const refusal = settled.faults[0]?.message;
     if (settled.overtaken) this.#changed({ kind: "overtaken", edit, rows: settled.overtaken });
     else if (refusal !== undefined) this.#changed({ kind: "refused", text: `Put back: ${refusal}` });
     else this.#changed(wasOffline ? { kind: "online", text: "The server answers again; your changes are saved." } : undefined);
-    return true;
+    return null;
   }
 
   /** One exchange with the server after the other: what is heard in between would else be taken over twice. */
@@ -235,13 +273,17 @@ export class PlanHost {
     return turn;
   }
 
-  #wentOffline(): void {
+  #wentOffline(failure: unknown): void {
     if (this.#state.isOffline) return;
     this.#state = { ...this.#state, isOffline: true };
-    this.#changed({
-      kind: "offline",
-      text: "The server cannot be reached. Your changes are kept in this browser and sent when it answers.",
-    });
+    const reason =
+      failure instanceof NotTaken
+        ? `The server does not take changes now (it answered ${failure.status}).`
+        : "The server cannot be reached.";
+    const promise = this.#state.isKeeping
+      ? "Your changes are kept in this browser and sent when it answers."
+      : "Your changes are sent when it answers; leave this page open until then.";
+    this.#changed({ kind: "offline", text: `${reason} ${promise}` });
   }
 
   /** Takes over what the server says has happened. @param isOwn True where that is just the edit shown already. */
@@ -293,4 +335,12 @@ export class PlanHost {
     this.#state = { ...this.#state, version, unsettled: this.#pending.length };
     this.tell(this.#state, notice);
   }
+}
+
+/** What is to be said of a step that was asked for. */
+function stepNotice(step: StepBack, words: string, { faults, overtaken, canTakeBack = 0 }: Settled): Notice {
+  const refusal = faults[0]?.message;
+  if (refusal === undefined) return { kind: "done", text: `${step.kind === "undo" ? "Undone" : "Redone"}: ${words}` };
+  if (overtaken) return { kind: "changedSince", step, text: refusal, rows: overtaken, canTakeBack };
+  return { kind: "refused", text: refusal };
 }

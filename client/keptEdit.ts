@@ -18,6 +18,7 @@ export function newKey(): string {
 }
 
 const PREFIX = "just-made:";
+const MAKER = "maker";
 
 /** The window's storage; none where the browser is told to keep nothing. */
 export function storageOfWindow(): Storage | null {
@@ -50,4 +51,18 @@ export function justMade(storage: Storage | null): KeptEdit[] {
     if (name?.startsWith(PREFIX)) kept.push(JSON.parse(storage.getItem(name) ?? ""));
   }
   return kept.sort((a, b) => a.at - b.at).map(({ at: _, ...own }) => own);
+}
+
+/** The id that this browser keeps and tells nobody but the server: whose steps are one's own. A browser that keeps nothing
+ * has another one in every window. */
+export function makerOfBrowser(storage: Storage | null): string {
+  try {
+    const known = storage?.getItem(MAKER);
+    if (known) return known;
+    const made = newKey();
+    storage?.setItem(MAKER, made);
+    return made;
+  } catch {
+    return newKey();
+  }
 }

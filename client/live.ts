@@ -44,10 +44,10 @@ export function follow(source: LiveSource, revision: () => number, hear: (answer
   alive();
 }
 
-/** The browser as a source. */
-export const browserSource: LiveSource = {
+/** The browser as a source. @param maker The id that it keeps. */
+const browserSource = (maker: string): LiveSource => ({
   open(since, onHeard, onAlive) {
-    const events = new EventSource(`/api/events?since=${since}`);
+    const events = new EventSource(`/api/events?since=${since}&maker=${maker}`);
     events.onmessage = ({ data }) => {
       onAlive();
       onHeard(JSON.parse(data));
@@ -56,7 +56,7 @@ export const browserSource: LiveSource = {
     return () => events.close();
   },
   async ask(since) {
-    const response = await fetch(`/api/edits?since=${since}`, { cache: "no-store" });
+    const response = await fetch(`/api/edits?since=${since}&maker=${maker}`, { cache: "no-store" });
     if (!response.ok) throw new Error(`GET /api/edits answered ${response.status}`);
     return response.json();
   },
@@ -64,24 +64,26 @@ export const browserSource: LiveSource = {
     const timer = setTimeout(call, milliseconds);
     return () => clearTimeout(timer);
   },
-};
+});
 
 const NAME = "changes-of-the-plan";
 
 /** Follows the plan in one window of the browser and tells the others. A browser without locks follows in each. */
-export function followTogether(revision: () => number, hear: (answer: Settled) => void): void {
+export function followTogether(maker: string, revision: () => number, hear: (answer: Settled) => void): void {
+  const source = browserSource(maker);
   if (typeof navigator === "undefined" || !navigator.locks || typeof BroadcastChannel === "undefined") {
-    follow(browserSource, revision, hear);
+    follow(source, revision, hear);
     return;
   }
-  const channel = new BroadcastChannel(NAME);
+  const name = `${NAME} ${maker}`;
+  const channel = new BroadcastChannel(name);
   channel.onmessage = ({ data }) => hear(data as Settled);
   const lead = () => {
-    follow(browserSource, revision, (answer) => {
+    follow(source, revision, (answer) => {
       channel.postMessage(answer);
       hear(answer);
     });
     return new Promise<void>(() => undefined);
   };
-  void navigator.locks.request(NAME, lead);
+  void navigator.locks.request(name, lead);
 }

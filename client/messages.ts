@@ -2,6 +2,7 @@
 import * as z from "zod";
 import type { Change } from "../core/edits/change.ts";
 import { editSchema } from "../core/edits/edit.ts";
+import type { NextSteps } from "../core/edits/history.ts";
 import type { OvertakenRow } from "../core/edits/overtaken.ts";
 import type { Fault } from "../core/plan/faults.ts";
 import type { Plan } from "../core/plan/schema.ts";
@@ -11,6 +12,8 @@ const key = z.string().min(8).max(80);
 /** A request to settle, and the last revision its sender has seen. */
 export const settleSchema = z.strictObject({
   base: z.int().min(0),
+  /** The id that the sender's browser keeps: whose step it is, and whose can be taken back. */
+  maker: key.optional(),
   request: z.discriminatedUnion("kind", [
     // The key tells an edit that is sent again, because its answer was lost, from a new one.
     z.strictObject({
@@ -22,27 +25,27 @@ export const settleSchema = z.strictObject({
       madeOn: z.int().min(0).optional(),
       after: z.array(key).max(10_000).optional(),
     }),
-    z.strictObject({ kind: z.literal("undo") }),
-    z.strictObject({ kind: z.literal("redo") }),
+    z.strictObject({
+      kind: z.enum(["undo", "redo"]),
+      key: key.optional(),
+      of: z.int().min(1).optional(),
+      partly: z.boolean().optional(),
+    }),
   ]),
 });
 
 export type Settle = z.infer<typeof settleSchema>;
 
-/** What can be undone and redone next, in words. */
-export interface HistoryWords {
-  undo: string | null;
-  redo: string | null;
-}
-
 /** The answer to a request: what the sender has not seen, or null where it has to read the plan anew. */
 export interface Settled {
   revision: number;
   entries: { revision: number; words: string; changes: Change[] }[] | null;
-  history: HistoryWords;
+  history: NextSteps;
   faults: readonly Fault[];
   /** Where it was refused for what others have done meanwhile: the rows in which they meet. */
   overtaken?: readonly OvertakenRow[];
+  /** Of a step that was to be taken back: how many rows can be, all the same. */
+  canTakeBack?: number;
 }
 
 /** The revision in an address or a header; null where there is none that can be one. */
@@ -50,8 +53,26 @@ export function sinceOf(text: string | null): number | null {
   return text !== null && /^\d{1,9}$/.test(text) ? Number(text) : null;
 }
 
+/** The id of the asker's browser in an address; null where there is none that can be one. */
+export function makerOf(text: string | null): string | null {
+  return text !== null && key.safeParse(text).success ? text : null;
+}
+
 export interface PlanMessage {
   plan: Plan;
   revision: number;
-  history: HistoryWords;
+  history: NextSteps;
+}
+
+/** Something answered that is not the application's answer: a proxy, or a server that is being stopped. */
+export class NotTaken extends Error {
+  constructor(readonly status: number) {
+    super(`answered ${status}`);
+  }
+}
+
+/** True for an answer of the application's own. */
+export function isSettled(value: unknown): value is Settled {
+  const answer = value as Partial<Settled> | null;
+  return typeof answer === "object" && answer !== null && typeof answer.revision === "number" && Array.isArray(answer.faults);
 }

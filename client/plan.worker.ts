@@ -1,38 +1,52 @@
 // The plan host in a web worker: parsing, computing and settling, away from the screen's thread.
 import * as Comlink from "comlink";
 import { get, update } from "idb-keyval";
-import { type HostState, type Keep, type Notice, PlanHost } from "./host.ts";
+import { type HostState, type Notice, PlanHost } from "./host.ts";
+import { keepIn } from "./keep.ts";
 import type { KeptEdit } from "./keptEdit.ts";
 import { followTogether } from "./live.ts";
-import type { PlanMessage, Settle, Settled } from "./messages.ts";
+import { isSettled, NotTaken, type PlanMessage, type Settle, type Settled } from "./messages.ts";
 
 const KEPT = "edits-on-their-way";
 
+/** A server that has not answered after this long hangs: what was sent is sent again. Large edits take their time. */
+const ANSWER_MS = 10_000;
+const LARGE_ANSWER_MS = 180_000;
+const LARGE_LENGTH = 200_000;
+
+/** The id that this browser keeps, which came with the worker's own name. */
+const maker = self.name.split(" ")[0];
+/** Held as long as this worker is there: the window notices when it is not. */
+void navigator.locks?.request(self.name, () => new Promise(() => undefined));
+
 async function read(): Promise<PlanMessage> {
-  const response = await fetch("/api/plan", { cache: "no-store" });
+  const response = await fetch(`/api/plan?maker=${maker}`, { cache: "no-store" });
   if (!response.ok) throw new Error(`GET /api/plan answered ${response.status}`);
   return response.json();
 }
 
 async function settle(message: Settle): Promise<Settled> {
+  const body = JSON.stringify({ ...message, maker });
   const response = await fetch("/api/edits", {
     method: "POST",
     headers: { "content-type": "application/json" },
-    body: JSON.stringify(message),
+    body,
+    signal: AbortSignal.timeout(body.length > LARGE_LENGTH ? LARGE_ANSWER_MS : ANSWER_MS),
   });
-  if (response.status >= 500) throw new Error(`POST /api/edits answered ${response.status}`);
-  return response.json();
+  const answer: unknown = response.status >= 500 ? null : await response.json().catch(() => null);
+  if (!isSettled(answer)) throw new NotTaken(response.status);
+  return answer;
 }
 
 const wait = (milliseconds: number) => new Promise<void>((resolve) => setTimeout(resolve, milliseconds));
 
-// A browser that is told to keep nothing can still plan: leaving with something unsaved is asked about then.
-const nothingKept = () => undefined;
-const keep: Keep = {
-  load: async () => (await get<KeptEdit[]>(KEPT).catch(nothingKept)) ?? [],
-  add: (edits) => update<KeptEdit[]>(KEPT, (kept = []) => [...kept, ...edits]).catch(nothingKept),
-  remove: (key) => update<KeptEdit[]>(KEPT, (kept = []) => kept.filter((own) => own.key !== key)).catch(nothingKept),
-};
+const keep = keepIn(
+  {
+    get: () => get<KeptEdit[]>(KEPT),
+    update: (change) => update<KeptEdit[]>(KEPT, (kept = []) => change(kept)),
+  },
+  wait,
+);
 
 // Read while the page is still being made ready: the first reading is under way when the host asks for it.
 let first: Promise<PlanMessage> | null = read();
@@ -52,6 +66,7 @@ const api = {
     await host.start(justMade);
     setTimeout(() => host.warm());
     followTogether(
+      maker,
       () => host.revision,
       (answer) => void host.hear(answer),
     );

@@ -5,8 +5,8 @@ import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, 
 import type { Edit } from "../core/edits/edit.ts";
 import type { Fault } from "../core/plan/faults.ts";
 import type { Proposal } from "../core/staffing/proposal.ts";
-import type { HostState, Notice } from "./host.ts";
-import { forgetJustMade, justMade, keepJustMade, newKey, storageOfWindow } from "./keptEdit.ts";
+import type { HostState, Notice, StepBack } from "./host.ts";
+import { forgetJustMade, justMade, keepJustMade, makerOfBrowser, newKey, storageOfWindow } from "./keptEdit.ts";
 import type { PlanWorker } from "./plan.worker.ts";
 import type { AnswerOf, QueryOf, Question } from "./questions.ts";
 
@@ -18,12 +18,25 @@ export interface Initial<T> {
   data: T;
 }
 
+/** A worker under a name that no other has; it holds a lock of that name as long as it is there. */
+function startWorker(): { worker: Worker; name: string } {
+  const name = `${makerOfBrowser(storageOfWindow())} ${newKey()}`;
+  return { name, worker: new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module", name }) };
+}
+
 // Started with this file, not with the first screen: the plan is read while the page is still made ready.
-const early = typeof Worker === "undefined" ? null : new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" });
+const early = typeof Worker === "undefined" ? null : startWorker();
+
+/** The worker is not there any longer; what it was asked is asked anew. */
+class WorkerEnded extends Error {}
 
 class PlanSession {
   #state: HostState | null = null;
   #worker: Comlink.Remote<PlanWorker> | null = null;
+  /** Rejected when the worker ends. */
+  #ended: Promise<never> = new Promise(() => undefined);
+  /** Versions of former workers: the next one counts on from there. */
+  #formerVersions = 0;
   readonly #listeners = new Set<() => void>();
   onNotice: (notice: Notice) => void = () => {};
   #storage: Storage | null = null;
@@ -38,14 +51,21 @@ class PlanSession {
   /** Starts the worker; later calls change nothing. */
   start(): void {
     if (this.#worker || !early) return;
-    this.#worker = Comlink.wrap<PlanWorker>(early);
+    this.#storage = storageOfWindow();
+    this.#use(early);
+  }
+
+  #use({ worker, name }: ReturnType<typeof startWorker>): void {
+    this.#worker = Comlink.wrap<PlanWorker>(worker);
+    this.#ended = endOf(name);
+    const isCurrent = this.#ended;
     const listener = (state: HostState, notice?: Notice) => {
-      this.#state = state;
+      if (this.#ended !== isCurrent) return;
+      this.#state = { ...state, version: this.#formerVersions + state.version };
       this.#setRead();
       for (const listen of this.#listeners) listen();
       if (notice) this.onNotice(notice);
     };
-    this.#storage = storageOfWindow();
     const left = justMade(this.#storage);
     const started = this.#worker.start(Comlink.proxy(listener), left).then(() => {
       for (const { key } of left) forgetJustMade(this.#storage, key);
@@ -56,6 +76,14 @@ class PlanSession {
         text: `The plan could not be read (${error instanceof Error ? error.message : "no answer"}). Reload the page to try again.`,
       });
     });
+    this.#ended.catch(() => this.#startAnew());
+  }
+
+  /** What was on its way is kept in the browser, and the next worker brings it again. */
+  #startAnew(): void {
+    this.#formerVersions = this.#state?.version ?? 0;
+    this.#use(startWorker());
+    this.onNotice({ kind: "done", text: "Planning in this window was interrupted and has been started again; nothing was lost." });
   }
 
   subscribe = (listen: () => void): (() => void) => {
@@ -82,7 +110,9 @@ class PlanSession {
   async edit(edit: Edit): Promise<readonly Fault[]> {
     const key = newKey();
     keepJustMade(this.#storage, { key, edit, ...(this.#state && { madeOn: this.#state.revision }) });
-    const faults = (await this.#waitedFor((worker) => worker.edit(edit, key))) ?? [];
+    const faults = await this.#waitedFor((worker) => worker.edit(edit, key));
+    // The next worker makes it, and says so where it cannot be.
+    if (!faults) return [];
     forgetJustMade(this.#storage, key);
     if (faults.length > 0) this.onNotice({ kind: "refused", text: faults.map(({ message }) => message).join(" ") });
     return faults;
@@ -108,16 +138,20 @@ class PlanSession {
     return (await this.#worker?.propose(openingIds, idStem)) ?? null;
   }
 
-  async step(kind: "undo" | "redo"): Promise<void> {
-    await this.#waitedFor((worker) => worker.step(kind));
+  async step(step: StepBack): Promise<void> {
+    await this.#waitedFor((worker) => worker.step(step));
   }
 
-  /** What the worker says to something made, once the plan has been read; until then it counts as being saved. */
+  /** What the worker says to something made, once the plan has been read; until then it counts as being saved.
+   * Undefined where the worker has ended before it answered. */
   async #waitedFor<T>(make: (worker: Comlink.Remote<PlanWorker>) => Promise<T>): Promise<T | undefined> {
     this.#count(1);
     try {
       await this.#read;
-      return this.#worker ? await make(this.#worker) : undefined;
+      return this.#worker ? await Promise.race([make(this.#worker), this.#ended]) : undefined;
+    } catch (error) {
+      if (error instanceof WorkerEnded) return undefined;
+      throw error;
     } finally {
       this.#count(-1);
     }
@@ -127,6 +161,22 @@ class PlanSession {
     this.#asked += by;
     for (const listen of this.#listeners) listen();
   }
+}
+
+/** Rejects when the worker of a name is gone, which is told by the lock that it holds. A page that is not served securely
+ * has no locks, and is not told. */
+function endOf(name: string): Promise<never> {
+  return new Promise((_, reject) => {
+    const { locks } = navigator;
+    if (!locks) return;
+    const watch = async () => {
+      // It has to take its lock before one can wait for it.
+      while (!(await locks.query()).held?.some((held) => held.name === name)) await new Promise((resolve) => setTimeout(resolve, 500));
+      await locks.request(name, () => undefined);
+      reject(new WorkerEnded());
+    };
+    void watch();
+  });
 }
 
 /** Questions of the frame: answered after those of the screen, which somebody looks at. */

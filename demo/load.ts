@@ -1,11 +1,11 @@
 // Puts a made-up plan into the data folder named by ROSTER_DATA, unless one stands there already.
 import { join } from "node:path";
+import { dataFolder } from "../store/files.ts";
 import { PlanStore, readMigrations } from "../store/planStore.ts";
 import { fernhollow } from "./fernhollow.ts";
 import { largePlan } from "./large.ts";
 
-const folder = process.env.ROSTER_DATA;
-if (!folder) throw new Error("ROSTER_DATA names the folder to load the plan into.");
+const folder = dataFolder(process.env, process.cwd());
 const isLarge = process.argv.includes("--large");
 const store = await PlanStore.open(folder, await readMigrations(join(import.meta.dirname, "../store/migrations")));
 if (store.isNew) {

@@ -1,5 +1,5 @@
 // Nothing is lost: bad input, a stopped server, a killed server, a second process.
-import { readdirSync, readFileSync } from "node:fs";
+import { readdirSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import { expect, test } from "@playwright/test";
 import { goldenCases } from "../tests/golden.ts";
@@ -63,6 +63,43 @@ test("killed between edits, the server finds every answered edit again", async (
     expect(found.revision).toBeGreaterThanOrEqual(revision);
     revision = found.revision;
   }
+});
+
+test("told to stop, the server settles and answers what it has taken, gives the folder back and ends with status 0", async () => {
+  server = await demoServer();
+  const { revision } = await plan();
+  const edits = Array.from({ length: 30 }, (_, at) =>
+    post("/api/edits", {
+      base: revision,
+      request: {
+        kind: "edit",
+        edit: { kind: "addTask", task: { id: `stop-${at}`, projectId: "tidepool", name: `At the stop ${at}` }, next: null },
+      },
+    }).catch(() => null),
+  );
+  await Promise.race(edits);
+  expect(await server.stop()).toBe(0);
+  const answered = (await Promise.all(edits))
+    .map((answer, at) => (answer?.status === 200 ? `stop-${at}` : null))
+    .filter((id) => id !== null);
+  expect(answered.length).toBeGreaterThan(0);
+  expect(readdirSync(server.folder)).not.toContain("lock");
+  server = await startServer(server.folder);
+  expect(server.said()).not.toContain("made again");
+  const ids = new Set((await plan()).plan.tasks.map(({ id }) => id));
+  expect(answered.filter((id) => !ids.has(id))).toEqual([]);
+});
+
+test("a server whose database is gone after a power cut serves everything that was answered, and says what it did", async () => {
+  server = await demoServer();
+  const { revision } = await plan();
+  expect((await post("/api/edits", give(revision, "rui"))).status).toBe(200);
+  const before = await plan();
+  await server.kill();
+  rmSync(join(server.folder, "pglite"), { recursive: true });
+  server = await startServer(server.folder);
+  expect(await plan()).toEqual(before);
+  expect(server.said()).toMatch(/The database was gone or could not be read; it was made again/);
 });
 
 test("a second server on the same folder is told who holds it, and ends", async () => {
@@ -139,9 +176,8 @@ test("a plan file is checked first, replaces the plan after, and the old plan is
   expect((await plan()).plan.tasks.length).toBeGreaterThan(200);
   const replaced = (await post("/api/plan/file?replace=yes", other)) as unknown as { json: { backup: string } };
   expect((await plan()).plan.tasks).toHaveLength(1);
-  const [backup] = readdirSync(join(server.folder, "backups"));
-  expect(replaced.json.backup).toBe(`backups/${backup}`);
-  expect(JSON.parse(readFileSync(join(server.folder, "backups", backup), "utf8"))).toEqual(JSON.parse(old));
+  expect(replaced.json.backup).toMatch(/^copies\/plan-.*-revision-1-[0-9a-f]{8}\.json$/);
+  expect(JSON.parse(readFileSync(join(server.folder, replaced.json.backup), "utf8"))).toEqual(JSON.parse(old));
 });
 
 test("files that are no plan are told what is wrong and where, and the plan stays", async () => {
@@ -177,6 +213,65 @@ test("a change made while the server is stopped is kept, and saved when it is ba
   await expect(page.getByText("The server answers again; your changes are saved.")).toBeVisible({ timeout: 30_000 });
   await page.reload();
   await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
+});
+
+test("an answer that is not the application's own, such as a proxy's 429, is no answer: the change is kept and sent again", async ({
+  page,
+}) => {
+  server = await demoServer();
+  await goTo(page, server, "/rates");
+  let refused = 0;
+  await page.route("**/api/edits", (route) =>
+    refused++ < 2 ? route.fulfill({ status: 429, body: "Too many requests" }) : route.continue(),
+  );
+  await typeRate(page, "Mara Ellingsen", "52.5");
+  await expect(
+    page.getByText(/The server does not take changes now \(it answered 429\)\. Your changes are kept in this browser/),
+  ).toBeVisible();
+  await expect(page.getByText("The server answers again; your changes are saved.")).toBeVisible({ timeout: 30_000 });
+  await page.reload();
+  await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
+});
+
+test("a server that hangs is noticed, and what was sent to it is sent again and made once", async ({ page }) => {
+  server = await demoServer();
+  await goTo(page, server, "/rates");
+  let hangs = true;
+  await page.route("**/api/edits", (route) => (hangs ? undefined : route.continue()));
+  await typeRate(page, "Mara Ellingsen", "52.5");
+  await expect(page.getByText("1 unsaved")).toBeVisible({ timeout: 20_000 });
+  hangs = false;
+  await expect(page.getByText("The server answers again; your changes are saved.")).toBeVisible({ timeout: 30_000 });
+  expect((await plan()).revision).toBe(2);
+});
+
+test("planning that ends in the middle is started again: nothing is lost, and that is said", async ({ page }) => {
+  server = await demoServer();
+  await goTo(page, server, "/rates");
+  await page.route("**/api/edits", (route) => route.abort());
+  await typeRate(page, "Mara Ellingsen", "52.5");
+  await expect(page.getByText("1 unsaved")).toBeVisible();
+  await page.workers()[0].evaluate(() => self.close());
+  await expect(page.getByText(/was interrupted and has been started again; nothing was lost/)).toBeVisible();
+  await page.unroute("**/api/edits");
+  await untilSaved(page);
+  await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
+  await typeRate(page, "Ines Valtonen", "39");
+  await untilSaved(page);
+  await page.reload();
+  await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
+  await expect(await rateOf(page, "Ines Valtonen")).toHaveText("39.00");
+});
+
+test("a browser whose storage is full says so at once, and saves all the same", async ({ page }) => {
+  server = await demoServer();
+  await goTo(page, server, "/rates");
+  const session = await page.context().newCDPSession(page);
+  await session.send("Storage.overrideQuotaForOrigin", { origin: server.url, quotaSize: 1 });
+  await typeRate(page, "Mara Ellingsen", "52.5");
+  await expect(page.getByText(/This browser keeps nothing: its storage is full or blocked/)).toBeVisible();
+  await untilSaved(page);
+  expect((await plan()).revision).toBe(2);
 });
 
 test("what was pressed in the very moment the page is left is saved by the next page", async ({ page }) => {

@@ -14,10 +14,10 @@ export interface Server {
   folder: string;
   /** Everything the process has printed. */
   said(): string;
-  /** Asks the process to stop, as a service manager does; waits until it has. */
-  stop(): Promise<void>;
+  /** Asks the process to stop, as a service manager does; waits until it has. @returns Its status, null after a signal. */
+  stop(): Promise<number | null>;
   /** Ends the process where it stands. */
-  kill(): Promise<void>;
+  kill(): Promise<number | null>;
 }
 
 /** Starts a server on a copy of the demo plan. */
@@ -42,11 +42,11 @@ export async function startServer(folder: string, wanted?: number): Promise<Serv
       output += chunk;
     });
   const url = `http://127.0.0.1:${port}`;
-  const ended = new Promise<void>((resolve) => child.once("exit", () => resolve()));
+  const ended = new Promise<number | null>((resolve) => child.once("exit", resolve));
   await answers(url, child, () => output);
   const end = async (signal: NodeJS.Signals) => {
     child.kill(signal);
-    await ended;
+    return ended;
   };
   return { url, folder, said: () => output, stop: () => end("SIGTERM"), kill: () => end("SIGKILL") };
 }

@@ -42,7 +42,8 @@ test("what one window changes stands in every other one at once, without a press
     await page.mouse.wheel(0, 5_000);
     const row = page.locator("[data-task]", { hasText: "Seen by all" });
     await expect(row).toContainText("8");
-    await expect(page.getByRole("button", { name: /^Undo: add/ })).toBeEnabled();
+    // A window of one's own can take it back; somebody else's cannot.
+    await expect(page.getByRole("button", { name: page === beside ? /^Undo: add/ : "Nothing to undo" })).toBeVisible();
   }
   await other.locator("[data-task]", { hasText: "Seen by all" }).click();
   await sheetOf(other).getByLabel("Name").fill("Seen by all, again");
@@ -114,6 +115,34 @@ test("steps can be taken back and made again after the window was closed, each s
   await later.keyboard.press("Control+Shift+z");
   await expect(await rateOf(later, "Mara Ellingsen")).toHaveText("52.50");
   await expect(later.getByRole("button", { name: /^Redo: change rates in "Studio cost"/ })).toBeEnabled();
+});
+
+test("undo takes back one's own step and leaves what others have made; where they changed the same it says so", async ({ browser }) => {
+  const [nora, lee] = await Promise.all([browser.newContext(), browser.newContext()].map(async (made) => (await made).newPage()));
+  for (const page of [nora, lee]) await goTo(page, server, "/rates");
+  await typeRate(nora, "Mara Ellingsen", "52.5");
+  await untilSaved(nora);
+  await expect(await rateOf(lee, "Mara Ellingsen")).toHaveText("52.50");
+  await typeRate(lee, "Ines Valtonen", "39");
+  await untilSaved(lee);
+  await expect(await rateOf(nora, "Ines Valtonen")).toHaveText("39.00");
+  await nora.keyboard.press("Control+z");
+  for (const page of [nora, lee]) {
+    await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("42.00");
+    await expect(await rateOf(page, "Ines Valtonen")).toHaveText("39.00");
+  }
+  await expect(nora.getByRole("button", { name: "Nothing to undo" })).toBeDisabled();
+
+  await typeRate(nora, "Ines Valtonen", "41");
+  await untilSaved(nora);
+  await expect(await rateOf(lee, "Ines Valtonen")).toHaveText("41.00");
+  await lee.keyboard.press("Control+z");
+  const told = lee.getByRole("alertdialog", { name: "Changed since" });
+  await expect(told).toContainText("Somebody else has changed the same since");
+  await expect(told).toContainText(/Ines Valtonen, rate: would be \d+(\.\d+)?, they 41, before 39/);
+  await expect(told.getByRole("button", { name: /^Undo the other/ })).toHaveCount(0);
+  await told.getByRole("button", { name: "Leave it" }).click();
+  await expect(await rateOf(lee, "Ines Valtonen")).toHaveText("41.00");
 });
 
 test("1,024 wide the side sheet lies over the board, and Escape gives the board back", async ({ browser }) => {

@@ -48,7 +48,7 @@ test.each(migrations.map(({ name }, at) => ({ name, count: at + 1 })))(
     const schema = `version${count}`;
     await oldVersion(schema, count);
     const own = join(folder, schema);
-    const store = await PlanStore.open(own, migrations, async () => ({ ...database, close: async () => {} }));
+    const store = await PlanStore.open(own, migrations, { openDatabase: async () => ({ ...database, close: async () => {} }) });
     const { plan, revision } = store.snapshot();
     expect(revision).toBe(1);
     expect(checkPlan(plan)).toEqual([]);
@@ -58,7 +58,7 @@ test.each(migrations.map(({ name }, at) => ({ name, count: at + 1 })))(
     expect(plan.assignments).toEqual(today.assignments);
     const answer = await store.settle(
       { kind: "edit", edit: { kind: "reassign", id: "rockpools-mara", personId: "rui" } },
-      "manager",
+      { actor: "manager", id: null },
       revision,
       "2027-02-01T09:00:00.000Z",
     );

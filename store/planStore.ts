@@ -1,25 +1,29 @@
 // The plan of one data folder: held in memory beside the database, changed one edit after the other.
-import { mkdir, readdir, readFile, writeFile } from "node:fs/promises";
+import { chmod, readdir, readFile } from "node:fs/promises";
 import { join, resolve } from "node:path";
-import { applyChanges, type Change, invert } from "../core/edits/change.ts";
+import { applyChanges, type Change } from "../core/edits/change.ts";
 import { applyEdit, type Edit, faultsAfter } from "../core/edits/edit.ts";
-import { afterStep, type History, historyOf, type TrailStep } from "../core/edits/history.ts";
+import { Histories, type NextSteps } from "../core/edits/history.ts";
 import { type OvertakenRow, overtakenRows } from "../core/edits/overtaken.ts";
+import { takeBack } from "../core/edits/takeBack.ts";
 import { listWords } from "../core/plan/check.ts";
 import { type Fault, faultText } from "../core/plan/faults.ts";
-import { findRow, rowsOf } from "../core/plan/rows.ts";
-import { isSame } from "../core/plan/same.ts";
 import type { Plan } from "../core/plan/schema.ts";
-import type { Database, Sql } from "./driver.ts";
-import { emptyPlan } from "./emptyPlan.ts";
+import { copiesFolder, writeCopy } from "./copies.ts";
+import { CopySchedule } from "./copySchedule.ts";
+import type { Database } from "./driver.ts";
+import { freeBytes, makeFolder } from "./files.ts";
+import type { Flush, Journal, JournalEntry } from "./journal.ts";
 import { lockFolder } from "./lock.ts";
-import { type Migration, migrate } from "./migrate.ts";
+import type { Migration } from "./migrate.ts";
+import { type Loaded, openFolder } from "./openFolder.ts";
 import { openPglite } from "./pglite.ts";
-import { clearPlan, readList, writeChanges, writePlan } from "./rows.ts";
-import { readExchangeRates, readSettings, writeSettings } from "./settings.ts";
-import { tables } from "./tables.ts";
+import { heldPlan, writeWholePlan } from "./rebuild.ts";
+import { writeChanges } from "./rows.ts";
+import { isInTrail, readEntryAbout, readTrail, type TrailEntry, writeTrail } from "./trail.ts";
+import { checkVersion, writeVersion } from "./version.ts";
 
-/** What is asked of the store: an edit, or the last one taken back or brought again. */
+/** What is asked of the store: an edit, or one's own last step taken back or brought again. */
 export type Request =
   | {
       kind: "edit";
@@ -30,90 +34,119 @@ export type Request =
       /** Keys of the asker's own edits that it was made on top of. */
       after?: readonly string[];
     }
-  | { kind: "undo" }
-  | { kind: "redo" };
+  | {
+      kind: "undo" | "redo";
+      key?: string;
+      /** The revision at which the step was made; the asker's last one by default. */
+      of?: number;
+      /** True to leave what others have changed since, and take back the rest. */
+      partly?: boolean;
+    };
 
-/** One revision as the trail keeps it. */
-export interface TrailEntry extends TrailStep {
-  at: string;
+/** Who asks: the user, and the id that their browser keeps; null for programs, whose steps belong together. */
+export interface Maker {
   actor: string;
-  words: string;
-  changes: Change[];
-  /** What its sender calls it. */
-  key?: string | null;
+  id: string | null;
 }
 
-/** What can be undone and redone next, in words; null where there is nothing. */
-export interface HistoryWords {
-  undo: string | null;
-  redo: string | null;
-}
+/** A revision as it is told to everybody. */
+export type ToldEntry = Omit<TrailEntry, "maker" | "key">;
 
 /** An answered request: the revisions the asker has not seen, its own last; or why it was refused. */
-export type Answer = { revision: number; entries: TrailEntry[] | null; history: HistoryWords } & Refusal;
+export type Answer = { revision: number; entries: ToldEntry[] | null; history: NextSteps } & Refusal;
 
 /** What a request comes to, or why it is refused. */
 type Step = { plan: Plan; changes: Change[]; words: string; of: number | null };
-type Refusal = { faults: readonly Fault[]; overtaken?: readonly OvertakenRow[] };
+type Refusal = {
+  faults: readonly Fault[];
+  /** The rows in which it meets what others have done. */
+  overtaken?: readonly OvertakenRow[];
+  /** Of a step that is taken back: how many rows can be, all the same. */
+  canTakeBack?: number;
+};
 type EditRequest = Extract<Request, { kind: "edit" }>;
+type StepRequest = Exclude<Request, EditRequest>;
 
 export interface Snapshot {
   plan: Plan;
   revision: number;
-  history: HistoryWords;
+  history: NextSteps;
 }
 
-/** How many trail entries are kept at hand, for undo and for those who are behind. */
+/** What tests and benches give in place of the usual. */
+export interface StoreOptions {
+  /** Opens the database in a folder of its own; PGlite by default. */
+  openDatabase?: (folder: string) => Promise<Database>;
+  /** How many trail entries are kept at hand; older ones are read when they are asked about. */
+  keptEntries?: number;
+  /** Puts what was written to a file on the disk. */
+  flush?: Flush;
+  /** The bytes that the folder's disk has left. */
+  roomOf?: (folder: string) => Promise<number>;
+}
+
+/** How many trail entries are kept at hand, for those who are behind. */
 const KEPT_ENTRIES = 500;
+
+/** The database writes in pieces of 16 MB, the journal and a copy beside it: with less room nothing is begun. */
+const LEAST_ROOM = 96_000_000;
 
 export class PlanStore {
   #plan: Plan;
   #revision: number;
   #entries: TrailEntry[];
-  #history: History;
+  readonly #histories: Histories;
+  readonly #database: Database;
+  readonly #journal: Journal;
+  readonly #copies: CopySchedule;
   #queue: Promise<unknown> = Promise.resolve();
+  /** Why nothing is taken any longer. */
+  #closed: string | null = null;
+  #closing: Promise<void> | null = null;
   readonly #listeners = new Set<() => void>();
+  /** What was found and mended when the folder was opened, in sentences. */
+  readonly said: readonly string[];
 
   private constructor(
-    private readonly database: Database,
     private readonly folder: string,
     private readonly unlock: () => void,
-    loaded: { plan: Plan; revision: number; entries: TrailEntry[] },
-    private readonly keptEntries: number,
+    { database, journal, loaded, said }: { database: Database; journal: Journal; loaded: Loaded; said: string[] },
+    private readonly options: Required<Pick<StoreOptions, "keptEntries" | "roomOf">>,
   ) {
     this.#plan = loaded.plan;
     this.#revision = loaded.revision;
     this.#entries = loaded.entries;
-    this.#history = historyOf(loaded.entries);
+    this.#histories = new Histories(loaded.steps);
+    this.#database = database;
+    this.#journal = journal;
+    this.#copies = new CopySchedule(folder, loaded.revision);
+    this.said = said;
   }
 
   /** Opens the plan of a data folder; a new one holds an empty plan that begins this month.
-   * @param openDatabase Opens the database in a folder of its own; PGlite by default.
-   * @param keptEntries How many trail entries are kept at hand; older ones are read when they are asked about.
-   * @throws {FolderInUse} where another process has the folder open. */
-  static async open(
-    folder: string,
-    migrations: readonly Migration[],
-    openDatabase = openPglite,
-    keptEntries = KEPT_ENTRIES,
-  ): Promise<PlanStore> {
+   * @throws {FolderInUse} where another process has the folder open.
+   * @throws {NewerFolder} where a newer version has written it. */
+  static async open(folder: string, migrations: readonly Migration[], options: StoreOptions = {}): Promise<PlanStore> {
+    const { openDatabase = openPglite, keptEntries = KEPT_ENTRIES, roomOf = freeBytes, flush } = options;
     const path = resolve(folder);
+    await checkVersion(path, migrations);
     const now = new Date();
-    await mkdir(path, { recursive: true });
+    await makeFolder(path);
+    await chmod(path, 0o700);
     const unlock = lockFolder(path, now.toISOString());
     try {
-      const database = await openDatabase(join(path, "pglite"));
-      await migrate(database, migrations);
-      return new PlanStore(database, path, unlock, await load(database, now, keptEntries), keptEntries);
+      const opened = await openFolder(path, { migrations, openDatabase, keptEntries, flush, now });
+      await writeVersion(path, migrations);
+      return new PlanStore(path, unlock, opened, { keptEntries, roomOf });
     } catch (error) {
       unlock();
       throw error;
     }
   }
 
-  /** The plan as it is now. */
-  snapshot(): Snapshot {
-    return { plan: this.#plan, revision: this.#revision, history: this.#historyWords() };
+  /** The plan as it is now. @param maker Whose steps are told as next to undo. */
+  snapshot(maker: string | null = null): Snapshot {
+    return { plan: this.#plan, revision: this.#revision, history: this.#histories.next(maker) };
   }
 
   /** What has changed since a revision, in order; null where that is too far back, or the plan was replaced since. */
@@ -122,8 +155,8 @@ export class PlanStore {
   }
 
   /** What has changed since a revision, as an answer; without entries where the asker has to read the plan anew. */
-  since(revision: number): Answer {
-    return this.#answer(revision, []);
+  since(revision: number, maker: string | null = null): Answer {
+    return this.#answer(revision, maker, { faults: [] });
   }
 
   /** Calls back after every change. @returns Stops that. */
@@ -137,65 +170,114 @@ export class PlanStore {
     return this.#revision === 0;
   }
 
-  /** Settles one request on the newest plan, in one transaction with its trail entry and revision.
+  /** Settles one request on the newest plan, in one transaction with its trail entry and revision; answers when it is on
+   * the disk.
    * @param base The revision the asker saw. What has changed since is in the answer; where it touched the same rows,
    * the request is refused. */
-  settle(request: Request, actor: string, base: number, at: string): Promise<Answer> {
-    return this.#inTurn(async () => {
-      const key = request.kind === "edit" ? request.key : undefined;
-      if (key !== undefined && (await this.#knows(key))) return this.#answer(base, []);
-      const step = request.kind === "edit" ? await this.#editStep(request, base) : this.#historyStep(request.kind);
-      if ("faults" in step) return { ...this.#answer(base, step.faults), ...("overtaken" in step && { overtaken: step.overtaken }) };
-      const revision = this.#revision + 1;
-      const entry: TrailEntry = { revision, at, actor, kind: request.kind, of: step.of, words: step.words, changes: step.changes, key };
-      await this.database.transaction(async (sql) => {
-        await writeChanges(sql, entry.changes);
-        await writeTrail(sql, entry, request.kind === "edit" ? request.edit : null);
-      });
-      this.#plan = step.plan;
-      this.#advance(entry);
-      return this.#answer(base, []);
-    });
-  }
-
-  /** Replaces the whole plan; the old one is kept as a file in the folder's `backups`.
-   * @returns Where the old plan lies, or null where there was none. */
-  replace(plan: Plan, actor: string, at: string): Promise<{ revision: number; backup: string | null }> {
-    return this.#inTurn(async () => {
-      const backup = this.isNew ? null : await this.#backUp(at);
-      const revision = this.#revision + 1;
-      const entry: TrailEntry = {
-        revision,
+  async settle(request: Request, maker: Maker, base: number, at: string): Promise<Answer> {
+    const answer = await this.#inTurn(async () => {
+      if (request.key !== undefined && (await this.#knows(request.key))) return this.#answer(base, maker.id, { faults: [] });
+      const fault = await this.#roomFault(LEAST_ROOM);
+      const step = fault ?? (request.kind === "edit" ? await this.#editStep(request, base) : await this.#historyStep(request, maker.id));
+      if ("faults" in step) return this.#answer(base, maker.id, step);
+      const { plan, ...made } = step;
+      const common = {
+        revision: this.#revision + 1,
         at,
-        actor,
-        kind: "replace",
-        of: null,
-        words: `open the plan "${plan.settings.name}"`,
-        changes: [],
+        actor: maker.actor,
+        maker: maker.id,
+        key: request.key ?? null,
+        kind: request.kind,
       };
-      await this.database.transaction(async (sql) => {
-        await clearPlan(sql);
-        await writeSettings(sql, plan);
-        await writePlan(sql, plan);
-        await writeTrail(sql, entry, null);
-      });
+      const entry: JournalEntry = { ...common, ...made, edit: request.kind === "edit" ? request.edit : null };
+      await this.#keep(entry, (sql) => writeChanges(sql, entry.changes));
       this.#plan = plan;
       this.#advance(entry);
-      return { revision, backup };
+      return this.#answer(base, maker.id, { faults: [] });
     });
+    await this.#flushed();
+    return answer;
   }
 
-  /** Waits for what is under way, then closes the database and gives the folder back. */
-  async close(): Promise<void> {
+  /** Replaces the whole plan; the old one is kept as a file in the folder's `copies`.
+   * @returns Where the old plan lies, or null where there was none.
+   * @throws where the disk has no room for it. */
+  async replace(plan: Plan, actor: string, at: string): Promise<{ revision: number; backup: string | null }> {
+    const replaced = await this.#inTurn(async () => {
+      const fault = await this.#roomFault(LEAST_ROOM * 4);
+      if (fault) throw new Error(fault.faults[0].message);
+      const backup = this.isNew ? null : await writeCopy(this.folder, this.#plan, this.#revision, at);
+      const revision = this.#revision + 1;
+      const words = `open the plan "${plan.settings.name}"`;
+      const copy = await writeCopy(this.folder, plan, revision, at);
+      const none = { of: null, edit: null, changes: [], key: null, maker: null };
+      const entry: JournalEntry = { revision, at, actor, kind: "replace", words, copy, ...none };
+      await this.#keep(entry, (sql) => writeWholePlan(sql, plan));
+      this.#plan = plan;
+      this.#advance(entry);
+      return { revision, backup: backup && join(copiesFolder(this.folder), backup) };
+    });
+    await this.#flushed();
+    return replaced;
+  }
+
+  /** The plan as it was at a revision; null where that is not held any longer. */
+  async planAt(revision: number): Promise<Plan | null> {
+    const held = await heldPlan(this.folder, this.#journal, revision);
+    return held?.revision === revision ? held.plan : null;
+  }
+
+  /** Takes nothing more, waits for what is under way, then closes the database and gives the folder back. */
+  close(): Promise<void> {
+    this.#closing ??= this.#close();
+    return this.#closing;
+  }
+
+  async #close(): Promise<void> {
+    this.#closed ??= "The server is being stopped. This change was not made; it is kept and sent again.";
     await this.#queue.catch(() => {});
-    await this.database.close();
-    this.unlock();
+    await this.#copies.close();
+    await this.#journal.close().catch(() => {});
+    await this.#database.close().finally(this.unlock);
   }
 
   #inTurn<T>(work: () => Promise<T>): Promise<T> {
+    if (this.#closed !== null) return Promise.reject(new StoreClosed(this.#closed));
     const turn = this.#queue.then(work, work);
     this.#queue = turn.catch(() => {});
     return turn;
+  }
+
+  /** Writes an entry to database and journal, or to neither. */
+  async #keep(entry: JournalEntry, write: (sql: Parameters<typeof writeTrail>[0]) => Promise<void>): Promise<void> {
+    let takeOff = async () => {};
+    try {
+      await this.#database.transaction(async (sql) => {
+        await write(sql);
+        await writeTrail(sql, entry);
+        takeOff = await this.#journal.append(entry);
+      });
+    } catch (error) {
+      await takeOff();
+      throw error;
+    }
+  }
+
+  /** A disk that does not take what it has acknowledged is not written to again. */
+  async #flushed(): Promise<void> {
+    try {
+      await this.#journal.flush();
+    } catch (error) {
+      this.#closed = `The disk that holds the plan does not take it (${error instanceof Error ? error.message : error}). Nothing more is saved until the server is started again.`;
+      throw new StoreClosed(this.#closed);
+    }
+    // Told in a turn of their own: whoever made the change is answered first.
+    for (const listener of this.#listeners) setImmediate(listener);
+  }
+
+  async #roomFault(needed: number): Promise<Refusal | null> {
+    const room = await this.options.roomOf(this.folder);
+    return room >= needed ? null : { faults: [{ place: "", message: faultText.noRoom(Math.floor(room / 1e6), needed / 1e6) }] };
   }
 
   /** An edit made on the plan as it is now; refused where it meets what others have done since its maker looked. */
@@ -210,109 +292,62 @@ export class PlanStore {
     return { plan: outcome.plan, changes: outcome.changes, words: outcome.words, of: null };
   }
 
-  #historyStep(kind: "undo" | "redo"): Step | Refusal {
-    const of = this.#history[kind].at(-1);
-    const entry = this.#entries.find(({ revision }) => revision === of);
-    if (of === undefined || !entry) return { faults: [{ place: kind, message: faultText.nothingTo(kind) }] };
-    const changes = kind === "undo" ? invert(entry.changes) : entry.changes;
-    const moved = firstOfEachRow(changes).find(
-      ({ list, id, before }) => !isSame(findRow(rowsOf(this.#plan, list), id), before ?? undefined),
-    );
-    if (moved) return { faults: [{ place: kind, message: faultText.changedMeanwhile(listWords[moved.list]) }] };
+  /** One's own step taken back, or brought again, on the plan as it is now; refused where others have changed the same. */
+  async #historyStep({ kind, of, partly }: StepRequest, maker: string | null): Promise<Step | Refusal> {
+    const step = this.#histories.find(maker, kind, of);
+    if (!step) return { faults: [{ place: kind, message: of === undefined ? faultText.nothingTo(kind) : faultText.stepGone(kind) }] };
+    const isAbout = (entry: TrailEntry) => entry.revision === step.revision || entry.of === step.revision;
+    const made = this.#entries.findLast(isAbout) ?? (await readEntryAbout(this.#database, step.revision));
+    const { changes, overtaken } = takeBack(this.#plan, made?.changes ?? []);
+    if (overtaken.length > 0 && (!partly || changes.length === 0)) {
+      const rows = new Set(changes.map(({ list, id }) => `${list} ${id}`));
+      return { faults: [{ place: kind, message: faultText.changedSince(kind, step.words) }], overtaken, canTakeBack: rows.size };
+    }
     const plan = applyChanges(this.#plan, changes);
     const faults = faultsAfter(plan, changes);
-    return faults.length > 0 ? { faults } : { plan, changes, words: entry.words, of };
+    return faults.length > 0 ? { faults } : { plan, changes, words: step.words, of: step.revision };
   }
 
   /** What has been changed since a revision, but for some edits; what is no longer at hand is read from the database. */
   async #othersSince(revision: number, but: readonly string[]): Promise<{ changes: Change[] } | Refusal> {
     if (revision > this.#revision) return { faults: [{ place: "", message: faultText.madeAhead() }] };
     const isAtHand = revision >= (this.#entries[0]?.revision ?? this.#revision + 1) - 1;
-    const entries = isAtHand
+    const entries: TrailEntry[] = isAtHand
       ? this.#entries.filter((entry) => entry.revision > revision)
-      : await readTrail(this.database, { since: revision });
-    if (entries.some(({ kind }) => kind === "replace")) return { faults: [{ place: "", message: faultText.replacedMeanwhile() }] };
-    const others = entries.filter(({ key }) => key === undefined || key === null || !but.includes(key));
+      : await readTrail(this.#database, { since: revision });
+    const isWhole = entries.length === this.#revision - revision;
+    if (!isWhole || entries.some(({ kind }) => kind === "replace"))
+      return { faults: [{ place: "", message: faultText.replacedMeanwhile() }] };
+    const others = entries.filter(({ key }) => key === null || !but.includes(key));
     return { changes: others.flatMap(({ changes }) => changes) };
   }
 
-  /** True where an edit of this key has been settled, however long ago. */
+  /** True where a request of this key has been settled, however long ago. */
   async #knows(key: string): Promise<boolean> {
-    if (this.#entries.some((known) => known.key === key)) return true;
-    const found = await this.database.query("select revision from trail where key = $1", [key]);
-    return found.length > 0;
+    return this.#entries.some((known) => known.key === key) || isInTrail(this.#database, key);
   }
 
-  #advance(entry: TrailEntry): void {
+  #advance({ edit: _, copy: __, ...entry }: JournalEntry): void {
     this.#revision = entry.revision;
-    this.#entries = [...this.#entries, entry].slice(-this.keptEntries);
-    this.#history = afterStep(this.#history, entry);
-    // Told in a turn of their own: whoever made the change is answered first.
-    for (const listener of this.#listeners) setImmediate(listener);
+    this.#entries = [...this.#entries, entry].slice(-this.options.keptEntries);
+    this.#histories.follow(entry);
+    this.#copies.consider(this.#plan, entry);
   }
 
   /** Entries are null where the asker is too far behind, or the plan was replaced: it has to read the plan anew. */
-  #answer(base: number, faults: readonly Fault[]): Answer {
-    return { revision: this.#revision, entries: this.#entriesSince(base), history: this.#historyWords(), faults };
+  #answer(base: number, maker: string | null, refusal: Refusal): Answer {
+    const entries = this.#entriesSince(base)?.map(({ maker: _, key: __, ...told }) => told) ?? null;
+    return { revision: this.#revision, entries, history: this.#histories.next(maker), ...refusal };
   }
 
   #entriesSince(base: number): TrailEntry[] | null {
     const missed = this.#entries.filter(({ revision }) => revision > base);
     return missed.length === this.#revision - base && missed.every(({ kind }) => kind !== "replace") ? missed : null;
   }
-
-  #historyWords(): HistoryWords {
-    const words = (revision: number | undefined) => this.#entries.find((entry) => entry.revision === revision)?.words ?? null;
-    return { undo: words(this.#history.undo.at(-1)), redo: words(this.#history.redo.at(-1)) };
-  }
-
-  async #backUp(at: string): Promise<string> {
-    const folder = join(this.folder, "backups");
-    await mkdir(folder, { recursive: true });
-    const path = join(folder, `plan-${at.replaceAll(/[:.]/g, "-")}-revision-${this.#revision}.json`);
-    await writeFile(path, JSON.stringify(this.#plan), { flag: "wx" });
-    return path;
-  }
 }
 
-/** The first change of each row: what stood there before all of them. A row that moves in its list has two. */
-function firstOfEachRow(changes: readonly Change[]): Change[] {
-  const seen = new Set<string>();
-  return changes.filter(({ list, id }) => {
-    const key = `${list} ${id}`;
-    return !seen.has(key) && seen.add(key);
-  });
-}
-
-async function load(sql: Sql, now: Date, most: number): Promise<{ plan: Plan; revision: number; entries: TrailEntry[] }> {
-  const settings = await readSettings(sql);
-  const plan = emptyPlan(now);
-  if (settings) {
-    plan.settings = settings;
-    plan.exchangeRates = await readExchangeRates(sql);
-    for (const table of tables) plan[table.list] = (await readList(sql, table)) as never;
-  }
-  const entries = await readTrail(sql, { most });
-  return { plan, revision: entries.at(-1)?.revision ?? 0, entries };
-}
-
-/** The last entries of the trail, or all since a revision; the oldest first. */
-async function readTrail(sql: Sql, { since, most }: { since?: number; most?: number }): Promise<TrailEntry[]> {
-  const rows = await sql.query<{ entry: string }>(
-    `select json_build_object('revision', revision, 'at', at, 'actor', actor, 'kind', kind, 'of', of_revision, 'words', words, 'changes', changes, 'key', key)::text as entry
-     from trail where revision > $1 order by revision desc limit $2`,
-    [since ?? 0, most ?? null],
-  );
-  return rows.map(({ entry }) => JSON.parse(entry) as TrailEntry).reverse();
-}
-
-async function writeTrail(sql: Sql, { revision, at, actor, kind, of, words, changes, key }: TrailEntry, edit: Edit | null): Promise<void> {
-  await sql.query(
-    `insert into trail (revision, at, actor, kind, of_revision, words, edit, changes, key)
-     values ($1, $2::timestamptz, $3, $4, $5, $6, $7::jsonb, $8::jsonb, $9)`,
-    [revision, at, actor, kind, of, words, edit && JSON.stringify(edit), JSON.stringify(changes), key ?? null],
-  );
-}
+/** Nothing is taken any longer, for a reason that can be told. */
+export class StoreClosed extends Error {}
 
 /** Reads the numbered migrations of a folder in order. */
 export async function readMigrations(folder: string): Promise<Migration[]> {

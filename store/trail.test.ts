@@ -11,7 +11,10 @@ const scene = storeScene();
 test("an edit is undone and redone after the folder was opened anew, and says what it undoes", async () => {
   await scene.settle(give("rockpools-mara", "rui"));
   await scene.reopen();
-  expect(scene.store.snapshot().history).toEqual({ undo: 'give "Rock pool trial casts" to Rui Monteverde', redo: null });
+  expect(scene.store.snapshot().history).toEqual({
+    undo: { revision: 2, words: 'give "Rock pool trial casts" to Rui Monteverde' },
+    redo: null,
+  });
   await scene.settle({ kind: "undo" });
   expect(scene.holder("rockpools-mara")).toBe("mara");
   await scene.reopen();
@@ -119,7 +122,7 @@ test("what is no longer at hand is not forgotten: neither what others changed lo
   const base = scene.store.snapshot().revision;
   const early: Request = { kind: "edit", edit: { kind: "reassign", id: "rockpools-mara", personId: "rui" }, key: "made-long-ago" };
   await scene.settle(early, base);
-  await scene.reopen(2);
+  await scene.reopen({ keptEntries: 2 });
   for (const name of ["One", "Two", "Three", "Four"]) await scene.settle({ kind: "edit", edit: change("tidepool-order", { name }) });
   const late = await scene.settle(give("rockpools-mara", "kaspar"), base);
   expect(late.overtaken?.[0].cells).toEqual([{ field: "personId", saw: "mara", yours: "kaspar", now: "rui" }]);

@@ -1,6 +1,6 @@
 // A store on a folder of its own for each test of a file, with the ways in which tests speak to it.
 import { afterEach, beforeEach, inject } from "vitest";
-import { PlanStore, type Request, readMigrations } from "../store/planStore.ts";
+import { PlanStore, type Request, readMigrations, type StoreOptions } from "../store/planStore.ts";
 import { copyTemplate, migrationsFolder } from "./storeTemplate.ts";
 
 export const NOW = "2027-02-01T09:00:00.000Z";
@@ -10,10 +10,10 @@ export const migrations = await readMigrations(migrationsFolder);
 interface Scene {
   store: PlanStore;
   folder: string;
-  open(openDatabase?: Parameters<typeof PlanStore.open>[2], keptEntries?: number): Promise<PlanStore>;
-  /** @param keptEntries How many entries of the trail the store keeps at hand. */
-  reopen(keptEntries?: number): Promise<void>;
-  settle(request: Request, base?: number): ReturnType<PlanStore["settle"]>;
+  open(options?: StoreOptions): Promise<PlanStore>;
+  reopen(options?: StoreOptions): Promise<void>;
+  /** @param maker Whose browser asks; a program's by default. */
+  settle(request: Request, base?: number, maker?: string | null): ReturnType<PlanStore["settle"]>;
   /** Who has an assignment. */
   holder(id: string): string | undefined;
 }
@@ -24,12 +24,13 @@ export const give = (id: string, personId: string): Request => ({ kind: "edit", 
 export function storeScene(): Scene {
   let data: Awaited<ReturnType<typeof copyTemplate>>;
   const scene = {
-    open: (openDatabase, keptEntries) => PlanStore.open(data.folder, migrations, openDatabase, keptEntries),
-    reopen: async (keptEntries) => {
+    open: (options) => PlanStore.open(data.folder, migrations, options),
+    reopen: async (options) => {
       await scene.store.close();
-      scene.store = await scene.open(undefined, keptEntries);
+      scene.store = await scene.open(options);
     },
-    settle: (request, base = scene.store.snapshot().revision) => scene.store.settle(request, "manager", base, NOW),
+    settle: (request, base = scene.store.snapshot().revision, maker = null) =>
+      scene.store.settle(request, { actor: "manager", id: maker }, base, NOW),
     holder: (id) => scene.store.snapshot().plan.assignments.find((row) => row.id === id)?.personId,
   } as Scene;
   beforeEach(async () => {

@@ -33,8 +33,7 @@ export function overtakenRows(since: readonly Change[], own: readonly Change[]):
     const known = saw.get(`${list} ${id}`);
     if (known === undefined || before === null) continue;
     const cells = cellsMet(known ?? {}, cellsOf(list, before), after && cellsOf(list, after));
-    const name = "name" in before && typeof before.name === "string" ? before.name : id;
-    if (cells.length > 0) met.set(`${list} ${id}`, { list, id, name, cells });
+    if (cells.length > 0) met.set(`${list} ${id}`, { list, id, name: rowName(before, id), cells });
   }
   return [...met.values()];
 }
@@ -61,8 +60,13 @@ function cellsMet(saw: Cells, now: Cells, yours: Cells | null): OvertakenCell[] 
   return cells;
 }
 
+/** What a row is called; its id where it has no name. */
+export function rowName(row: Change["before"], id: string): string {
+  return row && "name" in row && typeof row.name === "string" ? row.name : id;
+}
+
 /** A row as its cells: its fields, and of a rate table each figure of each entry. */
-function cellsOf(list: Change["list"], row: NonNullable<Change["before"]>): Cells {
+export function cellsOf(list: Change["list"], row: NonNullable<Change["before"]>): Cells {
   if (list !== "rateTables" || !("entries" in row)) return row as Cells;
   const { entries, ...others } = row;
   return { ...others, ...Object.fromEntries(entries.flatMap(entryCells)) };

@@ -75,6 +75,12 @@ export const faultText = {
   notSplit: () =>
     "A task sized by effort cannot be split at a date: its people work until it is done. Give part of its hours away instead.",
   splitHours: (total: number) => `Say how many of the ${total} hours go along when this is split.`,
+  changedSince: (verb: "undo" | "redo", words: string) =>
+    `Somebody else has changed the same since, so “${words}” was not ${verb === "undo" ? "undone" : "redone"}.`,
+  stepGone: (verb: "undo" | "redo") =>
+    verb === "undo" ? "This step is not yours, or has been undone already." : "This step is not yours, or has been redone already.",
+  noRoom: (left: number, needed: number) =>
+    `The disk that holds the plan has ${left} MB left and needs ${needed} MB to save a change. Nothing was changed; make room on it and try again.`,
   nothingTo: (verb: string) => `There is nothing to ${verb}.`,
 } as const;
 

@@ -10,7 +10,7 @@ import { FrameContext, type FrameInitial, usePlanFacts } from "./facts.ts";
 import { Header } from "./header.tsx";
 import { markHeard } from "./heard.ts";
 import { MovedNotice } from "./movedNotice.tsx";
-import { OvertakenNotice } from "./overtakenNotice.tsx";
+import { ChangedSinceNotice, OvertakenNotice } from "./overtakenNotice.tsx";
 import { Rail } from "./rail.tsx";
 
 const showNotice = (notice: Notice) => {
@@ -22,7 +22,11 @@ const showNotice = (notice: Notice) => {
     // Nothing is decided by waiting: it stays until somebody has chosen.
     const toastId = `overtaken ${JSON.stringify(notice.rows.map(({ id }) => id))}`;
     toast(<OvertakenNotice rows={notice.rows} edit={notice.edit} toastId={toastId} />, { id: toastId, duration: Number.POSITIVE_INFINITY });
-  } else toast(notice.text, { id: notice.kind === "online" ? "connection" : undefined });
+  } else if (notice.kind === "changedSince") {
+    const toastId = `changed since ${notice.step.kind} ${notice.step.of}`;
+    toast(<ChangedSinceNotice {...notice} toastId={toastId} />, { id: toastId, duration: Number.POSITIVE_INFINITY });
+  } else if (notice.kind === "notKept") toast.warning(notice.text, { id: "storage", duration: Number.POSITIVE_INFINITY });
+  else toast(notice.text, { id: notice.kind === "online" ? "connection" : undefined });
 };
 
 export function Frame({ initial, children }: { initial: FrameInitial; children: ReactNode }) {

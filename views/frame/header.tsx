@@ -61,7 +61,7 @@ function Steps() {
     const press = (event: KeyboardEvent) => {
       if (!(event.ctrlKey || event.metaKey) || event.altKey || event.key.toLowerCase() !== "z" || isTyping(event)) return;
       event.preventDefault();
-      void session.step(event.shiftKey ? "redo" : "undo");
+      void session.step({ kind: event.shiftKey ? "redo" : "undo" });
     };
     window.addEventListener("keydown", press);
     return () => window.removeEventListener("keydown", press);
@@ -74,22 +74,22 @@ function Steps() {
   }, [isWaiting]);
   return (
     <>
-      {state?.isOffline && (
+      {state && (state.isOffline || (!state.isKeeping && state.unsettled > 0)) && (
         <span className="warn-chip" role="status">
           {state.unsettled} unsaved
         </span>
       )}
       <IconButton
-        label={undo === null ? "Nothing to undo" : `Undo: ${undo} (Ctrl Z)`}
+        label={undo === null ? "Nothing to undo" : `Undo: ${undo.words} (Ctrl Z)`}
         disabled={undo === null}
-        onClick={() => void session.step("undo")}
+        onClick={() => void session.step({ kind: "undo" })}
       >
         <Undo2 size={16} />
       </IconButton>
       <IconButton
-        label={redo === null ? "Nothing to redo" : `Redo: ${redo} (Ctrl Shift Z)`}
+        label={redo === null ? "Nothing to redo" : `Redo: ${redo.words} (Ctrl Shift Z)`}
         disabled={redo === null}
-        onClick={() => void session.step("redo")}
+        onClick={() => void session.step({ kind: "redo" })}
       >
         <Redo2 size={16} />
       </IconButton>

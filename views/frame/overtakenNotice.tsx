@@ -1,15 +1,19 @@
 "use client";
 // What was put back because somebody else changed the same meanwhile: yours, theirs, what stood there, and a choice.
 import { toast } from "sonner";
+import type { Notice } from "../../client/host.ts";
 import { usePlan } from "../../client/session.tsx";
 import type { Edit } from "../../core/edits/edit.ts";
 import type { OvertakenCell, OvertakenRow } from "../../core/edits/overtaken.ts";
 import { listWords } from "../../core/plan/check.ts";
 import { Button } from "../../ui/button.tsx";
 import { writeDate } from "../../ui/dateText.ts";
+import { countText } from "../../ui/format.ts";
 import { useNames } from "./facts.ts";
 
 const MOST_ROWS = 6;
+
+type ChangedSince = Extract<Notice, { kind: "changedSince" }>;
 
 export function OvertakenNotice({ rows, edit, toastId }: { rows: readonly OvertakenRow[]; edit: Edit; toastId: string }) {
   const session = usePlan();
@@ -17,17 +21,7 @@ export function OvertakenNotice({ rows, edit, toastId }: { rows: readonly Overta
   return (
     <div role="alertdialog" aria-label="Changed by two" className="w-[320px]">
       <p className="font-semibold">Somebody else changed the same meanwhile. Yours was not made.</p>
-      <ul className="max-h-[260px] overflow-y-auto py-1">
-        {rows.slice(0, MOST_ROWS).map(({ list, id, name, cells }) => (
-          <li key={`${list} ${id}`} className="py-1">
-            <span className="text-ink-2">{listWords[list]}</span> {name}
-            {cells.map((cell) => (
-              <Cell key={cell.field} cell={cell} />
-            ))}
-          </li>
-        ))}
-        {rows.length > MOST_ROWS && <li className="text-side">and {rows.length - MOST_ROWS} more</li>}
-      </ul>
+      <MetRows rows={rows} verb="you" />
       <div className="flex gap-2">
         <Button onClick={close}>Keep theirs</Button>
         <Button
@@ -44,11 +38,53 @@ export function OvertakenNotice({ rows, edit, toastId }: { rows: readonly Overta
   );
 }
 
-function Cell({ cell: { field, saw, yours, now } }: { cell: OvertakenCell }) {
+/** A step that was not taken back, because others have changed the same since: where, and the rest that still can be. */
+export function ChangedSinceNotice({ rows, step, text, canTakeBack, toastId }: Omit<ChangedSince, "kind"> & { toastId: string }) {
+  const session = usePlan();
+  const close = () => void toast.dismiss(toastId);
+  return (
+    <div role="alertdialog" aria-label="Changed since" className="w-[320px]">
+      <p className="font-semibold">{text}</p>
+      <MetRows rows={rows} verb="would be" />
+      <div className="flex gap-2">
+        <Button onClick={close}>Leave it</Button>
+        {canTakeBack > 0 && (
+          <Button
+            look="main"
+            onClick={() => {
+              close();
+              void session.step({ ...step, partly: true });
+            }}
+          >
+            {step.kind === "undo" ? "Undo" : "Redo"} the other {countText(canTakeBack, "row")}
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function MetRows({ rows, verb }: { rows: readonly OvertakenRow[]; verb: string }) {
+  return (
+    <ul className="max-h-[260px] overflow-y-auto py-1">
+      {rows.slice(0, MOST_ROWS).map(({ list, id, name, cells }) => (
+        <li key={`${list} ${id}`} className="py-1">
+          <span className="text-ink-2">{listWords[list]}</span> {name}
+          {cells.map((cell) => (
+            <Cell key={cell.field} cell={cell} verb={verb} />
+          ))}
+        </li>
+      ))}
+      {rows.length > MOST_ROWS && <li className="text-side">and {rows.length - MOST_ROWS} more</li>}
+    </ul>
+  );
+}
+
+function Cell({ cell: { field, saw, yours, now }, verb }: { cell: OvertakenCell; verb: string }) {
   const nameOf = useValueText();
   return (
     <span className="block text-small">
-      <span className="text-ink-2">{fieldText(field, nameOf)}</span>: you {nameOf(yours)}, they <strong>{nameOf(now)}</strong>, before{" "}
+      <span className="text-ink-2">{fieldText(field, nameOf)}</span>: {verb} {nameOf(yours)}, they <strong>{nameOf(now)}</strong>, before{" "}
       {nameOf(saw)}
     </span>
   );

@@ -46,7 +46,9 @@ export function useTaskEdits(
     const name = tasks.find(({ task }) => task.id === id)?.task.name ?? id;
     if (!(await edit({ kind: "deleteTask", id, ...(joins && { joins }) }))) return;
     select(closed(id));
-    toast(`Deleted “${name}” with all below it and its work.`, { action: { label: "Undo", onClick: () => void session.step("undo") } });
+    toast(`Deleted “${name}” with all below it and its work.`, {
+      action: { label: "Undo", onClick: () => void session.step({ kind: "undo" }) },
+    });
   };
   const move = (id: string, step: Step) => {
     const place = placeAfter(tasks, id, step);

@@ -1,9 +1,10 @@
 // Settles edits: checks them again, applies them to the newest plan, answers with what has changed or why not.
 
-import { type Settled, settleSchema, sinceOf } from "../../../client/messages.ts";
+import { makerOf, type Settled, settleSchema, sinceOf } from "../../../client/messages.ts";
 import type { Edit } from "../../../core/edits/edit.ts";
 import { faultText } from "../../../core/plan/faults.ts";
 import { schemaFaults } from "../../../core/plan/parse.ts";
+import { StoreClosed } from "../../../store/planStore.ts";
 import { readText, TooLarge } from "../../body.ts";
 import { BUILT_IN_USER, openStore } from "../../host.ts";
 
@@ -14,9 +15,10 @@ const MOST_BYTES = 16_000_000;
 
 /** What has changed since a revision, for those whom the stream of events does not reach. */
 export async function GET(request: Request): Promise<Response> {
-  const since = sinceOf(new URL(request.url).searchParams.get("since"));
+  const { searchParams } = new URL(request.url);
+  const since = sinceOf(searchParams.get("since"));
   if (since === null) return refuse(400, "State a revision, such as /api/edits?since=12.");
-  const answer: Settled = (await openStore()).since(since);
+  const answer: Settled = (await openStore()).since(since, makerOf(searchParams.get("maker")));
   return Response.json(answer, { headers: { "cache-control": "no-store" } });
 }
 
@@ -34,19 +36,18 @@ export async function POST(request: Request): Promise<Response> {
     return Response.json(await unchanged(faults.length > 0 ? faults : [{ place: "", message: faultText.badText(value) }]), { status: 400 });
   }
   const store = await openStore();
-  const { request: asked, base } = checked.data;
+  const { request: asked, base, maker = null } = checked.data;
   if (asked.kind === "edit" && !isInOwnName(asked.edit))
     return refuse(403, "Comments and answers are written in one’s own name. Nothing was changed.");
   try {
-    const answer: Settled = await store.settle(asked, BUILT_IN_USER.id, base, new Date().toISOString());
+    const answer: Settled = await store.settle(asked, { actor: BUILT_IN_USER.id, id: maker }, base, new Date().toISOString());
     return Response.json(answer, { status: answer.faults.length > 0 ? 409 : 200 });
   } catch (error) {
+    // What is sent to a server that is being stopped, or whose disk fails, is kept by its sender and sent again.
+    if (error instanceof StoreClosed) return refuse(503, error.message);
     // The transaction was rolled back, so the edit can be put back like any other refusal.
     console.error(error);
-    return refuse(
-      422,
-      `This change could not be saved (${error instanceof Error ? error.message : "no reason given"}). Nothing was changed.`,
-    );
+    return refuse(422, "This change could not be saved, for a reason that the server has written to its log. Nothing was changed.");
   }
 }
 

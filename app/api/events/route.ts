@@ -1,5 +1,5 @@
 // What is changed, told to every window as it happens: a stream of answers, each with the revisions since the last one.
-import { type Settled, sinceOf } from "../../../client/messages.ts";
+import { makerOf, type Settled, sinceOf } from "../../../client/messages.ts";
 import { openStore } from "../../host.ts";
 
 export const dynamic = "force-dynamic";
@@ -10,7 +10,9 @@ const ALIVE_MS = 15_000;
 export async function GET(request: Request): Promise<Response> {
   const store = await openStore();
   // A browser that comes back after a break says what it heard last.
-  const heard = request.headers.get("last-event-id") ?? new URL(request.url).searchParams.get("since");
+  const { searchParams } = new URL(request.url);
+  const heard = request.headers.get("last-event-id") ?? searchParams.get("since");
+  const maker = makerOf(searchParams.get("maker"));
   let told = sinceOf(heard) ?? store.snapshot().revision;
   const text = new TextEncoder();
   let end: () => void = () => undefined;
@@ -18,7 +20,7 @@ export async function GET(request: Request): Promise<Response> {
     start(controller) {
       const send = (line: string) => controller.enqueue(text.encode(line));
       const tell = () => {
-        const answer: Settled = store.since(told);
+        const answer: Settled = store.since(told, maker);
         if (answer.revision === told) return;
         told = answer.revision;
         send(`id: ${told}\ndata: ${JSON.stringify(answer)}\n\n`);
