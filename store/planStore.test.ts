@@ -7,6 +7,7 @@ import { parsePlanValue } from "../core/plan/parse.ts";
 import { fernhollow } from "../demo/fernhollow.ts";
 import { largePlan } from "../demo/large.ts";
 import { everyEditFrom } from "../tests/everyEdit.ts";
+import { hostileEditsFrom } from "../tests/hostileEdits.ts";
 import { editsFrom } from "../tests/randomEdits.ts";
 import { NOW, storeScene } from "../tests/storeScene.ts";
 
@@ -50,6 +51,26 @@ test("and so it does for edits of every kind, taken back and made again", async 
   expect(parsePlanValue(plan).faults).toEqual([]);
   await scene.reopen();
   expect(scene.store.snapshot()).toMatchObject({ plan, revision });
+});
+
+test("and so it does for edits that somebody made up: ids of other rows, rows twice, keys that are not theirs (seeds 1 to 3)", async () => {
+  let made = 0;
+  for (let seed = 1; seed <= 3; seed++) {
+    const next = hostileEditsFrom(seed);
+    for (let step = 0; step < 90; step++) {
+      const edit = next(scene.store.snapshot().plan);
+      const answer = await scene.settle({ kind: "edit", edit }).catch((error: unknown) => {
+        throw new Error(`seed ${seed}, step ${step}: ${JSON.stringify(edit).slice(0, 600)}`, { cause: error });
+      });
+      if (answer.faults.length === 0) made++;
+    }
+    const { plan } = scene.store.snapshot();
+    expect(parsePlanValue(plan).faults, `seed ${seed}`).toEqual([]);
+    await scene.reopen();
+    expect(scene.store.said).toEqual([]);
+    expect(scene.store.snapshot().plan).toEqual(plan);
+  }
+  expect(made).toBeGreaterThan(40);
 });
 
 test("many rows put in one place keep their order", async () => {

@@ -5,6 +5,7 @@ import { applyChanges, type Change } from "../core/edits/change.ts";
 import { applyEdit, type Edit, faultsAfter } from "../core/edits/edit.ts";
 import { Histories, type NextSteps } from "../core/edits/history.ts";
 import { type OvertakenRow, overtakenRows } from "../core/edits/overtaken.ts";
+import { isInOwnName } from "../core/edits/ownName.ts";
 import { takeBack } from "../core/edits/takeBack.ts";
 import { listWords } from "../core/plan/check.ts";
 import { type Fault, faultText } from "../core/plan/faults.ts";
@@ -46,6 +47,8 @@ export type Request =
 /** Who asks: the user, and the id that their browser keeps; null for programs, whose steps belong together. */
 export interface Maker {
   actor: string;
+  /** What comments and answers of theirs are signed with; anything where it is left out. */
+  name?: string;
   id: string | null;
 }
 
@@ -178,7 +181,8 @@ export class PlanStore {
     const answer = await this.#inTurn(async () => {
       if (request.key !== undefined && (await this.#knows(request.key))) return this.#answer(base, maker.id, { faults: [] });
       const fault = await this.#roomFault(LEAST_ROOM);
-      const step = fault ?? (request.kind === "edit" ? await this.#editStep(request, base) : await this.#historyStep(request, maker.id));
+      const step =
+        fault ?? (request.kind === "edit" ? await this.#editStep(request, base, maker) : await this.#historyStep(request, maker.id));
       if ("faults" in step) return this.#answer(base, maker.id, step);
       const { plan, ...made } = step;
       const common = {
@@ -281,11 +285,13 @@ export class PlanStore {
   }
 
   /** An edit made on the plan as it is now; refused where it meets what others have done since its maker looked. */
-  async #editStep({ edit, madeOn, after = [] }: EditRequest, base: number): Promise<Step | Refusal> {
+  async #editStep({ edit, madeOn, after = [] }: EditRequest, base: number, { name }: Maker): Promise<Step | Refusal> {
     const since = await this.#othersSince(madeOn ?? base, after);
     if ("faults" in since) return since;
     const outcome = applyEdit(this.#plan, edit);
     if (!outcome.plan) return { faults: outcome.faults };
+    if (name !== undefined && !isInOwnName(outcome.changes, name))
+      return { faults: [{ place: edit.kind, message: faultText.otherName() }] };
     const overtaken = overtakenRows(since.changes, outcome.changes);
     if (overtaken.length > 0)
       return { faults: [{ place: edit.kind, message: faultText.changedMeanwhile(listWords[overtaken[0].list]) }], overtaken };

@@ -123,14 +123,15 @@ function tableOf(list: ListName): Table {
 
 /** A position just before a row's, or after all. Positions are renumbered when there is no number in between left. */
 async function positionBefore(sql: Sql, table: Table, next: string | null): Promise<number> {
-  const [{ above, below }] = await sql
-    .query<{ above: number | null; below: number | null }>(
-      next === null
-        ? `select max(position) as above, null::double precision as below from ${table.table} where $1::text is null`
-        : `select (select max(position) from ${table.table} where position < n.position) as above, n.position as below from ${table.table} n where id = $1`,
-      [next],
-    )
-    .then((rows) => (rows.length > 0 ? rows : [{ above: null, below: null }]));
+  const [found] = await sql.query<{ above: number | null; below: number | null }>(
+    next === null
+      ? `select max(position) as above, null::double precision as below from ${table.table} where $1::text is null`
+      : `select (select max(position) from ${table.table} where position < n.position) as above, n.position as below from ${table.table} n where id = $1`,
+    [next],
+  );
+  // A row that is not there any longer has nothing before it: as in memory, what was to stand there goes to the end.
+  if (!found) return positionBefore(sql, table, null);
+  const { above, below } = found;
   if (below === null) return (above ?? 0) + 1;
   if (above === null) return below - 1;
   const between = (above + below) / 2;

@@ -1,9 +1,9 @@
 // The one language of edits: every kind there is, and how one is applied.
 import * as z from "zod";
-import { checkRows } from "../plan/check.ts";
+import { checkRows, listWords } from "../plan/check.ts";
 import { type Fault, faultText, placeOf } from "../plan/faults.ts";
 import { schemaFaults } from "../plan/parse.ts";
-import { findRow } from "../plan/rows.ts";
+import { findRow, rowById } from "../plan/rows.ts";
 import { type Plan, rowSchemas } from "../plan/schema.ts";
 import { linkCycle } from "../plan/taskGraph.ts";
 import { acceptOverload } from "./acceptOverload.ts";
@@ -130,7 +130,7 @@ export function applyEdit(plan: Plan, edit: Edit): Outcome {
   const made = edit.kind === "together" ? changesTogether(plan, edit.edits) : kindOf(edit).changes(plan, edit);
   if ("fault" in made) return { plan: null, faults: [{ place: edit.kind, message: made.fault }] };
   made.changes.push(...detached(plan, made.changes));
-  const rowFaults = made.changes.flatMap(faultsOfRow);
+  const rowFaults = [...faultsOfIds(plan, made.changes), ...made.changes.flatMap(faultsOfRow)];
   if (rowFaults.length > 0) return { plan: null, faults: rowFaults };
   const next = applyChanges(plan, made.changes);
   const faults = faultsAfter(next, made.changes);
@@ -187,11 +187,24 @@ function circleFaults(plan: Plan): Fault[] {
   return [{ place: "links", message: faultText.wouldCircle(circle.map((id) => findRow(plan.tasks, id)?.name ?? id)) }];
 }
 
-function faultsOfRow({ list, id, before, after }: Change): Fault[] {
+/** A row that is added is new in its list, and one that is changed is there: in the plan, and by what the edit has done so
+ * far. */
+function faultsOfIds(plan: Plan, changes: readonly Change[]): Fault[] {
+  const known = new Map<string, boolean>();
+  return changes.flatMap(({ list, id, before, after }): Fault[] => {
+    const key = `${list} ${id}`;
+    const isThere = known.get(key) ?? rowById(plan[list]).has(id);
+    known.set(key, after !== null);
+    if (isThere === (before !== null)) return [];
+    return [{ place: placeOf([list, id]), message: isThere ? faultText.exists(listWords[list], id) : faultText.gone(listWords[list]) }];
+  });
+}
+
+function faultsOfRow({ list, id, after }: Change): Fault[] {
   if (!after) return [];
   const result = rowSchemas[list].safeParse(after, { reportInput: true });
   const faults = result.success ? [] : schemaFaults(result.error.issues, after, [list, id]);
-  if (!before && after.id !== id) faults.push({ place: placeOf([list, id]), message: faultText.badText(after.id) });
+  if (after.id !== id) faults.push({ place: placeOf([list, id]), message: faultText.badText(after.id) });
   return faults;
 }
 

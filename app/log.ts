@@ -1,0 +1,7 @@
+// What the server writes down of a failure: where it was, never what was in the plan.
+
+/** Writes a failure with its place in the program; values of a statement, such as notes, are left out. */
+export function logFailure(error: unknown): void {
+  const text = error instanceof Error ? (error.stack ?? `${error.name}: ${error.message}`) : String(error);
+  process.stderr.write(`${new Date().toISOString()} ${text}\n`);
+}
