@@ -71,3 +71,33 @@ test.each([
   expect(stdout).toBe("");
   expect(stderr).toMatch(says);
 });
+
+test("no input ends in a trace of the program, and brackets are refused at once", () => {
+  const file = join(folder, "any.json");
+  const inputs: [string, string | Buffer, RegExp][] = [
+    ["brackets", "[".repeat(20_000_000), /brackets lie more than 40 deep/],
+    ["nothing", "", /not JSON/],
+    ["bytes", Buffer.from([0, 255, 254, 1, 2]), /not JSON/],
+    ["another value", "17", /not a plan/],
+    ["lists of nothing", '{"format":"mindful-roster-plan","version":1,"tasks":[null,7,[]]}', /tasks\[0\]/],
+  ];
+  for (const [name, content, says] of inputs) {
+    writeFileSync(file, content);
+    const { status, stderr } = roster("load", file);
+    expect(status, name).toBe(1);
+    expect(stderr, name).toMatch(says);
+    expect(stderr, name).not.toMatch(/^\s+at /m);
+  }
+  expect(roster("load", folder)).toMatchObject({ status: 2, stderr: expect.stringMatching(/cannot be read \(EISDIR\)/) });
+});
+
+test("a plan file with a mark of its encoding is read; a closed pipe is no failure, a full disk is one that is said", () => {
+  const file = join(folder, "any.json");
+  writeFileSync(file, `\uFEFF${goldenCases()[0].plan}`);
+  expect(roster("schedule", file).status).toBe(0);
+  const command = `${process.execPath} ${join(root, "dist/roster.mjs")} schedule ${file}`;
+  const piped = spawnSync("bash", ["-o", "pipefail", "-c", `${command} | head -c 1 > ${join(folder, "out")}`], { encoding: "utf8" });
+  expect(piped).toMatchObject({ status: 0, stderr: "" });
+  const full = spawnSync("bash", ["-c", `${command} > /dev/full`], { encoding: "utf8" });
+  expect(full).toMatchObject({ status: 3, stderr: "The report could not be written: the disk is full.\n" });
+});

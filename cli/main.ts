@@ -1,5 +1,5 @@
 // The roster command: one report on one plan file, JSON on standard output.
-import { readFileSync } from "node:fs";
+import { readFileSync, writeSync } from "node:fs";
 import { faultLine } from "../core/plan/faults.ts";
 import { parsePlan } from "../core/plan/parse.ts";
 import { type ReportName, reportNames, runReport, UsageError } from "./reports.ts";
@@ -7,13 +7,18 @@ import { usage } from "./usage.ts";
 
 const INVALID_PLAN = 1;
 const WRONG_USAGE = 2;
+/** What was worked out could not be written, or not be worked out: neither the plan's nor the usage's fault. */
+const FAILED = 3;
 
-function main(args: readonly string[]): number {
+interface Printed {
+  status: number;
+  out: string;
+  err: string;
+}
+
+function main(args: readonly string[]): Printed {
   const [report, file, ...options] = args;
-  if (report === "--help" || report === "help") {
-    process.stdout.write(`${usage}\n`);
-    return 0;
-  }
+  if (report === "--help" || report === "help") return { status: 0, out: `${usage}\n`, err: "" };
   if (!reportNames.includes(report as ReportName))
     return wrongUsage(report === undefined ? "Name a report." : `There is no report "${report}".`);
   if (file === undefined || file.startsWith("--")) return wrongUsage(`Name the plan file: roster ${report} PLAN.json`);
@@ -26,23 +31,47 @@ function main(args: readonly string[]): number {
   const parsed = parsePlan(text);
   if (!parsed.plan) return invalidPlan(report as ReportName, parsed.faults.map(faultLine));
   try {
-    process.stdout.write(`${JSON.stringify(runReport(report as ReportName, parsed.plan, options), null, 1)}\n`);
-    return 0;
+    return { status: 0, out: `${JSON.stringify(runReport(report as ReportName, parsed.plan, options), null, 1)}\n`, err: "" };
   } catch (error) {
     if (error instanceof UsageError) return wrongUsage(error.message);
     throw error;
   }
 }
 
-function invalidPlan(report: ReportName, lines: readonly string[]): number {
-  if (report === "check") process.stdout.write(`${JSON.stringify({ errors: lines, signals: [] }, null, 1)}\n`);
-  process.stderr.write(`${lines.join("\n")}\n`);
-  return INVALID_PLAN;
+function invalidPlan(report: ReportName, lines: readonly string[]): Printed {
+  const out = report === "check" ? `${JSON.stringify({ errors: lines, signals: [] }, null, 1)}\n` : "";
+  return { status: INVALID_PLAN, out, err: `${lines.join("\n")}\n` };
 }
 
-function wrongUsage(message: string): number {
-  process.stderr.write(`${message}\n\n${usage}\n`);
-  return WRONG_USAGE;
+const wrongUsage = (message: string): Printed => ({ status: WRONG_USAGE, out: "", err: `${message}\n\n${usage}\n` });
+
+/** Writes all of a text to a file that may be a pipe; one that nobody reads any longer needs no more. */
+function write(file: number, text: string): void {
+  const bytes = Buffer.from(text);
+  for (let done = 0; done < bytes.length; ) {
+    try {
+      done += writeSync(file, bytes, done);
+    } catch (error) {
+      const { code } = error as NodeJS.ErrnoException;
+      if (code === "EPIPE") return;
+      // The reader of a pipe is slower than this writes: wait a moment, for its sake alone.
+      if (code === "EAGAIN") Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 5);
+      else throw error;
+    }
+  }
 }
 
-process.exitCode = main(process.argv.slice(2));
+function run(): number {
+  try {
+    const { status, out, err } = main(process.argv.slice(2));
+    if (err) write(2, err);
+    if (out) write(1, out);
+    return status;
+  } catch (error) {
+    const { code, message } = error as NodeJS.ErrnoException;
+    write(2, code === "ENOSPC" ? "The report could not be written: the disk is full.\n" : `The report could not be made (${message}).\n`);
+    return FAILED;
+  }
+}
+
+process.exitCode = run();

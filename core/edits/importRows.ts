@@ -1,5 +1,6 @@
 // Brings in rows of a file: new ones are added, those with a known id are replaced. One edit, one undo.
 import * as z from "zod";
+import { FILE_LIMITS } from "../limits.ts";
 import { findRow, rowsOf } from "../plan/rows.ts";
 import { type ListName, type Plan, type Row, rowSchemas } from "../plan/schema.ts";
 import { type Change, changeOf } from "./change.ts";
@@ -14,7 +15,7 @@ const schema = z.strictObject({
   rows: z
     .array(z.strictObject({ list: z.enum(lists), row: z.looseObject({ id: z.string() }) }))
     .min(1)
-    .max(50_000),
+    .max(FILE_LIMITS.rows),
 });
 
 export const importRows: EditKind<z.infer<typeof schema>> & { schema: typeof schema } = {

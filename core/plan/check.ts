@@ -1,5 +1,6 @@
 // The rules between rows: references, order of dates, what a task or an assignment may state.
 
+import { LEAST_DAY_HOURS, MOST_LEVELS, MOST_PLAN_YEARS, MOST_SUGGESTIONS } from "../limits.ts";
 import { type Fault, faultText, placeOf } from "./faults.ts";
 import { nearestWord } from "./nearestWord.ts";
 import { findRow, rowById, rowsOf } from "./rows.ts";
@@ -98,14 +99,7 @@ function checkRow(
       if (id !== undefined && !rowById(plan[target]).has(id))
         fault(
           path,
-          faultText.noSuch(
-            listWords[target],
-            id,
-            nearestWord(
-              id,
-              (plan[target] as readonly { id: unknown }[]).flatMap((row) => (typeof row.id === "string" ? [row.id] : [])),
-            ),
-          ),
+          faultText.noSuch(listWords[target], id, faults.length < MOST_SUGGESTIONS ? nearestWord(id, idsOf(plan[target])) : null),
         );
     },
     order(from, to, path) {
@@ -114,6 +108,8 @@ function checkRow(
   };
   (rowChecks[list] as (row: Row, scene: Scene) => void)(row, scene);
 }
+
+const idsOf = (rows: readonly { id: unknown }[]): string[] => rows.flatMap(({ id }) => (typeof id === "string" ? [id] : []));
 
 const rowChecks: { [L in ListName]: (row: Row<L>, scene: Scene) => void } = {
   calendars: checkCalendar,
@@ -160,6 +156,8 @@ export const listWords: Record<ListName, string> = {
 
 function checkSettings(plan: Plan, faults: Fault[]): void {
   const { planStart, planEnd } = plan.settings;
+  const years = Number(planEnd.slice(0, 4)) - Number(planStart.slice(0, 4));
+  if (years > MOST_PLAN_YEARS) faults.push({ place: "settings.planEnd", message: faultText.tooFar(planEnd, MOST_PLAN_YEARS) });
   if (planEnd < planStart) faults.push({ place: "settings.planEnd", message: faultText.endsBeforeStart(planStart, planEnd) });
   const band = plan.settings.levelBand;
   if (band && band.low > band.high)
@@ -167,7 +165,7 @@ function checkSettings(plan: Plan, faults: Fault[]): void {
 }
 
 function checkCalendar(calendar: Calendar, { fault, order }: Scene): void {
-  if (calendar.week.every((hours) => hours === 0)) fault(["week"], faultText.noWorkingWeekday(calendar.name));
+  if (calendar.week.every((hours) => hours < LEAST_DAY_HOURS)) fault(["week"], faultText.noWorkingWeekday(calendar.name, LEAST_DAY_HOURS));
   calendar.exceptions.forEach(({ from, to }, at) => {
     order(from, to, ["exceptions", at, "to"]);
   });
@@ -317,7 +315,7 @@ function checkTemplate(template: Template, { fault, reference }: Scene): void {
   reference("calendars", template.calendarId, ["calendarId"]);
   const own = new Set(template.tasks.map(({ id }) => id));
   const inside = (id: string | undefined, path: PropertyKey[]) => {
-    if (id !== undefined && !own.has(id)) fault(path, faultText.noSuch("task of the template", id, nearestWord(id, [...own])));
+    if (id !== undefined && !own.has(id)) fault(path, faultText.noSuch("task of the template", id, null));
   };
   template.tasks.forEach(({ parentId }, at) => {
     inside(parentId, ["tasks", at, "parentId"]);
@@ -351,19 +349,30 @@ function checkRequest(request: WorkRequest, { fault, reference }: Scene): void {
 
 function checkParents(plan: Plan, faults: Fault[]): void {
   for (const list of ["tasks", "teams"] as const) {
-    const sound = new Set<string>();
-    plan[list].forEach((row, at) => {
-      const chain: string[] = [];
-      let current: Task | Team | undefined = row;
-      while (current && !sound.has(current.id)) {
-        if (chain.includes(current.id)) {
-          faults.push({ place: `${list}[${at}].parentId`, message: faultText.parentCycle([...chain, current.id]) });
-          break;
-        }
-        chain.push(current.id);
-        current = findRow<Task | Team>(plan[list], current.parentId);
-      }
-      for (const id of chain) sound.add(id);
-    });
+    const levels = new Map<string, number>();
+    for (const [at, row] of plan[list].entries()) {
+      const fault = parentFault(plan[list], row, levels);
+      if (fault !== null) faults.push({ place: `${list}[${at}].parentId`, message: fault });
+    }
   }
+}
+
+/** What is wrong with the ancestors of a row; null where nothing is. `levels` are those of the rows looked at so far. */
+function parentFault(rows: readonly (Task | Team)[], row: Task | Team, levels: Map<string, number>): string | null {
+  const chain = new Set<string>();
+  let current: Task | Team | undefined = row;
+  let fault: string | null = null;
+  while (current && !levels.has(current.id) && fault === null) {
+    if (chain.has(current.id)) fault = faultText.parentCycle([...chain, current.id]);
+    chain.add(current.id);
+    current = findRow(rows, current.parentId);
+  }
+  const known = (current && levels.get(current.id)) ?? 0;
+  const level = known + chain.size;
+  if (level > MOST_LEVELS) fault ??= faultText.tooDeep(MOST_LEVELS);
+  // What lies below something that is at fault is not told again.
+  [...chain].forEach((id, at) => {
+    levels.set(id, fault === null ? level - at : 1);
+  });
+  return fault;
 }

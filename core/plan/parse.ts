@@ -1,8 +1,10 @@
 // From the text of a plan file to a plan, or to every fault in it at once.
 import type * as z from "zod";
+import { MOST_NESTING } from "../limits.ts";
 import { checkPlan, faultsBetweenRows } from "./check.ts";
 import { type Fault, faultText, placeOf } from "./faults.ts";
 import { fitOf } from "./fits.ts";
+import { parseJson } from "./nesting.ts";
 import { type Plan, planSchema, rowSchemas } from "./schema.ts";
 
 export type Parsed = { plan: Plan; faults: readonly [] } | { plan: null; faults: Fault[] };
@@ -12,7 +14,7 @@ export type Parsed = { plan: Plan; faults: readonly [] } | { plan: null; faults:
 export function parsePlan(text: string): Parsed {
   let value: unknown;
   try {
-    value = JSON.parse(text);
+    value = parseJson(text, MOST_NESTING);
   } catch (error) {
     return { plan: null, faults: [{ place: "", message: faultText.notJson((error as Error).message) }] };
   }

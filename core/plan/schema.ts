@@ -1,11 +1,12 @@
 // What a plan file may hold: the one definition of every list and key, as a Zod schema.
 import * as z from "zod";
+import { MOST_ID_LETTERS, MOST_ROWS_OF_LIST, MOST_WITHIN } from "../limits.ts";
 
 const dateText = z.string().refine(isCalendarDate, { error: "not a date" });
 // A database text cannot hold the character with the number 0.
 const isStorable = (value: string) => !value.includes("\u0000");
 const storable = { error: "holds a character that cannot be kept" };
-const id = z.string().min(1).max(120).refine(isStorable, storable);
+const id = z.string().min(1).max(MOST_ID_LETTERS).refine(isStorable, storable);
 const name = z.string().min(1).max(300).refine(isStorable, storable);
 const text = z.string().max(20_000).refine(isStorable, storable);
 const hours = z.number().min(0).max(1_000_000);
@@ -43,7 +44,7 @@ const calendar = z.strictObject({
   id,
   name,
   week,
-  exceptions: z.array(z.strictObject({ from: dateText, to: dateText, hours: hoursOfDay, name })),
+  exceptions: z.array(z.strictObject({ from: dateText, to: dateText, hours: hoursOfDay, name })).max(MOST_WITHIN.days),
 });
 
 const named = z.strictObject({ id, name });
@@ -71,16 +72,16 @@ const person = z.strictObject({
   id,
   name,
   email: z.string().max(300).refine(isStorable, storable).optional(),
-  roleIds: z.array(id),
-  skills: z.array(skillLevel).optional(),
+  roleIds: z.array(id).max(MOST_WITHIN.marks),
+  skills: z.array(skillLevel).max(MOST_WITHIN.marks).optional(),
   calendarId: id,
   employedFrom: dateText.optional(),
   employedTo: dateText.optional(),
   location: name.optional(),
   kind: z.enum(["employee", "contractor"]).optional(),
-  patterns: z.array(pattern).optional(),
-  timeOff: z.array(timeOffSchema).optional(),
-  overtime: z.array(overtime).optional(),
+  patterns: z.array(pattern).max(MOST_WITHIN.spans).optional(),
+  timeOff: z.array(timeOffSchema).max(MOST_WITHIN.spans).optional(),
+  overtime: z.array(overtime).max(MOST_WITHIN.spans).optional(),
 });
 
 const team = z.strictObject({
@@ -88,7 +89,7 @@ const team = z.strictObject({
   name,
   handle: z.string().min(1).max(60).refine(isStorable, storable),
   parentId: id.optional(),
-  memberIds: z.array(id),
+  memberIds: z.array(id).max(MOST_WITHIN.members),
   projectId: id.optional(),
   description: text.optional(),
 });
@@ -117,7 +118,7 @@ const rateTable = z.strictObject({
     .string()
     .regex(/^[A-Z]{3}$/)
     .optional(),
-  entries: z.array(rateEntry),
+  entries: z.array(rateEntry).max(MOST_WITHIN.rates),
 });
 
 const project = z.strictObject({
@@ -154,7 +155,7 @@ const task = z.strictObject({
   durationDays: workingDays.optional(),
   effortHours: hours.optional(),
   roleId: id.optional(),
-  skills: z.array(skillLevel).optional(),
+  skills: z.array(skillLevel).max(MOST_WITHIN.marks).optional(),
   calendarId: id.optional(),
   priority: z.int().min(1).max(5).optional(),
   percentComplete: percent.optional(),
@@ -168,7 +169,7 @@ const task = z.strictObject({
   staggerDays: workingDays.optional(),
   fixedCost: money.optional(),
   fixedCostAccrual: accrual.optional(),
-  tags: z.array(z.string().min(1).max(60).refine(isStorable, storable)).optional(),
+  tags: z.array(z.string().min(1).max(60).refine(isStorable, storable)).max(MOST_WITHIN.marks).optional(),
   notes: text.optional(),
   /** What came of work that was said to be done; `reason` says why it was sent back. */
   review: z.strictObject({ state: z.enum(["accepted", "sentBack"]), reason: text.optional() }).optional(),
@@ -194,7 +195,10 @@ const assignment = z.strictObject({
   percent: z.number().min(0).max(1000).optional(),
   hoursPerDay: hoursOfDay.optional(),
   hoursPerWeek: z.number().min(0).max(168).optional(),
-  custom: z.array(z.strictObject({ from: dateText, to: dateText, hours })).optional(),
+  custom: z
+    .array(z.strictObject({ from: dateText, to: dateText, hours }))
+    .max(MOST_WITHIN.periods)
+    .optional(),
   /** The day its task began when the hours were typed: they follow it from there. */
   customFrom: dateText.optional(),
   shape: z.enum(["even", "early", "late", "peak"]).optional(),
@@ -304,30 +308,32 @@ export const rowSchemas = {
   requests: request,
 } as const;
 
+const rowList = <S extends z.ZodType>(row: S) => z.array(row).max(MOST_ROWS_OF_LIST);
+
 /** A whole plan file, version 1. Cross references are checked apart, by `checkPlan`. */
 export const planSchema = z.strictObject({
   format: z.literal("mindful-roster-plan"),
   version: z.literal(1),
   settings,
-  calendars: z.array(calendar),
-  roles: z.array(named),
-  skills: z.array(skill),
-  people: z.array(person),
-  teams: z.array(team),
-  materials: z.array(material),
-  exchangeRates: z.array(exchangeRate),
-  rateTables: z.array(rateTable),
-  clients: z.array(named),
-  projects: z.array(project),
-  tasks: z.array(task),
-  links: z.array(link),
-  assignments: z.array(assignment),
-  expenses: z.array(expense),
-  templates: z.array(template).default([]),
-  comments: z.array(comment).default([]),
-  views: z.array(view).default([]),
-  acceptances: z.array(acceptance).default([]),
-  requests: z.array(request).default([]),
+  calendars: rowList(calendar),
+  roles: rowList(named),
+  skills: rowList(skill),
+  people: rowList(person),
+  teams: rowList(team),
+  materials: rowList(material),
+  exchangeRates: rowList(exchangeRate),
+  rateTables: rowList(rateTable),
+  clients: rowList(named),
+  projects: rowList(project),
+  tasks: rowList(task),
+  links: rowList(link),
+  assignments: rowList(assignment),
+  expenses: rowList(expense),
+  templates: rowList(template).default([]),
+  comments: rowList(comment).default([]),
+  views: rowList(view).default([]),
+  acceptances: rowList(acceptance).default([]),
+  requests: rowList(request).default([]),
 });
 
 export type Plan = z.infer<typeof planSchema>;

@@ -1,7 +1,9 @@
 // Settles edits: checks them again, applies them to the newest plan, answers with what has changed or why not.
 
 import { makerOf, type Settled, settleSchema, sinceOf } from "../../../client/messages.ts";
+import { MOST_BYTES, MOST_NESTING } from "../../../core/limits.ts";
 import { faultText } from "../../../core/plan/faults.ts";
+import { parseJson } from "../../../core/plan/nesting.ts";
 import { schemaFaults } from "../../../core/plan/parse.ts";
 import { StoreClosed } from "../../../store/planStore.ts";
 import { readText, TooLarge } from "../../body.ts";
@@ -9,9 +11,6 @@ import { BUILT_IN_USER, openStore } from "../../host.ts";
 import { logFailure } from "../../log.ts";
 
 export const dynamic = "force-dynamic";
-
-/** Room for bringing in some ten thousand rows; other edits are a thousandth of it. */
-const MOST_BYTES = 16_000_000;
 
 /** What has changed since a revision, for those whom the stream of events does not reach. */
 export async function GET(request: Request): Promise<Response> {
@@ -25,7 +24,7 @@ export async function GET(request: Request): Promise<Response> {
 export async function POST(request: Request): Promise<Response> {
   let value: unknown;
   try {
-    value = JSON.parse(await readText(request, MOST_BYTES));
+    value = parseJson(await readText(request, MOST_BYTES.edit), MOST_NESTING);
   } catch (error) {
     if (error instanceof TooLarge) return refuse(413, "This edit is larger than 16 MB and was not made. Make it in smaller parts.");
     return refuse(400, "This edit is not JSON and was not made.");

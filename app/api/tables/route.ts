@@ -1,4 +1,5 @@
 // Tables in and out: GET gives one as CSV or XLSX, POST reads a file into rows of texts. Nothing is written here.
+import { MOST_BYTES } from "../../../core/limits.ts";
 import { tableKinds } from "../../../core/tables/preview.ts";
 import { type TableName, tableNames } from "../../../core/tables/table.ts";
 import { writeCsv } from "../../../interchange/csv.ts";
@@ -9,8 +10,6 @@ import { readBytes, TooLarge } from "../../body.ts";
 import { openStore } from "../../host.ts";
 
 export const dynamic = "force-dynamic";
-
-const MOST_BYTES = 20_000_000;
 
 export async function GET(request: Request): Promise<Response> {
   const { searchParams } = new URL(request.url);
@@ -42,7 +41,7 @@ function file(body: BodyInit, ending: string, name: string, type: string): Respo
 export async function POST(request: Request): Promise<Response> {
   const name = new URL(request.url).searchParams.get("name") ?? "file";
   try {
-    return Response.json(await readTable(await readBytes(request, MOST_BYTES), name));
+    return Response.json(await readTable(await readBytes(request, MOST_BYTES.file), name));
   } catch (error) {
     if (error instanceof TooLarge) return refuse(413, "This file is larger than 20 MB. Bring it in parts.");
     if (error instanceof UnreadableFile) return refuse(422, error.message);

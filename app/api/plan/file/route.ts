@@ -1,4 +1,5 @@
 // The plan as a file: download, and upload in two steps (what it holds, then replace).
+import { MOST_BYTES, MOST_FAULTS_TOLD } from "../../../../core/limits.ts";
 import { faultLine } from "../../../../core/plan/faults.ts";
 import { parsePlan } from "../../../../core/plan/parse.ts";
 import type { Plan } from "../../../../core/plan/schema.ts";
@@ -6,9 +7,6 @@ import { readText, TooLarge } from "../../../body.ts";
 import { BUILT_IN_USER, openStore } from "../../../host.ts";
 
 export const dynamic = "force-dynamic";
-
-const MOST_BYTES = 48_000_000;
-const MOST_FAULTS = 200;
 
 export async function GET(): Promise<Response> {
   const { plan, revision } = (await openStore()).snapshot();
@@ -30,17 +28,17 @@ export async function GET(): Promise<Response> {
 export async function POST(request: Request): Promise<Response> {
   let text: string;
   try {
-    text = await readText(request, MOST_BYTES);
+    text = await readText(request, MOST_BYTES.plan);
   } catch (error) {
     if (!(error instanceof TooLarge)) throw error;
     return Response.json(
-      { faults: [`This file is larger than ${MOST_BYTES / 1e6} MB, the most a plan may be. Nothing was changed.`] },
+      { faults: [`This file is larger than ${MOST_BYTES.plan / 1e6} MB, the most a plan may be. Nothing was changed.`] },
       { status: 413 },
     );
   }
   const parsed = parsePlan(text);
   if (!parsed.plan) {
-    const lines = parsed.faults.slice(0, MOST_FAULTS).map(faultLine);
+    const lines = parsed.faults.slice(0, MOST_FAULTS_TOLD).map(faultLine);
     const more = parsed.faults.length - lines.length;
     return Response.json({ faults: more > 0 ? [...lines, `… and ${more} more.`] : lines }, { status: 422 });
   }

@@ -1,16 +1,17 @@
 // Rows of texts as a CSV file: what an import has refused, to be corrected and brought again.
 import * as z from "zod";
+import { FILE_LIMITS, MOST_BYTES, MOST_NESTING } from "../../../../core/limits.ts";
+import { parseJson } from "../../../../core/plan/nesting.ts";
 import { writeCsv } from "../../../../interchange/csv.ts";
 import { readText, TooLarge } from "../../../body.ts";
 
 export const dynamic = "force-dynamic";
 
-const MOST_BYTES = 20_000_000;
-const rowsSchema = z.array(z.array(z.string())).max(50_001);
+const rowsSchema = z.array(z.array(z.string())).max(FILE_LIMITS.rows + 1);
 
 export async function POST(request: Request): Promise<Response> {
   try {
-    const rows = rowsSchema.safeParse(JSON.parse(await readText(request, MOST_BYTES)));
+    const rows = rowsSchema.safeParse(parseJson(await readText(request, MOST_BYTES.file), MOST_NESTING));
     if (!rows.success) return Response.json({ message: "Rows of texts belong here." }, { status: 400 });
     return new Response(writeCsv(rows.data), { headers: { "content-type": "text/csv; charset=utf-8" } });
   } catch (error) {
