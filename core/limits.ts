@@ -55,7 +55,7 @@ export const FILE_LIMITS = {
   /** Sheets of a workbook. */
   sheets: 50,
   /** Bytes that a packed workbook may unpack to. */
-  unpackedBytes: 300_000_000,
+  unpackedBytes: 150_000_000,
   /** Events of a calendar, and how often and for how many years a repeating one is followed. */
   events: 50_000,
   repeats: 400,

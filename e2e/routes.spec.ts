@@ -99,7 +99,7 @@ test("nobody writes in another one's name, not even among other edits", async ()
   const single = { kind: "addComment", comment };
   for (const edit of [single, { kind: "together", words: "several", edits: [single] }]) {
     const answer = await post("/api/edits", JSON.stringify({ base: revision, request: { kind: "edit", edit, key: `k-${edit.kind}` } }));
-    expect(answer.status, answer.text).toBe(403);
+    expect(answer.status, answer.text).toBe(409);
     expect(answer.text).toContain("written in one’s own name");
   }
   expect(JSON.parse((await get("/api/plan")).text).revision).toBe(revision);

@@ -1,13 +1,10 @@
 // iCalendar (RFC 5545): events as a table of days, and work or leave as events.
 import ICAL from "ical.js";
+import { FILE_LIMITS } from "../core/limits.ts";
 import { type TextTable, UnreadableFile } from "./textTable.ts";
 
 // A folded line begins with a space that the library leaves out of its count of 75 octets.
 ICAL.foldLength = 74;
-
-const MOST_REPEATS = 400;
-/** Repeating events are followed this far from their first day. */
-const MOST_YEARS = 5;
 
 /** The events of a calendar as a table: first and last day, hours where it is not whole days, title, e-mail.
  * Repeating events give a row each time, for five years at most.
@@ -19,19 +16,44 @@ export function eventsTable(text: string, name: string): TextTable {
   } catch (error) {
     throw new UnreadableFile(`This calendar could not be read: ${(error as Error).message}`);
   }
-  const rows = calendar.getAllSubcomponents("vevent").flatMap(rowsOf);
+  const events = calendar.getAllSubcomponents("vevent");
+  if (events.length > FILE_LIMITS.events)
+    throw new UnreadableFile(`This calendar has more than ${FILE_LIMITS.events.toLocaleString("en-GB")} events. Bring it in parts.`);
+  const replaced = replacedTimes(events);
+  const rows: string[][] = [];
+  for (const event of events) {
+    rows.push(...rowsOf(event, replaced.get(uidOf(event)) ?? []));
+    if (rows.length > FILE_LIMITS.rows)
+      throw new UnreadableFile(
+        `The events of this calendar take more than ${FILE_LIMITS.rows.toLocaleString("en-GB")} rows. Bring it in parts.`,
+      );
+  }
   return { name, rows: [["From", "To", "Hours", "Title", "E-mail"], ...rows.sort((a, b) => (a[0] < b[0] ? -1 : 1))] };
 }
 
-function rowsOf(component: ICAL.Component): string[][] {
-  const event = new ICAL.Event(component);
+const uidOf = (component: ICAL.Component): string => String(component.getFirstPropertyValue("uid") ?? "");
+
+/** Events that stand in for one time of a series, by the series. The library would look for them among all events, for each. */
+function replacedTimes(events: readonly ICAL.Component[]): Map<string, ICAL.Component[]> {
+  const bySeries = new Map<string, ICAL.Component[]>();
+  for (const event of events) {
+    if (!event.hasProperty("recurrence-id")) continue;
+    const known = bySeries.get(uidOf(event));
+    if (known) known.push(event);
+    else bySeries.set(uidOf(event), [event]);
+  }
+  return bySeries;
+}
+
+function rowsOf(component: ICAL.Component, exceptions: ICAL.Component[]): string[][] {
+  const event = new ICAL.Event(component, component.hasProperty("recurrence-id") ? undefined : { exceptions });
   // An event that replaces one of a series comes as an event of its own as well.
   if (!component.hasProperty("dtstart")) return [];
   const rows: string[][] = [];
   const iterator = event.isRecurring() ? event.iterator() : null;
-  const limit = event.startDate.year + MOST_YEARS;
+  const limit = event.startDate.year + FILE_LIMITS.repeatYears;
   let start: ICAL.Time | null = iterator ? iterator.next() : event.startDate;
-  while (start && start.year < limit && rows.length < MOST_REPEATS) {
+  while (start && start.year < limit && rows.length < FILE_LIMITS.repeats) {
     rows.push(rowOf(start, event, component));
     start = iterator ? iterator.next() : null;
   }

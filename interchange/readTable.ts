@@ -1,10 +1,9 @@
 // Reading a file that people keep a table in: CSV in whatever encoding and delimiter, XLSX, iCalendar.
+import { FILE_LIMITS } from "../core/limits.ts";
 import { readCsv } from "./csv.ts";
 import { eventsTable } from "./ical.ts";
 import { type TextTable, UnreadableFile } from "./textTable.ts";
 import { readXlsx } from "./xlsx.ts";
-
-const MOST_ROWS = 50_000;
 
 /** Reads a file by what it holds; its name only helps where the content leaves it open.
  * @returns Its sheets, and what is worth knowing of how it was read.
@@ -23,8 +22,8 @@ export async function readTable(bytes: Uint8Array, name: string): Promise<{ tabl
 function within(tables: TextTable[]): TextTable[] {
   const filled = tables.filter(({ rows }) => rows.length > 0);
   if (filled.length === 0) throw new UnreadableFile("This file has no rows.");
-  const long = filled.find(({ rows }) => rows.length > MOST_ROWS + 1);
-  if (long) throw new UnreadableFile(`"${long.name}" has more than ${MOST_ROWS.toLocaleString("en-GB")} rows. Bring it in parts.`);
+  const long = filled.find(({ rows }) => rows.length > FILE_LIMITS.rows + 1);
+  if (long) throw new UnreadableFile(`"${long.name}" has more than ${FILE_LIMITS.rows.toLocaleString("en-GB")} rows. Bring it in parts.`);
   return filled;
 }
 

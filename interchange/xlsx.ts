@@ -3,14 +3,17 @@ import readXlsxFile from "read-excel-file/node";
 import writeXlsxFile from "write-excel-file/node";
 import { safeCell } from "./csv.ts";
 import { type TextTable, UnreadableFile } from "./textTable.ts";
+import { checkWorkbook } from "./workbookSize.ts";
 
 /** The sheets of a workbook. Formulas come as the values they had when it was saved.
  * @throws {UnreadableFile} */
 export async function readXlsx(bytes: Uint8Array): Promise<TextTable[]> {
   try {
+    checkWorkbook(bytes);
     const sheets = await readXlsxFile(Buffer.from(bytes));
     return sheets.map(({ sheet, data }) => ({ name: sheet, rows: data.map((row) => row.map(textOf)) }));
   } catch (error) {
+    if (error instanceof UnreadableFile) throw error;
     throw new UnreadableFile(
       `This file could not be read as XLSX (${error instanceof Error ? error.message : "no reason given"}). Save it again, or as CSV.`,
     );

@@ -5,5 +5,6 @@ import { serve } from "./serve.mjs";
 const env = { ROSTER_DATA: process.env.ROSTER_DATA ?? ".data/demo" };
 
 installPackages();
+run(process.execPath, ["scripts/bundle.mjs"]);
 run(process.execPath, ["--import", "tsx", "demo/load.ts"], env);
 serve("dev", env);

@@ -205,11 +205,11 @@ export class PlanStore {
 
   /** Replaces the whole plan; the old one is kept as a file in the folder's `copies`.
    * @returns Where the old plan lies, or null where there was none.
-   * @throws where the disk has no room for it. */
+   * @throws {NoRoom} */
   async replace(plan: Plan, actor: string, at: string): Promise<{ revision: number; backup: string | null }> {
     const replaced = await this.#inTurn(async () => {
       const fault = await this.#roomFault(LEAST_ROOM * 4);
-      if (fault) throw new Error(fault.faults[0].message);
+      if (fault) throw new NoRoom(fault.faults[0].message);
       const backup = this.isNew ? null : await writeCopy(this.folder, this.#plan, this.#revision, at);
       const revision = this.#revision + 1;
       const words = `open the plan "${plan.settings.name}"`;
@@ -354,6 +354,9 @@ export class PlanStore {
 
 /** Nothing is taken any longer, for a reason that can be told. */
 export class StoreClosed extends Error {}
+
+/** The disk has no room for what was asked; the message says how much there is. */
+export class NoRoom extends Error {}
 
 /** Reads the numbered migrations of a folder in order. */
 export async function readMigrations(folder: string): Promise<Migration[]> {

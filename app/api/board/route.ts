@@ -3,10 +3,10 @@ import { createLoader } from "nuqs/server";
 import { boardOf } from "../../../core/answers/board.ts";
 import { horizonOf, periodSettingsOf, todayOf } from "../../../core/calendar/horizon.ts";
 import { writeCsv } from "../../../interchange/csv.ts";
-import { writeXlsx } from "../../../interchange/xlsx.ts";
 import { windowFrom } from "../../../ui/timeWindow.ts";
 import { boardViewOf, viewParams } from "../../../views/balance/balanceParams.ts";
 import { boardTable } from "../../../views/balance/boardTable.ts";
+import { fileWork } from "../../files.ts";
 import { clockDay, currentModel } from "../../host.ts";
 
 export const dynamic = "force-dynamic";
@@ -26,11 +26,16 @@ export async function GET(request: Request): Promise<Response> {
   const board = boardOf(model, { ...window, open: [], view: boardViewOf(params), countsTasks: params.show === "tasks" });
   const rows = boardTable(board, params.show);
   const isCsv = format === "csv";
-  return new Response(isCsv ? writeCsv(rows) : new Uint8Array(await writeXlsx([{ name: "Balance", rows }])), {
+  return new Response(isCsv ? writeCsv(rows) : await asWorkbook(rows, request.signal), {
     headers: {
       "content-type": isCsv ? "text/csv; charset=utf-8" : XLSX_TYPE,
       "content-disposition": `attachment; filename="balance.${format}"`,
       "cache-control": "no-store",
     },
   });
+}
+
+async function asWorkbook(rows: string[][], signal: AbortSignal): Promise<Uint8Array<ArrayBuffer>> {
+  const bytes = await fileWork().do<"writeXlsx">({ kind: "writeXlsx", tables: [{ name: "Balance", rows }] }, signal);
+  return bytes as Uint8Array<ArrayBuffer>;
 }

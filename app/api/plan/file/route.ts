@@ -1,10 +1,14 @@
 // The plan as a file: download, and upload in two steps (what it holds, then replace).
 import { MOST_BYTES, MOST_FAULTS_TOLD } from "../../../../core/limits.ts";
-import { faultLine } from "../../../../core/plan/faults.ts";
-import { parsePlan } from "../../../../core/plan/parse.ts";
+import { type Fault, faultLine } from "../../../../core/plan/faults.ts";
 import type { Plan } from "../../../../core/plan/schema.ts";
-import { readText, TooLarge } from "../../../body.ts";
+import { TooMuchAtOnce } from "../../../../interchange/fileWork.ts";
+import { UnreadableFile } from "../../../../interchange/textTable.ts";
+import { NoRoom, StoreClosed } from "../../../../store/planStore.ts";
+import { readBytes, TooLarge } from "../../../body.ts";
+import { fileWork } from "../../../files.ts";
 import { BUILT_IN_USER, openStore } from "../../../host.ts";
+import { logFailure } from "../../../log.ts";
 
 export const dynamic = "force-dynamic";
 
@@ -26,27 +30,33 @@ export async function GET(): Promise<Response> {
 
 /** Checks a plan file and says what it holds; with `?replace=yes` it becomes the plan. */
 export async function POST(request: Request): Promise<Response> {
-  let text: string;
   try {
-    text = await readText(request, MOST_BYTES.plan);
+    const bytes = await readBytes(request, MOST_BYTES.plan);
+    const { plan, faults } = await fileWork().do<"readPlan">({ kind: "readPlan", bytes }, request.signal);
+    if (!plan) return refuse(422, toldFaults(faults));
+    const holds = holdings(plan);
+    if (new URL(request.url).searchParams.get("replace") !== "yes") return Response.json({ faults: [], holds });
+    const store = await openStore();
+    const { revision, backup } = await store.replace(plan, BUILT_IN_USER.id, new Date().toISOString());
+    return Response.json({ faults: [], holds, revision, backup: backup?.split(/[\\/]/).slice(-2).join("/") ?? null });
   } catch (error) {
-    if (!(error instanceof TooLarge)) throw error;
-    return Response.json(
-      { faults: [`This file is larger than ${MOST_BYTES.plan / 1e6} MB, the most a plan may be. Nothing was changed.`] },
-      { status: 413 },
-    );
+    if (error instanceof TooLarge)
+      return refuse(413, [`This file is larger than ${MOST_BYTES.plan / 1e6} MB, the most a plan may be. Nothing was changed.`]);
+    if (error instanceof UnreadableFile) return refuse(422, [error.message]);
+    if (error instanceof NoRoom || error instanceof TooMuchAtOnce || error instanceof StoreClosed) return refuse(503, [error.message]);
+    logFailure(error);
+    return refuse(500, ["This plan could not be opened, for a reason that the server has written to its log. Nothing was changed."]);
   }
-  const parsed = parsePlan(text);
-  if (!parsed.plan) {
-    const lines = parsed.faults.slice(0, MOST_FAULTS_TOLD).map(faultLine);
-    const more = parsed.faults.length - lines.length;
-    return Response.json({ faults: more > 0 ? [...lines, `… and ${more} more.`] : lines }, { status: 422 });
-  }
-  const holds = holdings(parsed.plan);
-  if (new URL(request.url).searchParams.get("replace") !== "yes") return Response.json({ faults: [], holds });
-  const store = await openStore();
-  const { revision, backup } = await store.replace(parsed.plan, BUILT_IN_USER.id, new Date().toISOString());
-  return Response.json({ faults: [], holds, revision, backup: backup?.split(/[\\/]/).slice(-2).join("/") ?? null });
+}
+
+function toldFaults(faults: readonly Fault[]): string[] {
+  const lines = faults.slice(0, MOST_FAULTS_TOLD).map(faultLine);
+  const more = faults.length - lines.length;
+  return more > 0 ? [...lines, `… and ${more} more.`] : lines;
+}
+
+function refuse(status: number, faults: string[]): Response {
+  return Response.json({ faults }, { status });
 }
 
 function holdings({ settings, people, projects, tasks, assignments, rateTables }: Plan) {

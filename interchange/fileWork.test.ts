@@ -1,0 +1,106 @@
+// Files that would stop everybody else: each is given up with a sentence, and this thread is free all the while.
+
+import { join } from "node:path";
+import { strToU8, zipSync } from "fflate";
+import { expect, test } from "vitest";
+import { FileWork } from "./fileWork.ts";
+import { eventsTable } from "./ical.ts";
+import { readTable } from "./readTable.ts";
+import { writeXlsx } from "./xlsx.ts";
+
+const script = join(import.meta.dirname, "../dist/files.mjs");
+const limits = { milliseconds: 3_000, megabytes: 200, atOnce: 2, waiting: 3 };
+const read = (content: string | Uint8Array, name = "file", own: Partial<typeof limits> = {}) =>
+  new FileWork(script, { ...limits, ...own }).do<"readTable">({
+    kind: "readTable",
+    bytes: typeof content === "string" ? new TextEncoder().encode(content) : content,
+    name,
+  });
+
+const sheet = (cells: string) =>
+  `<?xml version="1.0"?><worksheet xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"><sheetData>${cells}</sheetData></worksheet>`;
+
+/** A workbook with one sheet, as small as one can be. */
+async function workbook(xml: string): Promise<Uint8Array> {
+  const { unzipSync } = await import("fflate");
+  const files = unzipSync(new Uint8Array(await writeXlsx([{ name: "One", rows: [["A"]] }])));
+  return zipSync({ ...files, "xl/worksheets/sheet1.xml": strToU8(xml) }, { level: 1 });
+}
+
+const event = (uid: number, more = "") =>
+  `BEGIN:VEVENT\r\nUID:${uid}\r\nDTSTART;VALUE=DATE:20270201\r\nSUMMARY:Away\r\n${more}END:VEVENT\r\n`;
+const calendar = (events: string) => `BEGIN:VCALENDAR\r\nVERSION:2.0\r\n${events}END:VCALENDAR\r\n`;
+
+test("a cell at the far corner of a sheet is noticed before a table is made of it", async () => {
+  const far = await workbook(sheet('<row r="1048576"><c r="XFD1048576" t="n"><v>1</v></c></row>'));
+  expect(far.length).toBeLessThan(8_000);
+  await expect(read(far)).rejects.toThrow(/reaches to cell XFD1048576, further than is read/);
+});
+
+test("a workbook that unpacks to much more than it is, is given up while it is unpacked", async () => {
+  const bomb = await workbook(`${sheet("")}${" ".repeat(160_000_000)}`);
+  expect(bomb.length).toBeLessThan(1_000_000);
+  await expect(read(bomb, "bomb.xlsx", { milliseconds: 30_000 })).rejects.toThrow(/unpacks to more than 150 MB/);
+}, 60_000);
+
+test("rows, columns and cells are counted while a text is read", async () => {
+  await expect(read(`a\n${"1\n".repeat(60_000)}`, "a.csv")).rejects.toThrow(/more than 50,000 rows/);
+  await expect(read(`a\n${"1,".repeat(1_000_000)}\n`, "a.csv")).rejects.toThrow(/more than 500 columns in row 2/);
+  await expect(read(`${`${"1,".repeat(499)}1\n`.repeat(4_100)}`, "a.csv")).rejects.toThrow(/more than 2,000,000 cells/);
+});
+
+test("an event that never comes takes no longer than a file may, and others are read meanwhile", async () => {
+  const never = read(calendar(event(1, "RRULE:FREQ=DAILY;BYMONTH=2;BYMONTHDAY=30\r\n")), "a.ics");
+  let turns = 0;
+  const counting = setInterval(() => turns++, 10);
+  expect((await read("Name\nInes\n")).tables[0].rows).toEqual([["Name"], ["Ines"]]);
+  await expect(never).rejects.toThrow(/takes longer than 3 s to read and was given up/);
+  clearInterval(counting);
+  expect(turns).toBeGreaterThan(50);
+});
+
+test("a file that takes more memory than there is for one ends its thread alone", async () => {
+  const many = `a,b\n${`${"x".repeat(40)},${"y".repeat(40)}\n`.repeat(49_000)}`;
+  await expect(read(many, "a.csv", { megabytes: 8 })).rejects.toThrow(/takes more memory than there is for one/);
+});
+
+test("more files than can be read at once wait, and beyond that are sent away", async () => {
+  const work = new FileWork(script, limits);
+  const ask = () => work.do<"readTable">({ kind: "readTable", bytes: new TextEncoder().encode("Name\nInes\n"), name: "a.csv" });
+  const answers = await Promise.allSettled(Array.from({ length: 8 }, ask));
+  expect(answers.filter(({ status }) => status === "fulfilled")).toHaveLength(5);
+  expect(answers.filter((answer) => answer.status === "rejected" && /Try again in a moment/.test(answer.reason.message))).toHaveLength(3);
+});
+
+test("who leaves ends the work", async () => {
+  const leaving = new AbortController();
+  const bytes = new TextEncoder().encode(calendar(event(1, "RRULE:FREQ=DAILY;BYMONTH=2;BYMONTHDAY=30\r\n")));
+  const work = new FileWork(script, limits).do<"readTable">({ kind: "readTable", bytes, name: "a.ics" }, leaving.signal);
+  leaving.abort();
+  await expect(work).rejects.toThrow(/called off/);
+});
+
+test("events of a calendar are read in a time that grows with their number, not with its square", async () => {
+  const time = (count: number) => {
+    const text = calendar(Array.from({ length: count }, (_, at) => event(at)).join(""));
+    const start = performance.now();
+    expect(eventsTable(text, "a").rows).toHaveLength(count + 1);
+    return performance.now() - start;
+  };
+  time(500);
+  // Four times as many take about four times as long; by the square it would be sixteen.
+  const [few, many] = [Math.min(time(1_500), time(1_500)), Math.min(time(6_000), time(6_000))];
+  expect(many / few).toBeLessThan(10);
+});
+
+test("an event that stands in for one of a series is read with its series, not with others", async () => {
+  const text = calendar(
+    `${event(1, "RRULE:FREQ=WEEKLY;COUNT=2\r\n")}BEGIN:VEVENT\r\nUID:1\r\nRECURRENCE-ID;VALUE=DATE:20270208\r\nDTSTART;VALUE=DATE:20270210\r\nSUMMARY:Moved\r\nEND:VEVENT\r\n`,
+  );
+  const { tables } = await readTable(new TextEncoder().encode(text), "a.ics");
+  expect(tables[0].rows.slice(1).map(([from, , , title]) => [from, title])).toEqual([
+    ["2027-02-01", "Away"],
+    ["2027-02-08", "Away"],
+    ["2027-02-10", "Moved"],
+  ]);
+});

@@ -1,0 +1,76 @@
+// Sends work on files to a thread with limits of time and memory: a file that would stop everybody else stops that thread.
+import { Worker } from "node:worker_threads";
+import { WORK_LIMITS } from "../core/limits.ts";
+import type { FileAnswer, FileJob, FileResults } from "./fileJobs.ts";
+import { UnreadableFile } from "./textTable.ts";
+
+/** So much is under way already that this has to wait for another time. */
+export class TooMuchAtOnce extends Error {
+  constructor() {
+    super("Other files are being read just now. Try again in a moment.");
+  }
+}
+
+export interface WorkLimits {
+  milliseconds: number;
+  megabytes: number;
+  atOnce: number;
+  waiting: number;
+}
+
+/** A place where work on files is done. */
+export class FileWork {
+  #underWay = 0;
+  readonly #waiting: (() => void)[] = [];
+
+  /** @param script The thread's program, bundled. */
+  constructor(
+    private readonly script: string,
+    private readonly limits: WorkLimits = WORK_LIMITS,
+  ) {}
+
+  /** Does one job.
+   * @param signal Ends it: whoever asked has gone.
+   * @throws {UnreadableFile} where the file cannot be read, or takes more time or memory than there is for one.
+   * @throws {TooMuchAtOnce} */
+  async do<K extends FileJob["kind"]>(job: Extract<FileJob, { kind: K }>, signal?: AbortSignal): Promise<FileResults[K]> {
+    if (this.#waiting.length >= this.limits.waiting) throw new TooMuchAtOnce();
+    if (this.#underWay >= this.limits.atOnce) await new Promise<void>((resolve) => this.#waiting.push(resolve));
+    this.#underWay++;
+    try {
+      const answer = await this.#run<K>(job, signal);
+      if ("refused" in answer) throw new UnreadableFile(answer.refused);
+      return answer.result;
+    } finally {
+      this.#underWay--;
+      this.#waiting.shift()?.();
+    }
+  }
+
+  #run<K extends keyof FileResults>(job: FileJob, signal?: AbortSignal): Promise<FileAnswer<K>> {
+    return new Promise((resolve, reject) => {
+      const { megabytes, milliseconds } = this.limits;
+      const worker = new Worker(this.script, { resourceLimits: { maxOldGenerationSizeMb: megabytes } });
+      const end = (settle: () => void) => {
+        clearTimeout(timer);
+        signal?.removeEventListener("abort", leave);
+        void worker.terminate();
+        settle();
+      };
+      const leave = () => end(() => reject(new UnreadableFile("This was called off. Nothing was changed.")));
+      const timer = setTimeout(() => {
+        const text = `This file takes longer than ${milliseconds / 1000} s to read and was given up. Bring it in parts, or save it as CSV.`;
+        end(() => reject(new UnreadableFile(text)));
+      }, milliseconds);
+      if (signal?.aborted) leave();
+      signal?.addEventListener("abort", leave);
+      worker.once("message", (answer: FileAnswer<K>) => end(() => resolve(answer)));
+      worker.once("error", (error: NodeJS.ErrnoException) => {
+        const isMemory = error.code === "ERR_WORKER_OUT_OF_MEMORY";
+        const text = "This file takes more memory than there is for one and was given up. Bring it in parts, or save it as CSV.";
+        end(() => reject(isMemory ? new UnreadableFile(text) : error));
+      });
+      worker.postMessage(job);
+    });
+  }
+}

@@ -1,0 +1,63 @@
+// What a workbook unpacks to and how far its cells reach, counted while it is unpacked piece by piece: a cell at the far
+// corner of a sheet makes a table of billions, and a small file can unpack to anything.
+import { strFromU8, Unzip, UnzipInflate } from "fflate";
+import { FILE_LIMITS } from "../core/limits.ts";
+import { UnreadableFile } from "./textTable.ts";
+
+/** Pieces so small that even the best packed one unpacks to some megabytes. */
+const PIECE_BYTES = 16_384;
+
+/** @throws {UnreadableFile} where a workbook is larger than is read. */
+export function checkWorkbook(bytes: Uint8Array): void {
+  let unpacked = 0;
+  let sheets = 0;
+  let failure: Error | null = null;
+  const unzip = new Unzip((file) => {
+    const reach = /^xl\/worksheets\/[^/]+\.xml$/.test(file.name) ? new Reach() : null;
+    if (reach) sheets++;
+    file.ondata = (error, piece) => {
+      failure ??= error;
+      unpacked += piece?.length ?? 0;
+      if (!failure && piece) reach?.read(strFromU8(piece, true));
+    };
+    file.start();
+  });
+  unzip.register(UnzipInflate);
+  for (let at = 0; at < bytes.length; at += PIECE_BYTES) {
+    unzip.push(bytes.subarray(at, at + PIECE_BYTES), at + PIECE_BYTES >= bytes.length);
+    if (failure) throw failure;
+    if (unpacked > FILE_LIMITS.unpackedBytes)
+      throw new UnreadableFile(`This workbook unpacks to more than ${FILE_LIMITS.unpackedBytes / 1e6} MB. Bring it in parts.`);
+    if (sheets > FILE_LIMITS.sheets)
+      throw new UnreadableFile(`This workbook has more than ${FILE_LIMITS.sheets} sheets. Bring it in parts.`);
+  }
+}
+
+/** How far the cells of one sheet reach. */
+class Reach {
+  #rows = 0;
+  #columns = 0;
+  /** The end of the last piece, in which a cell may have begun. */
+  #rest = "";
+
+  /** @throws {UnreadableFile} at the first cell beyond what is read. */
+  read(piece: string): void {
+    const text = this.#rest + piece;
+    for (const [, letters, digits] of text.matchAll(/<c\b[^>]*?\br="([A-Z]{1,7})(\d{1,9})"/g)) {
+      this.#rows = Math.max(this.#rows, Number(digits));
+      this.#columns = Math.max(this.#columns, columnOf(letters));
+      const isFar = this.#rows > FILE_LIMITS.rows + 1 || this.#columns > FILE_LIMITS.columns;
+      if (isFar || this.#rows * this.#columns > FILE_LIMITS.cells)
+        throw new UnreadableFile(
+          `A sheet of this workbook reaches to cell ${letters}${digits}, further than is read: ${FILE_LIMITS.rows.toLocaleString("en-GB")} rows, ${FILE_LIMITS.columns} columns, ${FILE_LIMITS.cells.toLocaleString("en-GB")} cells in all. Delete what is empty there, or bring it in parts.`,
+        );
+    }
+    this.#rest = text.slice(Math.max(0, text.lastIndexOf("<c")));
+    if (this.#rest.length > 1_000) this.#rest = "";
+  }
+}
+
+/** "A" is 1, "AA" is 27. */
+function columnOf(letters: string): number {
+  return [...letters].reduce((column, letter) => column * 26 + letter.charCodeAt(0) - 64, 0);
+}

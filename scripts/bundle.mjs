@@ -1,0 +1,20 @@
+// Bundles what runs by itself into one file each, so that it starts at once: the roster command, and the thread that reads
+// files.
+import { chmod } from "node:fs/promises";
+import { build } from "esbuild";
+
+const common = { bundle: true, platform: "node", target: "node20", format: "esm", minify: true, logLevel: "warning" };
+
+const command = "dist/roster.mjs";
+await Promise.all([
+  build({ ...common, entryPoints: ["cli/main.ts"], outfile: command, banner: { js: "#!/usr/bin/env node" } }),
+  build({
+    ...common,
+    entryPoints: ["interchange/files.worker.ts"],
+    outfile: "dist/files.mjs",
+    // Some of its packages are CommonJS and ask for others while they run.
+    banner: { js: 'import { createRequire } from "node:module"; const require = createRequire(import.meta.url);' },
+  }),
+]);
+// npm makes it executable at times, and at others it does not.
+await chmod(command, 0o755);
