@@ -18,6 +18,9 @@ export interface WorkLimits {
   waiting: number;
 }
 
+/** What is written is the application's own: it may take longer than what somebody brings. */
+const WRITING_TAKES = 3;
+
 /** A place where work on files is done. */
 export class FileWork {
   #underWay = 0;
@@ -49,7 +52,9 @@ export class FileWork {
 
   #run<K extends keyof FileResults>(job: FileJob, signal?: AbortSignal): Promise<FileAnswer<K>> {
     return new Promise((resolve, reject) => {
-      const { megabytes, milliseconds } = this.limits;
+      const { megabytes } = this.limits;
+      const isWriting = job.kind === "writeXlsx";
+      const milliseconds = this.limits.milliseconds * (isWriting ? WRITING_TAKES : 1);
       const worker = new Worker(this.script, { resourceLimits: { maxOldGenerationSizeMb: megabytes } });
       const end = (settle: () => void) => {
         clearTimeout(timer);
@@ -59,7 +64,9 @@ export class FileWork {
       };
       const leave = () => end(() => reject(new UnreadableFile("This was called off. Nothing was changed.")));
       const timer = setTimeout(() => {
-        const text = `This file takes longer than ${milliseconds / 1000} s to read and was given up. Bring it in parts, or save it as CSV.`;
+        const text = isWriting
+          ? `This workbook takes longer than ${milliseconds / 1000} s to write and was given up. Choose fewer rows or periods, or CSV.`
+          : `This file takes longer than ${milliseconds / 1000} s to read and was given up. Bring it in parts, or save it as CSV.`;
         end(() => reject(new UnreadableFile(text)));
       }, milliseconds);
       if (signal?.aborted) leave();

@@ -54,8 +54,10 @@ function rowOf(columns: readonly Column[], values: readonly unknown[]): Json {
   return row;
 }
 
-/** Writes whole lists into empty tables. */
+/** Writes whole lists into empty tables. The plan is sound, so what refers to what is not looked up again row by row: for
+ * a large one that takes most of the time. */
 export async function writePlan(sql: Sql, plan: Plan): Promise<void> {
+  await sql.query("set local session_replication_role = replica");
   for (const table of tables) {
     const rows = plan[table.list] as readonly Row[];
     for (let from = 0; from < rows.length; from += CHUNK_ROWS) {
@@ -64,14 +66,13 @@ export async function writePlan(sql: Sql, plan: Plan): Promise<void> {
       for (const child of table.children) await writeChildren(sql, child, chunk);
     }
   }
+  await sql.query("set local session_replication_role = origin");
 }
 
 /** Empties all tables of the plan; the trail stays. */
 export async function clearPlan(sql: Sql): Promise<void> {
-  for (const { table, children } of tables.toReversed()) {
-    for (const child of children) await sql.query(`delete from ${child.table}`);
-    await sql.query(`delete from ${table}`);
-  }
+  const names = tables.flatMap(({ table, children }) => [table, ...children.map((child) => child.table)]);
+  await sql.query(`truncate ${names.join(", ")}`);
 }
 
 /** Writes changes in order; runs that add to the end of a list, or that change rows in place, are written together. */
@@ -85,7 +86,7 @@ function runsTogether(changes: readonly Change[]): Change[][] {
   const seen = new Set<string>();
   for (const change of changes) {
     const last = runs.at(-1);
-    const isLike = last !== undefined && last[0].list === change.list && sortOf(last[0]) === sortOf(change) && sortOf(change) !== "between";
+    const isLike = last !== undefined && last[0].list === change.list && sortOf(last[0]) === sortOf(change);
     if (isLike && last.length < CHUNK_ROWS && !seen.has(change.id)) last.push(change);
     else {
       runs.push([change]);
@@ -96,10 +97,9 @@ function runsTogether(changes: readonly Change[]): Change[][] {
   return runs;
 }
 
-function sortOf({ before, after, next }: Change): "deleted" | "changed" | "appended" | "between" {
+function sortOf({ before, after }: Change): "deleted" | "changed" | "added" {
   if (!after) return "deleted";
-  if (before) return "changed";
-  return (next ?? null) === null ? "appended" : "between";
+  return before ? "changed" : "added";
 }
 
 async function writeRun(sql: Sql, run: readonly Change[]): Promise<void> {
@@ -107,39 +107,89 @@ async function writeRun(sql: Sql, run: readonly Change[]): Promise<void> {
   const ids = run.map(({ id }) => id);
   const sort = sortOf(run[0]);
   if (sort === "deleted") return void (await sql.query(`delete from ${table.table} where id = any($1::text[])`, [ids]));
-  const rows = run.map(({ after }) => after as Row);
   // A row that is changed in place keeps its position, whatever is given here.
-  const first = sort === "changed" ? 0 : await positionBefore(sql, table, run[0].next ?? null);
-  await sql.query(upsertText(table), [JSON.stringify(rows.map((row, at) => parentRecord(table, row, first + at)))]);
+  const positions = sort === "changed" ? null : await positionsOf(sql, table, run);
+  const rows = run.map(({ after }) => after as Row);
+  await sql.query(upsertText(table), [JSON.stringify(rows.map((row) => parentRecord(table, row, positions?.get(row.id) ?? 0)))]);
   for (const child of table.children) {
     if (sort === "changed") await sql.query(`delete from ${child.table} where parent_id = any($1::text[])`, [ids]);
     await writeChildren(sql, child, rows);
   }
 }
 
-function tableOf(list: ListName): Table {
-  return tables.find((table) => table.list === list) as Table;
+/** Positions for rows that are added, each before the row it names: those that come to stand before one row that is there
+ * already share the room before it. */
+async function positionsOf(sql: Sql, table: Table, run: readonly Change[]): Promise<Map<string, number>> {
+  const groups = groupsOf(run);
+  const room = await roomBefore(sql, table, [...groups.keys()]);
+  const atEnd: string[] = [];
+  const positions = new Map<string, number>();
+  for (const [anchor, ids] of groups) {
+    const found = anchor === null ? undefined : room.get(anchor);
+    // A row that is not there any longer has nothing before it: as in memory, what was to stand there goes to the end.
+    if (!found) atEnd.push(...ids);
+    else {
+      const { below, above = below - ids.length - 1 } = found;
+      const step = (below - above) / (ids.length + 1);
+      ids.forEach((id, at) => {
+        positions.set(id, above + step * (at + 1));
+      });
+      if (above + step <= above || below - step >= below) return renumbered(sql, table, run);
+    }
+  }
+  if (atEnd.length > 0) {
+    const [{ last }] = await sql.query<{ last: number | null }>(`select max(position) as last from ${table.table}`);
+    atEnd.forEach((id, at) => {
+      positions.set(id, (last ?? 0) + 1 + at);
+    });
+  }
+  return positions;
 }
 
-/** A position just before a row's, or after all. Positions are renumbered when there is no number in between left. */
-async function positionBefore(sql: Sql, table: Table, next: string | null): Promise<number> {
-  const [found] = await sql.query<{ above: number | null; below: number | null }>(
-    next === null
-      ? `select max(position) as above, null::double precision as below from ${table.table} where $1::text is null`
-      : `select (select max(position) from ${table.table} where position < n.position) as above, n.position as below from ${table.table} n where id = $1`,
-    [next],
-  );
-  // A row that is not there any longer has nothing before it: as in memory, what was to stand there goes to the end.
-  if (!found) return positionBefore(sql, table, null);
-  const { above, below } = found;
-  if (below === null) return (above ?? 0) + 1;
-  if (above === null) return below - 1;
-  const between = (above + below) / 2;
-  if (between > above && between < below) return between;
+/** The added rows by the row that is there already and that they come to stand before, in their order; null for the end. */
+function groupsOf(run: readonly Change[]): Map<string | null, string[]> {
+  const groups = new Map<string | null, string[]>();
+  const anchorOf = new Map<string, string | null>();
+  for (const { id, next = null } of run) {
+    const known = next === null ? undefined : anchorOf.get(next);
+    const anchor = known === undefined ? next : known;
+    const ids = groups.get(anchor) ?? [];
+    const at = known === undefined || next === null ? ids.length : ids.lastIndexOf(next);
+    ids.splice(at, 0, id);
+    groups.set(anchor, ids);
+    anchorOf.set(id, anchor);
+  }
+  return groups;
+}
+
+/** As many rows as are looked up one by one; for more of them the whole list is read in its order. */
+const FEW_ROWS = 4;
+
+async function roomBefore(
+  sql: Sql,
+  { table }: Table,
+  anchors: readonly (string | null)[],
+): Promise<Map<string, { below: number; above?: number }>> {
+  const ids = anchors.filter((id) => id !== null);
+  if (ids.length === 0) return new Map();
+  const text =
+    ids.length <= FEW_ROWS
+      ? `select n.id, n.position as below, (select max(position) from ${table} where position < n.position) as above from ${table} n where n.id = any($1::text[])`
+      : `select id, below, above from (select id, position as below, lag(position) over (order by position, id) as above from ${table}) o where id = any($1::text[])`;
+  const found = await sql.query<{ id: string; below: number; above: number | null }>(text, [ids]);
+  return new Map(found.map(({ id, below, above }) => [id, { below, ...(above !== null && { above }) }]));
+}
+
+/** There is no number left in between: all rows are numbered anew. */
+async function renumbered(sql: Sql, table: Table, run: readonly Change[]): Promise<Map<string, number>> {
   await sql.query(
     `update ${table.table} t set position = o.number from (select id, row_number() over (order by position, id) as number from ${table.table}) o where o.id = t.id`,
   );
-  return positionBefore(sql, table, next);
+  return positionsOf(sql, table, run);
+}
+
+function tableOf(list: ListName): Table {
+  return tables.find((table) => table.list === list) as Table;
 }
 
 const upserts = new Map<string, string>();
@@ -183,6 +233,9 @@ function parentRecord(table: Table, row: Row, position: number): Json {
   return { position, ...record(table.columns, values.custom === undefined ? values : { ...values, isCustom: true }) };
 }
 
+/** The columns that a row states; the others are null without being written. */
 function record(columns: readonly Column[], row: Json): Json {
-  return Object.fromEntries(columns.map(({ key, name }) => [name, row[key] ?? null]));
+  const stated: Json = {};
+  for (const { key, name } of columns) if (row[key] !== undefined) stated[name] = row[key];
+  return stated;
 }

@@ -46,6 +46,7 @@ const kinds: Make[] = [
     kind: "acceptOverload",
     acceptance: { id: `accept-${id}`, personId: random.pick(people).id, ...range(random, 30), reason: "Known, and left" },
   }),
+  ({ tasks }, random) => ({ kind: "deleteTasks", ids: [anId(random, tasks), anId(random, tasks)] }),
   ({ acceptances }, random) => ({ kind: "deleteAcceptance", id: anId(random, acceptances) }),
   (_, { below }, id) => ({
     kind: "addCalendar",
@@ -221,6 +222,7 @@ export function noEditsYet(): Record<Edit["kind"], number> {
     deleteLink: 0,
     deletePerson: 0,
     deleteTask: 0,
+    deleteTasks: 0,
     deleteTeam: 0,
     deleteTemplate: 0,
     deleteTimeOff: 0,

@@ -29,35 +29,92 @@ export function invert(changes: readonly Change[]): Change[] {
 /** The plan with changes applied in order. Rows must stand as the changes' `before` says. */
 export function applyChanges(plan: Plan, changes: readonly Change[]): Plan {
   const next = { ...plan };
-  for (const run of runsByList(changes)) {
-    const list = run[0].list;
-    next[list] = changedList(next[list] as Row[], run) as never;
-  }
+  for (const [list, own] of changesByList(changes)) next[list] = changedList(next[list] as Row[], own) as never;
   return next;
 }
 
-function runsByList(changes: readonly Change[]): Change[][] {
-  const runs: Change[][] = [];
+/** Changes of one list do not touch another: each list is changed once. */
+function changesByList(changes: readonly Change[]): Map<ListName, Change[]> {
+  const byList = new Map<ListName, Change[]>();
   for (const change of changes) {
-    const last = runs.at(-1);
-    if (last && last[0].list === change.list) last.push(change);
-    else runs.push([change]);
+    const known = byList.get(change.list);
+    if (known) known.push(change);
+    else byList.set(change.list, [change]);
   }
-  return runs;
+  return byList;
 }
 
 function changedList(list: Row[], changes: readonly Change[]): Row[] {
-  const rows = list.slice();
   if (changes.every(({ before, after }) => before && after)) {
+    const rows = list.slice();
     for (const { id, after } of changes) rows[rowById(list).get(id) as number] = after as Row;
     shareRowMap(list, rows);
     return rows;
   }
+  const chain = new Chain(list);
   for (const { id, before, after, next } of changes) {
-    const at = rows.findIndex((row) => row.id === (before ? id : next));
-    if (!before) rows.splice(at < 0 ? rows.length : at, 0, after as Row);
-    else if (!after) rows.splice(at, 1);
-    else rows[at] = after;
+    if (before && after) chain.put(id, after);
+    else if (after) chain.insert(id, after, next ?? null);
+    else chain.remove(id);
   }
-  return rows;
+  return chain.rows();
+}
+
+/** The rows of a list as a doubly linked chain: each change takes the same time, however long the list is. */
+class Chain {
+  readonly #rows: Row[];
+  readonly #known: ReadonlyMap<string, number>;
+  /** Where rows stand that were added since, and -1 for those that were removed. */
+  readonly #moved = new Map<string, number>();
+  readonly #after: number[];
+  readonly #before: number[];
+  /** The place that follows the last row and comes before the first one. */
+  readonly #end: number;
+
+  constructor(list: readonly Row[]) {
+    const places = list.length + 1;
+    this.#rows = list.slice();
+    this.#known = rowById(list);
+    this.#end = list.length;
+    this.#after = Array.from({ length: places }, (_, place) => (place + 1) % places);
+    this.#before = Array.from({ length: places }, (_, place) => (place + places - 1) % places);
+  }
+
+  put(id: string, row: Row): void {
+    const place = this.#placeOf(id);
+    if (place >= 0) this.#rows[place] = row;
+  }
+
+  /** Adds a row before another one; at the end where that is not there. */
+  insert(id: string, row: Row, next: string | null): void {
+    const found = next === null ? -1 : this.#placeOf(next);
+    const following = found >= 0 ? found : this.#end;
+    const place = this.#after.length;
+    this.#rows[place] = row;
+    this.#moved.set(id, place);
+    this.#link(this.#before[following], place);
+    this.#link(place, following);
+  }
+
+  remove(id: string): void {
+    const place = this.#placeOf(id);
+    if (place < 0) return;
+    this.#link(this.#before[place], this.#after[place]);
+    this.#moved.set(id, -1);
+  }
+
+  rows(): Row[] {
+    const rows: Row[] = [];
+    for (let place = this.#after[this.#end]; place !== this.#end; place = this.#after[place]) rows.push(this.#rows[place]);
+    return rows;
+  }
+
+  #placeOf(id: string): number {
+    return this.#moved.get(id) ?? this.#known.get(id) ?? -1;
+  }
+
+  #link(place: number, next: number): void {
+    this.#after[place] = next;
+    this.#before[next] = place;
+  }
 }

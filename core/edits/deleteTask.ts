@@ -15,32 +15,34 @@ const schema = z.strictObject({
 
 export const deleteTask: EditKind<z.infer<typeof schema>> & { schema: typeof schema } = {
   schema,
-  changes: (plan, { id, joins }) => {
-    if (!findRow(plan.tasks, id)) return { fault: faultText.gone("task") };
-    const gone = withDescendants(plan, id);
-    return {
-      changes: [
-        ...plan.expenses.flatMap((expense) => detached(expense, gone)),
-        ...deletedRows(plan, "requests", (row) => gone.has(row.taskId)),
-        ...deletedRows(plan, "comments", (row) => gone.has(row.taskId)),
-        ...deletedRows(plan, "links", (row) => gone.has(row.from) || gone.has(row.to)),
-        ...deletedRows(plan, "assignments", (row) => gone.has(row.taskId)),
-        ...deletedRows(plan, "tasks", (row) => gone.has(row.id)),
-        ...(joins ? joiningLinks(plan, gone) : []),
-      ],
-    };
-  },
+  changes: (plan, { id, joins }) => (findRow(plan.tasks, id) ? deletionOf(plan, [id], joins) : { fault: faultText.gone("task") }),
   words: (plan, { id }) => `delete the task "${findRow(plan.tasks, id)?.name ?? id}"`,
 };
 
-/** The ids of a task and of all tasks below it. */
-export function withDescendants(plan: Plan, id: string): Set<string> {
-  const ids = new Set([id]);
-  for (let grown = 0; grown < ids.size; ) {
-    grown = ids.size;
-    for (const task of plan.tasks) if (task.parentId !== undefined && ids.has(task.parentId)) ids.add(task.id);
+/** What deleting tasks with all below them comes to. */
+export function deletionOf(plan: Plan, ids: readonly string[], joins = false): { changes: Change[] } {
+  const gone = withDescendants(plan, ids);
+  return {
+    changes: [
+      ...plan.expenses.flatMap((expense) => detached(expense, gone)),
+      ...deletedRows(plan, "requests", (row) => gone.has(row.taskId)),
+      ...deletedRows(plan, "comments", (row) => gone.has(row.taskId)),
+      ...deletedRows(plan, "links", (row) => gone.has(row.from) || gone.has(row.to)),
+      ...deletedRows(plan, "assignments", (row) => gone.has(row.taskId)),
+      ...deletedRows(plan, "tasks", (row) => gone.has(row.id)),
+      ...(joins ? joiningLinks(plan, gone) : []),
+    ],
+  };
+}
+
+/** The ids of tasks and of all tasks below them. */
+export function withDescendants(plan: Plan, ids: readonly string[]): Set<string> {
+  const all = new Set(ids);
+  for (let grown = 0; grown < all.size; ) {
+    grown = all.size;
+    for (const task of plan.tasks) if (task.parentId !== undefined && all.has(task.parentId)) all.add(task.id);
   }
-  return ids;
+  return all;
 }
 
 function detached(expense: Expense, gone: ReadonlySet<string>): Change[] {

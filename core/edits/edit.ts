@@ -39,6 +39,7 @@ import { deleteComment } from "./deleteComment.ts";
 import { deleteLink } from "./deleteLink.ts";
 import { deletePerson } from "./deletePerson.ts";
 import { deleteTask } from "./deleteTask.ts";
+import { deleteTasks } from "./deleteTasks.ts";
 import { deleteTeam } from "./deleteTeam.ts";
 import { deleteTemplate } from "./deleteTemplate.ts";
 import { deleteTimeOff } from "./deleteTimeOff.ts";
@@ -82,6 +83,7 @@ const kinds = {
   deleteCalendar,
   deletePerson,
   deleteTask,
+  deleteTasks,
   deleteTeam,
   deleteTimeOff,
   importRows,

@@ -67,8 +67,28 @@ export function BulkTasks({ project }: { project: ProjectHook }) {
         </div>
       </SheetSection>
       {edit && <ImpactView impact={impact} />}
+      <DeleteTicked project={project} />
       {entries.length > 1 && <FillDown entries={entries} project={project} />}
     </Sheet>
+  );
+}
+
+/** All ticked rows go, with what lies below them. */
+function DeleteTicked({ project }: { project: ProjectHook }) {
+  const ids = [...project.ticked];
+  const [isDeleting, setDeleting] = useState(false);
+  const deleteAll = async () => {
+    setDeleting(true);
+    if (await project.edit({ kind: "deleteTasks", ids })) project.untickAll();
+    setDeleting(false);
+  };
+  return (
+    <SheetSection>
+      <Button disabled={isDeleting} onClick={() => void deleteAll()}>
+        {isDeleting ? "Deleting…" : `Delete ${countText(ids.length, "task")}`}
+      </Button>
+      <p className="pt-1 text-side">With all below them, their work, links and comments. One undo brings them back.</p>
+    </SheetSection>
   );
 }
 
