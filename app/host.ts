@@ -40,11 +40,12 @@ export function openHost(): Promise<Host> {
   return shared.rosterHost;
 }
 
+/** The data folder of this process. */
+export const folderOfData = (): string => dataFolder(process.env, process.cwd());
+
 async function open(): Promise<Host> {
-  const root = process.cwd();
-  const folder = dataFolder(process.env, root);
-  const migrations = await readMigrations(join(/*turbopackIgnore: true*/ root, "store/migrations"));
-  return { store: await PlanStore.open(folder, migrations), model: null, text: null };
+  const migrations = await readMigrations(join(/*turbopackIgnore: true*/ process.cwd(), "store/migrations"));
+  return { store: await PlanStore.open(folderOfData(), migrations), model: null, text: null };
 }
 
 /** The store of this process. */

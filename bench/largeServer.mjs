@@ -1,15 +1,24 @@
 // The built application of a folder with the large plan loaded, for as long as something is measured.
 import { spawn, spawnSync } from "node:child_process";
-import { mkdtempSync, rmSync } from "node:fs";
+import { existsSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 
 /** Starts it and waits until it answers; `stop` ends it and takes its data away. */
 export async function largeServer(cwd = process.cwd(), port = 3191) {
   const folder = mkdtempSync(join(tmpdir(), "roster-bench-"));
-  const env = { ...process.env, NEXT_TELEMETRY_DISABLED: "1", ROSTER_DATA: folder };
+  const env = {
+    ...process.env,
+    NEXT_TELEMETRY_DISABLED: "1",
+    ROSTER_DATA: folder,
+    NODE_ENV: "production",
+    HOST: "127.0.0.1",
+    PORT: String(port),
+  };
   spawnSync(process.execPath, ["--import", "tsx", "demo/load.ts", "--large"], { cwd, stdio: "ignore", env });
-  const start = ["node_modules/next/dist/bin/next", "start", "-p", String(port), "-H", "127.0.0.1"];
+  // A commit from before the server had an entry of its own is started as Next.js does.
+  const own = join(cwd, "dist/server.mjs");
+  const start = existsSync(own) ? [own, "start"] : ["node_modules/next/dist/bin/next", "start", "-p", String(port), "-H", "127.0.0.1"];
   const server = spawn(process.execPath, start, { cwd, stdio: ["ignore", "ignore", "inherit"], env });
   const url = `http://127.0.0.1:${port}`;
   await answers(url);

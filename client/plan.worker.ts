@@ -6,6 +6,7 @@ import { keepIn } from "./keep.ts";
 import type { KeptEdit } from "./keptEdit.ts";
 import { followTogether } from "./live.ts";
 import { isSettled, NotTaken, type PlanMessage, type Settle, type Settled } from "./messages.ts";
+import { post } from "./post.ts";
 
 const KEPT = "edits-on-their-way";
 
@@ -27,9 +28,7 @@ async function read(): Promise<PlanMessage> {
 
 async function settle(message: Settle): Promise<Settled> {
   const body = JSON.stringify({ ...message, maker });
-  const response = await fetch("/api/edits", {
-    method: "POST",
-    headers: { "content-type": "application/json" },
+  const response = await post("/api/edits", {
     body,
     signal: AbortSignal.timeout(body.length > LARGE_LENGTH ? LARGE_ANSWER_MS : ANSWER_MS),
   });

@@ -3,7 +3,7 @@ import { readFile } from "node:fs/promises";
 import { expect, type Locator, type Page } from "@playwright/test";
 import { test } from "./demo.ts";
 import { choose, goTo, sheetOf, untilSaved } from "./pages.ts";
-import type { Server } from "./server.ts";
+import { postTo, type Server } from "./server.ts";
 
 let server: Server;
 test.beforeEach(({ server: own }) => {
@@ -244,10 +244,10 @@ test("a lead asks for a role, the manager offers and confirms; hours, state, mes
 test("a request is not answered in somebody else's name", async ({ page }) => {
   await open(page, "/openings/requests");
   const entry = { at: "2027-02-01T10:00:00.000Z", by: "Bruno Castelar", to: "Nora Okafor", step: "confirmed" };
-  const answer = await page.request.post(`${server.url}/api/edits`, {
-    data: { base: 1, request: { kind: "edit", edit: { kind: "answerRequest", id: "request-film", entry } } },
-  });
-  expect(answer.status()).toBe(403);
+  const { revision } = await (await fetch(`${server.url}/api/plan`)).json();
+  const edit = { kind: "answerRequest", id: "request-film", entry };
+  const answer = await postTo(server, "/api/edits", JSON.stringify({ base: revision, request: { kind: "edit", edit } }));
+  expect(answer.status).toBe(409);
   expect(await answer.text()).toContain("one’s own name");
 });
 

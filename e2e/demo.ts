@@ -1,7 +1,7 @@
 // What the browser tests share: one server a worker, whose plan is put back to the demo plan before each test.
 import { test as base } from "@playwright/test";
 import { fernhollow } from "../demo/fernhollow.ts";
-import { demoServer, putAway, type Server } from "./server.ts";
+import { demoServer, postTo, putAway, type Server } from "./server.ts";
 
 const demoPlan = JSON.stringify(fernhollow());
 
@@ -12,8 +12,8 @@ async function revisionOf({ url }: Server): Promise<number> {
 }
 
 /** Opens the demo plan on a server, as somebody would from the menu. */
-async function openDemoPlan({ url }: Server): Promise<void> {
-  const answer = await fetch(`${url}/api/plan/file?replace=yes`, { method: "POST", body: demoPlan });
+async function openDemoPlan(server: Server): Promise<void> {
+  const answer = await postTo(server, "/api/plan/file?replace=yes", demoPlan);
   if (!answer.ok) throw new Error(`The demo plan could not be opened: ${await answer.text()}`);
 }
 

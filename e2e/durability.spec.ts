@@ -4,7 +4,7 @@ import { join } from "node:path";
 import { expect, test } from "@playwright/test";
 import { goldenCases } from "../tests/golden.ts";
 import { goTo, rateOf, typeRate, untilSaved } from "./pages.ts";
-import { demoServer, emptyServer, freePort, putAway, type Server, spawnServer, startServer } from "./server.ts";
+import { demoServer, emptyServer, freePort, postTo, putAway, type Server, spawnServer, startServer } from "./server.ts";
 
 let server: Server;
 test.afterEach(() => putAway(server));
@@ -17,7 +17,7 @@ interface Settled {
 const people = ["rui", "kaspar", "mara", "jonas", "sade", "pia"];
 
 async function post(path: string, body: string | object): Promise<{ status: number; json: Settled & { faults: never[] } }> {
-  const response = await fetch(`${server.url}${path}`, { method: "POST", body: typeof body === "string" ? body : JSON.stringify(body) });
+  const response = await postTo(server, path, typeof body === "string" ? body : JSON.stringify(body));
   return { status: response.status, json: await response.json() };
 }
 

@@ -4,7 +4,7 @@ import type { AddressInfo } from "node:net";
 import { expect, type Page } from "@playwright/test";
 import { test } from "./demo.ts";
 import { goTo } from "./pages.ts";
-import type { Server } from "./server.ts";
+import { postTo, type Server } from "./server.ts";
 
 const edit = { base: 1, request: { kind: "edit", edit: { kind: "changeTask", id: "tidepool-order", set: { name: "Taken over" } } } };
 
@@ -62,12 +62,11 @@ test("under a foreign name nothing is answered, and the headers say what a page 
     asked.on("error", reject).end();
   });
   expect(status).toBe(421);
-  const foreign = await fetch(`${server.url}/api/edits`, {
-    method: "POST",
-    headers: { "content-type": "application/json", origin: "https://elsewhere.example" },
-    body: JSON.stringify(edit),
-  });
-  expect(foreign.status).toBe(403);
+  const sent = (headers: Record<string, string>) =>
+    postTo(server, "/api/edits", JSON.stringify(edit), headers).then((answer) => answer.status);
+  expect(await sent({ origin: "https://elsewhere.example" })).toBe(403);
+  expect(await sent({ "x-roster-token": "guessed" })).toBe(403);
+  expect(await sent({ "content-type": "text/plain" })).toBe(415);
   const { headers } = await fetch(`${server.url}/balance`);
   expect(headers.get("content-security-policy")).toMatch(/script-src 'self' 'nonce-[^']+'.*frame-ancestors 'none'/);
   expect(headers.get("x-content-type-options")).toBe("nosniff");

@@ -2,6 +2,7 @@
 import { expect } from "@playwright/test";
 import type { Settled } from "../client/messages.ts";
 import { test } from "./demo.ts";
+import { postTo } from "./server.ts";
 
 /** One listener: what it has heard, and how to stop. */
 function listen(url: string, headers: Record<string, string> = {}) {
@@ -39,14 +40,8 @@ test("everybody hears every change once, in order; who was away hears the rest",
   const edits = async (from: number, to: number) => {
     for (let at = from; at < to; at++) {
       const now = (await (await fetch(`${server.url}/api/edits?since=${revision}`)).json()).revision;
-      const answer = await fetch(`${server.url}/api/edits`, {
-        method: "POST",
-        headers: { "content-type": "application/json" },
-        body: JSON.stringify({
-          base: now,
-          request: { kind: "edit", edit: { kind: "changeTask", id: "tidepool-order", set: { name: `Name ${at}` } } },
-        }),
-      });
+      const edit = { kind: "changeTask", id: "tidepool-order", set: { name: `Name ${at}` } };
+      const answer = await postTo(server, "/api/edits", JSON.stringify({ base: now, request: { kind: "edit", edit } }));
       expect(answer.status).toBe(200);
     }
   };

@@ -1,7 +1,8 @@
 // The routes by HTTP alone: what they give, what they refuse and in which words; screens under addresses nobody meant.
+import { request } from "node:http";
 import { expect } from "@playwright/test";
 import { test } from "./demo.ts";
-import { demoServer, putAway, type Server } from "./server.ts";
+import { demoServer, feedPath, postTo, putAway, type Server } from "./server.ts";
 
 let server: Server;
 test.beforeEach(({ server: own }) => {
@@ -14,7 +15,7 @@ async function get(path: string): Promise<{ status: number; type: string; text: 
 }
 
 async function post(path: string, body: string | Uint8Array<ArrayBuffer>): Promise<{ status: number; text: string }> {
-  const response = await fetch(`${server.url}${path}`, { method: "POST", body });
+  const response = await postTo(server, path, body);
   return { status: response.status, text: await response.text() };
 }
 
@@ -63,17 +64,30 @@ test("holidays are those of the country, its region and the years, and what make
 });
 
 test("a feed has the events of the person or team it is asked for, and ids that there are not are not found", async () => {
-  const mara = await get("/api/feeds/people/mara.ics");
+  const mara = await get(await feedPath(server, "people", "mara"));
   expect(mara.type).toContain("text/calendar");
   expect(mara.text).toMatch(/^BEGIN:VCALENDAR\r\n/);
   expect(mara.text).toContain("SUMMARY:Tidepool Hall: Rock pool trial casts");
-  const all = await get("/api/feeds/leave/all.ics");
-  const workshop = await get("/api/feeds/leave/workshop.ics");
+  const all = await get(await feedPath(server, "leave", "all"));
+  const workshop = await get(await feedPath(server, "leave", "workshop"));
   const events = (text: string) => text.split("BEGIN:VEVENT").length - 1;
   expect(events(workshop.text)).toBeGreaterThan(0);
   expect(events(all.text)).toBeGreaterThan(events(workshop.text));
-  for (const path of ["people/nobody.ics", "people/%25E0%25A4%25A.ics", "leave/%2525.ics", "people/..%2F..%2Fetc.ics"])
+  for (const path of [
+    "people/mara.ics",
+    "people/mara/guess.ics",
+    "people/%25E0%25A4%25A/x.ics",
+    "leave/%2525/x.ics",
+    "people/..%2F..%2Fetc/x.ics",
+  ])
     expect((await get(`/api/feeds/${path}`)).status, path).toBe(404);
+  expect((await get("/api/feeds/address?kind=people&id=nobody")).status).toBe(404);
+  expect((await get("/api/feeds/address?kind=__proto__&id=mara")).status).toBe(404);
+  // An address that has come into the wrong hands is made anew, and the former one ends.
+  const former = await feedPath(server, "people", "mara");
+  expect((await post("/api/feeds/address", "{}")).status).toBe(200);
+  expect((await get(former)).text).toContain("is not, or no longer, that of a feed");
+  expect((await get(await feedPath(server, "people", "mara"))).status).toBe(200);
 });
 
 test("files to be read say in words why they cannot be", async () => {
@@ -128,6 +142,29 @@ test("screens answer addresses nobody meant with what they have, never with an e
   }
 });
 
+test("an address or a method that nobody can mean is told so, never with an error of the server", async () => {
+  const { hostname, port } = new URL(server.url);
+  const asked = (method: string, path: string) =>
+    new Promise<{ status: number; text: string }>((resolve, reject) => {
+      const sent = request({ hostname, port, method, path }, (answer) => {
+        let text = "";
+        answer.on("data", (chunk) => {
+          text += chunk;
+        });
+        answer.on("end", () => resolve({ status: answer.statusCode ?? 0, text }));
+      });
+      sent.on("error", reject).end();
+    });
+  for (const path of ["/%", "/work/%ff", "/people/person/%E0%A4%A", "/api/feeds/people/%ff/x.ics", "/balance?from=%ff"]) {
+    const { status, text } = await asked("GET", path);
+    expect(status, path).toBe(400);
+    expect(text, path).toMatch(/^This address is not written correctly/);
+  }
+  for (const method of ["TRACE", "PUT", "DELETE", "PATCH", "OPTIONS"])
+    expect(await asked(method, "/api/plan"), method).toEqual({ status: 405, text: `${method} is not used here.` });
+  expect((await asked("GET", `/balance?${"x".repeat(9_000)}`)).status).toBe(414);
+});
+
 test("a project or person that is not there says so, with a way back", async () => {
   for (const path of ["/work/none", "/people/person/none"]) {
     const { text } = await get(path);
@@ -142,12 +179,12 @@ test("ids with spaces, signs and slashes are found under their addresses", async
     const text = await (await fetch(`${own.url}/api/plan/file`)).text();
     const [project, person] = ["tide pool/50% ü", "mara & co/100%"];
     const odd = text.replaceAll('"tidepool"', JSON.stringify(project)).replaceAll('"mara"', JSON.stringify(person));
-    const replaced = await fetch(`${own.url}/api/plan/file?replace=yes`, { method: "POST", body: odd });
+    const replaced = await postTo(own, "/api/plan/file?replace=yes", odd);
     expect(replaced.status, await replaced.text()).toBe(200);
     const read = async (path: string) => (await fetch(`${own.url}${path}`)).text();
     expect(await read(`/work/${encodeURIComponent(project)}`)).toContain("Rock pool trial casts");
     expect(await read(`/people/person/${encodeURIComponent(person)}`)).toContain("Mara Ellingsen");
-    expect(await read(`/api/feeds/people/${encodeURIComponent(person)}.ics`)).toContain("Tidepool Hall: Rock pool trial casts");
+    expect(await read(await feedPath(own, "people", person))).toContain("Tidepool Hall: Rock pool trial casts");
   } finally {
     await putAway(own);
   }

@@ -53,9 +53,17 @@ export async function startServer(folder: string, wanted?: number): Promise<Serv
 
 /** Starts the process alone; for tests of how it fails. */
 export function spawnServer(folder: string, port: number): ChildProcess {
-  return spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-p", String(port), "-H", "127.0.0.1"], {
+  return spawn(process.execPath, ["dist/server.mjs", "start"], {
     cwd: root,
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", ROSTER_DATA: folder, FORCE_COLOR: "0" },
+    env: {
+      ...process.env,
+      NEXT_TELEMETRY_DISABLED: "1",
+      NODE_ENV: "production",
+      HOST: "127.0.0.1",
+      PORT: String(port),
+      ROSTER_DATA: folder,
+      FORCE_COLOR: "0",
+    },
   });
 }
 
@@ -88,4 +96,25 @@ export function freePort(): Promise<number> {
 export async function putAway(server: Server): Promise<void> {
   await server.stop();
   await rm(server.folder, { recursive: true, force: true });
+}
+
+/** The path of a feed, as the application tells it. */
+export async function feedPath({ url }: Pick<Server, "url">, kind: string, id: string): Promise<string> {
+  const { path } = await (await fetch(`${url}/api/feeds/address?${new URLSearchParams({ kind, id })}`)).json();
+  return path;
+}
+
+/** Posts to a server as a program of this machine does: with the token that its data folder holds. */
+export async function postTo(
+  { url, folder }: Server,
+  path: string,
+  body: BodyInit,
+  headers: Record<string, string> = {},
+): Promise<Response> {
+  const token = await readFile(join(folder, "token"), "utf8");
+  return fetch(`${url}${path}`, {
+    method: "POST",
+    body,
+    headers: { "content-type": "application/json", "x-roster-token": token, ...headers },
+  });
 }

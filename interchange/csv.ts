@@ -1,7 +1,7 @@
 // CSV (RFC 4180): read with whatever delimiter, written with commas and with cells that no spreadsheet runs.
 import { parse } from "csv-parse/sync";
 import { stringify } from "csv-stringify/sync";
-import { FILE_LIMITS } from "../core/limits.ts";
+import { FILE_LIMITS } from "../core/plan/limits.ts";
 import { UnreadableFile } from "./textTable.ts";
 
 const DELIMITERS = [",", ";", "\t", "|"];

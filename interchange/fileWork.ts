@@ -1,6 +1,6 @@
 // Sends work on files to a thread with limits of time and memory: a file that would stop everybody else stops that thread.
 import { Worker } from "node:worker_threads";
-import { WORK_LIMITS } from "../core/limits.ts";
+import { WORK_LIMITS } from "../core/plan/limits.ts";
 import type { FileAnswer, FileJob, FileResults } from "./fileJobs.ts";
 import { UnreadableFile } from "./textTable.ts";
 

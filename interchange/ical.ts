@@ -1,6 +1,6 @@
 // iCalendar (RFC 5545): events as a table of days, and work or leave as events.
 import ICAL from "ical.js";
-import { FILE_LIMITS } from "../core/limits.ts";
+import { FILE_LIMITS } from "../core/plan/limits.ts";
 import { type TextTable, UnreadableFile } from "./textTable.ts";
 
 // A folded line begins with a space that the library leaves out of its count of 75 octets.

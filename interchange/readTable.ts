@@ -1,5 +1,5 @@
 // Reading a file that people keep a table in: CSV in whatever encoding and delimiter, XLSX, iCalendar.
-import { FILE_LIMITS } from "../core/limits.ts";
+import { FILE_LIMITS } from "../core/plan/limits.ts";
 import { readCsv } from "./csv.ts";
 import { eventsTable } from "./ical.ts";
 import { type TextTable, UnreadableFile } from "./textTable.ts";

@@ -1,7 +1,7 @@
 // What a workbook unpacks to and how far its cells reach, counted while it is unpacked piece by piece: a cell at the far
 // corner of a sheet makes a table of billions, and a small file can unpack to anything.
 import { strFromU8, Unzip, UnzipInflate } from "fflate";
-import { FILE_LIMITS } from "../core/limits.ts";
+import { FILE_LIMITS } from "../core/plan/limits.ts";
 import { UnreadableFile } from "./textTable.ts";
 
 /** Pieces so small that even the best packed one unpacks to some megabytes. */

@@ -1,5 +1,5 @@
-// Bundles what runs by itself into one file each, so that it starts at once: the roster command, and the thread that reads
-// files.
+// Bundles what runs by itself into one file each, so that it starts at once: the roster command, the server, and the thread
+// that reads files.
 import { chmod } from "node:fs/promises";
 import { build } from "esbuild";
 
@@ -8,6 +8,7 @@ const common = { bundle: true, platform: "node", target: "node20", format: "esm"
 const command = "dist/roster.mjs";
 await Promise.all([
   build({ ...common, entryPoints: ["cli/main.ts"], outfile: command, banner: { js: "#!/usr/bin/env node" } }),
+  build({ ...common, entryPoints: ["server/main.ts"], outfile: "dist/server.mjs", external: ["next"] }),
   build({
     ...common,
     entryPoints: ["interchange/files.worker.ts"],

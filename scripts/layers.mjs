@@ -11,6 +11,7 @@ const layers = {
   demo: ["demo", "core", "store", "interchange"],
   cli: ["cli", "core"],
   bench: ["bench", "core", "demo", "client"],
+  server: ["server", "store", "core"],
   app: ["app", "views", "ui", "client", "core", "store", "interchange"],
 };
 

@@ -31,9 +31,9 @@ installPackages();
 installChromium();
 const folder = mkdtempSync(join(tmpdir(), "roster-pictures-"));
 run(process.execPath, ["--import", "tsx", "demo/load.ts"], { ROSTER_DATA: folder });
-const server = spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-p", PORT, "-H", "127.0.0.1"], {
+const server = spawn(process.execPath, ["dist/server.mjs", "start"], {
   stdio: ["ignore", "ignore", "inherit"],
-  env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", ROSTER_DATA: folder },
+  env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", NODE_ENV: "production", HOST: "127.0.0.1", PORT, ROSTER_DATA: folder },
 });
 try {
   await answers(`http://127.0.0.1:${PORT}/api/plan`);

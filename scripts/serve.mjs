@@ -5,9 +5,16 @@ import { spawn } from "node:child_process";
 export function serve(kind, env = {}) {
   const host = process.env.HOST ?? "127.0.0.1";
   const port = process.env.PORT ?? "3000";
-  const server = spawn(process.execPath, ["node_modules/next/dist/bin/next", kind, "-p", port, "-H", host], {
+  const server = spawn(process.execPath, ["dist/server.mjs", kind], {
     stdio: ["ignore", "pipe", "inherit"],
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", ...env },
+    env: {
+      ...process.env,
+      NEXT_TELEMETRY_DISABLED: "1",
+      NODE_ENV: kind === "dev" ? "development" : "production",
+      HOST: host,
+      PORT: port,
+      ...env,
+    },
   });
   const reach = host === "127.0.0.1" ? "this machine alone; HOST=0.0.0.0 opens it to others" : `${host}, open to others`;
   server.stdout.on("data", (chunk) => {

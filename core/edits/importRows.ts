@@ -1,6 +1,6 @@
 // Brings in rows of a file: new ones are added, those with a known id are replaced. One edit, one undo.
 import * as z from "zod";
-import { FILE_LIMITS } from "../limits.ts";
+import { FILE_LIMITS } from "../plan/limits.ts";
 import { findRow, rowsOf } from "../plan/rows.ts";
 import { type ListName, type Plan, type Row, rowSchemas } from "../plan/schema.ts";
 import { type Change, changeOf } from "./change.ts";

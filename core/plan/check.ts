@@ -1,7 +1,7 @@
 // The rules between rows: references, order of dates, what a task or an assignment may state.
 
-import { LEAST_DAY_HOURS, MOST_LEVELS, MOST_PLAN_YEARS, MOST_SUGGESTIONS } from "../limits.ts";
 import { type Fault, faultText, placeOf } from "./faults.ts";
+import { LEAST_DAY_HOURS, MOST_LEVELS, MOST_PLAN_YEARS, MOST_SUGGESTIONS } from "./limits.ts";
 import { nearestWord } from "./nearestWord.ts";
 import { findRow, rowById, rowsOf } from "./rows.ts";
 import type {

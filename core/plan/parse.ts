@@ -1,9 +1,9 @@
 // From the text of a plan file to a plan, or to every fault in it at once.
 import type * as z from "zod";
-import { MOST_NESTING } from "../limits.ts";
 import { checkPlan, faultsBetweenRows } from "./check.ts";
 import { type Fault, faultText, placeOf } from "./faults.ts";
 import { fitOf } from "./fits.ts";
+import { MOST_NESTING } from "./limits.ts";
 import { parseJson } from "./nesting.ts";
 import { type Plan, planSchema, rowSchemas } from "./schema.ts";
 

@@ -1,6 +1,6 @@
 // What a plan file may hold: the one definition of every list and key, as a Zod schema.
 import * as z from "zod";
-import { MOST_ID_LETTERS, MOST_ROWS_OF_LIST, MOST_WITHIN } from "../limits.ts";
+import { MOST_ID_LETTERS, MOST_ROWS_OF_LIST, MOST_WITHIN } from "./limits.ts";
 
 const dateText = z.string().refine(isCalendarDate, { error: "not a date" });
 // A database text cannot hold the character with the number 0.

@@ -1,6 +1,7 @@
 "use client";
 // Opening a plan file: what it holds or what is wrong with it, then replacing the plan.
 import { useState } from "react";
+import { post } from "../../client/post.ts";
 import { useHostState } from "../../client/session.tsx";
 import { parseDay } from "../../core/calendar/day.ts";
 import { Button } from "../../ui/button.tsx";
@@ -25,11 +26,7 @@ type Step = { at: "choose" } | { at: "reading"; file: File } | { at: "checked"; 
 
 async function send(file: File, isReplacing: boolean): Promise<Checked> {
   try {
-    const response = await fetch(`/api/plan/file${isReplacing ? "?replace=yes" : ""}`, {
-      method: "POST",
-      body: file,
-      headers: { "content-type": "application/json" },
-    });
+    const response = await post(`/api/plan/file${isReplacing ? "?replace=yes" : ""}`, { body: file });
     return (await response.json()) as Checked;
   } catch {
     return { faults: ["The server cannot be reached. Nothing was changed; try again when it answers."] };

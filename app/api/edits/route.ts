@@ -1,8 +1,8 @@
 // Settles edits: checks them again, applies them to the newest plan, answers with what has changed or why not.
 
 import { makerOf, type Settled, settleSchema, sinceOf } from "../../../client/messages.ts";
-import { MOST_BYTES, MOST_NESTING } from "../../../core/limits.ts";
 import { faultText } from "../../../core/plan/faults.ts";
+import { MOST_BYTES, MOST_NESTING } from "../../../core/plan/limits.ts";
 import { parseJson } from "../../../core/plan/nesting.ts";
 import { schemaFaults } from "../../../core/plan/parse.ts";
 import { StoreClosed } from "../../../store/planStore.ts";
@@ -22,6 +22,8 @@ export async function GET(request: Request): Promise<Response> {
 }
 
 export async function POST(request: Request): Promise<Response> {
+  if (!request.headers.get("content-type")?.startsWith("application/json"))
+    return refuse(415, "Edits are sent as JSON. Nothing was changed.");
   let value: unknown;
   try {
     value = parseJson(await readText(request, MOST_BYTES.edit), MOST_NESTING);

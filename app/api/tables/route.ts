@@ -1,5 +1,5 @@
 // Tables in and out: GET gives one as CSV or XLSX, POST reads a file into rows of texts. Nothing is written here.
-import { MOST_BYTES } from "../../../core/limits.ts";
+import { MOST_BYTES } from "../../../core/plan/limits.ts";
 import { tableKinds } from "../../../core/tables/preview.ts";
 import { type TableName, tableNames } from "../../../core/tables/table.ts";
 import { writeCsv } from "../../../interchange/csv.ts";

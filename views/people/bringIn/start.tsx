@@ -2,12 +2,14 @@
 // Before a file is chosen: where to drop one, and what can be taken out.
 import { FileUp } from "lucide-react";
 import { type DragEvent, useRef, useState } from "react";
+import { toast } from "sonner";
+import { post } from "../../../client/post.ts";
 import { tableKinds } from "../../../core/tables/preview.ts";
 import { tableNames } from "../../../core/tables/table.ts";
-import { Button } from "../../../ui/button.tsx";
+import { Button, TextButton } from "../../../ui/button.tsx";
 import { FormFault } from "../../../ui/field.tsx";
-import { useOrigin } from "../../../ui/useOrigin.ts";
 import { useNames } from "../../frame/facts.ts";
+import { FeedLinks } from "../../frame/feedLinks.tsx";
 import type { BringInHook } from "./useBringIn.ts";
 
 export function Start({ hook }: { hook: BringInHook }) {
@@ -102,7 +104,6 @@ function TakeOut() {
 
 function LeaveFeeds() {
   const { teams } = useNames();
-  const origin = useOrigin();
   return (
     <section aria-label="Leave as a calendar" className="box px-4 py-3">
       <h2 className="heading-soft">Leave as a calendar</h2>
@@ -113,14 +114,25 @@ function LeaveFeeds() {
         {[{ id: "all", name: "Everybody" }, ...teams].map(({ id, name }) => (
           <li key={id} className="flex gap-3 line-above py-1.5">
             <span className="w-[150px] truncate">{name}</span>
-            <span className="min-w-0 flex-1 truncate">
-              <a className="text-link" href={`/api/feeds/leave/${encodeURIComponent(id)}.ics`} download>
-                {origin}/api/feeds/leave/{encodeURIComponent(id)}.ics
-              </a>
-            </span>
+            <FeedLinks kind="leave" id={id} />
           </li>
         ))}
       </ul>
+      <RenewAddresses />
     </section>
+  );
+}
+
+/** New addresses for all feeds, when one has come into the wrong hands. */
+function RenewAddresses() {
+  const renew = async () => {
+    const response = await post("/api/feeds/address", { body: "{}" }).catch(() => null);
+    if (response?.ok) toast("All feeds have new addresses. Former subscriptions end.");
+    else toast.error("The server cannot be reached. The addresses are as they were.");
+  };
+  return (
+    <p className="line-above pt-2 text-ink-2">
+      Whoever has an address can read that calendar. <TextButton onClick={() => void renew()}>Give all feeds new addresses</TextButton>
+    </p>
   );
 }

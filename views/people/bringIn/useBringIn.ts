@@ -2,6 +2,7 @@
 // Binds the import to the plan: a file read into rows, how its columns are taken, the preview, and the one edit.
 import { useEffect, useState } from "react";
 import { toast } from "sonner";
+import { post } from "../../../client/post.ts";
 import { useHostState, usePlan } from "../../../client/session.tsx";
 import { guessTable, type Preview, type PreviewQuery, tableKinds } from "../../../core/tables/preview.ts";
 import type { DateOrder, TableName } from "../../../core/tables/table.ts";
@@ -55,7 +56,7 @@ export function useBringIn() {
     setReading(true);
     setPreview(null);
     try {
-      const response = await fetch(`/api/tables?name=${encodeURIComponent(file.name)}`, { method: "POST", body: file });
+      const response = await post(`/api/tables?name=${encodeURIComponent(file.name)}`, { body: file, type: "application/octet-stream" });
       const answer = await response.json();
       if (!response.ok) throw new Error(answer.message);
       const sheets = answer.tables as Sheet[];
@@ -118,8 +119,7 @@ async function saveRefused({ fileName, sheets }: Read, { sheet }: Ways, { rows }
   const refused = rows.flatMap((row) =>
     row.outcome === "refuses" ? [[...padded(lines[row.line - 2], header.length), row.reasons.join(" ")]] : [],
   );
-  const response = await fetch("/api/tables/csv", {
-    method: "POST",
+  const response = await post("/api/tables/csv", {
     body: JSON.stringify([[...header, "Why it was refused"], ...refused]),
   });
   const link = document.createElement("a");

@@ -6,8 +6,8 @@ import type { PersonYear } from "../../../core/answers/personYear.ts";
 import { Button, IconButton } from "../../../ui/button.tsx";
 import { namedOptions, none } from "../../../ui/options.ts";
 import { Picker } from "../../../ui/picker.tsx";
-import { useOrigin } from "../../../ui/useOrigin.ts";
 import { useNames } from "../../frame/facts.ts";
+import { FeedLinks } from "../../frame/feedLinks.tsx";
 import { Assignments, Mentions, OvertimeList, TimeOffList, Weeks } from "./personLists.tsx";
 import type { PersonHook } from "./usePerson.ts";
 
@@ -109,20 +109,10 @@ function TeamsOf({ answer: { person, teams }, hook }: { answer: PersonYear; hook
 
 /** Where the person's assignments can be had as a calendar. */
 function FeedCard({ personId }: { personId: string }) {
-  const origin = useOrigin();
-  const path = `/api/feeds/people/${encodeURIComponent(personId)}.ics`;
   return (
     <Card title="In their own calendar">
-      <p className="px-3 pt-1.5 text-ink-2">
-        Assignments as iCalendar:{" "}
-        <a href={path} download className="text-link">
-          as a file
-        </a>
-        , or subscribe to this address:
-      </p>
-      <p className="px-3 pt-1 pb-1.5 font-mono text-[12px] break-all">
-        {origin}
-        {path}
+      <p className="px-3 py-1.5 text-ink-2">
+        Assignments as iCalendar: <FeedLinks kind="people" id={personId} />
       </p>
     </Card>
   );

@@ -1,6 +1,7 @@
 // The plan as a file: download, and upload in two steps (what it holds, then replace).
-import { MOST_BYTES, MOST_FAULTS_TOLD } from "../../../../core/limits.ts";
+
 import { type Fault, faultLine } from "../../../../core/plan/faults.ts";
+import { MOST_BYTES, MOST_FAULTS_TOLD } from "../../../../core/plan/limits.ts";
 import type { Plan } from "../../../../core/plan/schema.ts";
 import { TooMuchAtOnce } from "../../../../interchange/fileWork.ts";
 import { UnreadableFile } from "../../../../interchange/textTable.ts";

@@ -1,6 +1,6 @@
 // Rows of texts as a CSV file: what an import has refused, to be corrected and brought again.
 import * as z from "zod";
-import { FILE_LIMITS, MOST_BYTES, MOST_NESTING } from "../../../../core/limits.ts";
+import { FILE_LIMITS, MOST_BYTES, MOST_NESTING } from "../../../../core/plan/limits.ts";
 import { parseJson } from "../../../../core/plan/nesting.ts";
 import { writeCsv } from "../../../../interchange/csv.ts";
 import { readText, TooLarge } from "../../../body.ts";

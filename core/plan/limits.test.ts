@@ -1,11 +1,11 @@
 // Plans that would stop everybody else are refused with a sentence and its place, before anything is computed from them.
 
 import { expect, test } from "vitest";
-import { fernhollow } from "../demo/fernhollow.ts";
+import { fernhollow } from "../../demo/fernhollow.ts";
 import { MOST_LEVELS, MOST_NESTING, MOST_SUGGESTIONS } from "./limits.ts";
-import { isNestedDeeper } from "./plan/nesting.ts";
-import { parsePlan, parsePlanValue } from "./plan/parse.ts";
-import type { Plan } from "./plan/schema.ts";
+import { isNestedDeeper } from "./nesting.ts";
+import { parsePlan, parsePlanValue } from "./parse.ts";
+import type { Plan } from "./schema.ts";
 
 const faultsOf = (change: (plan: Plan) => void): string[] => {
   const plan = structuredClone(fernhollow());

@@ -1,9 +1,9 @@
 import { expect, test } from "vitest";
-import { contentPolicy, hostNames, refusalOf } from "./guard.ts";
+import { hostNames, refusalOf, TOKEN_HEADER } from "./guard.ts";
 
 const names = hostNames({ ROSTER_HOSTS: "roster.fernhollow.example" });
-const asked = (method: string, headers: Record<string, string>) =>
-  refusalOf(method, new Headers({ host: "localhost:3000", ...headers }), names)?.status ?? 200;
+const asked = (method: string, headers: Record<string, string>, address = "/api/edits") =>
+  refusalOf({ method, address, headers: { host: "localhost:3000", [TOKEN_HEADER]: "token", ...headers } }, names, "token")?.status ?? 200;
 
 test("pages of the application, and programs of this machine, change the plan", () => {
   expect(asked("POST", { origin: "http://localhost:3000", "sec-fetch-site": "same-origin" })).toBe(200);
@@ -30,9 +30,16 @@ test("a foreign name that points here reads nothing; other methods are not used"
   expect(hostNames({ HOST: "0.0.0.0" })).toEqual(hostNames({}));
 });
 
-test("a page loads nothing from outside and stands in no frame", () => {
-  const policy = contentPolicy("abc");
-  expect(policy).toContain("script-src 'self' 'nonce-abc'");
-  expect(policy).toContain("frame-ancestors 'none'");
-  expect(policy).not.toMatch(/https?:|unsafe-eval|\*/);
+test("without the token nothing is changed, wherever it comes from", () => {
+  expect(asked("POST", { [TOKEN_HEADER]: "another one" })).toBe(403);
+  expect(asked("POST", { [TOKEN_HEADER]: "" })).toBe(403);
+  expect(asked("POST", { origin: "http://localhost:3000", "sec-fetch-site": "same-origin", [TOKEN_HEADER]: "guessed" })).toBe(403);
+});
+
+test("an address that cannot be read is told so", () => {
+  const status = (address: string) => asked("GET", {}, address);
+  expect(status("/balance?from=2027-01-01&name=a+b%20c")).toBe(200);
+  for (const address of ["/%", "/%E0%A4%A", "/work/%ff", "http://elsewhere.example/", "*"])
+    expect(status(address), address).toBe(400);
+  expect(status(`/balance?${"x".repeat(9_000)}`)).toBe(414);
 });

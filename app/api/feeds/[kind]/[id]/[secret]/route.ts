@@ -1,0 +1,18 @@
+// A feed at its own address, which nobody can guess.
+import { isFeedSecret } from "../../../../../../store/feedKeys.ts";
+import { calendarResponse, findFeed } from "../../../../../feeds.ts";
+import { currentModel, folderOfData } from "../../../../../host.ts";
+
+export const dynamic = "force-dynamic";
+
+/** At `/api/feeds/people/ID/SECRET.ics` and `/api/feeds/leave/ID/SECRET.ics`. */
+export async function GET(_: Request, { params }: { params: Promise<{ kind: string; id: string; secret: string }> }): Promise<Response> {
+  const { kind, id, secret } = await params;
+  if (!(await isFeedSecret(folderOfData(), `${kind}/${id}`, secret.replace(/\.ics$/, ""))))
+    return Response.json(
+      { message: "This address is not, or no longer, that of a feed. Copy it anew from the application." },
+      { status: 404 },
+    );
+  const feed = findFeed((await currentModel()).model, kind, id);
+  return typeof feed === "string" ? Response.json({ message: feed }, { status: 404 }) : calendarResponse(feed);
+}
