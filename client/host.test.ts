@@ -200,7 +200,7 @@ test("an edit that meets what others have done is put back and told with what ea
   const edit = give("rockpools-mara", "rui");
   await host.edit(edit);
   await server.untilSettled();
-  expect(server.notices.at(-1)).toEqual({ kind: "overtaken", edit, rows });
+  expect(server.notices.at(-1)).toEqual({ kind: "overtaken", key: expect.any(String), edit, rows });
   expect(holderOf(host, "rockpools-mara")).toBe("mara");
   expect(server.kept).toEqual([]);
 });

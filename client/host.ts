@@ -50,7 +50,7 @@ export type Notice =
   /** Others have changed these rows. */
   | { kind: "heard"; rows: readonly { list: ListName; id: string }[] }
   /** An edit met what others have done meanwhile and was put back: it can be made again on top of theirs. */
-  | { kind: "overtaken"; edit: Edit; rows: readonly OvertakenRow[] }
+  | { kind: "overtaken"; key: string; edit: Edit; rows: readonly OvertakenRow[] }
   /** A step of one's own was not taken back: others have changed the same since. */
   | { kind: "changedSince"; step: StepBack; text: string; rows: readonly OvertakenRow[]; canTakeBack: number };
 
@@ -260,7 +260,7 @@ export class PlanHost {
     await this.#kept(this.keep.remove(key));
     await this.#take(settled, settled.faults.length === 0 && settled.entries?.length === 1);
     const refusal = settled.faults[0]?.message;
-    if (settled.overtaken) this.#changed({ kind: "overtaken", edit, rows: settled.overtaken });
+    if (settled.overtaken) this.#changed({ kind: "overtaken", key, edit, rows: settled.overtaken });
     else if (refusal !== undefined) this.#changed({ kind: "refused", text: `Put back: ${refusal}` });
     else this.#changed(wasOffline ? { kind: "online", text: "The server answers again; your changes are saved." } : undefined);
     return null;

@@ -1,6 +1,7 @@
 // An edit on its way to the server, and the place where it waits between being made and reaching the worker. Storage
 // of the window is written at once, so that not even a page left in the same moment loses what was just pressed.
 import type { Edit } from "../core/edits/edit.ts";
+import type { OvertakenRow } from "../core/edits/overtaken.ts";
 
 /** An edit with the key by which the server knows it if it comes twice, and what its maker had seen. */
 export interface KeptEdit {
@@ -65,4 +66,32 @@ export function makerOfBrowser(storage: Storage | null): string {
   } catch {
     return newKey();
   }
+}
+
+/** An edit that met what others have done, and was put back: yours or theirs has still to be chosen. */
+export interface KeptChoice {
+  key: string;
+  edit: Edit;
+  rows: readonly OvertakenRow[];
+}
+
+const CHOICE = "to-be-chosen:";
+
+/** Keeps a choice until it is made, also over a reload. */
+export function keepChoice(storage: Storage | null, choice: KeptChoice): void {
+  try {
+    storage?.setItem(`${CHOICE}${choice.key}`, JSON.stringify(choice));
+  } catch {
+    // No room, or none allowed: it is asked for as long as the page is open.
+  }
+}
+
+export function forgetChoice(storage: Storage | null, key: string): void {
+  storage?.removeItem(`${CHOICE}${key}`);
+}
+
+/** The choices that are still to be made. */
+export function keptChoices(storage: Storage | null): KeptChoice[] {
+  const names = Array.from({ length: storage?.length ?? 0 }, (_, at) => storage?.key(at) ?? "");
+  return names.filter((name) => name.startsWith(CHOICE)).map((name) => JSON.parse(storage?.getItem(name) ?? "") as KeptChoice);
 }

@@ -6,7 +6,17 @@ import type { Edit } from "../core/edits/edit.ts";
 import type { Fault } from "../core/plan/faults.ts";
 import type { Proposal } from "../core/staffing/proposal.ts";
 import type { HostState, Notice, StepBack } from "./host.ts";
-import { forgetJustMade, justMade, keepJustMade, makerOfBrowser, newKey, storageOfWindow } from "./keptEdit.ts";
+import {
+  forgetChoice,
+  forgetJustMade,
+  justMade,
+  keepChoice,
+  keepJustMade,
+  keptChoices,
+  makerOfBrowser,
+  newKey,
+  storageOfWindow,
+} from "./keptEdit.ts";
 import type { PlanWorker } from "./plan.worker.ts";
 import type { AnswerOf, QueryOf, Question } from "./questions.ts";
 
@@ -53,6 +63,13 @@ class PlanSession {
     if (this.#worker || !early) return;
     this.#storage = storageOfWindow();
     this.#use(early);
+    for (const choice of keptChoices(this.#storage)) this.onNotice({ kind: "overtaken", ...choice });
+  }
+
+  /** An edit that was put back is made again on top of what others have done, or left. */
+  choose(key: string, edit: Edit | null): void {
+    forgetChoice(this.#storage, key);
+    if (edit) void this.edit(edit);
   }
 
   #use({ worker, name }: ReturnType<typeof startWorker>): void {
@@ -64,6 +81,7 @@ class PlanSession {
       this.#state = { ...state, version: this.#formerVersions + state.version };
       this.#setRead();
       for (const listen of this.#listeners) listen();
+      if (notice?.kind === "overtaken") keepChoice(this.#storage, notice);
       if (notice) this.onNotice(notice);
     };
     const left = justMade(this.#storage);

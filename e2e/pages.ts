@@ -31,6 +31,8 @@ export async function choose(control: Locator, option: string): Promise<void> {
 export async function rateOf(page: Page, name: string): Promise<Locator> {
   const row = page.locator("[data-rate]", { hasText: name }).first();
   const table = page.getByRole("grid", { name: /^Rates of/ });
+  // Rows that stood there before the page was ready may be drawn anew.
+  await expect(page.locator("[data-ready=yes]")).toBeAttached();
   await expect(async () => {
     if ((await row.count()) === 0) await table.evaluate((element) => element.parentElement?.scrollBy(0, 300));
     await expect(row).toBeAttached({ timeout: 300 });

@@ -64,6 +64,9 @@ test("two windows that change the same figure: the later one is told what each m
   const choice = second.getByRole("alertdialog", { name: "Changed by two" });
   await expect(choice).toContainText("Mara Ellingsen, rate: you 61, they 52.5, before 42");
   await expect(await rateOf(second, "Mara Ellingsen")).toHaveText("52.50");
+  // Nothing is chosen by leaving: it is asked again.
+  await second.reload();
+  await expect(choice).toContainText("Mara Ellingsen, rate: you 61, they 52.5, before 42");
   await choice.getByRole("button", { name: "Make mine" }).click();
   await expect(await rateOf(second, "Mara Ellingsen")).toHaveText("61.00");
   await untilSaved(second);
@@ -143,6 +146,25 @@ test("undo takes back one's own step and leaves what others have made; where the
   await expect(told.getByRole("button", { name: /^Undo the other/ })).toHaveCount(0);
   await told.getByRole("button", { name: "Leave it" }).click();
   await expect(await rateOf(lee, "Ines Valtonen")).toHaveText("41.00");
+});
+
+test("what somebody is typing in while another changes the same row is told, and what is typed stays", async ({ browser }) => {
+  const [mine, theirs] = await Promise.all([browser.newContext(), browser.newContext()].map(async (made) => (await made).newPage()));
+  for (const page of [mine, theirs]) await goTo(page, server, "/work/tidepool?task=tidepool-order");
+  await sheetOf(mine).getByLabel("Name", { exact: true }).fill("Order everything");
+  await sheetOf(theirs).getByLabel("Tags").fill("urgent");
+  await sheetOf(theirs).getByRole("button", { name: "Save", exact: true }).click();
+  await untilSaved(theirs);
+  await expect(mine.getByText("Somebody has just changed what you are editing.")).toBeVisible();
+  await expect(sheetOf(mine).getByLabel("Name", { exact: true })).toHaveValue("Order everything");
+  await expect(sheetOf(mine).getByLabel("Tags")).toHaveValue("urgent");
+  await sheetOf(mine).getByRole("button", { name: "Save", exact: true }).click();
+  await untilSaved(mine);
+  const { plan } = await (await fetch(`${server.url}/api/plan`)).json();
+  expect(plan.tasks.find(({ id }: { id: string }) => id === "tidepool-order")).toMatchObject({
+    name: "Order everything",
+    tags: ["urgent"],
+  });
 });
 
 test("1,024 wide the side sheet lies over the board, and Escape gives the board back", async ({ browser }) => {

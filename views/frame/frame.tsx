@@ -20,8 +20,11 @@ const showNotice = (notice: Notice) => {
   else if (notice.kind === "heard") markHeard(notice.rows);
   else if (notice.kind === "overtaken") {
     // Nothing is decided by waiting: it stays until somebody has chosen.
-    const toastId = `overtaken ${JSON.stringify(notice.rows.map(({ id }) => id))}`;
-    toast(<OvertakenNotice rows={notice.rows} edit={notice.edit} toastId={toastId} />, { id: toastId, duration: Number.POSITIVE_INFINITY });
+    const toastId = `overtaken ${notice.key}`;
+    toast(<OvertakenNotice rows={notice.rows} edit={notice.edit} choice={notice.key} toastId={toastId} />, {
+      id: toastId,
+      duration: Number.POSITIVE_INFINITY,
+    });
   } else if (notice.kind === "changedSince") {
     const toastId = `changed since ${notice.step.kind} ${notice.step.of}`;
     toast(<ChangedSinceNotice {...notice} toastId={toastId} />, { id: toastId, duration: Number.POSITIVE_INFINITY });

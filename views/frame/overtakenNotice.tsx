@@ -15,22 +15,29 @@ const MOST_ROWS = 6;
 
 type ChangedSince = Extract<Notice, { kind: "changedSince" }>;
 
-export function OvertakenNotice({ rows, edit, toastId }: { rows: readonly OvertakenRow[]; edit: Edit; toastId: string }) {
+export function OvertakenNotice({
+  rows,
+  edit,
+  choice,
+  toastId,
+}: {
+  rows: readonly OvertakenRow[];
+  edit: Edit;
+  choice: string;
+  toastId: string;
+}) {
   const session = usePlan();
-  const close = () => void toast.dismiss(toastId);
+  const choose = (chosen: Edit | null) => {
+    toast.dismiss(toastId);
+    session.choose(choice, chosen);
+  };
   return (
     <div role="alertdialog" aria-label="Changed by two" className="w-[320px]">
       <p className="font-semibold">Somebody else changed the same meanwhile. Yours was not made.</p>
       <MetRows rows={rows} verb="you" />
       <div className="flex gap-2">
-        <Button onClick={close}>Keep theirs</Button>
-        <Button
-          look="main"
-          onClick={() => {
-            close();
-            void session.edit(edit);
-          }}
-        >
+        <Button onClick={() => choose(null)}>Keep theirs</Button>
+        <Button look="main" onClick={() => choose(edit)}>
           Make mine
         </Button>
       </div>

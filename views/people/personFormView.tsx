@@ -2,30 +2,35 @@
 // The form of a person: name, roles, skills, calendar, newest week, employment.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { Plus, X } from "lucide-react";
-import { type Control, type UseFormReturn, useController, useFieldArray, useForm } from "react-hook-form";
+import { type Control, type UseFormReturn, useController, useFieldArray } from "react-hook-form";
 import { Button, IconButton } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
 import { Field, FormFault, TextInput } from "../../ui/field.tsx";
 import { FormCheckbox, FormChoice, FormDate, FormPicker } from "../../ui/form.tsx";
 import { namedOptions, none, textOptions, wordOptions } from "../../ui/options.ts";
 import { Unfold } from "../../ui/unfold.tsx";
+import { useFormOver } from "../../ui/useFormOver.ts";
 import { useNames } from "../frame/facts.ts";
+import { useUnderWay } from "../frame/underWay.ts";
 import { type PersonFields, personFields } from "./personForm.ts";
 import { WeekFields } from "./weekFields.tsx";
 
 type Form = UseFormReturn<PersonFields>;
 
 interface PersonFormProps {
+  /** Of somebody who is on the roster. */
+  id?: string;
   initial: PersonFields;
   isNew: boolean;
   onSave: (fields: PersonFields) => Promise<void>;
 }
 
-export function PersonForm({ initial, isNew, onSave }: PersonFormProps) {
+export function PersonForm({ id, initial, isNew, onSave }: PersonFormProps) {
   const { roles, calendars } = useNames();
-  const form = useForm<PersonFields>({ resolver: zodResolver(personFields), defaultValues: initial });
+  const form = useFormOver(initial, zodResolver(personFields));
   const { register, control, handleSubmit, watch, formState } = form;
   const roleId = watch("roleId");
+  useUnderWay("people", id, formState.isDirty);
   return (
     <form className="space-y-3" noValidate onSubmit={(event) => void handleSubmit(onSave)(event)}>
       <Field label="Name" fault={formState.errors.name?.message}>

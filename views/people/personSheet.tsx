@@ -34,7 +34,7 @@ export function PersonSheet({ row, people }: { row: RosterRow | null; people: Re
     >
       {row && <Weeks row={row} />}
       <SheetSection>
-        <PersonForm key={JSON.stringify(fields)} initial={fields} isNew={!row} onSave={save} />
+        <PersonForm key={row?.person.id ?? "new"} id={row?.person.id} initial={fields} isNew={!row} onSave={save} />
       </SheetSection>
     </Sheet>
   );

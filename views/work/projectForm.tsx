@@ -1,7 +1,7 @@
 "use client";
 // A project's own facts: to make one, empty or from another one's tasks, and to change one.
 import { zodResolver } from "@hookform/resolvers/zod";
-import { type UseFormReturn, useForm } from "react-hook-form";
+import type { UseFormReturn } from "react-hook-form";
 import * as z from "zod";
 import type { Project } from "../../core/plan/schema.ts";
 import { Button } from "../../ui/button.tsx";
@@ -9,8 +9,10 @@ import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts
 import { Field, TextInput } from "../../ui/field.tsx";
 import { FormCheckbox, FormChoice, FormDate, FormPicker } from "../../ui/form.tsx";
 import { kindOptions, namedOptions, none, wordOptions } from "../../ui/options.ts";
+import { useFormOver } from "../../ui/useFormOver.ts";
 import { useNames } from "../frame/facts.ts";
 import { usePeopleWithRoom } from "../frame/peopleWithRoom.ts";
+import { useUnderWay } from "../frame/underWay.ts";
 
 const stages: Record<Project["stage"], string> = {
   idea: "Idea",
@@ -71,12 +73,10 @@ interface ProjectFormProps {
 
 export function ProjectForm({ project, isNew, saveText, onSave }: ProjectFormProps) {
   const { calendars } = useNames();
-  const form = useForm<ProjectFields>({
-    resolver: zodResolver(fieldsSchema),
-    defaultValues: valuesOf(project, calendars[0]?.id ?? ""),
-  });
+  const form = useFormOver(valuesOf(project, calendars[0]?.id ?? ""), zodResolver(fieldsSchema));
   const { register, handleSubmit, formState } = form;
   const { errors, isDirty, isSubmitting } = formState;
+  useUnderWay("projects", project.id, isDirty);
   return (
     <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(onSave)(event)}>
       <div className="grid grid-cols-[1fr_84px] gap-3">

@@ -56,7 +56,7 @@ function Details({ outline, project }: PartProps) {
     <Sheet title={name} subtitle="The project itself" onClose={() => project.select(null)}>
       <SheetSection>
         <ProjectForm
-          key={JSON.stringify(outline.project)}
+          key={id}
           project={outline.project}
           isNew={false}
           saveText="Save"

@@ -1,14 +1,16 @@
 "use client";
 // The form of a task: where it stands, how its dates come about, how far it is.
 import { zodResolver } from "@hookform/resolvers/zod";
-import { type UseFormReturn, useForm } from "react-hook-form";
+import type { UseFormReturn } from "react-hook-form";
 import type { Outline, OutlineTask } from "../../core/answers/outline.ts";
 import type { Task } from "../../core/plan/schema.ts";
 import { Button } from "../../ui/button.tsx";
 import { Field, TextArea, TextInput } from "../../ui/field.tsx";
 import { FormCheckbox, FormChoice, FormDate, FormPicker } from "../../ui/form.tsx";
 import { namedOptions, none, textOptions, wordOptions } from "../../ui/options.ts";
+import { useFormOver } from "../../ui/useFormOver.ts";
 import { useNames } from "../frame/facts.ts";
+import { useUnderWay } from "../frame/underWay.ts";
 import { fieldsOf, sizings, type TaskFields, taskFields } from "./taskForm.ts";
 import { taskStates } from "./taskStates.ts";
 
@@ -23,9 +25,10 @@ interface TaskFormProps {
 }
 
 export function TaskForm({ outline, task, isSummary, saveText, onSave }: TaskFormProps) {
-  const form = useForm<TaskFields>({ resolver: zodResolver(taskFields), defaultValues: fieldsOf(task) });
+  const form = useFormOver(fieldsOf(task), zodResolver(taskFields));
   const { register, control, handleSubmit, formState } = form;
   const { errors, isDirty, isSubmitting } = formState;
+  useUnderWay("tasks", task.id, isDirty);
   return (
     <form className="space-y-3" noValidate onSubmit={(event) => void handleSubmit(onSave)(event)}>
       <Field label="Name" fault={errors.name?.message}>

@@ -7,7 +7,7 @@ import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { Comments } from "./comments.tsx";
 import { TaskLinks } from "./links.tsx";
 import { Review } from "./review.tsx";
-import { fieldsOf, newTaskOf, setOf, type TaskFields } from "./taskForm.ts";
+import { newTaskOf, setOf, type TaskFields } from "./taskForm.ts";
 import { TaskForm } from "./taskFormView.tsx";
 import { TaskWork } from "./taskWork.tsx";
 import type { useProject } from "./useProject.ts";
@@ -43,7 +43,7 @@ export function TaskSheet({ outline, entry, project }: { outline: Outline; entry
       )}
       <Comments taskId={task.id} comments={entry.comments} />
       <SheetSection title="The task">
-        <TaskForm key={JSON.stringify(fieldsOf(task))} outline={outline} task={task} isSummary={isSummary} saveText="Save" onSave={save} />
+        <TaskForm key={task.id} outline={outline} task={task} isSummary={isSummary} saveText="Save" onSave={save} />
       </SheetSection>
       <SheetSection>
         <div className="flex flex-wrap gap-2">

@@ -26,7 +26,8 @@ export function PartSheet({ answer, hook }: { answer: PersonYear; hook: PersonHo
         <Sheet title={person.name} subtitle="Roles, skills, calendar, employment" onClose={close}>
           <SheetSection>
             <PersonForm
-              key={JSON.stringify(fields)}
+              key={person.id}
+              id={person.id}
               initial={fields}
               isNew={false}
               onSave={async (typed) => void (await hook.changePerson(setOfPerson(typed, person)))}

@@ -2,7 +2,7 @@
 // A team in the side sheet: name, handle, the team above it, project, members, description.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useState } from "react";
-import { type UseFormReturn, useForm } from "react-hook-form";
+import type { UseFormReturn } from "react-hook-form";
 import * as z from "zod";
 import type { TeamRow } from "../../../core/answers/teamBoard.ts";
 import type { Edit } from "../../../core/edits/edit.ts";
@@ -14,7 +14,9 @@ import { hoursText } from "../../../ui/format.ts";
 import { newId } from "../../../ui/newId.ts";
 import { namedOptions, none } from "../../../ui/options.ts";
 import { Sheet, SheetSection, SumLine } from "../../../ui/sheet.tsx";
+import { useFormOver } from "../../../ui/useFormOver.ts";
 import { useNames } from "../../frame/facts.ts";
+import { useUnderWay } from "../../frame/underWay.ts";
 
 const fieldsSchema = z.object({
   name: z.string().trim().min(1, { error: "Give the team a name." }).max(300),
@@ -64,7 +66,7 @@ export function TeamSheet({
       {row && <Sums row={row} />}
       <SheetSection>
         <TeamForm
-          key={JSON.stringify(row?.team)}
+          key={row?.team.id ?? "new"}
           row={row}
           parents={rows.filter(({ team }) => team.id !== row?.team.id && !below.has(team.id))}
           onSave={save}
@@ -109,9 +111,8 @@ function TeamForm({
   onDelete: () => void;
 }) {
   const { projects } = useNames();
-  const form = useForm<Fields>({
-    resolver: zodResolver(fieldsSchema),
-    defaultValues: {
+  const form = useFormOver<Fields>(
+    {
       name: row?.team.name ?? "",
       handle: row?.team.handle ?? "",
       parentId: row?.team.parentId ?? "",
@@ -119,9 +120,11 @@ function TeamForm({
       description: row?.team.description ?? "",
       memberIds: row?.team.memberIds ?? [],
     },
-  });
+    zodResolver(fieldsSchema),
+  );
   const { register, control, handleSubmit, formState } = form;
   const { errors, isDirty, isSubmitting } = formState;
+  useUnderWay("teams", row?.team.id, isDirty);
   return (
     <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(onSave)(event)}>
       <div className="grid grid-cols-2 gap-3">

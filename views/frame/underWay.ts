@@ -1,0 +1,27 @@
+"use client";
+// What somebody is typing in: told when others change the same row meanwhile.
+import { useEffect } from "react";
+import type { ListName } from "../../core/plan/schema.ts";
+
+const underWay = new Map<string, number>();
+
+/** Says that a row's form has something typed in it that is not saved yet. */
+export function useUnderWay(list: ListName, id: string | undefined, isDirty: boolean): void {
+  useEffect(() => {
+    if (!isDirty || id === undefined) return;
+    const key = `${list} ${id}`;
+    underWay.set(key, (underWay.get(key) ?? 0) + 1);
+    return () => {
+      const left = (underWay.get(key) ?? 1) - 1;
+      if (left > 0) underWay.set(key, left);
+      else underWay.delete(key);
+    };
+  }, [list, id, isDirty]);
+}
+
+/** True where something is typed in a row's form, or in one of its cells. */
+export function isUnderWay(list: ListName, id: string, row: Element | null): boolean {
+  const field = document.activeElement;
+  const isInCell = row?.contains(field) === true && field instanceof HTMLInputElement && field.type !== "checkbox";
+  return underWay.has(`${list} ${id}`) || isInCell;
+}
