@@ -1,9 +1,9 @@
 // The board with the large plan in Chromium: how long frames take while it scrolls, and how long after a drop the result
 // is painted. Needs the built application and Chromium.
 import { chromium } from "@playwright/test";
-import { largeServer } from "./largeServer.mjs";
+import { planServer } from "./planServer.mjs";
 
-const { url, stop } = await largeServer();
+const { url, stop } = await planServer();
 try {
   const browser = await chromium.launch({ executablePath: "/usr/bin/chromium" });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });

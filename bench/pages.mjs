@@ -1,7 +1,7 @@
 // Pages of the large plan in Chromium: how long until one can be used, until another screen stands, until a sheet opens.
 // `node bench/pages.mjs ../former` measures the built application of another folder beside this one, turn by turn.
 import { chromium } from "@playwright/test";
-import { largeServer } from "./largeServer.mjs";
+import { planServer } from "./planServer.mjs";
 
 const ROUNDS = 3;
 const pages = ["/balance", "/work", "/openings", "/people", "/rates", "/money"];
@@ -9,7 +9,7 @@ const screens = ["Work", "Openings", "People", "Rates", "Money", "Balance"];
 
 const folders = [process.cwd(), ...process.argv.slice(2)];
 const servers = [];
-for (const [at, folder] of folders.entries()) servers.push(await largeServer(folder, 3191 + at));
+for (const [at, folder] of folders.entries()) servers.push(await planServer(folder, 3191 + at));
 const browser = await chromium.launch({ executablePath: "/usr/bin/chromium" });
 try {
   console.log(`\nPages of the large plan in Chromium, ms, best of ${ROUNDS}${folders.length > 1 ? `: ${folders.join(" | ")}` : ""}`);

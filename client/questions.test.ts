@@ -45,7 +45,10 @@ function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     fill: [{ openingId, shares: [{ personId }], isPencilled: false, idStem: "fill" }],
     freeWhen: [{ roleId: null, skills: [], minutes: 600, from: range.start, until: range.start + 13 }],
     moveBar: [{ assignmentId, startDays: 2, stopDays: 2 }],
-    typePeriod: [{ assignmentId, period: { start: range.start + 14, stop: range.start + 21 }, hours: 7.5 }],
+    typePeriod: [
+      { assignmentId, period: { start: range.start + 14, stop: range.start + 21 }, hours: 7.5, clock: range.start, newId: "rest" },
+    ],
+    restate: [{ assignmentId, way: "percent" }],
     untype: [{ assignmentId }],
     requests: [{}],
     outbox: [{}],

@@ -24,12 +24,15 @@ import { timeLeftOf } from "../core/answers/timeLeft.ts";
 import { type TrayItem, trayOf } from "../core/answers/tray.ts";
 import { whyOf } from "../core/answers/why.ts";
 import { workWeeks } from "../core/answers/workWeeks.ts";
+import type { Day } from "../core/calendar/day.ts";
 import { horizonOf, periodSettingsOf } from "../core/calendar/horizon.ts";
 import type { Range, ReportRange } from "../core/calendar/periods.ts";
 import type { Edit } from "../core/edits/edit.ts";
 import { type CopyOptions, projectFrom } from "../core/entry/copyProject.ts";
-import { moveBar, typePeriod, untype } from "../core/entry/moveBar.ts";
+import { moveBar } from "../core/entry/moveBar.ts";
+import { restate, type Way } from "../core/entry/restate.ts";
 import { beginOnDay } from "../core/entry/trayDrop.ts";
+import { typePeriod, untype } from "../core/entry/typePeriod.ts";
 import { type Counting, defaultCounting } from "../core/load/counting.ts";
 import type { Model } from "../core/model.ts";
 import { namesOf } from "../core/plan/names.ts";
@@ -66,8 +69,9 @@ export const questions = {
   freeWhen: (model: Model, query: FreeQuery) => freeWhen(model, query),
   moveBar: (model: Model, { assignmentId, startDays, stopDays }: { assignmentId: string; startDays: number; stopDays: number }) =>
     moveBar(model, assignmentId, startDays, stopDays),
-  typePeriod: (model: Model, { assignmentId, period, hours }: { assignmentId: string; period: Range; hours: number }) =>
-    typePeriod(model, assignmentId, period, hours),
+  typePeriod: (model: Model, query: { assignmentId: string; period: Range; hours: number; clock: Day; newId: string }) =>
+    typePeriod(model, query.assignmentId, query.period, query.hours, query),
+  restate: (model: Model, { assignmentId, way }: { assignmentId: string; way: Way }) => restate(model, assignmentId, way),
   untype: (model: Model, { assignmentId }: { assignmentId: string }) => untype(model, assignmentId),
   requests: (model: Model, _query: Record<string, never>) => requestsOf(model),
   outbox: (model: Model, _query: Record<string, never>) => outboxOf(model),

@@ -99,6 +99,14 @@ test("a period's hours are typed over, the sum follows, and the rule gets them b
   await hours.press("Enter");
   await expect(own).toContainText("3.5");
   await expect(sheet.getByText("28.5 h", { exact: true })).toBeVisible();
+  // What was taken out goes to the weeks still to come; another way is one press away, and back again.
+  const rest = page.getByRole("status", { name: "The rest of the hours" });
+  await expect(rest).toContainText("15.6 h went to the periods still to come.");
+  await rest.getByRole("button", { name: "Drop them" }).click();
+  await expect(rest).toContainText("15.6 h are dropped.");
+  await rest.getByRole("button", { name: "Put them in later periods" }).click();
+  await expect(rest).toContainText("15.6 h went to the periods still to come.");
+  await expect(own).toContainText("3.5");
   await sheet.getByRole("button", { name: "typed" }).click();
   await expect(sheet.getByRole("button", { name: "typed" })).toHaveCount(0);
   await undo(page);
@@ -241,14 +249,33 @@ test("a lead asks for a role, the manager offers and confirms; hours, state, mes
   await expect(sheet.getByLabel("Rui Monteverde, hours in all")).toHaveCount(2);
 });
 
-test("a request is not answered in somebody else's name", async ({ page }) => {
-  await open(page, "/openings/requests");
-  const entry = { at: "2027-02-01T10:00:00.000Z", by: "Bruno Castelar", to: "Nora Okafor", step: "confirmed" };
-  const { revision } = await (await fetch(`${server.url}/api/plan`)).json();
-  const edit = { kind: "answerRequest", id: "request-film", entry };
-  const answer = await postTo(server, "/api/edits", JSON.stringify({ base: revision, request: { kind: "edit", edit } }));
-  expect(answer.status).toBe(409);
-  expect(await answer.text()).toContain("one’s own name");
+test("a request is neither asked nor answered in somebody else's name", async () => {
+  const at = "2027-02-01T10:00:00.000Z";
+  const step = (by: string, kind: string) => ({ at, by, to: "Nora Okafor", step: kind });
+  const ask = (by: string) => ({
+    kind: "askWork",
+    assignment: { id: "asked-work", taskId: "tidepool-cases", roleId: "fabricator", hours: 8, firmness: "asked" },
+    request: {
+      id: "asked",
+      taskId: "tidepool-cases",
+      assignmentId: "asked-work",
+      roleId: "fabricator",
+      hours: 8,
+      state: "asked",
+      history: [step(by, "asked")],
+    },
+  });
+  const send = async (edit: object) => {
+    const { revision } = await (await fetch(`${server.url}/api/plan`)).json();
+    const answer = await postTo(server, "/api/edits", JSON.stringify({ base: revision, request: { kind: "edit", edit } }));
+    return { status: answer.status, text: await answer.text() };
+  };
+  const refused = { status: 409, text: expect.stringContaining("one’s own name") };
+  expect(await send(ask("Mara Ellingsen"))).toEqual(refused);
+  expect((await send(ask("Nora Okafor"))).status).toBe(200);
+  const answered = (by: string) => ({ kind: "answerRequest", id: "asked", personId: "mara", entry: step(by, "offered") });
+  expect(await send(answered("Mara Ellingsen"))).toEqual(refused);
+  expect((await send(answered("Nora Okafor"))).status).toBe(200);
 });
 
 test("a bar is dragged by a finger as by the mouse", async ({ browser }) => {

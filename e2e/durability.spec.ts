@@ -209,6 +209,11 @@ test("a change made while the server is stopped is kept, and saved when it is ba
   await expect(page.getByText(/The server cannot be reached\. Your changes are kept in this browser/)).toBeVisible();
   await expect(page.getByText("1 unsaved")).toBeVisible();
   await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
+  // A link leads nowhere now: the screen stays, with what was typed.
+  await page.getByRole("link", { name: "Money" }).click();
+  await expect(page.getByText("The server cannot be reached, so this screen stays.")).toBeVisible();
+  await expect(page).toHaveURL(/\/rates/);
+  await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
   server = await startServer(folder, Number(new URL(url).port));
   await expect(page.getByText("The server answers again; your changes are saved.")).toBeVisible({ timeout: 30_000 });
   await page.reload();

@@ -201,7 +201,16 @@ test("work is stated another way, spread, and typed over week by week; the weeks
   await choose(sheet.getByLabel("Jonas Adeyemi, spread"), "Most midway");
   await expect(weeks.nth(3)).not.toHaveText(even ?? "");
   await expect.poll(sum).toBeCloseTo(118, 0);
-  await choose(sheet.getByLabel("Jonas Adeyemi, stated as"), "week by week");
+  // There and back through other ways, it is the same hours to the minute.
+  const statedAs = sheet.getByLabel("Jonas Adeyemi, stated as");
+  for (const way of ["% of their time", "hours a day", "hours a week"]) {
+    await choose(statedAs, way);
+    await expect(sheet).toContainText(/Asks for 11[78](\.\d)? h/);
+  }
+  await choose(statedAs, "hours in all");
+  await expect(sheet.getByLabel("Jonas Adeyemi, hours in all")).toHaveValue("118");
+  await expect(sheet).toContainText("Asks for 118 h");
+  await choose(statedAs, "week by week");
   const first = sheet.getByLabel("Jonas Adeyemi, hours from 10 Feb 2027");
   await first.fill("12");
   await page.keyboard.press("Enter");

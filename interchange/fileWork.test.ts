@@ -3,9 +3,11 @@
 import { join } from "node:path";
 import { strToU8, zipSync } from "fflate";
 import { expect, test } from "vitest";
+import { randomFrom } from "../demo/random.ts";
 import { FileWork } from "./fileWork.ts";
 import { eventsTable } from "./ical.ts";
 import { readTable } from "./readTable.ts";
+import { UnreadableFile } from "./textTable.ts";
 import { writeXlsx } from "./xlsx.ts";
 
 const script = join(import.meta.dirname, "../dist/files.mjs");
@@ -91,6 +93,35 @@ test("events of a calendar are read in a time that grows with their number, not 
   // Four times as many take about four times as long; by the square it would be sixteen.
   const [few, many] = [Math.min(time(1_500), time(1_500)), Math.min(time(6_000), time(6_000))];
   expect(many / few).toBeLessThan(10);
+});
+
+test("whatever bytes are brought, they are read or told in a sentence (seeds 1 to 120)", async () => {
+  const samples = [
+    new Uint8Array(
+      await writeXlsx([
+        {
+          name: "One",
+          rows: [
+            ["Name", "From"],
+            ["Ines", "2027-02-01"],
+          ],
+        },
+      ]),
+    ),
+    new TextEncoder().encode(calendar(event(1, "RRULE:FREQ=WEEKLY;COUNT=3\r\n"))),
+    new TextEncoder().encode('Name;From\n"Ines";1.2.2027\nRui;\n'),
+  ];
+  let told = 0;
+  for (let seed = 1; seed <= 120; seed++) {
+    const random = randomFrom(seed);
+    const bytes = Uint8Array.from(samples[seed % samples.length]);
+    for (let at = 0; at < 1 + random.below(8); at++) bytes[random.below(bytes.length)] = random.below(256);
+    const cut = random.below(4) === 0 ? bytes.subarray(0, random.below(bytes.length)) : bytes;
+    const answer = await readTable(cut, "file").catch((error: unknown) => error);
+    if (answer instanceof UnreadableFile) told++;
+    else expect(answer, `seed ${seed}`).toHaveProperty("tables");
+  }
+  expect(told).toBeGreaterThan(10);
 });
 
 test("an event that stands in for one of a series is read with its series, not with others", async () => {

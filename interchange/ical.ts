@@ -22,13 +22,25 @@ export function eventsTable(text: string, name: string): TextTable {
   const replaced = replacedTimes(events);
   const rows: string[][] = [];
   for (const event of events) {
-    rows.push(...rowsOf(event, replaced.get(uidOf(event)) ?? []));
+    rows.push(...readableRows(event, replaced.get(uidOf(event)) ?? []));
     if (rows.length > FILE_LIMITS.rows)
       throw new UnreadableFile(
         `The events of this calendar take more than ${FILE_LIMITS.rows.toLocaleString("en-GB")} rows. Bring it in parts.`,
       );
   }
   return { name, rows: [["From", "To", "Hours", "Title", "E-mail"], ...rows.sort((a, b) => (a[0] < b[0] ? -1 : 1))] };
+}
+
+/** @throws {UnreadableFile} naming the event: what stands in one may be anything. */
+function readableRows(event: ICAL.Component, exceptions: ICAL.Component[]): string[][] {
+  try {
+    return rowsOf(event, exceptions);
+  } catch (error) {
+    const title = String(event.getFirstPropertyValue("summary") ?? uidOf(event));
+    throw new UnreadableFile(
+      `The event "${title}" of this calendar could not be read: ${(error as Error).message}. Take it out and bring the rest.`,
+    );
+  }
 }
 
 const uidOf = (component: ICAL.Component): string => String(component.getFirstPropertyValue("uid") ?? "");

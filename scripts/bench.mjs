@@ -17,7 +17,7 @@ await build({
 const core = spawnSync(process.execPath, ["--expose-gc", outfile], { stdio: "inherit" }).status ?? 1;
 // Screens need the built application; without it, their figures are left out. `npm run bench -- ../former` measures the
 // pages of another folder, built there, beside this one's.
-const inChromium = core === 0 && existsSync(".next/BUILD_ID") ? ["bench/board.mjs", "bench/pages.mjs"] : [];
+const inChromium = core === 0 && existsSync(".next/BUILD_ID") ? ["bench/board.mjs", "bench/pages.mjs", "bench/writers.mjs"] : [];
 const former = process.argv.slice(2);
 let status = core;
 for (const file of inChromium) status ||= spawnSync(process.execPath, [file, ...former], { stdio: "inherit" }).status ?? 1;

@@ -290,7 +290,7 @@ export class PlanStore {
     if ("faults" in since) return since;
     const outcome = applyEdit(this.#plan, edit);
     if (!outcome.plan) return { faults: outcome.faults };
-    if (name !== undefined && !isInOwnName(outcome.changes, name))
+    if (name !== undefined && !isInOwnName(outcome.plan, outcome.changes, name))
       return { faults: [{ place: edit.kind, message: faultText.otherName() }] };
     const overtaken = overtakenRows(since.changes, outcome.changes);
     if (overtaken.length > 0)

@@ -42,7 +42,7 @@ test.each(ways)("%s is made in one's own name alone", (_, edit) => {
   for (const name of ["Nora Okafor", "Mara Ellingsen"]) {
     const outcome = applyEdit(plan, edit(name));
     expect(outcome.faults).toEqual([]);
-    expect(isInOwnName(outcome.plan ? outcome.changes : [], "Nora Okafor")).toBe(name === "Nora Okafor");
+    expect(isInOwnName(outcome.plan ?? plan, outcome.plan ? outcome.changes : [], "Nora Okafor")).toBe(name === "Nora Okafor");
   }
 });
 
@@ -50,8 +50,20 @@ test("what somebody else has said is not changed, and may be taken away", () => 
   const [said] = plan.comments;
   expect(said.author).not.toBe("Lee");
   const change = (after: typeof said | null) => [{ list: "comments" as const, id: said.id, before: said, after }];
-  expect(isInOwnName(change({ ...said, text: "Never said." }), "Lee")).toBe(false);
-  expect(isInOwnName(change({ ...said, author: "Lee" }), "Lee")).toBe(false);
-  expect(isInOwnName(change(said), "Lee")).toBe(true);
-  expect(isInOwnName(change(null), "Lee")).toBe(true);
+  expect(isInOwnName(plan, change({ ...said, text: "Never said." }), "Lee")).toBe(false);
+  expect(isInOwnName(plan, change({ ...said, author: "Lee" }), "Lee")).toBe(false);
+  expect(isInOwnName(plan, change(said), "Lee")).toBe(true);
+  expect(isInOwnName(plan, change(null), "Lee")).toBe(true);
+});
+
+test("a request is written down on behalf of the project's lead, and nothing is answered on theirs", () => {
+  const leadId = plan.projects.find(({ id }) => id === "tidepool")?.leadId;
+  const lead = plan.people.find(({ id }) => id === leadId)?.name as string;
+  const made = (history: ReturnType<typeof request>["history"]) => [
+    { list: "requests" as const, id: "asked", before: null, after: { ...request(lead), history } },
+  ];
+  const [first] = request(lead).history;
+  expect(isInOwnName(plan, made([first]), "Nora Okafor")).toBe(true);
+  expect(isInOwnName(plan, made([{ ...first, step: "confirmed" as never }]), "Nora Okafor")).toBe(false);
+  expect(isInOwnName(plan, made([first, { ...first, step: "confirmed" as never }]), "Nora Okafor")).toBe(false);
 });

@@ -1,13 +1,16 @@
-// What carries a name has to carry that of whoever makes it: comments, and the steps of requests.
+// What carries a name has to carry that of whoever makes it: comments, and the steps of requests. Asking may be written down
+// on behalf of the lead of the project, and nobody else's.
+import { findRow } from "../plan/rows.ts";
 import { isSame } from "../plan/same.ts";
-import type { Comment, WorkRequest } from "../plan/schema.ts";
+import type { Comment, Plan, WorkRequest } from "../plan/schema.ts";
 import type { Change } from "./change.ts";
 
-/** True where changes leave nothing new under a name other than `name`, whatever kind of edit has made them. */
-export function isInOwnName(changes: readonly Change[], name: string): boolean {
+/** True where changes leave nothing new under a name other than `name`, whatever kind of edit has made them.
+ * @param plan As the changes leave it. */
+export function isInOwnName(plan: Plan, changes: readonly Change[], name: string): boolean {
   return changes.every((change) => {
     if (change.list === "comments") return isOwnComment(change.before, change.after, name);
-    return change.list !== "requests" || areOwnSteps(change.before, change.after, name);
+    return change.list !== "requests" || areOwnSteps(plan, change.before, change.after, name);
   });
 }
 
@@ -15,8 +18,16 @@ function isOwnComment(before: Comment | null, after: Comment | null, name: strin
   return after === null || isSame(before, after) || (after.author === name && (before === null || before.author === name));
 }
 
-function areOwnSteps(before: WorkRequest | null, after: WorkRequest | null, name: string): boolean {
+function areOwnSteps(plan: Plan, before: WorkRequest | null, after: WorkRequest | null, name: string): boolean {
   const former = before?.history ?? [];
   const steps = after?.history ?? [];
-  return steps.every((step, at) => (at < former.length ? isSame(step, former[at]) : step.by === name));
+  return steps.every((step, at) => {
+    if (at < former.length) return isSame(step, former[at]);
+    return step.by === name || (at === 0 && step.step === "asked" && step.by === leadOf(plan, after?.taskId));
+  });
+}
+
+function leadOf(plan: Plan, taskId: string | undefined): string | undefined {
+  const project = findRow(plan.projects, findRow(plan.tasks, taskId)?.projectId);
+  return findRow(plan.people, project?.leadId)?.name;
 }

@@ -1,4 +1,4 @@
-// Changing when an assignment is worked, from its bar: moved or stretched along time, or a period's hours typed over.
+// Changing when an assignment is worked, from its bar: moved or stretched along time.
 import { type Day, formatDay, parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import type { Edit } from "../edits/edit.ts";
@@ -15,7 +15,7 @@ export type BarFault = "fillsTask" | "notTyped" | "gone" | "noDates" | "byEffort
 /** An edit, or why there is none. */
 export type BarChange = { edit: Edit; range: Range } | { fault: BarFault };
 
-interface Place {
+export interface BarPlace {
   assignment: Assignment;
   row: number;
   dates: TaskDates;
@@ -46,37 +46,8 @@ export function moveBar(model: Model, assignmentId: string, startDays: number, s
   };
 }
 
-/** Types over the hours of a period: the weeks become stated one by one, those outside it as they are now. */
-export function typePeriod(model: Model, assignmentId: string, period: Range, hours: number): BarChange {
-  const place = placeOf(model, assignmentId);
-  if ("fault" in place) return place;
-  const { row } = place;
-  const { start: firsts, length, offset, buffer } = model.placements;
-  const first = firsts[row];
-  const minutes = buffer.minutes.subarray(offset[row], offset[row] + length[row]);
-  const typed = { from: formatDay(period.start), to: formatDay(period.stop - 1), hours };
-  const before = weeksOf(minutes, first, { start: first, stop: Math.min(first + minutes.length, period.start) });
-  const after = weeksOf(minutes, first, { start: Math.max(first, period.stop), stop: first + minutes.length });
-  const custom = [...before, ...(hours > 0 ? [typed] : []), ...after];
-  const customFrom = place.assignment.customFrom === undefined ? null : formatDay(place.task.start);
-  const set = { custom, customFrom, hours: null, percent: null, hoursPerDay: null, hoursPerWeek: null, shape: null };
-  return { edit: { kind: "changeAssignment", id: assignmentId, set }, range: period };
-}
-
-/** Gives typed weeks back to the rule: the same hours in all, spread over the task. */
-export function untype(model: Model, assignmentId: string): BarChange {
-  const place = placeOf(model, assignmentId);
-  if ("fault" in place) return place;
-  const { custom } = place.assignment;
-  if (!custom) return { fault: "notTyped" };
-  const hours = Math.round(custom.reduce((sum, bucket) => sum + bucket.hours, 0) * 100) / 100;
-  return {
-    edit: { kind: "changeAssignment", id: assignmentId, set: { custom: null, hours } },
-    range: { start: place.task.start, stop: place.task.finish + 1 },
-  };
-}
-
-function placeOf({ plan, schedule, work }: Model, assignmentId: string): Place | { fault: BarFault } {
+/** Where an assignment with dates of its own stands, or why it has none. */
+export function placeOf({ plan, schedule, work }: Model, assignmentId: string): BarPlace | { fault: BarFault } {
   const row = rowById(plan.assignments).get(assignmentId);
   if (row === undefined || work.isMaterial[row] === 1) return { fault: "gone" };
   const dates = schedule.of(work.task[row]);
@@ -92,7 +63,7 @@ function own(date: string | undefined, otherwise: Day): Day {
   return date === undefined ? otherwise : parseDay(date);
 }
 
-function moveBuckets({ assignment, dates }: Place, startDays: number, stopDays: number): BarChange {
+function moveBuckets({ assignment, dates }: BarPlace, startDays: number, stopDays: number): BarChange {
   const { id, custom = [] } = assignment;
   const moved = custom.map((bucket, at) => {
     const isFirst = at === 0;
@@ -105,16 +76,4 @@ function moveBuckets({ assignment, dates }: Place, startDays: number, stopDays: 
   const shift = customShift(assignment, dates);
   const range = { start: parseDay(moved[0].from) + shift, stop: parseDay(moved[moved.length - 1].to) + 1 + shift };
   return { edit: { kind: "changeAssignment", id, set: { custom: moved } }, range };
-}
-
-/** What is placed in a range, week by week, to the minute. */
-function weeksOf(minutes: Int32Array, first: Day, { start, stop }: Range): { from: string; to: string; hours: number }[] {
-  const weeks: { from: string; to: string; hours: number }[] = [];
-  for (let from = start; from < stop; ) {
-    const to = Math.min(stop, from - ((((from + 3) % 7) + 7) % 7) + 7);
-    const sum = minutes.subarray(from - first, to - first).reduce((total, own) => total + own, 0);
-    if (sum > 0) weeks.push({ from: formatDay(from), to: formatDay(to - 1), hours: Math.round((sum / 60) * 10_000) / 10_000 });
-    from = to;
-  }
-  return weeks;
 }

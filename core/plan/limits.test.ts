@@ -2,6 +2,9 @@
 
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
+import { randomFrom } from "../../demo/random.ts";
+import { mutated } from "../../tests/mutated.ts";
+import { buildModel } from "../model.ts";
 import { MOST_LEVELS, MOST_NESTING, MOST_SUGGESTIONS } from "./limits.ts";
 import { isNestedDeeper } from "./nesting.ts";
 import { parsePlan, parsePlanValue } from "./parse.ts";
@@ -59,6 +62,20 @@ const refused: [string, (plan: Plan) => void, RegExp][] = [
 
 test.each(refused)("%s is refused with its place", (_, change, says) => {
   expect(faultsOf(change).some((line) => says.test(line))).toBe(true);
+});
+
+test("whatever is wrong with a file, it is told in sentences, and what passes is computed (seeds 1 to 60)", () => {
+  let [refusedCount, computed] = [0, 0];
+  for (let seed = 1; seed <= 60; seed++) {
+    const random = randomFrom(seed);
+    const { plan, faults } = parsePlan(JSON.stringify(mutated(fernhollow(), random, 1 + random.below(3))));
+    for (const { message } of faults) expect(message, `seed ${seed}`).toMatch(/[.;?]/);
+    if (!plan) refusedCount++;
+    else if (buildModel(plan).placements.asked.every(Number.isFinite)) computed++;
+  }
+  expect(refusedCount).toBeGreaterThan(10);
+  expect(computed).toBeGreaterThan(5);
+  expect(refusedCount + computed).toBe(60);
 });
 
 test("of many wrong references all are told, and the first ones with what was most likely meant", () => {

@@ -45,7 +45,6 @@ export interface TableColumn<R> {
   edit?: (row: R) => CellEdit<R> | null;
   /** A key pressed in the cell; true where it was meant for it. */
   onKey?: (row: R, key: string) => boolean;
-  onPress?: (row: R) => void;
 }
 
 /** Widths set by hand, in pixels by column. */

@@ -77,7 +77,7 @@ function Cell<R>({
   const Tag = column.isRowHead ? "th" : "td";
   const says = column.cellSays?.(row);
   const edit = editing?.column === column.id ? column.edit?.(row) : null;
-  const canFocus = isGrid && (column.edit || column.onKey || column.onPress || column.value) !== undefined;
+  const canFocus = isGrid && (column.edit || column.onKey || column.value) !== undefined;
   return (
     <Tag
       id={placeId(name, { key: line.key, column: column.id })}

@@ -119,14 +119,13 @@ function useRowActions<R>(context: Context<R>): RowActions<R> {
   return { onTick, onFold, onDone };
 }
 
-/** A press on a row opens it, on a cell does what the cell does, twice on one that can be typed in begins that. */
+/** A press on a row opens it, twice on a cell that can be typed in begins that. */
 function pressed<R>(event: MouseEvent, { props, lines, columns, keys }: Context<R>): void {
   const place = placeAt(event.target);
   const line = lines.find(({ key }) => key === place?.key);
   if (line?.kind !== "row" || isControl(event.target, "a,button,input,label")) return;
   const column = columns.find(({ id }) => id === place?.column);
   if (event.type === "dblclick") keys.begin(line, column, null);
-  else if (column?.onPress) column.onPress(line.row);
   else props.onOpen?.(line.row);
 }
 

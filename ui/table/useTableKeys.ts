@@ -33,7 +33,7 @@ interface KeyOptions<R> {
 export function useTableKeys<R>({ props, columns, lines, reveal }: KeyOptions<R>) {
   const [active, setActive] = useState<Place | null>(null);
   const [editing, setEditing] = useState<Editing | null>(null);
-  const hasCells = columns.some(({ edit, onKey, onPress }) => edit || onKey || onPress);
+  const hasCells = columns.some(({ edit, onKey }) => edit || onKey);
   const rows = lines.filter((line): line is RowLine<R> => line.kind === "row");
   const goTo = (line: RowLine<R> | undefined, column: string | null) => {
     if (!line) return;
@@ -88,9 +88,7 @@ export function useTableKeys<R>({ props, columns, lines, reveal }: KeyOptions<R>
   const takeKey = ({ key }: KeyboardEvent, line: RowLine<R>, column: TableColumn<R> | undefined): boolean => {
     if (column?.onKey?.(line.row, key)) return true;
     if (key === "Enter" || key === "F2") {
-      if (begin(line, column, null)) return true;
-      if (column?.onPress) column.onPress(line.row);
-      else props.onOpen?.(line.row);
+      if (!begin(line, column, null)) props.onOpen?.(line.row);
     } else if (key === " ") props.onOpen?.(line.row);
     else if (key.toLowerCase() === "x" && props.ticks) props.ticks.onTick([line.id], !props.ticks.ticked.has(line.id));
     else return (key.length === 1 || key === "Delete") && begin(line, column, key === "Delete" ? "" : key);

@@ -9,8 +9,12 @@ import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
 import type { ReportRange } from "../../core/calendar/periods.ts";
 import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
 import type { BarChange, BarFault } from "../../core/entry/moveBar.ts";
+import type { Rest, TypedPeriod } from "../../core/entry/typePeriod.ts";
 import type { Counting } from "../../core/load/counting.ts";
 import type { Fault } from "../../core/plan/faults.ts";
+import { newId } from "../../ui/newId.ts";
+import { useFrame } from "../frame/facts.ts";
+import { tellRest } from "./restNotice.tsx";
 
 const barFaults: Record<BarFault, string> = {
   fillsTask: "It fills its task from end to end. Move the task itself, in its project.",
@@ -28,6 +32,7 @@ interface BoardEditOptions extends ReportRange {
 
 export function useBoardEdits({ board, range, grain, counting, onGiven }: BoardEditOptions) {
   const session = usePlan();
+  const { clock } = useFrame();
   const { picked, pick, unpick, withPicked } = usePicked();
   const giveEdit = (assignmentId: string, personId: string): Edit => {
     const edits = withPicked(assignmentId).map((id) => ({ kind: "reassign" as const, id, personId }));
@@ -69,8 +74,18 @@ export function useBoardEdits({ board, range, grain, counting, onGiven }: BoardE
       if (made.length === 1 || edits.length === 0) return change(first);
       return change({ edit: { kind: "together", words: `move ${edits.length} assignments`, edits }, range });
     },
-    typeHours: async (assignmentId: string, period: ReportRange["range"], hours: number): Promise<boolean> =>
-      change(await session.ask("typePeriod", { assignmentId, period, hours })),
+    typeHours: async (assignmentId: string, period: ReportRange["range"], hours: number): Promise<boolean> => {
+      const typed = await session.ask("typePeriod", { assignmentId, period, hours, clock, newId: newId("open") });
+      if ("fault" in typed) return change(typed);
+      const made = (await session.edit(typed.edits[typed.usual] as Edit)).length === 0;
+      if (made && typed.minutes > 0) tellRest(typed, typed.usual, remake);
+      return made;
+      /** Takes the first way back and goes another one, as it would have been from the start. */
+      async function remake(rest: Rest, edit: Edit): Promise<void> {
+        await session.step({ kind: "undo" });
+        if ((await session.edit(edit)).length === 0) tellRest(typed as TypedPeriod, rest, remake);
+      }
+    },
     untype: async (assignmentId: string): Promise<boolean> => change(await session.ask("untype", { assignmentId })),
   };
 }

@@ -12,6 +12,7 @@ import { useFrame } from "./facts.ts";
 import { Finder } from "./finder.tsx";
 import { PlanMenu } from "./planMenu.tsx";
 import { Shortcuts } from "./shortcuts.tsx";
+import { useStays } from "./useStays.ts";
 import { useLinkTo, usePlanWindow } from "./windowed.ts";
 
 const ladder: readonly Grain[] = ["day", "week", "month", "quarter", "year"];
@@ -51,17 +52,20 @@ export function Header() {
   );
 }
 
-/** Undo and redo, by button and by Ctrl Z and Ctrl Shift Z; each says what it would do. */
+/** Undo and redo, by button and by Ctrl Z and Ctrl Y or Ctrl Shift Z; each says what it would do. */
 function Steps() {
   const session = usePlan();
   const state = useHostState();
+  useStays();
   const { undo, redo } = state?.history ?? { undo: null, redo: null };
   const isWaiting = useIsSaving();
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.altKey || event.key.toLowerCase() !== "z" || isTyping(event)) return;
+      const key = event.key.toLowerCase();
+      const isStep = key === "z" || (key === "y" && !event.shiftKey);
+      if (!(event.ctrlKey || event.metaKey) || event.altKey || !isStep || isTyping(event)) return;
       event.preventDefault();
-      void session.step({ kind: event.shiftKey ? "redo" : "undo" });
+      void session.step({ kind: key === "y" || event.shiftKey ? "redo" : "undo" });
     };
     window.addEventListener("keydown", press);
     return () => window.removeEventListener("keydown", press);
@@ -87,7 +91,7 @@ function Steps() {
         <Undo2 size={16} />
       </IconButton>
       <IconButton
-        label={redo === null ? "Nothing to redo" : `Redo: ${redo.words} (Ctrl Shift Z)`}
+        label={redo === null ? "Nothing to redo" : `Redo: ${redo.words} (Ctrl Y)`}
         disabled={redo === null}
         onClick={() => void session.step({ kind: "redo" })}
       >

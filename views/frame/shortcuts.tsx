@@ -11,7 +11,7 @@ type Listed = [keys: string, does: string][];
 
 const everywhere: Listed = [
   ["/ or Ctrl K", "Find"],
-  ["Ctrl Z, Ctrl Shift Z", "Undo, redo"],
+  ["Ctrl Z, Ctrl Y", "Undo, redo (also Ctrl Shift Z)"],
   ["[ and ]", "Finer, coarser periods"],
   ["Tab to the ribbon, ← →", "Move the window; with Shift, resize it"],
   ["Esc", "Close the side sheet"],

@@ -1,8 +1,9 @@
 "use client";
 // How an assignment's work is stated and spread: the five ways, the shape, its own dates, and the weeks they come to.
-import { useMaybeAnswer } from "../../client/session.tsx";
+import { toast } from "sonner";
+import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { WorkWeeks } from "../../core/answers/workWeeks.ts";
-import { formatDay } from "../../core/calendar/day.ts";
+import type { Way } from "../../core/entry/restate.ts";
 import type { Assignment } from "../../core/plan/schema.ts";
 import { Choice } from "../../ui/choice.tsx";
 import { readDate, writeDate } from "../../ui/dateText.ts";
@@ -10,6 +11,7 @@ import { Field, TextInput } from "../../ui/field.tsx";
 import { hoursText, shortDay } from "../../ui/format.ts";
 import { wordOptions } from "../../ui/options.ts";
 import { readAmount, useDraft } from "../../ui/useDraft.ts";
+import { formerStatement, keepFormer, statementNow } from "./formerStatement.ts";
 import type { Setting } from "./useTaskEdits.ts";
 
 export const statements = [
@@ -45,20 +47,16 @@ export function WorkShape({
 }) {
   const weeks = useMaybeAnswer("workWeeks", { assignmentId: assignment.id }, null);
   const known = weeks?.assignmentId === assignment.id ? weeks : null;
-  const stated = statements.find(({ key }) => assignment[key] !== undefined)?.key ?? "custom";
-  const restate = (next: string) => {
-    const cleared = { hours: null, percent: null, hoursPerDay: null, hoursPerWeek: null, custom: null };
-    if (next === "custom") onChange({ ...cleared, custom: bucketsOf(known) });
-    else onChange({ ...cleared, [next]: amountFor(next as Statement, known) });
-  };
+  const stated: Way = statements.find(({ key }) => assignment[key] !== undefined)?.key ?? "custom";
+  const restate = useRestate(assignment, stated, name, onChange);
   return (
     <div className="mb-1 space-y-2 rounded-card border border-line p-2">
       <div className="grid grid-cols-2 gap-2">
-        <Field label="Stated as">
+        <Field label="Stated as" hint={known ? `Asks for ${hoursText(known.asked)} h` : undefined}>
           <Choice
             value={stated}
             disabled={isEffort}
-            onChange={(value) => restate(value)}
+            onChange={(value) => void restate(value as Way)}
             label={`${name}, stated as`}
             options={[...statements.map(({ key, says }) => ({ value: key, text: says })), { value: "custom", text: "week by week" }]}
           />
@@ -102,6 +100,27 @@ export function WorkShape({
       )}
     </div>
   );
+}
+
+/** States the same work in another way; back in a former way it says what it said there. */
+function useRestate(assignment: Assignment, stated: Way, name: string, onChange: (set: Setting<Assignment>) => void) {
+  const session = usePlan();
+  return async (next: Way) => {
+    const before = statementNow(assignment);
+    const former = formerStatement(assignment.id, before, next);
+    if (former) {
+      keepFormer(assignment.id, { from: { way: stated, set: before }, to: former });
+      return onChange(former);
+    }
+    const made = await session.ask("restate", { assignmentId: assignment.id, way: next });
+    if (!made) {
+      toast(`${name} has no working day in the window, so this work cannot be stated that way.`);
+      return;
+    }
+    const set = { ...before, ...made.set } as Setting<Assignment>;
+    keepFormer(assignment.id, { from: { way: stated, set: before }, to: set });
+    onChange(set);
+  };
 }
 
 /** A day of its own, saved on leaving it; empty for the task's. */
@@ -184,31 +203,4 @@ function BucketInput({
       <TextInput {...props} aria-label={`${name}, hours from ${writeDate(bucket.from)}`} inputMode="decimal" isSmall isFigure />
     </label>
   );
-}
-
-const round = (value: number) => Math.round(value * 100) / 100;
-
-/** The weeks as they are now, to be typed over. */
-function bucketsOf(known: WorkWeeks | null): NonNullable<Assignment["custom"]> {
-  return (known?.weeks ?? []).map(({ week, minutes }) => ({
-    from: formatDay(week.start),
-    to: formatDay(week.stop - 1),
-    hours: round(minutes / 60),
-  }));
-}
-
-/** An amount in another way of stating that comes close to what is there now. */
-function amountFor(next: Statement, known: WorkWeeks | null): number {
-  const hours = (known?.asked ?? 0) / 60;
-  const weeks = Math.max(1, known?.weeks.length ?? 1);
-  switch (next) {
-    case "hours":
-      return round(hours);
-    case "percent":
-      return Math.min(1_000, Math.round((hours / weeks / 40) * 100));
-    case "hoursPerDay":
-      return Math.min(24, round(hours / weeks / 5));
-    case "hoursPerWeek":
-      return Math.min(168, round(hours / weeks));
-  }
 }

@@ -1,5 +1,5 @@
 "use client";
-// People down, skills across: a level is typed as a digit, or goes up by one with each press.
+// People down, skills across: a level is typed as a digit; a press only takes one there.
 import { useMemo } from "react";
 import type { SkillColumn, SkillMatrix } from "../../../core/answers/skillMatrix.ts";
 import { DataTable } from "../../../ui/dataTable.tsx";
@@ -76,7 +76,6 @@ function levelColumn(column: SkillColumn, onSet: SetLevel): TableColumn<SkillRow
     cellSays: (row) => `${row.name}, ${skill.name}: ${levelOf(row) === 0 ? "none" : `level ${levelOf(row)}`}`,
     look: (row) => need > 0 && levelOf(row) >= level && "bg-pine-wash",
     cell: (row) => <Level level={levelOf(row)} />,
-    onPress: (row) => onSet(row, skill.id, (levelOf(row) + 1) % 6),
     onKey: (row, key) => {
       const isDigit = /^[0-5]$/.test(key);
       if (isDigit || key === "Delete" || key === "Backspace") onSet(row, skill.id, isDigit ? Number(key) : 0);

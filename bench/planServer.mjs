@@ -1,11 +1,11 @@
-// The built application of a folder with the large plan loaded, for as long as something is measured.
+// The built application of a folder with a made-up plan loaded, the large one unless said otherwise, for as long as something is measured.
 import { spawn, spawnSync } from "node:child_process";
 import { existsSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 
 /** Starts it and waits until it answers; `stop` ends it and takes its data away. */
-export async function largeServer(cwd = process.cwd(), port = 3191) {
+export async function planServer(cwd = process.cwd(), port = 3191, isLarge = true) {
   const folder = mkdtempSync(join(tmpdir(), "roster-bench-"));
   const env = {
     ...process.env,
@@ -15,7 +15,7 @@ export async function largeServer(cwd = process.cwd(), port = 3191) {
     HOST: "127.0.0.1",
     PORT: String(port),
   };
-  spawnSync(process.execPath, ["--import", "tsx", "demo/load.ts", "--large"], { cwd, stdio: "ignore", env });
+  spawnSync(process.execPath, ["--import", "tsx", "demo/load.ts", ...(isLarge ? ["--large"] : [])], { cwd, stdio: "ignore", env });
   // A commit from before the server had an entry of its own is started as Next.js does.
   const own = join(cwd, "dist/server.mjs");
   const start = existsSync(own) ? [own, "start"] : ["node_modules/next/dist/bin/next", "start", "-p", String(port), "-H", "127.0.0.1"];
@@ -24,6 +24,7 @@ export async function largeServer(cwd = process.cwd(), port = 3191) {
   await answers(url);
   return {
     url,
+    folder,
     async stop() {
       server.kill("SIGTERM");
       await new Promise((resolve) => server.once("exit", resolve));

@@ -1,0 +1,96 @@
+// Edits a second and their slowest hundredth with fifty writers on the demo plan: by themselves, while five hundred pages
+// are asked for at once, and while a file is read that takes all the time a file may. A former commit's folder is measured
+// beside it, by the same requests.
+import { existsSync, readFileSync } from "node:fs";
+import { join } from "node:path";
+import { planServer } from "./planServer.mjs";
+
+const WRITERS = 50;
+const ROUNDS = 8;
+const PAGES = 500;
+
+// It never comes, and whoever looks for it looks for as long as they are let.
+const endless =
+  "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nBEGIN:VEVENT\r\nUID:1\r\nDTSTART;VALUE=DATE:20270201\r\nRRULE:FREQ=DAILY;BYMONTH=2;BYMONTHDAY=30\r\nSUMMARY:Away\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n";
+
+function poster({ url, folder }) {
+  const path = join(folder, "token");
+  const token = existsSync(path) ? readFileSync(path, "utf8") : "";
+  return (address, body) =>
+    fetch(`${url}${address}`, { method: "POST", body, headers: { "content-type": "application/json", "x-roster-token": token } });
+}
+
+/** Each writer changes a task of its own, one edit after the other. */
+async function write(server) {
+  const post = poster(server);
+  const { plan, revision } = await (await fetch(`${server.url}/api/plan`)).json();
+  const times = [];
+  const start = performance.now();
+  const writer = async (number) => {
+    let base = revision;
+    for (let round = 0; round < ROUNDS; round++) {
+      const edit = { kind: "changeTask", id: plan.tasks[number].id, set: { name: `Writer ${number}, ${round}` } };
+      const began = performance.now();
+      const answer = await (await post("/api/edits", JSON.stringify({ base, request: { kind: "edit", edit } }))).json();
+      times.push(performance.now() - began);
+      if (answer.faults.length > 0) throw new Error(answer.faults[0].message);
+      base = answer.revision;
+    }
+  };
+  await Promise.all(Array.from({ length: WRITERS }, (_, number) => writer(number)));
+  const seconds = (performance.now() - start) / 1000;
+  times.sort((a, b) => a - b);
+  return { aSecond: times.length / seconds, slowest: times[Math.floor(times.length * 0.99)] };
+}
+
+/** One edit now and then, while something else goes on: the slowest of them. */
+async function editsBeside(server, work) {
+  const post = poster(server);
+  let base = (await (await fetch(`${server.url}/api/plan`)).json()).revision;
+  let isOver = false;
+  const done = work(post).finally(() => {
+    isOver = true;
+  });
+  const times = [];
+  for (let round = 0; !isOver && round < 200; round++) {
+    const edit = { kind: "changeTask", id: "tidepool-order", set: { name: `Beside ${round}` } };
+    const began = performance.now();
+    base = (await (await post("/api/edits", JSON.stringify({ base, request: { kind: "edit", edit } }))).json()).revision;
+    times.push(performance.now() - began);
+    await new Promise((resolve) => setTimeout(resolve, 20));
+  }
+  await done;
+  times.sort((a, b) => a - b);
+  return times[Math.floor(times.length * 0.99)] ?? 0;
+}
+
+const folders = [process.cwd(), ...process.argv.slice(2)];
+console.log(`\n${WRITERS} writers on the demo plan${folders.length > 1 ? `: ${folders.join(" | ")}` : ""}`);
+const figures = [];
+for (const [at, folder] of folders.entries()) {
+  const server = await planServer(folder, 3195 + at, false);
+  try {
+    await write(server);
+    const { aSecond, slowest } = await write(server);
+    const pages = await editsBeside(server, () =>
+      Promise.all(Array.from({ length: PAGES }, () => fetch(`${server.url}/balance`).then((page) => page.text()))),
+    );
+    const file = await editsBeside(server, (post) =>
+      Promise.race([
+        post("/api/tables?name=a.ics", endless).then((answer) => answer.text()),
+        new Promise((resolve) => setTimeout(resolve, 8_000)),
+      ]),
+    );
+    figures.push([aSecond, slowest, pages, file]);
+  } finally {
+    await server.stop();
+  }
+}
+const names = [
+  "edits a second",
+  "an edit, slowest hundredth, ms",
+  `… while ${PAGES} pages are asked for`,
+  "… while the worst file is read",
+];
+for (const [row, name] of names.entries())
+  console.log(`  ${name.padEnd(44)} ${figures.map((own) => own[row].toFixed(0).padStart(8)).join(" | ")}`);

@@ -1,0 +1,60 @@
+// Stating an assignment's work in another way, so that it asks for the same hours: by the person's own working days in the
+// window, not by weeks of forty hours.
+import { formatDay } from "../calendar/day.ts";
+import { applyEdit, type SingleEdit } from "../edits/edit.ts";
+import type { Model } from "../model.ts";
+import { rowById } from "../plan/rows.ts";
+import { updateModel } from "../update.ts";
+import { placedWeeks } from "./typePeriod.ts";
+
+/** The ways in which work can be stated. */
+export type Way = "hours" | "percent" | "hoursPerDay" | "hoursPerWeek" | "custom";
+
+/** What states the same work in another way, and the minutes that it then asks for. */
+export interface Restated {
+  set: Extract<SingleEdit, { kind: "changeAssignment" }>["set"];
+  asked: number;
+}
+
+/** An amount of each way to measure by, and the most that may be stated. */
+const measures = {
+  percent: { unit: 100, most: 1_000 },
+  hoursPerDay: { unit: 8, most: 24 },
+  hoursPerWeek: { unit: 40, most: 168 },
+} as const;
+
+const cleared = { hours: null, percent: null, hoursPerDay: null, hoursPerWeek: null, custom: null };
+
+const hundredths = (value: number): number => Math.round(value * 100) / 100;
+
+/** An assignment's work stated in another way.
+ * @returns Null where it cannot be: the assignment is gone, or has no working day to state it by. */
+export function restate(model: Model, assignmentId: string, way: Way): Restated | null {
+  const row = rowById(model.plan.assignments).get(assignmentId);
+  if (row === undefined) return null;
+  const asked = model.placements.asked[row];
+  if (way === "hours") return measured(model, assignmentId, { ...cleared, hours: hundredths(asked / 60) });
+  if (way === "custom") {
+    const { customFrom } = model.plan.assignments[row];
+    const dates = model.schedule.of(model.work.task[row]);
+    const from = customFrom === undefined || !dates ? {} : { customFrom: formatDay(dates.start.day) };
+    const weeks = placedWeeks(model, row);
+    const last = weeks.at(-1);
+    if (!last) return null;
+    // What has no day stays with the work: nothing is dropped by stating it otherwise.
+    last.hours = Math.round((last.hours + model.placements.unplaced[row] / 60) * 10_000) / 10_000;
+    return measured(model, assignmentId, { ...cleared, shape: null, ...from, custom: weeks });
+  }
+  const { unit, most } = measures[way];
+  const ofUnit = measured(model, assignmentId, { ...cleared, [way]: unit })?.asked ?? 0;
+  if (ofUnit === 0) return null;
+  return measured(model, assignmentId, { ...cleared, [way]: Math.min(most, hundredths((asked / ofUnit) * unit)) });
+}
+
+/** What an assignment asks for when it is so stated; null where it cannot be. */
+function measured(model: Model, id: string, set: Restated["set"]): Restated | null {
+  const outcome = applyEdit(model.plan, { kind: "changeAssignment", id, set });
+  if (!outcome.plan) return null;
+  const after = updateModel(model, outcome.plan, outcome.changes);
+  return { set, asked: after.placements.asked[rowById(outcome.plan.assignments).get(id) as number] };
+}

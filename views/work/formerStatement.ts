@@ -1,0 +1,41 @@
+"use client";
+// How an assignment was stated before: going back gives the very same hours, not what came of rounding there and back.
+import type { Way } from "../../core/entry/restate.ts";
+import { isSame } from "../../core/plan/same.ts";
+import type { Assignment } from "../../core/plan/schema.ts";
+import type { Setting } from "./useTaskEdits.ts";
+
+type Statement = Setting<Assignment>;
+
+interface Former {
+  from: { way: Way; set: Statement };
+  /** What it was changed into; as long as that still stands, one can go back. */
+  to: Statement;
+}
+
+const keys = ["hours", "percent", "hoursPerDay", "hoursPerWeek", "custom", "customFrom", "shape"] as const;
+const byAssignment = new Map<string, Former[]>();
+
+/** All that states an assignment's work, null for what it does not state. */
+export function statementNow(assignment: Assignment): Statement {
+  return Object.fromEntries(keys.map((key) => [key, assignment[key] ?? null])) as Statement;
+}
+
+export function keepFormer(assignmentId: string, former: Former): void {
+  const kept = (byAssignment.get(assignmentId) ?? []).filter(({ from }) => from.way !== former.from.way);
+  byAssignment.set(assignmentId, [...kept, former]);
+}
+
+/** The statement in a way from which the present one came, in one step or several; null where something else was typed
+ * since. */
+export function formerStatement(assignmentId: string, now: Statement, way: Way): Statement | null {
+  const kept = byAssignment.get(assignmentId) ?? [];
+  let [present, seen] = [now, 0];
+  while (seen++ <= kept.length) {
+    const step = kept.find(({ to }) => isSame(to, present));
+    if (!step) return null;
+    if (step.from.way === way) return step.from.set;
+    present = step.from.set;
+  }
+  return null;
+}
