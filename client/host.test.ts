@@ -80,6 +80,9 @@ class FakeServer {
         add: async (edits) => {
           this.kept = [...this.kept, ...edits];
         },
+        setAside: async (key, overtaken) => {
+          this.kept = this.kept.map((own) => (own.key === key ? { ...own, overtaken } : own));
+        },
         remove: async (key) => {
           this.kept = this.kept.filter((own) => own.key !== key);
         },
@@ -202,6 +205,14 @@ test("an edit that meets what others have done is put back and told with what ea
   await server.untilSettled();
   expect(server.notices.at(-1)).toEqual({ kind: "overtaken", key: expect.any(String), edit, rows });
   expect(holderOf(host, "rockpools-mara")).toBe("mara");
+  // It is kept until somebody has chosen, and asked again after a reload; it is not sent by itself.
+  const [{ key }] = server.kept;
+  server.notices = [];
+  const later = server.host();
+  await later.start();
+  expect(server.notices).toEqual([{ kind: "overtaken", key, edit, rows }]);
+  expect(holderOf(later, "rockpools-mara")).toBe("mara");
+  await later.chosen(key);
   expect(server.kept).toEqual([]);
 });
 
@@ -350,6 +361,7 @@ test("a browser that keeps nothing says so once, and what is made is sent all th
   const host = server.host({
     load: async () => [],
     add: () => Promise.reject(new Error("full")),
+    setAside: () => Promise.reject(new Error("full")),
     remove: () => Promise.reject(new Error("full")),
   });
   await host.start();

@@ -28,6 +28,8 @@ export interface Transport {
 export interface Keep {
   load(): Promise<KeptEdit[]>;
   add(edits: readonly KeptEdit[]): Promise<void>;
+  /** Keeps an edit no longer to be sent, but to be chosen about. */
+  setAside(key: string, overtaken: readonly OvertakenRow[]): Promise<void>;
   remove(key: string): Promise<void>;
 }
 
@@ -59,6 +61,8 @@ export interface StepBack {
   kind: "undo" | "redo";
   /** The revision at which it was made; the last one by default. */
   of?: number;
+  /** The key of the edit it is about, in place of its revision. */
+  ofKey?: string;
   /** True to leave what others have changed since. */
   partly?: boolean;
 }
@@ -95,10 +99,16 @@ export class PlanHost {
     const left = justMade.filter(({ key }) => kept.every((known) => known.key !== key));
     if (left.length > 0) await this.#kept(this.keep.add(left));
     // What no longer fits may have been made before the page was left: the server knows it by its key, or says why not.
-    this.#pending.push(...kept, ...left);
+    this.#pending.push(...kept.filter(({ overtaken }) => !overtaken), ...left);
     this.#replay();
     this.#changed();
     this.#send();
+    for (const { key, edit, overtaken } of kept) if (overtaken) this.#changed({ kind: "overtaken", key, edit, rows: overtaken });
+  }
+
+  /** Yours or theirs was chosen for an edit that was put back. */
+  async chosen(key: string): Promise<void> {
+    await this.#kept(this.keep.remove(key));
   }
 
   /** Works out what the first question would wait for. */
@@ -163,15 +173,15 @@ export class PlanHost {
     return this.#steps;
   }
 
-  async #step({ kind, of, partly }: StepBack): Promise<void> {
+  async #step({ kind, of, ofKey, partly }: StepBack): Promise<void> {
     // An edit that is still being kept has not been sent yet: it has to be, to be taken back.
     while (this.#pending.length > 0 || this.#sending) {
       this.#send();
       await this.#sending;
     }
     const next = this.#state.history[kind];
-    const step = { kind, of: of ?? next?.revision, partly };
-    if (step.of === undefined) return;
+    const step = ofKey === undefined ? { kind, of: of ?? next?.revision, partly } : { kind, ofKey, partly };
+    if (ofKey === undefined && step.of === undefined) return;
     try {
       const settled = await this.#inTurn(async () => {
         const answer = await this.transport.settle({ base: this.#state.revision, request: { ...step, key: this.#keyOf(step) } });
@@ -179,7 +189,7 @@ export class PlanHost {
         await this.#take(answer);
         return answer;
       });
-      this.#changed(stepNotice(step, next?.words ?? "", settled));
+      this.#changed(stepNotice(step, settled.entries?.at(-1)?.words ?? next?.words ?? "", settled));
     } catch {
       this.#changed({
         kind: "offline",
@@ -257,7 +267,8 @@ export class PlanHost {
     const wasOffline = this.#state.isOffline;
     this.#state = { ...this.#state, isOffline: false };
     this.#pending.shift();
-    await this.#kept(this.keep.remove(key));
+    // A choice outlives whatever becomes of this window in this very moment.
+    await this.#kept(settled.overtaken ? this.keep.setAside(key, settled.overtaken) : this.keep.remove(key));
     await this.#take(settled, settled.faults.length === 0 && settled.entries?.length === 1);
     const refusal = settled.faults[0]?.message;
     if (settled.overtaken) this.#changed({ kind: "overtaken", key, edit, rows: settled.overtaken });

@@ -23,6 +23,7 @@ export function keepIn(storage: EditStorage, wait: (milliseconds: number) => Pro
   return {
     load: async () => (await inTime(storage.get())) ?? [],
     add: (edits) => inTime(storage.update((kept) => [...kept, ...edits])),
+    setAside: (key, overtaken) => inTime(storage.update((kept) => kept.map((own) => (own.key === key ? { ...own, overtaken } : own)))),
     remove: (key) => inTime(storage.update((kept) => kept.filter((own) => own.key !== key))),
   };
 }

@@ -11,6 +11,8 @@ export interface KeptEdit {
   madeOn?: number;
   /** Keys of the edits made here before it that were not settled then. */
   after?: readonly string[];
+  /** Where it met what others have done and was put back: yours or theirs has still to be chosen. */
+  overtaken?: readonly OvertakenRow[];
 }
 
 /** A key that no other edit has; also where the page is not served securely. */
@@ -66,32 +68,4 @@ export function makerOfBrowser(storage: Storage | null): string {
   } catch {
     return newKey();
   }
-}
-
-/** An edit that met what others have done, and was put back: yours or theirs has still to be chosen. */
-export interface KeptChoice {
-  key: string;
-  edit: Edit;
-  rows: readonly OvertakenRow[];
-}
-
-const CHOICE = "to-be-chosen:";
-
-/** Keeps a choice until it is made, also over a reload. */
-export function keepChoice(storage: Storage | null, choice: KeptChoice): void {
-  try {
-    storage?.setItem(`${CHOICE}${choice.key}`, JSON.stringify(choice));
-  } catch {
-    // No room, or none allowed: it is asked for as long as the page is open.
-  }
-}
-
-export function forgetChoice(storage: Storage | null, key: string): void {
-  storage?.removeItem(`${CHOICE}${key}`);
-}
-
-/** The choices that are still to be made. */
-export function keptChoices(storage: Storage | null): KeptChoice[] {
-  const names = Array.from({ length: storage?.length ?? 0 }, (_, at) => storage?.key(at) ?? "");
-  return names.filter((name) => name.startsWith(CHOICE)).map((name) => JSON.parse(storage?.getItem(name) ?? "") as KeptChoice);
 }

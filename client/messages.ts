@@ -29,6 +29,8 @@ export const settleSchema = z.strictObject({
       kind: z.enum(["undo", "redo"]),
       key: key.optional(),
       of: z.int().min(1).optional(),
+      /** The key of the edit it is about, where its revision is not known. */
+      ofKey: key.optional(),
       partly: z.boolean().optional(),
     }),
   ]),

@@ -78,6 +78,7 @@ const api = {
     return host.propose(openingIds, solveProgram, idStem);
   },
   step: host.step.bind(host),
+  chosen: host.chosen.bind(host),
 };
 
 export type PlanWorker = typeof api;

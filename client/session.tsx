@@ -6,17 +6,7 @@ import type { Edit } from "../core/edits/edit.ts";
 import type { Fault } from "../core/plan/faults.ts";
 import type { Proposal } from "../core/staffing/proposal.ts";
 import type { HostState, Notice, StepBack } from "./host.ts";
-import {
-  forgetChoice,
-  forgetJustMade,
-  justMade,
-  keepChoice,
-  keepJustMade,
-  keptChoices,
-  makerOfBrowser,
-  newKey,
-  storageOfWindow,
-} from "./keptEdit.ts";
+import { forgetJustMade, justMade, keepJustMade, makerOfBrowser, newKey, storageOfWindow } from "./keptEdit.ts";
 import type { PlanWorker } from "./plan.worker.ts";
 import type { AnswerOf, QueryOf, Question } from "./questions.ts";
 
@@ -63,12 +53,11 @@ class PlanSession {
     if (this.#worker || !early) return;
     this.#storage = storageOfWindow();
     this.#use(early);
-    for (const choice of keptChoices(this.#storage)) this.onNotice({ kind: "overtaken", ...choice });
   }
 
   /** An edit that was put back is made again on top of what others have done, or left. */
   choose(key: string, edit: Edit | null): void {
-    forgetChoice(this.#storage, key);
+    void this.worker?.chosen(key);
     if (edit) void this.edit(edit);
   }
 
@@ -81,7 +70,6 @@ class PlanSession {
       this.#state = { ...state, version: this.#formerVersions + state.version };
       this.#setRead();
       for (const listen of this.#listeners) listen();
-      if (notice?.kind === "overtaken") keepChoice(this.#storage, notice);
       if (notice) this.onNotice(notice);
     };
     const left = justMade(this.#storage);
@@ -124,9 +112,10 @@ class PlanSession {
     return this.#state ? this.#worker : null;
   }
 
-  /** Makes an edit, once the plan has been read. @returns Why it cannot be; empty where it was made. */
-  async edit(edit: Edit): Promise<readonly Fault[]> {
-    const key = newKey();
+  /** Makes an edit, once the plan has been read.
+   * @param key What the edit is known by, for whoever may take it back.
+   * @returns Why it cannot be; empty where it was made. */
+  async edit(edit: Edit, key = newKey()): Promise<readonly Fault[]> {
     keepJustMade(this.#storage, { key, edit, ...(this.#state && { madeOn: this.#state.revision }) });
     const faults = await this.#waitedFor((worker) => worker.edit(edit, key));
     // The next worker makes it, and says so where it cannot be.

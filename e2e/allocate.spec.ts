@@ -146,7 +146,7 @@ test("rows, filters, measure and order stand in the address, are kept under a na
   await page.keyboard.press("Escape");
   await expect(page.locator("[data-person]").first()).toHaveAttribute("data-person", "ines");
   await choose(page.getByLabel("Measure"), "Load");
-  await page.getByRole("button", { name: "Out" }).click();
+  await page.getByRole("button", { name: "Export" }).click();
   const [file] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: "This window as CSV" }).click()]);
   const [head, first] = (await readFile(await file.path(), "utf8")).split(/\r?\n/).map((line) => line.split(","));
   const week = head.indexOf("2027-02-22");
@@ -308,7 +308,7 @@ test("a bar is dragged by a finger as by the mouse", async ({ browser }) => {
 test("the printed page has the figures and signs of the screen", async ({ page }) => {
   await page.addInitScript("window.print = () => {}");
   await open(page, "/balance?from=2027-03-08&to=2027-04-04&pipeline=full");
-  await page.getByRole("button", { name: "Out" }).click();
+  await page.getByRole("button", { name: "Export" }).click();
   await page.getByRole("button", { name: "Print…" }).click();
   const printed = page.frameLocator('iframe[title="Page to print"]');
   const row = (name: string) => printed.getByRole("row", { name: new RegExp(`^${name}`) });

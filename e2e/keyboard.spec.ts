@@ -60,6 +60,24 @@ test("a day of somebody's year is reached by arrows and becomes time off", async
   await expect(page.getByRole("gridcell", { name: "Tue 9 Mar: 6.6 of 8 h" })).toBeAttached();
 });
 
+test("the board is walked by pages and to its ends, and a first Tab offers to skip what stands before the screen", async ({ page }) => {
+  await open(page, "/balance?rows=none&sort=name");
+  await page.keyboard.press("Tab");
+  await expect(page.getByRole("link", { name: "Skip to the screen" })).toBeFocused();
+  await page.keyboard.press("Enter");
+  await expect(page.locator("main")).toBeFocused();
+  const cells = page.getByRole("gridcell", { name: /^Ines Valtonen, week of/ });
+  await cells.nth(2).focus();
+  await page.keyboard.press("End");
+  await expect(cells.last()).toBeFocused();
+  await page.keyboard.press("Home");
+  await expect(cells.first()).toBeFocused();
+  await page.keyboard.press("PageDown");
+  await expect(cells.first()).not.toBeFocused();
+  await page.keyboard.press("PageUp");
+  await expect(cells.first()).toBeFocused();
+});
+
 test("levels of the skills matrix are set by digits and taken away, and one undo each brings them back", async ({ page }) => {
   await open(page, "/people/skills");
   const cell = page.getByRole("gridcell", { name: /^Teo Brandt, Neon bending/ });

@@ -127,7 +127,7 @@ const people = [
 test("a file with good and bad rows is shown row by row, brought in as one edit and undone as one", async ({ page }) => {
   await open(page, "/people");
   await expect(page.getByText("8,538 h")).toBeVisible();
-  await page.getByRole("link", { name: "In and out" }).click();
+  await page.getByRole("link", { name: "Import and export" }).click();
   await page.getByLabel("File to bring in").setInputFiles({ name: "people.csv", mimeType: "text/csv", buffer: Buffer.from(people) });
   const rows = page.getByRole("table", { name: "Rows of the file" }).getByRole("row");
   await expect(rows.nth(1)).toContainText("2changesMara Ellingsencalendar: Porto workshop → Tartu workshop · place: Porto → Tartu");
@@ -193,7 +193,7 @@ test("files that cannot be read say why, and a file of 5,000 people is shown, br
   }
   await input.setInputFiles({ name: "short.csv", mimeType: "text/csv", buffer: Buffer.from("When;What\n1;2\n") });
   await expect(page.locator("main").getByRole("alert")).toContainText(/No column of the file is taken for/);
-  await page.getByRole("button", { name: "Leave it" }).click();
+  await page.getByRole("button", { name: "Cancel" }).click();
 
   const many = ["id,name,roles,calendar", ...Array.from({ length: 5_000 }, (_, at) => `x${at},Person ${at},Fabricator,Porto workshop`)];
   many[4000] = "x7,Person again,Fabricator,Porto workshop";

@@ -144,7 +144,7 @@ test("undo takes back one's own step and leaves what others have made; where the
   await expect(told).toContainText("Somebody else has changed the same since");
   await expect(told).toContainText(/Ines Valtonen, rate: would be \d+(\.\d+)?, they 41, before 39/);
   await expect(told.getByRole("button", { name: /^Undo the other/ })).toHaveCount(0);
-  await told.getByRole("button", { name: "Leave it" }).click();
+  await told.getByRole("button", { name: "Leave as it is" }).click();
   await expect(await rateOf(lee, "Ines Valtonen")).toHaveText("41.00");
 });
 

@@ -21,7 +21,7 @@ import { type Loaded, openFolder } from "./openFolder.ts";
 import { openPglite } from "./pglite.ts";
 import { heldPlan, writeWholePlan } from "./rebuild.ts";
 import { writeChanges } from "./rows.ts";
-import { isInTrail, readEntryAbout, readTrail, type TrailEntry, writeTrail } from "./trail.ts";
+import { readEntryAbout, readTrail, revisionOfKey, type TrailEntry, writeTrail } from "./trail.ts";
 import { checkVersion, writeVersion } from "./version.ts";
 
 /** What is asked of the store: an edit, or one's own last step taken back or brought again. */
@@ -40,6 +40,8 @@ export type Request =
       key?: string;
       /** The revision at which the step was made; the asker's last one by default. */
       of?: number;
+      /** The key of the edit, in place of its revision. */
+      ofKey?: string;
       /** True to leave what others have changed since, and take back the rest. */
       partly?: boolean;
     };
@@ -299,9 +301,10 @@ export class PlanStore {
   }
 
   /** One's own step taken back, or brought again, on the plan as it is now; refused where others have changed the same. */
-  async #historyStep({ kind, of, partly }: StepRequest, maker: string | null): Promise<Step | Refusal> {
-    const step = this.#histories.find(maker, kind, of);
-    if (!step) return { faults: [{ place: kind, message: of === undefined ? faultText.nothingTo(kind) : faultText.stepGone(kind) }] };
+  async #historyStep({ kind, of, ofKey, partly }: StepRequest, maker: string | null): Promise<Step | Refusal> {
+    const wanted = ofKey === undefined ? of : ((await revisionOfKey(this.#database, ofKey)) ?? 0);
+    const step = this.#histories.find(maker, kind, wanted);
+    if (!step) return { faults: [{ place: kind, message: wanted === undefined ? faultText.nothingTo(kind) : faultText.stepGone(kind) }] };
     const isAbout = (entry: TrailEntry) => entry.revision === step.revision || entry.of === step.revision;
     const made = this.#entries.findLast(isAbout) ?? (await readEntryAbout(this.#database, step.revision));
     const { changes, overtaken } = takeBack(this.#plan, made?.changes ?? []);
@@ -330,7 +333,7 @@ export class PlanStore {
 
   /** True where a request of this key has been settled, however long ago. */
   async #knows(key: string): Promise<boolean> {
-    return this.#entries.some((known) => known.key === key) || isInTrail(this.#database, key);
+    return this.#entries.some((known) => known.key === key) || (await revisionOfKey(this.#database, key)) !== null;
   }
 
   #advance({ edit: _, copy: __, ...entry }: JournalEntry): void {

@@ -51,9 +51,10 @@ export async function readSteps(sql: Sql): Promise<TrailStep[]> {
   return JSON.parse(steps ?? "[]") as TrailStep[];
 }
 
-/** True where an entry of this key is in the trail. */
-export async function isInTrail(sql: Sql, key: string): Promise<boolean> {
-  return (await sql.query("select revision from trail where key = $1", [key])).length > 0;
+/** The revision of the entry with this key; null where there is none. */
+export async function revisionOfKey(sql: Sql, key: string): Promise<number | null> {
+  const [found] = await sql.query<{ revision: number }>("select revision from trail where key = $1", [key]);
+  return found?.revision ?? null;
 }
 
 export async function writeTrail(sql: Sql, entry: MadeEntry): Promise<void> {

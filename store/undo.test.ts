@@ -67,6 +67,15 @@ test("where the same cell was changed since it says so, and the other rows can s
   expect([nameOf("tidepool-cases"), nameOf("tidepool-order")]).toEqual(["Lee's cases", "Nora's order"]);
 });
 
+test("a step is named by the key of its edit too, whatever was made after it", async () => {
+  await as(NORA, { kind: "edit", key: "key-of-the-first", edit: rename("tidepool-cases", "First") });
+  await edit(NORA, rename("tidepool-order", "Second"));
+  expect((await as(LEE, { kind: "undo", ofKey: "key-of-the-first" })).faults[0].message).toMatch(/not yours/);
+  await as(NORA, { kind: "undo", ofKey: "key-of-the-first" });
+  expect([nameOf("tidepool-cases"), nameOf("tidepool-order")]).toEqual(["Cases and plinths", "Second"]);
+  expect((await as(NORA, { kind: "undo", ofKey: "no-such-key" })).faults[0].message).toMatch(/not yours/);
+});
+
 test("a step that is asked for again under its key is taken back once", async () => {
   await edit(NORA, rename("tidepool-cases", "First"));
   await edit(NORA, rename("tidepool-cases", "Second"));

@@ -156,7 +156,7 @@ function OutMenu({ balance }: { balance: Hook }) {
   };
   const line = "block w-full rounded-[4px] px-2 py-1.5 text-left hover:bg-well";
   return (
-    <Menu label="Out" icon={<Download size={14} />}>
+    <Menu label="Export" icon={<Download size={14} />}>
       <div className="w-[190px]">
         <a className={line} href={file("csv")} download>
           This window as CSV

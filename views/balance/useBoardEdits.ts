@@ -2,6 +2,7 @@
 // The edits made on the board: work given away, moved along time, typed over; several bars at once where they are picked.
 import { useState } from "react";
 import { toast } from "sonner";
+import { newKey } from "../../client/keptEdit.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { usePlan } from "../../client/session.tsx";
 import type { FinishMove } from "../../core/answers/impact.ts";
@@ -77,13 +78,15 @@ export function useBoardEdits({ board, range, grain, counting, onGiven }: BoardE
     typeHours: async (assignmentId: string, period: ReportRange["range"], hours: number): Promise<boolean> => {
       const typed = await session.ask("typePeriod", { assignmentId, period, hours, clock, newId: newId("open") });
       if ("fault" in typed) return change(typed);
-      const made = (await session.edit(typed.edits[typed.usual] as Edit)).length === 0;
+      let key = newKey();
+      const made = (await session.edit(typed.edits[typed.usual] as Edit, key)).length === 0;
       if (made && typed.minutes > 0) tellRest(typed, typed.usual, remake);
       return made;
       /** Takes the first way back and goes another one, as it would have been from the start. */
       async function remake(rest: Rest, edit: Edit): Promise<void> {
-        await session.step({ kind: "undo" });
-        if ((await session.edit(edit)).length === 0) tellRest(typed as TypedPeriod, rest, remake);
+        await session.step({ kind: "undo", ofKey: key });
+        key = newKey();
+        if ((await session.edit(edit, key)).length === 0) tellRest(typed as TypedPeriod, rest, remake);
       }
     },
     untype: async (assignmentId: string): Promise<boolean> => change(await session.ask("untype", { assignmentId })),

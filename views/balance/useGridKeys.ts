@@ -1,17 +1,18 @@
 "use client";
 // Walking the cells of the board by keys.
 import { type KeyboardEvent, useCallback, useEffect, useState } from "react";
+import { focusSoon } from "../../ui/focusSoon.ts";
 import { cellId } from "./cells.tsx";
 import type { useBalance } from "./useBalance.ts";
 
-/** Arrow keys move between cells, Space opens a person, M gives work away; a cell itself takes Enter. */
+/** Arrow keys, Home, End, Page up and Page down move between cells, Space opens a person, M gives work away; a cell itself takes Enter. */
 export function useGridKeys(
   { board, select, toggle, open, setMoving, selected }: ReturnType<typeof useBalance>,
   reveal: (row: number, period: number) => void,
 ) {
   const [active, setActive] = useState<{ row: number; period: number } | null>(null);
   useEffect(() => {
-    if (active) document.getElementById(cellId(active.row, active.period))?.focus({ preventScroll: true });
+    if (active) focusSoon(cellId(active.row, active.period));
   }, [active]);
   const press = useCallback(
     (event: KeyboardEvent) => {
@@ -37,7 +38,18 @@ export function useGridKeys(
   return { active, press };
 }
 
-const steps: Record<string, [number, number]> = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] };
+const PAGE_ROWS = 10;
+
+const steps: Record<string, [number, number]> = {
+  ArrowUp: [-1, 0],
+  ArrowDown: [1, 0],
+  ArrowLeft: [0, -1],
+  ArrowRight: [0, 1],
+  PageUp: [-PAGE_ROWS, 0],
+  PageDown: [PAGE_ROWS, 0],
+  Home: [0, Number.NEGATIVE_INFINITY],
+  End: [0, Number.POSITIVE_INFINITY],
+};
 
 function placeOf(element: HTMLElement): { row: number; period: number } | null {
   const parts = /^cell-(\d+)-(\d+)$/.exec(element.id);

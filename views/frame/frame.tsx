@@ -39,6 +39,9 @@ export function Frame({ initial, children }: { initial: FrameInitial; children: 
         <PlanProvider onNotice={showNotice}>
           <PlanToday>
             <div className="relative grid h-full grid-cols-[132px_minmax(0,1fr)] grid-rows-[68px_minmax(0,1fr)]">
+              <a href="#screen" className="skip-link">
+                Skip to the screen
+              </a>
               <Suspense>
                 <Header />
                 <Rail />

@@ -54,7 +54,7 @@ export function ChangedSinceNotice({ rows, step, text, canTakeBack, toastId }: O
       <p className="font-semibold">{text}</p>
       <MetRows rows={rows} verb="would be" />
       <div className="flex gap-2">
-        <Button onClick={close}>Leave it</Button>
+        <Button onClick={close}>Leave as it is</Button>
         {canTakeBack > 0 && (
           <Button
             look="main"

@@ -15,7 +15,7 @@ export const subScreens: readonly { name: string; path: string; says: string; sh
   { name: "Leave", path: "/people/leave", says: "Requests, and who is away together" },
   { name: "Teams", path: "/people/teams", says: "Who is in them, and what is free" },
   { name: "Calendars", path: "/people/calendars", says: "Weeks, public holidays, short days" },
-  { name: "In and out", path: "/people/import", says: "People, leave and holidays as files" },
+  { name: "Import and export", path: "/people/import", says: "People, leave and holidays as files" },
 ];
 
 export const screens = [

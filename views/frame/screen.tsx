@@ -20,7 +20,7 @@ export function Screen({
   return (
     <div className="relative flex min-w-0">
       <div className="flex min-w-0 flex-1 flex-col">
-        <main className="screen">
+        <main id="screen" tabIndex={-1} className="screen">
           <div className="screen-head">
             <h1 className="font-title text-[27px] leading-none tracking-[-0.01em]">{title}</h1>
             {figures}

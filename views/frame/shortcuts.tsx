@@ -21,7 +21,8 @@ const everywhere: Listed = [
 
 const ofScreen: Record<string, Listed> = {
   "/balance": [
-    ["← → ↑ ↓", "Move between cells"],
+    ["← → ↑ ↓, Page up, Page down", "Move between cells"],
+    ["Home, End", "First and last period"],
     ["Enter", "Say how the cell’s figures come about"],
     ["Space", "Open or close the person’s assignments"],
     ["M", "Give an assignment of the person to somebody else"],

@@ -8,7 +8,7 @@ const tabs = [
   { path: "/people/leave", text: "Leave" },
   { path: "/people/teams", text: "Teams" },
   { path: "/people/calendars", text: "Calendars" },
-  { path: "/people/import", text: "In and out" },
+  { path: "/people/import", text: "Import and export" },
 ] as const;
 
 export function PeopleTabs() {

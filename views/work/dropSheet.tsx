@@ -43,7 +43,7 @@ export function DropSheet({
           <Button look="main" disabled={!impact || impact.faults.length > 0} onClick={() => onTake(option)}>
             Do this
           </Button>
-          <Button onClick={onClose}>Leave it</Button>
+          <Button onClick={onClose}>Cancel</Button>
         </div>
       </SheetSection>
       <ImpactView impact={impact} />

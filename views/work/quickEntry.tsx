@@ -168,7 +168,7 @@ function PastedList({
         <Button ref={add} look="main" onClick={onAdd}>
           Add {countText(list.length, "task")}
         </Button>
-        <Button onClick={onBack}>Leave it</Button>
+        <Button onClick={onBack}>Cancel</Button>
         <span className="text-ink-2">They go {place}.</span>
       </div>
     </section>

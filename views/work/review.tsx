@@ -60,7 +60,7 @@ function SendBack({ onSend, onLeave }: { onSend: (reason: string) => void; onLea
         <Button type="submit" look="main" disabled={reason.trim() === ""}>
           Send back
         </Button>
-        <Button onClick={onLeave}>Leave it</Button>
+        <Button onClick={onLeave}>Cancel</Button>
       </FormFooter>
     </form>
   );

@@ -1,6 +1,7 @@
 "use client";
 // The edits made on a project's tasks, their work and their links.
 import { toast } from "sonner";
+import { newKey } from "../../client/keptEdit.ts";
 import { usePlan } from "../../client/session.tsx";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { Edit } from "../../core/edits/edit.ts";
@@ -19,7 +20,7 @@ export function useTaskEdits(
   select: (next: string | null | ((now: string | null) => string | null)) => void,
 ) {
   const session = usePlan();
-  const edit = async (made: Edit) => (await session.edit(made)).length === 0;
+  const edit = async (made: Edit, key?: string) => (await session.edit(made, key)).length === 0;
   const addTask = async (fields: Omit<Task, "id" | "projectId">) => {
     const id = newId("task");
     const siblings = tasks.filter(({ task }) => task.parentId === fields.parentId);
@@ -44,10 +45,11 @@ export function useTaskEdits(
   };
   const remove = async (id: string, joins = false) => {
     const name = tasks.find(({ task }) => task.id === id)?.task.name ?? id;
-    if (!(await edit({ kind: "deleteTask", id, ...(joins && { joins }) }))) return;
+    const key = newKey();
+    if (!(await edit({ kind: "deleteTask", id, ...(joins && { joins }) }, key))) return;
     select(closed(id));
     toast(`Deleted “${name}” with all below it and its work.`, {
-      action: { label: "Undo", onClick: () => void session.step({ kind: "undo" }) },
+      action: { label: "Undo", onClick: () => void session.step({ kind: "undo", ofKey: key }) },
     });
   };
   const move = (id: string, step: Step) => {

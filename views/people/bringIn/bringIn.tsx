@@ -1,5 +1,5 @@
 "use client";
-// In and out: tables as files both ways; what a file would do is shown row by row before anything is written.
+// Import and export: tables as files both ways; what a file would do is shown row by row before anything is written.
 import { Download } from "lucide-react";
 import { Button } from "../../../ui/button.tsx";
 import { countText } from "../../../ui/format.ts";
@@ -25,7 +25,7 @@ export function BringIn() {
       actions={
         read && (
           <>
-            <Button onClick={hook.close}>Leave it</Button>
+            <Button onClick={hook.close}>Cancel</Button>
             {(preview?.counts.refuses ?? 0) > 0 && (
               <Button onClick={hook.saveRefused}>
                 <Download size={14} /> Save refused rows

@@ -16,7 +16,7 @@ export function Start({ hook }: { hook: BringInHook }) {
   return (
     <div className="min-h-0 flex-1 space-y-3 overflow-y-auto pb-4">
       <DropPlace hook={hook} />
-      <TakeOut />
+      <ExportTables />
       <LeaveFeeds />
     </div>
   );
@@ -69,7 +69,7 @@ function DropPlace({ hook }: { hook: BringInHook }) {
   );
 }
 
-function TakeOut() {
+function ExportTables() {
   const link = (name: (typeof tableNames)[number], format: "csv" | "xlsx") => (
     <a
       className="text-link"
@@ -81,8 +81,8 @@ function TakeOut() {
     </a>
   );
   return (
-    <section aria-label="Take out" className="box px-4 py-3">
-      <h2 className="heading-soft">Take out</h2>
+    <section aria-label="Export" className="box px-4 py-3">
+      <h2 className="heading-soft">Export</h2>
       <p className="pb-2 text-ink-2">
         With the headers that come in again.{" "}
         <a className="text-link" href="/api/tables?table=all&format=xlsx" download>
