@@ -65,32 +65,24 @@ async function editsBeside(server, work) {
 }
 
 const folders = [process.cwd(), ...process.argv.slice(2)];
-console.log(`\n${WRITERS} writers on the demo plan${folders.length > 1 ? `: ${folders.join(" | ")}` : ""}`);
-const figures = [];
+const print = (name, value) => console.log(`  ${name.padEnd(44)} ${value.toFixed(0).padStart(8)}`);
 for (const [at, folder] of folders.entries()) {
+  console.log(`\n${WRITERS} writers on the demo plan, ${folder}`);
   const server = await planServer(folder, 3195 + at, false);
   try {
     await write(server);
     const { aSecond, slowest } = await write(server);
-    const pages = await editsBeside(server, () =>
-      Promise.all(Array.from({ length: PAGES }, () => fetch(`${server.url}/balance`).then((page) => page.text()))),
-    );
-    const file = await editsBeside(server, (post) =>
+    print("edits a second", aSecond);
+    print("an edit, slowest hundredth, ms", slowest);
+    const pages = () => Promise.all(Array.from({ length: PAGES }, () => fetch(`${server.url}/balance`).then((page) => page.text())));
+    print(`… while ${PAGES} pages are asked for`, await editsBeside(server, pages));
+    const file = (post) =>
       Promise.race([
         post("/api/tables?name=a.ics", endless).then((answer) => answer.text()),
         new Promise((resolve) => setTimeout(resolve, 8_000)),
-      ]),
-    );
-    figures.push([aSecond, slowest, pages, file]);
+      ]);
+    print("… while the worst file is read", await editsBeside(server, file));
   } finally {
     await server.stop();
   }
 }
-const names = [
-  "edits a second",
-  "an edit, slowest hundredth, ms",
-  `… while ${PAGES} pages are asked for`,
-  "… while the worst file is read",
-];
-for (const [row, name] of names.entries())
-  console.log(`  ${name.padEnd(44)} ${figures.map((own) => own[row].toFixed(0).padStart(8)).join(" | ")}`);

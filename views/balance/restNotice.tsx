@@ -5,6 +5,7 @@ import type { Edit } from "../../core/edits/edit.ts";
 import type { Rest, TypedPeriod } from "../../core/entry/typePeriod.ts";
 import { Button } from "../../ui/button.tsx";
 import { hoursText } from "../../ui/format.ts";
+import { newId } from "../../ui/newId.ts";
 
 const went: Record<Rest, string> = {
   later: "went to the periods still to come",
@@ -17,10 +18,15 @@ const instead: Record<Rest, string> = {
   dropped: "Drop them",
 };
 
+/** The notice that stands there now; one that is on its way out cannot be shown again under its name. */
+let shown = "";
+
 /** Says it, and offers the other ways; each is made in place of what stands now. */
 export function tellRest({ minutes, edits }: TypedPeriod, chosen: Rest, remake: (rest: Rest, edit: Edit) => Promise<void>): void {
   const others = (["later", "open", "dropped"] as const).filter((rest) => rest !== chosen && edits[rest]);
-  const id = "rest of hours";
+  toast.dismiss(shown);
+  const id = newId("rest");
+  shown = id;
   toast(
     <div role="status" aria-label="The rest of the hours" className="w-[320px]">
       <p>
