@@ -5,6 +5,7 @@ import { type ReactNode, Suspense } from "react";
 import { Toaster, toast } from "sonner";
 import type { Notice } from "../../client/host.ts";
 import { PlanProvider } from "../../client/session.tsx";
+import { newId } from "../../ui/newId.ts";
 import { TodayContext } from "../../ui/today.ts";
 import { FrameContext, type FrameInitial, usePlanFacts } from "./facts.ts";
 import { Header } from "./header.tsx";
@@ -26,7 +27,7 @@ const showNotice = (notice: Notice) => {
       duration: Number.POSITIVE_INFINITY,
     });
   } else if (notice.kind === "changedSince") {
-    const toastId = `changed since ${notice.step.kind} ${notice.step.of}`;
+    const toastId = newId("changed-since");
     toast(<ChangedSinceNotice {...notice} toastId={toastId} />, { id: toastId, duration: Number.POSITIVE_INFINITY });
   } else if (notice.kind === "notKept") toast.warning(notice.text, { id: "storage", duration: Number.POSITIVE_INFINITY });
   else toast(notice.text, { id: notice.kind === "online" ? "connection" : undefined });
