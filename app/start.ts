@@ -13,7 +13,8 @@ export async function startServer(): Promise<void> {
     process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);
     process.exit(1);
   }
-  for (const signal of ["SIGTERM", "SIGINT"] as const) process.once(signal, () => void closeAndExit());
+  // A terminal tells the whole group and a parent its child: the second time must not end it where it stands.
+  for (const signal of ["SIGTERM", "SIGINT"] as const) process.on(signal, () => void closeAndExit());
 }
 
 /** What has been taken is settled and answered, then the folder is given back. */

@@ -72,4 +72,4 @@ server.on("error", fail);
 if (isDev) server.on("upgrade", (request, socket, head) => void application.getUpgradeHandler()(request, socket, head));
 server.listen(port, hostname, () => process.stdout.write("Ready\n"));
 // The store is closed, and the process ended, by the application; here nobody new is let in.
-for (const signal of ["SIGTERM", "SIGINT"] as const) process.once(signal, () => server.close());
+for (const signal of ["SIGTERM", "SIGINT"] as const) process.on(signal, () => server.close());
