@@ -1,7 +1,11 @@
-// Work on files, in threads of this process.
+// Work on files, in threads of this process: what they come to, and how it is answered where they cannot be read.
 import "server-only";
 import { join } from "node:path";
-import { FileWork } from "../interchange/fileWork.ts";
+import { FileWork, TooMuchAtOnce } from "../interchange/fileWork.ts";
+import { type TextTable, UnreadableFile } from "../interchange/textTable.ts";
+import { NoRoom, StoreClosed } from "../store/planStore.ts";
+import { TooLarge } from "./body.ts";
+import { logFailure } from "./log.ts";
 
 // Next.js loads this file once for each route bundle; what is under way is counted once all the same.
 const shared = globalThis as typeof globalThis & { rosterFiles?: FileWork };
@@ -9,4 +13,34 @@ const shared = globalThis as typeof globalThis & { rosterFiles?: FileWork };
 export function fileWork(): FileWork {
   shared.rosterFiles ??= new FileWork(join(/*turbopackIgnore: true*/ process.cwd(), "dist/files.mjs"));
   return shared.rosterFiles;
+}
+
+/** A file to be saved, under a name. */
+export function download(body: BodyInit, name: string, type: string): Response {
+  const headers = { "content-type": type, "content-disposition": `attachment; filename="${name}"`, "cache-control": "no-store" };
+  return new Response(body, { headers });
+}
+
+export const CSV_TYPE = "text/csv; charset=utf-8";
+const XLSX_TYPE = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
+
+/** Tables as a workbook to be saved, or why it cannot be written. */
+export async function downloadWorkbook(tables: readonly TextTable[], name: string, signal: AbortSignal): Promise<Response> {
+  try {
+    const bytes = await fileWork().do<"writeXlsx">({ kind: "writeXlsx", tables }, signal);
+    return download(bytes as Uint8Array<ArrayBuffer>, name, XLSX_TYPE);
+  } catch (error) {
+    const { status, message } = failureOf(error);
+    return Response.json({ message }, { status });
+  }
+}
+
+/** What is answered where something was not done with a file; what nobody expected is written to the log. */
+export function failureOf(error: unknown): { status: number; message: string } {
+  if (error instanceof TooLarge) return { status: 413, message: error.message };
+  if (error instanceof UnreadableFile) return { status: 422, message: error.message };
+  if (error instanceof TooMuchAtOnce || error instanceof NoRoom || error instanceof StoreClosed)
+    return { status: 503, message: error.message };
+  logFailure(error);
+  return { status: 500, message: "This could not be done, for a reason that the server has written to its log. Nothing was changed." };
 }

@@ -8,7 +8,8 @@ import { parseDay } from "../core/calendar/day.ts";
 import { buildModel, type Model } from "../core/model.ts";
 import { updateModel } from "../core/update.ts";
 import { dataFolder } from "../store/files.ts";
-import { PlanStore, readMigrations } from "../store/planStore.ts";
+import { readMigrations } from "../store/migrate.ts";
+import { PlanStore } from "../store/planStore.ts";
 
 /** The one user there is for now; every edit carries its actor. */
 export const BUILT_IN_USER = { id: "manager", name: "Nora Okafor", initials: "NO" } as const;

@@ -8,21 +8,20 @@ async function readToken(): Promise<string> {
   return ((await response.json()) as { token: string }).token;
 }
 
-/** Posts to the server. The token is asked for once, and again where the server has another one by now. */
-export async function post(path: string, init: Omit<RequestInit, "method" | "headers"> & { type?: string }): Promise<Response> {
-  const { type = "application/json", ...rest } = init;
-  for (let isFirst = true; ; isFirst = false) {
-    token ??= readToken();
-    const own = token;
-    let known: string;
-    try {
-      known = await own;
-    } catch (error) {
-      token = null;
-      throw error;
-    }
-    const response = await fetch(path, { ...rest, method: "POST", headers: { "content-type": type, "x-roster-token": known } });
-    if (response.status !== 403 || !isFirst) return response;
-    if (token === own) token = null;
-  }
+/** The token, asked for once; a failure is not remembered. */
+function tokenOnce(): Promise<string> {
+  token ??= readToken().catch((error: unknown) => {
+    token = null;
+    throw error;
+  });
+  return token;
+}
+
+/** Posts to the server; once more with another token, where the server has another one by now. */
+export async function post(path: string, { type = "application/json", ...init }: RequestInit & { type?: string }): Promise<Response> {
+  const send = async () => fetch(path, { ...init, method: "POST", headers: { "content-type": type, "x-roster-token": await tokenOnce() } });
+  const response = await send();
+  if (response.status !== 403) return response;
+  token = null;
+  return send();
 }

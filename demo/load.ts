@@ -1,7 +1,8 @@
 // Puts a made-up plan into the data folder named by ROSTER_DATA, unless one stands there already.
 import { join } from "node:path";
 import { dataFolder } from "../store/files.ts";
-import { PlanStore, readMigrations } from "../store/planStore.ts";
+import { readMigrations } from "../store/migrate.ts";
+import { PlanStore } from "../store/planStore.ts";
 import { fernhollow } from "./fernhollow.ts";
 import { largePlan } from "./large.ts";
 

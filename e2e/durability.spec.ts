@@ -102,6 +102,24 @@ test("a server whose database is gone after a power cut serves everything that w
   expect(server.said()).toMatch(/The database was gone or could not be read; it was made again/);
 });
 
+test("whoever asks without end is told to wait, and is answered again after a moment; edits go on beside many pages", async () => {
+  server = await demoServer();
+  const { revision } = await plan();
+  const pages = Array.from({ length: 60 }, () => fetch(`${server.url}/balance`).then((page) => page.text().then(() => "page")));
+  // The edit is answered while most of the pages still wait for their turn.
+  const edit = post("/api/edits", give(revision, "rui")).then(() => "edit");
+  const order: string[] = [];
+  await Promise.all([...pages, edit].map((answer) => answer.then((what) => order.push(what))));
+  expect(order.indexOf("edit")).toBeLessThan(30);
+  let refused = 0;
+  for (let round = 0; round < 40 && refused === 0; round++) {
+    const answers = await Promise.all(Array.from({ length: 100 }, () => fetch(`${server.url}/%`)));
+    refused = answers.filter(({ status }) => status === 429).length;
+  }
+  expect(refused).toBeGreaterThan(0);
+  await expect.poll(async () => (await fetch(`${server.url}/api/plan`)).status, { timeout: 15_000 }).toBe(200);
+});
+
 test("a second server on the same folder is told who holds it, and ends", async () => {
   server = await demoServer();
   const second = spawnServer(server.folder, await freePort());

@@ -1,5 +1,6 @@
 // Sends work on files to a thread with limits of time and memory: a file that would stop everybody else stops that thread.
 import { Worker } from "node:worker_threads";
+import pLimit, { type LimitFunction } from "p-limit";
 import { WORK_LIMITS } from "../core/plan/limits.ts";
 import type { FileAnswer, FileJob, FileResults } from "./fileJobs.ts";
 import { UnreadableFile } from "./textTable.ts";
@@ -23,31 +24,25 @@ const WRITING_TAKES = 3;
 
 /** A place where work on files is done. */
 export class FileWork {
-  #underWay = 0;
-  readonly #waiting: (() => void)[] = [];
+  readonly #turns: LimitFunction;
 
   /** @param script The thread's program, bundled. */
   constructor(
     private readonly script: string,
     private readonly limits: WorkLimits = WORK_LIMITS,
-  ) {}
+  ) {
+    this.#turns = pLimit(limits.atOnce);
+  }
 
   /** Does one job.
    * @param signal Ends it: whoever asked has gone.
    * @throws {UnreadableFile} where the file cannot be read, or takes more time or memory than there is for one.
    * @throws {TooMuchAtOnce} */
   async do<K extends FileJob["kind"]>(job: Extract<FileJob, { kind: K }>, signal?: AbortSignal): Promise<FileResults[K]> {
-    if (this.#waiting.length >= this.limits.waiting) throw new TooMuchAtOnce();
-    if (this.#underWay >= this.limits.atOnce) await new Promise<void>((resolve) => this.#waiting.push(resolve));
-    this.#underWay++;
-    try {
-      const answer = await this.#run<K>(job, signal);
-      if ("refused" in answer) throw new UnreadableFile(answer.refused);
-      return answer.result;
-    } finally {
-      this.#underWay--;
-      this.#waiting.shift()?.();
-    }
+    if (this.#turns.activeCount + this.#turns.pendingCount >= this.limits.atOnce + this.limits.waiting) throw new TooMuchAtOnce();
+    const answer = await this.#turns(() => this.#run<K>(job, signal));
+    if ("refused" in answer) throw new UnreadableFile(answer.refused);
+    return answer.result;
   }
 
   #run<K extends keyof FileResults>(job: FileJob, signal?: AbortSignal): Promise<FileAnswer<K>> {

@@ -1,5 +1,6 @@
 // iCalendar (RFC 5545): events as a table of days, and work or leave as events.
 import ICAL from "ical.js";
+import { grouped } from "../core/plan/grouped.ts";
 import { FILE_LIMITS } from "../core/plan/limits.ts";
 import { type TextTable, UnreadableFile } from "./textTable.ts";
 
@@ -19,7 +20,11 @@ export function eventsTable(text: string, name: string): TextTable {
   const events = calendar.getAllSubcomponents("vevent");
   if (events.length > FILE_LIMITS.events)
     throw new UnreadableFile(`This calendar has more than ${FILE_LIMITS.events.toLocaleString("en-GB")} events. Bring it in parts.`);
-  const replaced = replacedTimes(events);
+  // Those that stand in for one time of a series, by the series: the library would look for them among all, for each.
+  const replaced = grouped(
+    events.filter((event) => event.hasProperty("recurrence-id")),
+    uidOf,
+  );
   const rows: string[][] = [];
   for (const event of events) {
     rows.push(...readableRows(event, replaced.get(uidOf(event)) ?? []));
@@ -44,18 +49,6 @@ function readableRows(event: ICAL.Component, exceptions: ICAL.Component[]): stri
 }
 
 const uidOf = (component: ICAL.Component): string => String(component.getFirstPropertyValue("uid") ?? "");
-
-/** Events that stand in for one time of a series, by the series. The library would look for them among all events, for each. */
-function replacedTimes(events: readonly ICAL.Component[]): Map<string, ICAL.Component[]> {
-  const bySeries = new Map<string, ICAL.Component[]>();
-  for (const event of events) {
-    if (!event.hasProperty("recurrence-id")) continue;
-    const known = bySeries.get(uidOf(event));
-    if (known) known.push(event);
-    else bySeries.set(uidOf(event), [event]);
-  }
-  return bySeries;
-}
 
 function rowsOf(component: ICAL.Component, exceptions: ICAL.Component[]): string[][] {
   const event = new ICAL.Event(component, component.hasProperty("recurrence-id") ? undefined : { exceptions });

@@ -8,7 +8,7 @@ const common = { bundle: true, platform: "node", target: "node20", format: "esm"
 const command = "dist/roster.mjs";
 await Promise.all([
   build({ ...common, entryPoints: ["cli/main.ts"], outfile: command, banner: { js: "#!/usr/bin/env node" } }),
-  build({ ...common, entryPoints: ["server/main.ts"], outfile: "dist/server.mjs", external: ["next"] }),
+  build({ ...common, entryPoints: ["server/main.ts"], outfile: "dist/server.mjs", packages: "external" }),
   build({
     ...common,
     entryPoints: ["interchange/files.worker.ts"],

@@ -1,16 +1,17 @@
 // The server: one door before everything, then the application. Ends in order when it is told to.
 import { createServer, type IncomingMessage, type ServerResponse } from "node:http";
 import next from "next";
+import pLimit from "p-limit";
+import { RateLimiterMemory } from "rate-limiter-flexible";
 import { dataFolder } from "../store/files.ts";
+import { secretOf } from "../store/secrets.ts";
 import { hostNames, type Refusal, refusalOf } from "./guard.ts";
-import { RequestRates } from "./rates.ts";
-import { tokenOf } from "./token.ts";
-import { Turns } from "./turns.ts";
 
-/** Pages made at once: one waits for its data while the other is being made. */
+/** Pages made at once: one waits for its data while the other is being made. While hundreds wait, an edit waits for these
+ * two alone. */
 const PAGES_AT_ONCE = 2;
-/** Fifty windows that each edit every second, ten times over. */
-const RATE = { aSecond: 500, atOnce: 3_000 };
+/** What one address may ask for in some seconds: fifty windows that each edit every second, ten times over. */
+const RATE = { points: 3_000, duration: 6 };
 
 const isDev = process.argv.includes("dev");
 const hostname = process.env.HOST ?? "127.0.0.1";
@@ -21,21 +22,15 @@ function fail(error: unknown): never {
   process.exit(1);
 }
 
-function tokenOrEnd(): string {
-  try {
-    return tokenOf(dataFolder(process.env, process.cwd()));
-  } catch (error) {
-    return fail(error);
-  }
-}
+const ownToken = async () => secretOf(dataFolder(process.env, process.cwd()), "token");
 
-const token = tokenOrEnd();
+const token = await ownToken().catch(fail);
 // The routes tell it to the application's own pages.
 process.env.ROSTER_TOKEN = token;
 
 const names = hostNames(process.env);
-const rates = new RequestRates(RATE);
-const pages = new Turns(PAGES_AT_ONCE);
+const rates = new RateLimiterMemory(RATE);
+const pages = pLimit(PAGES_AT_ONCE);
 const application = next({ dev: isDev, hostname, port });
 
 function refuse(response: ServerResponse, { status, text }: Refusal): void {
@@ -48,16 +43,24 @@ const isPage = ({ method = "", url = "" }: IncomingMessage): boolean =>
 
 async function answer(request: IncomingMessage, response: ServerResponse): Promise<void> {
   const { method = "", url: address = "", headers, socket } = request;
-  if (!rates.takes(socket.remoteAddress ?? "", performance.now()))
+  const isWithin = await rates.consume(socket.remoteAddress ?? "").then(
+    () => true,
+    () => false,
+  );
+  if (!isWithin)
     return refuse(response, { status: 429, text: "These are more requests than anybody makes by hand. Try again in a moment." });
   const refusal = refusalOf({ method, address, headers }, names, token);
   if (refusal) return refuse(response, refusal);
-  if (isPage(request)) {
-    const end = await pages.take();
-    if (response.closed) return end();
-    response.once("close", end);
-  }
-  await application.getRequestHandler()(request, response);
+  const handle = () => application.getRequestHandler()(request, response);
+  await (isPage(request) ? pages(() => untilAnswered(response, handle)) : handle());
+}
+
+/** Done when the answer has left, or whoever asked has gone. */
+async function untilAnswered(response: ServerResponse, handle: () => Promise<void>): Promise<void> {
+  if (response.closed) return;
+  const closed = new Promise((resolve) => response.once("close", resolve));
+  await handle();
+  await closed;
 }
 
 await application.prepare().catch(fail);

@@ -1,8 +1,8 @@
 // Whole copies of the plan as files: plan files like any other, whose names say when, of which revision, and a checksum.
-import { readdir, readFile, rm, stat } from "node:fs/promises";
+import { readdir, readFile, rename, rm, stat } from "node:fs/promises";
 import { join } from "node:path";
 import type { Plan } from "../core/plan/schema.ts";
-import { checksum, makeFolder, writeWhole } from "./files.ts";
+import { checksum, flushFolder, makeFolder, writeWhole } from "./files.ts";
 
 /** A copy as its name tells it. */
 export interface Copy {
@@ -23,12 +23,29 @@ export const copiesFolder = (folder: string): string => join(folder, "copies");
 
 /** Writes a copy, whole and flushed. @returns Its name. */
 export async function writeCopy(folder: string, plan: Plan, revision: number, at: string): Promise<string> {
+  const name = await announceCopy(folder, plan, revision, at);
+  await confirmCopy(folder, name);
+  return name;
+}
+
+/** Writes a copy of what may yet be refused: nobody reads it by itself before it is confirmed. @returns Its name. */
+export async function announceCopy(folder: string, plan: Plan, revision: number, at: string): Promise<string> {
   await makeFolder(copiesFolder(folder));
   const bytes = Buffer.from(JSON.stringify(plan));
   const name = `plan-${new Date(at).toISOString().replaceAll(/[:.]/g, "-")}-revision-${revision}-${checksum(bytes)}.json`;
-  await writeWhole(join(copiesFolder(folder), name), bytes);
+  await writeWhole(announced(folder, name), bytes);
   return name;
 }
+
+export async function confirmCopy(folder: string, name: string): Promise<void> {
+  await rename(announced(folder, name), join(copiesFolder(folder), name));
+  await flushFolder(copiesFolder(folder));
+}
+
+/** Takes back a copy that was announced. */
+export const withdrawCopy = (folder: string, name: string): Promise<void> => rm(announced(folder, name), { force: true });
+
+const announced = (folder: string, name: string): string => join(copiesFolder(folder), `${name}.announced`);
 
 /** The copies of a data folder, the newest first. */
 export async function listCopies(folder: string): Promise<Copy[]> {
@@ -41,9 +58,12 @@ function copyOf(name: string): Copy | null {
   return day === undefined ? null : { name, revision: Number(revision), at: `${day}T${hour}:${minute}:${second}.${part}Z` };
 }
 
-/** The plan of a copy; null where the file is not there or not as it was written. */
+/** The plan of a copy; null where the file is not there or not as it was written. A journal that names it has confirmed
+ * it, whatever came in between. */
 export async function readCopy(folder: string, name: string): Promise<Plan | null> {
-  const bytes = await readFile(join(copiesFolder(folder), name)).catch(() => null);
+  const bytes = await readFile(join(copiesFolder(folder), name))
+    .catch(() => readFile(announced(folder, name)))
+    .catch(() => null);
   if (!bytes || checksum(bytes) !== NAME.exec(name)?.[7]) return null;
   return JSON.parse(bytes.toString("utf8")) as Plan;
 }

@@ -3,7 +3,7 @@ import { mkdir, open, rename, statfs } from "node:fs/promises";
 import { dirname, join, resolve } from "node:path";
 import { crc32 } from "node:zlib";
 
-const OWNER_FILE = 0o600;
+export const OWNER_FILE = 0o600;
 const OWNER_FOLDER = 0o700;
 
 /** The data folder that the environment names, or `.data` below `root`.

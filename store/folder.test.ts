@@ -46,7 +46,8 @@ test("when the database fails in the middle of an edit, memory and folder stay a
 });
 
 test("a second process that opens the folder is told who holds it, and stops", async () => {
-  const script = `import { PlanStore, readMigrations } from "./store/planStore.ts";
+  const script = `import { PlanStore } from "./store/planStore.ts";
+    import { readMigrations } from "./store/migrate.ts";
     PlanStore.open(${JSON.stringify(scene.folder)}, await readMigrations("store/migrations")).then(() => process.exit(0), (error) => { console.error(error.message); process.exit(3); });`;
   const child = spawn(process.execPath, ["--import", "tsx", "--input-type=module", "-e", script], { cwd: join(import.meta.dirname, "..") });
   let said = "";

@@ -27,17 +27,15 @@ interface Lines {
 export class Journal {
   #file: FileHandle | null = null;
   #size = 0;
-  #last: number;
   #flushing: Promise<void> = Promise.resolve();
   #nextFlush: Promise<void> | null = null;
 
   private constructor(
     private readonly folder: string,
-    last: number,
+    /** The newest revision when it was opened; 0 where there was none. */
+    readonly last: number,
     private readonly flushTo: Flush,
-  ) {
-    this.#last = last;
-  }
+  ) {}
 
   /** Opens the journal of a data folder. What a cut has left of a line at the end is put aside.
    * @returns The journal, and how many bytes were put aside. */
@@ -57,21 +55,15 @@ export class Journal {
     return { journal, cutBytes: bytes.length - end };
   }
 
-  /** The newest revision in it; 0 where there is none. */
-  get last(): number {
-    return this.#last;
-  }
-
   /** Appends an entry; it is not safe before `flush` is done. @returns Takes it off again. */
   async append(entry: JournalEntry): Promise<() => Promise<void>> {
     const file = await this.#fileFor(entry.revision);
     const text = JSON.stringify(entry);
     const bytes = Buffer.from(`${checksum(text)} ${text}\n`);
-    const [size, last] = [this.#size, this.#last];
+    const size = this.#size;
     const takeOff = async () => {
       await file.truncate(size);
       this.#size = size;
-      this.#last = last;
     };
     try {
       for (let done = 0; done < bytes.length; ) done += (await file.write(bytes, done, bytes.length - done, size + done)).bytesWritten;
@@ -80,7 +72,6 @@ export class Journal {
       throw error;
     }
     this.#size += bytes.length;
-    this.#last = entry.revision;
     return takeOff;
   }
 

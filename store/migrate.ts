@@ -1,4 +1,6 @@
 // Brings a database up to the newest migration; each runs once, in the order of its number.
+import { readdir, readFile } from "node:fs/promises";
+import { join } from "node:path";
 import type { Database } from "./driver.ts";
 
 export interface Migration {
@@ -14,4 +16,10 @@ export async function migrate(database: Database, migrations: readonly Migration
     if (done.has(name)) continue;
     await database.run(`begin;\n${sql}\ninsert into migrations (name) values ('${name}');\ncommit;`);
   }
+}
+
+/** Reads the numbered migrations of a folder in order. */
+export async function readMigrations(folder: string): Promise<Migration[]> {
+  const files = (await readdir(folder)).filter((file) => file.endsWith(".sql")).sort();
+  return Promise.all(files.map(async (name) => ({ name, sql: await readFile(join(folder, name), "utf8") })));
 }

@@ -12,7 +12,7 @@ import type { Database } from "./driver.ts";
 import { emptyPlan } from "./emptyPlan.ts";
 import { type Flush, Journal } from "./journal.ts";
 import { type Migration, migrate } from "./migrate.ts";
-import { fillDatabase, type Held, heldPlan } from "./rebuild.ts";
+import { beginAnew, fillDatabase, type Held, heldPlan } from "./rebuild.ts";
 import { readList } from "./rows.ts";
 import { readExchangeRates, readSettings } from "./settings.ts";
 import { tables } from "./tables.ts";
@@ -67,6 +67,10 @@ export async function openFolder(folder: string, opening: Opening): Promise<Open
     said.push(
       `The database ${was}; it was made again from the copy of revision ${held.copyRevision} and the journal up to revision ${held.revision}.`,
     );
+    if (journal.last > held.revision)
+      said.push(
+        `What the journal holds from revision ${held.revision + 1} to ${journal.last} cannot be followed, because a copy in between is damaged. It is kept in the folder, and the plan goes on from revision ${made.loaded.revision}.`,
+      );
     return { ...made, journal, said };
   }
   const sound = opened as Opened;
@@ -118,7 +122,11 @@ async function makeAgain(folder: string, opening: Opening, opened: Opened | null
   if (existsSync(path)) await rename(path, aside);
   const database = await opening.openDatabase(path);
   await migrate(database, opening.migrations);
-  await fillDatabase(database, held, await journal.since(0));
+  const trail = (await journal.since(0)).filter(({ revision }) => revision <= held.revision);
+  if (journal.last > held.revision) {
+    const entry = await beginAnew(folder, journal, held, opening.now.toISOString());
+    await fillDatabase(database, { ...held, revision: entry.revision }, [...trail, entry]);
+  } else await fillDatabase(database, held, trail);
   return { database, loaded: await load(database, opening) };
 }
 

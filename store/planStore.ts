@@ -1,5 +1,5 @@
 // The plan of one data folder: held in memory beside the database, changed one edit after the other.
-import { chmod, readdir, readFile } from "node:fs/promises";
+import { chmod } from "node:fs/promises";
 import { join, resolve } from "node:path";
 import { applyChanges, type Change } from "../core/edits/change.ts";
 import { applyEdit, type Edit, faultsAfter } from "../core/edits/edit.ts";
@@ -10,7 +10,7 @@ import { takeBack } from "../core/edits/takeBack.ts";
 import { listWords } from "../core/plan/check.ts";
 import { type Fault, faultText } from "../core/plan/faults.ts";
 import type { Plan } from "../core/plan/schema.ts";
-import { copiesFolder, writeCopy } from "./copies.ts";
+import { announceCopy, confirmCopy, copiesFolder, withdrawCopy, writeCopy } from "./copies.ts";
 import { CopySchedule } from "./copySchedule.ts";
 import type { Database } from "./driver.ts";
 import { freeBytes, makeFolder } from "./files.ts";
@@ -215,10 +215,16 @@ export class PlanStore {
       const backup = this.isNew ? null : await writeCopy(this.folder, this.#plan, this.#revision, at);
       const revision = this.#revision + 1;
       const words = `open the plan "${plan.settings.name}"`;
-      const copy = await writeCopy(this.folder, plan, revision, at);
+      const copy = await announceCopy(this.folder, plan, revision, at);
       const none = { of: null, edit: null, changes: [], key: null, maker: null };
       const entry: JournalEntry = { revision, at, actor, kind: "replace", words, copy, ...none };
-      await this.#keep(entry, (sql) => writeWholePlan(sql, plan));
+      try {
+        await this.#keep(entry, (sql) => writeWholePlan(sql, plan));
+      } catch (error) {
+        await withdrawCopy(this.folder, copy);
+        throw error;
+      }
+      await confirmCopy(this.folder, copy);
       this.#plan = plan;
       this.#advance(entry);
       return { revision, backup: backup && join(copiesFolder(this.folder), backup) };
@@ -360,9 +366,3 @@ export class StoreClosed extends Error {}
 
 /** The disk has no room for what was asked; the message says how much there is. */
 export class NoRoom extends Error {}
-
-/** Reads the numbered migrations of a folder in order. */
-export async function readMigrations(folder: string): Promise<Migration[]> {
-  const files = (await readdir(folder)).filter((file) => file.endsWith(".sql")).sort();
-  return Promise.all(files.map(async (name) => ({ name, sql: await readFile(join(folder, name), "utf8") })));
-}

@@ -1,10 +1,10 @@
 // The plan as copies and journal hold it, whatever has become of the database; and the database made from it again.
 import { applyChanges } from "../core/edits/change.ts";
 import type { Plan } from "../core/plan/schema.ts";
-import { listCopies, readCopy } from "./copies.ts";
-import type { Database } from "./driver.ts";
+import { listCopies, readCopy, writeCopy } from "./copies.ts";
+import type { Database, Sql } from "./driver.ts";
 import type { Journal, JournalEntry } from "./journal.ts";
-import { clearPlan, writePlan } from "./rows.ts";
+import { clearPlan, withoutLookups, writePlan } from "./rows.ts";
 import { writeSettings } from "./settings.ts";
 import { writeTrail } from "./trail.ts";
 
@@ -38,24 +38,37 @@ async function follow(folder: string, copy: Held, entries: readonly JournalEntry
   return { ...copy, plan, revision };
 }
 
-/** Fills an empty database with a plan and the trail that leads to it. */
+/** Fills an empty database with a plan and the trail that leads to it, as far as there is one. */
 export async function fillDatabase(database: Database, { plan, revision }: Held, trail: readonly JournalEntry[]): Promise<void> {
   await database.transaction(async (sql) => {
     await writeWholePlan(sql, plan);
-    for (const entry of trail) if (entry.revision <= revision) await writeTrail(sql, entry);
-    // The trail may begin after the copy: the revision is counted on all the same.
-    if (trail.length === 0) await writeTrail(sql, startOfTrail(plan, revision));
+    await withoutLookups(sql, async () => {
+      for (const entry of trail) await writeTrail(sql, entry);
+      // The revision is counted on from the plan's, whatever of its trail is there.
+      if (trail.at(-1)?.revision !== revision) await writeTrail(sql, startOfTrail(plan, revision, new Date(0).toISOString()));
+    });
   });
 }
 
-export async function writeWholePlan(sql: Parameters<typeof writeSettings>[0], plan: Plan): Promise<void> {
+/** Replaces all rows of the plan. */
+export async function writeWholePlan(sql: Sql, plan: Plan): Promise<void> {
   await clearPlan(sql);
-  await writeSettings(sql, plan);
-  await writePlan(sql, plan);
+  await withoutLookups(sql, async () => {
+    await writeSettings(sql, plan);
+    await writePlan(sql, plan);
+  });
 }
 
-function startOfTrail(plan: Plan, revision: number): JournalEntry {
+/** Where the journal goes on beyond what can be followed: the plan begins anew after all of it, with a copy of its own. */
+export async function beginAnew(folder: string, journal: Journal, { plan }: Held, at: string): Promise<JournalEntry> {
+  const revision = journal.last + 1;
+  const entry = { ...startOfTrail(plan, revision, at), copy: await writeCopy(folder, plan, revision, at) };
+  await journal.append(entry);
+  await journal.flush();
+  return entry;
+}
+
+function startOfTrail(plan: Plan, revision: number, at: string): JournalEntry {
   const words = `open the plan "${plan.settings.name}"`;
-  const at = new Date(0).toISOString();
   return { revision, at, actor: "", kind: "replace", of: null, words, edit: null, changes: [], key: null, maker: null };
 }

@@ -3,7 +3,8 @@
 import { join } from "node:path";
 import { copyBytes, listCopies } from "./copies.ts";
 import { dataFolder } from "./files.ts";
-import { PlanStore, readMigrations } from "./planStore.ts";
+import { readMigrations } from "./migrate.ts";
+import { PlanStore } from "./planStore.ts";
 
 const USAGE = `npm run restore                  lists the copies of the plan
 npm run restore -- REVISION      brings the plan back as it was at that revision, by the copy before it and the journal

@@ -54,10 +54,16 @@ function rowOf(columns: readonly Column[], values: readonly unknown[]): Json {
   return row;
 }
 
-/** Writes whole lists into empty tables. The plan is sound, so what refers to what is not looked up again row by row: for
- * a large one that takes most of the time. */
-export async function writePlan(sql: Sql, plan: Plan): Promise<void> {
+/** Writes what is known to be sound, so that what refers to what is not looked up again row by row: for a large plan that
+ * takes most of the time, and a trail may begin in its middle. */
+export async function withoutLookups(sql: Sql, write: () => Promise<void>): Promise<void> {
   await sql.query("set local session_replication_role = replica");
+  await write();
+  await sql.query("set local session_replication_role = origin");
+}
+
+/** Writes whole lists into empty tables. */
+export async function writePlan(sql: Sql, plan: Plan): Promise<void> {
   for (const table of tables) {
     const rows = plan[table.list] as readonly Row[];
     for (let from = 0; from < rows.length; from += CHUNK_ROWS) {
@@ -66,7 +72,6 @@ export async function writePlan(sql: Sql, plan: Plan): Promise<void> {
       for (const child of table.children) await writeChildren(sql, child, chunk);
     }
   }
-  await sql.query("set local session_replication_role = origin");
 }
 
 /** Empties all tables of the plan; the trail stays. */

@@ -1,6 +1,9 @@
 // A store on a folder of its own for each test of a file, with the ways in which tests speak to it.
+import { readdir } from "node:fs/promises";
+import { join } from "node:path";
 import { afterEach, beforeEach, inject } from "vitest";
-import { PlanStore, type Request, readMigrations, type StoreOptions } from "../store/planStore.ts";
+import { readMigrations } from "../store/migrate.ts";
+import { PlanStore, type Request, type StoreOptions } from "../store/planStore.ts";
 import { copyTemplate, migrationsFolder } from "./storeTemplate.ts";
 
 export const NOW = "2027-02-01T09:00:00.000Z";
@@ -12,6 +15,8 @@ interface Scene {
   folder: string;
   open(options?: StoreOptions): Promise<PlanStore>;
   reopen(options?: StoreOptions): Promise<void>;
+  /** Opens the folder as it would be found after a cut, with what `cut` makes of its files. */
+  afterCut(cut: (folder: string) => Promise<void>): Promise<PlanStore>;
   /** @param maker Whose browser asks; a program's by default. */
   settle(request: Request, base?: number, maker?: string | null): ReturnType<PlanStore["settle"]>;
   /** Who has an assignment. */
@@ -19,6 +24,12 @@ interface Scene {
 }
 
 export const give = (id: string, personId: string): Request => ({ kind: "edit", edit: { kind: "reassign", id, personId } });
+
+/** Every file below a folder. */
+export async function filesOf(folder: string): Promise<string[]> {
+  const entries = await readdir(folder, { recursive: true, withFileTypes: true });
+  return entries.filter((entry) => entry.isFile()).map(({ parentPath, name }) => join(parentPath, name));
+}
 
 /** Opens a copy of the demo plan's folder before each test of the file that calls this, and removes it after. */
 export function storeScene(): Scene {
@@ -28,6 +39,12 @@ export function storeScene(): Scene {
     reopen: async (options) => {
       await scene.store.close();
       scene.store = await scene.open(options);
+    },
+    afterCut: async (cut) => {
+      await scene.store.close();
+      await cut(data.folder);
+      scene.store = await scene.open();
+      return scene.store;
     },
     settle: (request, base = scene.store.snapshot().revision, maker = null) =>
       scene.store.settle(request, { actor: "manager", id: maker }, base, NOW),

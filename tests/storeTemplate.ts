@@ -3,7 +3,8 @@ import { cp, mkdtemp, rm } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { fernhollow } from "../demo/fernhollow.ts";
-import { PlanStore, readMigrations } from "../store/planStore.ts";
+import { readMigrations } from "../store/migrate.ts";
+import { PlanStore } from "../store/planStore.ts";
 
 export const migrationsFolder = join(import.meta.dirname, "../store/migrations");
 

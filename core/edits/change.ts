@@ -1,4 +1,5 @@
 // What an edit did to the plan, row by row, and how it is undone.
+import { grouped } from "../plan/grouped.ts";
 import { rowById, shareRowMap } from "../plan/rows.ts";
 import type { ListName, Plan, Row } from "../plan/schema.ts";
 
@@ -29,19 +30,9 @@ export function invert(changes: readonly Change[]): Change[] {
 /** The plan with changes applied in order. Rows must stand as the changes' `before` says. */
 export function applyChanges(plan: Plan, changes: readonly Change[]): Plan {
   const next = { ...plan };
-  for (const [list, own] of changesByList(changes)) next[list] = changedList(next[list] as Row[], own) as never;
+  // Changes of one list do not touch another: each list is changed once.
+  for (const [list, own] of grouped(changes, ({ list }) => list)) next[list] = changedList(next[list] as Row[], own) as never;
   return next;
-}
-
-/** Changes of one list do not touch another: each list is changed once. */
-function changesByList(changes: readonly Change[]): Map<ListName, Change[]> {
-  const byList = new Map<ListName, Change[]>();
-  for (const change of changes) {
-    const known = byList.get(change.list);
-    if (known) known.push(change);
-    else byList.set(change.list, [change]);
-  }
-  return byList;
 }
 
 function changedList(list: Row[], changes: readonly Change[]): Row[] {

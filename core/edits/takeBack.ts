@@ -1,4 +1,5 @@
 // Taking back what was done on a plan that others have worked on since: cell by cell, never over what they have made.
+import { grouped } from "../plan/grouped.ts";
 import { findRow, rowsOf } from "../plan/rows.ts";
 import { isSame } from "../plan/same.ts";
 import type { Plan, RateEntry } from "../plan/schema.ts";
@@ -22,7 +23,7 @@ export function takeBack(plan: Plan, made: readonly Change[]): TakenBack {
   const inverted = invert(made);
   const overtaken: OvertakenRow[] = [];
   const kept = new Map<string, Change[]>();
-  for (const [key, steps] of stepsByRow(inverted)) {
+  for (const [key, steps] of grouped(inverted, ({ list, id }) => `${list} ${id}`)) {
     const [{ list, id, before: left }] = steps;
     const { after: former } = steps[steps.length - 1];
     const now = findRow<Row>(rowsOf(plan, list), id) ?? null;
@@ -34,17 +35,6 @@ export function takeBack(plan: Plan, made: readonly Change[]): TakenBack {
   }
   const changes = inverted.flatMap(({ list, id }) => kept.get(`${list} ${id}`)?.shift() ?? []);
   return { changes, overtaken };
-}
-
-function stepsByRow(changes: readonly Change[]): Map<string, Change[]> {
-  const byRow = new Map<string, Change[]>();
-  for (const change of changes) {
-    const key = `${change.list} ${change.id}`;
-    const known = byRow.get(key);
-    if (known) known.push(change);
-    else byRow.set(key, [change]);
-  }
-  return byRow;
 }
 
 /** The steps of one row, begun at what stands there now and ended at what it goes back to. */

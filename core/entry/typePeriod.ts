@@ -1,8 +1,8 @@
 // Hours of a period typed over: the weeks of an assignment become stated one by one. Its total stays: what is taken out of
 // a period goes to those still to come, stays open on the task, or is dropped.
 import { type Day, formatDay, parseDay } from "../calendar/day.ts";
-import { todayOf } from "../calendar/horizon.ts";
-import type { Range } from "../calendar/periods.ts";
+import { periodSettingsOf, todayOf } from "../calendar/horizon.ts";
+import { periodsIn, type Range } from "../calendar/periods.ts";
 import type { Edit, SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
@@ -121,13 +121,11 @@ function restEdits(
 
 const hoursOf = (minutes: number): number => Math.round((minutes / 60) * 10_000) / 10_000;
 
-function weeksIn(model: Model, row: number, { start, stop }: Range): Bucket[] {
-  const weeks: Bucket[] = [];
-  for (let from = start; from < stop; ) {
-    const to = Math.min(stop, from - ((((from + 3) % 7) + 7) % 7) + 7);
-    const sum = placedIn(model.placements, row, 10_000, from, to);
-    if (sum > 0) weeks.push({ from: formatDay(from), to: formatDay(to - 1), hours: hoursOf(sum) });
-    from = to;
-  }
-  return weeks;
+/** The weeks of a range in which work is placed, as the plan's settings begin them. */
+function weeksIn(model: Model, row: number, range: Range): Bucket[] {
+  const weeks = range.stop > range.start ? periodsIn(range, "week", periodSettingsOf(model.plan)) : [];
+  return weeks.flatMap(({ start, stop }) => {
+    const minutes = placedIn(model.placements, row, 10_000, start, stop);
+    return minutes > 0 ? [{ from: formatDay(start), to: formatDay(stop - 1), hours: hoursOf(minutes) }] : [];
+  });
 }

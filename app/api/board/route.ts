@@ -6,13 +6,12 @@ import { writeCsv } from "../../../interchange/csv.ts";
 import { windowFrom } from "../../../ui/timeWindow.ts";
 import { boardViewOf, viewParams } from "../../../views/balance/balanceParams.ts";
 import { boardTable } from "../../../views/balance/boardTable.ts";
-import { fileWork } from "../../files.ts";
+import { CSV_TYPE, download, downloadWorkbook } from "../../files.ts";
 import { clockDay, currentModel } from "../../host.ts";
 
 export const dynamic = "force-dynamic";
 
 const loadView = createLoader(viewParams);
-const XLSX_TYPE = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
 
 export async function GET(request: Request): Promise<Response> {
   const { searchParams } = new URL(request.url);
@@ -25,17 +24,6 @@ export async function GET(request: Request): Promise<Response> {
   const params = loadView(searchParams);
   const board = boardOf(model, { ...window, open: [], view: boardViewOf(params), countsTasks: params.show === "tasks" });
   const rows = boardTable(board, params.show);
-  const isCsv = format === "csv";
-  return new Response(isCsv ? writeCsv(rows) : await asWorkbook(rows, request.signal), {
-    headers: {
-      "content-type": isCsv ? "text/csv; charset=utf-8" : XLSX_TYPE,
-      "content-disposition": `attachment; filename="balance.${format}"`,
-      "cache-control": "no-store",
-    },
-  });
-}
-
-async function asWorkbook(rows: string[][], signal: AbortSignal): Promise<Uint8Array<ArrayBuffer>> {
-  const bytes = await fileWork().do<"writeXlsx">({ kind: "writeXlsx", tables: [{ name: "Balance", rows }] }, signal);
-  return bytes as Uint8Array<ArrayBuffer>;
+  if (format === "csv") return download(writeCsv(rows), "balance.csv", CSV_TYPE);
+  return downloadWorkbook([{ name: "Balance", rows }], "balance.xlsx", request.signal);
 }

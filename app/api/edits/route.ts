@@ -28,7 +28,7 @@ export async function POST(request: Request): Promise<Response> {
   try {
     value = parseJson(await readText(request, MOST_BYTES.edit), MOST_NESTING);
   } catch (error) {
-    if (error instanceof TooLarge) return refuse(413, "This edit is larger than 16 MB and was not made. Make it in smaller parts.");
+    if (error instanceof TooLarge) return refuse(413, error.message);
     return refuse(400, "This edit is not JSON and was not made.");
   }
   const checked = settleSchema.safeParse(value, { reportInput: true });

@@ -3,10 +3,9 @@ import { MOST_BYTES } from "../../../core/plan/limits.ts";
 import { tableKinds } from "../../../core/tables/preview.ts";
 import { type TableName, tableNames } from "../../../core/tables/table.ts";
 import { writeCsv } from "../../../interchange/csv.ts";
-import { TooMuchAtOnce } from "../../../interchange/fileWork.ts";
-import { type TextTable, UnreadableFile } from "../../../interchange/textTable.ts";
-import { readBytes, TooLarge } from "../../body.ts";
-import { fileWork } from "../../files.ts";
+import type { TextTable } from "../../../interchange/textTable.ts";
+import { readBytes } from "../../body.ts";
+import { CSV_TYPE, download, downloadWorkbook, failureOf, fileWork } from "../../files.ts";
 import { openStore } from "../../host.ts";
 
 export const dynamic = "force-dynamic";
@@ -17,19 +16,11 @@ export async function GET(request: Request): Promise<Response> {
   const format = searchParams.get("format") ?? "csv";
   const names = asked === "all" ? tableNames : tableNames.filter((name) => name === asked);
   if (names.length === 0) return refuse(404, `There is no table "${asked}"; there are ${tableNames.join(", ")}.`);
-  if (format === "xlsx")
-    return file(
-      (await fileWork().do<"writeXlsx">({ kind: "writeXlsx", tables: await tablesOf(names) }, request.signal)) as Uint8Array<ArrayBuffer>,
-      "xlsx",
-      asked,
-      XLSX_TYPE,
-    );
+  if (format === "xlsx") return downloadWorkbook(await tablesOf(names), `${asked}.xlsx`, request.signal);
   if (format !== "csv" || names.length > 1) return refuse(400, 'A table comes as "csv" or "xlsx"; all together only as "xlsx".');
   const [table] = await tablesOf(names);
-  return file(writeCsv(table.rows), "csv", asked, "text/csv; charset=utf-8");
+  return download(writeCsv(table.rows), `${asked}.csv`, CSV_TYPE);
 }
-
-const XLSX_TYPE = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
 
 async function tablesOf(names: readonly TableName[]): Promise<TextTable[]> {
   const { plan } = (await openStore()).snapshot();
@@ -39,11 +30,6 @@ async function tablesOf(names: readonly TableName[]): Promise<TextTable[]> {
   });
 }
 
-function file(body: BodyInit, ending: string, name: string, type: string): Response {
-  const headers = { "content-type": type, "content-disposition": `attachment; filename="${name}.${ending}"`, "cache-control": "no-store" };
-  return new Response(body, { headers });
-}
-
 export async function POST(request: Request): Promise<Response> {
   const name = new URL(request.url).searchParams.get("name") ?? "file";
   try {
@@ -51,10 +37,8 @@ export async function POST(request: Request): Promise<Response> {
       await fileWork().do<"readTable">({ kind: "readTable", bytes: await readBytes(request, MOST_BYTES.file), name }, request.signal),
     );
   } catch (error) {
-    if (error instanceof TooLarge) return refuse(413, "This file is larger than 20 MB. Bring it in parts.");
-    if (error instanceof UnreadableFile) return refuse(422, error.message);
-    if (error instanceof TooMuchAtOnce) return refuse(503, error.message);
-    throw error;
+    const { status, message } = failureOf(error);
+    return refuse(status, message);
   }
 }
 

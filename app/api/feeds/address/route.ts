@@ -1,5 +1,5 @@
 // The address of a feed, told to the application's own pages; and all of them made anew.
-import { feedSecret, renewFeedKey } from "../../../../store/feedKeys.ts";
+import { feedSecret, renewSecret } from "../../../../store/secrets.ts";
 import { findFeed } from "../../../feeds.ts";
 import { currentModel, folderOfData } from "../../../host.ts";
 
@@ -17,6 +17,6 @@ export async function GET(request: Request): Promise<Response> {
 
 /** Makes all addresses anew: former subscriptions end. */
 export async function POST(): Promise<Response> {
-  await renewFeedKey(folderOfData());
+  await renewSecret(folderOfData(), "feed-key");
   return Response.json({ renewed: true });
 }

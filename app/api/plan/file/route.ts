@@ -3,13 +3,9 @@
 import { type Fault, faultLine } from "../../../../core/plan/faults.ts";
 import { MOST_BYTES, MOST_FAULTS_TOLD } from "../../../../core/plan/limits.ts";
 import type { Plan } from "../../../../core/plan/schema.ts";
-import { TooMuchAtOnce } from "../../../../interchange/fileWork.ts";
-import { UnreadableFile } from "../../../../interchange/textTable.ts";
-import { NoRoom, StoreClosed } from "../../../../store/planStore.ts";
-import { readBytes, TooLarge } from "../../../body.ts";
-import { fileWork } from "../../../files.ts";
+import { readBytes } from "../../../body.ts";
+import { failureOf, fileWork } from "../../../files.ts";
 import { BUILT_IN_USER, openStore } from "../../../host.ts";
-import { logFailure } from "../../../log.ts";
 
 export const dynamic = "force-dynamic";
 
@@ -41,12 +37,8 @@ export async function POST(request: Request): Promise<Response> {
     const { revision, backup } = await store.replace(plan, BUILT_IN_USER.id, new Date().toISOString());
     return Response.json({ faults: [], holds, revision, backup: backup?.split(/[\\/]/).slice(-2).join("/") ?? null });
   } catch (error) {
-    if (error instanceof TooLarge)
-      return refuse(413, [`This file is larger than ${MOST_BYTES.plan / 1e6} MB, the most a plan may be. Nothing was changed.`]);
-    if (error instanceof UnreadableFile) return refuse(422, [error.message]);
-    if (error instanceof NoRoom || error instanceof TooMuchAtOnce || error instanceof StoreClosed) return refuse(503, [error.message]);
-    logFailure(error);
-    return refuse(500, ["This plan could not be opened, for a reason that the server has written to its log. Nothing was changed."]);
+    const { status, message } = failureOf(error);
+    return refuse(status, [message]);
   }
 }
 

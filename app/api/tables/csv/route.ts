@@ -4,6 +4,7 @@ import { FILE_LIMITS, MOST_BYTES, MOST_NESTING } from "../../../../core/plan/lim
 import { parseJson } from "../../../../core/plan/nesting.ts";
 import { writeCsv } from "../../../../interchange/csv.ts";
 import { readText, TooLarge } from "../../../body.ts";
+import { CSV_TYPE } from "../../../files.ts";
 
 export const dynamic = "force-dynamic";
 
@@ -13,7 +14,7 @@ export async function POST(request: Request): Promise<Response> {
   try {
     const rows = rowsSchema.safeParse(parseJson(await readText(request, MOST_BYTES.file), MOST_NESTING));
     if (!rows.success) return Response.json({ message: "Rows of texts belong here." }, { status: 400 });
-    return new Response(writeCsv(rows.data), { headers: { "content-type": "text/csv; charset=utf-8" } });
+    return new Response(writeCsv(rows.data), { headers: { "content-type": CSV_TYPE } });
   } catch (error) {
     const isLarge = error instanceof TooLarge;
     return Response.json(

@@ -1,5 +1,5 @@
 // A feed at its own address, which nobody can guess.
-import { isFeedSecret } from "../../../../../../store/feedKeys.ts";
+import { isFeedSecret } from "../../../../../../store/secrets.ts";
 import { calendarResponse, findFeed } from "../../../../../feeds.ts";
 import { currentModel, folderOfData } from "../../../../../host.ts";
 
