@@ -3,7 +3,7 @@
 /** The body is larger than this route takes. */
 export class TooLarge extends Error {
   constructor(mostBytes: number) {
-    super(`This is larger than ${mostBytes / 1e6} MB, the most that is taken here. Nothing was changed; bring it in parts.`);
+    super(`This is larger than ${mostBytes / 1e6} MB, the most that is taken here. Nothing was changed; send it in parts.`);
   }
 }
 

@@ -46,7 +46,10 @@ export const folderOfData = (): string => dataFolder(process.env, process.cwd())
 
 async function open(): Promise<Host> {
   const migrations = await readMigrations(join(/*turbopackIgnore: true*/ process.cwd(), "store/migrations"));
-  return { store: await PlanStore.open(folderOfData(), migrations), model: null, text: null };
+  const store = await PlanStore.open(folderOfData(), migrations);
+  // What somebody makes first refers to the calendar that is there: a new folder begins with a plan of its own.
+  if (store.isNew) await store.replace(store.snapshot().plan, BUILT_IN_USER.id, new Date().toISOString());
+  return { store, model: null, text: null };
 }
 
 /** The store of this process. */

@@ -25,6 +25,7 @@ export async function planServer(cwd = process.cwd(), port = 3191, isLarge = tru
   return {
     url,
     folder,
+    pid: server.pid,
     async stop() {
       server.kill("SIGTERM");
       await new Promise((resolve) => server.once("exit", resolve));

@@ -7,7 +7,7 @@ import type { NextSteps } from "../core/edits/history.ts";
 import type { OvertakenRow } from "../core/edits/overtaken.ts";
 import { buildModel, type Model } from "../core/model.ts";
 import type { Fault } from "../core/plan/faults.ts";
-import type { ListName, Plan } from "../core/plan/schema.ts";
+import type { ChangedList, Plan } from "../core/plan/schema.ts";
 import { type Moves, movesOf } from "../core/schedule/moves.ts";
 import type { Solver } from "../core/staffing/program.ts";
 import { type Proposal, propose } from "../core/staffing/proposal.ts";
@@ -50,7 +50,7 @@ export type Notice =
   | { kind: "refused" | "offline" | "online" | "done" | "notKept"; text: string }
   | { kind: "moved"; moves: Moves }
   /** Others have changed these rows. */
-  | { kind: "heard"; rows: readonly { list: ListName; id: string }[] }
+  | { kind: "heard"; rows: readonly { list: ChangedList; id: string }[] }
   /** An edit met what others have done meanwhile and was put back: it can be made again on top of theirs. */
   | { kind: "overtaken"; key: string; edit: Edit; rows: readonly OvertakenRow[] }
   /** A step of one's own was not taken back: others have changed the same since. */

@@ -2,8 +2,9 @@
 import * as z from "zod";
 import type { Change } from "../core/edits/change.ts";
 import { editSchema } from "../core/edits/edit.ts";
-import type { NextSteps } from "../core/edits/history.ts";
+import type { NextSteps, TrailStep } from "../core/edits/history.ts";
 import type { OvertakenRow } from "../core/edits/overtaken.ts";
+import type { ToldRow } from "../core/edits/told.ts";
 import type { Fault } from "../core/plan/faults.ts";
 import type { Plan } from "../core/plan/schema.ts";
 
@@ -48,6 +49,30 @@ export interface Settled {
   overtaken?: readonly OvertakenRow[];
   /** Of a step that was to be taken back: how many rows can be, all the same. */
   canTakeBack?: number;
+}
+
+/** One step of the trail as its screen tells it. */
+export interface ToldStep {
+  revision: number;
+  /** When it was made, ISO 8601. */
+  at: string;
+  by: string;
+  kind: TrailStep["kind"];
+  /** Of what was undone or redone: the revision of that step. */
+  of: number | null;
+  words: string;
+  /** Made in the asker's browser: they can take it back. */
+  isOwn: boolean;
+  /** The first of the rows it changed; `count` is how many there are. */
+  rows: ToldRow[];
+  count: number;
+}
+
+/** Steps of the trail, the newest first. */
+export interface TrailPage {
+  steps: ToldStep[];
+  /** There is nothing before them. */
+  isAll: boolean;
 }
 
 /** The revision in an address or a header; null where there is none that can be one. */

@@ -70,6 +70,23 @@ function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
       { ...weeks, kind: "labour" },
     ],
     views: [{ screen: "balance" }],
+    hours: [
+      { of: { projectId }, ...weeks },
+      { of: { personId }, ...weeks },
+      { of: { projectId: "nothing" }, ...weeks },
+    ],
+    handOver: [
+      { personId, from: range.start },
+      { personId: "nobody", from: range.start },
+    ],
+    handOverEdit: [{ personId, from: range.start, given: [{ assignmentId, personId: null }], idStem: "given" }],
+    typeLinks: [
+      { taskId, rows: [{ id: taskId, name: "Itself" }], text: "", idStem: "typed" },
+      { taskId, rows: [], text: "9", idStem: "typed" },
+    ],
+    typeHours: [{ cells: [{ assignmentId, start: range.start, stop: range.start + 7, hours: 4 }], words: "type hours" }],
+    nameList: [{ list: "roles" }, { list: "categories" }],
+    settings: [{}],
     rateTables: [{}],
     search: [{ text: "a" }, { text: "" }],
     names: [{}],

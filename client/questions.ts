@@ -5,9 +5,11 @@ import { calendarYear } from "../core/answers/calendarYear.ts";
 import { dropOf } from "../core/answers/drop.ts";
 import { explainCell } from "../core/answers/explain.ts";
 import { type FreeQuery, freeWhen } from "../core/answers/freeWhen.ts";
+import { type HoursQuery, hoursGrid } from "../core/answers/hoursGrid.ts";
 import { impactOf } from "../core/answers/impact.ts";
 import { leaveOf } from "../core/answers/leave.ts";
 import { type MoneyQuery, moneyOf } from "../core/answers/money.ts";
+import { type NameList, nameListOf } from "../core/answers/nameList.ts";
 import { candidatesOf, openingRows } from "../core/answers/openings.ts";
 import { outlineOf } from "../core/answers/outline.ts";
 import { type PeopleLoadsQuery, peopleLoads } from "../core/answers/peopleLoads.ts";
@@ -32,6 +34,8 @@ import { type CopyOptions, projectFrom } from "../core/entry/copyProject.ts";
 import { moveBar } from "../core/entry/moveBar.ts";
 import { restate, type Way } from "../core/entry/restate.ts";
 import { beginOnDay } from "../core/entry/trayDrop.ts";
+import { type TypedCell, typeHours } from "../core/entry/typeHours.ts";
+import { type OutlineRow, typeLinks } from "../core/entry/typeLinks.ts";
 import { typePeriod, untype } from "../core/entry/typePeriod.ts";
 import { type Counting, defaultCounting } from "../core/load/counting.ts";
 import type { Model } from "../core/model.ts";
@@ -40,6 +44,7 @@ import { findRow } from "../core/plan/rows.ts";
 import type { Calendar } from "../core/plan/schema.ts";
 import { searchPlan } from "../core/plan/search.ts";
 import { type FillQuery, fillOpening, fillWords } from "../core/staffing/fillOpening.ts";
+import { type Given, handOverEdit, handOverOf } from "../core/staffing/handOver.ts";
 import { type PreviewQuery, previewTable } from "../core/tables/preview.ts";
 
 export const questions = {
@@ -78,6 +83,10 @@ export const questions = {
   taskOf: ({ plan }: Model, { taskId }: { taskId: string }) => findRow(plan.tasks, taskId) ?? null,
   why: (model: Model, { taskId }: { taskId: string }) => whyOf(model, taskId),
   roster: (model: Model, query: ReportRange) => rosterOf(model, query),
+  hours: (model: Model, query: HoursQuery) => hoursGrid(model, query),
+  typeLinks: ({ plan }: Model, query: { taskId: string; rows: readonly OutlineRow[]; text: string; idStem: string }) =>
+    typeLinks(plan, { ...query, newId: (at) => `${query.idStem}-${at}` }),
+  typeHours: (model: Model, { cells, words }: { cells: readonly TypedCell[]; words: string }) => typeHours(model, cells, words),
   personYear: (model: Model, { personId, range }: { personId: string; range: Range }) => personYear(model, personId, range),
   leave: (model: Model, { range }: { range: Range }) => leaveOf(model, range),
   teams: (model: Model, query: ReportRange) => teamBoard(model, query),
@@ -85,9 +94,14 @@ export const questions = {
   calendar: (model: Model, { calendarId, range, draft }: { calendarId: string; range: Range; draft?: Partial<Calendar> }) =>
     calendarYear(model, calendarId, range, draft),
   importPreview: ({ plan }: Model, query: PreviewQuery) => previewTable(plan, query),
+  handOver: (model: Model, { personId, from }: { personId: string; from: Day }) => handOverOf(model, personId, from),
+  handOverEdit: (model: Model, query: { personId: string; from: Day; given: readonly Given[]; idStem: string }) =>
+    handOverEdit(model, query.personId, query.from, query.given, query.idStem),
   impact: (model: Model, { edit }: { edit: Edit }) => impactOf(model, edit),
   money: (model: Model, query: MoneyQuery) => moneyOf(model, query),
   views: ({ plan }: Model, { screen }: { screen: string }) => plan.views.filter((view) => view.screen === screen),
+  nameList: ({ plan }: Model, { list }: { list: NameList }) => nameListOf(plan, list),
+  settings: ({ plan }: Model, _query: Record<string, never>) => plan.settings,
   rateTables: ({ plan }: Model, _query: Record<string, never>) => plan.rateTables,
   search: ({ plan }: Model, { text }: { text: string }) => searchPlan(plan, text, 8),
   names: ({ plan }: Model, _query: Record<string, never>) => namesOf(plan),

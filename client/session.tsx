@@ -44,7 +44,7 @@ class PlanSession {
   #asked = 0;
   #setRead: () => void = () => {};
   /** Done when the worker has read the plan: what is asked for before then waits. */
-  readonly #read = new Promise<void>((resolve) => {
+  #read = new Promise<void>((resolve) => {
     this.#setRead = resolve;
   });
 
@@ -88,6 +88,13 @@ class PlanSession {
   /** What was on its way is kept in the browser, and the next worker brings it again. */
   #startAnew(): void {
     this.#formerVersions = this.#state?.version ?? 0;
+    const wasRead = this.#setRead;
+    this.#read = new Promise((resolve) => {
+      this.#setRead = () => {
+        wasRead();
+        resolve();
+      };
+    });
     this.#use(startWorker());
     this.onNotice({ kind: "done", text: "Planning in this window was interrupted and has been started again; nothing was lost." });
   }
@@ -127,22 +134,31 @@ class PlanSession {
 
   /** The answer to a question asked once, of the plan as it is then. */
   async ask<Q extends Question>(question: Q, query: QueryOf<Q>): Promise<AnswerOf<Q>> {
-    await this.#read;
-    const asked = this.#worker?.ask(question, query as never) as unknown as Promise<{ data: AnswerOf<Q> }>;
-    return (await asked).data;
+    return (await this.#answered((worker) => worker.ask(question, query as never) as unknown as Promise<{ data: AnswerOf<Q> }>)).data;
   }
 
   /** The answer to a question after an edit that is not made; null where it cannot be. */
   async preview<Q extends Question>(edit: Edit, question: Q, query: QueryOf<Q>): Promise<AnswerOf<Q> | null> {
-    await this.#read;
-    const asked = this.#worker?.preview(edit, question, query as never) as unknown as Promise<{ data: AnswerOf<Q> | null }>;
-    return (await asked).data;
+    type After = Promise<{ data: AnswerOf<Q> | null }>;
+    return (await this.#answered((worker) => worker.preview(edit, question, query as never) as unknown as After)).data;
   }
 
   /** A proposal for openings; takes seconds the first time. */
-  async propose(openingIds: readonly string[], idStem: string): Promise<Proposal | null> {
-    await this.#read;
-    return (await this.#worker?.propose(openingIds, idStem)) ?? null;
+  propose(openingIds: readonly string[], idStem: string): Promise<Proposal> {
+    return this.#answered((worker) => worker.propose(openingIds, idStem));
+  }
+
+  /** The worker's answer, once the plan has been read; where it ends before it has answered, the next one's. */
+  async #answered<T>(ask: (worker: Comlink.Remote<PlanWorker>) => Promise<T>): Promise<T> {
+    for (;;) {
+      await this.#read;
+      if (!this.#worker) throw new Error("the plan is read by a worker");
+      try {
+        return await Promise.race([ask(this.#worker), this.#ended]);
+      } catch (error) {
+        if (!(error instanceof WorkerEnded)) throw error;
+      }
+    }
   }
 
   async step(step: StepBack): Promise<void> {
@@ -264,5 +280,6 @@ export function useMaybeAnswer<Q extends Question>(
   // A page that came anew from the server brings a newer first answer.
   first.current = initial;
   if (key === null) return null;
-  return answered?.data ?? initial?.data ?? null;
+  // Nothing is an answer too: what was asked about is not in the plan any longer.
+  return answered ? answered.data : (initial?.data ?? null);
 }

@@ -3,7 +3,7 @@ import type { ProjectCosts } from "./cost/costs.ts";
 import type { Change } from "./edits/change.ts";
 import type { Model, Stages } from "./model.ts";
 import { findRow, membersOf, rowById } from "./plan/rows.ts";
-import type { ListName, Plan } from "./plan/schema.ts";
+import type { ChangedList, Plan } from "./plan/schema.ts";
 import { DATED_ANEW } from "./schedule/forward.ts";
 import { formerWorkRows } from "./work/work.ts";
 
@@ -100,7 +100,8 @@ function touch({ people, projects }: Touched, person: number, project: number): 
 }
 
 /** Which projects a changed row of a list makes cost something else: its own, those of the person's work, all, or none. */
-const changesCost: Record<ListName, "own" | "person" | "all" | "none"> = {
+const changesCost: Record<ChangedList, "own" | "person" | "all" | "none"> = {
+  settings: "all",
   calendars: "all",
   roles: "all",
   skills: "none",

@@ -4,7 +4,7 @@ import { buildModel, Model } from "./model.ts";
 import { type PlaceInput, placeAssignment, placeImplicitOpening } from "./placing/place.ts";
 import { carryPlacements, type Placements } from "./placing/placements.ts";
 import { formerRows, rowById } from "./plan/rows.ts";
-import type { ListName, Plan, Task } from "./plan/schema.ts";
+import type { ChangedList, Plan, Task } from "./plan/schema.ts";
 import { forFollowers, forLeaves, graphOf, isSummary, type TaskGraph } from "./plan/taskGraph.ts";
 import { carryDates, type Schedule } from "./schedule/dates.ts";
 import { DATED_ANEW, reschedule, STALE } from "./schedule/forward.ts";
@@ -13,7 +13,7 @@ import { carriedStages } from "./stages.ts";
 import { formerWorkRows, type Work, workChanged, workOf } from "./work/work.ts";
 
 /** The model of the plan that `changes` have led to; the same as working everything out anew. Calendars
- * change every line: then everything is. */
+ * and settings change every line: then everything is. */
 export function updateModel(model: Model, plan: Plan, changes: readonly Change[]): Model {
   if (changes.some(({ list }) => changesLines[list])) return buildModel(plan);
   const former = formerOf(model.plan, plan);
@@ -30,7 +30,8 @@ export function updateModel(model: Model, plan: Plan, changes: readonly Change[]
 
 /** What a change of each list means for the working-time lines that all dates stand on. A new list has to be thought of
  * here, and in `changesCost`. */
-const changesLines: Record<ListName, boolean> = {
+const changesLines: Record<ChangedList, boolean> = {
+  settings: true,
   calendars: true,
   roles: false,
   skills: false,
@@ -82,7 +83,7 @@ function changesWork(change: Change): boolean {
     const { before, after } = change;
     return (["roleId", "projectId", "parentId", "effortHours"] as const).some((key) => before[key] !== after[key]);
   }
-  return (["assignments", "tasks", "projects", "people", "teams", "roles"] as ListName[]).includes(list) && !isInPlace(change);
+  return (["assignments", "tasks", "projects", "people", "teams", "roles"] as Change["list"][]).includes(list) && !isInPlace(change);
 }
 
 function updatedCapacity(model: Model, plan: Plan, changes: readonly Change[], formerPeople: Int32Array | null): Model["capacity"] {

@@ -9,11 +9,14 @@ import { largePlan } from "./large.ts";
 const folder = dataFolder(process.env, process.cwd());
 const isLarge = process.argv.includes("--large");
 const store = await PlanStore.open(folder, await readMigrations(join(import.meta.dirname, "../store/migrations")));
-if (store.isNew) {
+const { plan: present } = store.snapshot();
+// A server that was started on an empty folder has begun a plan in which nothing has been made.
+const isUntouched = store.isNew || (present.people.length === 0 && present.projects.length === 0 && present.roles.length === 0);
+if (isUntouched) {
   const plan = isLarge ? largePlan() : fernhollow();
   await store.replace(plan, "demo", new Date().toISOString());
   process.stdout.write(
     `Loaded "${plan.settings.name}": ${plan.people.length} people, ${plan.projects.length} projects, ${plan.tasks.length} tasks.\n`,
   );
-} else process.stdout.write(`"${store.snapshot().plan.settings.name}" is there already, with all that was changed in it.\n`);
+} else process.stdout.write(`"${present.settings.name}" is there already, with all that was changed in it.\n`);
 await store.close();

@@ -286,6 +286,17 @@ test("planning that ends in the middle is started again: nothing is lost, and th
   await expect(await rateOf(page, "Ines Valtonen")).toHaveText("39.00");
 });
 
+test("what was asked of planning that ends meanwhile is answered all the same", async ({ page }) => {
+  server = await demoServer();
+  await goTo(page, server, "/openings");
+  await expect(page.getByRole("button", { name: "Propose for all" })).toBeEnabled();
+  // It hears the question, and is gone before it has an answer.
+  await page.workers()[0].evaluate(() => self.addEventListener("message", () => self.close()));
+  await page.getByRole("button", { name: "Propose for all" }).click();
+  await expect(page.getByText(/was interrupted and has been started again; nothing was lost/)).toBeVisible();
+  await expect(page.getByText(/^Covers [\d.]+ of 76 h/)).toBeVisible({ timeout: 30_000 });
+});
+
 test("a browser whose storage is full says so at once, and saves all the same", async ({ page }) => {
   server = await demoServer();
   await goTo(page, server, "/rates");

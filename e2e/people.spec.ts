@@ -2,7 +2,7 @@
 import { readFile } from "node:fs/promises";
 import { expect, type Page } from "@playwright/test";
 import { test } from "./demo.ts";
-import { choose, goTo, sheetOf } from "./pages.ts";
+import { choose, goTo, sheetOf, untilSaved } from "./pages.ts";
 import { feedPath, postTo, type Server } from "./server.ts";
 
 let server: Server;
@@ -128,8 +128,8 @@ test("a file with good and bad rows is shown row by row, brought in as one edit 
   await open(page, "/people");
   await expect(page.getByText("8,538 h")).toBeVisible();
   await page.getByRole("link", { name: "Import and export" }).click();
-  await page.getByLabel("File to bring in").setInputFiles({ name: "people.csv", mimeType: "text/csv", buffer: Buffer.from(people) });
-  const rows = page.getByRole("table", { name: "Rows of the file" }).getByRole("row");
+  await page.getByLabel("File to import").setInputFiles({ name: "people.csv", mimeType: "text/csv", buffer: Buffer.from(people) });
+  const rows = page.getByRole("grid", { name: "Rows of the file" }).getByRole("row");
   await expect(rows.nth(1)).toContainText("2changesMara Ellingsencalendar: Porto workshop → Tartu workshop · place: Porto → Tartu");
   await expect(rows.nth(2)).toContainText("3addsKai Sommer");
   await expect(rows.nth(3)).toContainText('There is no role "Welder".');
@@ -140,8 +140,8 @@ test("a file with good and bad rows is shown row by row, brought in as one edit 
   expect(refused.trim().split("\r\n")).toHaveLength(3);
   expect(refused).toContain("Why it was refused");
   expect(refused).toContain("'=HYPERLINK");
-  await page.getByRole("button", { name: "Bring in 2 rows" }).click();
-  await expect(page.getByText(/2 rows of people.csv brought in/)).toBeVisible();
+  await page.getByRole("button", { name: "Import 2 rows" }).click();
+  await expect(page.getByText(/2 rows imported from people.csv/)).toBeVisible();
   await page.getByRole("link", { name: "Roster", exact: true }).click();
   await page.getByLabel("Search people").fill("kai sommer");
   // Four weeks of 40 hours, less the holiday of 24 February.
@@ -153,6 +153,46 @@ test("a file with good and bad rows is shown row by row, brought in as one edit 
   await expect(page.locator("[data-person=mara]")).toContainText("Porto workshop");
 });
 
+test("a file with a title, blank lines, a sum, German headers and decimal commas is read as it is meant; any row can be left out", async ({
+  page,
+}) => {
+  const messy = [
+    "Aufgaben Gezeitenhalle;;;",
+    "",
+    "Projekt;Aufgabe;Aufwand;Rolle;Frist",
+    "Tidepool Hall;Probeaufbau;37,5;Rigger;12.3.2027",
+    "",
+    "Tidepool Hall;Abnahme;2,25;Project lead;",
+    "Tidepool Hall;Nicht dies;1;;bald",
+    "Summe;;40,75;;",
+  ].join("\r\n");
+  await open(page, "/people/import");
+  await page.getByLabel("File to import").setInputFiles({ name: "liste.csv", mimeType: "text/csv", buffer: Buffer.from(messy) });
+  const sheet = sheetOf(page);
+  await expect(sheet.getByLabel("Taken as")).toContainText("Tasks");
+  await expect(sheet.getByLabel("Names of the columns")).toContainText("Line 3: Projekt, Aufgabe, Aufwand");
+  const rows = page.getByRole("grid", { name: "Rows of the file" }).getByRole("row");
+  await expect(rows.filter({ hasText: "Probeaufbau" })).toContainText("4refused");
+  await expect(rows.filter({ hasText: "Summe" })).toContainText("8left out");
+  await sheet.getByLabel("Make roles and skills that are not there yet").click();
+  await expect(sheet).toContainText("Would make the role Rigger.");
+  await expect(rows.filter({ hasText: "Probeaufbau" })).toContainText("4adds");
+  await expect(rows.filter({ hasText: "Nicht dies" })).toContainText("7refused");
+  const [file] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save refused rows" }).click()]);
+  expect(await readFile(await file.path(), "utf8")).toContain("Tidepool Hall;Nicht dies;1;;bald;");
+  await page.getByLabel("Take line 6").click();
+  await expect(rows.filter({ hasText: "Abnahme" }).or(rows.filter({ hasText: "6left out" }))).toContainText("left out");
+  await page.getByLabel("Take line 6").click();
+  await page.getByRole("button", { name: "Import 2 rows" }).click();
+  await expect(page.getByText(/2 rows imported from liste.csv/)).toBeVisible();
+  await untilSaved(page);
+  const { plan } = await (await fetch(`${server.url}/api/plan`)).json();
+  const [build, accept] = plan.tasks.slice(-2);
+  const rigger = plan.roles.find(({ name }: { name: string }) => name === "Rigger");
+  expect(build).toMatchObject({ name: "Probeaufbau", effortHours: 37.5, roleId: rigger.id, deadline: "2027-03-12" });
+  expect(accept).toMatchObject({ name: "Abnahme", effortHours: 2.25 });
+});
+
 test("holidays and time off come from iCalendar, for the calendar and the person they are about", async ({ page }) => {
   const event = (date: string, to: string, title: string) =>
     `BEGIN:VEVENT\r\nUID:${title}\r\nDTSTART;VALUE=DATE:${date}\r\nDTEND;VALUE=DATE:${to}\r\nSUMMARY:${title}\r\nEND:VEVENT\r\n`;
@@ -162,18 +202,18 @@ test("holidays and time off come from iCalendar, for the calendar and the person
     buffer: Buffer.from(`BEGIN:VCALENDAR\r\nVERSION:2.0\r\n${events}END:VCALENDAR\r\n`),
   });
   await open(page, "/people/import");
-  await page.getByLabel("File to bring in").setInputFiles(file(event("20270215", "20270217", "Works outing")));
+  await page.getByLabel("File to import").setInputFiles(file(event("20270215", "20270217", "Works outing")));
   const sheet = sheetOf(page);
   await choose(sheet.getByLabel("Taken as"), "Calendar days");
   await expect(page.locator("main").getByRole("alert")).toContainText('No column of the file is taken for "Calendar"');
   await choose(sheet.getByLabel("Rows that name no calendar are for"), "Porto workshop");
-  await page.getByRole("button", { name: "Bring in 1 row" }).click();
+  await page.getByRole("button", { name: "Import 1 row" }).click();
   expect(await capacityOf(page, "jonas", "Jonas Adeyemi", "2027-02-15_2027-02-21", "week of 15 February")).toBe(24);
   await open(page, "/people/import");
-  await page.getByLabel("File to bring in").setInputFiles(file(event("20270301", "20270306", "Family")));
+  await page.getByLabel("File to import").setInputFiles(file(event("20270301", "20270306", "Family")));
   await choose(sheet.getByLabel("Taken as"), "Time off");
   await choose(sheet.getByLabel("Rows that name nobody are about"), "Jonas Adeyemi");
-  await page.getByRole("button", { name: "Bring in 1 row" }).click();
+  await page.getByRole("button", { name: "Import 1 row" }).click();
   await open(page, "/people/leave?request=");
   await expect(page.getByRole("grid", { name: "Requests that wait for an answer" })).toContainText("Jonas Adeyemi");
 });
@@ -181,7 +221,7 @@ test("holidays and time off come from iCalendar, for the calendar and the person
 test("files that cannot be read say why, and a file of 5,000 people is shown, brought in and undone", async ({ page }) => {
   test.setTimeout(180_000);
   await open(page, "/people/import");
-  const input = page.getByLabel("File to bring in");
+  const input = page.getByLabel("File to import");
   for (const [buffer, says] of [
     [Buffer.alloc(0), "This file is empty."],
     [Buffer.from([0x50, 0x4b, 3, 4, 9, 9]), /could not be read as XLSX/],
@@ -198,11 +238,11 @@ test("files that cannot be read say why, and a file of 5,000 people is shown, br
   const many = ["id,name,roles,calendar", ...Array.from({ length: 5_000 }, (_, at) => `x${at},Person ${at},Fabricator,Porto workshop`)];
   many[4000] = "x7,Person again,Fabricator,Porto workshop";
   await input.setInputFiles({ name: "many.csv", mimeType: "text/csv", buffer: Buffer.from(many.join("\n")) });
-  await expect(page.getByRole("button", { name: "Bring in 4,999 rows" })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole("button", { name: "Import 4,999 rows" })).toBeVisible({ timeout: 60_000 });
   await page.getByRole("radio", { name: "refused 1" }).click();
-  await expect(page.getByRole("table")).toContainText('The id "x7" stands in line 9 already.');
-  await page.getByRole("button", { name: "Bring in 4,999 rows" }).click();
-  await expect(page.getByText(/4,999 rows of many.csv brought in/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole("grid", { name: "Rows of the file" })).toContainText('The id "x7" stands in line 9 already.');
+  await page.getByRole("button", { name: "Import 4,999 rows" }).click();
+  await expect(page.getByText(/4,999 rows imported from many.csv/)).toBeVisible({ timeout: 60_000 });
   await page.getByRole("link", { name: "Roster", exact: true }).click();
   await expect(page.getByText("5,028")).toBeVisible({ timeout: 60_000 });
   // Answered by the server, not only shown: the plan file has them.
@@ -277,7 +317,7 @@ test("hours of somebody who leaves are told on the tray and the task, and split 
   const sheet = sheetOf(page);
   await expect(sheet).toContainText("Sade Okonjo leaves on 11 Jun 2027, before this ends.");
   await sheet.getByRole("button", { name: /^From 12 Jun 2027: open for a fabricator/ }).click();
-  await expect(sheet).toContainText("No longer without a place123.6 h");
+  await expect(sheet).toContainText("Hours nobody could work, placed now123.6 h");
   await sheet.getByRole("button", { name: "Split it" }).click();
   await expect(tray).toContainText("9 assignments with hours not placed");
   await expect(tray).toContainText("4 openings");

@@ -100,7 +100,7 @@ test("files to be read say in words why they cannot be", async () => {
     expect(answer.status).toBe(status);
     expect(answer.text).toContain(says);
   }
-  const rows = await post("/api/tables/csv", JSON.stringify([["name"], ["=1+1"], ["Mara, Ellingsen"]]));
+  const rows = await post("/api/tables/csv", JSON.stringify({ rows: [["name"], ["=1+1"], ["Mara, Ellingsen"]] }));
   expect(rows.text).toContain("'=1+1");
   expect(rows.text).toContain('"Mara, Ellingsen"');
   expect((await post("/api/tables/csv", "[[1]]")).text).toContain("Rows of texts belong here.");

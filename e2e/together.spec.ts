@@ -25,7 +25,7 @@ test("somebody who joins effort-sized work asks what gives, and each answer is w
   await expect(row).toContainText("1 Feb – 5 Feb");
   await sheet.getByText("Add somebody").click();
   await choose(sheet.getByLabel("Who", { exact: true }), "Mara Ellingsen");
-  const asked = sheet.getByRole("group", { name: "What gives?" });
+  const asked = sheet.getByRole("group", { name: "What should change?" });
   await expect(asked.getByText("Now: 1 Feb – 5 Feb · 6.8 h a day · 34 h in all")).toBeVisible();
   await expect(asked.getByRole("button", { name: /^The amount of work/ })).toContainText("1 Feb – 5 Feb");
   await asked.getByRole("button", { name: /^The finish/ }).click();

@@ -24,9 +24,9 @@ test("a line is understood as it is typed, and becomes a task with its hours, ro
   await page.keyboard.press("Tab");
   await expect(entry).toHaveValue("Test tank, 24 h, Fabricator");
   await entry.pressSequentially(", 3 d, after Order materials, wide");
-  await expect(page.getByText("wide part of the name")).toBeVisible();
+  await expect(page.getByText("wide not understood: goes into the notes")).toBeVisible();
   await page.keyboard.press("Enter");
-  const row = page.locator("[data-task]", { hasText: "Test tank, wide" });
+  const row = page.locator("[data-task]", { hasText: "Test tank" });
   // Order materials ends on Thursday 4 February; three days later.
   await expect(row).toContainText("Fabricator");
   await expect(row).toContainText("24");
@@ -225,18 +225,18 @@ test("tasks and their work come from a file, and go back with one undo", async (
     "TP;Night tours;tidepool-install;3;18;Installer",
     "TP;Lost;nowhere;1;;",
   ];
-  const input = page.getByLabel("File to bring in");
+  const input = page.getByLabel("File to import");
   await input.setInputFiles({ name: "tasks.csv", mimeType: "text/csv", buffer: Buffer.from(rows.join("\n")) });
   await expect(sheetOf(page).getByLabel("Taken as")).toHaveText("Tasks");
-  await expect(page.getByRole("table")).toContainText('There is no task "nowhere".');
-  await page.getByRole("button", { name: "Bring in 1 row" }).click();
+  await expect(page.getByRole("grid", { name: "Rows of the file" })).toContainText('There is no task "nowhere".');
+  await page.getByRole("button", { name: "Import 1 row" }).click();
   await open(page, `/work/tidepool?${SPRING}`);
   const row = page.locator("[data-task]", { hasText: "Night tours" });
   await page.getByRole("grid").or(page.locator("main")).first().hover();
   await page.mouse.wheel(0, 5_000);
   await expect(row).toContainText("Installer");
   await expect(row).toContainText("18");
-  await page.getByRole("button", { name: /^Undo: bring in a row of tasks.csv/ }).click();
+  await page.getByRole("button", { name: /^Undo: import a row from tasks.csv/ }).click();
   await expect(row).toHaveCount(0);
 });
 
@@ -246,4 +246,37 @@ test("time left sets what everybody still has to do against the hours they have 
   await expect(sheet.locator("section", { hasText: "In hand" })).toContainText("Rui Monteverde");
   await sheet.getByLabel("Before the end of").fill("12 Feb 2027");
   await expect(sheet.locator("section", { hasText: "More to do than time for it" })).toContainText(/Rui Monteverde.*100 of [\d.]+ h/);
+});
+
+test("a list is pasted with its links: by the line above, by name and by row number, and several rows are linked at once", async ({
+  page,
+}) => {
+  await open(page, `/work/orchard?columns=follows,dates&${SPRING}`);
+  const before = await page.locator("[data-task]").count();
+  const entry = page.getByLabel("Write a task");
+  await entry.focus();
+  await page.evaluate(() => {
+    const data = new DataTransfer();
+    data.setData("text/plain", "Mock-up, 2 d, after 3\nTest it, 1,5 d, after above + 2 d\nMend it\t3 d\tafter Mock-up\tsoon");
+    document.activeElement?.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }));
+  });
+  const list = page.getByRole("region", { name: "Pasted list" });
+  await expect(list).toContainText("soon not understood: goes into the notes");
+  await list.getByRole("button", { name: "Add 3 tasks" }).click();
+  const follows = (name: string) => page.locator("[data-task]").filter({ hasText: name }).locator("[data-column=follows]");
+  await expect(follows("Mock-up")).toHaveText("3");
+  await expect(follows("Test it")).toHaveText(`${before + 1} + 2 d`);
+  await expect(follows("Mend it")).toHaveText(String(before + 1));
+  await follows("Mend it").click();
+  await page.keyboard.type("with 99");
+  await expect(page.getByText("Row numbers or names")).toBeVisible();
+  await page.keyboard.press("Escape");
+  await page.keyboard.type(`${before + 1} + 1 d, with ${before + 2}`);
+  await page.keyboard.press("Enter");
+  await expect(follows("Mend it")).toHaveText(`${before + 1} + 1 d, with ${before + 2}`);
+  await page.getByRole("button", { name: "Undo: change what a task follows (Ctrl Z)" }).click();
+  await expect(follows("Mend it")).toHaveText(String(before + 1));
+  for (const name of ["Test it", "Mend it"]) await page.getByLabel(`Tick ${name}`).check();
+  await sheetOf(page).getByRole("button", { name: "Link one after the other" }).click();
+  await expect(follows("Mend it")).toHaveText(new RegExp(`${before + 1}, ${before + 2}|${before + 2}, ${before + 1}`));
 });

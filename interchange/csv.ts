@@ -4,18 +4,18 @@ import { stringify } from "csv-stringify/sync";
 import { FILE_LIMITS } from "../core/plan/limits.ts";
 import { UnreadableFile } from "./textTable.ts";
 
-const DELIMITERS = [",", ";", "\t", "|"];
+// Where two fit alike it is not the comma, which stands within numbers too.
+const DELIMITERS = [";", "\t", "|", ","];
 
-/** The rows of a CSV text, as texts.
+/** The rows of a CSV text, as texts; blank lines are rows too, so that rows are counted as lines are.
  * @throws {UnreadableFile} where quotes do not match, with the line. */
-export function readCsv(text: string): string[][] {
+export function readCsv(text: string, delimiter = delimiterOf(text)): string[][] {
   const counter = new SizeCounter();
   try {
     return parse(text, {
       bom: true,
-      delimiter: delimiterOf(text),
+      delimiter,
       relax_column_count: true,
-      skip_empty_lines: true,
       relax_quotes: true,
       on_record: (record: string[]) => counter.take(record),
     });
@@ -39,7 +39,7 @@ class SizeCounter {
     this.#cells += record.length;
     const { rows, columns, cells, cellLetters } = FILE_LIMITS;
     const many = (count: number, what: string) =>
-      new UnreadableFile(`This file has more than ${count.toLocaleString("en-GB")} ${what}. Bring it in parts.`);
+      new UnreadableFile(`This file has more than ${count.toLocaleString("en-GB")} ${what}. Import it in parts.`);
     if (this.#rows > rows + 1) throw many(rows, "rows");
     if (record.length > columns) throw many(columns, `columns in row ${this.#rows.toLocaleString("en-GB")}`);
     if (this.#cells > cells) throw many(cells, "cells");
@@ -48,18 +48,31 @@ class SizeCounter {
   }
 }
 
-/** The delimiter that the first line has most of, outside quotes. */
-function delimiterOf(text: string): string {
-  const line = text.slice(0, text.search(/\r|\n|$/)).replaceAll(/"[^"]*"/g, "");
-  const counts = DELIMITERS.map((delimiter) => line.split(delimiter).length);
-  return DELIMITERS[counts.indexOf(Math.max(...counts))];
+const LOOKED_AT = 40;
+
+/** The delimiter on which most of the first lines agree: a title above the header has none, a decimal comma comes and goes. */
+export function delimiterOf(text: string): string {
+  const lines = text
+    .slice(0, 100_000)
+    .split(/\r\n|\r|\n/)
+    .filter((line) => line.trim() !== "")
+    .slice(0, LOOKED_AT)
+    .map((line) => line.replaceAll(/"[^"]*"/g, ""));
+  const scores = DELIMITERS.map((delimiter) => {
+    const counts = lines.map((line) => line.split(delimiter).length - 1).filter((count) => count > 0);
+    const agreeing = Math.max(0, ...counts.map((count) => counts.filter((other) => other === count).length));
+    return { agreeing, most: Math.max(0, ...counts) };
+  });
+  const best = Math.max(...scores.map(({ agreeing }) => agreeing));
+  const most = Math.max(...scores.filter(({ agreeing }) => agreeing === best).map((own) => own.most));
+  return DELIMITERS[scores.findIndex((own) => own.agreeing === best && own.most === most)];
 }
 
 /** Rows as CSV, UTF-8 with a mark that spreadsheets know it by. */
-export function writeCsv(rows: readonly (readonly string[])[]): string {
+export function writeCsv(rows: readonly (readonly string[])[], delimiter = ","): string {
   return stringify(
     rows.map((row) => row.map(safeCell)),
-    { bom: true, record_delimiter: "windows", quoted_match: /[\r\n;\t]/ },
+    { bom: true, delimiter, record_delimiter: "windows", quoted_match: /[\r\n;\t]/ },
   );
 }
 

@@ -61,7 +61,7 @@ export class FileWork {
       const timer = setTimeout(() => {
         const text = isWriting
           ? `This workbook takes longer than ${milliseconds / 1000} s to write and was given up. Choose fewer rows or periods, or CSV.`
-          : `This file takes longer than ${milliseconds / 1000} s to read and was given up. Bring it in parts, or save it as CSV.`;
+          : `This file takes longer than ${milliseconds / 1000} s to read and was given up. Import it in parts, or save it as CSV.`;
         end(() => reject(new UnreadableFile(text)));
       }, milliseconds);
       if (signal?.aborted) leave();
@@ -69,7 +69,7 @@ export class FileWork {
       worker.once("message", (answer: FileAnswer<K>) => end(() => resolve(answer)));
       worker.once("error", (error: NodeJS.ErrnoException) => {
         const isMemory = error.code === "ERR_WORKER_OUT_OF_MEMORY";
-        const text = "This file takes more memory than there is for one and was given up. Bring it in parts, or save it as CSV.";
+        const text = "This file takes more memory than there is for one and was given up. Import it in parts, or save it as CSV.";
         end(() => reject(isMemory ? new UnreadableFile(text) : error));
       });
       worker.postMessage(job);

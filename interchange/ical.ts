@@ -19,7 +19,7 @@ export function eventsTable(text: string, name: string): TextTable {
   }
   const events = calendar.getAllSubcomponents("vevent");
   if (events.length > FILE_LIMITS.events)
-    throw new UnreadableFile(`This calendar has more than ${FILE_LIMITS.events.toLocaleString("en-GB")} events. Bring it in parts.`);
+    throw new UnreadableFile(`This calendar has more than ${FILE_LIMITS.events.toLocaleString("en-GB")} events. Import it in parts.`);
   // Those that stand in for one time of a series, by the series: the library would look for them among all, for each.
   const replaced = grouped(
     events.filter((event) => event.hasProperty("recurrence-id")),
@@ -30,7 +30,7 @@ export function eventsTable(text: string, name: string): TextTable {
     rows.push(...readableRows(event, replaced.get(uidOf(event)) ?? []));
     if (rows.length > FILE_LIMITS.rows)
       throw new UnreadableFile(
-        `The events of this calendar take more than ${FILE_LIMITS.rows.toLocaleString("en-GB")} rows. Bring it in parts.`,
+        `The events of this calendar take more than ${FILE_LIMITS.rows.toLocaleString("en-GB")} rows. Import it in parts.`,
       );
   }
   return { name, rows: [["From", "To", "Hours", "Title", "E-mail"], ...rows.sort((a, b) => (a[0] < b[0] ? -1 : 1))] };

@@ -8,7 +8,7 @@ import { writeXlsx } from "./xlsx.ts";
 const bytesOf = (text: string) => new TextEncoder().encode(text);
 const rowsOf = async (bytes: Uint8Array, name = "file.csv") => (await readTable(bytes, name)).tables[0].rows;
 
-test("commas, semicolons and tabs are told apart by the first line, quotes left aside", () => {
+test("commas, semicolons and tabs are told apart by what most lines agree on, quotes left aside; a blank line is a row", () => {
   expect(readCsv('a;"b,c,d,e";f\n1;2;3\n')).toEqual([
     ["a", "b,c,d,e", "f"],
     ["1", "2", "3"],
@@ -20,8 +20,12 @@ test("commas, semicolons and tabs are told apart by the first line, quotes left 
   expect(readCsv('name,note\r\n"Ines, the first","two\nlines"\r\n\r\nshort\r\n')).toEqual([
     ["name", "note"],
     ["Ines, the first", "two\nlines"],
+    [""],
     ["short"],
   ]);
+  const messy = "Staff list, as of May\n\nName;Hours\nMara;37,5\nRui;40\nSum;77,5\n";
+  expect(readCsv(messy)[2]).toEqual(["Name", "Hours"]);
+  expect(readCsv(messy)[3]).toEqual(["Mara", "37,5"]);
 });
 
 test("CSV that ends inside quotes says where it went wrong", () => {

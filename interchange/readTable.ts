@@ -1,6 +1,6 @@
 // Reading a file that people keep a table in: CSV in whatever encoding and delimiter, XLSX, iCalendar.
 import { FILE_LIMITS } from "../core/plan/limits.ts";
-import { readCsv } from "./csv.ts";
+import { delimiterOf, readCsv } from "./csv.ts";
 import { eventsTable } from "./ical.ts";
 import { type TextTable, UnreadableFile } from "./textTable.ts";
 import { readXlsx } from "./xlsx.ts";
@@ -14,16 +14,17 @@ export async function readTable(bytes: Uint8Array, name: string): Promise<{ tabl
   if (isZip) return { tables: within(await readXlsx(bytes)), note: null };
   const { text, note } = decode(bytes);
   if (text.includes("\u0000"))
-    throw new UnreadableFile("This is neither a text nor an XLSX file. Save the sheet as CSV or XLSX and bring it again.");
+    throw new UnreadableFile("This is neither a text nor an XLSX file. Save the sheet as CSV or XLSX and import it again.");
   if (/^\s*BEGIN:VCALENDAR/i.test(text)) return { tables: within([eventsTable(text, name)]), note };
-  return { tables: within([{ name, rows: readCsv(text) }]), note };
+  const delimiter = delimiterOf(text);
+  return { tables: within([{ name, rows: readCsv(text, delimiter), delimiter }]), note };
 }
 
 function within(tables: TextTable[]): TextTable[] {
-  const filled = tables.filter(({ rows }) => rows.length > 0);
+  const filled = tables.filter(({ rows }) => rows.some((row) => row.some((cell) => cell.trim() !== "")));
   if (filled.length === 0) throw new UnreadableFile("This file has no rows.");
   const long = filled.find(({ rows }) => rows.length > FILE_LIMITS.rows + 1);
-  if (long) throw new UnreadableFile(`"${long.name}" has more than ${FILE_LIMITS.rows.toLocaleString("en-GB")} rows. Bring it in parts.`);
+  if (long) throw new UnreadableFile(`"${long.name}" has more than ${FILE_LIMITS.rows.toLocaleString("en-GB")} rows. Import it in parts.`);
   return filled;
 }
 
@@ -35,7 +36,7 @@ function decode(bytes: Uint8Array): { text: string; note: string | null } {
   } catch {
     return {
       text: new TextDecoder("windows-1252").decode(bytes),
-      note: "The file is not UTF-8 and was read as Windows-1252. Look at names with accents before bringing it in.",
+      note: "The file is not UTF-8 and was read as Windows-1252. Look at names with accents before importing it.",
     };
   }
 }

@@ -27,9 +27,9 @@ export function checkWorkbook(bytes: Uint8Array): void {
     unzip.push(bytes.subarray(at, at + PIECE_BYTES), at + PIECE_BYTES >= bytes.length);
     if (failure) throw failure;
     if (unpacked > FILE_LIMITS.unpackedBytes)
-      throw new UnreadableFile(`This workbook unpacks to more than ${FILE_LIMITS.unpackedBytes / 1e6} MB. Bring it in parts.`);
+      throw new UnreadableFile(`This workbook unpacks to more than ${FILE_LIMITS.unpackedBytes / 1e6} MB. Import it in parts.`);
     if (sheets > FILE_LIMITS.sheets)
-      throw new UnreadableFile(`This workbook has more than ${FILE_LIMITS.sheets} sheets. Bring it in parts.`);
+      throw new UnreadableFile(`This workbook has more than ${FILE_LIMITS.sheets} sheets. Import it in parts.`);
   }
 }
 

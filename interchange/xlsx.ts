@@ -34,10 +34,12 @@ export function writeXlsx(tables: readonly TextTable[]): Promise<Buffer> {
     columns: (rows[0] ?? []).map((head, column) => ({
       width: Math.min(60, Math.max(head.length, ...rows.slice(0, 200).map((row) => row[column]?.length ?? 0)) + 2),
     })),
-    data: rows.map((row, at) => row.map((cell) => (at === 0 ? { value: cell, type: String, fontWeight: "bold" as const } : cellOf(cell)))),
+    data: rows.map((row, at) => row.map(at === 0 ? headOf : cellOf)),
   }));
   return writeXlsxFile(sheets).toBuffer();
 }
+
+const headOf = (cell: string) => ({ value: cell, type: String, fontWeight: "bold" as const });
 
 function cellOf(cell: string) {
   if (cell === "") return null;

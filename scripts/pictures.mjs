@@ -15,6 +15,8 @@ const views = [
   { name: "requests", path: "/openings/requests?request=request-courier" },
   { name: "work", path: "/work" },
   { name: "project", path: "/work/tidepool?task=tidepool-cases&from=2027-01-25&to=2027-05-23" },
+  { name: "hours", path: "/people/person/mara/hours?from=2027-02-01&to=2027-03-28" },
+  { name: "settings", path: "/settings/roles?name=designer" },
   { name: "people", path: "/people?person=tomas" },
   { name: "person", path: "/people/person/eha?part=off:eha-1" },
   { name: "person-dark", path: "/people/person/sade", theme: "dark" },

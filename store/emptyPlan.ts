@@ -1,32 +1,13 @@
-// The plan a new data folder begins with: a year from this month on, one calendar, nothing else.
+// The plan that a new data folder begins with: eighteen months from this month on, one calendar, nothing else.
+import { parseDay } from "../core/calendar/day.ts";
+import { newPlan, usualHorizon } from "../core/entry/newPlan.ts";
 import type { Plan } from "../core/plan/schema.ts";
 
-/** An empty plan whose horizon begins with the month of `now` and lasts eighteen months. */
 export function emptyPlan(now: Date): Plan {
-  const month = (ahead: number, day: number) =>
-    new Date(Date.UTC(now.getUTCFullYear(), now.getUTCMonth() + ahead, day)).toISOString().slice(0, 10);
-  return {
-    format: "mindful-roster-plan",
-    version: 1,
-    settings: { name: "New plan", currency: "EUR", planStart: month(0, 1), planEnd: month(18, 0) },
-    calendars: [{ id: "standard", name: "Standard week", week: [8, 8, 8, 8, 8, 0, 0], exceptions: [] }],
-    roles: [],
-    skills: [],
-    people: [],
-    teams: [],
-    materials: [],
-    exchangeRates: [],
-    rateTables: [],
-    clients: [],
-    projects: [],
-    tasks: [],
-    links: [],
-    assignments: [],
-    expenses: [],
-    templates: [],
-    comments: [],
-    views: [],
-    acceptances: [],
-    requests: [],
-  };
+  return newPlan({
+    settings: { name: "New plan", currency: "EUR", ...usualHorizon(parseDay(now.toISOString().slice(0, 10))) },
+    week: [8, 8, 8, 8, 8, 0, 0],
+    holidays: [],
+    calendarName: "Standard week",
+  });
 }

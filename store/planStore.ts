@@ -21,7 +21,7 @@ import { type Loaded, openFolder } from "./openFolder.ts";
 import { openPglite } from "./pglite.ts";
 import { heldPlan, writeWholePlan } from "./rebuild.ts";
 import { writeChanges } from "./rows.ts";
-import { readEntryAbout, readTrail, revisionOfKey, type TrailEntry, writeTrail } from "./trail.ts";
+import { readEntryAbout, readTrail, readTrailBefore, revisionOfKey, type TrailEntry, writeTrail } from "./trail.ts";
 import { checkVersion, writeVersion } from "./version.ts";
 
 /** What is asked of the store: an edit, or one's own last step taken back or brought again. */
@@ -162,6 +162,11 @@ export class PlanStore {
   /** What has changed since a revision, as an answer; without entries where the asker has to read the plan anew. */
   since(revision: number, maker: string | null = null): Answer {
     return this.#answer(revision, maker, { faults: [] });
+  }
+
+  /** The steps before a revision, the newest first, however long ago. @param most How many at most. */
+  trailBefore(revision: number, most: number): Promise<TrailEntry[]> {
+    return this.#inTurn(() => readTrailBefore(this.#database, revision, most));
   }
 
   /** Calls back after every change. @returns Stops that. */

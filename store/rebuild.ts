@@ -5,7 +5,7 @@ import { listCopies, readCopy, writeCopy } from "./copies.ts";
 import type { Database, Sql } from "./driver.ts";
 import type { Journal, JournalEntry } from "./journal.ts";
 import { clearPlan, withoutLookups, writePlan } from "./rows.ts";
-import { writeSettings } from "./settings.ts";
+import { writeExchangeRates, writeSettings } from "./settings.ts";
 import { writeTrail } from "./trail.ts";
 
 export interface Held {
@@ -54,7 +54,8 @@ export async function fillDatabase(database: Database, { plan, revision }: Held,
 export async function writeWholePlan(sql: Sql, plan: Plan): Promise<void> {
   await clearPlan(sql);
   await withoutLookups(sql, async () => {
-    await writeSettings(sql, plan);
+    await writeSettings(sql, plan.settings);
+    await writeExchangeRates(sql, plan.exchangeRates);
     await writePlan(sql, plan);
   });
 }

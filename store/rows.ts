@@ -1,7 +1,9 @@
 // Rows of the plan to and from SQL. Statements are made once from the table descriptions; values are always parameters.
 import type { Change } from "../core/edits/change.ts";
 import type { ListName, Plan, Row } from "../core/plan/schema.ts";
+import { copyText } from "./copyText.ts";
 import type { Sql } from "./driver.ts";
+import { writeSettings } from "./settings.ts";
 import { type ChildTable, type Column, type Table, tables } from "./tables.ts";
 
 const CHUNK_ROWS = 5_000;
@@ -68,11 +70,32 @@ export async function writePlan(sql: Sql, plan: Plan): Promise<void> {
     const rows = plan[table.list] as readonly Row[];
     for (let from = 0; from < rows.length; from += CHUNK_ROWS) {
       const chunk = rows.slice(from, from + CHUNK_ROWS);
-      await sql.query(upsertText(table), [JSON.stringify(chunk.map((row, at) => parentRecord(table, row, from + at)))]);
-      for (const child of table.children) await writeChildren(sql, child, chunk);
+      await sql.load(
+        target(table, "position"),
+        copyText(table.columns, chunk.map(parentValues), (_, at) => [from + at]),
+      );
+      for (const child of table.children) await loadChildren(sql, child, chunk);
     }
   }
 }
+
+async function loadChildren(sql: Sql, child: ChildTable, parents: readonly Row[]): Promise<void> {
+  const places: [string, number][] = [];
+  const entries: object[] = [];
+  for (const parent of parents)
+    for (const [position, entry] of entriesOf(child, parent).entries()) {
+      places.push([parent.id, position]);
+      entries.push(child.scalar ? { [child.scalar.key]: entry } : (entry as object));
+    }
+  if (entries.length > 0)
+    await sql.load(
+      target(child, "parent_id, position"),
+      copyText(child.columns, entries, (_, at) => places[at]),
+    );
+}
+
+const target = ({ table, columns }: Table | ChildTable, lead: string): string =>
+  `${table} (${[lead, ...columns.map(({ name }) => name)].join(", ")})`;
 
 /** Empties all tables of the plan; the trail stays. */
 export async function clearPlan(sql: Sql): Promise<void> {
@@ -108,7 +131,9 @@ function sortOf({ before, after }: Change): "deleted" | "changed" | "added" {
 }
 
 async function writeRun(sql: Sql, run: readonly Change[]): Promise<void> {
-  const table = tableOf(run[0].list);
+  const { list, after: last } = run[run.length - 1];
+  if (list === "settings") return void (last && (await writeSettings(sql, last as Row<"settings">)));
+  const table = tableOf(list);
   const ids = run.map(({ id }) => id);
   const sort = sortOf(run[0]);
   if (sort === "deleted") return void (await sql.query(`delete from ${table.table} where id = any($1::text[])`, [ids]));
@@ -215,10 +240,9 @@ function upsertText({ table, columns }: Table): string {
 }
 
 async function writeChildren(sql: Sql, child: ChildTable, parents: readonly Row[]): Promise<void> {
-  const records = parents.flatMap((parent) => {
-    const entries = ((parent as unknown as Json)[child.key] ?? []) as unknown[];
-    return entries.map((entry, position) => ({ parent_id: parent.id, position, ...childValues(child, entry) }));
-  });
+  const records = parents.flatMap((parent) =>
+    entriesOf(child, parent).map((entry, position) => ({ parent_id: parent.id, position, ...childValues(child, entry) })),
+  );
   if (records.length === 0) return;
   const names = child.columns.map(({ name }) => name).join(", ");
   const typed = child.columns.map(({ name, type }) => `${name} ${type}`).join(", ");
@@ -229,13 +253,18 @@ async function writeChildren(sql: Sql, child: ChildTable, parents: readonly Row[
   );
 }
 
+const entriesOf = ({ key }: ChildTable, parent: Row): readonly unknown[] => ((parent as unknown as Json)[key] ?? []) as unknown[];
+
 function childValues({ scalar, columns }: ChildTable, entry: unknown): Json {
   return scalar ? { [scalar.name]: entry } : record(columns, entry as Json);
 }
 
-function parentRecord(table: Table, row: Row, position: number): Json {
+const parentRecord = (table: Table, row: Row, position: number): Json => ({ position, ...record(table.columns, parentValues(row)) });
+
+/** A row's values; that its weeks are typed is a value too, for there may be none. */
+function parentValues(row: Row): Json {
   const values = row as unknown as Json;
-  return { position, ...record(table.columns, values.custom === undefined ? values : { ...values, isCustom: true }) };
+  return values.custom === undefined ? values : { ...values, isCustom: true };
 }
 
 /** The columns that a row states; the others are null without being written. */

@@ -23,8 +23,8 @@ export async function readExchangeRates(sql: Sql): Promise<Plan["exchangeRates"]
   return JSON.parse(rates ?? "[]");
 }
 
-/** Overwrites settings and exchange rates. */
-export async function writeSettings(sql: Sql, { settings, exchangeRates }: Plan): Promise<void> {
+/** Overwrites the settings. */
+export async function writeSettings(sql: Sql, settings: Settings): Promise<void> {
   await sql.query("delete from settings");
   await sql.query(
     `insert into settings (name, currency, week_starts_on, plan_start, plan_end, today, fiscal_year_start_month,
@@ -44,6 +44,10 @@ export async function writeSettings(sql: Sql, { settings, exchangeRates }: Plan)
       settings.taxInCost ?? null,
     ],
   );
+}
+
+/** Overwrites the exchange rates. */
+export async function writeExchangeRates(sql: Sql, exchangeRates: Plan["exchangeRates"]): Promise<void> {
   await sql.query("delete from exchange_rates");
   await sql.query(
     `insert into exchange_rates (position, currency, starts, rate)

@@ -32,6 +32,15 @@ export async function readTrail(sql: Sql, { since, most }: { since?: number; mos
   return parsed(rows).reverse();
 }
 
+/** The entries before a revision, the newest first. */
+export async function readTrailBefore(sql: Sql, revision: number, most: number): Promise<TrailEntry[]> {
+  const rows = await sql.query<{ entry: string }>(`select ${ENTRY} from trail where revision < $1 order by revision desc limit $2`, [
+    revision,
+    most,
+  ]);
+  return parsed(rows);
+}
+
 /** The newest entry about a revision: that one, or the last that took it back or brought it again. */
 export async function readEntryAbout(sql: Sql, revision: number): Promise<TrailEntry | null> {
   const rows = await sql.query<{ entry: string }>(

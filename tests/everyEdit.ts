@@ -71,7 +71,44 @@ const kinds: Make[] = [
     const task: Task = { ...newTask(plan, random, `task-${id}`), projectId: project.id };
     return { kind: "addProject", project, tasks: [task], assignments: [newWork(plan, random, `work-${id}`, task.id)], links: [] };
   },
-  (_, __, id) => ({ kind: "addSkill", skill: { id: `skill-${id}`, name: `Skill ${id}` } }),
+  (_, { pick }, id) =>
+    pick([
+      { kind: "addNamed", list: "skills", row: { id: `skill-${id}`, name: `Skill ${id}` } },
+      { kind: "addNamed", list: "materials", row: { id: `material-${id}`, name: `Material ${id}`, unit: "kg" } },
+      { kind: "addNamed", list: "roles", row: { id: `role-${id}`, name: `Role ${id}` } },
+    ]),
+  ({ skills, clients }, random, id) =>
+    random.pick([
+      {
+        kind: "changeNamed",
+        list: "skills",
+        id: anId(random, skills),
+        set: { name: `Skill ${id} anew`, group: random.pick([null, "Hand"]) },
+      },
+      { kind: "changeNamed", list: "clients", id: anId(random, clients), set: { name: `Client ${id} anew` } },
+    ]),
+  ({ roles, skills, clients }, random) => {
+    const [list, rows] = random.pick([["roles", roles] as const, ["skills", skills] as const, ["clients", clients] as const]);
+    return { kind: "mergeNamed", list, id: anId(random, rows), into: anId(random, rows) };
+  },
+  ({ roles, skills, rateTables }, random) => {
+    const [list, rows] = random.pick([
+      ["roles", roles] as const,
+      ["skills", skills] as const,
+      ["rateTables", rateTables.slice(1)] as const,
+    ]);
+    return { kind: "deleteNamed", list, id: anId(random, rows), detaches: random.below(2) === 0 };
+  },
+  ({ people, projects }, random, id) =>
+    random.pick([
+      { kind: "renameMark", of: "place", from: random.pick(people).location ?? "nowhere", to: random.pick([null, `Place ${id}`]) },
+      { kind: "renameMark", of: "category", from: random.pick(projects).category ?? "none", to: `Category ${id}` },
+    ]),
+  ({ projects }, { pick, below }) => ({ kind: "deleteProject", id: below(4) === 0 ? pick(projects).id : (projects.at(-1)?.id ?? "none") }),
+  (_, { pick, below }, id) => ({
+    kind: "changeSettings",
+    set: { name: `Plan ${id}`, weekStartsOn: pick([null, 1 + below(7)]), levelBand: pick([null, { low: 0.8, high: 1.1 }]) },
+  }),
   (plan, random, id) => {
     const first = newTask(plan, random, `first-${id}`);
     const second = { ...newTask(plan, random, `second-${id}`), projectId: first.projectId };
@@ -197,7 +234,7 @@ export function noEditsYet(): Record<Edit["kind"], number> {
     addLink: 0,
     addPerson: 0,
     addProject: 0,
-    addSkill: 0,
+    addNamed: 0,
     addTask: 0,
     addTasks: 0,
     addTeam: 0,
@@ -211,7 +248,9 @@ export function noEditsYet(): Record<Edit["kind"], number> {
     changePeople: 0,
     changePerson: 0,
     changeProject: 0,
+    changeNamed: 0,
     changeRates: 0,
+    changeSettings: 0,
     changeTask: 0,
     changeTasks: 0,
     changeTeam: 0,
@@ -220,7 +259,9 @@ export function noEditsYet(): Record<Edit["kind"], number> {
     deleteCalendar: 0,
     deleteComment: 0,
     deleteLink: 0,
+    deleteNamed: 0,
     deletePerson: 0,
+    deleteProject: 0,
     deleteTask: 0,
     deleteTasks: 0,
     deleteTeam: 0,
@@ -228,8 +269,10 @@ export function noEditsYet(): Record<Edit["kind"], number> {
     deleteTimeOff: 0,
     deleteView: 0,
     importRows: 0,
+    mergeNamed: 0,
     moveTask: 0,
     reassign: 0,
+    renameMark: 0,
     reviewTask: 0,
     saveView: 0,
     setStaff: 0,

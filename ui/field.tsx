@@ -62,3 +62,13 @@ export function FormFault({ children }: { children: ReactNode }) {
 export function FormFooter({ children }: { children: ReactNode }) {
   return <div className="flex flex-wrap gap-2">{children}</div>;
 }
+
+/** Fields that belong together, in a frame of their own. */
+export function FieldGroup({ legend, children }: { legend?: string; children: ReactNode }) {
+  return (
+    <fieldset className="space-y-2 rounded-card border border-line p-2.5">
+      {legend && <legend className="px-1 text-[13px] text-ink-2">{legend}</legend>}
+      {children}
+    </fieldset>
+  );
+}

@@ -9,11 +9,23 @@ const tenthsFormat = new Intl.NumberFormat("en-GB", { maximumFractionDigits: 1 }
 const wholeFormat = new Intl.NumberFormat("en-GB", { maximumFractionDigits: 0 });
 const centsFormat = new Intl.NumberFormat("en-GB", { minimumFractionDigits: 2, maximumFractionDigits: 2 });
 
+// Boards say the same few figures again and again: up to a thousand hours each is written once.
+const knownHours: string[] = [];
+const KNOWN_TENTHS = 10_000;
+
 /** Minutes as hours with one decimal at most, a true minus sign and thousands set apart. */
 export function hoursText(minutes: number): string {
   const tenths = hourTenths(minutes);
-  const text = tenthsFormat.format(Math.abs(tenths) / 10);
+  const text = tenthsText(Math.abs(tenths));
   return tenths < 0 ? `−${text}` : text;
+}
+
+function tenthsText(tenths: number): string {
+  const known = knownHours[tenths];
+  if (known !== undefined) return known;
+  const text = tenthsFormat.format(tenths / 10);
+  if (tenths < KNOWN_TENTHS) knownHours[tenths] = text;
+  return text;
 }
 
 /** Minutes as the number that `hoursText` shows, for sorting and for spreadsheets. */

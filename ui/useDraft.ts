@@ -1,8 +1,8 @@
 "use client";
-// The text of a field that is saved on Enter or on leaving it; Esc puts it back.
+// The text of a field that is saved on Enter or on leaving it; Esc puts it back. What cannot be saved stays as it was typed.
 import { type ChangeEvent, type KeyboardEvent, useState } from "react";
 
-interface DraftOptions<T> {
+export interface DraftOptions<T> {
   value: T;
   write: (value: T) => string;
   /** What a text means; null where it means nothing that can be saved. */
@@ -30,7 +30,7 @@ export function useDraft<T>({ value, write, read, onSave }: DraftOptions<T>) {
       value: draft.text,
       "aria-invalid": meant === null,
       onChange: (event: ChangeEvent<HTMLInputElement>) => setDraft({ shown, text: event.target.value, isTyped: true }),
-      onBlur: () => (meant ? save() : putBack()),
+      onBlur: save,
       onKeyDown: (event: KeyboardEvent<HTMLInputElement>) => {
         if (event.key === "Enter") save();
         if (event.key !== "Escape" || !draft.isTyped) return;

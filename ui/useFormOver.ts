@@ -1,5 +1,6 @@
 "use client";
-// A form over values that others may change while somebody types: what is typed stays, what is not typed follows.
+// A form over values that others may change while somebody types: what is typed stays, what is not typed follows. Left
+// without saving, by whatever way, it keeps what was typed for the next time it is opened.
 import { useEffect, useRef } from "react";
 import {
   type DefaultValues,
@@ -10,17 +11,29 @@ import {
   type UseFormReturn,
   useForm,
 } from "react-hook-form";
+import { toast } from "sonner";
+import { keepTyped, typedIn } from "./typed.ts";
 
 /** The names of fields whose value is not the one they began with. */
 export function typedFields(began: FieldValues, now: FieldValues): string[] {
   return Object.keys(now).filter((name) => JSON.stringify(now[name]) !== JSON.stringify(began[name]));
 }
 
-/** A form with `values` to begin with; when those change, fields in which nothing was typed take the new ones. */
-export function useFormOver<F extends FieldValues>(values: F, resolver: Resolver<F>): UseFormReturn<F> {
+export type FormOver<F extends FieldValues> = UseFormReturn<F> & {
+  /** Puts every field back to what is saved. */
+  discard(): void;
+  /** What was typed is saved, in something new: the next form begins empty. */
+  forget(): void;
+};
+
+/** A form with `values` to begin with; when those change, fields in which nothing was typed take the new ones.
+ * @param name What the form is about: what is typed is kept under it. */
+export function useFormOver<F extends FieldValues>(name: string, values: F, resolver: Resolver<F>): FormOver<F> {
   const form = useForm<F>({ resolver, defaultValues: values as DefaultValues<F> });
   const began = useRef(values);
   const text = JSON.stringify(values);
+  const { setValue, subscribe } = form;
+
   useEffect(() => {
     if (JSON.stringify(began.current) === text) return;
     const now = form.getValues();
@@ -28,7 +41,32 @@ export function useFormOver<F extends FieldValues>(values: F, resolver: Resolver
     const typed = typedFields(began.current, now);
     began.current = next;
     form.reset(next);
-    for (const name of typed) form.setValue(name as Path<F>, now[name] as PathValue<F, Path<F>>, { shouldDirty: true });
+    for (const field of typed) form.setValue(field as Path<F>, now[field] as PathValue<F, Path<F>>, { shouldDirty: true });
   }, [form, text]);
-  return form;
+
+  useEffect(() => {
+    for (const [field, value] of Object.entries(typedIn(name)))
+      if (field in began.current) setValue(field as Path<F>, value as PathValue<F, Path<F>>, { shouldDirty: true });
+    const stop = subscribe({
+      formState: { values: true },
+      callback: ({ values: now }) =>
+        keepTyped(name, Object.fromEntries(typedFields(began.current, now).map((field) => [field, now[field]]))),
+    });
+    return () => {
+      stop();
+      // What has just been saved is forgotten in the same moment.
+      setTimeout(() => {
+        if (Object.keys(typedIn(name)).length > 0) toast("What you typed is kept, not saved. Open it again to go on.");
+      });
+    };
+  }, [name, setValue, subscribe]);
+
+  const forget = () => keepTyped(name, {});
+  return Object.assign(form, {
+    forget,
+    discard() {
+      forget();
+      form.reset(began.current);
+    },
+  });
 }

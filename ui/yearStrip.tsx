@@ -161,7 +161,8 @@ function Cell({ day: { day, capacity, load = 0, marks, says }, isFirst, isTabSto
       )}
       {capacity > 0 && <span className="absolute inset-x-[2px] h-[1.5px] bg-ink" style={{ bottom: `calc(${height(capacity)} - 1px)` }} />}
       {has("holiday") && <span className="sign-holiday absolute top-[8px] left-1/2 -ml-[3.5px]" />}
-      {(has("shortDay") || has("extraDay")) && <span className="sign-changed-day absolute top-[2px] left-1/2 -ml-[3.5px]" />}
+      {has("shortDay") && <span className="sign-short-day absolute top-[2px] left-1/2 -ml-[3.5px]" />}
+      {has("extraDay") && <span className="sign-extra-day absolute top-[2px] left-1/2 -ml-[3.5px]" />}
       {has("approved") && <span className={`sign-leave absolute inset-x-0 h-[5px] ${isPart ? "bottom-0 right-1/2" : "top-[9px]"}`} />}
       {has("requested") && <span className="sign-leave-asked absolute inset-0" />}
       {has("declined") && <span className="sign-leave-declined absolute inset-x-[1px] top-[3px] h-[7px]" />}
@@ -172,8 +173,8 @@ function Cell({ day: { day, capacity, load = 0, marks, says }, isFirst, isTabSto
 
 const legend: { kind: MarkKind; text: string; sign: string }[] = [
   { kind: "holiday", text: "public holiday", sign: "sign-holiday" },
-  { kind: "shortDay", text: "short day", sign: "sign-changed-day" },
-  { kind: "extraDay", text: "extra day", sign: "sign-changed-day" },
+  { kind: "shortDay", text: "short day", sign: "sign-short-day" },
+  { kind: "extraDay", text: "extra day", sign: "sign-extra-day" },
   { kind: "approved", text: "time off", sign: "sign-leave h-[5px] w-[14px]" },
   { kind: "requested", text: "asked for", sign: "sign-leave-asked h-[14px] w-[14px]" },
   { kind: "declined", text: "declined", sign: "sign-leave-declined h-[7px] w-[14px]" },

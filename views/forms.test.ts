@@ -1,5 +1,6 @@
 import { expect, test } from "vitest";
 import type { Person } from "../core/plan/schema.ts";
+import { fernhollow } from "../demo/fernhollow.ts";
 import { barsHeight, columnOf, lanesOf } from "./balance/columns.ts";
 import { fieldsOfPerson, personFields, setOfPerson } from "./people/personForm.ts";
 import { groupRates } from "./rates/rateGroups.ts";
@@ -17,6 +18,18 @@ test("a task comes out of its form as it went in", () => {
     effortHours: 37.5,
   };
   expect(newTaskOf(fieldsOf(task))).toEqual(task);
+});
+
+test("always: a task of the plan that is opened and saved as it stands stays as it is", () => {
+  for (const { id: _, projectId: __, fixedCost: ___, fixedCostAccrual: ____, review: _____, ...task } of fernhollow().tasks) {
+    const { effortHours, durationDays, ...others } = newTaskOf(fieldsOf(task));
+    const { effortHours: effort, durationDays: days, percentComplete: done, ...own } = task;
+    const { percentComplete, ...rest } = others;
+    expect(rest).toEqual(JSON.parse(JSON.stringify({ ...own, ...(own.priority === 3 && { priority: undefined }) })));
+    expect(effortHours).toBe(effort);
+    if (task.sizing === "duration") expect(durationDays).toBe(days);
+    if (task.state !== "done") expect(percentComplete).toBe(done);
+  }
 });
 
 test("fields that do not belong to a sizing are taken away", () => {
@@ -90,6 +103,7 @@ test("rates are grouped and say whether they hold in the window", () => {
     teams: [],
     clients: [],
     materials: [],
+    rateTables: [],
     templates: [],
     places: [],
     categories: [],

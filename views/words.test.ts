@@ -33,6 +33,16 @@ test("a drop says that there is room, or how much is over and when most", () => 
   });
 });
 
+test("a drop says what somebody lacks for the work, and that single days are over where the weeks are not", () => {
+  const casts = model.plan.assignments.find(({ id, personId }) => personId === "mara" && id.includes("rockpools"));
+  const loads = peopleLoads(model, { range, grain: "week", ids: ["ilka"], takes: [casts?.id ?? ""] });
+  expect(loads.missing.length).toBeGreaterThan(0);
+  expect(
+    dropOutcome({ ...loads, state: loads.state.map(() => 0), peakOver: loads.peakOver.map((_, at) => (at === 1 ? 90 : 0)) }).says,
+  ).toBe(`has room for it; single days over by 1.5 h; lacks ${loads.missing.join(" and ")}`);
+  expect(peopleLoads(model, { range, grain: "week", ids: ["rui"], takes: [casts?.id ?? ""] }).missing).toEqual([]);
+});
+
 test("marks of a day are told in words, with their hours and what they are called", () => {
   expect(markText({ kind: "holiday", name: "Independence Day" })).toBe("Independence Day");
   expect(markText({ kind: "holiday" })).toBe("public holiday");

@@ -159,6 +159,25 @@ test("filters leave people by what they are and by what they are on", () => {
   expect(names({ project: "rivers", role: "fabricator" }).every((id) => onRivers.includes(id))).toBe(true);
 });
 
+test("always: only those over, or with room, in some period are left, and the heads add up them alone", () => {
+  const view = { ...usualView, rows: "none" as const };
+  const all = boardOf(model, { range, grain: "week", open: [], view });
+  const statesOfRow = (board: typeof all, row: number) => [
+    ...board.state.slice(row * board.periods.length, (row + 1) * board.periods.length),
+  ];
+  for (const [only, state] of [
+    ["over", 2],
+    ["room", 0],
+  ] as const) {
+    const some = boardOf(model, { range, grain: "week", open: [], view: { ...view, only } });
+    const meant = all.rows.filter((_, row) => statesOfRow(all, row).includes(state)).map(({ id }) => id);
+    if (only === "over") expect(some.rows.map(({ id }) => id)).toEqual(meant);
+    for (const row of some.rows.keys()) expect(statesOfRow(some, row)).toContain(state);
+    expect(some.rows.length).toBeGreaterThan(0);
+    expect(some.all.load[0]).toBe(some.rows.reduce((sum, _, row) => sum + some.load[row * some.periods.length], 0));
+  }
+});
+
 test("the pipeline counts when asked, by its probability or in full; the worst stand first", () => {
   const all = (pipeline: "none" | "weighted" | "full") => {
     const seen = boardOf(model, { ...asked, open: [], view: view({ rows: "roles", counting: { pencilled: true, pipeline } }) });

@@ -1,17 +1,19 @@
 // The balance board: rows of people, roles, teams or projects, capacity against load in every period of a window.
 
 import { BoardMaker, type BoardRow } from "../board/rows.ts";
-import { type BoardView, peopleLeft, projectsLeft, usualView } from "../board/view.ts";
+import { type BoardOnly, type BoardView, peopleLeft, projectsLeft, usualView } from "../board/view.ts";
 import { weekdayOf } from "../calendar/day.ts";
 import { periodSettingsOf } from "../calendar/horizon.ts";
 import type { ReportRange } from "../calendar/periods.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";
 import { type Bar, barsOf } from "../load/bars.ts";
-import { type LevelBand, levelBandOf, type PeriodSums, peopleSums, statesOf } from "../load/periodSums.ts";
+import type { LoadBook } from "../load/loadBook.ts";
+import { type LevelBand, levelBandOf, type PeriodSums, peopleSums, periodStates, statesOf } from "../load/periodSums.ts";
 import { tentativeLoads } from "../load/tentative.ts";
 import { assignedPercent } from "../load/totals.ts";
 import type { Model } from "../model.ts";
 import { shareOf } from "../plan/units.ts";
+import { usualSettings } from "../plan/usualSettings.ts";
 
 /** What the board shows. Figures of row r in period p stand at index `r × periods.length + p`, in minutes; only the
  * first `filled` rows have figures. */
@@ -64,7 +66,7 @@ export function boardOf(model: Model, { range, grain, open, limit, view = usualV
   const load = model.load(view.counting);
   const { shares } = load;
   const periods = periodsIn(range, grain, periodSettingsOf(model.plan));
-  const left = [...peopleLeft(model, view.filters, shares, range)];
+  const left = whoAre(view.only, model, load, periods, [...peopleLeft(model, view.filters, shares, range)]);
   const people = peopleSums(model, load, left, periods);
   const tentative = tentativeLoads(model, left, shares, periods);
   const band = levelBandOf(model.plan);
@@ -86,11 +88,21 @@ export function boardOf(model: Model, { range, grain, open, limit, view = usualV
   };
 }
 
-const USUAL_FTE_HOURS = 40;
+/** Of some people those who are over in one of the periods, or have room in one. */
+function whoAre(only: BoardOnly, model: Model, load: LoadBook, periods: readonly Range[], people: number[]): number[] {
+  if (only === "all") return people;
+  const sums = peopleSums(model, load, people, periods);
+  const states = statesOf(sums, levelBandOf(model.plan));
+  const isMeant = (slot: number) => {
+    const state = periodStates[states[slot]];
+    return only === "over" ? state === "over" : state === "open" && sums.load[slot] < sums.capacity[slot];
+  };
+  return people.filter((_, at) => periods.some((__, p) => isMeant(at * periods.length + p)));
+}
 
 /** A full-time week's hours over the weekdays of a period, holidays or not. */
 function fullTimeMinutes({ plan }: Model, { start, stop }: Range): number {
   let weekdays = 0;
   for (let day = start; day < stop; day++) if (weekdayOf(day) < 5) weekdays++;
-  return ((plan.settings.hoursPerFteWeek ?? USUAL_FTE_HOURS) * 60 * weekdays) / 5;
+  return ((plan.settings.hoursPerFteWeek ?? usualSettings.hoursPerFteWeek) * 60 * weekdays) / 5;
 }

@@ -1,12 +1,14 @@
 // Why a task has the dates it has: every bound with the date it asks for, the deciding one first, and what an earlier
 // start would take.
 import type { Day } from "../calendar/day.ts";
+import { applyEdit, type Edit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Link, Task } from "../plan/schema.ts";
 import { durationTicks } from "../plan/units.ts";
 import { boundsOf, type StartBound } from "../schedule/bounds.ts";
 import type { DriverKind } from "../schedule/dates.ts";
+import { updateModel } from "../update.ts";
 
 /** One bound of a task, in terms of what it asks for. */
 export interface WhyBound {
@@ -45,8 +47,11 @@ export interface Why {
   /** In ticks. */
   duration: number;
   bounds: WhyBound[];
-  /** The start if the deciding bounds were gone, and what would decide then; null where nothing else holds it. */
-  without: { start: Day; kind: DriverKind; fromName: string | null } | null;
+  /** What the start would be without what decides it, as it comes out when it is tried: the link, the delay, the constraint.
+   * Null where nothing can be taken away. */
+  without: Day | null;
+  /** The start without the lag of the link that decides it; null where it has none. */
+  withoutLag: Day | null;
   stretches: Stretch[];
 }
 
@@ -76,7 +81,6 @@ export function whyOf(model: Model, taskId: string): Why | null {
   if (stagger > 0) bounds.unshift({ kind: "stagger", start: dates.start.day, finish: null, isDeciding: true });
   if (isPinned) bounds.unshift({ kind: "pinned", start: dates.start.day, finish: dates.finish.day, isDeciding: true });
   const rest = bounds.filter(({ isDeciding }) => !isDeciding);
-  const next = rest.at(0);
   return {
     taskId,
     start: dates.start.day,
@@ -84,9 +88,29 @@ export function whyOf(model: Model, taskId: string): Why | null {
     driver: dates.driver.kind,
     duration,
     bounds: [...bounds.filter(({ isDeciding }) => isDeciding), ...rest],
-    without: next ? { start: next.start, kind: next.kind, fromName: next.link?.fromName ?? null } : null,
+    ...triedWithout(
+      model,
+      task,
+      bounds.find(({ isDeciding }) => isDeciding),
+    ),
     stretches: task.sizing === "effort" ? stretchesOf(model, row) : [],
   };
+}
+
+function triedWithout(model: Model, { id }: Task, deciding: WhyBound | undefined): Pick<Why, "without" | "withoutLag"> {
+  const startAfter = (edit: Edit | null): Day | null => {
+    const outcome = edit && applyEdit(model.plan, edit);
+    if (!outcome?.plan) return null;
+    const next = updateModel(model, outcome.plan, outcome.changes);
+    return next.schedule.of(rowById(outcome.plan.tasks).get(id) as number)?.start.day ?? null;
+  };
+  const { kind, link } = deciding ?? {};
+  if (link) {
+    const lag: Edit | null = link.lagDays === 0 ? null : { kind: "changeLink", id: link.id, set: { lagDays: null, elapsed: null } };
+    return { without: startAfter({ kind: "deleteLink", id: link.id }), withoutLag: startAfter(lag) };
+  }
+  const key = kind === "stagger" ? "staggerDays" : kind === "notBefore" || kind === "finishNotBefore" ? kind : null;
+  return { without: startAfter(key && { kind: "changeTask", id, set: { [key]: null } }), withoutLag: null };
 }
 
 function linkOf({ plan }: Model, task: Task, id: string): WhyBound["link"] {

@@ -16,6 +16,10 @@ export type BoardRowKind = (typeof boardRowKinds)[number];
 export const boardSorts = ["plan", "name", "worst", "room"] as const;
 export type BoardSort = (typeof boardSorts)[number];
 
+/** Everybody, those who are over in some period, or those who have room in some. */
+export const boardOnly = ["all", "over", "room"] as const;
+export type BoardOnly = (typeof boardOnly)[number];
+
 /** Ids, or a location, a category or a stage as they stand in the plan; empty for any. */
 export interface BoardFilters {
   role: string;
@@ -44,9 +48,10 @@ export interface BoardView {
   filters: BoardFilters;
   counting: Counting;
   sort: BoardSort;
+  only: BoardOnly;
 }
 
-export const usualView: BoardView = { rows: "role", filters: noBoardFilters, counting: defaultCounting, sort: "plan" };
+export const usualView: BoardView = { rows: "role", filters: noBoardFilters, counting: defaultCounting, sort: "plan", only: "all" };
 
 /** A heading: who stands under it, and what it adds up, by rows of people and of work. A team adds up its sub-teams too,
  * and what is given to a team and to nobody by name. */

@@ -1,5 +1,6 @@
 // What the settings of a plan say about time: its horizon, where its weeks and years begin, the day that is today.
 import type { Plan } from "../plan/schema.ts";
+import { usualSettings } from "../plan/usualSettings.ts";
 import { type Day, parseDay } from "./day.ts";
 import type { PeriodSettings, Range } from "./periods.ts";
 
@@ -10,7 +11,10 @@ export function horizonOf(plan: Plan): Range {
 
 /** Where the plan's weeks and years begin; Monday and January by default. */
 export function periodSettingsOf(plan: Plan): PeriodSettings {
-  return { weekStartsOn: plan.settings.weekStartsOn ?? 1, fiscalYearStartMonth: plan.settings.fiscalYearStartMonth ?? 1 };
+  return {
+    weekStartsOn: plan.settings.weekStartsOn ?? usualSettings.weekStartsOn,
+    fiscalYearStartMonth: plan.settings.fiscalYearStartMonth ?? usualSettings.fiscalYearStartMonth,
+  };
 }
 
 /** The day that counts as today: the plan's own where it fixes one. */

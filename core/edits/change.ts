@@ -1,10 +1,10 @@
 // What an edit did to the plan, row by row, and how it is undone.
 import { grouped } from "../plan/grouped.ts";
 import { rowById, shareRowMap } from "../plan/rows.ts";
-import type { ListName, Plan, Row } from "../plan/schema.ts";
+import type { ChangedList, Plan, Row } from "../plan/schema.ts";
 
 /** One row before and after; null before it was added and after it was deleted. */
-interface ChangeOf<L extends ListName> {
+interface ChangeOf<L extends ChangedList> {
   list: L;
   id: string;
   before: Row<L> | null;
@@ -13,11 +13,11 @@ interface ChangeOf<L extends ListName> {
   next?: string | null;
 }
 
-/** A change of a row of one of some lists; of any by default. */
-export type Change<L extends ListName = ListName> = { [K in L]: ChangeOf<K> }[L];
+/** A change of a row of one of some lists; of any, or of the settings, by default. */
+export type Change<L extends ChangedList = ChangedList> = { [K in L]: ChangeOf<K> }[L];
 
 /** A change of a row of a list that is known to the caller alone. */
-export function changeOf<L extends ListName>(list: L, change: Omit<ChangeOf<L>, "list">): Change {
+export function changeOf<L extends ChangedList>(list: L, change: Omit<ChangeOf<L>, "list">): Change {
   // The compiler does not see that one list and its rows belong to one member of the union.
   return { list, ...change } as unknown as Change;
 }
@@ -31,8 +31,18 @@ export function invert(changes: readonly Change[]): Change[] {
 export function applyChanges(plan: Plan, changes: readonly Change[]): Plan {
   const next = { ...plan };
   // Changes of one list do not touch another: each list is changed once.
-  for (const [list, own] of grouped(changes, ({ list }) => list)) next[list] = changedList(next[list] as Row[], own) as never;
+  for (const [list, own] of grouped(changes, ({ list }) => list)) {
+    if (list === "settings") next.settings = changedSettings(own) ?? next.settings;
+    else next[list] = changedList(next[list] as Row[], own) as never;
+  }
   return next;
+}
+
+function changedSettings(changes: readonly Change[]): Plan["settings"] | null {
+  const { after } = changes[changes.length - 1];
+  if (after === null) return null;
+  const { id: _, ...settings } = after as Row<"settings">;
+  return settings;
 }
 
 function changedList(list: Row[], changes: readonly Change[]): Row[] {

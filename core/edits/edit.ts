@@ -3,17 +3,17 @@ import * as z from "zod";
 import { checkRows, listWords } from "../plan/check.ts";
 import { type Fault, faultText, placeOf } from "../plan/faults.ts";
 import { schemaFaults } from "../plan/parse.ts";
-import { findRow, rowById } from "../plan/rows.ts";
-import { type Plan, rowSchemas } from "../plan/schema.ts";
+import { findRow, rowById, rowsOf } from "../plan/rows.ts";
+import { changedSchemas, type Plan } from "../plan/schema.ts";
 import { linkCycle } from "../plan/taskGraph.ts";
 import { acceptOverload } from "./acceptOverload.ts";
 import { addAssignment } from "./addAssignment.ts";
 import { addCalendar } from "./addCalendar.ts";
 import { addComment } from "./addComment.ts";
 import { addLink } from "./addLink.ts";
+import { addNamed } from "./addNamed.ts";
 import { addPerson } from "./addPerson.ts";
 import { addProject } from "./addProject.ts";
-import { addSkill } from "./addSkill.ts";
 import { addTask } from "./addTask.ts";
 import { addTasks } from "./addTasks.ts";
 import { addTeam } from "./addTeam.ts";
@@ -25,10 +25,12 @@ import { applyChanges, type Change } from "./change.ts";
 import { changeAssignment } from "./changeAssignment.ts";
 import { changeCalendar } from "./changeCalendar.ts";
 import { changeLink } from "./changeLink.ts";
+import { changeNamed } from "./changeNamed.ts";
 import { changePeople } from "./changePeople.ts";
 import { changePerson } from "./changePerson.ts";
 import { changeProject } from "./changeProject.ts";
 import { changeRates } from "./changeRates.ts";
+import { changeSettings } from "./changeSettings.ts";
 import { changeTask } from "./changeTask.ts";
 import { changeTasks } from "./changeTasks.ts";
 import { changeTeam } from "./changeTeam.ts";
@@ -37,7 +39,9 @@ import { deleteAssignment } from "./deleteAssignment.ts";
 import { deleteCalendar } from "./deleteCalendar.ts";
 import { deleteComment } from "./deleteComment.ts";
 import { deleteLink } from "./deleteLink.ts";
+import { deleteNamed } from "./deleteNamed.ts";
 import { deletePerson } from "./deletePerson.ts";
+import { deleteProject } from "./deleteProject.ts";
 import { deleteTask } from "./deleteTask.ts";
 import { deleteTasks } from "./deleteTasks.ts";
 import { deleteTeam } from "./deleteTeam.ts";
@@ -46,8 +50,10 @@ import { deleteTimeOff } from "./deleteTimeOff.ts";
 import { deleteView } from "./deleteView.ts";
 import { importRows } from "./importRows.ts";
 import type { EditKind, Made } from "./kind.ts";
+import { mergeNamed } from "./mergeNamed.ts";
 import { moveTask } from "./moveTask.ts";
 import { reassign } from "./reassign.ts";
+import { renameMark } from "./renameMark.ts";
 import { reviewTask } from "./reviewTask.ts";
 import { saveView } from "./saveView.ts";
 import { setStaff } from "./setStaff.ts";
@@ -67,8 +73,12 @@ const kinds = {
   addLink,
   addAssignment,
   addCalendar,
+  addNamed,
+  changeNamed,
+  deleteNamed,
+  mergeNamed,
+  renameMark,
   addPerson,
-  addSkill,
   addTask,
   addTeam,
   answerTimeOff,
@@ -77,11 +87,13 @@ const kinds = {
   changePeople,
   changePerson,
   changeRates,
+  changeSettings,
   changeTask,
   changeTeam,
   deleteAssignment,
   deleteCalendar,
   deletePerson,
+  deleteProject,
   deleteTask,
   deleteTasks,
   deleteTeam,
@@ -195,7 +207,7 @@ function faultsOfIds(plan: Plan, changes: readonly Change[]): Fault[] {
   const known = new Map<string, boolean>();
   return changes.flatMap(({ list, id, before, after }): Fault[] => {
     const key = `${list} ${id}`;
-    const isThere = known.get(key) ?? rowById(plan[list]).has(id);
+    const isThere = known.get(key) ?? rowById(rowsOf(plan, list)).has(id);
     known.set(key, after !== null);
     if (isThere === (before !== null)) return [];
     return [{ place: placeOf([list, id]), message: isThere ? faultText.exists(listWords[list], id) : faultText.gone(listWords[list]) }];
@@ -204,7 +216,7 @@ function faultsOfIds(plan: Plan, changes: readonly Change[]): Fault[] {
 
 function faultsOfRow({ list, id, after }: Change): Fault[] {
   if (!after) return [];
-  const result = rowSchemas[list].safeParse(after, { reportInput: true });
+  const result = changedSchemas[list].safeParse(after, { reportInput: true });
   const faults = result.success ? [] : schemaFaults(result.error.issues, after, [list, id]);
   if (after.id !== id) faults.push({ place: placeOf([list, id]), message: faultText.badText(after.id) });
   return faults;

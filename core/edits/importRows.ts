@@ -1,4 +1,4 @@
-// Brings in rows of a file: new ones are added, those with a known id are replaced. One edit, one undo.
+// Imports rows of a file: new ones are added, those with a known id are replaced. One edit, one undo.
 import * as z from "zod";
 import { FILE_LIMITS } from "../plan/limits.ts";
 import { findRow, rowsOf } from "../plan/rows.ts";
@@ -21,7 +21,7 @@ const schema = z.strictObject({
 export const importRows: EditKind<z.infer<typeof schema>> & { schema: typeof schema } = {
   schema,
   changes: (plan, { rows }) => ({ changes: rows.map(({ list, row }) => broughtIn(plan, list, row as unknown as Row)) }),
-  words: (_, { source, rows }) => `bring in ${rows.length === 1 ? "a row" : `${rows.length} rows`} of ${source}`,
+  words: (_, { source, rows }) => `import ${rows.length === 1 ? "a row" : `${rows.length} rows`} from ${source}`,
 };
 
 function broughtIn(plan: Plan, list: ListName, row: Row): Change {

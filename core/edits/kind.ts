@@ -3,7 +3,7 @@ import type * as z from "zod";
 import { listWords } from "../plan/check.ts";
 import { faultText } from "../plan/faults.ts";
 import { findRow, rowById, rowsOf } from "../plan/rows.ts";
-import type { ListName, Plan, Row } from "../plan/schema.ts";
+import type { ChangedList, ListName, Plan, Row } from "../plan/schema.ts";
 import { type Change, changeOf } from "./change.ts";
 
 export type Made = { changes: Change[] } | { fault: string };
@@ -18,7 +18,7 @@ export interface EditKind<E> {
 }
 
 /** What may be set of a row: every key but its id, null to take it away. */
-export type Settable<L extends ListName> = { [K in Exclude<keyof Row<L>, "id">]?: Row<L>[K] | null };
+export type Settable<L extends ChangedList> = { [K in Exclude<keyof Row<L>, "id">]?: Row<L>[K] | null };
 
 /** Adds a row before the row with the id `next`, or at the end. */
 export function addedRow<L extends ListName>(plan: Plan, list: L, row: Row<L>, next: string | null): Made {
@@ -27,8 +27,8 @@ export function addedRow<L extends ListName>(plan: Plan, list: L, row: Row<L>, n
 }
 
 /** Sets keys of a row; a key set to null is taken away. */
-export function changedRow<L extends ListName>(plan: Plan, list: L, id: string, set: Settable<L>): Made {
-  const before = findRow(rowsOf(plan, list), id);
+export function changedRow<L extends ChangedList>(plan: Plan, list: L, id: string, set: Settable<L>): Made {
+  const before = findRow<{ id: string }>(rowsOf(plan, list), id) as Row<L> | undefined;
   if (!before) return { fault: faultText.gone(listWords[list]) };
   const kept = Object.entries({ ...before, ...set }).filter(([, value]) => value !== null && value !== undefined);
   return { changes: [changeOf(list, { id, before, after: Object.fromEntries(kept) as unknown as Row<L> })] };

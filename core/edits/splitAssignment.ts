@@ -19,6 +19,8 @@ const schema = z.strictObject({
   personId: z.string().nullable(),
   /** Role of the side that is left open. */
   roleId: z.string().optional(),
+  /** Calendar days by which typed periods have moved with their task since they were typed. */
+  shiftDays: z.int().min(-100_000).max(100_000).optional(),
   /** Of work stated as a total, how much of it goes along. */
   hours: hours.optional(),
 });
@@ -35,7 +37,7 @@ export const splitAssignment: EditKind<Split> & { schema: typeof schema } = {
     const roleId = edit.roleId ?? assignment.roleId;
     const total = assignment.hours;
     if (total !== undefined && (edit.hours === undefined || edit.hours > total)) return { fault: faultText.splitHours(total) };
-    const [kept, given] = edit.gives === "later" ? sidesOf(assignment, edit.date) : sidesOf(assignment, edit.date).reverse();
+    const [kept, given] = edit.gives === "later" ? sidesOf(assignment, edit) : sidesOf(assignment, edit).reverse();
     const { personId: _, teamId: __, ...rest } = { ...assignment, ...given };
     const added = {
       ...rest,
@@ -56,14 +58,15 @@ export const splitAssignment: EditKind<Split> & { schema: typeof schema } = {
 };
 
 /** What the two sides state of their dates: before `date`, and from it on. Typed buckets go to the side they begin on. */
-function sidesOf({ custom, to, from }: Assignment, date: string): Pick<Assignment, "from" | "to" | "custom">[] {
+function sidesOf({ custom, to, from }: Assignment, { date, shiftDays = 0 }: Split): Pick<Assignment, "from" | "to" | "custom">[] {
   const before = formatDay(parseDay(date) - 1);
   if (!custom)
     return [
       { from, to: before },
       { from: date, to },
     ];
-  return [{ custom: custom.filter((bucket) => bucket.from < date) }, { custom: custom.filter((bucket) => bucket.from >= date) }];
+  const asTyped = formatDay(parseDay(date) - shiftDays);
+  return [{ custom: custom.filter((bucket) => bucket.from < asTyped) }, { custom: custom.filter((bucket) => bucket.from >= asTyped) }];
 }
 
 const round = (value: number) => Math.round(value * 100) / 100;

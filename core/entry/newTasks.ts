@@ -23,21 +23,33 @@ export function tasksFromLines(
   const assignments: Assignment[] = [];
   const links: Link[] = [];
   const above: string[] = [];
+  const ids = lines.map(() => newId("task"));
   lines.forEach(({ line, depth }, at) => {
-    const id = newId("task");
+    const id = ids[at];
     above[depth] = id;
     const parent = depth === 0 ? parentId : (above[depth - 1] ?? parentId);
     const isSummary = (lines[at + 1]?.depth ?? 0) > depth;
     tasks.push(taskOf(line, id, projectId, parent, isSummary));
     if (!isSummary) assignments.push(...assignmentsOf(line, id, newId));
-    for (const from of line.afterIds) links.push({ id: newId("link"), from, to: id, kind: "FS" });
+    for (const { from, ...how } of line.follows)
+      links.push({ id: newId("link"), from: "id" in from ? from.id : ids[from.line], to: id, ...how });
   });
   return { kind: "addTasks", tasks, next, assignments, links };
 }
 
 function taskOf(line: TaskLine, id: string, projectId: string, parentId: string | null, isSummary: boolean): Task {
-  const { name, hours, days, start, finish, roleId } = line;
-  const base: Task = { id, projectId, ...(parentId !== null && { parentId }), name, ...(roleId !== undefined && { roleId }) };
+  const { name, hours, days, start, finish, deadline, roleId, parts } = line;
+  // What is not understood is kept where somebody reads it.
+  const notes = parts.flatMap(({ text, meaning }) => (meaning === "unknown" ? [text] : [])).join(", ");
+  const base: Task = {
+    id,
+    projectId,
+    ...(parentId !== null && { parentId }),
+    name,
+    ...(roleId !== undefined && { roleId }),
+    ...(deadline !== undefined && { deadline }),
+    ...(notes !== "" && { notes }),
+  };
   if (isSummary) return base;
   if (start !== undefined) return { ...base, sizing: "dates", start, finish, ...effortOf(line) };
   // Hours and people without a duration: it lasts as long as they need.
@@ -50,11 +62,15 @@ function effortOf({ hours, personIds, teamId }: TaskLine): Partial<Task> {
   return hours !== undefined && personIds.length === 0 && teamId === undefined ? { effortHours: hours } : {};
 }
 
-function assignmentsOf({ hours, personIds, teamId, roleId }: TaskLine, taskId: string, newId: (stem: string) => string): Assignment[] {
+function assignmentsOf(
+  { hours, percent = 100, personIds, teamId, roleId }: TaskLine,
+  taskId: string,
+  newId: (stem: string) => string,
+): Assignment[] {
   const role = roleId === undefined ? {} : { roleId };
   if (personIds.length === 0)
     return teamId === undefined || hours === undefined ? [] : [{ id: newId("work"), taskId, teamId, ...role, hours }];
-  if (hours === undefined) return personIds.map((personId) => ({ id: newId("work"), taskId, personId, percent: 100 }));
+  if (hours === undefined) return personIds.map((personId) => ({ id: newId("work"), taskId, personId, percent }));
   // Shared evenly to the hundredth of an hour, the first taking what does not divide.
   const each = Math.floor((hours * 100) / personIds.length) / 100;
   return personIds.map((personId, at) => ({

@@ -32,12 +32,12 @@ const hundredths = (value: number): number => Math.round(value * 100) / 100;
 export function restate(model: Model, assignmentId: string, way: Way): Restated | null {
   const row = rowById(model.plan.assignments).get(assignmentId);
   if (row === undefined) return null;
-  const asked = model.placements.asked[row];
+  // A share of the time of somebody who works more than their task's calendar comes to more than it asks for.
+  const asked = Math.max(model.placements.asked[row], model.placements.placed[row]);
   if (way === "hours") return measured(model, assignmentId, { ...cleared, hours: hundredths(asked / 60) });
   if (way === "custom") {
-    const { customFrom } = model.plan.assignments[row];
     const dates = model.schedule.of(model.work.task[row]);
-    const from = customFrom === undefined || !dates ? {} : { customFrom: formatDay(dates.start.day) };
+    const from = !dates ? {} : { customFrom: formatDay(dates.start.day) };
     const weeks = placedWeeks(model, row);
     const last = weeks.at(-1);
     if (!last) return null;

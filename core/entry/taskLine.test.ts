@@ -5,7 +5,7 @@ import { applyEdit } from "../edits/edit.ts";
 import { buildModel } from "../model.ts";
 import { isCalendarDate } from "../plan/schema.ts";
 import { tasksFromLines } from "./newTasks.ts";
-import { type LineNames, readIndentedList, readTaskLine } from "./taskLine.ts";
+import { type LineNames, readIndentedList, readTaskLine, readTaskLines } from "./taskLine.ts";
 
 const plan = fernhollow();
 const names: LineNames = {
@@ -15,6 +15,7 @@ const names: LineNames = {
   tasks: plan.tasks.filter(({ projectId }) => projectId === "tidepool"),
   readDate: (text) => (isCalendarDate(text) ? text : null),
 };
+const place = { projectId: "tidepool", parentId: null, next: null };
 let made = 0;
 const newId = (stem: string) => `${stem}-t${++made}`;
 const meanings = (line: string) => readTaskLine(line, names).parts.map(({ meaning }) => meaning);
@@ -26,17 +27,58 @@ test("a line's parts are taken for what they look like", () => {
     days: 5,
     roleId: "fabricator",
     personIds: ["mara"],
-    afterIds: ["tidepool-order"],
+    follows: [{ from: { id: "tidepool-order" }, kind: "FS" }],
   });
   expect(meanings("Crates, 7.5 hours, workshop, 2027-03-01 – 2027-03-05")).toEqual(["name", "hours", "team", "dates"]);
   expect(readTaskLine("Opening, milestone", names)).toMatchObject({ name: "Opening", days: 0 });
 });
 
-test("what is not understood, or means two, stays in the name", () => {
-  expect(readTaskLine("Paint, red, and varnish, 5 h", names)).toMatchObject({ name: "Paint, red, and varnish", hours: 5 });
-  expect(readTaskLine("Talk, m", names).name).toBe("Talk, m");
-  expect(readTaskLine("Walk, 2027-03-05 – 2027-03-01", names).name).toBe("Walk, 2027-03-05 – 2027-03-01");
+test("what is not understood, or means two, is told and never part of the name; a name in quotes has its commas", () => {
+  expect(readTaskLine('"Paint, red, and varnish", 5 h', names)).toMatchObject({ name: "Paint, red, and varnish", hours: 5 });
+  expect(readTaskLine("Paint, red, 5 h", names)).toMatchObject({ name: "Paint", hours: 5 });
+  expect(meanings("Paint, red, 5 h")).toEqual(["name", "unknown", "hours"]);
+  expect(meanings("Talk, m")).toEqual(["name", "unknown"]);
+  expect(meanings("Walk, 2027-03-05 – 2027-03-01")).toEqual(["name", "unknown"]);
+  expect(meanings("Walk, after nothing of that name")).toEqual(["name", "unknown"]);
+  const [task] = tasksFromLines([{ line: readTaskLine("Paint, red, m", names), depth: 0 }], place, newId).tasks;
+  expect(task).toMatchObject({ name: "Paint", notes: "red, m" });
   expect(readTaskLine("", names)).toMatchObject({ name: "", parts: [] });
+});
+
+test("numbers have a point or a comma, with or without a space; tabs stand between parts too", () => {
+  expect(readTaskLine("Cut, 1,5 h, 2,5d", names)).toMatchObject({ name: "Cut", hours: 1.5, days: 2.5 });
+  expect(readTaskLine("Cut\t16,5h\tMara\t30 %", names)).toMatchObject({ hours: 16.5, personIds: ["mara"], percent: 30 });
+  expect(readTaskLine("Room 12,5 d", names)).toMatchObject({ name: "Room 12", days: 5 });
+  expect(readTaskLine("Cut, deadline 2027-03-12", names).deadline).toBe("2027-03-12");
+  expect(readTaskLine("Cut, 2027-03-01 - 2027-03-05", names)).toMatchObject({ start: "2027-03-01", finish: "2027-03-05" });
+});
+
+test("what a line follows is called by name, by its number, or as the one above; with a lag, and other than from end to start", () => {
+  const follows = (line: string) => readTaskLine(line, names, "tidepool-order").follows;
+  const third = names.tasks[2].id;
+  expect(follows("Cut, after 3")).toEqual([{ from: { id: third }, kind: "FS" }]);
+  expect(follows("Cut, after above + 2,5 d")).toEqual([{ from: { id: "tidepool-order" }, kind: "FS", lagDays: 2.5 }]);
+  expect(follows("Cut, with Order materials − 1 d, finishes with 3 + 4 cd")).toEqual([
+    { from: { id: "tidepool-order" }, kind: "SS", lagDays: -1 },
+    { from: { id: third }, kind: "FF", lagDays: 4, elapsed: true },
+  ]);
+});
+
+test("lines of a list follow one another by name and by what stands above, whatever their order", () => {
+  const lines = readTaskLines(["Frame, 8 h, after Paint", "Paint, 4 h, after Order materials", "Hang, 2 h, after the one above"], names);
+  expect(lines.map(({ follows }) => follows.map(({ from }) => from))).toEqual([[{ line: 1 }], [{ id: "tidepool-order" }], [{ line: 1 }]]);
+  const edit = tasksFromLines(
+    lines.map((line) => ({ line, depth: 0 })),
+    place,
+    newId,
+  );
+  const [frame, paint, hang] = edit.tasks.map(({ id }) => id);
+  expect(edit.links.map(({ from, to }) => [from, to])).toEqual([
+    [paint, frame],
+    ["tidepool-order", paint],
+    [paint, hang],
+  ]);
+  expect(applyEdit(plan, edit).faults).toEqual([]);
 });
 
 test("a pasted list becomes a tree, whatever it is indented with", () => {

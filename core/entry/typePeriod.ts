@@ -1,8 +1,8 @@
 // Hours of a period typed over: the weeks of an assignment become stated one by one. Its total stays: what is taken out of
 // a period goes to those still to come, stays open on the task, or is dropped.
 import { type Day, formatDay, parseDay } from "../calendar/day.ts";
-import { periodSettingsOf, todayOf } from "../calendar/horizon.ts";
-import { periodsIn, type Range } from "../calendar/periods.ts";
+import { todayOf } from "../calendar/horizon.ts";
+import type { Range } from "../calendar/periods.ts";
 import type { Edit, SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
@@ -11,8 +11,7 @@ import { findRow, membersOf } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
 import { workMinutes } from "../plan/units.ts";
 import { type BarChange, type BarFault, placeOf } from "./moveBar.ts";
-
-type Bucket = NonNullable<Assignment["custom"]>[number];
+import { type Bucket, bucketHours, statedBy, weeksIn } from "./typedBuckets.ts";
 
 /** Where hours go that are taken out of a period. */
 export type Rest = "later" | "open" | "dropped";
@@ -27,7 +26,7 @@ export interface TypedPeriod {
   edits: Partial<Record<Rest, Edit>>;
 }
 
-/** Types over the hours of a period. The weeks become stated one by one.
+/** Types over the hours of a period. The weeks become stated one by one, and what the assignment asked for stays its total.
  * @param newId The id of an opening for what is left open. */
 export function typePeriod(
   model: Model,
@@ -38,19 +37,17 @@ export function typePeriod(
 ): TypedPeriod | { fault: BarFault } {
   const place = placeOf(model, assignmentId);
   if ("fault" in place) return place;
-  const { row, assignment, task } = place;
-  const { start: firsts, length } = model.placements;
+  const { row } = place;
+  const { start: firsts, length, asked } = model.placements;
   const all = { start: firsts[row], stop: firsts[row] + length[row] };
+  const placed = placedIn(model.placements, row, 10_000, all.start, all.stop);
   const typed: Bucket = { from: formatDay(period.start), to: formatDay(period.stop - 1), hours };
   const before = weeksIn(model, row, { start: all.start, stop: Math.min(all.stop, period.start) });
   const after = weeksIn(model, row, { start: Math.max(all.start, period.stop), stop: all.stop });
-  const minutes = Math.max(0, placedIn(model.placements, row, 10_000, period.start, period.stop) - workMinutes(hours));
-  const customFrom = assignment.customFrom === undefined ? null : formatDay(task.start);
-  const editOf = (custom: readonly Bucket[]): SingleEdit => ({
-    kind: "changeAssignment",
-    id: assignmentId,
-    set: { custom: [...custom], customFrom, hours: null, percent: null, hoursPerDay: null, hoursPerWeek: null, shape: null },
-  });
+  // What had no day before is part of the total too.
+  const outside = placed - placedIn(model.placements, row, 10_000, period.start, period.stop);
+  const minutes = Math.max(0, Math.max(asked[row], placed) - outside - workMinutes(hours));
+  const editOf = (custom: readonly Bucket[]) => statedBy(place, custom);
   const own = hours > 0 ? [typed] : [];
   const plain = editOf([...before, ...own, ...after]);
   if (minutes === 0) return { range: period, minutes, usual: "dropped", edits: { dropped: plain } };
@@ -88,7 +85,7 @@ function spread(lists: readonly Bucket[][], isToCome: (week: Bucket) => boolean,
   const shares = Int32Array.from(lists.flat(), (week) => (isToCome(week) ? workMinutes(week.hours) : 0));
   splitByWeight(minutes, shares, 0, shares.length);
   let at = 0;
-  return lists.map((weeks) => weeks.map((week) => ({ ...week, hours: hoursOf(workMinutes(week.hours) + shares[at++]) })));
+  return lists.map((weeks) => weeks.map((week) => ({ ...week, hours: bucketHours(workMinutes(week.hours) + shares[at++]) })));
 }
 
 /** The change with what is taken out left open on the task, and with it dropped. Where the task's effort asks for more than
@@ -109,23 +106,12 @@ function restEdits(
   );
   const effort = workMinutes(task.effortHours ?? 0);
   if (effort >= given) {
-    const less: SingleEdit = { kind: "changeTask", id: taskId, set: { effortHours: hoursOf(effort - minutes) } };
+    const less: SingleEdit = { kind: "changeTask", id: taskId, set: { effortHours: bucketHours(effort - minutes) } };
     return { open: change, dropped: { kind: "together", words: "type hours and drop the rest", edits: [change, less] } };
   }
   const role = roleId ?? task.roleId ?? findRow(plan.people, personId)?.roleIds[0];
   if (role === undefined) return { dropped: change };
-  const opening: Assignment = { id: newId, taskId, roleId: role, hours: hoursOf(minutes), ...(firmness && { firmness }) };
+  const opening: Assignment = { id: newId, taskId, roleId: role, hours: bucketHours(minutes), ...(firmness && { firmness }) };
   const edits: SingleEdit[] = [change, { kind: "addAssignment", assignment: opening }];
   return { open: { kind: "together", words: "type hours and leave the rest open", edits }, dropped: change };
-}
-
-const hoursOf = (minutes: number): number => Math.round((minutes / 60) * 10_000) / 10_000;
-
-/** The weeks of a range in which work is placed, as the plan's settings begin them. */
-function weeksIn(model: Model, row: number, range: Range): Bucket[] {
-  const weeks = range.stop > range.start ? periodsIn(range, "week", periodSettingsOf(model.plan)) : [];
-  return weeks.flatMap(({ start, stop }) => {
-    const minutes = placedIn(model.placements, row, 10_000, start, stop);
-    return minutes > 0 ? [{ from: formatDay(start), to: formatDay(stop - 1), hours: hoursOf(minutes) }] : [];
-  });
 }

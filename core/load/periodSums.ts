@@ -5,6 +5,7 @@ import type { Placed } from "../placing/placed.ts";
 import { addPlaced, placedIn } from "../placing/placements.ts";
 import type { Plan } from "../plan/schema.ts";
 import { shareHundredths } from "../plan/units.ts";
+import { usualSettings } from "../plan/usualSettings.ts";
 import type { LoadBook } from "./loadBook.ts";
 
 /** Minutes by period of one subject; index is the period. */
@@ -33,7 +34,7 @@ export interface LevelBand {
 }
 
 export function levelBandOf({ settings }: Plan): LevelBand {
-  const { low, high } = settings.levelBand ?? { low: 0.85, high: 1 };
+  const { low, high } = settings.levelBand ?? usualSettings.levelBand;
   return { low: shareHundredths(low), high: shareHundredths(high) };
 }
 

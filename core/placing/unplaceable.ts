@@ -2,6 +2,7 @@
 import { type Day, formatDay, parseDay } from "../calendar/day.ts";
 import { firstRoleOf } from "../plan/names.ts";
 import type { Assignment, Person, Plan, Task } from "../plan/schema.ts";
+import { customShift } from "./place.ts";
 import type { Placed } from "./placed.ts";
 import { windowOf } from "./window.ts";
 
@@ -23,7 +24,7 @@ export interface Unplaceable {
   /** The day that decides: the first day employed or the last, the last day away. */
   day: Day | null;
   /** Where it can be split, and which side has to go to somebody else. */
-  split: { date: string; gives: "earlier" | "later"; roleId: string | null; hours: number | null } | null;
+  split: { date: string; gives: "earlier" | "later"; roleId: string | null; hours: number | null; shiftDays: number } | null;
   /** What would move the task to days on which the person works; null where its dates cannot be moved so. */
   move: { from: string; set: Partial<Pick<Task, "notBefore" | "start" | "finish">> } | null;
 }
@@ -42,8 +43,10 @@ export function unplaceablesOf(model: Placed, shares: Int32Array, person?: numbe
 
 /** One assignment's hours that could not be placed. */
 export function unplaceableOf(model: Placed, row: number): Unplaceable {
-  const { plan, work, placements } = model;
+  const { plan, work, placements, schedule } = model;
   const assignment = plan.assignments[row];
+  const dates = schedule.of(work.task[row]);
+  const shiftDays = dates ? customShift(assignment, dates) : 0;
   const task = plan.tasks[work.task[row]];
   const person = plan.people[work.person[row]];
   const project = plan.projects[work.project[row]];
@@ -61,7 +64,7 @@ export function unplaceableOf(model: Placed, row: number): Unplaceable {
     asked: placements.asked[row],
     reason,
     day,
-    split: day === null || !window ? null : splitOf(plan, assignment, task, reason, day, window, placements.unplaced[row]),
+    split: day === null || !window ? null : splitOf(plan, assignment, task, reason, day, window, placements.unplaced[row], shiftDays),
     move: day === null || !window ? null : moveOf(task, reason, day, window),
   };
 }
@@ -100,6 +103,7 @@ function splitOf(
   day: Day,
   { first, last }: Days,
   unplaced: number,
+  shiftDays: number,
 ): Unplaceable["split"] {
   if (task.sizing === "effort") return null;
   const person = plan.people.find(({ id }) => id === assignment.personId);
@@ -108,7 +112,7 @@ function splitOf(
   const at = reason === "notYet" ? day : day + 1;
   // Outside the window one side would be empty: that is giving it away, not splitting it.
   if (at <= first || at > last || reason === "away") return null;
-  return { date: formatDay(at), gives: reason === "notYet" ? "earlier" : "later", roleId, hours };
+  return { date: formatDay(at), gives: reason === "notYet" ? "earlier" : "later", roleId, hours, shiftDays };
 }
 
 function moveOf(task: Task, reason: UnplaceableReason, day: Day, { first }: Days): Unplaceable["move"] {

@@ -8,6 +8,7 @@ import type {
   Acceptance,
   Assignment,
   Calendar,
+  ChangedList,
   Comment,
   Expense,
   Link,
@@ -51,11 +52,15 @@ export function faultsBetweenRows(plan: Plan, isMalformed: (list: string, at?: n
 }
 
 /** The faults of single rows as they stand in `plan`: what an edit has touched, without reading the rest. */
-export function checkRows(plan: Plan, touched: readonly { list: ListName; id: string }[]): Fault[] {
+export function checkRows(plan: Plan, touched: readonly { list: ChangedList; id: string }[]): Fault[] {
   const faults: Fault[] = [];
   const summaries = summaryIds(plan);
   for (const { list, id } of touched) {
-    const row = findRow(rowsOf(plan, list), id);
+    if (list === "settings") {
+      checkSettings(plan, faults);
+      continue;
+    }
+    const row = findRow<Row>(rowsOf(plan, list), id);
     if (row) checkRow(plan, list, row, [list, rowById(plan[list]).get(id) as number], summaries, faults);
   }
   if (touched.some(({ list }) => list === "tasks" || list === "teams")) checkParents(plan, faults);
@@ -133,7 +138,8 @@ const rowChecks: { [L in ListName]: (row: Row<L>, scene: Scene) => void } = {
 };
 
 /** What one row of a list is called in a sentence. */
-export const listWords: Record<ListName, string> = {
+export const listWords: Record<ChangedList, string> = {
+  settings: "settings",
   calendars: "calendar",
   roles: "role",
   skills: "skill",

@@ -64,6 +64,10 @@ export const faultText = {
   gone: (what: string) =>
     `This ${what} is no longer in the plan. It may have been deleted meanwhile; the screen shows the plan as it is now.`,
   templateExists: (name: string) => `There is already a template called "${name}"; give this one another name.`,
+  nameTaken: (what: string, name: string) => `There is already a ${what} called "${name.trim()}"; choose another name, or merge the two.`,
+  nameHeld: (name: string, count: number) =>
+    `"${name}" is used in ${count === 1 ? "one place" : `${count} places`}. Merge it into another one, or take it off there first.`,
+  mergedWithItself: (what: string) => `Choose another ${what} to merge this one into.`,
   exists: (what: string, id: string) => `There is already a ${what} with the id "${id}".`,
   changedMeanwhile: (what: string) =>
     `This ${what} was changed by somebody else meanwhile. The screen now shows their version; make your change again if it still applies.`,

@@ -1,6 +1,6 @@
 // Names for pickers: what there is to choose from.
 import { findRow } from "./rows.ts";
-import type { Person, Plan } from "./schema.ts";
+import type { Person, Plan, RateTable } from "./schema.ts";
 
 export interface Named {
   id: string;
@@ -16,6 +16,7 @@ export interface Names {
   teams: (Named & { handle: string })[];
   clients: Named[];
   materials: Named[];
+  rateTables: (Named & { kind: RateTable["kind"] })[];
   templates: Named[];
   /** Where people work, and what kinds of projects there are. */
   places: string[];
@@ -34,6 +35,7 @@ export function namesOf(plan: Plan): Names {
     teams: plan.teams.map(({ id, name, handle }) => ({ id, name, handle })),
     clients: named(plan.clients),
     materials: named(plan.materials),
+    rateTables: plan.rateTables.map(({ id, name, kind }) => ({ id, name, kind })),
     templates: named(plan.templates),
     places: [...new Set(plan.people.flatMap(({ location }) => location ?? []))].sort(),
     categories: [...new Set(plan.projects.flatMap(({ category }) => category ?? []))].sort(),

@@ -1,6 +1,6 @@
 // From ids to row numbers, and from a row to the rows that belong to it.
 
-import type { ListName, Plan, Row } from "./schema.ts";
+import { type ChangedList, type Plan, type Row, SETTINGS_ID, type Settings } from "./schema.ts";
 
 const rowMaps = new WeakMap<readonly { id: string }[], Map<string, number>>();
 
@@ -28,9 +28,17 @@ export function findRow<T extends { id: string }>(list: readonly T[], id: string
   return row === undefined ? undefined : list[row];
 }
 
-/** The rows of a list, whichever it is. */
-export function rowsOf<L extends ListName>(plan: Plan, list: L): readonly Row<L>[] {
-  return plan[list] as readonly Row<L>[];
+const settingsRows = new WeakMap<Settings, readonly Row<"settings">[]>();
+
+/** The rows of a list, whichever it is; of the settings their one row. */
+export function rowsOf<L extends ChangedList>(plan: Plan, list: L): readonly Row<L>[] {
+  if (list !== "settings") return plan[list as Exclude<ChangedList, "settings">] as readonly { id: string }[] as readonly Row<L>[];
+  let rows = settingsRows.get(plan.settings);
+  if (!rows) {
+    rows = [{ ...plan.settings, id: SETTINGS_ID }];
+    settingsRows.set(plan.settings, rows);
+  }
+  return rows as readonly { id: string }[] as readonly Row<L>[];
 }
 
 /** Members grouped by owner: those of `owner` are `members[first[owner] … first[owner + 1])`, in row order. */

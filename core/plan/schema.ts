@@ -308,6 +308,12 @@ export const rowSchemas = {
   requests: request,
 } as const;
 
+/** The id under which the settings are changed like a row. */
+export const SETTINGS_ID = "plan";
+
+/** What an edit can change: rows of the lists, and the settings as the one row of theirs. */
+export const changedSchemas = { ...rowSchemas, settings: settings.extend({ id: z.literal(SETTINGS_ID) }) } as const;
+
 const rowList = <S extends z.ZodType>(row: S) => z.array(row).max(MOST_ROWS_OF_LIST);
 
 /** A whole plan file, version 1. Cross references are checked apart, by `checkPlan`. */
@@ -358,4 +364,8 @@ export type WorkRequest = z.infer<typeof request>;
 
 /** A list of the plan whose rows have an id. */
 export type ListName = keyof typeof rowSchemas;
-export type Row<L extends ListName = ListName> = Plan[L][number];
+
+/** A list of the plan, or its settings. */
+export type ChangedList = keyof typeof changedSchemas;
+export type Row<L extends ChangedList = ListName> = L extends ListName ? Plan[L][number] : SettingsRow;
+type SettingsRow = z.infer<typeof changedSchemas.settings>;

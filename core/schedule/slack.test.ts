@@ -76,7 +76,7 @@ test("why names every bound, the deciding one first, and what would decide witho
   expect(why?.bounds.filter(({ isDeciding }) => isDeciding)).toHaveLength(1);
   expect(why?.bounds.at(-1)?.kind).toBe("projectStart");
   const without = after({ kind: "deleteLink", id: why?.bounds[0].link?.id as string });
-  expect(without.schedule.of(rowOf(without, "tidepool-cases"))?.start.day).toBe(why?.without?.start);
+  expect(without.schedule.of(rowOf(without, "tidepool-cases"))?.start.day).toBe(why?.without);
   const pinned = whyOf(model, "tidepool-rockpools");
   expect(pinned?.bounds[0]).toMatchObject({ kind: "pinned", isDeciding: true });
   const staggered = whyOf(after({ kind: "changeTask", id: "tidepool-cases", set: { staggerDays: 2 } }), "tidepool-cases");
@@ -155,4 +155,16 @@ test("every way a drop offers puts the task on the day, and says what it leaves 
   }
   expect(dropOf(model, "tidepool-scenic", model.schedule.of(rowOf(model, "tidepool-scenic"))?.start.day as number)).toBeNull();
   expect(dropOf(model, "tidepool-fabrication", parseDay("2027-03-03"))).toBeNull();
+});
+
+test("always: what a start would be without what decides it is what comes of taking that away", () => {
+  for (const { id } of model.plan.tasks.slice(0, 80)) {
+    const why = whyOf(model, id);
+    const [first] = why?.bounds ?? [];
+    if (!why || !first?.link || why.without === null) continue;
+    const without = after({ kind: "deleteLink", id: first.link.id });
+    expect(without.schedule.of(rowOf(without, id))?.start.day, id).toBe(why.without);
+    expect(why.without, id).toBeLessThanOrEqual(why.start);
+    if (first.link.lagDays > 0) expect(why.withoutLag, id).not.toBeNull();
+  }
 });

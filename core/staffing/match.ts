@@ -87,8 +87,9 @@ function fitOf(person: Person, { skills = [] }: Task): number {
   return roundedQuotient(levels * 10_000, 5 * skills.length);
 }
 
-/** A role in any place of the person's list is enough; an opening without a role asks for the skills alone. */
-function missingOf({ roles }: Plan, person: Person, { skills = [] }: Task, role: number): string[] {
+/** What a person lacks for a task, as `role:ID` and `skill:ID`. A role in any place of the person's list is enough; work without
+ * a role asks for the skills alone. @param role Row of the role; −1 for none. */
+export function missingOf({ roles }: Plan, person: Person, { skills = [] }: Task, role: number): string[] {
   const lacks = skills.filter(({ skillId, level }) => levelOf(person, skillId) < level).map(({ skillId }) => `skill:${skillId}`);
   return role >= 0 && !person.roleIds.includes(roles[role].id) ? [`role:${roles[role].id}`, ...lacks] : lacks;
 }

@@ -98,10 +98,13 @@ function editsOf(model: Model, problem: Problem, { option, minutes }: Gift, idSt
   if (given >= total - needs.length) return fillOpening(model, { openingId: id, shares: [{ personId }], isPencilled: false, idStem });
   const hours = Math.floor(given / 0.6) / 100;
   const edits = fillOpening(model, { openingId: id, shares: [{ personId, hours }], isPencilled: false, idStem });
-  const task = model.plan.tasks[model.work.task[openingRow(model, id)]];
-  if (!edits || task.sizing === "effort") return edits;
+  const row = model.work.task[openingRow(model, id)];
+  const dates = model.schedule.of(row);
+  if (!edits || !dates || model.plan.tasks[row].sizing === "effort") return edits;
+  // Typed weeks follow their task from where it begins now.
+  const customFrom = formatDay(dates.start.day);
   return edits.map((edit) =>
-    edit.kind === "addAssignment" ? { ...edit, assignment: byWeeks(edit.assignment, problem, opening, minutes) } : edit,
+    edit.kind === "addAssignment" ? { ...edit, assignment: { ...byWeeks(edit.assignment, problem, opening, minutes), customFrom } } : edit,
   );
 }
 

@@ -2,7 +2,7 @@
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Assignment, rowSchemas } from "../plan/schema.ts";
-import { dateCell, namedCell, numberCell, numberText, type Read, wordCell } from "./cells.ts";
+import { dateCell, namedCell, namedOrMade, numberCell, numberText, type Read, wordCell } from "./cells.ts";
 import { personOf } from "./findPerson.ts";
 import { taskOf } from "./findTask.ts";
 import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
@@ -61,7 +61,7 @@ function takeAssignment(record: TableRecord, draft: Draft, options: ReadOptions,
   const task = take(taskOf(record.task ?? "", draft));
   const person = filled("person") === null ? undefined : take(personOf(record, draft, options));
   const team = filled("team") === null ? undefined : take(namedCell(record.team as string, draft.all("teams"), "team"));
-  const role = filled("role") === null ? undefined : take(namedCell(record.role as string, draft.all("roles"), "role"));
+  const role = filled("role") === null ? undefined : take(namedOrMade(record.role as string, "roles", draft, options));
   const about = `${task?.name ?? record.task ?? "?"} · ${person?.name ?? team?.name ?? role?.name ?? "?"}`;
   const stated: Partial<Assignment> = {};
   for (const key of statements) if (filled(key) !== null) stated[key] = take(numberCell(record[key] as string));

@@ -1,7 +1,7 @@
 // Reading single cells: dates, numbers and words as people write them, names that a plan knows.
 import { nearestWord } from "../plan/nearestWord.ts";
 import { isCalendarDate } from "../plan/schema.ts";
-import type { Cell, DateOrder } from "./table.ts";
+import type { Cell, DateOrder, Draft, ReadOptions } from "./table.ts";
 
 /** A cell that was read, or the reason why it could not be. */
 export type Read<T> = { value: T } | { reason: string };
@@ -74,6 +74,24 @@ export function namedCell<T extends { id: string; name: string }>(cell: Cell, li
           list.map(({ name }) => name),
         );
   return { reason: `There is no ${what} "${text}".${near === null ? "" : ` Did you mean "${near}"?`}` };
+}
+
+/** The row of a list of names that a cell names; one that is not there yet is made where that is asked for. */
+export function namedOrMade(
+  cell: Cell,
+  list: "roles" | "skills",
+  draft: Draft,
+  { makesNames, idStem }: ReadOptions,
+): Read<{ id: string; name: string }> {
+  const what = list === "roles" ? "role" : "skill";
+  const found = namedCell(cell, draft.all(list), what);
+  const name = cell.trim();
+  if ("value" in found || !makesNames || name === "" || name.length > 300) return found;
+  // Two of one name are told apart by their ids, which only who wrote them can do.
+  if (draft.all(list).some((own) => plainText(own.name) === plainText(name))) return found;
+  const made = { id: `${idStem}-${what}-${draft.all(list).length}`, name };
+  draft.put(list, made);
+  return { value: made };
 }
 
 /** Small letters and digits alone, accents taken off: how headers and words are compared. */

@@ -4,8 +4,9 @@ import { plainText } from "./cells.ts";
 import type { TableColumn } from "./table.ts";
 
 /** For each column of a table the position of its header in the file, or null. A header serves one column at most;
- * exact names come before aliases, aliases before names that are nearly the same. */
-export function matchHeaders(columns: readonly TableColumn[], header: readonly string[]): (number | null)[] {
+ * exact names come before aliases, aliases before names that are nearly the same.
+ * @param takesNear False to leave those out: they take long to look for. */
+export function matchHeaders(columns: readonly TableColumn[], header: readonly string[], takesNear = true): (number | null)[] {
   const said = header.map(plainText);
   const taken = new Set<number>();
   const matched: (number | null)[] = columns.map(() => null);
@@ -19,12 +20,35 @@ export function matchHeaders(columns: readonly TableColumn[], header: readonly s
     });
   pass(({ name, key }, text) => text === plainText(name) || text === plainText(key));
   pass(({ aliases }, text) => aliases.includes(text));
-  pass(({ name, aliases }, text) => text.length > 4 && nearestWord(text, [plainText(name), ...aliases]) !== null);
+  if (takesNear) pass(({ name, aliases }, text) => text.length > 4 && nearestWord(text, [plainText(name), ...aliases]) !== null);
   return matched;
 }
 
+/** As many rows may stand above the header: titles, dates, blank lines. */
+const MOST_ABOVE = 20;
+
+/** The position of the row that looks most like a header of one of some tables; the first row where none does. */
+export function findHeader(tables: readonly (readonly TableColumn[])[], rows: readonly (readonly string[])[]): number {
+  let best = { at: 0, fit: 0 };
+  for (let at = 0; at < Math.min(rows.length, MOST_ABOVE); at++)
+    for (const columns of tables) {
+      const fit = fitOf(columns, rows[at], false) / columns.length;
+      if (fit > best.fit) best = { at, fit };
+    }
+  return best.at;
+}
+
+/** Words with which a row begins that adds up those above it. */
+const sumWords = new Set(["total", "totals", "sum", "grandtotal", "summe", "gesamt", "soma", "somme", "suma", "kokku", "totale", "totaux"]);
+
+/** True of a row that adds up others rather than saying something of its own. */
+export function isSumRow(cells: readonly string[]): boolean {
+  const first = cells.find((cell) => cell.trim() !== "");
+  return first !== undefined && sumWords.has(plainText(first));
+}
+
 /** How well a header fits a table: columns found, less needed ones that are missing counted heavily. */
-export function fitOf(columns: readonly TableColumn[], header: readonly string[]): number {
-  const matched = matchHeaders(columns, header);
+export function fitOf(columns: readonly TableColumn[], header: readonly string[], takesNear = true): number {
+  const matched = matchHeaders(columns, header, takesNear);
   return columns.reduce((sum, { isNeeded }, at) => sum + (matched[at] === null ? (isNeeded ? -3 : 0) : 1), 0);
 }

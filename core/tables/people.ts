@@ -2,7 +2,7 @@
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Person, rowSchemas } from "../plan/schema.ts";
-import { dateCell, namedCell, type Read, textCell, wordCell } from "./cells.ts";
+import { dateCell, namedCell, namedOrMade, type Read, textCell, wordCell } from "./cells.ts";
 import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
 
 export const peopleTable: TableKind = {
@@ -115,7 +115,7 @@ function takePerson(record: TableRecord, draft: Draft, options: ReadOptions, lin
   text("location");
   date("employedFrom");
   date("employedTo");
-  if (record.roles?.trim()) set.roleIds = rolesOf(record.roles, draft, reasons);
+  if (record.roles?.trim()) set.roleIds = rolesOf(record.roles, draft, options, reasons);
   if (record.calendar?.trim()) set.calendarId = take(namedCell(record.calendar, draft.all("calendars"), "calendar"))?.id;
   if (record.kind?.trim()) set.kind = take(wordCell(record.kind, kindWords));
   if (reasons.length > 0) return refused(about, ...reasons);
@@ -156,15 +156,14 @@ function knownPerson(record: TableRecord, draft: Draft): Read<Person | undefined
   return { value: called[0] };
 }
 
-function rolesOf(cell: string, draft: Draft, reasons: string[]): string[] {
-  const roles = draft.all("roles");
+function rolesOf(cell: string, draft: Draft, options: ReadOptions, reasons: string[]): string[] {
   return [
     ...new Set(
       cell
         .split(/[;,|/]/)
         .filter((part) => part.trim() !== "")
         .flatMap((part) => {
-          const role = namedCell(part, roles, "role");
+          const role = namedOrMade(part, "roles", draft, options);
           if ("value" in role) return [role.value.id];
           reasons.push(role.reason);
           return [];

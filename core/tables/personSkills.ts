@@ -1,6 +1,6 @@
 // The table of skills: a row a person and a skill, with the level.
 import { findRow } from "../plan/rows.ts";
-import { namedCell, numberCell } from "./cells.ts";
+import { namedOrMade, numberCell } from "./cells.ts";
 import { personColumn, personOf } from "./findPerson.ts";
 import { type Draft, type ReadOptions, type RowOutcome, refused, type TableKind, type TableRecord } from "./table.ts";
 
@@ -30,7 +30,7 @@ function takeSkill(record: TableRecord, draft: Draft, options: ReadOptions): Row
   const person = personOf(record, draft, options);
   if ("reason" in person) return refused(record.person?.trim() || "?", person.reason);
   const about = person.value.name;
-  const skill = namedCell(record.skill ?? "", draft.all("skills"), "skill");
+  const skill = namedOrMade(record.skill ?? "", "skills", draft, options);
   const level = numberCell(record.level ?? "");
   if ("reason" in skill || "reason" in level)
     return refused(about, ...[skill, level].flatMap((read) => ("reason" in read ? [read.reason] : [])));

@@ -4,7 +4,7 @@ import { rowById } from "../plan/rows.ts";
 import type { ListName, Person, Plan, Row } from "../plan/schema.ts";
 import { assignmentsTable } from "./assignments.ts";
 import { plainText } from "./cells.ts";
-import { fitOf, matchHeaders } from "./headers.ts";
+import { findHeader, fitOf, isSumRow, matchHeaders } from "./headers.ts";
 import { holidaysTable } from "./holidays.ts";
 import { linksTable } from "./links.ts";
 import { patternsTable } from "./patterns.ts";
@@ -31,12 +31,25 @@ export function guessTable(header: readonly string[]): TableName {
   return fits.reduce((best, own) => (own.fit > best.fit ? own : best)).name;
 }
 
+/** The row of a file that its columns are named in: of the table it is taken as, or of any. */
+export function headerOf(rows: readonly (readonly string[])[], table?: TableName): number {
+  const kinds = table === undefined ? Object.values(tableKinds) : [tableKinds[table]];
+  return findHeader(
+    kinds.map(({ columns }) => columns),
+    rows,
+  );
+}
+
 export interface PreviewQuery {
   table: TableName;
   /** Name of the file, for the trail. */
   source: string;
-  /** The rows of the file, its header first. */
+  /** The rows of the file. */
   rows: readonly (readonly Cell[])[];
+  /** Position of the row that names the columns; found where it is left out. What stands above it is passed over. */
+  header?: number;
+  /** Lines that are taken or left out whatever they look like. */
+  takes?: Readonly<Record<number, boolean>>;
   /** For each column of the table the position of its cell in a row; found by the header where it is left out. */
   mapping?: readonly (number | null)[];
   options: ReadOptions;
@@ -44,33 +57,43 @@ export interface PreviewQuery {
 
 /** One row of the file with what it comes to. */
 export type PreviewRow = RowOutcome & {
-  /** Number of the row in the file; the header is 1. */
+  /** Number of the row in the file, from 1 on. */
   line: number;
 };
 
 export interface Preview {
+  /** Position of the row that names the columns. */
+  header: number;
   mapping: (number | null)[];
   /** Why no row can be read: columns that are missing. */
   faults: string[];
   rows: PreviewRow[];
   counts: Record<RowOutcome["outcome"], number>;
+  /** What would be made because rows name it, such as a role. */
+  makes: string[];
   /** What writes the rows that are not refused; null where nothing would change. */
   edit: Extract<Edit, { kind: "importRows" }> | null;
 }
 
 /** Reads every row against the plan and against the rows before it. Rows without any text are passed over. */
-export function previewTable(plan: Plan, { table, source, rows, mapping, options }: PreviewQuery): Preview {
+export function previewTable(plan: Plan, query: PreviewQuery): Preview {
+  const { table, source, rows, mapping, takes = {}, options } = query;
   const kind = tableKinds[table];
-  const columns = mapping ? [...mapping] : matchHeaders(kind.columns, rows[0] ?? []);
-  const counts: Preview["counts"] = { adds: 0, changes: 0, leaves: 0, refuses: 0 };
+  const header = query.header ?? headerOf(rows, table);
+  const columns = mapping ? [...mapping] : matchHeaders(kind.columns, rows[header] ?? []);
+  const counts: Preview["counts"] = { adds: 0, changes: 0, leaves: 0, refuses: 0, leftOut: 0 };
   const faults = missingColumns(kind, columns, options);
-  if (faults.length > 0) return { mapping: columns, faults, rows: [], counts, edit: null };
+  if (faults.length > 0) return { header, mapping: columns, faults, rows: [], counts, makes: [], edit: null };
   const draft = new PlanDraft(plan);
   const seen = new Map<string, number>();
   const idAt = kind.columns[0].key === "id" ? columns[0] : null;
   const outcomes = rows.flatMap((cells, at): PreviewRow[] => {
-    if (at === 0 || cells.every((cell) => cell.trim() === "")) return [];
+    if (at <= header || cells.every((cell) => cell.trim() === "")) return [];
     const line = at + 1;
+    if (!(takes[line] ?? !isSumRow(cells))) {
+      counts.leftOut++;
+      return [{ outcome: "leftOut", about: cells.find((cell) => cell.trim() !== "") ?? "", says: [], line }];
+    }
     const id = idAt === null ? "" : (cells[idAt] ?? "").trim();
     const earlier = id === "" ? undefined : seen.get(id);
     if (id !== "" && earlier === undefined) seen.set(id, line);
@@ -83,10 +106,12 @@ export function previewTable(plan: Plan, { table, source, rows, mapping, options
   });
   const changed = draft.changed();
   return {
+    header,
     mapping: columns,
     faults,
     rows: outcomes,
     counts,
+    makes: draft.made(),
     edit: changed.length > 0 ? { kind: "importRows", source, rows: changed } : null,
   };
 }
@@ -158,6 +183,13 @@ class PlanDraft implements Draft {
     else all.push(row);
     put.set(row.id, row);
     if (list === "people") this.#index(row as Person);
+  }
+
+  /** What rows have named and the plan did not have, as "role Rigger". */
+  made(): string[] {
+    return (["roles", "skills"] as const).flatMap((list) =>
+      [...(this.#put.get(list)?.values() ?? [])].map((row) => `${list === "roles" ? "role" : "skill"} ${(row as Row<"roles">).name}`),
+    );
   }
 
   changed(): Extract<Edit, { kind: "importRows" }>["rows"] {

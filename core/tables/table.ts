@@ -26,6 +26,8 @@ export interface ReadOptions {
   dateOrder: DateOrder;
   /** Begins the ids of what is added; unique to one import. */
   idStem: string;
+  /** Roles and skills that rows name and the plan does not have are made. */
+  makesNames?: boolean;
   /** Id of the person or calendar all rows are about, where no column says so. */
   subjectId?: string;
 }
@@ -44,7 +46,7 @@ export interface Draft {
 
 /** What a row comes to: what it is about, what it changes; or why it is refused. */
 export type RowOutcome =
-  | { outcome: "adds" | "changes" | "leaves"; about: string; says: string[] }
+  | { outcome: "adds" | "changes" | "leaves" | "leftOut"; about: string; says: string[] }
   | { outcome: "refuses"; about: string; reasons: string[] };
 
 /** One kind of table. */

@@ -2,7 +2,7 @@
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { rowSchemas, type Task } from "../plan/schema.ts";
-import { dateCell, namedCell, numberCell, numberText, type Read, textCell, wordCell } from "./cells.ts";
+import { dateCell, namedOrMade, numberCell, numberText, type Read, textCell, wordCell } from "./cells.ts";
 import { projectOf, taskOf } from "./findTask.ts";
 import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
 
@@ -73,7 +73,7 @@ function takeTask(record: TableRecord, draft: Draft, options: ReadOptions, line:
   for (const key of ["durationDays", "effortHours", "percentComplete"] as const) cell(key, numberCell);
   cell("sizing", (text) => wordCell(text, sizingWords));
   if (record.role !== undefined)
-    set.roleId = record.role.trim() === "" ? undefined : take(namedCell(record.role, draft.all("roles"), "role"))?.id;
+    set.roleId = record.role.trim() === "" ? undefined : take(namedOrMade(record.role, "roles", draft, options))?.id;
   if (record.parent !== undefined)
     set.parentId = record.parent.trim() === "" ? undefined : take(taskOf(record.parent, draft, project?.id))?.id;
   if (set.name === "") reasons.push("The task has no name.");

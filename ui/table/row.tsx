@@ -6,7 +6,8 @@ import { Checkbox } from "../checkbox.tsx";
 import { CellEditor, type EditStep } from "./cellEditor.tsx";
 import type { TableColumn } from "./column.ts";
 import type { RowLine } from "./lines.ts";
-import { type Editing, type Place, placeId } from "./useTableKeys.ts";
+import { type Place, placeId } from "./place.ts";
+import type { Editing } from "./useTableKeys.ts";
 
 export interface RowProps<R> {
   name: string;
@@ -18,6 +19,9 @@ export interface RowProps<R> {
   isTree: boolean;
   isGrid: boolean;
   isSelected: boolean;
+  /** Columns of a marked block, by position; −1 for none. */
+  markedFrom: number;
+  markedTo: number;
   rowName: string;
   tickText: string;
   isTicked: boolean | null;
@@ -51,8 +55,8 @@ function PlainRow<R>(props: RowProps<R>) {
           <Checkbox label={props.tickText} checked={isTicked} onChange={(on, event) => props.onTick(id, on, event.shiftKey)} />
         </td>
       )}
-      {columns.map((column) => (
-        <Cell key={column.id} {...props} column={column} />
+      {columns.map((column, position) => (
+        <Cell key={column.id} {...props} column={column} isMarked={position >= props.markedFrom && position <= props.markedTo} />
       ))}
     </tr>
   );
@@ -72,7 +76,8 @@ function Cell<R>({
   editing,
   onFold,
   onDone,
-}: RowProps<R> & { column: TableColumn<R> }) {
+  isMarked,
+}: RowProps<R> & { column: TableColumn<R>; isMarked: boolean }) {
   const { row } = line;
   const Tag = column.isRowHead ? "th" : "td";
   const says = column.cellSays?.(row);
@@ -86,6 +91,7 @@ function Cell<R>({
       data-figure={column.isFigure}
       data-sticky={column.isSticky}
       data-bare={column.isBare}
+      data-marked={isMarked || undefined}
       tabIndex={canFocus ? (active?.column === column.id ? 0 : -1) : undefined}
       aria-label={says}
       title={says ?? column.cellTitle?.(row)}

@@ -8,10 +8,11 @@ import { columnsThatFit, leastWidth, type TableColumn, tracksOf } from "./column
 import { FootRow } from "./footRow.tsx";
 import { HeadRow } from "./headRow.tsx";
 import { type Line, type RowLine, useLines } from "./lines.ts";
+import { isControl, type Place, placeAt } from "./place.ts";
 import { Row, SectionRow } from "./row.tsx";
 import type { TableProps } from "./tableProps.ts";
 import { useSort } from "./useSort.ts";
-import { type Editing, isControl, type Place, placeAt, useTableKeys } from "./useTableKeys.ts";
+import { type Editing, useTableKeys } from "./useTableKeys.ts";
 import { useWidths } from "./useWidths.ts";
 
 const ROW_HEIGHT = 36;
@@ -59,6 +60,10 @@ export function TableFrame<R>(props: TableProps<R>) {
         {...(ticks && { "aria-multiselectable": true })}
         onKeyDown={isGrid ? keys.press : undefined}
         onFocus={isGrid ? keys.focus : undefined}
+        onPaste={props.blocks && keys.blocks.paste}
+        onPointerDown={props.blocks && keys.blocks.point}
+        onPointerOver={props.blocks && keys.blocks.point}
+        data-blocks={props.blocks !== undefined}
         onClick={isGrid ? press : undefined}
         onDoubleClick={keys.hasCells ? press : undefined}
         className="rows-whole"
@@ -74,6 +79,7 @@ export function TableFrame<R>(props: TableProps<R>) {
               isGrid={isGrid}
               columns={columns}
               keys={keys}
+              marked={keys.blocks.markedOf(lines[index].key)}
               props={props}
               {...shared}
             />
@@ -147,6 +153,7 @@ function useSelectedInSight<R>(selectedId: string | null | undefined, lines: rea
 }
 
 interface LineRowProps<R> extends RowActions<R> {
+  marked: readonly [from: number, to: number];
   line: Line<R>;
   at: number;
   top: number;
@@ -156,7 +163,7 @@ interface LineRowProps<R> extends RowActions<R> {
   props: TableProps<R>;
 }
 
-function LineRow<R>({ line, at, top, isGrid, columns, keys, props, ...actions }: LineRowProps<R>) {
+function LineRow<R>({ line, at, top, isGrid, columns, keys, marked, props, ...actions }: LineRowProps<R>) {
   if (line.kind === "section") return <SectionRow title={line.title} says={line.says} top={top} height={SECTION_HEIGHT} at={at} />;
   const own = (place: Place | null) => (place?.key === line.key ? place : null);
   return (
@@ -172,6 +179,8 @@ function LineRow<R>({ line, at, top, isGrid, columns, keys, props, ...actions }:
       isTree={props.parentOf !== undefined}
       isGrid={isGrid}
       isSelected={line.id === props.selectedId}
+      markedFrom={marked[0]}
+      markedTo={marked[1]}
       tickText={props.ticks?.says?.(props.nameOf(line.row)) ?? `Tick ${props.nameOf(line.row)}`}
       isTicked={props.ticks ? props.ticks.ticked.has(line.id) : null}
       look={props.rowLook?.(line.row)}

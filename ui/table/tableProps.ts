@@ -1,5 +1,6 @@
 // What a table is given by a view, with or without levels.
 import type { KeyboardEvent, ReactNode } from "react";
+import type { BlockActions } from "./blocks.ts";
 import type { TableColumn } from "./column.ts";
 import type { Section } from "./lines.ts";
 
@@ -28,6 +29,8 @@ export interface TableProps<R> {
   /** Opens what the arrow keys walk to, where opening costs nothing. */
   followsKeys?: boolean;
   ticks?: Ticks;
+  /** Cells can be marked as a block, copied, pasted, cleared and filled. */
+  blocks?: BlockActions<R>;
   /** Keys of the view itself, looked at first; true where one was meant. */
   onKey?: (event: KeyboardEvent, row: R) => boolean;
   /** Stands where no row is left. */

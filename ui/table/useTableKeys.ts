@@ -7,20 +7,12 @@ import type { EditStep } from "./cellEditor.tsx";
 import type { TableColumn } from "./column.ts";
 import { cellText, copiedText } from "./copied.ts";
 import type { Line, RowLine } from "./lines.ts";
+import { isControl, type Place, placeAt, placeId } from "./place.ts";
 import type { TableProps } from "./tableProps.ts";
-
-/** A row, or a cell of it; the column is null where the focus is on the row itself. */
-export interface Place {
-  key: string;
-  column: string | null;
-}
+import { useBlocks } from "./useBlocks.ts";
 
 export interface Editing extends Place {
   first: string | null;
-}
-
-export function placeId(table: string, { key, column }: Place): string {
-  return column === null ? `${table}-${key}` : `${table}-${key}-${column}`;
 }
 
 interface KeyOptions<R> {
@@ -35,17 +27,19 @@ export function useTableKeys<R>({ props, columns, lines, reveal }: KeyOptions<R>
   const [editing, setEditing] = useState<Editing | null>(null);
   const hasCells = columns.some(({ edit, onKey }) => edit || onKey);
   const rows = lines.filter((line): line is RowLine<R> => line.kind === "row");
-  const goTo = (line: RowLine<R> | undefined, column: string | null) => {
+  const blocks = useBlocks({ props, columns, rows, active, setActive });
+  const goTo = (line: RowLine<R> | undefined, column: string | null, isMarking = false) => {
     if (!line) return;
     const place = { key: line.key, column };
+    blocks.move(isMarking);
     reveal(lines.indexOf(line));
     setActive(place);
     focusSoon(placeId(props.name, place));
   };
   const rowBeside = (line: RowLine<R>, by: number) => rows[Math.max(0, Math.min(rows.length - 1, rows.indexOf(line) + by))];
-  const stepCell = (line: RowLine<R>, column: string | null, by: number) => {
+  const stepCell = (line: RowLine<R>, column: string | null, by: number, isMarking = false) => {
     const at = columns.findIndex(({ id }) => id === column) + by;
-    goTo(line, at < 0 ? null : columns[Math.min(at, columns.length - 1)].id);
+    goTo(line, at < 0 ? null : columns[Math.min(at, columns.length - 1)].id, isMarking);
   };
   const begin = (line: RowLine<R>, column: TableColumn<R> | undefined, first: string | null): boolean => {
     if (!column?.edit?.(line.row)) return false;
@@ -61,14 +55,18 @@ export function useTableKeys<R>({ props, columns, lines, reveal }: KeyOptions<R>
   const walk = (event: KeyboardEvent, line: RowLine<R>, place: Place): boolean => {
     const { key } = event;
     const vertical = steps[key];
-    if (vertical !== undefined) {
+    const isMarking = event.shiftKey && props.blocks !== undefined && place.column !== null;
+    const edge = props.blocks && place.column !== null ? edgeColumn(columns, key) : undefined;
+    if (edge !== undefined) goTo(line, edge, isMarking);
+    else if (vertical !== undefined) {
       const next = rowBeside(line, vertical);
       if (event.shiftKey) props.ticks?.onTick([line.id, next.id], true);
-      goTo(next, place.column);
+      goTo(next, place.column, isMarking);
       if (props.followsKeys && next !== line) props.onOpen?.(next.row);
     } else if (place.column === null && line.isFolded !== null && key === (line.isFolded ? "ArrowRight" : "ArrowLeft"))
       props.onFold?.(line.id);
-    else if (hasCells && (key === "ArrowRight" || key === "ArrowLeft")) stepCell(line, place.column, key === "ArrowRight" ? 1 : -1);
+    else if (hasCells && (key === "ArrowRight" || key === "ArrowLeft"))
+      stepCell(line, place.column, key === "ArrowRight" ? 1 : -1, isMarking);
     else if (key === "ArrowLeft" && line.depth > 0) goTo(parentOf(rows, line), null);
     else return false;
     return true;
@@ -80,24 +78,17 @@ export function useTableKeys<R>({ props, columns, lines, reveal }: KeyOptions<R>
     const column = columns.find(({ id }) => id === place.column);
     const isPlain = !event.ctrlKey && !event.metaKey && !event.altKey;
     if (props.onKey?.(event, line.row)) event.preventDefault();
+    else if (blocks.press(event)) event.preventDefault();
     else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "c" && !event.shiftKey)
       copy(props, columns, rows, line, column);
     else if (!isPlain) return;
-    else if (walk(event, line, place) || takeKey(event, line, column)) event.preventDefault();
-  };
-  const takeKey = ({ key }: KeyboardEvent, line: RowLine<R>, column: TableColumn<R> | undefined): boolean => {
-    if (column?.onKey?.(line.row, key)) return true;
-    if (key === "Enter" || key === "F2") {
-      if (!begin(line, column, null)) props.onOpen?.(line.row);
-    } else if (key === " ") props.onOpen?.(line.row);
-    else if (key.toLowerCase() === "x" && props.ticks) props.ticks.onTick([line.id], !props.ticks.ticked.has(line.id));
-    else return (key.length === 1 || key === "Delete") && begin(line, column, key === "Delete" ? "" : key);
-    return true;
+    else if (walk(event, line, place) || takeKey(event.key, props, line, column, begin)) event.preventDefault();
   };
   return {
     hasCells,
     active: active && rows.some(({ key }) => key === active.key) ? active : rows[0] ? { key: rows[0].key, column: null } : null,
     editing,
+    blocks,
     begin,
     done,
     press,
@@ -108,6 +99,29 @@ export function useTableKeys<R>({ props, columns, lines, reveal }: KeyOptions<R>
   };
 }
 
+/** The first or the last column that can be typed in, where Home or End asks for it. */
+function edgeColumn<R>(columns: readonly TableColumn<R>[], key: string): string | undefined {
+  const typed = columns.filter(({ edit }) => edit);
+  return key === "Home" ? typed[0]?.id : key === "End" ? typed[typed.length - 1]?.id : undefined;
+}
+
+/** A key that the cell, or else the row, answers to; true where one did. */
+function takeKey<R>(
+  key: string,
+  { ticks, onOpen }: TableProps<R>,
+  line: RowLine<R>,
+  column: TableColumn<R> | undefined,
+  begin: (line: RowLine<R>, column: TableColumn<R> | undefined, first: string | null) => boolean,
+): boolean {
+  if (column?.onKey?.(line.row, key)) return true;
+  if (key === "Enter" || key === "F2") {
+    if (!begin(line, column, null)) onOpen?.(line.row);
+  } else if (key === " ") onOpen?.(line.row);
+  else if (key.toLowerCase() === "x" && ticks) ticks.onTick([line.id], !ticks.ticked.has(line.id));
+  else return (key.length === 1 || key === "Delete") && begin(line, column, key === "Delete" ? "" : key);
+  return true;
+}
+
 const steps: Record<string, number | undefined> = {
   ArrowDown: 1,
   ArrowUp: -1,
@@ -116,18 +130,6 @@ const steps: Record<string, number | undefined> = {
   Home: Number.NEGATIVE_INFINITY,
   End: Number.POSITIVE_INFINITY,
 };
-
-/** Where something lies in the table: its row, and its cell. */
-export function placeAt(target: EventTarget): Place | null {
-  if (!(target instanceof HTMLElement)) return null;
-  const key = target.closest("tr")?.dataset.key;
-  return key === undefined ? null : { key, column: target.closest<HTMLElement>("td,th")?.dataset.column ?? null };
-}
-
-/** True within something that answers to a press by itself. */
-export function isControl(target: EventTarget, controls: string): boolean {
-  return target instanceof HTMLElement && target.closest(controls) !== null;
-}
 
 function parentOf<R>(rows: readonly RowLine<R>[], line: RowLine<R>): RowLine<R> | undefined {
   return rows.slice(0, rows.indexOf(line)).findLast(({ depth }) => depth < line.depth);

@@ -71,6 +71,6 @@ test("the table for files has a row for each of the board's, with numbers that a
 
 test("an address that states nothing is the usual view", () => {
   const none = { role: "", skill: "", team: "", location: "", project: "", category: "", client: "", stage: "" };
-  const params: ViewParams = { rows: "role", sort: "plan", show: "room", pencilled: true, pipeline: "none", ...none };
+  const params: ViewParams = { rows: "role", sort: "plan", show: "room", only: "all" as const, pencilled: true, pipeline: "none", ...none };
   expect(boardViewOf(params)).toEqual(usualView);
 });

@@ -1,6 +1,6 @@
 // What the address says of how the board is looked at; read by the page on the server and by the screen.
 import { parseAsBoolean, parseAsString, parseAsStringLiteral } from "nuqs/server";
-import { type BoardView, boardRowKinds, boardSorts } from "../../core/board/view.ts";
+import { type BoardView, boardOnly, boardRowKinds, boardSorts } from "../../core/board/view.ts";
 
 export const measures = ["room", "load", "share", "capacity", "fte", "tasks"] as const;
 export type Measure = (typeof measures)[number];
@@ -13,6 +13,7 @@ export const viewParams = {
   show: parseAsStringLiteral(measures).withDefault("room"),
   pencilled: parseAsBoolean.withDefault(true),
   pipeline: parseAsStringLiteral(["none", "weighted", "full"] as const).withDefault("none"),
+  only: parseAsStringLiteral(boardOnly).withDefault("all"),
   role: text,
   skill: text,
   team: text,
@@ -33,6 +34,7 @@ export function boardViewOf({
   sort,
   pencilled,
   pipeline,
+  only,
   role,
   skill,
   team,
@@ -42,5 +44,11 @@ export function boardViewOf({
   client,
   stage,
 }: ViewParams): BoardView {
-  return { rows, sort, counting: { pencilled, pipeline }, filters: { role, skill, team, location, project, category, client, stage } };
+  return {
+    rows,
+    sort,
+    only,
+    counting: { pencilled, pipeline },
+    filters: { role, skill, team, location, project, category, client, stage },
+  };
 }

@@ -45,7 +45,11 @@ function sceneOf(seed: number): Scene {
 }
 
 function boardOfRows({ model, asked, counting }: Scene, rows: BoardRowKind, filters: Partial<BoardFilters> = {}): Board {
-  return boardOf(model, { ...asked, open: [], view: { rows, counting, sort: "plan", filters: { ...noBoardFilters, ...filters } } });
+  return boardOf(model, {
+    ...asked,
+    open: [],
+    view: { rows, counting, only: "all", sort: "plan", filters: { ...noBoardFilters, ...filters } },
+  });
 }
 
 const figuresOf = (board: Board, at: number) => {

@@ -3,7 +3,7 @@
 import { Bookmark, Download, ListFilter, X } from "lucide-react";
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
-import type { BoardRowKind, BoardSort } from "../../core/board/view.ts";
+import type { BoardOnly, BoardRowKind, BoardSort } from "../../core/board/view.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
 import { Button, IconButton } from "../../ui/button.tsx";
@@ -14,8 +14,10 @@ import { newId } from "../../ui/newId.ts";
 import { namedOptions, none, wordOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { pageText, printPage } from "../../ui/savePage.tsx";
+import { SignLegend } from "../../ui/signLegend.tsx";
 import { useFrame, useNames, usePlanFacts } from "../frame/facts.ts";
 import { filterKeys, type Measure, type ViewParams } from "./balanceParams.ts";
+import { boardSigns } from "./boardSigns.tsx";
 import type { useBalance } from "./useBalance.ts";
 
 type Hook = ReturnType<typeof useBalance>;
@@ -39,6 +41,7 @@ const measureOptions: Record<Measure, string> = {
   tasks: "Tasks",
 };
 const grainOptions: Record<Grain, string> = { day: "By day", week: "By week", month: "By month", quarter: "By quarter", year: "By year" };
+const onlyOptions: Record<BoardOnly, string> = { all: "Everybody", over: "Only those over", room: "Only those with room" };
 const sortOptions: Record<BoardSort, string> = { plan: "As in the plan", name: "By name", worst: "Worst first", room: "Most room first" };
 
 export function BoardTools({ balance }: { balance: Hook }) {
@@ -63,13 +66,18 @@ export function BoardTools({ balance }: { balance: Hook }) {
       <FilterMenu params={params} setParams={setParams} />
       <ViewMenu balance={balance} />
       <OutMenu balance={balance} />
+      <SignLegend signs={boardSigns} />
     </>
   );
 }
 
 function FilterMenu({ params, setParams }: { params: ViewParams; setParams: (set: Partial<ViewParams>) => void }) {
   const { roles, skills, teams, projects, clients, places, categories } = useNames();
-  const count = filterKeys.filter((key) => params[key] !== "").length + Number(!params.pencilled) + Number(params.pipeline !== "none");
+  const count =
+    filterKeys.filter((key) => params[key] !== "").length +
+    Number(!params.pencilled) +
+    Number(params.pipeline !== "none") +
+    Number(params.only !== "all");
   const choice = (key: (typeof filterKeys)[number], label: string, list: readonly { id: string; name: string }[]) => (
     <Field label={label}>
       <Picker value={params[key]} onChange={(value) => setParams({ [key]: value })} options={[none("Any"), ...namedOptions(list)]} />
@@ -112,12 +120,17 @@ function FilterMenu({ params, setParams }: { params: ViewParams; setParams: (set
             />
           </Field>
         </div>
+        <Field label="Show">
+          <Choice value={params.only} onChange={(value) => setParams({ only: value })} options={wordOptions(onlyOptions)} />
+        </Field>
         <Field label="Order">
           <Choice value={params.sort} onChange={(value) => setParams({ sort: value })} options={wordOptions(sortOptions)} />
         </Field>
         <Button
           disabled={count === 0}
-          onClick={() => setParams({ ...Object.fromEntries(filterKeys.map((key) => [key, ""])), pencilled: true, pipeline: "none" })}
+          onClick={() =>
+            setParams({ ...Object.fromEntries(filterKeys.map((key) => [key, ""])), pencilled: true, pipeline: "none", only: "all" })
+          }
         >
           Show everybody
         </Button>

@@ -8,13 +8,14 @@ import { hourTenths } from "../../core/plan/units.ts";
 import { Button, buttonLook, TextButton } from "../../ui/button.tsx";
 import { DateField } from "../../ui/dateField.tsx";
 import { DATE_HINT, readDate, writeDate } from "../../ui/dateText.ts";
+import { DraftInput } from "../../ui/draftInput.tsx";
 import { Field, TextInput } from "../../ui/field.tsx";
 import { countText, hoursText, periodPhrase, weekdayText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
 import { newId } from "../../ui/newId.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
-import { readAmount, useDraft } from "../../ui/useDraft.ts";
+import { readAmount } from "../../ui/useDraft.ts";
 import { TakerList } from "../frame/takerList.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
 import type { useBalance } from "./useBalance.ts";
@@ -134,13 +135,6 @@ function Result({ explained: { range, load, over, room, overDays } }: Pick<CellP
 /** The hours of one assignment in the period, typed over; what is typed can be given back to the rule. */
 function PeriodHours({ bar, explained: { range }, balance }: { bar: Bar; explained: CellExplained; balance: Hook }) {
   const exact = bar.minutes / 60;
-  const { props } = useDraft({
-    value: exact,
-    // Shown like everywhere; whatever else is typed is another amount, to the minute.
-    write: (hours) => String(hours === exact ? hourTenths(bar.minutes) / 10 : hours),
-    read: (text) => readAmount(text, 0, 10_000),
-    onSave: (hours) => void balance.typeHours(bar.assignmentId, range, hours),
-  });
   return (
     <>
       {bar.isTyped && (
@@ -151,8 +145,13 @@ function PeriodHours({ bar, explained: { range }, balance }: { bar: Bar; explain
           typed
         </TextButton>
       )}
-      <TextInput
-        {...props}
+      <DraftInput
+        value={exact}
+        // Shown like everywhere; whatever else is typed is another amount, to the minute.
+        write={(hours) => String(hours === exact ? hourTenths(bar.minutes) / 10 : hours)}
+        read={(text) => readAmount(text, 0, 10_000)}
+        onSave={(hours) => void balance.typeHours(bar.assignmentId, range, hours)}
+        says="Hours from 0 to 10,000"
         aria-label={`${bar.taskName}, hours in the ${periodPhrase(range)}`}
         inputMode="decimal"
         width={58}

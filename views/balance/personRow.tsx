@@ -137,8 +137,8 @@ const PersonCell = memo(
           <span className={`absolute inset-0 block px-2 pt-[5px] ${state === "over" && !isLeft ? "bg-over-wash" : ""}`}>
             {peakOver > 0 && state !== "over" && <span className="sign-peak absolute top-[8px] left-[8px]" />}
             {isLeft && (
-              <span aria-hidden className="absolute top-[6px] left-[7px] text-[11.5px] text-ink-2">
-                accepted
+              <span aria-hidden className="sign-accepted absolute top-[6px] left-[7px]">
+                ✓
               </span>
             )}
             <span className={`block text-right leading-[18px] ${isLeft ? "text-ink-2" : tone(state)}`}>{figureText(measure, figures)}</span>

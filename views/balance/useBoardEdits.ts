@@ -9,21 +9,14 @@ import type { FinishMove } from "../../core/answers/impact.ts";
 import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
 import type { ReportRange } from "../../core/calendar/periods.ts";
 import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
-import type { BarChange, BarFault } from "../../core/entry/moveBar.ts";
+import type { BarChange } from "../../core/entry/moveBar.ts";
 import type { Rest, TypedPeriod } from "../../core/entry/typePeriod.ts";
 import type { Counting } from "../../core/load/counting.ts";
 import type { Fault } from "../../core/plan/faults.ts";
 import { newId } from "../../ui/newId.ts";
+import { barFaults } from "../frame/barFaults.ts";
 import { useFrame } from "../frame/facts.ts";
 import { tellRest } from "./restNotice.tsx";
-
-const barFaults: Record<BarFault, string> = {
-  fillsTask: "It fills its task from end to end. Move the task itself, in its project.",
-  notTyped: "Its hours follow from one figure already.",
-  gone: "This assignment is no longer in the plan.",
-  noDates: "Its task has no dates yet. Give it dates in its project.",
-  byEffort: "Its task lasts as long as its people need, so it has no dates or weeks of its own. Change who works on it, or pin the task.",
-};
 
 interface BoardEditOptions extends ReportRange {
   board: AnswerOf<"board">;
@@ -61,7 +54,7 @@ export function useBoardEdits({ board, range, grain, counting, onGiven }: BoardE
       const given = new Set(withPicked(assignmentId));
       const givers = Object.keys(board.bars).filter((id) => board.bars[id].some((bar) => given.has(bar.assignmentId)));
       const ids = [personId, ...givers.filter((id) => id !== personId)];
-      return session.preview(giveEdit(assignmentId, personId), "loads", { range, grain, ids, counting });
+      return session.preview(giveEdit(assignmentId, personId), "loads", { range, grain, ids, counting, takes: [...given] });
     },
     /** Finishes that would move after a drop: people decide how long effort-sized work lasts. */
     movesAfter: async (assignmentId: string, personId: string): Promise<FinishMove[]> =>

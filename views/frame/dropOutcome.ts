@@ -10,12 +10,15 @@ export interface DropOutcome {
 }
 
 /** @param loads The figures of that one person over the window, after the drop. */
-export function dropOutcome({ people, periods, capacity, load, state }: AnswerOf<"loads">): DropOutcome {
+export function dropOutcome({ people, periods, capacity, load, peakOver, state, missing }: AnswerOf<"loads">): DropOutcome {
   const over = periods.map((_, p) => (periodStates[state[p]] === "over" ? load[p] - capacity[p] : 0));
   const worst = over.indexOf(Math.max(...over));
   const sum = over.reduce((total, minutes) => total + minutes, 0);
   const name = people[0].name;
-  return sum === 0
-    ? { name, says: "has room for it", isOver: false }
-    : { name, says: `would be over by ${hoursText(sum)} h, most in the ${periodPhrase(periods[worst])}`, isOver: true };
+  const lacks = missing.length === 0 ? "" : `; lacks ${missing.join(" and ")}`;
+  if (sum > 0)
+    return { name, says: `would be over by ${hoursText(sum)} h, most in the ${periodPhrase(periods[worst])}${lacks}`, isOver: true };
+  // A week with room may hold a day without.
+  const days = periods.reduce((total, _, p) => total + peakOver[p], 0);
+  return { name, says: `has room for it${days > 0 ? `; single days over by ${hoursText(days)} h` : ""}${lacks}`, isOver: false };
 }

@@ -8,6 +8,7 @@ import { PlanProvider } from "../../client/session.tsx";
 import { newId } from "../../ui/newId.ts";
 import { TodayContext } from "../../ui/today.ts";
 import { FrameContext, type FrameInitial, usePlanFacts } from "./facts.ts";
+import { FirstSteps } from "./firstSteps.tsx";
 import { Header } from "./header.tsx";
 import { markHeard } from "./heard.ts";
 import { MovedNotice } from "./movedNotice.tsx";
@@ -39,13 +40,14 @@ export function Frame({ initial, children }: { initial: FrameInitial; children: 
       <FrameContext value={initial}>
         <PlanProvider onNotice={showNotice}>
           <PlanToday>
-            <div className="relative grid h-full grid-cols-[132px_minmax(0,1fr)] grid-rows-[68px_minmax(0,1fr)]">
+            <div className="relative grid h-full grid-cols-[132px_auto_minmax(0,1fr)] grid-rows-[68px_minmax(0,1fr)]">
               <a href="#screen" className="skip-link">
                 Skip to the screen
               </a>
               <Suspense>
                 <Header />
                 <Rail />
+                <FirstSteps />
                 {children}
               </Suspense>
             </div>

@@ -32,7 +32,7 @@ export function Header() {
     <header
       data-ready={state ? "yes" : "no"}
       data-saving={isSaving ? "yes" : "no"}
-      className="col-span-2 grid grid-cols-[132px_minmax(0,1fr)_auto] line-below bg-sheet"
+      className="col-span-3 grid grid-cols-[132px_minmax(0,1fr)_auto] line-below bg-sheet"
     >
       <Link href={linkTo("/balance")} className="brand">
         <span>Mindful</span>

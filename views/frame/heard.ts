@@ -1,11 +1,11 @@
 "use client";
 // Rows that others have just changed are marked for a moment, where they stand on the screen.
 import { toast } from "sonner";
-import type { ListName } from "../../core/plan/schema.ts";
+import type { ChangedList } from "../../core/plan/schema.ts";
 import { isUnderWay } from "./underWay.ts";
 
 /** What rows of a list are called in tables. */
-const names: Partial<Record<ListName, string>> = {
+const names: Partial<Record<ChangedList, string>> = {
   tasks: "task",
   people: "person",
   projects: "project",
@@ -14,10 +14,10 @@ const names: Partial<Record<ListName, string>> = {
 };
 const MARKED_MS = 4_000;
 
-const rowOf = (list: ListName, id: string) => (names[list] ? document.querySelector(`[data-${names[list]}="${CSS.escape(id)}"]`) : null);
+const rowOf = (list: ChangedList, id: string) => (names[list] ? document.querySelector(`[data-${names[list]}="${CSS.escape(id)}"]`) : null);
 
 /** Marks them once the screen has drawn what they changed; one that is being edited here is told at once. */
-export function markHeard(rows: readonly { list: ListName; id: string }[]): void {
+export function markHeard(rows: readonly { list: ChangedList; id: string }[]): void {
   if (rows.some(({ list, id }) => isUnderWay(list, id, rowOf(list, id))))
     toast.warning("Somebody has just changed what you are editing. Look at it again before you save.", {
       id: "under way",

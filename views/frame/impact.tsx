@@ -45,7 +45,7 @@ export function ImpactView({ impact, title = "What this does" }: { impact: Impac
     impact.relieved + impact.placedAgain === 0;
   return (
     <SheetSection title={title}>
-      {isNothing && <p className="text-ink-2">No capacity, load or date changes.</p>}
+      {isNothing && <p className="text-ink-2">Nobody goes over; no capacity and no date changes.</p>}
       {impact.people > 0 && (
         <SumLine figure={`${signed(change)} h`} isTotal>
           Capacity of {countText(impact.people, "person", "people")}
@@ -59,7 +59,7 @@ export function ImpactView({ impact, title = "What this does" }: { impact: Impac
         }))}
         more="weeks"
       />
-      {impact.placedAgain > 0 && <SumLine figure={`${hoursText(impact.placedAgain)} h`}>No longer without a place</SumLine>}
+      {impact.placedAgain > 0 && <SumLine figure={`${hoursText(impact.placedAgain)} h`}>Hours nobody could work, placed now</SumLine>}
       {impact.relieved > 0 && <SumLine figure={`${hoursText(impact.relieved)} h`}>No longer over</SumLine>}
       <Group title={impact.over.length > 0 ? "Goes over, by week" : null}>
         <Lines
@@ -72,7 +72,7 @@ export function ImpactView({ impact, title = "What this does" }: { impact: Impac
           more="weeks over"
         />
       </Group>
-      <Group title={impact.unplaced.length > 0 ? "Hours that lose their place" : null}>
+      <Group title={impact.unplaced.length > 0 ? "Hours that nobody can work then" : null}>
         <Lines
           lines={impact.unplaced.map(({ assignmentId, taskName, who, minutes }) => ({
             key: assignmentId,

@@ -7,9 +7,8 @@ import type { Edit } from "../../core/edits/edit.ts";
 import type { OvertakenCell, OvertakenRow } from "../../core/edits/overtaken.ts";
 import { listWords } from "../../core/plan/check.ts";
 import { Button } from "../../ui/button.tsx";
-import { writeDate } from "../../ui/dateText.ts";
 import { countText } from "../../ui/format.ts";
-import { useNames } from "./facts.ts";
+import { fieldText, useValueText } from "./valueText.ts";
 
 const MOST_ROWS = 6;
 
@@ -95,28 +94,4 @@ function Cell({ cell: { field, saw, yours, now }, verb }: { cell: OvertakenCell;
       {nameOf(saw)}
     </span>
   );
-}
-
-/** "durationDays" as "duration days"; of a rate "person mara 2027-01-01: rate" names whom it is about. */
-function fieldText(field: string, nameOf: (value: unknown) => string): string {
-  const [subject, own] = field.split(": ");
-  const words = (own ?? subject)
-    .replace(/Id$/, "")
-    .replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
-    .trim();
-  if (own === undefined) return words;
-  const [kind, id = "", from = ""] = subject.split(" ");
-  return [kind === "default" ? "everybody else" : nameOf(id), words, from && `from ${writeDate(from)}`].filter(Boolean).join(", ");
-}
-
-/** A value as it is read; ids by their names. */
-function useValueText(): (value: unknown) => string {
-  const { people, roles, projects, teams, calendars, clients, materials } = useNames();
-  const named = [people, roles, projects, teams, calendars, clients, materials].flat();
-  return (value) => {
-    if (value === null || value === undefined) return "none";
-    if (typeof value === "string") return named.find(({ id }) => id === value)?.name ?? `“${value}”`;
-    if (typeof value === "number" || typeof value === "boolean") return String(value);
-    return Array.isArray(value) ? `${value.length} entries` : "something else";
-  };
 }

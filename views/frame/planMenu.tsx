@@ -1,12 +1,14 @@
 "use client";
-// The plan's menu: its file out and in, and the theme.
-import { ChevronDown, Download, FolderOpen, Moon, Sun, Table2 } from "lucide-react";
+// The plan's menu: its file, a new one, its settings, and the theme.
+import { BookOpen, ChevronDown, Download, FilePlus, FolderOpen, History, Moon, Settings, Sun, Table2 } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { useState } from "react";
 import { useAnswer } from "../../client/session.tsx";
 import { buttonLook } from "../../ui/button.tsx";
 import Link from "../../ui/link.tsx";
 import { useFrame } from "./facts.ts";
+import { showFirstSteps } from "./firstStepsShown.ts";
+import { NewPlan } from "./newPlan.tsx";
 import { OpenPlan } from "./openPlan.tsx";
 import { useLinkTo } from "./windowed.ts";
 
@@ -17,7 +19,7 @@ export function PlanMenu() {
   const frame = useFrame();
   const linkTo = useLinkTo();
   const { planName } = useAnswer("frame", {}, frame.frame);
-  const [isOpening, setOpening] = useState(false);
+  const [sheet, setSheet] = useState<"open" | "new" | null>(null);
   const [theme, setTheme] = useState(frame.theme);
   const switchTheme = () => {
     const next = theme === "dark" ? "light" : "dark";
@@ -40,13 +42,30 @@ export function PlanMenu() {
                 <Download size={15} /> Save the plan as a file
               </a>
             </DropdownMenu.Item>
-            <DropdownMenu.Item className={item} onSelect={() => setOpening(true)}>
+            <DropdownMenu.Item className={item} onSelect={() => setSheet("open")}>
               <FolderOpen size={15} /> Open a plan file…
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={() => setSheet("new")}>
+              <FilePlus size={15} /> New plan…
+            </DropdownMenu.Item>
+            <DropdownMenu.Separator className="my-1 h-px bg-line" />
+            <DropdownMenu.Item asChild className={item}>
+              <Link href={linkTo("/settings")}>
+                <Settings size={15} /> Settings
+              </Link>
+            </DropdownMenu.Item>
+            <DropdownMenu.Item asChild className={item}>
+              <Link href={linkTo("/changes")}>
+                <History size={15} /> Changes
+              </Link>
             </DropdownMenu.Item>
             <DropdownMenu.Item asChild className={item}>
               <Link href={linkTo("/people/import")}>
-                <Table2 size={15} /> Tables in and out
+                <Table2 size={15} /> Import and export
               </Link>
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={() => showFirstSteps(true)}>
+              <BookOpen size={15} /> First steps, and what the words mean
             </DropdownMenu.Item>
             <DropdownMenu.Separator className="my-1 h-px bg-line" />
             <DropdownMenu.Item className={item} onSelect={switchTheme}>
@@ -55,7 +74,8 @@ export function PlanMenu() {
           </DropdownMenu.Content>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
-      {isOpening && <OpenPlan planName={planName} onClose={() => setOpening(false)} />}
+      {sheet === "open" && <OpenPlan planName={planName} onClose={() => setSheet(null)} />}
+      {sheet === "new" && <NewPlan planName={planName} onClose={() => setSheet(null)} />}
     </>
   );
 }

@@ -15,6 +15,13 @@ export const subScreens: readonly { name: string; path: string; says: string; sh
   { name: "Leave", path: "/people/leave", says: "Requests, and who is away together" },
   { name: "Teams", path: "/people/teams", says: "Who is in them, and what is free" },
   { name: "Calendars", path: "/people/calendars", says: "Weeks, public holidays, short days" },
+  { name: "Roles", path: "/settings/roles", says: "What people work as" },
+  { name: "Clients", path: "/settings/clients", says: "Whom projects are for" },
+  { name: "Categories", path: "/settings/categories", says: "What kinds of projects there are" },
+  { name: "Places", path: "/settings/places", says: "Where people work" },
+  { name: "Materials", path: "/settings/materials", says: "What is used up, and its units" },
+  { name: "Rate tables", path: "/settings/rate-tables", says: "Tables of what hours cost and are billed at" },
+  { name: "Changes", path: "/changes", says: "What was changed, by whom and when" },
   { name: "Import and export", path: "/people/import", says: "People, leave and holidays as files" },
 ];
 
@@ -25,6 +32,7 @@ export const screens = [
   { group: "Plan", name: "People", path: "/people", says: "The roster" },
   { group: "Settle", name: "Rates", path: "/rates", says: "What an hour costs" },
   { group: "Settle", name: "Money", path: "/money", says: "What projects cost" },
+  { group: "Settle", name: "Settings", path: "/settings", says: "The plan, and the lists it is kept in order by" },
 ] as const;
 
 export function Rail() {

@@ -19,6 +19,14 @@ const everywhere: Listed = [
   ["Enter or typing in a cell", "Type in it; Esc puts it back"],
 ];
 
+const hours: Listed = [
+  ["Enter or typing in a cell", "Type hours; Tab goes on to the right, Enter down"],
+  ["Shift with arrows, Home, End", "Mark cells"],
+  ["Ctrl C, Ctrl X, Ctrl V", "Copy, cut, paste what is marked, also from a spreadsheet"],
+  ["Ctrl D, Ctrl R", "Fill down, fill right"],
+  ["Delete", "Clear what is marked"],
+];
+
 const ofScreen: Record<string, Listed> = {
   "/balance": [
     ["← → ↑ ↓, Page up, Page down", "Move between cells"],
@@ -71,7 +79,7 @@ const ofScreen: Record<string, Listed> = {
 export function Shortcuts() {
   const [isOpen, setOpen] = useState(false);
   const here = usePathname();
-  const own = Object.entries(ofScreen).find(([path]) => here.startsWith(path))?.[1] ?? [];
+  const own = here.endsWith("/hours") ? hours : (Object.entries(ofScreen).find(([path]) => here.startsWith(path))?.[1] ?? []);
   useKeys({ "?": () => setOpen(true) });
   return (
     <Popover.Root open={isOpen} onOpenChange={setOpen}>

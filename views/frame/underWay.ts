@@ -1,12 +1,12 @@
 "use client";
 // What somebody is typing in: told when others change the same row meanwhile.
 import { useEffect } from "react";
-import type { ListName } from "../../core/plan/schema.ts";
+import type { ChangedList } from "../../core/plan/schema.ts";
 
 const underWay = new Map<string, number>();
 
 /** Says that a row's form has something typed in it that is not saved yet. */
-export function useUnderWay(list: ListName, id: string | undefined, isDirty: boolean): void {
+export function useUnderWay(list: ChangedList, id: string | undefined, isDirty: boolean): void {
   useEffect(() => {
     if (!isDirty || id === undefined) return;
     const key = `${list} ${id}`;
@@ -20,7 +20,7 @@ export function useUnderWay(list: ListName, id: string | undefined, isDirty: boo
 }
 
 /** True where something is typed in a row's form, or in one of its cells. */
-export function isUnderWay(list: ListName, id: string, row: Element | null): boolean {
+export function isUnderWay(list: ChangedList, id: string, row: Element | null): boolean {
   const field = document.activeElement;
   const isInCell = row?.contains(field) === true && field instanceof HTMLInputElement && field.type !== "checkbox";
   return underWay.has(`${list} ${id}`) || isInCell;

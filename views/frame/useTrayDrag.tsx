@@ -38,7 +38,8 @@ export function useTrayDrag() {
   const overPerson = async (item: TrayItem, personId: string, number: number) => {
     const edit = giveToPerson(item, personId, newId);
     if (!edit) return;
-    const loads = await session.preview(edit, "loads", { range, grain, ids: [personId] });
+    const takes = item.assignmentId === undefined ? [] : [item.assignmentId];
+    const loads = await session.preview(edit, "loads", { range, grain, ids: [personId], takes });
     if (number !== turn.current.number || !loads?.people[0]) return;
     const { name, says, isOver } = dropOutcome(loads);
     setTarget({ edit, says: `${name} ${says}`, isOver });

@@ -61,7 +61,7 @@ export function BulkSheet({ people }: { people: PeopleHook }) {
     if (made && (await people.edit(made))) people.untickAll();
   };
   return (
-    <Sheet title={countText(ids.length, "person", "people")} subtitle="What is left as it is stays" onClose={people.untickAll}>
+    <Sheet title={countText(ids.length, "person", "people")} subtitle="Fields left empty stay as they are" onClose={people.untickAll}>
       <form noValidate onSubmit={(event) => void handleSubmit(save)(event)}>
         <SheetSection>
           <div className="space-y-3">

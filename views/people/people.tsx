@@ -59,7 +59,7 @@ export function People({ initial }: { initial: Initial<AnswerOf<"roster">> }) {
     >
       {rows.length === 0 ? (
         <Empty title="Nobody is on the roster yet">
-          <TextButton onClick={add}>Add the first person</TextButton>, bring people in from a file, or open a plan from the menu at the top
+          <TextButton onClick={add}>Add the first person</TextButton>, import a list of people, or open a plan from the menu at the top
           right.
         </Empty>
       ) : (

@@ -2,6 +2,7 @@
 import * as z from "zod";
 import type { Person } from "../../core/plan/schema.ts";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
+import { skillFieldsSchema, skillRowsOf, skillsOf } from "../frame/skillFields.tsx";
 import { weekHours, weekSchema } from "./weekFields.tsx";
 
 const date = z.string().refine(isDateText, { error: DATE_HINT });
@@ -19,16 +20,14 @@ export const personFields = z
     hasPattern: z.boolean(),
     patternFrom: date,
     week: weekSchema,
-    skills: z.array(z.object({ skillId: z.string(), level: z.string() })),
+    skills: skillFieldsSchema,
   })
-  .superRefine(({ employedFrom, employedTo, hasPattern, patternFrom, skills }, context) => {
+  .superRefine(({ employedFrom, employedTo, hasPattern, patternFrom }, context) => {
     const [first, last] = [readDate(employedFrom), readDate(employedTo)];
     if (first && last && last < first)
       context.addIssue({ code: "custom", path: ["employedTo"], message: "The last day comes after the first." });
     if (hasPattern && readDate(patternFrom) === null)
       context.addIssue({ code: "custom", path: ["patternFrom"], message: "Give the day from which it holds." });
-    const ids = skills.map(({ skillId }) => skillId).filter(Boolean);
-    if (new Set(ids).size < ids.length) context.addIssue({ code: "custom", path: ["skills"], message: "A skill is named twice." });
   });
 
 export type PersonFields = z.infer<typeof personFields>;
@@ -49,7 +48,7 @@ export function fieldsOfPerson(person: Partial<Person>, calendarId: string, cale
     hasPattern: pattern !== undefined,
     patternFrom: writeDate(pattern?.from ?? today),
     week: (pattern?.week ?? calendarWeek).map(String),
-    skills: (person.skills ?? []).map(({ skillId, level }) => ({ skillId, level: String(level) })),
+    skills: skillRowsOf(person.skills),
   };
 }
 
@@ -59,7 +58,6 @@ export function setOfPerson(
   person: Partial<Person>,
 ): { [K in keyof Omit<Person, "id">]?: Person[K] | null } & { name: string; calendarId: string; roleIds: string[] } {
   const text = (value: string) => (value.trim() === "" ? null : value.trim());
-  const skills = fields.skills.filter(({ skillId }) => skillId !== "").map(({ skillId, level }) => ({ skillId, level: Number(level) }));
   return {
     name: fields.name.trim(),
     email: text(fields.email),
@@ -69,7 +67,7 @@ export function setOfPerson(
     location: text(fields.location),
     employedFrom: readDate(fields.employedFrom),
     employedTo: readDate(fields.employedTo),
-    skills: skills.length > 0 ? skills : null,
+    skills: skillsOf(fields.skills),
     patterns: patternsOf(fields, person.patterns ?? []),
   };
 }

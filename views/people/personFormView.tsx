@@ -1,16 +1,16 @@
 "use client";
 // The form of a person: name, roles, skills, calendar, newest week, employment.
 import { zodResolver } from "@hookform/resolvers/zod";
-import { Plus, X } from "lucide-react";
-import { type Control, type UseFormReturn, useController, useFieldArray } from "react-hook-form";
-import { Button, IconButton } from "../../ui/button.tsx";
+import { type Control, type UseFormReturn, useController } from "react-hook-form";
 import { CheckboxField } from "../../ui/checkbox.tsx";
-import { Field, FormFault, TextInput } from "../../ui/field.tsx";
+import { Field, FieldGroup, TextInput } from "../../ui/field.tsx";
 import { FormCheckbox, FormChoice, FormDate, FormPicker } from "../../ui/form.tsx";
-import { namedOptions, none, textOptions, wordOptions } from "../../ui/options.ts";
+import { FormEnd } from "../../ui/formEnd.tsx";
+import { namedOptions, none, wordOptions } from "../../ui/options.ts";
 import { Unfold } from "../../ui/unfold.tsx";
 import { useFormOver } from "../../ui/useFormOver.ts";
 import { useNames } from "../frame/facts.ts";
+import { SkillFields } from "../frame/skillFields.tsx";
 import { useUnderWay } from "../frame/underWay.ts";
 import { type PersonFields, personFields } from "./personForm.ts";
 import { WeekFields } from "./weekFields.tsx";
@@ -22,17 +22,21 @@ interface PersonFormProps {
   id?: string;
   initial: PersonFields;
   isNew: boolean;
-  onSave: (fields: PersonFields) => Promise<void>;
+  /** True where it was saved. */
+  onSave: (fields: PersonFields) => Promise<boolean>;
 }
 
 export function PersonForm({ id, initial, isNew, onSave }: PersonFormProps) {
   const { roles, calendars } = useNames();
-  const form = useFormOver(initial, zodResolver(personFields));
+  const form = useFormOver(`people ${id ?? "new"}`, initial, zodResolver(personFields));
   const { register, control, handleSubmit, watch, formState } = form;
   const roleId = watch("roleId");
   useUnderWay("people", id, formState.isDirty);
+  const save = async (fields: PersonFields) => {
+    if (await onSave(fields)) form.forget();
+  };
   return (
-    <form className="space-y-3" noValidate onSubmit={(event) => void handleSubmit(onSave)(event)}>
+    <form className="space-y-3" noValidate onSubmit={(event) => void handleSubmit(save)(event)}>
       <Field label="Name" fault={formState.errors.name?.message}>
         <TextInput {...register("name")} autoFocus={isNew} />
       </Field>
@@ -49,20 +53,18 @@ export function PersonForm({ id, initial, isNew, onSave }: PersonFormProps) {
       </Unfold>
       <OwnWeek form={form} />
       <Employment form={form} />
-      <SkillFields form={form} />
+      <SkillFields control={control} fault={formState.errors.skills?.root?.message ?? formState.errors.skills?.message} />
       <Field label="E-mail">
         <TextInput type="email" {...register("email")} />
       </Field>
-      <Button type="submit" look="main" disabled={formState.isSubmitting || (!isNew && !formState.isDirty)}>
-        {isNew ? "Add person" : "Save"}
-      </Button>
+      <FormEnd form={form} saveText={isNew ? "Add person" : "Save"} isNew={isNew} />
     </form>
   );
 }
 
 function OwnWeek({ form: { register, control, watch, formState } }: { form: Form }) {
   return (
-    <fieldset className="space-y-2 rounded-card border border-line p-2.5">
+    <FieldGroup>
       <FormCheckbox control={control} name="hasPattern">
         A week of their own
       </FormCheckbox>
@@ -74,7 +76,7 @@ function OwnWeek({ form: { register, control, watch, formState } }: { form: Form
           </Field>
         </>
       )}
-    </fieldset>
+    </FieldGroup>
   );
 }
 
@@ -96,40 +98,6 @@ function Employment({ form: { register, control, formState } }: { form: Form }) 
         <TextInput {...register("location")} />
       </Field>
     </div>
-  );
-}
-
-function SkillFields({ form: { control, formState } }: { form: Form }) {
-  const { skills } = useNames();
-  const levels = useFieldArray({ control, name: "skills" });
-  return (
-    <fieldset>
-      <legend className="field-label">Skills</legend>
-      {levels.fields.map((field, at) => (
-        <div key={field.id} className="mb-1 flex gap-1.5">
-          <FormPicker
-            label={`Skill ${at + 1}`}
-            control={control}
-            name={`skills.${at}.skillId`}
-            options={[none("Choose"), ...namedOptions(skills)]}
-          />
-          <FormChoice
-            label={`Level of skill ${at + 1}`}
-            control={control}
-            name={`skills.${at}.level`}
-            width={62}
-            options={textOptions(["1", "2", "3", "4", "5"])}
-          />
-          <IconButton label="Take this skill away" onClick={() => levels.remove(at)}>
-            <X size={14} />
-          </IconButton>
-        </div>
-      ))}
-      <FormFault>{formState.errors.skills?.message}</FormFault>
-      <Button look="quiet" onClick={() => levels.append({ skillId: "", level: "3" })} className="px-1!">
-        <Plus size={14} /> Add a skill
-      </Button>
-    </fieldset>
   );
 }
 

@@ -22,9 +22,9 @@ export function PersonSheet({ row, people }: { row: RosterRow | null; people: Re
   const fields = fieldsOfPerson(person, calendars[0]?.id ?? "", row?.calendarWeek ?? [8, 8, 8, 8, 8, 0, 0], formatDay(today));
   const save = async (typed: PersonFields) => {
     const set = setOfPerson(typed, person);
-    if (row) return void (await people.changePerson(row.person.id, set));
+    if (row) return people.changePerson(row.person.id, set);
     const stated = Object.entries(set).filter(([, value]) => value !== null);
-    await people.addPerson({ ...Object.fromEntries(stated), name: set.name, calendarId: set.calendarId, roleIds: set.roleIds });
+    return people.addPerson({ ...Object.fromEntries(stated), name: set.name, calendarId: set.calendarId, roleIds: set.roleIds });
   };
   return (
     <Sheet

@@ -55,7 +55,7 @@ export function usePeople(initial: Initial<AnswerOf<"roster">>) {
     const id = newId("person");
     const faults = await session.edit({ kind: "addPerson", person: { id, ...fields } });
     if (faults.length === 0) select(id);
-    return faults;
+    return faults.length === 0;
   };
   const edit = async (made: Edit) => (await session.edit(made)).length === 0;
   return {

@@ -139,7 +139,7 @@ function Share({ entry, project, subject, onAdded }: PartProps) {
       </Field>
       {isChosen(subject) && percent && (
         <StaffChoice
-          title="What gives?"
+          title="What should change?"
           query={{ taskId, joins: { id: joinId, taskId, ...subject, percent: percent.value } }}
           onTake={async (edit) => {
             const isMade = await project.edit(edit);

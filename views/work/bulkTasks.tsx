@@ -38,7 +38,7 @@ export function BulkTasks({ project }: { project: ProjectHook }) {
   };
   const isNumber = days.trim() === "" || /^\d+([.,]\d+)?$/.test(days.trim());
   return (
-    <Sheet title={countText(entries.length, "task")} subtitle="What is left as it is stays" onClose={project.untickAll}>
+    <Sheet title={countText(entries.length, "task")} subtitle="Fields left empty stay as they are" onClose={project.untickAll}>
       <SheetSection>
         <div className="space-y-3">
           <Field label="Role">
@@ -67,9 +67,36 @@ export function BulkTasks({ project }: { project: ProjectHook }) {
         </div>
       </SheetSection>
       {edit && <ImpactView impact={impact} />}
+      {entries.length > 1 && <LinkInRow entries={entries} project={project} />}
       <DeleteTicked project={project} />
       {entries.length > 1 && <FillDown entries={entries} project={project} />}
     </Sheet>
+  );
+}
+
+/** Each of them follows the one above it, where it does not yet. */
+function LinkInRow({ entries, project }: { entries: readonly OutlineTask[]; project: ProjectHook }) {
+  const links = project.outline?.links ?? [];
+  const edits = entries.slice(1).flatMap(({ task }, at): SingleEdit[] => {
+    const from = entries[at].task.id;
+    if (links.some(({ link }) => link.from === from && link.to === task.id)) return [];
+    return [{ kind: "addLink", link: { id: newId("link"), from, to: task.id, kind: "FS" } }];
+  });
+  const link = async () => {
+    const words = `link ${countText(entries.length, "task")} in a row`;
+    if (await project.edit({ kind: "together", words, edits })) project.untickAll();
+  };
+  return (
+    <SheetSection title="Links">
+      <Button disabled={edits.length === 0} onClick={() => void link()}>
+        Link one after the other
+      </Button>
+      <p className="pt-1 text-side">
+        {edits.length === 0
+          ? "Each follows the one above it already."
+          : "In the order of the outline; each begins when the one above it is finished."}
+      </p>
+    </SheetSection>
   );
 }
 

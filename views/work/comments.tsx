@@ -12,6 +12,7 @@ import Link from "../../ui/link.tsx";
 import { momentOn } from "../../ui/momentOn.ts";
 import { newId } from "../../ui/newId.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
+import { useTyped } from "../../ui/typed.ts";
 import { useFrame, useNames, usePlanFacts } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 
@@ -66,7 +67,7 @@ function NewComment({ taskId, names }: { taskId: string; names: MentionNames }) 
   const session = usePlan();
   const { user } = useFrame();
   const { today } = usePlanFacts();
-  const [text, setText] = useState("");
+  const [text, setText] = useTyped(`comments ${taskId}`);
   const [active, setActive] = useState(0);
   const field = useRef<HTMLTextAreaElement>(null);
   const typed = /(?:^|[^\p{L}\p{N}])@([\p{L}\p{N} .'-]{0,40})$/u.exec(text)?.[1] ?? null;

@@ -7,11 +7,12 @@ import type { Outline, OutlineLink, OutlineTask } from "../../core/answers/outli
 import type { Link } from "../../core/plan/schema.ts";
 import { Button, IconButton } from "../../ui/button.tsx";
 import { Choice } from "../../ui/choice.tsx";
-import { Field, FormFault, TextInput } from "../../ui/field.tsx";
+import { DraftInput } from "../../ui/draftInput.tsx";
+import { Field, FormFault } from "../../ui/field.tsx";
 import { namedOptions, none, wordOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
-import { readAmount, useDraft } from "../../ui/useDraft.ts";
+import { readAmount } from "../../ui/useDraft.ts";
 import { useNames } from "../frame/facts.ts";
 import type { useProject } from "./useProject.ts";
 
@@ -104,8 +105,20 @@ function LinkLine({
 
 /** Days of lag, saved on Enter or on leaving it; negative ones overlap. */
 function LagInput({ label, value, onSave }: { label: string; value: number; onSave: (value: number) => void }) {
-  const { props } = useDraft({ value, write: String, read: (text) => readAmount(text, -10_000, 10_000), onSave });
-  return <TextInput {...props} aria-label={label} title="Days of lag; negative ones overlap" inputMode="decimal" isSmall isFigure />;
+  return (
+    <DraftInput
+      value={value}
+      write={String}
+      read={(text) => readAmount(text, -10_000, 10_000)}
+      onSave={onSave}
+      says="Days; negative ones overlap"
+      aria-label={label}
+      title="Days of lag; negative ones overlap"
+      inputMode="decimal"
+      isSmall
+      isFigure
+    />
+  );
 }
 
 function AddLink({ entry, outline, project, onDone }: { entry: OutlineTask; outline: Outline; project: Hook; onDone: () => void }) {

@@ -10,7 +10,8 @@ import { kindOf } from "../../ui/options.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
-import { type ProjectFields, ProjectForm, projectSet } from "./projectForm.tsx";
+import { type ProjectFields, projectSet } from "./projectFields.ts";
+import { ProjectForm } from "./projectForm.tsx";
 
 export function NewProject({ onClose }: { onClose: () => void }) {
   const session = usePlan();
@@ -26,7 +27,9 @@ export function NewProject({ onClose }: { onClose: () => void }) {
       keepsPeople: fields.keepsPeople,
       idStem: newId("copy"),
     });
-    if ((await session.edit(edit)).length === 0) router.push(linkTo(`/work/${encodeURIComponent(project.id)}`));
+    if ((await session.edit(edit)).length > 0) return false;
+    router.push(linkTo(`/work/${encodeURIComponent(project.id)}`));
+    return true;
   };
   return (
     <Sheet title="New project" subtitle="Empty, from a template, or with the tasks of another one" onClose={onClose}>

@@ -4,6 +4,7 @@ import type { ReactNode } from "react";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
+import { type OutlineRow, readLinks } from "../../core/entry/typeLinks.ts";
 import { Avatar, OpenSign } from "../../ui/avatar.tsx";
 import { hoursOf, hoursText, longDay, shortDay } from "../../ui/format.ts";
 import type { TableColumn } from "../../ui/table/column.ts";
@@ -15,6 +16,7 @@ export const outlineColumns = [
   "open",
   "days",
   "dates",
+  "follows",
   "progress",
   "slack",
   "deadline",
@@ -32,6 +34,7 @@ export const columnWords: Record<OutlineColumn, string> = {
   open: "Open, h",
   days: "Days",
   dates: "Dates",
+  follows: "Follows",
   progress: "Done",
   slack: "Slack",
   deadline: "Deadline",
@@ -46,6 +49,7 @@ const widths: Record<OutlineColumn, Pick<TableColumn<OutlineTask>, "width" | "gr
   open: { width: 62 },
   days: { width: 54 },
   dates: { width: 124 },
+  follows: { width: 110, grow: 0.4 },
   progress: { width: 58 },
   slack: { width: 60 },
   deadline: { width: 84 },
@@ -56,11 +60,44 @@ const widths: Record<OutlineColumn, Pick<TableColumn<OutlineTask>, "width" | "gr
 const figures: ReadonlySet<OutlineColumn> = new Set(["hours", "open", "days", "progress", "slack", "priority"]);
 
 /** The name, then the columns that are chosen. */
-export function columnsOf(chosen: readonly OutlineColumn[]): TableColumn<OutlineTask>[] {
-  return [name, ...chosen.map(columnOf)];
+export function columnsOf(chosen: readonly OutlineColumn[], follows: Follows): TableColumn<OutlineTask>[] {
+  return [nameColumn(follows), ...chosen.map((id) => (id === "follows" ? followsColumn(follows) : columnOf(id)))];
 }
 
-const name: TableColumn<OutlineTask> = {
+/** What each task follows, as it is typed; and the rows it can be typed by. */
+export interface Follows {
+  rows: readonly OutlineRow[];
+  /** By task id: its number in the outline, and the text. */
+  numbers: ReadonlyMap<string, number>;
+  texts: ReadonlyMap<string, string>;
+  /** What it follows in other projects, which is not typed here. */
+  elsewhere: ReadonlyMap<string, string>;
+  onType: (taskId: string, text: string) => void;
+}
+
+function followsColumn({ rows, texts, elsewhere, onType }: Follows): TableColumn<OutlineTask> {
+  const textOf = ({ task }: OutlineTask) => texts.get(task.id) ?? "";
+  return {
+    id: "follows",
+    head: columnWords.follows,
+    says: "What a task follows, by row number: 3, with 5 + 2 d, finishes with 7, until 9. d are working days, cd calendar days",
+    ...widths.follows,
+    value: (entry) => textOf(entry) || null,
+    cell: (entry) => (
+      <span className="truncate text-[13px]">
+        {textOf(entry)} <span className="text-ink-2">{elsewhere.get(entry.task.id)}</span>
+      </span>
+    ),
+    edit: () => ({
+      write: textOf,
+      read: (text) => ("notUnderstood" in readLinks(rows, text) ? null : { value: text }),
+      says: "Row numbers or names: 3, with 5 + 2 d, finishes with 7",
+      onSave: ({ task }, text) => onType(task.id, text),
+    }),
+  };
+}
+
+const nameColumn = ({ numbers }: Follows): TableColumn<OutlineTask> => ({
   id: "task",
   head: "Task",
   width: 180,
@@ -69,13 +106,14 @@ const name: TableColumn<OutlineTask> = {
   value: ({ task }) => task.name,
   cell: ({ task, isSummary }) => (
     <>
+      <span aria-hidden data-number={numbers.get(task.id)} className="row-number" />
       <span className={`truncate ${isSummary ? "heading-soft" : ""}`}>{task.name}</span>
       {task.atRisk && <span className="ml-1.5 shrink-0 text-small text-ochre-ink">at risk</span>}
     </>
   ),
-};
+});
 
-function columnOf(id: OutlineColumn): TableColumn<OutlineTask> {
+function columnOf(id: Exclude<OutlineColumn, "follows">): TableColumn<OutlineTask> {
   return {
     id,
     head: columnWords[id],
@@ -89,7 +127,7 @@ function columnOf(id: OutlineColumn): TableColumn<OutlineTask> {
   };
 }
 
-const values: Record<OutlineColumn, (entry: OutlineTask) => string | number | null | undefined> = {
+const values: Record<Exclude<OutlineColumn, "follows">, (entry: OutlineTask) => string | number | null | undefined> = {
   role: ({ roleName }) => roleName,
   who: ({ work }) =>
     peopleOf(work)
@@ -106,7 +144,7 @@ const values: Record<OutlineColumn, (entry: OutlineTask) => string | number | nu
   tags: ({ task }) => task.tags?.join(", "),
 };
 
-const copies: Partial<Record<OutlineColumn, (entry: OutlineTask) => string>> = {
+const copies: Partial<Record<Exclude<OutlineColumn, "follows">, (entry: OutlineTask) => string>> = {
   dates: ({ dates }) => (dates ? `${longDay(dates.start)} – ${longDay(dates.finish)}` : ""),
 };
 
@@ -121,7 +159,7 @@ interface Cell {
 
 const days = (ticks: number) => String(Math.round((ticks / TICKS_PER_DAY) * 10) / 10);
 
-const cells: Record<OutlineColumn, (entry: OutlineTask) => Cell> = {
+const cells: Record<Exclude<OutlineColumn, "follows">, (entry: OutlineTask) => Cell> = {
   role: ({ isSummary, progress, roleName }) => ({
     shown: <span className="text-ink-2">{isSummary ? (progress > 0 ? `${progress}% done` : "") : (roleName ?? "")}</span>,
   }),

@@ -2,6 +2,7 @@
 // The outline beside its time chart: folded and moved by keyboard, bars dragged, links drawn.
 import { type KeyboardEvent, useCallback, useMemo, useRef } from "react";
 import type { OutlineLink, OutlineTask } from "../../core/answers/outline.ts";
+import { writeLinkText } from "../../core/entry/linkText.ts";
 import { focusSoon } from "../../ui/focusSoon.ts";
 import { hueOf } from "../../ui/format.ts";
 import { TreeTable } from "../../ui/treeTable.tsx";
@@ -9,7 +10,7 @@ import { useChartColumn } from "../frame/chartColumn.tsx";
 import { useChartPeriods } from "../frame/useChartPeriods.ts";
 import { ChartLinks } from "./chartLinks.tsx";
 import { type ChartEdits, ROW_HEIGHT } from "./outlineChart.ts";
-import { columnsOf } from "./outlineColumns.tsx";
+import { columnsOf, type Follows } from "./outlineColumns.tsx";
 import type { Step } from "./outlinePlace.ts";
 import { TaskBar } from "./taskBar.tsx";
 import type { ProjectHook } from "./useProject.ts";
@@ -22,8 +23,9 @@ export function OutlineTable({ project, edits }: { project: ProjectHook; edits: 
   const hue = hueOf(outline?.projectRow ?? 0);
   const bar = useBars(hue, edits);
   const chart = useChartColumn(160, bar);
-  const columns = useMemo(() => [...columnsOf(project.columns), chart], [project.columns, chart]);
   const links = outline?.links ?? [];
+  const follows = useFollows(project);
+  const columns = useMemo(() => [...columnsOf(project.columns, follows), chart], [project.columns, follows, chart]);
   const press = (event: KeyboardEvent, { task: { id } }: OutlineTask): boolean => {
     if (event.altKey && steps[event.key]) void project.move(id, steps[event.key]).then(() => focusSoon(`task-${id}`));
     else if (event.key === "Enter" && !event.ctrlKey && !event.metaKey && !event.altKey) {
@@ -56,6 +58,26 @@ export function OutlineTable({ project, edits }: { project: ProjectHook; edits: 
       }}
     />
   );
+}
+
+/** What the tasks follow, as texts to type over. */
+function useFollows({ outline, typeLinks }: ProjectHook): Follows {
+  const latest = useRef(typeLinks);
+  latest.current = typeLinks;
+  return useMemo(() => {
+    const rows = (outline?.tasks ?? []).map(({ task: { id, name } }) => ({ id, name }));
+    const numbers = new Map(rows.map(({ id }, at) => [id, at + 1]));
+    const texts = new Map<string, string>();
+    const elsewhere = new Map<string, string>();
+    const note = (known: Map<string, string>, id: string, text: string) =>
+      known.set(id, known.has(id) ? `${known.get(id)}, ${text}` : text);
+    for (const { link, fromName, otherProject } of outline?.links ?? []) {
+      const from = numbers.get(link.from);
+      if (from === undefined) note(elsewhere, link.to, `${fromName} (${otherProject ?? ""})`);
+      else note(texts, link.to, writeLinkText(String(from), link));
+    }
+    return { rows, numbers, texts, elsewhere, onType: (taskId, text) => void latest.current(taskId, rows, text) };
+  }, [outline]);
 }
 
 /** The bars of the chart; the same function for as long as the hue stays, whatever may be dropped. */

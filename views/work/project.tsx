@@ -7,12 +7,13 @@ import { type Initial, usePlan } from "../../client/session.tsx";
 import type { Drop } from "../../core/answers/drop.ts";
 import type { Outline } from "../../core/answers/outline.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
-import { Button, TextButton } from "../../ui/button.tsx";
+import { Button, buttonLook, TextButton } from "../../ui/button.tsx";
 import { countText, hoursText, shortDay } from "../../ui/format.ts";
 import { useKeys } from "../../ui/keys.ts";
 import Link from "../../ui/link.tsx";
 import { ColumnChoice, Menu } from "../../ui/menu.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { useLeaveWhenGone } from "../frame/useLeaveWhenGone.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { columnWords, outlineColumns } from "./outlineColumns.tsx";
 import { OutlineTable } from "./outlineTable.tsx";
@@ -24,6 +25,7 @@ export function Project({ projectId, initial }: { projectId: string; initial: In
   const project = useProject(projectId, initial);
   const { outline, selected, add, remove, finishMoved } = project;
   const linkTo = useLinkTo();
+  useLeaveWhenGone(outline?.project.name, "/work");
   const { drop, setDrop, onDrop } = useDrop(project);
   useKeys({ n: () => add(), delete: () => selected && void remove(selected.task.id) });
   if (!outline)
@@ -58,7 +60,12 @@ export function Project({ projectId, initial }: { projectId: string; initial: In
       ) : (
         <OutlineTable project={project} edits={{ onDrop, onLink: (from, to) => void project.addLink({ from, to, kind: "FS" }) }} />
       )}
-      <QuickEntry tasks={outline.tasks} place={placeWords(project)} onAdd={project.addLines} />
+      <QuickEntry
+        tasks={outline.tasks}
+        aboveId={(selected ?? outline.tasks.at(-1))?.task.id ?? null}
+        place={placeWords(project)}
+        onAdd={project.addLines}
+      />
     </Screen>
   );
 }
@@ -81,12 +88,16 @@ function Figures({ outline, finishMoved }: { outline: Outline; finishMoved: numb
 }
 
 function Actions({ project }: { project: ProjectHook }) {
-  const { add } = project;
+  const { add, outline } = project;
+  const linkTo = useLinkTo();
   return (
     <>
       <Menu label="Columns" icon={<Columns3 size={14} />}>
         <ColumnChoice all={outlineColumns} words={columnWords} chosen={project.columns} onChoose={project.setColumns} />
       </Menu>
+      <Link href={linkTo(`/work/${encodeURIComponent(outline?.project.id ?? "")}/hours`)} className={buttonLook()}>
+        Hours
+      </Link>
       <Button onClick={() => project.select(PAGE)}>Page</Button>
       <Button onClick={() => project.select(TIME_LEFT)}>Time left</Button>
       <Button onClick={() => project.select(DETAILS)}>Details</Button>

@@ -2,65 +2,16 @@
 // A project's own facts: to make one, empty or from another one's tasks, and to change one.
 import { zodResolver } from "@hookform/resolvers/zod";
 import type { UseFormReturn } from "react-hook-form";
-import * as z from "zod";
 import type { Project } from "../../core/plan/schema.ts";
-import { Button } from "../../ui/button.tsx";
-import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
-import { Field, TextInput } from "../../ui/field.tsx";
+import { Field, FieldGroup, TextArea, TextInput } from "../../ui/field.tsx";
 import { FormCheckbox, FormChoice, FormDate, FormPicker } from "../../ui/form.tsx";
-import { kindOptions, namedOptions, none, wordOptions } from "../../ui/options.ts";
+import { FormEnd } from "../../ui/formEnd.tsx";
+import { kindOptions, namedOptions, none, textOptions, wordOptions } from "../../ui/options.ts";
 import { useFormOver } from "../../ui/useFormOver.ts";
-import { useNames } from "../frame/facts.ts";
+import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { usePeopleWithRoom } from "../frame/peopleWithRoom.ts";
 import { useUnderWay } from "../frame/underWay.ts";
-
-const stages: Record<Project["stage"], string> = {
-  idea: "Idea",
-  pipeline: "In the pipeline",
-  approved: "Approved",
-  active: "Under way",
-  done: "Done",
-  cancelled: "Cancelled",
-};
-
-const fieldsSchema = z
-  .object({
-    name: z.string().trim().min(1, { error: "Give the project a name." }).max(300),
-    code: z.string().trim().max(30),
-    clientId: z.string(),
-    category: z.string().max(300),
-    leadId: z.string(),
-    calendarId: z.string().min(1, { error: "Choose a calendar." }),
-    stage: z.enum(["idea", "pipeline", "approved", "active", "done", "cancelled"]),
-    probability: z.string().refine((text) => text.trim() === "" || (Number(text) >= 0 && Number(text) <= 100), { error: "0 to 100." }),
-    start: z.string().refine((text) => readDate(text) !== null, { error: DATE_HINT }),
-    deadline: z.string().refine(isDateText, { error: DATE_HINT }),
-    sourceId: z.string(),
-    keepsPeople: z.boolean(),
-  })
-  .refine(({ start, deadline }) => (readDate(deadline) ?? "9") >= (readDate(start) ?? ""), {
-    path: ["deadline"],
-    error: "The deadline comes after the start.",
-  });
-export type ProjectFields = z.infer<typeof fieldsSchema>;
-
-/** What the fields state of a project; what is empty is null. */
-export function projectSet(fields: ProjectFields) {
-  const text = (value: string) => (value.trim() === "" ? null : value.trim());
-  const isOpen = fields.stage === "idea" || fields.stage === "pipeline";
-  return {
-    name: fields.name.trim(),
-    code: text(fields.code),
-    clientId: text(fields.clientId),
-    category: text(fields.category),
-    leadId: text(fields.leadId),
-    calendarId: fields.calendarId,
-    stage: fields.stage,
-    probability: isOpen && fields.probability.trim() !== "" ? Number(fields.probability) : null,
-    start: readDate(fields.start) ?? "",
-    deadline: readDate(fields.deadline),
-  };
-}
+import { billings, type ProjectFields, projectFields, projectValues, stages } from "./projectFields.ts";
 
 type Form = UseFormReturn<ProjectFields>;
 
@@ -68,17 +19,23 @@ interface ProjectFormProps {
   project: Partial<Project>;
   isNew: boolean;
   saveText: string;
-  onSave: (fields: ProjectFields) => Promise<void>;
+  /** True where it was saved. */
+  onSave: (fields: ProjectFields) => Promise<boolean>;
 }
 
 export function ProjectForm({ project, isNew, saveText, onSave }: ProjectFormProps) {
-  const { calendars } = useNames();
-  const form = useFormOver(valuesOf(project, calendars[0]?.id ?? ""), zodResolver(fieldsSchema));
+  const { calendars, rateTables } = useNames();
+  const firstTable = (kind: "cost" | "bill") => rateTables.find((table) => table.kind === kind)?.id ?? "";
+  const usual = { calendarId: calendars[0]?.id ?? "", costTableId: firstTable("cost"), billTableId: firstTable("bill") };
+  const form = useFormOver(`projects ${project.id ?? "new"}`, projectValues(project, usual), zodResolver(projectFields));
   const { register, handleSubmit, formState } = form;
-  const { errors, isDirty, isSubmitting } = formState;
+  const { errors, isDirty } = formState;
   useUnderWay("projects", project.id, isDirty);
+  const save = async (fields: ProjectFields) => {
+    if (await onSave(fields)) form.forget();
+  };
   return (
-    <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(onSave)(event)}>
+    <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(save)(event)}>
       <div className="grid grid-cols-[1fr_84px] gap-3">
         <Field label="Name" fault={errors.name?.message}>
           <TextInput {...register("name")} autoFocus={isNew} />
@@ -92,28 +49,13 @@ export function ProjectForm({ project, isNew, saveText, onSave }: ProjectFormPro
         <When form={form} />
         <Whose form={form} />
       </div>
-      <Button type="submit" look="main" disabled={isSubmitting || (!isNew && !isDirty)}>
-        {saveText}
-      </Button>
+      <Field label="Description">
+        <TextArea {...register("description")} rows={2} />
+      </Field>
+      <MoneyFields form={form} />
+      <FormEnd form={form} saveText={saveText} isNew={isNew} />
     </form>
   );
-}
-
-function valuesOf(project: Partial<Project>, calendarId: string): ProjectFields {
-  return {
-    name: project.name ?? "",
-    code: project.code ?? "",
-    clientId: project.clientId ?? "",
-    category: project.category ?? "",
-    leadId: project.leadId ?? "",
-    calendarId: project.calendarId ?? calendarId,
-    stage: project.stage ?? "approved",
-    probability: project.probability === undefined ? "" : String(project.probability),
-    start: writeDate(project.start),
-    deadline: writeDate(project.deadline),
-    sourceId: "",
-    keepsPeople: false,
-  };
 }
 
 /** What the tasks of a new project are taken from. */
@@ -165,7 +107,7 @@ function When({ form: { register, control, watch, formState } }: { form: Form })
 }
 
 function Whose({ form: { register, control, formState } }: { form: Form }) {
-  const { clients, calendars } = useNames();
+  const { clients, calendars, categories } = useNames();
   const { people, onOpen } = usePeopleWithRoom();
   return (
     <>
@@ -179,8 +121,50 @@ function Whose({ form: { register, control, formState } }: { form: Form }) {
         <FormPicker control={control} name="clientId" options={[none("Own work"), ...namedOptions(clients)]} />
       </Field>
       <Field label="Category">
-        <TextInput {...register("category")} />
+        <TextInput {...register("category")} list="project-categories" />
+        <datalist id="project-categories">
+          {categories.map((category) => (
+            <option key={category} value={category} />
+          ))}
+        </datalist>
+      </Field>
+      <Field label="Priority">
+        <FormChoice control={control} name="priority" options={[none("None"), ...textOptions(["1", "2", "3", "4", "5"])]} />
       </Field>
     </>
+  );
+}
+
+/** The tables its hours are costed and billed from, and what it may cost and has to earn. */
+function MoneyFields({ form: { register, control, watch, formState } }: { form: Form }) {
+  const { rateTables } = useNames();
+  const { currency } = usePlanFacts();
+  const { errors } = formState;
+  const tables = (kind: "cost" | "bill") => [none("None"), ...namedOptions(rateTables.filter((table) => table.kind === kind))];
+  return (
+    <FieldGroup legend="Money">
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="Cost rates">
+          <FormPicker control={control} name="costTableId" options={tables("cost")} />
+        </Field>
+        <Field label="Billing rates">
+          <FormPicker control={control} name="billTableId" options={tables("bill")} />
+        </Field>
+        <Field label="Billed by">
+          <FormChoice control={control} name="billing" options={wordOptions(billings)} />
+        </Field>
+        {watch("billing") === "fixedFee" && (
+          <Field label={`Fee, ${currency}`} fault={errors.fee?.message}>
+            <TextInput {...register("fee")} inputMode="decimal" />
+          </Field>
+        )}
+        <Field label={`Budget, ${currency}`} fault={errors.budget?.message}>
+          <TextInput {...register("budget")} inputMode="decimal" placeholder="none" />
+        </Field>
+        <Field label="Margin goal, %" fault={errors.marginTarget?.message}>
+          <TextInput {...register("marginTarget")} inputMode="decimal" placeholder="the plan’s" />
+        </Field>
+      </div>
+    </FieldGroup>
   );
 }

@@ -3,11 +3,14 @@
 import type { Drop } from "../../core/answers/drop.ts";
 import type { Outline } from "../../core/answers/outline.ts";
 import { parseDay } from "../../core/calendar/day.ts";
+import { Button } from "../../ui/button.tsx";
+import { countText } from "../../ui/format.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { BulkTasks } from "./bulkTasks.tsx";
 import { DropSheet } from "./dropSheet.tsx";
 import { PageSheet } from "./page/pageSheet.tsx";
-import { ProjectForm, projectSet } from "./projectForm.tsx";
+import { projectSet } from "./projectFields.ts";
+import { ProjectForm } from "./projectForm.tsx";
 import { NewTaskSheet, TaskSheet } from "./taskSheet.tsx";
 import { Templates } from "./templates.tsx";
 import { TimeLeftSheet } from "./timeLeft.tsx";
@@ -60,10 +63,18 @@ function Details({ outline, project }: PartProps) {
           project={outline.project}
           isNew={false}
           saveText="Save"
-          onSave={async (fields) => void (await project.edit({ kind: "changeProject", id, set: projectSet(fields) }))}
+          onSave={(fields) => project.edit({ kind: "changeProject", id, set: projectSet(fields) })}
         />
       </SheetSection>
       <Templates projectId={id} projectName={name} />
+      <SheetSection>
+        <Button look="danger" onClick={() => void project.edit({ kind: "deleteProject", id })}>
+          Delete project
+        </Button>
+        <p className="pt-1 text-side">
+          With its {countText(outline.tasks.length, "task")}, their work, links and comments, and its expenses. One undo brings it all back.
+        </p>
+      </SheetSection>
     </Sheet>
   );
 }

@@ -3,13 +3,13 @@
 import { type ClipboardEvent, type KeyboardEvent, useEffect, useMemo, useRef, useState } from "react";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { PlacedLine } from "../../core/entry/newTasks.ts";
-import { type PartMeaning, readIndentedList, readTaskLine, type TaskLine } from "../../core/entry/taskLine.ts";
+import { type PartMeaning, readIndentedList, readTaskLine, readTaskLines, type TaskLine } from "../../core/entry/taskLine.ts";
 import type { Fault } from "../../core/plan/faults.ts";
 import { Button } from "../../ui/button.tsx";
-import { readDate } from "../../ui/dateText.ts";
+import { meantDate } from "../../ui/dateText.ts";
 import { FormFault } from "../../ui/field.tsx";
 import { countText } from "../../ui/format.ts";
-import { useNames } from "../frame/facts.ts";
+import { useNames, usePlanFacts } from "../frame/facts.ts";
 
 const meanings: Record<PartMeaning, string> = {
   name: "name",
@@ -20,28 +20,41 @@ const meanings: Record<PartMeaning, string> = {
   person: "works on it",
   role: "role needed",
   team: "team",
-  after: "what it follows",
+  percent: "of their time",
+  deadline: "deadline",
+  follows: "what it follows",
+  unknown: "not understood: goes into the notes",
 };
 
-const HINT = "Install cases, 24 h, fabricator, 5 d, Mara, after Order materials";
+const HINT = "Install cases, 24 h, fabricator, 5 d, Mara, after Order materials + 2 d";
 
-export function QuickEntry({
-  tasks,
-  place,
-  onAdd,
-}: {
+interface QuickEntryProps {
   tasks: readonly OutlineTask[];
+  /** The task that they go after; null where they are the first. */
+  aboveId: string | null;
   /** Where the tasks will go, in words. */
   place: string;
   onAdd: (lines: readonly PlacedLine[]) => Promise<readonly Fault[]>;
-}) {
+}
+
+/** What names and days mean in a line. */
+function useLineNames(tasks: readonly OutlineTask[]) {
   const { people, roles, teams } = useNames();
+  const { today } = usePlanFacts();
+  return useMemo(() => {
+    // A bare number or a word is no day here, whatever it would be in a field for dates.
+    const readDate = (typed: string) => (/\d.*[a-z./-]/i.test(typed) ? meantDate(typed, today) : null);
+    return { people, roles, teams, tasks: tasks.map(({ task }) => task), readDate };
+  }, [people, roles, teams, tasks, today]);
+}
+
+export function QuickEntry({ tasks, aboveId, place, onAdd }: QuickEntryProps) {
   const [text, setText] = useState("");
   const [list, setList] = useState<PlacedLine[] | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
-  const names = useMemo(() => ({ people, roles, teams, tasks: tasks.map(({ task }) => task), readDate }), [people, roles, teams, tasks]);
-  const line = readTaskLine(text, names);
+  const names = useLineNames(tasks);
+  const line = readTaskLine(text, names, aboveId);
   const known = useSuggestions(text, names);
   const add = async (lines: readonly PlacedLine[]) => {
     const faults = await onAdd(lines);
@@ -49,7 +62,9 @@ export function QuickEntry({
     if (faults.length > 0) return;
     setText("");
     setList(null);
-    input.current?.focus();
+    // Whoever has gone on elsewhere meanwhile stays there.
+    const at = document.activeElement;
+    if (at === document.body || at?.closest("[data-entry]")) input.current?.focus();
   };
   const press = (event: KeyboardEvent) => {
     if (event.key === "Enter" && line.name !== "") void add([{ line, depth: 0 }]);
@@ -62,11 +77,16 @@ export function QuickEntry({
     const lines = readIndentedList(event.clipboardData.getData("text"));
     if (lines.length < 2) return;
     event.preventDefault();
-    setList(lines.map(({ text: own, depth }) => ({ line: readTaskLine(own, names), depth })));
+    const read = readTaskLines(
+      lines.map((own) => own.text),
+      names,
+      aboveId,
+    );
+    setList(lines.map(({ depth }, at) => ({ line: read[at], depth })));
   };
   if (list) return <PastedList list={list} place={place} fault={fault} onAdd={() => void add(list)} onBack={() => setList(null)} />;
   return (
-    <div className="line-above bg-sheet px-3 py-2">
+    <div data-entry className="line-above bg-sheet px-3 py-2">
       <div className="flex items-center gap-2">
         <input
           ref={input}
@@ -107,11 +127,8 @@ export function QuickEntry({
 
 function Parts({ line: { parts } }: { line: TaskLine }) {
   return parts.map(({ text, meaning }, at) => (
-    <span
-      key={`${text} ${String(at)}`}
-      className={`rounded-[4px] px-1.5 ${meaning === "name" ? (at === 0 ? "bg-well text-ink" : "bg-ochre-wash text-ochre-ink") : "bg-pine-wash text-pine"}`}
-    >
-      {text} <span className="opacity-75">{meaning === "name" && at > 0 ? "part of the name" : meanings[meaning]}</span>
+    <span key={`${text} ${String(at)}`} data-meaning={meaning} className="line-part">
+      {text} <span className="opacity-75">{meanings[meaning]}</span>
     </span>
   ));
 }
@@ -151,7 +168,7 @@ function PastedList({
   const add = useRef<HTMLButtonElement>(null);
   useEffect(() => add.current?.focus(), []);
   return (
-    <section aria-label="Pasted list" className="line-above bg-sheet px-3 py-2">
+    <section data-entry aria-label="Pasted list" className="line-above bg-sheet px-3 py-2">
       <ul className="max-h-[190px] overflow-y-auto">
         {list.map(({ line, depth }, at) => (
           <li

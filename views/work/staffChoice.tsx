@@ -60,7 +60,7 @@ export function StaffChoice({
       ))}
       {onCancel && (
         <Button onClick={onCancel} className="mt-1">
-          Leave it as it is
+          Cancel
         </Button>
       )}
     </fieldset>

@@ -4,6 +4,7 @@ import * as z from "zod";
 import type { Task } from "../../core/plan/schema.ts";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
 import { wholeText } from "../../ui/format.ts";
+import { skillFieldsSchema, skillRowsOf, skillsOf } from "../frame/skillFields.tsx";
 
 const date = z.string().refine(isDateText, { error: DATE_HINT });
 const number = (most: number) =>
@@ -34,6 +35,12 @@ export const taskFields = z
     durationDays: number(10_000),
     effortHours: number(1_000_000),
     notBefore: date,
+    notAfter: date,
+    finishNotBefore: date,
+    finishNotAfter: date,
+    staggerDays: number(10_000),
+    calendarId: z.string(),
+    skills: skillFieldsSchema,
     deadline: date,
     percentComplete: number(100),
     state: z.enum(["notStarted", "underWay", "done"]),
@@ -71,6 +78,12 @@ export function fieldsOf(task: Partial<Task>): TaskFields {
     durationDays: text(task.durationDays),
     effortHours: text(task.effortHours),
     notBefore: writeDate(task.notBefore),
+    notAfter: writeDate(task.notAfter),
+    finishNotBefore: writeDate(task.finishNotBefore),
+    finishNotAfter: writeDate(task.finishNotAfter),
+    staggerDays: text(task.staggerDays),
+    calendarId: text(task.calendarId),
+    skills: skillRowsOf(task.skills),
     deadline: writeDate(task.deadline),
     percentComplete: text(task.percentComplete),
     state: task.state ?? "notStarted",
@@ -101,6 +114,12 @@ export function setOf(fields: TaskFields): { [K in keyof TaskFields]: Task[K & k
     durationDays: fields.sizing === "duration" ? number(fields.durationDays) : null,
     effortHours: number(fields.effortHours),
     notBefore: readDate(fields.notBefore),
+    notAfter: readDate(fields.notAfter),
+    finishNotBefore: readDate(fields.finishNotBefore),
+    finishNotAfter: readDate(fields.finishNotAfter),
+    staggerDays: number(fields.staggerDays),
+    calendarId: text(fields.calendarId),
+    skills: skillsOf(fields.skills),
     deadline: readDate(fields.deadline),
     percentComplete: fields.state === "done" ? 100 : number(fields.percentComplete),
     state: fields.state === "notStarted" ? null : fields.state,

@@ -4,12 +4,14 @@ import { zodResolver } from "@hookform/resolvers/zod";
 import type { UseFormReturn } from "react-hook-form";
 import type { Outline, OutlineTask } from "../../core/answers/outline.ts";
 import type { Task } from "../../core/plan/schema.ts";
-import { Button } from "../../ui/button.tsx";
 import { Field, TextArea, TextInput } from "../../ui/field.tsx";
 import { FormCheckbox, FormChoice, FormDate, FormPicker } from "../../ui/form.tsx";
+import { FormEnd } from "../../ui/formEnd.tsx";
 import { namedOptions, none, textOptions, wordOptions } from "../../ui/options.ts";
+import { Unfold } from "../../ui/unfold.tsx";
 import { useFormOver } from "../../ui/useFormOver.ts";
 import { useNames } from "../frame/facts.ts";
+import { SkillFields } from "../frame/skillFields.tsx";
 import { useUnderWay } from "../frame/underWay.ts";
 import { fieldsOf, sizings, type TaskFields, taskFields } from "./taskForm.ts";
 import { taskStates } from "./taskStates.ts";
@@ -25,12 +27,15 @@ interface TaskFormProps {
 }
 
 export function TaskForm({ outline, task, isSummary, saveText, onSave }: TaskFormProps) {
-  const form = useFormOver(fieldsOf(task), zodResolver(taskFields));
+  const form = useFormOver(`tasks ${task.id ?? `new ${outline.project.id}`}`, fieldsOf(task), zodResolver(taskFields));
   const { register, control, handleSubmit, formState } = form;
-  const { errors, isDirty, isSubmitting } = formState;
+  const { errors, isDirty } = formState;
   useUnderWay("tasks", task.id, isDirty);
+  const save = async (fields: TaskFields) => {
+    if (await onSave(fields)) form.forget();
+  };
   return (
-    <form className="space-y-3" noValidate onSubmit={(event) => void handleSubmit(onSave)(event)}>
+    <form className="space-y-3" noValidate onSubmit={(event) => void handleSubmit(save)(event)}>
       <Field label="Name" fault={errors.name?.message}>
         <TextInput {...register("name")} autoFocus={task.id === undefined} />
       </Field>
@@ -46,13 +51,12 @@ export function TaskForm({ outline, task, isSummary, saveText, onSave }: TaskFor
           <FormDate control={control} name="deadline" />
         </Field>
       </div>
+      {!isSummary && <Conditions form={form} />}
       {!isSummary && <Progress form={form} />}
       <Field label="Notes" hint="**bold**, *slanted*, - a list, # a heading, [text](address)">
         <TextArea {...register("notes")} rows={3} />
       </Field>
-      <Button type="submit" look="main" disabled={isSubmitting || (task.id !== undefined && !isDirty)}>
-        {saveText}
-      </Button>
+      <FormEnd form={form} saveText={saveText} isNew={task.id === undefined} />
     </form>
   );
 }
@@ -91,6 +95,37 @@ function Sizing({ form: { register, control, watch, formState } }: { form: Form 
         </Field>
       )}
     </>
+  );
+}
+
+/** What else decides when it is done, and by whom. */
+function Conditions({ form: { register, control, formState } }: { form: Form }) {
+  const { calendars } = useNames();
+  const { errors, defaultValues: began } = formState;
+  const isUsed = [began?.notAfter, began?.finishNotBefore, began?.finishNotAfter, began?.staggerDays, began?.calendarId].some(Boolean);
+  return (
+    <Unfold title="Skills, delay, calendar and bounds" isOpenAtFirst={isUsed || (began?.skills?.length ?? 0) > 0}>
+      <div className="space-y-3">
+        <SkillFields control={control} fault={errors.skills?.root?.message ?? errors.skills?.message} />
+        <div className="grid grid-cols-2 gap-3">
+          <Field label="Delay, working days" fault={errors.staggerDays?.message} hint="After what decides its start">
+            <TextInput {...register("staggerDays")} inputMode="decimal" placeholder="none" />
+          </Field>
+          <Field label="Calendar">
+            <FormPicker control={control} name="calendarId" options={[none("As the project"), ...namedOptions(calendars)]} />
+          </Field>
+          <Field label="Starts not after" fault={errors.notAfter?.message}>
+            <FormDate control={control} name="notAfter" />
+          </Field>
+          <Field label="Finishes not before" fault={errors.finishNotBefore?.message}>
+            <FormDate control={control} name="finishNotBefore" />
+          </Field>
+          <Field label="Finishes not after" fault={errors.finishNotAfter?.message}>
+            <FormDate control={control} name="finishNotAfter" />
+          </Field>
+        </div>
+      </div>
+    </Unfold>
   );
 }
 

@@ -6,11 +6,11 @@ import type { OutlineTask, OutlineWork } from "../../core/answers/outline.ts";
 import type { Assignment } from "../../core/plan/schema.ts";
 import { OpenSign } from "../../ui/avatar.tsx";
 import { IconButton } from "../../ui/button.tsx";
-import { TextInput } from "../../ui/field.tsx";
-import { hoursText } from "../../ui/format.ts";
+import { DraftInput } from "../../ui/draftInput.tsx";
+import { hoursText, wholeText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
-import { readAmount, useDraft } from "../../ui/useDraft.ts";
+import { readAmount } from "../../ui/useDraft.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { AddWork } from "./addWork.tsx";
 import { StaffChoice } from "./staffChoice.tsx";
@@ -165,12 +165,14 @@ function Unplaced({ work: { assignment, unplaced } }: { work: OutlineWork }) {
 
 /** A number that is saved on Enter or on leaving it; Esc puts it back. */
 function AmountInput({ name, value, most, onSave }: { name: string; value: number; most: number; onSave: (value: number) => void }) {
-  const { props, isSound } = useDraft({ value, write: String, read: (text) => readAmount(text, 0, most), onSave });
   return (
-    <TextInput
-      {...props}
+    <DraftInput
+      value={value}
+      write={String}
+      read={(text) => readAmount(text, 0, most)}
+      onSave={onSave}
+      says={`A number from 0 to ${wholeText(most)}`}
       aria-label={name}
-      title={isSound ? undefined : `A number from 0 to ${most}`}
       inputMode="decimal"
       width={58}
       isSmall

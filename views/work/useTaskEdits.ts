@@ -6,6 +6,7 @@ import { usePlan } from "../../client/session.tsx";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { Edit } from "../../core/edits/edit.ts";
 import { type PlacedLine, tasksFromLines } from "../../core/entry/newTasks.ts";
+import type { OutlineRow } from "../../core/entry/typeLinks.ts";
 import type { Assignment, Link, Task } from "../../core/plan/schema.ts";
 import { closed } from "../../ui/closed.ts";
 import { newId } from "../../ui/newId.ts";
@@ -67,6 +68,11 @@ export function useTaskEdits(
     changeWork: (id: string, set: Setting<Assignment>) => session.edit({ kind: "changeAssignment", id, set }),
     removeWork: (id: string) => session.edit({ kind: "deleteAssignment", id }),
     addLink: (fields: Omit<Link, "id">) => session.edit({ kind: "addLink", link: { id: newId("link"), ...fields } }),
+    typeLinks: async (taskId: string, rows: readonly OutlineRow[], text: string) => {
+      const typed = await session.ask("typeLinks", { taskId, rows, text, idStem: newId("link") });
+      if ("notUnderstood" in typed) toast(`“${typed.notUnderstood}” is not a row here.`);
+      else if (typed.edit) await session.edit(typed.edit);
+    },
     changeLink: (id: string, set: Setting<Link>) => session.edit({ kind: "changeLink", id, set }),
     removeLink: (id: string) => session.edit({ kind: "deleteLink", id }),
   };

@@ -65,22 +65,15 @@ function lagText({ lagDays, elapsed }: NonNullable<WhyBound["link"]>): string {
   return ` ${lagDays > 0 ? "+" : "−"} ${countText(Math.abs(lagDays), elapsed ? "calendar day" : "day")}`;
 }
 
-/** What would have to change for an earlier start. */
-function earlierText({ bounds, without, start }: Why): string {
+/** What would have to change for an earlier start, as it comes out when it is tried. */
+function earlierText({ bounds, without, withoutLag, start }: Why): string {
   const [first] = bounds;
-  const then = without ? `it would start on ${shortDay(without.start)}` : "nothing would hold it";
-  switch (first?.kind) {
-    case "link":
-      return without && without.start >= start
-        ? `Earlier only if ${first.link?.fromName} and the others above end earlier, or their links or lags change.`
-        : `If ${first.link?.fromName} were earlier, or this link or its lag went, ${then}.`;
-    case "projectStart":
-      return "Earlier only if the project starts earlier.";
-    case "stagger":
-      return `Without the delay ${then}.`;
-    default:
-      return `Without this ${then}.`;
-  }
+  if (first?.kind === "projectStart") return "Earlier only if the project starts earlier.";
+  if (without === null) return "";
+  const what = first?.kind === "link" ? "this link" : first?.kind === "stagger" ? "the delay" : "this";
+  if (without >= start) return `Without ${what} it would start on the same day: what stands below holds it too.`;
+  const lag = withoutLag !== null && withoutLag < start ? `, without its lag on ${shortDay(withoutLag)}` : "";
+  return `Without ${what} it would start on ${shortDay(without)}${lag}.`;
 }
 
 function Ways({ entry: { task, conflicts }, why, onChange }: { entry: OutlineTask; why: Why; onChange: (set: Setting<Task>) => void }) {

@@ -6,11 +6,12 @@ import type { WorkWeeks } from "../../core/answers/workWeeks.ts";
 import type { Way } from "../../core/entry/restate.ts";
 import type { Assignment } from "../../core/plan/schema.ts";
 import { Choice } from "../../ui/choice.tsx";
-import { readDate, writeDate } from "../../ui/dateText.ts";
-import { Field, TextInput } from "../../ui/field.tsx";
+import { DATE_HINT, readDate, writeDate } from "../../ui/dateText.ts";
+import { DraftInput } from "../../ui/draftInput.tsx";
+import { Field } from "../../ui/field.tsx";
 import { hoursText, shortDay } from "../../ui/format.ts";
 import { wordOptions } from "../../ui/options.ts";
-import { readAmount, useDraft } from "../../ui/useDraft.ts";
+import { readAmount } from "../../ui/useDraft.ts";
 import { formerStatement, keepFormer, statementNow } from "./formerStatement.ts";
 import type { Setting } from "./useTaskEdits.ts";
 
@@ -135,15 +136,17 @@ function DateInput({
   value: string | undefined;
   onSave: (date: string | null) => void;
 }) {
-  const { props, isSound } = useDraft<string | null>({
-    value: value ?? null,
-    write: (date) => writeDate(date ?? undefined),
-    read: (typed) => (typed.trim() === "" ? { value: null } : readDate(typed) === null ? null : { value: readDate(typed) }),
-    onSave,
-  });
   return (
-    <Field label={text} fault={isSound ? undefined : "A day such as 8 Feb 2027."}>
-      <TextInput {...props} aria-label={label} placeholder="as the task" />
+    <Field label={text}>
+      <DraftInput<string | null>
+        value={value ?? null}
+        write={(date) => writeDate(date ?? undefined)}
+        read={(typed) => (typed.trim() === "" ? { value: null } : readDate(typed) === null ? null : { value: readDate(typed) })}
+        onSave={onSave}
+        says={DATE_HINT}
+        aria-label={label}
+        placeholder="as the task"
+      />
     </Field>
   );
 }
@@ -196,11 +199,20 @@ function BucketInput({
   bucket: { from: string; to: string; hours: number };
   onSave: (hours: number) => void;
 }) {
-  const { props } = useDraft({ value: bucket.hours, write: String, read: (typed) => readAmount(typed, 0, 1_000_000), onSave });
   return (
-    <label className="text-[11.5px] text-ink-2">
+    <div className="text-[11.5px] text-ink-2">
       {writeDate(bucket.from).replace(/ \d{4}$/, "")}
-      <TextInput {...props} aria-label={`${name}, hours from ${writeDate(bucket.from)}`} inputMode="decimal" isSmall isFigure />
-    </label>
+      <DraftInput
+        value={bucket.hours}
+        write={String}
+        read={(typed) => readAmount(typed, 0, 1_000_000)}
+        onSave={onSave}
+        says="Hours from 0 to 1,000,000"
+        aria-label={`${name}, hours from ${writeDate(bucket.from)}`}
+        inputMode="decimal"
+        isSmall
+        isFigure
+      />
+    </div>
   );
 }

@@ -32,7 +32,7 @@ export function BringIn() {
               </Button>
             )}
             <Button look="main" disabled={!preview?.edit} onClick={() => void hook.bringIn()}>
-              Bring in {preview ? countText(preview.counts.adds + preview.counts.changes, "row") : ""}
+              Import {preview ? countText(preview.counts.adds + preview.counts.changes, "row") : ""}
             </Button>
           </>
         )

@@ -2,6 +2,7 @@
 // How a file is taken: which table it is, which of its columns is which, how its days are written.
 import { tableKinds } from "../../../core/tables/preview.ts";
 import { tableNames } from "../../../core/tables/table.ts";
+import { CheckboxField } from "../../../ui/checkbox.tsx";
 import { Choice } from "../../../ui/choice.tsx";
 import { Field } from "../../../ui/field.tsx";
 import { wholeText } from "../../../ui/format.ts";
@@ -19,12 +20,13 @@ interface PartProps {
 }
 
 export function Mapping({ hook }: { hook: BringInHook }) {
-  const { read, ways } = hook;
+  const { read, ways, preview } = hook;
   if (!read) return null;
+  const headerAt = ways.header ?? preview?.header ?? 0;
   return (
     <Sheet
       title={read.fileName}
-      subtitle={`${wholeText(read.sheets[ways.sheet].rows.length - 1)} rows below the header`}
+      subtitle={`${wholeText(read.sheets[ways.sheet].rows.length - 1 - headerAt)} rows below the header`}
       onClose={hook.close}
     >
       <SheetSection>
@@ -40,7 +42,17 @@ export function Mapping({ hook }: { hook: BringInHook }) {
 
 const dateOrders = { dayFirst: "3/2/2027 is 3 February", monthFirst: "3/2/2027 is 2 March" } as const;
 
-function TakenAs({ hook: { ways, setWays, chooseSheet }, read }: PartProps) {
+const MOST_HEADERS = 20;
+const HEADER_LETTERS = 40;
+
+/** The first rows of a file, any of which may name the columns. */
+const headerOptions = (rows: readonly string[][]) =>
+  rows.slice(0, MOST_HEADERS).flatMap((cells, at) => {
+    const text = cells.filter((cell) => cell.trim() !== "").join(", ");
+    return text === "" ? [] : [{ value: String(at), text: `Line ${at + 1}: ${text.slice(0, HEADER_LETTERS)}` }];
+  });
+
+function TakenAs({ hook: { ways, setWays, chooseSheet, preview }, read }: PartProps) {
   return (
     <div className="space-y-3">
       {read.note && <p className="text-ochre-ink">{read.note}</p>}
@@ -56,20 +68,31 @@ function TakenAs({ hook: { ways, setWays, chooseSheet }, read }: PartProps) {
       <Field label="Taken as">
         <Choice
           value={ways.table}
-          onChange={(table) => setWays({ table, mapping: null, subjectId: "" })}
+          onChange={(table) => setWays({ table, header: null, mapping: null, subjectId: "" })}
           options={tableNames.map((name) => ({ value: name, text: tableKinds[name].title }))}
+        />
+      </Field>
+      <Field label="Names of the columns">
+        <Choice
+          value={String(ways.header ?? preview?.header ?? 0)}
+          onChange={(header) => setWays({ header: Number(header), mapping: null })}
+          options={headerOptions(read.sheets[ways.sheet].rows)}
         />
       </Field>
       <Field label="Days with slashes" hint="Days as 2027-02-03 or 3.2.2027 are always understood">
         <Choice value={ways.dateOrder} onChange={(dateOrder) => setWays({ dateOrder })} options={wordOptions(dateOrders)} />
       </Field>
+      <CheckboxField checked={ways.makesNames} onChange={(makesNames) => setWays({ makesNames })}>
+        Make roles and skills that are not there yet
+      </CheckboxField>
+      {(preview?.makes.length ?? 0) > 0 && <p className="text-side">Would make the {preview?.makes.join(", the ")}.</p>}
     </div>
   );
 }
 
 function Columns({ hook: { ways, preview, setWays }, read }: PartProps) {
   const kind = tableKinds[ways.table];
-  const header = read.sheets[ways.sheet].rows[0] ?? [];
+  const header = read.sheets[ways.sheet].rows[ways.header ?? preview?.header ?? 0] ?? [];
   const mapping = preview?.mapping ?? ways.mapping ?? kind.columns.map(() => null);
   const choose = (column: number, position: number | null) =>
     setWays({ mapping: mapping.map((own, at) => (at === column ? position : own === position ? null : own)) });

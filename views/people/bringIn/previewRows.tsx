@@ -7,11 +7,11 @@ import { Segmented } from "../../../ui/segmented.tsx";
 import type { TableColumn } from "../../../ui/table/column.ts";
 import type { BringInHook } from "./useBringIn.ts";
 
-const words = { adds: "adds", changes: "changes", leaves: "as it is", refuses: "refused" } as const;
-const tones = { adds: "text-level-ink", changes: "text-plum", leaves: "text-ink-2", refuses: "figure-bad" } as const;
+const words = { adds: "adds", changes: "changes", leaves: "as it is", refuses: "refused", leftOut: "left out" } as const;
+const tones = { adds: "text-level-ink", changes: "text-plum", leaves: "text-ink-2", refuses: "figure-bad", leftOut: "text-ink-3" } as const;
 type Shown = "all" | PreviewRow["outcome"];
 
-export function PreviewRows({ hook: { preview } }: { hook: BringInHook }) {
+export function PreviewRows({ hook: { preview, ways, setWays } }: { hook: BringInHook }) {
   const [shown, setShown] = useState<Shown>("all");
   const all = preview?.rows;
   const rows = useMemo(() => (all ?? []).filter(({ outcome }) => shown === "all" || outcome === shown), [all, shown]);
@@ -32,7 +32,7 @@ export function PreviewRows({ hook: { preview } }: { hook: BringInHook }) {
           value={shown}
           options={[
             { value: "all" as Shown, text: "All rows" },
-            ...(["adds", "changes", "leaves", "refuses"] as const).map((value) => ({
+            ...(["adds", "changes", "leaves", "refuses", "leftOut"] as const).map((value) => ({
               value,
               text: `${words[value]} ${preview.counts[value]}`,
             })),
@@ -48,6 +48,12 @@ export function PreviewRows({ hook: { preview } }: { hook: BringInHook }) {
         idOf={({ line }) => String(line)}
         nameOf={({ line }) => `line ${line}`}
         rowHeight={31}
+        ticks={{
+          ticked: new Set(preview.rows.flatMap(({ line, outcome }) => (outcome === "leftOut" ? [] : [String(line)]))),
+          onTick: (lines, isOn) => setWays({ takes: { ...ways.takes, ...Object.fromEntries(lines.map((line) => [line, isOn])) } }),
+          what: "all rows",
+          says: (name) => `Take ${name}`,
+        }}
         empty="No such row."
       />
     </>

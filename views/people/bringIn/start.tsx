@@ -31,7 +31,7 @@ function DropPlace({ hook }: { hook: BringInHook }) {
   };
   return (
     <section
-      aria-label="Bring a file in"
+      aria-label="Import a file"
       onDragOver={(event) => hold(event, true)}
       onDragLeave={() => setOver(false)}
       onDrop={(event) => {
@@ -53,7 +53,7 @@ function DropPlace({ hook }: { hook: BringInHook }) {
         <input
           ref={input}
           type="file"
-          aria-label="File to bring in"
+          aria-label="File to import"
           accept=".csv,.tsv,.txt,.xlsx,.ics"
           className="sr-only"
           tabIndex={-1}

@@ -4,7 +4,7 @@ import { useEffect, useState } from "react";
 import { toast } from "sonner";
 import { post } from "../../../client/post.ts";
 import { useHostState, usePlan } from "../../../client/session.tsx";
-import { guessTable, type Preview, type PreviewQuery, tableKinds } from "../../../core/tables/preview.ts";
+import { guessTable, headerOf, type Preview, type PreviewQuery, tableKinds } from "../../../core/tables/preview.ts";
 import type { DateOrder, TableName } from "../../../core/tables/table.ts";
 import { countText } from "../../../ui/format.ts";
 import { newId } from "../../../ui/newId.ts";
@@ -12,6 +12,7 @@ import { newId } from "../../../ui/newId.ts";
 export interface Sheet {
   name: string;
   rows: string[][];
+  delimiter?: string;
 }
 
 interface Read {
@@ -23,6 +24,11 @@ interface Read {
 
 interface Ways {
   sheet: number;
+  /** Position of the row that names the columns; null for the one that looks most like it. */
+  header: number | null;
+  /** Lines that are taken or left out by hand. */
+  takes: Readonly<Record<number, boolean>>;
+  makesNames: boolean;
   table: TableName;
   /** Null where the headers decide. */
   mapping: (number | null)[] | null;
@@ -34,7 +40,16 @@ export function useBringIn() {
   const session = usePlan();
   const version = useHostState()?.version ?? 0;
   const [read, setRead] = useState<Read | null>(null);
-  const [ways, setWays] = useState<Ways>({ sheet: 0, table: "people", mapping: null, dateOrder: "dayFirst", subjectId: "" });
+  const [ways, setWays] = useState<Ways>({
+    sheet: 0,
+    header: null,
+    takes: {},
+    makesNames: false,
+    table: "people",
+    mapping: null,
+    dateOrder: "dayFirst",
+    subjectId: "",
+  });
   const [fault, setFault] = useState<string | null>(null);
   const [isReading, setReading] = useState(false);
   const [preview, setPreview] = useState<Preview | null>(null);
@@ -77,7 +92,7 @@ export function useBringIn() {
     const { adds, changes, refuses } = preview.counts;
     const faults = await session.edit(preview.edit);
     if (faults.length > 0) return;
-    toast(`${countText(adds + changes, "row")} of ${read?.fileName} brought in. One undo takes them all back.`);
+    toast(`${countText(adds + changes, "row")} imported from ${read?.fileName}. One undo takes them all back.`);
     // Rows that were refused stay in sight, to be saved and corrected.
     if (refuses === 0) close();
   };
@@ -98,29 +113,38 @@ export function useBringIn() {
 
 export type BringInHook = ReturnType<typeof useBringIn>;
 
-function startOf(sheets: readonly Sheet[], sheet: number): Pick<Ways, "sheet" | "table" | "mapping" | "subjectId"> {
+function startOf(sheets: readonly Sheet[], sheet: number): Omit<Ways, "dateOrder" | "makesNames"> {
   const named = Object.values(tableKinds).find(({ title }) => title === sheets[sheet].name)?.name;
-  return { sheet, table: named ?? guessTable(sheets[sheet].rows[0] ?? []), mapping: null, subjectId: "" };
+  const { rows } = sheets[sheet];
+  const header = headerOf(rows, named);
+  return { sheet, header: null, takes: {}, table: named ?? guessTable(rows[header] ?? []), mapping: null, subjectId: "" };
 }
 
-function queryOf({ fileName, sheets, idStem }: Read, { sheet, table, mapping, dateOrder, subjectId }: Ways): PreviewQuery {
+function queryOf(
+  { fileName, sheets, idStem }: Read,
+  { sheet, header, takes, makesNames, table, mapping, dateOrder, subjectId }: Ways,
+): PreviewQuery {
   return {
     table,
     source: fileName,
     rows: sheets[sheet].rows,
+    takes,
+    ...(header !== null && { header }),
     ...(mapping && { mapping }),
-    options: { dateOrder, idStem, ...(subjectId !== "" && { subjectId }) },
+    options: { dateOrder, idStem, makesNames, ...(subjectId !== "" && { subjectId }) },
   };
 }
 
-/** Saves the refused rows with their reasons, headers as they were, so that they can be corrected and brought again. */
-async function saveRefused({ fileName, sheets }: Read, { sheet }: Ways, { rows }: Preview): Promise<void> {
-  const [header, ...lines] = sheets[sheet].rows;
+/** Saves the refused rows with their reasons, headers and what stands between cells as they were, so that they can be
+ * corrected and imported again. */
+async function saveRefused({ fileName, sheets }: Read, { sheet }: Ways, { rows, header: headerAt }: Preview): Promise<void> {
+  const { rows: lines, delimiter } = sheets[sheet];
+  const header = lines[headerAt];
   const refused = rows.flatMap((row) =>
-    row.outcome === "refuses" ? [[...padded(lines[row.line - 2], header.length), row.reasons.join(" ")]] : [],
+    row.outcome === "refuses" ? [[...padded(lines[row.line - 1], header.length), row.reasons.join(" ")]] : [],
   );
   const response = await post("/api/tables/csv", {
-    body: JSON.stringify([[...header, "Why it was refused"], ...refused]),
+    body: JSON.stringify({ rows: [[...header, "Why it was refused"], ...refused], ...(delimiter && { delimiter }) }),
   });
   const link = document.createElement("a");
   link.href = URL.createObjectURL(await response.blob());

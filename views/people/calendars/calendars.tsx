@@ -85,7 +85,7 @@ function CalendarPage({ answer, hook }: { answer: CalendarYear; hook: CalendarsH
     <div className="min-h-0 flex-1 overflow-y-auto pb-4">
       <p className="pb-2 text-ink-2">
         {hoursText(calendar.week.reduce((sum, hours) => sum + hours * 60, 0))} h a week · {countText(answer.people, "person", "people")},{" "}
-        {countText(answer.projects, "project")} and {countText(answer.tasks, "task")} go by it
+        {countText(answer.projects, "project")} and {countText(answer.tasks, "task")} use it
       </p>
       <YearStrip
         label={`${calendar.name} in ${hook.year}, by day`}

@@ -7,12 +7,14 @@ import { type Initial, useAnswer } from "../../../client/session.tsx";
 import { closed } from "../../../ui/closed.ts";
 import { rangeText } from "../../../ui/format.ts";
 import { Segmented } from "../../../ui/segmented.tsx";
+import { SignLegend } from "../../../ui/signLegend.tsx";
 import { Figure, Screen } from "../../frame/screen.tsx";
 import { useChartPeriods } from "../../frame/useChartPeriods.ts";
 import { PeopleTabs } from "../tabs.tsx";
 import { AnswerSheet } from "./answerSheet.tsx";
 import { LeaveCalendar } from "./leaveCalendar.tsx";
 import { LeaveRequests, requestKey } from "./leaveRequests.tsx";
+import { leaveSigns } from "./leaveSigns.tsx";
 
 export function LeaveScreen({ initial }: { initial: Initial<AnswerOf<"leave">> }) {
   const chart = useChartPeriods();
@@ -43,15 +45,18 @@ export function LeaveScreen({ initial }: { initial: Initial<AnswerOf<"leave">> }
         </>
       }
       actions={
-        <Segmented
-          label="Whom to show"
-          value={who === "all" ? "all" : "away"}
-          options={[
-            { value: "away", text: "Who is away" },
-            { value: "all", text: "Everybody" },
-          ]}
-          onChange={(value) => void setWho(value)}
-        />
+        <>
+          <Segmented
+            label="Whom to show"
+            value={who === "all" ? "all" : "away"}
+            options={[
+              { value: "away", text: "Who is away" },
+              { value: "all", text: "Everybody" },
+            ]}
+            onChange={(value) => void setWho(value)}
+          />
+          <SignLegend signs={leaveSigns} />
+        </>
       }
       sheet={
         request && (

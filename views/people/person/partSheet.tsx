@@ -8,6 +8,7 @@ import { useNames, usePlanFacts } from "../../frame/facts.ts";
 import { AnswerSheet } from "../leave/answerSheet.tsx";
 import { fieldsOfPerson, setOfPerson } from "../personForm.ts";
 import { PersonForm } from "../personFormView.tsx";
+import { HandOverSheet } from "./handOverSheet.tsx";
 import { OvertimeForm } from "./overtimeForm.tsx";
 import { TimeOffForm } from "./timeOffForm.tsx";
 import { UnplacedSheet } from "./unplacedSheet.tsx";
@@ -30,7 +31,7 @@ export function PartSheet({ answer, hook }: { answer: PersonYear; hook: PersonHo
               id={person.id}
               initial={fields}
               isNew={false}
-              onSave={async (typed) => void (await hook.changePerson(setOfPerson(typed, person)))}
+              onSave={(typed) => hook.changePerson(setOfPerson(typed, person))}
             />
           </SheetSection>
         </Sheet>
@@ -68,6 +69,8 @@ export function PartSheet({ answer, hook }: { answer: PersonYear; hook: PersonHo
       const entry = answer.unplaceable.find(({ assignmentId }) => assignmentId === partId);
       return entry ? <UnplacedSheet key={entry.assignmentId} entry={entry} onClose={close} /> : null;
     }
+    case "handOver":
+      return <HandOverSheet person={person} onClose={close} />;
     default:
       return null;
   }

@@ -6,13 +6,14 @@ import type { Initial } from "../../../client/session.tsx";
 import type { PersonYear } from "../../../core/answers/personYear.ts";
 import { formatDay } from "../../../core/calendar/day.ts";
 import { shareOf } from "../../../core/plan/units.ts";
-import { Button, IconButton } from "../../../ui/button.tsx";
+import { Button, buttonLook, IconButton } from "../../../ui/button.tsx";
 import { hoursText, longDay, shareText } from "../../../ui/format.ts";
 import { useKeys } from "../../../ui/keys.ts";
 import Link from "../../../ui/link.tsx";
 import { YearStrip } from "../../../ui/yearStrip.tsx";
 import { usePlanFacts } from "../../frame/facts.ts";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
+import { useLeaveWhenGone } from "../../frame/useLeaveWhenGone.ts";
 import { useLinkTo } from "../../frame/windowed.ts";
 import { dayText, weeksSentence } from "../words.ts";
 import { PartSheet } from "./partSheet.tsx";
@@ -23,6 +24,7 @@ export function PersonPage({ personId, initial }: { personId: string; initial: I
   const hook = usePerson(personId, initial);
   const linkTo = useLinkTo();
   const { answer, show } = hook;
+  useLeaveWhenGone(answer?.person.name, "/people");
   useKeys({ n: () => show("off", "new") });
   if (!answer)
     return (
@@ -75,7 +77,8 @@ function Figures({ answer: { months, unplaceable }, year }: { answer: PersonYear
   );
 }
 
-function Actions({ hook: { year, setYear, show } }: { hook: PersonHook }) {
+function Actions({ hook: { year, setYear, show, answer } }: { hook: PersonHook }) {
+  const linkTo = useLinkTo();
   return (
     <>
       <span className="inline-flex items-center">
@@ -87,6 +90,10 @@ function Actions({ hook: { year, setYear, show } }: { hook: PersonHook }) {
           <ChevronRight size={16} />
         </IconButton>
       </span>
+      <Link href={linkTo(`/people/person/${encodeURIComponent(answer?.person.id ?? "")}/hours`)} className={buttonLook()}>
+        Hours
+      </Link>
+      <Button onClick={() => show("handOver")}>Hand over</Button>
       <Button onClick={() => show("details")}>Details</Button>
       <Button look="main" onClick={() => show("off", "new")}>
         <Plus size={15} /> Time off <kbd className="font-sans opacity-75">N</kbd>

@@ -102,6 +102,7 @@ function splitEdit({ assignmentId, split }: Unplaceable, newId: string): Edit | 
       personId: null,
       ...(split.roleId !== null && { roleId: split.roleId }),
       ...(split.hours !== null && { hours: split.hours }),
+      ...(split.shiftDays !== 0 && { shiftDays: split.shiftDays }),
     }
   );
 }

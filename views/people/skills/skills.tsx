@@ -55,7 +55,7 @@ export function Skills({ initial }: { initial: Initial<AnswerOf<"skills">> }) {
             width={150}
           />
           <AddSkill
-            onAdd={(name) => void session.edit({ kind: "addSkill", skill: { id: newId("skill"), name } })}
+            onAdd={(name) => void session.edit({ kind: "addNamed", list: "skills", row: { id: newId("skill"), name } })}
             taken={columns.map(({ skill }) => skill.name.toLowerCase())}
           />
         </>

@@ -8,9 +8,10 @@ import type { TeamRow } from "../../../core/answers/teamBoard.ts";
 import type { Edit } from "../../../core/edits/edit.ts";
 import { Button } from "../../../ui/button.tsx";
 import { CheckboxField } from "../../../ui/checkbox.tsx";
-import { Field, FormFooter, TextInput } from "../../../ui/field.tsx";
+import { Field, TextInput } from "../../../ui/field.tsx";
 import { FormChoice, FormPicker } from "../../../ui/form.tsx";
 import { hoursText } from "../../../ui/format.ts";
+import { FormEnd } from "../../../ui/formEnd.tsx";
 import { newId } from "../../../ui/newId.ts";
 import { namedOptions, none } from "../../../ui/options.ts";
 import { Sheet, SheetSection, SumLine } from "../../../ui/sheet.tsx";
@@ -47,11 +48,13 @@ export function TeamSheet({
   const save = async (typed: Fields) => {
     const text = (value: string) => (value.trim() === "" ? null : value.trim());
     const set = { ...typed, parentId: text(typed.parentId), projectId: text(typed.projectId), description: text(typed.description) };
-    if (row) return void (await onEdit({ kind: "changeTeam", id: row.team.id, set }));
+    if (row) return onEdit({ kind: "changeTeam", id: row.team.id, set });
     const id = newId("team");
     const stated = Object.fromEntries(Object.entries(set).filter(([, value]) => value !== null));
-    if (await onEdit({ kind: "addTeam", team: { ...stated, id, name: typed.name, handle: typed.handle, memberIds: typed.memberIds } }))
-      onAdded(id);
+    const { name, handle, memberIds } = typed;
+    const isAdded = await onEdit({ kind: "addTeam", team: { ...stated, id, name, handle, memberIds } });
+    if (isAdded) onAdded(id);
+    return isAdded;
   };
   const remove = async () => {
     if (row && (await onEdit({ kind: "deleteTeam", id: row.team.id }))) onClose();
@@ -107,11 +110,13 @@ function TeamForm({
 }: {
   row: TeamRow | null;
   parents: readonly TeamRow[];
-  onSave: (fields: Fields) => Promise<void>;
+  /** True where it was saved. */
+  onSave: (fields: Fields) => Promise<boolean>;
   onDelete: () => void;
 }) {
   const { projects } = useNames();
   const form = useFormOver<Fields>(
+    `teams ${row?.team.id ?? "new"}`,
     {
       name: row?.team.name ?? "",
       handle: row?.team.handle ?? "",
@@ -123,10 +128,13 @@ function TeamForm({
     zodResolver(fieldsSchema),
   );
   const { register, control, handleSubmit, formState } = form;
-  const { errors, isDirty, isSubmitting } = formState;
+  const { errors, isDirty } = formState;
   useUnderWay("teams", row?.team.id, isDirty);
+  const save = async (fields: Fields) => {
+    if (await onSave(fields)) form.forget();
+  };
   return (
-    <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(onSave)(event)}>
+    <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(save)(event)}>
       <div className="grid grid-cols-2 gap-3">
         <Field label="Name" fault={errors.name?.message}>
           <TextInput {...register("name")} autoFocus={!row} />
@@ -149,16 +157,13 @@ function TeamForm({
         <TextInput {...register("description")} />
       </Field>
       <Members form={form} />
-      <FormFooter>
-        <Button type="submit" look="main" disabled={isSubmitting || (row !== null && !isDirty)}>
-          {row ? "Save" : "Add team"}
-        </Button>
+      <FormEnd form={form} saveText={row ? "Save" : "Add team"} isNew={!row}>
         {row && (
           <Button look="danger" onClick={onDelete}>
             Delete
           </Button>
         )}
-      </FormFooter>
+      </FormEnd>
     </form>
   );
 }

@@ -8,13 +8,16 @@ import { CSV_TYPE } from "../../../files.ts";
 
 export const dynamic = "force-dynamic";
 
-const rowsSchema = z.array(z.array(z.string())).max(FILE_LIMITS.rows + 1);
+const fileSchema = z.strictObject({
+  rows: z.array(z.array(z.string())).max(FILE_LIMITS.rows + 1),
+  delimiter: z.enum([",", ";", "\t", "|"]).default(","),
+});
 
 export async function POST(request: Request): Promise<Response> {
   try {
-    const rows = rowsSchema.safeParse(parseJson(await readText(request, MOST_BYTES.file), MOST_NESTING));
-    if (!rows.success) return Response.json({ message: "Rows of texts belong here." }, { status: 400 });
-    return new Response(writeCsv(rows.data), { headers: { "content-type": CSV_TYPE } });
+    const file = fileSchema.safeParse(parseJson(await readText(request, MOST_BYTES.file), MOST_NESTING));
+    if (!file.success) return Response.json({ message: "Rows of texts belong here." }, { status: 400 });
+    return new Response(writeCsv(file.data.rows, file.data.delimiter), { headers: { "content-type": CSV_TYPE } });
   } catch (error) {
     const isLarge = error instanceof TooLarge;
     return Response.json(

@@ -1,0 +1,48 @@
+// A plan with nothing in it yet: its settings, and one calendar.
+import { type Day, formatDay, parseDay } from "../calendar/day.ts";
+import type { Calendar, Plan, Settings } from "../plan/schema.ts";
+
+export interface NewPlan {
+  settings: Pick<Settings, "name" | "currency" | "planStart" | "planEnd"> & Partial<Settings>;
+  /** Hours from Monday to Sunday. */
+  week: readonly number[];
+  /** Public holidays, as days without work. */
+  holidays: Calendar["exceptions"];
+  /** What the calendar is called. */
+  calendarName: string;
+}
+
+/** A whole plan of the newest version, with no people and no work. */
+export function newPlan({ settings, week, holidays, calendarName }: NewPlan): Plan {
+  return {
+    format: "mindful-roster-plan",
+    version: 1,
+    settings,
+    calendars: [{ id: "standard", name: calendarName, week: [...week], exceptions: holidays }],
+    roles: [],
+    skills: [],
+    people: [],
+    teams: [],
+    materials: [],
+    exchangeRates: [],
+    rateTables: [],
+    clients: [],
+    projects: [],
+    tasks: [],
+    links: [],
+    assignments: [],
+    expenses: [],
+    templates: [],
+    comments: [],
+    views: [],
+    acceptances: [],
+    requests: [],
+  };
+}
+
+/** Where a new plan begins and ends unless it is said otherwise: the month of a day, and the end of the seventeenth after it. */
+export function usualHorizon(today: Day): { planStart: string; planEnd: string } {
+  const [year, month] = formatDay(today).split("-").map(Number);
+  const first = (ahead: number) => new Date(Date.UTC(year, month - 1 + ahead, 1)).toISOString().slice(0, 10);
+  return { planStart: first(0), planEnd: formatDay(parseDay(first(18)) - 1) };
+}

@@ -1,0 +1,47 @@
+// What was changed stands in one place, and one's own steps are taken back from there, whatever came after them.
+import { expect, test } from "@playwright/test";
+import { goTo, sheetOf, typeRate, untilSaved } from "./pages.ts";
+import { demoServer, putAway, type Server } from "./server.ts";
+
+// A server of its own: what other tests have made stands in the trail too.
+let server: Server;
+test.afterEach(() => putAway(server));
+
+test("every step is told with its rows, and an older one of one's own is undone while later ones stay", async ({ page }) => {
+  server = await demoServer();
+  await goTo(page, server, "/rates");
+  await typeRate(page, "Mara Ellingsen", "52.5");
+  await untilSaved(page);
+  await goTo(page, server, "/settings/roles");
+  await page.getByLabel("Name of a new role").fill("Rigger");
+  await page.keyboard.press("Enter");
+  await untilSaved(page);
+  await page.getByRole("button", { name: "Plan", exact: true }).click();
+  await page.getByRole("menuitem", { name: "Changes" }).click();
+  const role = page.getByRole("article", { name: 'add the role "Rigger"' });
+  const rate = page.getByRole("article").filter({ hasText: /rate/ }).first();
+  await expect(role).toContainText("Nora Okafor");
+  await role.getByRole("button", { name: "1 row" }).click();
+  await expect(role).toContainText("role added Rigger");
+  await rate.getByRole("button", { name: "1 row" }).click();
+  await expect(rate).toContainText("Mara Ellingsen");
+  await expect(rate).toContainText("→ 52.5");
+  await rate.getByRole("button", { name: "Undo" }).click();
+  await expect(rate.first()).toBeVisible();
+  await expect(page.getByText("· undone")).toHaveCount(1);
+  await page.getByLabel("Search changes").fill("rigger");
+  await expect(page.getByRole("article")).toHaveCount(1);
+  const { plan } = await (await fetch(`${server.url}/api/plan`)).json();
+  expect(plan.roles.some(({ name }: { name: string }) => name === "Rigger")).toBe(true);
+  expect(plan.rateTables[0].entries.some(({ rate: own }: { rate: number }) => own === 52.5)).toBe(false);
+});
+
+test("a project is deleted with all that is its own, its page is left, and one undo brings it all back", async ({ page }) => {
+  server = await demoServer();
+  await goTo(page, server, "/work/tidepool?task=project");
+  await sheetOf(page).getByRole("button", { name: "Delete project" }).click();
+  await expect(page.getByText("Tidepool Hall is no longer in the plan, so its page was closed.")).toBeVisible();
+  await expect(page.getByText("22,352.7 h")).toBeVisible();
+  await page.getByRole("button", { name: 'Undo: delete the project "Tidepool Hall" (Ctrl Z)' }).click();
+  await expect(page.getByText("24,779.7 h")).toBeVisible();
+});

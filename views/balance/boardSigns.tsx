@@ -1,0 +1,20 @@
+// What the signs of the board mean.
+import type { LegendSign } from "../../ui/signLegend.tsx";
+import { Vessel } from "../../ui/vessel.tsx";
+
+const sample = (load: number, isLevel: boolean, tentative = 0) => (
+  <span className="relative block h-4 w-[56px]">
+    <Vessel capacity={40} load={load} tentative={tentative} isLevel={isLevel} />
+  </span>
+);
+
+export const boardSigns: readonly LegendSign[] = [
+  { sign: sample(18, false), text: "Load up to the tick, which is the capacity: there is room" },
+  { sign: sample(38, true), text: "Level: within the band that the settings name" },
+  { sign: sample(52, true), text: "Over: what runs past the tick; the figure has a minus" },
+  { sign: sample(30, false, 18), text: "Broken: pencilled, asked for, or not won yet" },
+  { sign: <span className="sign-peak" />, text: "A single day is over in a period that is not" },
+  { sign: <span className="sign-away block h-5 w-[56px]" />, text: "No capacity: away, a holiday, or not employed" },
+  { sign: <span className="sign-accepted">✓</span>, text: "Over, and left so with a reason" },
+  { sign: <span className="sign-open">?</span>, text: "Needs somebody" },
+];

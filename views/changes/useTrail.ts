@@ -1,0 +1,39 @@
+"use client";
+// The trail as the server tells it, the newest first: read again when something is made, further back when asked for.
+import { useCallback, useEffect, useState } from "react";
+import { makerOfBrowser, storageOfWindow } from "../../client/keptEdit.ts";
+import type { ToldStep, TrailPage } from "../../client/messages.ts";
+import { useHostState } from "../../client/session.tsx";
+
+async function readPage(before: number | null): Promise<TrailPage> {
+  const query = new URLSearchParams({ maker: makerOfBrowser(storageOfWindow()) });
+  if (before !== null) query.set("before", String(before));
+  const response = await fetch(`/api/changes?${query}`);
+  if (!response.ok) throw new Error("The changes could not be read. Reload the page to try again.");
+  return response.json();
+}
+
+export function useTrail() {
+  const revision = useHostState()?.revision ?? null;
+  const [steps, setSteps] = useState<readonly ToldStep[] | null>(null);
+  const [isAll, setAll] = useState(false);
+  const [fault, setFault] = useState<string | null>(null);
+  const read = useCallback(async (before: number | null, known: readonly ToldStep[]) => {
+    try {
+      const page = await readPage(before);
+      setSteps([...known, ...page.steps]);
+      setAll(page.isAll);
+      setFault(null);
+    } catch (error) {
+      setFault(
+        error instanceof TypeError
+          ? "The server cannot be reached. What stands here may be older than the plan."
+          : (error as Error).message,
+      );
+    }
+  }, []);
+  useEffect(() => {
+    if (revision !== null) void read(null, []);
+  }, [revision, read]);
+  return { steps, isAll, fault, more: () => steps && void read(steps.at(-1)?.revision ?? null, steps) };
+}

@@ -1,0 +1,168 @@
+"use client";
+// The way from nothing to a first answer, and what the words mean: beside every screen for as long as somebody wants it.
+import { Check, X } from "lucide-react";
+import { useEffect, useSyncExternalStore } from "react";
+import { useAnswer, useHostState } from "../../client/session.tsx";
+import { IconButton } from "../../ui/button.tsx";
+import Link from "../../ui/link.tsx";
+import { Unfold } from "../../ui/unfold.tsx";
+import { useFrame, useNames } from "./facts.ts";
+import { isFirstStepsShown, listenToFirstSteps, showFirstSteps, wasFirstStepsChosen } from "./firstStepsShown.ts";
+import { useLinkTo } from "./windowed.ts";
+
+export function FirstSteps() {
+  const { counts } = useAnswer("frame", {}, useFrame().frame);
+  const isRead = useHostState() !== null;
+  const isEmpty = counts.people === 0 && counts.projects === 0;
+  // An empty plan is where somebody begins: they are led unless they have closed this before.
+  useEffect(() => {
+    if (isRead && isEmpty && !wasFirstStepsChosen()) showFirstSteps(true);
+  }, [isRead, isEmpty]);
+  const isShown = useSyncExternalStore(listenToFirstSteps, isFirstStepsShown, () => false);
+  if (!isShown) return <div />;
+  return (
+    <aside aria-label="First steps" className="flex w-[264px] min-w-0 flex-col line-right bg-sheet">
+      <header className="flex items-start gap-2 px-4 pt-5 pb-2">
+        <h2 className="min-w-0 flex-1 font-title text-[19px] leading-tight">First steps</h2>
+        <IconButton label="Close the first steps" onClick={() => showFirstSteps(false)} className="-mt-1 -mr-2">
+          <X size={16} />
+        </IconButton>
+      </header>
+      <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-6">
+        <Steps />
+        <Words />
+        <Practice />
+        <p className="pt-3 text-side">This stays until it is closed. It can be called again from the Plan menu.</p>
+      </div>
+    </aside>
+  );
+}
+
+interface Step {
+  title: string;
+  says: string;
+  path: string;
+  link: string;
+  isDone: boolean;
+}
+
+function useSteps(): Step[] {
+  const { counts, planName } = useAnswer("frame", {}, useFrame().frame);
+  const { roles } = useNames();
+  return [
+    {
+      title: "Name the plan",
+      says: "Its name, the time it covers, and when a week begins.",
+      path: "/settings",
+      link: "Settings",
+      isDone: planName !== "New plan",
+    },
+    {
+      title: "Write down the roles",
+      says: "What people work as. Type them, or paste a column from a spreadsheet.",
+      path: "/settings/roles",
+      link: "Roles",
+      isDone: roles.length > 0,
+    },
+    {
+      title: "Add the people",
+      says: "Press N for one, or import a list: name, role and hours a week are enough.",
+      path: counts.people === 0 ? "/people/import" : "/people",
+      link: counts.people === 0 ? "Import people" : "People",
+      isDone: counts.people > 0,
+    },
+    {
+      title: "Make a project, and its tasks",
+      says: "In the project, type a line a task: “Build the frame, 24 h, Carpenter”. A pasted list becomes tasks too.",
+      path: "/work",
+      link: "Work",
+      isDone: counts.tasks > 0,
+    },
+    {
+      title: "Give the work to somebody",
+      says: "Openings lists what nobody has yet, with those who have room in those very weeks.",
+      path: "/openings",
+      link: "Openings",
+      isDone: counts.assignments > 0,
+    },
+    {
+      title: "See who is free, and who is over",
+      says: "A cell says the room of a week in hours; rust means over. Press one to see why.",
+      path: "/balance",
+      link: "Balance",
+      isDone: false,
+    },
+  ];
+}
+
+function Steps() {
+  const linkTo = useLinkTo();
+  return (
+    <ol className="space-y-3">
+      {useSteps().map(({ title, says, path, link, isDone }, at) => (
+        <li key={title} className="flex gap-2.5">
+          <span className="step-sign" data-done={isDone}>
+            {isDone ? <Check size={12} aria-label="done" /> : at + 1}
+          </span>
+          <div className="min-w-0">
+            <p className={isDone ? "text-ink-2" : "font-medium"}>{title}</p>
+            <p className="text-small text-ink-2">{says}</p>
+            <Link href={linkTo(path)} className="text-link text-small">
+              {link}
+            </Link>
+          </div>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+const words: readonly [word: string, means: string][] = [
+  ["Capacity", "The hours somebody can work: their working week, less public holidays and approved leave, plus agreed overtime."],
+  ["Load", "The hours they are planned for, day by day."],
+  ["Room", "Capacity less load. Below zero it is shown as over."],
+  ["Utilization", "Load as a percentage of capacity. Near 100% is full; above it somebody is over."],
+  ["Firmness", "How sure an assignment is: pencilled in, asked for, or confirmed. What is only pencilled in is drawn with a broken edge."],
+  ["Opening", "Work that needs a role or a skill, and has nobody yet."],
+  ["Pipeline", "Projects that are not won yet, counted by how likely they are where you choose so."],
+  ["Effort and duration", "Effort is the hours a task takes in all; duration the working days from its start to its finish."],
+];
+
+function Words() {
+  return (
+    <section className="mt-4 border-line border-t pt-3">
+      <Unfold title="What the words mean">
+        <dl className="space-y-2 text-small">
+          {words.map(([word, means]) => (
+            <div key={word}>
+              <dt className="font-semibold">{word}</dt>
+              <dd className="text-ink-2">{means}</dd>
+            </div>
+          ))}
+        </dl>
+      </Unfold>
+    </section>
+  );
+}
+
+const practice = [
+  "Plan to about 85% of capacity. The rest goes to what nobody plans: questions, repairs, meetings.",
+  "Give standing work (meetings, support) hours of its own, so that people do not look freer than they are.",
+  "Pencil in what is likely; confirm it when it is sure. A plan that knows only yes and no is wrong half of the time.",
+  "Look at weeks before months: a quiet month can hide an impossible week.",
+  "Link tasks rather than fixing dates: then a delay moves what hangs on it, and says so.",
+];
+
+function Practice() {
+  return (
+    <section className="mt-3 border-line border-t pt-3">
+      <Unfold title="Good practice">
+        <ul className="list-disc space-y-1.5 pl-4 text-small text-ink-2">
+          {practice.map((sentence) => (
+            <li key={sentence}>{sentence}</li>
+          ))}
+        </ul>
+      </Unfold>
+    </section>
+  );
+}

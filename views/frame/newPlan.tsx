@@ -1,0 +1,124 @@
+"use client";
+// A new, empty plan in the place of the one that is open, which is kept.
+import { zodResolver } from "@hookform/resolvers/zod";
+import { useState } from "react";
+import { useForm } from "react-hook-form";
+import * as z from "zod";
+import { post } from "../../client/post.ts";
+import { useHostState } from "../../client/session.tsx";
+import { newPlan, usualHorizon } from "../../core/entry/newPlan.ts";
+import { Button } from "../../ui/button.tsx";
+import { readDate, writeDate } from "../../ui/dateText.ts";
+import { Field, FormFault, TextInput } from "../../ui/field.tsx";
+import { FormChoice, FormDate, FormPicker } from "../../ui/form.tsx";
+import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { HolidayPlace, useHolidayPlace } from "../people/calendars/holidayPlace.tsx";
+import { WeekFields, weekHours, weekSchema } from "../people/weekFields.tsx";
+import { currencyOptions, day, weekdayOptions } from "../settings/settingsForm.ts";
+import { useFrame } from "./facts.ts";
+import { showFirstSteps } from "./firstStepsShown.ts";
+
+const fieldsSchema = z
+  .object({
+    name: z.string().trim().min(1, { error: "Give the plan a name." }).max(300),
+    currency: z.string(),
+    weekStartsOn: z.string(),
+    planStart: day,
+    planEnd: day,
+    week: weekSchema.refine((week) => weekHours(week).some((hours) => hours > 0), { path: ["root"], error: "One day needs hours." }),
+  })
+  .refine(({ planStart, planEnd }) => (readDate(planEnd) ?? "") >= (readDate(planStart) ?? ""), {
+    path: ["planEnd"],
+    error: "It ends on or after the day it begins.",
+  });
+type Fields = z.infer<typeof fieldsSchema>;
+
+export function NewPlan({ planName, onClose }: { planName: string; onClose: () => void }) {
+  const { clock } = useFrame();
+  const unsettled = useHostState()?.unsettled ?? 0;
+  const place = useHolidayPlace();
+  const [fault, setFault] = useState<string | null>(null);
+  const horizon = usualHorizon(clock);
+  const { register, control, handleSubmit, formState } = useForm<Fields>({
+    resolver: zodResolver(fieldsSchema),
+    defaultValues: {
+      name: "",
+      currency: "EUR",
+      weekStartsOn: "1",
+      planStart: writeDate(horizon.planStart),
+      planEnd: writeDate(horizon.planEnd),
+      week: ["8", "8", "8", "8", "8", "0", "0"],
+    },
+  });
+  const { errors, isSubmitting } = formState;
+  const make = async (fields: Fields) => {
+    setFault(null);
+    try {
+      await replaceWith(await planOf(fields, place));
+      showFirstSteps(true);
+      window.location.assign("/settings/roles");
+    } catch (error) {
+      setFault(error instanceof Error ? error.message : "The plan could not be made.");
+    }
+  };
+  return (
+    <div className="absolute top-[68px] right-0 bottom-0 z-40 shadow-float">
+      <Sheet title="New plan" subtitle={`It takes the place of “${planName}”`} onClose={onClose}>
+        <SheetSection>
+          <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(make)(event)}>
+            <Field label="Name" fault={errors.name?.message}>
+              <TextInput {...register("name")} autoFocus />
+            </Field>
+            <HolidayPlace place={place} noneText="No public holidays yet" />
+            <div className="grid grid-cols-2 gap-3">
+              <Field label="Currency">
+                <FormPicker control={control} name="currency" options={currencyOptions()} />
+              </Field>
+              <Field label="The week begins on">
+                <FormChoice control={control} name="weekStartsOn" options={weekdayOptions} />
+              </Field>
+              <Field label="Begins" fault={errors.planStart?.message}>
+                <FormDate control={control} name="planStart" />
+              </Field>
+              <Field label="Ends" fault={errors.planEnd?.message}>
+                <FormDate control={control} name="planEnd" />
+              </Field>
+            </div>
+            <div>
+              <span className="field-label">Hours of a working week</span>
+              <WeekFields register={register} name="week" faults={errors.week} />
+            </div>
+            <FormFault>{fault ?? place.fault}</FormFault>
+            <p className="text-side">
+              “{planName}” is kept as a copy in the data folder, and can be saved as a file from this menu first. Undo does not reach back
+              past this step.
+            </p>
+            <Button type="submit" look="main" disabled={isSubmitting || unsettled > 0}>
+              Make the plan
+            </Button>
+            {unsettled > 0 && <p className="text-[13px] text-ochre-ink">Wait until your last changes are saved.</p>}
+          </form>
+        </SheetSection>
+      </Sheet>
+    </div>
+  );
+}
+
+async function planOf(fields: Fields, place: ReturnType<typeof useHolidayPlace>) {
+  const [planStart, planEnd] = [readDate(fields.planStart) ?? "", readDate(fields.planEnd) ?? ""];
+  const years = { from: planStart.slice(0, 4), to: planEnd.slice(0, 4) };
+  return newPlan({
+    settings: { name: fields.name.trim(), currency: fields.currency, weekStartsOn: Number(fields.weekStartsOn), planStart, planEnd },
+    week: weekHours(fields.week),
+    holidays: place.country === "" ? [] : await place.holidaysOf(years),
+    calendarName: place.name === "" ? "Standard week" : place.name,
+  });
+}
+
+/** @throws {Error} with a sentence where the server does not take it. */
+async function replaceWith(plan: ReturnType<typeof newPlan>): Promise<void> {
+  const response = await post("/api/plan/file?replace=yes", { body: JSON.stringify(plan) }).catch(() => null);
+  if (!response) throw new Error("The server cannot be reached. Nothing was changed; try again when it answers.");
+  const { faults } = (await response.json()) as { faults: string[] };
+  if (faults.length > 0) throw new Error(faults.join(" "));
+}

@@ -1,0 +1,62 @@
+"use client";
+// A new row of the hours grid: a task and who works on it, found by typing their names.
+import { Plus } from "lucide-react";
+import { useState } from "react";
+import { useMaybeAnswer } from "../../client/session.tsx";
+import type { HoursOf } from "../../core/answers/hoursGrid.ts";
+import { Button } from "../../ui/button.tsx";
+import { kindOf, kindOptions, namedOptions, none, type Option } from "../../ui/options.ts";
+import { Picker } from "../../ui/picker.tsx";
+import { useNames } from "../frame/facts.ts";
+import type { HoursHook } from "./useHours.ts";
+
+export function AddHoursRow({ of, addRow }: { of: HoursOf; addRow: HoursHook["addRow"] }) {
+  const { projects, people, roles } = useNames();
+  const [projectId, setProject] = useState("projectId" in of ? of.projectId : "");
+  const [taskId, setTask] = useState("");
+  const [who, setWho] = useState("");
+  const outline = useMaybeAnswer("outline", projectId === "" ? null : { projectId }, null);
+  // What has tasks below it has no people of its own.
+  const tasks: Option[] = (outline?.tasks ?? []).flatMap(({ task, isSummary }) => (isSummary ? [] : { value: task.id, text: task.name }));
+  const { kind, id } = "personId" in of ? { kind: "person", id: of.personId } : kindOf(who);
+  const add = async () => {
+    const isMade = await addRow({ taskId, ...(kind === "person" ? { personId: id } : { roleId: id }) });
+    if (isMade) setTask("");
+  };
+  return (
+    <div className="flex flex-wrap items-center gap-2 pt-2">
+      {"personId" in of && (
+        <Picker
+          label="Project of a new row"
+          value={projectId}
+          onChange={(next) => {
+            setProject(next);
+            setTask("");
+          }}
+          width={220}
+          options={[none("Add a row: project"), ...namedOptions(projects)]}
+        />
+      )}
+      <Picker
+        label="Task of a new row"
+        value={taskId}
+        onChange={setTask}
+        width={260}
+        disabled={projectId === ""}
+        options={[none("personId" in of ? "Task" : "Add a row: task"), ...tasks]}
+      />
+      {"projectId" in of && (
+        <Picker
+          label="Who works on it"
+          value={who}
+          onChange={setWho}
+          width={220}
+          options={[none("Person or role"), ...kindOptions("People", "person", people), ...kindOptions("Roles", "role", roles)]}
+        />
+      )}
+      <Button disabled={taskId === "" || id === ""} onClick={() => void add()}>
+        <Plus size={14} /> Add row
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,110 @@
+// The columns of the hours grid: whose work it is, a column a period to type in, and the sum.
+import type { HoursGrid, HoursPerson, HoursRow } from "../../core/answers/hoursGrid.ts";
+import type { Range } from "../../core/calendar/periods.ts";
+import { periodStates } from "../../core/load/periodSums.ts";
+import { hoursOf, hoursText, periodPhrase } from "../../ui/format.ts";
+import { ProjectDot } from "../../ui/projectDot.tsx";
+import type { TableColumn } from "../../ui/table/column.ts";
+import { TwoLines } from "../../ui/twoLines.tsx";
+import { Vessel } from "../../ui/vessel.tsx";
+import { barFaults } from "../frame/barFaults.ts";
+import { readHours } from "./pasted.ts";
+
+/** What a column of a period needs to know beside its row. */
+export interface HourScene {
+  grid: HoursGrid;
+  /** Whose room stands below the columns. */
+  below: HoursPerson | null;
+  onType: (row: HoursRow, period: Range, hours: number) => void;
+}
+
+export function rowColumn(isOfPerson: boolean, below: HoursPerson | null): TableColumn<HoursRow> {
+  return {
+    id: "row",
+    head: isOfPerson ? "Work" : "Who",
+    headNode: <TwoLines main={isOfPerson ? "Work" : "Who"} side={isOfPerson ? "project" : "task"} />,
+    width: 220,
+    isRowHead: true,
+    isSticky: true,
+    value: ({ who, taskName, projectName }) => (isOfPerson ? `${taskName}, ${projectName}` : `${who}, ${taskName}`),
+    cell: ({ who, taskName, projectName, projectRow, personId }) =>
+      isOfPerson ? (
+        <TwoLines
+          main={taskName}
+          side={
+            <>
+              <ProjectDot row={projectRow} isSmall /> {projectName}
+            </>
+          }
+        />
+      ) : (
+        <TwoLines main={personId === null ? <span className="text-over">{who}, open</span> : who} side={taskName} />
+      ),
+    foot: <TwoLines main="In all" side={below ? `room of ${below.name}` : "press a row for its room"} />,
+  };
+}
+
+export function hourColumn(
+  { grid, below, onType }: HourScene,
+  period: Range,
+  at: number,
+): Omit<TableColumn<HoursRow>, "id" | "head" | "headNode"> {
+  const person = ({ personId }: HoursRow): HoursPerson | null => (personId === null ? null : (grid.people[personId] ?? null));
+  const isOver = (row: HoursRow) => row.minutes[at] > 0 && periodStates[person(row)?.state[at] ?? 0] === "over";
+  const isAway = (row: HoursRow) => person(row)?.capacity[at] === 0;
+  return {
+    width: 62,
+    grow: 1,
+    isFigure: true,
+    value: (row) => hoursOf(row.minutes[at]),
+    copied: (row) => (row.minutes[at] === 0 ? "" : String(hoursOf(row.minutes[at]))),
+    cellSays: (row) => cellWords(row, period, at, person(row)),
+    look: (row) => (isOver(row) ? "cell-over" : isAway(row) && "sign-away"),
+    cell: ({ minutes, typed }) =>
+      minutes[at] === 0 ? null : <span className={typed[at] === 1 ? "font-medium" : "text-ink-2"}>{hoursText(minutes[at])}</span>,
+    edit: ({ fault }) =>
+      fault === null
+        ? {
+            write: (row) => (row.minutes[at] === 0 ? "" : String(hoursOf(row.minutes[at]))),
+            read: readHours,
+            says: "Hours from 0 to 10,000",
+            onSave: (row, text) => onType(row, period, readHours(text)?.value ?? 0),
+          }
+        : null,
+    foot: <Foot minutes={grid.rows.reduce((sum, row) => sum + row.minutes[at], 0)} below={below} at={at} />,
+  };
+}
+
+function cellWords({ taskName, who, minutes, typed, fault }: HoursRow, period: Range, at: number, person: HoursPerson | null): string {
+  const how = minutes[at] === 0 ? "" : typed[at] === 1 ? ", typed" : ", by its rule";
+  const of = person ? `; ${person.name} has ${hoursText(person.load[at])} of ${hoursText(person.capacity[at])} h` : "";
+  const why = fault === null ? "" : `. ${barFaults[fault]}`;
+  return `${taskName}, ${who}, ${periodPhrase(period)}: ${hoursText(minutes[at])} h${how}${of}${why}`;
+}
+
+function Foot({ minutes, below, at }: { minutes: number; below: HoursPerson | null; at: number }) {
+  const room = below && below.capacity[at] - below.load[at];
+  return (
+    <span className="w-full pt-1 pb-2.5 leading-tight">
+      <span className="block">{hoursText(minutes)}</span>
+      {below && room !== null && (
+        <>
+          <span className={`block text-small ${room < 0 ? "text-over" : "font-normal text-ink-2"}`}>{hoursText(room)}</span>
+          <Vessel capacity={below.capacity[at]} load={below.load[at]} isLevel={periodStates[below.state[at]] !== "open"} />
+        </>
+      )}
+    </span>
+  );
+}
+
+/** What a row comes to in the window, and in all. */
+export const sumColumn: TableColumn<HoursRow> = {
+  id: "sum",
+  head: "Sum",
+  headNode: <TwoLines main="Sum" side="of all" />,
+  says: "Hours in the window, and of the whole assignment",
+  width: 84,
+  isFigure: true,
+  value: ({ minutes }) => hoursOf(minutes.reduce((sum, own) => sum + own, 0)),
+  cell: ({ minutes, total }) => <TwoLines main={hoursText(minutes.reduce((sum, own) => sum + own, 0))} side={hoursText(total)} isStrong />,
+};

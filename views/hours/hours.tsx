@@ -1,0 +1,131 @@
+"use client";
+// Hours typed into days, weeks or months: of a project its people and openings, of a person their work.
+import { ChevronLeft } from "lucide-react";
+import { useCallback, useMemo } from "react";
+import type { AnswerOf } from "../../client/questions.ts";
+import type { Initial } from "../../client/session.tsx";
+import type { HoursGrid, HoursOf, HoursRow } from "../../core/answers/hoursGrid.ts";
+import type { Range } from "../../core/calendar/periods.ts";
+import { Button } from "../../ui/button.tsx";
+import { DataTable } from "../../ui/dataTable.tsx";
+import { hoursText } from "../../ui/format.ts";
+import Link from "../../ui/link.tsx";
+import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { usePeriodColumns } from "../frame/periodColumns.tsx";
+import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { useLeaveWhenGone } from "../frame/useLeaveWhenGone.ts";
+import { useLinkTo } from "../frame/windowed.ts";
+import { AddHoursRow } from "./addHoursRow.tsx";
+import { hourColumn, rowColumn, sumColumn } from "./hourColumns.tsx";
+import { type HoursHook, useHours } from "./useHours.ts";
+
+export function Hours({ of, initial }: { of: HoursOf; initial: Initial<AnswerOf<"hours">> }) {
+  const hours = useHours(of, initial);
+  const { grid, refused, closeRefused } = hours;
+  const linkTo = useLinkTo();
+  const isOfPerson = "personId" in of;
+  const back = isOfPerson ? `/people/person/${encodeURIComponent(of.personId)}` : `/work/${encodeURIComponent(of.projectId)}`;
+  useLeaveWhenGone(grid?.name, isOfPerson ? "/people" : "/work");
+  if (!grid)
+    return (
+      <Screen title="Hours">
+        <Empty title={`This ${isOfPerson ? "person" : "project"} is not in the plan`}>It may have been deleted.</Empty>
+      </Screen>
+    );
+  const inWindow = grid.rows.reduce((sum, { minutes }) => sum + minutes.reduce((own, one) => own + one, 0), 0);
+  return (
+    <Screen
+      title={
+        <span className="flex items-center gap-1">
+          <Link href={linkTo(back)} aria-label={`Back to ${grid.name}`} className="-ml-1 text-ink-2 hover:text-ink">
+            <ChevronLeft size={18} />
+          </Link>
+          Hours of {grid.name}
+        </span>
+      }
+      figures={<Figure value={`${hoursText(inWindow)} h`} says="in the window" />}
+      actions={<BlockButtons hours={hours} />}
+      sheet={
+        refused.length > 0 && (
+          <Sheet title="Not pasted" subtitle="Everything else is in its place" onClose={closeRefused}>
+            <SheetSection>
+              <ul className="space-y-2">
+                {refused.map(({ where, why }) => (
+                  <li key={where}>
+                    <span className="font-medium">{where}</span>
+                    <span className="block text-ink-2">{why}</span>
+                  </li>
+                ))}
+              </ul>
+            </SheetSection>
+          </Sheet>
+        )
+      }
+    >
+      {grid.rows.length === 0 ? (
+        <Empty title="No rows yet">
+          A row is somebody’s work on a task. Add one below, then type its hours; Shift and arrows mark cells, Ctrl R fills right.
+        </Empty>
+      ) : (
+        <Grid grid={grid} hours={hours} isOfPerson={isOfPerson} />
+      )}
+      <AddHoursRow of={of} addRow={hours.addRow} />
+    </Screen>
+  );
+}
+
+function Grid({ grid, hours, isOfPerson }: { grid: HoursGrid; hours: HoursHook; isOfPerson: boolean }) {
+  const { activeId, setActiveId, type, blocks } = hours;
+  const active = grid.rows.find(({ assignmentId }) => assignmentId === activeId);
+  const [onlyPerson] = isOfPerson ? Object.values(grid.people) : [];
+  const below = onlyPerson ?? (active?.personId == null ? null : (grid.people[active.personId] ?? null));
+  const columnOf = useCallback(
+    (period: Range, at: number) =>
+      hourColumn(
+        {
+          grid,
+          below,
+          onType: (row, own, typed) => type([{ assignmentId: row.assignmentId, ...own, hours: typed }], "type hours"),
+        },
+        period,
+        at,
+      ),
+    [grid, below, type],
+  );
+  const byPeriod = usePeriodColumns<HoursRow>(grid.periods, columnOf);
+  const columns = useMemo(() => [rowColumn(isOfPerson, below), ...byPeriod, sumColumn], [byPeriod, isOfPerson, below]);
+  return (
+    <DataTable
+      name="hours"
+      label={`Hours of ${grid.name}`}
+      columns={columns}
+      rows={grid.rows}
+      idOf={({ assignmentId }) => assignmentId}
+      nameOf={({ who, taskName }) => `${taskName}, ${who}`}
+      rowHeight={42}
+      headHeight={44}
+      selectedId={activeId}
+      onOpen={({ assignmentId }) => setActiveId(assignmentId)}
+      followsKeys
+      blocks={blocks}
+      sortIn="here"
+    />
+  );
+}
+
+/** What can be done with the row one is in. */
+function BlockButtons({ hours: { grid, activeId, remove, untype } }: { hours: HoursHook }) {
+  const row = grid?.rows.find(({ assignmentId }) => assignmentId === activeId);
+  const isTyped = row?.typed.includes(1) ?? false;
+  return (
+    <>
+      <span className="text-side">Shift with arrows marks · Ctrl C, Ctrl V · Ctrl D fills down, Ctrl R right</span>
+      <Button disabled={!row || !isTyped} onClick={() => row && void untype(row)} title="The same hours in all, spread by the rule again">
+        Back to the rule
+      </Button>
+      <Button look="danger" disabled={!row} onClick={() => row && remove(row)}>
+        Delete row
+      </Button>
+    </>
+  );
+}

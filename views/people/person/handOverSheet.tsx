@@ -1,0 +1,129 @@
+"use client";
+// Handing over somebody's work from a day on: each of it to whoever is chosen, or all as proposed.
+import { useMemo, useState } from "react";
+import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
+import { formatDay, parseDay } from "../../../core/calendar/day.ts";
+import type { Edit } from "../../../core/edits/edit.ts";
+import type { Person } from "../../../core/plan/schema.ts";
+import type { HandOverLine } from "../../../core/staffing/handOver.ts";
+import { Button } from "../../../ui/button.tsx";
+import { DateField } from "../../../ui/dateField.tsx";
+import { readDate, writeDate } from "../../../ui/dateText.ts";
+import { Field } from "../../../ui/field.tsx";
+import { countText, hoursText, rangeText } from "../../../ui/format.ts";
+import { newId } from "../../../ui/newId.ts";
+import { none, type Option } from "../../../ui/options.ts";
+import { Picker } from "../../../ui/picker.tsx";
+import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
+import { usePlanFacts } from "../../frame/facts.ts";
+import { ImpactView, useImpact } from "../../frame/impact.tsx";
+
+/** Stands for work that is left with whoever has it. */
+const STAYS = "stays";
+const OPEN = "open";
+
+export function HandOverSheet({ person, onClose }: { person: Person; onClose: () => void }) {
+  const session = usePlan();
+  const { today } = usePlanFacts();
+  // Whoever leaves hands over from the day after.
+  const leaving = person.employedTo === undefined ? today : parseDay(person.employedTo) + 1;
+  const [date, setDate] = useState(writeDate(formatDay(leaving)));
+  const read = readDate(date);
+  const from = read === null ? null : parseDay(read);
+  const answer = useMaybeAnswer("handOver", from === null ? null : { personId: person.id, from }, null);
+  const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
+  const lines = answer?.lines ?? [];
+  const given = lines.flatMap(({ assignmentId }) => {
+    const to = chosen[assignmentId] ?? STAYS;
+    return to === STAYS ? [] : [{ assignmentId, personId: to === OPEN ? null : to }];
+  });
+  const edit = useMaybeAnswer(
+    "handOverEdit",
+    from === null ? null : { personId: person.id, from, given, idStem: `given-${person.id}` },
+    null,
+  );
+  const choose = (pick: (line: HandOverLine) => string | null) =>
+    setChosen(Object.fromEntries(lines.map((line) => [line.assignmentId, pick(line) ?? STAYS])));
+  const everybody = useEverybody(lines);
+  const handOver = async () => {
+    if (from === null) return;
+    // The ids of what is split are new each time.
+    const made = await session.ask("handOverEdit", { personId: person.id, from, given, idStem: newId("given") });
+    if (made && (await session.edit(made)).length === 0) setChosen({});
+  };
+  return (
+    <Sheet title="Hand over" subtitle={person.name} onClose={onClose}>
+      <SheetSection>
+        <div className="space-y-3">
+          <Field label="All work from" fault={from === null ? "Write a day such as 8 Feb 2027." : undefined}>
+            <DateField value={date} onChange={setDate} />
+          </Field>
+          <Field label="All of it to">
+            <Picker value="" onChange={(id) => choose(() => id)} options={[none("Choose a person"), ...everybody]} />
+          </Field>
+          <div className="flex flex-wrap gap-2">
+            <Button
+              onClick={() => choose(({ proposedId }) => proposedId)}
+              title="Who has the role and most room, nobody’s day filled twice"
+            >
+              As proposed
+            </Button>
+            <Button onClick={() => choose(() => OPEN)}>Leave all open</Button>
+          </div>
+        </div>
+      </SheetSection>
+      <SheetSection title={answer ? `${countText(lines.length, "assignment")}, ${hoursText(answer.minutes)} h` : undefined}>
+        {answer && lines.length === 0 && <p className="text-ink-2">There is no work from that day on.</p>}
+        {lines.map((line) => (
+          <Line
+            key={line.assignmentId}
+            line={line}
+            value={chosen[line.assignmentId] ?? STAYS}
+            onChoose={(to) => setChosen({ ...chosen, [line.assignmentId]: to })}
+          />
+        ))}
+        {lines.length > 0 && (
+          <Button look="main" className="mt-3" disabled={given.length === 0} onClick={() => void handOver()}>
+            Hand over {countText(given.length, "assignment")}
+          </Button>
+        )}
+      </SheetSection>
+      {edit && given.length > 0 && <Effect edit={edit} />}
+    </Sheet>
+  );
+}
+
+function Effect({ edit }: { edit: Edit }) {
+  return <ImpactView impact={useImpact(edit)} />;
+}
+
+function Line({ line, value, onChoose }: { line: HandOverLine; value: string; onChoose: (to: string) => void }) {
+  const options: Option[] = [
+    { value: STAYS, text: "Stays" },
+    { value: OPEN, text: "Leave open" },
+    ...line.takers.map(({ personId, name, hasRole, cover }) => ({
+      value: personId,
+      text: name,
+      side: `${hoursText(cover)} of ${hoursText(line.minutes)} h fit`,
+      group: hasRole ? "With the role" : "Others",
+    })),
+  ];
+  return (
+    <div className="line-above py-2 first:border-t-0">
+      <p className="font-medium">{line.taskName}</p>
+      <p className="text-side">
+        {line.projectName} · {hoursText(line.minutes)} h, {rangeText({ start: line.start, stop: line.stop })}
+        {!line.isWhole && " · split on the day"}
+      </p>
+      <Picker label={`Who takes ${line.taskName}`} value={value} onChange={onChoose} options={options} />
+    </div>
+  );
+}
+
+/** Everybody who could take any of it, by name. */
+function useEverybody(lines: readonly HandOverLine[]): Option[] {
+  return useMemo(() => {
+    const names = new Map(lines.flatMap(({ takers }) => takers.map(({ personId, name }) => [personId, name] as const)));
+    return [...names].map(([value, text]) => ({ value, text })).sort((a, b) => a.text.localeCompare(b.text));
+  }, [lines]);
+}

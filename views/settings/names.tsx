@@ -1,0 +1,125 @@
+"use client";
+// A list of names kept in order: each made, renamed, merged into another one or deleted, with what uses it.
+import { useMemo } from "react";
+import type { AnswerOf } from "../../client/questions.ts";
+import type { Initial } from "../../client/session.tsx";
+import type { NameList, NameRow } from "../../core/answers/nameList.ts";
+import { DataTable } from "../../ui/dataTable.tsx";
+import type { TableColumn } from "../../ui/table/column.ts";
+import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { AddNames } from "./addNames.tsx";
+import { NameSheet } from "./nameSheet.tsx";
+import { listNames } from "./paths.ts";
+import { SettingsTabs } from "./tabs.tsx";
+import { type NameListHook, useNameList } from "./useNameList.ts";
+import { usesText } from "./usesText.ts";
+
+export function Names({ initial }: { initial: Initial<AnswerOf<"nameList">> }) {
+  const names = useNameList(initial);
+  const { list, rows, open } = names;
+  const { one, many } = listNames[list];
+  const isWritten = list === "categories" || list === "places";
+  return (
+    <Screen
+      title="Settings"
+      figures={
+        <>
+          <SettingsTabs />
+          <Figure value={String(rows.length)} says={rows.length === 1 ? one : many.toLowerCase()} />
+        </>
+      }
+      sheet={open && <NameSheet key={open.id} row={open} names={names} />}
+    >
+      {rows.length === 0 ? <Empty title={`No ${many.toLowerCase()} yet`}>{emptyTexts[list]}</Empty> : <NameTable names={names} />}
+      {isWritten ? (
+        <p className="pt-2 text-side">
+          {list === "categories" ? "A category is written in the details of a project." : "A place is written on a person, or imported."}{" "}
+          What no longer has any is gone from here.
+        </p>
+      ) : (
+        <AddNames names={names} />
+      )}
+    </Screen>
+  );
+}
+
+function NameTable({ names }: { names: NameListHook }) {
+  const { list, rows, open, setOpenId } = names;
+  const columns = useMemo(() => columnsOf(list, names), [list, names]);
+  return (
+    <DataTable
+      name={`name-${list}`}
+      label={listNames[list].many}
+      columns={columns}
+      rows={rows}
+      idOf={({ id }) => id}
+      nameOf={({ name }) => name}
+      selectedId={open?.id ?? null}
+      onOpen={({ id }) => void setOpenId(id)}
+      isShort
+    />
+  );
+}
+
+const emptyTexts: Record<NameList, string> = {
+  roles:
+    "A role is what somebody works as, such as designer or carpenter. Capacity and openings are counted by it. Add the first one below.",
+  skills: "A skill is something people can do at a level from 1 to 5, and that work can ask for. Add the first one below.",
+  clients: "Whom projects are for. Add the first one below.",
+  categories: "Projects can have a category, to group and filter them by.",
+  places: "People can have a place, to group and filter them by.",
+  materials: "What is used up: timber, paint, sheets of acrylic, each with its unit. Add the first one below.",
+  rateTables: "A rate table says what an hour costs or is billed at, by role and person. Add the first one below.",
+};
+
+const detailHeads: Partial<Record<NameList, string>> = { skills: "Group", materials: "Unit", rateTables: "Kind" };
+
+function columnsOf(list: NameList, names: NameListHook): TableColumn<NameRow>[] {
+  const { one } = listNames[list];
+  const detail = detailHeads[list];
+  return [
+    {
+      id: "name",
+      head: "Name",
+      width: 220,
+      grow: 1,
+      isRowHead: true,
+      value: ({ name }) => name,
+      cell: ({ name }) => <span className="truncate font-medium">{name}</span>,
+      edit: () => ({
+        write: ({ name }) => name,
+        read: (text) => (text.trim() === "" || text.length > 300 ? null : { value: text.trim() }),
+        says: `The name of the ${one}`,
+        onSave: (row, text) => void names.rename(row, text.trim()),
+      }),
+    },
+    ...(detail === undefined ? [] : [detailColumn(list, detail, names)]),
+    {
+      id: "uses",
+      head: "Used by",
+      width: 260,
+      grow: 1.4,
+      value: ({ used }) => used,
+      copied: (row) => usesText(row),
+      cell: (row) => <span className="truncate text-ink-2">{usesText(row)}</span>,
+    },
+  ];
+}
+
+function detailColumn(list: NameList, head: string, names: NameListHook): TableColumn<NameRow> {
+  return {
+    id: "detail",
+    head,
+    width: 160,
+    value: ({ detail }) => detail,
+    cell: ({ detail }) => detail || <span className="text-ink-3">–</span>,
+    ...(list !== "rateTables" && {
+      edit: () => ({
+        write: ({ detail }: NameRow) => detail,
+        read: (text: string) => (text.length > 300 || (list === "materials" && text.trim() === "") ? null : { value: text.trim() }),
+        says: list === "materials" ? "A unit, such as m², kg or piece" : "A group of skills, or empty",
+        onSave: (row: NameRow, text: string) => void names.setDetail(row, text.trim()),
+      }),
+    }),
+  };
+}

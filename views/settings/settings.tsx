@@ -1,0 +1,143 @@
+"use client";
+// What the plan says of itself: its name, its time, its money, and when a load counts as level.
+import { zodResolver } from "@hookform/resolvers/zod";
+import type { ReactNode } from "react";
+import type { AnswerOf } from "../../client/questions.ts";
+import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
+import { Field, TextInput } from "../../ui/field.tsx";
+import { FormCheckbox, FormChoice, FormDate, FormPicker } from "../../ui/form.tsx";
+import { FormEnd } from "../../ui/formEnd.tsx";
+import { type FormOver, useFormOver } from "../../ui/useFormOver.ts";
+import { Screen } from "../frame/screen.tsx";
+import {
+  currencyOptions,
+  fieldsOfSettings,
+  monthOptions,
+  type SettingsFields,
+  setOfSettings,
+  settingsFields,
+  weekdayOptions,
+} from "./settingsForm.ts";
+import { SettingsTabs } from "./tabs.tsx";
+
+export function Settings({ initial }: { initial: Initial<AnswerOf<"settings">> }) {
+  const session = usePlan();
+  const settings = useAnswer("settings", {}, initial);
+  const form = useFormOver("settings", fieldsOfSettings(settings), zodResolver(settingsFields));
+  const save = async (fields: SettingsFields) => {
+    const faults = await session.edit({ kind: "changeSettings", set: setOfSettings(fields) });
+    if (faults.length === 0) form.forget();
+  };
+  return (
+    <Screen title="Settings" figures={<SettingsTabs />}>
+      <form
+        noValidate
+        className="min-h-0 flex-1 overflow-y-auto box-open p-5"
+        onSubmit={(event) => void form.handleSubmit(save)(event)}
+        aria-label="Settings of the plan"
+      >
+        <div className="grid max-w-[860px] gap-x-10 gap-y-5 min-[1100px]:grid-cols-2">
+          <Own form={form} />
+          <Time form={form} />
+          <Level form={form} />
+          <Money form={form} />
+        </div>
+        <div className="pt-5">
+          <FormEnd form={form} saveText="Save" isNew={false} />
+        </div>
+      </form>
+    </Screen>
+  );
+}
+
+interface PartProps {
+  form: FormOver<SettingsFields>;
+}
+
+function Part({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <fieldset className="space-y-3">
+      <legend className="pb-2 font-title text-[18px]">{title}</legend>
+      {children}
+    </fieldset>
+  );
+}
+
+function Own({ form: { register, control, formState } }: PartProps) {
+  const { errors } = formState;
+  return (
+    <Part title="The plan">
+      <Field label="Name" fault={errors.name?.message}>
+        <TextInput {...register("name")} />
+      </Field>
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="Begins" fault={errors.planStart?.message}>
+          <FormDate control={control} name="planStart" />
+        </Field>
+        <Field label="Ends" fault={errors.planEnd?.message}>
+          <FormDate control={control} name="planEnd" />
+        </Field>
+      </div>
+      <Field label="Today" fault={errors.today?.message} hint="Empty for the real date; a fixed day is for trying things out">
+        <FormDate control={control} name="today" placeholder="the real date" />
+      </Field>
+    </Part>
+  );
+}
+
+function Time({ form: { register, control, formState } }: PartProps) {
+  return (
+    <Part title="Weeks and years">
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="The week begins on">
+          <FormChoice control={control} name="weekStartsOn" options={weekdayOptions} />
+        </Field>
+        <Field label="The fiscal year begins in">
+          <FormChoice control={control} name="fiscalYearStartMonth" options={monthOptions} />
+        </Field>
+      </div>
+      <Field
+        label="Hours a week of a full-time equivalent"
+        fault={formState.errors.hoursPerFteWeek?.message}
+        hint="An FTE of 1.0 is this many hours a week"
+      >
+        <TextInput {...register("hoursPerFteWeek")} inputMode="decimal" width={120} />
+      </Field>
+    </Part>
+  );
+}
+
+function Level({ form: { register, formState } }: PartProps) {
+  const { errors } = formState;
+  return (
+    <Part title="When a load is level">
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="From, % of capacity" fault={errors.low?.message} hint="Below it there is room">
+          <TextInput {...register("low")} inputMode="decimal" />
+        </Field>
+        <Field label="Up to, % of capacity" fault={errors.high?.message} hint="Above it somebody is over">
+          <TextInput {...register("high")} inputMode="decimal" />
+        </Field>
+      </div>
+    </Part>
+  );
+}
+
+function Money({ form: { register, control, formState } }: PartProps) {
+  const { errors } = formState;
+  return (
+    <Part title="Money">
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="Currency" fault={errors.currency?.message} hint="Amounts stay as they are; they are not converted">
+          <FormPicker control={control} name="currency" options={currencyOptions()} />
+        </Field>
+        <Field label="Margin goal, %" fault={errors.marginTarget?.message} hint="For projects without one of their own">
+          <TextInput {...register("marginTarget")} inputMode="decimal" placeholder="none" />
+        </Field>
+      </div>
+      <FormCheckbox control={control} name="taxInCost">
+        Tax on expenses counts as cost
+      </FormCheckbox>
+    </Part>
+  );
+}

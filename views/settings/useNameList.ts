@@ -1,0 +1,83 @@
+"use client";
+// A list of names as its screen shows it, and what can be done with them.
+import { parseAsString, useQueryState } from "nuqs";
+import type { AnswerOf } from "../../client/questions.ts";
+import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
+import { type MarkList, markLists, type NameList, type NameRow } from "../../core/answers/nameList.ts";
+import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
+import type { NamedList } from "../../core/plan/namedLists.ts";
+import { countText } from "../../ui/format.ts";
+import { newId } from "../../ui/newId.ts";
+import { listNames } from "./paths.ts";
+
+const marks: Record<MarkList, "category" | "place"> = { categories: "category", places: "place" };
+const isMarkList = (list: NameList): list is MarkList => (markLists as readonly string[]).includes(list);
+
+/** A name to add, with its unit, its group or its kind where the list has those. */
+export interface NewName {
+  name: string;
+  detail: string;
+}
+
+export function useNameList(initial: Initial<AnswerOf<"nameList">>) {
+  const session = usePlan();
+  const { list } = initial.data;
+  const answer = useAnswer("nameList", { list }, initial);
+  const [openId, setOpenId] = useQueryState("name", parseAsString.withOptions({ shallow: true }));
+  const edit = async (made: Edit) => (await session.edit(made)).length === 0;
+  const renameMark = (from: string, to: string | null): SingleEdit => ({
+    kind: "renameMark",
+    of: marks[list as MarkList],
+    from,
+    to,
+  });
+  return {
+    ...answer,
+    open: answer.rows.find(({ id }) => id === openId) ?? null,
+    setOpenId,
+    rename: async (row: NameRow, name: string) => {
+      if (!isMarkList(list)) return edit({ kind: "changeNamed", list, id: row.id, set: { name } });
+      const isMade = await edit(renameMark(row.name, name));
+      if (isMade && openId === row.id) void setOpenId(name);
+      return isMade;
+    },
+    setDetail: (row: NameRow, detail: string) =>
+      edit({
+        kind: "changeNamed",
+        list: list as NamedList,
+        id: row.id,
+        set: list === "materials" ? { unit: detail } : { group: detail === "" ? null : detail },
+      }),
+    merge: async (row: NameRow, into: NameRow) => {
+      const isMade = await edit(
+        isMarkList(list) ? renameMark(row.name, into.name) : { kind: "mergeNamed", list: list as "roles", id: row.id, into: into.id },
+      );
+      if (isMade) void setOpenId(into.id);
+    },
+    remove: async (row: NameRow) => {
+      const isMade = await edit(
+        isMarkList(list) ? renameMark(row.name, null) : { kind: "deleteNamed", list, id: row.id, detaches: row.used > 0 },
+      );
+      if (isMade) void setOpenId(null);
+    },
+    /** Adds names that are not there yet. @returns How many those were; null where it cannot be. */
+    add: async (names: readonly NewName[]): Promise<number | null> => {
+      const known = new Set(answer.rows.map(({ name }) => name.trim().toLowerCase()));
+      const added = names.filter(({ name }) => !known.has(name.toLowerCase()) && known.add(name.toLowerCase()));
+      const edits = added.map((own): SingleEdit => ({ kind: "addNamed", list: list as NamedList, row: rowOf(list, own) }));
+      if (edits.length === 0) return 0;
+      const { one, many } = listNames[list];
+      const words = `add ${countText(edits.length, one, many.toLowerCase())}`;
+      return (await edit(edits.length === 1 ? edits[0] : { kind: "together", words, edits })) ? edits.length : null;
+    },
+  };
+}
+
+export type NameListHook = ReturnType<typeof useNameList>;
+
+function rowOf(list: NameList, { name, detail }: NewName) {
+  const id = newId(listNames[list].one.replace(" ", "-"));
+  if (list === "materials") return { id, name, unit: detail === "" ? "piece" : detail };
+  if (list === "rateTables") return { id, name, kind: detail === "bill" ? "bill" : "cost", entries: [] };
+  return { id, name, ...(list === "skills" && detail !== "" && { group: detail }) };
+}
