@@ -17,6 +17,9 @@ class FakeServer {
   revision = 1;
   entries: { revision: number; words: string; changes: NonNullable<Settled["entries"]>[number]["changes"] }[] = [];
   isDown = false;
+  isUnreadable = false;
+  /** It has forgotten what came before: the next answer asks to read the plan again, and then it is down. */
+  isDownNext = false;
   refusesNext = false;
   overtakesNext: Settled["overtaken"] | null = null;
   settled: Settle[] = [];
@@ -48,7 +51,10 @@ class FakeServer {
   host(keep?: Keep): PlanHost {
     return new PlanHost(
       {
-        read: async () => ({ plan: this.plan, revision: this.revision, history: { undo: null, redo: null } }),
+        read: async () => {
+          if (this.isUnreadable) throw new Error("no answer");
+          return { plan: this.plan, revision: this.revision, history: { undo: null, redo: null } };
+        },
         settle: async (message) => {
           this.asked.push(message);
           if (this.isDown) throw new Error("no answer");
@@ -65,6 +71,11 @@ class FakeServer {
           if (message.request.kind === "edit") {
             if (!this.known.has(message.request.key)) this.take(message.request.edit);
             this.known.add(message.request.key);
+            if (this.isDownNext) {
+              this.isDown = true;
+              this.isUnreadable = true;
+              return { ...this.answer(message.base), entries: null };
+            }
           } else {
             const last = this.entries.at(-1);
             if (!last) throw new Error("nothing to undo");
@@ -397,4 +408,41 @@ test("a step that others have changed since is told with the rows, and with what
   server.overtakesNext = [{ list: "assignments", id: "rockpools-mara", name: "rockpools-mara", cells: [] }];
   await host.step({ kind: "undo" });
   expect(server.notices.at(-1)).toMatchObject({ kind: "changedSince", step: { kind: "undo", of: 2 }, rows: [{ id: "rockpools-mara" }] });
+});
+
+test("a plan that has to be read again, and cannot be, is read when the server is back; what was made meanwhile is sent after", async () => {
+  const server = new FakeServer();
+  const host = server.host();
+  await host.start();
+  server.take(give("rockpools-jonas", "kaspar"));
+  server.isDownNext = true;
+  await host.edit(give("rockpools-mara", "rui"));
+  while (server.waits.length === 0) await new Promise((resolve) => setTimeout(resolve, 1));
+  expect(server.states.at(-1)).toMatchObject({ unsettled: 0, isOffline: true });
+  expect(holderOf(host, "rockpools-mara")).toBe("rui");
+  await host.edit(give("rockpools-yara", "mara"));
+  expect(server.states.at(-1)).toMatchObject({ unsettled: 1, isOffline: true });
+  server.isDown = server.isDownNext = server.isUnreadable = false;
+  server.waits.shift()?.();
+  await server.untilSettled();
+  expect(server.states.at(-1)).toMatchObject({ revision: server.revision, unsettled: 0, isOffline: false });
+  expect([holderOf(host, "rockpools-mara"), holderOf(host, "rockpools-jonas"), holderOf(host, "rockpools-yara")]).toEqual([
+    "rui",
+    "kaspar",
+    "mara",
+  ]);
+});
+
+test("a plan that cannot be read at first can be read later, with what was kept sent once", async () => {
+  const server = new FakeServer();
+  const kept: KeptEdit = { key: "kept-edit-1", edit: give("rockpools-mara", "rui"), madeOn: 1 };
+  server.kept = [kept];
+  server.isUnreadable = true;
+  const host = server.host();
+  await expect(host.start()).rejects.toThrow("no answer");
+  server.isUnreadable = false;
+  await host.start();
+  await server.untilSettled();
+  expect(server.settled).toHaveLength(1);
+  expect(holderOf(host, "rockpools-mara")).toBe("rui");
 });

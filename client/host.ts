@@ -76,6 +76,8 @@ export class PlanHost {
   /** The model that the screens were last told of; null for the plan as it was read, undefined for none. */
   #told: Model | null | undefined = undefined;
   #pending: KeptEdit[] = [];
+  /** The server has said that the plan has to be read again, and it has not been yet. */
+  #isBehind = false;
   #state: HostState = { version: 0, revision: 0, unsettled: 0, isOffline: false, isKeeping: true, history: { undo: null, redo: null } };
   #sending: Promise<void> | null = null;
   #steps: Promise<void> = Promise.resolve();
@@ -99,7 +101,7 @@ export class PlanHost {
     const left = justMade.filter(({ key }) => kept.every((known) => known.key !== key));
     if (left.length > 0) await this.#kept(this.keep.add(left));
     // What no longer fits may have been made before the page was left: the server knows it by its key, or says why not.
-    this.#pending.push(...kept.filter(({ overtaken }) => !overtaken), ...left);
+    this.#pending = [...kept.filter(({ overtaken }) => !overtaken), ...left];
     this.#replay();
     this.#changed();
     this.#send();
@@ -246,8 +248,8 @@ export class PlanHost {
   }
 
   async #settleAll(): Promise<void> {
-    while (this.#pending.length > 0) {
-      const failure = await this.#inTurn(() => this.#settleFirst());
+    while (this.#isBehind || this.#pending.length > 0) {
+      const failure = await this.#inTurn(() => (this.#isBehind ? this.#catchUp() : this.#settleFirst()));
       if (failure === null) continue;
       this.#wentOffline(failure);
       await this.transport.wait(RETRY_MS);
@@ -264,8 +266,7 @@ export class PlanHost {
     } catch (error) {
       return error ?? new Error("no answer");
     }
-    const wasOffline = this.#state.isOffline;
-    this.#state = { ...this.#state, isOffline: false };
+    const online = this.#cameOnline();
     this.#pending.shift();
     // A choice outlives whatever becomes of this window in this very moment.
     await this.#kept(settled.overtaken ? this.keep.setAside(key, settled.overtaken) : this.keep.remove(key));
@@ -273,8 +274,28 @@ export class PlanHost {
     const refusal = settled.faults[0]?.message;
     if (settled.overtaken) this.#changed({ kind: "overtaken", key, edit, rows: settled.overtaken });
     else if (refusal !== undefined) this.#changed({ kind: "refused", text: `Put back: ${refusal}` });
-    else this.#changed(wasOffline ? { kind: "online", text: "The server answers again; your changes are saved." } : undefined);
+    else this.#changed(online);
     return null;
+  }
+
+  /** Reads the plan again after the server has said that it has to be. @returns Why it could not be, or null. */
+  async #catchUp(): Promise<unknown> {
+    try {
+      await this.#read();
+    } catch (error) {
+      return error ?? new Error("no answer");
+    }
+    this.#isBehind = false;
+    this.#replay();
+    this.#changed(this.#cameOnline());
+    return null;
+  }
+
+  /** The server has answered. @returns What is to be said of that, where it did not before. */
+  #cameOnline(): Notice | undefined {
+    if (!this.#state.isOffline) return undefined;
+    this.#state = { ...this.#state, isOffline: false };
+    return { kind: "online", text: "The server answers again; your changes are saved." };
   }
 
   /** One exchange with the server after the other: what is heard in between would else be taken over twice. */
@@ -300,8 +321,9 @@ export class PlanHost {
   /** Takes over what the server says has happened. @param isOwn True where that is just the edit shown already. */
   async #take({ entries, revision, history }: Settled, isOwn = false): Promise<void> {
     if (!entries || !this.#confirmed) {
-      await this.#read();
-      this.#replay();
+      // Until it can be read, what is shown stays as it is.
+      this.#isBehind = true;
+      if ((await this.#catchUp()) !== null) this.#send();
       return;
     }
     const before = this.#confirmed;

@@ -10,8 +10,10 @@ import { post } from "./post.ts";
 
 const KEPT = "edits-on-their-way";
 
-/** A server that has not answered after this long hangs: what was sent is sent again. Large edits take their time. */
+/** A server that has not answered after this long hangs: what was sent is sent again. Large edits take their time, and so
+ * does a large plan on a slow line. */
 const ANSWER_MS = 10_000;
+const PLAN_MS = 60_000;
 const LARGE_ANSWER_MS = 180_000;
 const LARGE_LENGTH = 200_000;
 
@@ -21,7 +23,7 @@ const maker = self.name.split(" ")[0];
 void navigator.locks?.request(self.name, () => new Promise(() => undefined));
 
 async function read(): Promise<PlanMessage> {
-  const response = await fetch(`/api/plan?maker=${maker}`, { cache: "no-store" });
+  const response = await fetch(`/api/plan?maker=${maker}`, { cache: "no-store", signal: AbortSignal.timeout(PLAN_MS) });
   if (!response.ok) throw new Error(`GET /api/plan answered ${response.status}`);
   return response.json();
 }

@@ -1,9 +1,12 @@
 // Sends something to the server that changes or reads something there: with the token that shows that it comes from here.
 
+/** A server that has not answered after this long hangs. */
+const TOKEN_MS = 10_000;
+
 let token: Promise<string> | null = null;
 
 async function readToken(): Promise<string> {
-  const response = await fetch("/api/token", { cache: "no-store" });
+  const response = await fetch("/api/token", { cache: "no-store", signal: AbortSignal.timeout(TOKEN_MS) });
   if (!response.ok) throw new Error(`GET /api/token answered ${response.status}`);
   return ((await response.json()) as { token: string }).token;
 }

@@ -6,7 +6,7 @@ import type { Edit } from "../core/edits/edit.ts";
 import type { Fault } from "../core/plan/faults.ts";
 import type { Proposal } from "../core/staffing/proposal.ts";
 import type { HostState, Notice, StepBack } from "./host.ts";
-import { forgetJustMade, justMade, keepJustMade, makerOfBrowser, newKey, storageOfWindow } from "./keptEdit.ts";
+import { forgetJustMade, justMade, type KeptEdit, keepJustMade, makerOfBrowser, newKey, storageOfWindow } from "./keptEdit.ts";
 import type { PlanWorker } from "./plan.worker.ts";
 import type { AnswerOf, QueryOf, Question } from "./questions.ts";
 
@@ -29,6 +29,10 @@ const early = typeof Worker === "undefined" ? null : startWorker();
 
 /** The worker is not there any longer; what it was asked is asked anew. */
 class WorkerEnded extends Error {}
+
+type Listener = (state: HostState, notice?: Notice) => void;
+
+const RETRY_MS = 3_000;
 
 class PlanSession {
   #state: HostState | null = null;
@@ -65,7 +69,7 @@ class PlanSession {
     this.#worker = Comlink.wrap<PlanWorker>(worker);
     this.#ended = endOf(name);
     const isCurrent = this.#ended;
-    const listener = (state: HostState, notice?: Notice) => {
+    const listener: Listener = (state, notice) => {
       if (this.#ended !== isCurrent) return;
       this.#state = { ...state, version: this.#formerVersions + state.version };
       this.#setRead();
@@ -73,16 +77,24 @@ class PlanSession {
       if (notice) this.onNotice(notice);
     };
     const left = justMade(this.#storage);
-    const started = this.#worker.start(Comlink.proxy(listener), left).then(() => {
-      for (const { key } of left) forgetJustMade(this.#storage, key);
-    });
-    started.catch((error: unknown) => {
-      this.onNotice({
-        kind: "offline",
-        text: `The plan could not be read (${error instanceof Error ? error.message : "no answer"}). Reload the page to try again.`,
-      });
-    });
+    void this.#begin(this.#worker, listener, left);
     this.#ended.catch(() => this.#startAnew());
+  }
+
+  /** Has a worker read the plan; where the server does not answer, again until it does. */
+  async #begin(worker: Comlink.Remote<PlanWorker>, listener: Listener, left: readonly KeptEdit[]): Promise<void> {
+    for (let tries = 0; worker === this.#worker; tries++) {
+      try {
+        await worker.start(Comlink.proxy(listener), left);
+        for (const { key } of left) forgetJustMade(this.#storage, key);
+        return;
+      } catch (error) {
+        const reason = error instanceof Error ? error.message : "no answer";
+        if (tries === 0)
+          this.onNotice({ kind: "offline", text: `The plan could not be read (${reason}). It is tried again every few seconds.` });
+        await new Promise((resolve) => setTimeout(resolve, RETRY_MS));
+      }
+    }
   }
 
   /** What was on its way is kept in the browser, and the next worker brings it again. */

@@ -271,12 +271,13 @@ test("a server that hangs is noticed, and what was sent to it is sent again and 
 test("planning that ends in the middle is started again: nothing is lost, and that is said", async ({ page }) => {
   server = await demoServer();
   await goTo(page, server, "/rates");
-  await page.route("**/api/edits", (route) => route.abort());
+  let isOut = true;
+  await page.route("**/api/edits", (route) => (isOut ? route.abort() : route.continue()));
   await typeRate(page, "Mara Ellingsen", "52.5");
   await expect(page.getByText("1 unsaved")).toBeVisible();
   await page.workers()[0].evaluate(() => self.close());
   await expect(page.getByText(/was interrupted and has been started again; nothing was lost/)).toBeVisible();
-  await page.unroute("**/api/edits");
+  isOut = false;
   await untilSaved(page);
   await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
   await typeRate(page, "Ines Valtonen", "39");
@@ -284,6 +285,18 @@ test("planning that ends in the middle is started again: nothing is lost, and th
   await page.reload();
   await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
   await expect(await rateOf(page, "Ines Valtonen")).toHaveText("39.00");
+});
+
+test("a plan that the server does not give at first is asked for until it does", async ({ page }) => {
+  server = await demoServer();
+  let isOut = true;
+  await page.route("**/api/plan?*", (route) => (isOut ? route.abort() : route.continue()));
+  await page.goto(`${server.url}/rates`);
+  await expect(page.getByText(/^The plan could not be read .* It is tried again every few seconds\.$/)).toBeVisible();
+  isOut = false;
+  await typeRate(page, "Mara Ellingsen", "52.5");
+  await untilSaved(page);
+  expect((await plan()).revision).toBe(2);
 });
 
 test("what was asked of planning that ends meanwhile is answered all the same", async ({ page }) => {

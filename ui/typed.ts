@@ -1,7 +1,7 @@
 "use client";
 // What is typed and not saved yet, by the form it is typed in: kept for as long as the browser's tab is open, so that
 // leaving a form by any way, a reload included, loses none of it.
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 
 const PREFIX = "roster-typed ";
 
@@ -25,12 +25,17 @@ export function keepTyped(name: string, values: Readonly<Record<string, unknown>
 }
 
 /** A single text that is kept in the same way until it is made empty. */
-export function useTyped(name: string): [string, (text: string) => void] {
+export function useTyped(name: string): [string, (next: (now: string) => string) => void] {
   const [text, setText] = useState("");
-  useEffect(() => setText(String(typedIn(name).text ?? "")), [name]);
-  const type = (next: string) => {
-    setText(next);
-    keepTyped(name, next === "" ? {} : { text: next });
+  const now = useRef("");
+  useEffect(() => {
+    now.current = String(typedIn(name).text ?? "");
+    setText(now.current);
+  }, [name]);
+  const type = (next: (now: string) => string) => {
+    now.current = next(now.current);
+    setText(now.current);
+    keepTyped(name, now.current === "" ? {} : { text: now.current });
   };
   return [text, type];
 }

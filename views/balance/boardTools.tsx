@@ -15,6 +15,7 @@ import { namedOptions, none, wordOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { pageText, printPage } from "../../ui/savePage.tsx";
 import { SignLegend } from "../../ui/signLegend.tsx";
+import { takeOut } from "../../ui/takeOut.ts";
 import { useFrame, useNames, usePlanFacts } from "../frame/facts.ts";
 import { filterKeys, type Measure, type ViewParams } from "./balanceParams.ts";
 import { boardSigns } from "./boardSigns.tsx";
@@ -189,10 +190,9 @@ function ViewMenu({ balance }: { balance: Hook }) {
   const session = usePlan();
   const views = useMaybeAnswer("views", { screen: "balance" }, null) ?? [];
   const [name, setName] = useState("");
-  const save = async () => {
-    const query = balance.viewQuery();
-    const faults = await session.edit({ kind: "saveView", view: { id: newId("view"), name: name.trim(), screen: "balance", query } });
-    if (faults.length === 0) setName("");
+  const save = () => {
+    const view = { id: newId("view"), name: name.trim(), screen: "balance" as const, query: balance.viewQuery() };
+    return takeOut(name, setName, async () => (await session.edit({ kind: "saveView", view })).length === 0);
   };
   return (
     <Menu label="Views" icon={<Bookmark size={14} />}>

@@ -7,6 +7,7 @@ import { Button } from "../../ui/button.tsx";
 import { Choice } from "../../ui/choice.tsx";
 import { TextInput } from "../../ui/field.tsx";
 import { countText } from "../../ui/format.ts";
+import { takeOut } from "../../ui/takeOut.ts";
 import { listNames } from "./paths.ts";
 import type { NameListHook, NewName } from "./useNameList.ts";
 
@@ -16,16 +17,16 @@ export function AddNames({ names: { list, add } }: { names: NameListHook }) {
   const { one, many } = listNames[list];
   const [name, setName] = useState("");
   const [detail, setDetail] = useState<string>(list in usualDetail ? usualDetail[list as keyof typeof usualDetail] : "");
-  const take = async (added: readonly NewName[]) => {
+  const take = async (added: readonly NewName[]): Promise<boolean> => {
     const count = await add(added);
-    if (count === null) return;
-    setName("");
+    if (count === null) return false;
     const left = added.length - count;
     if (left > 0) toast(`${countText(left, one, many.toLowerCase())} ${left === 1 ? "was" : "were"} there already.`);
+    return true;
   };
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    if (name.trim() !== "") void take([{ name: name.trim(), detail: detail.trim() }]);
+    if (name.trim() !== "") void takeOut(name, setName, () => take([{ name: name.trim(), detail: detail.trim() }]));
   };
   const paste = (event: ClipboardEvent) => {
     const lines = event.clipboardData

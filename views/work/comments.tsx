@@ -12,6 +12,7 @@ import Link from "../../ui/link.tsx";
 import { momentOn } from "../../ui/momentOn.ts";
 import { newId } from "../../ui/newId.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
+import { takeOut } from "../../ui/takeOut.ts";
 import { useTyped } from "../../ui/typed.ts";
 import { useFrame, useNames, usePlanFacts } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
@@ -73,7 +74,7 @@ function NewComment({ taskId, names }: { taskId: string; names: MentionNames }) 
   const typed = /(?:^|[^\p{L}\p{N}])@([\p{L}\p{N} .'-]{0,40})$/u.exec(text)?.[1] ?? null;
   const offers = typed === null ? [] : offersFor(typed, names);
   const take = (name: string) => {
-    setText(`${text.slice(0, text.length - (typed?.length ?? 0))}${name} `);
+    setText(() => `${text.slice(0, text.length - (typed?.length ?? 0))}${name} `);
     setActive(0);
     field.current?.focus();
   };
@@ -82,8 +83,8 @@ function NewComment({ taskId, names }: { taskId: string; names: MentionNames }) 
     if (said === "") return;
     const mentions = mentionsIn(said, names);
     const comment = { id: newId("comment"), taskId, author: user.name, at: momentOn(today), text: said };
-    const faults = await session.edit({ kind: "addComment", comment: { ...comment, ...(mentions.length > 0 && { mentions }) } });
-    if (faults.length === 0) setText("");
+    const edit = { kind: "addComment" as const, comment: { ...comment, ...(mentions.length > 0 && { mentions }) } };
+    await takeOut(text, setText, async () => (await session.edit(edit)).length === 0);
   };
   const press = (event: KeyboardEvent) => {
     if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) void save();
@@ -102,7 +103,8 @@ function NewComment({ taskId, names }: { taskId: string; names: MentionNames }) 
         placeholder="Write a comment; @ calls upon people and teams"
         value={text}
         onChange={(event) => {
-          setText(event.target.value);
+          const typed = event.target.value;
+          setText(() => typed);
           setActive(0);
         }}
         onKeyDown={press}

@@ -9,6 +9,7 @@ import { Button } from "../../ui/button.tsx";
 import { meantDate } from "../../ui/dateText.ts";
 import { FormFault } from "../../ui/field.tsx";
 import { countText } from "../../ui/format.ts";
+import { takeOut } from "../../ui/takeOut.ts";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
 
 const meanings: Record<PartMeaning, string> = {
@@ -56,18 +57,19 @@ export function QuickEntry({ tasks, aboveId, place, onAdd }: QuickEntryProps) {
   const names = useLineNames(tasks);
   const line = readTaskLine(text, names, aboveId);
   const known = useSuggestions(text, names);
-  const add = async (lines: readonly PlacedLine[]) => {
+  const add = async (lines: readonly PlacedLine[]): Promise<boolean> => {
     const faults = await onAdd(lines);
     setFault(faults[0]?.message ?? null);
-    if (faults.length > 0) return;
-    setText("");
+    if (faults.length > 0) return false;
     setList(null);
     // Whoever has gone on elsewhere meanwhile stays there.
     const at = document.activeElement;
     if (at === document.body || at?.closest("[data-entry]")) input.current?.focus();
+    return true;
   };
+  const addLine = () => takeOut(text, setText, () => add([{ line, depth: 0 }]));
   const press = (event: KeyboardEvent) => {
-    if (event.key === "Enter" && line.name !== "") void add([{ line, depth: 0 }]);
+    if (event.key === "Enter" && line.name !== "") void addLine();
     else if (event.key === "Tab" && !event.shiftKey && known.length > 0) setText(completed(text, known[0]));
     else if (event.key === "Escape" && text !== "") setText("");
     else return;
@@ -101,7 +103,7 @@ export function QuickEntry({ tasks, aboveId, place, onAdd }: QuickEntryProps) {
           autoComplete="off"
           className="control"
         />
-        <Button look="main" disabled={line.name === ""} onClick={() => void add([{ line, depth: 0 }])}>
+        <Button look="main" disabled={line.name === ""} onClick={() => void addLine()}>
           Add
         </Button>
       </div>
