@@ -27,7 +27,7 @@ const XLSX_TYPE = "application/vnd.openxmlformats-officedocument.spreadsheetml.s
 /** Tables as a workbook to be saved, or why it cannot be written. */
 export async function downloadWorkbook(tables: readonly TextTable[], name: string, signal: AbortSignal): Promise<Response> {
   try {
-    const bytes = await fileWork().do<"writeXlsx">({ kind: "writeXlsx", tables }, signal);
+    const bytes = await fileWork().do<"writeXlsx">({ kind: "writeXlsx", tables: JSON.stringify(tables) }, signal);
     return download(bytes as Uint8Array<ArrayBuffer>, name, XLSX_TYPE);
   } catch (error) {
     const { status, message } = failureOf(error);

@@ -198,6 +198,23 @@ test("a plan file is checked first, replaces the plan after, and the old plan is
   expect(JSON.parse(readFileSync(join(server.folder, replaced.json.backup), "utf8"))).toEqual(JSON.parse(old));
 });
 
+test("the file that was checked replaces the plan without being sent again, says how far it is, and is held once", async () => {
+  server = await demoServer();
+  const { held } = await (await postTo(server, "/api/plan/file", goldenCases()[0].plan)).json();
+  const answer = await postTo(server, `/api/plan/file?held=${held}`, "");
+  const lines = (await answer.text())
+    .trim()
+    .split("\n")
+    .map((line) => JSON.parse(line));
+  const parts = lines.slice(0, -1).map(({ part }) => part);
+  expect(parts).toEqual([...parts].sort((a, b) => a - b));
+  expect(parts.at(-1)).toBe(1);
+  expect(lines.at(-1)).toMatchObject({ faults: [], revision: 2, holds: { people: 1 } });
+  expect((await plan()).plan.tasks).toHaveLength(1);
+  const again = await postTo(server, `/api/plan/file?held=${held}`, "");
+  expect([again.status, await again.json()]).toEqual([410, { faults: [expect.stringMatching(/not held any longer/)] }]);
+});
+
 test("files that are no plan are told what is wrong and where, and the plan stays", async () => {
   server = await demoServer();
   const before = await plan();

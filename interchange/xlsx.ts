@@ -34,14 +34,15 @@ export function writeXlsx(tables: readonly TextTable[]): Promise<Buffer> {
     columns: (rows[0] ?? []).map((head, column) => ({
       width: Math.min(60, Math.max(head.length, ...rows.slice(0, 200).map((row) => row[column]?.length ?? 0)) + 2),
     })),
-    data: rows.map((row, at) => row.map(at === 0 ? headOf : cellOf)),
+    data: rows.map((row, at) => (at === 0 ? row.map(headOf) : row.map(cellOf))),
   }));
   return writeXlsxFile(sheets).toBuffer();
 }
 
 const headOf = (cell: string) => ({ value: cell, type: String, fontWeight: "bold" as const });
 
-function cellOf(cell: string) {
+/** Texts come as strings and amounts as numbers, which is how the package tells them apart. */
+function cellOf(cell: string): string | number | null {
   if (cell === "") return null;
-  return /^-?\d+(\.\d+)?$/.test(cell) && cell.length < 15 ? { value: Number(cell), type: Number } : { value: safeCell(cell), type: String };
+  return cell.length < 15 && /^-?\d+(\.\d+)?$/.test(cell) ? Number(cell) : safeCell(cell);
 }

@@ -20,7 +20,7 @@ import type { Migration } from "./migrate.ts";
 import { type Loaded, openFolder } from "./openFolder.ts";
 import { openPglite } from "./pglite.ts";
 import { heldPlan, writeWholePlan } from "./rebuild.ts";
-import { writeChanges } from "./rows.ts";
+import { type OnPart, writeChanges } from "./rows.ts";
 import { readEntryAbout, readTrail, readTrailBefore, revisionOfKey, type TrailEntry, writeTrail } from "./trail.ts";
 import { checkVersion, writeVersion } from "./version.ts";
 
@@ -213,7 +213,7 @@ export class PlanStore {
   /** Replaces the whole plan; the old one is kept as a file in the folder's `copies`.
    * @returns Where the old plan lies, or null where there was none.
    * @throws {NoRoom} */
-  async replace(plan: Plan, actor: string, at: string): Promise<{ revision: number; backup: string | null }> {
+  async replace(plan: Plan, actor: string, at: string, onPart?: OnPart): Promise<{ revision: number; backup: string | null }> {
     const replaced = await this.#inTurn(async () => {
       const fault = await this.#roomFault(LEAST_ROOM * 4);
       if (fault) throw new NoRoom(fault.faults[0].message);
@@ -224,7 +224,7 @@ export class PlanStore {
       const none = { of: null, edit: null, changes: [], key: null, maker: null };
       const entry: JournalEntry = { revision, at, actor, kind: "replace", words, copy, ...none };
       try {
-        await this.#keep(entry, (sql) => writeWholePlan(sql, plan));
+        await this.#keep(entry, (sql) => writeWholePlan(sql, plan, onPart));
       } catch (error) {
         await withdrawCopy(this.folder, copy);
         throw error;

@@ -4,7 +4,7 @@ import type { Plan } from "../core/plan/schema.ts";
 import { listCopies, readCopy, writeCopy } from "./copies.ts";
 import type { Database, Sql } from "./driver.ts";
 import type { Journal, JournalEntry } from "./journal.ts";
-import { clearPlan, withoutLookups, writePlan } from "./rows.ts";
+import { clearPlan, type OnPart, withoutLookups, writePlan } from "./rows.ts";
 import { writeExchangeRates, writeSettings } from "./settings.ts";
 import { writeTrail } from "./trail.ts";
 
@@ -51,12 +51,12 @@ export async function fillDatabase(database: Database, { plan, revision }: Held,
 }
 
 /** Replaces all rows of the plan. */
-export async function writeWholePlan(sql: Sql, plan: Plan): Promise<void> {
+export async function writeWholePlan(sql: Sql, plan: Plan, onPart?: OnPart): Promise<void> {
   await clearPlan(sql);
   await withoutLookups(sql, async () => {
     await writeSettings(sql, plan.settings);
     await writeExchangeRates(sql, plan.exchangeRates);
-    await writePlan(sql, plan);
+    await writePlan(sql, plan, onPart);
   });
 }
 

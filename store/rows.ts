@@ -64,8 +64,13 @@ export async function withoutLookups(sql: Sql, write: () => Promise<void>): Prom
   await sql.query("set local session_replication_role = origin");
 }
 
+/** Hears how much of something is done, from 0 to 1. */
+export type OnPart = (part: number) => void;
+
 /** Writes whole lists into empty tables. */
-export async function writePlan(sql: Sql, plan: Plan): Promise<void> {
+export async function writePlan(sql: Sql, plan: Plan, onPart?: OnPart): Promise<void> {
+  const all = tables.reduce((count, { list }) => count + plan[list].length, 0);
+  let written = 0;
   for (const table of tables) {
     const rows = plan[table.list] as readonly Row[];
     for (let from = 0; from < rows.length; from += CHUNK_ROWS) {
@@ -75,6 +80,11 @@ export async function writePlan(sql: Sql, plan: Plan): Promise<void> {
         copyText(table.columns, chunk.map(parentValues), (_, at) => [from + at]),
       );
       for (const child of table.children) await loadChildren(sql, child, chunk);
+      written += chunk.length;
+      if (!onPart) continue;
+      onPart(written / all);
+      // Whoever waits hears of it: the database runs in this very thread.
+      await new Promise(setImmediate);
     }
   }
 }

@@ -1,6 +1,7 @@
 "use client";
 // A page of its own from a component: saved as a file that holds all it needs, or sent to the printer.
 import type { ReactElement } from "react";
+import { saveFile } from "./saveFile.ts";
 
 /** The page as one text; what writes it is only loaded when somebody asks for it. */
 export async function pageText(page: ReactElement): Promise<string> {
@@ -9,11 +10,7 @@ export async function pageText(page: ReactElement): Promise<string> {
 }
 
 export function savePage(html: string, name: string): void {
-  const link = document.createElement("a");
-  link.href = URL.createObjectURL(new Blob([html], { type: "text/html" }));
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
+  saveFile(new Blob([html], { type: "text/html" }), name);
 }
 
 export function printPage(html: string): void {

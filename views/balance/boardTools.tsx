@@ -8,6 +8,7 @@ import { formatDay } from "../../core/calendar/day.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
 import { Button, IconButton } from "../../ui/button.tsx";
 import { Choice } from "../../ui/choice.tsx";
+import { DownloadLink } from "../../ui/downloadLink.tsx";
 import { Field, TextInput } from "../../ui/field.tsx";
 import { Menu } from "../../ui/menu.tsx";
 import { newId } from "../../ui/newId.ts";
@@ -172,12 +173,12 @@ function OutMenu({ balance }: { balance: Hook }) {
   return (
     <Menu label="Export" icon={<Download size={14} />}>
       <div className="w-[190px]">
-        <a className={line} href={file("csv")} download>
+        <DownloadLink className={line} href={file("csv")} name="balance.csv">
           This window as CSV
-        </a>
-        <a className={line} href={file("xlsx")} download>
+        </DownloadLink>
+        <DownloadLink className={line} href={file("xlsx")} name="balance.xlsx">
           This window as XLSX
-        </a>
+        </DownloadLink>
         <button type="button" className={line} disabled={board.filled < board.rows.length} onClick={() => void print()}>
           Print…
         </button>

@@ -1,15 +1,19 @@
 "use client";
 // Opening a plan file: what it holds or what is wrong with it, then replacing the plan.
 import { useState } from "react";
+import { answerLines } from "../../client/answerLines.ts";
 import { post } from "../../client/post.ts";
 import { useHostState } from "../../client/session.tsx";
 import { parseDay } from "../../core/calendar/day.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText, longDay } from "../../ui/format.ts";
+import { ProgressLine } from "../../ui/progressLine.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 
 interface Checked {
   faults: string[];
+  /** What the server holds the checked file under. */
+  held?: string;
   holds?: {
     name: string;
     from: string;
@@ -22,28 +26,48 @@ interface Checked {
   };
 }
 
-type Step = { at: "choose" } | { at: "reading"; file: File } | { at: "checked"; file: File; checked: Checked };
+type Step =
+  | { at: "choose" }
+  | { at: "reading"; file: File }
+  | { at: "replacing"; part: number }
+  | { at: "checked"; file: File; checked: Checked };
 
 async function send(file: File, isReplacing: boolean): Promise<Checked> {
-  try {
-    const response = await post(`/api/plan/file${isReplacing ? "?replace=yes" : ""}`, { body: file });
-    return (await response.json()) as Checked;
-  } catch {
-    return { faults: ["The server cannot be reached. Nothing was changed; try again when it answers."] };
-  }
+  const response = await post(`/api/plan/file${isReplacing ? "?replace=yes" : ""}`, { body: file });
+  return checkedOf(response);
 }
+
+/** What the server says of a file; a refusal of anybody in between is said too. */
+async function checkedOf(response: Response): Promise<Checked> {
+  const answer = (await response.json().catch(() => ({}))) as Partial<Checked> & { message?: string };
+  return answer.faults ? { ...answer, faults: answer.faults } : { faults: [answer.message ?? `The server answered ${response.status}.`] };
+}
+
+/** Replaces the plan with the file that was checked; it is sent again where the server does not hold it any longer. */
+async function replaceWith(file: File, { held = "" }: Checked, onPart: (part: number) => void): Promise<Checked> {
+  const response = await post(`/api/plan/file?held=${encodeURIComponent(held)}`, {});
+  if (response.status === 410) return send(file, true);
+  if (!response.ok) return checkedOf(response);
+  for await (const line of answerLines<{ part: number } | Checked>(response)) {
+    if ("faults" in line) return line;
+    onPart(line.part);
+  }
+  return { faults: ["The server has not said whether the plan was replaced. Reload the page to see."] };
+}
+
+const unreached = (): Checked => ({ faults: ["The server cannot be reached. Nothing was changed; try again when it answers."] });
 
 export function OpenPlan({ planName, onClose }: { planName: string; onClose: () => void }) {
   const [step, setStep] = useState<Step>({ at: "choose" });
   const unsettled = useHostState()?.unsettled ?? 0;
   const check = async (file: File) => {
     setStep({ at: "reading", file });
-    setStep({ at: "checked", file, checked: await send(file, false) });
+    setStep({ at: "checked", file, checked: await send(file, false).catch(unreached) });
   };
-  const replace = async (file: File) => {
-    setStep({ at: "reading", file });
-    const checked = await send(file, true);
-    if (checked.faults.length > 0) setStep({ at: "checked", file, checked });
+  const replace = async (file: File, checked: Checked) => {
+    setStep({ at: "replacing", part: 0 });
+    const replaced = await replaceWith(file, checked, (part) => setStep({ at: "replacing", part })).catch(unreached);
+    if (replaced.faults.length > 0) setStep({ at: "checked", file, checked: replaced });
     else window.location.assign("/balance");
   };
   const holds = step.at === "checked" ? step.checked.holds : undefined;
@@ -55,7 +79,7 @@ export function OpenPlan({ planName, onClose }: { planName: string; onClose: () 
             type="file"
             accept=".json,application/json"
             aria-label="Plan file"
-            disabled={step.at === "reading"}
+            disabled={step.at === "reading" || step.at === "replacing"}
             onChange={(event) => {
               const file = event.target.files?.[0];
               if (file) void check(file);
@@ -63,7 +87,8 @@ export function OpenPlan({ planName, onClose }: { planName: string; onClose: () 
             className="file-field"
           />
         </SheetSection>
-        {step.at === "reading" && <p role="status">Reading {step.file.name} …</p>}
+        {step.at === "reading" && <ProgressLine part={null}>{`Reading and checking ${step.file.name} …`}</ProgressLine>}
+        {step.at === "replacing" && <ProgressLine part={step.part}>Writing the plan</ProgressLine>}
         {step.at === "checked" && step.checked.faults.length > 0 && (
           <SheetSection title={`${step.file.name} cannot be opened; nothing was changed`}>
             <ul className="space-y-1.5 text-[13px]" role="alert">
@@ -92,7 +117,7 @@ export function OpenPlan({ planName, onClose }: { planName: string; onClose: () 
                 It takes the place of “{planName}”. The plan as it is now is kept as a file in the data folder’s backups; undo does not
                 reach back past this step.
               </p>
-              <Button look="main" disabled={unsettled > 0} onClick={() => void replace(step.file)}>
+              <Button look="main" disabled={unsettled > 0} onClick={() => void replace(step.file, step.checked)}>
                 Replace the plan
               </Button>
               {unsettled > 0 && <p className="mt-2 text-[13px] text-ochre-ink">Wait until your last changes are saved.</p>}

@@ -7,6 +7,7 @@ import { post } from "../../../client/post.ts";
 import { tableKinds } from "../../../core/tables/preview.ts";
 import { tableNames } from "../../../core/tables/table.ts";
 import { Button, TextButton } from "../../../ui/button.tsx";
+import { DownloadLink } from "../../../ui/downloadLink.tsx";
 import { FormFault } from "../../../ui/field.tsx";
 import { useNames } from "../../frame/facts.ts";
 import { FeedLinks } from "../../frame/feedLinks.tsx";
@@ -71,23 +72,23 @@ function DropPlace({ hook }: { hook: BringInHook }) {
 
 function ExportTables() {
   const link = (name: (typeof tableNames)[number], format: "csv" | "xlsx") => (
-    <a
+    <DownloadLink
       className="text-link"
       href={`/api/tables?table=${name}&format=${format}`}
-      aria-label={`${tableKinds[name].title} as ${format.toUpperCase()}`}
-      download
+      name={`${name}.${format}`}
+      label={`${tableKinds[name].title} as ${format.toUpperCase()}`}
     >
       {format.toUpperCase()}
-    </a>
+    </DownloadLink>
   );
   return (
     <section aria-label="Export" className="box px-4 py-3">
       <h2 className="heading-soft">Export</h2>
       <p className="pb-2 text-ink-2">
         With the headers that come in again.{" "}
-        <a className="text-link" href="/api/tables?table=all&format=xlsx" download>
+        <DownloadLink className="text-link" href="/api/tables?table=all&format=xlsx" name="tables.xlsx">
           All of it as one XLSX
-        </a>
+        </DownloadLink>
       </p>
       <ul className="grid grid-cols-2 gap-x-8">
         {tableNames.map((name) => (

@@ -8,6 +8,7 @@ import { guessTable, headerOf, type Preview, type PreviewQuery, tableKinds } fro
 import type { DateOrder, TableName } from "../../../core/tables/table.ts";
 import { countText } from "../../../ui/format.ts";
 import { newId } from "../../../ui/newId.ts";
+import { saveFile } from "../../../ui/saveFile.ts";
 
 export interface Sheet {
   name: string;
@@ -146,11 +147,7 @@ async function saveRefused({ fileName, sheets }: Read, { sheet }: Ways, { rows, 
   const response = await post("/api/tables/csv", {
     body: JSON.stringify({ rows: [[...header, "Why it was refused"], ...refused], ...(delimiter && { delimiter }) }),
   });
-  const link = document.createElement("a");
-  link.href = URL.createObjectURL(await response.blob());
-  link.download = `${fileName.replace(/\.\w+$/, "")}-refused.csv`;
-  link.click();
-  URL.revokeObjectURL(link.href);
+  saveFile(await response.blob(), `${fileName.replace(/\.\w+$/, "")}-refused.csv`);
 }
 
 const padded = (cells: readonly string[], count: number) => Array.from({ length: count }, (_, at) => cells[at] ?? "");

@@ -3,7 +3,9 @@
 import { type Fault, faultLine } from "../../../../core/plan/faults.ts";
 import { MOST_BYTES, MOST_FAULTS_TOLD } from "../../../../core/plan/limits.ts";
 import type { Plan } from "../../../../core/plan/schema.ts";
+import type { OnPart } from "../../../../store/rows.ts";
 import { readBytes } from "../../../body.ts";
+import { holdPlan, takeHeld } from "../../../checkedPlan.ts";
 import { failureOf, fileWork } from "../../../files.ts";
 import { BUILT_IN_USER, openStore } from "../../../host.ts";
 
@@ -25,21 +27,48 @@ export async function GET(): Promise<Response> {
   });
 }
 
-/** Checks a plan file and says what it holds; with `?replace=yes` it becomes the plan. */
+/** Checks a plan file, says what it holds and holds it for a while. With `?replace=yes` it becomes the plan; with
+ * `?held=` and what the check has answered, the file that was checked does, which tells how far it is. */
 export async function POST(request: Request): Promise<Response> {
+  const { searchParams } = new URL(request.url);
+  const id = searchParams.get("held");
+  if (id !== null) {
+    const held = takeHeld(id);
+    return held ? replaceTelling(held) : refuse(410, ["The file that was checked is not held any longer. Choose it again."]);
+  }
   try {
     const bytes = await readBytes(request, MOST_BYTES.plan);
     const { plan, faults } = await fileWork().do<"readPlan">({ kind: "readPlan", bytes }, request.signal);
     if (!plan) return refuse(422, toldFaults(faults));
-    const holds = holdings(plan);
-    if (new URL(request.url).searchParams.get("replace") !== "yes") return Response.json({ faults: [], holds });
-    const store = await openStore();
-    const { revision, backup } = await store.replace(plan, BUILT_IN_USER.id, new Date().toISOString());
-    return Response.json({ faults: [], holds, revision, backup: backup?.split(/[\\/]/).slice(-2).join("/") ?? null });
+    if (searchParams.get("replace") === "yes") return Response.json(await replacedBy(plan));
+    return Response.json({ faults: [], holds: holdings(plan), held: holdPlan(plan) });
   } catch (error) {
     const { status, message } = failureOf(error);
     return refuse(status, [message]);
   }
+}
+
+async function replacedBy(plan: Plan, onPart?: OnPart) {
+  const store = await openStore();
+  const { revision, backup } = await store.replace(plan, BUILT_IN_USER.id, new Date().toISOString(), onPart);
+  return { faults: [], holds: holdings(plan), revision, backup: backup?.split(/[\\/]/).slice(-2).join("/") ?? null };
+}
+
+/** Replaces the plan and answers in lines of JSON: how far it is, and at last what came of it. */
+function replaceTelling(plan: Plan): Response {
+  const encoder = new TextEncoder();
+  const body = new ReadableStream<Uint8Array>({
+    async start(lines) {
+      const tell = (line: object) => lines.enqueue(encoder.encode(`${JSON.stringify(line)}\n`));
+      try {
+        tell(await replacedBy(plan, (part) => tell({ part })));
+      } catch (error) {
+        tell({ faults: [failureOf(error).message] });
+      }
+      lines.close();
+    },
+  });
+  return new Response(body, { headers: { "content-type": "application/x-ndjson; charset=utf-8", "cache-control": "no-store" } });
 }
 
 function toldFaults(faults: readonly Fault[]): string[] {
