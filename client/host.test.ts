@@ -446,3 +446,20 @@ test("a plan that cannot be read at first can be read later, with what was kept 
   expect(server.settled).toHaveLength(1);
   expect(holderOf(host, "rockpools-mara")).toBe("rui");
 });
+
+test("typed hours that follow their task to days on which nobody can work them are named", async () => {
+  const server = new FakeServer();
+  const { plan } = server;
+  const assignments = plan.assignments.map((own) => (own.id === "demo-ines" ? { ...own, customFrom: "2027-02-08" } : own));
+  const people = plan.people.map((own) =>
+    own.id === "ines"
+      ? { ...own, timeOff: [{ id: "away", from: "2027-03-15", to: "2027-03-26", kind: "holiday" as const, state: "approved" as const }] }
+      : own,
+  );
+  server.plan = { ...plan, assignments, people };
+  const host = server.host();
+  await host.start();
+  await host.edit({ kind: "changeTask", id: "slowlight-demo", set: { start: "2027-03-15", finish: "2027-03-19" } });
+  const notice = server.notices.find(({ kind }) => kind === "moved");
+  expect(notice).toMatchObject({ typed: [{ assignmentId: "demo-ines", who: "Ines Valtonen", minutes: 14 * 60 }] });
+});

@@ -6,6 +6,7 @@ import { applyEdit, type Edit } from "../core/edits/edit.ts";
 import type { NextSteps } from "../core/edits/history.ts";
 import type { OvertakenRow } from "../core/edits/overtaken.ts";
 import { buildModel, type Model } from "../core/model.ts";
+import { typedHoursLost, type UnplacedRise } from "../core/placing/unplacedRises.ts";
 import type { Fault } from "../core/plan/faults.ts";
 import type { ChangedList, Plan } from "../core/plan/schema.ts";
 import { type Moves, movesOf } from "../core/schedule/moves.ts";
@@ -40,6 +41,8 @@ export interface HostState {
   /** The server's revision that everything settled is part of. */
   revision: number;
   unsettled: number;
+  /** Keys of the edits that are not settled, in the order they were made. */
+  pending: readonly string[];
   isOffline: boolean;
   /** False where this browser keeps nothing: what is unsaved is lost with the window. */
   isKeeping: boolean;
@@ -48,7 +51,8 @@ export interface HostState {
 
 export type Notice =
   | { kind: "refused" | "offline" | "online" | "done" | "notKept"; text: string }
-  | { kind: "moved"; moves: Moves }
+  /** What moved with an edit, and typed hours that nobody can work where they are now. */
+  | { kind: "moved"; moves: Moves; typed: readonly UnplacedRise[] }
   /** Others have changed these rows. */
   | { kind: "heard"; rows: readonly { list: ChangedList; id: string }[] }
   /** An edit met what others have done meanwhile and was put back: it can be made again on top of theirs. */
@@ -78,7 +82,15 @@ export class PlanHost {
   #pending: KeptEdit[] = [];
   /** The server has said that the plan has to be read again, and it has not been yet. */
   #isBehind = false;
-  #state: HostState = { version: 0, revision: 0, unsettled: 0, isOffline: false, isKeeping: true, history: { undo: null, redo: null } };
+  #state: HostState = {
+    version: 0,
+    revision: 0,
+    unsettled: 0,
+    pending: [],
+    isOffline: false,
+    isKeeping: true,
+    history: { undo: null, redo: null },
+  };
   #sending: Promise<void> | null = null;
   #steps: Promise<void> = Promise.resolve();
   #turn: Promise<unknown> = Promise.resolve();
@@ -162,11 +174,19 @@ export class PlanHost {
     if (faults.length > 0) return faults;
     const made: KeptEdit = { key, edit, madeOn: this.#state.revision, after: this.#pending.map((own) => own.key) };
     this.#pending.push(made);
-    const moves = movesOf(before, this.#shown(), this.#touched);
-    this.#changed(moves.tasks.length + moves.projects.length > 0 ? { kind: "moved", moves } : undefined);
+    this.#changed(this.#movedNotice(before));
     await this.#kept(this.keep.add([made]));
     this.#send();
     return [];
+  }
+
+  /** What the last edit made move; undefined where that is nothing to tell. */
+  #movedNotice(before: Model): Notice | undefined {
+    const after = this.#shown();
+    if (before.schedule === after.schedule) return undefined;
+    const moves = movesOf(before, after, this.#touched);
+    const typed = typedHoursLost(before, after, new Set([...this.#touched, ...moves.tasks.map(({ taskId }) => taskId)]));
+    return moves.tasks.length + moves.projects.length + typed.length > 0 ? { kind: "moved", moves, typed } : undefined;
   }
 
   /** Takes back, or brings again, a step of one's own, once all before it are settled; one step after the other. */
@@ -365,7 +385,7 @@ export class PlanHost {
     // An edit that the server has settled as it was shown changes nothing on any screen.
     const version = this.#model === this.#told ? this.#state.version : this.#state.version + 1;
     this.#told = this.#model;
-    this.#state = { ...this.#state, version, unsettled: this.#pending.length };
+    this.#state = { ...this.#state, version, unsettled: this.#pending.length, pending: this.#pending.map(({ key }) => key) };
     this.tell(this.#state, notice);
   }
 }

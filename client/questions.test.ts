@@ -24,6 +24,10 @@ function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
       { ...weeks, open: [], limit: 3, countsTasks: true },
     ],
     cell: [{ personId, range: { start: range.start, stop: range.start + 7 }, counting: { pencilled: true, pipeline: "weighted" } }],
+    byRule: [
+      { assignmentId, range },
+      { assignmentId: "nothing", range },
+    ],
     loads: [{ ...weeks, ids: [personId, "nobody"] }],
     takers: [{ assignmentId }, { assignmentId: "nothing" }],
     ribbon: [{ clock: parseDay("2027-02-01") }],

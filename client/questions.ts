@@ -1,6 +1,7 @@
 // The questions screens ask of a plan. Server and worker answer them with the same functions.
 
 import { type BoardQuery, boardOf } from "../core/answers/board.ts";
+import { byRule } from "../core/answers/byRule.ts";
 import { calendarYear } from "../core/answers/calendarYear.ts";
 import { dropOf } from "../core/answers/drop.ts";
 import { explainCell } from "../core/answers/explain.ts";
@@ -78,6 +79,7 @@ export const questions = {
     typePeriod(model, query.assignmentId, query.period, query.hours, query),
   restate: (model: Model, { assignmentId, way }: { assignmentId: string; way: Way }) => restate(model, assignmentId, way),
   untype: (model: Model, { assignmentId }: { assignmentId: string }) => untype(model, assignmentId),
+  byRule: (model: Model, { assignmentId, range }: { assignmentId: string; range: Range }) => byRule(model, assignmentId, range),
   requests: (model: Model, _query: Record<string, never>) => requestsOf(model),
   outbox: (model: Model, _query: Record<string, never>) => outboxOf(model),
   taskOf: ({ plan }: Model, { taskId }: { taskId: string }) => findRow(plan.tasks, taskId) ?? null,

@@ -34,6 +34,9 @@ type Listener = (state: HostState, notice?: Notice) => void;
 
 const RETRY_MS = 3_000;
 
+/** More edits than anybody makes before the first of them is settled. */
+const MOST_MADE = 500;
+
 class PlanSession {
   #state: HostState | null = null;
   #worker: Comlink.Remote<PlanWorker> | null = null;
@@ -44,6 +47,8 @@ class PlanSession {
   readonly #listeners = new Set<() => void>();
   onNotice: (notice: Notice) => void = () => {};
   #storage: Storage | null = null;
+  /** Keys of the last edits made here: the next one is made on top of them, settled or not. */
+  #made: readonly string[] = [];
   /** Edits and steps that the worker has not answered yet. */
   #asked = 0;
   #setRead: () => void = () => {};
@@ -135,7 +140,9 @@ class PlanSession {
    * @param key What the edit is known by, for whoever may take it back.
    * @returns Why it cannot be; empty where it was made. */
   async edit(edit: Edit, key = newKey()): Promise<readonly Fault[]> {
-    keepJustMade(this.#storage, { key, edit, ...(this.#state && { madeOn: this.#state.revision }) });
+    const after = [...new Set([...(this.#state?.pending ?? []), ...this.#made])];
+    keepJustMade(this.#storage, { key, edit, after, ...(this.#state && { madeOn: this.#state.revision }) });
+    this.#made = [...this.#made, key].slice(-MOST_MADE);
     const faults = await this.#waitedFor((worker) => worker.edit(edit, key));
     // The next worker makes it, and says so where it cannot be.
     if (!faults) return [];

@@ -1,7 +1,7 @@
 // Nothing is lost: bad input, a stopped server, a killed server, a second process.
 import { readdirSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
-import { expect, test } from "@playwright/test";
+import { expect, type Page, test } from "@playwright/test";
 import { goldenCases } from "../tests/golden.ts";
 import { goTo, rateOf, typeRate, untilSaved } from "./pages.ts";
 import { demoServer, emptyServer, freePort, postTo, putAway, type Server, spawnServer, startServer } from "./server.ts";
@@ -338,27 +338,55 @@ test("a browser whose storage is full says so at once, and saves all the same", 
   expect((await plan()).revision).toBe(2);
 });
 
+/** Types Mara's rate and goes to another address with nothing in between, as when somebody types and closes the window. */
+async function leaveWhileTyping(page: Page, rate: string): Promise<void> {
+  await page.evaluate(
+    ([url, typed]) => {
+      const field = document.querySelector<HTMLInputElement>('input[aria-label="Mara Ellingsen, rate"]');
+      if (!field) throw new Error("the rate is on the page");
+      field.focus();
+      Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value")?.set?.call(field, typed);
+      field.dispatchEvent(new Event("input", { bubbles: true }));
+      field.blur();
+      location.href = `${url}/rates?left=yes`;
+    },
+    [server.url, rate],
+  );
+  await page.waitForURL(/left=yes/);
+}
+
 test("what was pressed in the very moment the page is left is saved by the next page", async ({ page }) => {
   server = await demoServer();
   await goTo(page, server, "/rates");
   await (await rateOf(page, "Mara Ellingsen")).dblclick();
-  // Nothing waits between the key and the next address, as when somebody types and closes the window.
-  await page.evaluate((url) => {
-    const field = document.querySelector<HTMLInputElement>('input[aria-label="Mara Ellingsen, rate"]');
-    if (!field) throw new Error("the rate is on the page");
-    field.focus();
-    Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value")?.set?.call(field, "52.5");
-    field.dispatchEvent(new Event("input", { bubbles: true }));
-    field.blur();
-    location.href = `${url}/rates?left=yes`;
-  }, server.url);
-  await page.waitForURL(/left=yes/);
+  await leaveWhileTyping(page, "52.5");
   await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
   await untilSaved(page);
   await page.reload();
   await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
   const { plan } = await (await fetch(`${server.url}/api/plan`)).json();
   expect(JSON.stringify(plan.rateTables)).toContain('"personId":"mara","rate":52.5,');
+});
+
+test("what was pressed on top of an edit whose answer never came is not held to be against it", async ({ page }) => {
+  server = await demoServer();
+  await goTo(page, server, "/rates");
+  // The server makes it, and the page is left before it hears of that.
+  let isHeard = false;
+  await page.route("**/api/edits", async (route) => {
+    if (isHeard) return route.continue();
+    await route.fetch();
+  });
+  await typeRate(page, "Mara Ellingsen", "47");
+  await expect.poll(async () => (await plan()).revision).toBe(2);
+  isHeard = true;
+  await (await rateOf(page, "Mara Ellingsen")).dblclick();
+  await leaveWhileTyping(page, "52.5");
+  await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
+  await untilSaved(page);
+  expect((await plan()).revision).toBe(3);
+  await expect(page.getByRole("alertdialog", { name: "Changed by two" })).toHaveCount(0);
+  await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
 });
 
 test("an empty folder says what belongs on each screen, and a plan file opens from there", async ({ page }) => {

@@ -254,6 +254,29 @@ test("files that cannot be read say why, and a file of 5,000 people is shown, br
   await expect(page.locator("main").getByText("29", { exact: true })).toBeVisible({ timeout: 60_000 });
 });
 
+test("whoever has left is archived: off the lists, found under their filter, still on boards of the past, and back", async ({ page }) => {
+  await open(page, "/people?person=nuno");
+  const sheet = sheetOf(page);
+  const archive = sheet.getByRole("button", { name: "Archive", exact: true });
+  await expect(archive).toBeDisabled();
+  await sheet.getByRole("textbox", { name: "until" }).fill("31 Mar 2027");
+  await sheet.getByRole("button", { name: "Save" }).click();
+  await archive.click();
+  await expect(page.locator("[data-person=nuno]")).toHaveCount(0);
+  await open(page, "/people?archived=true");
+  await expect(page.locator("[data-person]")).toHaveCount(1);
+  await open(page, "/balance?from=2027-04-05&to=2027-04-25&role=installer&rows=none");
+  await expect(page.locator("[data-person]")).toHaveCount(3);
+  await expect(page.locator("[data-person=nuno]")).toHaveCount(0);
+  await open(page, "/balance?from=2027-03-01&to=2027-03-21&role=installer&rows=none");
+  await expect(page.locator("[data-person=nuno]")).toHaveCount(1);
+  await open(page, "/people?archived=true&person=nuno");
+  await sheet.getByRole("button", { name: "Bring back to the lists" }).click();
+  await expect(page.locator("[data-person=nuno]")).toHaveCount(0);
+  await open(page, "/people?role=Installer");
+  await expect(page.locator("[data-person]")).toHaveCount(4);
+});
+
 test("many people change at once, filters and groups stand in the address", async ({ page }) => {
   await open(page, "/people?group=role&role=Installer");
   await expect(page.locator("[data-person]")).toHaveCount(4);

@@ -62,7 +62,7 @@ export const tables: readonly Table[] = [
   {
     list: "people",
     table: "people",
-    columns: columns("id name email calendarId employedFrom:date employedTo:date location kind"),
+    columns: columns("id name email calendarId employedFrom:date employedTo:date location kind archived:boolean"),
     children: [
       idList("roleIds", "person_roles", "roleId"),
       child("skills", "person_skills", "skillId level:integer"),
@@ -83,7 +83,7 @@ export const tables: readonly Table[] = [
     list: "projects",
     table: "projects",
     columns: columns(
-      "id name code clientId category leadId calendarId stage probability:numeric priority:integer start:date deadline:date costTableId billTableId billing:jsonb budget:numeric marginTarget:numeric description",
+      "id name code clientId category leadId calendarId stage probability:numeric priority:integer start:date deadline:date costTableId billTableId billing:jsonb budget:numeric marginTarget:numeric description archived:boolean",
     ),
     children: [],
   },

@@ -87,8 +87,13 @@ const kinds: Make[] = [
       },
       { kind: "changeNamed", list: "clients", id: anId(random, clients), set: { name: `Client ${id} anew` } },
     ]),
-  ({ roles, skills, clients }, random) => {
-    const [list, rows] = random.pick([["roles", roles] as const, ["skills", skills] as const, ["clients", clients] as const]);
+  ({ roles, skills, clients, rateTables }, random) => {
+    const [list, rows] = random.pick([
+      ["roles", roles] as const,
+      ["skills", skills] as const,
+      ["clients", clients] as const,
+      ["rateTables", rateTables] as const,
+    ]);
     return { kind: "mergeNamed", list, id: anId(random, rows), into: anId(random, rows) };
   },
   ({ roles, skills, rateTables }, random) => {
@@ -191,6 +196,12 @@ const kinds: Make[] = [
     };
   },
   ({ tasks }, { pick }) => ({ kind: "changeTask", id: pick(tasks).id, set: { state: pick(["done", "underWay", null]) } }),
+  ({ people, projects }, { pick }) =>
+    pick([
+      { kind: "changePerson", id: pick(people).id, set: { archived: true, employedTo: "2028-12-31" } },
+      { kind: "changePerson", id: pick(people).id, set: { archived: null } },
+      { kind: "changeProject", id: pick(projects).id, set: { archived: true, stage: "done" } },
+    ]),
   ({ tasks }, random) => {
     const done = tasks.filter(({ state }) => state === "done");
     return { kind: "reviewTask", id: anId(random, done), reason: random.pick([null, "The edges are not sealed"]) };

@@ -6,6 +6,7 @@ import { applyEdit, type Edit } from "../edits/edit.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { levelBandOf, overBeyond, type PeriodSums, peopleSums } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
+import { type UnplacedRise, unplacedRises } from "../placing/unplacedRises.ts";
 import { rowById } from "../plan/rows.ts";
 import { movesOf } from "../schedule/moves.ts";
 import { updateModel } from "../update.ts";
@@ -17,15 +18,6 @@ export interface OverRise {
   week: Range;
   before: number;
   after: number;
-}
-
-/** Hours of an assignment that lose their place. Minutes. */
-export interface UnplacedRise {
-  assignmentId: string;
-  taskName: string;
-  projectName: string;
-  who: string;
-  minutes: number;
 }
 
 /** A finish that moves. */
@@ -122,25 +114,8 @@ const total = (minutes: Int32Array): number => minutes.reduce((sum, own) => sum 
 
 function compareUnplaced(model: Model, next: Model): Pick<Impact, "unplaced" | "placedAgain"> {
   const { shares } = next.load(defaultCounting);
-  const known = rowById(model.plan.assignments);
-  const { plan, work, placements } = next;
-  const unplaced: UnplacedRise[] = [];
-  let placedAgain = 0;
-  plan.assignments.forEach(({ id }, row) => {
-    const old = known.get(id);
-    const minutes = placements.unplaced[row] - (old === undefined ? 0 : model.placements.unplaced[old]);
-    if (shares[row] < 0 || minutes === 0) return;
-    if (minutes < 0) placedAgain -= minutes;
-    else
-      unplaced.push({
-        assignmentId: id,
-        taskName: plan.tasks[work.task[row]].name,
-        projectName: plan.projects[work.project[row]].name,
-        who: plan.people[work.person[row]]?.name ?? plan.teams[work.team[row]]?.name ?? plan.roles[work.role[row]]?.name ?? "",
-        minutes,
-      });
-  });
-  return { unplaced: unplaced.sort((a, b) => b.minutes - a.minutes), placedAgain };
+  const { rises, placedAgain } = unplacedRises(model, next, (row) => shares[row] >= 0);
+  return { unplaced: rises, placedAgain };
 }
 
 function finishMoves(model: Model, next: Model): FinishMove[] {

@@ -47,8 +47,9 @@ export function moneyOf(model: Model, { range, grain, kind }: MoneyQuery): Money
 function table({ plan }: Model, kind: MoneyQuery["kind"], costs: Costs): Money {
   const rows = costs.projects.flatMap((cost, row): MoneyRow[] => {
     if (!cost) return [];
-    const { id, name, code, stage } = plan.projects[row];
+    const { id, name, code, stage, archived } = plan.projects[row];
     const periods = cost.byKind.labour.map((_, p) => (kind === "all" ? totalOf(plan, cost, p) : cost.byKind[kind][p]));
+    if (archived && periods.every((amount) => amount === 0)) return [];
     return [
       { projectId: id, name, code: code ?? "", projectRow: row, stage, periods, total: periods.reduce((sum, amount) => sum + amount, 0) },
     ];

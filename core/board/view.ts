@@ -72,7 +72,9 @@ export function peopleLeft(placed: Placed, filters: BoardFilters, shares: Int32A
   const members = team === undefined ? null : new Set(teamReaches(plan)[team].people);
   const projects = projectsLeft(plan, filters);
   const left = new Set<number>();
-  plan.people.forEach(({ roleIds, skills = [], location }, row) => {
+  plan.people.forEach(({ roleIds, skills = [], location, archived, employedTo }, row) => {
+    // What they did is shown where it was done.
+    if (archived && employedTo !== undefined && parseDay(employedTo) < range.start) return;
     if (filters.role !== "" && !roleIds.includes(filters.role)) return;
     if (filters.skill !== "" && !skills.some(({ skillId }) => skillId === filters.skill)) return;
     if (filters.location !== "" && location !== filters.location) return;

@@ -15,6 +15,29 @@ const refusal = (plan: Plan, edit: Edit) => applyEdit(plan, edit).faults[0]?.mes
 const count = (plan: Plan, list: Parameters<typeof usesOf>[1], id: string) =>
   (usesOf(plan, list).get(id) ?? []).reduce((sum, use) => sum + use.count, 0);
 
+test("a rate table merged into another hands over its projects, and the rates of whoever the other says nothing of", () => {
+  const plan = fernhollow();
+  const stays = plan.rateTables.find(({ kind }) => kind === "cost") ?? plan.rateTables[0];
+  const goes = {
+    id: "goes",
+    name: "Goes",
+    kind: stays.kind,
+    entries: [
+      { ...stays.entries[0], rate: 1 },
+      { personId: "nobody-yet", rate: 2 },
+    ],
+  };
+  goes.entries[1].personId = plan.people.find(({ id }) => stays.entries.every((own) => own.personId !== id))?.id as string;
+  const projects = plan.projects.map((own, at) => (at === 0 ? { ...own, costTableId: "goes" } : own));
+  const before: Plan = { ...plan, projects, rateTables: [...plan.rateTables, goes] };
+  const after = made(before, { kind: "mergeNamed", list: "rateTables", id: "goes", into: stays.id });
+  expect(after.projects[0].costTableId).toBe(stays.id);
+  expect(findRow(after.rateTables, "goes")).toBeUndefined();
+  expect(findRow(after.rateTables, stays.id)?.entries).toEqual([...stays.entries, goes.entries[1]]);
+  const bill = plan.rateTables.find(({ kind }) => kind !== stays.kind)?.id as string;
+  expect(refusal(before, { kind: "mergeNamed", list: "rateTables", id: "goes", into: bill })).toMatch(/^Rate tables can be merged where/);
+});
+
 test("a name that is there already cannot be added or taken again, capitals aside", () => {
   const plan = fernhollow();
   const [first, second] = plan.roles;

@@ -1,6 +1,7 @@
 // Edits of people, teams, calendars and leave.
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
+import { namesOf } from "../plan/names.ts";
 import type { Plan } from "../plan/schema.ts";
 import { invert } from "./change.ts";
 import { applyEdit, type Edit } from "./edit.ts";
@@ -15,6 +16,22 @@ function after(edit: Edit, from = plan): Plan {
 }
 const faultOf = (edit: Edit, from = plan) => applyEdit(from, edit).faults[0]?.message;
 const person = (from: Plan, id: string) => from.people.find((row) => row.id === id);
+
+test("only who has left and what is over can be archived, and nobody archived can go on without being brought back", () => {
+  expect(faultOf({ kind: "changePerson", id: "nuno", set: { archived: true } })).toMatch(/once the end of their employment is stated/);
+  const gone = after({ kind: "changePerson", id: "nuno", set: { archived: true, employedTo: "2027-03-31" } });
+  expect(faultOf({ kind: "changePerson", id: "nuno", set: { employedTo: null } }, gone)).toMatch(
+    /once the end of their employment is stated/,
+  );
+  expect(person(after({ kind: "changePerson", id: "nuno", set: { employedTo: null, archived: null } }, gone), "nuno")).not.toHaveProperty(
+    "archived",
+  );
+  const active = plan.projects.find(({ stage }) => stage === "active")?.id as string;
+  expect(faultOf({ kind: "changeProject", id: active, set: { archived: true } })).toMatch(/once it is done or cancelled/);
+  const over = after({ kind: "changeProject", id: active, set: { archived: true, stage: "done" } });
+  expect(namesOf(over).projects.at(-1)?.name).toMatch(/ \(archived\)$/);
+  expect(namesOf(gone).people.at(-1)).toMatchObject({ id: "nuno", name: expect.stringMatching(/ \(archived\)$/) });
+});
 
 test("many people change at once: what is given is set, all else of them stays", () => {
   const next = after({

@@ -183,6 +183,7 @@ function checkPerson(person: Person, { fault, reference, order }: Scene): void {
     reference("roles", id, ["roleIds", at]);
     if (person.roleIds.indexOf(id) < at) fault(["roleIds", at], faultText.duplicateId(id));
   });
+  if (person.archived && person.employedTo === undefined) fault(["archived"], faultText.archivedEmployed());
   checkSkills(person.skills, fault, reference);
   order(person.employedFrom, person.employedTo, ["employedTo"]);
   person.patterns?.forEach(({ from, to }, at) => {
@@ -227,7 +228,8 @@ function checkRateTable(table: RateTable, { fault, reference }: Scene): void {
   });
 }
 
-function checkProject(project: Project, { reference }: Scene): void {
+function checkProject(project: Project, { fault, reference }: Scene): void {
+  if (project.archived && project.stage !== "done" && project.stage !== "cancelled") fault(["archived"], faultText.archivedOpen());
   reference("clients", project.clientId, ["clientId"]);
   reference("people", project.leadId, ["leadId"]);
   reference("calendars", project.calendarId, ["calendarId"]);

@@ -25,13 +25,18 @@ export interface Names {
 
 /** Ids and names of what can be chosen in forms and pickers. */
 export function namesOf(plan: Plan): Names {
+  // What is archived can still stand in a form that was filled in before; it is the last to be offered.
+  const archivedLast = <T extends Named>(list: readonly (T & { archived?: true })[]): T[] => [
+    ...list.filter(({ archived }) => !archived),
+    ...list.flatMap((own) => (own.archived ? [{ ...own, name: `${own.name} (archived)` }] : [])),
+  ];
   const named = (list: readonly Named[]) => list.map(({ id, name }) => ({ id, name }));
   return {
-    people: plan.people.map(({ id, name, roleIds }) => ({ id, name, roleIds })),
+    people: archivedLast(plan.people).map(({ id, name, roleIds }) => ({ id, name, roleIds })),
     roles: named(plan.roles),
     skills: named(plan.skills),
     calendars: named(plan.calendars),
-    projects: plan.projects.map(({ id, name, code }) => ({ id, name, code: code ?? "" })),
+    projects: archivedLast(plan.projects).map(({ id, name, code }) => ({ id, name, code: code ?? "" })),
     teams: plan.teams.map(({ id, name, handle }) => ({ id, name, handle })),
     clients: named(plan.clients),
     materials: named(plan.materials),

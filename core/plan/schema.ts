@@ -82,6 +82,8 @@ const person = z.strictObject({
   patterns: z.array(pattern).max(MOST_WITHIN.spans).optional(),
   timeOff: z.array(timeOffSchema).max(MOST_WITHIN.spans).optional(),
   overtime: z.array(overtime).max(MOST_WITHIN.spans).optional(),
+  /** Gone from lists, and from boards after the end of employment. */
+  archived: z.literal(true).optional(),
 });
 
 const team = z.strictObject({
@@ -140,6 +142,8 @@ const project = z.strictObject({
   budget: money.optional(),
   marginTarget: z.number().min(-1000).max(100).optional(),
   description: text.optional(),
+  /** Gone from lists; it is done or cancelled. */
+  archived: z.literal(true).optional(),
 });
 
 const accrual = z.enum(["start", "even", "end"]);

@@ -1,8 +1,10 @@
 "use client";
 // How a cell's figures come about, line by line, and giving its work to somebody else.
 import { useState } from "react";
+import { useMaybeAnswer } from "../../client/session.tsx";
 import type { CapacityLine, CellExplained } from "../../core/answers/explain.ts";
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
+import type { Range } from "../../core/calendar/periods.ts";
 import type { Bar } from "../../core/load/bars.ts";
 import { hourTenths } from "../../core/plan/units.ts";
 import { Button, buttonLook, TextButton } from "../../ui/button.tsx";
@@ -88,7 +90,7 @@ function WorkLines({ explained, balance }: CellProps) {
         Capacity
       </SumLine>
       {bars.map((bar) => (
-        <div key={bar.assignmentId} className="group flex items-center gap-2 py-[3px]">
+        <div key={bar.assignmentId} className="group flex flex-wrap items-center gap-x-2 py-[3px]">
           <ProjectDot row={bar.projectRow} />
           <span className="min-w-0 flex-1 truncate" title={`${bar.projectName} · ${bar.taskName}`}>
             {bar.taskName} <span className="text-side">{bar.projectCode}</span>
@@ -99,6 +101,7 @@ function WorkLines({ explained, balance }: CellProps) {
             give
           </TextButton>
           <PeriodHours bar={bar} explained={explained} balance={balance} />
+          {bar.isTyped && <Typed bar={bar} range={explained.range} onBack={() => void balance.untype(bar.assignmentId)} />}
         </div>
       ))}
       {bars.length === 0 && <p className="text-ink-2">No work in this period.</p>}
@@ -132,19 +135,30 @@ function Result({ explained: { range, load, over, room, overDays } }: Pick<CellP
   );
 }
 
-/** The hours of one assignment in the period, typed over; what is typed can be given back to the rule. */
+/** What the rule would give where hours are typed, and the way back to it. */
+function Typed({ bar, range, onBack }: { bar: Bar; range: Range; onBack: () => void }) {
+  const rule = useMaybeAnswer("byRule", { assignmentId: bar.assignmentId, range }, null);
+  return (
+    <p className="basis-full pb-1 pl-5 text-side">
+      Typed
+      {rule && (
+        <>
+          ; its rule would give {hoursText(rule.inPeriod)} h here, {hoursText(rule.inAll)} h in all
+        </>
+      )}
+      .{" "}
+      <TextButton onClick={onBack} aria-label={`${bar.taskName}: back to the rule`}>
+        Back to the rule
+      </TextButton>
+    </p>
+  );
+}
+
+/** The hours of one assignment in the period, typed over. */
 function PeriodHours({ bar, explained: { range }, balance }: { bar: Bar; explained: CellExplained; balance: Hook }) {
   const exact = bar.minutes / 60;
   return (
     <>
-      {bar.isTyped && (
-        <TextButton
-          title="Typed week by week. Press to spread the same hours by the rule again"
-          onClick={() => void balance.untype(bar.assignmentId)}
-        >
-          typed
-        </TextButton>
-      )}
       <DraftInput
         value={exact}
         // Shown like everywhere; whatever else is typed is another amount, to the minute.

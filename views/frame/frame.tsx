@@ -16,7 +16,7 @@ import { ChangedSinceNotice, OvertakenNotice } from "./overtakenNotice.tsx";
 import { Rail } from "./rail.tsx";
 
 const showNotice = (notice: Notice) => {
-  if (notice.kind === "moved") toast(<MovedNotice moves={notice.moves} />, { id: "moved", duration: 12_000 });
+  if (notice.kind === "moved") toast(<MovedNotice moves={notice.moves} typed={notice.typed} />, { id: "moved", duration: 12_000 });
   else if (notice.kind === "refused") toast.error(notice.text, { duration: 9_000 });
   else if (notice.kind === "offline") toast.warning(notice.text, { id: "connection", duration: 15_000 });
   else if (notice.kind === "heard") markHeard(notice.rows);

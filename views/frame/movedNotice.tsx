@@ -1,11 +1,13 @@
 // What an edit made move, told after it: which task, from when to when, because of what; and project finishes.
+
+import type { UnplacedRise } from "../../core/placing/unplacedRises.ts";
 import type { DriverKind } from "../../core/schedule/dates.ts";
 import type { Moves, TaskMove } from "../../core/schedule/moves.ts";
-import { countText, shortDay } from "../../ui/format.ts";
+import { countText, hoursText, shortDay } from "../../ui/format.ts";
 
 const MOST_LISTED = 4;
 
-export function MovedNotice({ moves: { tasks, projects } }: { moves: Moves }) {
+export function MovedNotice({ moves: { tasks, projects }, typed }: { moves: Moves; typed: readonly UnplacedRise[] }) {
   return (
     <div role="status" aria-label="What moved" className="text-[13px]">
       {projects.map(({ projectId, name, before, after }) => (
@@ -20,6 +22,13 @@ export function MovedNotice({ moves: { tasks, projects } }: { moves: Moves }) {
         </p>
       ))}
       {tasks.length > MOST_LISTED && <p className="text-ink-2">and {tasks.length - MOST_LISTED} more</p>}
+      {typed.length > 0 && <p className="pt-1 font-semibold text-over">Typed hours that nobody can work now</p>}
+      {typed.slice(0, MOST_LISTED).map(({ assignmentId, taskName, who, minutes }) => (
+        <p key={assignmentId}>
+          {taskName} · {who} <span className="text-ink-2">{hoursText(minutes)} h</span>
+        </p>
+      ))}
+      {typed.length > MOST_LISTED && <p className="text-ink-2">and {typed.length - MOST_LISTED} more</p>}
     </div>
   );
 }

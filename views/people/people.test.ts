@@ -10,7 +10,7 @@ import { dayText, markText, spanText, weekHoursText, weeksSentence } from "./wor
 
 const model = buildModel(fernhollow());
 const rows = rosterOf(model, { range: { start: parseDay("2027-01-25"), stop: parseDay("2027-03-22") }, grain: "week" });
-const everybody: Filters = { search: "", role: "", skill: "", level: 1, team: "", place: "", kind: "" };
+const everybody: Filters = { search: "", role: "", skill: "", level: 1, team: "", place: "", kind: "", archived: false };
 const found = (filters: Partial<Filters>) =>
   rosterGroups(rows, { ...everybody, ...filters }, "none")[0].rows.map(({ person }) => person.id);
 

@@ -4,7 +4,7 @@ import type { RosterRow } from "../../core/answers/roster.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import { weekSpans } from "../../core/calendar/weekSpans.ts";
 import type { Person } from "../../core/plan/schema.ts";
-import { buttonLook } from "../../ui/button.tsx";
+import { Button, buttonLook } from "../../ui/button.tsx";
 import { longDay } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
@@ -36,7 +36,34 @@ export function PersonSheet({ row, people }: { row: RosterRow | null; people: Re
       <SheetSection>
         <PersonForm key={row?.person.id ?? "new"} id={row?.person.id} initial={fields} isNew={!row} onSave={save} />
       </SheetSection>
+      {row && <Going person={row.person} people={people} />}
     </Sheet>
+  );
+}
+
+/** The ways off the roster: whoever has left is archived, whom nothing refers to is deleted. */
+function Going({ person: { id, name, employedTo, archived }, people }: { person: Person; people: ReturnType<typeof usePeople> }) {
+  const setArchived = (is: true | null) => void people.changePerson(id, { archived: is });
+  return (
+    <SheetSection title={archived ? "Archived" : "Archive or delete"}>
+      <div className="flex gap-2">
+        {archived ? (
+          <Button onClick={() => setArchived(null)}>Bring back to the lists</Button>
+        ) : (
+          <Button disabled={employedTo === undefined} onClick={() => setArchived(true)}>
+            Archive
+          </Button>
+        )}
+        <Button look="danger" onClick={() => void people.deletePerson(id)}>
+          Delete
+        </Button>
+      </div>
+      <p className="pt-1 text-side">
+        {archived
+          ? `${name} is on no list; what they did stays in the past.`
+          : `Archived, they are gone from lists, and what they did stays${employedTo === undefined ? "; state the end of employment first" : ""}. Deleted, they are gone altogether: only where they have no work, projects or rates.`}
+      </p>
+    </SheetSection>
   );
 }
 

@@ -2,6 +2,7 @@
 // What is above the roster: search, filters, groups and the columns to show.
 import { Columns3, ListFilter } from "lucide-react";
 import { Button } from "../../ui/button.tsx";
+import { CheckboxField } from "../../ui/checkbox.tsx";
 import { Choice } from "../../ui/choice.tsx";
 import { Field } from "../../ui/field.tsx";
 import { ColumnChoice, Menu } from "../../ui/menu.tsx";
@@ -108,7 +109,13 @@ function FilterMenu({ people }: { people: PeopleHook }) {
             ]}
           />
         </Field>
-        <Button disabled={!people.isFiltered} onClick={() => setView({ role: "", skill: "", level: 1, team: "", place: "", kind: "" })}>
+        <CheckboxField checked={view.archived} onChange={(archived) => setView({ archived })}>
+          Only archived people
+        </CheckboxField>
+        <Button
+          disabled={!people.isFiltered}
+          onClick={() => setView({ role: "", skill: "", level: 1, team: "", place: "", kind: "", archived: false })}
+        >
           Show everybody
         </Button>
       </div>

@@ -18,6 +18,8 @@ export interface Filters {
   team: string;
   place: string;
   kind: string;
+  /** Shows those who are archived, and nobody else. */
+  archived: boolean;
 }
 
 /** The rows that fit every filter, in their groups. Somebody with two skills or teams stands in each. */
@@ -53,7 +55,8 @@ function titlesOf({ person, roleNames, skills, teamNames }: RosterRow, grouping:
 }
 
 function fits({ person, roleNames, skills, teamNames }: RosterRow, filters: Filters): boolean {
-  const { search, role, skill, level, team, place, kind } = filters;
+  const { search, role, skill, level, team, place, kind, archived } = filters;
+  if ((person.archived ?? false) !== archived) return false;
   if (role !== "" && !roleNames.includes(role)) return false;
   if (skill !== "" && !skills.some((own) => own.name === skill && own.level >= level)) return false;
   if (team !== "" && !teamNames.includes(team)) return false;

@@ -1,6 +1,6 @@
 "use client";
 // Binds the roster to the plan: search, filters, groups, columns, who is selected or ticked, and the edits made there.
-import { parseAsArrayOf, parseAsInteger, parseAsString, parseAsStringLiteral, useQueryState, useQueryStates } from "nuqs";
+import { parseAsArrayOf, parseAsBoolean, parseAsInteger, parseAsString, parseAsStringLiteral, useQueryState, useQueryStates } from "nuqs";
 import { useCallback, useMemo, useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
@@ -22,6 +22,7 @@ const filterParsers = {
   team: parseAsString.withDefault(""),
   place: parseAsString.withDefault(""),
   kind: parseAsString.withDefault(""),
+  archived: parseAsBoolean.withDefault(false),
   group: parseAsStringLiteral(groupings).withDefault("none"),
   columns: parseAsArrayOf(parseAsStringLiteral(optionalColumns)).withDefault(["skills", "week", "place"]),
 };
@@ -34,10 +35,10 @@ export function usePeople(initial: Initial<AnswerOf<"roster">>) {
   const [view, setView] = useQueryStates(filterParsers, shallow);
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const select = useCallback((id: string | null) => void setPersonId(id), [setPersonId]);
-  const { find, role, skill, level, team, place, kind, group } = view;
+  const { find, role, skill, level, team, place, kind, archived, group } = view;
   const filters: Filters = useMemo(
-    () => ({ search: find, role, skill, level, team, place, kind }),
-    [find, role, skill, level, team, place, kind],
+    () => ({ search: find, role, skill, level, team, place, kind, archived }),
+    [find, role, skill, level, team, place, kind, archived],
   );
   const groups = useMemo(() => rosterGroups(rows, filters, group), [rows, filters, group]);
   const tick = useCallback(
@@ -62,7 +63,7 @@ export function usePeople(initial: Initial<AnswerOf<"roster">>) {
     rows,
     groups,
     filters,
-    isFiltered: role !== "" || skill !== "" || team !== "" || place !== "" || kind !== "",
+    isFiltered: role !== "" || skill !== "" || team !== "" || place !== "" || kind !== "" || archived,
     view,
     setView: (set: Partial<typeof view> | null) => void setView(set),
     ticked,
@@ -74,6 +75,9 @@ export function usePeople(initial: Initial<AnswerOf<"roster">>) {
     add: () => select(NEW),
     addPerson,
     edit,
+    deletePerson: async (id: string) => {
+      if (await edit({ kind: "deletePerson", id })) select(null);
+    },
     changePerson: (id: string, set: { [K in keyof Person]?: Person[K] | null }) => edit({ kind: "changePerson", id, set }),
   };
 }

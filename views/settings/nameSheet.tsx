@@ -27,7 +27,7 @@ export function NameSheet({ row, names }: { row: NameRow; names: NameListHook })
           </p>
         ))}
       </SheetSection>
-      {list !== "rateTables" && <Merge row={row} names={names} />}
+      <Merge row={row} names={names} />
       <SheetSection>
         {canDelete ? (
           <Button look="danger" onClick={() => void remove(row)}>
@@ -48,7 +48,10 @@ function Merge({ row, names: { list, rows, merge } }: { row: NameRow; names: Nam
   return (
     <SheetSection title="Merge">
       <div className="space-y-2">
-        <Field label="Into" hint={`Whatever uses “${row.name}” uses the other ${one} from then on.`}>
+        <Field
+          label="Into"
+          hint={`Whatever uses “${row.name}” uses the other ${one} from then on.${list === "rateTables" ? " It takes over the rates of those it has none for." : ""}`}
+        >
           <Picker
             value={intoId}
             onChange={setInto}

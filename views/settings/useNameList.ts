@@ -50,7 +50,7 @@ export function useNameList(initial: Initial<AnswerOf<"nameList">>) {
       }),
     merge: async (row: NameRow, into: NameRow) => {
       const isMade = await edit(
-        isMarkList(list) ? renameMark(row.name, into.name) : { kind: "mergeNamed", list: list as "roles", id: row.id, into: into.id },
+        isMarkList(list) ? renameMark(row.name, into.name) : { kind: "mergeNamed", list: list as NamedList, id: row.id, into: into.id },
       );
       if (isMade) void setOpenId(into.id);
     },

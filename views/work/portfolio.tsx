@@ -72,6 +72,7 @@ function usePortfolioView() {
       lead: parseAsString.withDefault(""),
       category: parseAsString.withDefault(""),
       trouble: parseAsBoolean.withDefault(false),
+      archived: parseAsBoolean.withDefault(false),
       add: parseAsBoolean.withDefault(false),
       left: parseAsBoolean.withDefault(false),
     },

@@ -3,6 +3,7 @@
 import { ListFilter } from "lucide-react";
 import type { PortfolioRow } from "../../core/answers/portfolio.ts";
 import { Button } from "../../ui/button.tsx";
+import { CheckboxField } from "../../ui/checkbox.tsx";
 import { Field } from "../../ui/field.tsx";
 import { Menu } from "../../ui/menu.tsx";
 import { none, textOptions } from "../../ui/options.ts";
@@ -17,10 +18,10 @@ export function ProjectFilter({
   onFilter,
 }: {
   rows: readonly PortfolioRow[];
-  view: Record<ProjectGrouping | "group", string>;
-  onFilter: (set: Partial<Record<ProjectGrouping, string | null>>) => void;
+  view: Record<ProjectGrouping | "group", string> & { archived: boolean };
+  onFilter: (set: Partial<Record<ProjectGrouping, string | null>> & { archived?: boolean | null }) => void;
 }) {
-  const isFiltered = projectGroupings.some((key) => view[key] !== "");
+  const isFiltered = view.archived || projectGroupings.some((key) => view[key] !== "");
   return (
     <Menu label={isFiltered ? "Filtered" : "Filter"} icon={<ListFilter size={14} />} isActive={isFiltered}>
       <div className="w-[230px] space-y-3">
@@ -33,7 +34,13 @@ export function ProjectFilter({
             />
           </Field>
         ))}
-        <Button disabled={!isFiltered} onClick={() => onFilter(Object.fromEntries(projectGroupings.map((key) => [key, null])))}>
+        <CheckboxField checked={view.archived} onChange={(isOn) => onFilter({ archived: isOn || null })}>
+          Only archived projects
+        </CheckboxField>
+        <Button
+          disabled={!isFiltered}
+          onClick={() => onFilter({ ...Object.fromEntries(projectGroupings.map((key) => [key, null])), archived: null })}
+        >
           Show all projects
         </Button>
       </div>

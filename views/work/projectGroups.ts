@@ -23,9 +23,9 @@ export function isTroubled({ lateDays, open, unplaced, isPipeline, project }: Po
 }
 
 /** What is shown of all projects; headings of the four groupings as they are read, empty for any. */
-export type ProjectFilters = { find: string; trouble: boolean } & Record<ProjectGrouping, string>;
+export type ProjectFilters = { find: string; trouble: boolean; archived: boolean } & Record<ProjectGrouping, string>;
 
-export const noFilters: ProjectFilters = { find: "", trouble: false, stage: "", client: "", category: "", lead: "" };
+export const noFilters: ProjectFilters = { find: "", trouble: false, archived: false, stage: "", client: "", category: "", lead: "" };
 
 /** The groups with their rows in plan order; empty ones are left out. */
 export function projectGroups(rows: readonly PortfolioRow[], grouping: ProjectGrouping, filters: ProjectFilters): Section<PortfolioRow>[] {
@@ -35,6 +35,7 @@ export function projectGroups(rows: readonly PortfolioRow[], grouping: ProjectGr
     const { project, clientName, leadName } = row;
     const said = [project.name, project.code, clientName, leadName, project.category];
     if (!said.some((name) => name?.toLowerCase().includes(text)) || (filters.trouble && !isTroubled(row))) continue;
+    if ((project.archived ?? false) !== filters.archived) continue;
     if (projectGroupings.some((key) => filters[key] !== "" && titleOf(row, key) !== filters[key])) continue;
     const title = titleOf(row, grouping);
     groups.set(title, [...(groups.get(title) ?? []), row]);

@@ -53,6 +53,18 @@ function Selected({ outline, project }: PartProps) {
   return selected && <TaskSheet key={selected.task.id} outline={outline} entry={selected} project={project} />;
 }
 
+/** Takes the project off all lists, or brings it back; one that is still under way cannot go. */
+function Archive({ outline: { project: own }, project }: PartProps) {
+  const isOver = own.stage === "done" || own.stage === "cancelled";
+  const set = (archived: true | null) => project.edit({ kind: "changeProject", id: own.id, set: { archived } });
+  if (own.archived) return <Button onClick={() => void set(null)}>Bring back to the lists</Button>;
+  return (
+    <Button disabled={!isOver} title={isOver ? undefined : "Once its stage is done or cancelled"} onClick={() => void set(true)}>
+      Archive
+    </Button>
+  );
+}
+
 function Details({ outline, project }: PartProps) {
   const { id, name } = outline.project;
   return (
@@ -68,11 +80,15 @@ function Details({ outline, project }: PartProps) {
       </SheetSection>
       <Templates projectId={id} projectName={name} />
       <SheetSection>
-        <Button look="danger" onClick={() => void project.edit({ kind: "deleteProject", id })}>
-          Delete project
-        </Button>
+        <div className="flex gap-2">
+          <Archive outline={outline} project={project} />
+          <Button look="danger" onClick={() => void project.edit({ kind: "deleteProject", id })}>
+            Delete project
+          </Button>
+        </div>
         <p className="pt-1 text-side">
-          With its {countText(outline.tasks.length, "task")}, their work, links and comments, and its expenses. One undo brings it all back.
+          Deleted: with its {countText(outline.tasks.length, "task")}, their work, links and comments, and its expenses. One undo brings it
+          all back.
         </p>
       </SheetSection>
     </Sheet>
