@@ -48,7 +48,10 @@ function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     candidates: [{ openingId }, { openingId: "nothing" }],
     fill: [{ openingId, shares: [{ personId }], isPencilled: false, idStem: "fill" }],
     freeWhen: [{ roleId: null, skills: [], minutes: 600, from: range.start, until: range.start + 13 }],
-    moveBar: [{ assignmentId, startDays: 2, stopDays: 2 }],
+    shiftBar: [
+      { assignmentId, startDays: 2, stopDays: 2 },
+      { assignmentId, startDays: 0, stopDays: 90 },
+    ],
     typePeriod: [
       { assignmentId, period: { start: range.start + 14, stop: range.start + 21 }, hours: 7.5, clock: range.start, newId: "rest" },
     ],

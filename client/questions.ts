@@ -3,7 +3,6 @@
 import { type BoardQuery, boardOf } from "../core/answers/board.ts";
 import { byRule } from "../core/answers/byRule.ts";
 import { calendarYear } from "../core/answers/calendarYear.ts";
-import { dropOf } from "../core/answers/drop.ts";
 import { explainCell } from "../core/answers/explain.ts";
 import { type FreeQuery, freeWhen } from "../core/answers/freeWhen.ts";
 import { type HoursQuery, hoursGrid } from "../core/answers/hoursGrid.ts";
@@ -32,8 +31,9 @@ import { horizonOf, periodSettingsOf } from "../core/calendar/horizon.ts";
 import type { Range, ReportRange } from "../core/calendar/periods.ts";
 import type { Edit } from "../core/edits/edit.ts";
 import { type CopyOptions, projectFrom } from "../core/entry/copyProject.ts";
-import { moveBar } from "../core/entry/moveBar.ts";
+import { dropOf } from "../core/entry/drop.ts";
 import { restate, type Way } from "../core/entry/restate.ts";
+import { type BarDrag, shiftBar } from "../core/entry/shiftBar.ts";
 import { beginOnDay } from "../core/entry/trayDrop.ts";
 import { type TypedCell, typeHours } from "../core/entry/typeHours.ts";
 import { type OutlineRow, typeLinks } from "../core/entry/typeLinks.ts";
@@ -73,8 +73,7 @@ export const questions = {
     return edits && { kind: "together", words: fillWords(model, query), edits };
   },
   freeWhen: (model: Model, query: FreeQuery) => freeWhen(model, query),
-  moveBar: (model: Model, { assignmentId, startDays, stopDays }: { assignmentId: string; startDays: number; stopDays: number }) =>
-    moveBar(model, assignmentId, startDays, stopDays),
+  shiftBar: (model: Model, drag: BarDrag) => shiftBar(model, drag),
   typePeriod: (model: Model, query: { assignmentId: string; period: Range; hours: number; clock: Day; newId: string }) =>
     typePeriod(model, query.assignmentId, query.period, query.hours, query),
   restate: (model: Model, { assignmentId, way }: { assignmentId: string; way: Way }) => restate(model, assignmentId, way),

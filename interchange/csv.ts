@@ -79,6 +79,8 @@ export function writeCsv(rows: readonly (readonly string[])[], delimiter = ","):
 /** A cell that a spreadsheet would run as a formula gets an apostrophe; numbers stay numbers. Where a semicolon ends a cell,
  * as in many countries, what follows one begins a cell too. */
 export function safeCell(cell: string): string {
+  // Most cells of a large table are figures.
+  if (/^\d[\d.]*$/.test(cell)) return cell;
   const inner = cell.replaceAll(/([;\t\r\n])(?=[=+@-])/g, "$1'");
   return /^[=+@\t\r-]/.test(cell) && !/^[-+]?\d+([.,]\d+)?$/.test(cell) ? `'${inner}` : inner;
 }

@@ -33,8 +33,8 @@ test("a bar that is shorter than its task moves within it and keeps its length a
   expect("edit" in back && back.edit).toMatchObject({ set: { from: null, to: null } });
 });
 
-test("what fills its task, and what has no dates of its own, says where to move it instead", () => {
-  expect(moveBar(model, scenic, 3, 3)).toEqual({ fault: "fillsTask" });
+test("what fills its task stays, and what has no dates of its own says so", () => {
+  expect(moveBar(model, scenic, 3, 3)).toEqual({ fault: "unchanged" });
   expect(moveBar(model, "survey-bo", 3, 3)).toEqual({ fault: "byEffort" });
   expect(typePeriod(model, "survey-bo", week, 4, { clock: week.start, newId: "rest" })).toEqual({ fault: "byEffort" });
 });

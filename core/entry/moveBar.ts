@@ -8,9 +8,9 @@ import { rowById } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
 import type { TaskDates } from "../schedule/dates.ts";
 
-/** Why a bar stays as it is: it fills its task, nothing is typed for it, it is gone, or its task has no dates or takes
- * them from its effort. */
-export type BarFault = "fillsTask" | "notTyped" | "gone" | "noDates" | "byEffort";
+/** Why a bar stays as it is: it is where it was, nothing is typed for it, it is gone, its task has no dates or takes them
+ * from its effort, links alone decide when it starts, or it cannot start there. */
+export type BarFault = "unchanged" | "notTyped" | "gone" | "noDates" | "byEffort" | "heldByLinks" | "cannotStart";
 
 /** An edit, or why there is none. */
 export type BarChange = { edit: Edit; range: Range } | { fault: BarFault };
@@ -35,7 +35,7 @@ export function moveBar(model: Model, assignmentId: string, startDays: number, s
   const by = isMoved ? Math.max(task.start - from, Math.min(task.finish - to, startDays)) : 0;
   const start = isMoved ? from + by : Math.max(task.start, Math.min(to, from + startDays));
   const finish = isMoved ? to + by : Math.min(task.finish, Math.max(start, to + stopDays));
-  if (start === from && finish === to) return { fault: "fillsTask" };
+  if (start === from && finish === to) return { fault: "unchanged" };
   return {
     edit: {
       kind: "changeAssignment",

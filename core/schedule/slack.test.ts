@@ -2,10 +2,10 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { largePlan } from "../../demo/large.ts";
-import { dropOf } from "../answers/drop.ts";
 import { whyOf } from "../answers/why.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
 import { applyEdit, type Edit } from "../edits/edit.ts";
+import { dropOf } from "../entry/drop.ts";
 import { buildModel, type Model } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
 import { scheduleReport } from "../reports/schedule.ts";

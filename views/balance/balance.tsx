@@ -4,6 +4,7 @@ import type { AnswerOf } from "../../client/questions.ts";
 import type { Initial } from "../../client/session.tsx";
 import { TextButton } from "../../ui/button.tsx";
 import { countText, hoursText, shareText } from "../../ui/format.ts";
+import { DropSheet } from "../frame/dropSheet.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { filterKeys, type ViewParams } from "./balanceParams.ts";
 import { Board } from "./board.tsx";
@@ -38,7 +39,19 @@ export function Balance({ initial }: { initial: Initial<AnswerOf<"board">> }) {
         </>
       }
       actions={<BoardTools balance={balance} />}
-      sheet={selected && explained && <CellSheet explained={explained} balance={balance} />}
+      sheet={
+        balance.asked ? (
+          <DropSheet
+            key={`${balance.asked.taskId} ${balance.asked.start}`}
+            drop={balance.asked}
+            taskName={balance.asked.taskName}
+            onTake={({ edit }) => void balance.answer(edit)}
+            onClose={() => void balance.answer(null)}
+          />
+        ) : (
+          selected && explained && <CellSheet explained={explained} balance={balance} />
+        )
+      }
     >
       {board.rows.length === 0 && balance.isFiltered ? (
         <Empty title="Nobody is left by these filters">

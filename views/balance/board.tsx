@@ -44,7 +44,7 @@ export function Board({ balance }: BalanceProps) {
             bar={dragged.data.bar}
             more={balance.picked.has(dragged.data.bar.assignmentId) ? balance.picked.size - 1 : 0}
             outcome={drag.outcome}
-            days={drag.days}
+            along={drag.along}
             moves={drag.moves}
           />,
           document.body,

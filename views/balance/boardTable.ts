@@ -7,6 +7,13 @@ import { cellText, figuresAt, measureWords, rowSum, sumText } from "./figures.ts
 
 /** A header row, then a row for each of the board's. */
 export function boardTable(board: Board, measure: Measure): string[][] {
+  // A million cells say a few thousand different things.
+  const known = new Map<string, string>();
+  const plainly = (text: string): string => {
+    const plain = known.get(text) ?? plainNumber(text, measure);
+    known.set(text, plain);
+    return plain;
+  };
   const head = ["Row", "Kind", "Role or code", ...board.periods.map(({ start }) => formatDay(start)), `Sum (${measureWords[measure]})`];
   return [
     head,
@@ -14,8 +21,8 @@ export function boardTable(board: Board, measure: Measure): string[][] {
       row.name,
       row.kind,
       row.roleName,
-      ...board.periods.map((_, period) => plainNumber(cellText(row, measure, figuresAt(board, at, period)), measure)),
-      plainNumber(sumText(row, measure, rowSum(board, at)), measure),
+      ...board.periods.map((_, period) => plainly(cellText(row, measure, figuresAt(board, at, period)))),
+      plainly(sumText(row, measure, rowSum(board, at))),
     ]),
   ];
 }

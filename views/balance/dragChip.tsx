@@ -1,6 +1,8 @@
 import type { FinishMove } from "../../core/answers/impact.ts";
+import type { BarShift } from "../../core/entry/shiftBar.ts";
 import type { Bar } from "../../core/load/bars.ts";
-import { countText, hoursText, hueOf, shortDay } from "../../ui/format.ts";
+import { hoursText, hueOf, shortDay } from "../../ui/format.ts";
+import { barFaults } from "../frame/barFaults.ts";
 import type { DropOutcome } from "../frame/dropOutcome.ts";
 import { PERSON_HEIGHT } from "./columns.ts";
 
@@ -11,7 +13,7 @@ interface ChipProps {
   /** How many more go along. */
   more: number;
   outcome: DropOutcome | null;
-  days: number;
+  along: BarShift | null;
   moves: readonly FinishMove[];
 }
 
@@ -19,7 +21,7 @@ const MOST_MOVES = 3;
 /** What hangs on the pointer leaves the cells under it in sight: they show what a drop would do. */
 const BELOW = PERSON_HEIGHT - 8;
 
-export function DragChip({ at: { x, y }, bar, more, outcome, days, moves }: ChipProps) {
+export function DragChip({ at: { x, y }, bar, more, outcome, along, moves }: ChipProps) {
   return (
     <div className="drag-bar" style={{ left: Math.min(x + 10, globalThis.innerWidth - 350), top: y + BELOW }}>
       <div className="chip-bar sign-work" style={{ "--bar-hue": hueOf(bar.projectRow) } as React.CSSProperties}>
@@ -33,8 +35,8 @@ export function DragChip({ at: { x, y }, bar, more, outcome, days, moves }: Chip
           <>
             <span className="font-semibold">{outcome.name}</span> {outcome.says}
           </>
-        ) : days !== 0 ? (
-          `${countText(Math.abs(days), "day")} ${days > 0 ? "later" : "earlier"}`
+        ) : along ? (
+          shiftText(along)
         ) : (
           "Drop onto a person, or along time"
         )}
@@ -46,4 +48,15 @@ export function DragChip({ at: { x, y }, bar, more, outcome, days, moves }: Chip
       </div>
     </div>
   );
+}
+
+/** What letting go would do along time. */
+function shiftText(shift: BarShift): string {
+  if ("fault" in shift) return barFaults[shift.fault];
+  const dates = `${shortDay(shift.range.start)} – ${shortDay(shift.range.stop - 1)}`;
+  if (shift.as === "own") return `Their own dates, within the task: ${dates}`;
+  const { options, others, taskName } = shift;
+  const company = others.length === 0 ? "" : `, with ${others.slice(0, 3).join(", ")}${others.length > 3 ? " and more" : ""}`;
+  if (options.length > 1) return `Moves the task itself${company}: you are asked how it should start on ${shortDay(shift.start)}`;
+  return options[0].way === "longer" ? `${taskName} lasts longer: ${dates}${company}` : `Moves the task itself: ${dates}${company}`;
 }

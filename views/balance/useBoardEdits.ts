@@ -8,7 +8,7 @@ import { usePlan } from "../../client/session.tsx";
 import type { FinishMove } from "../../core/answers/impact.ts";
 import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
 import type { ReportRange } from "../../core/calendar/periods.ts";
-import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
+import type { Edit } from "../../core/edits/edit.ts";
 import type { BarChange } from "../../core/entry/moveBar.ts";
 import type { Rest, TypedPeriod } from "../../core/entry/typePeriod.ts";
 import type { Counting } from "../../core/load/counting.ts";
@@ -17,6 +17,7 @@ import { newId } from "../../ui/newId.ts";
 import { barFaults } from "../frame/barFaults.ts";
 import { useFrame } from "../frame/facts.ts";
 import { tellRest } from "./restNotice.tsx";
+import { useShift } from "./useShift.ts";
 
 interface BoardEditOptions extends ReportRange {
   board: AnswerOf<"board">;
@@ -28,6 +29,7 @@ export function useBoardEdits({ board, range, grain, counting, onGiven }: BoardE
   const session = usePlan();
   const { clock } = useFrame();
   const { picked, pick, unpick, withPicked } = usePicked();
+  const shifts = useShift(withPicked);
   const giveEdit = (assignmentId: string, personId: string): Edit => {
     const edits = withPicked(assignmentId).map((id) => ({ kind: "reassign" as const, id, personId }));
     return edits.length === 1 ? edits[0] : { kind: "together", words: `give ${edits.length} assignments away`, edits };
@@ -40,6 +42,7 @@ export function useBoardEdits({ board, range, grain, counting, onGiven }: BoardE
     return (await session.edit(made.edit)).length === 0;
   };
   return {
+    ...shifts,
     picked,
     pick,
     edit: (made: Edit) => session.edit(made),
@@ -59,15 +62,6 @@ export function useBoardEdits({ board, range, grain, counting, onGiven }: BoardE
     /** Finishes that would move after a drop: people decide how long effort-sized work lasts. */
     movesAfter: async (assignmentId: string, personId: string): Promise<FinishMove[]> =>
       (await session.ask("impact", { edit: giveEdit(assignmentId, personId) })).finishes,
-    shift: async (assignmentId: string, startDays: number, stopDays: number): Promise<boolean> => {
-      const made: BarChange[] = [];
-      for (const id of withPicked(assignmentId)) made.push(await session.ask("moveBar", { assignmentId: id, startDays, stopDays }));
-      const edits = made.flatMap((own) => ("edit" in own ? [own.edit as SingleEdit] : []));
-      const [first] = made;
-      // One that cannot move stays; all that can do so together.
-      if (made.length === 1 || edits.length === 0) return change(first);
-      return change({ edit: { kind: "together", words: `move ${edits.length} assignments`, edits }, range });
-    },
     typeHours: async (assignmentId: string, period: ReportRange["range"], hours: number): Promise<boolean> => {
       const typed = await session.ask("typePeriod", { assignmentId, period, hours, clock, newId: newId("open") });
       if ("fault" in typed) return change(typed);

@@ -2,9 +2,11 @@
 import type { BarFault } from "../../core/entry/moveBar.ts";
 
 export const barFaults: Record<BarFault, string> = {
-  fillsTask: "It fills its task from end to end. Move the task itself, in its project.",
+  unchanged: "It is there already.",
   notTyped: "Its hours follow from one figure already.",
   gone: "This assignment is no longer in the plan.",
   noDates: "Its task has no dates yet. Give it dates in its project.",
+  heldByLinks: "Its links alone decide when it starts. Change them in its project.",
+  cannotStart: "Its task cannot start there.",
   byEffort: "Its task lasts as long as its people need, so it has no dates or weeks of its own. Change who works on it, or pin the task.",
 };

@@ -1,13 +1,13 @@
 "use client";
-// What the side sheet of a project shows: what was dropped, what is ticked, a part of the project, or the task one works on.
-import type { Drop } from "../../core/answers/drop.ts";
 import type { Outline } from "../../core/answers/outline.ts";
 import { parseDay } from "../../core/calendar/day.ts";
+// What the side sheet of a project shows: what was dropped, what is ticked, a part of the project, or the task one works on.
+import type { Drop } from "../../core/entry/drop.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText } from "../../ui/format.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { DropSheet } from "../frame/dropSheet.tsx";
 import { BulkTasks } from "./bulkTasks.tsx";
-import { DropSheet } from "./dropSheet.tsx";
 import { PageSheet } from "./page/pageSheet.tsx";
 import { projectSet } from "./projectFields.ts";
 import { ProjectForm } from "./projectForm.tsx";

@@ -8,9 +8,9 @@ import { findRow, rowById } from "../plan/rows.ts";
 import type { Link, Task } from "../plan/schema.ts";
 import { durationTicks } from "../plan/units.ts";
 
-export type DropWay = "move" | "notBefore" | "stagger" | "pin" | "link";
+export type DropWay = "move" | "notBefore" | "stagger" | "pin" | "link" | "longer";
 
-/** One thing the drop can mean. `move` shifts a pinned task; the others say what they leave behind. */
+/** One thing the drop can mean. `move` shifts a pinned task, `longer` draws a task out; the others say what they leave behind. */
 export interface DropOption {
   way: DropWay;
   edit: Edit;

@@ -1,12 +1,12 @@
 "use client";
 // A bar that links decide was dragged: what that can mean, each with what it does, and none of it hidden.
 import { useState } from "react";
-import type { Drop, DropOption } from "../../core/answers/drop.ts";
+import type { Drop, DropOption } from "../../core/entry/drop.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText, longDay } from "../../ui/format.ts";
 import { Radios } from "../../ui/radios.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
-import { ImpactView, useImpact } from "../frame/impact.tsx";
+import { ImpactView, useImpact } from "./impact.tsx";
 
 export function DropSheet({
   drop,
@@ -63,6 +63,8 @@ function titleOf({ way, days = 0, fromName }: DropOption): string {
       return "Not before this day";
     case "move":
       return "Move it";
+    case "longer":
+      return "Make it longer";
   }
 }
 
@@ -78,5 +80,7 @@ function noteOf({ way }: DropOption): string {
       return "A visible constraint; links can still make it later.";
     case "move":
       return "It is pinned already.";
+    case "longer":
+      return "Its people have more days for the same work.";
   }
 }

@@ -1,0 +1,152 @@
+// Dragging a person's bar along time, or stretching it: inside its task it is the person's own dates that change; further
+// than that the task moves or lasts longer, with everybody on it.
+import { type Day, formatDay, parseDay } from "../calendar/day.ts";
+import type { Range } from "../calendar/periods.ts";
+import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
+import { applyEdit, type Edit, type SingleEdit } from "../edits/edit.ts";
+import type { Model } from "../model.ts";
+import { findRow, membersOf, rowById } from "../plan/rows.ts";
+import type { Assignment, Plan, Task } from "../plan/schema.ts";
+import type { TaskDates } from "../schedule/dates.ts";
+import { updateModel } from "../update.ts";
+import { type Drop, type DropOption, dropOf } from "./drop.ts";
+import { type BarFault, moveBar, placeOf } from "./moveBar.ts";
+
+/** What is asked of a bar: whole days by which its two ends move; the same for both where it is moved as it is. */
+export interface BarDrag {
+  assignmentId: string;
+  startDays: number;
+  stopDays: number;
+}
+
+/** The task moves or lasts longer. Where there is more than one way to have it so, it has to be asked which. */
+export interface TaskShift extends Drop {
+  as: "task";
+  taskName: string;
+  /** The task's dates after the first of the ways. */
+  range: Range;
+  /** Who else is on it. */
+  others: string[];
+}
+
+export type BarShift = { as: "own"; edit: Edit; range: Range } | TaskShift | { fault: BarFault };
+
+/** What a drag along time means; the plan itself stays as it is. */
+export function shiftBar(model: Model, { assignmentId, startDays, stopDays }: BarDrag): BarShift {
+  const { plan, schedule, work } = model;
+  const row = rowById(plan.assignments).get(assignmentId);
+  if (row === undefined || work.isMaterial[row] === 1) return { fault: "gone" };
+  const dates = schedule.of(work.task[row]);
+  if (!dates) return { fault: "noDates" };
+  const task = plan.tasks[work.task[row]];
+  const assignment = plan.assignments[row];
+  const isWhole = startDays === stopDays;
+  if (task.sizing === "effort") return isWhole ? movedTask(model, row, dates, startDays) : { fault: "byEffort" };
+  if (assignment.custom || isInside(model, { assignmentId, startDays, stopDays })) {
+    const change = moveBar(model, assignmentId, startDays, stopDays);
+    return "fault" in change ? change : { as: "own", ...change };
+  }
+  if (isWhole) return movedTask(model, row, dates, startDays);
+  return stretchedTask(model, row, dates, { startDays, stopDays });
+}
+
+/** True where the bar would still lie within its task. */
+function isInside(model: Model, { assignmentId, startDays, stopDays }: BarDrag): boolean {
+  const place = placeOf(model, assignmentId);
+  if ("fault" in place) return false;
+  const { from, to } = barOf(place.assignment, place.dates);
+  return from + startDays >= place.task.start && to + stopDays <= place.task.finish;
+}
+
+/** The first and last day of somebody's bar, as far as their task goes. */
+function barOf({ from, to }: Assignment, { start, finish }: TaskDates): { from: Day; to: Day } {
+  return {
+    from: Math.max(start.day, from === undefined ? start.day : parseDay(from)),
+    to: Math.min(finish.day, to === undefined ? finish.day : parseDay(to)),
+  };
+}
+
+function movedTask(model: Model, row: number, dates: TaskDates, days: number): BarShift {
+  const { plan, work } = model;
+  const task = plan.tasks[work.task[row]];
+  const drop = dropOf(model, task.id, dates.start.day + days);
+  if (!drop || drop.options.length === 0) return { fault: drop ? "heldByLinks" : "cannotStart" };
+  const by = drop.start - dates.start.day;
+  const own = [...membersOf(work.byTask, work.task[row])].flatMap((at) => ownDatesMoved(plan.assignments[at], by));
+  return shiftOf(model, row, { ...drop, options: drop.options.map((option) => ({ ...option, edit: withOthers(option.edit, own, task) })) });
+}
+
+/** Dates that somebody has of their own within a task go along with it. */
+function ownDatesMoved(assignment: Assignment | undefined, by: number): SingleEdit[] {
+  if (!assignment || (assignment.from === undefined && assignment.to === undefined)) return [];
+  const moved = (date: string | undefined) => (date === undefined ? {} : formatDay(parseDay(date) + by));
+  const { from, to } = assignment;
+  return [
+    {
+      kind: "changeAssignment",
+      id: assignment.id,
+      set: { ...(from !== undefined && { from: moved(from) as string }), ...(to !== undefined && { to: moved(to) as string }) },
+    },
+  ];
+}
+
+const withOthers = (edit: Edit, own: readonly SingleEdit[], { name }: Task): Edit =>
+  own.length === 0 ? edit : { kind: "together", words: `move ${name} with everybody on it`, edits: [edit as SingleEdit, ...own] };
+
+/** An end of the bar is drawn out of its task: the task lasts longer on that side. */
+function stretchedTask(model: Model, row: number, dates: TaskDates, { startDays, stopDays }: Omit<BarDrag, "assignmentId">): BarShift {
+  const { plan, work } = model;
+  const task = plan.tasks[work.task[row]];
+  const assignment = plan.assignments[row];
+  const bar = barOf(assignment, dates);
+  const [from, to] = [Math.min(dates.start.day, bar.from + startDays), Math.max(dates.finish.day, bar.to + stopDays)];
+  // Whoever had an end of their own within the task keeps to where the bar was drawn.
+  const set = {
+    ...(startDays !== 0 && assignment.from !== undefined && { from: null }),
+    ...(stopDays !== 0 && assignment.to !== undefined && { to: null }),
+  };
+  const own: SingleEdit[] = Object.keys(set).length > 0 ? [{ kind: "changeAssignment", id: assignment.id, set }] : [];
+  const options = task.sizing === "dates" ? [pinnedOption(task, from, to)] : longerOptions(model, task, dates, from, to);
+  if (options.length === 0) return { fault: "heldByLinks" };
+  const all = options.map((option) => ({ ...option, edit: withOthers(option.edit, own, task) }));
+  return shiftOf(model, row, { taskId: task.id, start: from, options: all });
+}
+
+const pinnedOption = ({ id }: Task, from: Day, to: Day): DropOption => ({
+  way: "longer",
+  edit: { kind: "changeTask", id, set: { start: formatDay(from), finish: formatDay(to) } },
+});
+
+/** A task of some working days gets more of them; where it has to begin sooner for that, in each way in which it can. */
+function longerOptions(model: Model, task: Task, { line, startAt, start }: TaskDates, from: Day, to: Day): DropOption[] {
+  const first = from < start.day ? line.place(from, 0) : startAt;
+  const durationDays = (line.place(to + 1, 0) - first) / TICKS_PER_DAY;
+  if (first === startAt) return [{ way: "longer", edit: { kind: "changeTask", id: task.id, set: { durationDays } } }];
+  const drop = dropOf(model, task.id, from);
+  return (drop?.options ?? []).flatMap((option): DropOption[] => {
+    const { edit } = option;
+    if (option.way === "pin")
+      return [{ ...option, edit: { ...edit, set: { ...("set" in edit ? edit.set : {}), finish: formatDay(to) } } as Edit }];
+    const longer: SingleEdit = { kind: "changeTask", id: task.id, set: { durationDays } };
+    if (edit.kind === "changeTask") return [{ ...option, edit: { ...edit, set: { ...edit.set, durationDays } } }];
+    return [{ ...option, edit: { kind: "together", words: `make ${task.name} longer`, edits: [edit as SingleEdit, longer] } }];
+  });
+}
+
+/** What is promised is what has been tried. */
+function shiftOf(model: Model, row: number, drop: Drop): BarShift {
+  const { plan, work } = model;
+  const tried = applyEdit(plan, drop.options[0].edit);
+  const dates = tried.plan && updateModel(model, tried.plan, tried.changes).schedule.of(work.task[row]);
+  if (!dates) return { fault: "cannotStart" };
+  const others = [...membersOf(work.byTask, work.task[row])].flatMap((at) => {
+    const own = plan.assignments[at];
+    return at === row || !own || work.isMaterial[at] === 1 ? [] : [holderName(plan, own)];
+  });
+  const range = { start: dates.start.day, stop: dates.finish.day + 1 };
+  return { as: "task", taskName: plan.tasks[work.task[row]].name, range, others: [...new Set(others)], ...drop };
+}
+
+function holderName({ people, teams, roles }: Plan, { personId, teamId, roleId }: Assignment): string {
+  return findRow(people, personId)?.name ?? findRow(teams, teamId)?.name ?? findRow(roles, roleId)?.name ?? "an opening";
+}

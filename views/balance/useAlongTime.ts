@@ -1,0 +1,42 @@
+"use client";
+// What a bar that is dragged along time would do, asked anew for each day it comes to: nothing is promised that would be
+// refused.
+import { useRef, useState } from "react";
+import type { FinishMove } from "../../core/answers/impact.ts";
+import type { BarShift } from "../../core/entry/shiftBar.ts";
+import type { Bar } from "../../core/load/bars.ts";
+import type { ShiftHook } from "./useShift.ts";
+
+/** What hangs on the pointer: a bar, or one end of it. */
+export interface DragData {
+  bar: Bar;
+  edge?: "start" | "finish";
+}
+
+export interface AlongTime {
+  shift: BarShift;
+  /** Finishes that would move. */
+  finishes: readonly FinishMove[];
+}
+
+/** The days by which the two ends move, by what is dragged. */
+export function daysOfEnds(edge: DragData["edge"], days: number): { startDays: number; stopDays: number } {
+  return { startDays: edge === "finish" ? 0 : days, stopDays: edge === "start" ? 0 : days };
+}
+
+export function useAlongTime(shiftPreview: ShiftHook["shiftPreview"]) {
+  const [along, setAlong] = useState<AlongTime | null>(null);
+  const days = useRef(0);
+  const ask = async ({ bar: { assignmentId }, edge }: DragData, next: number) => {
+    if (next === days.current) return;
+    days.current = next;
+    if (next === 0) return setAlong(null);
+    const would = await shiftPreview({ assignmentId, ...daysOfEnds(edge, next) });
+    if (days.current === next) setAlong(would);
+  };
+  const clear = () => {
+    days.current = 0;
+    setAlong(null);
+  };
+  return { along, ask, clear };
+}
