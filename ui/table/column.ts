@@ -29,8 +29,12 @@ export interface TableColumn<R> {
   isSticky?: boolean;
   /** Holds a chart: the cell has no padding of its own. */
   isBare?: boolean;
-  /** Gives way where there is no room. */
-  yields?: boolean;
+  /** The least part of the table's whole width that it takes, from 0 to 1; others give way for it. */
+  share?: number;
+  /** Set apart from the columns before it by an edge that is dragged all the way down. */
+  hasDivider?: boolean;
+  /** Gives way where there is no room; with a number, the higher the sooner. */
+  yields?: boolean | number;
   /** What the row is sorted by and what is copied; a column without it is neither. Null stands last. */
   value?: (row: R) => string | number | null;
   /** What is copied where it is not what the row is sorted by. */
@@ -57,21 +61,36 @@ export function widthWithin(width: number): number {
   return Math.max(LEAST, Math.min(900, Math.round(width)));
 }
 
-/** The tracks of a grid for these columns. */
-export function tracksOf(columns: readonly TableColumn<never>[], widths: Widths): string {
+/** What a column takes at least, in pixels. */
+const leastOf = ({ width, share = 0 }: TableColumn<never>, room: number): number => Math.max(width, Math.floor(share * room));
+
+/** The tracks of a grid for these columns.
+ * @param room The table's whole width. */
+export function tracksOf(columns: readonly TableColumn<never>[], widths: Widths, room: number): string {
   return columns
-    .map(({ id, width, grow = 0 }) => (widths[id] ? `${widths[id]}px` : grow > 0 ? `minmax(${width}px,${grow}fr)` : `${width}px`))
+    .map((column) => {
+      const { id, grow = 0 } = column;
+      const least = leastOf(column, room);
+      return widths[id] ? `${widths[id]}px` : grow > 0 ? `minmax(${least}px,${grow}fr)` : `${least}px`;
+    })
     .join(" ");
 }
 
 /** What the columns need at least, in pixels. */
-export function leastWidth(columns: readonly TableColumn<never>[], widths: Widths): number {
-  return columns.reduce((sum, { id, width }) => sum + (widths[id] ?? width), 0);
+export function leastWidth(columns: readonly TableColumn<never>[], widths: Widths, room: number): number {
+  return columns.reduce((sum, column) => sum + (widths[column.id] ?? leastOf(column, room)), 0);
 }
 
-/** The columns there is room for: those that yield go first, the last one before the others. */
+/** The columns there is room for: of those that yield the one of the highest rank goes first, of one rank the last. */
 export function columnsThatFit<R>(columns: readonly TableColumn<R>[], widths: Widths, room: number): readonly TableColumn<R>[] {
-  const shown = [...columns];
-  for (let at = shown.length - 1; at >= 0 && leastWidth(shown, widths) > room; at--) if (shown[at].yields) shown.splice(at, 1);
+  const ranked = columns
+    .map(({ id, yields }, at) => ({ id, at, rank: yields === true ? 0 : yields || -1 }))
+    .filter(({ rank }) => rank >= 0)
+    .sort((a, b) => b.rank - a.rank || b.at - a.at);
+  let shown = columns;
+  for (const { id } of ranked) {
+    if (leastWidth(shown, widths, room) <= room) break;
+    shown = shown.filter((own) => own.id !== id);
+  }
   return shown;
 }

@@ -89,8 +89,8 @@ test("columns that yield go where there is no room, the last one first, and widt
   expect(ids(300)).toEqual(["name", "hours"]);
   expect(ids(300, { tags: 80 })).toEqual(["name", "hours", "tags"]);
   expect(ids(10)).toEqual(["name", "hours"]);
-  expect(tracksOf(columns, { hours: 90 })).toBe("minmax(100px,1fr) 90px 200px");
-  expect(leastWidth(columns, { hours: 90 })).toBe(390);
+  expect(tracksOf(columns, { hours: 90 }, 600)).toBe("minmax(100px,1fr) 90px 200px");
+  expect(leastWidth(columns, { hours: 90 }, 600)).toBe(390);
 });
 
 test("what is copied has one line a row and one cell a column with a value, whatever the names hold", () => {

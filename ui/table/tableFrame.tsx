@@ -5,6 +5,7 @@ import { type MouseEvent, type ReactNode, useCallback, useEffect, useMemo, useRe
 import { useWidth } from "../useWidth.ts";
 import type { EditStep } from "./cellEditor.tsx";
 import { columnsThatFit, leastWidth, type TableColumn, tracksOf } from "./column.ts";
+import { Divider } from "./divider.tsx";
 import { FootRow } from "./footRow.tsx";
 import { HeadRow } from "./headRow.tsx";
 import { type Line, type RowLine, useLines } from "./lines.ts";
@@ -46,12 +47,12 @@ export function TableFrame<R>(props: TableProps<R>) {
   const press = (event: MouseEvent) => pressed(event, { props, lines, columns, keys });
   const hasFoot = columns.some(({ foot }) => foot !== undefined);
   const height = virtual.getTotalSize();
-  const tracks = `${ticks ? `${TICK_WIDTH}px ` : ""}${tracksOf(columns, widths)}`;
+  const tracks = `${ticks ? `${TICK_WIDTH}px ` : ""}${tracksOf(columns, widths, room)}`;
   return (
     <div
       ref={frame}
       className={`rows-frame ${props.isFramed === false ? "rows-frame-bare" : props.isShort ? "rows-frame-short" : ""}`}
-      style={{ "--tracks": tracks, "--least": `${leastWidth(columns, widths)}px` } as React.CSSProperties}
+      style={{ "--tracks": tracks, "--least": `${leastWidth(columns, widths, room)}px` } as React.CSSProperties}
     >
       <table
         role={parentOf ? "treegrid" : isGrid ? "grid" : "table"}
@@ -88,6 +89,7 @@ export function TableFrame<R>(props: TableProps<R>) {
         {hasFoot && <FootRow columns={columns} />}
       </table>
       {lines.length === 0 && props.empty && <div className="p-6 text-ink-2">{props.empty}</div>}
+      <Divider columns={columns} height={head + height} hasTicks={ticks !== undefined} setWidth={setWidth} />
       {props.overlay && (
         <Overlay {...props.overlay} lines={lines} columns={columns} top={head} height={height} hasTicks={ticks !== undefined} />
       )}

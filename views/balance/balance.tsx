@@ -26,6 +26,7 @@ export function Balance({ initial }: { initial: Initial<AnswerOf<"board">> }) {
   const { assignedPercent, usedPercent, overMinutes, overPeople } = board;
   return (
     <Screen
+      isTwoLined
       title="Balance"
       figures={
         <>

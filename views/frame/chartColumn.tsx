@@ -7,7 +7,7 @@ import { usePlanFacts } from "./facts.ts";
 import { useChartPeriods } from "./useChartPeriods.ts";
 
 /** `bars` draws what stands on the row's days; written once for a table, for each new one draws all rows again. */
-export function useChartColumn<R>(width: number, bars: (row: R) => ReactNode): TableColumn<R> {
+export function useChartColumn<R>(width: number, bars: (row: R) => ReactNode, share?: number): TableColumn<R> {
   const { range, periods, headings } = useChartPeriods();
   return useMemo(
     () => ({
@@ -16,10 +16,12 @@ export function useChartColumn<R>(width: number, bars: (row: R) => ReactNode): T
       headNode: <ChartHead window={range} periods={periods} headings={headings} />,
       width,
       grow: 2,
+      share,
+      hasDivider: share !== undefined,
       isBare: true,
       cell: (row) => <ChartCell>{bars(row)}</ChartCell>,
     }),
-    [range, periods, headings, width, bars],
+    [range, periods, headings, width, bars, share],
   );
 }
 

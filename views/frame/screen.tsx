@@ -8,6 +8,7 @@ export function Screen({
   figures,
   actions,
   sheet,
+  isTwoLined = false,
   children,
 }: {
   title: ReactNode;
@@ -15,13 +16,15 @@ export function Screen({
   figures?: ReactNode;
   actions?: ReactNode;
   sheet?: ReactNode;
+  /** Its tools have a line of their own: with the side sheet open they would need one, and nothing should move then. */
+  isTwoLined?: boolean;
   children: ReactNode;
 }) {
   return (
     <div className="relative flex min-w-0">
       <div className="flex min-w-0 flex-1 flex-col">
         <main id="screen" tabIndex={-1} className="screen">
-          <div className="screen-head">
+          <div className="screen-head" data-two-lined={isTwoLined}>
             <h1 className="font-title text-[27px] leading-none tracking-[-0.01em]">{title}</h1>
             {figures}
             <div className="ml-auto flex flex-wrap items-center gap-2">{actions}</div>

@@ -24,6 +24,7 @@ export function People({ initial }: { initial: Initial<AnswerOf<"roster">> }) {
   const capacity = hours((row) => row.capacity);
   return (
     <Screen
+      isTwoLined
       title="People"
       figures={
         <>

@@ -42,6 +42,22 @@ export const columnWords: Record<OutlineColumn, string> = {
   tags: "Tags",
 };
 
+/** Columns that give way to the chart, the last of these first: it shows what they say. */
+const yielding: readonly OutlineColumn[] = [
+  "follows",
+  "tags",
+  "priority",
+  "deadline",
+  "slack",
+  "progress",
+  "days",
+  "open",
+  "hours",
+  "who",
+  "role",
+  "dates",
+];
+
 const widths: Record<OutlineColumn, Pick<TableColumn<OutlineTask>, "width" | "grow">> = {
   role: { width: 138, grow: 0.6 },
   who: { width: 94 },
@@ -82,6 +98,7 @@ function followsColumn({ rows, texts, elsewhere, onType }: Follows): TableColumn
     head: columnWords.follows,
     says: "What a task follows, by row number: 3, with 5 + 2 d, finishes with 7, until 9. d are working days, cd calendar days",
     ...widths.follows,
+    yields: yielding.indexOf("follows"),
     value: (entry) => textOf(entry) || null,
     cell: (entry) => (
       <span className="truncate text-[13px]">
@@ -118,6 +135,7 @@ function columnOf(id: Exclude<OutlineColumn, "follows">): TableColumn<OutlineTas
     id,
     head: columnWords[id],
     ...widths[id],
+    yields: yielding.indexOf(id),
     isFigure: figures.has(id),
     value: (entry) => values[id](entry) ?? null,
     copied: (entry) => copies[id]?.(entry) ?? String(values[id](entry) ?? ""),

@@ -22,7 +22,8 @@ export function OutlineTable({ project, edits }: { project: ProjectHook; edits: 
   const { range } = useChartPeriods();
   const hue = hueOf(outline?.projectRow ?? 0);
   const bar = useBars(hue, edits);
-  const chart = useChartColumn(160, bar);
+  // Beside a sheet the chart keeps half, and columns give way.
+  const chart = useChartColumn(160, bar, project.hasSheet ? 0.5 : 0.3);
   const links = outline?.links ?? [];
   const follows = useFollows(project);
   const columns = useMemo(() => [...columnsOf(project.columns, follows), chart], [project.columns, follows, chart]);

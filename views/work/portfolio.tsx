@@ -30,6 +30,7 @@ export function Portfolio({ initial }: { initial: Initial<AnswerOf<"portfolio">>
   const live = rows.filter(({ project }) => project.stage !== "cancelled" && project.stage !== "done");
   return (
     <Screen
+      isTwoLined
       title="Work"
       figures={
         <>

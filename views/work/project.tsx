@@ -41,6 +41,7 @@ export function Project({ projectId, initial }: { projectId: string; initial: In
     );
   return (
     <Screen
+      isTwoLined
       title={
         <span className="flex items-center gap-2.5">
           <Link href={linkTo("/work")} className="text-ink-2 hover:text-ink" title="All projects" aria-label="All projects">

@@ -17,6 +17,8 @@ export const TIME_LEFT = "time-left";
 /** Stands there for the page that goes to the client. */
 export const PAGE = "page";
 
+const parts: ReadonlySet<string> = new Set([NEW, TIME_LEFT, PAGE, DETAILS]);
+
 export function useProject(projectId: string, initial: Initial<AnswerOf<"outline">>) {
   const outline = useAnswer("outline", { projectId }, initial);
   const [taskId, setTaskId] = useQueryState("task", parseAsString.withOptions({ shallow: true }));
@@ -35,6 +37,8 @@ export function useProject(projectId: string, initial: Initial<AnswerOf<"outline
     outline,
     tasks,
     selected,
+    /** Something stands in the side sheet. */
+    hasSheet: selected !== null || ticked.size > 0 || (taskId !== null && parts.has(taskId)),
     isAdding: taskId === NEW,
     isShowingTimeLeft: taskId === TIME_LEFT,
     isShowingPage: taskId === PAGE,

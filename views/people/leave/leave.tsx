@@ -32,6 +32,7 @@ export function LeaveScreen({ initial }: { initial: Initial<AnswerOf<"leave">> }
   const away = new Set(teams.flatMap(({ people }) => people.filter(({ entries }) => entries.length > 0).map(({ personId }) => personId)));
   return (
     <Screen
+      isTwoLined
       title="People"
       figures={
         <>

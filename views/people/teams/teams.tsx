@@ -25,6 +25,7 @@ export function Teams({ initial }: { initial: Initial<AnswerOf<"teams">> }) {
   const inTeams = new Set(rows.flatMap(({ members }) => members.map(({ id }) => id)));
   return (
     <Screen
+      isTwoLined
       title="People"
       figures={
         <>
