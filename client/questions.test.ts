@@ -48,6 +48,7 @@ function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     candidates: [{ openingId }, { openingId: "nothing" }],
     fill: [{ openingId, shares: [{ personId }], isPencilled: false, idStem: "fill" }],
     freeWhen: [{ roleId: null, skills: [], minutes: 600, from: range.start, until: range.start + 13 }],
+    stretchTask: [{ taskId, startDays: -3, stopDays: 4 }],
     shiftBar: [
       { assignmentId, startDays: 2, stopDays: 2 },
       { assignmentId, startDays: 0, stopDays: 90 },

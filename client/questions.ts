@@ -34,6 +34,7 @@ import { type CopyOptions, projectFrom } from "../core/entry/copyProject.ts";
 import { dropOf } from "../core/entry/drop.ts";
 import { restate, type Way } from "../core/entry/restate.ts";
 import { type BarDrag, shiftBar } from "../core/entry/shiftBar.ts";
+import { stretchTask, type TaskStretch } from "../core/entry/stretchTask.ts";
 import { beginOnDay } from "../core/entry/trayDrop.ts";
 import { type TypedCell, typeHours } from "../core/entry/typeHours.ts";
 import { type OutlineRow, typeLinks } from "../core/entry/typeLinks.ts";
@@ -73,6 +74,7 @@ export const questions = {
     return edits && { kind: "together", words: fillWords(model, query), edits };
   },
   freeWhen: (model: Model, query: FreeQuery) => freeWhen(model, query),
+  stretchTask: (model: Model, stretch: TaskStretch) => stretchTask(model, stretch),
   shiftBar: (model: Model, drag: BarDrag) => shiftBar(model, drag),
   typePeriod: (model: Model, query: { assignmentId: string; period: Range; hours: number; clock: Day; newId: string }) =>
     typePeriod(model, query.assignmentId, query.period, query.hours, query),

@@ -28,10 +28,11 @@ test("a line is understood as it is typed, and becomes a task with its hours, ro
   await page.keyboard.press("Enter");
   const row = page.locator("[data-task]", { hasText: "Test tank" });
   // Order materials ends on Thursday 4 February; three days later.
-  await expect(row).toContainText("Fabricator");
   await expect(row).toContainText("24");
   await expect(row).toContainText("5 Feb – 9 Feb");
   await page.keyboard.press("Escape");
+  // Beside the sheet, columns give way to the chart.
+  await expect(row).toContainText("Fabricator");
   await page.getByRole("button", { name: /^Undo/ }).click();
   await expect(row).toHaveCount(0);
 });
@@ -93,17 +94,49 @@ test("a link that would close a circle cannot be made, and the attempt names the
   // Drawn from bar to bar, in the direction that works.
   const dot = page.locator("[data-link-from=tidepool-lightplan]");
   const target = rowOf(page, "tidepool-film");
-  await target.scrollIntoViewIfNeeded();
+  await target.evaluate((row) => row.scrollIntoView({ block: "center" }));
   const [from, to] = [await dot.boundingBox(), await target.boundingBox()];
   if (!from || !to) throw new Error("both rows are on screen");
   await page.mouse.move(from.x + 5, from.y + 5);
   await page.mouse.down();
   await page.mouse.move(to.x + 300, to.y + 15, { steps: 8 });
+  // What it means and moves is said before it is let go.
+  const chip = page.getByRole("status").filter({ hasText: "Films and soundscape follows Lighting plan" });
+  await expect(chip).toContainText(/tasks? moves? with it|Nothing else moves/);
   await page.mouse.up();
   await rowOf(page, "tidepool-film").getByText("Films and soundscape").click();
   await expect(sheet).toContainText("follows Lighting plan");
   // The lighting plan ends on 10 February.
   await expect(rowOf(page, "tidepool-film")).toContainText("11 Feb –");
+});
+
+test("an end of a bar is drawn out: what it comes to is said before, and the task lasts longer; the edge of the chart is kept", async ({
+  page,
+}) => {
+  await open(page, `/work/tidepool?${SPRING}`);
+  const row = rowOf(page, "tidepool-scenic");
+  await expect(row).toContainText("24 Feb – 31 Mar");
+  const edge = row.locator("[data-edge=finish]");
+  const box = await edge.boundingBox();
+  const chart = await row.locator("[data-column=chart]").boundingBox();
+  if (!box || !chart) throw new Error("the bar is on screen");
+  const perDay = chart.width / 119;
+  await page.mouse.move(box.x + 3, box.y + 6);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 3 + perDay * 7, box.y + 6, { steps: 7 });
+  const chip = page.getByRole("status").filter({ hasText: "24 Feb – 7 Apr" });
+  await expect(chip).toContainText(/moves? with it|Nothing else moves/);
+  await page.mouse.up();
+  await expect(row).toContainText("24 Feb – 7 Apr");
+  await expect(row).toContainText("200");
+  const divider = page.getByRole("button", { name: "Width of dates as bars" });
+  const width = async () => Math.round((await row.locator("[data-column=chart]").boundingBox())?.width ?? 0);
+  const before = await width();
+  await divider.focus();
+  await page.keyboard.press("ArrowLeft");
+  await expect.poll(width).toBe(before + 20);
+  await page.reload();
+  await expect.poll(width).toBe(before + 20);
 });
 
 test("a bar that links decide is asked about when it is dragged; the delay it leaves is seen and taken off", async ({ page }) => {
@@ -113,9 +146,9 @@ test("a bar that links decide is asked about when it is dragged; the delay it le
   if (!box) throw new Error("the bar is on screen");
   const chart = await page.locator("[data-task=tidepool-scenic] > [data-column=chart]").boundingBox();
   const perDay = (chart?.width ?? 0) / 119;
-  await page.mouse.move(box.x + 6, box.y + 8);
+  await page.mouse.move(box.x + 14, box.y + 8);
   await page.mouse.down();
-  await page.mouse.move(box.x + 6 + perDay * 7, box.y + 8, { steps: 7 });
+  await page.mouse.move(box.x + 14 + perDay * 7, box.y + 8, { steps: 7 });
   const chip = page.getByRole("status").filter({ hasText: "3 Mar 2027" });
   await expect(chip).toContainText(/tasks? moves? with it/);
   await page.mouse.up();
@@ -278,5 +311,6 @@ test("a list is pasted with its links: by the line above, by name and by row num
   await expect(follows("Mend it")).toHaveText(String(before + 1));
   for (const name of ["Test it", "Mend it"]) await page.getByLabel(`Tick ${name}`).check();
   await sheetOf(page).getByRole("button", { name: "Link one after the other" }).click();
+  await page.keyboard.press("Escape");
   await expect(follows("Mend it")).toHaveText(new RegExp(`${before + 1}, ${before + 2}|${before + 2}, ${before + 1}`));
 });

@@ -9,8 +9,8 @@ import type { Assignment } from "../plan/schema.ts";
 import type { TaskDates } from "../schedule/dates.ts";
 
 /** Why a bar stays as it is: it is where it was, nothing is typed for it, it is gone, its task has no dates or takes them
- * from its effort, links alone decide when it starts, or it cannot start there. */
-export type BarFault = "unchanged" | "notTyped" | "gone" | "noDates" | "byEffort" | "heldByLinks" | "cannotStart";
+ * from its effort, links alone decide when it starts, it cannot start there, or it would last no time. */
+export type BarFault = "unchanged" | "notTyped" | "gone" | "noDates" | "byEffort" | "heldByLinks" | "cannotStart" | "tooShort";
 
 /** An edit, or why there is none. */
 export type BarChange = { edit: Edit; range: Range } | { fault: BarFault };

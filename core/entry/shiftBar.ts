@@ -2,15 +2,14 @@
 // than that the task moves or lasts longer, with everybody on it.
 import { type Day, formatDay, parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
-import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
-import { applyEdit, type Edit, type SingleEdit } from "../edits/edit.ts";
+import type { Edit, SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { findRow, membersOf, rowById } from "../plan/rows.ts";
 import type { Assignment, Plan, Task } from "../plan/schema.ts";
 import type { TaskDates } from "../schedule/dates.ts";
-import { updateModel } from "../update.ts";
-import { type Drop, type DropOption, dropOf } from "./drop.ts";
+import { type Drop, dropOf } from "./drop.ts";
 import { type BarFault, moveBar, placeOf } from "./moveBar.ts";
+import { rangeAfter, stretchOptions } from "./stretchTask.ts";
 
 /** What is asked of a bar: whole days by which its two ends move; the same for both where it is moved as it is. */
 export interface BarDrag {
@@ -106,44 +105,21 @@ function stretchedTask(model: Model, row: number, dates: TaskDates, { startDays,
     ...(stopDays !== 0 && assignment.to !== undefined && { to: null }),
   };
   const own: SingleEdit[] = Object.keys(set).length > 0 ? [{ kind: "changeAssignment", id: assignment.id, set }] : [];
-  const options = task.sizing === "dates" ? [pinnedOption(task, from, to)] : longerOptions(model, task, dates, from, to);
+  const options = stretchOptions(model, task, dates, from, to);
   if (options.length === 0) return { fault: "heldByLinks" };
   const all = options.map((option) => ({ ...option, edit: withOthers(option.edit, own, task) }));
   return shiftOf(model, row, { taskId: task.id, start: from, options: all });
 }
 
-const pinnedOption = ({ id }: Task, from: Day, to: Day): DropOption => ({
-  way: "longer",
-  edit: { kind: "changeTask", id, set: { start: formatDay(from), finish: formatDay(to) } },
-});
-
-/** A task of some working days gets more of them; where it has to begin sooner for that, in each way in which it can. */
-function longerOptions(model: Model, task: Task, { line, startAt, start }: TaskDates, from: Day, to: Day): DropOption[] {
-  const first = from < start.day ? line.place(from, 0) : startAt;
-  const durationDays = (line.place(to + 1, 0) - first) / TICKS_PER_DAY;
-  if (first === startAt) return [{ way: "longer", edit: { kind: "changeTask", id: task.id, set: { durationDays } } }];
-  const drop = dropOf(model, task.id, from);
-  return (drop?.options ?? []).flatMap((option): DropOption[] => {
-    const { edit } = option;
-    if (option.way === "pin")
-      return [{ ...option, edit: { ...edit, set: { ...("set" in edit ? edit.set : {}), finish: formatDay(to) } } as Edit }];
-    const longer: SingleEdit = { kind: "changeTask", id: task.id, set: { durationDays } };
-    if (edit.kind === "changeTask") return [{ ...option, edit: { ...edit, set: { ...edit.set, durationDays } } }];
-    return [{ ...option, edit: { kind: "together", words: `make ${task.name} longer`, edits: [edit as SingleEdit, longer] } }];
-  });
-}
-
 /** What is promised is what has been tried. */
 function shiftOf(model: Model, row: number, drop: Drop): BarShift {
   const { plan, work } = model;
-  const tried = applyEdit(plan, drop.options[0].edit);
-  const dates = tried.plan && updateModel(model, tried.plan, tried.changes).schedule.of(work.task[row]);
-  if (!dates) return { fault: "cannotStart" };
+  const range = rangeAfter(model, work.task[row], drop.options[0].edit);
+  if (!range) return { fault: "cannotStart" };
   const others = [...membersOf(work.byTask, work.task[row])].flatMap((at) => {
     const own = plan.assignments[at];
     return at === row || !own || work.isMaterial[at] === 1 ? [] : [holderName(plan, own)];
   });
-  const range = { start: dates.start.day, stop: dates.finish.day + 1 };
   return { as: "task", taskName: plan.tasks[work.task[row]].name, range, others: [...new Set(others)], ...drop };
 }
 

@@ -81,11 +81,17 @@ export function leastWidth(columns: readonly TableColumn<never>[], widths: Width
   return columns.reduce((sum, column) => sum + (widths[column.id] ?? leastOf(column, room)), 0);
 }
 
-/** The columns there is room for: of those that yield the one of the highest rank goes first, of one rank the last. */
-export function columnsThatFit<R>(columns: readonly TableColumn<R>[], widths: Widths, room: number): readonly TableColumn<R>[] {
+/** The columns there is room for: of those that yield the one of the highest rank goes first, of one rank the last.
+ * @param kept The column one works in, which stays. */
+export function columnsThatFit<R>(
+  columns: readonly TableColumn<R>[],
+  widths: Widths,
+  room: number,
+  kept: string | null = null,
+): readonly TableColumn<R>[] {
   const ranked = columns
     .map(({ id, yields }, at) => ({ id, at, rank: yields === true ? 0 : yields || -1 }))
-    .filter(({ rank }) => rank >= 0)
+    .filter(({ id, rank }) => rank >= 0 && id !== kept)
     .sort((a, b) => b.rank - a.rank || b.at - a.at);
   let shown = columns;
   for (const { id } of ranked) {

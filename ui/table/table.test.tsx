@@ -89,6 +89,11 @@ test("columns that yield go where there is no room, the last one first, and widt
   expect(ids(300)).toEqual(["name", "hours"]);
   expect(ids(300, { tags: 80 })).toEqual(["name", "hours", "tags"]);
   expect(ids(10)).toEqual(["name", "hours"]);
+  // The column one works in stays, and a share of the whole is kept for the one that asks for it.
+  expect(columnsThatFit(columns, {}, 300, "tags").map(({ id }) => id)).toContain("tags");
+  const chart = { id: "chart", head: "Chart", width: 100, grow: 2, share: 0.5, cell: () => "x" };
+  expect(columnsThatFit([...columns, chart], {}, 600).map(({ id }) => id)).not.toContain("tags");
+  expect(tracksOf([chart], {}, 600)).toBe("minmax(300px,2fr)");
   expect(tracksOf(columns, { hours: 90 }, 600)).toBe("minmax(100px,1fr) 90px 200px");
   expect(leastWidth(columns, { hours: 90 }, 600)).toBe(390);
 });

@@ -1,7 +1,7 @@
 "use client";
 // A table as it stands on the screen: headings in sight, rows drawn where one looks, walked by keys, sorted, copied.
 import { useVirtualizer } from "@tanstack/react-virtual";
-import { type MouseEvent, type ReactNode, useCallback, useEffect, useMemo, useRef } from "react";
+import { type MouseEvent, type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useWidth } from "../useWidth.ts";
 import type { EditStep } from "./cellEditor.tsx";
 import { columnsThatFit, leastWidth, type TableColumn, tracksOf } from "./column.ts";
@@ -26,7 +26,8 @@ export function TableFrame<R>(props: TableProps<R>) {
   const frame = useRef<HTMLDivElement>(null);
   const { widths, setWidth } = useWidths(name);
   const room = useWidth(frame, 1130) - (ticks ? TICK_WIDTH : 0);
-  const columns = useMemo(() => columnsThatFit(props.columns, widths, room), [props.columns, widths, room]);
+  const [activeColumn, setActiveColumn] = useState<string | null>(null);
+  const columns = useMemo(() => columnsThatFit(props.columns, widths, room, activeColumn), [props.columns, widths, room, activeColumn]);
   const { sorting, onSort } = useSort(props.sortIn ?? "address", props.columns);
   const { table, lines } = useLines({ columns, sections, idOf, parentOf, folded, sorting, onSort });
   const head = isHeadless ? 0 : headHeight;
@@ -55,6 +56,9 @@ export function TableFrame<R>(props: TableProps<R>) {
       style={{ "--tracks": tracks, "--least": `${leastWidth(columns, widths, room)}px` } as React.CSSProperties}
     >
       <table
+        // What is pressed or walked to stays, whatever opens beside the table.
+        onPointerDownCapture={({ target }) => setActiveColumn(placeAt(target)?.column ?? null)}
+        onFocusCapture={({ target }) => setActiveColumn(placeAt(target)?.column ?? null)}
         role={parentOf ? "treegrid" : isGrid ? "grid" : "table"}
         aria-label={props.label}
         aria-rowcount={lines.length + 1}

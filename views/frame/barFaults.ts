@@ -7,6 +7,7 @@ export const barFaults: Record<BarFault, string> = {
   gone: "This assignment is no longer in the plan.",
   noDates: "Its task has no dates yet. Give it dates in its project.",
   heldByLinks: "Its links alone decide when it starts. Change them in its project.",
+  tooShort: "It would last no working day.",
   cannotStart: "Its task cannot start there.",
   byEffort: "Its task lasts as long as its people need, so it has no dates or weeks of its own. Change who works on it, or pin the task.",
 };

@@ -1,9 +1,12 @@
 // What the table of a project's tasks and the chart beside it agree on.
 
+import type { TaskStretch } from "../../core/entry/stretchTask.ts";
+
 export const ROW_HEIGHT = 34;
 
-/** What the chart can ask for: a task on another day, or a link from one to another. */
+/** What the chart can ask for: a task on another day, longer or shorter, or a link from one to another. */
 export interface ChartEdits {
   onDrop: (taskId: string, day: number) => void;
+  onStretch: (stretch: TaskStretch) => void;
   onLink: (from: string, to: string) => void;
 }

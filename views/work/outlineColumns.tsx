@@ -8,6 +8,7 @@ import { type OutlineRow, readLinks } from "../../core/entry/typeLinks.ts";
 import { Avatar, OpenSign } from "../../ui/avatar.tsx";
 import { hoursOf, hoursText, longDay, shortDay } from "../../ui/format.ts";
 import type { TableColumn } from "../../ui/table/column.ts";
+import { DateSigns } from "./dateSigns.tsx";
 
 export const outlineColumns = [
   "role",
@@ -42,20 +43,20 @@ export const columnWords: Record<OutlineColumn, string> = {
   tags: "Tags",
 };
 
-/** Columns that give way to the chart, the last of these first: it shows what they say. */
+/** Columns that give way to the chart, the last of these first: the sheet says who. */
 const yielding: readonly OutlineColumn[] = [
-  "follows",
-  "tags",
-  "priority",
-  "deadline",
-  "slack",
-  "progress",
-  "days",
-  "open",
+  "dates",
   "hours",
+  "follows",
+  "slack",
+  "deadline",
+  "open",
+  "days",
+  "progress",
+  "priority",
+  "tags",
   "who",
   "role",
-  "dates",
 ];
 
 const widths: Record<OutlineColumn, Pick<TableColumn<OutlineTask>, "width" | "grow">> = {
@@ -189,16 +190,18 @@ const cells: Record<Exclude<OutlineColumn, "follows">, (entry: OutlineTask) => C
   }),
   open: ({ open }) => ({ shown: open > 0 ? hoursText(open) : "", isOver: open > 0 }),
   days: ({ task, isSummary }) => ({ shown: isSummary || task.sizing !== "duration" ? "" : (task.durationDays ?? "") }),
-  dates: ({ dates, conflicts }) => ({
-    shown: dates ? (
+  dates: (entry) => ({
+    shown: entry.dates ? (
       <>
-        {dates.isPinned && <Pin />}
-        {dates.start === dates.finish ? shortDay(dates.start) : `${shortDay(dates.start)} – ${shortDay(dates.finish)}`}
+        <DateSigns entry={entry} />{" "}
+        {entry.dates.start === entry.dates.finish
+          ? shortDay(entry.dates.start)
+          : `${shortDay(entry.dates.start)} – ${shortDay(entry.dates.finish)}`}
       </>
     ) : (
       "no dates"
     ),
-    isOver: conflicts.length > 0 || !dates,
+    isOver: entry.conflicts.length > 0 || !entry.dates,
   }),
   progress: ({ progress }) => ({ shown: progress > 0 ? `${progress}%` : "" }),
   slack: ({ slack }) => ({ shown: slack ? `${days(slack.total)} d` : "", isOver: slack !== null && slack.total < 0 }),
@@ -226,16 +229,5 @@ function Who({ entry: { work, isSummary, open } }: { entry: OutlineTask }) {
         </span>
       )}
     </span>
-  );
-}
-
-/** The sign of a date that is pinned by hand. */
-function Pin() {
-  return (
-    <svg role="img" aria-label="Pinned" width="9" height="12" viewBox="0 0 9 12" className="mr-1 inline-block align-[-1px]">
-      <title>Pinned to its dates</title>
-      <circle cx="4.5" cy="3.5" r="3" fill="var(--ink-2)" />
-      <path d="M4.5 6v6" stroke="var(--ink-2)" strokeWidth="1.2" />
-    </svg>
   );
 }

@@ -86,7 +86,11 @@ function useBars(hue: string, edits: ChartEdits) {
   const latest = useRef(edits);
   latest.current = edits;
   const stable = useMemo<ChartEdits>(
-    () => ({ onDrop: (...dropped) => latest.current.onDrop(...dropped), onLink: (...ends) => latest.current.onLink(...ends) }),
+    () => ({
+      onDrop: (...dropped) => latest.current.onDrop(...dropped),
+      onStretch: (stretch) => latest.current.onStretch(stretch),
+      onLink: (...ends) => latest.current.onLink(...ends),
+    }),
     [],
   );
   return useCallback((entry: OutlineTask) => <TaskBar entry={entry} hue={hue} edits={stable} />, [hue, stable]);

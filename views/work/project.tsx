@@ -2,16 +2,19 @@
 // One project: its outline with people and hours beside a time chart, and the task one works on in the side sheet.
 import { Columns3, Plus } from "lucide-react";
 import { useState } from "react";
+import { toast } from "sonner";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, usePlan } from "../../client/session.tsx";
 import type { Outline } from "../../core/answers/outline.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import type { Drop } from "../../core/entry/drop.ts";
+import type { TaskStretch } from "../../core/entry/stretchTask.ts";
 import { Button, buttonLook, TextButton } from "../../ui/button.tsx";
 import { countText, hoursText, shortDay } from "../../ui/format.ts";
 import { useKeys } from "../../ui/keys.ts";
 import Link from "../../ui/link.tsx";
 import { ColumnChoice, Menu } from "../../ui/menu.tsx";
+import { barFaults } from "../frame/barFaults.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { useLeaveWhenGone } from "../frame/useLeaveWhenGone.ts";
 import { useLinkTo } from "../frame/windowed.ts";
@@ -26,7 +29,7 @@ export function Project({ projectId, initial }: { projectId: string; initial: In
   const { outline, selected, add, remove, finishMoved } = project;
   const linkTo = useLinkTo();
   useLeaveWhenGone(outline?.project.name, "/work");
-  const { drop, setDrop, onDrop } = useDrop(project);
+  const { drop, setDrop, onDrop, onStretch } = useDrop(project);
   useKeys({ n: () => add(), delete: () => selected && void remove(selected.task.id) });
   if (!outline)
     return (
@@ -59,7 +62,10 @@ export function Project({ projectId, initial }: { projectId: string; initial: In
           A project’s work is written down as tasks. <TextButton onClick={() => add()}>Add the first one</TextButton> or press N.
         </Empty>
       ) : (
-        <OutlineTable project={project} edits={{ onDrop, onLink: (from, to) => void project.addLink({ from, to, kind: "FS" }) }} />
+        <OutlineTable
+          project={project}
+          edits={{ onDrop, onStretch, onLink: (from, to) => void project.addLink({ from, to, kind: "FS" }) }}
+        />
       )}
       <QuickEntry
         tasks={outline.tasks}
@@ -125,12 +131,24 @@ function finishWords(missed: number, moved: number, start: number): string {
 function useDrop(project: ProjectHook) {
   const session = usePlan();
   const [drop, setDrop] = useState<Drop | null>(null);
-  const onDrop = async (taskId: string, day: number) => {
-    const found = await session.ask("drop", { taskId, day });
-    if (!found) return;
+  const take = (found: Drop) => {
     const [first] = found.options;
-    if (first.way === "move" || first.way === "notBefore") void project.edit(first.edit);
+    if (first.way === "move" || first.way === "notBefore" || first.way === "longer") void project.edit(first.edit);
     else setDrop(found);
   };
-  return { drop, setDrop, onDrop: (taskId: string, day: number) => void onDrop(taskId, day) };
+  const onDrop = async (taskId: string, day: number) => {
+    const found = await session.ask("drop", { taskId, day });
+    if (found) take(found);
+  };
+  const onStretch = async (stretch: TaskStretch) => {
+    const found = await session.ask("stretchTask", stretch);
+    if ("fault" in found) toast(barFaults[found.fault]);
+    else take(found);
+  };
+  return {
+    drop,
+    setDrop,
+    onDrop: (taskId: string, day: number) => void onDrop(taskId, day),
+    onStretch: (stretch: TaskStretch) => void onStretch(stretch),
+  };
 }

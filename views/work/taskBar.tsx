@@ -8,8 +8,11 @@ import type { OutlineTask } from "../../core/answers/outline.ts";
 import { countText, hoursText, longDay, shortDay } from "../../ui/format.ts";
 import { ChartBar, percentOf } from "../../ui/timeChart.tsx";
 import { type Dragged, usePointerDrag } from "../../ui/usePointerDrag.ts";
-import { useImpact } from "../frame/impact.tsx";
 import { useChartPeriods } from "../frame/useChartPeriods.ts";
+import { BarEdges } from "./barEdges.tsx";
+import { ChipImpact } from "./chipImpact.tsx";
+import { DateSigns } from "./dateSigns.tsx";
+import { LinkGrip } from "./linkGrip.tsx";
 import type { ChartEdits } from "./outlineChart.ts";
 import { peopleOf } from "./outlineColumns.tsx";
 
@@ -60,7 +63,11 @@ export function TaskBar({ entry, hue, edits }: TaskBarProps) {
             className="absolute inset-y-[4px] z-[3] cursor-grab touch-none active:cursor-grabbing"
             style={{ left: `${left}%`, width: `max(12px, ${width}%)` }}
           />
-          <LinkGrip taskId={task.id} left={left + width} onLink={edits.onLink} />
+          {!entry.isMilestone && <BarEdges taskId={task.id} left={left} right={left + width} daysOf={daysOf} onStretch={edits.onStretch} />}
+          <span className="bar-signs" style={{ right: `calc(${100 - left}% + 3px)` }}>
+            <DateSigns entry={entry} />
+          </span>
+          <LinkGrip taskId={task.id} name={task.name} left={left + width} onLink={edits.onLink} />
         </>
       )}
       {dragged &&
@@ -83,71 +90,14 @@ function titleOf({ task, dates, asked, work }: OutlineTask): string {
   return `${task.name}: ${shortDay(dates.start)} – ${longDay(dates.finish)}, ${hoursText(asked)} hours, ${people}`;
 }
 
-/** The dot at the end of a bar from which a link is drawn to the task that follows. */
-function LinkGrip({ taskId, left, onLink }: { taskId: string; left: number; onLink: ChartEdits["onLink"] }) {
-  const { dragged, handlers } = usePointerDrag({
-    onDrop: (_, { x, y }) => {
-      const target = rowUnder(x, y);
-      if (target && target !== taskId) onLink(taskId, target);
-    },
-  });
-  return (
-    <>
-      <button
-        {...handlers()}
-        type="button"
-        data-link-from={taskId}
-        tabIndex={-1}
-        aria-label="Link to the task that follows"
-        title="Drag to the task that follows"
-        className="link-grip"
-        style={{ left: `calc(${left}% + 1px)` }}
-      />
-      {dragged && createPortal(<LinkLine {...dragged} />, document.body)}
-    </>
-  );
-}
-
-function rowUnder(x: number, y: number): string | null {
-  for (const element of document.elementsFromPoint(x, y)) {
-    const row = (element as HTMLElement).closest<HTMLElement>("[data-task]");
-    if (row?.dataset.task) return row.dataset.task;
-  }
-  return null;
-}
-
-/** The line that is being drawn. */
-function LinkLine({ dx, dy, x, y }: Dragged) {
-  return (
-    <svg aria-hidden="true" className="pointer-events-none fixed inset-0 z-50 size-full">
-      <line x1={x - dx} y1={y - dy} x2={x} y2={y} stroke="var(--pine)" strokeWidth="2" />
-      <circle cx={x} cy={y} r="4" fill="var(--pine)" />
-    </svg>
-  );
-}
-
 /** What a drop here would do, told while the bar is still held. */
 function DropChip({ taskId, day, x, y }: { taskId: string; day: number; x: number; y: number }) {
   const drop = useMaybeAnswer("drop", { taskId, day }, null);
   const option = drop?.taskId === taskId ? drop.options[0] : null;
-  const impact = useImpact(option?.edit ?? null);
-  const projects = impact?.finishes.filter(({ kind }) => kind === "project") ?? [];
-  const tasks = impact?.finishes.filter(({ kind, id }) => kind === "task" && id !== taskId) ?? [];
   return (
     <div role="status" className="drag-says text-[13px]" style={{ left: Math.min(x + 14, globalThis.innerWidth - 310), top: y + 16 }}>
       <p className="font-semibold">{longDay(drop?.start ?? day)}</p>
-      {impact && tasks.length > 0 && (
-        <p>
-          {countText(tasks.length, "task")} {tasks.length === 1 ? "moves" : "move"} with it
-        </p>
-      )}
-      {projects.map(({ id, name, before, after }) => (
-        <p key={id} className={after > before ? "text-over" : "text-level-ink"}>
-          {name} finishes {countText(Math.abs(after - before), "day")} {after > before ? "later" : "earlier"}
-        </p>
-      ))}
-      {impact && impact.over.length > 0 && <p className="text-over">{impact.over[0].name} goes over</p>}
-      {impact && tasks.length + projects.length + impact.over.length === 0 && <p className="text-ink-2">Nothing else moves.</p>}
+      <ChipImpact edit={option?.edit ?? null} taskId={taskId} />
     </div>
   );
 }
