@@ -174,7 +174,7 @@ test("a file with a title, blank lines, a sum, German headers and decimal commas
   const rows = page.getByRole("grid", { name: "Rows of the file" }).getByRole("row");
   await expect(rows.filter({ hasText: "Probeaufbau" })).toContainText("4refused");
   await expect(rows.filter({ hasText: "Summe" })).toContainText("8left out");
-  await sheet.getByLabel("Make roles and skills that are not there yet").click();
+  await sheet.getByLabel("Make roles, skills and clients that are not there yet").click();
   await expect(sheet).toContainText("Would make the role Rigger.");
   await expect(rows.filter({ hasText: "Probeaufbau" })).toContainText("4adds");
   await expect(rows.filter({ hasText: "Nicht dies" })).toContainText("7refused");

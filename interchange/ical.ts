@@ -33,8 +33,14 @@ export function eventsTable(text: string, name: string): TextTable {
         `The events of this calendar take more than ${FILE_LIMITS.rows.toLocaleString("en-GB")} rows. Import it in parts.`,
       );
   }
-  return { name, rows: [["From", "To", "Hours", "Title", "E-mail"], ...rows.sort((a, b) => (a[0] < b[0] ? -1 : 1))] };
+  const isOwn = rows.some((row) => row.length > HEADER.length);
+  const header = isOwn ? [...HEADER, ...OWN_HEADER] : [...HEADER];
+  return { name, rows: [header, ...rows.sort((a, b) => (a[0] < b[0] ? -1 : 1))] };
 }
+
+const HEADER = ["From", "To", "Hours", "Title", "E-mail"] as const;
+/** Of leave that this application has written: whose it is, and what it is known by. */
+const OWN_HEADER = ["Person", "Id", "State"] as const;
 
 /** @throws {UnreadableFile} naming the event: what stands in one may be anything. */
 function readableRows(event: ICAL.Component, exceptions: ICAL.Component[]): string[][] {
@@ -73,6 +79,9 @@ function rowOf(start: ICAL.Time, event: ICAL.Event, component: ICAL.Component): 
   else last.adjust(0, 0, 0, Math.max(0, seconds - 1));
   const isPart = !start.isDate && seconds < 86_400;
   const email = component.getFirstPropertyValue("attendee") ?? component.getFirstPropertyValue("organizer") ?? "";
+  const said = (name: string) => String(component.getFirstPropertyValue(name) ?? "");
+  if (said(own.person) !== "")
+    return [dateOf(start), dateOf(last), said(own.hours), "", "", said(own.person), said(own.id), said(own.state)];
   return [
     dateOf(start),
     dateOf(last),
@@ -93,7 +102,11 @@ export interface DayEvent {
   to: string;
   title: string;
   description?: string;
+  leave?: { personId: string; id: string; state: string; hoursPerDay?: number };
 }
+
+/** Under which names leave keeps what it is known by (RFC 5545, 3.8.8.2). */
+const own = { person: "x-roster-person", id: "x-roster-id", state: "x-roster-state", hours: "x-roster-hours-a-day" } as const;
 
 /** Events as a calendar that others can read or subscribe to.
  * @param stamp When it is written, as `YYYY-MM-DDTHH:MM:SSZ`. */
@@ -102,7 +115,7 @@ export function writeCalendar(name: string, events: readonly DayEvent[], stamp: 
   calendar.updatePropertyWithValue("version", "2.0");
   calendar.updatePropertyWithValue("prodid", "-//Mindful Roster//EN");
   calendar.updatePropertyWithValue("x-wr-calname", name);
-  for (const { uid, from, to, title, description } of events) {
+  for (const { uid, from, to, title, description, leave } of events) {
     const event = new ICAL.Component("vevent");
     const last = ICAL.Time.fromDateString(to);
     last.adjust(1, 0, 0, 0);
@@ -113,6 +126,12 @@ export function writeCalendar(name: string, events: readonly DayEvent[], stamp: 
     event.updatePropertyWithValue("summary", title);
     event.updatePropertyWithValue("transp", "TRANSPARENT");
     if (description !== undefined) event.updatePropertyWithValue("description", description);
+    if (leave) {
+      event.updatePropertyWithValue(own.person, leave.personId);
+      event.updatePropertyWithValue(own.id, leave.id);
+      event.updatePropertyWithValue(own.state, leave.state);
+      if (leave.hoursPerDay !== undefined) event.updatePropertyWithValue(own.hours, String(leave.hoursPerDay));
+    }
     calendar.addSubcomponent(event);
   }
   return `${calendar.toString()}\r\n`;

@@ -1,4 +1,8 @@
 import { expect, test } from "vitest";
+import { leaveFeed } from "../core/answers/feeds.ts";
+import { buildModel } from "../core/model.ts";
+import { previewTable } from "../core/tables/preview.ts";
+import { fernhollow } from "../demo/fernhollow.ts";
 import { readCsv, safeCell, writeCsv } from "./csv.ts";
 import { publicHolidays, regionsOf } from "./holidays.ts";
 import { eventsTable, writeCalendar } from "./ical.ts";
@@ -141,4 +145,25 @@ test("public holidays are days without work, each date once, in the years asked 
   expect(germany).not.toContain("2027-01-06");
   expect(bavaria).toContain("2027-01-06");
   expect(regionsOf("DE").map(({ code }) => code)).toContain("BY");
+});
+
+test("the application's own leave calendar comes in again without a change, and a moved day changes just that", () => {
+  const plan = fernhollow();
+  const feed = leaveFeed(buildModel(plan), null);
+  const text = writeCalendar("Leave", feed?.events ?? [], "2027-02-01T08:00:00Z");
+  const preview = (own: string) =>
+    previewTable(plan, {
+      table: "timeOff",
+      source: "leave.ics",
+      rows: eventsTable(own, "leave.ics").rows,
+      options: { dateOrder: "dayFirst", idStem: "in" },
+    });
+  const { counts, faults } = preview(text);
+  expect(faults).toEqual([]);
+  expect(counts).toMatchObject({ adds: 0, changes: 0, leaves: feed?.events.length, refuses: 0 });
+  expect(feed?.events.length).toBe(8);
+  const [first] = feed?.events ?? [];
+  const moved = text.replace(`DTSTART;VALUE=DATE:${first.from.replaceAll("-", "")}`, "DTSTART;VALUE=DATE:20270104");
+  const changed = preview(moved);
+  expect(changed.counts).toMatchObject({ adds: 0, changes: 1, refuses: 0 });
 });

@@ -16,6 +16,8 @@ export interface FeedEvent {
   to: string;
   title: string;
   description?: string;
+  /** Of leave: what it is known by, for when the calendar comes in again. */
+  leave?: { personId: string; id: string; state: string; hoursPerDay?: number };
 }
 
 export interface Feed {
@@ -58,6 +60,7 @@ export function leaveFeed({ plan }: Model, teamId: string | null): Feed | null {
             from,
             to,
             // What it is for stays between the person and the manager.
+            leave: { personId: person.id, id, state, ...(hoursPerDay !== undefined && { hoursPerDay }) },
             title: `${person.name} away${hoursPerDay === undefined ? "" : `, ${hoursPerDay} h a day`}${state === "requested" ? " (asked for)" : ""}`,
           })),
       ),

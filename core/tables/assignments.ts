@@ -6,8 +6,10 @@ import { dateCell, namedCell, namedOrMade, numberCell, numberText, type Read, wo
 import { personOf } from "./findPerson.ts";
 import { taskOf } from "./findTask.ts";
 import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
+import { typedHoursCell, typedHoursText } from "./typedHours.ts";
 
 const statements = ["hours", "percent", "hoursPerDay", "hoursPerWeek"] as const;
+const quantities = ["quantity", "quantityPerDay", "wastePercent"] as const;
 
 export const assignmentsTable: TableKind = {
   name: "assignments",
@@ -25,22 +27,29 @@ export const assignmentsTable: TableKind = {
     { key: "from", name: "From", aliases: ["von", "ab", "de", "alates", "du"] },
     { key: "to", name: "Until", aliases: ["to", "bis", "ate", "kuni", "au"] },
     { key: "firmness", name: "Firmness", aliases: ["state", "status", "estado", "olek"] },
+    { key: "typed", name: "Typed hours", aliases: ["typed", "custom", "byperiod"] },
+    { key: "typedFrom", name: "Typed when the task began on", aliases: ["typedfrom", "customfrom"] },
+    { key: "material", name: "Material", aliases: ["materialid", "materjal"] },
+    { key: "quantity", name: "Quantity", aliases: ["menge", "quantidade", "kogus", "quantite", "amount"] },
+    { key: "quantityPerDay", name: "Quantity a day", aliases: ["quantityperday", "mengeprotag"] },
+    { key: "wastePercent", name: "Waste %", aliases: ["waste", "verschnitt", "wastepercent"] },
   ],
-  // Materials and what is typed by period have tables or files of their own.
   rows: (plan) =>
-    plan.assignments
-      .filter(({ materialId, custom }) => materialId === undefined && custom === undefined)
-      .map((own) => [
-        own.id,
-        own.taskId,
-        own.personId ?? "",
-        findRow(plan.teams, own.teamId)?.name ?? "",
-        findRow(plan.roles, own.roleId)?.name ?? "",
-        ...statements.map((key) => numberText(own[key])),
-        own.from ?? "",
-        own.to ?? "",
-        own.firmness ?? "confirmed",
-      ]),
+    plan.assignments.map((own) => [
+      own.id,
+      own.taskId,
+      own.personId ?? "",
+      findRow(plan.teams, own.teamId)?.name ?? "",
+      findRow(plan.roles, own.roleId)?.name ?? "",
+      ...statements.map((key) => numberText(own[key])),
+      own.from ?? "",
+      own.to ?? "",
+      own.firmness ?? "confirmed",
+      typedHoursText(own.custom),
+      own.customFrom ?? "",
+      findRow(plan.materials, own.materialId)?.name ?? "",
+      ...quantities.map((key) => numberText(own[key])),
+    ]),
   take: takeAssignment,
 };
 
@@ -62,21 +71,25 @@ function takeAssignment(record: TableRecord, draft: Draft, options: ReadOptions,
   const person = filled("person") === null ? undefined : take(personOf(record, draft, options));
   const team = filled("team") === null ? undefined : take(namedCell(record.team as string, draft.all("teams"), "team"));
   const role = filled("role") === null ? undefined : take(namedOrMade(record.role as string, "roles", draft, options));
-  const about = `${task?.name ?? record.task ?? "?"} · ${person?.name ?? team?.name ?? role?.name ?? "?"}`;
+  const material = filled("material") === null ? undefined : take(namedCell(record.material as string, draft.all("materials"), "material"));
+  const about = `${task?.name ?? record.task ?? "?"} · ${person?.name ?? team?.name ?? material?.name ?? role?.name ?? "?"}`;
   const stated: Partial<Assignment> = {};
-  for (const key of statements) if (filled(key) !== null) stated[key] = take(numberCell(record[key] as string));
+  for (const key of [...statements, ...quantities]) if (filled(key) !== null) stated[key] = take(numberCell(record[key] as string));
+  if (filled("typed") !== null) stated.custom = take(typedHoursCell(record.typed as string, options.dateOrder));
+  if (filled("typedFrom") !== null) stated.customFrom = take(dateCell(record.typedFrom as string, options.dateOrder));
   for (const key of ["from", "to"] as const)
     if (filled(key) !== null) stated[key] = take(dateCell(record[key] as string, options.dateOrder));
   if (filled("firmness") !== null) stated.firmness = take(wordCell(record.firmness as string, firmnessWords));
   if (reasons.length > 0 || !task) return refused(about, ...reasons);
   const id = filled("id")?.trim() ?? `${options.idStem}-${line}`;
   const before = draft.find("assignments", id);
-  const kept = before?.shape === undefined ? {} : { shape: before.shape };
+  const kept = { ...(before?.shape !== undefined && { shape: before.shape }), ...(before?.accrual && { accrual: before.accrual }) };
   const after = {
     id,
     taskId: task.id,
     ...(person && { personId: person.id }),
     ...(team && { teamId: team.id }),
+    ...(material && { materialId: material.id }),
     ...(role && { roleId: role.id }),
     ...stated,
     ...kept,
@@ -90,32 +103,48 @@ function takeAssignment(record: TableRecord, draft: Draft, options: ReadOptions,
 
 /** The rules between rows that an import can break. */
 function faultOf(own: Assignment, draft: Draft, before: Assignment | undefined): string | null {
-  if (before?.materialId !== undefined) return "This id belongs to a material.";
+  if (before && (before.materialId === undefined) !== (own.materialId === undefined))
+    return before.materialId === undefined ? "This id belongs to work." : "This id belongs to a material.";
+  if (own.materialId !== undefined) return materialFault(own);
   if (own.personId === undefined && own.teamId === undefined && own.roleId === undefined)
     return "Name a person, a team, or the role that is needed.";
   if (own.personId !== undefined && own.teamId !== undefined) return "Name a person or a team, not both.";
-  const given = statements.filter((key) => own[key] !== undefined);
+  const used = quantities.filter((key) => own[key] !== undefined);
+  if (used.length > 0) return "Quantities and waste belong to a material.";
+  if (own.customFrom !== undefined && own.custom === undefined) return "It says when its hours were typed, but no typed hours.";
+  const given = [...statements, "custom" as const].filter((key) => own[key] !== undefined);
   const isEffort = draft.find("tasks", own.taskId)?.sizing === "effort";
   if (isEffort && (own.hours === undefined || given.some((key) => key !== "hours" && key !== "percent")))
     return "A task sized by effort asks for hours.";
   if (isEffort && (own.from !== undefined || own.to !== undefined || own.shape !== undefined))
     return "Work on a task sized by effort has no dates of its own.";
-  if (given.length === 0) return "State how much: hours, a share of time, hours a day or a week.";
-  if (!isEffort && given.length > 1) return `States ${given.join(" and ")}; keep one of them.`;
+  if (given.length === 0) return "State how much: hours, a share of time, hours a day or a week, or typed hours.";
+  if (!isEffort && given.length > 1)
+    return `States ${given.map((key) => (key === "custom" ? "typed hours" : key)).join(" and ")}; keep one of them.`;
   if (own.from !== undefined && own.to !== undefined && own.to < own.from) return "The last day comes before the first.";
   return draft.all("tasks").some(({ parentId }) => parentId === own.taskId)
     ? "A task with others below it has no people of its own."
     : null;
 }
 
+function materialFault(own: Assignment): string | null {
+  if (own.personId !== undefined || own.teamId !== undefined || own.roleId !== undefined) return "Name a material or who works, not both.";
+  if ([...statements, "custom" as const].some((key) => own[key] !== undefined))
+    return "A material is asked for by its quantity, not by hours.";
+  if (own.quantity === undefined && own.quantityPerDay === undefined) return "State how much of the material: a quantity, or one a day.";
+  return own.quantity !== undefined && own.quantityPerDay !== undefined ? "State a quantity or one a day, not both." : null;
+}
+
 function put(before: Assignment | undefined, after: Assignment, about: string, draft: Draft): RowOutcome {
   const text = (own: Assignment) =>
     [
-      ...statements.flatMap((key) => (own[key] === undefined ? [] : [`${key} ${own[key]}`])),
+      ...[...statements, ...quantities].flatMap((key) => (own[key] === undefined ? [] : [`${key} ${own[key]}`])),
+      own.custom === undefined ? "" : `typed ${typedHoursText(own.custom)}`,
+      own.customFrom === undefined ? "" : `since the task began on ${own.customFrom}`,
       own.from ?? "",
       own.to ?? "",
       own.firmness ?? "confirmed",
-      own.personId ?? own.teamId ?? own.roleId,
+      own.personId ?? own.teamId ?? own.materialId ?? own.roleId,
     ]
       .filter(Boolean)
       .join(", ");

@@ -1,4 +1,5 @@
 // Reading single cells: dates, numbers and words as people write them, names that a plan knows.
+import { listWords } from "../plan/check.ts";
 import { nearestWord } from "../plan/nearestWord.ts";
 import { isCalendarDate } from "../plan/schema.ts";
 import type { Cell, DateOrder, Draft, ReadOptions } from "./table.ts";
@@ -76,14 +77,17 @@ export function namedCell<T extends { id: string; name: string }>(cell: Cell, li
   return { reason: `There is no ${what} "${text}".${near === null ? "" : ` Did you mean "${near}"?`}` };
 }
 
+/** Lists of names that an import can add to. */
+export const madeLists = ["roles", "skills", "clients"] as const;
+
 /** The row of a list of names that a cell names; one that is not there yet is made where that is asked for. */
 export function namedOrMade(
   cell: Cell,
-  list: "roles" | "skills",
+  list: (typeof madeLists)[number],
   draft: Draft,
   { makesNames, idStem }: ReadOptions,
 ): Read<{ id: string; name: string }> {
-  const what = list === "roles" ? "role" : "skill";
+  const what = listWords[list];
   const found = namedCell(cell, draft.all(list), what);
   const name = cell.trim();
   if ("value" in found || !makesNames || name === "" || name.length > 300) return found;

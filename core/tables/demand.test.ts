@@ -141,7 +141,7 @@ test("an assignment names who and how much, in one way, and fits how its task is
   const reasons = told(made);
   expect(reasons[0]).toBe("Name a person, a team, or the role that is needed.");
   expect(reasons[1]).toBe("Name a person or a team, not both.");
-  expect(reasons[2]).toBe("State how much: hours, a share of time, hours a day or a week.");
+  expect(reasons[2]).toBe("State how much: hours, a share of time, hours a day or a week, or typed hours.");
   expect(reasons[3]).toBe("States hours and percent; keep one of them.");
   expect(reasons[4]).toBe("The last day comes before the first.");
   expect(reasons[5]).toBe("A task sized by effort asks for hours.");
@@ -156,4 +156,25 @@ test("an assignment names who and how much, in one way, and fits how its task is
   const next = after(made);
   expect(next.assignments.find(({ id }) => id === "tidepool-cases-mara")?.hours).toBe(30);
   expect(next.assignments.at(-1)).toMatchObject({ taskId: "tidepool-cases", personId: "rui", hours: 8.5, firmness: "pencilled" });
+});
+
+test("projects come in with clients that are made where that is asked for, and are known by their code", () => {
+  const head = ["Projekt", "Code", "Kunde", "Leitung", "Status", "Beginn", "Frist"];
+  const rows = [
+    ["Harbour Walk", "HW", "Port of Ravenholt", "Nora Okafor", "Anfrage", "3.5.2027", "30.9.2027"],
+    ["Tidepool Hall", "TP", "", "", "", "30.11.2026", ""],
+    ["No day", "", "", "", "", "", ""],
+  ];
+  expect(told(preview("projects", head, ...rows))[0]).toMatch(/There is no client "Port of Ravenholt"/);
+  const made = previewTable(plan, {
+    table: "projects",
+    source: "projects.csv",
+    rows: [head, ["Harbour Walk", "HW", "Port of Ravenholt", "", "Anfrage", "3.5.2027", "30.9.2027"]],
+    options: { dateOrder: "dayFirst", idStem: "in", makesNames: true },
+  });
+  expect(made.makes).toEqual(["client Port of Ravenholt"]);
+  const next = after(made);
+  const client = next.clients.find(({ name }) => name === "Port of Ravenholt")?.id;
+  expect(next.projects.at(-1)).toMatchObject({ name: "Harbour Walk", code: "HW", clientId: client, stage: "pipeline", start: "2027-05-03" });
+  expect(told(preview("projects", head, rows[2]))[0]).toBe("It says no day on which the project starts.");
 });

@@ -1,15 +1,17 @@
 // What bringing in a table would do, row by row, before anything is written; and the one edit that does it.
 import type { Edit } from "../edits/edit.ts";
+import { listWords } from "../plan/check.ts";
 import { rowById } from "../plan/rows.ts";
 import type { ListName, Person, Plan, Row } from "../plan/schema.ts";
 import { assignmentsTable } from "./assignments.ts";
-import { plainText } from "./cells.ts";
+import { madeLists, plainText } from "./cells.ts";
 import { findHeader, fitOf, isSumRow, matchHeaders } from "./headers.ts";
 import { holidaysTable } from "./holidays.ts";
 import { linksTable } from "./links.ts";
 import { patternsTable } from "./patterns.ts";
 import { peopleTable } from "./people.ts";
 import { personSkillsTable } from "./personSkills.ts";
+import { projectsTable } from "./projects.ts";
 import { type Cell, type Draft, type ReadOptions, type RowOutcome, refused, type TableKind, type TableName } from "./table.ts";
 import { tasksTable } from "./tasks.ts";
 import { timeOffTable } from "./timeOff.ts";
@@ -20,6 +22,7 @@ export const tableKinds: Record<TableName, TableKind> = {
   timeOff: timeOffTable,
   skills: personSkillsTable,
   holidays: holidaysTable,
+  projects: projectsTable,
   tasks: tasksTable,
   links: linksTable,
   assignments: assignmentsTable,
@@ -187,8 +190,8 @@ class PlanDraft implements Draft {
 
   /** What rows have named and the plan did not have, as "role Rigger". */
   made(): string[] {
-    return (["roles", "skills"] as const).flatMap((list) =>
-      [...(this.#put.get(list)?.values() ?? [])].map((row) => `${list === "roles" ? "role" : "skill"} ${(row as Row<"roles">).name}`),
+    return madeLists.flatMap((list) =>
+      [...(this.#put.get(list)?.values() ?? [])].map((row) => `${listWords[list]} ${(row as Row<"roles">).name}`),
     );
   }
 

@@ -26,7 +26,7 @@ export interface ReadOptions {
   dateOrder: DateOrder;
   /** Begins the ids of what is added; unique to one import. */
   idStem: string;
-  /** Roles and skills that rows name and the plan does not have are made. */
+  /** Roles, skills and clients that rows name and the plan does not have are made. */
   makesNames?: boolean;
   /** Id of the person or calendar all rows are about, where no column says so. */
   subjectId?: string;
@@ -62,7 +62,7 @@ export interface TableKind {
   take(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome;
 }
 
-export const tableNames = ["people", "patterns", "timeOff", "skills", "holidays", "tasks", "links", "assignments"] as const;
+export const tableNames = ["people", "patterns", "timeOff", "skills", "holidays", "projects", "tasks", "links", "assignments"] as const;
 export type TableName = (typeof tableNames)[number];
 
 /** Faults as reasons, each with its place where that says more. */

@@ -65,9 +65,11 @@ function takeTimeOff(record: TableRecord, draft: Draft, options: ReadOptions, li
   const from = take(dateCell(record.from ?? "", options.dateOrder));
   const to = cell("to") === null ? from : take(dateCell(record.to as string, options.dateOrder));
   const hours = cell("hoursPerDay") === null ? undefined : take(numberCell(record.hoursPerDay as string));
-  const kind = cell("kind") === null ? "holiday" : take(wordCell(record.kind as string, kindWords));
+  // A calendar does not say what leave is for: what is known already keeps its kind and its note.
+  const known = person.value.timeOff?.find(({ id }) => id === cell("id")?.trim());
+  const kind = cell("kind") === null ? (known?.kind ?? "holiday") : take(wordCell(record.kind as string, kindWords));
   const state = cell("state") === null ? "requested" : take(wordCell(record.state as string, stateWords));
-  const note = cell("note") === null ? undefined : take(textCell(record.note as string));
+  const note = cell("note") === null ? (record.kind === undefined ? known?.note : undefined) : take(textCell(record.note as string));
   if (hours !== undefined && (hours < 0 || hours > 24)) reasons.push(`Hours of a day are 0 to 24, not ${hours}.`);
   if (from && to && to < from) reasons.push(`The last day ${to} comes before the first, ${from}.`);
   if (note !== undefined && note.length > 20_000) reasons.push("The note is longer than 20,000 letters.");

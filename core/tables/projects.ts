@@ -1,0 +1,120 @@
+// The table of projects: a row each, with client, lead, stage, dates and money; their tasks have a table of their own.
+import { schemaFaults } from "../plan/parse.ts";
+import { findRow } from "../plan/rows.ts";
+import { type Project, rowSchemas } from "../plan/schema.ts";
+import { dateCell, namedCell, namedOrMade, numberCell, numberText, type Read, textCell, wordCell } from "./cells.ts";
+import { projectOf } from "./findTask.ts";
+import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
+
+export const projectsTable: TableKind = {
+  name: "projects",
+  title: "Projects",
+  columns: [
+    { key: "id", name: "Project id", aliases: ["id", "projectid"] },
+    { key: "name", name: "Project", isNeeded: true, aliases: ["projectname", "name", "projekt", "projeto", "projet", "proyecto"] },
+    { key: "code", name: "Code", aliases: ["projectcode", "number", "nummer", "codigo", "kood"] },
+    { key: "client", name: "Client", aliases: ["customer", "kunde", "cliente", "klient"] },
+    { key: "category", name: "Category", aliases: ["kategorie", "categoria", "liik", "categorie"] },
+    { key: "lead", name: "Lead", aliases: ["manager", "projectmanager", "leitung", "projektleitung", "responsavel", "juht", "chef"] },
+    { key: "calendar", name: "Calendar", aliases: ["kalender", "calendario", "calendrier"] },
+    { key: "stage", name: "Stage", aliases: ["state", "status", "phase", "estado", "olek", "etat"] },
+    { key: "probability", name: "Probability, %", aliases: ["probability", "chance", "wahrscheinlichkeit", "probabilidade"] },
+    { key: "priority", name: "Priority", aliases: ["prioritat", "prioridade", "prioriteet", "priorite"] },
+    { key: "start", name: "Start", isNeeded: true, aliases: ["begin", "startdate", "beginn", "inicio", "algus", "debut"] },
+    { key: "deadline", name: "Deadline", aliases: ["due", "duedate", "end", "ende", "frist", "prazo", "tahtaeg", "echeance"] },
+    { key: "budget", name: "Budget", aliases: ["budgetkosten", "orcamento", "eelarve"] },
+  ],
+  rows: (plan) =>
+    plan.projects.map((project) => [
+      project.id,
+      project.name,
+      project.code ?? "",
+      findRow(plan.clients, project.clientId)?.name ?? "",
+      project.category ?? "",
+      findRow(plan.people, project.leadId)?.name ?? "",
+      findRow(plan.calendars, project.calendarId)?.name ?? project.calendarId,
+      project.stage,
+      numberText(project.probability),
+      numberText(project.priority),
+      project.start,
+      project.deadline ?? "",
+      numberText(project.budget),
+    ]),
+  take: takeProject,
+};
+
+const stageWords = {
+  idea: ["draft", "idee", "ideia", "mote"],
+  pipeline: ["enquiry", "offer", "tender", "anfrage", "angebot", "proposta", "pakkumine"],
+  approved: ["confirmed", "won", "beauftragt", "genehmigt", "aprovado", "kinnitatud"],
+  active: ["running", "underway", "open", "laufend", "aktiv", "ativo", "kaimas", "encours"],
+  done: ["finished", "closed", "completed", "fertig", "abgeschlossen", "concluido", "valmis", "termine"],
+  cancelled: ["canceled", "lost", "abgesagt", "cancelado", "tuhistatud", "annule"],
+} as const;
+
+function takeProject(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
+  const name = textCell(record.name ?? "");
+  const about = "value" in name && name.value !== "" ? name.value : `line ${line}`;
+  const reasons: string[] = [];
+  const take = <T>(read: Read<T>): T | undefined => {
+    if ("value" in read) return read.value;
+    reasons.push(read.reason);
+    return undefined;
+  };
+  const before = knownProject(record, draft);
+  const set: Partial<Record<keyof Project, unknown>> = { name: take(name) };
+  const cell = <T>(column: string, key: keyof Project, read: (text: string) => Read<T>, pick: (value: T) => unknown = (value) => value) => {
+    const text = record[column];
+    if (text === undefined) return;
+    const value = text.trim() === "" ? undefined : take(read(text));
+    set[key] = value === undefined ? undefined : pick(value);
+  };
+  const idOf = ({ id }: { id: string }) => id;
+  const date = (text: string) => dateCell(text, options.dateOrder);
+  for (const key of ["code", "category"] as const) cell(key, key, textCell);
+  for (const key of ["start", "deadline"] as const) cell(key, key, date);
+  for (const key of ["probability", "priority", "budget"] as const) cell(key, key, numberCell);
+  cell("client", "clientId", (text) => namedOrMade(text, "clients", draft, options), idOf);
+  cell("lead", "leadId", (text) => namedCell(text, draft.all("people"), "people"), idOf);
+  if (record.calendar?.trim()) cell("calendar", "calendarId", (text) => namedCell(text, draft.all("calendars"), "calendars"), idOf);
+  if (record.stage?.trim()) cell("stage", "stage", (text) => wordCell(text, stageWords));
+  if (set.name === "") reasons.push("The project has no name.");
+  if (set.start === undefined && reasons.length === 0) reasons.push("It says no day on which the project starts.");
+  if (reasons.length > 0) return refused(about, ...reasons);
+  const base = before ?? {
+    id: record.id?.trim() || `${options.idStem}-${line}`,
+    calendarId: draft.all("calendars")[0]?.id ?? "",
+    stage: "approved",
+  };
+  return putProject(before, definedOf({ ...base, ...set }) as unknown as Project, draft);
+}
+
+const definedOf = (row: object) => Object.fromEntries(Object.entries(row).filter(([, value]) => value !== undefined));
+
+/** By its id; where the file states none, by its code or its name. */
+function knownProject(record: TableRecord, draft: Draft): Project | undefined {
+  const id = record.id?.trim() ?? "";
+  if (id !== "") return draft.find("projects", id);
+  for (const text of [record.code, record.name]) {
+    const found = text?.trim() ? projectOf(text, draft) : null;
+    if (found && "value" in found) return found.value;
+  }
+  return undefined;
+}
+
+function putProject(before: Project | undefined, after: Project, draft: Draft): RowOutcome {
+  const about = after.name;
+  const checked = rowSchemas.projects.safeParse(after, { reportInput: true });
+  if (!checked.success) return refused(about, ...reasonsOf(schemaFaults(checked.error.issues, after)));
+  if (after.deadline !== undefined && after.deadline < after.start) return refused(about, "Its deadline comes before its start.");
+  if (!before) {
+    draft.put("projects", after);
+    return { outcome: "adds", about, says: [`starts ${after.start}`, after.stage] };
+  }
+  const says = (Object.keys({ ...before, ...after }) as (keyof Project)[]).flatMap((key) =>
+    JSON.stringify(before[key]) === JSON.stringify(after[key]) ? [] : [`${key}: ${before[key] ?? "nothing"} → ${after[key] ?? "nothing"}`],
+  );
+  if (says.length === 0) return { outcome: "leaves", about, says };
+  draft.put("projects", after);
+  return { outcome: "changes", about, says };
+}
