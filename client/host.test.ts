@@ -322,7 +322,7 @@ test("undo takes the last edit back and says what it undid", async () => {
   await host.edit(give("rockpools-mara", "rui"));
   await host.step({ kind: "undo" });
   expect(holderOf(host, "rockpools-mara")).toBe("mara");
-  expect(textOf(server.notices.at(-1))).toBe('Undone: give "Rock pool trial casts" to Rui Monteverde');
+  expect(textOf(server.notices.at(-1))).toBe('Undone: reassign "Rock pool trial casts" to Rui Monteverde');
 });
 
 test("a preview answers as if the edit were made, and makes nothing", async () => {

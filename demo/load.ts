@@ -14,7 +14,7 @@ const { plan: present } = store.snapshot();
 const isUntouched = store.isNew || (present.people.length === 0 && present.projects.length === 0 && present.roles.length === 0);
 if (isUntouched) {
   const plan = isLarge ? largePlan() : fernhollow();
-  await store.replace(plan, "demo", new Date().toISOString());
+  await store.replace(plan, "manager", new Date().toISOString());
   process.stdout.write(
     `Loaded "${plan.settings.name}": ${plan.people.length} people, ${plan.projects.length} projects, ${plan.tasks.length} tasks.\n`,
   );

@@ -198,7 +198,7 @@ test("an opening is split between two with what it does shown first; both have t
   await expect(sheet.getByRole("radio", { name: "Split with somebody" })).toBeChecked();
   await sheet.getByLabel(/^Hours for/).fill("16");
   await expect(sheet.locator("section", { hasText: "What this does" })).toContainText("Goes over");
-  await sheet.getByRole("button", { name: "Give it" }).click();
+  await sheet.getByRole("button", { name: "Assign" }).click();
   await expect(tray(page)).toContainText("2 openings");
   await open(page, "/work/tidepool?task=tidepool-cases");
   await expect(sheet.getByLabel("Kaspar Ilves, hours in all").last()).toBeVisible();
@@ -212,11 +212,11 @@ test("an opening is split between two with what it does shown first; both have t
 
 test("a part of an opening is given and the rest stays open", async ({ page }) => {
   await open(page, "/openings?opening=slowlight-neon");
-  await page.getByRole("button", { name: "Give it to Ines Valtonen" }).click();
+  await page.getByRole("button", { name: "Assign to Ines Valtonen" }).click();
   const sheet = sheetOf(page);
   await sheet.getByRole("radio", { name: "Some of its hours" }).check();
   await sheet.getByLabel("Hours for Ines Valtonen").fill("10");
-  await sheet.getByRole("button", { name: "Give it" }).click();
+  await sheet.getByRole("button", { name: "Assign" }).click();
   await expect(page.getByRole("grid", { name: "Openings", exact: true })).toContainText("26 h");
 });
 

@@ -101,7 +101,7 @@ test("levels of the skills matrix are set by digits and taken away, and one undo
 test("the question mark lists the keys of the screen one is on, and the theme chosen in the menu stays", async ({ page }) => {
   await open(page, "/balance");
   await page.keyboard.press("?");
-  await expect(page.getByText("Give an assignment of the person to somebody else")).toBeVisible();
+  await expect(page.getByText("Reassign work of the person")).toBeVisible();
   await page.keyboard.press("Escape");
   await open(page, "/openings/requests");
   await page.keyboard.press("?");

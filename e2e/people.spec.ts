@@ -329,7 +329,7 @@ test("a team is made, given work and shows what is free; a sub-team counts into 
   await expect(page.getByRole("button", { name: /^Undo: put Night crew on/ })).toBeEnabled();
   await open(page, "/people/teams");
   // 30 h over three full weeks of the task.
-  await expect(page.getByRole("gridcell", { name: /^Night crew, week of 8 February: 10 h given to the team/ })).toBeVisible();
+  await expect(page.getByRole("gridcell", { name: /^Night crew, week of 8 February: 10 h assigned to the team/ })).toBeVisible();
 });
 
 test("hours of somebody who leaves are told on the tray and the task, and split off as an opening in one step", async ({ page }) => {
@@ -348,7 +348,7 @@ test("hours of somebody who leaves are told on the tray and the task, and split 
   await open(page, "/work/tidepool?task=tidepool-rockpools");
   await sheet.getByRole("link", { name: "Why, and ways out" }).first().click();
   await expect(sheet).toContainText("Yara Lindqvist is employed from 1 Mar 2027 on");
-  await sheet.getByRole("button", { name: "Give all of it to somebody else…" }).click();
+  await sheet.getByRole("button", { name: "Reassign all of it…" }).click();
   await sheet.getByRole("option", { name: /^Hendrik Tamm/ }).click();
   await expect(tray).toContainText("8 assignments with hours not placed");
 });
@@ -365,6 +365,7 @@ test("tables go out as they came in, and feeds are calendars", async ({ request 
     "Time off",
     "Skills",
     "Calendar days",
+    "Projects",
     "Tasks",
     "Links",
     "Assignments",

@@ -34,7 +34,7 @@ test("somebody who joins effort-sized work asks what gives, and each answer is w
   await undo(page);
   await expect(row).toContainText("1 Feb – 5 Feb");
   await sheet.getByRole("button", { name: "Take Nuno Farrapo off this task" }).click();
-  const leaving = sheet.getByRole("group", { name: "When Nuno Farrapo leaves, what gives?" });
+  const leaving = sheet.getByRole("group", { name: "When Nuno Farrapo leaves, what changes?" });
   await leaving.getByRole("button", { name: /^The amount of work/ }).click();
   await expect(row.locator('[data-column="hours"]')).toHaveText("20");
 });
@@ -54,7 +54,7 @@ test("a project is kept as a template, and another one made from it at another s
   await expect(page.locator("[data-task]")).toHaveCount(count);
   await expect(page.locator("main h1 + div")).toContainText("from 1 Feb");
   // Everybody of the first one is open here.
-  await expect(page.locator("main")).toContainText("0% with somebody");
+  await expect(page.locator("main")).toContainText("0% assigned");
 });
 
 test("who is called upon in a comment is offered by name, and finds it on their page", async ({ page }) => {
@@ -97,7 +97,7 @@ test("columns are chosen in the address, and what the first of many says is fill
   await expect(page).toHaveURL(/columns=[^&]*priority/);
   await expect(rowOf(page, "tidepool-cases").locator('[data-column="role"]')).toHaveCount(0);
   await expect(rowOf(page, "tidepool-cases").locator('[data-column="priority"]')).toHaveText("3");
-  const openSign = rowOf(page, "tidepool-cases").getByText(/hours have nobody yet/);
+  const openSign = rowOf(page, "tidepool-cases").getByText(/hours unassigned/);
   await expect(openSign).toHaveCount(1);
   await page.getByLabel("Tick Order materials").check();
   await page.getByLabel("Tick Cases and plinths").check();

@@ -80,7 +80,7 @@ test("the sheet lists every bound, the deciding one first; a lag changed there s
   await sheet.getByLabel("Follows Cases and plinths, lag in days").fill("20");
   await page.keyboard.press("Enter");
   await expect(moved).toContainText(/Tidepool Hall now finishes on \d+ May, \d+ days later/);
-  await expect(finish(page)).toContainText("later than when you came");
+  await expect(finish(page)).toContainText("later than when you last looked");
 });
 
 test("a link that would close a circle cannot be made, and the attempt names the tasks on it", async ({ page }) => {
@@ -179,8 +179,8 @@ test("many tasks change at once, and their open work goes to one person", async 
   await page.getByLabel("Tick Scenic surfaces").check();
   const sheet = sheetOf(page);
   await expect(sheet.getByRole("heading", { name: "2 tasks" })).toBeVisible();
-  await expect(sheet).toContainText("40 h of them have nobody yet");
-  await choose(sheet.getByLabel("Give what is open to"), "Rui Monteverde");
+  await expect(sheet).toContainText("40 h of it are unassigned");
+  await choose(sheet.getByLabel("Assign the open work to"), "Rui Monteverde");
   await sheet.getByRole("textbox", { name: "Working days" }).fill("26");
   await sheet.getByRole("button", { name: "Change 2 tasks" }).click();
   await expect(rowOf(page, "tidepool-cases")).toContainText("10 Feb – 17 Mar");
@@ -212,7 +212,7 @@ test("a project is made from another one's tasks: dates move with its start, peo
   await expect(page.getByRole("heading", { name: "Second orchard" })).toBeVisible();
   await expect(finish(page)).toContainText("from 6 Sep");
   await expect(page.getByText("903 h")).toBeVisible();
-  await expect(page.getByText("needed · 0% with somebody")).toBeVisible();
+  await expect(page.getByText("needed · 0% assigned")).toBeVisible();
   await page.getByRole("button", { name: "Details" }).click();
   await sheet.getByLabel("Deadline").fill("1 Oct 2027");
   await sheet.getByRole("button", { name: "Save", exact: true }).click();

@@ -164,9 +164,11 @@ export class PlanStore {
     return this.#answer(revision, maker, { faults: [] });
   }
 
-  /** The steps before a revision, the newest first, however long ago. @param most How many at most. */
-  trailBefore(revision: number, most: number): Promise<TrailEntry[]> {
-    return this.#inTurn(() => readTrailBefore(this.#database, revision, most));
+  /** The steps before a revision, the newest first, however long ago.
+   * @param most How many at most.
+   * @param about Only steps that name this id. */
+  trailBefore(revision: number, most: number, about?: string): Promise<TrailEntry[]> {
+    return this.#inTurn(() => readTrailBefore(this.#database, revision, most, about));
   }
 
   /** Calls back after every change. @returns Stops that. */

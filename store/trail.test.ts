@@ -12,7 +12,7 @@ test("an edit is undone and redone after the folder was opened anew, and says wh
   await scene.settle(give("rockpools-mara", "rui"));
   await scene.reopen();
   expect(scene.store.snapshot().history).toEqual({
-    undo: { revision: 2, words: 'give "Rock pool trial casts" to Rui Monteverde' },
+    undo: { revision: 2, words: 'reassign "Rock pool trial casts" to Rui Monteverde' },
     redo: null,
   });
   await scene.settle({ kind: "undo" });
@@ -47,8 +47,8 @@ test("every edit stands in the trail with its actor, its words and what it chang
   await scene.settle(give("rockpools-mara", "rui"));
   const answer = await scene.settle({ kind: "undo" }, 1);
   expect(answer.entries?.map(({ kind, actor, of, words }) => ({ kind, actor, of, words }))).toEqual([
-    { kind: "edit", actor: "manager", of: null, words: 'give "Rock pool trial casts" to Rui Monteverde' },
-    { kind: "undo", actor: "manager", of: 2, words: 'give "Rock pool trial casts" to Rui Monteverde' },
+    { kind: "edit", actor: "manager", of: null, words: 'reassign "Rock pool trial casts" to Rui Monteverde' },
+    { kind: "undo", actor: "manager", of: 2, words: 'reassign "Rock pool trial casts" to Rui Monteverde' },
   ]);
 });
 

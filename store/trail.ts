@@ -33,11 +33,11 @@ export async function readTrail(sql: Sql, { since, most }: { since?: number; mos
 }
 
 /** The entries before a revision, the newest first. */
-export async function readTrailBefore(sql: Sql, revision: number, most: number): Promise<TrailEntry[]> {
-  const rows = await sql.query<{ entry: string }>(`select ${ENTRY} from trail where revision < $1 order by revision desc limit $2`, [
-    revision,
-    most,
-  ]);
+export async function readTrailBefore(sql: Sql, revision: number, most: number, about?: string): Promise<TrailEntry[]> {
+  const rows = await sql.query<{ entry: string }>(
+    `select ${ENTRY} from trail where revision < $1 and ($3::text is null or strpos(changes::text, $3) > 0) order by revision desc limit $2`,
+    [revision, most, about === undefined ? null : JSON.stringify(about)],
+  );
   return parsed(rows);
 }
 

@@ -59,7 +59,7 @@ test("so it is with every kind of edit on the demo plan, and every kind is made"
 
 test("giving an assignment to somebody changes its person alone", () => {
   const outcome = applyEdit(plan, { kind: "reassign", id: "rockpools-mara", personId: "rui" });
-  expect(outcome.plan && outcome.words).toBe('give "Rock pool trial casts" to Rui Monteverde');
+  expect(outcome.plan && outcome.words).toBe('reassign "Rock pool trial casts" to Rui Monteverde');
   expect(outcome.plan?.assignments.filter((row, at) => row !== plan.assignments[at])).toEqual([
     { id: "rockpools-mara", taskId: "tidepool-rockpools", personId: "rui", hours: 60 },
   ]);

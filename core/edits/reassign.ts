@@ -14,5 +14,5 @@ export const reassign: EditKind<z.infer<typeof schema>> & { schema: typeof schem
     if (findRow(plan.assignments, id)?.materialId !== undefined) return { fault: faultText.notHere("a material") };
     return changedRow(plan, "assignments", id, { personId, teamId: null });
   },
-  words: (plan, { id, personId }) => `give "${taskNameOf(plan, id)}" to ${findRow(plan.people, personId)?.name ?? personId}`,
+  words: (plan, { id, personId }) => `reassign "${taskNameOf(plan, id)}" to ${findRow(plan.people, personId)?.name ?? personId}`,
 };

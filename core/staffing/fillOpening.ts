@@ -95,7 +95,7 @@ function hoursUntil(model: Model, row: number, from: string | undefined, until: 
 export function fillWords({ plan }: Model, { openingId, shares }: FillQuery): string {
   const own = findRow(plan.assignments, openingId);
   const task = findRow(plan.tasks, own?.taskId ?? openingId);
-  return `give "${task?.name ?? openingId}" to ${shares.map(({ personId }) => findRow(plan.people, personId)?.name ?? personId).join(" and ")}`;
+  return `assign "${task?.name ?? openingId}" to ${shares.map(({ personId }) => findRow(plan.people, personId)?.name ?? personId).join(" and ")}`;
 }
 
 const round = (hours: number): number => Math.round(hours * 100) / 100;

@@ -175,6 +175,12 @@ test("projects come in with clients that are made where that is asked for, and a
   expect(made.makes).toEqual(["client Port of Ravenholt"]);
   const next = after(made);
   const client = next.clients.find(({ name }) => name === "Port of Ravenholt")?.id;
-  expect(next.projects.at(-1)).toMatchObject({ name: "Harbour Walk", code: "HW", clientId: client, stage: "pipeline", start: "2027-05-03" });
+  expect(next.projects.at(-1)).toMatchObject({
+    name: "Harbour Walk",
+    code: "HW",
+    clientId: client,
+    stage: "pipeline",
+    start: "2027-05-03",
+  });
   expect(told(preview("projects", head, rows[2]))[0]).toBe("It says no day on which the project starts.");
 });

@@ -20,7 +20,7 @@ import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { readAmount } from "../../ui/useDraft.ts";
 import { TakerList } from "../frame/takerList.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
-import type { useBalance } from "./useBalance.ts";
+import { reassignId, type useBalance } from "./useBalance.ts";
 
 type Hook = ReturnType<typeof useBalance>;
 
@@ -97,8 +97,12 @@ function WorkLines({ explained, balance }: CellProps) {
             {bar.isPencilled && <span className="text-ochre-ink"> · pencilled</span>}
             {bar.isAsked && <span className="text-ochre-ink"> · asked for</span>}
           </span>
-          <TextButton onClick={() => balance.setMoving(bar.assignmentId)} aria-label={`Give ${bar.taskName} to somebody else`}>
-            give
+          <TextButton
+            id={reassignId(bar.assignmentId)}
+            onClick={() => balance.setMoving(bar.assignmentId)}
+            aria-label={`Reassign ${bar.taskName}`}
+          >
+            reassign
           </TextButton>
           <PeriodHours bar={bar} explained={explained} balance={balance} />
           {bar.isTyped && <Typed bar={bar} range={explained.range} onBack={() => void balance.untype(bar.assignmentId)} />}

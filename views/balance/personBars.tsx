@@ -63,7 +63,7 @@ function BarButton({
 }) {
   const { onPointerDown, onClick } = useBarHandles()({ bar });
   const width = Math.max(14, right - left - 4);
-  const says = `${bar.projectName} · ${bar.taskName}, ${shortDay(bar.start)} – ${shortDay(bar.stop - 1)}, ${hoursText(bar.minutes)} hours${bar.isPencilled ? ", pencilled" : bar.isAsked ? ", asked for" : ""}. Drag onto a person or along time; M gives it to somebody, Alt with ← and → moves it by a day, with Shift its end.`;
+  const says = `${bar.projectName} · ${bar.taskName}, ${shortDay(bar.start)} – ${shortDay(bar.stop - 1)}, ${hoursText(bar.minutes)} hours${bar.isPencilled ? ", pencilled" : bar.isAsked ? ", asked for" : ""}. Drag onto a person or along time; M reassigns it, Alt with ← and → moves it by a day, with Shift its end.`;
   return (
     <button
       type="button"

@@ -1,12 +1,13 @@
 "use client";
 // Binds the Balance screen to the plan: its window, what is open and selected, and the edits made there.
 import { createLoader, createSerializer, parseAsArrayOf, parseAsString, useQueryState, useQueryStates } from "nuqs";
-import { useCallback, useMemo, useState } from "react";
+import { useCallback, useEffect, useMemo, useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer, useMaybeAnswer } from "../../client/session.tsx";
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import { isCalendarDate } from "../../core/plan/schema.ts";
+import { focusSoon } from "../../ui/focusSoon.ts";
 import { usePlanWindow } from "../frame/windowed.ts";
 import { boardViewOf, filterKeys, type ViewParams, viewParams } from "./balanceParams.ts";
 import { useBoardEdits } from "./useBoardEdits.ts";
@@ -23,6 +24,7 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
   const view = boardViewOf(params);
   const [cell, setCell] = useQueryState("cell", parseAsString.withOptions({ shallow: true }));
   const [moving, setMoving] = useState<string | null>(null);
+  const [isReassigning, setReassigning] = useState(false);
   const board = useAnswer("board", { range, grain, open, view, countsTasks: params.show === "tasks" }, initial);
   const selected = useMemo(() => readCell(cell), [cell]);
   const explained = useMaybeAnswer("cell", selected && { ...selected, counting: view.counting }, null);
@@ -35,6 +37,14 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
     },
     [setCell],
   );
+  const reassignIn = useCallback(
+    (next: SelectedCell) => {
+      select(next);
+      setReassigning(true);
+    },
+    [select],
+  );
+  useReassigning({ isReassigning, selected, explained, setMoving, onDone: () => setReassigning(false) });
   const toggle = useCallback(
     (personId: string) => void setOpen((ids) => (ids.includes(personId) ? ids.filter((id) => id !== personId) : [...ids, personId])),
     [setOpen],
@@ -57,12 +67,42 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
     selected,
     explained,
     select,
+    /** Selects a cell to reassign its work: who could take it where that is one assignment, else which. */
+    reassignIn,
     moving,
     setMoving,
     takers,
     ...edits,
   };
 }
+
+/** Once the cell is explained: to the takers of its one assignment, or to the first of several. */
+function useReassigning({
+  isReassigning,
+  selected,
+  explained,
+  setMoving,
+  onDone,
+}: {
+  isReassigning: boolean;
+  selected: SelectedCell | null;
+  explained: AnswerOf<"cell"> | null;
+  setMoving: (assignmentId: string) => void;
+  onDone: () => void;
+}) {
+  const isAbout = explained?.personId === selected?.personId && explained?.range.start === selected?.range.start;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: it waits for the explanation alone
+  useEffect(() => {
+    if (!isReassigning || !explained || !isAbout) return;
+    onDone();
+    const [first, ...more] = explained.bars;
+    if (first && more.length === 0) setMoving(first.assignmentId);
+    else if (first) focusSoon(reassignId(first.assignmentId));
+  }, [isReassigning, explained, isAbout]);
+}
+
+/** The id of the button that reassigns an assignment. */
+export const reassignId = (assignmentId: string) => `reassign-${assignmentId}`;
 
 function readCell(text: string | null): SelectedCell | null {
   const parts = /^(.+)@(\d{4}-\d{2}-\d{2})_(\d{4}-\d{2}-\d{2})$/.exec(text ?? "");

@@ -32,7 +32,7 @@ export function useBoardEdits({ board, range, grain, counting, onGiven }: BoardE
   const shifts = useShift(withPicked);
   const giveEdit = (assignmentId: string, personId: string): Edit => {
     const edits = withPicked(assignmentId).map((id) => ({ kind: "reassign" as const, id, personId }));
-    return edits.length === 1 ? edits[0] : { kind: "together", words: `give ${edits.length} assignments away`, edits };
+    return edits.length === 1 ? edits[0] : { kind: "together", words: `reassign ${edits.length} assignments`, edits };
   };
   const change = async (made: BarChange): Promise<boolean> => {
     if ("fault" in made) {

@@ -6,10 +6,7 @@ import { cellId } from "./cells.tsx";
 import type { useBalance } from "./useBalance.ts";
 
 /** Arrow keys, Home, End, Page up and Page down move between cells, Space opens a person, M gives work away; a cell itself takes Enter. */
-export function useGridKeys(
-  { board, select, toggle, open, setMoving, selected }: ReturnType<typeof useBalance>,
-  reveal: (row: number, period: number) => void,
-) {
+export function useGridKeys({ board, toggle, reassignIn }: ReturnType<typeof useBalance>, reveal: (row: number, period: number) => void) {
   const [active, setActive] = useState<{ row: number; period: number } | null>(null);
   useEffect(() => {
     if (active) focusSoon(cellId(active.row, active.period));
@@ -25,15 +22,12 @@ export function useGridKeys(
         reveal(next.row, next.period);
         setActive(next);
       } else if (event.key === " " && row.kind === "person") toggle(row.id);
-      else if (event.key.toLowerCase() === "m" && row.kind === "person") {
-        const bars = board.bars[row.id];
-        const [first] = bars ?? [];
-        if (!selected || selected.personId !== row.id) select({ personId: row.id, range: board.periods[place.period] });
-        if (open.includes(row.id) && first && bars.length === 1) setMoving(first.assignmentId);
-      } else return;
+      else if (event.key.toLowerCase() === "m" && row.kind === "person")
+        reassignIn({ personId: row.id, range: board.periods[place.period] });
+      else return;
       event.preventDefault();
     },
-    [board, reveal, select, toggle, open, selected, setMoving],
+    [board, reveal, toggle, reassignIn],
   );
   return { active, press };
 }

@@ -5,33 +5,38 @@ import { makerOfBrowser, storageOfWindow } from "../../client/keptEdit.ts";
 import type { ToldStep, TrailPage } from "../../client/messages.ts";
 import { useHostState } from "../../client/session.tsx";
 
-async function readPage(before: number | null): Promise<TrailPage> {
+async function readPage(before: number | null, about: string): Promise<TrailPage> {
   const query = new URLSearchParams({ maker: makerOfBrowser(storageOfWindow()) });
   if (before !== null) query.set("before", String(before));
+  if (about !== "") query.set("about", about);
   const response = await fetch(`/api/changes?${query}`);
   if (!response.ok) throw new Error("The changes could not be read. Reload the page to try again.");
   return response.json();
 }
 
-export function useTrail() {
+/** @param about Only steps that name this id; empty for all. */
+export function useTrail(about: string) {
   const revision = useHostState()?.revision ?? null;
   const [steps, setSteps] = useState<readonly ToldStep[] | null>(null);
   const [isAll, setAll] = useState(false);
   const [fault, setFault] = useState<string | null>(null);
-  const read = useCallback(async (before: number | null, known: readonly ToldStep[]) => {
-    try {
-      const page = await readPage(before);
-      setSteps([...known, ...page.steps]);
-      setAll(page.isAll);
-      setFault(null);
-    } catch (error) {
-      setFault(
-        error instanceof TypeError
-          ? "The server cannot be reached. What stands here may be older than the plan."
-          : (error as Error).message,
-      );
-    }
-  }, []);
+  const read = useCallback(
+    async (before: number | null, known: readonly ToldStep[]) => {
+      try {
+        const page = await readPage(before, about);
+        setSteps([...known, ...page.steps]);
+        setAll(page.isAll);
+        setFault(null);
+      } catch (error) {
+        setFault(
+          error instanceof TypeError
+            ? "The server cannot be reached. What stands here may be older than the plan."
+            : (error as Error).message,
+        );
+      }
+    },
+    [about],
+  );
   useEffect(() => {
     if (revision !== null) void read(null, []);
   }, [revision, read]);

@@ -79,7 +79,7 @@ function useSteps(): Step[] {
       isDone: counts.tasks > 0,
     },
     {
-      title: "Give the work to somebody",
+      title: "Assign the work",
       says: "Openings lists what nobody has yet, with those who have room in those very weeks.",
       path: "/openings",
       link: "Openings",
@@ -123,7 +123,7 @@ const words: readonly [word: string, means: string][] = [
   ["Room", "Capacity less load. Below zero it is shown as over."],
   ["Utilization", "Load as a percentage of capacity. Near 100% is full; above it somebody is over."],
   ["Firmness", "How sure an assignment is: pencilled in, asked for, or confirmed. What is only pencilled in is drawn with a broken edge."],
-  ["Opening", "Work that needs a role or a skill, and has nobody yet."],
+  ["Opening", "Work that needs a role or a skill and is unassigned."],
   ["Pipeline", "Projects that are not won yet, counted by how likely they are where you choose so."],
   ["Effort and duration", "Effort is the hours a task takes in all; duration the working days from its start to its finish."],
 ];

@@ -4,24 +4,14 @@ import type { UnplacedRise } from "../../core/placing/unplacedRises.ts";
 import type { DriverKind } from "../../core/schedule/dates.ts";
 import type { Moves, TaskMove } from "../../core/schedule/moves.ts";
 import { countText, hoursText, shortDay } from "../../ui/format.ts";
+import Link from "../../ui/link.tsx";
 
 const MOST_LISTED = 4;
 
-export function MovedNotice({ moves: { tasks, projects }, typed }: { moves: Moves; typed: readonly UnplacedRise[] }) {
+export function MovedNotice({ moves, typed }: { moves: Moves; typed: readonly UnplacedRise[] }) {
   return (
     <div role="status" aria-label="What moved" className="text-[13px]">
-      {projects.map(({ projectId, name, before, after }) => (
-        <p key={projectId} className="font-semibold">
-          {name} now finishes on {shortDay(after)}, {countText(Math.abs(after - before), "day")} {after > before ? "later" : "earlier"}
-        </p>
-      ))}
-      {tasks.length > 0 && <p className="text-ink-2">{tasks.length === 1 ? "1 task moves" : `${tasks.length} tasks move`} with it:</p>}
-      {tasks.slice(0, MOST_LISTED).map((move) => (
-        <p key={move.taskId}>
-          {move.name} <span className="text-ink-2">{moveText(move)}</span>
-        </p>
-      ))}
-      {tasks.length > MOST_LISTED && <p className="text-ink-2">and {tasks.length - MOST_LISTED} more</p>}
+      <MovedLines moves={moves} most={MOST_LISTED} />
       {typed.length > 0 && <p className="pt-1 font-semibold text-over">Typed hours that nobody can work now</p>}
       {typed.slice(0, MOST_LISTED).map(({ assignmentId, taskName, who, minutes }) => (
         <p key={assignmentId}>
@@ -29,6 +19,31 @@ export function MovedNotice({ moves: { tasks, projects }, typed }: { moves: Move
         </p>
       ))}
       {typed.length > MOST_LISTED && <p className="text-ink-2">and {typed.length - MOST_LISTED} more</p>}
+    </div>
+  );
+}
+
+/** Finishes of projects and dates of tasks that moved. @param most As many tasks are listed; null for all. */
+export function MovedLines({ moves: { tasks, projects }, most }: { moves: Moves; most: number | null }) {
+  const listed = most === null ? tasks : tasks.slice(0, most);
+  return (
+    <div className="text-[13px]">
+      {projects.map(({ projectId, name, before, after }) => (
+        <p key={projectId} className="font-semibold">
+          {name} now finishes on {shortDay(after)}, {countText(Math.abs(after - before), "day")} {after > before ? "later" : "earlier"}
+        </p>
+      ))}
+      {tasks.length > 0 && <p className="text-ink-2">{tasks.length === 1 ? "1 task moves" : `${tasks.length} tasks move`} with it:</p>}
+      {listed.map((move) => (
+        <p key={move.taskId}>
+          {move.name} <span className="text-ink-2">{moveText(move)}</span>
+        </p>
+      ))}
+      {tasks.length > listed.length && (
+        <Link href="/changes" className="text-link">
+          and {tasks.length - listed.length} more, in Changes
+        </Link>
+      )}
     </div>
   );
 }

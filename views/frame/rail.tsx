@@ -28,7 +28,7 @@ export const subScreens: readonly { name: string; path: string; says: string; sh
 export const screens = [
   { group: "See", name: "Balance", path: "/balance", says: "Who is over, who has room" },
   { group: "Plan", name: "Work", path: "/work", says: "Projects and their tasks" },
-  { group: "Plan", name: "Openings", path: "/openings", says: "Work that has nobody, and who could take it" },
+  { group: "Plan", name: "Openings", path: "/openings", says: "Unassigned work, and who could take it" },
   { group: "Plan", name: "People", path: "/people", says: "The roster" },
   { group: "Settle", name: "Rates", path: "/rates", says: "What an hour costs" },
   { group: "Settle", name: "Money", path: "/money", says: "What projects cost" },

@@ -39,7 +39,7 @@ export function Screen({
 }
 
 /** A figure with what it means below it. */
-export function Figure({ value, says, isOver }: { value: string; says: string; isOver?: boolean }) {
+export function Figure({ value, says, isOver }: { value: string; says: ReactNode; isOver?: boolean }) {
   return (
     <div className={isOver ? "text-over" : ""}>
       <div className="font-title text-[19px] leading-none">{value}</div>

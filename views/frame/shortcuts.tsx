@@ -33,9 +33,9 @@ const ofScreen: Record<string, Listed> = {
     ["Home, End", "First and last period"],
     ["Enter", "Say how the cell’s figures come about"],
     ["Space", "Open or close the person’s assignments"],
-    ["M", "Give an assignment of the person to somebody else"],
+    ["M", "Reassign work of the person"],
     ["Alt ← →", "Move the bar in focus by a day; with Shift, its end"],
-    ["X, or Ctrl and press", "Pick a bar: picked ones are moved and given together"],
+    ["X, or Ctrl and press", "Pick a bar: picked ones are moved and reassigned together"],
   ],
   "/work": [
     ["N", "Add a task by its form (in a project)"],

@@ -13,7 +13,7 @@ export function TakerList({ takers, onGive, onBack }: { takers: Takers; onGive: 
   ].filter(({ people }) => people.length > 0);
   return (
     <>
-      <SheetSection title="Give to somebody else">
+      <SheetSection title="Reassign">
         <p className="font-semibold">{takers.taskName}</p>
         <p className="text-ink-2">
           {takers.projectName} · {hoursText(takers.need)} h

@@ -42,10 +42,10 @@ export function candidateColumns({ weeks, need, currency }: Candidates, onGive: 
     {
       id: "give",
       head: "",
-      width: 84,
+      width: 92,
       cell: ({ personId, name }) => (
-        <Button onClick={() => onGive(personId)} aria-label={`Give it to ${name}`}>
-          Give…
+        <Button onClick={() => onGive(personId)} aria-label={`Assign to ${name}`}>
+          Assign…
         </Button>
       ),
     },

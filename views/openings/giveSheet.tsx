@@ -60,7 +60,7 @@ export function GiveSheet({
     if (query) setFault(await hook.give(query.openingId, query.shares, isPencilled));
   };
   return (
-    <Sheet title={`Give to ${person.name}`} subtitle={`${opening.taskName}, ${hoursText(opening.minutes)} h`} onClose={onClose}>
+    <Sheet title={`Assign to ${person.name}`} subtitle={`${opening.taskName}, ${hoursText(opening.minutes)} h`} onClose={onClose}>
       <SheetSection>
         <p className="pb-2 text-ink-2">
           {person.name} can cover {hoursText(person.covered)} h of it, {shareText(person.cover)}.
@@ -92,7 +92,7 @@ export function GiveSheet({
           </CheckboxField>
           <FormFault>{fault}</FormFault>
           <Button look="main" disabled={!query} onClick={() => void give()}>
-            Give it
+            Assign
           </Button>
         </div>
       </SheetSection>

@@ -44,7 +44,7 @@ function Opening({ row }: { row: OpeningRow }) {
   const { taskName, projectName, projectRow, roleName, skills, minutes, dates, priority, isPipeline, isAsked } = row;
   return (
     <span className="grid w-full grid-cols-[20px_minmax(0,1fr)_auto] items-center gap-x-2">
-      <OpenSign label="Nobody yet" />
+      <OpenSign label="Unassigned" />
       <span className="truncate font-semibold">{taskName}</span>
       <span className="figure-bad justify-self-end">{hoursText(minutes)} h</span>
       <span className="col-span-2 col-start-2 flex items-center gap-1.5 text-side">

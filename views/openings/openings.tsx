@@ -39,7 +39,7 @@ export function Openings({
       figures={
         <>
           <Figure value={String(openings.length)} says={openings.length === 1 ? "opening" : "openings"} isOver={openings.length > 0} />
-          <Figure value={`${hoursText(openings.reduce((sum, { minutes }) => sum + minutes, 0))} h`} says="with nobody" />
+          <Figure value={`${hoursText(openings.reduce((sum, { minutes }) => sum + minutes, 0))} h`} says="unassigned" />
         </>
       }
       actions={<OpeningTools hook={hook} />}
@@ -64,7 +64,7 @@ export function Openings({
     >
       {openings.length === 0 ? (
         <Empty title="Nothing is open">
-          Work that needs a role and has nobody yet stands here, with who could take it.{" "}
+          Unassigned work that needs a role stands here, with who could take it.{" "}
           {view.pipeline ? "" : "Tick “Pipeline” to see what may come."}
         </Empty>
       ) : (

@@ -31,7 +31,7 @@ export function ProposalSheet({ openings, onClose }: { openings: readonly Openin
   }, [session, ids]);
   const taken = proposal?.lines.filter(({ openingId }) => !left.has(openingId)) ?? [];
   const take = async () => {
-    const words = `give ${countText(taken.length, "opening")} as proposed`;
+    const words = `assign ${countText(taken.length, "opening")} as proposed`;
     const faults = await session.edit({ kind: "together", words, edits: taken.flatMap(({ edits }) => edits) });
     if (faults.length === 0) onClose();
   };

@@ -8,6 +8,7 @@ import { Button, buttonLook } from "../../ui/button.tsx";
 import { longDay } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { RowTrail } from "../changes/rowTrail.tsx";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { fieldsOfPerson, type PersonFields, setOfPerson } from "./personForm.ts";
@@ -37,6 +38,7 @@ export function PersonSheet({ row, people }: { row: RosterRow | null; people: Re
         <PersonForm key={row?.person.id ?? "new"} id={row?.person.id} initial={fields} isNew={!row} onSave={save} />
       </SheetSection>
       {row && <Going person={row.person} people={people} />}
+      {row && <RowTrail id={row.person.id} />}
     </Sheet>
   );
 }

@@ -44,7 +44,7 @@ export function BulkTasks({ project }: { project: ProjectHook }) {
           <Field label="Role">
             <Picker value={roleId} onChange={(value) => setRole(value)} options={[none("As it is"), ...namedOptions(roles)]} />
           </Field>
-          <Field label="Give what is open to" hint={`${hoursText(open)} h of them have nobody yet`}>
+          <Field label="Assign the open work to" hint={`${hoursText(open)} h of it are unassigned`}>
             <Picker
               value={personId}
               onOpen={onOpen}

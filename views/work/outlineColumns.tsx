@@ -225,7 +225,7 @@ function Who({ entry: { work, isSummary, open } }: { entry: OutlineTask }) {
       {people.length > 3 && <span className="pl-2 text-side">+{people.length - 3}</span>}
       {!isSummary && open > 0 && (
         <span className={people.length > 0 ? "pl-1" : ""}>
-          <OpenSign label={`${hoursText(open)} hours have nobody yet`} />
+          <OpenSign label={`${hoursText(open)} hours unassigned`} />
         </span>
       )}
     </span>

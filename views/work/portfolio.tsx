@@ -36,7 +36,7 @@ export function Portfolio({ initial }: { initial: Initial<AnswerOf<"portfolio">>
         <>
           <Figure value={String(live.length)} says="projects" />
           <Figure value={`${hoursText(live.reduce((sum, { asked }) => sum + asked, 0))} h`} says="needed in all" />
-          <Figure value={`${hoursText(live.reduce((sum, { open }) => sum + open, 0))} h`} says="with nobody yet" />
+          <Figure value={`${hoursText(live.reduce((sum, { open }) => sum + open, 0))} h`} says="unassigned" />
         </>
       }
       actions={<Tools rows={rows} troubled={live.filter(isTroubled).length} view={view} setView={setView} />}

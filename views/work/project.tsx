@@ -82,12 +82,12 @@ function Figures({ outline, finishMoved }: { outline: Outline; finishMoved: numb
     <>
       <Figure
         value={shortDay(outline.finish)}
-        says={finishWords(outline.missed, finishMoved, outline.start)}
+        says={<FinishWords outline={outline} moved={finishMoved} />}
         isOver={outline.missed > 0 || finishMoved > 0}
       />
       <Figure
         value={`${hoursText(outline.asked)} h`}
-        says={outline.asked === 0 ? "needed" : `needed · ${Math.round((1 - outline.open / outline.asked) * 100)}% with somebody`}
+        says={outline.asked === 0 ? "needed" : `needed · ${Math.round((1 - outline.open / outline.asked) * 100)}% assigned`}
       />
       {outline.leadName && <Figure value={outline.leadName} says="lead" />}
     </>
@@ -121,10 +121,19 @@ function placeWords({ selected }: ProjectHook): string {
   return `${selected.isSummary ? "into" : "after"} “${selected.task.name}”`;
 }
 
-function finishWords(missed: number, moved: number, start: number): string {
+function FinishWords({ outline: { missed, start, project }, moved }: { outline: Outline; moved: number }) {
+  const linkTo = useLinkTo();
   if (missed > 0) return `finish · ${countText(Math.round((missed / TICKS_PER_DAY) * 10) / 10, "working day")} past the deadline`;
-  if (moved !== 0) return `finish · ${countText(Math.abs(moved), "day")} ${moved > 0 ? "later" : "earlier"} than when you came`;
-  return `finish · from ${shortDay(start)}`;
+  if (moved === 0) return `finish · from ${shortDay(start)}`;
+  return (
+    <>
+      finish ·{" "}
+      <Link href={linkTo("/changes", { about: project.id })} className="underline" title="See what was changed">
+        {countText(Math.abs(moved), "day")} {moved > 0 ? "later" : "earlier"}
+      </Link>{" "}
+      than when you last looked
+    </>
+  );
 }
 
 /** A bar let go on another day: done at once where it can only mean one thing, else asked. */

@@ -6,6 +6,7 @@ import type { Drop } from "../../core/entry/drop.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText } from "../../ui/format.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { RowTrail } from "../changes/rowTrail.tsx";
 import { DropSheet } from "../frame/dropSheet.tsx";
 import { BulkTasks } from "./bulkTasks.tsx";
 import { PageSheet } from "./page/pageSheet.tsx";
@@ -91,6 +92,7 @@ function Details({ outline, project }: PartProps) {
           all back.
         </p>
       </SheetSection>
+      <RowTrail id={id} />
     </Sheet>
   );
 }

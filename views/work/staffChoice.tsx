@@ -15,14 +15,14 @@ interface Words {
 const joining: Record<StaffWay, Words> = {
   open: { says: "Nothing: they take what is open", why: "The hours that nobody had are theirs." },
   finish: { says: "The finish", why: "The work is shared out, everybody’s day stays as it is." },
-  daily: { says: "The daily hours", why: "The finish stays, everybody gives less of the day." },
+  daily: { says: "The daily hours", why: "The finish stays, everybody works less of the day on it." },
   work: { says: "The amount of work", why: "They bring their hours on top, the finish stays." },
 };
 
 const leaving: Record<StaffWay, Words> = {
   ...joining,
   finish: { says: "The finish", why: "The others take over the hours, their day stays as it is." },
-  daily: { says: "The daily hours", why: "The others take over and give more of the day." },
+  daily: { says: "The daily hours", why: "The others take over and work more of the day on it." },
   work: { says: "The amount of work", why: "The hours are no longer done." },
 };
 

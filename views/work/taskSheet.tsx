@@ -4,6 +4,7 @@ import { Button } from "../../ui/button.tsx";
 import { countText, longDay, shortDay } from "../../ui/format.ts";
 import { RichText } from "../../ui/richText.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { RowTrail } from "../changes/rowTrail.tsx";
 import { Comments } from "./comments.tsx";
 import { TaskLinks } from "./links.tsx";
 import { Review } from "./review.tsx";
@@ -57,6 +58,7 @@ export function TaskSheet({ outline, entry, project }: { outline: Outline; entry
           )}
         </div>
       </SheetSection>
+      <RowTrail id={task.id} />
     </Sheet>
   );
 }

@@ -36,7 +36,7 @@ export function TaskWork({ entry, project }: { entry: OutlineTask; project: Proj
         ))}
         {implicit > 0 && (
           <div className="flex items-center gap-2 py-1">
-            <OpenSign label="Nobody yet" />
+            <OpenSign label="Unassigned" />
             <span className="flex-1 text-ink-2">{entry.roleName ?? "No role"}, rest of the effort</span>
             <span className="figure-bad">{hoursText(implicit)} h</span>
           </div>
@@ -84,7 +84,7 @@ function WorkLine({ work, isEffort, isShared, project }: WorkLineProps) {
       />
       {isLeaving && (
         <StaffChoice
-          title={`When ${name} leaves, what gives?`}
+          title={`When ${name} leaves, what changes?`}
           query={{ taskId: assignment.taskId, leaves: assignment.id }}
           onTake={(edit) => project.edit(edit)}
           onCancel={() => setLeaving(false)}
@@ -116,7 +116,7 @@ function WorkHead({ work: { assignment, name, kind, asked }, isOpen, onToggle, o
   const stated = statements.find(({ key }) => assignment[key] !== undefined);
   return (
     <div className="flex items-center gap-2">
-      {kind === "opening" && <OpenSign label="Nobody yet" />}
+      {kind === "opening" && <OpenSign label="Unassigned" />}
       <button
         type="button"
         aria-expanded={isOpen}

@@ -1,10 +1,11 @@
 "use client";
 // Binds a project's screen to the plan: selected, ticked and folded tasks, and the edits made there.
 import { parseAsArrayOf, parseAsString, parseAsStringLiteral, useQueryState } from "nuqs";
-import { useCallback, useRef, useState } from "react";
+import { useCallback, useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer } from "../../client/session.tsx";
 import { type OutlineColumn, outlineColumns, usualColumns } from "./outlineColumns.tsx";
+import { useLastSeen } from "./useLastSeen.ts";
 import { useTaskEdits } from "./useTaskEdits.ts";
 
 /** Stands in the URL for a task that is about to be added. */
@@ -28,7 +29,7 @@ export function useProject(projectId: string, initial: Initial<AnswerOf<"outline
     parseAsArrayOf(parseAsStringLiteral(outlineColumns)).withDefault(usualColumns).withOptions({ shallow: true }),
   );
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
-  const firstFinish = useRef(initial.data?.finish);
+  const seenFinish = useLastSeen(projectId, outline?.finish);
   const select = useCallback((next: Parameters<typeof setTaskId>[0]) => void setTaskId(next), [setTaskId]);
   const tasks = outline?.tasks ?? [];
   const selected = tasks.find(({ task }) => task.id === taskId) ?? null;
@@ -43,8 +44,8 @@ export function useProject(projectId: string, initial: Initial<AnswerOf<"outline
     isShowingTimeLeft: taskId === TIME_LEFT,
     isShowingPage: taskId === PAGE,
     isShowingDetails: taskId === DETAILS,
-    /** Days by which the finish has moved since the screen was opened. */
-    finishMoved: outline && firstFinish.current !== undefined ? outline.finish - firstFinish.current : 0,
+    /** Days by which the finish has moved since it was last looked at. */
+    finishMoved: outline && seenFinish !== undefined ? outline.finish - seenFinish : 0,
     columns,
     setColumns: (next: OutlineColumn[]) => void setColumns(next),
     folded,

@@ -1,4 +1,5 @@
-// The trail, a page at a time: what was done, by whom and when, and the rows that each step changed.
+// The trail, a page at a time: what was done, by whom and when, and the rows that each step changed; of everything, or of
+// what names one id.
 import type { ToldStep, TrailPage } from "../../../client/messages.ts";
 import { makerOf, sinceOf } from "../../../client/messages.ts";
 import { toldRows } from "../../../core/edits/told.ts";
@@ -15,7 +16,7 @@ export async function GET(request: Request): Promise<Response> {
   const store = await openStore();
   const before = sinceOf(searchParams.get("before")) ?? store.snapshot().revision + 1;
   const maker = makerOf(searchParams.get("maker"));
-  const entries = await store.trailBefore(before, STEPS);
+  const entries = await store.trailBefore(before, STEPS, searchParams.get("about") ?? undefined);
   const steps = entries.map((entry): ToldStep => {
     const rows = toldRows(entry.changes);
     return {

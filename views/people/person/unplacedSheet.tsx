@@ -51,7 +51,7 @@ export function UnplacedSheet({ entry, onClose }: { entry: Unplaceable; onClose:
       </SheetSection>
       <SheetSection title="Ways out">
         <div className="flex flex-col items-start gap-2">
-          <Button onClick={() => setWay("give")}>Give all of it to somebody else…</Button>
+          <Button onClick={() => setWay("give")}>Reassign all of it…</Button>
           {entry.split && (
             <Button onClick={() => setWay("split")} aria-pressed={way === "split"}>
               {entry.split.gives === "later" ? "From" : "Before"} {longDay(parseDay(entry.split.date))}: open for a {roleName.toLowerCase()}

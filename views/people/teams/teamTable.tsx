@@ -1,5 +1,5 @@
 "use client";
-// Teams with their sub-teams: free hours by period, what is given to the team itself named apart.
+// Teams with their sub-teams: free hours by period, what is assigned to the team itself named apart.
 import { useMemo } from "react";
 import type { TeamRow } from "../../../core/answers/teamBoard.ts";
 import type { Range } from "../../../core/calendar/periods.ts";
@@ -65,7 +65,7 @@ function freeColumn(period: Range, p: number): Omit<TableColumn<TeamRow>, "id" |
     isFigure: true,
     value: (row) => hoursOf(row.capacity[p] - loadOf(row)),
     cellSays: ({ team: { name }, toTeam, toMembers, capacity }) =>
-      `${name}, ${periodPhrase(period)}: ${hoursText(toTeam[p])} h given to the team and ${hoursText(toMembers[p])} h to its people, of ${hoursText(capacity[p])} h`,
+      `${name}, ${periodPhrase(period)}: ${hoursText(toTeam[p])} h assigned to the team and ${hoursText(toMembers[p])} h to its people, of ${hoursText(capacity[p])} h`,
     look: ({ state }) => state[p] === "over" && "cell-over",
     cell: (row) => (
       <span className="w-full">

@@ -1,0 +1,17 @@
+// What a step of the trail moved: the plan before it against the plan after it.
+import { sinceOf } from "../../../../client/messages.ts";
+import { buildModel } from "../../../../core/model.ts";
+import { movesOf } from "../../../../core/schedule/moves.ts";
+import { openStore } from "../../../host.ts";
+
+export const dynamic = "force-dynamic";
+
+export async function GET(request: Request): Promise<Response> {
+  const revision = sinceOf(new URL(request.url).searchParams.get("revision"));
+  if (revision === null || revision < 1) return Response.json({ message: "Say which step is meant: ?revision=12." }, { status: 400 });
+  const store = await openStore();
+  const after = await store.planAt(revision);
+  const before = after && (await store.planAt(revision - 1));
+  if (!before) return Response.json({ message: "The plan as it was then is not kept any longer." }, { status: 404 });
+  return Response.json(movesOf(buildModel(before), buildModel(after)), { headers: { "cache-control": "private, max-age=3600" } });
+}

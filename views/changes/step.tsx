@@ -1,0 +1,110 @@
+"use client";
+// One step of the trail: what, by whom and when, the rows it changed and what moved because of it.
+import { useState } from "react";
+import type { ToldStep } from "../../client/messages.ts";
+import { usePlan } from "../../client/session.tsx";
+import type { ToldCell, ToldRow } from "../../core/edits/told.ts";
+import { listWords } from "../../core/plan/check.ts";
+import type { Moves } from "../../core/schedule/moves.ts";
+import { Button, TextButton } from "../../ui/button.tsx";
+import { countText, dateTimeText } from "../../ui/format.ts";
+import { Unfold } from "../../ui/unfold.tsx";
+import { MovedLines } from "../frame/movedNotice.tsx";
+import { fieldText, type useValueText } from "../frame/valueText.ts";
+
+type NameOf = ReturnType<typeof useValueText>;
+
+/** @param hasDay Says the day too, where no heading does. */
+export function Step({ step, isUndone, nameOf, hasDay = false }: { step: ToldStep; isUndone: boolean; nameOf: NameOf; hasDay?: boolean }) {
+  const session = usePlan();
+  const { revision, at, by, kind, words, isOwn, rows, count } = step;
+  const verb = kind === "undo" ? "Undone: " : kind === "redo" ? "Done again: " : "";
+  const says = verb + (verb === "" ? words.charAt(0).toUpperCase() + words.slice(1) : words);
+  return (
+    <article aria-label={words} className="flex items-start gap-3 line-above py-2 first-of-type:border-t-0">
+      {!hasDay && (
+        <time dateTime={at} className="w-[44px] shrink-0 pt-px text-side" suppressHydrationWarning>
+          {dateTimeText(at).slice(-5)}
+        </time>
+      )}
+      <div className="min-w-0 flex-1">
+        <p>
+          <span className={isUndone ? "text-ink-2 line-through" : "font-medium"}>{says}</span>
+          <span className="text-side">
+            {" "}
+            · {by}
+            {hasDay && `, ${dateTimeText(at)}`}
+            {isUndone && " · undone"}
+          </span>
+        </p>
+        {kind !== "replace" && <Moved revision={revision} />}
+        {count > 0 && (
+          <Unfold title={countText(count, "row")}>
+            <ul className="space-y-1 text-small">
+              {rows.map((row, place) => (
+                <Row key={`${row.list} ${row.id} ${String(place)}`} row={row} nameOf={nameOf} />
+              ))}
+              {count > rows.length && <li className="text-side">and {countText(count - rows.length, "more row")}</li>}
+            </ul>
+          </Unfold>
+        )}
+      </div>
+      {isOwn && kind !== "replace" && kind !== "undo" && !isUndone && (
+        <Button onClick={() => void session.step({ kind: "undo", of: step.of ?? revision })}>Undo</Button>
+      )}
+    </article>
+  );
+}
+
+function Row({ row: { list, name, sort, cells }, nameOf }: { row: ToldRow; nameOf: NameOf }) {
+  return (
+    <li>
+      <span className="text-ink-2">
+        {listWords[list]} {sort === "changed" ? "" : `${sort} `}
+      </span>
+      {name}
+      {cells.map((cell) => (
+        <Cell key={cell.field} cell={cell} nameOf={nameOf} />
+      ))}
+    </li>
+  );
+}
+
+function Cell({ cell: { field, before, after }, nameOf }: { cell: ToldCell; nameOf: NameOf }) {
+  return (
+    <span className="block pl-3 text-ink-2">
+      {fieldText(field, nameOf)}: {nameOf(before)} → <span className="text-ink">{nameOf(after)}</span>
+    </span>
+  );
+}
+
+/** What moved because of a step, worked out when somebody asks. */
+function Moved({ revision }: { revision: number }) {
+  const [moves, setMoves] = useState<Moves | string | null>(null);
+  const ask = async () => {
+    setMoves("Working it out…");
+    try {
+      const response = await fetch(`/api/changes/moved?revision=${revision}`);
+      const answer = (await response.json()) as Moves & { message?: string };
+      setMoves(response.ok ? answer : (answer.message ?? `The server answered ${response.status}.`));
+    } catch {
+      setMoves("The server cannot be reached. Try again when it answers.");
+    }
+  };
+  if (moves === null) return <TextButton onClick={() => void ask()}>What moved?</TextButton>;
+  if (typeof moves === "string") return <p className="text-side">{moves}</p>;
+  if (moves.tasks.length + moves.projects.length === 0) return <p className="text-side">No date moved with it.</p>;
+  return <MovedLines moves={moves} most={null} />;
+}
+
+/** Steps that stand as undone: the last word about each of them was an undo. */
+export function undoneSteps(steps: readonly ToldStep[]): Set<number> {
+  const undone = new Set<number>();
+  const told = new Set<number>();
+  for (const { kind, of } of steps) {
+    if (of === null || told.has(of)) continue;
+    told.add(of);
+    if (kind === "undo") undone.add(of);
+  }
+  return undone;
+}
