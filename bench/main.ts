@@ -83,7 +83,7 @@ async function proposalGaps(): Promise<void> {
       made,
       openingRows(made, defaultCounting).map(({ id }) => id),
     );
-    const [quick, best] = [quickProposal(problem), (await bestProposal(problem, solveProgram)) ?? []];
+    const [quick, best] = [quickProposal(problem), (await bestProposal(problem, solveProgram, { secondsLeft: () => 20 }))?.gifts ?? []];
     const hours = (gifts: typeof quick) => Math.round(worthOf(problem, gifts).covered / 60);
     const gap = Math.max(0, 1 - worthOf(problem, quick).covered / Math.max(1, worthOf(problem, best).covered));
     console.log(

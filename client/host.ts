@@ -11,7 +11,7 @@ import type { Fault } from "../core/plan/faults.ts";
 import type { ChangedList, Plan } from "../core/plan/schema.ts";
 import { type Moves, movesOf } from "../core/schedule/moves.ts";
 import type { Solver } from "../core/staffing/program.ts";
-import { type Proposal, propose } from "../core/staffing/proposal.ts";
+import { type Proposal, type ProposeOptions, propose } from "../core/staffing/proposal.ts";
 import { updateModel } from "../core/update.ts";
 import { type KeptEdit, newKey } from "./keptEdit.ts";
 import { NotTaken, type PlanMessage, type Settle, type Settled } from "./messages.ts";
@@ -162,8 +162,8 @@ export class PlanHost {
   }
 
   /** A proposal for openings, by an integer program. */
-  propose(openingIds: readonly string[], solve: Solver, idStem: string): Promise<Proposal> {
-    return propose(this.#shown(), openingIds, solve, idStem);
+  propose(openingIds: readonly string[], solve: Solver, options: ProposeOptions): Promise<Proposal> {
+    return propose(this.#shown(), openingIds, solve, options);
   }
 
   /** Makes an edit: it shows at once and is settled in the background.

@@ -7,6 +7,7 @@ import type { KeptEdit } from "./keptEdit.ts";
 import { followTogether } from "./live.ts";
 import { isSettled, NotTaken, type PlanMessage, type Settle, type Settled } from "./messages.ts";
 import { post } from "./post.ts";
+import type { Solving } from "./solving.ts";
 
 const KEPT = "edits-on-their-way";
 
@@ -61,6 +62,10 @@ const readOnce = (): Promise<PlanMessage> => {
 let tell: (state: HostState, notice?: Notice) => void = () => {};
 const host = new PlanHost({ read: readOnce, settle, wait }, keep, (state, notice) => tell(state, notice));
 
+/** A proposal is answered within this, with the best found by then. */
+const PROPOSE_SECONDS = 9;
+let solving: Solving | null = null;
+
 const api = {
   async start(listener: (state: HostState, notice?: Notice) => void, justMade: readonly KeptEdit[]): Promise<void> {
     tell = listener;
@@ -75,9 +80,17 @@ const api = {
   ask: host.ask.bind(host),
   preview: host.preview.bind(host),
   edit: host.edit.bind(host),
-  async propose(openingIds: readonly string[], idStem: string) {
-    const { solveProgram } = await import("./solver.ts");
-    return host.propose(openingIds, solveProgram, idStem);
+  async propose(openingIds: readonly string[], idStem: string, mostPeople: 1 | 2, onSolve: (solve: 1 | 2 | 3) => void) {
+    const { Solving } = await import("./solving.ts");
+    solving?.stop();
+    const own = new Solving(PROPOSE_SECONDS);
+    solving = own;
+    const { solve, secondsLeft } = own;
+    return host.propose(openingIds, solve, { idStem, mostPeople, onSolve, secondsLeft }).finally(() => own.stop());
+  },
+  /** Has what is being proposed answered with what was found so far. */
+  stopProposing(): void {
+    solving?.stop();
   },
   step: host.step.bind(host),
   chosen: host.chosen.bind(host),

@@ -162,9 +162,14 @@ class PlanSession {
     return (await this.#answered((worker) => worker.preview(edit, question, query as never) as unknown as After)).data;
   }
 
-  /** A proposal for openings; takes seconds the first time. */
-  propose(openingIds: readonly string[], idStem: string): Promise<Proposal> {
-    return this.#answered((worker) => worker.propose(openingIds, idStem));
+  /** A proposal for openings; takes seconds. @param onSolve Hears which part of the search begins. */
+  propose(openingIds: readonly string[], idStem: string, mostPeople: 1 | 2, onSolve: (solve: 1 | 2 | 3) => void): Promise<Proposal> {
+    return this.#answered((worker) => worker.propose(openingIds, idStem, mostPeople, Comlink.proxy(onSolve)));
+  }
+
+  /** What is being proposed is answered with what was found so far. */
+  stopProposing(): void {
+    void this.worker?.stopProposing();
   }
 
   /** The worker's answer, once the plan has been read; where it ends before it has answered, the next one's. */

@@ -22,8 +22,7 @@ export interface Server {
 
 /** Starts a server on a copy of the demo plan. */
 export async function demoServer(): Promise<Server> {
-  const template = await readFile(join(tmpdir(), "roster-e2e-template"), "utf8");
-  const { folder } = await copyTemplate(template);
+  const { folder } = await copyTemplate(process.env.ROSTER_E2E_TEMPLATE ?? "");
   return startServer(folder);
 }
 

@@ -129,14 +129,18 @@ test("an end of a bar is drawn out: what it comes to is said before, and the tas
   await page.mouse.up();
   await expect(row).toContainText("24 Feb – 7 Apr");
   await expect(row).toContainText("200");
-  const divider = page.getByRole("button", { name: "Width of dates as bars" });
+  const divider = page.locator("[data-divider=chart]");
   const width = async () => Math.round((await row.locator("[data-column=chart]").boundingBox())?.width ?? 0);
   const before = await width();
-  await divider.focus();
-  await page.keyboard.press("ArrowLeft");
-  await expect.poll(width).toBe(before + 20);
+  const grip = await divider.boundingBox();
+  if (!grip) throw new Error("the divider is on screen");
+  await page.mouse.move(grip.x + 4, grip.y + 120);
+  await page.mouse.down();
+  await page.mouse.move(grip.x - 36, grip.y + 120, { steps: 4 });
+  await page.mouse.up();
+  await expect.poll(width).toBe(before + 40);
   await page.reload();
-  await expect.poll(width).toBe(before + 20);
+  await expect.poll(width).toBe(before + 40);
 });
 
 test("a bar that links decide is asked about when it is dragged; the delay it leaves is seen and taken off", async ({ page }) => {

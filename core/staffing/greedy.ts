@@ -4,7 +4,10 @@ import type { Gift, Problem } from "./problem.ts";
 /** Goes through the openings once; nobody gets more than their room of a week. */
 export function quickProposal({ openings, options, room }: Problem): Gift[] {
   const left = room.map((weeks) => weeks.slice());
-  const byOpening = openings.map((_, opening) => options.flatMap((option, at) => (option.opening === opening ? [at] : [])));
+  const byOpening = openings.map((): number[] => []);
+  options.forEach(({ opening }, at) => {
+    byOpening[opening].push(at);
+  });
   const order = openings
     .map((_, opening) => opening)
     .sort((a, b) => byOpening[a].length - byOpening[b].length || openings[b].total - openings[a].total);

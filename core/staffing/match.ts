@@ -49,7 +49,7 @@ export function candidatesFor(model: Model, row: number): Candidate[] {
   const total = need.minutes.reduce((sum, minutes) => sum + minutes, 0);
   const task = plan.tasks[work.task[row]];
   const load = model.load(defaultCounting);
-  const price = pricer(model, row, need);
+  const price = pricer(model, row, need, new RateBook(plan));
   const onProject = peopleOnProject(model, work.project[row]);
   const list = plan.people.map((person, at): Candidate => {
     const room = roomDays(model, load, at, need.range);
@@ -77,6 +77,34 @@ export function candidatesFor(model: Model, row: number): Candidate[] {
   );
 }
 
+/** The best few of those with the role and every skill and some room. Of many who cover and fit alike, those are looked at
+ * whose rate on the first day is the least.
+ * @param book The plan's rates, laid out once for many openings. */
+export function bestFitting(model: Model, row: number, book: RateBook, most: number): Candidate[] {
+  const { plan, work } = model;
+  const need = needOf(model, row);
+  const task = plan.tasks[work.task[row]];
+  const load = model.load(defaultCounting);
+  const price = pricer(model, row, need, book);
+  const list = plan.people.flatMap((person, at): Candidate[] => {
+    if (missingOf(plan, person, task, work.role[row]).length > 0) return [];
+    const room = roomDays(model, load, at, need.range);
+    let covered = 0;
+    for (let i = 0; i < room.length; i++) covered += Math.min(need.minutes[i], room[i]);
+    return covered === 0
+      ? []
+      : [{ person: at, cover: covered, covered, fit: fitOf(person, task), cost: 0, isOnProject: false, missing: [], room }];
+  });
+  for (const own of list) own.cost = price(own.person, Int32Array.of(own.covered));
+  const best = list.sort((a, b) => b.covered - a.covered || b.fit - a.fit || a.cost - b.cost || a.person - b.person).slice(0, most);
+  for (const own of best)
+    own.cost = price(
+      own.person,
+      need.minutes.map((minutes, i) => Math.min(minutes, own.room[i])),
+    );
+  return best;
+}
+
 function levelOf({ skills = [] }: Person, skillId: string): number {
   return skills.find((own) => own.skillId === skillId)?.level ?? 0;
 }
@@ -95,8 +123,7 @@ export function missingOf({ roles }: Plan, person: Person, { skills = [] }: Task
 }
 
 /** Prices the minutes a person would work, at the standard rate of each day in the opening's role. */
-function pricer({ plan, work }: Model, row: number, { range }: Need): (person: number, minutes: Int32Array) => number {
-  const book = new RateBook(plan);
+function pricer({ plan, work }: Model, row: number, { range }: Need, book: RateBook): (person: number, minutes: Int32Array) => number {
   const table = book.table(plan.projects[work.project[row]].costTableId);
   if (!table) return () => 0;
   const exchange = book.exchange(table);

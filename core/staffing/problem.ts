@@ -2,10 +2,11 @@
 
 import { periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";
+import { RateBook } from "../cost/rateBook.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { roomDays } from "../load/room.ts";
 import type { Model } from "../model.ts";
-import { candidatesFor, openingRow } from "./match.ts";
+import { bestFitting, openingRow } from "./match.ts";
 import { needOf } from "./need.ts";
 
 /** One person who could take one opening. */
@@ -41,17 +42,17 @@ export function problemOf(model: Model, openingIds: readonly string[]): Problem 
   };
   const weeks = dated.length === 0 ? [] : periodsIn(range, "week", periodSettingsOf(model.plan));
   const options: Option[] = [];
+  const book = new RateBook(model.plan);
   const people: number[] = [];
   const rowOf = new Map<number, number>();
   const openings = rows.map(({ id, row }, opening) => {
-    const list = candidatesFor(model, row).filter(({ missing, covered }) => missing.length === 0 && covered > 0);
-    for (const { person, fit, cost, covered, cover } of list.slice(0, MOST_OPTIONS)) {
+    for (const { person, fit, cost, covered } of bestFitting(model, row, book, MOST_OPTIONS)) {
       if (!rowOf.has(person)) rowOf.set(person, people.push(person) - 1);
       options.push({
         opening,
         person: rowOf.get(person) as number,
         fit,
-        cost: cover === 0 ? 0 : Math.round((cost * needTotal(needs[opening].minutes)) / covered),
+        cost: Math.round((cost * needTotal(needs[opening].minutes)) / covered),
       });
     }
     return { id, total: needTotal(needs[opening].minutes), needs: byWeek(weeks, needs[opening]), days: needs[opening].range };

@@ -1,36 +1,68 @@
-// The same problem as a mixed-integer program, in the LP text that solvers read: each opening goes to one person at most,
+// The same problem as a mixed-integer program, in the LP text that solvers read: each opening goes to one person, or to two at most where that is allowed,
 // nobody gets more than their room of a week; most hours covered first, then skills, then cost.
 import type { Gift, Problem } from "./problem.ts";
 
-/** Solves an LP text; the value of each column by its name, or null where no solution was found. */
-export type Solver = (program: string) => Promise<Map<string, number> | null>;
+/** What a solver has found: the value of each column by its name, and whether nothing better is possible. */
+export interface Solved {
+  values: Map<string, number>;
+  isOptimal: boolean;
+}
+
+/** Solves an LP text within some seconds; null where it has found nothing by then, or was stopped. */
+export type Solver = (program: string, seconds: number) => Promise<Solved | null>;
+
+export interface SolveOptions {
+  /** What is left of the time for all solves. */
+  secondsLeft: () => number;
+  /** How many people one opening may go to. */
+  mostPeople?: 1 | 2;
+  /** Hears which of the three solves begins. */
+  onSolve?: (solve: 1 | 2 | 3) => void;
+}
+
+/** Minutes that a second person on an opening has to be worth. */
+const SECOND_IS_WORTH = 60;
 
 const minutesName = (option: number, at: number) => `y${option}_${at}`;
 const takesName = (option: number) => `z${option}`;
 
 /** The best proposal a solver finds in three solves, each holding what the one before has reached; null where the
- * first finds none. */
-export async function bestProposal(problem: Problem, solve: Solver): Promise<Gift[] | null> {
+ * first finds none. It is the best there is where every solve was finished. */
+export async function bestProposal(
+  problem: Problem,
+  solve: Solver,
+  { secondsLeft, mostPeople = 1, onSolve }: SolveOptions,
+): Promise<{ gifts: Gift[]; isOptimal: boolean } | null> {
   const { openings, options } = problem;
   const cells = options.flatMap(({ opening }, option) => openings[opening].needs.map((_, at) => ({ option, at })));
-  if (cells.length === 0) return [];
+  if (cells.length === 0) return { gifts: [], isOptimal: true };
   const covered = sumOf(cells.map(({ option, at }) => [1, minutesName(option, at)]));
   const fit = sumOf(cells.map(({ option, at }) => [options[option].fit / 10_000, minutesName(option, at)]));
   const cost = sumOf(
     cells.map(({ option, at }) => [options[option].cost / Math.max(1, openings[options[option].opening].total), minutesName(option, at)]),
   );
-  const rules = rulesOf(problem);
-  const first = await solve(programText("Maximize", covered, rules, problem));
+  const takes = options.map((_, option) => takesName(option));
+  const rules = rulesOf(problem, mostPeople);
+  const ask = (number: 1 | 2 | 3, sense: "Maximize" | "Minimize", objective: string, own: readonly string[]) => {
+    const seconds = secondsLeft();
+    if (seconds <= 0) return Promise.resolve(null);
+    onSolve?.(number);
+    return solve(programText(sense, objective, own, problem), seconds);
+  };
+  const aim = mostPeople === 1 ? covered : `${covered} - ${takes.map((name) => `${SECOND_IS_WORTH} ${name}`).join(" - ")}`;
+  const first = await ask(1, "Maximize", aim, rules);
   if (!first) return null;
-  const most = columnSum(first, cells, () => 1);
-  const held = [...rules, `${covered} >= ${Math.floor(most) - 0.5}`];
-  const second = (await solve(programText("Maximize", fit, held, problem))) ?? first;
-  const fitting = columnSum(second, cells, ({ option }) => options[option].fit / 10_000);
-  const third = (await solve(programText("Minimize", cost, [...held, `${fit} >= ${fitting - 0.5}`], problem))) ?? second;
-  return giftsOf(problem, third);
+  const most = columnSum(first.values, cells, () => 1);
+  const people = takes.reduce((sum, name) => sum + Math.round(first.values.get(name) ?? 0), 0);
+  const held = [...rules, `${covered} >= ${Math.floor(most) - 0.5}`, ...(mostPeople === 1 ? [] : [`${takes.join(" + ")} <= ${people}`])];
+  const second = await ask(2, "Maximize", fit, held);
+  const fitting = columnSum((second ?? first).values, cells, ({ option }) => options[option].fit / 10_000);
+  const third = await ask(3, "Minimize", cost, [...held, `${fit} >= ${fitting - 0.5}`]);
+  const { values } = third ?? second ?? first;
+  return { gifts: giftsOf(problem, values), isOptimal: [first, second, third].every((solved) => solved?.isOptimal) };
 }
 
-function rulesOf({ openings, options, room }: Problem): string[] {
+function rulesOf({ openings, options, room }: Problem, mostPeople: 1 | 2): string[] {
   const rules: string[] = [];
   const byPersonWeek = new Map<string, { names: string[]; most: number }>();
   options.forEach(({ opening, person }, option) => {
@@ -43,9 +75,18 @@ function rulesOf({ openings, options, room }: Problem): string[] {
     });
   });
   for (const { names, most } of byPersonWeek.values()) rules.push(`${names.join(" + ")} <= ${most}`);
-  openings.forEach((_, opening) => {
-    const takers = options.flatMap((option, at) => (option.opening === opening ? [takesName(at)] : []));
-    if (takers.length > 1) rules.push(`${takers.join(" + ")} <= 1`);
+  const takers = openings.map((): number[] => []);
+  options.forEach(({ opening }, at) => {
+    takers[opening].push(at);
+  });
+  openings.forEach(({ needs }, opening) => {
+    const own = takers[opening];
+    if (own.length > mostPeople) rules.push(`${own.map(takesName).join(" + ")} <= ${mostPeople}`);
+    // Of what two share nothing is given twice.
+    if (mostPeople > 1 && own.length > 1)
+      needs.forEach(({ minutes }, at) => {
+        rules.push(`${own.map((option) => minutesName(option, at)).join(" + ")} <= ${minutes}`);
+      });
   });
   return rules;
 }

@@ -2,24 +2,24 @@
 import { formatDay } from "../calendar/day.ts";
 import type { SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
+import { grouped } from "../plan/grouped.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
-import { fillOpening } from "./fillOpening.ts";
+import { fillOpening, type Share } from "./fillOpening.ts";
 import { quickProposal } from "./greedy.ts";
 import { openingRow } from "./match.ts";
 import { type Gift, type Problem, problemOf, worthOf } from "./problem.ts";
-import { bestProposal, type Solver } from "./program.ts";
+import { bestProposal, type SolveOptions, type Solver } from "./program.ts";
 
 export interface ProposalLine {
   openingId: string;
   taskName: string;
   projectName: string;
-  personId: string;
-  name: string;
+  /** Who takes it, with their minutes; two where it may be shared. */
+  takers: { personId: string; name: string; minutes: number; fit: number }[];
   /** Minutes they take, of those needed. */
   minutes: number;
   total: number;
-  fit: number;
   /** Minor units of what they take. */
   cost: number;
   edits: SingleEdit[];
@@ -33,16 +33,29 @@ export interface Proposal {
   total: number;
   /** What a quick proposal would have covered. */
   quick: number;
-  isBest: boolean;
+  /** How it was found: nothing better is possible; the best found in time; or one opening after the other. */
+  found: "best" | "inTime" | "oneByOne";
 }
 
-/** Works out a proposal for openings. Where the solver finds nothing, the quick one stands.
- * @param idStem Begins the ids of work that is added. */
-export async function propose(model: Model, openingIds: readonly string[], solve: Solver, idStem: string): Promise<Proposal> {
+export interface ProposeOptions extends SolveOptions {
+  /** Begins the ids of work that is added. */
+  idStem: string;
+}
+
+/** Works out a proposal for openings. Where the solver finds nothing better, the quick one stands. */
+export async function propose(
+  model: Model,
+  openingIds: readonly string[],
+  solve: Solver,
+  { idStem, ...options }: ProposeOptions,
+): Promise<Proposal> {
   const problem = problemOf(model, openingIds);
   const quick = quickProposal(problem);
-  const best = await bestProposal(problem, solve);
-  const gifts = best && worthOf(problem, best).covered >= worthOf(problem, quick).covered ? best : quick;
+  const best = await bestProposal(problem, solve, options);
+  // Whole minutes are taken of what the solver gives: one a week of an opening may be lost by that alone.
+  const lost = problem.openings.reduce((sum, { needs }) => sum + needs.length, 0);
+  const isBetter = best !== null && worthOf(problem, best.gifts).covered + lost >= worthOf(problem, quick).covered;
+  const gifts = isBetter ? best.gifts : quick;
   const lines = proposalOf(model, problem, gifts, idStem);
   const taken = new Set(lines.map(({ openingId }) => openingId));
   const { plan } = model;
@@ -54,57 +67,64 @@ export async function propose(model: Model, openingIds: readonly string[], solve
     covered: worthOf(problem, gifts).covered,
     total: problem.openings.reduce((sum, { total }) => sum + total, 0),
     quick: worthOf(problem, quick).covered,
-    isBest: gifts === best,
+    found: !isBetter ? "oneByOne" : best.isOptimal ? "best" : "inTime",
   };
 }
 
 /** Turns gifts into lines, in the order of the openings. @param idStem Begins the ids of work that is added. */
 function proposalOf(model: Model, problem: Problem, gifts: readonly Gift[], idStem: string): ProposalLine[] {
   const { plan } = model;
+  const byOpening = grouped(gifts, ({ option }) => problem.options[option].opening);
   return problem.openings.flatMap((opening, at): ProposalLine[] => {
-    const gift = gifts.find(({ option }) => problem.options[option].opening === at);
-    if (!gift) return [];
-    const { person, fit } = problem.options[gift.option];
-    const minutes = gift.minutes.reduce((sum, own) => sum + own, 0);
-    const personRow = plan.people[problem.people[person]];
-    const row = openingRow(model, opening.id);
-    const task = plan.tasks[model.work.task[row]];
-    const edits = editsOf(model, problem, gift, `${idStem}-${at + 1}`);
+    const own = byOpening.get(at);
+    const edits = own && editsOf(model, problem, own, `${idStem}-${at + 1}`);
     if (!edits) return [];
+    const task = plan.tasks[model.work.task[openingRow(model, opening.id)]];
+    const takers = own.map(({ option, minutes }) => {
+      const { person, fit } = problem.options[option];
+      const { id: personId, name } = plan.people[problem.people[person]];
+      return { personId, name, minutes: sumOf(minutes), fit };
+    });
     return [
       {
         openingId: opening.id,
         taskName: task.name,
         projectName: findRow(plan.projects, task.projectId)?.name ?? "",
-        personId: personRow.id,
-        name: personRow.name,
-        minutes,
+        takers,
+        minutes: takers.reduce((sum, { minutes }) => sum + minutes, 0),
         total: opening.total,
-        fit,
-        cost: Math.round(worthOf(problem, [gift]).cost),
+        cost: Math.round(worthOf(problem, own).cost),
         edits,
       },
     ];
   });
 }
 
-/** All of an opening as it is; a part of it week by week, as the room lies. */
-function editsOf(model: Model, problem: Problem, { option, minutes }: Gift, idStem: string): SingleEdit[] | null {
-  const { opening, person } = problem.options[option];
+const sumOf = (minutes: readonly number[]): number => minutes.reduce((sum, own) => sum + own, 0);
+
+/** All of an opening as it is; a part of it, or of what two share, week by week as the room lies. */
+function editsOf(model: Model, problem: Problem, gifts: readonly Gift[], idStem: string): SingleEdit[] | null {
+  const { opening } = problem.options[gifts[0].option];
   const { id, total, needs } = problem.openings[opening];
-  const personId = model.plan.people[problem.people[person]].id;
-  const given = minutes.reduce((sum, own) => sum + own, 0);
+  const given = gifts.reduce((sum, { minutes }) => sum + sumOf(minutes), 0);
   // A few minutes are lost to rounding: what is all but whole is meant whole.
-  if (given >= total - needs.length) return fillOpening(model, { openingId: id, shares: [{ personId }], isPencilled: false, idStem });
-  const hours = Math.floor(given / 0.6) / 100;
-  const edits = fillOpening(model, { openingId: id, shares: [{ personId, hours }], isPencilled: false, idStem });
+  const isWhole = given >= total - needs.length * gifts.length;
+  const shares = gifts.map(({ option, minutes }, at): Share => {
+    const { id: personId } = model.plan.people[problem.people[problem.options[option].person]];
+    const isRest = isWhole && at === gifts.length - 1;
+    return isRest ? { personId } : { personId, hours: Math.floor(sumOf(minutes) / 0.6) / 100 };
+  });
+  const edits = fillOpening(model, { openingId: id, shares, isPencilled: false, idStem });
   const row = model.work.task[openingRow(model, id)];
   const dates = model.schedule.of(row);
-  if (!edits || !dates || model.plan.tasks[row].sizing === "effort") return edits;
+  if ((isWhole && gifts.length === 1) || !edits || !dates || model.plan.tasks[row].sizing === "effort") return edits;
   // Typed weeks follow their task from where it begins now.
   const customFrom = formatDay(dates.start.day);
+  let at = 0;
   return edits.map((edit) =>
-    edit.kind === "addAssignment" ? { ...edit, assignment: { ...byWeeks(edit.assignment, problem, opening, minutes), customFrom } } : edit,
+    edit.kind === "addAssignment"
+      ? { ...edit, assignment: { ...byWeeks(edit.assignment, problem, opening, gifts[at++].minutes), customFrom } }
+      : edit,
   );
 }
 

@@ -1,7 +1,7 @@
 "use client";
-// The edge between the columns of a table and the one that is set apart from them: dragged, or moved by the arrow keys, it
-// shares the width out between the two.
-import { type KeyboardEvent, useRef } from "react";
+// The edge between the columns of a table and the one that is set apart from them: dragged, it shares the width out between
+// the two. By keys the headings before it are made wider or narrower.
+import { useRef } from "react";
 import { type Dragged, usePointerDrag } from "../usePointerDrag.ts";
 import type { TableColumn } from "./column.ts";
 
@@ -11,8 +11,6 @@ interface DividerProps {
   hasTicks: boolean;
   setWidth: (column: string, width: number | null) => void;
 }
-
-const STEP = 20;
 
 export function Divider({ columns, height, hasTicks, setWidth }: DividerProps) {
   const part = useRef<HTMLSpanElement>(null);
@@ -25,27 +23,19 @@ export function Divider({ columns, height, hasTicks, setWidth }: DividerProps) {
   const measure = () => {
     width.current = part.current?.offsetWidth ?? 0;
   };
-  const press = (event: KeyboardEvent) => {
-    if (event.key !== "ArrowLeft" && event.key !== "ArrowRight") return;
-    event.preventDefault();
-    event.stopPropagation();
-    measure();
-    setWidth(column.id, width.current + (event.key === "ArrowLeft" ? STEP : -STEP));
-  };
   return (
     <div className="rows-line rows-overlay" style={{ top: 0, height }}>
       <span ref={part} className="relative" style={{ gridColumnStart: at + (hasTicks ? 2 : 1) }}>
-        <button
-          type="button"
-          aria-label={`Width of ${column.head.toLowerCase()}`}
-          title="Drag, or press the arrow keys, to share out the width; press twice for the usual one."
+        <span
+          aria-hidden
+          data-divider={column.id}
+          title="Drag to share out the width; press twice for the usual one. By keys: Shift with the arrows on a heading."
           className="rows-divider"
           onPointerDown={(event) => {
             measure();
             onPointerDown(event);
           }}
           onDoubleClick={() => setWidth(column.id, null)}
-          onKeyDown={press}
         />
       </span>
     </div>

@@ -9,6 +9,7 @@ import { CheckboxField } from "../../ui/checkbox.tsx";
 import { FormFault } from "../../ui/field.tsx";
 import { countText, hoursText, moneyText, shareText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
+import { ProgressLine } from "../../ui/progressLine.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 
@@ -19,16 +20,23 @@ export function ProposalSheet({ openings, onClose }: { openings: readonly Openin
   const [fault, setFault] = useState<string | null>(null);
   // The proposal is for what was listed when it was asked for; taking it empties that list.
   const [ids] = useState(() => openings.map(({ id }) => id));
+  const [isShared, setShared] = useState(false);
+  const [solve, setSolve] = useState<0 | 1 | 2 | 3>(0);
   useEffect(() => {
     let isStale = false;
-    session.propose(ids, newId("work")).then(
-      (found) => !isStale && setProposal(found),
-      () => !isStale && setFault("No proposal could be worked out. Close this and try again, or with fewer openings."),
-    );
+    setProposal(null);
+    setSolve(0);
+    session
+      .propose(ids, newId("work"), isShared ? 2 : 1, (own) => !isStale && setSolve(own))
+      .then(
+        (found) => !isStale && setProposal(found),
+        () => !isStale && setFault("No proposal could be worked out. Close this and try again, or with fewer openings."),
+      );
     return () => {
       isStale = true;
+      session.stopProposing();
     };
-  }, [session, ids]);
+  }, [session, ids, isShared]);
   const taken = proposal?.lines.filter(({ openingId }) => !left.has(openingId)) ?? [];
   const take = async () => {
     const words = `assign ${countText(taken.length, "opening")} as proposed`;
@@ -44,10 +52,16 @@ export function ProposalSheet({ openings, onClose }: { openings: readonly Openin
     <Sheet title="Proposal for all" subtitle={`${countText(ids.length, "opening")}: most hours, then skills, then cost`} onClose={onClose}>
       <FormFault>{fault}</FormFault>
       {!proposal && !fault && (
-        <p role="status" className="text-ink-2">
-          Working out who could take what, so that nobody goes over…
-        </p>
+        <SheetSection>
+          <ProgressLine part={solve / 4}>{solveWords[solve]}</ProgressLine>
+          <div className="pt-3">
+            <Button onClick={() => session.stopProposing()}>Stop, and take what is found</Button>
+          </div>
+        </SheetSection>
       )}
+      <CheckboxField checked={isShared} onChange={setShared}>
+        Two people may share an opening
+      </CheckboxField>
       {proposal && (
         <>
           <Covered proposal={proposal} />
@@ -73,6 +87,13 @@ export function ProposalSheet({ openings, onClose }: { openings: readonly Openin
   );
 }
 
+const solveWords = [
+  "Looking who could take what",
+  "Looking for the most hours, nobody over in any week",
+  "Of those, for the best skills",
+  "Of those, for the least cost",
+] as const;
+
 function Covered({ proposal }: { proposal: Proposal }) {
   return (
     <SheetSection>
@@ -81,11 +102,10 @@ function Covered({ proposal }: { proposal: Proposal }) {
         week.
       </p>
       <p className="text-side">
-        {proposal.isBest
-          ? proposal.covered > proposal.quick
-            ? `${hoursText(proposal.covered - proposal.quick)} h more than taking them one by one.`
-            : "Taking them one by one would cover as much."
-          : "Found one by one: the search for the best ran out of time."}
+        {proposal.covered > proposal.quick
+          ? `${hoursText(proposal.covered - proposal.quick)} h more than taking them one by one.`
+          : "Taking them one by one would cover as much."}{" "}
+        {proposal.found !== "best" && proposal.covered < proposal.total && "The search ended before it was sure that nothing covers more."}
       </p>
     </SheetSection>
   );
@@ -93,15 +113,22 @@ function Covered({ proposal }: { proposal: Proposal }) {
 
 function Line({ line, isTaken, onToggle }: { line: ProposalLine; isTaken: boolean; onToggle: () => void }) {
   const { currency } = usePlanFacts();
-  const { taskName, projectName, name, minutes, total, fit, cost } = line;
+  const { taskName, projectName, takers, minutes, total, cost } = line;
+  const names = takers.map(({ name }) => name).join(" and ");
+  const fit = Math.round(takers.reduce((sum, own) => sum + own.fit * own.minutes, 0) / Math.max(1, minutes));
   return (
     <div className={`line-above py-1.5 first:border-t-0 ${isTaken ? "" : "opacity-60"}`}>
-      <CheckboxField checked={isTaken} onChange={onToggle} label={`${taskName} to ${name}`}>
+      <CheckboxField checked={isTaken} onChange={onToggle} label={`${taskName} to ${names}`}>
         <span className="block">
           <span className="block truncate">
             {taskName} <span className="text-side">{projectName}</span>
           </span>
-          <span className="block truncate font-medium">→ {name}</span>
+          {takers.map(({ personId, name, minutes: own }) => (
+            <span key={personId} className="block truncate font-medium">
+              → {name}
+              {takers.length > 1 && <span className="text-side"> {hoursText(own)} h</span>}
+            </span>
+          ))}
           <span className="block text-side">
             {minutes < total ? `${hoursText(minutes)} of ${hoursText(total)} h` : `${hoursText(total)} h`} · fit {shareText(fit)} ·{" "}
             {currency} {moneyText(cost)}
