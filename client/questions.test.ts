@@ -47,6 +47,10 @@ function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     openings: [{ pipeline: true }, { pipeline: false }],
     candidates: [{ openingId }, { openingId: "nothing" }],
     fill: [{ openingId, shares: [{ personId }], isPencilled: false, idStem: "fill" }],
+    freeTeam: [
+      { needs: [{ roleId: null, skills: [], minutes: 600 }], from: range.start, until: range.stop - 1 },
+      { needs: [], from: range.start, until: range.start },
+    ],
     freeWhen: [{ roleId: null, skills: [], minutes: 600, from: range.start, until: range.start + 13 }],
     stretchTask: [{ taskId, startDays: -3, stopDays: 4 }],
     shiftBar: [

@@ -46,6 +46,7 @@ import { findRow } from "../core/plan/rows.ts";
 import type { Calendar } from "../core/plan/schema.ts";
 import { searchPlan } from "../core/plan/search.ts";
 import { type FillQuery, fillOpening, fillWords } from "../core/staffing/fillOpening.ts";
+import { freeTeam, type TeamQuery } from "../core/staffing/freeTeam.ts";
 import { type Given, handOverEdit, handOverOf } from "../core/staffing/handOver.ts";
 import { type PreviewQuery, previewTable } from "../core/tables/preview.ts";
 
@@ -73,6 +74,7 @@ export const questions = {
     const edits = fillOpening(model, query);
     return edits && { kind: "together", words: fillWords(model, query), edits };
   },
+  freeTeam: (model: Model, query: TeamQuery) => freeTeam(model, query),
   freeWhen: (model: Model, query: FreeQuery) => freeWhen(model, query),
   stretchTask: (model: Model, stretch: TaskStretch) => stretchTask(model, stretch),
   shiftBar: (model: Model, drag: BarDrag) => shiftBar(model, drag),

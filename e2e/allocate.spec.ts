@@ -248,6 +248,21 @@ test("who is free when is answered from anywhere", async ({ page }) => {
   await sheet.getByLabel("From").fill("22 Feb 2027");
   await sheet.getByLabel("Until").fill("5 Mar 2027");
   await expect(sheet.locator("section", { hasText: "Later" }).getByRole("link", { name: /Ines Valtonen.*from / })).toBeVisible();
+  // Two roles together: how they split it, and pencilled in as a task in one step.
+  await sheet.getByRole("button", { name: "And another role" }).click();
+  await choose(sheet.getByLabel("Role").nth(1), "Fabricator");
+  await sheet.getByLabel("Hours").nth(1).fill("60");
+  const shares = sheet.locator("section", { hasText: "Together they have the room then" });
+  await expect(shares.getByText(/Fabricator/).first()).toBeVisible();
+  const hours = (await shares.locator("p").allTextContents()).map((text) => Number(/([\d.]+) h$/.exec(text)?.[1]));
+  expect(Math.round(hours.reduce((sum, own) => sum + own, 0))).toBe(100);
+  await choose(sheet.getByLabel("Project"), "Tidepool Hall");
+  await sheet.getByLabel("Task", { exact: true }).fill("Night build");
+  await sheet.getByRole("button", { name: /^Pencil in \d/ }).click();
+  await expect(sheet.getByLabel("Task", { exact: true })).toHaveValue("");
+  await open(page, "/work/tidepool");
+  await expect(page.locator("[data-task]", { hasText: "Night build" })).toContainText("22 Feb – 5 Mar");
+  await expect(page.locator("[data-task]", { hasText: "Night build" })).toContainText("100");
 });
 
 test("a lead asks for a role, the manager offers and confirms; hours, state, message and load are the same on both sides", async ({

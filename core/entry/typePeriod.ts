@@ -9,9 +9,9 @@ import { placedIn } from "../placing/placements.ts";
 import { splitByWeight } from "../placing/split.ts";
 import { findRow, membersOf } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
-import { workMinutes } from "../plan/units.ts";
+import { exactHours, workMinutes } from "../plan/units.ts";
 import { type BarChange, type BarFault, placeOf } from "./moveBar.ts";
-import { type Bucket, bucketHours, statedBy, weeksIn } from "./typedBuckets.ts";
+import { type Bucket, statedBy, weeksIn } from "./typedBuckets.ts";
 
 /** Where hours go that are taken out of a period. */
 export type Rest = "later" | "open" | "dropped";
@@ -85,7 +85,7 @@ function spread(lists: readonly Bucket[][], isToCome: (week: Bucket) => boolean,
   const shares = Int32Array.from(lists.flat(), (week) => (isToCome(week) ? workMinutes(week.hours) : 0));
   splitByWeight(minutes, shares, 0, shares.length);
   let at = 0;
-  return lists.map((weeks) => weeks.map((week) => ({ ...week, hours: bucketHours(workMinutes(week.hours) + shares[at++]) })));
+  return lists.map((weeks) => weeks.map((week) => ({ ...week, hours: exactHours(workMinutes(week.hours) + shares[at++]) })));
 }
 
 /** The change with what is taken out left open on the task, and with it dropped. Where the task's effort asks for more than
@@ -106,12 +106,12 @@ function restEdits(
   );
   const effort = workMinutes(task.effortHours ?? 0);
   if (effort >= given) {
-    const less: SingleEdit = { kind: "changeTask", id: taskId, set: { effortHours: bucketHours(effort - minutes) } };
+    const less: SingleEdit = { kind: "changeTask", id: taskId, set: { effortHours: exactHours(effort - minutes) } };
     return { open: change, dropped: { kind: "together", words: "type hours and drop the rest", edits: [change, less] } };
   }
   const role = roleId ?? task.roleId ?? findRow(plan.people, personId)?.roleIds[0];
   if (role === undefined) return { dropped: change };
-  const opening: Assignment = { id: newId, taskId, roleId: role, hours: bucketHours(minutes), ...(firmness && { firmness }) };
+  const opening: Assignment = { id: newId, taskId, roleId: role, hours: exactHours(minutes), ...(firmness && { firmness }) };
   const edits: SingleEdit[] = [change, { kind: "addAssignment", assignment: opening }];
   return { open: { kind: "together", words: "type hours and leave the rest open", edits }, dropped: change };
 }

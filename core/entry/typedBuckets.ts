@@ -7,12 +7,10 @@ import type { Model } from "../model.ts";
 import { customShift } from "../placing/place.ts";
 import { placedIn } from "../placing/placements.ts";
 import type { Assignment } from "../plan/schema.ts";
+import { exactHours } from "../plan/units.ts";
 import type { BarPlace } from "./moveBar.ts";
 
 export type Bucket = NonNullable<Assignment["custom"]>[number];
-
-/** Minutes as hours that come back to the same minutes. */
-export const bucketHours = (minutes: number): number => Math.round((minutes / 60) * 10_000) / 10_000;
 
 /** The change that states an assignment's work by typed periods. They follow their task from the day it begins now. */
 export function statedBy({ assignment, task }: Pick<BarPlace, "assignment" | "task">, custom: readonly Bucket[]): SingleEdit {
@@ -29,7 +27,7 @@ export function weeksIn(model: Model, row: number, range: Range): Bucket[] {
   const weeks = range.stop > range.start ? periodsIn(range, "week", periodSettingsOf(model.plan)) : [];
   return weeks.flatMap(({ start, stop }) => {
     const minutes = placedIn(model.placements, row, 10_000, start, stop);
-    return minutes > 0 ? [{ from: formatDay(start), to: formatDay(stop - 1), hours: bucketHours(minutes) }] : [];
+    return minutes > 0 ? [{ from: formatDay(start), to: formatDay(stop - 1), hours: exactHours(minutes) }] : [];
   });
 }
 

@@ -8,6 +8,9 @@ export function roundedQuotient(numerator: number, divisor: number): number {
 /** Hours as whole minutes. */
 export const workMinutes = (hours: number): number => scaled(hours, 60);
 
+/** Minutes as hours that come back to the same minutes. */
+export const exactHours = (minutes: number): number => Math.round((minutes / 60) * 10_000) / 10_000;
+
 /** Working days as whole ticks, 480 to a day; a lag may be negative. */
 export const durationTicks = (days: number): number => scaled(days, 480);
 

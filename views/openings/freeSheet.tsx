@@ -4,65 +4,48 @@ import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { FreePerson } from "../../core/answers/freeWhen.ts";
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
-import { Choice } from "../../ui/choice.tsx";
+import type { TeamNeed } from "../../core/staffing/freeTeam.ts";
+import { TextButton } from "../../ui/button.tsx";
 import { DateField } from "../../ui/dateField.tsx";
 import { DATE_HINT, readDate, writeDate } from "../../ui/dateText.ts";
-import { Field, TextInput } from "../../ui/field.tsx";
+import { Field } from "../../ui/field.tsx";
 import { hoursText, shortDay } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
-import { namedOptions, none, textOptions } from "../../ui/options.ts";
-import { Picker } from "../../ui/picker.tsx";
+import { newId } from "../../ui/newId.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
-import { readAmount } from "../../ui/useDraft.ts";
-import { useNames, usePlanFacts } from "../frame/facts.ts";
+import { usePlanFacts } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
+import { FreeTeamView } from "./freeTeamView.tsx";
+import { hoursOfNeed, NeedFields, type TypedNeed } from "./needFields.tsx";
 
 const MOST_LISTED = 30;
-const levels = ["1", "2", "3", "4", "5"] as const;
+const emptyNeed = (): TypedNeed => ({ key: newId("need"), roleId: "", skillId: "", level: "3", hours: "40" });
 
 export function FreeSheet({ onClose }: { onClose: () => void }) {
-  const { roles, skills } = useNames();
   const { today } = usePlanFacts();
-  const [roleId, setRole] = useState("");
-  const [skillId, setSkill] = useState("");
-  const [level, setLevel] = useState<(typeof levels)[number]>("3");
-  const [hours, setHours] = useState("40");
+  const [typed, setTyped] = useState<readonly TypedNeed[]>(() => [emptyNeed()]);
   const [from, setFrom] = useState(writeDate(formatDay(today)));
   const [until, setUntil] = useState(writeDate(formatDay(today + 13)));
-  const amount = readAmount(hours, 0.1, 100_000);
   const [first, last] = [readDate(from), readDate(until)];
-  const isSound = amount !== null && first !== null && last !== null && last >= first;
-  const answer = useMaybeAnswer(
-    "freeWhen",
-    isSound
-      ? {
-          roleId: roleId || null,
-          skills: skillId ? [{ skillId, level: Number(level) }] : [],
-          minutes: Math.round(amount.value * 60),
-          from: parseDay(first),
-          until: parseDay(last),
-        }
-      : null,
-    null,
-  );
+  const needs = needsOf(typed);
+  const dates =
+    needs !== null && first !== null && last !== null && last >= first ? { from: parseDay(first), until: parseDay(last) } : null;
+  const alone = useMaybeAnswer("freeWhen", needs?.length === 1 && dates ? { ...needs[0], ...dates } : null, null);
+  const team = useMaybeAnswer("freeTeam", needs && dates ? { needs, ...dates } : null, null);
+  const change = (key: string, set: Partial<TypedNeed>) => setTyped(typed.map((own) => (own.key === key ? { ...own, ...set } : own)));
   return (
     <Sheet title="Free when?" subtitle="Who could take this, and from when" onClose={onClose}>
       <SheetSection>
         <div className="space-y-3">
-          <Field label="Role">
-            <Picker value={roleId} onChange={(value) => setRole(value)} options={[none("Any role"), ...namedOptions(roles)]} />
-          </Field>
-          <div className="grid grid-cols-[1fr_84px] gap-2">
-            <Field label="Skill">
-              <Picker value={skillId} onChange={(value) => setSkill(value)} options={[none("Any skill"), ...namedOptions(skills)]} />
-            </Field>
-            <Field label="Least level">
-              <Choice value={level} onChange={setLevel} disabled={skillId === ""} options={textOptions(levels)} />
-            </Field>
-          </div>
-          <Field label="Hours" fault={amount ? undefined : "A number."}>
-            <TextInput inputMode="decimal" value={hours} onChange={(event) => setHours(event.target.value)} />
-          </Field>
+          {typed.map((need, at) => (
+            <NeedFields
+              key={need.key}
+              need={need}
+              onChange={(set) => change(need.key, set)}
+              onRemove={at === 0 ? undefined : () => setTyped(typed.filter(({ key }) => key !== need.key))}
+            />
+          ))}
+          <TextButton onClick={() => setTyped([...typed, emptyNeed()])}>And another role</TextButton>
           <div className="grid grid-cols-2 gap-2">
             <Field label="From" fault={first ? undefined : DATE_HINT}>
               <DateField value={from} onChange={setFrom} />
@@ -73,9 +56,20 @@ export function FreeSheet({ onClose }: { onClose: () => void }) {
           </div>
         </div>
       </SheetSection>
-      {answer && <Found answer={answer} minutes={Math.round((amount?.value ?? 0) * 60)} />}
+      {alone && needs && <Found answer={alone} minutes={needs[0].minutes} />}
+      {team && needs && dates && team.short.length === needs.length && <FreeTeamView team={team} needs={needs} {...dates} />}
     </Sheet>
   );
+}
+
+/** What the fields come to; null while one of them is no number. */
+function needsOf(typed: readonly TypedNeed[]): TeamNeed[] | null {
+  const needs = typed.flatMap((own): TeamNeed[] => {
+    const hours = hoursOfNeed(own);
+    const skills = own.skillId ? [{ skillId: own.skillId, level: Number(own.level) }] : [];
+    return hours ? [{ roleId: own.roleId || null, skills, minutes: Math.round(hours.value * 60) }] : [];
+  });
+  return needs.length === typed.length ? needs : null;
 }
 
 /** Who has the room then, and from when the others would. */
