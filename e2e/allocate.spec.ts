@@ -252,7 +252,8 @@ test("who is free when is answered from anywhere", async ({ page }) => {
   await sheet.getByRole("button", { name: "And another role" }).click();
   await choose(sheet.getByLabel("Role").nth(1), "Fabricator");
   await sheet.getByLabel("Hours").nth(1).fill("60");
-  const shares = sheet.locator("section", { hasText: "Together they have the room then" });
+  await expect(sheet.getByText("23.5 h short: Lighting technician")).toBeVisible();
+  const shares = sheet.locator("section", { hasText: "All of it from 26 Feb to 9 Mar" });
   await expect(shares.getByText(/Fabricator/).first()).toBeVisible();
   const hours = (await shares.locator("p").allTextContents()).map((text) => Number(/([\d.]+) h$/.exec(text)?.[1]));
   expect(Math.round(hours.reduce((sum, own) => sum + own, 0))).toBe(100);
@@ -261,7 +262,7 @@ test("who is free when is answered from anywhere", async ({ page }) => {
   await sheet.getByRole("button", { name: /^Pencil in \d/ }).click();
   await expect(sheet.getByLabel("Task", { exact: true })).toHaveValue("");
   await open(page, "/work/tidepool");
-  await expect(page.locator("[data-task]", { hasText: "Night build" })).toContainText("22 Feb – 5 Mar");
+  await expect(page.locator("[data-task]", { hasText: "Night build" })).toContainText("26 Feb – 9 Mar");
   await expect(page.locator("[data-task]", { hasText: "Night build" })).toContainText("100");
 });
 

@@ -105,6 +105,8 @@ test("public holidays are filled in with what they do shown first, and nothing i
   await choose(sheet.getByLabel("Region"), "Bayern");
   await sheet.getByLabel("First year").fill("2027");
   await sheet.getByLabel("Last year").fill("2027");
+  // A country takes the place of another one as a whole.
+  await sheet.getByLabel("In place of all days off of those years").check();
   await sheet.getByRole("button", { name: "Fill in, and see what this does" }).click();
   await expect(sheet.getByText("Capacity of 20 people")).toBeVisible();
   // Epiphany, Easter and Whit Monday, Ascension Day … each takes a day of those who work it.
@@ -335,14 +337,14 @@ test("a team is made, given work and shows what is free; a sub-team counts into 
 test("hours of somebody who leaves are told on the tray and the task, and split off as an opening in one step", async ({ page }) => {
   await open(page, "/balance?tray=true");
   const tray = page.getByRole("region", { name: "Tray" });
-  await expect(tray).toContainText("10 assignments with hours not placed");
+  await expect(tray).toContainText("10 assignments with hours nobody can work");
   await tray.getByRole("link", { name: /^Sade Okonjo · Workshop upkeep/ }).click();
   const sheet = sheetOf(page);
   await expect(sheet).toContainText("Sade Okonjo leaves on 11 Jun 2027, before this ends.");
   await sheet.getByRole("button", { name: /^From 12 Jun 2027: open for a fabricator/ }).click();
   await expect(sheet).toContainText("Hours nobody could work, placed now123.6 h");
   await sheet.getByRole("button", { name: "Split it" }).click();
-  await expect(tray).toContainText("9 assignments with hours not placed");
+  await expect(tray).toContainText("9 assignments with hours nobody can work");
   await expect(tray).toContainText("4 openings");
   // Somebody who is not there yet: give it away.
   await open(page, "/work/tidepool?task=tidepool-rockpools");
@@ -350,7 +352,7 @@ test("hours of somebody who leaves are told on the tray and the task, and split 
   await expect(sheet).toContainText("Yara Lindqvist is employed from 1 Mar 2027 on");
   await sheet.getByRole("button", { name: "Reassign all of it…" }).click();
   await sheet.getByRole("option", { name: /^Hendrik Tamm/ }).click();
-  await expect(tray).toContainText("8 assignments with hours not placed");
+  await expect(tray).toContainText("8 assignments with hours nobody can work");
 });
 
 test("tables go out as they came in, and feeds are calendars", async ({ request }) => {

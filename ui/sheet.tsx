@@ -41,7 +41,7 @@ export function Sheet({
           </IconButton>
         )}
       </header>
-      <div className="min-h-0 flex-1 overflow-y-auto px-5 pb-6">{children}</div>
+      <div className="sheet-body">{children}</div>
     </aside>
   );
 }

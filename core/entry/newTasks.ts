@@ -57,7 +57,7 @@ function taskOf(line: TaskLine, id: string, projectId: string, parentId: string 
   return { ...base, sizing: "duration", durationDays: days ?? USUAL_DAYS, ...effortOf(line) };
 }
 
-/** Hours that nobody has yet wait on the task as its effort; what people have is on their assignments. */
+/** Unassigned hours wait on the task as its effort; what people have is on their assignments. */
 function effortOf({ hours, personIds, teamId }: TaskLine): Partial<Task> {
   return hours !== undefined && personIds.length === 0 && teamId === undefined ? { effortHours: hours } : {};
 }

@@ -82,8 +82,7 @@ export const faultText = {
   calendarHeld: (user: string) => `"${user}" goes by this calendar. Give everybody who does another one first.`,
   teamHeld: (name: string, count: number) =>
     `"${name}" has ${count === 1 ? "an assignment" : `${count} assignments`}. Give that to somebody else first.`,
-  notSplit: () =>
-    "A task sized by effort cannot be split at a date: its people work until it is done. Give part of its hours away instead.",
+  notSplit: () => "A task sized by effort cannot be split at a date: its people work until it is done. Reassign part of its hours instead.",
   splitHours: (total: number) => `Say how many of the ${total} hours go along when this is split.`,
   changedSince: (verb: "undo" | "redo", words: string) =>
     `Somebody else has changed the same since, so “${words}” was not ${verb === "undo" ? "undone" : "redone"}.`,

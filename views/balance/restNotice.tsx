@@ -28,7 +28,7 @@ export function tellRest({ minutes, edits }: TypedPeriod, chosen: Rest, remake: 
   const id = newId("rest");
   shown = id;
   toast(
-    <div role="status" aria-label="The rest of the hours" className="w-[320px]">
+    <div role="status" aria-label="The rest of the hours" className="w-full">
       <p>
         <strong>{hoursText(minutes)} h</strong> {went[chosen]}.
       </p>

@@ -5,7 +5,7 @@ import { Search } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
-import { useMaybeAnswer } from "../../client/session.tsx";
+import { useHostState, useMaybeAnswer } from "../../client/session.tsx";
 import { Button } from "../../ui/button.tsx";
 import { useKeys } from "../../ui/keys.ts";
 import { screens, subScreens } from "./rail.tsx";
@@ -62,15 +62,20 @@ function FinderList({ onGo }: { onGo: (link: string) => void }) {
   const found = useMaybeAnswer("search", text.trim() === "" ? null : { text }, null) ?? [];
   const linkTo = useLinkTo();
   const fitting = screensFor(text);
+  const isRead = useHostState() !== null;
   const linkOf = ({ kind, id, projectId }: Found) => {
     if (kind === "person") return linkTo(`/people/person/${encodeURIComponent(id)}`);
-    return kind === "project" ? linkTo(`/work/${id}`) : linkTo(`/work/${projectId}`, { task: id });
+    return kind === "project"
+      ? linkTo(`/work/${encodeURIComponent(id)}`)
+      : linkTo(`/work/${encodeURIComponent(projectId ?? "")}`, { task: id });
   };
   return (
     <>
       <Command.Input value={text} onValueChange={setText} placeholder="A person, project, task or screen" className="finder-field" />
       <Command.List className="max-h-[420px] overflow-y-auto p-1.5">
-        <Command.Empty className="px-3 py-4 text-ink-2">Nothing is called “{text}”.</Command.Empty>
+        <Command.Empty className="px-3 py-4 text-ink-2">
+          {isRead ? `Nothing is called “${text}”.` : "The plan is still being read; what is found stands here in a moment."}
+        </Command.Empty>
         {fitting.length > 0 && (
           <Command.Group heading={<span className="options-heading">Screens</span>}>
             {fitting.map(({ name, path, says, sheet }) => (

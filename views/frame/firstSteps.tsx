@@ -80,7 +80,7 @@ function useSteps(): Step[] {
     },
     {
       title: "Assign the work",
-      says: "Openings lists what nobody has yet, with those who have room in those very weeks.",
+      says: "Openings lists unassigned work, with those who have room in those very weeks.",
       path: "/openings",
       link: "Openings",
       isDone: counts.assignments > 0,

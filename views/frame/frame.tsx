@@ -54,6 +54,11 @@ export function Frame({ initial, children }: { initial: FrameInitial; children: 
           </PlanToday>
           <Toaster
             position="bottom-right"
+            // No wider than the side sheet, whose end can be scrolled up above it.
+            style={{ "--width": "292px" } as React.CSSProperties}
+            // Above the tray and the line that tasks are written in.
+            offset={{ bottom: 116, right: 14 }}
+            closeButton
             toastOptions={{
               style: { background: "var(--sheet)", color: "var(--ink)", border: "1px solid var(--line-2)", fontFamily: "var(--font)" },
             }}

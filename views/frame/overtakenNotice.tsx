@@ -31,7 +31,7 @@ export function OvertakenNotice({
     session.choose(choice, chosen);
   };
   return (
-    <div role="alertdialog" aria-label="Changed by two" className="w-[320px]">
+    <div role="alertdialog" aria-label="Changed by two" className="w-full">
       <p className="font-semibold">Somebody else changed the same meanwhile. Yours was not made.</p>
       <MetRows rows={rows} verb="you" />
       <div className="flex gap-2">
@@ -49,7 +49,7 @@ export function ChangedSinceNotice({ rows, step, text, canTakeBack, toastId }: O
   const session = usePlan();
   const close = () => void toast.dismiss(toastId);
   return (
-    <div role="alertdialog" aria-label="Changed since" className="w-[320px]">
+    <div role="alertdialog" aria-label="Changed since" className="w-full">
       <p className="font-semibold">{text}</p>
       <MetRows rows={rows} verb="would be" />
       <div className="flex gap-2">

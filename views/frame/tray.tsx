@@ -15,8 +15,8 @@ const kinds: { kind: TrayKind; title: string; counted: (count: number) => string
   { kind: "opening", title: "Openings", counted: (count) => countText(count, "opening") },
   {
     kind: "unplaced",
-    title: "Hours that could not be placed",
-    counted: (count) => `${countText(count, "assignment")} with hours not placed`,
+    title: "Hours nobody can work",
+    counted: (count) => `${countText(count, "assignment")} with hours nobody can work`,
   },
   { kind: "conflict", title: "Dates that cannot hold", counted: (count) => `${countText(count, "date")} that cannot hold` },
   { kind: "noDates", title: "No dates", counted: (count) => `${countText(count, "task")} with no dates` },

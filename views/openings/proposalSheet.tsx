@@ -88,7 +88,7 @@ export function ProposalSheet({ openings, onClose }: { openings: readonly Openin
 }
 
 const solveWords = [
-  "Looking who could take what",
+  "Seeing who could take what",
   "Looking for the most hours, nobody over in any week",
   "Of those, for the best skills",
   "Of those, for the least cost",

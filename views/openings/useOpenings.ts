@@ -32,7 +32,7 @@ export function useOpenings(initial: Initial<AnswerOf<"openings">>, first: Initi
   const candidates = useAnswer("candidates", { openingId: selectedId ?? "" }, first);
   const give = async (openingId: string, shares: readonly Share[], isPencilled: boolean): Promise<string | null> => {
     const edit = await session.ask("fill", { openingId, shares, isPencilled, idStem: newId("work") });
-    if (!edit) return "There is not as much of it as that.";
+    if (!edit) return "That is more than there is.";
     const faults = await session.edit(edit);
     if (faults.length === 0) void setView(({ sheet }) => ({ sheet: closed(view.sheet)(sheet), beside: null }));
     return faults[0]?.message ?? null;

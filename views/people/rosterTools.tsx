@@ -26,7 +26,7 @@ const columnWords: Record<OptionalColumn, string> = {
   week: "Week",
   place: "Place and calendar",
   teams: "Teams",
-  unplaced: "Hours not placed",
+  unplaced: "Hours nobody can work",
 };
 
 export function RosterTools({ people }: { people: PeopleHook }) {

@@ -40,7 +40,7 @@ export function portfolioColumns(linkTo: (path: string) => string): TableColumn<
     {
       id: "open",
       head: "Open",
-      says: "Hours that nobody has yet",
+      says: "Unassigned hours",
       width: 72,
       isFigure: true,
       value: ({ open }) => hoursOf(open),
@@ -77,7 +77,7 @@ function Dates({ row: { project, isPipeline, start, finish, lateDays, unplaced }
       {isPipeline && <span className="block text-small text-plum">{project.probability ?? 100}% likely</span>}
       {lateDays > 0 && <span className="figure-bad block text-small">{countText(lateDays, "day")} past the deadline</span>}
       {lateDays === 0 && unplaced > 0 && !isPipeline && (
-        <span className="figure-bad block text-small">{hoursText(unplaced)} h not placed</span>
+        <span className="figure-bad block text-small">{hoursText(unplaced)} h nobody can work</span>
       )}
     </span>
   );

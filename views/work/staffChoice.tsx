@@ -13,7 +13,7 @@ interface Words {
 }
 
 const joining: Record<StaffWay, Words> = {
-  open: { says: "Nothing: they take what is open", why: "The hours that nobody had are theirs." },
+  open: { says: "Nothing: they take what is open", why: "They take the unassigned hours." },
   finish: { says: "The finish", why: "The work is shared out, everybody’s day stays as it is." },
   daily: { says: "The daily hours", why: "The finish stays, everybody works less of the day on it." },
   work: { says: "The amount of work", why: "They bring their hours on top, the finish stays." },

@@ -1,7 +1,8 @@
 "use client";
-// Filling in the public holidays of a country and region for some years; days that are there already stay.
+// Filling in the public holidays of a country and region for some years; days that are there already stay, or give way.
 import { useState } from "react";
 import { Button } from "../../../ui/button.tsx";
+import { CheckboxField } from "../../../ui/checkbox.tsx";
 import { Field, FormFault, TextInput } from "../../../ui/field.tsx";
 import { countText } from "../../../ui/format.ts";
 import { SheetSection } from "../../../ui/sheet.tsx";
@@ -19,15 +20,18 @@ export function HolidayForm({ year, draft, onChange, onBack }: HolidayProps) {
   const place = useHolidayPlace();
   const { country, fault, setFault, holidaysOf } = place;
   const [years, setYears] = useState({ from: String(year), to: String(year + 1) });
+  const [isReplacing, setReplacing] = useState(false);
   const fill = async () => {
     setFault(null);
     try {
       const holidays = await holidaysOf(years);
-      const known = new Set(draft.exceptions.map(({ from, name }) => `${from} ${name}`));
+      const isOfYears = (day: string) => day.slice(0, 4) >= years.from && day.slice(0, 4) <= years.to;
+      const staying = isReplacing ? draft.exceptions.filter(({ from, hours }) => hours > 0 || !isOfYears(from)) : draft.exceptions;
+      const known = new Set(staying.map(({ from, name }) => `${from} ${name}`));
       const added = holidays.filter(({ from, name }) => !known.has(`${from} ${name}`));
       if (added.length === 0) setFault(`All ${countText(holidays.length, "holiday")} of these years stand in the calendar already.`);
       // Put first, so that short and extra days stated by hand still win.
-      else onChange({ exceptions: [...added, ...draft.exceptions] });
+      else onChange({ exceptions: [...added, ...staying] });
     } catch (error) {
       setFault((error as Error).message);
     }
@@ -44,6 +48,9 @@ export function HolidayForm({ year, draft, onChange, onBack }: HolidayProps) {
             <TextInput inputMode="numeric" value={years.to} onChange={(event) => setYears({ ...years, to: event.target.value })} />
           </Field>
         </div>
+        <CheckboxField checked={isReplacing} onChange={setReplacing}>
+          In place of all days off of those years
+        </CheckboxField>
         <FormFault>{fault}</FormFault>
         <div className="flex gap-2">
           <Button disabled={country === ""} onClick={() => void fill()}>

@@ -63,7 +63,7 @@ export function TeamSheet({
   return (
     <Sheet
       title={row?.team.name ?? "New team"}
-      subtitle={row ? `@${row.team.handle}` : "People who can be given work together"}
+      subtitle={row ? `@${row.team.handle}` : "People who can be assigned work together"}
       onClose={onClose}
     >
       {row && <Sums row={row} />}
@@ -93,7 +93,7 @@ function Sums({ row: { capacity, toTeam, toMembers } }: { row: TeamRow }) {
       <SumLine figure={`${hoursText(sum(capacity))} h`} isTotal>
         Capacity of its people
       </SumLine>
-      <SumLine figure={`${hoursText(sum(toMembers))} h`}>Given to them by name</SumLine>
+      <SumLine figure={`${hoursText(sum(toMembers))} h`}>Assigned to them by name</SumLine>
       <SumLine figure={`${hoursText(sum(toTeam))} h`}>Given to the team</SumLine>
       <SumLine figure={`${hoursText(free)} h`} isTotal isOver={free < 0}>
         Free
