@@ -261,9 +261,12 @@ test("who is free when is answered from anywhere", async ({ page }) => {
   await sheet.getByLabel("Task", { exact: true }).fill("Night build");
   await sheet.getByRole("button", { name: /^Pencil in \d/ }).click();
   await expect(sheet.getByLabel("Task", { exact: true })).toHaveValue("");
-  await open(page, "/work/tidepool");
-  await expect(page.locator("[data-task]", { hasText: "Night build" })).toContainText("26 Feb – 9 Mar");
-  await expect(page.locator("[data-task]", { hasText: "Night build" })).toContainText("100");
+  await untilSaved(page);
+  const { plan } = await (await fetch(`${server.url}/api/plan`)).json();
+  expect(plan.tasks.at(-1)).toMatchObject({ name: "Night build", projectId: "tidepool", start: "2027-02-26", finish: "2027-03-09" });
+  const own = plan.assignments.filter(({ taskId }: { taskId: string }) => taskId === plan.tasks.at(-1).id);
+  expect(own.reduce((sum: number, { hours }: { hours: number }) => sum + hours, 0)).toBeCloseTo(100, 2);
+  expect(own.every(({ firmness }: { firmness: string }) => firmness === "pencilled")).toBe(true);
 });
 
 test("a lead asks for a role, the manager offers and confirms; hours, state, message and load are the same on both sides", async ({

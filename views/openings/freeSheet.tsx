@@ -32,6 +32,8 @@ export function FreeSheet({ onClose }: { onClose: () => void }) {
     needs !== null && first !== null && last !== null && last >= first ? { from: parseDay(first), until: parseDay(last) } : null;
   const alone = useMaybeAnswer("freeWhen", needs?.length === 1 && dates ? { ...needs[0], ...dates } : null, null);
   const team = useMaybeAnswer("freeTeam", needs && dates ? { needs, ...dates } : null, null);
+  // Where somebody can take all of it alone, nobody has to share it.
+  const isTogether = typed.length > 1 || (alone !== null && needs !== null && alone.every(({ room }) => room < needs[0].minutes));
   const change = (key: string, set: Partial<TypedNeed>) => setTyped(typed.map((own) => (own.key === key ? { ...own, ...set } : own)));
   return (
     <Sheet title="Free when?" subtitle="Who could take this, and from when" onClose={onClose}>
@@ -57,7 +59,7 @@ export function FreeSheet({ onClose }: { onClose: () => void }) {
         </div>
       </SheetSection>
       {alone && needs && <Found answer={alone} minutes={needs[0].minutes} />}
-      {team && needs && dates && team.short.length === needs.length && <FreeTeamView team={team} needs={needs} {...dates} />}
+      {team && needs && dates && team.short.length === needs.length && isTogether && <FreeTeamView team={team} needs={needs} {...dates} />}
     </Sheet>
   );
 }

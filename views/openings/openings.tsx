@@ -35,6 +35,7 @@ export function Openings({
   const person = [...(candidates?.fitting ?? []), ...(candidates?.near ?? [])].find(({ personId }) => `give:${personId}` === view.sheet);
   return (
     <Screen
+      isTwoLined
       title="Openings"
       figures={
         <>
@@ -94,10 +95,16 @@ function OpeningTools({ hook: { openings, shown, view, setView } }: { hook: Open
         label="Role"
         value={view.role}
         onChange={(role) => setView({ role: role || null })}
-        width={140}
+        width={116}
         options={[none("Any role"), ...textOptions([...new Set(openings.map(({ roleName }) => roleName))].sort())]}
       />
-      <SearchInput label="Search openings" value={view.find} onChange={(text) => setView({ find: text || null })} width={140} />
+      <SearchInput
+        label="Search openings"
+        placeholder="Search"
+        value={view.find}
+        onChange={(text) => setView({ find: text || null })}
+        width={104}
+      />
       <Button onClick={() => setView({ sheet: FREE })}>
         <Search size={14} /> Free when?
       </Button>
