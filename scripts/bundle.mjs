@@ -1,9 +1,20 @@
 // Bundles what runs by itself into one file each, so that it starts at once: the roster command, the server, and the thread
 // that reads files.
 import { chmod } from "node:fs/promises";
+import { resolve } from "node:path";
 import { build } from "esbuild";
 
 const common = { bundle: true, platform: "node", target: "node20", format: "esm", minify: true, logLevel: "warning" };
+
+/** The package that writes workbooks packs them by Node.js itself. */
+const packsByNode = {
+  name: "packs by Node.js",
+  setup(own) {
+    own.onResolve({ filter: /^fflate$/ }, ({ importer }) =>
+      importer.includes("write-excel-file") ? { path: resolve("interchange/nativeDeflate.ts") } : undefined,
+    );
+  },
+};
 
 const command = "dist/roster.mjs";
 await Promise.all([
@@ -13,6 +24,7 @@ await Promise.all([
     ...common,
     entryPoints: ["interchange/files.worker.ts"],
     outfile: "dist/files.mjs",
+    plugins: [packsByNode],
     // Some of its packages are CommonJS and ask for others while they run.
     banner: { js: 'import { createRequire } from "node:module"; const require = createRequire(import.meta.url);' },
   }),

@@ -1,15 +1,23 @@
+import fc from "fast-check";
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
+import { tangledPlan } from "../../tests/randomPlan.ts";
 import { type BoardFilters, type BoardView, boardRowKinds, noBoardFilters, usualView } from "../board/view.ts";
 import { parseDay } from "../calendar/day.ts";
-import { applyEdit } from "../edits/edit.ts";
+import { applyEdit, type Edit } from "../edits/edit.ts";
+import { shiftBar } from "../entry/shiftBar.ts";
+import { typePeriod } from "../entry/typePeriod.ts";
 import { barsOf } from "../load/bars.ts";
 import { countedShares, defaultCounting } from "../load/counting.ts";
 import { buildModel } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
 import { loadReport } from "../reports/load.ts";
+import { movesOf } from "../schedule/moves.ts";
+import { updateModel } from "../update.ts";
 import { boardOf } from "./board.ts";
 import { explainCell } from "./explain.ts";
+import { impactOf } from "./impact.ts";
+import { peopleLoads } from "./peopleLoads.ts";
 import { ribbonOf } from "./ribbon.ts";
 import { takersOf } from "./takers.ts";
 import { trayOf } from "./tray.ts";
@@ -232,4 +240,41 @@ test("of a load, what is pencilled, asked for or not won yet is told apart, and 
   expect(shown.tentative.some((minutes) => minutes > 0)).toBe(true);
   const firm = boardOf(model, { ...asked, open: [], view: { ...usualView, counting: { pencilled: false, pipeline: "none" } } });
   expect(firm.tentative.every((own) => own === 0)).toBe(true);
+});
+
+test("always: what a drop, a drag along time and typed hours are said to do before is what the whole plan says after", () => {
+  const range = { start: parseDay("2027-01-04"), stop: parseDay("2027-05-31") };
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 1e6 }), fc.nat(), fc.integer({ min: -20, max: 20 }), (seed, pick, days) => {
+      const before = buildModel(tangledPlan(seed));
+      const { assignments, people } = before.plan;
+      if (assignments.length === 0 || people.length === 0) return;
+      const { id } = assignments[pick % assignments.length];
+      const week = { start: range.start + (pick % 15) * 7, stop: range.start + (pick % 15) * 7 + 7 };
+      const shift = shiftBar(before, { assignmentId: id, startDays: days, stopDays: days });
+      const typed = typePeriod(before, id, week, pick % 30, { clock: range.start, newId: "rest" });
+      const edits: Edit[] = [
+        { kind: "reassign", id, personId: people[pick % people.length].id },
+        ...("fault" in shift ? [] : shift.as === "own" ? [shift.edit] : shift.options.map(({ edit }) => edit)),
+        ...("fault" in typed ? [] : Object.values(typed.edits)),
+      ];
+      const ids = people.map((own) => own.id);
+      for (const edit of edits) {
+        const outcome = applyEdit(before.plan, edit);
+        if (!outcome.plan) continue;
+        const said = updateModel(before, outcome.plan, outcome.changes);
+        const is = buildModel(outcome.plan);
+        expect(peopleLoads(said, { range, grain: "week", ids })).toEqual(peopleLoads(is, { range, grain: "week", ids }));
+        expect(boardOf(said, { range, grain: "week", open: ids })).toEqual(boardOf(is, { range, grain: "week", open: ids }));
+        const moved = impactOf(before, edit).finishes.map(({ kind, id: own, after }) => `${kind} ${own} ${after}`);
+        expect(moved).toEqual(
+          movesOf(before, is)
+            .tasks.filter((move) => move.before.finish !== move.after.finish)
+            .map((move) => `task ${move.taskId} ${move.after.finish}`)
+            .concat(movesOf(before, is).projects.map(({ projectId, after }) => `project ${projectId} ${after}`)),
+        );
+      }
+    }),
+    { numRuns: 25 },
+  );
 });

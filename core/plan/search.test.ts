@@ -8,7 +8,7 @@ const names = (text: string, most = 5) => searchPlan(plan, text, most).map(({ ki
 test("words are found in any order and letter case, each with what tells it apart", () => {
   expect(searchPlan(plan, "ELLINGSEN mar", 5)).toEqual([{ kind: "person", id: "mara", name: "Mara Ellingsen", side: "Fabricator" }]);
   const [task] = searchPlan(plan, "casts trial", 5);
-  expect(task).toMatchObject({ kind: "task", id: "tidepool-rockpools", side: "Tidepool Hall", projectId: "tidepool" });
+  expect(task).toMatchObject({ kind: "task", id: "tidepool-rockpools", side: "Tidepool Hall · Fabrication", projectId: "tidepool" });
 });
 
 test("what begins with the word comes before what merely holds it, and people before projects before tasks", () => {

@@ -1,6 +1,6 @@
 // Finding people, projects and tasks by what they are called.
 import { firstRoleName } from "./names.ts";
-import { rowById } from "./rows.ts";
+import { findRow, rowById } from "./rows.ts";
 import type { Plan } from "./schema.ts";
 
 export interface Found {
@@ -30,11 +30,11 @@ export function searchPlan(plan: Plan, text: string, most: number): Found[] {
     ...best(plan.projects, ({ code = "", name, clientId }) => `${code} ${name} ${clientOf(clientId)}`, words, most).map(
       ({ id, name, clientId }) => ({ kind: "project" as const, id, name, side: clientOf(clientId) }),
     ),
-    ...best(plan.tasks, nameOf, words, most).map(({ id, name, projectId }) => ({
+    ...best(plan.tasks, nameOf, words, most).map(({ id, name, projectId, parentId }) => ({
       kind: "task" as const,
       id,
       name,
-      side: plan.projects[projects.get(projectId) ?? -1]?.name ?? "",
+      side: [plan.projects[projects.get(projectId) ?? -1]?.name, findRow(plan.tasks, parentId)?.name].filter(Boolean).join(" · "),
       projectId,
     })),
   ];

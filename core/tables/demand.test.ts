@@ -184,3 +184,28 @@ test("projects come in with clients that are made where that is asked for, and a
   });
   expect(told(preview("projects", head, rows[2]))[0]).toBe("It says no day on which the project starts.");
 });
+
+test("a task whose name others have too is meant by its project and phase", () => {
+  const twice = plan.tasks.filter(({ parentId, projectId }) => parentId !== undefined && projectId === "tidepool");
+  const [first] = twice;
+  const phase = plan.tasks.find(({ id }) => id === first.parentId);
+  const other = twice.find(({ parentId }) => parentId !== first.parentId);
+  if (!phase || !other) throw new Error("the project has two phases");
+  const tasks = plan.tasks.map((own) => (own.id === other.id ? { ...own, name: first.name } : own));
+  const preview = (task: string) =>
+    previewTable(
+      { ...plan, tasks },
+      {
+        table: "assignments",
+        source: "file.csv",
+        rows: [
+          ["task", "person", "hours"],
+          [task, "Mara Ellingsen", "3"],
+        ],
+        options: { dateOrder: "dayFirst", idStem: "in" },
+      },
+    );
+  expect(told(preview(`Tidepool Hall / ${first.name}`))[0]).toMatch(/write the id, or "project \/ phase \/ task"\.$/);
+  const row = preview(`Tidepool Hall / ${phase.name} / ${first.name}`).edit?.rows[0].row as { taskId?: string } | undefined;
+  expect(row?.taskId).toBe(first.id);
+});

@@ -10,15 +10,30 @@ export function projectOf(cell: string, draft: Draft): Read<Project> {
   return byCode.length === 1 ? { value: byCode[0] } : namedCell(cell, draft.all("projects"), "project");
 }
 
-/** The task of a cell: by id, by "project / task", or by a name that only one task has. */
+/** The task of a cell: by id, by "project / task" or "project / phase / task", or by a name that only one task has. */
 export function taskOf(cell: string, draft: Draft, projectId?: string): Read<Task> {
   const byId = draft.find("tasks", cell.trim());
   if (byId) return { value: byId };
   const [first, ...rest] = cell.split(" / ");
   if (rest.length > 0) {
     const project = projectOf(first, draft);
-    if ("value" in project) return taskOf(rest.join(" / "), draft, project.value.id);
+    if (projectId === undefined && "value" in project) return taskOf(rest.join(" / "), draft, project.value.id);
   }
   const tasks = projectId === undefined ? draft.all("tasks") : draft.all("tasks").filter((task) => task.projectId === projectId);
-  return namedCell(cell, tasks, "task");
+  const byPath = rest.length > 0 ? tasks.filter((task) => isCalled(task, cell, draft)) : [];
+  if (byPath.length === 1) return { value: byPath[0] };
+  const read = namedCell(cell, tasks, "task");
+  const isManifold = "reason" in read && tasks.filter(({ name }) => plainText(name) === plainText(cell)).length > 1;
+  return isManifold ? { reason: `${read.reason.slice(0, -1)}, or "project / phase / task".` } : read;
+}
+
+/** True of a task that a cell calls by what it stands below, down to its own name: "phase / task". */
+function isCalled(task: Task, cell: string, draft: Draft): boolean {
+  const names = cell.split(" / ").map(plainText).reverse();
+  let own: Task | undefined = task;
+  for (const name of names) {
+    if (!own || plainText(own.name) !== name) return false;
+    own = own.parentId === undefined ? undefined : draft.find("tasks", own.parentId);
+  }
+  return true;
 }
