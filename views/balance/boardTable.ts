@@ -2,29 +2,57 @@
 
 import type { Board } from "../../core/answers/board.ts";
 import { formatDay } from "../../core/calendar/day.ts";
+import { hoursText } from "../../ui/format.ts";
 import type { Measure } from "./balanceParams.ts";
 import { cellText, figuresAt, measureWords, rowSum, sumText } from "./figures.ts";
 
 /** A header row, then a row for each of the board's. */
 export function boardTable(board: Board, measure: Measure): string[][] {
-  // A million cells say a few thousand different things.
-  const known = new Map<string, string>();
-  const plainly = (text: string): string => {
-    const plain = known.get(text) ?? plainNumber(text, measure);
-    known.set(text, plain);
-    return plain;
-  };
   const head = ["Row", "Kind", "Role or code", ...board.periods.map(({ start }) => formatDay(start)), `Sum (${measureWords[measure]})`];
+  const cells = new CellTexts(board, measure);
   return [
     head,
     ...board.rows.map((row, at) => [
       row.name,
       row.kind,
       row.roleName,
-      ...board.periods.map((_, period) => plainly(cellText(row, measure, figuresAt(board, at, period)))),
-      plainly(sumText(row, measure, rowSum(board, at))),
+      ...cells.ofRow(at),
+      plainNumber(sumText(row, measure, rowSum(board, at)), measure),
     ]),
   ];
+}
+
+/** What the cells say. A million of them say a few thousand different things: of people, whose figures are hours, each is
+ * written once. */
+class CellTexts {
+  readonly #hours = new Map<number, string>();
+
+  constructor(
+    private readonly board: Board,
+    private readonly measure: Measure,
+  ) {}
+
+  ofRow(at: number): string[] {
+    const { board, measure } = this;
+    const { rows, periods, capacity, load } = board;
+    const count = periods.length;
+    const texts = new Array<string>(count);
+    const isHours = rows[at].kind === "person" && (measure === "room" || measure === "load" || measure === "capacity");
+    for (let period = 0, slot = at * count; period < count; period++, slot++)
+      texts[period] = isHours
+        ? this.#hoursOf(measure === "load" ? load[slot] : measure === "capacity" ? capacity[slot] : capacity[slot] - load[slot])
+        : plainNumber(cellText(rows[at], measure, figuresAt(board, at, period)), measure);
+    return texts;
+  }
+
+  #hoursOf(minutes: number): string {
+    let text = this.#hours.get(minutes);
+    if (text === undefined) {
+      text = plainNumber(hoursText(minutes), this.measure);
+      this.#hours.set(minutes, text);
+    }
+    return text;
+  }
 }
 
 /** A figure as a spreadsheet reads it; what is no figure stays empty. A share keeps its sign where all else is hours. */

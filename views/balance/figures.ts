@@ -46,11 +46,15 @@ export function stateAt(board: Board, row: number, period: number): PeriodState 
 /** The sums of a row over the window; tasks are not added up, for one lasts through several periods. */
 export function rowSum(board: Board, row: number): CellFigures {
   const sum: CellFigures = { capacity: 0, load: 0, peakOver: 0, tentative: 0, tasks: 0, fullTime: 0 };
-  board.periods.forEach((_, period) => {
-    const own = figuresAt(board, row, period);
-    for (const key of ["capacity", "load", "peakOver", "tentative", "fullTime"] as const) sum[key] += own[key];
-    sum.tasks = Math.max(sum.tasks, own.tasks);
-  });
+  const count = board.periods.length;
+  for (let period = 0, slot = row * count; period < count; period++, slot++) {
+    sum.capacity += board.capacity[slot];
+    sum.load += board.load[slot];
+    sum.peakOver += board.peakOver[slot];
+    sum.tentative += board.tentative[slot];
+    sum.tasks = Math.max(sum.tasks, board.tasks[slot]);
+    sum.fullTime += board.fullTime[period];
+  }
   return sum;
 }
 
