@@ -46,11 +46,11 @@ export function BoardPage({ board, measure, grain, studio, settings }: BoardPage
                 {periods.map((period, p) => {
                   const figures = figuresAt(board, at, p);
                   const state = stateAt(board, at, p);
-                  const isAway = !isPart(row) && figures.capacity === 0 && figures.load === 0;
+                  const isGone = !isPart(row) && figures.capacity === 0 && figures.load === 0;
                   return (
-                    <td key={period.start} className={isAway ? "away" : state}>
-                      {!isAway && cellText(row, measure, figures)}
-                      {!isAway && row.kind === "person" && <PrintedVessel {...figures} />}
+                    <td key={period.start} className={isGone ? "away" : state}>
+                      {!isGone && cellText(row, measure, figures)}
+                      {!isGone && row.kind === "person" && <PrintedVessel {...figures} />}
                     </td>
                   );
                 })}

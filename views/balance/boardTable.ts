@@ -4,7 +4,7 @@ import type { Board } from "../../core/answers/board.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import { hoursText } from "../../ui/format.ts";
 import type { Measure } from "./balanceParams.ts";
-import { cellText, figuresAt, measureWords, rowSum, sumText } from "./figures.ts";
+import { cellText, figuresAt, isAway, measureWords, rowSum, sumText } from "./figures.ts";
 
 /** A header row, then a row for each of the board's. */
 export function boardTable(board: Board, measure: Measure): string[][] {
@@ -37,11 +37,13 @@ class CellTexts {
     const { rows, periods, capacity, load } = board;
     const count = periods.length;
     const texts = new Array<string>(count);
-    const isHours = rows[at].kind === "person" && (measure === "room" || measure === "load" || measure === "capacity");
-    for (let period = 0, slot = at * count; period < count; period++, slot++)
-      texts[period] = isHours
-        ? this.#hoursOf(measure === "load" ? load[slot] : measure === "capacity" ? capacity[slot] : capacity[slot] - load[slot])
-        : plainNumber(cellText(rows[at], measure, figuresAt(board, at, period)), measure);
+    const { kind } = rows[at];
+    const isHours = kind === "person" && (measure === "room" || measure === "load" || measure === "capacity");
+    for (let period = 0, slot = at * count; period < count; period++, slot++) {
+      if (!isHours) texts[period] = plainNumber(cellText(rows[at], measure, figuresAt(board, at, period)), measure);
+      else if (isAway(kind, capacity[slot], load[slot])) texts[period] = "";
+      else texts[period] = this.#hoursOf(measure === "room" ? capacity[slot] - load[slot] : (measure === "load" ? load : capacity)[slot]);
+    }
     return texts;
   }
 

@@ -64,8 +64,13 @@ export const isPart = ({ kind, projectRow }: BoardRow): boolean => kind === "par
 /** A part has no capacity of its own: of it only the load can be told. */
 const partMeasure = (measure: Measure): Measure => (measure === "fte" ? "fte" : "load");
 
+/** True where somebody is not there and has nothing to do: such a cell says nothing, wherever it stands. */
+export const isAway = (kind: BoardRow["kind"], capacity: number, load: number): boolean =>
+  kind === "person" && capacity === 0 && load === 0;
+
 /** What a cell of a row says; of a group, room is told as the share that is used. */
 export function cellText(row: BoardRow, measure: Measure, figures: CellFigures): string {
+  if (isAway(row.kind, figures.capacity, figures.load)) return "";
   if (isPart(row)) return figures.load > 0 ? figureText(partMeasure(measure), figures) : "";
   return figureText(row.kind === "group" && measure === "room" ? "share" : measure, figures);
 }

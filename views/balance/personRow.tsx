@@ -9,7 +9,7 @@ import { Vessel } from "../../ui/vessel.tsx";
 import type { Measure } from "./balanceParams.ts";
 import { Cell, cellId, columnsShown, firstStop, type RowProps, RowSum } from "./cells.tsx";
 import { NAME_WIDTH, PERSON_HEIGHT } from "./columns.ts";
-import { type CellFigures, figuresAt, figureText, stateAt } from "./figures.ts";
+import { type CellFigures, figuresAt, figureText, isAway, stateAt } from "./figures.ts";
 import { PersonBars } from "./personBars.tsx";
 
 export function PersonRow(props: RowProps) {
@@ -127,11 +127,11 @@ const PersonCell = memo(
   }: PersonCellProps) {
     const { capacity, load, peakOver, tentative } = figures;
     const isLeft = isAccepted && state === "over";
-    const isAway = capacity === 0 && load === 0;
+    const isGone = isAway("person", capacity, load);
     const label = `${name}, ${phrase}: ${saysOf(capacity, load, peakOver, state)}${tentativeWords(tentative)}${isLeft ? ", accepted" : ""}`;
     return (
       <Cell id={id} left={left} width={width} label={label} isTabStop={isTabStop} onSelect={onSelect} isSelected={isSelected} isPressable>
-        {isAway ? (
+        {isGone ? (
           <span className="sign-away absolute inset-0" />
         ) : (
           <span className={`absolute inset-0 block px-2 pt-[5px] ${state === "over" && !isLeft ? "bg-over-wash" : ""}`}>
