@@ -275,6 +275,6 @@ test("always: what a drop, a drag along time and typed hours are said to do befo
         );
       }
     }),
-    { numRuns: 25 },
+    { numRuns: 10 },
   );
 });

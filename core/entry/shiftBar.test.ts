@@ -75,6 +75,6 @@ test("always: what a drag promises can be done, and a move with one way ends whe
         if (shift.as === "task") expect(datesOf(after(shift.options[0].edit, from), assignment.taskId)).toEqual(shift.range);
       },
     ),
-    { numRuns: 120 },
+    { numRuns: 50 },
   );
 });
