@@ -1,13 +1,13 @@
 // The plan host in a web worker: parsing, computing and settling, away from the screen's thread.
 import * as Comlink from "comlink";
 import { get, update } from "idb-keyval";
+import type { OnSolve, Solver } from "../core/staffing/program.ts";
 import { type HostState, type Notice, PlanHost } from "./host.ts";
 import { keepIn } from "./keep.ts";
 import type { KeptEdit } from "./keptEdit.ts";
 import { followTogether } from "./live.ts";
 import { isSettled, NotTaken, type PlanMessage, type Settle, type Settled } from "./messages.ts";
 import { post } from "./post.ts";
-import type { Solving } from "./solving.ts";
 
 const KEPT = "edits-on-their-way";
 
@@ -64,7 +64,6 @@ const host = new PlanHost({ read: readOnce, settle, wait }, keep, (state, notice
 
 /** A proposal is answered within this, with the best found by then. */
 const PROPOSE_SECONDS = 9;
-let solving: Solving | null = null;
 
 const api = {
   async start(listener: (state: HostState, notice?: Notice) => void, justMade: readonly KeptEdit[]): Promise<void> {
@@ -80,17 +79,10 @@ const api = {
   ask: host.ask.bind(host),
   preview: host.preview.bind(host),
   edit: host.edit.bind(host),
-  async propose(openingIds: readonly string[], idStem: string, mostPeople: 1 | 2, onSolve: (solve: 1 | 2 | 3) => void) {
-    const { Solving } = await import("./solving.ts");
-    solving?.stop();
-    const own = new Solving(PROPOSE_SECONDS);
-    solving = own;
-    const { solve, secondsLeft } = own;
-    return host.propose(openingIds, solve, { idStem, mostPeople, onSolve, secondsLeft }).finally(() => own.stop());
-  },
-  /** Has what is being proposed answered with what was found so far. */
-  stopProposing(): void {
-    solving?.stop();
+  propose(openingIds: readonly string[], idStem: string, mostPeople: 1 | 2, solve: Solver, onSolve: OnSolve) {
+    const until = performance.now() + PROPOSE_SECONDS * 1000;
+    const secondsLeft = () => (until - performance.now()) / 1000;
+    return host.propose(openingIds, solve, { idStem, mostPeople, onSolve, secondsLeft });
   },
   step: host.step.bind(host),
   chosen: host.chosen.bind(host),

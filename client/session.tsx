@@ -4,6 +4,7 @@ import * as Comlink from "comlink";
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
 import type { Edit } from "../core/edits/edit.ts";
 import type { Fault } from "../core/plan/faults.ts";
+import type { OnSolve } from "../core/staffing/program.ts";
 import type { Proposal } from "../core/staffing/proposal.ts";
 import type { HostState, Notice, StepBack } from "./host.ts";
 import { forgetJustMade, justMade, type KeptEdit, keepJustMade, makerOfBrowser, newKey, storageOfWindow } from "./keptEdit.ts";
@@ -72,9 +73,14 @@ class PlanSession {
 
   #use({ worker, name }: ReturnType<typeof startWorker>): void {
     this.#worker = Comlink.wrap<PlanWorker>(worker);
-    this.#ended = endOf(name);
+    let setBegun = () => {};
+    const begun = new Promise<void>((resolve) => {
+      setBegun = resolve;
+    });
+    this.#ended = endOf(name, begun);
     const isCurrent = this.#ended;
     const listener: Listener = (state, notice) => {
+      setBegun();
       if (this.#ended !== isCurrent) return;
       this.#state = { ...state, version: this.#formerVersions + state.version };
       this.#setRead();
@@ -162,14 +168,21 @@ class PlanSession {
     return (await this.#answered((worker) => worker.preview(edit, question, query as never) as unknown as After)).data;
   }
 
-  /** A proposal for openings; takes seconds. @param onSolve Hears which part of the search begins. */
-  propose(openingIds: readonly string[], idStem: string, mostPeople: 1 | 2, onSolve: (solve: 1 | 2 | 3) => void): Promise<Proposal> {
-    return this.#answered((worker) => worker.propose(openingIds, idStem, mostPeople, Comlink.proxy(onSolve)));
-  }
-
-  /** What is being proposed is answered with what was found so far. */
-  stopProposing(): void {
-    void this.worker?.stopProposing();
+  /** A proposal for openings; takes seconds. @param onSolve Hears which part of the search begins.
+   * @returns What comes of it, and a way to have it answered with what is found so far. */
+  propose(
+    openingIds: readonly string[],
+    idStem: string,
+    mostPeople: 1 | 2,
+    onSolve: OnSolve,
+  ): { proposal: Promise<Proposal>; stop: () => void } {
+    const started = import("./solving.ts").then(({ Solving }) => new Solving());
+    const stop = () => void started.then((solving) => solving.stop());
+    const propose = async () => {
+      const { solve } = await started;
+      return this.#answered((worker) => worker.propose(openingIds, idStem, mostPeople, Comlink.proxy(solve), Comlink.proxy(onSolve)));
+    };
+    return { proposal: propose().finally(stop), stop };
   }
 
   /** The worker's answer, once the plan has been read; where it ends before it has answered, the next one's. */
@@ -211,14 +224,20 @@ class PlanSession {
 }
 
 /** Rejects when the worker of a name is gone, which is told by the lock that it holds. A page that is not served securely
- * has no locks, and is not told. */
-function endOf(name: string): Promise<never> {
+ * has no locks, and is not told.
+ * @param begun Done once the worker has said something: it has taken its lock before. */
+function endOf(name: string, begun: Promise<void>): Promise<never> {
   return new Promise((_, reject) => {
     const { locks } = navigator;
     if (!locks) return;
     const watch = async () => {
-      // It has to take its lock before one can wait for it.
-      while (!(await locks.query()).held?.some((held) => held.name === name)) await new Promise((resolve) => setTimeout(resolve, 500));
+      let hasBegun = false;
+      void begun.then(() => {
+        hasBegun = true;
+      });
+      // It has to take its lock before one can wait for it; it may be gone again before anybody has seen that.
+      while (!hasBegun && !(await locks.query()).held?.some((held) => held.name === name))
+        await Promise.race([begun, new Promise((resolve) => setTimeout(resolve, 500))]);
       await locks.request(name, () => undefined);
       reject(new WorkerEnded());
     };

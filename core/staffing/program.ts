@@ -1,5 +1,5 @@
-// The same problem as a mixed-integer program, in the LP text that solvers read: each opening goes to one person, or to two at most where that is allowed,
-// nobody gets more than their room of a week; most hours covered first, then skills, then cost.
+// The same problem as a mixed-integer program, in the LP text that solvers read: each opening goes to one person, or to two
+// at most where that is allowed, nobody gets more than their room of a week; most hours covered first, then skills, then cost.
 import type { Gift, Problem } from "./problem.ts";
 
 /** What a solver has found: the value of each column by its name, and whether nothing better is possible. */
@@ -11,13 +11,15 @@ export interface Solved {
 /** Solves an LP text within some seconds; null where it has found nothing by then, or was stopped. */
 export type Solver = (program: string, seconds: number) => Promise<Solved | null>;
 
+/** Hears which of the three solves begins. */
+export type OnSolve = (solve: 1 | 2 | 3) => void;
+
 export interface SolveOptions {
   /** What is left of the time for all solves. */
   secondsLeft: () => number;
   /** How many people one opening may go to. */
   mostPeople?: 1 | 2;
-  /** Hears which of the three solves begins. */
-  onSolve?: (solve: 1 | 2 | 3) => void;
+  onSolve?: OnSolve;
 }
 
 /** Minutes that a second person on an opening has to be worth. */

@@ -22,19 +22,20 @@ export function ProposalSheet({ openings, onClose }: { openings: readonly Openin
   const [ids] = useState(() => openings.map(({ id }) => id));
   const [isShared, setShared] = useState(false);
   const [solve, setSolve] = useState<0 | 1 | 2 | 3>(0);
+  const [stop, setStop] = useState<(() => void) | undefined>();
   useEffect(() => {
     let isStale = false;
     setProposal(null);
     setSolve(0);
-    session
-      .propose(ids, newId("work"), isShared ? 2 : 1, (own) => !isStale && setSolve(own))
-      .then(
-        (found) => !isStale && setProposal(found),
-        () => !isStale && setFault("No proposal could be worked out. Close this and try again, or with fewer openings."),
-      );
+    const asked = session.propose(ids, newId("work"), isShared ? 2 : 1, (own) => !isStale && setSolve(own));
+    setStop(() => asked.stop);
+    asked.proposal.then(
+      (found) => !isStale && setProposal(found),
+      () => !isStale && setFault("No proposal could be worked out. Close this and try again, or with fewer openings."),
+    );
     return () => {
       isStale = true;
-      session.stopProposing();
+      asked.stop();
     };
   }, [session, ids, isShared]);
   const taken = proposal?.lines.filter(({ openingId }) => !left.has(openingId)) ?? [];
@@ -55,7 +56,7 @@ export function ProposalSheet({ openings, onClose }: { openings: readonly Openin
         <SheetSection>
           <ProgressLine part={solve / 4}>{solveWords[solve]}</ProgressLine>
           <div className="pt-3">
-            <Button onClick={() => session.stopProposing()}>Stop, and take what is found</Button>
+            <Button onClick={stop}>Stop, and take what is found</Button>
           </div>
         </SheetSection>
       )}
