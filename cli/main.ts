@@ -1,8 +1,8 @@
 // The roster command: one report on one plan file, JSON on standard output.
-import { readFileSync, writeSync } from "node:fs";
+import { readFileSync, writeFileSync, writeSync } from "node:fs";
 import { faultLine } from "../core/plan/faults.ts";
 import { parsePlan } from "../core/plan/parse.ts";
-import { type ReportName, reportNames, runReport, UsageError } from "./reports.ts";
+import { type Outside, type ReportName, reportNames, runReport, UsageError } from "./reports.ts";
 import { usage } from "./usage.ts";
 
 const INVALID_PLAN = 1;
@@ -31,12 +31,23 @@ function main(args: readonly string[]): Printed {
   const parsed = parsePlan(text);
   if (!parsed.plan) return invalidPlan(report as ReportName, parsed.faults.map(faultLine));
   try {
-    return { status: 0, out: `${JSON.stringify(runReport(report as ReportName, parsed.plan, options), null, 1)}\n`, err: "" };
+    return { status: 0, out: `${JSON.stringify(runReport(report as ReportName, parsed.plan, options, outside), null, 1)}\n`, err: "" };
   } catch (error) {
     if (error instanceof UsageError) return wrongUsage(error.message);
     throw error;
   }
 }
+
+const outside: Outside = {
+  writeFile: (path, text) => {
+    try {
+      writeFileSync(path, text);
+    } catch (error) {
+      throw new UsageError(`--out: ${path} cannot be written (${(error as NodeJS.ErrnoException).code}).`);
+    }
+  },
+  now: () => performance.now(),
+};
 
 function invalidPlan(report: ReportName, lines: readonly string[]): Printed {
   const out = report === "check" ? `${JSON.stringify({ errors: lines, signals: [] }, null, 1)}\n` : "";

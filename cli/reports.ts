@@ -1,18 +1,24 @@
 // From a report's name and options to its answer.
+import { evenOutKinds } from "../core/balancing/evenOut.ts";
 import { parseDay } from "../core/calendar/day.ts";
 import { horizonOf } from "../core/calendar/horizon.ts";
 import type { ReportRange } from "../core/calendar/periods.ts";
 import { type Grain, grains } from "../core/calendar/periods.ts";
 import { type Counting, defaultCounting } from "../core/load/counting.ts";
 import { buildModel, type Model } from "../core/model.ts";
+import { firstRoleOf } from "../core/plan/names.ts";
+import { planText } from "../core/plan/planText.ts";
+import { findRow } from "../core/plan/rows.ts";
 import { isCalendarDate, type Plan } from "../core/plan/schema.ts";
 import { capacityReport } from "../core/reports/capacity.ts";
 import { costReport } from "../core/reports/cost.ts";
+import { evenOutReport } from "../core/reports/evenOut.ts";
 import { loadReport } from "../core/reports/load.ts";
 import { matchReport } from "../core/reports/match.ts";
+import { remediesReport } from "../core/reports/remedies.ts";
 import { scheduleReport } from "../core/reports/schedule.ts";
 
-export const reportNames = ["check", "capacity", "schedule", "load", "cost", "match"] as const;
+export const reportNames = ["check", "capacity", "schedule", "load", "cost", "match", "remedies", "even-out"] as const;
 export type ReportName = (typeof reportNames)[number];
 
 /** The command line was not understood; the message says what and what would be. */
@@ -26,11 +32,20 @@ const optionsOf: Record<ReportName, readonly string[]> = {
   load: [...ranged, "--pencilled", "--pipeline"],
   cost: ranged,
   match: ["--opening"],
+  remedies: ["--person", "--from", "--to", "--take", "--out"],
+  "even-out": ["--from", "--to", "--steps", "--seconds", "--kinds", "--role", "--out"],
 };
+
+/** What a report may need of the world outside: a file to write, and how the time passes. */
+export interface Outside {
+  writeFile(path: string, text: string): void;
+  /** Milliseconds since any moment. */
+  now(): number;
+}
 
 /** Runs one report over a sound plan.
  * @param args Options as typed, `--name value` in pairs. */
-export function runReport(report: ReportName, plan: Plan, args: readonly string[]): unknown {
+export function runReport(report: ReportName, plan: Plan, args: readonly string[], outside: Outside = nothingOutside): unknown {
   const options = readOptions(report, args);
   const model = buildModel(plan);
   switch (report) {
@@ -46,7 +61,61 @@ export function runReport(report: ReportName, plan: Plan, args: readonly string[
       return costReport(model, rangeOf(plan, options));
     case "match":
       return matchOf(model, options.get("--opening"));
+    case "remedies":
+      return remediesFor(model, options, outside);
+    case "even-out":
+      return evenedOut(model, options, outside);
   }
+}
+
+const nothingOutside: Outside = { writeFile: () => {}, now: () => 0 };
+
+function remediesFor(model: Model, options: Map<string, string>, outside: Outside): unknown {
+  const personId = options.get("--person");
+  if (personId === undefined) throw new UsageError("remedies needs --person ID.");
+  if (!findRow(model.plan.people, personId)) throw new UsageError(`--person: there is nobody "${personId}" in this plan.`);
+  const take = countOption(options, "--take");
+  const out = options.get("--out");
+  if ((take === undefined) !== (out === undefined)) throw new UsageError("--take N and --out FILE go together.");
+  const { range } = rangeOf(model.plan, options);
+  const { report, after } = remediesReport(model, { personId, range }, take);
+  if (take !== undefined && !after) throw new UsageError(`--take: there are ${report.remedies.length} remedies, so no number ${take}.`);
+  if (out !== undefined && after) outside.writeFile(out, planText(after));
+  return report;
+}
+
+/** Moves tried where neither steps nor seconds are named. */
+const USUAL_STEPS = 100_000;
+
+function evenedOut(model: Model, options: Map<string, string>, outside: Outside): unknown {
+  const [steps, seconds] = [countOption(options, "--steps"), countOption(options, "--seconds")];
+  if (steps !== undefined && seconds !== undefined) throw new UsageError("Name --steps or --seconds, not both.");
+  const until = seconds === undefined ? Number.POSITIVE_INFINITY : outside.now() + seconds * 1000;
+  const kinds = options.get("--kinds")?.split(",");
+  const unknown = kinds?.find((kind) => !evenOutKinds.includes(kind as (typeof evenOutKinds)[number]));
+  if (unknown !== undefined) throw new UsageError(`--kinds: "${unknown}" is not one of ${evenOutKinds.join(", ")}.`);
+  const { report, after } = evenOutReport(model, {
+    window: rangeOf(model.plan, options).range,
+    ...(kinds && { kinds: kinds as (typeof evenOutKinds)[number][] }),
+    ...(options.has("--role") && { people: peopleOfRole(model.plan, options.get("--role") as string) }),
+    mostSteps: steps ?? (seconds === undefined ? USUAL_STEPS : Number.POSITIVE_INFINITY),
+    isOver: () => outside.now() >= until,
+  });
+  const out = options.get("--out");
+  if (out !== undefined) outside.writeFile(out, planText(after));
+  return report;
+}
+
+function peopleOfRole(plan: Plan, roleId: string): ReadonlySet<number> {
+  if (!findRow(plan.roles, roleId)) throw new UsageError(`--role: there is no role "${roleId}" in this plan.`);
+  return new Set(plan.people.flatMap((person, row) => (firstRoleOf(person) === roleId ? [row] : [])));
+}
+
+function countOption(options: Map<string, string>, name: string): number | undefined {
+  const text = options.get(name);
+  if (text === undefined) return undefined;
+  if (!/^[1-9]\d{0,8}$/.test(text)) throw new UsageError(`${name}: "${text}" is not a whole number from 1 on.`);
+  return Number(text);
 }
 
 function matchOf(model: Model, openingId: string | undefined): unknown {

@@ -9,8 +9,13 @@ export const usage = `roster <report> PLAN.json [options]
             [--pencilled yes|no] [--pipeline none|weighted|full]
   cost      [--from D] [--to D] [--by GRAIN]   cost, revenue and margin
   match     --opening ID                       who could take an opening (an assignment, or a task's effort)
+  remedies  --person ID [--from D] [--to D]    what could be done about somebody's overload, each measured
+            [--take N --out FILE]              the plan after the N-th of them, written to FILE
+  even-out  [--from D] [--to D] [--role ID]    work moved so that less is too much, line by line, each measured
+            [--kinds K,K] [--steps N | --seconds N] [--out FILE]
 
 D is a date, YYYY-MM-DD; --from and --to default to the planning horizon.
+K is give, handOver, share or delay; all by default.
 GRAIN is day, week (default), month, quarter or year.
 Minutes and minor units are whole numbers; shares are hundredths of a percent.
 Exit status: 0; 1 when the plan is invalid, each fault on its own line; 2 for wrong usage.`;

@@ -20,10 +20,10 @@ export interface Server {
   kill(): Promise<number | null>;
 }
 
-/** Starts a server on a copy of the demo plan. */
-export async function demoServer(): Promise<Server> {
+/** Starts a server on a copy of the demo plan. @param env Settings besides the usual ones. */
+export async function demoServer(env: Readonly<Record<string, string>> = {}): Promise<Server> {
   const { folder } = await copyTemplate(process.env.ROSTER_E2E_TEMPLATE ?? "");
-  return startServer(folder);
+  return startServer(folder, undefined, env);
 }
 
 /** Starts a server on an empty data folder. */
@@ -32,9 +32,9 @@ export async function emptyServer(): Promise<Server> {
 }
 
 /** Starts a server on a folder and waits until it answers. */
-export async function startServer(folder: string, wanted?: number): Promise<Server> {
+export async function startServer(folder: string, wanted?: number, env: Readonly<Record<string, string>> = {}): Promise<Server> {
   const port = wanted ?? (await freePort());
-  const child = spawnServer(folder, port);
+  const child = spawnServer(folder, port, env);
   let output = "";
   for (const stream of [child.stdout, child.stderr])
     stream?.on("data", (chunk) => {
@@ -51,11 +51,12 @@ export async function startServer(folder: string, wanted?: number): Promise<Serv
 }
 
 /** Starts the process alone; for tests of how it fails. */
-export function spawnServer(folder: string, port: number): ChildProcess {
+export function spawnServer(folder: string, port: number, env: Readonly<Record<string, string>> = {}): ChildProcess {
   return spawn(process.execPath, ["dist/server.mjs", "start"], {
     cwd: root,
     env: {
       ...process.env,
+      ...env,
       NEXT_TELEMETRY_DISABLED: "1",
       NODE_ENV: "production",
       HOST: "127.0.0.1",

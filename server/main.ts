@@ -11,7 +11,7 @@ import { hostNames, type Refusal, refusalOf } from "./guard.ts";
  * two alone. */
 const PAGES_AT_ONCE = 2;
 /** What one address may ask for in some seconds: fifty windows that each edit every second, ten times over. */
-const RATE = { points: 3_000, duration: 6 };
+const RATE = { points: Number(process.env.ROSTER_MOST_REQUESTS) || 3_000, duration: 6 };
 
 const isDev = process.argv.includes("dev");
 const hostname = process.env.HOST ?? "127.0.0.1";

@@ -62,7 +62,7 @@ export const tables: readonly Table[] = [
   {
     list: "people",
     table: "people",
-    columns: columns("id name email calendarId employedFrom:date employedTo:date location kind archived:boolean"),
+    columns: columns("id name email calendarId employedFrom:date employedTo:date location kind archived:boolean locked:boolean"),
     children: [
       idList("roleIds", "person_roles", "roleId"),
       child("skills", "person_skills", "skillId level:integer"),
@@ -83,7 +83,7 @@ export const tables: readonly Table[] = [
     list: "projects",
     table: "projects",
     columns: columns(
-      "id name code clientId category leadId calendarId stage probability:numeric priority:integer start:date deadline:date costTableId billTableId billing:jsonb budget:numeric marginTarget:numeric description archived:boolean",
+      "id name code clientId category leadId calendarId stage probability:numeric priority:integer start:date deadline:date costTableId billTableId billing:jsonb budget:numeric marginTarget:numeric description archived:boolean locked:boolean",
     ),
     children: [],
   },
@@ -97,7 +97,7 @@ export const tables: readonly Table[] = [
     list: "tasks",
     table: "tasks",
     columns: columns(
-      "id projectId parentId name sizing start:date finish:date durationDays:numeric effortHours:numeric roleId calendarId priority:integer percentComplete:numeric state atRisk:boolean notBefore:date notAfter:date finishNotBefore:date finishNotAfter:date deadline:date staggerDays:numeric fixedCost:numeric fixedCostAccrual tags:text[] notes review:jsonb",
+      "id projectId parentId name sizing start:date finish:date durationDays:numeric effortHours:numeric roleId calendarId priority:integer percentComplete:numeric state atRisk:boolean notBefore:date notAfter:date finishNotBefore:date finishNotAfter:date deadline:date staggerDays:numeric fixedCost:numeric fixedCostAccrual tags:text[] notes review:jsonb locked:boolean",
     ),
     children: [child("skills", "task_skills", "skillId level:integer")],
   },

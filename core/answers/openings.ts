@@ -4,7 +4,7 @@ import { periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";
 import { marginOf, totalOf } from "../cost/costs.ts";
 import { costOfMinutes } from "../cost/labour.ts";
-import { costRole, RateBook } from "../cost/rateBook.ts";
+import { costRole, rateBookOf } from "../cost/rateBook.ts";
 import { type Counting, isPipeline } from "../load/counting.ts";
 import { needsSomebody } from "../load/openings.ts";
 import type { Model } from "../model.ts";
@@ -168,7 +168,7 @@ function marginsOf(model: Model, row: number): { now: number | null; after: (per
   const project = work.project[row];
   const own = moneyOfProjects(model)[project];
   if (!own) return nothing;
-  const book = new RateBook(plan);
+  const book = rateBookOf(plan);
   const table = book.table(plan.projects[project].costTableId);
   if (!table || own.revenue === 0) return nothing;
   const need = needOf(model, row);

@@ -12,8 +12,8 @@ import { type CostPeriods, ExactLine } from "./exactLine.ts";
 import { addExpense, addFixedCost, taxOf } from "./expense.ts";
 import { addLabour } from "./labour.ts";
 import { addMaterial } from "./material.ts";
-import { type OvertimeMinutes, overtimeMinutes } from "./overtime.ts";
-import { type Lacks, RateBook } from "./rateBook.ts";
+import { OvertimeBook } from "./overtime.ts";
+import { type Lacks, type RateBook, rateBookOf } from "./rateBook.ts";
 import { addRevenue } from "./revenue.ts";
 
 export type CostKind = "labour" | "material" | "fixed" | "expense";
@@ -53,17 +53,53 @@ export interface ProjectCosts {
   missingExchangeRates: Subject[];
 }
 
-export interface Costs {
-  periods: CostPeriods;
-  /** By project row; empty of money for a cancelled project. */
-  byProject: ProjectCosts[];
+/** What a plan costs and earns in the periods of a range. Sums come at once; lines and what is missing when they are asked
+ * for. */
+export class Costs {
+  readonly #placed: Placed;
+
+  constructor(
+    placed: Placed,
+    readonly periods: CostPeriods,
+    /** By project row; empty of money for a cancelled project. */
+    readonly byProject: ProjectCosts[],
+  ) {
+    this.#placed = placed;
+  }
+
   /** By project row; null for a cancelled project. */
-  projects: (ProjectCost | null)[];
-  lines: CostLine[];
+  get projects(): (ProjectCost | null)[] {
+    const { projects } = this.#placed.plan;
+    return this.byProject.map(({ cost }, project) => (projects[project].stage === "cancelled" ? null : cost));
+  }
+
+  get lines(): CostLine[] {
+    const { plan } = this.#placed;
+    const taskRow = ({ taskId = "" }: OwnLine) => rowById(plan.tasks).get(taskId) as number;
+    const expenseRow = ({ expenseId = "" }: OwnLine) => rowById(plan.expenses).get(expenseId) as number;
+    return [
+      ...inOrder(this.byProject, ({ work }) => work, workRowOf(this.#placed)),
+      ...inOrder(this.byProject, ({ fixed }) => fixed, taskRow),
+      ...inOrder(this.byProject, ({ expenses }) => expenses, expenseRow),
+    ].map(({ own, project }) => ({ ...own, project }));
+  }
+
   /** Ids of assignments, and of tasks with an implicit opening, that have hours or material without a rate, for cost or
-   * for revenue; and of those whose rate has no exchange rate on some day. */
-  missingRates: string[];
-  missingExchangeRates: string[];
+   * for revenue. */
+  get missingRates(): string[] {
+    return this.#subjects(({ missingRates }) => missingRates);
+  }
+
+  /** The same of those whose rate has no exchange rate on some day. */
+  get missingExchangeRates(): string[] {
+    return this.#subjects(({ missingExchangeRates }) => missingExchangeRates);
+  }
+
+  #subjects(of: (costs: ProjectCosts) => Subject[]): string[] {
+    return inOrder(this.byProject, of, workRowOf(this.#placed)).map(
+      ({ own: { assignmentId, taskId } }) => (assignmentId ?? taskId) as string,
+    );
+  }
 }
 
 /** Costs every project that is not cancelled over a range, pipeline in full.
@@ -73,23 +109,7 @@ export function costsOf(placed: Placed, { range, grain }: ReportRange, known: re
   const periods = periodsIn(range, grain, periodSettingsOf(plan));
   const costing = new Costing(placed, { range, periods, periodOf: periodOfDays(range, periods) });
   const byProject = plan.projects.map((_, project) => known[project] ?? costing.costsOfProject(project));
-  const rowOf = workRowOf(placed);
-  const taskRow = ({ taskId = "" }: OwnLine) => rowById(plan.tasks).get(taskId) as number;
-  const expenseRow = ({ expenseId = "" }: OwnLine) => rowById(plan.expenses).get(expenseId) as number;
-  const missing = (of: (costs: ProjectCosts) => Subject[]) =>
-    inOrder(byProject, of, rowOf).map(({ own: { assignmentId, taskId } }) => (assignmentId ?? taskId) as string);
-  return {
-    periods: costing.periods,
-    byProject,
-    projects: byProject.map(({ cost }, project) => (plan.projects[project].stage === "cancelled" ? null : cost)),
-    lines: [
-      ...inOrder(byProject, ({ work }) => work, rowOf),
-      ...inOrder(byProject, ({ fixed }) => fixed, taskRow),
-      ...inOrder(byProject, ({ expenses }) => expenses, expenseRow),
-    ].map(({ own, project }) => ({ ...own, project })),
-    missingRates: missing(({ missingRates }) => missingRates),
-    missingExchangeRates: missing(({ missingExchangeRates }) => missingExchangeRates),
-  };
+  return new Costs(placed, costing.periods, byProject);
 }
 
 function workRowOf({ plan, work }: Placed): (subject: Subject) => number {
@@ -191,7 +211,7 @@ class Costing {
 /** What all projects are costed with: rates, overtime, and which rows of work, tasks and expenses are whose. */
 interface Shared {
   book: RateBook;
-  overtime: OvertimeMinutes;
+  overtime: OvertimeBook;
   rows: Grouping;
   tasks: Grouping;
   expenses: Grouping;
@@ -199,15 +219,29 @@ interface Shared {
 
 function sharedOf(placed: Placed): Shared {
   const { plan, work } = placed;
-  const projects = rowById(plan.projects);
-  const projectOf = ({ projectId }: { projectId: string }) => projects.get(projectId) ?? -1;
   return {
-    book: new RateBook(plan),
-    overtime: overtimeMinutes(placed),
-    rows: groupRows(work.project, plan.projects.length),
-    tasks: groupRows(Int32Array.from(plan.tasks, projectOf), plan.projects.length),
-    expenses: groupRows(Int32Array.from(plan.expenses, projectOf), plan.projects.length),
+    book: rateBookOf(plan),
+    overtime: new OvertimeBook(placed),
+    rows: groupedOnce(work.project, plan.projects, () => work.project),
+    tasks: groupedOnce(plan.tasks, plan.projects, () => projectsOf(plan, plan.tasks)),
+    expenses: groupedOnce(plan.expenses, plan.projects, () => projectsOf(plan, plan.expenses)),
   };
+}
+
+function projectsOf({ projects }: Plan, rows: readonly { projectId: string }[]): Int32Array {
+  const known = rowById(projects);
+  return Int32Array.from(rows, ({ projectId }) => known.get(projectId) ?? -1);
+}
+
+const groupings = new WeakMap<object, { grouping: Grouping; projects: Plan["projects"] }>();
+
+/** Rows by project; remembered as long as what they were read from lives, which no edit changes in place. */
+function groupedOnce(list: object, projects: Plan["projects"], projectOf: () => Int32Array): Grouping {
+  const known = groupings.get(list);
+  if (known?.projects === projects) return known.grouping;
+  const grouping = groupRows(projectOf(), projects.length);
+  groupings.set(list, { grouping, projects });
+  return grouping;
 }
 
 function addLacks(lacks: Map<number, Lacks>, row: number, { rate, exchange }: Lacks): void {

@@ -3,7 +3,7 @@ import type { Day } from "../calendar/day.ts";
 import type { Placed } from "../placing/placed.ts";
 import type { RateTable } from "../plan/schema.ts";
 import { type ExactLine, roundedHalfUp } from "./exactLine.ts";
-import type { OvertimeMinutes } from "./overtime.ts";
+import type { OvertimeBook } from "./overtime.ts";
 import { costRole, type ExchangeStretch, type Lacks, type RateBook, type RateStretch, stretchOn } from "./rateBook.ts";
 
 /** minutes × ten-thousandths per hour × millionths of exchange, as a fraction of a minor unit. */
@@ -14,7 +14,7 @@ export interface LabourPricing {
   table: RateTable | undefined;
   book: RateBook;
   /** Overtime minutes at their own rate; without it, all at the plain rate. */
-  overtime?: OvertimeMinutes;
+  overtime?: OvertimeBook;
   /** Whether the charge per use is added on the first day. */
   isPerUseCharged: boolean;
 }
@@ -30,7 +30,7 @@ export function addLabour(model: Placed, row: number, pricing: LabourPricing, li
   const table = pricing.table;
   const stretches = pricing.book.labour(table, plan.people[work.person[row]]?.id, costRole(plan, work.role[row], work.person[row]));
   const exchange = pricing.book.exchange(table);
-  const overtime = pricing.overtime?.get(row);
+  const overtime = pricing.overtime?.of(row);
   const tally = new Tally(line);
   let isFirst = true;
   let at = 0;

@@ -6,17 +6,31 @@ import { addPlaced } from "../placing/placements.ts";
 import { splitByWeight } from "../placing/split.ts";
 
 /** Overtime minutes by row of work and day; rows and days without any are left out. */
-export type OvertimeMinutes = Map<number, Map<Day, number>>;
+type OvertimeMinutes = Map<number, Map<Day, number>>;
 
-/** Overtime of everybody who may work some: what a day's load is above regular capacity, at most the overtime
- * capacity, split over the day's work by its minutes. */
-export function overtimeMinutes(model: Placed): OvertimeMinutes {
-  const shares = countedShares(model, countAll);
-  const overtime: OvertimeMinutes = new Map();
-  model.plan.people.forEach(({ overtime: entries }, person) => {
-    if (entries && entries.length > 0) splitOvertime(model, person, shares, overtime);
-  });
-  return overtime;
+/** Overtime of everybody who may work some, reckoned for a person when first asked for: what a day's load is above regular
+ * capacity, at most the overtime capacity, split over the day's work by its minutes. */
+export class OvertimeBook {
+  readonly #placed: Placed;
+  #shares: Int32Array | null = null;
+  readonly #reckoned = new Set<number>();
+  readonly #minutes: OvertimeMinutes = new Map();
+
+  constructor(placed: Placed) {
+    this.#placed = placed;
+  }
+
+  /** The overtime minutes of a row of work by day; undefined for none. */
+  of(row: number): ReadonlyMap<Day, number> | undefined {
+    const person = this.#placed.work.person[row];
+    if (person < 0 || !this.#placed.plan.people[person].overtime?.length) return undefined;
+    if (!this.#reckoned.has(person)) {
+      this.#reckoned.add(person);
+      this.#shares ??= countedShares(this.#placed, countAll);
+      splitOvertime(this.#placed, person, this.#shares, this.#minutes);
+    }
+    return this.#minutes.get(row);
+  }
 }
 
 function splitOvertime(model: Placed, person: number, shares: Int32Array, overtime: OvertimeMinutes): void {

@@ -96,6 +96,19 @@ export class RateBook {
   }
 }
 
+const books = new WeakMap<Plan["rateTables"], { book: RateBook; exchangeRates: Plan["exchangeRates"]; currency: string }>();
+
+/** The rate book of a plan; shared by all plans with the same tables and exchange rates. */
+export function rateBookOf(plan: Plan): RateBook {
+  const { rateTables, exchangeRates } = plan;
+  const { currency } = plan.settings;
+  const known = books.get(rateTables);
+  if (known && known.exchangeRates === exchangeRates && known.currency === currency) return known.book;
+  const book = new RateBook(plan);
+  books.set(rateTables, { book, exchangeRates, currency });
+  return book;
+}
+
 /** The role that a line of labour is costed in: where it is made, else the person's first one. */
 export function costRole(plan: Plan, role: number, person: number): string | undefined {
   if (role >= 0) return plan.roles[role].id;

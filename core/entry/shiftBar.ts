@@ -76,7 +76,7 @@ function movedTask(model: Model, row: number, dates: TaskDates, days: number): B
 }
 
 /** Dates that somebody has of their own within a task go along with it. */
-function ownDatesMoved(assignment: Assignment | undefined, by: number): SingleEdit[] {
+export function ownDatesMoved(assignment: Assignment | undefined, by: number): SingleEdit[] {
   if (!assignment || (assignment.from === undefined && assignment.to === undefined)) return [];
   const moved = (date: string | undefined) => (date === undefined ? {} : formatDay(parseDay(date) + by));
   const { from, to } = assignment;

@@ -18,7 +18,7 @@ import { windowOf } from "./window.ts";
 export interface PlaceInput {
   plan: Plan;
   work: Work;
-  schedule: Schedule;
+  schedule: Pick<Schedule, "of">;
   capacity: CapacityBook;
 }
 

@@ -23,8 +23,8 @@ export interface Placements {
 /** Days that most work lasts: what the buffer has room for at first. */
 const USUAL_DAYS = 28;
 
-/** Placements of `rows` rows with nothing placed yet. */
-export function emptyPlacements(rows: number): Placements {
+/** Placements of `rows` rows with nothing placed yet. @param usualDays Days that a row is given room for at first. */
+export function emptyPlacements(rows: number, usualDays = USUAL_DAYS): Placements {
   const column = () => new Int32Array(rows);
   return {
     start: column(),
@@ -34,7 +34,7 @@ export function emptyPlacements(rows: number): Placements {
     placed: column(),
     unplaced: column(),
     unplacedAt: new Map(),
-    buffer: { minutes: new Int32Array(1024 + rows * USUAL_DAYS), used: 0 },
+    buffer: { minutes: new Int32Array(1024 + rows * usualDays), used: 0 },
   };
 }
 

@@ -51,6 +51,9 @@ const named = z.strictObject({ id, name });
 const skill = z.strictObject({ id, name, group: name.optional() });
 const skillLevel = z.strictObject({ skillId: id, level: z.int().min(1).max(5) });
 
+/** Left as it is when work is evened out. */
+const locked = z.literal(true).optional();
+
 const pattern = z.strictObject({ from: dateText, to: dateText.optional(), week });
 /** One entry of a person's time off. */
 export const timeOffSchema = z.strictObject({
@@ -84,6 +87,7 @@ const person = z.strictObject({
   overtime: z.array(overtime).max(MOST_WITHIN.spans).optional(),
   /** Gone from lists, and from boards after the end of employment. */
   archived: z.literal(true).optional(),
+  locked,
 });
 
 const team = z.strictObject({
@@ -144,6 +148,7 @@ const project = z.strictObject({
   description: text.optional(),
   /** Gone from lists; it is done or cancelled. */
   archived: z.literal(true).optional(),
+  locked,
 });
 
 const accrual = z.enum(["start", "even", "end"]);
@@ -177,6 +182,7 @@ const task = z.strictObject({
   notes: text.optional(),
   /** What came of work that was said to be done; `reason` says why it was sent back. */
   review: z.strictObject({ state: z.enum(["accepted", "sentBack"]), reason: text.optional() }).optional(),
+  locked,
 });
 
 const link = z.strictObject({

@@ -1,6 +1,6 @@
 // Who could take an opening: role and skills first, then how much of it fits their room, how well, and at what cost.
 import { costOfMinutes } from "../cost/labour.ts";
-import { costRole, RateBook } from "../cost/rateBook.ts";
+import { costRole, type RateBook, rateBookOf } from "../cost/rateBook.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { needsSomebody } from "../load/openings.ts";
 import { roomDays } from "../load/room.ts";
@@ -49,7 +49,7 @@ export function candidatesFor(model: Model, row: number): Candidate[] {
   const total = need.minutes.reduce((sum, minutes) => sum + minutes, 0);
   const task = plan.tasks[work.task[row]];
   const load = model.load(defaultCounting);
-  const price = pricer(model, row, need, new RateBook(plan));
+  const price = pricer(model, row, need, rateBookOf(plan));
   const onProject = peopleOnProject(model, work.project[row]);
   const list = plan.people.map((person, at): Candidate => {
     const room = roomDays(model, load, at, need.range);

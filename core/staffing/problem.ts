@@ -2,7 +2,7 @@
 
 import { periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";
-import { RateBook } from "../cost/rateBook.ts";
+import { rateBookOf } from "../cost/rateBook.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { roomDays } from "../load/room.ts";
 import type { Model } from "../model.ts";
@@ -42,7 +42,7 @@ export function problemOf(model: Model, openingIds: readonly string[]): Problem 
   };
   const weeks = dated.length === 0 ? [] : periodsIn(range, "week", periodSettingsOf(model.plan));
   const options: Option[] = [];
-  const book = new RateBook(model.plan);
+  const book = rateBookOf(model.plan);
   const people: number[] = [];
   const rowOf = new Map<number, number>();
   const openings = rows.map(({ id, row }, opening) => {

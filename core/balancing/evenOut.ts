@@ -1,0 +1,296 @@
+// Evening out: a search over small moves that takes minutes off what is too much. The worst person first, their best move, and
+// where no single one helps two that only work together; every step is checked on the model before it counts.
+import type { Day } from "../calendar/day.ts";
+import type { Range } from "../calendar/periods.ts";
+import { applyEdit, type SingleEdit } from "../edits/edit.ts";
+import { defaultCounting } from "../load/counting.ts";
+import type { Model } from "../model.ts";
+import { membersOf } from "../plan/rows.ts";
+import { updateModel } from "../update.ts";
+import { Loads, type PersonParts } from "./loads.ts";
+import { type Effect, Measured, type Measures } from "./measures.ts";
+import { byPerson, type Move, Moves } from "./moves.ts";
+import { idsBeside, togetherOf } from "./remedies.ts";
+import { keepsRules, leavesLocked } from "./rules.ts";
+import { isOpenToChange, type RemedyKind, workedDays } from "./scene.ts";
+import { TrialPlacer } from "./trialPlacer.ts";
+
+/** The kinds of moves that evening out can make. */
+export const evenOutKinds = ["give", "handOver", "share", "delay"] as const satisfies readonly RemedyKind[];
+
+export interface EvenOutOptions {
+  /** The days whose overload is to go. */
+  window: Range;
+  kinds?: readonly RemedyKind[];
+  /** Rows of the people whose overload is looked at; everybody by default. */
+  people?: ReadonlySet<number>;
+  /** Rows of the projects whose work may be touched; all by default. */
+  projects?: ReadonlySet<number>;
+  /** How far a task may be delayed, in working days. */
+  mostDelayDays?: number;
+  /** Lines that take off less than so many minutes are not made. */
+  leastMinutes?: number;
+  /** Leaves confirmed work as it is. */
+  isPencilledOnly?: boolean;
+  /** What lies before it stays; null where no day counts as today. */
+  today: Day | null;
+  /** Begins the ids of rows that are added. */
+  idStem: string;
+  /** Ends the search once so many moves have been tried. */
+  mostSteps: number;
+  /** Ends it at any moment: what is there then is valid. */
+  isOver?: () => boolean;
+}
+
+/** One line of the result: edits that belong together, measured after the lines before it. */
+export interface EvenOutLine {
+  kind: RemedyKind;
+  edits: SingleEdit[];
+  effect: Effect;
+  /** By how much it lowers what is too much in the window. */
+  window: number;
+}
+
+export interface EvenOutResult {
+  before: Measures & { window: number };
+  after: Measures & { window: number };
+  lines: EvenOutLine[];
+  /** Moves tried. */
+  steps: number;
+}
+
+/** How far the search is. */
+export interface EvenOutProgress {
+  steps: number;
+  lines: number;
+  /** Minutes too much in the window: at first, and now. */
+  before: number;
+  now: number;
+}
+
+const USUAL_DELAY_DAYS = 60;
+/** How often the search says how far it is, in moves tried. */
+const PAUSE = 500;
+/** Gifts to somebody without room that are looked into for a second move, and the moves of theirs that are tried. */
+const [MOST_CHAINS, MOST_ROWS] = [12, 8];
+
+/** Runs the search; each pause says how far it is. The same plan and options give the same result, byte for byte, unless
+ * `isOver` ended it. */
+export function* searchEvenOut(model: Model, options: EvenOutOptions): Generator<EvenOutProgress, EvenOutResult> {
+  const search = new Search(model, options);
+  yield* search.run();
+  return search.result();
+}
+
+/** The result of the whole search. */
+export function evenOut(model: Model, options: EvenOutOptions): EvenOutResult {
+  const search = searchEvenOut(model, options);
+  for (;;) {
+    const step = search.next();
+    if (step.done) return step.value;
+  }
+}
+
+class Search {
+  readonly #first: Measured;
+  readonly #loads: Loads;
+  readonly #newId: () => string;
+  readonly #kinds: ReadonlySet<RemedyKind>;
+  readonly #lines: EvenOutLine[] = [];
+  /** Rows by assignment id and tasks by id that a line has touched: each is touched once, so that lines can be left out. */
+  readonly #touched = new Set<string>();
+  /** Moves that the rules did not allow. */
+  readonly #refused = new Set<string>();
+  #measured: Measured;
+  #moves: Moves;
+  #steps = 0;
+
+  constructor(
+    model: Model,
+    private readonly options: EvenOutOptions,
+  ) {
+    this.#first = new Measured(model, undefined, options.window);
+    this.#measured = this.#first;
+    this.#loads = new Loads(model, options.window);
+    this.#newId = idsBeside(model.plan, options.idStem);
+    this.#kinds = new Set(options.kinds ?? evenOutKinds);
+    this.#moves = this.#movesOf(model);
+  }
+
+  get #model(): Model {
+    return this.#measured.model;
+  }
+
+  get #isOver(): boolean {
+    return this.#steps >= this.options.mostSteps || this.options.isOver?.() === true;
+  }
+
+  *run(): Generator<EvenOutProgress> {
+    for (let isBetter = true; isBetter && !this.#isOver; ) {
+      isBetter = false;
+      for (const find of [this.#bestSingle, this.#bestChain]) {
+        for (const person of this.#worstFirst()) {
+          while (!this.#isOver) {
+            const found = yield* find.call(this, person);
+            if (!found) break;
+            if (this.#accept(found)) isBetter = true;
+          }
+          if (this.#isOver) return;
+        }
+        // Two that work together are looked for where singles have come to their end.
+        if (isBetter) break;
+      }
+    }
+  }
+
+  result(): EvenOutResult {
+    const figures = (measured: Measured) => ({ ...measured.totals, window: measured.inWindow });
+    return { before: figures(this.#first), after: figures(this.#measured), lines: this.#lines, steps: this.#steps };
+  }
+
+  #movesOf(model: Model): Moves {
+    const { today, mostDelayDays = USUAL_DELAY_DAYS } = this.options;
+    return new Moves(model, new TrialPlacer(model), this.#loads, { kinds: this.#kinds, today, mostDelayDays });
+  }
+
+  /** People with too much in the window, the worst first. */
+  #worstFirst(): number[] {
+    const people = this.#model.plan.people.flatMap((own, person) => {
+      if (own.locked || (this.options.people && !this.options.people.has(person))) return [];
+      const over = this.#loads.overOf(person);
+      return over > 0 ? [{ person, over }] : [];
+    });
+    return people.sort((a, b) => b.over - a.over || a.person - b.person).map(({ person }) => person);
+  }
+
+  /** The move that takes most off a person's days in the window; null where none takes anything. */
+  *#bestSingle(person: number): Generator<EvenOutProgress, Move[] | null> {
+    const over = this.#loads.overDaysOf(person);
+    let best: { move: Move; rank: number[] } | null = null;
+    for (const row of this.#rowsOf(person, over))
+      for (const move of this.#moves.of(row, over)) {
+        if (this.#isOver) return best && [best.move];
+        if (++this.#steps % PAUSE === 0) yield this.#progress();
+        const rank = this.#rankOf(move, []);
+        if (rank && (!best || isLess(rank, best.rank))) best = { move, rank };
+      }
+    return best && [best.move];
+  }
+
+  /** A gift to somebody without room, and a move that makes room there; null where no two take anything off. */
+  *#bestChain(person: number): Generator<EvenOutProgress, Move[] | null> {
+    const over = this.#loads.overDaysOf(person);
+    const gifts: { move: Move; delta: number }[] = [];
+    for (const row of this.#rowsOf(person, over))
+      for (const move of this.#moves.of(row, over)) {
+        if (this.#isOver) return null;
+        if (++this.#steps % PAUSE === 0) yield this.#progress();
+        if (move.taker >= 0 && move.unplaced <= 0 && !this.#isRefused([move]))
+          gifts.push({ move, delta: this.#loads.deltaOf(move.parts).window });
+      }
+    gifts.sort((a, b) => a.delta - b.delta || a.move.row - b.move.row || a.move.taker - b.move.taker);
+    for (const { move } of gifts.slice(0, MOST_CHAINS)) {
+      const found = yield* this.#relieved(move);
+      if (found) return found;
+    }
+    return null;
+  }
+
+  /** The best move that makes room for a gift. */
+  *#relieved(gift: Move): Generator<EvenOutProgress, Move[] | null> {
+    this.#loads.apply(gift.parts);
+    const over = this.#loads.overDaysOf(gift.taker);
+    const rows = this.#rowsOf(gift.taker, over).filter((row) => this.#model.work.task[row] !== gift.task);
+    this.#loads.takeBack(gift.parts);
+    let best: { move: Move; rank: number[] } | null = null;
+    for (const row of rows.slice(0, MOST_ROWS))
+      for (const move of this.#moves.of(row, over)) {
+        if (this.#isOver) return null;
+        if (++this.#steps % PAUSE === 0) yield this.#progress();
+        const rank = this.#rankOf(gift, [move]);
+        if (rank && (!best || isLess(rank, best.rank))) best = { move, rank };
+      }
+    return best && [gift, best.move];
+  }
+
+  /** By what moves are chosen, least first: too much in the window, then over the horizon, unplaced, tasks touched. Null for
+   * those that take nothing off, or that the rules have refused. */
+  #rankOf(move: Move, more: readonly Move[]): number[] | null {
+    const all = [move, ...more];
+    const unplaced = all.reduce((sum, own) => sum + own.unplaced, 0);
+    if (unplaced > 0 || this.#isRefused(all)) return null;
+    const parts: readonly PersonParts[] = more.length === 0 ? move.parts : byPerson(all.flatMap((own) => own.parts));
+    const { window, horizon } = this.#loads.deltaOf(parts);
+    if (window >= 0 || horizon >= 0 || -window < (this.options.leastMinutes ?? 0)) return null;
+    return [window, unplaced, horizon, all.length, move.row, move.taker];
+  }
+
+  /** Rows of somebody's work that may be touched and fall on some days, the largest first. */
+  #rowsOf(person: number, days: readonly Day[]): number[] {
+    const model = this.#model;
+    const { work, plan } = model;
+    const { shares } = model.load(defaultCounting);
+    const { projects, isPencilledOnly } = this.options;
+    const wanted = [...membersOf(work.byPerson, person)].flatMap((row) => {
+      if (row >= work.assignments || shares[row] <= 0 || work.isMaterial[row] === 1 || !isOpenToChange(model, row)) return [];
+      if ((projects && !projects.has(work.project[row])) || (isPencilledOnly && work.isPencilled[row] === 0)) return [];
+      if (this.#touched.has(plan.assignments[row].id) || this.#touched.has(plan.tasks[work.task[row]].id)) return [];
+      const { start, stop } = workedDays(model, row);
+      const falls = days.filter((day) => day >= start && day < stop).length;
+      return falls === 0 ? [] : [{ row, falls }];
+    });
+    return wanted.sort((a, b) => b.falls - a.falls || a.row - b.row).map(({ row }) => row);
+  }
+
+  #isRefused = (moves: readonly Move[]): boolean => this.#refused.size > 0 && this.#refused.has(this.#keyOf(moves));
+
+  #keyOf(moves: readonly Move[]): string {
+    const { plan } = this.#model;
+    return moves
+      .map(
+        ({ kind, row, taker, parts }) =>
+          `${kind} ${plan.assignments[row].id} ${taker} ${parts.at(-1)?.parts.at(-1)?.start} ${parts[0].parts.at(-1)?.minutes.length}`,
+      )
+      .join("+");
+  }
+
+  /** Makes moves on the model and keeps them if every rule holds. */
+  #accept(moves: readonly Move[]): boolean {
+    const model = this.#model;
+    const edits = moves.flatMap((move) => move.edits(this.#newId) ?? []);
+    const outcome = edits.length > 0 ? applyEdit(model.plan, togetherOf(edits, "even out")) : null;
+    const isMade = outcome?.plan && leavesLocked(model, outcome.changes);
+    const after = isMade ? new Measured(updateModel(model, outcome.plan, outcome.changes), this.#measured) : null;
+    const step = after && outcome?.plan && { before: this.#measured, after, changes: outcome.changes, today: this.options.today };
+    const window = after ? after.inWindow - this.#measured.inWindow : 0;
+    if (!step || window > 0 || !keepsRules(step)) {
+      this.#refused.add(this.#keyOf(moves));
+      return false;
+    }
+    this.#lines.push({ kind: moves[0].kind, edits, effect: after.effectSince(this.#measured), window });
+    for (const { row, task, kind } of moves) {
+      this.#touched.add(model.plan.assignments[row].id);
+      if (kind === "delay") this.#touched.add(model.plan.tasks[task].id);
+    }
+    // What was split off belongs to whoever received it, and stays there.
+    for (const { list, id } of step.changes) if (list === "assignments") this.#touched.add(id);
+    this.#measured = after;
+    this.#moves = this.#movesOf(after.model);
+    for (const person of new Set(moves.flatMap(({ parts }) => parts.map((own) => own.person)))) this.#loads.refresh(after.model, person);
+    return true;
+  }
+
+  #progress(): EvenOutProgress {
+    return {
+      steps: this.#steps,
+      lines: this.#lines.length,
+      before: this.#first.inWindow,
+      now: this.#measured.inWindow,
+    };
+  }
+}
+
+function isLess(a: readonly number[], b: readonly number[]): boolean {
+  for (let at = 0; at < a.length; at++) if (a[at] !== b[at]) return a[at] < b[at];
+  return false;
+}

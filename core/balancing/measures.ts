@@ -1,0 +1,189 @@
+// What every proposal is judged by: the same few figures of the whole plan, before and after.
+import type { Day } from "../calendar/day.ts";
+import { horizonOf, periodSettingsOf } from "../calendar/horizon.ts";
+import { periodsIn, type Range } from "../calendar/periods.ts";
+import { totalOf } from "../cost/costs.ts";
+import { defaultCounting } from "../load/counting.ts";
+import { type LevelBand, levelBandOf, periodState } from "../load/periodSums.ts";
+import type { Model } from "../model.ts";
+import { rowById } from "../plan/rows.ts";
+
+/** Figures of a whole plan over its horizon, with the default counting. Work in minutes, money in minor units. */
+export interface Measures {
+  /** The sum over people and days of what they have too much. */
+  peakOver: number;
+  /** How many weeks of a person are over. */
+  overWeeks: number;
+  /** Minutes that all counted assignments ask for and nobody can work. */
+  unplaced: number;
+  cost: number;
+  /** What the projects earn, for the margin. */
+  revenue: number;
+}
+
+/** A person and a week in which they have more too much than before. */
+export interface Growth {
+  personId: string;
+  week: Range;
+  minutes: number;
+}
+
+/** What a change does to the whole plan: after less before. */
+export interface Effect extends Measures {
+  /** Projects whose finish moves, by how many calendar days, and to when. */
+  finishes: { projectId: string; days: number; finish: Day }[];
+  grows: Growth[];
+}
+
+/** One person's figures, and what they were summed from: known again by the arrays themselves. */
+interface PersonFigures {
+  load: Int32Array;
+  regular: Int32Array;
+  overtime: Int32Array;
+  /** By week, what single days have too much. */
+  peaks: Int32Array;
+  peakOver: number;
+  overWeeks: number;
+  /** What single days of the window have too much. */
+  inWindow: number;
+}
+
+/** The measures of a model; those of a model an edit later share what the edit left alone. */
+export class Measured {
+  readonly totals: Measures;
+  readonly weeks: readonly Range[];
+  /** Minutes too much on single days of the window, of everybody. */
+  readonly inWindow: number;
+  readonly window: Range;
+  readonly #people: PersonFigures[];
+
+  /** @param window Days that are summed apart, where there is no former state to take them from; the horizon by default. */
+  constructor(
+    readonly model: Model,
+    former?: Measured,
+    window?: Range,
+  ) {
+    const { plan } = model;
+    this.window = former?.window ?? window ?? horizonOf(plan);
+    this.weeks = former?.weeks ?? periodsIn(horizonOf(plan), "week", periodSettingsOf(plan));
+    const rows = former ? rowById(former.model.plan.people) : null;
+    const band = levelBandOf(plan);
+    this.#people = plan.people.map(({ id }, person) =>
+      this.#figuresOf(person, band, former ? former.#people[rows?.get(id) ?? -1] : undefined),
+    );
+    this.inWindow = this.#people.reduce((sum, own) => sum + own.inWindow, 0);
+    this.totals = {
+      peakOver: this.#people.reduce((sum, own) => sum + own.peakOver, 0),
+      overWeeks: this.#people.reduce((sum, own) => sum + own.overWeeks, 0),
+      unplaced: unplacedOf(model),
+      ...moneyOf(model),
+    };
+  }
+
+  /** What has changed since another state of the same plan. */
+  effectSince(before: Measured): Effect {
+    const [was, is] = [before.totals, this.totals];
+    return {
+      peakOver: is.peakOver - was.peakOver,
+      overWeeks: is.overWeeks - was.overWeeks,
+      unplaced: is.unplaced - was.unplaced,
+      cost: is.cost - was.cost,
+      revenue: is.revenue - was.revenue,
+      finishes: this.#finishesSince(before),
+      grows: this.#growsSince(before),
+    };
+  }
+
+  #figuresOf(person: number, band: LevelBand, former: PersonFigures | undefined): PersonFigures {
+    const { model, weeks } = this;
+    const { start, stop } = horizonOf(model.plan);
+    const { regular, overtime, at } = model.capacity.of(person, start, stop);
+    const load = model.load(defaultCounting).of(person, start, stop);
+    if (former && former.load === load.minutes && former.regular === regular && former.overtime === overtime) return former;
+    const figures: PersonFigures = {
+      load: load.minutes,
+      regular,
+      overtime,
+      peaks: new Int32Array(weeks.length),
+      peakOver: 0,
+      overWeeks: 0,
+      inWindow: 0,
+    };
+    weeks.forEach((week, w) => {
+      let [can, does, peak] = [0, 0, 0];
+      for (let i = week.start - start; i < week.stop - start; i++) {
+        const own = regular[at + i] + overtime[at + i];
+        const work = load.minutes[load.at + i];
+        can += own;
+        does += work;
+        if (work <= own) continue;
+        peak += work - own;
+        if (start + i >= this.window.start && start + i < this.window.stop) figures.inWindow += work - own;
+      }
+      figures.peaks[w] = peak;
+      figures.peakOver += peak;
+      if (periodState(can, does, band) === "over") figures.overWeeks++;
+    });
+    return figures;
+  }
+
+  #finishesSince(before: Measured): Effect["finishes"] {
+    const [was, is] = [before.model, this.model];
+    if (was.schedule === is.schedule) return [];
+    const known = rowById(was.plan.projects);
+    return is.plan.projects.flatMap(({ id }, row) => {
+      const old = was.schedule.projects[known.get(id) ?? -1]?.finish.day;
+      const finish = is.schedule.projects[row].finish.day;
+      return old === undefined || old === finish ? [] : [{ projectId: id, days: finish - old, finish }];
+    });
+  }
+
+  #growsSince(before: Measured): Growth[] {
+    const known = rowById(before.model.plan.people);
+    return this.model.plan.people.flatMap(({ id }, person) => {
+      const own = this.#people[person];
+      const former = before.#people[known.get(id) ?? -1];
+      if (own === former) return [];
+      return this.weeks.flatMap((week, w) => {
+        const minutes = own.peaks[w] - (former?.peaks[w] ?? 0);
+        return minutes > 0 ? [{ personId: id, week, minutes }] : [];
+      });
+    });
+  }
+}
+
+/** Minutes too much on single days of a range, of one person. */
+export function peakOverOf(model: Model, person: number, { start, stop }: Range): number {
+  return overDays(model, person, { start, stop }).reduce((sum, minutes) => sum + minutes, 0);
+}
+
+/** Minutes too much on each day of a range; index is `day − range.start`. */
+export function overDays(model: Model, person: number, { start, stop }: Range): Int32Array {
+  const { regular, overtime, at } = model.capacity.of(person, start, stop);
+  const load = model.load(defaultCounting).of(person, start, stop);
+  const over = new Int32Array(Math.max(0, stop - start));
+  for (let i = 0; i < over.length; i++) over[i] = Math.max(0, load.minutes[load.at + i] - regular[at + i] - overtime[at + i]);
+  return over;
+}
+
+function unplacedOf(model: Model): number {
+  const { work, placements } = model;
+  const { shares } = model.load(defaultCounting);
+  let sum = 0;
+  for (let row = 0; row < work.assignments; row++) if (shares[row] >= 0) sum += placements.unplaced[row];
+  return sum;
+}
+
+/** Cost and revenue of every project that is not cancelled. */
+function moneyOf(model: Model): Pick<Measures, "cost" | "revenue"> {
+  const { projects } = model.costsOfHorizon();
+  const sums = { cost: 0, revenue: 0 };
+  for (const project of projects) {
+    if (!project) continue;
+    project.byKind.revenue.forEach((revenue, period) => {
+      sums.revenue += revenue;
+      sums.cost += totalOf(model.plan, project, period);
+    });
+  }
+  return sums;
+}

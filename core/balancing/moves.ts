@@ -1,0 +1,233 @@
+// What evening out may do to one piece of work, each with what it would change of everybody's days.
+import type { Day } from "../calendar/day.ts";
+import type { Range } from "../calendar/periods.ts";
+import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
+import type { SingleEdit } from "../edits/edit.ts";
+import type { Model } from "../model.ts";
+import { windowOf } from "../placing/window.ts";
+import { membersOf } from "../plan/rows.ts";
+import { workMinutes } from "../plan/units.ts";
+import type { TaskDates } from "../schedule/dates.ts";
+import { CUSTOM, HOURS } from "../work/statement.ts";
+import type { Loads, Part, PersonParts } from "./loads.ts";
+import { type RemedyKind, workedDays } from "./scene.ts";
+import { mayTake } from "./takers.ts";
+import type { Trial, TrialPlacer, TriedPlace } from "./trialPlacer.ts";
+import { delayEdits } from "./ways/delay.ts";
+import { sharedEdits, splitEdit } from "./ways/give.ts";
+
+/** One move. Minutes are exact, so that what it changes is what will be. */
+export interface Move {
+  kind: RemedyKind;
+  task: number;
+  row: number;
+  /** Who receives work; −1 for nobody. */
+  taker: number;
+  parts: PersonParts[];
+  unplaced: number;
+  /** Made when the move is; null where it cannot be. */
+  edits: (newId: () => string) => SingleEdit[] | null;
+}
+
+export interface MoveOptions {
+  kinds: ReadonlySet<RemedyKind>;
+  today: Day | null;
+  /** How far a task may be delayed, in working days. */
+  mostDelayDays: number;
+}
+
+/** People that are tried for one piece of work; for a part of it fewer. */
+const [MOST_TAKERS, MOST_TAKERS_OF_PART] = [24, 8];
+/** Days later that are tried. */
+const DELAYS = [1, 2, 3, 4, 5, 7, 10, 15, 20, 30, 40, 60];
+
+/** The moves of one model. */
+export class Moves {
+  readonly #takers = new Map<number, number[]>();
+  readonly #peopleOf = new Map<number, number[]>();
+
+  constructor(
+    readonly model: Model,
+    readonly placer: TrialPlacer,
+    readonly loads: Loads,
+    readonly options: MoveOptions,
+  ) {}
+
+  /** Every move of a row of work that might take minutes off some days. @param over Days that have too much, in order. */
+  *of(row: number, over: readonly Day[]): Generator<Move> {
+    const { model, options } = this;
+    const { kinds, today } = options;
+    const task = model.work.task[row];
+    const dates = model.schedule.of(task);
+    if (!dates || dates.consumed !== null) return;
+    const place = this.#placeOf(row);
+    const hasBegun = today !== null && place.start < today;
+    if (!hasBegun && kinds.has("give")) yield* this.#gives(row, place);
+    if (kinds.has("handOver")) yield* this.#handOvers(row, place, over);
+    if (!hasBegun && kinds.has("share")) yield* this.#shares(row, place);
+    if (!hasBegun && kinds.has("delay")) yield* this.#delays(row, dates);
+  }
+
+  /** Who may take a row of work over: those with most room on its days, then in plan order. */
+  takersOf(row: number): readonly number[] {
+    let takers = this.#takers.get(row);
+    if (!takers) {
+      const { model, loads } = this;
+      const { work, schedule } = model;
+      const dates = schedule.of(work.task[row]);
+      const window = dates ? windowOf(dates, work, row) : { start: 0, stop: 0 };
+      const placed = workedDays(model, row);
+      const range: Range = { start: Math.min(window.start, placed.start), stop: Math.max(window.stop, placed.stop) };
+      const place = this.#placeOf(row);
+      takers = this.#peopleWith(work.role[row])
+        .filter((taker) => mayTake(model, row, taker, range))
+        .map((taker) => ({ taker, fits: loads.fits(taker, place) }))
+        .sort((a, b) => b.fits - a.fits || a.taker - b.taker)
+        .slice(0, MOST_TAKERS)
+        .map(({ taker }) => taker);
+      this.#takers.set(row, takers);
+    }
+    return takers;
+  }
+
+  /** Those who have a role, or everybody where it is not said which or where the holder lacks it too. */
+  #peopleWith(role: number): number[] {
+    let people = this.#peopleOf.get(role);
+    if (!people) {
+      const { plan } = this.model;
+      const id = plan.roles[role]?.id;
+      people = plan.people.flatMap((person, at) => (id === undefined || person.roleIds.includes(id) ? [at] : []));
+      if (people.length === 0) people = plan.people.map((_, at) => at);
+      this.#peopleOf.set(role, people);
+    }
+    return people;
+  }
+
+  #placeOf(row: number): TriedPlace {
+    return this.placer.place(row, {});
+  }
+
+  *#gives(row: number, place: TriedPlace): Generator<Move> {
+    const { plan, work } = this.model;
+    const { id } = plan.assignments[row];
+    for (const taker of this.takersOf(row)) {
+      const taken = this.placer.place(row, { person: taker });
+      if (taken.asked !== place.asked) continue;
+      const personId = plan.people[taker].id;
+      yield {
+        ...this.#moved(row, "give", taker, taken.unplaced - place.unplaced),
+        parts: [leaving(work.person[row], place), coming(taker, taken)],
+        edits: () => [{ kind: "reassign", id, personId }],
+      };
+    }
+  }
+
+  /** From a day that has too much on; the first few of them, after gaps first. */
+  *#handOvers(row: number, place: TriedPlace, over: readonly Day[]): Generator<Move> {
+    const { model, placer } = this;
+    const { plan, work } = model;
+    const assignment = plan.assignments[row];
+    if (work.way[row] === CUSTOM) return;
+    const stop = place.start + place.minutes.length;
+    const dates = over
+      .filter((day, at) => day > place.start && day < stop && (at === 0 || over[at - 1] < day - 3 || over.length < 6))
+      .slice(0, 4);
+    for (const date of dates) {
+      const later = place.minutes.subarray(date - place.start).reduce((sum, minutes) => sum + minutes, 0);
+      if (later === 0) continue;
+      const isTotal = work.way[row] === HOURS;
+      const hours = Math.min(assignment.hours ?? 0, Math.round(later / 0.6) / 100);
+      const [given, kept] = [workMinutes(hours), workMinutes(Math.round(((assignment.hours ?? 0) - hours) * 100) / 100)];
+      const stays = placer.place(row, { to: date - 1, ...(isTotal && { amount: kept }) });
+      for (const taker of this.takersOf(row).slice(0, MOST_TAKERS_OF_PART)) {
+        const taken = placer.place(row, { person: taker, from: Math.max(date, work.from[row]), ...(isTotal && { amount: given }) });
+        if (stays.asked + taken.asked !== place.asked) continue;
+        const personId = plan.people[taker].id;
+        yield {
+          ...this.#moved(row, "handOver", taker, stays.unplaced + taken.unplaced - place.unplaced),
+          parts: byPerson([leaving(work.person[row], place), coming(work.person[row], stays), coming(taker, taken)]),
+          edits: (newId) => {
+            const edit = splitEdit(model, row, { from: date, personId, newId });
+            return edit ? [edit] : null;
+          },
+        };
+      }
+    }
+  }
+
+  *#shares(row: number, place: TriedPlace): Generator<Move> {
+    const { model, placer } = this;
+    const { plan, work } = model;
+    if (work.way[row] !== HOURS) return;
+    const all = work.amount[row];
+    for (const quarters of [1, 2, 3]) {
+      const given = Math.round((all * quarters) / 4);
+      const stays = placer.place(row, { amount: all - given });
+      for (const taker of this.takersOf(row).slice(0, MOST_TAKERS_OF_PART)) {
+        const taken = placer.place(row, { person: taker, amount: given });
+        const personId = plan.people[taker].id;
+        yield {
+          ...this.#moved(row, "share", taker, stays.unplaced + taken.unplaced - place.unplaced),
+          parts: byPerson([leaving(work.person[row], place), coming(work.person[row], stays), coming(taker, taken)]),
+          edits: (newId) => sharedEdits(plan.assignments[row], quarters / 4, personId, newId),
+        };
+      }
+    }
+  }
+
+  /** Later within what follows it leaves free: nothing else moves. Everybody on the task comes along. */
+  *#delays(row: number, dates: TaskDates): Generator<Move> {
+    const { model, options } = this;
+    const { plan, work } = model;
+    const task = work.task[row];
+    if (dates.isIdlePin || dates.startAt === dates.finishAt || (options.today !== null && dates.start.day < options.today)) return;
+    const own = plan.tasks[task];
+    if (own.state === "underWay" || (own.percentComplete ?? 0) > 0) return;
+    const free = Math.floor((model.slack().of(task)?.free ?? 0) / TICKS_PER_DAY);
+    const rows = [...membersOf(work.byTask, task)].filter((at) => work.isMaterial[at] === 0 && work.person[at] >= 0);
+    const before = rows.map((at) => this.#placeOf(at));
+    for (const days of DELAYS) {
+      if (days > Math.min(free, options.mostDelayDays)) return;
+      const edits = delayEdits(model, task, dates, days);
+      if (!edits) return;
+      const moved = shifted(dates, days);
+      const after = rows.map((at) => this.placer.place(at, ownDates(model, at, moved, moved.start.day - dates.start.day)));
+      if (after.some(({ asked }, at) => asked !== before[at].asked)) continue;
+      yield {
+        ...this.#moved(
+          row,
+          "delay",
+          -1,
+          after.reduce((sum, { unplaced }, at) => sum + unplaced - before[at].unplaced, 0),
+        ),
+        parts: byPerson(rows.flatMap((at, k) => [leaving(work.person[at], before[k]), coming(work.person[at], after[k])])),
+        edits: () => edits,
+      };
+    }
+  }
+
+  #moved(row: number, kind: RemedyKind, taker: number, unplaced: number): Pick<Move, "kind" | "task" | "row" | "taker" | "unplaced"> {
+    return { kind, task: this.model.work.task[row], row, taker, unplaced };
+  }
+}
+
+const leaving = (person: number, { start, minutes }: TriedPlace): PersonParts => ({ person, parts: [{ start, minutes, sign: -1 }] });
+const coming = (person: number, { start, minutes }: TriedPlace): PersonParts => ({ person, parts: [{ start, minutes, sign: 1 }] });
+
+/** What happens to one person stands together: their days are looked at once. */
+export function byPerson(all: readonly PersonParts[]): PersonParts[] {
+  const people = new Map<number, Part[]>();
+  for (const { person, parts } of all) people.set(person, [...(people.get(person) ?? []), ...parts]);
+  return [...people].map(([person, parts]) => ({ person, parts }));
+}
+
+function shifted(dates: TaskDates, days: number): TaskDates {
+  const { line } = dates;
+  const [startAt, finishAt] = [dates.startAt + days * TICKS_PER_DAY, dates.finishAt + days * TICKS_PER_DAY];
+  return { ...dates, startAt, finishAt, start: line.asStart(startAt), finish: line.asFinish(finishAt) };
+}
+
+function ownDates({ work, plan }: Model, row: number, dates: TaskDates, by: number): Trial {
+  const { from, to } = plan.assignments[row] ?? {};
+  return { dates, ...(from !== undefined && { from: work.from[row] + by }), ...(to !== undefined && { to: work.to[row] + by }) };
+}

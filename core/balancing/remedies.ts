@@ -1,0 +1,169 @@
+// What could be done about an overload: every way that applies is made as edits, tried on a copy of the plan and measured on
+// the whole of it.
+import type { Day } from "../calendar/day.ts";
+import type { Range } from "../calendar/periods.ts";
+import { applyEdit, type Edit, type SingleEdit } from "../edits/edit.ts";
+import type { Model } from "../model.ts";
+import { rowById } from "../plan/rows.ts";
+import type { Plan } from "../plan/schema.ts";
+import { updateModel } from "../update.ts";
+import { type Effect, Measured, peakOverOf } from "./measures.ts";
+import { type Piece, type Proposal, type RemedyKind, type Scene, sceneOf } from "./scene.ts";
+import { delay, lighten, postpone, spread } from "./ways/delay.ts";
+import { give, handOver, share } from "./ways/give.ts";
+import { accept, contractor, overtime, timeOff } from "./ways/person.ts";
+
+/** Something that could be done, and what it comes to. */
+export interface Remedy extends Proposal {
+  effect: Effect;
+  /** Minutes that are still too much on the days that were asked about. */
+  left: number;
+  /** The kinds that it is made of, where one alone is not enough. */
+  kinds: RemedyKind[];
+}
+
+export interface Overload {
+  personId: string;
+  range: Range;
+}
+
+export interface RemedyOptions {
+  /** What lies before it stays as it is; null where no day counts as today. */
+  today: Day | null;
+  /** Begins the ids of rows that are added. */
+  idStem: string;
+  /** How many people are tried for one piece of work. */
+  mostTakers?: number;
+  /** Ends the search once so many have been tried. */
+  mostTried?: number;
+}
+
+const [MOST_TAKERS, MOST_TRIED, MOST_TOGETHER] = [6, 400, 3];
+
+/** What one step of the search has found; null where what was tried is no way out. */
+export type Tried = Remedy | null;
+
+const waysOfWork: ((scene: Scene, piece: Piece) => Proposal[])[] = [give, handOver, share, delay, postpone, spread, lighten, contractor];
+const waysOfPerson: ((scene: Scene) => Proposal[])[] = [overtime, timeOff, accept];
+
+/** Remedies of an overload, one after the other as they are tried, in no order; combinations where no single one is enough.
+ * Each step is one edit tried. Nothing comes where the person is not over on these days. */
+export function* searchRemedies(model: Model, { personId, range }: Overload, options: RemedyOptions): Generator<Tried, void> {
+  const person = rowById(model.plan.people).get(personId);
+  if (person === undefined) return;
+  const newId = idsBeside(model.plan, options.idStem);
+  const asked = { person, range, today: options.today };
+  const scene = sceneOf(model, asked, { newId, mostTakers: options.mostTakers ?? MOST_TAKERS });
+  if (!scene) return;
+  const trial = new Trial(new Measured(model), scene);
+  const found: Remedy[] = [];
+  let tried = 0;
+  for (const proposal of proposalsOf(scene)) {
+    const remedy = trial.run([proposal]);
+    if (remedy) found.push(remedy);
+    yield remedy;
+    if (++tried >= (options.mostTried ?? MOST_TRIED)) break;
+  }
+  const enough = found.some(({ left, kind }) => left === 0 && kind !== "accept");
+  if (!enough) yield* combinations(trial, ranked(found), asked);
+}
+
+/** All remedies of an overload, best first. */
+export function remediesOf(model: Model, overload: Overload, options: RemedyOptions): Remedy[] {
+  return ranked([...searchRemedies(model, overload, options)].filter((remedy) => remedy !== null));
+}
+
+function* proposalsOf(scene: Scene): Generator<Proposal> {
+  // A few of each kind first, so that whoever waits sees what there is.
+  for (const way of waysOfWork) for (const piece of scene.pieces) yield* way(scene, piece);
+  for (const way of waysOfPerson) yield* way(scene);
+}
+
+/** Two or three that are enough together: the best one, and after it the best of what is left. */
+function* combinations(trial: Trial, singles: readonly Remedy[], asked: Parameters<typeof sceneOf>[1]): Generator<Tried, void> {
+  const starts = singles.filter(({ kind, effect }) => kind !== "accept" && kind !== "timeOff" && effect.peakOver < 0).slice(0, 3);
+  for (const start of starts) {
+    let steps: Proposal[] = [start];
+    let best: Remedy = start;
+    while (steps.length < MOST_TOGETHER && best.left > 0) {
+      const after = trial.after(steps);
+      const scene = after && sceneOf(after, asked, { newId: trial.scene.newId, mostTakers: 3 });
+      if (!scene) break;
+      let next: { remedy: Remedy; step: Proposal } | null = null;
+      for (const step of proposalsOf({ ...scene, pieces: scene.pieces.slice(0, 4) })) {
+        if (step.kind === "accept" || step.kind === "timeOff") continue;
+        const remedy = trial.run([...steps, step]);
+        yield null;
+        if (remedy && remedy.effect.peakOver < best.effect.peakOver && (!next || compareRemedies(remedy, next.remedy) < 0))
+          next = { remedy, step };
+      }
+      if (!next) break;
+      best = next.remedy;
+      steps = [...steps, next.step];
+    }
+    if (best !== start && best.left === 0) yield best;
+  }
+}
+
+/** Tries proposals on a copy of the plan. */
+class Trial {
+  constructor(
+    readonly before: Measured,
+    readonly scene: Scene,
+  ) {}
+
+  /** What proposals come to together; null where the plan does not allow them, or where they do not help. */
+  run(proposals: readonly Proposal[]): Remedy | null {
+    const after = this.after(proposals);
+    if (!after) return null;
+    const effect = new Measured(after, this.before).effectSince(this.before);
+    const [first] = proposals;
+    const isFree = first.kind === "accept" || (first.kind === "timeOff" && effect.peakOver === 0);
+    if (effect.peakOver >= 0 && !isFree) return null;
+    const left = peakOverOf(after, this.scene.person, this.scene.range);
+    return { ...first, edits: proposals.flatMap(({ edits }) => edits), kinds: proposals.map(({ kind }) => kind), effect, left };
+  }
+
+  after(proposals: readonly Proposal[]): Model | null {
+    const { model } = this.before;
+    const edits = proposals.flatMap(({ edits: own }) => own);
+    const outcome = applyEdit(model.plan, togetherOf(edits, "a remedy"));
+    return outcome.plan ? updateModel(model, outcome.plan, outcome.changes) : null;
+  }
+}
+
+/** Several edits as one; one stays what it is. */
+export function togetherOf(edits: readonly SingleEdit[], words: string): Edit {
+  return edits.length === 1 ? edits[0] : { kind: "together", words, edits: [...edits] };
+}
+
+/** Best first: most peakOver removed, then least new peakOver elsewhere, then fewest days that finishes move, then least cost. */
+export function compareRemedies(a: Pick<Remedy, "effect">, b: Pick<Remedy, "effect">): number {
+  return (
+    a.effect.peakOver - b.effect.peakOver ||
+    grownOf(a.effect) - grownOf(b.effect) ||
+    movedDays(a.effect) - movedDays(b.effect) ||
+    a.effect.cost - b.effect.cost
+  );
+}
+
+/** The same list in its order. Equal ones stay as they were found. */
+export const ranked = (remedies: readonly Remedy[]): Remedy[] => [...remedies].sort(compareRemedies);
+
+/** Minutes too much that come up anew. */
+export const grownOf = ({ grows }: Effect): number => grows.reduce((sum, { minutes }) => sum + minutes, 0);
+
+const movedDays = ({ finishes }: Effect): number => finishes.reduce((sum, { days }) => sum + Math.abs(days), 0);
+
+/** Gives ids that no row of a plan has: numbered from a stem. */
+export function idsBeside(plan: Plan, stem: string): () => string {
+  const taken = new Set<string>();
+  for (const list of [plan.assignments, plan.acceptances]) for (const { id } of list) if (id.startsWith(stem)) taken.add(id);
+  for (const { overtime = [] } of plan.people) for (const { id } of overtime) if (id.startsWith(stem)) taken.add(id);
+  let number = 0;
+  return () => {
+    do number++;
+    while (taken.has(`${stem}-${number}`));
+    return `${stem}-${number}`;
+  };
+}

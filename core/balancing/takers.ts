@@ -1,0 +1,53 @@
+// Who may receive work: its role and skills, but for what the one who gives it lacks too, and employed on all of its days.
+import { type Day, parseDay } from "../calendar/day.ts";
+import type { Range } from "../calendar/periods.ts";
+import { defaultCounting } from "../load/counting.ts";
+import { roomDays } from "../load/room.ts";
+import type { Model } from "../model.ts";
+import { placedIn } from "../placing/placements.ts";
+import { firstRoleOf } from "../plan/names.ts";
+import { rowById } from "../plan/rows.ts";
+import type { Person, Plan } from "../plan/schema.ts";
+import { missingOf } from "../staffing/match.ts";
+
+/** True where somebody may take a row of work over from its holder. Work in no role goes to the first role of who has it.
+ * @param range Days of the work: they are employed on every one. */
+export function mayTake({ plan, work }: Model, row: number, taker: number, range: Range): boolean {
+  const person = plan.people[taker];
+  const giver = plan.people[work.person[row]];
+  if (taker === work.person[row] || person.archived || person.locked || !isEmployed(plan, person, range)) return false;
+  const task = plan.tasks[work.task[row]];
+  const role = work.role[row] >= 0 ? work.role[row] : (rowById(plan.roles).get(firstRoleOf(giver) ?? "") ?? -1);
+  const lacks = missingOf(plan, person, task, role);
+  if (lacks.length === 0) return true;
+  const giverLacks = giver ? missingOf(plan, giver, task, role) : [];
+  return lacks.every((own) => giverLacks.includes(own));
+}
+
+function isEmployed({ settings }: Plan, { employedFrom, employedTo }: Person, { start, stop }: Range): boolean {
+  const [from, to]: [Day, Day | null] = [
+    parseDay(employedFrom ?? settings.planStart),
+    employedTo === undefined ? null : parseDay(employedTo),
+  ];
+  return from <= start && (to === null || to >= stop - 1);
+}
+
+/** The few who may take a row of work and have most room for it on its very days; of equal ones in plan order.
+ * @param range Days of it that they would take. */
+export function bestTakers(model: Model, row: number, range: Range, most: number): number[] {
+  const { plan, placements } = model;
+  const load = model.load(defaultCounting);
+  const needs = Int32Array.from({ length: Math.max(0, range.stop - range.start) }, (_, i) =>
+    placedIn(placements, row, 10_000, range.start + i, range.start + i + 1),
+  );
+  return plan.people
+    .flatMap((_, taker) => {
+      if (!mayTake(model, row, taker, range)) return [];
+      const room = roomDays(model, load, taker, range);
+      return [{ taker, fits: needs.reduce((sum, need, i) => sum + Math.min(need, room[i]), 0) }];
+    })
+    .filter(({ fits }) => fits > 0)
+    .sort((a, b) => b.fits - a.fits || a.taker - b.taker)
+    .slice(0, most)
+    .map(({ taker }) => taker);
+}

@@ -1,0 +1,64 @@
+// Places single rows of work as they would be with somebody else, later or in part, without a copy of the plan.
+import type { Day } from "../calendar/day.ts";
+import type { Model } from "../model.ts";
+import { type PlaceInput, placeAssignment } from "../placing/place.ts";
+import { emptyPlacements } from "../placing/placements.ts";
+import type { TaskDates } from "../schedule/dates.ts";
+import type { Work } from "../work/work.ts";
+
+/** What is tried of a row of work; what is not named stays. */
+export interface Trial {
+  person?: number;
+  amount?: number;
+  from?: Day;
+  to?: Day;
+  dates?: TaskDates;
+}
+
+/** Where the minutes would fall; the array is the asker's own. */
+export interface TriedPlace {
+  start: Day;
+  minutes: Int32Array;
+  asked: number;
+  unplaced: number;
+}
+
+/** Places rows of one model. Work sized by effort is not for it: its dates hang on who does it. */
+export class TrialPlacer {
+  readonly #work: Work;
+  readonly #input: PlaceInput;
+  readonly #placements;
+  #dates: { task: number; own: TaskDates } | null = null;
+
+  constructor(model: Model) {
+    const { plan, work, schedule, capacity } = model;
+    this.#work = { ...work, person: work.person.slice(), amount: work.amount.slice(), from: work.from.slice(), to: work.to.slice() };
+    this.#placements = emptyPlacements(work.rows, 0);
+    this.#input = {
+      plan,
+      work: this.#work,
+      capacity,
+      schedule: { of: (task) => (this.#dates?.task === task ? this.#dates.own : schedule.of(task)) },
+    };
+  }
+
+  place(row: number, { person, amount, from, to, dates }: Trial): TriedPlace {
+    const work = this.#work;
+    const kept = { person: work.person[row], amount: work.amount[row], from: work.from[row], to: work.to[row] };
+    work.person[row] = person ?? kept.person;
+    work.amount[row] = amount ?? kept.amount;
+    work.from[row] = from ?? kept.from;
+    work.to[row] = to ?? kept.to;
+    this.#dates = dates ? { task: work.task[row], own: dates } : null;
+    const placements = this.#placements;
+    placements.buffer.used = 0;
+    placements.asked[row] = 1;
+    placeAssignment(this.#input, placements, row);
+    [work.person[row], work.amount[row], work.from[row], work.to[row]] = [kept.person, kept.amount, kept.from, kept.to];
+    const at = placements.offset[row];
+    const minutes = placements.buffer.minutes.slice(at, at + placements.length[row]);
+    // What has been tried is not kept when the buffer grows.
+    placements.length[row] = 0;
+    return { start: placements.start[row], minutes, asked: placements.asked[row], unplaced: placements.unplaced[row] };
+  }
+}
