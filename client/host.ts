@@ -16,6 +16,7 @@ import { updateModel } from "../core/update.ts";
 import { type KeptEdit, newKey } from "./keptEdit.ts";
 import { NotTaken, type PlanMessage, type Settle, type Settled } from "./messages.ts";
 import { type AnswerOf, answer, type QueryOf, type Question } from "./questions.ts";
+import { type Search, type SearchKind, type SearchNews, type SearchQuery, searches } from "./searches.ts";
 
 /** How the host speaks to the server; a rejected promise means that nothing was answered, in time or at all. */
 export interface Transport {
@@ -159,6 +160,11 @@ export class PlanHost {
     const outcome = applyEdit(model.plan, edit);
     if (!outcome.plan) return { data: null, faults: outcome.faults };
     return { data: answer(updateModel(model, outcome.plan, outcome.changes), question, query), faults: [] };
+  }
+
+  /** Begins a search over the plan as it is shown now. */
+  search<K extends SearchKind>(kind: K, query: SearchQuery<K>): Search<SearchNews<K>> {
+    return searches[kind](this.#shown(), query as never) as Search<SearchNews<K>>;
   }
 
   /** A proposal for openings, by an integer program. */

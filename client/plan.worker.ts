@@ -8,6 +8,7 @@ import type { KeptEdit } from "./keptEdit.ts";
 import { followTogether } from "./live.ts";
 import { isSettled, NotTaken, type PlanMessage, type Settle, type Settled } from "./messages.ts";
 import { post } from "./post.ts";
+import { runSearch, type SearchKind, type SearchNews, type SearchQuery } from "./searches.ts";
 
 const KEPT = "edits-on-their-way";
 
@@ -65,6 +66,9 @@ const host = new PlanHost({ read: readOnce, settle, wait }, keep, (state, notice
 /** A proposal is answered within this, with the best found by then. */
 const PROPOSE_SECONDS = 9;
 
+/** Names of searches that nobody waits for any longer. */
+const stopped = new Set<string>();
+
 const api = {
   async start(listener: (state: HostState, notice?: Notice) => void, justMade: readonly KeptEdit[]): Promise<void> {
     tell = listener;
@@ -83,6 +87,14 @@ const api = {
     const until = performance.now() + PROPOSE_SECONDS * 1000;
     const secondsLeft = () => (until - performance.now()) / 1000;
     return host.propose(openingIds, solve, { idStem, mostPeople, onSolve, secondsLeft });
+  },
+  /** Searches in pieces. @param name What it is stopped by. */
+  search<K extends SearchKind>(name: string, kind: K, query: SearchQuery<K>, tell: (news: SearchNews<K>, isDone: boolean) => void) {
+    const pause = () => new Promise<void>((resolve) => setTimeout(resolve));
+    return runSearch(host.search(kind, query), tell, () => stopped.delete(name), pause);
+  },
+  stopSearch(name: string): void {
+    stopped.add(name);
   },
   step: host.step.bind(host),
   chosen: host.chosen.bind(host),

@@ -3,6 +3,7 @@
 import { type BoardQuery, boardOf } from "../core/answers/board.ts";
 import { byRule } from "../core/answers/byRule.ts";
 import { calendarYear } from "../core/answers/calendarYear.ts";
+import { type EvenedQuery, evenedLines } from "../core/answers/evenedLines.ts";
 import { explainCell } from "../core/answers/explain.ts";
 import { type FreeQuery, freeWhen } from "../core/answers/freeWhen.ts";
 import { type HoursQuery, hoursGrid } from "../core/answers/hoursGrid.ts";
@@ -23,9 +24,11 @@ import { type StaffQuery, staffOutcomes } from "../core/answers/staffOutcomes.ts
 import { takersOf } from "../core/answers/takers.ts";
 import { teamBoard } from "../core/answers/teamBoard.ts";
 import { timeLeftOf } from "../core/answers/timeLeft.ts";
-import { type TrayItem, trayOf } from "../core/answers/tray.ts";
+import { todayAnswer } from "../core/answers/today.ts";
+import { trayOf } from "../core/answers/tray.ts";
 import { whyOf } from "../core/answers/why.ts";
 import { workWeeks } from "../core/answers/workWeeks.ts";
+import type { TrayItem } from "../core/attention/lackingWork.ts";
 import type { Day } from "../core/calendar/day.ts";
 import { horizonOf, periodSettingsOf } from "../core/calendar/horizon.ts";
 import type { Range, ReportRange } from "../core/calendar/periods.ts";
@@ -57,6 +60,7 @@ export const questions = {
   loads: (model: Model, query: PeopleLoadsQuery) => peopleLoads(model, query),
   takers: (model: Model, { assignmentId }: { assignmentId: string }) => takersOf(model, assignmentId),
   ribbon: (model: Model, { clock }: { clock: number }) => ribbonOf(model, clock),
+  today: (model: Model, { clock }: { clock: Day }) => todayAnswer(model, clock),
   tray: (model: Model, _query: Record<string, never>) => trayOf(model),
   portfolio: (model: Model, _query: Record<string, never>) => portfolioOf(model),
   outline: (model: Model, { projectId }: { projectId: string }) => outlineOf(model, projectId),
@@ -102,6 +106,12 @@ export const questions = {
   handOver: (model: Model, { personId, from }: { personId: string; from: Day }) => handOverOf(model, personId, from),
   handOverEdit: (model: Model, query: { personId: string; from: Day; given: readonly Given[]; idStem: string }) =>
     handOverEdit(model, query.personId, query.from, query.given, query.idStem),
+  evened: (model: Model, query: EvenedQuery) => evenedLines(model, query),
+  locks: ({ plan }: Model, _query: Record<string, never>) => ({
+    people: plan.people.filter(({ locked }) => locked).map(({ id, name }) => ({ id, name })),
+    projects: plan.projects.filter(({ locked }) => locked).map(({ id, name }) => ({ id, name })),
+    tasks: plan.tasks.filter(({ locked }) => locked).map(({ id, name }) => ({ id, name })),
+  }),
   impact: (model: Model, { edit }: { edit: Edit }) => impactOf(model, edit),
   money: (model: Model, query: MoneyQuery) => moneyOf(model, query),
   views: ({ plan }: Model, { screen }: { screen: string }) => plan.views.filter((view) => view.screen === screen),

@@ -10,6 +10,7 @@ import type { HostState, Notice, StepBack } from "./host.ts";
 import { forgetJustMade, justMade, type KeptEdit, keepJustMade, makerOfBrowser, newKey, storageOfWindow } from "./keptEdit.ts";
 import type { PlanWorker } from "./plan.worker.ts";
 import type { AnswerOf, QueryOf, Question } from "./questions.ts";
+import type { SearchKind, SearchNews, SearchQuery } from "./searches.ts";
 
 /** An answer that came with the page, the query it answers, and the revision it was given for. */
 export interface Initial<T> {
@@ -166,6 +167,28 @@ class PlanSession {
   async preview<Q extends Question>(edit: Edit, question: Q, query: QueryOf<Q>): Promise<AnswerOf<Q> | null> {
     type After = Promise<{ data: AnswerOf<Q> | null }>;
     return (await this.#answered((worker) => worker.preview(edit, question, query as never) as unknown as After)).data;
+  }
+
+  /** A search that takes a while. @param tell Hears what has been found so far, again and again.
+   * @returns Ways to end it: with what has been found by then, or without hearing of it again. */
+  search<K extends SearchKind>(
+    kind: K,
+    query: SearchQuery<K>,
+    tell: (news: SearchNews<K>, isDone: boolean) => void,
+  ): { end: () => void; leave: () => void } {
+    const name = newKey();
+    let isWanted = true;
+    const heard = Comlink.proxy((news: SearchNews<K>, isDone: boolean) => {
+      if (isWanted) tell(news, isDone);
+    });
+    type Searched = (name: string, kind: K, query: SearchQuery<K>, tell: typeof heard) => Promise<void>;
+    void this.#answered((worker) => (worker.search as unknown as Searched)(name, kind, query, heard));
+    const end = () => void this.worker?.stopSearch(name);
+    const leave = () => {
+      isWanted = false;
+      end();
+    };
+    return { end, leave };
   }
 
   /** A proposal for openings; takes seconds. @param onSolve Hears which part of the search begins.

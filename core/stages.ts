@@ -120,6 +120,8 @@ const changesCost: Record<ChangedList, "own" | "person" | "all" | "none"> = {
   views: "none",
   acceptances: "none",
   requests: "none",
+  snoozes: "none",
+  notes: "none",
 };
 
 function projectsTouched(before: Plan, next: Model, { changes, dated }: Step, touched: Touched): Set<number> {

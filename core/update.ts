@@ -50,6 +50,8 @@ const changesLines: Record<ChangedList, boolean> = {
   views: false,
   acceptances: false,
   requests: false,
+  snoozes: false,
+  notes: false,
 };
 
 /** Former rows of the lists that columns run over. */

@@ -52,6 +52,8 @@ export function fernhollow(): Plan {
     comments: [],
     views: [],
     acceptances: [],
+    snoozes: [],
+    notes: [],
     requests: [],
   };
   for (const project of projects) addTasks(plan, project);

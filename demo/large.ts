@@ -111,6 +111,8 @@ export function largePlan(size: Partial<LargeSize> = {}, seed = 7): Plan {
     comments: [],
     views: [],
     acceptances: [],
+    snoozes: [],
+    notes: [],
     requests: [],
   };
 }

@@ -126,6 +126,8 @@ export const tables: readonly Table[] = [
   },
   { list: "comments", table: "comments", columns: columns("id taskId author at text mentions:jsonb"), children: [] },
   { list: "views", table: "views", columns: columns("id name screen query"), children: [] },
+  { list: "snoozes", table: "snoozes", columns: columns("id signal until:date reason"), children: [] },
+  { list: "notes", table: "notes", columns: columns("id signal personId by at text"), children: [] },
   { list: "acceptances", table: "acceptances", columns: columns("id personId from:date to:date reason"), children: [] },
   {
     list: "requests",

@@ -49,6 +49,22 @@ const kinds: Make[] = [
   ({ tasks }, random) => ({ kind: "deleteTasks", ids: [anId(random, tasks), anId(random, tasks)] }),
   ({ acceptances }, random) => ({ kind: "deleteAcceptance", id: anId(random, acceptances) }),
   (_, { below }, id) => ({
+    kind: "snoozeSignal",
+    snooze: { id: `snooze-${id}`, signal: `over ${below(9)}`, until: "2027-06-01", reason: "Seen" },
+  }),
+  ({ snoozes }, random) => ({ kind: "wakeSignal", id: anId(random, snoozes) }),
+  ({ people }, { pick }, id) => ({
+    kind: "sendNote",
+    note: {
+      id: `note-${id}`,
+      signal: "over x",
+      personId: pick(people).id,
+      by: "Somebody",
+      at: "2027-02-01T08:00:00Z",
+      text: "Please look",
+    },
+  }),
+  (_, { below }, id) => ({
     kind: "addCalendar",
     calendar: { id: `calendar-${id}`, name: `Calendar ${id}`, week: [8, 8, 8, 8, below(2) * 8, 0, 0], exceptions: [] },
   }),
@@ -290,6 +306,9 @@ export function noEditsYet(): Record<Edit["kind"], number> {
     setTimeOff: 0,
     splitAssignment: 0,
     staffTasks: 0,
+    snoozeSignal: 0,
+    wakeSignal: 0,
+    sendNote: 0,
   };
   return { ...single, together: 0 };
 }

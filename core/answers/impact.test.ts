@@ -47,6 +47,8 @@ const small: Plan = {
   comments: [],
   views: [],
   acceptances: [],
+  snoozes: [],
+  notes: [],
   requests: [],
 };
 

@@ -96,7 +96,8 @@ export interface Message {
   to: string;
   subject: string;
   text: string;
-  requestId: string;
+  /** The request it is a step of; null for a note about a signal. */
+  requestId: string | null;
 }
 
 const subjects = {
@@ -106,20 +107,24 @@ const subjects = {
   declined: "Turned down",
 } as const;
 
-/** Every message that a step of a request has sent, the newest first. */
+/** Every message that a step of a request, or a note about a signal, has sent, the newest first. */
 export function outboxOf(model: Model): Message[] {
   const rows = model.plan.requests.map((request) => requestRow(model, request));
-  return rows
-    .flatMap(({ request, taskName, projectName, wanted }) =>
-      request.history.map(({ at, by, to, step, text }, entry) => ({
-        key: `${request.id} ${entry}`,
-        at,
-        by,
-        to,
-        subject: `${subjects[step]}: ${taskName}, ${projectName}`,
-        text: text ?? `${wanted}, ${request.hours} h`,
-        requestId: request.id,
-      })),
-    )
-    .sort((a, b) => b.at.localeCompare(a.at));
+  const notes = model.plan.notes.map(({ id, at, by, personId, text }): Message => {
+    const [subject, ...rest] = text.split("\n");
+    const to = findRow(model.plan.people, personId)?.name ?? personId;
+    return { key: `note ${id}`, at, by, to, subject, text: rest.join("\n").trim(), requestId: null };
+  });
+  const steps = rows.flatMap(({ request, taskName, projectName, wanted }) =>
+    request.history.map(({ at, by, to, step, text }, entry) => ({
+      key: `${request.id} ${entry}`,
+      at,
+      by,
+      to,
+      subject: `${subjects[step]}: ${taskName}, ${projectName}`,
+      text: text ?? `${wanted}, ${request.hours} h`,
+      requestId: request.id,
+    })),
+  );
+  return [...steps, ...notes].sort((a, b) => b.at.localeCompare(a.at));
 }

@@ -12,11 +12,13 @@ import { type Effect, Measured, type Measures } from "./measures.ts";
 import { byPerson, type Move, Moves } from "./moves.ts";
 import { idsBeside, togetherOf } from "./remedies.ts";
 import { keepsRules, leavesLocked } from "./rules.ts";
-import { isOpenToChange, type RemedyKind, workedDays } from "./scene.ts";
+import { isOpenToChange, type Proposal, type RemedyKind, workedDays } from "./scene.ts";
 import { TrialPlacer } from "./trialPlacer.ts";
 
 /** The kinds of moves that evening out can make. */
 export const evenOutKinds = ["give", "handOver", "share", "delay"] as const satisfies readonly RemedyKind[];
+
+export type EvenOutKind = (typeof evenOutKinds)[number];
 
 export interface EvenOutOptions {
   /** The days whose overload is to go. */
@@ -49,6 +51,8 @@ export interface EvenOutLine {
   effect: Effect;
   /** By how much it lowers what is too much in the window. */
   window: number;
+  /** The moves that it is made of, for whoever tells of them. */
+  steps: Proposal[];
 }
 
 export interface EvenOutResult {
@@ -74,24 +78,15 @@ const PAUSE = 500;
 /** Gifts to somebody without room that are looked into for a second move, and the moves of theirs that are tried. */
 const [MOST_CHAINS, MOST_ROWS] = [12, 8];
 
-/** Runs the search; each pause says how far it is. The same plan and options give the same result, byte for byte, unless
- * `isOver` ended it. */
-export function* searchEvenOut(model: Model, options: EvenOutOptions): Generator<EvenOutProgress, EvenOutResult> {
-  const search = new Search(model, options);
-  yield* search.run();
+/** The result of the whole search. The same plan and options give the same, byte for byte, unless `isOver` ended it. */
+export function evenOut(model: Model, options: EvenOutOptions): EvenOutResult {
+  const search = new EvenOutSearch(model, options);
+  for (const _ of search.run());
   return search.result();
 }
 
-/** The result of the whole search. */
-export function evenOut(model: Model, options: EvenOutOptions): EvenOutResult {
-  const search = searchEvenOut(model, options);
-  for (;;) {
-    const step = search.next();
-    if (step.done) return step.value;
-  }
-}
-
-class Search {
+/** The search, to be run in pieces. What it has found is valid at any moment. */
+export class EvenOutSearch {
   readonly #first: Measured;
   readonly #loads: Loads;
   readonly #newId: () => string;
@@ -125,6 +120,7 @@ class Search {
     return this.#steps >= this.options.mostSteps || this.options.isOver?.() === true;
   }
 
+  /** Each pause says how far it is. */
   *run(): Generator<EvenOutProgress> {
     for (let isBetter = true; isBetter && !this.#isOver; ) {
       isBetter = false;
@@ -170,7 +166,7 @@ class Search {
     for (const row of this.#rowsOf(person, over))
       for (const move of this.#moves.of(row, over)) {
         if (this.#isOver) return best && [best.move];
-        if (++this.#steps % PAUSE === 0) yield this.#progress();
+        if (++this.#steps % PAUSE === 0) yield this.progress();
         const rank = this.#rankOf(move, []);
         if (rank && (!best || isLess(rank, best.rank))) best = { move, rank };
       }
@@ -184,7 +180,7 @@ class Search {
     for (const row of this.#rowsOf(person, over))
       for (const move of this.#moves.of(row, over)) {
         if (this.#isOver) return null;
-        if (++this.#steps % PAUSE === 0) yield this.#progress();
+        if (++this.#steps % PAUSE === 0) yield this.progress();
         if (move.taker >= 0 && move.unplaced <= 0 && !this.#isRefused([move]))
           gifts.push({ move, delta: this.#loads.deltaOf(move.parts).window });
       }
@@ -206,7 +202,7 @@ class Search {
     for (const row of rows.slice(0, MOST_ROWS))
       for (const move of this.#moves.of(row, over)) {
         if (this.#isOver) return null;
-        if (++this.#steps % PAUSE === 0) yield this.#progress();
+        if (++this.#steps % PAUSE === 0) yield this.progress();
         const rank = this.#rankOf(gift, [move]);
         if (rank && (!best || isLess(rank, best.rank))) best = { move, rank };
       }
@@ -254,33 +250,47 @@ class Search {
       .join("+");
   }
 
+  /** A move as the edits of one step; null where it cannot be made. */
+  #stepOf({ kind, row, taker, edits }: Move): Proposal | null {
+    const { plan } = this.#model;
+    const made = edits(this.#newId);
+    return made && { kind, edits: made, assignmentId: plan.assignments[row].id, ...(taker >= 0 && { takerId: plan.people[taker].id }) };
+  }
+
   /** Makes moves on the model and keeps them if every rule holds. */
   #accept(moves: readonly Move[]): boolean {
     const model = this.#model;
-    const edits = moves.flatMap((move) => move.edits(this.#newId) ?? []);
-    const outcome = edits.length > 0 ? applyEdit(model.plan, togetherOf(edits, "even out")) : null;
+    const steps = moves.map((move) => this.#stepOf(move));
+    const edits = steps.flatMap((step) => step?.edits ?? []);
+    const outcome = steps.includes(null) ? null : applyEdit(model.plan, togetherOf(edits, "even out"));
     const isMade = outcome?.plan && leavesLocked(model, outcome.changes);
     const after = isMade ? new Measured(updateModel(model, outcome.plan, outcome.changes), this.#measured) : null;
-    const step = after && outcome?.plan && { before: this.#measured, after, changes: outcome.changes, today: this.options.today };
+    const made = after && outcome?.plan && { before: this.#measured, after, changes: outcome.changes, today: this.options.today };
     const window = after ? after.inWindow - this.#measured.inWindow : 0;
-    if (!step || window > 0 || !keepsRules(step)) {
+    if (!made || window > 0 || !keepsRules(made)) {
       this.#refused.add(this.#keyOf(moves));
       return false;
     }
-    this.#lines.push({ kind: moves[0].kind, edits, effect: after.effectSince(this.#measured), window });
+    this.#lines.push({
+      kind: moves[0].kind,
+      edits,
+      effect: after.effectSince(this.#measured),
+      window,
+      steps: steps.filter((own) => own !== null),
+    });
     for (const { row, task, kind } of moves) {
       this.#touched.add(model.plan.assignments[row].id);
       if (kind === "delay") this.#touched.add(model.plan.tasks[task].id);
     }
     // What was split off belongs to whoever received it, and stays there.
-    for (const { list, id } of step.changes) if (list === "assignments") this.#touched.add(id);
+    for (const { list, id } of made.changes) if (list === "assignments") this.#touched.add(id);
     this.#measured = after;
     this.#moves = this.#movesOf(after.model);
     for (const person of new Set(moves.flatMap(({ parts }) => parts.map((own) => own.person)))) this.#loads.refresh(after.model, person);
     return true;
   }
 
-  #progress(): EvenOutProgress {
+  progress(): EvenOutProgress {
     return {
       steps: this.#steps,
       lines: this.#lines.length,

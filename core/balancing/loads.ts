@@ -125,7 +125,7 @@ export class Loads {
       const was = load[i] - capacity[i];
       const is = was + change[i];
       change[i] = 0;
-      const over = (is > 0 ? is : 0) - (was > 0 ? was : 0);
+      const over = Math.max(0, is) - Math.max(0, was);
       delta.horizon += over;
       if (day >= this.#window.start && day < this.#window.stop) delta.window += over;
     }

@@ -80,6 +80,11 @@ export class Measured {
     };
   }
 
+  /** Minutes too much of everybody, by week of the horizon. */
+  peaksByWeek(): number[] {
+    return this.weeks.map((_, week) => this.#people.reduce((sum, { peaks }) => sum + peaks[week], 0));
+  }
+
   /** What has changed since another state of the same plan. */
   effectSince(before: Measured): Effect {
     const [was, is] = [before.totals, this.totals];

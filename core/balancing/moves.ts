@@ -9,12 +9,12 @@ import { membersOf } from "../plan/rows.ts";
 import { workMinutes } from "../plan/units.ts";
 import type { TaskDates } from "../schedule/dates.ts";
 import { CUSTOM, HOURS } from "../work/statement.ts";
+import { delayEdits } from "./delay.ts";
+import { sharedEdits, splitEdit } from "./give.ts";
 import type { Loads, Part, PersonParts } from "./loads.ts";
 import { type RemedyKind, workedDays } from "./scene.ts";
 import { mayTake } from "./takers.ts";
 import type { Trial, TrialPlacer, TriedPlace } from "./trialPlacer.ts";
-import { delayEdits } from "./ways/delay.ts";
-import { sharedEdits, splitEdit } from "./ways/give.ts";
 
 /** One move. Minutes are exact, so that what it changes is what will be. */
 export interface Move {

@@ -7,19 +7,19 @@ import type { Model } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
+import { delay, lighten, postpone, spread } from "./delay.ts";
+import { give, handOver, share } from "./give.ts";
 import { type Effect, Measured, peakOverOf } from "./measures.ts";
-import { type Piece, type Proposal, type RemedyKind, type Scene, sceneOf } from "./scene.ts";
-import { delay, lighten, postpone, spread } from "./ways/delay.ts";
-import { give, handOver, share } from "./ways/give.ts";
-import { accept, contractor, overtime, timeOff } from "./ways/person.ts";
+import { accept, contractor, overtime, timeOff } from "./ownDays.ts";
+import { type Piece, type Proposal, type Scene, sceneOf } from "./scene.ts";
 
 /** Something that could be done, and what it comes to. */
 export interface Remedy extends Proposal {
   effect: Effect;
   /** Minutes that are still too much on the days that were asked about. */
   left: number;
-  /** The kinds that it is made of, where one alone is not enough. */
-  kinds: RemedyKind[];
+  /** What it is made of: one step, or two or three where one alone is not enough. */
+  steps: Proposal[];
 }
 
 export interface Overload {
@@ -121,7 +121,7 @@ class Trial {
     const isFree = first.kind === "accept" || (first.kind === "timeOff" && effect.peakOver === 0);
     if (effect.peakOver >= 0 && !isFree) return null;
     const left = peakOverOf(after, this.scene.person, this.scene.range);
-    return { ...first, edits: proposals.flatMap(({ edits }) => edits), kinds: proposals.map(({ kind }) => kind), effect, left };
+    return { ...first, edits: proposals.flatMap(({ edits }) => edits), steps: [...proposals], effect, left };
   }
 
   after(proposals: readonly Proposal[]): Model | null {

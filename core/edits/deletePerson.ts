@@ -19,6 +19,7 @@ export const deletePerson: EditKind<z.infer<typeof schema>> & { schema: typeof s
       changes: [
         ...left(plan, id),
         ...deletedRows(plan, "acceptances", (row) => row.personId === id),
+        ...deletedRows(plan, "notes", (row) => row.personId === id),
         ...deletedRows(plan, "people", (row) => row.id === id),
       ],
     };

@@ -56,10 +56,13 @@ import { reassign } from "./reassign.ts";
 import { renameMark } from "./renameMark.ts";
 import { reviewTask } from "./reviewTask.ts";
 import { saveView } from "./saveView.ts";
+import { sendNote } from "./sendNote.ts";
 import { setStaff } from "./setStaff.ts";
 import { setTimeOff } from "./setTimeOff.ts";
+import { snoozeSignal } from "./snoozeSignal.ts";
 import { splitAssignment } from "./splitAssignment.ts";
 import { staffTasks } from "./staffTasks.ts";
+import { wakeSignal } from "./wakeSignal.ts";
 
 const kinds = {
   changeProject,
@@ -114,6 +117,9 @@ const kinds = {
   setStaff,
   setTimeOff,
   splitAssignment,
+  snoozeSignal,
+  wakeSignal,
+  sendNote,
 } as const;
 
 type Schema = (typeof kinds)[keyof typeof kinds]["schema"];

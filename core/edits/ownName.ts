@@ -1,4 +1,4 @@
-// What carries a name has to carry that of whoever makes it: comments, and the steps of requests. Asking may be written down
+// What carries a name has to carry that of whoever makes it: comments, notes, and the steps of requests. Asking may be written down
 // on behalf of the lead of the project, and nobody else's.
 import { findRow } from "../plan/rows.ts";
 import { isSame } from "../plan/same.ts";
@@ -10,6 +10,7 @@ import type { Change } from "./change.ts";
 export function isInOwnName(plan: Plan, changes: readonly Change[], name: string): boolean {
   return changes.every((change) => {
     if (change.list === "comments") return isOwnComment(change.before, change.after, name);
+    if (change.list === "notes") return change.after === null || isSame(change.before, change.after) || change.after.by === name;
     return change.list !== "requests" || areOwnSteps(plan, change.before, change.after, name);
   });
 }

@@ -36,6 +36,8 @@ export function newPlan({ settings, week, holidays, calendarName }: NewPlan): Pl
     comments: [],
     views: [],
     acceptances: [],
+    snoozes: [],
+    notes: [],
     requests: [],
   };
 }

@@ -1,6 +1,7 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
-import { type TrayItem, trayOf } from "../answers/tray.ts";
+import { trayOf } from "../answers/tray.ts";
+import type { TrayItem } from "../attention/lackingWork.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
 import { applyEdit, type Edit } from "../edits/edit.ts";
 import { buildModel } from "../model.ts";

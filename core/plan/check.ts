@@ -13,6 +13,7 @@ import type {
   Expense,
   Link,
   ListName,
+  Note,
   Person,
   Plan,
   Project,
@@ -135,6 +136,8 @@ const rowChecks: { [L in ListName]: (row: Row<L>, scene: Scene) => void } = {
   views: () => {},
   acceptances: checkAcceptance,
   requests: checkRequest,
+  snoozes: () => {},
+  notes: checkNote,
 };
 
 /** What one row of a list is called in a sentence. */
@@ -158,6 +161,8 @@ export const listWords: Record<ChangedList, string> = {
   views: "view",
   acceptances: "acceptance",
   requests: "request",
+  snoozes: "snoozed signal",
+  notes: "note",
 };
 
 function checkSettings(plan: Plan, faults: Fault[]): void {
@@ -344,6 +349,10 @@ function checkComment(comment: Comment, { reference }: Scene): void {
 function checkAcceptance(acceptance: Acceptance, { reference, order }: Scene): void {
   reference("people", acceptance.personId, ["personId"]);
   order(acceptance.from, acceptance.to, ["to"]);
+}
+
+function checkNote(note: Note, { reference }: Scene): void {
+  reference("people", note.personId, ["personId"]);
 }
 
 function checkRequest(request: WorkRequest, { fault, reference }: Scene): void {

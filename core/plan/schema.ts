@@ -38,6 +38,18 @@ const settings = z.strictObject({
   levelBand: z.strictObject({ low: z.number().min(0).max(10), high: z.number().min(0).max(10) }).optional(),
   marginTarget: z.number().min(-1000).max(100).optional(),
   taxInCost: z.boolean().optional(),
+  /** Which signals are told, and from what figure on; all of them where nothing is said. */
+  attention: z
+    .array(
+      z.strictObject({
+        kind: z.string().min(1).max(40).refine(isStorable, storable),
+        isOff: z.literal(true).optional(),
+        /** Hours, days or percent, by the kind. */
+        least: z.number().min(0).max(1_000_000).optional(),
+      }),
+    )
+    .max(40)
+    .optional(),
 });
 
 const calendar = z.strictObject({
@@ -268,6 +280,12 @@ const view = z.strictObject({ id, name, screen: z.enum(["balance"]), query: z.st
 /** An overload that is known and left: a person's, on the days from–to. */
 const acceptance = z.strictObject({ id, personId: id, from: dateText, to: dateText, reason: text.min(1) });
 
+/** A signal that is not told until a day. */
+const snooze = z.strictObject({ id, signal: text.min(1).max(400), until: dateText, reason: text.min(1) });
+
+/** A signal handed to a colleague, as the message that went out. */
+const note = z.strictObject({ id, signal: text.min(1).max(400), personId: id, by: name, at: z.iso.datetime(), text: text.min(1) });
+
 /** Work that a lead asks for, and what has become of it. */
 const request = z.strictObject({
   id,
@@ -316,6 +334,8 @@ export const rowSchemas = {
   views: view,
   acceptances: acceptance,
   requests: request,
+  snoozes: snooze,
+  notes: note,
 } as const;
 
 /** The id under which the settings are changed like a row. */
@@ -350,6 +370,8 @@ export const planSchema = z.strictObject({
   views: rowList(view).default([]),
   acceptances: rowList(acceptance).default([]),
   requests: rowList(request).default([]),
+  snoozes: rowList(snooze).default([]),
+  notes: rowList(note).default([]),
 });
 
 export type Plan = z.infer<typeof planSchema>;
@@ -370,6 +392,8 @@ export type Expense = z.infer<typeof expense>;
 export type Template = z.infer<typeof template>;
 export type Comment = z.infer<typeof comment>;
 export type Acceptance = z.infer<typeof acceptance>;
+export type Snooze = z.infer<typeof snooze>;
+export type Note = z.infer<typeof note>;
 export type WorkRequest = z.infer<typeof request>;
 
 /** A list of the plan whose rows have an id. */

@@ -4,6 +4,9 @@ import type { AnswerOf } from "../../client/questions.ts";
 import type { Initial } from "../../client/session.tsx";
 import { TextButton } from "../../ui/button.tsx";
 import { countText, hoursText, shareText } from "../../ui/format.ts";
+import { EvenOut } from "../evenOut/evenOut.tsx";
+import { EvenOutSheet } from "../evenOut/evenOutSheet.tsx";
+import { useEvenOut } from "../evenOut/useEvenOut.ts";
 import { DropSheet } from "../frame/dropSheet.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { filterKeys, type ViewParams } from "./balanceParams.ts";
@@ -22,6 +25,7 @@ const noFilters = Object.fromEntries(filterKeys.map((key) => [key, ""]));
 
 export function Balance({ initial }: { initial: Initial<AnswerOf<"board">> }) {
   const balance = useBalance(initial);
+  const even = useEvenOut();
   const { board, selected, explained } = balance;
   const { assignedPercent, usedPercent, overMinutes, overPeople } = board;
   return (
@@ -39,9 +43,11 @@ export function Balance({ initial }: { initial: Initial<AnswerOf<"board">> }) {
           />
         </>
       }
-      actions={<BoardTools balance={balance} />}
+      actions={<BoardTools balance={balance} onEvenOut={() => even.setScope("all")} />}
       sheet={
-        balance.asked ? (
+        even.isOpen ? (
+          <EvenOutSheet even={even} />
+        ) : balance.asked ? (
           <DropSheet
             key={`${balance.asked.taskId} ${balance.asked.start}`}
             drop={balance.asked}
@@ -54,7 +60,9 @@ export function Balance({ initial }: { initial: Initial<AnswerOf<"board">> }) {
         )
       }
     >
-      {board.rows.length === 0 && balance.isFiltered ? (
+      {even.isOpen ? (
+        <EvenOut even={even} />
+      ) : board.rows.length === 0 && balance.isFiltered ? (
         <Empty title="Nobody is left by these filters">
           <TextButton onClick={() => balance.setParams(noFilters)}>Show everybody</TextButton>
         </Empty>

@@ -34,7 +34,7 @@ export function Board({ balance }: BalanceProps) {
   const { dragged } = drag;
   return (
     <BarHandlesContext value={drag.handlers}>
-      <div ref={frame} className="min-h-0 flex-1 overflow-auto box-open">
+      <div ref={frame} className={`min-h-0 flex-1 overflow-auto box-open ${balance.previewed ? "board-previewed" : ""}`}>
         <BoardTable balance={balance} rows={rows} columns={columns} column={column} keys={keys} drag={drag} />
       </div>
       {dragged &&
@@ -56,14 +56,17 @@ export function Board({ balance }: BalanceProps) {
 type BoardWindow = ReturnType<typeof useBoardWindow>;
 
 /** Which rows and columns are in sight, and how wide a column is. */
-function useBoardWindow({ board, open, selected }: BalanceProps["balance"], frame: RefObject<HTMLDivElement | null>) {
+function useBoardWindow(
+  { board, open, selected, previewed, formerBars }: BalanceProps["balance"],
+  frame: RefObject<HTMLDivElement | null>,
+) {
   const width = useWidth(frame, 1130);
   const count = board.periods.length;
   const column = Math.max(LEAST_COLUMN, Math.floor((width - NAME_WIDTH - SUM_WIDTH - 1) / count));
   const heightOf = (at: number) => {
     const row = board.rows[at];
     if (row.kind !== "person") return ROLE_HEIGHT;
-    return PERSON_HEIGHT + (open.includes(row.id) ? barsHeight(board.bars[row.id] ?? []) : 0);
+    return PERSON_HEIGHT + (open.includes(row.id) ? barsHeight([...(board.bars[row.id] ?? []), ...formerBars(row.id)]) : 0);
   };
   const rows = useVirtualizer({
     count: board.rows.length,
@@ -93,6 +96,12 @@ function useBoardWindow({ board, open, selected }: BalanceProps["balance"], fram
     const at = board.rows.findIndex(({ id }) => id === selected?.personId);
     if (at > 8) rows.scrollToIndex(at, { align: "center" });
   }, []);
+  // Whoever receives work in a preview is scrolled into sight.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once for each preview
+  useEffect(() => {
+    const at = previewed ? board.rows.findIndex(({ id, kind }) => kind === "person" && previewed.takerIds.includes(id)) : -1;
+    if (at >= 0) rows.scrollToIndex(at);
+  }, [previewed]);
   return { rows, columns, column };
 }
 

@@ -46,7 +46,7 @@ const grainOptions: Record<Grain, string> = { day: "By day", week: "By week", mo
 const onlyOptions: Record<BoardOnly, string> = { all: "Everybody", over: "Only those over", room: "Only those with room" };
 const sortOptions: Record<BoardSort, string> = { plan: "As in the plan", name: "By name", worst: "Worst first", room: "Most room first" };
 
-export function BoardTools({ balance }: { balance: Hook }) {
+export function BoardTools({ balance, onEvenOut }: { balance: Hook; onEvenOut: () => void }) {
   const { params, setParams, grain, setGrain } = balance;
   return (
     <>
@@ -68,6 +68,7 @@ export function BoardTools({ balance }: { balance: Hook }) {
       <FilterMenu params={params} setParams={setParams} />
       <ViewMenu balance={balance} />
       <OutMenu balance={balance} />
+      <Button onClick={onEvenOut}>Even out</Button>
       <SignLegend signs={boardSigns} />
     </>
   );

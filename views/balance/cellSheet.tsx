@@ -20,6 +20,9 @@ import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { readAmount } from "../../ui/useDraft.ts";
 import { TakerList } from "../frame/takerList.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
+import { RemedyList } from "../remedies/remedyList.tsx";
+import { lowerFirst, remedyText } from "../remedies/remedyWords.ts";
+import { useRemedies } from "../remedies/useRemedies.ts";
 import { reassignId, type useBalance } from "./useBalance.ts";
 
 type Hook = ReturnType<typeof useBalance>;
@@ -56,6 +59,7 @@ function Sum({ explained, balance }: CellProps) {
       <CapacityLines explained={explained} />
       <WorkLines explained={explained} balance={balance} />
       <Result explained={explained} />
+      <Remedies explained={explained} balance={balance} />
       {(over > 0 || acceptances.length > 0) && <Acceptances key={`${personId} ${range.start}`} explained={explained} balance={balance} />}
       <div className="flex flex-wrap gap-2 pt-2">
         <Link href={linkTo(`/people/person/${encodeURIComponent(personId)}`)} className={buttonLook()}>
@@ -110,6 +114,26 @@ function WorkLines({ explained, balance }: CellProps) {
       ))}
       {bars.length === 0 && <p className="text-ink-2">No work in this period.</p>}
     </SheetSection>
+  );
+}
+
+/** What could be done, where any day is over. */
+function Remedies({ explained: { personId, range, overDays }, balance }: CellProps) {
+  const isOver = overDays.length > 0;
+  const remedies = useRemedies(personId, isOver ? range : null);
+  if (!isOver) return null;
+  return (
+    <RemedyList
+      remedies={remedies}
+      isSought={balance.isRemedying}
+      onFound={balance.onRemedies}
+      previewed={balance.previewed}
+      onPreview={balance.setPreviewed}
+      onApply={(line) => {
+        balance.setPreviewed(null);
+        void balance.edit({ kind: "together", words: lowerFirst(remedyText(line)).slice(0, 300), edits: line.edits });
+      }}
+    />
   );
 }
 

@@ -8,17 +8,20 @@ import { columnOf, LANE_HEIGHT, lanesOf, NAME_WIDTH, PERSON_HEIGHT } from "./col
 
 interface BarsProps {
   bars: Bar[];
+  /** Where bars are that a preview has elsewhere. */
+  former: Bar[];
   periods: Range[];
   column: number;
   onGive: (assignmentId: string) => void;
   onSelect: () => void;
+  onRemedy: (bar: Bar) => void;
   picked: ReadonlySet<string>;
   onPick: (assignmentId: string) => void;
   onShift: (assignmentId: string, startDays: number, stopDays: number) => void;
 }
 
-export function PersonBars({ bars, periods, column, picked, onPick, onGive, onSelect, onShift }: BarsProps) {
-  const { lanes } = lanesOf(bars);
+export function PersonBars({ bars, former, periods, column, picked, onPick, onGive, onSelect, onRemedy, onShift }: BarsProps) {
+  const { lanes } = lanesOf([...bars, ...former]);
   return (
     <td aria-label="Assignments" className="absolute right-0 bottom-0 bg-paper/60" style={{ top: PERSON_HEIGHT - 1, left: NAME_WIDTH }}>
       {bars.length === 0 && <p className="px-3 py-2 text-[13px] text-ink-2">No work in this window.</p>}
@@ -33,9 +36,22 @@ export function PersonBars({ bars, periods, column, picked, onPick, onGive, onSe
             onSelect();
             onGive(bar.assignmentId);
           }}
+          onRemedy={() => onRemedy(bar)}
           isPicked={picked.has(bar.assignmentId)}
           onPick={() => onPick(bar.assignmentId)}
           onShift={(startDays, stopDays) => onShift(bar.assignmentId, startDays, stopDays)}
+        />
+      ))}
+      {former.map((bar, at) => (
+        <span
+          key={`former ${bar.assignmentId}`}
+          title={`${bar.taskName} as it is now`}
+          className="board-bar-former"
+          style={{
+            left: columnOf(bar.start, periods) * column + 2,
+            width: Math.max(14, (columnOf(bar.stop, periods) - columnOf(bar.start, periods)) * column - 4),
+            top: 6 + lanes[bars.length + at] * LANE_HEIGHT,
+          }}
         />
       ))}
     </td>
@@ -50,6 +66,7 @@ function BarButton({
   isPicked,
   onPick,
   onGive,
+  onRemedy,
   onShift,
 }: {
   bar: Bar;
@@ -59,11 +76,12 @@ function BarButton({
   isPicked: boolean;
   onPick: () => void;
   onGive: () => void;
+  onRemedy: () => void;
   onShift: (startDays: number, stopDays: number) => void;
 }) {
   const { onPointerDown, onClick } = useBarHandles()({ bar });
   const width = Math.max(14, right - left - 4);
-  const says = `${bar.projectName} · ${bar.taskName}, ${shortDay(bar.start)} – ${shortDay(bar.stop - 1)}, ${hoursText(bar.minutes)} hours${bar.isPencilled ? ", pencilled" : bar.isAsked ? ", asked for" : ""}. Drag onto a person or along time; M reassigns it, Alt with ← and → moves it by a day, with Shift its end.`;
+  const says = `${bar.projectName} · ${bar.taskName}, ${shortDay(bar.start)} – ${shortDay(bar.stop - 1)}, ${hoursText(bar.minutes)} hours${bar.isPencilled ? ", pencilled" : bar.isAsked ? ", asked for" : ""}. Drag onto a person or along time; M reassigns it, R says what could be done on its days, Alt with ← and → moves it by a day, with Shift its end.`;
   return (
     <button
       type="button"
@@ -79,6 +97,7 @@ function BarButton({
         const day = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
         if (event.altKey && day !== 0) onShift(event.shiftKey ? 0 : day, day);
         else if (event.key.toLowerCase() === "m") onGive();
+        else if (event.key.toLowerCase() === "r") onRemedy();
         else if (event.key.toLowerCase() === "x") onPick();
         else return;
         event.preventDefault();

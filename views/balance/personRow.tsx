@@ -61,6 +61,7 @@ export function PersonRow(props: RowProps) {
               name={row.name}
               phrase={phrases[period]}
               {...figuresAt(board, at, period)}
+              isChanged={balance.differs(at, period)}
               {...(preview && { load: preview.load[period], isChanged: preview.load[period] !== board.load[slot] })}
               isAccepted={board.accepted[slot] === 1}
               state={preview ? periodStates[preview.state[period]] : stateAt(board, at, period)}
@@ -75,12 +76,14 @@ export function PersonRow(props: RowProps) {
       {isOpen && (
         <PersonBars
           bars={board.bars[row.id] ?? []}
+          former={balance.formerBars(row.id)}
           periods={board.periods}
           column={column}
           picked={balance.picked}
           onPick={balance.pick}
           onGive={balance.setMoving}
           onShift={(id, startDays, stopDays) => void balance.shift(id, startDays, stopDays)}
+          onRemedy={({ start, stop }) => balance.remedyIn({ personId: row.id, range: { start, stop } })}
           onSelect={() => select({ personId: row.id, range: { start: board.periods[0].start, stop: board.periods[count - 1].stop } })}
         />
       )}

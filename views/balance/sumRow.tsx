@@ -41,6 +41,7 @@ export function SumRow(props: RowProps) {
           isTabStop={props.active === period || (props.active === null && at === firstStop(board) && period === props.firstColumn)}
         >
           {hasFigures && <SumCell board={board} at={at} period={period} measure={measure} isNarrow={column < NARROW_COLUMN} />}
+          {balance.differs(at, period) && <span className="pointer-events-none absolute inset-0 border border-plum" />}
         </Cell>
       ))}
       <RowSum board={board} at={at} measure={measure} />

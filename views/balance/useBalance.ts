@@ -11,6 +11,7 @@ import { focusSoon } from "../../ui/focusSoon.ts";
 import { usePlanWindow } from "../frame/windowed.ts";
 import { boardViewOf, filterKeys, type ViewParams, viewParams } from "./balanceParams.ts";
 import { useBoardEdits } from "./useBoardEdits.ts";
+import { useBoardPreview } from "./useBoardPreview.ts";
 
 export interface SelectedCell {
   personId: string;
@@ -25,7 +26,11 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
   const [cell, setCell] = useQueryState("cell", parseAsString.withOptions({ shallow: true }));
   const [moving, setMoving] = useState<string | null>(null);
   const [isReassigning, setReassigning] = useState(false);
-  const board = useAnswer("board", { range, grain, open, view, countsTasks: params.show === "tasks" }, initial);
+  const [isRemedying, setRemedying] = useState(false);
+  const query = { range, grain, open, view, countsTasks: params.show === "tasks" };
+  const before = useAnswer("board", query, initial);
+  const preview = useBoardPreview(before, query);
+  const { board, setPreviewed } = preview;
   const selected = useMemo(() => readCell(cell), [cell]);
   const explained = useMaybeAnswer("cell", selected && { ...selected, counting: view.counting }, null);
   const takers = useMaybeAnswer("takers", moving === null ? null : { assignmentId: moving }, null);
@@ -33,14 +38,22 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
   const select = useCallback(
     (next: SelectedCell | null) => {
       setMoving(null);
+      setPreviewed(null);
       void setCell(next && `${next.personId}@${formatDay(next.range.start)}_${formatDay(next.range.stop - 1)}`);
     },
-    [setCell],
+    [setCell, setPreviewed],
   );
   const reassignIn = useCallback(
     (next: SelectedCell) => {
       select(next);
       setReassigning(true);
+    },
+    [select],
+  );
+  const remedyIn = useCallback(
+    (next: SelectedCell) => {
+      select(next);
+      setRemedying(true);
     },
     [select],
   );
@@ -51,7 +64,7 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
   );
   const edits = useBoardEdits({ board, range, grain, counting: view.counting, onGiven: () => setMoving(null) });
   return {
-    board,
+    ...preview,
     range,
     grain,
     setGrain,
@@ -69,6 +82,10 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
     select,
     /** Selects a cell to reassign its work: who could take it where that is one assignment, else which. */
     reassignIn,
+    /** Selects a cell and leads to what could be done about it. */
+    remedyIn,
+    isRemedying,
+    onRemedies: () => setRemedying(false),
     moving,
     setMoving,
     takers,

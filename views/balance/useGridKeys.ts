@@ -5,8 +5,11 @@ import { focusSoon } from "../../ui/focusSoon.ts";
 import { cellId } from "./cells.tsx";
 import type { useBalance } from "./useBalance.ts";
 
-/** Arrow keys, Home, End, Page up and Page down move between cells, Space opens a person, M gives work away; a cell itself takes Enter. */
-export function useGridKeys({ board, toggle, reassignIn }: ReturnType<typeof useBalance>, reveal: (row: number, period: number) => void) {
+/** Arrow keys, Home, End, Page up and Page down move between cells, Space opens a person, M gives work away, R leads to the remedies; a cell itself takes Enter. */
+export function useGridKeys(
+  { board, toggle, reassignIn, remedyIn }: ReturnType<typeof useBalance>,
+  reveal: (row: number, period: number) => void,
+) {
   const [active, setActive] = useState<{ row: number; period: number } | null>(null);
   useEffect(() => {
     if (active) focusSoon(cellId(active.row, active.period));
@@ -24,10 +27,11 @@ export function useGridKeys({ board, toggle, reassignIn }: ReturnType<typeof use
       } else if (event.key === " " && row.kind === "person") toggle(row.id);
       else if (event.key.toLowerCase() === "m" && row.kind === "person")
         reassignIn({ personId: row.id, range: board.periods[place.period] });
+      else if (event.key.toLowerCase() === "r" && row.kind === "person") remedyIn({ personId: row.id, range: board.periods[place.period] });
       else return;
       event.preventDefault();
     },
-    [board, reveal, toggle, reassignIn],
+    [board, reveal, toggle, reassignIn, remedyIn],
   );
   return { active, press };
 }

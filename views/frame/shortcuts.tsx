@@ -34,6 +34,7 @@ const ofScreen: Record<string, Listed> = {
     ["Enter", "Say how the cell’s figures come about"],
     ["Space", "Open or close the person’s assignments"],
     ["M", "Reassign work of the person"],
+    ["R", "What could be done about the cell or bar"],
     ["Alt ← →", "Move the bar in focus by a day; with Shift, its end"],
     ["X, or Ctrl and press", "Pick a bar: picked ones are moved and reassigned together"],
   ],

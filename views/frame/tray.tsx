@@ -3,7 +3,7 @@
 import { ChevronDown, ChevronUp } from "lucide-react";
 import { parseAsBoolean, useQueryState } from "nuqs";
 import { useAnswer } from "../../client/session.tsx";
-import type { TrayItem, TrayKind } from "../../core/answers/tray.ts";
+import type { TrayItem, TrayKind } from "../../core/attention/lackingWork.ts";
 import { countText, hoursText, wholeText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
 import { conflictText } from "./conflictText.ts";

@@ -4,7 +4,7 @@
 import { useRef, useState } from "react";
 import { createPortal } from "react-dom";
 import { usePlan } from "../../client/session.tsx";
-import type { TrayItem, TrayKind } from "../../core/answers/tray.ts";
+import type { TrayItem, TrayKind } from "../../core/attention/lackingWork.ts";
 import type { Edit } from "../../core/edits/edit.ts";
 import { giveToPerson } from "../../core/entry/trayDrop.ts";
 import { hoursText, shortDay } from "../../ui/format.ts";

@@ -10,6 +10,7 @@ import Link from "../../ui/link.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { RowTrail } from "../changes/rowTrail.tsx";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
+import { LockTick } from "../frame/lockTick.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
 import { fieldsOfPerson, type PersonFields, setOfPerson } from "./personForm.ts";
 import { PersonForm } from "./personFormView.tsx";
@@ -37,6 +38,11 @@ export function PersonSheet({ row, people }: { row: RosterRow | null; people: Re
       <SheetSection>
         <PersonForm key={row?.person.id ?? "new"} id={row?.person.id} initial={fields} isNew={!row} onSave={save} />
       </SheetSection>
+      {row && (
+        <SheetSection>
+          <LockTick list="people" id={row.person.id} isLocked={row.person.locked === true} />
+        </SheetSection>
+      )}
       {row && <Going person={row.person} people={people} />}
       {row && <RowTrail id={row.person.id} />}
     </Sheet>

@@ -8,6 +8,7 @@ import { countText } from "../../ui/format.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { RowTrail } from "../changes/rowTrail.tsx";
 import { DropSheet } from "../frame/dropSheet.tsx";
+import { LockTick } from "../frame/lockTick.tsx";
 import { BulkTasks } from "./bulkTasks.tsx";
 import { PageSheet } from "./page/pageSheet.tsx";
 import { projectSet } from "./projectFields.ts";
@@ -78,6 +79,9 @@ function Details({ outline, project }: PartProps) {
           saveText="Save"
           onSave={(fields) => project.edit({ kind: "changeProject", id, set: projectSet(fields) })}
         />
+      </SheetSection>
+      <SheetSection>
+        <LockTick list="projects" id={id} isLocked={outline.project.locked === true} />
       </SheetSection>
       <Templates projectId={id} projectName={name} />
       <SheetSection>

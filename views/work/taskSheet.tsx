@@ -5,6 +5,7 @@ import { countText, longDay, shortDay } from "../../ui/format.ts";
 import { RichText } from "../../ui/richText.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { RowTrail } from "../changes/rowTrail.tsx";
+import { LockTick } from "../frame/lockTick.tsx";
 import { Comments } from "./comments.tsx";
 import { TaskLinks } from "./links.tsx";
 import { Review } from "./review.tsx";
@@ -46,6 +47,11 @@ export function TaskSheet({ outline, entry, project }: { outline: Outline; entry
       <SheetSection title="The task">
         <TaskForm key={task.id} outline={outline} task={task} isSummary={isSummary} saveText="Save" onSave={save} />
       </SheetSection>
+      {!isSummary && (
+        <SheetSection>
+          <LockTick list="tasks" id={task.id} isLocked={task.locked === true} />
+        </SheetSection>
+      )}
       <SheetSection>
         <div className="flex flex-wrap gap-2">
           <Button look="danger" onClick={() => void project.remove(task.id)}>

@@ -31,16 +31,21 @@ export function Outbox({ initial }: { initial: Initial<AnswerOf<"outbox">> }) {
     >
       {messages.length === 0 ? (
         <Empty title="No messages yet">
-          Each step of a request for people writes a message. Nothing leaves this machine: they stand here instead.
+          Each step of a request for people, and each signal handed to a colleague, writes a message. Nothing leaves this machine: they
+          stand here instead.
         </Empty>
       ) : (
         <ul className="min-h-0 flex-1 overflow-y-auto box-open">
           {shown.map(({ key, at, by, to, subject, text: said, requestId }) => (
             <li key={key} className="line-below px-4 py-2.5">
               <div className="flex items-baseline gap-3">
-                <Link href={linkTo("/openings/requests", { request: requestId })} className="font-semibold hover:underline">
-                  {subject}
-                </Link>
+                {requestId === null ? (
+                  <span className="font-semibold">{subject}</span>
+                ) : (
+                  <Link href={linkTo("/openings/requests", { request: requestId })} className="font-semibold hover:underline">
+                    {subject}
+                  </Link>
+                )}
                 <time dateTime={at} suppressHydrationWarning className="ml-auto text-side">
                   {dateTimeText(at)}
                 </time>

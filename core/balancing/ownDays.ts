@@ -1,10 +1,10 @@
 // Ways that leave the work where it is: overtime, other leave, a contractor in one's place, the overload accepted.
-import { type Day, formatDay, parseDay } from "../../calendar/day.ts";
-import type { SingleEdit } from "../../edits/edit.ts";
-import { defaultCounting } from "../../load/counting.ts";
-import { firstRoleOf } from "../../plan/names.ts";
-import { hasBegun, overSpan, type Piece, type Proposal, type Scene } from "../scene.ts";
+import { type Day, formatDay, parseDay } from "../calendar/day.ts";
+import type { SingleEdit } from "../edits/edit.ts";
+import { defaultCounting } from "../load/counting.ts";
+import { firstRoleOf } from "../plan/names.ts";
 import { splitEdit } from "./give.ts";
+import { hasBegun, overSpan, type Piece, type Proposal, type Scene } from "./scene.ts";
 
 /** Overtime of a day is offered up to this, in hours. */
 const MOST_OVERTIME = 4;

@@ -1,13 +1,13 @@
 // Ways in which work is done later, or takes longer: a delay that can be taken off, later dates of a person, more days.
-import { formatDay, parseDay } from "../../calendar/day.ts";
-import { TICKS_PER_DAY } from "../../calendar/workingLine.ts";
-import type { SingleEdit } from "../../edits/edit.ts";
-import type { Settable } from "../../edits/kind.ts";
-import { ownDatesMoved } from "../../entry/shiftBar.ts";
-import type { Model } from "../../model.ts";
-import { membersOf } from "../../plan/rows.ts";
-import type { TaskDates } from "../../schedule/dates.ts";
-import { hasBegun, overSpan, type Piece, type Proposal, type Scene } from "../scene.ts";
+import { formatDay, parseDay } from "../calendar/day.ts";
+import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
+import type { SingleEdit } from "../edits/edit.ts";
+import type { Settable } from "../edits/kind.ts";
+import { ownDatesMoved } from "../entry/shiftBar.ts";
+import type { Model } from "../model.ts";
+import { membersOf } from "../plan/rows.ts";
+import type { TaskDates } from "../schedule/dates.ts";
+import { hasBegun, overSpan, type Piece, type Proposal, type Scene } from "./scene.ts";
 
 /** Working days that are tried beside those that clear the overload whole. */
 const TRIED_DAYS = [1, 2, 3, 5, 10];

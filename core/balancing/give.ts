@@ -1,14 +1,14 @@
 // Ways in which somebody else takes work: all of it, what is left of it from a day on, or a share of it.
-import { type Day, formatDay } from "../../calendar/day.ts";
-import type { Range } from "../../calendar/periods.ts";
-import type { SingleEdit } from "../../edits/edit.ts";
-import type { Model } from "../../model.ts";
-import { customShift } from "../../placing/place.ts";
-import { placedIn } from "../../placing/placements.ts";
-import type { Assignment } from "../../plan/schema.ts";
-import { exactHours, workMinutes } from "../../plan/units.ts";
-import { hasBegun, overSpan, type Piece, type Proposal, type Scene } from "../scene.ts";
-import { bestTakers } from "../takers.ts";
+import { type Day, formatDay } from "../calendar/day.ts";
+import type { Range } from "../calendar/periods.ts";
+import type { SingleEdit } from "../edits/edit.ts";
+import type { Model } from "../model.ts";
+import { customShift } from "../placing/place.ts";
+import { placedIn } from "../placing/placements.ts";
+import type { Assignment } from "../plan/schema.ts";
+import { exactHours, workMinutes } from "../plan/units.ts";
+import { hasBegun, overSpan, type Piece, type Proposal, type Scene } from "./scene.ts";
+import { bestTakers } from "./takers.ts";
 
 /** All of the work to somebody else, where it has not begun. */
 export function give(scene: Scene, piece: Piece): Proposal[] {

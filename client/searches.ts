@@ -1,0 +1,131 @@
+// Long searches over the plan, in pieces short enough that the worker answers everything else in between.
+import { type RemedyLine, remedyLine } from "../core/answers/remedyLines.ts";
+import { type EvenOutOptions, type EvenOutProgress, EvenOutSearch } from "../core/balancing/evenOut.ts";
+import { type Overload, type Remedy, ranked, searchRemedies } from "../core/balancing/remedies.ts";
+import type { RemedyKind } from "../core/balancing/scene.ts";
+import type { Day } from "../core/calendar/day.ts";
+import type { Range } from "../core/calendar/periods.ts";
+import { peopleByFirstRole, teamReaches } from "../core/load/teams.ts";
+import type { Model } from "../core/model.ts";
+import { rowById } from "../core/plan/rows.ts";
+
+/** A search that is under way: what it has found can be told at any moment. */
+export interface Search<News> {
+  steps: Iterator<unknown>;
+  news(): News;
+}
+
+export interface RemedyNews {
+  /** Best first. */
+  lines: RemedyLine[];
+  /** How many have been found, and tried. */
+  found: number;
+  tried: number;
+}
+
+export type RemedyQuery = Overload & { today: Day; idStem: string };
+
+/** Remedies that a screen lists at most. */
+const MOST_LINES = 40;
+/** People tried for one piece of work, and edits tried, where a plan is large. */
+const LARGE = { people: 300, mostTakers: 4, mostTried: 70 };
+
+function remedySearch(model: Model, { personId, range, today, idStem }: RemedyQuery): Search<RemedyNews> {
+  const found: Remedy[] = [];
+  let tried = 0;
+  function* steps() {
+    const limits = model.plan.people.length > LARGE.people ? { mostTakers: LARGE.mostTakers, mostTried: LARGE.mostTried } : {};
+    for (const remedy of searchRemedies(model, { personId, range }, { today, idStem, ...limits })) {
+      tried++;
+      if (remedy) found.push(remedy);
+      yield;
+    }
+  }
+  return {
+    steps: steps(),
+    news: () => ({
+      lines: ranked(found)
+        .slice(0, MOST_LINES)
+        .map((remedy) => remedyLine(model, remedy)),
+      found: found.length,
+      tried,
+    }),
+  };
+}
+
+export interface EvenOutQuery {
+  window: Range;
+  kinds: readonly RemedyKind[];
+  /** Whose overload is looked at, by their role, team or themselves; all of them where it is null. */
+  scope: { roleId?: string; teamId?: string; projectId?: string } | null;
+  mostDelayDays: number;
+  isPencilledOnly: boolean;
+  /** Lines that take off less are not made. */
+  leastMinutes: number;
+  today: Day;
+  idStem: string;
+  seconds: number;
+}
+
+export interface EvenOutNews extends EvenOutProgress {
+  /** Seconds spent so far. */
+  seconds: number;
+  /** Measured one after the other. */
+  found: RemedyLine[];
+}
+
+function evenOutSearch(model: Model, { scope, seconds, ...options }: EvenOutQuery): Search<EvenOutNews> {
+  const started = performance.now();
+  const spent = () => (performance.now() - started) / 1000;
+  const search = new EvenOutSearch(model, {
+    ...options,
+    ...scopeOf(model, scope),
+    mostSteps: Number.POSITIVE_INFINITY,
+    isOver: () => spent() >= seconds,
+  });
+  // Lines are told in names once each.
+  const told: RemedyLine[] = [];
+  return {
+    steps: search.run(),
+    news: () => {
+      const { lines } = search.result();
+      for (const line of lines.slice(told.length)) told.push(remedyLine(model, { ...line, left: 0 }));
+      return { ...search.progress(), seconds: spent(), found: [...told] };
+    },
+  };
+}
+
+function scopeOf({ plan }: Model, scope: EvenOutQuery["scope"]): Pick<EvenOutOptions, "people" | "projects"> {
+  if (scope?.roleId !== undefined) return { people: new Set(peopleByFirstRole(plan)[rowById(plan.roles).get(scope.roleId) ?? -1] ?? []) };
+  if (scope?.teamId !== undefined) return { people: new Set(teamReaches(plan)[rowById(plan.teams).get(scope.teamId) ?? -1]?.people ?? []) };
+  if (scope?.projectId !== undefined) return { projects: new Set([rowById(plan.projects).get(scope.projectId) ?? -1]) };
+  return {};
+}
+
+/** Every kind of search, by its name. */
+export const searches = { remedies: remedySearch, evenOut: evenOutSearch };
+
+export type SearchKind = keyof typeof searches;
+export type SearchQuery<K extends SearchKind> = Parameters<(typeof searches)[K]>[1];
+export type SearchNews<K extends SearchKind> = ReturnType<ReturnType<(typeof searches)[K]>["news"]>;
+
+/** How long a piece may take, in milliseconds: a key that is pressed meanwhile is answered within a frame or two. */
+const PIECE_MS = 24;
+
+/** Runs a search to its end in pieces. @param tell Hears after each piece what has been found.
+ * @param pause Done when what waits has had its turn. */
+export async function runSearch<News>(
+  search: Search<News>,
+  tell: (news: News, isDone: boolean) => void,
+  isStopped: () => boolean,
+  pause: () => Promise<void>,
+): Promise<void> {
+  for (;;) {
+    const until = performance.now() + PIECE_MS;
+    let isDone = isStopped();
+    while (!isDone && performance.now() < until) isDone = search.steps.next().done === true;
+    tell(search.news(), isDone);
+    if (isDone) return;
+    await pause();
+  }
+}

@@ -1,0 +1,132 @@
+// Remedies as a screen lists them: what each step does, to whose work, what it comes to and who has to agree.
+import { type NamedEffect, namedEffect } from "../balancing/namedEffect.ts";
+import type { Remedy } from "../balancing/remedies.ts";
+import type { Proposal, RemedyKind } from "../balancing/scene.ts";
+import { type Day, parseDay } from "../calendar/day.ts";
+import type { SingleEdit } from "../edits/edit.ts";
+import type { Model } from "../model.ts";
+import { findRow } from "../plan/rows.ts";
+import type { Assignment, Plan, Task } from "../plan/schema.ts";
+
+/** One step in the terms of the plan; what does not apply to its kind is null. */
+export interface RemedyStep {
+  kind: RemedyKind;
+  taskName: string | null;
+  projectName: string | null;
+  takerName: string | null;
+  /** The day from which on it holds, and the last. */
+  from: Day | null;
+  to: Day | null;
+  /** Working days that work begins later. */
+  days: number | null;
+  /** What was stated and what is: working days that a task lasts, a share of the day, hours given of all. */
+  before: number | null;
+  after: number | null;
+  /** What the two are of. */
+  unit: "days" | "percent" | "hours" | "hoursPerDay" | null;
+  /** Of leave: a request declined, and not days moved. */
+  isDeclined: boolean;
+}
+
+export interface RemedyLine {
+  kind: RemedyKind;
+  steps: RemedyStep[];
+  edits: SingleEdit[];
+  effect: NamedEffect;
+  left: number;
+  /** Whose agreement it needs: leads of the work, and whose days it changes. */
+  agree: string[];
+  /** Who receives work, and the tasks it is of. */
+  takerIds: string[];
+  taskIds: string[];
+}
+
+/** A remedy in names. */
+export function remedyLine(
+  { plan }: Model,
+  { kind, steps, edits, effect, left }: Pick<Remedy, "kind" | "steps" | "edits" | "effect" | "left">,
+): RemedyLine {
+  return {
+    kind,
+    steps: steps.map((step) => stepOf(plan, step)),
+    edits,
+    effect: namedEffect(plan, effect),
+    left,
+    agree: [...new Set(steps.flatMap((step) => whoAgrees(plan, step)))],
+    takerIds: [...new Set(steps.flatMap(({ takerId }) => takerId ?? []))],
+    taskIds: [...new Set(steps.flatMap(({ assignmentId }) => findRow(plan.assignments, assignmentId)?.taskId ?? []))],
+  };
+}
+
+function stepOf(plan: Plan, { kind, edits, assignmentId, takerId }: Proposal): RemedyStep {
+  const assignment = findRow(plan.assignments, assignmentId);
+  const task = findRow(plan.tasks, assignment?.taskId);
+  const step: RemedyStep = {
+    kind,
+    taskName: task?.name ?? null,
+    projectName: findRow(plan.projects, task?.projectId)?.name ?? null,
+    takerName: findRow(plan.people, takerId)?.name ?? null,
+    from: null,
+    to: null,
+    days: null,
+    before: null,
+    after: null,
+    unit: null,
+    isDeclined: false,
+  };
+  return Object.assign(step, ...edits.map((edit) => told(plan, edit, assignment, task)));
+}
+
+/** What an edit says of its step. */
+function told(plan: Plan, edit: SingleEdit, assignment: Assignment | undefined, task: Task | undefined): Partial<RemedyStep> {
+  switch (edit.kind) {
+    case "splitAssignment":
+      return { from: parseDay(edit.date) };
+    case "addAssignment":
+      if (assignment?.hours !== undefined && edit.assignment.hours !== undefined)
+        return { before: assignment.hours, after: edit.assignment.hours, unit: "hours" };
+      return assignment?.percent !== undefined ? { before: assignment.percent, after: edit.assignment.percent ?? 0, unit: "percent" } : {};
+    case "changeAssignment":
+      if (edit.id !== assignment?.id) return {};
+      if (edit.set.from) return { from: parseDay(edit.set.from) };
+      return edit.set.percent ? { before: assignment.percent ?? 100, after: edit.set.percent, unit: "percent" } : {};
+    case "changeTask":
+      return taskTold(edit.set, task);
+    case "changePerson": {
+      const entry = edit.set.overtime?.at(-1);
+      return entry ? { from: parseDay(entry.from), to: parseDay(entry.to), after: entry.hoursPerDay, unit: "hoursPerDay" } : {};
+    }
+    case "setTimeOff":
+      return { from: parseDay(edit.timeOff.from), to: parseDay(edit.timeOff.to) };
+    case "answerTimeOff": {
+      const entry = findRow(plan.people, edit.personId)?.timeOff?.find(({ id }) => id === edit.id);
+      return entry ? { from: parseDay(entry.from), to: parseDay(entry.to), isDeclined: true } : { isDeclined: true };
+    }
+    case "acceptOverload":
+      return { from: parseDay(edit.acceptance.from), to: parseDay(edit.acceptance.to) };
+    default:
+      return {};
+  }
+}
+
+type TaskSet = Extract<SingleEdit, { kind: "changeTask" }>["set"];
+
+function taskTold(set: TaskSet, task: Task | undefined): Partial<RemedyStep> {
+  if (set.staggerDays) return { days: set.staggerDays - (task?.staggerDays ?? 0) };
+  if (set.durationDays) return { before: task?.durationDays ?? null, after: set.durationDays, unit: "days" };
+  if (set.start) return { from: parseDay(set.start) };
+  return set.finish ? { to: parseDay(set.finish) } : {};
+}
+
+function whoAgrees(plan: Plan, { kind, edits, assignmentId, takerId }: Proposal): string[] {
+  const task = findRow(plan.tasks, findRow(plan.assignments, assignmentId)?.taskId);
+  const lead = findRow(plan.people, findRow(plan.projects, task?.projectId)?.leadId)?.name;
+  const taker = findRow(plan.people, takerId)?.name;
+  const own = kind === "overtime" || kind === "timeOff" ? edits.flatMap((edit) => personOf(plan, edit) ?? []) : [];
+  return [lead, taker, ...own].filter((name) => name !== undefined);
+}
+
+function personOf(plan: Plan, edit: SingleEdit): string | undefined {
+  if (edit.kind === "changePerson") return findRow(plan.people, edit.id)?.name;
+  return edit.kind === "setTimeOff" || edit.kind === "answerTimeOff" ? findRow(plan.people, edit.personId)?.name : undefined;
+}

@@ -1,0 +1,33 @@
+// What a resource manager should look at: every signal with its figure, what it is about, and how bad it is.
+import type { Day } from "../calendar/day.ts";
+import type { Model } from "../model.ts";
+import type { Settings } from "../plan/schema.ts";
+import { dateSignals } from "./dates.ts";
+import { type Attention, attentionKinds, type Horizon, leastOf, WEEKS_AHEAD } from "./kinds.ts";
+import { moneySignals } from "./money.ts";
+import { peopleSignals } from "./people.ts";
+import { workSignals } from "./work.ts";
+
+const makers: ((model: Model, horizon: Horizon) => Attention[])[] = [peopleSignals, workSignals, dateSignals, moneySignals];
+
+/** Every signal of a plan that its settings have not switched off, those of a group together and the worst first. */
+export function attentionOf(model: Model, today: Day): Attention[] {
+  const horizon = { today, until: today + 7 * WEEKS_AHEAD };
+  const isTold = toldBy(model.plan.settings);
+  const all = makers.flatMap((make) => make(model, horizon).filter(isTold));
+  // One that is made twice for the same thing is told once.
+  const known = new Map(all.map((own) => [own.key, own]));
+  return [...known.values()].sort((a, b) => b.weight - a.weight || (a.key < b.key ? -1 : 1));
+}
+
+/** Says whether a signal is switched on and reaches the figure from which on it is told. */
+export function toldBy({ attention = [] }: Settings): (signal: Attention) => boolean {
+  const rules = new Map(attention.map((rule) => [rule.kind, rule]));
+  return ({ kind, minutes, share, goal }) => {
+    const rule = rules.get(kind);
+    if (rule?.isOff) return false;
+    const { unit } = attentionKinds[kind];
+    const least = rule?.least ?? leastOf(kind);
+    return unit !== "percent" ? (minutes ?? least * 60) >= least * 60 : (goal ?? 0) - (share ?? 0) >= least * 100;
+  };
+}

@@ -1,0 +1,83 @@
+// Work that nobody would otherwise see: openings, tasks that lack a person, an estimate, dates or a role, hours that could not
+// be placed, dates that cannot hold.
+import { defaultCounting } from "../load/counting.ts";
+import { needsSomebody } from "../load/openings.ts";
+import type { Model } from "../model.ts";
+import { summaryIds } from "../plan/check.ts";
+import { rowById } from "../plan/rows.ts";
+import type { Conflict } from "../schedule/conflicts.ts";
+
+export type TrayKind = "opening" | "noPerson" | "noEstimate" | "noDates" | "noRole" | "unplaced" | "conflict";
+
+/** One thing in the tray. */
+export interface TrayItem {
+  kind: TrayKind;
+  taskId: string;
+  taskName: string;
+  projectId: string;
+  projectName: string;
+  assignmentId?: string;
+  /** Person whose hours could not be placed. */
+  personId?: string;
+  /** Role that is asked for, or person whose hours could not be placed. */
+  who?: string;
+  minutes: number;
+  /** What cannot hold. */
+  conflict?: Conflict;
+}
+
+/** Every such thing; work of projects that do not count (pipeline, cancelled, done) is left out. */
+export function lackingWork(model: Model): TrayItem[] {
+  const { plan, work, placements, schedule } = model;
+  const shares = model.load(defaultCounting).shares;
+  const summaries = summaryIds(plan);
+  const items: TrayItem[] = [];
+  const add = (kind: TrayKind, task: number, more: Partial<TrayItem> = {}) => {
+    const { id, name, projectId } = plan.tasks[task];
+    const project = plan.projects[rowById(plan.projects).get(projectId) as number];
+    items.push({ kind, taskId: id, taskName: name, projectId, projectName: project.name, minutes: 0, ...more });
+  };
+  for (let row = 0; row < work.rows; row++) {
+    if (shares[row] < 0 || work.isMaterial[row] === 1) continue;
+    const assignmentId = row < work.assignments ? { assignmentId: plan.assignments[row].id } : {};
+    if (needsSomebody(model, row))
+      add("opening", work.task[row], {
+        ...assignmentId,
+        who: plan.roles[work.role[row]]?.name ?? "no role",
+        minutes: placements.asked[row],
+      });
+    else if (placements.unplaced[row] > 0)
+      add("unplaced", work.task[row], {
+        ...assignmentId,
+        ...(work.person[row] >= 0 && { personId: plan.people[work.person[row]].id }),
+        who: plan.people[work.person[row]]?.name ?? plan.teams[work.team[row]]?.name ?? "",
+        minutes: placements.unplaced[row],
+      });
+  }
+  const counted = new Set(plan.projects.filter(({ stage }) => ["approved", "active"].includes(stage)).map(({ id }) => id));
+  plan.tasks.forEach((task, row) => {
+    if (summaries.has(task.id) || !counted.has(task.projectId) || task.state === "done") return;
+    const asked = labourOf(model, row);
+    const isMilestone = task.sizing === "duration" && task.durationDays === 0;
+    if (!schedule.of(row)) add("noDates", row);
+    if (task.effortHours !== undefined && task.roleId === undefined) add("noRole", row, { minutes: asked.minutes });
+    if (asked.rows === 0 && !isMilestone) add(task.effortHours === undefined ? "noEstimate" : "noPerson", row, { minutes: asked.minutes });
+  });
+  const rows = rowById(plan.tasks);
+  for (const conflict of model.conflicts()) {
+    const row = rows.get(conflict.taskId ?? "");
+    if (row !== undefined && counted.has(plan.tasks[row].projectId)) add("conflict", row, { conflict });
+  }
+  return items;
+}
+
+function labourOf({ work, placements }: Model, task: number): { rows: number; minutes: number } {
+  let [rows, minutes] = [0, 0];
+  for (let at = work.byTask.first[task]; at < work.byTask.first[task + 1]; at++) {
+    const row = work.byTask.members[at];
+    if (work.isMaterial[row] === 1) continue;
+    minutes += placements.asked[row];
+    if (row < work.assignments) rows++;
+  }
+  return { rows, minutes };
+}

@@ -1,0 +1,185 @@
+"use client";
+// Evening out: before and after, and the lines one by one, each to take or leave.
+import dynamic from "next/dynamic";
+import { usePlan } from "../../client/session.tsx";
+import type { Evened, EvenedFigures } from "../../core/answers/evenedLines.ts";
+import type { RemedyLine } from "../../core/answers/remedyLines.ts";
+import type { NamedEffect } from "../../core/balancing/namedEffect.ts";
+import { Button, TextButton } from "../../ui/button.tsx";
+import { CheckboxField } from "../../ui/checkbox.tsx";
+import { countText, hoursText, longDay, moneyText, shareText, wholeText } from "../../ui/format.ts";
+import { ProgressLine } from "../../ui/progressLine.tsx";
+import { usePlanFacts } from "../frame/facts.ts";
+import { lockEdit } from "../frame/lockTick.tsx";
+import { Empty } from "../frame/screen.tsx";
+import { effectPhrases, remedyText } from "../remedies/remedyWords.ts";
+import type { EvenOutHook } from "./useEvenOut.ts";
+
+const OverChart = dynamic(() => import("./overChart.tsx"), { ssr: false, loading: () => <div className="h-[190px]" /> });
+
+export function EvenOut({ even }: { even: EvenOutHook }) {
+  const { news, isRunning } = even;
+  if (isRunning || !news) return <Searching even={even} />;
+  if (news.found.length === 0)
+    return (
+      <Empty title={news.before === 0 ? "Nobody is over in this window" : "Nothing was found that takes anything off"}>
+        {news.before === 0
+          ? "There is nothing to even out. Move the window at the top to look at other weeks."
+          : `${hoursText(news.before)} h are over; ${wholeText(news.steps)} moves were tried. Allow more kinds of moves, delays that go further, or take locks off.`}
+      </Empty>
+    );
+  return (
+    <div className="min-h-0 flex-1 overflow-y-auto box-open p-5">
+      <Result even={even} />
+    </div>
+  );
+}
+
+function Searching({ even: { news, isRunning, choices, scopeName } }: { even: EvenOutHook }) {
+  if (!isRunning)
+    return (
+      <Empty title="Even out the window">
+        It looks for moves that take off what is too much for {scopeName}: choose at the right what may be done, and begin.
+      </Empty>
+    );
+  return (
+    <div className="grid flex-1 place-items-center box-open">
+      <div className="w-[380px] space-y-3">
+        <ProgressLine part={Math.min(1, (news?.seconds ?? 0) / Math.max(1, choices.seconds))}>Looking for moves</ProgressLine>
+        <p className="text-ink-2">
+          {wholeText(news?.steps ?? 0)} moves tried, {countText(news?.lines ?? 0, "line")} found.{" "}
+          {news && `${hoursText(news.now)} of ${hoursText(news.before)} h are still over.`}
+        </p>
+      </div>
+    </div>
+  );
+}
+
+function Result({ even }: { even: EvenOutHook }) {
+  const { evened, found, left, toggle, taken } = even;
+  return (
+    <>
+      <div className="flex flex-wrap items-start gap-x-8 gap-y-4">
+        <div className="min-w-[300px] flex-1">
+          <h2 className="pb-1 font-title text-[18px]">Hours over, by week</h2>
+          {evened && <OverChart evened={evened} window={even.window} />}
+        </div>
+        {evened && <Figures evened={evened} lines={taken.length} />}
+      </div>
+      <div className="flex items-center gap-3 pt-4 pb-2">
+        <h2 className="font-title text-[18px]">
+          {countText(taken.length, "line")} of {found.length} taken
+        </h2>
+        <Button look="main" className="ml-auto" disabled={taken.length === 0 || !evened} onClick={() => void even.apply()}>
+          Apply {countText(taken.length, "line")}
+        </Button>
+      </div>
+      <ul aria-label="Lines of evening out">
+        {found.map((line, at) => (
+          <Line
+            key={JSON.stringify(line.edits)}
+            line={line}
+            isTaken={!left.has(at)}
+            effect={left.has(at) || !evened ? undefined : evened.effects[found.slice(0, at).filter((_, own) => !left.has(own)).length]}
+            onToggle={() => toggle(at)}
+          />
+        ))}
+      </ul>
+    </>
+  );
+}
+
+/** Before and after, in a small table. */
+function Figures({ evened: { before, after, finishes }, lines }: { evened: Evened; lines: number }) {
+  const { currency } = usePlanFacts();
+  const spread = ({ spread: own }: EvenedFigures) => (own ? [own.low, own.middle, own.high].map(shareText).join(", ") : "–");
+  const rows: [string, string, string][] = [
+    ["Hours over in the window", hoursText(before.window), hoursText(after.window)],
+    ["Hours over in the whole plan", hoursText(before.peakOver), hoursText(after.peakOver)],
+    ["Weeks of a person that are over", wholeText(before.overWeeks), wholeText(after.overWeeks)],
+    ["Hours nobody can work", hoursText(before.unplaced), hoursText(after.unplaced)],
+    ["Use of people: low, middle, high", spread(before), spread(after)],
+    [`Cost, ${currency}`, moneyText(before.cost, 0), moneyText(after.cost, 0)],
+  ];
+  return (
+    <div className="w-[410px]">
+      <table className="w-full text-right">
+        <thead>
+          <tr className="text-side">
+            <th scope="col" aria-label="Figure" />
+            <th scope="col" className="font-normal">
+              Before
+            </th>
+            <th scope="col" className="font-normal">
+              After
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(([name, was, is]) => (
+            <tr key={name} className="line-above">
+              <th scope="row" className="py-1 text-left font-normal">
+                {name}
+              </th>
+              <td className="pl-3 text-ink-2 whitespace-nowrap">{was}</td>
+              <td className="pl-3 font-semibold whitespace-nowrap">{is}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="pt-1 text-side">
+        {countText(lines, "line")}.{" "}
+        {finishes.length === 0
+          ? "No project finishes later or earlier."
+          : finishes.map(({ name, finish }) => `${name} finishes on ${longDay(finish)}`).join(", ")}
+      </p>
+    </div>
+  );
+}
+
+interface LineProps {
+  line: RemedyLine;
+  isTaken: boolean;
+  /** Null where the line cannot be made without those left out; undefined while it is not known. */
+  effect: NamedEffect | null | undefined;
+  onToggle: () => void;
+}
+
+function Line({ line, isTaken, effect, onToggle }: LineProps) {
+  const session = usePlan();
+  const { currency } = usePlanFacts();
+  const text = remedyText(line);
+  const shown = effect ?? line.effect;
+  const projects = [...new Set(line.steps.flatMap(({ projectName }) => projectName ?? []))];
+  const [taskId] = line.taskIds;
+  return (
+    <li className={`line-above flex items-start gap-3 py-1.5 ${isTaken ? "" : "opacity-60"}`}>
+      <span className="min-w-0 flex-1">
+        <CheckboxField checked={isTaken} onChange={onToggle} label={text}>
+          <span className="block">
+            {text} <span className="text-side">{projects.join(", ")}</span>
+          </span>
+          <span className="block text-side">
+            {effect === null
+              ? "It cannot be made without a line that is left out."
+              : effectPhrases(shown, currency)
+                  .map((phrase) => phrase.text)
+                  .join(" · ")}
+          </span>
+        </CheckboxField>
+      </span>
+      {taskId !== undefined && (
+        <TextButton
+          onClick={() => {
+            if (isTaken) onToggle();
+            void session.edit(lockEdit("tasks", taskId, true));
+          }}
+          aria-label={`Lock the task of: ${text}`}
+        >
+          lock
+        </TextButton>
+      )}
+      <span className="w-[70px] shrink-0 text-right font-semibold">{hoursText(shown.peakOver)} h</span>
+    </li>
+  );
+}

@@ -1,0 +1,130 @@
+"use client";
+// What evening out may touch: whose work, which kinds of moves, how far, and what is locked.
+import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
+import { evenOutKinds } from "../../core/balancing/evenOut.ts";
+import { Button, TextButton } from "../../ui/button.tsx";
+import { CheckboxField } from "../../ui/checkbox.tsx";
+import { DraftInput } from "../../ui/draftInput.tsx";
+import { Field } from "../../ui/field.tsx";
+import { rangeText } from "../../ui/format.ts";
+import { kindOptions, none } from "../../ui/options.ts";
+import { Picker } from "../../ui/picker.tsx";
+import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { readAmount } from "../../ui/useDraft.ts";
+import { useNames } from "../frame/facts.ts";
+import { type Lockable, lockEdit } from "../frame/lockTick.tsx";
+import { kindWords } from "../remedies/remedyWords.ts";
+import type { EvenOutHook } from "./useEvenOut.ts";
+
+export function EvenOutSheet({ even }: { even: EvenOutHook }) {
+  const { choices, choose, isRunning, window } = even;
+  const toggle = (kind: (typeof evenOutKinds)[number]) =>
+    choose({ kinds: evenOutKinds.filter((own) => (own === kind ? !choices.kinds.includes(own) : choices.kinds.includes(own))) });
+  return (
+    <Sheet title="Even out" subtitle={`${rangeText(window)}: what is to be level`} onClose={() => even.setScope(null)}>
+      <SheetSection>
+        <WhoseWork even={even} />
+      </SheetSection>
+      <SheetSection title="What may be done">
+        {evenOutKinds.map((kind) => (
+          <CheckboxField key={kind} checked={choices.kinds.includes(kind)} onChange={() => toggle(kind)} disabled={isRunning}>
+            {kindWords[kind]}
+          </CheckboxField>
+        ))}
+        <CheckboxField checked={choices.isPencilledOnly} onChange={(isPencilledOnly) => choose({ isPencilledOnly })} disabled={isRunning}>
+          Touch pencilled work only
+        </CheckboxField>
+      </SheetSection>
+      <SheetSection title="How far">
+        <Amount
+          label="Delay by at most, working days"
+          value={choices.mostDelayDays}
+          most={250}
+          onSave={(mostDelayDays) => choose({ mostDelayDays })}
+        />
+        <Amount
+          label="Lines that take off less than, hours"
+          value={choices.leastHours}
+          most={100}
+          onSave={(leastHours) => choose({ leastHours })}
+        />
+        <Amount label="Search for, seconds" value={choices.seconds} most={120} onSave={(seconds) => choose({ seconds })} />
+      </SheetSection>
+      <Locks />
+      <div className="py-3">
+        {isRunning ? (
+          <Button onClick={even.stop}>Stop, and see what is found</Button>
+        ) : (
+          <Button look="main" disabled={choices.kinds.length === 0} onClick={even.start}>
+            {even.news ? "Even out again" : "Even out"}
+          </Button>
+        )}
+      </div>
+      <p className="pb-4 text-side">
+        Nothing is changed before you apply it. Hours stay what they are, work goes only to people with its role and skills, nothing before
+        today moves, and no deadline is missed that was kept.
+      </p>
+    </Sheet>
+  );
+}
+
+function WhoseWork({ even }: { even: EvenOutHook }) {
+  const { roles, teams, projects } = useNames();
+  return (
+    <Field label="Whose overload">
+      <Picker
+        value={even.scope === "all" ? "" : even.scope}
+        options={[
+          none("Everybody’s"),
+          ...kindOptions("People of a role", "role", roles),
+          ...kindOptions("People of a team", "team", teams),
+          ...kindOptions("Work of a project alone", "project", projects),
+        ]}
+        onChange={(scope) => even.setScope(scope === "" ? "all" : scope)}
+        disabled={even.isRunning}
+      />
+    </Field>
+  );
+}
+
+function Amount({ label, value, most, onSave }: { label: string; value: number; most: number; onSave: (value: number) => void }) {
+  return (
+    <div className="flex items-center justify-between gap-3 py-0.5">
+      <span>{label}</span>
+      <DraftInput
+        value={value}
+        write={String}
+        read={(text) => readAmount(text, 0, most)}
+        onSave={onSave}
+        says={`A figure from 0 to ${most}`}
+        aria-label={label}
+        inputMode="decimal"
+        width={58}
+        isSmall
+        isFigure
+      />
+    </div>
+  );
+}
+
+/** What is locked, each with the way to take it off. */
+function Locks() {
+  const session = usePlan();
+  const locks = useMaybeAnswer("locks", {}, null);
+  const all = locks ? (Object.keys(locks) as Lockable[]).flatMap((list) => locks[list].map((own) => ({ ...own, list }))) : [];
+  return (
+    <SheetSection title="Locked">
+      {all.length === 0 && (
+        <p className="text-side">Nothing. A line’s task can be locked here; people, projects and tasks in their sheets.</p>
+      )}
+      {all.map(({ list, id, name }) => (
+        <p key={`${list} ${id}`} className="flex items-baseline gap-2">
+          <span className="min-w-0 flex-1 truncate">{name}</span>
+          <TextButton onClick={() => void session.edit(lockEdit(list, id, false))} aria-label={`Unlock ${name}`}>
+            unlock
+          </TextButton>
+        </p>
+      ))}
+    </SheetSection>
+  );
+}

@@ -1,0 +1,101 @@
+"use client";
+// Binds evening out to the plan: what may be touched, the search under way, which lines are taken, what they come to.
+import { parseAsString, useQueryState } from "nuqs";
+import { useEffect, useMemo, useRef, useState } from "react";
+import type { EvenOutNews, EvenOutQuery } from "../../client/searches.ts";
+import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
+import type { EvenOutKind } from "../../core/balancing/evenOut.ts";
+import { evenOutKinds } from "../../core/balancing/evenOut.ts";
+import { countText } from "../../ui/format.ts";
+import { newId } from "../../ui/newId.ts";
+import { kindOf } from "../../ui/options.ts";
+import { useNames, usePlanFacts } from "../frame/facts.ts";
+import { usePlanWindow } from "../frame/windowed.ts";
+
+export interface EvenOutChoices {
+  kinds: readonly EvenOutKind[];
+  mostDelayDays: number;
+  isPencilledOnly: boolean;
+  leastHours: number;
+  seconds: number;
+}
+
+const usualChoices: EvenOutChoices = { kinds: evenOutKinds, mostDelayDays: 20, isPencilledOnly: false, leastHours: 1, seconds: 10 };
+
+export type EvenOutHook = ReturnType<typeof useEvenOut>;
+
+export function useEvenOut() {
+  const session = usePlan();
+  const { range } = usePlanWindow();
+  const { today } = usePlanFacts();
+  const [scope, setScope] = useQueryState("even", parseAsString.withOptions({ shallow: true }));
+  const [choices, setChoices] = useState(usualChoices);
+  const [news, setNews] = useState<EvenOutNews | null>(null);
+  const [isRunning, setRunning] = useState(false);
+  const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
+  const search = useRef<{ end: () => void; leave: () => void } | null>(null);
+  useEffect(() => () => search.current?.leave(), []);
+  const window = useMemo(() => ({ start: Math.max(range.start, today), stop: range.stop }), [range, today]);
+  const found = useMemo(() => (isRunning ? [] : (news?.found ?? [])), [isRunning, news]);
+  const taken = useMemo(() => found.filter((_, at) => !left.has(at)), [found, left]);
+  const query = useMemo(() => ({ lines: taken.map(({ edits }) => ({ edits })), window }), [taken, window]);
+  const evened = useMaybeAnswer("evened", news && !isRunning ? query : null, null);
+  const start = () => {
+    search.current?.leave();
+    setLeft(new Set());
+    setNews(null);
+    setRunning(true);
+    const { leastHours, ...rest } = choices;
+    const asked: EvenOutQuery = { ...rest, window, scope: scopeOf(scope), leastMinutes: leastHours * 60, today, idStem: newId("even") };
+    search.current = session.search("evenOut", asked, (told, isDone) => {
+      setNews(told);
+      if (isDone) setRunning(false);
+    });
+  };
+  const apply = async (): Promise<boolean> => {
+    const edits = taken.flatMap((line) => line.edits);
+    const words = `even out: ${countText(taken.length, "line")}`;
+    const isMade = (await session.edit({ kind: "together", words, edits })).length === 0;
+    if (isMade) void setScope(null);
+    return isMade;
+  };
+  return {
+    isOpen: scope !== null,
+    scope: scope ?? "all",
+    setScope: (next: string | null) => void setScope(next),
+    scopeName: useScopeName(scope),
+    window,
+    choices,
+    choose: (set: Partial<EvenOutChoices>) => setChoices((known) => ({ ...known, ...set })),
+    news,
+    isRunning,
+    start,
+    stop: () => search.current?.end(),
+    found,
+    left,
+    toggle: (at: number) =>
+      setLeft((known) => {
+        const next = new Set(known);
+        if (!next.delete(at)) next.add(at);
+        return next;
+      }),
+    taken,
+    /** What the lines that are taken come to, once that is known. */
+    evened: evened?.effects.length === taken.length ? evened : null,
+    apply,
+  };
+}
+
+function scopeOf(text: string | null): EvenOutQuery["scope"] {
+  const { kind, id } = kindOf(text ?? "");
+  if (kind === "role") return { roleId: id };
+  if (kind === "team") return { teamId: id };
+  return kind === "project" ? { projectId: id } : null;
+}
+
+function useScopeName(text: string | null): string {
+  const { roles, teams, projects } = useNames();
+  const { kind, id: wanted } = kindOf(text ?? "");
+  const list = kind === "role" ? roles : kind === "team" ? teams : kind === "project" ? projects : [];
+  return list.find(({ id }) => id === wanted)?.name ?? "everybody";
+}

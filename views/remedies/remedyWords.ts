@@ -1,0 +1,101 @@
+// Remedies and what they come to, in words.
+import type { RemedyLine, RemedyStep } from "../../core/answers/remedyLines.ts";
+import type { NamedEffect } from "../../core/balancing/namedEffect.ts";
+import type { RemedyKind } from "../../core/balancing/scene.ts";
+import { countText, hoursText, longDay, moneyText, shortDay } from "../../ui/format.ts";
+
+/** Each kind in a word or two, for filters and lists. */
+export const kindWords: Record<RemedyKind, string> = {
+  give: "Reassign",
+  handOver: "Hand over the rest",
+  share: "Share between two",
+  delay: "Delay within the slack",
+  postpone: "Delay past the slack",
+  spread: "Spread over more days",
+  lighten: "Fewer hours a day",
+  overtime: "Overtime",
+  timeOff: "Move leave",
+  contractor: "Open to a contractor",
+  accept: "Accept",
+};
+
+/** What a remedy does, as one sentence without a full stop. */
+export function remedyText({ steps }: Pick<RemedyLine, "steps">): string {
+  return steps.map((step, at) => (at === 0 ? stepText(step) : lowerFirst(stepText(step)))).join("; and ");
+}
+
+/** As it stands within a sentence. */
+export const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+
+function stepText(step: RemedyStep): string {
+  const task = step.taskName ?? "";
+  const { takerName, from, to, days, before, after, unit } = step;
+  switch (step.kind) {
+    case "give":
+      return `Reassign ${task} to ${takerName}`;
+    case "handOver":
+      return `Hand over ${task} to ${takerName} from ${day(from)}`;
+    case "share":
+      return `Share ${task} with ${takerName}${amount(step)}`;
+    case "delay":
+    case "postpone":
+      if (days !== null) return `Delay ${task} by ${countText(days, "working day")}`;
+      return step.kind === "delay" && to === null && from !== null ? `Begin ${task} on ${day(from)}` : `Move ${task} to ${day(from)}`;
+    case "spread":
+      return unit === "days"
+        ? `Let ${task} take ${countText(after ?? 0, "working day")}, not ${before}`
+        : `Let ${task} go on until ${day(to)}`;
+    case "lighten":
+      return unit === "percent" ? `${after} % of the day on ${task}, not ${before} %` : `Fewer hours a day on ${task}, for longer`;
+    case "overtime":
+      return `Overtime of ${after} h a day, ${span(from, to)}`;
+    case "timeOff":
+      return step.isDeclined ? `Decline the leave asked for, ${span(from, to)}` : `Move the leave to ${span(from, to)}`;
+    case "contractor":
+      return from === null ? `Open ${task} to a contractor` : `Open ${task} to a contractor from ${day(from)}`;
+    case "accept":
+      return "Accept it for these days";
+  }
+}
+
+const day = (own: number | null): string => (own === null ? "" : shortDay(own));
+const span = (from: number | null, to: number | null): string => (from === to ? day(from) : `${day(from)} – ${day(to)}`);
+
+function amount({ before, after, unit }: RemedyStep): string {
+  if (before === null || after === null) return "";
+  return unit === "hours" ? `: ${hoursText(after * 60)} of ${hoursText(before * 60)} h` : `: ${after} of ${before} %`;
+}
+
+/** What a remedy comes to beyond what it removes, each a phrase; bad ones are marked. */
+export function effectPhrases(effect: NamedEffect, currency: string): { text: string; isBad: boolean }[] {
+  const phrases: { text: string; isBad: boolean }[] = [];
+  if (effect.grown > 0) {
+    const [first, ...more] = effect.grows;
+    const where = more.length === 0 ? `${first.name}, week of ${shortDay(first.week.start)}` : `${namesOf(effect.grows)}`;
+    phrases.push({ text: `${hoursText(effect.grown)} h over anew: ${where}`, isBad: true });
+  }
+  for (const { name, days, finish } of effect.finishes.slice(0, 3))
+    phrases.push({ text: `${name} finishes ${daysText(days)}, on ${longDay(finish)}`, isBad: days > 0 });
+  if (effect.finishes.length > 3) phrases.push({ text: `and ${effect.finishes.length - 3} more finishes move`, isBad: true });
+  if (effect.unplaced !== 0)
+    phrases.push({
+      text: effect.unplaced > 0 ? `${hoursText(effect.unplaced)} h that nobody can work` : `${hoursText(-effect.unplaced)} h placed again`,
+      isBad: effect.unplaced > 0,
+    });
+  if (Math.abs(effect.cost) >= 50) phrases.push({ text: `cost ${signedMoney(effect.cost, currency)}`, isBad: false });
+  const margin = effect.revenue - effect.cost;
+  if (effect.revenue !== 0 && Math.abs(margin) >= 50) phrases.push({ text: `margin ${signedMoney(margin, currency)}`, isBad: margin < 0 });
+  return phrases;
+}
+
+function namesOf(grows: NamedEffect["grows"]): string {
+  const names = [...new Set(grows.map(({ name }) => name))];
+  return names.length === 1
+    ? `${names[0]}, ${countText(grows.length, "week")}`
+    : `${names.slice(0, 2).join(" and ")}${names.length > 2 ? ` and ${names.length - 2} more` : ""}`;
+}
+
+const daysText = (days: number): string => `${countText(Math.abs(days), "day")} ${days > 0 ? "later" : "earlier"}`;
+
+/** An amount with its sign, in whole units. */
+export const signedMoney = (minor: number, currency: string): string => `${minor > 0 ? "+" : ""}${moneyText(minor, 0)} ${currency}`;

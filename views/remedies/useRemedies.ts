@@ -1,0 +1,29 @@
+"use client";
+// Remedies of an overload as they are found, and anew whenever the plan changes.
+import { useEffect, useState } from "react";
+import type { RemedyNews } from "../../client/searches.ts";
+import { useHostState, usePlan } from "../../client/session.tsx";
+import type { Range } from "../../core/calendar/periods.ts";
+import { newId } from "../../ui/newId.ts";
+import { usePlanFacts } from "../frame/facts.ts";
+
+export interface Remedies extends RemedyNews {
+  isDone: boolean;
+}
+
+/** @param range Null while nothing is over. */
+export function useRemedies(personId: string, range: Range | null): Remedies | null {
+  const session = usePlan();
+  const { today } = usePlanFacts();
+  const version = useHostState()?.version;
+  const [found, setFound] = useState<Remedies | null>(null);
+  const [start, stop] = [range?.start, range?.stop];
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another version of the plan has other remedies
+  useEffect(() => {
+    setFound(null);
+    if (start === undefined || stop === undefined) return;
+    const query = { personId, range: { start, stop }, today, idStem: newId("remedy") };
+    return session.search("remedies", query, (news, isDone) => setFound({ ...news, isDone })).leave;
+  }, [session, personId, start, stop, today, version]);
+  return found;
+}

@@ -1,0 +1,167 @@
+// Signals in words: what is the matter, its figure, and the one step to what can be done about it.
+
+import { type Attention, type AttentionGroup, type AttentionKind, WEEKS_AHEAD } from "../../core/attention/kinds.ts";
+import { formatDay } from "../../core/calendar/day.ts";
+import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
+import { countText, hoursText, shareText, shortDay } from "../../ui/format.ts";
+import { conflictText } from "../frame/conflictText.ts";
+
+export const groupWords: Record<AttentionGroup, string> = { people: "People", work: "Work", dates: "Dates", money: "Money" };
+
+/** Every kind as the settings name it. */
+export const kindNames: Record<AttentionKind, string> = {
+  over: "People over in the next four weeks",
+  badDay: "Bad days inside a week that is not over",
+  unbalancedRole: "Roles with somebody over and somebody idle",
+  leaveWaiting: "Leave that waits for an answer",
+  leaveClash: "Leave that work stands in the way of",
+  notYetHere: "Work planned before somebody joins",
+  gone: "Work planned after somebody leaves",
+  openingSoon: "Openings that begin soon",
+  requestWaiting: "Requests for people that wait",
+  unplaced: "Hours nobody can work",
+  noPerson: "Tasks with no person",
+  noEstimate: "Tasks with no estimate",
+  noDates: "Tasks with no dates",
+  noRole: "Tasks with no role",
+  missedDeadline: "Deadlines that are missed",
+  cannotHold: "Dates that cannot hold",
+  missingRate: "Work without a rate",
+  missingExchangeRate: "Rates without an exchange rate",
+  thinMargin: "Margins under their goal",
+};
+
+const h = (minutes = 0): string => `${hoursText(minutes)} h`;
+const day = (own: number | undefined): string => (own === undefined ? "" : shortDay(own));
+const span = ({ from, to }: Attention): string => (from === to ? day(from) : `${day(from)} – ${day(to)}`);
+const taskIn = ({ task, project }: Attention): string => `${task} (${project})`;
+
+/** What is the matter, as one sentence. */
+export function sentenceOf(signal: Attention): string {
+  const { kind, person, minutes, count = 0 } = signal;
+  switch (kind) {
+    case "over":
+      return `${person} is over by ${h(minutes)}, in ${count === 1 ? `the week of ${day(signal.from)}` : `${count} of the next ${WEEKS_AHEAD} weeks`}.`;
+    case "badDay":
+      return `${person} has ${h(minutes)} too much on single days in the week of ${day(signal.from)}, though the week itself is not over.`;
+    case "unbalancedRole":
+      return `${signal.role}: ${person} is over while ${othersText(signal)}.`;
+    case "leaveWaiting":
+      return `${person} asks for leave, ${span(signal)}. Nothing is planned then.`;
+    case "leaveClash":
+      return signal.requestId === undefined
+        ? `${person} is on leave until ${day(signal.from)}, and ${h(minutes)} of ${workText(signal)} fall on it.`
+        : `${person} asks for leave, ${span(signal)}, with ${h(minutes)} of work on these days.`;
+    case "notYetHere":
+      return `${person} is planned for ${h(minutes)} before joining on ${day(signal.from)}: ${workText(signal)}.`;
+    case "gone":
+      return `${person} is planned for ${h(minutes)} after leaving on ${day(signal.from)}: ${workText(signal)}.`;
+    case "openingSoon":
+      return `${taskIn(signal)} has nobody for ${h(minutes)} of ${signal.role}, from ${day(signal.from)}.`;
+    case "requestWaiting":
+      return `${person} waits for an answer about ${signal.role}: ${h(minutes)} of ${taskIn(signal)}.`;
+    case "unplaced":
+      return `${h(minutes)} of ${taskIn(signal)} fall on days without working time.`;
+    case "noPerson":
+      return `${taskIn(signal)} has ${h(minutes)} and nobody on it.`;
+    case "noEstimate":
+      return `${taskIn(signal)} has no estimate.`;
+    case "noDates":
+      return `${taskIn(signal)} has no dates.`;
+    case "noRole":
+      return `${taskIn(signal)} has an effort and no role to do it.`;
+    case "missedDeadline":
+    case "cannotHold":
+      return `${signal.task === undefined ? signal.project : taskIn(signal)}: ${heldText(signal)}`;
+    case "missingRate":
+      return `${signal.project}: ${countText(count, "piece of work has", "pieces of work have")} no rate${peopleText(signal)}.`;
+    case "missingExchangeRate":
+      return `${signal.project}: ${countText(count, "piece of work has", "pieces of work have")} a rate in a currency without an exchange rate${peopleText(signal)}.`;
+    case "thinMargin":
+      return `${signal.project} makes a margin of ${shareText(signal.share ?? null)}; its goal is ${shareText(signal.goal ?? null)}.`;
+  }
+}
+
+function heldText({ conflict, days = 0 }: Attention): string {
+  const text = conflict ? conflictText({ kind: conflict, ticks: days * TICKS_PER_DAY }) : "";
+  return text.charAt(0).toLowerCase() + text.slice(1);
+}
+
+const workText = ({ task, project, count = 1 }: Attention): string =>
+  count > 1 ? `${task} and ${countText(count - 1, "other piece of work", "other pieces of work")}` : `${task} (${project})`;
+
+function othersText({ others = [], count = 0 }: Attention): string {
+  const names = others.map(({ name, minutes }) => `${name} (${h(minutes)} free)`);
+  const more = count > others.length ? `, and ${count - others.length} more` : "";
+  const last = names.pop();
+  return `${names.length > 0 ? `${names.join(", ")} and ${last}` : last}${more} ${count === 1 ? "is" : "are"} nearly idle`;
+}
+
+function peopleText({ others = [] }: Attention): string {
+  if (others.length === 0) return "";
+  return `: ${others
+    .slice(0, 3)
+    .map(({ name }) => name)
+    .join(", ")}${others.length > 3 ? " and others" : ""}`;
+}
+
+/** The figure that a signal is weighed by; empty where it has none. */
+export function figureOf({ kind, minutes, days, share, goal, count }: Attention): string {
+  if (kind === "thinMargin") return `−${Math.round(((goal ?? 0) - (share ?? 0)) / 100)} points`;
+  if (kind === "missingRate" || kind === "missingExchangeRate") return String(count);
+  if (days !== undefined && days > 0) return countText(days, "day");
+  return minutes === undefined ? "" : h(minutes);
+}
+
+/** One step: what it is called, and where it leads. */
+export interface SignalStep {
+  text: string;
+  path: string;
+  more: Record<string, string>;
+}
+
+export function stepOf(signal: Attention): SignalStep {
+  const { kind, personId = "", taskId, projectId = "", assignmentId = "", requestId = "" } = signal;
+  const person = `/people/person/${encodeURIComponent(personId)}`;
+  const cell = signal.from !== undefined && signal.to !== undefined ? `${personId}@${formatDay(signal.from)}_${formatDay(signal.to)}` : "";
+  switch (kind) {
+    case "over":
+    case "badDay":
+      return { text: "What could be done", path: "/balance", more: { cell } };
+    case "unbalancedRole":
+      return { text: "Even out", path: "/balance", more: { even: `role:${signal.roleId}` } };
+    case "leaveWaiting":
+      return { text: "Answer", path: "/people/leave", more: { request: `${personId}:${requestId}` } };
+    case "leaveClash":
+      return requestId !== ""
+        ? { text: "Answer", path: "/people/leave", more: { request: `${personId}:${requestId}` } }
+        : waysOut(person, assignmentId);
+    case "notYetHere":
+    case "gone":
+      return waysOut(person, assignmentId);
+    case "unplaced":
+      return personId === "" ? task(projectId, taskId) : waysOut(person, assignmentId);
+    case "openingSoon":
+      return { text: "Find somebody", path: "/openings", more: { opening: assignmentId || (taskId ?? "") } };
+    case "requestWaiting":
+      return { text: "Answer", path: "/openings/requests", more: { request: requestId } };
+    case "missingRate":
+    case "missingExchangeRate":
+      return { text: "Rates", path: "/rates", more: {} };
+    case "thinMargin":
+      return { text: "Money", path: "/money", more: { cost: "all" } };
+    default:
+      return task(projectId, taskId);
+  }
+}
+
+const waysOut = (path: string, assignmentId: string): SignalStep => ({
+  text: "Ways out",
+  path,
+  more: { part: `unplaced:${assignmentId}` },
+});
+
+function task(projectId: string, taskId: string | undefined): SignalStep {
+  const path = `/work/${encodeURIComponent(projectId)}`;
+  return taskId === undefined ? { text: "Open the project", path, more: {} } : { text: "Open the task", path, more: { task: taskId } };
+}

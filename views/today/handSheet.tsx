@@ -1,0 +1,60 @@
+"use client";
+// A signal handed to a colleague: a note that goes to the outbox.
+import { useState } from "react";
+import { toast } from "sonner";
+import { usePlan } from "../../client/session.tsx";
+import type { Attention } from "../../core/attention/kinds.ts";
+import { Button } from "../../ui/button.tsx";
+import { Field, TextArea } from "../../ui/field.tsx";
+import { newId } from "../../ui/newId.ts";
+import { namedOptions, none } from "../../ui/options.ts";
+import { Picker } from "../../ui/picker.tsx";
+import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { useFrame, useNames } from "../frame/facts.ts";
+import { sentenceOf } from "./attentionWords.ts";
+
+export function HandSheet({ signal, onClose }: { signal: Attention; onClose: () => void }) {
+  const session = usePlan();
+  const { people } = useNames();
+  const { user } = useFrame();
+  const [personId, setPersonId] = useState("");
+  const [text, setText] = useState("");
+  const sentence = sentenceOf(signal);
+  const send = async () => {
+    const note = {
+      id: newId("note"),
+      signal: signal.key,
+      personId,
+      by: user.name,
+      at: new Date().toISOString(),
+      text: text.trim() === "" ? sentence : `${sentence}\n${text.trim()}`,
+    };
+    if ((await session.edit({ kind: "sendNote", note })).length > 0) return;
+    toast("The note is in the outbox.");
+    onClose();
+  };
+  return (
+    <Sheet title="Hand to a colleague" subtitle={sentence} onClose={onClose}>
+      <SheetSection>
+        <form
+          className="space-y-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void send();
+          }}
+        >
+          <Field label="To">
+            <Picker value={personId} options={[none("Choose"), ...namedOptions(people)]} onChange={setPersonId} />
+          </Field>
+          <Field label="What to add">
+            <TextArea value={text} onChange={(event) => setText(event.target.value)} rows={4} maxLength={2_000} />
+          </Field>
+          <p className="text-side">The note says what the signal says. The signal stays here until it no longer holds, or is snoozed.</p>
+          <Button type="submit" look="main" disabled={personId === ""}>
+            Send
+          </Button>
+        </form>
+      </SheetSection>
+    </Sheet>
+  );
+}
