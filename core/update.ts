@@ -10,14 +10,14 @@ import { carryDates, type Schedule } from "./schedule/dates.ts";
 import { DATED_ANEW, reschedule, STALE } from "./schedule/forward.ts";
 import { EFFORT, type Network, networkChanged, networkOf } from "./schedule/network.ts";
 import { carriedStages } from "./stages.ts";
-import { formerWorkRows, type Work, workChanged, workOf } from "./work/work.ts";
+import { formerWorkRows, type Work, workChanged, workOf, workWithRows } from "./work/work.ts";
 
 /** The model of the plan that `changes` have led to; the same as working everything out anew. Calendars
  * and settings change every line: then everything is. */
 export function updateModel(model: Model, plan: Plan, changes: readonly Change[]): Model {
   if (changes.some(({ list }) => changesLines[list])) return buildModel(plan);
   const former = formerOf(model.plan, plan);
-  const work = updatedWork(model, plan, changes);
+  const work = updatedWork(model, plan, changes, former.assignments);
   const capacity = updatedCapacity(model, plan, changes, former.people);
   const network = updatedNetwork(model.schedule.network, plan, changes);
   const touched = touchedTasks(plan, network, work, changes);
@@ -69,14 +69,17 @@ function formerOf(before: Plan, after: Plan): Former {
 
 const isInPlace = ({ before, after }: Change): boolean => before !== null && after !== null;
 
-function updatedWork(model: Model, plan: Plan, changes: readonly Change[]): Work {
-  const assignments: number[] = [];
+function updatedWork(model: Model, plan: Plan, changes: readonly Change[], former: Int32Array | null): Work {
+  const rows = rowById(plan.assignments);
+  const assignments = new Set<number>();
   for (const change of changes) {
-    const { list, id } = change;
-    if (list === "assignments" && isInPlace(change)) assignments.push(rowById(plan.assignments).get(id) as number);
-    else if (changesWork(change)) return workOf(plan);
+    if (change.list !== "assignments" && changesWork(change)) return workOf(plan);
+    const row = change.list === "assignments" ? rows.get(change.id) : undefined;
+    if (row !== undefined) assignments.add(row);
   }
-  return assignments.length > 0 ? workChanged(plan, model.work, assignments) : model.work;
+  // One that was added and changed at once is written anew in either way.
+  if (former) return workWithRows(plan, model.work, former, [...assignments]);
+  return assignments.size > 0 ? workChanged(plan, model.work, [...assignments]) : model.work;
 }
 
 function changesWork(change: Change): boolean {
@@ -85,7 +88,7 @@ function changesWork(change: Change): boolean {
     const { before, after } = change;
     return (["roleId", "projectId", "parentId", "effortHours"] as const).some((key) => before[key] !== after[key]);
   }
-  return (["assignments", "tasks", "projects", "people", "teams", "roles"] as Change["list"][]).includes(list) && !isInPlace(change);
+  return (["tasks", "projects", "people", "teams", "roles"] as Change["list"][]).includes(list) && !isInPlace(change);
 }
 
 function updatedCapacity(model: Model, plan: Plan, changes: readonly Change[], formerPeople: Int32Array | null): Model["capacity"] {

@@ -8,6 +8,9 @@ import { goTo } from "./pages.ts";
 test.use({ contextOptions: { reducedMotion: "reduce" } });
 
 const screens = [
+  "/today",
+  "/today?sheet=kinds",
+  "/balance?even=all",
   "/balance",
   "/balance?rows=projects&show=load",
   "/balance?open=ines&cell=ines@2027-02-22_2027-02-28",

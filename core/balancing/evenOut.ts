@@ -5,8 +5,9 @@ import type { Range } from "../calendar/periods.ts";
 import { applyEdit, type SingleEdit } from "../edits/edit.ts";
 import { defaultCounting } from "../load/counting.ts";
 import type { Model } from "../model.ts";
-import { membersOf } from "../plan/rows.ts";
+import { membersOf, rowById } from "../plan/rows.ts";
 import { updateModel } from "../update.ts";
+import { type Gift, type GiveProgram, giveProgram } from "./giveProgram.ts";
 import { Loads, type PersonParts } from "./loads.ts";
 import { type Effect, Measured, type Measures } from "./measures.ts";
 import { byPerson, type Move, Moves } from "./moves.ts";
@@ -137,6 +138,77 @@ export class EvenOutSearch {
         if (isBetter) break;
       }
     }
+  }
+
+  /** Who should have which work, as an integer program over all work of people of whom something is looked at; null where
+   * giving is not among the kinds, or nothing can be given.
+   * @param mostRows Work that is looked at, what falls on days that are over first. */
+  giveProgram(mostRows: number): GiveProgram | null {
+    if (!this.#kinds.has("give")) return null;
+    const model = this.#model;
+    const { window } = this.options;
+    const rows = this.#rowsToGive().slice(0, mostRows);
+    const gifts = rows.flatMap((row) =>
+      [...this.#moves.givesOf(row)].flatMap((move) => (move.unplaced <= 0 ? [{ move, gift: this.#giftOf(move) }] : [])),
+    );
+    return giveProgram({
+      gifts: gifts.filter(({ move }) => !model.plan.people[move.taker].locked),
+      loadOn: (person, day) => this.#loads.loadOn(person, day),
+      capacityOn: (person, day) => this.#loads.capacityOn(person, day),
+      isMeant: (day) => day >= window.start && day < window.stop,
+    });
+  }
+
+  /** Begins with gifts that a program has chosen: each as a line of its own where it lowers what is too much by itself, the
+   * others with those that they need. */
+  beginWith(gifts: readonly Gift[]): void {
+    let left = [...gifts];
+    while (left.length > 0) {
+      const moves = left.flatMap((gift) => this.#moveOf(gift) ?? []);
+      const best = this.#bestOf(moves.map((move) => [move])) ?? this.#bestOf(pairsOf(moves)) ?? (moves.length > 2 ? moves : null);
+      if (!best || !this.#accept(best)) return;
+      const made = new Set(best.map((move) => move.id));
+      left = left.filter(({ assignmentId }) => !made.has(assignmentId));
+    }
+  }
+
+  #giftOf = ({ row, taker }: Move): Gift => ({
+    assignmentId: this.#model.plan.assignments[row].id,
+    personId: this.#model.plan.people[taker].id,
+  });
+
+  #moveOf({ assignmentId, personId }: Gift): Move | null {
+    const row = rowById(this.#model.plan.assignments).get(assignmentId) ?? -1;
+    for (const move of this.#moves.givesOf(row)) if (this.#model.plan.people[move.taker].id === personId) return move;
+    return null;
+  }
+
+  #bestOf(choices: readonly Move[][]): Move[] | null {
+    let best: { moves: Move[]; rank: number[] } | null = null;
+    for (const moves of choices) {
+      const rank = this.#rankOf(moves[0], moves.slice(1));
+      if (rank && (!best || isLess(rank, best.rank))) best = { moves, rank };
+    }
+    return best && best.moves;
+  }
+
+  /** Work of everybody that falls into the window, that on days that are over first. */
+  #rowsToGive(): number[] {
+    const { work } = this.#model;
+    const days = Array.from({ length: this.options.window.stop - this.options.window.start }, (_, i) => this.options.window.start + i);
+    const people = this.#model.plan.people.flatMap((own, person) =>
+      own.locked || (this.options.people && !this.options.people.has(person)) ? [] : [person],
+    );
+    const isOver = new Map(people.map((person) => [person, new Set(this.#loads.overDaysOf(person))]));
+    const rows = people.flatMap((person) => this.#rowsOf(person, days));
+    const onOver = (row: number) => {
+      const { start, stop } = workedDays(this.#model, row);
+      return [...(isOver.get(work.person[row]) ?? [])].filter((day) => day >= start && day < stop).length;
+    };
+    return rows
+      .map((row) => ({ row, own: onOver(row) }))
+      .sort((a, b) => b.own - a.own || a.row - b.row)
+      .map(({ row }) => row);
   }
 
   result(): EvenOutResult {
@@ -299,6 +371,8 @@ export class EvenOutSearch {
     };
   }
 }
+
+const pairsOf = (moves: readonly Move[]): Move[][] => moves.flatMap((one, at) => moves.slice(at + 1).map((other) => [one, other]));
 
 function isLess(a: readonly number[], b: readonly number[]): boolean {
   for (let at = 0; at < a.length; at++) if (a[at] !== b[at]) return a[at] < b[at];

@@ -73,6 +73,14 @@ export class Loads {
     return days;
   }
 
+  loadOn(person: number, day: Day): number {
+    return this.#load[person][day - this.#range.start] ?? 0;
+  }
+
+  capacityOn(person: number, day: Day): number {
+    return this.#capacity[person][day - this.#range.start] ?? 0;
+  }
+
   /** How many of some days' minutes fit into what a person has free. */
   fits(person: number, { start, minutes }: Pick<Part, "start" | "minutes">): number {
     const [load, capacity] = [this.#load[person], this.#capacity[person]];

@@ -18,6 +18,8 @@ import type { Trial, TrialPlacer, TriedPlace } from "./trialPlacer.ts";
 
 /** One move. Minutes are exact, so that what it changes is what will be. */
 export interface Move {
+  /** Of the assignment. */
+  id: string;
   kind: RemedyKind;
   task: number;
   row: number;
@@ -61,11 +63,20 @@ export class Moves {
     const dates = model.schedule.of(task);
     if (!dates || dates.consumed !== null) return;
     const place = this.#placeOf(row);
-    const hasBegun = today !== null && place.start < today;
+    const hasBegun = today !== null && workedDays(model, row).start < today;
     if (!hasBegun && kinds.has("give")) yield* this.#gives(row, place);
     if (kinds.has("handOver")) yield* this.#handOvers(row, place, over);
     if (!hasBegun && kinds.has("share")) yield* this.#shares(row, place);
     if (!hasBegun && kinds.has("delay")) yield* this.#delays(row, dates);
+  }
+
+  /** Every gift of a row of work that has not begun. */
+  *givesOf(row: number): Generator<Move> {
+    const { model, options } = this;
+    const dates = row < 0 ? null : model.schedule.of(model.work.task[row]);
+    if (!dates || dates.consumed !== null) return;
+    const place = this.#placeOf(row);
+    if (options.today === null || workedDays(model, row).start >= options.today) yield* this.#gives(row, place);
   }
 
   /** Who may take a row of work over: those with most room on its days, then in plan order. */
@@ -206,8 +217,13 @@ export class Moves {
     }
   }
 
-  #moved(row: number, kind: RemedyKind, taker: number, unplaced: number): Pick<Move, "kind" | "task" | "row" | "taker" | "unplaced"> {
-    return { kind, task: this.model.work.task[row], row, taker, unplaced };
+  #moved(
+    row: number,
+    kind: RemedyKind,
+    taker: number,
+    unplaced: number,
+  ): Pick<Move, "id" | "kind" | "task" | "row" | "taker" | "unplaced"> {
+    return { id: this.model.plan.assignments[row].id, kind, task: this.model.work.task[row], row, taker, unplaced };
   }
 }
 

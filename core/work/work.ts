@@ -97,6 +97,42 @@ export function workChanged(plan: Plan, work: Work, rows: readonly number[]): Wo
   return grouped(plan, next);
 }
 
+/** The work of a plan in which assignments have come or gone and single ones were changed, while tasks, projects, people, teams
+ * and roles stand in the rows they stood in.
+ * @param former By assignment row the former one, −1 for a new one. @param changed Rows that stayed and say something else. */
+export function workWithRows(plan: Plan, work: Work, former: Int32Array, changed: readonly number[]): Work {
+  const assignments = plan.assignments.length;
+  const rows = assignments + work.effortTasks.length;
+  const carry = <C extends Int32Array | Uint8Array>(column: C): C => {
+    const next = new (column.constructor as { new (length: number): C })(rows);
+    for (let row = 0; row < assignments; row++) if (former[row] >= 0) next[row] = column[former[row]];
+    next.set(column.subarray(work.assignments), assignments);
+    return next;
+  };
+  const next: Omit<Work, "byTask" | "byPerson"> = {
+    assignments,
+    rows,
+    task: carry(work.task),
+    project: carry(work.project),
+    person: carry(work.person),
+    team: carry(work.team),
+    role: carry(work.role),
+    isMaterial: carry(work.isMaterial),
+    isPencilled: carry(work.isPencilled),
+    isAsked: carry(work.isAsked),
+    way: carry(work.way),
+    amount: carry(work.amount),
+    shape: carry(work.shape),
+    from: carry(work.from),
+    to: carry(work.to),
+    effortTasks: work.effortTasks,
+    implicitRow: work.implicitRow.map((row) => (row < 0 ? row : row - work.assignments + assignments)),
+  };
+  for (let row = 0; row < assignments; row++) if (former[row] < 0) writeAssignment(plan, next, row);
+  for (const row of changed) writeAssignment(plan, next, row);
+  return grouped(plan, next);
+}
+
 function writeAssignment(plan: Plan, work: Omit<Work, "byTask" | "byPerson">, row: number): void {
   const assignment: Assignment = plan.assignments[row];
   const task = rowById(plan.tasks).get(assignment.taskId) as number;

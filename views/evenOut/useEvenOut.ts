@@ -52,17 +52,24 @@ export function useEvenOut() {
       if (isDone) setRunning(false);
     });
   };
+  /** What was found for something else is no longer what is asked. */
+  const turnTo = (next: string | null) => {
+    search.current?.leave();
+    setRunning(false);
+    setNews(null);
+    void setScope(next);
+  };
   const apply = async (): Promise<boolean> => {
     const edits = taken.flatMap((line) => line.edits);
     const words = `even out: ${countText(taken.length, "line")}`;
     const isMade = (await session.edit({ kind: "together", words, edits })).length === 0;
-    if (isMade) void setScope(null);
+    if (isMade) turnTo(null);
     return isMade;
   };
   return {
     isOpen: scope !== null,
     scope: scope ?? "all",
-    setScope: (next: string | null) => void setScope(next),
+    setScope: turnTo,
     scopeName: useScopeName(scope),
     window,
     choices,

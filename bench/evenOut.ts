@@ -1,0 +1,110 @@
+// Evening out in figures: how near to the best there is, and what it takes off a large plan in a given time.
+import { solveProgram } from "../client/solver.ts";
+import { type EvenOutKind, EvenOutSearch } from "../core/balancing/evenOut.ts";
+import { solvedGifts } from "../core/balancing/giveProgram.ts";
+import { Measured } from "../core/balancing/measures.ts";
+import { horizonOf } from "../core/calendar/horizon.ts";
+import { applyEdit } from "../core/edits/edit.ts";
+import { buildModel, type Model } from "../core/model.ts";
+import type { Plan } from "../core/plan/schema.ts";
+import { largePlan } from "../demo/large.ts";
+
+/** A small plan of one role in which all work states hours and can only be given: small enough to be solved exactly. */
+function giveCase(seed: number): Plan {
+  const plan = largePlan({ people: 5, projects: 2, tasks: 12, assignments: 14, links: 0 }, seed);
+  const [role] = plan.roles;
+  const start = plan.settings.planStart;
+  return {
+    ...plan,
+    settings: { ...plan.settings, planEnd: new Date(Date.parse(start) + 49 * 86_400_000).toISOString().slice(0, 10) },
+    people: plan.people.map((person) => ({ ...person, roleIds: [role.id], overtime: [], timeOff: [] })),
+    projects: plan.projects.map((project) => ({ ...project, start, stage: "active" as const })),
+    tasks: plan.tasks.map(({ id, name, projectId }, at) => ({
+      id,
+      name,
+      projectId,
+      roleId: role.id,
+      sizing: "duration" as const,
+      durationDays: 3 + ((seed * 7 + at * 5) % 14),
+      staggerDays: (seed * 3 + at * 11) % 25,
+    })),
+    assignments: plan.assignments.map(({ id, taskId }, at) => ({
+      id,
+      taskId,
+      personId: plan.people[(seed + at * at) % plan.people.length].id,
+      hours: 10 + ((seed * 5 + at * 13) % 50),
+    })),
+  };
+}
+
+function searchOf(model: Model, kinds: readonly EvenOutKind[], isOver: () => boolean, mostSteps = Number.POSITIVE_INFINITY): EvenOutSearch {
+  return new EvenOutSearch(model, { window: horizonOf(model.plan), kinds, today: null, idStem: "bench", mostSteps, isOver });
+}
+
+/** The mean and the worst share by which the search stays above the least that is possible. */
+async function gaps(withProgram: boolean): Promise<{ mean: number; worst: number; cases: number }> {
+  const found: number[] = [];
+  for (let seed = 1; seed <= 20; seed++) {
+    const model = buildModel(giveCase(seed));
+    const search = searchOf(model, ["give"], () => false);
+    const program = search.giveProgram(1_000);
+    const solved = program && (await solvedGifts(program, solveProgram, 4));
+    if (!solved?.isOptimal) continue;
+    const best = peakAfter(model, solved.gifts);
+    if (withProgram) search.beginWith(solved.gifts);
+    for (const _ of search.run());
+    const { before, after } = search.result();
+    // The gap is of what could be taken off at all.
+    if (before.peakOver > best) found.push((after.peakOver - best) / before.peakOver);
+  }
+  const sum = found.reduce((all, gap) => all + gap, 0);
+  return { mean: sum / found.length, worst: Math.max(...found), cases: found.length };
+}
+
+function peakAfter(model: Model, gifts: readonly { assignmentId: string; personId: string }[]): number {
+  if (gifts.length === 0) return new Measured(model).totals.peakOver;
+  const edits = gifts.map(({ assignmentId: id, personId }) => ({ kind: "reassign" as const, id, personId }));
+  const { plan } = applyEdit(model.plan, { kind: "together", words: "all gifts", edits });
+  return new Measured(buildModel(plan as Plan)).totals.peakOver;
+}
+
+/** The large plan with its load raised until a fifth of all weeks of people are over. */
+function raised(): Model {
+  for (let factor = 2; ; factor += 0.5) {
+    const plan = largePlan();
+    const more: Plan = {
+      ...plan,
+      assignments: plan.assignments.map((row) => (row.hours === undefined ? row : { ...row, hours: Math.round(row.hours * factor) })),
+    };
+    const model = buildModel(more);
+    const { overWeeks } = new Measured(model).totals;
+    const weeks = new Measured(model).weeks.length * plan.people.length;
+    if (overWeeks >= weeks / 5 || factor > 8) {
+      console.log(`load of hours times ${factor}: ${((100 * overWeeks) / weeks).toFixed(0)} % of all weeks of people are over`);
+      return model;
+    }
+  }
+}
+
+/** Prints all figures of evening out. */
+export async function benchEvenOut(): Promise<void> {
+  const percent = (part: number) => `${(100 * part).toFixed(1)} %`;
+  for (const withProgram of [false, true]) {
+    const { mean, worst, cases } = await gaps(withProgram);
+    const how = withProgram ? "begun by the integer program" : "search alone";
+    console.log(
+      `evening out, giving alone, ${how}: ${cases} cases, gap to the optimum ${percent(mean)} on average, ${percent(worst)} at worst  aim: mean 2 %`,
+    );
+  }
+  const model = raised();
+  for (const seconds of [10, 60]) {
+    const started = performance.now();
+    const search = searchOf(model, ["give", "handOver", "share", "delay"], () => performance.now() - started > seconds * 1000);
+    for (const _ of search.run());
+    const { before, after, steps, lines } = search.result();
+    const spent = (performance.now() - started) / 1000;
+    console.log(
+      `the large plan after ${seconds} s: ${percent(1 - after.peakOver / before.peakOver)} of what is too much taken off in ${lines.length} lines, ${Math.round(steps / spent)} moves tried a second  aim: 5,000`,
+    );
+  }
+}

@@ -1,0 +1,166 @@
+// Overloads put right: by single remedies of several kinds, by evening out with a line left out, and from Today.
+import { expect, type Page } from "@playwright/test";
+import { test } from "./demo.ts";
+import { choose, goTo, sheetOf, untilSaved } from "./pages.ts";
+
+/** The figure of a person's cell in a week, as the board shows it. */
+const figureOf = (page: Page, name: string, week: string) => page.getByRole("gridcell", { name: new RegExp(`^${name}, week of ${week}:`) });
+
+const remedy = (page: Page, text: string | RegExp) =>
+  page.getByRole("list", { name: "Remedies" }).getByRole("listitem").filter({ hasText: text });
+
+const overOnBoard = (page: Page) => page.getByText(/^[\d.,]+ h$/).first();
+
+/** The last edit is taken back, and the server has it so. */
+async function undo(page: Page): Promise<void> {
+  await untilSaved(page);
+  await page.keyboard.press("Control+z");
+  await untilSaved(page);
+}
+
+test("an overload goes by reassigning, by handing over the rest and by sharing, each previewed with the figures that result, and undone", async ({
+  page,
+  server,
+}) => {
+  await goTo(page, server, "/balance?open=mara&cell=mara@2027-02-08_2027-02-14");
+  await expect(overOnBoard(page)).toHaveText("105.7 h");
+  await expect(page.getByText("tried on the whole plan")).toBeVisible();
+  await page.getByRole("button", { name: /^Show all/ }).click();
+  for (const [text, takes, mara, rui] of [
+    ["Reassign Rock pool trial casts to Rui Monteverde", "Takes 50.2 h off", "8.6", "15.5"],
+    ["Hand over Rock pool trial casts to Rui Monteverde from 9 Feb", "Takes 50.2 h off", "4.6", "19.5"],
+    ["Share Rock pool trial casts with Rui Monteverde: 45 of 60 h", "Takes 42 h off", "3.6", "20.5"],
+  ] as const) {
+    await expect(figureOf(page, "Mara Ellingsen", "8 February")).toContainText("−11.4");
+    const item = remedy(page, text);
+    await expect(item).toContainText(takes);
+    await item.getByRole("button", { name: "Preview" }).click();
+    await expect(item.getByRole("button", { name: "End the preview" })).toBeVisible();
+    await expect(figureOf(page, "Mara Ellingsen", "8 February")).toContainText(mara);
+    await expect(figureOf(page, "Rui Monteverde", "8 February")).toContainText(rui);
+    await item.getByRole("button", { name: "Apply" }).click();
+    // What was promised is what is there, and the overload is gone.
+    await expect(figureOf(page, "Mara Ellingsen", "8 February")).toContainText(mara);
+    await expect(figureOf(page, "Rui Monteverde", "8 February")).toContainText(rui);
+    await undo(page);
+    await expect(overOnBoard(page)).toHaveText("105.7 h");
+  }
+});
+
+test("the remedies of a cell and of a bar are one key away, and the preview ends with the selection", async ({ page, server }) => {
+  await goTo(page, server, "/balance?open=mara");
+  await figureOf(page, "Mara Ellingsen", "8 February").focus();
+  await page.keyboard.press("r");
+  await expect(page.getByText("What could be done")).toBeVisible();
+  await expect(page.locator(":focus")).toContainText("What could be done");
+  await remedy(page, "Reassign Rock pool trial casts to Rui").getByRole("button", { name: "Preview" }).click();
+  await expect(figureOf(page, "Mara Ellingsen", "8 February")).toContainText("8.6");
+  await page.keyboard.press("Escape");
+  await expect(figureOf(page, "Mara Ellingsen", "8 February")).toContainText("−11.4");
+  await page
+    .getByRole("button", { name: /Tidepool Hall · Rock pool trial casts/ })
+    .first()
+    .focus();
+  await page.keyboard.press("r");
+  await expect(sheetOf(page).getByText("What could be done")).toBeVisible();
+});
+
+test("evening out takes most of it off; a line left out is measured at once, what is taken is one step, and is undone", async ({
+  page,
+  server,
+}) => {
+  await goTo(page, server, "/balance");
+  await page.getByRole("button", { name: "Even out", exact: true }).click();
+  await sheetOf(page).getByRole("button", { name: "Even out", exact: true }).click();
+  const lines = page.getByRole("list", { name: "Lines of evening out" });
+  await expect(lines).toBeVisible({ timeout: 30_000 });
+  const row = (name: string) => page.getByRole("row", { name: new RegExp(`^${name}`) }).getByRole("cell");
+  await expect(row("Hours over in the window").first()).toHaveText("136.6");
+  const after = async () => Number(await row("Hours over in the window").last().textContent());
+  await expect.poll(after).toBeLessThan(40);
+  const whole = await after();
+  const first = lines.getByRole("listitem").first();
+  await expect(first).toContainText("Reassign Rock pool trial casts to Rui Monteverde");
+  await expect(first).toContainText("−50.2 h");
+  await first.getByRole("checkbox").click();
+  // Without it, what it took off is there again.
+  await expect.poll(after).toBeGreaterThan(whole + 40);
+  const left = await after();
+  const count = (await lines.getByRole("listitem").count()) - 1;
+  await page.getByRole("button", { name: `Apply ${count} lines` }).click();
+  await expect(page.getByRole("grid", { name: /^People by week/ })).toBeVisible();
+  await expect(figureOf(page, "Mara Ellingsen", "8 February")).toContainText("−11.4");
+  await untilSaved(page);
+  await page.getByRole("button", { name: "Even out", exact: true }).click();
+  await sheetOf(page).getByRole("button", { name: "Even out", exact: true }).click();
+  await expect(page.getByText(/h are still over|Hours over in the window|are over;/).first()).toBeVisible();
+  await sheetOf(page).getByRole("button", { name: "Close (Esc)" }).click();
+  await undo(page);
+  await expect(overOnBoard(page)).toHaveText("105.7 h");
+  expect(left).toBeLessThan(136.6);
+});
+
+test("a locked task is left alone by evening out, and unlocked in place", async ({ page, server }) => {
+  await goTo(page, server, "/balance?even=role:fabricator");
+  await sheetOf(page).getByRole("button", { name: "Even out", exact: true }).click();
+  const lines = page.getByRole("list", { name: "Lines of evening out" });
+  const casts = lines.getByRole("listitem").filter({ hasText: "Rock pool trial casts" });
+  await expect(casts.first()).toBeVisible({ timeout: 30_000 });
+  await casts
+    .first()
+    .getByRole("button", { name: /^Lock the task/ })
+    .click();
+  await expect(sheetOf(page).getByText("Rock pool trial casts")).toBeVisible();
+  await sheetOf(page).getByRole("button", { name: "Even out again" }).click();
+  await expect(lines).toBeVisible({ timeout: 30_000 });
+  await expect(casts).toHaveCount(0);
+  await sheetOf(page).getByRole("button", { name: "Unlock Rock pool trial casts" }).click();
+  await expect(sheetOf(page).getByText("Rock pool trial casts")).toHaveCount(0);
+});
+
+test("Today is the start page: a signal leads to its remedies, waits with a reason, is handed on, and a kind is switched off", async ({
+  page,
+  server,
+}) => {
+  await goTo(page, server, "/");
+  await expect(page).toHaveURL(/\/today/);
+  const mara = page.getByRole("listitem").filter({ hasText: "Mara Ellingsen is over by 49.8 h, in 3 of the next 4 weeks." });
+  await expect(mara).toContainText("49.8 h");
+  await mara.getByRole("link", { name: /^What could be done/ }).click();
+  await expect(sheetOf(page).getByText("Reassign Rock pool trial casts to Rui Monteverde")).toBeVisible();
+  await goTo(page, server, "/today");
+  await mara.getByRole("button", { name: /^Snooze/ }).click();
+  await sheetOf(page).getByLabel("Until").fill("15 Feb 2027");
+  await sheetOf(page).getByLabel("Why").fill("Rui starts on Monday.");
+  await sheetOf(page).getByRole("button", { name: "Snooze", exact: true }).click();
+  await expect(mara).toHaveCount(0);
+  await page.getByRole("button", { name: "1 signal snoozed" }).click();
+  await expect(sheetOf(page)).toContainText("Rui starts on Monday. Until 15 Feb 2027.");
+  await sheetOf(page).getByRole("button", { name: "Show it again" }).click();
+  await expect(mara).toBeVisible();
+  await mara.getByRole("button", { name: /^Hand to a colleague/ }).click();
+  await choose(sheetOf(page).getByRole("combobox"), "Ilka Sandmere");
+  await sheetOf(page).getByLabel("What to add").fill("Can you look into this?");
+  await sheetOf(page).getByRole("button", { name: "Send" }).click();
+  await page.getByRole("button", { name: "Choose signals" }).click();
+  await sheetOf(page).getByRole("checkbox", { name: "People over in the next four weeks" }).click();
+  await expect(mara).toHaveCount(0);
+  await undo(page);
+  await expect(mara).toBeVisible();
+  await goTo(page, server, "/openings/outbox");
+  await expect(page.getByText("Mara Ellingsen is over by 49.8 h, in 3 of the next 4 weeks.")).toBeVisible();
+  await expect(page.getByText("Can you look into this?")).toBeVisible();
+});
+
+test("what is put right is no signal any longer: twelve weeks of figures stand beside the chart", async ({ page, server }) => {
+  await goTo(page, server, "/today");
+  const weeks = page.getByRole("region", { name: "The weeks ahead" });
+  await expect(weeks.getByRole("row", { name: /^8 Feb/ })).toContainText("1,068");
+  await expect(weeks.getByRole("row")).toHaveCount(13);
+  await expect(page.getByText("Liis Maran is over by 2.8 h, in the week of 22 Feb.")).toBeVisible();
+  await page.getByRole("link", { name: /^What could be done: Liis Maran is over/ }).click();
+  await sheetOf(page).getByLabel("Why").fill("Known.");
+  await sheetOf(page).getByRole("button", { name: "Accept", exact: true }).click();
+  await goTo(page, server, "/today");
+  await expect(page.getByText(/^Liis Maran is over/)).toHaveCount(0);
+});
