@@ -66,8 +66,8 @@ const host = new PlanHost({ read: readOnce, settle, wait }, keep, (state, notice
 /** A proposal is answered within this, with the best found by then. */
 const PROPOSE_SECONDS = 9;
 
-/** Names of searches that nobody waits for any longer. */
-const stopped = new Set<string>();
+/** Names of searches that somebody waits for. */
+const running = new Set<string>();
 
 const api = {
   async start(listener: (state: HostState, notice?: Notice) => void, justMade: readonly KeptEdit[]): Promise<void> {
@@ -89,12 +89,20 @@ const api = {
     return host.propose(openingIds, solve, { idStem, mostPeople, onSolve, secondsLeft });
   },
   /** Searches in pieces. @param name What it is stopped by. */
-  search<K extends SearchKind>(name: string, kind: K, query: SearchQuery<K>, tell: (news: SearchNews<K>, isDone: boolean) => void) {
+  search<K extends SearchKind>(
+    name: string,
+    kind: K,
+    query: SearchQuery<K>,
+    tell: (news: SearchNews<K>, isDone: boolean) => void,
+    solve?: Solver,
+  ) {
+    running.add(name);
     const pause = () => new Promise<void>((resolve) => setTimeout(resolve));
-    return runSearch(host.search(kind, query), tell, () => stopped.delete(name), pause);
+    const isStopped = () => !running.has(name);
+    return runSearch(host.search(kind, query), tell, isStopped, pause, solve).finally(() => running.delete(name));
   },
   stopSearch(name: string): void {
-    stopped.add(name);
+    running.delete(name);
   },
   step: host.step.bind(host),
   chosen: host.chosen.bind(host),

@@ -1,6 +1,8 @@
 // Long searches over the plan, in pieces short enough that the worker answers everything else in between.
 import { type RemedyLine, remedyLine } from "../core/answers/remedyLines.ts";
 import { type EvenOutOptions, type EvenOutProgress, EvenOutSearch } from "../core/balancing/evenOut.ts";
+import { solvedGifts } from "../core/balancing/giveProgram.ts";
+import { searchForIdle } from "../core/balancing/idle.ts";
 import { type Overload, type Remedy, ranked, searchRemedies } from "../core/balancing/remedies.ts";
 import type { RemedyKind } from "../core/balancing/scene.ts";
 import type { Day } from "../core/calendar/day.ts";
@@ -8,9 +10,12 @@ import type { Range } from "../core/calendar/periods.ts";
 import { peopleByFirstRole, teamReaches } from "../core/load/teams.ts";
 import type { Model } from "../core/model.ts";
 import { rowById } from "../core/plan/rows.ts";
+import type { Solver } from "../core/staffing/program.ts";
 
 /** A search that is under way: what it has found can be told at any moment. */
 export interface Search<News> {
+  /** What is asked of the integer solver before the search begins. */
+  prepare?: (solve: Solver) => Promise<void>;
   steps: Iterator<unknown>;
   news(): News;
 }
@@ -23,19 +28,25 @@ export interface RemedyNews {
   tried: number;
 }
 
-export type RemedyQuery = Overload & { today: Day; idStem: string };
+export interface RemedyQuery extends Overload {
+  today: Day;
+  idStem: string;
+  /** Looks for what the person could take, not for what could be taken off them. */
+  isIdle?: boolean;
+}
 
 /** Remedies that a screen lists at most. */
 const MOST_LINES = 40;
 /** People tried for one piece of work, and edits tried, where a plan is large. */
 const LARGE = { people: 300, mostTakers: 4, mostTried: 70 };
 
-function remedySearch(model: Model, { personId, range, today, idStem }: RemedyQuery): Search<RemedyNews> {
+function remedySearch(model: Model, { personId, range, today, idStem, isIdle }: RemedyQuery): Search<RemedyNews> {
   const found: Remedy[] = [];
   let tried = 0;
   function* steps() {
     const limits = model.plan.people.length > LARGE.people ? { mostTakers: LARGE.mostTakers, mostTried: LARGE.mostTried } : {};
-    for (const remedy of searchRemedies(model, { personId, range }, { today, idStem, ...limits })) {
+    const search = isIdle ? searchForIdle : searchRemedies;
+    for (const remedy of search(model, { personId, range }, { today, idStem, ...limits })) {
       tried++;
       if (remedy) found.push(remedy);
       yield;
@@ -74,6 +85,9 @@ export interface EvenOutNews extends EvenOutProgress {
   found: RemedyLine[];
 }
 
+/** Pieces of work that the integer program looks at, and how long it may take. */
+const [MOST_GIVEN, MOST_SOLVE_SECONDS] = [60, 4];
+
 function evenOutSearch(model: Model, { scope, seconds, ...options }: EvenOutQuery): Search<EvenOutNews> {
   const started = performance.now();
   const spent = () => (performance.now() - started) / 1000;
@@ -86,6 +100,11 @@ function evenOutSearch(model: Model, { scope, seconds, ...options }: EvenOutQuer
   // Lines are told in names once each.
   const told: RemedyLine[] = [];
   return {
+    prepare: async (solve) => {
+      const program = search.giveProgram(MOST_GIVEN);
+      const solved = program && (await solvedGifts(program, solve, Math.min(MOST_SOLVE_SECONDS, seconds / 3)));
+      if (solved) search.beginWith(solved.gifts);
+    },
     steps: search.run(),
     news: () => {
       const { lines } = search.result();
@@ -119,7 +138,12 @@ export async function runSearch<News>(
   tell: (news: News, isDone: boolean) => void,
   isStopped: () => boolean,
   pause: () => Promise<void>,
+  solve?: Solver,
 ): Promise<void> {
+  if (solve && search.prepare) {
+    tell(search.news(), false);
+    await search.prepare(solve);
+  }
   for (;;) {
     const until = performance.now() + PIECE_MS;
     let isDone = isStopped();

@@ -4,7 +4,7 @@ import * as Comlink from "comlink";
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
 import type { Edit } from "../core/edits/edit.ts";
 import type { Fault } from "../core/plan/faults.ts";
-import type { OnSolve } from "../core/staffing/program.ts";
+import type { OnSolve, Solver } from "../core/staffing/program.ts";
 import type { Proposal } from "../core/staffing/proposal.ts";
 import type { HostState, Notice, StepBack } from "./host.ts";
 import { forgetJustMade, justMade, type KeptEdit, keepJustMade, makerOfBrowser, newKey, storageOfWindow } from "./keptEdit.ts";
@@ -181,9 +181,20 @@ class PlanSession {
     const heard = Comlink.proxy((news: SearchNews<K>, isDone: boolean) => {
       if (isWanted) tell(news, isDone);
     });
-    type Searched = (name: string, kind: K, query: SearchQuery<K>, tell: typeof heard) => Promise<void>;
-    void this.#answered((worker) => (worker.search as unknown as Searched)(name, kind, query, heard));
-    const end = () => void this.worker?.stopSearch(name);
+    type Searched = (name: string, kind: K, query: SearchQuery<K>, tell: typeof heard, solve?: Solver) => Promise<void>;
+    const solving = kind === "evenOut" ? import("./solving.ts").then(({ Solving }) => new Solving()) : null;
+    const stopSolving = () => void solving?.then((own) => own.stop());
+    const begin = async () => {
+      const solve = (await solving)?.solve;
+      await this.#answered((worker) =>
+        (worker.search as unknown as Searched)(name, kind, query, heard, ...(solve ? [Comlink.proxy(solve)] : [])),
+      );
+    };
+    void begin().finally(stopSolving);
+    const end = () => {
+      stopSolving();
+      void this.worker?.stopSearch(name);
+    };
     const leave = () => {
       isWanted = false;
       end();

@@ -26,6 +26,9 @@ export interface RemedyStep {
   unit: "days" | "percent" | "hours" | "hoursPerDay" | null;
   /** Of leave: a request declined, and not days moved. */
   isDeclined: boolean;
+  /** Of a gift: nobody has it yet; else whose it is. */
+  isOpening: boolean;
+  giverName: string | null;
 }
 
 export interface RemedyLine {
@@ -58,9 +61,9 @@ export function remedyLine(
   };
 }
 
-function stepOf(plan: Plan, { kind, edits, assignmentId, takerId }: Proposal): RemedyStep {
+function stepOf(plan: Plan, { kind, edits, assignmentId, takerId, taskId }: Proposal): RemedyStep {
   const assignment = findRow(plan.assignments, assignmentId);
-  const task = findRow(plan.tasks, assignment?.taskId);
+  const task = findRow(plan.tasks, assignment?.taskId ?? taskId);
   const step: RemedyStep = {
     kind,
     taskName: task?.name ?? null,
@@ -73,6 +76,8 @@ function stepOf(plan: Plan, { kind, edits, assignmentId, takerId }: Proposal): R
     after: null,
     unit: null,
     isDeclined: false,
+    isOpening: kind === "give" && assignment?.personId === undefined && assignment?.teamId === undefined,
+    giverName: findRow(plan.people, assignment?.personId)?.name ?? null,
   };
   return Object.assign(step, ...edits.map((edit) => told(plan, edit, assignment, task)));
 }
@@ -118,8 +123,8 @@ function taskTold(set: TaskSet, task: Task | undefined): Partial<RemedyStep> {
   return set.finish ? { to: parseDay(set.finish) } : {};
 }
 
-function whoAgrees(plan: Plan, { kind, edits, assignmentId, takerId }: Proposal): string[] {
-  const task = findRow(plan.tasks, findRow(plan.assignments, assignmentId)?.taskId);
+function whoAgrees(plan: Plan, { kind, edits, assignmentId, takerId, taskId }: Proposal): string[] {
+  const task = findRow(plan.tasks, findRow(plan.assignments, assignmentId)?.taskId ?? taskId);
   const lead = findRow(plan.people, findRow(plan.projects, task?.projectId)?.leadId)?.name;
   const taker = findRow(plan.people, takerId)?.name;
   const own = kind === "overtime" || kind === "timeOff" ? edits.flatMap((edit) => personOf(plan, edit) ?? []) : [];

@@ -189,7 +189,7 @@ export class EvenOutSearch {
       const rank = this.#rankOf(moves[0], moves.slice(1));
       if (rank && (!best || isLess(rank, best.rank))) best = { moves, rank };
     }
-    return best && best.moves;
+    return best?.moves ?? null;
   }
 
   /** Work of everybody that falls into the window, that on days that are over first. */

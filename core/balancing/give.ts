@@ -114,4 +114,7 @@ function minutesIn(hours: number, part: number): [number, number] {
   return [exactHours(all - given), exactHours(given)];
 }
 
-const takersOf = ({ model, mostTakers }: Scene, { row }: Piece, range: Range) => bestTakers(model, row, range, mostTakers);
+function takersOf({ model, mostTakers, onlyTaker }: Scene, { row }: Piece, range: Range): number[] {
+  const takers = bestTakers(model, row, range, mostTakers);
+  return onlyTaker === undefined ? takers : takers.filter((taker) => taker === onlyTaker);
+}

@@ -10,6 +10,7 @@ import { buildModel, type Model } from "../model.ts";
 import { checkPlan } from "../plan/check.ts";
 import type { Plan } from "../plan/schema.ts";
 import { printedEffect } from "../reports/remedies.ts";
+import { searchForIdle } from "./idle.ts";
 import { overDays } from "./measures.ts";
 import { compareRemedies, type Overload, remediesOf, searchRemedies, togetherOf } from "./remedies.ts";
 
@@ -107,4 +108,21 @@ test("what is locked or done is left alone", () => {
   const locked = { ...demo.plan, tasks: demo.plan.tasks.map((task) => ({ ...task, locked: true as const })) };
   const kinds = remediesOf(buildModel(locked), { personId: "mara", range: february }, { today, idStem: "new" }).map(({ kind }) => kind);
   expect(new Set(kinds)).toEqual(new Set(["overtime", "accept"]));
+});
+
+test("somebody with room is offered openings that fit them and work of those who are over, and nobody goes over by it", () => {
+  const found = [...searchForIdle(demo, { personId: "rui", range: february }, { today, idStem: "new" })].filter((own) => own !== null);
+  expect(found.length).toBeGreaterThan(2);
+  // Of the opening somebody else fits: there is not room for all of it.
+  const forKaspar = [...searchForIdle(demo, { personId: "kaspar", range: february }, { today, idStem: "new" })];
+  expect(forKaspar.some((own) => own?.steps[0].assignmentId === "tank-open")).toBe(true);
+  expect(found.some(({ steps: [{ assignmentId }] }) => assignmentId === "rockpools-mara")).toBe(true);
+  const before = plainMeasures(demo.plan);
+  for (const { edits, effect } of found.slice(0, 6)) {
+    expect(effect.peakOver).toBeLessThanOrEqual(0);
+    const { plan } = applyEdit(demo.plan, togetherOf(edits, "take"));
+    expect(plainMeasures(plan as Plan).peakOver - before.peakOver).toBe(effect.peakOver);
+    const gained = (plan as Plan).assignments.filter((row) => row.personId === "rui").length;
+    expect(gained).toBeGreaterThan(demo.plan.assignments.filter((row) => row.personId === "rui").length);
+  }
 });

@@ -106,20 +106,27 @@ function* combinations(trial: Trial, singles: readonly Remedy[], asked: Paramete
 }
 
 /** Tries proposals on a copy of the plan. */
-class Trial {
+export class Trial<S extends Pick<Scene, "person" | "range"> = Scene> {
   constructor(
     readonly before: Measured,
-    readonly scene: Scene,
+    readonly scene: S,
   ) {}
 
   /** What proposals come to together; null where the plan does not allow them, or where they do not help. */
   run(proposals: readonly Proposal[]): Remedy | null {
+    const remedy = this.measured(proposals);
+    if (!remedy) return null;
+    const { kind, effect } = remedy;
+    const isFree = kind === "accept" || (kind === "timeOff" && effect.peakOver === 0);
+    return effect.peakOver < 0 || isFree ? remedy : null;
+  }
+
+  /** What proposals come to together, good or bad; null where the plan does not allow them. */
+  measured(proposals: readonly Proposal[]): Remedy | null {
     const after = this.after(proposals);
     if (!after) return null;
     const effect = new Measured(after, this.before).effectSince(this.before);
     const [first] = proposals;
-    const isFree = first.kind === "accept" || (first.kind === "timeOff" && effect.peakOver === 0);
-    if (effect.peakOver >= 0 && !isFree) return null;
     const left = peakOverOf(after, this.scene.person, this.scene.range);
     return { ...first, edits: proposals.flatMap(({ edits }) => edits), steps: [...proposals], effect, left };
   }

@@ -32,6 +32,8 @@ export interface Proposal {
   /** The work it is about and who receives it, where it has them. */
   assignmentId?: string;
   takerId?: string;
+  /** Of an opening that is the rest of an effort. */
+  taskId?: string;
 }
 
 /** Work that falls on days that are over. */
@@ -60,6 +62,8 @@ export interface Scene {
   pieces: Piece[];
   /** How many people are tried for one piece. */
   mostTakers: number;
+  /** Row of the one person who may receive work, where it is they who are looked at. */
+  onlyTaker?: number;
   /** Ids that the plan does not have yet, each another one. */
   newId: () => string;
 }

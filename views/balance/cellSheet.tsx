@@ -117,14 +117,16 @@ function WorkLines({ explained, balance }: CellProps) {
   );
 }
 
-/** What could be done, where any day is over. */
-function Remedies({ explained: { personId, range, overDays }, balance }: CellProps) {
+/** What could be done, where any day is over; where half of the time is free, what could be taken. */
+function Remedies({ explained: { personId, range, overDays, load, capacity }, balance }: CellProps) {
   const isOver = overDays.length > 0;
-  const remedies = useRemedies(personId, isOver ? range : null);
-  if (!isOver) return null;
+  const isIdle = !isOver && load * 2 < capacity;
+  const remedies = useRemedies(personId, isOver || isIdle ? range : null, isIdle);
+  if (!isOver && !isIdle) return null;
   return (
     <RemedyList
       remedies={remedies}
+      isIdle={isIdle}
       isSought={balance.isRemedying}
       onFound={balance.onRemedies}
       previewed={balance.previewed}

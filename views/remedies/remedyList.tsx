@@ -19,12 +19,14 @@ const FIRST_SHOWN = 6;
 
 interface ListProps extends RemedyActions {
   remedies: Remedies | null;
+  /** The person has room: what they could take is listed, by the hours it comes to. */
+  isIdle?: boolean;
   /** A key has led here: the list takes the focus, and says that it has. */
   isSought: boolean;
   onFound: () => void;
 }
 
-export function RemedyList({ remedies, isSought, onFound, ...actions }: ListProps) {
+export function RemedyList({ remedies, isIdle = false, isSought, onFound, ...actions }: ListProps) {
   const list = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (!isSought) return;
@@ -37,12 +39,12 @@ export function RemedyList({ remedies, isSought, onFound, ...actions }: ListProp
   const shown = isWhole ? lines : variedFirst(lines).slice(0, FIRST_SHOWN);
   return (
     <div ref={list} tabIndex={-1}>
-      <SheetSection title="What could be done">
+      <SheetSection title={isIdle ? "What they could take" : "What could be done"}>
         <div role="status" className="text-side">
           {!remedies?.isDone
             ? `${countText(remedies?.tried ?? 0, "way")} tried so far…`
             : lines.length === 0
-              ? "Nothing that was tried takes anything off. It can be accepted, or the work itself made smaller."
+              ? nothingWords(isIdle)
               : `${countText(remedies.tried, "way")} tried on the whole plan`}
         </div>
         <ul aria-label="Remedies">
@@ -59,6 +61,11 @@ export function RemedyList({ remedies, isSought, onFound, ...actions }: ListProp
     </div>
   );
 }
+
+const nothingWords = (isIdle: boolean): string =>
+  isIdle
+    ? "Nothing fits: no opening of their role and skills lies in these days, and nobody who could give them work is over."
+    : "Nothing that was tried takes anything off. It can be accepted, or the work itself made smaller.";
 
 const keyOf = ({ edits }: RemedyLine): string => JSON.stringify(edits);
 
@@ -79,10 +86,12 @@ function RemedyItem({ line, previewed, onPreview, onApply }: { line: RemedyLine 
       <p>
         {remedyText(line)} {projects.length > 0 && <span className="text-side">{projects.join(", ")}</span>}
       </p>
-      <p>
-        <span className="font-semibold">{effect.peakOver < 0 ? `Takes ${hoursText(-effect.peakOver)} h off` : "Takes nothing off"}</span>
-        <span className="text-side">{left === 0 ? ", none left over here" : `, ${hoursText(left)} h left over here`}</span>
-      </p>
+      {effect.peakOver === 0 && line.kind === "give" ? null : (
+        <p>
+          <span className="font-semibold">{effect.peakOver < 0 ? `Takes ${hoursText(-effect.peakOver)} h off` : "Takes nothing off"}</span>
+          <span className="text-side">{left === 0 ? ", none left over here" : `, ${hoursText(left)} h left over here`}</span>
+        </p>
+      )}
       <p className="text-side">
         {effectPhrases(effect, currency).map(({ text, isBad }, at) => (
           <span key={text}>

@@ -32,7 +32,7 @@ function stepText(step: RemedyStep): string {
   const { takerName, from, to, days, before, after, unit } = step;
   switch (step.kind) {
     case "give":
-      return `Reassign ${task} to ${takerName}`;
+      return step.isOpening ? `Assign ${task}, which has nobody, to ${takerName}` : `Reassign ${task} to ${takerName}`;
     case "handOver":
       return `Hand over ${task} to ${takerName} from ${day(from)}`;
     case "share":

@@ -11,8 +11,8 @@ export interface Remedies extends RemedyNews {
   isDone: boolean;
 }
 
-/** @param range Null while nothing is over. */
-export function useRemedies(personId: string, range: Range | null): Remedies | null {
+/** @param range Null while there is nothing to look for. @param isIdle Looks for what the person could take. */
+export function useRemedies(personId: string, range: Range | null, isIdle = false): Remedies | null {
   const session = usePlan();
   const { today } = usePlanFacts();
   const version = useHostState()?.version;
@@ -22,8 +22,8 @@ export function useRemedies(personId: string, range: Range | null): Remedies | n
   useEffect(() => {
     setFound(null);
     if (start === undefined || stop === undefined) return;
-    const query = { personId, range: { start, stop }, today, idStem: newId("remedy") };
+    const query = { personId, range: { start, stop }, today, idStem: newId("remedy"), isIdle };
     return session.search("remedies", query, (news, isDone) => setFound({ ...news, isDone })).leave;
-  }, [session, personId, start, stop, today, version]);
+  }, [session, personId, start, stop, today, version, isIdle]);
   return found;
 }
