@@ -20,7 +20,8 @@ const MOST_OPENINGS = 12;
 /** People with too much whose work is tried. */
 const MOST_GIVERS = 5;
 
-/** Work that somebody could take in some weeks, as it is tried; each step is one edit. What makes anybody over anew is no way. */
+/** Work that somebody could take in some weeks, as it is tried; each step is one edit. What an opening
+ * makes over anew is told with it. */
 export function* searchForIdle(model: Model, { personId, range }: Overload, { today, idStem }: RemedyOptions): Generator<Tried, void> {
   const person = rowById(model.plan.people).get(personId);
   if (person === undefined) return;
@@ -28,7 +29,7 @@ export function* searchForIdle(model: Model, { personId, range }: Overload, { to
   const before = new Measured(model);
   for (const proposal of openingsFor(model, person, range, newId)) {
     const tried = new Trial(before, { person, range }).measured([proposal]);
-    yield tried && tried.effect.peakOver <= 0 ? tried : null;
+    yield tried;
   }
   for (const giver of giversFor(model, person, range)) {
     const scene = sceneOf(model, { person: giver, range, today }, { newId, mostTakers: Number.POSITIVE_INFINITY });

@@ -110,7 +110,7 @@ test("what is locked or done is left alone", () => {
   expect(new Set(kinds)).toEqual(new Set(["overtime", "accept"]));
 });
 
-test("somebody with room is offered openings that fit them and work of those who are over, and nobody goes over by it", () => {
+test("somebody with room is offered openings that fit them and work of those who are over, each with what it makes over", () => {
   const found = [...searchForIdle(demo, { personId: "rui", range: february }, { today, idStem: "new" })].filter((own) => own !== null);
   expect(found.length).toBeGreaterThan(2);
   // Of the opening somebody else fits: there is not room for all of it.
@@ -119,7 +119,6 @@ test("somebody with room is offered openings that fit them and work of those who
   expect(found.some(({ steps: [{ assignmentId }] }) => assignmentId === "rockpools-mara")).toBe(true);
   const before = plainMeasures(demo.plan);
   for (const { edits, effect } of found.slice(0, 6)) {
-    expect(effect.peakOver).toBeLessThanOrEqual(0);
     const { plan } = applyEdit(demo.plan, togetherOf(edits, "take"));
     expect(plainMeasures(plan as Plan).peakOver - before.peakOver).toBe(effect.peakOver);
     const gained = (plan as Plan).assignments.filter((row) => row.personId === "rui").length;
