@@ -24,6 +24,7 @@ import { problemOf, worthOf } from "../core/staffing/problem.ts";
 import { bestProposal } from "../core/staffing/program.ts";
 import { updateModel } from "../core/update.ts";
 import { largePlan } from "../demo/large.ts";
+import { benchEvenOut } from "./evenOut.ts";
 import { line, measure, withMemory } from "./measure.ts";
 
 const text = JSON.stringify(largePlan());
@@ -149,3 +150,5 @@ function reassignAndShow(): Int32Array {
   const periods = periodsIn(range, "week", periodSettingsOf(plan));
   return peopleSums(next, next.load(defaultCounting), everybody.subarray(40, 100), periods).load;
 }
+
+await benchEvenOut();

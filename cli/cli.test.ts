@@ -101,3 +101,96 @@ test("a plan file with a mark of its encoding is read; a closed pipe is no failu
   const full = spawnSync("bash", ["-c", `${command} > /dev/full`], { encoding: "utf8" });
   expect(full).toMatchObject({ status: 3, stderr: "The report could not be written: the disk is full.\n" });
 });
+
+/** A plan written to a file of its own. */
+function planFile(name: string, change: (plan: Record<string, unknown>) => object): string {
+  const golden = goldenCases().find((own) => own.name.startsWith("27"));
+  const file = join(folder, `${name}.json`);
+  writeFileSync(file, JSON.stringify(change(JSON.parse(golden?.plan ?? ""))));
+  return file;
+}
+
+test("the plan after a remedy that is taken is a plan file with the effect that was printed", () => {
+  const file = planFile("remedies", (plan) => plan);
+  const out = join(folder, "after.json");
+  const asked = ["remedies", file, "--person", "anneli", "--from", "2027-03-01", "--to", "2027-03-07"];
+  const { status, stdout } = roster(...asked, "--take", "4", "--out", out);
+  expect(status).toBe(0);
+  const taken = JSON.parse(stdout).remedies[3];
+  expect([taken.kind, taken.effect.cost]).toEqual(["give", 10_000]);
+  const after = JSON.parse(roster("load", out, "--from", "2027-03-01", "--to", "2027-03-07").stdout);
+  expect(after.people.map(({ load }: { load: number[] }) => load[0])).toEqual([2400, 600]);
+  expect(roster(...asked, "--take", "99", "--out", out)).toMatchObject({
+    status: 2,
+    stderr: expect.stringMatching(/there are \d+ remedies, so no number 99/),
+  });
+  expect(roster(...asked, "--take", "1")).toMatchObject({ status: 2, stderr: expect.stringMatching(/go together/) });
+  expect(roster("remedies", file, "--person", "nobody")).toMatchObject({
+    status: 2,
+    stderr: expect.stringMatching(/there is nobody "nobody"/),
+  });
+});
+
+test("evening out prints the same bytes for the same plan and steps, and writes the plan that it leads to", () => {
+  const file = planFile("even", (plan) => plan);
+  const out = join(folder, "even-after.json");
+  const first = roster("even-out", file, "--steps", "500", "--kinds", "give", "--out", out);
+  expect(first.status).toBe(0);
+  const { before, after, edits } = JSON.parse(first.stdout);
+  expect([before.peakOver, before.window, after.peakOver, after.window]).toEqual([600, 600, 0, 0]);
+  expect(edits).toEqual([
+    {
+      kind: "give",
+      edits: [{ kind: "reassign", id: "anneli-small", personId: "berto" }],
+      effect: expect.objectContaining({ peakOver: -600 }),
+    },
+  ]);
+  expect(roster("even-out", file, "--steps", "500", "--kinds", "give").stdout).toBe(first.stdout);
+  const load = JSON.parse(roster("load", out, "--from", "2027-03-01", "--to", "2027-03-07").stdout);
+  expect(load.people.map(({ peakOver }: { peakOver: number[] }) => peakOver[0])).toEqual([0, 0]);
+  expect(roster("even-out", file, "--seconds", "1").status).toBe(0);
+  for (const [args, says] of [
+    [["--kinds", "pray"], /"pray" is not one of give, handOver, share, delay/],
+    [["--steps", "0"], /whole number from 1 on/],
+    [["--steps", "5", "--seconds", "5"], /not both/],
+    [["--role", "welder"], /there is no role "welder"/],
+  ] as const)
+    expect(roster("even-out", file, ...args)).toMatchObject({ status: 2, stderr: expect.stringMatching(says) });
+});
+
+test("nothing over, everything over, one person, no tasks, and days outside the horizon are told plainly", () => {
+  const week = ["--from", "2027-03-01", "--to", "2027-03-07"];
+  const hours = (each: number) => (plan: Record<string, unknown>) => ({
+    ...plan,
+    assignments: (plan.assignments as object[]).map((row) => ({ ...row, hours: each })),
+  });
+  const both = (file: string, ...range: string[]) => {
+    const remedies = JSON.parse(roster("remedies", file, "--person", "anneli", ...range).stdout);
+    const even = JSON.parse(roster("even-out", file, "--steps", "2000", ...range).stdout);
+    return { remedies: remedies.remedies.length, lines: even.edits.length, before: even.before.window, after: even.after.window };
+  };
+  expect(both(planFile("idle", hours(5)), ...week)).toEqual({ remedies: 0, lines: 0, before: 0, after: 0 });
+  const full = both(planFile("full", hours(100)), ...week);
+  expect([full.before, full.after <= full.before, full.remedies > 0]).toEqual([200 * 60 - 40 * 60, true, true]);
+  const alone = planFile("alone", (plan) => ({
+    ...plan,
+    people: (plan.people as object[]).slice(0, 1),
+    rateTables: [{ id: "cost", name: "Cost", kind: "cost", entries: [{ rate: 30 }] }],
+  }));
+  expect(both(alone, ...week).before).toBe(600);
+  expect(
+    both(
+      planFile("bare", (plan) => ({ ...plan, tasks: [], assignments: [] })),
+      ...week,
+    ),
+  ).toEqual({ remedies: 0, lines: 0, before: 0, after: 0 });
+  expect(
+    both(
+      planFile("far", (plan) => plan),
+      "--from",
+      "2031-03-01",
+      "--to",
+      "2031-03-07",
+    ),
+  ).toEqual({ remedies: 0, lines: 0, before: 0, after: 0 });
+});

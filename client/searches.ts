@@ -130,6 +130,8 @@ export type SearchNews<K extends SearchKind> = ReturnType<ReturnType<(typeof sea
 
 /** How long a piece may take, in milliseconds: a key that is pressed meanwhile is answered within a frame or two. */
 const PIECE_MS = 24;
+/** How often what has been found is told: a list that is drawn with every piece would keep the screen busy. */
+const TELL_MS = 150;
 
 /** Runs a search to its end in pieces. @param tell Hears after each piece what has been found.
  * @param pause Done when what waits has had its turn. */
@@ -144,11 +146,14 @@ export async function runSearch<News>(
     tell(search.news(), false);
     await search.prepare(solve);
   }
-  for (;;) {
+  for (let told = Number.NEGATIVE_INFINITY; ; ) {
     const until = performance.now() + PIECE_MS;
     let isDone = isStopped();
     while (!isDone && performance.now() < until) isDone = search.steps.next().done === true;
-    tell(search.news(), isDone);
+    if (isDone || performance.now() - told >= TELL_MS) {
+      tell(search.news(), isDone);
+      told = performance.now();
+    }
     if (isDone) return;
     await pause();
   }

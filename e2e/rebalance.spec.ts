@@ -28,7 +28,7 @@ test("an overload goes by reassigning, by handing over the rest and by sharing, 
   await page.getByRole("button", { name: /^Show all/ }).click();
   for (const [text, takes, mara, rui] of [
     ["Reassign Rock pool trial casts to Rui Monteverde", "Takes 50.2 h off", "8.6", "15.5"],
-    ["Hand over Rock pool trial casts to Rui Monteverde from 9 Feb", "Takes 50.2 h off", "4.6", "19.5"],
+    ["Hand over Rock pool trial casts to Rui Monteverde, 9 Feb on", "Takes 50.2 h off", "4.6", "19.5"],
     ["Share Rock pool trial casts with Rui Monteverde: 45 of 60 h", "Takes 42 h off", "3.6", "20.5"],
   ] as const) {
     await expect(figureOf(page, "Mara Ellingsen", "8 February")).toContainText("−11.4");
@@ -65,6 +65,18 @@ test("the remedies of a cell and of a bar are one key away, and the preview ends
   await expect(sheetOf(page).getByText("What could be done")).toBeVisible();
 });
 
+test("somebody with room is offered work of those who are over, and takes it", async ({ page, server }) => {
+  await goTo(page, server, "/balance?cell=rui@2027-02-08_2027-02-14");
+  await expect(page.getByText("What they could take")).toBeVisible();
+  const item = remedy(page, "Reassign Rock pool trial casts from Mara Ellingsen to Rui Monteverde");
+  await expect(item).toContainText("Takes 50.2 h off what is over");
+  await item.getByRole("button", { name: "Apply" }).click();
+  await expect(figureOf(page, "Rui Monteverde", "8 February")).toContainText("15.5");
+  await expect(figureOf(page, "Mara Ellingsen", "8 February")).toContainText("8.6");
+  await undo(page);
+  await expect(overOnBoard(page)).toHaveText("105.7 h");
+});
+
 test("evening out takes most of it off; a line left out is measured at once, what is taken is one step, and is undone", async ({
   page,
   server,
@@ -80,7 +92,7 @@ test("evening out takes most of it off; a line left out is measured at once, wha
   await expect.poll(after).toBeLessThan(40);
   const whole = await after();
   const first = lines.getByRole("listitem").first();
-  await expect(first).toContainText("Reassign Rock pool trial casts to Rui Monteverde");
+  await expect(first).toContainText("Reassign Rock pool trial casts from Mara Ellingsen to Rui Monteverde");
   await expect(first).toContainText("−50.2 h");
   await first.getByRole("checkbox").click();
   // Without it, what it took off is there again.

@@ -8,6 +8,8 @@ import { installChromium, installPackages, run } from "./install.mjs";
 
 const PORT = process.env.PORT ?? "3190";
 const views = [
+  { name: "today", path: "/today" },
+  { name: "even-out", path: "/balance?even=all", press: "Even out", awaits: "Lines of evening out" },
   { name: "balance", path: "/balance?open=ines&cell=ines@2027-02-22_2027-02-28" },
   { name: "balance-dark", path: "/balance?open=ines&cell=ines@2027-02-22_2027-02-28", theme: "dark" },
   { name: "balance-projects", path: "/balance?rows=projects&show=load&by=month&from=2027-01-01&to=2027-09-30" },
@@ -23,8 +25,6 @@ const views = [
   { name: "leave", path: "/people/leave?request=bo:bo-1" },
   { name: "teams", path: "/people/teams?team=workshop" },
   { name: "calendars", path: "/people/calendars" },
-  { name: "skills", path: "/people/skills" },
-  { name: "import", path: "/people/import" },
   { name: "rates", path: "/rates" },
   { name: "money", path: "/money" },
 ];
@@ -40,12 +40,14 @@ const server = spawn(process.execPath, ["dist/server.mjs", "start"], {
 try {
   await answers(`http://127.0.0.1:${PORT}/api/plan`);
   const browser = await chromium.launch({ executablePath: "/usr/bin/chromium" });
-  for (const { name, path, theme } of views) {
+  for (const { name, path, theme, press, awaits } of views) {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
     await context.addCookies([{ name: "theme", value: theme ?? "light", url: `http://127.0.0.1:${PORT}` }]);
     const page = await context.newPage();
     await page.goto(`http://127.0.0.1:${PORT}${path}`);
     await page.locator("[data-ready=yes]").waitFor({ state: "attached" });
+    if (press) await page.getByRole("complementary").getByRole("button", { name: press }).click();
+    if (awaits) await page.getByRole("list", { name: awaits }).waitFor();
     await page.waitForTimeout(500);
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
     await context.close();

@@ -7,6 +7,7 @@ import { defaultCounting } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import { membersOf, rowById } from "../plan/rows.ts";
 import { updateModel } from "../update.ts";
+import { Best, type Rank } from "./best.ts";
 import { type Gift, type GiveProgram, giveProgram } from "./giveProgram.ts";
 import { Loads, type PersonParts } from "./loads.ts";
 import { type Effect, Measured, type Measures } from "./measures.ts";
@@ -184,12 +185,9 @@ export class EvenOutSearch {
   }
 
   #bestOf(choices: readonly Move[][]): Move[] | null {
-    let best: { moves: Move[]; rank: number[] } | null = null;
-    for (const moves of choices) {
-      const rank = this.#rankOf(moves[0], moves.slice(1));
-      if (rank && (!best || isLess(rank, best.rank))) best = { moves, rank };
-    }
-    return best?.moves ?? null;
+    const best = this.#newBest();
+    for (const moves of choices) best.offer(moves, this.#rankOf(moves[0], moves.slice(1)));
+    return best.moves;
   }
 
   /** Work of everybody that falls into the window, that on days that are over first. */
@@ -234,15 +232,14 @@ export class EvenOutSearch {
   /** The move that takes most off a person's days in the window; null where none takes anything. */
   *#bestSingle(person: number): Generator<EvenOutProgress, Move[] | null> {
     const over = this.#loads.overDaysOf(person);
-    let best: { move: Move; rank: number[] } | null = null;
+    const best = this.#newBest();
     for (const row of this.#rowsOf(person, over))
       for (const move of this.#moves.of(row, over)) {
-        if (this.#isOver) return best && [best.move];
+        if (this.#isOver) return best.moves;
         if (++this.#steps % PAUSE === 0) yield this.progress();
-        const rank = this.#rankOf(move, []);
-        if (rank && (!best || isLess(rank, best.rank))) best = { move, rank };
+        best.offer([move], this.#rankOf(move, []));
       }
-    return best && [best.move];
+    return best.moves;
   }
 
   /** A gift to somebody without room, and a move that makes room there; null where no two take anything off. */
@@ -270,27 +267,26 @@ export class EvenOutSearch {
     const over = this.#loads.overDaysOf(gift.taker);
     const rows = this.#rowsOf(gift.taker, over).filter((row) => this.#model.work.task[row] !== gift.task);
     this.#loads.takeBack(gift.parts);
-    let best: { move: Move; rank: number[] } | null = null;
+    const best = this.#newBest();
     for (const row of rows.slice(0, MOST_ROWS))
       for (const move of this.#moves.of(row, over)) {
         if (this.#isOver) return null;
         if (++this.#steps % PAUSE === 0) yield this.progress();
-        const rank = this.#rankOf(gift, [move]);
-        if (rank && (!best || isLess(rank, best.rank))) best = { move, rank };
+        best.offer([gift, move], this.#rankOf(gift, [move]));
       }
-    return best && [gift, best.move];
+    return best.moves;
   }
 
-  /** By what moves are chosen, least first: too much in the window, then over the horizon, unplaced, tasks touched. Null for
-   * those that take nothing off, or that the rules have refused. */
-  #rankOf(move: Move, more: readonly Move[]): number[] | null {
+  /** By what moves are chosen. Null for those that take nothing off, or that the rules have refused. */
+  #rankOf(move: Move, more: readonly Move[]): Rank | null {
     const all = [move, ...more];
     const unplaced = all.reduce((sum, own) => sum + own.unplaced, 0);
     if (unplaced > 0 || this.#isRefused(all)) return null;
     const parts: readonly PersonParts[] = more.length === 0 ? move.parts : byPerson(all.flatMap((own) => own.parts));
     const { window, horizon } = this.#loads.deltaOf(parts);
     if (window >= 0 || horizon >= 0 || -window < (this.options.leastMinutes ?? 0)) return null;
-    return [window, unplaced, horizon, all.length, move.row, move.taker];
+    const tasks = new Set(all.map(({ task }) => task)).size;
+    return { first: [window, unplaced, tasks], last: [horizon, move.row, move.taker] };
   }
 
   /** Rows of somebody's work that may be touched and fall on some days, the largest first. */
@@ -327,6 +323,11 @@ export class EvenOutSearch {
     const { plan } = this.#model;
     const made = edits(this.#newId);
     return made && { kind, edits: made, assignmentId: plan.assignments[row].id, ...(taker >= 0 && { takerId: plan.people[taker].id }) };
+  }
+
+  #newBest(): Best {
+    const moves = this.#moves;
+    return new Best((own) => own.reduce((sum, move) => sum + moves.costOf(move), 0));
   }
 
   /** Makes moves on the model and keeps them if every rule holds. */
@@ -373,8 +374,3 @@ export class EvenOutSearch {
 }
 
 const pairsOf = (moves: readonly Move[]): Move[][] => moves.flatMap((one, at) => moves.slice(at + 1).map((other) => [one, other]));
-
-function isLess(a: readonly number[], b: readonly number[]): boolean {
-  for (let at = 0; at < a.length; at++) if (a[at] !== b[at]) return a[at] < b[at];
-  return false;
-}

@@ -2,6 +2,8 @@
 import type { Day } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
+import { costOfMinutes } from "../cost/labour.ts";
+import { costRole, rateBookOf } from "../cost/rateBook.ts";
 import type { SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { windowOf } from "../placing/window.ts";
@@ -68,6 +70,22 @@ export class Moves {
     if (kinds.has("handOver")) yield* this.#handOvers(row, place, over);
     if (!hasBegun && kinds.has("share")) yield* this.#shares(row, place);
     if (!hasBegun && kinds.has("delay")) yield* this.#delays(row, dates);
+  }
+
+  /** What a move adds to the cost of labour at the standard rates of its days, in minor units; of delays, which seldom meet
+   * another rate, it is taken for nothing. */
+  costOf({ kind, row, parts }: Move): number {
+    const { plan, work } = this.model;
+    const book = rateBookOf(plan);
+    const table = kind === "delay" ? undefined : book.table(plan.projects[work.project[row]].costTableId);
+    if (!table) return 0;
+    const exchange = book.exchange(table);
+    let cost = 0;
+    for (const { person, parts: own } of parts) {
+      const stretches = book.labour(table, plan.people[person].id, costRole(plan, work.role[row], person));
+      for (const { start, minutes, sign } of own) cost += sign * costOfMinutes(stretches, exchange, start, minutes);
+    }
+    return cost;
   }
 
   /** Every gift of a row of work that has not begun. */

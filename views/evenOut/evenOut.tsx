@@ -149,7 +149,7 @@ interface LineProps {
 function Line({ line, isTaken, effect, onToggle }: LineProps) {
   const session = usePlan();
   const { currency } = usePlanFacts();
-  const text = remedyText(line);
+  const text = remedyText(line, true);
   const shown = effect ?? line.effect;
   const projects = [...new Set(line.steps.flatMap(({ projectName }) => projectName ?? []))];
   const [taskId] = line.taskIds;

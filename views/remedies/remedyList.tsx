@@ -49,7 +49,7 @@ export function RemedyList({ remedies, isIdle = false, isSought, onFound, ...act
         </div>
         <ul aria-label="Remedies">
           {shown.map((line) => (
-            <RemedyItem key={keyOf(line)} line={line} {...actions} />
+            <RemedyItem key={keyOf(line)} line={line} isIdle={isIdle} {...actions} />
           ))}
         </ul>
         {lines.length > FIRST_SHOWN && (
@@ -76,7 +76,7 @@ function variedFirst(lines: readonly RemedyLine[]): RemedyLine[] {
   return [...firsts, ...lines.filter((line) => !firsts.includes(line))];
 }
 
-function RemedyItem({ line, previewed, onPreview, onApply }: { line: RemedyLine } & RemedyActions) {
+function RemedyItem({ line, isIdle, previewed, onPreview, onApply }: { line: RemedyLine; isIdle: boolean } & RemedyActions) {
   const { currency } = usePlanFacts();
   const isPreviewed = previewed !== null && keyOf(previewed) === keyOf(line);
   const { effect, left, agree, steps } = line;
@@ -84,9 +84,11 @@ function RemedyItem({ line, previewed, onPreview, onApply }: { line: RemedyLine 
   return (
     <li className={`line-above py-2 first:border-t-0 ${isPreviewed ? "remedy-previewed" : ""}`}>
       <p>
-        {remedyText(line)} {projects.length > 0 && <span className="text-side">{projects.join(", ")}</span>}
+        {remedyText(line, isIdle)} {projects.length > 0 && <span className="text-side">{projects.join(", ")}</span>}
       </p>
-      {effect.peakOver === 0 && line.kind === "give" ? null : (
+      {isIdle ? (
+        effect.peakOver < 0 && <p className="font-semibold">Takes {hoursText(-effect.peakOver)} h off what is over</p>
+      ) : (
         <p>
           <span className="font-semibold">{effect.peakOver < 0 ? `Takes ${hoursText(-effect.peakOver)} h off` : "Takes nothing off"}</span>
           <span className="text-side">{left === 0 ? ", none left over here" : `, ${hoursText(left)} h left over here`}</span>

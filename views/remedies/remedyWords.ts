@@ -19,24 +19,26 @@ export const kindWords: Record<RemedyKind, string> = {
   accept: "Accept",
 };
 
-/** What a remedy does, as one sentence without a full stop. */
-export function remedyText({ steps }: Pick<RemedyLine, "steps">): string {
-  return steps.map((step, at) => (at === 0 ? stepText(step) : lowerFirst(stepText(step)))).join("; and ");
+/** What a remedy does, as one sentence without a full stop.
+ * @param isFromNamed Whose the work is said too: elsewhere than beside their own cell it would not be known. */
+export function remedyText({ steps }: Pick<RemedyLine, "steps">, isFromNamed = false): string {
+  const from = (step: RemedyStep) => (isFromNamed && step.giverName !== null ? ` from ${step.giverName}` : "");
+  return steps.map((step, at) => (at === 0 ? stepText(step, from(step)) : lowerFirst(stepText(step, from(step))))).join("; and ");
 }
 
 /** As it stands within a sentence. */
 export const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 
-function stepText(step: RemedyStep): string {
+function stepText(step: RemedyStep, giver: string): string {
   const task = step.taskName ?? "";
   const { takerName, from, to, days, before, after, unit } = step;
   switch (step.kind) {
     case "give":
-      return step.isOpening ? `Assign ${task}, which has nobody, to ${takerName}` : `Reassign ${task} to ${takerName}`;
+      return step.isOpening ? `Assign ${task}, which has nobody, to ${takerName}` : `Reassign ${task}${giver} to ${takerName}`;
     case "handOver":
-      return `Hand over ${task} to ${takerName} from ${day(from)}`;
+      return `Hand over ${task}${giver} to ${takerName}, ${day(from)} on`;
     case "share":
-      return `Share ${task} with ${takerName}${amount(step)}`;
+      return `Share ${task}${giver} with ${takerName}${amount(step)}`;
     case "delay":
     case "postpone":
       if (days !== null) return `Delay ${task} by ${countText(days, "working day")}`;

@@ -16,7 +16,8 @@ import { SnoozeSheet } from "./snoozeSheet.tsx";
 import { WeeksAhead } from "./weeksAhead.tsx";
 
 export function Today({ initial }: { initial: Initial<AnswerOf<"today">> }) {
-  const { clock } = useFrame();
+  const { clock, frame } = useFrame();
+  const { counts } = useAnswer("frame", {}, frame);
   const today = useAnswer("today", { clock }, initial);
   const [sheet, setSheet] = useQueryState("sheet", parseAsString.withOptions({ shallow: true }));
   const { signals, snoozed, assigned, used } = today;
@@ -51,7 +52,11 @@ export function Today({ initial }: { initial: Initial<AnswerOf<"today">> }) {
       }
     >
       <div className="today-parts">
-        {signals.length === 0 ? (
+        {counts.people === 0 ? (
+          <Empty title="Nobody is on the roster yet">
+            What wants attention stands here once there are people and work. <i>First steps</i> in the menu <i>Plan</i> lead there.
+          </Empty>
+        ) : signals.length === 0 ? (
           <Empty title="Nothing wants attention">
             Nobody is over in the next four weeks, all work has somebody, an estimate and dates, and every date holds.
           </Empty>
