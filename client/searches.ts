@@ -1,10 +1,12 @@
 // Long searches over the plan, in pieces short enough that the worker answers everything else in between.
 import { type RemedyLine, remedyLine } from "../core/answers/remedyLines.ts";
+import { compareByMissed, type Missed, searchForDeadline } from "../core/balancing/deadline.ts";
 import { type EvenOutOptions, type EvenOutProgress, EvenOutSearch } from "../core/balancing/evenOut.ts";
 import { solvedGifts } from "../core/balancing/giveProgram.ts";
 import { searchForIdle } from "../core/balancing/idle.ts";
-import { type Overload, type Remedy, ranked, searchRemedies } from "../core/balancing/remedies.ts";
+import { compareRemedies, type Overload, type Remedy, type RemedyOptions, searchRemedies, type Tried } from "../core/balancing/remedies.ts";
 import type { RemedyKind } from "../core/balancing/scene.ts";
+import { compareByUnplaced, searchForUnplaced } from "../core/balancing/unplaced.ts";
 import type { Day } from "../core/calendar/day.ts";
 import type { Range } from "../core/calendar/periods.ts";
 import { peopleByFirstRole, teamReaches } from "../core/load/teams.ts";
@@ -28,11 +30,16 @@ export interface RemedyNews {
   tried: number;
 }
 
-export interface RemedyQuery extends Overload {
+/** What remedies are looked for: somebody's overload or room, hours that nobody can work, a deadline that is missed. */
+export type RemedyProblem =
+  | ({ about: "overload" | "idle" } & Overload)
+  | { about: "unplaced"; assignmentId: string }
+  | { about: "deadline"; missed: Missed };
+
+export interface RemedyQuery {
+  problem: RemedyProblem;
   today: Day;
   idStem: string;
-  /** Looks for what the person could take, not for what could be taken off them. */
-  isIdle?: boolean;
 }
 
 /** Remedies that a screen lists at most. */
@@ -40,22 +47,23 @@ const MOST_LINES = 40;
 /** People tried for one piece of work, and edits tried, where a plan is large. */
 const LARGE = { people: 300, mostTakers: 4, mostTried: 70 };
 
-function remedySearch(model: Model, { personId, range, today, idStem, isIdle }: RemedyQuery): Search<RemedyNews> {
+function remedySearch(model: Model, { problem, today, idStem }: RemedyQuery): Search<RemedyNews> {
   const found: Remedy[] = [];
   let tried = 0;
+  const limits = model.plan.people.length > LARGE.people ? { mostTakers: LARGE.mostTakers, mostTried: LARGE.mostTried } : {};
   function* steps() {
-    const limits = model.plan.people.length > LARGE.people ? { mostTakers: LARGE.mostTakers, mostTried: LARGE.mostTried } : {};
-    const search = isIdle ? searchForIdle : searchRemedies;
-    for (const remedy of search(model, { personId, range }, { today, idStem, ...limits })) {
+    for (const remedy of searchFor(model, problem, { today, idStem, ...limits })) {
       tried++;
       if (remedy) found.push(remedy);
       yield;
     }
   }
+  const order = orders[problem.about];
   return {
     steps: steps(),
     news: () => ({
-      lines: ranked(found)
+      lines: [...found]
+        .sort(order)
         .slice(0, MOST_LINES)
         .map((remedy) => remedyLine(model, remedy)),
       found: found.length,
@@ -63,6 +71,26 @@ function remedySearch(model: Model, { personId, range, today, idStem, isIdle }: 
     }),
   };
 }
+
+function searchFor(model: Model, problem: RemedyProblem, options: RemedyOptions): Generator<Tried, void> {
+  switch (problem.about) {
+    case "overload":
+      return searchRemedies(model, problem, options);
+    case "idle":
+      return searchForIdle(model, problem, options);
+    case "unplaced":
+      return searchForUnplaced(model, problem.assignmentId, options);
+    case "deadline":
+      return searchForDeadline(model, problem.missed, options);
+  }
+}
+
+const orders: Record<RemedyProblem["about"], (a: Remedy, b: Remedy) => number> = {
+  overload: compareRemedies,
+  idle: compareRemedies,
+  unplaced: compareByUnplaced,
+  deadline: compareByMissed,
+};
 
 export interface EvenOutQuery {
   window: Range;

@@ -76,7 +76,7 @@ function stepOf(plan: Plan, { kind, edits, assignmentId, takerId, taskId }: Prop
     after: null,
     unit: null,
     isDeclined: false,
-    isOpening: kind === "give" && assignment?.personId === undefined && assignment?.teamId === undefined,
+    isOpening: kind === "give" && taskId !== undefined && assignment?.personId === undefined && assignment?.teamId === undefined,
     giverName: findRow(plan.people, assignment?.personId)?.name ?? null,
   };
   return Object.assign(step, ...edits.map((edit) => told(plan, edit, assignment, task)));
@@ -93,6 +93,7 @@ function told(plan: Plan, edit: SingleEdit, assignment: Assignment | undefined, 
       return assignment?.percent !== undefined ? { before: assignment.percent, after: edit.assignment.percent ?? 0, unit: "percent" } : {};
     case "changeAssignment":
       if (edit.id !== assignment?.id) return {};
+      if (edit.set.personId === null) return {};
       if (edit.set.from) return { from: parseDay(edit.set.from) };
       return edit.set.percent ? { before: assignment.percent ?? 100, after: edit.set.percent, unit: "percent" } : {};
     case "changeTask":
@@ -117,7 +118,8 @@ function told(plan: Plan, edit: SingleEdit, assignment: Assignment | undefined, 
 type TaskSet = Extract<SingleEdit, { kind: "changeTask" }>["set"];
 
 function taskTold(set: TaskSet, task: Task | undefined): Partial<RemedyStep> {
-  if (set.staggerDays) return { days: set.staggerDays - (task?.staggerDays ?? 0) };
+  if (set.staggerDays !== undefined) return { days: (set.staggerDays ?? 0) - (task?.staggerDays ?? 0) };
+  if (set.notBefore) return { from: parseDay(set.notBefore) };
   if (set.durationDays) return { before: task?.durationDays ?? null, after: set.durationDays, unit: "days" };
   if (set.start) return { from: parseDay(set.start) };
   return set.finish ? { to: parseDay(set.finish) } : {};

@@ -134,6 +134,7 @@ export class Trial<S extends Pick<Scene, "person" | "range"> = Scene> {
   after(proposals: readonly Proposal[]): Model | null {
     const { model } = this.before;
     const edits = proposals.flatMap(({ edits: own }) => own);
+    if (edits.length === 0) return model;
     const outcome = applyEdit(model.plan, togetherOf(edits, "a remedy"));
     return outcome.plan ? updateModel(model, outcome.plan, outcome.changes) : null;
   }

@@ -4,11 +4,11 @@ import type { Range } from "../calendar/periods.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { roomDays } from "../load/room.ts";
 import type { Model } from "../model.ts";
-import { placedIn } from "../placing/placements.ts";
 import { firstRoleOf } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Person, Plan } from "../plan/schema.ts";
 import { missingOf } from "../staffing/match.ts";
+import { needOf } from "../staffing/need.ts";
 
 /** True where somebody may take a row of work over from its holder. Work in no role goes to the first role of who has it.
  * @param range Days of the work: they are employed on every one. */
@@ -35,10 +35,12 @@ function isEmployed({ settings }: Plan, { employedFrom, employedTo }: Person, { 
 /** The few who may take a row of work and have most room for it on its very days; of equal ones in plan order.
  * @param range Days of it that they would take. */
 export function bestTakers(model: Model, row: number, range: Range, most: number): number[] {
-  const { plan, placements } = model;
+  const { plan } = model;
+  const need = needOf(model, row);
   const load = model.load(defaultCounting);
-  const needs = Int32Array.from({ length: Math.max(0, range.stop - range.start) }, (_, i) =>
-    placedIn(placements, row, 10_000, range.start + i, range.start + i + 1),
+  const needs = Int32Array.from(
+    { length: Math.max(0, range.stop - range.start) },
+    (_, i) => need.minutes[range.start + i - need.range.start] ?? 0,
   );
   return plan.people
     .flatMap((_, taker) => {

@@ -21,8 +21,7 @@ import { readAmount } from "../../ui/useDraft.ts";
 import { TakerList } from "../frame/takerList.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
 import { RemedyList } from "../remedies/remedyList.tsx";
-import { lowerFirst, remedyText } from "../remedies/remedyWords.ts";
-import { useRemedies } from "../remedies/useRemedies.ts";
+import { remedyEdit } from "../remedies/remedyWords.ts";
 import { reassignId, type useBalance } from "./useBalance.ts";
 
 type Hook = ReturnType<typeof useBalance>;
@@ -121,19 +120,17 @@ function WorkLines({ explained, balance }: CellProps) {
 function Remedies({ explained: { personId, range, overDays, load, capacity }, balance }: CellProps) {
   const isOver = overDays.length > 0;
   const isIdle = !isOver && load * 2 < capacity;
-  const remedies = useRemedies(personId, isOver || isIdle ? range : null, isIdle);
   if (!isOver && !isIdle) return null;
   return (
     <RemedyList
-      remedies={remedies}
-      isIdle={isIdle}
+      problem={{ about: isIdle ? "idle" : "overload", personId, range }}
       isSought={balance.isRemedying}
       onFound={balance.onRemedies}
       previewed={balance.previewed}
       onPreview={balance.setPreviewed}
       onApply={(line) => {
         balance.setPreviewed(null);
-        void balance.edit({ kind: "together", words: lowerFirst(remedyText(line)).slice(0, 300), edits: line.edits });
+        void balance.edit(remedyEdit(line));
       }}
     />
   );

@@ -1,55 +1,57 @@
 "use client";
-// What could be done about an overload, best first: each with what it comes to, a preview and a way to apply it.
+// What could be done about a problem, best first: each with what it comes to, a preview and a way to apply it.
 import { useEffect, useRef, useState } from "react";
+import type { RemedyProblem } from "../../client/searches.ts";
 import type { RemedyLine } from "../../core/answers/remedyLines.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
-import { countText, hoursText } from "../../ui/format.ts";
+import { countText } from "../../ui/format.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
-import { effectPhrases, remedyText } from "./remedyWords.ts";
-import type { Remedies } from "./useRemedies.ts";
+import { effectPhrases, gainOf, nothingWords, remedyText } from "./remedyWords.ts";
+import { useRemedies } from "./useRemedies.ts";
 
 export interface RemedyActions {
-  previewed: RemedyLine | null;
-  onPreview: (line: RemedyLine | null) => void;
+  /** What the screen shows as it would be; without these there is no preview. */
+  previewed?: RemedyLine | null;
+  onPreview?: (line: RemedyLine | null) => void;
   onApply: (line: RemedyLine) => void;
+}
+
+interface ListProps extends RemedyActions {
+  problem: RemedyProblem;
+  /** A key has led here: the list takes the focus, and says that it has. */
+  isSought?: boolean;
+  onFound?: () => void;
 }
 
 const FIRST_SHOWN = 6;
 
-interface ListProps extends RemedyActions {
-  remedies: Remedies | null;
-  /** The person has room: what they could take is listed, by the hours it comes to. */
-  isIdle?: boolean;
-  /** A key has led here: the list takes the focus, and says that it has. */
-  isSought: boolean;
-  onFound: () => void;
-}
-
-export function RemedyList({ remedies, isIdle = false, isSought, onFound, ...actions }: ListProps) {
+export function RemedyList({ problem, isSought = false, onFound, ...actions }: ListProps) {
+  const remedies = useRemedies(problem);
   const list = useRef<HTMLDivElement>(null);
+  const [isWhole, setWhole] = useState(false);
   useEffect(() => {
     if (!isSought) return;
     list.current?.focus();
-    onFound();
+    onFound?.();
   }, [isSought, onFound]);
-  const [isWhole, setWhole] = useState(false);
-  // Accepting has a form of its own below: it asks for the reason.
+  const { about } = problem;
+  // Accepting has a form of its own: it asks for the reason.
   const lines = (remedies?.lines ?? []).filter(({ kind }) => kind !== "accept");
   const shown = isWhole ? lines : variedFirst(lines).slice(0, FIRST_SHOWN);
   return (
     <div ref={list} tabIndex={-1}>
-      <SheetSection title={isIdle ? "What they could take" : "What could be done"}>
+      <SheetSection title={about === "idle" ? "What they could take" : "What could be done"}>
         <div role="status" className="text-side">
           {!remedies?.isDone
             ? `${countText(remedies?.tried ?? 0, "way")} tried so far…`
             : lines.length === 0
-              ? nothingWords(isIdle)
+              ? nothingWords[about]
               : `${countText(remedies.tried, "way")} tried on the whole plan`}
         </div>
         <ul aria-label="Remedies">
           {shown.map((line) => (
-            <RemedyItem key={keyOf(line)} line={line} isIdle={isIdle} {...actions} />
+            <RemedyItem key={keyOf(line)} line={line} about={about} {...actions} />
           ))}
         </ul>
         {lines.length > FIRST_SHOWN && (
@@ -62,11 +64,6 @@ export function RemedyList({ remedies, isIdle = false, isSought, onFound, ...act
   );
 }
 
-const nothingWords = (isIdle: boolean): string =>
-  isIdle
-    ? "Nothing fits: no opening of their role and skills lies in these days, and nobody who could give them work is over."
-    : "Nothing that was tried takes anything off. It can be accepted, or the work itself made smaller.";
-
 const keyOf = ({ edits }: RemedyLine): string => JSON.stringify(edits);
 
 /** The best of each kind before the second of any: a few lines show what there is to choose from. */
@@ -76,22 +73,23 @@ function variedFirst(lines: readonly RemedyLine[]): RemedyLine[] {
   return [...firsts, ...lines.filter((line) => !firsts.includes(line))];
 }
 
-function RemedyItem({ line, isIdle, previewed, onPreview, onApply }: { line: RemedyLine; isIdle: boolean } & RemedyActions) {
+type ItemProps = { line: RemedyLine; about: RemedyProblem["about"] } & RemedyActions;
+
+function RemedyItem({ line, about, previewed, onPreview, onApply }: ItemProps) {
   const { currency } = usePlanFacts();
-  const isPreviewed = previewed !== null && keyOf(previewed) === keyOf(line);
-  const { effect, left, agree, steps } = line;
+  const isPreviewed = previewed != null && keyOf(previewed) === keyOf(line);
+  const { effect, agree, steps } = line;
   const projects = [...new Set(steps.flatMap(({ projectName }) => projectName ?? []))];
+  const { main, side } = gainOf(line, about);
   return (
     <li className={`line-above py-2 first:border-t-0 ${isPreviewed ? "remedy-previewed" : ""}`}>
       <p>
-        {remedyText(line, isIdle)} {projects.length > 0 && <span className="text-side">{projects.join(", ")}</span>}
+        {remedyText(line, about === "idle")} {projects.length > 0 && <span className="text-side">{projects.join(", ")}</span>}
       </p>
-      {isIdle ? (
-        effect.peakOver < 0 && <p className="font-semibold">Takes {hoursText(-effect.peakOver)} h off what is over</p>
-      ) : (
+      {main !== "" && (
         <p>
-          <span className="font-semibold">{effect.peakOver < 0 ? `Takes ${hoursText(-effect.peakOver)} h off` : "Takes nothing off"}</span>
-          <span className="text-side">{left === 0 ? ", none left over here" : `, ${hoursText(left)} h left over here`}</span>
+          <span className="font-semibold">{main}</span>
+          <span className="text-side">{side}</span>
         </p>
       )}
       <p className="text-side">
@@ -104,9 +102,11 @@ function RemedyItem({ line, isIdle, previewed, onPreview, onApply }: { line: Rem
       </p>
       {agree.length > 0 && <p className="text-side">To agree: {agree.join(", ")}</p>}
       <div className="flex gap-2 pt-1.5">
-        <Button aria-pressed={isPreviewed} onClick={() => onPreview(isPreviewed ? null : line)}>
-          {isPreviewed ? "End the preview" : "Preview"}
-        </Button>
+        {onPreview && (
+          <Button aria-pressed={isPreviewed} onClick={() => onPreview(isPreviewed ? null : line)}>
+            {isPreviewed ? "End the preview" : "Preview"}
+          </Button>
+        )}
         <Button look={isPreviewed ? "main" : "plain"} onClick={() => onApply(line)}>
           Apply
         </Button>

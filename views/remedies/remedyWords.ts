@@ -1,7 +1,10 @@
 // Remedies and what they come to, in words.
+import type { RemedyProblem } from "../../client/searches.ts";
 import type { RemedyLine, RemedyStep } from "../../core/answers/remedyLines.ts";
 import type { NamedEffect } from "../../core/balancing/namedEffect.ts";
 import type { RemedyKind } from "../../core/balancing/scene.ts";
+import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
+import type { Edit } from "../../core/edits/edit.ts";
 import { countText, hoursText, longDay, moneyText, shortDay } from "../../ui/format.ts";
 
 /** Each kind in a word or two, for filters and lists. */
@@ -26,8 +29,12 @@ export function remedyText({ steps }: Pick<RemedyLine, "steps">, isFromNamed = f
   return steps.map((step, at) => (at === 0 ? stepText(step, from(step)) : lowerFirst(stepText(step, from(step))))).join("; and ");
 }
 
-/** As it stands within a sentence. */
-export const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+/** A remedy as one edit and one undo. */
+export function remedyEdit(line: RemedyLine): Edit {
+  return { kind: "together", words: lowerFirst(remedyText(line)).slice(0, 300), edits: line.edits };
+}
+
+const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 
 function stepText(step: RemedyStep, giver: string): string {
   const task = step.taskName ?? "";
@@ -41,6 +48,7 @@ function stepText(step: RemedyStep, giver: string): string {
       return `Share ${task}${giver} with ${takerName}${amount(step)}`;
     case "delay":
     case "postpone":
+      if (days !== null && days < 0) return `Take the delay of ${countText(-days, "working day")} off ${task}`;
       if (days !== null) return `Delay ${task} by ${countText(days, "working day")}`;
       return step.kind === "delay" && to === null && from !== null ? `Begin ${task} on ${day(from)}` : `Move ${task} to ${day(from)}`;
     case "spread":
@@ -66,6 +74,33 @@ const span = (from: number | null, to: number | null): string => (from === to ? 
 function amount({ before, after, unit }: RemedyStep): string {
   if (before === null || after === null) return "";
   return unit === "hours" ? `: ${hoursText(after * 60)} of ${hoursText(before * 60)} h` : `: ${after} of ${before} %`;
+}
+
+/** What is said where no way was found. */
+export const nothingWords: Record<RemedyProblem["about"], string> = {
+  overload: "Nothing that was tried takes anything off. It can be accepted, or the work itself made smaller.",
+  idle: "Nothing fits: no opening of their role and skills lies in these days, and nobody who could give them work is over.",
+  unplaced: "Nothing that was tried finds a place for these hours.",
+  deadline: "Nothing that was tried brings the finish forward. The links, the scope or the deadline itself are left.",
+};
+
+/** What a remedy gains, for what it is a remedy of: the figure, and what is left. */
+export function gainOf({ effect, left }: RemedyLine, about: RemedyProblem["about"]): { main: string; side: string } {
+  const off = effect.peakOver < 0 ? `Takes ${hoursText(-effect.peakOver)} h off` : "Takes nothing off";
+  switch (about) {
+    case "overload":
+      return { main: off, side: left === 0 ? ", none left over here" : `, ${hoursText(left)} h left over here` };
+    case "idle":
+      return { main: effect.peakOver < 0 ? `${off} what is over` : "", side: "" };
+    case "unplaced":
+      return { main: `${hoursText(-effect.unplaced)} h find a place`, side: "" };
+    case "deadline": {
+      const days = Math.round((10 * left) / TICKS_PER_DAY) / 10;
+      return left === 0
+        ? { main: "Keeps the deadline", side: "" }
+        : { main: `Missed by ${countText(days, "working day")}`, side: ", not more" };
+    }
+  }
 }
 
 /** What a remedy comes to beyond what it removes, each a phrase; bad ones are marked. */

@@ -150,6 +150,8 @@ export function stepOf(signal: Attention): SignalStep {
       return { text: "Rates", path: "/rates", more: {} };
     case "thinMargin":
       return { text: "Money", path: "/money", more: { cost: "all" } };
+    case "missedDeadline":
+      return { ...task(projectId, taskId ?? "project"), text: "What could be done" };
     default:
       return task(projectId, taskId);
   }

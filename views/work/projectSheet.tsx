@@ -9,6 +9,8 @@ import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { RowTrail } from "../changes/rowTrail.tsx";
 import { DropSheet } from "../frame/dropSheet.tsx";
 import { LockTick } from "../frame/lockTick.tsx";
+import { RemedyList } from "../remedies/remedyList.tsx";
+import { remedyEdit } from "../remedies/remedyWords.ts";
 import { BulkTasks } from "./bulkTasks.tsx";
 import { PageSheet } from "./page/pageSheet.tsx";
 import { projectSet } from "./projectFields.ts";
@@ -71,6 +73,9 @@ function Details({ outline, project }: PartProps) {
   const { id, name } = outline.project;
   return (
     <Sheet title={name} subtitle="The project itself" onClose={() => project.select(null)}>
+      {outline.missed > 0 && (
+        <RemedyList problem={{ about: "deadline", missed: { projectId: id } }} onApply={(line) => void project.edit(remedyEdit(line))} />
+      )}
       <SheetSection>
         <ProjectForm
           key={id}

@@ -6,6 +6,8 @@ import { RichText } from "../../ui/richText.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { RowTrail } from "../changes/rowTrail.tsx";
 import { LockTick } from "../frame/lockTick.tsx";
+import { RemedyList } from "../remedies/remedyList.tsx";
+import { remedyEdit } from "../remedies/remedyWords.ts";
 import { Comments } from "./comments.tsx";
 import { TaskLinks } from "./links.tsx";
 import { Review } from "./review.tsx";
@@ -36,6 +38,9 @@ export function TaskSheet({ outline, entry, project }: { outline: Outline; entry
     <Sheet title={task.name} subtitle={subtitleOf(entry)} onClose={() => project.select(null)}>
       {!isSummary && <Review key={`${task.state} ${task.review?.state}`} task={task} />}
       {entry.dates && !isSummary && <WhySection entry={entry} onChange={(set) => void project.changeTask(task.id, set)} />}
+      {entry.conflicts.some(({ kind }) => kind === "deadline" || kind === "finishNotAfter") && (
+        <RemedyList problem={{ about: "deadline", missed: { taskId: task.id } }} onApply={(line) => void project.edit(remedyEdit(line))} />
+      )}
       {!isSummary && !entry.isMilestone && <TaskWork entry={entry} project={project} />}
       <TaskLinks outline={outline} entry={entry} project={project} />
       {task.notes && (

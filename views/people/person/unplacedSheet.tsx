@@ -14,6 +14,8 @@ import { useNames } from "../../frame/facts.ts";
 import { ImpactView, useImpact } from "../../frame/impact.tsx";
 import { TakerList } from "../../frame/takerList.tsx";
 import { useLinkTo } from "../../frame/windowed.ts";
+import { RemedyList } from "../../remedies/remedyList.tsx";
+import { remedyEdit } from "../../remedies/remedyWords.ts";
 
 type Way = "give" | "move" | "split";
 
@@ -70,6 +72,9 @@ export function UnplacedSheet({ entry, onClose }: { entry: Unplaceable; onClose:
           </Link>
         </div>
       </SheetSection>
+      {!edit && (
+        <RemedyList problem={{ about: "unplaced", assignmentId: entry.assignmentId }} onApply={(line) => void make(remedyEdit(line))} />
+      )}
       {edit && (
         <>
           <ImpactView impact={impact} />

@@ -1,0 +1,73 @@
+// Ways out for hours that nobody can work, and for deadlines that are missed.
+import { expect, test } from "vitest";
+import { fernhollow } from "../../demo/fernhollow.ts";
+import { plainMeasures } from "../../tests/plainMeasures.ts";
+import { parseDay } from "../calendar/day.ts";
+import { applyEdit } from "../edits/edit.ts";
+import { buildModel, type Model } from "../model.ts";
+import type { Plan } from "../plan/schema.ts";
+import { scheduleReport } from "../reports/schedule.ts";
+import { compareByMissed, searchForDeadline } from "./deadline.ts";
+import { togetherOf } from "./remedies.ts";
+import { compareByUnplaced, searchForUnplaced } from "./unplaced.ts";
+
+const demo = buildModel(fernhollow());
+const options = { today: parseDay("2027-02-01"), idStem: "new" };
+const before = plainMeasures(demo.plan);
+
+const after = (model: Model, edits: Parameters<typeof togetherOf>[0]) => applyEdit(model.plan, togetherOf(edits, "way out")).plan as Plan;
+const found = <T>(steps: Iterable<T | null>): T[] => [...steps].filter((own): own is T => own !== null);
+
+test.each(["rockpools-yara", "rockpools-clara", "standing-upkeep-sade"])(
+  "hours of %s that nobody can work find a place, as many as is said",
+  (assignmentId) => {
+    const ways = found(searchForUnplaced(demo, assignmentId, options));
+    expect(ways.length).toBeGreaterThan(0);
+    for (const { edits, effect, kind } of ways) {
+      const plain = plainMeasures(after(demo, edits));
+      expect([plain.unplaced - before.unplaced, plain.peakOver - before.peakOver], kind).toEqual([effect.unplaced, effect.peakOver]);
+      expect(effect.unplaced, kind).toBeLessThan(0);
+    }
+    const [best] = [...ways].sort(compareByUnplaced);
+    expect(best.effect.unplaced).toBe(Math.min(...ways.map(({ effect }) => effect.unplaced)));
+  },
+);
+
+test("work that is planned before somebody joins goes to others, later, or to a contractor until then", () => {
+  const kinds = new Set(found(searchForUnplaced(demo, "rockpools-yara", options)).map(({ kind }) => kind));
+  for (const kind of ["give", "postpone"] as const) expect(kinds, kind).toContain(kind);
+  const leaving = new Set(found(searchForUnplaced(demo, "standing-upkeep-sade", options)).map(({ kind }) => kind));
+  for (const kind of ["handOver"] as const) expect(leaving, kind).toContain(kind);
+});
+
+test("a missed deadline is met by fewer days for what decides it, and the report says so", () => {
+  const missedBy = (plan: Plan) => scheduleReport(buildModel(plan)).conflicts.find(({ taskId }) => taskId === "rivers-opening")?.ticks ?? 0;
+  const ways = found(searchForDeadline(demo, { taskId: "rivers-opening" }, options)).sort(compareByMissed);
+  expect(ways.length).toBeGreaterThan(3);
+  for (const { edits, left, kind } of ways) {
+    expect(missedBy(after(demo, edits)), kind).toBe(left);
+    expect(left).toBeLessThan(missedBy(demo.plan));
+  }
+  expect(ways.map(({ left }) => left)).toEqual([...ways.map(({ left }) => left)].sort((a, b) => a - b));
+  const touched = ways.flatMap(({ edits }) => edits.flatMap((edit) => (edit.kind === "changeTask" ? [edit.id] : [])));
+  expect(touched).toContain("rivers-objectsin");
+  // What was finished before today is no way out.
+  expect(touched).not.toContain("rivers-drawings");
+});
+
+test("where no single way keeps a deadline, two or three together are told", () => {
+  const tight = after(demo, [{ kind: "changeTask", id: "rivers-opening", set: { deadline: "2027-03-01" } }]);
+  const model = buildModel(tight);
+  const ways = found(searchForDeadline(model, { taskId: "rivers-opening" }, options)).sort(compareByMissed);
+  const missedBy = (plan: Plan) => scheduleReport(buildModel(plan)).conflicts.find(({ taskId }) => taskId === "rivers-opening")?.ticks ?? 0;
+  expect(ways.filter(({ steps }) => steps.length === 1).every(({ left }) => left > 0)).toBe(true);
+  expect(ways[0].steps.length).toBeGreaterThan(1);
+  for (const { edits, left } of ways) expect(missedBy(after(model, edits))).toBe(left);
+});
+
+test("nothing comes for hours that are placed, or a deadline that is kept", () => {
+  expect([...searchForUnplaced(demo, "rockpools-mara", options)]).toEqual([]);
+  expect([...searchForUnplaced(demo, "nothing", options)]).toEqual([]);
+  expect([...searchForDeadline(demo, { projectId: "tidepool" }, options)]).toEqual([]);
+  expect([...searchForDeadline(demo, { taskId: "nothing" }, options)]).toEqual([]);
+});
