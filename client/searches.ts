@@ -4,6 +4,7 @@ import { compareByMissed, type Missed, searchForDeadline } from "../core/balanci
 import { type EvenOutOptions, type EvenOutProgress, EvenOutSearch } from "../core/balancing/evenOut.ts";
 import { solvedGifts } from "../core/balancing/giveProgram.ts";
 import { searchForIdle } from "../core/balancing/idle.ts";
+import { compareForLeave, searchForLeave } from "../core/balancing/leave.ts";
 import { compareRemedies, type Overload, type Remedy, type RemedyOptions, searchRemedies, type Tried } from "../core/balancing/remedies.ts";
 import type { RemedyKind } from "../core/balancing/scene.ts";
 import { compareByUnplaced, searchForUnplaced } from "../core/balancing/unplaced.ts";
@@ -34,6 +35,7 @@ export interface RemedyNews {
 export type RemedyProblem =
   | ({ about: "overload" | "idle" } & Overload)
   | { about: "unplaced"; assignmentId: string }
+  | { about: "leave"; personId: string; timeOffId: string }
   | { about: "deadline"; missed: Missed };
 
 export interface RemedyQuery {
@@ -80,6 +82,8 @@ function searchFor(model: Model, problem: RemedyProblem, options: RemedyOptions)
       return searchForIdle(model, problem, options);
     case "unplaced":
       return searchForUnplaced(model, problem.assignmentId, options);
+    case "leave":
+      return searchForLeave(model, problem, options);
     case "deadline":
       return searchForDeadline(model, problem.missed, options);
   }
@@ -89,6 +93,7 @@ const orders: Record<RemedyProblem["about"], (a: Remedy, b: Remedy) => number> =
   overload: compareRemedies,
   idle: compareRemedies,
   unplaced: compareByUnplaced,
+  leave: compareForLeave,
   deadline: compareByMissed,
 };
 

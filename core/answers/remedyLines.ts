@@ -6,7 +6,7 @@ import { type Day, parseDay } from "../calendar/day.ts";
 import type { SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { findRow } from "../plan/rows.ts";
-import type { Assignment, Plan, Task } from "../plan/schema.ts";
+import type { Assignment, Plan, Task, TimeOff } from "../plan/schema.ts";
 
 /** One step in the terms of the plan; what does not apply to its kind is null. */
 export interface RemedyStep {
@@ -24,8 +24,8 @@ export interface RemedyStep {
   after: number | null;
   /** What the two are of. */
   unit: "days" | "percent" | "hours" | "hoursPerDay" | null;
-  /** Of leave: a request declined, and not days moved. */
-  isDeclined: boolean;
+  /** Of leave: how a request is answered; null where days are moved. */
+  answer: TimeOff["state"] | null;
   /** Of a gift: nobody has it yet; else whose it is. */
   isOpening: boolean;
   giverName: string | null;
@@ -75,7 +75,7 @@ function stepOf(plan: Plan, { kind, edits, assignmentId, takerId, taskId }: Prop
     before: null,
     after: null,
     unit: null,
-    isDeclined: false,
+    answer: null,
     isOpening: kind === "give" && taskId !== undefined && assignment?.personId === undefined && assignment?.teamId === undefined,
     giverName: findRow(plan.people, assignment?.personId)?.name ?? null,
   };
@@ -106,7 +106,8 @@ function told(plan: Plan, edit: SingleEdit, assignment: Assignment | undefined, 
       return { from: parseDay(edit.timeOff.from), to: parseDay(edit.timeOff.to) };
     case "answerTimeOff": {
       const entry = findRow(plan.people, edit.personId)?.timeOff?.find(({ id }) => id === edit.id);
-      return entry ? { from: parseDay(entry.from), to: parseDay(entry.to), isDeclined: true } : { isDeclined: true };
+      const dates = edit.suggested ?? entry;
+      return { ...(dates && { from: parseDay(dates.from), to: parseDay(dates.to) }), answer: edit.state };
     }
     case "acceptOverload":
       return { from: parseDay(edit.acceptance.from), to: parseDay(edit.acceptance.to) };

@@ -43,7 +43,7 @@ export function timeOff(scene: Scene): Proposal[] {
 const MOST_WEEKS = 26;
 
 /** How many whole weeks later some days are free of work for somebody; null where they are not within half a year. */
-function daysToIdle({ model, person }: Scene, from: Day, to: Day): number | null {
+export function daysToIdle({ model, person }: Pick<Scene, "model" | "person">, from: Day, to: Day): number | null {
   const load = model.load(defaultCounting);
   for (let by = 7; by <= 7 * MOST_WEEKS; by += 7) {
     const { minutes, at } = load.of(person, from + by, to + 1 + by);

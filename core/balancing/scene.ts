@@ -78,7 +78,7 @@ export function sceneOf(
   const range = { start: Math.max(asked.range.start, today ?? asked.range.start), stop: asked.range.stop };
   const over = overDays(model, person, range);
   if (!over.some((minutes) => minutes > 0)) return null;
-  return { model, person, range, over, today, pieces: piecesOf(model, person, range, over), mostTakers, newId };
+  return { model, person, range, over, today, pieces: piecesOn(model, person, range, over), mostTakers, newId };
 }
 
 /** True of work that may be changed: nothing done, and nothing that is locked. */
@@ -88,7 +88,8 @@ export function isOpenToChange({ plan, work }: Model, row: number): boolean {
   return task.state !== "done" && !task.locked && !plan.projects[work.project[row]].locked && !person?.locked;
 }
 
-function piecesOf(model: Model, person: number, range: Range, over: Int32Array): Piece[] {
+/** The work of somebody that falls on some days, the largest first. @param over Minutes by day; days of 0 are not meant. */
+export function piecesOn(model: Model, person: number, range: Range, over: Int32Array): Piece[] {
   const { plan, work, placements } = model;
   const { shares } = model.load(defaultCounting);
   const pieces = [...membersOf(work.byPerson, person)].flatMap((row): Piece[] => {

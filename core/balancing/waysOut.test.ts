@@ -8,6 +8,7 @@ import { buildModel, type Model } from "../model.ts";
 import type { Plan } from "../plan/schema.ts";
 import { scheduleReport } from "../reports/schedule.ts";
 import { compareByMissed, searchForDeadline } from "./deadline.ts";
+import { compareForLeave, searchForLeave } from "./leave.ts";
 import { togetherOf } from "./remedies.ts";
 import { compareByUnplaced, searchForUnplaced } from "./unplaced.ts";
 
@@ -63,6 +64,20 @@ test("where no single way keeps a deadline, two or three together are told", () 
   expect(ways.filter(({ steps }) => steps.length === 1).every(({ left }) => left > 0)).toBe(true);
   expect(ways[0].steps.length).toBeGreaterThan(1);
   for (const { edits, left } of ways) expect(missedBy(after(model, edits))).toBe(left);
+});
+
+test("leave that work stands in the way of is approved together with what makes room for it, each measured as one", () => {
+  const ways = found(searchForLeave(demo, { personId: "bo", timeOffId: "bo-1" }, options)).sort(compareForLeave);
+  const together = ways.filter(({ steps }) => steps.length > 1);
+  expect(together.length).toBeGreaterThan(1);
+  for (const { edits, effect } of together) {
+    const plan = after(demo, edits);
+    expect(plan.people.find(({ id }) => id === "bo")?.timeOff?.find(({ id }) => id === "bo-1")?.state).toBe("approved");
+    const plain = plainMeasures(plan);
+    expect([plain.peakOver - before.peakOver, plain.unplaced - before.unplaced]).toEqual([effect.peakOver, effect.unplaced]);
+  }
+  expect(ways[ways.length - 1].edits[0]).toMatchObject({ kind: "answerTimeOff", state: "declined" });
+  expect(found(searchForLeave(demo, { personId: "bo", timeOffId: "none" }, options))).toEqual([]);
 });
 
 test("nothing comes for hours that are placed, or a deadline that is kept", () => {

@@ -36,8 +36,7 @@ export function RemedyList({ problem, isSought = false, onFound, ...actions }: L
     onFound?.();
   }, [isSought, onFound]);
   const { about } = problem;
-  // Accepting has a form of its own: it asks for the reason.
-  const lines = (remedies?.lines ?? []).filter(({ kind }) => kind !== "accept");
+  const lines = (remedies?.lines ?? []).filter((line) => !isAskedElsewhere(line, about));
   const shown = isWhole ? lines : variedFirst(lines).slice(0, FIRST_SHOWN);
   return (
     <div ref={list} tabIndex={-1}>
@@ -62,6 +61,12 @@ export function RemedyList({ problem, isSought = false, onFound, ...actions }: L
       </SheetSection>
     </div>
   );
+}
+
+/** What has a button or a form of its own beside the list: accepting, and a plain yes or no to leave. */
+function isAskedElsewhere({ kind, steps: [first, ...more] }: RemedyLine, about: RemedyProblem["about"]): boolean {
+  const isPlainAnswer = more.length === 0 && (first.answer === "approved" || first.answer === "declined");
+  return kind === "accept" || (about === "leave" && isPlainAnswer);
 }
 
 const keyOf = ({ edits }: RemedyLine): string => JSON.stringify(edits);

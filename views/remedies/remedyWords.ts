@@ -60,12 +60,18 @@ function stepText(step: RemedyStep, giver: string): string {
     case "overtime":
       return `Overtime of ${after} h a day, ${span(from, to)}`;
     case "timeOff":
-      return step.isDeclined ? `Decline the leave asked for, ${span(from, to)}` : `Move the leave to ${span(from, to)}`;
+      return leaveText(step);
     case "contractor":
       return from === null ? `Open ${task} to a contractor` : `Open ${task} to a contractor from ${day(from)}`;
     case "accept":
       return "Accept it for these days";
   }
+}
+
+function leaveText({ answer, from, to }: RemedyStep): string {
+  if (answer === "approved") return "Approve the leave";
+  if (answer === "requested") return `Suggest ${span(from, to)} instead`;
+  return answer === "declined" ? `Decline the leave asked for, ${span(from, to)}` : `Move the leave to ${span(from, to)}`;
 }
 
 const day = (own: number | null): string => (own === null ? "" : shortDay(own));
@@ -81,6 +87,7 @@ export const nothingWords: Record<RemedyProblem["about"], string> = {
   overload: "Nothing that was tried takes anything off. It can be accepted, or the work itself made smaller.",
   idle: "Nothing fits: no opening of their role and skills lies in these days, and nobody who could give them work is over.",
   unplaced: "Nothing that was tried finds a place for these hours.",
+  leave: "No work stands in the way of it.",
   deadline: "Nothing that was tried brings the finish forward. The links, the scope or the deadline itself are left.",
 };
 
@@ -92,6 +99,8 @@ export function gainOf({ effect, left }: RemedyLine, about: RemedyProblem["about
       return { main: off, side: left === 0 ? ", none left over here" : `, ${hoursText(left)} h left over here` };
     case "idle":
       return { main: effect.peakOver < 0 ? `${off} what is over` : "", side: "" };
+    case "leave":
+      return { main: effect.peakOver <= 0 && effect.unplaced <= 0 ? "Makes nobody over" : "", side: "" };
     case "unplaced":
       return { main: `${hoursText(-effect.unplaced)} h find a place`, side: "" };
     case "deadline": {

@@ -15,6 +15,8 @@ import { FormDate } from "../../../ui/form.tsx";
 import { rangeText } from "../../../ui/format.ts";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { ImpactView, useImpact } from "../../frame/impact.tsx";
+import { RemedyList } from "../../remedies/remedyList.tsx";
+import { remedyEdit } from "../../remedies/remedyWords.ts";
 import { dateRangeFields } from "../person/rangeFields.ts";
 import { timeOffKinds } from "../words.ts";
 
@@ -81,6 +83,16 @@ export function AnswerSheet({
           />
         )}
       </SheetSection>
+      {way === "answer" && (
+        <RemedyList
+          problem={{ about: "leave", personId, timeOffId: timeOff.id }}
+          onApply={(line) =>
+            void session.edit(remedyEdit(line)).then((faults) => {
+              if (faults.length === 0) onClose();
+            })
+          }
+        />
+      )}
     </Sheet>
   );
 }
