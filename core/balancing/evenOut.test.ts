@@ -127,8 +127,12 @@ test("only what may be touched is touched: kinds, people, projects, pencilled wo
   for (const id of other) expect(demo.tasks.find((task) => task.id === id)?.projectId).toBe("rivers");
   for (const { edits } of run(demo, { kinds: ["delay"], mostDelayDays: 3 }).lines)
     for (const edit of edits) if (edit.kind === "changeTask" && edit.set.staggerDays) expect(edit.set.staggerDays).toBeLessThanOrEqual(3);
-  const pencilled = plansOf(demo, run(demo, { isPencilledOnly: true, kinds: ["give"] })).at(-1) as Plan;
+  const pencilled = plansOf(demo, run(demo, { isPencilledOnly: true })).at(-1) as Plan;
   for (const row of pencilled.assignments) if (!demo.assignments.includes(row)) expect(row.firmness).toBe("pencilled");
+  for (const task of pencilled.tasks)
+    if (!demo.tasks.includes(task)) for (const own of demo.assignments) if (own.taskId === task.id) expect(own.firmness).toBe("pencilled");
+  const lockedPeople = { ...demo, people: demo.people.map((person) => ({ ...person, locked: true as const })) };
+  expect(run(lockedPeople).lines).toEqual([]);
 });
 
 test("nothing over, one person, no tasks, a window outside the horizon: nothing to do, and nothing breaks", () => {

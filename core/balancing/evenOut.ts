@@ -215,8 +215,8 @@ export class EvenOutSearch {
   }
 
   #movesOf(model: Model): Moves {
-    const { today, mostDelayDays = USUAL_DELAY_DAYS } = this.options;
-    return new Moves(model, new TrialPlacer(model), this.#loads, { kinds: this.#kinds, today, mostDelayDays });
+    const { today, mostDelayDays = USUAL_DELAY_DAYS, isPencilledOnly = false } = this.options;
+    return new Moves(model, new TrialPlacer(model), this.#loads, { kinds: this.#kinds, today, mostDelayDays, isPencilledOnly });
   }
 
   /** People with too much in the window, the worst first. */

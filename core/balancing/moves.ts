@@ -38,6 +38,8 @@ export interface MoveOptions {
   today: Day | null;
   /** How far a task may be delayed, in working days. */
   mostDelayDays: number;
+  /** Leaves confirmed work as it is. */
+  isPencilledOnly: boolean;
 }
 
 /** People that are tried for one piece of work; for a part of it fewer. */
@@ -214,6 +216,9 @@ export class Moves {
     if (own.state === "underWay" || (own.percentComplete ?? 0) > 0) return;
     const free = Math.floor((model.slack().of(task)?.free ?? 0) / TICKS_PER_DAY);
     const rows = [...membersOf(work.byTask, task)].filter((at) => work.isMaterial[at] === 0 && work.person[at] >= 0);
+    // Everybody on the task comes along: nobody whose work is to stay as it is.
+    const stays = (at: number) => plan.people[work.person[at]].locked || (options.isPencilledOnly && work.isPencilled[at] === 0);
+    if (rows.some(stays)) return;
     const before = rows.map((at) => this.#placeOf(at));
     for (const days of DELAYS) {
       if (days > Math.min(free, options.mostDelayDays)) return;

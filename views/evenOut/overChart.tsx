@@ -3,7 +3,13 @@
 import { Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
 import type { Evened } from "../../core/answers/evenedLines.ts";
 import type { Range } from "../../core/calendar/periods.ts";
-import { hoursOf, hoursText, shortDay } from "../../ui/format.ts";
+import { ChartLegend, chartLooks } from "../../ui/chartParts.tsx";
+import { hoursOf, shortDay } from "../../ui/format.ts";
+
+const marks = {
+  before: { name: "Before", color: "var(--over)", as: "line" },
+  after: { name: "After", color: "var(--plum)", as: "dashed" },
+} as const;
 
 export default function OverChart({ evened: { weeks, before, after }, window }: { evened: Evened; window: Range }) {
   const data = weeks.flatMap(({ start, stop }, at) =>
@@ -11,44 +17,21 @@ export default function OverChart({ evened: { weeks, before, after }, window }: 
       ? []
       : [{ week: shortDay(start), before: hoursOf(before.byWeek[at]), after: hoursOf(after.byWeek[at]) }],
   );
+  const line = { strokeWidth: 2, dot: { r: 2.5 }, isAnimationActive: false };
   return (
     <>
       <div className="h-[190px]" role="img" aria-label="Hours over by week, before and after">
         <ResponsiveContainer width="100%" height="100%">
           <LineChart data={data} margin={{ top: 8, right: 8, bottom: 0, left: -14 }} accessibilityLayer={false}>
-            <XAxis dataKey="week" tick={{ fill: "var(--ink-2)", fontSize: 11 }} tickLine={false} axisLine={{ stroke: "var(--line-2)" }} />
-            <YAxis tick={{ fill: "var(--ink-2)", fontSize: 11 }} tickLine={false} axisLine={false} width={48} />
-            <Tooltip
-              formatter={(value) => `${hoursText(Number(value) * 60)} h`}
-              contentStyle={{
-                background: "var(--sheet)",
-                border: "1px solid var(--line-2)",
-                borderRadius: 6,
-                fontSize: 12.5,
-                color: "var(--ink)",
-              }}
-            />
-            <Line dataKey="before" name="Before" stroke="var(--over)" strokeWidth={2} dot={{ r: 2.5 }} isAnimationActive={false} />
-            <Line
-              dataKey="after"
-              name="After"
-              stroke="var(--plum)"
-              strokeWidth={2}
-              strokeDasharray="5 3"
-              dot={{ r: 2.5 }}
-              isAnimationActive={false}
-            />
+            <XAxis dataKey="week" {...chartLooks.x} />
+            <YAxis {...chartLooks.y} />
+            <Tooltip {...chartLooks.tooltip} />
+            <Line dataKey="before" name={marks.before.name} stroke={marks.before.color} {...line} />
+            <Line dataKey="after" name={marks.after.name} stroke={marks.after.color} strokeDasharray="5 3" {...line} />
           </LineChart>
         </ResponsiveContainer>
       </div>
-      <ul className="flex gap-4 text-side" aria-hidden>
-        <li className="flex items-center gap-1.5">
-          <span className="inline-block w-4 border-over border-t-2" /> Before
-        </li>
-        <li className="flex items-center gap-1.5">
-          <span className="inline-block w-4 border-plum border-t-2 border-dashed" /> After
-        </li>
-      </ul>
+      <ChartLegend marks={Object.values(marks)} />
     </>
   );
 }
