@@ -6,6 +6,7 @@ import type { Model } from "../model.ts";
 import { findRow, membersOf, rowById } from "../plan/rows.ts";
 import type { Task } from "../plan/schema.ts";
 import { SUM } from "../schedule/dates.ts";
+import { isInTotals } from "./delay.ts";
 import { sharedEdits } from "./give.ts";
 import { Measured } from "./measures.ts";
 import { compareRemedies, grownOf, idsBeside, type Remedy, type RemedyOptions, Trial, type Tried } from "./remedies.ts";
@@ -30,7 +31,7 @@ export function* searchForDeadline(model: Model, missed: Missed, { today, idStem
     const state = trial.after(known);
     let next: Remedy | null = null;
     for (const row of state ? decidingTasks(state, missed, today) : [])
-      for (const proposal of proposalsFor(state as Model, row, newId)) {
+      for (const proposal of proposalsFor(state as Model, row, today, newId)) {
         const remedy = lessMissed(trial, [...known, proposal], missed, least);
         // Of several together the best alone is told: the others differ from it in one step.
         yield known.length === 0 ? remedy : null;
@@ -94,13 +95,15 @@ function lastOf({ plan, schedule }: Pick<Model, "plan" | "schedule">, projectId:
   return last;
 }
 
-function* proposalsFor(model: Model, row: number, newId: () => string): Generator<Proposal> {
-  const { plan, work } = model;
+function* proposalsFor(model: Model, row: number, today: Day | null, newId: () => string): Generator<Proposal> {
+  const { plan, work, schedule } = model;
   const task = plan.tasks[row];
   if (task.locked || findRow(plan.projects, task.projectId)?.locked) return;
   const taskId = task.id;
   if (task.staggerDays) yield { kind: "delay", edits: [{ kind: "changeTask", id: taskId, set: { staggerDays: null } }], taskId };
-  yield* inFewerDays(task);
+  // What has begun is not written anew before today.
+  if (today !== null && (schedule.of(row)?.start.day ?? today) < today) return;
+  if (isInTotals(model, row)) yield* inFewerDays(task);
   if (task.sizing !== "effort") return;
   const labour = [...membersOf(work.byTask, row)].filter(
     (own) => own < work.assignments && work.person[own] >= 0 && isOpenToChange(model, own),

@@ -7,6 +7,7 @@ import { ownDatesMoved } from "../entry/shiftBar.ts";
 import type { Model } from "../model.ts";
 import { membersOf } from "../plan/rows.ts";
 import type { TaskDates } from "../schedule/dates.ts";
+import { HOURS } from "../work/statement.ts";
 import { hasBegun, overSpan, type Piece, type Proposal, type Scene } from "./scene.ts";
 
 /** Working days that are tried beside those that clear the overload whole. */
@@ -67,10 +68,16 @@ export function delayEdits({ plan, work }: Model, row: number, dates: TaskDates,
   return [{ kind: "changeTask", id: task.id, set: { start: later(task.start), finish: later(task.finish) } }, ...moved];
 }
 
+/** True of a task whose labour is all stated as totals: with other days it stays as much work. */
+export function isInTotals({ work }: Model, task: number): boolean {
+  const rows = [...membersOf(work.byTask, task)].filter((row) => row < work.assignments && work.isMaterial[row] === 0);
+  return rows.every((row) => work.way[row] === HOURS);
+}
+
 /** The same hours over more days: the task lasts longer. */
 export function spread(scene: Scene, piece: Piece): Proposal[] {
   const { task, assignment } = piece;
-  if (hasBegun(scene, piece) || assignment.hours === undefined || assignment.to !== undefined) return [];
+  if (hasBegun(scene, piece) || assignment.to !== undefined || !isInTotals(scene.model, scene.model.work.task[piece.row])) return [];
   if (task.sizing === "duration" && task.durationDays) {
     const { durationDays } = task;
     return [1.25, 1.5, 2].map((factor) => {

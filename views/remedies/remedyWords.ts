@@ -107,7 +107,7 @@ export function gainOf({ effect, left }: RemedyLine, about: RemedyProblem["about
       const days = Math.round((10 * left) / TICKS_PER_DAY) / 10;
       return left === 0
         ? { main: "Keeps the deadline", side: "" }
-        : { main: `Missed by ${countText(days, "working day")}`, side: ", not more" };
+        : { main: `Still missed by ${countText(days, "working day")}`, side: "" };
     }
   }
 }
