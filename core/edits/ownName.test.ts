@@ -6,6 +6,7 @@ import { isInOwnName } from "./ownName.ts";
 const plan = fernhollow();
 const AT = "2027-02-01T09:00:00Z";
 const comment = (author: string) => ({ id: "said", taskId: "tidepool-cases", author, at: AT, text: "Agreed." });
+const note = (by: string) => ({ id: "told", signal: "over mara", personId: "ilka", by, at: AT, text: "Can you look?" });
 const request = (by: string) => ({
   id: "asked",
   taskId: "tidepool-cases",
@@ -20,6 +21,7 @@ const work = { id: "asked-work", taskId: "tidepool-cases", roleId: "fabricator",
 const ways: [string, (name: string) => Edit][] = [
   ["a comment", (name) => ({ kind: "addComment", comment: comment(name) })],
   ["a comment in a file", (name) => ({ kind: "importRows", source: "x.csv", rows: [{ list: "comments", row: comment(name) }] })],
+  ["a note", (name) => ({ kind: "sendNote", note: note(name) })],
   ["a request", (name) => ({ kind: "askWork", request: request(name), assignment: work })],
   [
     "a request in a file",
@@ -54,6 +56,10 @@ test("what somebody else has said is not changed, and may be taken away", () => 
   expect(isInOwnName(plan, change({ ...said, author: "Lee" }), "Lee")).toBe(false);
   expect(isInOwnName(plan, change(said), "Lee")).toBe(true);
   expect(isInOwnName(plan, change(null), "Lee")).toBe(true);
+  const sent = note("Nora Okafor");
+  const other = (after: typeof sent) => [{ list: "notes" as const, id: sent.id, before: sent, after }];
+  expect(isInOwnName(plan, other({ ...sent, by: "Lee" }), "Lee")).toBe(false);
+  expect(isInOwnName(plan, other({ ...sent, text: "Never mind." }), "Nora Okafor")).toBe(true);
 });
 
 test("a request is written down on behalf of the project's lead, and nothing is answered on theirs", () => {

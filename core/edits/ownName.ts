@@ -2,21 +2,22 @@
 // on behalf of the lead of the project, and nobody else's.
 import { findRow } from "../plan/rows.ts";
 import { isSame } from "../plan/same.ts";
-import type { Comment, Plan, WorkRequest } from "../plan/schema.ts";
+import type { Comment, Note, Plan, WorkRequest } from "../plan/schema.ts";
 import type { Change } from "./change.ts";
 
 /** True where changes leave nothing new under a name other than `name`, whatever kind of edit has made them.
  * @param plan As the changes leave it. */
 export function isInOwnName(plan: Plan, changes: readonly Change[], name: string): boolean {
   return changes.every((change) => {
-    if (change.list === "comments") return isOwnComment(change.before, change.after, name);
-    if (change.list === "notes") return change.after === null || isSame(change.before, change.after) || change.after.by === name;
+    if (change.list === "comments") return isOwn(change.before, change.after, name, ({ author }) => author);
+    if (change.list === "notes") return isOwn(change.before, change.after, name, ({ by }) => by);
     return change.list !== "requests" || areOwnSteps(plan, change.before, change.after, name);
   });
 }
 
-function isOwnComment(before: Comment | null, after: Comment | null, name: string): boolean {
-  return after === null || isSame(before, after) || (after.author === name && (before === null || before.author === name));
+/** True where nothing of anybody else's is changed, and nothing new is said under another name. */
+function isOwn<R extends Comment | Note>(before: R | null, after: R | null, name: string, authorOf: (row: R) => string): boolean {
+  return after === null || isSame(before, after) || (authorOf(after) === name && (before === null || authorOf(before) === name));
 }
 
 function areOwnSteps(plan: Plan, before: WorkRequest | null, after: WorkRequest | null, name: string): boolean {
