@@ -47,7 +47,7 @@ export interface RemedyQuery {
 /** Remedies that a screen lists at most. */
 const MOST_LINES = 40;
 /** People tried for one piece of work, and edits tried, where a plan is large. */
-const LARGE = { people: 300, mostTakers: 4, mostTried: 70 };
+const LARGE = { people: 300, mostTakers: 3, mostTried: 40 };
 
 function remedySearch(model: Model, { problem, today, idStem }: RemedyQuery): Search<RemedyNews> {
   const found: Remedy[] = [];

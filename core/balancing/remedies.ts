@@ -11,7 +11,7 @@ import { delay, lighten, postpone, spread } from "./delay.ts";
 import { give, handOver, share } from "./give.ts";
 import { type Effect, Measured, peakOverOf } from "./measures.ts";
 import { accept, contractor, overtime, timeOff } from "./ownDays.ts";
-import { type Piece, type Proposal, type Scene, sceneOf } from "./scene.ts";
+import { type Piece, type Proposal, remedyKinds, type Scene, sceneOf } from "./scene.ts";
 
 /** Something that could be done, and what it comes to. */
 export interface Remedy extends Proposal {
@@ -73,10 +73,23 @@ export function remediesOf(model: Model, overload: Overload, options: RemedyOpti
   return ranked([...searchRemedies(model, overload, options)].filter((remedy) => remedy !== null));
 }
 
+/** Proposals of every way in turn: whoever waits soon sees what there is, and where the search is cut off each has been tried. */
 function* proposalsOf(scene: Scene): Generator<Proposal> {
-  // A few of each kind first, so that whoever waits sees what there is.
-  for (const way of waysOfWork) for (const piece of scene.pieces) yield* way(scene, piece);
-  for (const way of waysOfPerson) yield* way(scene);
+  let ways = [...waysOfWork.map((way) => ofPieces(scene, way)), ...waysOfPerson.map((way) => way(scene).values())];
+  while (ways.length > 0) {
+    const left: typeof ways = [];
+    for (const way of ways) {
+      const next = way.next();
+      if (next.done) continue;
+      left.push(way);
+      yield next.value;
+    }
+    ways = left;
+  }
+}
+
+function* ofPieces(scene: Scene, way: (typeof waysOfWork)[number]): Generator<Proposal, undefined> {
+  for (const piece of scene.pieces) yield* way(scene, piece);
 }
 
 /** Two or three that are enough together: the best one, and after it the best of what is left. */
@@ -145,13 +158,15 @@ export function togetherOf(edits: readonly SingleEdit[], words: string): Edit {
   return edits.length === 1 ? edits[0] : { kind: "together", words, edits: [...edits] };
 }
 
-/** Best first: most peakOver removed, then least new peakOver elsewhere, then fewest days that finishes move, then least cost. */
-export function compareRemedies(a: Pick<Remedy, "effect">, b: Pick<Remedy, "effect">): number {
+/** Best first: most peakOver removed, then least new peakOver elsewhere, then fewest days that finishes move, then least cost;
+ * where all that is equal, in the order of the kinds. */
+export function compareRemedies(a: Pick<Remedy, "effect" | "kind">, b: Pick<Remedy, "effect" | "kind">): number {
   return (
     a.effect.peakOver - b.effect.peakOver ||
     grownOf(a.effect) - grownOf(b.effect) ||
     movedDays(a.effect) - movedDays(b.effect) ||
-    a.effect.cost - b.effect.cost
+    a.effect.cost - b.effect.cost ||
+    remedyKinds.indexOf(a.kind) - remedyKinds.indexOf(b.kind)
   );
 }
 
