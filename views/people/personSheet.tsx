@@ -12,6 +12,7 @@ import { RowTrail } from "../changes/rowTrail.tsx";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { LockTick } from "../frame/lockTick.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
+import { SignalsOf } from "../today/signalsOf.tsx";
 import { fieldsOfPerson, type PersonFields, setOfPerson } from "./personForm.ts";
 import { PersonForm } from "./personFormView.tsx";
 import type { usePeople } from "./usePeople.ts";
@@ -38,6 +39,7 @@ export function PersonSheet({ row, people }: { row: RosterRow | null; people: Re
       <SheetSection>
         <PersonForm key={row?.person.id ?? "new"} id={row?.person.id} initial={fields} isNew={!row} onSave={save} />
       </SheetSection>
+      {row && <SignalsOf personId={row.person.id} />}
       {row && (
         <SheetSection>
           <LockTick list="people" id={row.person.id} isLocked={row.person.locked === true} />

@@ -11,6 +11,7 @@ import { DropSheet } from "../frame/dropSheet.tsx";
 import { LockTick } from "../frame/lockTick.tsx";
 import { RemedyList } from "../remedies/remedyList.tsx";
 import { remedyEdit } from "../remedies/remedyWords.ts";
+import { SignalsOf } from "../today/signalsOf.tsx";
 import { BulkTasks } from "./bulkTasks.tsx";
 import { PageSheet } from "./page/pageSheet.tsx";
 import { projectSet } from "./projectFields.ts";
@@ -85,6 +86,7 @@ function Details({ outline, project }: PartProps) {
           onSave={(fields) => project.edit({ kind: "changeProject", id, set: projectSet(fields) })}
         />
       </SheetSection>
+      <SignalsOf projectId={id} />
       <SheetSection>
         <LockTick list="projects" id={id} isLocked={outline.project.locked === true} />
       </SheetSection>

@@ -8,6 +8,7 @@ import { RowTrail } from "../changes/rowTrail.tsx";
 import { LockTick } from "../frame/lockTick.tsx";
 import { RemedyList } from "../remedies/remedyList.tsx";
 import { remedyEdit } from "../remedies/remedyWords.ts";
+import { SignalsOf } from "../today/signalsOf.tsx";
 import { Comments } from "./comments.tsx";
 import { TaskLinks } from "./links.tsx";
 import { Review } from "./review.tsx";
@@ -52,6 +53,7 @@ export function TaskSheet({ outline, entry, project }: { outline: Outline; entry
       <SheetSection title="The task">
         <TaskForm key={task.id} outline={outline} task={task} isSummary={isSummary} saveText="Save" onSave={save} />
       </SheetSection>
+      <SignalsOf taskId={task.id} />
       {!isSummary && (
         <SheetSection>
           <LockTick list="tasks" id={task.id} isLocked={task.locked === true} />

@@ -1,0 +1,51 @@
+"use client";
+// The signals about one person, task or project, where they are looked at: the words and the step of Today.
+import { useMaybeAnswer } from "../../client/session.tsx";
+import type { Attention } from "../../core/attention/kinds.ts";
+import Link from "../../ui/link.tsx";
+import { SheetSection } from "../../ui/sheet.tsx";
+import { useFrame } from "../frame/facts.ts";
+import { useLinkTo } from "../frame/windowed.ts";
+import { sentenceOf, stepOf } from "./attentionWords.ts";
+
+type About = { personId: string } | { taskId: string } | { projectId: string };
+
+const MOST_SHOWN = 4;
+
+export function SignalsOf(about: About) {
+  const { clock } = useFrame();
+  const today = useMaybeAnswer("today", { clock }, null);
+  const linkTo = useLinkTo();
+  const own = today?.signals.filter((signal) => isAbout(signal, about)) ?? [];
+  if (own.length === 0) return null;
+  return (
+    <SheetSection title="Wants attention">
+      <ul>
+        {own.slice(0, MOST_SHOWN).map((signal) => {
+          const { text, path, more } = stepOf(signal);
+          return (
+            <li key={signal.key} className="py-[3px]">
+              {sentenceOf(signal)}{" "}
+              {!isHere(about, more) && (
+                <Link href={linkTo(path, more)} className="text-link">
+                  {text}
+                </Link>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </SheetSection>
+  );
+}
+
+/** True of a step that leads to the sheet one is in. */
+const isHere = (about: About, more: Record<string, string>): boolean =>
+  ("taskId" in about && more.task === about.taskId) || ("projectId" in about && more.task === "project");
+
+/** Of a project what is about none of its tasks; of a person and a task all that names them first. */
+function isAbout({ kind, personId, taskId, projectId }: Attention, about: About): boolean {
+  if ("personId" in about) return personId === about.personId && kind !== "requestWaiting";
+  if ("taskId" in about) return taskId === about.taskId;
+  return projectId === about.projectId && taskId === undefined;
+}
