@@ -170,6 +170,10 @@ test("what is put right is no signal any longer: twelve weeks of figures stand b
   await expect(weeks.getByRole("row", { name: /^8 Feb/ })).toContainText("1,068");
   await expect(weeks.getByRole("row")).toHaveCount(13);
   await expect(page.getByText("Liis Maran is over by 2.8 h, in the week of 22 Feb.")).toBeVisible();
+  // The same words stand where the person is looked at.
+  await goTo(page, server, "/people?person=liis");
+  await expect(sheetOf(page).getByText("Liis Maran is over by 2.8 h, in the week of 22 Feb.")).toBeVisible();
+  await goTo(page, server, "/today");
   await page.getByRole("link", { name: /^What could be done: Liis Maran is over/ }).click();
   await sheetOf(page).getByLabel("Why").fill("Known.");
   await sheetOf(page).getByRole("button", { name: "Accept", exact: true }).click();

@@ -48,7 +48,7 @@ function Searching({ even: { news, isRunning, choices, scopeName } }: { even: Ev
         <ProgressLine part={Math.min(1, (news?.seconds ?? 0) / Math.max(1, choices.seconds))}>Looking for moves</ProgressLine>
         <p className="text-ink-2">
           {(news?.steps ?? 0) === 0 && "Weighing who could have which work. "}
-          {wholeText(news?.steps ?? 0)} moves tried, {countText(news?.lines ?? 0, "line")} found.{" "}
+          {wholeText(news?.steps ?? 0)} moves tried in {Math.round(news?.seconds ?? 0)} s, {countText(news?.lines ?? 0, "line")} found.{" "}
           {news && `${hoursText(news.now)} of ${hoursText(news.before)} h are still over.`}
         </p>
       </div>
