@@ -150,7 +150,7 @@ test("evening out prints the same bytes for the same plan and steps, and writes 
   expect(load.people.map(({ peakOver }: { peakOver: number[] }) => peakOver[0])).toEqual([0, 0]);
   expect(roster("even-out", file, "--seconds", "1").status).toBe(0);
   for (const [args, says] of [
-    [["--kinds", "pray"], /"pray" is not one of give, handOver, share, delay/],
+    [["--kinds", "pray"], /"pray" is not one of give, handOver, share, delay, postpone/],
     [["--steps", "0"], /whole number from 1 on/],
     [["--steps", "5", "--seconds", "5"], /not both/],
     [["--role", "welder"], /there is no role "welder"/],

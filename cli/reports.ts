@@ -1,5 +1,5 @@
 // From a report's name and options to its answer.
-import { type EvenOutKind, evenOutKinds } from "../core/balancing/evenOut.ts";
+import { type RemedyKind, remedyKinds } from "../core/balancing/scene.ts";
 import { parseDay } from "../core/calendar/day.ts";
 import { horizonOf } from "../core/calendar/horizon.ts";
 import type { ReportRange } from "../core/calendar/periods.ts";
@@ -92,11 +92,11 @@ function evenedOut(model: Model, options: Map<string, string>, outside: Outside)
   if (steps !== undefined && seconds !== undefined) throw new UsageError("Name --steps or --seconds, not both.");
   const until = seconds === undefined ? Number.POSITIVE_INFINITY : outside.now() + seconds * 1000;
   const kinds = options.get("--kinds")?.split(",");
-  const unknown = kinds?.find((kind) => !evenOutKinds.includes(kind as EvenOutKind));
-  if (unknown !== undefined) throw new UsageError(`--kinds: "${unknown}" is not one of ${evenOutKinds.join(", ")}.`);
+  const unknown = kinds?.find((kind) => !remedyKinds.includes(kind as RemedyKind));
+  if (unknown !== undefined) throw new UsageError(`--kinds: "${unknown}" is not one of ${remedyKinds.join(", ")}.`);
   const { report, after } = evenOutReport(model, {
     window: rangeOf(model.plan, options).range,
-    ...(kinds && { kinds: kinds as EvenOutKind[] }),
+    ...(kinds && { kinds: kinds as RemedyKind[] }),
     ...(options.has("--role") && { people: peopleOfRole(model.plan, options.get("--role") as string) }),
     mostSteps: steps ?? (seconds === undefined ? USUAL_STEPS : Number.POSITIVE_INFINITY),
     isOver: () => outside.now() >= until,

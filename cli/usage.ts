@@ -15,7 +15,7 @@ export const usage = `roster <report> PLAN.json [options]
             [--kinds K,K] [--steps N | --seconds N] [--out FILE]
 
 D is a date, YYYY-MM-DD; --from and --to default to the planning horizon.
-K is give, handOver, share or delay; all by default.
+K is a kind of remedy; evening out makes give, handOver, share and delay, all by default.
 GRAIN is day, week (default), month, quarter or year.
 Minutes and minor units are whole numbers; shares are hundredths of a percent.
 Exit status: 0; 1 when the plan is invalid, each fault on its own line; 2 for wrong usage.`;
