@@ -26,8 +26,6 @@ export interface Search<News> {
 export interface RemedyNews {
   /** Best first. */
   lines: RemedyLine[];
-  /** How many have been found, and tried. */
-  found: number;
   tried: number;
 }
 
@@ -68,7 +66,6 @@ function remedySearch(model: Model, { problem, today, idStem }: RemedyQuery): Se
         .sort(order)
         .slice(0, MOST_LINES)
         .map((remedy) => remedyLine(model, remedy)),
-      found: found.length,
       tried,
     }),
   };
@@ -100,7 +97,7 @@ const orders: Record<RemedyProblem["about"], (a: Remedy, b: Remedy) => number> =
 export interface EvenOutQuery {
   window: Range;
   kinds: readonly RemedyKind[];
-  /** Whose overload is looked at, by their role, team or themselves; all of them where it is null. */
+  /** Whose overload is looked at, by their role or team, or on which project; everybody's where it is null. */
   scope: { roleId?: string; teamId?: string; projectId?: string } | null;
   mostDelayDays: number;
   isPencilledOnly: boolean;

@@ -39,6 +39,9 @@ const RETRY_MS = 3_000;
 /** More edits than anybody makes before the first of them is settled. */
 const MOST_MADE = 500;
 
+/** The integer solver, loaded when it is first wanted. */
+const newSolving = () => import("./solving.ts").then(({ Solving }) => new Solving());
+
 class PlanSession {
   #state: HostState | null = null;
   #worker: Comlink.Remote<PlanWorker> | null = null;
@@ -182,7 +185,7 @@ class PlanSession {
       if (isWanted) tell(news, isDone);
     });
     type Searched = (name: string, kind: K, query: SearchQuery<K>, tell: typeof heard, solve?: Solver) => Promise<void>;
-    const solving = kind === "evenOut" ? import("./solving.ts").then(({ Solving }) => new Solving()) : null;
+    const solving = kind === "evenOut" ? newSolving() : null;
     const stopSolving = () => void solving?.then((own) => own.stop());
     const begin = async () => {
       const solve = (await solving)?.solve;
@@ -210,7 +213,7 @@ class PlanSession {
     mostPeople: 1 | 2,
     onSolve: OnSolve,
   ): { proposal: Promise<Proposal>; stop: () => void } {
-    const started = import("./solving.ts").then(({ Solving }) => new Solving());
+    const started = newSolving();
     const stop = () => void started.then((solving) => solving.stop());
     const propose = async () => {
       const { solve } = await started;

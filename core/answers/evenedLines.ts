@@ -5,6 +5,7 @@ import { togetherOf } from "../balancing/remedies.ts";
 import type { Range } from "../calendar/periods.ts";
 import { applyEdit, type SingleEdit } from "../edits/edit.ts";
 import { defaultCounting } from "../load/counting.ts";
+import { peopleSums } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
 import { shareOf } from "../plan/units.ts";
 import { updateModel } from "../update.ts";
@@ -60,18 +61,9 @@ function figuresOf(measured: Measured): EvenedFigures {
 }
 
 function spreadOf({ model, window }: Measured): EvenedFigures["spread"] {
-  const load = model.load(defaultCounting);
-  const shares = model.plan.people.flatMap((_, person): number[] => {
-    const { regular, overtime, at } = model.capacity.of(person, window.start, window.stop);
-    const own = load.of(person, window.start, window.stop);
-    let [can, does] = [0, 0];
-    for (let i = 0; i < window.stop - window.start; i++) {
-      can += regular[at + i] + overtime[at + i];
-      does += own.minutes[own.at + i];
-    }
-    const share = shareOf(does, can);
-    return share === null ? [] : [share];
-  });
+  const everybody = Int32Array.from(model.plan.people, (_, row) => row);
+  const { capacity, load } = peopleSums(model, model.load(defaultCounting), everybody, [window]);
+  const shares = [...load].flatMap((minutes, person) => shareOf(minutes, capacity[person]) ?? []);
   if (shares.length === 0) return null;
   shares.sort((a, b) => a - b);
   const at = (part: number) => shares[Math.min(shares.length - 1, Math.floor(part * shares.length))];

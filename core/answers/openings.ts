@@ -2,7 +2,7 @@
 import type { Day } from "../calendar/day.ts";
 import { periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";
-import { marginOf, totalOf } from "../cost/costs.ts";
+import { marginOf, moneyOver } from "../cost/costs.ts";
 import { costOfMinutes } from "../cost/labour.ts";
 import { costRole, rateBookOf } from "../cost/rateBook.ts";
 import { type Counting, isPipeline } from "../load/counting.ts";
@@ -191,10 +191,5 @@ type ProjectMoney = ({ revenue: number; cost: number } | null)[];
 
 /** Revenue and cost of every project over the horizon. */
 function moneyOfProjects(model: Model): ProjectMoney {
-  const sum = (amounts: readonly number[]) => amounts.reduce((total, own) => total + own, 0);
-  return model
-    .costsOfHorizon()
-    .projects.map(
-      (own) => own && { revenue: sum(own.byKind.revenue), cost: sum(own.byKind.revenue.map((_, p) => totalOf(model.plan, own, p))) },
-    );
+  return model.costsOfHorizon().projects.map((own) => own && moneyOver(model.plan, own));
 }

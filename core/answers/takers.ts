@@ -1,7 +1,7 @@
 // Who could take an assignment: everybody with their room on the days that it fills.
 
 import { defaultCounting } from "../load/counting.ts";
-import { roomDays } from "../load/room.ts";
+import { fitting, roomDays } from "../load/room.ts";
 import type { Model } from "../model.ts";
 import { firstRoleName, firstRoleOf } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
@@ -32,15 +32,13 @@ export function takersOf(model: Model, assignmentId: string): Takers | null {
   const row = rowById(plan.assignments).get(assignmentId);
   if (row === undefined) return null;
   const { range, minutes: needs } = needOf(model, row);
-  const days = needs.length;
   const holder = work.person[row];
   const wanted = work.role[row] >= 0 ? plan.roles[work.role[row]].id : firstRoleOf(plan.people[holder]);
   const load = model.load(defaultCounting);
   const people = plan.people.flatMap(({ id, name, roleIds }, person): Taker[] => {
     if (person === holder) return [];
     const room = roomDays(model, load, person, range);
-    let cover = 0;
-    for (let i = 0; i < days; i++) cover += Math.min(needs[i], room[i]);
+    const cover = fitting(needs, room);
     const roleName = firstRoleName(plan, { roleIds }) ?? "";
     return [{ personId: id, name, roleName, hasRole: wanted !== undefined && roleIds.includes(wanted), cover }];
   });

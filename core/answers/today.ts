@@ -3,12 +3,12 @@
 import { attentionOf } from "../attention/attention.ts";
 import type { Attention, AttentionKind } from "../attention/kinds.ts";
 import { type Day, parseDay } from "../calendar/day.ts";
-import { horizonOf, periodSettingsOf } from "../calendar/horizon.ts";
+import { horizonOf, periodSettingsOf, todayOf } from "../calendar/horizon.ts";
 import { periodStart, periodsIn, type Range } from "../calendar/periods.ts";
 import { defaultCounting } from "../load/counting.ts";
+import { peopleSums, workSums } from "../load/periodSums.ts";
 import { assignedPercent, utilizationPercent } from "../load/totals.ts";
 import type { Model } from "../model.ts";
-import { addPlaced } from "../placing/placements.ts";
 import type { Snooze } from "../plan/schema.ts";
 
 /** One week of capacity against demand, in minutes. */
@@ -41,7 +41,7 @@ const MOST_OF_KIND = 50;
 /** @param clock The day that is today where the plan does not fix one. */
 export function todayAnswer(model: Model, clock: Day): Today {
   const { plan } = model;
-  const today = plan.settings.today === undefined ? clock : parseDay(plan.settings.today);
+  const today = todayOf(plan, clock);
   const snoozes = new Map(plan.snoozes.filter(({ until }) => parseDay(until) > today).map((own) => [own.signal, own]));
   const counts: Today["counts"] = {};
   const [signals, snoozed]: [Attention[], Today["snoozed"]] = [[], []];
@@ -71,29 +71,20 @@ export function todayAnswer(model: Model, clock: Day): Today {
 }
 
 function weeksAhead(model: Model, start: Day): WeekAhead[] {
-  const { plan, capacity, work, placements } = model;
+  const { plan, work } = model;
   const horizon = horizonOf(plan);
   const range = { start: Math.max(start, horizon.start), stop: Math.min(start + 7 * WEEKS, horizon.stop) };
-  if (range.stop <= range.start) return [];
+  const weeks = periodsIn(range, "week", periodSettingsOf(plan));
   const load = model.load(defaultCounting);
-  const days = range.stop - range.start;
-  const [can, assigned, open] = [new Int32Array(days), new Int32Array(days), new Int32Array(days)];
-  for (let person = 0; person < plan.people.length; person++) {
-    const { regular, overtime, at } = capacity.of(person, range.start, range.stop);
-    const own = load.of(person, range.start, range.stop);
-    for (let i = 0; i < days; i++) {
-      can[i] += regular[at + i] + overtime[at + i];
-      assigned[i] += own.minutes[own.at + i];
-    }
-  }
-  for (let row = 0; row < work.rows; row++)
-    if (work.person[row] < 0 && work.isMaterial[row] === 0) addPlaced(placements, row, load.shares[row], range.start, range.stop, open, 0);
-  const sum = (minutes: Int32Array, week: Range) =>
-    minutes.subarray(week.start - range.start, week.stop - range.start).reduce((a, b) => a + b, 0);
-  return periodsIn(range, "week", periodSettingsOf(plan)).map((week) => ({
-    week,
-    capacity: sum(can, week),
-    assigned: sum(assigned, week),
-    open: sum(open, week),
-  }));
+  const everybody = Int32Array.from(plan.people, (_, row) => row);
+  const { capacity, load: assigned } = peopleSums(model, load, everybody, weeks);
+  const nobodys: number[] = [];
+  for (let row = 0; row < work.rows; row++) if (work.person[row] < 0 && work.isMaterial[row] === 0) nobodys.push(row);
+  const open = workSums(model, load.shares, nobodys, weeks);
+  const inWeek = (minutes: Int32Array, at: number) => {
+    let sum = 0;
+    for (let slot = at; slot < minutes.length; slot += weeks.length) sum += minutes[slot];
+    return sum;
+  };
+  return weeks.map((week, at) => ({ week, capacity: inWeek(capacity, at), assigned: inWeek(assigned, at), open: open[at] }));
 }

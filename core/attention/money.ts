@@ -1,5 +1,5 @@
 // Signals about money: work without a rate, and margins under their goal.
-import { marginOf, totalOf } from "../cost/costs.ts";
+import { marginOf, moneyOver } from "../cost/costs.ts";
 import type { Model } from "../model.ts";
 import { findRow } from "../plan/rows.ts";
 import { percentHundredths } from "../plan/units.ts";
@@ -39,12 +39,8 @@ function thinMargins(model: Model): Attention[] {
   return projects.flatMap((cost, row): Attention[] => {
     const { id, name, marginTarget = plan.settings.marginTarget, stage } = plan.projects[row];
     if (!cost || marginTarget === undefined || stage === "done") return [];
-    let [revenue, total] = [0, 0];
-    cost.byKind.revenue.forEach((own, period) => {
-      revenue += own;
-      total += totalOf(plan, cost, period);
-    });
-    const share = marginOf(revenue, total);
+    const sums = moneyOver(plan, cost);
+    const share = marginOf(sums.revenue, sums.cost);
     const goal = percentHundredths(marginTarget);
     if (share === null || share >= goal) return [];
     return [{ key: `thinMargin ${id}`, kind: "thinMargin", projectId: id, project: name, share, goal, weight: 6e4 + goal - share }];

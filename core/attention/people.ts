@@ -7,6 +7,7 @@ import { levelBandOf, overBeyond, peopleSums } from "../load/periodSums.ts";
 import { peopleByFirstRole } from "../load/teams.ts";
 import type { Model } from "../model.ts";
 import { unplaceablesOf } from "../placing/unplaceable.ts";
+import { rowById } from "../plan/rows.ts";
 import type { Attention, Horizon } from "./kinds.ts";
 
 /** A load below this share of capacity, in percent, is nearly idle. */
@@ -59,7 +60,7 @@ class Weeks {
 function acceptedWeeks({ plan }: Model, weeks: readonly Range[]): Set<number> {
   const slots = new Set<number>();
   for (const { personId, from, to } of plan.acceptances) {
-    const person = plan.people.findIndex(({ id }) => id === personId);
+    const person = rowById(plan.people).get(personId) as number;
     weeks.forEach(({ start, stop }, week) => {
       if (parseDay(from) < stop && parseDay(to) >= start) slots.add(person * weeks.length + week);
     });
@@ -143,9 +144,7 @@ function leave(model: Model, { today }: Horizon): Attention[] {
       const [from, to] = [parseDay(entry.from), parseDay(entry.to)];
       if (entry.state !== "requested" || to < today) return [];
       const about = { personId: id, person: name, requestId: entry.id, from, to };
-      const planned = load.of(person, from, to + 1);
-      let minutes = 0;
-      for (let i = planned.at; i < planned.at + to + 1 - from; i++) minutes += planned.minutes[i];
+      const minutes = load.sum(person, from, to + 1);
       const urgency = Math.max(0, 100 - (from - today));
       if (minutes > 0) return [{ key: `leaveClash ${entry.id} ${id}`, kind: "leaveClash", ...about, minutes, weight: 4e5 + minutes }];
       return [{ key: `leaveWaiting ${entry.id} ${id}`, kind: "leaveWaiting", ...about, weight: 1000 + urgency }];

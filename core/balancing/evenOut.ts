@@ -146,14 +146,13 @@ export class EvenOutSearch {
    * @param mostRows Work that is looked at, what falls on days that are over first. */
   giveProgram(mostRows: number): GiveProgram | null {
     if (!this.#kinds.has("give")) return null;
-    const model = this.#model;
     const { window } = this.options;
     const rows = this.#rowsToGive().slice(0, mostRows);
     const gifts = rows.flatMap((row) =>
       [...this.#moves.givesOf(row)].flatMap((move) => (move.unplaced <= 0 ? [{ move, gift: this.#giftOf(move) }] : [])),
     );
     return giveProgram({
-      gifts: gifts.filter(({ move }) => !model.plan.people[move.taker].locked),
+      gifts,
       loadOn: (person, day) => this.#loads.loadOn(person, day),
       capacityOn: (person, day) => this.#loads.capacityOn(person, day),
       isMeant: (day) => day >= window.start && day < window.stop,

@@ -3,7 +3,7 @@
 import type { Range } from "../calendar/periods.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { needsSomebody } from "../load/openings.ts";
-import { roomDays } from "../load/room.ts";
+import { fitting, roomDays } from "../load/room.ts";
 import type { Model } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
 import { fillOpening } from "../staffing/fillOpening.ts";
@@ -27,10 +27,8 @@ export function* searchForIdle(model: Model, { personId, range }: Overload, { to
   if (person === undefined) return;
   const newId = idsBeside(model.plan, idStem);
   const before = new Measured(model);
-  for (const proposal of openingsFor(model, person, range, newId)) {
-    const tried = new Trial(before, { person, range }).measured([proposal]);
-    yield tried;
-  }
+  const taking = new Trial(before, { person, range });
+  for (const proposal of openingsFor(model, person, range, newId)) yield taking.measured([proposal]);
   for (const giver of giversFor(model, person, range)) {
     const scene = sceneOf(model, { person: giver, range, today }, { newId, mostTakers: Number.POSITIVE_INFINITY });
     if (!scene) continue;
@@ -46,7 +44,7 @@ function openingsFor(model: Model, person: number, { start, stop }: Range, newId
   const { plan, work } = model;
   const load = model.load(defaultCounting);
   const own = plan.people[person];
-  const fitting: { row: number; fits: number }[] = [];
+  const takeable: { row: number; fits: number }[] = [];
   for (let row = 0; row < work.rows; row++) {
     if (load.shares[row] <= 0 || !needsSomebody(model, row)) continue;
     const task = plan.tasks[work.task[row]];
@@ -54,11 +52,11 @@ function openingsFor(model: Model, person: number, { start, stop }: Range, newId
     if (need.range.start >= stop || need.range.stop <= start || task.locked || missingOf(plan, own, task, work.role[row]).length > 0)
       continue;
     const room = roomDays(model, load, person, need.range);
-    const fits = need.minutes.reduce((sum, minutes, i) => sum + Math.min(minutes, room[i]), 0);
-    if (fits > 0) fitting.push({ row, fits });
+    const fits = fitting(need.minutes, room);
+    if (fits > 0) takeable.push({ row, fits });
   }
-  fitting.sort((a, b) => b.fits - a.fits || a.row - b.row);
-  return fitting.slice(0, MOST_OPENINGS).flatMap(({ row, fits }): Proposal[] => {
+  takeable.sort((a, b) => b.fits - a.fits || a.row - b.row);
+  return takeable.slice(0, MOST_OPENINGS).flatMap(({ row, fits }): Proposal[] => {
     const assignmentId = plan.assignments[row]?.id;
     const openingId = assignmentId ?? plan.tasks[work.task[row]].id;
     const whole = needOf(model, row).minutes.reduce((sum, minutes) => sum + minutes, 0);

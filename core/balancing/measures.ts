@@ -2,9 +2,9 @@
 import type { Day } from "../calendar/day.ts";
 import { horizonOf, periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";
-import { totalOf } from "../cost/costs.ts";
+import { moneyOver } from "../cost/costs.ts";
 import { defaultCounting } from "../load/counting.ts";
-import { type LevelBand, levelBandOf, periodState } from "../load/periodSums.ts";
+import { type LevelBand, levelBandOf, overOf, periodState } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
 
@@ -167,7 +167,7 @@ export function overDays(model: Model, person: number, { start, stop }: Range): 
   const { regular, overtime, at } = model.capacity.of(person, start, stop);
   const load = model.load(defaultCounting).of(person, start, stop);
   const over = new Int32Array(Math.max(0, stop - start));
-  for (let i = 0; i < over.length; i++) over[i] = Math.max(0, load.minutes[load.at + i] - regular[at + i] - overtime[at + i]);
+  for (let i = 0; i < over.length; i++) over[i] = overOf(regular[at + i] + overtime[at + i], load.minutes[load.at + i]);
   return over;
 }
 
@@ -181,14 +181,12 @@ function unplacedOf(model: Model): number {
 
 /** Cost and revenue of every project that is not cancelled. */
 function moneyOf(model: Model): Pick<Measures, "cost" | "revenue"> {
-  const { projects } = model.costsOfHorizon();
   const sums = { cost: 0, revenue: 0 };
-  for (const project of projects) {
+  for (const project of model.costsOfHorizon().projects) {
     if (!project) continue;
-    project.byKind.revenue.forEach((revenue, period) => {
-      sums.revenue += revenue;
-      sums.cost += totalOf(model.plan, project, period);
-    });
+    const own = moneyOver(model.plan, project);
+    sums.revenue += own.revenue;
+    sums.cost += own.cost;
   }
   return sums;
 }

@@ -16,7 +16,7 @@ import { sharedEdits, splitEdit } from "./give.ts";
 import type { Loads, Part, PersonParts } from "./loads.ts";
 import { type RemedyKind, workedDays } from "./scene.ts";
 import { mayTake } from "./takers.ts";
-import type { Trial, TrialPlacer, TriedPlace } from "./trialPlacer.ts";
+import type { TrialPlacer, TriedPlace, TriedRow } from "./trialPlacer.ts";
 
 /** One move. Minutes are exact, so that what it changes is what will be. */
 export interface Move {
@@ -266,7 +266,7 @@ function shifted(dates: TaskDates, days: number): TaskDates {
   return { ...dates, startAt, finishAt, start: line.asStart(startAt), finish: line.asFinish(finishAt) };
 }
 
-function ownDates({ work, plan }: Model, row: number, dates: TaskDates, by: number): Trial {
+function ownDates({ work, plan }: Model, row: number, dates: TaskDates, by: number): TriedRow {
   const { from, to } = plan.assignments[row] ?? {};
   return { dates, ...(from !== undefined && { from: work.from[row] + by }), ...(to !== undefined && { to: work.to[row] + by }) };
 }

@@ -46,10 +46,7 @@ const MOST_WEEKS = 26;
 export function daysToIdle({ model, person }: Pick<Scene, "model" | "person">, from: Day, to: Day): number | null {
   const load = model.load(defaultCounting);
   for (let by = 7; by <= 7 * MOST_WEEKS; by += 7) {
-    const { minutes, at } = load.of(person, from + by, to + 1 + by);
-    let sum = 0;
-    for (let i = at; i < at + to + 1 - from; i++) sum += minutes[i];
-    if (sum === 0) return by;
+    if (load.sum(person, from + by, to + 1 + by) === 0) return by;
   }
   return null;
 }

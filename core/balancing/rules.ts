@@ -1,7 +1,6 @@
 // What evening out holds to: whether the step from one model to the next keeps every rule, by reading the two alone.
 import type { Day } from "../calendar/day.ts";
 import type { Change } from "../edits/change.ts";
-import { defaultCounting } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
 import { findRow, membersOf, rowById } from "../plan/rows.ts";
@@ -51,10 +50,7 @@ function rowsOf({ plan, work }: Model, taskId: string): number[] {
 /** Nobody's minutes of a day before the status date are others than they were. */
 function leavesThePast({ before, after, changes, today }: Step): boolean {
   if (today === null) return true;
-  return (
-    [...tasksChanged(changes)].every((id) => samePast(before.model, after.model, id, today)) &&
-    peopleKeepPast(before.model, after.model, changes, today)
-  );
+  return [...tasksChanged(changes)].every((id) => samePast(before.model, after.model, id, today));
 }
 
 function samePast(before: Model, after: Model, taskId: string, today: Day): boolean {
@@ -77,20 +73,6 @@ function pastOf(model: Model, taskId: string, today: Day): Map<string, number> {
   return past;
 }
 
-function peopleKeepPast(before: Model, after: Model, changes: readonly Change[], today: Day): boolean {
-  const { span } = before.capacity;
-  return changes
-    .filter(({ list }) => list === "people")
-    .every(({ id }) => {
-      const pastLoad = (model: Model) => {
-        const { minutes, at } = model.load(defaultCounting).of(rowById(model.plan.people).get(id) as number, span.start, today);
-        return minutes.subarray(at, at + Math.max(0, today - span.start));
-      };
-      const [was, is] = [pastLoad(before), pastLoad(after)];
-      return was.every((minutes, i) => minutes === is[i]);
-    });
-}
-
 /** No conflict is new or larger. Deadlines that are missed are among them. */
 function breaksNothing(before: Model, after: Model): boolean {
   if (before.schedule === after.schedule) return true;
@@ -103,7 +85,6 @@ const keyOf = ({ kind, taskId, projectId, linkId }: Conflict): string => `${kind
 /** True where nothing that changes touch is done or locked. */
 export function leavesLocked({ plan }: Model, changes: readonly Change[]): boolean {
   return changes.every(({ list, before, after }) => {
-    if (list === "people") return !before?.locked;
     const task = list === "tasks" ? before : list === "assignments" ? findRow(plan.tasks, (before ?? after)?.taskId) : null;
     if (!task) return true;
     return task.state !== "done" && !task.locked && !findRow(plan.projects, task.projectId)?.locked;

@@ -4,7 +4,7 @@ import type { Range } from "../calendar/periods.ts";
 import type { SingleEdit } from "../edits/edit.ts";
 import { defaultCounting } from "../load/counting.ts";
 import type { Model } from "../model.ts";
-import { placedIn } from "../placing/placements.ts";
+import { workedDays as placedDays, placedIn } from "../placing/placements.ts";
 import { membersOf } from "../plan/rows.ts";
 import type { Assignment, Task } from "../plan/schema.ts";
 import { overDays } from "./measures.ts";
@@ -104,15 +104,7 @@ export function piecesOn(model: Model, person: number, range: Range, over: Int32
 }
 
 /** The first day on which a row of work has minutes, and the day after the last. */
-export function workedDays({ placements }: Model, row: number): Range {
-  const { minutes } = placements.buffer;
-  const at = placements.offset[row] - placements.start[row];
-  let start = placements.start[row];
-  let stop = start + placements.length[row];
-  while (start < stop && minutes[at + start] === 0) start++;
-  while (stop > start && minutes[at + stop - 1] === 0) stop--;
-  return { start, stop };
-}
+export const workedDays = ({ placements }: Model, row: number): Range => placedDays(placements, row);
 
 /** The first and last of the days that are over. */
 export function overSpan({ range, over }: Scene): { first: Day; last: Day } {

@@ -2,7 +2,7 @@
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { defaultCounting } from "../load/counting.ts";
-import { roomDays } from "../load/room.ts";
+import { fitting, roomDays } from "../load/room.ts";
 import type { Model } from "../model.ts";
 import { firstRoleOf } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
@@ -46,7 +46,7 @@ export function bestTakers(model: Model, row: number, range: Range, most: number
     .flatMap((_, taker) => {
       if (!mayTake(model, row, taker, range)) return [];
       const room = roomDays(model, load, taker, range);
-      return [{ taker, fits: needs.reduce((sum, need, i) => sum + Math.min(need, room[i]), 0) }];
+      return [{ taker, fits: fitting(needs, room) }];
     })
     .filter(({ fits }) => fits > 0)
     .sort((a, b) => b.fits - a.fits || a.taker - b.taker)

@@ -7,7 +7,7 @@ import type { TaskDates } from "../schedule/dates.ts";
 import type { Work } from "../work/work.ts";
 
 /** What is tried of a row of work; what is not named stays. */
-export interface Trial {
+export interface TriedRow {
   person?: number;
   amount?: number;
   from?: Day;
@@ -42,7 +42,7 @@ export class TrialPlacer {
     };
   }
 
-  place(row: number, { person, amount, from, to, dates }: Trial): TriedPlace {
+  place(row: number, { person, amount, from, to, dates }: TriedRow): TriedPlace {
     const work = this.#work;
     const kept = { person: work.person[row], amount: work.amount[row], from: work.from[row], to: work.to[row] };
     work.person[row] = person ?? kept.person;

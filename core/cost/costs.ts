@@ -257,6 +257,16 @@ export function totalOf({ settings }: Plan, { byKind }: ProjectCost, period: num
   return costKinds.reduce((sum, kind) => sum + byKind[kind][period], settings.taxInCost ? byKind.tax[period] : 0);
 }
 
+/** What a project earns and costs in all periods together. */
+export function moneyOver(plan: Plan, cost: ProjectCost): { revenue: number; cost: number } {
+  const sums = { revenue: 0, cost: 0 };
+  cost.byKind.revenue.forEach((revenue, period) => {
+    sums.revenue += revenue;
+    sums.cost += totalOf(plan, cost, period);
+  });
+  return sums;
+}
+
 /** (revenue − cost) / revenue in hundredths of a percent; null without revenue. */
 export function marginOf(revenue: number, cost: number): number | null {
   return revenue === 0 ? null : roundedQuotient((revenue - cost) * 10_000, revenue);

@@ -2,7 +2,7 @@
 import type { Day } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import type { Placed } from "../placing/placed.ts";
-import { placedIn } from "../placing/placements.ts";
+import { placedIn, workedDays } from "../placing/placements.ts";
 import { rowById } from "../plan/rows.ts";
 
 /** One assignment over a window. */
@@ -50,7 +50,7 @@ export function barsOf(model: Placed, personId: string, range: Range, periods: r
       projectName: project.name,
       projectCode: project.code ?? project.name.slice(0, 3),
       projectRow: work.project[row],
-      ...workedDays(model, row, range),
+      ...workedDays(placements, row, range),
       minutes,
       periods: periods.map(({ start, stop }) => placedIn(placements, row, shares[row], start, stop)),
       isPencilled: work.isPencilled[row] === 1,
@@ -60,13 +60,4 @@ export function barsOf(model: Placed, personId: string, range: Range, periods: r
     });
   }
   return bars.sort((a, b) => a.start - b.start || b.stop - b.start - (a.stop - a.start));
-}
-
-function workedDays({ placements }: Placed, row: number, range: Range): { start: Day; stop: Day } {
-  const minutesOn = (day: Day) => placements.buffer.minutes[placements.offset[row] + day - placements.start[row]];
-  let start = Math.max(range.start, placements.start[row]);
-  let stop = Math.min(range.stop, placements.start[row] + placements.length[row]);
-  while (start < stop && minutesOn(start) === 0) start++;
-  while (stop > start && minutesOn(stop - 1) === 0) stop--;
-  return { start, stop };
 }

@@ -39,6 +39,14 @@ export class LoadBook {
     return { minutes: this.#filled[person] as Int32Array, at: start - span.start };
   }
 
+  /** A person's counted minutes over a range, in all. */
+  sum(person: number, start: Day, stop: Day): number {
+    const { minutes, at } = this.of(person, start, stop);
+    let sum = 0;
+    for (let i = at; i < at + stop - start; i++) sum += minutes[i];
+    return sum;
+  }
+
   #reckon(person: number, start: Day, stop: Day): Int32Array {
     const { work, placements } = this.#placed;
     const load = new Int32Array(Math.max(0, stop - start));

@@ -13,6 +13,13 @@ export function roomDays({ capacity }: Placed, load: LoadBook, person: number, {
   return room;
 }
 
+/** How much of what is needed on each day fits into the room of that day. @param needs, room Minutes by day, of the same days. */
+export function fitting(needs: ArrayLike<number>, room: ArrayLike<number>): number {
+  let sum = 0;
+  for (let i = 0; i < needs.length; i++) sum += Math.min(needs[i], room[i]);
+  return sum;
+}
+
 /** Minutes free on all days of a range together. */
 export function roomOver(placed: Placed, load: LoadBook, person: number, range: Range): number {
   return roomDays(placed, load, person, range).reduce((sum, minutes) => sum + minutes, 0);

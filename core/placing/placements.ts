@@ -126,3 +126,15 @@ export function placedIn(placements: Placements, row: number, share: number, sta
   }
   return sum;
 }
+
+/** The first day on which a row has minutes, and the day after the last; cut to a range where one is given. */
+export function workedDays(placements: Placements, row: number, range?: { start: number; stop: number }): { start: number; stop: number } {
+  const { minutes } = placements.buffer;
+  const first = placements.start[row];
+  const at = placements.offset[row] - first;
+  let start = Math.max(range?.start ?? first, first);
+  let stop = Math.min(range?.stop ?? Number.POSITIVE_INFINITY, first + placements.length[row]);
+  while (start < stop && minutes[at + start] === 0) start++;
+  while (stop > start && minutes[at + stop - 1] === 0) stop--;
+  return { start, stop };
+}

@@ -3,7 +3,7 @@ import { costOfMinutes } from "../cost/labour.ts";
 import { costRole, type RateBook, rateBookOf } from "../cost/rateBook.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { needsSomebody } from "../load/openings.ts";
-import { roomDays } from "../load/room.ts";
+import { fitting, roomDays } from "../load/room.ts";
 import type { Model } from "../model.ts";
 import { compareCodePoints } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
@@ -89,8 +89,7 @@ export function bestFitting(model: Model, row: number, book: RateBook, most: num
   const list = plan.people.flatMap((person, at): Candidate[] => {
     if (missingOf(plan, person, task, work.role[row]).length > 0) return [];
     const room = roomDays(model, load, at, need.range);
-    let covered = 0;
-    for (let i = 0; i < room.length; i++) covered += Math.min(need.minutes[i], room[i]);
+    const covered = fitting(need.minutes, room);
     return covered === 0
       ? []
       : [{ person: at, cover: covered, covered, fit: fitOf(person, task), cost: 0, isOnProject: false, missing: [], room }];
