@@ -17,7 +17,7 @@ export function LockTick({ list, id, isLocked }: { list: Lockable; id: string; i
   const session = usePlan();
   return (
     <CheckboxField checked={isLocked} onChange={(isNow) => void session.edit(lockEdit(list, id, isNow))}>
-      Locked: evening out leaves it as it is
+      {list === "people" ? "Locked: evening out leaves their work as it is" : "Locked: evening out leaves it as it is"}
     </CheckboxField>
   );
 }

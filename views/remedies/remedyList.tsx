@@ -98,7 +98,7 @@ function RemedyItem({ line, about, previewed, onPreview, onApply }: ItemProps) {
         </p>
       )}
       <p className="text-side">
-        {effectPhrases(effect, currency).map(({ text, isBad }, at) => (
+        {effectPhrases(about === "unplaced" ? { ...effect, unplaced: 0 } : effect, currency).map(({ text, isBad }, at) => (
           <span key={text}>
             {at > 0 && " · "}
             <span className={isBad ? "text-over" : ""}>{text}</span>

@@ -24,7 +24,7 @@ export default function WeeksChart({ weeks }: { weeks: readonly WeekAhead[] }) {
       <div className="h-[200px]" role="img" aria-label="Hours assigned and unassigned by week, with capacity as a line">
         <ResponsiveContainer width="100%" height="100%">
           <ComposedChart data={data} margin={{ top: 8, right: 4, bottom: 0, left: -8 }} accessibilityLayer={false}>
-            <XAxis dataKey="week" interval={1} {...chartLooks.x} />
+            <XAxis dataKey="week" interval="equidistantPreserveStart" minTickGap={12} {...chartLooks.x} />
             <YAxis {...chartLooks.y} />
             <Tooltip cursor={{ fill: "var(--well)", opacity: 0.6 }} {...chartLooks.tooltip} />
             <Bar dataKey="assigned" name={assigned.name} stackId="demand" fill={assigned.color} isAnimationActive={false} />
