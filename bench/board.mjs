@@ -1,11 +1,12 @@
 // The board with the large plan in Chromium: how long frames take while it scrolls, and how long after a drop the result
 // is painted. Needs the built application and Chromium.
 import { chromium } from "@playwright/test";
+import { CHROMIUM } from "../scripts/install.mjs";
 import { planServer } from "./planServer.mjs";
 
 const { url, stop } = await planServer();
 try {
-  const browser = await chromium.launch({ executablePath: "/usr/bin/chromium" });
+  const browser = await chromium.launch({ executablePath: CHROMIUM });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${url}/balance?from=2027-01-04&to=2028-12-31&rows=none`);
   await page.locator("[data-ready=yes]").waitFor({ state: "attached", timeout: 60_000 });

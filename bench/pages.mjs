@@ -1,16 +1,17 @@
 // Pages of the large plan in Chromium: how long until one can be used, until another screen stands, until a sheet opens.
 // `node bench/pages.mjs ../former` measures the built application of another folder beside this one, turn by turn.
 import { chromium } from "@playwright/test";
+import { CHROMIUM } from "../scripts/install.mjs";
 import { planServer } from "./planServer.mjs";
 
 const ROUNDS = 3;
-const pages = ["/balance", "/work", "/openings", "/people", "/rates", "/money"];
-const screens = ["Work", "Openings", "People", "Rates", "Money", "Balance"];
+const pages = ["/balance", "/work", "/openings", "/people", "/rates", "/money", "/today"];
+const screens = ["Work", "Openings", "People", "Rates", "Money", "Today", "Balance"];
 
 const folders = [process.cwd(), ...process.argv.slice(2)];
 const servers = [];
 for (const [at, folder] of folders.entries()) servers.push(await planServer(folder, 3191 + at));
-const browser = await chromium.launch({ executablePath: "/usr/bin/chromium" });
+const browser = await chromium.launch({ executablePath: CHROMIUM });
 try {
   console.log(`\nPages of the large plan in Chromium, ms, best of ${ROUNDS}${folders.length > 1 ? `: ${folders.join(" | ")}` : ""}`);
   for (const path of pages) print(`${path}, ready to use`, await best((url) => opened(url, path)));

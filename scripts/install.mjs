@@ -5,6 +5,9 @@ import { existsSync, readFileSync, writeFileSync } from "node:fs";
 
 const NOTE = "node_modules/.installed-from";
 
+/** Chromium without windows: pages are ready in little more than half the time that the full browser takes here. */
+export const CHROMIUM = "/usr/bin/chromium-headless-shell";
+
 /** Runs a command with its output shown; ends this process when it fails. */
 export function run(command, args, env = {}) {
   const { status, error } = spawnSync(command, args, { stdio: "inherit", env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", ...env } });
@@ -22,11 +25,11 @@ export function installPackages() {
 
 /** Installs Chromium from Debian's packages where it is missing. */
 export function installChromium() {
-  if (existsSync("/usr/bin/chromium")) return;
+  if (existsSync(CHROMIUM)) return;
   if (process.getuid?.() !== 0) {
-    console.error("The browser tests need /usr/bin/chromium. Install Debian's package chromium, or run this as root.");
+    console.error(`The browser tests need ${CHROMIUM}. Install Debian's package chromium-headless-shell, or run this as root.`);
     process.exit(1);
   }
   run("apt-get", ["update"]);
-  run("apt-get", ["install", "-y", "--no-install-recommends", "chromium"], { DEBIAN_FRONTEND: "noninteractive" });
+  run("apt-get", ["install", "-y", "--no-install-recommends", "chromium-headless-shell"], { DEBIAN_FRONTEND: "noninteractive" });
 }

@@ -10,7 +10,7 @@ const layers = {
   interchange: ["interchange", "core"],
   demo: ["demo", "core", "store", "interchange"],
   cli: ["cli", "core"],
-  bench: ["bench", "core", "demo", "client"],
+  bench: ["bench", "core", "demo", "client", "scripts"],
   server: ["server", "store", "core"],
   app: ["app", "views", "ui", "client", "core", "store", "interchange"],
 };

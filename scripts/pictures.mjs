@@ -4,7 +4,7 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { chromium } from "@playwright/test";
-import { installChromium, installPackages, run } from "./install.mjs";
+import { CHROMIUM, installChromium, installPackages, run } from "./install.mjs";
 
 const PORT = process.env.PORT ?? "3190";
 const views = [
@@ -39,7 +39,7 @@ const server = spawn(process.execPath, ["dist/server.mjs", "start"], {
 });
 try {
   await answers(`http://127.0.0.1:${PORT}/api/plan`);
-  const browser = await chromium.launch({ executablePath: "/usr/bin/chromium" });
+  const browser = await chromium.launch({ executablePath: CHROMIUM });
   for (const { name, path, theme, press, awaits } of views) {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
     await context.addCookies([{ name: "theme", value: theme ?? "light", url: `http://127.0.0.1:${PORT}` }]);

@@ -1,4 +1,5 @@
 import { defineConfig } from "@playwright/test";
+import { CHROMIUM } from "./scripts/install.mjs";
 
 export default defineConfig({
   testDir: "e2e",
@@ -11,7 +12,7 @@ export default defineConfig({
   reporter: [["list"], ["json", { outputFile: "test-results/results.json" }]],
   use: {
     viewport: { width: 1280, height: 800 },
-    launchOptions: { executablePath: "/usr/bin/chromium" },
+    launchOptions: { executablePath: CHROMIUM },
     screenshot: "only-on-failure",
   },
 });
