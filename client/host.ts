@@ -16,7 +16,7 @@ import { updateModel } from "../core/update.ts";
 import { type KeptEdit, newKey } from "./keptEdit.ts";
 import { NotTaken, type PlanMessage, type Settle, type Settled } from "./messages.ts";
 import { type AnswerOf, answer, type QueryOf, type Question } from "./questions.ts";
-import { type Search, type SearchKind, type SearchNews, type SearchQuery, searches } from "./searches.ts";
+import { LARGE, type Search, type SearchKind, type SearchNews, type SearchQuery, searches } from "./searches.ts";
 
 /** How the host speaks to the server; a rejected promise means that nothing was answered, in time or at all. */
 export interface Transport {
@@ -134,6 +134,16 @@ export class PlanHost {
   /** The revision that is known of the server. */
   get revision(): number {
     return this.#state.revision;
+  }
+
+  /** The server has everything that is shown here. */
+  get isSaved(): boolean {
+    return this.#pending.length === 0 && !this.#isBehind;
+  }
+
+  /** So large that long searches are for the server. */
+  get isLarge(): boolean {
+    return (this.#confirmed?.people.length ?? 0) > LARGE.people;
   }
 
   /** Takes over what others have done; tells which rows it was. */

@@ -2,6 +2,8 @@
 import * as Comlink from "comlink";
 import { get, update } from "idb-keyval";
 import type { OnSolve, Solver } from "../core/staffing/program.ts";
+import type { EvenOutQuery } from "./evenOutQuery.ts";
+import { evenOutThere } from "./evenOutThere.ts";
 import { type HostState, type Notice, PlanHost } from "./host.ts";
 import { keepIn } from "./keep.ts";
 import type { KeptEdit } from "./keptEdit.ts";
@@ -66,8 +68,8 @@ const host = new PlanHost({ read: readOnce, settle, wait }, keep, (state, notice
 /** A proposal is answered within this, with the best found by then. */
 const PROPOSE_SECONDS = 9;
 
-/** Names of searches that somebody waits for. */
-const running = new Set<string>();
+/** What ends the searches that somebody waits for, by their names. */
+const running = new Map<string, AbortController>();
 
 const api = {
   async start(listener: (state: HostState, notice?: Notice) => void, justMade: readonly KeptEdit[]): Promise<void> {
@@ -96,13 +98,18 @@ const api = {
     tell: (news: SearchNews<K>, isDone: boolean) => void,
     solve?: Solver,
   ) {
-    running.add(name);
-    const pause = () => new Promise<void>((resolve) => setTimeout(resolve));
-    const isStopped = () => !running.has(name);
-    return runSearch(host.search(kind, query), tell, isStopped, pause, solve).finally(() => running.delete(name));
+    const stop = new AbortController();
+    running.set(name, stop);
+    const here = () => {
+      const pause = () => new Promise<void>((resolve) => setTimeout(resolve));
+      return runSearch(host.search(kind, query), tell, () => stop.signal.aborted, pause, solve);
+    };
+    const there = () => evenOutThere(query as EvenOutQuery, tell as Parameters<typeof evenOutThere>[1], stop.signal);
+    const isThere = kind === "evenOut" && host.isLarge && host.isSaved;
+    return (isThere ? there().then((isBegun) => (isBegun ? undefined : here())) : here()).finally(() => running.delete(name));
   },
   stopSearch(name: string): void {
-    running.delete(name);
+    running.get(name)?.abort();
   },
   step: host.step.bind(host),
   chosen: host.chosen.bind(host),

@@ -6,14 +6,13 @@ import { solvedGifts } from "../core/balancing/giveProgram.ts";
 import { searchForIdle } from "../core/balancing/idle.ts";
 import { compareForLeave, searchForLeave } from "../core/balancing/leave.ts";
 import { compareRemedies, type Overload, type Remedy, type RemedyOptions, searchRemedies, type Tried } from "../core/balancing/remedies.ts";
-import type { RemedyKind } from "../core/balancing/scene.ts";
 import { compareByUnplaced, searchForUnplaced } from "../core/balancing/unplaced.ts";
 import type { Day } from "../core/calendar/day.ts";
-import type { Range } from "../core/calendar/periods.ts";
 import { peopleByFirstRole, teamReaches } from "../core/load/teams.ts";
 import type { Model } from "../core/model.ts";
 import { rowById } from "../core/plan/rows.ts";
 import type { Solver } from "../core/staffing/program.ts";
+import type { EvenOutQuery } from "./evenOutQuery.ts";
 
 /** A search that is under way: what it has found can be told at any moment. */
 export interface Search<News> {
@@ -45,7 +44,7 @@ export interface RemedyQuery {
 /** Remedies that a screen lists at most. */
 const MOST_LINES = 40;
 /** People tried for one piece of work, and edits tried, where a plan is large. */
-const LARGE = { people: 300, mostTakers: 3, mostTried: 40 };
+export const LARGE = { people: 300, mostTakers: 3, mostTried: 40 };
 
 function remedySearch(model: Model, { problem, today, idStem }: RemedyQuery): Search<RemedyNews> {
   const found: Remedy[] = [];
@@ -94,20 +93,6 @@ const orders: Record<RemedyProblem["about"], (a: Remedy, b: Remedy) => number> =
   deadline: compareByMissed,
 };
 
-export interface EvenOutQuery {
-  window: Range;
-  kinds: readonly RemedyKind[];
-  /** Whose overload is looked at, by their role or team, or on which project; everybody's where it is null. */
-  scope: { roleId?: string; teamId?: string; projectId?: string } | null;
-  mostDelayDays: number;
-  isPencilledOnly: boolean;
-  /** Lines that take off less are not made. */
-  leastMinutes: number;
-  today: Day;
-  idStem: string;
-  seconds: number;
-}
-
 export interface EvenOutNews extends EvenOutProgress {
   /** Seconds spent so far. */
   seconds: number;
@@ -118,7 +103,7 @@ export interface EvenOutNews extends EvenOutProgress {
 /** Pieces of work that the integer program looks at, and how long it may take. */
 const [MOST_GIVEN, MOST_SOLVE_SECONDS] = [60, 4];
 
-function evenOutSearch(model: Model, { scope, seconds, ...options }: EvenOutQuery): Search<EvenOutNews> {
+export function evenOutSearch(model: Model, { scope, seconds, ...options }: EvenOutQuery): Search<EvenOutNews> {
   const started = performance.now();
   const spent = () => (performance.now() - started) / 1000;
   const search = new EvenOutSearch(model, {
@@ -147,7 +132,10 @@ function evenOutSearch(model: Model, { scope, seconds, ...options }: EvenOutQuer
 function scopeOf({ plan }: Model, scope: EvenOutQuery["scope"]): Pick<EvenOutOptions, "people" | "projects"> {
   if (scope?.roleId !== undefined) return { people: new Set(peopleByFirstRole(plan)[rowById(plan.roles).get(scope.roleId) ?? -1] ?? []) };
   if (scope?.teamId !== undefined) return { people: new Set(teamReaches(plan)[rowById(plan.teams).get(scope.teamId) ?? -1]?.people ?? []) };
-  if (scope?.projectId !== undefined) return { projects: new Set([rowById(plan.projects).get(scope.projectId) ?? -1]) };
+  if (scope?.projectIds !== undefined) {
+    const rows = rowById(plan.projects);
+    return { projects: new Set(scope.projectIds.map((id) => rows.get(id) ?? -1)) };
+  }
   return {};
 }
 

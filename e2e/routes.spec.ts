@@ -1,6 +1,8 @@
 // The routes by HTTP alone: what they give, what they refuse and in which words; screens under addresses nobody meant.
 import { request } from "node:http";
 import { expect } from "@playwright/test";
+import type { EvenOutNews } from "../client/searches.ts";
+import { parseDay } from "../core/calendar/day.ts";
 import { test } from "./demo.ts";
 import { demoServer, feedPath, postTo, putAway, type Server } from "./server.ts";
 
@@ -188,4 +190,42 @@ test("ids with spaces, signs and slashes are found under their addresses", async
   } finally {
     await putAway(own);
   }
+});
+
+test("the plan is evened out on the server: lines as they are found, and only for a question that makes sense", async () => {
+  const asked = {
+    window: { start: parseDay("2027-02-01"), stop: parseDay("2027-04-01") },
+    kinds: ["give", "handOver", "share", "delay"],
+    scope: null,
+    mostDelayDays: 20,
+    isPencilledOnly: false,
+    leastMinutes: 60,
+    today: parseDay("2027-01-18"),
+    idStem: "even-test",
+    seconds: 3,
+  };
+  const { status, text } = await post("/api/even-out", JSON.stringify(asked));
+  expect(status, text).toBe(200);
+  const told = text
+    .trim()
+    .split("\n")
+    .map((line): { news: EvenOutNews; isDone: boolean } => JSON.parse(line));
+  expect(told.map(({ isDone }) => isDone)).toEqual([...told.slice(1).map(() => false), true]);
+  const { before, now, lines } = told[told.length - 1].news;
+  const found = told.flatMap(({ news }) => news.found);
+  expect(found).toHaveLength(lines);
+  expect(lines).toBeGreaterThan(3);
+  // Each line says what it takes off: together that is what the whole search has taken off.
+  expect(found.reduce((sum, { effect }) => sum + effect.peakOver, 0)).toBeLessThan(0);
+  expect(now).toBeLessThan(before);
+  for (const [wrong, says] of [
+    [{ ...asked, seconds: 10_000 }, "seconds"],
+    [{ ...asked, kinds: ["hire"] }, "kinds"],
+    [{ ...asked, more: 1 }, "more"],
+  ] as const) {
+    const refused = await post("/api/even-out", JSON.stringify(wrong));
+    expect(refused.status, says).toBe(400);
+    expect(refused.text).toContain(says);
+  }
+  expect((await post("/api/even-out", "{")).status).toBe(400);
 });

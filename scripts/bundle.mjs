@@ -1,5 +1,5 @@
-// Bundles what runs by itself into one file each, so that it starts at once: the roster command, the server, and the thread
-// that reads files.
+// Bundles what runs by itself into one file each, so that it starts at once: the roster command, the server, and the
+// threads that read files and even out.
 import { chmod } from "node:fs/promises";
 import { resolve } from "node:path";
 import { build } from "esbuild";
@@ -19,6 +19,7 @@ const packsByNode = {
 const command = "dist/roster.mjs";
 await Promise.all([
   build({ ...common, entryPoints: ["cli/main.ts"], outfile: command, banner: { js: "#!/usr/bin/env node" } }),
+  build({ ...common, entryPoints: ["app/evenOut.worker.ts"], outfile: "dist/evenOut.mjs", packages: "external" }),
   build({ ...common, entryPoints: ["server/main.ts"], outfile: "dist/server.mjs", packages: "external" }),
   build({
     ...common,

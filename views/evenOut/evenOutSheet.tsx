@@ -7,7 +7,7 @@ import { CheckboxField } from "../../ui/checkbox.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";
 import { Field } from "../../ui/field.tsx";
 import { rangeText } from "../../ui/format.ts";
-import { kindOptions, none } from "../../ui/options.ts";
+import { kindOf, kindOptions, namedOptions, none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { readAmount } from "../../ui/useDraft.ts";
@@ -71,19 +71,62 @@ export function EvenOutSheet({ even }: { even: EvenOutHook }) {
 function WhoseWork({ even }: { even: EvenOutHook }) {
   const { roles, teams, projects } = useNames();
   return (
-    <Field label="Whose overload">
-      <Picker
-        value={even.scope === "all" ? "" : even.scope}
-        options={[
-          none("Everybody’s"),
-          ...kindOptions("People of a role", "role", roles),
-          ...kindOptions("People of a team", "team", teams),
-          ...kindOptions("Work of a project alone", "project", projects),
-        ]}
-        onChange={(scope) => even.setScope(scope === "" ? "all" : scope)}
-        disabled={even.isRunning}
-      />
-    </Field>
+    <>
+      <Field label="Whose overload">
+        <Picker
+          value={even.scope === "all" ? "" : even.scope}
+          options={[
+            none("Everybody’s"),
+            ...kindOptions("People of a role", "role", roles),
+            ...kindOptions("People of a team", "team", teams),
+            ...kindOptions("Work of certain projects", "project", projects),
+          ]}
+          onChange={(scope) => even.setScope(scope === "" ? "all" : scope)}
+          disabled={even.isRunning}
+        />
+      </Field>
+      <MoreProjects even={even} />
+    </>
+  );
+}
+
+/** Projects beside the one that is chosen, each to be left out again. */
+function MoreProjects({ even: { scope, more, setScope, isRunning } }: { even: EvenOutHook }) {
+  const { projects } = useNames();
+  const { kind, id: first } = kindOf(scope);
+  if (kind !== "project") return null;
+  const chosen = more.flatMap((id) => projects.find((own) => own.id === id) ?? []);
+  const others = projects.filter(({ id }) => id !== first && !more.includes(id));
+  return (
+    <>
+      {chosen.map(({ id, name }) => (
+        <p key={id} className="flex items-baseline gap-2">
+          <span className="min-w-0 flex-1 truncate">and {name}</span>
+          <TextButton
+            onClick={() =>
+              setScope(
+                scope,
+                more.filter((own) => own !== id),
+              )
+            }
+            disabled={isRunning}
+            aria-label={`Leave out ${name}`}
+          >
+            leave out
+          </TextButton>
+        </p>
+      ))}
+      {others.length > 0 && (
+        <Field label="And the work of">
+          <Picker
+            value=""
+            options={[none("Another project"), ...namedOptions(others)]}
+            onChange={(id) => id && setScope(scope, [...more, id])}
+            disabled={isRunning}
+          />
+        </Field>
+      )}
+    </>
   );
 }
 

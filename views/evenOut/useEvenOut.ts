@@ -1,8 +1,9 @@
 "use client";
 // Binds evening out to the plan: what may be touched, the search under way, which lines are taken, what they come to.
-import { parseAsString, useQueryState } from "nuqs";
+import { parseAsArrayOf, parseAsString, useQueryState } from "nuqs";
 import { useEffect, useMemo, useRef, useState } from "react";
-import type { EvenOutNews, EvenOutQuery } from "../../client/searches.ts";
+import type { EvenOutQuery } from "../../client/evenOutQuery.ts";
+import type { EvenOutNews } from "../../client/searches.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { EvenOutKind } from "../../core/balancing/evenOut.ts";
 import { evenOutKinds } from "../../core/balancing/evenOut.ts";
@@ -29,6 +30,7 @@ export function useEvenOut() {
   const { range } = usePlanWindow();
   const { today } = usePlanFacts();
   const [scope, setScope] = useQueryState("even", parseAsString.withOptions({ shallow: true }));
+  const [more, setMore] = useQueryState("with", parseAsArrayOf(parseAsString).withDefault([]).withOptions({ shallow: true }));
   const [choices, setChoices] = useState(usualChoices);
   const [news, setNews] = useState<EvenOutNews | null>(null);
   const [isRunning, setRunning] = useState(false);
@@ -46,18 +48,26 @@ export function useEvenOut() {
     setNews(null);
     setRunning(true);
     const { leastHours, ...rest } = choices;
-    const asked: EvenOutQuery = { ...rest, window, scope: scopeOf(scope), leastMinutes: leastHours * 60, today, idStem: newId("even") };
+    const asked: EvenOutQuery = {
+      ...rest,
+      window,
+      scope: scopeOf(scope, more),
+      leastMinutes: leastHours * 60,
+      today,
+      idStem: newId("even"),
+    };
     search.current = session.search("evenOut", asked, (told, isDone) => {
       setNews(told);
       if (isDone) setRunning(false);
     });
   };
   /** What was found for something else is no longer what is asked. */
-  const turnTo = (next: string | null) => {
+  const turnTo = (next: string | null, others: readonly string[] = []) => {
     search.current?.leave();
     setRunning(false);
     setNews(null);
     void setScope(next);
+    void setMore(others.length > 0 ? [...others] : null);
   };
   const apply = async (): Promise<boolean> => {
     const edits = taken.flatMap((line) => line.edits);
@@ -69,8 +79,10 @@ export function useEvenOut() {
   return {
     isOpen: scope !== null,
     scope: scope ?? "all",
+    /** Ids of projects beside the one that is chosen. */
+    more,
     setScope: turnTo,
-    scopeName: useScopeName(scope),
+    scopeName: useScopeName(scope, more),
     window,
     choices,
     choose: (set: Partial<EvenOutChoices>) => setChoices((known) => ({ ...known, ...set })),
@@ -93,16 +105,17 @@ export function useEvenOut() {
   };
 }
 
-function scopeOf(text: string | null): EvenOutQuery["scope"] {
+function scopeOf(text: string | null, more: readonly string[]): EvenOutQuery["scope"] {
   const { kind, id } = kindOf(text ?? "");
   if (kind === "role") return { roleId: id };
   if (kind === "team") return { teamId: id };
-  return kind === "project" ? { projectId: id } : null;
+  return kind === "project" ? { projectIds: [id, ...more] } : null;
 }
 
-function useScopeName(text: string | null): string {
+function useScopeName(text: string | null, more: readonly string[]): string {
   const { roles, teams, projects } = useNames();
   const { kind, id: wanted } = kindOf(text ?? "");
   const list = kind === "role" ? roles : kind === "team" ? teams : kind === "project" ? projects : [];
-  return list.find(({ id }) => id === wanted)?.name ?? "everybody";
+  const names = [wanted, ...more].flatMap((id) => list.find((own) => own.id === id)?.name ?? []);
+  return names.length > 0 ? names.join(", ") : "everybody";
 }

@@ -1,0 +1,18 @@
+// Evens out a large plan in a thread of its own, which can be ended at any moment.
+import { parentPort } from "node:worker_threads";
+import type { EvenOutJob } from "../client/evenOutQuery.ts";
+import { type EvenOutNews, evenOutSearch, runSearch } from "../client/searches.ts";
+import { solveProgram } from "../client/solver.ts";
+import { buildModel } from "../core/model.ts";
+
+parentPort?.once("message", async ({ plan, query }: EvenOutJob) => {
+  let told = 0;
+  const tell = (news: EvenOutNews, isDone: boolean) => {
+    // Lines are told once each.
+    parentPort?.postMessage(JSON.stringify({ news: { ...news, found: news.found.slice(told) }, isDone }));
+    told = news.found.length;
+  };
+  const isStopped = () => false;
+  await runSearch(evenOutSearch(buildModel(JSON.parse(plan)), query), tell, isStopped, async () => undefined, solveProgram);
+  parentPort?.close();
+});
