@@ -283,7 +283,7 @@ function endOf(name: string, begun: Promise<void>): Promise<never> {
 }
 
 /** Questions of the frame: answered after those of the screen, which somebody looks at. */
-const afterOthers: ReadonlySet<Question> = new Set<Question>(["ribbon", "tray", "names", "frame"]);
+const afterOthers: ReadonlySet<Question> = new Set<Question>(["ribbon", "tray", "names", "frame", "today"]);
 
 const SessionContext = createContext<PlanSession | null>(null);
 

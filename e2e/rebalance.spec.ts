@@ -173,10 +173,15 @@ test("what is put right is no signal any longer: twelve weeks of figures stand b
   // The same words stand where the person is looked at.
   await goTo(page, server, "/people?person=liis");
   await expect(sheetOf(page).getByText("Liis Maran is over by 2.8 h, in the week of 22 Feb.")).toBeVisible();
+  const sign = page.getByRole("img", { name: /^Liis Maran is over by 2.8 h/ });
+  await expect(sign).toBeVisible();
   await goTo(page, server, "/today");
   await page.getByRole("link", { name: /^What could be done: Liis Maran is over/ }).click();
   await sheetOf(page).getByLabel("Why").fill("Known.");
   await sheetOf(page).getByRole("button", { name: "Accept", exact: true }).click();
   await goTo(page, server, "/today");
   await expect(page.getByText(/^Liis Maran is over/)).toHaveCount(0);
+  await goTo(page, server, "/people");
+  await expect(page.getByRole("img", { name: /^Mara Ellingsen is over/ })).toBeVisible();
+  await expect(sign).toHaveCount(0);
 });

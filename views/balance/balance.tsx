@@ -9,6 +9,7 @@ import { EvenOutSheet } from "../evenOut/evenOutSheet.tsx";
 import { useEvenOut } from "../evenOut/useEvenOut.ts";
 import { DropSheet } from "../frame/dropSheet.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { WithSignals } from "../today/signalSign.tsx";
 import { filterKeys, type ViewParams } from "./balanceParams.ts";
 import { Board } from "./board.tsx";
 import { BoardTools } from "./boardTools.tsx";
@@ -72,7 +73,9 @@ export function Balance({ initial }: { initial: Initial<AnswerOf<"board">> }) {
           right.
         </Empty>
       ) : (
-        <Board balance={balance} />
+        <WithSignals>
+          <Board balance={balance} />
+        </WithSignals>
       )}
     </Screen>
   );

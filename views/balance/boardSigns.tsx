@@ -1,6 +1,7 @@
 // What the signs of the board mean.
 import type { LegendSign } from "../../ui/signLegend.tsx";
 import { Vessel } from "../../ui/vessel.tsx";
+import { SignalGlyph } from "../today/signalSign.tsx";
 
 const sample = (load: number, isLevel: boolean, tentative = 0) => (
   <span className="relative block h-4 w-[56px]">
@@ -16,5 +17,6 @@ export const boardSigns: readonly LegendSign[] = [
   { sign: <span className="sign-peak" />, text: "A single day is over in a period that is not" },
   { sign: <span className="sign-away block h-5 w-[56px]" />, text: "No capacity: away, a holiday, or not employed" },
   { sign: <span className="sign-accepted">✓</span>, text: "Over, and left so with a reason" },
+  { sign: <SignalGlyph says="Wants attention" />, text: "Wants attention: point at it for the reason; Today lists them all" },
   { sign: <span className="sign-open">?</span>, text: "Needs somebody" },
 ];

@@ -6,6 +6,7 @@ import type { BoardRow } from "../../core/board/rows.ts";
 import { type PeriodState, periodStates } from "../../core/load/periodSums.ts";
 import { hoursText } from "../../ui/format.ts";
 import { Vessel } from "../../ui/vessel.tsx";
+import { SignalSign } from "../today/signalSign.tsx";
 import type { Measure } from "./balanceParams.ts";
 import { Cell, cellId, columnsShown, firstStop, type RowProps, RowSum } from "./cells.tsx";
 import { NAME_WIDTH, PERSON_HEIGHT } from "./columns.ts";
@@ -40,7 +41,10 @@ export function PersonRow(props: RowProps) {
         >
           <span className="pt-[3px] text-ink-2">{isOpen ? <ChevronDown size={13} /> : <ChevronRight size={13} />}</span>
           <span className="min-w-0">
-            <span className="block truncate font-semibold leading-tight">{row.name}</span>
+            <span className="block truncate font-semibold leading-tight">
+              {row.name}
+              <SignalSign personId={row.id} />
+            </span>
             <span className="block truncate text-side leading-tight">{subtitle(row)}</span>
           </span>
         </button>

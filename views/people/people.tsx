@@ -9,6 +9,7 @@ import { Button, TextButton } from "../../ui/button.tsx";
 import { hoursText, shareText, wholeText } from "../../ui/format.ts";
 import { useKeys } from "../../ui/keys.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { WithSignals } from "../today/signalSign.tsx";
 import { BulkSheet } from "./bulkSheet.tsx";
 import { PersonSheet } from "./personSheet.tsx";
 import { Roster } from "./roster.tsx";
@@ -64,7 +65,9 @@ export function People({ initial }: { initial: Initial<AnswerOf<"roster">> }) {
           right.
         </Empty>
       ) : (
-        <Roster people={people} />
+        <WithSignals>
+          <Roster people={people} />
+        </WithSignals>
       )}
     </Screen>
   );

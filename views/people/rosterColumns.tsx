@@ -1,4 +1,5 @@
 // The columns of the roster: what stands in them, and what they are sorted and copied by.
+
 import type { RosterRow } from "../../core/answers/roster.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import { shareOf } from "../../core/plan/units.ts";
@@ -6,6 +7,7 @@ import { hoursOf, hoursText, longDay, shareText } from "../../ui/format.ts";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { TwoLines } from "../../ui/twoLines.tsx";
 import { Vessel } from "../../ui/vessel.tsx";
+import { SignalSign } from "../today/signalSign.tsx";
 import type { OptionalColumn } from "./rosterView.ts";
 import { WeekSign } from "./weekSign.tsx";
 
@@ -20,7 +22,19 @@ export function rosterColumns(chosen: readonly OptionalColumn[], horizonStart: n
     grow: 1.2,
     isRowHead: true,
     value: ({ person }) => person.name,
-    cell: (row) => <TwoLines main={row.person.name} isStrong side={employmentNote(row, horizonStart)} tone="warn" />,
+    cell: (row) => (
+      <TwoLines
+        main={
+          <>
+            {row.person.name}
+            <SignalSign personId={row.person.id} />
+          </>
+        }
+        isStrong
+        side={employmentNote(row, horizonStart)}
+        tone="warn"
+      />
+    ),
   };
   return [name, role, ...chosen.map((column) => optional[column]), used];
 }

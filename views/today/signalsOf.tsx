@@ -8,7 +8,7 @@ import { useFrame } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { sentenceOf, stepOf } from "./attentionWords.ts";
 
-type About = { personId: string } | { taskId: string } | { projectId: string };
+export type About = { personId: string } | { taskId: string } | { projectId: string };
 
 const MOST_SHOWN = 4;
 
@@ -44,7 +44,7 @@ const isHere = (about: About, more: Record<string, string>): boolean =>
   ("taskId" in about && more.task === about.taskId) || ("projectId" in about && more.task === "project");
 
 /** Of a project what is about none of its tasks; of a person and a task all that names them first. */
-function isAbout({ kind, personId, taskId, projectId }: Attention, about: About): boolean {
+export function isAbout({ kind, personId, taskId, projectId }: Attention, about: About): boolean {
   if ("personId" in about) return personId === about.personId && kind !== "requestWaiting";
   if ("taskId" in about) return taskId === about.taskId;
   return projectId === about.projectId && taskId === undefined;

@@ -8,6 +8,7 @@ import { type OutlineRow, readLinks } from "../../core/entry/typeLinks.ts";
 import { Avatar, OpenSign } from "../../ui/avatar.tsx";
 import { hoursOf, hoursText, longDay, shortDay } from "../../ui/format.ts";
 import type { TableColumn } from "../../ui/table/column.ts";
+import { SignalSign } from "../today/signalSign.tsx";
 import { DateSigns } from "./dateSigns.tsx";
 
 export const outlineColumns = [
@@ -126,6 +127,7 @@ const nameColumn = ({ numbers }: Follows): TableColumn<OutlineTask> => ({
     <>
       <span aria-hidden data-number={numbers.get(task.id)} className="row-number" />
       <span className={`truncate ${isSummary ? "heading-soft" : ""}`}>{task.name}</span>
+      <SignalSign taskId={task.id} />
       {task.atRisk && <span className="ml-1.5 shrink-0 text-small text-ochre-ink">at risk</span>}
     </>
   ),

@@ -15,6 +15,7 @@ import { wordOptions } from "../../ui/options.ts";
 import { SearchInput } from "../../ui/searchInput.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { useChartPeriods } from "../frame/useChartPeriods.ts";
+import { WithSignals } from "../today/signalSign.tsx";
 import { NewProject } from "./newProject.tsx";
 import { PortfolioTable } from "./portfolioTable.tsx";
 import { ProjectFilter } from "./projectFilter.tsx";
@@ -54,7 +55,9 @@ export function Portfolio({ initial }: { initial: Initial<AnswerOf<"portfolio">>
           top right.
         </Empty>
       ) : (
-        <PortfolioTable groups={groups} find={view.find} />
+        <WithSignals>
+          <PortfolioTable groups={groups} find={view.find} />
+        </WithSignals>
       )}
     </Screen>
   );

@@ -1,10 +1,12 @@
 // The columns of the list of projects.
+
 import type { PortfolioRow } from "../../core/answers/portfolio.ts";
 import { countText, hoursOf, hoursText, longDay, shortDay } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { TwoLines } from "../../ui/twoLines.tsx";
+import { SignalSign } from "../today/signalSign.tsx";
 
 export function portfolioColumns(linkTo: (path: string) => string): TableColumn<PortfolioRow>[] {
   return [
@@ -22,6 +24,7 @@ export function portfolioColumns(linkTo: (path: string) => string): TableColumn<
             main={
               <Link href={linkTo(`/work/${encodeURIComponent(project.id)}`)} className="font-semibold hover:underline">
                 {project.name} <span className="text-side">{project.code}</span>
+                <SignalSign projectId={project.id} />
               </Link>
             }
             side={clientName ?? "Own work"}

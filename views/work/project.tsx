@@ -18,6 +18,7 @@ import { barFaults } from "../frame/barFaults.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { useLeaveWhenGone } from "../frame/useLeaveWhenGone.ts";
 import { useLinkTo } from "../frame/windowed.ts";
+import { WithSignals } from "../today/signalSign.tsx";
 import { columnWords, outlineColumns } from "./outlineColumns.tsx";
 import { OutlineTable } from "./outlineTable.tsx";
 import { ProjectSheet } from "./projectSheet.tsx";
@@ -62,10 +63,12 @@ export function Project({ projectId, initial }: { projectId: string; initial: In
           A project’s work is written down as tasks. <TextButton onClick={() => add()}>Add the first one</TextButton> or press N.
         </Empty>
       ) : (
-        <OutlineTable
-          project={project}
-          edits={{ onDrop, onStretch, onLink: (from, to) => void project.addLink({ from, to, kind: "FS" }) }}
-        />
+        <WithSignals>
+          <OutlineTable
+            project={project}
+            edits={{ onDrop, onStretch, onLink: (from, to) => void project.addLink({ from, to, kind: "FS" }) }}
+          />
+        </WithSignals>
       )}
       <QuickEntry
         tasks={outline.tasks}
