@@ -1,8 +1,10 @@
 // What the address of a page says: its time window, and single values.
 import "server-only";
+import { createLoader } from "nuqs/server";
 import { horizonOf, periodSettingsOf, todayOf } from "../core/calendar/horizon.ts";
 import { windowFrom } from "../ui/timeWindow.ts";
-import { clockDay, currentModel } from "./host.ts";
+import { type MoneyParams, moneyParams, moneyQueryOf } from "../views/money/moneyParams.ts";
+import { clockDay, currentAnswer, currentModel } from "./host.ts";
 
 export type SearchParams = Promise<Record<string, string | string[] | undefined>>;
 
@@ -18,4 +20,13 @@ export async function windowOfPage(searchParams: SearchParams) {
 export async function oneParam(searchParams: SearchParams, name: string): Promise<string | null> {
   const value = (await searchParams)[name];
   return typeof value === "string" ? value : null;
+}
+
+const loadMoney = createLoader(moneyParams);
+
+/** The money that a page's URL asks for. @param set What the page itself asks for in place of that. */
+export async function moneyAnswerOf(searchParams: SearchParams, set: Partial<MoneyParams> = {}) {
+  const { model } = await currentModel();
+  const params = { ...loadMoney(await searchParams), ...set };
+  return currentAnswer("money", moneyQueryOf(params, await windowOfPage(searchParams), horizonOf(model.plan)));
 }

@@ -81,9 +81,13 @@ function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     importPreview: [{ table: "people", source: "p.csv", rows: [["name"], ["New One"]], options: { dateOrder: "dayFirst", idStem: "i" } }],
     impact: [{ edit }],
     money: [
-      { ...weeks, kind: "all" },
-      { ...weeks, kind: "labour" },
+      { ...weeks, kind: "all", by: "project", measure: "cost", within: [] },
+      { ...weeks, kind: "labour", by: "role", measure: "margin", within: [{ by: "project", key: projectId }] },
     ],
+    margins: [{}],
+    marginPeople: [{ projectId }, { projectId: "none" }],
+    moneyLines: [{ ...weeks, kind: "all", by: "project", measure: "cost", within: [], key: projectId, period: 0 }],
+    moneyWhy: [{ subject: { kind: "labour", projectId, assignmentId: "none" }, range, total: 0 }],
     views: [{ screen: "balance" }],
     hours: [
       { of: { projectId }, ...weeks },

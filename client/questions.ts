@@ -9,7 +9,9 @@ import { type FreeQuery, freeWhen } from "../core/answers/freeWhen.ts";
 import { type HoursQuery, hoursGrid } from "../core/answers/hoursGrid.ts";
 import { impactOf } from "../core/answers/impact.ts";
 import { leaveOf } from "../core/answers/leave.ts";
+import { marginPeople, marginsOf } from "../core/answers/margins.ts";
 import { type MoneyQuery, moneyOf } from "../core/answers/money.ts";
+import { type MoneyLinesQuery, type MoneySubject, moneyLinesOf, moneyWhy } from "../core/answers/moneyLines.ts";
 import { type NameList, nameListOf } from "../core/answers/nameList.ts";
 import { candidatesOf, openingRows } from "../core/answers/openings.ts";
 import { outlineOf } from "../core/answers/outline.ts";
@@ -114,6 +116,10 @@ export const questions = {
   }),
   impact: (model: Model, { edit }: { edit: Edit }) => impactOf(model, edit),
   money: (model: Model, query: MoneyQuery) => moneyOf(model, query),
+  margins: (model: Model, _query: Record<string, never>) => marginsOf(model),
+  marginPeople: (model: Model, { projectId }: { projectId: string }) => marginPeople(model, projectId),
+  moneyLines: (model: Model, query: MoneyLinesQuery) => moneyLinesOf(model, query),
+  moneyWhy: (model: Model, query: { subject: MoneySubject; range: Range; total: number }) => moneyWhy(model, query),
   views: ({ plan }: Model, { screen }: { screen: string }) => plan.views.filter((view) => view.screen === screen),
   nameList: ({ plan }: Model, { list }: { list: NameList }) => nameListOf(plan, list),
   settings: ({ plan }: Model, _query: Record<string, never>) => plan.settings,

@@ -5,6 +5,7 @@ import { type EvenOutOptions, type EvenOutProgress, EvenOutSearch } from "../cor
 import { solvedGifts } from "../core/balancing/giveProgram.ts";
 import { searchForIdle } from "../core/balancing/idle.ts";
 import { compareForLeave, searchForLeave } from "../core/balancing/leave.ts";
+import { compareByMargin, searchForMargin } from "../core/balancing/margin.ts";
 import { compareRemedies, type Overload, type Remedy, type RemedyOptions, searchRemedies, type Tried } from "../core/balancing/remedies.ts";
 import { compareByUnplaced, searchForUnplaced } from "../core/balancing/unplaced.ts";
 import type { Day } from "../core/calendar/day.ts";
@@ -33,7 +34,8 @@ export type RemedyProblem =
   | ({ about: "overload" | "idle" } & Overload)
   | { about: "unplaced"; assignmentId: string }
   | { about: "leave"; personId: string; timeOffId: string }
-  | { about: "deadline"; missed: Missed };
+  | { about: "deadline"; missed: Missed }
+  | { about: "margin"; projectId: string };
 
 export interface RemedyQuery {
   problem: RemedyProblem;
@@ -82,6 +84,8 @@ function searchFor(model: Model, problem: RemedyProblem, options: RemedyOptions)
       return searchForLeave(model, problem, options);
     case "deadline":
       return searchForDeadline(model, problem.missed, options);
+    case "margin":
+      return searchForMargin(model, problem.projectId, options);
   }
 }
 
@@ -91,6 +95,7 @@ const orders: Record<RemedyProblem["about"], (a: Remedy, b: Remedy) => number> =
   unplaced: compareByUnplaced,
   leave: compareForLeave,
   deadline: compareByMissed,
+  margin: compareByMargin,
 };
 
 export interface EvenOutNews extends EvenOutProgress {

@@ -45,7 +45,8 @@ export const projects: DemoProject[] = [
     category: "Permanent gallery",
     deadline: "2027-06-25",
     budget: 128000,
-    marginTarget: 35,
+    // Missed by a hair, because of who is on it.
+    marginTarget: 27,
     ...fixedFee(163000),
   }),
   project(["rivers", "WR", "Woven Rivers"], "kesteva", "active", "2026-10-12", "gallery", 0.9, {

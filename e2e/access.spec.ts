@@ -32,6 +32,8 @@ const screens = [
   "/people/import",
   "/rates",
   "/money?cost=all",
+  "/money/cash-flow?of=project:tidepool",
+  "/money/margin?project=slowlight",
 ];
 
 for (const path of screens)

@@ -236,5 +236,5 @@ test("the figures stand in the page as the server sends it, without the browser'
   expect(html).toContain("of work assigned");
   expect(html).toMatch(/Ilka Sandmere, week of 25 January: [\d.]+ hours of room/);
   const money = await (await request.get(`${server.url}/money`)).text();
-  expect(money).toMatch(/data-foot="sum"[^>]*>[\d,]+\.\d\d</);
+  expect(money).toMatch(/data-foot="sum"[^>]*><button[^>]*>[\d,]+\.\d\d</);
 });

@@ -43,6 +43,9 @@ export function shareText(hundredths: number | null): string {
 }
 
 /** A whole number with its thousands set apart. */
+/** A margin: as a share, with the decimal by which it may be under its goal. */
+export const marginText = (hundredths: number): string => `${Math.round(hundredths / 10) / 10}%`.replace("-", "−");
+
 export const wholeText = (count: number): string => wholeFormat.format(count);
 
 /** A count with its noun: "1 person", "3 people", "1.5 days". */
@@ -68,6 +71,7 @@ export const weekdayText = (day: Day): string => format(dateOfDay(day), "EEE d M
 export const monthText = (day: Day): string => format(dateOfDay(day), dateOfDay(day).getMonth() === 0 ? "yyyy" : "MMM");
 
 /** A month as "February 2027". */
+export const monthOfYearText = (day: Day): string => format(dateOfDay(day), "MMM yyyy");
 export const fullMonthText = (day: Day): string => format(dateOfDay(day), "MMMM yyyy");
 
 /** A range as "25 Jan – 21 Mar 2027". */

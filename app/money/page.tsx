@@ -1,11 +1,7 @@
 import { Money } from "../../views/money/money.tsx";
-import { currentAnswer } from "../host.ts";
-import { oneParam, type SearchParams, windowOfPage } from "../initial.ts";
-
-const kinds = ["labour", "material", "fixed", "expense", "all"] as const;
+import type { SearchParams } from "../initial.ts";
+import { moneyAnswerOf } from "../initial.ts";
 
 export default async function MoneyPage({ searchParams }: { searchParams: SearchParams }) {
-  const asked = await oneParam(searchParams, "cost");
-  const kind = kinds.find((own) => own === asked) ?? "labour";
-  return <Money initial={await currentAnswer("money", { ...(await windowOfPage(searchParams)), kind })} />;
+  return <Money initial={await moneyAnswerOf(searchParams)} />;
 }

@@ -1,68 +1,239 @@
-// What projects cost month by month, in a table whose rows and columns add up to the minor unit.
+// What the plan costs and earns, added up by whatever is asked for; rows and columns add up to the minor unit.
 
-import { periodSettingsOf } from "../calendar/horizon.ts";
-import type { ReportRange } from "../calendar/periods.ts";
-import { type Grain, nextPeriodStart, periodStart, type Range } from "../calendar/periods.ts";
-import { type CostKind, type Costs, totalOf } from "../cost/costs.ts";
+import { horizonOf, periodSettingsOf } from "../calendar/horizon.ts";
+import { nextPeriodStart, periodStart, type Range, type ReportRange } from "../calendar/periods.ts";
+import { type CostKind, costKinds, type MoneyLine, moneyOver } from "../cost/costs.ts";
+import { type Ledger, ledgerOf, type MoneyBy, NONE } from "../cost/ledger.ts";
 import type { Model } from "../model.ts";
+import { findRow, rowById } from "../plan/rows.ts";
+import type { Plan } from "../plan/schema.ts";
+import { minorUnits } from "../plan/units.ts";
+
+export const moneyMeasures = ["cost", "revenue", "margin", "left"] as const;
+/** Cost, revenue, revenue less cost, or what is left of the budget at the end of each period. */
+export type MoneyMeasure = (typeof moneyMeasures)[number];
+
+/** Lines that fall under a key. */
+export interface MoneyPlace {
+  by: MoneyBy;
+  key: string;
+}
+
+export interface MoneyQuery extends ReportRange {
+  by: MoneyBy;
+  kind: CostKind | "all";
+  measure: MoneyMeasure;
+  /** Only what falls under all of these. */
+  within: readonly MoneyPlace[];
+}
 
 export interface MoneyRow {
-  projectId: string;
-  name: string;
-  code: string;
+  /** An id, a word, or `none:` alone or with the kind of line. */
+  key: string;
+  /** Null where nothing in the plan names it. */
+  name: string | null;
+  /** What stands beside the name: a project's code, a task's project. */
+  side: string;
+  /** Row of the project that it is or belongs to, for its colour; −1 for none. */
   projectRow: number;
-  stage: string;
+  stage: string | null;
   /** Minor units by period. */
   periods: number[];
+  /** Their sum; of what is left of a budget, what is left at the end. */
   total: number;
 }
 
 export interface Money {
   currency: string;
-  kind: CostKind | "all";
-  /** Whole months, quarters or years that the window touches. */
+  /** Whole periods that the window touches. */
   periods: Range[];
   rows: MoneyRow[];
   /** Sums of the columns, and of everything. */
   totals: number[];
   total: number;
+  /** What it is limited to, by name; null where nothing in the plan names it. */
+  places: (MoneyPlace & { name: string | null })[];
+  /** Minor units of cost before the first period, and the budgets there are: null where none of the projects has one. */
+  before: number;
+  budget: number | null;
   /** Assignments and tasks with work that has no rate, or no exchange rate for it, on some day. */
   missingRates: number;
   missingExchangeRates: number;
 }
 
-export interface MoneyQuery extends ReportRange {
-  kind: CostKind | "all";
-}
-
-/** Cost of every project that is not cancelled, in whole months or longer periods around a window. */
-export function moneyOf(model: Model, { range, grain, kind }: MoneyQuery): Money {
-  const settings = periodSettingsOf(model.plan);
-  const whole: Grain = grain === "day" || grain === "week" ? "month" : grain;
-  const start = periodStart(range.start, whole, settings);
-  const stop = nextPeriodStart(range.stop - 1, whole, settings);
-  return table(model, kind, model.costs({ range: { start, stop }, grain: whole }));
-}
-
-function table({ plan }: Model, kind: MoneyQuery["kind"], costs: Costs): Money {
-  const rows = costs.projects.flatMap((cost, row): MoneyRow[] => {
-    if (!cost) return [];
-    const { id, name, code, stage, archived } = plan.projects[row];
-    const periods = cost.byKind.labour.map((_, p) => (kind === "all" ? totalOf(plan, cost, p) : cost.byKind[kind][p]));
-    if (archived && periods.every((amount) => amount === 0)) return [];
-    return [
-      { projectId: id, name, code: code ?? "", projectRow: row, stage, periods, total: periods.reduce((sum, amount) => sum + amount, 0) },
-    ];
+/** Money of every project that is not cancelled, in whole periods around a window. */
+export function moneyOf(model: Model, query: MoneyQuery): Money {
+  const { plan } = model;
+  const asked = wholePeriods(model, query);
+  const ledger = ledgerOf(model, asked);
+  const sums = new Map<string, number[]>(seeds(model, query).map((key) => [key, emptyRow(ledger)]));
+  for (const { line, sign } of linesOf(model, ledger, query)) {
+    const key = ledger.keyOf(line, query.by);
+    const row = sums.get(key) ?? emptyRow(ledger);
+    line.amounts.forEach((amount, period) => {
+      row[period] += sign * amount;
+    });
+    sums.set(key, row);
+  }
+  const isLeft = query.measure === "left";
+  const starts = isLeft ? budgetsBefore(model, ledger, query, asked.range.start) : null;
+  const rows = [...sums].map(([key, periods]): MoneyRow => {
+    if (starts) runDown(periods, starts.get(key) ?? 0);
+    return { ...namesOf(model, query.by, key), key, periods, total: isLeft ? (periods.at(-1) ?? 0) : sum(periods) };
   });
-  const totals = costs.periods.periods.map((_, p) => rows.reduce((sum, { periods }) => sum + periods[p], 0));
+  const kept = inOrder(plan, query.by, rows);
+  const totals = ledger.periods.map((_, p) => sum(kept.map(({ periods }) => periods[p])));
+  const { missingRates, missingExchangeRates } = model.costs(asked);
   return {
     currency: plan.settings.currency,
-    kind,
-    periods: [...costs.periods.periods],
-    rows,
+    periods: [...ledger.periods],
+    rows: kept,
     totals,
-    total: totals.reduce((sum, amount) => sum + amount, 0),
-    missingRates: costs.missingRates.length,
-    missingExchangeRates: costs.missingExchangeRates.length,
+    total: isLeft ? (totals.at(-1) ?? 0) : sum(totals),
+    places: query.within.map((place) => ({ ...place, name: namesOf(model, place.by, place.key).name })),
+    ...budgetOf(model, query, asked.range.start),
+    missingRates: missingRates.length,
+    missingExchangeRates: missingExchangeRates.length,
   };
 }
+
+/** The window drawn out to whole periods. */
+export function wholePeriods({ plan }: Model, { range, grain }: ReportRange): ReportRange {
+  const settings = periodSettingsOf(plan);
+  return {
+    range: { start: periodStart(range.start, grain, settings), stop: nextPeriodStart(range.stop - 1, grain, settings) },
+    grain,
+  };
+}
+
+/** The lines that a question is about, each with how it counts. */
+export function linesOf(
+  model: Model,
+  ledger: Ledger,
+  { kind, measure, within }: Pick<MoneyQuery, "kind" | "measure" | "within">,
+): { line: MoneyLine; sign: 1 | -1 }[] {
+  const { taxInCost } = model.plan.settings;
+  return ledger.lines.flatMap((line) => {
+    const isRevenue = line.kind === "revenue";
+    if (line.kind === "tax" && !taxInCost) return [];
+    if (isRevenue ? measure === "cost" || measure === "left" : measure === "revenue") return [];
+    if (!isRevenue && kind !== "all" && kind !== (line.kind === "tax" ? "expense" : line.kind)) return [];
+    if (measure === "left" && model.plan.projects[line.project].budget === undefined) return [];
+    if (within.some(({ by, key }) => ledger.keyOf(line, by) !== key)) return [];
+    return [{ line, sign: isRevenue || measure === "cost" ? (1 as const) : (-1 as const) }];
+  });
+}
+
+/** Projects that stand in the table whether they have money or not. */
+function seeds({ plan }: Model, { by, measure, within }: MoneyQuery): string[] {
+  if (by !== "project") return [];
+  return plan.projects.flatMap((project) => {
+    if (project.stage === "cancelled" || project.archived) return [];
+    if (measure === "left" && project.budget === undefined) return [];
+    const isWithin = within.every(({ by: own, key }) => keyOfProject(project, own) === key);
+    return isWithin ? [project.id] : [];
+  });
+}
+
+/** What a project as a whole falls under; null where only its lines do. */
+function keyOfProject(project: Plan["projects"][number], by: MoneyBy): string | null {
+  if (by === "project") return project.id;
+  if (by === "client") return project.clientId ?? NONE;
+  return by === "category" ? (project.category ?? NONE) : null;
+}
+
+/** What each project has cost before a day, all kinds together; null where that day is the first of the plan. */
+function spentBefore(model: Model, start: number): ((project: number) => number) | null {
+  const { plan } = model;
+  const first = horizonOf(plan).start;
+  if (first >= start) return null;
+  const { projects } = model.costs({ range: { start: first, stop: start }, grain: "year" });
+  return (project) => {
+    const cost = projects[project];
+    return cost ? moneyOver(plan, cost).cost : 0;
+  };
+}
+
+/** What is left of the budgets under each key when the window begins. */
+function budgetsBefore(model: Model, ledger: Ledger, { by }: MoneyQuery, start: number): Map<string, number> {
+  const spent = spentBefore(model, start);
+  const left = new Map<string, number>();
+  model.plan.projects.forEach(({ budget, stage }, project) => {
+    if (budget === undefined || stage === "cancelled") return;
+    const key = ledger.keyOf({ kind: "labour", project, row: -1, amounts: [] }, by);
+    left.set(key, (left.get(key) ?? 0) + minorUnits(budget) - (spent?.(project) ?? 0));
+  });
+  return left;
+}
+
+/** Budgets of the projects asked for and what they have cost before; neither where only a part of a project is. */
+function budgetOf(model: Model, { kind, within }: MoneyQuery, start: number): Pick<Money, "before" | "budget"> {
+  if (kind !== "all" || within.some(({ by }) => by !== "project" && by !== "client" && by !== "category"))
+    return { before: 0, budget: null };
+  const spent = spentBefore(model, start);
+  const budgets: number[] = [];
+  let before = 0;
+  model.plan.projects.forEach((project, row) => {
+    if (project.stage === "cancelled" || within.some(({ by, key }) => keyOfProject(project, by) !== key)) return;
+    if (project.budget !== undefined) budgets.push(minorUnits(project.budget));
+    before += spent?.(row) ?? 0;
+  });
+  return { before, budget: budgets.length > 0 ? sum(budgets) : null };
+}
+
+/** Turns what is taken in each period, which is negative, into what is left at its end. */
+function runDown(periods: number[], start: number): void {
+  let left = start;
+  periods.forEach((amount, period) => {
+    left += amount;
+    periods[period] = left;
+  });
+}
+
+function namesOf({ plan }: Model, by: MoneyBy, key: string): Pick<MoneyRow, "name" | "side" | "projectRow" | "stage"> {
+  const plain = { side: "", projectRow: -1, stage: null };
+  if (key.startsWith(NONE)) return { ...plain, name: null };
+  const projects = rowById(plan.projects);
+  switch (by) {
+    case "project": {
+      const projectRow = projects.get(key) ?? -1;
+      const project = plan.projects[projectRow];
+      return { name: project?.name ?? null, side: project?.code ?? "", projectRow, stage: project?.stage ?? null };
+    }
+    case "phase":
+    case "task": {
+      const task = findRow(plan.tasks, key);
+      const projectRow = projects.get(task?.projectId ?? "") ?? -1;
+      return { ...plain, name: task?.name ?? null, side: plan.projects[projectRow]?.name ?? "", projectRow };
+    }
+    case "client":
+      return { ...plain, name: findRow(plan.clients, key)?.name ?? null };
+    case "person":
+      return { ...plain, name: findRow(plan.people, key)?.name ?? null };
+    case "role":
+      return { ...plain, name: findRow(plan.roles, key)?.name ?? null };
+    case "category":
+    case "supplier":
+      return { ...plain, name: key };
+    default:
+      return { ...plain, name: null };
+  }
+}
+
+const lists = { project: "projects", client: "clients", phase: "tasks", task: "tasks", person: "people", role: "roles" } as const;
+
+/** In plan order; words by the alphabet; what nothing names last. Rows without any money are left out, but for projects. */
+function inOrder(plan: Plan, by: MoneyBy, rows: readonly MoneyRow[]): MoneyRow[] {
+  const list = lists[by as keyof typeof lists] as (typeof lists)[keyof typeof lists] | undefined;
+  const places = list ? rowById(plan[list]) : null;
+  const kinds: readonly string[] = [...costKinds, "tax", "revenue"];
+  const placeOf = ({ key }: MoneyRow) =>
+    key.startsWith(NONE) ? 1e9 + kinds.indexOf(key.slice(NONE.length)) : (places?.get(key) ?? kinds.indexOf(key));
+  return rows
+    .filter(({ periods }) => by === "project" || periods.some((amount) => amount !== 0))
+    .sort((a, b) => placeOf(a) - placeOf(b) || (a.key < b.key ? -1 : 1));
+}
+
+const emptyRow = ({ periods }: Ledger): number[] => new Array<number>(periods.length).fill(0);
+
+const sum = (amounts: readonly number[]): number => amounts.reduce((total, amount) => total + amount, 0);

@@ -37,9 +37,12 @@ export interface RemedyLine {
   edits: SingleEdit[];
   effect: NamedEffect;
   left: number;
+  /** Of what lifts a margin: the margin after it, in hundredths of a percent. */
+  marginAfter?: number;
   /** Whose agreement it needs: leads of the work, and whose days it changes. */
   agree: string[];
-  /** Who receives work, and the tasks it is of. */
+  /** Who gives work, who receives it, and the tasks it is of. */
+  giverIds: string[];
   takerIds: string[];
   taskIds: string[];
 }
@@ -47,7 +50,7 @@ export interface RemedyLine {
 /** A remedy in names. */
 export function remedyLine(
   { plan }: Model,
-  { kind, steps, edits, effect, left }: Pick<Remedy, "kind" | "steps" | "edits" | "effect" | "left">,
+  { kind, steps, edits, effect, left, marginAfter }: Pick<Remedy, "kind" | "steps" | "edits" | "effect" | "left" | "marginAfter">,
 ): RemedyLine {
   return {
     kind,
@@ -55,7 +58,9 @@ export function remedyLine(
     edits,
     effect: namedEffect(plan, effect),
     left,
+    ...(marginAfter !== undefined && { marginAfter }),
     agree: [...new Set(steps.flatMap((step) => whoAgrees(plan, step)))],
+    giverIds: [...new Set(steps.flatMap(({ assignmentId }) => findRow(plan.assignments, assignmentId)?.personId ?? []))],
     takerIds: [...new Set(steps.flatMap(({ takerId }) => takerId ?? []))],
     taskIds: [...new Set(steps.flatMap(({ assignmentId }) => findRow(plan.assignments, assignmentId)?.taskId ?? []))],
   };

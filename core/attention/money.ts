@@ -1,8 +1,7 @@
 // Signals about money: work without a rate, and margins under their goal.
-import { marginOf, moneyOver } from "../cost/costs.ts";
+import { marginGoal, projectMargin } from "../cost/margin.ts";
 import type { Model } from "../model.ts";
 import { findRow } from "../plan/rows.ts";
-import { percentHundredths } from "../plan/units.ts";
 import type { Attention } from "./kinds.ts";
 
 export function moneySignals(model: Model): Attention[] {
@@ -34,15 +33,9 @@ function byProject({ plan }: Model, kind: "missingRate" | "missingExchangeRate",
 }
 
 function thinMargins(model: Model): Attention[] {
-  const { plan } = model;
-  const { projects } = model.costsOfHorizon();
-  return projects.flatMap((cost, row): Attention[] => {
-    const { id, name, marginTarget = plan.settings.marginTarget, stage } = plan.projects[row];
-    if (!cost || marginTarget === undefined || stage === "done") return [];
-    const sums = moneyOver(plan, cost);
-    const share = marginOf(sums.revenue, sums.cost);
-    const goal = percentHundredths(marginTarget);
-    if (share === null || share >= goal) return [];
+  return model.plan.projects.flatMap(({ id, name, stage }, row): Attention[] => {
+    const [share, goal] = [projectMargin(model, row), marginGoal(model.plan, row)];
+    if (stage === "done" || share === null || goal === null || share >= goal) return [];
     return [{ key: `thinMargin ${id}`, kind: "thinMargin", projectId: id, project: name, share, goal, weight: 6e4 + goal - share }];
   });
 }

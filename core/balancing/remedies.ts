@@ -18,6 +18,8 @@ export interface Remedy extends Proposal {
   effect: Effect;
   /** Minutes that are still too much on the days that were asked about. */
   left: number;
+  /** Of what lifts a margin: the project's margin after it, in hundredths of a percent. */
+  marginAfter?: number;
   /** What it is made of: one step, or two or three where one alone is not enough. */
   steps: Proposal[];
 }

@@ -1,12 +1,15 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
-import { moneyOf } from "../answers/money.ts";
+import { moneyOf, wholePeriods } from "../answers/money.ts";
+import { type MoneyLineTold, moneyLinesOf, moneyWhy } from "../answers/moneyLines.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
 import { horizonOf } from "../calendar/horizon.ts";
+import { grains } from "../calendar/periods.ts";
 import { buildModel } from "../model.ts";
 import type { Plan } from "../plan/schema.ts";
 import { costReport } from "../reports/cost.ts";
 import { costsOf } from "./costs.ts";
+import { moneyBys } from "./ledger.ts";
 import { RateBook, stretchOn } from "./rateBook.ts";
 
 const plan = fernhollow();
@@ -42,13 +45,77 @@ test("lines add up to projects, and projects to clients, in every period", () =>
   expect(sum(report.lines.map(({ total }) => total))).toBe(sum(report.projects.map(({ total }) => total)));
 });
 
-test("the money table's rows and columns meet in one sum, in whole months around the window", () => {
-  for (const kind of ["labour", "all"] as const) {
-    const money = moneyOf(model, { range: { start: parseDay("2027-01-25"), stop: parseDay("2027-03-22") }, grain: "week", kind });
-    expect([formatDay(money.periods[0].start), formatDay((money.periods.at(-1)?.stop ?? 0) - 1)]).toEqual(["2027-01-01", "2027-03-31"]);
-    expect(money.total).toBe(sum(money.rows.map(({ total }) => total)));
-    expect(money.totals).toEqual(money.periods.map((_, p) => sum(money.rows.map(({ periods }) => periods[p]))));
+const asked = { range: { start: parseDay("2027-01-25"), stop: parseDay("2027-03-22") }, kind: "all", within: [] } as const;
+
+test("money adds up both ways to the cent, by whatever it is added up and at every grain, and is the report's", () => {
+  for (const grain of grains) {
+    const { range } = wholePeriods(model, { ...asked, grain });
+    const report = costReport(model, { range, grain });
+    for (const measure of ["cost", "revenue", "margin"] as const) {
+      const of = ({ total, revenue }: { total: number; revenue: number }) =>
+        measure === "cost" ? total : measure === "revenue" ? revenue : revenue - total;
+      const periods = report.periods.map((_, p) => sum(report.projects.map((project) => of(project.periods[p]))));
+      for (const by of moneyBys) {
+        const money = moneyOf(model, { ...asked, grain, by, measure });
+        expect(money.totals, `${grain} ${by} ${measure}`).toEqual(periods);
+        expect(money.totals).toEqual(money.periods.map((_, p) => sum(money.rows.map((row) => row.periods[p]))));
+        for (const row of money.rows) expect(row.total).toBe(sum(row.periods));
+        expect(money.total).toBe(sum(money.rows.map(({ total }) => total)));
+      }
+    }
   }
+});
+
+test("every figure is the sum of its lines, and every line the sum of its reasons", () => {
+  for (const { grain, by, measure } of [
+    { grain: "month", by: "client", measure: "cost" },
+    { grain: "week", by: "role", measure: "margin" },
+    { grain: "day", by: "phase", measure: "revenue" },
+  ] as const) {
+    const query = { ...asked, grain, by, measure };
+    const money = moneyOf(model, query);
+    for (const { key, periods, total } of money.rows) {
+      expect(moneyLinesOf(model, { ...query, key, period: null }).total, key).toBe(total);
+      const period = periods.findIndex((amount) => amount !== 0);
+      const { lines, range, total: own } = moneyLinesOf(model, { ...query, key, period: Math.max(0, period) });
+      expect(own, key).toBe(periods[Math.max(0, period)]);
+      for (const { subject, amount } of lines) {
+        const why = moneyWhy(model, { subject, range, total: Math.abs(amount) });
+        expect(sum(why?.parts.map((part) => part.amount) ?? []), JSON.stringify(subject)).toBe(Math.abs(amount));
+        const rest = why?.parts.find(({ what }) => what === "rounding")?.amount ?? 0;
+        // Only revenue is rounded with other lines.
+        expect(Math.abs(rest), JSON.stringify(subject)).toBeLessThanOrEqual(subject.kind === "revenue" ? 2 : 0);
+      }
+    }
+  }
+});
+
+test("a line is explained with hours, rates and whose they are: the rate changes on 1 April", () => {
+  const range = { start: parseDay("2027-03-29"), stop: parseDay("2027-04-05") };
+  const query = { ...asked, range, grain: "week", by: "role", measure: "cost", key: "fabricator", period: null } as const;
+  const hoursOf = ({ subject, amount }: MoneyLineTold) =>
+    (moneyWhy(model, { subject, range, total: amount })?.parts ?? []).filter(({ what, of }) => what === "hours" && of === "role");
+  const both =
+    moneyLinesOf(model, query)
+      .lines.map(hoursOf)
+      .find((parts) => parts.length === 2) ?? [];
+  expect(both.map(({ rate, since }) => [rate, since && formatDay(since)])).toEqual([
+    [350_200, "2027-01-01"],
+    [357_200, "2027-04-01"],
+  ]);
+  for (const { minutes = 0, overtime = 0, rate = 0, overtimeRate = 0, amount } of both)
+    expect(Math.abs(amount - (minutes * rate + overtime * overtimeRate) / 6000)).toBeLessThanOrEqual(1);
+});
+
+test("what is left of a budget is the budget less all that was spent up to the period's end", () => {
+  const query = { ...asked, grain: "month", by: "project", measure: "left" } as const;
+  const { rows, periods } = moneyOf(model, query);
+  const tidepool = rows.find(({ key }) => key === "tidepool");
+  const stop = periods[1].stop;
+  const spent = costReport(model, { range: { start: horizon.start, stop }, grain: "year" }).projects.find(({ id }) => id === "tidepool");
+  expect(tidepool?.periods[1]).toBe(15_500_000 - (spent?.total ?? 0));
+  expect(tidepool?.total).toBe(tidepool?.periods.at(-1));
+  expect(rows.every(({ key }) => plan.projects.find(({ id }) => id === key)?.budget !== undefined)).toBe(true);
 });
 
 test("giving work to a dearer person costs exactly their rate more", () => {
@@ -123,6 +190,8 @@ test("cancelled projects cost nothing and are not listed", () => {
     projects: plan.projects.map((project) => (project.id === "tidepool" ? { ...project, stage: "cancelled" } : project)),
   };
   expect(
-    moneyOf(buildModel(cancelled), { range: horizon, grain: "month", kind: "all" }).rows.some(({ projectId }) => projectId === "tidepool"),
+    moneyOf(buildModel(cancelled), { ...asked, range: horizon, grain: "month", by: "project", measure: "cost" }).rows.some(
+      ({ key }) => key === "tidepool",
+    ),
   ).toBe(false);
 });

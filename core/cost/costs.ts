@@ -3,7 +3,7 @@
 import { periodSettingsOf } from "../calendar/horizon.ts";
 import { lineFinder } from "../calendar/lines.ts";
 import type { ReportRange } from "../calendar/periods.ts";
-import { periodOfDays, periodsIn } from "../calendar/periods.ts";
+import { periodOfDays, periodsIn, type Range } from "../calendar/periods.ts";
 import type { Placed } from "../placing/placed.ts";
 import { type Grouping, groupRows, membersOf, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
@@ -102,6 +102,28 @@ export class Costs {
   }
 }
 
+/** One line of money with its amounts by period: of a row of work, a task's fixed cost or an expense. Revenue is one line a
+ * project; what each row of work adds to it is the rounded running total with it less that without. */
+export interface MoneyLine {
+  kind: CostKind | "tax" | "revenue";
+  project: number;
+  /** Row of work; of a task for a fixed cost; of an expense, also for its tax. −1 for a fee that falls on the finish. */
+  row: number;
+  /** Minor units by period. */
+  amounts: number[];
+}
+
+/** Every line of money of every project that is not cancelled, in the periods of a range. */
+export function moneyLines(placed: Placed, { range, grain }: ReportRange): { lines: MoneyLine[]; periods: readonly Range[] } {
+  const periods = periodsIn(range, grain, periodSettingsOf(placed.plan));
+  const lines: MoneyLine[] = [];
+  const costing = new Costing(placed, { range, periods, periodOf: periodOfDays(range, periods) }, (line) => lines.push(line));
+  placed.plan.projects.forEach((_, project) => {
+    costing.costsOfProject(project);
+  });
+  return { lines, periods };
+}
+
 /** Costs every project that is not cancelled over a range, pipeline in full.
  * @param known By project row what is known to be as it was; the others are costed. */
 export function costsOf(placed: Placed, { range, grain }: ReportRange, known: readonly (ProjectCosts | undefined)[] = []): Costs {
@@ -130,7 +152,21 @@ class Costing {
   constructor(
     readonly placed: Placed,
     readonly periods: CostPeriods,
+    /** Hears each line by itself. */
+    private readonly tell: ((line: MoneyLine) => void) | null = null,
   ) {}
+
+  /** Adds a line's amounts to their sums. @returns Its total over the range. */
+  #add(line: ExactLine, into: number[], about: Omit<MoneyLine, "amounts">): number {
+    if (!this.tell) return line.addTo(into);
+    const amounts = new Array<number>(into.length).fill(0);
+    const total = line.addTo(amounts);
+    amounts.forEach((amount, period) => {
+      into[period] += amount;
+    });
+    this.tell({ ...about, amounts });
+    return total;
+  }
 
   costsOfProject(project: number): ProjectCosts {
     const { plan } = this.placed;
@@ -147,7 +183,7 @@ class Costing {
     const { rows, tasks, expenses } = this.#shared;
     const lacks = new Map<number, Lacks>();
     for (const row of membersOf(rows, project)) this.#addWork(costs, project, row, lacks);
-    for (const row of membersOf(tasks, project)) this.#addFixed(costs, row);
+    for (const row of membersOf(tasks, project)) this.#addFixed(costs, project, row);
     for (const row of membersOf(expenses, project)) this.#addExpense(costs, project, row);
     this.#addRevenue(costs, project, lacks);
     for (const [row, { rate, exchange }] of lacks) {
@@ -172,15 +208,15 @@ class Costing {
         ? addMaterial(this.placed, row, table, book, true, line)
         : addLabour(this.placed, row, { table, book, overtime, isPerUseCharged: true }, line),
     );
-    costs.work.push({ ...this.#subject(row), kind, total: line.addTo(costs.cost.byKind[kind]) });
+    costs.work.push({ ...this.#subject(row), kind, total: this.#add(line, costs.cost.byKind[kind], { kind, project, row }) });
   }
 
-  #addFixed(costs: ProjectCosts, row: number): void {
+  #addFixed(costs: ProjectCosts, project: number, row: number): void {
     const task = this.placed.plan.tasks[row];
     if (task.fixedCost === undefined) return;
     const line = new ExactLine(this.periods);
     addFixedCost(task, this.placed.schedule.of(row), line);
-    costs.fixed.push({ taskId: task.id, kind: "fixed", total: line.addTo(costs.cost.byKind.fixed) });
+    costs.fixed.push({ taskId: task.id, kind: "fixed", total: this.#add(line, costs.cost.byKind.fixed, { kind: "fixed", project, row }) });
   }
 
   #addExpense(costs: ProjectCosts, project: number, row: number): void {
@@ -190,16 +226,29 @@ class Costing {
     const [line, tax] = [new ExactLine(this.periods), new ExactLine(this.periods)];
     addExpense(expense, minorUnits(expense.amount), calendar, line);
     addExpense(expense, taxOf(expense), calendar, tax);
-    const taxed = tax.addTo(costs.cost.byKind.tax);
-    const total = line.addTo(costs.cost.byKind.expense) + (plan.settings.taxInCost ? taxed : 0);
+    const taxed = this.#add(tax, costs.cost.byKind.tax, { kind: "tax", project, row });
+    const total = this.#add(line, costs.cost.byKind.expense, { kind: "expense", project, row }) + (plan.settings.taxInCost ? taxed : 0);
     costs.expenses.push({ expenseId: expense.id, kind: "expense", total });
   }
 
   #addRevenue(costs: ProjectCosts, project: number, lacks: Map<number, Lacks>): void {
     const { rows, book } = this.#shared as Shared;
     const line = new ExactLine(this.periods);
-    addRevenue(this.placed, project, membersOf(rows, project), book, line, (row, own) => addLacks(lacks, row, own));
+    let before: number[] = [];
+    addRevenue(this.placed, project, membersOf(rows, project), book, line, (row, own) => {
+      if (own) addLacks(lacks, row, own);
+      before = this.#tellRevenue(line, project, row, before);
+    });
     line.addTo(costs.cost.byKind.revenue);
+  }
+
+  /** Tells what the row that came last adds to a project's revenue. @returns The revenue with it. */
+  #tellRevenue(line: ExactLine, project: number, row: number, before: readonly number[]): number[] {
+    if (!this.tell) return [];
+    const now = new Array<number>(this.periods.periods.length).fill(0);
+    line.addTo(now);
+    this.tell({ kind: "revenue", project, row, amounts: now.map((amount, period) => amount - (before[period] ?? 0)) });
+    return now;
   }
 
   #subject(row: number): Subject {

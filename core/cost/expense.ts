@@ -1,5 +1,5 @@
 // Fixed costs of tasks and expenses of projects.
-import { parseDay } from "../calendar/day.ts";
+import { type Day, parseDay } from "../calendar/day.ts";
 import type { WorkingLine } from "../calendar/workingLine.ts";
 import type { Expense, Task } from "../plan/schema.ts";
 import { minorUnits, percentHundredths, roundedQuotient } from "../plan/units.ts";
@@ -23,10 +23,14 @@ export function taxOf(expense: Expense): number {
 
 /** Adds minor units to a line as an expense falls: on its date, or evenly over its working days. */
 export function addExpense(expense: Expense, minor: number, calendar: WorkingLine, line: ExactLine): void {
-  const first = parseDay((expense.date ?? expense.from) as string);
-  const days: number[] = [];
-  if (expense.date === undefined)
-    for (let day = first; day <= parseDay(expense.to as string); day++) if (calendar.isWorkingDay(day)) days.push(day);
-  if (days.length === 0) days.push(first);
+  const days = expenseDays(expense, calendar);
   for (const day of days) line.add(line.slotOf(day), BigInt(minor), BigInt(days.length));
+}
+
+/** The days an expense falls on: its date, or the working days from one to another; where there are none, the first. */
+export function expenseDays({ date, from, to }: Expense, calendar: WorkingLine): Day[] {
+  const first = parseDay((date ?? from) as string);
+  const days: Day[] = [];
+  if (date === undefined) for (let day = first; day <= parseDay(to as string); day++) if (calendar.isWorkingDay(day)) days.push(day);
+  return days.length > 0 ? days : [first];
 }

@@ -7,7 +7,7 @@ import type { OvertimeBook } from "./overtime.ts";
 import { costRole, type ExchangeStretch, type Lacks, type RateBook, type RateStretch, stretchOn } from "./rateBook.ts";
 
 /** minutes × ten-thousandths per hour × millionths of exchange, as a fraction of a minor unit. */
-const DENOMINATOR = 60n * 100n * 1_000_000n;
+export const LABOUR_DENOMINATOR = 60n * 100n * 1_000_000n;
 
 /** How the minutes of a row are priced. */
 export interface LabourPricing {
@@ -87,7 +87,7 @@ class Tally {
   flush(): void {
     if (this.#entry) {
       const units = BigInt(this.#regular) * BigInt(this.#entry.rate) + BigInt(this.#overtime) * BigInt(this.#entry.overtimeRate);
-      this.#line.add(this.#slot, units * this.#factor, DENOMINATOR);
+      this.#line.add(this.#slot, units * this.#factor, LABOUR_DENOMINATOR);
     }
     [this.#regular, this.#overtime] = [0, 0];
   }
@@ -109,5 +109,5 @@ export function costOfMinutes(
     const rate = stretches[at]?.entry?.rate ?? 0;
     if (rate > 0) sum += BigInt(minutes[i]) * BigInt(rate) * (stretchOn(exchange, start + i).factor ?? 0n);
   }
-  return Number(roundedHalfUp(sum, DENOMINATOR));
+  return Number(roundedHalfUp(sum, LABOUR_DENOMINATOR));
 }

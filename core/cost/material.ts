@@ -19,6 +19,17 @@ export function forAccrualDays(dates: TaskDates, accrual: Accrual, visit: (day: 
   else forWorkingDays(dates, (day, ticks) => visit(day, ticks, total));
 }
 
+/** What `unitsOf` counts in: parts of a unit. */
+export const UNITS_DENOMINATOR = BigInt(TICKS_PER_DAY) * 10_000n * 10_000n;
+
+/** All of a material that a task uses, with its waste: ten-thousandths of a unit × ticks of a day × ten-thousandths. */
+export function unitsOf({ quantity, quantityPerDay = 0, wastePercent = 0 }: Assignment, dates: TaskDates): bigint {
+  const workedTicks = dates.isIdlePin ? 0 : dates.finishAt - dates.startAt;
+  const all =
+    quantity === undefined ? BigInt(rateUnits(quantityPerDay)) * BigInt(workedTicks) : BigInt(rateUnits(quantity)) * BigInt(TICKS_PER_DAY);
+  return all * BigInt(10_000 + percentHundredths(wastePercent));
+}
+
 /** Adds a material to a line.
  * @returns What the days it is used on lack: those without a price, or without an exchange rate, cost nothing. */
 export function addMaterial(
@@ -36,13 +47,7 @@ export function addMaterial(
   if (!table) return { ...lacks, rate: true };
   const prices = book.material(table, assignment.materialId as string);
   const exchange = book.exchange(table);
-  // Ten-thousandths of a unit × ticks of a day, with waste in ten-thousandths.
-  const workedTicks = dates.isIdlePin ? 0 : dates.finishAt - dates.startAt;
-  const quantity =
-    assignment.quantity === undefined
-      ? BigInt(rateUnits(assignment.quantityPerDay ?? 0)) * BigInt(workedTicks)
-      : BigInt(rateUnits(assignment.quantity)) * BigInt(TICKS_PER_DAY);
-  const withWaste = quantity * BigInt(10_000 + percentHundredths(assignment.wastePercent ?? 0));
+  const withWaste = unitsOf(assignment, dates);
   let isFirst = true;
   forAccrualDays(dates, assignment.accrual ?? "start", (day, ticks, total) => {
     const { entry } = stretchOn(prices, day);
@@ -50,7 +55,7 @@ export function addMaterial(
     if (!entry) lacks.rate = true;
     else if (factor === null) lacks.exchange = true;
     else {
-      const denominator = BigInt(TICKS_PER_DAY) * 10_000n * 10_000n * 100n * 1_000_000n * BigInt(total);
+      const denominator = UNITS_DENOMINATOR * 100n * 1_000_000n * BigInt(total);
       line.add(line.slotOf(day), withWaste * BigInt(entry.rate) * factor * BigInt(ticks), denominator);
       if (isFirst && isPerUseCharged) line.add(line.slotOf(day), BigInt(entry.perUse) * factor, 1_000_000n);
     }

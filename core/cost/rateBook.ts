@@ -7,12 +7,15 @@ import { exchangeMillionths, minorUnits, rateUnits } from "../plan/units.ts";
 
 const BEGINNING = Number.NEGATIVE_INFINITY;
 
+/** Whose rate it is. */
+export type RateSource = "person" | "role" | "default" | "material";
+
 /** A stretch of days with one rate: from `from` until the next stretch begins. Rates in ten-thousandths per hour
  * or unit, the charge per use in minor units. */
 export interface RateStretch {
   from: Day;
-  /** Null where no entry is in force. */
-  entry: { rate: number; overtimeRate: number; perUse: number } | null;
+  /** Null where no entry is in force. `since` is the day it begins in its table, null for the beginning. */
+  entry: { rate: number; overtimeRate: number; perUse: number; of: RateSource; since: Day | null } | null;
 }
 
 /** Amounts of a currency are worth `factor` millionths of the plan's own from a day on; null where no rate is in force. */
@@ -146,6 +149,19 @@ function latest(group: readonly RateEntry[], day: Day, begins: (entry: RateEntry
   return best;
 }
 
-function inUnits({ rate, overtimeRate, perUse }: RateEntry): NonNullable<RateStretch["entry"]> {
-  return { rate: rateUnits(rate), overtimeRate: rateUnits(overtimeRate ?? rate), perUse: minorUnits(perUse ?? 0) };
+function inUnits(entry: RateEntry): NonNullable<RateStretch["entry"]> {
+  const { rate, overtimeRate, perUse, from } = entry;
+  return {
+    rate: rateUnits(rate),
+    overtimeRate: rateUnits(overtimeRate ?? rate),
+    perUse: minorUnits(perUse ?? 0),
+    of: sourceOf(entry),
+    since: from === undefined ? null : parseDay(from),
+  };
+}
+
+function sourceOf({ personId, roleId, materialId }: RateEntry): RateSource {
+  if (personId !== undefined) return "person";
+  if (roleId !== undefined) return "role";
+  return materialId === undefined ? "default" : "material";
 }

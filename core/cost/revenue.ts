@@ -8,35 +8,48 @@ import type { Lacks, RateBook } from "./rateBook.ts";
 
 /** Adds a project's revenue to a line.
  * @param rows Rows of work of the project.
- * @param lack Told of each row of labour what its bill rates lack; material without a bill price earns nothing. */
+ * @param added Hears of each row after it has been added, of labour with what its bill rates lack (material without a bill
+ * price earns nothing); of −1 for a fee that falls on the finish. */
 export function addRevenue(
   model: Placed,
   project: number,
   rows: Int32Array,
   book: RateBook,
   line: ExactLine,
-  lack: (row: number, lacks: Lacks) => void,
+  added: (row: number, lacks: Lacks | null) => void,
 ): void {
   const { billing, billTableId } = model.plan.projects[project];
-  if (billing?.kind === "fixedFee") addFee(model, project, rows, minorUnits(billing.fee ?? 0), line);
+  if (billing?.kind === "fixedFee") addFee(model, project, rows, minorUnits(billing.fee ?? 0), line, added);
   if (billing?.kind !== "timeAndMaterials") return;
   const table = book.table(billTableId);
   for (const row of rows) {
-    if (model.work.isMaterial[row] === 1) addMaterial(model, row, table, book, false, line);
-    else lack(row, addLabour(model, row, { table, book, isPerUseCharged: false }, line));
+    if (model.work.isMaterial[row] === 1) {
+      addMaterial(model, row, table, book, false, line);
+      added(row, null);
+    } else added(row, addLabour(model, row, { table, book, isPerUseCharged: false }, line));
   }
 }
 
-function addFee(model: Placed, project: number, rows: Int32Array, fee: number, line: ExactLine): void {
+function addFee(
+  model: Placed,
+  project: number,
+  rows: Int32Array,
+  fee: number,
+  line: ExactLine,
+  added: (row: number, lacks: null) => void,
+): void {
   const { placements, schedule } = model;
   const total = rows.reduce((sum, row) => sum + placements.placed[row], 0);
   if (total === 0) {
     line.add(line.slotOf(schedule.projects[project].finish.day), BigInt(fee), 1n);
+    added(-1, null);
     return;
   }
-  for (const row of rows)
+  for (const row of rows) {
     for (let i = 0; i < placements.length[row]; i++) {
       const minutes = placements.buffer.minutes[placements.offset[row] + i];
       if (minutes > 0) line.add(line.slotOf(placements.start[row] + i), BigInt(fee) * BigInt(minutes), BigInt(total));
     }
+    added(row, null);
+  }
 }

@@ -170,17 +170,16 @@ function OutMenu({ balance }: { balance: Hook }) {
       ),
     );
   };
-  const line = "block w-full rounded-[4px] px-2 py-1.5 text-left hover:bg-well";
   return (
     <Menu label="Export" icon={<Download size={14} />}>
       <div className="w-[190px]">
-        <DownloadLink className={line} href={file("csv")} name="balance.csv">
+        <DownloadLink className="menu-line" href={file("csv")} name="balance.csv">
           This window as CSV
         </DownloadLink>
-        <DownloadLink className={line} href={file("xlsx")} name="balance.xlsx">
+        <DownloadLink className="menu-line" href={file("xlsx")} name="balance.xlsx">
           This window as XLSX
         </DownloadLink>
-        <button type="button" className={line} disabled={board.filled < board.rows.length} onClick={() => void print()}>
+        <button type="button" className="menu-line" disabled={board.filled < board.rows.length} onClick={() => void print()}>
           Print…
         </button>
       </div>

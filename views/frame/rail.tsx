@@ -15,6 +15,8 @@ export const subScreens: readonly { name: string; path: string; says: string; sh
   { name: "Leave", path: "/people/leave", says: "Requests, and who is away together" },
   { name: "Teams", path: "/people/teams", says: "Who is in them, and what is free" },
   { name: "Calendars", path: "/people/calendars", says: "Weeks, public holidays, short days" },
+  { name: "Cash flow", path: "/money/cash-flow", says: "What is spent when, and the running total" },
+  { name: "Margin", path: "/money/margin", says: "What projects bring in, cost and leave, and what would lift it" },
   { name: "Roles", path: "/settings/roles", says: "What people work as" },
   { name: "Clients", path: "/settings/clients", says: "Whom projects are for" },
   { name: "Categories", path: "/settings/categories", says: "What kinds of projects there are" },
@@ -32,7 +34,7 @@ export const screens = [
   { group: "Plan", name: "Openings", path: "/openings", says: "Unassigned work, and who could take it" },
   { group: "Plan", name: "People", path: "/people", says: "The roster" },
   { group: "Settle", name: "Rates", path: "/rates", says: "What an hour costs" },
-  { group: "Settle", name: "Money", path: "/money", says: "What projects cost" },
+  { group: "Settle", name: "Money", path: "/money", says: "What the plan costs and earns" },
   { group: "Settle", name: "Settings", path: "/settings", says: "The plan, and the lists it is kept in order by" },
 ] as const;
 

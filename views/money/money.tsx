@@ -1,69 +1,104 @@
 "use client";
-// Money: what projects cost, month by month; rows and columns add up to the cent.
-import { parseAsStringLiteral, useQueryState } from "nuqs";
+// Money: what the plan costs and earns, added up by whatever is chosen; rows and columns add up to the cent.
+import { useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer } from "../../client/session.tsx";
+import type { Money as MoneyAnswer } from "../../core/answers/money.ts";
 import { moneyText, rangeText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
-import { Segmented } from "../../ui/segmented.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
-import { useLinkTo, usePlanWindow } from "../frame/windowed.ts";
+import { useLinkTo } from "../frame/windowed.ts";
+import { MoneyExport } from "./moneyExport.tsx";
+import { placeText } from "./moneyParams.ts";
+import { MoneySheet } from "./moneySheet.tsx";
 import { MoneyTable } from "./moneyTable.tsx";
+import { MoneyTools } from "./moneyTools.tsx";
+import { measureWords } from "./moneyWords.ts";
+import { MoneyTabs } from "./tabs.tsx";
+import { useMoneyParams } from "./useMoney.ts";
+import { WithinLine } from "./withinLine.tsx";
 
-const kinds = ["labour", "material", "fixed", "expense", "all"] as const;
-const kindOptions: { value: (typeof kinds)[number]; text: string }[] = [
-  { value: "labour", text: "Labour" },
-  { value: "material", text: "Material" },
-  { value: "fixed", text: "Fixed" },
-  { value: "expense", text: "Expenses" },
-  { value: "all", text: "All" },
-];
-const kindWords = { labour: "labour", material: "material", fixed: "fixed costs", expense: "expenses", all: "all cost" };
+/** A figure that is looked into: of a row or of all, in a period or in all. */
+export interface Opened {
+  key: string | null;
+  period: number | null;
+}
 
 export function Money({ initial }: { initial: Initial<AnswerOf<"money">> }) {
-  const { range, grain } = usePlanWindow();
-  const [kind, setKind] = useQueryState("cost", parseAsStringLiteral(kinds).withDefault("labour").withOptions({ shallow: true }));
-  const money = useAnswer("money", { range, grain, kind }, initial);
-  const linkTo = useLinkTo();
-  const { periods } = money;
+  const { params, setParams, query, grain } = useMoneyParams();
+  const money = useAnswer("money", query, initial);
+  const [opened, setOpened] = useState<Opened | null>(null);
+  // A row that is gone, or other periods, close what was looked into.
+  const isThere = opened && (opened.key === null || money.rows.some(({ key }) => key === opened.key));
   return (
     <Screen
+      isTwoLined
       title="Money"
       figures={
         <>
-          <Figure
-            value={`${money.currency} ${moneyText(money.total)}`}
-            says={
-              periods.length > 0
-                ? `${kindWords[money.kind]} · ${rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop })}`
-                : kindWords[money.kind]
-            }
-          />
-          {money.missingRates > 0 && (
-            <Link href={linkTo("/rates")}>
-              <Figure
-                value={String(money.missingRates)}
-                says={money.missingRates === 1 ? "piece of work without a rate" : "pieces of work without a rate"}
-                isOver
-              />
-            </Link>
-          )}
-          {money.missingExchangeRates > 0 && (
-            <Figure
-              value={String(money.missingExchangeRates)}
-              says={money.missingExchangeRates === 1 ? "piece of work without an exchange rate" : "pieces of work without an exchange rate"}
-              isOver
-            />
-          )}
+          <MoneyTabs />
+          <MoneyFigures money={money} says={measureWords[query.measure].toLowerCase()} />
         </>
       }
-      actions={<Segmented label="Kind of cost" value={kind} options={kindOptions} onChange={(next) => void setKind(next)} />}
+      actions={
+        <>
+          <MoneyTools params={params} query={query} grain={grain} onChange={setParams} />
+          <MoneyExport />
+        </>
+      }
+      sheet={
+        isThere && (
+          <MoneySheet
+            key={JSON.stringify([opened, query])}
+            money={money}
+            query={query}
+            opened={opened}
+            onClose={() => setOpened(null)}
+            onBreakDown={(group) => {
+              const of = opened.key === null ? params.of : [...params.of, placeText({ by: query.by, key: opened.key })];
+              setParams({ group, of });
+              setOpened(null);
+            }}
+          />
+        )
+      }
     >
+      <WithinLine places={money.places} onChange={(of) => setParams({ of })} />
       {money.rows.length === 0 ? (
-        <Empty title="No projects yet">What projects cost stands here by month, once there are projects with work and rates.</Empty>
+        <Empty title={params.of.length > 0 ? "Nothing falls under this" : "Nothing yet"}>
+          What the plan costs and earns stands here, once there are projects with work and rates.
+        </Empty>
       ) : (
-        <MoneyTable money={money} />
+        <MoneyTable money={money} query={query} opened={isThere ? opened : null} onOpen={setOpened} />
       )}
     </Screen>
+  );
+}
+
+/** The sum, and what is missing in it. */
+export function MoneyFigures({ money, says }: { money: MoneyAnswer; says: string }) {
+  const linkTo = useLinkTo();
+  const { periods } = money;
+  const range = periods.length > 0 ? rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop }) : "";
+  return (
+    <>
+      <Figure value={`${money.currency} ${moneyText(money.total)}`} says={`${says} · ${range}`} />
+      {money.missingRates > 0 && (
+        <Link href={linkTo("/rates")}>
+          <Figure
+            value={String(money.missingRates)}
+            says={money.missingRates === 1 ? "piece of work without a rate" : "pieces of work without a rate"}
+            isOver
+          />
+        </Link>
+      )}
+      {money.missingExchangeRates > 0 && (
+        <Figure
+          value={String(money.missingExchangeRates)}
+          says={money.missingExchangeRates === 1 ? "piece of work without an exchange rate" : "pieces of work without an exchange rate"}
+          isOver
+        />
+      )}
+    </>
   );
 }

@@ -1,92 +1,113 @@
 "use client";
-// Cost of projects by period: rows and columns add up to the cent.
+// Money by row and period; every figure opens the lines it is made of.
 import { useCallback, useMemo } from "react";
-import type { Money } from "../../core/answers/money.ts";
+import type { Money, MoneyQuery, MoneyRow } from "../../core/answers/money.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import { DataTable } from "../../ui/dataTable.tsx";
-import { countText, moneyText } from "../../ui/format.ts";
-import Link from "../../ui/link.tsx";
+import { countText, moneyText, periodPhrase } from "../../ui/format.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { usePeriodColumns } from "../frame/periodColumns.tsx";
-import { useLinkTo, usePlanWindow } from "../frame/windowed.ts";
+import type { Opened } from "./money.tsx";
+import { groupWords, rowName } from "./moneyWords.ts";
 
-type Row = Money["rows"][number];
+interface Props {
+  money: Money;
+  query: MoneyQuery;
+  opened: Opened | null;
+  onOpen: (opened: Opened) => void;
+}
 
-export function MoneyTable({ money: { periods, rows, totals, total, currency } }: { money: Money }) {
-  const { grain } = usePlanWindow();
-  const linkTo = useLinkTo();
-  const amounts = useCallback((_: Range, p: number) => amountColumn(p, totals[p]), [totals]);
-  const byPeriod = usePeriodColumns(periods, amounts, grain === "day" || grain === "week" ? "month" : grain);
+export function MoneyTable({ money: { periods, rows, totals, total, currency }, query, opened, onOpen }: Props) {
+  const { by, grain, measure } = query;
+  const nameOf = useCallback(({ key, name }: MoneyRow) => rowName(by, key, name), [by]);
+  const amounts = useCallback(
+    (range: Range, p: number): Omit<TableColumn<MoneyRow>, "id" | "head"> => ({
+      width: 104,
+      grow: 1,
+      isFigure: true,
+      value: (row) => row.periods[p] / 100,
+      look: (row) => (row.periods[p] === 0 ? "text-ink-3" : row.periods[p] < 0 && "text-over"),
+      cell: (row) => (
+        <Amount minor={row.periods[p]} says={`${nameOf(row)}, ${periodPhrase(range)}`} onOpen={() => onOpen({ key: row.key, period: p })} />
+      ),
+      foot: <Amount minor={totals[p]} says={`All, ${periodPhrase(range)}`} onOpen={() => onOpen({ key: null, period: p })} />,
+    }),
+    [nameOf, totals, onOpen],
+  );
+  const byPeriod = usePeriodColumns(periods, amounts, grain);
   const columns = useMemo(
-    () => [projectColumn(currency, rows.length, linkTo), ...byPeriod, sumColumn(total)],
-    [currency, rows.length, linkTo, byPeriod, total],
+    (): TableColumn<MoneyRow>[] => [
+      nameColumn(query, currency, rows.length, nameOf),
+      ...byPeriod,
+      {
+        id: "sum",
+        head: measure === "left" ? "At the end" : "Sum",
+        width: 120,
+        grow: 1,
+        isFigure: true,
+        value: (row) => row.total / 100,
+        look: ({ total: own }) => (own < 0 ? "font-semibold! text-over" : "font-semibold!"),
+        cell: (row) => (
+          <Amount minor={row.total} says={`${nameOf(row)}, sum`} onOpen={() => onOpen({ key: row.key, period: null })} isSum />
+        ),
+        foot: <Amount minor={total} says="All, sum" onOpen={() => onOpen({ key: null, period: null })} isSum />,
+      },
+    ],
+    [query, currency, rows.length, nameOf, byPeriod, measure, total, onOpen],
   );
   return (
     <DataTable
       name="money"
-      label={`Cost of projects by period, in ${currency}`}
+      label={`Money by ${groupWords[by].toLowerCase()} and period, in ${currency}`}
       columns={columns}
       rows={rows}
-      idOf={({ projectId }) => projectId}
-      nameOf={({ name }) => name}
+      idOf={({ key }) => key}
+      nameOf={nameOf}
       headHeight={44}
+      selectedId={opened?.key ?? null}
+      onOpen={({ key }) => onOpen({ key, period: null })}
     />
   );
 }
 
-function projectColumn(currency: string, count: number, linkTo: (path: string) => string): TableColumn<Row> {
+/** An amount that opens what it is made of. */
+function Amount({ minor, says, onOpen, isSum = false }: { minor: number; says: string; onOpen: () => void; isSum?: boolean }) {
+  if (minor === 0) return isSum ? moneyText(0) : "–";
+  const press = (event: React.MouseEvent) => {
+    event.stopPropagation();
+    onOpen();
+  };
+  return (
+    <button type="button" tabIndex={-1} aria-label={`${says}: ${moneyText(minor)}`} className="hover:underline" onClick={press}>
+      {moneyText(minor)}
+    </button>
+  );
+}
+
+function nameColumn({ by }: MoneyQuery, currency: string, count: number, nameOf: (row: MoneyRow) => string): TableColumn<MoneyRow> {
+  const word = groupWords[by];
   return {
     id: "project",
-    head: "Project",
+    head: word,
     headNode: (
       <span>
-        Project <span className="text-side">{currency}</span>
+        {word} <span className="text-side">{currency}</span>
       </span>
     ),
-    width: 300,
+    width: 250,
+    grow: 1,
     isRowHead: true,
     isSticky: true,
-    value: ({ name }) => name,
-    cell: ({ projectId, name, code, projectRow, stage }) => (
-      <span className="flex items-center gap-2">
-        <ProjectDot row={projectRow} />
-        <Link href={linkTo(`/work/${encodeURIComponent(projectId)}`)} className="truncate hover:underline">
-          {name}
-        </Link>
-        <span className="text-side">{code}</span>
-        {(stage === "pipeline" || stage === "idea") && <span className="text-small text-plum">pipeline</span>}
+    value: nameOf,
+    cell: (row) => (
+      <span className="flex min-w-0 items-center gap-2">
+        {row.projectRow >= 0 && <ProjectDot row={row.projectRow} />}
+        <span className="truncate">{nameOf(row)}</span>
+        <span className="truncate text-side">{row.side}</span>
+        {(row.stage === "pipeline" || row.stage === "idea") && <span className="text-small text-plum">pipeline</span>}
       </span>
     ),
-    foot: <span className="heading-soft">{countText(count, "project")}</span>,
-  };
-}
-
-/** Minor units as the number that stands on screen. */
-const major = (minor: number) => minor / 100;
-
-function amountColumn(p: number, sum: number): Omit<TableColumn<Row>, "id" | "head"> {
-  return {
-    width: 104,
-    grow: 1,
-    isFigure: true,
-    value: ({ periods }) => major(periods[p]),
-    look: ({ periods }) => periods[p] === 0 && "text-ink-3",
-    cell: ({ periods }) => (periods[p] === 0 ? "–" : moneyText(periods[p])),
-    foot: moneyText(sum),
-  };
-}
-
-function sumColumn(total: number): TableColumn<Row> {
-  return {
-    id: "sum",
-    head: "Sum",
-    width: 120,
-    grow: 1,
-    isFigure: true,
-    value: (row) => major(row.total),
-    look: () => "font-semibold!",
-    cell: (row) => moneyText(row.total),
-    foot: moneyText(total),
+    foot: <span className="heading-soft">{countText(count, "row")}</span>,
   };
 }

@@ -26,6 +26,8 @@ interface ListProps extends RemedyActions {
 
 const FIRST_SHOWN = 6;
 
+const titles: Partial<Record<RemedyProblem["about"], string>> = { idle: "What they could take", margin: "What would lift it" };
+
 export function RemedyList({ problem, isSought = false, onFound, ...actions }: ListProps) {
   const remedies = useRemedies(problem);
   const list = useRef<HTMLDivElement>(null);
@@ -40,7 +42,7 @@ export function RemedyList({ problem, isSought = false, onFound, ...actions }: L
   const shown = isWhole ? lines : variedFirst(lines).slice(0, FIRST_SHOWN);
   return (
     <div ref={list} tabIndex={-1}>
-      <SheetSection title={about === "idle" ? "What they could take" : "What could be done"}>
+      <SheetSection title={titles[about] ?? "What could be done"}>
         <div role="status" className="text-side">
           {!remedies?.isDone
             ? `${countText(remedies?.tried ?? 0, "way")} tried so far…`
@@ -89,7 +91,8 @@ function RemedyItem({ line, about, previewed, onPreview, onApply }: ItemProps) {
   return (
     <li className={`line-above py-2 first:border-t-0 ${isPreviewed ? "remedy-previewed" : ""}`}>
       <p>
-        {remedyText(line, about === "idle")} {projects.length > 0 && <span className="text-side">{projects.join(", ")}</span>}
+        {remedyText(line, about === "idle" || about === "margin")}{" "}
+        {projects.length > 0 && <span className="text-side">{projects.join(", ")}</span>}
       </p>
       {main !== "" && (
         <p>

@@ -5,7 +5,7 @@ import type { NamedEffect } from "../../core/balancing/namedEffect.ts";
 import type { RemedyKind } from "../../core/balancing/scene.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import type { Edit } from "../../core/edits/edit.ts";
-import { countText, hoursText, longDay, moneyText, shortDay } from "../../ui/format.ts";
+import { countText, hoursText, longDay, marginText, moneyText, shortDay } from "../../ui/format.ts";
 
 /** Each kind in a word or two, for filters and lists. */
 export const kindWords: Record<RemedyKind, string> = {
@@ -88,11 +88,12 @@ export const nothingWords: Record<RemedyProblem["about"], string> = {
   idle: "Nothing fits: no opening of their role and skills lies in these days, and nobody who could give them work is over.",
   unplaced: "Nothing that was tried finds a place for these hours.",
   leave: "No work stands in the way of it.",
+  margin: "Nobody who costs less has the role, the skills and the room for any of this work.",
   deadline: "Nothing that was tried brings the finish forward. The links, the scope or the deadline itself are left.",
 };
 
 /** What a remedy gains, for what it is a remedy of: the figure, and what is left. */
-export function gainOf({ effect, left }: RemedyLine, about: RemedyProblem["about"]): { main: string; side: string } {
+export function gainOf({ effect, left, marginAfter = 0 }: RemedyLine, about: RemedyProblem["about"]): { main: string; side: string } {
   const off = effect.peakOver < 0 ? `Takes ${hoursText(-effect.peakOver)} h off` : "Takes nothing off";
   switch (about) {
     case "overload":
@@ -103,6 +104,8 @@ export function gainOf({ effect, left }: RemedyLine, about: RemedyProblem["about
       return { main: effect.peakOver <= 0 && effect.unplaced <= 0 ? "Makes nobody over" : "", side: "" };
     case "unplaced":
       return { main: `${hoursText(-effect.unplaced)} h find a place`, side: "" };
+    case "margin":
+      return { main: `Margin ${marginText(marginAfter)}`, side: left === 0 ? ", at its goal" : `, ${pointsText(left)} under its goal` };
     case "deadline": {
       const days = Math.round((10 * left) / TICKS_PER_DAY) / 10;
       return left === 0
@@ -111,6 +114,9 @@ export function gainOf({ effect, left }: RemedyLine, about: RemedyProblem["about
     }
   }
 }
+
+/** Hundredths of a percent as points, with one decimal. */
+export const pointsText = (hundredths: number): string => countText(Math.round(hundredths / 10) / 10, "point");
 
 /** What a remedy comes to beyond what it removes, each a phrase; bad ones are marked. */
 export function effectPhrases(effect: NamedEffect, currency: string): { text: string; isBad: boolean }[] {

@@ -3,7 +3,7 @@
 import { type Attention, type AttentionGroup, type AttentionKind, WEEKS_AHEAD } from "../../core/attention/kinds.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
-import { countText, hoursText, shareText, shortDay } from "../../ui/format.ts";
+import { countText, hoursText, marginText, shortDay } from "../../ui/format.ts";
 import { conflictText } from "../frame/conflictText.ts";
 
 export const groupWords: Record<AttentionGroup, string> = { people: "People", work: "Work", dates: "Dates", money: "Money" };
@@ -78,7 +78,7 @@ export function sentenceOf(signal: Attention): string {
     case "missingExchangeRate":
       return `${signal.project}: ${countText(count, "piece of work has", "pieces of work have")} a rate in a currency without an exchange rate${peopleText(signal)}.`;
     case "thinMargin":
-      return `${signal.project} makes a margin of ${shareText(signal.share ?? null)}; its goal is ${shareText(signal.goal ?? null)}.`;
+      return `${signal.project} makes a margin of ${marginText(signal.share ?? 0)}; its goal is ${marginText(signal.goal ?? 0)}.`;
   }
 }
 
@@ -149,7 +149,7 @@ export function stepOf(signal: Attention): SignalStep {
     case "missingExchangeRate":
       return { text: "Rates", path: "/rates", more: {} };
     case "thinMargin":
-      return { text: "Money", path: "/money", more: { cost: "all" } };
+      return { text: "What would lift it", path: "/money/margin", more: { project: projectId } };
     case "missedDeadline":
       return { ...task(projectId, taskId ?? "project"), text: "What could be done" };
     default:

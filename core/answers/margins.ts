@@ -1,0 +1,128 @@
+// Margins: what every project, every client and everybody on a project brings in and costs, over the whole plan.
+import { horizonOf } from "../calendar/horizon.ts";
+import { marginOf, moneyOver } from "../cost/costs.ts";
+import { labourRowOf, ledgerOf } from "../cost/ledger.ts";
+import { marginGoal } from "../cost/margin.ts";
+import type { Model } from "../model.ts";
+import type { Project } from "../plan/schema.ts";
+
+export interface MarginRow {
+  id: string;
+  name: string;
+  /** The client's name of a project; of a client how many projects. */
+  side: string;
+  /** Row of the project; −1 of a client. */
+  projectRow: number;
+  stage: Project["stage"] | null;
+  revenue: number;
+  cost: number;
+  /** Hundredths of a percent; null without revenue. */
+  share: number | null;
+  goal: number | null;
+  isBelow: boolean;
+  /** Minor units; null without one. `passes` is the first day of the month in which the plan passes it. */
+  budget: number | null;
+  passes: number | null;
+}
+
+export interface Margins {
+  currency: string;
+  projects: MarginRow[];
+  clients: MarginRow[];
+}
+
+/** Margins over the horizon of all projects that are not cancelled, and of their clients. */
+export function marginsOf(model: Model): Margins {
+  const { plan } = model;
+  const byMonth = model.costs({ range: horizonOf(plan), grain: "month" });
+  const costs = model.costsOfHorizon();
+  const clientName = new Map(plan.clients.map(({ id, name }) => [id, name]));
+  const projects = costs.projects.flatMap((own, projectRow): MarginRow[] => {
+    const { id, name, clientId, stage, archived, budget } = plan.projects[projectRow];
+    if (!own || archived) return [];
+    const { revenue, cost } = moneyOver(plan, own);
+    const goal = marginGoal(plan, projectRow);
+    const share = marginOf(revenue, cost);
+    const minor = budget === undefined ? null : Math.round(budget * 100);
+    return [
+      {
+        id,
+        name,
+        side: clientName.get(clientId ?? "") ?? "",
+        projectRow,
+        stage,
+        revenue,
+        cost,
+        share,
+        goal,
+        isBelow: share !== null && goal !== null && share < goal,
+        budget: minor,
+        passes: minor === null ? null : passesOn(model, byMonth, projectRow, minor),
+      },
+    ];
+  });
+  const clients = plan.clients.flatMap(({ id, name }): MarginRow[] => {
+    const own = projects.filter(({ projectRow }) => plan.projects[projectRow].clientId === id);
+    if (own.length === 0) return [];
+    const [revenue, cost] = [sum(own, "revenue"), sum(own, "cost")];
+    const share = marginOf(revenue, cost);
+    const plain = { projectRow: -1, stage: null, goal: null, isBelow: false, budget: null, passes: null };
+    return [{ ...plain, id, name, side: String(own.length), revenue, cost, share }];
+  });
+  return { currency: plan.settings.currency, projects, clients };
+}
+
+/** The first day of the month in which the cost so far goes past a budget; null where it never does. */
+function passesOn({ plan }: Model, { projects, periods }: ReturnType<Model["costs"]>, project: number, budget: number): number | null {
+  const cost = projects[project];
+  let running = 0;
+  for (let period = 0; cost && period < periods.periods.length; period++) {
+    running += moneyOver(plan, { byKind: onlyPeriod(cost.byKind, period) }).cost;
+    if (running > budget) return periods.periods[period].start;
+  }
+  return null;
+}
+
+function onlyPeriod<T extends Record<string, number[]>>(byKind: T, period: number): T {
+  return Object.fromEntries(Object.entries(byKind).map(([kind, amounts]) => [kind, [amounts[period]]])) as T;
+}
+
+export interface MarginPerson {
+  /** Null for work that nobody has, and for teams. */
+  personId: string | null;
+  name: string | null;
+  roleName: string;
+  minutes: number;
+  cost: number;
+  revenue: number;
+  share: number | null;
+}
+
+/** What everybody on a project costs and brings in, over the whole plan; most hours first. */
+export function marginPeople(model: Model, projectId: string): MarginPerson[] {
+  const { plan, work, placements } = model;
+  const ledger = ledgerOf(model, { range: horizonOf(plan), grain: "year" });
+  const people = new Map<number, { minutes: number; cost: number; revenue: number }>();
+  for (const line of ledger.lines) {
+    const row = labourRowOf(model, line);
+    if (row < 0 || plan.projects[line.project].id !== projectId) continue;
+    const person = work.person[row];
+    const own = people.get(person) ?? { minutes: 0, cost: 0, revenue: 0 };
+    const amount = line.amounts.reduce((all, one) => all + one, 0);
+    if (line.kind === "revenue") own.revenue += amount;
+    else {
+      own.cost += amount;
+      own.minutes += placements.placed[row];
+    }
+    people.set(person, own);
+  }
+  const roles = new Map(plan.roles.map(({ id, name }) => [id, name]));
+  return [...people]
+    .map(([person, own]): MarginPerson => {
+      const { id = null, name = null, roleIds = [] } = plan.people[person] ?? {};
+      return { personId: id, name, roleName: roles.get(roleIds[0] ?? "") ?? "", ...own, share: marginOf(own.revenue, own.cost) };
+    })
+    .sort((a, b) => b.minutes - a.minutes || (a.name ?? "").localeCompare(b.name ?? ""));
+}
+
+const sum = (rows: readonly MarginRow[], key: "revenue" | "cost"): number => rows.reduce((all, row) => all + row[key], 0);

@@ -1,0 +1,97 @@
+// The lines that a figure of money is made of, each with what it is about and why it is what it is.
+import type { Range } from "../calendar/periods.ts";
+import type { MoneyLine } from "../cost/costs.ts";
+import { explainMoney, type MoneyWhy } from "../cost/explainMoney.ts";
+import { labourRowOf, ledgerOf, taskOf } from "../cost/ledger.ts";
+import type { Model } from "../model.ts";
+import { findRow, rowById } from "../plan/rows.ts";
+import { linesOf, type MoneyQuery, wholePeriods } from "./money.ts";
+
+/** What a line is about, by ids: it holds while rows come and go. */
+export interface MoneySubject {
+  kind: MoneyLine["kind"];
+  projectId: string;
+  assignmentId?: string;
+  taskId?: string;
+  expenseId?: string;
+}
+
+export interface MoneyLineTold {
+  subject: MoneySubject;
+  projectName: string;
+  projectRow: number;
+  /** The task, or the expense. */
+  name: string;
+  /** The person, team, role or material; the supplier. Null for nobody yet. */
+  who: string | null;
+  /** Minor units in the range; of a margin or a budget, cost is taken away. */
+  amount: number;
+}
+
+export interface MoneyLinesQuery extends MoneyQuery {
+  /** The row, and the period; null for all of them. */
+  key: string | null;
+  period: number | null;
+}
+
+export interface MoneyLines {
+  /** The largest first. */
+  lines: MoneyLineTold[];
+  /** Days that they are summed over. */
+  range: Range;
+  total: number;
+}
+
+/** The lines behind a figure of the table; together they are the figure, or what it takes off a budget. */
+export function moneyLinesOf(model: Model, query: MoneyLinesQuery): MoneyLines {
+  const asked = wholePeriods(model, query);
+  const ledger = ledgerOf(model, asked);
+  const { key, period } = query;
+  const lines = linesOf(model, ledger, query).flatMap(({ line, sign }): MoneyLineTold[] => {
+    if (key !== null && ledger.keyOf(line, query.by) !== key) return [];
+    const own = period === null ? line.amounts.reduce((sum, amount) => sum + amount, 0) : line.amounts[period];
+    return own === 0 ? [] : [{ ...told(model, line), amount: sign * own }];
+  });
+  lines.sort((a, b) => Math.abs(b.amount) - Math.abs(a.amount));
+  const range = period === null ? asked.range : ledger.periods[period];
+  return { lines, range, total: lines.reduce((sum, { amount }) => sum + amount, 0) };
+}
+
+function told(model: Model, line: MoneyLine): Omit<MoneyLineTold, "amount"> {
+  const { plan, work } = model;
+  const { kind, project, row } = line;
+  const { id: projectId, name: projectName } = plan.projects[project];
+  const common = { projectName, projectRow: project };
+  if (kind === "expense" || kind === "tax") {
+    const { id: expenseId, name, supplier = null } = plan.expenses[row];
+    return { ...common, subject: { kind, projectId, expenseId }, name, who: supplier };
+  }
+  const task = plan.tasks[taskOf(model, line)];
+  if (row < 0 || kind === "fixed")
+    return { ...common, subject: { kind, projectId, taskId: task?.id }, name: task?.name ?? projectName, who: null };
+  const assignment = plan.assignments[row];
+  const subject = { kind, projectId, ...(assignment ? { assignmentId: assignment.id } : { taskId: task.id }) };
+  const who =
+    labourRowOf(model, line) < 0
+      ? findRow(plan.materials, assignment?.materialId)?.name
+      : (plan.people[work.person[row]]?.name ?? findRow(plan.teams, assignment?.teamId)?.name ?? plan.roles[work.role[row]]?.name);
+  return { ...common, subject, name: task.name, who: who ?? null };
+}
+
+/** Why a line is what it is over a range; null where there is no such line any more. */
+export function moneyWhy(model: Model, { subject, range, total }: { subject: MoneySubject; range: Range; total: number }): MoneyWhy | null {
+  const { plan, work } = model;
+  const { kind, projectId, assignmentId, taskId, expenseId } = subject;
+  const project = rowById(plan.projects).get(projectId);
+  if (project === undefined) return null;
+  const row = rowOf();
+  return row === undefined ? null : explainMoney(model, { kind, project, row }, range, total);
+
+  function rowOf(): number | undefined {
+    if (expenseId !== undefined) return rowById(plan.expenses).get(expenseId);
+    if (assignmentId !== undefined) return rowById(plan.assignments).get(assignmentId);
+    const task = taskId === undefined ? undefined : rowById(plan.tasks).get(taskId);
+    if (kind === "fixed" || task === undefined) return taskId === undefined ? -1 : task;
+    return work.implicitRow[task] < 0 ? undefined : work.implicitRow[task];
+  }
+}

@@ -1,0 +1,227 @@
+// Why a line of money is what it is: which hours of which days at which rate, as a sum that can be followed with a pencil.
+import type { Day } from "../calendar/day.ts";
+import { lineFinder } from "../calendar/lines.ts";
+import type { Range } from "../calendar/periods.ts";
+import type { Placed } from "../placing/placed.ts";
+import { findRow } from "../plan/rows.ts";
+import type { RateTable } from "../plan/schema.ts";
+import { minorUnits } from "../plan/units.ts";
+import type { MoneyLine } from "./costs.ts";
+import { roundedHalfUp } from "./exactLine.ts";
+import { expenseDays, taxOf } from "./expense.ts";
+import { LABOUR_DENOMINATOR } from "./labour.ts";
+import { forAccrualDays, UNITS_DENOMINATOR, unitsOf } from "./material.ts";
+import { OvertimeBook } from "./overtime.ts";
+import { costRole, type RateSource, rateBookOf, stretchOn } from "./rateBook.ts";
+
+/** One step of the sum: days in a row that are priced alike. */
+export interface MoneyPart {
+  what: "hours" | "perUse" | "units" | "share" | "fee" | "noRate" | "noExchange" | "rounding";
+  start: Day;
+  /** Its last day. */
+  last: Day;
+  /** Minutes at the rate, and those of overtime. */
+  minutes?: number;
+  overtime?: number;
+  /** Ten-thousandths of the table's currency an hour or unit. */
+  rate?: number;
+  overtimeRate?: number;
+  /** Units with their waste, in ten-thousandths. */
+  units?: number;
+  of?: RateSource;
+  since?: Day | null;
+  /** Millionths of the plan's currency for one of the table's; left out where they are the same. */
+  exchange?: number;
+  /** Of what is shared out: minor units in all, and which part falls here. */
+  whole?: number;
+  part?: { own: number; all: number };
+  /** Minor units; together they are the line's. */
+  amount: number;
+}
+
+export interface MoneyWhy {
+  /** The rate table, where one is asked. */
+  tableName: string | null;
+  currency: string;
+  /** Whom or what the rates are for: the person, the role, the material. */
+  names: Partial<Record<RateSource, string>>;
+  parts: MoneyPart[];
+  total: number;
+}
+
+/** Explains a line over a range, whose amounts in it add up to `total`. */
+export function explainMoney(model: Placed, line: Omit<MoneyLine, "amounts">, range: Range, total: number): MoneyWhy {
+  const parts = new Parts(range);
+  const table = tableOf(model, line);
+  addParts(model, line, table, parts);
+  return {
+    tableName: table?.name ?? null,
+    currency: table?.currency ?? model.plan.settings.currency,
+    names: namesOf(model, line),
+    parts: parts.toldWith(total),
+    total,
+  };
+}
+
+function tableOf({ plan }: Placed, { kind, project }: Pick<MoneyLine, "kind" | "project">): RateTable | undefined {
+  const { costTableId, billTableId, billing } = plan.projects[project];
+  if (kind === "labour" || kind === "material") return findRow(plan.rateTables, costTableId);
+  return kind === "revenue" && billing?.kind === "timeAndMaterials" ? findRow(plan.rateTables, billTableId) : undefined;
+}
+
+function namesOf({ plan, work }: Placed, { kind, row }: Pick<MoneyLine, "kind" | "row">): MoneyWhy["names"] {
+  if (row < 0 || kind === "fixed" || kind === "expense" || kind === "tax") return {};
+  const role = findRow(plan.roles, costRole(plan, work.role[row], work.person[row]))?.name;
+  const person = plan.people[work.person[row]]?.name;
+  const material = findRow(plan.materials, plan.assignments[row]?.materialId)?.name;
+  return { ...(role !== undefined && { role }), ...(person !== undefined && { person }), ...(material !== undefined && { material }) };
+}
+
+function addParts(model: Placed, line: Omit<MoneyLine, "amounts">, table: RateTable | undefined, parts: Parts): void {
+  const { plan, work } = model;
+  const { kind, row, project } = line;
+  if (kind === "fixed") {
+    const { fixedCost = 0, fixedCostAccrual = "end" } = plan.tasks[row];
+    const dates = model.schedule.of(row);
+    if (dates) forAccrualDays(dates, fixedCostAccrual, (day, own, all) => parts.addShare(day, minorUnits(fixedCost), own, all));
+  } else if (kind === "expense" || kind === "tax") addExpenseParts(model, row, kind, project, parts);
+  else if (kind === "revenue" && plan.projects[project].billing?.kind === "fixedFee") addFeeParts(model, project, row, parts);
+  else if (work.isMaterial[row] === 1) addMaterialParts(model, row, table, kind === "material", parts);
+  else addLabourParts(model, row, table, kind === "labour", parts);
+}
+
+function addLabourParts(model: Placed, row: number, table: RateTable | undefined, isCost: boolean, parts: Parts): void {
+  const { placements, plan, work } = model;
+  const book = rateBookOf(plan);
+  const stretches = table && book.labour(table, plan.people[work.person[row]]?.id, costRole(plan, work.role[row], work.person[row]));
+  const exchange = table ? book.exchange(table) : [];
+  const overtimes = isCost ? new OvertimeBook(model).of(row) : undefined;
+  let isFirst = true;
+  for (let i = 0; i < placements.length[row]; i++) {
+    const minutes = placements.buffer.minutes[placements.offset[row] + i];
+    if (minutes === 0) continue;
+    const day = placements.start[row] + i;
+    const entry = stretches && stretchOn(stretches, day).entry;
+    if (!entry) parts.addNothing(day, "noRate", { minutes });
+    else {
+      const { factor } = stretchOn(exchange, day);
+      if (factor === null) parts.addNothing(day, "noExchange", { minutes });
+      else {
+        const overtime = overtimes?.get(day) ?? 0;
+        const { rate, overtimeRate, of, since } = entry;
+        const exact = (BigInt(minutes - overtime) * BigInt(rate) + BigInt(overtime) * BigInt(overtimeRate)) * factor;
+        const fixed = { what: "hours", rate, overtimeRate, of, since, ...exchangeOf(factor) } as const;
+        parts.add(day, fixed, { minutes: minutes - overtime, overtime }, exact, LABOUR_DENOMINATOR);
+        if (isFirst && isCost && entry.perUse > 0) parts.addPerUse(day, entry.perUse, factor);
+      }
+    }
+    isFirst = false;
+  }
+}
+
+function addMaterialParts(model: Placed, row: number, table: RateTable | undefined, isCost: boolean, parts: Parts): void {
+  const { plan, schedule, work } = model;
+  const { materialId = "", accrual = "start" } = plan.assignments[row];
+  const dates = schedule.of(work.task[row]);
+  if (!dates) return;
+  const book = rateBookOf(plan);
+  const withWaste = unitsOf(plan.assignments[row], dates);
+  let isFirst = true;
+  forAccrualDays(dates, accrual, (day, own, all) => {
+    const units = Number(roundedHalfUp(withWaste * BigInt(own) * 10_000n, UNITS_DENOMINATOR * BigInt(all)));
+    const entry = table && stretchOn(book.material(table, materialId), day).entry;
+    const factor = table ? stretchOn(book.exchange(table), day).factor : null;
+    if (!entry) parts.addNothing(day, "noRate", { units });
+    else if (factor === null) parts.addNothing(day, "noExchange", { units });
+    else {
+      const { rate, of, since } = entry;
+      const denominator = UNITS_DENOMINATOR * 100n * 1_000_000n * BigInt(all);
+      const exact = withWaste * BigInt(rate) * factor * BigInt(own);
+      parts.add(day, { what: "units", rate, of, since, ...exchangeOf(factor) }, { units }, exact, denominator);
+      if (isFirst && isCost && entry.perUse > 0) parts.addPerUse(day, entry.perUse, factor);
+    }
+    isFirst = false;
+  });
+}
+
+function addExpenseParts(model: Placed, row: number, kind: "expense" | "tax", project: number, parts: Parts): void {
+  const { plan, lines } = model;
+  const expense = plan.expenses[row];
+  const whole = kind === "tax" ? taxOf(expense) : minorUnits(expense.amount);
+  const days = expenseDays(expense, lineFinder(plan, lines)(plan.projects[project].calendarId));
+  for (const day of days) parts.addShare(day, whole, 1, days.length);
+}
+
+function addFeeParts(model: Placed, project: number, row: number, parts: Parts): void {
+  const { plan, placements, work, schedule } = model;
+  const fee = minorUnits(plan.projects[project].billing?.fee ?? 0);
+  if (row < 0) {
+    parts.addShare(schedule.projects[project].finish.day, fee, 1, 1);
+    return;
+  }
+  let all = 0;
+  for (let own = 0; own < work.rows; own++) if (work.project[own] === project) all += placements.placed[own];
+  for (let i = 0; i < placements.length[row]; i++) {
+    const minutes = placements.buffer.minutes[placements.offset[row] + i];
+    if (minutes === 0) continue;
+    const own = { minutes, part: { own: minutes, all } };
+    parts.add(placements.start[row] + i, { what: "fee", whole: fee }, own, BigInt(fee) * BigInt(minutes), BigInt(all));
+  }
+}
+
+const exchangeOf = (factor: bigint) => (factor === 1_000_000n ? {} : { exchange: Number(factor) });
+
+type Fixed = Pick<MoneyPart, "what" | "rate" | "overtimeRate" | "of" | "since" | "exchange" | "whole">;
+type Counted = Pick<MoneyPart, "minutes" | "overtime" | "units" | "part">;
+
+/** Parts in the order of their days. Those before the range count into the running total alone. */
+class Parts {
+  readonly #parts: (MoneyPart & { key: string; exact: bigint; denominator: bigint; isBefore: boolean })[] = [];
+
+  constructor(private readonly range: Range) {}
+
+  add(day: Day, fixed: Fixed, counted: Counted, exact: bigint, denominator: bigint): void {
+    if (day >= this.range.stop) return;
+    const isBefore = day < this.range.start;
+    const key = JSON.stringify([fixed, isBefore, String(denominator)]);
+    // A charge per use stands between days that are priced alike.
+    const last = this.#parts.findLast(({ what }) => what !== "perUse");
+    if (last?.key !== key) {
+      this.#parts.push({ ...fixed, ...counted, start: day, last: day, amount: 0, key, exact, denominator, isBefore });
+      return;
+    }
+    last.last = day;
+    last.exact += exact;
+    for (const name of ["minutes", "overtime", "units"] as const)
+      if (counted[name] !== undefined) last[name] = (last[name] ?? 0) + (counted[name] as number);
+    if (counted.part && last.part) last.part = { own: last.part.own + counted.part.own, all: counted.part.all };
+  }
+
+  addShare(day: Day, whole: number, own: number, all: number): void {
+    this.add(day, { what: "share", whole }, { part: { own, all } }, BigInt(whole) * BigInt(own), BigInt(all));
+  }
+
+  addPerUse(day: Day, minor: number, factor: bigint): void {
+    this.add(day, { what: "perUse", whole: minor, ...exchangeOf(factor) }, {}, BigInt(minor) * factor, 1_000_000n);
+  }
+
+  addNothing(day: Day, what: "noRate" | "noExchange", counted: Counted): void {
+    this.add(day, { what }, counted, 0n, 1n);
+  }
+
+  /** The parts in the range, rounded as they run; what is missing to the total is rounding with other lines. */
+  toldWith(total: number): MoneyPart[] {
+    let cum = { exact: 0n, of: 1n };
+    let rounded = 0n;
+    const told = this.#parts.flatMap(({ key: _, exact, denominator, isBefore, ...part }): MoneyPart[] => {
+      cum = { exact: cum.exact * denominator + exact * cum.of, of: cum.of * denominator };
+      const upTo = roundedHalfUp(cum.exact, cum.of);
+      const amount = Number(upTo - rounded);
+      rounded = upTo;
+      return isBefore ? [] : [{ ...part, amount }];
+    });
+    const rest = total - told.reduce((sum, { amount }) => sum + amount, 0);
+    const { start, stop } = this.range;
+    return rest === 0 ? told : [...told, { what: "rounding", start, last: stop - 1, amount: rest }];
+  }
+}

@@ -1,0 +1,19 @@
+// A project's margin over the whole plan, and what it is to reach.
+import type { Model } from "../model.ts";
+import type { Plan } from "../plan/schema.ts";
+import { percentHundredths } from "../plan/units.ts";
+import { marginOf, moneyOver } from "./costs.ts";
+
+/** The margin of a project over the horizon in hundredths of a percent; null without revenue. */
+export function projectMargin(model: Model, project: number): number | null {
+  const cost = model.costsOfHorizon().projects[project];
+  if (!cost) return null;
+  const sums = moneyOver(model.plan, cost);
+  return marginOf(sums.revenue, sums.cost);
+}
+
+/** What a project's margin is to reach, in hundredths of a percent; null where nothing is asked of it. */
+export function marginGoal({ projects, settings }: Plan, project: number): number | null {
+  const goal = projects[project].marginTarget ?? settings.marginTarget;
+  return goal === undefined ? null : percentHundredths(goal);
+}

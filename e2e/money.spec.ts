@@ -1,0 +1,86 @@
+// Money in the browser: figures that open into lines and reasons, cash flow and its files, a margin lifted over its goal.
+import { readFile } from "node:fs/promises";
+import { expect, type Page } from "@playwright/test";
+import readXlsxFile from "read-excel-file/node";
+import { test } from "./demo.ts";
+import { choose, goTo, sheetOf } from "./pages.ts";
+
+const amountOf = (text: string): number => Math.round(Number(text.replace(/[^\d.−-]/g, "").replace("−", "-")) * 100);
+
+/** Amounts of the table's rows in a column, in minor units. */
+async function columnOf(page: Page, at: number): Promise<number[]> {
+  const rows = await page.locator("[role=grid] tbody tr").all();
+  return Promise.all(rows.map(async (row) => amountOf(((await row.locator("td").nth(at).textContent()) ?? "").replace("–", "0"))));
+}
+
+test("a figure opens into its lines, a line into its hours and rates, and all of it adds up", async ({ page, server }) => {
+  await goTo(page, server, "/money");
+  await choose(page.getByLabel("Kind of cost"), "Labour");
+  await page.getByRole("button", { name: "Tidepool Hall, February 2027: 28,015.10" }).click();
+  const sheet = sheetOf(page);
+  await expect(sheet).toContainText("EUR 28,015.10");
+  const gwen = sheet.getByRole("listitem").filter({ hasText: "Films and soundscapeGwen Tolliver" });
+  await gwen.getByRole("button").click();
+  await expect(gwen).toContainText("89.3 h × 44.29");
+  await expect(gwen).toContainText("rate of Media engineer, from 1 Jan 2027");
+  await expect(gwen).toContainText("Studio cost");
+  // Broken down by person it is the same sum.
+  await choose(sheet.getByLabel("Break it down by"), "Person");
+  await expect(page.getByRole("button", { name: "No longer only Tidepool Hall" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "All, February 2027: 28,015.10" })).toBeVisible();
+  const people = await columnOf(page, 1);
+  expect(people.reduce((sum, own) => sum + own, 0)).toBe(2_801_510);
+  await page.getByRole("button", { name: "No longer only Tidepool Hall" }).click();
+  await choose(page.getByLabel("Added up by"), "Client");
+  await choose(page.getByLabel("Figure"), "Budget left");
+  await expect(page.getByRole("button", { name: /^Saltmarsh Museum of Tides, sum: 75,904.26/ })).toBeVisible();
+});
+
+test("cash flow stands as bars and figures, and its files add up to the same", async ({ page, server }) => {
+  await goTo(page, server, "/money/cash-flow");
+  await choose(page.getByLabel("Of what"), "Tidepool Hall");
+  await choose(page.getByRole("combobox", { name: "Time" }), "The whole plan");
+  const table = page.getByRole("table", { name: /Cash flow/ });
+  await expect(table.getByRole("row", { name: /^Feb 2027/ })).toContainText("30,727.91");
+  await expect(table.getByRole("row", { name: /^May 2027/ })).toContainText("47,911.69");
+  await expect(page.locator(".recharts-bar-rectangle").first()).toBeAttached();
+  const saved = async (name: string) => {
+    await page.getByRole("button", { name: "Export" }).click();
+    const [file] = await Promise.all([page.waitForEvent("download"), page.getByText(name, { exact: true }).click()]);
+    await page.keyboard.press("Escape");
+    return readFile(await file.path());
+  };
+  const rows = (await saved("Table as CSV")).toString("utf8").trim().split("\r\n");
+  const labour =
+    rows
+      .find((row) => row.startsWith("Labour"))
+      ?.split(",")
+      .slice(2)
+      .map(Number) ?? [];
+  expect(labour.slice(0, -1).reduce((sum, own) => sum + Math.round(own * 100), 0)).toBe(Math.round((labour.at(-1) ?? 0) * 100));
+  const [sheet] = await readXlsxFile(await saved("Table as XLSX"));
+  const all = sheet.data.find(([name]) => name === "All") ?? [];
+  expect(all.at(-1)).toBe(107_088.31);
+  expect(sheet.data.find(([name]) => name === "Budget")?.[2]).toBe(155_000);
+  expect((await saved("Chart as SVG")).toString("utf8")).toContain("Cash flow: Tidepool Hall");
+  expect([...(await saved("Chart as PNG")).subarray(1, 4)].map((code) => String.fromCharCode(code)).join("")).toBe("PNG");
+});
+
+test("a margin under its goal is lifted over it by a swap, seen on both sides first, and taken back", async ({ page, server }) => {
+  await goTo(page, server, "/money/margin");
+  await expect(page.getByText("projects under the margin goal")).toBeVisible();
+  await page.getByRole("row", { name: /^Slow Light/ }).click();
+  const sheet = sheetOf(page);
+  await expect(sheet).toContainText("0.1 points under its goal of 27%");
+  const swap = sheet.getByRole("listitem").filter({ hasText: "Reassign Snagging from Mara Ellingsen to Jonas Adeyemi" });
+  await expect(swap).toContainText("Margin 27.2%, at its goal");
+  await swap.getByRole("button", { name: "Preview" }).click();
+  const loads = sheet.getByRole("table", { name: "Hours a month, before and after" });
+  await expect(loads).toContainText("Mara Ellingsen");
+  await expect(loads).toContainText("Jonas Adeyemi");
+  await swap.getByRole("button", { name: "Apply" }).click();
+  await expect(sheet).toContainText("Margin, 27.2%");
+  await expect(page.getByText("project under the margin goal")).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(sheet).toContainText("Margin, 26.9%");
+});

@@ -1,0 +1,100 @@
+"use client";
+// A chart as a file that can be shown as it is: its drawing with its colours written in, a heading above and its legend below.
+import type { ChartMark } from "./chartParts.tsx";
+import { saveFile } from "./saveFile.ts";
+
+const SVG = "http://www.w3.org/2000/svg";
+/** What is taken over from the styles of the page, which a file does not have. */
+const taken = ["fill", "stroke", "stroke-width", "stroke-dasharray", "font-size", "font-weight", "opacity"] as const;
+const FONT = "Instrument Sans Variable, Helvetica, Arial, sans-serif";
+const [PAD, HEAD, FOOT] = [24, 56, 40];
+
+/** The drawing in an element as a whole SVG text. @param side What stands under the heading, smaller. */
+function chartText(
+  element: Element,
+  title: string,
+  side: string,
+  marks: readonly ChartMark[],
+): { svg: string; width: number; height: number } {
+  const drawn = element.querySelector("svg");
+  if (!drawn) throw new Error("there is no chart");
+  const { width, height } = drawn.getBoundingClientRect();
+  const inner = withStyles(drawn);
+  inner.setAttribute("x", String(PAD));
+  inner.setAttribute("y", String(HEAD + PAD / 2));
+  const [whole, tall] = [width + 2 * PAD, height + HEAD + FOOT + PAD];
+  const styles = getComputedStyle(element);
+  const [ink, paper] = [styles.color, styles.getPropertyValue("--sheet").trim() || "#fff"];
+  const out = made("svg", { xmlns: SVG, width: whole, height: tall, viewBox: `0 0 ${whole} ${tall}`, "font-family": FONT });
+  out.append(made("rect", { width: whole, height: tall, fill: paper }));
+  out.append(made("text", { x: PAD, y: 34, "font-size": 18, "font-weight": 600, fill: ink }, title));
+  out.append(made("text", { x: PAD, y: 54, "font-size": 12, fill: ink }, side));
+  out.append(inner);
+  let x = PAD;
+  for (const { name, color, as } of marks) {
+    const y = tall - FOOT / 2;
+    const painted = color.startsWith("var(") ? styles.getPropertyValue(color.slice(4, -1)).trim() : color;
+    if (as === "bar") out.append(made("rect", { x, y: y - 9, width: 10, height: 10, fill: painted }));
+    else
+      out.append(
+        made("line", {
+          x1: x,
+          y1: y - 4,
+          x2: x + 14,
+          y2: y - 4,
+          stroke: painted,
+          "stroke-width": 2,
+          ...(as === "dashed" && { "stroke-dasharray": "4 3" }),
+        }),
+      );
+    out.append(made("text", { x: x + 18, y, "font-size": 12, fill: ink }, name));
+    x += 42 + name.length * 7;
+  }
+  return { svg: new XMLSerializer().serializeToString(out), width: whole, height: tall };
+}
+
+function made(tag: string, attributes: Record<string, string | number>, text?: string): SVGElement {
+  const element = document.createElementNS(SVG, tag);
+  for (const [name, value] of Object.entries(attributes)) if (name !== "xmlns") element.setAttribute(name, String(value));
+  if (text !== undefined) element.textContent = text;
+  return element;
+}
+
+/** A copy whose looks no longer hang on the page. */
+function withStyles(drawn: SVGElement): SVGElement {
+  const copy = drawn.cloneNode(true) as SVGElement;
+  const [from, to] = [drawn.querySelectorAll("*"), copy.querySelectorAll("*")];
+  to.forEach((element, at) => {
+    const styles = getComputedStyle(from[at]);
+    for (const name of taken) element.setAttribute(name, styles.getPropertyValue(name));
+    element.removeAttribute("class");
+    element.removeAttribute("style");
+  });
+  copy.removeAttribute("style");
+  return copy;
+}
+
+export function saveChartSvg(element: Element, name: string, title: string, side: string, marks: readonly ChartMark[]): void {
+  saveFile(new Blob([chartText(element, title, side, marks).svg], { type: "image/svg+xml" }), `${name}.svg`);
+}
+
+/** Drawn at twice its size, so that it stays sharp on a large screen. */
+export async function saveChartPng(
+  element: Element,
+  name: string,
+  title: string,
+  side: string,
+  marks: readonly ChartMark[],
+): Promise<void> {
+  const { svg, width, height } = chartText(element, title, side, marks);
+  const image = new Image();
+  image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`;
+  await image.decode();
+  const canvas = document.createElement("canvas");
+  [canvas.width, canvas.height] = [width * 2, height * 2];
+  const context = canvas.getContext("2d");
+  context?.scale(2, 2);
+  context?.drawImage(image, 0, 0);
+  const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, "image/png"));
+  if (blob) saveFile(blob, `${name}.png`);
+}

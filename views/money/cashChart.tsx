@@ -1,0 +1,71 @@
+"use client";
+// Cost by period and kind as bars, the running total as a line, and the budget as a broken one.
+import { Bar, ComposedChart, Line, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
+import type { Money } from "../../core/answers/money.ts";
+import type { Grain } from "../../core/calendar/periods.ts";
+import { chartLooks } from "../../ui/chartParts.tsx";
+import { moneyText, periodHeading, wholeText } from "../../ui/format.ts";
+import { usePlanFacts } from "../frame/facts.ts";
+import { hueOfKind } from "./cashMarks.ts";
+import { runningTotal } from "./moneyFile.ts";
+import { rowName } from "./moneyWords.ts";
+
+const axisText = (value: number) => wholeText(Math.round(value));
+
+export default function CashChart({ money, grain }: { money: Money; grain: Grain }) {
+  const { periodSettings } = usePlanFacts();
+  const { rows, periods, budget } = money;
+  const running = runningTotal(money);
+  const data = periods.map((period, p) => {
+    const { main, side } = periodHeading(period, grain, periodSettings);
+    return {
+      period: `${main} ${side}`,
+      running: running[p] / 100,
+      ...Object.fromEntries(rows.map(({ key, periods: amounts }) => [key, amounts[p] / 100])),
+    };
+  });
+  return (
+    <ResponsiveContainer width="100%" height="100%">
+      <ComposedChart data={data} margin={{ top: 10, right: 0, bottom: 0, left: 6 }} accessibilityLayer={false}>
+        <XAxis dataKey="period" interval="equidistantPreserveStart" minTickGap={12} {...chartLooks.x} />
+        <YAxis yAxisId="period" tickFormatter={axisText} {...chartLooks.y} width={58} />
+        <YAxis
+          yAxisId="running"
+          orientation="right"
+          tickFormatter={axisText}
+          domain={[0, (top: number) => Math.max(top, (budget ?? 0) / 100)]}
+          {...chartLooks.y}
+          width={62}
+        />
+        <Tooltip
+          cursor={{ fill: "var(--well)", opacity: 0.6 }}
+          {...chartLooks.tooltip}
+          formatter={(value) => moneyText(Number(value) * 100)}
+        />
+        {rows.map(({ key, name }) => (
+          <Bar
+            key={key}
+            yAxisId="period"
+            dataKey={key}
+            name={rowName("kind", key, name)}
+            stackId="cost"
+            fill={hueOfKind(key)}
+            isAnimationActive={false}
+          />
+        ))}
+        <Line
+          yAxisId="running"
+          dataKey="running"
+          name="Running total"
+          stroke="var(--ink)"
+          strokeWidth={2}
+          dot={{ r: 2 }}
+          isAnimationActive={false}
+        />
+        {budget !== null && (
+          <ReferenceLine yAxisId="running" y={budget / 100} stroke="var(--over)" strokeWidth={1.5} strokeDasharray="5 4" />
+        )}
+      </ComposedChart>
+    </ResponsiveContainer>
+  );
+}

@@ -1,0 +1,79 @@
+"use client";
+// What a swap does to the load of who gives and who takes, month by month.
+import { useEffect, useMemo, useState } from "react";
+import type { AnswerOf } from "../../client/questions.ts";
+import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
+import type { RemedyLine } from "../../core/answers/remedyLines.ts";
+import { hoursText, monthText } from "../../ui/format.ts";
+import { SheetSection } from "../../ui/sheet.tsx";
+import { usePlanFacts } from "../frame/facts.ts";
+import { remedyEdit } from "../remedies/remedyWords.ts";
+
+type Loads = AnswerOf<"loads">;
+
+export function LoadsPreview({ line }: { line: RemedyLine }) {
+  const loads = useLoads(line);
+  if (!loads) return null;
+  const { now, then } = loads;
+  const months = now.periods.length;
+  const rows = now.people.flatMap(({ id, name }, person) =>
+    now.periods.flatMap((period, p) => {
+      const at = person * months + p;
+      return now.load[at] === then.load[at]
+        ? []
+        : [
+            {
+              key: `${id} ${period.start}`,
+              name,
+              month: monthText(period.start),
+              capacity: then.capacity[at],
+              was: now.load[at],
+              is: then.load[at],
+            },
+          ];
+    }),
+  );
+  return (
+    <SheetSection title="Hours a month, before and after">
+      <table className="w-full text-right text-[13px]" aria-label="Hours a month, before and after">
+        <tbody>
+          {rows.map(({ key, name, month, capacity, was, is }, at) => (
+            <tr key={key} className="line-above">
+              <th scope="row" className="py-[3px] text-left font-normal">
+                {rows[at - 1]?.name !== name && <span className="block">{name}</span>}
+                <span className="text-side">{month}</span>
+              </th>
+              <td className="text-ink-2">{hoursText(was)}</td>
+              <td className={is > capacity ? "figure-bad" : ""}>→ {hoursText(is)}</td>
+              <td className="text-side">of {hoursText(capacity)} h</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </SheetSection>
+  );
+}
+
+/** Loads of everybody the line is about, as they are and as they would be. */
+function useLoads(line: RemedyLine): { now: Loads; then: Loads } | null {
+  const session = usePlan();
+  const { today, horizon } = usePlanFacts();
+  const query = useMemo(
+    () => ({
+      range: { start: Math.max(today, horizon.start), stop: horizon.stop },
+      grain: "month" as const,
+      ids: [...line.giverIds, ...line.takerIds],
+    }),
+    [line, today, horizon],
+  );
+  const now = useMaybeAnswer("loads", query, null);
+  const [then, setThen] = useState<Loads | null>(null);
+  useEffect(() => {
+    let isWanted = true;
+    void session.preview(remedyEdit(line), "loads", query).then((loads) => isWanted && setThen(loads));
+    return () => {
+      isWanted = false;
+    };
+  }, [session, line, query]);
+  return now && then && now.load.length === then.load.length ? { now, then } : null;
+}

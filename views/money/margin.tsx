@@ -1,0 +1,131 @@
+"use client";
+// Margins: what projects and clients bring in, cost and leave; what is under its goal, and what would lift it.
+import { parseAsString, useQueryState } from "nuqs";
+import type { AnswerOf } from "../../client/questions.ts";
+import { type Initial, useAnswer } from "../../client/session.tsx";
+import type { MarginRow } from "../../core/answers/margins.ts";
+import { DataTable } from "../../ui/dataTable.tsx";
+import { countText, marginText, moneyText, monthOfYearText } from "../../ui/format.ts";
+import { ProjectDot } from "../../ui/projectDot.tsx";
+import type { TableColumn } from "../../ui/table/column.ts";
+import { TwoLines } from "../../ui/twoLines.tsx";
+import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { MarginSheet } from "./marginSheet.tsx";
+import { MoneyTabs } from "./tabs.tsx";
+
+export function Margin({ initial }: { initial: Initial<AnswerOf<"margins">> }) {
+  const { projects, clients, currency } = useAnswer("margins", {}, initial);
+  const [openId, setOpenId] = useQueryState("project", parseAsString.withOptions({ shallow: true }));
+  const open = projects.find(({ id }) => id === openId);
+  const below = projects.filter(({ isBelow }) => isBelow).length;
+  const sections = [
+    { id: "projects", title: "Projects", says: "over the whole plan, work that is not won yet included", rows: projects },
+    ...(clients.length > 0 ? [{ id: "clients", title: "Clients", rows: clients }] : []),
+  ];
+  return (
+    <Screen
+      isTwoLined
+      title="Money"
+      figures={
+        <>
+          <MoneyTabs />
+          <Figure value={String(below)} says={`${below === 1 ? "project" : "projects"} under the margin goal`} isOver={below > 0} />
+        </>
+      }
+      sheet={open && <MarginSheet key={open.id} project={open} currency={currency} onClose={() => void setOpenId(null)} />}
+    >
+      {projects.length === 0 ? (
+        <Empty title="No projects yet">What projects bring in and cost stands here, once there are some.</Empty>
+      ) : (
+        <DataTable
+          name="margin"
+          label={`Margins in ${currency}`}
+          columns={columns(currency)}
+          sections={sections}
+          idOf={({ id, projectRow }) => (projectRow < 0 ? `client:${id}` : id)}
+          nameOf={({ name }) => name}
+          selectedId={open?.id ?? null}
+          onOpen={({ id, projectRow }) => projectRow >= 0 && void setOpenId(id)}
+          rowHeight={42}
+        />
+      )}
+    </Screen>
+  );
+}
+
+const money = (id: string, head: string, of: (row: MarginRow) => number | null): TableColumn<MarginRow> => ({
+  id,
+  head,
+  width: 108,
+  grow: 1,
+  isFigure: true,
+  value: (row) => (of(row) ?? 0) / 100,
+  cell: (row) => {
+    const minor = of(row);
+    return minor === null ? (
+      <span className="text-ink-3">–</span>
+    ) : (
+      <span className={minor < 0 ? "text-over" : ""}>{moneyText(minor)}</span>
+    );
+  },
+});
+
+function columns(currency: string): TableColumn<MarginRow>[] {
+  return [
+    {
+      id: "name",
+      head: "Name",
+      headNode: (
+        <span>
+          Project <span className="text-side">{currency}</span>
+        </span>
+      ),
+      width: 200,
+      grow: 1.6,
+      isRowHead: true,
+      value: ({ name }) => name,
+      cell: ({ name, side, projectRow, stage }) => (
+        <span className="flex min-w-0 items-center gap-2">
+          {projectRow >= 0 && <ProjectDot row={projectRow} />}
+          <TwoLines
+            main={
+              <>
+                {name} {(stage === "pipeline" || stage === "idea") && <span className="text-small text-plum">pipeline</span>}
+              </>
+            }
+            side={projectRow < 0 ? countText(Number(side), "project") : side}
+          />
+        </span>
+      ),
+    },
+    money("revenue", "Revenue", ({ revenue }) => revenue),
+    money("cost", "Cost", ({ cost }) => cost),
+    money("margin", "Margin", ({ revenue, cost, share }) => (share === null ? null : revenue - cost)),
+    {
+      id: "share",
+      head: "Margin, %",
+      width: 116,
+      isFigure: true,
+      value: ({ share }) => share,
+      cell: ({ share, goal, isBelow }) => (
+        <TwoLines
+          main={<span className={isBelow ? "figure-bad" : ""}>{share === null ? "–" : marginText(share)}</span>}
+          side={share === null ? "no revenue" : goal === null ? "" : `goal ${marginText(goal)}`}
+        />
+      ),
+    },
+    {
+      ...money("budget", "Budget left", ({ budget, cost }) => (budget === null ? null : budget - cost)),
+      width: 126,
+      cell: ({ budget, cost, passes }) =>
+        budget === null ? (
+          <span className="text-ink-3">–</span>
+        ) : (
+          <TwoLines
+            main={<span className={budget < cost ? "figure-bad" : ""}>{moneyText(budget - cost)}</span>}
+            side={passes === null ? `of ${moneyText(budget, 0)}` : `passed in ${monthOfYearText(passes)}`}
+          />
+        ),
+    },
+  ];
+}

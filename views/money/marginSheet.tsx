@@ -1,0 +1,79 @@
+"use client";
+// One project's margin: who brings in and costs what, and what would lift it.
+import { useState } from "react";
+import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
+import type { MarginPerson, MarginRow } from "../../core/answers/margins.ts";
+import type { RemedyLine } from "../../core/answers/remedyLines.ts";
+import { hoursText, marginText, moneyText } from "../../ui/format.ts";
+import Link from "../../ui/link.tsx";
+import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
+import { useLinkTo } from "../frame/windowed.ts";
+import { RemedyList } from "../remedies/remedyList.tsx";
+import { pointsText, remedyEdit } from "../remedies/remedyWords.ts";
+import { LoadsPreview } from "./loadsPreview.tsx";
+
+export function MarginSheet({ project, currency, onClose }: { project: MarginRow; currency: string; onClose: () => void }) {
+  const session = usePlan();
+  const linkTo = useLinkTo();
+  const people = useMaybeAnswer("marginPeople", { projectId: project.id }, null) ?? [];
+  const [previewed, setPreviewed] = useState<RemedyLine | null>(null);
+  const { id, name, revenue, cost, share, goal, isBelow, side } = project;
+  return (
+    <Sheet title={name} subtitle={side || "Own work"} onClose={onClose}>
+      <SheetSection>
+        <SumLine figure={moneyText(revenue)}>Revenue</SumLine>
+        <SumLine figure={`− ${moneyText(cost)}`}>Cost</SumLine>
+        <SumLine figure={`${currency} ${moneyText(revenue - cost)}`} isTotal isOver={isBelow}>
+          Margin{share !== null && `, ${marginText(share)}`}
+        </SumLine>
+        {share !== null && goal !== null && (
+          <p className="text-side">
+            {isBelow ? `${pointsText(goal - share)} under its goal of ${marginText(goal)}` : `Its goal is ${marginText(goal)}`}
+          </p>
+        )}
+        <p className="pt-1">
+          <Link href={linkTo("/money", { of: `project:${id}`, group: "kind", show: "margin", span: "plan" })} className="text-link">
+            Month by month
+          </Link>
+        </p>
+      </SheetSection>
+      {previewed && <LoadsPreview line={previewed} />}
+      {share !== null && (
+        <RemedyList
+          problem={{ about: "margin", projectId: id }}
+          previewed={previewed}
+          onPreview={setPreviewed}
+          onApply={(line) => {
+            setPreviewed(null);
+            void session.edit(remedyEdit(line));
+          }}
+        />
+      )}
+      <People people={people} />
+    </Sheet>
+  );
+}
+
+/** What an hour comes to, in minor units. */
+const perHour = (minor: number, minutes: number): string => (minutes === 0 ? "–" : moneyText(Math.round((minor * 60) / minutes)));
+
+function People({ people }: { people: readonly MarginPerson[] }) {
+  if (people.length === 0) return null;
+  return (
+    <SheetSection title="Who works on it">
+      <ul>
+        {people.map(({ personId, name, roleName, minutes, cost, revenue, share }) => (
+          <li key={personId ?? "nobody"} className="line-above py-1">
+            <SumLine figure={share === null ? moneyText(-cost) : `${moneyText(revenue - cost)} · ${marginText(share)}`}>
+              {name ?? "Nobody yet, or a team"} <span className="text-side">{roleName}</span>
+            </SumLine>
+            <p className="text-side">
+              {hoursText(minutes)} h, cost {perHour(cost, minutes)} an hour
+              {revenue !== 0 && `, billed at ${perHour(revenue, minutes)}`}
+            </p>
+          </li>
+        ))}
+      </ul>
+    </SheetSection>
+  );
+}

@@ -1,0 +1,47 @@
+// Money as a table of texts, for files: rows, periods and order of the screen, numbers without separators.
+import type { Money, MoneyQuery } from "../../core/answers/money.ts";
+import { formatDay } from "../../core/calendar/day.ts";
+import { groupWords, kindWords, measureWords, rowName } from "./moneyWords.ts";
+
+/** A header row, a row for each of the table, the sums, and of cost its running total. */
+export function moneyFile(
+  { rows, periods, totals, total, currency, before, budget }: Money,
+  { by, measure, kind }: MoneyQuery,
+): string[][] {
+  const what = measure === "cost" && kind !== "all" ? `Cost: ${kindWords[kind].toLowerCase()}` : measureWords[measure];
+  const head = [`${what} in ${currency} by ${groupWords[by].toLowerCase()}`, "", ...periods.map(({ start }) => formatDay(start)), "Sum"];
+  const line = (name: string, side: string, amounts: readonly number[], sum: number | null) => [
+    name,
+    side,
+    ...amounts.map(plain),
+    sum === null ? "" : plain(sum),
+  ];
+  const told = [
+    head,
+    ...rows.map((row) => line(rowName(by, row.key, row.name), row.side, row.periods, row.total)),
+    line("All", "", totals, total),
+  ];
+  if (measure !== "cost") return told;
+  told.push(line("Running total", before === 0 ? "" : "with what was spent before", runningTotal({ totals, before }), null));
+  if (budget !== null)
+    told.push(
+      line(
+        "Budget",
+        "",
+        periods.map(() => budget),
+        null,
+      ),
+    );
+  return told;
+}
+
+/** What has been spent by the end of each period, with what was spent before the first. */
+export function runningTotal({ totals, before }: Pick<Money, "totals" | "before">): number[] {
+  let running = before;
+  return totals.map((amount) => {
+    running += amount;
+    return running;
+  });
+}
+
+const plain = (minor: number): string => (minor / 100).toFixed(2);

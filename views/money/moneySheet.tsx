@@ -1,0 +1,123 @@
+"use client";
+// What a figure of money is made of, line by line, and why each line is what it is.
+import { useState } from "react";
+import { useMaybeAnswer } from "../../client/session.tsx";
+import type { Money, MoneyQuery, MoneyRow } from "../../core/answers/money.ts";
+import type { MoneyLineTold } from "../../core/answers/moneyLines.ts";
+import type { Range } from "../../core/calendar/periods.ts";
+import type { MoneyBy } from "../../core/cost/ledger.ts";
+import { Choice } from "../../ui/choice.tsx";
+import { countText, moneyText, rangeText } from "../../ui/format.ts";
+import Link from "../../ui/link.tsx";
+import { none, type Option } from "../../ui/options.ts";
+import { ProjectDot } from "../../ui/projectDot.tsx";
+import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
+import { useLinkTo } from "../frame/windowed.ts";
+import type { Opened } from "./money.tsx";
+import { groupsFor, placeText } from "./moneyParams.ts";
+import { groupWords, measureWords, rowName } from "./moneyWords.ts";
+import { WhyMoney } from "./whyMoney.tsx";
+
+const MOST_SHOWN = 100;
+
+interface Props {
+  money: Money;
+  query: MoneyQuery;
+  opened: Opened;
+  onClose: () => void;
+  onBreakDown: (group: MoneyBy) => void;
+}
+
+export function MoneySheet({ money, query, opened, onClose, onBreakDown }: Props) {
+  const answer = useMaybeAnswer("moneyLines", { ...query, ...opened }, null);
+  const [openLine, setOpenLine] = useState<string | null>(null);
+  const row = money.rows.find(({ key }) => key === opened.key);
+  const title = row ? rowName(query.by, row.key, row.name) : "All of it";
+  const lines = answer?.lines ?? [];
+  return (
+    <Sheet title={title} subtitle={answer && `${measureWords[query.measure]}, ${rangeText(answer.range)}`} onClose={onClose}>
+      {row && <Ways row={row} query={query} />}
+      <BreakDown query={query} hasRow={row !== undefined} onBreakDown={onBreakDown} />
+      <SheetSection title={answer ? countText(lines.length, "line") : "Lines"}>
+        <ul>
+          {lines.slice(0, MOST_SHOWN).map((line) => {
+            const key = JSON.stringify(line.subject);
+            return (
+              <Line
+                key={key}
+                line={line}
+                range={answer?.range as Range}
+                isOpen={openLine === key}
+                onToggle={() => setOpenLine(openLine === key ? null : key)}
+              />
+            );
+          })}
+        </ul>
+        {lines.length > MOST_SHOWN && (
+          <p className="text-side">and {countText(lines.length - MOST_SHOWN, "smaller line")}. Break it down to see them.</p>
+        )}
+        {answer && (
+          <SumLine figure={`${money.currency} ${moneyText(answer.total)}`} isTotal>
+            {query.measure === "left" ? "Taken off the budget" : "Together"}
+          </SumLine>
+        )}
+      </SheetSection>
+    </Sheet>
+  );
+}
+
+/** Other screens about the same. */
+function Ways({ row, query }: { row: MoneyRow; query: MoneyQuery }) {
+  const linkTo = useLinkTo();
+  const of = [...query.within, { by: query.by, key: row.key }].map(placeText).join(",");
+  return (
+    <SheetSection>
+      <Link href={linkTo("/money/cash-flow", { of })} className="text-link">
+        Its cash flow
+      </Link>
+      {query.by === "project" && (
+        <>
+          {" · "}
+          <Link href={linkTo(`/work/${encodeURIComponent(row.key)}`)} className="text-link">
+            The project
+          </Link>
+        </>
+      )}
+    </SheetSection>
+  );
+}
+
+function BreakDown({ query, hasRow, onBreakDown }: { query: MoneyQuery; hasRow: boolean; onBreakDown: (group: MoneyBy) => void }) {
+  const taken = [...query.within.map(({ by }) => by), ...(hasRow ? [query.by] : [])];
+  const left = groupsFor(query.measure).filter((by) => !taken.includes(by));
+  if (left.length === 0 || !hasRow) return null;
+  const options: Option<MoneyBy | "">[] = [none("Break it down by …"), ...left.map((value) => ({ value, text: groupWords[value] }))];
+  return (
+    <SheetSection>
+      <Choice label="Break it down by" value={"" as MoneyBy | ""} options={options} onChange={(by) => by !== "" && onBreakDown(by)} />
+    </SheetSection>
+  );
+}
+
+function Line({ line, range, isOpen, onToggle }: { line: MoneyLineTold; range: Range; isOpen: boolean; onToggle: () => void }) {
+  const { name, who, projectName, projectRow, amount } = line;
+  return (
+    <li className="line-above py-1">
+      <button
+        type="button"
+        aria-expanded={isOpen}
+        title="Why is it this much?"
+        onClick={onToggle}
+        className="flex w-full items-baseline gap-2 text-left hover:bg-well"
+      >
+        <ProjectDot row={projectRow} />
+        <span className="min-w-0 flex-1">
+          <span className="block truncate">{name}</span>
+          <span className="block truncate text-side">{[who, projectName].filter(Boolean).join(" · ")}</span>
+        </span>
+        <span className={`whitespace-nowrap ${amount < 0 ? "text-over" : ""}`}>{moneyText(amount)}</span>
+      </button>
+      {isOpen && <WhyMoney line={line} range={range} />}
+    </li>
+  );
+}

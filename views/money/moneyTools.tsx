@@ -1,0 +1,44 @@
+"use client";
+// What is shown of money, by what, and in which periods.
+import type { MoneyQuery } from "../../core/answers/money.ts";
+import type { Grain } from "../../core/calendar/periods.ts";
+import { Choice } from "../../ui/choice.tsx";
+import { type Option, wordOptions } from "../../ui/options.ts";
+import { groupsFor, type MoneyParams } from "./moneyParams.ts";
+import { grainWords, groupWords, kindWords, measureWords, spanWords } from "./moneyWords.ts";
+
+interface Props {
+  params: MoneyParams;
+  query: MoneyQuery;
+  grain: Grain;
+  onChange: (set: Partial<MoneyParams>) => void;
+}
+
+export function MoneyTools({ params, query, grain, onChange }: Props) {
+  const groups = groupsFor(query.measure).map((value): Option<MoneyQuery["by"]> => ({ value, text: groupWords[value] }));
+  return (
+    <>
+      <Choice label="Added up by" value={query.by} options={groups} onChange={(group) => onChange({ group })} width={132} />
+      <Choice label="Figure" value={params.show} options={wordOptions(measureWords)} onChange={(show) => onChange({ show })} width={112} />
+      {params.show === "cost" && (
+        <Choice
+          label="Kind of cost"
+          value={params.cost}
+          options={wordOptions(kindWords)}
+          onChange={(cost) => onChange({ cost })}
+          width={116}
+        />
+      )}
+      <PeriodTools params={params} grain={grain} onChange={onChange} />
+    </>
+  );
+}
+
+export function PeriodTools({ params, grain, onChange }: Pick<Props, "params" | "grain" | "onChange">) {
+  return (
+    <>
+      <Choice label="Periods" value={grain} options={wordOptions(grainWords)} onChange={(per) => onChange({ per })} width={112} />
+      <Choice label="Time" value={params.span} options={wordOptions(spanWords)} onChange={(span) => onChange({ span })} width={138} />
+    </>
+  );
+}

@@ -1,0 +1,37 @@
+"use client";
+// Why a line of money is what it is: a sum that can be followed with a pencil.
+import { useMaybeAnswer } from "../../client/session.tsx";
+import type { MoneyLineTold } from "../../core/answers/moneyLines.ts";
+import type { Range } from "../../core/calendar/periods.ts";
+import { moneyText } from "../../ui/format.ts";
+import { SumLine } from "../../ui/sheet.tsx";
+import { usePlanFacts } from "../frame/facts.ts";
+import { partText, sourceText } from "./moneyWords.ts";
+
+export function WhyMoney({ line: { subject, amount }, range }: { line: MoneyLineTold; range: Range }) {
+  const total = Math.abs(amount);
+  const why = useMaybeAnswer("moneyWhy", { subject, range, total: subject.kind === "revenue" ? amount : total }, null);
+  const { currency } = usePlanFacts();
+  if (!why) return null;
+  return (
+    <div className="mt-1 rounded-card bg-well px-2 py-1.5 text-[13px]" data-why="yes">
+      {why.tableName !== null && (
+        <p className="text-side">
+          {why.tableName}
+          {why.currency !== currency && `, in ${why.currency}`}
+        </p>
+      )}
+      {why.parts.map((part, at) => (
+        <SumLine key={JSON.stringify(part)} figure={moneyText(part.amount)} isOver={part.what === "noRate" || part.what === "noExchange"}>
+          {partText(part, why)}
+          {sourceText(part, why.names) !== sourceText(why.parts[at - 1] ?? part, why.names) || at === 0 ? (
+            <span className="block text-side">{sourceText(part, why.names)}</span>
+          ) : null}
+        </SumLine>
+      ))}
+      <SumLine figure={`${currency} ${moneyText(why.total)}`} isTotal>
+        Together
+      </SumLine>
+    </div>
+  );
+}

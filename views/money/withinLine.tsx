@@ -1,0 +1,26 @@
+"use client";
+// What money is limited to, each with the way to leave it.
+import { X } from "lucide-react";
+import type { Money } from "../../core/answers/money.ts";
+import { placeText } from "./moneyParams.ts";
+import { groupWords, rowName } from "./moneyWords.ts";
+
+export function WithinLine({ places, onChange }: { places: Money["places"]; onChange: (of: string[]) => void }) {
+  if (places.length === 0) return null;
+  return (
+    <p className="flex flex-wrap items-center gap-2 pb-2">
+      <span className="text-side">Only</span>
+      {places.map(({ by, key, name }) => (
+        <button
+          key={`${by} ${key}`}
+          type="button"
+          aria-label={`No longer only ${rowName(by, key, name)}`}
+          className="name-chip gap-1.5 pr-2"
+          onClick={() => onChange(places.filter((own) => own.by !== by || own.key !== key).map(placeText))}
+        >
+          <span className="text-side">{groupWords[by].toLowerCase()}</span> {rowName(by, key, name)} <X size={12} aria-hidden />
+        </button>
+      ))}
+    </p>
+  );
+}
