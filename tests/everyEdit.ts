@@ -64,11 +64,33 @@ const kinds: Make[] = [
       text: "Please look",
     },
   }),
+  ({ projects }, random, id) => ({
+    kind: "addExpense",
+    expense: {
+      id: `expense-${id}`,
+      projectId: anId(random, projects),
+      name: `Expense ${id}`,
+      amount: random.below(900),
+      costType: "travel",
+      ...range(random, 60),
+    },
+  }),
+  ({ expenses }, random) => ({
+    kind: "changeExpense",
+    id: anId(random, expenses),
+    set: random.pick([
+      { amount: random.below(500) },
+      { taxPercent: null },
+      { from: null, to: null, date: aDate(random) },
+      { treatment: "capital" as const },
+    ]),
+  }),
+  ({ expenses }, random) => ({ kind: "deleteExpense", id: anId(random, expenses) }),
   (_, { below }, id) => ({
     kind: "addCalendar",
     calendar: { id: `calendar-${id}`, name: `Calendar ${id}`, week: [8, 8, 8, 8, below(2) * 8, 0, 0], exceptions: [] },
   }),
-  ({ calendars }, random) => ({ kind: "deleteCalendar", id: anId(random, calendars) }),
+  ({ calendars }, random) => ({ kind: "deleteCalendar", id: anId(random, calendars.slice(-2)) }),
   ({ tasks, people }, { pick }, id) => ({
     kind: "addComment",
     comment: {
@@ -258,6 +280,9 @@ export function noEditsYet(): Record<Edit["kind"], number> {
     addAssignment: 0,
     addCalendar: 0,
     addComment: 0,
+    addExpense: 0,
+    changeExpense: 0,
+    deleteExpense: 0,
     addLink: 0,
     addPerson: 0,
     addProject: 0,

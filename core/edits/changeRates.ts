@@ -32,6 +32,9 @@ const schema = z.strictObject({
 
 type Cells = z.infer<typeof cells>;
 
+/** What rates are for. */
+export type RateSubject = "role" | "person" | "material" | "default";
+
 /** Whom or what an entry is about, as one text. */
 export function rateSubject({ personId: person, roleId: role, materialId: material }: Partial<RateEntry>): string {
   if (person !== undefined) return `person ${person}`;

@@ -10,6 +10,7 @@ import { acceptOverload } from "./acceptOverload.ts";
 import { addAssignment } from "./addAssignment.ts";
 import { addCalendar } from "./addCalendar.ts";
 import { addComment } from "./addComment.ts";
+import { addExpense } from "./addExpense.ts";
 import { addLink } from "./addLink.ts";
 import { addNamed } from "./addNamed.ts";
 import { addPerson } from "./addPerson.ts";
@@ -24,6 +25,7 @@ import { askWork } from "./askWork.ts";
 import { applyChanges, type Change } from "./change.ts";
 import { changeAssignment } from "./changeAssignment.ts";
 import { changeCalendar } from "./changeCalendar.ts";
+import { changeExpense } from "./changeExpense.ts";
 import { changeLink } from "./changeLink.ts";
 import { changeNamed } from "./changeNamed.ts";
 import { changePeople } from "./changePeople.ts";
@@ -38,6 +40,7 @@ import { deleteAcceptance } from "./deleteAcceptance.ts";
 import { deleteAssignment } from "./deleteAssignment.ts";
 import { deleteCalendar } from "./deleteCalendar.ts";
 import { deleteComment } from "./deleteComment.ts";
+import { deleteExpense } from "./deleteExpense.ts";
 import { deleteLink } from "./deleteLink.ts";
 import { deleteNamed } from "./deleteNamed.ts";
 import { deletePerson } from "./deletePerson.ts";
@@ -120,6 +123,9 @@ const kinds = {
   snoozeSignal,
   wakeSignal,
   sendNote,
+  addExpense,
+  changeExpense,
+  deleteExpense,
 } as const;
 
 type Schema = (typeof kinds)[keyof typeof kinds]["schema"];

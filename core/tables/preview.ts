@@ -5,6 +5,7 @@ import { rowById } from "../plan/rows.ts";
 import type { ListName, Person, Plan, Row } from "../plan/schema.ts";
 import { assignmentsTable } from "./assignments.ts";
 import { madeLists, plainText } from "./cells.ts";
+import { expensesTable } from "./expenses.ts";
 import { findHeader, fitOf, isSumRow, matchHeaders } from "./headers.ts";
 import { holidaysTable } from "./holidays.ts";
 import { linksTable } from "./links.ts";
@@ -12,6 +13,7 @@ import { patternsTable } from "./patterns.ts";
 import { peopleTable } from "./people.ts";
 import { personSkillsTable } from "./personSkills.ts";
 import { projectsTable } from "./projects.ts";
+import { ratesTable } from "./rates.ts";
 import { type Cell, type Draft, type ReadOptions, type RowOutcome, refused, type TableKind, type TableName } from "./table.ts";
 import { tasksTable } from "./tasks.ts";
 import { timeOffTable } from "./timeOff.ts";
@@ -26,6 +28,8 @@ export const tableKinds: Record<TableName, TableKind> = {
   tasks: tasksTable,
   links: linksTable,
   assignments: assignmentsTable,
+  expenses: expensesTable,
+  rates: ratesTable,
 };
 
 /** The kind of table that a header looks most like. */

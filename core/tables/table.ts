@@ -62,7 +62,19 @@ export interface TableKind {
   take(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome;
 }
 
-export const tableNames = ["people", "patterns", "timeOff", "skills", "holidays", "projects", "tasks", "links", "assignments"] as const;
+export const tableNames = [
+  "people",
+  "patterns",
+  "timeOff",
+  "skills",
+  "holidays",
+  "projects",
+  "tasks",
+  "links",
+  "assignments",
+  "expenses",
+  "rates",
+] as const;
 export type TableName = (typeof tableNames)[number];
 
 /** Faults as reasons, each with its place where that says more. */

@@ -45,8 +45,8 @@ function DropPlace({ hook }: { hook: BringInHook }) {
       <div className="max-w-[560px] text-center">
         <p className="font-title text-[19px]">Drop a file here</p>
         <p className="mt-1.5 mb-3 text-balance text-ink-2">
-          People, weekly patterns, time off, skills or calendar days, tasks, links or assignments, as CSV or XLSX; holidays and time off as
-          iCalendar. What it would do is shown row by row first.
+          People, weekly patterns, time off, skills, calendar days, projects, tasks, links, assignments, expenses or rates, as CSV or XLSX;
+          holidays and time off as iCalendar. What it would do is shown row by row first.
         </p>
         <Button look="main" disabled={hook.isReading} onClick={() => input.current?.click()}>
           <FileUp size={15} /> {hook.isReading ? "Reading…" : "Choose a file"}

@@ -1,0 +1,114 @@
+// The table of expenses: a row each, with its project, amount, tax, when it falls and what it is.
+import { schemaFaults } from "../plan/parse.ts";
+import { findRow } from "../plan/rows.ts";
+import { type Expense, rowSchemas } from "../plan/schema.ts";
+import { dateCell, numberCell, numberText, type Read, textCell, wordCell } from "./cells.ts";
+import { projectOf } from "./findTask.ts";
+import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
+
+export const expensesTable: TableKind = {
+  name: "expenses",
+  title: "Expenses",
+  columns: [
+    { key: "id", name: "Expense id", aliases: ["id", "expenseid"] },
+    { key: "project", name: "Project", isNeeded: true, aliases: ["projectid", "projekt", "projeto", "projet"] },
+    { key: "name", name: "Expense", isNeeded: true, aliases: ["name", "what", "item", "ausgabe", "posten", "despesa", "kulu", "depense"] },
+    { key: "supplier", name: "Supplier", aliases: ["vendor", "lieferant", "fornecedor", "tarnija", "fournisseur"] },
+    { key: "amount", name: "Amount", isNeeded: true, aliases: ["cost", "price", "sum", "betrag", "valor", "summa", "montant"] },
+    { key: "tax", name: "Tax, %", aliases: ["tax", "vat", "taxpercent", "steuer", "iva", "kaibemaks", "tva"] },
+    { key: "date", name: "Date", aliases: ["on", "datum", "data", "kuupaev"] },
+    { key: "from", name: "From", aliases: ["von", "ab", "de", "alates", "du"] },
+    { key: "to", name: "Until", aliases: ["to", "bis", "ate", "kuni", "au"] },
+    { key: "type", name: "Cost type", aliases: ["type", "costtype", "art", "tipo", "liik"] },
+    { key: "treatment", name: "Capital or operating", aliases: ["treatment", "capexopex", "capex"] },
+    { key: "state", name: "State", aliases: ["status", "estado", "olek", "etat"] },
+  ],
+  rows: ({ expenses, projects }) =>
+    expenses.map((own) => [
+      own.id,
+      findRow(projects, own.projectId)?.name ?? own.projectId,
+      own.name,
+      own.supplier ?? "",
+      numberText(own.amount),
+      numberText(own.taxPercent),
+      own.date ?? "",
+      own.from ?? "",
+      own.to ?? "",
+      own.costType,
+      own.treatment ?? "",
+      own.state ?? "planned",
+    ]),
+  take: takeExpense,
+};
+
+const typeWords = {
+  externalLabour: ["externallabour", "freelance", "subcontract", "fremdleistung"],
+  software: ["licence", "license", "lizenz"],
+  hardware: ["equipment", "gerat", "rental", "hire"],
+  travel: ["reise", "viagem", "reis", "voyage"],
+  material: ["goods", "materialien"],
+  other: ["sonstiges", "outro", "muu", "autre"],
+} as const;
+
+const treatmentWords = { capital: ["capex", "investment"], operating: ["opex", "running"] } as const;
+const stateWords = { planned: ["plan", "geplant"], committed: ["ordered", "bestellt"], paid: ["bezahlt", "pago", "makstud"] } as const;
+
+function takeExpense(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
+  const about = record.name?.trim() || `line ${line}`;
+  const reasons: string[] = [];
+  const take = <T>(read: Read<T>): T | undefined => {
+    if ("value" in read) return read.value;
+    reasons.push(read.reason);
+    return undefined;
+  };
+  const id = record.id?.trim() || `${options.idStem}-${line}`;
+  const before = draft.find("expenses", id);
+  const set: Partial<Record<keyof Expense, unknown>> = { name: take(textCell(record.name ?? "")) };
+  const cell = <T>(column: string, key: keyof Expense, read: (text: string) => Read<T>) => {
+    const text = record[column];
+    if (text !== undefined) set[key] = text.trim() === "" ? undefined : take(read(text));
+  };
+  const date = (text: string) => dateCell(text, options.dateOrder);
+  set.projectId = take(projectOf(record.project ?? "", draft))?.id;
+  cell("supplier", "supplier", textCell);
+  cell("amount", "amount", numberCell);
+  cell("tax", "taxPercent", numberCell);
+  for (const key of ["date", "from", "to"] as const) cell(key, key, date);
+  cell("type", "costType", (text) => wordCell(text, typeWords));
+  cell("treatment", "treatment", (text) => wordCell(text, treatmentWords));
+  cell("state", "state", (text) => wordCell(text, stateWords));
+  if (set.name === "") reasons.push("The expense has no name.");
+  if (set.amount === undefined && reasons.length === 0) reasons.push("It says no amount.");
+  if (reasons.length > 0) return refused(about, ...reasons);
+  const all = {
+    ...(before ?? { id, costType: "other" }),
+    ...set,
+    ...(set.costType === undefined && { costType: before?.costType ?? "other" }),
+  };
+  const after = Object.fromEntries(Object.entries(all).filter(([, value]) => value !== undefined)) as unknown as Expense;
+  const fault = datesFault(after);
+  if (fault) return refused(about, fault);
+  return putExpense(before, after, draft);
+}
+
+function datesFault({ date, from, to }: Expense): string | null {
+  if (date !== undefined) return from === undefined && to === undefined ? null : "It falls on a date or from one to another, not both.";
+  if (from === undefined || to === undefined) return "It says no date, or only one of from and until.";
+  return to < from ? "It ends before it begins." : null;
+}
+
+function putExpense(before: Expense | undefined, after: Expense, draft: Draft): RowOutcome {
+  const about = after.name;
+  const checked = rowSchemas.expenses.safeParse(after, { reportInput: true });
+  if (!checked.success) return refused(about, ...reasonsOf(schemaFaults(checked.error.issues, after)));
+  if (!before) {
+    draft.put("expenses", after);
+    return { outcome: "adds", about, says: [`${after.amount}`, after.date ?? `${after.from} – ${after.to}`] };
+  }
+  const says = (Object.keys({ ...before, ...after }) as (keyof Expense)[]).flatMap((key) =>
+    before[key] === after[key] ? [] : [`${key}: ${before[key] ?? "nothing"} → ${after[key] ?? "nothing"}`],
+  );
+  if (says.length === 0) return { outcome: "leaves", about, says };
+  draft.put("expenses", after);
+  return { outcome: "changes", about, says };
+}

@@ -1,0 +1,62 @@
+// Expenses and rates as tables: what goes out comes in as it is, and what cannot be is refused with a reason.
+import { expect, test } from "vitest";
+import { fernhollow } from "../../demo/fernhollow.ts";
+import { applyEdit } from "../edits/edit.ts";
+import type { Plan } from "../plan/schema.ts";
+import { previewTable, tableKinds } from "./preview.ts";
+import type { TableName } from "./table.ts";
+
+const plan = fernhollow();
+const options = { dateOrder: "dayFirst", idStem: "in" } as const;
+const preview = (table: TableName, rows: readonly (readonly string[])[], own: Plan = plan) =>
+  previewTable(own, { table, source: "f.csv", rows, options });
+const head = (table: TableName) => tableKinds[table].columns.map(({ name }) => name);
+
+test("what goes out comes in again and leaves everything as it is", () => {
+  for (const table of ["expenses", "rates"] as const) {
+    const rows = tableKinds[table].rows(plan);
+    const { counts, edit } = preview(table, [head(table), ...rows]);
+    expect(counts, table).toMatchObject({ leaves: rows.length, refuses: 0, adds: 0, changes: 0 });
+    expect(edit).toBeNull();
+    expect(rows.length).toBeGreaterThan(4);
+  }
+});
+
+test("expenses are added and changed; those that cannot be say why", () => {
+  const { rows, counts, edit } = preview("expenses", [
+    ["Project", "Expense", "Amount", "Date", "From", "Until", "Cost type", "Expense id"],
+    ["Tidepool Hall", "Crane hire for the wave tank", "3000", "", "2027-04-19", "2027-04-21", "hardware", "x-crane"],
+    ["Slow Light", "Hotel", "420.50", "16/4/2027", "", "", "travel", ""],
+    ["Nowhere", "Hotel", "420", "16/4/2027", "", "", "travel", ""],
+    ["Slow Light", "Hotel", "-5", "16/4/2027", "", "", "travel", ""],
+    ["Slow Light", "Hotel", "5", "", "2027-05-02", "2027-05-01", "travel", ""],
+    ["Slow Light", "Hotel", "", "16/4/2027", "", "", "hats", ""],
+  ]);
+  expect(counts).toMatchObject({ changes: 1, adds: 1, refuses: 4 });
+  const reasons = rows.map((row) => (row.outcome === "refuses" ? row.reasons.join(" ") : ""));
+  expect(reasons[2]).toContain('no project "Nowhere"');
+  expect(reasons[3]).toContain("amount");
+  expect(reasons[4]).toBe("It ends before it begins.");
+  expect(reasons[5]).toContain('"hats" is not known');
+  const after = edit && applyEdit(plan, edit).plan;
+  expect(after?.expenses.find(({ id }) => id === "x-crane")).toMatchObject({ amount: 3000, supplier: "Altura Lifting" });
+  expect(after?.expenses.at(-1)).toMatchObject({ projectId: "slowlight", amount: 420.5, date: "2027-04-16", costType: "travel" });
+});
+
+test("ten thousand rates come in at once; a second one of the same day takes the place of the first", () => {
+  const dates = Array.from({ length: 9_997 }, (_, at) => new Date(Date.UTC(2000, 0, 1) + at * 86_400_000).toISOString().slice(0, 10));
+  const { counts, edit, rows } = preview("rates", [
+    ["Rate table", "Rate for", "Whose", "From", "Rate"],
+    ...dates.map((date) => ["Studio cost", "person", "Mara Ellingsen", date, "40"]),
+    ["Studio cost", "person", "Mara Ellingsen", "2010-01-01", "41"],
+    ["Studio cost", "role", "Astronaut", "2010-01-01", "41"],
+    ["Studio cost", "default", "", "2010-01-01", "-1"],
+    ["No such table", "role", "Fabricator", "2010-01-01", "12"],
+  ]);
+  expect(counts).toMatchObject({ adds: 9_996, changes: 2, refuses: 3 });
+  expect(rows.at(-3)).toMatchObject({ outcome: "refuses", reasons: [expect.stringContaining('no role "Astronaut"')] });
+  const entries = (edit && applyEdit(plan, edit).plan?.rateTables.find(({ name }) => name === "Studio cost")?.entries) ?? [];
+  expect(entries.filter(({ personId, from }) => personId === "mara" && from === "2010-01-01")).toEqual([
+    { personId: "mara", from: "2010-01-01", rate: 41 },
+  ]);
+});

@@ -1,0 +1,114 @@
+// The table of rates: a row for each rate of each table, with whom or what it is for and from when.
+import { type RateSubject, rateKey } from "../edits/changeRates.ts";
+import { schemaFaults } from "../plan/parse.ts";
+import { findRow } from "../plan/rows.ts";
+import { type Plan, type RateEntry, type RateTable, rowSchemas } from "../plan/schema.ts";
+import { dateCell, namedCell, numberCell, numberText, plainText, type Read, wordCell } from "./cells.ts";
+import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
+
+export const ratesTable: TableKind = {
+  name: "rates",
+  title: "Rates",
+  columns: [
+    { key: "table", name: "Rate table", isNeeded: true, aliases: ["ratetable", "table", "pricelist", "satztabelle", "tabela"] },
+    { key: "kind", name: "Rate for", isNeeded: true, aliases: ["ratefor", "subject", "kind", "fur"] },
+    { key: "name", name: "Whose", aliases: ["name", "role", "person", "material", "who"] },
+    { key: "from", name: "From", aliases: ["validfrom", "ab", "von", "de", "alates"] },
+    { key: "rate", name: "Rate", isNeeded: true, aliases: ["price", "hourlyrate", "satz", "preis", "taxa", "hind", "tarif"] },
+    { key: "overtime", name: "Overtime rate", aliases: ["overtime", "overtimerate", "uberstunden"] },
+    { key: "perUse", name: "Per use", aliases: ["peruse", "delivery", "lieferung"] },
+  ],
+  rows: (plan) =>
+    plan.rateTables.flatMap((table) =>
+      table.entries.map((entry) => [
+        table.name,
+        subjectOf(entry),
+        nameOf(plan, entry),
+        entry.from ?? "",
+        numberText(entry.rate),
+        numberText(entry.overtimeRate),
+        numberText(entry.perUse),
+      ]),
+    ),
+  take: takeRate,
+};
+
+const subjectWords: Record<RateSubject, readonly string[]> = {
+  role: ["rolle", "funcao", "roll"],
+  person: ["people", "mitarbeiter", "pessoa", "inimene"],
+  material: ["goods", "materjal"],
+  default: ["everybody", "everybody else", "all", "sonstige"],
+};
+
+function subjectOf({ personId, roleId, materialId }: RateEntry): RateSubject {
+  if (personId !== undefined) return "person";
+  if (roleId !== undefined) return "role";
+  return materialId === undefined ? "default" : "material";
+}
+
+function nameOf(plan: Plan, { personId, roleId, materialId }: RateEntry): string {
+  return (findRow(plan.people, personId) ?? findRow(plan.roles, roleId) ?? findRow(plan.materials, materialId))?.name ?? "";
+}
+
+function takeRate(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
+  const about = `${record.table?.trim() ?? "?"} · ${record.name?.trim() || (record.kind?.trim() ?? `line ${line}`)}`;
+  const reasons: string[] = [];
+  const take = <T>(read: Read<T>): T | undefined => {
+    if ("value" in read) return read.value;
+    reasons.push(read.reason);
+    return undefined;
+  };
+  const table = take(namedCell(record.table ?? "", draft.all("rateTables"), "rate table"));
+  const kind = take(wordCell(record.kind ?? "", subjectWords));
+  const of = kind === undefined ? undefined : take(subjectIds(kind, record.name ?? "", draft));
+  const amount = (key: "rate" | "overtime" | "perUse") => (record[key]?.trim() ? take(numberCell(record[key])) : undefined);
+  const [rate, overtimeRate, perUse] = [amount("rate"), amount("overtime"), amount("perUse")];
+  const from = record.from?.trim() ? take(dateCell(record.from, options.dateOrder)) : undefined;
+  if (rate === undefined && reasons.length === 0) reasons.push("It says no rate.");
+  if (reasons.length > 0 || !table || !of) return refused(about, ...reasons);
+  const after = Object.fromEntries(
+    Object.entries({ ...of, from, rate, overtimeRate, perUse }).filter(([, value]) => value !== undefined),
+  ) as unknown as RateEntry;
+  return putRate(table, after, about, draft);
+}
+
+function subjectIds(kind: RateSubject, name: string, draft: Draft): Read<Partial<RateEntry>> {
+  if (kind === "default") return { value: {} };
+  const list = ({ role: "roles", person: "people", material: "materials" } as const)[kind];
+  const found = namedCell(name, draft.all(list), kind);
+  return "value" in found ? { value: { [`${kind}Id`]: found.value.id } } : found;
+}
+
+/** Entries of a table by what they are, kept while rows are taken: a list of ten thousand is not walked for each row. */
+const places = new WeakMap<Draft, Map<string, { entries: RateEntry[]; at: Map<string, number> }>>();
+
+function placesOf(draft: Draft, { id, entries }: RateTable) {
+  const tables = places.get(draft) ?? new Map();
+  places.set(draft, tables);
+  const known = tables.get(id);
+  if (known) return known;
+  const own = { entries: [...entries], at: new Map(entries.map((entry, at) => [rateKey(entry), at])) };
+  tables.set(id, own);
+  return own;
+}
+
+function putRate(table: RateTable, after: RateEntry, about: string, draft: Draft): RowOutcome {
+  const checked = rowSchemas.rateTables.shape.entries.element.safeParse(after, { reportInput: true });
+  if (!checked.success) return refused(about, ...reasonsOf(schemaFaults(checked.error.issues, after)));
+  const { entries, at } = placesOf(draft, table);
+  const key = rateKey(after);
+  const place = at.get(key);
+  const before = place === undefined ? undefined : entries[place];
+  const text = (entry: RateEntry | undefined) =>
+    entry === undefined ? "" : plainText(`${entry.rate} ${entry.overtimeRate ?? ""} ${entry.perUse ?? ""}`);
+  if (before && text(before) === text(after)) return { outcome: "leaves", about, says: [] };
+  if (place === undefined) {
+    at.set(key, entries.length);
+    entries.push(after);
+  } else entries[place] = after;
+  draft.put("rateTables", { ...table, entries });
+  const from = after.from === undefined ? "from the beginning" : `from ${after.from}`;
+  return before
+    ? { outcome: "changes", about, says: [`rate: ${before.rate} → ${after.rate}`, from] }
+    : { outcome: "adds", about, says: [`${after.rate}`, from] };
+}
