@@ -24,9 +24,14 @@ export async function oneParam(searchParams: SearchParams, name: string): Promis
 
 const loadMoney = createLoader(moneyParams);
 
-/** The money that a page's URL asks for. @param set What the page itself asks for in place of that. */
-export async function moneyAnswerOf(searchParams: SearchParams, set: Partial<MoneyParams> = {}) {
+/** What a page's URL asks of money. @param set What the page itself asks for in place of that. */
+export async function moneyAskedBy(searchParams: SearchParams, set: Partial<MoneyParams> = {}) {
   const { model } = await currentModel();
   const params = { ...loadMoney(await searchParams), ...set };
-  return currentAnswer("money", moneyQueryOf(params, await windowOfPage(searchParams), horizonOf(model.plan)));
+  return moneyQueryOf(params, await windowOfPage(searchParams), horizonOf(model.plan));
+}
+
+/** The money that a page's URL asks for. */
+export async function moneyAnswerOf(searchParams: SearchParams, set: Partial<MoneyParams> = {}) {
+  return currentAnswer("money", await moneyAskedBy(searchParams, set));
 }

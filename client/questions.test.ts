@@ -84,6 +84,8 @@ function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
       { ...weeks, kind: "all", by: "project", measure: "cost", within: [] },
       { ...weeks, kind: "labour", by: "role", measure: "margin", within: [{ by: "project", key: projectId }] },
     ],
+    expenses: [{}],
+    materialNeeds: [weeks],
     margins: [{}],
     marginPeople: [{ projectId }, { projectId: "none" }],
     moneyLines: [{ ...weeks, kind: "all", by: "project", measure: "cost", within: [], key: projectId, period: 0 }],

@@ -4,12 +4,14 @@ import { type BoardQuery, boardOf } from "../core/answers/board.ts";
 import { byRule } from "../core/answers/byRule.ts";
 import { calendarYear } from "../core/answers/calendarYear.ts";
 import { type EvenedQuery, evenedLines } from "../core/answers/evenedLines.ts";
+import { expensesOf } from "../core/answers/expenses.ts";
 import { explainCell } from "../core/answers/explain.ts";
 import { type FreeQuery, freeWhen } from "../core/answers/freeWhen.ts";
 import { type HoursQuery, hoursGrid } from "../core/answers/hoursGrid.ts";
 import { impactOf } from "../core/answers/impact.ts";
 import { leaveOf } from "../core/answers/leave.ts";
 import { marginPeople, marginsOf } from "../core/answers/margins.ts";
+import { materialNeeds } from "../core/answers/materials.ts";
 import { type MoneyQuery, moneyOf } from "../core/answers/money.ts";
 import { type MoneyLinesQuery, type MoneySubject, moneyLinesOf, moneyWhy } from "../core/answers/moneyLines.ts";
 import { type NameList, nameListOf } from "../core/answers/nameList.ts";
@@ -116,6 +118,8 @@ export const questions = {
   }),
   impact: (model: Model, { edit }: { edit: Edit }) => impactOf(model, edit),
   money: (model: Model, query: MoneyQuery) => moneyOf(model, query),
+  expenses: (model: Model, _query: Record<string, never>) => expensesOf(model),
+  materialNeeds: (model: Model, query: ReportRange) => materialNeeds(model, query),
   margins: (model: Model, _query: Record<string, never>) => marginsOf(model),
   marginPeople: (model: Model, { projectId }: { projectId: string }) => marginPeople(model, projectId),
   moneyLines: (model: Model, query: MoneyLinesQuery) => moneyLinesOf(model, query),

@@ -84,3 +84,49 @@ test("a margin under its goal is lifted over it by a swap, seen on both sides fi
   await page.keyboard.press("Control+z");
   await expect(sheet).toContainText("Margin, 26.9%");
 });
+
+test("an expense is typed at a number and a price each, spread over months, and lands in those; undo brings it back", async ({
+  page,
+  server,
+}) => {
+  await goTo(page, server, "/money/expenses");
+  await page.getByRole("button", { name: "Add expense" }).click();
+  const sheet = sheetOf(page);
+  const type = async (label: string, text: string) => {
+    await sheet.getByLabel(label).fill(text);
+    await sheet.getByLabel(label).press("Enter");
+  };
+  await type("What is bought", "Scaffold");
+  await choose(sheet.getByRole("combobox", { name: "Project", exact: true }), "Small Thunder");
+  await type("Amount, EUR", "4 × 250");
+  await type("When", "1 Feb 2027 – 31 Mar 2027");
+  await expect(page.getByRole("row", { name: /^Scaffold/ })).toContainText("1,000.00");
+  await type("Amount, EUR", "much");
+  await expect(sheet.getByRole("alert")).toContainText("4 × 250");
+  await sheet.getByLabel("Amount, EUR").press("Escape");
+  await goTo(page, server, "/money?cost=expense&of=project:thunder");
+  // 20 and 22 working days.
+  await expect(page.getByRole("button", { name: "Small Thunder, February 2027: 476.19" })).toBeVisible();
+  await page.getByRole("button", { name: "Small Thunder, March 2027: 523.81" }).click();
+  await sheet.getByRole("listitem").getByRole("button").click();
+  await expect(sheet.getByRole("listitem")).toContainText("22 parts of 42 of 1,000.00");
+  await page.getByRole("button", { name: "Close (Esc)" }).click();
+  await page.keyboard.press("Control+z");
+  await expect(page.getByRole("button", { name: /^Small Thunder, April 2027|^Small Thunder, March 2027: 523/ })).toHaveCount(0);
+});
+
+test("a material with its waste goes down to three tasks, and what to order when follows", async ({ page, server }) => {
+  await goTo(page, server, "/work/tidepool?task=tidepool-scenic&columns=material,cost");
+  const sheet = sheetOf(page);
+  await sheet.getByLabel("Birch plywood, m²").fill("50");
+  await sheet.getByLabel("Birch plywood, m²").press("Enter");
+  await expect(page.getByRole("row", { name: /Scenic surfaces/ })).toContainText("2,490.90");
+  await page.getByRole("button", { name: "Close (Esc)" }).click();
+  for (const name of ["Scenic surfaces", "Films and soundscape", "Show control"])
+    await page.getByRole("checkbox", { name: `Tick ${name}` }).click();
+  await page.getByRole("checkbox", { name: "Who", exact: true }).click();
+  await page.getByRole("checkbox", { name: "Material", exact: true }).click();
+  await page.getByRole("button", { name: /^Fill/ }).click();
+  await goTo(page, server, "/money/materials?span=plan");
+  await expect(page.getByRole("row", { name: /Birch plywood/ })).toContainText("168");
+});

@@ -1,5 +1,8 @@
 // A project as an outline: its tasks in plan order with dates, role, hours and people.
 import type { Day } from "../calendar/day.ts";
+import { horizonOf } from "../calendar/horizon.ts";
+import { type CostKind, costKinds, moneyLines } from "../cost/costs.ts";
+import { taskOf } from "../cost/ledger.ts";
 import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Assignment, Comment, Link, Project, Task } from "../plan/schema.ts";
@@ -43,6 +46,8 @@ export interface OutlineTask {
   open: number;
   unplaced: number;
   work: OutlineWork[];
+  /** Minor units over the whole plan; a summary adds up what is below it. Expenses are those of the task alone. */
+  cost: Record<CostKind, number>;
   /** In the order they were written. */
   comments: Comment[];
 }
@@ -102,6 +107,7 @@ function outlineTasks(model: Model, projectId: string, conflicts: readonly Confl
   const { plan } = model;
   const conflictsByTask = byTask(conflicts);
   const commentsByTask = byTask(plan.comments);
+  const costs = costsByTask(model, projectId);
   const children = new Map<string, number[]>();
   plan.tasks.forEach((task, row) => {
     if (task.projectId !== projectId) return;
@@ -114,14 +120,33 @@ function outlineTasks(model: Model, projectId: string, conflicts: readonly Confl
     const entry = outlineTask(model, row, depth);
     entry.conflicts = conflictsByTask.get(entry.task.id) ?? [];
     entry.comments = commentsByTask.get(entry.task.id) ?? [];
+    entry.cost = costs.get(row) ?? noCost();
     listed.push(entry);
     const parts = (children.get(entry.task.id) ?? []).map((child) => visit(child, depth + 1));
     for (const part of parts) for (const key of ["asked", "placed", "open", "unplaced"] as const) entry[key] += part[key];
+    for (const part of parts) for (const kind of costKinds) entry.cost[kind] += part.cost[kind];
     if (parts.length > 0) entry.progress = progressOf(parts);
     return entry;
   };
   for (const row of children.get("") ?? []) visit(row, 0);
   return listed;
+}
+
+const noCost = (): OutlineTask["cost"] => ({ labour: 0, material: 0, fixed: 0, expense: 0 });
+
+/** What each task of a project costs over the horizon, by its row; tax where it is part of the cost. */
+function costsByTask(model: Model, projectId: string): Map<number, OutlineTask["cost"]> {
+  const { plan } = model;
+  const costs = new Map<number, OutlineTask["cost"]>();
+  const { lines } = moneyLines(model, { range: horizonOf(plan), grain: "year" }, rowById(plan.projects).get(projectId));
+  for (const line of lines) {
+    if (line.kind === "revenue" || (line.kind === "tax" && !plan.settings.taxInCost)) continue;
+    const task = taskOf(model, line);
+    const own = costs.get(task) ?? noCost();
+    own[line.kind === "tax" ? "expense" : line.kind] += line.amounts.reduce((sum, amount) => sum + amount, 0);
+    costs.set(task, own);
+  }
+  return costs;
 }
 
 function byTask<T extends { taskId?: string }>(list: readonly T[]): Map<string, T[]> {
@@ -183,6 +208,7 @@ function outlineTask(model: Model, row: number, depth: number): OutlineTask {
     open: 0,
     unplaced: 0,
     work: [],
+    cost: noCost(),
     comments: [],
   };
   for (let at = work.byTask.first[row]; at < work.byTask.first[row + 1]; at++) {

@@ -1,7 +1,9 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
+import { materialNeeds } from "../answers/materials.ts";
 import { moneyOf, wholePeriods } from "../answers/money.ts";
 import { type MoneyLineTold, moneyLinesOf, moneyWhy } from "../answers/moneyLines.ts";
+import { outlineOf } from "../answers/outline.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
 import { horizonOf } from "../calendar/horizon.ts";
 import { grains } from "../calendar/periods.ts";
@@ -194,4 +196,26 @@ test("cancelled projects cost nothing and are not listed", () => {
       ({ key }) => key === "tidepool",
     ),
   ).toBe(false);
+});
+
+test("an outline's costs add up to the project's but for expenses of the project as a whole, and summaries to what is below", () => {
+  const outline = outlineOf(model, "tidepool");
+  const tops = outline?.tasks.filter(({ depth }) => depth === 0) ?? [];
+  const [report] = costReport(model, { range: horizon, grain: "year" }).projects.filter(({ id }) => id === "tidepool");
+  for (const kind of ["labour", "material", "fixed"] as const) expect(sum(tops.map(({ cost }) => cost[kind])), kind).toBe(report[kind]);
+  const leaves = outline?.tasks.filter(({ isSummary }) => !isSummary) ?? [];
+  expect(sum(leaves.map(({ cost }) => cost.labour))).toBe(report.labour);
+});
+
+test("what is needed of a material is its quantity with its waste, on the days the tasks take, by project and in all", () => {
+  const { rows, periods } = materialNeeds(model, { range: horizon, grain: "month" });
+  const tank = rows.filter(({ materialId }) => materialId === "acrylic");
+  expect(tank.map(({ projectId, total }) => [projectId, total])).toEqual([
+    [null, 154_000],
+    ["tidepool", 154_000],
+  ]);
+  for (const { periods: own, total } of rows) expect(Math.abs(sum(own) - total)).toBeLessThanOrEqual(own.length);
+  const first = tank[0].firstDay ?? 0;
+  expect(tank[0].periods[periods.findIndex(({ start, stop }) => first >= start && first < stop)]).toBeGreaterThan(0);
+  expect(first).toBe(model.schedule.of(plan.tasks.findIndex(({ id }) => id === "tidepool-cases"))?.start.day);
 });

@@ -113,13 +113,18 @@ export interface MoneyLine {
   amounts: number[];
 }
 
-/** Every line of money of every project that is not cancelled, in the periods of a range. */
-export function moneyLines(placed: Placed, { range, grain }: ReportRange): { lines: MoneyLine[]; periods: readonly Range[] } {
+/** Every line of money of every project that is not cancelled, in the periods of a range.
+ * @param only Row of the one project that is asked about. */
+export function moneyLines(
+  placed: Placed,
+  { range, grain }: ReportRange,
+  only?: number,
+): { lines: MoneyLine[]; periods: readonly Range[] } {
   const periods = periodsIn(range, grain, periodSettingsOf(placed.plan));
   const lines: MoneyLine[] = [];
   const costing = new Costing(placed, { range, periods, periodOf: periodOfDays(range, periods) }, (line) => lines.push(line));
   placed.plan.projects.forEach((_, project) => {
-    costing.costsOfProject(project);
+    if (only === undefined || only === project) costing.costsOfProject(project);
   });
   return { lines, periods };
 }

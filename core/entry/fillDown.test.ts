@@ -46,3 +46,24 @@ test("there is nothing to fill below a single task, nor into summaries", () => {
   expect(fillDown(pick("tidepool-scenic"), ["role"], newId)).toEqual([]);
   expect(fillDown(pick("tidepool-scenic", "tidepool-fabrication"), ["role"], newId)).toEqual([]);
 });
+
+test("a line of material goes down to many tasks in the same quantity, with its waste, and once each", () => {
+  const tasks = pick("tidepool-scenic", "tidepool-cases", "tidepool-order");
+  const { plan } = after(fillDown(tasks, ["material"], newId));
+  for (const { task } of tasks) {
+    const lines = plan.assignments.filter((own) => own.taskId === task.id && own.materialId === "birch");
+    expect(
+      lines.map(({ quantity, wastePercent }) => [quantity, wastePercent]),
+      task.id,
+    ).toEqual([[48, 12]]);
+  }
+  // What was on it stays; filled once more, nothing is there twice.
+  expect(plan.assignments.some(({ taskId, materialId }) => taskId === "tidepool-cases" && materialId === "tube")).toBe(true);
+  const next = outlineOf(buildModel(plan), "tidepool") as Outline;
+  const again = fillDown(
+    tasks.map(({ task }) => next.tasks.find((own) => own.task.id === task.id) as Outline["tasks"][number]),
+    ["material"],
+    newId,
+  );
+  expect(again.every(({ kind }) => kind === "changeAssignment")).toBe(true);
+});

@@ -12,7 +12,7 @@ export interface FilledTask {
   work: readonly { kind: "person" | "team" | "material" | "opening"; assignment: Assignment; asked: number }[];
 }
 
-export const fillKeys = ["role", "who", "days", "state", "priority", "tags", "deadline", "notBefore"] as const;
+export const fillKeys = ["role", "who", "days", "state", "priority", "tags", "deadline", "notBefore", "material"] as const;
 export type FillKey = (typeof fillKeys)[number];
 
 /** The edits that carry the first task's values of some columns to the tasks after it; summaries are left as they are.
@@ -24,6 +24,7 @@ export function fillDown(entries: readonly FilledTask[], keys: readonly FillKey[
   const set = Object.assign({}, ...keys.map((key) => valuesOf(first.task, key))) as Record<string, unknown>;
   if (Object.keys(set).length > 0) edits.push({ kind: "changeTasks", ids: rest.map(({ task }) => task.id), set });
   if (keys.includes("who")) for (const entry of rest) edits.push(...staffLike(first, entry, newId));
+  if (keys.includes("material")) for (const entry of rest) edits.push(...materialsLike(first, entry, newId));
   return edits;
 }
 
@@ -36,6 +37,7 @@ function valuesOf(task: Task, key: FillKey): Record<string, unknown> {
     case "state":
       return { state: task.state ?? null, percentComplete: task.percentComplete ?? null };
     case "who":
+    case "material":
       return {};
     default:
       return { [key]: task[key] ?? null };
@@ -61,6 +63,18 @@ function staffLike(first: FilledTask, entry: FilledTask, newId: (stem: string) =
       return { kind: "addAssignment", assignment: { ...who, ...amount, id: newId("work"), taskId: entry.task.id } };
     }),
   ];
+}
+
+/** The materials of one task on another one in the same quantities; what is on it already takes the first's quantity. */
+function materialsLike(first: FilledTask, entry: FilledTask, newId: (stem: string) => string): SingleEdit[] {
+  return first.work.flatMap(({ kind, assignment }): SingleEdit[] => {
+    if (kind !== "material") return [];
+    const { id: _, taskId: __, ...line } = assignment;
+    const own = entry.work.find((work) => work.assignment.materialId === assignment.materialId)?.assignment;
+    if (!own) return [{ kind: "addAssignment", assignment: { ...line, id: newId("work"), taskId: entry.task.id } }];
+    const { quantity = null, quantityPerDay = null, wastePercent = null, accrual = null } = line;
+    return [{ kind: "changeAssignment", id: own.id, set: { quantity, quantityPerDay, wastePercent, accrual } }];
+  });
 }
 
 function known<T extends object>(stated: T): T {

@@ -17,6 +17,8 @@ export const subScreens: readonly { name: string; path: string; says: string; sh
   { name: "Calendars", path: "/people/calendars", says: "Weeks, public holidays, short days" },
   { name: "Cash flow", path: "/money/cash-flow", says: "What is spent when, and the running total" },
   { name: "Margin", path: "/money/margin", says: "What projects bring in, cost and leave, and what would lift it" },
+  { name: "Expenses", path: "/money/expenses", says: "What is bought for projects, planned, committed and paid" },
+  { name: "Material needs", path: "/money/materials", says: "What to order of each material, and by when" },
   { name: "Roles", path: "/settings/roles", says: "What people work as" },
   { name: "Clients", path: "/settings/clients", says: "Whom projects are for" },
   { name: "Categories", path: "/settings/categories", says: "What kinds of projects there are" },

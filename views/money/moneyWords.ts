@@ -63,6 +63,8 @@ export const costTypeWords = {
   other: "Other",
 } as const;
 
+export const stateWords = { planned: "Planned", committed: "Committed", paid: "Paid" } as const;
+
 export const treatmentWords = { capital: "Capital", operating: "Operating" } as const;
 
 const wordsOfExpense: Record<string, string> = { ...costTypeWords, ...treatmentWords };

@@ -6,6 +6,8 @@ const tabs = [
   { path: "/money", text: "Table" },
   { path: "/money/cash-flow", text: "Cash flow" },
   { path: "/money/margin", text: "Margin" },
+  { path: "/money/expenses", text: "Expenses" },
+  { path: "/money/materials", text: "Materials" },
 ] as const;
 
 export function MoneyTabs() {

@@ -128,6 +128,7 @@ const fillWords: Record<FillKey, string> = {
   tags: "Tags",
   deadline: "Deadline",
   notBefore: "Not before",
+  material: "Material",
 };
 
 /** What the first of them says goes for the others; F does it from the keyboard. */

@@ -4,9 +4,10 @@ import type { ReactNode } from "react";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
+import { costKinds } from "../../core/cost/costs.ts";
 import { type OutlineRow, readLinks } from "../../core/entry/typeLinks.ts";
 import { Avatar, OpenSign } from "../../ui/avatar.tsx";
-import { hoursOf, hoursText, longDay, shortDay } from "../../ui/format.ts";
+import { hoursOf, hoursText, longDay, moneyText, shortDay } from "../../ui/format.ts";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { SignalSign } from "../today/signalSign.tsx";
 import { DateSigns } from "./dateSigns.tsx";
@@ -24,6 +25,11 @@ export const outlineColumns = [
   "deadline",
   "priority",
   "tags",
+  "labour",
+  "material",
+  "fixed",
+  "expense",
+  "cost",
 ] as const;
 export type OutlineColumn = (typeof outlineColumns)[number];
 
@@ -42,6 +48,11 @@ export const columnWords: Record<OutlineColumn, string> = {
   deadline: "Deadline",
   priority: "Priority",
   tags: "Tags",
+  labour: "Labour cost",
+  material: "Material cost",
+  fixed: "Fixed cost",
+  expense: "Expenses",
+  cost: "Cost",
 };
 
 /** Columns that give way to the chart, the last of these first: the sheet says who. */
@@ -56,6 +67,11 @@ const yielding: readonly OutlineColumn[] = [
   "progress",
   "priority",
   "tags",
+  "expense",
+  "fixed",
+  "material",
+  "labour",
+  "cost",
   "who",
   "role",
 ];
@@ -73,9 +89,26 @@ const widths: Record<OutlineColumn, Pick<TableColumn<OutlineTask>, "width" | "gr
   deadline: { width: 84 },
   priority: { width: 68 },
   tags: { width: 80, grow: 0.6 },
+  labour: { width: 96 },
+  material: { width: 104 },
+  fixed: { width: 86 },
+  expense: { width: 84 },
+  cost: { width: 92 },
 };
 
-const figures: ReadonlySet<OutlineColumn> = new Set(["hours", "open", "days", "progress", "slack", "priority"]);
+const figures: ReadonlySet<OutlineColumn> = new Set([
+  "hours",
+  "open",
+  "days",
+  "progress",
+  "slack",
+  "priority",
+  "labour",
+  "material",
+  "fixed",
+  "expense",
+  "cost",
+]);
 
 /** The name, then the columns that are chosen. */
 export function columnsOf(chosen: readonly OutlineColumn[], follows: Follows): TableColumn<OutlineTask>[] {
@@ -163,7 +196,17 @@ const values: Record<Exclude<OutlineColumn, "follows">, (entry: OutlineTask) => 
   deadline: ({ task }) => task.deadline,
   priority: ({ task, isSummary }) => (isSummary ? null : (task.priority ?? 3)),
   tags: ({ task }) => task.tags?.join(", "),
+  labour: ({ cost }) => cost.labour / 100,
+  material: ({ cost }) => cost.material / 100,
+  fixed: ({ cost }) => cost.fixed / 100,
+  expense: ({ cost }) => cost.expense / 100,
+  cost: (entry) => costOf(entry) / 100,
 };
+
+/** All that a task costs, in minor units. */
+const costOf = ({ cost }: OutlineTask): number => costKinds.reduce((sum, kind) => sum + cost[kind], 0);
+
+const costCell = (minor: number): Cell => ({ shown: minor === 0 ? "" : moneyText(minor) });
 
 const copies: Partial<Record<Exclude<OutlineColumn, "follows">, (entry: OutlineTask) => string>> = {
   dates: ({ dates }) => (dates ? `${longDay(dates.start)} – ${longDay(dates.finish)}` : ""),
@@ -213,6 +256,11 @@ const cells: Record<Exclude<OutlineColumn, "follows">, (entry: OutlineTask) => C
   }),
   priority: ({ task, isSummary }) => ({ shown: isSummary ? "" : (task.priority ?? 3) }),
   tags: ({ task }) => ({ shown: <span className="text-ink-2">{task.tags?.join(", ") ?? ""}</span> }),
+  labour: ({ cost }) => costCell(cost.labour),
+  material: ({ cost }) => costCell(cost.material),
+  fixed: ({ cost }) => costCell(cost.fixed),
+  expense: ({ cost }) => costCell(cost.expense),
+  cost: (entry) => costCell(costOf(entry)),
 };
 
 function Who({ entry: { work, isSummary, open } }: { entry: OutlineTask }) {

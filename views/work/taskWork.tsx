@@ -14,13 +14,13 @@ import { readAmount } from "../../ui/useDraft.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { AddWork } from "./addWork.tsx";
 import { StaffChoice } from "./staffChoice.tsx";
+import { TaskMaterials } from "./taskMaterials.tsx";
 import type { ProjectHook } from "./useProject.ts";
 import type { Setting } from "./useTaskEdits.ts";
 import { statements, WorkShape } from "./workShape.tsx";
 
 export function TaskWork({ entry, project }: { entry: OutlineTask; project: ProjectHook }) {
   const labour = entry.work.filter(({ kind }) => kind !== "material");
-  const materials = entry.work.filter(({ kind }) => kind === "material");
   const implicit = entry.open - labour.reduce((sum, { kind, asked }) => sum + (kind === "opening" ? asked : 0), 0);
   return (
     <>
@@ -44,19 +44,7 @@ export function TaskWork({ entry, project }: { entry: OutlineTask; project: Proj
         {labour.length === 0 && implicit <= 0 && <p className="pb-1 text-ink-2">Nobody yet. Add a person, or the role that is needed.</p>}
         <AddWork entry={entry} project={project} />
       </SheetSection>
-      {materials.length > 0 && (
-        <SheetSection title="Material">
-          {materials.map(({ assignment, name, unit }) => (
-            <div key={assignment.id} className="flex justify-between gap-3 py-[3px]">
-              <span>{name}</span>
-              <span className="whitespace-nowrap text-ink-2">
-                {assignment.quantity === undefined ? `${assignment.quantityPerDay} ${unit} a day` : `${assignment.quantity} ${unit}`}
-                {assignment.wastePercent ? ` + ${assignment.wastePercent}% waste` : ""}
-              </span>
-            </div>
-          ))}
-        </SheetSection>
-      )}
+      <TaskMaterials entry={entry} project={project} />
     </>
   );
 }

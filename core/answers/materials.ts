@@ -1,0 +1,86 @@
+// What of each material is needed when, by project: what to order, and by which day.
+import { periodSettingsOf } from "../calendar/horizon.ts";
+import { nextPeriodStart, periodStart, periodsIn, type Range, type ReportRange } from "../calendar/periods.ts";
+import { roundedHalfUp } from "../cost/exactLine.ts";
+import { forAccrualDays, UNITS_DENOMINATOR, unitsOf } from "../cost/material.ts";
+import type { Model } from "../model.ts";
+import { rowById } from "../plan/rows.ts";
+
+export interface MaterialRow {
+  materialId: string;
+  name: string;
+  unit: string;
+  /** Null for all projects together. */
+  projectId: string | null;
+  projectName: string;
+  projectRow: number;
+  /** Ten-thousandths of a unit by period, waste included; and over all of them. */
+  periods: number[];
+  total: number;
+  /** The first day on which it is needed within the window; null where it is not. */
+  firstDay: number | null;
+}
+
+export interface MaterialNeeds {
+  periods: Range[];
+  /** Each material, followed by the projects that use it. */
+  rows: MaterialRow[];
+}
+
+/** Quantities with their waste by whole periods around a window, of projects that are not cancelled. */
+export function materialNeeds(model: Model, { range, grain }: ReportRange): MaterialNeeds {
+  const { plan, work, schedule } = model;
+  const settings = periodSettingsOf(plan);
+  const whole = { start: periodStart(range.start, grain, settings), stop: nextPeriodStart(range.stop - 1, grain, settings) };
+  const periods = periodsIn(whole, grain, settings);
+  const materials = rowById(plan.materials);
+  const needs = new Map<string, { first: number; exact: bigint[] }>();
+  for (let row = 0; row < work.assignments; row++) {
+    const dates = work.isMaterial[row] === 1 ? schedule.of(work.task[row]) : null;
+    if (!dates || plan.projects[work.project[row]].stage === "cancelled") continue;
+    const { accrual = "start", materialId = "" } = plan.assignments[row];
+    const units = unitsOf(plan.assignments[row], dates);
+    for (const key of [`${materialId}\u0000`, `${materialId}\u0000${work.project[row]}`]) {
+      const own = needs.get(key) ?? { first: Number.POSITIVE_INFINITY, exact: periods.map(() => 0n) };
+      needs.set(key, own);
+      forAccrualDays(dates, accrual, (day, ticks, total) => {
+        const period = periods.findIndex(({ start, stop }) => day >= start && day < stop);
+        if (period < 0) return;
+        own.first = Math.min(own.first, day);
+        // Parts of a task are whole again over all of its days: the denominator is the same for each.
+        own.exact[period] += (units * BigInt(ticks) * 10_000n * SCALE) / BigInt(total);
+      });
+    }
+  }
+  const rows = [...needs].flatMap(([key, { first, exact }]): MaterialRow[] => {
+    const [materialId, project] = key.split("\u0000");
+    const material = plan.materials[materials.get(materialId) ?? -1];
+    const amounts = exact.map((own) => Number(roundedHalfUp(own, UNITS_DENOMINATOR * SCALE)));
+    if (!material || exact.every((own) => own === 0n)) return [];
+    const projectRow = project === "" ? -1 : Number(project);
+    return [
+      {
+        materialId,
+        name: material.name,
+        unit: material.unit,
+        projectId: plan.projects[projectRow]?.id ?? null,
+        projectName: plan.projects[projectRow]?.name ?? "",
+        projectRow,
+        periods: amounts,
+        total: Number(
+          roundedHalfUp(
+            exact.reduce((sum, own) => sum + own, 0n),
+            UNITS_DENOMINATOR * SCALE,
+          ),
+        ),
+        firstDay: Number.isFinite(first) ? first : null,
+      },
+    ];
+  });
+  const placeOf = ({ materialId }: MaterialRow) => materials.get(materialId) ?? 0;
+  rows.sort((a, b) => placeOf(a) - placeOf(b) || a.projectRow - b.projectRow);
+  return { periods, rows };
+}
+
+/** Keeps parts of a unit exact far below what is shown. */
+const SCALE = 1_000_000n;

@@ -1,0 +1,116 @@
+"use client";
+// Materials: what is needed of each when, by project, with the day it is first needed.
+import { useCallback, useMemo } from "react";
+import type { AnswerOf } from "../../client/questions.ts";
+import { type Initial, useAnswer } from "../../client/session.tsx";
+import type { MaterialRow } from "../../core/answers/materials.ts";
+import type { Range } from "../../core/calendar/periods.ts";
+import { longDay } from "../../ui/format.ts";
+import Link from "../../ui/link.tsx";
+import { ProjectDot } from "../../ui/projectDot.tsx";
+import type { TableColumn } from "../../ui/table/column.ts";
+import { TreeTable } from "../../ui/treeTable.tsx";
+import { usePeriodColumns } from "../frame/periodColumns.tsx";
+import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { useLinkTo } from "../frame/windowed.ts";
+import { PeriodTools } from "./moneyTools.tsx";
+import { MoneyTabs } from "./tabs.tsx";
+import { useMoneyParams } from "./useMoney.ts";
+
+/** Ten-thousandths of a unit with at most two decimals. */
+const unitsText = (units: number): string => (Math.round(units / 100) / 100).toLocaleString("en-GB");
+
+export function Materials({ initial }: { initial: Initial<AnswerOf<"materialNeeds">> }) {
+  const { params, setParams, query, grain } = useMoneyParams();
+  const { rows, periods } = useAnswer("materialNeeds", { range: query.range, grain: query.grain }, initial);
+  const linkTo = useLinkTo();
+  const amounts = useCallback(
+    (_: Range, p: number): Omit<TableColumn<MaterialRow>, "id" | "head"> => ({
+      width: 92,
+      grow: 1,
+      isFigure: true,
+      value: (row) => row.periods[p] / 10_000,
+      look: (row) => row.periods[p] === 0 && "text-ink-3",
+      cell: (row) => (row.periods[p] === 0 ? "–" : unitsText(row.periods[p])),
+    }),
+    [],
+  );
+  const byPeriod = usePeriodColumns(periods, amounts, grain);
+  const columns = useMemo(() => [nameColumn, firstColumn, ...byPeriod, sumColumn], [byPeriod]);
+  const materials = rows.filter(({ projectId }) => projectId === null);
+  return (
+    <Screen
+      isTwoLined
+      title="Money"
+      figures={
+        <>
+          <MoneyTabs />
+          <Figure value={String(materials.length)} says={materials.length === 1 ? "material needed" : "materials needed"} />
+        </>
+      }
+      actions={<PeriodTools params={params} grain={grain} onChange={setParams} />}
+    >
+      {rows.length === 0 ? (
+        <Empty title="Nothing is needed in these periods">
+          Materials are put on tasks in the task’s sheet; the list of them is kept in the{" "}
+          <Link className="text-link" href={linkTo("/settings/materials")}>
+            settings
+          </Link>
+          , their prices under Rates.
+        </Empty>
+      ) : (
+        <TreeTable
+          name="material"
+          label="Materials by period, waste included"
+          columns={columns}
+          rows={rows}
+          idOf={idOf}
+          nameOf={({ name, projectName }) => `${name} ${projectName}`}
+          parentOf={({ projectId, materialId }) => (projectId === null ? undefined : materialId)}
+          headHeight={44}
+        />
+      )}
+    </Screen>
+  );
+}
+
+const idOf = ({ materialId, projectId }: MaterialRow): string => (projectId === null ? materialId : `${materialId} ${projectId}`);
+
+const nameColumn: TableColumn<MaterialRow> = {
+  id: "material",
+  head: "Material",
+  width: 230,
+  grow: 1,
+  isRowHead: true,
+  isSticky: true,
+  value: ({ name, projectName }) => projectName || name,
+  cell: ({ name, unit, projectId, projectName, projectRow }) =>
+    projectId === null ? (
+      <span className="truncate font-medium">
+        {name} <span className="text-side font-normal">{unit}</span>
+      </span>
+    ) : (
+      <span className="flex min-w-0 items-center gap-2">
+        <ProjectDot row={projectRow} />
+        <span className="truncate">{projectName}</span>
+      </span>
+    ),
+};
+
+const firstColumn: TableColumn<MaterialRow> = {
+  id: "first",
+  head: "First needed",
+  width: 118,
+  value: ({ firstDay }) => firstDay,
+  cell: ({ firstDay }) => (firstDay === null ? "–" : longDay(firstDay)),
+};
+
+const sumColumn: TableColumn<MaterialRow> = {
+  id: "sum",
+  head: "Sum",
+  width: 100,
+  isFigure: true,
+  value: ({ total }) => total / 10_000,
+  look: () => "font-semibold!",
+  cell: ({ total }) => unitsText(total),
+};

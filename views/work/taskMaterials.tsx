@@ -1,0 +1,176 @@
+"use client";
+// What a task uses up and costs besides work: materials by quantity or per working day, and a fixed cost.
+import { X } from "lucide-react";
+import { useState } from "react";
+import type { OutlineTask, OutlineWork } from "../../core/answers/outline.ts";
+import type { Assignment, Task } from "../../core/plan/schema.ts";
+import { Button, IconButton } from "../../ui/button.tsx";
+import { Choice } from "../../ui/choice.tsx";
+import { DraftInput } from "../../ui/draftInput.tsx";
+import { Field } from "../../ui/field.tsx";
+import { newId } from "../../ui/newId.ts";
+import { namedOptions, none, wordOptions } from "../../ui/options.ts";
+import { Picker } from "../../ui/picker.tsx";
+import { SheetSection } from "../../ui/sheet.tsx";
+import { Unfold } from "../../ui/unfold.tsx";
+import { readAmount } from "../../ui/useDraft.ts";
+import { useNames, usePlanFacts } from "../frame/facts.ts";
+import { readMoney } from "../money/expenseText.ts";
+import type { ProjectHook } from "./useProject.ts";
+
+interface Props {
+  entry: OutlineTask;
+  project: ProjectHook;
+}
+
+type Accrual = NonNullable<Task["fixedCostAccrual"]>;
+
+const accrualWords: Record<Accrual, string> = { start: "When it starts", even: "Evenly", end: "When it ends" };
+const MOST_UNITS = 1e6;
+
+export function TaskMaterials({ entry, project }: Props) {
+  const materials = entry.work.filter(({ kind }) => kind === "material");
+  return (
+    <SheetSection title="Material and fixed cost">
+      {materials.map((work) => (
+        <MaterialLine key={work.assignment.id} work={work} project={project} />
+      ))}
+      <AddMaterial entry={entry} project={project} />
+      <FixedCost task={entry.task} project={project} />
+    </SheetSection>
+  );
+}
+
+function MaterialLine({ work: { assignment, name, unit = "" }, project }: { work: OutlineWork; project: ProjectHook }) {
+  const [isOpen, setOpen] = useState(false);
+  const { id, quantity, quantityPerDay, wastePercent = 0, accrual = "start" } = assignment;
+  const isByDay = quantity === undefined;
+  const change = (set: Partial<Record<keyof Assignment, unknown>>) => void project.changeWork(id, set as never);
+  const amount = (value: number) => change(isByDay ? { quantityPerDay: value } : { quantity: value });
+  return (
+    <div className="py-1">
+      <div className="flex items-center gap-2">
+        <button
+          type="button"
+          aria-expanded={isOpen}
+          className="min-w-0 flex-1 truncate text-left hover:underline"
+          onClick={() => setOpen(!isOpen)}
+        >
+          {name}
+        </button>
+        <DraftInput
+          value={quantity ?? quantityPerDay ?? 0}
+          write={String}
+          read={(text) => readAmount(text, 0, MOST_UNITS)}
+          onSave={amount}
+          says="A quantity from 0 on"
+          aria-label={`${name}, ${unit}${isByDay ? " a day" : ""}`}
+          inputMode="decimal"
+          width={66}
+          isSmall
+          isFigure
+        />
+        <span className="w-[52px] truncate text-side">
+          {unit}
+          {isByDay && " a day"}
+        </span>
+        <IconButton label={`Take ${name} off the task`} onClick={() => void project.removeWork(id)}>
+          <X size={14} />
+        </IconButton>
+      </div>
+      {isOpen && (
+        <div className="grid grid-cols-2 gap-2 py-1">
+          <Field label="Stated">
+            <Choice
+              value={isByDay ? "day" : "all"}
+              options={[
+                { value: "all", text: "For the task" },
+                { value: "day", text: "A working day" },
+              ]}
+              onChange={(way) => {
+                const value = quantity ?? quantityPerDay ?? 0;
+                change(way === "day" ? { quantity: null, quantityPerDay: value } : { quantity: value, quantityPerDay: null });
+              }}
+            />
+          </Field>
+          <Field label="Waste, %">
+            <DraftInput
+              value={wastePercent}
+              write={String}
+              read={(text) => readAmount(text, 0, 1000)}
+              onSave={(value) => change({ wastePercent: value === 0 ? null : value })}
+              says="Per cent, from 0 on"
+              inputMode="decimal"
+            />
+          </Field>
+          <Field label="Counts">
+            <Choice value={accrual} options={wordOptions(accrualWords)} onChange={(next) => change({ accrual: next })} />
+          </Field>
+        </div>
+      )}
+    </div>
+  );
+}
+
+function AddMaterial({ entry, project }: Props) {
+  const { materials } = useNames();
+  const [materialId, setMaterial] = useState("");
+  const [quantity, setQuantity] = useState("1");
+  const used = new Set(entry.work.map(({ assignment }) => assignment.materialId));
+  const left = materials.filter(({ id }) => !used.has(id));
+  const read = readAmount(quantity, 0, MOST_UNITS);
+  const add = async () => {
+    if (!read || materialId === "") return;
+    const assignment = { id: newId("work"), taskId: entry.task.id, materialId, quantity: read.value };
+    if (await project.edit({ kind: "addAssignment", assignment })) setMaterial("");
+  };
+  if (left.length === 0) return null;
+  return (
+    <Unfold title="Add a material" look="action">
+      <div className="flex items-center gap-2">
+        <Picker label="Material" value={materialId} options={[none("Which"), ...namedOptions(left)]} onChange={setMaterial} width={136} />
+        <DraftInput
+          value={quantity}
+          write={(text) => text}
+          read={(text) => readAmount(text, 0, MOST_UNITS) && { value: text }}
+          onSave={setQuantity}
+          says="A quantity from 0 on"
+          aria-label="Quantity"
+          width={60}
+        />
+        <Button disabled={materialId === "" || !read} onClick={() => void add()}>
+          Add
+        </Button>
+      </div>
+    </Unfold>
+  );
+}
+
+function FixedCost({ task, project }: { task: Task; project: ProjectHook }) {
+  const { currency } = usePlanFacts();
+  const { fixedCost, fixedCostAccrual = "end" } = task;
+  return (
+    <div className="grid grid-cols-2 gap-2 pt-2">
+      <Field label={`Fixed cost, ${currency}`}>
+        <DraftInput
+          value={fixedCost === undefined ? "" : fixedCost.toFixed(2)}
+          write={(text) => text}
+          read={(text) => (text.trim() === "" || readMoney(text) ? { value: text } : null)}
+          onSave={(text) => void project.changeTask(task.id, { fixedCost: readMoney(text)?.value ?? null })}
+          says="An amount such as 1200, or 4 × 250"
+          placeholder="none"
+          inputMode="decimal"
+        />
+      </Field>
+      {fixedCost !== undefined && (
+        <Field label="Falls">
+          <Choice
+            value={fixedCostAccrual}
+            options={wordOptions(accrualWords)}
+            onChange={(accrual) => void project.changeTask(task.id, { fixedCostAccrual: accrual })}
+          />
+        </Field>
+      )}
+    </div>
+  );
+}
