@@ -86,6 +86,7 @@ function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     ],
     expenses: [{}],
     materialNeeds: [weeks],
+    rateGaps: [{}],
     margins: [{}],
     marginPeople: [{ projectId }, { projectId: "none" }],
     moneyLines: [{ ...weeks, kind: "all", by: "project", measure: "cost", within: [], key: projectId, period: 0 }],

@@ -20,6 +20,7 @@ import { outlineOf } from "../core/answers/outline.ts";
 import { type PeopleLoadsQuery, peopleLoads } from "../core/answers/peopleLoads.ts";
 import { personYear } from "../core/answers/personYear.ts";
 import { portfolioOf } from "../core/answers/portfolio.ts";
+import { rateGaps } from "../core/answers/rateGaps.ts";
 import { outboxOf, requestsOf } from "../core/answers/requests.ts";
 import { ribbonOf } from "../core/answers/ribbon.ts";
 import { rosterOf } from "../core/answers/roster.ts";
@@ -120,6 +121,7 @@ export const questions = {
   money: (model: Model, query: MoneyQuery) => moneyOf(model, query),
   expenses: (model: Model, _query: Record<string, never>) => expensesOf(model),
   materialNeeds: (model: Model, query: ReportRange) => materialNeeds(model, query),
+  rateGaps: (model: Model, _query: Record<string, never>) => rateGaps(model),
   margins: (model: Model, _query: Record<string, never>) => marginsOf(model),
   marginPeople: (model: Model, { projectId }: { projectId: string }) => marginPeople(model, projectId),
   moneyLines: (model: Model, query: MoneyLinesQuery) => moneyLinesOf(model, query),

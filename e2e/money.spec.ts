@@ -130,3 +130,42 @@ test("a material with its waste goes down to three tasks, and what to order when
   await goTo(page, server, "/money/materials?span=plan");
   await expect(page.getByRole("row", { name: /Birch plywood/ })).toContainText("168");
 });
+
+test("a rate typed from a new day changes the months from then on alone; a raise says first what it does", async ({ page, server }) => {
+  const monthsOf = async () => {
+    await goTo(page, server, "/money?group=role&cost=labour&from=2027-02-01&to=2027-04-30");
+    const cells = page.getByRole("row", { name: /^Fabricator/ }).locator("td");
+    await expect(cells).toHaveCount(4);
+    return (await cells.allTextContents()).map(amountOf);
+  };
+  const before = await monthsOf();
+  await goTo(page, server, "/rates");
+  await page.getByLabel("Rates change on").fill("1 Mar 2027");
+  await page.getByRole("button", { name: "Column" }).click();
+  const cell = page.locator("[data-rate]", { hasText: "Fabricator" }).locator('[data-column="d2027-03-01"]');
+  // What holds from before stands there until something is typed.
+  await expect(cell).toHaveText("35.02");
+  await cell.click();
+  await page.keyboard.type("70.04");
+  await page.keyboard.press("Enter");
+  await expect(cell).toHaveText("70.04");
+  const after = await monthsOf();
+  expect(after[0]).toBe(before[0]);
+  expect(after[1]).toBeGreaterThan(before[1]);
+  // Running totals are rounded: what comes before can move a cent of each line.
+  expect(Math.abs(after[2] - before[2])).toBeLessThan(20);
+  await page.keyboard.press("Control+z");
+  await expect.poll(async () => monthsOf()).toEqual(before);
+  await goTo(page, server, "/rates");
+  await page.getByRole("button", { name: "Raise…" }).click();
+  const sheet = sheetOf(page);
+  await sheet.getByLabel("By, %").fill("10");
+  await sheet.getByLabel("From").fill("1 Apr 2027");
+  await choose(sheet.getByLabel("To the nearest"), "0.50");
+  await expect(sheet.getByText("Together")).toBeVisible();
+  await sheet.getByRole("button", { name: /^Raise 1\d rates/ }).click();
+  await expect(page.locator("[data-rate]", { hasText: "Fabricator" }).locator('[data-column="d2027-04-01"]')).toHaveText("39.50");
+  await page.getByRole("button", { name: "1 rate missing" }).click();
+  await page.getByRole("button", { name: "Open Contract cost 2027" }).click();
+  await expect(page.getByRole("grid", { name: "Rates of Contract cost 2027" })).toBeVisible();
+});

@@ -27,7 +27,7 @@ export async function choose(control: Locator, option: string): Promise<void> {
     .click();
 }
 
-/** The cell of somebody's rate, scrolled into sight. */
+/** The cell of somebody's rate from the beginning on, scrolled into sight. */
 export async function rateOf(page: Page, name: string): Promise<Locator> {
   const row = page.locator("[data-rate]", { hasText: name }).first();
   const table = page.getByRole("grid", { name: /^Rates of/ });
@@ -37,7 +37,7 @@ export async function rateOf(page: Page, name: string): Promise<Locator> {
     if ((await row.count()) === 0) await table.evaluate((element) => element.parentElement?.scrollBy(0, 300));
     await expect(row).toBeAttached({ timeout: 300 });
   }).toPass();
-  return row.locator("[data-column=rate]");
+  return row.locator("[data-column=start]");
 }
 
 /** Types a rate into its cell; it shows as "52.50". */

@@ -90,7 +90,7 @@ test("a browser whose storage is full says so at once, and saves all the same", 
 async function leaveWhileTyping(page: Page, { url }: Server, rate: string): Promise<void> {
   await page.evaluate(
     ([origin, typed]) => {
-      const field = document.querySelector<HTMLInputElement>('input[aria-label="Mara Ellingsen, rate"]');
+      const field = document.querySelector<HTMLInputElement>('input[aria-label="Mara Ellingsen, from the beginning"]');
       if (!field) throw new Error("the rate is on the page");
       field.focus();
       Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value")?.set?.call(field, typed);

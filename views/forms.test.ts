@@ -3,7 +3,6 @@ import type { Person } from "../core/plan/schema.ts";
 import { fernhollow } from "../demo/fernhollow.ts";
 import { barsHeight, columnOf, lanesOf } from "./balance/columns.ts";
 import { fieldsOfPerson, personFields, setOfPerson } from "./people/personForm.ts";
-import { groupRates } from "./rates/rateGroups.ts";
 import { fieldsOf, newTaskOf, setOf, taskFields } from "./work/taskForm.ts";
 
 const week = [8, 8, 8, 8, 8, 0, 0];
@@ -91,27 +90,4 @@ test("a day stands in its column by its share of the period", () => {
   expect(columnOf(7, periods)).toBe(1);
   expect(columnOf(10.5, periods)).toBe(1.5);
   expect(columnOf(99, periods)).toBe(2);
-});
-
-test("rates are grouped and say whether they hold in the window", () => {
-  const names = {
-    people: [],
-    roles: [{ id: "r", name: "Lead" }],
-    skills: [],
-    calendars: [],
-    projects: [],
-    teams: [],
-    clients: [],
-    materials: [],
-    rateTables: [],
-    templates: [],
-    places: [],
-    categories: [],
-  };
-  const entries = [{ roleId: "r", from: "2027-03-01", rate: 2 }, { roleId: "r", rate: 1 }, { rate: 3 }];
-  const groups = groupRates(entries, names, { start: 20_850, stop: 20_880 });
-  expect(groups.map(({ title, rows }) => [title, ...rows.map(({ at, inForce }) => `${at} ${inForce}`)])).toEqual([
-    ["Roles", "1 part", "0 part"],
-    ["Everybody else", "2 whole"],
-  ]);
 });

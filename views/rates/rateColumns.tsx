@@ -1,118 +1,100 @@
-// The columns of a rate table: every date and figure is typed in its cell.
-import { X } from "lucide-react";
-import type { RateEntry } from "../../core/plan/schema.ts";
-import { IconButton } from "../../ui/button.tsx";
-import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
+// The columns of a rate table: whose rate, and a column for each day on which rates change, typed in place.
+
+import { parseDay } from "../../core/calendar/day.ts";
+import { longDay } from "../../ui/format.ts";
 import type { CellEdit, TableColumn } from "../../ui/table/column.ts";
+import { TwoLines } from "../../ui/twoLines.tsx";
 import { readAmount } from "../../ui/useDraft.ts";
-import type { RateLine } from "./rateGroups.ts";
-
-/** Cells of an entry to be changed; null takes one away. */
-export type RateCells = { from?: string | null; rate?: number; overtimeRate?: number | null; perUse?: number | null };
-
-interface RateActions {
-  windowText: string;
-  onChange: (entry: RateEntry, set: RateCells) => void;
-  onRemove: (entry: RateEntry) => void;
-}
+import { inForce, type RateFigure, type RateRow } from "./rateGrid.ts";
 
 const MOST = 1e8;
 
-export function rateColumns({ windowText, onChange, onRemove }: RateActions): TableColumn<RateLine>[] {
+export interface RateScene {
+  figure: RateFigure;
+  /** The plan's today as a date: what holds on it stands out. */
+  today: string;
+  onType: (row: RateRow, date: string, amount: number | null) => void;
+}
+
+/** Names the column of a day. */
+export const columnOfDate = (date: string): string => (date === "" ? "start" : `d${date}`);
+
+export function rateColumns(dates: readonly string[], scene: RateScene): TableColumn<RateRow>[] {
+  const now = dates.findLast((date) => date <= scene.today) ?? "";
   return [
     {
       id: "subject",
       head: "Who or what",
-      width: 180,
-      grow: 1.4,
+      width: 190,
+      grow: 1.2,
       isRowHead: true,
+      isSticky: true,
       value: ({ name }) => name,
-      cell: ({ name, isFirst }) => (
-        <span className={`truncate ${isFirst ? "font-medium" : "pl-4 text-ink-2"}`}>{isFirst ? name : "then"}</span>
-      ),
+      cell: ({ name }) => <span className="truncate font-medium">{name}</span>,
     },
-    {
-      id: "from",
-      head: "From",
-      width: 150,
-      value: ({ entry }) => entry.from ?? "",
-      copied: ({ entry }) => writeDate(entry.from),
-      cell: ({ entry }) => writeDate(entry.from) || <span className="text-ink-2">the beginning</span>,
-      edit: ({ entry }) => dateEdit(entry, onChange),
-    },
-    figure("rate", "Rate", onChange),
-    figure("overtimeRate", "Overtime", onChange),
-    figure("perUse", "Per use", onChange),
-    {
-      id: "inForce",
-      head: "In the window",
-      says: windowText,
-      width: 140,
-      grow: 1,
-      cell: ({ inForce }) => <InForce inForce={inForce} />,
-    },
-    {
-      id: "remove",
-      head: "",
-      width: 44,
-      cell: ({ entry, name }) => (
-        <IconButton label={`Delete this rate of ${name}`} onClick={() => onRemove(entry)}>
-          <X size={14} />
-        </IconButton>
-      ),
-    },
+    ...dates.map((date) => dateColumn(date, date === now, scene)),
   ];
 }
 
-type Figure = "rate" | "overtimeRate" | "perUse";
-
-function figure(key: Figure, head: string, onChange: RateActions["onChange"]): TableColumn<RateLine> {
+function dateColumn(date: string, isNow: boolean, { figure, onType }: RateScene): TableColumn<RateRow> {
+  const head = date === "" ? "The beginning" : longDay(parseDay(date));
   return {
-    id: key,
-    head,
-    width: 110,
+    id: columnOfDate(date),
+    head: `From ${date === "" ? "the beginning" : head}`,
+    headNode: (
+      <TwoLines
+        main={<span className="font-semibold text-ink">{head}</span>}
+        side={isNow ? "holds today" : date === "" ? "until the next" : "from then on"}
+      />
+    ),
+    width: 120,
+    grow: 1,
     isFigure: true,
-    value: ({ entry }) => entry[key] ?? null,
-    cell: ({ entry }) => amountText(entry[key]) || <span className="text-ink-3">–</span>,
-    edit: ({ entry }) => amountEdit(entry, key, onChange),
+    value: (row) => inForce(row, date)?.[figure] ?? null,
+    copied: (row) => amountText(row.entries.get(date)?.[figure]),
+    cell: (row) => <Rate row={row} date={date} figure={figure} isNow={isNow} />,
+    edit: (row) => amountEdit(row, date, figure, onType),
   };
+}
+
+/** What is stated from the day on; else what still holds, or that nothing does. */
+function Rate({ row, date, figure, isNow }: { row: RateRow; date: string; figure: RateFigure; isNow: boolean }) {
+  const stated = row.entries.get(date);
+  if (stated?.[figure] !== undefined) return <span className={isNow ? "font-semibold" : ""}>{amountText(stated[figure])}</span>;
+  const holds = inForce(row, date);
+  if (!holds)
+    return (
+      <span className={figure === "rate" && row.of.personId === undefined ? "text-over" : "text-ink-2"}>
+        {figure === "rate" && row.of.personId === undefined ? "no rate" : "–"}
+      </span>
+    );
+  return (
+    <span className="text-ink-2 italic" title={stated ? "none stated" : "still what held before"}>
+      {amountText(stated ? undefined : holds[figure]) || "–"}
+    </span>
+  );
 }
 
 const decimalsOf = (value: number) => (String(value).split(".")[1] ?? "").length;
 
 /** As it is typed: two decimals at least, four at most. */
-const amountText = (amount: number | undefined) => (amount === undefined ? "" : amount.toFixed(Math.max(2, decimalsOf(amount))));
+export const amountText = (amount: number | undefined): string =>
+  amount === undefined ? "" : amount.toFixed(Math.max(2, decimalsOf(amount)));
 
-function amountEdit(entry: RateEntry, key: Figure, onChange: RateActions["onChange"]): CellEdit<RateLine> {
-  const read = (text: string) => {
-    if (text.trim() === "") return key === "rate" ? null : { value: undefined };
-    const typed = readAmount(text, 0, MOST);
-    return typed && decimalsOf(typed.value) <= 4 ? typed : null;
-  };
-  return {
-    write: () => amountText(entry[key]),
-    read,
-    says: "An amount from 0 on, with up to 4 decimals",
-    onSave: (_, text) => onChange(entry, { [key]: read(text)?.value ?? null }),
-  };
+/** What is typed: an amount, or nothing to take it away; null where it means neither. */
+export function readRate(text: string): { value: number | null } | null {
+  if (text.trim() === "") return { value: null };
+  const typed = readAmount(text, 0, MOST);
+  return typed && decimalsOf(typed.value) <= 4 ? typed : null;
 }
 
-/** The day an entry begins; empty is the beginning of time. */
-function dateEdit(entry: RateEntry, onChange: RateActions["onChange"]): CellEdit<RateLine> {
-  return {
-    write: () => writeDate(entry.from),
-    read: (text) => (isDateText(text) ? { value: text } : null),
-    says: DATE_HINT,
-    onSave: (_, text) => onChange(entry, { from: readDate(text) }),
-  };
-}
+export const RATE_HINT = "An amount from 0 on, with up to 4 decimals";
 
-function InForce({ inForce }: { inForce: RateLine["inForce"] }) {
-  if (inForce === "no") return null;
-  return (
-    <span className="flex items-center gap-2 text-[13px]">
-      <span className={`size-[8px] rounded-full ${inForce === "whole" ? "bg-level" : "border-2 border-level"}`} />
-      {inForce === "whole" ? "in force" : "for a part of it"}
-    </span>
-  );
+function amountEdit(row: RateRow, date: string, figure: RateFigure, onType: RateScene["onType"]): CellEdit<RateRow> {
+  return {
+    write: () => amountText(row.entries.get(date)?.[figure]),
+    read: readRate,
+    says: RATE_HINT,
+    onSave: (_, text) => onType(row, date, readRate(text)?.value ?? null),
+  };
 }

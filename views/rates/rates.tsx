@@ -1,42 +1,87 @@
 "use client";
-// Rates: a cost table by role and person, edited in place.
+// Rates: cost and bill tables, each a grid of subjects and of the days on which rates change.
+import { Copy, TrendingUp } from "lucide-react";
 import { parseAsString, useQueryState } from "nuqs";
+import { useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer } from "../../client/session.tsx";
+import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
+import type { RateTable } from "../../core/plan/schema.ts";
+import { Button } from "../../ui/button.tsx";
+import { Choice } from "../../ui/choice.tsx";
+import Link from "../../ui/link.tsx";
+import { newId } from "../../ui/newId.ts";
+import { namedOptions, wordOptions } from "../../ui/options.ts";
 import { Segmented } from "../../ui/segmented.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { useLinkTo } from "../frame/windowed.ts";
+import { MissingRates } from "./missingRates.tsx";
+import { RaiseSheet } from "./raiseSheet.tsx";
 import { RateList } from "./rateList.tsx";
+import { useRates } from "./useRates.ts";
 
 export function Rates({ initial }: { initial: Initial<AnswerOf<"rateTables">> }) {
   const tables = useAnswer("rateTables", {}, initial);
-  const { currency } = usePlanFacts();
+  const linkTo = useLinkTo();
   const [tableId, setTableId] = useQueryState("table", parseAsString.withOptions({ shallow: true }));
   const table = tables.find(({ id }) => id === tableId) ?? tables[0];
   if (!table)
     return (
       <Screen title="Rates">
         <Empty title="No rate tables yet">
-          What an hour costs stands here, by role and person. Open a plan file with rate tables from the menu at the top right.
+          What an hour costs and what it is billed at stands here, by role and person. Make the first table under{" "}
+          <Link className="text-link" href={linkTo("/settings/rate-tables")}>
+            Settings, Rate tables
+          </Link>
+          .
         </Empty>
       </Screen>
     );
+  return <OneTable key={table.id} table={table} tables={tables} onTable={(id) => void setTableId(id)} />;
+}
+
+const figures = { rate: "Rate", overtimeRate: "Overtime", perUse: "Per use" } as const;
+
+function OneTable({ table, tables, onTable }: { table: RateTable; tables: readonly RateTable[]; onTable: (id: string) => void }) {
+  const session = usePlan();
+  const { currency } = usePlanFacts();
+  const rates = useRates(table);
+  const [isRaising, setRaising] = useState(false);
+  const copy = async () => {
+    const id = newId("rates");
+    const taken = new Set(tables.map(({ name }) => name));
+    let name = `${table.name}, copy`;
+    for (let number = 2; taken.has(name); number++) name = `${table.name}, copy ${number}`;
+    if ((await session.edit({ kind: "addNamed", list: "rateTables", row: { ...table, id, name } })).length === 0) onTable(id);
+  };
   return (
     <Screen
+      isTwoLined
       title="Rates"
       figures={
-        <Figure value={table.currency ?? currency} says={`an hour · ${table.kind === "cost" ? "what it costs" : "what is billed"}`} />
+        <>
+          <Figure
+            value={table.currency ?? currency}
+            says={`an hour or unit · ${table.kind === "cost" ? "what it costs" : "what is billed"}`}
+          />
+          <MissingRates rates={rates} tables={tables} onTable={onTable} />
+        </>
       }
       actions={
-        <Segmented
-          label="Rate table"
-          value={table.id}
-          options={tables.map(({ id, name }) => ({ value: id, text: name }))}
-          onChange={(id) => void setTableId(id)}
-        />
+        <>
+          <Choice label="Rate table" value={table.id} options={namedOptions(tables)} onChange={onTable} width={190} />
+          <Segmented label="Figure" value={rates.figure} options={wordOptions(figures)} onChange={rates.setFigure} />
+          <Button onClick={() => void copy()}>
+            <Copy size={14} /> Copy table
+          </Button>
+          <Button onClick={() => setRaising(true)}>
+            <TrendingUp size={14} /> Raise…
+          </Button>
+        </>
       }
+      sheet={isRaising && <RaiseSheet rates={rates} onClose={() => setRaising(false)} />}
     >
-      <RateList key={table.id} table={table} />
+      <RateList rates={rates} />
     </Screen>
   );
 }

@@ -1,0 +1,58 @@
+// Who works, or what is used, without a rate: by table, so that the gap can be filled where it is.
+import { costRole, rateBookOf, stretchOn } from "../cost/rateBook.ts";
+import type { Model } from "../model.ts";
+import { findRow } from "../plan/rows.ts";
+
+export interface RateGap {
+  tableId: string;
+  tableName: string;
+  /** Whom or what a rate is missing for. */
+  of: { personId?: string; roleId?: string; materialId?: string };
+  name: string;
+  projects: string[];
+  /** The first day on which there is work and no rate. */
+  from: number;
+}
+
+/** Gaps in the cost tables of projects that are not cancelled; the most projects first. */
+export function rateGaps(model: Model): RateGap[] {
+  const { plan, work, placements, schedule } = model;
+  const book = rateBookOf(plan);
+  const gaps = new Map<string, RateGap>();
+  for (let row = 0; row < work.rows; row++) {
+    const project = plan.projects[work.project[row]];
+    const table = project.stage === "cancelled" ? undefined : book.table(project.costTableId);
+    if (!table) continue;
+    const isMaterial = work.isMaterial[row] === 1;
+    const materialId = plan.assignments[row]?.materialId;
+    const person = plan.people[work.person[row]];
+    const roleId = costRole(plan, work.role[row], work.person[row]);
+    const stretches = isMaterial ? book.material(table, materialId ?? "") : book.labour(table, person?.id, roleId);
+    const day = isMaterial ? (schedule.of(work.task[row])?.start.day ?? null) : firstWithout(row);
+    if (day === null || (isMaterial && stretchOn(stretches, day).entry)) continue;
+    const of = isMaterial
+      ? { materialId }
+      : roleId === undefined
+        ? { personId: person?.id }
+        : person
+          ? { personId: person.id }
+          : { roleId };
+    const name = findRow(plan.materials, of.materialId)?.name ?? person?.name ?? findRow(plan.roles, roleId)?.name ?? "No role";
+    const key = `${table.id} ${JSON.stringify(of)}`;
+    const known = gaps.get(key);
+    if (!known) gaps.set(key, { tableId: table.id, tableName: table.name, of, name, projects: [project.name], from: day });
+    else {
+      if (!known.projects.includes(project.name)) known.projects.push(project.name);
+      known.from = Math.min(known.from, day);
+    }
+
+    function firstWithout(own: number): number | null {
+      for (let i = 0; i < placements.length[own]; i++) {
+        const at = placements.start[own] + i;
+        if (placements.buffer.minutes[placements.offset[own] + i] > 0 && !stretchOn(stretches, at).entry) return at;
+      }
+      return null;
+    }
+  }
+  return [...gaps.values()].sort((a, b) => b.projects.length - a.projects.length || a.from - b.from);
+}

@@ -1,0 +1,133 @@
+"use client";
+// All rates of a table raised from a day on, and what that does to projects before it is done.
+import { useEffect, useMemo, useState } from "react";
+import type { AnswerOf } from "../../client/questions.ts";
+import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
+import type { RateSubject } from "../../core/edits/changeRates.ts";
+import type { Edit } from "../../core/edits/edit.ts";
+import { Button } from "../../ui/button.tsx";
+import { CheckboxField } from "../../ui/checkbox.tsx";
+import { Choice } from "../../ui/choice.tsx";
+import { DateField } from "../../ui/dateField.tsx";
+import { DATE_HINT, readDate, writeDate } from "../../ui/dateText.ts";
+import { Field, TextInput } from "../../ui/field.tsx";
+import { countText } from "../../ui/format.ts";
+import { textOptions } from "../../ui/options.ts";
+import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
+import { readAmount } from "../../ui/useDraft.ts";
+import { usePlanFacts } from "../frame/facts.ts";
+import { signedMoney } from "../remedies/remedyWords.ts";
+import { raisedRates } from "./rateGrid.ts";
+import type { RatesHook } from "./useRates.ts";
+
+const kinds: Record<RateSubject, string> = { role: "Roles", person: "People", default: "Everybody else", material: "Materials" };
+const rounds = ["0.01", "0.05", "0.10", "0.50", "1"] as const;
+
+export function RaiseSheet({ rates, onClose }: { rates: RatesHook; onClose: () => void }) {
+  const session = usePlan();
+  const [from, setFrom] = useState(writeDate(rates.today));
+  const [percent, setPercent] = useState("3");
+  const [round, setRound] = useState<string>("0.01");
+  const [chosen, setChosen] = useState<readonly RateSubject[]>(["role", "person", "default"]);
+  const [date, share] = [readDate(from), readAmount(percent, -90, 1000)];
+  const edit = useMemo(
+    () =>
+      date === null || !share
+        ? null
+        : raisedRates(rates.table.id, rates.grid, { from: date, percent: share.value, round: Number(round), kinds: chosen }),
+    [rates, date, share?.value, round, chosen, share],
+  );
+  const count = (edit?.cells?.length ?? 0) + (edit?.added?.length ?? 0);
+  const raise = async () => {
+    if (!edit) return;
+    const words = `raise rates in "${rates.table.name}" by ${percent} %`;
+    if ((await session.edit({ kind: "together", words, edits: [edit] })).length === 0) onClose();
+  };
+  return (
+    <Sheet title="Raise rates" subtitle={rates.table.name} onClose={onClose}>
+      <SheetSection>
+        <div className="space-y-3">
+          <Field label="By, %" fault={share ? undefined : "A number such as 3 or 2.5; below 0 lowers them."}>
+            <TextInput inputMode="decimal" value={percent} onChange={(event) => setPercent(event.target.value)} />
+          </Field>
+          <Field label="From" fault={date === null ? DATE_HINT : undefined} hint="What begins later rises too">
+            <DateField value={from} onChange={setFrom} />
+          </Field>
+          <Field label="To the nearest">
+            <Choice value={round} options={textOptions(rounds)} onChange={setRound} />
+          </Field>
+          <div>
+            {(Object.keys(kinds) as RateSubject[]).map((kind) => (
+              <CheckboxField
+                key={kind}
+                checked={chosen.includes(kind)}
+                onChange={(isOn) => setChosen((known) => (isOn ? [...known, kind] : known.filter((own) => own !== kind)))}
+              >
+                {kinds[kind]}
+              </CheckboxField>
+            ))}
+          </div>
+        </div>
+      </SheetSection>
+      {edit && <MoneyChanges edit={edit} />}
+      <div className="py-3">
+        <Button look="main" disabled={!edit} onClick={() => void raise()}>
+          Raise {countText(count, "rate")}
+        </Button>
+      </div>
+    </Sheet>
+  );
+}
+
+type Margins = AnswerOf<"margins">;
+
+/** What an edit does to the cost and revenue of projects over the whole plan. */
+export function MoneyChanges({ edit }: { edit: Edit }) {
+  const session = usePlan();
+  const { currency } = usePlanFacts();
+  const now = useMaybeAnswer("margins", {}, null);
+  const [then, setThen] = useState<Margins | null>(null);
+  useEffect(() => {
+    let isWanted = true;
+    setThen(null);
+    void session.preview(edit, "margins", {}).then((margins) => isWanted && setThen(margins));
+    return () => {
+      isWanted = false;
+    };
+  }, [session, edit]);
+  if (!now || !then) return <SheetSection title="What it does to projects">Working it out…</SheetSection>;
+  const changed = then.projects.flatMap(({ id, name, cost, revenue }) => {
+    const before = now.projects.find((own) => own.id === id);
+    const [by, more] = [cost - (before?.cost ?? 0), revenue - (before?.revenue ?? 0)];
+    return by === 0 && more === 0 ? [] : [{ id, name, cost: by, revenue: more }];
+  });
+  const sum = (key: "cost" | "revenue") => changed.reduce((all, own) => all + own[key], 0);
+  return (
+    <SheetSection title="What it does to projects">
+      {changed.length === 0 && <p className="text-ink-2">No project costs or earns anything else.</p>}
+      {changed.map(({ id, name, cost, revenue }) => (
+        <SumLine
+          key={id}
+          figure={[cost !== 0 && `cost ${signedMoney(cost, currency)}`, revenue !== 0 && `revenue ${signedMoney(revenue, currency)}`]
+            .filter(Boolean)
+            .join(", ")}
+        >
+          {name}
+        </SumLine>
+      ))}
+      {changed.length > 1 && (
+        <SumLine
+          figure={[
+            sum("cost") !== 0 && `cost ${signedMoney(sum("cost"), currency)}`,
+            sum("revenue") !== 0 && `revenue ${signedMoney(sum("revenue"), currency)}`,
+          ]
+            .filter(Boolean)
+            .join(", ")}
+          isTotal
+        >
+          Together
+        </SumLine>
+      )}
+    </SheetSection>
+  );
+}

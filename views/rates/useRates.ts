@@ -1,0 +1,83 @@
+"use client";
+// A rate table bound to the plan: the grid, what is typed, pasted, cleared and filled in it, rows and days that are added.
+import { useMemo, useState } from "react";
+import { toast } from "sonner";
+import { usePlan } from "../../client/session.tsx";
+import { formatDay } from "../../core/calendar/day.ts";
+import { rateSubject } from "../../core/edits/changeRates.ts";
+import type { RateTable } from "../../core/plan/schema.ts";
+import { countText } from "../../ui/format.ts";
+import type { Block, BlockActions } from "../../ui/table/blocks.ts";
+import { useNames, usePlanFacts } from "../frame/facts.ts";
+import { columnOfDate, RATE_HINT, readRate } from "./rateColumns.tsx";
+import { type RateCell, type RateFigure, type RateRow, rateGrid, type SubjectIds, typedRates } from "./rateGrid.ts";
+
+export type RatesHook = ReturnType<typeof useRates>;
+
+export function useRates(table: RateTable) {
+  const session = usePlan();
+  const names = useNames();
+  const { today } = usePlanFacts();
+  const [figure, setFigure] = useState<RateFigure>("rate");
+  const [subjects, setSubjects] = useState<readonly SubjectIds[]>([]);
+  const [dates, setDates] = useState<readonly string[]>([]);
+  const grid = useMemo(() => rateGrid(table.entries, names, { subjects, dates }), [table, names, subjects, dates]);
+  return useMemo(() => {
+    const type = (cells: readonly RateCell[]) => {
+      const edit = typedRates(table.id, cells);
+      const isAlone = cells.some(
+        ({ row, date, figure: own, amount }) =>
+          own !== "rate" && amount !== null && !row.entries.has(date) && !typedRates(table.id, [{ row, date, figure: own, amount }]),
+      );
+      if (isAlone) toast("Overtime and a charge per use stand beside a rate: type that first.");
+      if (edit) void session.edit(edit);
+    };
+    const cell = (row: RateRow, column: string, amount: number | null): RateCell[] => {
+      const date = grid.dates.find((own) => columnOfDate(own) === column);
+      return date === undefined ? [] : [{ row, date, figure, amount }];
+    };
+    const blocks: BlockActions<RateRow> = {
+      onPaste: ({ rows, columns }, texts) => {
+        let left = 0;
+        const typed = texts.flatMap((line, at) =>
+          line.flatMap((text, c) => {
+            const read = readRate(text);
+            if (!read || !rows[at] || !columns[c]) {
+              left++;
+              return [];
+            }
+            return cell(rows[at], columns[c], read.value);
+          }),
+        );
+        if (left > 0) toast(`${countText(left, "cell")} could not be pasted. ${RATE_HINT}.`);
+        type(typed);
+      },
+      onClear: ({ rows, columns }) => type(rows.flatMap((row) => columns.flatMap((column) => cell(row, column, null)))),
+      onFill: (block, way) => type(filled(block, way, grid.dates, figure)),
+    };
+    return {
+      table,
+      grid,
+      figure,
+      setFigure,
+      today: formatDay(today),
+      blocks,
+      type,
+      addSubject: (of: SubjectIds) => setSubjects((known) => [...known.filter((own) => rateSubject(own) !== rateSubject(of)), of]),
+      addDate: (date: string) => setDates((known) => [...known, date]),
+      session,
+    };
+  }, [session, table, grid, figure, today]);
+}
+
+/** The first row's or column's rates in all others. */
+function filled({ rows, columns }: Block<RateRow>, way: "down" | "right", dates: readonly string[], figure: RateFigure): RateCell[] {
+  const own = columns.flatMap((column) => dates.find((date) => columnOfDate(date) === column) ?? []);
+  return rows.flatMap((row) =>
+    own.flatMap((date): RateCell[] => {
+      const from = way === "down" ? rows[0].entries.get(date) : row.entries.get(own[0]);
+      const amount = from?.[figure];
+      return amount === undefined ? [] : [{ row, date, figure, amount }];
+    }),
+  );
+}
