@@ -1,31 +1,14 @@
 // What the plan costs and earns, added up by whatever is asked for; rows and columns add up to the minor unit.
 
-import { horizonOf, periodSettingsOf } from "../calendar/horizon.ts";
-import { nextPeriodStart, periodStart, type Range, type ReportRange } from "../calendar/periods.ts";
-import { type CostKind, costKinds, type MoneyLine, moneyOver } from "../cost/costs.ts";
+import { horizonOf } from "../calendar/horizon.ts";
+import type { Range } from "../calendar/periods.ts";
+import { costKinds, moneyOver } from "../cost/costs.ts";
 import { type Ledger, ledgerOf, type MoneyBy, NONE } from "../cost/ledger.ts";
+import { linesOf, type MoneyPlace, type MoneyQuery, wholePeriods } from "../cost/moneyQuery.ts";
 import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
 import { minorUnits } from "../plan/units.ts";
-
-export const moneyMeasures = ["cost", "revenue", "margin", "left"] as const;
-/** Cost, revenue, revenue less cost, or what is left of the budget at the end of each period. */
-export type MoneyMeasure = (typeof moneyMeasures)[number];
-
-/** Lines that fall under a key. */
-export interface MoneyPlace {
-  by: MoneyBy;
-  key: string;
-}
-
-export interface MoneyQuery extends ReportRange {
-  by: MoneyBy;
-  kind: CostKind | "all";
-  measure: MoneyMeasure;
-  /** Only what falls under all of these. */
-  within: readonly MoneyPlace[];
-}
 
 export interface MoneyRow {
   /** An id, a word, or `none:` alone or with the kind of line. */
@@ -95,33 +78,6 @@ export function moneyOf(model: Model, query: MoneyQuery): Money {
     missingRates: missingRates.length,
     missingExchangeRates: missingExchangeRates.length,
   };
-}
-
-/** The window drawn out to whole periods. */
-export function wholePeriods({ plan }: Model, { range, grain }: ReportRange): ReportRange {
-  const settings = periodSettingsOf(plan);
-  return {
-    range: { start: periodStart(range.start, grain, settings), stop: nextPeriodStart(range.stop - 1, grain, settings) },
-    grain,
-  };
-}
-
-/** The lines that a question is about, each with how it counts. */
-export function linesOf(
-  model: Model,
-  ledger: Ledger,
-  { kind, measure, within }: Pick<MoneyQuery, "kind" | "measure" | "within">,
-): { line: MoneyLine; sign: 1 | -1 }[] {
-  const { taxInCost } = model.plan.settings;
-  return ledger.lines.flatMap((line) => {
-    const isRevenue = line.kind === "revenue";
-    if (line.kind === "tax" && !taxInCost) return [];
-    if (isRevenue ? measure === "cost" || measure === "left" : measure === "revenue") return [];
-    if (!isRevenue && kind !== "all" && kind !== (line.kind === "tax" ? "expense" : line.kind)) return [];
-    if (measure === "left" && model.plan.projects[line.project].budget === undefined) return [];
-    if (within.some(({ by, key }) => ledger.keyOf(line, by) !== key)) return [];
-    return [{ line, sign: isRevenue || measure === "cost" ? (1 as const) : (-1 as const) }];
-  });
 }
 
 /** Projects that stand in the table whether they have money or not. */

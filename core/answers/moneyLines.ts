@@ -3,9 +3,9 @@ import type { Range } from "../calendar/periods.ts";
 import type { MoneyLine } from "../cost/costs.ts";
 import { explainMoney, type MoneyWhy } from "../cost/explainMoney.ts";
 import { labourRowOf, ledgerOf, taskOf } from "../cost/ledger.ts";
+import { linesOf, type MoneyQuery, wholePeriods } from "../cost/moneyQuery.ts";
 import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
-import { linesOf, type MoneyQuery, wholePeriods } from "./money.ts";
 
 /** What a line is about, by ids: it holds while rows come and go. */
 export interface MoneySubject {

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { materialNeeds } from "../answers/materials.ts";
-import { moneyOf, wholePeriods } from "../answers/money.ts";
+import { moneyOf } from "../answers/money.ts";
 import { type MoneyLineTold, moneyLinesOf, moneyWhy } from "../answers/moneyLines.ts";
 import { outlineOf } from "../answers/outline.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
@@ -12,6 +12,7 @@ import type { Plan } from "../plan/schema.ts";
 import { costReport } from "../reports/cost.ts";
 import { costsOf } from "./costs.ts";
 import { moneyBys } from "./ledger.ts";
+import { wholePeriods } from "./moneyQuery.ts";
 import { RateBook, stretchOn } from "./rateBook.ts";
 
 const plan = fernhollow();

@@ -1,6 +1,6 @@
 // The ledger: every line of money with what it is about, so that it can be added up by any of it.
 import type { ReportRange } from "../calendar/periods.ts";
-import type { Model } from "../model.ts";
+import type { Placed } from "../placing/placed.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
 import { type MoneyLine, moneyLines } from "./costs.ts";
@@ -32,10 +32,10 @@ export interface Ledger {
   keyOf(line: MoneyLine, by: MoneyBy): string;
 }
 
-const known = new WeakMap<Model, { key: string; ledger: Ledger }>();
+const known = new WeakMap<Placed, { key: string; ledger: Ledger }>();
 
 /** The ledger of the periods of a range; the one that was asked for last is kept. */
-export function ledgerOf(model: Model, asked: ReportRange): Ledger {
+export function ledgerOf(model: Placed, asked: ReportRange): Ledger {
   const key = `${asked.range.start} ${asked.range.stop} ${asked.grain}`;
   const last = known.get(model);
   if (last?.key === key) return last.ledger;
@@ -46,7 +46,7 @@ export function ledgerOf(model: Model, asked: ReportRange): Ledger {
 }
 
 /** Row of the task that a line belongs to; −1 for none. */
-export function taskOf({ plan, work }: Model, { kind, row }: MoneyLine): number {
+export function taskOf({ plan, work }: Placed, { kind, row }: MoneyLine): number {
   if (row < 0) return -1;
   if (kind === "fixed") return row;
   if (kind === "expense" || kind === "tax") return rowById(plan.tasks).get(plan.expenses[row].taskId ?? "") ?? -1;
@@ -54,7 +54,7 @@ export function taskOf({ plan, work }: Model, { kind, row }: MoneyLine): number 
 }
 
 /** Where hours stand, if a line comes from any: a row of work that is no material. */
-export function labourRowOf({ work }: Model, { kind, row }: MoneyLine): number {
+export function labourRowOf({ work }: Placed, { kind, row }: MoneyLine): number {
   const isOfWork = kind === "labour" || (kind === "revenue" && row >= 0);
   return isOfWork && work.isMaterial[row] === 0 ? row : -1;
 }
@@ -65,7 +65,7 @@ const ofProject: ReadonlySet<MoneyBy> = new Set(["client", "category"]);
 class LedgerKeys {
   readonly #phases: Int32Array;
 
-  constructor(private readonly model: Model) {
+  constructor(private readonly model: Placed) {
     this.#phases = phasesOf(model.plan);
   }
 

@@ -1,11 +1,16 @@
 // A project's margin over the whole plan, and what it is to reach.
-import type { Model } from "../model.ts";
 import type { Plan } from "../plan/schema.ts";
 import { percentHundredths } from "../plan/units.ts";
-import { marginOf, moneyOver } from "./costs.ts";
+import { type Costs, marginOf, moneyOver } from "./costs.ts";
+
+/** A plan with what it costs, as the model has it. */
+interface Costed {
+  plan: Plan;
+  costsOfHorizon(): Costs;
+}
 
 /** The margin of a project over the horizon in hundredths of a percent; null without revenue. */
-export function projectMargin(model: Model, project: number): number | null {
+export function projectMargin(model: Costed, project: number): number | null {
   const cost = model.costsOfHorizon().projects[project];
   if (!cost) return null;
   const sums = moneyOver(model.plan, cost);

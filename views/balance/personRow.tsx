@@ -40,13 +40,7 @@ export function PersonRow(props: RowProps) {
           style={{ height: PERSON_HEIGHT - 1 }}
         >
           <span className="pt-[3px] text-ink-2">{isOpen ? <ChevronDown size={13} /> : <ChevronRight size={13} />}</span>
-          <span className="min-w-0">
-            <span className="block truncate font-semibold leading-tight">
-              {row.name}
-              <SignalSign personId={row.id} />
-            </span>
-            <span className="block truncate text-side leading-tight">{subtitle(row)}</span>
-          </span>
+          <RowName row={row} />
         </button>
       </th>
       {at < board.filled &&
@@ -92,6 +86,18 @@ export function PersonRow(props: RowProps) {
         />
       )}
     </tr>
+  );
+}
+
+function RowName({ row }: { row: BoardRow }) {
+  return (
+    <span className="min-w-0">
+      <span className="block truncate font-semibold leading-tight">
+        {row.name}
+        <SignalSign personId={row.id} />
+      </span>
+      <span className="block truncate text-side leading-tight">{subtitle(row)}</span>
+    </span>
   );
 }
 

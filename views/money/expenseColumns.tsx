@@ -14,84 +14,13 @@ type Change = (id: string, set: ExpenseSet) => void;
 export function expenseColumns(change: Change, currency: string): TableColumn<ExpenseRow>[] {
   return [
     text("name", "Expense", change, true),
-    {
-      id: "project",
-      head: "Project",
-      width: 150,
-      grow: 1,
-      value: ({ projectName }) => projectName,
-      cell: ({ projectName, projectRow }) => (
-        <span className="flex min-w-0 items-center gap-2">
-          <ProjectDot row={projectRow} />
-          <span className="truncate">{projectName}</span>
-        </span>
-      ),
-    },
+    projectColumn,
     text("supplier", "Supplier", change, false),
-    {
-      id: "type",
-      head: "Type",
-      width: 112,
-      yields: 2,
-      value: ({ expense }) => costTypeWords[expense.costType],
-      cell: ({ expense }) => <span className="truncate">{costTypeWords[expense.costType]}</span>,
-    },
-    {
-      id: "when",
-      head: "When",
-      width: 196,
-      value: ({ expense }) => expense.date ?? expense.from ?? "",
-      copied: ({ expense }) => writeWhen(expense),
-      cell: ({ expense }) => <span className="truncate">{writeWhen(expense)}</span>,
-      edit: () => ({
-        write: ({ expense }) => writeWhen(expense),
-        read: readWhen,
-        says: WHEN_HINT,
-        onSave: ({ expense }, typed) => change(expense.id, { date: null, from: null, to: null, ...readWhen(typed)?.value }),
-      }),
-    },
-    {
-      id: "amount",
-      head: `Amount, ${currency}`,
-      width: 120,
-      isFigure: true,
-      value: ({ expense }) => expense.amount,
-      cell: ({ amount }) => moneyText(amount),
-      edit: () => ({
-        write: ({ expense }) => expense.amount.toFixed(2),
-        read: readMoney,
-        says: MONEY_HINT,
-        onSave: ({ expense }, typed) => change(expense.id, { amount: readMoney(typed)?.value ?? 0 }),
-      }),
-    },
-    {
-      id: "tax",
-      head: "Tax",
-      width: 96,
-      yields: 1,
-      isFigure: true,
-      value: ({ tax }) => tax / 100,
-      cell: ({ tax, expense }) =>
-        expense.taxPercent === undefined ? (
-          <span className="text-ink-3">–</span>
-        ) : (
-          <span title={`${expense.taxPercent} %`}>{moneyText(tax)}</span>
-        ),
-      edit: () => ({
-        write: ({ expense }) => (expense.taxPercent === undefined ? "" : String(expense.taxPercent)),
-        read: (typed) => (typed.trim() === "" ? { value: null } : readAmount(typed.replace("%", ""), 0, 100)),
-        says: "Per cent, from 0 to 100",
-        onSave: ({ expense }, typed) =>
-          change(expense.id, { taxPercent: typed.trim() === "" ? null : (readAmount(typed.replace("%", ""), 0, 100)?.value ?? null) }),
-      }),
-    },
-    {
-      id: "state",
-      head: "State",
-      width: 96,
-      value: ({ expense }) => expense.state ?? "planned",
-      cell: ({ expense }) => stateWords[expense.state ?? "planned"],
-    },
+    typeColumn,
+    whenColumn(change),
+    amountColumn(change, currency),
+    taxColumn(change),
+    stateColumn,
   ];
 }
 
@@ -112,3 +41,86 @@ function text(key: "name" | "supplier", head: string, change: Change, isNeeded: 
     }),
   };
 }
+
+const projectColumn: TableColumn<ExpenseRow> = {
+  id: "project",
+  head: "Project",
+  width: 150,
+  grow: 1,
+  value: ({ projectName }) => projectName,
+  cell: ({ projectName, projectRow }) => (
+    <span className="flex min-w-0 items-center gap-2">
+      <ProjectDot row={projectRow} />
+      <span className="truncate">{projectName}</span>
+    </span>
+  ),
+};
+
+const typeColumn: TableColumn<ExpenseRow> = {
+  id: "type",
+  head: "Type",
+  width: 112,
+  yields: 2,
+  value: ({ expense }) => costTypeWords[expense.costType],
+  cell: ({ expense }) => <span className="truncate">{costTypeWords[expense.costType]}</span>,
+};
+
+const whenColumn = (change: Change): TableColumn<ExpenseRow> => ({
+  id: "when",
+  head: "When",
+  width: 196,
+  value: ({ expense }) => expense.date ?? expense.from ?? "",
+  copied: ({ expense }) => writeWhen(expense),
+  cell: ({ expense }) => <span className="truncate">{writeWhen(expense)}</span>,
+  edit: () => ({
+    write: ({ expense }) => writeWhen(expense),
+    read: readWhen,
+    says: WHEN_HINT,
+    onSave: ({ expense }, typed) => change(expense.id, { date: null, from: null, to: null, ...readWhen(typed)?.value }),
+  }),
+});
+
+const amountColumn = (change: Change, currency: string): TableColumn<ExpenseRow> => ({
+  id: "amount",
+  head: `Amount, ${currency}`,
+  width: 120,
+  isFigure: true,
+  value: ({ expense }) => expense.amount,
+  cell: ({ amount }) => moneyText(amount),
+  edit: () => ({
+    write: ({ expense }) => expense.amount.toFixed(2),
+    read: readMoney,
+    says: MONEY_HINT,
+    onSave: ({ expense }, typed) => change(expense.id, { amount: readMoney(typed)?.value ?? 0 }),
+  }),
+});
+
+const taxColumn = (change: Change): TableColumn<ExpenseRow> => ({
+  id: "tax",
+  head: "Tax",
+  width: 96,
+  yields: 1,
+  isFigure: true,
+  value: ({ tax }) => tax / 100,
+  cell: ({ tax, expense }) =>
+    expense.taxPercent === undefined ? (
+      <span className="text-ink-3">–</span>
+    ) : (
+      <span title={`${expense.taxPercent} %`}>{moneyText(tax)}</span>
+    ),
+  edit: () => ({
+    write: ({ expense }) => (expense.taxPercent === undefined ? "" : String(expense.taxPercent)),
+    read: (typed) => (typed.trim() === "" ? { value: null } : readAmount(typed.replace("%", ""), 0, 100)),
+    says: "Per cent, from 0 to 100",
+    onSave: ({ expense }, typed) =>
+      change(expense.id, { taxPercent: typed.trim() === "" ? null : (readAmount(typed.replace("%", ""), 0, 100)?.value ?? null) }),
+  }),
+});
+
+const stateColumn: TableColumn<ExpenseRow> = {
+  id: "state",
+  head: "State",
+  width: 96,
+  value: ({ expense }) => expense.state ?? "planned",
+  cell: ({ expense }) => stateWords[expense.state ?? "planned"],
+};

@@ -3,6 +3,7 @@
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { ExpenseRow } from "../../core/answers/expenses.ts";
+import type { Expense } from "../../core/plan/schema.ts";
 import { Button } from "../../ui/button.tsx";
 import { Choice } from "../../ui/choice.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";
@@ -64,40 +65,8 @@ export function ExpenseSheet({
             list={suppliers}
             onSave={(supplier) => void set({ supplier: supplier || null })}
           />
-          <Typed
-            label={`Amount, ${currency}`}
-            value={expense.amount.toFixed(2)}
-            read={(text) => readMoney(text) && { value: text }}
-            says={MONEY_HINT}
-            onSave={(text) => void set({ amount: readMoney(text)?.value ?? 0 })}
-          />
-          <Typed
-            label="Tax, %"
-            value={expense.taxPercent === undefined ? "" : String(expense.taxPercent)}
-            read={(text) => (text.trim() === "" || readAmount(text, 0, 100) ? { value: text } : null)}
-            says="From 0 to 100, or empty"
-            onSave={(text) => void set({ taxPercent: readAmount(text, 0, 100)?.value ?? null })}
-          />
-          <Typed
-            label="When"
-            value={writeWhen(expense)}
-            read={(text) => readWhen(text) && { value: text }}
-            says={WHEN_HINT}
-            onSave={(text) => void set({ date: null, from: null, to: null, ...readWhen(text)?.value })}
-          />
-          <Field label="Type">
-            <Choice value={expense.costType} options={wordOptions(costTypeWords)} onChange={(costType) => void set({ costType })} />
-          </Field>
-          <Field label="Capital or operating">
-            <Choice
-              value={expense.treatment ?? ""}
-              options={[none("Not stated"), ...(wordOptions(treatmentWords) as Option<"" | "capital" | "operating">[])]}
-              onChange={(treatment) => void set({ treatment: treatment === "" ? null : treatment })}
-            />
-          </Field>
-          <Field label="State">
-            <Choice value={expense.state ?? "planned"} options={wordOptions(stateWords)} onChange={(state) => void set({ state })} />
-          </Field>
+          <Amounts expense={expense} onSet={(keys) => void set(keys)} />
+          <Kinds expense={expense} onSet={(keys) => void set(keys)} />
           {fault && (
             <p role="alert" className="text-over">
               {fault}
@@ -118,6 +87,62 @@ export function ExpenseSheet({
         </Button>
       </SheetSection>
     </Sheet>
+  );
+}
+
+interface PartProps {
+  expense: Expense;
+  onSet: (set: ExpenseSet) => void;
+}
+
+/** How much, with which tax, and when. */
+function Amounts({ expense, onSet }: PartProps) {
+  const { currency } = usePlanFacts();
+  return (
+    <>
+      <Typed
+        label={`Amount, ${currency}`}
+        value={expense.amount.toFixed(2)}
+        read={(text) => readMoney(text) && { value: text }}
+        says={MONEY_HINT}
+        onSave={(text) => onSet({ amount: readMoney(text)?.value ?? 0 })}
+      />
+      <Typed
+        label="Tax, %"
+        value={expense.taxPercent === undefined ? "" : String(expense.taxPercent)}
+        read={(text) => (text.trim() === "" || readAmount(text, 0, 100) ? { value: text } : null)}
+        says="From 0 to 100, or empty"
+        onSave={(text) => onSet({ taxPercent: readAmount(text, 0, 100)?.value ?? null })}
+      />
+      <Typed
+        label="When"
+        value={writeWhen(expense)}
+        read={(text) => readWhen(text) && { value: text }}
+        says={WHEN_HINT}
+        onSave={(text) => onSet({ date: null, from: null, to: null, ...readWhen(text)?.value })}
+      />
+    </>
+  );
+}
+
+/** What it is, how it counts, and how far it has come. */
+function Kinds({ expense, onSet }: PartProps) {
+  return (
+    <>
+      <Field label="Type">
+        <Choice value={expense.costType} options={wordOptions(costTypeWords)} onChange={(costType) => onSet({ costType })} />
+      </Field>
+      <Field label="Capital or operating">
+        <Choice
+          value={expense.treatment ?? ""}
+          options={[none("Not stated"), ...(wordOptions(treatmentWords) as Option<"" | "capital" | "operating">[])]}
+          onChange={(treatment) => onSet({ treatment: treatment === "" ? null : treatment })}
+        />
+      </Field>
+      <Field label="State">
+        <Choice value={expense.state ?? "planned"} options={wordOptions(stateWords)} onChange={(state) => onSet({ state })} />
+      </Field>
+    </>
   );
 }
 

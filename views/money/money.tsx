@@ -14,15 +14,10 @@ import { MoneySheet } from "./moneySheet.tsx";
 import { MoneyTable } from "./moneyTable.tsx";
 import { MoneyTools } from "./moneyTools.tsx";
 import { measureWords } from "./moneyWords.ts";
+import type { Opened } from "./opened.ts";
 import { MoneyTabs } from "./tabs.tsx";
 import { useMoneyParams } from "./useMoney.ts";
 import { WithinLine } from "./withinLine.tsx";
-
-/** A figure that is looked into: of a row or of all, in a period or in all. */
-export interface Opened {
-  key: string | null;
-  period: number | null;
-}
 
 export function Money({ initial }: { initial: Initial<AnswerOf<"money">> }) {
   const { params, setParams, query, grain } = useMoneyParams();

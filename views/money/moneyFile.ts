@@ -1,6 +1,7 @@
 // Money as a table of texts, for files: rows, periods and order of the screen, numbers without separators.
-import type { Money, MoneyQuery } from "../../core/answers/money.ts";
+import type { Money } from "../../core/answers/money.ts";
 import { formatDay } from "../../core/calendar/day.ts";
+import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { groupWords, kindWords, measureWords, rowName } from "./moneyWords.ts";
 
 /** A header row, a row for each of the table, the sums, and of cost its running total. */

@@ -2,10 +2,11 @@
 // What a figure of money is made of, line by line, and why each line is what it is.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
-import type { Money, MoneyQuery, MoneyRow } from "../../core/answers/money.ts";
+import type { Money, MoneyRow } from "../../core/answers/money.ts";
 import type { MoneyLineTold } from "../../core/answers/moneyLines.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { MoneyBy } from "../../core/cost/ledger.ts";
+import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { Choice } from "../../ui/choice.tsx";
 import { countText, moneyText, rangeText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
@@ -13,9 +14,9 @@ import { none, type Option } from "../../ui/options.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
-import type { Opened } from "./money.tsx";
 import { groupsFor, placeText } from "./moneyParams.ts";
 import { groupWords, measureWords, rowName } from "./moneyWords.ts";
+import type { Opened } from "./opened.ts";
 import { WhyMoney } from "./whyMoney.tsx";
 
 const MOST_SHOWN = 100;

@@ -1,15 +1,16 @@
 "use client";
 // Money by row and period; every figure opens the lines it is made of.
 import { useCallback, useMemo } from "react";
-import type { Money, MoneyQuery, MoneyRow } from "../../core/answers/money.ts";
+import type { Money, MoneyRow } from "../../core/answers/money.ts";
 import type { Range } from "../../core/calendar/periods.ts";
+import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { DataTable } from "../../ui/dataTable.tsx";
 import { countText, moneyText, periodPhrase } from "../../ui/format.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { usePeriodColumns } from "../frame/periodColumns.tsx";
-import type { Opened } from "./money.tsx";
 import { groupWords, rowName } from "./moneyWords.ts";
+import type { Opened } from "./opened.ts";
 
 interface Props {
   money: Money;

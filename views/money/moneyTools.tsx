@@ -1,7 +1,7 @@
 "use client";
-// What is shown of money, by what, and in which periods.
-import type { MoneyQuery } from "../../core/answers/money.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
+// What is shown of money, by what, and in which periods.
+import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { Choice } from "../../ui/choice.tsx";
 import { type Option, wordOptions } from "../../ui/options.ts";
 import { groupsFor, type MoneyParams } from "./moneyParams.ts";

@@ -1,8 +1,9 @@
 // What money is called on screen and in files.
-import type { MoneyMeasure } from "../../core/answers/money.ts";
+
 import type { Grain } from "../../core/calendar/periods.ts";
 import type { MoneyPart, MoneyWhy } from "../../core/cost/explainMoney.ts";
 import { type MoneyBy, NONE } from "../../core/cost/ledger.ts";
+import type { MoneyMeasure } from "../../core/cost/moneyQuery.ts";
 import { countText, hoursText, longDay, moneyText, shortDay, wholeText } from "../../ui/format.ts";
 import type { moneyKinds, spans } from "./moneyParams.ts";
 
