@@ -10,15 +10,29 @@ import { firstRoleOf } from "../core/plan/names.ts";
 import { planText } from "../core/plan/planText.ts";
 import { findRow } from "../core/plan/rows.ts";
 import { isCalendarDate, type Plan } from "../core/plan/schema.ts";
+import { workMinutes } from "../core/plan/units.ts";
 import { capacityReport } from "../core/reports/capacity.ts";
 import { costReport } from "../core/reports/cost.ts";
+import { earliestReport } from "../core/reports/earliest.ts";
 import { evenOutReport } from "../core/reports/evenOut.ts";
+import { forecastReport } from "../core/reports/forecast.ts";
 import { loadReport } from "../core/reports/load.ts";
 import { matchReport } from "../core/reports/match.ts";
 import { remediesReport } from "../core/reports/remedies.ts";
 import { scheduleReport } from "../core/reports/schedule.ts";
 
-export const reportNames = ["check", "capacity", "schedule", "load", "cost", "match", "remedies", "even-out"] as const;
+export const reportNames = [
+  "check",
+  "capacity",
+  "schedule",
+  "load",
+  "cost",
+  "forecast",
+  "match",
+  "earliest",
+  "remedies",
+  "even-out",
+] as const;
 export type ReportName = (typeof reportNames)[number];
 
 /** The command line was not understood; the message says what and what would be. */
@@ -31,7 +45,9 @@ const optionsOf: Record<ReportName, readonly string[]> = {
   schedule: [],
   load: [...ranged, "--pencilled", "--pipeline"],
   cost: ranged,
+  forecast: ranged,
   match: ["--opening"],
+  earliest: ["--project", "--tolerance"],
   remedies: ["--person", "--from", "--to", "--take", "--out"],
   "even-out": ["--from", "--to", "--steps", "--seconds", "--kinds", "--role", "--out"],
 };
@@ -59,6 +75,10 @@ export function runReport(report: ReportName, plan: Plan, args: readonly string[
       return loadReport(model, rangeOf(plan, options), countingOf(options));
     case "cost":
       return costReport(model, rangeOf(plan, options));
+    case "forecast":
+      return forecastReport(model, rangeOf(plan, options));
+    case "earliest":
+      return earliestFor(model, options);
     case "match":
       return matchOf(model, options.get("--opening"));
     case "remedies":
@@ -116,6 +136,16 @@ function countOption(options: Map<string, string>, name: string): number | undef
   if (text === undefined) return undefined;
   if (!/^[1-9]\d{0,8}$/.test(text)) throw new UsageError(`${name}: "${text}" is not a whole number from 1 on.`);
   return Number(text);
+}
+
+function earliestFor(model: Model, options: Map<string, string>): unknown {
+  const projectId = options.get("--project");
+  if (projectId === undefined) throw new UsageError("earliest needs --project ID.");
+  const hours = options.get("--tolerance") ?? "0";
+  if (!/^\d{1,9}(\.\d{1,6})?$/.test(hours)) throw new UsageError(`--tolerance: "${hours}" is not a number of hours from 0 on.`);
+  const answer = earliestReport(model, projectId, workMinutes(Number(hours)));
+  if (!answer) throw new UsageError(`--project: there is no project "${projectId}" in this plan.`);
+  return answer;
 }
 
 function matchOf(model: Model, openingId: string | undefined): unknown {

@@ -1,0 +1,105 @@
+// When a project could start: for each week it is moved there as a whole, and what its roles lack is summed.
+import { type Day, parseDay } from "../calendar/day.ts";
+import { horizonOf, periodSettingsOf } from "../calendar/horizon.ts";
+import { periodStart, periodsIn, type Range } from "../calendar/periods.ts";
+import { applyChanges } from "../edits/change.ts";
+import { countedShares, defaultCounting } from "../load/counting.ts";
+import type { Model } from "../model.ts";
+import { updateModel } from "../update.ts";
+import { capacityByRole, DemandSums, demandedRole, roleOfPeople } from "./demand.ts";
+import { movedProject } from "./movedProject.ts";
+
+/** A week in which the project could start. */
+export interface StartWeek {
+  start: Day;
+  finish: Day;
+  /** Minutes that the roles lack, and those that nobody can work. */
+  shortage: number;
+  /** The role and week that lack most; null where none does. */
+  binds: { role: number; week: Range; minutes: number } | null;
+}
+
+/** The curve of shortage over the weeks of the horizon.
+ * @param projectRow The project, wherever it stands now. */
+export function* earliestStarts(model: Model, projectRow: number): Generator<StartWeek> {
+  const { plan } = model;
+  const settings = periodSettingsOf(plan);
+  const { start, stop } = horizonOf(plan);
+  const room = new RoleRoom(model, projectRow);
+  const first = periodStart(start, "week", settings);
+  for (let week = first < start ? first + 7 : first; week < stop; week += 7) {
+    const changes = movedProject(plan, projectRow, week - parseDay(plan.projects[projectRow].start));
+    const moved = changes.length === 0 ? model : updateModel(model, applyChanges(plan, changes), changes);
+    yield { start: week, finish: moved.schedule.projects[projectRow].finish.day, ...room.lacking(moved) };
+  }
+}
+
+/** What the roles have free by week without the project's own work. Weeks are worked out when they are first asked for. */
+class RoleRoom {
+  readonly #roleOf: Int32Array;
+  #weeks: Range[] = [];
+  #room = new Float64Array(0);
+
+  constructor(
+    private readonly model: Model,
+    private readonly project: number,
+  ) {
+    this.#roleOf = roleOfPeople(model);
+    this.#reach(horizonOf(model.plan));
+  }
+
+  /** Whole weeks around a range. */
+  #reach(range: Range): void {
+    const { model } = this;
+    const settings = periodSettingsOf(model.plan);
+    const whole = { start: periodStart(range.start, "week", settings), stop: periodStart(range.stop - 1, "week", settings) + 7 };
+    const known = this.#weeks;
+    if (known.length > 0 && known[0].start <= whole.start && known[known.length - 1].stop >= whole.stop) return;
+    const reach =
+      known.length === 0
+        ? whole
+        : { start: Math.min(whole.start, known[0].start), stop: Math.max(whole.stop, known[known.length - 1].stop) };
+    this.#weeks = periodsIn(reach, "week", settings);
+    const sums = new DemandSums(model, this.#weeks);
+    const load = sums.empty();
+    const shares = countedShares(model, defaultCounting);
+    for (let row = 0; row < model.work.rows; row++) {
+      if (shares[row] <= 0 || model.work.project[row] === this.project) continue;
+      const role = demandedRole(model, this.#roleOf, row);
+      if (role >= 0) sums.add(row, role, load);
+    }
+    this.#room = capacityByRole(model, this.#roleOf, this.#weeks).map((capacity, slot) => Math.max(0, capacity - load[slot]));
+  }
+
+  /** What the project asks for beyond the room, where it stands in a plan. */
+  lacking(moved: Model): Pick<StartWeek, "shortage" | "binds"> {
+    const { work, placements } = moved;
+    const rows: number[] = [];
+    let [start, stop, shortage] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY, 0];
+    for (let row = 0; row < work.rows; row++) {
+      if (work.project[row] !== this.project || work.isMaterial[row] === 1) continue;
+      rows.push(row);
+      shortage += placements.unplaced[row];
+      if (placements.length[row] === 0) continue;
+      start = Math.min(start, placements.start[row]);
+      stop = Math.max(stop, placements.start[row] + placements.length[row]);
+    }
+    if (stop <= start) return { shortage, binds: null };
+    this.#reach({ start, stop });
+    const sums = new DemandSums(moved, this.#weeks);
+    const demand = sums.empty();
+    for (const row of rows) {
+      const role = demandedRole(moved, this.#roleOf, row);
+      if (role >= 0) sums.add(row, role, demand);
+    }
+    let binds: StartWeek["binds"] = null;
+    for (let slot = 0; slot < demand.length; slot++) {
+      const minutes = Math.max(0, demand[slot] - this.#room[slot]);
+      if (minutes === 0) continue;
+      shortage += minutes;
+      const week = this.#weeks[slot % this.#weeks.length];
+      if (!binds || minutes > binds.minutes) binds = { role: Math.floor(slot / this.#weeks.length), week, minutes };
+    }
+    return { shortage, binds };
+  }
+}
