@@ -87,6 +87,12 @@ function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     expenses: [{}],
     materialNeeds: [weeks],
     rateGaps: [{}],
+    earliest: [{ projectId, from: 0, tolerance: 60 }],
+    horizon: [
+      { ...weeks, cases: [] },
+      { ...weeks, cases: [{ projectId, outcome: "won", days: 14 }] },
+    ],
+    horizonWork: [{ roleId: "fabricator", range, cases: [] }],
     margins: [{}],
     marginPeople: [{ projectId }, { projectId: "none" }],
     moneyLines: [{ ...weeks, kind: "all", by: "project", measure: "cost", within: [], key: projectId, period: 0 }],

@@ -3,10 +3,12 @@
 import { type BoardQuery, boardOf } from "../core/answers/board.ts";
 import { byRule } from "../core/answers/byRule.ts";
 import { calendarYear } from "../core/answers/calendarYear.ts";
+import { earliestAnswer } from "../core/answers/earliest.ts";
 import { type EvenedQuery, evenedLines } from "../core/answers/evenedLines.ts";
 import { expensesOf } from "../core/answers/expenses.ts";
 import { explainCell } from "../core/answers/explain.ts";
 import { type FreeQuery, freeWhen } from "../core/answers/freeWhen.ts";
+import { type HorizonQuery, horizonAnswer, horizonWork, type PipelineCase } from "../core/answers/horizon.ts";
 import { type HoursQuery, hoursGrid } from "../core/answers/hoursGrid.ts";
 import { impactOf } from "../core/answers/impact.ts";
 import { leaveOf } from "../core/answers/leave.ts";
@@ -98,6 +100,9 @@ export const questions = {
   taskOf: ({ plan }: Model, { taskId }: { taskId: string }) => findRow(plan.tasks, taskId) ?? null,
   why: (model: Model, { taskId }: { taskId: string }) => whyOf(model, taskId),
   roster: (model: Model, query: ReportRange) => rosterOf(model, query),
+  earliest: (model: Model, query: { projectId: string; from: Day; tolerance: number }) => earliestAnswer(model, query),
+  horizon: (model: Model, query: HorizonQuery) => horizonAnswer(model, query),
+  horizonWork: (model: Model, query: { roleId: string; range: Range; cases: readonly PipelineCase[] }) => horizonWork(model, query),
   hours: (model: Model, query: HoursQuery) => hoursGrid(model, query),
   typeLinks: ({ plan }: Model, query: { taskId: string; rows: readonly OutlineRow[]; text: string; idStem: string }) =>
     typeLinks(plan, { ...query, newId: (at) => `${query.idStem}-${at}` }),

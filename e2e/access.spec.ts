@@ -31,6 +31,7 @@ const screens = [
   "/people/skills",
   "/people/import",
   "/rates",
+  "/horizon",
   "/money?cost=all",
   "/money/cash-flow?of=project:tidepool",
   "/money/margin?project=slowlight",

@@ -135,7 +135,7 @@ test("an empty folder says what belongs on each screen, and a plan file opens fr
   await page.goto(`${server.url}/`);
   await expect(page.getByText("Nobody is on the roster yet")).toBeVisible();
   await page.getByRole("link", { name: "Money" }).click();
-  await expect(page.getByText("No projects yet")).toBeVisible();
+  await expect(page.getByText("Nothing yet", { exact: true })).toBeVisible();
   await page.getByRole("button", { name: "Plan" }).click();
   await page.getByRole("menuitem", { name: "Open a plan file…" }).click();
   const sheet = page.getByRole("complementary", { name: "Open a plan file" });

@@ -371,6 +371,8 @@ test("tables go out as they came in, and feeds are calendars", async ({ request 
     "Tasks",
     "Links",
     "Assignments",
+    "Expenses",
+    "Rates",
   ]);
   const feed = await request.get(`${server.url}${await feedPath(server, "people", "mara")}`);
   expect(feed.headers()["content-type"]).toContain("text/calendar");

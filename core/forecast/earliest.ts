@@ -4,7 +4,8 @@ import { horizonOf, periodSettingsOf } from "../calendar/horizon.ts";
 import { periodStart, periodsIn, type Range } from "../calendar/periods.ts";
 import { applyChanges } from "../edits/change.ts";
 import { countedShares, defaultCounting } from "../load/counting.ts";
-import type { Model } from "../model.ts";
+import { buildModel, type Model } from "../model.ts";
+import type { Plan } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
 import { capacityByRole, DemandSums, demandedRole, roleOfPeople } from "./demand.ts";
 import { movedProject } from "./movedProject.ts";
@@ -27,12 +28,32 @@ export function* earliestStarts(model: Model, projectRow: number): Generator<Sta
   const { start, stop } = horizonOf(plan);
   const room = new RoleRoom(model, projectRow);
   const first = periodStart(start, "week", settings);
+  const alone = aloneWith(model, projectRow);
+  const [base, row] = alone ? [buildModel(alone), 0] : [model, projectRow];
   for (let week = first < start ? first + 7 : first; week < stop; week += 7) {
-    const changes = movedProject(plan, projectRow, week - parseDay(plan.projects[projectRow].start));
-    const moved = changes.length === 0 ? model : updateModel(model, applyChanges(plan, changes), changes);
-    yield { start: week, finish: moved.schedule.projects[projectRow].finish.day, ...room.lacking(moved) };
+    const changes = movedProject(base.plan, row, week - parseDay(plan.projects[projectRow].start));
+    const moved = changes.length === 0 ? base : updateModel(base, applyChanges(base.plan, changes), changes);
+    yield { start: week, finish: moved.schedule.projects[row].finish.day, ...room.lacking(moved, row) };
   }
 }
+
+/** The plan with this project and no other: what it asks for hangs on nothing else, and moving it there takes a fraction of
+ * the time. Null where links tie it to other projects. */
+function aloneWith({ plan }: Model, projectRow: number): Plan | null {
+  const project = plan.projects[projectRow];
+  const tasks = plan.tasks.filter(({ projectId }) => projectId === project.id);
+  const own = new Set(tasks.map(({ id }) => id));
+  const links = plan.links.filter(({ from, to }) => own.has(from) || own.has(to));
+  if (links.some(({ from, to }) => own.has(from) !== own.has(to))) return null;
+  const assignments = plan.assignments.filter(({ taskId }) => own.has(taskId));
+  const named = new Set(assignments.map(({ personId }) => personId));
+  const people = plan.people.filter(({ id }) => named.has(id));
+  const teams = plan.teams.map((team) => ({ ...team, memberIds: [] }));
+  return { ...plan, projects: [project], tasks, links, assignments, people, teams, expenses: [], comments: [], requests: [] };
+}
+
+/** How much further the room is worked out where a project reaches past it: week by week it would be summed each time. */
+const A_YEAR = 52 * 7;
 
 /** What the roles have free by week without the project's own work. Weeks are worked out when they are first asked for. */
 class RoleRoom {
@@ -53,12 +74,12 @@ class RoleRoom {
     const { model } = this;
     const settings = periodSettingsOf(model.plan);
     const whole = { start: periodStart(range.start, "week", settings), stop: periodStart(range.stop - 1, "week", settings) + 7 };
-    const known = this.#weeks;
-    if (known.length > 0 && known[0].start <= whole.start && known[known.length - 1].stop >= whole.stop) return;
-    const reach =
-      known.length === 0
-        ? whole
-        : { start: Math.min(whole.start, known[0].start), stop: Math.max(whole.stop, known[known.length - 1].stop) };
+    const [first, last] = [this.#weeks.at(0)?.start ?? whole.start, this.#weeks.at(-1)?.stop ?? whole.stop];
+    if (this.#weeks.length > 0 && first <= whole.start && last >= whole.stop) return;
+    const reach = {
+      start: whole.start < first ? whole.start - A_YEAR : first,
+      stop: whole.stop > last ? whole.stop + A_YEAR : last,
+    };
     this.#weeks = periodsIn(reach, "week", settings);
     const sums = new DemandSums(model, this.#weeks);
     const load = sums.empty();
@@ -72,12 +93,12 @@ class RoleRoom {
   }
 
   /** What the project asks for beyond the room, where it stands in a plan. */
-  lacking(moved: Model): Pick<StartWeek, "shortage" | "binds"> {
+  lacking(moved: Model, project: number): Pick<StartWeek, "shortage" | "binds"> {
     const { work, placements } = moved;
     const rows: number[] = [];
     let [start, stop, shortage] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY, 0];
     for (let row = 0; row < work.rows; row++) {
-      if (work.project[row] !== this.project || work.isMaterial[row] === 1) continue;
+      if (work.project[row] !== project || work.isMaterial[row] === 1) continue;
       rows.push(row);
       shortage += placements.unplaced[row];
       if (placements.length[row] === 0) continue;
@@ -88,8 +109,9 @@ class RoleRoom {
     this.#reach({ start, stop });
     const sums = new DemandSums(moved, this.#weeks);
     const demand = sums.empty();
+    const roleOf = roleOfPeople(moved);
     for (const row of rows) {
-      const role = demandedRole(moved, this.#roleOf, row);
+      const role = demandedRole(moved, roleOf, row);
       if (role >= 0) sums.add(row, role, demand);
     }
     let binds: StartWeek["binds"] = null;

@@ -32,6 +32,7 @@ export const subScreens: readonly { name: string; path: string; says: string; sh
 export const screens = [
   { group: "See", name: "Today", path: "/today", says: "What wants attention, worst first" },
   { group: "See", name: "Balance", path: "/balance", says: "Who is over, who has room" },
+  { group: "See", name: "Horizon", path: "/horizon", says: "Capacity against demand by role, and what may come" },
   { group: "Plan", name: "Work", path: "/work", says: "Projects and their tasks" },
   { group: "Plan", name: "Openings", path: "/openings", says: "Unassigned work, and who could take it" },
   { group: "Plan", name: "People", path: "/people", says: "The roster" },

@@ -31,9 +31,11 @@ export function SignalSign(about: About) {
 
 export function SignalGlyph({ says }: { says: string }) {
   return (
-    <svg role="img" aria-label={says} width="11" height="10" viewBox="0 0 11 10" className="ml-1 inline-block shrink-0 align-baseline">
-      <title>{says}</title>
-      <path d="M1.2 8.6 3 4.6M5.5 8.6V2.4M9.8 8.6 8 4.6" stroke="var(--ochre)" strokeWidth="1.8" strokeLinecap="round" fill="none" />
-    </svg>
+    // A title of the drawing would count as text of the cell it stands in.
+    <span role="img" aria-label={says} title={says} className="ml-1 inline-block shrink-0 align-baseline">
+      <svg aria-hidden width="11" height="10" viewBox="0 0 11 10" className="block">
+        <path d="M1.2 8.6 3 4.6M5.5 8.6V2.4M9.8 8.6 8 4.6" stroke="var(--ochre)" strokeWidth="1.8" strokeLinecap="round" fill="none" />
+      </svg>
+    </span>
   );
 }

@@ -1,0 +1,15 @@
+import { createLoader } from "nuqs/server";
+import { horizonOf, todayOf } from "../../core/calendar/horizon.ts";
+import { Horizon } from "../../views/horizon/horizon.tsx";
+import { horizonParams, horizonQueryOf } from "../../views/horizon/horizonParams.ts";
+import { clockDay, currentAnswer, currentModel } from "../host.ts";
+import { type SearchParams, windowOfPage } from "../initial.ts";
+
+const loadParams = createLoader(horizonParams);
+
+export default async function HorizonPage({ searchParams }: { searchParams: SearchParams }) {
+  const { model } = await currentModel();
+  const window = await windowOfPage(searchParams);
+  const query = horizonQueryOf(loadParams(await searchParams), window, horizonOf(model.plan), todayOf(model.plan, clockDay()));
+  return <Horizon initial={await currentAnswer("horizon", query)} />;
+}

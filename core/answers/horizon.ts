@@ -1,0 +1,204 @@
+// The horizon: capacity against demand by role, with pipeline projects as they are, or as if they were won, lost or moved.
+
+import { parseDay } from "../calendar/day.ts";
+import type { Range, ReportRange } from "../calendar/periods.ts";
+import { moneyOver } from "../cost/costs.ts";
+import { wholePeriods } from "../cost/moneyQuery.ts";
+import { applyChanges, type Change, changeOf } from "../edits/change.ts";
+import { demandedRole, roleOfPeople } from "../forecast/demand.ts";
+import { forecastOf, type RoleForecast } from "../forecast/forecast.ts";
+import { movedProject } from "../forecast/movedProject.ts";
+import { defaultCounting, isPipeline } from "../load/counting.ts";
+import { peopleSums } from "../load/periodSums.ts";
+import { peopleByFirstRole } from "../load/teams.ts";
+import type { Model } from "../model.ts";
+import { placedIn } from "../placing/placements.ts";
+import { findRow, rowById } from "../plan/rows.ts";
+import { updateModel } from "../update.ts";
+
+/** A pipeline project looked at in another way than it is written. */
+export interface PipelineCase {
+  projectId: string;
+  /** Null for its probability. */
+  outcome: "won" | "lost" | null;
+  /** Days by which it is moved. */
+  days: number;
+}
+
+export interface HorizonQuery extends ReportRange {
+  cases: readonly PipelineCase[];
+}
+
+export interface HorizonRole extends RoleForecast {
+  roleId: string;
+  name: string;
+  people: number;
+  /** People too few at the 80th percentile, in tenths. */
+  peopleShort: number[];
+}
+
+export interface PipelineRow {
+  projectId: string;
+  name: string;
+  projectRow: number;
+  /** Hundredths of a percent, as written. */
+  probability: number;
+  /** Revenue over the plan, minor units. */
+  value: number;
+  start: number;
+  finish: number;
+  /** The start that is written down for it. */
+  begins: number;
+  /** Minutes in the periods shown, in full. */
+  minutes: number;
+}
+
+export interface HorizonAnswer {
+  periods: Range[];
+  /** Worst first: the most expected shortage, then the fullest. */
+  roles: HorizonRole[];
+  pipeline: PipelineRow[];
+}
+
+/** The forecast in whole periods around a window. */
+export function horizonAnswer(model: Model, query: HorizonQuery): HorizonAnswer {
+  const shown = asIf(model, query.cases);
+  const { plan } = shown;
+  const asked = wholePeriods(shown, query);
+  const { periods, roles, pipeline } = forecastOf(shown, asked);
+  const people = peopleByFirstRole(plan);
+  const one = hoursOfOne(shown, periods);
+  const rows = roles.map(
+    (own, role): HorizonRole => ({
+      ...own,
+      roleId: plan.roles[role].id,
+      name: plan.roles[role].name,
+      people: people[role].length,
+      peopleShort: own.p80.map((minutes, p) => (one[p] === 0 ? 0 : Math.round((Math.max(0, minutes - own.capacity[p]) * 10) / one[p]))),
+    }),
+  );
+  const total = (amounts: readonly number[]) => amounts.reduce((sum, own) => sum + own, 0);
+  rows.sort((a, b) => total(b.expectedShortage) - total(a.expectedShortage) || fullness(b) - fullness(a));
+  const costs = model.costsOfHorizon();
+  return {
+    periods,
+    roles: rows.filter(({ capacity, p95 }) => total(capacity) + total(p95) > 0),
+    pipeline: plan.projects.flatMap((_, row): PipelineRow[] => {
+      const written = model.plan.projects[row];
+      if (!isPipeline(written)) return [];
+      const own = costs.projects[row];
+      const hours = pipeline.find(({ project }) => project === row)?.hours ?? [];
+      return [
+        {
+          projectId: written.id,
+          name: written.name,
+          projectRow: row,
+          probability: Math.round((written.probability ?? 100) * 100),
+          value: own ? moneyOver(model.plan, own).revenue : 0,
+          start: shown.schedule.projects[row].start.day,
+          finish: shown.schedule.projects[row].finish.day,
+          begins: parseDay(written.start),
+          minutes: [...hours].reduce((sum, one) => sum + one * 60, 0),
+        },
+      ];
+    }),
+  };
+}
+
+const fullness = ({ capacity, expected }: RoleForecast): number =>
+  Math.max(...expected.map((minutes, p) => minutes / Math.max(1, capacity[p])));
+
+/** The plan with pipeline projects in other cases than are written. */
+function asIf(model: Model, cases: readonly PipelineCase[]): Model {
+  let plan = model.plan;
+  const all: Change[] = [];
+  for (const { projectId, outcome, days } of cases) {
+    const row = rowById(plan.projects).get(projectId);
+    if (row === undefined) continue;
+    const before = plan.projects[row];
+    const after = { ...before, ...(outcome && { probability: outcome === "won" ? 100 : 0 }) };
+    const changes: Change[] = outcome ? [changeOf("projects", { id: projectId, before, after })] : [];
+    plan = applyChanges(plan, changes);
+    const moves = movedProject(plan, row, days);
+    plan = applyChanges(plan, moves);
+    all.push(...changes, ...moves);
+  }
+  return all.length === 0 ? model : updateModel(model, plan, all);
+}
+
+/** What one person can work in each period, on average over everybody who can work at all. */
+function hoursOfOne(model: Model, periods: readonly Range[]): number[] {
+  const everybody = Int32Array.from(model.plan.people, (_, row) => row);
+  const { capacity } = peopleSums(model, model.load(defaultCounting), everybody, periods);
+  return periods.map((_, p) => {
+    let [sum, count] = [0, 0];
+    for (let slot = p; slot < capacity.length; slot += periods.length)
+      if (capacity[slot] > 0) {
+        sum += capacity[slot];
+        count++;
+      }
+    return count === 0 ? 0 : sum / count;
+  });
+}
+
+export interface HorizonWork {
+  name: string;
+  range: Range;
+  /** Minutes that add up to the figure, the largest first. */
+  lines: {
+    row: number;
+    kind: "firm" | "open" | "pipeline";
+    taskName: string;
+    projectName: string;
+    projectRow: number;
+    who: string | null;
+    minutes: number;
+    probability: number | null;
+  }[];
+  /** Of the role, by name. */
+  people: { personId: string; name: string; capacity: number; load: number }[];
+}
+
+/** The work behind a role's figures in one period, and its people. Null where there is no such role. */
+export function horizonWork(
+  model: Model,
+  { roleId, range, cases }: { roleId: string; range: Range; cases: readonly PipelineCase[] },
+): HorizonWork | null {
+  const shown = asIf(model, cases);
+  const { plan, work, placements } = shown;
+  const role = rowById(plan.roles).get(roleId);
+  if (role === undefined) return null;
+  const roleOf = roleOfPeople(shown);
+  const lines: HorizonWork["lines"] = [];
+  for (let row = 0; row < work.rows; row++) {
+    const project = plan.projects[work.project[row]];
+    if (project.stage === "cancelled" || demandedRole(shown, roleOf, row) !== role) continue;
+    const minutes = placedIn(placements, row, 10_000, range.start, range.stop);
+    if (minutes === 0) continue;
+    const person = plan.people[work.person[row]];
+    lines.push({
+      row,
+      kind: isPipeline(project) ? "pipeline" : person ? "firm" : "open",
+      taskName: plan.tasks[work.task[row]].name,
+      projectName: project.name,
+      projectRow: work.project[row],
+      who: person?.name ?? findRow(plan.teams, plan.assignments[row]?.teamId)?.name ?? null,
+      minutes,
+      probability: isPipeline(project) ? Math.round((project.probability ?? 100) * 100) : null,
+    });
+  }
+  lines.sort((a, b) => b.minutes - a.minutes);
+  const rows = peopleByFirstRole(plan)[role];
+  const { capacity, load } = peopleSums(shown, shown.load(defaultCounting), rows, [range]);
+  return {
+    name: plan.roles[role].name,
+    range,
+    lines,
+    people: rows.map((person, at) => ({
+      personId: plan.people[person].id,
+      name: plan.people[person].name,
+      capacity: capacity[at],
+      load: load[at],
+    })),
+  };
+}

@@ -1,0 +1,57 @@
+// Horizon in the browser: a role's figures open into its work and people, and the pipeline is looked at in other ways.
+import { expect } from "@playwright/test";
+import { test } from "./demo.ts";
+import { choose, goTo, sheetOf } from "./pages.ts";
+
+const hoursOf = (text: string): number => Number(text.replace(/[^\d.−]/g, "").replace("−", "-"));
+
+test("a pipeline project looked at as lost, or later, changes its roles at once; any figure opens into what it is made of", async ({
+  page,
+  server,
+}) => {
+  await goTo(page, server, "/horizon");
+  await expect(page.getByRole("figure")).toHaveCount(8);
+  const table = page.getByRole("region", { name: "Figures by role" });
+  await choose(table.getByRole("combobox"), "Demand, 95 in 100 sure");
+  const april = table.getByRole("button", { name: /^Exhibit designer, April 2027/ });
+  const before = hoursOf((await april.textContent()) ?? "");
+  await april.click();
+  const sheet = sheetOf(page);
+  await expect(sheet.getByRole("heading", { name: "Exhibit designer" })).toBeVisible();
+  await expect(sheet.getByText("Amadou Sissoko").first()).toBeVisible();
+  const together = await sheet
+    .locator("section", { has: page.getByRole("heading", { name: "Assigned", exact: true }) })
+    .getByText(/ h$/)
+    .allTextContents();
+  const hours = together.map(hoursOf);
+  expect(Math.abs(hours.slice(0, -1).reduce((sum, own) => sum + own, 0) - (hours.at(-1) ?? 0))).toBeLessThan(1);
+  await page.getByRole("button", { name: /^Pipeline, 3/ }).click();
+  const seeds = sheet.locator("section", { hasText: "Seed Vault" });
+  await seeds.getByRole("radio", { name: "Lost" }).click();
+  await expect(page.getByText("the pipeline is not as it is written")).toBeVisible();
+  await expect.poll(async () => hoursOf((await april.textContent()) ?? "")).toBeLessThan(before);
+  await seeds.getByRole("radio", { name: "By chance" }).click();
+  await expect.poll(async () => hoursOf((await april.textContent()) ?? "")).toBe(before);
+  await seeds.getByLabel("Weeks later, Seed Vault").fill("30");
+  await seeds.getByLabel("Weeks later, Seed Vault").press("Enter");
+  await expect.poll(async () => hoursOf((await april.textContent()) ?? "")).toBeLessThan(before);
+  await sheet.getByRole("button", { name: "Show it as written" }).click();
+  await expect.poll(async () => hoursOf((await april.textContent()) ?? "")).toBe(before);
+});
+
+test("when an enquiry could start is told with what binds, and shown there", async ({ page, server }) => {
+  await goTo(page, server, "/horizon");
+  await page.getByRole("button", { name: /^Pipeline, 3/ }).click();
+  const lamps = sheetOf(page).locator("section", { hasText: "Harbour of Lamps" });
+  await lamps.getByRole("button", { name: "When could it start?" }).click();
+  await expect(lamps.getByText(/^In the week of/)).toBeVisible();
+  await expect(lamps.getByRole("img", { name: /Hours that would lack/ })).toBeVisible();
+  const strict = (await lamps.getByText(/^In the week of/).textContent()) ?? "";
+  // With hours that may lack it is sooner, or as soon.
+  await lamps.getByLabel("Hours that may lack, Harbour of Lamps").fill("100000");
+  await lamps.getByLabel("Hours that may lack, Harbour of Lamps").press("Enter");
+  await expect(lamps.getByText(/^In the week of 1 Feb 2027/)).toBeVisible();
+  expect(strict).not.toContain("1 Feb 2027");
+  await lamps.getByRole("button", { name: "show it there" }).click();
+  await expect(lamps).toContainText("1 Feb 2027 –");
+});

@@ -1,0 +1,113 @@
+"use client";
+// When a pipeline project could start: the first week that fits, what keeps it from an earlier one, and the curve.
+import { useState } from "react";
+import { useMaybeAnswer } from "../../client/session.tsx";
+import type { EarliestAnswer } from "../../core/answers/earliest.ts";
+import { TextButton } from "../../ui/button.tsx";
+import { DraftInput } from "../../ui/draftInput.tsx";
+import { hoursText, longDay, rangeText, shortDay } from "../../ui/format.ts";
+import { Unfold } from "../../ui/unfold.tsx";
+import { readAmount } from "../../ui/useDraft.ts";
+import { usePlanFacts } from "../frame/facts.ts";
+
+const HEIGHT = 44;
+
+interface Props {
+  projectId: string;
+  name: string;
+  /** The start that is written down for it. */
+  begins: number;
+  /** Shows it as if it began so many days later than written. */
+  onShow: (days: number) => void;
+}
+
+export function EarliestStart(props: Props) {
+  return (
+    <Unfold title="When could it start?" look="action">
+      <Curve {...props} />
+    </Unfold>
+  );
+}
+
+function Curve({ projectId, name, begins, onShow }: Props) {
+  const { today } = usePlanFacts();
+  const [tolerance, setTolerance] = useState(0);
+  const earliest = useMaybeAnswer("earliest", { projectId, from: today, tolerance: Math.round(tolerance * 60) }, null);
+  return (
+    <div>
+      <div className="flex items-center gap-2">
+        <span>Hours that may lack</span>
+        <DraftInput
+          value={tolerance}
+          write={String}
+          read={(text) => readAmount(text, 0, 1e6)}
+          onSave={setTolerance}
+          says="Hours from 0 on"
+          aria-label={`Hours that may lack, ${name}`}
+          width={64}
+          isSmall
+          isFigure
+        />
+      </div>
+      {earliest === null ? (
+        <p className="pt-1 text-side">Trying every week…</p>
+      ) : (
+        <Found earliest={earliest} begins={begins} onShow={onShow} />
+      )}
+    </div>
+  );
+}
+
+function Found({
+  earliest: { weeks, first, binds },
+  begins,
+  onShow,
+}: {
+  earliest: EarliestAnswer;
+  begins: number;
+  onShow: (days: number) => void;
+}) {
+  return (
+    <>
+      <p className="pt-1">
+        {first ? (
+          <>
+            In the week of <span className="font-semibold">{longDay(first.start)}</span>, done by {longDay(first.finish)}.{" "}
+            {first.start !== begins && <TextButton onClick={() => onShow(first.start - begins)}>show it there</TextButton>}
+          </>
+        ) : (
+          "In no week of the plan."
+        )}
+      </p>
+      {binds && (
+        <p className="text-side">
+          {first ? "Not sooner: " : "What lacks most: "}
+          {binds.roleName} would lack {hoursText(binds.minutes)} h in the week of {rangeText(binds.week)}.
+        </p>
+      )}
+      <Bars weeks={weeks} firstStart={first?.start ?? null} />
+    </>
+  );
+}
+
+/** What would lack, by the week it begins in. */
+function Bars({ weeks, firstStart }: { weeks: EarliestAnswer["weeks"]; firstStart: number | null }) {
+  const most = Math.max(1, ...weeks.map(({ shortage }) => shortage));
+  return (
+    <span
+      role="img"
+      aria-label="Hours that would lack, by the week it begins in"
+      className="mt-1 flex items-end gap-px"
+      style={{ height: HEIGHT + 2 }}
+    >
+      {weeks.map(({ start, shortage }) => (
+        <span
+          key={start}
+          title={`week of ${shortDay(start)}: ${hoursText(shortage)} h lack`}
+          className={`min-w-px flex-1 ${start === firstStart ? "bg-pine" : shortage > 0 ? "sign-over" : "bg-room"}`}
+          style={{ height: Math.max(2, Math.round((shortage / most) * HEIGHT)) }}
+        />
+      ))}
+    </span>
+  );
+}

@@ -1,0 +1,31 @@
+// What the address says of how the horizon is looked at; read by the page on the server and by the screen.
+import { parseAsStringLiteral } from "nuqs/server";
+import type { HorizonQuery, PipelineCase } from "../../core/answers/horizon.ts";
+import type { Grain, Range } from "../../core/calendar/periods.ts";
+import type { TimeWindow } from "../../ui/timeWindow.ts";
+
+export const horizonGrains = ["week", "month", "quarter"] as const satisfies readonly Grain[];
+
+/** By month over the whole plan unless the address says otherwise. */
+export const horizonParams = {
+  per: parseAsStringLiteral(horizonGrains).withDefault("month"),
+  span: parseAsStringLiteral(["plan", "window"] as const).withDefault("plan"),
+};
+
+export interface HorizonParams {
+  per: (typeof horizonGrains)[number];
+  span: "plan" | "window";
+}
+
+/** @param today The first day that is of interest: what is behind is not forecast. */
+export function horizonQueryOf(
+  { per, span }: HorizonParams,
+  window: TimeWindow,
+  horizon: Range,
+  today: number,
+  cases: readonly PipelineCase[] = [],
+): HorizonQuery {
+  const range =
+    span === "window" ? window.range : { start: Math.min(Math.max(horizon.start, today), horizon.stop - 1), stop: horizon.stop };
+  return { range, grain: per, cases };
+}

@@ -1,0 +1,125 @@
+"use client";
+// The pipeline: what may come, with its probability and value; looked at as won, lost or begun at another time, and kept so.
+import { usePlan } from "../../client/session.tsx";
+import type { PipelineCase, PipelineRow } from "../../core/answers/horizon.ts";
+import { Button, TextButton } from "../../ui/button.tsx";
+import { DraftInput } from "../../ui/draftInput.tsx";
+import { hoursText, longDay, moneyText, shareText } from "../../ui/format.ts";
+import Link from "../../ui/link.tsx";
+import { wordOptions } from "../../ui/options.ts";
+import { ProjectDot } from "../../ui/projectDot.tsx";
+import { Segmented } from "../../ui/segmented.tsx";
+import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { usePlanFacts } from "../frame/facts.ts";
+import { useLinkTo } from "../frame/windowed.ts";
+import { EarliestStart } from "./earliestStart.tsx";
+
+const outcomes = { chance: "By chance", won: "Won", lost: "Lost" } as const;
+const MOST_WEEKS = 260;
+
+interface Props {
+  pipeline: readonly PipelineRow[];
+  cases: readonly PipelineCase[];
+  onCases: (cases: readonly PipelineCase[]) => void;
+  onClose: () => void;
+}
+
+export function PipelineSheet({ pipeline, cases, onCases, onClose }: Props) {
+  const set = (projectId: string, change: Partial<PipelineCase>) => {
+    const known = cases.find((own) => own.projectId === projectId) ?? { projectId, outcome: null, days: 0 };
+    const next = { ...known, ...change };
+    const others = cases.filter((own) => own.projectId !== projectId);
+    onCases(next.outcome === null && next.days === 0 ? others : [...others, next]);
+  };
+  return (
+    <Sheet title="Pipeline" subtitle="What may come, and what each project would add" onClose={onClose}>
+      {pipeline.length === 0 && (
+        <SheetSection>
+          <p className="text-ink-2">No project is in the pipeline. A project’s stage is set in its details under Work.</p>
+        </SheetSection>
+      )}
+      {pipeline.map((row) => (
+        <Project
+          key={row.projectId}
+          row={row}
+          known={cases.find((own) => own.projectId === row.projectId)}
+          onSet={(change) => set(row.projectId, change)}
+        />
+      ))}
+      {cases.length > 0 && <AsWritten onReset={() => onCases([])} />}
+    </Sheet>
+  );
+}
+
+function AsWritten({ onReset }: { onReset: () => void }) {
+  return (
+    <SheetSection>
+      <p className="pb-2 text-side">The charts show the pipeline as it is set here. The plan itself is as it was.</p>
+      <Button onClick={onReset}>Show it as written</Button>
+    </SheetSection>
+  );
+}
+
+function Project({
+  row,
+  known,
+  onSet,
+}: {
+  row: PipelineRow;
+  known: PipelineCase | undefined;
+  onSet: (change: Partial<PipelineCase>) => void;
+}) {
+  const { currency } = usePlanFacts();
+  const session = usePlan();
+  const linkTo = useLinkTo();
+  const { projectId, name, projectRow, probability, value, start, finish, begins, minutes } = row;
+  const outcome = known?.outcome ?? null;
+  const keep = async () => {
+    const set = outcome === "won" ? { probability: 100 } : { probability: 0 };
+    if ((await session.edit({ kind: "changeProject", id: projectId, set })).length === 0) onSet({ outcome: null });
+  };
+  return (
+    <SheetSection>
+      <p className="flex items-baseline gap-2">
+        <ProjectDot row={projectRow} />
+        <Link href={linkTo(`/work/${encodeURIComponent(projectId)}`)} className="min-w-0 flex-1 truncate font-medium hover:underline">
+          {name}
+        </Link>
+        <span>{shareText(probability)}</span>
+      </p>
+      <p className="text-side">
+        {hoursText(minutes)} h here{value > 0 && `, worth ${currency} ${moneyText(value, 0)}`}
+        <br />
+        {longDay(start)} – {longDay(finish)}
+      </p>
+      <div className="flex flex-wrap items-center gap-2 pt-1.5">
+        <Segmented
+          label={`${name} is`}
+          value={outcome ?? "chance"}
+          options={wordOptions(outcomes)}
+          onChange={(next) => onSet({ outcome: next === "chance" ? null : next })}
+        />
+      </div>
+      <div className="flex items-center gap-2 pt-1.5">
+        <span>Weeks later</span>
+        <DraftInput
+          value={Math.round(((known?.days ?? 0) * 10) / 7) / 10}
+          write={String}
+          read={(text) =>
+            /^[-−]?\d{1,3}$/.test(text.trim()) && Math.abs(Number(text.replace("−", "-"))) <= MOST_WEEKS
+              ? { value: Number(text.replace("−", "-")) }
+              : null
+          }
+          onSave={(weeks) => onSet({ days: weeks * 7 })}
+          says="Whole weeks; below 0 is earlier"
+          aria-label={`Weeks later, ${name}`}
+          width={64}
+          isSmall
+          isFigure
+        />
+        {outcome !== null && <TextButton onClick={() => void keep()}>write it down as {outcomes[outcome].toLowerCase()}</TextButton>}
+      </div>
+      <EarliestStart projectId={projectId} name={name} begins={begins} onShow={(days) => onSet({ days })} />
+    </SheetSection>
+  );
+}

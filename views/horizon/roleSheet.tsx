@@ -1,0 +1,83 @@
+"use client";
+// The work behind a role's figures in a period, and who of the role has room and who has not.
+import { useMaybeAnswer } from "../../client/session.tsx";
+import type { HorizonWork, PipelineCase } from "../../core/answers/horizon.ts";
+import type { Range } from "../../core/calendar/periods.ts";
+import { countText, hoursText, rangeText, shareText } from "../../ui/format.ts";
+import { ProjectDot } from "../../ui/projectDot.tsx";
+import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
+
+const MOST_LINES = 60;
+const kinds = { firm: "Assigned", open: "Unassigned", pipeline: "From the pipeline, in full" } as const;
+
+export function RoleSheet({
+  roleId,
+  range,
+  cases,
+  onClose,
+}: {
+  roleId: string;
+  range: Range;
+  cases: readonly PipelineCase[];
+  onClose: () => void;
+}) {
+  const work = useMaybeAnswer("horizonWork", { roleId, range, cases }, null);
+  return (
+    <Sheet title={work?.name ?? ""} subtitle={rangeText(range)} onClose={onClose}>
+      {work && <People people={work.people} />}
+      {work &&
+        (Object.keys(kinds) as (keyof typeof kinds)[]).map((kind) => (
+          <Lines key={kind} title={kinds[kind]} lines={work.lines.filter((own) => own.kind === kind)} />
+        ))}
+    </Sheet>
+  );
+}
+
+function People({ people }: { people: HorizonWork["people"] }) {
+  const byRoom = people.toSorted((a, b) => a.capacity - a.load - (b.capacity - b.load));
+  const capacity = people.reduce((sum, own) => sum + own.capacity, 0);
+  return (
+    <SheetSection title="Its people, the fullest first">
+      {people.length === 0 && <p className="text-ink-2">Nobody has this role first.</p>}
+      {byRoom.map(({ personId, name, capacity: own, load }) => (
+        <SumLine
+          key={personId}
+          figure={load > own ? `${hoursText(load - own)} h over` : `${hoursText(own - load)} h free`}
+          isOver={load > own}
+        >
+          {name} <span className="text-side">of {hoursText(own)}</span>
+        </SumLine>
+      ))}
+      {people.length > 0 && (
+        <SumLine figure={`${hoursText(capacity)} h`} isTotal>
+          Capacity
+        </SumLine>
+      )}
+    </SheetSection>
+  );
+}
+
+function Lines({ title, lines }: { title: string; lines: HorizonWork["lines"] }) {
+  if (lines.length === 0) return null;
+  return (
+    <SheetSection title={title}>
+      {lines.slice(0, MOST_LINES).map((line) => (
+        <SumLine key={line.row} figure={`${hoursText(line.minutes)} h`}>
+          <span className="flex items-baseline gap-1.5">
+            <ProjectDot row={line.projectRow} isSmall />
+            <span>
+              {line.taskName}
+              <span className="block text-side">
+                {[line.who, line.projectName, line.probability !== null && shareText(line.probability)].filter(Boolean).join(" · ")}
+              </span>
+            </span>
+          </span>
+        </SumLine>
+      ))}
+      {lines.length > MOST_LINES && <p className="text-side">and {countText(lines.length - MOST_LINES, "smaller line")}</p>}
+      <SumLine figure={`${hoursText(lines.reduce((sum, { minutes }) => sum + minutes, 0))} h`} isTotal>
+        Together
+      </SumLine>
+    </SheetSection>
+  );
+}
