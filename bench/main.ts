@@ -7,6 +7,8 @@ import { horizonOf, periodSettingsOf } from "../core/calendar/horizon.ts";
 import { periodsIn } from "../core/calendar/periods.ts";
 import { costsOf } from "../core/cost/costs.ts";
 import { applyEdit } from "../core/edits/edit.ts";
+import { earliestStarts } from "../core/forecast/earliest.ts";
+import { forecastOf } from "../core/forecast/forecast.ts";
 import { defaultCounting } from "../core/load/counting.ts";
 import { LoadBook } from "../core/load/loadBook.ts";
 import { peopleSums } from "../core/load/periodSums.ts";
@@ -62,6 +64,13 @@ line(
   floor,
 );
 line("cost of every project by month", measure(() => costsOf(model, { range: horizon, grain: "month" }), 3).milliseconds, floor);
+line(
+  "forecast of every role by week",
+  measure(() => forecastOf(model, { range: horizon, grain: "week" }), 3).milliseconds,
+  floor,
+  "aim: under 40",
+);
+line("when a pipeline project could start, all weeks", measure(startsOfOne, 3).milliseconds, floor, "aim: under 1 s");
 line("one reassignment, 60 people × 26 weeks ready", measure(reassignAndShow, 31).milliseconds, floor, "aim: under 16 ms");
 
 const linkEnds = endsOf(plan);
@@ -91,6 +100,12 @@ async function proposalGaps(): Promise<void> {
       `  seed ${seed}: ${problem.openings.length} openings, ${hours(quick)} h and ${hours(best)} h, gap ${(gap * 100).toFixed(1)}%`,
     );
   }
+}
+
+/** Every week in which the first pipeline project could start. */
+function startsOfOne(): unknown {
+  const row = model.plan.projects.findIndex(({ stage }) => stage === "pipeline");
+  return [...earliestStarts(model, Math.max(0, row))];
 }
 
 /** One edit of a task that others hang on, applied, dated and placed: the whole chain but no screen. */

@@ -8,6 +8,8 @@ export const usage = `roster <report> PLAN.json [options]
   load      [--from D] [--to D] [--by GRAIN]   load against capacity, assignments, openings
             [--pencilled yes|no] [--pipeline none|weighted|full]
   cost      [--from D] [--to D] [--by GRAIN]   cost, revenue and margin
+  forecast  [--from D] [--to D] [--by GRAIN]   capacity against demand by role, with what the pipeline may bring
+  earliest  --project ID [--tolerance HOURS]   what would lack, for each week in which a project could start
   match     --opening ID                       who could take an opening (an assignment, or a task's effort)
   remedies  --person ID [--from D] [--to D]    what could be done about somebody's overload, each measured
             [--take N --out FILE]              the plan after the N-th of them, written to FILE

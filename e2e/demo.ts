@@ -11,9 +11,15 @@ async function revisionOf({ url }: Server): Promise<number> {
   return revision;
 }
 
+/** A server that takes longer hangs, and that is told with what it has said. */
+const PATIENCE_MS = 60_000;
+
 /** Opens the demo plan on a server, as somebody would from the menu. */
 async function openDemoPlan(server: Server): Promise<void> {
-  const answer = await postTo(server, "/api/plan/file?replace=yes", demoPlan);
+  const hangs = new Promise<never>((_, reject) => {
+    setTimeout(() => reject(new Error(`The server does not take the demo plan. It has said:\n${server.said()}`)), PATIENCE_MS).unref();
+  });
+  const answer = await Promise.race([postTo(server, "/api/plan/file?replace=yes", demoPlan), hangs]);
   if (!answer.ok) throw new Error(`The demo plan could not be opened: ${await answer.text()}`);
 }
 

@@ -47,6 +47,25 @@ test("the board as a workbook is a zip, and no other form is known", async () =>
   expect(other.text).toContain('The board comes as \\"csv\\" or \\"xlsx\\".');
 });
 
+test("money goes out as it is asked for, adds up in the file, and no other form is known", async () => {
+  const { type, text } = await get("/api/money?group=client&show=revenue&per=quarter&span=plan");
+  expect(type).toContain("text/csv");
+  const rows = text
+    .trim()
+    .split("\r\n")
+    .map((row) => row.split(","));
+  expect(rows[0].slice(0, 4)).toEqual(["Revenue in EUR by client", "", "2026-10-01", "2027-01-01"]);
+  const cents = (cells: readonly string[]) => cells.slice(2).map((cell) => Math.round(Number(cell) * 100));
+  const clients = rows.slice(1, -1).map(cents);
+  const all = cents(rows[rows.length - 1]);
+  all.forEach((total, at) => {
+    expect(clients.reduce((sum, own) => sum + own[at], 0)).toBe(total);
+  });
+  expect(all.slice(0, -1).reduce((sum, own) => sum + own, 0)).toBe(all[all.length - 1]);
+  expect((await get("/api/money?format=pdf")).status).toBe(400);
+  expect((await get("/api/money?group=hats&per=never&of=x:y,z")).status).toBe(200);
+});
+
 test("holidays are those of the country, its region and the years, and what makes no sense is said", async () => {
   const bavaria = JSON.parse((await get("/api/holidays?country=DE&region=BY&from=2027&to=2027")).text);
   const plain = JSON.parse((await get("/api/holidays?country=DE&from=2027&to=2027")).text);

@@ -21,12 +21,12 @@ const views = [
   { name: "settings", path: "/settings/roles?name=designer" },
   { name: "people", path: "/people?person=tomas" },
   { name: "person", path: "/people/person/eha?part=off:eha-1" },
-  { name: "person-dark", path: "/people/person/sade", theme: "dark" },
   { name: "leave", path: "/people/leave?request=bo:bo-1" },
-  { name: "teams", path: "/people/teams?team=workshop" },
-  { name: "calendars", path: "/people/calendars" },
   { name: "rates", path: "/rates" },
   { name: "money", path: "/money" },
+  { name: "cash-flow", path: "/money/cash-flow?of=project:tidepool&span=plan" },
+  { name: "margin", path: "/money/margin?project=slowlight" },
+  { name: "horizon", path: "/horizon" },
 ];
 
 installPackages();
