@@ -87,11 +87,13 @@ function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     expenses: [{}],
     materialNeeds: [weeks],
     rateGaps: [{}],
+    rateUses: [{ tableId: "studio-cost" }, { tableId: "none" }],
     earliest: [{ projectId, from: 0, tolerance: 60 }],
     horizon: [
       { ...weeks, cases: [] },
       { ...weeks, cases: [{ projectId, outcome: "won", days: 14 }] },
     ],
+    horizonHelps: [{ ...weeks, cases: [], roleId: "fabricator" }],
     horizonWork: [{ roleId: "fabricator", range, cases: [] }],
     margins: [{}],
     marginPeople: [{ projectId }, { projectId: "none" }],

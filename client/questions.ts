@@ -8,7 +8,7 @@ import { type EvenedQuery, evenedLines } from "../core/answers/evenedLines.ts";
 import { expensesOf } from "../core/answers/expenses.ts";
 import { explainCell } from "../core/answers/explain.ts";
 import { type FreeQuery, freeWhen } from "../core/answers/freeWhen.ts";
-import { type HorizonQuery, horizonAnswer, horizonWork, type PipelineCase } from "../core/answers/horizon.ts";
+import { type HorizonQuery, horizonAnswer, horizonHelps, horizonWork, type PipelineCase } from "../core/answers/horizon.ts";
 import { type HoursQuery, hoursGrid } from "../core/answers/hoursGrid.ts";
 import { impactOf } from "../core/answers/impact.ts";
 import { leaveOf } from "../core/answers/leave.ts";
@@ -23,6 +23,7 @@ import { type PeopleLoadsQuery, peopleLoads } from "../core/answers/peopleLoads.
 import { personYear } from "../core/answers/personYear.ts";
 import { portfolioOf } from "../core/answers/portfolio.ts";
 import { rateGaps } from "../core/answers/rateGaps.ts";
+import { rateUses } from "../core/answers/rateUses.ts";
 import { outboxOf, requestsOf } from "../core/answers/requests.ts";
 import { ribbonOf } from "../core/answers/ribbon.ts";
 import { rosterOf } from "../core/answers/roster.ts";
@@ -102,6 +103,7 @@ export const questions = {
   roster: (model: Model, query: ReportRange) => rosterOf(model, query),
   earliest: (model: Model, query: { projectId: string; from: Day; tolerance: number }) => earliestAnswer(model, query),
   horizon: (model: Model, query: HorizonQuery) => horizonAnswer(model, query),
+  horizonHelps: (model: Model, query: HorizonQuery & { roleId: string }) => horizonHelps(model, query),
   horizonWork: (model: Model, query: { roleId: string; range: Range; cases: readonly PipelineCase[] }) => horizonWork(model, query),
   hours: (model: Model, query: HoursQuery) => hoursGrid(model, query),
   typeLinks: ({ plan }: Model, query: { taskId: string; rows: readonly OutlineRow[]; text: string; idStem: string }) =>
@@ -127,6 +129,7 @@ export const questions = {
   money: (model: Model, query: MoneyQuery) => moneyOf(model, query),
   expenses: (model: Model, _query: Record<string, never>) => expensesOf(model),
   materialNeeds: (model: Model, query: ReportRange) => materialNeeds(model, query),
+  rateUses: (model: Model, query: { tableId: string }) => rateUses(model, query),
   rateGaps: (model: Model, _query: Record<string, never>) => rateGaps(model),
   margins: (model: Model, _query: Record<string, never>) => marginsOf(model),
   marginPeople: (model: Model, { projectId }: { projectId: string }) => marginPeople(model, projectId),

@@ -39,6 +39,18 @@ test("a pipeline project looked at as lost, or later, changes its roles at once;
   await expect.poll(async () => hoursOf((await april.textContent()) ?? "")).toBe(before);
 });
 
+test("what would help a short role is measured, and a project begun later is shown", async ({ page, server }) => {
+  await goTo(page, server, "/horizon");
+  await page.getByRole("button", { name: /^Lighting technician, May 2027/ }).click();
+  const help = sheetOf(page).getByRole("list", { name: "What would help" }).getByRole("listitem");
+  await expect(help.filter({ hasText: /Hire 1 more person as lighting technician/ })).toContainText("h left");
+  const later = help.filter({ hasText: /^Begin Harbour of Lamps 4 weeks later|^Begin Seed Vault \d+ weeks later/ }).first();
+  const left = hoursOf(((await later.textContent()) ?? "").replace(/^.*later/, "").replace(/ h left.*$/, ""));
+  await later.getByRole("button", { name: "show it" }).click();
+  await expect(page.getByText("the pipeline is not as it is written")).toBeVisible();
+  await expect(sheetOf(page)).toContainText(`now ${left} h`);
+});
+
 test("when an enquiry could start is told with what binds, and shown there", async ({ page, server }) => {
   await goTo(page, server, "/horizon");
   await page.getByRole("button", { name: /^Pipeline, 3/ }).click();
@@ -54,4 +66,30 @@ test("when an enquiry could start is told with what binds, and shown there", asy
   expect(strict).not.toContain("1 Feb 2027");
   await lamps.getByRole("button", { name: "show it there" }).click();
   await expect(lamps).toContainText("1 Feb 2027 –");
+});
+
+test("the figures go out as they are looked at, and what cannot be read is said", async ({ server }) => {
+  const get = async (query: string) => {
+    const response = await fetch(`${server.url}/api/horizon?${query}`);
+    return {
+      status: response.status,
+      rows: (await response.text())
+        .trim()
+        .split("\r\n")
+        .map((row) => row.split(",")),
+    };
+  };
+  const lost = encodeURIComponent(JSON.stringify([{ projectId: "seedvault", outcome: "lost", days: 0 }]));
+  const [written, without] = [await get("per=quarter"), await get(`per=quarter&cases=${lost}`)];
+  const of = ({ rows }: typeof written, name: string) => rows.filter((row) => row.includes(`"${name}`) || row.join(",").includes(name));
+  expect(written.rows[0].slice(0, 2)).toEqual(["Role", "Figure"]);
+  expect(written.rows).toHaveLength(1 + 8 * 10);
+  const sum = (rows: string[][]) =>
+    rows
+      .flatMap((row) => row.slice(2).map(Number))
+      .filter(Number.isFinite)
+      .reduce((all, own) => all + own, 0);
+  expect(sum(of(without, "Expected demand"))).toBeLessThan(sum(of(written, "Expected demand")));
+  expect(sum(of(without, "Capacity"))).toBe(sum(of(written, "Capacity")));
+  for (const query of ["cases=[", "cases=[1]", "format=pdf"]) expect((await get(query)).status, query).toBe(400);
 });

@@ -157,6 +157,9 @@ test("a rate typed from a new day changes the months from then on alone; a raise
   await page.keyboard.press("Control+z");
   await expect.poll(async () => monthsOf()).toEqual(before);
   await goTo(page, server, "/rates");
+  await choose(page.getByLabel("Beside it"), "Contract cost 2027");
+  await expect(page.locator("[data-rate]", { hasText: "Fabricator" }).locator("[data-column=beside]")).toHaveText("36.42 +4%");
+  await expect(page.locator("[data-rate]", { hasText: "Mara Ellingsen" }).locator("[data-column=used]")).toContainText("projects");
   await page.getByRole("button", { name: "Raise…" }).click();
   const sheet = sheetOf(page);
   await sheet.getByLabel("By, %").fill("10");

@@ -7,6 +7,7 @@ import { wholePeriods } from "../cost/moneyQuery.ts";
 import { applyChanges, type Change, changeOf } from "../edits/change.ts";
 import { demandedRole, roleOfPeople } from "../forecast/demand.ts";
 import { forecastOf, type RoleForecast } from "../forecast/forecast.ts";
+import { helpsFor, type MeasuredHelp } from "../forecast/helps.ts";
 import { movedProject } from "../forecast/movedProject.ts";
 import { defaultCounting, isPipeline } from "../load/counting.ts";
 import { peopleSums } from "../load/periodSums.ts";
@@ -201,4 +202,33 @@ export function horizonWork(
       load: load[at],
     })),
   };
+}
+
+/** What would help a role that is short over the periods shown, with the pipeline as it is looked at. */
+export function horizonHelps(model: Model, { roleId, ...query }: HorizonQuery & { roleId: string }): HorizonHelps {
+  const shown = asIf(model, query.cases);
+  const role = rowById(shown.plan.roles).get(roleId);
+  if (role === undefined) return { helps: [], others: [] };
+  const asked = wholePeriods(shown, query);
+  const helps = helpsFor(shown, role, asked).map((own) => ({
+    ...own,
+    name: own.help.kind === "later" ? (findRow(shown.plan.projects, own.help.projectId)?.name ?? "") : shown.plan.roles[role].name,
+  }));
+  return { helps, others: othersWith(shown, roleId, asked.range) };
+}
+
+export interface HorizonHelps {
+  /** The most helpful first, with the project's or the role's name. */
+  helps: (MeasuredHelp & { name: string })[];
+  /** People of other roles who have this one too, and what they have free over the periods; the most first. */
+  others: { personId: string; name: string; free: number }[];
+}
+
+function othersWith(model: Model, roleId: string, range: Range): HorizonHelps["others"] {
+  const { plan } = model;
+  const rows = plan.people.flatMap(({ roleIds, archived }, row) => (!archived && roleIds.indexOf(roleId) > 0 ? [row] : []));
+  const { capacity, load } = peopleSums(model, model.load(defaultCounting), rows, [range]);
+  return rows
+    .map((row, at) => ({ personId: plan.people[row].id, name: plan.people[row].name, free: Math.max(0, capacity[at] - load[at]) }))
+    .sort((a, b) => b.free - a.free);
 }

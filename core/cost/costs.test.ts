@@ -4,6 +4,7 @@ import { materialNeeds } from "../answers/materials.ts";
 import { moneyOf } from "../answers/money.ts";
 import { type MoneyLineTold, moneyLinesOf, moneyWhy } from "../answers/moneyLines.ts";
 import { outlineOf } from "../answers/outline.ts";
+import { rateUses } from "../answers/rateUses.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
 import { horizonOf } from "../calendar/horizon.ts";
 import { grains } from "../calendar/periods.ts";
@@ -219,4 +220,17 @@ test("what is needed of a material is its quantity with its waste, on the days t
   const first = tank[0].firstDay ?? 0;
   expect(tank[0].periods[periods.findIndex(({ start, stop }) => first >= start && first < stop)]).toBeGreaterThan(0);
   expect(first).toBe(model.schedule.of(plan.tasks.findIndex(({ id }) => id === "tidepool-cases"))?.start.day);
+});
+
+test("what the rates of a table price are all hours that have one, each once", () => {
+  const uses = rateUses(model, { tableId: "studio-cost" });
+  const rows = [...Array(model.work.rows).keys()].filter((row) => {
+    const { costTableId, stage } = plan.projects[model.work.project[row]];
+    return costTableId === "studio-cost" && stage !== "cancelled" && model.work.isMaterial[row] === 0;
+  });
+  expect(sum(uses.map(({ minutes }) => minutes))).toBe(sum(rows.map((row) => model.placements.placed[row])));
+  expect(uses.find(({ subject }) => subject === "person mara")?.projects).toContain("Tidepool Hall");
+  const designer = uses.find(({ subject }) => subject === "role designer");
+  expect((designer?.amount ?? 0) / (designer?.minutes ?? 1)).toBeGreaterThan(41 / 0.6);
+  expect((designer?.amount ?? 0) / (designer?.minutes ?? 1)).toBeLessThan(43.07 / 0.6);
 });

@@ -11,6 +11,7 @@ import { loadReport } from "../reports/load.ts";
 import { type Chance, distributionOf, expectedHours, percentile } from "./distribution.ts";
 import { earliestStarts } from "./earliest.ts";
 import { forecastOf } from "./forecast.ts";
+import { helpsFor } from "./helps.ts";
 import { movedProject } from "./movedProject.ts";
 
 const demo = fernhollow();
@@ -112,4 +113,26 @@ test("each week of the earliest start is that of the plan moved there and built 
     movedProject(applyChanges(demo, movedProject(demo, row, 35)), row, -35),
   );
   expect(back).toEqual(demo);
+});
+
+test("what would help a role is what the forecast says with it, and nothing is proposed where nothing lacks", () => {
+  const model = buildModel(demo);
+  const asked = { range: horizon, grain: "month" } as const;
+  const lighting = demo.roles.findIndex(({ id }) => id === "lighting");
+  const helps = helpsFor(model, lighting, asked);
+  const shortage = (plan: Plan) => sum(forecastOf(buildModel(plan), asked).roles[lighting].expectedShortage);
+  expect(helps.length).toBeGreaterThan(2);
+  for (const { help, before, after, cost } of helps) {
+    expect(before.role).toBe(shortage(demo));
+    expect(after.role).toBeLessThan(before.role);
+    if (help.kind === "hire") {
+      expect(cost).toBeGreaterThan(0);
+      continue;
+    }
+    const row = demo.projects.findIndex(({ id }) => id === help.projectId);
+    expect(after.role).toBe(shortage(applyChanges(demo, movedProject(demo, row, help.days))));
+  }
+  expect(helps.map(({ after }) => after.role)).toEqual(helps.map(({ after }) => after.role).sort((a, b) => a - b));
+  const lead = demo.roles.findIndex(({ id }) => id === "lead");
+  expect(helpsFor(model, lead, asked)).toEqual([]);
 });

@@ -15,6 +15,7 @@ import { usePlanFacts } from "../frame/facts.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { usePlanWindow } from "../frame/windowed.ts";
 import { demandMarks } from "./demandMarks.ts";
+import { HorizonExport } from "./horizonExport.tsx";
 import { horizonParams, horizonQueryOf } from "./horizonParams.ts";
 import { HorizonTable } from "./horizonTable.tsx";
 import { PipelineSheet } from "./pipelineSheet.tsx";
@@ -36,6 +37,7 @@ export function Horizon({ initial }: { initial: Initial<AnswerOf<"horizon">> }) 
   const [opened, setOpened] = useState<Opened>(null);
   const query = useMemo(() => horizonQueryOf(params, window, horizon, today, cases), [params, window, horizon, today, cases]);
   const answer = useAnswer("horizon", query, initial);
+  const show = (change: PipelineCase) => setCases((known) => [...known.filter(({ projectId }) => projectId !== change.projectId), change]);
   const period = opened !== null && opened !== "pipeline" ? answer.periods[opened.period] : undefined;
   return (
     <Screen
@@ -61,13 +63,15 @@ export function Horizon({ initial }: { initial: Initial<AnswerOf<"horizon">> }) 
           <Button onClick={() => setOpened(opened === "pipeline" ? null : "pipeline")} aria-pressed={opened === "pipeline"}>
             Pipeline, {answer.pipeline.length}
           </Button>
+          <HorizonExport cases={cases} />
         </>
       }
       sheet={
         opened === "pipeline" ? (
           <PipelineSheet pipeline={answer.pipeline} cases={cases} onCases={setCases} onClose={() => setOpened(null)} />
         ) : (
-          opened && period && <RoleSheet roleId={opened.roleId} range={period} cases={cases} onClose={() => setOpened(null)} />
+          opened &&
+          period && <RoleSheet roleId={opened.roleId} range={period} query={query} onShow={show} onClose={() => setOpened(null)} />
         )
       }
     >

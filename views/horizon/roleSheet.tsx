@@ -1,30 +1,30 @@
 "use client";
 // The work behind a role's figures in a period, and who of the role has room and who has not.
 import { useMaybeAnswer } from "../../client/session.tsx";
-import type { HorizonWork, PipelineCase } from "../../core/answers/horizon.ts";
+import type { HorizonQuery, HorizonWork, PipelineCase } from "../../core/answers/horizon.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import { countText, hoursText, rangeText, shareText } from "../../ui/format.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
+import { WhatHelps } from "./whatHelps.tsx";
 
 const MOST_LINES = 60;
 const kinds = { firm: "Assigned", open: "Unassigned", pipeline: "From the pipeline, in full" } as const;
 
-export function RoleSheet({
-  roleId,
-  range,
-  cases,
-  onClose,
-}: {
+interface Props {
   roleId: string;
   range: Range;
-  cases: readonly PipelineCase[];
+  query: HorizonQuery;
+  onShow: (change: PipelineCase) => void;
   onClose: () => void;
-}) {
-  const work = useMaybeAnswer("horizonWork", { roleId, range, cases }, null);
+}
+
+export function RoleSheet({ roleId, range, query, onShow, onClose }: Props) {
+  const work = useMaybeAnswer("horizonWork", { roleId, range, cases: query.cases }, null);
   return (
     <Sheet title={work?.name ?? ""} subtitle={rangeText(range)} onClose={onClose}>
       {work && <People people={work.people} />}
+      <WhatHelps roleId={roleId} query={query} onShow={onShow} />
       {work &&
         (Object.keys(kinds) as (keyof typeof kinds)[]).map((kind) => (
           <Lines key={kind} title={kinds[kind]} lines={work.lines.filter((own) => own.kind === kind)} />

@@ -116,14 +116,14 @@ function columns(currency: string): TableColumn<MarginRow>[] {
     },
     {
       ...money("budget", "Budget left", ({ budget, cost }) => (budget === null ? null : budget - cost)),
-      width: 126,
+      width: 132,
       cell: ({ budget, cost, passes }) =>
         budget === null ? (
           <span className="text-ink-3">–</span>
         ) : (
           <TwoLines
             main={<span className={budget < cost ? "figure-bad" : ""}>{moneyText(budget - cost)}</span>}
-            side={passes === null ? `of ${moneyText(budget, 0)}` : `passed in ${monthOfYearText(passes)}`}
+            side={passes === null ? `of ${moneyText(budget, 0)}` : `over in ${monthOfYearText(passes)}`}
           />
         ),
     },

@@ -4,13 +4,12 @@ import { TriangleAlert } from "lucide-react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { RateGap } from "../../core/answers/rateGaps.ts";
 import { formatDay } from "../../core/calendar/day.ts";
-import type { RateTable } from "../../core/plan/schema.ts";
 import { TextButton } from "../../ui/button.tsx";
 import { longDay } from "../../ui/format.ts";
 import { Menu } from "../../ui/menu.tsx";
 import type { RatesHook } from "./useRates.ts";
 
-export function MissingRates({ rates, onTable }: { rates: RatesHook; tables: readonly RateTable[]; onTable: (id: string) => void }) {
+export function MissingRates({ rates, onTable }: { rates: RatesHook; onTable: (id: string) => void }) {
   const gaps = useMaybeAnswer("rateGaps", {}, null) ?? [];
   if (gaps.length === 0) return null;
   const fill = ({ tableId, of, from }: RateGap) => {

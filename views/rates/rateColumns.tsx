@@ -1,7 +1,8 @@
 // The columns of a rate table: whose rate, and a column for each day on which rates change, typed in place.
 
+import type { RateUse } from "../../core/answers/rateUses.ts";
 import { parseDay } from "../../core/calendar/day.ts";
-import { longDay } from "../../ui/format.ts";
+import { countText, hoursText, longDay, moneyText } from "../../ui/format.ts";
 import type { CellEdit, TableColumn } from "../../ui/table/column.ts";
 import { TwoLines } from "../../ui/twoLines.tsx";
 import { readAmount } from "../../ui/useDraft.ts";
@@ -14,6 +15,10 @@ export interface RateScene {
   /** The plan's today as a date: what holds on it stands out. */
   today: string;
   onType: (row: RateRow, date: string, amount: number | null) => void;
+  /** By row id. */
+  uses: ReadonlyMap<string, RateUse>;
+  /** Another table to compare with: its name, and its row for the same. */
+  beside: { name: string; rowOf: (row: RateRow) => RateRow | undefined } | null;
 }
 
 /** Names the column of a day. */
@@ -33,7 +38,59 @@ export function rateColumns(dates: readonly string[], scene: RateScene): TableCo
       cell: ({ name }) => <span className="truncate font-medium">{name}</span>,
     },
     ...dates.map((date) => dateColumn(date, date === now, scene)),
+    ...(scene.beside ? [besideColumn(scene.beside, scene)] : []),
+    usedColumn(scene.uses),
   ];
+}
+
+/** What holds today in another table, and how far this one is from it. */
+function besideColumn({ name, rowOf }: NonNullable<RateScene["beside"]>, { figure, today }: RateScene): TableColumn<RateRow> {
+  const theirs = (row: RateRow) => {
+    const other = rowOf(row);
+    return other && inForce(other, today)?.[figure];
+  };
+  return {
+    id: "beside",
+    head: `${name}, today`,
+    width: 150,
+    grow: 1,
+    isFigure: true,
+    value: (row) => theirs(row) ?? null,
+    cell: (row) => {
+      const [own, other] = [inForce(row, today)?.[figure], theirs(row)];
+      if (other === undefined) return <span className="text-ink-3">–</span>;
+      const by = own ? Math.round((other / own - 1) * 1000) / 10 : 0;
+      return (
+        <>
+          {amountText(other)} <span className="text-side">{by === 0 ? "=" : `${by > 0 ? "+" : "−"}${Math.abs(by)}%`}</span>
+        </>
+      );
+    },
+  };
+}
+
+function usedColumn(uses: RateScene["uses"]): TableColumn<RateRow> {
+  const of = ({ id }: RateRow) => uses.get(id);
+  return {
+    id: "used",
+    head: "Used in the plan",
+    width: 150,
+    grow: 0.6,
+    isFigure: true,
+    yields: true,
+    value: (row) => (of(row)?.minutes ?? 0) / 60,
+    cellTitle: (row) => of(row)?.projects.join(", "),
+    cell: (row) => {
+      const use = of(row);
+      if (!use) return <span className="text-ink-3">–</span>;
+      return (
+        <TwoLines
+          main={countText(use.projects.length, "project")}
+          side={use.minutes === 0 ? "" : `${hoursText(use.minutes)} h, ${moneyText(use.amount, 0)}`}
+        />
+      );
+    },
+  };
 }
 
 function dateColumn(date: string, isNow: boolean, { figure, onType }: RateScene): TableColumn<RateRow> {

@@ -1,17 +1,29 @@
 "use client";
 // The rates of a table, typed in place.
 import { useMemo } from "react";
+import { useMaybeAnswer } from "../../client/session.tsx";
+import type { RateTable } from "../../core/plan/schema.ts";
 import { DataTable } from "../../ui/dataTable.tsx";
+import { useNames } from "../frame/facts.ts";
 import { rateColumns } from "./rateColumns.tsx";
+import { type RateRow, rateGrid } from "./rateGrid.ts";
 import { RateTools } from "./rateTools.tsx";
 import type { RatesHook } from "./useRates.ts";
 
-export function RateList({ rates }: { rates: RatesHook }) {
+export function RateList({ rates, beside }: { rates: RatesHook; beside: RateTable | undefined }) {
   const { table, grid, figure, today, type, blocks } = rates;
-  const columns = useMemo(
-    () => rateColumns(grid.dates, { figure, today, onType: (row, date, amount) => type([{ row, date, figure, amount }]) }),
-    [grid.dates, figure, today, type],
-  );
+  const names = useNames();
+  const used = useMaybeAnswer("rateUses", { tableId: table.id }, null);
+  const uses = useMemo(() => new Map((used ?? []).map((use) => [use.subject, use])), [used]);
+  const compared = useMemo(() => {
+    if (!beside) return null;
+    const rows = rateGrid(beside.entries, names, { subjects: [], dates: [] }).sections.flatMap((section) => section.rows);
+    return { name: beside.name, rowOf: ({ id }: RateRow) => rows.find((row) => row.id === id) };
+  }, [beside, names]);
+  const columns = useMemo(() => {
+    const onType = (row: RateRow, date: string, amount: number | null) => type([{ row, date, figure, amount }]);
+    return rateColumns(grid.dates, { figure, today, onType, uses, beside: compared });
+  }, [grid.dates, figure, today, type, uses, compared]);
   return (
     <>
       <DataTable

@@ -10,7 +10,7 @@ import { Button } from "../../ui/button.tsx";
 import { Choice } from "../../ui/choice.tsx";
 import Link from "../../ui/link.tsx";
 import { newId } from "../../ui/newId.ts";
-import { namedOptions, wordOptions } from "../../ui/options.ts";
+import { namedOptions, none, wordOptions } from "../../ui/options.ts";
 import { Segmented } from "../../ui/segmented.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
@@ -47,6 +47,7 @@ function OneTable({ table, tables, onTable }: { table: RateTable; tables: readon
   const { currency } = usePlanFacts();
   const rates = useRates(table);
   const [isRaising, setRaising] = useState(false);
+  const [besideId, setBeside] = useState("");
   const copy = async () => {
     const id = newId("rates");
     const taken = new Set(tables.map(({ name }) => name));
@@ -64,15 +65,24 @@ function OneTable({ table, tables, onTable }: { table: RateTable; tables: readon
             value={table.currency ?? currency}
             says={`an hour or unit · ${table.kind === "cost" ? "what it costs" : "what is billed"}`}
           />
-          <MissingRates rates={rates} tables={tables} onTable={onTable} />
+          <MissingRates rates={rates} onTable={onTable} />
         </>
       }
       actions={
         <>
-          <Choice label="Rate table" value={table.id} options={namedOptions(tables)} onChange={onTable} width={190} />
+          <Choice label="Rate table" value={table.id} options={namedOptions(tables)} onChange={onTable} width={160} />
+          {tables.length > 1 && (
+            <Choice
+              label="Beside it"
+              value={besideId}
+              options={[none("Beside no other"), ...namedOptions(tables.filter(({ id }) => id !== table.id))]}
+              onChange={setBeside}
+              width={160}
+            />
+          )}
           <Segmented label="Figure" value={rates.figure} options={wordOptions(figures)} onChange={rates.setFigure} />
           <Button onClick={() => void copy()}>
-            <Copy size={14} /> Copy table
+            <Copy size={14} /> Copy
           </Button>
           <Button onClick={() => setRaising(true)}>
             <TrendingUp size={14} /> Raise…
@@ -81,7 +91,7 @@ function OneTable({ table, tables, onTable }: { table: RateTable; tables: readon
       }
       sheet={isRaising && <RaiseSheet rates={rates} onClose={() => setRaising(false)} />}
     >
-      <RateList rates={rates} />
+      <RateList rates={rates} beside={tables.find(({ id }) => id === besideId)} />
     </Screen>
   );
 }
