@@ -2,6 +2,7 @@
 import type { Day } from "../calendar/day.ts";
 import { horizonOf, periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";
+import { moneyOver } from "../cost/costs.ts";
 import { applyEdit, type Edit } from "../edits/edit.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { levelBandOf, overBeyond, type PeriodSums, peopleSums } from "../load/periodSums.ts";
@@ -46,6 +47,8 @@ export interface Impact {
   placedAgain: number;
   /** Tasks, and after them the projects whose last finish moves. */
   finishes: FinishMove[];
+  /** Minor units over the horizon, of all projects: after less before. */
+  money: { cost: number; revenue: number };
 }
 
 /** Tries an edit on a copy of the plan and compares the two over the horizon, with the default counting. */
@@ -59,6 +62,7 @@ export function impactOf(model: Model, edit: Edit): Impact {
     ...compareLoads(model, next, weeks),
     ...compareUnplaced(model, next),
     finishes: finishMoves(model, next),
+    money: moneyChange(model, next),
   };
 }
 
@@ -72,6 +76,7 @@ const nothing: Impact = {
   unplaced: [],
   placedAgain: 0,
   finishes: [],
+  money: { cost: 0, revenue: 0 },
 };
 
 function compareLoads(
@@ -126,4 +131,20 @@ function finishMoves(model: Model, next: Model): FinishMove[] {
       .map(({ taskId: id, name, before, after }) => ({ kind: "task" as const, id, name, before: before.finish, after: after.finish })),
     ...projects.map(({ projectId: id, name, before, after }) => ({ kind: "project" as const, id, name, before, after })),
   ];
+}
+
+function moneyChange(model: Model, next: Model): Impact["money"] {
+  const [was, is] = [moneyOfAll(model), moneyOfAll(next)];
+  return { cost: is.cost - was.cost, revenue: is.revenue - was.revenue };
+}
+
+function moneyOfAll(model: Model): Impact["money"] {
+  const sums = { cost: 0, revenue: 0 };
+  for (const project of model.costsOfHorizon().projects) {
+    if (!project) continue;
+    const { cost, revenue } = moneyOver(model.plan, project);
+    sums.cost += cost;
+    sums.revenue += revenue;
+  }
+  return sums;
 }

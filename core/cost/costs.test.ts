@@ -1,5 +1,7 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
+import { tangledPlan } from "../../tests/randomPlan.ts";
+import { withMoney } from "../../tests/withMoney.ts";
 import { materialNeeds } from "../answers/materials.ts";
 import { moneyOf } from "../answers/money.ts";
 import { type MoneyLineTold, moneyLinesOf, moneyWhy } from "../answers/moneyLines.ts";
@@ -233,4 +235,27 @@ test("what the rates of a table price are all hours that have one, each once", (
   const designer = uses.find(({ subject }) => subject === "role designer");
   expect((designer?.amount ?? 0) / (designer?.minutes ?? 1)).toBeGreaterThan(41 / 0.6);
   expect((designer?.amount ?? 0) / (designer?.minutes ?? 1)).toBeLessThan(43.07 / 0.6);
+});
+
+test("money of any plan adds up both ways, by whatever it is added up, and every line is the sum of its reasons", () => {
+  for (let seed = 1; seed <= 25; seed++) {
+    const made = buildModel(withMoney(tangledPlan(seed), seed));
+    const range = horizonOf(made.plan);
+    const report = costReport(made, { range, grain: "month" });
+    const whole = { range, kind: "all", within: [], grain: "month" } as const;
+    for (const by of moneyBys) {
+      const { rows, totals, total } = moneyOf(made, { ...whole, by, measure: "cost" });
+      expect(total, `${seed} ${by}`).toBe(sum(report.projects.map((project) => project.total)));
+      expect(totals).toEqual(totals.map((_, p) => sum(rows.map((row) => row.periods[p]))));
+      expect(moneyOf(made, { ...whole, by, measure: "revenue" }).total).toBe(sum(report.projects.map(({ revenue }) => revenue)));
+    }
+    for (const kind of ["labour", "material", "fixed", "expense", "revenue"] as const)
+      expect(sum(report.projects.map((project) => project[kind])), `${seed} ${kind}`).toBeGreaterThan(0);
+    const { lines, range: days } = moneyLinesOf(made, { ...whole, by: "project", measure: "cost", key: null, period: null });
+    for (const { subject, amount } of lines.slice(0, 40))
+      expect(
+        sum(moneyWhy(made, { subject, range: days, total: amount })?.parts.map((part) => part.amount) ?? []),
+        JSON.stringify(subject),
+      ).toBe(amount);
+  }
 });

@@ -6,9 +6,13 @@ import type { Impact } from "../../core/answers/impact.ts";
 import type { Edit } from "../../core/edits/edit.ts";
 import { countText, hoursText, shortDay, wholeText } from "../../ui/format.ts";
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
+import { signedMoney } from "../remedies/remedyWords.ts";
+import { usePlanFacts } from "./facts.ts";
 
 const SETTLE_MS = 250;
 const MOST_LINES = 6;
+/** Minor units that round to nothing are not told. */
+const LEAST_MONEY = 50;
 
 /** The impact of an edit that is being written; null while there is none, or none yet. */
 export function useImpact(edit: Edit | null): Impact | null {
@@ -23,6 +27,7 @@ export function useImpact(edit: Edit | null): Impact | null {
 }
 
 export function ImpactView({ impact, title = "What this does" }: { impact: Impact | null; title?: string }) {
+  const { currency } = usePlanFacts();
   if (!impact)
     return (
       <SheetSection title={title}>
@@ -43,6 +48,7 @@ export function ImpactView({ impact, title = "What this does" }: { impact: Impac
   const isNothing =
     impact.people + impact.over.length + impact.unplaced.length + impact.finishes.length === 0 &&
     impact.relieved + impact.placedAgain === 0;
+  const { cost, revenue } = impact.money;
   return (
     <SheetSection title={title}>
       {isNothing && <p className="text-ink-2">Nobody goes over; no capacity and no date changes.</p>}
@@ -59,6 +65,8 @@ export function ImpactView({ impact, title = "What this does" }: { impact: Impac
         }))}
         more="weeks"
       />
+      {Math.abs(cost) >= LEAST_MONEY && <SumLine figure={signedMoney(cost, currency)}>Cost</SumLine>}
+      {Math.abs(revenue) >= LEAST_MONEY && <SumLine figure={signedMoney(revenue, currency)}>Revenue</SumLine>}
       {impact.placedAgain > 0 && <SumLine figure={`${hoursText(impact.placedAgain)} h`}>Hours nobody could work, placed now</SumLine>}
       {impact.relieved > 0 && <SumLine figure={`${hoursText(impact.relieved)} h`}>No longer over</SumLine>}
       <Group title={impact.over.length > 0 ? "Goes over, by week" : null}>
