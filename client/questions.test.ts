@@ -87,6 +87,7 @@ function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     expenses: [{}],
     materialNeeds: [weeks],
     rateGaps: [{}],
+    exchangeRates: [{}],
     rateUses: [{ tableId: "studio-cost" }, { tableId: "none" }],
     earliest: [{ projectId, from: 0, tolerance: 60 }],
     horizon: [

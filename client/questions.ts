@@ -129,6 +129,7 @@ export const questions = {
   money: (model: Model, query: MoneyQuery) => moneyOf(model, query),
   expenses: (model: Model, _query: Record<string, never>) => expensesOf(model),
   materialNeeds: (model: Model, query: ReportRange) => materialNeeds(model, query),
+  exchangeRates: ({ plan }: Model, _query: Record<string, never>) => plan.exchangeRates,
   rateUses: (model: Model, query: { tableId: string }) => rateUses(model, query),
   rateGaps: (model: Model, _query: Record<string, never>) => rateGaps(model),
   margins: (model: Model, _query: Record<string, never>) => marginsOf(model),

@@ -102,6 +102,7 @@ function touch({ people, projects }: Touched, person: number, project: number): 
 /** Which projects a changed row of a list makes cost something else: its own, those of the person's work, all, or none. */
 const changesCost: Record<ChangedList, "own" | "person" | "all" | "none"> = {
   settings: "all",
+  exchange: "all",
   calendars: "all",
   roles: "all",
   skills: "none",

@@ -31,6 +31,7 @@ export function updateModel(model: Model, plan: Plan, changes: readonly Change[]
 /** What a change of each list means for the working-time lines that all dates stand on. A new list has to be thought of
  * here, and in `changesCost`. */
 const changesLines: Record<ChangedList, boolean> = {
+  exchange: false,
   settings: true,
   calendars: true,
   roles: false,

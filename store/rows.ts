@@ -3,7 +3,7 @@ import type { Change } from "../core/edits/change.ts";
 import type { ListName, Plan, Row } from "../core/plan/schema.ts";
 import { copyText } from "./copyText.ts";
 import type { Sql } from "./driver.ts";
-import { writeSettings } from "./settings.ts";
+import { writeExchangeRates, writeSettings } from "./settings.ts";
 import { type ChildTable, type Column, type Table, tables } from "./tables.ts";
 
 const CHUNK_ROWS = 5_000;
@@ -143,6 +143,7 @@ function sortOf({ before, after }: Change): "deleted" | "changed" | "added" {
 async function writeRun(sql: Sql, run: readonly Change[]): Promise<void> {
   const { list, after: last } = run[run.length - 1];
   if (list === "settings") return void (last && (await writeSettings(sql, last as Row<"settings">)));
+  if (list === "exchange") return void (last && (await writeExchangeRates(sql, (last as Row<"exchange">).rates)));
   const table = tableOf(list);
   const ids = run.map(({ id }) => id);
   const sort = sortOf(run[0]);

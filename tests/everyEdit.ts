@@ -85,6 +85,13 @@ const kinds: Make[] = [
       { treatment: "capital" as const },
     ]),
   }),
+  ({ exchangeRates }, random) => ({
+    kind: "changeExchange",
+    rates: [
+      ...exchangeRates.slice(random.below(2), 9),
+      { currency: random.pick(["GBP", "USD"]), from: aDate(random), rate: 0.5 + random.below(20) / 10 },
+    ],
+  }),
   ({ expenses }, random) => ({ kind: "deleteExpense", id: anId(random, expenses) }),
   (_, { below }, id) => ({
     kind: "addCalendar",
@@ -282,6 +289,7 @@ export function noEditsYet(): Record<Edit["kind"], number> {
     addComment: 0,
     addExpense: 0,
     changeExpense: 0,
+    changeExchange: 0,
     deleteExpense: 0,
     addLink: 0,
     addPerson: 0,

@@ -10,6 +10,8 @@ import { rateUses } from "../answers/rateUses.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
 import { horizonOf } from "../calendar/horizon.ts";
 import { grains } from "../calendar/periods.ts";
+import { applyChanges, invert } from "../edits/change.ts";
+import { applyEdit } from "../edits/edit.ts";
 import { buildModel } from "../model.ts";
 import type { Plan } from "../plan/schema.ts";
 import { costReport } from "../reports/cost.ts";
@@ -258,4 +260,22 @@ test("money of any plan adds up both ways, by whatever it is added up, and every
         JSON.stringify(subject),
       ).toBe(amount);
   }
+});
+
+test("an exchange rate set from a day on changes what tables in that currency come to from then on, and is undone as a whole", () => {
+  const gbp = plan.rateTables.find(({ currency }) => currency === "GBP")?.id;
+  const foreign = { ...plan, projects: plan.projects.map((own) => (own.id === "tidepool" ? { ...own, costTableId: gbp } : own)) };
+  const total = (own: Plan) =>
+    costReport(buildModel(own), { range: horizon, grain: "year" }).projects.find(({ id }) => id === "tidepool")?.labour ?? 0;
+  const doubled = applyEdit(foreign, {
+    kind: "changeExchange",
+    rates: foreign.exchangeRates.map((own) => ({ ...own, rate: own.rate * 2 })),
+  });
+  if (!doubled.plan) throw new Error("the edit fits the plan");
+  expect(Math.abs(total(doubled.plan) - 2 * total(foreign))).toBeLessThan(200);
+  expect(applyChanges(doubled.plan, invert(doubled.changes))).toEqual(foreign);
+  const twice = [...plan.exchangeRates, { currency: "GBP", from: "2027-01-01", rate: 1 }];
+  expect(applyEdit(plan, { kind: "changeExchange", rates: twice }).faults[0]?.message).toBe("GBP has two exchange rates from 2027-01-01.");
+  const own = [{ currency: "EUR", from: "2027-01-01", rate: 1 }];
+  expect(applyEdit(plan, { kind: "changeExchange", rates: own }).faults[0]?.message).toContain("needs no exchange rate");
 });

@@ -33,6 +33,7 @@ export function applyChanges(plan: Plan, changes: readonly Change[]): Plan {
   // Changes of one list do not touch another: each list is changed once.
   for (const [list, own] of grouped(changes, ({ list }) => list)) {
     if (list === "settings") next.settings = changedSettings(own) ?? next.settings;
+    else if (list === "exchange") next.exchangeRates = (own[own.length - 1].after as Row<"exchange"> | null)?.rates ?? next.exchangeRates;
     else next[list] = changedList(next[list] as Row[], own) as never;
   }
   return next;
@@ -54,8 +55,8 @@ function changedList(list: Row[], changes: readonly Change[]): Row[] {
   }
   const chain = new Chain(list);
   for (const { id, before, after, next } of changes) {
-    if (before && after) chain.put(id, after);
-    else if (after) chain.insert(id, after, next ?? null);
+    if (before && after) chain.put(id, after as Row);
+    else if (after) chain.insert(id, after as Row, next ?? null);
     else chain.remove(id);
   }
   return chain.rows();

@@ -25,6 +25,7 @@ import { askWork } from "./askWork.ts";
 import { applyChanges, type Change } from "./change.ts";
 import { changeAssignment } from "./changeAssignment.ts";
 import { changeCalendar } from "./changeCalendar.ts";
+import { changeExchange } from "./changeExchange.ts";
 import { changeExpense } from "./changeExpense.ts";
 import { changeLink } from "./changeLink.ts";
 import { changeNamed } from "./changeNamed.ts";
@@ -124,6 +125,7 @@ const kinds = {
   wakeSignal,
   sendNote,
   addExpense,
+  changeExchange,
   changeExpense,
   deleteExpense,
 } as const;

@@ -3,6 +3,7 @@ import { fernhollow } from "../../demo/fernhollow.ts";
 import { largePlan } from "../../demo/large.ts";
 import { everyEditFrom } from "../../tests/everyEdit.ts";
 import { editsFrom } from "../../tests/randomEdits.ts";
+import { rowsOf } from "../plan/rows.ts";
 import { isSame } from "../plan/same.ts";
 import { applyChanges, invert } from "./change.ts";
 import { applyEdit, type Edit, faultsAfter } from "./edit.ts";
@@ -50,7 +51,7 @@ test("whatever others have done since, nothing of theirs is written over: it goe
       const mineRows = new Set(mine.changes.map(({ list, id }) => `${list} ${id}`));
       for (const change of theirs.changes) {
         if (mineRows.has(`${change.list} ${change.id}`)) continue;
-        const row = (after[change.list] as { id: string }[]).find(({ id }) => id === change.id);
+        const row = (rowsOf(after, change.list) as readonly { id: string }[]).find(({ id }) => id === change.id);
         expect(isSame(row ?? null, theirs.changes.findLast(({ list, id }) => list === change.list && id === change.id)?.after)).toBe(true);
       }
     }

@@ -41,12 +41,21 @@ export function helpsFor(model: Model, role: number, asked: ReportRange): Measur
   if (before.role === 0) return [];
   const helps = [...laterHelps(model, now, role), ...hireHelps(model, now, role, asked)];
   return helps
-    .flatMap(({ help, changes, cost }) => {
+    .flatMap(({ help, changes, cost }): MeasuredHelp[] => {
       const next = updateModel(model, applyChanges(model.plan, changes), changes);
       const after = shortageOf(forecastOf(next, asked), role);
       return after.role < before.role ? [{ help, before, after, cost }] : [];
     })
+    .filter(isNeeded)
     .sort((a, b) => a.after.role - b.after.role || a.cost - b.cost || a.after.all - b.after.all);
+}
+
+/** False of more people where fewer of them for as long are enough. */
+function isNeeded({ help }: MeasuredHelp, _: number, all: readonly MeasuredHelp[]): boolean {
+  return !all.some(
+    ({ help: fewer, after }) =>
+      help.kind === "hire" && fewer.kind === "hire" && fewer.to === help.to && fewer.people < help.people && after.role === 0,
+  );
 }
 
 interface Tried {

@@ -61,6 +61,7 @@ export function checkRows(plan: Plan, touched: readonly { list: ChangedList; id:
       checkSettings(plan, faults);
       continue;
     }
+    if (list === "exchange") continue;
     const row = findRow<Row>(rowsOf(plan, list), id);
     if (row) checkRow(plan, list, row, [list, rowById(plan[list]).get(id) as number], summaries, faults);
   }
@@ -143,6 +144,7 @@ const rowChecks: { [L in ListName]: (row: Row<L>, scene: Scene) => void } = {
 /** What one row of a list is called in a sentence. */
 export const listWords: Record<ChangedList, string> = {
   settings: "settings",
+  exchange: "exchange rates",
   calendars: "calendar",
   roles: "role",
   skills: "skill",

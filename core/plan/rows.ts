@@ -1,6 +1,6 @@
 // From ids to row numbers, and from a row to the rows that belong to it.
 
-import { type ChangedList, type Plan, type Row, SETTINGS_ID, type Settings } from "./schema.ts";
+import { type ChangedList, type ListName, type Plan, type Row, SETTINGS_ID } from "./schema.ts";
 
 const rowMaps = new WeakMap<readonly { id: string }[], Map<string, number>>();
 
@@ -28,17 +28,24 @@ export function findRow<T extends { id: string }>(list: readonly T[], id: string
   return row === undefined ? undefined : list[row];
 }
 
-const settingsRows = new WeakMap<Settings, readonly Row<"settings">[]>();
+const onlyRows = new WeakMap<object, readonly { id: string }[]>();
 
-/** The rows of a list, whichever it is; of the settings their one row. */
-export function rowsOf<L extends ChangedList>(plan: Plan, list: L): readonly Row<L>[] {
-  if (list !== "settings") return plan[list as Exclude<ChangedList, "settings">] as readonly { id: string }[] as readonly Row<L>[];
-  let rows = settingsRows.get(plan.settings);
+/** The one row that settings or exchange rates are changed as; the same as long as they are. */
+function onlyRow(of: object, row: { id: string }): readonly { id: string }[] {
+  let rows = onlyRows.get(of);
   if (!rows) {
-    rows = [{ ...plan.settings, id: SETTINGS_ID }];
-    settingsRows.set(plan.settings, rows);
+    rows = [row];
+    onlyRows.set(of, rows);
   }
-  return rows as readonly { id: string }[] as readonly Row<L>[];
+  return rows;
+}
+
+/** The rows of a list, whichever it is; of the settings and of the exchange rates their one row. */
+export function rowsOf<L extends ChangedList>(plan: Plan, list: L): readonly Row<L>[] {
+  if (list === "settings") return onlyRow(plan.settings, { ...plan.settings, id: SETTINGS_ID } as Row<"settings">) as readonly Row<L>[];
+  if (list === "exchange")
+    return onlyRow(plan.exchangeRates, { id: SETTINGS_ID, rates: plan.exchangeRates } as Row<"exchange">) as readonly Row<L>[];
+  return plan[list as ListName] as readonly { id: string }[] as readonly Row<L>[];
 }
 
 /** Members grouped by owner: those of `owner` are `members[first[owner] … first[owner + 1])`, in row order. */

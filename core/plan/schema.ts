@@ -338,11 +338,15 @@ export const rowSchemas = {
   notes: note,
 } as const;
 
-/** The id under which the settings are changed like a row. */
+/** The id under which the settings are changed like a row, and the exchange rates as a whole. */
 export const SETTINGS_ID = "plan";
 
-/** What an edit can change: rows of the lists, and the settings as the one row of theirs. */
-export const changedSchemas = { ...rowSchemas, settings: settings.extend({ id: z.literal(SETTINGS_ID) }) } as const;
+/** What an edit can change: rows of the lists, and the settings and the exchange rates each as the one row of theirs. */
+export const changedSchemas = {
+  ...rowSchemas,
+  settings: settings.extend({ id: z.literal(SETTINGS_ID) }),
+  exchange: z.strictObject({ id: z.literal(SETTINGS_ID), rates: z.array(exchangeRate).max(MOST_ROWS_OF_LIST) }),
+} as const;
 
 const rowList = <S extends z.ZodType>(row: S) => z.array(row).max(MOST_ROWS_OF_LIST);
 
@@ -399,7 +403,6 @@ export type WorkRequest = z.infer<typeof request>;
 /** A list of the plan whose rows have an id. */
 export type ListName = keyof typeof rowSchemas;
 
-/** A list of the plan, or its settings. */
+/** A list of the plan, its settings, or its exchange rates. */
 export type ChangedList = keyof typeof changedSchemas;
-export type Row<L extends ChangedList = ListName> = L extends ListName ? Plan[L][number] : SettingsRow;
-type SettingsRow = z.infer<typeof changedSchemas.settings>;
+export type Row<L extends ChangedList = ListName> = L extends ListName ? Plan[L][number] : z.infer<(typeof changedSchemas)[L]>;

@@ -1,6 +1,6 @@
 "use client";
 // Rates: cost and bill tables, each a grid of subjects and of the days on which rates change.
-import { Copy, TrendingUp } from "lucide-react";
+import { Ellipsis, TrendingUp } from "lucide-react";
 import { parseAsString, useQueryState } from "nuqs";
 import { useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
@@ -9,12 +9,14 @@ import type { RateTable } from "../../core/plan/schema.ts";
 import { Button } from "../../ui/button.tsx";
 import { Choice } from "../../ui/choice.tsx";
 import Link from "../../ui/link.tsx";
+import { Menu } from "../../ui/menu.tsx";
 import { newId } from "../../ui/newId.ts";
 import { namedOptions, none, wordOptions } from "../../ui/options.ts";
 import { Segmented } from "../../ui/segmented.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
+import { ExchangeSheet } from "./exchangeSheet.tsx";
 import { MissingRates } from "./missingRates.tsx";
 import { RaiseSheet } from "./raiseSheet.tsx";
 import { RateList } from "./rateList.tsx";
@@ -46,7 +48,7 @@ function OneTable({ table, tables, onTable }: { table: RateTable; tables: readon
   const session = usePlan();
   const { currency } = usePlanFacts();
   const rates = useRates(table);
-  const [isRaising, setRaising] = useState(false);
+  const [sheet, setSheet] = useState<"raise" | "exchange" | null>(null);
   const [besideId, setBeside] = useState("");
   const copy = async () => {
     const id = newId("rates");
@@ -81,15 +83,28 @@ function OneTable({ table, tables, onTable }: { table: RateTable; tables: readon
             />
           )}
           <Segmented label="Figure" value={rates.figure} options={wordOptions(figures)} onChange={rates.setFigure} />
-          <Button onClick={() => void copy()}>
-            <Copy size={14} /> Copy
-          </Button>
-          <Button onClick={() => setRaising(true)}>
+          <Menu label="More" icon={<Ellipsis size={14} />}>
+            <div className="w-[170px]">
+              <button type="button" className="menu-line" onClick={() => void copy()}>
+                Copy this table
+              </button>
+              <button type="button" className="menu-line" onClick={() => setSheet("exchange")}>
+                Exchange rates
+              </button>
+            </div>
+          </Menu>
+          <Button onClick={() => setSheet("raise")}>
             <TrendingUp size={14} /> Raise…
           </Button>
         </>
       }
-      sheet={isRaising && <RaiseSheet rates={rates} onClose={() => setRaising(false)} />}
+      sheet={
+        sheet === "raise" ? (
+          <RaiseSheet rates={rates} onClose={() => setSheet(null)} />
+        ) : (
+          sheet === "exchange" && <ExchangeSheet onClose={() => setSheet(null)} />
+        )
+      }
     >
       <RateList rates={rates} beside={tables.find(({ id }) => id === besideId)} />
     </Screen>

@@ -1,0 +1,114 @@
+"use client";
+// What other currencies are worth in the plan's own, from which day on.
+import { Plus, X } from "lucide-react";
+import { useState } from "react";
+import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
+import type { Plan } from "../../core/plan/schema.ts";
+import { Button, IconButton } from "../../ui/button.tsx";
+import { DateField } from "../../ui/dateField.tsx";
+import { readDate, writeDate } from "../../ui/dateText.ts";
+import { DraftInput } from "../../ui/draftInput.tsx";
+import { Field, TextInput } from "../../ui/field.tsx";
+import { none, textOptions } from "../../ui/options.ts";
+import { Picker } from "../../ui/picker.tsx";
+import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { readAmount } from "../../ui/useDraft.ts";
+import { usePlanFacts } from "../frame/facts.ts";
+
+type Rates = Plan["exchangeRates"];
+
+const readRate = (text: string) => readAmount(text, 1e-6, 1e7);
+
+export function ExchangeSheet({ onClose }: { onClose: () => void }) {
+  const session = usePlan();
+  const { currency } = usePlanFacts();
+  const rates = useMaybeAnswer("exchangeRates", {}, null) ?? [];
+  const [fault, setFault] = useState<string | null>(null);
+  const save = async (next: Rates) => {
+    const message = (await session.edit({ kind: "changeExchange", rates: next }))[0]?.message ?? null;
+    setFault(message);
+    return message === null;
+  };
+  const currencies = [...new Set(rates.map((own) => own.currency))].sort();
+  return (
+    <Sheet title="Exchange rates" subtitle={`What one of another currency is worth in ${currency}`} onClose={onClose}>
+      {currencies.map((own) => (
+        <SheetSection key={own} title={own}>
+          {rates
+            .filter((rate) => rate.currency === own)
+            .toSorted((a, b) => a.from.localeCompare(b.from))
+            .map((rate) => (
+              <div key={rate.from} className="flex items-center gap-2 py-0.5">
+                <span className="flex-1">from {writeDate(rate.from)}</span>
+                <DraftInput
+                  value={rate.rate}
+                  write={String}
+                  read={readRate}
+                  onSave={(value) => void save(rates.map((known) => (known === rate ? { ...known, rate: value } : known)))}
+                  says="An amount above 0"
+                  aria-label={`${own} from ${writeDate(rate.from)}`}
+                  inputMode="decimal"
+                  width={90}
+                  isSmall
+                  isFigure
+                />
+                <IconButton
+                  label={`Delete ${own} from ${writeDate(rate.from)}`}
+                  onClick={() => void save(rates.filter((known) => known !== rate))}
+                >
+                  <X size={14} />
+                </IconButton>
+              </div>
+            ))}
+        </SheetSection>
+      ))}
+      {rates.length === 0 && (
+        <SheetSection>
+          <p className="text-ink-2">None yet. A rate table in another currency needs one from the first day of its work.</p>
+        </SheetSection>
+      )}
+      <AddRate known={currencies} own={currency} onAdd={(rate) => save([...rates, rate])} />
+      {fault && (
+        <p role="alert" className="text-over">
+          {fault}
+        </p>
+      )}
+    </Sheet>
+  );
+}
+
+function AddRate({ known, own, onAdd }: { known: readonly string[]; own: string; onAdd: (rate: Rates[number]) => Promise<boolean> }) {
+  const [chosen, setCurrency] = useState("");
+  const currency = chosen || (known[0] ?? "");
+  const [from, setFrom] = useState("");
+  const [rate, setRate] = useState("");
+  const [date, amount] = [readDate(from), readRate(rate)];
+  const add = async () => {
+    if (date === null || !amount || currency === "") return;
+    if (!(await onAdd({ currency, from: date, rate: amount.value }))) return;
+    setFrom("");
+    setRate("");
+  };
+  return (
+    <SheetSection title="Add a rate">
+      <div className="space-y-2">
+        <Field label="Currency">
+          <Picker
+            value={currency}
+            options={[none("Which"), ...textOptions(Intl.supportedValuesOf("currency").filter((code) => code !== own))]}
+            onChange={setCurrency}
+          />
+        </Field>
+        <Field label="From">
+          <DateField value={from} onChange={setFrom} />
+        </Field>
+        <Field label={`Is worth, ${own}`}>
+          <TextInput inputMode="decimal" value={rate} onChange={(event) => setRate(event.target.value)} />
+        </Field>
+        <Button disabled={date === null || !amount || currency === ""} onClick={() => void add()}>
+          <Plus size={14} /> Add
+        </Button>
+      </div>
+    </SheetSection>
+  );
+}
