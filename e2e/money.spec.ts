@@ -169,7 +169,7 @@ test("a rate typed from a new day changes the months from then on alone; a raise
   await sheet.getByRole("button", { name: /^Raise 1\d rates/ }).click();
   await expect(page.locator("[data-rate]", { hasText: "Fabricator" }).locator('[data-column="d2027-04-01"]')).toHaveText("39.50");
   await page.getByRole("button", { name: "More", exact: true }).click();
-  await page.getByRole("button", { name: "Exchange rates" }).click();
+  await page.getByRole("button", { name: "Exchange rates", exact: true }).click();
   await sheet.getByLabel("GBP from 1 Apr 2027", { exact: true }).fill("1.2");
   await sheet.getByLabel("GBP from 1 Apr 2027", { exact: true }).press("Enter");
   await sheet.getByLabel("From", { exact: true }).fill("1 Apr 2027");
@@ -178,7 +178,7 @@ test("a rate typed from a new day changes the months from then on alone; a raise
   await expect(sheet.getByRole("alert")).toHaveText("GBP has two exchange rates from 2027-04-01.");
   await page.reload();
   await page.getByRole("button", { name: "More", exact: true }).click();
-  await page.getByRole("button", { name: "Exchange rates" }).click();
+  await page.getByRole("button", { name: "Exchange rates", exact: true }).click();
   await expect(sheet.getByLabel("GBP from 1 Apr 2027", { exact: true })).toHaveValue("1.2");
   await page.getByRole("button", { name: "1 rate missing" }).click();
   await page.getByRole("button", { name: "Open Contract cost 2027" }).click();

@@ -33,6 +33,7 @@ export function RateList({ rates, beside }: { rates: RatesHook; beside: RateTabl
         sections={grid.sections}
         idOf={({ id }) => id}
         nameOf={({ name }) => name}
+        rowHeight={40}
         headHeight={44}
         blocks={blocks}
         sortIn="here"
