@@ -463,3 +463,26 @@ test("typed hours that follow their task to days on which nobody can work them a
   const notice = server.notices.find(({ kind }) => kind === "moved");
   expect(notice).toMatchObject({ typed: [{ assignmentId: "demo-ines", who: "Ines Valtonen", minutes: 14 * 60 }] });
 });
+
+test("an edit made while the one before is being put away says that it was made on top of it", async () => {
+  const server = new FakeServer();
+  let second: Promise<unknown> = Promise.resolve();
+  const host = server.host({
+    load: async () => [],
+    add: async () => undefined,
+    setAside: async () => undefined,
+    // The browser takes a moment to forget an edit that is settled.
+    remove: async (key) => {
+      if (key === "first-key") second = host.edit(give("rockpools-jonas", "rui"), "second-key");
+      await new Promise((resolve) => setTimeout(resolve, 5));
+    },
+  });
+  await host.start();
+  await host.edit(give("rockpools-mara", "rui"), "first-key");
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  await second;
+  await server.untilSettled();
+  const request = server.settled.map((message) => message.request).find(({ key }) => key === "second-key");
+  // Either the revision of the first is known, or the first is named.
+  expect(request).toMatchObject({ madeOn: 1, after: ["first-key"] });
+});

@@ -303,9 +303,10 @@ export class PlanHost {
       return error ?? new Error("no answer");
     }
     const online = this.#cameOnline();
-    this.#pending.shift();
     // A choice outlives whatever becomes of this window in this very moment.
     await this.#kept(settled.overtaken ? this.keep.setAside(key, settled.overtaken) : this.keep.remove(key));
+    // Not before: an edit made meanwhile has to say that it was made on top of this one, whose revision is not known yet.
+    this.#pending.shift();
     await this.#take(settled, settled.faults.length === 0 && settled.entries?.length === 1);
     const refusal = settled.faults[0]?.message;
     if (settled.overtaken) this.#changed({ kind: "overtaken", key, edit, rows: settled.overtaken });
