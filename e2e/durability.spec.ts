@@ -136,6 +136,8 @@ test("an empty folder says what belongs on each screen, and a plan file opens fr
   await expect(page.getByText("Nobody is on the roster yet")).toBeVisible();
   await page.getByRole("link", { name: "Money" }).click();
   await expect(page.getByText("Nothing yet", { exact: true })).toBeVisible();
+  // The page stands before its buttons can be used.
+  await expect(page.locator("[data-ready=yes]")).toBeAttached();
   await page.getByRole("button", { name: "Plan" }).click();
   await page.getByRole("menuitem", { name: "Open a plan file…" }).click();
   const sheet = page.getByRole("complementary", { name: "Open a plan file" });
