@@ -1,5 +1,6 @@
 // Evening out on the server, where the plan is large: it has more memory, and the browser stays free for its screens.
 
+import { answerLines } from "./answerLines.ts";
 import type { EvenOutQuery } from "./evenOutQuery.ts";
 import { post } from "./post.ts";
 import type { EvenOutNews } from "./searches.ts";
@@ -15,9 +16,8 @@ export async function evenOutThere(
   let last: EvenOutNews | null = null;
   try {
     const response = await post("/api/even-out", { body: JSON.stringify(query), signal });
-    if (!response.ok || !response.body) return false;
-    for await (const line of linesOf(response.body)) {
-      const { news, isDone } = JSON.parse(line) as { news: EvenOutNews; isDone: boolean };
+    if (!response.ok) return false;
+    for await (const { news, isDone } of answerLines<{ news: EvenOutNews; isDone: boolean }>(response)) {
       found.push(...news.found);
       last = { ...news, found: [...found] };
       tell(last, isDone);
@@ -28,16 +28,4 @@ export async function evenOutThere(
   }
   if (last) tell(last, true);
   return last !== null || signal.aborted;
-}
-
-async function* linesOf(body: ReadableStream<Uint8Array>): AsyncGenerator<string> {
-  const reader = body.pipeThrough(new TextDecoderStream() as ReadableWritablePair<string, Uint8Array>).getReader();
-  let rest = "";
-  for (;;) {
-    const { done, value } = await reader.read();
-    if (done) return;
-    const lines = (rest + value).split("\n");
-    rest = lines.pop() ?? "";
-    yield* lines;
-  }
 }

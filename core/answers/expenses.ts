@@ -2,7 +2,7 @@
 
 import { taxOf } from "../cost/expense.ts";
 import type { Model } from "../model.ts";
-import { findRow, rowById } from "../plan/rows.ts";
+import { rowById } from "../plan/rows.ts";
 import type { Expense } from "../plan/schema.ts";
 import { minorUnits } from "../plan/units.ts";
 
@@ -27,7 +27,7 @@ export function expensesOf({ plan }: Model): Expenses {
   const projects = rowById(plan.projects);
   const rows = plan.expenses.flatMap((expense): ExpenseRow[] => {
     const projectRow = projects.get(expense.projectId) ?? -1;
-    const project = findRow(plan.projects, expense.projectId);
+    const project = plan.projects[projectRow];
     if (!project || project.stage === "cancelled") return [];
     return [{ expense, projectName: project.name, projectRow, amount: minorUnits(expense.amount), tax: taxOf(expense) }];
   });

@@ -1,9 +1,9 @@
 // The horizon: capacity against demand by role, with pipeline projects as they are, or as if they were won, lost or moved.
 
 import { parseDay } from "../calendar/day.ts";
+import { wholePeriods } from "../calendar/horizon.ts";
 import type { Range, ReportRange } from "../calendar/periods.ts";
 import { moneyOver } from "../cost/costs.ts";
-import { wholePeriods } from "../cost/moneyQuery.ts";
 import { applyChanges, type Change, changeOf } from "../edits/change.ts";
 import { demandedRole, roleOfPeople } from "../forecast/demand.ts";
 import { forecastOf, type RoleForecast } from "../forecast/forecast.ts";
@@ -15,6 +15,7 @@ import { peopleByFirstRole } from "../load/teams.ts";
 import type { Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
 import { findRow, rowById } from "../plan/rows.ts";
+import { percentHundredths } from "../plan/units.ts";
 import { updateModel } from "../update.ts";
 
 /** A pipeline project looked at in another way than it is written. */
@@ -65,7 +66,7 @@ export interface HorizonAnswer {
 export function horizonAnswer(model: Model, query: HorizonQuery): HorizonAnswer {
   const shown = asIf(model, query.cases);
   const { plan } = shown;
-  const asked = wholePeriods(shown, query);
+  const asked = wholePeriods(shown.plan, query);
   const { periods, roles, pipeline } = forecastOf(shown, asked);
   const people = peopleByFirstRole(plan);
   const one = hoursOfOne(shown, periods);
@@ -94,7 +95,7 @@ export function horizonAnswer(model: Model, query: HorizonQuery): HorizonAnswer 
           projectId: written.id,
           name: written.name,
           projectRow: row,
-          probability: Math.round((written.probability ?? 100) * 100),
+          probability: percentHundredths(written.probability ?? 100),
           value: own ? moneyOver(model.plan, own).revenue : 0,
           start: shown.schedule.projects[row].start.day,
           finish: shown.schedule.projects[row].finish.day,
@@ -185,7 +186,7 @@ export function horizonWork(
       projectRow: work.project[row],
       who: person?.name ?? findRow(plan.teams, plan.assignments[row]?.teamId)?.name ?? null,
       minutes,
-      probability: isPipeline(project) ? Math.round((project.probability ?? 100) * 100) : null,
+      probability: isPipeline(project) ? percentHundredths(project.probability ?? 100) : null,
     });
   }
   lines.sort((a, b) => b.minutes - a.minutes);
@@ -209,7 +210,7 @@ export function horizonHelps(model: Model, { roleId, ...query }: HorizonQuery & 
   const shown = asIf(model, query.cases);
   const role = rowById(shown.plan.roles).get(roleId);
   if (role === undefined) return { helps: [], others: [] };
-  const asked = wholePeriods(shown, query);
+  const asked = wholePeriods(shown.plan, query);
   const helps = helpsFor(shown, role, asked).map((own) => ({
     ...own,
     name: own.help.kind === "later" ? (findRow(shown.plan.projects, own.help.projectId)?.name ?? "") : shown.plan.roles[role].name,

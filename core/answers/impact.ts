@@ -2,7 +2,7 @@
 import type { Day } from "../calendar/day.ts";
 import { horizonOf, periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";
-import { moneyOver } from "../cost/costs.ts";
+import { moneyOfAll } from "../cost/costs.ts";
 import { applyEdit, type Edit } from "../edits/edit.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { levelBandOf, overBeyond, type PeriodSums, peopleSums } from "../load/periodSums.ts";
@@ -134,17 +134,6 @@ function finishMoves(model: Model, next: Model): FinishMove[] {
 }
 
 function moneyChange(model: Model, next: Model): Impact["money"] {
-  const [was, is] = [moneyOfAll(model), moneyOfAll(next)];
+  const [was, is] = [moneyOfAll(model.plan, model.costsOfHorizon()), moneyOfAll(next.plan, next.costsOfHorizon())];
   return { cost: is.cost - was.cost, revenue: is.revenue - was.revenue };
-}
-
-function moneyOfAll(model: Model): Impact["money"] {
-  const sums = { cost: 0, revenue: 0 };
-  for (const project of model.costsOfHorizon().projects) {
-    if (!project) continue;
-    const { cost, revenue } = moneyOver(model.plan, project);
-    sums.cost += cost;
-    sums.revenue += revenue;
-  }
-  return sums;
 }

@@ -1,10 +1,11 @@
 // Margins: what every project, every client and everybody on a project brings in and costs, over the whole plan.
 import { horizonOf } from "../calendar/horizon.ts";
-import { marginOf, moneyOver } from "../cost/costs.ts";
+import { marginOf, moneyOver, totalOf } from "../cost/costs.ts";
 import { labourRowOf, ledgerOf } from "../cost/ledger.ts";
-import { marginGoal } from "../cost/margin.ts";
+import { isBelowGoal, marginGoal } from "../cost/margin.ts";
 import type { Model } from "../model.ts";
 import type { Project } from "../plan/schema.ts";
+import { minorUnits } from "../plan/units.ts";
 
 export interface MarginRow {
   id: string;
@@ -43,7 +44,7 @@ export function marginsOf(model: Model): Margins {
     const { revenue, cost } = moneyOver(plan, own);
     const goal = marginGoal(plan, projectRow);
     const share = marginOf(revenue, cost);
-    const minor = budget === undefined ? null : Math.round(budget * 100);
+    const minor = budget === undefined ? null : minorUnits(budget);
     return [
       {
         id,
@@ -55,7 +56,7 @@ export function marginsOf(model: Model): Margins {
         cost,
         share,
         goal,
-        isBelow: share !== null && goal !== null && share < goal,
+        isBelow: isBelowGoal(share, goal),
         budget: minor,
         passes: minor === null ? null : passesOn(model, byMonth, projectRow, minor),
       },
@@ -77,14 +78,10 @@ function passesOn({ plan }: Model, { projects, periods }: ReturnType<Model["cost
   const cost = projects[project];
   let running = 0;
   for (let period = 0; cost && period < periods.periods.length; period++) {
-    running += moneyOver(plan, { byKind: onlyPeriod(cost.byKind, period) }).cost;
+    running += totalOf(plan, cost, period);
     if (running > budget) return periods.periods[period].start;
   }
   return null;
-}
-
-function onlyPeriod<T extends Record<string, number[]>>(byKind: T, period: number): T {
-  return Object.fromEntries(Object.entries(byKind).map(([kind, amounts]) => [kind, [amounts[period]]])) as T;
 }
 
 export interface MarginPerson {

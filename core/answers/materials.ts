@@ -1,6 +1,6 @@
 // What of each material is needed when, by project: what to order, and by which day.
-import { periodSettingsOf } from "../calendar/horizon.ts";
-import { nextPeriodStart, periodStart, periodsIn, type Range, type ReportRange } from "../calendar/periods.ts";
+import { periodSettingsOf, wholePeriods } from "../calendar/horizon.ts";
+import { periodOfDays, periodsIn, type Range, type ReportRange } from "../calendar/periods.ts";
 import { roundedHalfUp } from "../cost/exactLine.ts";
 import { forAccrualDays, UNITS_DENOMINATOR, unitsOf } from "../cost/material.ts";
 import type { Model } from "../model.ts";
@@ -28,11 +28,11 @@ export interface MaterialNeeds {
 }
 
 /** Quantities with their waste by whole periods around a window, of projects that are not cancelled. */
-export function materialNeeds(model: Model, { range, grain }: ReportRange): MaterialNeeds {
+export function materialNeeds(model: Model, asked: ReportRange): MaterialNeeds {
   const { plan, work, schedule } = model;
-  const settings = periodSettingsOf(plan);
-  const whole = { start: periodStart(range.start, grain, settings), stop: nextPeriodStart(range.stop - 1, grain, settings) };
-  const periods = periodsIn(whole, grain, settings);
+  const { range, grain } = wholePeriods(plan, asked);
+  const periods = periodsIn(range, grain, periodSettingsOf(plan));
+  const periodOf = periodOfDays(range, periods);
   const materials = rowById(plan.materials);
   const needs = new Map<string, { first: number; exact: bigint[] }>();
   for (let row = 0; row < work.assignments; row++) {
@@ -44,11 +44,10 @@ export function materialNeeds(model: Model, { range, grain }: ReportRange): Mate
       const own = needs.get(key) ?? { first: Number.POSITIVE_INFINITY, exact: periods.map(() => 0n) };
       needs.set(key, own);
       forAccrualDays(dates, accrual, (day, ticks, total) => {
-        const period = periods.findIndex(({ start, stop }) => day >= start && day < stop);
-        if (period < 0) return;
+        if (day < range.start || day >= range.stop) return;
         own.first = Math.min(own.first, day);
         // Parts of a task are whole again over all of its days: the denominator is the same for each.
-        own.exact[period] += (units * BigInt(ticks) * 10_000n * SCALE) / BigInt(total);
+        own.exact[periodOf[day - range.start]] += (units * BigInt(ticks) * 10_000n * SCALE) / BigInt(total);
       });
     }
   }

@@ -1,10 +1,10 @@
 // What the plan costs and earns, added up by whatever is asked for; rows and columns add up to the minor unit.
 
-import { horizonOf } from "../calendar/horizon.ts";
+import { horizonOf, wholePeriods } from "../calendar/horizon.ts";
 import type { Range } from "../calendar/periods.ts";
 import { costKinds, moneyOver } from "../cost/costs.ts";
 import { type Ledger, ledgerOf, type MoneyBy, NONE } from "../cost/ledger.ts";
-import { linesOf, type MoneyPlace, type MoneyQuery, wholePeriods } from "../cost/moneyQuery.ts";
+import { linesOf, type MoneyPlace, type MoneyQuery } from "../cost/moneyQuery.ts";
 import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
@@ -47,7 +47,7 @@ export interface Money {
 /** Money of every project that is not cancelled, in whole periods around a window. */
 export function moneyOf(model: Model, query: MoneyQuery): Money {
   const { plan } = model;
-  const asked = wholePeriods(model, query);
+  const asked = wholePeriods(plan, query);
   const ledger = ledgerOf(model, asked);
   const sums = new Map<string, number[]>(seeds(model, query).map((key) => [key, emptyRow(ledger)]));
   for (const { line, sign } of linesOf(model, ledger, query)) {
@@ -66,7 +66,8 @@ export function moneyOf(model: Model, query: MoneyQuery): Money {
   });
   const kept = inOrder(plan, query.by, rows);
   const totals = ledger.periods.map((_, p) => sum(kept.map(({ periods }) => periods[p])));
-  const { missingRates, missingExchangeRates } = model.costs(asked);
+  // What lacks a rate does so whatever the window.
+  const { missingRates, missingExchangeRates } = model.costsOfHorizon();
   return {
     currency: plan.settings.currency,
     periods: [...ledger.periods],

@@ -1,9 +1,10 @@
 // The lines that a figure of money is made of, each with what it is about and why it is what it is.
+import { wholePeriods } from "../calendar/horizon.ts";
 import type { Range } from "../calendar/periods.ts";
 import type { MoneyLine } from "../cost/costs.ts";
 import { explainMoney, type MoneyWhy } from "../cost/explainMoney.ts";
 import { labourRowOf, ledgerOf, taskOf } from "../cost/ledger.ts";
-import { linesOf, type MoneyQuery, wholePeriods } from "../cost/moneyQuery.ts";
+import { linesOf, type MoneyQuery } from "../cost/moneyQuery.ts";
 import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 
@@ -44,7 +45,7 @@ export interface MoneyLines {
 
 /** The lines behind a figure of the table; together they are the figure, or what it takes off a budget. */
 export function moneyLinesOf(model: Model, query: MoneyLinesQuery): MoneyLines {
-  const asked = wholePeriods(model, query);
+  const asked = wholePeriods(model.plan, query);
   const ledger = ledgerOf(model, asked);
   const { key, period } = query;
   const lines = linesOf(model, ledger, query).flatMap(({ line, sign }): MoneyLineTold[] => {
@@ -80,18 +81,17 @@ function told(model: Model, line: MoneyLine): Omit<MoneyLineTold, "amount"> {
 
 /** Why a line is what it is over a range; null where there is no such line any more. */
 export function moneyWhy(model: Model, { subject, range, total }: { subject: MoneySubject; range: Range; total: number }): MoneyWhy | null {
-  const { plan, work } = model;
-  const { kind, projectId, assignmentId, taskId, expenseId } = subject;
-  const project = rowById(plan.projects).get(projectId);
-  if (project === undefined) return null;
-  const row = rowOf();
-  return row === undefined ? null : explainMoney(model, { kind, project, row }, range, total);
+  const project = rowById(model.plan.projects).get(subject.projectId);
+  const row = rowOfSubject(model, subject);
+  return project === undefined || row === undefined ? null : explainMoney(model, { kind: subject.kind, project, row }, range, total);
+}
 
-  function rowOf(): number | undefined {
-    if (expenseId !== undefined) return rowById(plan.expenses).get(expenseId);
-    if (assignmentId !== undefined) return rowById(plan.assignments).get(assignmentId);
-    const task = taskId === undefined ? undefined : rowById(plan.tasks).get(taskId);
-    if (kind === "fixed" || task === undefined) return taskId === undefined ? -1 : task;
-    return work.implicitRow[task] < 0 ? undefined : work.implicitRow[task];
-  }
+/** The row that a line with this subject has; −1 for a fee that falls on the finish. */
+function rowOfSubject({ plan, work }: Model, { kind, assignmentId, taskId, expenseId }: MoneySubject): number | undefined {
+  if (expenseId !== undefined) return rowById(plan.expenses).get(expenseId);
+  if (assignmentId !== undefined) return rowById(plan.assignments).get(assignmentId);
+  if (taskId === undefined) return -1;
+  const task = rowById(plan.tasks).get(taskId);
+  if (kind === "fixed" || task === undefined) return task;
+  return work.implicitRow[task] < 0 ? undefined : work.implicitRow[task];
 }

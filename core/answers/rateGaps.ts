@@ -1,5 +1,5 @@
 // Who works, or what is used, without a rate: by table, so that the gap can be filled where it is.
-import { costRole, rateBookOf, stretchOn } from "../cost/rateBook.ts";
+import { costRole, type RateStretch, rateBookOf, stretchOn } from "../cost/rateBook.ts";
 import type { Model } from "../model.ts";
 import { findRow } from "../plan/rows.ts";
 
@@ -16,7 +16,7 @@ export interface RateGap {
 
 /** Gaps in the cost tables of projects that are not cancelled; the most projects first. */
 export function rateGaps(model: Model): RateGap[] {
-  const { plan, work, placements, schedule } = model;
+  const { plan, work, schedule } = model;
   const book = rateBookOf(plan);
   const gaps = new Map<string, RateGap>();
   for (let row = 0; row < work.rows; row++) {
@@ -28,7 +28,7 @@ export function rateGaps(model: Model): RateGap[] {
     const person = plan.people[work.person[row]];
     const roleId = costRole(plan, work.role[row], work.person[row]);
     const stretches = isMaterial ? book.material(table, materialId ?? "") : book.labour(table, person?.id, roleId);
-    const day = isMaterial ? (schedule.of(work.task[row])?.start.day ?? null) : firstWithout(row);
+    const day = isMaterial ? (schedule.of(work.task[row])?.start.day ?? null) : firstDayWithout(model, row, stretches);
     if (day === null || (isMaterial && stretchOn(stretches, day).entry)) continue;
     const of = isMaterial
       ? { materialId }
@@ -45,14 +45,15 @@ export function rateGaps(model: Model): RateGap[] {
       if (!known.projects.includes(project.name)) known.projects.push(project.name);
       known.from = Math.min(known.from, day);
     }
-
-    function firstWithout(own: number): number | null {
-      for (let i = 0; i < placements.length[own]; i++) {
-        const at = placements.start[own] + i;
-        if (placements.buffer.minutes[placements.offset[own] + i] > 0 && !stretchOn(stretches, at).entry) return at;
-      }
-      return null;
-    }
   }
   return [...gaps.values()].sort((a, b) => b.projects.length - a.projects.length || a.from - b.from);
+}
+
+/** The first day on which a row of work has hours and no rate. */
+function firstDayWithout({ placements }: Model, row: number, stretches: readonly RateStretch[]): number | null {
+  for (let i = 0; i < placements.length[row]; i++) {
+    const day = placements.start[row] + i;
+    if (placements.buffer.minutes[placements.offset[row] + i] > 0 && !stretchOn(stretches, day).entry) return day;
+  }
+  return null;
 }

@@ -1,5 +1,5 @@
 // Signals about money: work without a rate, and margins under their goal.
-import { marginGoal, projectMargin } from "../cost/margin.ts";
+import { isBelowGoal, marginGoal, projectMargin } from "../cost/margin.ts";
 import type { Model } from "../model.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Attention } from "./kinds.ts";
@@ -35,7 +35,7 @@ function byProject({ plan }: Model, kind: "missingRate" | "missingExchangeRate",
 function thinMargins(model: Model): Attention[] {
   return model.plan.projects.flatMap(({ id, name, stage }, row): Attention[] => {
     const [share, goal] = [projectMargin(model, row), marginGoal(model.plan, row)];
-    if (stage === "done" || share === null || goal === null || share >= goal) return [];
+    if (stage === "done" || share === null || goal === null || !isBelowGoal(share, goal)) return [];
     return [{ key: `thinMargin ${id}`, kind: "thinMargin", projectId: id, project: name, share, goal, weight: 6e4 + goal - share }];
   });
 }

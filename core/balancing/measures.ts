@@ -2,7 +2,7 @@
 import type { Day } from "../calendar/day.ts";
 import { horizonOf, periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";
-import { moneyOver } from "../cost/costs.ts";
+import { moneyOfAll } from "../cost/costs.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { type LevelBand, levelBandOf, overOf, periodState } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
@@ -76,7 +76,7 @@ export class Measured {
       peakOver: this.#people.reduce((sum, own) => sum + own.peakOver, 0),
       overWeeks: this.#people.reduce((sum, own) => sum + own.overWeeks, 0),
       unplaced: unplacedOf(model),
-      ...moneyOf(model),
+      ...moneyOfAll(plan, model.costsOfHorizon()),
     };
   }
 
@@ -177,16 +177,4 @@ function unplacedOf(model: Model): number {
   let sum = 0;
   for (let row = 0; row < work.assignments; row++) if (shares[row] >= 0) sum += placements.unplaced[row];
   return sum;
-}
-
-/** Cost and revenue of every project that is not cancelled. */
-function moneyOf(model: Model): Pick<Measures, "cost" | "revenue"> {
-  const sums = { cost: 0, revenue: 0 };
-  for (const project of model.costsOfHorizon().projects) {
-    if (!project) continue;
-    const own = moneyOver(model.plan, project);
-    sums.revenue += own.revenue;
-    sums.cost += own.cost;
-  }
-  return sums;
 }

@@ -2,7 +2,7 @@
 import type { Plan } from "../plan/schema.ts";
 import { usualSettings } from "../plan/usualSettings.ts";
 import { type Day, parseDay } from "./day.ts";
-import type { PeriodSettings, Range } from "./periods.ts";
+import { nextPeriodStart, type PeriodSettings, periodStart, type Range, type ReportRange } from "./periods.ts";
 
 /** The planning horizon, both ends included. */
 export function horizonOf(plan: Plan): Range {
@@ -14,6 +14,15 @@ export function periodSettingsOf(plan: Plan): PeriodSettings {
   return {
     weekStartsOn: plan.settings.weekStartsOn ?? usualSettings.weekStartsOn,
     fiscalYearStartMonth: plan.settings.fiscalYearStartMonth ?? usualSettings.fiscalYearStartMonth,
+  };
+}
+
+/** A window drawn out to whole periods. */
+export function wholePeriods(plan: Plan, { range, grain }: ReportRange): ReportRange {
+  const settings = periodSettingsOf(plan);
+  return {
+    range: { start: periodStart(range.start, grain, settings), stop: nextPeriodStart(range.stop - 1, grain, settings) },
+    grain,
   };
 }
 

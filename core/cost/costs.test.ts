@@ -1,5 +1,6 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
+import { everyEditFrom } from "../../tests/everyEdit.ts";
 import { tangledPlan } from "../../tests/randomPlan.ts";
 import { withMoney } from "../../tests/withMoney.ts";
 import { materialNeeds } from "../answers/materials.ts";
@@ -8,16 +9,16 @@ import { type MoneyLineTold, moneyLinesOf, moneyWhy } from "../answers/moneyLine
 import { outlineOf } from "../answers/outline.ts";
 import { rateUses } from "../answers/rateUses.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
-import { horizonOf } from "../calendar/horizon.ts";
+import { horizonOf, wholePeriods } from "../calendar/horizon.ts";
 import { grains } from "../calendar/periods.ts";
 import { applyChanges, invert } from "../edits/change.ts";
 import { applyEdit } from "../edits/edit.ts";
 import { buildModel } from "../model.ts";
 import type { Plan } from "../plan/schema.ts";
 import { costReport } from "../reports/cost.ts";
+import { updateModel } from "../update.ts";
 import { costsOf } from "./costs.ts";
-import { moneyBys } from "./ledger.ts";
-import { wholePeriods } from "./moneyQuery.ts";
+import { ledgerOf, moneyBys } from "./ledger.ts";
 import { RateBook, stretchOn } from "./rateBook.ts";
 
 const plan = fernhollow();
@@ -57,7 +58,7 @@ const asked = { range: { start: parseDay("2027-01-25"), stop: parseDay("2027-03-
 
 test("money adds up both ways to the cent, by whatever it is added up and at every grain, and is the report's", () => {
   for (const grain of grains) {
-    const { range } = wholePeriods(model, { ...asked, grain });
+    const { range } = wholePeriods(model.plan, { ...asked, grain });
     const report = costReport(model, { range, grain });
     for (const measure of ["cost", "revenue", "margin"] as const) {
       const of = ({ total, revenue }: { total: number; revenue: number }) =>
@@ -278,4 +279,25 @@ test("an exchange rate set from a day on changes what tables in that currency co
   expect(applyEdit(plan, { kind: "changeExchange", rates: twice }).faults[0]?.message).toBe("GBP has two exchange rates from 2027-01-01.");
   const own = [{ currency: "EUR", from: "2027-01-01", rate: 1 }];
   expect(applyEdit(plan, { kind: "changeExchange", rates: own }).faults[0]?.message).toContain("needs no exchange rate");
+});
+
+test("the lines of a plan that was edited are those of the same plan read anew, whatever was edited", () => {
+  for (let seed = 1; seed <= 8; seed++) {
+    const next = everyEditFrom(seed);
+    let own = buildModel(withMoney(tangledPlan(seed), seed));
+    const windows = [{ range: horizonOf(own.plan), grain: "month" as const }, wholePeriods(own.plan, { ...asked, grain: "week" })];
+    let [kept, edits] = [0, 0];
+    while (edits < 40) {
+      const outcome = applyEdit(own.plan, next(own.plan));
+      if (!outcome.plan) continue;
+      edits++;
+      const before = new Set(ledgerOf(own, windows[edits % 7 === 0 ? 1 : 0]).lines);
+      own = updateModel(own, outcome.plan, outcome.changes);
+      const window = windows[edits % 7 === 0 ? 1 : 0];
+      const { lines } = ledgerOf(own, window);
+      kept += lines.filter((line) => before.has(line)).length;
+      expect(lines, `${seed} after ${edits}`).toEqual(ledgerOf(buildModel(outcome.plan), window).lines);
+    }
+    expect(kept, "what an edit left alone is not costed again").toBeGreaterThan(0);
+  }
 });

@@ -113,21 +113,45 @@ export interface MoneyLine {
   amounts: number[];
 }
 
-/** Every line of money of every project that is not cancelled, in the periods of a range.
+/** Lines of one project that are known, in one window: they hold as long as all of its rows stand where they stood. */
+interface KnownLines {
+  window: string;
+  project: number;
+  rows: readonly Int32Array[];
+  lines: MoneyLine[];
+}
+
+/** By what the project costs over the horizon, which is made anew when an edit touches that. */
+const linesOfProjects = new WeakMap<ProjectCosts, KnownLines>();
+
+/** Every line of money of every project that is not cancelled, in the periods of a range. Of a model that an edit has made,
+ * only the projects that it touched are costed again.
  * @param only Row of the one project that is asked about. */
 export function moneyLines(
-  placed: Placed,
+  model: Placed & { costsOfHorizon(): Costs },
   { range, grain }: ReportRange,
   only?: number,
 ): { lines: MoneyLine[]; periods: readonly Range[] } {
-  const periods = periodsIn(range, grain, periodSettingsOf(placed.plan));
-  const lines: MoneyLine[] = [];
-  const costing = new Costing(placed, { range, periods, periodOf: periodOfDays(range, periods) }, (line) => lines.push(line));
-  placed.plan.projects.forEach((_, project) => {
-    if (only === undefined || only === project) costing.costsOfProject(project);
+  const { plan, work } = model;
+  const periods = periodsIn(range, grain, periodSettingsOf(plan));
+  const window = `${range.start} ${range.stop} ${grain} ${periods[0]?.stop}`;
+  const groups = groupsOf(plan, work.project);
+  let told: MoneyLine[] = [];
+  const costing = new Costing(model, { range, periods, periodOf: periodOfDays(range, periods) }, (line) => told.push(line));
+  const lines = model.costsOfHorizon().byProject.map((costs, project): readonly MoneyLine[] => {
+    if (only !== undefined && only !== project) return [];
+    const rows = [groups.rows, groups.tasks, groups.expenses].map((group) => membersOf(group, project));
+    const known = linesOfProjects.get(costs);
+    if (known?.window === window && known.project === project && rows.every((own, at) => isSame(own, known.rows[at]))) return known.lines;
+    told = [];
+    costing.costsOfProject(project);
+    linesOfProjects.set(costs, { window, project, rows, lines: told });
+    return told;
   });
-  return { lines, periods };
+  return { lines: lines.flat(), periods };
 }
+
+const isSame = (a: Int32Array, b: Int32Array): boolean => a.length === b.length && a.every((row, at) => row === b[at]);
 
 /** Costs every project that is not cancelled over a range, pipeline in full.
  * @param known By project row what is known to be as it was; the others are costed. */
@@ -263,20 +287,27 @@ class Costing {
 }
 
 /** What all projects are costed with: rates, overtime, and which rows of work, tasks and expenses are whose. */
-interface Shared {
+interface Shared extends Groups {
   book: RateBook;
   overtime: OvertimeBook;
+}
+
+interface Groups {
   rows: Grouping;
   tasks: Grouping;
   expenses: Grouping;
 }
 
-function sharedOf(placed: Placed): Shared {
-  const { plan, work } = placed;
+const sharedOf = (placed: Placed): Shared => ({
+  book: rateBookOf(placed.plan),
+  overtime: new OvertimeBook(placed),
+  ...groupsOf(placed.plan, placed.work.project),
+});
+
+/** Rows of work, tasks and expenses by project. */
+function groupsOf(plan: Plan, projectOfWork: Int32Array): Groups {
   return {
-    book: rateBookOf(plan),
-    overtime: new OvertimeBook(placed),
-    rows: groupedOnce(work.project, plan.projects, () => work.project),
+    rows: groupedOnce(projectOfWork, plan.projects, () => projectOfWork),
     tasks: groupedOnce(plan.tasks, plan.projects, () => projectsOf(plan, plan.tasks)),
     expenses: groupedOnce(plan.expenses, plan.projects, () => projectsOf(plan, plan.expenses)),
   };
@@ -318,6 +349,18 @@ export function moneyOver(plan: Plan, cost: ProjectCost): { revenue: number; cos
     sums.revenue += revenue;
     sums.cost += totalOf(plan, cost, period);
   });
+  return sums;
+}
+
+/** What all projects that are not cancelled earn and cost together, in all periods. */
+export function moneyOfAll(plan: Plan, { projects }: Pick<Costs, "projects">): { revenue: number; cost: number } {
+  const sums = { revenue: 0, cost: 0 };
+  for (const project of projects) {
+    if (!project) continue;
+    const own = moneyOver(plan, project);
+    sums.revenue += own.revenue;
+    sums.cost += own.cost;
+  }
   return sums;
 }
 

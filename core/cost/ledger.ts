@@ -3,7 +3,7 @@ import type { ReportRange } from "../calendar/periods.ts";
 import type { Placed } from "../placing/placed.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
-import { type MoneyLine, moneyLines } from "./costs.ts";
+import { type Costs, type MoneyLine, moneyLines } from "./costs.ts";
 import { costRole } from "./rateBook.ts";
 
 /** What money can be added up by. */
@@ -35,7 +35,7 @@ export interface Ledger {
 const known = new WeakMap<Placed, { key: string; ledger: Ledger }>();
 
 /** The ledger of the periods of a range; the one that was asked for last is kept. */
-export function ledgerOf(model: Placed, asked: ReportRange): Ledger {
+export function ledgerOf(model: Placed & { costsOfHorizon(): Costs }, asked: ReportRange): Ledger {
   const key = `${asked.range.start} ${asked.range.stop} ${asked.grain}`;
   const last = known.get(model);
   if (last?.key === key) return last.ledger;

@@ -1,6 +1,5 @@
 // What is asked of money: added up by what, of which kind, in which periods; and the lines that it is about.
-import { periodSettingsOf } from "../calendar/horizon.ts";
-import { nextPeriodStart, periodStart, type ReportRange } from "../calendar/periods.ts";
+import type { ReportRange } from "../calendar/periods.ts";
 import type { Placed } from "../placing/placed.ts";
 import type { CostKind, MoneyLine } from "./costs.ts";
 import type { Ledger, MoneyBy } from "./ledger.ts";
@@ -21,15 +20,6 @@ export interface MoneyQuery extends ReportRange {
   measure: MoneyMeasure;
   /** Only what falls under all of these. */
   within: readonly MoneyPlace[];
-}
-
-/** The window drawn out to whole periods. */
-export function wholePeriods({ plan }: Placed, { range, grain }: ReportRange): ReportRange {
-  const settings = periodSettingsOf(plan);
-  return {
-    range: { start: periodStart(range.start, grain, settings), stop: nextPeriodStart(range.stop - 1, grain, settings) },
-    grain,
-  };
 }
 
 /** The lines that a question is about, each with how it counts. */

@@ -43,14 +43,12 @@ export class DemandSums {
 
   /** Adds what a row of work places. */
   add(row: number, role: number, into: Float64Array): void {
-    const { start: offset, length, buffer, offset: at } = this.placed.placements;
-    const first = Math.max(offset[row], this.#range.start);
-    const stop = Math.min(offset[row] + length[row], this.#range.stop);
-    const base = role * this.#count;
-    for (let day = first; day < stop; day++) {
-      const minutes = buffer.minutes[at[row] + day - offset[row]];
-      if (minutes > 0) into[base + this.#periodOf[day - this.#range.start]] += minutes;
-    }
+    const { placements } = this.placed;
+    const [from, length] = [placements.start[row], placements.length[row]];
+    const first = Math.max(from, this.#range.start);
+    const stop = Math.min(from + length, this.#range.stop);
+    const [at, base] = [placements.offset[row] - from, role * this.#count];
+    for (let day = first; day < stop; day++) into[base + this.#periodOf[day - this.#range.start]] += placements.buffer.minutes[at + day];
   }
 }
 

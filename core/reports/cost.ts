@@ -2,9 +2,10 @@
 
 import type { ReportRange } from "../calendar/periods.ts";
 import { type Costs, marginOf, type ProjectCost, totalOf } from "../cost/costs.ts";
+import { isBelowGoal, marginGoal } from "../cost/margin.ts";
 import type { Model } from "../model.ts";
+import { rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
-import { percentHundredths } from "../plan/units.ts";
 import type { Signal } from "../signals/signals.ts";
 import { marginBelowTarget, rateSignals } from "../signals/signals.ts";
 import { printedPeriods } from "./range.ts";
@@ -60,11 +61,11 @@ function printedCost(plan: Plan, costs: readonly ProjectCost[], count = costs[0]
 }
 
 function signalsOf(plan: Plan, costs: Costs, projects: readonly { id: string; margin: number | null }[]): Signal[] {
+  const rows = rowById(plan.projects);
   const thin = projects.flatMap(({ id, margin }) => {
-    const project = plan.projects.find((row) => row.id === id);
-    const target = project?.marginTarget ?? plan.settings.marginTarget;
-    if (!project || margin === null || target === undefined || margin >= percentHundredths(target)) return [];
-    return [marginBelowTarget(project, margin, target)];
+    const row = rows.get(id) as number;
+    const goal = marginGoal(plan, row);
+    return margin !== null && goal !== null && isBelowGoal(margin, goal) ? [marginBelowTarget(plan.projects[row], margin, goal)] : [];
   });
   return [...rateSignals(plan, costs), ...thin];
 }

@@ -59,10 +59,10 @@ function missingExchangeRate(plan: Plan, subject: string): Signal {
 }
 
 /** A project that earns less of its revenue than it is meant to. */
-export function marginBelowTarget(project: Project, margin: number, target: number): Signal {
+export function marginBelowTarget(project: Project, margin: number, goal: number): Signal {
   return {
     kind: "marginBelowTarget",
     subject: project.id,
-    message: `"${project.name}" has a margin of ${margin / 100} %, below its goal of ${target} %.`,
+    message: `"${project.name}" has a margin of ${margin / 100} %, below its goal of ${goal / 100} %.`,
   };
 }
