@@ -44,7 +44,7 @@ test("the board as a workbook is a zip, and no other form is known", async () =>
   expect([...bytes.subarray(0, 2)]).toEqual([0x50, 0x4b]);
   const other = await get("/api/board?format=pdf");
   expect(other.status).toBe(400);
-  expect(other.text).toContain('The board comes as \\"csv\\" or \\"xlsx\\".');
+  expect(other.text).toContain('This table comes as \\"csv\\" or \\"xlsx\\".');
 });
 
 test("money goes out as it is asked for, adds up in the file, and no other form is known", async () => {
@@ -63,6 +63,9 @@ test("money goes out as it is asked for, adds up in the file, and no other form 
   });
   expect(all.slice(0, -1).reduce((sum, own) => sum + own, 0)).toBe(all[all.length - 1]);
   expect((await get("/api/money?format=pdf")).status).toBe(400);
+  const cash = await fetch(`${server.url}/api/money?table=cash-flow&show=revenue&group=client&span=plan`);
+  expect(cash.headers.get("content-disposition")).toContain('"cash-flow.csv"');
+  expect((await cash.text()).split(",")[0]).toBe("Cost in EUR by kind of cost");
   expect((await get("/api/money?group=hats&per=never&of=x:y,z")).status).toBe(200);
 });
 

@@ -37,6 +37,9 @@ export function moneyText(minor: number, decimals: 0 | 2 = 2): string {
   return minor < 0 ? `−${text}` : text;
 }
 
+/** An amount with its sign, in whole units. */
+export const signedMoney = (minor: number, currency: string): string => `${minor > 0 ? "+" : ""}${moneyText(minor, 0)} ${currency}`;
+
 /** Hundredths of a percent as a whole percentage; a dash where there is none. */
 export function shareText(hundredths: number | null): string {
   return hundredths === null ? "–" : `${Math.round(hundredths / 100)}%`;

@@ -4,9 +4,8 @@ import { useEffect, useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { Impact } from "../../core/answers/impact.ts";
 import type { Edit } from "../../core/edits/edit.ts";
-import { countText, hoursText, shortDay, wholeText } from "../../ui/format.ts";
+import { countText, hoursText, shortDay, signedMoney, wholeText } from "../../ui/format.ts";
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
-import { signedMoney } from "../remedies/remedyWords.ts";
 import { usePlanFacts } from "./facts.ts";
 
 const SETTLE_MS = 250;

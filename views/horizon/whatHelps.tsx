@@ -3,10 +3,9 @@
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { HorizonHelps, HorizonQuery, PipelineCase } from "../../core/answers/horizon.ts";
 import { TextButton } from "../../ui/button.tsx";
-import { countText, hoursText, longDay } from "../../ui/format.ts";
+import { countText, hoursText, longDay, signedMoney } from "../../ui/format.ts";
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
-import { signedMoney } from "../remedies/remedyWords.ts";
 
 interface Props {
   roleId: string;

@@ -11,15 +11,15 @@ import { moneyText, periodHeading, rangeText } from "../../ui/format.ts";
 import { kindOptions, none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
-import { Empty, Screen } from "../frame/screen.tsx";
+import { Empty } from "../frame/screen.tsx";
 import { cashMarks } from "./cashMarks.ts";
 import { MoneyFigures } from "./money.tsx";
 import { MoneyExport } from "./moneyExport.tsx";
 import { runningTotal } from "./moneyFile.ts";
 import { cashSettings } from "./moneyParams.ts";
+import { MoneyScreen } from "./moneyScreen.tsx";
 import { PeriodTools } from "./moneyTools.tsx";
 import { rowName } from "./moneyWords.ts";
-import { MoneyTabs } from "./tabs.tsx";
 import { useMoneyParams } from "./useMoney.ts";
 import { WithinLine } from "./withinLine.tsx";
 
@@ -32,15 +32,8 @@ export function CashFlow({ initial }: { initial: Initial<AnswerOf<"money">> }) {
   const places = money.places.map(({ by, key, name }) => rowName(by, key, name)).join(", ");
   const title = `Cash flow: ${places || "all projects"}`;
   return (
-    <Screen
-      isTwoLined
-      title="Money"
-      figures={
-        <>
-          <MoneyTabs />
-          <MoneyFigures money={money} says="cost" />
-        </>
-      }
+    <MoneyScreen
+      figures={<MoneyFigures money={money} says="cost" />}
       actions={
         <>
           <OfWhat of={params.of} onChange={(of) => setParams({ of })} />
@@ -61,7 +54,7 @@ export function CashFlow({ initial }: { initial: Initial<AnswerOf<"money">> }) {
           <CashTable money={money} grain={grain} />
         </div>
       )}
-    </Screen>
+    </MoneyScreen>
   );
 }
 

@@ -4,8 +4,9 @@ import type { SingleEdit } from "../../core/edits/edit.ts";
 import { moneyText } from "../../ui/format.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
+import { MONEY_HINT, readMoney } from "../../ui/typedMoney.ts";
 import { readAmount } from "../../ui/useDraft.ts";
-import { MONEY_HINT, readMoney, readWhen, WHEN_HINT, writeWhen } from "./expenseText.ts";
+import { readWhen, WHEN_HINT, writeWhen } from "./expenseWhen.ts";
 import { costTypeWords, stateWords } from "./moneyWords.ts";
 
 export type ExpenseSet = Extract<SingleEdit, { kind: "changeExpense" }>["set"];

@@ -12,10 +12,11 @@ import { moneyText } from "../../ui/format.ts";
 import { namedOptions, none, type Option, wordOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
+import { MONEY_HINT, readMoney } from "../../ui/typedMoney.ts";
 import { readAmount } from "../../ui/useDraft.ts";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
 import type { ExpenseSet } from "./expenseColumns.tsx";
-import { MONEY_HINT, readMoney, readWhen, WHEN_HINT, writeWhen } from "./expenseText.ts";
+import { readWhen, WHEN_HINT, writeWhen } from "./expenseWhen.ts";
 import { costTypeWords, stateWords, treatmentWords } from "./moneyWords.ts";
 
 export function ExpenseSheet({

@@ -12,10 +12,10 @@ import { DataTable } from "../../ui/dataTable.tsx";
 import { moneyText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
-import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { Empty, Figure } from "../frame/screen.tsx";
 import { type ExpenseSet, expenseColumns } from "./expenseColumns.tsx";
 import { ExpenseSheet } from "./expenseSheet.tsx";
-import { MoneyTabs } from "./tabs.tsx";
+import { MoneyScreen } from "./moneyScreen.tsx";
 
 const sum = (rows: readonly ExpenseRow[]) => rows.reduce((all, { amount }) => all + amount, 0);
 
@@ -38,12 +38,9 @@ export function Expenses({ initial }: { initial: Initial<AnswerOf<"expenses">> }
   };
   const committed = rows.filter(({ expense }) => expense.state === "committed" || expense.state === "paid");
   return (
-    <Screen
-      isTwoLined
-      title="Money"
+    <MoneyScreen
       figures={
         <>
-          <MoneyTabs />
           <Figure value={`${currency} ${moneyText(sum(rows))}`} says="planned in all, before tax" />
           <Figure value={moneyText(sum(committed))} says="of it committed or paid" />
         </>
@@ -72,6 +69,6 @@ export function Expenses({ initial }: { initial: Initial<AnswerOf<"expenses">> }
           onOpen={({ expense }) => void setOpenId(expense.id)}
         />
       )}
-    </Screen>
+    </MoneyScreen>
   );
 }

@@ -9,9 +9,9 @@ import { countText, marginText, moneyText, monthOfYearText } from "../../ui/form
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { TwoLines } from "../../ui/twoLines.tsx";
-import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { Empty, Figure } from "../frame/screen.tsx";
 import { MarginSheet } from "./marginSheet.tsx";
-import { MoneyTabs } from "./tabs.tsx";
+import { MoneyScreen } from "./moneyScreen.tsx";
 
 export function Margin({ initial }: { initial: Initial<AnswerOf<"margins">> }) {
   const { projects, clients, currency } = useAnswer("margins", {}, initial);
@@ -23,15 +23,8 @@ export function Margin({ initial }: { initial: Initial<AnswerOf<"margins">> }) {
     ...(clients.length > 0 ? [{ id: "clients", title: "Clients", rows: clients }] : []),
   ];
   return (
-    <Screen
-      isTwoLined
-      title="Money"
-      figures={
-        <>
-          <MoneyTabs />
-          <Figure value={String(below)} says={`${below === 1 ? "project" : "projects"} under the margin goal`} isOver={below > 0} />
-        </>
-      }
+    <MoneyScreen
+      figures={<Figure value={String(below)} says={`${below === 1 ? "project" : "projects"} under the margin goal`} isOver={below > 0} />}
       sheet={open && <MarginSheet key={open.id} project={open} currency={currency} onClose={() => void setOpenId(null)} />}
     >
       {projects.length === 0 ? (
@@ -49,7 +42,7 @@ export function Margin({ initial }: { initial: Initial<AnswerOf<"margins">> }) {
           rowHeight={42}
         />
       )}
-    </Screen>
+    </MoneyScreen>
   );
 }
 

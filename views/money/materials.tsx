@@ -11,10 +11,10 @@ import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { TreeTable } from "../../ui/treeTable.tsx";
 import { usePeriodColumns } from "../frame/periodColumns.tsx";
-import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { Empty, Figure } from "../frame/screen.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
+import { MoneyScreen } from "./moneyScreen.tsx";
 import { PeriodTools } from "./moneyTools.tsx";
-import { MoneyTabs } from "./tabs.tsx";
 import { useMoneyParams } from "./useMoney.ts";
 
 /** Ten-thousandths of a unit with at most two decimals. */
@@ -39,15 +39,8 @@ export function Materials({ initial }: { initial: Initial<AnswerOf<"materialNeed
   const columns = useMemo(() => [nameColumn, firstColumn, ...byPeriod, sumColumn], [byPeriod]);
   const materials = rows.filter(({ projectId }) => projectId === null);
   return (
-    <Screen
-      isTwoLined
-      title="Money"
-      figures={
-        <>
-          <MoneyTabs />
-          <Figure value={String(materials.length)} says={materials.length === 1 ? "material needed" : "materials needed"} />
-        </>
-      }
+    <MoneyScreen
+      figures={<Figure value={String(materials.length)} says={materials.length === 1 ? "material needed" : "materials needed"} />}
       actions={<PeriodTools params={params} grain={grain} onChange={setParams} />}
     >
       {rows.length === 0 ? (
@@ -70,7 +63,7 @@ export function Materials({ initial }: { initial: Initial<AnswerOf<"materialNeed
           headHeight={44}
         />
       )}
-    </Screen>
+    </MoneyScreen>
   );
 }
 

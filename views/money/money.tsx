@@ -6,16 +6,16 @@ import { type Initial, useAnswer } from "../../client/session.tsx";
 import type { Money as MoneyAnswer } from "../../core/answers/money.ts";
 import { moneyText, rangeText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
-import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { Empty, Figure } from "../frame/screen.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
 import { MoneyExport } from "./moneyExport.tsx";
 import { placeText } from "./moneyParams.ts";
+import { MoneyScreen } from "./moneyScreen.tsx";
 import { MoneySheet } from "./moneySheet.tsx";
 import { MoneyTable } from "./moneyTable.tsx";
 import { MoneyTools } from "./moneyTools.tsx";
 import { measureWords } from "./moneyWords.ts";
 import type { Opened } from "./opened.ts";
-import { MoneyTabs } from "./tabs.tsx";
 import { useMoneyParams } from "./useMoney.ts";
 import { WithinLine } from "./withinLine.tsx";
 
@@ -26,15 +26,8 @@ export function Money({ initial }: { initial: Initial<AnswerOf<"money">> }) {
   // A row that is gone, or other periods, close what was looked into.
   const isThere = opened && (opened.key === null || money.rows.some(({ key }) => key === opened.key));
   return (
-    <Screen
-      isTwoLined
-      title="Money"
-      figures={
-        <>
-          <MoneyTabs />
-          <MoneyFigures money={money} says={measureWords[query.measure].toLowerCase()} />
-        </>
-      }
+    <MoneyScreen
+      figures={<MoneyFigures money={money} says={measureWords[query.measure].toLowerCase()} />}
       actions={
         <>
           <MoneyTools params={params} query={query} grain={grain} onChange={setParams} />
@@ -66,7 +59,7 @@ export function Money({ initial }: { initial: Initial<AnswerOf<"money">> }) {
       ) : (
         <MoneyTable money={money} query={query} opened={isThere ? opened : null} onOpen={setOpened} />
       )}
-    </Screen>
+    </MoneyScreen>
   );
 }
 

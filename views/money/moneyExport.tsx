@@ -1,16 +1,16 @@
 "use client";
-// The table of money as a file, with the rows, periods and limits of the address.
+// The table of money, or the cash flow, as a file, with the rows, periods and limits of the address.
 import { Download } from "lucide-react";
 import { useSearchParams } from "next/navigation";
 import { DownloadLink } from "../../ui/downloadLink.tsx";
 import { Menu } from "../../ui/menu.tsx";
 
-export function MoneyExport({ name = "money", children }: { name?: string; children?: React.ReactNode }) {
+export function MoneyExport({ name = "money", children }: { name?: "money" | "cash-flow"; children?: React.ReactNode }) {
   const params = useSearchParams();
   const file = (format: "csv" | "xlsx") => {
     const query = new URLSearchParams(params);
     query.set("format", format);
-    if (name !== "money") query.set("group", "kind");
+    query.set("table", name);
     return `/api/money?${query}`;
   };
   return (

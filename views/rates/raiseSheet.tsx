@@ -5,19 +5,18 @@ import type { AnswerOf } from "../../client/questions.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { RateSubject } from "../../core/edits/changeRates.ts";
 import type { Edit } from "../../core/edits/edit.ts";
+import { raisedRates } from "../../core/entry/typeRates.ts";
 import { Button } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
 import { Choice } from "../../ui/choice.tsx";
 import { DateField } from "../../ui/dateField.tsx";
 import { DATE_HINT, readDate, writeDate } from "../../ui/dateText.ts";
 import { Field, TextInput } from "../../ui/field.tsx";
-import { countText } from "../../ui/format.ts";
+import { countText, signedMoney } from "../../ui/format.ts";
 import { textOptions } from "../../ui/options.ts";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { readAmount } from "../../ui/useDraft.ts";
 import { usePlanFacts } from "../frame/facts.ts";
-import { signedMoney } from "../remedies/remedyWords.ts";
-import { raisedRates } from "./rateGrid.ts";
 import type { RatesHook } from "./useRates.ts";
 
 const kinds: Record<RateSubject, string> = { role: "Roles", person: "People", default: "Everybody else", material: "Materials" };
@@ -34,7 +33,11 @@ export function RaiseSheet({ rates, onClose }: { rates: RatesHook; onClose: () =
     () =>
       date === null || !share
         ? null
-        : raisedRates(rates.table.id, rates.grid, { from: date, percent: share.value, round: Number(round), kinds: chosen }),
+        : raisedRates(
+            rates.table.id,
+            rates.grid.sections.flatMap(({ rows }) => rows),
+            { from: date, percent: share.value, round: Number(round), kinds: chosen },
+          ),
     [rates, date, share?.value, round, chosen, share],
   );
   const count = (edit?.cells?.length ?? 0) + (edit?.added?.length ?? 0);

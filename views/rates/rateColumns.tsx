@@ -2,11 +2,12 @@
 
 import type { RateUse } from "../../core/answers/rateUses.ts";
 import { parseDay } from "../../core/calendar/day.ts";
+import { inForce, type RateFigure } from "../../core/entry/typeRates.ts";
 import { countText, hoursText, longDay, moneyText } from "../../ui/format.ts";
 import type { CellEdit, TableColumn } from "../../ui/table/column.ts";
 import { TwoLines } from "../../ui/twoLines.tsx";
 import { readAmount } from "../../ui/useDraft.ts";
-import { inForce, type RateFigure, type RateRow } from "./rateGrid.ts";
+import type { RateRow } from "./rateGrid.ts";
 
 const MOST = 1e8;
 

@@ -1,63 +1,22 @@
-// The grid of rates: what is in force, what typing into it comes to, and a raise of all.
+// The grid of rates: a row for each role, person and material, a column for each day on which rates change.
 import { expect, test } from "vitest";
-import { applyEdit } from "../../core/edits/edit.ts";
 import { namesOf } from "../../core/plan/names.ts";
-import type { RateEntry } from "../../core/plan/schema.ts";
 import { fernhollow } from "../../demo/fernhollow.ts";
-import { inForce, type RateRow, raisedRates, rateGrid, typedRates } from "./rateGrid.ts";
+import { rateGrid } from "./rateGrid.ts";
 
 const plan = fernhollow();
 const [studio] = plan.rateTables;
-const none = { subjects: [], dates: [] };
-const grid = rateGrid(studio.entries, namesOf(plan), none);
-const rowOf = (id: string) => grid.sections.flatMap(({ rows }) => rows).find((row) => row.id === id) as RateRow;
-const after = (edit: ReturnType<typeof typedRates>, of: Partial<RateEntry>) =>
-  (edit &&
-    applyEdit(plan, edit).plan?.rateTables[0].entries.filter((own) =>
-      Object.entries(of).every(([key, value]) => own[key as keyof RateEntry] === value),
-    )) ??
-  [];
 
-test("a history is one row, and what is in force is the last that has begun", () => {
+test("a history is one row, and what is added to be typed into stands there too", () => {
+  const grid = rateGrid(studio.entries, namesOf(plan), { subjects: [], dates: [] });
   expect(grid.dates).toEqual(["", "2027-01-01", "2027-04-01"]);
   expect(grid.sections.map(({ id, rows }) => [id, rows.length])).toEqual([
     ["role", 8],
     ["person", 4],
     ["material", 6],
   ]);
-  const designer = rowOf("role designer");
-  expect(["", "2026-12-31", "2027-01-01", "2027-03-31", "2028-01-01"].map((date) => inForce(designer, date)?.rate)).toEqual([
-    41, 41, 42.23, 42.23, 43.07,
-  ]);
-  expect(inForce(rowOf("person amadou"), "2026-12-31")).toBeNull();
-  expect(rateGrid(studio.entries, namesOf(plan), { subjects: [{ personId: "rui" }], dates: ["2027-07-01"] })).toMatchObject({
-    dates: ["", "2027-01-01", "2027-04-01", "2027-07-01"],
-  });
-});
-
-test("a rate typed from a new day takes overtime and the charge per use along; cleared, it is gone", () => {
-  const typed = typedRates(studio.id, [{ row: rowOf("role designer"), date: "2027-07-01", figure: "rate", amount: 44 }]);
-  expect(after(typed, { roleId: "designer", from: "2027-07-01" })).toEqual([
-    { roleId: "designer", from: "2027-07-01", rate: 44, overtimeRate: Math.round(64.61 * (44 / 43.07) * 100) / 100 },
-  ]);
-  const silvi = typedRates(studio.id, [{ row: rowOf("person silvi"), date: "2027-04-01", figure: "overtimeRate", amount: 70 }]);
-  expect(after(silvi, { personId: "silvi", from: "2027-04-01" })).toEqual([
-    { personId: "silvi", from: "2027-04-01", rate: 44, overtimeRate: 70, perUse: 25 },
-  ]);
-  const cleared = typedRates(studio.id, [{ row: rowOf("person mara"), date: "2027-04-01", figure: "rate", amount: null }]);
-  expect(after(cleared, { personId: "mara" })).toEqual([{ personId: "mara", rate: 42, overtimeRate: 63 }]);
-  expect(typedRates(studio.id, [{ row: rowOf("person mara"), date: "", figure: "rate", amount: 42 }])).toBeNull();
-  expect(typedRates(studio.id, [{ row: rowOf("person amadou"), date: "", figure: "perUse", amount: 3 }])).toBeNull();
-});
-
-test("a raise from a day on raises what holds then and all that begins later, rounded, and leaves what was before", () => {
-  const raise = raisedRates(studio.id, grid, { from: "2027-03-01", percent: 5, round: 0.5, kinds: ["role"] });
-  expect(after(raise, { roleId: "designer" }).map(({ from, rate, overtimeRate }) => [from, rate, overtimeRate])).toEqual([
-    [undefined, 41, 61.5],
-    ["2027-01-01", 42.23, 63.35],
-    ["2027-04-01", 45, 67.51],
-    ["2027-03-01", 44.5, 66.76],
-  ]);
-  expect(after(raise, { personId: "mara" })).toHaveLength(2);
-  expect(raisedRates(studio.id, grid, { from: "2027-03-01", percent: 5, round: 1, kinds: ["default"] })).toBeNull();
+  expect([...(grid.sections[0].rows.find(({ id }) => id === "role designer")?.entries.keys() ?? [])]).toEqual(grid.dates);
+  const added = rateGrid(studio.entries, namesOf(plan), { subjects: [{ personId: "rui" }], dates: ["2027-07-01"] });
+  expect(added.dates).toEqual(["", "2027-01-01", "2027-04-01", "2027-07-01"]);
+  expect(added.sections[1].rows.find(({ id }) => id === "person rui")).toMatchObject({ name: "Rui Tavares", entries: new Map() });
 });

@@ -3,13 +3,13 @@
 import { Plus } from "lucide-react";
 import { useState } from "react";
 import { rateSubject } from "../../core/edits/changeRates.ts";
+import type { SubjectIds } from "../../core/entry/typeRates.ts";
 import { Button } from "../../ui/button.tsx";
 import { DateField } from "../../ui/dateField.tsx";
 import { readDate } from "../../ui/dateText.ts";
 import { kindOf, kindOptions, none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { useNames } from "../frame/facts.ts";
-import type { SubjectIds } from "./rateGrid.ts";
 import type { RatesHook } from "./useRates.ts";
 
 export function RateTools({ rates }: { rates: RatesHook }) {

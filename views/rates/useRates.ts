@@ -5,12 +5,13 @@ import { toast } from "sonner";
 import { usePlan } from "../../client/session.tsx";
 import { formatDay } from "../../core/calendar/day.ts";
 import { rateSubject } from "../../core/edits/changeRates.ts";
+import { type RateCell, type RateFigure, type SubjectIds, typedRates } from "../../core/entry/typeRates.ts";
 import type { RateTable } from "../../core/plan/schema.ts";
 import { countText } from "../../ui/format.ts";
 import type { Block, BlockActions } from "../../ui/table/blocks.ts";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { columnOfDate, RATE_HINT, readRate } from "./rateColumns.tsx";
-import { type RateCell, type RateFigure, type RateRow, rateGrid, type SubjectIds, typedRates } from "./rateGrid.ts";
+import { type RateRow, rateGrid } from "./rateGrid.ts";
 
 export type RatesHook = ReturnType<typeof useRates>;
 

@@ -5,7 +5,7 @@ import type { NamedEffect } from "../../core/balancing/namedEffect.ts";
 import type { RemedyKind } from "../../core/balancing/scene.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import type { Edit } from "../../core/edits/edit.ts";
-import { countText, hoursText, longDay, marginText, moneyText, shortDay } from "../../ui/format.ts";
+import { countText, hoursText, longDay, marginText, shortDay, signedMoney } from "../../ui/format.ts";
 
 /** Each kind in a word or two, for filters and lists. */
 export const kindWords: Record<RemedyKind, string> = {
@@ -148,6 +148,3 @@ function namesOf(grows: NamedEffect["grows"]): string {
 }
 
 const daysText = (days: number): string => `${countText(Math.abs(days), "day")} ${days > 0 ? "later" : "earlier"}`;
-
-/** An amount with its sign, in whole units. */
-export const signedMoney = (minor: number, currency: string): string => `${minor > 0 ? "+" : ""}${moneyText(minor, 0)} ${currency}`;

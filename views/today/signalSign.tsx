@@ -5,28 +5,36 @@ import { useMaybeAnswer } from "../../client/session.tsx";
 import type { Attention } from "../../core/attention/kinds.ts";
 import { useFrame } from "../frame/facts.ts";
 import { sentenceOf } from "./attentionWords.ts";
-import { type About, isAbout } from "./signalsOf.tsx";
+import { type About, aboutKey, aboutsOf } from "./signalsOf.tsx";
 
-const Signals = createContext<readonly Attention[]>([]);
+type ByAbout = ReadonlyMap<string, readonly Attention[]>;
+
+const none: ByAbout = new Map();
+const Signals = createContext(none);
 
 /** What stands under it shows signs at its rows. */
 export function WithSignals({ children }: { children: ReactNode }) {
   const { clock } = useFrame();
-  const today = useMaybeAnswer("today", { clock }, null);
-  return <Signals value={today?.signals ?? none}>{children}</Signals>;
+  const signals = useMaybeAnswer("today", { clock }, null)?.signals;
+  const byAbout = useMemo(() => (signals ? grouped(signals) : none), [signals]);
+  return <Signals value={byAbout}>{children}</Signals>;
 }
 
-const none: readonly Attention[] = [];
+function grouped(signals: readonly Attention[]): ByAbout {
+  const groups = new Map<string, Attention[]>();
+  for (const signal of signals)
+    for (const about of aboutsOf(signal)) {
+      const key = aboutKey(about);
+      const known = groups.get(key);
+      if (known) known.push(signal);
+      else groups.set(key, [signal]);
+    }
+  return groups;
+}
 
 export function SignalSign(about: About) {
-  const signals = useContext(Signals);
-  const key = JSON.stringify(about);
-  const says = useMemo(
-    () => signals.flatMap((signal) => (isAbout(signal, JSON.parse(key)) ? sentenceOf(signal) : [])).join(" "),
-    [signals, key],
-  );
-  if (says === "") return null;
-  return <SignalGlyph says={says} />;
+  const signals = useContext(Signals).get(aboutKey(about));
+  return signals ? <SignalGlyph says={signals.map(sentenceOf).join(" ")} /> : null;
 }
 
 export function SignalGlyph({ says }: { says: string }) {

@@ -16,7 +16,7 @@ export function SignalsOf(about: About) {
   const { clock } = useFrame();
   const today = useMaybeAnswer("today", { clock }, null);
   const linkTo = useLinkTo();
-  const own = today?.signals.filter((signal) => isAbout(signal, about)) ?? [];
+  const own = today?.signals.filter((signal) => aboutsOf(signal).some((own) => aboutKey(own) === aboutKey(about))) ?? [];
   if (own.length === 0) return null;
   return (
     <SheetSection title="Wants attention">
@@ -43,9 +43,12 @@ export function SignalsOf(about: About) {
 const isHere = (about: About, more: Record<string, string>): boolean =>
   ("taskId" in about && more.task === about.taskId) || ("projectId" in about && more.task === "project");
 
-/** Of a project what is about none of its tasks; of a person and a task all that names them first. */
-export function isAbout({ kind, personId, taskId, projectId }: Attention, about: About): boolean {
-  if ("personId" in about) return personId === about.personId && kind !== "requestWaiting";
-  if ("taskId" in about) return taskId === about.taskId;
-  return projectId === about.projectId && taskId === undefined;
+/** What a signal is about: of a project what is about none of its tasks; of a person and a task all that names them first. */
+export function aboutsOf({ kind, personId, taskId, projectId }: Attention): About[] {
+  return [
+    ...(personId !== undefined && kind !== "requestWaiting" ? [{ personId }] : []),
+    ...(taskId !== undefined ? [{ taskId }] : projectId !== undefined ? [{ projectId }] : []),
+  ];
 }
+
+export const aboutKey = (about: About): string => Object.entries(about).flat().join(" ");

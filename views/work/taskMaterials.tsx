@@ -12,10 +12,10 @@ import { newId } from "../../ui/newId.ts";
 import { namedOptions, none, wordOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
+import { readMoney } from "../../ui/typedMoney.ts";
 import { Unfold } from "../../ui/unfold.tsx";
 import { readAmount } from "../../ui/useDraft.ts";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
-import { readMoney } from "../money/expenseText.ts";
 import type { ProjectHook } from "./useProject.ts";
 
 interface Props {

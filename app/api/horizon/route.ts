@@ -2,13 +2,9 @@
 import { createLoader } from "nuqs/server";
 import * as z from "zod";
 import { horizonAnswer } from "../../../core/answers/horizon.ts";
-import { horizonOf, periodSettingsOf, todayOf } from "../../../core/calendar/horizon.ts";
-import { writeCsv } from "../../../interchange/csv.ts";
-import { windowFrom } from "../../../ui/timeWindow.ts";
 import { horizonFile } from "../../../views/horizon/horizonFile.ts";
 import { horizonParams, horizonQueryOf } from "../../../views/horizon/horizonParams.ts";
-import { CSV_TYPE, download, downloadWorkbook } from "../../files.ts";
-import { clockDay, currentModel } from "../../host.ts";
+import { tableFile } from "../../tableFile.ts";
 
 export const dynamic = "force-dynamic";
 
@@ -29,15 +25,10 @@ function casesIn(text: string | null) {
 
 export async function GET(request: Request): Promise<Response> {
   const { searchParams } = new URL(request.url);
-  const format = searchParams.get("format") ?? "csv";
-  if (format !== "csv" && format !== "xlsx") return Response.json({ message: 'The horizon comes as "csv" or "xlsx".' }, { status: 400 });
   const cases = casesIn(searchParams.get("cases"));
   if (!cases) return Response.json({ message: "How the pipeline is to be looked at could not be read." }, { status: 400 });
-  const { model } = await currentModel();
-  const text = (name: string) => searchParams.get(name);
-  const [horizon, today] = [horizonOf(model.plan), todayOf(model.plan, clockDay())];
-  const window = windowFrom(text("from"), text("to"), text("by"), today, horizon, periodSettingsOf(model.plan));
-  const rows = horizonFile(horizonAnswer(model, horizonQueryOf(loadParams(searchParams), window, horizon, today, cases)));
-  if (format === "csv") return download(writeCsv(rows), "horizon.csv", CSV_TYPE);
-  return downloadWorkbook([{ name: "Horizon", rows }], "horizon.xlsx", request.signal);
+  const params = loadParams(searchParams);
+  return tableFile(request, "Horizon", ({ model, window, horizon, today }) =>
+    horizonFile(horizonAnswer(model, horizonQueryOf(params, window, horizon, today, cases))),
+  );
 }

@@ -1,0 +1,31 @@
+// A table as a file, over the window that an address states.
+import "server-only";
+import { horizonOf, periodSettingsOf, todayOf } from "../core/calendar/horizon.ts";
+import type { Range } from "../core/calendar/periods.ts";
+import type { Model } from "../core/model.ts";
+import { writeCsv } from "../interchange/csv.ts";
+import { type TimeWindow, windowFrom } from "../ui/timeWindow.ts";
+import { CSV_TYPE, download, downloadWorkbook } from "./files.ts";
+import { clockDay, currentModel } from "./host.ts";
+
+interface Shown {
+  model: Model;
+  window: TimeWindow;
+  horizon: Range;
+  today: number;
+}
+
+/** The rows of a table as CSV, or as XLSX where the address asks for that.
+ * @param title Of the sheet of a workbook; in small letters the name of the file. */
+export async function tableFile(request: Request, title: string, rowsOf: (shown: Shown) => string[][]): Promise<Response> {
+  const { searchParams } = new URL(request.url);
+  const format = searchParams.get("format") ?? "csv";
+  if (format !== "csv" && format !== "xlsx") return Response.json({ message: 'This table comes as "csv" or "xlsx".' }, { status: 400 });
+  const { model } = await currentModel();
+  const text = (name: string) => searchParams.get(name);
+  const [horizon, today] = [horizonOf(model.plan), todayOf(model.plan, clockDay())];
+  const window = windowFrom(text("from"), text("to"), text("by"), today, horizon, periodSettingsOf(model.plan));
+  const rows = rowsOf({ model, window, horizon, today });
+  const name = `${title.toLowerCase().replaceAll(" ", "-")}.${format}`;
+  return format === "csv" ? download(writeCsv(rows), name, CSV_TYPE) : downloadWorkbook([{ name: title, rows }], name, request.signal);
+}
