@@ -92,7 +92,7 @@ export function rateText(rate: number): string {
 const unitsText = (units: number): string => String(Math.round(units) / 10_000);
 
 /** One step of a sum, as a sentence with its figures. */
-export function partText(part: MoneyPart, { names, currency }: Pick<MoneyWhy, "names" | "currency">, unit = ""): string {
+export function partText(part: MoneyPart, { currency }: Pick<MoneyWhy, "currency">, unit = ""): string {
   const days = part.start === part.last ? shortDay(part.start) : `${shortDay(part.start)} – ${shortDay(part.last)}`;
   const exchange = part.exchange === undefined ? "" : ` × ${part.exchange / 1_000_000}`;
   const whole = moneyText(part.whole ?? 0);
@@ -116,8 +116,6 @@ export function partText(part: MoneyPart, { names, currency }: Pick<MoneyWhy, "n
       return `${days}: ${amountOf(part, unit)} without an exchange rate for ${currency}`;
     case "rounding":
       return "Rounded together with the rest of the project";
-    default:
-      return names.role ?? "";
   }
 }
 

@@ -18,5 +18,5 @@ test("a history is one row, and what is added to be typed into stands there too"
   expect([...(grid.sections[0].rows.find(({ id }) => id === "role designer")?.entries.keys() ?? [])]).toEqual(grid.dates);
   const added = rateGrid(studio.entries, namesOf(plan), { subjects: [{ personId: "rui" }], dates: ["2027-07-01"] });
   expect(added.dates).toEqual(["", "2027-01-01", "2027-04-01", "2027-07-01"]);
-  expect(added.sections[1].rows.find(({ id }) => id === "person rui")).toMatchObject({ name: "Rui Tavares", entries: new Map() });
+  expect(added.sections[1].rows.find(({ id }) => id === "person rui")).toMatchObject({ name: "Rui Monteverde", entries: new Map() });
 });
