@@ -23,6 +23,9 @@ const measures = {
 } as const;
 type Measure = keyof typeof measures;
 
+/** What figures are in that do not say so themselves. */
+const unitOf = (measure: Measure): string => (measure === "chance" ? "" : measure === "short" ? "people" : "hours");
+
 interface Props {
   answer: HorizonAnswer;
   grain: Grain;
@@ -37,7 +40,8 @@ export function HorizonTable({ answer: { roles, periods }, grain, openedAt, onOp
     <section aria-label="Figures by role">
       <div className="flex items-center gap-3 pt-4 pb-1">
         <h2 className="font-title text-[18px]">By role</h2>
-        <Choice label="Figure" value={measure} options={wordOptions(measures)} onChange={setMeasure} width={230} isSmall />
+        <Choice label="Figure" value={measure} options={wordOptions(measures)} onChange={setMeasure} width={260} isSmall />
+        <span className="text-side">{unitOf(measure)}</span>
       </div>
       <div className="overflow-x-auto">
         <table className="w-full text-right text-[13px]" aria-label={`${measures[measure]} by role and period`}>

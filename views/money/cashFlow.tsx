@@ -125,7 +125,7 @@ function CashTable({ money, grain }: { money: Money; grain: Grain }) {
         {before > 0 && (
           <tr className="line-above text-ink-2">
             <th scope="row" className="py-[3px] text-left font-normal">
-              before
+              Before
             </th>
             <td colSpan={rows.length + 1} />
             <td>{moneyText(before)}</td>

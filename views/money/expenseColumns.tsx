@@ -20,7 +20,7 @@ export function expenseColumns(change: Change, currency: string): TableColumn<Ex
     typeColumn,
     whenColumn(change),
     amountColumn(change, currency),
-    taxColumn(change),
+    taxColumn(change, currency),
     stateColumn,
   ];
 }
@@ -29,7 +29,7 @@ function text(key: "name" | "supplier", head: string, change: Change, isNeeded: 
   return {
     id: key,
     head,
-    width: isNeeded ? 170 : 120,
+    width: isNeeded ? 216 : 120,
     grow: isNeeded ? 1.4 : 1,
     ...(isNeeded ? { isRowHead: true } : { yields: 3 }),
     value: ({ expense }) => expense[key] ?? null,
@@ -46,7 +46,7 @@ function text(key: "name" | "supplier", head: string, change: Change, isNeeded: 
 const projectColumn: TableColumn<ExpenseRow> = {
   id: "project",
   head: "Project",
-  width: 150,
+  width: 170,
   grow: 1,
   value: ({ projectName }) => projectName,
   cell: ({ projectName, projectRow }) => (
@@ -60,7 +60,7 @@ const projectColumn: TableColumn<ExpenseRow> = {
 const typeColumn: TableColumn<ExpenseRow> = {
   id: "type",
   head: "Type",
-  width: 112,
+  width: 104,
   yields: 2,
   value: ({ expense }) => costTypeWords[expense.costType],
   cell: ({ expense }) => <span className="truncate">{costTypeWords[expense.costType]}</span>,
@@ -69,7 +69,7 @@ const typeColumn: TableColumn<ExpenseRow> = {
 const whenColumn = (change: Change): TableColumn<ExpenseRow> => ({
   id: "when",
   head: "When",
-  width: 196,
+  width: 188,
   value: ({ expense }) => expense.date ?? expense.from ?? "",
   copied: ({ expense }) => writeWhen(expense),
   cell: ({ expense }) => <span className="truncate">{writeWhen(expense)}</span>,
@@ -84,7 +84,7 @@ const whenColumn = (change: Change): TableColumn<ExpenseRow> => ({
 const amountColumn = (change: Change, currency: string): TableColumn<ExpenseRow> => ({
   id: "amount",
   head: `Amount, ${currency}`,
-  width: 120,
+  width: 112,
   isFigure: true,
   value: ({ expense }) => expense.amount,
   cell: ({ amount }) => moneyText(amount),
@@ -96,9 +96,9 @@ const amountColumn = (change: Change, currency: string): TableColumn<ExpenseRow>
   }),
 });
 
-const taxColumn = (change: Change): TableColumn<ExpenseRow> => ({
+const taxColumn = (change: Change, currency: string): TableColumn<ExpenseRow> => ({
   id: "tax",
-  head: "Tax",
+  head: `Tax, ${currency}`,
   width: 96,
   yields: 1,
   isFigure: true,

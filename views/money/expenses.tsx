@@ -42,7 +42,7 @@ export function Expenses({ initial }: { initial: Initial<AnswerOf<"expenses">> }
       figures={
         <>
           <Figure value={`${currency} ${moneyText(sum(rows))}`} says="planned in all, before tax" />
-          <Figure value={moneyText(sum(committed))} says="of it committed or paid" />
+          <Figure value={`${currency} ${moneyText(sum(committed))}`} says="of it committed or paid" />
         </>
       }
       actions={
