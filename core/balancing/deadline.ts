@@ -1,12 +1,14 @@
 // Ways out for a deadline that is missed: the tasks that decide the finish, one after the other back from it, done in fewer days,
-// shared, given to somebody with more time, with overtime, or without the delay that was put on them.
+// shared, given to somebody with more time, with overtime, without the delay that was put on them, or pinned to earlier dates.
 import { type Day, formatDay } from "../calendar/day.ts";
+import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
 import type { SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { findRow, membersOf, rowById } from "../plan/rows.ts";
 import type { Task } from "../plan/schema.ts";
-import { SUM } from "../schedule/dates.ts";
-import { isInTotals } from "./delay.ts";
+import { boundsOf, type StartBound } from "../schedule/bounds.ts";
+import { SUM, type TaskDates } from "../schedule/dates.ts";
+import { delayEdits, isInTotals } from "./delay.ts";
 import { sharedEdits } from "./give.ts";
 import { Measured } from "./measures.ts";
 import { compareRemedies, grownOf, idsBeside, type Remedy, type RemedyOptions, Trial, type Tried } from "./remedies.ts";
@@ -79,7 +81,9 @@ function decidingTasks({ plan, schedule }: Model, missed: Missed, today: Day | n
   let row = "taskId" in missed ? (rowById(plan.tasks).get(missed.taskId) ?? -1) : lastOf({ plan, schedule }, missed.projectId);
   while (row >= 0 && rows.length < MOST_TASKS && !rows.includes(row) && isOpen(row)) {
     rows.push(row);
-    const { linkId } = schedule.of(row)?.driver ?? {};
+    const dates = schedule.of(row);
+    // A pin is held to no link; what it could be moved up to hangs on the last of them.
+    const linkId = dates?.driver.kind === "pinned" ? latestBound(schedule, row, dates).linkId : dates?.driver.linkId;
     row = rowById(plan.tasks).get(findRow(plan.links, linkId)?.from ?? "") ?? -1;
   }
   return rows;
@@ -103,6 +107,7 @@ function* proposalsFor(model: Model, row: number, today: Day | null, newId: () =
   if (task.staggerDays) yield { kind: "delay", edits: [{ kind: "changeTask", id: taskId, set: { staggerDays: null } }], taskId };
   // What has begun is not written anew before today.
   if (today !== null && (schedule.of(row)?.start.day ?? today) < today) return;
+  if (task.sizing === "dates") yield* pinnedEarlier(model, row, today);
   if (isInTotals(model, row)) yield* inFewerDays(task);
   if (task.sizing !== "effort") return;
   const labour = [...membersOf(work.byTask, row)].filter(
@@ -120,6 +125,25 @@ function* proposalsFor(model: Model, row: number, today: Day | null, newId: () =
     const entry = { id: newId(), from: formatDay(start), to: formatDay(stop - 1), hoursPerDay: 2 };
     yield { kind: "overtime", edits: [{ kind: "changePerson", id, set: { overtime: [...overtime, entry] } }] };
   }
+}
+
+/** Pinned dates moved up, as far as links, constraints and today let them, or half as far. */
+function* pinnedEarlier(model: Model, row: number, today: Day | null): Generator<Proposal> {
+  const dates = model.schedule.of(row);
+  if (!dates || dates.isIdlePin) return;
+  const { line, startAt } = dates;
+  const least = Math.max(latestBound(model.schedule, row, dates).at, today === null ? 0 : line.place(today, 0));
+  const most = Math.floor((startAt - least) / TICKS_PER_DAY);
+  for (const days of new Set([most, Math.ceil(most / 2)])) {
+    const edits = days > 0 ? delayEdits(model, row, dates, -days) : null;
+    if (edits) yield { kind: "delay", edits, taskId: model.plan.tasks[row].id };
+  }
+}
+
+/** Of all that bounds a task the bound that asks for the latest start, as a start. */
+function latestBound(schedule: Model["schedule"], row: number, { startAt, finishAt }: TaskDates): Pick<StartBound, "at" | "linkId"> {
+  const asked = boundsOf(schedule, row).map(({ at, linkId, ofFinish }) => ({ at: ofFinish ? at - (finishAt - startAt) : at, linkId }));
+  return asked.reduce((latest, own) => (own.at > latest.at ? own : latest), { at: 0, linkId: undefined });
 }
 
 /** The same work in three quarters or half of the days. */

@@ -54,7 +54,7 @@ function delays(scene: Scene, piece: Piece): Delay[] {
   });
 }
 
-/** The edits that start a task some whole working days later, with the dates that people have of their own on it; a delay
+/** The edits that start a task some whole working days later (earlier, of a pinned task, where there are fewer than none), with the dates that people have of their own on it; a delay
  * that can be taken off, and of a pinned task later dates. Null where typed hours would be left behind. */
 export function delayEdits({ plan, work }: Model, row: number, dates: TaskDates, days: number): SingleEdit[] | null {
   const task = plan.tasks[row];

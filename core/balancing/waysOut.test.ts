@@ -2,7 +2,7 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { plainMeasures } from "../../tests/plainMeasures.ts";
-import { parseDay } from "../calendar/day.ts";
+import { formatDay, parseDay } from "../calendar/day.ts";
 import { applyEdit } from "../edits/edit.ts";
 import { buildModel, type Model } from "../model.ts";
 import type { Plan } from "../plan/schema.ts";
@@ -54,6 +54,26 @@ test("a missed deadline is met by fewer days for what decides it, and the report
   expect(touched).toContain("rivers-objectsin");
   // What was finished before today is no way out.
   expect(touched).not.toContain("rivers-drawings");
+});
+
+test("a pinned task that misses its deadline is moved up as far as its links let it, and breaks none", () => {
+  const pin = { sizing: "dates", durationDays: null, start: "2027-04-12", finish: "2027-04-13" } as const;
+  const model = buildModel(after(demo, [{ kind: "changeTask", id: "rivers-opening", set: pin }]));
+  const conflictsIn = (plan: Plan) => scheduleReport(buildModel(plan)).conflicts;
+  const ways = found(searchForDeadline(model, { taskId: "rivers-opening" }, options)).sort(compareByMissed);
+  const moved = ways.filter(({ steps }) => steps.length === 1 && steps[0].taskId === "rivers-opening");
+  expect(moved.map(({ kind }) => kind)).toEqual(["delay", "delay"]);
+  for (const { edits, left } of moved) {
+    const conflicts = conflictsIn(after(model, edits));
+    expect(conflicts.filter(({ kind, taskId }) => kind === "link" && taskId === "rivers-opening")).toEqual([]);
+    expect(conflicts.find(({ kind, taskId }) => kind === "deadline" && taskId === "rivers-opening")?.ticks ?? 0).toBe(left);
+  }
+  // A working day earlier than the earlier of the two would start before what it waits for has finished.
+  const [first] = moved[0].edits;
+  const earliest = first.kind === "changeTask" ? (first.set.start as string) : "";
+  const dayBefore = formatDay(parseDay(earliest) - 1);
+  const tooEarly = after(model, [{ kind: "changeTask", id: "rivers-opening", set: { start: dayBefore } }]);
+  expect(conflictsIn(tooEarly).some(({ kind, taskId }) => kind === "link" && taskId === "rivers-opening")).toBe(true);
 });
 
 test("where no single way keeps a deadline, two or three together are told", () => {
