@@ -10,7 +10,7 @@ import { boundsOf, type StartBound } from "../schedule/bounds.ts";
 import { SUM, type TaskDates } from "../schedule/dates.ts";
 import { delayEdits, isInTotals } from "./delay.ts";
 import { sharedEdits } from "./give.ts";
-import { Measured } from "./measures.ts";
+import { measuredOf } from "./measures.ts";
 import { compareRemedies, grownOf, idsBeside, type Remedy, type RemedyOptions, Trial, type Tried } from "./remedies.ts";
 import { isOpenToChange, type Proposal, type Scene, workedDays } from "./scene.ts";
 import { bestTakers } from "./takers.ts";
@@ -25,7 +25,7 @@ const [MOST_TASKS, MOST_TAKERS, MOST_TOGETHER] = [12, 3, 3];
 export function* searchForDeadline(model: Model, missed: Missed, { today, idStem }: RemedyOptions): Generator<Tried, void> {
   const by = missedTicks(model, missed);
   if (by === 0) return;
-  const trial = new Trial(new Measured(model), { person: 0, range: { start: 0, stop: 0 } });
+  const trial = new Trial(measuredOf(model), { person: 0, range: { start: 0, stop: 0 } });
   const newId = idsBeside(model.plan, idStem);
   let best: Remedy | null = null;
   for (let known: readonly Proposal[] = []; known.length < MOST_TOGETHER; known = best.steps) {

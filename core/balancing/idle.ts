@@ -10,7 +10,7 @@ import { fillOpening } from "../staffing/fillOpening.ts";
 import { missingOf } from "../staffing/match.ts";
 import { needOf } from "../staffing/need.ts";
 import { give, handOver, share } from "./give.ts";
-import { Measured, peakOverOf } from "./measures.ts";
+import { measuredOf, peakOverOf } from "./measures.ts";
 import { idsBeside, type Overload, type RemedyOptions, Trial, type Tried } from "./remedies.ts";
 import { type Proposal, sceneOf } from "./scene.ts";
 import { mayTake } from "./takers.ts";
@@ -26,7 +26,7 @@ export function* searchForIdle(model: Model, { personId, range }: Overload, { to
   const person = rowById(model.plan.people).get(personId);
   if (person === undefined) return;
   const newId = idsBeside(model.plan, idStem);
-  const before = new Measured(model);
+  const before = measuredOf(model);
   const taking = new Trial(before, { person, range });
   for (const proposal of openingsFor(model, person, range, newId)) yield taking.measured([proposal]);
   for (const giver of giversFor(model, person, range)) {

@@ -6,7 +6,7 @@ import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import { delay } from "./delay.ts";
 import { give, handOver, share } from "./give.ts";
-import { Measured } from "./measures.ts";
+import { measuredOf } from "./measures.ts";
 import { daysToIdle } from "./ownDays.ts";
 import { compareRemedies, idsBeside, type Remedy, type RemedyOptions, Trial, type Tried } from "./remedies.ts";
 import { type Proposal, piecesOn, type Scene } from "./scene.ts";
@@ -24,7 +24,7 @@ export function* searchForLeave(
   if (person === undefined || entry?.state !== "requested") return;
   const range = { start: parseDay(entry.from), stop: parseDay(entry.to) + 1 };
   const scene = sceneOfLeave(model, person, range, options);
-  const trial = new Trial(new Measured(model), scene);
+  const trial = new Trial(measuredOf(model), scene);
   const answer = (
     state: "approved" | "declined" | "requested",
     more: { reason?: string; suggested?: { from: string; to: string } } = {},

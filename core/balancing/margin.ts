@@ -10,7 +10,7 @@ import type { Model } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
 import { needOf } from "../staffing/need.ts";
 import { splitEdit } from "./give.ts";
-import { Measured } from "./measures.ts";
+import { measuredOf } from "./measures.ts";
 import { compareRemedies, grownOf, idsBeside, type Remedy, type RemedyOptions, Trial, type Tried } from "./remedies.ts";
 import { isOpenToChange, type Proposal, workedDays } from "./scene.ts";
 import { mayTake } from "./takers.ts";
@@ -25,7 +25,7 @@ export function* searchForMargin(model: Model, projectId: string, { today, idSte
   const now = projectMargin(model, project);
   if (now === null) return;
   const goal = marginGoal(model.plan, project) ?? Number.NEGATIVE_INFINITY;
-  const trial = new Trial(new Measured(model), { person: 0, range: { start: 0, stop: 0 } });
+  const trial = new Trial(measuredOf(model), { person: 0, range: { start: 0, stop: 0 } });
   const newId = idsBeside(model.plan, idStem);
   let best: Remedy | null = null;
   for (let known: readonly Proposal[] = []; known.length < MOST_TOGETHER; known = best.steps) {

@@ -4,6 +4,7 @@ import { horizonOf, periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";
 import { moneyOfAll } from "../cost/costs.ts";
 import { defaultCounting } from "../load/counting.ts";
+import type { LoadBook } from "../load/loadBook.ts";
 import { type LevelBand, levelBandOf, overOf, periodState } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
@@ -68,8 +69,10 @@ export class Measured {
     this.weeks = former?.weeks ?? periodsIn(horizonOf(plan), "week", periodSettingsOf(plan));
     const rows = former ? rowById(former.model.plan.people) : null;
     const band = levelBandOf(plan);
+    const horizon = horizonOf(plan);
+    const load = model.load(defaultCounting);
     this.#people = plan.people.map(({ id }, person) =>
-      this.#figuresOf(person, band, former ? former.#people[rows?.get(id) ?? -1] : undefined),
+      this.#figuresOf(person, { horizon, load, band }, former ? former.#people[rows?.get(id) ?? -1] : undefined),
     );
     this.inWindow = this.#people.reduce((sum, own) => sum + own.inWindow, 0);
     this.totals = {
@@ -99,11 +102,14 @@ export class Measured {
     };
   }
 
-  #figuresOf(person: number, band: LevelBand, former: PersonFigures | undefined): PersonFigures {
+  #figuresOf(
+    person: number,
+    { horizon: { start, stop }, load: book, band }: { horizon: Range; load: LoadBook; band: LevelBand },
+    former: PersonFigures | undefined,
+  ): PersonFigures {
     const { model, weeks } = this;
-    const { start, stop } = horizonOf(model.plan);
     const { regular, overtime, at } = model.capacity.of(person, start, stop);
-    const load = model.load(defaultCounting).of(person, start, stop);
+    const load = book.of(person, start, stop);
     if (former && former.load === load.minutes && former.regular === regular && former.overtime === overtime) return former;
     const figures: PersonFigures = {
       load: load.minutes,
@@ -155,6 +161,18 @@ export class Measured {
       });
     });
   }
+}
+
+const measured = new WeakMap<Model, Measured>();
+
+/** The measures of a model over its horizon; worked out once for a model. */
+export function measuredOf(model: Model): Measured {
+  let own = measured.get(model);
+  if (!own) {
+    own = new Measured(model);
+    measured.set(model, own);
+  }
+  return own;
 }
 
 /** Minutes too much on single days of a range, of one person. */

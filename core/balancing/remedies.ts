@@ -9,7 +9,7 @@ import type { Plan } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
 import { delay, lighten, postpone, spread } from "./delay.ts";
 import { give, handOver, share } from "./give.ts";
-import { type Effect, Measured, peakOverOf } from "./measures.ts";
+import { type Effect, Measured, measuredOf, peakOverOf } from "./measures.ts";
 import { accept, contractor, overtime, timeOff } from "./ownDays.ts";
 import { type Piece, type Proposal, remedyKinds, type Scene, sceneOf } from "./scene.ts";
 
@@ -57,7 +57,7 @@ export function* searchRemedies(model: Model, { personId, range }: Overload, opt
   const asked = { person, range, today: options.today };
   const scene = sceneOf(model, asked, { newId, mostTakers: options.mostTakers ?? MOST_TAKERS });
   if (!scene) return;
-  const trial = new Trial(new Measured(model), scene);
+  const trial = new Trial(measuredOf(model), scene);
   const found: Remedy[] = [];
   let tried = 0;
   for (const proposal of proposalsOf(scene)) {

@@ -6,7 +6,7 @@ import type { Model } from "../model.ts";
 import { unplaceableOf } from "../placing/unplaceable.ts";
 import { rowById } from "../plan/rows.ts";
 import { needOf } from "../staffing/need.ts";
-import { Measured } from "./measures.ts";
+import { measuredOf } from "./measures.ts";
 import { compareRemedies, idsBeside, type Remedy, type RemedyOptions, Trial, type Tried } from "./remedies.ts";
 import { isOpenToChange, type Proposal } from "./scene.ts";
 import { bestTakers } from "./takers.ts";
@@ -18,7 +18,7 @@ export function* searchForUnplaced(model: Model, assignmentId: string, { idStem 
   const { plan, work, placements } = model;
   const row = rowById(plan.assignments).get(assignmentId);
   if (row === undefined || placements.unplaced[row] === 0 || !isOpenToChange(model, row)) return;
-  const before = new Measured(model);
+  const before = measuredOf(model);
   const { range } = needOf(model, row);
   const trial = new Trial(before, { person: Math.max(0, work.person[row]), range });
   for (const proposal of proposalsFor(model, row, idsBeside(plan, idStem))) {

@@ -1,6 +1,6 @@
 // What an edit did to the plan, row by row, and how it is undone.
 import { grouped } from "../plan/grouped.ts";
-import { rowById, shareRowMap } from "../plan/rows.ts";
+import { MOST_SHIFTS, type RowIndex, rememberIndex, rowById, shiftedIndex } from "../plan/rows.ts";
 import type { ChangedList, Plan, Row } from "../plan/schema.ts";
 
 /** One row before and after; null before it was added and after it was deleted. */
@@ -47,12 +47,32 @@ function changedSettings(changes: readonly Change[]): Plan["settings"] | null {
 }
 
 function changedList(list: Row[], changes: readonly Change[]): Row[] {
-  if (changes.every(({ before, after }) => before && after)) {
-    const rows = list.slice();
-    for (const { id, after } of changes) rows[rowById(list).get(id) as number] = after as Row;
-    shareRowMap(list, rows);
-    return rows;
+  const shifts = changes.filter(({ before, after }) => before === null || after === null).length;
+  return shifts <= MOST_SHIFTS ? withFewShifts(list, changes) : withChain(list, changes);
+}
+
+/** Few rows come or go: the index of the list goes along, so that nothing is looked up anew. */
+function withFewShifts(list: Row[], changes: readonly Change[]): Row[] {
+  const rows = list.slice();
+  let index = rowById(list);
+  for (const { id, before, after, next } of changes) {
+    if (before && after) rows[index.get(id) as number] = after as Row;
+    else if (after) {
+      const at = (next ? index.get(next) : undefined) ?? rows.length;
+      rows.splice(at, 0, after as Row);
+      index = shiftedIndex(index, id, at, 1);
+    } else {
+      const at = index.get(id);
+      if (at === undefined) continue;
+      rows.splice(at, 1);
+      index = shiftedIndex(index, id, at, -1);
+    }
   }
+  rememberIndex(rows, index);
+  return rows;
+}
+
+function withChain(list: Row[], changes: readonly Change[]): Row[] {
   const chain = new Chain(list);
   for (const { id, before, after, next } of changes) {
     if (before && after) chain.put(id, after as Row);
@@ -65,7 +85,7 @@ function changedList(list: Row[], changes: readonly Change[]): Row[] {
 /** The rows of a list as a doubly linked chain: each change takes the same time, however long the list is. */
 class Chain {
   readonly #rows: Row[];
-  readonly #known: ReadonlyMap<string, number>;
+  readonly #known: RowIndex;
   /** Where rows stand that were added since, and -1 for those that were removed. */
   readonly #moved = new Map<string, number>();
   readonly #after: number[];

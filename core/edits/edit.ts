@@ -169,7 +169,7 @@ export function applyEdit(plan: Plan, edit: Edit): Outcome {
 
 /** The faults that changes have brought into a plan: of the rows they touched, and circles they closed. */
 export function faultsAfter(plan: Plan, changes: readonly Change[]): Fault[] {
-  const faults = checkRows(plan, touchedRows(plan, changes));
+  const faults = checkRows(plan, touchedRows(plan, changes), changes.some(nestsAnew));
   return faults.length === 0 && mayCloseCircle(changes) ? circleFaults(plan) : faults;
 }
 
@@ -198,6 +198,10 @@ function detached(plan: Plan, changes: readonly Change[]): Change[] {
     if (assignmentId === undefined || !gone.has(assignmentId) || touched.has(request.id)) return [];
     return [{ list: "requests", id: request.id, before: request, after }];
   });
+}
+
+function nestsAnew({ list, before, after }: Change): boolean {
+  return (list === "tasks" || list === "teams") && after?.parentId !== undefined && before?.parentId !== after.parentId;
 }
 
 /** Only ends of links, places in the outline, and tasks that begin to have dates can close a circle. */

@@ -1,4 +1,5 @@
 // Who works how many minutes on which day: the days of every row of work, in one buffer.
+import { carryByRow, carryColumn } from "../plan/rows.ts";
 
 /** Minutes that could not be placed, and the day on which reports by period count them. */
 export interface Unplaced {
@@ -42,7 +43,7 @@ export function emptyPlacements(rows: number, usualDays = USUAL_DAYS): Placement
  * @param formerOf By row its row in the original, −1 for a new one; null where rows are the same. */
 export function carryPlacements(placements: Placements, formerOf: Int32Array | null): Placements {
   const carry = (column: Int32Array): Int32Array =>
-    formerOf ? formerOf.map((former) => (former < 0 ? 0 : column[former])) : column.slice();
+    formerOf ? carryColumn(column, formerOf, new Int32Array(formerOf.length)) : column.slice();
   return {
     start: carry(placements.start),
     length: carry(placements.length),
@@ -50,18 +51,9 @@ export function carryPlacements(placements: Placements, formerOf: Int32Array | n
     asked: carry(placements.asked),
     placed: carry(placements.placed),
     unplaced: carry(placements.unplaced),
-    unplacedAt: formerOf ? carryUnplaced(placements.unplacedAt, formerOf) : new Map(placements.unplacedAt),
+    unplacedAt: formerOf ? carryByRow(placements.unplacedAt, formerOf) : new Map(placements.unplacedAt),
     buffer: placements.buffer,
   };
-}
-
-function carryUnplaced(unplacedAt: Placements["unplacedAt"], formerOf: Int32Array): Placements["unplacedAt"] {
-  const carried: Placements["unplacedAt"] = new Map();
-  formerOf.forEach((former, row) => {
-    const own = former < 0 ? undefined : unplacedAt.get(former);
-    if (own) carried.set(row, own);
-  });
-  return carried;
 }
 
 /** Makes room for `count` days at the end of the buffer and gives them to a row, all 0.

@@ -52,8 +52,9 @@ export function faultsBetweenRows(plan: Plan, isMalformed: (list: string, at?: n
   return faults;
 }
 
-/** The faults of single rows as they stand in `plan`: what an edit has touched, without reading the rest. */
-export function checkRows(plan: Plan, touched: readonly { list: ChangedList; id: string }[]): Fault[] {
+/** The faults of single rows as they stand in `plan`: what an edit has touched, without reading the rest.
+ * @param isNestedAnew Says that rows have come under other ones: then all levels are looked at. */
+export function checkRows(plan: Plan, touched: readonly { list: ChangedList; id: string }[], isNestedAnew: boolean): Fault[] {
   const faults: Fault[] = [];
   const summaries = summaryIds(plan);
   for (const { list, id } of touched) {
@@ -65,7 +66,7 @@ export function checkRows(plan: Plan, touched: readonly { list: ChangedList; id:
     const row = findRow<Row>(rowsOf(plan, list), id);
     if (row) checkRow(plan, list, row, [list, rowById(plan[list]).get(id) as number], summaries, faults);
   }
-  if (touched.some(({ list }) => list === "tasks" || list === "teams")) checkParents(plan, faults);
+  if (isNestedAnew) checkParents(plan, faults);
   return faults;
 }
 

@@ -2,23 +2,72 @@
 
 import { type ChangedList, type ListName, type Plan, type Row, SETTINGS_ID } from "./schema.ts";
 
-const rowMaps = new WeakMap<readonly { id: string }[], Map<string, number>>();
+/** The row of each id of a list. */
+export interface RowIndex {
+  get(id: string): number | undefined;
+  has(id: string): boolean;
+}
+
+/** The same index after one row was added or removed: each asks the one below it and moves what stands behind. */
+class ShiftedIndex implements RowIndex {
+  readonly depth: number;
+
+  /** @param by 1 for a row that was added at `at`, −1 for one that was removed there. */
+  constructor(
+    readonly below: RowIndex,
+    readonly id: string,
+    readonly at: number,
+    readonly by: 1 | -1,
+  ) {
+    this.depth = below instanceof ShiftedIndex ? below.depth + 1 : 1;
+  }
+
+  get(id: string): number | undefined {
+    if (id === this.id) return this.by === 1 ? this.at : undefined;
+    const row = this.below.get(id);
+    return row !== undefined && row >= this.at ? row + this.by : row;
+  }
+
+  has(id: string): boolean {
+    return id === this.id ? this.by === 1 : this.below.has(id);
+  }
+}
+
+/** So many steps are asked through one after the other before an index is made anew. */
+export const MOST_SHIFTS = 12;
+
+const rowIndexes = new WeakMap<readonly { id: string }[], RowIndex>();
 
 /** Row number of each id in a list; built once for a list and remembered as long as the list lives. */
-export function rowById(list: readonly { id: string }[]): Map<string, number> {
-  let rows = rowMaps.get(list);
+export function rowById(list: readonly { id: string }[]): RowIndex {
+  let rows = rowIndexes.get(list);
   if (!rows) {
-    rows = new Map();
-    for (let row = 0; row < list.length; row++) rows.set(list[row].id, row);
-    rowMaps.set(list, rows);
+    const known = new Map<string, number>();
+    for (let row = 0; row < list.length; row++) known.set(list[row].id, row);
+    rowIndexes.set(list, known);
+    rows = known;
   }
   return rows;
 }
 
-/** Says that `next` has the same ids in the same order as `list`, so that their map is shared. */
-export function shareRowMap(list: readonly { id: string }[], next: readonly { id: string }[]): void {
-  const rows = rowMaps.get(list);
-  if (rows) rowMaps.set(next, rows);
+/** The index after a row was added (`by` 1) or removed (−1) at a place. */
+export const shiftedIndex = (below: RowIndex, id: string, at: number, by: 1 | -1): RowIndex => new ShiftedIndex(below, id, at, by);
+
+/** Says which index a list has, so that it need not be built; one of too many steps is let go. */
+export function rememberIndex(list: readonly { id: string }[], rows: RowIndex): void {
+  if (!(rows instanceof ShiftedIndex) || rows.depth <= MOST_SHIFTS) rowIndexes.set(list, rows);
+}
+
+/** The single steps from one index to a later one, the first one first; null where there is no such way. */
+function shiftsBetween(before: RowIndex, after: RowIndex): ShiftedIndex[] | null {
+  const steps: ShiftedIndex[] = [];
+  let at = after;
+  while (at !== before) {
+    if (!(at instanceof ShiftedIndex)) return null;
+    steps.unshift(at);
+    at = at.below;
+  }
+  return steps;
 }
 
 /** The row with an id, or undefined. */
@@ -72,7 +121,29 @@ export function membersOf({ first, members }: Grouping, owner: number): Int32Arr
 
 /** For each row of `after` its row in `before`, −1 for a new one; null where both have the same ids in the same order. */
 export function formerRows(before: readonly { id: string }[], after: readonly { id: string }[]): Int32Array | null {
-  if (before === after || rowMaps.get(before) === rowMaps.get(after)) if (before.length === after.length) return null;
+  if (before === after) return null;
+  const shifts = shiftsBetween(rowById(before), rowById(after));
+  return shifts ? formerByShifts(before.length, shifts) : formerByIds(before, after);
+}
+
+function formerByShifts(length: number, shifts: readonly ShiftedIndex[]): Int32Array | null {
+  if (shifts.length === 0) return null;
+  const most = length + shifts.length;
+  const former = new Int32Array(most);
+  for (let row = 0; row < length; row++) former[row] = row;
+  let used = length;
+  for (const { at, by } of shifts) {
+    if (by === 1) {
+      former.copyWithin(at + 1, at, used);
+      former[at] = -1;
+    } else former.copyWithin(at, at + 1, used);
+    used += by;
+  }
+  const now = former.subarray(0, used);
+  return used === length && now.every((own, row) => own === row) ? null : now.slice();
+}
+
+function formerByIds(before: readonly { id: string }[], after: readonly { id: string }[]): Int32Array | null {
   const former = new Int32Array(after.length);
   let isSame = before.length === after.length;
   let shift = 0;
@@ -85,4 +156,49 @@ export function formerRows(before: readonly { id: string }[], after: readonly { 
     if (former[row] !== row) isSame = false;
   }
   return isSame ? null : former;
+}
+
+/** Rows that stand one after the other in two states: `length` of them, from `from` in the former one, at `to` now. */
+interface Run {
+  to: number;
+  from: number;
+  length: number;
+}
+
+const runsOfFormer = new WeakMap<Int32Array, Run[]>();
+
+/** What stayed together of former rows; found once for a list of them. New rows are in no run. */
+function runsOf(former: Int32Array): Run[] {
+  let runs = runsOfFormer.get(former);
+  if (runs) return runs;
+  runs = [];
+  for (let row = 0; row < former.length; ) {
+    const from = former[row];
+    let end = row + 1;
+    if (from >= 0) {
+      while (end < former.length && former[end] === from + end - row) end++;
+      runs.push({ to: row, from, length: end - row });
+    }
+    row = end;
+  }
+  runsOfFormer.set(former, runs);
+  return runs;
+}
+
+/** A column with each row's value where the row stands now; 0 for new rows.
+ * @param former By row the former one, −1 for a new one. @param into As long as there are rows now, all 0. */
+export function carryColumn<C extends Int32Array | Uint8Array>(column: C, former: Int32Array, into: C): C {
+  for (const { to, from, length } of runsOf(former)) into.set(column.subarray(from, from + length), to);
+  return into;
+}
+
+/** Values of single rows, each under the row that it stands in now. */
+export function carryByRow<T>(values: ReadonlyMap<number, T>, former: Int32Array): Map<number, T> {
+  const carried = new Map<number, T>();
+  const runs = runsOf(former);
+  for (const [row, value] of values) {
+    const run = runs.find(({ from, length }) => row >= from && row < from + length);
+    if (run) carried.set(row - run.from + run.to, value);
+  }
+  return carried;
 }

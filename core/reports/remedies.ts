@@ -1,5 +1,5 @@
 // What could be done about somebody's overload, as the command line prints it.
-import { type Effect, Measured, type Measures } from "../balancing/measures.ts";
+import { type Effect, type Measures, measuredOf } from "../balancing/measures.ts";
 import { type Overload, remediesOf, togetherOf } from "../balancing/remedies.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
 import { applyEdit, type SingleEdit } from "../edits/edit.ts";
@@ -15,7 +15,7 @@ export function remediesReport(model: Model, overload: Overload, take?: number) 
   const taken = take === undefined ? undefined : found[take - 1];
   return {
     report: {
-      before: printedMeasures(new Measured(model).totals),
+      before: printedMeasures(measuredOf(model).totals),
       remedies: found.map(({ kind, edits, effect }) => ({ kind, edits, effect: printedEffect(effect) })),
     },
     after: taken ? planAfter(model.plan, taken) : null,

@@ -1,7 +1,7 @@
 // The rows of work of a plan: its assignments, then one implicit opening for every task with an effort.
 
 import { summaryIds } from "../plan/check.ts";
-import { type Grouping, groupRows, rowById } from "../plan/rows.ts";
+import { carryColumn, type Grouping, groupRows, type RowIndex, rowById } from "../plan/rows.ts";
 import type { Assignment, Plan } from "../plan/schema.ts";
 import { NO_FROM, NO_TO, statementOf } from "./statement.ts";
 
@@ -104,8 +104,7 @@ export function workWithRows(plan: Plan, work: Work, former: Int32Array, changed
   const assignments = plan.assignments.length;
   const rows = assignments + work.effortTasks.length;
   const carry = <C extends Int32Array | Uint8Array>(column: C): C => {
-    const next = new (column.constructor as { new (length: number): C })(rows);
-    for (let row = 0; row < assignments; row++) if (former[row] >= 0) next[row] = column[former[row]];
+    const next = carryColumn(column, former, new (column.constructor as { new (length: number): C })(rows));
     next.set(column.subarray(work.assignments), assignments);
     return next;
   };
@@ -179,6 +178,6 @@ export function isOpening(work: Work, row: number): boolean {
   return work.person[row] < 0 && work.team[row] < 0 && work.isMaterial[row] === 0;
 }
 
-function rowOr(rows: Map<string, number>, id: string | undefined): number {
+function rowOr(rows: RowIndex, id: string | undefined): number {
   return id === undefined ? -1 : (rows.get(id) ?? -1);
 }
