@@ -1,6 +1,7 @@
 // The browser's copy of the plan: edits show at once, are settled with the server one after the other, and are put
 // back when it refuses.
 
+import { measuredOf } from "../core/balancing/measures.ts";
 import { applyChanges } from "../core/edits/change.ts";
 import { applyEdit, type Edit } from "../core/edits/edit.ts";
 import type { NextSteps } from "../core/edits/history.ts";
@@ -129,6 +130,11 @@ export class PlanHost {
   /** Works out what the first question would wait for. */
   warm(): void {
     this.#shown().placements;
+  }
+
+  /** Works out what the first remedies would wait for; of a large plan that takes too long to be done unasked. */
+  warmMeasures(): void {
+    if (!this.isLarge) measuredOf(this.#shown());
   }
 
   /** The revision that is known of the server. */

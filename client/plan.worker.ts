@@ -68,6 +68,9 @@ const host = new PlanHost({ read: readOnce, settle, wait }, keep, (state, notice
 /** A proposal is answered within this, with the best found by then. */
 const PROPOSE_SECONDS = 9;
 
+/** By then a page has asked what it asks at first. */
+const IDLE_MS = 1500;
+
 /** What ends the searches that somebody waits for, by their names. */
 const running = new Map<string, AbortController>();
 
@@ -76,6 +79,7 @@ const api = {
     tell = listener;
     await host.start(justMade);
     setTimeout(() => host.warm());
+    setTimeout(() => host.warmMeasures(), IDLE_MS);
     followTogether(
       maker,
       () => host.revision,

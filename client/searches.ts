@@ -155,6 +155,8 @@ export type SearchNews<K extends SearchKind> = ReturnType<ReturnType<(typeof sea
 const PIECE_MS = 24;
 /** How often what has been found is told: a list that is drawn with every piece would keep the screen busy. */
 const TELL_MS = 150;
+/** The first is told at once, and what comes soon after it. */
+const FIRST_TOLD_MS = 50;
 
 /** Runs a search to its end in pieces. @param tell Hears after each piece what has been found.
  * @param pause Done when what waits has had its turn. */
@@ -169,11 +171,13 @@ export async function runSearch<News>(
     tell(search.news(), false);
     await search.prepare(solve);
   }
+  const begun = performance.now();
   for (let told = Number.NEGATIVE_INFINITY; ; ) {
     const until = performance.now() + PIECE_MS;
     let isDone = isStopped();
     while (!isDone && performance.now() < until) isDone = search.steps.next().done === true;
-    if (isDone || performance.now() - told >= TELL_MS) {
+    const often = performance.now() - begun < 2 * TELL_MS ? FIRST_TOLD_MS : TELL_MS;
+    if (isDone || performance.now() - told >= often) {
       tell(search.news(), isDone);
       told = performance.now();
     }
