@@ -45,7 +45,7 @@ export function Board({ balance }: BalanceProps) {
             more={balance.picked.has(dragged.data.bar.assignmentId) ? balance.picked.size - 1 : 0}
             outcome={drag.outcome}
             along={drag.along}
-            moves={drag.moves}
+            effect={drag.effect}
           />,
           document.body,
         )}

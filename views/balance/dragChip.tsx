@@ -1,10 +1,12 @@
-import type { FinishMove } from "../../core/answers/impact.ts";
 import type { BarShift } from "../../core/entry/shiftBar.ts";
 import type { Bar } from "../../core/load/bars.ts";
 import { hoursText, hueOf, shortDay } from "../../ui/format.ts";
 import { barFaults } from "../frame/barFaults.ts";
 import type { DropOutcome } from "../frame/dropOutcome.ts";
+import { usePlanFacts } from "../frame/facts.ts";
+import { moneyPhrases } from "../frame/moneyChange.ts";
 import { PERSON_HEIGHT } from "./columns.ts";
+import type { DragEffect } from "./dragEffect.ts";
 
 /** What hangs on the pointer while a bar is dragged: the work, and what dropping it here would do. */
 interface ChipProps {
@@ -14,14 +16,16 @@ interface ChipProps {
   more: number;
   outcome: DropOutcome | null;
   along: BarShift | null;
-  moves: readonly FinishMove[];
+  effect: DragEffect | null;
 }
 
 const MOST_MOVES = 3;
+const NO_MONEY = { cost: 0, revenue: 0 };
 /** What hangs on the pointer leaves the cells under it in sight: they show what a drop would do. */
 const BELOW = PERSON_HEIGHT - 8;
 
-export function DragChip({ at: { x, y }, bar, more, outcome, along, moves }: ChipProps) {
+export function DragChip({ at: { x, y }, bar, more, outcome, along, effect }: ChipProps) {
+  const { currency } = usePlanFacts();
   return (
     <div className="drag-bar" style={{ left: Math.min(x + 10, globalThis.innerWidth - 350), top: y + BELOW }}>
       <div className="chip-bar sign-work" style={{ "--bar-hue": hueOf(bar.projectRow) } as React.CSSProperties}>
@@ -40,9 +44,14 @@ export function DragChip({ at: { x, y }, bar, more, outcome, along, moves }: Chi
         ) : (
           "Drop onto a person, or along time"
         )}
-        {moves.slice(0, MOST_MOVES).map(({ id, name, before, after }) => (
+        {effect?.finishes.slice(0, MOST_MOVES).map(({ id, name, before, after }) => (
           <span key={id} className={`block ${after > before ? "text-over" : "text-ink-2"}`}>
             {name} finishes {shortDay(after)}, not {shortDay(before)}
+          </span>
+        ))}
+        {moneyPhrases(effect?.money ?? NO_MONEY, currency).map(({ text, isBad }) => (
+          <span key={text} className={`block ${isBad ? "text-over" : "text-ink-2"}`}>
+            {text}
           </span>
         ))}
       </div>

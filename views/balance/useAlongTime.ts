@@ -2,9 +2,9 @@
 // What a bar that is dragged along time would do, asked anew for each day it comes to: nothing is promised that would be
 // refused.
 import { useRef, useState } from "react";
-import type { FinishMove } from "../../core/answers/impact.ts";
 import type { BarShift } from "../../core/entry/shiftBar.ts";
 import type { Bar } from "../../core/load/bars.ts";
+import type { DragEffect } from "./dragEffect.ts";
 import type { ShiftHook } from "./useShift.ts";
 
 /** What hangs on the pointer: a bar, or one end of it. */
@@ -15,8 +15,7 @@ export interface DragData {
 
 export interface AlongTime {
   shift: BarShift;
-  /** Finishes that would move. */
-  finishes: readonly FinishMove[];
+  effect: DragEffect | null;
 }
 
 /** The days by which the two ends move, by what is dragged. */

@@ -72,7 +72,7 @@ export function useBarDrag(
     if (bar === null) over.keepLoads(null);
   }, [board]);
   const isOwn = bar !== null && targetId !== null && isHolder(targetId, bar.assignmentId);
-  const { outcome, loads, moves } = over;
+  const { outcome, loads, effect } = over;
   return {
     dragged,
     handlers,
@@ -80,7 +80,7 @@ export function useBarDrag(
     outcome,
     loads,
     along: along?.shift ?? null,
-    moves: along?.finishes ?? moves,
+    effect: along?.effect ?? effect,
   };
 }
 

@@ -5,7 +5,6 @@ import { toast } from "sonner";
 import { newKey } from "../../client/keptEdit.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { usePlan } from "../../client/session.tsx";
-import type { FinishMove } from "../../core/answers/impact.ts";
 import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
 import type { ReportRange } from "../../core/calendar/periods.ts";
 import type { Edit } from "../../core/edits/edit.ts";
@@ -16,6 +15,7 @@ import type { Fault } from "../../core/plan/faults.ts";
 import { newId } from "../../ui/newId.ts";
 import { barFaults } from "../frame/barFaults.ts";
 import { useFrame } from "../frame/facts.ts";
+import type { DragEffect } from "./dragEffect.ts";
 import { tellRest } from "./restNotice.tsx";
 import { useShift } from "./useShift.ts";
 
@@ -59,9 +59,9 @@ export function useBoardEdits({ board, range, grain, counting, onGiven }: BoardE
       const ids = [personId, ...givers.filter((id) => id !== personId)];
       return session.preview(giveEdit(assignmentId, personId), "loads", { range, grain, ids, counting, takes: [...given] });
     },
-    /** Finishes that would move after a drop: people decide how long effort-sized work lasts. */
-    movesAfter: async (assignmentId: string, personId: string): Promise<FinishMove[]> =>
-      (await session.ask("impact", { edit: giveEdit(assignmentId, personId) })).finishes,
+    /** What a drop would do besides: people decide how long effort-sized work lasts, and what it costs. */
+    effectAfter: (assignmentId: string, personId: string): Promise<DragEffect> =>
+      session.ask("impact", { edit: giveEdit(assignmentId, personId) }),
     typeHours: async (assignmentId: string, period: ReportRange["range"], hours: number): Promise<boolean> => {
       const typed = await session.ask("typePeriod", { assignmentId, period, hours, clock, newId: newId("open") });
       if ("fault" in typed) return change(typed);

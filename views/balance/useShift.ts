@@ -3,10 +3,10 @@
 import { useState } from "react";
 import { toast } from "sonner";
 import { usePlan } from "../../client/session.tsx";
-import type { FinishMove } from "../../core/answers/impact.ts";
 import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
 import type { BarDrag, BarShift, TaskShift } from "../../core/entry/shiftBar.ts";
 import { barFaults } from "../frame/barFaults.ts";
+import type { DragEffect } from "./dragEffect.ts";
 
 /** @param withPicked The assignments that move together with one. */
 export function useShift(withPicked: (assignmentId: string) => string[]) {
@@ -21,10 +21,10 @@ export function useShift(withPicked: (assignmentId: string) => string[]) {
       if (edit) await made(edit);
     },
     /** What a drag along time would do. */
-    shiftPreview: async (drag: BarDrag): Promise<{ shift: BarShift; finishes: FinishMove[] }> => {
+    shiftPreview: async (drag: BarDrag): Promise<{ shift: BarShift; effect: DragEffect | null }> => {
       const shift = await session.ask("shiftBar", drag);
       const edit = editOf(shift);
-      return { shift, finishes: edit ? (await session.ask("impact", { edit })).finishes : [] };
+      return { shift, effect: edit && (await session.ask("impact", { edit })) };
     },
     shift: async (assignmentId: string, startDays: number, stopDays: number): Promise<boolean> => {
       const ids = withPicked(assignmentId);

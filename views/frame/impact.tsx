@@ -7,11 +7,10 @@ import type { Edit } from "../../core/edits/edit.ts";
 import { countText, hoursText, shortDay, signedMoney, wholeText } from "../../ui/format.ts";
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "./facts.ts";
+import { LEAST_MONEY } from "./moneyChange.ts";
 
 const SETTLE_MS = 250;
 const MOST_LINES = 6;
-/** Minor units that round to nothing are not told. */
-const LEAST_MONEY = 50;
 
 /** The impact of an edit that is being written; null while there is none, or none yet. */
 export function useImpact(edit: Edit | null): Impact | null {

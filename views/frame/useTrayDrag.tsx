@@ -11,6 +11,8 @@ import { hoursText, shortDay } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
 import { usePointerDrag } from "../../ui/usePointerDrag.ts";
 import { dropOutcome } from "./dropOutcome.ts";
+import { usePlanFacts } from "./facts.ts";
+import { type MoneyChange, moneyPhrases } from "./moneyChange.ts";
 import { usePlanWindow } from "./windowed.ts";
 
 const FURTHEST_CLICK = 5;
@@ -27,6 +29,8 @@ interface Target {
   edit: Edit;
   says: string;
   isOver: boolean;
+  /** Once it is worked out. */
+  money?: MoneyChange;
 }
 
 export function useTrayDrag() {
@@ -43,6 +47,8 @@ export function useTrayDrag() {
     if (number !== turn.current.number || !loads?.people[0]) return;
     const { name, says, isOver } = dropOutcome(loads);
     setTarget({ edit, says: `${name} ${says}`, isOver });
+    const { money } = await session.ask("impact", { edit });
+    if (number === turn.current.number) setTarget({ edit, says: `${name} ${says}`, isOver, money });
   };
   const overDay = async (item: TrayItem, day: number, number: number) => {
     const edit = await session.ask("beginOnDay", { item, day });
@@ -76,6 +82,7 @@ export function useTrayDrag() {
 }
 
 function Chip({ item, x, y, target }: { item: TrayItem; x: number; y: number; target: Target | null }) {
+  const { currency } = usePlanFacts();
   return (
     <div className="drag-says w-max" style={{ left: Math.min(x + 12, window.innerWidth - 330), top: Math.max(8, y - 64) }}>
       <div className="font-medium">
@@ -83,6 +90,7 @@ function Chip({ item, x, y, target }: { item: TrayItem; x: number; y: number; ta
       </div>
       <div role="status" className={`text-[13px] ${target?.isOver ? "text-over" : "text-ink-2"}`}>
         {target?.says ?? dragHints[item.kind]}
+        {target?.money && moneyPhrases(target.money, currency).map(({ text }) => <p key={text}>{text}</p>)}
       </div>
     </div>
   );

@@ -5,7 +5,8 @@ import type { NamedEffect } from "../../core/balancing/namedEffect.ts";
 import type { RemedyKind } from "../../core/balancing/scene.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import type { Edit } from "../../core/edits/edit.ts";
-import { countText, hoursText, longDay, marginText, shortDay, signedMoney } from "../../ui/format.ts";
+import { countText, hoursText, longDay, marginText, shortDay } from "../../ui/format.ts";
+import { moneyPhrases } from "../frame/moneyChange.ts";
 
 /** Each kind in a word or two, for filters and lists. */
 export const kindWords: Record<RemedyKind, string> = {
@@ -134,10 +135,7 @@ export function effectPhrases(effect: NamedEffect, currency: string): { text: st
       text: effect.unplaced > 0 ? `${hoursText(effect.unplaced)} h that nobody can work` : `${hoursText(-effect.unplaced)} h placed again`,
       isBad: effect.unplaced > 0,
     });
-  if (Math.abs(effect.cost) >= 50) phrases.push({ text: `cost ${signedMoney(effect.cost, currency)}`, isBad: false });
-  const margin = effect.revenue - effect.cost;
-  if (effect.revenue !== 0 && Math.abs(margin) >= 50) phrases.push({ text: `margin ${signedMoney(margin, currency)}`, isBad: margin < 0 });
-  return phrases;
+  return [...phrases, ...moneyPhrases(effect, currency)];
 }
 
 function namesOf(grows: NamedEffect["grows"]): string {

@@ -1,10 +1,13 @@
 // What an edit that hangs on the pointer would do, in a few lines.
 import type { Edit } from "../../core/edits/edit.ts";
 import { countText } from "../../ui/format.ts";
+import { usePlanFacts } from "../frame/facts.ts";
 import { useImpact } from "../frame/impact.tsx";
+import { moneyPhrases } from "../frame/moneyChange.ts";
 
 /** @param taskId The task that is moved itself, which is not named. */
 export function ChipImpact({ edit, taskId }: { edit: Edit | null; taskId: string }) {
+  const { currency } = usePlanFacts();
   const impact = useImpact(edit);
   if (!impact) return null;
   if (impact.faults.length > 0) return <p className="text-over">{impact.faults.join(" ")}</p>;
@@ -23,6 +26,11 @@ export function ChipImpact({ edit, taskId }: { edit: Edit | null; taskId: string
         </p>
       ))}
       {impact.over.length > 0 && <p className="text-over">{impact.over[0].name} goes over</p>}
+      {moneyPhrases(impact.money, currency).map(({ text, isBad }) => (
+        <p key={text} className={isBad ? "text-over" : "text-ink-2"}>
+          {text}
+        </p>
+      ))}
       {tasks.length + projects.length + impact.over.length === 0 && <p className="text-ink-2">Nothing else moves.</p>}
     </>
   );
