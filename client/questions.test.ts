@@ -98,6 +98,7 @@ function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     horizonWork: [{ roleId: "fabricator", range, cases: [] }],
     margins: [{}],
     marginPeople: [{ projectId }, { projectId: "none" }],
+    budgets: [{ projectId }, { projectId: "none" }],
     moneyLines: [{ ...weeks, kind: "all", by: "project", measure: "cost", within: [], key: projectId, period: 0 }],
     moneyWhy: [{ subject: { kind: "labour", projectId, assignmentId: "none" }, range, total: 0 }],
     views: [{ screen: "balance" }],

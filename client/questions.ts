@@ -40,6 +40,7 @@ import type { TrayItem } from "../core/attention/lackingWork.ts";
 import type { Day } from "../core/calendar/day.ts";
 import { horizonOf, periodSettingsOf } from "../core/calendar/horizon.ts";
 import type { Range, ReportRange } from "../core/calendar/periods.ts";
+import { budgetsOf } from "../core/cost/budget.ts";
 import type { MoneyQuery } from "../core/cost/moneyQuery.ts";
 import type { Edit } from "../core/edits/edit.ts";
 import { type CopyOptions, projectFrom } from "../core/entry/copyProject.ts";
@@ -133,6 +134,7 @@ export const questions = {
   rateUses: (model: Model, query: { tableId: string }) => rateUses(model, query),
   rateGaps: (model: Model, _query: Record<string, never>) => rateGaps(model),
   margins: (model: Model, _query: Record<string, never>) => marginsOf(model),
+  budgets: (model: Model, { projectId }: { projectId: string }) => budgetsOf(model, projectId),
   marginPeople: (model: Model, { projectId }: { projectId: string }) => marginPeople(model, projectId),
   moneyLines: (model: Model, query: MoneyLinesQuery) => moneyLinesOf(model, query),
   moneyWhy: (model: Model, query: { subject: MoneySubject; range: Range; total: number }) => moneyWhy(model, query),

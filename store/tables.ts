@@ -83,7 +83,7 @@ export const tables: readonly Table[] = [
     list: "projects",
     table: "projects",
     columns: columns(
-      "id name code clientId category leadId calendarId stage probability:numeric priority:integer start:date deadline:date costTableId billTableId billing:jsonb budget:numeric marginTarget:numeric description archived:boolean locked:boolean",
+      "id name code clientId category leadId calendarId stage probability:numeric priority:integer start:date deadline:date costTableId billTableId billing:jsonb budget:numeric budgetByKind:jsonb marginTarget:numeric description archived:boolean locked:boolean",
     ),
     children: [],
   },

@@ -25,6 +25,7 @@ import type {
   WorkRequest,
 } from "./schema.ts";
 import { linkCycle } from "./taskGraph.ts";
+import { minorUnits } from "./units.ts";
 
 /** Every fault between the rows of a plan that already fits the schema; an empty list when it is sound. */
 export function checkPlan(plan: Plan): Fault[] {
@@ -238,6 +239,8 @@ function checkRateTable(table: RateTable, { fault, reference }: Scene): void {
 
 function checkProject(project: Project, { fault, reference }: Scene): void {
   if (project.archived && project.stage !== "done" && project.stage !== "cancelled") fault(["archived"], faultText.archivedOpen());
+  const byKind = Object.values(project.budgetByKind ?? {}).reduce((sum, own) => sum + minorUnits(own), 0);
+  if (project.budget !== undefined && byKind > minorUnits(project.budget)) fault(["budgetByKind"], faultText.overBudget());
   reference("clients", project.clientId, ["clientId"]);
   reference("people", project.leadId, ["leadId"]);
   reference("calendars", project.calendarId, ["calendarId"]);

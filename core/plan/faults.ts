@@ -69,6 +69,7 @@ export const faultText = {
     `"${name}" is used in ${count === 1 ? "one place" : `${count} places`}. Merge it into another one, or take it off there first.`,
   archivedEmployed: () => "Somebody can be archived once the end of their employment is stated. State it first.",
   archivedOpen: () => "A project can be archived once it is done or cancelled. Change its stage first.",
+  overBudget: () => "The budgets by kind come to more than the budget as a whole. Raise the whole, or lower one of them.",
   tablesDiffer: () => "Rate tables can be merged where both say what something costs, or both what is billed, in one currency.",
   mergedWithItself: (what: string) => `Choose another ${what} to merge this one into.`,
   exists: (what: string, id: string) => `There is already a ${what} with the id "${id}".`,

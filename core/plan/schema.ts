@@ -156,6 +156,10 @@ const project = z.strictObject({
   billTableId: id.optional(),
   billing: z.strictObject({ kind: z.enum(["timeAndMaterials", "fixedFee", "internal"]), fee: money.optional() }).optional(),
   budget: money.optional(),
+  /** Within the budget as a whole. */
+  budgetByKind: z
+    .strictObject({ labour: money.optional(), material: money.optional(), fixed: money.optional(), expense: money.optional() })
+    .optional(),
   marginTarget: z.number().min(-1000).max(100).optional(),
   description: text.optional(),
   /** Gone from lists; it is done or cancelled. */

@@ -4,13 +4,14 @@ import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { MarginPerson, MarginRow } from "../../core/answers/margins.ts";
 import type { RemedyLine } from "../../core/answers/remedyLines.ts";
-import { hoursText, marginText, moneyText } from "../../ui/format.ts";
+import { hoursText, longDay, marginText, moneyText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
 import { RemedyList } from "../remedies/remedyList.tsx";
 import { pointsText, remedyEdit } from "../remedies/remedyWords.ts";
 import { LoadsPreview } from "./loadsPreview.tsx";
+import { kindWords } from "./moneyWords.ts";
 
 export function MarginSheet({ project, currency, onClose }: { project: MarginRow; currency: string; onClose: () => void }) {
   const session = usePlan();
@@ -37,6 +38,7 @@ export function MarginSheet({ project, currency, onClose }: { project: MarginRow
           </Link>
         </p>
       </SheetSection>
+      <Budgets projectId={id} />
       {previewed && <LoadsPreview line={previewed} />}
       {share !== null && (
         <RemedyList
@@ -51,6 +53,29 @@ export function MarginSheet({ project, currency, onClose }: { project: MarginRow
       )}
       <People people={people} />
     </Sheet>
+  );
+}
+
+/** What the plan spends of each budget, and the day on which it goes past it. */
+function Budgets({ projectId }: { projectId: string }) {
+  const budgets = useMaybeAnswer("budgets", { projectId }, null) ?? [];
+  if (budgets.length === 0) return null;
+  return (
+    <SheetSection title="Budget">
+      <ul>
+        {budgets.map(({ kind, budget, spent, left, passes }) => (
+          <li key={kind} className="line-above py-1">
+            <SumLine figure={moneyText(left)} isOver={left < 0}>
+              {kind === "all" ? "Left of the whole" : `Left of ${kindWords[kind].toLowerCase()}`}
+            </SumLine>
+            <p className="text-side">
+              {moneyText(spent)} of {moneyText(budget)} spent
+              {passes === null ? " by the end of the plan" : <span className="text-over">, over from {longDay(passes)} on</span>}
+            </p>
+          </li>
+        ))}
+      </ul>
+    </SheetSection>
   );
 }
 

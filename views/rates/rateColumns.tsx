@@ -18,8 +18,8 @@ export interface RateScene {
   onType: (row: RateRow, date: string, amount: number | null) => void;
   /** By row id. */
   uses: ReadonlyMap<string, RateUse>;
-  /** Another table to compare with: its name, and its row for the same. */
-  beside: { name: string; rowOf: (row: RateRow) => RateRow | undefined } | null;
+  /** Another table to compare with: its row for the same. */
+  beside: { rowOf: (row: RateRow) => RateRow | undefined } | null;
 }
 
 /** Names the column of a day. */
@@ -39,35 +39,20 @@ export function rateColumns(dates: readonly string[], scene: RateScene): TableCo
       cell: ({ name }) => <span className="truncate font-medium">{name}</span>,
     },
     ...dates.map((date) => dateColumn(date, date === now, scene)),
-    ...(scene.beside ? [besideColumn(scene.beside, scene)] : []),
     usedColumn(scene.uses),
   ];
 }
 
-/** What holds today in another table, and how far this one is from it. */
-function besideColumn({ name, rowOf }: NonNullable<RateScene["beside"]>, { figure, today }: RateScene): TableColumn<RateRow> {
-  const theirs = (row: RateRow) => {
-    const other = rowOf(row);
-    return other && inForce(other, today)?.[figure];
-  };
-  return {
-    id: "beside",
-    head: `${name}, today`,
-    width: 150,
-    grow: 1,
-    isFigure: true,
-    value: (row) => theirs(row) ?? null,
-    cell: (row) => {
-      const [own, other] = [inForce(row, today)?.[figure], theirs(row)];
-      if (other === undefined) return <span className="text-ink-3">–</span>;
-      const by = own ? Math.round((other / own - 1) * 1000) / 10 : 0;
-      return (
-        <>
-          {amountText(other)} <span className="text-side">{by === 0 ? "=" : `${by > 0 ? "+" : "−"}${Math.abs(by)}%`}</span>
-        </>
-      );
-    },
-  };
+/** What another table has for the same on a day; undefined where it has nothing, or there is none. */
+function theirsOn(row: RateRow, date: string, { beside, figure }: Pick<RateScene, "beside" | "figure">): number | undefined {
+  const other = beside?.rowOf(row);
+  return other && inForce(other, date)?.[figure];
+}
+
+/** How far another rate is from one's own. */
+function apartText(own: number | undefined, other: number): string {
+  const by = own ? Math.round((other / own - 1) * 1000) / 10 : 0;
+  return by === 0 ? "=" : `${by > 0 ? "+" : "−"}${Math.abs(by)}%`;
 }
 
 function usedColumn(uses: RateScene["uses"]): TableColumn<RateRow> {
@@ -94,7 +79,8 @@ function usedColumn(uses: RateScene["uses"]): TableColumn<RateRow> {
   };
 }
 
-function dateColumn(date: string, isNow: boolean, { figure, onType }: RateScene): TableColumn<RateRow> {
+function dateColumn(date: string, isNow: boolean, scene: RateScene): TableColumn<RateRow> {
+  const { figure, onType, beside } = scene;
   const head = date === "" ? "The beginning" : longDay(parseDay(date));
   return {
     id: columnOfDate(date),
@@ -110,7 +96,12 @@ function dateColumn(date: string, isNow: boolean, { figure, onType }: RateScene)
     isFigure: true,
     value: (row) => inForce(row, date)?.[figure] ?? null,
     copied: (row) => amountText(row.entries.get(date)?.[figure]),
-    cell: (row) => <Rate row={row} date={date} figure={figure} isNow={isNow} />,
+    cell: (row) => {
+      const own = <Rate row={row} date={date} figure={figure} isNow={isNow} />;
+      const other = theirsOn(row, date, scene);
+      if (!beside || other === undefined) return own;
+      return <TwoLines main={own} side={`${amountText(other)} ${apartText(inForce(row, date)?.[figure], other)}`} />;
+    },
     edit: (row) => amountEdit(row, date, figure, onType),
   };
 }

@@ -18,11 +18,17 @@ export function RateList({ rates, beside }: { rates: RatesHook; beside: RateTabl
   const compared = useMemo(() => {
     if (!beside) return null;
     const rows = rateGrid(beside.entries, names, { subjects: [], dates: [] }).sections.flatMap((section) => section.rows);
-    return { name: beside.name, rowOf: ({ id }: RateRow) => rows.find((row) => row.id === id) };
+    return {
+      name: beside.name,
+      dates: beside.entries.map(({ from = "" }) => from),
+      rowOf: ({ id }: RateRow) => rows.find((row) => row.id === id),
+    };
   }, [beside, names]);
   const columns = useMemo(() => {
     const onType = (row: RateRow, date: string, amount: number | null) => type([{ row, date, figure, amount }]);
-    return rateColumns(grid.dates, { figure, today, onType, uses, beside: compared });
+    // Days on which only the other one changes have a column too.
+    const dates = compared ? [...new Set([...grid.dates, ...compared.dates])].sort() : grid.dates;
+    return rateColumns(dates, { figure, today, onType, uses, beside: compared });
   }, [grid.dates, figure, today, type, uses, compared]);
   return (
     <>

@@ -40,6 +40,10 @@ export const projectFields = z
     billing: z.enum(["timeAndMaterials", "fixedFee", "internal"]),
     fee: amount(0, MOST_MONEY, "An amount from 0 on."),
     budget: amount(0, MOST_MONEY, "An amount from 0 on."),
+    ofLabour: amount(0, MOST_MONEY, "An amount from 0 on."),
+    ofMaterial: amount(0, MOST_MONEY, "An amount from 0 on."),
+    ofFixed: amount(0, MOST_MONEY, "An amount from 0 on."),
+    ofExpense: amount(0, MOST_MONEY, "An amount from 0 on."),
     marginTarget: amount(-1000, 100, "A percentage up to 100."),
     sourceId: z.string(),
     keepsPeople: z.boolean(),
@@ -73,8 +77,20 @@ export function projectSet(fields: ProjectFields) {
     billTableId: text(fields.billTableId),
     billing: fields.billing === "internal" ? null : { kind: fields.billing, ...(fee !== null && { fee }) },
     budget: number(fields.budget),
+    budgetByKind: budgetByKind(fields, number),
     marginTarget: number(fields.marginTarget),
   };
+}
+
+/** Fields of the budgets by kind, with their kinds. */
+export const budgetFields = { ofLabour: "labour", ofMaterial: "material", ofFixed: "fixed", ofExpense: "expense" } as const;
+
+function budgetByKind(fields: ProjectFields, number: (text: string) => number | null): NonNullable<Project["budgetByKind"]> | null {
+  const stated = (Object.keys(budgetFields) as (keyof typeof budgetFields)[]).flatMap((field) => {
+    const amount = number(fields[field]);
+    return amount === null ? [] : [[budgetFields[field], amount] as const];
+  });
+  return stated.length === 0 ? null : Object.fromEntries(stated);
 }
 
 /** The fields of a project as it stands. @param usual What a new one begins with. */
@@ -102,6 +118,10 @@ export function projectValues(
     billing: project.billing?.kind ?? "internal",
     fee: figure(project.billing?.fee),
     budget: figure(project.budget),
+    ofLabour: figure(project.budgetByKind?.labour),
+    ofMaterial: figure(project.budgetByKind?.material),
+    ofFixed: figure(project.budgetByKind?.fixed),
+    ofExpense: figure(project.budgetByKind?.expense),
     marginTarget: figure(project.marginTarget),
     sourceId: "",
     keepsPeople: false,

@@ -11,7 +11,8 @@ import { useFormOver } from "../../ui/useFormOver.ts";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { usePeopleWithRoom } from "../frame/peopleWithRoom.ts";
 import { useUnderWay } from "../frame/underWay.ts";
-import { billings, type ProjectFields, projectFields, projectValues, stages } from "./projectFields.ts";
+import { kindWords } from "../money/moneyWords.ts";
+import { billings, budgetFields, type ProjectFields, projectFields, projectValues, stages } from "./projectFields.ts";
 
 type Form = UseFormReturn<ProjectFields>;
 
@@ -136,7 +137,8 @@ function Whose({ form: { register, control, formState } }: { form: Form }) {
 }
 
 /** The tables its hours are costed and billed from, and what it may cost and has to earn. */
-function MoneyFields({ form: { register, control, watch, formState } }: { form: Form }) {
+function MoneyFields({ form }: { form: Form }) {
+  const { register, control, watch, formState } = form;
   const { rateTables } = useNames();
   const { currency } = usePlanFacts();
   const { errors } = formState;
@@ -161,10 +163,22 @@ function MoneyFields({ form: { register, control, watch, formState } }: { form: 
         <Field label={`Budget, ${currency}`} fault={errors.budget?.message}>
           <TextInput {...register("budget")} inputMode="decimal" placeholder="none" />
         </Field>
+        <BudgetByKind form={form} />
         <Field label="Margin goal, %" fault={errors.marginTarget?.message}>
           <TextInput {...register("marginTarget")} inputMode="decimal" placeholder="the plan’s" />
         </Field>
       </div>
     </FieldGroup>
   );
+}
+
+/** What of the budget is meant for what; asked for once there is a budget. */
+function BudgetByKind({ form: { register, watch, formState } }: { form: Form }) {
+  const fields = Object.keys(budgetFields) as (keyof typeof budgetFields)[];
+  if (watch("budget").trim() === "" && fields.every((field) => watch(field).trim() === "")) return null;
+  return fields.map((field) => (
+    <Field key={field} label={`Of it for ${kindWords[budgetFields[field]].toLowerCase()}`} fault={formState.errors[field]?.message}>
+      <TextInput {...register(field)} inputMode="decimal" placeholder="not set apart" />
+    </Field>
+  ));
 }
