@@ -98,6 +98,17 @@ function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     horizonWork: [{ roleId: "fabricator", range, cases: [] }],
     margins: [{}],
     marginPeople: [{ projectId }, { projectId: "none" }],
+    enquiries: [{}],
+    enquiryEffect: [
+      { enquiryId: "enquiry-mill", today: "2027-02-01" },
+      { enquiryId: "enquiry-mill", start: "2027-06-07", today: "2027-02-01" },
+      { enquiryId: "none", today: "2027-02-01" },
+    ],
+    enquiryEarliest: [{ enquiryId: "enquiry-mill", today: "2027-02-01", from: range.start, tolerance: 0 }],
+    acceptEnquiry: [
+      { enquiryId: "enquiry-mill", probability: 60, today: "2027-02-01", idStem: "made", by: "Me", at: "2027-02-01T09:00:00Z" },
+    ],
+    approveEnquiry: [{ enquiryId: "enquiry-mill", by: "Me", at: "2027-02-01T09:00:00Z" }],
     budgets: [{ projectId }, { projectId: "none" }],
     moneyLines: [{ ...weeks, kind: "all", by: "project", measure: "cost", within: [], key: projectId, period: 0 }],
     moneyWhy: [{ subject: { kind: "labour", projectId, assignmentId: "none" }, range, total: 0 }],

@@ -3,7 +3,8 @@
 import { type BoardQuery, boardOf } from "../core/answers/board.ts";
 import { byRule } from "../core/answers/byRule.ts";
 import { calendarYear } from "../core/answers/calendarYear.ts";
-import { earliestAnswer } from "../core/answers/earliest.ts";
+import { earliestAnswer, enquiryEarliest } from "../core/answers/earliest.ts";
+import { enquiriesOf, enquiryEffect } from "../core/answers/enquiries.ts";
 import { type EvenedQuery, evenedLines } from "../core/answers/evenedLines.ts";
 import { expensesOf } from "../core/answers/expenses.ts";
 import { explainCell } from "../core/answers/explain.ts";
@@ -45,6 +46,7 @@ import type { MoneyQuery } from "../core/cost/moneyQuery.ts";
 import type { Edit } from "../core/edits/edit.ts";
 import { type CopyOptions, projectFrom } from "../core/entry/copyProject.ts";
 import { dropOf } from "../core/entry/drop.ts";
+import { type AcceptOptions, type ApproveOptions, acceptEdit, approveEdit } from "../core/entry/enquiryProject.ts";
 import { restate, type Way } from "../core/entry/restate.ts";
 import { type BarDrag, shiftBar } from "../core/entry/shiftBar.ts";
 import { stretchTask, type TaskStretch } from "../core/entry/stretchTask.ts";
@@ -134,6 +136,11 @@ export const questions = {
   rateUses: (model: Model, query: { tableId: string }) => rateUses(model, query),
   rateGaps: (model: Model, _query: Record<string, never>) => rateGaps(model),
   margins: (model: Model, _query: Record<string, never>) => marginsOf(model),
+  enquiries: (model: Model, _query: Record<string, never>) => enquiriesOf(model),
+  enquiryEffect: (model: Model, query: Parameters<typeof enquiryEffect>[1]) => enquiryEffect(model, query),
+  enquiryEarliest: (model: Model, query: Parameters<typeof enquiryEarliest>[1]) => enquiryEarliest(model, query),
+  acceptEnquiry: (model: Model, options: AcceptOptions) => acceptEdit(model, options),
+  approveEnquiry: (model: Model, options: ApproveOptions) => approveEdit(model, options),
   budgets: (model: Model, { projectId }: { projectId: string }) => budgetsOf(model, projectId),
   marginPeople: (model: Model, { projectId }: { projectId: string }) => marginPeople(model, projectId),
   moneyLines: (model: Model, query: MoneyLinesQuery) => moneyLinesOf(model, query),
@@ -149,6 +156,7 @@ export const questions = {
     currency: plan.settings.currency,
     horizon: horizonOf(plan),
     periodSettings: periodSettingsOf(plan),
+    enquiries: plan.enquiries.filter(({ state }) => state === "received").length,
     requests: plan.people.reduce((sum, { timeOff = [] }) => sum + timeOff.filter(({ state }) => state === "requested").length, 0),
     asked: plan.requests.filter(({ state, assignmentId }) => (state === "asked" || state === "offered") && assignmentId !== undefined)
       .length,

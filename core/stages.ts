@@ -123,6 +123,7 @@ const changesCost: Record<ChangedList, "own" | "person" | "all" | "none"> = {
   requests: "none",
   snoozes: "none",
   notes: "none",
+  enquiries: "none",
 };
 
 function projectsTouched(before: Plan, next: Model, { changes, dated }: Step, touched: Touched): Set<number> {

@@ -53,6 +53,7 @@ const changesLines: Record<ChangedList, boolean> = {
   requests: false,
   snoozes: false,
   notes: false,
+  enquiries: false,
 };
 
 /** Former rows of the lists that columns run over. */

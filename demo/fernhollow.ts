@@ -1,4 +1,5 @@
 // The demo plan: Fernhollow Exhibit Works on Monday 1 February 2027, built by code so that it is the same everywhere.
+
 import { parseDay } from "../core/calendar/day.ts";
 import { applyEdit } from "../core/edits/edit.ts";
 import { buildModel } from "../core/model.ts";
@@ -7,6 +8,7 @@ import { parsePlanValue } from "../core/plan/parse.ts";
 import type { Link, Plan, Task } from "../core/plan/schema.ts";
 import type { TaskDates } from "../core/schedule/dates.ts";
 import { calendars } from "./calendars.ts";
+import { enquiries } from "./enquiries.ts";
 import { exchangeRates, expenses, materials, rateTables } from "./money.ts";
 import { people, roles, skills, teams } from "./people.ts";
 import { clients, type DemoProject, projects } from "./projects.ts";
@@ -33,6 +35,7 @@ export function fernhollow(): Plan {
       hoursPerFteWeek: 40,
       levelBand: { low: 0.85, high: 1 },
       marginTarget: 28,
+      enquiryForm: true,
     },
     calendars,
     roles,
@@ -54,6 +57,7 @@ export function fernhollow(): Plan {
     acceptances: [],
     snoozes: [],
     notes: [],
+    enquiries,
     requests: [],
   };
   for (const project of projects) addTasks(plan, project);

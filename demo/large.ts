@@ -113,6 +113,7 @@ export function largePlan(size: Partial<LargeSize> = {}, seed = 7): Plan {
     acceptances: [],
     snoozes: [],
     notes: [],
+    enquiries: [],
     requests: [],
   };
 }

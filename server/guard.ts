@@ -14,6 +14,9 @@ const MOST_ADDRESS_LETTERS = 8_000;
 /** The header that carries the token. */
 export const TOKEN_HEADER = "x-roster-token";
 
+/** What anybody may send without the token: the form that the application itself shows to visitors. */
+export const PUBLIC_FORM = "/enquire";
+
 const OWN_NAMES = ["localhost", "127.0.0.1", "[::1]"];
 
 /** The host names under which the application answers: this machine's own, and those it is told. */
@@ -44,7 +47,7 @@ export function refusalOf({ method, address, headers }: Asked, names: readonly s
   const { origin, "sec-fetch-site": site } = headers;
   // A browser states both; a program states neither.
   const isOwn = origin === undefined ? site === undefined || site === "same-origin" || site === "none" : hostOf(origin) === host;
-  if (isOwn && headers[TOKEN_HEADER] === token) return null;
+  if (isOwn && (headers[TOKEN_HEADER] === token || address === PUBLIC_FORM)) return null;
   return { status: 403, text: "Changes are made from the application's own pages, or with its token. Nothing was changed." };
 }
 

@@ -5,13 +5,16 @@ import pLimit from "p-limit";
 import { RateLimiterMemory } from "rate-limiter-flexible";
 import { dataFolder } from "../store/files.ts";
 import { secretOf } from "../store/secrets.ts";
-import { hostNames, type Refusal, refusalOf } from "./guard.ts";
+import { hostNames, PUBLIC_FORM, type Refusal, refusalOf } from "./guard.ts";
 
 /** Pages made at once: one waits for its data while the other is being made. While hundreds wait, an edit waits for these
  * two alone. */
 const PAGES_AT_ONCE = 2;
 /** What one address may ask for in some seconds: fifty windows that each edit every second, ten times over. */
 const RATE = { points: Number(process.env.ROSTER_MOST_REQUESTS) || 3_000, duration: 6 };
+
+/** What one address may send by the public form in some seconds. */
+const FORM_RATE = { points: Number(process.env.ROSTER_MOST_ENQUIRIES) || 6, duration: 60 };
 
 const isDev = process.argv.includes("dev");
 const hostname = process.env.HOST ?? "127.0.0.1";
@@ -30,6 +33,7 @@ process.env.ROSTER_TOKEN = token;
 
 const names = hostNames(process.env);
 const rates = new RateLimiterMemory(RATE);
+const formRates = new RateLimiterMemory(FORM_RATE);
 const pages = pLimit(PAGES_AT_ONCE);
 const application = next({ dev: isDev, hostname, port });
 
@@ -41,13 +45,21 @@ function refuse(response: ServerResponse, { status, text }: Refusal): void {
 const isPage = ({ method = "", url = "" }: IncomingMessage): boolean =>
   (method === "GET" || method === "HEAD") && !url.startsWith("/api/") && !url.startsWith("/_next/") && !url.startsWith("/icon");
 
-async function answer(request: IncomingMessage, response: ServerResponse): Promise<void> {
-  const { method = "", url: address = "", headers, socket } = request;
-  const isWithin = await rates.consume(socket.remoteAddress ?? "").then(
+const isWithin = (limit: RateLimiterMemory, address = ""): Promise<boolean> =>
+  limit.consume(address).then(
     () => true,
     () => false,
   );
-  if (!isWithin)
+
+async function answer(request: IncomingMessage, response: ServerResponse): Promise<void> {
+  const { method = "", url: address = "", headers, socket } = request;
+  const isSent = method === "POST" && address === PUBLIC_FORM;
+  if (isSent && !(await isWithin(formRates, socket.remoteAddress)))
+    return refuse(response, {
+      status: 429,
+      text: "You have sent several enquiries just now. Please wait a minute, then send this one again.",
+    });
+  if (!(await isWithin(rates, socket.remoteAddress)))
     return refuse(response, { status: 429, text: "These are more requests than anybody makes by hand. Try again in a moment." });
   const refusal = refusalOf({ method, address, headers }, names, token);
   if (refusal) return refuse(response, refusal);

@@ -8,7 +8,7 @@ export async function readSettings(sql: Sql): Promise<Settings | null> {
     select json_build_object(
       'name', name, 'currency', currency, 'weekStartsOn', week_starts_on, 'planStart', plan_start, 'planEnd', plan_end,
       'today', today, 'fiscalYearStartMonth', fiscal_year_start_month, 'hoursPerFteWeek', hours_per_fte_week,
-      'levelBand', level_band, 'marginTarget', margin_target, 'taxInCost', tax_in_cost, 'attention', attention)::text as settings
+      'levelBand', level_band, 'marginTarget', margin_target, 'taxInCost', tax_in_cost, 'attention', attention, 'enquiryForm', enquiry_form)::text as settings
     from settings`);
   if (!row) return null;
   const known = Object.entries(JSON.parse(row.settings) as Settings).filter(([, value]) => value !== null);
@@ -28,8 +28,8 @@ export async function writeSettings(sql: Sql, settings: Settings): Promise<void>
   await sql.query("delete from settings");
   await sql.query(
     `insert into settings (name, currency, week_starts_on, plan_start, plan_end, today, fiscal_year_start_month,
-       hours_per_fte_week, level_band, margin_target, tax_in_cost, attention)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9::jsonb, $10, $11, $12::jsonb)`,
+       hours_per_fte_week, level_band, margin_target, tax_in_cost, attention, enquiry_form)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9::jsonb, $10, $11, $12::jsonb, $13)`,
     [
       settings.name,
       settings.currency,
@@ -43,6 +43,7 @@ export async function writeSettings(sql: Sql, settings: Settings): Promise<void>
       settings.marginTarget ?? null,
       settings.taxInCost ?? null,
       settings.attention ? JSON.stringify(settings.attention) : null,
+      settings.enquiryForm ?? null,
     ],
   );
 }

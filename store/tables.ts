@@ -128,6 +128,14 @@ export const tables: readonly Table[] = [
   { list: "views", table: "views", columns: columns("id name screen query"), children: [] },
   { list: "snoozes", table: "snoozes", columns: columns("id signal until:date reason"), children: [] },
   { list: "notes", table: "notes", columns: columns("id signal personId by at text"), children: [] },
+  {
+    list: "enquiries",
+    table: "enquiries",
+    columns: columns(
+      "id name purpose contact:jsonb clientId wishedStart:date wishedFinish:date value:numeric templateId hours:jsonb state projectId history:jsonb",
+    ),
+    children: [],
+  },
   { list: "acceptances", table: "acceptances", columns: columns("id personId from:date to:date reason"), children: [] },
   {
     list: "requests",

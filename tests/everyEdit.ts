@@ -53,6 +53,28 @@ const kinds: Make[] = [
     snooze: { id: `snooze-${id}`, signal: `over ${below(9)}`, until: "2027-06-01", reason: "Seen" },
   }),
   ({ snoozes }, random) => ({ kind: "wakeSignal", id: anId(random, snoozes) }),
+  ({ roles, templates }, random, id) => ({
+    kind: "addEnquiry",
+    enquiry: {
+      id: `enquiry-${id}`,
+      name: `Enquiry ${id}`,
+      contact: { name: "Somebody", organisation: "Some museum" },
+      wishedStart: aDate(random),
+      ...(random.below(2) === 0
+        ? { templateId: anId(random, templates) }
+        : { hours: [{ roleId: random.pick(roles).id, hours: 1 + random.below(90) }] }),
+      state: "received",
+      history: [{ at: AT, by: "Somebody", step: "received" }],
+    },
+  }),
+  ({ enquiries }, random) => ({ kind: "changeEnquiry", id: anId(random, enquiries), set: { value: random.below(90_000), purpose: null } }),
+  ({ enquiries }, random) => ({ kind: "deleteEnquiry", id: anId(random, enquiries) }),
+  ({ enquiries, projects }, random) => ({
+    kind: "stepEnquiry",
+    id: anId(random, enquiries),
+    projectId: random.pick(projects).id,
+    entry: { at: AT, by: ME, step: random.pick(["accepted", "approved", "declined", "reopened"] as const), text: "So it is." },
+  }),
   ({ people }, { pick }, id) => ({
     kind: "sendNote",
     note: {
@@ -342,6 +364,10 @@ export function noEditsYet(): Record<Edit["kind"], number> {
     snoozeSignal: 0,
     wakeSignal: 0,
     sendNote: 0,
+    addEnquiry: 0,
+    changeEnquiry: 0,
+    deleteEnquiry: 0,
+    stepEnquiry: 0,
   };
   return { ...single, together: 0 };
 }

@@ -1,5 +1,6 @@
 // When a project could start: the curve of what its roles would lack, week by week, and what binds.
 import type { Range } from "../calendar/periods.ts";
+import { type AsProjectQuery, enquiryAsProject } from "../entry/enquiryProject.ts";
 import { earliestStarts } from "../forecast/earliest.ts";
 import type { Model } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
@@ -36,4 +37,13 @@ export function earliestAnswer(
     first: weeks[at] ?? null,
     binds: binds && { roleName: model.plan.roles[binds.role].name, week: binds.week, minutes: binds.minutes },
   };
+}
+
+/** The same of an enquiry, as the project it would be. */
+export function enquiryEarliest(
+  model: Model,
+  { from, tolerance, ...query }: AsProjectQuery & { from: number; tolerance: number },
+): EarliestAnswer | null {
+  const found = enquiryAsProject(model, query);
+  return found && earliestAnswer(found.model, { projectId: found.model.plan.projects[found.row].id, from, tolerance });
 }

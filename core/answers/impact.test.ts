@@ -49,6 +49,7 @@ const small: Plan = {
   acceptances: [],
   snoozes: [],
   notes: [],
+  enquiries: [],
   requests: [],
 };
 

@@ -126,5 +126,32 @@ export function outboxOf(model: Model): Message[] {
       requestId: request.id,
     })),
   );
-  return [...steps, ...notes].sort((a, b) => b.at.localeCompare(a.at));
+  return [...steps, ...notes, ...enquiryMessages(model)].sort((a, b) => b.at.localeCompare(a.at));
+}
+
+const enquirySubjects = {
+  received: "We have your enquiry",
+  accepted: "We would like to do it",
+  approved: "It is settled",
+  declined: "We cannot take it on",
+  reopened: "We are looking at it again",
+} as const;
+
+/** What has gone out to those who enquired. */
+function enquiryMessages({ plan }: Model): Message[] {
+  return plan.enquiries.flatMap(({ id, name, contact, history }) =>
+    history.map(({ at, by, step, text }, entry): Message => {
+      const to = contact.email === undefined ? contact.name : `${contact.name} <${contact.email}>`;
+      const isFromThem = step === "received" && by === contact.name;
+      return {
+        key: `enquiry ${id} ${entry}`,
+        at,
+        by: isFromThem ? plan.settings.name : by,
+        to,
+        subject: `${enquirySubjects[step]}: ${name}`,
+        text: text ?? "",
+        requestId: null,
+      };
+    }),
+  );
 }

@@ -10,6 +10,7 @@ import { acceptOverload } from "./acceptOverload.ts";
 import { addAssignment } from "./addAssignment.ts";
 import { addCalendar } from "./addCalendar.ts";
 import { addComment } from "./addComment.ts";
+import { addEnquiry } from "./addEnquiry.ts";
 import { addExpense } from "./addExpense.ts";
 import { addLink } from "./addLink.ts";
 import { addNamed } from "./addNamed.ts";
@@ -25,6 +26,7 @@ import { askWork } from "./askWork.ts";
 import { applyChanges, type Change } from "./change.ts";
 import { changeAssignment } from "./changeAssignment.ts";
 import { changeCalendar } from "./changeCalendar.ts";
+import { changeEnquiry } from "./changeEnquiry.ts";
 import { changeExchange } from "./changeExchange.ts";
 import { changeExpense } from "./changeExpense.ts";
 import { changeLink } from "./changeLink.ts";
@@ -41,6 +43,7 @@ import { deleteAcceptance } from "./deleteAcceptance.ts";
 import { deleteAssignment } from "./deleteAssignment.ts";
 import { deleteCalendar } from "./deleteCalendar.ts";
 import { deleteComment } from "./deleteComment.ts";
+import { deleteEnquiry } from "./deleteEnquiry.ts";
 import { deleteExpense } from "./deleteExpense.ts";
 import { deleteLink } from "./deleteLink.ts";
 import { deleteNamed } from "./deleteNamed.ts";
@@ -66,6 +69,7 @@ import { setTimeOff } from "./setTimeOff.ts";
 import { snoozeSignal } from "./snoozeSignal.ts";
 import { splitAssignment } from "./splitAssignment.ts";
 import { staffTasks } from "./staffTasks.ts";
+import { stepEnquiry } from "./stepEnquiry.ts";
 import { wakeSignal } from "./wakeSignal.ts";
 
 const kinds = {
@@ -128,6 +132,10 @@ const kinds = {
   changeExchange,
   changeExpense,
   deleteExpense,
+  addEnquiry,
+  changeEnquiry,
+  deleteEnquiry,
+  stepEnquiry,
 } as const;
 
 type Schema = (typeof kinds)[keyof typeof kinds]["schema"];

@@ -38,6 +38,7 @@ export function newPlan({ settings, week, holidays, calendarName }: NewPlan): Pl
     acceptances: [],
     snoozes: [],
     notes: [],
+    enquiries: [],
     requests: [],
   };
 }

@@ -94,18 +94,29 @@ class RoleRoom {
 
   /** What the project asks for beyond the room, where it stands in a plan. */
   lacking(moved: Model, project: number): Pick<StartWeek, "shortage" | "binds"> {
+    const { unplaced, roles } = this.byRole(moved, project);
+    let [shortage, binds] = [unplaced, null as StartWeek["binds"]];
+    for (const { role, lacking, worst } of roles) {
+      shortage += lacking;
+      if (worst && (!binds || worst.minutes > binds.minutes)) binds = { role, ...worst };
+    }
+    return { shortage, binds };
+  }
+
+  /** What it asks for and lacks by role, where it stands in a plan; and what of it nobody can work at all. */
+  byRole(moved: Model, project: number): { unplaced: number; roles: RoleNeed[] } {
     const { work, placements } = moved;
     const rows: number[] = [];
-    let [start, stop, shortage] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY, 0];
+    let [start, stop, unplaced] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY, 0];
     for (let row = 0; row < work.rows; row++) {
       if (work.project[row] !== project || work.isMaterial[row] === 1) continue;
       rows.push(row);
-      shortage += placements.unplaced[row];
+      unplaced += placements.unplaced[row];
       if (placements.length[row] === 0) continue;
       start = Math.min(start, placements.start[row]);
       stop = Math.max(stop, placements.start[row] + placements.length[row]);
     }
-    if (stop <= start) return { shortage, binds: null };
+    if (stop <= start) return { unplaced, roles: [] };
     this.#reach({ start, stop });
     const sums = new DemandSums(moved, this.#weeks);
     const demand = sums.empty();
@@ -114,14 +125,29 @@ class RoleRoom {
       const role = demandedRole(moved, roleOf, row);
       if (role >= 0) sums.add(row, role, demand);
     }
-    let binds: StartWeek["binds"] = null;
-    for (let slot = 0; slot < demand.length; slot++) {
+    return { unplaced, roles: moved.plan.roles.flatMap((_, role) => this.#needOf(role, demand)) };
+  }
+
+  #needOf(role: number, demand: Float64Array): RoleNeed[] {
+    const need: RoleNeed = { role, asked: 0, lacking: 0, worst: null };
+    this.#weeks.forEach((week, at) => {
+      const slot = role * this.#weeks.length + at;
+      need.asked += demand[slot];
       const minutes = Math.max(0, demand[slot] - this.#room[slot]);
-      if (minutes === 0) continue;
-      shortage += minutes;
-      const week = this.#weeks[slot % this.#weeks.length];
-      if (!binds || minutes > binds.minutes) binds = { role: Math.floor(slot / this.#weeks.length), week, minutes };
-    }
-    return { shortage, binds };
+      need.lacking += minutes;
+      if (minutes > (need.worst?.minutes ?? 0)) need.worst = { week, minutes };
+    });
+    return need.asked > 0 ? [need] : [];
   }
 }
+
+/** What a project asks of one role: minutes in all, those beyond the role's room, and the week that lacks most. */
+export interface RoleNeed {
+  role: number;
+  asked: number;
+  lacking: number;
+  worst: { week: Range; minutes: number } | null;
+}
+
+/** What a project asks of each role where it stands, and what the role has no room for beside all other work. */
+export const roleNeeds = (model: Model, projectRow: number): RoleNeed[] => new RoleRoom(model, projectRow).byRole(model, projectRow).roles;

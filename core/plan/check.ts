@@ -10,6 +10,7 @@ import type {
   Calendar,
   ChangedList,
   Comment,
+  Enquiry,
   Expense,
   Link,
   ListName,
@@ -141,6 +142,7 @@ const rowChecks: { [L in ListName]: (row: Row<L>, scene: Scene) => void } = {
   requests: checkRequest,
   snoozes: () => {},
   notes: checkNote,
+  enquiries: checkEnquiry,
 };
 
 /** What one row of a list is called in a sentence. */
@@ -167,6 +169,7 @@ export const listWords: Record<ChangedList, string> = {
   requests: "request",
   snoozes: "snoozed signal",
   notes: "note",
+  enquiries: "enquiry",
 };
 
 function checkSettings(plan: Plan, faults: Fault[]): void {
@@ -359,6 +362,11 @@ function checkAcceptance(acceptance: Acceptance, { reference, order }: Scene): v
 
 function checkNote(note: Note, { reference }: Scene): void {
   reference("people", note.personId, ["personId"]);
+}
+
+/** What an enquiry refers to may be gone by the time it is looked at. */
+function checkEnquiry({ wishedStart, wishedFinish }: Enquiry, { order }: Scene): void {
+  order(wishedStart, wishedFinish, ["wishedFinish"]);
 }
 
 function checkRequest(request: WorkRequest, { fault, reference }: Scene): void {

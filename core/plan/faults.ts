@@ -69,6 +69,7 @@ export const faultText = {
     `"${name}" is used in ${count === 1 ? "one place" : `${count} places`}. Merge it into another one, or take it off there first.`,
   archivedEmployed: () => "Somebody can be archived once the end of their employment is stated. State it first.",
   archivedOpen: () => "A project can be archived once it is done or cancelled. Change its stage first.",
+  enquiryAnswered: () => "This enquiry has been answered meanwhile. Look at what became of it; it can be taken up again once declined.",
   overBudget: () => "The budgets by kind come to more than the budget as a whole. Raise the whole, or lower one of them.",
   tablesDiffer: () => "Rate tables can be merged where both say what something costs, or both what is billed, in one currency.",
   mergedWithItself: (what: string) => `Choose another ${what} to merge this one into.`,

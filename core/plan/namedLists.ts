@@ -38,6 +38,7 @@ const referrers: Record<NamedList, Referrers> = {
     assignments: (assignment, swap) => swapped(assignment, "roleId", swap),
     requests: (request, swap) => swapped(request, "roleId", swap),
     rateTables: (table, swap) => withEntries(table, "roleId", swap),
+    enquiries: (enquiry, swap) => withHours(enquiry, swap),
     templates: (template, swap) => {
       const tasks = mapped(template.tasks, (task) => swapped(task, "roleId", swap));
       const assignments = mapped(template.assignments, (assignment) => swapped(assignment, "roleId", swap));
@@ -52,7 +53,10 @@ const referrers: Record<NamedList, Referrers> = {
       return tasks === template.tasks ? template : { ...template, tasks };
     },
   },
-  clients: { projects: (project, swap) => swapped(project, "clientId", swap) },
+  clients: {
+    projects: (project, swap) => swapped(project, "clientId", swap),
+    enquiries: (enquiry, swap) => swapped(enquiry, "clientId", swap),
+  },
   materials: {
     assignments: (assignment, swap) => swapped(assignment, "materialId", swap),
     rateTables: (table, swap) => withEntries(table, "materialId", swap),
@@ -140,6 +144,18 @@ function withSkills<T extends Pick<Row<"people">, "skills">>(row: T, swap: Swap)
   const { skills: _, ...rest } = row;
   // No skills are no list of them: that is how a plan is read again.
   return (levels.size === 0 ? rest : { ...rest, skills: [...levels].map(([skillId, level]) => ({ skillId, level })) }) as T;
+}
+
+/** Hours of what has become one role are added up. */
+function withHours(enquiry: Row<"enquiries">, swap: Swap): Row<"enquiries"> {
+  const { hours = [], ...rest } = enquiry;
+  const ids = hours.map(({ roleId }) => swap(roleId));
+  if (ids.every((id, at) => id === hours[at].roleId)) return enquiry;
+  const sums = new Map<string, number>();
+  ids.forEach((id, at) => {
+    if (id !== undefined) sums.set(id, (sums.get(id) ?? 0) + hours[at].hours);
+  });
+  return sums.size === 0 ? rest : { ...rest, hours: [...sums].map(([roleId, own]) => ({ roleId, hours: own })) };
 }
 
 /** Rates of what goes: where what takes its place has one from the same day already, that one stays. */

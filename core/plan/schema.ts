@@ -38,6 +38,8 @@ const settings = z.strictObject({
   levelBand: z.strictObject({ low: z.number().min(0).max(10), high: z.number().min(0).max(10) }).optional(),
   marginTarget: z.number().min(-1000).max(100).optional(),
   taxInCost: z.boolean().optional(),
+  /** Whether anybody may send an enquiry by the public form. */
+  enquiryForm: z.literal(true).optional(),
   /** Which signals are told, and from what figure on; all of them where nothing is said. */
   attention: z
     .array(
@@ -318,6 +320,40 @@ const request = z.strictObject({
     .max(200),
 });
 
+/** Work that somebody would like to have done, before it is a project: what they said, and what has become of it. */
+const enquiry = z.strictObject({
+  id,
+  name,
+  purpose: text.optional(),
+  /** Who asks, as they wrote it. */
+  contact: z.strictObject({ name, organisation: name.optional(), email: name.optional() }),
+  clientId: id.optional(),
+  wishedStart: dateText.optional(),
+  wishedFinish: dateText.optional(),
+  value: money.optional(),
+  /** Its size: the tasks of a template, or hours by role. What these refer to may be gone. */
+  templateId: id.optional(),
+  hours: z
+    .array(z.strictObject({ roleId: id, hours }))
+    .max(MOST_WITHIN.marks)
+    .optional(),
+  state: z.enum(["received", "accepted", "approved", "declined"]),
+  /** The project it has become. */
+  projectId: id.optional(),
+  /** Every step, the first one first, and the message that went out with it. */
+  history: z
+    .array(
+      z.strictObject({
+        at: z.iso.datetime(),
+        by: name,
+        step: z.enum(["received", "accepted", "approved", "declined", "reopened"]),
+        text: text.optional(),
+      }),
+    )
+    .min(1)
+    .max(200),
+});
+
 /** The rows of the lists whose rows have an id, by list name. */
 export const rowSchemas = {
   calendars: calendar,
@@ -340,6 +376,7 @@ export const rowSchemas = {
   requests: request,
   snoozes: snooze,
   notes: note,
+  enquiries: enquiry,
 } as const;
 
 /** The id under which the settings are changed like a row, and the exchange rates as a whole. */
@@ -380,6 +417,7 @@ export const planSchema = z.strictObject({
   requests: rowList(request).default([]),
   snoozes: rowList(snooze).default([]),
   notes: rowList(note).default([]),
+  enquiries: rowList(enquiry).default([]),
 });
 
 export type Plan = z.infer<typeof planSchema>;
@@ -402,6 +440,7 @@ export type Comment = z.infer<typeof comment>;
 export type Acceptance = z.infer<typeof acceptance>;
 export type Snooze = z.infer<typeof snooze>;
 export type Note = z.infer<typeof note>;
+export type Enquiry = z.infer<typeof enquiry>;
 export type WorkRequest = z.infer<typeof request>;
 
 /** A list of the plan whose rows have an id. */

@@ -33,6 +33,7 @@ export const screens = [
   { group: "See", name: "Today", path: "/today", says: "What wants attention, worst first" },
   { group: "See", name: "Balance", path: "/balance", says: "Who is over, who has room" },
   { group: "See", name: "Horizon", path: "/horizon", says: "Capacity against demand by role, and what may come" },
+  { group: "Plan", name: "Enquiries", path: "/enquiries", says: "Work that is asked for, and what it would do" },
   { group: "Plan", name: "Work", path: "/work", says: "Projects and their tasks" },
   { group: "Plan", name: "Openings", path: "/openings", says: "Unassigned work, and who could take it" },
   { group: "Plan", name: "People", path: "/people", says: "The roster" },
@@ -44,9 +45,10 @@ export const screens = [
 export function Rail() {
   const here = usePathname();
   const linkTo = useLinkTo();
-  const { requests, asked } = useAnswer("frame", {}, useFrame().frame);
+  const { requests, asked, enquiries } = useAnswer("frame", {}, useFrame().frame);
   const waiting: Partial<Record<string, { count: number; says: string }>> = {
     "/openings": { count: asked, says: asked === 1 ? "request for people waits" : "requests for people wait" },
+    "/enquiries": { count: enquiries, says: enquiries === 1 ? "enquiry waits" : "enquiries wait" },
     "/people": { count: requests, says: requests === 1 ? "request for time off waits" : "requests for time off wait" },
   };
   return (

@@ -52,13 +52,14 @@ function Curve({ projectId, name, begins, onShow }: Props) {
       {earliest === null ? (
         <p className="pt-1 text-side">Trying every week…</p>
       ) : (
-        <Found earliest={earliest} begins={begins} onShow={onShow} />
+        <StartCurve earliest={earliest} begins={begins} onShow={onShow} />
       )}
     </div>
   );
 }
 
-function Found({
+/** The first week that fits, what keeps it from an earlier one, and what would lack in each. */
+export function StartCurve({
   earliest: { weeks, first, binds },
   begins,
   onShow,

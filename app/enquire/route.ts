@@ -1,0 +1,78 @@
+// The public form for enquiries: plain pages, open to anybody while the plan says so, and nothing else of the plan.
+import { findRow } from "../../core/plan/rows.ts";
+import type { Plan } from "../../core/plan/schema.ts";
+import { StoreClosed } from "../../store/planStore.ts";
+import { type EnquiryFields, enquiryFields, newEnquiry } from "../../views/enquiries/enquiryFields.ts";
+import { enquiryFormPage, enquiryRefusedPage, enquiryThanksPage } from "../../views/enquiries/publicForm.ts";
+import { readText, TooLarge } from "../body.ts";
+import { openStore } from "../host.ts";
+import { logFailure } from "../log.ts";
+
+export const dynamic = "force-dynamic";
+
+/** All fields full, with room to spare. */
+const MOST_BYTES = 128_000;
+/** As many may wait at once: a form that is misused fills no plan. */
+const MOST_WAITING = 500;
+
+export async function GET(): Promise<Response> {
+  const { plan } = (await openStore()).snapshot();
+  return plan.settings.enquiryForm ? html(200, enquiryFormPage(plan)) : closed(plan);
+}
+
+export async function POST(request: Request): Promise<Response> {
+  const store = await openStore();
+  const { plan, revision } = store.snapshot();
+  if (!plan.settings.enquiryForm) return closed(plan);
+  if (plan.enquiries.filter(({ state }) => state === "received").length >= MOST_WAITING)
+    return html(503, enquiryRefusedPage("Too many enquiries wait", "Please try again in a few days. Nothing was sent."));
+  let sent: URLSearchParams;
+  try {
+    sent = new URLSearchParams(await readText(request, MOST_BYTES));
+  } catch (error) {
+    if (!(error instanceof TooLarge)) throw error;
+    return html(413, enquiryRefusedPage("This is too long", "Please say it in fewer words. Nothing was sent."));
+  }
+  const checked = enquiryFields.safeParse(fieldsOf(sent, plan));
+  if (!checked.success) {
+    const faults = Object.fromEntries(checked.error.issues.map(({ path, message }) => [path.join("."), message]).reverse());
+    return html(422, enquiryFormPage(plan, { values: Object.fromEntries(sent), faults }));
+  }
+  const { contactName } = checked.data;
+  const at = new Date().toISOString();
+  const enquiry = newEnquiry(checked.data, { id: `enquiry-${crypto.randomUUID()}`, at, by: contactName.trim() });
+  try {
+    const { faults } = await store.settle({ kind: "edit", edit: { kind: "addEnquiry", enquiry } }, visitor, revision, at);
+    if (faults.length > 0) return html(422, enquiryRefusedPage("This could not be sent", faults.map(({ message }) => message).join(" ")));
+    return html(200, enquiryThanksPage(plan.settings.name, enquiry.name));
+  } catch (error) {
+    if (!(error instanceof StoreClosed)) logFailure(error);
+    return html(503, enquiryRefusedPage("This could not be sent", "Please try again in a minute. Nothing was lost but this page."));
+  }
+}
+
+const visitor = { actor: "visitor", name: "Public form", id: null };
+
+/** What was sent, by the names of the fields; what the plan does not offer is left out. */
+function fieldsOf(sent: URLSearchParams, { roles, templates }: Plan): EnquiryFields {
+  const text = (field: string) => sent.get(field) ?? "";
+  return {
+    name: text("name"),
+    purpose: text("purpose"),
+    contactName: text("contactName"),
+    organisation: text("organisation"),
+    email: text("email"),
+    clientId: "",
+    wishedStart: text("wishedStart"),
+    wishedFinish: text("wishedFinish"),
+    value: text("value"),
+    templateId: findRow(templates, text("templateId"))?.id ?? "",
+    hours: Object.fromEntries(roles.map(({ id }) => [id, text(`hours.${id}`)])),
+  };
+}
+
+const closed = ({ settings }: Plan): Response =>
+  html(404, enquiryRefusedPage("Not open", `${settings.name} takes no enquiries by this form at the moment.`));
+
+const html = (status: number, body: string): Response =>
+  new Response(body, { status, headers: { "content-type": "text/html; charset=utf-8", "cache-control": "no-store" } });

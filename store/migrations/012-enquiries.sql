@@ -1,0 +1,18 @@
+-- Work that somebody would like to have done, before it is a project; and whether anybody may send such an enquiry.
+create table enquiries (
+  id text primary key,
+  position double precision not null,
+  name text not null,
+  purpose text,
+  contact jsonb not null,
+  client_id text,
+  wished_start date,
+  wished_finish date,
+  value numeric check (value >= 0),
+  template_id text,
+  hours jsonb,
+  state text not null check (state in ('received', 'accepted', 'approved', 'declined')),
+  project_id text,
+  history jsonb not null
+);
+alter table settings add column enquiry_form boolean;

@@ -1,0 +1,108 @@
+"use client";
+// The steps of an enquiry: into the pipeline with a probability, approved into work, declined with a reason, taken up again.
+import { useState } from "react";
+import { usePlan } from "../../client/session.tsx";
+import { formatDay } from "../../core/calendar/day.ts";
+import type { Edit } from "../../core/edits/edit.ts";
+import type { Enquiry } from "../../core/plan/schema.ts";
+import { Button } from "../../ui/button.tsx";
+import { DateField } from "../../ui/dateField.tsx";
+import { DATE_HINT, isDateText, readDate } from "../../ui/dateText.ts";
+import { Field, FormFault, TextArea, TextInput } from "../../ui/field.tsx";
+import { momentOn } from "../../ui/momentOn.ts";
+import { newId } from "../../ui/newId.ts";
+import { SheetSection } from "../../ui/sheet.tsx";
+import { readAmount } from "../../ui/useDraft.ts";
+import { useFrame, usePlanFacts } from "../frame/facts.ts";
+
+interface DecideProps {
+  enquiry: Enquiry;
+  /** The first day, as it is typed. */
+  start: string;
+  onStart: (text: string) => void;
+}
+
+const USUAL_PROBABILITY = "50";
+
+export function Decide({ enquiry, start, onStart }: DecideProps) {
+  const [probability, setProbability] = useState(USUAL_PROBABILITY);
+  const [text, setText] = useState("");
+  const { fault, step } = useSteps(enquiry, { start, probability, text: text.trim(), onDone: () => setText("") });
+  const { state } = enquiry;
+  if (state === "approved") return null;
+  return (
+    <SheetSection title="Decide">
+      <div className="space-y-3">
+        {state !== "declined" && (
+          <div className="grid grid-cols-2 gap-3">
+            <Field label="Start" fault={isDateText(start) ? undefined : DATE_HINT}>
+              <DateField value={start} onChange={onStart} />
+            </Field>
+            {state === "received" && (
+              <Field label="Likely, %" fault={readAmount(probability, 0, 100) ? undefined : "0 to 100."}>
+                <TextInput value={probability} onChange={(event) => setProbability(event.target.value)} inputMode="decimal" />
+              </Field>
+            )}
+          </div>
+        )}
+        <Field label={state === "declined" ? "Message" : "Message, or why not"}>
+          <TextArea value={text} onChange={(event) => setText(event.target.value)} />
+        </Field>
+        <FormFault>{fault}</FormFault>
+        <div className="flex flex-wrap gap-2">
+          {state === "received" && (
+            <Button look="main" onClick={() => void step("accepted")}>
+              Accept into the pipeline
+            </Button>
+          )}
+          {state === "accepted" && (
+            <Button look="main" onClick={() => void step("approved")}>
+              Approve
+            </Button>
+          )}
+          {state === "declined" ? (
+            <Button onClick={() => void step("reopened")}>Take up again</Button>
+          ) : (
+            <Button look="danger" onClick={() => void step("declined")}>
+              Decline
+            </Button>
+          )}
+        </div>
+      </div>
+    </SheetSection>
+  );
+}
+
+type Step = "accepted" | "approved" | "declined" | "reopened";
+
+function useSteps(
+  { id: enquiryId }: Enquiry,
+  { start, probability, text, onDone }: { start: string; probability: string; text: string; onDone: () => void },
+) {
+  const session = usePlan();
+  const { user } = useFrame();
+  const { today } = usePlanFacts();
+  const [fault, setFault] = useState<string | null>(null);
+  const editOf = async (step: Step): Promise<Edit | string> => {
+    const said = { by: user.name, at: momentOn(today), ...(text !== "" && { text }) };
+    const date = readDate(start) ?? undefined;
+    if (step === "declined" && text === "") return "Say why it is declined.";
+    if (step === "declined" || step === "reopened") return { kind: "stepEnquiry", id: enquiryId, entry: { ...said, step } };
+    if (!isDateText(start)) return DATE_HINT;
+    if (step === "approved") return (await session.ask("approveEnquiry", { enquiryId, start: date, ...said })) ?? GONE;
+    const likely = readAmount(probability, 0, 100);
+    if (!likely) return "State how likely it is, from 0 to 100 percent.";
+    const options = { enquiryId, probability: likely.value, start: date, today: formatDay(today), idStem: newId("enquiry"), ...said };
+    return (await session.ask("acceptEnquiry", options)) ?? GONE;
+  };
+  const step = async (next: Step) => {
+    const edit = await editOf(next);
+    if (typeof edit === "string") return setFault(edit);
+    const faults = await session.edit(edit);
+    setFault(faults[0]?.message ?? null);
+    if (faults.length === 0) onDone();
+  };
+  return { fault, step };
+}
+
+const GONE = "Its project is no longer in the plan. Decline it, or take back what deleted the project.";

@@ -1,0 +1,102 @@
+"use client";
+// What an enquiry would ask of the team, cost and bring in, and when it could start; before anybody has decided.
+import { useState } from "react";
+import { useMaybeAnswer } from "../../client/session.tsx";
+import type { EnquiryEffect } from "../../core/answers/enquiries.ts";
+import { hoursText, longDay, marginText, moneyText, rangeText, shareText } from "../../ui/format.ts";
+import { SheetSection, SumLine } from "../../ui/sheet.tsx";
+import { Unfold } from "../../ui/unfold.tsx";
+import { usePlanFacts } from "../frame/facts.ts";
+import { StartCurve } from "../horizon/earliestStart.tsx";
+
+export interface AsIf {
+  enquiryId: string;
+  start?: string;
+  today: string;
+}
+
+export function Effect({ query, onStart }: { query: AsIf; onStart: (day: number) => void }) {
+  const { currency } = usePlanFacts();
+  const effect = useMaybeAnswer("enquiryEffect", query, null);
+  if (!effect)
+    return (
+      <SheetSection title="What it would do">
+        <p className="text-ink-2">Working it out…</p>
+      </SheetSection>
+    );
+  const { start, finish, roles, money } = effect;
+  const short = roles.filter(({ lacking }) => lacking > 0);
+  return (
+    <>
+      <SheetSection title="What it would do">
+        <p>
+          {longDay(start)} – {longDay(finish)}
+        </p>
+        {roles.length === 0 && <p className="text-side">Nothing says yet how large it is: choose a template or write hours by role.</p>}
+        <ul aria-label="Hours by role">
+          {roles.map(({ roleName, asked, lacking, worst }) => (
+            <li key={roleName} className="line-above py-1">
+              <SumLine figure={`${hoursText(asked)} h`} isOver={lacking > 0}>
+                {roleName}
+              </SumLine>
+              <p className="text-side">{lackText(lacking, worst)}</p>
+            </li>
+          ))}
+        </ul>
+        {roles.length > 0 && short.length === 0 && <p className="pt-1 text-level-ink">Every role has room for it then.</p>}
+        <Money money={money} currency={currency} />
+        <Unfold title="When could it start?" look="action">
+          <Earliest query={query} begins={start} onStart={onStart} />
+        </Unfold>
+      </SheetSection>
+      <WhoHasRoom people={effect.people} />
+    </>
+  );
+}
+
+function lackText(lacking: number, worst: EnquiryEffect["roles"][number]["worst"]): string {
+  if (worst === null) return "has room for it";
+  const where = `in the week of ${rangeText(worst.week)}`;
+  if (worst.minutes === lacking) return `lacks ${hoursText(lacking)} h ${where}`;
+  return `lacks ${hoursText(lacking)} h, most ${where}: ${hoursText(worst.minutes)} h`;
+}
+
+function Money({ money: { revenue, cost, share, goal }, currency }: { money: EnquiryEffect["money"]; currency: string }) {
+  const isBelow = share !== null && goal !== null && share < goal;
+  return (
+    <div className="line-above pt-1.5">
+      <SumLine figure={moneyText(revenue)}>Value</SumLine>
+      <SumLine figure={`− ${moneyText(cost)}`}>Cost</SumLine>
+      <SumLine figure={`${currency} ${moneyText(revenue - cost)}`} isTotal isOver={isBelow}>
+        Margin{share !== null && `, ${marginText(share)}`}
+      </SumLine>
+      {isBelow && <p className="text-side">The goal is {marginText(goal)}.</p>}
+    </div>
+  );
+}
+
+function Earliest({ query, begins, onStart }: { query: AsIf; begins: number; onStart: (day: number) => void }) {
+  const { today } = usePlanFacts();
+  const [from] = useState(today);
+  const earliest = useMaybeAnswer("enquiryEarliest", { ...query, from, tolerance: 0 }, null);
+  if (!earliest) return <p className="pt-1 text-side">Trying every week…</p>;
+  return <StartCurve earliest={earliest} begins={begins} onShow={(days) => onStart(begins + days)} />;
+}
+
+function WhoHasRoom({ people }: { people: EnquiryEffect["people"] }) {
+  if (people.length === 0) return null;
+  return (
+    <SheetSection title="Who has room for how much of it">
+      <ul>
+        {people.map(({ roleName, people: own }) => (
+          <li key={roleName} className="line-above py-1">
+            {roleName}
+            <p className="text-side">
+              {own.length === 0 ? "nobody" : own.map(({ name, cover }) => `${name} ${shareText(cover)}`).join(", ")}
+            </p>
+          </li>
+        ))}
+      </ul>
+    </SheetSection>
+  );
+}

@@ -1,0 +1,83 @@
+"use client";
+// Enquiries: what has come in, by the public form or written down here, and what is decided about each.
+import { Plus } from "lucide-react";
+import { parseAsString, useQueryStates } from "nuqs";
+import type { AnswerOf } from "../../client/questions.ts";
+import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
+import { Button, TextButton } from "../../ui/button.tsx";
+import { useKeys } from "../../ui/keys.ts";
+import { momentOn } from "../../ui/momentOn.ts";
+import { newId } from "../../ui/newId.ts";
+import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { useFrame, usePlanFacts } from "../frame/facts.ts";
+import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { type EnquiryFields, newEnquiry } from "./enquiryFields.ts";
+import { EnquiryForm } from "./enquiryForm.tsx";
+import { EnquirySheet } from "./enquirySheet.tsx";
+import { EnquiryTable } from "./enquiryTable.tsx";
+import { PublicForm } from "./publicFormState.tsx";
+
+export function Enquiries({ initial }: { initial: Initial<AnswerOf<"enquiries">> }) {
+  const { rows, waiting, isFormOpen } = useAnswer("enquiries", {}, initial);
+  const { today, currency } = usePlanFacts();
+  const [view, setView] = useQueryStates({ enquiry: parseAsString, add: parseAsString }, { shallow: true });
+  const add = () => void setView({ add: "yes", enquiry: null });
+  useKeys({ n: add });
+  const selected = rows.find(({ enquiry }) => enquiry.id === view.enquiry);
+  const close = () => void setView({ enquiry: null, add: null });
+  return (
+    <Screen
+      title="Enquiries"
+      figures={<Figure value={String(waiting)} says="waiting for an answer" isOver={waiting > 0} />}
+      actions={
+        <>
+          <PublicForm isOpen={isFormOpen} />
+          <Button look="main" onClick={add}>
+            <Plus size={15} /> Write one down <kbd className="font-sans opacity-75">N</kbd>
+          </Button>
+        </>
+      }
+      sheet={
+        view.add !== null ? (
+          <NewEnquiry onDone={(id) => void setView({ add: null, enquiry: id })} onClose={close} />
+        ) : (
+          selected && <EnquirySheet key={selected.enquiry.id} row={selected} onClose={close} />
+        )
+      }
+    >
+      {rows.length === 0 ? (
+        <Empty title="No enquiries yet">
+          Somebody who would like to have work done sends the public form, or you <TextButton onClick={add}>write it down</TextButton>. Here
+          you see what it would do before you decide.
+        </Empty>
+      ) : (
+        <EnquiryTable
+          rows={rows}
+          today={today}
+          currency={currency}
+          selectedId={view.enquiry}
+          onOpen={(id) => void setView({ enquiry: id, add: null })}
+        />
+      )}
+    </Screen>
+  );
+}
+
+function NewEnquiry({ onDone, onClose }: { onDone: (id: string) => void; onClose: () => void }) {
+  const session = usePlan();
+  const { user } = useFrame();
+  const { today } = usePlanFacts();
+  const save = async (fields: EnquiryFields) => {
+    const enquiry = newEnquiry(fields, { id: newId("enquiry"), at: momentOn(today), by: user.name });
+    if ((await session.edit({ kind: "addEnquiry", enquiry })).length > 0) return false;
+    onDone(enquiry.id);
+    return true;
+  };
+  return (
+    <Sheet title="New enquiry" subtitle="As it came in by phone, letter or across the table" onClose={onClose}>
+      <SheetSection>
+        <EnquiryForm enquiry={{}} saveText="Add enquiry" onSave={save} />
+      </SheetSection>
+    </Sheet>
+  );
+}
