@@ -32,6 +32,7 @@ const screens = [
   "/people/import",
   "/rates",
   "/horizon",
+  "/enquiries?enquiry=enquiry-mill",
   "/money?cost=all",
   "/money/cash-flow?of=project:tidepool",
   "/money/margin?project=slowlight",

@@ -14,7 +14,7 @@ const views = [
   { name: "balance-dark", path: "/balance?open=ines&cell=ines@2027-02-22_2027-02-28", theme: "dark" },
   { name: "balance-projects", path: "/balance?rows=projects&show=load&by=month&from=2027-01-01&to=2027-09-30" },
   { name: "openings", path: "/openings?opening=tank-open" },
-  { name: "requests", path: "/openings/requests?request=request-courier" },
+  { name: "enquiries", path: "/enquiries?enquiry=enquiry-mill" },
   { name: "work", path: "/work" },
   { name: "project", path: "/work/tidepool?task=tidepool-cases&from=2027-01-25&to=2027-05-23" },
   { name: "hours", path: "/people/person/mara/hours?from=2027-02-01&to=2027-03-28" },

@@ -1,5 +1,5 @@
 // What is typed of money: an amount, or a number at a price each.
-import { readAmount } from "./useDraft.ts";
+import { readAmount } from "./amount.ts";
 
 const MOST = 1e9;
 

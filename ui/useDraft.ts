@@ -41,9 +41,3 @@ export function useDraft<T>({ value, write, read, onSave }: DraftOptions<T>) {
     },
   };
 }
-
-/** Reads a number with a point or a comma between two bounds. */
-export function readAmount(text: string, least: number, most: number): { value: number } | null {
-  const value = Number(text.trim().replace(",", "."));
-  return text.trim() !== "" && value >= least && value <= most ? { value } : null;
-}

@@ -5,6 +5,7 @@ import { usePlan } from "../../client/session.tsx";
 import { formatDay } from "../../core/calendar/day.ts";
 import type { Edit } from "../../core/edits/edit.ts";
 import type { Enquiry } from "../../core/plan/schema.ts";
+import { readAmount } from "../../ui/amount.ts";
 import { Button } from "../../ui/button.tsx";
 import { DateField } from "../../ui/dateField.tsx";
 import { DATE_HINT, isDateText, readDate } from "../../ui/dateText.ts";
@@ -12,7 +13,6 @@ import { Field, FormFault, TextArea, TextInput } from "../../ui/field.tsx";
 import { momentOn } from "../../ui/momentOn.ts";
 import { newId } from "../../ui/newId.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
-import { readAmount } from "../../ui/useDraft.ts";
 import { useFrame, usePlanFacts } from "../frame/facts.ts";
 
 interface DecideProps {

@@ -8,7 +8,7 @@ const plan = fernhollow();
 
 test("facts come back from the fields as they were, for every enquiry", () => {
   for (const enquiry of plan.enquiries) {
-    const fields = enquiryFields.parse(enquiryValues(enquiry));
+    const fields = enquiryFields.parse(enquiryValues(enquiry, plan.roles));
     const { id, history } = enquiry;
     const again = newEnquiry(fields, { id, at: history[0].at, by: history[0].by });
     const { state: _, projectId: __, history: ___, ...facts } = enquiry;
@@ -18,7 +18,7 @@ test("facts come back from the fields as they were, for every enquiry", () => {
 
 test("what is wrong is told at its field", () => {
   const sent = {
-    ...enquiryValues({}),
+    ...enquiryValues({}, plan.roles),
     name: " ",
     email: "nobody",
     wishedStart: "2027-05-03",
@@ -29,10 +29,10 @@ test("what is wrong is told at its field", () => {
   const { error } = enquiryFields.safeParse(sent);
   const places = error?.issues.map(({ path }) => path.join("."));
   expect(places).toEqual(expect.arrayContaining(["name", "contactName", "email", "value", "hours.lead"]));
-  expect(enquiryFields.safeParse({ ...enquiryValues(plan.enquiries[0]), wishedFinish: "1 Jan 2027" }).error?.issues[0].path).toEqual([
-    "wishedFinish",
-  ]);
-  expect(factsOf({ ...enquiryValues({}), name: "A", contactName: "B", hours: { lead: "0", designer: "" } }).hours).toBeNull();
+  expect(
+    enquiryFields.safeParse({ ...enquiryValues(plan.enquiries[0], plan.roles), wishedFinish: "1 Jan 2027" }).error?.issues[0].path,
+  ).toEqual(["wishedFinish"]);
+  expect(factsOf({ ...enquiryValues({}, plan.roles), name: "A", contactName: "B", hours: { lead: "0", designer: "" } }).hours).toBeNull();
 });
 
 test("the public page has no script, says what is wrong beside the field, and keeps what was written, whatever it is", () => {

@@ -1,8 +1,8 @@
 // What an enquiry says, as fields of a form: the public one and the one inside, read by the same rules.
 import * as z from "zod";
 import type { Enquiry } from "../../core/plan/schema.ts";
+import { readAmount } from "../../ui/amount.ts";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
-import { readAmount } from "../../ui/useDraft.ts";
 
 const MOST_MONEY = 1e10;
 const MOST_HOURS = 100_000;
@@ -63,8 +63,8 @@ export function newEnquiry(fields: EnquiryFields, { id, at, by }: { id: string; 
   return { id, ...stated, state: "received", history: [{ at, by, step: "received" }] };
 }
 
-/** The fields of an enquiry as it stands; empty for a new one. */
-export function enquiryValues(enquiry: Partial<Enquiry>): EnquiryFields {
+/** The fields of an enquiry as it stands; empty for a new one. @param roles Those that have a field for hours. */
+export function enquiryValues(enquiry: Partial<Enquiry>, roles: readonly { id: string }[]): EnquiryFields {
   const { contact, hours = [] } = enquiry;
   return {
     name: enquiry.name ?? "",
@@ -77,6 +77,6 @@ export function enquiryValues(enquiry: Partial<Enquiry>): EnquiryFields {
     wishedFinish: writeDate(enquiry.wishedFinish),
     value: enquiry.value === undefined ? "" : String(enquiry.value),
     templateId: enquiry.templateId ?? "",
-    hours: Object.fromEntries(hours.map(({ roleId, hours: own }) => [roleId, String(own)])),
+    hours: Object.fromEntries([...roles.map(({ id }) => [id, ""]), ...hours.map(({ roleId, hours: own }) => [roleId, String(own)])]),
   };
 }

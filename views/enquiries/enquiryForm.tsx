@@ -21,10 +21,10 @@ interface EnquiryFormProps {
 
 export function EnquiryForm({ enquiry, saveText, onSave }: EnquiryFormProps) {
   const isNew = enquiry.id === undefined;
-  const form = useFormOver(`enquiries ${enquiry.id ?? "new"}`, enquiryValues(enquiry), zodResolver(enquiryFields));
+  const { clients, roles } = useNames();
+  const form = useFormOver(`enquiries ${enquiry.id ?? "new"}`, enquiryValues(enquiry, roles), zodResolver(enquiryFields));
   const { register, control, handleSubmit, formState } = form;
   const { errors, isDirty } = formState;
-  const { clients } = useNames();
   useUnderWay("enquiries", enquiry.id, isDirty);
   const save = async (fields: EnquiryFields) => {
     if (await onSave(fields)) form.forget();
@@ -80,7 +80,7 @@ function Wishes({ form }: { form: FormOver<EnquiryFields> }) {
         </Field>
       </div>
       {watch("templateId") === "" && (
-        <Unfold title="Hours by role" isOpenAtFirst={Object.keys(watch("hours")).length > 0}>
+        <Unfold title="Hours by role" isOpenAtFirst={Object.values(watch("hours")).some((own) => own !== "")}>
           <div className="grid grid-cols-2 gap-x-3 gap-y-2">
             {roles.map(({ id, name }) => (
               <Field key={id} label={name} fault={errors.hours?.[id]?.message}>

@@ -16,7 +16,7 @@ export function enquiryFormPage({ settings, templates, roles }: Offered, { value
     faults[field] ? `<p class="fault" id="${escaped(field)}-says" role="alert">${escaped(faults[field])}</p>` : "";
   const described = (field: string) => (faults[field] ? ` aria-invalid="true" aria-describedby="${escaped(field)}-says"` : "");
   const input = (field: string, label: string, more = "") =>
-    `<p><label for="${escaped(field)}">${label}</label><input id="${escaped(field)}" name="${escaped(field)}" value="${value(field)}" ${more}${described(field)}></p>${fault(field)}`;
+    `<div><p><label for="${escaped(field)}">${label}</label><input id="${escaped(field)}" name="${escaped(field)}" value="${value(field)}" ${more}${described(field)}></p>${fault(field)}</div>`;
   const chosen = (id: string) => (values.templateId === id ? " selected" : "");
   return page(
     `Enquiry to ${settings.name}`,

@@ -2,6 +2,7 @@
 // What evening out may touch: whose work, which kinds of moves, how far, and what is locked.
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import { evenOutKinds } from "../../core/balancing/evenOut.ts";
+import { readAmount } from "../../ui/amount.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";
@@ -10,7 +11,6 @@ import { rangeText } from "../../ui/format.ts";
 import { kindOf, kindOptions, namedOptions, none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
-import { readAmount } from "../../ui/useDraft.ts";
 import { useNames } from "../frame/facts.ts";
 import { type Lockable, lockEdit } from "../frame/lockTick.tsx";
 import { kindWords } from "../remedies/remedyWords.ts";

@@ -3,11 +3,11 @@
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { EarliestAnswer } from "../../core/answers/earliest.ts";
+import { readAmount } from "../../ui/amount.ts";
 import { TextButton } from "../../ui/button.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";
 import { hoursText, longDay, rangeText, shortDay } from "../../ui/format.ts";
 import { Unfold } from "../../ui/unfold.tsx";
-import { readAmount } from "../../ui/useDraft.ts";
 import { usePlanFacts } from "../frame/facts.ts";
 
 const HEIGHT = 44;

@@ -2,8 +2,8 @@
 import type { HoursRow } from "../../core/answers/hoursGrid.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { TypedCell } from "../../core/entry/typeHours.ts";
+import { readAmount } from "../../ui/amount.ts";
 import { periodPhrase } from "../../ui/format.ts";
-import { readAmount } from "../../ui/useDraft.ts";
 import { barFaults } from "../frame/barFaults.ts";
 
 export const MOST_HOURS = 10_000;

@@ -1,11 +1,11 @@
 // The columns of the list of expenses: most of it is typed in its cell.
 import type { ExpenseRow } from "../../core/answers/expenses.ts";
 import type { SingleEdit } from "../../core/edits/edit.ts";
+import { readAmount } from "../../ui/amount.ts";
 import { moneyText } from "../../ui/format.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { MONEY_HINT, readMoney } from "../../ui/typedMoney.ts";
-import { readAmount } from "../../ui/useDraft.ts";
 import { readWhen, WHEN_HINT, writeWhen } from "./expenseWhen.ts";
 import { costTypeWords, stateWords } from "./moneyWords.ts";
 

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { ExpenseRow } from "../../core/answers/expenses.ts";
 import type { Expense } from "../../core/plan/schema.ts";
+import { readAmount } from "../../ui/amount.ts";
 import { Button } from "../../ui/button.tsx";
 import { Choice } from "../../ui/choice.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";
@@ -13,7 +14,6 @@ import { namedOptions, none, type Option, wordOptions } from "../../ui/options.t
 import { Picker } from "../../ui/picker.tsx";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { MONEY_HINT, readMoney } from "../../ui/typedMoney.ts";
-import { readAmount } from "../../ui/useDraft.ts";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
 import type { ExpenseSet } from "./expenseColumns.tsx";
 import { readWhen, WHEN_HINT, writeWhen } from "./expenseWhen.ts";

@@ -1,12 +1,12 @@
 "use client";
 // One need in "Free when?": a role, a skill, hours.
 import { X } from "lucide-react";
+import { readAmount } from "../../ui/amount.ts";
 import { IconButton } from "../../ui/button.tsx";
 import { Choice } from "../../ui/choice.tsx";
 import { Field, TextInput } from "../../ui/field.tsx";
 import { namedOptions, none, textOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
-import { readAmount } from "../../ui/useDraft.ts";
 import { useNames } from "../frame/facts.ts";
 
 const levels = ["1", "2", "3", "4", "5"] as const;

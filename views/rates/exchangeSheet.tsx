@@ -4,6 +4,7 @@ import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { Plan } from "../../core/plan/schema.ts";
+import { readAmount } from "../../ui/amount.ts";
 import { Button, IconButton } from "../../ui/button.tsx";
 import { DateField } from "../../ui/dateField.tsx";
 import { readDate, writeDate } from "../../ui/dateText.ts";
@@ -12,7 +13,6 @@ import { Field, TextInput } from "../../ui/field.tsx";
 import { none, textOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
-import { readAmount } from "../../ui/useDraft.ts";
 import { usePlanFacts } from "../frame/facts.ts";
 
 type Rates = Plan["exchangeRates"];

@@ -6,6 +6,7 @@ import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { RateSubject } from "../../core/edits/changeRates.ts";
 import type { Edit } from "../../core/edits/edit.ts";
 import { raisedRates } from "../../core/entry/typeRates.ts";
+import { readAmount } from "../../ui/amount.ts";
 import { Button } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
 import { Choice } from "../../ui/choice.tsx";
@@ -15,7 +16,6 @@ import { Field, TextInput } from "../../ui/field.tsx";
 import { countText, signedMoney } from "../../ui/format.ts";
 import { textOptions } from "../../ui/options.ts";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
-import { readAmount } from "../../ui/useDraft.ts";
 import { usePlanFacts } from "../frame/facts.ts";
 import type { RatesHook } from "./useRates.ts";
 

@@ -3,10 +3,10 @@
 import type { RateUse } from "../../core/answers/rateUses.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import { inForce, type RateFigure } from "../../core/entry/typeRates.ts";
+import { readAmount } from "../../ui/amount.ts";
 import { countText, hoursText, longDay, moneyText } from "../../ui/format.ts";
 import type { CellEdit, TableColumn } from "../../ui/table/column.ts";
 import { TwoLines } from "../../ui/twoLines.tsx";
-import { readAmount } from "../../ui/useDraft.ts";
 import type { RateRow } from "./rateGrid.ts";
 
 const MOST = 1e8;

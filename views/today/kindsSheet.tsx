@@ -2,10 +2,10 @@
 // Which signals are told, and from what figure on.
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import { type AttentionKind, attentionKinds, leastOf } from "../../core/attention/kinds.ts";
+import { readAmount } from "../../ui/amount.ts";
 import { CheckboxField } from "../../ui/checkbox.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
-import { readAmount } from "../../ui/useDraft.ts";
 import { groupWords, kindNames } from "./attentionWords.ts";
 
 type Rules = readonly { kind: string; isOff?: true; least?: number }[];

@@ -3,6 +3,7 @@
 import { useState } from "react";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { Assignment } from "../../core/plan/schema.ts";
+import { readAmount } from "../../ui/amount.ts";
 import { Button } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
 import { Choice } from "../../ui/choice.tsx";
@@ -13,7 +14,6 @@ import { newId } from "../../ui/newId.ts";
 import { kindOf, kindOptions, none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { Unfold } from "../../ui/unfold.tsx";
-import { readAmount } from "../../ui/useDraft.ts";
 import { useNames } from "../frame/facts.ts";
 import { usePeopleWithRoom } from "../frame/peopleWithRoom.ts";
 import { useLinkTo } from "../frame/windowed.ts";

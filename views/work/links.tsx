@@ -5,6 +5,7 @@ import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { Outline, OutlineLink, OutlineTask } from "../../core/answers/outline.ts";
 import type { Link } from "../../core/plan/schema.ts";
+import { readAmount } from "../../ui/amount.ts";
 import { Button, IconButton } from "../../ui/button.tsx";
 import { Choice } from "../../ui/choice.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";
@@ -12,7 +13,6 @@ import { Field, FormFault } from "../../ui/field.tsx";
 import { namedOptions, none, wordOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
-import { readAmount } from "../../ui/useDraft.ts";
 import { useNames } from "../frame/facts.ts";
 import type { useProject } from "./useProject.ts";
 

@@ -1,8 +1,8 @@
 // What the plan holds of a project itself, as fields of a form, and back.
 import * as z from "zod";
 import type { Project } from "../../core/plan/schema.ts";
+import { readAmount } from "../../ui/amount.ts";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
-import { readAmount } from "../../ui/useDraft.ts";
 
 export const stages: Record<Project["stage"], string> = {
   idea: "Idea",

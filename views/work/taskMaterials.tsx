@@ -4,6 +4,7 @@ import { X } from "lucide-react";
 import { useState } from "react";
 import type { OutlineTask, OutlineWork } from "../../core/answers/outline.ts";
 import type { Assignment, Task } from "../../core/plan/schema.ts";
+import { readAmount } from "../../ui/amount.ts";
 import { Button, IconButton } from "../../ui/button.tsx";
 import { Choice } from "../../ui/choice.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";
@@ -14,7 +15,6 @@ import { Picker } from "../../ui/picker.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { readMoney } from "../../ui/typedMoney.ts";
 import { Unfold } from "../../ui/unfold.tsx";
-import { readAmount } from "../../ui/useDraft.ts";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
 import type { ProjectHook } from "./useProject.ts";
 

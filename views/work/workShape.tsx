@@ -5,13 +5,13 @@ import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { WorkWeeks } from "../../core/answers/workWeeks.ts";
 import type { Way } from "../../core/entry/restate.ts";
 import type { Assignment } from "../../core/plan/schema.ts";
+import { readAmount } from "../../ui/amount.ts";
 import { Choice } from "../../ui/choice.tsx";
 import { DATE_HINT, readDate, writeDate } from "../../ui/dateText.ts";
 import { DraftInput } from "../../ui/draftInput.tsx";
 import { Field } from "../../ui/field.tsx";
 import { hoursText, shortDay } from "../../ui/format.ts";
 import { wordOptions } from "../../ui/options.ts";
-import { readAmount } from "../../ui/useDraft.ts";
 import { formerStatement, keepFormer, statementNow } from "./formerStatement.ts";
 import type { Setting } from "./useTaskEdits.ts";
 

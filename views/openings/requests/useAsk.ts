@@ -2,11 +2,11 @@
 // What is typed when people are asked for, and the request it becomes.
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
+import { readAmount } from "../../../ui/amount.ts";
 import { readDate } from "../../../ui/dateText.ts";
 import { momentOn } from "../../../ui/momentOn.ts";
 import { newId } from "../../../ui/newId.ts";
 import { kindOf } from "../../../ui/options.ts";
-import { readAmount } from "../../../ui/useDraft.ts";
 import { useFrame, usePlanFacts } from "../../frame/facts.ts";
 
 export function useAsk(taskId: string | null, onDone: (requestId: string) => void) {

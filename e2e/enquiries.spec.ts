@@ -1,0 +1,120 @@
+// From somebody who asks to approved work: the public form without scripts, what it would do, each decision by its figures.
+import { expect } from "@playwright/test";
+import { test } from "./demo.ts";
+import { goTo, sheetOf } from "./pages.ts";
+import { demoServer, putAway } from "./server.ts";
+
+test("an enquiry goes from the public form, without scripts, to approved work; one undo takes each step back", async ({
+  page,
+  browser,
+  server,
+}) => {
+  const visitor = await browser.newContext({ javaScriptEnabled: false });
+  const form = await visitor.newPage();
+  await form.goto(`${server.url}/enquire`);
+  await form.getByLabel("What is it, in a few words?").fill("A lighthouse lamp");
+  await form.getByLabel("It should begin").fill("2027-09-06");
+  await form.getByLabel("and be done by").fill("2027-08-06");
+  await form.getByLabel("What may it cost, EUR?").fill("30000");
+  await form.getByText("I know how many hours it takes").click();
+  await form.getByLabel("Lighting technician, hours").fill("80");
+  await form.getByLabel("Fabricator, hours").fill("120");
+  await form.getByLabel("Your name").fill("Ada Brand");
+  await form.getByLabel("For whom do you ask?").fill("Cape Museum");
+  await form.getByRole("button", { name: "Send the enquiry" }).click();
+  await expect(form.getByText("The finish comes after the start.")).toBeVisible();
+  await expect(form.getByLabel("Lighting technician, hours")).toHaveValue("80");
+  await form.getByLabel("and be done by").fill("2027-10-29");
+  await form.getByRole("button", { name: "Send the enquiry" }).click();
+  await expect(form.getByRole("heading", { name: "Thank you" })).toBeVisible();
+  await visitor.close();
+
+  await goTo(page, server, "/enquiries");
+  await expect(page.getByRole("navigation", { name: "Screens" }).getByRole("link", { name: "Enquiries" })).toContainText("3");
+  await page.getByRole("row", { name: /^A lighthouse lamp/ }).click();
+  const sheet = sheetOf(page);
+  const hours = sheet.getByRole("list", { name: "Hours by role" });
+  await expect(hours.getByRole("listitem").filter({ hasText: "Fabricator" })).toContainText("120 h");
+  await expect(hours.getByRole("listitem").filter({ hasText: "Lighting technician" })).toContainText("80 h");
+  // 120 h at 35.72 and 80 h at 39.92.
+  await expect(sheet).toContainText("− 7,480.00");
+  await expect(sheet).toContainText("Margin, 75.1%");
+  await sheet.getByLabel("Likely, %").fill("60");
+  await sheet.getByRole("button", { name: "Accept into the pipeline" }).click();
+  await expect(sheet.getByText("In the pipeline as")).toBeVisible();
+  await sheet.getByRole("link", { name: "see it on Horizon" }).click();
+  await page.getByRole("button", { name: /Pipeline/ }).click();
+  await expect(sheetOf(page)).toContainText("A lighthouse lamp");
+
+  await goTo(page, server, "/enquiries");
+  await page.getByRole("row", { name: /^A lighthouse lamp/ }).click();
+  await sheet.getByLabel("Start", { exact: true }).fill("4 Oct 2027");
+  await sheet.getByRole("button", { name: "Approve" }).click();
+  await expect(sheet.getByText("Approved as")).toBeVisible();
+  await sheet.getByRole("link", { name: "A lighthouse lamp" }).click();
+  await expect(page.getByRole("heading", { name: "A lighthouse lamp" })).toBeVisible();
+  await expect(page.locator("[data-task]", { hasText: "Fabricator" }).first()).toContainText("4 Oct");
+  await page.getByRole("button", { name: /^Undo: approve the enquiry/ }).click();
+  await page.getByRole("button", { name: /^Undo: accept the enquiry/ }).click();
+  await goTo(page, server, "/enquiries");
+  await expect(page.getByRole("row", { name: /^A lighthouse lamp/ })).toContainText("waiting");
+});
+
+test("one written down inside is declined with a reason, which goes out, and taken up again", async ({ page, server }) => {
+  await goTo(page, server, "/enquiries");
+  await page.keyboard.press("n");
+  const sheet = sheetOf(page);
+  await sheet.getByLabel("What it is").fill("A clock for the square");
+  await sheet.getByRole("button", { name: "Add enquiry" }).click();
+  await expect(sheet.getByText("Say who asks.")).toBeVisible();
+  await sheet.getByLabel("Who asks").fill("Tilde Rask");
+  await sheet.getByRole("button", { name: "Add enquiry" }).click();
+  await expect(sheet.getByText("Nothing says yet how large it is")).toBeVisible();
+  await sheet.getByRole("button", { name: "Decline" }).click();
+  await expect(sheet.getByRole("alert")).toHaveText("Say why it is declined.");
+  await sheet.getByLabel("Message, or why not").fill("We build no clocks.");
+  await sheet.getByRole("button", { name: "Decline" }).click();
+  await expect(sheet.getByRole("heading", { name: "So far: declined" })).toBeVisible();
+  await goTo(page, server, "/openings/outbox");
+  await expect(page.getByRole("listitem").filter({ hasText: "We cannot take it on: A clock for the square" })).toContainText(
+    "We build no clocks.",
+  );
+  await goTo(page, server, "/enquiries");
+  await page.getByRole("row", { name: /^A clock for the square/ }).click();
+  await sheet.getByRole("button", { name: "Take up again" }).click();
+  await expect(sheet.getByRole("heading", { name: "So far: waiting" })).toBeVisible();
+});
+
+test("the public form can be closed, takes no more than a form holds, and not without end", async () => {
+  const server = await demoServer({ ROSTER_MOST_ENQUIRIES: "2" });
+  try {
+    const send = (fields: Record<string, string>, origin = server.url) =>
+      fetch(`${server.url}/enquire`, { method: "POST", body: new URLSearchParams(fields), headers: { origin } });
+    expect((await send({ name: "x".repeat(200_000) })).status).toBe(413);
+    // Another site's page sends nothing.
+    expect((await send({ name: "From elsewhere", contactName: "X" }, "https://elsewhere.example")).status).toBe(403);
+    expect((await send({ name: "One too many", contactName: "Somebody" })).status).toBe(429);
+    const { plan } = await (await fetch(`${server.url}/api/plan`)).json();
+    expect(plan.enquiries).toHaveLength(3);
+    // Nothing else can be written that way.
+    const other = await fetch(`${server.url}/enquire/`, {
+      method: "POST",
+      body: "name=x",
+      headers: { origin: server.url },
+      redirect: "manual",
+    });
+    expect(other.status).toBe(403);
+  } finally {
+    await putAway(server);
+  }
+});
+
+test("where the plan does not open it, the form is not there", async ({ page, server }) => {
+  await goTo(page, server, "/enquiries");
+  await page.getByRole("button", { name: "Close the public form" }).click();
+  await expect(page.getByRole("button", { name: "Open the public form" })).toBeVisible();
+  await goTo(page, server, "/enquiries");
+  expect((await fetch(`${server.url}/enquire`)).status).toBe(404);
+  await page.getByRole("button", { name: "Open the public form" }).click();
+  await expect(page.getByRole("link", { name: "Public form" })).toBeVisible();
+});
