@@ -486,3 +486,41 @@ test("an edit made while the one before is being put away says that it was made 
   // Either the revision of the first is known, or the first is named.
   expect(request).toMatchObject({ madeOn: 1, after: ["first-key"] });
 });
+
+test("while a sketch is open, screens show it, what is changed is written down in it, and closed the plan is as it was", async () => {
+  const server = new FakeServer();
+  const sketch = { id: "try", name: "Try", by: "Nora Okafor", at: "2027-02-01T09:00:00.000Z", edits: [] };
+  server.take({ kind: "addSketch", sketch });
+  const host = server.host();
+  await host.start();
+  const holder = () => host.ask("takers", { assignmentId: "rockpools-mara" }).data?.holderId;
+  const before = host.ask("money", {
+    range: { start: 20_500, stop: 21_000 },
+    grain: "month",
+    by: "project",
+    kind: "all",
+    measure: "cost",
+    within: [],
+  });
+  host.openSketch("try");
+  expect(server.states.at(-1)?.sketchId).toBe("try");
+  expect(await host.edit(give("rockpools-mara", "rui"))).toEqual([]);
+  // What cannot be is refused there too, and not written down.
+  expect((await host.edit(give("rockpools-mara", "nobody"))).length).toBeGreaterThan(0);
+  await server.untilSettled();
+  expect(holder()).toBe("rui");
+  expect(host.askPlan("takers", { assignmentId: "rockpools-mara" })?.holderId).toBe("mara");
+  expect(server.plan.assignments.find(({ id }) => id === "rockpools-mara")?.personId).toBe("mara");
+  expect(server.plan.sketches[0].edits.map(({ words }) => words)).toEqual([expect.stringContaining("Rui Monteverde")]);
+  // What is about the plan's own book-keeping is made in the plan.
+  await host.edit({ kind: "renameSketch", id: "try", name: "Tried" });
+  await server.untilSettled();
+  expect(server.plan.sketches[0]).toMatchObject({ name: "Tried", edits: [{}] });
+  host.openSketch(null);
+  expect(holder()).toBe("mara");
+  const { range } = { range: { start: 20_500, stop: 21_000 } };
+  expect(host.ask("money", { range, grain: "month", by: "project", kind: "all", measure: "cost", within: [] }).data).toEqual(before.data);
+  // One that is gone shows the plan.
+  host.openSketch("gone");
+  expect(holder()).toBe("mara");
+});

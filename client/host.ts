@@ -9,8 +9,10 @@ import type { OvertakenRow } from "../core/edits/overtaken.ts";
 import { buildModel, type Model } from "../core/model.ts";
 import { typedHoursLost, type UnplacedRise } from "../core/placing/unplacedRises.ts";
 import type { Fault } from "../core/plan/faults.ts";
-import type { ChangedList, Plan } from "../core/plan/schema.ts";
+import { findRow } from "../core/plan/rows.ts";
+import type { ChangedList, Plan, Sketch } from "../core/plan/schema.ts";
 import { type Moves, movesOf } from "../core/schedule/moves.ts";
+import { isOfPlanItself, sketchedModel } from "../core/sketch/sketch.ts";
 import type { Solver } from "../core/staffing/program.ts";
 import { type Proposal, type ProposeOptions, propose } from "../core/staffing/proposal.ts";
 import { updateModel } from "../core/update.ts";
@@ -49,6 +51,8 @@ export interface HostState {
   /** False where this browser keeps nothing: what is unsaved is lost with the window. */
   isKeeping: boolean;
   history: NextSteps;
+  /** The sketch that the screens show on top of the plan. */
+  sketchId: string | null;
 }
 
 export type Notice =
@@ -75,6 +79,17 @@ export interface StepBack {
 
 const RETRY_MS = 2_000;
 
+/** Questions about the sketches themselves, which are answered of the plan. */
+const ofPlan: ReadonlySet<Question> = new Set<Question>([
+  "sketches",
+  "sketchEntries",
+  "sketchMarks",
+  "compareSketches",
+  "adoptSketch",
+  "adoptImpact",
+  "sketchCopy",
+]);
+
 export class PlanHost {
   #confirmed: Plan | null = null;
   /** Built when something is first asked: a screen that came with its figures can be used before. */
@@ -92,12 +107,15 @@ export class PlanHost {
     isOffline: false,
     isKeeping: true,
     history: { undo: null, redo: null },
+    sketchId: null,
   };
   #sending: Promise<void> | null = null;
   #steps: Promise<void> = Promise.resolve();
   #turn: Promise<unknown> = Promise.resolve();
   /** The step that was asked for last and not answered, with its key. */
   #stepKey: { about: string; key: string } | null = null;
+  /** The plan with the open sketch on top of it, and what it was worked out from. */
+  #sketched: { base: Model; sketch: Sketch; model: Model } | null = null;
   /** Tasks that the last edit itself was about. */
   #touched: ReadonlySet<string> = new Set();
 
@@ -167,12 +185,24 @@ export class PlanHost {
   /** Answers a question about the plan as this user sees it. */
   ask<Q extends Question>(question: Q, query: QueryOf<Q>): { version: number; revision: number; data: AnswerOf<Q> } {
     const { version, revision } = this.#state;
-    return { version, revision, data: answer(this.#shown(), question, query) };
+    return { version, revision, data: answer(ofPlan.has(question) ? this.#shown() : this.#visible(), question, query) };
+  }
+
+  /** The same about the plan itself, whatever sketch is open. */
+  askPlan<Q extends Question>(question: Q, query: QueryOf<Q>): AnswerOf<Q> {
+    return answer(this.#shown(), question, query);
+  }
+
+  /** Shows a sketch on top of the plan from now on; the plan alone for null. */
+  openSketch(id: string | null): void {
+    if (this.#state.sketchId === id) return;
+    this.#state = { ...this.#state, sketchId: id, version: this.#state.version + 1 };
+    this.#changed();
   }
 
   /** What a question would be answered after an edit, and why the edit cannot be; nothing is changed. */
   preview<Q extends Question>(edit: Edit, question: Q, query: QueryOf<Q>): { data: AnswerOf<Q> | null; faults: readonly Fault[] } {
-    const model = this.#shown();
+    const model = this.#visible();
     const outcome = applyEdit(model.plan, edit);
     if (!outcome.plan) return { data: null, faults: outcome.faults };
     return { data: answer(updateModel(model, outcome.plan, outcome.changes), question, query), faults: [] };
@@ -180,20 +210,24 @@ export class PlanHost {
 
   /** Begins a search over the plan as it is shown now. */
   search<K extends SearchKind>(kind: K, query: SearchQuery<K>): Search<SearchNews<K>> {
-    return searches[kind](this.#shown(), query as never) as Search<SearchNews<K>>;
+    return searches[kind](this.#visible(), query as never) as Search<SearchNews<K>>;
   }
 
   /** A proposal for openings, by an integer program. */
   propose(openingIds: readonly string[], solve: Solver, options: ProposeOptions): Promise<Proposal> {
-    return propose(this.#shown(), openingIds, solve, options);
+    return propose(this.#visible(), openingIds, solve, options);
   }
 
   /** Makes an edit: it shows at once and is settled in the background.
    * @returns Why it cannot be; empty where it was made. */
-  async edit(edit: Edit, key = newKey()): Promise<readonly Fault[]> {
-    const before = this.#shown();
+  async edit(asked: Edit, key = newKey()): Promise<readonly Fault[]> {
+    const before = this.#visible();
+    const drawn = this.#drawn(asked, key);
+    if ("faults" in drawn) return drawn.faults;
+    const { edit } = drawn;
     const faults = this.#applyLocally(edit);
     if (faults.length > 0) return faults;
+    if (drawn.tasks) this.#touched = drawn.tasks;
     const made: KeptEdit = { key, edit, madeOn: this.#state.revision, after: this.#pending.map((own) => own.key) };
     this.#pending.push(made);
     this.#changed(this.#movedNotice(before));
@@ -202,9 +236,21 @@ export class PlanHost {
     return [];
   }
 
+  /** While a sketch is open, an edit is written down in it where it can be made there; else it stays what it is. */
+  #drawn(edit: Edit, key: string): { edit: Edit; tasks?: ReadonlySet<string> } | { faults: readonly Fault[] } {
+    const { sketchId } = this.#state;
+    const visible = this.#visible();
+    if (sketchId === null || isOfPlanItself(edit) || !findRow(visible.plan.sketches, sketchId)) return { edit };
+    const outcome = applyEdit(visible.plan, edit);
+    if (!outcome.plan) return { faults: outcome.faults };
+    const entry = { id: key, words: outcome.words.slice(0, 300), edit: JSON.parse(JSON.stringify(edit)) };
+    const tasks = new Set(outcome.changes.filter(({ list }) => list === "tasks").map(({ id }) => id));
+    return { edit: { kind: "drawInSketch", id: sketchId, entry }, tasks };
+  }
+
   /** What the last edit made move; undefined where that is nothing to tell. */
   #movedNotice(before: Model): Notice | undefined {
-    const after = this.#shown();
+    const after = this.#visible();
     if (before.schedule === after.schedule) return undefined;
     const moves = movesOf(before, after, this.#touched);
     const typed = typedHoursLost(before, after, new Set([...this.#touched, ...moves.tasks.map(({ taskId }) => taskId)]));
@@ -272,6 +318,16 @@ export class PlanHost {
     this.#model = buildModel(this.#confirmed);
     if (this.#told === null) this.#told = this.#model;
     return this.#model;
+  }
+
+  /** The plan as the screens show it: with the open sketch on top of it. */
+  #visible(): Model {
+    const base = this.#shown();
+    const sketch = findRow(base.plan.sketches, this.#state.sketchId ?? undefined);
+    if (!sketch) return base;
+    if (this.#sketched?.base !== base || this.#sketched.sketch !== sketch)
+      this.#sketched = { base, sketch, model: sketchedModel(base, sketch) };
+    return this.#sketched.model;
   }
 
   #applyLocally(edit: Edit): readonly Fault[] {

@@ -87,6 +87,8 @@ const api = {
     );
   },
   ask: host.ask.bind(host),
+  askPlan: host.askPlan.bind(host),
+  openSketch: host.openSketch.bind(host),
   preview: host.preview.bind(host),
   edit: host.edit.bind(host),
   propose(openingIds: readonly string[], idStem: string, mostPeople: 1 | 2, solve: Solver, onSolve: OnSolve) {

@@ -98,6 +98,13 @@ function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     horizonWork: [{ roleId: "fabricator", range, cases: [] }],
     margins: [{}],
     marginPeople: [{ projectId }, { projectId: "none" }],
+    sketches: [{}],
+    sketchEntries: [{ sketchId: "none" }],
+    sketchMarks: [{ sketchId: "none" }],
+    compareSketches: [{ ids: ["none"] }],
+    adoptSketch: [{ sketchId: "none", entryIds: ["none"] }],
+    adoptImpact: [{ sketchId: "none", entryIds: ["none"] }],
+    sketchCopy: [{ sketchId: "none", id: "copy", by: "Me", at: "2027-02-01T09:00:00Z" }],
     enquiries: [{}],
     enquiryEffect: [
       { enquiryId: "enquiry-mill", today: "2027-02-01" },

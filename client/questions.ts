@@ -28,6 +28,7 @@ import { rateUses } from "../core/answers/rateUses.ts";
 import { outboxOf, requestsOf } from "../core/answers/requests.ts";
 import { ribbonOf } from "../core/answers/ribbon.ts";
 import { rosterOf } from "../core/answers/roster.ts";
+import { adoptSketch, compareSketches, sketchCopy, sketchEntries, sketchesOf, sketchMarks } from "../core/answers/sketches.ts";
 import { skillMatrix } from "../core/answers/skillMatrix.ts";
 import { type StaffQuery, staffOutcomes } from "../core/answers/staffOutcomes.ts";
 import { takersOf } from "../core/answers/takers.ts";
@@ -136,6 +137,16 @@ export const questions = {
   rateUses: (model: Model, query: { tableId: string }) => rateUses(model, query),
   rateGaps: (model: Model, _query: Record<string, never>) => rateGaps(model),
   margins: (model: Model, _query: Record<string, never>) => marginsOf(model),
+  sketches: (model: Model, _query: Record<string, never>) => sketchesOf(model),
+  sketchEntries: (model: Model, { sketchId }: { sketchId: string }) => sketchEntries(model, sketchId),
+  sketchMarks: (model: Model, { sketchId }: { sketchId: string }) => sketchMarks(model, sketchId),
+  compareSketches: (model: Model, { ids }: { ids: readonly string[] }) => compareSketches(model, ids),
+  adoptSketch,
+  adoptImpact: (model: Model, query: Parameters<typeof adoptSketch>[1]) => {
+    const edit = adoptSketch(model, query);
+    return edit && impactOf(model, edit);
+  },
+  sketchCopy: (model: Model, query: Parameters<typeof sketchCopy>[1]) => sketchCopy(model, query),
   enquiries: (model: Model, _query: Record<string, never>) => enquiriesOf(model),
   enquiryEffect: (model: Model, query: Parameters<typeof enquiryEffect>[1]) => enquiryEffect(model, query),
   enquiryEarliest: (model: Model, query: Parameters<typeof enquiryEarliest>[1]) => enquiryEarliest(model, query),

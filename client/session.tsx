@@ -52,6 +52,8 @@ class PlanSession {
   readonly #listeners = new Set<() => void>();
   onNotice: (notice: Notice) => void = () => {};
   #storage: Storage | null = null;
+  /** What a worker that is started anew has to show too. */
+  #sketchId: string | null = null;
   /** Keys of the last edits made here: the next one is made on top of them, settled or not. */
   #made: readonly string[] = [];
   /** Edits and steps that the worker has not answered yet. */
@@ -101,6 +103,7 @@ class PlanSession {
     for (let tries = 0; worker === this.#worker; tries++) {
       try {
         await worker.start(Comlink.proxy(listener), left);
+        if (this.#sketchId !== null) await worker.openSketch(this.#sketchId);
         for (const { key } of left) forgetJustMade(this.#storage, key);
         return;
       } catch (error) {
@@ -133,9 +136,21 @@ class PlanSession {
 
   state = (): HostState | null => this.#state;
 
-  /** True while the plan on the screens is that of a revision: nothing has been made here on top of it. */
+  /** True while the plan on the screens is that of a revision: nothing has been made here on top of it, and no sketch is open. */
   isStillAt(revision: number): boolean {
-    return this.#state?.revision === revision && this.#state.unsettled === 0;
+    const state = this.#state;
+    return state?.revision === revision && state.unsettled === 0 && state.sketchId === null;
+  }
+
+  /** Shows a sketch on top of the plan from now on; the plan alone for null. */
+  openSketch(id: string | null): void {
+    this.#sketchId = id;
+    void this.worker?.openSketch(id);
+  }
+
+  /** The answer to a question about the plan itself, whatever sketch is open. */
+  async askPlan<Q extends Question>(question: Q, query: QueryOf<Q>): Promise<AnswerOf<Q>> {
+    return this.#answered((worker) => worker.askPlan(question, query as never) as unknown as Promise<AnswerOf<Q>>);
   }
 
   /** True from the moment something is made, until the server has settled it. */

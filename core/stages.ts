@@ -124,6 +124,7 @@ const changesCost: Record<ChangedList, "own" | "person" | "all" | "none"> = {
   snoozes: "none",
   notes: "none",
   enquiries: "none",
+  sketches: "none",
 };
 
 function projectsTouched(before: Plan, next: Model, { changes, dated }: Step, touched: Touched): Set<number> {

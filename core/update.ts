@@ -54,6 +54,7 @@ const changesLines: Record<ChangedList, boolean> = {
   snoozes: false,
   notes: false,
   enquiries: false,
+  sketches: false,
 };
 
 /** Former rows of the lists that columns run over. */

@@ -58,6 +58,7 @@ export function fernhollow(): Plan {
     snoozes: [],
     notes: [],
     enquiries,
+    sketches: [],
     requests: [],
   };
   for (const project of projects) addTasks(plan, project);

@@ -114,6 +114,7 @@ export function largePlan(size: Partial<LargeSize> = {}, seed = 7): Plan {
     snoozes: [],
     notes: [],
     enquiries: [],
+    sketches: [],
     requests: [],
   };
 }

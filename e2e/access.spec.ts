@@ -33,6 +33,7 @@ const screens = [
   "/rates",
   "/horizon",
   "/enquiries?enquiry=enquiry-mill",
+  "/sketches?add=yes",
   "/money?cost=all",
   "/money/cash-flow?of=project:tidepool",
   "/money/margin?project=slowlight",

@@ -128,6 +128,7 @@ export const tables: readonly Table[] = [
   { list: "views", table: "views", columns: columns("id name screen query"), children: [] },
   { list: "snoozes", table: "snoozes", columns: columns("id signal until:date reason"), children: [] },
   { list: "notes", table: "notes", columns: columns("id signal personId by at text"), children: [] },
+  { list: "sketches", table: "sketches", columns: columns("id name by at edits:jsonb"), children: [] },
   {
     list: "enquiries",
     table: "enquiries",

@@ -69,6 +69,23 @@ const kinds: Make[] = [
   }),
   ({ enquiries }, random) => ({ kind: "changeEnquiry", id: anId(random, enquiries), set: { value: random.below(90_000), purpose: null } }),
   ({ enquiries }, random) => ({ kind: "deleteEnquiry", id: anId(random, enquiries) }),
+  (_, random, id) => ({ kind: "addSketch", sketch: { id: `sketch-${id}`, name: `Sketch ${random.below(9)}`, by: ME, at: AT, edits: [] } }),
+  ({ sketches }, random) => ({ kind: "renameSketch", id: anId(random, sketches), name: `Other ${random.below(9)}` }),
+  ({ sketches }, random) => ({ kind: "deleteSketch", id: anId(random, sketches) }),
+  ({ sketches, tasks }, random, id) => ({
+    kind: "drawInSketch",
+    id: anId(random, sketches),
+    entry: {
+      id: `drawn-${id}`,
+      words: "rename a task",
+      edit: { kind: "changeTask", id: anId(random, tasks), set: { name: `Drawn ${id}` } },
+    },
+  }),
+  ({ sketches }, random) => ({
+    kind: "eraseFromSketch",
+    id: anId(random, sketches),
+    entryIds: [sketches.flatMap(({ edits }) => edits.map((entry) => entry.id))[0] ?? "nothing"],
+  }),
   ({ enquiries, projects }, random) => ({
     kind: "stepEnquiry",
     id: anId(random, enquiries),
@@ -368,6 +385,11 @@ export function noEditsYet(): Record<Edit["kind"], number> {
     changeEnquiry: 0,
     deleteEnquiry: 0,
     stepEnquiry: 0,
+    addSketch: 0,
+    renameSketch: 0,
+    deleteSketch: 0,
+    drawInSketch: 0,
+    eraseFromSketch: 0,
   };
   return { ...single, together: 0 };
 }

@@ -50,6 +50,7 @@ const small: Plan = {
   snoozes: [],
   notes: [],
   enquiries: [],
+  sketches: [],
   requests: [],
 };
 

@@ -16,6 +16,7 @@ import { addLink } from "./addLink.ts";
 import { addNamed } from "./addNamed.ts";
 import { addPerson } from "./addPerson.ts";
 import { addProject } from "./addProject.ts";
+import { addSketch } from "./addSketch.ts";
 import { addTask } from "./addTask.ts";
 import { addTasks } from "./addTasks.ts";
 import { addTeam } from "./addTeam.ts";
@@ -49,18 +50,22 @@ import { deleteLink } from "./deleteLink.ts";
 import { deleteNamed } from "./deleteNamed.ts";
 import { deletePerson } from "./deletePerson.ts";
 import { deleteProject } from "./deleteProject.ts";
+import { deleteSketch } from "./deleteSketch.ts";
 import { deleteTask } from "./deleteTask.ts";
 import { deleteTasks } from "./deleteTasks.ts";
 import { deleteTeam } from "./deleteTeam.ts";
 import { deleteTemplate } from "./deleteTemplate.ts";
 import { deleteTimeOff } from "./deleteTimeOff.ts";
 import { deleteView } from "./deleteView.ts";
+import { drawInSketch } from "./drawInSketch.ts";
+import { eraseFromSketch } from "./eraseFromSketch.ts";
 import { importRows } from "./importRows.ts";
 import type { EditKind, Made } from "./kind.ts";
 import { mergeNamed } from "./mergeNamed.ts";
 import { moveTask } from "./moveTask.ts";
 import { reassign } from "./reassign.ts";
 import { renameMark } from "./renameMark.ts";
+import { renameSketch } from "./renameSketch.ts";
 import { reviewTask } from "./reviewTask.ts";
 import { saveView } from "./saveView.ts";
 import { sendNote } from "./sendNote.ts";
@@ -136,6 +141,11 @@ const kinds = {
   changeEnquiry,
   deleteEnquiry,
   stepEnquiry,
+  addSketch,
+  renameSketch,
+  deleteSketch,
+  drawInSketch,
+  eraseFromSketch,
 } as const;
 
 type Schema = (typeof kinds)[keyof typeof kinds]["schema"];

@@ -1,8 +1,8 @@
-// What carries a name has to carry that of whoever makes it: comments, notes, and the steps of requests. Asking may be written down
+// What carries a name has to carry that of whoever makes it: comments, notes, sketches, and the steps of requests and enquiries. Asking may be written down
 // on behalf of the lead of the project, and nobody else's.
 import { findRow } from "../plan/rows.ts";
 import { isSame } from "../plan/same.ts";
-import type { Comment, Note, Plan, WorkRequest } from "../plan/schema.ts";
+import type { Comment, Enquiry, Note, Plan, WorkRequest } from "../plan/schema.ts";
 import type { Change } from "./change.ts";
 
 /** True where changes leave nothing new under a name other than `name`, whatever kind of edit has made them.
@@ -10,6 +10,8 @@ import type { Change } from "./change.ts";
 export function isInOwnName(plan: Plan, changes: readonly Change[], name: string): boolean {
   return changes.every((change) => {
     if (change.list === "comments") return isOwn(change.before, change.after, name, ({ author }) => author);
+    if (change.list === "sketches") return change.before !== null || change.after === null || change.after.by === name;
+    if (change.list === "enquiries") return areOwnAnswers(change.before, change.after, name);
     if (change.list === "notes") return isOwn(change.before, change.after, name, ({ by }) => by);
     return change.list !== "requests" || areOwnSteps(plan, change.before, change.after, name);
   });
@@ -27,6 +29,14 @@ function areOwnSteps(plan: Plan, before: WorkRequest | null, after: WorkRequest 
     if (at < former.length) return isSame(step, former[at]);
     return step.by === name || (at === 0 && step.step === "asked" && step.by === leadOf(plan, after?.taskId));
   });
+}
+
+/** Who asks is whoever they say they are; each answer is one's own. */
+function areOwnAnswers(before: Enquiry | null, after: Enquiry | null, name: string): boolean {
+  const former = before?.history ?? [];
+  return (after?.history ?? []).every((step, at) =>
+    at < former.length ? isSame(step, former[at]) : step.by === name || (at === 0 && step.step === "received"),
+  );
 }
 
 function leadOf(plan: Plan, taskId: string | undefined): string | undefined {

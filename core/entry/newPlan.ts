@@ -39,6 +39,7 @@ export function newPlan({ settings, week, holidays, calendarName }: NewPlan): Pl
     snoozes: [],
     notes: [],
     enquiries: [],
+    sketches: [],
     requests: [],
   };
 }

@@ -143,6 +143,7 @@ const rowChecks: { [L in ListName]: (row: Row<L>, scene: Scene) => void } = {
   snoozes: () => {},
   notes: checkNote,
   enquiries: checkEnquiry,
+  sketches: () => {},
 };
 
 /** What one row of a list is called in a sentence. */
@@ -170,6 +171,7 @@ export const listWords: Record<ChangedList, string> = {
   snoozes: "snoozed signal",
   notes: "note",
   enquiries: "enquiry",
+  sketches: "sketch",
 };
 
 function checkSettings(plan: Plan, faults: Fault[]): void {

@@ -28,9 +28,14 @@ export const MOST_WITHIN = {
   periods: 12_000,
   /** Members of one team. */
   members: 10_000,
+  /** Changes of one sketch: more are no longer looked through one by one. */
+  edits: 500,
   /** Rates of one table: some hundred people with dozens of rates each. */
   rates: 50_000,
 } as const;
+
+/** Letters of one change of a sketch: some hundred rows. */
+export const MOST_EDIT_LETTERS = 400_000;
 
 /** Brackets within brackets of a JSON text: a plan has seven levels. */
 export const MOST_NESTING = 40;

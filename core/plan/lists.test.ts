@@ -6,7 +6,7 @@ import { checkPlan } from "./check.ts";
 import { parsePlanValue } from "./parse.ts";
 import type { Plan } from "./schema.ts";
 
-const later = ["templates", "comments", "views", "acceptances", "requests", "snoozes", "notes", "enquiries"] as const;
+const later = ["templates", "comments", "views", "acceptances", "requests", "snoozes", "notes", "enquiries", "sketches"] as const;
 const plan = fernhollow();
 const places = (made: Plan) => checkPlan(made).map(({ place }) => place);
 

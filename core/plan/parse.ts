@@ -37,7 +37,17 @@ export function parsePlanValue(value: unknown): Parsed {
 const fitsPlan = fitOf(planSchema);
 
 /** Lists that a file may leave out are empty then. */
-const emptyLists = () => ({ templates: [], comments: [], views: [], acceptances: [], requests: [], snoozes: [], notes: [], enquiries: [] });
+const emptyLists = () => ({
+  templates: [],
+  comments: [],
+  views: [],
+  acceptances: [],
+  requests: [],
+  snoozes: [],
+  notes: [],
+  enquiries: [],
+  sketches: [],
+});
 
 /** The faults of the schema, and those between the rows that do fit it, so that all are told at once. */
 function faultsOfMalformed(issues: readonly z.core.$ZodIssue[], value: unknown): Fault[] {

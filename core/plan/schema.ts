@@ -1,6 +1,6 @@
 // What a plan file may hold: the one definition of every list and key, as a Zod schema.
 import * as z from "zod";
-import { MOST_ID_LETTERS, MOST_ROWS_OF_LIST, MOST_WITHIN } from "./limits.ts";
+import { MOST_EDIT_LETTERS, MOST_ID_LETTERS, MOST_ROWS_OF_LIST, MOST_WITHIN } from "./limits.ts";
 
 const dateText = z.string().refine(isCalendarDate, { error: "not a date" });
 // A database text cannot hold the character with the number 0.
@@ -354,6 +354,23 @@ const enquiry = z.strictObject({
     .max(200),
 });
 
+/** An edit as it is written down and not made: what it says is read when it is looked at. */
+const writtenEdit = z
+  .record(z.string(), z.unknown())
+  .refine((edit) => typeof edit.kind === "string", { error: "is no edit" })
+  .refine((edit) => isStorable(JSON.stringify(edit)) && !JSON.stringify(edit).includes("\\u0000"), storable)
+  .refine((edit) => JSON.stringify(edit).length <= MOST_EDIT_LETTERS, { error: "is longer than an edit of a sketch may be" });
+
+/** Changes that are tried out on top of the plan, in their order, without being made. */
+const sketch = z.strictObject({
+  id,
+  name,
+  /** Whose it is, and since when. */
+  by: name,
+  at: z.iso.datetime(),
+  edits: z.array(z.strictObject({ id, words: name, edit: writtenEdit })).max(MOST_WITHIN.edits),
+});
+
 /** The rows of the lists whose rows have an id, by list name. */
 export const rowSchemas = {
   calendars: calendar,
@@ -377,6 +394,7 @@ export const rowSchemas = {
   snoozes: snooze,
   notes: note,
   enquiries: enquiry,
+  sketches: sketch,
 } as const;
 
 /** The id under which the settings are changed like a row, and the exchange rates as a whole. */
@@ -418,6 +436,7 @@ export const planSchema = z.strictObject({
   snoozes: rowList(snooze).default([]),
   notes: rowList(note).default([]),
   enquiries: rowList(enquiry).default([]),
+  sketches: rowList(sketch).default([]),
 });
 
 export type Plan = z.infer<typeof planSchema>;
@@ -440,6 +459,7 @@ export type Comment = z.infer<typeof comment>;
 export type Acceptance = z.infer<typeof acceptance>;
 export type Snooze = z.infer<typeof snooze>;
 export type Note = z.infer<typeof note>;
+export type Sketch = z.infer<typeof sketch>;
 export type Enquiry = z.infer<typeof enquiry>;
 export type WorkRequest = z.infer<typeof request>;
 

@@ -1,8 +1,9 @@
 "use client";
-// The board as it would be after a remedy: shown in place of the one that is, with what differs marked.
+// The board as it would be after a remedy: shown in place of the one that is, with what differs marked; and, while a sketch is open,
+// what differs from the plan without it.
 import { useCallback, useEffect, useMemo, useState } from "react";
 import type { AnswerOf, QueryOf } from "../../client/questions.ts";
-import { usePlan } from "../../client/session.tsx";
+import { useHostState, usePlan } from "../../client/session.tsx";
 import type { RemedyLine } from "../../core/answers/remedyLines.ts";
 import { togetherOf } from "../../core/balancing/remedies.ts";
 import type { Bar } from "../../core/load/bars.ts";
@@ -29,28 +30,51 @@ export function useBoardPreview(before: Board, query: QueryOf<"board">) {
       isStale = true;
     };
   }, [session, previewed, before, key]);
-  const shown = previewed && after?.line === previewed && after.before === before ? after.board : null;
-  const formerRows = useMemo(() => shown && new Map(before.rows.map(({ key: row }, at) => [row, at])), [shown, before]);
+  const preview = previewed && after?.line === previewed && after.before === before ? after.board : null;
+  const planned = usePlannedBoard(before, query);
+  // What is tried is held against the board that stands; a sketch against the plan without it.
+  const [shown, former] = preview ? [preview, before] : planned ? [before, planned] : [null, before];
+  const formerRows = useMemo(() => shown && new Map(former.rows.map(({ key: row }, at) => [row, at])), [shown, former]);
   const differs = useCallback(
     (row: number, period: number): boolean => {
       if (!shown || !formerRows) return false;
-      const former = formerRows.get(shown.rows[row].key);
-      if (former === undefined) return true;
+      const formerRow = formerRows.get(shown.rows[row].key);
+      if (formerRow === undefined) return true;
       const count = shown.periods.length;
-      const [now, then] = [row * count + period, former * count + period];
-      return (["load", "capacity", "peakOver", "open"] as const).some((column) => shown[column][now] !== before[column][then]);
+      const [now, then] = [row * count + period, formerRow * count + period];
+      return (["load", "capacity", "peakOver", "open"] as const).some((column) => shown[column][now] !== former[column][then]);
     },
-    [shown, formerRows, before],
+    [shown, formerRows, former],
   );
   return {
-    board: shown ?? before,
-    previewed: shown ? previewed : null,
+    board: preview ?? before,
+    previewed: preview ? previewed : null,
     setPreviewed,
-    /** True of a cell that the preview changes. */
+    /** True of a cell that the preview, or else the open sketch, changes. */
     differs,
     /** Bars of somebody as they are, where the preview has them elsewhere, with somebody else or not at all. */
-    formerBars: (personId: string): Bar[] => (shown ? movedBars(before.bars[personId] ?? [], shown.bars[personId] ?? []) : []),
+    formerBars: (personId: string): Bar[] => (shown ? movedBars(former.bars[personId] ?? [], shown.bars[personId] ?? []) : []),
   };
+}
+
+/** While a sketch is open: the same board of the plan without it; null until it is known. */
+function usePlannedBoard(shown: Board, query: QueryOf<"board">): Board | null {
+  const session = usePlan();
+  const sketchId = useHostState()?.sketchId ?? null;
+  const [planned, setPlanned] = useState<{ key: string; board: Board } | null>(null);
+  const key = JSON.stringify([sketchId, query]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: asked anew where the board that is shown is another one
+  useEffect(() => {
+    if (sketchId === null) return setPlanned(null);
+    let isStale = false;
+    void session.askPlan("board", query).then((board) => {
+      if (!isStale) setPlanned({ key, board });
+    });
+    return () => {
+      isStale = true;
+    };
+  }, [session, sketchId, shown, key]);
+  return sketchId !== null && planned?.key === key ? planned.board : null;
 }
 
 function movedBars(before: readonly Bar[], after: readonly Bar[]): Bar[] {

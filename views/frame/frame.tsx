@@ -40,7 +40,7 @@ export function Frame({ initial, children }: { initial: FrameInitial; children: 
       <FrameContext value={initial}>
         <PlanProvider onNotice={showNotice}>
           <PlanToday>
-            <div className="relative grid h-full grid-cols-[132px_auto_minmax(0,1fr)] grid-rows-[68px_minmax(0,1fr)]">
+            <div className="relative grid h-full grid-cols-[132px_auto_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
               <a href="#screen" className="skip-link">
                 Skip to the screen
               </a>

@@ -12,6 +12,7 @@ import { useFrame } from "./facts.ts";
 import { Finder } from "./finder.tsx";
 import { PlanMenu } from "./planMenu.tsx";
 import { Shortcuts } from "./shortcuts.tsx";
+import { SketchBar } from "./sketchBar.tsx";
 import { useStays } from "./useStays.ts";
 import { useLinkTo, usePlanWindow } from "./windowed.ts";
 
@@ -29,25 +30,24 @@ export function Header() {
   useKeys({ "[": () => climb(-1), "]": () => climb(1) });
 
   return (
-    <header
-      data-ready={state ? "yes" : "no"}
-      data-saving={isSaving ? "yes" : "no"}
-      className="col-span-3 grid grid-cols-[132px_minmax(0,1fr)_auto] line-below bg-sheet"
-    >
-      <Link href={linkTo("/balance")} className="brand">
-        <span>Mindful</span>
-        <span className="text-pine italic">Roster</span>
-      </Link>
-      <Ribbon {...ribbon} window={range} step={stepOf[grain]} onMove={moveTo} />
-      <div className="flex items-center gap-2 line-left px-3">
-        <Steps />
-        <PlanMenu />
-        <Finder />
-        <Shortcuts />
-        <span title={frame.user.name} className="user-sign">
-          {frame.user.initials}
-        </span>
+    <header data-ready={state ? "yes" : "no"} data-saving={isSaving ? "yes" : "no"} className="col-span-3">
+      <div className="header-line">
+        <Link href={linkTo("/balance")} className="brand">
+          <span>Mindful</span>
+          <span className="text-pine italic">Roster</span>
+        </Link>
+        <Ribbon {...ribbon} window={range} step={stepOf[grain]} onMove={moveTo} />
+        <div className="flex items-center gap-2 line-left px-3">
+          <Steps />
+          <PlanMenu />
+          <Finder />
+          <Shortcuts />
+          <span title={frame.user.name} className="user-sign">
+            {frame.user.initials}
+          </span>
+        </div>
       </div>
+      <SketchBar />
     </header>
   );
 }

@@ -1,5 +1,5 @@
 "use client";
-// The time window of this user, bound to the plan's horizon, and links that keep it.
+// The time window of this user, bound to the plan's horizon, and links that keep it and the sketch that is open.
 import { useSearchParams } from "next/navigation";
 import { useCallback } from "react";
 import { useTimeWindow } from "../../ui/window.ts";
@@ -14,7 +14,7 @@ export function usePlanWindow() {
 /** Makes a link to a screen that keeps the window; `more` adds to its query. The same function until the window moves. */
 export function useLinkTo(): (path: string, more?: Record<string, string>) => string {
   const params = useSearchParams();
-  const kept = ["from", "to", "by"].flatMap((key) => (params.get(key) ? [`${key}=${params.get(key)}`] : [])).join("&");
+  const kept = ["from", "to", "by", "sketch"].flatMap((key) => (params.get(key) ? [`${key}=${params.get(key)}`] : [])).join("&");
   return useCallback(
     (path, more = {}) => {
       const query = new URLSearchParams(kept);

@@ -1,0 +1,126 @@
+// Sketches: trying changes nothing, adopting is making by hand, and what the plan has left behind is told.
+import fc from "fast-check";
+import { expect, test } from "vitest";
+import { fernhollow } from "../../demo/fernhollow.ts";
+import { everyEditFrom } from "../../tests/everyEdit.ts";
+import { compareSketches, sketchCopy, sketchEntries, sketchesOf, sketchMarks } from "../answers/sketches.ts";
+import { horizonOf } from "../calendar/horizon.ts";
+import { applyEdit, type Edit } from "../edits/edit.ts";
+import { buildModel } from "../model.ts";
+import { checkPlan } from "../plan/check.ts";
+import { parsePlan } from "../plan/parse.ts";
+import { planText } from "../plan/planText.ts";
+import type { Plan, Sketch } from "../plan/schema.ts";
+import { costReport } from "../reports/cost.ts";
+import { adoptEdit, isOfPlanItself, sketched, sketchedModel } from "./sketch.ts";
+
+const demo = fernhollow();
+const begun: Sketch = { id: "try", name: "Try", by: "Nora Okafor", at: "2027-02-01T09:00:00.000Z", edits: [] };
+
+const made = (plan: Plan, edit: Edit): Plan => {
+  const outcome = applyEdit(plan, edit);
+  if (!outcome.plan) throw new Error(outcome.faults.map(({ message }) => message).join(" "));
+  return outcome.plan;
+};
+
+/** A sketch of made-up edits that can be made one after the other, and the plan that they lead to by hand. */
+function drawn(seed: number, count: number): { plan: Plan; byHand: Plan; edits: Edit[] } {
+  const next = everyEditFrom(seed);
+  let byHand = made(demo, { kind: "addSketch", sketch: begun });
+  let plan = byHand;
+  const edits: Edit[] = [];
+  for (let tries = 0; edits.length < count && tries < count * 20; tries++) {
+    const edit = next(byHand);
+    const outcome = isOfPlanItself(edit) ? null : applyEdit(byHand, edit);
+    if (!outcome?.plan) continue;
+    byHand = outcome.plan;
+    edits.push(edit);
+    const entry = { id: `drawn-${edits.length}`, words: outcome.words.slice(0, 300), edit: JSON.parse(JSON.stringify(edit)) };
+    plan = made(plan, { kind: "drawInSketch", id: "try", entry });
+  }
+  return { plan, byHand, edits };
+}
+
+const withoutSketches = (plan: Plan): Plan => ({ ...plan, sketches: [] });
+
+test("always: a sketch leaves the plan byte for byte, shows what making its changes by hand would, and adopted whole is that", () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 10_000 }), (seed) => {
+      const { plan, byHand, edits } = drawn(seed, 12);
+      expect(planText(withoutSketches(plan))).toBe(planText(withoutSketches(demo)));
+      const [sketch] = plan.sketches;
+      expect(sketch.edits).toHaveLength(edits.length);
+      const shown = sketched(plan, sketch);
+      expect(shown.faults).toEqual(edits.map(() => null));
+      expect(withoutSketches(shown.plan)).toEqual(withoutSketches(byHand));
+      const adopt = adoptEdit(plan, "try", new Set(sketch.edits.map(({ id }) => id)));
+      const adopted = made(plan, adopt as Edit);
+      expect(withoutSketches(adopted)).toEqual(withoutSketches(byHand));
+      expect(adopted.sketches[0].edits).toEqual([]);
+      expect(checkPlan(adopted)).toEqual([]);
+      // A plan file keeps it.
+      expect(parsePlan(planText(plan)).plan).toEqual(plan);
+    }),
+    { numRuns: 12 },
+  );
+});
+
+test("the figures of a sketch are those of its plan worked out anew, also after edits of every kind", () => {
+  for (const seed of [3, 4]) {
+    const { plan, byHand } = drawn(seed, 10);
+    const own = sketchedModel(buildModel(plan), plan.sketches[0]);
+    const anew = buildModel(byHand);
+    const asked = { range: horizonOf(byHand), grain: "month" as const };
+    expect(costReport(own, asked)).toEqual(costReport(anew, asked));
+    const [, beside] = compareSketches(buildModel(plan), ["try", "gone"]);
+    const { id: _, name: __, finishes: ___, ...figures } = beside;
+    const [{ id: ____, name: _____, finishes: ______, ...expected }] = compareSketches(anew, []);
+    expect(figures).toEqual(expected);
+  }
+});
+
+const give = (id: string, personId: string): Edit => ({ kind: "reassign", id, personId });
+const entryOf = (id: string, edit: Edit) => ({ id, words: `change ${id}`, edit: JSON.parse(JSON.stringify(edit)) });
+
+test("what the plan has moved on from is told, and the rest can be adopted, in part too", () => {
+  const [first, second] = demo.assignments.filter(({ personId, materialId }) => personId !== undefined && materialId === undefined);
+  const takerId = demo.people.find(({ id }) => id !== first.personId && id !== second.personId)?.id as string;
+  const sketch = {
+    ...begun,
+    edits: [
+      entryOf("a", give(first.id, takerId)),
+      entryOf("b", give(second.id, takerId)),
+      { id: "c", words: "odd", edit: { kind: "flyAway" } },
+    ],
+  };
+  const plan: Plan = { ...demo, sketches: [sketch] };
+  expect(sketchEntries({ plan }, "try")?.map(({ fault }) => fault === null)).toEqual([true, true, false]);
+  expect(sketchesOf({ plan })[0]).toMatchObject({ changes: 3, lost: 1 });
+  // The work is taken off the plan by somebody else.
+  const later = made(plan, { kind: "deleteAssignment", id: first.id });
+  expect(sketchEntries({ plan: later }, "try")?.map(({ fault }) => fault === null)).toEqual([false, true, false]);
+  const adopt = adoptEdit(later, "try", new Set(["a", "b", "c"]));
+  const adopted = made(later, adopt as Edit);
+  expect(adopted.assignments.find(({ id }) => id === second.id)?.personId).toBe(takerId);
+  expect(adopted.sketches[0].edits.map(({ id }) => id)).toEqual(["a", "c"]);
+  expect(adoptEdit(later, "try", new Set(["a"]))).toBeNull();
+  expect(adoptEdit(later, "nothing", new Set(["a"]))).toBeNull();
+  // Half of it: the other half stays.
+  const half = made(plan, adoptEdit(plan, "try", new Set(["b"])) as Edit);
+  expect(half.sketches[0].edits.map(({ id }) => id)).toEqual(["a", "c"]);
+});
+
+test("rows that it changes are marked with the work's task and people; a copy has ids of its own", () => {
+  const own = demo.assignments.find(({ id }) => id === "rockpools-mara");
+  const plan: Plan = { ...demo, sketches: [{ ...begun, edits: [entryOf("a", give("rockpools-mara", "rui"))] }] };
+  expect(sketchMarks({ plan }, "try")).toEqual(
+    expect.arrayContaining([
+      { list: "assignments", id: "rockpools-mara" },
+      { list: "tasks", id: own?.taskId },
+      { list: "people", id: "mara" },
+      { list: "people", id: "rui" },
+    ]),
+  );
+  const copy = sketchCopy({ plan }, { sketchId: "try", id: "other", by: "Somebody", at: begun.at });
+  expect(copy).toMatchObject({ id: "other", name: "Try, copy", edits: [{ id: "other-1" }] });
+});

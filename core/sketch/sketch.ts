@@ -1,0 +1,81 @@
+// The plan as a sketch would have it: its changes made in their order on top of the plan, those that no longer can be left out.
+import type { Change } from "../edits/change.ts";
+import { applyEdit, type Edit, editSchema, type SingleEdit } from "../edits/edit.ts";
+import type { Model } from "../model.ts";
+import { findRow } from "../plan/rows.ts";
+import type { Plan, Sketch } from "../plan/schema.ts";
+import { updateModel } from "../update.ts";
+
+/** What the changes of a sketch come to. */
+export interface Sketched {
+  plan: Plan;
+  changes: Change[];
+  /** By change, why it cannot be made any longer; null where it can. */
+  faults: (string | null)[];
+}
+
+/** Kinds of edits that are about the plan's own book-keeping: they are made at once, whatever sketch is open. */
+const ownKinds: ReadonlySet<Edit["kind"]> = new Set<Edit["kind"]>([
+  "addSketch",
+  "renameSketch",
+  "deleteSketch",
+  "drawInSketch",
+  "eraseFromSketch",
+  "snoozeSignal",
+  "wakeSignal",
+  "sendNote",
+  "saveView",
+  "deleteView",
+]);
+
+/** True of an edit that is made in the plan itself while a sketch is open. */
+export const isOfPlanItself = (edit: Edit): boolean =>
+  edit.kind === "together" ? edit.edits.some(({ kind }) => ownKinds.has(kind)) : ownKinds.has(edit.kind);
+
+/** An edit that was written down; null for what is none, or is about sketches itself. */
+export function readEdit(written: Sketch["edits"][number]["edit"]): Edit | null {
+  const checked = editSchema.safeParse(written);
+  return checked.success && !isOfPlanItself(checked.data) ? checked.data : null;
+}
+
+/** Makes the changes of a sketch on a plan, which stays as it is. @param only Ids of the changes that are meant; all by default. */
+export function sketched(plan: Plan, { edits }: Pick<Sketch, "edits">, only?: ReadonlySet<string>): Sketched {
+  const result: Sketched = { plan, changes: [], faults: [] };
+  for (const { id, edit: written } of edits) {
+    if (only && !only.has(id)) continue;
+    const edit = readEdit(written);
+    const outcome = edit && applyEdit(result.plan, edit);
+    if (outcome?.plan) {
+      result.plan = outcome.plan;
+      result.changes.push(...outcome.changes);
+    }
+    result.faults.push(outcome === null ? NOT_READ : (outcome.faults[0]?.message ?? null));
+  }
+  return result;
+}
+
+const NOT_READ = "It was written by another version of the application and cannot be read here.";
+
+/** The model of a plan with a sketch on top of it. */
+export function sketchedModel(model: Model, sketch: Pick<Sketch, "edits">): Model {
+  const { plan, changes } = sketched(model.plan, sketch);
+  return changes.length === 0 ? model : updateModel(model, plan, changes);
+}
+
+/** The edit that adopts changes of a sketch: they are made in the plan, and taken out of the sketch. Null where none of them can be.
+ * @param entryIds Ids of the changes; those that cannot be made stay in the sketch. */
+export function adoptEdit(plan: Plan, sketchId: string, entryIds: ReadonlySet<string>): Extract<Edit, { kind: "together" }> | null {
+  const sketch = findRow(plan.sketches, sketchId);
+  if (!sketch) return null;
+  const wanted = sketch.edits.filter(({ id }) => entryIds.has(id));
+  const { faults } = sketched(plan, { edits: wanted });
+  const made = wanted.filter((_, at) => faults[at] === null);
+  if (made.length === 0) return null;
+  const edits = made.flatMap(({ edit }): SingleEdit[] => {
+    const read = readEdit(edit) as Edit;
+    return read.kind === "together" ? read.edits : [read];
+  });
+  const words = made.length === 1 ? made[0].words : `adopt ${made.length} changes of the sketch "${sketch.name}"`;
+  const erased: SingleEdit = { kind: "eraseFromSketch", id: sketchId, entryIds: made.map(({ id }) => id) };
+  return { kind: "together", words: words.slice(0, 300), edits: [...edits, erased] };
+}

@@ -1,0 +1,91 @@
+// Two sketches tried, compared with the plan, and half of one adopted; the figures on both sides.
+import { expect, type Page } from "@playwright/test";
+import { test } from "./demo.ts";
+import { goTo, sheetOf, untilSaved } from "./pages.ts";
+
+const cell = (page: Page, name: string, week: string) => page.getByRole("gridcell", { name: new RegExp(`^${name}, ${week}`) });
+const bar = (page: Page) => page.getByRole("status").filter({ hasText: "Sketch:" });
+
+async function begin(page: Page, name: string): Promise<void> {
+  await page.keyboard.press("n");
+  await sheetOf(page).getByLabel("Name", { exact: true }).fill(name);
+  await sheetOf(page).getByRole("button", { name: "Begin the sketch" }).click();
+  await sheetOf(page).getByRole("button", { name: "Open the sketch" }).click();
+  await expect(bar(page)).toContainText(`Sketch: ${name}`);
+}
+
+/** Drags nothing: the work is reassigned from its cell, as the keyboard does. */
+async function reassign(page: Page, cellName: string, taskName: RegExp, taker: string): Promise<void> {
+  await cell(page, cellName, "week of 15 February").click();
+  await sheetOf(page).getByRole("button", { name: taskName }).first().click();
+  await sheetOf(page)
+    .getByRole("option", { name: new RegExp(`^${taker}`) })
+    .first()
+    .click();
+}
+
+test("what is tried in a sketch stays out of the plan; two are compared; half of one is adopted and undone", async ({ page, server }) => {
+  await goTo(page, server, "/sketches");
+  await begin(page, "Casts to Rui");
+  const mara = cell(page, "Mara Ellingsen", "week of 15 February");
+  await expect(mara).toContainText("−19.2");
+  await reassign(page, "Mara Ellingsen", /^Reassign Rock pool trial casts/, "Rui Monteverde");
+  await expect(mara).toContainText(/^0\.8/);
+  await expect(bar(page)).toContainText("1 change that is not made");
+  await untilSaved(page);
+  // The plan itself is as it was, and the address shares the sketch.
+  const { plan } = await (await fetch(`${server.url}/api/plan`)).json();
+  expect(plan.assignments.find(({ id }: { id: string }) => id === "rockpools-mara").personId).toBe("mara");
+  expect(page.url()).toContain("sketch=");
+  await page.reload();
+  await expect(mara).toContainText(/^0\.8/);
+  await page.getByRole("button", { name: "Close the sketch" }).click();
+  await expect(mara).toContainText("−19.2");
+  await expect(bar(page)).toHaveCount(0);
+
+  // A second one, copied from the first and taken further.
+  await goTo(page, server, "/sketches");
+  await page.getByRole("row", { name: /^Casts to Rui/ }).click();
+  await sheetOf(page).getByRole("button", { name: "Duplicate" }).click();
+  await expect(page.getByRole("row", { name: /^Casts to Rui, copy/ })).toBeVisible();
+  await sheetOf(page).getByRole("button", { name: "Open the sketch" }).click();
+  await expect(bar(page)).toContainText("Casts to Rui, copy");
+  await page.getByRole("navigation", { name: "Screens" }).getByRole("link", { name: "Work" }).click();
+  await page.getByRole("link", { name: "Tidepool Hall" }).first().click();
+  const entry = page.getByLabel("Write a task");
+  await entry.fill("Night watch, 24 h, Installer, 3 d");
+  await page.keyboard.press("Enter");
+  // Twenty-four more than in the plan.
+  await expect(page.locator("main")).toContainText("2,451 h");
+  await expect(bar(page)).toContainText("2 changes that are not made");
+
+  await page.getByRole("navigation", { name: "Screens" }).getByRole("link", { name: "Sketches" }).click();
+  await page
+    .getByRole("row", { name: /^Casts to Rui, copy/ })
+    .getByRole("checkbox")
+    .click();
+  await page
+    .getByRole("row", { name: /^Casts to Rui Compare|^Casts to Rui 1|^Casts to Rui$/ })
+    .first()
+    .getByRole("checkbox")
+    .click();
+  const table = page.getByRole("table", { name: "The plan and sketches side by side" });
+  await expect(table.getByRole("columnheader")).toHaveCount(4);
+  // Sixty hours at 35.02 in place of 42.
+  await expect(table.getByRole("row", { name: /^Cost, EUR/ })).toContainText("−419");
+
+  await page.getByRole("row", { name: /^Casts to Rui, copy/ }).click();
+  const sheet = sheetOf(page);
+  const changes = sheet.getByRole("list", { name: "Changes of the sketch" });
+  await expect(changes.getByRole("listitem")).toHaveCount(2);
+  await changes.getByRole("listitem").nth(1).getByRole("checkbox").click();
+  await sheet.getByRole("button", { name: "Adopt 1 change" }).click();
+  await expect(changes.getByRole("listitem")).toHaveCount(1);
+  await page.getByRole("button", { name: "Close the sketch" }).click();
+  await untilSaved(page);
+  const after = (await (await fetch(`${server.url}/api/plan`)).json()).plan;
+  expect(after.assignments.find(({ id }: { id: string }) => id === "rockpools-mara").personId).toBe("rui");
+  expect(after.tasks.some(({ name }: { name: string }) => name === "Night watch")).toBe(false);
+  await page.keyboard.press("Control+z");
+  await expect(changes.getByRole("listitem")).toHaveCount(2);
+});

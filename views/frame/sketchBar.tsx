@@ -1,0 +1,69 @@
+"use client";
+// While a sketch is open: a line under the header that says so, whose it is and how much it holds; and the rows that it changes
+// with a plum edge wherever they stand.
+import { usePathname, useRouter, useSearchParams } from "next/navigation";
+import { useEffect } from "react";
+import { useHostState, useMaybeAnswer, usePlan } from "../../client/session.tsx";
+import type { ChangedList } from "../../core/plan/schema.ts";
+import { Button } from "../../ui/button.tsx";
+import { countText } from "../../ui/format.ts";
+import Link from "../../ui/link.tsx";
+import { useLinkTo } from "./windowed.ts";
+
+/** As many rows are marked; a sketch that changes more is marked in part. */
+const MOST_MARKED = 1_000;
+
+/** What rows of a list are called in tables. */
+const rowNames: Partial<Record<ChangedList, string>> = { tasks: "task", people: "person", projects: "project", teams: "team" };
+
+export function SketchBar() {
+  const session = usePlan();
+  const linkTo = useLinkTo();
+  const state = useHostState();
+  const wanted = useSearchParams().get("sketch");
+  const leave = useLeaveSketch();
+  useEffect(() => session.openSketch(wanted), [session, wanted]);
+  const sketchId = state?.sketchId ?? null;
+  const sketches = useMaybeAnswer("sketches", sketchId === null ? null : {}, null);
+  const marks = useMaybeAnswer("sketchMarks", sketchId === null ? null : { sketchId }, null);
+  if (sketchId === null || !sketches) return null;
+  const sketch = sketches.find(({ id }) => id === sketchId);
+  const selectors = (marks ?? []).flatMap(({ list, id }) => (rowNames[list] ? [`[data-${rowNames[list]}="${CSS.escape(id)}"]`] : []));
+  return (
+    <div role="status" className="sketch-bar">
+      {selectors.length > 0 && <style>{`:is(${selectors.slice(0, MOST_MARKED).join(",")}){box-shadow:inset 3px 0 var(--plum)}`}</style>}
+      {sketch ? (
+        <>
+          <span className="font-semibold">Sketch: {sketch.name}</span>
+          <span>
+            by {sketch.by}, {changesText(sketch.changes)}
+            {sketch.lost > 0 && `, ${sketch.lost} no longer possible`}. What you change now is written down in it.
+          </span>
+          <Link href={linkTo("/sketches", { open: sketch.id })} className="text-link ml-auto">
+            Look through it
+          </Link>
+        </>
+      ) : (
+        <span className="mr-auto">This sketch is no longer there. You see the plan itself.</span>
+      )}
+      <Button onClick={leave}>Close the sketch</Button>
+    </div>
+  );
+}
+
+function changesText(count: number): string {
+  if (count === 0) return "nothing written down yet";
+  return `${countText(count, "change")} that ${count === 1 ? "is" : "are"} not made`;
+}
+
+/** Goes back to the plan itself, on the screen one is on. */
+function useLeaveSketch(): () => void {
+  const router = useRouter();
+  const path = usePathname();
+  const params = useSearchParams();
+  return () => {
+    const left = new URLSearchParams(params);
+    left.delete("sketch");
+    router.replace(left.size > 0 ? `${path}?${left}` : path);
+  };
+}

@@ -1,0 +1,105 @@
+"use client";
+// The plan and sketches side by side, by the same figures; what differs from the plan says by how much.
+import { useMaybeAnswer } from "../../client/session.tsx";
+import type { SketchFigures } from "../../core/answers/sketches.ts";
+import { hoursText, marginText, moneyText, shareText, shortDay } from "../../ui/format.ts";
+import { usePlanFacts } from "../frame/facts.ts";
+
+export function CompareTable({ ids }: { ids: readonly string[] }) {
+  const { currency } = usePlanFacts();
+  const figures = useMaybeAnswer("compareSketches", { ids }, null);
+  if (!figures) return <p className="text-side">Comparing…</p>;
+  const [plan, ...sketches] = figures;
+  const roles = [...new Set(figures.flatMap(({ shortage }) => shortage.map(({ roleName }) => roleName)))];
+  return (
+    <div className="min-h-0 flex-1 overflow-auto box-open">
+      <table aria-label="The plan and sketches side by side" className="compare-table">
+        <thead>
+          <tr>
+            <th scope="col">Over the whole plan</th>
+            <th scope="col">The plan</th>
+            {sketches.map(({ id, name }) => (
+              <th key={id} scope="col" className="text-plum">
+                {name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {lines(currency).map(({ name, of, write, isLessBetter }) => (
+            <tr key={name}>
+              <th scope="row">{name}</th>
+              <td>{written(of(plan), write)}</td>
+              {sketches.map((own) => (
+                <Compared key={own.id} was={of(plan)} is={of(own)} write={write} isLessBetter={isLessBetter} />
+              ))}
+            </tr>
+          ))}
+          {roles.map((role) => (
+            <tr key={role}>
+              <th scope="row">{role}, short by h</th>
+              <td>{hoursText(lackOf(plan, role))}</td>
+              {sketches.map((own) => (
+                <Compared key={own.id} was={lackOf(plan, role)} is={lackOf(own, role)} write={hoursText} isLessBetter />
+              ))}
+            </tr>
+          ))}
+          <tr>
+            <th scope="row">Finishes that move</th>
+            <td>–</td>
+            {sketches.map(({ id, finishes }) => (
+              <td key={id}>
+                {finishes.length === 0
+                  ? "none"
+                  : finishes.map(({ name, before, after }) => (
+                      <span key={name} className={`block ${after > before ? "text-over" : "text-level-ink"}`}>
+                        {name} {shortDay(after)}, not {shortDay(before)}
+                      </span>
+                    ))}
+              </td>
+            ))}
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+interface Line {
+  name: string;
+  of: (figures: SketchFigures) => number | null;
+  write: (figure: number) => string;
+  /** Undefined where neither is. */
+  isLessBetter?: boolean;
+}
+
+const lines = (currency: string): Line[] => [
+  { name: "Over on single days, h", of: ({ peakOver }) => peakOver, write: hoursText, isLessBetter: true },
+  { name: "Weeks of people over", of: ({ overWeeks }) => overWeeks, write: String, isLessBetter: true },
+  { name: "Hours that nobody can work", of: ({ unplaced }) => unplaced, write: hoursText, isLessBetter: true },
+  { name: "Capacity used", of: ({ used }) => used, write: shareText },
+  { name: `Cost, ${currency}`, of: ({ cost }) => cost, write: (minor) => moneyText(minor, 0), isLessBetter: true },
+  { name: "Margin", of: ({ margin }) => margin, write: marginText, isLessBetter: false },
+];
+
+const written = (figure: number | null, write: (figure: number) => string): string => (figure === null ? "–" : write(figure));
+
+const lackOf = ({ shortage }: SketchFigures, role: string): number => shortage.find(({ roleName }) => roleName === role)?.minutes ?? 0;
+
+function Compared({ was, is, write, isLessBetter }: { was: number | null; is: number | null } & Pick<Line, "write" | "isLessBetter">) {
+  const by = (is ?? 0) - (was ?? 0);
+  // What rounds to nothing is not told.
+  const isTold = is !== null && was !== null && write(Math.abs(by)) !== write(0);
+  const tone = by === 0 || isLessBetter === undefined ? "text-ink-2" : by < 0 === isLessBetter ? "text-level-ink" : "text-over";
+  return (
+    <td>
+      {written(is, write)}
+      {isTold && (
+        <span className={`pl-2 text-small ${tone}`}>
+          {by > 0 ? "+" : "−"}
+          {write(Math.abs(by))}
+        </span>
+      )}
+    </td>
+  );
+}

@@ -1,0 +1,134 @@
+"use client";
+// One sketch in the side sheet: its changes in their order, each to adopt or to take out; opened, renamed, copied, thrown away.
+import { useRouter } from "next/navigation";
+import { useState } from "react";
+import { useHostState, useMaybeAnswer, usePlan } from "../../client/session.tsx";
+import type { SketchEntry, SketchRow } from "../../core/answers/sketches.ts";
+import { Button } from "../../ui/button.tsx";
+import { CheckboxField } from "../../ui/checkbox.tsx";
+import { DraftInput } from "../../ui/draftInput.tsx";
+import { countText } from "../../ui/format.ts";
+import { momentOn } from "../../ui/momentOn.ts";
+import { newId } from "../../ui/newId.ts";
+import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { useFrame, usePlanFacts } from "../frame/facts.ts";
+import { ImpactView } from "../frame/impact.tsx";
+import { useLinkTo } from "../frame/windowed.ts";
+
+interface SketchSheetProps {
+  row: SketchRow;
+  /** Shows another sketch here. */
+  onOpen: (id: string) => void;
+  onClose: () => void;
+}
+
+export function SketchSheet({ row, onOpen, onClose }: SketchSheetProps) {
+  const { id, name, by } = row;
+  const session = usePlan();
+  const router = useRouter();
+  const linkTo = useLinkTo();
+  const isOpen = useHostState()?.sketchId === id;
+  const entries = useMaybeAnswer("sketchEntries", { sketchId: id }, null) ?? [];
+  return (
+    <Sheet title={name} subtitle={`Begun by ${by}`} onClose={onClose}>
+      <SheetSection>
+        <p className="pb-2">
+          {isOpen
+            ? "It is open: every screen shows the plan as it would be, and what you change is written down here."
+            : "Open it to see every screen as it would be, and to write down more."}
+        </p>
+        {!isOpen && (
+          <Button look="main" onClick={() => router.push(linkTo("/balance", { sketch: id }))}>
+            Open the sketch
+          </Button>
+        )}
+      </SheetSection>
+      <Changes key={entries.map((entry) => entry.id).join()} sketchId={id} entries={entries} />
+      <SheetSection title="The sketch itself">
+        <div className="flex items-center gap-2 pb-2">
+          <span>Name</span>
+          <DraftInput
+            value={name}
+            write={String}
+            read={(text) => (text.trim() === "" || text.length > 300 ? null : { value: text.trim() })}
+            onSave={(next) => void session.edit({ kind: "renameSketch", id, name: next })}
+            says="A name of up to 300 letters"
+            aria-label="Name of the sketch"
+          />
+        </div>
+        <Ends row={row} onOpen={onOpen} onClose={onClose} />
+      </SheetSection>
+    </Sheet>
+  );
+}
+
+/** Changes with a tick each; what those that are ticked would do to the plan as it is now, and adopting them. */
+function Changes({ sketchId, entries }: { sketchId: string; entries: readonly SketchEntry[] }) {
+  const session = usePlan();
+  const possible = entries.filter(({ fault }) => fault === null).map(({ id }) => id);
+  const [chosen, setChosen] = useState<readonly string[]>(possible);
+  const edit = useMaybeAnswer("adoptSketch", chosen.length === 0 ? null : { sketchId, entryIds: chosen }, null);
+  const impact = useMaybeAnswer("adoptImpact", chosen.length === 0 ? null : { sketchId, entryIds: chosen }, null);
+  if (entries.length === 0)
+    return (
+      <SheetSection title="Changes">
+        <p className="text-ink-2">Nothing is written down in it yet.</p>
+      </SheetSection>
+    );
+  const made = edit?.edits.at(-1);
+  const count = made?.kind === "eraseFromSketch" ? made.entryIds.length : 0;
+  const toggle = (id: string) => setChosen(chosen.includes(id) ? chosen.filter((own) => own !== id) : [...chosen, id]);
+  return (
+    <>
+      <SheetSection title="Changes">
+        <ol aria-label="Changes of the sketch">
+          {entries.map(({ id, words, fault }) => (
+            <li key={id} className="line-above py-1">
+              <CheckboxField checked={chosen.includes(id)} onChange={() => toggle(id)}>
+                {words}
+              </CheckboxField>
+              {fault !== null && <p className="text-small text-over">No longer possible: {fault}</p>}
+            </li>
+          ))}
+        </ol>
+        <div className="flex flex-wrap gap-2 pt-2">
+          <Button look="main" disabled={count === 0 || !edit} onClick={() => edit && void session.edit(edit)}>
+            {chosen.length === entries.length ? "Adopt all" : `Adopt ${countText(count, "change")}`}
+          </Button>
+          <Button
+            disabled={chosen.length === 0}
+            onClick={() => void session.edit({ kind: "eraseFromSketch", id: sketchId, entryIds: [...chosen] })}
+          >
+            Take out
+          </Button>
+        </div>
+        {edit !== null && count < chosen.length && (
+          <p className="pt-1 text-small text-over">
+            {countText(chosen.length - count, "change")} cannot be made without what is left out, or any longer.
+          </p>
+        )}
+      </SheetSection>
+      {edit && <ImpactView impact={impact} title="What adopting does to the plan" />}
+    </>
+  );
+}
+
+function Ends({ row: { id, name }, onOpen, onClose }: SketchSheetProps) {
+  const session = usePlan();
+  const { user } = useFrame();
+  const { today } = usePlanFacts();
+  const copy = async () => {
+    const sketch = await session.askPlan("sketchCopy", { sketchId: id, id: newId("sketch"), by: user.name, at: momentOn(today) });
+    if (sketch && (await session.edit({ kind: "addSketch", sketch })).length === 0) onOpen(sketch.id);
+  };
+  return (
+    <div className="flex flex-wrap gap-2">
+      <Button title={`Begins another sketch with the changes of ${name}`} onClick={() => void copy()}>
+        Duplicate
+      </Button>
+      <Button look="danger" onClick={() => void session.edit({ kind: "deleteSketch", id }).then(onClose)}>
+        Delete
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,79 @@
+"use client";
+// The sketches there are, with a tick for those that stand beside the plan.
+import type { SketchRow } from "../../core/answers/sketches.ts";
+import { Checkbox } from "../../ui/checkbox.tsx";
+import { DataTable } from "../../ui/dataTable.tsx";
+import { countText, dateTimeText } from "../../ui/format.ts";
+import type { TableColumn } from "../../ui/table/column.ts";
+
+interface SketchTableProps {
+  rows: readonly SketchRow[];
+  /** Ids of those beside the plan. */
+  beside: readonly string[];
+  selectedId: string | null;
+  onOpen: (id: string) => void;
+  onBeside: (id: string) => void;
+}
+
+export function SketchTable({ rows, beside, selectedId, onOpen, onBeside }: SketchTableProps) {
+  return (
+    <DataTable
+      name="sketch"
+      label="Sketches"
+      columns={columns(beside, onBeside)}
+      rows={rows}
+      idOf={({ id }) => id}
+      nameOf={({ name }) => name}
+      rowHeight={40}
+      selectedId={selectedId}
+      onOpen={({ id }) => onOpen(id)}
+      sortIn="here"
+      isShort
+    />
+  );
+}
+
+function columns(beside: readonly string[], onBeside: (id: string) => void): TableColumn<SketchRow>[] {
+  return [
+    {
+      id: "name",
+      head: "Sketch",
+      width: 260,
+      grow: 1.6,
+      isRowHead: true,
+      value: ({ name }) => name,
+      cell: ({ name }) => <span className="truncate font-medium">{name}</span>,
+    },
+    {
+      id: "changes",
+      head: "Changes",
+      width: 170,
+      value: ({ changes }) => changes,
+      cell: ({ changes, lost }) => (
+        <span className="truncate">
+          {countText(changes, "change")}
+          {lost > 0 && <span className="text-over">, {lost} no longer possible</span>}
+        </span>
+      ),
+    },
+    { id: "by", head: "By", width: 140, grow: 0.6, value: ({ by }) => by, cell: ({ by }) => <span className="truncate">{by}</span> },
+    {
+      id: "at",
+      head: "Begun",
+      width: 150,
+      value: ({ at }) => at,
+      cell: ({ at }) => (
+        <time dateTime={at} suppressHydrationWarning className="truncate">
+          {dateTimeText(at)}
+        </time>
+      ),
+    },
+    {
+      id: "beside",
+      head: "Compare",
+      width: 90,
+      value: ({ id }) => (beside.includes(id) ? 1 : 0),
+      cell: ({ id, name }) => <Checkbox label={`Compare ${name}`} checked={beside.includes(id)} onChange={() => onBeside(id)} />,
+    },
+  ];
+}

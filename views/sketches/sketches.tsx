@@ -1,0 +1,103 @@
+"use client";
+// Sketches: changes tried out on top of the plan. Begun, opened, compared with the plan and with each other, adopted or thrown away.
+import { Plus } from "lucide-react";
+import { parseAsArrayOf, parseAsString, useQueryStates } from "nuqs";
+import { useState } from "react";
+import type { AnswerOf } from "../../client/questions.ts";
+import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
+import { Button, TextButton } from "../../ui/button.tsx";
+import { Field, TextInput } from "../../ui/field.tsx";
+import { useKeys } from "../../ui/keys.ts";
+import { momentOn } from "../../ui/momentOn.ts";
+import { newId } from "../../ui/newId.ts";
+import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { useFrame, usePlanFacts } from "../frame/facts.ts";
+import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { CompareTable } from "./compareTable.tsx";
+import { SketchSheet } from "./sketchSheet.tsx";
+import { SketchTable } from "./sketchTable.tsx";
+
+/** So many stand beside the plan. */
+const MOST_BESIDE = 3;
+
+export function Sketches({ initial }: { initial: Initial<AnswerOf<"sketches">> }) {
+  const rows = useAnswer("sketches", {}, initial);
+  const [view, setView] = useQueryStates(
+    { open: parseAsString, add: parseAsString, beside: parseAsArrayOf(parseAsString).withDefault([]) },
+    { shallow: true },
+  );
+  const begin = () => void setView({ add: "yes", open: null });
+  useKeys({ n: begin });
+  const close = () => void setView({ open: null, add: null });
+  const selected = rows.find(({ id }) => id === view.open);
+  const beside = view.beside.filter((id) => rows.some((row) => row.id === id)).slice(0, MOST_BESIDE);
+  const toggle = (id: string) =>
+    void setView({ beside: beside.includes(id) ? beside.filter((own) => own !== id) : [...beside, id].slice(-MOST_BESIDE) });
+  return (
+    <Screen
+      title="Sketches"
+      figures={<Figure value={String(rows.length)} says={rows.length === 1 ? "sketch" : "sketches"} />}
+      actions={
+        <Button look="main" onClick={begin}>
+          <Plus size={15} /> New sketch <kbd className="font-sans opacity-75">N</kbd>
+        </Button>
+      }
+      sheet={
+        view.add !== null ? (
+          <NewSketch onDone={(id) => void setView({ add: null, open: id })} onClose={close} />
+        ) : (
+          selected && <SketchSheet key={selected.id} row={selected} onOpen={(id) => void setView({ open: id })} onClose={close} />
+        )
+      }
+    >
+      {rows.length === 0 ? (
+        <Empty title="No sketches yet">
+          A sketch holds changes that are tried out: every screen shows the plan as it would be, and the plan itself stays as it is.{" "}
+          <TextButton onClick={begin}>Begin one</TextButton> or press N.
+        </Empty>
+      ) : (
+        <div className="flex min-h-0 flex-1 flex-col gap-3">
+          <SketchTable
+            rows={rows}
+            beside={beside}
+            selectedId={view.open}
+            onOpen={(id) => void setView({ open: id, add: null })}
+            onBeside={toggle}
+          />
+          {beside.length > 0 && <CompareTable ids={beside} />}
+        </div>
+      )}
+    </Screen>
+  );
+}
+
+function NewSketch({ onDone, onClose }: { onDone: (id: string) => void; onClose: () => void }) {
+  const session = usePlan();
+  const { user } = useFrame();
+  const { today } = usePlanFacts();
+  const [name, setName] = useState("");
+  const add = async () => {
+    const sketch = { id: newId("sketch"), name: name.trim(), by: user.name, at: momentOn(today), edits: [] };
+    if ((await session.edit({ kind: "addSketch", sketch })).length === 0) onDone(sketch.id);
+  };
+  return (
+    <Sheet title="New sketch" subtitle="Changes that are tried out, and not made" onClose={onClose}>
+      <SheetSection>
+        <form
+          className="space-y-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void add();
+          }}
+        >
+          <Field label="Name" hint="What is tried out, such as “Two more installers from May”">
+            <TextInput value={name} onChange={(event) => setName(event.target.value)} maxLength={300} autoFocus />
+          </Field>
+          <Button type="submit" look="main" disabled={name.trim() === ""}>
+            Begin the sketch
+          </Button>
+        </form>
+      </SheetSection>
+    </Sheet>
+  );
+}
