@@ -105,6 +105,10 @@ function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     adoptSketch: [{ sketchId: "none", entryIds: ["none"] }],
     adoptImpact: [{ sketchId: "none", entryIds: ["none"] }],
     sketchCopy: [{ sketchId: "none", id: "copy", by: "Me", at: "2027-02-01T09:00:00Z" }],
+    helpEdit: [
+      { roleId: "fabricator", help: { kind: "hire", people: 2, from: range.start, to: null }, idStem: "hired", words: "hire two" },
+      { roleId: "fabricator", help: { kind: "later", projectId, days: 14 }, idStem: "later", words: "later" },
+    ],
     enquiries: [{}],
     enquiryEffect: [
       { enquiryId: "enquiry-mill", today: "2027-02-01" },

@@ -9,7 +9,7 @@ import { type EvenedQuery, evenedLines } from "../core/answers/evenedLines.ts";
 import { expensesOf } from "../core/answers/expenses.ts";
 import { explainCell } from "../core/answers/explain.ts";
 import { type FreeQuery, freeWhen } from "../core/answers/freeWhen.ts";
-import { type HorizonQuery, horizonAnswer, horizonHelps, horizonWork, type PipelineCase } from "../core/answers/horizon.ts";
+import { type HorizonQuery, helpEdit, horizonAnswer, horizonHelps, horizonWork, type PipelineCase } from "../core/answers/horizon.ts";
 import { type HoursQuery, hoursGrid } from "../core/answers/hoursGrid.ts";
 import { impactOf } from "../core/answers/impact.ts";
 import { leaveOf } from "../core/answers/leave.ts";
@@ -147,6 +147,7 @@ export const questions = {
     return edit && impactOf(model, edit);
   },
   sketchCopy: (model: Model, query: Parameters<typeof sketchCopy>[1]) => sketchCopy(model, query),
+  helpEdit: (model: Model, query: Parameters<typeof helpEdit>[1]) => helpEdit(model, query),
   enquiries: (model: Model, _query: Record<string, never>) => enquiriesOf(model),
   enquiryEffect: (model: Model, query: Parameters<typeof enquiryEffect>[1]) => enquiryEffect(model, query),
   enquiryEarliest: (model: Model, query: Parameters<typeof enquiryEarliest>[1]) => enquiryEarliest(model, query),

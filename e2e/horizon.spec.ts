@@ -37,6 +37,20 @@ test("a pipeline project looked at as lost, or later, changes its roles at once;
   await expect.poll(async () => hoursOf((await april.textContent()) ?? "")).toBeLessThan(before);
   await sheet.getByRole("button", { name: "Show it as written" }).click();
   await expect.poll(async () => hoursOf((await april.textContent()) ?? "")).toBe(before);
+  // Dragged along its strip, the table follows while it is held; put back by Esc, it is as it was.
+  const bar = seeds.getByRole("slider", { name: "Start of Seed Vault" });
+  const box = await bar.boundingBox();
+  if (!box) throw new Error("the bar is on the screen");
+  await page.mouse.move(box.x + 4, box.y + 5);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 104, box.y + 5, { steps: 5 });
+  await expect.poll(async () => hoursOf((await april.textContent()) ?? "")).toBeLessThan(before);
+  await page.keyboard.press("Escape");
+  await page.mouse.up();
+  await expect.poll(async () => hoursOf((await april.textContent()) ?? "")).toBe(before);
+  await bar.press("ArrowRight");
+  await bar.press("ArrowRight");
+  await expect(seeds.getByLabel("Weeks later, Seed Vault")).toHaveValue("2");
 });
 
 test("what would help a short role is measured, and a project begun later is shown", async ({ page, server }) => {
@@ -49,6 +63,26 @@ test("what would help a short role is measured, and a project begun later is sho
   await later.getByRole("button", { name: "show it" }).click();
   await expect(page.getByText("the pipeline is not as it is written")).toBeVisible();
   await expect(sheetOf(page)).toContainText(`now ${left} h`);
+});
+
+test("what would help is taken into a sketch, which has the people in it and the plan has not", async ({ page, server }) => {
+  await goTo(page, server, "/horizon");
+  const table = page.getByRole("table").first();
+  await expect(table).toBeVisible();
+  await page.getByRole("button", { name: /^Lighting technician, May 2027/ }).click();
+  const hire = sheetOf(page)
+    .getByRole("listitem")
+    .filter({ hasText: /^Hire 1 more person as lighting technician/ });
+  const left = hoursOf(((await hire.textContent()) ?? "").replace(/^.*weeks/, "").replace(/ h left.*$/, ""));
+  await hire.getByRole("button", { name: "try it in a sketch" }).click();
+  await expect(page.getByRole("status").filter({ hasText: "Sketch:" })).toContainText("1 change that is not made");
+  // The role is as short there as was said.
+  await expect(sheetOf(page)).toContainText(left > 0 ? `now ${left} h` : /May 2027/);
+  await page.getByRole("navigation", { name: "Screens" }).getByRole("link", { name: "People" }).click();
+  await page.getByLabel("Find people").or(page.getByPlaceholder("Name, role, skill, place")).fill("New Lighting");
+  await expect(page.getByRole("row", { name: /New Lighting technician 1/ })).toBeVisible();
+  await page.getByRole("button", { name: "Close the sketch" }).click();
+  await expect(page.getByRole("row", { name: /New Lighting technician 1/ })).toHaveCount(0);
 });
 
 test("when an enquiry could start is told with what binds, and shown there", async ({ page, server }) => {

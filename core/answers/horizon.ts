@@ -5,9 +5,11 @@ import { wholePeriods } from "../calendar/horizon.ts";
 import type { Range, ReportRange } from "../calendar/periods.ts";
 import { moneyOver } from "../cost/costs.ts";
 import { applyChanges, type Change, changeOf } from "../edits/change.ts";
+import type { Edit, SingleEdit } from "../edits/edit.ts";
+import { movedDatesEdit } from "../entry/movedDates.ts";
 import { demandedRole, roleOfPeople } from "../forecast/demand.ts";
 import { forecastOf, type RoleForecast } from "../forecast/forecast.ts";
-import { helpsFor, type MeasuredHelp } from "../forecast/helps.ts";
+import { type Help, helpChanges, helpsFor, type MeasuredHelp } from "../forecast/helps.ts";
 import { movedProject } from "../forecast/movedProject.ts";
 import { defaultCounting, isPipeline } from "../load/counting.ts";
 import { peopleSums } from "../load/periodSums.ts";
@@ -216,6 +218,22 @@ export function horizonHelps(model: Model, { roleId, ...query }: HorizonQuery & 
     name: own.help.kind === "later" ? (findRow(shown.plan.projects, own.help.projectId)?.name ?? "") : shown.plan.roles[role].name,
   }));
   return { helps, others: othersWith(shown, roleId, asked.range) };
+}
+
+/** The edit that a help comes to, for trying it in a sketch; null where it comes to nothing.
+ * @param idStem Begins the ids of people who are added. */
+export function helpEdit(
+  { plan }: Model,
+  { roleId, help, idStem, words }: { roleId: string; help: Help; idStem: string; words: string },
+): Extract<Edit, { kind: "together" }> | null {
+  const role = rowById(plan.roles).get(roleId);
+  const changes = role === undefined ? [] : helpChanges(plan, role, help);
+  const edits = changes.flatMap((change, at): SingleEdit[] =>
+    change.list === "people" && change.after
+      ? [{ kind: "addPerson", person: { ...change.after, id: `${idStem}-${at + 1}` } }]
+      : movedDatesEdit(change),
+  );
+  return edits.length === 0 ? null : { kind: "together", words, edits };
 }
 
 export interface HorizonHelps {

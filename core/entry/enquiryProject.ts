@@ -2,7 +2,6 @@
 // is approved.
 import { parseDay } from "../calendar/day.ts";
 import { lineFinder } from "../calendar/lines.ts";
-import type { Change } from "../edits/change.ts";
 import { applyEdit, type Edit, type SingleEdit } from "../edits/edit.ts";
 import { movedProject } from "../forecast/movedProject.ts";
 import type { Model } from "../model.ts";
@@ -10,6 +9,7 @@ import { findRow, rowById } from "../plan/rows.ts";
 import type { Assignment, Enquiry, Plan, Project, Task } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
 import { projectFrom } from "./copyProject.ts";
+import { movedDatesEdit } from "./movedDates.ts";
 
 /** The steps that only a project can follow, with what each needs to know. */
 export interface AcceptOptions {
@@ -145,23 +145,6 @@ export function approveEdit(
   if (!enquiry || row === undefined) return null;
   const days = start === undefined ? 0 : parseDay(start) - parseDay(plan.projects[row].start);
   const entry = { at, by, step: "approved" as const, ...(text !== undefined && { text }) };
-  const edits = [...movedProject(plan, row, days).flatMap(editOf), { kind: "stepEnquiry" as const, id: enquiryId, entry }];
+  const edits = [...movedProject(plan, row, days).flatMap(movedDatesEdit), { kind: "stepEnquiry" as const, id: enquiryId, entry }];
   return { kind: "together", words: `approve the enquiry "${enquiry.name}"`, edits };
-}
-
-const dateKeys = ["start", "finish", "notBefore", "notAfter", "finishNotBefore", "finishNotAfter", "deadline"] as const;
-
-/** A change of dates as the edit that makes it. */
-function editOf(change: Change): SingleEdit[] {
-  const { id } = change;
-  if (change.list === "projects" && change.after) return [{ kind: "changeProject", id, set: { start: change.after.start } }];
-  if (change.list === "tasks" && change.after) {
-    const { after } = change;
-    return [
-      { kind: "changeTask", id, set: Object.fromEntries(dateKeys.flatMap((key) => (after[key] === undefined ? [] : [[key, after[key]]]))) },
-    ];
-  }
-  if (change.list !== "assignments" || !change.after) return [];
-  const { from, to, custom, customFrom } = change.after;
-  return [{ kind: "changeAssignment", id, set: { from, to, custom, customFrom } }];
 }

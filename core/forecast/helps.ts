@@ -69,6 +69,13 @@ function shortageOf({ roles }: Forecast, role: number): Measured {
   return { role: sum(roles[role].expectedShortage), all: roles.reduce((all, own) => all + sum(own.expectedShortage), 0) };
 }
 
+/** The changes that a help comes to on a plan; none where its project or role is gone. */
+export function helpChanges(plan: Plan, role: number, help: Help): Change[] {
+  if (help.kind === "hire") return hired(plan, role, help.people, help.from, help.to);
+  const project = plan.projects.findIndex(({ id }) => id === help.projectId);
+  return project < 0 ? [] : movedProject(plan, project, help.days);
+}
+
 /** Pipeline projects that ask most of the role, each some weeks later. */
 function laterHelps({ plan }: Model, { pipeline, periods }: Forecast, role: number): Tried[] {
   const asking = pipeline.flatMap(({ project, probability, hours }) => {
@@ -102,8 +109,13 @@ function hireHelps(model: Model, { roles, periods }: Forecast, role: number, { r
   );
 }
 
+/** Days in which somebody who is hired for good learns, for half of their time. */
+const LEARNING_DAYS = 28;
+
 function hired({ people, roles, calendars }: Plan, role: number, count: number, from: Day, to: Day | null): Change[] {
   const taken = new Set(people.map(({ id }) => id));
+  const half = calendars[0].week.map((hours) => hours / 2);
+  const learning = { patterns: [{ from: formatDay(from), to: formatDay(from + LEARNING_DAYS - 1), week: half }] };
   return Array.from({ length: count }, (_, at): Change => {
     let id = `hired-${at + 1}`;
     while (taken.has(id)) id += "-";
@@ -113,7 +125,7 @@ function hired({ people, roles, calendars }: Plan, role: number, count: number, 
       roleIds: [roles[role].id],
       calendarId: calendars[0].id,
       employedFrom: formatDay(from),
-      ...(to !== null && { employedTo: formatDay(to) }),
+      ...(to === null ? learning : { employedTo: formatDay(to) }),
     };
     return changeOf("people", { id, before: null, after: person, next: null });
   });

@@ -13,6 +13,7 @@ import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { EarliestStart } from "./earliestStart.tsx";
+import { PipelineBar } from "./pipelineBar.tsx";
 
 const outcomes = { chance: "By chance", won: "Won", lost: "Lost" } as const;
 const MOST_WEEKS = 260;
@@ -100,6 +101,14 @@ function Project({
           onChange={(next) => onSet({ outcome: next === "chance" ? null : next })}
         />
       </div>
+      <PipelineBar
+        name={name}
+        projectRow={projectRow}
+        start={begins}
+        finish={finish - (start - begins)}
+        days={known?.days ?? 0}
+        onMove={(days) => onSet({ days })}
+      />
       <div className="flex items-center gap-2 pt-1.5">
         <span>Weeks later</span>
         <DraftInput

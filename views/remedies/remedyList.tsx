@@ -2,12 +2,14 @@
 // What could be done about a problem, best first: each with what it comes to, a preview and a way to apply it.
 import { useEffect, useRef, useState } from "react";
 import type { RemedyProblem } from "../../client/searches.ts";
+import { useHostState } from "../../client/session.tsx";
 import type { RemedyLine } from "../../core/answers/remedyLines.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
 import { countText } from "../../ui/format.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
-import { effectPhrases, gainOf, nothingWords, remedyText } from "./remedyWords.ts";
+import { useTry } from "../frame/useTry.ts";
+import { effectPhrases, gainOf, nothingWords, remedyEdit, remedyText } from "./remedyWords.ts";
 import { useRemedies } from "./useRemedies.ts";
 
 export interface RemedyActions {
@@ -84,6 +86,9 @@ type ItemProps = { line: RemedyLine; about: RemedyProblem["about"] } & RemedyAct
 
 function RemedyItem({ line, about, previewed, onPreview, onApply }: ItemProps) {
   const { currency } = usePlanFacts();
+  const tryIt = useTry();
+  // While a sketch is open, applying is trying.
+  const isSketching = useHostState()?.sketchId != null;
   const isPreviewed = previewed != null && keyOf(previewed) === keyOf(line);
   const { effect, agree, steps } = line;
   const projects = [...new Set(steps.flatMap(({ projectName }) => projectName ?? []))];
@@ -118,6 +123,9 @@ function RemedyItem({ line, about, previewed, onPreview, onApply }: ItemProps) {
         <Button look={isPreviewed ? "main" : "plain"} onClick={() => onApply(line)}>
           Apply
         </Button>
+        {!isSketching && (
+          <TextButton onClick={() => void tryIt(remedyEdit(line), remedyText(line, true).slice(0, 200))}>try in a sketch</TextButton>
+        )}
       </div>
     </li>
   );
