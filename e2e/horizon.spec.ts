@@ -1,4 +1,5 @@
 // Horizon in the browser: a role's figures open into its work and people, and the pipeline is looked at in other ways.
+import { readFile } from "node:fs/promises";
 import { expect } from "@playwright/test";
 import { test } from "./demo.ts";
 import { choose, goTo, sheetOf } from "./pages.ts";
@@ -100,6 +101,20 @@ test("when an enquiry could start is told with what binds, and shown there", asy
   expect(strict).not.toContain("1 Feb 2027");
   await lamps.getByRole("button", { name: "show it there" }).click();
   await expect(lamps).toContainText("1 Feb 2027 –");
+});
+
+test("the charts go out as one picture, with every role, the heading and what the marks mean", async ({ page, server }) => {
+  await goTo(page, server, "/horizon");
+  await expect(page.getByRole("figure")).toHaveCount(8);
+  await page.getByRole("button", { name: "Export" }).click();
+  const saving = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Charts as SVG" }).click();
+  const svg = await readFile(await (await saving).path(), "utf8");
+  for (const text of ["Capacity against demand", "Lighting technician", "Up to this in 95 % of outcomes"]) expect(svg).toContain(text);
+  // Each role's drawing stands in a place of its own.
+  const places = [...svg.matchAll(/<svg [^>]*?class="recharts-surface"[^>]*>|<svg x="([\d.]+)" y="([\d.]+)"/g)].length;
+  expect(places).toBeGreaterThanOrEqual(8);
+  expect(svg).not.toContain("var(--");
 });
 
 test("the figures go out as they are looked at, and what cannot be read is said", async ({ server }) => {

@@ -1,5 +1,5 @@
 "use client";
-// A chart as a file that can be shown as it is: its drawing with its colours written in, a heading above and its legend below.
+// Charts as a file that can be shown as it is: their drawings with their colours written in, a heading above and the legend below.
 import type { ChartMark } from "./chartParts.tsx";
 import { saveFile } from "./saveFile.ts";
 
@@ -9,19 +9,18 @@ const taken = ["fill", "stroke", "stroke-width", "stroke-dasharray", "font-size"
 const FONT = "Instrument Sans Variable, Helvetica, Arial, sans-serif";
 const [PAD, HEAD, FOOT] = [24, 56, 40];
 
-/** The drawing in an element as a whole SVG text. @param side What stands under the heading, smaller. */
+/** The drawings in an element, each where it stands with its caption, as a whole SVG text. @param side What stands under the
+ * heading, smaller. */
 function chartText(
   element: Element,
   title: string,
   side: string,
   marks: readonly ChartMark[],
 ): { svg: string; width: number; height: number } {
-  const drawn = element.querySelector("svg");
-  if (!drawn) throw new Error("there is no chart");
-  const { width, height } = drawn.getBoundingClientRect();
-  const inner = withStyles(drawn);
-  inner.setAttribute("x", String(PAD));
-  inner.setAttribute("y", String(HEAD + PAD / 2));
+  const drawn = [...element.querySelectorAll<SVGElement>(".recharts-wrapper > svg")];
+  if (drawn.length === 0) throw new Error("there is no chart");
+  const box = element.getBoundingClientRect();
+  const { width, height } = drawn.length === 1 ? drawn[0].getBoundingClientRect() : box;
   const [whole, tall] = [width + 2 * PAD, height + HEAD + FOOT + PAD];
   const styles = getComputedStyle(element);
   const [ink, paper] = [styles.color, styles.getPropertyValue("--sheet").trim() || "#fff"];
@@ -29,7 +28,21 @@ function chartText(
   out.append(made("rect", { width: whole, height: tall, fill: paper }));
   out.append(made("text", { x: PAD, y: 34, "font-size": 18, "font-weight": 600, fill: ink }, title));
   out.append(made("text", { x: PAD, y: 54, "font-size": 12, fill: ink }, side));
-  out.append(inner);
+  const placed = (own: Element) => {
+    const { left, top } = own.getBoundingClientRect();
+    return drawn.length === 1 ? { x: PAD, y: HEAD + PAD / 2 } : { x: PAD + left - box.left, y: HEAD + PAD / 2 + top - box.top };
+  };
+  for (const own of drawn) {
+    const inner = withStyles(own);
+    const { x, y } = placed(own);
+    inner.setAttribute("x", String(x));
+    inner.setAttribute("y", String(y));
+    out.append(inner);
+  }
+  for (const caption of element.querySelectorAll("figcaption")) {
+    const { x, y } = placed(caption);
+    out.append(made("text", { x, y: y + 14, "font-size": 13, fill: ink }, caption.textContent ?? ""));
+  }
   let x = PAD;
   for (const { name, color, as } of marks) {
     const y = tall - FOOT / 2;

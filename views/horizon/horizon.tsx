@@ -2,7 +2,7 @@
 // Horizon: capacity against demand by role, with work that is not won yet; worst first, and the figures under the charts.
 import dynamic from "next/dynamic";
 import { useQueryStates } from "nuqs";
-import { useMemo, useState } from "react";
+import { useMemo, useRef, useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer } from "../../client/session.tsx";
 import type { HorizonAnswer, PipelineCase } from "../../core/answers/horizon.ts";
@@ -35,6 +35,7 @@ export function Horizon({ initial }: { initial: Initial<AnswerOf<"horizon">> }) 
   const [params, setParams] = useQueryStates(horizonParams, { shallow: true });
   const [cases, setCases] = useState<readonly PipelineCase[]>([]);
   const [opened, setOpened] = useState<Opened>(null);
+  const charts = useRef<HTMLDivElement>(null);
   const query = useMemo(() => horizonQueryOf(params, window, horizon, today, cases), [params, window, horizon, today, cases]);
   const answer = useAnswer("horizon", query, initial);
   const show = (change: PipelineCase) => setCases((known) => [...known.filter(({ projectId }) => projectId !== change.projectId), change]);
@@ -63,7 +64,7 @@ export function Horizon({ initial }: { initial: Initial<AnswerOf<"horizon">> }) 
           <Button onClick={() => setOpened(opened === "pipeline" ? null : "pipeline")} aria-pressed={opened === "pipeline"}>
             Pipeline, {answer.pipeline.length}
           </Button>
-          <HorizonExport cases={cases} />
+          <HorizonExport cases={cases} charts={charts} answer={answer} />
         </>
       }
       sheet={
@@ -79,7 +80,9 @@ export function Horizon({ initial }: { initial: Initial<AnswerOf<"horizon">> }) 
         <Empty title="No roles yet">Capacity and demand stand here by role, once there are people and work.</Empty>
       ) : (
         <div className="@container min-h-0 flex-1 overflow-y-auto box-open p-5">
-          <RoleCharts answer={answer} grain={params.per} />
+          <div ref={charts}>
+            <RoleCharts answer={answer} grain={params.per} />
+          </div>
           <ChartLegend marks={Object.values(demandMarks)} />
           <HorizonTable
             answer={answer}

@@ -1,18 +1,35 @@
 "use client";
-// The figures of the horizon as a file, with the pipeline as it is looked at.
+// The figures of the horizon as a file, and its charts as a picture, with the pipeline as it is looked at.
 import { Download } from "lucide-react";
 import { useSearchParams } from "next/navigation";
-import type { PipelineCase } from "../../core/answers/horizon.ts";
+import type { RefObject } from "react";
+import type { HorizonAnswer, PipelineCase } from "../../core/answers/horizon.ts";
 import { DownloadLink } from "../../ui/downloadLink.tsx";
+import { rangeText } from "../../ui/format.ts";
 import { Menu } from "../../ui/menu.tsx";
+import { demandMarks } from "./demandMarks.ts";
 
-export function HorizonExport({ cases }: { cases: readonly PipelineCase[] }) {
+interface HorizonExportProps {
+  cases: readonly PipelineCase[];
+  /** What holds the charts. */
+  charts: RefObject<HTMLDivElement | null>;
+  answer: HorizonAnswer;
+}
+
+export function HorizonExport({ cases, charts, answer: { periods, roles } }: HorizonExportProps) {
   const params = useSearchParams();
   const file = (format: "csv" | "xlsx") => {
     const query = new URLSearchParams(params);
     query.set("format", format);
     if (cases.length > 0) query.set("cases", JSON.stringify(cases));
     return `/api/horizon?${query}`;
+  };
+  const save = async (as: "svg" | "png") => {
+    const { saveChartPng, saveChartSvg } = await import("../../ui/saveChart.ts");
+    if (!charts.current) return;
+    const side = `Hours by role, ${rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop })}`;
+    const saved = as === "svg" ? saveChartSvg : saveChartPng;
+    await saved(charts.current, "horizon", "Capacity against demand", side, Object.values(demandMarks));
   };
   return (
     <Menu label="Export" icon={<Download size={14} />}>
@@ -23,6 +40,12 @@ export function HorizonExport({ cases }: { cases: readonly PipelineCase[] }) {
         <DownloadLink className="menu-line" href={file("xlsx")} name="horizon.xlsx">
           Figures as XLSX
         </DownloadLink>
+        <button type="button" className="menu-line" disabled={roles.length === 0} onClick={() => void save("png")}>
+          Charts as PNG
+        </button>
+        <button type="button" className="menu-line" disabled={roles.length === 0} onClick={() => void save("svg")}>
+          Charts as SVG
+        </button>
       </div>
     </Menu>
   );
