@@ -28,6 +28,7 @@ import { updateModel } from "../core/update.ts";
 import { largePlan } from "../demo/large.ts";
 import { benchEvenOut } from "./evenOut.ts";
 import { line, measure, withMemory } from "./measure.ts";
+import { benchSketches } from "./sketches.ts";
 
 const text = JSON.stringify(largePlan());
 const { value: plan, megabytes: planMegabytes } = withMemory(() => parsePlan(text).plan);
@@ -63,7 +64,21 @@ line(
   measure(() => boardOf(model, { range: horizon, grain: "week", open: [] })).milliseconds,
   floor,
 );
-line("cost of every project by month", measure(() => costsOf(model, { range: horizon, grain: "month" }), 3).milliseconds, floor);
+line(
+  "cost of every project by month",
+  measure(() => costsOf(model, { range: horizon, grain: "month" }), 3).milliseconds,
+  floor,
+  "aim: under 6",
+);
+line(
+  "cost of every project by day",
+  measure(() => costsOf(model, { range: horizon, grain: "day" }), 3).milliseconds,
+  floor,
+  "aim: under 8",
+);
+model.costsOfHorizon();
+const afterEdits = Array.from({ length: 4 }, edited);
+line("cost after one edit", measure(() => afterEdits.pop()?.costsOfHorizon(), 3).milliseconds, floor, "aim: under 5 ms");
 line(
   "forecast of every role by week",
   measure(() => forecastOf(model, { range: horizon, grain: "week" }), 3).milliseconds,
@@ -157,13 +172,20 @@ function endsOf({ links, tasks }: Plan) {
 
 /** What a drop on the board asks for: the edit applied, its work placed again, the figures on screen reckoned. */
 function reassignAndShow(): Int32Array {
-  if (!plan) throw new Error("the large plan is sound");
-  const outcome = applyEdit(plan, { kind: "reassign", id: "a1234", personId: "p77" });
-  if (!outcome.plan) throw new Error("the edit fits the plan");
-  const next = updateModel(model, outcome.plan, outcome.changes);
+  const next = edited();
+  const { plan } = next;
   const range = { start: horizon.start + 28, stop: horizon.start + 28 + 26 * 7 };
   const periods = periodsIn(range, "week", periodSettingsOf(plan));
   return peopleSums(next, next.load(defaultCounting), everybody.subarray(40, 100), periods).load;
 }
 
+/** The large plan with one piece of work somebody else's, and nothing asked of it yet. */
+function edited(): Model {
+  if (!plan) throw new Error("the large plan is sound");
+  const outcome = applyEdit(plan, { kind: "reassign", id: "a1234", personId: "p77" });
+  if (!outcome.plan) throw new Error("the edit fits the plan");
+  return updateModel(model, outcome.plan, outcome.changes);
+}
+
 await benchEvenOut();
+benchSketches();

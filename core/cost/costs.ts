@@ -177,23 +177,27 @@ function inOrder<T>(byProject: readonly ProjectCosts[], of: (costs: ProjectCosts
 /** Costs projects one by one; what they share is laid out when the first is. */
 class Costing {
   #shared: Shared | null = null;
+  /** Taken for one row of work after the other: a line of its own for each would be most of the work. */
+  readonly #line: ExactLine;
 
   constructor(
     readonly placed: Placed,
     readonly periods: CostPeriods,
     /** Hears each line by itself. */
     private readonly tell: ((line: MoneyLine) => void) | null = null,
-  ) {}
+  ) {
+    this.#line = new ExactLine(periods);
+  }
 
   /** Adds a line's amounts to their sums. @returns Its total over the range. */
-  #add(line: ExactLine, into: number[], about: Omit<MoneyLine, "amounts">): number {
+  #add(line: ExactLine, into: number[], kind: MoneyLine["kind"], project: number, row: number): number {
     if (!this.tell) return line.addTo(into);
     const amounts = new Array<number>(into.length).fill(0);
     const total = line.addTo(amounts);
     amounts.forEach((amount, period) => {
       into[period] += amount;
     });
-    this.tell({ ...about, amounts });
+    this.tell({ kind, project, row, amounts });
     return total;
   }
 
@@ -227,7 +231,8 @@ class Costing {
     if (row >= work.assignments && placements.asked[row] === 0) return;
     const { book, overtime } = this.#shared as Shared;
     const table = book.table(plan.projects[project].costTableId);
-    const line = new ExactLine(this.periods);
+    const line = this.#line;
+    line.reset();
     const isMaterial = work.isMaterial[row] === 1;
     const kind = isMaterial ? "material" : "labour";
     addLacks(
@@ -237,7 +242,12 @@ class Costing {
         ? addMaterial(this.placed, row, table, book, true, line)
         : addLabour(this.placed, row, { table, book, overtime, isPerUseCharged: true }, line),
     );
-    costs.work.push({ ...this.#subject(row), kind, total: this.#add(line, costs.cost.byKind[kind], { kind, project, row }) });
+    const total = this.#add(line, costs.cost.byKind[kind], kind, project, row);
+    costs.work.push(
+      row < work.assignments
+        ? { assignmentId: plan.assignments[row].id, kind, total }
+        : { taskId: plan.tasks[work.task[row]].id, kind, total },
+    );
   }
 
   #addFixed(costs: ProjectCosts, project: number, row: number): void {
@@ -245,7 +255,7 @@ class Costing {
     if (task.fixedCost === undefined) return;
     const line = new ExactLine(this.periods);
     addFixedCost(task, this.placed.schedule.of(row), line);
-    costs.fixed.push({ taskId: task.id, kind: "fixed", total: this.#add(line, costs.cost.byKind.fixed, { kind: "fixed", project, row }) });
+    costs.fixed.push({ taskId: task.id, kind: "fixed", total: this.#add(line, costs.cost.byKind.fixed, "fixed", project, row) });
   }
 
   #addExpense(costs: ProjectCosts, project: number, row: number): void {
@@ -255,8 +265,8 @@ class Costing {
     const [line, tax] = [new ExactLine(this.periods), new ExactLine(this.periods)];
     addExpense(expense, minorUnits(expense.amount), calendar, line);
     addExpense(expense, taxOf(expense), calendar, tax);
-    const taxed = this.#add(tax, costs.cost.byKind.tax, { kind: "tax", project, row });
-    const total = this.#add(line, costs.cost.byKind.expense, { kind: "expense", project, row }) + (plan.settings.taxInCost ? taxed : 0);
+    const taxed = this.#add(tax, costs.cost.byKind.tax, "tax", project, row);
+    const total = this.#add(line, costs.cost.byKind.expense, "expense", project, row) + (plan.settings.taxInCost ? taxed : 0);
     costs.expenses.push({ expenseId: expense.id, kind: "expense", total });
   }
 

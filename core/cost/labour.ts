@@ -9,6 +9,10 @@ import { costRole, type ExchangeStretch, type Lacks, type RateBook, type RateStr
 /** minutes × ten-thousandths per hour × millionths of exchange, as a fraction of a minor unit. */
 export const LABOUR_DENOMINATOR = 60n * 100n * 1_000_000n;
 
+/** In the plan's own currency: minutes × ten-thousandths per hour. */
+const OWN_CURRENCY = 1_000_000n;
+const SMALL_DENOMINATOR = 60 * 100;
+
 /** How the minutes of a row are priced. */
 export interface LabourPricing {
   table: RateTable | undefined;
@@ -30,27 +34,30 @@ export function addLabour(model: Placed, row: number, pricing: LabourPricing, li
   const table = pricing.table;
   const stretches = pricing.book.labour(table, plan.people[work.person[row]]?.id, costRole(plan, work.role[row], work.person[row]));
   const exchange = pricing.book.exchange(table);
+  const [onlyFactor] = exchange.length === 1 ? [exchange[0].factor] : [undefined];
   const overtime = pricing.overtime?.of(row);
+  const { minutes: all } = placements.buffer;
+  const [offset, start] = [placements.offset[row], placements.start[row]];
   const tally = new Tally(line);
   let isFirst = true;
   let at = 0;
   let stretchStop = at < stretches.length ? nextFrom(stretches, 0) : 0;
   for (let i = 0; i < days; i++) {
-    const minutes = placements.buffer.minutes[placements.offset[row] + i];
+    const minutes = all[offset + i];
     if (minutes === 0) continue;
-    const day = placements.start[row] + i;
+    const day = start + i;
     while (day >= stretchStop) {
       at++;
       stretchStop = nextFrom(stretches, at);
     }
     const { entry } = stretches[at];
-    const { factor } = stretchOn(exchange, day);
+    const factor = onlyFactor === undefined ? stretchOn(exchange, day).factor : onlyFactor;
     if (!entry) lacks.rate = true;
     else if (factor === null) lacks.exchange = true;
     else {
       const slot = line.slotOf(day);
       tally.add(slot, minutes, overtime?.get(day) ?? 0, entry, factor);
-      if (isFirst && pricing.isPerUseCharged) line.add(slot, BigInt(entry.perUse) * factor, 1_000_000n);
+      if (isFirst && pricing.isPerUseCharged && entry.perUse > 0) line.add(slot, BigInt(entry.perUse) * factor, 1_000_000n);
     }
     isFirst = false;
   }
@@ -86,8 +93,13 @@ class Tally {
 
   flush(): void {
     if (this.#entry) {
-      const units = BigInt(this.#regular) * BigInt(this.#entry.rate) + BigInt(this.#overtime) * BigInt(this.#entry.overtimeRate);
-      this.#line.add(this.#slot, units * this.#factor, LABOUR_DENOMINATOR);
+      const { rate, overtimeRate } = this.#entry;
+      const small = this.#regular * rate + this.#overtime * overtimeRate;
+      if (this.#factor === OWN_CURRENCY && Number.isSafeInteger(small)) this.#line.addSmall(this.#slot, small, SMALL_DENOMINATOR);
+      else {
+        const units = BigInt(this.#regular) * BigInt(rate) + BigInt(this.#overtime) * BigInt(overtimeRate);
+        this.#line.add(this.#slot, units * this.#factor, LABOUR_DENOMINATOR);
+      }
     }
     [this.#regular, this.#overtime] = [0, 0];
   }

@@ -46,10 +46,23 @@ function addFee(
     return;
   }
   for (const row of rows) {
-    for (let i = 0; i < placements.length[row]; i++) {
-      const minutes = placements.buffer.minutes[placements.offset[row] + i];
-      if (minutes > 0) line.add(line.slotOf(placements.start[row] + i), BigInt(fee) * BigInt(minutes), BigInt(total));
+    const { minutes } = placements.buffer;
+    const [offset, start, days] = [placements.offset[row], placements.start[row], placements.length[row]];
+    let [slot, sum] = [-1, 0];
+    const put = () => {
+      if (Number.isSafeInteger(fee * sum)) line.addSmall(slot, fee * sum, total);
+      else line.add(slot, BigInt(fee) * BigInt(sum), BigInt(total));
+    };
+    for (let i = 0; i < days; i++) {
+      if (minutes[offset + i] === 0) continue;
+      const next = line.slotOf(start + i);
+      if (next !== slot) {
+        put();
+        [slot, sum] = [next, 0];
+      }
+      sum += minutes[offset + i];
     }
+    put();
     added(row, null);
   }
 }
