@@ -511,11 +511,13 @@ test("while a sketch is open, screens show it, what is changed is written down i
   expect(holder()).toBe("rui");
   expect(host.askPlan("takers", { assignmentId: "rockpools-mara" })?.holderId).toBe("mara");
   expect(server.plan.assignments.find(({ id }) => id === "rockpools-mara")?.personId).toBe("mara");
-  expect(server.plan.sketches[0].edits.map(({ words }) => words)).toEqual([expect.stringContaining("Rui Monteverde")]);
+  expect(server.plan.sketches.find(({ id }) => id === "try")?.edits.map(({ words }) => words)).toEqual([
+    expect.stringContaining("Rui Monteverde"),
+  ]);
   // What is about the plan's own book-keeping is made in the plan.
   await host.edit({ kind: "renameSketch", id: "try", name: "Tried" });
   await server.untilSettled();
-  expect(server.plan.sketches[0]).toMatchObject({ name: "Tried", edits: [{}] });
+  expect(server.plan.sketches.find(({ id }) => id === "try")).toMatchObject({ name: "Tried", edits: [{}] });
   host.openSketch(null);
   expect(holder()).toBe("mara");
   const { range } = { range: { start: 20_500, stop: 21_000 } };

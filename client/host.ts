@@ -165,6 +165,11 @@ export class PlanHost {
     return this.#pending.length === 0 && !this.#isBehind;
   }
 
+  /** A sketch is shown on top of the plan. */
+  get isSketching(): boolean {
+    return this.#state.sketchId !== null;
+  }
+
   /** So large that long searches are for the server. */
   get isLarge(): boolean {
     return (this.#confirmed?.people.length ?? 0) > LARGE.people;

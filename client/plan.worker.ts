@@ -111,7 +111,8 @@ const api = {
       return runSearch(host.search(kind, query), tell, () => stop.signal.aborted, pause, solve);
     };
     const there = () => evenOutThere(query as EvenOutQuery, tell as Parameters<typeof evenOutThere>[1], stop.signal);
-    const isThere = kind === "evenOut" && host.isLarge && host.isSaved;
+    // The server knows the plan, not what a sketch has on top of it.
+    const isThere = kind === "evenOut" && host.isLarge && host.isSaved && !host.isSketching;
     return (isThere ? there().then((isBegun) => (isBegun ? undefined : here())) : here()).finally(() => running.delete(name));
   },
   stopSearch(name: string): void {

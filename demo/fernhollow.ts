@@ -13,6 +13,7 @@ import { exchangeRates, expenses, materials, rateTables } from "./money.ts";
 import { people, roles, skills, teams } from "./people.ts";
 import { clients, type DemoProject, projects } from "./projects.ts";
 import { addSituations, idlePeople } from "./situations.ts";
+import { sketches } from "./sketches.ts";
 import { Staffing } from "./staffing.ts";
 import { display, gallery, type TemplateTask } from "./templates.ts";
 
@@ -58,7 +59,7 @@ export function fernhollow(): Plan {
     snoozes: [],
     notes: [],
     enquiries,
-    sketches: [],
+    sketches,
     requests: [],
   };
   for (const project of projects) addTasks(plan, project);

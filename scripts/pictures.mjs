@@ -12,7 +12,7 @@ const views = [
   { name: "even-out", path: "/balance?even=all", press: "Even out", awaits: "Lines of evening out" },
   { name: "balance", path: "/balance?open=ines&cell=ines@2027-02-22_2027-02-28" },
   { name: "balance-dark", path: "/balance?open=ines&cell=ines@2027-02-22_2027-02-28", theme: "dark" },
-  { name: "balance-projects", path: "/balance?rows=projects&show=load&by=month&from=2027-01-01&to=2027-09-30" },
+  { name: "sketches", path: "/sketches?beside=sketch-may&open=sketch-may" },
   { name: "openings", path: "/openings?opening=tank-open" },
   { name: "enquiries", path: "/enquiries?enquiry=enquiry-mill" },
   { name: "work", path: "/work" },

@@ -14,7 +14,7 @@ import type { Plan, Sketch } from "../plan/schema.ts";
 import { costReport } from "../reports/cost.ts";
 import { adoptEdit, isOfPlanItself, sketched, sketchedModel } from "./sketch.ts";
 
-const demo = fernhollow();
+const demo: Plan = { ...fernhollow(), sketches: [] };
 const begun: Sketch = { id: "try", name: "Try", by: "Nora Okafor", at: "2027-02-01T09:00:00.000Z", edits: [] };
 
 const made = (plan: Plan, edit: Edit): Plan => {

@@ -37,7 +37,8 @@ export function SketchBar() {
           <span className="font-semibold">Sketch: {sketch.name}</span>
           <span>
             by {sketch.by}, {changesText(sketch.changes)}
-            {sketch.lost > 0 && `, ${sketch.lost} no longer possible`}. What you change now is written down in it.
+            {sketch.lost > 0 && `, ${sketch.lost} no longer possible`}. What you change now is written down in it; files that go out are of
+            the plan.
           </span>
           <Link href={linkTo("/sketches", { open: sketch.id })} className="text-link ml-auto">
             Look through it
