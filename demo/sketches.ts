@@ -1,15 +1,15 @@
-// A sketch that somebody has begun: how the lighting team could get through May.
+// A sketch that somebody has begun: how the lighting team could get through the spring.
 import type { Sketch } from "../core/plan/schema.ts";
 
 export const sketches: Sketch[] = [
   {
-    id: "sketch-may",
-    name: "Lighting in May",
+    id: "sketch-spring",
+    name: "Lighting in spring",
     by: "Nora Okafor",
     at: "2027-01-29T16:10:00Z",
     edits: [
       {
-        id: "sketch-may-1",
+        id: "sketch-spring-1",
         words: "add Ottilie Fane",
         edit: {
           kind: "addPerson",
@@ -19,14 +19,14 @@ export const sketches: Sketch[] = [
             roleIds: ["lighting"],
             skills: [{ skillId: "focus", level: 3 }],
             calendarId: "porto",
-            employedFrom: "2027-04-26",
-            employedTo: "2027-06-25",
+            employedFrom: "2027-02-22",
+            employedTo: "2027-05-28",
             kind: "contractor",
           },
         },
       },
       {
-        id: "sketch-may-2",
+        id: "sketch-spring-2",
         words: 'give "Rock pool trial casts" to Rui Monteverde',
         edit: { kind: "reassign", id: "rockpools-mara", personId: "rui" },
       },

@@ -12,7 +12,7 @@ const views = [
   { name: "even-out", path: "/balance?even=all", press: "Even out", awaits: "Lines of evening out" },
   { name: "balance", path: "/balance?open=ines&cell=ines@2027-02-22_2027-02-28" },
   { name: "balance-dark", path: "/balance?open=ines&cell=ines@2027-02-22_2027-02-28", theme: "dark" },
-  { name: "sketches", path: "/sketches?beside=sketch-may&open=sketch-may" },
+  { name: "sketches", path: "/sketches?beside=sketch-spring&open=sketch-spring" },
   { name: "openings", path: "/openings?opening=tank-open" },
   { name: "enquiries", path: "/enquiries?enquiry=enquiry-mill" },
   { name: "work", path: "/work" },
