@@ -21,6 +21,8 @@ export interface Search<News> {
   prepare?: (solve: Solver) => Promise<void>;
   steps: Iterator<unknown>;
   news(): News;
+  /** How much has been found so far, where the first of it is worth being told at once. */
+  found?: () => number;
 }
 
 export interface RemedyNews {
@@ -62,6 +64,7 @@ function remedySearch(model: Model, { problem, today, idStem }: RemedyQuery): Se
   const order = orders[problem.about];
   return {
     steps: steps(),
+    found: () => found.length,
     news: () => ({
       lines: [...found]
         .sort(order)
@@ -175,7 +178,8 @@ export async function runSearch<News>(
   for (let told = Number.NEGATIVE_INFINITY; ; ) {
     const until = performance.now() + PIECE_MS;
     let isDone = isStopped();
-    while (!isDone && performance.now() < until) isDone = search.steps.next().done === true;
+    const isFirst = told === Number.NEGATIVE_INFINITY;
+    while (!isDone && performance.now() < until && !(isFirst && (search.found?.() ?? 0) > 0)) isDone = search.steps.next().done === true;
     const often = performance.now() - begun < 2 * TELL_MS ? FIRST_TOLD_MS : TELL_MS;
     if (isDone || performance.now() - told >= often) {
       tell(search.news(), isDone);

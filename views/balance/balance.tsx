@@ -13,7 +13,7 @@ import { WithSignals } from "../today/signalSign.tsx";
 import { filterKeys, type ViewParams } from "./balanceParams.ts";
 import { Board } from "./board.tsx";
 import { BoardTools } from "./boardTools.tsx";
-import { CellSheet } from "./cellSheet.tsx";
+import { SelectedSheet } from "./cellSheet.tsx";
 import { useBalance } from "./useBalance.ts";
 
 /** Openings have no person: filters of people leave out none of them, and the figure says so. */
@@ -27,7 +27,7 @@ const noFilters = Object.fromEntries(filterKeys.map((key) => [key, ""]));
 export function Balance({ initial }: { initial: Initial<AnswerOf<"board">> }) {
   const balance = useBalance(initial);
   const even = useEvenOut();
-  const { board, selected, explained } = balance;
+  const { board, selected } = balance;
   const { assignedPercent, usedPercent, overMinutes, overPeople } = board;
   return (
     <Screen
@@ -57,7 +57,7 @@ export function Balance({ initial }: { initial: Initial<AnswerOf<"board">> }) {
             onClose={() => void balance.answer(null)}
           />
         ) : (
-          selected && explained && <CellSheet explained={explained} balance={balance} />
+          selected && <SelectedSheet selected={selected} balance={balance} />
         )
       }
     >

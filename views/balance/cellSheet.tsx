@@ -1,6 +1,7 @@
 "use client";
 // How a cell's figures come about, line by line, and giving its work to somebody else.
 import { useState } from "react";
+import type { RemedyProblem } from "../../client/searches.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { CapacityLine, CellExplained } from "../../core/answers/explain.ts";
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
@@ -22,7 +23,8 @@ import { TakerList } from "../frame/takerList.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
 import { RemedyList } from "../remedies/remedyList.tsx";
 import { remedyEdit } from "../remedies/remedyWords.ts";
-import { reassignId, type useBalance } from "./useBalance.ts";
+import { type Remedies as Found, useRemedies } from "../remedies/useRemedies.ts";
+import { reassignId, type SelectedCell, type useBalance } from "./useBalance.ts";
 
 type Hook = ReturnType<typeof useBalance>;
 
@@ -31,7 +33,25 @@ interface CellProps {
   balance: Hook;
 }
 
-export function CellSheet({ explained, balance }: CellProps) {
+interface SheetProps extends CellProps {
+  /** What could be done about it, looked for since it was pressed. */
+  remedies: Found | null;
+}
+
+/** The sheet of the cell that is selected. What could be done is looked for beside the explanation, not after it. */
+export function SelectedSheet({ selected, balance }: { selected: SelectedCell; balance: Hook }) {
+  const remedies = useRemedies(overloadOf(selected));
+  const { explained } = balance;
+  return explained && <CellSheet explained={explained} remedies={remedies} balance={balance} />;
+}
+
+const overloadOf = ({ personId, range: { start, stop } }: SelectedCell): RemedyProblem => ({
+  about: "overload",
+  personId,
+  range: { start, stop },
+});
+
+function CellSheet({ explained, remedies, balance }: SheetProps) {
   const { name, roleName, range } = explained;
   const { moving, takers } = balance;
   return (
@@ -43,14 +63,14 @@ export function CellSheet({ explained, balance }: CellProps) {
       {moving !== null && takers ? (
         <TakerList takers={takers} onGive={(personId) => void balance.give(moving, personId)} onBack={() => balance.setMoving(null)} />
       ) : (
-        <Sum explained={explained} balance={balance} />
+        <Sum explained={explained} remedies={remedies} balance={balance} />
       )}
     </Sheet>
   );
 }
 
 /** How the figures of the cell come about, and what can be done. */
-function Sum({ explained, balance }: CellProps) {
+function Sum({ explained, remedies, balance }: SheetProps) {
   const linkTo = useLinkTo();
   const { personId, range, over, acceptances } = explained;
   return (
@@ -58,7 +78,7 @@ function Sum({ explained, balance }: CellProps) {
       <CapacityLines explained={explained} />
       <WorkLines explained={explained} balance={balance} />
       <Result explained={explained} />
-      <Remedies explained={explained} balance={balance} />
+      <Remedies explained={explained} remedies={remedies} balance={balance} />
       {(over > 0 || acceptances.length > 0) && <Acceptances key={`${personId} ${range.start}`} explained={explained} balance={balance} />}
       <div className="flex flex-wrap gap-2 pt-2">
         <Link href={linkTo(`/people/person/${encodeURIComponent(personId)}`)} className={buttonLook()}>
@@ -117,13 +137,14 @@ function WorkLines({ explained, balance }: CellProps) {
 }
 
 /** What could be done, where any day is over; where half of the time is free, what could be taken. */
-function Remedies({ explained: { personId, range, overDays, load, capacity }, balance }: CellProps) {
+function Remedies({ explained: { personId, range, overDays, load, capacity }, remedies, balance }: SheetProps) {
   const isOver = overDays.length > 0;
   const isIdle = !isOver && load * 2 < capacity;
   if (!isOver && !isIdle) return null;
   return (
     <RemedyList
-      problem={{ about: isIdle ? "idle" : "overload", personId, range }}
+      problem={isIdle ? { about: "idle", personId, range } : overloadOf({ personId, range })}
+      begun={isIdle ? undefined : remedies}
       isSought={balance.isRemedying}
       onFound={balance.onRemedies}
       previewed={balance.previewed}

@@ -10,7 +10,7 @@ import { SheetSection } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { useTry } from "../frame/useTry.ts";
 import { effectPhrases, gainOf, nothingWords, remedyEdit, remedyText } from "./remedyWords.ts";
-import { useRemedies } from "./useRemedies.ts";
+import { type Remedies, useRemedies } from "./useRemedies.ts";
 
 export interface RemedyActions {
   /** What the screen shows as it would be; without these there is no preview. */
@@ -21,6 +21,8 @@ export interface RemedyActions {
 
 interface ListProps extends RemedyActions {
   problem: RemedyProblem;
+  /** What is being found for it already; else the list looks for itself. */
+  begun?: Remedies | null;
   /** A key has led here: the list takes the focus, and says that it has. */
   isSought?: boolean;
   onFound?: () => void;
@@ -30,8 +32,11 @@ const FIRST_SHOWN = 6;
 
 const titles: Partial<Record<RemedyProblem["about"], string>> = { idle: "What they could take", margin: "What would lift it" };
 
-export function RemedyList({ problem, isSought = false, onFound, ...actions }: ListProps) {
-  const remedies = useRemedies(problem);
+export function RemedyList({ problem, begun, isSought = false, onFound, ...actions }: ListProps) {
+  const own = useRemedies(begun === undefined ? problem : null);
+  // What was begun may still be about what was looked at before.
+  const found = begun === undefined ? own : begun;
+  const remedies = found?.asked === JSON.stringify(problem) ? found : null;
   const list = useRef<HTMLDivElement>(null);
   const [isWhole, setWhole] = useState(false);
   useEffect(() => {

@@ -1,6 +1,6 @@
 "use client";
 // Remedies of a problem as they are found, and anew whenever the plan changes.
-import { useEffect, useState } from "react";
+import { useLayoutEffect, useState } from "react";
 import type { RemedyNews, RemedyProblem } from "../../client/searches.ts";
 import { useHostState, usePlan } from "../../client/session.tsx";
 import { newId } from "../../ui/newId.ts";
@@ -8,6 +8,8 @@ import { usePlanFacts } from "../frame/facts.ts";
 
 export interface Remedies extends RemedyNews {
   isDone: boolean;
+  /** The problem that they are remedies of, as text. */
+  asked: string;
 }
 
 /** @param problem Null while there is nothing to look for. */
@@ -17,12 +19,13 @@ export function useRemedies(problem: RemedyProblem | null): Remedies | null {
   const version = useHostState()?.version;
   const [found, setFound] = useState<Remedies | null>(null);
   const asked = problem === null ? null : JSON.stringify(problem);
+  // Begun before the screen is painted: what is found comes that much sooner.
   // biome-ignore lint/correctness/useExhaustiveDependencies: another version of the plan has other remedies
-  useEffect(() => {
+  useLayoutEffect(() => {
     setFound(null);
     if (asked === null) return;
     const query = { problem: JSON.parse(asked) as RemedyProblem, today, idStem: newId("remedy") };
-    return session.search("remedies", query, (news, isDone) => setFound({ ...news, isDone })).leave;
+    return session.search("remedies", query, (news, isDone) => setFound({ ...news, isDone, asked })).leave;
   }, [session, asked, today, version]);
   return found;
 }
