@@ -68,6 +68,9 @@ const ofScreen: Record<string, Listed> = {
     ["Enter", "Change the day"],
   ],
   "/openings/requests": [["N", "Ask for people"]],
+  "/enquiries": [["N", "Write an enquiry down"]],
+  "/sketches": [["N", "Begin a sketch"]],
+  "/horizon": [["← →", "Move the pipeline project in focus by a week"]],
   "/people/leave": [],
   "/people/import": [],
   "/people": [
