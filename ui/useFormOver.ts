@@ -45,6 +45,8 @@ export function useFormOver<F extends FieldValues>(name: string, values: F, reso
   }, [form, text]);
 
   useEffect(() => {
+    // It is open again: the notice that said so would only stand over its end.
+    toast.dismiss(`kept ${name}`);
     for (const [field, value] of Object.entries(typedIn(name)))
       if (field in began.current) setValue(field as Path<F>, value as PathValue<F, Path<F>>, { shouldDirty: true });
     const stop = subscribe({
@@ -56,7 +58,8 @@ export function useFormOver<F extends FieldValues>(name: string, values: F, reso
       stop();
       // What has just been saved is forgotten in the same moment.
       setTimeout(() => {
-        if (Object.keys(typedIn(name)).length > 0) toast("What you typed is kept, not saved. Open it again to go on.");
+        if (Object.keys(typedIn(name)).length > 0)
+          toast("What you typed is kept, not saved. Open it again to go on.", { id: `kept ${name}` });
       });
     };
   }, [name, setValue, subscribe]);
