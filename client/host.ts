@@ -2,7 +2,7 @@
 // back when it refuses.
 
 import { measuredOf } from "../core/balancing/measures.ts";
-import { applyChanges } from "../core/edits/change.ts";
+import { applyChanges, type Change } from "../core/edits/change.ts";
 import { applyEdit, type Edit } from "../core/edits/edit.ts";
 import type { NextSteps } from "../core/edits/history.ts";
 import type { OvertakenRow } from "../core/edits/overtaken.ts";
@@ -12,7 +12,7 @@ import type { Fault } from "../core/plan/faults.ts";
 import { findRow } from "../core/plan/rows.ts";
 import type { ChangedList, Plan, Sketch } from "../core/plan/schema.ts";
 import { type Moves, movesOf } from "../core/schedule/moves.ts";
-import { isOfPlanItself, sketchedModel } from "../core/sketch/sketch.ts";
+import { drawnEdit, isOfPlanItself, sketchedModel } from "../core/sketch/sketch.ts";
 import type { Solver } from "../core/staffing/program.ts";
 import { type Proposal, type ProposeOptions, propose } from "../core/staffing/proposal.ts";
 import { updateModel } from "../core/update.ts";
@@ -85,8 +85,7 @@ const ofPlan: ReadonlySet<Question> = new Set<Question>([
   "sketchEntries",
   "sketchMarks",
   "compareSketches",
-  "adoptSketch",
-  "adoptImpact",
+  "adoption",
   "sketchCopy",
 ]);
 
@@ -114,8 +113,6 @@ export class PlanHost {
   #turn: Promise<unknown> = Promise.resolve();
   /** The step that was asked for last and not answered, with its key. */
   #stepKey: { about: string; key: string } | null = null;
-  /** The plan with the open sketch on top of it, and what it was worked out from. */
-  #sketched: { base: Model; sketch: Sketch; model: Model } | null = null;
   /** Tasks that the last edit itself was about. */
   #touched: ReadonlySet<string> = new Set();
 
@@ -227,30 +224,20 @@ export class PlanHost {
    * @returns Why it cannot be; empty where it was made. */
   async edit(asked: Edit, key = newKey()): Promise<readonly Fault[]> {
     const before = this.#visible();
-    const drawn = this.#drawn(asked, key);
-    if ("faults" in drawn) return drawn.faults;
-    const { edit } = drawn;
+    // While a sketch is open, an edit is written down in it in place of being made.
+    const sketch = isOfPlanItself(asked) ? undefined : this.#openedSketch();
+    const drawn = sketch && drawnEdit(this.#shown().plan, sketch, asked, key);
+    if (drawn && "faults" in drawn) return drawn.faults;
+    const edit = drawn?.edit ?? asked;
     const faults = this.#applyLocally(edit);
     if (faults.length > 0) return faults;
-    if (drawn.tasks) this.#touched = drawn.tasks;
+    if (drawn) this.#touched = tasksOf(drawn.changes);
     const made: KeptEdit = { key, edit, madeOn: this.#state.revision, after: this.#pending.map((own) => own.key) };
     this.#pending.push(made);
     this.#changed(this.#movedNotice(before));
     await this.#kept(this.keep.add([made]));
     this.#send();
     return [];
-  }
-
-  /** While a sketch is open, an edit is written down in it where it can be made there; else it stays what it is. */
-  #drawn(edit: Edit, key: string): { edit: Edit; tasks?: ReadonlySet<string> } | { faults: readonly Fault[] } {
-    const { sketchId } = this.#state;
-    const visible = this.#visible();
-    if (sketchId === null || isOfPlanItself(edit) || !findRow(visible.plan.sketches, sketchId)) return { edit };
-    const outcome = applyEdit(visible.plan, edit);
-    if (!outcome.plan) return { faults: outcome.faults };
-    const entry = { id: key, words: outcome.words.slice(0, 300), edit: JSON.parse(JSON.stringify(edit)) };
-    const tasks = new Set(outcome.changes.filter(({ list }) => list === "tasks").map(({ id }) => id));
-    return { edit: { kind: "drawInSketch", id: sketchId, entry }, tasks };
   }
 
   /** What the last edit made move; undefined where that is nothing to tell. */
@@ -327,12 +314,13 @@ export class PlanHost {
 
   /** The plan as the screens show it: with the open sketch on top of it. */
   #visible(): Model {
-    const base = this.#shown();
-    const sketch = findRow(base.plan.sketches, this.#state.sketchId ?? undefined);
-    if (!sketch) return base;
-    if (this.#sketched?.base !== base || this.#sketched.sketch !== sketch)
-      this.#sketched = { base, sketch, model: sketchedModel(base, sketch) };
-    return this.#sketched.model;
+    const sketch = this.#openedSketch();
+    return sketch ? sketchedModel(this.#shown(), sketch) : this.#shown();
+  }
+
+  /** Undefined also for one that is gone by now. */
+  #openedSketch(): Sketch | undefined {
+    return findRow(this.#shown().plan.sketches, this.#state.sketchId ?? undefined);
   }
 
   #applyLocally(edit: Edit): readonly Fault[] {
@@ -340,7 +328,7 @@ export class PlanHost {
     const outcome = applyEdit(model.plan, edit);
     if (!outcome.plan) return outcome.faults;
     this.#model = updateModel(model, outcome.plan, outcome.changes);
-    this.#touched = new Set(outcome.changes.filter(({ list }) => list === "tasks").map(({ id }) => id));
+    this.#touched = tasksOf(outcome.changes);
     return [];
   }
 
@@ -473,6 +461,9 @@ export class PlanHost {
     this.tell(this.#state, notice);
   }
 }
+
+/** Ids of the tasks among what was changed. */
+const tasksOf = (changes: readonly Change[]) => new Set(changes.flatMap(({ list, id }) => (list === "tasks" ? [id] : [])));
 
 /** What is to be said of a step that was asked for. */
 function stepNotice(step: StepBack, words: string, { faults, overtaken, canTakeBack = 0 }: Settled): Notice {

@@ -4,7 +4,7 @@ import { type BoardQuery, boardOf } from "../core/answers/board.ts";
 import { byRule } from "../core/answers/byRule.ts";
 import { calendarYear } from "../core/answers/calendarYear.ts";
 import { earliestAnswer, enquiryEarliest } from "../core/answers/earliest.ts";
-import { enquiriesOf, enquiryEffect } from "../core/answers/enquiries.ts";
+import { enquiriesOf, enquiryEffect, waitingEnquiries } from "../core/answers/enquiries.ts";
 import { type EvenedQuery, evenedLines } from "../core/answers/evenedLines.ts";
 import { expensesOf } from "../core/answers/expenses.ts";
 import { explainCell } from "../core/answers/explain.ts";
@@ -28,7 +28,7 @@ import { rateUses } from "../core/answers/rateUses.ts";
 import { outboxOf, requestsOf } from "../core/answers/requests.ts";
 import { ribbonOf } from "../core/answers/ribbon.ts";
 import { rosterOf } from "../core/answers/roster.ts";
-import { adoptSketch, compareSketches, sketchCopy, sketchEntries, sketchesOf, sketchMarks } from "../core/answers/sketches.ts";
+import { adoptionOf, compareSketches, sketchCopy, sketchEntries, sketchesOf, sketchMarks } from "../core/answers/sketches.ts";
 import { skillMatrix } from "../core/answers/skillMatrix.ts";
 import { type StaffQuery, staffOutcomes } from "../core/answers/staffOutcomes.ts";
 import { takersOf } from "../core/answers/takers.ts";
@@ -47,7 +47,7 @@ import type { MoneyQuery } from "../core/cost/moneyQuery.ts";
 import type { Edit } from "../core/edits/edit.ts";
 import { type CopyOptions, projectFrom } from "../core/entry/copyProject.ts";
 import { dropOf } from "../core/entry/drop.ts";
-import { type AcceptOptions, type ApproveOptions, acceptEdit, approveEdit } from "../core/entry/enquiryProject.ts";
+import { acceptEdit, approveEdit } from "../core/entry/enquiryProject.ts";
 import { restate, type Way } from "../core/entry/restate.ts";
 import { type BarDrag, shiftBar } from "../core/entry/shiftBar.ts";
 import { stretchTask, type TaskStretch } from "../core/entry/stretchTask.ts";
@@ -141,18 +141,14 @@ export const questions = {
   sketchEntries: (model: Model, { sketchId }: { sketchId: string }) => sketchEntries(model, sketchId),
   sketchMarks: (model: Model, { sketchId }: { sketchId: string }) => sketchMarks(model, sketchId),
   compareSketches: (model: Model, { ids }: { ids: readonly string[] }) => compareSketches(model, ids),
-  adoptSketch,
-  adoptImpact: (model: Model, query: Parameters<typeof adoptSketch>[1]) => {
-    const edit = adoptSketch(model, query);
-    return edit && impactOf(model, edit);
-  },
-  sketchCopy: (model: Model, query: Parameters<typeof sketchCopy>[1]) => sketchCopy(model, query),
-  helpEdit: (model: Model, query: Parameters<typeof helpEdit>[1]) => helpEdit(model, query),
+  adoption: adoptionOf,
+  sketchCopy,
+  helpEdit,
   enquiries: (model: Model, _query: Record<string, never>) => enquiriesOf(model),
-  enquiryEffect: (model: Model, query: Parameters<typeof enquiryEffect>[1]) => enquiryEffect(model, query),
-  enquiryEarliest: (model: Model, query: Parameters<typeof enquiryEarliest>[1]) => enquiryEarliest(model, query),
-  acceptEnquiry: (model: Model, options: AcceptOptions) => acceptEdit(model, options),
-  approveEnquiry: (model: Model, options: ApproveOptions) => approveEdit(model, options),
+  enquiryEffect,
+  enquiryEarliest,
+  acceptEnquiry: acceptEdit,
+  approveEnquiry: approveEdit,
   budgets: (model: Model, { projectId }: { projectId: string }) => budgetsOf(model, projectId),
   marginPeople: (model: Model, { projectId }: { projectId: string }) => marginPeople(model, projectId),
   moneyLines: (model: Model, query: MoneyLinesQuery) => moneyLinesOf(model, query),
@@ -168,7 +164,7 @@ export const questions = {
     currency: plan.settings.currency,
     horizon: horizonOf(plan),
     periodSettings: periodSettingsOf(plan),
-    enquiries: plan.enquiries.filter(({ state }) => state === "received").length,
+    enquiries: waitingEnquiries(plan),
     requests: plan.people.reduce((sum, { timeOff = [] }) => sum + timeOff.filter(({ state }) => state === "requested").length, 0),
     asked: plan.requests.filter(({ state, assignmentId }) => (state === "asked" || state === "offered") && assignmentId !== undefined)
       .length,

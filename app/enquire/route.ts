@@ -1,4 +1,5 @@
 // The public form for enquiries: plain pages, open to anybody while the plan says so, and nothing else of the plan.
+import { waitingEnquiries } from "../../core/answers/enquiries.ts";
 import { findRow } from "../../core/plan/rows.ts";
 import type { Plan } from "../../core/plan/schema.ts";
 import { StoreClosed } from "../../store/planStore.ts";
@@ -24,7 +25,7 @@ export async function POST(request: Request): Promise<Response> {
   const store = await openStore();
   const { plan, revision } = store.snapshot();
   if (!plan.settings.enquiryForm) return closed(plan);
-  if (plan.enquiries.filter(({ state }) => state === "received").length >= MOST_WAITING)
+  if (waitingEnquiries(plan) >= MOST_WAITING)
     return html(503, enquiryRefusedPage("Too many enquiries wait", "Please try again in a few days. Nothing was sent."));
   let sent: URLSearchParams;
   try {

@@ -3,12 +3,12 @@
 import { parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { marginOf, moneyOver } from "../cost/costs.ts";
-import { marginGoal } from "../cost/margin.ts";
+import { isBelowGoal, marginGoal } from "../cost/margin.ts";
 import { type AsProjectQuery, enquiryAsProject } from "../entry/enquiryProject.ts";
 import { roleNeeds } from "../forecast/earliest.ts";
 import type { Model } from "../model.ts";
 import { findRow } from "../plan/rows.ts";
-import type { Enquiry } from "../plan/schema.ts";
+import type { Enquiry, Plan } from "../plan/schema.ts";
 import { candidatesFor } from "../staffing/match.ts";
 import { isOpening } from "../work/work.ts";
 
@@ -32,6 +32,9 @@ export interface Enquiries {
   isFormOpen: boolean;
 }
 
+/** How many enquiries nobody has answered. */
+export const waitingEnquiries = ({ enquiries }: Plan): number => enquiries.filter(({ state }) => state === "received").length;
+
 export function enquiriesOf({ plan }: Pick<Model, "plan">): Enquiries {
   const rows = plan.enquiries.map(
     (enquiry): EnquiryRow => ({
@@ -45,7 +48,7 @@ export function enquiriesOf({ plan }: Pick<Model, "plan">): Enquiries {
   );
   const rank = ({ enquiry }: EnquiryRow) => (enquiry.state === "received" ? 0 : enquiry.state === "accepted" ? 1 : 2);
   rows.sort((a, b) => rank(a) - rank(b) || b.receivedAt.localeCompare(a.receivedAt));
-  return { rows, waiting: rows.filter((row) => rank(row) === 0).length, isFormOpen: plan.settings.enquiryForm === true };
+  return { rows, waiting: waitingEnquiries(plan), isFormOpen: plan.settings.enquiryForm === true };
 }
 
 /** Who could do what it asks of a role. */
@@ -61,8 +64,8 @@ export interface EnquiryEffect {
   /** Minutes by role: asked for, beyond the role's room beside all other work, and the week that lacks most. */
   roles: { roleName: string; asked: number; lacking: number; worst: { week: Range; minutes: number } | null }[];
   people: EnquiryPeople[];
-  /** Minor units; the share and its goal in hundredths of a percent. */
-  money: { revenue: number; cost: number; share: number | null; goal: number | null };
+  /** Minor units; the share and its goal in hundredths of a percent, and whether it stays below that. */
+  money: { revenue: number; cost: number; share: number | null; goal: number | null; isBelow: boolean };
 }
 
 /** People named for a role. */
@@ -77,6 +80,7 @@ export function enquiryEffect(model: Model, query: AsProjectQuery): EnquiryEffec
   const { plan, schedule, work } = own;
   const cost = own.costsOfHorizon().projects[row];
   const { revenue, cost: spent } = cost ? moneyOver(plan, cost) : { revenue: 0, cost: 0 };
+  const [share, goal] = [marginOf(revenue, spent), marginGoal(plan, row)];
   const roleName = (role: number) => plan.roles[role]?.name ?? "";
   const openings = Array.from(work.project.keys()).filter((at) => work.project[at] === row && isOpening(work, at));
   return {
@@ -84,7 +88,7 @@ export function enquiryEffect(model: Model, query: AsProjectQuery): EnquiryEffec
     finish: schedule.projects[row].finish.day,
     roles: roleNeeds(own, row).map(({ role, ...need }) => ({ roleName: roleName(role), ...need })),
     people: peopleFor(own, openings),
-    money: { revenue, cost: spent, share: marginOf(revenue, spent), goal: marginGoal(plan, row) },
+    money: { revenue, cost: spent, share, goal, isBelow: isBelowGoal(share, goal) },
   };
 }
 

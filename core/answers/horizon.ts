@@ -5,7 +5,7 @@ import { wholePeriods } from "../calendar/horizon.ts";
 import type { Range, ReportRange } from "../calendar/periods.ts";
 import { moneyOver } from "../cost/costs.ts";
 import { applyChanges, type Change, changeOf } from "../edits/change.ts";
-import type { Edit, SingleEdit } from "../edits/edit.ts";
+import type { EditTogether, SingleEdit } from "../edits/edit.ts";
 import { movedDatesEdit } from "../entry/movedDates.ts";
 import { demandedRole, roleOfPeople } from "../forecast/demand.ts";
 import { forecastOf, type RoleForecast } from "../forecast/forecast.ts";
@@ -225,7 +225,7 @@ export function horizonHelps(model: Model, { roleId, ...query }: HorizonQuery & 
 export function helpEdit(
   { plan }: Model,
   { roleId, help, idStem, words }: { roleId: string; help: Help; idStem: string; words: string },
-): Extract<Edit, { kind: "together" }> | null {
+): EditTogether | null {
   const role = rowById(plan.roles).get(roleId);
   const changes = role === undefined ? [] : helpChanges(plan, role, help);
   const edits = changes.flatMap((change, at): SingleEdit[] =>

@@ -2,14 +2,17 @@
 import { measuredOf } from "../balancing/measures.ts";
 import { horizonOf } from "../calendar/horizon.ts";
 import { marginOf } from "../cost/costs.ts";
+import type { EditTogether } from "../edits/edit.ts";
 import { shortageByRole } from "../forecast/shortage.ts";
 import { defaultCounting } from "../load/counting.ts";
+import { utilizationPercent } from "../load/totals.ts";
 import type { Model } from "../model.ts";
+import { copyName } from "../plan/names.ts";
 import { findRow } from "../plan/rows.ts";
 import type { ChangedList, Sketch } from "../plan/schema.ts";
-import { shareOf } from "../plan/units.ts";
 import { movesOf } from "../schedule/moves.ts";
 import { adoptEdit, sketched, sketchedModel } from "../sketch/sketch.ts";
+import { type Impact, impactOf } from "./impact.ts";
 
 export interface SketchRow {
   id: string;
@@ -46,9 +49,18 @@ export function sketchEntries({ plan }: Pick<Model, "plan">, sketchId: string): 
   return sketch.edits.map(({ id, words }, at) => ({ id, words, fault: faults[at] }));
 }
 
-/** The edit that adopts some changes of a sketch; null where none of them can be made. */
-export const adoptSketch = ({ plan }: Pick<Model, "plan">, { sketchId, entryIds }: { sketchId: string; entryIds: readonly string[] }) =>
-  adoptEdit(plan, sketchId, new Set(entryIds));
+/** Adopting some changes of a sketch: the edit, how many of them it makes, and what that does to the plan. */
+export interface Adoption {
+  edit: EditTogether;
+  count: number;
+  impact: Impact;
+}
+
+/** Null where none of them can be made. */
+export function adoptionOf(model: Model, { sketchId, entryIds }: { sketchId: string; entryIds: readonly string[] }): Adoption | null {
+  const adopted = adoptEdit(model.plan, sketchId, new Set(entryIds));
+  return adopted && { ...adopted, impact: impactOf(model, adopted.edit) };
+}
 
 /** A sketch of the same changes under ids of its own; null where there is no such sketch. */
 export function sketchCopy(
@@ -57,10 +69,12 @@ export function sketchCopy(
 ): Sketch | null {
   const sketch = findRow(plan.sketches, sketchId);
   if (!sketch) return null;
-  const taken = new Set(plan.sketches.map(({ name }) => name));
-  let name = `${sketch.name.slice(0, 280)}, copy`;
-  for (let number = 2; taken.has(name); number++) name = `${sketch.name.slice(0, 280)}, copy ${number}`;
-  return { ...sketch, ...own, name, edits: sketch.edits.map((entry, at) => ({ ...entry, id: `${own.id}-${at + 1}` })) };
+  return {
+    ...sketch,
+    ...own,
+    name: copyName(sketch.name, plan.sketches),
+    edits: sketch.edits.map((entry, at) => ({ ...entry, id: `${own.id}-${at + 1}` })),
+  };
 }
 
 /** Rows that a sketch adds or changes, for marking them. */
@@ -122,7 +136,7 @@ function figuresOf(model: Model, before: Model, { id, name }: Pick<SketchFigures
     name,
     peakOver,
     overWeeks,
-    used: usedOf(model),
+    used: utilizationPercent(model, model.load(defaultCounting), horizonOf(plan)),
     unplaced,
     cost,
     revenue,
@@ -130,16 +144,4 @@ function figuresOf(model: Model, before: Model, { id, name }: Pick<SketchFigures
     shortage,
     finishes,
   };
-}
-
-function usedOf(model: Model): number | null {
-  const { start, stop } = horizonOf(model.plan);
-  const book = model.load(defaultCounting);
-  let [load, capacity] = [0, 0];
-  model.plan.people.forEach((_, person) => {
-    load += book.sum(person, start, stop);
-    const { regular, overtime, at } = model.capacity.of(person, start, stop);
-    for (let i = at; i < at + stop - start; i++) capacity += regular[i] + overtime[i];
-  });
-  return shareOf(load, capacity);
 }

@@ -54,8 +54,9 @@ function delays(scene: Scene, piece: Piece): Delay[] {
   });
 }
 
-/** The edits that start a task some whole working days later (earlier, of a pinned task, where there are fewer than none), with the dates that people have of their own on it; a delay
- * that can be taken off, and of a pinned task later dates. Null where typed hours would be left behind. */
+/** The edits that start a task some whole working days later, with the dates that people have of their own on it: a delay that
+ * can be taken off, and of a pinned task other dates. Null where typed hours would be left behind.
+ * @param days Fewer than none move a pinned task earlier. */
 export function delayEdits({ plan, work }: Model, row: number, dates: TaskDates, days: number): SingleEdit[] | null {
   const task = plan.tasks[row];
   const own = [...membersOf(work.byTask, row)].flatMap((at) => plan.assignments[at] ?? []);

@@ -107,7 +107,7 @@ export class ExactLine {
       cum += small[k];
       const slot = slots[k];
       if (slots[k + 1] === slot) continue;
-      const upTo = Math.floor((2 * cum + denominator) / (2 * denominator));
+      const upTo = roundedSmall(cum, denominator);
       if (slot === 0) before = upTo;
       else into[slot - 1] += upTo - rounded;
       rounded = upTo;
@@ -120,12 +120,12 @@ export class ExactLine {
     const sums = new Float64Array(this.#periods.periods.length + 1);
     for (let k = 0; k < small.length; k++) sums[this.#slots[k]] += small[k];
     const denominator = this.#denominator;
-    let [cum, rounded] = [sums[0], Math.floor((2 * sums[0] + denominator) / (2 * denominator))];
+    let [cum, rounded] = [sums[0], roundedSmall(sums[0], denominator)];
     const before = rounded;
     for (let slot = 1; slot < sums.length; slot++) {
       if (sums[slot] === 0) continue;
       cum += sums[slot];
-      const upTo = Math.floor((2 * cum + denominator) / (2 * denominator));
+      const upTo = roundedSmall(cum, denominator);
       into[slot - 1] += upTo - rounded;
       rounded = upTo;
     }
@@ -159,6 +159,8 @@ function areSumsExact(small: readonly number[], denominator: number): boolean {
   for (const numerator of small) most += 2 * Math.abs(numerator);
   return most < Number.MAX_SAFE_INTEGER;
 }
+
+const roundedSmall = (numerator: number, denominator: number): number => Math.floor((2 * numerator + denominator) / (2 * denominator));
 
 /** numerator / denominator rounded half up. */
 export function roundedHalfUp(numerator: bigint, denominator: bigint): bigint {

@@ -34,7 +34,7 @@ export function addLabour(model: Placed, row: number, pricing: LabourPricing, li
   const table = pricing.table;
   const stretches = pricing.book.labour(table, plan.people[work.person[row]]?.id, costRole(plan, work.role[row], work.person[row]));
   const exchange = pricing.book.exchange(table);
-  const [onlyFactor] = exchange.length === 1 ? [exchange[0].factor] : [undefined];
+  const only = exchange.length === 1 ? exchange[0] : null;
   const overtime = pricing.overtime?.of(row);
   const { minutes: all } = placements.buffer;
   const [offset, start] = [placements.offset[row], placements.start[row]];
@@ -51,7 +51,7 @@ export function addLabour(model: Placed, row: number, pricing: LabourPricing, li
       stretchStop = nextFrom(stretches, at);
     }
     const { entry } = stretches[at];
-    const factor = onlyFactor === undefined ? stretchOn(exchange, day).factor : onlyFactor;
+    const factor = (only ?? stretchOn(exchange, day)).factor;
     if (!entry) lacks.rate = true;
     else if (factor === null) lacks.exchange = true;
     else {

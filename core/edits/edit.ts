@@ -166,6 +166,8 @@ export const editSchema = z.discriminatedUnion("kind", [...singleSchema.options,
 /** One edit that is not several. */
 export type SingleEdit = z.infer<typeof singleSchema>;
 
+export type EditTogether = z.infer<typeof together>;
+
 export type Edit = z.infer<typeof editSchema>;
 
 /** What an edit came to: the next plan with its changes, or why it cannot be. */

@@ -1,5 +1,5 @@
-// What carries a name has to carry that of whoever makes it: comments, notes, sketches, and the steps of requests and enquiries. Asking may be written down
-// on behalf of the lead of the project, and nobody else's.
+// What carries a name has to carry that of whoever makes it: comments, notes, sketches, and the steps of requests and enquiries.
+// Asking may be written down on behalf of the lead of the project, and nobody else's.
 import { findRow } from "../plan/rows.ts";
 import { isSame } from "../plan/same.ts";
 import type { Comment, Enquiry, Note, Plan, WorkRequest } from "../plan/schema.ts";

@@ -35,7 +35,8 @@ export const stepEnquiry: EditKind<z.infer<typeof schema>> & { schema: typeof sc
     if (!from[made.step].includes(enquiry.state)) return { fault: faultText.enquiryAnswered() };
     const history = [...enquiry.history, made];
     const stepped = (set: Settable<"enquiries">): Made => changedRow(plan, "enquiries", id, { history, ...set });
-    const project = findRow(plan.projects, projectId ?? enquiry.projectId);
+    // Once it is accepted it is about the project it has become, whatever is asked.
+    const project = findRow(plan.projects, made.step === "accepted" ? projectId : enquiry.projectId);
     const withProject = (own: Made, set: Settable<"projects">): Made => {
       const work: Made = project ? changedRow(plan, "projects", project.id, set) : { changes: [] };
       return "fault" in own ? own : "fault" in work ? work : { changes: [...work.changes, ...own.changes] };

@@ -6,7 +6,7 @@ import { editsFrom } from "../../tests/randomEdits.ts";
 import { rowsOf } from "../plan/rows.ts";
 import { isSame } from "../plan/same.ts";
 import { applyChanges, invert } from "./change.ts";
-import { applyEdit, type Edit, faultsAfter } from "./edit.ts";
+import { applyEdit, type Edit, type EditTogether, faultsAfter } from "./edit.ts";
 import { takeBack } from "./takeBack.ts";
 
 const plan = fernhollow();
@@ -71,7 +71,7 @@ test("of a rate table the figures that still stand go back, and what others have
   const together: Edit = {
     kind: "together",
     words: "raise two rates",
-    edits: [cell(first, { rate: 90 }), cell(second, { rate: 91 })] as Extract<Edit, { kind: "together" }>["edits"],
+    edits: [cell(first, { rate: 90 }), cell(second, { rate: 91 })] as EditTogether["edits"],
   };
   const mine = made(plan, together);
   const theirs = made(made(mine.plan, cell(second, { rate: 88 })).plan, cell(first, { overtimeRate: 99 }));

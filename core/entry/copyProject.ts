@@ -7,6 +7,7 @@ import type { Model } from "../model.ts";
 import { firstRoleOf } from "../plan/names.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Assignment, Link, Plan, Project, Task, Template } from "../plan/schema.ts";
+import { movedTaskDates, movedWorkDates } from "../plan/statedDates.ts";
 
 export interface CopyOptions {
   /** The project that is made. */
@@ -85,24 +86,18 @@ function stillThere(plan: Plan, template: Template): Content {
   return { ...template, tasks, assignments };
 }
 
-type Shift = <T extends string | undefined>(date: T) => T;
+type Shift = (date: string) => string;
 
 /** Moves a date so that as many working days lie between it and the new start as lay between it and the old. */
 function shifter(line: WorkingLine, from: Day, to: Day): Shift {
   const [old, next] = [line.indexOf(from), line.indexOf(to)];
-  return ((date: string | undefined) => {
-    if (date === undefined) return undefined;
-    return formatDay(line.dayAt(next + line.indexOf(parseDay(date)) - old));
-  }) as Shift;
+  return (date) => formatDay(line.dayAt(next + line.indexOf(parseDay(date)) - old));
 }
-
-const dateKeys = ["start", "finish", "notBefore", "notAfter", "finishNotBefore", "finishNotAfter", "deadline"] as const;
 
 function copiedTask(task: Content["tasks"][number], idOf: (id: string) => string, projectId: string, shift: Shift): Task {
   const { percentComplete: _, state: __, atRisk: ___, review: ____, ...kept } = task;
-  const copy: Task = { ...kept, id: idOf(task.id), projectId };
+  const copy: Task = { ...kept, ...movedTaskDates(task, shift), id: idOf(task.id), projectId };
   if (task.parentId !== undefined) copy.parentId = idOf(task.parentId);
-  for (const key of dateKeys) if (copy[key] !== undefined) copy[key] = shift(copy[key]);
   return copy;
 }
 
@@ -118,16 +113,8 @@ function copiedAssignment(
   keepsPeople: boolean,
   role: string | undefined,
 ): Assignment[] {
-  const { personId, from, to, custom, customFrom, ...rest } = assignment;
-  const copy: Assignment = {
-    ...rest,
-    id,
-    taskId: idOf(assignment.taskId),
-    ...(from !== undefined && { from: shift(from) }),
-    ...(to !== undefined && { to: shift(to) }),
-    ...(custom && { custom: custom.map((bucket) => ({ ...bucket, from: shift(bucket.from), to: shift(bucket.to) })) }),
-    ...(customFrom !== undefined && { customFrom: shift(customFrom) }),
-  };
+  const { personId, ...rest } = assignment;
+  const copy: Assignment = { ...rest, ...movedWorkDates(assignment, shift), id, taskId: idOf(assignment.taskId) };
   if (personId === undefined) return [copy];
   if (keepsPeople) return [{ ...copy, personId }];
   // Somebody without a role leaves nothing that could be asked for.

@@ -136,6 +136,10 @@ test("steps come in their order, a no has a reason, and each writes to whoever a
   // Somebody else looks at it at the same time, and accepts it too.
   const twice = acceptEdit(buildModel(next), { enquiryId: "enquiry-mill", probability: 80, today, idStem: "other", ...said });
   expect(twice && applyEdit(next, twice).faults[0].message).toContain("has been answered meanwhile");
+  // A step is about the project of its enquiry, whatever project it names.
+  const other = { ...said, step: "declined" as const, text: "No." };
+  const alone = applyEdit(plan, { kind: "stepEnquiry", id: "enquiry-mill", projectId: plan.projects[0].id, entry: other });
+  expect(alone.plan?.projects).toEqual(plan.projects);
   const declined = step(next, "declined", "The wheel is too heavy for us.").plan as Plan;
   expect(declined.projects.at(-1)).toMatchObject({ stage: "cancelled" });
   const again = step(declined, "reopened").plan as Plan;

@@ -2,7 +2,7 @@
 // is approved.
 import { parseDay } from "../calendar/day.ts";
 import { lineFinder } from "../calendar/lines.ts";
-import { applyEdit, type Edit, type SingleEdit } from "../edits/edit.ts";
+import { applyEdit, type EditTogether, type SingleEdit } from "../edits/edit.ts";
 import { movedProject } from "../forecast/movedProject.ts";
 import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
@@ -11,7 +11,7 @@ import { updateModel } from "../update.ts";
 import { projectFrom } from "./copyProject.ts";
 import { movedDatesEdit } from "./movedDates.ts";
 
-/** The steps that only a project can follow, with what each needs to know. */
+/** How an enquiry is accepted. */
 export interface AcceptOptions {
   enquiryId: string;
   /** Percent. */
@@ -32,7 +32,7 @@ const DAY_HOURS = 8;
 
 /** The edit that accepts an enquiry into the pipeline: a client where it names one that is not there, a project with its tasks
  * and openings, and the step. Null where there is no such enquiry, or no calendar. */
-export function acceptEdit(model: Model, options: AcceptOptions): Extract<Edit, { kind: "together" }> | null {
+export function acceptEdit(model: Model, options: AcceptOptions): EditTogether | null {
   const { plan } = model;
   const enquiry = findRow(plan.enquiries, options.enquiryId);
   const [calendar] = plan.calendars;
@@ -136,10 +136,7 @@ export interface ApproveOptions {
 
 /** The edit that approves an accepted enquiry: its project moves to the start as a whole, and is approved. Null where it has
  * none. */
-export function approveEdit(
-  { plan }: Model,
-  { enquiryId, start, by, at, text }: ApproveOptions,
-): Extract<Edit, { kind: "together" }> | null {
+export function approveEdit({ plan }: Model, { enquiryId, start, by, at, text }: ApproveOptions): EditTogether | null {
   const enquiry = findRow(plan.enquiries, enquiryId);
   const row = rowById(plan.projects).get(enquiry?.projectId ?? "");
   if (!enquiry || row === undefined) return null;

@@ -6,6 +6,7 @@ import type { Edit, SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { findRow, membersOf, rowById } from "../plan/rows.ts";
 import type { Assignment, Plan, Task } from "../plan/schema.ts";
+import { movedWorkDates } from "../plan/statedDates.ts";
 import type { TaskDates } from "../schedule/dates.ts";
 import { type Drop, dropOf } from "./drop.ts";
 import { type BarFault, moveBar, placeOf } from "./moveBar.ts";
@@ -78,15 +79,8 @@ function movedTask(model: Model, row: number, dates: TaskDates, days: number): B
 /** Dates that somebody has of their own within a task go along with it. */
 export function ownDatesMoved(assignment: Assignment | undefined, by: number): SingleEdit[] {
   if (!assignment || (assignment.from === undefined && assignment.to === undefined)) return [];
-  const moved = (date: string | undefined) => (date === undefined ? {} : formatDay(parseDay(date) + by));
-  const { from, to } = assignment;
-  return [
-    {
-      kind: "changeAssignment",
-      id: assignment.id,
-      set: { ...(from !== undefined && { from: moved(from) as string }), ...(to !== undefined && { to: moved(to) as string }) },
-    },
-  ];
+  const { id, from, to } = assignment;
+  return [{ kind: "changeAssignment", id, set: movedWorkDates({ from, to }, (date) => formatDay(parseDay(date) + by)) }];
 }
 
 const withOthers = (edit: Edit, own: readonly SingleEdit[], { name }: Task): Edit =>

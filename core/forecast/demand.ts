@@ -52,6 +52,22 @@ export class DemandSums {
   }
 }
 
+/** Demand by role and period of the rows of work that are wanted: slot `role × periods.length + period`. */
+export function demandByRole(
+  placed: Placed,
+  roleOf: Int32Array,
+  periods: readonly Range[],
+  isWanted: (row: number) => boolean,
+): Float64Array {
+  const sums = new DemandSums(placed, periods);
+  const demand = sums.empty();
+  for (let row = 0; row < placed.work.rows; row++) {
+    const role = isWanted(row) ? demandedRole(placed, roleOf, row) : -1;
+    if (role >= 0) sums.add(row, role, demand);
+  }
+  return demand;
+}
+
 /** Capacity of the people of each role by period, overtime included: slot `role × periods.length + period`. */
 export function capacityByRole(placed: Placed, roleOf: Int32Array, periods: readonly Range[]): Float64Array {
   const { start, stop } = spanOf(periods);

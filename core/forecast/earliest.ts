@@ -7,7 +7,7 @@ import { countedShares, defaultCounting } from "../load/counting.ts";
 import { buildModel, type Model } from "../model.ts";
 import type { Plan } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
-import { capacityByRole, DemandSums, demandedRole, roleOfPeople } from "./demand.ts";
+import { capacityByRole, demandByRole, roleOfPeople } from "./demand.ts";
 import { movedProject } from "./movedProject.ts";
 
 /** A week in which the project could start. */
@@ -81,14 +81,9 @@ class RoleRoom {
       stop: whole.stop > last ? whole.stop + A_YEAR : last,
     };
     this.#weeks = periodsIn(reach, "week", settings);
-    const sums = new DemandSums(model, this.#weeks);
-    const load = sums.empty();
     const shares = countedShares(model, defaultCounting);
-    for (let row = 0; row < model.work.rows; row++) {
-      if (shares[row] <= 0 || model.work.project[row] === this.project) continue;
-      const role = demandedRole(model, this.#roleOf, row);
-      if (role >= 0) sums.add(row, role, load);
-    }
+    const isOther = (row: number) => shares[row] > 0 && model.work.project[row] !== this.project;
+    const load = demandByRole(model, this.#roleOf, this.#weeks, isOther);
     this.#room = capacityByRole(model, this.#roleOf, this.#weeks).map((capacity, slot) => Math.max(0, capacity - load[slot]));
   }
 
@@ -106,11 +101,9 @@ class RoleRoom {
   /** What it asks for and lacks by role, where it stands in a plan; and what of it nobody can work at all. */
   byRole(moved: Model, project: number): { unplaced: number; roles: RoleNeed[] } {
     const { work, placements } = moved;
-    const rows: number[] = [];
     let [start, stop, unplaced] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY, 0];
     for (let row = 0; row < work.rows; row++) {
       if (work.project[row] !== project || work.isMaterial[row] === 1) continue;
-      rows.push(row);
       unplaced += placements.unplaced[row];
       if (placements.length[row] === 0) continue;
       start = Math.min(start, placements.start[row]);
@@ -118,13 +111,7 @@ class RoleRoom {
     }
     if (stop <= start) return { unplaced, roles: [] };
     this.#reach({ start, stop });
-    const sums = new DemandSums(moved, this.#weeks);
-    const demand = sums.empty();
-    const roleOf = roleOfPeople(moved);
-    for (const row of rows) {
-      const role = demandedRole(moved, roleOf, row);
-      if (role >= 0) sums.add(row, role, demand);
-    }
+    const demand = demandByRole(moved, roleOfPeople(moved), this.#weeks, (row) => work.project[row] === project);
     return { unplaced, roles: moved.plan.roles.flatMap((_, role) => this.#needOf(role, demand)) };
   }
 

@@ -37,6 +37,8 @@ export const faultText = {
   tooShort: (least: unknown) => `is too short; it needs at least ${show(least)}.`,
   tooLong: (most: unknown) => `is too long; it may have ${show(most)} at most.`,
   notStorable: () => "holds a character that cannot be kept (number 0); remove it.",
+  notAnEdit: () =>
+    "is not a change as a sketch writes it down: it has a kind, and no more than 400,000 letters. Take it out of the sketch.",
   badText: (found: unknown) => `${show(found)} is not written as expected here.`,
   duplicateId: (id: string) => `the id "${id}" stands here twice; ids are unique within a list.`,
   noSuch: (what: string, id: string, near: string | null) =>

@@ -47,6 +47,18 @@ export function namesOf(plan: Plan): Names {
   };
 }
 
+/** A name for a copy that none of the others has. */
+export function copyName(name: string, others: readonly Named[]): string {
+  const taken = new Set(others.map((other) => other.name));
+  const copy = `${name.slice(0, MOST_COPIED)}, copy`;
+  let own = copy;
+  for (let number = 2; taken.has(own); number++) own = `${copy} ${number}`;
+  return own;
+}
+
+/** Letters that leave room in a name for what a copy adds. */
+const MOST_COPIED = 280;
+
 /** The role that somebody's load and capacity count for: the first they have; undefined for none. */
 export const firstRoleOf = (person: Pick<Person, "roleIds"> | undefined): string | undefined => person?.roleIds[0];
 

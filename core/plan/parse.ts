@@ -5,7 +5,7 @@ import { type Fault, faultText, placeOf } from "./faults.ts";
 import { fitOf } from "./fits.ts";
 import { MOST_NESTING } from "./limits.ts";
 import { parseJson } from "./nesting.ts";
-import { type Plan, planSchema, rowSchemas } from "./schema.ts";
+import { optionalLists, type Plan, planSchema, rowSchemas } from "./schema.ts";
 
 export type Parsed = { plan: Plan; faults: readonly [] } | { plan: null; faults: Fault[] };
 
@@ -37,17 +37,7 @@ export function parsePlanValue(value: unknown): Parsed {
 const fitsPlan = fitOf(planSchema);
 
 /** Lists that a file may leave out are empty then. */
-const emptyLists = () => ({
-  templates: [],
-  comments: [],
-  views: [],
-  acceptances: [],
-  requests: [],
-  snoozes: [],
-  notes: [],
-  enquiries: [],
-  sketches: [],
-});
+const emptyLists = () => Object.fromEntries(optionalLists.map((list) => [list, []]));
 
 /** The faults of the schema, and those between the rows that do fit it, so that all are told at once. */
 function faultsOfMalformed(issues: readonly z.core.$ZodIssue[], value: unknown): Fault[] {
@@ -89,7 +79,8 @@ function issueText(issue: z.core.$ZodIssue, found: unknown): string {
     case "too_big":
       return typeof found === "number" ? faultText.tooBig(found, issue.maximum) : faultText.tooLong(issue.maximum);
     case "custom":
-      return typeof found === "string" && found.includes("\u0000") ? faultText.notStorable() : faultText.notADate(found);
+      if (typeof found !== "string") return faultText.notAnEdit();
+      return found.includes("\u0000") ? faultText.notStorable() : faultText.notADate(found);
     default:
       return faultText.badText(found);
   }

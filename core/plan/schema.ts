@@ -354,12 +354,13 @@ const enquiry = z.strictObject({
     .max(200),
 });
 
+function isWrittenEdit(edit: Record<string, unknown>): boolean {
+  const text = JSON.stringify(edit);
+  return typeof edit.kind === "string" && text.length <= MOST_EDIT_LETTERS && !text.includes("\\u0000");
+}
+
 /** An edit as it is written down and not made: what it says is read when it is looked at. */
-const writtenEdit = z
-  .record(z.string(), z.unknown())
-  .refine((edit) => typeof edit.kind === "string", { error: "is no edit" })
-  .refine((edit) => isStorable(JSON.stringify(edit)) && !JSON.stringify(edit).includes("\\u0000"), storable)
-  .refine((edit) => JSON.stringify(edit).length <= MOST_EDIT_LETTERS, { error: "is longer than an edit of a sketch may be" });
+const writtenEdit = z.record(z.string(), z.unknown()).refine(isWrittenEdit, { error: "is no edit" });
 
 /** Changes that are tried out on top of the plan, in their order, without being made. */
 const sketch = z.strictObject({
@@ -438,6 +439,9 @@ export const planSchema = z.strictObject({
   enquiries: rowList(enquiry).default([]),
   sketches: rowList(sketch).default([]),
 });
+
+/** Lists that a file may leave out where nothing is in them. */
+export const optionalLists = Object.entries(planSchema.shape).flatMap(([list, { type }]) => (type === "default" ? [list] : []));
 
 export type Plan = z.infer<typeof planSchema>;
 export type Settings = Plan["settings"];

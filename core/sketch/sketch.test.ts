@@ -54,7 +54,7 @@ test("always: a sketch leaves the plan byte for byte, shows what making its chan
       expect(shown.faults).toEqual(edits.map(() => null));
       expect(withoutSketches(shown.plan)).toEqual(withoutSketches(byHand));
       const adopt = adoptEdit(plan, "try", new Set(sketch.edits.map(({ id }) => id)));
-      const adopted = made(plan, adopt as Edit);
+      const adopted = made(plan, adopt?.edit as Edit);
       expect(withoutSketches(adopted)).toEqual(withoutSketches(byHand));
       expect(adopted.sketches[0].edits).toEqual([]);
       expect(checkPlan(adopted)).toEqual([]);
@@ -100,13 +100,14 @@ test("what the plan has moved on from is told, and the rest can be adopted, in p
   const later = made(plan, { kind: "deleteAssignment", id: first.id });
   expect(sketchEntries({ plan: later }, "try")?.map(({ fault }) => fault === null)).toEqual([false, true, false]);
   const adopt = adoptEdit(later, "try", new Set(["a", "b", "c"]));
-  const adopted = made(later, adopt as Edit);
+  expect(adopt?.count).toBe(1);
+  const adopted = made(later, adopt?.edit as Edit);
   expect(adopted.assignments.find(({ id }) => id === second.id)?.personId).toBe(takerId);
   expect(adopted.sketches[0].edits.map(({ id }) => id)).toEqual(["a", "c"]);
   expect(adoptEdit(later, "try", new Set(["a"]))).toBeNull();
   expect(adoptEdit(later, "nothing", new Set(["a"]))).toBeNull();
   // Half of it: the other half stays.
-  const half = made(plan, adoptEdit(plan, "try", new Set(["b"])) as Edit);
+  const half = made(plan, adoptEdit(plan, "try", new Set(["b"]))?.edit as Edit);
   expect(half.sketches[0].edits.map(({ id }) => id)).toEqual(["a", "c"]);
 });
 

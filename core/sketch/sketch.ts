@@ -1,8 +1,10 @@
 // The plan as a sketch would have it: its changes made in their order on top of the plan, those that no longer can be left out.
 import type { Change } from "../edits/change.ts";
-import { applyEdit, type Edit, editSchema, type SingleEdit } from "../edits/edit.ts";
+import { applyEdit, type Edit, type EditTogether, editSchema, type SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
+import type { Fault } from "../plan/faults.ts";
 import { findRow } from "../plan/rows.ts";
+
 import type { Plan, Sketch } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
 
@@ -38,11 +40,14 @@ export function readEdit(written: Sketch["edits"][number]["edit"]): Edit | null 
   return checked.success && !isOfPlanItself(checked.data) ? checked.data : null;
 }
 
-/** Makes the changes of a sketch on a plan, which stays as it is. @param only Ids of the changes that are meant; all by default. */
-export function sketched(plan: Plan, { edits }: Pick<Sketch, "edits">, only?: ReadonlySet<string>): Sketched {
+/** Makes the changes of a sketch on a plan, which stays as it is. The same sketch on the same plan is worked out once. */
+export function sketched(plan: Plan, { edits }: Pick<Sketch, "edits">): Sketched {
+  return onceFor(plans, plan, edits, () => applied(plan, edits));
+}
+
+function applied(plan: Plan, edits: Sketch["edits"]): Sketched {
   const result: Sketched = { plan, changes: [], faults: [] };
-  for (const { id, edit: written } of edits) {
-    if (only && !only.has(id)) continue;
+  for (const { edit: written } of edits) {
     const edit = readEdit(written);
     const outcome = edit && applyEdit(result.plan, edit);
     if (outcome?.plan) {
@@ -56,15 +61,48 @@ export function sketched(plan: Plan, { edits }: Pick<Sketch, "edits">, only?: Re
 
 const NOT_READ = "It was written by another version of the application and cannot be read here.";
 
-/** The model of a plan with a sketch on top of it. */
+/** The model of a plan with a sketch on top of it; worked out once, too. */
 export function sketchedModel(model: Model, sketch: Pick<Sketch, "edits">): Model {
   const { plan, changes } = sketched(model.plan, sketch);
-  return changes.length === 0 ? model : updateModel(model, plan, changes);
+  return changes.length === 0 ? model : onceFor(models, model, sketch.edits, () => updateModel(model, plan, changes));
 }
 
-/** The edit that adopts changes of a sketch: they are made in the plan, and taken out of the sketch. Null where none of them can be.
+type Known<Base extends object, Result> = WeakMap<Base, WeakMap<Sketch["edits"], Result>>;
+
+const plans: Known<Plan, Sketched> = new WeakMap();
+const models: Known<Model, Model> = new WeakMap();
+
+function onceFor<Base extends object, Result extends object>(
+  known: Known<Base, Result>,
+  base: Base,
+  edits: Sketch["edits"],
+  work: () => Result,
+): Result {
+  const results = known.get(base) ?? new WeakMap<Sketch["edits"], Result>();
+  known.set(base, results);
+  const result = results.get(edits) ?? work();
+  results.set(edits, result);
+  return result;
+}
+
+/** What writes an edit down in a sketch, and what the edit changes there; or why it cannot be made there.
+ * @param entryId The id of what is written down. */
+export function drawnEdit(
+  plan: Plan,
+  sketch: Sketch,
+  edit: Edit,
+  entryId: string,
+): { edit: Edit; changes: readonly Change[] } | { faults: readonly Fault[] } {
+  const outcome = applyEdit(sketched(plan, sketch).plan, edit);
+  if (!outcome.plan) return { faults: outcome.faults };
+  const entry = { id: entryId, words: outcome.words.slice(0, 300), edit: JSON.parse(JSON.stringify(edit)) };
+  return { edit: { kind: "drawInSketch", id: sketch.id, entry }, changes: outcome.changes };
+}
+
+/** The edit that adopts changes of a sketch: they are made in the plan, and taken out of the sketch; and how many they are. Null
+ * where none of them can be made.
  * @param entryIds Ids of the changes; those that cannot be made stay in the sketch. */
-export function adoptEdit(plan: Plan, sketchId: string, entryIds: ReadonlySet<string>): Extract<Edit, { kind: "together" }> | null {
+export function adoptEdit(plan: Plan, sketchId: string, entryIds: ReadonlySet<string>): { edit: EditTogether; count: number } | null {
   const sketch = findRow(plan.sketches, sketchId);
   if (!sketch) return null;
   const wanted = sketch.edits.filter(({ id }) => entryIds.has(id));
@@ -77,5 +115,5 @@ export function adoptEdit(plan: Plan, sketchId: string, entryIds: ReadonlySet<st
   });
   const words = made.length === 1 ? made[0].words : `adopt ${made.length} changes of the sketch "${sketch.name}"`;
   const erased: SingleEdit = { kind: "eraseFromSketch", id: sketchId, entryIds: made.map(({ id }) => id) };
-  return { kind: "together", words: words.slice(0, 300), edits: [...edits, erased] };
+  return { edit: { kind: "together", words: words.slice(0, 300), edits: [...edits, erased] }, count: made.length };
 }

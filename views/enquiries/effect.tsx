@@ -61,8 +61,7 @@ function lackText(lacking: number, worst: EnquiryEffect["roles"][number]["worst"
   return `lacks ${hoursText(lacking)} h, most ${where}: ${hoursText(worst.minutes)} h`;
 }
 
-function Money({ money: { revenue, cost, share, goal }, currency }: { money: EnquiryEffect["money"]; currency: string }) {
-  const isBelow = share !== null && goal !== null && share < goal;
+function Money({ money: { revenue, cost, share, goal, isBelow }, currency }: { money: EnquiryEffect["money"]; currency: string }) {
   return (
     <div className="line-above pt-1.5">
       <SumLine figure={moneyText(revenue)}>Value</SumLine>
@@ -70,7 +69,7 @@ function Money({ money: { revenue, cost, share, goal }, currency }: { money: Enq
       <SumLine figure={`${currency} ${moneyText(revenue - cost)}`} isTotal isOver={isBelow}>
         Margin{share !== null && `, ${marginText(share)}`}
       </SumLine>
-      {isBelow && <p className="text-side">The goal is {marginText(goal)}.</p>}
+      {isBelow && goal !== null && <p className="text-side">The goal is {marginText(goal)}.</p>}
     </div>
   );
 }

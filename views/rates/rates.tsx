@@ -5,6 +5,7 @@ import { parseAsString, useQueryState } from "nuqs";
 import { useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
+import { copyName } from "../../core/plan/names.ts";
 import type { RateTable } from "../../core/plan/schema.ts";
 import { Button } from "../../ui/button.tsx";
 import { Choice } from "../../ui/choice.tsx";
@@ -52,10 +53,8 @@ function OneTable({ table, tables, onTable }: { table: RateTable; tables: readon
   const [besideId, setBeside] = useState("");
   const copy = async () => {
     const id = newId("rates");
-    const taken = new Set(tables.map(({ name }) => name));
-    let name = `${table.name}, copy`;
-    for (let number = 2; taken.has(name); number++) name = `${table.name}, copy ${number}`;
-    if ((await session.edit({ kind: "addNamed", list: "rateTables", row: { ...table, id, name } })).length === 0) onTable(id);
+    const row = { ...table, id, name: copyName(table.name, tables) };
+    if ((await session.edit({ kind: "addNamed", list: "rateTables", row })).length === 0) onTable(id);
   };
   return (
     <Screen

@@ -67,16 +67,14 @@ function Changes({ sketchId, entries }: { sketchId: string; entries: readonly Sk
   const session = usePlan();
   const possible = entries.filter(({ fault }) => fault === null).map(({ id }) => id);
   const [chosen, setChosen] = useState<readonly string[]>(possible);
-  const edit = useMaybeAnswer("adoptSketch", chosen.length === 0 ? null : { sketchId, entryIds: chosen }, null);
-  const impact = useMaybeAnswer("adoptImpact", chosen.length === 0 ? null : { sketchId, entryIds: chosen }, null);
+  const adoption = useMaybeAnswer("adoption", chosen.length === 0 ? null : { sketchId, entryIds: chosen }, null);
   if (entries.length === 0)
     return (
       <SheetSection title="Changes">
         <p className="text-ink-2">Nothing is written down in it yet.</p>
       </SheetSection>
     );
-  const made = edit?.edits.at(-1);
-  const count = made?.kind === "eraseFromSketch" ? made.entryIds.length : 0;
+  const count = adoption?.count ?? 0;
   const toggle = (id: string) => setChosen(chosen.includes(id) ? chosen.filter((own) => own !== id) : [...chosen, id]);
   return (
     <>
@@ -92,7 +90,7 @@ function Changes({ sketchId, entries }: { sketchId: string; entries: readonly Sk
           ))}
         </ol>
         <div className="flex flex-wrap gap-2 pt-2">
-          <Button look="main" disabled={count === 0 || !edit} onClick={() => edit && void session.edit(edit)}>
+          <Button look="main" disabled={!adoption} onClick={() => adoption && void session.edit(adoption.edit)}>
             {chosen.length === entries.length ? "Adopt all" : `Adopt ${countText(count, "change")}`}
           </Button>
           <Button
@@ -102,13 +100,13 @@ function Changes({ sketchId, entries }: { sketchId: string; entries: readonly Sk
             Take out
           </Button>
         </div>
-        {edit !== null && count < chosen.length && (
+        {adoption && count < chosen.length && (
           <p className="pt-1 text-small text-over">
             {countText(chosen.length - count, "change")} cannot be made without what is left out, or any longer.
           </p>
         )}
       </SheetSection>
-      {edit && <ImpactView impact={impact} title="What adopting does to the plan" />}
+      {adoption && <ImpactView impact={adoption.impact} title="What adopting does to the plan" />}
     </>
   );
 }
@@ -118,7 +116,7 @@ function Ends({ row: { id, name }, onOpen, onClose }: SketchSheetProps) {
   const { user } = useFrame();
   const { today } = usePlanFacts();
   const copy = async () => {
-    const sketch = await session.askPlan("sketchCopy", { sketchId: id, id: newId("sketch"), by: user.name, at: momentOn(today) });
+    const sketch = await session.ask("sketchCopy", { sketchId: id, id: newId("sketch"), by: user.name, at: momentOn(today) });
     if (sketch && (await session.edit({ kind: "addSketch", sketch })).length === 0) onOpen(sketch.id);
   };
   return (
