@@ -28,7 +28,7 @@ import { rateUses } from "../core/answers/rateUses.ts";
 import { outboxOf, requestsOf } from "../core/answers/requests.ts";
 import { ribbonOf } from "../core/answers/ribbon.ts";
 import { rosterOf } from "../core/answers/roster.ts";
-import { adoptionOf, compareSketches, sketchCopy, sketchEntries, sketchesOf, sketchMarks } from "../core/answers/sketches.ts";
+import { compareSketches, sketchCopy, sketchEntries, sketchesOf, sketchMarks } from "../core/answers/sketches.ts";
 import { skillMatrix } from "../core/answers/skillMatrix.ts";
 import { type StaffQuery, staffOutcomes } from "../core/answers/staffOutcomes.ts";
 import { takersOf } from "../core/answers/takers.ts";
@@ -61,6 +61,7 @@ import { namesOf } from "../core/plan/names.ts";
 import { findRow } from "../core/plan/rows.ts";
 import type { Calendar } from "../core/plan/schema.ts";
 import { searchPlan } from "../core/plan/search.ts";
+import { adoptEdit } from "../core/sketch/sketch.ts";
 import { type FillQuery, fillOpening, fillWords } from "../core/staffing/fillOpening.ts";
 import { freeTeam, type TeamQuery } from "../core/staffing/freeTeam.ts";
 import { type Given, handOverEdit, handOverOf } from "../core/staffing/handOver.ts";
@@ -141,7 +142,10 @@ export const questions = {
   sketchEntries: (model: Model, { sketchId }: { sketchId: string }) => sketchEntries(model, sketchId),
   sketchMarks: (model: Model, { sketchId }: { sketchId: string }) => sketchMarks(model, sketchId),
   compareSketches: (model: Model, { ids }: { ids: readonly string[] }) => compareSketches(model, ids),
-  adoption: adoptionOf,
+  adoption: (model: Model, { sketchId, entryIds }: { sketchId: string; entryIds: readonly string[] }) => {
+    const adopted = adoptEdit(model.plan, sketchId, new Set(entryIds));
+    return adopted && { ...adopted, impact: impactOf(model, adopted.edit) };
+  },
   sketchCopy,
   helpEdit,
   enquiries: (model: Model, _query: Record<string, never>) => enquiriesOf(model),

@@ -2,7 +2,6 @@
 import { measuredOf } from "../balancing/measures.ts";
 import { horizonOf } from "../calendar/horizon.ts";
 import { marginOf } from "../cost/costs.ts";
-import type { EditTogether } from "../edits/edit.ts";
 import { shortageByRole } from "../forecast/shortage.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { utilizationPercent } from "../load/totals.ts";
@@ -11,8 +10,7 @@ import { copyName } from "../plan/names.ts";
 import { findRow } from "../plan/rows.ts";
 import type { ChangedList, Sketch } from "../plan/schema.ts";
 import { movesOf } from "../schedule/moves.ts";
-import { adoptEdit, sketched, sketchedModel } from "../sketch/sketch.ts";
-import { type Impact, impactOf } from "./impact.ts";
+import { sketched, sketchedModel } from "../sketch/sketch.ts";
 
 export interface SketchRow {
   id: string;
@@ -47,19 +45,6 @@ export function sketchEntries({ plan }: Pick<Model, "plan">, sketchId: string): 
   if (!sketch) return null;
   const { faults } = sketched(plan, sketch);
   return sketch.edits.map(({ id, words }, at) => ({ id, words, fault: faults[at] }));
-}
-
-/** Adopting some changes of a sketch: the edit, how many of them it makes, and what that does to the plan. */
-export interface Adoption {
-  edit: EditTogether;
-  count: number;
-  impact: Impact;
-}
-
-/** Null where none of them can be made. */
-export function adoptionOf(model: Model, { sketchId, entryIds }: { sketchId: string; entryIds: readonly string[] }): Adoption | null {
-  const adopted = adoptEdit(model.plan, sketchId, new Set(entryIds));
-  return adopted && { ...adopted, impact: impactOf(model, adopted.edit) };
 }
 
 /** A sketch of the same changes under ids of its own; null where there is no such sketch. */

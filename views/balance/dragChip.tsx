@@ -20,7 +20,6 @@ interface ChipProps {
 }
 
 const MOST_MOVES = 3;
-const NO_MONEY = { cost: 0, revenue: 0 };
 /** What hangs on the pointer leaves the cells under it in sight: they show what a drop would do. */
 const BELOW = PERSON_HEIGHT - 8;
 
@@ -49,7 +48,7 @@ export function DragChip({ at: { x, y }, bar, more, outcome, along, effect }: Ch
             {name} finishes {shortDay(after)}, not {shortDay(before)}
           </span>
         ))}
-        {moneyPhrases(effect?.money ?? NO_MONEY, currency).map(({ text, isBad }) => (
+        {(effect ? moneyPhrases(effect.money, currency) : []).map(({ text, isBad }) => (
           <span key={text} className={`block ${isBad ? "text-over" : "text-ink-2"}`}>
             {text}
           </span>

@@ -4,17 +4,14 @@
 import { usePathname, useRouter, useSearchParams } from "next/navigation";
 import { useEffect } from "react";
 import { useHostState, useMaybeAnswer, usePlan } from "../../client/session.tsx";
-import type { ChangedList } from "../../core/plan/schema.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
+import { rowSelectors } from "./rowSelectors.ts";
 import { useLinkTo } from "./windowed.ts";
 
 /** As many rows are marked; a sketch that changes more is marked in part. */
 const MOST_MARKED = 1_000;
-
-/** What rows of a list are called in tables. */
-const rowNames: Partial<Record<ChangedList, string>> = { tasks: "task", people: "person", projects: "project", teams: "team" };
 
 export function SketchBar() {
   const session = usePlan();
@@ -28,7 +25,7 @@ export function SketchBar() {
   const marks = useMaybeAnswer("sketchMarks", sketchId === null ? null : { sketchId }, null);
   if (sketchId === null || !sketches) return null;
   const sketch = sketches.find(({ id }) => id === sketchId);
-  const selectors = (marks ?? []).flatMap(({ list, id }) => (rowNames[list] ? [`[data-${rowNames[list]}="${CSS.escape(id)}"]`] : []));
+  const selectors = rowSelectors(marks ?? []);
   return (
     <div role="status" className="sketch-bar">
       {selectors.length > 0 && <style>{`:is(${selectors.slice(0, MOST_MARKED).join(",")}){box-shadow:inset 3px 0 var(--plum)}`}</style>}

@@ -3,9 +3,8 @@
 import { usePathname, useRouter, useSearchParams } from "next/navigation";
 import { useHostState, usePlan } from "../../client/session.tsx";
 import type { Edit } from "../../core/edits/edit.ts";
-import { momentOn } from "../../ui/momentOn.ts";
 import { newId } from "../../ui/newId.ts";
-import { useFrame, usePlanFacts } from "./facts.ts";
+import { useOwnSketch } from "./ownSketch.ts";
 
 /** @returns Tries an edit. `words` name the sketch that is begun, where none is open. */
 export function useTry(): (edit: Edit, words: string) => Promise<void> {
@@ -13,17 +12,15 @@ export function useTry(): (edit: Edit, words: string) => Promise<void> {
   const router = useRouter();
   const path = usePathname();
   const params = useSearchParams();
-  const { user } = useFrame();
-  const { today } = usePlanFacts();
+  const ownSketch = useOwnSketch();
   const isOpen = useHostState()?.sketchId != null;
   return async (edit, words) => {
     if (isOpen) return void (await session.edit(edit));
-    const id = newId("sketch");
     const entry = { id: newId("drawn"), words, edit: JSON.parse(JSON.stringify(edit)) };
-    const sketch = { id, name: words, by: user.name, at: momentOn(today), edits: [entry] };
+    const sketch = { ...ownSketch(), name: words, edits: [entry] };
     if ((await session.edit({ kind: "addSketch", sketch })).length > 0) return;
     const next = new URLSearchParams(params);
-    next.set("sketch", id);
+    next.set("sketch", sketch.id);
     router.replace(`${path}?${next}`);
   };
 }

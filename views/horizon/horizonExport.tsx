@@ -7,6 +7,7 @@ import type { HorizonAnswer, PipelineCase } from "../../core/answers/horizon.ts"
 import { DownloadLink } from "../../ui/downloadLink.tsx";
 import { rangeText } from "../../ui/format.ts";
 import { Menu } from "../../ui/menu.tsx";
+import { SaveChartLines } from "../../ui/saveChartLines.tsx";
 import { demandMarks } from "./demandMarks.ts";
 
 interface HorizonExportProps {
@@ -24,13 +25,7 @@ export function HorizonExport({ cases, charts, answer: { periods, roles } }: Hor
     if (cases.length > 0) query.set("cases", JSON.stringify(cases));
     return `/api/horizon?${query}`;
   };
-  const save = async (as: "svg" | "png") => {
-    const { saveChartPng, saveChartSvg } = await import("../../ui/saveChart.ts");
-    if (!charts.current) return;
-    const side = `Hours by role, ${rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop })}`;
-    const saved = as === "svg" ? saveChartSvg : saveChartPng;
-    await saved(charts.current, "horizon", "Capacity against demand", side, Object.values(demandMarks));
-  };
+  const side = () => `Hours by role, ${rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop })}`;
   return (
     <Menu label="Export" icon={<Download size={14} />}>
       <div className="w-[190px]">
@@ -40,12 +35,15 @@ export function HorizonExport({ cases, charts, answer: { periods, roles } }: Hor
         <DownloadLink className="menu-line" href={file("xlsx")} name="horizon.xlsx">
           Figures as XLSX
         </DownloadLink>
-        <button type="button" className="menu-line" disabled={roles.length === 0} onClick={() => void save("png")}>
-          Charts as PNG
-        </button>
-        <button type="button" className="menu-line" disabled={roles.length === 0} onClick={() => void save("svg")}>
-          Charts as SVG
-        </button>
+        <SaveChartLines
+          what="Charts"
+          chart={charts}
+          name="horizon"
+          title="Capacity against demand"
+          side={side}
+          marks={Object.values(demandMarks)}
+          disabled={roles.length === 0}
+        />
       </div>
     </Menu>
   );

@@ -10,6 +10,7 @@ import { ChartLegend } from "../../ui/chartParts.tsx";
 import { moneyText, periodHeading, rangeText } from "../../ui/format.ts";
 import { kindOptions, none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
+import { SaveChartLines } from "../../ui/saveChartLines.tsx";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { Empty } from "../frame/screen.tsx";
 import { cashMarks } from "./cashMarks.ts";
@@ -79,22 +80,19 @@ function OfWhat({ of, onChange }: { of: readonly string[]; onChange: (of: string
 }
 
 function CashExport({ chart, money, title }: { chart: React.RefObject<HTMLDivElement | null>; money: Money; title: string }) {
-  const save = async (as: "svg" | "png") => {
-    const { saveChartPng, saveChartSvg } = await import("../../ui/saveChart.ts");
-    if (!chart.current) return;
-    const { periods, currency, total } = money;
-    const side = `${currency} ${moneyText(total)}, ${rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop })}`;
-    const saved = as === "svg" ? saveChartSvg : saveChartPng;
-    await saved(chart.current, "cash-flow", title, side, cashMarks(money));
-  };
+  const { periods, currency, total, rows } = money;
+  const side = () => `${currency} ${moneyText(total)}, ${rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop })}`;
   return (
     <MoneyExport name="cash-flow">
-      <button type="button" className="menu-line" disabled={money.rows.length === 0} onClick={() => void save("png")}>
-        Chart as PNG
-      </button>
-      <button type="button" className="menu-line" disabled={money.rows.length === 0} onClick={() => void save("svg")}>
-        Chart as SVG
-      </button>
+      <SaveChartLines
+        what="Chart"
+        chart={chart}
+        name="cash-flow"
+        title={title}
+        side={side}
+        marks={cashMarks(money)}
+        disabled={rows.length === 0}
+      />
     </MoneyExport>
   );
 }

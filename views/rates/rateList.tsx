@@ -19,7 +19,6 @@ export function RateList({ rates, beside }: { rates: RatesHook; beside: RateTabl
     if (!beside) return null;
     const rows = rateGrid(beside.entries, names, { subjects: [], dates: [] }).sections.flatMap((section) => section.rows);
     return {
-      name: beside.name,
       dates: beside.entries.map(({ from = "" }) => from),
       rowOf: ({ id }: RateRow) => rows.find((row) => row.id === id),
     };

@@ -8,11 +8,9 @@ import { Button } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";
 import { countText } from "../../ui/format.ts";
-import { momentOn } from "../../ui/momentOn.ts";
-import { newId } from "../../ui/newId.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
-import { useFrame, usePlanFacts } from "../frame/facts.ts";
 import { ImpactView } from "../frame/impact.tsx";
+import { useOwnSketch } from "../frame/ownSketch.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 
 interface SketchSheetProps {
@@ -113,10 +111,9 @@ function Changes({ sketchId, entries }: { sketchId: string; entries: readonly Sk
 
 function Ends({ row: { id, name }, onOpen, onClose }: SketchSheetProps) {
   const session = usePlan();
-  const { user } = useFrame();
-  const { today } = usePlanFacts();
+  const ownSketch = useOwnSketch();
   const copy = async () => {
-    const sketch = await session.ask("sketchCopy", { sketchId: id, id: newId("sketch"), by: user.name, at: momentOn(today) });
+    const sketch = await session.ask("sketchCopy", { sketchId: id, ...ownSketch() });
     if (sketch && (await session.edit({ kind: "addSketch", sketch })).length === 0) onOpen(sketch.id);
   };
   return (

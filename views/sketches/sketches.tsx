@@ -8,10 +8,8 @@ import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
 import { Button, TextButton } from "../../ui/button.tsx";
 import { Field, TextInput } from "../../ui/field.tsx";
 import { useKeys } from "../../ui/keys.ts";
-import { momentOn } from "../../ui/momentOn.ts";
-import { newId } from "../../ui/newId.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
-import { useFrame, usePlanFacts } from "../frame/facts.ts";
+import { useOwnSketch } from "../frame/ownSketch.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { CompareTable } from "./compareTable.tsx";
 import { SketchSheet } from "./sketchSheet.tsx";
@@ -73,11 +71,10 @@ export function Sketches({ initial }: { initial: Initial<AnswerOf<"sketches">> }
 
 function NewSketch({ onDone, onClose }: { onDone: (id: string) => void; onClose: () => void }) {
   const session = usePlan();
-  const { user } = useFrame();
-  const { today } = usePlanFacts();
+  const ownSketch = useOwnSketch();
   const [name, setName] = useState("");
   const add = async () => {
-    const sketch = { id: newId("sketch"), name: name.trim(), by: user.name, at: momentOn(today), edits: [] };
+    const sketch = { ...ownSketch(), name: name.trim(), edits: [] };
     if ((await session.edit({ kind: "addSketch", sketch })).length === 0) onDone(sketch.id);
   };
   return (

@@ -1,0 +1,13 @@
+"use client";
+// What every sketch that somebody begins here has: an id, whose it is, and since when.
+import type { Sketch } from "../../core/plan/schema.ts";
+import { momentOn } from "../../ui/momentOn.ts";
+import { newId } from "../../ui/newId.ts";
+import { useFrame, usePlanFacts } from "./facts.ts";
+
+/** @returns Makes the beginning of a new one. */
+export function useOwnSketch(): () => Pick<Sketch, "id" | "by" | "at"> {
+  const { user } = useFrame();
+  const { today } = usePlanFacts();
+  return () => ({ id: newId("sketch"), by: user.name, at: momentOn(today) });
+}

@@ -1,0 +1,16 @@
+// Where rows of the plan stand on a screen, as selectors of a style sheet.
+import type { ChangedList } from "../../core/plan/schema.ts";
+
+/** What rows of a list are called in tables. */
+const names: Partial<Record<ChangedList, string>> = {
+  tasks: "task",
+  people: "person",
+  projects: "project",
+  requests: "request",
+  teams: "team",
+};
+
+/** A selector for each row of a list that tables show; each once. */
+export function rowSelectors(rows: readonly { list: ChangedList; id: string }[]): string[] {
+  return [...new Set(rows.flatMap(({ list, id }) => (names[list] ? [`[data-${names[list]}="${CSS.escape(id)}"]`] : [])))];
+}
