@@ -1,4 +1,6 @@
 import { expect, test } from "vitest";
+import type { Board } from "../core/answers/board.ts";
+import { parseDay } from "../core/calendar/day.ts";
 import { applyChanges, invert } from "../core/edits/change.ts";
 import { applyEdit, type Edit } from "../core/edits/edit.ts";
 import type { Plan } from "../core/plan/schema.ts";
@@ -509,7 +511,10 @@ test("while a sketch is open, screens show it, what is changed is written down i
   expect((await host.edit(give("rockpools-mara", "nobody"))).length).toBeGreaterThan(0);
   await server.untilSettled();
   expect(holder()).toBe("rui");
-  expect(host.askPlan("takers", { assignmentId: "rockpools-mara" })?.holderId).toBe("mara");
+  const month = { range: { start: parseDay("2027-02-01"), stop: parseDay("2027-03-01") }, grain: "month" as const, open: ["mara"] };
+  const bars = ({ bars: of }: Board) => of.mara.map(({ assignmentId }) => assignmentId);
+  expect(bars(host.ask("board", month).data)).not.toContain("rockpools-mara");
+  expect(bars(host.ask("plannedBoard", month).data.board)).toContain("rockpools-mara");
   expect(server.plan.assignments.find(({ id }) => id === "rockpools-mara")?.personId).toBe("mara");
   expect(server.plan.sketches.find(({ id }) => id === "try")?.edits.map(({ words }) => words)).toEqual([
     expect.stringContaining("Rui Monteverde"),

@@ -79,8 +79,9 @@ export interface StepBack {
 
 const RETRY_MS = 2_000;
 
-/** Questions about the sketches themselves, which are answered of the plan. */
+/** Questions that are answered of the plan itself, whatever sketch is open: those about sketches, and what one is held against. */
 const ofPlan: ReadonlySet<Question> = new Set<Question>([
+  "plannedBoard",
   "sketches",
   "sketchEntries",
   "sketchMarks",
@@ -188,11 +189,6 @@ export class PlanHost {
   ask<Q extends Question>(question: Q, query: QueryOf<Q>): { version: number; revision: number; data: AnswerOf<Q> } {
     const { version, revision } = this.#state;
     return { version, revision, data: answer(ofPlan.has(question) ? this.#shown() : this.#visible(), question, query) };
-  }
-
-  /** The same about the plan itself, whatever sketch is open. */
-  askPlan<Q extends Question>(question: Q, query: QueryOf<Q>): AnswerOf<Q> {
-    return answer(this.#shown(), question, query);
   }
 
   /** Shows a sketch on top of the plan from now on; the plan alone for null. */

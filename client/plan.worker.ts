@@ -87,7 +87,6 @@ const api = {
     );
   },
   ask: host.ask.bind(host),
-  askPlan: host.askPlan.bind(host),
   openSketch: host.openSketch.bind(host),
   preview: host.preview.bind(host),
   edit: host.edit.bind(host),

@@ -23,6 +23,7 @@ function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
       { ...weeks, open: [personId] },
       { ...weeks, open: [], limit: 3, countsTasks: true },
     ],
+    plannedBoard: [{ range, grain: "week", open: [] }],
     cell: [{ personId, range: { start: range.start, stop: range.start + 7 }, counting: { pencilled: true, pipeline: "weighted" } }],
     byRule: [
       { assignmentId, range },

@@ -69,6 +69,8 @@ import { type PreviewQuery, previewTable } from "../core/tables/preview.ts";
 
 export const questions = {
   board: (model: Model, query: BoardQuery) => boardOf(model, query),
+  /** The same of the plan itself, whatever sketch is open, with what was asked for. */
+  plannedBoard: (model: Model, query: BoardQuery) => ({ of: JSON.stringify(query), board: boardOf(model, query) }),
   cell: (model: Model, { personId, range, counting }: { personId: string; range: Range; counting: Counting }) =>
     explainCell(model, personId, range, counting),
   loads: (model: Model, query: PeopleLoadsQuery) => peopleLoads(model, query),

@@ -148,11 +148,6 @@ class PlanSession {
     void this.worker?.openSketch(id);
   }
 
-  /** The answer to a question about the plan itself, whatever sketch is open. */
-  async askPlan<Q extends Question>(question: Q, query: QueryOf<Q>): Promise<AnswerOf<Q>> {
-    return this.#answered((worker) => worker.askPlan(question, query as never) as unknown as Promise<AnswerOf<Q>>);
-  }
-
   /** True from the moment something is made, until the server has settled it. */
   isSaving = (): boolean => this.#asked > 0 || (this.#state?.unsettled ?? 0) > 0;
 

@@ -1,7 +1,7 @@
 "use client";
 // A table as it stands on the screen: headings in sight, rows drawn where one looks, walked by keys, sorted, copied.
 import { useVirtualizer } from "@tanstack/react-virtual";
-import { type MouseEvent, type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { type MouseEvent, type ReactNode, useCallback, useEffect, useEffectEvent, useMemo, useRef, useState } from "react";
 import { useWidth } from "../useWidth.ts";
 import type { EditStep } from "./cellEditor.tsx";
 import { columnsThatFit, leastWidth, type TableColumn, tracksOf } from "./column.ts";
@@ -149,13 +149,13 @@ function headTicks<R>({ ticks }: TableProps<R>, lines: readonly Line<R>[]) {
   return { isAll, label: `${isAll ? "Untick" : "Tick"} ${ticks.what}`, onAll: (isOn: boolean) => ticks.onTick(ids, isOn) };
 }
 
-/** A link to a row shows it: once, when the screen opens; later ones are chosen where one already looks. */
+/** A link to a row shows it once, when the screen opens: later ones are chosen where one already looks. */
 function useSelectedInSight<R>(selectedId: string | null | undefined, lines: readonly Line<R>[], reveal: (at: number) => void) {
-  // biome-ignore lint/correctness/useExhaustiveDependencies: once, when the screen opens
-  useEffect(() => {
+  const show = useEffectEvent(() => {
     const at = lines.findIndex((line) => line.kind === "row" && line.id === selectedId);
     if (at > 6) reveal(at);
-  }, []);
+  });
+  useEffect(() => show(), []);
 }
 
 interface LineRowProps<R> extends RowActions<R> {

@@ -1,7 +1,7 @@
 "use client";
 // The board: rows and columns virtualised, heads kept in sight, moved through by keyboard.
 import { useVirtualizer } from "@tanstack/react-virtual";
-import { type RefObject, useEffect, useLayoutEffect, useMemo, useRef } from "react";
+import { type RefObject, useEffect, useEffectEvent, useLayoutEffect, useMemo, useRef } from "react";
 import { createPortal } from "react-dom";
 import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
 import type { Range } from "../../core/calendar/periods.ts";
@@ -90,17 +90,19 @@ function useBoardWindow(
   useLayoutEffect(() => rows.measure(), [rows, open, board.bars, board.rows]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: sizes hang on the width of a column
   useLayoutEffect(() => columns.measure(), [columns, column]);
-  // A link to a cell shows it: once, when the screen opens.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: later selections are made where one already looks
-  useEffect(() => {
+  const showSelected = useEffectEvent(() => {
     const at = board.rows.findIndex(({ id }) => id === selected?.personId);
     if (at > 8) rows.scrollToIndex(at, { align: "center" });
-  }, []);
-  // Whoever receives work in a preview is scrolled into sight.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: once for each preview
-  useEffect(() => {
-    const at = previewed ? board.rows.findIndex(({ id, kind }) => kind === "person" && previewed.takerIds.includes(id)) : -1;
+  });
+  // A link to a cell shows it once, when the screen opens: later selections are made where one already looks.
+  useEffect(() => showSelected(), []);
+  const showTakers = useEffectEvent((takerIds: readonly string[]) => {
+    const at = board.rows.findIndex(({ id, kind }) => kind === "person" && takerIds.includes(id));
     if (at >= 0) rows.scrollToIndex(at);
+  });
+  // Whoever receives work in a preview is scrolled into sight, once for each preview.
+  useEffect(() => {
+    if (previewed) showTakers(previewed.takerIds);
   }, [previewed]);
   return { rows, columns, column };
 }

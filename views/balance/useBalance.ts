@@ -1,11 +1,12 @@
 "use client";
 // Binds the Balance screen to the plan: its window, what is open and selected, and the edits made there.
 import { createLoader, createSerializer, parseAsArrayOf, parseAsString, useQueryState, useQueryStates } from "nuqs";
-import { useCallback, useEffect, useMemo, useState } from "react";
+import { useCallback, useEffect, useEffectEvent, useMemo, useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer, useMaybeAnswer } from "../../client/session.tsx";
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
 import type { Range } from "../../core/calendar/periods.ts";
+import type { Bar } from "../../core/load/bars.ts";
 import { isCalendarDate } from "../../core/plan/schema.ts";
 import { focusSoon } from "../../ui/focusSoon.ts";
 import { usePlanWindow } from "../frame/windowed.ts";
@@ -108,13 +109,13 @@ function useReassigning({
   onDone: () => void;
 }) {
   const isAbout = explained?.personId === selected?.personId && explained?.range.start === selected?.range.start;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: it waits for the explanation alone
-  useEffect(() => {
-    if (!isReassigning || !explained || !isAbout) return;
+  const begin = useEffectEvent(([first, ...more]: readonly Bar[]) => {
     onDone();
-    const [first, ...more] = explained.bars;
     if (first && more.length === 0) setMoving(first.assignmentId);
     else if (first) focusSoon(reassignId(first.assignmentId));
+  });
+  useEffect(() => {
+    if (isReassigning && explained && isAbout) begin(explained.bars);
   }, [isReassigning, explained, isAbout]);
 }
 

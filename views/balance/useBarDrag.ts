@@ -1,7 +1,8 @@
 "use client";
 // Dragging a bar onto a person: what the drop would do is worked out while the bar hangs over them.
-import { type RefObject, useEffect, useState } from "react";
+import { type RefObject, useState } from "react";
 import { toast } from "sonner";
+import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
 import { type Dragged, usePointerDrag } from "../../ui/usePointerDrag.ts";
 import { type DragData, daysOfEnds, useAlongTime } from "./useAlongTime.ts";
 import type { useBalance } from "./useBalance.ts";
@@ -19,6 +20,7 @@ export function useBarDrag(
 ) {
   const { give, shift, shiftPreview, board } = balance;
   const [targetId, setTarget] = useState<string | null>(null);
+  const [kept, setKept] = useState<{ board: typeof board; loads: PeopleLoads | null } | null>(null);
   const over = useOverPerson(balance);
   const { along, ask: askAlong, clear: clearAlong } = useAlongTime(shiftPreview);
   const isHolder = (personId: string, assignmentId: string) =>
@@ -44,8 +46,8 @@ export function useBarDrag(
   const drop = async (assignmentId: string, personId: string) => {
     const known = personId === targetId ? over.loads : null;
     cancel();
-    over.keepLoads(known);
-    if ((await give(assignmentId, personId)).length > 0) over.keepLoads(null);
+    setKept({ board, loads: known });
+    if ((await give(assignmentId, personId)).length > 0) setKept(null);
   };
   const end = ({ bar: { assignmentId }, edge }: DragData, { dx, x, y }: Dragged) => {
     const personId = personUnder(x, y);
@@ -67,18 +69,14 @@ export function useBarDrag(
     onCancel: cancel,
   });
   const bar = dragged?.data.bar ?? null;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: a new board says what the loads would have been
-  useEffect(() => {
-    if (bar === null) over.keepLoads(null);
-  }, [board]);
   const isOwn = bar !== null && targetId !== null && isHolder(targetId, bar.assignmentId);
-  const { outcome, loads, effect } = over;
+  const { outcome, effect } = over;
   return {
     dragged,
     handlers,
     targetId: isOwn ? null : targetId,
     outcome,
-    loads,
+    loads: over.loads ?? (kept?.board === board ? kept.loads : null),
     along: along?.shift ?? null,
     effect: along?.effect ?? effect,
   };

@@ -3,7 +3,7 @@
 // what differs from the plan without it.
 import { useCallback, useEffect, useMemo, useState } from "react";
 import type { AnswerOf, QueryOf } from "../../client/questions.ts";
-import { useHostState, usePlan } from "../../client/session.tsx";
+import { useHostState, useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { RemedyLine } from "../../core/answers/remedyLines.ts";
 import { togetherOf } from "../../core/balancing/remedies.ts";
 import type { Bar } from "../../core/load/bars.ts";
@@ -16,12 +16,11 @@ export function useBoardPreview(before: Board, query: QueryOf<"board">) {
   const [previewed, setPreviewed] = useState<RemedyLine | null>(null);
   const [after, setAfter] = useState<{ line: RemedyLine; before: Board; board: Board } | null>(null);
   const key = JSON.stringify(query);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: asked anew where the board that is shown is another one
   useEffect(() => {
     if (!previewed) return;
     let isStale = false;
     const edit = togetherOf(previewed.edits, remedyText(previewed));
-    void session.preview(edit, "board", query).then((board) => {
+    void session.preview(edit, "board", JSON.parse(key)).then((board) => {
       if (isStale) return;
       if (board) setAfter({ line: previewed, before, board });
       else setPreviewed(null);
@@ -31,7 +30,7 @@ export function useBoardPreview(before: Board, query: QueryOf<"board">) {
     };
   }, [session, previewed, before, key]);
   const preview = previewed && after?.line === previewed && after.before === before ? after.board : null;
-  const planned = usePlannedBoard(before, query);
+  const planned = usePlannedBoard(query);
   // What is tried is held against the board that stands; a sketch against the plan without it.
   const [shown, former] = preview ? [preview, before] : planned ? [before, planned] : [null, before];
   const formerRows = useMemo(() => shown && new Map(former.rows.map(({ key: row }, at) => [row, at])), [shown, former]);
@@ -58,23 +57,10 @@ export function useBoardPreview(before: Board, query: QueryOf<"board">) {
 }
 
 /** While a sketch is open: the same board of the plan without it; null until it is known. */
-function usePlannedBoard(shown: Board, query: QueryOf<"board">): Board | null {
-  const session = usePlan();
-  const sketchId = useHostState()?.sketchId ?? null;
-  const [planned, setPlanned] = useState<{ key: string; board: Board } | null>(null);
-  const key = JSON.stringify([sketchId, query]);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: asked anew where the board that is shown is another one
-  useEffect(() => {
-    if (sketchId === null) return setPlanned(null);
-    let isStale = false;
-    void session.askPlan("board", query).then((board) => {
-      if (!isStale) setPlanned({ key, board });
-    });
-    return () => {
-      isStale = true;
-    };
-  }, [session, sketchId, shown, key]);
-  return sketchId !== null && planned?.key === key ? planned.board : null;
+function usePlannedBoard(query: QueryOf<"board">): Board | null {
+  const isSketching = useHostState()?.sketchId != null;
+  const planned = useMaybeAnswer("plannedBoard", isSketching ? query : null, null);
+  return planned && planned.of === JSON.stringify(query) ? planned.board : null;
 }
 
 function movedBars(before: readonly Bar[], after: readonly Bar[]): Bar[] {

@@ -32,5 +32,5 @@ export function useOverPerson({ preview, effectAfter }: Pick<ReturnType<typeof u
     const effect = await effectAfter(assignmentId, personId);
     if (turn === asked.current) setOver((known) => ({ ...known, effect }));
   };
-  return { ...over, ask, clear, keepLoads: (loads: PeopleLoads | null) => setOver({ ...nothing, loads }) };
+  return { ...over, ask, clear };
 }
