@@ -179,6 +179,8 @@ class Costing {
   #shared: Shared | null = null;
   /** Taken for one row of work after the other: a line of its own for each would be most of the work. */
   readonly #line: ExactLine;
+  /** Stands for all amounts of a kind that a project has nothing of, until it has. */
+  readonly #nothing: number[];
 
   constructor(
     readonly placed: Placed,
@@ -187,10 +189,25 @@ class Costing {
     private readonly tell: ((line: MoneyLine) => void) | null = null,
   ) {
     this.#line = new ExactLine(periods);
+    this.#nothing = new Array<number>(periods.periods.length).fill(0);
+  }
+
+  /** The line with nothing on it. */
+  #emptied(): ExactLine {
+    this.#line.reset();
+    return this.#line;
+  }
+
+  /** The sums of a kind of money, to be added to. */
+  #sums({ cost: { byKind } }: ProjectCosts, kind: MoneyLine["kind"]): number[] {
+    if (byKind[kind] === this.#nothing) byKind[kind] = this.#nothing.slice();
+    return byKind[kind];
   }
 
   /** Adds a line's amounts to their sums. @returns Its total over the range. */
-  #add(line: ExactLine, into: number[], kind: MoneyLine["kind"], project: number, row: number): number {
+  #add(line: ExactLine, costs: ProjectCosts, kind: MoneyLine["kind"], project: number, row: number): number {
+    if (!this.tell && line.isEmpty) return 0;
+    const into = this.#sums(costs, kind);
     if (!this.tell) return line.addTo(into);
     const amounts = new Array<number>(into.length).fill(0);
     const total = line.addTo(amounts);
@@ -205,7 +222,7 @@ class Costing {
     const { plan } = this.placed;
     this.#shared ??= sharedOf(this.placed);
     const costs: ProjectCosts = {
-      cost: emptyCost(this.periods.periods.length),
+      cost: emptyCost(this.#nothing),
       work: [],
       fixed: [],
       expenses: [],
@@ -231,8 +248,7 @@ class Costing {
     if (row >= work.assignments && placements.asked[row] === 0) return;
     const { book, overtime } = this.#shared as Shared;
     const table = book.table(plan.projects[project].costTableId);
-    const line = this.#line;
-    line.reset();
+    const line = this.#emptied();
     const isMaterial = work.isMaterial[row] === 1;
     const kind = isMaterial ? "material" : "labour";
     addLacks(
@@ -242,7 +258,7 @@ class Costing {
         ? addMaterial(this.placed, row, table, book, true, line)
         : addLabour(this.placed, row, { table, book, overtime, isPerUseCharged: true }, line),
     );
-    const total = this.#add(line, costs.cost.byKind[kind], kind, project, row);
+    const total = this.#add(line, costs, kind, project, row);
     costs.work.push(
       row < work.assignments
         ? { assignmentId: plan.assignments[row].id, kind, total }
@@ -253,32 +269,31 @@ class Costing {
   #addFixed(costs: ProjectCosts, project: number, row: number): void {
     const task = this.placed.plan.tasks[row];
     if (task.fixedCost === undefined) return;
-    const line = new ExactLine(this.periods);
+    const line = this.#emptied();
     addFixedCost(task, this.placed.schedule.of(row), line);
-    costs.fixed.push({ taskId: task.id, kind: "fixed", total: this.#add(line, costs.cost.byKind.fixed, "fixed", project, row) });
+    costs.fixed.push({ taskId: task.id, kind: "fixed", total: this.#add(line, costs, "fixed", project, row) });
   }
 
   #addExpense(costs: ProjectCosts, project: number, row: number): void {
     const { plan, lines } = this.placed;
     const expense = plan.expenses[row];
     const calendar = lineFinder(plan, lines)(plan.projects[project].calendarId);
-    const [line, tax] = [new ExactLine(this.periods), new ExactLine(this.periods)];
-    addExpense(expense, minorUnits(expense.amount), calendar, line);
-    addExpense(expense, taxOf(expense), calendar, tax);
-    const taxed = this.#add(tax, costs.cost.byKind.tax, "tax", project, row);
-    const total = this.#add(line, costs.cost.byKind.expense, "expense", project, row) + (plan.settings.taxInCost ? taxed : 0);
+    addExpense(expense, taxOf(expense), calendar, this.#emptied());
+    const tax = this.#add(this.#line, costs, "tax", project, row);
+    addExpense(expense, minorUnits(expense.amount), calendar, this.#emptied());
+    const total = this.#add(this.#line, costs, "expense", project, row) + (plan.settings.taxInCost ? tax : 0);
     costs.expenses.push({ expenseId: expense.id, kind: "expense", total });
   }
 
   #addRevenue(costs: ProjectCosts, project: number, lacks: Map<number, Lacks>): void {
     const { rows, book } = this.#shared as Shared;
-    const line = new ExactLine(this.periods);
+    const line = this.#emptied();
     let before: number[] = [];
     addRevenue(this.placed, project, membersOf(rows, project), book, line, (row, own) => {
       if (own) addLacks(lacks, row, own);
       before = this.#tellRevenue(line, project, row, before);
     });
-    line.addTo(costs.cost.byKind.revenue);
+    if (!line.isEmpty) line.addTo(this.#sums(costs, "revenue"));
   }
 
   /** Tells what the row that came last adds to a project's revenue. @returns The revenue with it. */
@@ -379,7 +394,6 @@ export function marginOf(revenue: number, cost: number): number | null {
   return revenue === 0 ? null : roundedQuotient((revenue - cost) * 10_000, revenue);
 }
 
-function emptyCost(periods: number): ProjectCost {
-  const zeros = () => new Array<number>(periods).fill(0);
-  return { byKind: { labour: zeros(), material: zeros(), fixed: zeros(), expense: zeros(), tax: zeros(), revenue: zeros() } };
-}
+const emptyCost = (nothing: number[]): ProjectCost => ({
+  byKind: { labour: nothing, material: nothing, fixed: nothing, expense: nothing, tax: nothing, revenue: nothing },
+});

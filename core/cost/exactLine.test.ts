@@ -39,3 +39,29 @@ test("always: amounts in plain numbers come to what they come to in big ones, in
     { numRuns: 400 },
   );
 });
+
+test("always: days added together come to what they come to one by one; where that would not be exact, nothing is added", () => {
+  const run = fc.record({
+    from: fc.integer({ min: -10, max: 40 }),
+    minutes: fc.array(fc.oneof(fc.constant(0), fc.integer({ min: 1, max: 1_440 })), { minLength: 1, maxLength: 20 }),
+    factor: fc.oneof(fc.integer({ min: 0, max: 2_000_000 }), fc.constant(2 ** 45)),
+  });
+  fc.assert(
+    fc.property(fc.array(run, { maxLength: 6 }), fc.constantFrom(1, 7, 6_000), (runs, denominator) => {
+      const [together, alone] = [new ExactLine(asked), new ExactLine(asked)];
+      for (const { from, minutes, factor } of runs) {
+        const days = Int32Array.from([99, ...minutes, 99]);
+        const isAdded = together.addProducts(days, 1 - from, from, from + minutes.length, factor, denominator);
+        if (factor < 2 ** 45 && runs.every((own) => own.factor < 2 ** 45)) expect(isAdded).toBe(true);
+        minutes.forEach((own, at) => {
+          const slot = alone.slotOf(from + at);
+          alone.add(slot, BigInt(own) * BigInt(factor), BigInt(denominator));
+          if (!isAdded) together.add(slot, BigInt(own) * BigInt(factor), BigInt(denominator));
+        });
+      }
+      const [a, b] = [new Array<number>(5).fill(0), new Array<number>(5).fill(0)];
+      expect([together.addTo(a), a]).toEqual([alone.addTo(b), b]);
+    }),
+    { numRuns: 400 },
+  );
+});

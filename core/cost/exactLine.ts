@@ -14,13 +14,19 @@ export interface CostPeriods {
  * are exact; big ones from then on. */
 export class ExactLine {
   readonly #periods: CostPeriods;
+  /** How many runs of amounts there are. */
+  #runs = 0;
   /** One entry a run of amounts: 0 before the range, p + 1 in period p; numerator / denominator minor units. */
-  readonly #slots: number[] = [];
-  /** Numerators over `#denominator` while all are small; null once one is not. */
-  #small: number[] | null = [];
+  #slots = new Int32Array(64);
+  /** Numerators over `#denominator` while all are small. */
+  #small = new Float64Array(64);
+  #isSmall = true;
   #denominator = 0;
-  readonly #numerators: bigint[] = [];
-  readonly #denominators: bigint[] = [];
+  /** Twice what all small numerators come to at most, with the denominator: below the greatest safe integer, every running total
+   * and its rounding are exact. */
+  #most = 0;
+  #numerators: bigint[] = [];
+  #denominators: bigint[] = [];
   #isInOrder = true;
 
   constructor(periods: CostPeriods) {
@@ -29,13 +35,18 @@ export class ExactLine {
 
   /** Empties the line, for the next amounts. */
   reset(): void {
-    this.#slots.length = 0;
-    this.#numerators.length = 0;
-    this.#denominators.length = 0;
+    this.#runs = 0;
     this.#denominator = 0;
+    this.#most = 0;
     this.#isInOrder = true;
-    if (this.#small) this.#small.length = 0;
-    else this.#small = [];
+    if (this.#isSmall) return;
+    this.#isSmall = true;
+    this.#numerators = [];
+    this.#denominators = [];
+  }
+
+  get isEmpty(): boolean {
+    return this.#runs === 0;
   }
 
   /** Where a day's amount goes: 0 before the range, p + 1 in period p, −1 after it. */
@@ -45,11 +56,17 @@ export class ExactLine {
     return day < range.stop ? periodOf[day - range.start] + 1 : -1;
   }
 
+  /** The first day after a slot; for days after the range there is none. */
+  stopOf(slot: number): Day {
+    if (slot < 0) return Number.POSITIVE_INFINITY;
+    return slot === 0 ? this.#periods.range.start : this.#periods.periods[slot - 1].stop;
+  }
+
   /** Adds numerator / denominator minor units in a slot. */
   add(slot: number, numerator: bigint, denominator: bigint): void {
     if (slot < 0 || numerator === 0n) return;
-    if (this.#small) this.#becomeLarge(this.#small);
-    const last = this.#slots.length - 1;
+    if (this.#isSmall) this.#becomeLarge();
+    const last = this.#runs - 1;
     if (last >= 0 && this.#slots[last] === slot && this.#denominators[last] === denominator) {
       this.#numerators[last] += numerator;
       return;
@@ -62,51 +79,90 @@ export class ExactLine {
   /** The same of whole numbers that are exact: safe integers. */
   addSmall(slot: number, numerator: number, denominator: number): void {
     if (slot < 0 || numerator === 0) return;
-    if (!this.#small || (this.#denominator !== denominator && this.#denominator !== 0)) {
+    const most = this.#most + 2 * Math.abs(numerator);
+    if (!this.#isSmall || most + denominator > Number.MAX_SAFE_INTEGER || (this.#denominator !== denominator && this.#denominator !== 0)) {
       this.add(slot, BigInt(numerator), BigInt(denominator));
       return;
     }
     this.#denominator = denominator;
-    const last = this.#slots.length - 1;
-    const sum = last >= 0 && this.#slots[last] === slot ? this.#small[last] + numerator : null;
-    if (sum !== null && Number.isSafeInteger(sum)) this.#small[last] = sum;
+    this.#most = most;
+    this.#put(slot, numerator);
+  }
+
+  /** Adds amounts[day + shift] × factor / denominator minor units on each day of [from, to), all of them together where that
+   * is exact. @returns False where it is not: nothing was added. */
+  addProducts(amounts: Int32Array, shift: number, from: Day, to: Day, factor: number, denominator: number): boolean {
+    let sum = 0;
+    for (let day = from; day < to; day++) sum += amounts[day + shift];
+    const most = this.#most + 2 * sum * factor;
+    if (!this.#isSmall || most + denominator > Number.MAX_SAFE_INTEGER || (this.#denominator !== denominator && this.#denominator !== 0))
+      return false;
+    this.#denominator = denominator;
+    this.#most = most;
+    const { range, periodOf } = this.#periods;
+    const [first, last] = [Math.max(from, range.start), Math.min(to, range.stop)];
+    let slot = 0;
+    let own = 0;
+    for (let day = from; day < first && day < to; day++) own += amounts[day + shift];
+    for (let day = first; day < last; day++) {
+      const next = periodOf[day - range.start] + 1;
+      if (next !== slot) {
+        if (own !== 0) this.#put(slot, own * factor);
+        slot = next;
+        own = 0;
+      }
+      own += amounts[day + shift];
+    }
+    if (own !== 0) this.#put(slot, own * factor);
+    return true;
+  }
+
+  #put(slot: number, numerator: number): void {
+    const last = this.#runs - 1;
+    if (last >= 0 && this.#slots[last] === slot) this.#small[last] += numerator;
     else {
       this.#enter(slot);
-      this.#small.push(numerator);
+      this.#small[last + 1] = numerator;
     }
   }
 
   #enter(slot: number): void {
-    const last = this.#slots.length - 1;
-    if (last >= 0 && this.#slots[last] > slot) this.#isInOrder = false;
-    this.#slots.push(slot);
+    const run = this.#runs++;
+    if (run > 0 && this.#slots[run - 1] > slot) this.#isInOrder = false;
+    if (run === this.#slots.length) {
+      this.#slots = grown(this.#slots, new Int32Array(2 * run));
+      this.#small = grown(this.#small, new Float64Array(2 * run));
+    }
+    this.#slots[run] = slot;
   }
 
-  #becomeLarge(small: readonly number[]): void {
-    for (const numerator of small) {
-      this.#numerators.push(BigInt(numerator));
+  #becomeLarge(): void {
+    for (let run = 0; run < this.#runs; run++) {
+      this.#numerators.push(BigInt(this.#small[run]));
       this.#denominators.push(BigInt(this.#denominator));
     }
-    this.#small = null;
+    this.#isSmall = false;
   }
 
   /** Adds the minor units of each period to `into`: the rounded running total at its end less that at its start.
    * @returns Their sum over the range. */
   addTo(into: number[]): number {
-    const small = this.#small;
-    if (small && areSumsExact(small, this.#denominator))
-      return this.#isInOrder ? this.#addInOrder(small, into) : this.#addSorted(small, into);
-    if (small) this.#becomeLarge(small);
-    return this.#addLarge(into);
+    if (!this.#isSmall) return this.#addLarge(into);
+    return this.#isInOrder ? this.#addInOrder(into) : this.#addSorted(into);
   }
 
-  #addInOrder(small: readonly number[], into: number[]): number {
-    const [slots, denominator] = [this.#slots, this.#denominator];
-    let [cum, rounded, before] = [0, 0, 0];
-    for (let k = 0; k < slots.length; k++) {
+  #addInOrder(into: number[]): number {
+    const slots = this.#slots;
+    const small = this.#small;
+    const runs = this.#runs;
+    const denominator = this.#denominator;
+    let cum = 0;
+    let rounded = 0;
+    let before = 0;
+    for (let k = 0; k < runs; k++) {
       cum += small[k];
       const slot = slots[k];
-      if (slots[k + 1] === slot) continue;
+      if (k + 1 < runs && slots[k + 1] === slot) continue;
       const upTo = roundedSmall(cum, denominator);
       if (slot === 0) before = upTo;
       else into[slot - 1] += upTo - rounded;
@@ -116,9 +172,9 @@ export class ExactLine {
   }
 
   /** Of many rows one after the other: their sums by slot first. */
-  #addSorted(small: readonly number[], into: number[]): number {
+  #addSorted(into: number[]): number {
     const sums = new Float64Array(this.#periods.periods.length + 1);
-    for (let k = 0; k < small.length; k++) sums[this.#slots[k]] += small[k];
+    for (let k = 0; k < this.#runs; k++) sums[this.#slots[k]] += this.#small[k];
     const denominator = this.#denominator;
     let [cum, rounded] = [sums[0], roundedSmall(sums[0], denominator)];
     const before = rounded;
@@ -133,7 +189,7 @@ export class ExactLine {
   }
 
   #addLarge(into: number[]): number {
-    const order = this.#slots.map((_, at) => at);
+    const order = Array.from({ length: this.#runs }, (_, at) => at);
     if (!this.#isInOrder) order.sort((a, b) => this.#slots[a] - this.#slots[b]);
     const denominator = [...new Set(this.#denominators)].reduce(leastCommonMultiple, 1n);
     let cum = 0n;
@@ -152,14 +208,13 @@ export class ExactLine {
   }
 }
 
-/** True where every running total and its rounding are exact in plain numbers. A quotient of safe integers rounds down right: it
- * is further from the next whole number than a float of its size can be off. */
-function areSumsExact(small: readonly number[], denominator: number): boolean {
-  let most = denominator;
-  for (const numerator of small) most += 2 * Math.abs(numerator);
-  return most < Number.MAX_SAFE_INTEGER;
+function grown<T extends Int32Array | Float64Array>(old: T, larger: T): T {
+  larger.set(old);
+  return larger;
 }
 
+/** Of numbers that are exact, doubled too. A quotient of safe integers rounds down right: it is further from the next whole number
+ * than a float of its size can be off. */
 const roundedSmall = (numerator: number, denominator: number): number => Math.floor((2 * numerator + denominator) / (2 * denominator));
 
 /** numerator / denominator rounded half up. */

@@ -27,82 +27,117 @@ export interface LabourPricing {
  * @returns What the days with work lack: those without a rate, or without an exchange rate, cost nothing. */
 export function addLabour(model: Placed, row: number, pricing: LabourPricing, line: ExactLine): Lacks {
   const { placements, work, plan } = model;
-  const days = placements.length[row];
   const lacks: Lacks = { rate: false, exchange: false };
   if (placements.placed[row] === 0) return lacks;
   if (!pricing.table) return { ...lacks, rate: true };
-  const table = pricing.table;
-  const stretches = pricing.book.labour(table, plan.people[work.person[row]]?.id, costRole(plan, work.role[row], work.person[row]));
-  const exchange = pricing.book.exchange(table);
-  const only = exchange.length === 1 ? exchange[0] : null;
+  const prices = new Prices(
+    pricing.book.labour(pricing.table, plan.people[work.person[row]]?.id, costRole(plan, work.role[row], work.person[row])),
+    pricing.book.exchange(pricing.table),
+  );
   const overtime = pricing.overtime?.of(row);
-  const { minutes: all } = placements.buffer;
-  const [offset, start] = [placements.offset[row], placements.start[row]];
-  const tally = new Tally(line);
+  const { minutes } = placements.buffer;
+  const [start, stop] = [placements.start[row], placements.start[row] + placements.length[row]];
+  const shift = placements.offset[row] - start;
   let isFirst = true;
-  let at = 0;
-  let stretchStop = at < stretches.length ? nextFrom(stretches, 0) : 0;
-  for (let i = 0; i < days; i++) {
-    const minutes = all[offset + i];
-    if (minutes === 0) continue;
-    const day = start + i;
-    while (day >= stretchStop) {
-      at++;
-      stretchStop = nextFrom(stretches, at);
+  for (let day = start; day < stop; ) {
+    if (minutes[day + shift] === 0) {
+      day++;
+      continue;
     }
-    const { entry } = stretches[at];
-    const factor = (only ?? stretchOn(exchange, day)).factor;
+    prices.moveTo(day);
+    const { entry, factor } = prices;
+    const last = Math.min(stop, prices.stop);
     if (!entry) lacks.rate = true;
     else if (factor === null) lacks.exchange = true;
     else {
-      const slot = line.slotOf(day);
-      tally.add(slot, minutes, overtime?.get(day) ?? 0, entry, factor);
-      if (isFirst && pricing.isPerUseCharged && entry.perUse > 0) line.add(slot, BigInt(entry.perUse) * factor, 1_000_000n);
+      const isPlain = !overtime && factor === OWN_CURRENCY;
+      if (!isPlain || !line.addProducts(minutes, shift, day, last, entry.rate, SMALL_DENOMINATOR))
+        addBySlot({ minutes, shift, overtime }, day, last, entry, factor, line);
+      if (isFirst && pricing.isPerUseCharged && entry.perUse > 0) addPerUse(entry.perUse, factor, line.slotOf(day), line);
     }
     isFirst = false;
+    day = last;
   }
-  tally.flush();
   return lacks;
 }
 
-function nextFrom(stretches: readonly RateStretch[], at: number): Day {
-  return at + 1 < stretches.length ? stretches[at + 1].from : Number.POSITIVE_INFINITY;
+const nextFrom = (stretches: readonly { from: Day }[], at: number): Day => stretches[at + 1]?.from ?? Number.POSITIVE_INFINITY;
+
+/** Rate and exchange rate in force, for days that are asked for in their order. */
+class Prices {
+  entry: RateStretch["entry"] = null;
+  factor: ExchangeStretch["factor"] = null;
+  /** The first day on which either changes. */
+  stop = Number.NEGATIVE_INFINITY;
+  #rate = 0;
+  #exchange = 0;
+
+  constructor(
+    private readonly stretches: readonly RateStretch[],
+    private readonly exchange: readonly ExchangeStretch[],
+  ) {}
+
+  moveTo(day: Day): void {
+    if (day < this.stop) return;
+    while (day >= nextFrom(this.stretches, this.#rate)) this.#rate++;
+    while (day >= nextFrom(this.exchange, this.#exchange)) this.#exchange++;
+    this.entry = this.stretches[this.#rate].entry;
+    this.factor = this.exchange[this.#exchange].factor;
+    this.stop = Math.min(nextFrom(this.stretches, this.#rate), nextFrom(this.exchange, this.#exchange));
+  }
 }
 
-/** Sums minutes as plain numbers while slot, rate and exchange stay the same, so that big numbers are rare. */
-class Tally {
-  readonly #line: ExactLine;
-  #slot = -1;
-  #entry: RateStretch["entry"] = null;
-  #factor = 0n;
-  #regular = 0;
-  #overtime = 0;
+/** @param perUse Minor units of the table's currency. */
+function addPerUse(perUse: number, factor: bigint, slot: number, line: ExactLine): void {
+  const small = perUse * SMALL_DENOMINATOR;
+  if (factor === OWN_CURRENCY && Number.isSafeInteger(small)) line.addSmall(slot, small, SMALL_DENOMINATOR);
+  else line.add(slot, BigInt(perUse) * factor, 1_000_000n);
+}
 
-  constructor(line: ExactLine) {
-    this.#line = line;
-  }
+interface Worked {
+  /** minutes[day + shift] */
+  minutes: Int32Array;
+  shift: number;
+  overtime: ReadonlyMap<Day, number> | undefined;
+}
 
-  add(slot: number, minutes: number, overtime: number, entry: NonNullable<RateStretch["entry"]>, factor: bigint): void {
-    if (slot !== this.#slot || entry !== this.#entry || factor !== this.#factor) {
-      this.flush();
-      [this.#slot, this.#entry, this.#factor] = [slot, entry, factor];
+/** Adds the minutes of [from, to) at one rate, slot by slot. */
+function addBySlot(
+  { minutes, shift, overtime }: Worked,
+  from: Day,
+  to: Day,
+  entry: NonNullable<RateStretch["entry"]>,
+  factor: bigint,
+  line: ExactLine,
+): void {
+  for (let day = from; day < to; ) {
+    const slot = line.slotOf(day);
+    const last = Math.min(to, line.stopOf(slot));
+    let [all, over] = [0, 0];
+    for (; day < last; day++) {
+      all += minutes[day + shift];
+      over += overtime?.get(day) ?? 0;
     }
-    this.#regular += minutes - overtime;
-    this.#overtime += overtime;
+    addMinutes(all - over, over, entry, factor, slot, line);
   }
+}
 
-  flush(): void {
-    if (this.#entry) {
-      const { rate, overtimeRate } = this.#entry;
-      const small = this.#regular * rate + this.#overtime * overtimeRate;
-      if (this.#factor === OWN_CURRENCY && Number.isSafeInteger(small)) this.#line.addSmall(this.#slot, small, SMALL_DENOMINATOR);
-      else {
-        const units = BigInt(this.#regular) * BigInt(rate) + BigInt(this.#overtime) * BigInt(overtimeRate);
-        this.#line.add(this.#slot, units * this.#factor, LABOUR_DENOMINATOR);
-      }
-    }
-    [this.#regular, this.#overtime] = [0, 0];
+/** Adds minutes at one rate to a slot; big numbers only where plain ones are not exact. */
+function addMinutes(
+  regular: number,
+  overtime: number,
+  { rate, overtimeRate }: NonNullable<RateStretch["entry"]>,
+  factor: bigint,
+  slot: number,
+  line: ExactLine,
+): void {
+  const small = regular * rate + overtime * overtimeRate;
+  if (factor === OWN_CURRENCY && Number.isSafeInteger(small)) {
+    line.addSmall(slot, small, SMALL_DENOMINATOR);
+    return;
   }
+  const units = BigInt(regular) * BigInt(rate) + BigInt(overtime) * BigInt(overtimeRate);
+  line.add(slot, units * factor, LABOUR_DENOMINATOR);
 }
 
 /** What minutes by day cost at the standard rate in force on each, rounded once to minor units; a day without a rate,

@@ -35,7 +35,8 @@ export const SAME_CURRENCY: readonly ExchangeStretch[] = [{ from: BEGINNING, fac
 /** Rate stretches of a plan's tables, worked out once for each subject. */
 export class RateBook {
   readonly #plan: Plan;
-  readonly #labour = new Map<string, RateStretch[]>();
+  /** By table, by the person where they have rates of their own, by role. */
+  readonly #labour = new Map<RateTable, Map<string, Map<string, RateStretch[]>>>();
   readonly #materials = new Map<string, RateStretch[]>();
   readonly #people = new Map<RateTable, Set<string>>();
 
@@ -48,8 +49,8 @@ export class RateBook {
   labour(table: RateTable, personId: string | undefined, roleId: string | undefined): readonly RateStretch[] {
     // Most people have no rate of their own: they share their role's stretches.
     const own = personId !== undefined && this.#peopleOf(table).has(personId) ? personId : "";
-    const key = `${table.id}\u0000${own}\u0000${roleId ?? ""}`;
-    let stretches = this.#labour.get(key);
+    const byRole = within(within(this.#labour, table), own);
+    let stretches = byRole.get(roleId ?? "");
     if (!stretches) {
       const { entries } = table;
       stretches = stretchesOf([
@@ -57,7 +58,7 @@ export class RateBook {
         roleId === undefined ? [] : entries.filter((entry) => entry.roleId === roleId),
         entries.filter(isDefault),
       ]);
-      this.#labour.set(key, stretches);
+      byRole.set(roleId ?? "", stretches);
     }
     return stretches;
   }
@@ -97,6 +98,16 @@ export class RateBook {
     steps.sort((a, b) => a.from - b.from);
     return [{ from: BEGINNING, factor: null }, ...steps];
   }
+}
+
+/** The map that stands under a key; made where there is none. */
+function within<K, L, V>(maps: Map<K, Map<L, V>>, key: K): Map<L, V> {
+  let map = maps.get(key);
+  if (!map) {
+    map = new Map();
+    maps.set(key, map);
+  }
+  return map;
 }
 
 const books = new WeakMap<Plan["rateTables"], { book: RateBook; exchangeRates: Plan["exchangeRates"]; currency: string }>();

@@ -5,6 +5,7 @@ import { formatDay } from "../../core/calendar/day.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import { countText, hoursText, marginText, shortDay } from "../../ui/format.ts";
 import { conflictText } from "../frame/conflictText.ts";
+import { pointsText } from "../remedies/remedyWords.ts";
 
 export const groupWords: Record<AttentionGroup, string> = { people: "People", work: "Work", dates: "Dates", money: "Money" };
 
@@ -107,7 +108,7 @@ function peopleText({ others = [] }: Attention): string {
 
 /** The figure that a signal is weighed by; empty where it has none. */
 export function figureOf({ kind, minutes, days, share, goal, count }: Attention): string {
-  if (kind === "thinMargin") return `−${Math.round(((goal ?? 0) - (share ?? 0)) / 100)} points`;
+  if (kind === "thinMargin") return `−${pointsText((goal ?? 0) - (share ?? 0))}`;
   if (kind === "missingRate" || kind === "missingExchangeRate") return String(count);
   if (days !== undefined && days > 0) return countText(days, "day");
   return minutes === undefined ? "" : h(minutes);
