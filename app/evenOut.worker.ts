@@ -1,11 +1,12 @@
 // Evens out a large plan in a thread of its own, which can be ended at any moment.
 import { parentPort } from "node:worker_threads";
 import type { EvenOutJob } from "../client/evenOutQuery.ts";
-import { type EvenOutNews, evenOutSearch, runSearch } from "../client/searches.ts";
+import { type EvenOutNews, runSearch } from "../client/searches.ts";
+import { search } from "../client/seen.ts";
 import { solveProgram } from "../client/solver.ts";
 import { buildModel } from "../core/model.ts";
 
-parentPort?.once("message", async ({ plan, query }: EvenOutJob) => {
+parentPort?.once("message", async ({ plan, query, sight }: EvenOutJob) => {
   let told = 0;
   const tell = (news: EvenOutNews, isDone: boolean) => {
     // Lines are told once each.
@@ -13,6 +14,6 @@ parentPort?.once("message", async ({ plan, query }: EvenOutJob) => {
     told = news.found.length;
   };
   const isStopped = () => false;
-  await runSearch(evenOutSearch(buildModel(JSON.parse(plan)), query), tell, isStopped, async () => undefined, solveProgram);
+  await runSearch(search(buildModel(JSON.parse(plan)), "evenOut", query, sight), tell, isStopped, async () => undefined, solveProgram);
   parentPort?.close();
 });

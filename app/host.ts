@@ -2,9 +2,11 @@
 import "server-only";
 import { join } from "node:path";
 import { formatISO } from "date-fns";
-import { type AnswerOf, answer, type QueryOf, type Question } from "../client/questions.ts";
+import type { AnswerOf, QueryOf, Question } from "../client/questions.ts";
+import { answer } from "../client/seen.ts";
 import type { Initial } from "../client/session.tsx";
 import { parseDay } from "../core/calendar/day.ts";
+import { SEES_ALL } from "../core/cost/sight.ts";
 import { buildModel, type Model } from "../core/model.ts";
 import { updateModel } from "../core/update.ts";
 import { dataFolder } from "../store/files.ts";
@@ -12,7 +14,7 @@ import { readMigrations } from "../store/migrate.ts";
 import { PlanStore } from "../store/planStore.ts";
 
 /** The one user there is for now; every edit carries its actor. */
-export const BUILT_IN_USER = { id: "manager", name: "Nora Okafor", initials: "NO" } as const;
+export const BUILT_IN_USER = { id: "manager", name: "Nora Okafor", initials: "NO", sight: SEES_ALL } as const;
 
 interface Host {
   store: PlanStore;
@@ -72,11 +74,12 @@ export async function currentModel(): Promise<Newest> {
  * the HTML, and the browser does not ask again while nothing has changed. */
 export async function currentAnswer<Q extends Question>(question: Q, query: QueryOf<Q>): Promise<Initial<AnswerOf<Q>>> {
   const { revision, model, answers } = await currentModel();
+  const { sight } = BUILT_IN_USER;
   const key = JSON.stringify(query);
   const place = `${question} ${key}`;
   if (!answers.has(place)) {
     if (answers.size >= MOST_ANSWERS) answers.clear();
-    answers.set(place, answer(model, question, query));
+    answers.set(place, answer(model, question, query, sight));
   }
   return { revision, key, data: answers.get(place) as AnswerOf<Q> };
 }

@@ -1,15 +1,17 @@
 // A table as a file, over the window that an address states.
 import "server-only";
+import type { AnswerOf, QueryOf, Question } from "../client/questions.ts";
+import { answer } from "../client/seen.ts";
 import { horizonOf, periodSettingsOf, todayOf } from "../core/calendar/horizon.ts";
 import type { Range } from "../core/calendar/periods.ts";
-import type { Model } from "../core/model.ts";
 import { writeCsv } from "../interchange/csv.ts";
 import { type TimeWindow, windowFrom } from "../ui/timeWindow.ts";
 import { CSV_TYPE, download, downloadWorkbook } from "./files.ts";
-import { clockDay, currentModel } from "./host.ts";
+import { BUILT_IN_USER, clockDay, currentModel } from "./host.ts";
 
 interface Shown {
-  model: Model;
+  /** What the newest plan answers to a question, as a screen would show it. */
+  ask: <Q extends Question>(question: Q, query: QueryOf<Q>) => AnswerOf<Q>;
   window: TimeWindow;
   horizon: Range;
   today: number;
@@ -25,7 +27,7 @@ export async function tableFile(request: Request, title: string, rowsOf: (shown:
   const text = (name: string) => searchParams.get(name);
   const [horizon, today] = [horizonOf(model.plan), todayOf(model.plan, clockDay())];
   const window = windowFrom(text("from"), text("to"), text("by"), today, horizon, periodSettingsOf(model.plan));
-  const rows = rowsOf({ model, window, horizon, today });
+  const rows = rowsOf({ ask: (question, query) => answer(model, question, query, BUILT_IN_USER.sight), window, horizon, today });
   const name = `${title.toLowerCase().replaceAll(" ", "-")}.${format}`;
   return format === "csv" ? download(writeCsv(rows), name, CSV_TYPE) : downloadWorkbook([{ name: title, rows }], name, request.signal);
 }

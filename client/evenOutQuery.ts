@@ -1,6 +1,7 @@
 // What evening out is asked: checked where it comes from a browser.
 import * as z from "zod";
 import { remedyKinds } from "../core/balancing/scene.ts";
+import type { MoneySight } from "../core/cost/sight.ts";
 
 const id = z.string().min(1).max(200);
 const day = z.int().min(-1_000_000).max(1_000_000);
@@ -29,4 +30,5 @@ export interface EvenOutJob {
   /** The plan as JSON: one text passes to a thread many times faster than all its rows. */
   plan: string;
   query: EvenOutQuery;
+  sight: MoneySight;
 }

@@ -2,6 +2,7 @@
 // back when it refuses.
 
 import { measuredOf } from "../core/balancing/measures.ts";
+import { type MoneySight, SEES_ALL } from "../core/cost/sight.ts";
 import { applyChanges, type Change } from "../core/edits/change.ts";
 import { applyEdit, type Edit } from "../core/edits/edit.ts";
 import type { NextSteps } from "../core/edits/history.ts";
@@ -18,8 +19,9 @@ import { type Proposal, type ProposeOptions, propose } from "../core/staffing/pr
 import { updateModel } from "../core/update.ts";
 import { type KeptEdit, newKey } from "./keptEdit.ts";
 import { NotTaken, type PlanMessage, type Settle, type Settled } from "./messages.ts";
-import { type AnswerOf, answer, type QueryOf, type Question } from "./questions.ts";
-import { LARGE, type Search, type SearchKind, type SearchNews, type SearchQuery, searches } from "./searches.ts";
+import type { AnswerOf, QueryOf, Question } from "./questions.ts";
+import { LARGE, type Search, type SearchKind, type SearchNews, type SearchQuery } from "./searches.ts";
+import { answer, proposed, search } from "./seen.ts";
 
 /** How the host speaks to the server; a rejected promise means that nothing was answered, in time or at all. */
 export interface Transport {
@@ -121,6 +123,8 @@ export class PlanHost {
     private readonly transport: Transport,
     private readonly keep: Keep,
     private readonly tell: (state: HostState, notice?: Notice) => void,
+    /** What whoever sits here may see of money. */
+    private readonly sight: MoneySight = SEES_ALL,
   ) {}
 
   /** Reads the plan, and brings again what was not settled when the window was closed.
@@ -188,7 +192,7 @@ export class PlanHost {
   /** Answers a question about the plan as this user sees it. */
   ask<Q extends Question>(question: Q, query: QueryOf<Q>): { version: number; revision: number; data: AnswerOf<Q> } {
     const { version, revision } = this.#state;
-    return { version, revision, data: answer(ofPlan.has(question) ? this.#shown() : this.#visible(), question, query) };
+    return { version, revision, data: answer(ofPlan.has(question) ? this.#shown() : this.#visible(), question, query, this.sight) };
   }
 
   /** Shows a sketch on top of the plan from now on; the plan alone for null. */
@@ -203,17 +207,17 @@ export class PlanHost {
     const model = this.#visible();
     const outcome = applyEdit(model.plan, edit);
     if (!outcome.plan) return { data: null, faults: outcome.faults };
-    return { data: answer(updateModel(model, outcome.plan, outcome.changes), question, query), faults: [] };
+    return { data: answer(updateModel(model, outcome.plan, outcome.changes), question, query, this.sight), faults: [] };
   }
 
   /** Begins a search over the plan as it is shown now. */
   search<K extends SearchKind>(kind: K, query: SearchQuery<K>): Search<SearchNews<K>> {
-    return searches[kind](this.#visible(), query as never) as Search<SearchNews<K>>;
+    return search(this.#visible(), kind, query, this.sight);
   }
 
   /** A proposal for openings, by an integer program. */
-  propose(openingIds: readonly string[], solve: Solver, options: ProposeOptions): Promise<Proposal> {
-    return propose(this.#visible(), openingIds, solve, options);
+  async propose(openingIds: readonly string[], solve: Solver, options: ProposeOptions): Promise<Proposal> {
+    return proposed(await propose(this.#visible(), openingIds, solve, options), this.sight);
   }
 
   /** Makes an edit: it shows at once and is settled in the background.

@@ -1,189 +1,23 @@
 // Every question that screens ask: answered on any plan, the same each time, and able to cross into the worker and back.
 import { expect, test } from "vitest";
-import { parseDay } from "../core/calendar/day.ts";
+import { SEES_ALL } from "../core/cost/sight.ts";
 import { buildModel, type Model } from "../core/model.ts";
 import type { Plan } from "../core/plan/schema.ts";
 import { fernhollow } from "../demo/fernhollow.ts";
+import { idsOf, queriesFor } from "../tests/everyQuestion.ts";
 import { tangledPlan } from "../tests/randomPlan.ts";
-import { answer, type QueryOf, type Question } from "./questions.ts";
-
-const range = { start: parseDay("2027-01-25"), stop: parseDay("2027-03-22") };
-const weeks = { range, grain: "week" as const };
-
-/** An id that no row has. */
-const NOTHING = "nothing";
-
-/** A query for each question, about rows by their ids; typed so that a new question has to be listed. */
-function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
-  const { personId, assignmentId, openingId, taskId, effortId, projectId, calendarId } = ids;
-  const edit = { kind: "reassign" as const, id: assignmentId, personId };
-  const copy = { id: "copy", name: "Copy", stage: "approved" as const, start: "2027-05-03", calendarId };
-  return {
-    board: [
-      { ...weeks, open: [personId] },
-      { ...weeks, open: [], limit: 3, countsTasks: true },
-    ],
-    plannedBoard: [{ range, grain: "week", open: [] }],
-    cell: [{ personId, range: { start: range.start, stop: range.start + 7 }, counting: { pencilled: true, pipeline: "weighted" } }],
-    byRule: [
-      { assignmentId, range },
-      { assignmentId: "nothing", range },
-    ],
-    loads: [{ ...weeks, ids: [personId, "nobody"] }],
-    takers: [{ assignmentId }, { assignmentId: "nothing" }],
-    ribbon: [{ clock: parseDay("2027-02-01") }],
-    today: [{ clock: parseDay("2027-02-01") }],
-    evened: [{ lines: [{ edits: [edit] }], window: range }],
-    locks: [{}],
-    tray: [{}],
-    portfolio: [{}],
-    outline: [{ projectId }, { projectId: "nothing" }],
-    timeLeft: [
-      { projectId, from: range.start, until: range.stop },
-      { projectId: null, from: range.start, until: range.stop },
-    ],
-    workWeeks: [{ assignmentId }, { assignmentId: "nothing" }],
-    drop: [{ taskId, day: range.start }],
-    // A copy is asked for of a project that there is.
-    projectFrom: projectId === NOTHING ? [] : [{ project: copy, source: { projectId }, keepsPeople: true, idStem: "copy" }],
-    staff: [{ taskId: effortId, joins: { id: "joins", taskId: effortId, personId } }],
-    beginOnDay: [],
-    openings: [{ pipeline: true }, { pipeline: false }],
-    candidates: [{ openingId }, { openingId: "nothing" }],
-    fill: [{ openingId, shares: [{ personId }], isPencilled: false, idStem: "fill" }],
-    freeTeam: [
-      { needs: [{ roleId: null, skills: [], minutes: 600 }], from: range.start, until: range.stop - 1 },
-      { needs: [], from: range.start, until: range.start },
-    ],
-    freeWhen: [{ roleId: null, skills: [], minutes: 600, from: range.start, until: range.start + 13 }],
-    stretchTask: [{ taskId, startDays: -3, stopDays: 4 }],
-    shiftBar: [
-      { assignmentId, startDays: 2, stopDays: 2 },
-      { assignmentId, startDays: 0, stopDays: 90 },
-    ],
-    typePeriod: [
-      { assignmentId, period: { start: range.start + 14, stop: range.start + 21 }, hours: 7.5, clock: range.start, newId: "rest" },
-    ],
-    restate: [{ assignmentId, way: "percent" }],
-    untype: [{ assignmentId }],
-    requests: [{}],
-    outbox: [{}],
-    taskOf: [{ taskId }, { taskId: "nothing" }],
-    why: [{ taskId }, { taskId: "nothing" }],
-    roster: [weeks],
-    personYear: [{ personId, range: { start: parseDay("2027-01-01"), stop: parseDay("2028-01-01") } }],
-    leave: [{ range }],
-    teams: [weeks],
-    skills: [weeks],
-    calendar: [
-      { calendarId, range, draft: { week: [8, 8, 8, 8, 0, 0, 0] } },
-      { calendarId: "nothing", range },
-    ],
-    importPreview: [{ table: "people", source: "p.csv", rows: [["name"], ["New One"]], options: { dateOrder: "dayFirst", idStem: "i" } }],
-    impact: [{ edit }],
-    money: [
-      { ...weeks, kind: "all", by: "project", measure: "cost", within: [] },
-      { ...weeks, kind: "labour", by: "role", measure: "margin", within: [{ by: "project", key: projectId }] },
-    ],
-    expenses: [{}],
-    materialNeeds: [weeks],
-    rateGaps: [{}],
-    exchangeRates: [{}],
-    rateUses: [{ tableId: "studio-cost" }, { tableId: "none" }],
-    earliest: [{ projectId, from: 0, tolerance: 60 }],
-    horizon: [
-      { ...weeks, cases: [] },
-      { ...weeks, cases: [{ projectId, outcome: "won", days: 14 }] },
-    ],
-    horizonHelps: [{ ...weeks, cases: [], roleId: "fabricator" }],
-    horizonWork: [{ roleId: "fabricator", range, cases: [] }],
-    margins: [{}],
-    marginPeople: [{ projectId }, { projectId: "none" }],
-    sketches: [{}],
-    sketchEntries: [{ sketchId: "sketch-spring" }, { sketchId: "none" }],
-    sketchMarks: [{ sketchId: "sketch-spring" }],
-    compareSketches: [{ ids: ["sketch-spring"] }],
-    adoption: [
-      { sketchId: "sketch-spring", entryIds: ["sketch-spring-2"] },
-      { sketchId: "none", entryIds: ["none"] },
-    ],
-    sketchCopy: [{ sketchId: "sketch-spring", id: "copy", by: "Me", at: "2027-02-01T09:00:00Z" }],
-    helpEdit: [
-      { roleId: "fabricator", help: { kind: "hire", people: 2, from: range.start, to: null }, idStem: "hired", words: "hire two" },
-      { roleId: "fabricator", help: { kind: "later", projectId, days: 14 }, idStem: "later", words: "later" },
-    ],
-    enquiries: [{}],
-    enquiryEffect: [
-      { enquiryId: "enquiry-mill", today: "2027-02-01" },
-      { enquiryId: "enquiry-mill", start: "2027-06-07", today: "2027-02-01" },
-      { enquiryId: "none", today: "2027-02-01" },
-    ],
-    enquiryEarliest: [{ enquiryId: "enquiry-mill", today: "2027-02-01", from: range.start, tolerance: 0 }],
-    acceptEnquiry: [
-      { enquiryId: "enquiry-mill", probability: 60, today: "2027-02-01", idStem: "made", by: "Me", at: "2027-02-01T09:00:00Z" },
-    ],
-    approveEnquiry: [{ enquiryId: "enquiry-mill", by: "Me", at: "2027-02-01T09:00:00Z" }],
-    budgets: [{ projectId }, { projectId: "none" }],
-    moneyLines: [{ ...weeks, kind: "all", by: "project", measure: "cost", within: [], key: projectId, period: 0 }],
-    moneyWhy: [{ subject: { kind: "labour", projectId, assignmentId: "none" }, range, total: 0 }],
-    views: [{ screen: "balance" }],
-    hours: [
-      { of: { projectId }, ...weeks },
-      { of: { personId }, ...weeks },
-      { of: { projectId: "nothing" }, ...weeks },
-    ],
-    handOver: [
-      { personId, from: range.start },
-      { personId: "nobody", from: range.start },
-    ],
-    handOverEdit: [{ personId, from: range.start, given: [{ assignmentId, personId: null }], idStem: "given" }],
-    typeLinks: [
-      { taskId, rows: [{ id: taskId, name: "Itself" }], text: "", idStem: "typed" },
-      { taskId, rows: [], text: "9", idStem: "typed" },
-    ],
-    typeHours: [{ cells: [{ assignmentId, start: range.start, stop: range.start + 7, hours: 4 }], words: "type hours" }],
-    nameList: [{ list: "roles" }, { list: "categories" }],
-    settings: [{}],
-    rateTables: [{}],
-    search: [{ text: "a" }, { text: "" }],
-    names: [{}],
-    frame: [{}],
-  };
-}
-
-interface Ids {
-  personId: string;
-  assignmentId: string;
-  openingId: string;
-  taskId: string;
-  effortId: string;
-  projectId: string;
-  calendarId: string;
-}
-
-/** Ids of rows that there are; ones that there are not, where a list is empty. */
-function idsOf({ people, assignments, projects, tasks, calendars }: Plan): Ids {
-  const opening = assignments.find(({ personId, teamId, materialId }) => !personId && !teamId && !materialId);
-  return {
-    personId: people[0]?.id ?? NOTHING,
-    assignmentId: assignments.find(({ personId }) => personId)?.id ?? NOTHING,
-    openingId: opening?.id ?? NOTHING,
-    taskId: tasks.find(({ sizing }) => sizing === "duration")?.id ?? NOTHING,
-    effortId: tasks.find(({ sizing }) => sizing === "effort")?.id ?? NOTHING,
-    projectId: projects[0]?.id ?? NOTHING,
-    calendarId: calendars[0]?.id ?? NOTHING,
-  };
-}
+import type { Question } from "./questions.ts";
+import { answer } from "./seen.ts";
 
 /** Asks everything. @returns How many answers there were that say something. */
 function askAll(model: Model): number {
   let said = 0;
   for (const [question, queries] of Object.entries(queriesFor(idsOf(model.plan))) as [Question, never[]][])
     for (const query of queries) {
-      const found = answer(model, question, query);
+      const found = answer(model, question, query, SEES_ALL);
       const crossed = structuredClone(found);
       expect(crossed, `${question} ${JSON.stringify(query)}`).toEqual(found);
-      expect(answer(model, question, structuredClone(query)), question).toEqual(found);
+      expect(answer(model, question, structuredClone(query), SEES_ALL), question).toEqual(found);
       if (found !== null) said++;
     }
   return said;
@@ -205,7 +39,7 @@ test.each([3, 4])("nor is one in which everything is tangled (seed %i)", (seed) 
 
 test("the frame counts what waits for an answer", () => {
   const plan = fernhollow();
-  const { requests, asked, counts } = answer(buildModel(plan), "frame", {});
+  const { requests, asked, counts } = answer(buildModel(plan), "frame", {}, SEES_ALL);
   expect(requests).toBe(plan.people.flatMap(({ timeOff = [] }) => timeOff).filter(({ state }) => state === "requested").length);
   expect([asked, counts.people, counts.tasks]).toEqual([0, 29, plan.tasks.length]);
 });

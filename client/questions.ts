@@ -181,8 +181,3 @@ export const questions = {
 export type Question = keyof typeof questions;
 export type QueryOf<Q extends Question> = Parameters<(typeof questions)[Q]>[1];
 export type AnswerOf<Q extends Question> = ReturnType<(typeof questions)[Q]>;
-
-/** Answers one question about a plan. */
-export function answer<Q extends Question>(model: Model, question: Q, query: QueryOf<Q>): AnswerOf<Q> {
-  return (questions[question] as (model: Model, query: QueryOf<Q>) => AnswerOf<Q>)(model, query);
-}

@@ -111,7 +111,7 @@ export interface EvenOutNews extends EvenOutProgress {
 /** Pieces of work that the integer program looks at, and how long it may take. */
 const [MOST_GIVEN, MOST_SOLVE_SECONDS] = [60, 4];
 
-export function evenOutSearch(model: Model, { scope, seconds, ...options }: EvenOutQuery): Search<EvenOutNews> {
+function evenOutSearch(model: Model, { scope, seconds, ...options }: EvenOutQuery): Search<EvenOutNews> {
   const started = performance.now();
   const spent = () => (performance.now() - started) / 1000;
   const search = new EvenOutSearch(model, {

@@ -2,6 +2,7 @@
 import { format } from "date-fns";
 import { type Day, dateOf, dayOfDate, isoWeekOf } from "../core/calendar/day.ts";
 import { type Grain, isCut, type PeriodSettings, periodStart, type Range } from "../core/calendar/periods.ts";
+import { isHidden } from "../core/cost/sight.ts";
 import { hourTenths } from "../core/plan/units.ts";
 
 // Made once: a board writes hundreds of figures a frame, and making a formatter takes longer than using it.
@@ -31,8 +32,12 @@ function tenthsText(tenths: number): string {
 /** Minutes as the number that `hoursText` shows, for sorting and for spreadsheets. */
 export const hoursOf = (minutes: number): number => hourTenths(minutes) / 10;
 
+/** In the place of money that is not for whoever looks. */
+const HIDDEN_TEXT = "hidden";
+
 /** Minor units as an amount in whole or exact major units, thousands set apart. */
 export function moneyText(minor: number, decimals: 0 | 2 = 2): string {
+  if (isHidden(minor)) return HIDDEN_TEXT;
   const text = (decimals === 0 ? wholeFormat : centsFormat).format(Math.abs(minor) / 100);
   return minor < 0 ? `−${text}` : text;
 }
@@ -40,15 +45,16 @@ export function moneyText(minor: number, decimals: 0 | 2 = 2): string {
 /** An amount with its sign, in whole units. */
 export const signedMoney = (minor: number, currency: string): string => `${minor > 0 ? "+" : ""}${moneyText(minor, 0)} ${currency}`;
 
+/** A margin: as a share, with the decimal by which it may be under its goal. */
+export const marginText = (hundredths: number): string =>
+  isHidden(hundredths) ? HIDDEN_TEXT : `${Math.round(hundredths / 10) / 10}%`.replace("-", "−");
+
 /** Hundredths of a percent as a whole percentage; a dash where there is none. */
 export function shareText(hundredths: number | null): string {
   return hundredths === null ? "–" : `${Math.round(hundredths / 100)}%`;
 }
 
 /** A whole number with its thousands set apart. */
-/** A margin: as a share, with the decimal by which it may be under its goal. */
-export const marginText = (hundredths: number): string => `${Math.round(hundredths / 10) / 10}%`.replace("-", "−");
-
 export const wholeText = (count: number): string => wholeFormat.format(count);
 
 /** A count with its noun: "1 person", "3 people", "1.5 days". */

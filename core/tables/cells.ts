@@ -109,4 +109,4 @@ export function plainText(text: string): string {
 }
 
 /** Hours and other decimals as they are written on export. */
-export const numberText = (value: number | undefined): Cell => (value === undefined ? "" : String(value));
+export const numberText = (value: number | undefined): Cell => (value === undefined || Number.isNaN(value) ? "" : String(value));

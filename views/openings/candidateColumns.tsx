@@ -1,15 +1,12 @@
 // The columns of the candidates: cover, room, fit, cost and what becomes of the margin.
 import type { CandidateRow, Candidates } from "../../core/answers/openings.ts";
 import { Button } from "../../ui/button.tsx";
-import { moneyText, shareText } from "../../ui/format.ts";
+import { marginText, moneyText, shareText } from "../../ui/format.ts";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { TwoLines } from "../../ui/twoLines.tsx";
 import { RoomStrip } from "./roomStrip.tsx";
 
 type Column = TableColumn<CandidateRow>;
-
-/** To the tenth: one person seldom moves a whole project by a percent. */
-export const marginText = (hundredths: number): string => `${(hundredths / 100).toFixed(1)}%`;
 
 export function missingText({ name, level, has }: CandidateRow["missing"][number]): string {
   if (level === null) return `not ${name.toLowerCase()}`;

@@ -1,10 +1,9 @@
 "use client";
 // Who could take an opening: ranked, with their room over its weeks; up to three side by side.
 import type { Candidates } from "../../core/answers/openings.ts";
-import { hoursText, longDay, shortDay } from "../../ui/format.ts";
+import { hoursText, longDay, marginText, shortDay } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
-import { marginText } from "./candidateColumns.tsx";
 import { CandidateTable } from "./candidateTable.tsx";
 import { Compare } from "./compare.tsx";
 import type { OpeningsHook } from "./useOpenings.ts";

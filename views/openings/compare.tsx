@@ -2,8 +2,8 @@
 // Two or three candidates side by side.
 import type { CandidateRow, Candidates } from "../../core/answers/openings.ts";
 import { Button } from "../../ui/button.tsx";
-import { hoursText, moneyText, shareText } from "../../ui/format.ts";
-import { marginText, missingText } from "./candidateColumns.tsx";
+import { hoursText, marginText, moneyText, shareText } from "../../ui/format.ts";
+import { missingText } from "./candidateColumns.tsx";
 import { RoomStrip } from "./roomStrip.tsx";
 import type { OpeningsHook } from "./useOpenings.ts";
 

@@ -1,6 +1,5 @@
 // The board's window as CSV or XLSX, with the rows, filters and measure that the address states.
 import { createLoader } from "nuqs/server";
-import { boardOf } from "../../../core/answers/board.ts";
 import { boardViewOf, viewParams } from "../../../views/balance/balanceParams.ts";
 import { boardTable } from "../../../views/balance/boardTable.ts";
 import { tableFile } from "../../tableFile.ts";
@@ -11,7 +10,7 @@ const loadView = createLoader(viewParams);
 
 export function GET(request: Request): Promise<Response> {
   const params = loadView(new URL(request.url).searchParams);
-  return tableFile(request, "Balance", ({ model, window }) =>
-    boardTable(boardOf(model, { ...window, open: [], view: boardViewOf(params), countsTasks: params.show === "tasks" }), params.show),
+  return tableFile(request, "Balance", ({ ask, window }) =>
+    boardTable(ask("board", { ...window, open: [], view: boardViewOf(params), countsTasks: params.show === "tasks" }), params.show),
   );
 }

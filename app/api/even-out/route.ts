@@ -5,7 +5,7 @@ import { parseJson } from "../../../core/plan/nesting.ts";
 import { readText } from "../../body.ts";
 import { evenOutStream } from "../../evenOutThreads.ts";
 import { failureOf } from "../../files.ts";
-import { openStore } from "../../host.ts";
+import { BUILT_IN_USER, openStore } from "../../host.ts";
 
 export const dynamic = "force-dynamic";
 
@@ -24,7 +24,7 @@ export async function POST(request: Request): Promise<Response> {
     return refuse(400, `${path.join(".") || "The question"}: ${message}. Nothing was searched.`);
   }
   const { plan } = (await openStore()).snapshot();
-  const stream = evenOutStream({ plan: JSON.stringify(plan), query: checked.data }, request.signal);
+  const stream = evenOutStream({ plan: JSON.stringify(plan), query: checked.data, sight: BUILT_IN_USER.sight }, request.signal);
   if (!stream) return refuse(503, "The plan is being evened out for others just now. Try again in a moment.");
   return new Response(stream, {
     headers: { "content-type": "application/x-ndjson", "cache-control": "no-store", "x-accel-buffering": "no" },

@@ -1,7 +1,6 @@
 // The horizon as CSV or XLSX, as the address states it; the pipeline as it is written, or as it is looked at.
 import { createLoader } from "nuqs/server";
 import * as z from "zod";
-import { horizonAnswer } from "../../../core/answers/horizon.ts";
 import { horizonFile } from "../../../views/horizon/horizonFile.ts";
 import { horizonParams, horizonQueryOf } from "../../../views/horizon/horizonParams.ts";
 import { tableFile } from "../../tableFile.ts";
@@ -28,7 +27,7 @@ export async function GET(request: Request): Promise<Response> {
   const cases = casesIn(searchParams.get("cases"));
   if (!cases) return Response.json({ message: "How the pipeline is to be looked at could not be read." }, { status: 400 });
   const params = loadParams(searchParams);
-  return tableFile(request, "Horizon", ({ model, window, horizon, today }) =>
-    horizonFile(horizonAnswer(model, horizonQueryOf(params, window, horizon, today, cases))),
+  return tableFile(request, "Horizon", ({ ask, window, horizon, today }) =>
+    horizonFile(ask("horizon", horizonQueryOf(params, window, horizon, today, cases))),
   );
 }

@@ -1,6 +1,5 @@
 // The table of money, or the cash flow, as CSV or XLSX, as the address states it.
 import { createLoader } from "nuqs/server";
-import { moneyOf } from "../../../core/answers/money.ts";
 import { moneyFile } from "../../../views/money/moneyFile.ts";
 import { cashSettings, moneyParams, moneyQueryOf } from "../../../views/money/moneyParams.ts";
 import { tableFile } from "../../tableFile.ts";
@@ -13,8 +12,8 @@ export function GET(request: Request): Promise<Response> {
   const { searchParams } = new URL(request.url);
   const isCashFlow = searchParams.get("table") === "cash-flow";
   const params = { ...loadParams(searchParams), ...(isCashFlow && cashSettings) };
-  return tableFile(request, isCashFlow ? "Cash flow" : "Money", ({ model, window, horizon }) => {
+  return tableFile(request, isCashFlow ? "Cash flow" : "Money", ({ ask, window, horizon }) => {
     const query = moneyQueryOf(params, window, horizon);
-    return moneyFile(moneyOf(model, query), query);
+    return moneyFile(ask("money", query), query);
   });
 }

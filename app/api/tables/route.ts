@@ -1,4 +1,5 @@
 // Tables in and out: GET gives one as CSV or XLSX, POST reads a file into rows of texts. Nothing is written here.
+import { tableRows } from "../../../client/seen.ts";
 import { MOST_BYTES } from "../../../core/plan/limits.ts";
 import { tableKinds } from "../../../core/tables/preview.ts";
 import { type TableName, tableNames } from "../../../core/tables/table.ts";
@@ -6,7 +7,7 @@ import { writeCsv } from "../../../interchange/csv.ts";
 import type { TextTable } from "../../../interchange/textTable.ts";
 import { readBytes } from "../../body.ts";
 import { CSV_TYPE, download, downloadWorkbook, failureOf, fileWork } from "../../files.ts";
-import { openStore } from "../../host.ts";
+import { BUILT_IN_USER, openStore } from "../../host.ts";
 
 export const dynamic = "force-dynamic";
 
@@ -25,8 +26,8 @@ export async function GET(request: Request): Promise<Response> {
 async function tablesOf(names: readonly TableName[]): Promise<TextTable[]> {
   const { plan } = (await openStore()).snapshot();
   return names.map((name) => {
-    const { title, columns, rows } = tableKinds[name];
-    return { name: title, rows: [columns.map((column) => column.name), ...rows(plan)] };
+    const table = tableKinds[name];
+    return { name: table.title, rows: [table.columns.map((column) => column.name), ...tableRows(plan, table, BUILT_IN_USER.sight)] };
   });
 }
 

@@ -1,0 +1,89 @@
+// Where the answers to questions have figures of money, and of which side.
+
+import type { MoneyMeasure } from "../core/cost/moneyQuery.ts";
+import type { MoneyPlaces, MoneySide } from "../core/cost/sight.ts";
+import type { QueryOf, Question } from "./questions.ts";
+import type { SearchKind } from "./searches.ts";
+
+/** The side that a measure is of. */
+const sideOf: Record<MoneyMeasure, MoneySide> = { cost: "cost", left: "cost", revenue: "bill", margin: "margin" };
+
+const ofProject = (place: string): MoneyPlaces => ({
+  cost: [`${place}.budget`, `${place}.budgetByKind.*`],
+  bill: [`${place}.billing.fee`],
+});
+
+const marginPlaces = (place: string): Required<MoneyPlaces> => ({
+  cost: [`${place}.cost`, `${place}.budget`],
+  bill: [`${place}.revenue`],
+  margin: [`${place}.share`, `${place}.isBelow`],
+});
+
+const both = (a: MoneyPlaces, b: MoneyPlaces): MoneyPlaces => ({
+  cost: [...(a.cost ?? []), ...(b.cost ?? [])],
+  bill: [...(a.bill ?? []), ...(b.bill ?? [])],
+  margin: [...(a.margin ?? []), ...(b.margin ?? [])],
+});
+
+const ratePlaces = ["*.entries.*.rate", "*.entries.*.overtimeRate", "*.entries.*.perUse"];
+
+/** Edits that a question makes carry what they will write, and are no figures: who may make them is asked of the edit. */
+export const moneyIn: { readonly [Q in Question]?: MoneyPlaces | ((query: QueryOf<Q>) => MoneyPlaces) } = {
+  evened: { cost: ["before.cost", "after.cost"], bill: ["before.revenue", "after.revenue"] },
+  portfolio: ofProject("*.project"),
+  outline: both(ofProject("project"), { cost: ["tasks.*.cost.*", "tasks.*.task.fixedCost"] }),
+  taskOf: { cost: ["fixedCost"] },
+  today: { margin: ["signals.*.share", "signals.*.weight"] },
+  candidates: {
+    cost: ["fitting.*.cost", "near.*.cost"],
+    margin: ["margin", "fitting.*.marginAfter", "near.*.marginAfter"],
+  },
+  impact: { cost: ["money.cost"], bill: ["money.revenue"] },
+  adoption: { cost: ["impact.money.cost"], bill: ["impact.money.revenue"] },
+  money: ({ measure }) => ({
+    [sideOf[measure]]: [
+      "rows.*.periods.*",
+      "rows.*.total",
+      "totals.*",
+      "total",
+      ...(sideOf[measure] === "cost" ? ["before", "budget"] : []),
+    ],
+    ...(sideOf[measure] !== "cost" && { cost: ["before", "budget"] }),
+  }),
+  moneyLines: ({ measure }) => ({ [sideOf[measure]]: ["lines.*.amount", "total"] }),
+  moneyWhy: ({ subject }) => ({
+    [subject.kind === "revenue" ? "bill" : "cost"]: ["parts.*.rate", "parts.*.overtimeRate", "parts.*.whole", "parts.*.amount", "total"],
+  }),
+  expenses: { cost: ["rows.*.expense.amount", "rows.*.amount", "rows.*.tax"] },
+  // Tables of both kinds are told together.
+  rateTables: { cost: ratePlaces, bill: ratePlaces },
+  rateUses: { cost: ["*.amount"], bill: ["*.amount"] },
+  horizon: { bill: ["pipeline.*.value"] },
+  horizonHelps: { cost: ["helps.*.cost"] },
+  margins: both(marginPlaces("projects.*"), marginPlaces("clients.*")),
+  marginPeople: { cost: ["*.cost"], bill: ["*.revenue"], margin: ["*.share"] },
+  budgets: { cost: ["*.budget", "*.spent", "*.left"] },
+  compareSketches: { cost: ["*.cost"], bill: ["*.revenue"], margin: ["*.margin"] },
+  enquiries: { bill: ["rows.*.enquiry.value"] },
+  enquiryEffect: { cost: ["money.cost"], bill: ["money.revenue"], margin: ["money.share", "money.isBelow"] },
+};
+
+const remedyPlaces: MoneyPlaces = { cost: ["*.effect.cost"], bill: ["*.effect.revenue"], margin: ["*.marginAfter"] };
+
+const under = (list: string, places: MoneyPlaces): MoneyPlaces =>
+  Object.fromEntries(Object.entries(places).map(([side, of]) => [side, of.map((place) => `${list}.${place}`)]));
+
+/** The same of what searches tell. */
+export const moneyInNews: Readonly<Record<SearchKind, MoneyPlaces>> = {
+  remedies: under("lines", remedyPlaces),
+  evenOut: under("found", remedyPlaces),
+};
+
+/** Of the plan itself, whose tables go out as files. */
+export const moneyInPlan: MoneyPlaces = both(under("rateTables", { cost: ratePlaces, bill: ratePlaces }), {
+  cost: ["projects.*.budget", "projects.*.budgetByKind.*", "tasks.*.fixedCost", "expenses.*.amount"],
+  bill: ["projects.*.billing.fee", "enquiries.*.value"],
+});
+
+/** And of proposals. */
+export const moneyInProposal: MoneyPlaces = { cost: ["lines.*.cost"] };
