@@ -4,6 +4,8 @@ import type { AnswerOf, QueryOf, Question } from "../client/questions.ts";
 import { answer } from "../client/seen.ts";
 import { horizonOf, periodSettingsOf, todayOf } from "../core/calendar/horizon.ts";
 import type { Range } from "../core/calendar/periods.ts";
+import { findRow } from "../core/plan/rows.ts";
+import { sketchedModel } from "../core/sketch/sketch.ts";
 import { writeCsv } from "../interchange/csv.ts";
 import { type TimeWindow, windowFrom } from "../ui/timeWindow.ts";
 import { CSV_TYPE, download, downloadWorkbook } from "./files.ts";
@@ -23,8 +25,11 @@ export async function tableFile(request: Request, title: string, rowsOf: (shown:
   const { searchParams } = new URL(request.url);
   const format = searchParams.get("format") ?? "csv";
   if (format !== "csv" && format !== "xlsx") return Response.json({ message: 'This table comes as "csv" or "xlsx".' }, { status: 400 });
-  const { model } = await currentModel();
+  const { model: planned } = await currentModel();
   const text = (name: string) => searchParams.get(name);
+  // Whoever looks at a sketch takes with them what they see.
+  const sketch = findRow(planned.plan.sketches, text("sketch") ?? undefined);
+  const model = sketch ? sketchedModel(planned, sketch) : planned;
   const [horizon, today] = [horizonOf(model.plan), todayOf(model.plan, clockDay())];
   const window = windowFrom(text("from"), text("to"), text("by"), today, horizon, periodSettingsOf(model.plan));
   const rows = rowsOf({ ask: (question, query) => answer(model, question, query, BUILT_IN_USER.sight), window, horizon, today });

@@ -55,6 +55,7 @@ import { beginOnDay } from "../core/entry/trayDrop.ts";
 import { type TypedCell, typeHours } from "../core/entry/typeHours.ts";
 import { type OutlineRow, typeLinks } from "../core/entry/typeLinks.ts";
 import { typePeriod, untype } from "../core/entry/typePeriod.ts";
+import type { HelpTarget } from "../core/forecast/help.ts";
 import { type Counting, defaultCounting } from "../core/load/counting.ts";
 import type { Model } from "../core/model.ts";
 import { namesOf } from "../core/plan/names.ts";
@@ -110,8 +111,8 @@ export const questions = {
   roster: (model: Model, query: ReportRange) => rosterOf(model, query),
   earliest: (model: Model, query: { projectId: string; from: Day; tolerance: number }) => earliestAnswer(model, query),
   horizon: (model: Model, query: HorizonQuery) => horizonAnswer(model, query),
-  horizonHelps: (model: Model, query: HorizonQuery & { roleId: string }) => horizonHelps(model, query),
-  horizonWork: (model: Model, query: { roleId: string; range: Range; cases: readonly PipelineCase[] }) => horizonWork(model, query),
+  horizonHelps: (model: Model, query: HorizonQuery & { key: string }) => horizonHelps(model, query),
+  horizonWork: (model: Model, query: HelpTarget & { range: Range; cases: readonly PipelineCase[] }) => horizonWork(model, query),
   hours: (model: Model, query: HoursQuery) => hoursGrid(model, query),
   typeLinks: ({ plan }: Model, query: { taskId: string; rows: readonly OutlineRow[]; text: string; idStem: string }) =>
     typeLinks(plan, { ...query, newId: (at) => `${query.idStem}-${at}` }),

@@ -142,3 +142,47 @@ test("the figures go out as they are looked at, and what cannot be read is said"
   expect(sum(of(without, "Capacity"))).toBe(sum(of(written, "Capacity")));
   for (const query of ["cases=[", "cases=[1]", "format=pdf"]) expect((await get(query)).status, query).toBe(400);
 });
+
+test("a skill that is short at a level is helped by training somebody near, tried in a sketch", async ({ page, server }) => {
+  await goTo(page, server, "/horizon?by=skill");
+  const table = page.getByRole("region", { name: "Figures by skill" });
+  const neon = table.getByRole("button", { name: /^Neon bending, February 2027/ });
+  // Two know it, of whom one is no master.
+  const atAny = hoursOf((await neon.textContent()) ?? "");
+  await choose(page.getByLabel("Level"), "Level 3 and up");
+  await expect(neon).toHaveText("−22.1");
+  expect(atAny).toBeGreaterThanOrEqual(-22.1);
+  await neon.click();
+  const train = sheetOf(page)
+    .getByRole("listitem")
+    .filter({ hasText: /^Train Teo Brandt in neon bending to level 3/ });
+  await expect(train).toContainText("0 h left");
+  await train.getByRole("button", { name: "try it in a sketch" }).click();
+  await expect(page.getByRole("status").filter({ hasText: "Sketch:" })).toContainText("1 change that is not made");
+  await expect(neon).not.toHaveText("−22.1");
+  expect(hoursOf((await neon.textContent()) ?? "")).toBeGreaterThanOrEqual(0);
+  await page.getByRole("button", { name: "Close the sketch" }).click();
+  await expect(neon).toHaveText("−22.1");
+});
+
+test("the printed page has the charts and figures of the screen, by whatever they are told", async ({ page, server }) => {
+  await page.addInitScript("window.print = () => {}");
+  await goTo(page, server, "/horizon?by=team&show=capacity");
+  const shown = page
+    .getByRole("region", { name: "Figures by team" })
+    .getByRole("row")
+    .filter({ has: page.getByRole("rowheader", { name: "Workshop", exact: true }) });
+  const figures = await shown.getByRole("cell").allTextContents();
+  expect(hoursOf(figures[0])).toBeGreaterThan(0);
+  await page.getByRole("button", { name: "Export" }).click();
+  await page.getByRole("button", { name: "Print…" }).click();
+  const printed = page.frameLocator('iframe[title="Page to print"]');
+  await expect(printed.getByRole("heading", { name: "Capacity, hours" })).toBeAttached();
+  expect(
+    await printed
+      .getByRole("row", { name: /^Workshop \d/ })
+      .getByRole("cell")
+      .allTextContents(),
+  ).toEqual(figures);
+  await expect(printed.locator("figure")).toHaveCount(4);
+});

@@ -89,3 +89,18 @@ test("what is tried in a sketch stays out of the plan; two are compared; half of
   await page.keyboard.press("Control+z");
   await expect(changes.getByRole("listitem")).toHaveCount(2);
 });
+
+test("figures that are exported while a sketch is open are those of the sketch", async ({ page, server }) => {
+  await goTo(page, server, "/balance?sketch=sketch-spring");
+  await expect(bar(page)).toContainText("Figures that you export are the sketch's");
+  await page.getByRole("button", { name: "Export" }).click();
+  const path = (await page.getByRole("link", { name: "This window as CSV" }).getAttribute("href")) ?? "";
+  const read = async (from: string) => (await fetch(`${server.url}${from}`)).text();
+  const [own, ofPlan, ofNone] = await Promise.all(
+    [path, path.replace("sketch-spring", ""), path.replace("sketch-spring", "gone")].map(read),
+  );
+  expect(own.split("\r\n").length).toBeGreaterThan(10);
+  expect(own).not.toBe(ofPlan);
+  // One that is no longer there shows the plan, as the screen does.
+  expect(ofNone).toBe(ofPlan);
+});

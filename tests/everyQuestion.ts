@@ -7,6 +7,8 @@ import type { Plan } from "../core/plan/schema.ts";
 const range = { start: parseDay("2027-01-25"), stop: parseDay("2027-03-22") };
 const weeks = { range, grain: "week" as const };
 
+const ofRole = { by: "role" as const, level: 1 };
+
 /** An id that no row has. */
 const NOTHING = "nothing";
 
@@ -89,14 +91,18 @@ export function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     rateUses: [{ tableId: "studio-cost" }, { tableId: "none" }],
     earliest: [{ projectId, from: 0, tolerance: 60 }],
     horizon: [
-      { ...weeks, cases: [] },
-      { ...weeks, cases: [{ projectId, outcome: "won", days: 14 }] },
+      { ...weeks, ...ofRole, cases: [] },
+      { ...weeks, ...ofRole, cases: [{ projectId, outcome: "won", days: 14 }] },
+      { ...weeks, by: "skill", level: 3, cases: [] },
+      { ...weeks, by: "team", level: 1, cases: [] },
+      { ...weeks, by: "place", level: 1, cases: [] },
     ],
     horizonHelps: [
-      { ...weeks, cases: [], roleId: "fabricator" },
-      { range: { start: range.start, stop: parseDay("2027-12-01") }, grain: "month", cases: [], roleId: "lighting" },
+      { ...weeks, ...ofRole, cases: [], key: "fabricator" },
+      { range: { start: range.start, stop: parseDay("2027-12-01") }, grain: "month", ...ofRole, cases: [], key: "lighting" },
+      { range: { start: range.start, stop: parseDay("2027-12-01") }, grain: "month", by: "skill", level: 2, cases: [], key: "neon" },
     ],
-    horizonWork: [{ roleId: "fabricator", range, cases: [] }],
+    horizonWork: [{ ...ofRole, key: "fabricator", range, cases: [] }],
     margins: [{}],
     marginPeople: [{ projectId }, { projectId: "none" }],
     sketches: [{}],
@@ -109,8 +115,8 @@ export function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     ],
     sketchCopy: [{ sketchId: "sketch-spring", id: "copy", by: "Me", at: "2027-02-01T09:00:00Z" }],
     helpEdit: [
-      { roleId: "fabricator", help: { kind: "hire", people: 2, from: range.start, to: null }, idStem: "hired", words: "hire two" },
-      { roleId: "fabricator", help: { kind: "later", projectId, days: 14 }, idStem: "later", words: "later" },
+      { ...ofRole, key: "fabricator", help: { kind: "hire", people: 2, from: range.start, to: null }, idStem: "hired", words: "hire two" },
+      { ...ofRole, key: "fabricator", help: { kind: "later", projectId, days: 14 }, idStem: "later", words: "later" },
     ],
     enquiries: [{}],
     enquiryEffect: [

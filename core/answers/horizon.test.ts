@@ -11,14 +11,15 @@ import { horizonAnswer, horizonHelps, horizonWork, type PipelineCase } from "./h
 
 const plan = fernhollow();
 const model = buildModel(plan);
-const asked = { range: horizonOf(plan), grain: "month" } as const;
+const asked = { range: horizonOf(plan), grain: "month", by: "role", level: 1 } as const;
+const role = { by: "role", level: 1 } as const;
 const sum = (amounts: readonly number[]) => amounts.reduce((all, own) => all + own, 0);
 const withChance = (probability: number): Plan => ({
   ...plan,
   projects: plan.projects.map((own) => (own.id === "seedvault" ? { ...own, probability } : own)),
 });
 const rolesWith = (cases: readonly PipelineCase[]) =>
-  new Map(horizonAnswer(model, { ...asked, cases }).roles.map((own) => [own.roleId, own]));
+  new Map(horizonAnswer(model, { ...asked, cases }).groups.map((own) => [own.key, own]));
 
 test("won, lost and moved are the plan written so: each role has the figures of its forecast", () => {
   const moved = applyChanges(
@@ -40,7 +41,7 @@ test("won, lost and moved are the plan written so: each role has the figures of 
     const forecast = forecastOf(buildModel(plain), wholePeriods(plain, asked));
     plain.roles.forEach(({ id }, role) => {
       const shown = roles.get(id);
-      if (shown) expect(shown, `${own.outcome} ${id}`).toMatchObject(forecast.roles[role]);
+      if (shown) expect(shown, `${own.outcome} ${id}`).toMatchObject(forecast.groups[role]);
     });
     expect([...roles.values()].map(({ expected }) => expected)).not.toEqual([...roles.keys()].map((id) => written.get(id)?.expected));
   }
@@ -49,7 +50,7 @@ test("won, lost and moved are the plan written so: each role has the figures of 
 });
 
 test("the roles that are shortest come first, and the pipeline has its chance, its hours and what it is worth", () => {
-  const { roles, pipeline } = horizonAnswer(model, { ...asked, cases: [] });
+  const { groups: roles, pipeline } = horizonAnswer(model, { ...asked, cases: [] });
   const short = roles.map(({ expectedShortage }) => sum(expectedShortage));
   expect(short).toEqual([...short].sort((a, b) => b - a));
   expect(pipeline.length).toBe(plan.projects.filter(({ stage }) => stage === "pipeline" || stage === "idea").length);
@@ -61,26 +62,26 @@ test("the roles that are shortest come first, and the pipeline has its chance, i
 });
 
 test("the work behind a figure adds up to what is firm and open, and its people to the capacity, in every period", () => {
-  const { roles, periods } = horizonAnswer(model, { ...asked, cases: [] });
-  for (const { roleId, firm, open, capacity } of roles)
+  const { groups: roles, periods } = horizonAnswer(model, { ...asked, cases: [] });
+  for (const { key, firm, open, capacity } of roles)
     for (const p of [0, 3, periods.length - 1]) {
-      const behind = horizonWork(model, { roleId, range: periods[p], cases: [] });
+      const behind = horizonWork(model, { ...role, key, range: periods[p], cases: [] });
       const of = (kind: string) => sum(behind?.lines.flatMap((line) => (line.kind === kind ? [line.minutes] : [])) ?? []);
-      expect([of("firm"), of("open")], `${roleId} ${p}`).toEqual([firm[p], open[p]]);
+      expect([of("firm"), of("open")], `${key} ${p}`).toEqual([firm[p], open[p]]);
       expect(sum(behind?.people.map((own) => own.capacity) ?? [])).toBe(capacity[p]);
     }
-  expect(horizonWork(model, { roleId: "nobody", range: periods[0], cases: [] })).toBeNull();
+  expect(horizonWork(model, { ...role, key: "nobody", range: periods[0], cases: [] })).toBeNull();
 });
 
 test("what would help is named, helps, and with it the people of other roles who could", () => {
-  const { roles } = horizonAnswer(model, { ...asked, cases: [] });
-  const [{ roleId, name }] = roles;
-  const { helps, others } = horizonHelps(model, { ...asked, cases: [], roleId });
+  const { groups: roles } = horizonAnswer(model, { ...asked, cases: [] });
+  const [{ key, name }] = roles;
+  const { helps, others } = horizonHelps(model, { ...asked, cases: [], key });
   expect(helps.length).toBeGreaterThan(0);
-  for (const own of helps) expect(own.help.kind === "later" ? own.name !== "" : own.name === name).toBe(true);
+  for (const own of helps) expect(own.help.kind === "hire" ? own.name === name : own.name !== "").toBe(true);
   for (const { personId, free } of others) {
-    expect(plan.people.find(({ id }) => id === personId)?.roleIds.indexOf(roleId)).toBeGreaterThan(0);
+    expect(plan.people.find(({ id }) => id === personId)?.roleIds.indexOf(key)).toBeGreaterThan(0);
     expect(free).toBeGreaterThanOrEqual(0);
   }
-  expect(horizonHelps(model, { ...asked, cases: [], roleId: "nobody" })).toEqual({ helps: [], others: [] });
+  expect(horizonHelps(model, { ...asked, cases: [], key: "nobody" })).toEqual({ helps: [], others: [] });
 });

@@ -1,19 +1,20 @@
-// The horizon: capacity against demand by role, with pipeline projects as they are, or as if they were won, lost or moved.
+// The horizon: capacity against demand by role, skill, team or place, with pipeline projects as they are, or as if they were won, lost or moved.
 
 import { parseDay } from "../calendar/day.ts";
 import { wholePeriods } from "../calendar/horizon.ts";
 import type { Range, ReportRange } from "../calendar/periods.ts";
 import { moneyOver } from "../cost/costs.ts";
 import { applyChanges, type Change, changeOf } from "../edits/change.ts";
-import type { EditTogether, SingleEdit } from "../edits/edit.ts";
-import { movedDatesEdit } from "../entry/movedDates.ts";
-import { demandedRole, roleOfPeople } from "../forecast/demand.ts";
-import { forecastOf, type RoleForecast } from "../forecast/forecast.ts";
-import { type Help, helpChanges, helpsFor, type MeasuredHelp } from "../forecast/helps.ts";
+import type { EditTogether } from "../edits/edit.ts";
+import { groupsAsked } from "../forecast/demand.ts";
+import { forecastOf, type GroupForecast } from "../forecast/forecast.ts";
+import { type ForecastBy, forecastGroups } from "../forecast/groups.ts";
+import type { Help, HelpTarget, MeasuredHelp } from "../forecast/help.ts";
+import { helpEdits, helpsFor, hiredRole } from "../forecast/helps.ts";
+import { othersWith } from "../forecast/lend.ts";
 import { movedProject } from "../forecast/movedProject.ts";
 import { defaultCounting, isPipeline } from "../load/counting.ts";
 import { peopleSums } from "../load/periodSums.ts";
-import { peopleByFirstRole } from "../load/teams.ts";
 import type { Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
 import { findRow, rowById } from "../plan/rows.ts";
@@ -31,10 +32,14 @@ export interface PipelineCase {
 
 export interface HorizonQuery extends ReportRange {
   cases: readonly PipelineCase[];
+  by: ForecastBy;
+  /** Of skills: from which level on somebody counts. */
+  level: number;
 }
 
-export interface HorizonRole extends RoleForecast {
-  roleId: string;
+export interface HorizonGroup extends GroupForecast {
+  /** An id; of a place its name, "" for people without one. */
+  key: string;
   name: string;
   people: number;
   /** People too few at the 80th percentile, in tenths. */
@@ -60,7 +65,7 @@ export interface PipelineRow {
 export interface HorizonAnswer {
   periods: Range[];
   /** Worst first: the most expected shortage, then the fullest. */
-  roles: HorizonRole[];
+  groups: HorizonGroup[];
   pipeline: PipelineRow[];
 }
 
@@ -69,15 +74,15 @@ export function horizonAnswer(model: Model, query: HorizonQuery): HorizonAnswer 
   const shown = asIf(model, query.cases);
   const { plan } = shown;
   const asked = wholePeriods(shown.plan, query);
-  const { periods, roles, pipeline } = forecastOf(shown, asked);
-  const people = peopleByFirstRole(plan);
+  const told = forecastGroups(shown, query.by, query.level);
+  const { periods, groups, pipeline } = forecastOf(shown, asked, told);
   const one = hoursOfOne(shown, periods);
-  const rows = roles.map(
-    (own, role): HorizonRole => ({
+  const rows = groups.map(
+    (own, group): HorizonGroup => ({
       ...own,
-      roleId: plan.roles[role].id,
-      name: plan.roles[role].name,
-      people: people[role].length,
+      key: told.keys[group],
+      name: told.names[group],
+      people: told.people[group].length,
       peopleShort: own.p80.map((minutes, p) => (one[p] === 0 ? 0 : Math.round((Math.max(0, minutes - own.capacity[p]) * 10) / one[p]))),
     }),
   );
@@ -86,7 +91,7 @@ export function horizonAnswer(model: Model, query: HorizonQuery): HorizonAnswer 
   const costs = model.costsOfHorizon();
   return {
     periods,
-    roles: rows.filter(({ capacity, p95 }) => total(capacity) + total(p95) > 0),
+    groups: rows.filter(({ capacity, p95 }) => total(capacity) + total(p95) > 0),
     pipeline: plan.projects.flatMap((_, row): PipelineRow[] => {
       const written = model.plan.projects[row];
       if (!isPipeline(written)) return [];
@@ -109,7 +114,7 @@ export function horizonAnswer(model: Model, query: HorizonQuery): HorizonAnswer 
   };
 }
 
-const fullness = ({ capacity, expected }: RoleForecast): number =>
+const fullness = ({ capacity, expected }: GroupForecast): number =>
   Math.max(...expected.map((minutes, p) => minutes / Math.max(1, capacity[p])));
 
 /** The plan with pipeline projects in other cases than are written. */
@@ -163,20 +168,20 @@ export interface HorizonWork {
   people: { personId: string; name: string; capacity: number; load: number }[];
 }
 
-/** The work behind a role's figures in one period, and its people. Null where there is no such role. */
+/** The work behind a group's figures in one period, and its people. Null where there is no such group. */
 export function horizonWork(
   model: Model,
-  { roleId, range, cases }: { roleId: string; range: Range; cases: readonly PipelineCase[] },
+  { key, range, cases, by, level }: HelpTarget & { range: Range; cases: readonly PipelineCase[] },
 ): HorizonWork | null {
   const shown = asIf(model, cases);
   const { plan, work, placements } = shown;
-  const role = rowById(plan.roles).get(roleId);
-  if (role === undefined) return null;
-  const roleOf = roleOfPeople(shown);
+  const groups = forecastGroups(shown, by, level);
+  const group = groups.keys.indexOf(key);
+  if (group < 0) return null;
   const lines: HorizonWork["lines"] = [];
   for (let row = 0; row < work.rows; row++) {
     const project = plan.projects[work.project[row]];
-    if (project.stage === "cancelled" || demandedRole(shown, roleOf, row) !== role) continue;
+    if (project.stage === "cancelled" || !groupsAsked(shown, groups, row).includes(group)) continue;
     const minutes = placedIn(placements, row, 10_000, range.start, range.stop);
     if (minutes === 0) continue;
     const person = plan.people[work.person[row]];
@@ -192,10 +197,10 @@ export function horizonWork(
     });
   }
   lines.sort((a, b) => b.minutes - a.minutes);
-  const rows = peopleByFirstRole(plan)[role];
+  const rows = groups.people[group];
   const { capacity, load } = peopleSums(shown, shown.load(defaultCounting), rows, [range]);
   return {
-    name: plan.roles[role].name,
+    name: groups.names[group],
     range,
     lines,
     people: rows.map((person, at) => ({
@@ -207,45 +212,51 @@ export function horizonWork(
   };
 }
 
-/** What would help a role that is short over the periods shown, with the pipeline as it is looked at. */
-export function horizonHelps(model: Model, { roleId, ...query }: HorizonQuery & { roleId: string }): HorizonHelps {
+/** What would help a group that is short over the periods shown, with the pipeline as it is looked at. */
+export function horizonHelps(model: Model, { key, ...query }: HorizonQuery & { key: string }): HorizonHelps {
   const shown = asIf(model, query.cases);
-  const role = rowById(shown.plan.roles).get(roleId);
-  if (role === undefined) return { helps: [], others: [] };
   const asked = wholePeriods(shown.plan, query);
-  const helps = helpsFor(shown, role, asked).map((own) => ({
-    ...own,
-    name: own.help.kind === "later" ? (findRow(shown.plan.projects, own.help.projectId)?.name ?? "") : shown.plan.roles[role].name,
-  }));
-  return { helps, others: othersWith(shown, roleId, asked.range) };
+  const target = { key, by: query.by, level: query.level };
+  const helps = helpsFor(shown, target, asked).map((own) => ({ ...own, ...namesIn(shown, target, own.help) }));
+  return { helps, others: query.by === "role" ? othersFree(shown, key, asked.range) : [] };
+}
+
+/** Who or what a help is about, by name. */
+function namesIn({ plan }: Model, target: HelpTarget, help: Help): { name: string; what: string } {
+  switch (help.kind) {
+    case "later":
+      return { name: findRow(plan.projects, help.projectId)?.name ?? "", what: "" };
+    case "hire":
+      return { name: plan.roles[hiredRole(plan, target)]?.name ?? "", what: "" };
+    case "lend": {
+      const taskId = findRow(plan.assignments, help.openingId)?.taskId ?? help.openingId;
+      return { name: findRow(plan.people, help.personId)?.name ?? "", what: findRow(plan.tasks, taskId)?.name ?? "" };
+    }
+    case "train":
+      return { name: findRow(plan.people, help.personId)?.name ?? "", what: findRow(plan.skills, target.key)?.name ?? "" };
+  }
 }
 
 /** The edit that a help comes to, for trying it in a sketch; null where it comes to nothing.
- * @param idStem Begins the ids of people who are added. */
+ * @param idStem Begins the ids of what is added. */
 export function helpEdit(
-  { plan }: Model,
-  { roleId, help, idStem, words }: { roleId: string; help: Help; idStem: string; words: string },
+  model: Model,
+  { help, idStem, words, ...target }: HelpTarget & { help: Help; idStem: string; words: string },
 ): EditTogether | null {
-  const role = rowById(plan.roles).get(roleId);
-  const changes = role === undefined ? [] : helpChanges(plan, role, help);
-  const edits = changes.flatMap((change, at): SingleEdit[] =>
-    change.list === "people" && change.after
-      ? [{ kind: "addPerson", person: { ...change.after, id: `${idStem}-${at + 1}` } }]
-      : movedDatesEdit(change),
-  );
+  const edits = helpEdits(model, target, help, idStem);
   return edits.length === 0 ? null : { kind: "together", words, edits };
 }
 
 export interface HorizonHelps {
-  /** The most helpful first, with the project's or the role's name. */
-  helps: (MeasuredHelp & { name: string })[];
+  /** The most helpful first, with who or what it is about by name. */
+  helps: (MeasuredHelp & { name: string; what: string })[];
   /** People of other roles who have this one too, and what they have free over the periods; the most first. */
   others: { personId: string; name: string; free: number }[];
 }
 
-function othersWith(model: Model, roleId: string, range: Range): HorizonHelps["others"] {
+function othersFree(model: Model, roleId: string, range: Range): HorizonHelps["others"] {
   const { plan } = model;
-  const rows = plan.people.flatMap(({ roleIds, archived }, row) => (!archived && roleIds.indexOf(roleId) > 0 ? [row] : []));
+  const rows = othersWith(model, roleId);
   const { capacity, load } = peopleSums(model, model.load(defaultCounting), rows, [range]);
   return rows
     .map((row, at) => ({ personId: plan.people[row].id, name: plan.people[row].name, free: Math.max(0, capacity[at] - load[at]) }))

@@ -3,13 +3,13 @@
 import { parseDay } from "../calendar/day.ts";
 import { lineFinder } from "../calendar/lines.ts";
 import { applyEdit, type EditTogether, type SingleEdit } from "../edits/edit.ts";
+import { movedDatesEdit } from "../edits/movedDates.ts";
 import { movedProject } from "../forecast/movedProject.ts";
 import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Assignment, Enquiry, Plan, Project, Task } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
 import { projectFrom } from "./copyProject.ts";
-import { movedDatesEdit } from "./movedDates.ts";
 
 /** How an enquiry is accepted. */
 export interface AcceptOptions {

@@ -7,7 +7,8 @@ import { countedShares, defaultCounting } from "../load/counting.ts";
 import { buildModel, type Model } from "../model.ts";
 import type { Plan } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
-import { capacityByRole, demandByRole, roleOfPeople } from "./demand.ts";
+import { capacityOf, demandOf } from "./demand.ts";
+import { type DemandGroups, roleGroups } from "./groups.ts";
 import { movedProject } from "./movedProject.ts";
 
 /** A week in which the project could start. */
@@ -57,7 +58,7 @@ const A_YEAR = 52 * 7;
 
 /** What the roles have free by week without the project's own work. Weeks are worked out when they are first asked for. */
 class RoleRoom {
-  readonly #roleOf: Int32Array;
+  readonly #roles: DemandGroups;
   #weeks: Range[] = [];
   #room = new Float64Array(0);
 
@@ -65,7 +66,7 @@ class RoleRoom {
     private readonly model: Model,
     private readonly project: number,
   ) {
-    this.#roleOf = roleOfPeople(model);
+    this.#roles = roleGroups(model);
     this.#reach(horizonOf(model.plan));
   }
 
@@ -83,8 +84,8 @@ class RoleRoom {
     this.#weeks = periodsIn(reach, "week", settings);
     const shares = countedShares(model, defaultCounting);
     const isOther = (row: number) => shares[row] > 0 && model.work.project[row] !== this.project;
-    const load = demandByRole(model, this.#roleOf, this.#weeks, isOther);
-    this.#room = capacityByRole(model, this.#roleOf, this.#weeks).map((capacity, slot) => Math.max(0, capacity - load[slot]));
+    const load = demandOf(model, this.#roles, this.#weeks, isOther);
+    this.#room = capacityOf(model, this.#roles, this.#weeks).map((capacity, slot) => Math.max(0, capacity - load[slot]));
   }
 
   /** What the project asks for beyond the room, where it stands in a plan. */
@@ -111,7 +112,7 @@ class RoleRoom {
     }
     if (stop <= start) return { unplaced, roles: [] };
     this.#reach({ start, stop });
-    const demand = demandByRole(moved, roleOfPeople(moved), this.#weeks, (row) => work.project[row] === project);
+    const demand = demandOf(moved, roleGroups(moved), this.#weeks, (row) => work.project[row] === project);
     return { unplaced, roles: moved.plan.roles.flatMap((_, role) => this.#needOf(role, demand)) };
   }
 

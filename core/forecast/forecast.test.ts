@@ -48,7 +48,7 @@ test("the distribution is that of every outcome by itself: it adds up to one, an
 test("firm demand is the load of the people of a role, and what each pipeline project adds is its probability of it", () => {
   const model = buildModel(demo);
   const asked = { range: horizon, grain: "month" } as const;
-  const { roles, pipeline } = forecastOf(model, asked);
+  const { groups: roles, pipeline } = forecastOf(model, asked);
   const report = loadReport(model, asked, { pencilled: true, pipeline: "none" });
   roles.forEach(({ firm, open, capacity, expected }, role) => {
     expect(firm).toEqual(report.roles[role].load);
@@ -70,7 +70,7 @@ test("a probability of 0 adds nothing and one of 100 is sure; a role with nobody
     assignments: [...demo.assignments, { id: "fly", taskId: "tidepool-cases", roleId: "pilot", hours: 12 }],
     projects: demo.projects.map((own) => (own.stage === "pipeline" ? { ...own, probability } : own)),
   });
-  const of = (plan: Plan) => forecastOf(buildModel(plan), { range: horizon, grain: "quarter" }).roles;
+  const of = (plan: Plan) => forecastOf(buildModel(plan), { range: horizon, grain: "quarter" }).groups;
   const [never, sure] = [of(at(0)), of(at(100))];
   for (const { firm, open, expected, p50, p95, shortageProbability } of never)
     firm.forEach((minutes, p) => {
@@ -119,20 +119,20 @@ test("what would help a role is what the forecast says with it, and nothing is p
   const model = buildModel(demo);
   const asked = { range: horizon, grain: "month" } as const;
   const lighting = demo.roles.findIndex(({ id }) => id === "lighting");
-  const helps = helpsFor(model, lighting, asked);
-  const shortage = (plan: Plan) => sum(forecastOf(buildModel(plan), asked).roles[lighting].expectedShortage);
+  const helps = helpsFor(model, { by: "role", level: 1, key: "lighting" }, asked);
+  const shortage = (plan: Plan) => sum(forecastOf(buildModel(plan), asked).groups[lighting].expectedShortage);
   expect(helps.length).toBeGreaterThan(2);
   for (const { help, before, after, cost } of helps) {
-    expect(before.role).toBe(shortage(demo));
-    expect(after.role).toBeLessThan(before.role);
+    expect(before.own).toBe(shortage(demo));
+    expect(after.own).toBeLessThan(before.own);
     if (help.kind === "hire") {
       expect(cost).toBeGreaterThan(0);
       continue;
     }
+    if (help.kind !== "later") continue;
     const row = demo.projects.findIndex(({ id }) => id === help.projectId);
-    expect(after.role).toBe(shortage(applyChanges(demo, movedProject(demo, row, help.days))));
+    expect(after.own).toBe(shortage(applyChanges(demo, movedProject(demo, row, help.days))));
   }
-  expect(helps.map(({ after }) => after.role)).toEqual(helps.map(({ after }) => after.role).sort((a, b) => a - b));
-  const lead = demo.roles.findIndex(({ id }) => id === "lead");
-  expect(helpsFor(model, lead, asked)).toEqual([]);
+  expect(helps.map(({ after }) => after.own)).toEqual(helps.map(({ after }) => after.own).sort((a, b) => a - b));
+  expect(helpsFor(model, { by: "role", level: 1, key: "lead" }, asked)).toEqual([]);
 });

@@ -1,15 +1,16 @@
-// Capacity against demand by role and period: what is firm, what is open, and the range that demand may take with projects
+// Capacity against demand by group and period: what is firm, what is open, and the range that demand may take with projects
 // that are not won yet.
 import { periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range, type ReportRange } from "../calendar/periods.ts";
 import { isPipeline } from "../load/counting.ts";
 import type { Placed } from "../placing/placed.ts";
 import { percentHundredths } from "../plan/units.ts";
-import { capacityByRole, DemandSums, demandedRole, roleOfPeople } from "./demand.ts";
+import { capacityOf, DemandSums, groupsAsked } from "./demand.ts";
 import { type Chance, distributionOf, expectedHours, percentile, roundedNear } from "./distribution.ts";
+import { type DemandGroups, roleGroups } from "./groups.ts";
 
-/** One role by period. Minutes; the probability in hundredths of a percent. */
-export interface RoleForecast {
+/** One group by period. Minutes; the probability in hundredths of a percent. */
+export interface GroupForecast {
   capacity: number[];
   /** Placed on people by approved work; openings and team work of it. */
   firm: number[];
@@ -24,51 +25,50 @@ export interface RoleForecast {
 
 export interface Forecast {
   periods: Range[];
-  /** By role row. */
-  roles: RoleForecast[];
-  /** Rows of the projects that are not won yet, with their whole hours by role and period. */
+  /** In the order of the groups. */
+  groups: GroupForecast[];
+  /** Rows of the projects that are not won yet, with their whole hours by group and period. */
   pipeline: { project: number; probability: number; hours: Float64Array }[];
 }
 
-/** The forecast of every role over a range. Each pipeline project is won or lost by itself, its minutes of a role and period
- * rounded to whole hours. */
-export function forecastOf(placed: Placed, { range, grain }: ReportRange): Forecast {
+/** The forecast of every group over a range. Each pipeline project is won or lost by itself, its minutes of a group and period
+ * rounded to whole hours. @param groups Roles by default. */
+export function forecastOf(placed: Placed, { range, grain }: ReportRange, groups: DemandGroups = roleGroups(placed)): Forecast {
   const { plan, work } = placed;
   const periods = periodsIn(range, grain, periodSettingsOf(plan));
-  const sums = new DemandSums(placed, periods);
-  const roleOf = roleOfPeople(placed);
+  const sums = new DemandSums(placed, groups, periods);
   const [firm, open] = [sums.empty(), sums.empty()];
   const byProject = new Map<number, Float64Array>();
   for (let row = 0; row < work.rows; row++) {
-    const role = demandedRole(placed, roleOf, row);
+    const asked = groupsAsked(placed, groups, row);
     const project = work.project[row];
-    const { stage } = plan.projects[project];
-    if (role < 0 || stage === "cancelled") continue;
+    if (asked.length === 0 || plan.projects[project].stage === "cancelled") continue;
+    let into = work.person[row] >= 0 ? firm : open;
     if (isPipeline(plan.projects[project])) {
-      const own = byProject.get(project) ?? sums.empty();
-      byProject.set(project, own);
-      sums.add(row, role, own);
-    } else sums.add(row, role, work.person[row] >= 0 ? firm : open);
+      into = byProject.get(project) ?? sums.empty();
+      byProject.set(project, into);
+    }
+    for (const group of asked) sums.add(row, group, into);
   }
   const pipeline = [...byProject].map(([project, minutes]) => ({
     project,
     probability: percentHundredths(plan.projects[project].probability ?? 100) / 10_000,
     hours: minutes.map((own) => Math.round(own / 60)),
   }));
-  const capacity = capacityByRole(placed, roleOf, periods);
-  const roles = plan.roles.map((_, role): RoleForecast => {
+  const capacity = capacityOf(placed, groups, periods);
+  const told = Array.from({ length: groups.count }, (_, group): GroupForecast => {
     const forecast = emptyForecast();
     for (let p = 0; p < periods.length; p++) {
-      const slot = role * periods.length + p;
+      const slot = group * periods.length + p;
       const chances = pipeline.flatMap(({ probability, hours }) => (hours[slot] > 0 ? [{ hours: hours[slot], probability }] : []));
       addPeriod(forecast, { capacity: capacity[slot], firm: firm[slot], open: open[slot] }, chances);
     }
     return forecast;
   });
-  return { periods, roles, pipeline };
+  return { periods, groups: told, pipeline };
 }
 
-function addPeriod(into: RoleForecast, own: { capacity: number; firm: number; open: number }, chances: readonly Chance[]): void {
+function addPeriod(into: GroupForecast, own: { capacity: number; firm: number; open: number }, chances: readonly Chance[]): void {
   const sure = own.firm + own.open;
   const distribution = distributionOf(chances);
   let [probability, shortage] = [0, 0];
@@ -89,7 +89,7 @@ function addPeriod(into: RoleForecast, own: { capacity: number; firm: number; op
   into.expectedShortage.push(roundedNear(shortage));
 }
 
-const emptyForecast = (): RoleForecast => ({
+const emptyForecast = (): GroupForecast => ({
   capacity: [],
   firm: [],
   open: [],

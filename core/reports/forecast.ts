@@ -6,6 +6,6 @@ import { printedPeriods } from "./range.ts";
 
 /** Whole minutes by period; probabilities in hundredths of a percent. */
 export function forecastReport(model: Model, asked: ReportRange) {
-  const { periods, roles } = forecastOf(model, asked);
-  return { periods: printedPeriods(periods), roles: model.plan.roles.map(({ id }, row) => ({ id, ...roles[row] })) };
+  const { periods, groups } = forecastOf(model, asked);
+  return { periods: printedPeriods(periods), roles: model.plan.roles.map(({ id }, row) => ({ id, ...groups[row] })) };
 }

@@ -3,6 +3,7 @@
 import type { Board } from "../../core/answers/board.ts";
 import { type Grain, isCut, type PeriodSettings, type Range } from "../../core/calendar/periods.ts";
 import { periodHeading, rangeText } from "../../ui/format.ts";
+import { PrintedPage } from "../../ui/printedPage.tsx";
 import { TICK, vesselParts } from "../../ui/vessel.tsx";
 import type { Measure } from "./balanceParams.ts";
 import { cellText, figuresAt, isPart, measureWords, rowSum, stateAt, sumText } from "./figures.ts";
@@ -18,49 +19,44 @@ interface BoardPageProps {
 export function BoardPage({ board, measure, grain, studio, settings }: BoardPageProps) {
   const { periods, rows } = board;
   return (
-    <html lang="en">
-      <body>
-        <meta charSet="utf-8" />
-        <title>Balance</title>
-        <style>{css}</style>
-        <h1>Balance</h1>
-        <p>
-          {studio}, {rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop })}, {measureWords[measure]}
-        </p>
-        <table>
-          <thead>
-            <tr>
-              <th scope="col" />
-              {periods.map((period) => (
-                <th key={period.start} scope="col">
-                  {headingText(period, grain, settings)}
-                </th>
-              ))}
-              <th scope="col">Sum</th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((row, at) => (
-              <tr key={row.key} className={row.kind}>
-                <th scope="row">{row.name}</th>
-                {periods.map((period, p) => {
-                  const figures = figuresAt(board, at, p);
-                  const state = stateAt(board, at, p);
-                  const isGone = !isPart(row) && figures.capacity === 0 && figures.load === 0;
-                  return (
-                    <td key={period.start} className={isGone ? "away" : state}>
-                      {!isGone && cellText(row, measure, figures)}
-                      {!isGone && row.kind === "person" && <PrintedVessel {...figures} />}
-                    </td>
-                  );
-                })}
-                <td>{sumText(row, measure, rowSum(board, at))}</td>
-              </tr>
+    <PrintedPage
+      title="Balance"
+      side={`${studio}, ${rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop })}, ${measureWords[measure]}`}
+      css={css}
+    >
+      <table>
+        <thead>
+          <tr>
+            <th scope="col" />
+            {periods.map((period) => (
+              <th key={period.start} scope="col">
+                {headingText(period, grain, settings)}
+              </th>
             ))}
-          </tbody>
-        </table>
-      </body>
-    </html>
+            <th scope="col">Sum</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row, at) => (
+            <tr key={row.key} className={row.kind}>
+              <th scope="row">{row.name}</th>
+              {periods.map((period, p) => {
+                const figures = figuresAt(board, at, p);
+                const state = stateAt(board, at, p);
+                const isGone = !isPart(row) && figures.capacity === 0 && figures.load === 0;
+                return (
+                  <td key={period.start} className={isGone ? "away" : state}>
+                    {!isGone && cellText(row, measure, figures)}
+                    {!isGone && row.kind === "person" && <PrintedVessel {...figures} />}
+                  </td>
+                );
+              })}
+              <td>{sumText(row, measure, rowSum(board, at))}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </PrintedPage>
   );
 }
 
@@ -84,17 +80,8 @@ function PrintedVessel(figures: { capacity: number; load: number; tentative: num
 }
 
 const css = `
-:root{color-scheme:light}
-body{margin:24px;font:12px/1.35 Georgia,"Times New Roman",serif;color:#1f2b2a;background:#fff}
-h1{font-size:22px;font-weight:400;margin:0}
-p{margin:2px 0 10px;color:#55625f}
-table{width:100%;border-collapse:collapse}
-th,td{padding:3px 6px;border-bottom:1px solid #dedace;text-align:right;font-weight:400;white-space:nowrap}
-th[scope=row],thead th:first-child{text-align:left}
-thead th{border-bottom-color:#86908c;color:#55625f}
 .group{background:#f4f2ec}.group th{font-style:italic;font-size:13px}
 .part th{padding-left:20px}
-.over{font-weight:700;color:#9c3c16;background:repeating-linear-gradient(135deg,#f6dfd2 0 3px,#fff 3px 6px)}
 .level{color:#2c6b5e}
 .vessel{position:relative;display:block;height:7px;border-bottom:1px solid #b9bdb6;margin-top:2px}
 .vessel i{position:absolute;bottom:0;height:4px}
@@ -103,6 +90,4 @@ thead th{border-bottom-color:#86908c;color:#55625f}
 .past{background:repeating-linear-gradient(135deg,#9c3c16 0 2px,#fff 2px 3px)}
 .vessel .tick{width:1.5px;height:8px;background:#1f2b2a;bottom:-1px}
 .away{background:radial-gradient(circle,#86908c .6px,transparent .8px) 0 0/6px 6px}
-@media print{body{margin:0}tr{break-inside:avoid}*{print-color-adjust:exact;-webkit-print-color-adjust:exact}}
-@page{size:A4 landscape;margin:12mm}
 `;

@@ -1,6 +1,7 @@
 "use client";
 // What is above the board: what its rows are, the measure, filters, what counts, the order, and views with a name.
 import { Bookmark, Download, ListFilter, X } from "lucide-react";
+import { useSearchParams } from "next/navigation";
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { BoardOnly, BoardRowKind, BoardSort } from "../../core/board/view.ts";
@@ -154,12 +155,14 @@ function OutMenu({ balance }: { balance: Hook }) {
   const { board, params, grain, range } = balance;
   const { frame } = useFrame();
   const { periodSettings } = usePlanFacts();
+  const sketch = useSearchParams().get("sketch");
   const file = (format: "csv" | "xlsx") => {
     const query = new URLSearchParams(balance.viewQuery());
     query.set("from", formatDay(range.start));
     query.set("to", formatDay(range.stop - 1));
     query.set("by", grain);
     query.set("format", format);
+    if (sketch !== null) query.set("sketch", sketch);
     return `/api/board?${query}`;
   };
   const print = async () => {

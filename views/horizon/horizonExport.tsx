@@ -8,24 +8,39 @@ import { DownloadLink } from "../../ui/downloadLink.tsx";
 import { rangeText } from "../../ui/format.ts";
 import { Menu } from "../../ui/menu.tsx";
 import { SaveChartLines } from "../../ui/saveChartLines.tsx";
+import { pageText, printPage } from "../../ui/savePage.tsx";
+import { useFrame, usePlanFacts } from "../frame/facts.ts";
 import { demandMarks } from "./demandMarks.ts";
+import { byWords } from "./groupWords.ts";
+import { type HorizonParams, levelOf } from "./horizonParams.ts";
 
 interface HorizonExportProps {
   cases: readonly PipelineCase[];
   /** What holds the charts. */
   charts: RefObject<HTMLDivElement | null>;
   answer: HorizonAnswer;
+  params: HorizonParams;
 }
 
-export function HorizonExport({ cases, charts, answer: { periods, roles } }: HorizonExportProps) {
+export function HorizonExport({ cases, charts, answer, params: shown }: HorizonExportProps) {
   const params = useSearchParams();
+  const { frame } = useFrame();
+  const { periodSettings } = usePlanFacts();
+  const { periods, groups } = answer;
   const file = (format: "csv" | "xlsx") => {
     const query = new URLSearchParams(params);
     query.set("format", format);
     if (cases.length > 0) query.set("cases", JSON.stringify(cases));
     return `/api/horizon?${query}`;
   };
-  const side = () => `Hours by role, ${rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop })}`;
+  const print = async () => {
+    const { HorizonPage } = await import("./horizonPage.tsx");
+    const { by, per, show } = shown;
+    const page = { answer, by, level: levelOf(shown), grain: per, measure: show, studio: frame.data.planName, settings: periodSettings };
+    printPage(await pageText(<HorizonPage {...page} isAsIf={cases.length > 0} />));
+  };
+  const side = () =>
+    `Hours ${byWords[shown.by].toLowerCase()}, ${rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop })}`;
   return (
     <Menu label="Export" icon={<Download size={14} />}>
       <div className="w-[190px]">
@@ -42,8 +57,11 @@ export function HorizonExport({ cases, charts, answer: { periods, roles } }: Hor
           title="Capacity against demand"
           side={side}
           marks={Object.values(demandMarks)}
-          disabled={roles.length === 0}
+          disabled={groups.length === 0}
         />
+        <button type="button" className="menu-line" disabled={groups.length === 0} onClick={() => void print()}>
+          Print…
+        </button>
       </div>
     </Menu>
   );

@@ -1,9 +1,11 @@
-// The horizon as a table of texts, for files: every figure of every role by period, hours and shares as numbers.
-import type { HorizonAnswer, HorizonRole } from "../../core/answers/horizon.ts";
+// The horizon as a table of texts, for files: every figure of every group by period, hours and shares as numbers.
+import type { HorizonAnswer, HorizonGroup } from "../../core/answers/horizon.ts";
 import { formatDay } from "../../core/calendar/day.ts";
+import type { ForecastBy } from "../../core/forecast/groups.ts";
 import { hoursOf } from "../../ui/format.ts";
+import { groupName, groupWords } from "./groupWords.ts";
 
-type Figure = [name: string, of: (role: HorizonRole, p: number) => number];
+type Figure = [name: string, of: (group: HorizonGroup, p: number) => number];
 
 const figures: readonly Figure[] = [
   ["Capacity, h", ({ capacity }, p) => hoursOf(capacity[p])],
@@ -18,9 +20,9 @@ const figures: readonly Figure[] = [
   ["People short, 8 in 10 sure", ({ peopleShort }, p) => peopleShort[p] / 10],
 ];
 
-export function horizonFile({ roles, periods }: HorizonAnswer): string[][] {
+export function horizonFile({ groups, periods }: HorizonAnswer, by: ForecastBy): string[][] {
   return [
-    ["Role", "Figure", ...periods.map(({ start }) => formatDay(start))],
-    ...roles.flatMap((role) => figures.map(([name, of]) => [role.name, name, ...periods.map((_, p) => String(of(role, p)))])),
+    [groupWords[by], "Figure", ...periods.map(({ start }) => formatDay(start))],
+    ...groups.flatMap((group) => figures.map(([name, of]) => [groupName(group), name, ...periods.map((_, p) => String(of(group, p)))])),
   ];
 }

@@ -1,54 +1,42 @@
 "use client";
-// The figures of the charts: by role and period one of them, each opening the work behind it.
-import { useState } from "react";
-import type { HorizonAnswer, HorizonRole } from "../../core/answers/horizon.ts";
+// The figures of the charts: by group and period one of them, each opening the work behind it.
+import type { HorizonAnswer } from "../../core/answers/horizon.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
+import type { ForecastBy } from "../../core/forecast/groups.ts";
 import { Choice } from "../../ui/choice.tsx";
-import { hoursText, periodHeading, periodPhrase, shareText } from "../../ui/format.ts";
+import { periodHeading, periodPhrase } from "../../ui/format.ts";
 import { wordOptions } from "../../ui/options.ts";
 import { usePlanFacts } from "../frame/facts.ts";
-
-const measures = {
-  left: "Capacity less expected demand",
-  chance: "Chance of a shortage",
-  lacking: "Expected shortage",
-  short: "People short, 8 in 10 sure",
-  capacity: "Capacity",
-  firm: "Assigned",
-  open: "Unassigned",
-  expected: "Expected demand",
-  p50: "Demand, 5 in 10 sure",
-  p80: "Demand, 8 in 10 sure",
-  p95: "Demand, 95 in 100 sure",
-} as const;
-type Measure = keyof typeof measures;
-
-/** What figures are in that do not say so themselves. */
-const unitOf = (measure: Measure): string => (measure === "chance" ? "" : measure === "short" ? "people" : "hours");
+import { byWords, countsText, groupName, groupWords } from "./groupWords.ts";
+import { figureOf, type Measure, measureWords, unitOf } from "./measures.ts";
 
 interface Props {
   answer: HorizonAnswer;
   grain: Grain;
-  openedAt: { roleId: string; period: number } | null;
-  onOpen: (roleId: string, period: number) => void;
+  by: ForecastBy;
+  level: number;
+  measure: Measure;
+  onMeasure: (measure: Measure) => void;
+  openedAt: { key: string; period: number } | null;
+  onOpen: (key: string, period: number) => void;
 }
 
-export function HorizonTable({ answer: { roles, periods }, grain, openedAt, onOpen }: Props) {
+export function HorizonTable({ answer: { groups, periods }, grain, by, level, measure, onMeasure, openedAt, onOpen }: Props) {
   const { periodSettings } = usePlanFacts();
-  const [measure, setMeasure] = useState<Measure>("left");
   return (
-    <section aria-label="Figures by role">
+    <section aria-label={`Figures ${byWords[by].toLowerCase()}`}>
       <div className="flex items-center gap-3 pt-4 pb-1">
-        <h2 className="font-title text-[18px]">By role</h2>
-        <Choice label="Figure" value={measure} options={wordOptions(measures)} onChange={setMeasure} width={260} isSmall />
+        <h2 className="font-title text-[18px]">{byWords[by]}</h2>
+        <Choice label="Figure" value={measure} options={wordOptions(measureWords)} onChange={onMeasure} width={260} isSmall />
         <span className="text-side">{unitOf(measure)}</span>
       </div>
+      {countsText(by, level) && <p className="pb-1 text-side">{countsText(by, level)}</p>}
       <div className="overflow-x-auto">
-        <table className="w-full text-right text-[13px]" aria-label={`${measures[measure]} by role and period`}>
+        <table className="w-full text-right text-[13px]" aria-label={`${measureWords[measure]} ${byWords[by].toLowerCase()} and period`}>
           <thead>
             <tr className="text-side">
               <th scope="col" className="py-1 text-left font-normal">
-                Role
+                {groupWords[by]}
               </th>
               {periods.map((period) => {
                 const { main, side } = periodHeading(period, grain, periodSettings);
@@ -62,21 +50,21 @@ export function HorizonTable({ answer: { roles, periods }, grain, openedAt, onOp
             </tr>
           </thead>
           <tbody>
-            {roles.map((role) => (
-              <tr key={role.roleId} className="line-above">
+            {groups.map((group) => (
+              <tr key={group.key} className="line-above">
                 <th scope="row" className="py-[3px] text-left font-normal whitespace-nowrap">
-                  {role.name}
+                  {groupName(group)}
                 </th>
                 {periods.map((period, p) => {
-                  const { text, isBad } = figureOf(role, measure, p);
-                  const isOpen = openedAt?.roleId === role.roleId && openedAt.period === p;
+                  const { text, isBad } = figureOf(group, measure, p);
+                  const isOpen = openedAt?.key === group.key && openedAt.period === p;
                   return (
                     <td key={period.start} className={`pl-3 ${isOpen ? "bg-pine-wash" : ""}`}>
                       <button
                         type="button"
-                        aria-label={`${role.name}, ${periodPhrase(period)}: ${text}`}
+                        aria-label={`${groupName(group)}, ${periodPhrase(period)}: ${text}`}
                         className={`hover:underline ${isBad ? "figure-bad" : ""}`}
-                        onClick={() => onOpen(role.roleId, p)}
+                        onClick={() => onOpen(group.key, p)}
                       >
                         {text}
                       </button>
@@ -90,21 +78,4 @@ export function HorizonTable({ answer: { roles, periods }, grain, openedAt, onOp
       </div>
     </section>
   );
-}
-
-function figureOf(role: HorizonRole, measure: Measure, p: number): { text: string; isBad: boolean } {
-  switch (measure) {
-    case "left": {
-      const left = role.capacity[p] - role.expected[p];
-      return { text: hoursText(left), isBad: left < 0 };
-    }
-    case "chance":
-      return { text: shareText(role.shortageProbability[p]), isBad: role.shortageProbability[p] >= 5_000 };
-    case "lacking":
-      return { text: hoursText(role.expectedShortage[p]), isBad: role.expectedShortage[p] > 0 };
-    case "short":
-      return { text: String(role.peopleShort[p] / 10), isBad: role.peopleShort[p] > 0 };
-    default:
-      return { text: hoursText(role[measure][p]), isBad: measure !== "capacity" && role[measure][p] > role.capacity[p] };
-  }
 }

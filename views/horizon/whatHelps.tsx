@@ -1,16 +1,18 @@
 "use client";
-// What would help a role that is short, each measured by the forecast before and after.
+// What would help a group that is short, each measured by the forecast before and after.
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { HorizonHelps, HorizonQuery, PipelineCase } from "../../core/answers/horizon.ts";
+import type { HelpTarget } from "../../core/forecast/help.ts";
 import { TextButton } from "../../ui/button.tsx";
 import { countText, hoursText, longDay, signedMoney } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { useTry } from "../frame/useTry.ts";
+import { manyWords } from "./groupWords.ts";
 
 interface Props {
-  roleId: string;
+  groupKey: string;
   query: HorizonQuery;
   /** Shows the pipeline with a project moved. */
   onShow: (change: PipelineCase) => void;
@@ -19,18 +21,25 @@ interface Props {
 const MOST_SHOWN = 8;
 type Help = HorizonHelps["helps"][number];
 
-export function WhatHelps({ roleId, query, onShow }: Props) {
-  const answer = useMaybeAnswer("horizonHelps", { ...query, roleId }, null);
+export function WhatHelps({ groupKey, query, onShow }: Props) {
+  const answer = useMaybeAnswer("horizonHelps", { ...query, key: groupKey }, null);
   if (!answer) return <SheetSection title="What would help">Trying what there is…</SheetSection>;
   const { helps, others } = answer;
   if (helps.length === 0) return null;
   return (
     <>
       <SheetSection title="What would help">
-        <p className="pb-1 text-side">Expected shortage of the role over all periods shown, now {hoursText(helps[0].before.role)} h.</p>
+        <p className="pb-1 text-side">
+          Expected shortage of {ofWords[query.by]} over all periods shown, now {hoursText(helps[0].before.own)} h.
+        </p>
         <ul aria-label="What would help">
           {helps.slice(0, MOST_SHOWN).map((help) => (
-            <HelpLine key={JSON.stringify(help.help)} roleId={roleId} own={help} onShow={onShow} />
+            <HelpLine
+              key={JSON.stringify(help.help)}
+              target={{ key: groupKey, by: query.by, level: query.level }}
+              own={help}
+              onShow={onShow}
+            />
           ))}
         </ul>
       </SheetSection>
@@ -47,24 +56,24 @@ export function WhatHelps({ roleId, query, onShow }: Props) {
   );
 }
 
-function HelpLine({ roleId, own, onShow }: { roleId: string; own: Help; onShow: (change: PipelineCase) => void }) {
+function HelpLine({ target, own, onShow }: { target: HelpTarget; own: Help; onShow: (change: PipelineCase) => void }) {
   const session = usePlan();
   const tryIt = useTry();
   const { currency } = usePlanFacts();
-  const { help, name, before, after, cost } = own;
+  const { help, before, after, cost } = own;
   const draw = async () => {
-    const words = textOf(help, name);
-    const edit = await session.ask("helpEdit", { roleId, help, idStem: newId("person"), words });
+    const words = textOf(own, target);
+    const edit = await session.ask("helpEdit", { ...target, help, idStem: newId("person"), words });
     if (edit) await tryIt(edit, words);
   };
-  const elsewhere = after.all - after.role - (before.all - before.role);
+  const elsewhere = after.all - after.own - (before.all - before.own);
   return (
     <li className="line-above py-1.5 first:border-t-0">
-      <p>{textOf(help, name)}</p>
+      <p>{textOf(own, target)}</p>
       <p>
-        <span className="font-semibold">{hoursText(after.role)} h left</span>
+        <span className="font-semibold">{hoursText(after.own)} h left</span>
         <span className="text-side">
-          {Math.abs(elsewhere) >= 6 && `, other roles ${elsewhere > 0 ? "+" : "−"}${hoursText(Math.abs(elsewhere))} h`}
+          {Math.abs(elsewhere) >= 6 && `, other ${manyWords[target.by]} ${elsewhere > 0 ? "+" : "−"}${hoursText(Math.abs(elsewhere))} h`}
           {cost > 0 && `, about ${signedMoney(cost, currency)}`}
         </span>{" "}
         {help.kind === "later" && (
@@ -76,10 +85,24 @@ function HelpLine({ roleId, own, onShow }: { roleId: string; own: Help; onShow: 
   );
 }
 
-function textOf(help: Help["help"], name: string): string {
-  if (help.kind === "later") return `Begin ${name} ${countText(help.days / 7, "week")} later`;
-  const who = `${countText(help.people, "more person", "more people")} as ${name.toLowerCase()}`;
-  return help.to === null
-    ? `Hire ${who} from ${longDay(help.from)}, half their time to learn for four weeks`
-    : `Take on ${who}, ${longDay(help.from)} – ${longDay(help.to)}`;
+const ofWords = { role: "the role", skill: "the skill", team: "the team", place: "the place" } as const;
+
+function textOf({ help, name, what }: Help, { by, level }: HelpTarget): string {
+  switch (help.kind) {
+    case "later":
+      return `Begin ${name} ${countText(help.days / 7, "week")} later`;
+    case "lend":
+      return `Assign ${what}, which has nobody, to ${name}, who has the role too`;
+    case "train":
+      return `Train ${name} in ${lower(what)}${level > 1 ? ` to level ${level}` : ""}: four weeks from ${longDay(help.from)}, four hours a day`;
+    case "hire": {
+      const here = by === "team" ? " for the team" : by === "place" ? " here" : by === "skill" ? " with the skill" : "";
+      const who = `${countText(help.people, "more person", "more people")} as ${lower(name)}${here}`;
+      return help.to === null
+        ? `Hire ${who} from ${longDay(help.from)}, half their time to learn for four weeks`
+        : `Take on ${who}, ${longDay(help.from)} – ${longDay(help.to)}`;
+    }
+  }
 }
+
+const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

@@ -28,6 +28,6 @@ export async function GET(request: Request): Promise<Response> {
   if (!cases) return Response.json({ message: "How the pipeline is to be looked at could not be read." }, { status: 400 });
   const params = loadParams(searchParams);
   return tableFile(request, "Horizon", ({ ask, window, horizon, today }) =>
-    horizonFile(ask("horizon", horizonQueryOf(params, window, horizon, today, cases))),
+    horizonFile(ask("horizon", horizonQueryOf(params, window, horizon, today, cases)), params.by),
   );
 }

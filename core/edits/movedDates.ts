@@ -1,7 +1,8 @@
 // Changes that move dates, as the edits that make them.
-import type { Change } from "../edits/change.ts";
-import type { SingleEdit } from "../edits/edit.ts";
+
 import { movedTaskDates, movedWorkDates } from "../plan/statedDates.ts";
+import type { Change } from "./change.ts";
+import type { SingleEdit } from "./edit.ts";
 
 /** The edit that sets the dates a change of a project, a task or an assignment has left. */
 export function movedDatesEdit(change: Change): SingleEdit[] {

@@ -1,30 +1,32 @@
 "use client";
-// The work behind a role's figures in a period, and who of the role has room and who has not.
+// The work behind a group's figures in a period, and who of it has room and who has not.
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { HorizonQuery, HorizonWork, PipelineCase } from "../../core/answers/horizon.ts";
 import type { Range } from "../../core/calendar/periods.ts";
+import type { ForecastBy } from "../../core/forecast/groups.ts";
 import { countText, hoursText, rangeText, shareText } from "../../ui/format.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
+import { groupName, nobodyWords } from "./groupWords.ts";
 import { WhatHelps } from "./whatHelps.tsx";
 
 const MOST_LINES = 60;
 const kinds = { firm: "Assigned", open: "Unassigned", pipeline: "From the pipeline, in full" } as const;
 
 interface Props {
-  roleId: string;
+  groupKey: string;
   range: Range;
   query: HorizonQuery;
   onShow: (change: PipelineCase) => void;
   onClose: () => void;
 }
 
-export function RoleSheet({ roleId, range, query, onShow, onClose }: Props) {
-  const work = useMaybeAnswer("horizonWork", { roleId, range, cases: query.cases }, null);
+export function GroupSheet({ groupKey, range, query, onShow, onClose }: Props) {
+  const work = useMaybeAnswer("horizonWork", { key: groupKey, by: query.by, level: query.level, range, cases: query.cases }, null);
   return (
-    <Sheet title={work?.name ?? ""} subtitle={rangeText(range)} onClose={onClose}>
-      {work && <People people={work.people} />}
-      <WhatHelps roleId={roleId} query={query} onShow={onShow} />
+    <Sheet title={work ? groupName(work) : ""} subtitle={rangeText(range)} onClose={onClose}>
+      {work && <People people={work.people} by={query.by} />}
+      <WhatHelps groupKey={groupKey} query={query} onShow={onShow} />
       {work &&
         (Object.keys(kinds) as (keyof typeof kinds)[]).map((kind) => (
           <Lines key={kind} title={kinds[kind]} lines={work.lines.filter((own) => own.kind === kind)} />
@@ -33,12 +35,12 @@ export function RoleSheet({ roleId, range, query, onShow, onClose }: Props) {
   );
 }
 
-function People({ people }: { people: HorizonWork["people"] }) {
+function People({ people, by }: { people: HorizonWork["people"]; by: ForecastBy }) {
   const byRoom = people.toSorted((a, b) => a.capacity - a.load - (b.capacity - b.load));
   const capacity = people.reduce((sum, own) => sum + own.capacity, 0);
   return (
     <SheetSection title="Its people, the fullest first">
-      {people.length === 0 && <p className="text-ink-2">Nobody has this role first.</p>}
+      {people.length === 0 && <p className="text-ink-2">{nobodyWords[by]}</p>}
       {byRoom.map(({ personId, name, capacity: own, load }) => (
         <SumLine
           key={personId}

@@ -1,44 +1,51 @@
 "use client";
-// One small chart a role, all on one scale: what is asked for in bars, capacity and the far end of demand as lines.
+// One small chart a group, all on one scale: what is asked for in bars, capacity and the far end of demand as lines.
 import { Bar, ComposedChart, Line, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
-import type { HorizonAnswer, HorizonRole } from "../../core/answers/horizon.ts";
+import type { HorizonAnswer, HorizonGroup } from "../../core/answers/horizon.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
 import { chartLooks } from "../../ui/chartParts.tsx";
 import { hoursOf, periodHeading } from "../../ui/format.ts";
 import { usePlanFacts } from "../frame/facts.ts";
 import { demandMarks } from "./demandMarks.ts";
+import { groupName } from "./groupWords.ts";
 
-export default function RoleCharts({ answer: { roles, periods }, grain }: { answer: HorizonAnswer; grain: Grain }) {
+export default function GroupCharts({ answer: { groups, periods }, grain }: { answer: HorizonAnswer; grain: Grain }) {
   const { periodSettings } = usePlanFacts();
-  const most = Math.max(1, ...roles.flatMap(({ capacity, p95 }) => [...capacity, ...p95]));
+  const most = Math.max(1, ...groups.flatMap(({ capacity, p95 }) => [...capacity, ...p95]));
   const names = periods.map((period) => {
     const { main, side } = periodHeading(period, grain, periodSettings);
     return `${main} ${side}`;
   });
   return (
     <div className="grid grid-cols-2 gap-x-5 gap-y-3 @min-[860px]:grid-cols-4">
-      {roles.map((role) => (
-        <RoleChart key={role.roleId} role={role} names={names} most={hoursOf(most)} />
+      {groups.map((group) => (
+        <GroupChart key={group.key} group={group} names={names} most={roundedUp(hoursOf(most))} />
       ))}
     </div>
   );
 }
 
-function RoleChart({ role, names, most }: { role: HorizonRole; names: readonly string[]; most: number }) {
+/** A scale that ends in a round number. */
+function roundedUp(hours: number): number {
+  const unit = 10 ** Math.floor(Math.log10(Math.max(1, hours))) / 2;
+  return Math.ceil(hours / unit) * unit;
+}
+
+function GroupChart({ group, names, most }: { group: HorizonGroup; names: readonly string[]; most: number }) {
   const data = names.map((period, p) => ({
     period,
-    firm: hoursOf(role.firm[p]),
-    open: hoursOf(role.open[p]),
-    pipeline: hoursOf(role.expected[p] - role.firm[p] - role.open[p]),
-    p95: hoursOf(role.p95[p]),
-    capacity: hoursOf(role.capacity[p]),
+    firm: hoursOf(group.firm[p]),
+    open: hoursOf(group.open[p]),
+    pipeline: hoursOf(group.expected[p] - group.firm[p] - group.open[p]),
+    p95: hoursOf(group.p95[p]),
+    capacity: hoursOf(group.capacity[p]),
   }));
   const { firm, open, pipeline, p95, capacity } = demandMarks;
   const bar = { stackId: "demand", isAnimationActive: false };
   return (
-    <figure aria-label={`${role.name}: capacity against demand`}>
+    <figure aria-label={`${groupName(group)}: capacity against demand`}>
       <figcaption className="truncate">
-        {role.name} <span className="text-side">{role.people}</span>
+        {groupName(group)} <span className="text-side">{group.people}</span>
       </figcaption>
       <div className="h-[118px]">
         <ResponsiveContainer width="100%" height="100%">

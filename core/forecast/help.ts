@@ -1,0 +1,44 @@
+// What a help is: of whom, what is done, and what it comes to.
+import type { Day } from "../calendar/day.ts";
+import type { Range } from "../calendar/periods.ts";
+import type { ForecastBy } from "./groups.ts";
+
+export type Help =
+  | { kind: "later"; projectId: string; days: number }
+  /** So many people for the group, from a day on; with a last day for a while. */
+  | { kind: "hire"; people: number; from: Day; to: Day | null }
+  /** An opening of the role for somebody of another role who has this one too. */
+  | { kind: "lend"; personId: string; openingId: string }
+  /** Somebody who knows less of the skill, or one that is near to it. */
+  | { kind: "train"; personId: string; from: Day };
+
+/** The group that is to be helped. */
+export interface HelpTarget {
+  by: ForecastBy;
+  /** Of skills. */
+  level: number;
+  key: string;
+}
+
+/** Expected shortage in minutes over the range: of the group, and of all of them. */
+export interface Measured {
+  own: number;
+  all: number;
+}
+
+export interface MeasuredHelp {
+  help: Help;
+  before: Measured;
+  after: Measured;
+  /** What the people would cost at their role's rate, in minor units; 0 where nobody is taken on. */
+  cost: number;
+}
+
+/** A group that is short, from which helps are made. */
+export interface Shortage {
+  target: HelpTarget;
+  group: number;
+  range: Range;
+  /** The periods that it is expected to be short in. */
+  short: Range[];
+}

@@ -1,0 +1,38 @@
+"use client";
+// How the horizon is looked at: told by what, in which periods, over how long.
+import type { ReactNode } from "react";
+import { Choice } from "../../ui/choice.tsx";
+import { wordOptions } from "../../ui/options.ts";
+import { byWords } from "./groupWords.ts";
+import { type HorizonParams, levelOf } from "./horizonParams.ts";
+
+const grainWords = { week: "By week", month: "By month", quarter: "By quarter" } as const;
+const spanWords = { plan: "The whole plan", window: "In the window" } as const;
+
+const levels = [1, 2, 3, 4, 5].map((level) => ({ value: String(level), text: level === 1 ? "Any level" : `Level ${level} and up` }));
+
+interface HorizonToolsProps {
+  params: HorizonParams;
+  onParams: (next: Partial<HorizonParams>) => void;
+  children: ReactNode;
+}
+
+export function HorizonTools({ params, onParams, children }: HorizonToolsProps) {
+  return (
+    <>
+      <Choice label="Told by" value={params.by} options={wordOptions(byWords)} onChange={(by) => onParams({ by })} width={100} />
+      {params.by === "skill" && (
+        <Choice
+          label="Level"
+          value={String(levelOf(params))}
+          options={levels}
+          onChange={(level) => onParams({ level: Number(level) })}
+          width={138}
+        />
+      )}
+      <Choice label="Periods" value={params.per} options={wordOptions(grainWords)} onChange={(per) => onParams({ per })} width={112} />
+      <Choice label="Span" value={params.span} options={wordOptions(spanWords)} onChange={(span) => onParams({ span })} width={138} />
+      {children}
+    </>
+  );
+}

@@ -1,0 +1,40 @@
+// The figures of the horizon that its table can show.
+import type { HorizonGroup } from "../../core/answers/horizon.ts";
+import { hoursText, shareText } from "../../ui/format.ts";
+
+export const measureNames = ["left", "chance", "lacking", "short", "capacity", "firm", "open", "expected", "p50", "p80", "p95"] as const;
+export type Measure = (typeof measureNames)[number];
+
+export const measureWords: Record<Measure, string> = {
+  left: "Capacity less expected demand",
+  chance: "Chance of a shortage",
+  lacking: "Expected shortage",
+  short: "People short, 8 in 10 sure",
+  capacity: "Capacity",
+  firm: "Assigned",
+  open: "Unassigned",
+  expected: "Expected demand",
+  p50: "Demand, 5 in 10 sure",
+  p80: "Demand, 8 in 10 sure",
+  p95: "Demand, 95 in 100 sure",
+};
+
+/** What figures are in that do not say so themselves. */
+export const unitOf = (measure: Measure): string => (measure === "chance" ? "" : measure === "short" ? "people" : "hours");
+
+export function figureOf(group: HorizonGroup, measure: Measure, p: number): { text: string; isBad: boolean } {
+  switch (measure) {
+    case "left": {
+      const left = group.capacity[p] - group.expected[p];
+      return { text: hoursText(left), isBad: left < 0 };
+    }
+    case "chance":
+      return { text: shareText(group.shortageProbability[p]), isBad: group.shortageProbability[p] >= 5_000 };
+    case "lacking":
+      return { text: hoursText(group.expectedShortage[p]), isBad: group.expectedShortage[p] > 0 };
+    case "short":
+      return { text: String(group.peopleShort[p] / 10), isBad: group.peopleShort[p] > 0 };
+    default:
+      return { text: hoursText(group[measure][p]), isBad: measure !== "capacity" && group[measure][p] > group.capacity[p] };
+  }
+}
