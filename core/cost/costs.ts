@@ -10,7 +10,7 @@ import type { Plan } from "../plan/schema.ts";
 import { minorUnits, roundedQuotient } from "../plan/units.ts";
 import { type CostPeriods, ExactLine } from "./exactLine.ts";
 import { addExpense, addFixedCost, taxOf } from "./expense.ts";
-import { addLabour } from "./labour.ts";
+import { addLabour, type LabourPricing } from "./labour.ts";
 import { addMaterial } from "./material.ts";
 import { OvertimeBook } from "./overtime.ts";
 import { type Lacks, type RateBook, rateBookOf } from "./rateBook.ts";
@@ -230,9 +230,10 @@ class Costing {
       missingExchangeRates: [],
     };
     if (plan.projects[project].stage === "cancelled") return costs;
-    const { rows, tasks, expenses } = this.#shared;
+    const { rows, tasks, expenses, book, overtime } = this.#shared;
     const lacks = new Map<number, Lacks>();
-    for (const row of membersOf(rows, project)) this.#addWork(costs, project, row, lacks);
+    const pricing = { table: book.table(plan.projects[project].costTableId), book, overtime, isPerUseCharged: true };
+    for (const row of membersOf(rows, project)) this.#addWork(costs, project, row, pricing, lacks);
     for (const row of membersOf(tasks, project)) this.#addFixed(costs, project, row);
     for (const row of membersOf(expenses, project)) this.#addExpense(costs, project, row);
     this.#addRevenue(costs, project, lacks);
@@ -243,20 +244,16 @@ class Costing {
     return costs;
   }
 
-  #addWork(costs: ProjectCosts, project: number, row: number, lacks: Map<number, Lacks>): void {
+  #addWork(costs: ProjectCosts, project: number, row: number, pricing: LabourPricing, lacks: Map<number, Lacks>): void {
     const { plan, work, placements } = this.placed;
     if (row >= work.assignments && placements.asked[row] === 0) return;
-    const { book, overtime } = this.#shared as Shared;
-    const table = book.table(plan.projects[project].costTableId);
     const line = this.#emptied();
     const isMaterial = work.isMaterial[row] === 1;
     const kind = isMaterial ? "material" : "labour";
     addLacks(
       lacks,
       row,
-      isMaterial
-        ? addMaterial(this.placed, row, table, book, true, line)
-        : addLabour(this.placed, row, { table, book, overtime, isPerUseCharged: true }, line),
+      isMaterial ? addMaterial(this.placed, row, pricing.table, pricing.book, true, line) : addLabour(this.placed, row, pricing, line),
     );
     const total = this.#add(line, costs, kind, project, row);
     costs.work.push(

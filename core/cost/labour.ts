@@ -4,7 +4,7 @@ import type { Placed } from "../placing/placed.ts";
 import type { RateTable } from "../plan/schema.ts";
 import { type ExactLine, roundedHalfUp } from "./exactLine.ts";
 import type { OvertimeBook } from "./overtime.ts";
-import { costRole, type ExchangeStretch, type Lacks, type RateBook, type RateStretch, stretchOn } from "./rateBook.ts";
+import { costRole, type ExchangeStretch, LACKS_NOTHING, type Lacks, type RateBook, type RateStretch, stretchOn } from "./rateBook.ts";
 
 /** minutes × ten-thousandths per hour × millionths of exchange, as a fraction of a minor unit. */
 export const LABOUR_DENOMINATOR = 60n * 100n * 1_000_000n;
@@ -27,9 +27,8 @@ export interface LabourPricing {
  * @returns What the days with work lack: those without a rate, or without an exchange rate, cost nothing. */
 export function addLabour(model: Placed, row: number, pricing: LabourPricing, line: ExactLine): Lacks {
   const { placements, work, plan } = model;
-  const lacks: Lacks = { rate: false, exchange: false };
-  if (placements.placed[row] === 0) return lacks;
-  if (!pricing.table) return { ...lacks, rate: true };
+  if (placements.placed[row] === 0) return LACKS_NOTHING;
+  if (!pricing.table) return { rate: true, exchange: false };
   const prices = new Prices(
     pricing.book.labour(pricing.table, plan.people[work.person[row]]?.id, costRole(plan, work.role[row], work.person[row])),
     pricing.book.exchange(pricing.table),
@@ -38,6 +37,8 @@ export function addLabour(model: Placed, row: number, pricing: LabourPricing, li
   const { minutes } = placements.buffer;
   const [start, stop] = [placements.start[row], placements.start[row] + placements.length[row]];
   const shift = placements.offset[row] - start;
+  let lacksRate = false;
+  let lacksExchange = false;
   let isFirst = true;
   for (let day = start; day < stop; ) {
     if (minutes[day + shift] === 0) {
@@ -47,8 +48,8 @@ export function addLabour(model: Placed, row: number, pricing: LabourPricing, li
     prices.moveTo(day);
     const { entry, factor } = prices;
     const last = Math.min(stop, prices.stop);
-    if (!entry) lacks.rate = true;
-    else if (factor === null) lacks.exchange = true;
+    if (!entry) lacksRate = true;
+    else if (factor === null) lacksExchange = true;
     else {
       const isPlain = !overtime && factor === OWN_CURRENCY;
       if (!isPlain || !line.addProducts(minutes, shift, day, last, entry.rate, SMALL_DENOMINATOR))
@@ -58,7 +59,7 @@ export function addLabour(model: Placed, row: number, pricing: LabourPricing, li
     isFirst = false;
     day = last;
   }
-  return lacks;
+  return lacksRate || lacksExchange ? { rate: lacksRate, exchange: lacksExchange } : LACKS_NOTHING;
 }
 
 const nextFrom = (stretches: readonly { from: Day }[], at: number): Day => stretches[at + 1]?.from ?? Number.POSITIVE_INFINITY;

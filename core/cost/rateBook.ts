@@ -30,6 +30,9 @@ export interface Lacks {
   exchange: boolean;
 }
 
+/** Of nearly every row: made once. */
+export const LACKS_NOTHING: Lacks = Object.freeze({ rate: false, exchange: false });
+
 export const SAME_CURRENCY: readonly ExchangeStretch[] = [{ from: BEGINNING, factor: 1_000_000n }];
 
 /** Rate stretches of a plan's tables, worked out once for each subject. */

@@ -22,11 +22,12 @@ export function addRevenue(
   if (billing?.kind === "fixedFee") addFee(model, project, rows, minorUnits(billing.fee ?? 0), line, added);
   if (billing?.kind !== "timeAndMaterials") return;
   const table = book.table(billTableId);
+  const pricing = { table, book, isPerUseCharged: false };
   for (const row of rows) {
     if (model.work.isMaterial[row] === 1) {
       addMaterial(model, row, table, book, false, line);
       added(row, null);
-    } else added(row, addLabour(model, row, { table, book, isPerUseCharged: false }, line));
+    } else added(row, addLabour(model, row, pricing, line));
   }
 }
 
