@@ -70,12 +70,7 @@ line(
   floor,
   "aim: under 6",
 );
-line(
-  "cost of every project by day",
-  measure(() => costsOf(model, { range: horizon, grain: "day" })).milliseconds,
-  floor,
-  "aim: under 8",
-);
+line("cost of every project by day", measure(() => costsOf(model, { range: horizon, grain: "day" })).milliseconds, floor, "aim: under 8");
 model.costsOfHorizon();
 const afterEdits = Array.from({ length: 4 }, edited);
 line("cost after one edit", measure(() => afterEdits.pop()?.costsOfHorizon(), 3).milliseconds, floor, "aim: under 5 ms");

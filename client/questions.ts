@@ -3,7 +3,7 @@
 import { type BoardQuery, boardOf } from "../core/answers/board.ts";
 import { byRule } from "../core/answers/byRule.ts";
 import { calendarYear } from "../core/answers/calendarYear.ts";
-import { earliestAnswer, enquiryEarliest } from "../core/answers/earliest.ts";
+import { earliestAnswer, enquiryEarliest, soonerAnswer, startWithAnswer } from "../core/answers/earliest.ts";
 import { enquiriesOf, enquiryEffect, waitingEnquiries } from "../core/answers/enquiries.ts";
 import { type EvenedQuery, evenedLines } from "../core/answers/evenedLines.ts";
 import { expensesOf } from "../core/answers/expenses.ts";
@@ -154,6 +154,8 @@ export const questions = {
   enquiries: (model: Model, _query: Record<string, never>) => enquiriesOf(model),
   enquiryEffect,
   enquiryEarliest,
+  sooner: soonerAnswer,
+  startWith: startWithAnswer,
   acceptEnquiry: acceptEdit,
   approveEnquiry: approveEdit,
   budgets: (model: Model, { projectId }: { projectId: string }) => budgetsOf(model, projectId),

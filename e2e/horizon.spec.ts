@@ -94,10 +94,27 @@ test("when an enquiry could start is told with what binds, and shown there", asy
   await expect(lamps.getByText(/^In the week of/)).toBeVisible();
   await expect(lamps.getByRole("img", { name: /Hours that would lack/ })).toBeVisible();
   const strict = (await lamps.getByText(/^In the week of/).textContent()) ?? "";
+  // What would bring it forward is tried week by week, and said with what it gains.
+  await lamps.getByRole("button", { name: "What would bring it forward?" }).click();
+  const hire = lamps
+    .getByRole("listitem")
+    .filter({ hasText: /^Hire 1 more person as/ })
+    .first();
+  await expect(hire.getByText(/In the week of .*sooner\.|No sooner\./)).toBeVisible();
+  const sooner = lamps
+    .getByRole("listitem")
+    .filter({ hasText: /weeks? sooner\./ })
+    .first();
+  const week = /In the week of [^,]+/.exec((await sooner.textContent()) ?? "")?.[0] ?? "none is sooner";
+  await sooner.getByRole("button", { name: "try it in a sketch" }).click();
+  await expect(page.getByRole("status").filter({ hasText: "Sketch:" })).toContainText("1 change that is not made");
+  await expect(lamps.getByText(new RegExp(`^${week}`)).first()).toBeVisible();
+  await page.getByRole("button", { name: "Close the sketch" }).click();
+  await expect(lamps.getByText(strict.trim()).first()).toBeVisible();
   // With hours that may lack it is sooner, or as soon.
   await lamps.getByLabel("Hours that may lack, Harbour of Lamps").fill("100000");
   await lamps.getByLabel("Hours that may lack, Harbour of Lamps").press("Enter");
-  await expect(lamps.getByText(/^In the week of 1 Feb 2027/)).toBeVisible();
+  await expect(lamps.getByText(/^In the week of 1 Feb 2027, done by/)).toBeVisible();
   expect(strict).not.toContain("1 Feb 2027");
   await lamps.getByRole("button", { name: "show it there" }).click();
   await expect(lamps).toContainText("1 Feb 2027 –");

@@ -125,6 +125,19 @@ export function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
       { enquiryId: "none", today: "2027-02-01" },
     ],
     enquiryEarliest: [{ enquiryId: "enquiry-mill", today: "2027-02-01", from: range.start, tolerance: 0 }],
+    sooner: [
+      { of: { projectId: "lamps" }, from: parseDay("2027-02-01"), tolerance: 0 },
+      { of: { enquiry: { enquiryId: "enquiry-mill", today: "2027-02-01" } }, from: parseDay("2027-02-01"), tolerance: 0 },
+      { of: { projectId: NOTHING }, from: range.start, tolerance: 0 },
+    ],
+    startWith: [
+      {
+        of: { projectId: "lamps" },
+        way: { target: { ...ofRole, key: "lighting" }, help: { kind: "hire", people: 1, from: parseDay("2027-02-01"), to: null } },
+        from: parseDay("2027-02-01"),
+        tolerance: 0,
+      },
+    ],
     acceptEnquiry: [
       { enquiryId: "enquiry-mill", probability: 60, today: "2027-02-01", idStem: "made", by: "Me", at: "2027-02-01T09:00:00Z" },
     ],

@@ -2,8 +2,9 @@
 import type { Range } from "../calendar/periods.ts";
 import { type AsProjectQuery, enquiryAsProject } from "../entry/enquiryProject.ts";
 import { earliestStarts } from "../forecast/earliest.ts";
+import { type SoonerWay, type StartLimits, soonerWays, startWith } from "../forecast/sooner.ts";
 import type { Model } from "../model.ts";
-import { rowById } from "../plan/rows.ts";
+import { findRow, rowById } from "../plan/rows.ts";
 
 export interface EarliestWeek {
   start: number;
@@ -39,6 +40,9 @@ export function earliestAnswer(
   };
 }
 
+/** A project, or an enquiry as the project it would be. */
+export type StartOf = { projectId: string } | { enquiry: AsProjectQuery };
+
 /** The same of an enquiry, as the project it would be. */
 export function enquiryEarliest(
   model: Model,
@@ -46,4 +50,32 @@ export function enquiryEarliest(
 ): EarliestAnswer | null {
   const found = enquiryAsProject(model, query);
   return found && earliestAnswer(found.model, { projectId: found.model.plan.projects[found.row].id, from, tolerance });
+}
+
+function placeOf(model: Model, of: StartOf): { model: Model; row: number } | null {
+  if ("enquiry" in of) return enquiryAsProject(model, of.enquiry);
+  const row = rowById(model.plan.projects).get(of.projectId);
+  return row === undefined ? null : { model, row };
+}
+
+/** What may bring a start forward, with the name of the role or of the other project. */
+export function soonerAnswer(model: Model, { of, ...limits }: StartLimits & { of: StartOf }): (SoonerWay & { name: string })[] {
+  const found = placeOf(model, of);
+  if (!found) return [];
+  const { projects, roles } = found.model.plan;
+  return soonerWays(found.model, found.row, limits).map((way) => {
+    const { help, target } = way;
+    const name = help.kind === "later" ? findRow(projects, help.projectId)?.name : findRow(roles, target.key)?.name;
+    return { ...way, name: name ?? "" };
+  });
+}
+
+/** The first week with one of them taken; null where it fits in none even then. */
+export function startWithAnswer(
+  model: Model,
+  { of, way, ...limits }: StartLimits & { of: StartOf; way: SoonerWay },
+): { first: EarliestWeek | null } {
+  const found = placeOf(model, of);
+  const week = found && startWith(found.model, found.row, way, limits);
+  return { first: week && { start: week.start, finish: week.finish, shortage: week.shortage } };
 }

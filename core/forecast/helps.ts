@@ -123,7 +123,7 @@ function hireEdits({ plan }: Model, target: HelpTarget, { people, from, to }: He
       roleIds: [role.id],
       calendarId: calendars[0].id,
       employedFrom: formatDay(from),
-      ...(to === null ? learning : { employedTo: formatDay(to) }),
+      ...(to === null ? learning : { employedTo: formatDay(to), kind: "contractor" as const }),
       ...(target.by === "skill" && { skills: [{ skillId: target.key, level: target.level }] }),
       ...(target.by === "place" && target.key !== "" && { location: target.key }),
     };

@@ -7,6 +7,7 @@ import { hoursText, longDay, marginText, moneyText, rangeText, shareText } from 
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { Unfold } from "../../ui/unfold.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
+import { BringForward } from "../horizon/bringForward.tsx";
 import { StartCurve } from "../horizon/earliestStart.tsx";
 
 export interface AsIf {
@@ -79,7 +80,12 @@ function Earliest({ query, begins, onStart }: { query: AsIf; begins: number; onS
   const [from] = useState(today);
   const earliest = useMaybeAnswer("enquiryEarliest", { ...query, from, tolerance: 0 }, null);
   if (!earliest) return <p className="pt-1 text-side">Trying every week…</p>;
-  return <StartCurve earliest={earliest} begins={begins} onShow={(days) => onStart(begins + days)} />;
+  return (
+    <>
+      <StartCurve earliest={earliest} begins={begins} onShow={(days) => onStart(begins + days)} />
+      <BringForward of={{ enquiry: query }} tolerance={0} first={earliest.first} />
+    </>
+  );
 }
 
 function WhoHasRoom({ people }: { people: EnquiryEffect["people"] }) {

@@ -9,6 +9,7 @@ import { DraftInput } from "../../ui/draftInput.tsx";
 import { hoursText, longDay, rangeText, shortDay } from "../../ui/format.ts";
 import { Unfold } from "../../ui/unfold.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
+import { BringForward } from "./bringForward.tsx";
 
 const HEIGHT = 44;
 
@@ -52,7 +53,10 @@ function Curve({ projectId, name, begins, onShow }: Props) {
       {earliest === null ? (
         <p className="pt-1 text-side">Trying every week…</p>
       ) : (
-        <StartCurve earliest={earliest} begins={begins} onShow={onShow} />
+        <>
+          <StartCurve earliest={earliest} begins={begins} onShow={onShow} />
+          <BringForward of={{ projectId }} tolerance={Math.round(tolerance * 60)} first={earliest.first} />
+        </>
       )}
     </div>
   );

@@ -97,10 +97,10 @@ function textOf({ help, name, what }: Help, { by, level }: HelpTarget): string {
       return `Train ${name} in ${lower(what)}${level > 1 ? ` to level ${level}` : ""}: four weeks from ${longDay(help.from)}, four hours a day`;
     case "hire": {
       const here = by === "team" ? " for the team" : by === "place" ? " here" : by === "skill" ? " with the skill" : "";
-      const who = `${countText(help.people, "more person", "more people")} as ${lower(name)}${here}`;
+      const as = `as ${lower(name)}${here}`;
       return help.to === null
-        ? `Hire ${who} from ${longDay(help.from)}, half their time to learn for four weeks`
-        : `Take on ${who}, ${longDay(help.from)} – ${longDay(help.to)}`;
+        ? `Hire ${countText(help.people, "more person", "more people")} ${as} from ${longDay(help.from)}, half their time to learn for four weeks`
+        : `Take on ${countText(help.people, "contractor")} ${as}, ${longDay(help.from)} – ${longDay(help.to)}`;
     }
   }
 }

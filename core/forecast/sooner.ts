@@ -1,0 +1,81 @@
+// What would let a project start sooner than it can: one more person of a role that keeps it, or another project begun later.
+import { type Day, parseDay } from "../calendar/day.ts";
+import { applyChanges } from "../edits/change.ts";
+import type { Model } from "../model.ts";
+import { updateModel } from "../update.ts";
+import { demandOf } from "./demand.ts";
+import { earliestStarts, type StartWeek } from "./earliest.ts";
+import { roleGroups } from "./groups.ts";
+import type { Help, HelpTarget } from "./help.ts";
+import { helpChanges } from "./helps.ts";
+
+/** Weeks before it are over, and so many minutes may lack. */
+export interface StartLimits {
+  from: Day;
+  tolerance: number;
+}
+
+export interface SoonerWay {
+  /** The role that keeps the project from an earlier week. */
+  target: HelpTarget;
+  help: Help;
+}
+
+const [MOST_ROLES, MOST_PROJECTS] = [2, 3];
+const LATER_DAYS = [28, 56];
+
+/** The first week in which a project fits; null where none does. */
+export function firstStart(model: Model, projectRow: number, { from, tolerance }: StartLimits): StartWeek | null {
+  for (const week of earliestStarts(model, projectRow)) if (week.start >= from && week.shortage <= tolerance) return week;
+  return null;
+}
+
+/** What is worth trying, the role that binds most often first; nothing where the project fits at once. */
+export function soonerWays(model: Model, projectRow: number, { from, tolerance }: StartLimits): SoonerWay[] {
+  const kept = new Map<number, number>();
+  let until = from;
+  for (const { start, finish, shortage, binds } of earliestStarts(model, projectRow)) {
+    if (start < from) continue;
+    if (shortage <= tolerance) break;
+    until = finish + 1;
+    if (binds) kept.set(binds.role, (kept.get(binds.role) ?? 0) + binds.minutes);
+  }
+  const roles = [...kept].sort(([a, more], [b, other]) => other - more || a - b).slice(0, MOST_ROLES);
+  const target = (role: number): HelpTarget => ({ by: "role", level: 1, key: model.plan.roles[role].id });
+  return [
+    ...roles.map(([role]): SoonerWay => ({ target: target(role), help: { kind: "hire", people: 1, from, to: null } })),
+    ...roles
+      .slice(0, 1)
+      .flatMap(([role]) =>
+        askingFor(model, role, projectRow, { start: from, stop: until }).flatMap((project) =>
+          LATER_DAYS.map(
+            (days): SoonerWay => ({ target: target(role), help: { kind: "later", projectId: model.plan.projects[project].id, days } }),
+          ),
+        ),
+      ),
+  ];
+}
+
+/** Rows of the projects that have not begun and ask most of a role over some days. */
+function askingFor(model: Model, role: number, projectRow: number, range: { start: Day; stop: Day }): number[] {
+  const { plan, work } = model;
+  const isMovable = plan.projects.map(
+    ({ stage, start, locked }, row) =>
+      row !== projectRow && !locked && (stage === "approved" || stage === "active") && parseDay(start) >= range.start,
+  );
+  return plan.projects
+    .flatMap((_, project) => {
+      if (!isMovable[project]) return [];
+      const minutes = demandOf(model, roleGroups(model), [range], (row) => work.project[row] === project)[role];
+      return minutes > 0 ? [{ project, minutes }] : [];
+    })
+    .sort((a, b) => b.minutes - a.minutes)
+    .slice(0, MOST_PROJECTS)
+    .map(({ project }) => project);
+}
+
+/** The first week in which a project fits, where a way was taken; null where it still fits in none. */
+export function startWith(model: Model, projectRow: number, { target, help }: SoonerWay, limits: StartLimits): StartWeek | null {
+  const changes = helpChanges(model, target, help);
+  return firstStart(updateModel(model, applyChanges(model.plan, changes), changes), projectRow, limits);
+}

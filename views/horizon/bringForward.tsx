@@ -1,0 +1,78 @@
+"use client";
+import type { AnswerOf } from "../../client/questions.ts";
+// What would let a project or an enquiry start sooner, each tried over every week.
+import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
+import type { EarliestWeek, StartOf } from "../../core/answers/earliest.ts";
+import { TextButton } from "../../ui/button.tsx";
+import { countText, longDay } from "../../ui/format.ts";
+import { newId } from "../../ui/newId.ts";
+import { Unfold } from "../../ui/unfold.tsx";
+import { usePlanFacts } from "../frame/facts.ts";
+import { useTry } from "../frame/useTry.ts";
+
+interface Props {
+  of: StartOf;
+  /** Minutes that may lack. */
+  tolerance: number;
+  /** When it fits as things are; null for in no week. */
+  first: EarliestWeek | null;
+}
+
+export function BringForward(props: Props) {
+  return (
+    <Unfold title="What would bring it forward?" look="action">
+      <Ways {...props} />
+    </Unfold>
+  );
+}
+
+function Ways({ of, tolerance, first }: Props) {
+  const { today } = usePlanFacts();
+  const ways = useMaybeAnswer("sooner", { of, from: today, tolerance }, null);
+  if (!ways) return <p className="text-side">Looking for what keeps it…</p>;
+  if (ways.length === 0) return <p className="text-side">Nothing that can be tried: no role keeps it from an earlier week.</p>;
+  return (
+    <ul aria-label="What would bring it forward">
+      {ways.map((way) => (
+        <WayLine key={JSON.stringify(way)} way={way} of={of} tolerance={tolerance} first={first} />
+      ))}
+    </ul>
+  );
+}
+
+type Way = AnswerOf<"sooner">[number];
+
+function WayLine({ way: { name, ...way }, of, tolerance, first }: Props & { way: Way }) {
+  const session = usePlan();
+  const tryIt = useTry();
+  const { today } = usePlanFacts();
+  const found = useMaybeAnswer("startWith", { of, way, from: today, tolerance }, null);
+  const words = textOf(way.help, name);
+  const draw = async () => {
+    const edit = await session.ask("helpEdit", { ...way.target, help: way.help, idStem: newId("person"), words });
+    if (edit) await tryIt(edit, words);
+  };
+  return (
+    <li className="line-above py-1.5 first:border-t-0">
+      <p>{words}</p>
+      <p>
+        <span className="text-side">{found ? outcomeText(found.first, first) : "Trying every week…"}</span>{" "}
+        {found?.first && isSooner(found.first, first) && <TextButton onClick={() => void draw()}>try it in a sketch</TextButton>}
+      </p>
+    </li>
+  );
+}
+
+const isSooner = ({ start }: EarliestWeek, first: EarliestWeek | null): boolean => first === null || start < first.start;
+
+function textOf(help: Way["help"], name: string): string {
+  if (help.kind === "later") return `Begin ${name} ${countText(help.days / 7, "week")} later`;
+  return `Hire 1 more person as ${name.charAt(0).toLowerCase()}${name.slice(1)}`;
+}
+
+function outcomeText(found: EarliestWeek | null, first: EarliestWeek | null): string {
+  if (!found) return "Still in no week of the plan.";
+  if (!isSooner(found, first)) return "No sooner.";
+  const week = `In the week of ${longDay(found.start)}`;
+  return first ? `${week}, ${countText((first.start - found.start) / 7, "week")} sooner.` : `${week}.`;
+}
