@@ -4,6 +4,12 @@ import type { Solver } from "../core/staffing/program.ts";
 
 let loading: ReturnType<typeof loadSolver> | null = null;
 
+/** Done when it can solve. */
+export async function loadProgram(): Promise<void> {
+  loading ??= loadSolver();
+  await loading;
+}
+
 /** Solves an LP text within some seconds; null where it has no solution by then. */
 export const solveProgram: Solver = async (program, seconds) => {
   loading ??= loadSolver();

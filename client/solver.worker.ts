@@ -1,8 +1,8 @@
 // The integer solver in a worker of its own: it can be ended in the middle of a solve.
 import * as Comlink from "comlink";
-import { solveProgram } from "./solver.ts";
+import { loadProgram, solveProgram } from "./solver.ts";
 
-const api = { solve: solveProgram };
+const api = { load: loadProgram, solve: solveProgram };
 
 export type SolverWorker = typeof api;
 

@@ -14,8 +14,11 @@ export class Solving {
     this.#setStopped = resolve;
   });
 
-  /** Reading a large program takes time too, of which the solver knows nothing. */
-  solve: Solver = (program, seconds) => {
+  /** The time is for solving: loading the solver takes as long as the machine is slow. Reading a large program takes time too,
+   * of which the solver knows nothing. */
+  solve: Solver = async (program, seconds) => {
+    const isLoaded = await Promise.race([this.#solver.load().then(() => true), this.#stopped]);
+    if (!isLoaded) return null;
     const timer = setTimeout(() => this.stop(), seconds * 1000 + GRACE_MS);
     return Promise.race([this.#solver.solve(program, seconds), this.#stopped]).finally(() => clearTimeout(timer));
   };
