@@ -3,7 +3,7 @@
 import { type BoardQuery, boardOf } from "../core/answers/board.ts";
 import { byRule } from "../core/answers/byRule.ts";
 import { calendarYear } from "../core/answers/calendarYear.ts";
-import { earliestAnswer, enquiryEarliest, soonerAnswer, startWithAnswer } from "../core/answers/earliest.ts";
+import { earliestAnswer, soonerAnswer, startWithAnswer } from "../core/answers/earliest.ts";
 import { enquiriesOf, enquiryEffect, waitingEnquiries } from "../core/answers/enquiries.ts";
 import { type EvenedQuery, evenedLines } from "../core/answers/evenedLines.ts";
 import { expensesOf } from "../core/answers/expenses.ts";
@@ -109,7 +109,7 @@ export const questions = {
   taskOf: ({ plan }: Model, { taskId }: { taskId: string }) => findRow(plan.tasks, taskId) ?? null,
   why: (model: Model, { taskId }: { taskId: string }) => whyOf(model, taskId),
   roster: (model: Model, query: ReportRange) => rosterOf(model, query),
-  earliest: (model: Model, query: { projectId: string; from: Day; tolerance: number }) => earliestAnswer(model, query),
+  earliest: earliestAnswer,
   horizon: (model: Model, query: HorizonQuery) => horizonAnswer(model, query),
   horizonHelps: (model: Model, query: HorizonQuery & { key: string }) => horizonHelps(model, query),
   horizonWork: (model: Model, query: HelpTarget & { range: Range; cases: readonly PipelineCase[] }) => horizonWork(model, query),
@@ -153,7 +153,6 @@ export const questions = {
   helpEdit,
   enquiries: (model: Model, _query: Record<string, never>) => enquiriesOf(model),
   enquiryEffect,
-  enquiryEarliest,
   sooner: soonerAnswer,
   startWith: startWithAnswer,
   acceptEnquiry: acceptEdit,

@@ -89,7 +89,10 @@ export function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     rateGaps: [{}],
     exchangeRates: [{}],
     rateUses: [{ tableId: "studio-cost" }, { tableId: "none" }],
-    earliest: [{ projectId, from: 0, tolerance: 60 }],
+    earliest: [
+      { of: { projectId }, from: 0, tolerance: 60 },
+      { of: { enquiry: { enquiryId: "enquiry-mill", today: "2027-02-01" } }, from: range.start, tolerance: 0 },
+    ],
     horizon: [
       { ...weeks, ...ofRole, cases: [] },
       { ...weeks, ...ofRole, cases: [{ projectId, outcome: "won", days: 14 }] },
@@ -124,7 +127,6 @@ export function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
       { enquiryId: "enquiry-mill", start: "2027-06-07", today: "2027-02-01" },
       { enquiryId: "none", today: "2027-02-01" },
     ],
-    enquiryEarliest: [{ enquiryId: "enquiry-mill", today: "2027-02-01", from: range.start, tolerance: 0 }],
     sooner: [
       { of: { projectId: "lamps" }, from: parseDay("2027-02-01"), tolerance: 0 },
       { of: { enquiry: { enquiryId: "enquiry-mill", today: "2027-02-01" } }, from: parseDay("2027-02-01"), tolerance: 0 },

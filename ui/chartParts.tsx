@@ -21,6 +21,15 @@ export interface ChartMark {
   as: "bar" | "line" | "dashed";
 }
 
+/** How a line that steps from period to period is drawn. */
+export const stepLine = ({ name, color }: ChartMark) => ({
+  name,
+  stroke: color,
+  type: "step" as const,
+  dot: false,
+  isAnimationActive: false,
+});
+
 /** The marks of a chart under it. */
 export function ChartLegend({ marks }: { marks: readonly ChartMark[] }) {
   return (

@@ -54,6 +54,9 @@ export function shareText(hundredths: number | null): string {
   return hundredths === null ? "–" : `${Math.round(hundredths / 100)}%`;
 }
 
+/** A sentence or a name in the middle of another one. */
+export const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+
 /** A whole number with its thousands set apart. */
 export const wholeText = (count: number): string => wholeFormat.format(count);
 

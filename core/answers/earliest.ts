@@ -2,9 +2,10 @@
 import type { Range } from "../calendar/periods.ts";
 import { type AsProjectQuery, enquiryAsProject } from "../entry/enquiryProject.ts";
 import { earliestStarts } from "../forecast/earliest.ts";
+import { type HelpNames, helpNames } from "../forecast/helpNames.ts";
 import { type SoonerWay, type StartLimits, soonerWays, startWith } from "../forecast/sooner.ts";
 import type { Model } from "../model.ts";
-import { findRow, rowById } from "../plan/rows.ts";
+import { rowById } from "../plan/rows.ts";
 
 export interface EarliestWeek {
   start: number;
@@ -21,35 +22,22 @@ export interface EarliestAnswer {
   binds: { roleName: string; week: Range; minutes: number } | null;
 }
 
-/** @param from Weeks before it are over.
- * @param tolerance Minutes that may lack. Null where there is no such project. */
-export function earliestAnswer(
-  model: Model,
-  { projectId, from, tolerance }: { projectId: string; from: number; tolerance: number },
-): EarliestAnswer | null {
-  const row = rowById(model.plan.projects).get(projectId);
-  if (row === undefined) return null;
-  const weeks = [...earliestStarts(model, row)].filter(({ start }) => start >= from);
+/** A project, or an enquiry as the project it would be. */
+export type StartOf = { projectId: string } | { enquiry: AsProjectQuery };
+
+/** When a project could start, or what an enquiry would become. Null where there is no such project or enquiry. */
+export function earliestAnswer(model: Model, { of, from, tolerance }: StartLimits & { of: StartOf }): EarliestAnswer | null {
+  const found = placeOf(model, of);
+  if (!found) return null;
+  const weeks = [...earliestStarts(found.model, found.row)].filter(({ start }) => start >= from);
   const at = weeks.findIndex(({ shortage }) => shortage <= tolerance);
   const least = weeks.reduce((best, own, place) => (own.shortage < (weeks[best]?.shortage ?? Number.POSITIVE_INFINITY) ? place : best), 0);
   const binds = weeks[at < 0 ? least : at - 1]?.binds ?? null;
   return {
     weeks: weeks.map(({ start, finish, shortage }) => ({ start, finish, shortage })),
     first: weeks[at] ?? null,
-    binds: binds && { roleName: model.plan.roles[binds.role].name, week: binds.week, minutes: binds.minutes },
+    binds: binds && { roleName: found.model.plan.roles[binds.role].name, week: binds.week, minutes: binds.minutes },
   };
-}
-
-/** A project, or an enquiry as the project it would be. */
-export type StartOf = { projectId: string } | { enquiry: AsProjectQuery };
-
-/** The same of an enquiry, as the project it would be. */
-export function enquiryEarliest(
-  model: Model,
-  { from, tolerance, ...query }: AsProjectQuery & { from: number; tolerance: number },
-): EarliestAnswer | null {
-  const found = enquiryAsProject(model, query);
-  return found && earliestAnswer(found.model, { projectId: found.model.plan.projects[found.row].id, from, tolerance });
 }
 
 function placeOf(model: Model, of: StartOf): { model: Model; row: number } | null {
@@ -59,15 +47,10 @@ function placeOf(model: Model, of: StartOf): { model: Model; row: number } | nul
 }
 
 /** What may bring a start forward, with the name of the role or of the other project. */
-export function soonerAnswer(model: Model, { of, ...limits }: StartLimits & { of: StartOf }): (SoonerWay & { name: string })[] {
+export function soonerAnswer(model: Model, { of, ...limits }: StartLimits & { of: StartOf }): (SoonerWay & HelpNames)[] {
   const found = placeOf(model, of);
   if (!found) return [];
-  const { projects, roles } = found.model.plan;
-  return soonerWays(found.model, found.row, limits).map((way) => {
-    const { help, target } = way;
-    const name = help.kind === "later" ? findRow(projects, help.projectId)?.name : findRow(roles, target.key)?.name;
-    return { ...way, name: name ?? "" };
-  });
+  return soonerWays(found.model, found.row, limits).map((way) => ({ ...way, ...helpNames(found.model, way.target, way.help) }));
 }
 
 /** The first week with one of them taken; null where it fits in none even then. */

@@ -1,4 +1,5 @@
-// The horizon: capacity against demand by role, skill, team or place, with pipeline projects as they are, or as if they were won, lost or moved.
+// The horizon: capacity against demand by role, skill, team or place, with pipeline projects as they are, or as if they were won,
+// lost or moved.
 
 import { parseDay } from "../calendar/day.ts";
 import { wholePeriods } from "../calendar/horizon.ts";
@@ -10,7 +11,8 @@ import { groupsAsked } from "../forecast/demand.ts";
 import { forecastOf, type GroupForecast } from "../forecast/forecast.ts";
 import { type ForecastBy, forecastGroups } from "../forecast/groups.ts";
 import type { Help, HelpTarget, MeasuredHelp } from "../forecast/help.ts";
-import { helpEdits, helpsFor, hiredRole } from "../forecast/helps.ts";
+import { type HelpNames, helpNames } from "../forecast/helpNames.ts";
+import { helpEdits, helpsFor } from "../forecast/helps.ts";
 import { othersWith } from "../forecast/lend.ts";
 import { movedProject } from "../forecast/movedProject.ts";
 import { defaultCounting, isPipeline } from "../load/counting.ts";
@@ -217,24 +219,8 @@ export function horizonHelps(model: Model, { key, ...query }: HorizonQuery & { k
   const shown = asIf(model, query.cases);
   const asked = wholePeriods(shown.plan, query);
   const target = { key, by: query.by, level: query.level };
-  const helps = helpsFor(shown, target, asked).map((own) => ({ ...own, ...namesIn(shown, target, own.help) }));
+  const helps = helpsFor(shown, target, asked).map((own) => ({ ...own, ...helpNames(shown, target, own.help) }));
   return { helps, others: query.by === "role" ? othersFree(shown, key, asked.range) : [] };
-}
-
-/** Who or what a help is about, by name. */
-function namesIn({ plan }: Model, target: HelpTarget, help: Help): { name: string; what: string } {
-  switch (help.kind) {
-    case "later":
-      return { name: findRow(plan.projects, help.projectId)?.name ?? "", what: "" };
-    case "hire":
-      return { name: plan.roles[hiredRole(plan, target)]?.name ?? "", what: "" };
-    case "lend": {
-      const taskId = findRow(plan.assignments, help.openingId)?.taskId ?? help.openingId;
-      return { name: findRow(plan.people, help.personId)?.name ?? "", what: findRow(plan.tasks, taskId)?.name ?? "" };
-    }
-    case "train":
-      return { name: findRow(plan.people, help.personId)?.name ?? "", what: findRow(plan.skills, target.key)?.name ?? "" };
-  }
 }
 
 /** The edit that a help comes to, for trying it in a sketch; null where it comes to nothing.
@@ -249,7 +235,7 @@ export function helpEdit(
 
 export interface HorizonHelps {
   /** The most helpful first, with who or what it is about by name. */
-  helps: (MeasuredHelp & { name: string; what: string })[];
+  helps: (MeasuredHelp & HelpNames)[];
   /** People of other roles who have this one too, and what they have free over the periods; the most first. */
   others: { personId: string; name: string; free: number }[];
 }

@@ -6,7 +6,7 @@ import { marginOf, moneyOver } from "../cost/costs.ts";
 import { costOfMinutes } from "../cost/labour.ts";
 import { costRole, rateBookOf } from "../cost/rateBook.ts";
 import { type Counting, isPipeline } from "../load/counting.ts";
-import { needsSomebody } from "../load/openings.ts";
+import { needsSomebody, openingIdOf } from "../load/openings.ts";
 import type { Model } from "../model.ts";
 import { windowOf } from "../placing/window.ts";
 import { firstRoleName } from "../plan/names.ts";
@@ -45,7 +45,8 @@ export function openingRows(model: Model, counting: Counting): OpeningRow[] {
   return rows.sort((a, b) => start(a) - start(b) || a.priority - b.priority || b.minutes - a.minutes);
 }
 
-function openingAt({ plan, work, placements, schedule }: Model, row: number): OpeningRow {
+function openingAt(model: Model, row: number): OpeningRow {
+  const { plan, work, placements, schedule } = model;
   const task = plan.tasks[work.task[row]];
   const project = plan.projects[work.project[row]];
   const assignment = row < work.assignments ? plan.assignments[row] : null;
@@ -53,7 +54,7 @@ function openingAt({ plan, work, placements, schedule }: Model, row: number): Op
   const dates = schedule.of(work.task[row]);
   const window = dates && windowOf(dates, work, row);
   return {
-    id: assignment?.id ?? task.id,
+    id: openingIdOf(model, row),
     isImplicit: assignment === null,
     taskId: task.id,
     taskName: task.name,

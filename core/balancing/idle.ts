@@ -2,7 +2,7 @@
 // weeks. Tried and measured like any remedy.
 import type { Range } from "../calendar/periods.ts";
 import { defaultCounting } from "../load/counting.ts";
-import { needsSomebody } from "../load/openings.ts";
+import { needsSomebody, openingIdOf } from "../load/openings.ts";
 import { fitting, roomDays } from "../load/room.ts";
 import type { Model } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
@@ -58,7 +58,7 @@ function openingsFor(model: Model, person: number, { start, stop }: Range, newId
   takeable.sort((a, b) => b.fits - a.fits || a.row - b.row);
   return takeable.slice(0, MOST_OPENINGS).flatMap(({ row, fits }): Proposal[] => {
     const assignmentId = plan.assignments[row]?.id;
-    const openingId = assignmentId ?? plan.tasks[work.task[row]].id;
+    const openingId = openingIdOf(model, row);
     const whole = needOf(model, row).minutes.reduce((sum, minutes) => sum + minutes, 0);
     // All of it, or as many hours as there is room for; spread over its days they may need less than the room in all.
     const some = [1, 0.75, 0.5].map((part) => Math.floor((part * fits) / 15) / 4);

@@ -30,7 +30,8 @@ export interface CostLine {
 
 /** The money of one project in minor units: by kind, for each period. */
 export interface ProjectCost {
-  byKind: Record<CostKind | "tax" | "revenue", number[]>;
+  /** Minor units by period; what a project has nothing of is one list of zeros, shared. */
+  byKind: Record<CostKind | "tax" | "revenue", readonly number[]>;
 }
 
 /** An assignment, or a task for its implicit opening. */
@@ -180,7 +181,7 @@ class Costing {
   /** Taken for one row of work after the other: a line of its own for each would be most of the work. */
   readonly #line: ExactLine;
   /** Stands for all amounts of a kind that a project has nothing of, until it has. */
-  readonly #nothing: number[];
+  readonly #nothing: readonly number[];
 
   constructor(
     readonly placed: Placed,
@@ -201,7 +202,8 @@ class Costing {
   /** The sums of a kind of money, to be added to. */
   #sums({ cost: { byKind } }: ProjectCosts, kind: MoneyLine["kind"]): number[] {
     if (byKind[kind] === this.#nothing) byKind[kind] = this.#nothing.slice();
-    return byKind[kind];
+    // Only what is made here is written to.
+    return byKind[kind] as number[];
   }
 
   /** Adds a line's amounts to their sums. @returns Its total over the range. */
@@ -391,6 +393,6 @@ export function marginOf(revenue: number, cost: number): number | null {
   return revenue === 0 ? null : roundedQuotient((revenue - cost) * 10_000, revenue);
 }
 
-const emptyCost = (nothing: number[]): ProjectCost => ({
+const emptyCost = (nothing: readonly number[]): ProjectCost => ({
   byKind: { labour: nothing, material: nothing, fixed: nothing, expense: nothing, tax: nothing, revenue: nothing },
 });

@@ -22,7 +22,7 @@ export class ExactLine {
   #small = new Float64Array(64);
   #isSmall = true;
   #denominator = 0;
-  /** Twice what all small numerators come to at most, with the denominator: below the greatest safe integer, every running total
+  /** Twice what all small numerators come to at most. With the denominator below the greatest safe integer, every running total
    * and its rounding are exact. */
   #most = 0;
   #numerators: bigint[] = [];
@@ -79,14 +79,25 @@ export class ExactLine {
   /** The same of whole numbers that are exact: safe integers. */
   addSmall(slot: number, numerator: number, denominator: number): void {
     if (slot < 0 || numerator === 0) return;
-    const most = this.#most + 2 * Math.abs(numerator);
-    if (!this.#isSmall || most + denominator > Number.MAX_SAFE_INTEGER || (this.#denominator !== denominator && this.#denominator !== 0)) {
-      this.add(slot, BigInt(numerator), BigInt(denominator));
-      return;
-    }
+    if (this.#staysSmall(2 * Math.abs(numerator), denominator)) this.#put(slot, numerator);
+    else this.add(slot, BigInt(numerator), BigInt(denominator));
+  }
+
+  /** Adds a × b / denominator minor units in a slot, of whole numbers. */
+  addProduct(slot: number, a: number, b: number, denominator: number): void {
+    if (Number.isSafeInteger(a * b)) this.addSmall(slot, a * b, denominator);
+    else this.add(slot, BigInt(a) * BigInt(b), BigInt(denominator));
+  }
+
+  /** Takes note of more small numerators. @param more Twice what they come to at most.
+   * @returns False where the line would no longer be exact in plain numbers: nothing is noted then. */
+  #staysSmall(more: number, denominator: number): boolean {
+    const most = this.#most + more;
+    if (!this.#isSmall || most + denominator > Number.MAX_SAFE_INTEGER || (this.#denominator !== denominator && this.#denominator !== 0))
+      return false;
     this.#denominator = denominator;
     this.#most = most;
-    this.#put(slot, numerator);
+    return true;
   }
 
   /** Adds amounts[day + shift] × factor / denominator minor units on each day of [from, to), all of them together where that
@@ -94,11 +105,7 @@ export class ExactLine {
   addProducts(amounts: Int32Array, shift: number, from: Day, to: Day, factor: number, denominator: number): boolean {
     let sum = 0;
     for (let day = from; day < to; day++) sum += amounts[day + shift];
-    const most = this.#most + 2 * sum * factor;
-    if (!this.#isSmall || most + denominator > Number.MAX_SAFE_INTEGER || (this.#denominator !== denominator && this.#denominator !== 0))
-      return false;
-    this.#denominator = denominator;
-    this.#most = most;
+    if (!this.#staysSmall(2 * sum * factor, denominator)) return false;
     const { range, periodOf } = this.#periods;
     const [first, last] = [Math.max(from, range.start), Math.min(to, range.stop)];
     let slot = 0;

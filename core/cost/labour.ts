@@ -90,8 +90,7 @@ class Prices {
 
 /** @param perUse Minor units of the table's currency. */
 function addPerUse(perUse: number, factor: bigint, slot: number, line: ExactLine): void {
-  const small = perUse * SMALL_DENOMINATOR;
-  if (factor === OWN_CURRENCY && Number.isSafeInteger(small)) line.addSmall(slot, small, SMALL_DENOMINATOR);
+  if (factor === OWN_CURRENCY) line.addProduct(slot, perUse, SMALL_DENOMINATOR, SMALL_DENOMINATOR);
   else line.add(slot, BigInt(perUse) * factor, 1_000_000n);
 }
 

@@ -50,10 +50,7 @@ function addFee(
     const { minutes } = placements.buffer;
     const [offset, start, days] = [placements.offset[row], placements.start[row], placements.length[row]];
     let [slot, sum] = [-1, 0];
-    const put = () => {
-      if (Number.isSafeInteger(fee * sum)) line.addSmall(slot, fee * sum, total);
-      else line.add(slot, BigInt(fee) * BigInt(sum), BigInt(total));
-    };
+    const put = () => line.addProduct(slot, fee, sum, total);
     for (let i = 0; i < days; i++) {
       if (minutes[offset + i] === 0) continue;
       const next = line.slotOf(start + i);

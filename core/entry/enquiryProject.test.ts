@@ -2,7 +2,7 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
-import { enquiryEarliest } from "../answers/earliest.ts";
+import { earliestAnswer } from "../answers/earliest.ts";
 import { enquiriesOf, enquiryEffect } from "../answers/enquiries.ts";
 import { outboxOf } from "../answers/requests.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
@@ -88,8 +88,9 @@ test("what it would do is what it does once it is accepted, and looking leaves t
     const asIf = enquiryEffect(model, { enquiryId, start, today });
     const next = buildModel(accepted(model, enquiryId, { start }));
     expect(enquiryEffect(next, { enquiryId, today })).toEqual(asIf);
-    const query = { enquiryId, today, from: parseDay(today), tolerance: 0 };
-    expect(enquiryEarliest(next, query)?.first).toEqual(enquiryEarliest(model, { ...query, start })?.first);
+    const firstIn = (own: typeof model, enquiry: { enquiryId: string; today: string; start?: string }) =>
+      earliestAnswer(own, { of: { enquiry }, from: parseDay(today), tolerance: 0 })?.first;
+    expect(firstIn(next, { enquiryId, today })).toEqual(firstIn(model, { enquiryId, today, start }));
   }
   expect(JSON.stringify(plan)).toBe(before);
   expect(enquiryEffect(model, { enquiryId: "enquiry-maze", today })).toBeNull();

@@ -2,13 +2,11 @@
 import { periodOfDays, type Range } from "../calendar/periods.ts";
 import { spanOf } from "../load/periodSums.ts";
 import type { Placed } from "../placing/placed.ts";
-import type { DemandGroups } from "./groups.ts";
-
-const NONE: readonly number[] = [];
+import { type DemandGroups, NO_GROUPS } from "./groups.ts";
 
 /** The groups that a row of work asks for; none for material. */
 export function groupsAsked({ work }: Placed, groups: DemandGroups, row: number): readonly number[] {
-  if (work.isMaterial[row] === 1) return NONE;
+  if (work.isMaterial[row] === 1) return NO_GROUPS;
   const person = work.person[row];
   return person >= 0 ? groups.ofPerson[person] : groups.ofOpen(row);
 }

@@ -25,7 +25,7 @@ export interface ForecastGroups extends DemandGroups {
   people: readonly (readonly number[])[];
 }
 
-const NONE: readonly number[] = [];
+export const NO_GROUPS: readonly number[] = [];
 
 /** The groups of a plan. @param level Of skills: whoever has less does not count, and what asks for less is not asked of them. */
 export function forecastGroups(placed: Placed, by: ForecastBy, level = 1): ForecastGroups {
@@ -44,7 +44,7 @@ export function forecastGroups(placed: Placed, by: ForecastBy, level = 1): Forec
 /** People count for their first role, work for the role it is made in. */
 export function roleGroups({ plan, work }: Placed): ForecastGroups {
   const alone = plan.roles.map((_, role) => [role]);
-  const ofOpen = (row: number) => alone[work.role[row]] ?? NONE;
+  const ofOpen = (row: number) => alone[work.role[row]] ?? NO_GROUPS;
   return grouped(plan, plan.roles, peopleByFirstRole(plan), ofOpen);
 }
 
@@ -58,7 +58,7 @@ function skillGroups({ plan, work }: Placed, level: number): ForecastGroups {
   });
   const ofTask = plan.tasks.map(({ skills }) => enough(skills));
   // A team's work is asked of the team, whatever its people can do.
-  return grouped(plan, plan.skills, people, (row) => (work.team[row] >= 0 ? NONE : (ofTask[work.task[row]] ?? NONE)));
+  return grouped(plan, plan.skills, people, (row) => (work.team[row] >= 0 ? NO_GROUPS : (ofTask[work.task[row]] ?? NO_GROUPS)));
 }
 
 /** A team has the people of its sub-teams too, and what is given to those. */
@@ -69,7 +69,7 @@ function teamGroups({ plan, work }: Placed): ForecastGroups {
     plan,
     plan.teams,
     reaches.map(({ people }) => people),
-    (row) => above[work.team[row]] ?? NONE,
+    (row) => above[work.team[row]] ?? NO_GROUPS,
   );
 }
 
@@ -82,7 +82,7 @@ function placeGroups(plan: Plan): ForecastGroups {
     else places.set(location, [person]);
   });
   const named = [...places.keys()].map((name) => ({ id: name, name }));
-  return grouped(plan, named, [...places.values()], () => NONE);
+  return grouped(plan, named, [...places.values()], () => NO_GROUPS);
 }
 
 function grouped(

@@ -9,6 +9,7 @@ import { applyChanges, type Change } from "../edits/change.ts";
 import { applyEdit, type SingleEdit } from "../edits/edit.ts";
 import { movedDatesEdit } from "../edits/movedDates.ts";
 import type { Model } from "../model.ts";
+import { firstRoleOf } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Person, Plan } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
@@ -107,9 +108,10 @@ function hireHelps({ short, range }: Shortage): Help[] {
 /** Days in which somebody who is hired for good learns, for half of their time. */
 const LEARNING_DAYS = 28;
 
-function hireEdits({ plan }: Model, target: HelpTarget, { people, from, to }: Help & { kind: "hire" }, idStem: string): SingleEdit[] {
+function hireEdits(model: Model, target: HelpTarget, { people, from, to }: Help & { kind: "hire" }, idStem: string): SingleEdit[] {
+  const { plan } = model;
   const { roles, calendars } = plan;
-  const role = roles[hiredRole(plan, target)];
+  const role = roles[hiredRole(model, target)];
   if (!role) return [];
   const half = calendars[0].week.map((hours) => hours / 2);
   const learning = { patterns: [{ from: formatDay(from), to: formatDay(from + LEARNING_DAYS - 1), week: half }] };
@@ -133,23 +135,22 @@ function hireEdits({ plan }: Model, target: HelpTarget, { people, from, to }: He
 }
 
 /** The role that somebody is hired in: the one that is short, or that most of the group have first; −1 for none. */
-export function hiredRole(plan: Plan, { by, level, key }: HelpTarget): number {
+export function hiredRole(model: Model, { by, level, key }: HelpTarget): number {
+  const { plan } = model;
   const roles = rowById(plan.roles);
   if (by === "role") return roles.get(key) ?? -1;
-  const team = new Set(by === "team" ? plan.teams.find(({ id }) => id === key)?.memberIds : []);
+  const groups = forecastGroups(model, by, level);
   const counts = new Map<number, number>();
-  for (const { id, roleIds, skills = [], location = "" } of plan.people) {
-    const isIn =
-      by === "team" ? team.has(id) : by === "place" ? location === key : skills.some((own) => own.skillId === key && own.level >= level);
-    const role = roles.get(roleIds[0] ?? "");
-    if (isIn && role !== undefined) counts.set(role, (counts.get(role) ?? 0) + 1);
+  for (const person of groups.people[groups.keys.indexOf(key)] ?? []) {
+    const role = roles.get(firstRoleOf(plan.people[person]) ?? "");
+    if (role !== undefined) counts.set(role, (counts.get(role) ?? 0) + 1);
   }
   return [...counts].sort(([a, most], [b, other]) => other - most || a - b)[0]?.[0] ?? -1;
 }
 
 function costOfHelp(model: Model, target: HelpTarget, help: Help, { stop }: Range): number {
   if (help.kind !== "hire") return 0;
-  const role = hiredRole(model.plan, target);
+  const role = hiredRole(model, target);
   return role < 0 ? 0 : help.people * costOfOne(model, role, { start: help.from, stop: (help.to ?? stop - 1) + 1 });
 }
 

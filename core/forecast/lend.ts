@@ -1,6 +1,7 @@
 // Open work of a role that is short, for people of other roles who have this one too.
 import type { SingleEdit } from "../edits/edit.ts";
 import { defaultCounting } from "../load/counting.ts";
+import { openingIdOf, openingsOfRole } from "../load/openings.ts";
 import { peopleSums } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
@@ -34,15 +35,12 @@ export function othersWith({ plan }: Model, roleId: string): number[] {
   return plan.people.flatMap(({ roleIds, archived }, row) => (!archived && roleIds.indexOf(roleId) > 0 ? [row] : []));
 }
 
-function openingsOf({ plan, work, placements }: Model, role: number, { start, stop }: Shortage["range"]) {
-  const openings: { row: number; openingId: string; minutes: number }[] = [];
-  for (let row = 0; row < work.rows; row++) {
-    if (work.role[row] !== role || work.person[row] >= 0 || work.team[row] >= 0 || work.isMaterial[row] === 1) continue;
-    const minutes = placedIn(placements, row, 10_000, start, stop);
-    const openingId = row < work.assignments ? plan.assignments[row].id : plan.tasks[work.task[row]].id;
-    if (minutes > 0) openings.push({ row, openingId, minutes });
-  }
-  return openings.sort((a, b) => b.minutes - a.minutes).slice(0, MOST_OPENINGS);
+function openingsOf(model: Model, role: number, { start, stop }: Shortage["range"]) {
+  return openingsOfRole(model, role)
+    .map((row) => ({ row, openingId: openingIdOf(model, row), minutes: placedIn(model.placements, row, 10_000, start, stop) }))
+    .filter(({ minutes }) => minutes > 0)
+    .sort((a, b) => b.minutes - a.minutes)
+    .slice(0, MOST_OPENINGS);
 }
 
 /** The edits that give the opening away; none where it or the person is gone. */

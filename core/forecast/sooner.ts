@@ -1,9 +1,11 @@
 // What would let a project start sooner than it can: one more person of a role that keeps it, or another project begun later.
 import { type Day, parseDay } from "../calendar/day.ts";
+import type { Range } from "../calendar/periods.ts";
 import { applyChanges } from "../edits/change.ts";
 import type { Model } from "../model.ts";
+import { placedIn } from "../placing/placements.ts";
 import { updateModel } from "../update.ts";
-import { demandOf } from "./demand.ts";
+import { groupsAsked } from "./demand.ts";
 import { earliestStarts, type StartWeek } from "./earliest.ts";
 import { roleGroups } from "./groups.ts";
 import type { Help, HelpTarget } from "./help.ts";
@@ -57,21 +59,24 @@ export function soonerWays(model: Model, projectRow: number, { from, tolerance }
 }
 
 /** Rows of the projects that have not begun and ask most of a role over some days. */
-function askingFor(model: Model, role: number, projectRow: number, range: { start: Day; stop: Day }): number[] {
-  const { plan, work } = model;
+function askingFor(model: Model, role: number, projectRow: number, range: Range): number[] {
+  const { plan, work, placements } = model;
+  const groups = roleGroups(model);
   const isMovable = plan.projects.map(
     ({ stage, start, locked }, row) =>
       row !== projectRow && !locked && (stage === "approved" || stage === "active") && parseDay(start) >= range.start,
   );
-  return plan.projects
-    .flatMap((_, project) => {
-      if (!isMovable[project]) return [];
-      const minutes = demandOf(model, roleGroups(model), [range], (row) => work.project[row] === project)[role];
-      return minutes > 0 ? [{ project, minutes }] : [];
-    })
-    .sort((a, b) => b.minutes - a.minutes)
+  const asked = new Map<number, number>();
+  for (let row = 0; row < work.rows; row++) {
+    const project = work.project[row];
+    if (!isMovable[project] || !groupsAsked(model, groups, row).includes(role)) continue;
+    const minutes = placedIn(placements, row, 10_000, range.start, range.stop);
+    if (minutes > 0) asked.set(project, (asked.get(project) ?? 0) + minutes);
+  }
+  return [...asked]
+    .sort(([a, most], [b, other]) => other - most || a - b)
     .slice(0, MOST_PROJECTS)
-    .map(({ project }) => project);
+    .map(([project]) => project);
 }
 
 /** The first week in which a project fits, where a way was taken; null where it still fits in none. */

@@ -16,6 +16,10 @@ export function needsSomebody({ work, placements }: Placed, row: number): boolea
   return isOpening(work, row) && (row < work.assignments || placements.asked[row] > 0);
 }
 
+/** What an opening is called by: its own id, or that of the task whose effort has it. */
+export const openingIdOf = ({ plan, work }: Placed, row: number): string =>
+  row < work.assignments ? plan.assignments[row].id : plan.tasks[work.task[row]].id;
+
 /** The rows of openings made in a role. */
 export function openingsOfRole({ work }: Placed, role: number): number[] {
   const rows: number[] = [];

@@ -4,7 +4,6 @@ import { applyEdit, type Edit, type EditTogether, editSchema, type SingleEdit } 
 import type { Model } from "../model.ts";
 import type { Fault } from "../plan/faults.ts";
 import { findRow } from "../plan/rows.ts";
-
 import type { Plan, Sketch } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
 

@@ -78,12 +78,13 @@ function Money({ money: { revenue, cost, share, goal, isBelow }, currency }: { m
 function Earliest({ query, begins, onStart }: { query: AsIf; begins: number; onStart: (day: number) => void }) {
   const { today } = usePlanFacts();
   const [from] = useState(today);
-  const earliest = useMaybeAnswer("enquiryEarliest", { ...query, from, tolerance: 0 }, null);
+  const of = { enquiry: query };
+  const earliest = useMaybeAnswer("earliest", { of, from, tolerance: 0 }, null);
   if (!earliest) return <p className="pt-1 text-side">Trying every week…</p>;
   return (
     <>
       <StartCurve earliest={earliest} begins={begins} onShow={(days) => onStart(begins + days)} />
-      <BringForward of={{ enquiry: query }} tolerance={0} first={earliest.first} />
+      <BringForward of={of} tolerance={0} first={earliest.first} />
     </>
   );
 }

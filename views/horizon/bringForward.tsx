@@ -1,6 +1,6 @@
 "use client";
-import type { AnswerOf } from "../../client/questions.ts";
 // What would let a project or an enquiry start sooner, each tried over every week.
+import type { AnswerOf } from "../../client/questions.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { EarliestWeek, StartOf } from "../../core/answers/earliest.ts";
 import { TextButton } from "../../ui/button.tsx";
@@ -9,6 +9,7 @@ import { newId } from "../../ui/newId.ts";
 import { Unfold } from "../../ui/unfold.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { useTry } from "../frame/useTry.ts";
+import { helpText } from "./helpText.ts";
 
 interface Props {
   of: StartOf;
@@ -42,12 +43,12 @@ function Ways({ of, tolerance, first }: Props) {
 
 type Way = AnswerOf<"sooner">[number];
 
-function WayLine({ way: { name, ...way }, of, tolerance, first }: Props & { way: Way }) {
+function WayLine({ way: { name, what, ...way }, of, tolerance, first }: Props & { way: Way }) {
   const session = usePlan();
   const tryIt = useTry();
   const { today } = usePlanFacts();
   const found = useMaybeAnswer("startWith", { of, way, from: today, tolerance }, null);
-  const words = textOf(way.help, name);
+  const words = helpText({ ...way, name, what }, way.target);
   const draw = async () => {
     const edit = await session.ask("helpEdit", { ...way.target, help: way.help, idStem: newId("person"), words });
     if (edit) await tryIt(edit, words);
@@ -64,11 +65,6 @@ function WayLine({ way: { name, ...way }, of, tolerance, first }: Props & { way:
 }
 
 const isSooner = ({ start }: EarliestWeek, first: EarliestWeek | null): boolean => first === null || start < first.start;
-
-function textOf(help: Way["help"], name: string): string {
-  if (help.kind === "later") return `Begin ${name} ${countText(help.days / 7, "week")} later`;
-  return `Hire 1 more person as ${name.charAt(0).toLowerCase()}${name.slice(1)}`;
-}
 
 function outcomeText(found: EarliestWeek | null, first: EarliestWeek | null): string {
   if (!found) return "Still in no week of the plan.";

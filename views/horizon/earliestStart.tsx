@@ -33,7 +33,9 @@ export function EarliestStart(props: Props) {
 function Curve({ projectId, name, begins, onShow }: Props) {
   const { today } = usePlanFacts();
   const [tolerance, setTolerance] = useState(0);
-  const earliest = useMaybeAnswer("earliest", { projectId, from: today, tolerance: Math.round(tolerance * 60) }, null);
+  const minutes = Math.round(tolerance * 60);
+  const of = { projectId };
+  const earliest = useMaybeAnswer("earliest", { of, from: today, tolerance: minutes }, null);
   return (
     <div>
       <div className="flex items-center gap-2">
@@ -55,7 +57,7 @@ function Curve({ projectId, name, begins, onShow }: Props) {
       ) : (
         <>
           <StartCurve earliest={earliest} begins={begins} onShow={onShow} />
-          <BringForward of={{ projectId }} tolerance={Math.round(tolerance * 60)} first={earliest.first} />
+          <BringForward of={of} tolerance={minutes} first={earliest.first} />
         </>
       )}
     </div>

@@ -3,7 +3,7 @@
 import { Bar, ComposedChart, Line, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
 import type { HorizonAnswer, HorizonGroup } from "../../core/answers/horizon.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
-import { chartLooks } from "../../ui/chartParts.tsx";
+import { chartLooks, stepLine } from "../../ui/chartParts.tsx";
 import { hoursOf, periodHeading } from "../../ui/format.ts";
 import { usePlanFacts } from "../frame/facts.ts";
 import { demandMarks } from "./demandMarks.ts";
@@ -62,24 +62,8 @@ function GroupChart({ group, names, most }: { group: HorizonGroup; names: readon
             <Bar dataKey="firm" name={firm.name} fill={firm.color} {...bar} />
             <Bar dataKey="open" name={open.name} fill={open.color} {...bar} />
             <Bar dataKey="pipeline" name={pipeline.name} fill={pipeline.color} {...bar} />
-            <Line
-              dataKey="p95"
-              name={p95.name}
-              type="step"
-              stroke={p95.color}
-              strokeDasharray="3 3"
-              dot={false}
-              isAnimationActive={false}
-            />
-            <Line
-              dataKey="capacity"
-              name={capacity.name}
-              type="step"
-              stroke={capacity.color}
-              strokeWidth={1.6}
-              dot={false}
-              isAnimationActive={false}
-            />
+            <Line dataKey="p95" strokeDasharray="3 3" {...stepLine(p95)} />
+            <Line dataKey="capacity" strokeWidth={1.6} {...stepLine(capacity)} />
           </ComposedChart>
         </ResponsiveContainer>
       </div>

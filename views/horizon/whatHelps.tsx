@@ -4,12 +4,13 @@ import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { HorizonHelps, HorizonQuery, PipelineCase } from "../../core/answers/horizon.ts";
 import type { HelpTarget } from "../../core/forecast/help.ts";
 import { TextButton } from "../../ui/button.tsx";
-import { countText, hoursText, longDay, signedMoney } from "../../ui/format.ts";
+import { hoursText, signedMoney } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { useTry } from "../frame/useTry.ts";
 import { manyWords } from "./groupWords.ts";
+import { helpText } from "./helpText.ts";
 
 interface Props {
   groupKey: string;
@@ -62,14 +63,14 @@ function HelpLine({ target, own, onShow }: { target: HelpTarget; own: Help; onSh
   const { currency } = usePlanFacts();
   const { help, before, after, cost } = own;
   const draw = async () => {
-    const words = textOf(own, target);
+    const words = helpText(own, target);
     const edit = await session.ask("helpEdit", { ...target, help, idStem: newId("person"), words });
     if (edit) await tryIt(edit, words);
   };
   const elsewhere = after.all - after.own - (before.all - before.own);
   return (
     <li className="line-above py-1.5 first:border-t-0">
-      <p>{textOf(own, target)}</p>
+      <p>{helpText(own, target)}</p>
       <p>
         <span className="font-semibold">{hoursText(after.own)} h left</span>
         <span className="text-side">
@@ -86,23 +87,3 @@ function HelpLine({ target, own, onShow }: { target: HelpTarget; own: Help; onSh
 }
 
 const ofWords = { role: "the role", skill: "the skill", team: "the team", place: "the place" } as const;
-
-function textOf({ help, name, what }: Help, { by, level }: HelpTarget): string {
-  switch (help.kind) {
-    case "later":
-      return `Begin ${name} ${countText(help.days / 7, "week")} later`;
-    case "lend":
-      return `Assign ${what}, which has nobody, to ${name}, who has the role too`;
-    case "train":
-      return `Train ${name} in ${lower(what)}${level > 1 ? ` to level ${level}` : ""}: four weeks from ${longDay(help.from)}, four hours a day`;
-    case "hire": {
-      const here = by === "team" ? " for the team" : by === "place" ? " here" : by === "skill" ? " with the skill" : "";
-      const as = `as ${lower(name)}${here}`;
-      return help.to === null
-        ? `Hire ${countText(help.people, "more person", "more people")} ${as} from ${longDay(help.from)}, half their time to learn for four weeks`
-        : `Take on ${countText(help.people, "contractor")} ${as}, ${longDay(help.from)} – ${longDay(help.to)}`;
-    }
-  }
-}
-
-const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

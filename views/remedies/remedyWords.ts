@@ -5,7 +5,7 @@ import type { NamedEffect } from "../../core/balancing/namedEffect.ts";
 import type { RemedyKind } from "../../core/balancing/scene.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import type { Edit } from "../../core/edits/edit.ts";
-import { countText, hoursText, longDay, marginText, shortDay } from "../../ui/format.ts";
+import { countText, hoursText, longDay, lowerFirst, marginText, shortDay } from "../../ui/format.ts";
 import { moneyPhrases } from "../frame/moneyChange.ts";
 
 /** Each kind in a word or two, for filters and lists. */
@@ -34,8 +34,6 @@ export function remedyText({ steps }: Pick<RemedyLine, "steps">, isFromNamed = f
 export function remedyEdit(line: RemedyLine): Edit {
   return { kind: "together", words: lowerFirst(remedyText(line)).slice(0, 300), edits: line.edits };
 }
-
-const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 
 function stepText(step: RemedyStep, giver: string): string {
   const task = step.taskName ?? "";

@@ -3,7 +3,7 @@
 import { type Attention, type AttentionGroup, type AttentionKind, WEEKS_AHEAD } from "../../core/attention/kinds.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
-import { countText, hoursText, marginText, shortDay } from "../../ui/format.ts";
+import { countText, hoursText, lowerFirst, marginText, shortDay } from "../../ui/format.ts";
 import { conflictText } from "../frame/conflictText.ts";
 import { pointsText } from "../remedies/remedyWords.ts";
 
@@ -84,8 +84,7 @@ export function sentenceOf(signal: Attention): string {
 }
 
 function heldText({ conflict, days = 0 }: Attention): string {
-  const text = conflict ? conflictText({ kind: conflict, ticks: days * TICKS_PER_DAY }) : "";
-  return text.charAt(0).toLowerCase() + text.slice(1);
+  return conflict ? lowerFirst(conflictText({ kind: conflict, ticks: days * TICKS_PER_DAY })) : "";
 }
 
 const workText = ({ task, project, count = 1 }: Attention): string =>

@@ -2,7 +2,7 @@
 // The weeks ahead as bars of demand under a dashed line of capacity.
 import { Bar, ComposedChart, Line, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
 import type { WeekAhead } from "../../core/answers/today.ts";
-import { ChartLegend, chartLooks } from "../../ui/chartParts.tsx";
+import { ChartLegend, chartLooks, stepLine } from "../../ui/chartParts.tsx";
 import { hoursOf, shortDay } from "../../ui/format.ts";
 
 const marks = {
@@ -29,15 +29,7 @@ export default function WeeksChart({ weeks }: { weeks: readonly WeekAhead[] }) {
             <Tooltip cursor={{ fill: "var(--well)", opacity: 0.6 }} {...chartLooks.tooltip} />
             <Bar dataKey="assigned" name={assigned.name} stackId="demand" fill={assigned.color} isAnimationActive={false} />
             <Bar dataKey="open" name={open.name} stackId="demand" fill={open.color} isAnimationActive={false} />
-            <Line
-              dataKey="capacity"
-              name={capacity.name}
-              type="step"
-              stroke={capacity.color}
-              strokeDasharray="4 3"
-              dot={false}
-              isAnimationActive={false}
-            />
+            <Line dataKey="capacity" strokeDasharray="4 3" {...stepLine(capacity)} />
           </ComposedChart>
         </ResponsiveContainer>
       </div>

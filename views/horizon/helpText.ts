@@ -1,0 +1,22 @@
+// What would help, as one sentence without a full stop.
+import type { Help, HelpTarget } from "../../core/forecast/help.ts";
+import type { HelpNames } from "../../core/forecast/helpNames.ts";
+import { countText, longDay, lowerFirst } from "../../ui/format.ts";
+
+export function helpText({ help, name, what }: HelpNames & { help: Help }, { by, level }: HelpTarget): string {
+  switch (help.kind) {
+    case "later":
+      return `Begin ${name} ${countText(help.days / 7, "week")} later`;
+    case "lend":
+      return `Assign ${what}, which has nobody, to ${name}, who has the role too`;
+    case "train":
+      return `Train ${name} in ${lowerFirst(what)}${level > 1 ? ` to level ${level}` : ""}: four weeks from ${longDay(help.from)}, four hours a day`;
+    case "hire": {
+      const here = by === "team" ? " for the team" : by === "place" ? " here" : by === "skill" ? " with the skill" : "";
+      const as = `as ${lowerFirst(name)}${here}`;
+      return help.to === null
+        ? `Hire ${countText(help.people, "more person", "more people")} ${as} from ${longDay(help.from)}, half their time to learn for four weeks`
+        : `Take on ${countText(help.people, "contractor")} ${as}, ${longDay(help.from)} – ${longDay(help.to)}`;
+    }
+  }
+}
