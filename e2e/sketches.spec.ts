@@ -92,7 +92,7 @@ test("what is tried in a sketch stays out of the plan; two are compared; half of
 
 test("figures that are exported while a sketch is open are those of the sketch", async ({ page, server }) => {
   await goTo(page, server, "/balance?sketch=sketch-spring");
-  await expect(bar(page)).toContainText("Figures that you export are the sketch's");
+  await expect(bar(page)).toContainText("figures you export are its own");
   await page.getByRole("button", { name: "Export" }).click();
   const path = (await page.getByRole("link", { name: "This window as CSV" }).getAttribute("href")) ?? "";
   const read = async (from: string) => (await fetch(`${server.url}${from}`)).text();

@@ -34,8 +34,8 @@ export function SketchBar() {
           <span className="font-semibold">Sketch: {sketch.name}</span>
           <span>
             by {sketch.by}, {changesText(sketch.changes)}
-            {sketch.lost > 0 && `, ${sketch.lost} no longer possible`}. What you change now is written down in it. Figures that you export
-            are the sketch's; the plan file and tables are the plan's.
+            {sketch.lost > 0 && `, ${sketch.lost} no longer possible`}. What you change is written down in it; figures you export are its
+            own.
           </span>
           <Link href={linkTo("/sketches", { open: sketch.id })} className="text-link ml-auto">
             Look through it
