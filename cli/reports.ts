@@ -6,6 +6,7 @@ import type { ReportRange } from "../core/calendar/periods.ts";
 import { type Grain, grains } from "../core/calendar/periods.ts";
 import { type Counting, defaultCounting } from "../core/load/counting.ts";
 import { buildModel, type Model } from "../core/model.ts";
+import { lookUp } from "../core/plan/lookUp.ts";
 import { firstRoleOf } from "../core/plan/names.ts";
 import { planText } from "../core/plan/planText.ts";
 import { findRow } from "../core/plan/rows.ts";
@@ -117,7 +118,7 @@ function evenedOut(model: Model, options: Map<string, string>, outside: Outside)
   const { report, after } = evenOutReport(model, {
     window: rangeOf(model.plan, options).range,
     ...(kinds && { kinds: kinds as RemedyKind[] }),
-    ...(options.has("--role") && { people: peopleOfRole(model.plan, options.get("--role") as string) }),
+    ...(options.has("--role") && { people: peopleOfRole(model.plan, lookUp(options, "--role")) }),
     mostSteps: steps ?? (seconds === undefined ? USUAL_STEPS : Number.POSITIVE_INFINITY),
     isOver: () => outside.now() >= until,
   });

@@ -12,6 +12,7 @@ import { LoadBook } from "./load/loadBook.ts";
 import { placeAll } from "./placing/place.ts";
 import type { Placed } from "./placing/placed.ts";
 import type { Placements } from "./placing/placements.ts";
+import { lookUp } from "./plan/lookUp.ts";
 import { rowById } from "./plan/rows.ts";
 import type { Plan } from "./plan/schema.ts";
 import { graphOf } from "./plan/taskGraph.ts";
@@ -67,7 +68,7 @@ export class Model implements Placed {
     const calendars = rowById(plan.calendars);
     this.plan = plan;
     this.lines = lines;
-    this.personLines = plan.people.map(({ calendarId }) => lines[calendars.get(calendarId) as number]);
+    this.personLines = plan.people.map(({ calendarId }) => lines[lookUp(calendars, calendarId)]);
     this.capacity = parts.capacity;
     this.schedule = parts.schedule;
     this.work = parts.work;

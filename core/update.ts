@@ -3,6 +3,7 @@ import type { Change } from "./edits/change.ts";
 import { buildModel, Model } from "./model.ts";
 import { type PlaceInput, placeAssignment, placeImplicitOpening } from "./placing/place.ts";
 import { carryPlacements, type Placements } from "./placing/placements.ts";
+import { lookUp } from "./plan/lookUp.ts";
 import { formerRows, rowById } from "./plan/rows.ts";
 import type { ChangedList, Plan, Task } from "./plan/schema.ts";
 import { forFollowers, forLeaves, graphOf, isSummary, type TaskGraph } from "./plan/taskGraph.ts";
@@ -110,10 +111,10 @@ function updatedNetwork(former: Network, plan: Plan, changes: readonly Change[])
   const links: number[] = [];
   for (const change of read) {
     const { list, id } = change;
-    if (list === "links") links.push(rowById(plan.links).get(id) as number);
+    if (list === "links") links.push(lookUp(rowById(plan.links), id));
     else if (list === "projects") for (const row of tasksOfProject(former, plan, id)) tasks.add(row);
     else if (list === "tasks") {
-      tasks.add(rowById(plan.tasks).get(id) as number);
+      tasks.add(lookUp(rowById(plan.tasks), id));
       // A task may have become a summary, or have stopped being one.
       for (const parent of parentRows(plan, change.before, change.after)) tasks.add(parent);
     }

@@ -354,21 +354,25 @@ test("a bar is dragged by a finger as by the mouse", async ({ browser }) => {
   await context.close();
 });
 
-test("the printed page has the figures and signs of the screen", async ({ page }) => {
-  await page.addInitScript("window.print = () => {}");
-  await open(page, "/balance?from=2027-03-08&to=2027-04-04&pipeline=full");
-  await page.getByRole("button", { name: "Export" }).click();
-  await page.getByRole("button", { name: "Print…" }).click();
-  const printed = page.frameLocator('iframe[title="Page to print"]');
-  const row = (name: string) => printed.getByRole("row", { name: new RegExp(`^${name}`) });
-  const texts = (of: Locator) => of.getByRole("cell").allTextContents();
-  await expect(row("Kaspar Ilves").getByRole("cell").first()).toHaveText("−2.5");
-  expect((await texts(row("Fabricator")))[0]).toBe("81%");
-  // What is pencilled, or in a project not won yet, stands behind what is confirmed.
-  const widths = await row("Lena Hofmeister")
-    .locator(".tentative")
-    .evaluateAll((parts) => parts.map((part) => part.getAttribute("style")));
-  expect(widths.some((style) => style !== null && !/width: ?0%/.test(style))).toBe(true);
-  const onScreen = page.getByRole("gridcell", { name: /^Lena Hofmeister, week of 29 March:.*hours of the load are not confirmed/ });
-  await expect(onScreen).toBeAttached();
+test.describe("printed", () => {
+  test.use({ ownPage: true });
+
+  test("the printed page has the figures and signs of the screen", async ({ page }) => {
+    await page.addInitScript("window.print = () => {}");
+    await open(page, "/balance?from=2027-03-08&to=2027-04-04&pipeline=full");
+    await page.getByRole("button", { name: "Export" }).click();
+    await page.getByRole("button", { name: "Print…" }).click();
+    const printed = page.frameLocator('iframe[title="Page to print"]');
+    const row = (name: string) => printed.getByRole("row", { name: new RegExp(`^${name}`) });
+    const texts = (of: Locator) => of.getByRole("cell").allTextContents();
+    await expect(row("Kaspar Ilves").getByRole("cell").first()).toHaveText("−2.5");
+    expect((await texts(row("Fabricator")))[0]).toBe("81%");
+    // What is pencilled, or in a project not won yet, stands behind what is confirmed.
+    const widths = await row("Lena Hofmeister")
+      .locator(".tentative")
+      .evaluateAll((parts) => parts.map((part) => part.getAttribute("style")));
+    expect(widths.some((style) => style !== null && !/width: ?0%/.test(style))).toBe(true);
+    const onScreen = page.getByRole("gridcell", { name: /^Lena Hofmeister, week of 29 March:.*hours of the load are not confirmed/ });
+    await expect(onScreen).toBeAttached();
+  });
 });

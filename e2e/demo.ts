@@ -1,5 +1,6 @@
-// What the browser tests share: one server a worker, whose plan is put back to the demo plan before each test.
-import { type BrowserContext, test as base } from "@playwright/test";
+// What the browser tests share: one server a worker, whose plan is put back to the demo plan before each test, and one page,
+// which is emptied but keeps the process that has its scripts compiled.
+import { type Browser, type BrowserContext, test as base, type Page } from "@playwright/test";
 import { fernhollow } from "../demo/fernhollow.ts";
 import { demoServer, postTo, putAway, type Server } from "./server.ts";
 
@@ -23,40 +24,67 @@ async function openDemoPlan(server: Server): Promise<void> {
   if (!answer.ok) throw new Error(`The demo plan could not be opened: ${await answer.text()}`);
 }
 
-/** Forgets what the tests before have left in a browser context, but not the scripts that it has loaded. */
-async function forget(context: BrowserContext, { url }: Server): Promise<void> {
-  const page = await context.newPage();
-  const session = await context.newCDPSession(page);
+/** Leaves the application and forgets what the tests before have left there, but not the scripts that are compiled. */
+async function forget(page: Page, { url }: Server): Promise<void> {
+  await page.goto(`${url}${PLAIN_PAGE}`);
+  const session = await page.context().newCDPSession(page);
   await session.send("Storage.clearDataForOrigin", { origin: url, storageTypes: "local_storage,indexeddb,cache_storage" });
-  await Promise.all([context.clearCookies(), context.clearPermissions(), page.close()]);
+  await Promise.all([page.context().clearCookies(), page.context().clearPermissions(), session.detach()]);
+}
+
+/** Without a script, and of the same site, so that the browser stays in the process. */
+const PLAIN_PAGE = "/enquire";
+
+/** Closes every page and context but those kept: a forgotten window goes on following the plan of the tests after it. */
+async function closeOthers(browser: Browser, kept: readonly Page[]): Promise<void> {
+  const contexts = new Set(kept.map((page) => page.context()));
+  await Promise.all(
+    browser
+      .contexts()
+      .flatMap((context): (Page | BrowserContext)[] => (contexts.has(context) ? context.pages() : [context]))
+      .filter((one) => !kept.some((page) => page === one))
+      .map((one) => one.close()),
+  );
 }
 
 interface Host {
   server: Server;
   /** The revision of the demo plan that nobody has changed. */
   untouched: number;
-  /** By their options; kept, because a new one would load and compile every script again. */
-  contexts: Map<string, BrowserContext>;
+  /** By the options of their contexts; kept, because a new one would load and compile every script again. */
+  pages: Map<string, Page>;
 }
 
-export const test = base.extend<{ server: Server }, { host: Host }>({
+interface Options {
+  /** Whether a test does to its page what cannot be taken back, such as stopping its requests: it has one of its own then. */
+  ownPage: boolean;
+  /** Whether a test changes nothing: the next one goes on from where it ended. */
+  onlyLooks: boolean;
+}
+
+export const test = base.extend<Options & { server: Server }, { host: Host }>({
+  ownPage: [false, { option: true }],
+  onlyLooks: [false, { option: true }],
   host: [
     async ({ browserName: _ }, use) => {
       const server = await demoServer();
-      await use({ server, untouched: await revisionOf(server), contexts: new Map() });
+      await use({ server, untouched: await revisionOf(server), pages: new Map() });
       await putAway(server);
     },
     { scope: "worker" },
   ],
-  context: async ({ browser, host, viewport, contextOptions }, use) => {
-    const key = JSON.stringify([viewport, contextOptions]);
-    const known = host.contexts.get(key);
-    const context = known ?? (await browser.newContext({ ...contextOptions, viewport }));
-    host.contexts.set(key, context);
-    if (known) await forget(context, host.server);
-    await use(context);
-    await Promise.all(context.pages().map((page) => page.close()));
+  page: async ({ browser, host, ownPage, onlyLooks, viewport, contextOptions }, use, info) => {
+    const key = JSON.stringify([viewport, contextOptions, onlyLooks]);
+    const known = ownPage ? undefined : host.pages.get(key);
+    if (known && !onlyLooks) await forget(known, host.server);
+    const page = known ?? (await (await browser.newContext({ ...contextOptions, viewport })).newPage());
+    if (!ownPage) host.pages.set(key, page);
+    await use(page);
+    const isSpoilt = ownPage || page.isClosed() || info.status !== info.expectedStatus;
+    if (isSpoilt) host.pages.delete(key);
+    await closeOthers(browser, [...host.pages.values()]);
   },
+  context: async ({ page }, use) => use(page.context()),
   server: async ({ host }, use) => {
     if ((await revisionOf(host.server)) !== host.untouched) {
       await openDemoPlan(host.server);

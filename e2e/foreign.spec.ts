@@ -3,7 +3,7 @@ import { createServer, request } from "node:http";
 import type { AddressInfo } from "node:net";
 import { expect, type Page } from "@playwright/test";
 import { test } from "./demo.ts";
-import { goTo } from "./pages.ts";
+import { load } from "./pages.ts";
 import { postTo, type Server } from "./server.ts";
 
 const edit = { base: 1, request: { kind: "edit", edit: { kind: "changeTask", id: "tidepool-order", set: { name: "Taken over" } } } };
@@ -77,7 +77,7 @@ test("no screen asks for anything that its own policy forbids", async ({ page, s
   const forbidden: string[] = [];
   page.on("console", (message) => /Content Security Policy/i.test(message.text()) && forbidden.push(message.text()));
   const visit = async (own: Page, path: string) => {
-    await goTo(own, server, path);
+    await load(own, server, path);
     await expect(own.locator("main, [data-ready=yes]").first()).toBeAttached();
   };
   for (const path of [

@@ -182,24 +182,28 @@ test("a skill that is short at a level is helped by training somebody near, trie
   await expect(neon).toHaveText("−22.1");
 });
 
-test("the printed page has the charts and figures of the screen, by whatever they are told", async ({ page, server }) => {
-  await page.addInitScript("window.print = () => {}");
-  await goTo(page, server, "/horizon?by=team&show=capacity");
-  const shown = page
-    .getByRole("region", { name: "Figures by team" })
-    .getByRole("row")
-    .filter({ has: page.getByRole("rowheader", { name: "Workshop", exact: true }) });
-  const figures = await shown.getByRole("cell").allTextContents();
-  expect(hoursOf(figures[0])).toBeGreaterThan(0);
-  await page.getByRole("button", { name: "Export" }).click();
-  await page.getByRole("button", { name: "Print…" }).click();
-  const printed = page.frameLocator('iframe[title="Page to print"]');
-  await expect(printed.getByRole("heading", { name: "Capacity, hours" })).toBeAttached();
-  expect(
-    await printed
-      .getByRole("row", { name: /^Workshop \d/ })
-      .getByRole("cell")
-      .allTextContents(),
-  ).toEqual(figures);
-  await expect(printed.locator("figure")).toHaveCount(4);
+test.describe("printed", () => {
+  test.use({ ownPage: true });
+
+  test("the printed page has the charts and figures of the screen, by whatever they are told", async ({ page, server }) => {
+    await page.addInitScript("window.print = () => {}");
+    await goTo(page, server, "/horizon?by=team&show=capacity");
+    const shown = page
+      .getByRole("region", { name: "Figures by team" })
+      .getByRole("row")
+      .filter({ has: page.getByRole("rowheader", { name: "Workshop", exact: true }) });
+    const figures = await shown.getByRole("cell").allTextContents();
+    expect(hoursOf(figures[0])).toBeGreaterThan(0);
+    await page.getByRole("button", { name: "Export" }).click();
+    await page.getByRole("button", { name: "Print…" }).click();
+    const printed = page.frameLocator('iframe[title="Page to print"]');
+    await expect(printed.getByRole("heading", { name: "Capacity, hours" })).toBeAttached();
+    expect(
+      await printed
+        .getByRole("row", { name: /^Workshop \d/ })
+        .getByRole("cell")
+        .allTextContents(),
+    ).toEqual(figures);
+    await expect(printed.locator("figure")).toHaveCount(4);
+  });
 });

@@ -2,11 +2,29 @@
 import { expect, type Locator, type Page } from "@playwright/test";
 import type { Server } from "./server.ts";
 
-/** Goes to a path once what was made before is saved, and waits until the plan is read there. */
+/** Goes to a path once what was made before is saved, and waits until the plan is read there. Inside the application it goes as
+ * a link there does; from elsewhere, the page is loaded. */
 export async function goTo(page: Page, server: Server, path: string): Promise<void> {
+  if ((await page.locator("[data-ready=yes]").count()) === 0) return load(page, server, path);
+  await untilSaved(page);
+  await follow(page, path);
+  await expect(page.locator("[data-ready=yes]")).toBeAttached();
+}
+
+/** Loads the page of a path from the server, wherever one is. */
+export async function load(page: Page, server: Server, path: string): Promise<void> {
   await untilSaved(page);
   await page.goto(`${server.url}${path}`);
   await expect(page.locator("[data-ready=yes]")).toBeAttached();
+}
+
+/** Goes to a path of the application without loading it again, by the router that its links use. */
+async function follow(page: Page, path: string): Promise<void> {
+  const target = new URL(path, page.url()).href;
+  await page.evaluate((to) => {
+    (window as unknown as { next: { router: { push(path: string): void } } }).next.router.push(to);
+  }, path);
+  await page.waitForURL((url) => url.href === target);
 }
 
 /** Waits until everything made on the page has been settled with the server. */

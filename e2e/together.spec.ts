@@ -128,6 +128,8 @@ test("the page for a client stands on its own, with descriptions or without", as
 });
 
 async function drag(page: Page, from: Locator, to: { x: number; y: number }, says: RegExp): Promise<void> {
+  // What has just been said may hang over it.
+  await expect(page.locator("[data-sonner-toast]")).toHaveCount(0);
   const box = await from.boundingBox();
   if (!box) throw new Error("what is dragged is in sight");
   await page.mouse.move(box.x + 20, box.y + box.height / 2);

@@ -5,6 +5,8 @@ import { goTo, rateOf, typeRate, untilSaved } from "./pages.ts";
 import { planOf } from "./planRoute.ts";
 import type { Server } from "./server.ts";
 
+test.use({ ownPage: true });
+
 test("an answer that is not the application's own, such as a proxy's 429, is no answer: the change is kept and sent again", async ({
   page,
   server,

@@ -1,7 +1,7 @@
 "use client";
 // Dragging, by the pointer or by keys: Enter or Space takes hold, arrows move, Enter lets go, Esc puts back. What scrolls
 // goes along while something is held at its edge.
-import { type KeyboardEvent, type MouseEvent, type PointerEvent, useEffect, useRef, useState } from "react";
+import { type KeyboardEvent, type MouseEvent, type PointerEvent, type RefObject, useEffect, useRef, useState } from "react";
 import { scrollAtEdge } from "./scrollAtEdge.ts";
 
 /** How far something has been dragged, in pixels of what scrolls under it, and where the pointer is. */
@@ -44,6 +44,41 @@ interface Held<T> {
 export function usePointerDrag<T = void>(options: DragOptions<T>) {
   const latest = useRef(options);
   latest.current = options;
+  const { held, wasDragged, dragged, moveTo, leave, take } = useHold(latest);
+  const press = (data: T) => (event: KeyboardEvent<HTMLElement>) => {
+    const step = latest.current.keyStep?.();
+    if (step === undefined) return;
+    const own = held.current;
+    const way = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
+    if (event.key === "Enter" || event.key === " ") {
+      const box = event.currentTarget.getBoundingClientRect();
+      if (own) leave(true);
+      else take(data, box.left, box.top, true);
+    } else if (own && event.key === "Escape") leave(false);
+    else if (own && way !== 0) moveTo(own.dragged.x + way * step * (event.shiftKey ? 7 : 1), own.dragged.y);
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  const handlers = (data: T) => ({
+    onPointerDown: (event: PointerEvent<HTMLElement>) => {
+      if (latest.current.canDrag === false || event.button !== 0) return;
+      event.stopPropagation();
+      take(data, event.clientX, event.clientY, false);
+    },
+    onBlur: () => held.current?.byKeys && leave(false),
+    onKeyDown: press(data),
+    onClick: (event: MouseEvent) => {
+      if (!wasDragged.current) return;
+      event.preventDefault();
+      event.stopPropagation();
+    },
+  });
+  return { dragged, handlers };
+}
+
+/** What is held and how far it has gone; taking hold, moving and letting go. */
+function useHold<T>(latest: RefObject<DragOptions<T>>) {
   const held = useRef<Held<T> | null>(null);
   const wasDragged = useRef(false);
   const [dragged, setDragged] = useState<(Dragged & { data: T }) | null>(null);
@@ -78,37 +113,8 @@ export function usePointerDrag<T = void>(options: DragOptions<T>) {
     const release = byKeys ? () => undefined : followPointer(moveTo, leave, () => latest.current.scroller?.() ?? null);
     held.current = { data, x, y, left, top, dragged: { dx: 0, dy: 0, x, y }, byKeys, hasMoved: false, release };
   };
-  const press = (data: T) => (event: KeyboardEvent<HTMLElement>) => {
-    const step = latest.current.keyStep?.();
-    if (step === undefined) return;
-    const own = held.current;
-    const way = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
-    if (event.key === "Enter" || event.key === " ") {
-      const box = event.currentTarget.getBoundingClientRect();
-      if (own) leave(true);
-      else take(data, box.left, box.top, true);
-    } else if (own && event.key === "Escape") leave(false);
-    else if (own && way !== 0) moveTo(own.dragged.x + way * step * (event.shiftKey ? 7 : 1), own.dragged.y);
-    else return;
-    event.preventDefault();
-    event.stopPropagation();
-  };
-  const handlers = (data: T) => ({
-    onPointerDown: (event: PointerEvent<HTMLElement>) => {
-      if (latest.current.canDrag === false || event.button !== 0) return;
-      event.stopPropagation();
-      take(data, event.clientX, event.clientY, false);
-    },
-    onBlur: () => held.current?.byKeys && leave(false),
-    onKeyDown: press(data),
-    onClick: (event: MouseEvent) => {
-      if (!wasDragged.current) return;
-      event.preventDefault();
-      event.stopPropagation();
-    },
-  });
   useEffect(() => () => held.current?.release(), []);
-  return { dragged, handlers };
+  return { held, wasDragged, dragged, moveTo, leave, take };
 }
 
 /** Listens to the pointer until it is let go. @returns Stops that. */

@@ -66,17 +66,13 @@ export function YearStrip({ label, days, months, sumHead, monthSum, onPick }: Ye
               <th scope="row" className="self-center text-left text-side">
                 {fullMonthText(month.start).slice(0, 3)}
               </th>
-              {days.slice(month.start - first, month.stop - first).map((day, own) => (
-                <Cell
-                  key={day.day}
-                  day={day}
-                  isFirst={own === 0}
-                  isTabStop={active === null ? day.day === first : active === day.day}
-                  canPick={onPick !== undefined}
-                  onHover={setHovered}
-                  onFocus={setActive}
-                />
-              ))}
+              <MonthCells
+                days={days.slice(month.start - first, month.stop - first)}
+                stop={active ?? first}
+                canPick={onPick !== undefined}
+                onHover={setHovered}
+                onFocus={setActive}
+              />
               <td style={{ gridColumn: COLUMNS + 2 }} className="self-center pl-3 text-right text-[13px] whitespace-nowrap">
                 {monthSum(at)}
               </td>
@@ -92,6 +88,19 @@ export function YearStrip({ label, days, months, sumHead, monthSum, onPick }: Ye
       </div>
     </div>
   );
+}
+
+interface MonthProps {
+  days: readonly StripDay[];
+  /** The day that Tab leads to. */
+  stop: Day;
+  canPick: boolean;
+  onHover: (day: Day) => void;
+  onFocus: (day: Day) => void;
+}
+
+function MonthCells({ days, stop, ...acts }: MonthProps) {
+  return days.map((day, at) => <Cell key={day.day} day={day} isFirst={at === 0} isTabStop={day.day === stop} {...acts} />);
 }
 
 function Weekdays({ sumHead }: { sumHead: ReactNode }) {

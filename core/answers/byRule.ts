@@ -4,6 +4,7 @@ import { applyEdit } from "../edits/edit.ts";
 import { untype } from "../entry/typePeriod.ts";
 import type { Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { rowById } from "../plan/rows.ts";
 import { updateModel } from "../update.ts";
 
@@ -20,7 +21,7 @@ export function byRule(model: Model, assignmentId: string, range: Range): ByRule
   const outcome = applyEdit(model.plan, change.edit);
   if (!outcome.plan) return null;
   const { plan, placements } = updateModel(model, outcome.plan, outcome.changes);
-  const row = rowById(plan.assignments).get(assignmentId) as number;
+  const row = lookUp(rowById(plan.assignments), assignmentId);
   const [start, stop] = [placements.start[row], placements.start[row] + placements.length[row]];
   return {
     inPeriod: placedIn(placements, row, 10_000, range.start, range.stop),

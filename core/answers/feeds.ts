@@ -6,6 +6,7 @@ import { barsOf } from "../load/bars.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { teamReaches } from "../load/teams.ts";
 import type { Model } from "../model.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import { hourTenths } from "../plan/units.ts";
 
@@ -47,7 +48,7 @@ export function assignmentsFeed(model: Model, personId: string): Feed | null {
 export function leaveFeed({ plan }: Model, teamId: string | null): Feed | null {
   const team = teamId === null ? null : findRow(plan.teams, teamId);
   if (team === undefined) return null;
-  const reach = team === null ? null : teamReaches(plan)[rowById(plan.teams).get(team.id) as number];
+  const reach = team === null ? null : teamReaches(plan)[lookUp(rowById(plan.teams), team.id)];
   return {
     name: team === null ? "Leave" : `Leave, ${team.name}`,
     events: plan.people

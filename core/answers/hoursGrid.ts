@@ -9,6 +9,7 @@ import { levelBandOf, peopleSums, statesOf } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
 import { customShift } from "../placing/place.ts";
 import { placedIn } from "../placing/placements.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { findRow, membersOf, rowById } from "../plan/rows.ts";
 
 /** Whose hours: those of a project, or those of a person. */
@@ -75,7 +76,7 @@ function rowsOfProject({ plan, work }: Model, projectId: string): number[] {
 
 /** Rows of a person's work, by the start of its task; what is done comes last. */
 function rowsOfPerson({ plan, work, schedule }: Model, personId: string): number[] {
-  const person = rowById(plan.people).get(personId) as number;
+  const person = lookUp(rowById(plan.people), personId);
   const key = (row: number) => (plan.tasks[work.task[row]].state === "done" ? 1e7 : 0) + (schedule.of(work.task[row])?.start.day ?? 1e6);
   return [...membersOf(work.byPerson, person)].sort((a, b) => key(a) - key(b) || a - b);
 }
@@ -120,7 +121,7 @@ function typedPeriods({ plan, work, schedule }: Model, row: number, periods: rea
 
 function peopleOf(model: Model, ids: readonly string[], periods: readonly Range[]): Record<string, HoursPerson> {
   const { plan } = model;
-  const rows = ids.map((id) => rowById(plan.people).get(id) as number);
+  const rows = ids.map((id) => lookUp(rowById(plan.people), id));
   const sums = peopleSums(model, model.load(defaultCounting), rows, periods);
   const states = statesOf(sums, levelBandOf(plan));
   const cut = <A extends Int32Array | Uint8Array>(column: A, at: number) =>

@@ -2,6 +2,7 @@
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import type { Model } from "../model.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { firstRoleName } from "../plan/names.ts";
 import type { Person, TimeOff } from "../plan/schema.ts";
 
@@ -56,7 +57,7 @@ export function leaveOf({ plan }: Model, range: Range): Leave {
   const teams = groups
     .filter(({ ids }) => ids.length > 0)
     .map(({ teamId, name, ids }): LeaveTeam => {
-      const members = ids.map((id) => people.get(id) as Person);
+      const members = ids.map((id) => lookUp(people, id));
       return {
         teamId,
         name,

@@ -4,6 +4,7 @@ import { horizonOf } from "../calendar/horizon.ts";
 import { type CostKind, costKinds, moneyLines } from "../cost/costs.ts";
 import { taskOf } from "../cost/ledger.ts";
 import type { Model } from "../model.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Assignment, Comment, Link, Project, Task } from "../plan/schema.ts";
 import { isSummary } from "../plan/taskGraph.ts";
@@ -172,7 +173,7 @@ function outlineLinks(model: Model, projectId: string): OutlineLink[] {
   const rows = rowById(plan.tasks);
   const slack = model.slack();
   return plan.links.flatMap((link): OutlineLink[] => {
-    const [from, to] = [rows.get(link.from) as number, rows.get(link.to) as number];
+    const [from, to] = [lookUp(rows, link.from), lookUp(rows, link.to)];
     const projects = [plan.tasks[from].projectId, plan.tasks[to].projectId];
     if (!projects.includes(projectId)) return [];
     const other = projects.find((id) => id !== projectId);

@@ -2,6 +2,7 @@
 import { type Day, parseDay } from "../calendar/day.ts";
 import { isPipeline } from "../load/counting.ts";
 import type { Model } from "../model.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Project } from "../plan/schema.ts";
 import { isOpening } from "../work/work.ts";
@@ -47,7 +48,7 @@ export function portfolioOf(model: Model): PortfolioRow[] {
     };
   });
   const byId = new Map(rows.map((row) => [row.project.id, row]));
-  for (const { projectId } of plan.tasks) (byId.get(projectId) as PortfolioRow).tasks++;
+  for (const { projectId } of plan.tasks) lookUp(byId, projectId).tasks++;
   const done = new Float64Array(rows.length);
   for (let row = 0; row < work.rows; row++) {
     const sums = rows[work.project[row]];

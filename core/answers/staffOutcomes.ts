@@ -3,6 +3,7 @@
 import type { Day } from "../calendar/day.ts";
 import { applyEdit, type Edit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
@@ -38,7 +39,7 @@ const HIGHEST_SHARE = 1000;
 export function staffOutcomes(model: Model, query: StaffQuery): StaffOutcomes | null {
   const { plan } = model;
   const task = findRow(plan.tasks, query.taskId);
-  if (task?.sizing !== "effort" || !model.schedule.of(rowById(plan.tasks).get(task.id) as number)) return null;
+  if (task?.sizing !== "effort" || !model.schedule.of(lookUp(rowById(plan.tasks), task.id))) return null;
   const labour = plan.assignments.filter(({ taskId, materialId }) => taskId === task.id && materialId === undefined);
   const stay = "leaves" in query ? labour.filter(({ id }) => id !== query.leaves) : labour;
   if (stay.length === 0 || ("leaves" in query && stay.length === labour.length)) return null;
@@ -79,13 +80,13 @@ class Trial {
     const outcome = applyEdit(this.model.plan, edit);
     if (!outcome.plan) return null;
     const next = updateModel(this.model, outcome.plan, outcome.changes);
-    const row = rowById(next.plan.tasks).get(this.taskId) as number;
+    const row = lookUp(rowById(next.plan.tasks), this.taskId);
     if ([...(next.schedule.of(row)?.consumed?.values() ?? [])].includes(null)) return null;
     return { way, edit, ...this.#measure(next), isBeyondDay: rows.some(({ percent = 100 }) => percent > 100) };
   }
 
   #measure({ plan, schedule, placements, work }: Model): StaffOutcomes["before"] {
-    const row = rowById(plan.tasks).get(this.taskId) as number;
+    const row = lookUp(rowById(plan.tasks), this.taskId);
     const dates = schedule.of(row);
     if (!dates) throw new Error("an effort-sized task has dates");
     let [placed, effort] = [0, 0];

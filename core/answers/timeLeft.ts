@@ -5,6 +5,7 @@ import { defaultCounting } from "../load/counting.ts";
 import { levelBandOf, type PeriodState, periodState, roomOf } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
 import { addPlaced, placedIn } from "../placing/placements.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { firstRoleName } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
 
@@ -52,7 +53,7 @@ export function timeLeftOf(model: Model, projectId: string | null, from: Day, un
   const roleRows = rowById(plan.roles);
   const rows = plan.people.flatMap(({ id, name, roleIds }, person): TimeLeftRow[] => {
     const isOn = remaining.has(person);
-    if (!isOn && !roleIds.some((role) => roles.has(roleRows.get(role) as number))) return [];
+    if (!isOn && !roleIds.some((role) => roles.has(lookUp(roleRows, role)))) return [];
     const left = remaining.get(person) ?? 0;
     const have = haveOf(model, person, project, shares, range);
     const state = !isOn ? "helper" : left === 0 ? "done" : left > have ? "trouble" : "fits";

@@ -3,6 +3,7 @@
 import type { Day } from "../calendar/day.ts";
 import { applyEdit, type Edit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Link, Task } from "../plan/schema.ts";
 import { durationTicks } from "../plan/units.ts";
@@ -102,7 +103,7 @@ function triedWithout(model: Model, { id }: Task, deciding: WhyBound | undefined
     const outcome = edit && applyEdit(model.plan, edit);
     if (!outcome?.plan) return null;
     const next = updateModel(model, outcome.plan, outcome.changes);
-    return next.schedule.of(rowById(outcome.plan.tasks).get(id) as number)?.start.day ?? null;
+    return next.schedule.of(lookUp(rowById(outcome.plan.tasks), id))?.start.day ?? null;
   };
   const { kind, link } = deciding ?? {};
   if (link) {

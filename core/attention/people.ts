@@ -7,6 +7,7 @@ import { levelBandOf, overBeyond, peopleSums } from "../load/periodSums.ts";
 import { peopleByFirstRole } from "../load/teams.ts";
 import type { Model } from "../model.ts";
 import { unplaceablesOf } from "../placing/unplaceable.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Attention, Horizon } from "./kinds.ts";
 
@@ -60,7 +61,7 @@ class Weeks {
 function acceptedWeeks({ plan }: Model, weeks: readonly Range[]): Set<number> {
   const slots = new Set<number>();
   for (const { personId, from, to } of plan.acceptances) {
-    const person = rowById(plan.people).get(personId) as number;
+    const person = lookUp(rowById(plan.people), personId);
     weeks.forEach(({ start, stop }, week) => {
       if (parseDay(from) < stop && parseDay(to) >= start) slots.add(person * weeks.length + week);
     });

@@ -2,6 +2,7 @@
 import type { Model } from "../model.ts";
 import { unplaceableOf } from "../placing/unplaceable.ts";
 import { windowOf } from "../placing/window.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Attention, AttentionKind, Horizon } from "./kinds.ts";
 import { lackingWork, type TrayItem, type TrayKind } from "./lackingWork.ts";
@@ -41,7 +42,7 @@ function openingSoon(model: Model, item: TrayItem, { today, until }: Horizon): A
   const { plan, work, schedule } = model;
   const row =
     item.assignmentId === undefined
-      ? work.implicitRow[rowById(plan.tasks).get(item.taskId) as number]
+      ? work.implicitRow[lookUp(rowById(plan.tasks), item.taskId)]
       : rowById(plan.assignments).get(item.assignmentId);
   const dates = row === undefined ? null : schedule.of(work.task[row]);
   if (!dates || row === undefined || item.minutes === 0) return [];

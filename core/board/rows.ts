@@ -4,6 +4,7 @@ import type { LoadBook } from "../load/loadBook.ts";
 import { addSums, emptySums, type LevelBand, overBeyond, overOf, type PeriodSums, roomOf, statesOf, workSums } from "../load/periodSums.ts";
 import type { Placed } from "../placing/placed.ts";
 import { placedIn } from "../placing/placements.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { firstRoleName } from "../plan/names.ts";
 import { membersOf } from "../plan/rows.ts";
 import { isOpening } from "../work/work.ts";
@@ -119,14 +120,14 @@ export class BoardMaker {
   }
 
   #figuresOf(person: number): PeriodSums {
-    const at = (this.#slot.get(person) as number) * this.#count;
+    const at = lookUp(this.#slot, person) * this.#count;
     const { capacity, load, peakOver } = this.scene.people;
     const cut = (minutes: Int32Array) => minutes.subarray(at, at + this.#count);
     return { capacity: cut(capacity), load: cut(load), peakOver: cut(peakOver) };
   }
 
   #tentativeOf(person: number): Int32Array {
-    const at = (this.#slot.get(person) as number) * this.#count;
+    const at = lookUp(this.#slot, person) * this.#count;
     return this.scene.tentative.subarray(at, at + this.#count);
   }
 
@@ -151,7 +152,7 @@ export class BoardMaker {
   }
 
   #overOf(person: number): Int32Array {
-    const at = (this.#slot.get(person) as number) * this.#count;
+    const at = lookUp(this.#slot, person) * this.#count;
     return this.#over.subarray(at, at + this.#count);
   }
 

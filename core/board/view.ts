@@ -5,6 +5,7 @@ import { type Counting, defaultCounting } from "../load/counting.ts";
 import { peopleByFirstRole, reachedWork, teamReaches } from "../load/teams.ts";
 import type { Placed } from "../placing/placed.ts";
 import { placedIn } from "../placing/placements.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { firstRoleOf } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Person, Plan } from "../plan/schema.ts";
@@ -148,7 +149,7 @@ function byTeam(placed: Placed, filters: BoardFilters): BoardGroup[] {
   const isOfPeople = filters.role !== "" || filters.skill !== "" || filters.location !== "";
   const groups = teamReaches(plan).map((reach, row): BoardGroup => {
     const { id, name, memberIds } = plan.teams[row];
-    const members = memberIds.map((member) => people.get(member) as number);
+    const members = memberIds.map((member) => lookUp(people, member));
     const work = isOfPeople ? [] : reachedWork(placed, reach).work;
     return { ...headingOf(id, name, members), summed: reach.people, work };
   });

@@ -1,4 +1,6 @@
 // The working-time lines of all calendars of a plan, on one common origin.
+
+import { lookUp } from "../plan/lookUp.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
 import { parseDay } from "./day.ts";
@@ -13,5 +15,5 @@ export function workingLines(plan: Plan): WorkingLine[] {
 /** Gives the line of the calendar with an id. */
 export function lineFinder(plan: Plan, lines: readonly WorkingLine[]): (calendarId: string) => WorkingLine {
   const rows = rowById(plan.calendars);
-  return (id) => lines[rows.get(id) as number];
+  return (id) => lines[lookUp(rows, id)];
 }

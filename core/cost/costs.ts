@@ -5,6 +5,7 @@ import { lineFinder } from "../calendar/lines.ts";
 import type { ReportRange } from "../calendar/periods.ts";
 import { periodOfDays, periodsIn, type Range } from "../calendar/periods.ts";
 import type { Placed } from "../placing/placed.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { type Grouping, groupRows, membersOf, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
 import { minorUnits, roundedQuotient } from "../plan/units.ts";
@@ -76,8 +77,8 @@ export class Costs {
 
   get lines(): CostLine[] {
     const { plan } = this.#placed;
-    const taskRow = ({ taskId = "" }: OwnLine) => rowById(plan.tasks).get(taskId) as number;
-    const expenseRow = ({ expenseId = "" }: OwnLine) => rowById(plan.expenses).get(expenseId) as number;
+    const taskRow = ({ taskId = "" }: OwnLine) => lookUp(rowById(plan.tasks), taskId);
+    const expenseRow = ({ expenseId = "" }: OwnLine) => lookUp(rowById(plan.expenses), expenseId);
     return [
       ...inOrder(this.byProject, ({ work }) => work, workRowOf(this.#placed)),
       ...inOrder(this.byProject, ({ fixed }) => fixed, taskRow),
@@ -167,7 +168,7 @@ export function costsOf(placed: Placed, { range, grain }: ReportRange, known: re
 function workRowOf({ plan, work }: Placed): (subject: Subject) => number {
   const [assignments, tasks] = [rowById(plan.assignments), rowById(plan.tasks)];
   return ({ assignmentId, taskId }) =>
-    assignmentId === undefined ? work.implicitRow[tasks.get(taskId as string) as number] : (assignments.get(assignmentId) as number);
+    assignmentId === undefined ? work.implicitRow[lookUp(tasks, taskId as string)] : lookUp(assignments, assignmentId);
 }
 
 /** What all projects have of something, in the order of its rows in the plan. */

@@ -1,5 +1,6 @@
 // What an edit did to the plan, row by row, and how it is undone.
 import { grouped } from "../plan/grouped.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { MOST_SHIFTS, type RowIndex, rememberIndex, rowById, shiftedIndex } from "../plan/rows.ts";
 import type { ChangedList, Plan, Row } from "../plan/schema.ts";
 
@@ -56,7 +57,7 @@ function withFewShifts(list: Row[], changes: readonly Change[]): Row[] {
   const rows = list.slice();
   let index = rowById(list);
   for (const { id, before, after, next } of changes) {
-    if (before && after) rows[index.get(id) as number] = after as Row;
+    if (before && after) rows[lookUp(index, id)] = after as Row;
     else if (after) {
       const at = (next ? index.get(next) : undefined) ?? rows.length;
       rows.splice(at, 0, after as Row);

@@ -3,6 +3,7 @@ import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Person, type Plan, rowSchemas } from "../plan/schema.ts";
+import { stated } from "../plan/stated.ts";
 import type { Change } from "./change.ts";
 import { changedRow, type EditKind } from "./kind.ts";
 
@@ -46,10 +47,9 @@ export const changePeople: EditKind<ChangePeople> & { schema: typeof schema } = 
 
 function setOf(person: Person, set: ChangePeople["set"]): Record<string, unknown> {
   const { mainRoleId, pattern, skills: levels, teamId: _, ...plain } = set;
-  const given = Object.fromEntries(Object.entries(plain).filter(([, value]) => value !== undefined));
   const changed = new Set(levels?.map(({ skillId }) => skillId));
   return {
-    ...given,
+    ...stated(plain),
     ...(mainRoleId !== undefined && { roleIds: [mainRoleId, ...person.roleIds.filter((id) => id !== mainRoleId)] }),
     ...(levels && { skills: [...(person.skills ?? []).filter(({ skillId }) => !changed.has(skillId)), ...levels] }),
     ...(pattern && { patterns: [...(person.patterns ?? []).filter(({ from }) => from < pattern.from), pattern] }),

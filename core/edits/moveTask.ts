@@ -1,6 +1,7 @@
 // Moves a task in the outline: below another one, or before another one. What is below it comes along.
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { EditKind } from "./kind.ts";
 
@@ -23,7 +24,7 @@ export const moveTask: EditKind<z.infer<typeof schema>> & { schema: typeof schem
     if (isNewSummary && plan.assignments.some(({ taskId }) => taskId === parent.id)) return { fault: faultText.hasWork(parent.name) };
     const { parentId: _, ...rest } = task;
     const after = parentId === null ? rest : { ...rest, parentId };
-    const follows = plan.tasks[(rowById(plan.tasks).get(id) as number) + 1]?.id ?? null;
+    const follows = plan.tasks[lookUp(rowById(plan.tasks), id) + 1]?.id ?? null;
     if (next === id || next === follows) return { changes: [{ list: "tasks", id, before: task, after }] };
     return {
       changes: [

@@ -4,6 +4,7 @@ import { formatDay, parseDay } from "../calendar/day.ts";
 import { faultText } from "../plan/faults.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Assignment, rowSchemas } from "../plan/schema.ts";
+import { stated } from "../plan/stated.ts";
 import { addedRow, changedRow, type EditKind } from "./kind.ts";
 import { taskNameOf } from "./words.ts";
 
@@ -50,7 +51,7 @@ export const splitAssignment: EditKind<Split> & { schema: typeof schema } = {
       ...kept,
       ...(total !== undefined && { hours: round(total - (edit.hours ?? 0)) }),
     });
-    const comes = addedRow(plan, "assignments", withoutGaps(added), null);
+    const comes = addedRow(plan, "assignments", stated(added), null);
     if ("fault" in stays) return stays;
     return "fault" in comes ? comes : { changes: [...stays.changes, ...comes.changes] };
   },
@@ -70,7 +71,3 @@ function sidesOf({ custom, to, from }: Assignment, { date, shiftDays = 0 }: Spli
 }
 
 const round = (value: number) => Math.round(value * 100) / 100;
-
-function withoutGaps(row: Assignment): Assignment {
-  return Object.fromEntries(Object.entries(row).filter(([, value]) => value !== undefined)) as Assignment;
-}

@@ -4,6 +4,7 @@ import { lineFinder } from "../calendar/lines.ts";
 import type { WorkingLine } from "../calendar/workingLine.ts";
 import type { Edit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { firstRoleOf } from "../plan/names.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Assignment, Link, Plan, Project, Task, Template } from "../plan/schema.ts";
@@ -31,7 +32,7 @@ export function projectFrom(
   const line = lineFinder(plan, lines)(content.calendarId);
   const shift = shifter(line, parseDay(content.start), parseDay(project.start));
   const ids = new Map(content.tasks.map(({ id }, at) => [id, `${idStem}-t${at + 1}`]));
-  const idOf = (id: string) => ids.get(id) as string;
+  const idOf = (id: string) => lookUp(ids, id);
   return {
     kind: "addProject",
     project,

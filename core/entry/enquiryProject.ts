@@ -6,6 +6,7 @@ import { applyEdit, type EditTogether, type SingleEdit } from "../edits/edit.ts"
 import { movedDatesEdit } from "../edits/movedDates.ts";
 import { movedProject } from "../forecast/movedProject.ts";
 import type { Model } from "../model.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Assignment, Enquiry, Plan, Project, Task } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
@@ -96,7 +97,7 @@ export function enquiryAsProject(model: Model, { enquiryId, start, today }: AsPr
   const outcome = edit && applyEdit(model.plan, edit);
   if (!outcome?.plan) return null;
   const next = updateModel(model, outcome.plan, outcome.changes);
-  return { model: next, row: rowById(next.plan.projects).get(`${idStem}-p`) as number };
+  return { model: next, row: lookUp(rowById(next.plan.projects), `${idStem}-p`) };
 }
 
 /** A task and an opening for each role, over the wished days, or as long as one person would take. */

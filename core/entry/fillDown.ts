@@ -2,6 +2,7 @@
 
 import type { SingleEdit } from "../edits/edit.ts";
 import type { Assignment, Task } from "../plan/schema.ts";
+import { stated } from "../plan/stated.ts";
 
 /** A task as an outline has it, as far as it is of interest here. */
 export interface FilledTask {
@@ -58,8 +59,8 @@ function staffLike(first: FilledTask, entry: FilledTask, newId: (stem: string) =
     ...(entry.open > 0 ? openings : []).map(({ assignment }): SingleEdit => ({ kind: "deleteAssignment", id: assignment.id })),
     ...joining.map(({ assignment, asked }): SingleEdit => {
       const { id: _, taskId: __, hours, percent, hoursPerDay, hoursPerWeek, custom, customFrom, from, to, shape, ...who } = assignment;
-      const stated = { hours, percent, hoursPerDay, hoursPerWeek, custom, customFrom, from, to, shape };
-      const amount = entry.open > 0 ? { hours: share } : isEffort ? { hours: Math.round(asked / 0.6) / 100 } : known(stated);
+      const statement = { hours, percent, hoursPerDay, hoursPerWeek, custom, customFrom, from, to, shape };
+      const amount = entry.open > 0 ? { hours: share } : isEffort ? { hours: Math.round(asked / 0.6) / 100 } : stated(statement);
       return { kind: "addAssignment", assignment: { ...who, ...amount, id: newId("work"), taskId: entry.task.id } };
     }),
   ];
@@ -75,8 +76,4 @@ function materialsLike(first: FilledTask, entry: FilledTask, newId: (stem: strin
     const { quantity = null, quantityPerDay = null, wastePercent = null, accrual = null } = line;
     return [{ kind: "changeAssignment", id: own.id, set: { quantity, quantityPerDay, wastePercent, accrual } }];
   });
-}
-
-function known<T extends object>(stated: T): T {
-  return Object.fromEntries(Object.entries(stated).filter(([, value]) => value !== undefined)) as T;
 }

@@ -3,6 +3,7 @@
 import { formatDay } from "../calendar/day.ts";
 import { applyEdit, type SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { rowById } from "../plan/rows.ts";
 import { updateModel } from "../update.ts";
 import { placedWeeks } from "./typePeriod.ts";
@@ -56,5 +57,5 @@ function measured(model: Model, id: string, set: Restated["set"]): Restated | nu
   const outcome = applyEdit(model.plan, { kind: "changeAssignment", id, set });
   if (!outcome.plan) return null;
   const after = updateModel(model, outcome.plan, outcome.changes);
-  return { set, asked: after.placements.asked[rowById(outcome.plan.assignments).get(id) as number] };
+  return { set, asked: after.placements.asked[lookUp(rowById(outcome.plan.assignments), id)] };
 }

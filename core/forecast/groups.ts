@@ -2,6 +2,7 @@
 // what is asked of them: their work, and work that nobody has yet and that asks for such people.
 import { peopleByFirstRole, teamReaches } from "../load/teams.ts";
 import type { Placed } from "../placing/placed.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
 
@@ -51,7 +52,7 @@ export function roleGroups({ plan, work }: Placed): ForecastGroups {
 function skillGroups({ plan, work }: Placed, level: number): ForecastGroups {
   const rows = rowById(plan.skills);
   const enough = (skills: Plan["people"][number]["skills"] = []) =>
-    skills.flatMap((own) => (own.level >= level ? [rows.get(own.skillId) as number] : []));
+    skills.flatMap((own) => (own.level >= level ? [lookUp(rows, own.skillId)] : []));
   const people: number[][] = plan.skills.map(() => []);
   plan.people.forEach(({ skills }, person) => {
     for (const skill of enough(skills)) people[skill].push(person);

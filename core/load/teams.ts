@@ -1,6 +1,7 @@
 // Who belongs to a team: its members and those of its sub-teams, each once.
 
 import type { Placed } from "../placing/placed.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { firstRoleOf } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
@@ -18,12 +19,12 @@ export function teamReaches(plan: Plan): TeamReach[] {
   const people = rowById(plan.people);
   const children = plan.teams.map(() => [] as number[]);
   plan.teams.forEach((team, row) => {
-    if (team.parentId !== undefined) children[rowById(plan.teams).get(team.parentId) as number].push(row);
+    if (team.parentId !== undefined) children[lookUp(rowById(plan.teams), team.parentId)].push(row);
   });
   const below = (row: number): number[] => [row, ...children[row].flatMap(below)];
   return plan.teams.map((_, row) => {
     const teams = below(row);
-    const members = teams.flatMap((team) => plan.teams[team].memberIds.map((id) => people.get(id) as number));
+    const members = teams.flatMap((team) => plan.teams[team].memberIds.map((id) => lookUp(people, id)));
     return { teams: new Set(teams), people: [...new Set(members)] };
   });
 }

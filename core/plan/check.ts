@@ -2,6 +2,7 @@
 
 import { type Fault, faultText, placeOf } from "./faults.ts";
 import { LEAST_DAY_HOURS, MOST_LEVELS, MOST_PLAN_YEARS, MOST_SUGGESTIONS } from "./limits.ts";
+import { lookUp } from "./lookUp.ts";
 import { nearestWord } from "./nearestWord.ts";
 import { findRow, rowById, rowsOf } from "./rows.ts";
 import type {
@@ -66,7 +67,7 @@ export function checkRows(plan: Plan, touched: readonly { list: ChangedList; id:
     }
     if (list === "exchange") continue;
     const row = findRow<Row>(rowsOf(plan, list), id);
-    if (row) checkRow(plan, list, row, [list, rowById(plan[list]).get(id) as number], summaries, faults);
+    if (row) checkRow(plan, list, row, [list, lookUp(rowById(plan[list]), id)], summaries, faults);
   }
   if (isNestedAnew) checkParents(plan, faults);
   return faults;

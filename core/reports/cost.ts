@@ -4,6 +4,7 @@ import type { ReportRange } from "../calendar/periods.ts";
 import { type Costs, marginOf, type ProjectCost, totalOf } from "../cost/costs.ts";
 import { isBelowGoal, marginGoal } from "../cost/margin.ts";
 import type { Model } from "../model.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
 import type { Signal } from "../signals/signals.ts";
@@ -63,7 +64,7 @@ function printedCost(plan: Plan, costs: readonly ProjectCost[], count = costs[0]
 function signalsOf(plan: Plan, costs: Costs, projects: readonly { id: string; margin: number | null }[]): Signal[] {
   const rows = rowById(plan.projects);
   const thin = projects.flatMap(({ id, margin }) => {
-    const row = rows.get(id) as number;
+    const row = lookUp(rows, id);
     const goal = marginGoal(plan, row);
     return margin !== null && goal !== null && isBelowGoal(margin, goal) ? [marginBelowTarget(plan.projects[row], margin, goal)] : [];
   });

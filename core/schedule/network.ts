@@ -1,6 +1,7 @@
 // What the two passes read of a plan, laid out in typed arrays: sizes, constraints put on each task's own line, lags.
 import { parseDay } from "../calendar/day.ts";
 import { type Instant, TICKS_PER_DAY, type WorkingLine } from "../calendar/workingLine.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { type Grouping, rowById } from "../plan/rows.ts";
 import type { Link, Plan } from "../plan/schema.ts";
 import { forLeaves, isSummary, type TaskGraph } from "../plan/taskGraph.ts";
@@ -147,9 +148,9 @@ function copyLinks({ isWhole, end, gap, isAway }: PlainLinks): PlainLinks {
 function writeTask(network: Network, row: number): void {
   const { plan, graph, lines } = network;
   const task = plan.tasks[row];
-  const projectRow = rowById(plan.projects).get(task.projectId) as number;
+  const projectRow = lookUp(rowById(plan.projects), task.projectId);
   const project = plan.projects[projectRow];
-  const calendar = rowById(plan.calendars).get(task.calendarId ?? project.calendarId) as number;
+  const calendar = lookUp(rowById(plan.calendars), task.calendarId ?? project.calendarId);
   const line = lines[calendar];
   network.sizing[row] = sizingOf(network, row);
   network.line[row] = calendar;

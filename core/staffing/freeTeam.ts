@@ -5,6 +5,7 @@ import type { Edit, SingleEdit } from "../edits/edit.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { roomDays } from "../load/room.ts";
 import type { Model } from "../model.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import type { Assignment, Task } from "../plan/schema.ts";
 import { exactHours } from "../plan/units.ts";
 import { missingOf } from "./match.ts";
@@ -84,7 +85,7 @@ class RoomSums {
 
   /** Minutes somebody has free in `length` days from the `start`-th on. */
   of(row: number, start: number, length: number): number {
-    const sums = this.#sums.get(row) as Int32Array;
+    const sums = lookUp(this.#sums, row);
     return sums[start + length] - sums[start];
   }
 

@@ -6,6 +6,7 @@ import { rateBookOf } from "../cost/rateBook.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { roomDays } from "../load/room.ts";
 import type { Model } from "../model.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { bestFitting, openingRow } from "./match.ts";
 import { needOf } from "./need.ts";
 
@@ -50,7 +51,7 @@ export function problemOf(model: Model, openingIds: readonly string[]): Problem 
       if (!rowOf.has(person)) rowOf.set(person, people.push(person) - 1);
       options.push({
         opening,
-        person: rowOf.get(person) as number,
+        person: lookUp(rowOf, person),
         fit,
         cost: Math.round((cost * needTotal(needs[opening].minutes)) / covered),
       });

@@ -2,10 +2,12 @@
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Assignment, rowSchemas } from "../plan/schema.ts";
-import { dateCell, namedCell, namedOrMade, numberCell, numberText, type Read, wordCell } from "./cells.ts";
+import { stated } from "../plan/stated.ts";
+import { dateCell, namedCell, namedOrMade, numberCell, numberText, wordCell } from "./cells.ts";
 import { personOf } from "./findPerson.ts";
 import { taskOf } from "./findTask.ts";
-import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
+import { RowReading } from "./rowReading.ts";
+import { type Cell, type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
 import { typedHoursCell, typedHoursText } from "./typedHours.ts";
 
 const statements = ["hours", "percent", "hoursPerDay", "hoursPerWeek"] as const;
@@ -60,40 +62,27 @@ const firmnessWords = {
 } as const;
 
 function takeAssignment(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
-  const reasons: string[] = [];
-  const take = <T>(read: Read<T>): T | undefined => {
-    if ("value" in read) return read.value;
-    reasons.push(read.reason);
-    return undefined;
-  };
-  const filled = (key: string) => (record[key]?.trim() ? (record[key] as string) : null);
-  const task = take(taskOf(record.task ?? "", draft));
-  const person = filled("person") === null ? undefined : take(personOf(record, draft, options));
-  const team = filled("team") === null ? undefined : take(namedCell(record.team as string, draft.all("teams"), "team"));
-  const role = filled("role") === null ? undefined : take(namedOrMade(record.role as string, "roles", draft, options));
-  const material = filled("material") === null ? undefined : take(namedCell(record.material as string, draft.all("materials"), "material"));
+  const reading = new RowReading(record);
+  const { reasons } = reading;
+  const date = (cell: Cell) => dateCell(cell, options.dateOrder);
+  const task = reading.take(taskOf(record.task ?? "", draft));
+  const person = reading.cell("person", () => personOf(record, draft, options));
+  const team = reading.cell("team", (cell) => namedCell(cell, draft.all("teams"), "team"));
+  const role = reading.cell("role", (cell) => namedOrMade(cell, "roles", draft, options));
+  const material = reading.cell("material", (cell) => namedCell(cell, draft.all("materials"), "material"));
   const about = `${task?.name ?? record.task ?? "?"} · ${person?.name ?? team?.name ?? material?.name ?? role?.name ?? "?"}`;
-  const stated: Partial<Assignment> = {};
-  for (const key of [...statements, ...quantities]) if (filled(key) !== null) stated[key] = take(numberCell(record[key] as string));
-  if (filled("typed") !== null) stated.custom = take(typedHoursCell(record.typed as string, options.dateOrder));
-  if (filled("typedFrom") !== null) stated.customFrom = take(dateCell(record.typedFrom as string, options.dateOrder));
-  for (const key of ["from", "to"] as const)
-    if (filled(key) !== null) stated[key] = take(dateCell(record[key] as string, options.dateOrder));
-  if (filled("firmness") !== null) stated.firmness = take(wordCell(record.firmness as string, firmnessWords));
+  const said: Partial<Assignment> = {};
+  for (const key of [...statements, ...quantities]) said[key] = reading.cell(key, numberCell);
+  said.custom = reading.cell("typed", (cell) => typedHoursCell(cell, options.dateOrder));
+  said.customFrom = reading.cell("typedFrom", date);
+  for (const key of ["from", "to"] as const) said[key] = reading.cell(key, date);
+  said.firmness = reading.cell("firmness", (cell) => wordCell(cell, firmnessWords));
   if (reasons.length > 0 || !task) return refused(about, ...reasons);
-  const id = filled("id")?.trim() ?? `${options.idStem}-${line}`;
+  const id = reading.text("id")?.trim() ?? `${options.idStem}-${line}`;
   const before = draft.find("assignments", id);
   const kept = { ...(before?.shape !== undefined && { shape: before.shape }), ...(before?.accrual && { accrual: before.accrual }) };
-  const after = {
-    id,
-    taskId: task.id,
-    ...(person && { personId: person.id }),
-    ...(team && { teamId: team.id }),
-    ...(material && { materialId: material.id }),
-    ...(role && { roleId: role.id }),
-    ...stated,
-    ...kept,
-  } as Assignment;
+  const of = { id, taskId: task.id, personId: person?.id, teamId: team?.id, materialId: material?.id, roleId: role?.id };
+  const after = stated<Assignment>({ ...of, ...said, ...kept });
   const fault = faultOf(after, draft, before);
   if (fault) return refused(about, fault);
   const checked = rowSchemas.assignments.safeParse(after, { reportInput: true });

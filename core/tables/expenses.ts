@@ -4,6 +4,7 @@ import { findRow } from "../plan/rows.ts";
 import { type Expense, rowSchemas } from "../plan/schema.ts";
 import { dateCell, numberCell, numberText, type Read, textCell, wordCell } from "./cells.ts";
 import { projectOf } from "./findTask.ts";
+import { RowReading, rowRead } from "./rowReading.ts";
 import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
 
 export const expensesTable: TableKind = {
@@ -55,21 +56,17 @@ const stateWords = { planned: ["plan", "geplant"], committed: ["ordered", "beste
 
 function takeExpense(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
   const about = record.name?.trim() || `line ${line}`;
-  const reasons: string[] = [];
-  const take = <T>(read: Read<T>): T | undefined => {
-    if ("value" in read) return read.value;
-    reasons.push(read.reason);
-    return undefined;
-  };
+  const reading = new RowReading(record);
+  const { reasons } = reading;
   const id = record.id?.trim() || `${options.idStem}-${line}`;
   const before = draft.find("expenses", id);
-  const set: Partial<Record<keyof Expense, unknown>> = { name: take(textCell(record.name ?? "")) };
+  const set: Partial<Record<keyof Expense, unknown>> = { name: reading.take(textCell(record.name ?? "")) };
   const cell = <T>(column: string, key: keyof Expense, read: (text: string) => Read<T>) => {
     const text = record[column];
-    if (text !== undefined) set[key] = text.trim() === "" ? undefined : take(read(text));
+    if (text !== undefined) set[key] = text.trim() === "" ? undefined : reading.take(read(text));
   };
   const date = (text: string) => dateCell(text, options.dateOrder);
-  set.projectId = take(projectOf(record.project ?? "", draft))?.id;
+  set.projectId = reading.take(projectOf(record.project ?? "", draft))?.id;
   cell("supplier", "supplier", textCell);
   cell("amount", "amount", numberCell);
   cell("tax", "taxPercent", numberCell);
@@ -85,7 +82,7 @@ function takeExpense(record: TableRecord, draft: Draft, options: ReadOptions, li
     ...set,
     ...(set.costType === undefined && { costType: before?.costType ?? "other" }),
   };
-  const after = Object.fromEntries(Object.entries(all).filter(([, value]) => value !== undefined)) as unknown as Expense;
+  const after = rowRead<Expense>({}, all);
   const fault = datesFault(after);
   if (fault) return refused(about, fault);
   return putExpense(before, after, draft);

@@ -56,7 +56,7 @@ function takePattern(record: TableRecord, draft: Draft, options: ReadOptions): R
   const about = person.value.name;
   const from = dateCell(record.from ?? "", options.dateOrder);
   const to = record.to?.trim() ? dateCell(record.to, options.dateOrder) : null;
-  const week = weekdays.map(([key]) => (record[key]?.trim() ? numberCell(record[key] as string) : { value: 0 }));
+  const week = weekdays.map(([key]) => numberCell(record[key]?.trim() || "0"));
   const reasons = [from, to, ...week].flatMap((read) => (read && "reason" in read ? [read.reason] : []));
   for (const hours of week)
     if ("value" in hours && (hours.value < 0 || hours.value > 24)) reasons.push(`Hours of a day are 0 to 24, not ${hours.value}.`);

@@ -3,6 +3,7 @@ import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Person, rowSchemas } from "../plan/schema.ts";
 import { dateCell, namedCell, namedOrMade, type Read, textCell, wordCell } from "./cells.ts";
+import { RowReading, rowRead } from "./rowReading.ts";
 import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
 
 export const peopleTable: TableKind = {
@@ -90,34 +91,30 @@ const kindWords = {
 function takePerson(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
   const name = textCell(record.name ?? "");
   const about = "value" in name && name.value !== "" ? name.value : (record.id ?? `line ${line}`);
-  const reasons: string[] = [];
-  const take = <T>(read: Read<T>): T | undefined => {
-    if ("value" in read) return read.value;
-    reasons.push(read.reason);
-    return undefined;
-  };
+  const reading = new RowReading(record);
+  const { reasons } = reading;
   const known = knownPerson(record, draft);
   if ("reason" in known) return refused(about, known.reason);
   const before = known.value;
   const set: Partial<Record<keyof Person, unknown>> = {};
-  const typed = take(name);
+  const typed = reading.take(name);
   if (typed === "" && !before) reasons.push("The name is missing.");
   else if (typed) set.name = typed;
   const text = (key: "email" | "location") => {
     if (record[key] === undefined) return;
-    set[key] = take(textCell(record[key] ?? "")) || undefined;
+    set[key] = reading.take(textCell(record[key] ?? "")) || undefined;
   };
   const date = (key: "employedFrom" | "employedTo") => {
     const cell = record[key];
-    if (cell !== undefined) set[key] = cell.trim() === "" ? undefined : take(dateCell(cell, options.dateOrder));
+    if (cell !== undefined) set[key] = cell.trim() === "" ? undefined : reading.take(dateCell(cell, options.dateOrder));
   };
   text("email");
   text("location");
   date("employedFrom");
   date("employedTo");
   if (record.roles?.trim()) set.roleIds = rolesOf(record.roles, draft, options, reasons);
-  if (record.calendar?.trim()) set.calendarId = take(namedCell(record.calendar, draft.all("calendars"), "calendar"))?.id;
-  if (record.kind?.trim()) set.kind = take(wordCell(record.kind, kindWords));
+  if (record.calendar?.trim()) set.calendarId = reading.take(namedCell(record.calendar, draft.all("calendars"), "calendar"))?.id;
+  if (record.kind?.trim()) set.kind = reading.take(wordCell(record.kind, kindWords));
   if (reasons.length > 0) return refused(about, ...reasons);
   const base: Person = before ?? {
     id: record.id?.trim() || `${options.idStem}-${line}`,
@@ -125,8 +122,7 @@ function takePerson(record: TableRecord, draft: Draft, options: ReadOptions, lin
     roleIds: [],
     calendarId: draft.all("calendars")[0]?.id ?? "",
   };
-  const after = Object.fromEntries(Object.entries({ ...base, ...set }).filter(([, value]) => value !== undefined)) as unknown as Person;
-  return putPerson(before, after, draft);
+  return putPerson(before, rowRead<Person>(base, set), draft);
 }
 
 /** Puts a person who was read into the draft, where the plan's schema takes them. */

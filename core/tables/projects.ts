@@ -4,6 +4,7 @@ import { findRow } from "../plan/rows.ts";
 import { type Project, rowSchemas } from "../plan/schema.ts";
 import { dateCell, namedCell, namedOrMade, numberCell, numberText, type Read, textCell, wordCell } from "./cells.ts";
 import { projectOf } from "./findTask.ts";
+import { RowReading, rowRead } from "./rowReading.ts";
 import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
 
 export const projectsTable: TableKind = {
@@ -55,18 +56,14 @@ const stageWords = {
 function takeProject(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
   const name = textCell(record.name ?? "");
   const about = "value" in name && name.value !== "" ? name.value : `line ${line}`;
-  const reasons: string[] = [];
-  const take = <T>(read: Read<T>): T | undefined => {
-    if ("value" in read) return read.value;
-    reasons.push(read.reason);
-    return undefined;
-  };
+  const reading = new RowReading(record);
+  const { reasons } = reading;
   const before = knownProject(record, draft);
-  const set: Partial<Record<keyof Project, unknown>> = { name: take(name) };
+  const set: Partial<Record<keyof Project, unknown>> = { name: reading.take(name) };
   const cell = <T>(column: string, key: keyof Project, read: (text: string) => Read<T>, pick: (value: T) => unknown = (value) => value) => {
     const text = record[column];
     if (text === undefined) return;
-    const value = text.trim() === "" ? undefined : take(read(text));
+    const value = text.trim() === "" ? undefined : reading.take(read(text));
     set[key] = value === undefined ? undefined : pick(value);
   };
   const idOf = ({ id }: { id: string }) => id;
@@ -86,10 +83,8 @@ function takeProject(record: TableRecord, draft: Draft, options: ReadOptions, li
     calendarId: draft.all("calendars")[0]?.id ?? "",
     stage: "approved",
   };
-  return putProject(before, definedOf({ ...base, ...set }) as unknown as Project, draft);
+  return putProject(before, rowRead<Project>(base, set), draft);
 }
-
-const definedOf = (row: object) => Object.fromEntries(Object.entries(row).filter(([, value]) => value !== undefined));
 
 /** By its id; where the file states none, by its code or its name. */
 function knownProject(record: TableRecord, draft: Draft): Project | undefined {

@@ -4,6 +4,7 @@ import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Plan, type RateEntry, type RateTable, rowSchemas } from "../plan/schema.ts";
 import { dateCell, namedCell, numberCell, numberText, plainText, type Read, wordCell } from "./cells.ts";
+import { RowReading, rowRead } from "./rowReading.ts";
 import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
 
 export const ratesTable: TableKind = {
@@ -52,23 +53,16 @@ function nameOf(plan: Plan, { personId, roleId, materialId }: RateEntry): string
 
 function takeRate(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
   const about = `${record.table?.trim() ?? "?"} · ${record.name?.trim() || (record.kind?.trim() ?? `line ${line}`)}`;
-  const reasons: string[] = [];
-  const take = <T>(read: Read<T>): T | undefined => {
-    if ("value" in read) return read.value;
-    reasons.push(read.reason);
-    return undefined;
-  };
-  const table = take(namedCell(record.table ?? "", draft.all("rateTables"), "rate table"));
-  const kind = take(wordCell(record.kind ?? "", subjectWords));
-  const of = kind === undefined ? undefined : take(subjectIds(kind, record.name ?? "", draft));
-  const amount = (key: "rate" | "overtime" | "perUse") => (record[key]?.trim() ? take(numberCell(record[key])) : undefined);
-  const [rate, overtimeRate, perUse] = [amount("rate"), amount("overtime"), amount("perUse")];
-  const from = record.from?.trim() ? take(dateCell(record.from, options.dateOrder)) : undefined;
+  const reading = new RowReading(record);
+  const { reasons } = reading;
+  const table = reading.take(namedCell(record.table ?? "", draft.all("rateTables"), "rate table"));
+  const kind = reading.take(wordCell(record.kind ?? "", subjectWords));
+  const of = kind === undefined ? undefined : reading.take(subjectIds(kind, record.name ?? "", draft));
+  const [rate, overtimeRate, perUse] = ["rate", "overtime", "perUse"].map((column) => reading.cell(column, numberCell));
+  const from = reading.cell("from", (cell) => dateCell(cell, options.dateOrder));
   if (rate === undefined && reasons.length === 0) reasons.push("It says no rate.");
   if (reasons.length > 0 || !table || !of) return refused(about, ...reasons);
-  const after = Object.fromEntries(
-    Object.entries({ ...of, from, rate, overtimeRate, perUse }).filter(([, value]) => value !== undefined),
-  ) as unknown as RateEntry;
+  const after = rowRead<RateEntry>(of, { from, rate, overtimeRate, perUse });
   return putRate(table, after, about, draft);
 }
 

@@ -4,6 +4,7 @@ import { findRow } from "../plan/rows.ts";
 import { rowSchemas, type Task } from "../plan/schema.ts";
 import { dateCell, namedOrMade, numberCell, numberText, type Read, textCell, wordCell } from "./cells.ts";
 import { projectOf, taskOf } from "./findTask.ts";
+import { RowReading, rowRead } from "./rowReading.ts";
 import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
 
 export const tasksTable: TableKind = {
@@ -52,20 +53,16 @@ const sizingWords = {
 function takeTask(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
   const name = textCell(record.name ?? "");
   const about = "value" in name && name.value !== "" ? name.value : `line ${line}`;
-  const reasons: string[] = [];
-  const take = <T>(read: Read<T>): T | undefined => {
-    if ("value" in read) return read.value;
-    reasons.push(read.reason);
-    return undefined;
-  };
-  const project = take(projectOf(record.project ?? "", draft));
+  const reading = new RowReading(record);
+  const { reasons } = reading;
+  const project = reading.take(projectOf(record.project ?? "", draft));
   const id = record.id?.trim() || `${options.idStem}-${line}`;
   const before = draft.find("tasks", id);
-  const set: Partial<Record<keyof Task, unknown>> = { name: take(name) };
+  const set: Partial<Record<keyof Task, unknown>> = { name: reading.take(name) };
   const cell = <T>(key: keyof Task & string, read: (text: string) => Read<T>, pick: (value: T) => unknown = (value) => value) => {
     const text = record[key];
     if (text === undefined) return;
-    const value = text.trim() === "" ? undefined : take(read(text));
+    const value = text.trim() === "" ? undefined : reading.take(read(text));
     set[key] = value === undefined ? undefined : pick(value);
   };
   const date = (text: string) => dateCell(text, options.dateOrder);
@@ -73,15 +70,13 @@ function takeTask(record: TableRecord, draft: Draft, options: ReadOptions, line:
   for (const key of ["durationDays", "effortHours", "percentComplete"] as const) cell(key, numberCell);
   cell("sizing", (text) => wordCell(text, sizingWords));
   if (record.role !== undefined)
-    set.roleId = record.role.trim() === "" ? undefined : take(namedOrMade(record.role, "roles", draft, options))?.id;
+    set.roleId = record.role.trim() === "" ? undefined : reading.take(namedOrMade(record.role, "roles", draft, options))?.id;
   if (record.parent !== undefined)
-    set.parentId = record.parent.trim() === "" ? undefined : take(taskOf(record.parent, draft, project?.id))?.id;
+    set.parentId = record.parent.trim() === "" ? undefined : reading.take(taskOf(record.parent, draft, project?.id))?.id;
   if (set.name === "") reasons.push("The task has no name.");
   if (reasons.length > 0 || !project) return refused(about, ...reasons);
   if (before && before.projectId !== project.id) return refused(about, "A task with this id belongs to another project.");
-  const after = Object.fromEntries(
-    Object.entries({ ...before, id, projectId: project.id, ...set }).filter(([, value]) => value !== undefined),
-  ) as unknown as Task;
+  const after = rowRead<Task>({ ...before, id, projectId: project.id }, set);
   return putTask(before, sized(after), draft);
 }
 

@@ -1,9 +1,10 @@
 // The table of time off: a row an entry.
 import type { Person, TimeOff } from "../plan/schema.ts";
-import { dateCell, numberCell, numberText, type Read, textCell, wordCell } from "./cells.ts";
+import { dateCell, numberCell, numberText, textCell, wordCell } from "./cells.ts";
 import { personColumn, personOf } from "./findPerson.ts";
 import { fromAliases, toAliases } from "./patterns.ts";
-import { type Draft, type ReadOptions, type RowOutcome, refused, type TableKind, type TableRecord } from "./table.ts";
+import { RowReading } from "./rowReading.ts";
+import { type Cell, type Draft, type ReadOptions, type RowOutcome, refused, type TableKind, type TableRecord } from "./table.ts";
 
 export const timeOffTable: TableKind = {
   name: "timeOff",
@@ -55,27 +56,23 @@ function takeTimeOff(record: TableRecord, draft: Draft, options: ReadOptions, li
   const person = personOf(record, draft, options);
   if ("reason" in person) return refused(record.person?.trim() || "?", person.reason);
   const about = person.value.name;
-  const reasons: string[] = [];
-  const take = <T>(read: Read<T>): T | undefined => {
-    if ("value" in read) return read.value;
-    reasons.push(read.reason);
-    return undefined;
-  };
-  const cell = (key: string) => (record[key]?.trim() ? (record[key] as string) : null);
-  const from = take(dateCell(record.from ?? "", options.dateOrder));
-  const to = cell("to") === null ? from : take(dateCell(record.to as string, options.dateOrder));
-  const hours = cell("hoursPerDay") === null ? undefined : take(numberCell(record.hoursPerDay as string));
+  const reading = new RowReading(record);
+  const { reasons } = reading;
+  const date = (cell: Cell) => dateCell(cell, options.dateOrder);
+  const from = reading.take(date(record.from ?? ""));
+  const to = reading.text("to") === null ? from : reading.cell("to", date);
+  const hours = reading.cell("hoursPerDay", numberCell);
   // A calendar does not say what leave is for: what is known already keeps its kind and its note.
-  const known = person.value.timeOff?.find(({ id }) => id === cell("id")?.trim());
-  const kind = cell("kind") === null ? (known?.kind ?? "holiday") : take(wordCell(record.kind as string, kindWords));
-  const state = cell("state") === null ? "requested" : take(wordCell(record.state as string, stateWords));
-  const note = cell("note") === null ? (record.kind === undefined ? known?.note : undefined) : take(textCell(record.note as string));
+  const known = person.value.timeOff?.find(({ id }) => id === reading.text("id")?.trim());
+  const kind = reading.text("kind") === null ? (known?.kind ?? "holiday") : reading.cell("kind", (cell) => wordCell(cell, kindWords));
+  const state = reading.text("state") === null ? "requested" : reading.cell("state", (cell) => wordCell(cell, stateWords));
+  const note = reading.text("note") === null && record.kind === undefined ? known?.note : reading.cell("note", textCell);
   if (hours !== undefined && (hours < 0 || hours > 24)) reasons.push(`Hours of a day are 0 to 24, not ${hours}.`);
   if (from && to && to < from) reasons.push(`The last day ${to} comes before the first, ${from}.`);
   if (note !== undefined && note.length > 20_000) reasons.push("The note is longer than 20,000 letters.");
   if (reasons.length > 0 || !from || !to || !kind || !state) return refused(about, ...reasons);
   const stated = { from, to, ...(hours !== undefined && { hoursPerDay: hours }), kind, state, ...(note && { note }) };
-  return putTimeOff(person.value, stated, cell("id")?.trim() ?? null, `${options.idStem}-${line}`, draft);
+  return putTimeOff(person.value, stated, reading.text("id")?.trim() ?? null, `${options.idStem}-${line}`, draft);
 }
 
 /** One with a known id, or with the same dates and kind, takes the old one's place. */

@@ -1,6 +1,7 @@
 // The rows of work of a plan: its assignments, then one implicit opening for every task with an effort.
 
 import { summaryIds } from "../plan/check.ts";
+import { lookUp } from "../plan/lookUp.ts";
 import { carryColumn, type Grouping, groupRows, type RowIndex, rowById } from "../plan/rows.ts";
 import type { Assignment, Plan } from "../plan/schema.ts";
 import { NO_FROM, NO_TO, statementOf } from "./statement.ts";
@@ -70,7 +71,7 @@ export function workOf(plan: Plan): Work {
     work.task[row] = task;
     work.implicitRow[task] = row;
     work.role[row] = rowOr(rowById(plan.roles), plan.tasks[task].roleId);
-    work.project[row] = projects.get(plan.tasks[task].projectId) as number;
+    work.project[row] = lookUp(projects, plan.tasks[task].projectId);
   });
   return grouped(plan, work);
 }
@@ -134,9 +135,9 @@ export function workWithRows(plan: Plan, work: Work, former: Int32Array, changed
 
 function writeAssignment(plan: Plan, work: Omit<Work, "byTask" | "byPerson">, row: number): void {
   const assignment: Assignment = plan.assignments[row];
-  const task = rowById(plan.tasks).get(assignment.taskId) as number;
+  const task = lookUp(rowById(plan.tasks), assignment.taskId);
   work.task[row] = task;
-  work.project[row] = rowById(plan.projects).get(plan.tasks[task].projectId) as number;
+  work.project[row] = lookUp(rowById(plan.projects), plan.tasks[task].projectId);
   work.person[row] = rowOr(rowById(plan.people), assignment.personId);
   work.team[row] = rowOr(rowById(plan.teams), assignment.teamId);
   work.role[row] = rowOr(rowById(plan.roles), assignment.roleId ?? plan.tasks[task].roleId);

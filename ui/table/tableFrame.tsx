@@ -1,7 +1,7 @@
 "use client";
 // A table as it stands on the screen: headings in sight, rows drawn where one looks, walked by keys, sorted, copied.
 import { useVirtualizer } from "@tanstack/react-virtual";
-import { type MouseEvent, type ReactNode, useCallback, useEffect, useEffectEvent, useMemo, useRef, useState } from "react";
+import { type MouseEvent, type ReactNode, type RefObject, useCallback, useEffect, useEffectEvent, useMemo, useRef, useState } from "react";
 import { useWidth } from "../useWidth.ts";
 import type { EditStep } from "./cellEditor.tsx";
 import { columnsThatFit, leastWidth, type TableColumn, tracksOf } from "./column.ts";
@@ -22,10 +22,33 @@ const SECTION_HEIGHT = 29;
 const TICK_WIDTH = 34;
 
 export function TableFrame<R>(props: TableProps<R>) {
-  const { name, sections, idOf, parentOf, folded, ticks, rowHeight = ROW_HEIGHT, headHeight = HEAD_HEIGHT, isHeadless = false } = props;
+  const { ticks } = props;
   const frame = useRef<HTMLDivElement>(null);
+  const standing = useStanding(props, frame);
+  const { columns, lines, virtual, tracks, least, head, setWidth } = standing;
+  const height = virtual.getTotalSize();
+  return (
+    <div
+      ref={frame}
+      className={`rows-frame ${props.isFramed === false ? "rows-frame-bare" : props.isShort ? "rows-frame-short" : ""}`}
+      style={{ "--tracks": tracks, "--least": `${least}px` } as React.CSSProperties}
+    >
+      <Whole props={props} standing={standing} height={height} />
+      {lines.length === 0 && props.empty && <div className="p-6 text-ink-2">{props.empty}</div>}
+      <Divider columns={columns} height={head + height} hasTicks={ticks !== undefined} setWidth={setWidth} />
+      {props.overlay && (
+        <Overlay {...props.overlay} lines={lines} columns={columns} top={head} height={height} hasTicks={ticks !== undefined} />
+      )}
+    </div>
+  );
+}
+
+/** The columns as wide as they are, the lines in their order, and which of them are drawn. */
+function useStanding<R>(props: TableProps<R>, frame: RefObject<HTMLDivElement | null>) {
+  const { name, sections, idOf, parentOf, folded, ticks, rowHeight = ROW_HEIGHT, headHeight = HEAD_HEIGHT, isHeadless = false } = props;
   const { widths, setWidth } = useWidths(name);
-  const room = useWidth(frame, 1130) - (ticks ? TICK_WIDTH : 0);
+  const tickWidth = ticks ? TICK_WIDTH : 0;
+  const room = useWidth(frame, 1130) - tickWidth;
   const [activeColumn, setActiveColumn] = useState<string | null>(null);
   const columns = useMemo(() => columnsThatFit(props.columns, widths, room, activeColumn), [props.columns, widths, room, activeColumn]);
   const { sorting, onSort } = useSort(props.sortIn ?? "address", props.columns);
@@ -41,63 +64,64 @@ export function TableFrame<R>(props: TableProps<R>) {
     scrollPaddingStart: head,
     scrollMargin: head,
   });
+  const tracks = `${ticks ? `${tickWidth}px ` : ""}${tracksOf(columns, widths, room)}`;
+  return { columns, table, lines, virtual, tracks, least: leastWidth(columns, widths, room), head, setWidth, setActiveColumn };
+}
+
+interface WholeProps<R> {
+  props: TableProps<R>;
+  standing: ReturnType<typeof useStanding<R>>;
+  /** Pixels of all rows. */
+  height: number;
+}
+
+/** The table itself: walked by keys where it is a grid. */
+function Whole<R>({ props, standing, height }: WholeProps<R>) {
+  const { columns, table, lines, virtual, head, setWidth, setActiveColumn } = standing;
   const keys = useTableKeys({ props, columns, lines, reveal: (at) => virtual.scrollToIndex(at) });
-  const isGrid = parentOf !== undefined || props.onOpen !== undefined || ticks !== undefined || keys.hasCells;
+  const isGrid = props.parentOf !== undefined || props.onOpen !== undefined || props.ticks !== undefined || keys.hasCells;
   useSelectedInSight(props.selectedId, lines, (at) => virtual.scrollToIndex(at, { align: "center" }));
   const shared = useRowActions({ props, lines, columns, keys });
   const press = (event: MouseEvent) => pressed(event, { props, lines, columns, keys });
-  const hasFoot = columns.some(({ foot }) => foot !== undefined);
-  const height = virtual.getTotalSize();
-  const tracks = `${ticks ? `${TICK_WIDTH}px ` : ""}${tracksOf(columns, widths, room)}`;
+  // What is pressed or walked to stays, whatever opens beside the table.
+  const stay = ({ target }: { target: EventTarget }) => setActiveColumn(placeAt(target)?.column ?? null);
   return (
-    <div
-      ref={frame}
-      className={`rows-frame ${props.isFramed === false ? "rows-frame-bare" : props.isShort ? "rows-frame-short" : ""}`}
-      style={{ "--tracks": tracks, "--least": `${leastWidth(columns, widths, room)}px` } as React.CSSProperties}
+    <table
+      onPointerDownCapture={stay}
+      onFocusCapture={stay}
+      role={props.parentOf ? "treegrid" : isGrid ? "grid" : "table"}
+      aria-label={props.label}
+      aria-rowcount={lines.length + 1}
+      {...(props.ticks && { "aria-multiselectable": true })}
+      onKeyDown={isGrid ? keys.press : undefined}
+      onFocus={isGrid ? keys.focus : undefined}
+      onPaste={props.blocks && keys.blocks.paste}
+      onPointerDown={props.blocks && keys.blocks.point}
+      onPointerOver={props.blocks && keys.blocks.point}
+      data-blocks={props.blocks !== undefined}
+      onClick={isGrid ? press : undefined}
+      onDoubleClick={keys.hasCells ? press : undefined}
+      className="rows-whole"
     >
-      <table
-        // What is pressed or walked to stays, whatever opens beside the table.
-        onPointerDownCapture={({ target }) => setActiveColumn(placeAt(target)?.column ?? null)}
-        onFocusCapture={({ target }) => setActiveColumn(placeAt(target)?.column ?? null)}
-        role={parentOf ? "treegrid" : isGrid ? "grid" : "table"}
-        aria-label={props.label}
-        aria-rowcount={lines.length + 1}
-        {...(ticks && { "aria-multiselectable": true })}
-        onKeyDown={isGrid ? keys.press : undefined}
-        onFocus={isGrid ? keys.focus : undefined}
-        onPaste={props.blocks && keys.blocks.paste}
-        onPointerDown={props.blocks && keys.blocks.point}
-        onPointerOver={props.blocks && keys.blocks.point}
-        data-blocks={props.blocks !== undefined}
-        onClick={isGrid ? press : undefined}
-        onDoubleClick={keys.hasCells ? press : undefined}
-        className="rows-whole"
-      >
-        {!isHeadless && <HeadRow columns={columns} table={table} height={headHeight} ticks={headTicks(props, lines)} setWidth={setWidth} />}
-        <tbody className="relative block" style={{ height }}>
-          {virtual.getVirtualItems().map(({ index, start }) => (
-            <LineRow
-              key={lines[index].key}
-              line={lines[index]}
-              at={index}
-              top={start - head}
-              isGrid={isGrid}
-              columns={columns}
-              keys={keys}
-              marked={keys.blocks.markedOf(lines[index].key)}
-              props={props}
-              {...shared}
-            />
-          ))}
-        </tbody>
-        {hasFoot && <FootRow columns={columns} />}
-      </table>
-      {lines.length === 0 && props.empty && <div className="p-6 text-ink-2">{props.empty}</div>}
-      <Divider columns={columns} height={head + height} hasTicks={ticks !== undefined} setWidth={setWidth} />
-      {props.overlay && (
-        <Overlay {...props.overlay} lines={lines} columns={columns} top={head} height={height} hasTicks={ticks !== undefined} />
-      )}
-    </div>
+      {!props.isHeadless && <HeadRow columns={columns} table={table} height={head} ticks={headTicks(props, lines)} setWidth={setWidth} />}
+      <tbody className="relative block" style={{ height }}>
+        {virtual.getVirtualItems().map(({ index, start }) => (
+          <LineRow
+            key={lines[index].key}
+            line={lines[index]}
+            at={index}
+            top={start - head}
+            isGrid={isGrid}
+            columns={columns}
+            keys={keys}
+            marked={keys.blocks.markedOf(lines[index].key)}
+            props={props}
+            {...shared}
+          />
+        ))}
+      </tbody>
+      {columns.some(({ foot }) => foot !== undefined) && <FootRow columns={columns} />}
+    </table>
   );
 }
 

@@ -36,11 +36,7 @@ export function useTableKeys<R>({ props, columns, lines, reveal }: KeyOptions<R>
     setActive(place);
     focusSoon(placeId(props.name, place));
   };
-  const rowBeside = (line: RowLine<R>, by: number) => rows[Math.max(0, Math.min(rows.length - 1, rows.indexOf(line) + by))];
-  const stepCell = (line: RowLine<R>, column: string | null, by: number, isMarking = false) => {
-    const at = columns.findIndex(({ id }) => id === column) + by;
-    goTo(line, at < 0 ? null : columns[Math.min(at, columns.length - 1)].id, isMarking);
-  };
+  const walker: Walker<R> = { props, columns, rows, hasCells, goTo };
   const begin = (line: RowLine<R>, column: TableColumn<R> | undefined, first: string | null): boolean => {
     if (!column?.edit?.(line.row)) return false;
     setEditing({ key: line.key, column: column.id, first });
@@ -49,27 +45,8 @@ export function useTableKeys<R>({ props, columns, lines, reveal }: KeyOptions<R>
   const done = (line: RowLine<R>, column: string, step: EditStep) => {
     setEditing(null);
     if (step === "stay") goTo(line, column);
-    else if (step === "down") goTo(rowBeside(line, 1), column);
-    else if (step !== "leave") stepCell(line, column, step === "next" ? 1 : -1);
-  };
-  const walk = (event: KeyboardEvent, line: RowLine<R>, place: Place): boolean => {
-    const { key } = event;
-    const vertical = steps[key];
-    const isMarking = event.shiftKey && props.blocks !== undefined && place.column !== null;
-    const edge = props.blocks && place.column !== null ? edgeColumn(columns, key) : undefined;
-    if (edge !== undefined) goTo(line, edge, isMarking);
-    else if (vertical !== undefined) {
-      const next = rowBeside(line, vertical);
-      if (event.shiftKey) props.ticks?.onTick([line.id, next.id], true);
-      goTo(next, place.column, isMarking);
-      if (props.followsKeys && next !== line) props.onOpen?.(next.row);
-    } else if (place.column === null && line.isFolded !== null && key === (line.isFolded ? "ArrowRight" : "ArrowLeft"))
-      props.onFold?.(line.id);
-    else if (hasCells && (key === "ArrowRight" || key === "ArrowLeft"))
-      stepCell(line, place.column, key === "ArrowRight" ? 1 : -1, isMarking);
-    else if (key === "ArrowLeft" && line.depth > 0) goTo(parentOf(rows, line), null);
-    else return false;
-    return true;
+    else if (step === "down") goTo(rowBeside(rows, line, 1), column);
+    else if (step !== "leave") stepCell(walker, line, column, step === "next" ? 1 : -1);
   };
   const press = (event: KeyboardEvent) => {
     const place = placeAt(event.target);
@@ -82,21 +59,54 @@ export function useTableKeys<R>({ props, columns, lines, reveal }: KeyOptions<R>
     else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "c" && !event.shiftKey)
       copy(props, columns, rows, line, column);
     else if (!isPlain) return;
-    else if (walk(event, line, place) || takeKey(event.key, props, line, column, begin)) event.preventDefault();
+    else if (walk(walker, event, line, place) || takeKey(event.key, props, line, column, begin)) event.preventDefault();
   };
-  return {
-    hasCells,
-    active: active && rows.some(({ key }) => key === active.key) ? active : rows[0] ? { key: rows[0].key, column: null } : null,
-    editing,
-    blocks,
-    begin,
-    done,
-    press,
-    focus: (event: FocusEvent) => {
-      const place = placeAt(event.target);
-      if (place && (place.key !== active?.key || place.column !== active.column)) setActive(place);
-    },
+  const focus = (event: FocusEvent) => {
+    const place = placeAt(event.target);
+    if (place && (place.key !== active?.key || place.column !== active.column)) setActive(place);
   };
+  return { hasCells, active: activeOf(active, rows), editing, blocks, begin, done, press, focus };
+}
+
+/** The place that the keys are at: the first row where there is none, or where it has gone. */
+function activeOf<R>(active: Place | null, rows: readonly RowLine<R>[]): Place | null {
+  if (active && rows.some(({ key }) => key === active.key)) return active;
+  return rows[0] ? { key: rows[0].key, column: null } : null;
+}
+
+interface Walker<R> extends Pick<KeyOptions<R>, "props" | "columns"> {
+  rows: readonly RowLine<R>[];
+  hasCells: boolean;
+  goTo: (line: RowLine<R> | undefined, column: string | null, isMarking?: boolean) => void;
+}
+
+const rowBeside = <R>(rows: readonly RowLine<R>[], line: RowLine<R>, by: number): RowLine<R> =>
+  rows[Math.max(0, Math.min(rows.length - 1, rows.indexOf(line) + by))];
+
+function stepCell<R>({ columns, goTo }: Walker<R>, line: RowLine<R>, column: string | null, by: number, isMarking = false): void {
+  const at = columns.findIndex(({ id }) => id === column) + by;
+  goTo(line, at < 0 ? null : columns[Math.min(at, columns.length - 1)].id, isMarking);
+}
+
+/** A key that leads to another row or cell, or folds one; true where it did. */
+function walk<R>(walker: Walker<R>, { key, shiftKey }: KeyboardEvent, line: RowLine<R>, place: Place): boolean {
+  const { props, columns, rows, hasCells, goTo } = walker;
+  const vertical = steps[key];
+  const isMarking = shiftKey && props.blocks !== undefined && place.column !== null;
+  const edge = props.blocks && place.column !== null ? edgeColumn(columns, key) : undefined;
+  if (edge !== undefined) goTo(line, edge, isMarking);
+  else if (vertical !== undefined) {
+    const next = rowBeside(rows, line, vertical);
+    if (shiftKey) props.ticks?.onTick([line.id, next.id], true);
+    goTo(next, place.column, isMarking);
+    if (props.followsKeys && next !== line) props.onOpen?.(next.row);
+  } else if (place.column === null && line.isFolded !== null && key === (line.isFolded ? "ArrowRight" : "ArrowLeft"))
+    props.onFold?.(line.id);
+  else if (hasCells && (key === "ArrowRight" || key === "ArrowLeft"))
+    stepCell(walker, line, place.column, key === "ArrowRight" ? 1 : -1, isMarking);
+  else if (key === "ArrowLeft" && line.depth > 0) goTo(parentOf(rows, line), null);
+  else return false;
+  return true;
 }
 
 /** The first or the last column that can be typed in, where Home or End asks for it. */

@@ -75,55 +75,22 @@ export function BoardTools({ balance, onEvenOut }: { balance: Hook; onEvenOut: (
   );
 }
 
-function FilterMenu({ params, setParams }: { params: ViewParams; setParams: (set: Partial<ViewParams>) => void }) {
-  const { roles, skills, teams, projects, clients, places, categories } = useNames();
+interface FilterProps {
+  params: ViewParams;
+  setParams: (set: Partial<ViewParams>) => void;
+}
+
+function FilterMenu({ params, setParams }: FilterProps) {
   const count =
     filterKeys.filter((key) => params[key] !== "").length +
     Number(!params.pencilled) +
     Number(params.pipeline !== "none") +
     Number(params.only !== "all");
-  const choice = (key: (typeof filterKeys)[number], label: string, list: readonly { id: string; name: string }[]) => (
-    <Field label={label}>
-      <Picker value={params[key]} onChange={(value) => setParams({ [key]: value })} options={[none("Any"), ...namedOptions(list)]} />
-    </Field>
-  );
-  const named = (list: readonly string[]) => list.map((name) => ({ id: name, name }));
   return (
     <Menu label={count > 0 ? `Filters, ${count}` : "Filters"} icon={<ListFilter size={14} />} isActive={count > 0}>
       <div className="w-[430px] space-y-3">
-        <div className="grid grid-cols-2 gap-3">
-          {choice("role", "Role", roles)}
-          {choice("project", "On project", projects)}
-          {choice("skill", "Skill", skills)}
-          {choice("client", "For client", clients)}
-          {choice("team", "Team", teams)}
-          {choice("category", "On category", named(categories))}
-          {choice("location", "Place", named(places))}
-          {choice("stage", "On stage", stages)}
-        </div>
-        <div className="grid grid-cols-2 gap-3">
-          <Field label="Pencilled work">
-            <Choice
-              value={params.pencilled ? "yes" : "no"}
-              onChange={(value) => setParams({ pencilled: value === "yes" })}
-              options={[
-                { value: "yes", text: "Counts" },
-                { value: "no", text: "Does not count" },
-              ]}
-            />
-          </Field>
-          <Field label="Pipeline">
-            <Choice
-              value={params.pipeline}
-              onChange={(value) => setParams({ pipeline: value })}
-              options={[
-                { value: "none", text: "Does not count" },
-                { value: "weighted", text: "By its probability" },
-                { value: "full", text: "In full" },
-              ]}
-            />
-          </Field>
-        </div>
+        <WhoAndWhat params={params} setParams={setParams} />
+        <WhatCounts params={params} setParams={setParams} />
         <Field label="Show">
           <Choice value={params.only} onChange={(value) => setParams({ only: value })} options={wordOptions(onlyOptions)} />
         </Field>
@@ -140,6 +107,57 @@ function FilterMenu({ params, setParams }: { params: ViewParams; setParams: (set
         </Button>
       </div>
     </Menu>
+  );
+}
+
+/** Which people, and with work on what. */
+function WhoAndWhat({ params, setParams }: FilterProps) {
+  const { roles, skills, teams, projects, clients, places, categories } = useNames();
+  const choice = (key: (typeof filterKeys)[number], label: string, list: readonly { id: string; name: string }[]) => (
+    <Field label={label}>
+      <Picker value={params[key]} onChange={(value) => setParams({ [key]: value })} options={[none("Any"), ...namedOptions(list)]} />
+    </Field>
+  );
+  const named = (list: readonly string[]) => list.map((name) => ({ id: name, name }));
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      {choice("role", "Role", roles)}
+      {choice("project", "On project", projects)}
+      {choice("skill", "Skill", skills)}
+      {choice("client", "For client", clients)}
+      {choice("team", "Team", teams)}
+      {choice("category", "On category", named(categories))}
+      {choice("location", "Place", named(places))}
+      {choice("stage", "On stage", stages)}
+    </div>
+  );
+}
+
+function WhatCounts({ params, setParams }: FilterProps) {
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      <Field label="Pencilled work">
+        <Choice
+          value={params.pencilled ? "yes" : "no"}
+          onChange={(value) => setParams({ pencilled: value === "yes" })}
+          options={[
+            { value: "yes", text: "Counts" },
+            { value: "no", text: "Does not count" },
+          ]}
+        />
+      </Field>
+      <Field label="Pipeline">
+        <Choice
+          value={params.pipeline}
+          onChange={(value) => setParams({ pipeline: value })}
+          options={[
+            { value: "none", text: "Does not count" },
+            { value: "weighted", text: "By its probability" },
+            { value: "full", text: "In full" },
+          ]}
+        />
+      </Field>
+    </div>
   );
 }
 

@@ -1,5 +1,6 @@
 "use client";
 // A person's assignments as bars over the board's columns; a bar is dragged onto another person.
+import type { KeyboardEvent } from "react";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { Bar } from "../../core/load/bars.ts";
 import { hoursText, hueOf, shortDay } from "../../ui/format.ts";
@@ -58,17 +59,7 @@ export function PersonBars({ bars, former, periods, column, picked, onPick, onGi
   );
 }
 
-function BarButton({
-  bar,
-  left,
-  right,
-  top,
-  isPicked,
-  onPick,
-  onGive,
-  onRemedy,
-  onShift,
-}: {
+interface BarProps {
   bar: Bar;
   left: number;
   right: number;
@@ -78,10 +69,12 @@ function BarButton({
   onGive: () => void;
   onRemedy: () => void;
   onShift: (startDays: number, stopDays: number) => void;
-}) {
+}
+
+function BarButton({ bar, left, right, top, isPicked, ...acts }: BarProps) {
   const { onPointerDown, onClick } = useBarHandles()({ bar });
   const width = Math.max(14, right - left - 4);
-  const says = `${bar.projectName} · ${bar.taskName}, ${shortDay(bar.start)} – ${shortDay(bar.stop - 1)}, ${hoursText(bar.minutes)} hours${bar.isPencilled ? ", pencilled" : bar.isAsked ? ", asked for" : ""}. Drag onto a person or along time; M reassigns it, R says what could be done on its days, Alt with ← and → moves it by a day, with Shift its end.`;
+  const says = barWords(bar);
   return (
     <button
       type="button"
@@ -89,31 +82,15 @@ function BarButton({
       onClick={(event) => {
         onClick(event);
         if (event.defaultPrevented) return;
-        if (event.ctrlKey || event.metaKey || event.shiftKey) onPick();
-        else onGive();
+        if (event.ctrlKey || event.metaKey || event.shiftKey) acts.onPick();
+        else acts.onGive();
       }}
       aria-pressed={isPicked}
-      onKeyDown={(event) => {
-        const day = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
-        if (event.altKey && day !== 0) onShift(event.shiftKey ? 0 : day, day);
-        else if (event.key.toLowerCase() === "m") onGive();
-        else if (event.key.toLowerCase() === "r") onRemedy();
-        else if (event.key.toLowerCase() === "x") onPick();
-        else return;
-        event.preventDefault();
-        event.stopPropagation();
-      }}
+      onKeyDown={(event) => pressed(event, acts)}
       aria-label={says}
       title={says}
       className={`board-bar ${bar.isAsked ? "sign-asked text-ink" : bar.isPencilled ? "sign-pencilled text-ink" : "sign-work"} ${isPicked ? "outline-2 outline-ink outline-offset-1" : ""}`}
-      style={
-        {
-          left: left + 2,
-          width,
-          top,
-          "--bar-hue": hueOf(bar.projectRow),
-        } as React.CSSProperties
-      }
+      style={{ left: left + 2, width, top, "--bar-hue": hueOf(bar.projectRow) } as React.CSSProperties}
     >
       {width >= CODED && (
         <span className={`truncate ${bar.isPencilled ? "rounded-[3px] bg-sheet/85 px-1" : ""}`}>
@@ -127,6 +104,31 @@ function BarButton({
       )}
     </button>
   );
+}
+
+/** What a bar is, and what can be done with it. */
+function barWords({ projectName, taskName, start, stop, minutes, isPencilled, isAsked }: Bar): string {
+  const state = isPencilled ? ", pencilled" : isAsked ? ", asked for" : "";
+  return (
+    `${projectName} · ${taskName}, ${shortDay(start)} – ${shortDay(stop - 1)}, ${hoursText(minutes)} hours${state}. ` +
+    "Drag onto a person or along time; M reassigns it, R says what could be done on its days, " +
+    "Alt with ← and → moves it by a day, with Shift its end."
+  );
+}
+
+function pressed(
+  event: KeyboardEvent,
+  { onPick, onGive, onRemedy, onShift }: Pick<BarProps, "onPick" | "onGive" | "onRemedy" | "onShift">,
+) {
+  const day = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
+  const key = event.key.toLowerCase();
+  if (event.altKey && day !== 0) onShift(event.shiftKey ? 0 : day, day);
+  else if (key === "m") onGive();
+  else if (key === "r") onRemedy();
+  else if (key === "x") onPick();
+  else return;
+  event.preventDefault();
+  event.stopPropagation();
 }
 
 /** From which width on, in pixels, a bar has room for its project's code, for its hours too, and for names. */

@@ -14,10 +14,9 @@ import { type CellFigures, figuresAt, figureText, isAway, stateAt } from "./figu
 import { PersonBars } from "./personBars.tsx";
 
 export function PersonRow(props: RowProps) {
-  const { at, top, height, column, firstColumn, phrases, active, isDropTarget, preview, balance } = props;
-  const { board, measure, open, toggle, selected, select } = balance;
+  const { at, top, height, isDropTarget, balance } = props;
+  const { board, measure, open, toggle } = balance;
   const row = board.rows[at];
-  const count = board.periods.length;
   const isOpen = open.includes(row.id);
   return (
     <tr
@@ -43,49 +42,58 @@ export function PersonRow(props: RowProps) {
           <RowName row={row} />
         </button>
       </th>
-      {at < board.filled &&
-        columnsShown(props).map((period) => {
-          const slot = at * count + period;
-          const isSelected =
-            selected?.personId === row.id &&
-            selected.range.start === board.periods[period].start &&
-            selected.range.stop === board.periods[period].stop;
-          return (
-            <PersonCell
-              key={period}
-              id={cellId(at, period)}
-              left={NAME_WIDTH + period * column}
-              width={column}
-              name={row.name}
-              phrase={phrases[period]}
-              {...figuresAt(board, at, period)}
-              isChanged={balance.differs(at, period)}
-              {...(preview && { load: preview.load[period], isChanged: preview.load[period] !== board.load[slot] })}
-              isAccepted={board.accepted[slot] === 1}
-              state={preview ? periodStates[preview.state[period]] : stateAt(board, at, period)}
-              measure={measure}
-              isSelected={isSelected}
-              isTabStop={active === period || (active === null && at === firstStop(board) && period === firstColumn)}
-              onSelect={() => select({ personId: row.id, range: board.periods[period] })}
-            />
-          );
-        })}
+      {at < board.filled && columnsShown(props).map((period) => <PeriodCell key={period} of={props} period={period} />)}
       <RowSum board={board} at={at} measure={measure} />
-      {isOpen && (
-        <PersonBars
-          bars={board.bars[row.id] ?? []}
-          former={balance.formerBars(row.id)}
-          periods={board.periods}
-          column={column}
-          picked={balance.picked}
-          onPick={balance.pick}
-          onGive={balance.setMoving}
-          onShift={(id, startDays, stopDays) => void balance.shift(id, startDays, stopDays)}
-          onRemedy={({ start, stop }) => balance.remedyIn({ personId: row.id, range: { start, stop } })}
-          onSelect={() => select({ personId: row.id, range: { start: board.periods[0].start, stop: board.periods[count - 1].stop } })}
-        />
-      )}
+      {isOpen && <OpenBars of={props} />}
     </tr>
+  );
+}
+
+/** The cell of one period, as it is or as it would be while something hangs over the row. */
+function PeriodCell({ of: { at, column, firstColumn, phrases, active, preview, balance }, period }: { of: RowProps; period: number }) {
+  const { board, measure, selected, select } = balance;
+  const row = board.rows[at];
+  const range = board.periods[period];
+  const isSelected = selected?.personId === row.id && selected.range.start === range.start && selected.range.stop === range.stop;
+  const figures = figuresAt(board, at, period);
+  const load = preview ? preview.load[period] : figures.load;
+  return (
+    <PersonCell
+      id={cellId(at, period)}
+      left={NAME_WIDTH + period * column}
+      width={column}
+      name={row.name}
+      phrase={phrases[period]}
+      {...figures}
+      load={load}
+      isChanged={preview ? load !== figures.load : balance.differs(at, period)}
+      isAccepted={board.accepted[at * board.periods.length + period] === 1}
+      state={preview ? periodStates[preview.state[period]] : stateAt(board, at, period)}
+      measure={measure}
+      isSelected={isSelected}
+      isTabStop={active === period || (active === null && at === firstStop(board) && period === firstColumn)}
+      onSelect={() => select({ personId: row.id, range })}
+    />
+  );
+}
+
+function OpenBars({ of: { at, column, balance } }: { of: RowProps }) {
+  const { board, select } = balance;
+  const { id: personId } = board.rows[at];
+  const [first, last] = [board.periods[0], board.periods[board.periods.length - 1]];
+  return (
+    <PersonBars
+      bars={board.bars[personId] ?? []}
+      former={balance.formerBars(personId)}
+      periods={board.periods}
+      column={column}
+      picked={balance.picked}
+      onPick={balance.pick}
+      onGive={balance.setMoving}
+      onShift={(id, startDays, stopDays) => void balance.shift(id, startDays, stopDays)}
+      onRemedy={({ start, stop }) => balance.remedyIn({ personId, range: { start, stop } })}
+      onSelect={() => select({ personId, range: { start: first.start, stop: last.stop } })}
+    />
   );
 }
 

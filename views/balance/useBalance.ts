@@ -7,8 +7,10 @@ import { type Initial, useAnswer, useMaybeAnswer } from "../../client/session.ts
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { Bar } from "../../core/load/bars.ts";
+import type { Counting } from "../../core/load/counting.ts";
 import { isCalendarDate } from "../../core/plan/schema.ts";
 import { focusSoon } from "../../ui/focusSoon.ts";
+import { toggledList } from "../../ui/toggled.ts";
 import { usePlanWindow } from "../frame/windowed.ts";
 import { boardViewOf, filterKeys, type ViewParams, viewParams } from "./balanceParams.ts";
 import { useBoardEdits } from "./useBoardEdits.ts";
@@ -24,46 +26,13 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
   const [open, setOpen] = useQueryState("open", parseAsArrayOf(parseAsString).withDefault([]).withOptions({ shallow: true }));
   const [params, setParams] = useQueryStates(viewParams, { shallow: true });
   const view = boardViewOf(params);
-  const [cell, setCell] = useQueryState("cell", parseAsString.withOptions({ shallow: true }));
-  const [moving, setMoving] = useState<string | null>(null);
-  const [isReassigning, setReassigning] = useState(false);
-  const [isRemedying, setRemedying] = useState(false);
   const query = { range, grain, open, view, countsTasks: params.show === "tasks" };
   const before = useAnswer("board", query, initial);
   const preview = useBoardPreview(before, query);
   const { board, setPreviewed } = preview;
-  const selected = useMemo(() => readCell(cell), [cell]);
-  const explained = useMaybeAnswer("cell", selected && { ...selected, counting: view.counting }, null);
-  const takers = useMaybeAnswer("takers", moving === null ? null : { assignmentId: moving }, null);
-
-  const select = useCallback(
-    (next: SelectedCell | null) => {
-      setMoving(null);
-      setPreviewed(null);
-      void setCell(next && `${next.personId}@${formatDay(next.range.start)}_${formatDay(next.range.stop - 1)}`);
-    },
-    [setCell, setPreviewed],
-  );
-  const reassignIn = useCallback(
-    (next: SelectedCell) => {
-      select(next);
-      setReassigning(true);
-    },
-    [select],
-  );
-  const remedyIn = useCallback(
-    (next: SelectedCell) => {
-      select(next);
-      setRemedying(true);
-    },
-    [select],
-  );
-  useReassigning({ isReassigning, selected, explained, setMoving, onDone: () => setReassigning(false) });
-  const toggle = useCallback(
-    (personId: string) => void setOpen((ids) => (ids.includes(personId) ? ids.filter((id) => id !== personId) : [...ids, personId])),
-    [setOpen],
-  );
-  const edits = useBoardEdits({ board, range, grain, counting: view.counting, onGiven: () => setMoving(null) });
+  const cell = useCell(view.counting, setPreviewed);
+  const toggle = useCallback((personId: string) => void setOpen((ids) => toggledList(ids, personId)), [setOpen]);
+  const edits = useBoardEdits({ board, range, grain, counting: view.counting, onGiven: () => cell.setMoving(null) });
   return {
     ...preview,
     range,
@@ -78,20 +47,47 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
     /** How the board is looked at, as it stands in an address; and the same taken from one. */
     viewQuery: () => createSerializer(viewParams)(params),
     takeView: (query: string) => void setParams(createLoader(viewParams)(query.startsWith("?") ? query : `?${query}`)),
-    selected,
-    explained,
-    select,
-    /** Selects a cell to reassign its work: who could take it where that is one assignment, else which. */
-    reassignIn,
-    /** Selects a cell and leads to what could be done about it. */
-    remedyIn,
-    isRemedying,
-    onRemedies: () => setRemedying(false),
-    moving,
-    setMoving,
-    takers,
+    ...cell,
     ...edits,
   };
+}
+
+/** The cell that is selected, what it is made of, and what is done there: reassigning its work, or remedies for it. */
+function useCell(counting: Counting, setPreviewed: (line: null) => void) {
+  const [cell, setCell] = useQueryState("cell", parseAsString.withOptions({ shallow: true }));
+  const [moving, setMoving] = useState<string | null>(null);
+  const [isReassigning, setReassigning] = useState(false);
+  const [isRemedying, setRemedying] = useState(false);
+  const selected = useMemo(() => readCell(cell), [cell]);
+  const explained = useMaybeAnswer("cell", selected && { ...selected, counting }, null);
+  const takers = useMaybeAnswer("takers", moving === null ? null : { assignmentId: moving }, null);
+  const select = useCallback(
+    (next: SelectedCell | null) => {
+      setMoving(null);
+      setPreviewed(null);
+      void setCell(next && `${next.personId}@${formatDay(next.range.start)}_${formatDay(next.range.stop - 1)}`);
+    },
+    [setCell, setPreviewed],
+  );
+  /** Selects a cell to reassign its work: who could take it where that is one assignment, else which. */
+  const reassignIn = useCallback(
+    (next: SelectedCell) => {
+      select(next);
+      setReassigning(true);
+    },
+    [select],
+  );
+  /** Selects a cell and leads to what could be done about it. */
+  const remedyIn = useCallback(
+    (next: SelectedCell) => {
+      select(next);
+      setRemedying(true);
+    },
+    [select],
+  );
+  useReassigning({ isReassigning, selected, explained, setMoving, onDone: () => setReassigning(false) });
+  const onRemedies = () => setRemedying(false);
+  return { selected, explained, select, reassignIn, remedyIn, isRemedying, onRemedies, moving, setMoving, takers };
 }
 
 /** Once the cell is explained: to the takers of its one assignment, or to the first of several. */

@@ -13,18 +13,40 @@ const FURTHEST_CLICK = 4;
 
 /** @param frame What scrolls with the board.
  * @param daysAt How many days a distance on the board is. */
-export function useBarDrag(
-  balance: ReturnType<typeof useBalance>,
-  frame: RefObject<HTMLElement | null>,
-  daysAt: (distance: number) => number,
-) {
-  const { give, shift, shiftPreview, board } = balance;
+export function useBarDrag(balance: Balance, frame: RefObject<HTMLElement | null>, daysAt: (distance: number) => number) {
+  const { shift, board } = balance;
+  const hanging = useHanging(balance, daysAt);
+  const end = ({ bar: { assignmentId }, edge }: DragData, { dx, x, y }: Dragged) => {
+    const personId = personUnder(x, y);
+    if (edge === undefined && personId !== null && !isHolder(board, personId, assignmentId)) {
+      void hanging.drop(assignmentId, personId);
+      return;
+    }
+    hanging.cancel();
+    const days = daysAt(dx);
+    const { startDays, stopDays } = daysOfEnds(edge, days);
+    if (edge === undefined && personId === null) toast("Nothing was changed: drop it onto a person’s row.");
+    else if (days !== 0) void shift(assignmentId, startDays, stopDays);
+  };
+  const { dragged, handlers } = usePointerDrag<DragData>({
+    threshold: FURTHEST_CLICK,
+    scroller: () => frame.current,
+    onDrag: hanging.move,
+    onDrop: end,
+    onCancel: hanging.cancel,
+  });
+  const { targetId, outcome, loads, along, effect } = hanging;
+  const isOwn = dragged !== null && targetId !== null && isHolder(board, targetId, dragged.data.bar.assignmentId);
+  return { dragged, handlers, targetId: isOwn ? null : targetId, outcome, loads, along, effect };
+}
+
+/** What a bar hangs over, and what dropping it there would do. */
+function useHanging(balance: Balance, daysAt: (distance: number) => number) {
+  const { give, shiftPreview, board } = balance;
   const [targetId, setTarget] = useState<string | null>(null);
   const [kept, setKept] = useState<{ board: typeof board; loads: PeopleLoads | null } | null>(null);
   const over = useOverPerson(balance);
   const { along, ask: askAlong, clear: clearAlong } = useAlongTime(shiftPreview);
-  const isHolder = (personId: string, assignmentId: string) =>
-    (board.bars[personId] ?? []).some((own) => own.assignmentId === assignmentId);
   const cancel = () => {
     setTarget(null);
     over.clear();
@@ -33,7 +55,7 @@ export function useBarDrag(
   const move = (data: DragData, { x, y, dx }: Dragged) => {
     const { bar, edge } = data;
     const personId = edge === undefined ? personUnder(x, y) : null;
-    const isAlong = edge !== undefined || (personId !== null && isHolder(personId, bar.assignmentId));
+    const isAlong = edge !== undefined || (personId !== null && isHolder(board, personId, bar.assignmentId));
     if (personId !== targetId) {
       setTarget(personId);
       clearAlong();
@@ -49,38 +71,22 @@ export function useBarDrag(
     setKept({ board, loads: known });
     if ((await give(assignmentId, personId)).length > 0) setKept(null);
   };
-  const end = ({ bar: { assignmentId }, edge }: DragData, { dx, x, y }: Dragged) => {
-    const personId = personUnder(x, y);
-    if (edge === undefined && personId !== null && !isHolder(personId, assignmentId)) {
-      void drop(assignmentId, personId);
-      return;
-    }
-    cancel();
-    const days = daysAt(dx);
-    const { startDays, stopDays } = daysOfEnds(edge, days);
-    if (edge === undefined && personId === null) toast("Nothing was changed: drop it onto a person’s row.");
-    else if (days !== 0) void shift(assignmentId, startDays, stopDays);
-  };
-  const { dragged, handlers } = usePointerDrag<DragData>({
-    threshold: FURTHEST_CLICK,
-    scroller: () => frame.current,
-    onDrag: move,
-    onDrop: end,
-    onCancel: cancel,
-  });
-  const bar = dragged?.data.bar ?? null;
-  const isOwn = bar !== null && targetId !== null && isHolder(targetId, bar.assignmentId);
-  const { outcome, effect } = over;
   return {
-    dragged,
-    handlers,
-    targetId: isOwn ? null : targetId,
-    outcome,
+    targetId,
+    outcome: over.outcome,
     loads: over.loads ?? (kept?.board === board ? kept.loads : null),
     along: along?.shift ?? null,
-    effect: along?.effect ?? effect,
+    effect: along?.effect ?? over.effect,
+    move,
+    drop,
+    cancel,
   };
 }
+
+type Balance = ReturnType<typeof useBalance>;
+
+const isHolder = ({ bars }: Balance["board"], personId: string, assignmentId: string): boolean =>
+  (bars[personId] ?? []).some((own) => own.assignmentId === assignmentId);
 
 /** The person whose row lies under the pointer. Asked of the page itself: a row that is registered as a target costs
  * time whenever one scrolls into sight. */

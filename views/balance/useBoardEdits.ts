@@ -13,6 +13,7 @@ import type { Rest, TypedPeriod } from "../../core/entry/typePeriod.ts";
 import type { Counting } from "../../core/load/counting.ts";
 import type { Fault } from "../../core/plan/faults.ts";
 import { newId } from "../../ui/newId.ts";
+import { toggledSet } from "../../ui/toggled.ts";
 import { barFaults } from "../frame/barFaults.ts";
 import { useFrame } from "../frame/facts.ts";
 import type { DragEffect } from "./dragEffect.ts";
@@ -85,12 +86,7 @@ function usePicked() {
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
   return {
     picked,
-    pick: (assignmentId: string) =>
-      setPicked((known) => {
-        const next = new Set(known);
-        if (!next.delete(assignmentId)) next.add(assignmentId);
-        return next;
-      }),
+    pick: (assignmentId: string) => setPicked((known) => toggledSet(known, assignmentId)),
     unpick: () => setPicked(new Set()),
     withPicked: (assignmentId: string): string[] => (picked.has(assignmentId) ? [...picked] : [assignmentId]),
   };

@@ -7,9 +7,11 @@ import type { EvenOutNews } from "../../client/searches.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { EvenOutKind } from "../../core/balancing/evenOut.ts";
 import { evenOutKinds } from "../../core/balancing/evenOut.ts";
+import type { Range } from "../../core/calendar/periods.ts";
 import { countText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
 import { kindOf } from "../../ui/options.ts";
+import { toggledSet } from "../../ui/toggled.ts";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { usePlanWindow } from "../frame/windowed.ts";
 
@@ -32,46 +34,23 @@ export function useEvenOut() {
   const [scope, setScope] = useQueryState("even", parseAsString.withOptions({ shallow: true }));
   const [more, setMore] = useQueryState("with", parseAsArrayOf(parseAsString).withDefault([]).withOptions({ shallow: true }));
   const [choices, setChoices] = useState(usualChoices);
-  const [news, setNews] = useState<EvenOutNews | null>(null);
-  const [isRunning, setRunning] = useState(false);
-  const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
-  const search = useRef<{ end: () => void; leave: () => void } | null>(null);
-  useEffect(() => () => search.current?.leave(), []);
   const window = useMemo(() => ({ start: Math.max(range.start, today), stop: range.stop }), [range, today]);
-  const found = useMemo(() => (isRunning ? [] : (news?.found ?? [])), [isRunning, news]);
-  const taken = useMemo(() => found.filter((_, at) => !left.has(at)), [found, left]);
-  const query = useMemo(() => ({ lines: taken.map(({ edits }) => ({ edits })), window }), [taken, window]);
-  const evened = useMaybeAnswer("evened", news && !isRunning ? query : null, null);
+  const search = useSearch();
+  const lines = useLines(search, window);
   const start = () => {
-    search.current?.leave();
-    setLeft(new Set());
-    setNews(null);
-    setRunning(true);
+    lines.takeAll();
     const { leastHours, ...rest } = choices;
-    const asked: EvenOutQuery = {
-      ...rest,
-      window,
-      scope: scopeOf(scope, more),
-      leastMinutes: leastHours * 60,
-      today,
-      idStem: newId("even"),
-    };
-    search.current = session.search("evenOut", asked, (told, isDone) => {
-      setNews(told);
-      if (isDone) setRunning(false);
-    });
+    search.start({ ...rest, window, scope: scopeOf(scope, more), leastMinutes: leastHours * 60, today, idStem: newId("even") });
   };
   /** What was found for something else is no longer what is asked. */
   const turnTo = (next: string | null, others: readonly string[] = []) => {
-    search.current?.leave();
-    setRunning(false);
-    setNews(null);
+    search.forget();
     void setScope(next);
     void setMore(others.length > 0 ? [...others] : null);
   };
   const apply = async (): Promise<boolean> => {
-    const edits = taken.flatMap((line) => line.edits);
-    const words = `even out: ${countText(taken.length, "line")}`;
+    const edits = lines.taken.flatMap((line) => line.edits);
+    const words = `even out: ${countText(lines.taken.length, "line")}`;
     const isMade = (await session.edit({ kind: "together", words, edits })).length === 0;
     if (isMade) turnTo(null);
     return isMade;
@@ -86,22 +65,53 @@ export function useEvenOut() {
     window,
     choices,
     choose: (set: Partial<EvenOutChoices>) => setChoices((known) => ({ ...known, ...set })),
-    news,
-    isRunning,
+    news: search.news,
+    isRunning: search.isRunning,
     start,
-    stop: () => search.current?.end(),
+    stop: search.stop,
+    ...lines,
+    apply,
+  };
+}
+
+/** The search under way, and what it has told so far. */
+function useSearch() {
+  const session = usePlan();
+  const [news, setNews] = useState<EvenOutNews | null>(null);
+  const [isRunning, setRunning] = useState(false);
+  const search = useRef<{ end: () => void; leave: () => void } | null>(null);
+  useEffect(() => () => search.current?.leave(), []);
+  const begin = (isToRun: boolean) => {
+    search.current?.leave();
+    setNews(null);
+    setRunning(isToRun);
+  };
+  const start = (asked: EvenOutQuery) => {
+    begin(true);
+    search.current = session.search("evenOut", asked, (told, isDone) => {
+      setNews(told);
+      if (isDone) setRunning(false);
+    });
+  };
+  return { news, isRunning, start, stop: () => search.current?.end(), forget: () => begin(false) };
+}
+
+/** Which of the lines that were found are taken, and what those come to. */
+function useLines({ news, isRunning }: ReturnType<typeof useSearch>, window: Range) {
+  const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
+  const found = useMemo(() => (isRunning ? [] : (news?.found ?? [])), [isRunning, news]);
+  const taken = useMemo(() => found.filter((_, at) => !left.has(at)), [found, left]);
+  const query = useMemo(() => ({ lines: taken.map(({ edits }) => ({ edits })), window }), [taken, window]);
+  const evened = useMaybeAnswer("evened", news && !isRunning ? query : null, null);
+  const toggle = (at: number) => setLeft((known) => toggledSet(known, at));
+  return {
     found,
     left,
-    toggle: (at: number) =>
-      setLeft((known) => {
-        const next = new Set(known);
-        if (!next.delete(at)) next.add(at);
-        return next;
-      }),
+    toggle,
+    takeAll: () => setLeft(new Set()),
     taken,
     /** What the lines that are taken come to, once that is known. */
     evened: evened?.effects.length === taken.length ? evened : null,
-    apply,
   };
 }
 

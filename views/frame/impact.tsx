@@ -25,93 +25,94 @@ export function useImpact(edit: Edit | null): Impact | null {
 }
 
 export function ImpactView({ impact, title = "What this does" }: { impact: Impact | null; title?: string }) {
-  const { currency } = usePlanFacts();
-  if (!impact)
-    return (
-      <SheetSection title={title}>
-        <p className="text-ink-2">Working it out…</p>
-      </SheetSection>
-    );
-  if (impact.faults.length > 0)
-    return (
-      <SheetSection title={title}>
+  return (
+    <SheetSection title={title}>
+      {!impact && <p className="text-ink-2">Working it out…</p>}
+      {impact && impact.faults.length > 0 && (
         <p role="alert" className="text-over">
           {impact.faults.join(" ")}
         </p>
-      </SheetSection>
-    );
-  const change = impact.capacity.after - impact.capacity.before;
-  const projects = impact.finishes.filter(({ kind }) => kind === "project");
-  const tasks = impact.finishes.filter(({ kind }) => kind === "task");
-  const isNothing =
-    impact.people + impact.over.length + impact.unplaced.length + impact.finishes.length === 0 &&
-    impact.relieved + impact.placedAgain === 0;
-  const { cost, revenue } = impact.money;
-  return (
-    <SheetSection title={title}>
-      {isNothing && <p className="text-ink-2">Nobody goes over; no capacity and no date changes.</p>}
-      {impact.people > 0 && (
-        <SumLine figure={`${signed(change)} h`} isTotal>
-          Capacity of {countText(impact.people, "person", "people")}
-        </SumLine>
       )}
-      <Lines
-        lines={impact.weeks.map(({ week, change: minutes }) => ({
-          key: String(week.start),
-          text: `week of ${shortDay(week.start)}`,
-          figure: `${signed(minutes)} h`,
-        }))}
-        more="weeks"
-      />
-      {Math.abs(cost) >= LEAST_MONEY && <SumLine figure={signedMoney(cost, currency)}>Cost</SumLine>}
-      {Math.abs(revenue) >= LEAST_MONEY && <SumLine figure={signedMoney(revenue, currency)}>Revenue</SumLine>}
-      {impact.placedAgain > 0 && <SumLine figure={`${hoursText(impact.placedAgain)} h`}>Hours nobody could work, placed now</SumLine>}
-      {impact.relieved > 0 && <SumLine figure={`${hoursText(impact.relieved)} h`}>No longer over</SumLine>}
-      <Group title={impact.over.length > 0 ? "Goes over, by week" : null}>
-        <Lines
-          lines={impact.over.map(({ personId, name, week, before, after }) => ({
-            key: `${personId} ${week.start}`,
-            text: `${name}, ${shortDay(week.start)}`,
-            figure: `−${hoursText(after)} h${before > 0 ? ` (was −${hoursText(before)})` : ""}`,
-            isBad: true,
-          }))}
-          more="weeks over"
-        />
-      </Group>
-      <Group title={impact.unplaced.length > 0 ? "Hours that nobody can work then" : null}>
-        <Lines
-          lines={impact.unplaced.map(({ assignmentId, taskName, who, minutes }) => ({
-            key: assignmentId,
-            text: `${taskName} · ${who}`,
-            figure: `${hoursText(minutes)} h`,
-            isBad: true,
-          }))}
-          more="assignments"
-        />
-      </Group>
-      <Group title={impact.finishes.length > 0 ? "Finishes that move" : null}>
-        <Lines
-          lines={[...projects, ...tasks].map(({ kind, id, name, before, after }) => ({
-            key: `${kind} ${id}`,
-            text: kind === "project" ? `${name} (project)` : name,
-            figure: `${shortDay(before)} → ${shortDay(after)}`,
-            isBad: after > before,
-          }))}
-          more="finishes"
-        />
-      </Group>
+      {impact && impact.faults.length === 0 && <Told impact={impact} />}
     </SheetSection>
   );
 }
 
+function Told({ impact }: { impact: Impact }) {
+  return (
+    <>
+      <Sums impact={impact} />
+      <Group title="Goes over, by week" lines={impact.over.map(overLine)} more="weeks over" />
+      <Group title="Hours that nobody can work then" lines={impact.unplaced.map(unplacedLine)} more="assignments" />
+      <Group title="Finishes that move" lines={projectsFirst(impact.finishes).map(finishLine)} more="finishes" />
+    </>
+  );
+}
+
+/** Capacity and money that change, and what is put right by it. */
+function Sums({ impact }: { impact: Impact }) {
+  const { currency } = usePlanFacts();
+  const { cost, revenue } = impact.money;
+  const { people, over, unplaced, finishes, relieved, placedAgain } = impact;
+  const isNothing = people + over.length + unplaced.length + finishes.length === 0 && relieved + placedAgain === 0;
+  return (
+    <>
+      {isNothing && <p className="text-ink-2">Nobody goes over; no capacity and no date changes.</p>}
+      {people > 0 && (
+        <SumLine figure={`${signed(impact.capacity.after - impact.capacity.before)} h`} isTotal>
+          Capacity of {countText(people, "person", "people")}
+        </SumLine>
+      )}
+      <Lines lines={impact.weeks.map(weekLine)} more="weeks" />
+      {Math.abs(cost) >= LEAST_MONEY && <SumLine figure={signedMoney(cost, currency)}>Cost</SumLine>}
+      {Math.abs(revenue) >= LEAST_MONEY && <SumLine figure={signedMoney(revenue, currency)}>Revenue</SumLine>}
+      {placedAgain > 0 && <SumLine figure={`${hoursText(placedAgain)} h`}>Hours nobody could work, placed now</SumLine>}
+      {relieved > 0 && <SumLine figure={`${hoursText(relieved)} h`}>No longer over</SumLine>}
+    </>
+  );
+}
+
+const projectsFirst = (finishes: Impact["finishes"]): Impact["finishes"] => [
+  ...finishes.filter(({ kind }) => kind === "project"),
+  ...finishes.filter(({ kind }) => kind === "task"),
+];
+
+const weekLine = ({ week, change }: Impact["weeks"][number]): Line => ({
+  key: String(week.start),
+  text: `week of ${shortDay(week.start)}`,
+  figure: `${signed(change)} h`,
+});
+
+const overLine = ({ personId, name, week, before, after }: Impact["over"][number]): Line => ({
+  key: `${personId} ${week.start}`,
+  text: `${name}, ${shortDay(week.start)}`,
+  figure: `−${hoursText(after)} h${before > 0 ? ` (was −${hoursText(before)})` : ""}`,
+  isBad: true,
+});
+
+const unplacedLine = ({ assignmentId, taskName, who, minutes }: Impact["unplaced"][number]): Line => ({
+  key: assignmentId,
+  text: `${taskName} · ${who}`,
+  figure: `${hoursText(minutes)} h`,
+  isBad: true,
+});
+
+const finishLine = ({ kind, id, name, before, after }: Impact["finishes"][number]): Line => ({
+  key: `${kind} ${id}`,
+  text: kind === "project" ? `${name} (project)` : name,
+  figure: `${shortDay(before)} → ${shortDay(after)}`,
+  isBad: after > before,
+});
+
 const signed = (minutes: number) => (minutes > 0 ? `+${hoursText(minutes)}` : hoursText(minutes));
 
-function Group({ title, children }: { title: string | null; children: React.ReactNode }) {
-  if (title === null) return null;
+/** Lines under a heading of their own; nothing where there are none. */
+function Group({ title, lines, more }: { title: string; lines: readonly Line[]; more: string }) {
+  if (lines.length === 0) return null;
   return (
     <div className="pt-1.5">
       <p className="text-side">{title}</p>
-      {children}
+      <Lines lines={lines} more={more} />
     </div>
   );
 }

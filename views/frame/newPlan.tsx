@@ -1,8 +1,8 @@
 "use client";
 // A new, empty plan in the place of the one that is open, which is kept.
 import { zodResolver } from "@hookform/resolvers/zod";
-import { useState } from "react";
-import { useForm } from "react-hook-form";
+import { type FormEvent, useState } from "react";
+import { type UseFormReturn, useForm } from "react-hook-form";
 import * as z from "zod";
 import { post } from "../../client/post.ts";
 import { useHostState } from "../../client/session.tsx";
@@ -34,12 +34,41 @@ const fieldsSchema = z
 type Fields = z.infer<typeof fieldsSchema>;
 
 export function NewPlan({ planName, onClose }: { planName: string; onClose: () => void }) {
-  const { clock } = useFrame();
   const unsettled = useHostState()?.unsettled ?? 0;
   const place = useHolidayPlace();
+  const { form, fault, submit } = useNewPlan(place);
+  return (
+    <div className="absolute top-[68px] right-0 bottom-0 z-40 shadow-float">
+      <Sheet title="New plan" subtitle={`It takes the place of “${planName}”`} onClose={onClose}>
+        <SheetSection>
+          <form noValidate className="space-y-3" onSubmit={submit}>
+            <Field label="Name" fault={form.formState.errors.name?.message}>
+              <TextInput {...form.register("name")} autoFocus />
+            </Field>
+            <HolidayPlace place={place} noneText="No public holidays yet" />
+            <Frame form={form} />
+            <FormFault>{fault ?? place.fault}</FormFault>
+            <p className="text-side">
+              “{planName}” is kept as a copy in the data folder, and can be saved as a file from this menu first. Undo does not reach back
+              past this step.
+            </p>
+            <Button type="submit" look="main" disabled={form.formState.isSubmitting || unsettled > 0}>
+              Make the plan
+            </Button>
+            {unsettled > 0 && <p className="text-[13px] text-ochre-ink">Wait until your last changes are saved.</p>}
+          </form>
+        </SheetSection>
+      </Sheet>
+    </div>
+  );
+}
+
+/** What is typed, and the plan that is made of it. */
+function useNewPlan(place: ReturnType<typeof useHolidayPlace>) {
+  const { clock } = useFrame();
   const [fault, setFault] = useState<string | null>(null);
   const horizon = usualHorizon(clock);
-  const { register, control, handleSubmit, formState } = useForm<Fields>({
+  const form = useForm<Fields>({
     resolver: zodResolver(fieldsSchema),
     defaultValues: {
       name: "",
@@ -50,7 +79,6 @@ export function NewPlan({ planName, onClose }: { planName: string; onClose: () =
       week: ["8", "8", "8", "8", "8", "0", "0"],
     },
   });
-  const { errors, isSubmitting } = formState;
   const make = async (fields: Fields) => {
     setFault(null);
     try {
@@ -61,46 +89,33 @@ export function NewPlan({ planName, onClose }: { planName: string; onClose: () =
       setFault(error instanceof Error ? error.message : "The plan could not be made.");
     }
   };
+  return { form, fault, submit: (event: FormEvent) => void form.handleSubmit(make)(event) };
+}
+
+/** Currency, dates and the working week. */
+function Frame({ form: { register, control, formState } }: { form: UseFormReturn<Fields> }) {
+  const { errors } = formState;
   return (
-    <div className="absolute top-[68px] right-0 bottom-0 z-40 shadow-float">
-      <Sheet title="New plan" subtitle={`It takes the place of “${planName}”`} onClose={onClose}>
-        <SheetSection>
-          <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(make)(event)}>
-            <Field label="Name" fault={errors.name?.message}>
-              <TextInput {...register("name")} autoFocus />
-            </Field>
-            <HolidayPlace place={place} noneText="No public holidays yet" />
-            <div className="grid grid-cols-2 gap-3">
-              <Field label="Currency">
-                <FormPicker control={control} name="currency" options={currencyOptions()} />
-              </Field>
-              <Field label="The week begins on">
-                <FormChoice control={control} name="weekStartsOn" options={weekdayOptions} />
-              </Field>
-              <Field label="Begins" fault={errors.planStart?.message}>
-                <FormDate control={control} name="planStart" />
-              </Field>
-              <Field label="Ends" fault={errors.planEnd?.message}>
-                <FormDate control={control} name="planEnd" />
-              </Field>
-            </div>
-            <div>
-              <span className="field-label">Hours of a working week</span>
-              <WeekFields register={register} name="week" faults={errors.week} />
-            </div>
-            <FormFault>{fault ?? place.fault}</FormFault>
-            <p className="text-side">
-              “{planName}” is kept as a copy in the data folder, and can be saved as a file from this menu first. Undo does not reach back
-              past this step.
-            </p>
-            <Button type="submit" look="main" disabled={isSubmitting || unsettled > 0}>
-              Make the plan
-            </Button>
-            {unsettled > 0 && <p className="text-[13px] text-ochre-ink">Wait until your last changes are saved.</p>}
-          </form>
-        </SheetSection>
-      </Sheet>
-    </div>
+    <>
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="Currency">
+          <FormPicker control={control} name="currency" options={currencyOptions()} />
+        </Field>
+        <Field label="The week begins on">
+          <FormChoice control={control} name="weekStartsOn" options={weekdayOptions} />
+        </Field>
+        <Field label="Begins" fault={errors.planStart?.message}>
+          <FormDate control={control} name="planStart" />
+        </Field>
+        <Field label="Ends" fault={errors.planEnd?.message}>
+          <FormDate control={control} name="planEnd" />
+        </Field>
+      </div>
+      <div>
+        <span className="field-label">Hours of a working week</span>
+        <WeekFields register={register} name="week" faults={errors.week} />
+      </div>
+    </>
   );
 }
 

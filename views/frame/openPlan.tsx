@@ -59,7 +59,6 @@ const unreached = (): Checked => ({ faults: ["The server cannot be reached. Noth
 
 export function OpenPlan({ planName, onClose }: { planName: string; onClose: () => void }) {
   const [step, setStep] = useState<Step>({ at: "choose" });
-  const unsettled = useHostState()?.unsettled ?? 0;
   const check = async (file: File) => {
     setStep({ at: "reading", file });
     setStep({ at: "checked", file, checked: await send(file, false).catch(unreached) });
@@ -70,7 +69,6 @@ export function OpenPlan({ planName, onClose }: { planName: string; onClose: () 
     if (replaced.faults.length > 0) setStep({ at: "checked", file, checked: replaced });
     else window.location.assign("/balance");
   };
-  const holds = step.at === "checked" ? step.checked.holds : undefined;
   return (
     <div className="absolute top-[68px] right-0 bottom-0 z-40 shadow-float">
       <Sheet title="Open a plan file" subtitle="JSON, as saved by Mindful Roster" onClose={onClose}>
@@ -89,42 +87,60 @@ export function OpenPlan({ planName, onClose }: { planName: string; onClose: () 
         </SheetSection>
         {step.at === "reading" && <ProgressLine part={null}>{`Reading and checking ${step.file.name} …`}</ProgressLine>}
         {step.at === "replacing" && <ProgressLine part={step.part}>Writing the plan</ProgressLine>}
-        {step.at === "checked" && step.checked.faults.length > 0 && (
-          <SheetSection title={`${step.file.name} cannot be opened; nothing was changed`}>
-            <ul className="space-y-1.5 text-[13px]" role="alert">
-              {step.checked.faults.map((fault) => (
-                <li key={fault} className="break-words">
-                  {fault}
-                </li>
-              ))}
-            </ul>
-          </SheetSection>
-        )}
-        {step.at === "checked" && holds && (
+        {step.at === "checked" && <Faults fileName={step.file.name} faults={step.checked.faults} />}
+        {step.at === "checked" && step.checked.holds && (
           <>
-            <SheetSection title={`${step.file.name} holds`}>
-              <p className="font-semibold">{holds.name}</p>
-              <p className="text-ink-2">
-                {longDay(parseDay(holds.from))} – {longDay(parseDay(holds.to))}
-              </p>
-              <p className="mt-2">
-                {countText(holds.people, "person", "people")}, {countText(holds.projects, "project")}, {countText(holds.tasks, "task")},{" "}
-                {countText(holds.assignments, "assignment")}, {countText(holds.rateTables, "rate table")}.
-              </p>
-            </SheetSection>
-            <SheetSection>
-              <p className="mb-3">
-                It takes the place of “{planName}”. The plan as it is now is kept as a file in the data folder’s backups; undo does not
-                reach back past this step.
-              </p>
-              <Button look="main" disabled={unsettled > 0} onClick={() => void replace(step.file, step.checked)}>
-                Replace the plan
-              </Button>
-              {unsettled > 0 && <p className="mt-2 text-[13px] text-ochre-ink">Wait until your last changes are saved.</p>}
-            </SheetSection>
+            <Holds fileName={step.file.name} holds={step.checked.holds} />
+            <Replace planName={planName} onReplace={() => void replace(step.file, step.checked)} />
           </>
         )}
       </Sheet>
     </div>
+  );
+}
+
+function Faults({ fileName, faults }: { fileName: string; faults: readonly string[] }) {
+  if (faults.length === 0) return null;
+  return (
+    <SheetSection title={`${fileName} cannot be opened; nothing was changed`}>
+      <ul className="space-y-1.5 text-[13px]" role="alert">
+        {faults.map((fault) => (
+          <li key={fault} className="break-words">
+            {fault}
+          </li>
+        ))}
+      </ul>
+    </SheetSection>
+  );
+}
+
+function Holds({ fileName, holds }: { fileName: string; holds: NonNullable<Checked["holds"]> }) {
+  return (
+    <SheetSection title={`${fileName} holds`}>
+      <p className="font-semibold">{holds.name}</p>
+      <p className="text-ink-2">
+        {longDay(parseDay(holds.from))} – {longDay(parseDay(holds.to))}
+      </p>
+      <p className="mt-2">
+        {countText(holds.people, "person", "people")}, {countText(holds.projects, "project")}, {countText(holds.tasks, "task")},{" "}
+        {countText(holds.assignments, "assignment")}, {countText(holds.rateTables, "rate table")}.
+      </p>
+    </SheetSection>
+  );
+}
+
+function Replace({ planName, onReplace }: { planName: string; onReplace: () => void }) {
+  const unsettled = useHostState()?.unsettled ?? 0;
+  return (
+    <SheetSection>
+      <p className="mb-3">
+        It takes the place of “{planName}”. The plan as it is now is kept as a file in the data folder’s backups; undo does not reach back
+        past this step.
+      </p>
+      <Button look="main" disabled={unsettled > 0} onClick={onReplace}>
+        Replace the plan
+      </Button>
+      {unsettled > 0 && <p className="mt-2 text-[13px] text-ochre-ink">Wait until your last changes are saved.</p>}
+    </SheetSection>
   );
 }

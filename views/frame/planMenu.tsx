@@ -17,16 +17,8 @@ const YEAR_SECONDS = 31_536_000;
 
 export function PlanMenu() {
   const frame = useFrame();
-  const linkTo = useLinkTo();
   const { planName } = useAnswer("frame", {}, frame.frame);
   const [sheet, setSheet] = useState<"open" | "new" | null>(null);
-  const [theme, setTheme] = useState(frame.theme);
-  const switchTheme = () => {
-    const next = theme === "dark" ? "light" : "dark";
-    document.documentElement.dataset.theme = next;
-    void globalThis.cookieStore?.set({ name: "theme", value: next, expires: Date.now() + YEAR_SECONDS * 1000, sameSite: "lax" });
-    setTheme(next);
-  };
   return (
     <>
       <DropdownMenu.Root>
@@ -49,33 +41,49 @@ export function PlanMenu() {
               <FilePlus size={15} /> New plan…
             </DropdownMenu.Item>
             <DropdownMenu.Separator className="my-1 h-px bg-line" />
-            <DropdownMenu.Item asChild className={item}>
-              <Link href={linkTo("/settings")}>
-                <Settings size={15} /> Settings
-              </Link>
-            </DropdownMenu.Item>
-            <DropdownMenu.Item asChild className={item}>
-              <Link href={linkTo("/changes")}>
-                <History size={15} /> Changes
-              </Link>
-            </DropdownMenu.Item>
-            <DropdownMenu.Item asChild className={item}>
-              <Link href={linkTo("/people/import")}>
-                <Table2 size={15} /> Import and export
-              </Link>
-            </DropdownMenu.Item>
+            <Pages />
             <DropdownMenu.Item className={item} onSelect={() => showFirstSteps(true)}>
               <BookOpen size={15} /> First steps, and what the words mean
             </DropdownMenu.Item>
             <DropdownMenu.Separator className="my-1 h-px bg-line" />
-            <DropdownMenu.Item className={item} onSelect={switchTheme}>
-              {theme === "dark" ? <Sun size={15} /> : <Moon size={15} />} {theme === "dark" ? "Light theme" : "Dark theme"}
-            </DropdownMenu.Item>
+            <ThemeSwitch />
           </DropdownMenu.Content>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
       {sheet === "open" && <OpenPlan planName={planName} onClose={() => setSheet(null)} />}
       {sheet === "new" && <NewPlan planName={planName} onClose={() => setSheet(null)} />}
     </>
+  );
+}
+
+const pages = [
+  { path: "/settings", says: "Settings", icon: Settings },
+  { path: "/changes", says: "Changes", icon: History },
+  { path: "/people/import", says: "Import and export", icon: Table2 },
+];
+
+function Pages() {
+  const linkTo = useLinkTo();
+  return pages.map(({ path, says, icon: Icon }) => (
+    <DropdownMenu.Item key={path} asChild className={item}>
+      <Link href={linkTo(path)}>
+        <Icon size={15} /> {says}
+      </Link>
+    </DropdownMenu.Item>
+  ));
+}
+
+function ThemeSwitch() {
+  const [isDark, setDark] = useState(() => document.documentElement.dataset.theme === "dark");
+  const switchTheme = () => {
+    const next = isDark ? "light" : "dark";
+    document.documentElement.dataset.theme = next;
+    void globalThis.cookieStore?.set({ name: "theme", value: next, expires: Date.now() + YEAR_SECONDS * 1000, sameSite: "lax" });
+    setDark(!isDark);
+  };
+  return (
+    <DropdownMenu.Item className={item} onSelect={switchTheme}>
+      {isDark ? <Sun size={15} /> : <Moon size={15} />} {isDark ? "Light theme" : "Dark theme"}
+    </DropdownMenu.Item>
   );
 }

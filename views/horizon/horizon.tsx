@@ -28,21 +28,10 @@ const GroupCharts = dynamic(() => import("./groupCharts.tsx"), { ssr: false, loa
 type Opened = { key: string; period: number } | "pipeline" | null;
 
 export function Horizon({ initial }: { initial: Initial<AnswerOf<"horizon">> }) {
-  const window = usePlanWindow();
-  const { horizon, today } = usePlanFacts();
-  const [params, setParams] = useQueryStates(horizonParams, { shallow: true });
-  const [cases, setCases] = useState<readonly PipelineCase[]>([]);
-  const [opened, setOpened] = useState<Opened>(null);
+  const { params, change, query, answer, cases, setCases, show, opened, setOpened } = useHorizon(initial);
   const charts = useRef<HTMLDivElement>(null);
-  const query = useMemo(() => horizonQueryOf(params, window, horizon, today, cases), [params, window, horizon, today, cases]);
-  const answer = useAnswer("horizon", query, initial);
-  const change = (next: Partial<HorizonParams>) => {
-    // What stands in the sheet is of a group that the screen no longer shows.
-    if (next.by !== undefined || next.level !== undefined) setOpened((known) => (known === "pipeline" ? known : null));
-    void setParams(next);
-  };
-  const show = (change: PipelineCase) => setCases((known) => [...known.filter(({ projectId }) => projectId !== change.projectId), change]);
-  const period = opened !== null && opened !== "pipeline" ? answer.periods[opened.period] : undefined;
+  const figure = opened === "pipeline" ? null : opened;
+  const close = () => setOpened(null);
   return (
     <Screen
       isTwoLined
@@ -58,10 +47,12 @@ export function Horizon({ initial }: { initial: Initial<AnswerOf<"horizon">> }) 
       }
       sheet={
         opened === "pipeline" ? (
-          <PipelineSheet pipeline={answer.pipeline} cases={cases} onCases={setCases} onClose={() => setOpened(null)} />
+          <PipelineSheet pipeline={answer.pipeline} cases={cases} onCases={setCases} onClose={close} />
         ) : (
-          opened &&
-          period && <GroupSheet groupKey={opened.key} range={period} query={query} onShow={show} onClose={() => setOpened(null)} />
+          figure &&
+          answer.periods[figure.period] && (
+            <GroupSheet groupKey={figure.key} range={answer.periods[figure.period]} query={query} onShow={show} onClose={close} />
+          )
         )
       }
     >
@@ -83,12 +74,30 @@ export function Horizon({ initial }: { initial: Initial<AnswerOf<"horizon">> }) 
             measure={params.show}
             onMeasure={(measure) => change({ show: measure })}
             onOpen={(key, at) => setOpened({ key, period: at })}
-            openedAt={opened !== null && opened !== "pipeline" ? opened : null}
+            openedAt={figure}
           />
         </div>
       )}
     </Screen>
   );
+}
+
+/** How the forecast is looked at, the pipeline as if it were otherwise, and what is opened beside it. */
+function useHorizon(initial: Initial<AnswerOf<"horizon">>) {
+  const window = usePlanWindow();
+  const { horizon, today } = usePlanFacts();
+  const [params, setParams] = useQueryStates(horizonParams, { shallow: true });
+  const [cases, setCases] = useState<readonly PipelineCase[]>([]);
+  const [opened, setOpened] = useState<Opened>(null);
+  const query = useMemo(() => horizonQueryOf(params, window, horizon, today, cases), [params, window, horizon, today, cases]);
+  const answer = useAnswer("horizon", query, initial);
+  const change = (next: Partial<HorizonParams>) => {
+    // What stands in the sheet is of a group that the screen no longer shows.
+    if (next.by !== undefined || next.level !== undefined) setOpened((known) => (known === "pipeline" ? known : null));
+    void setParams(next);
+  };
+  const show = (shown: PipelineCase) => setCases((known) => [...known.filter(({ projectId }) => projectId !== shown.projectId), shown]);
+  return { params, change, query, answer, cases, setCases, show, opened, setOpened };
 }
 
 function Figures({ answer: { groups }, by, isAsIf }: { answer: HorizonAnswer; by: ForecastBy; isAsIf: boolean }) {

@@ -61,42 +61,21 @@ function AsWritten({ onReset }: { onReset: () => void }) {
   );
 }
 
-function Project({
-  row,
-  known,
-  onSet,
-}: {
+interface ProjectProps {
   row: PipelineRow;
   known: PipelineCase | undefined;
   onSet: (change: Partial<PipelineCase>) => void;
-}) {
-  const { currency } = usePlanFacts();
-  const session = usePlan();
-  const linkTo = useLinkTo();
-  const { projectId, name, projectRow, probability, value, start, finish, begins, minutes } = row;
-  const outcome = known?.outcome ?? null;
-  const keep = async () => {
-    const set = outcome === "won" ? { probability: 100 } : { probability: 0 };
-    if ((await session.edit({ kind: "changeProject", id: projectId, set })).length === 0) onSet({ outcome: null });
-  };
+}
+
+function Project({ row, known, onSet }: ProjectProps) {
+  const { projectId, name, projectRow, start, finish, begins } = row;
   return (
     <SheetSection>
-      <p className="flex items-baseline gap-2">
-        <ProjectDot row={projectRow} />
-        <Link href={linkTo(`/work/${encodeURIComponent(projectId)}`)} className="min-w-0 flex-1 truncate font-medium hover:underline">
-          {name}
-        </Link>
-        <span>{shareText(probability)}</span>
-      </p>
-      <p className="text-side">
-        {hoursText(minutes)} h here{value > 0 && `, worth ${currency} ${moneyText(value, 0)}`}
-        <br />
-        {longDay(start)} – {longDay(finish)}
-      </p>
+      <AsItStands row={row} />
       <div className="flex flex-wrap items-center gap-2 pt-1.5">
         <Segmented
           label={`${name} is`}
-          value={outcome ?? "chance"}
+          value={known?.outcome ?? "chance"}
           options={wordOptions(outcomes)}
           onChange={(next) => onSet({ outcome: next === "chance" ? null : next })}
         />
@@ -114,11 +93,7 @@ function Project({
         <DraftInput
           value={Math.round(((known?.days ?? 0) * 10) / 7) / 10}
           write={String}
-          read={(text) =>
-            /^[-−]?\d{1,3}$/.test(text.trim()) && Math.abs(Number(text.replace("−", "-"))) <= MOST_WEEKS
-              ? { value: Number(text.replace("−", "-")) }
-              : null
-          }
+          read={readWeeks}
           onSave={(weeks) => onSet({ days: weeks * 7 })}
           says="Whole weeks; below 0 is earlier"
           aria-label={`Weeks later, ${name}`}
@@ -126,9 +101,54 @@ function Project({
           isSmall
           isFigure
         />
-        {outcome !== null && <TextButton onClick={() => void keep()}>write it down as {outcomes[outcome].toLowerCase()}</TextButton>}
+        <WriteDown projectId={projectId} outcome={known?.outcome ?? null} onDone={() => onSet({ outcome: null })} />
       </div>
       <EarliestStart projectId={projectId} name={name} begins={begins} onShow={(days) => onSet({ days })} />
     </SheetSection>
   );
+}
+
+/** Its name, chance, hours and dates, as the plan has them. */
+function AsItStands({ row: { projectId, name, projectRow, probability, value, start, finish, minutes } }: { row: PipelineRow }) {
+  const { currency } = usePlanFacts();
+  const linkTo = useLinkTo();
+  return (
+    <>
+      <p className="flex items-baseline gap-2">
+        <ProjectDot row={projectRow} />
+        <Link href={linkTo(`/work/${encodeURIComponent(projectId)}`)} className="min-w-0 flex-1 truncate font-medium hover:underline">
+          {name}
+        </Link>
+        <span>{shareText(probability)}</span>
+      </p>
+      <p className="text-side">
+        {hoursText(minutes)} h here{value > 0 && `, worth ${currency} ${moneyText(value, 0)}`}
+        <br />
+        {longDay(start)} – {longDay(finish)}
+      </p>
+    </>
+  );
+}
+
+interface WriteDownProps {
+  projectId: string;
+  outcome: PipelineCase["outcome"];
+  onDone: () => void;
+}
+
+/** Makes the outcome that is looked at the one in the plan. */
+function WriteDown({ projectId, outcome, onDone }: WriteDownProps) {
+  const session = usePlan();
+  if (outcome === null) return null;
+  const keep = async () => {
+    const set = { probability: outcome === "won" ? 100 : 0 };
+    if ((await session.edit({ kind: "changeProject", id: projectId, set })).length === 0) onDone();
+  };
+  return <TextButton onClick={() => void keep()}>write it down as {outcomes[outcome].toLowerCase()}</TextButton>;
+}
+
+function readWeeks(text: string): { value: number } | null {
+  if (!/^[-−]?\d{1,3}$/.test(text.trim())) return null;
+  const value = Number(text.replace("−", "-"));
+  return Math.abs(value) <= MOST_WEEKS ? { value } : null;
 }

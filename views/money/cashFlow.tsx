@@ -5,18 +5,17 @@ import { useRef } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer } from "../../client/session.tsx";
 import type { Money } from "../../core/answers/money.ts";
-import type { Grain } from "../../core/calendar/periods.ts";
 import { ChartLegend } from "../../ui/chartParts.tsx";
-import { moneyText, periodHeading, rangeText } from "../../ui/format.ts";
+import { moneyText, rangeText } from "../../ui/format.ts";
 import { kindOptions, none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { SaveChartLines } from "../../ui/saveChartLines.tsx";
-import { useNames, usePlanFacts } from "../frame/facts.ts";
+import { useNames } from "../frame/facts.ts";
 import { Empty } from "../frame/screen.tsx";
 import { cashMarks } from "./cashMarks.ts";
+import { CashTable } from "./cashTable.tsx";
 import { MoneyFigures } from "./money.tsx";
 import { MoneyExport } from "./moneyExport.tsx";
-import { runningTotal } from "./moneyFile.ts";
 import { cashSettings } from "./moneyParams.ts";
 import { MoneyScreen } from "./moneyScreen.tsx";
 import { PeriodTools } from "./moneyTools.tsx";
@@ -94,72 +93,5 @@ function CashExport({ chart, money, title }: { chart: React.RefObject<HTMLDivEle
         disabled={rows.length === 0}
       />
     </MoneyExport>
-  );
-}
-
-/** The figures under the chart: kinds across, periods down. */
-function CashTable({ money, grain }: { money: Money; grain: Grain }) {
-  const { periodSettings } = usePlanFacts();
-  const { rows, periods, totals, total, before, budget, currency } = money;
-  const running = runningTotal(money);
-  return (
-    <table className="mt-4 w-full text-right" aria-label={`Cash flow in ${currency}`}>
-      <thead>
-        <tr className="text-side">
-          {[
-            "",
-            ...rows.map(({ key, name }) => rowName("kind", key, name)),
-            "Together",
-            "Running total",
-            ...(budget === null ? [] : ["Budget left"]),
-          ].map((head, at) => (
-            <th key={head} scope="col" className={`py-1 font-normal ${at === 0 ? "text-left" : "pl-3"}`}>
-              {head === "" ? currency : head}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {before > 0 && (
-          <tr className="line-above text-ink-2">
-            <th scope="row" className="py-[3px] text-left font-normal">
-              Before
-            </th>
-            <td colSpan={rows.length + 1} />
-            <td>{moneyText(before)}</td>
-            {budget !== null && <td>{moneyText(budget - before)}</td>}
-          </tr>
-        )}
-        {periods.map((period, p) => {
-          const { main, side } = periodHeading(period, grain, periodSettings);
-          const left = (budget ?? 0) - running[p];
-          return (
-            <tr key={period.start} className="line-above">
-              <th scope="row" className="py-[3px] text-left font-normal">
-                {main} <span className="text-side">{side}</span>
-              </th>
-              {rows.map(({ key, periods: amounts }) => (
-                <td key={key} className={amounts[p] === 0 ? "text-ink-3" : ""}>
-                  {amounts[p] === 0 ? "–" : moneyText(amounts[p])}
-                </td>
-              ))}
-              <td>{moneyText(totals[p])}</td>
-              <td>{moneyText(running[p])}</td>
-              {budget !== null && <td className={left < 0 ? "figure-bad" : ""}>{moneyText(left)}</td>}
-            </tr>
-          );
-        })}
-        <tr className="line-above font-semibold">
-          <th scope="row" className="py-[3px] text-left">
-            Together
-          </th>
-          {rows.map(({ key, total: own }) => (
-            <td key={key}>{moneyText(own)}</td>
-          ))}
-          <td>{moneyText(total)}</td>
-          <td colSpan={budget === null ? 1 : 2} />
-        </tr>
-      </tbody>
-    </table>
   );
 }

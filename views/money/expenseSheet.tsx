@@ -8,7 +8,7 @@ import { readAmount } from "../../ui/amount.ts";
 import { Button } from "../../ui/button.tsx";
 import { Choice } from "../../ui/choice.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";
-import { Field } from "../../ui/field.tsx";
+import { Field, FormFault } from "../../ui/field.tsx";
 import { moneyText } from "../../ui/format.ts";
 import { namedOptions, none, type Option, wordOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
@@ -19,18 +19,15 @@ import type { ExpenseSet } from "./expenseColumns.tsx";
 import { readWhen, WHEN_HINT, writeWhen } from "./expenseWhen.ts";
 import { costTypeWords, stateWords, treatmentWords } from "./moneyWords.ts";
 
-export function ExpenseSheet({
-  row: { expense, amount, tax },
-  suppliers,
-  onClose,
-}: {
+interface SheetProps {
   row: ExpenseRow;
   suppliers: readonly string[];
   onClose: () => void;
-}) {
+}
+
+export function ExpenseSheet({ row, suppliers, onClose }: SheetProps) {
+  const { expense } = row;
   const session = usePlan();
-  const { projects } = useNames();
-  const { currency } = usePlanFacts();
   const [fault, setFault] = useState<string | null>(null);
   const set = async (keys: ExpenseSet) =>
     setFault((await session.edit({ kind: "changeExpense", id: expense.id, set: keys }))[0]?.message ?? null);
@@ -38,50 +35,18 @@ export function ExpenseSheet({
     onClose();
     await session.edit({ kind: "deleteExpense", id: expense.id });
   };
-  const words = (text: string) => (text.length > 300 ? null : { value: text.trim() });
+  const parts = { expense, onSet: (keys: ExpenseSet) => void set(keys) };
   return (
     <Sheet title={expense.name} subtitle="An expense" onClose={onClose}>
       <SheetSection>
         <div className="space-y-3">
-          <Typed
-            label="What is bought"
-            value={expense.name}
-            read={(text) => (text.trim() === "" ? null : words(text))}
-            says="What is bought"
-            onSave={(name) => void set({ name })}
-          />
-          <Field label="Project">
-            <Picker
-              value={expense.projectId}
-              options={namedOptions(projects)}
-              onChange={(projectId) => void set({ projectId, taskId: null })}
-            />
-          </Field>
-          <TaskField projectId={expense.projectId} taskId={expense.taskId} onChange={(taskId) => void set({ taskId })} />
-          <Typed
-            label="Supplier"
-            value={expense.supplier ?? ""}
-            read={words}
-            says="A name"
-            list={suppliers}
-            onSave={(supplier) => void set({ supplier: supplier || null })}
-          />
-          <Amounts expense={expense} onSet={(keys) => void set(keys)} />
-          <Kinds expense={expense} onSet={(keys) => void set(keys)} />
-          {fault && (
-            <p role="alert" className="text-over">
-              {fault}
-            </p>
-          )}
+          <What {...parts} suppliers={suppliers} />
+          <Amounts {...parts} />
+          <Kinds {...parts} />
+          <FormFault>{fault}</FormFault>
         </div>
       </SheetSection>
-      <SheetSection>
-        <SumLine figure={moneyText(amount)}>Amount</SumLine>
-        <SumLine figure={moneyText(tax)}>Tax</SumLine>
-        <SumLine figure={`${currency} ${moneyText(amount + tax)}`} isTotal>
-          To pay
-        </SumLine>
-      </SheetSection>
+      <ToPay row={row} />
       <SheetSection>
         <Button look="danger" onClick={() => void remove()}>
           Delete
@@ -91,9 +56,52 @@ export function ExpenseSheet({
   );
 }
 
+function ToPay({ row: { amount, tax } }: { row: ExpenseRow }) {
+  const { currency } = usePlanFacts();
+  return (
+    <SheetSection>
+      <SumLine figure={moneyText(amount)}>Amount</SumLine>
+      <SumLine figure={moneyText(tax)}>Tax</SumLine>
+      <SumLine figure={`${currency} ${moneyText(amount + tax)}`} isTotal>
+        To pay
+      </SumLine>
+    </SheetSection>
+  );
+}
+
 interface PartProps {
   expense: Expense;
   onSet: (set: ExpenseSet) => void;
+}
+
+const words = (text: string) => (text.length > 300 ? null : { value: text.trim() });
+
+/** What is bought, for which work, from whom. */
+function What({ expense, onSet, suppliers }: PartProps & { suppliers: readonly string[] }) {
+  const { projects } = useNames();
+  return (
+    <>
+      <Typed
+        label="What is bought"
+        value={expense.name}
+        read={(text) => (text.trim() === "" ? null : words(text))}
+        says="What is bought"
+        onSave={(name) => onSet({ name })}
+      />
+      <Field label="Project">
+        <Picker value={expense.projectId} options={namedOptions(projects)} onChange={(projectId) => onSet({ projectId, taskId: null })} />
+      </Field>
+      <TaskField projectId={expense.projectId} taskId={expense.taskId} onChange={(taskId) => onSet({ taskId })} />
+      <Typed
+        label="Supplier"
+        value={expense.supplier ?? ""}
+        read={words}
+        says="A name"
+        list={suppliers}
+        onSave={(supplier) => onSet({ supplier: supplier || null })}
+      />
+    </>
+  );
 }
 
 /** How much, with which tax, and when. */

@@ -7,27 +7,14 @@ import { missingText } from "./candidateColumns.tsx";
 import { RoomStrip } from "./roomStrip.tsx";
 import type { OpeningsHook } from "./useOpenings.ts";
 
-export function Compare({
-  candidates: { weeks, need, currency, margin },
-  people,
-  hook,
-}: {
+interface CompareProps {
   candidates: Candidates;
   people: CandidateRow[];
   hook: OpeningsHook;
-}) {
-  const line = (says: string, of: (person: CandidateRow) => string) => (
-    <tr>
-      <th scope="row" className="py-1 pr-3 text-left font-normal text-ink-2">
-        {says}
-      </th>
-      {people.map((person) => (
-        <td key={person.personId} className="px-3 py-1 text-right">
-          {of(person)}
-        </td>
-      ))}
-    </tr>
-  );
+}
+
+export function Compare({ candidates, people, hook }: CompareProps) {
+  const { weeks, need } = candidates;
   return (
     <div className="line-below bg-paper px-4 py-2.5">
       <table className="w-full text-[13px]">
@@ -43,12 +30,18 @@ export function Compare({
           </tr>
         </thead>
         <tbody>
-          {line("Covers", ({ covered, cover }) => `${hoursText(covered)} h, ${shareText(cover)}`)}
-          {line("Fit", ({ fit }) => shareText(fit))}
-          {line(`Cost, ${currency}`, ({ cost }) => moneyText(cost))}
-          {margin !== null && line("Margin after", ({ marginAfter }) => (marginAfter === null ? "–" : marginText(marginAfter)))}
-          {line("On the project", ({ isOnProject }) => (isOnProject ? "yes" : "no"))}
-          {line("Misses", ({ missing }) => (missing.length === 0 ? "nothing" : missing.map(missingText).join(", ")))}
+          {linesOf(candidates).map(([says, of]) => (
+            <tr key={says}>
+              <th scope="row" className="py-1 pr-3 text-left font-normal text-ink-2">
+                {says}
+              </th>
+              {people.map((person) => (
+                <td key={person.personId} className="px-3 py-1 text-right">
+                  {of(person)}
+                </td>
+              ))}
+            </tr>
+          ))}
           <tr>
             <th scope="row" className="text-left font-normal text-ink-2">
               Room by week
@@ -61,14 +54,36 @@ export function Compare({
           </tr>
         </tbody>
       </table>
-      <div className="flex justify-end gap-2 pt-1">
-        <Button onClick={() => hook.setView({ sheet: `give:${people[0].personId}` })}>
-          Split between {people[0].name.split(" ")[0]} and {people[1].name.split(" ")[0]}…
-        </Button>
-        <Button look="quiet" onClick={() => hook.setView({ beside: null })}>
-          Done comparing
-        </Button>
-      </div>
+      <Ends people={people} hook={hook} />
+    </div>
+  );
+}
+
+type ComparedLine = [says: string, of: (person: CandidateRow) => string];
+
+/** What is compared: what a line is called, and what it says of somebody. */
+function linesOf({ currency, margin }: Candidates): ComparedLine[] {
+  const marginAfter: ComparedLine = ["Margin after", ({ marginAfter: own }) => (own === null ? "–" : marginText(own))];
+  return [
+    ["Covers", ({ covered, cover }) => `${hoursText(covered)} h, ${shareText(cover)}`],
+    ["Fit", ({ fit }) => shareText(fit)],
+    [`Cost, ${currency}`, ({ cost }) => moneyText(cost)],
+    ...(margin === null ? [] : [marginAfter]),
+    ["On the project", ({ isOnProject }) => (isOnProject ? "yes" : "no")],
+    ["Misses", ({ missing }) => (missing.length === 0 ? "nothing" : missing.map(missingText).join(", "))],
+  ];
+}
+
+function Ends({ people, hook }: Pick<CompareProps, "people" | "hook">) {
+  const [first, second] = people.map(({ name }) => name.split(" ")[0]);
+  return (
+    <div className="flex justify-end gap-2 pt-1">
+      <Button onClick={() => hook.setView({ sheet: `give:${people[0].personId}` })}>
+        Split between {first} and {second}…
+      </Button>
+      <Button look="quiet" onClick={() => hook.setView({ beside: null })}>
+        Done comparing
+      </Button>
     </div>
   );
 }

@@ -30,18 +30,45 @@ const ways: Record<Way, string> = {
   split: "Split with somebody",
 };
 
-export function GiveSheet({
-  candidates,
-  person,
-  hook,
-  onClose,
-}: {
+interface GiveProps {
   candidates: Candidates;
   person: CandidateRow;
   hook: OpeningsHook;
   onClose: () => void;
-}) {
-  const { opening, fitting, near } = candidates;
+}
+
+export function GiveSheet({ candidates, person, hook, onClose }: GiveProps) {
+  const { opening } = candidates;
+  const gift = useGift({ candidates, person, hook });
+  const { isPencilled, setPencilled, fault, query, edit, give } = gift;
+  const impact = useImpact(query ? edit : null);
+  return (
+    <Sheet title={`Assign to ${person.name}`} subtitle={`${opening.taskName}, ${hoursText(opening.minutes)} h`} onClose={onClose}>
+      <SheetSection>
+        <p className="pb-2 text-ink-2">
+          {person.name} can cover {hoursText(person.covered)} h of it, {shareText(person.cover)}.
+          {person.missing.length > 0 && <span className="text-ochre-ink"> Misses: {person.missing.map(missingText).join(", ")}.</span>}
+        </p>
+        <Radios label="How much" value={gift.way} onChange={gift.setWay} options={wordOptions(ways)} />
+        <div className="space-y-3 pt-3">
+          <HowMuch gift={gift} name={person.name} most={opening.minutes} />
+          <CheckboxField checked={isPencilled} onChange={(isOn) => setPencilled(isOn)}>
+            Pencilled for now
+          </CheckboxField>
+          <FormFault>{fault}</FormFault>
+          <Button look="main" disabled={!query} onClick={() => void give()}>
+            Assign
+          </Button>
+        </div>
+      </SheetSection>
+      {query && edit === null && <p className="text-ink-2">No hours of it fall there.</p>}
+      {query && edit && <ImpactView impact={impact} />}
+    </Sheet>
+  );
+}
+
+/** What is chosen and typed, the shares of the opening that it comes to, and the edit of those. */
+function useGift({ candidates: { opening, fitting, near }, person, hook }: Omit<GiveProps, "onClose">) {
   const others = [...fitting, ...near].filter(({ personId }) => personId !== person.personId);
   const beside = others.find(({ personId }) => hook.view.beside.includes(personId));
   const [way, setWay] = useState<Way>(beside ? "split" : "whole");
@@ -55,50 +82,57 @@ export function GiveSheet({
   const shares = sharesOf(way, person.personId, { hours: amount?.value, until: date ?? undefined, otherId });
   const query = shares && { openingId: opening.id, shares, isPencilled };
   const edit = useMaybeAnswer("fill", query && { ...query, idStem: STEM }, null);
-  const impact = useImpact(shares ? edit : null);
   const give = async () => {
     if (query) setFault(await hook.give(query.openingId, query.shares, isPencilled));
   };
+  return {
+    way,
+    setWay,
+    hours: { text: hours, isSound: amount !== null, set: setHours },
+    until: { text: until, isSound: until === "" || date !== null, set: setUntil },
+    others,
+    otherId,
+    setOther,
+    isPencilled,
+    setPencilled,
+    fault,
+    query,
+    edit,
+    give,
+  };
+}
+
+interface HowMuchProps {
+  gift: ReturnType<typeof useGift>;
+  name: string;
+  /** Minutes of the opening. */
+  most: number;
+}
+
+/** What the chosen way asks for. */
+function HowMuch({ gift: { way, hours, until, others, otherId, setOther }, name, most }: HowMuchProps) {
   return (
-    <Sheet title={`Assign to ${person.name}`} subtitle={`${opening.taskName}, ${hoursText(opening.minutes)} h`} onClose={onClose}>
-      <SheetSection>
-        <p className="pb-2 text-ink-2">
-          {person.name} can cover {hoursText(person.covered)} h of it, {shareText(person.cover)}.
-          {person.missing.length > 0 && <span className="text-ochre-ink"> Misses: {person.missing.map(missingText).join(", ")}.</span>}
-        </p>
-        <Radios label="How much" value={way} onChange={setWay} options={wordOptions(ways)} />
-        <div className="space-y-3 pt-3">
-          {way === "split" && (
-            <Field label="With">
-              <Choice
-                value={otherId}
-                onChange={(value) => setOther(value)}
-                options={others.map(({ personId, name, cover }) => ({ value: personId, text: `${name}, covers ${shareText(cover)}` }))}
-              />
-            </Field>
-          )}
-          {(way === "hours" || way === "split") && (
-            <Field label={`Hours for ${person.name}`} fault={amount ? undefined : `More than 0, at most ${hoursText(opening.minutes)}.`}>
-              <TextInput inputMode="decimal" value={hours} onChange={(event) => setHours(event.target.value)} />
-            </Field>
-          )}
-          {way === "until" && (
-            <Field label="Last day" fault={until === "" || date ? undefined : DATE_HINT} hint="The rest stays open">
-              <DateField value={until} onChange={setUntil} />
-            </Field>
-          )}
-          <CheckboxField checked={isPencilled} onChange={(isOn) => setPencilled(isOn)}>
-            Pencilled for now
-          </CheckboxField>
-          <FormFault>{fault}</FormFault>
-          <Button look="main" disabled={!query} onClick={() => void give()}>
-            Assign
-          </Button>
-        </div>
-      </SheetSection>
-      {shares && edit === null && <p className="text-ink-2">No hours of it fall there.</p>}
-      {shares && edit && <ImpactView impact={impact} />}
-    </Sheet>
+    <>
+      {way === "split" && (
+        <Field label="With">
+          <Choice
+            value={otherId}
+            onChange={(value) => setOther(value)}
+            options={others.map((own) => ({ value: own.personId, text: `${own.name}, covers ${shareText(own.cover)}` }))}
+          />
+        </Field>
+      )}
+      {(way === "hours" || way === "split") && (
+        <Field label={`Hours for ${name}`} fault={hours.isSound ? undefined : `More than 0, at most ${hoursText(most)}.`}>
+          <TextInput inputMode="decimal" value={hours.text} onChange={(event) => hours.set(event.target.value)} />
+        </Field>
+      )}
+      {way === "until" && (
+        <Field label="Last day" fault={until.isSound ? undefined : DATE_HINT} hint="The rest stays open">
+          <DateField value={until.text} onChange={until.set} />
+        </Field>
+      )}
+    </>
   );
 }
 

@@ -22,17 +22,14 @@ import { type OpeningsHook, useOpenings } from "./useOpenings.ts";
 /** What the sheet shows besides a gift to somebody. */
 const [FREE, PROPOSAL] = ["free", "proposal"];
 
-export function Openings({
-  initial,
-  candidates: first,
-}: {
+interface OpeningsProps {
   initial: Initial<AnswerOf<"openings">>;
   candidates: Initial<AnswerOf<"candidates">>;
-}) {
+}
+
+export function Openings({ initial, candidates: first }: OpeningsProps) {
   const hook = useOpenings(initial, first);
-  const { openings, shown, view, setView, candidates } = hook;
-  const close = () => setView(({ sheet }) => ({ sheet: closed(view.sheet)(sheet) }));
-  const person = [...(candidates?.fitting ?? []), ...(candidates?.near ?? [])].find(({ personId }) => `give:${personId}` === view.sheet);
+  const { openings, view } = hook;
   return (
     <Screen
       isTwoLined
@@ -44,24 +41,7 @@ export function Openings({
         </>
       }
       actions={<OpeningTools hook={hook} />}
-      sheet={
-        view.sheet === FREE ? (
-          <FreeSheet onClose={close} />
-        ) : view.sheet === PROPOSAL ? (
-          <ProposalSheet openings={shown} onClose={close} />
-        ) : (
-          candidates &&
-          person && (
-            <GiveSheet
-              key={`${candidates.opening.id} ${person.personId}`}
-              candidates={candidates}
-              person={person}
-              hook={hook}
-              onClose={close}
-            />
-          )
-        )
-      }
+      sheet={sheetOf(hook)}
     >
       {openings.length === 0 ? (
         <Empty title="Nothing is open">
@@ -71,17 +51,30 @@ export function Openings({
       ) : (
         <div className="grid min-h-0 flex-1 grid-cols-[300px_minmax(0,1fr)] gap-3">
           <OpeningList hook={hook} />
-          {shown.length === 0 ? (
-            <p className="p-6 text-ink-2">No opening matches.</p>
-          ) : candidates ? (
-            <CandidatePanel candidates={candidates} hook={hook} />
-          ) : (
-            <p className="p-6 text-ink-2">Working out who could take it, {countText(shown.length, "opening")} in the list…</p>
-          )}
+          <Takers hook={hook} />
         </div>
       )}
     </Screen>
   );
+}
+
+/** What stands in the side sheet: who is free when, a proposal for all, or giving an opening to somebody. */
+function sheetOf(hook: OpeningsHook) {
+  const { shown, view, setView, candidates } = hook;
+  const close = () => setView(({ sheet }) => ({ sheet: closed(view.sheet)(sheet) }));
+  if (view.sheet === FREE) return <FreeSheet onClose={close} />;
+  if (view.sheet === PROPOSAL) return <ProposalSheet openings={shown} onClose={close} />;
+  const person = [...(candidates?.fitting ?? []), ...(candidates?.near ?? [])].find(({ personId }) => `give:${personId}` === view.sheet);
+  if (!candidates || !person) return null;
+  const key = `${candidates.opening.id} ${person.personId}`;
+  return <GiveSheet key={key} candidates={candidates} person={person} hook={hook} onClose={close} />;
+}
+
+function Takers({ hook }: { hook: OpeningsHook }) {
+  const { shown, candidates } = hook;
+  if (shown.length === 0) return <p className="p-6 text-ink-2">No opening matches.</p>;
+  if (candidates) return <CandidatePanel candidates={candidates} hook={hook} />;
+  return <p className="p-6 text-ink-2">Working out who could take it, {countText(shown.length, "opening")} in the list…</p>;
 }
 
 function OpeningTools({ hook: { openings, shown, view, setView } }: { hook: OpeningsHook }) {

@@ -11,43 +11,21 @@ import { countText, hoursText, moneyText, shareText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
 import { ProgressLine } from "../../ui/progressLine.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { toggledSet } from "../../ui/toggled.ts";
 import { usePlanFacts } from "../frame/facts.ts";
 
 export function ProposalSheet({ openings, onClose }: { openings: readonly OpeningRow[]; onClose: () => void }) {
   const session = usePlan();
-  const [proposal, setProposal] = useState<Proposal | null>(null);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
-  const [fault, setFault] = useState<string | null>(null);
   // The proposal is for what was listed when it was asked for; taking it empties that list.
   const [ids] = useState(() => openings.map(({ id }) => id));
   const [isShared, setShared] = useState(false);
-  const [solve, setSolve] = useState<0 | 1 | 2 | 3>(0);
-  const [stop, setStop] = useState<(() => void) | undefined>();
-  useEffect(() => {
-    let isStale = false;
-    setProposal(null);
-    setSolve(0);
-    const asked = session.propose(ids, newId("work"), isShared ? 2 : 1, (own) => !isStale && setSolve(own));
-    setStop(() => asked.stop);
-    asked.proposal.then(
-      (found) => !isStale && setProposal(found),
-      () => !isStale && setFault("No proposal could be worked out. Close this and try again, or with fewer openings."),
-    );
-    return () => {
-      isStale = true;
-      asked.stop();
-    };
-  }, [session, ids, isShared]);
+  const { proposal, fault, solve, stop } = useProposal(ids, isShared);
   const taken = proposal?.lines.filter(({ openingId }) => !left.has(openingId)) ?? [];
   const take = async () => {
     const words = `assign ${countText(taken.length, "opening")} as proposed`;
     const faults = await session.edit({ kind: "together", words, edits: taken.flatMap(({ edits }) => edits) });
     if (faults.length === 0) onClose();
-  };
-  const toggle = ({ openingId }: ProposalLine) => {
-    const next = new Set(left);
-    if (!next.delete(openingId)) next.add(openingId);
-    setLeft(next);
   };
   return (
     <Sheet title="Proposal for all" subtitle={`${countText(ids.length, "opening")}: most hours, then skills, then cost`} onClose={onClose}>
@@ -68,23 +46,62 @@ export function ProposalSheet({ openings, onClose }: { openings: readonly Openin
           <Covered proposal={proposal} />
           <SheetSection>
             {proposal.lines.map((line) => (
-              <Line key={line.openingId} line={line} isTaken={!left.has(line.openingId)} onToggle={() => toggle(line)} />
+              <Line
+                key={line.openingId}
+                line={line}
+                isTaken={!left.has(line.openingId)}
+                onToggle={() => setLeft(toggledSet(left, line.openingId))}
+              />
             ))}
-            {proposal.lines.length === 0 && <p className="text-ink-2">Nobody who fits has any room.</p>}
-            {proposal.lines.length > 0 && (
-              <Button look="main" className="mt-3" disabled={taken.length === 0} onClick={() => void take()}>
-                Take {countText(taken.length, "line")}
-              </Button>
-            )}
+            <Take lines={proposal.lines.length} taken={taken.length} onTake={() => void take()} />
           </SheetSection>
-          {proposal.left.length > 0 && (
-            <SheetSection title="Nobody for">
-              <p>{proposal.left.join(", ")}</p>
-            </SheetSection>
-          )}
+          <NobodyFor names={proposal.left} />
         </>
       )}
     </Sheet>
+  );
+}
+
+/** Works a proposal out, and again where two may share or no longer may. */
+function useProposal(ids: readonly string[], isShared: boolean) {
+  const session = usePlan();
+  const [proposal, setProposal] = useState<Proposal | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const [solve, setSolve] = useState<0 | 1 | 2 | 3>(0);
+  const [stop, setStop] = useState<(() => void) | undefined>();
+  useEffect(() => {
+    let isStale = false;
+    setProposal(null);
+    setSolve(0);
+    const asked = session.propose(ids, newId("work"), isShared ? 2 : 1, (own) => !isStale && setSolve(own));
+    setStop(() => asked.stop);
+    asked.proposal.then(
+      (found) => !isStale && setProposal(found),
+      () => !isStale && setFault("No proposal could be worked out. Close this and try again, or with fewer openings."),
+    );
+    return () => {
+      isStale = true;
+      asked.stop();
+    };
+  }, [session, ids, isShared]);
+  return { proposal, fault, solve, stop };
+}
+
+function Take({ lines, taken, onTake }: { lines: number; taken: number; onTake: () => void }) {
+  if (lines === 0) return <p className="text-ink-2">Nobody who fits has any room.</p>;
+  return (
+    <Button look="main" className="mt-3" disabled={taken === 0} onClick={onTake}>
+      Take {countText(taken, "line")}
+    </Button>
+  );
+}
+
+function NobodyFor({ names }: { names: readonly string[] }) {
+  if (names.length === 0) return null;
+  return (
+    <SheetSection title="Nobody for">
+      <p>{names.join(", ")}</p>
+    </SheetSection>
   );
 }
 

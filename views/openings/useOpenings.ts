@@ -8,6 +8,7 @@ import type { OpeningRow } from "../../core/answers/openings.ts";
 import type { Share } from "../../core/staffing/fillOpening.ts";
 import { closed } from "../../ui/closed.ts";
 import { newId } from "../../ui/newId.ts";
+import { toggledList } from "../../ui/toggled.ts";
 
 export const MOST_COMPARED = 3;
 
@@ -46,7 +47,7 @@ export function useOpenings(initial: Initial<AnswerOf<"openings">>, first: Initi
     /** Null until they are those of the selected opening. */
     candidates: candidates?.opening.id === selectedId ? candidates : null,
     compare: (personId: string) => {
-      const beside = view.beside.includes(personId) ? view.beside.filter((id) => id !== personId) : [...view.beside, personId];
+      const beside = toggledList(view.beside, personId);
       void setView({ beside: beside.slice(-MOST_COMPARED) });
     },
     give,

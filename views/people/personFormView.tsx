@@ -7,6 +7,7 @@ import { Field, FieldGroup, TextInput } from "../../ui/field.tsx";
 import { FormCheckbox, FormChoice, FormDate, FormPicker } from "../../ui/form.tsx";
 import { FormEnd } from "../../ui/formEnd.tsx";
 import { namedOptions, none, wordOptions } from "../../ui/options.ts";
+import { toggledList } from "../../ui/toggled.ts";
 import { Unfold } from "../../ui/unfold.tsx";
 import { useFormOver } from "../../ui/useFormOver.ts";
 import { useNames } from "../frame/facts.ts";
@@ -103,7 +104,7 @@ function Employment({ form: { register, control, formState } }: { form: Form }) 
 
 function OtherRoles({ control, roles }: { control: Control<PersonFields>; roles: readonly { id: string; name: string }[] }) {
   const { field } = useController({ control, name: "otherRoleIds" });
-  const toggle = (id: string) => field.onChange(field.value.includes(id) ? field.value.filter((own) => own !== id) : [...field.value, id]);
+  const toggle = (id: string) => field.onChange(toggledList(field.value, id));
   return (
     <div className="grid grid-cols-2 gap-x-3 gap-y-1">
       {roles.map(({ id, name }) => (

@@ -57,58 +57,10 @@ export function RosterTools({ people }: { people: PeopleHook }) {
 
 function FilterMenu({ people }: { people: PeopleHook }) {
   const { view, setView } = people;
-  const { roles, skills, teams, places } = useNames();
   return (
     <Menu label={people.isFiltered ? "Filtered" : "Filter"} icon={<ListFilter size={14} />} isActive={people.isFiltered}>
       <div className="w-[250px] space-y-3">
-        <Field label="Role">
-          <Choice
-            value={view.role}
-            onChange={(value) => setView({ role: value })}
-            options={[none("Any role"), ...textOptions(roles.map(({ name }) => name))]}
-          />
-        </Field>
-        <div className="grid grid-cols-[1fr_84px] gap-2">
-          <Field label="Skill">
-            <Choice
-              value={view.skill}
-              onChange={(value) => setView({ skill: value })}
-              options={[none("Any skill"), ...textOptions(skills.map(({ name }) => name))]}
-            />
-          </Field>
-          <Field label="Least level">
-            <Choice
-              value={String(view.level)}
-              onChange={(value) => setView({ level: Number(value) })}
-              options={textOptions(["1", "2", "3", "4", "5"])}
-            />
-          </Field>
-        </div>
-        <Field label="Team">
-          <Choice
-            value={view.team}
-            onChange={(value) => setView({ team: value })}
-            options={[none("Any team"), ...textOptions(teams.map(({ name }) => name))]}
-          />
-        </Field>
-        <Field label="Place">
-          <Choice
-            value={view.place}
-            onChange={(value) => setView({ place: value })}
-            options={[none("Any place"), ...textOptions(places)]}
-          />
-        </Field>
-        <Field label="Kind">
-          <Choice
-            value={view.kind}
-            onChange={(value) => setView({ kind: value })}
-            options={[
-              none("Employees and contractors"),
-              { value: "employee", text: "Employees" },
-              { value: "contractor", text: "Contractors" },
-            ]}
-          />
-        </Field>
+        <Filters view={view} setView={setView} />
         <CheckboxField checked={view.archived} onChange={(archived) => setView({ archived })}>
           Only archived people
         </CheckboxField>
@@ -122,3 +74,42 @@ function FilterMenu({ people }: { people: PeopleHook }) {
     </Menu>
   );
 }
+
+function Filters({ view, setView }: Pick<PeopleHook, "view" | "setView">) {
+  const { roles, skills, teams, places } = useNames();
+  const choice = (key: "role" | "skill" | "team" | "place", label: string, names: readonly string[]) => (
+    <Field label={label}>
+      <Choice value={view[key]} onChange={(value) => setView({ [key]: value })} options={[none(`Any ${key}`), ...textOptions(names)]} />
+    </Field>
+  );
+  return (
+    <>
+      {choice("role", "Role", namesOf(roles))}
+      <div className="grid grid-cols-[1fr_84px] gap-2">
+        {choice("skill", "Skill", namesOf(skills))}
+        <Field label="Least level">
+          <Choice
+            value={String(view.level)}
+            onChange={(value) => setView({ level: Number(value) })}
+            options={textOptions(["1", "2", "3", "4", "5"])}
+          />
+        </Field>
+      </div>
+      {choice("team", "Team", namesOf(teams))}
+      {choice("place", "Place", places)}
+      <Field label="Kind">
+        <Choice
+          value={view.kind}
+          onChange={(value) => setView({ kind: value })}
+          options={[
+            none("Employees and contractors"),
+            { value: "employee", text: "Employees" },
+            { value: "contractor", text: "Contractors" },
+          ]}
+        />
+      </Field>
+    </>
+  );
+}
+
+const namesOf = (list: readonly { name: string }[]): string[] => list.map(({ name }) => name);

@@ -45,17 +45,18 @@ export function Rates({ initial }: { initial: Initial<AnswerOf<"rateTables">> })
 
 const figures = { rate: "Rate", overtimeRate: "Overtime", perUse: "Per use" } as const;
 
-function OneTable({ table, tables, onTable }: { table: RateTable; tables: readonly RateTable[]; onTable: (id: string) => void }) {
-  const session = usePlan();
+interface TableProps {
+  table: RateTable;
+  tables: readonly RateTable[];
+  onTable: (id: string) => void;
+}
+
+function OneTable({ table, tables, onTable }: TableProps) {
   const { currency } = usePlanFacts();
   const rates = useRates(table);
   const [sheet, setSheet] = useState<"raise" | "exchange" | null>(null);
   const [besideId, setBeside] = useState("");
-  const copy = async () => {
-    const id = newId("rates");
-    const row = { ...table, id, name: copyName(table.name, tables) };
-    if ((await session.edit({ kind: "addNamed", list: "rateTables", row })).length === 0) onTable(id);
-  };
+  const others = tables.filter(({ id }) => id !== table.id);
   return (
     <Screen
       isTwoLined
@@ -72,26 +73,17 @@ function OneTable({ table, tables, onTable }: { table: RateTable; tables: readon
       actions={
         <>
           <Choice label="Rate table" value={table.id} options={namedOptions(tables)} onChange={onTable} width={160} />
-          {tables.length > 1 && (
+          {others.length > 0 && (
             <Choice
               label="Beside it"
               value={besideId}
-              options={[none("Beside no other"), ...namedOptions(tables.filter(({ id }) => id !== table.id))]}
+              options={[none("Beside no other"), ...namedOptions(others)]}
               onChange={setBeside}
               width={160}
             />
           )}
           <Segmented label="Figure" value={rates.figure} options={wordOptions(figures)} onChange={rates.setFigure} />
-          <Menu label="More" icon={<Ellipsis size={14} />}>
-            <div className="w-[170px]">
-              <button type="button" className="menu-line" onClick={() => void copy()}>
-                Copy this table
-              </button>
-              <button type="button" className="menu-line" onClick={() => setSheet("exchange")}>
-                Exchange rates
-              </button>
-            </div>
-          </Menu>
+          <MoreMenu table={table} tables={tables} onTable={onTable} onExchange={() => setSheet("exchange")} />
           <Button onClick={() => setSheet("raise")}>
             <TrendingUp size={14} /> Raise…
           </Button>
@@ -105,7 +97,28 @@ function OneTable({ table, tables, onTable }: { table: RateTable; tables: readon
         )
       }
     >
-      <RateList rates={rates} beside={tables.find(({ id }) => id === besideId)} />
+      <RateList rates={rates} beside={others.find(({ id }) => id === besideId)} />
     </Screen>
+  );
+}
+
+function MoreMenu({ table, tables, onTable, onExchange }: TableProps & { onExchange: () => void }) {
+  const session = usePlan();
+  const copy = async () => {
+    const id = newId("rates");
+    const row = { ...table, id, name: copyName(table.name, tables) };
+    if ((await session.edit({ kind: "addNamed", list: "rateTables", row })).length === 0) onTable(id);
+  };
+  return (
+    <Menu label="More" icon={<Ellipsis size={14} />}>
+      <div className="w-[170px]">
+        <button type="button" className="menu-line" onClick={() => void copy()}>
+          Copy this table
+        </button>
+        <button type="button" className="menu-line" onClick={onExchange}>
+          Exchange rates
+        </button>
+      </div>
+    </Menu>
   );
 }

@@ -11,12 +11,52 @@ import { takeOut } from "../../ui/takeOut.ts";
 import { listNames } from "./paths.ts";
 import type { NameListHook, NewName } from "./useNameList.ts";
 
-const usualDetail = { rateTables: "cost", materials: "", skills: "" } as const;
+export function AddNames({ names }: { names: NameListHook }) {
+  const { one } = listNames[names.list];
+  const { name, setName, detail, setDetail, submit, paste } = useNewNames(names);
+  return (
+    <form className="flex flex-wrap items-center gap-2 pt-2" onSubmit={submit}>
+      <TextInput
+        aria-label={`Name of a new ${one}`}
+        placeholder={`Add a ${one}, or paste a list`}
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        onPaste={paste}
+        width={260}
+      />
+      <Detail list={names.list} value={detail} onChange={setDetail} />
+      <Button type="submit" disabled={name.trim() === ""}>
+        <Plus size={14} /> Add
+      </Button>
+    </form>
+  );
+}
 
-export function AddNames({ names: { list, add } }: { names: NameListHook }) {
+/** What some lists state beside a name. */
+function Detail({ list, value, onChange }: { list: NameListHook["list"]; value: string; onChange: (detail: string) => void }) {
+  if (list === "rateTables") return <Choice label="Kind" value={value} onChange={onChange} options={kinds} />;
+  if (list !== "materials" && list !== "skills") return null;
+  return (
+    <TextInput
+      aria-label={list === "materials" ? "Unit" : "Group"}
+      placeholder={list === "materials" ? "Unit: m², kg, piece" : "Group, if any"}
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+      width={150}
+    />
+  );
+}
+
+const kinds = [
+  { value: "cost", text: "What it costs" },
+  { value: "bill", text: "What is billed" },
+];
+
+/** The name that is typed, and what becomes of it or of a list that is pasted. */
+function useNewNames({ list, add }: NameListHook) {
   const { one, many } = listNames[list];
   const [name, setName] = useState("");
-  const [detail, setDetail] = useState<string>(list in usualDetail ? usualDetail[list as keyof typeof usualDetail] : "");
+  const [detail, setDetail] = useState(list === "rateTables" ? "cost" : "");
   const take = async (added: readonly NewName[]): Promise<boolean> => {
     const count = await add(added);
     if (count === null) return false;
@@ -38,39 +78,5 @@ export function AddNames({ names: { list, add } }: { names: NameListHook }) {
     event.preventDefault();
     void take(lines.map(([first, second = ""]) => ({ name: first.slice(0, 300), detail: second.slice(0, 30) })));
   };
-  return (
-    <form className="flex flex-wrap items-center gap-2 pt-2" onSubmit={submit}>
-      <TextInput
-        aria-label={`Name of a new ${one}`}
-        placeholder={`Add a ${one}, or paste a list`}
-        value={name}
-        onChange={(event) => setName(event.target.value)}
-        onPaste={paste}
-        width={260}
-      />
-      {(list === "materials" || list === "skills") && (
-        <TextInput
-          aria-label={list === "materials" ? "Unit" : "Group"}
-          placeholder={list === "materials" ? "Unit: m², kg, piece" : "Group, if any"}
-          value={detail}
-          onChange={(event) => setDetail(event.target.value)}
-          width={150}
-        />
-      )}
-      {list === "rateTables" && (
-        <Choice
-          label="Kind"
-          value={detail}
-          onChange={setDetail}
-          options={[
-            { value: "cost", text: "What it costs" },
-            { value: "bill", text: "What is billed" },
-          ]}
-        />
-      )}
-      <Button type="submit" disabled={name.trim() === ""}>
-        <Plus size={14} /> Add
-      </Button>
-    </form>
-  );
+  return { name, setName, detail, setDetail, submit, paste };
 }

@@ -9,6 +9,7 @@ import { CheckboxField } from "../../ui/checkbox.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";
 import { countText } from "../../ui/format.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { toggledList } from "../../ui/toggled.ts";
 import { ImpactView } from "../frame/impact.tsx";
 import { useOwnSketch } from "../frame/ownSketch.ts";
 import { useLinkTo } from "../frame/windowed.ts";
@@ -73,7 +74,7 @@ function Changes({ sketchId, entries }: { sketchId: string; entries: readonly Sk
       </SheetSection>
     );
   const count = adoption?.count ?? 0;
-  const toggle = (id: string) => setChosen(chosen.includes(id) ? chosen.filter((own) => own !== id) : [...chosen, id]);
+  const toggle = (id: string) => setChosen(toggledList(chosen, id));
   return (
     <>
       <SheetSection title="Changes">

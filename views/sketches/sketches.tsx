@@ -9,6 +9,7 @@ import { Button, TextButton } from "../../ui/button.tsx";
 import { Field, TextInput } from "../../ui/field.tsx";
 import { useKeys } from "../../ui/keys.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+import { toggledList } from "../../ui/toggled.ts";
 import { useOwnSketch } from "../frame/ownSketch.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { CompareTable } from "./compareTable.tsx";
@@ -29,8 +30,7 @@ export function Sketches({ initial }: { initial: Initial<AnswerOf<"sketches">> }
   const close = () => void setView({ open: null, add: null });
   const selected = rows.find(({ id }) => id === view.open);
   const beside = view.beside.filter((id) => rows.some((row) => row.id === id)).slice(0, MOST_BESIDE);
-  const toggle = (id: string) =>
-    void setView({ beside: beside.includes(id) ? beside.filter((own) => own !== id) : [...beside, id].slice(-MOST_BESIDE) });
+  const toggle = (id: string) => void setView({ beside: toggledList(beside, id).slice(-MOST_BESIDE) });
   return (
     <Screen
       title="Sketches"

@@ -65,36 +65,8 @@ export function CommentText({ text, names }: { text: string; names: MentionNames
 }
 
 function NewComment({ taskId, names }: { taskId: string; names: MentionNames }) {
-  const session = usePlan();
-  const { user } = useFrame();
-  const { today } = usePlanFacts();
-  const [text, setText] = useTyped(`comments ${taskId}`);
-  const [active, setActive] = useState(0);
   const field = useRef<HTMLTextAreaElement>(null);
-  const typed = /(?:^|[^\p{L}\p{N}])@([\p{L}\p{N} .'-]{0,40})$/u.exec(text)?.[1] ?? null;
-  const offers = typed === null ? [] : offersFor(typed, names);
-  const take = (name: string) => {
-    setText(() => `${text.slice(0, text.length - (typed?.length ?? 0))}${name} `);
-    setActive(0);
-    field.current?.focus();
-  };
-  const save = async () => {
-    const said = text.trim();
-    if (said === "") return;
-    const mentions = mentionsIn(said, names);
-    const comment = { id: newId("comment"), taskId, author: user.name, at: momentOn(today), text: said };
-    const edit = { kind: "addComment" as const, comment: { ...comment, ...(mentions.length > 0 && { mentions }) } };
-    await takeOut(text, setText, async () => (await session.edit(edit)).length === 0);
-  };
-  const press = (event: KeyboardEvent) => {
-    if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) void save();
-    else if (offers.length === 0) return;
-    else if (event.key === "ArrowDown") setActive((active + 1) % offers.length);
-    else if (event.key === "ArrowUp") setActive((active + offers.length - 1) % offers.length);
-    else if (event.key === "Enter" || event.key === "Tab") take(offers[active]);
-    else return;
-    event.preventDefault();
-  };
+  const { text, write, offers, active, take, save, press } = useNewComment(taskId, names, () => field.current?.focus());
   return (
     <div className="pt-2">
       <TextArea
@@ -102,11 +74,7 @@ function NewComment({ taskId, names }: { taskId: string; names: MentionNames }) 
         aria-label="Write a comment"
         placeholder="Write a comment; @ calls upon people and teams"
         value={text}
-        onChange={(event) => {
-          const typed = event.target.value;
-          setText(() => typed);
-          setActive(0);
-        }}
+        onChange={(event) => write(event.target.value)}
         onKeyDown={press}
       />
       {offers.length > 0 && (
@@ -133,6 +101,43 @@ function NewComment({ taskId, names }: { taskId: string; names: MentionNames }) 
       </div>
     </div>
   );
+}
+
+/** What is typed, the names that it may become after an @, and the keys that choose among those. */
+function useNewComment(taskId: string, names: MentionNames, focus: () => void) {
+  const session = usePlan();
+  const { user } = useFrame();
+  const { today } = usePlanFacts();
+  const [text, setText] = useTyped(`comments ${taskId}`);
+  const [active, setActive] = useState(0);
+  const typed = /(?:^|[^\p{L}\p{N}])@([\p{L}\p{N} .'-]{0,40})$/u.exec(text)?.[1] ?? null;
+  const offers = typed === null ? [] : offersFor(typed, names);
+  const write = (next: string) => {
+    setText(() => next);
+    setActive(0);
+  };
+  const take = (name: string) => {
+    write(`${text.slice(0, text.length - (typed?.length ?? 0))}${name} `);
+    focus();
+  };
+  const save = async () => {
+    const said = text.trim();
+    if (said === "") return;
+    const mentions = mentionsIn(said, names);
+    const comment = { id: newId("comment"), taskId, author: user.name, at: momentOn(today), text: said };
+    const edit = { kind: "addComment" as const, comment: { ...comment, ...(mentions.length > 0 && { mentions }) } };
+    await takeOut(text, setText, async () => (await session.edit(edit)).length === 0);
+  };
+  const press = (event: KeyboardEvent) => {
+    if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) void save();
+    else if (offers.length === 0) return;
+    else if (event.key === "ArrowDown") setActive((active + 1) % offers.length);
+    else if (event.key === "ArrowUp") setActive((active + offers.length - 1) % offers.length);
+    else if (event.key === "Enter" || event.key === "Tab") take(offers[active]);
+    else return;
+    event.preventDefault();
+  };
+  return { text, write, offers, active, take, save, press };
 }
 
 /** Names that what is typed after an @ may become; none once it is a whole name. */

@@ -1,6 +1,6 @@
 "use client";
 // Writing tasks down: one line, or a pasted list, shown as what it will become before it is added.
-import { type ClipboardEvent, type KeyboardEvent, useEffect, useMemo, useRef, useState } from "react";
+import { type ClipboardEvent, type KeyboardEvent, type RefObject, useEffect, useMemo, useRef, useState } from "react";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { PlacedLine } from "../../core/entry/newTasks.ts";
 import { type PartMeaning, readIndentedList, readTaskLine, readTaskLines, type TaskLine } from "../../core/entry/taskLine.ts";
@@ -50,42 +50,8 @@ function useLineNames(tasks: readonly OutlineTask[]) {
 }
 
 export function QuickEntry({ tasks, aboveId, place, onAdd }: QuickEntryProps) {
-  const [text, setText] = useState("");
-  const [list, setList] = useState<PlacedLine[] | null>(null);
-  const [fault, setFault] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
-  const names = useLineNames(tasks);
-  const line = readTaskLine(text, names, aboveId);
-  const known = useSuggestions(text, names);
-  const add = async (lines: readonly PlacedLine[]): Promise<boolean> => {
-    const faults = await onAdd(lines);
-    setFault(faults[0]?.message ?? null);
-    if (faults.length > 0) return false;
-    setList(null);
-    // Whoever has gone on elsewhere meanwhile stays there.
-    const at = document.activeElement;
-    if (at === document.body || at?.closest("[data-entry]")) input.current?.focus();
-    return true;
-  };
-  const addLine = () => takeOut(text, setText, () => add([{ line, depth: 0 }]));
-  const press = (event: KeyboardEvent) => {
-    if (event.key === "Enter" && line.name !== "") void addLine();
-    else if (event.key === "Tab" && !event.shiftKey && known.length > 0) setText(completed(text, known[0]));
-    else if (event.key === "Escape" && text !== "") setText("");
-    else return;
-    event.preventDefault();
-  };
-  const paste = (event: ClipboardEvent) => {
-    const lines = readIndentedList(event.clipboardData.getData("text"));
-    if (lines.length < 2) return;
-    event.preventDefault();
-    const read = readTaskLines(
-      lines.map((own) => own.text),
-      names,
-      aboveId,
-    );
-    setList(lines.map(({ depth }, at) => ({ line: read[at], depth })));
-  };
+  const { text, setText, line, known, list, setList, fault, add, addLine, press, paste } = useEntry({ tasks, aboveId, onAdd, input });
   if (list) return <PastedList list={list} place={place} fault={fault} onAdd={() => void add(list)} onBack={() => setList(null)} />;
   return (
     <div data-entry className="line-above bg-sheet px-3 py-2">
@@ -127,6 +93,47 @@ export function QuickEntry({ tasks, aboveId, place, onAdd }: QuickEntryProps) {
   );
 }
 
+interface EntryOptions extends Pick<QuickEntryProps, "tasks" | "aboveId" | "onAdd"> {
+  input: RefObject<HTMLInputElement | null>;
+}
+
+/** What is typed or pasted, what it is read as, and the keys that complete or add it. */
+function useEntry({ tasks, aboveId, onAdd, input }: EntryOptions) {
+  const [text, setText] = useState("");
+  const [list, setList] = useState<PlacedLine[] | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const names = useLineNames(tasks);
+  const line = readTaskLine(text, names, aboveId);
+  const known = suggestions(text, names);
+  const add = async (lines: readonly PlacedLine[]): Promise<boolean> => {
+    const faults = await onAdd(lines);
+    setFault(faults[0]?.message ?? null);
+    if (faults.length > 0) return false;
+    setList(null);
+    // Whoever has gone on elsewhere meanwhile stays there.
+    const at = document.activeElement;
+    if (at === document.body || at?.closest("[data-entry]")) input.current?.focus();
+    return true;
+  };
+  const addLine = () => takeOut(text, setText, () => add([{ line, depth: 0 }]));
+  const press = (event: KeyboardEvent) => {
+    if (event.key === "Enter" && line.name !== "") void addLine();
+    else if (event.key === "Tab" && !event.shiftKey && known.length > 0) setText(completed(text, known[0]));
+    else if (event.key === "Escape" && text !== "") setText("");
+    else return;
+    event.preventDefault();
+  };
+  const paste = (event: ClipboardEvent) => {
+    const lines = readIndentedList(event.clipboardData.getData("text"));
+    if (lines.length < 2) return;
+    event.preventDefault();
+    const texts = lines.map((own) => own.text);
+    const read = readTaskLines(texts, names, aboveId);
+    setList(lines.map(({ depth }, at) => ({ line: read[at], depth })));
+  };
+  return { text, setText, line, known, list, setList, fault, add, addLine, press, paste };
+}
+
 function Parts({ line: { parts } }: { line: TaskLine }) {
   return parts.map(({ text, meaning }, at) => (
     <span key={`${text} ${String(at)}`} data-meaning={meaning} className="line-part">
@@ -136,7 +143,7 @@ function Parts({ line: { parts } }: { line: TaskLine }) {
 }
 
 /** Names that the part being written could become. */
-function useSuggestions(
+function suggestions(
   text: string,
   names: { people: { name: string }[]; roles: { name: string }[]; teams: { name: string }[]; tasks: { name: string }[] },
 ) {

@@ -43,10 +43,9 @@ export function TaskMaterials({ entry, project }: Props) {
 
 function MaterialLine({ work: { assignment, name, unit = "" }, project }: { work: OutlineWork; project: ProjectHook }) {
   const [isOpen, setOpen] = useState(false);
-  const { id, quantity, quantityPerDay, wastePercent = 0, accrual = "start" } = assignment;
+  const { id, quantity, quantityPerDay } = assignment;
   const isByDay = quantity === undefined;
-  const change = (set: Partial<Record<keyof Assignment, unknown>>) => void project.changeWork(id, set as never);
-  const amount = (value: number) => change(isByDay ? { quantityPerDay: value } : { quantity: value });
+  const change = (set: MaterialSet) => void project.changeWork(id, set);
   return (
     <div className="py-1">
       <div className="flex items-center gap-2">
@@ -62,7 +61,7 @@ function MaterialLine({ work: { assignment, name, unit = "" }, project }: { work
           value={quantity ?? quantityPerDay ?? 0}
           write={String}
           read={(text) => readAmount(text, 0, MOST_UNITS)}
-          onSave={amount}
+          onSave={(value) => change(isByDay ? { quantityPerDay: value } : { quantity: value })}
           says="A quantity from 0 on"
           aria-label={`${name}, ${unit}${isByDay ? " a day" : ""}`}
           inputMode="decimal"
@@ -78,36 +77,44 @@ function MaterialLine({ work: { assignment, name, unit = "" }, project }: { work
           <X size={14} />
         </IconButton>
       </div>
-      {isOpen && (
-        <div className="grid grid-cols-2 gap-2 py-1">
-          <Field label="Stated">
-            <Choice
-              value={isByDay ? "day" : "all"}
-              options={[
-                { value: "all", text: "For the task" },
-                { value: "day", text: "A working day" },
-              ]}
-              onChange={(way) => {
-                const value = quantity ?? quantityPerDay ?? 0;
-                change(way === "day" ? { quantity: null, quantityPerDay: value } : { quantity: value, quantityPerDay: null });
-              }}
-            />
-          </Field>
-          <Field label="Waste, %">
-            <DraftInput
-              value={wastePercent}
-              write={String}
-              read={(text) => readAmount(text, 0, 1000)}
-              onSave={(value) => change({ wastePercent: value === 0 ? null : value })}
-              says="Per cent, from 0 on"
-              inputMode="decimal"
-            />
-          </Field>
-          <Field label="Counts">
-            <Choice value={accrual} options={wordOptions(accrualWords)} onChange={(next) => change({ accrual: next })} />
-          </Field>
-        </div>
-      )}
+      {isOpen && <HowItCounts assignment={assignment} onChange={change} />}
+    </div>
+  );
+}
+
+type MaterialSet = Parameters<ProjectHook["changeWork"]>[1];
+
+/** Whether its quantity is for the task or a day, how much of it is wasted, and when it counts. */
+function HowItCounts({ assignment, onChange }: { assignment: Assignment; onChange: (set: MaterialSet) => void }) {
+  const { quantity, quantityPerDay, wastePercent = 0, accrual = "start" } = assignment;
+  const amount = quantity ?? quantityPerDay ?? 0;
+  return (
+    <div className="grid grid-cols-2 gap-2 py-1">
+      <Field label="Stated">
+        <Choice
+          value={quantity === undefined ? "day" : "all"}
+          options={[
+            { value: "all", text: "For the task" },
+            { value: "day", text: "A working day" },
+          ]}
+          onChange={(way) =>
+            onChange(way === "day" ? { quantity: null, quantityPerDay: amount } : { quantity: amount, quantityPerDay: null })
+          }
+        />
+      </Field>
+      <Field label="Waste, %">
+        <DraftInput
+          value={wastePercent}
+          write={String}
+          read={(text) => readAmount(text, 0, 1000)}
+          onSave={(value) => onChange({ wastePercent: value === 0 ? null : value })}
+          says="Per cent, from 0 on"
+          inputMode="decimal"
+        />
+      </Field>
+      <Field label="Counts">
+        <Choice value={accrual} options={wordOptions(accrualWords)} onChange={(next) => onChange({ accrual: next })} />
+      </Field>
     </div>
   );
 }

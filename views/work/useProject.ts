@@ -4,6 +4,7 @@ import { parseAsArrayOf, parseAsString, parseAsStringLiteral, useQueryState } fr
 import { useCallback, useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer } from "../../client/session.tsx";
+import { toggledList } from "../../ui/toggled.ts";
 import { type OutlineColumn, outlineColumns, usualColumns } from "./outlineColumns.tsx";
 import { useLastSeen } from "./useLastSeen.ts";
 import { useTaskEdits } from "./useTaskEdits.ts";
@@ -49,7 +50,7 @@ export function useProject(projectId: string, initial: Initial<AnswerOf<"outline
     columns,
     setColumns: (next: OutlineColumn[]) => void setColumns(next),
     folded,
-    fold: (id: string) => void setFolded(folded.includes(id) ? folded.filter((own) => own !== id) : [...folded, id]),
+    fold: (id: string) => void setFolded(toggledList(folded, id)),
     ticked,
     tick: (ids: readonly string[], isOn: boolean) =>
       setTicked((known) => {

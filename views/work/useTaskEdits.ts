@@ -24,26 +24,15 @@ export function useTaskEdits(
   const edit = async (made: Edit, key?: string) => (await session.edit(made, key)).length === 0;
   const addTask = async (fields: Omit<Task, "id" | "projectId">) => {
     const id = newId("task");
-    const siblings = tasks.filter(({ task }) => task.parentId === fields.parentId);
-    const after = siblings.at(-1)?.task.id;
-    const faults = await session.edit({
-      kind: "addTask",
-      task: { id, projectId, ...fields },
-      next: after === undefined ? null : afterAll(tasks, after),
-    });
+    const after = tasks.filter(({ task }) => task.parentId === fields.parentId).at(-1)?.task.id;
+    const next = after === undefined ? null : afterAll(tasks, after);
+    const faults = await session.edit({ kind: "addTask", task: { id, projectId, ...fields }, next });
     if (faults.length === 0) select(id);
     return faults;
   };
   /** Adds written lines after the selected task, or at the end; inside it where it is a summary. */
-  const addLines = (lines: readonly PlacedLine[]) => {
-    const at = selected;
-    const place = !at
-      ? { parentId: null, next: null }
-      : at.isSummary
-        ? { parentId: at.task.id, next: afterAll(tasks, at.task.id) }
-        : { parentId: at.task.parentId ?? null, next: afterAll(tasks, at.task.id) };
-    return session.edit(tasksFromLines(lines, { projectId, ...place }, newId));
-  };
+  const addLines = (lines: readonly PlacedLine[]) =>
+    session.edit(tasksFromLines(lines, { projectId, ...placeOfLines(tasks, selected) }, newId));
   const remove = async (id: string, joins = false) => {
     const name = tasks.find(({ task }) => task.id === id)?.task.name ?? id;
     const key = newKey();
@@ -57,22 +46,35 @@ export function useTaskEdits(
     const place = placeAfter(tasks, id, step);
     return place ? edit({ kind: "moveTask", id, ...place }) : Promise.resolve(false);
   };
+  const changeTask = (id: string, set: Setting<Task>) => session.edit({ kind: "changeTask", id, set });
+  return { edit, addTask, addLines, changeTask, remove, move, ...useWorkEdits(), ...useLinkEdits() };
+}
+
+function placeOfLines(tasks: readonly OutlineTask[], selected: OutlineTask | null) {
+  if (!selected) return { parentId: null, next: null };
+  const { task, isSummary } = selected;
+  return { parentId: isSummary ? task.id : (task.parentId ?? null), next: afterAll(tasks, task.id) };
+}
+
+function useWorkEdits() {
+  const session = usePlan();
   return {
-    edit,
-    addTask,
-    addLines,
-    changeTask: (id: string, set: Setting<Task>) => session.edit({ kind: "changeTask", id, set }),
-    remove,
-    move,
     addWork: (fields: Omit<Assignment, "id">) => session.edit({ kind: "addAssignment", assignment: { id: newId("work"), ...fields } }),
     changeWork: (id: string, set: Setting<Assignment>) => session.edit({ kind: "changeAssignment", id, set }),
     removeWork: (id: string) => session.edit({ kind: "deleteAssignment", id }),
+  };
+}
+
+function useLinkEdits() {
+  const session = usePlan();
+  const typeLinks = async (taskId: string, rows: readonly OutlineRow[], text: string) => {
+    const typed = await session.ask("typeLinks", { taskId, rows, text, idStem: newId("link") });
+    if ("notUnderstood" in typed) toast(`“${typed.notUnderstood}” is not a row here.`);
+    else if (typed.edit) await session.edit(typed.edit);
+  };
+  return {
     addLink: (fields: Omit<Link, "id">) => session.edit({ kind: "addLink", link: { id: newId("link"), ...fields } }),
-    typeLinks: async (taskId: string, rows: readonly OutlineRow[], text: string) => {
-      const typed = await session.ask("typeLinks", { taskId, rows, text, idStem: newId("link") });
-      if ("notUnderstood" in typed) toast(`“${typed.notUnderstood}” is not a row here.`);
-      else if (typed.edit) await session.edit(typed.edit);
-    },
+    typeLinks,
     changeLink: (id: string, set: Setting<Link>) => session.edit({ kind: "changeLink", id, set }),
     removeLink: (id: string) => session.edit({ kind: "deleteLink", id }),
   };

@@ -35,29 +35,27 @@ const firmnesses: Record<NonNullable<Assignment["firmness"]>, string> = {
   confirmed: "Confirmed",
 };
 
-export function WorkShape({
-  assignment,
-  name,
-  isEffort,
-  onChange,
-}: {
+interface ShapeProps {
   assignment: Assignment;
   name: string;
-  isEffort: boolean;
   onChange: (set: Setting<Assignment>) => void;
-}) {
+}
+
+export function WorkShape({ assignment, name, isEffort, onChange }: ShapeProps & { isEffort: boolean }) {
   const weeks = useMaybeAnswer("workWeeks", { assignmentId: assignment.id }, null);
   const known = weeks?.assignmentId === assignment.id ? weeks : null;
   const stated: Way = statements.find(({ key }) => assignment[key] !== undefined)?.key ?? "custom";
   const restate = useRestate(assignment, stated, name, onChange);
+  const typeWeek = (at: number, hours: number) =>
+    onChange({ custom: (assignment.custom ?? []).map((bucket, own) => (own === at ? { ...bucket, hours } : bucket)) });
   return (
     <div className="mb-1 space-y-2 rounded-card border border-line p-2">
       <div className="grid grid-cols-2 gap-2">
         <Field label="Stated as" hint={known ? `Asks for ${hoursText(known.asked)} h` : undefined}>
-          <Choice
+          <Choice<Way>
             value={stated}
             disabled={isEffort}
-            onChange={(value) => void restate(value as Way)}
+            onChange={(value) => void restate(value)}
             label={`${name}, stated as`}
             options={[...statements.map(({ key, says }) => ({ value: key, text: says })), { value: "custom", text: "week by week" }]}
           />
@@ -70,36 +68,31 @@ export function WorkShape({
             options={wordOptions(firmnesses)}
           />
         </Field>
-        {!isEffort && stated !== "custom" && (
-          <>
-            <Field label="Spread">
-              <Choice
-                value={assignment.shape ?? "even"}
-                onChange={(value) => onChange({ shape: value })}
-                label={`${name}, spread`}
-                options={wordOptions(shapes)}
-              />
-            </Field>
-            <span />
-            <DateInput label={`${name}, from`} text="From" value={assignment.from} onSave={(from) => onChange({ from })} />
-            <DateInput label={`${name}, until`} text="Until" value={assignment.to} onSave={(to) => onChange({ to })} />
-          </>
-        )}
+        {!isEffort && stated !== "custom" && <Spread assignment={assignment} name={name} onChange={onChange} />}
       </div>
       {known && known.weeks.length > 0 && (
-        <WeekBars
-          weeks={known}
-          buckets={assignment.custom}
-          name={name}
-          onType={
-            stated === "custom"
-              ? (at, hours) =>
-                  onChange({ custom: (assignment.custom ?? []).map((bucket, own) => (own === at ? { ...bucket, hours } : bucket)) })
-              : undefined
-          }
-        />
+        <WeekBars weeks={known} buckets={assignment.custom} name={name} onType={stated === "custom" ? typeWeek : undefined} />
       )}
     </div>
+  );
+}
+
+/** How it is spread over its dates, and dates of its own. */
+function Spread({ assignment, name, onChange }: ShapeProps) {
+  return (
+    <>
+      <Field label="Spread">
+        <Choice
+          value={assignment.shape ?? "even"}
+          onChange={(value) => onChange({ shape: value })}
+          label={`${name}, spread`}
+          options={wordOptions(shapes)}
+        />
+      </Field>
+      <span />
+      <DateInput label={`${name}, from`} text="From" value={assignment.from} onSave={(from) => onChange({ from })} />
+      <DateInput label={`${name}, until`} text="Until" value={assignment.to} onSave={(to) => onChange({ to })} />
+    </>
   );
 }
 

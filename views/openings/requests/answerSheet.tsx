@@ -65,41 +65,10 @@ export function AnswerSheet({ row, onClose }: { row: RequestRow; onClose: () => 
   );
 }
 
-function Answers({ row: { request } }: { row: RequestRow }) {
-  const session = usePlan();
-  const { user } = useFrame();
-  const { today } = usePlanFacts();
-  const { people, onOpen } = usePeopleWithRoom();
-  const candidates = useMaybeAnswer("candidates", request.personId === undefined ? { openingId: request.assignmentId ?? "" } : null, null);
-  const ranked = [...(candidates?.fitting ?? []), ...(candidates?.near ?? [])];
-  const [chosen, setChosen] = useState("");
-  const [text, setText] = useState("");
-  const [fault, setFault] = useState<string | null>(null);
-  const personId = chosen || request.offeredId || request.personId || ranked[0]?.personId || "";
-  const choices = [
-    ...(personId === "" ? [none("Choose")] : []),
-    ...ranked.map((own) => ({
-      value: own.personId,
-      text: own.name,
-      side: `covers ${shareText(own.cover)}`,
-      group: "By room, fit and cost",
-    })),
-    ...namedOptions(people.filter(({ id }) => !ranked.some((own) => own.personId === id))).map((own) => ({ ...own, group: "Everybody" })),
-  ];
-  const name = people.find(({ id }) => id === personId)?.name ?? "";
-  const lead = request.history[0].by;
-  const editOf = (step: Step, at: string): Edit => {
-    const said = text.trim() || (step === "declined" ? "" : `${name}, ${request.hours} h`);
-    const entry = { at, by: user.name, to: lead, step, ...(said !== "" && { text: said }) };
-    return { kind: "answerRequest", id: request.id, entry, ...(step !== "declined" && personId !== "" && { personId }) };
-  };
-  const impact = useImpact(personId === "" ? null : editOf("confirmed", TRIED_AT));
-  const answer = async (step: Step) => {
-    if (step === "declined" && text.trim() === "") return setFault("Say why it is turned down.");
-    const faults = await session.edit(editOf(step, momentOn(today)));
-    setFault(faults[0]?.message ?? null);
-    if (faults.length === 0) setText("");
-  };
+function Answers({ row }: { row: RequestRow }) {
+  const { request } = row;
+  const { personId, name, setChosen, choices, onOpen } = useWho(row);
+  const { text, setText, fault, impact, answer } = useAnswering(row, personId, name);
   return (
     <>
       <SheetSection title="Answer">
@@ -127,6 +96,51 @@ function Answers({ row: { request } }: { row: RequestRow }) {
       {personId !== "" && <ImpactView impact={impact} title={`If ${name} does it`} />}
     </>
   );
+}
+
+/** Who is chosen for it, or would be, and whom one can choose: first those who could cover it. */
+function useWho({ request }: RequestRow) {
+  const { people, onOpen } = usePeopleWithRoom();
+  const candidates = useMaybeAnswer("candidates", request.personId === undefined ? { openingId: request.assignmentId ?? "" } : null, null);
+  const ranked = [...(candidates?.fitting ?? []), ...(candidates?.near ?? [])];
+  const [chosen, setChosen] = useState("");
+  const personId = chosen || request.offeredId || request.personId || ranked[0]?.personId || "";
+  const others = people.filter(({ id }) => !ranked.some((own) => own.personId === id));
+  const choices = [
+    ...(personId === "" ? [none("Choose")] : []),
+    ...ranked.map((own) => ({
+      value: own.personId,
+      text: own.name,
+      side: `covers ${shareText(own.cover)}`,
+      group: "By room, fit and cost",
+    })),
+    ...namedOptions(others).map((own) => ({ ...own, group: "Everybody" })),
+  ];
+  const name = people.find(({ id }) => id === personId)?.name ?? "";
+  return { personId, name, setChosen, choices, onOpen };
+}
+
+/** What is said, and the answer with it; what saying yes would do. */
+function useAnswering({ request }: RequestRow, personId: string, name: string) {
+  const session = usePlan();
+  const { user } = useFrame();
+  const { today } = usePlanFacts();
+  const [text, setText] = useState("");
+  const [fault, setFault] = useState<string | null>(null);
+  const lead = request.history[0].by;
+  const editOf = (step: Step, at: string): Edit => {
+    const said = text.trim() || (step === "declined" ? "" : `${name}, ${request.hours} h`);
+    const entry = { at, by: user.name, to: lead, step, ...(said !== "" && { text: said }) };
+    return { kind: "answerRequest", id: request.id, entry, ...(step !== "declined" && personId !== "" && { personId }) };
+  };
+  const impact = useImpact(personId === "" ? null : editOf("confirmed", TRIED_AT));
+  const answer = async (step: Step) => {
+    if (step === "declined" && text.trim() === "") return setFault("Say why it is turned down.");
+    const faults = await session.edit(editOf(step, momentOn(today)));
+    setFault(faults[0]?.message ?? null);
+    if (faults.length === 0) setText("");
+  };
+  return { text, setText, fault, impact, answer };
 }
 
 /** The moment of an answer that is only tried. */

@@ -2,6 +2,7 @@
 // What is typed when people are asked for, and the request it becomes.
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
+import type { Edit } from "../../../core/edits/edit.ts";
 import { readAmount } from "../../../ui/amount.ts";
 import { readDate } from "../../../ui/dateText.ts";
 import { momentOn } from "../../../ui/momentOn.ts";
@@ -35,34 +36,12 @@ export function useAsk(taskId: string | null, onDone: (requestId: string) => voi
     if (!task) return setFault("Choose the task it is for.");
     if (wanted === "") return setFault("Choose a role or a person.");
     if (!amount) return setFault("Write how many hours.");
-    const { kind, id } = kindOf(wanted);
-    const subject = kind === "person" ? { personId: id } : { roleId: id };
-    const [assignmentId, requestId] = [newId("work"), newId("request")];
-    const said = note.trim();
-    const faults = await session.edit({
-      kind: "askWork",
-      assignment: {
-        id: assignmentId,
-        taskId: task.id,
-        ...subject,
-        hours: amount.value,
-        firmness: "asked",
-        ...(!isEffort && from.trim() !== "" && { from: readDate(from) ?? undefined }),
-        ...(!isEffort && until.trim() !== "" && { to: readDate(until) ?? undefined }),
-      },
-      request: {
-        id: requestId,
-        taskId: task.id,
-        assignmentId,
-        ...subject,
-        hours: amount.value,
-        state: "asked",
-        ...(said !== "" && { note: said }),
-        history: [{ at: momentOn(today), by: lead, to: user.name, step: "asked", ...(said !== "" && { text: said }) }],
-      },
-    });
+    const dates = isEffort ? {} : datesTyped(from, until);
+    const words = { by: lead, to: user.name, at: momentOn(today), said: note.trim() };
+    const edit = askWork({ taskId: task.id, wanted, hours: amount.value, dates, words });
+    const faults = await session.edit(edit);
     if (faults.length > 0) setFault(faults[0].message);
-    else onDone(requestId);
+    else onDone(edit.request.id);
   };
   return {
     outline,
@@ -87,5 +66,41 @@ export function useAsk(taskId: string | null, onDone: (requestId: string) => voi
     note: { text: note, set: setNote },
     fault,
     ask,
+  };
+}
+
+/** The dates that are typed; those that are left empty are the task's. */
+function datesTyped(from: string, until: string): { from?: string; to?: string } {
+  return {
+    ...(from.trim() !== "" && { from: readDate(from) ?? undefined }),
+    ...(until.trim() !== "" && { to: readDate(until) ?? undefined }),
+  };
+}
+
+interface Asked {
+  taskId: string;
+  /** A role or a person, as the list of both names it. */
+  wanted: string;
+  hours: number;
+  dates: { from?: string; to?: string };
+  words: { by: string; to: string; at: string; said: string };
+}
+
+/** The work that is asked for, and the request for it. */
+function askWork({ taskId, wanted, hours, dates, words: { by, to, at, said } }: Asked): Extract<Edit, { kind: "askWork" }> {
+  const { kind, id } = kindOf(wanted);
+  const about = { taskId, ...(kind === "person" ? { personId: id } : { roleId: id }), hours };
+  const assignmentId = newId("work");
+  return {
+    kind: "askWork",
+    assignment: { id: assignmentId, ...about, firmness: "asked", ...dates },
+    request: {
+      id: newId("request"),
+      assignmentId,
+      ...about,
+      state: "asked",
+      ...(said !== "" && { note: said }),
+      history: [{ at, by, to, step: "asked", ...(said !== "" && { text: said }) }],
+    },
   };
 }

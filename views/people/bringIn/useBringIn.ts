@@ -37,50 +37,35 @@ interface Ways {
   subjectId: string;
 }
 
+const usualWays: Ways = {
+  sheet: 0,
+  header: null,
+  takes: {},
+  makesNames: false,
+  table: "people",
+  mapping: null,
+  dateOrder: "dayFirst",
+  subjectId: "",
+};
+
 export function useBringIn() {
   const session = usePlan();
-  const version = useHostState()?.version ?? 0;
   const [read, setRead] = useState<Read | null>(null);
-  const [ways, setWays] = useState<Ways>({
-    sheet: 0,
-    header: null,
-    takes: {},
-    makesNames: false,
-    table: "people",
-    mapping: null,
-    dateOrder: "dayFirst",
-    subjectId: "",
-  });
+  const [ways, setWays] = useState(usualWays);
   const [fault, setFault] = useState<string | null>(null);
   const [isReading, setReading] = useState(false);
-  const [preview, setPreview] = useState<Preview | null>(null);
-
-  useEffect(() => {
-    if (!read || version === 0 || !session.worker) return;
-    let isStale = false;
-    const asked = session.worker.ask("importPreview", queryOf(read, ways)) as unknown as Promise<{ data: Preview }>;
-    asked.then(({ data }) => {
-      if (!isStale) setPreview(data);
-    });
-    return () => {
-      isStale = true;
-    };
-  }, [session, read, ways, version]);
-
+  const [preview, setPreview] = usePreview(read, ways);
   const open = async (file: File) => {
     setFault(null);
     setReading(true);
     setPreview(null);
     try {
-      const response = await post(`/api/tables?name=${encodeURIComponent(file.name)}`, { body: file, type: "application/octet-stream" });
-      const answer = await response.json();
-      if (!response.ok) throw new Error(answer.message);
-      const sheets = answer.tables as Sheet[];
-      setRead({ fileName: file.name, sheets, note: answer.note, idStem: newId("import") });
-      setWays((known) => ({ ...known, ...startOf(sheets, 0) }));
+      const own = await readFile(file);
+      setRead(own);
+      setWays((known) => ({ ...known, ...startOf(own.sheets, 0) }));
     } catch (error) {
       setRead(null);
-      setFault(error instanceof TypeError ? "The file could not be sent. Is the server running?" : (error as Error).message);
+      setFault(faultOf(error));
     }
     setReading(false);
   };
@@ -110,6 +95,38 @@ export function useBringIn() {
     bringIn,
     saveRefused: () => read && preview && void saveRefused(read, ways, preview),
   };
+}
+
+/** What the rows would do as they are taken now, and again whenever the plan has changed. */
+function usePreview(read: Read | null, ways: Ways) {
+  const session = usePlan();
+  const version = useHostState()?.version ?? 0;
+  const [preview, setPreview] = useState<Preview | null>(null);
+  useEffect(() => {
+    if (!read || version === 0 || !session.worker) return;
+    let isStale = false;
+    const asked = session.worker.ask("importPreview", queryOf(read, ways)) as unknown as Promise<{ data: Preview }>;
+    asked.then(({ data }) => {
+      if (!isStale) setPreview(data);
+    });
+    return () => {
+      isStale = true;
+    };
+  }, [session, read, ways, version]);
+  return [preview, setPreview] as const;
+}
+
+/** Has the server read a file into its sheets. @throws Error with what the server says of one that cannot be read. */
+async function readFile(file: File): Promise<Read> {
+  const response = await post(`/api/tables?name=${encodeURIComponent(file.name)}`, { body: file, type: "application/octet-stream" });
+  const answer: { tables: Sheet[]; note: string | null; message?: string } = await response.json();
+  if (!response.ok) throw new Error(answer.message);
+  return { fileName: file.name, sheets: answer.tables, note: answer.note, idStem: newId("import") };
+}
+
+function faultOf(error: unknown): string {
+  if (error instanceof TypeError || !(error instanceof Error)) return "The file could not be sent. Is the server running?";
+  return error.message;
 }
 
 export type BringInHook = ReturnType<typeof useBringIn>;

@@ -76,11 +76,6 @@ function CalendarPage({ answer, hook }: { answer: CalendarYear; hook: CalendarsH
   const first = days[0]?.day ?? 0;
   const hoursIn = (at: number) =>
     days.slice(months[at].start - first, months[at].stop - first).reduce((sum, { minutes }) => sum + minutes, 0);
-  const exceptions = (hook.draft ?? calendar).exceptions;
-  const shown = exceptions
-    .map((exception, at) => ({ exception, at }))
-    .filter(({ exception }) => exception.from <= `${hook.year}-12-31` && exception.to >= `${hook.year}-01-01`)
-    .sort((a, b) => (a.exception.from < b.exception.from ? -1 : 1));
   return (
     <div className="min-h-0 flex-1 overflow-y-auto pb-4">
       <p className="pb-2 text-ink-2">
@@ -100,56 +95,59 @@ function CalendarPage({ answer, hook }: { answer: CalendarYear; hook: CalendarsH
         monthSum={(at) => `${hoursText(hoursIn(at))} h`}
         onPick={(day) => hook.show(`day:${day}`)}
       />
-      <section aria-label="Days that differ" className="mt-3 box pb-1">
-        <div className="flex items-center line-below py-1 pr-1.5 pl-3">
-          <h2 className="flex-1 font-title text-[16px] italic">Days that differ in {hook.year}</h2>
-          <Button look="quiet" className="h-7! text-[13px]" onClick={() => hook.show("holidays")}>
-            Fill in public holidays…
-          </Button>
-          <Button look="quiet" className="h-7! text-[13px]" onClick={() => hook.show("day:new")}>
-            <Plus size={13} /> A day
-          </Button>
-        </div>
-        {shown.length === 0 && (
-          <p className="px-3 py-2 text-ink-2">None. Fill in the public holidays of a country, or press a day above.</p>
-        )}
-        <div className="grid grid-cols-2">
-          {shown.map(({ exception, at }) => (
-            <button
-              key={`${exception.from} ${at}`}
-              type="button"
-              onClick={() => hook.show(`exception:${at}`)}
-              className="flex items-baseline gap-2 px-3 py-1 press"
-            >
-              <span className="w-[146px] shrink-0 text-ink-2">{datesOf(exception)}</span>
-              <span className="min-w-0 flex-1 truncate" title={exception.name}>
-                {exception.name}
-              </span>
-              <span className="text-ink-2">{exception.hours === 0 ? "free" : `${exception.hours} h`}</span>
-            </button>
-          ))}
-        </div>
-      </section>
+      <DaysThatDiffer exceptions={(hook.draft ?? calendar).exceptions} hook={hook} />
     </div>
   );
 }
 
-const datesOf = ({ from, to }: Calendar["exceptions"][number]) =>
+type Exception = Calendar["exceptions"][number];
+
+function DaysThatDiffer({ exceptions, hook }: { exceptions: readonly Exception[]; hook: CalendarsHook }) {
+  const shown = exceptions
+    .map((exception, at) => ({ exception, at }))
+    .filter(({ exception }) => exception.from <= `${hook.year}-12-31` && exception.to >= `${hook.year}-01-01`)
+    .sort((a, b) => (a.exception.from < b.exception.from ? -1 : 1));
+  return (
+    <section aria-label="Days that differ" className="mt-3 box pb-1">
+      <div className="flex items-center line-below py-1 pr-1.5 pl-3">
+        <h2 className="flex-1 font-title text-[16px] italic">Days that differ in {hook.year}</h2>
+        <Button look="quiet" className="h-7! text-[13px]" onClick={() => hook.show("holidays")}>
+          Fill in public holidays…
+        </Button>
+        <Button look="quiet" className="h-7! text-[13px]" onClick={() => hook.show("day:new")}>
+          <Plus size={13} /> A day
+        </Button>
+      </div>
+      {shown.length === 0 && <p className="px-3 py-2 text-ink-2">None. Fill in the public holidays of a country, or press a day above.</p>}
+      <div className="grid grid-cols-2">
+        {shown.map(({ exception, at }) => (
+          <button
+            key={`${exception.from} ${at}`}
+            type="button"
+            onClick={() => hook.show(`exception:${at}`)}
+            className="flex items-baseline gap-2 px-3 py-1 press"
+          >
+            <span className="w-[146px] shrink-0 text-ink-2">{datesOf(exception)}</span>
+            <span className="min-w-0 flex-1 truncate" title={exception.name}>
+              {exception.name}
+            </span>
+            <span className="text-ink-2">{exception.hours === 0 ? "free" : `${exception.hours} h`}</span>
+          </button>
+        ))}
+      </div>
+    </section>
+  );
+}
+
+const datesOf = ({ from, to }: Exception) =>
   from === to
     ? rangeText({ start: parseDay(from), stop: parseDay(from) + 1 }).split(" – ")[1]
     : rangeText({ start: parseDay(from), stop: parseDay(to) + 1 });
 
-/** Name and week, or one day, or the holidays to fill in; below it what the unsaved draft does. */
+/** Name and week, or one day, or the holidays to fill in; above it what the unsaved draft does. */
 function CalendarSheet({ answer, hook }: { answer: CalendarYear; hook: CalendarsHook }) {
   const { calendar } = answer;
-  const { draft, edit, part } = hook;
-  const impact = useImpact(edit);
-  const current: Draft = draft ?? { name: calendar.name, week: calendar.week, exceptions: calendar.exceptions };
-  const [kind, id] = (part ?? "").split(":");
-  const change = (set: Partial<Draft>) => {
-    hook.setDraft({ ...current, ...set });
-    if (set.exceptions) hook.show(null);
-  };
+  const { draft, part } = hook;
   return (
     <Sheet
       title={calendar.name}
@@ -157,40 +155,57 @@ function CalendarSheet({ answer, hook }: { answer: CalendarYear; hook: Calendars
       onClose={() => hook.show(null)}
       isLasting={part === null}
     >
-      {draft && (
-        <>
-          <ImpactView impact={impact} title="What this does, before it is saved" />
-          <div className="flex gap-2 pb-3">
-            <Button look="main" disabled={!impact || impact.faults.length > 0} onClick={() => void hook.save()}>
-              Save the calendar
-            </Button>
-            <Button onClick={() => hook.setDraft(null)}>Put it back</Button>
-          </div>
-        </>
-      )}
-      {kind === "holidays" && (
-        <HolidayForm key={calendar.id} year={hook.year} draft={current} onChange={change} onBack={() => hook.show(null)} />
-      )}
-      {(kind === "day" || kind === "exception") && (
-        <DayForm
-          key={part}
-          at={kind === "exception" ? Number(id) : null}
-          day={kind === "day" && id !== "new" ? Number(id) : null}
-          draft={current}
-          onChange={change}
-          onBack={() => hook.show(null)}
-        />
-      )}
-      {kind === "" && (
-        <WeekAndName
-          key={`${calendar.id} ${JSON.stringify([current.name, current.week])}`}
-          draft={current}
-          onChange={change}
-          onCopy={() => void hook.copy(calendar)}
-          onDelete={() => void hook.remove()}
-          isFree={answer.people + answer.projects + answer.tasks === 0 && hook.calendars.length > 1}
-        />
-      )}
+      {draft && <DraftEnd hook={hook} />}
+      <Part answer={answer} hook={hook} />
     </Sheet>
+  );
+}
+
+function DraftEnd({ hook }: { hook: CalendarsHook }) {
+  const impact = useImpact(hook.edit);
+  return (
+    <>
+      <ImpactView impact={impact} title="What this does, before it is saved" />
+      <div className="flex gap-2 pb-3">
+        <Button look="main" disabled={!impact || impact.faults.length > 0} onClick={() => void hook.save()}>
+          Save the calendar
+        </Button>
+        <Button onClick={() => hook.setDraft(null)}>Put it back</Button>
+      </div>
+    </>
+  );
+}
+
+function Part({ answer, hook }: { answer: CalendarYear; hook: CalendarsHook }) {
+  const { calendar } = answer;
+  const current: Draft = hook.draft ?? { name: calendar.name, week: calendar.week, exceptions: calendar.exceptions };
+  const [kind, id] = (hook.part ?? "").split(":");
+  const change = (set: Partial<Draft>) => {
+    hook.setDraft({ ...current, ...set });
+    if (set.exceptions) hook.show(null);
+  };
+  const back = () => hook.show(null);
+  if (kind === "holidays") return <HolidayForm key={calendar.id} year={hook.year} draft={current} onChange={change} onBack={back} />;
+  if (kind === "day" || kind === "exception")
+    return (
+      <DayForm
+        key={hook.part}
+        at={kind === "exception" ? Number(id) : null}
+        day={kind === "day" && id !== "new" ? Number(id) : null}
+        draft={current}
+        onChange={change}
+        onBack={back}
+      />
+    );
+  if (kind !== "") return null;
+  return (
+    <WeekAndName
+      key={`${calendar.id} ${JSON.stringify([current.name, current.week])}`}
+      draft={current}
+      onChange={change}
+      onCopy={() => void hook.copy(calendar)}
+      onDelete={() => void hook.remove()}
+      isFree={answer.people + answer.projects + answer.tasks === 0 && hook.calendars.length > 1}
+    />
   );
 }

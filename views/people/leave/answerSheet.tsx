@@ -22,78 +22,77 @@ import { timeOffKinds } from "../words.ts";
 
 type Way = "answer" | "decline" | "suggest";
 
-export function AnswerSheet({
-  personId,
-  name,
-  timeOff,
-  alsoAway = [],
-  onClose,
-}: {
+interface AnswerProps {
   personId: string;
   name: string;
   timeOff: TimeOff;
   alsoAway?: readonly string[];
   onClose: () => void;
-}) {
+}
+
+export function AnswerSheet({ personId, name, timeOff, alsoAway = [], onClose }: AnswerProps) {
   const session = usePlan();
   const [way, setWay] = useState<Way>("answer");
-  const answer = async (more: Partial<Extract<Edit, { kind: "answerTimeOff" }>>) => {
-    const faults = await session.edit({ kind: "answerTimeOff", personId, id: timeOff.id, state: "approved", ...more });
-    if (faults.length === 0) onClose();
+  const make = async (edit: Edit) => {
+    if ((await session.edit(edit)).length === 0) onClose();
   };
-  const takeSuggested = async () => {
-    const { suggested, reason: _, ...rest } = timeOff;
-    if (!suggested) return;
-    const faults = await session.edit({ kind: "setTimeOff", personId, timeOff: { ...rest, ...suggested, state: "approved" } });
-    if (faults.length === 0) onClose();
-  };
-  const impact = useImpact({ kind: "answerTimeOff", personId, id: timeOff.id, state: "approved" });
-  const dates = rangeOf(timeOff);
+  const approval = { kind: "answerTimeOff", personId, id: timeOff.id, state: "approved" } as const;
+  const impact = useImpact(approval);
   return (
-    <Sheet title={`${name} asks for time off`} subtitle={`${timeOffKinds[timeOff.kind]} · ${dates}`} onClose={onClose}>
-      <SheetSection>
-        {timeOff.hoursPerDay !== undefined && <p>{timeOff.hoursPerDay} h a day</p>}
-        {timeOff.note && <p>“{timeOff.note}”</p>}
-        {alsoAway.length > 0 && <p className="text-ochre-ink">Away at the same time, of their teams: {alsoAway.join(", ")}.</p>}
-        {timeOff.suggested && (
-          <p className="pt-1 text-ochre-ink">
-            You suggested {rangeOf(timeOff.suggested)}
-            {timeOff.reason && ` (“${timeOff.reason}”)`}.{" "}
-            <TextButton onClick={() => void takeSuggested()}>They agreed: approve those</TextButton>
-          </p>
-        )}
-      </SheetSection>
+    <Sheet title={`${name} asks for time off`} subtitle={`${timeOffKinds[timeOff.kind]} · ${rangeOf(timeOff)}`} onClose={onClose}>
+      <Asked timeOff={timeOff} alsoAway={alsoAway} onAgreed={(agreed) => void make({ kind: "setTimeOff", personId, timeOff: agreed })} />
       <ImpactView impact={impact} title="What approving it does" />
       <SheetSection>
         {way === "answer" && (
           <div className="flex flex-wrap gap-2">
-            <Button look="main" onClick={() => void answer({})}>
+            <Button look="main" onClick={() => void make(approval)}>
               Approve
             </Button>
             <Button onClick={() => setWay("decline")}>Decline…</Button>
             <Button onClick={() => setWay("suggest")}>Other dates…</Button>
           </div>
         )}
-        {way === "decline" && <Decline onAnswer={(reason) => void answer({ state: "declined", reason })} onBack={() => setWay("answer")} />}
+        {way === "decline" && (
+          <Decline onAnswer={(reason) => void make({ ...approval, state: "declined", reason })} onBack={() => setWay("answer")} />
+        )}
         {way === "suggest" && (
           <Suggest
             timeOff={timeOff}
-            onAnswer={(suggested, reason) => void answer({ state: "requested", suggested, ...(reason && { reason }) })}
+            onAnswer={(suggested, reason) => void make({ ...approval, state: "requested", suggested, ...(reason && { reason }) })}
             onBack={() => setWay("answer")}
           />
         )}
       </SheetSection>
       {way === "answer" && (
-        <RemedyList
-          problem={{ about: "leave", personId, timeOffId: timeOff.id }}
-          onApply={(line) =>
-            void session.edit(remedyEdit(line)).then((faults) => {
-              if (faults.length === 0) onClose();
-            })
-          }
-        />
+        <RemedyList problem={{ about: "leave", personId, timeOffId: timeOff.id }} onApply={(line) => void make(remedyEdit(line))} />
       )}
     </Sheet>
+  );
+}
+
+interface AskedProps {
+  timeOff: TimeOff;
+  alsoAway: readonly string[];
+  /** The same, approved on the dates that were suggested. */
+  onAgreed: (timeOff: TimeOff) => void;
+}
+
+/** What is asked for, who is away too, and other dates that were suggested. */
+function Asked({ timeOff, alsoAway, onAgreed }: AskedProps) {
+  const { suggested, reason, ...rest } = timeOff;
+  return (
+    <SheetSection>
+      {timeOff.hoursPerDay !== undefined && <p>{timeOff.hoursPerDay} h a day</p>}
+      {timeOff.note && <p>“{timeOff.note}”</p>}
+      {alsoAway.length > 0 && <p className="text-ochre-ink">Away at the same time, of their teams: {alsoAway.join(", ")}.</p>}
+      {suggested && (
+        <p className="pt-1 text-ochre-ink">
+          You suggested {rangeOf(suggested)}
+          {reason && ` (“${reason}”)`}.{" "}
+          <TextButton onClick={() => onAgreed({ ...rest, ...suggested, state: "approved" })}>They agreed: approve those</TextButton>
+        </p>
+      )}
+    </SheetSection>
   );
 }
 

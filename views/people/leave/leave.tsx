@@ -1,11 +1,12 @@
 "use client";
 // Leave: requests that wait for an answer, and a calendar by team that shows who is away together.
-import { parseAsString, useQueryState } from "nuqs";
+import { parseAsString, parseAsStringLiteral, useQueryState } from "nuqs";
 import { useMemo } from "react";
 import type { AnswerOf } from "../../../client/questions.ts";
 import { type Initial, useAnswer } from "../../../client/session.tsx";
 import { closed } from "../../../ui/closed.ts";
 import { rangeText } from "../../../ui/format.ts";
+import { wordOptions } from "../../../ui/options.ts";
 import { Segmented } from "../../../ui/segmented.tsx";
 import { SignLegend } from "../../../ui/signLegend.tsx";
 import { Figure, Screen } from "../../frame/screen.tsx";
@@ -20,16 +21,10 @@ export function LeaveScreen({ initial }: { initial: Initial<AnswerOf<"leave">> }
   const chart = useChartPeriods();
   const { teams, requests } = useAnswer("leave", { range: chart.range }, initial);
   const [open, setOpen] = useQueryState("request", parseAsString.withOptions({ shallow: true }));
-  const [who, setWho] = useQueryState("who", parseAsString.withDefault("away").withOptions({ shallow: true }));
+  const [who, setWho] = useQueryState("who", parseAsStringLiteral(["away", "all"]).withDefault("away").withOptions({ shallow: true }));
   const request = requests.find((own) => requestKey(own) === open) ?? null;
-  const shown = useMemo(
-    () =>
-      teams
-        .map((team) => ({ ...team, people: who === "all" ? team.people : team.people.filter(({ entries }) => entries.length > 0) }))
-        .filter(({ people }) => people.length > 0),
-    [teams, who],
-  );
-  const away = new Set(teams.flatMap(({ people }) => people.filter(({ entries }) => entries.length > 0).map(({ personId }) => personId)));
+  const shown = useMemo(() => (who === "all" ? teams.filter(({ people }) => people.length > 0) : awayIn(teams)), [teams, who]);
+  const away = new Set(awayIn(teams).flatMap(({ people }) => people.map(({ personId }) => personId)));
   return (
     <Screen
       isTwoLined
@@ -47,15 +42,7 @@ export function LeaveScreen({ initial }: { initial: Initial<AnswerOf<"leave">> }
       }
       actions={
         <>
-          <Segmented
-            label="Whom to show"
-            value={who === "all" ? "all" : "away"}
-            options={[
-              { value: "away", text: "Who is away" },
-              { value: "all", text: "Everybody" },
-            ]}
-            onChange={(value) => void setWho(value)}
-          />
+          <Segmented label="Whom to show" value={who} options={wordOptions(whoWords)} onChange={(value) => void setWho(value)} />
           <SignLegend signs={leaveSigns} />
         </>
       }
@@ -79,3 +66,13 @@ export function LeaveScreen({ initial }: { initial: Initial<AnswerOf<"leave">> }
     </Screen>
   );
 }
+
+const whoWords = { away: "Who is away", all: "Everybody" } as const;
+
+type Team = AnswerOf<"leave">["teams"][number];
+
+/** The teams with those of their people alone who are away. */
+const awayIn = (teams: readonly Team[]): Team[] =>
+  teams
+    .map((team) => ({ ...team, people: team.people.filter(({ entries }) => entries.length > 0) }))
+    .filter(({ people }) => people.length > 0);

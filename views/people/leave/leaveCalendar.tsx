@@ -6,6 +6,7 @@ import type { Range } from "../../../core/calendar/periods.ts";
 import { countText, rangeText, shortDay } from "../../../ui/format.ts";
 import type { TableColumn } from "../../../ui/table/column.ts";
 import { percentOf } from "../../../ui/timeChart.tsx";
+import { toggledList } from "../../../ui/toggled.ts";
 import { TreeTable } from "../../../ui/treeTable.tsx";
 import { useChartColumn } from "../../frame/chartColumn.tsx";
 import { useChartPeriods } from "../../frame/useChartPeriods.ts";
@@ -29,7 +30,7 @@ export function LeaveCalendar({ teams }: { teams: readonly LeaveTeam[] }) {
       nameOf={({ name }) => name}
       parentOf={({ teamId }) => teamId}
       folded={folded}
-      onFold={(id) => setFolded((known) => (known.includes(id) ? known.filter((own) => own !== id) : [...known, id]))}
+      onFold={(id) => setFolded((known) => toggledList(known, id))}
       rowHeight={30}
       rowLook={({ person }) => !person && "rows-row-summary"}
       empty="Nobody is away in this window. Move it on the ribbon, or show everybody."

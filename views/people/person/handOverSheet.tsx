@@ -23,39 +23,13 @@ const STAYS = "stays";
 const OPEN = "open";
 
 export function HandOverSheet({ person, onClose }: { person: Person; onClose: () => void }) {
-  const session = usePlan();
-  const { today } = usePlanFacts();
-  // Whoever leaves hands over from the day after.
-  const leaving = person.employedTo === undefined ? today : parseDay(person.employedTo) + 1;
-  const [date, setDate] = useState(writeDate(formatDay(leaving)));
-  const read = readDate(date);
-  const from = read === null ? null : parseDay(read);
-  const answer = useMaybeAnswer("handOver", from === null ? null : { personId: person.id, from }, null);
-  const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
-  const lines = answer?.lines ?? [];
-  const given = lines.flatMap(({ assignmentId }) => {
-    const to = chosen[assignmentId] ?? STAYS;
-    return to === STAYS ? [] : [{ assignmentId, personId: to === OPEN ? null : to }];
-  });
-  const edit = useMaybeAnswer(
-    "handOverEdit",
-    from === null ? null : { personId: person.id, from, given, idStem: `given-${person.id}` },
-    null,
-  );
-  const choose = (pick: (line: HandOverLine) => string | null) =>
-    setChosen(Object.fromEntries(lines.map((line) => [line.assignmentId, pick(line) ?? STAYS])));
+  const { date, setDate, isDate, answer, lines, chosen, choose, chooseOne, given, edit, handOver } = useHandOver(person);
   const everybody = useEverybody(lines);
-  const handOver = async () => {
-    if (from === null) return;
-    // The ids of what is split are new each time.
-    const made = await session.ask("handOverEdit", { personId: person.id, from, given, idStem: newId("given") });
-    if (made && (await session.edit(made)).length === 0) setChosen({});
-  };
   return (
     <Sheet title="Hand over" subtitle={person.name} onClose={onClose}>
       <SheetSection>
         <div className="space-y-3">
-          <Field label="All work from" fault={from === null ? "Write a day such as 8 Feb 2027." : undefined}>
+          <Field label="All work from" fault={isDate ? undefined : "Write a day such as 8 Feb 2027."}>
             <DateField value={date} onChange={setDate} />
           </Field>
           <Field label="All of it to">
@@ -75,12 +49,7 @@ export function HandOverSheet({ person, onClose }: { person: Person; onClose: ()
       <SheetSection title={answer ? `${countText(lines.length, "assignment")}, ${hoursText(answer.minutes)} h` : undefined}>
         {answer && lines.length === 0 && <p className="text-ink-2">There is no work from that day on.</p>}
         {lines.map((line) => (
-          <Line
-            key={line.assignmentId}
-            line={line}
-            value={chosen[line.assignmentId] ?? STAYS}
-            onChoose={(to) => setChosen({ ...chosen, [line.assignmentId]: to })}
-          />
+          <Line key={line.assignmentId} line={line} value={chosen[line.assignmentId] ?? STAYS} onChoose={(to) => chooseOne(line, to)} />
         ))}
         {lines.length > 0 && (
           <Button look="main" className="mt-3" disabled={given.length === 0} onClick={() => void handOver()}>
@@ -91,6 +60,36 @@ export function HandOverSheet({ person, onClose }: { person: Person; onClose: ()
       {edit && given.length > 0 && <Effect edit={edit} />}
     </Sheet>
   );
+}
+
+/** From which day work is handed over, what that is, who is chosen for each of it, and the edit that makes. */
+function useHandOver(person: Person) {
+  const session = usePlan();
+  const { today } = usePlanFacts();
+  // Whoever leaves hands over from the day after.
+  const leaving = person.employedTo === undefined ? today : parseDay(person.employedTo) + 1;
+  const [date, setDate] = useState(writeDate(formatDay(leaving)));
+  const read = readDate(date);
+  const from = read === null ? null : parseDay(read);
+  const answer = useMaybeAnswer("handOver", from === null ? null : { personId: person.id, from }, null);
+  const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
+  const lines = answer?.lines ?? [];
+  const given = lines.flatMap(({ assignmentId }) => {
+    const to = chosen[assignmentId] ?? STAYS;
+    return to === STAYS ? [] : [{ assignmentId, personId: to === OPEN ? null : to }];
+  });
+  const query = from === null ? null : { personId: person.id, from, given, idStem: `given-${person.id}` };
+  const edit = useMaybeAnswer("handOverEdit", query, null);
+  const choose = (pick: (line: HandOverLine) => string | null) =>
+    setChosen(Object.fromEntries(lines.map((line) => [line.assignmentId, pick(line) ?? STAYS])));
+  const chooseOne = ({ assignmentId }: HandOverLine, to: string) => setChosen({ ...chosen, [assignmentId]: to });
+  const handOver = async () => {
+    if (!query) return;
+    // The ids of what is split are new each time.
+    const made = await session.ask("handOverEdit", { ...query, idStem: newId("given") });
+    if (made && (await session.edit(made)).length === 0) setChosen({});
+  };
+  return { date, setDate, isDate: from !== null, answer, lines, chosen, choose, chooseOne, given, edit, handOver };
 }
 
 function Effect({ edit }: { edit: Edit }) {

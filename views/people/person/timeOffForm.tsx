@@ -6,15 +6,14 @@ import { type UseFormReturn, useForm } from "react-hook-form";
 import * as z from "zod";
 import type { Edit } from "../../../core/edits/edit.ts";
 import type { Person, TimeOff } from "../../../core/plan/schema.ts";
-import { Button } from "../../../ui/button.tsx";
 import { readDate, writeDate } from "../../../ui/dateText.ts";
-import { Field, FormFooter, TextInput } from "../../../ui/field.tsx";
+import { Field, TextInput } from "../../../ui/field.tsx";
 import { FormChoice, FormDate } from "../../../ui/form.tsx";
 import { newId } from "../../../ui/newId.ts";
 import { wordOptions } from "../../../ui/options.ts";
-import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
-import { ImpactView, useImpact } from "../../frame/impact.tsx";
+import { useImpact } from "../../frame/impact.tsx";
 import { timeOffKinds } from "../words.ts";
+import { PartForm } from "./partForm.tsx";
 import { dateRangeFields, hoursADay, hoursOf } from "./rangeFields.ts";
 import type { PersonHook } from "./usePerson.ts";
 
@@ -26,19 +25,41 @@ const fieldsSchema = dateRangeFields({
 });
 type Fields = z.infer<typeof fieldsSchema>;
 
-export function TimeOffForm({
-  person,
-  entry,
-  isNew,
-  hook,
-  onClose,
-}: {
+interface TimeOffProps {
   person: Person;
   entry: TimeOff;
   isNew: boolean;
   hook: PersonHook;
   onClose: () => void;
-}) {
+}
+
+export function TimeOffForm(props: TimeOffProps) {
+  const { person, entry, isNew, onClose } = props;
+  const { form, ...acts } = useTimeOff(props);
+  return (
+    <PartForm
+      title={isNew ? "Time off" : timeOffKinds[entry.kind]}
+      personName={person.name}
+      isNew={isNew}
+      state={form.formState}
+      impactTitle={impactTitles[form.watch("state")]}
+      onClose={onClose}
+      {...acts}
+    >
+      <OffFields form={form} isNew={isNew} />
+    </PartForm>
+  );
+}
+
+/** What it would do is worth knowing before it is approved, too; what is declined does nothing. */
+const impactTitles: Record<Fields["state"], string | null> = {
+  approved: "What this does",
+  requested: "What approving it would do",
+  declined: null,
+};
+
+/** What is typed, the edit it makes and what approving it would do. */
+function useTimeOff({ person, entry, isNew, hook, onClose }: TimeOffProps) {
   const [id] = useState(() => (isNew ? newId("off") : entry.id));
   const form = useForm<Fields>({
     resolver: zodResolver(fieldsSchema),
@@ -52,45 +73,20 @@ export function TimeOffForm({
       note: entry.note ?? "",
     },
   });
-  const { handleSubmit, watch, formState } = form;
-  const fields = watch();
+  const fields = form.watch();
   const edit = (typed: Fields, state = typed.state): Edit => ({
     kind: "setTimeOff",
     personId: person.id,
     timeOff: { ...offOf(typed, entry), id, state },
   });
-  // What it would do is worth knowing before it is approved, too.
   const impact = useImpact(fieldsSchema.safeParse(fields).success && fields.state !== "declined" ? edit(fields, "approved") : null);
   const save = async (typed: Fields) => {
     if (await hook.edit(edit(typed))) onClose();
   };
-  const remove = async () => {
+  const onDelete = async () => {
     if (await hook.edit({ kind: "deleteTimeOff", personId: person.id, id: entry.id })) onClose();
   };
-  return (
-    <Sheet title={isNew ? "Time off" : timeOffKinds[entry.kind]} subtitle={person.name} onClose={onClose}>
-      <form noValidate onSubmit={(event) => void handleSubmit(save)(event)}>
-        <SheetSection>
-          <div className="space-y-3">
-            <OffFields form={form} isNew={isNew} />
-            <FormFooter>
-              <Button type="submit" look="main" disabled={formState.isSubmitting || (!isNew && !formState.isDirty)}>
-                {isNew ? "Add" : "Save"}
-              </Button>
-              {!isNew && (
-                <Button look="danger" onClick={() => void remove()}>
-                  Delete
-                </Button>
-              )}
-            </FormFooter>
-          </div>
-        </SheetSection>
-        {(isNew || formState.isDirty) && fields.state !== "declined" && (
-          <ImpactView impact={impact} title={fields.state === "approved" ? "What this does" : "What approving it would do"} />
-        )}
-      </form>
-    </Sheet>
-  );
+  return { form, impact, onSubmit: form.handleSubmit(save), onDelete };
 }
 
 function offOf(typed: Fields, { reason }: TimeOff): Omit<TimeOff, "id"> {

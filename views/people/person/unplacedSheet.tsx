@@ -19,20 +19,21 @@ import { remedyEdit } from "../../remedies/remedyWords.ts";
 
 type Way = "give" | "move" | "split";
 
-export function UnplacedSheet({ entry, onClose }: { entry: Unplaceable; onClose: () => void }) {
+interface UnplacedProps {
+  entry: Unplaceable;
+  onClose: () => void;
+}
+
+export function UnplacedSheet({ entry, onClose }: UnplacedProps) {
   const session = usePlan();
-  const { roles } = useNames();
-  const linkTo = useLinkTo();
   const [way, setWay] = useState<Way | null>(null);
   const [newAssignmentId] = useState(() => newId("assignment"));
   const takers = useMaybeAnswer("takers", way === "give" ? { assignmentId: entry.assignmentId } : null, null);
   const edit = way === "move" ? moveEdit(entry) : way === "split" ? splitEdit(entry, newAssignmentId) : null;
-  const impact = useImpact(edit);
   const make = async (made: Edit) => {
     const faults = await session.edit(made);
     if (faults.length === 0) onClose();
   };
-  const roleName = roles.find(({ id }) => id === entry.split?.roleId)?.name ?? "the role";
   if (way === "give" && takers)
     return (
       <Sheet title={entry.taskName} subtitle={entry.projectName} onClose={onClose}>
@@ -51,44 +52,73 @@ export function UnplacedSheet({ entry, onClose }: { entry: Unplaceable; onClose:
           {hoursText(entry.minutes)} of {hoursText(entry.asked)} h have no day to be worked on.
         </p>
       </SheetSection>
-      <SheetSection title="Ways out">
-        <div className="flex flex-col items-start gap-2">
-          <Button onClick={() => setWay("give")}>Reassign all of it…</Button>
-          {entry.split && (
-            <Button onClick={() => setWay("split")} aria-pressed={way === "split"}>
-              {entry.split.gives === "later" ? "From" : "Before"} {longDay(parseDay(entry.split.date))}: open for a {roleName.toLowerCase()}
-            </Button>
-          )}
-          {entry.move && (
-            <Button onClick={() => setWay("move")} aria-pressed={way === "move"}>
-              Start the task on {longDay(parseDay(entry.move.from))}
-            </Button>
-          )}
-          <Link
-            href={linkTo(`/work/${encodeURIComponent(entry.projectId)}`, { task: entry.taskId })}
-            className="inline-flex h-8 items-center rounded-card px-1 text-link"
-          >
-            Open the task
-          </Link>
-        </div>
-      </SheetSection>
-      {!edit && (
+      <WaysOut entry={entry} way={way} onWay={setWay} />
+      {edit ? (
+        <Tried edit={edit} text={way === "move" ? "Move it" : "Split it"} onMake={() => void make(edit)} onBack={() => setWay(null)} />
+      ) : (
         <RemedyList problem={{ about: "unplaced", assignmentId: entry.assignmentId }} onApply={(line) => void make(remedyEdit(line))} />
       )}
-      {edit && (
-        <>
-          <ImpactView impact={impact} />
-          <SheetSection>
-            <div className="flex gap-2">
-              <Button look="main" disabled={!impact || impact.faults.length > 0} onClick={() => void make(edit)}>
-                {way === "move" ? "Move it" : "Split it"}
-              </Button>
-              <Button onClick={() => setWay(null)}>Back</Button>
-            </div>
-          </SheetSection>
-        </>
-      )}
     </Sheet>
+  );
+}
+
+interface WaysProps {
+  entry: Unplaceable;
+  way: Way | null;
+  onWay: (way: Way) => void;
+}
+
+function WaysOut({ entry, way, onWay }: WaysProps) {
+  const { roles } = useNames();
+  const linkTo = useLinkTo();
+  const roleName = roles.find(({ id }) => id === entry.split?.roleId)?.name ?? "the role";
+  return (
+    <SheetSection title="Ways out">
+      <div className="flex flex-col items-start gap-2">
+        <Button onClick={() => onWay("give")}>Reassign all of it…</Button>
+        {entry.split && (
+          <Button onClick={() => onWay("split")} aria-pressed={way === "split"}>
+            {entry.split.gives === "later" ? "From" : "Before"} {longDay(parseDay(entry.split.date))}: open for a {roleName.toLowerCase()}
+          </Button>
+        )}
+        {entry.move && (
+          <Button onClick={() => onWay("move")} aria-pressed={way === "move"}>
+            Start the task on {longDay(parseDay(entry.move.from))}
+          </Button>
+        )}
+        <Link
+          href={linkTo(`/work/${encodeURIComponent(entry.projectId)}`, { task: entry.taskId })}
+          className="inline-flex h-8 items-center rounded-card px-1 text-link"
+        >
+          Open the task
+        </Link>
+      </div>
+    </SheetSection>
+  );
+}
+
+interface TriedProps {
+  edit: Edit;
+  text: string;
+  onMake: () => void;
+  onBack: () => void;
+}
+
+/** What a way out would do, and the press that takes it. */
+function Tried({ edit, text, onMake, onBack }: TriedProps) {
+  const impact = useImpact(edit);
+  return (
+    <>
+      <ImpactView impact={impact} />
+      <SheetSection>
+        <div className="flex gap-2">
+          <Button look="main" disabled={!impact || impact.faults.length > 0} onClick={onMake}>
+            {text}
+          </Button>
+          <Button onClick={onBack}>Back</Button>
+        </div>
+      </SheetSection>
+    </>
   );
 }
 

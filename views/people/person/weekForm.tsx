@@ -9,12 +9,12 @@ import type { Edit } from "../../../core/edits/edit.ts";
 import type { Person } from "../../../core/plan/schema.ts";
 import { Button } from "../../../ui/button.tsx";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../../ui/dateText.ts";
-import { Field, FormFooter } from "../../../ui/field.tsx";
+import { Field } from "../../../ui/field.tsx";
 import { FormDate } from "../../../ui/form.tsx";
-import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { usePlanFacts } from "../../frame/facts.ts";
-import { ImpactView, useImpact } from "../../frame/impact.tsx";
+import { useImpact } from "../../frame/impact.tsx";
 import { WeekFields, weekHours, weekSchema } from "../weekFields.tsx";
+import { PartForm } from "./partForm.tsx";
 import type { PersonHook } from "./usePerson.ts";
 
 const fieldsSchema = z
@@ -28,17 +28,46 @@ const fieldsSchema = z
 type Fields = z.infer<typeof fieldsSchema>;
 type Pattern = NonNullable<Person["patterns"]>[number];
 
-export function WeekForm({
-  answer: { person, spans },
-  at,
-  hook,
-  onClose,
-}: {
+interface WeekProps {
   answer: PersonYear;
   at: number | null;
   hook: PersonHook;
   onClose: () => void;
-}) {
+}
+
+export function WeekForm(props: WeekProps) {
+  const { register, control, formState, setNoWork, ...acts } = useWeek(props);
+  const { errors } = formState;
+  const isNew = props.at === null;
+  return (
+    <PartForm
+      title={isNew ? "Another week" : "A week of their own"}
+      personName={props.answer.person.name}
+      isNew={isNew}
+      addText="Add this week"
+      deleteText="Take it away"
+      state={formState}
+      onClose={props.onClose}
+      {...acts}
+    >
+      <WeekFields register={register} name="week" faults={errors.week} />
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="From" fault={errors.from?.message}>
+          <FormDate control={control} name="from" />
+        </Field>
+        <Field label="Until" fault={errors.to?.message}>
+          <FormDate control={control} name="to" placeholder="no end" />
+        </Field>
+      </div>
+      <Button look="quiet" className="px-1!" onClick={setNoWork}>
+        No work at all in these dates
+      </Button>
+    </PartForm>
+  );
+}
+
+/** What is typed, the edit it makes and what that would do. */
+function useWeek({ answer: { person, spans }, at, hook, onClose }: WeekProps) {
   const { today } = usePlanFacts();
   const known = at === null ? null : (person.patterns?.[at] ?? null);
   const { register, control, handleSubmit, watch, setValue, formState } = useForm<Fields>({
@@ -60,47 +89,12 @@ export function WeekForm({
   const save = async (typed: Fields) => {
     if (await hook.edit(edit(typed))) onClose();
   };
-  const remove = async () => {
+  const onDelete = async () => {
     const kept = (person.patterns ?? []).filter((_, own) => own !== at);
     if (await hook.changePerson({ patterns: kept.length > 0 ? kept : null })) onClose();
   };
-  return (
-    <Sheet title={at === null ? "Another week" : "A week of their own"} subtitle={person.name} onClose={onClose}>
-      <form noValidate onSubmit={(event) => void handleSubmit(save)(event)}>
-        <SheetSection>
-          <div className="space-y-3">
-            <WeekFields register={register} name="week" faults={formState.errors.week} />
-            <div className="grid grid-cols-2 gap-3">
-              <Field label="From" fault={formState.errors.from?.message}>
-                <FormDate control={control} name="from" />
-              </Field>
-              <Field label="Until" fault={formState.errors.to?.message}>
-                <FormDate control={control} name="to" placeholder="no end" />
-              </Field>
-            </div>
-            <Button
-              look="quiet"
-              className="px-1!"
-              onClick={() => setValue("week", ["0", "0", "0", "0", "0", "0", "0"], { shouldDirty: true, shouldValidate: true })}
-            >
-              No work at all in these dates
-            </Button>
-            <FormFooter>
-              <Button type="submit" look="main" disabled={formState.isSubmitting || (at !== null && !formState.isDirty)}>
-                {at === null ? "Add this week" : "Save"}
-              </Button>
-              {at !== null && (
-                <Button look="danger" onClick={() => void remove()}>
-                  Take it away
-                </Button>
-              )}
-            </FormFooter>
-          </div>
-        </SheetSection>
-        {(at === null || formState.isDirty) && <ImpactView impact={impact} />}
-      </form>
-    </Sheet>
-  );
+  const setNoWork = () => setValue("week", ["0", "0", "0", "0", "0", "0", "0"], { shouldDirty: true, shouldValidate: true });
+  return { register, control, formState, impact, onSubmit: handleSubmit(save), onDelete, setNoWork };
 }
 
 /** The patterns with one changed or added, in order of their first days, so that later ones win over earlier ones. */

@@ -15,6 +15,7 @@ import { FormEnd } from "../../../ui/formEnd.tsx";
 import { newId } from "../../../ui/newId.ts";
 import { namedOptions, none } from "../../../ui/options.ts";
 import { Sheet, SheetSection, SumLine } from "../../../ui/sheet.tsx";
+import { toggledList } from "../../../ui/toggled.ts";
 import { useFormOver } from "../../../ui/useFormOver.ts";
 import { useNames } from "../../frame/facts.ts";
 import { useUnderWay } from "../../frame/underWay.ts";
@@ -102,42 +103,58 @@ function Sums({ row: { capacity, toTeam, toMembers } }: { row: TeamRow }) {
   );
 }
 
-function TeamForm({
-  row,
-  parents,
-  onSave,
-  onDelete,
-}: {
+interface TeamFormProps {
   row: TeamRow | null;
   parents: readonly TeamRow[];
   /** True where it was saved. */
   onSave: (fields: Fields) => Promise<boolean>;
   onDelete: () => void;
-}) {
-  const { projects } = useNames();
-  const form = useFormOver<Fields>(
-    `teams ${row?.team.id ?? "new"}`,
-    {
-      name: row?.team.name ?? "",
-      handle: row?.team.handle ?? "",
-      parentId: row?.team.parentId ?? "",
-      projectId: row?.team.projectId ?? "",
-      description: row?.team.description ?? "",
-      memberIds: row?.team.memberIds ?? [],
-    },
-    zodResolver(fieldsSchema),
-  );
-  const { register, control, handleSubmit, formState } = form;
-  const { errors, isDirty } = formState;
-  useUnderWay("teams", row?.team.id, isDirty);
+}
+
+function TeamForm({ row, parents, onSave, onDelete }: TeamFormProps) {
+  const form = useFormOver<Fields>(`teams ${row?.team.id ?? "new"}`, fieldsOf(row), zodResolver(fieldsSchema));
+  useUnderWay("teams", row?.team.id, form.formState.isDirty);
   const save = async (fields: Fields) => {
     if (await onSave(fields)) form.forget();
   };
   return (
-    <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(save)(event)}>
+    <form noValidate className="space-y-3" onSubmit={(event) => void form.handleSubmit(save)(event)}>
+      <TeamFields form={form} parents={parents} isNew={!row} />
+      <Members form={form} />
+      <FormEnd form={form} saveText={row ? "Save" : "Add team"} isNew={!row}>
+        {row && (
+          <Button look="danger" onClick={onDelete}>
+            Delete
+          </Button>
+        )}
+      </FormEnd>
+    </form>
+  );
+}
+
+const fieldsOf = (row: TeamRow | null): Fields => ({
+  name: row?.team.name ?? "",
+  handle: row?.team.handle ?? "",
+  parentId: row?.team.parentId ?? "",
+  projectId: row?.team.projectId ?? "",
+  description: row?.team.description ?? "",
+  memberIds: row?.team.memberIds ?? [],
+});
+
+interface TeamFieldsProps {
+  form: UseFormReturn<Fields>;
+  parents: readonly TeamRow[];
+  isNew: boolean;
+}
+
+function TeamFields({ form: { register, control, formState }, parents, isNew }: TeamFieldsProps) {
+  const { projects } = useNames();
+  const { errors } = formState;
+  return (
+    <>
       <div className="grid grid-cols-2 gap-3">
         <Field label="Name" fault={errors.name?.message}>
-          <TextInput {...register("name")} autoFocus={!row} />
+          <TextInput {...register("name")} autoFocus={isNew} />
         </Field>
         <Field label="Handle" fault={errors.handle?.message}>
           <TextInput {...register("handle")} placeholder="workshop" />
@@ -156,15 +173,7 @@ function TeamForm({
       <Field label="Description">
         <TextInput {...register("description")} />
       </Field>
-      <Members form={form} />
-      <FormEnd form={form} saveText={row ? "Save" : "Add team"} isNew={!row}>
-        {row && (
-          <Button look="danger" onClick={onDelete}>
-            Delete
-          </Button>
-        )}
-      </FormEnd>
-    </form>
+    </>
   );
 }
 
@@ -175,8 +184,7 @@ function Members({ form: { watch, setValue } }: { form: UseFormReturn<Fields> })
   const memberIds = watch("memberIds");
   const text = search.trim().toLowerCase();
   const listed = people.filter(({ id, name }) => (text === "" ? memberIds.includes(id) : name.toLowerCase().includes(text))).slice(0, 40);
-  const toggle = (id: string) =>
-    setValue("memberIds", memberIds.includes(id) ? memberIds.filter((own) => own !== id) : [...memberIds, id], { shouldDirty: true });
+  const toggle = (id: string) => setValue("memberIds", toggledList(memberIds, id), { shouldDirty: true });
   return (
     <fieldset>
       <legend className="field-label">Members, {memberIds.length}</legend>

@@ -1,0 +1,9 @@
+// Looking up what is known to be there.
+
+/** What an index has under a key that it is known to have, such as the row of an id in a checked plan.
+ * @throws RangeError where it has none. */
+export function lookUp<K, V>(index: { get(key: K): V | undefined }, key: K): V {
+  const found = index.get(key);
+  if (found === undefined) throw new RangeError(`There is nothing under "${String(key)}".`);
+  return found;
+}
