@@ -7,7 +7,8 @@ const config: NextConfig = {
   // `npm run check` holds the types; a build need not do it again.
   typescript: { ignoreBuildErrors: true },
   // What routes take at most is theirs to say; the largest is a plan file.
-  experimental: { proxyClientMaxBodySize: "64mb" },
+  // Pages are loaded by the first who asks for one, so that the server answers sooner after a start.
+  experimental: { proxyClientMaxBodySize: "64mb", preloadEntriesOnStart: false },
   headers: async () => [
     {
       source: "/:path*",
