@@ -19,6 +19,15 @@ export function typedFields(began: FieldValues, now: FieldValues): string[] {
   return Object.keys(now).filter((name) => JSON.stringify(now[name]) !== JSON.stringify(began[name]));
 }
 
+/** Lets a form follow values that have changed, but for the fields in which something is typed. */
+export function follow<F extends FieldValues>(form: Pick<UseFormReturn<F>, "getValues" | "reset" | "setValue">, began: F, next: F): void {
+  const now = form.getValues();
+  const typed = typedFields(began, now);
+  // Fields stay registered: what is typed before the form is drawn again would be lost otherwise.
+  form.reset(next, { keepFieldsRef: true });
+  for (const field of typed) form.setValue(field as Path<F>, now[field] as PathValue<F, Path<F>>, { shouldDirty: true });
+}
+
 export type FormOver<F extends FieldValues> = UseFormReturn<F> & {
   /** Puts every field back to what is saved. */
   discard(): void;
@@ -36,12 +45,9 @@ export function useFormOver<F extends FieldValues>(name: string, values: F, reso
 
   useEffect(() => {
     if (JSON.stringify(began.current) === text) return;
-    const now = form.getValues();
-    const next = JSON.parse(text) as F;
-    const typed = typedFields(began.current, now);
-    began.current = next;
-    form.reset(next);
-    for (const field of typed) form.setValue(field as Path<F>, now[field] as PathValue<F, Path<F>>, { shouldDirty: true });
+    const before = began.current;
+    began.current = JSON.parse(text);
+    follow(form, before, began.current);
   }, [form, text]);
 
   useEffect(() => {
