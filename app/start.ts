@@ -1,4 +1,6 @@
 // Start and end of the server process.
+
+import { messageOf } from "../core/plan/errors.ts";
 import { openHost } from "./host.ts";
 
 /** How long an answer may take to leave after the store is closed. */
@@ -10,7 +12,7 @@ export async function startServer(): Promise<void> {
     const { store } = await openHost();
     for (const sentence of store.said) process.stderr.write(`${sentence}\n`);
   } catch (error) {
-    process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);
+    process.stderr.write(`${messageOf(error)}\n`);
     process.exit(1);
   }
   // A terminal tells the whole group and a parent its child: the second time must not end it where it stands.

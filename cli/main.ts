@@ -1,5 +1,6 @@
 // The roster command: one report on one plan file, JSON on standard output.
 import { readFileSync, writeFileSync, writeSync } from "node:fs";
+import { codeOf, messageOf } from "../core/plan/errors.ts";
 import { faultLine } from "../core/plan/faults.ts";
 import { parsePlan } from "../core/plan/parse.ts";
 import { type Outside, type ReportName, reportNames, runReport, UsageError } from "./reports.ts";
@@ -26,7 +27,7 @@ function main(args: readonly string[]): Printed {
   try {
     text = readFileSync(file, "utf8");
   } catch (error) {
-    return wrongUsage(`${file} cannot be read (${(error as NodeJS.ErrnoException).code}).`);
+    return wrongUsage(`${file} cannot be read (${codeOf(error)}).`);
   }
   const parsed = parsePlan(text);
   if (!parsed.plan) return invalidPlan(report as ReportName, parsed.faults.map(faultLine));
@@ -43,7 +44,7 @@ const outside: Outside = {
     try {
       writeFileSync(path, text);
     } catch (error) {
-      throw new UsageError(`--out: ${path} cannot be written (${(error as NodeJS.ErrnoException).code}).`);
+      throw new UsageError(`--out: ${path} cannot be written (${codeOf(error)}).`);
     }
   },
   now: () => performance.now(),
@@ -63,7 +64,7 @@ function write(file: number, text: string): void {
     try {
       done += writeSync(file, bytes, done);
     } catch (error) {
-      const { code } = error as NodeJS.ErrnoException;
+      const code = codeOf(error);
       if (code === "EPIPE") return;
       // The reader of a pipe is slower than this writes: wait a moment, for its sake alone.
       if (code === "EAGAIN") Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 5);
@@ -79,8 +80,8 @@ function run(): number {
     if (out) write(1, out);
     return status;
   } catch (error) {
-    const { code, message } = error as NodeJS.ErrnoException;
-    write(2, code === "ENOSPC" ? "The report could not be written: the disk is full.\n" : `The report could not be made (${message}).\n`);
+    const isFull = codeOf(error) === "ENOSPC";
+    write(2, isFull ? "The report could not be written: the disk is full.\n" : `The report could not be made (${messageOf(error)}).\n`);
     return FAILED;
   }
 }

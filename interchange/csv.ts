@@ -1,6 +1,7 @@
 // CSV (RFC 4180): read with whatever delimiter, written with commas and with cells that no spreadsheet runs.
 import { parse } from "csv-parse/sync";
 import { stringify } from "csv-stringify/sync";
+import { messageOf } from "../core/plan/errors.ts";
 import { FILE_LIMITS } from "../core/plan/limits.ts";
 import { UnreadableFile } from "./textTable.ts";
 
@@ -23,7 +24,7 @@ export function readCsv(text: string, delimiter = delimiterOf(text)): string[][]
     if (error instanceof UnreadableFile) throw error;
     const { lines } = error as { lines?: number };
     throw new UnreadableFile(
-      `This file could not be read as CSV${lines === undefined ? "" : ` from line ${lines} on`}: ${(error as Error).message}. Look at the quotes there.`,
+      `This file could not be read as CSV${lines === undefined ? "" : ` from line ${lines} on`}: ${messageOf(error)}. Look at the quotes there.`,
     );
   }
 }

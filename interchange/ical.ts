@@ -1,5 +1,6 @@
 // iCalendar (RFC 5545): events as a table of days, and work or leave as events.
 import ICAL from "ical.js";
+import { messageOf } from "../core/plan/errors.ts";
 import { grouped } from "../core/plan/grouped.ts";
 import { FILE_LIMITS } from "../core/plan/limits.ts";
 import { type TextTable, UnreadableFile } from "./textTable.ts";
@@ -15,7 +16,7 @@ export function eventsTable(text: string, name: string): TextTable {
   try {
     calendar = new ICAL.Component(ICAL.parse(text));
   } catch (error) {
-    throw new UnreadableFile(`This calendar could not be read: ${(error as Error).message}`);
+    throw new UnreadableFile(`This calendar could not be read: ${messageOf(error)}`);
   }
   const events = calendar.getAllSubcomponents("vevent");
   if (events.length > FILE_LIMITS.events)
@@ -49,7 +50,7 @@ function readableRows(event: ICAL.Component, exceptions: ICAL.Component[]): stri
   } catch (error) {
     const title = String(event.getFirstPropertyValue("summary") ?? uidOf(event));
     throw new UnreadableFile(
-      `The event "${title}" of this calendar could not be read: ${(error as Error).message}. Take it out and bring the rest.`,
+      `The event "${title}" of this calendar could not be read: ${messageOf(error)}. Take it out and bring the rest.`,
     );
   }
 }

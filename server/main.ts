@@ -3,6 +3,7 @@ import { createServer, type IncomingMessage, type ServerResponse } from "node:ht
 import next from "next";
 import pLimit from "p-limit";
 import { RateLimiterMemory } from "rate-limiter-flexible";
+import { messageOf } from "../core/plan/errors.ts";
 import { dataFolder } from "../store/files.ts";
 import { secretOf } from "../store/secrets.ts";
 import { hostNames, PUBLIC_FORM, type Refusal, refusalOf } from "./guard.ts";
@@ -21,7 +22,7 @@ const hostname = process.env.HOST ?? "127.0.0.1";
 const port = Number(process.env.PORT ?? 3000);
 
 function fail(error: unknown): never {
-  process.stderr.write(`${error instanceof Error ? error.message : error}\n`);
+  process.stderr.write(`${messageOf(error)}\n`);
   process.exit(1);
 }
 

@@ -1,4 +1,6 @@
 // When a whole copy of the plan is made: after so many revisions, and once a day while somebody works on it.
+
+import { messageOf } from "../core/plan/errors.ts";
 import type { Plan } from "../core/plan/schema.ts";
 import { listCopies, pruneCopies, writeCopy } from "./copies.ts";
 
@@ -46,7 +48,7 @@ export class CopySchedule {
       this.#last = { revision, at: Date.parse(at) };
     } catch (error) {
       // The journal goes on without it; the next change tries again.
-      process.stderr.write(`No copy of the plan could be made: ${error instanceof Error ? error.message : error}\n`);
+      process.stderr.write(`No copy of the plan could be made: ${messageOf(error)}\n`);
     }
   }
 }

@@ -2,6 +2,7 @@
 import { mkdir, open, rename, statfs } from "node:fs/promises";
 import { dirname, join, resolve } from "node:path";
 import { crc32 } from "node:zlib";
+import { codeOf } from "../core/plan/errors.ts";
 
 export const OWNER_FILE = 0o600;
 const OWNER_FOLDER = 0o700;
@@ -23,7 +24,7 @@ export async function openOwn(path: string) {
   try {
     return await open(path, "r+");
   } catch (error) {
-    if ((error as NodeJS.ErrnoException).code !== "ENOENT") throw error;
+    if (codeOf(error) !== "ENOENT") throw error;
     return open(path, "wx+", OWNER_FILE);
   }
 }
@@ -48,7 +49,7 @@ export async function flushFolder(path: string): Promise<void> {
     const folder = await open(path, "r");
     await folder.sync().finally(() => folder.close());
   } catch (error) {
-    const { code } = error as NodeJS.ErrnoException;
+    const code = codeOf(error);
     if (code !== "EISDIR" && code !== "EPERM" && code !== "EINVAL") throw error;
   }
 }

@@ -2,6 +2,7 @@
 import { linkSync, readFileSync, renameSync, rmSync, writeFileSync } from "node:fs";
 import { hostname } from "node:os";
 import { join } from "node:path";
+import { codeOf } from "../core/plan/errors.ts";
 
 interface Holder {
   pid: number;
@@ -55,7 +56,7 @@ function create(path: string, holder: Holder): boolean {
     linkSync(aside, path);
     return true;
   } catch (error) {
-    if ((error as NodeJS.ErrnoException).code === "EEXIST") return false;
+    if (codeOf(error) === "EEXIST") return false;
     throw error;
   } finally {
     rmSync(aside, { force: true });
@@ -91,7 +92,7 @@ function stateOf({ pid, begun, boot, host }: Holder): "alive" | "gone" | "elsewh
   try {
     process.kill(pid, 0);
   } catch (error) {
-    if ((error as NodeJS.ErrnoException).code === "ESRCH") return "gone";
+    if (codeOf(error) === "ESRCH") return "gone";
   }
   return begun === "" || processStart(pid) === begun ? "alive" : "gone";
 }

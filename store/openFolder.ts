@@ -5,6 +5,7 @@ import { rename, rm } from "node:fs/promises";
 import { join } from "node:path";
 import { applyChanges } from "../core/edits/change.ts";
 import type { TrailStep } from "../core/edits/history.ts";
+import { messageOf } from "../core/plan/errors.ts";
 import { isSame } from "../core/plan/same.ts";
 import type { Plan } from "../core/plan/schema.ts";
 import { writeCopy } from "./copies.ts";
@@ -130,4 +131,4 @@ async function makeAgain(folder: string, opening: Opening, opened: Opened | null
   return { database, loaded: await load(database, opening) };
 }
 
-const reasonOf = (error: unknown): string => (error instanceof Error ? error.message : String(error)).split("\n")[0];
+const reasonOf = (error: unknown): string => messageOf(error).split("\n")[0];

@@ -8,6 +8,7 @@ import { type OvertakenRow, overtakenRows } from "../core/edits/overtaken.ts";
 import { isInOwnName } from "../core/edits/ownName.ts";
 import { takeBack } from "../core/edits/takeBack.ts";
 import { listWords } from "../core/plan/check.ts";
+import { messageOf } from "../core/plan/errors.ts";
 import { type Fault, faultText } from "../core/plan/faults.ts";
 import type { Plan } from "../core/plan/schema.ts";
 import { announceCopy, confirmCopy, copiesFolder, withdrawCopy, writeCopy } from "./copies.ts";
@@ -287,7 +288,7 @@ export class PlanStore {
     try {
       await this.#journal.flush();
     } catch (error) {
-      this.#closed = `The disk that holds the plan does not take it (${error instanceof Error ? error.message : error}). Nothing more is saved until the server is started again.`;
+      this.#closed = `The disk that holds the plan does not take it (${messageOf(error)}). Nothing more is saved until the server is started again.`;
       throw new StoreClosed(this.#closed);
     }
     // Told in a turn of their own: whoever made the change is answered first.

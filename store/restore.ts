@@ -1,6 +1,7 @@
 // npm run restore: lists the copies of a data folder, or brings the plan back as it was in one of them or at a revision.
 // What stands in the folder before is kept as a copy itself.
 import { join } from "node:path";
+import { messageOf } from "../core/plan/errors.ts";
 import { copyBytes, listCopies } from "./copies.ts";
 import { dataFolder } from "./files.ts";
 import { readMigrations } from "./migrate.ts";
@@ -39,7 +40,7 @@ if (import.meta.filename === process.argv[1]) {
   restore(dataFolder(process.env, process.cwd()), process.argv[2], new Date()).then(
     (text) => process.stdout.write(`${text}\n`),
     (error: unknown) => {
-      process.stderr.write(`${error instanceof Error ? error.message : error}\n`);
+      process.stderr.write(`${messageOf(error)}\n`);
       process.exitCode = 1;
     },
   );

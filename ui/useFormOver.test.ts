@@ -13,7 +13,8 @@ test("a form follows what changes elsewhere, keeps what is typed, and takes what
   const form = createFormControl({ defaultValues: began });
   const [name, note] = [form.register("name"), form.register("note")];
   form.register("table");
-  const type = (field: typeof name, value: string) => field.onChange({ type: "change", target: { name: field.name, value } });
+  const type = (field: { name: string; onChange: typeof name.onChange }, value: string) =>
+    field.onChange({ type: "change", target: { name: field.name, value } });
   await type(note, "By the quay");
   follow(form, began, { ...began, table: "cost" });
   await type(name, "North stage");

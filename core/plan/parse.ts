@@ -1,6 +1,7 @@
 // From the text of a plan file to a plan, or to every fault in it at once.
 import type * as z from "zod";
 import { checkPlan, faultsBetweenRows } from "./check.ts";
+import { messageOf } from "./errors.ts";
 import { type Fault, faultText, placeOf } from "./faults.ts";
 import { fitOf } from "./fits.ts";
 import { MOST_NESTING } from "./limits.ts";
@@ -16,7 +17,7 @@ export function parsePlan(text: string): Parsed {
   try {
     value = parseJson(text, MOST_NESTING);
   } catch (error) {
-    return { plan: null, faults: [{ place: "", message: faultText.notJson((error as Error).message) }] };
+    return { plan: null, faults: [{ place: "", message: faultText.notJson(messageOf(error)) }] };
   }
   return parsePlanValue(value);
 }

@@ -4,6 +4,7 @@ import { useCallback, useEffect, useState } from "react";
 import { makerOfBrowser, storageOfWindow } from "../../client/keptEdit.ts";
 import type { ToldStep, TrailPage } from "../../client/messages.ts";
 import { useHostState } from "../../client/session.tsx";
+import { messageOf } from "../../core/plan/errors.ts";
 
 async function readPage(before: number | null, about: string): Promise<TrailPage> {
   const query = new URLSearchParams({ maker: makerOfBrowser(storageOfWindow()) });
@@ -29,9 +30,7 @@ export function useTrail(about: string) {
         setFault(null);
       } catch (error) {
         setFault(
-          error instanceof TypeError
-            ? "The server cannot be reached. What stands here may be older than the plan."
-            : (error as Error).message,
+          error instanceof TypeError ? "The server cannot be reached. What stands here may be older than the plan." : messageOf(error),
         );
       }
     },

@@ -1,6 +1,7 @@
 "use client";
 // Filling in the public holidays of a country and region for some years; days that are there already stay, or give way.
 import { useState } from "react";
+import { messageOf } from "../../../core/plan/errors.ts";
 import { Button } from "../../../ui/button.tsx";
 import { CheckboxField } from "../../../ui/checkbox.tsx";
 import { Field, FormFault, TextInput } from "../../../ui/field.tsx";
@@ -33,7 +34,7 @@ export function HolidayForm({ year, draft, onChange, onBack }: HolidayProps) {
       // Put first, so that short and extra days stated by hand still win.
       else onChange({ exceptions: [...added, ...staying] });
     } catch (error) {
-      setFault((error as Error).message);
+      setFault(messageOf(error));
     }
   };
   return (
