@@ -7,8 +7,9 @@ import type { Fault } from "../core/plan/faults.ts";
 import type { OnSolve, Solver } from "../core/staffing/program.ts";
 import type { Proposal } from "../core/staffing/proposal.ts";
 import type { HostState, Notice, StepBack } from "./host.ts";
-import { forgetJustMade, justMade, type KeptEdit, keepJustMade, makerOfBrowser, newKey, storageOfWindow } from "./keptEdit.ts";
+import { forgetJustMade, justMade, type KeptEdit, keepJustMade, newKey, storageOfWindow } from "./keptEdit.ts";
 import type { PlanWorker } from "./plan.worker.ts";
+import { firstThread, type PlanThread, startWorker } from "./planThread.ts";
 import type { AnswerOf, QueryOf, Question } from "./questions.ts";
 import type { SearchKind, SearchNews, SearchQuery } from "./searches.ts";
 
@@ -19,15 +20,6 @@ export interface Initial<T> {
   key: string;
   data: T;
 }
-
-/** A worker under a name that no other has; it holds a lock of that name as long as it is there. */
-function startWorker(): { worker: Worker; name: string } {
-  const name = `${makerOfBrowser(storageOfWindow())} ${newKey()}`;
-  return { name, worker: new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module", name }) };
-}
-
-// Started with this file, not with the first screen: the plan is read while the page is still made ready.
-const early = typeof Worker === "undefined" ? null : startWorker();
 
 /** The worker is not there any longer; what it was asked is asked anew. */
 class WorkerEnded extends Error {}
@@ -66,9 +58,9 @@ class PlanSession {
 
   /** Starts the worker; later calls change nothing. */
   start(): void {
-    if (this.#worker || !early) return;
+    if (this.#worker || !firstThread) return;
     this.#storage = storageOfWindow();
-    this.#use(early);
+    this.#use(firstThread);
   }
 
   /** An edit that was put back is made again on top of what others have done, or left. */
@@ -77,7 +69,7 @@ class PlanSession {
     if (edit) void this.edit(edit);
   }
 
-  #use({ worker, name }: ReturnType<typeof startWorker>): void {
+  #use({ worker, name }: PlanThread): void {
     this.#worker = Comlink.wrap<PlanWorker>(worker);
     let setBegun = () => {};
     const begun = new Promise<void>((resolve) => {
