@@ -2,6 +2,7 @@
 import { readFileSync, writeFileSync, writeSync } from "node:fs";
 import { codeOf, messageOf } from "../core/plan/errors.ts";
 import { faultLine } from "../core/plan/faults.ts";
+import { isOneOf } from "../core/plan/oneOf.ts";
 import { parsePlan } from "../core/plan/parse.ts";
 import { type Outside, type ReportName, reportNames, runReport, UsageError } from "./reports.ts";
 import { usage } from "./usage.ts";
@@ -20,8 +21,7 @@ interface Printed {
 function main(args: readonly string[]): Printed {
   const [report, file, ...options] = args;
   if (report === "--help" || report === "help") return { status: 0, out: `${usage}\n`, err: "" };
-  if (!reportNames.includes(report as ReportName))
-    return wrongUsage(report === undefined ? "Name a report." : `There is no report "${report}".`);
+  if (!isOneOf(reportNames, report)) return wrongUsage(report === undefined ? "Name a report." : `There is no report "${report}".`);
   if (file === undefined || file.startsWith("--")) return wrongUsage(`Name the plan file: roster ${report} PLAN.json`);
   let text: string;
   try {
@@ -30,9 +30,9 @@ function main(args: readonly string[]): Printed {
     return wrongUsage(`${file} cannot be read (${codeOf(error)}).`);
   }
   const parsed = parsePlan(text);
-  if (!parsed.plan) return invalidPlan(report as ReportName, parsed.faults.map(faultLine));
+  if (!parsed.plan) return invalidPlan(report, parsed.faults.map(faultLine));
   try {
-    return { status: 0, out: `${JSON.stringify(runReport(report as ReportName, parsed.plan, options, outside), null, 1)}\n`, err: "" };
+    return { status: 0, out: `${JSON.stringify(runReport(report, parsed.plan, options, outside), null, 1)}\n`, err: "" };
   } catch (error) {
     if (error instanceof UsageError) return wrongUsage(error.message);
     throw error;

@@ -1,13 +1,14 @@
 // From a report's name and options to its answer.
-import { type RemedyKind, remedyKinds } from "../core/balancing/scene.ts";
+import { remedyKinds } from "../core/balancing/scene.ts";
 import { parseDay } from "../core/calendar/day.ts";
 import { horizonOf } from "../core/calendar/horizon.ts";
 import type { ReportRange } from "../core/calendar/periods.ts";
-import { type Grain, grains } from "../core/calendar/periods.ts";
+import { grains } from "../core/calendar/periods.ts";
 import { type Counting, defaultCounting } from "../core/load/counting.ts";
 import { buildModel, type Model } from "../core/model.ts";
 import { lookUp } from "../core/plan/lookUp.ts";
 import { firstRoleOf } from "../core/plan/names.ts";
+import { isOneOf } from "../core/plan/oneOf.ts";
 import { planText } from "../core/plan/planText.ts";
 import { findRow } from "../core/plan/rows.ts";
 import { isCalendarDate, type Plan } from "../core/plan/schema.ts";
@@ -112,12 +113,13 @@ function evenedOut(model: Model, options: Map<string, string>, outside: Outside)
   const [steps, seconds] = [countOption(options, "--steps"), countOption(options, "--seconds")];
   if (steps !== undefined && seconds !== undefined) throw new UsageError("Name --steps or --seconds, not both.");
   const until = seconds === undefined ? Number.POSITIVE_INFINITY : outside.now() + seconds * 1000;
-  const kinds = options.get("--kinds")?.split(",");
-  const unknown = kinds?.find((kind) => !remedyKinds.includes(kind as RemedyKind));
-  if (unknown !== undefined) throw new UsageError(`--kinds: "${unknown}" is not one of ${remedyKinds.join(", ")}.`);
+  const kinds = options
+    .get("--kinds")
+    ?.split(",")
+    .map((kind) => allowedOf("--kinds", remedyKinds, kind));
   const { report, after } = evenOutReport(model, {
     window: rangeOf(model.plan, options).range,
-    ...(kinds && { kinds: kinds as RemedyKind[] }),
+    ...(kinds && { kinds }),
     ...(options.has("--role") && { people: peopleOfRole(model.plan, lookUp(options, "--role")) }),
     mostSteps: steps ?? (seconds === undefined ? USUAL_STEPS : Number.POSITIVE_INFINITY),
     isOver: () => outside.now() >= until,
@@ -172,7 +174,7 @@ function rangeOf(plan: Plan, options: Map<string, string>): ReportRange {
   const start = dayOption(options, "--from") ?? horizon.start;
   const stop = (dayOption(options, "--to") ?? horizon.stop - 1) + 1;
   if (stop <= start) throw new UsageError("--to comes on or after --from.");
-  return { range: { start, stop }, grain: oneOf(options, "--by", grains, "week") as Grain };
+  return { range: { start, stop }, grain: oneOf(options, "--by", grains, "week") };
 }
 
 function dayOption(options: Map<string, string>, name: string): number | undefined {
@@ -185,12 +187,16 @@ function dayOption(options: Map<string, string>, name: string): number | undefin
 function countingOf(options: Map<string, string>): Counting {
   return {
     pencilled: oneOf(options, "--pencilled", ["yes", "no"], defaultCounting.pencilled ? "yes" : "no") === "yes",
-    pipeline: oneOf(options, "--pipeline", ["none", "weighted", "full"], defaultCounting.pipeline) as Counting["pipeline"],
+    pipeline: oneOf(options, "--pipeline", ["none", "weighted", "full"], defaultCounting.pipeline),
   };
 }
 
-function oneOf(options: Map<string, string>, name: string, allowed: readonly string[], fallback: string): string {
-  const value = options.get(name) ?? fallback;
-  if (!allowed.includes(value)) throw new UsageError(`${name}: "${value}" is not one of ${allowed.join(", ")}.`);
-  return value;
+function oneOf<T extends string>(options: Map<string, string>, name: string, allowed: readonly T[], fallback: T): T {
+  return allowedOf(name, allowed, options.get(name) ?? fallback);
+}
+
+/** @throws {UsageError} */
+function allowedOf<T extends string>(name: string, allowed: readonly T[], text: string): T {
+  if (!isOneOf(allowed, text)) throw new UsageError(`${name}: "${text}" is not one of ${allowed.join(", ")}.`);
+  return text;
 }

@@ -8,7 +8,7 @@ let token: Promise<string> | null = null;
 async function readToken(): Promise<string> {
   const response = await fetch("/api/token", { cache: "no-store", signal: AbortSignal.timeout(TOKEN_MS) });
   if (!response.ok) throw new Error(`GET /api/token answered ${response.status}`);
-  return ((await response.json()) as { token: string }).token;
+  return (await response.json()).token;
 }
 
 /** The token, asked for once; a failure is not remembered. */

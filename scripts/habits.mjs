@@ -1,9 +1,9 @@
-// Habits that lint does not know: no function over 80 lines, and no view that names more than six utilities in one string
+// Habits that lint does not know: no function over 60 lines, and no view that names more than six utilities in one string
 // (what looks like that belongs to ui/).
 import { execFileSync } from "node:child_process";
 import { readFileSync } from "node:fs";
 
-const MOST_LINES = 80;
+const MOST_LINES = 60;
 const MOST_UTILITIES = 6;
 
 const listed = execFileSync("git", ["ls-files", "--cached", "--others", "--exclude-standard"], { encoding: "utf8" }).split("\n");

@@ -65,7 +65,7 @@ export async function readCopy(folder: string, name: string): Promise<Plan | nul
     .catch(() => readFile(announced(folder, name)))
     .catch(() => null);
   if (!bytes || checksum(bytes) !== NAME.exec(name)?.[7]) return null;
-  return JSON.parse(bytes.toString("utf8")) as Plan;
+  return JSON.parse(bytes.toString("utf8"));
 }
 
 /** How large a copy is, in bytes. */

@@ -134,7 +134,7 @@ function wholeLines(bytes: Buffer): Lines {
   for (let next = bytes.indexOf(10); next >= 0; next = bytes.indexOf(10, end)) {
     const text = bytes.subarray(end + 9, next);
     if (bytes.subarray(end, end + 8).toString("latin1") !== checksum(text)) break;
-    entries.push(JSON.parse(text.toString("utf8")) as JournalEntry);
+    entries.push(JSON.parse(text.toString("utf8")));
     end = next + 1;
   }
   return { entries, end };

@@ -78,7 +78,7 @@ function read(path: string): string | null {
 
 function parse(text: string): Holder | null {
   try {
-    return JSON.parse(text) as Holder;
+    return JSON.parse(text);
   } catch {
     return null;
   }

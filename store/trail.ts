@@ -21,7 +21,7 @@ export interface MadeEntry extends TrailEntry {
 const ENTRY = `json_build_object('revision', revision, 'at', at, 'actor', actor, 'kind', kind, 'of', of_revision, 'words', words,
   'maker', maker, 'changes', changes, 'key', key, 'edit', edit)::text as entry`;
 
-const parsed = (rows: { entry: string }[]): MadeEntry[] => rows.map(({ entry }) => JSON.parse(entry) as MadeEntry);
+const parsed = (rows: { entry: string }[]): MadeEntry[] => rows.map(({ entry }) => JSON.parse(entry));
 
 /** The last entries of the trail, or all since a revision; the oldest first. */
 export async function readTrail(sql: Sql, { since, most }: { since?: number; most?: number }): Promise<MadeEntry[]> {
@@ -57,7 +57,7 @@ export async function readSteps(sql: Sql): Promise<TrailStep[]> {
        order by revision)::text as steps
      from trail where revision > (select coalesce(max(revision), 0) from trail where kind = 'replace')`,
   );
-  return JSON.parse(steps ?? "[]") as TrailStep[];
+  return JSON.parse(steps ?? "[]");
 }
 
 /** The revision of the entry with this key; null where there is none. */

@@ -21,7 +21,7 @@ const pathOf = (folder: string): string => join(folder, "version.json");
 export async function checkVersion(folder: string, migrations: readonly Migration[]): Promise<void> {
   const text = await readFile(pathOf(folder), "utf8").catch(() => null);
   if (text === null) return;
-  const { tables } = JSON.parse(text) as { tables: string };
+  const { tables }: { tables: string } = JSON.parse(text);
   const known = migrations.at(-1)?.name ?? "";
   if (tables > known) throw new NewerFolder(folder, tables, known);
 }

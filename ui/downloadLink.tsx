@@ -41,8 +41,10 @@ async function download(href: string, usualName: string): Promise<void> {
   try {
     const response = await fetch(href, { signal: call.signal, cache: "no-store" });
     if (response.ok) saveFile(await response.blob(), nameIn(response) ?? usualName);
-    else
-      toast.error(((await response.json().catch(() => ({}))) as { message?: string }).message ?? `The server answered ${response.status}.`);
+    else {
+      const { message }: { message?: string } = await response.json().catch(() => ({}));
+      toast.error(message ?? `The server answered ${response.status}.`);
+    }
   } catch {
     if (!call.signal.aborted) toast.error("The server cannot be reached. Try again when it answers.");
   } finally {

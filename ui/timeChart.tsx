@@ -82,14 +82,12 @@ function bar(look: Look, title: string, left: number, width: number, hue: string
     <span
       title={title}
       className={`absolute top-1/2 h-[16px] -translate-y-1/2 overflow-hidden rounded-[3px] ${look === "pencilled" ? "sign-pencilled" : ""}`}
-      style={
-        {
-          left: `${left}%`,
-          width: `max(4px, ${width}%)`,
-          "--bar-hue": hue,
-          ...(look === "task" && { background: `color-mix(in srgb, ${hue} 42%, var(--sheet))` }),
-        } as React.CSSProperties
-      }
+      style={{
+        left: `${left}%`,
+        width: `max(4px, ${width}%)`,
+        "--bar-hue": hue,
+        ...(look === "task" && { background: `color-mix(in srgb, ${hue} 42%, var(--sheet))` }),
+      }}
     >
       <span className="absolute inset-y-0 left-0" style={{ width: `${done}%`, background: hue }} />
     </span>

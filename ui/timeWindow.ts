@@ -1,6 +1,7 @@
 // The window of time that every screen follows: what a URL says of it.
 import { type Day, parseDay } from "../core/calendar/day.ts";
 import { type Grain, grains, type PeriodSettings, periodStart, type Range } from "../core/calendar/periods.ts";
+import { isOneOf } from "../core/plan/oneOf.ts";
 import { isCalendarDate } from "../core/plan/schema.ts";
 
 export interface TimeWindow {
@@ -27,7 +28,7 @@ export function windowFrom(
   settings: PeriodSettings,
 ): TimeWindow {
   const fallback = defaultWindow(today, horizon, settings);
-  const grain = grains.includes(by as Grain) ? (by as Grain) : fallback.grain;
+  const grain = isOneOf(grains, by) ? by : fallback.grain;
   if (!from || !to || !isCalendarDate(from) || !isCalendarDate(to)) return { ...fallback, grain };
   const start = Math.max(horizon.start, parseDay(from));
   const stop = Math.min(horizon.stop, parseDay(to) + 1);

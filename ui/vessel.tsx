@@ -1,7 +1,5 @@
 // The vessel of a cell: capacity as a tick on a hairline, load as a fill up to it or past it.
 
-import type { CSSProperties } from "react";
-
 /** Where the tick stands, as a share of the width: the rest is for what runs past it. `signs.css` has it too. */
 export const TICK = 72;
 
@@ -30,9 +28,7 @@ export function Vessel({ isLevel, ...figures }: VesselFigures & { isLevel: boole
     <span
       aria-hidden
       className={`sign-vessel ${isLevel ? "sign-vessel-level" : ""}`}
-      style={
-        { "--firm": `${firm}%`, "--fill": `${fill}%`, "--past": `${past}%`, ...(capacity === 0 && { "--tick": "0" }) } as CSSProperties
-      }
+      style={{ "--firm": `${firm}%`, "--fill": `${fill}%`, "--past": `${past}%`, ...(capacity === 0 && { "--tick": "0" }) }}
     />
   );
 }

@@ -1,6 +1,7 @@
 // The rules between rows: references, order of dates, what a task or an assignment may state.
 
 import { type Fault, faultText, placeOf } from "./faults.ts";
+import { keysOf } from "./keysOf.ts";
 import { LEAST_DAY_HOURS, MOST_LEVELS, MOST_PLAN_YEARS, MOST_SUGGESTIONS } from "./limits.ts";
 import { lookUp } from "./lookUp.ts";
 import { nearestWord } from "./nearestWord.ts";
@@ -43,7 +44,7 @@ export function faultsBetweenRows(plan: Plan, isMalformed: (list: string, at?: n
   const faults: Fault[] = [];
   const summaries = summaryIds(plan);
   if (!isMalformed("settings")) checkSettings(plan, faults);
-  for (const list of Object.keys(rowChecks) as ListName[]) {
+  for (const list of keysOf(rowChecks)) {
     const seen = new Set<string>();
     plan[list].forEach((row, at) => {
       if (seen.has(row.id) && !isMalformed(list, at)) faults.push({ place: `${list}[${at}].id`, message: faultText.duplicateId(row.id) });

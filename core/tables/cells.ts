@@ -1,5 +1,6 @@
 // Reading single cells: dates, numbers and words as people write them, names that a plan knows.
 import { listWords } from "../plan/check.ts";
+import { entriesOf } from "../plan/keysOf.ts";
 import { nearestWord } from "../plan/nearestWord.ts";
 import { isCalendarDate } from "../plan/schema.ts";
 import type { Cell, DateOrder, Draft, ReadOptions } from "./table.ts";
@@ -50,8 +51,7 @@ export function textCell(cell: Cell): Read<string> {
 /** A word that means one of a few values. */
 export function wordCell<T extends string>(cell: Cell, words: Record<T, readonly string[]>): Read<T> {
   const said = plainText(cell);
-  for (const [value, aliases] of Object.entries(words) as [T, readonly string[]][])
-    if (plainText(value) === said || aliases.includes(said)) return { value };
+  for (const [value, aliases] of entriesOf(words)) if (plainText(value) === said || aliases.includes(said)) return { value };
   return { reason: `"${cell.trim()}" is not known here; write one of ${Object.keys(words).join(", ")}.` };
 }
 

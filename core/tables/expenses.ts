@@ -1,4 +1,6 @@
 // The table of expenses: a row each, with its project, amount, tax, when it falls and what it is.
+
+import { keysOf } from "../plan/keysOf.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Expense, rowSchemas } from "../plan/schema.ts";
@@ -102,7 +104,7 @@ function putExpense(before: Expense | undefined, after: Expense, draft: Draft): 
     draft.put("expenses", after);
     return { outcome: "adds", about, says: [`${after.amount}`, after.date ?? `${after.from} – ${after.to}`] };
   }
-  const says = (Object.keys({ ...before, ...after }) as (keyof Expense)[]).flatMap((key) =>
+  const says = keysOf({ ...before, ...after }).flatMap((key) =>
     before[key] === after[key] ? [] : [`${key}: ${before[key] ?? "nothing"} → ${after[key] ?? "nothing"}`],
   );
   if (says.length === 0) return { outcome: "leaves", about, says };

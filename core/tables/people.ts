@@ -1,4 +1,6 @@
 // The table of people: one row each, with roles, calendar, employment, place and kind.
+
+import { keysOf } from "../plan/keysOf.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Person, rowSchemas } from "../plan/schema.ts";
@@ -181,7 +183,7 @@ const keyNames: Partial<Record<keyof Person, string>> = {
 
 /** What is stated of somebody new, besides the name. */
 function statedOf(person: Person, draft: Draft): string[] {
-  const keys = (Object.keys(keyNames) as (keyof Person)[]).filter((key) => key !== "name");
+  const keys = keysOf(keyNames).filter((key) => key !== "name");
   return keys.flatMap((key) => {
     const text = shown(key, person[key], draft);
     return text === "" ? [] : [`${keyNames[key]}: ${text}`];
@@ -189,7 +191,7 @@ function statedOf(person: Person, draft: Draft): string[] {
 }
 
 function differencesOf(before: Person, after: Person, draft: Draft): string[] {
-  return (Object.keys(keyNames) as (keyof Person)[]).flatMap((key) => {
+  return keysOf(keyNames).flatMap((key) => {
     const [was, is] = [before, after].map((person) => shown(key, person[key], draft));
     const isSame = was === is || (key === "kind" && (was || "employee") === (is || "employee"));
     return isSame ? [] : [`${keyNames[key]}: ${was || "nothing"} → ${is || "nothing"}`];

@@ -1,4 +1,6 @@
 // The table of projects: a row each, with client, lead, stage, dates and money; their tasks have a table of their own.
+
+import { keysOf } from "../plan/keysOf.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Project, rowSchemas } from "../plan/schema.ts";
@@ -106,7 +108,7 @@ function putProject(before: Project | undefined, after: Project, draft: Draft): 
     draft.put("projects", after);
     return { outcome: "adds", about, says: [`starts ${after.start}`, after.stage] };
   }
-  const says = (Object.keys({ ...before, ...after }) as (keyof Project)[]).flatMap((key) =>
+  const says = keysOf({ ...before, ...after }).flatMap((key) =>
     JSON.stringify(before[key]) === JSON.stringify(after[key]) ? [] : [`${key}: ${before[key] ?? "nothing"} → ${after[key] ?? "nothing"}`],
   );
   if (says.length === 0) return { outcome: "leaves", about, says };

@@ -1,4 +1,6 @@
 // The table of tasks: a row each, with its project, its place in the outline, size, dates and progress.
+
+import { keysOf } from "../plan/keysOf.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { rowSchemas, type Task } from "../plan/schema.ts";
@@ -97,7 +99,7 @@ function putTask(before: Task | undefined, after: Task, draft: Draft): RowOutcom
     draft.put("tasks", after);
     return { outcome: "adds", about, says: [draft.find("projects", after.projectId)?.name ?? ""] };
   }
-  const says = (Object.keys({ ...before, ...after }) as (keyof Task)[]).flatMap((key) =>
+  const says = keysOf({ ...before, ...after }).flatMap((key) =>
     JSON.stringify(before[key]) === JSON.stringify(after[key]) ? [] : [`${key}: ${before[key] ?? "nothing"} → ${after[key] ?? "nothing"}`],
   );
   if (says.length === 0) return { outcome: "leaves", about, says };

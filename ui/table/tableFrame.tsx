@@ -31,7 +31,7 @@ export function TableFrame<R>(props: TableProps<R>) {
     <div
       ref={frame}
       className={`rows-frame ${props.isFramed === false ? "rows-frame-bare" : props.isShort ? "rows-frame-short" : ""}`}
-      style={{ "--tracks": tracks, "--least": `${least}px` } as React.CSSProperties}
+      style={{ "--tracks": tracks, "--least": `${least}px` }}
     >
       <Whole props={props} standing={standing} height={height} />
       {lines.length === 0 && props.empty && <div className="p-6 text-ink-2">{props.empty}</div>}

@@ -27,7 +27,7 @@ export function DragChip({ at: { x, y }, bar, more, outcome, along, effect }: Ch
   const { currency } = usePlanFacts();
   return (
     <div className="drag-bar" style={{ left: Math.min(x + 10, globalThis.innerWidth - 350), top: y + BELOW }}>
-      <div className="chip-bar sign-work" style={{ "--bar-hue": hueOf(bar.projectRow) } as React.CSSProperties}>
+      <div className="chip-bar sign-work" style={{ "--bar-hue": hueOf(bar.projectRow) }}>
         <span className="truncate">
           {bar.projectName} · {bar.taskName}
         </span>

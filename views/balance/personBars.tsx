@@ -90,7 +90,7 @@ function BarButton({ bar, left, right, top, isPicked, ...acts }: BarProps) {
       aria-label={says}
       title={says}
       className={`board-bar ${bar.isAsked ? "sign-asked text-ink" : bar.isPencilled ? "sign-pencilled text-ink" : "sign-work"} ${isPicked ? "outline-2 outline-ink outline-offset-1" : ""}`}
-      style={{ left: left + 2, width, top, "--bar-hue": hueOf(bar.projectRow) } as React.CSSProperties}
+      style={{ left: left + 2, width, top, "--bar-hue": hueOf(bar.projectRow) }}
     >
       {width >= CODED && (
         <span className={`truncate ${bar.isPencilled ? "rounded-[3px] bg-sheet/85 px-1" : ""}`}>

@@ -4,6 +4,7 @@ import { ChevronDown, ChevronRight } from "lucide-react";
 import { memo } from "react";
 import type { BoardRow } from "../../core/board/rows.ts";
 import { type PeriodState, periodStates } from "../../core/load/periodSums.ts";
+import { keysOf } from "../../core/plan/keysOf.ts";
 import { hoursText } from "../../ui/format.ts";
 import { Vessel } from "../../ui/vessel.tsx";
 import { SignalSign } from "../today/signalSign.tsx";
@@ -171,7 +172,7 @@ const PersonCell = memo(
       </Cell>
     );
   },
-  (a, b) => (Object.keys(a) as (keyof PersonCellProps)[]).every((key) => key === "onSelect" || a[key] === b[key]),
+  (a, b) => keysOf(a).every((key) => key === "onSelect" || a[key] === b[key]),
 );
 
 function tone(state: PeriodState): string {

@@ -85,7 +85,7 @@ function Moved({ revision }: { revision: number }) {
     setMoves("Working it out…");
     try {
       const response = await fetch(`/api/changes/moved?revision=${revision}`);
-      const answer = (await response.json()) as Moves & { message?: string };
+      const answer: Moves & { message?: string } = await response.json();
       setMoves(response.ok ? answer : (answer.message ?? `The server answered ${response.status}.`));
     } catch {
       setMoves("The server cannot be reached. Try again when it answers.");

@@ -2,6 +2,7 @@
 // What evening out may touch: whose work, which kinds of moves, how far, and what is locked.
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import { evenOutKinds } from "../../core/balancing/evenOut.ts";
+import { keysOf } from "../../core/plan/keysOf.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
@@ -12,7 +13,7 @@ import { kindOf, kindOptions, namedOptions, none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { useNames } from "../frame/facts.ts";
-import { type Lockable, lockEdit } from "../frame/lockTick.tsx";
+import { lockEdit } from "../frame/lockTick.tsx";
 import { kindWords } from "../remedies/remedyWords.ts";
 import type { EvenOutHook } from "./useEvenOut.ts";
 
@@ -154,7 +155,7 @@ function Amount({ label, value, most, onSave }: { label: string; value: number; 
 function Locks() {
   const session = usePlan();
   const locks = useMaybeAnswer("locks", {}, null);
-  const all = locks ? (Object.keys(locks) as Lockable[]).flatMap((list) => locks[list].map((own) => ({ ...own, list }))) : [];
+  const all = locks ? keysOf(locks).flatMap((list) => locks[list].map((own) => ({ ...own, list }))) : [];
   return (
     <SheetSection title="Locked">
       {all.length === 0 && (

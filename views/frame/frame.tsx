@@ -55,7 +55,7 @@ export function Frame({ initial, children }: { initial: FrameInitial; children: 
           <Toaster
             position="bottom-right"
             // No wider than the side sheet, whose end can be scrolled up above it.
-            style={{ "--width": "292px" } as React.CSSProperties}
+            style={{ "--width": "292px" }}
             // Above the tray and the line that tasks are written in.
             offset={{ bottom: 116, right: 14 }}
             closeButton

@@ -4,6 +4,7 @@ import { useEffect, useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { Impact } from "../../core/answers/impact.ts";
 import type { Edit } from "../../core/edits/edit.ts";
+import { FormFault } from "../../ui/field.tsx";
 import { countText, hoursText, shortDay, signedMoney, wholeText } from "../../ui/format.ts";
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "./facts.ts";
@@ -28,11 +29,7 @@ export function ImpactView({ impact, title = "What this does" }: { impact: Impac
   return (
     <SheetSection title={title}>
       {!impact && <p className="text-ink-2">Working it out…</p>}
-      {impact && impact.faults.length > 0 && (
-        <p role="alert" className="text-over">
-          {impact.faults.join(" ")}
-        </p>
-      )}
+      <FormFault>{impact?.faults.join(" ")}</FormFault>
       {impact && impact.faults.length === 0 && <Told impact={impact} />}
     </SheetSection>
   );

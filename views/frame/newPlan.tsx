@@ -134,6 +134,6 @@ async function planOf(fields: Fields, place: ReturnType<typeof useHolidayPlace>)
 async function replaceWith(plan: ReturnType<typeof newPlan>): Promise<void> {
   const response = await post("/api/plan/file?replace=yes", { body: JSON.stringify(plan) }).catch(() => null);
   if (!response) throw new Error("The server cannot be reached. Nothing was changed; try again when it answers.");
-  const { faults } = (await response.json()) as { faults: string[] };
+  const { faults }: { faults: string[] } = await response.json();
   if (faults.length > 0) throw new Error(faults.join(" "));
 }

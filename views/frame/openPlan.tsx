@@ -39,7 +39,7 @@ async function send(file: File, isReplacing: boolean): Promise<Checked> {
 
 /** What the server says of a file; a refusal of anybody in between is said too. */
 async function checkedOf(response: Response): Promise<Checked> {
-  const answer = (await response.json().catch(() => ({}))) as Partial<Checked> & { message?: string };
+  const answer: Partial<Checked> & { message?: string } = await response.json().catch(() => ({}));
   return answer.faults ? { ...answer, faults: answer.faults } : { faults: [answer.message ?? `The server answered ${response.status}.`] };
 }
 

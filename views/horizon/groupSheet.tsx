@@ -4,6 +4,7 @@ import { useMaybeAnswer } from "../../client/session.tsx";
 import type { HorizonQuery, HorizonWork, PipelineCase } from "../../core/answers/horizon.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { ForecastBy } from "../../core/forecast/groups.ts";
+import { keysOf } from "../../core/plan/keysOf.ts";
 import { countText, hoursText, rangeText, shareText } from "../../ui/format.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
@@ -27,10 +28,7 @@ export function GroupSheet({ groupKey, range, query, onShow, onClose }: Props) {
     <Sheet title={work ? groupName(work) : ""} subtitle={rangeText(range)} onClose={onClose}>
       {work && <People people={work.people} by={query.by} />}
       <WhatHelps groupKey={groupKey} query={query} onShow={onShow} />
-      {work &&
-        (Object.keys(kinds) as (keyof typeof kinds)[]).map((kind) => (
-          <Lines key={kind} title={kinds[kind]} lines={work.lines.filter((own) => own.kind === kind)} />
-        ))}
+      {work && keysOf(kinds).map((kind) => <Lines key={kind} title={kinds[kind]} lines={work.lines.filter((own) => own.kind === kind)} />)}
     </Sheet>
   );
 }

@@ -1,7 +1,7 @@
 "use client";
 // The figures of the charts: by group and period one of them, each opening the work behind it.
 import type { HorizonAnswer } from "../../core/answers/horizon.ts";
-import type { Grain } from "../../core/calendar/periods.ts";
+import type { Grain, Range } from "../../core/calendar/periods.ts";
 import type { ForecastBy } from "../../core/forecast/groups.ts";
 import { Choice } from "../../ui/choice.tsx";
 import { periodHeading, periodPhrase } from "../../ui/format.ts";
@@ -51,31 +51,51 @@ export function HorizonTable({ answer: { groups, periods }, grain, by, level, me
           </thead>
           <tbody>
             {groups.map((group) => (
-              <tr key={group.key} className="line-above">
-                <th scope="row" className="py-[3px] text-left font-normal whitespace-nowrap">
-                  {groupName(group)}
-                </th>
-                {periods.map((period, p) => {
-                  const { text, isBad } = figureOf(group, measure, p);
-                  const isOpen = openedAt?.key === group.key && openedAt.period === p;
-                  return (
-                    <td key={period.start} className={`pl-3 ${isOpen ? "bg-pine-wash" : ""}`}>
-                      <button
-                        type="button"
-                        aria-label={`${groupName(group)}, ${periodPhrase(period)}: ${text}`}
-                        className={`hover:underline ${isBad ? "figure-bad" : ""}`}
-                        onClick={() => onOpen(group.key, p)}
-                      >
-                        {text}
-                      </button>
-                    </td>
-                  );
-                })}
-              </tr>
+              <GroupRow
+                key={group.key}
+                group={group}
+                periods={periods}
+                measure={measure}
+                openedAt={openedAt?.key === group.key ? openedAt.period : null}
+                onOpen={(period) => onOpen(group.key, period)}
+              />
             ))}
           </tbody>
         </table>
       </div>
     </section>
+  );
+}
+
+interface RowProps {
+  group: HorizonAnswer["groups"][number];
+  periods: readonly Range[];
+  measure: Measure;
+  openedAt: number | null;
+  onOpen: (period: number) => void;
+}
+
+function GroupRow({ group, periods, measure, openedAt, onOpen }: RowProps) {
+  return (
+    <tr className="line-above">
+      <th scope="row" className="py-[3px] text-left font-normal whitespace-nowrap">
+        {groupName(group)}
+      </th>
+      {periods.map((period, at) => {
+        const { text, isBad } = figureOf(group, measure, at);
+        return (
+          <td key={period.start} className={`pl-3 ${openedAt === at ? "bg-pine-wash" : ""}`}>
+            <button
+              type="button"
+              aria-label={`${groupName(group)}, ${periodPhrase(period)}: ${text}`}
+              className={`hover:underline ${isBad ? "figure-bad" : ""}`}
+              onClick={() => onOpen(at)}
+            >
+              {text}
+            </button>
+          </td>
+        );
+      })}
+    </tr>
   );
 }

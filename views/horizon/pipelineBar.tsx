@@ -43,7 +43,7 @@ export function PipelineBar({ name, projectRow, start, finish, days, onMove }: P
   };
   const own = handlers(undefined);
   return (
-    <div ref={strip} className="pipeline-strip" style={{ "--bar-hue": hueOf(projectRow) } as React.CSSProperties}>
+    <div ref={strip} className="pipeline-strip" style={{ "--bar-hue": hueOf(projectRow) }}>
       <div
         {...own}
         role="slider"

@@ -45,22 +45,7 @@ export function Hours({ of, initial }: { of: HoursOf; initial: Initial<AnswerOf<
       }
       figures={<Figure value={`${hoursText(inWindow)} h`} says="in the window" />}
       actions={<BlockButtons hours={hours} />}
-      sheet={
-        refused.length > 0 && (
-          <Sheet title="Not pasted" subtitle="Everything else is in its place" onClose={closeRefused}>
-            <SheetSection>
-              <ul className="space-y-2">
-                {refused.map(({ where, why }) => (
-                  <li key={where}>
-                    <span className="font-medium">{where}</span>
-                    <span className="block text-ink-2">{why}</span>
-                  </li>
-                ))}
-              </ul>
-            </SheetSection>
-          </Sheet>
-        )
-      }
+      sheet={refused.length > 0 && <NotPasted refused={refused} onClose={closeRefused} />}
     >
       {grid.rows.length === 0 ? (
         <Empty title="No rows yet">
@@ -71,6 +56,23 @@ export function Hours({ of, initial }: { of: HoursOf; initial: Initial<AnswerOf<
       )}
       <AddHoursRow of={of} addRow={hours.addRow} />
     </Screen>
+  );
+}
+
+function NotPasted({ refused, onClose }: { refused: HoursHook["refused"]; onClose: () => void }) {
+  return (
+    <Sheet title="Not pasted" subtitle="Everything else is in its place" onClose={onClose}>
+      <SheetSection>
+        <ul className="space-y-2">
+          {refused.map(({ where, why }) => (
+            <li key={where}>
+              <span className="font-medium">{where}</span>
+              <span className="block text-ink-2">{why}</span>
+            </li>
+          ))}
+        </ul>
+      </SheetSection>
+    </Sheet>
   );
 }
 

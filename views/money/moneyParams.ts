@@ -3,6 +3,7 @@ import { parseAsArrayOf, parseAsString, parseAsStringLiteral } from "nuqs/server
 import { type Grain, grains, type Range } from "../../core/calendar/periods.ts";
 import { type MoneyBy, moneyBys } from "../../core/cost/ledger.ts";
 import { type MoneyPlace, type MoneyQuery, moneyMeasures } from "../../core/cost/moneyQuery.ts";
+import { isOneOf } from "../../core/plan/oneOf.ts";
 import { kindOf } from "../../ui/options.ts";
 import type { TimeWindow } from "../../ui/timeWindow.ts";
 
@@ -57,7 +58,7 @@ export function moneyQueryOf(params: MoneyParams, window: TimeWindow, horizon: R
 export function placesOf(of: readonly string[]): MoneyPlace[] {
   return of.flatMap((text) => {
     const { kind, id } = kindOf(text);
-    return moneyBys.includes(kind as MoneyBy) ? [{ by: kind as MoneyBy, key: id }] : [];
+    return isOneOf(moneyBys, kind) ? [{ by: kind, key: id }] : [];
   });
 }
 

@@ -21,28 +21,11 @@ export function People({ initial }: { initial: Initial<AnswerOf<"roster">> }) {
   const people = usePeople(initial);
   const { rows, selected, isAdding, add, ticked } = people;
   useKeys({ n: add });
-  const hours = (pick: (row: RosterRow) => number) => rows.reduce((sum, row) => sum + pick(row), 0);
-  const capacity = hours((row) => row.capacity);
   return (
     <Screen
       isTwoLined
       title="People"
-      figures={
-        <>
-          <PeopleTabs />
-          <Figure value={wholeText(rows.length)} says={rows.length === 1 ? "person" : "people"} />
-          <Figure value={`${hoursText(capacity)} h`} says="capacity in the window" />
-          <Figure
-            value={shareText(
-              shareOf(
-                hours(({ load }) => load),
-                capacity,
-              ),
-            )}
-            says="of it used"
-          />
-        </>
-      }
+      figures={<Figures rows={rows} />}
       actions={
         <>
           <RosterTools people={people} />
@@ -70,5 +53,17 @@ export function People({ initial }: { initial: Initial<AnswerOf<"roster">> }) {
         </WithSignals>
       )}
     </Screen>
+  );
+}
+
+function Figures({ rows }: { rows: readonly RosterRow[] }) {
+  const sum = (key: "capacity" | "load") => rows.reduce((all, row) => all + row[key], 0);
+  return (
+    <>
+      <PeopleTabs />
+      <Figure value={wholeText(rows.length)} says={rows.length === 1 ? "person" : "people"} />
+      <Figure value={`${hoursText(sum("capacity"))} h`} says="capacity in the window" />
+      <Figure value={shareText(shareOf(sum("load"), sum("capacity")))} says="of it used" />
+    </>
   );
 }

@@ -28,12 +28,10 @@ const filterParsers = {
 };
 
 export function usePeople(initial: Initial<AnswerOf<"roster">>) {
-  const session = usePlan();
   const { range, grain } = usePlanWindow();
   const rows = useAnswer("roster", { range, grain }, initial);
   const [personId, setPersonId] = useQueryState("person", parseAsString.withOptions(shallow));
   const [view, setView] = useQueryStates(filterParsers, shallow);
-  const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const select = useCallback((id: string | null) => void setPersonId(id), [setPersonId]);
   const { find, role, skill, level, team, place, kind, archived, group } = view;
   const filters: Filters = useMemo(
@@ -41,6 +39,25 @@ export function usePeople(initial: Initial<AnswerOf<"roster">>) {
     [find, role, skill, level, team, place, kind, archived],
   );
   const groups = useMemo(() => rosterGroups(rows, filters, group), [rows, filters, group]);
+  return {
+    rows,
+    groups,
+    filters,
+    isFiltered: role !== "" || skill !== "" || team !== "" || place !== "" || kind !== "" || archived,
+    view,
+    setView: (set: Partial<typeof view> | null) => void setView(set),
+    selected: rows.find(({ person }) => person.id === personId) ?? null,
+    isAdding: personId === NEW,
+    select,
+    add: () => select(NEW),
+    ...useTicked(),
+    ...usePersonEdits(select),
+  };
+}
+
+/** The people that are ticked, to change together. */
+function useTicked() {
+  const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const tick = useCallback(
     (ids: readonly string[], isOn: boolean) =>
       setTicked((known) => {
@@ -52,34 +69,23 @@ export function usePeople(initial: Initial<AnswerOf<"roster">>) {
       }),
     [],
   );
+  return { ticked, tick, untickAll: () => setTicked(new Set()) };
+}
+
+function usePersonEdits(select: (id: string | null) => void) {
+  const session = usePlan();
+  const edit = async (made: Edit) => (await session.edit(made)).length === 0;
   const addPerson = async (fields: Omit<Person, "id">) => {
     const id = newId("person");
-    const faults = await session.edit({ kind: "addPerson", person: { id, ...fields } });
-    if (faults.length === 0) select(id);
-    return faults.length === 0;
+    const isAdded = await edit({ kind: "addPerson", person: { id, ...fields } });
+    if (isAdded) select(id);
+    return isAdded;
   };
-  const edit = async (made: Edit) => (await session.edit(made)).length === 0;
-  return {
-    rows,
-    groups,
-    filters,
-    isFiltered: role !== "" || skill !== "" || team !== "" || place !== "" || kind !== "" || archived,
-    view,
-    setView: (set: Partial<typeof view> | null) => void setView(set),
-    ticked,
-    tick,
-    untickAll: () => setTicked(new Set()),
-    selected: rows.find(({ person }) => person.id === personId) ?? null,
-    isAdding: personId === NEW,
-    select,
-    add: () => select(NEW),
-    addPerson,
-    edit,
-    deletePerson: async (id: string) => {
-      if (await edit({ kind: "deletePerson", id })) select(null);
-    },
-    changePerson: (id: string, set: { [K in keyof Person]?: Person[K] | null }) => edit({ kind: "changePerson", id, set }),
+  const deletePerson = async (id: string) => {
+    if (await edit({ kind: "deletePerson", id })) select(null);
   };
+  const changePerson = (id: string, set: { [K in keyof Person]?: Person[K] | null }) => edit({ kind: "changePerson", id, set });
+  return { edit, addPerson, deletePerson, changePerson };
 }
 
 export type PeopleHook = ReturnType<typeof usePeople>;

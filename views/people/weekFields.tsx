@@ -2,7 +2,7 @@
 // Seven fields for the hours of a week.
 import type { FieldErrors, Path, UseFormRegister } from "react-hook-form";
 import * as z from "zod";
-import { TextInput } from "../../ui/field.tsx";
+import { FormFault, TextInput } from "../../ui/field.tsx";
 
 const read = (text: string) => Number(text.trim() === "" ? 0 : text.replace(",", "."));
 
@@ -33,11 +33,7 @@ export function WeekFields<T extends { week: string[] }>({
           </label>
         ))}
       </div>
-      {faults && (
-        <p role="alert" className="pt-1 text-small text-over">
-          Hours of a day are 0 to 24.
-        </p>
-      )}
+      <FormFault>{faults && "Hours of a day are 0 to 24."}</FormFault>
     </div>
   );
 }

@@ -9,7 +9,7 @@ import { Button, IconButton } from "../../ui/button.tsx";
 import { DateField } from "../../ui/dateField.tsx";
 import { readDate, writeDate } from "../../ui/dateText.ts";
 import { DraftInput } from "../../ui/draftInput.tsx";
-import { Field, TextInput } from "../../ui/field.tsx";
+import { Field, FormFault, TextInput } from "../../ui/field.tsx";
 import { none, textOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
@@ -33,34 +33,7 @@ export function ExchangeSheet({ onClose }: { onClose: () => void }) {
   return (
     <Sheet title="Exchange rates" subtitle={`What one of another currency is worth in ${currency}`} onClose={onClose}>
       {currencies.map((own) => (
-        <SheetSection key={own} title={own}>
-          {rates
-            .filter((rate) => rate.currency === own)
-            .toSorted((a, b) => a.from.localeCompare(b.from))
-            .map((rate) => (
-              <div key={rate.from} className="flex items-center gap-2 py-0.5">
-                <span className="flex-1">from {writeDate(rate.from)}</span>
-                <DraftInput
-                  value={rate.rate}
-                  write={String}
-                  read={readRate}
-                  onSave={(value) => void save(rates.map((known) => (known === rate ? { ...known, rate: value } : known)))}
-                  says="An amount above 0"
-                  aria-label={`${own} from ${writeDate(rate.from)}`}
-                  inputMode="decimal"
-                  width={90}
-                  isSmall
-                  isFigure
-                />
-                <IconButton
-                  label={`Delete ${own} from ${writeDate(rate.from)}`}
-                  onClick={() => void save(rates.filter((known) => known !== rate))}
-                >
-                  <X size={14} />
-                </IconButton>
-              </div>
-            ))}
-        </SheetSection>
+        <CurrencyRates key={own} currency={own} rates={rates} onSave={(next) => void save(next)} />
       ))}
       {rates.length === 0 && (
         <SheetSection>
@@ -68,12 +41,46 @@ export function ExchangeSheet({ onClose }: { onClose: () => void }) {
         </SheetSection>
       )}
       <AddRate known={currencies} own={currency} onAdd={(rate) => save([...rates, rate])} />
-      {fault && (
-        <p role="alert" className="text-over">
-          {fault}
-        </p>
-      )}
+      <FormFault>{fault}</FormFault>
     </Sheet>
+  );
+}
+
+interface CurrencyProps {
+  currency: string;
+  /** Of all currencies. */
+  rates: Rates;
+  onSave: (rates: Rates) => void;
+}
+
+function CurrencyRates({ currency, rates, onSave }: CurrencyProps) {
+  const own = rates.filter((rate) => rate.currency === currency).toSorted((a, b) => a.from.localeCompare(b.from));
+  return (
+    <SheetSection title={currency}>
+      {own.map((rate) => (
+        <div key={rate.from} className="flex items-center gap-2 py-0.5">
+          <span className="flex-1">from {writeDate(rate.from)}</span>
+          <DraftInput
+            value={rate.rate}
+            write={String}
+            read={readRate}
+            onSave={(value) => onSave(rates.map((known) => (known === rate ? { ...known, rate: value } : known)))}
+            says="An amount above 0"
+            aria-label={`${currency} from ${writeDate(rate.from)}`}
+            inputMode="decimal"
+            width={90}
+            isSmall
+            isFigure
+          />
+          <IconButton
+            label={`Delete ${currency} from ${writeDate(rate.from)}`}
+            onClick={() => onSave(rates.filter((known) => known !== rate))}
+          >
+            <X size={14} />
+          </IconButton>
+        </div>
+      ))}
+    </SheetSection>
   );
 }
 

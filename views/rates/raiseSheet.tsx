@@ -6,6 +6,7 @@ import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { RateSubject } from "../../core/edits/changeRates.ts";
 import type { Edit } from "../../core/edits/edit.ts";
 import { raisedRates } from "../../core/entry/typeRates.ts";
+import { keysOf } from "../../core/plan/keysOf.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { Button } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
@@ -16,6 +17,7 @@ import { Field, TextInput } from "../../ui/field.tsx";
 import { countText, signedMoney } from "../../ui/format.ts";
 import { textOptions } from "../../ui/options.ts";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
+import { toggledList } from "../../ui/toggled.ts";
 import { usePlanFacts } from "../frame/facts.ts";
 import type { RatesHook } from "./useRates.ts";
 
@@ -23,49 +25,24 @@ const kinds: Record<RateSubject, string> = { role: "Roles", person: "People", de
 const rounds = ["0.01", "0.05", "0.10", "0.50", "1"] as const;
 
 export function RaiseSheet({ rates, onClose }: { rates: RatesHook; onClose: () => void }) {
-  const session = usePlan();
-  const [from, setFrom] = useState(writeDate(rates.today));
-  const [percent, setPercent] = useState("3");
-  const [round, setRound] = useState<string>("0.01");
-  const [chosen, setChosen] = useState<readonly RateSubject[]>(["role", "person", "default"]);
-  const [date, share] = [readDate(from), readAmount(percent, -90, 1000)];
-  const edit = useMemo(
-    () =>
-      date === null || !share
-        ? null
-        : raisedRates(
-            rates.table.id,
-            rates.grid.sections.flatMap(({ rows }) => rows),
-            { from: date, percent: share.value, round: Number(round), kinds: chosen },
-          ),
-    [rates, date, share?.value, round, chosen, share],
-  );
+  const { from, setFrom, isDate, percent, setPercent, isShare, round, setRound, chosen, setChosen, edit, raise } = useRaise(rates, onClose);
   const count = (edit?.cells?.length ?? 0) + (edit?.added?.length ?? 0);
-  const raise = async () => {
-    if (!edit) return;
-    const words = `raise rates in "${rates.table.name}" by ${percent} %`;
-    if ((await session.edit({ kind: "together", words, edits: [edit] })).length === 0) onClose();
-  };
   return (
     <Sheet title="Raise rates" subtitle={rates.table.name} onClose={onClose}>
       <SheetSection>
         <div className="space-y-3">
-          <Field label="By, %" fault={share ? undefined : "A number such as 3 or 2.5; below 0 lowers them."}>
+          <Field label="By, %" fault={isShare ? undefined : "A number such as 3 or 2.5; below 0 lowers them."}>
             <TextInput inputMode="decimal" value={percent} onChange={(event) => setPercent(event.target.value)} />
           </Field>
-          <Field label="From" fault={date === null ? DATE_HINT : undefined} hint="What begins later rises too">
+          <Field label="From" fault={isDate ? undefined : DATE_HINT} hint="What begins later rises too">
             <DateField value={from} onChange={setFrom} />
           </Field>
           <Field label="To the nearest">
             <Choice value={round} options={textOptions(rounds)} onChange={setRound} />
           </Field>
           <div>
-            {(Object.keys(kinds) as RateSubject[]).map((kind) => (
-              <CheckboxField
-                key={kind}
-                checked={chosen.includes(kind)}
-                onChange={(isOn) => setChosen((known) => (isOn ? [...known, kind] : known.filter((own) => own !== kind)))}
-              >
+            {keysOf(kinds).map((kind) => (
+              <CheckboxField key={kind} checked={chosen.includes(kind)} onChange={() => setChosen(toggledList(chosen, kind))}>
                 {kinds[kind]}
               </CheckboxField>
             ))}
@@ -80,6 +57,29 @@ export function RaiseSheet({ rates, onClose }: { rates: RatesHook; onClose: () =
       </div>
     </Sheet>
   );
+}
+
+/** By how much and from when, whose rates, and the edit of them all. */
+function useRaise({ table, grid, today }: RatesHook, onClose: () => void) {
+  const session = usePlan();
+  const [from, setFrom] = useState(writeDate(today));
+  const [percent, setPercent] = useState("3");
+  const [round, setRound] = useState<string>("0.01");
+  const [chosen, setChosen] = useState<readonly RateSubject[]>(["role", "person", "default"]);
+  const date = readDate(from);
+  const share = readAmount(percent, -90, 1000)?.value ?? null;
+  const edit = useMemo(() => {
+    if (date === null || share === null) return null;
+    const rows = grid.sections.flatMap((section) => section.rows);
+    return raisedRates(table.id, rows, { from: date, percent: share, round: Number(round), kinds: chosen });
+  }, [table, grid, date, share, round, chosen]);
+  const raise = async () => {
+    if (!edit) return;
+    const words = `raise rates in "${table.name}" by ${percent} %`;
+    if ((await session.edit({ kind: "together", words, edits: [edit] })).length === 0) onClose();
+  };
+  const [isDate, isShare] = [date !== null, share !== null];
+  return { from, setFrom, isDate, percent, setPercent, isShare, round, setRound, chosen, setChosen, edit, raise };
 }
 
 type Margins = AnswerOf<"margins">;
@@ -99,38 +99,39 @@ export function MoneyChanges({ edit }: { edit: Edit }) {
     };
   }, [session, edit]);
   if (!now || !then) return <SheetSection title="What it does to projects">Working it out…</SheetSection>;
-  const changed = then.projects.flatMap(({ id, name, cost, revenue }) => {
-    const before = now.projects.find((own) => own.id === id);
-    const [by, more] = [cost - (before?.cost ?? 0), revenue - (before?.revenue ?? 0)];
-    return by === 0 && more === 0 ? [] : [{ id, name, cost: by, revenue: more }];
-  });
+  const changed = changesOf(now, then);
   const sum = (key: "cost" | "revenue") => changed.reduce((all, own) => all + own[key], 0);
   return (
     <SheetSection title="What it does to projects">
       {changed.length === 0 && <p className="text-ink-2">No project costs or earns anything else.</p>}
-      {changed.map(({ id, name, cost, revenue }) => (
-        <SumLine
-          key={id}
-          figure={[cost !== 0 && `cost ${signedMoney(cost, currency)}`, revenue !== 0 && `revenue ${signedMoney(revenue, currency)}`]
-            .filter(Boolean)
-            .join(", ")}
-        >
-          {name}
+      {changed.map((own) => (
+        <SumLine key={own.id} figure={moneyWords(own, currency)}>
+          {own.name}
         </SumLine>
       ))}
       {changed.length > 1 && (
-        <SumLine
-          figure={[
-            sum("cost") !== 0 && `cost ${signedMoney(sum("cost"), currency)}`,
-            sum("revenue") !== 0 && `revenue ${signedMoney(sum("revenue"), currency)}`,
-          ]
-            .filter(Boolean)
-            .join(", ")}
-          isTotal
-        >
+        <SumLine figure={moneyWords({ cost: sum("cost"), revenue: sum("revenue") }, currency)} isTotal>
           Together
         </SumLine>
       )}
     </SheetSection>
   );
 }
+
+interface MoneyChange {
+  cost: number;
+  revenue: number;
+}
+
+/** The projects that cost or bring in something else then, each with how much more. */
+const changesOf = (now: Margins, then: Margins): (MoneyChange & { id: string; name: string })[] =>
+  then.projects.flatMap(({ id, name, cost, revenue }) => {
+    const before = now.projects.find((own) => own.id === id);
+    const [by, more] = [cost - (before?.cost ?? 0), revenue - (before?.revenue ?? 0)];
+    return by === 0 && more === 0 ? [] : [{ id, name, cost: by, revenue: more }];
+  });
+
+const moneyWords = ({ cost, revenue }: MoneyChange, currency: string): string =>
+  [cost !== 0 && `cost ${signedMoney(cost, currency)}`, revenue !== 0 && `revenue ${signedMoney(revenue, currency)}`]
+    .filter(Boolean)
+    .join(", ");

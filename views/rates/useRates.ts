@@ -26,35 +26,8 @@ export function useRates(table: RateTable) {
   return useMemo(() => {
     const type = (cells: readonly RateCell[]) => {
       const edit = typedRates(table.id, cells);
-      const isAlone = cells.some(
-        ({ row, date, figure: own, amount }) =>
-          own !== "rate" && amount !== null && !row.entries.has(date) && !typedRates(table.id, [{ row, date, figure: own, amount }]),
-      );
-      if (isAlone) toast("Overtime and a charge per use stand beside a rate: type that first.");
+      if (cells.some((cell) => standsAlone(table.id, cell))) toast("Overtime and a charge per use stand beside a rate: type that first.");
       if (edit) void session.edit(edit);
-    };
-    const cell = (row: RateRow, column: string, amount: number | null): RateCell[] => {
-      const date = grid.dates.find((own) => columnOfDate(own) === column);
-      return date === undefined ? [] : [{ row, date, figure, amount }];
-    };
-    const blocks: BlockActions<RateRow> = {
-      onPaste: ({ rows, columns }, texts) => {
-        let left = 0;
-        const typed = texts.flatMap((line, at) =>
-          line.flatMap((text, c) => {
-            const read = readRate(text);
-            if (!read || !rows[at] || !columns[c]) {
-              left++;
-              return [];
-            }
-            return cell(rows[at], columns[c], read.value);
-          }),
-        );
-        if (left > 0) toast(`${countText(left, "cell")} could not be pasted. ${RATE_HINT}.`);
-        type(typed);
-      },
-      onClear: ({ rows, columns }) => type(rows.flatMap((row) => columns.flatMap((column) => cell(row, column, null)))),
-      onFill: (block, way) => type(filled(block, way, grid.dates, figure)),
     };
     return {
       table,
@@ -62,13 +35,44 @@ export function useRates(table: RateTable) {
       figure,
       setFigure,
       today: formatDay(today),
-      blocks,
+      blocks: blockActions(grid.dates, figure, type),
       type,
       addSubject: (of: SubjectIds) => setSubjects((known) => [...known.filter((own) => rateSubject(own) !== rateSubject(of)), of]),
       addDate: (date: string) => setDates((known) => [...known, date]),
       session,
     };
   }, [session, table, grid, figure, today]);
+}
+
+/** True of a figure besides a rate where there is no rate that it could stand beside. */
+const standsAlone = (tableId: string, cell: RateCell): boolean =>
+  cell.figure !== "rate" && cell.amount !== null && !cell.row.entries.has(cell.date) && !typedRates(tableId, [cell]);
+
+/** What is pasted, cleared and filled in the cells of some days. */
+function blockActions(dates: readonly string[], figure: RateFigure, type: (cells: readonly RateCell[]) => void): BlockActions<RateRow> {
+  const cell = (row: RateRow, column: string, amount: number | null): RateCell[] => {
+    const date = dates.find((own) => columnOfDate(own) === column);
+    return date === undefined ? [] : [{ row, date, figure, amount }];
+  };
+  return {
+    onPaste: ({ rows, columns }, texts) => {
+      let left = 0;
+      const typed = texts.flatMap((line, at) =>
+        line.flatMap((text, c) => {
+          const read = readRate(text);
+          if (!read || !rows[at] || !columns[c]) {
+            left++;
+            return [];
+          }
+          return cell(rows[at], columns[c], read.value);
+        }),
+      );
+      if (left > 0) toast(`${countText(left, "cell")} could not be pasted. ${RATE_HINT}.`);
+      type(typed);
+    },
+    onClear: ({ rows, columns }) => type(rows.flatMap((row) => columns.flatMap((column) => cell(row, column, null)))),
+    onFill: (block, way) => type(filled(block, way, dates, figure)),
+  };
 }
 
 /** The first row's or column's rates in all others. */

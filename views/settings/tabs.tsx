@@ -1,12 +1,11 @@
 "use client";
-// The settings and the lists of names, side by side under one title.
-import type { NameList } from "../../core/answers/nameList.ts";
+import { entriesOf } from "../../core/plan/keysOf.ts";
 import { Tabs } from "../frame/tabs.tsx";
 import { listNames, pathOfList } from "./paths.ts";
 
 const tabs = [
   { path: "/settings", text: "The plan" },
-  ...(Object.entries(listNames) as [NameList, { many: string }][]).map(([list, { many }]) => ({ path: pathOfList(list), text: many })),
+  ...entriesOf(listNames).map(([list, { many }]) => ({ path: pathOfList(list), text: many })),
 ];
 
 export function SettingsTabs() {

@@ -6,12 +6,13 @@ import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
 import { type MarkList, markLists, type NameList, type NameRow } from "../../core/answers/nameList.ts";
 import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
 import type { NamedList } from "../../core/plan/namedLists.ts";
+import { isOneOf } from "../../core/plan/oneOf.ts";
 import { countText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
 import { listNames } from "./paths.ts";
 
 const marks: Record<MarkList, "category" | "place"> = { categories: "category", places: "place" };
-const isMarkList = (list: NameList): list is MarkList => (markLists as readonly string[]).includes(list);
+const isMarkList = (list: NameList): list is MarkList => isOneOf(markLists, list);
 
 /** A name to add, with its unit, its group or its kind where the list has those. */
 export interface NewName {

@@ -26,42 +26,40 @@ export function CompareTable({ ids }: { ids: readonly string[] }) {
           </tr>
         </thead>
         <tbody>
-          {lines(currency).map(({ name, of, write, isLessBetter }) => (
-            <tr key={name}>
-              <th scope="row">{name}</th>
-              <td>{written(of(plan), write)}</td>
-              {sketches.map((own) => (
-                <Compared key={own.id} was={of(plan)} is={of(own)} write={write} isLessBetter={isLessBetter} />
-              ))}
-            </tr>
-          ))}
-          {roles.map((role) => (
-            <tr key={role}>
-              <th scope="row">{role}, short by h</th>
-              <td>{hoursText(lackOf(plan, role))}</td>
-              {sketches.map((own) => (
-                <Compared key={own.id} was={lackOf(plan, role)} is={lackOf(own, role)} write={hoursText} isLessBetter />
-              ))}
-            </tr>
+          {[...lines(currency), ...roles.map(lackLine)].map((line) => (
+            <CompareRow key={line.name} line={line} plan={plan} sketches={sketches} />
           ))}
           <tr>
             <th scope="row">Finishes that move</th>
             <td>–</td>
             {sketches.map(({ id, finishes }) => (
-              <td key={id}>
-                {finishes.length === 0
-                  ? "none"
-                  : finishes.map(({ name, before, after }) => (
-                      <span key={name} className={`block ${after > before ? "text-over" : "text-level-ink"}`}>
-                        {name} {shortDay(after)}, not {shortDay(before)}
-                      </span>
-                    ))}
-              </td>
+              <td key={id}>{finishes.length === 0 ? "none" : <Moved finishes={finishes} />}</td>
             ))}
           </tr>
         </tbody>
       </table>
     </div>
+  );
+}
+
+function Moved({ finishes }: Pick<SketchFigures, "finishes">) {
+  return finishes.map(({ name, before, after }) => (
+    <span key={name} className={`block ${after > before ? "text-over" : "text-level-ink"}`}>
+      {name} {shortDay(after)}, not {shortDay(before)}
+    </span>
+  ));
+}
+
+function CompareRow({ line, plan, sketches }: { line: Line; plan: SketchFigures; sketches: readonly SketchFigures[] }) {
+  const { name, of, write, isLessBetter } = line;
+  return (
+    <tr>
+      <th scope="row">{name}</th>
+      <td>{written(of(plan), write)}</td>
+      {sketches.map((own) => (
+        <Compared key={own.id} was={of(plan)} is={of(own)} write={write} isLessBetter={isLessBetter} />
+      ))}
+    </tr>
   );
 }
 
@@ -84,7 +82,12 @@ const lines = (currency: string): Line[] => [
 
 const written = (figure: number | null, write: (figure: number) => string): string => (figure === null ? "–" : write(figure));
 
-const lackOf = ({ shortage }: SketchFigures, role: string): number => shortage.find(({ roleName }) => roleName === role)?.minutes ?? 0;
+const lackLine = (role: string): Line => ({
+  name: `${role}, short by h`,
+  of: ({ shortage }) => shortage.find(({ roleName }) => roleName === role)?.minutes ?? 0,
+  write: hoursText,
+  isLessBetter: true,
+});
 
 function Compared({ was, is, write, isLessBetter }: { was: number | null; is: number | null } & Pick<Line, "write" | "isLessBetter">) {
   const by = (is ?? 0) - (was ?? 0);

@@ -2,6 +2,7 @@
 // Which signals are told, and from what figure on.
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import { type AttentionKind, attentionKinds, leastOf } from "../../core/attention/kinds.ts";
+import { keysOf } from "../../core/plan/keysOf.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { CheckboxField } from "../../ui/checkbox.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";
@@ -20,7 +21,7 @@ export function KindsSheet({ onClose }: { onClose: () => void }) {
     const next = isUsual ? others : [...others, { kind, ...rule }];
     void session.edit({ kind: "changeSettings", set: { attention: next.length > 0 ? next : null } });
   };
-  const kinds = Object.keys(attentionKinds) as AttentionKind[];
+  const kinds = keysOf(attentionKinds);
   return (
     <Sheet title="Choose signals" subtitle="What Today tells, and from what figure on" onClose={onClose}>
       {settings &&

@@ -21,9 +21,7 @@ export function Today({ initial }: { initial: Initial<AnswerOf<"today">> }) {
   const today = useAnswer("today", { clock }, initial);
   const [sheet, setSheet] = useQueryState("sheet", parseAsString.withOptions({ shallow: true }));
   const { signals, snoozed, assigned, used } = today;
-  const close = () => void setSheet(closed(sheet));
-  const [what, ...rest] = (sheet ?? "").split(":");
-  const meant = signals.find(({ key }) => key === rest.join(":"));
+  const meant = meantBy(sheet ?? "", today);
   return (
     <Screen
       title="Today"
@@ -39,17 +37,7 @@ export function Today({ initial }: { initial: Initial<AnswerOf<"today">> }) {
           <Button onClick={() => void setSheet("kinds")}>Choose signals</Button>
         </>
       }
-      sheet={
-        what === "kinds" ? (
-          <KindsSheet onClose={close} />
-        ) : what === "snoozed" ? (
-          <SnoozedSheet snoozed={snoozed} onClose={close} />
-        ) : what === "snooze" && meant ? (
-          <SnoozeSheet key={meant.key} signal={meant} today={today.today} onClose={close} />
-        ) : what === "hand" && meant ? (
-          <HandSheet key={meant.key} signal={meant} onClose={close} />
-        ) : null
-      }
+      sheet={<TodaySheet sheet={sheet ?? ""} today={today} onClose={() => void setSheet(closed(sheet))} />}
     >
       <div className="today-parts">
         {counts.people === 0 ? (
@@ -72,6 +60,31 @@ export function Today({ initial }: { initial: Initial<AnswerOf<"today">> }) {
       </div>
     </Screen>
   );
+}
+
+/** The signal that a sheet is about, as "snooze:" and its key say. */
+const meantBy = (sheet: string, { signals }: AnswerOf<"today">) => signals.find(({ key }) => key === sheet.slice(sheet.indexOf(":") + 1));
+
+interface SheetProps {
+  sheet: string;
+  today: AnswerOf<"today">;
+  onClose: () => void;
+}
+
+function TodaySheet({ sheet, today, onClose }: SheetProps) {
+  const meant = meantBy(sheet, today);
+  switch (sheet.split(":")[0]) {
+    case "kinds":
+      return <KindsSheet onClose={onClose} />;
+    case "snoozed":
+      return <SnoozedSheet snoozed={today.snoozed} onClose={onClose} />;
+    case "snooze":
+      return meant ? <SnoozeSheet key={meant.key} signal={meant} today={today.today} onClose={onClose} /> : null;
+    case "hand":
+      return meant ? <HandSheet key={meant.key} signal={meant} onClose={onClose} /> : null;
+    default:
+      return null;
+  }
 }
 
 const beforeText = (before: number | null): string => `${shareText(before)} last week`;

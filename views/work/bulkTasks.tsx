@@ -21,44 +21,55 @@ import { taskStates } from "./taskStates.ts";
 import type { ProjectHook } from "./useProject.ts";
 
 export function BulkTasks({ project }: { project: ProjectHook }) {
+  const entries = project.tasks.filter(({ task, isSummary }) => project.ticked.has(task.id) && !isSummary);
+  return (
+    <Sheet title={countText(entries.length, "task")} subtitle="Fields left empty stay as they are" onClose={project.untickAll}>
+      <ChangeTicked entries={entries} project={project} />
+      {entries.length > 1 && <LinkInRow entries={entries} project={project} />}
+      <DeleteTicked project={project} />
+      {entries.length > 1 && <FillDown entries={entries} project={project} />}
+    </Sheet>
+  );
+}
+
+const asItIs = { roleId: "", personId: "", state: "", days: "" };
+
+/** What all of them are given at once, and what that would do. */
+function ChangeTicked({ entries, project }: { entries: readonly OutlineTask[]; project: ProjectHook }) {
   const { roles } = useNames();
   const { people, onOpen } = usePeopleWithRoom();
-  const entries = project.tasks.filter(({ task, isSummary }) => project.ticked.has(task.id) && !isSummary);
-  const [roleId, setRole] = useState("");
-  const [personId, setPerson] = useState("");
-  const [state, setState] = useState("");
-  const [days, setDays] = useState("");
-  const edits = editsOf(entries, { roleId, personId, state, days });
-  const edit: Edit | null =
-    edits.length > 1 ? { kind: "together", words: `change ${countText(entries.length, "task")}`, edits } : (edits[0] ?? null);
+  const [fields, setFields] = useState(asItIs);
+  const set = (key: keyof typeof asItIs) => (value: string) => setFields({ ...fields, [key]: value });
+  const edit = together(entries, editsOf(entries, fields));
   const impact = useImpact(edit);
   const open = entries.reduce((sum, entry) => sum + entry.open, 0);
   const save = async () => {
     if (edit && (await project.edit(edit))) project.untickAll();
   };
+  const { roleId, personId, state, days } = fields;
   const isNumber = days.trim() === "" || /^\d+([.,]\d+)?$/.test(days.trim());
   return (
-    <Sheet title={countText(entries.length, "task")} subtitle="Fields left empty stay as they are" onClose={project.untickAll}>
+    <>
       <SheetSection>
         <div className="space-y-3">
           <Field label="Role">
-            <Picker value={roleId} onChange={(value) => setRole(value)} options={[none("As it is"), ...namedOptions(roles)]} />
+            <Picker value={roleId} onChange={set("roleId")} options={[none("As it is"), ...namedOptions(roles)]} />
           </Field>
           <Field label="Assign the open work to" hint={`${hoursText(open)} h of it are unassigned`}>
             <Picker
               value={personId}
               onOpen={onOpen}
-              onChange={(value) => setPerson(value)}
+              onChange={set("personId")}
               disabled={open === 0}
               options={[none("Nobody"), ...namedOptions(people)]}
             />
           </Field>
           <div className="grid grid-cols-2 gap-3">
             <Field label="State">
-              <Choice value={state} onChange={(value) => setState(value)} options={[none("As it is"), ...wordOptions(taskStates)]} />
+              <Choice value={state} onChange={set("state")} options={[none("As it is"), ...wordOptions(taskStates)]} />
             </Field>
             <Field label="Working days" fault={isNumber ? undefined : "A number."}>
-              <TextInput value={days} onChange={(event) => setDays(event.target.value)} placeholder="as it is" inputMode="decimal" />
+              <TextInput value={days} onChange={(event) => set("days")(event.target.value)} placeholder="as it is" inputMode="decimal" />
             </Field>
           </div>
           <Button look="main" disabled={edit === null || !isNumber} onClick={() => void save()}>
@@ -67,11 +78,13 @@ export function BulkTasks({ project }: { project: ProjectHook }) {
         </div>
       </SheetSection>
       {edit && <ImpactView impact={impact} />}
-      {entries.length > 1 && <LinkInRow entries={entries} project={project} />}
-      <DeleteTicked project={project} />
-      {entries.length > 1 && <FillDown entries={entries} project={project} />}
-    </Sheet>
+    </>
   );
+}
+
+function together(entries: readonly OutlineTask[], edits: SingleEdit[]): Edit | null {
+  if (edits.length < 2) return edits[0] ?? null;
+  return { kind: "together", words: `change ${countText(entries.length, "task")}`, edits };
 }
 
 /** Each of them follows the one above it, where it does not yet. */
@@ -153,10 +166,7 @@ function FillDown({ entries, project }: { entries: readonly OutlineTask[]; proje
   );
 }
 
-function editsOf(
-  entries: readonly OutlineTask[],
-  { roleId, personId, state, days }: { roleId: string; personId: string; state: string; days: string },
-): SingleEdit[] {
+function editsOf(entries: readonly OutlineTask[], { roleId, personId, state, days }: typeof asItIs): SingleEdit[] {
   const ids = entries.map(({ task }) => task.id);
   const set: Record<string, unknown> = {
     ...(roleId && { roleId }),

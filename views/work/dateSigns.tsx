@@ -1,6 +1,7 @@
 // The signs of what holds a task's dates besides its links: a pin, a delay, a bound; in the row and at its bar.
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import { parseDay } from "../../core/calendar/day.ts";
+import { keysOf } from "../../core/plan/keysOf.ts";
 import { countText, longDay } from "../../ui/format.ts";
 
 const bounds = {
@@ -12,9 +13,7 @@ const bounds = {
 
 export function DateSigns({ entry: { task, dates, isSummary } }: { entry: OutlineTask }) {
   if (isSummary) return null;
-  const stated = (Object.keys(bounds) as (keyof typeof bounds)[]).flatMap((key) =>
-    task[key] === undefined ? [] : [`${bounds[key]} ${longDay(parseDay(task[key]))}`],
-  );
+  const stated = keysOf(bounds).flatMap((key) => (task[key] === undefined ? [] : [`${bounds[key]} ${longDay(parseDay(task[key]))}`]));
   return (
     <span className="inline-flex items-center gap-[3px] align-[-1px]">
       {dates?.isPinned && (

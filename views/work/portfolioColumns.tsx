@@ -17,20 +17,7 @@ export function portfolioColumns(linkTo: (path: string) => string): TableColumn<
       grow: 1.3,
       isRowHead: true,
       value: ({ project }) => project.name,
-      cell: ({ project, projectRow, clientName }) => (
-        <span className="flex items-center gap-2">
-          <ProjectDot row={projectRow} />
-          <TwoLines
-            main={
-              <Link href={linkTo(`/work/${encodeURIComponent(project.id)}`)} className="font-semibold hover:underline">
-                {project.name} <span className="text-side">{project.code}</span>
-                <SignalSign projectId={project.id} />
-              </Link>
-            }
-            side={clientName ?? "Own work"}
-          />
-        </span>
-      ),
+      cell: (row) => <Name row={row} to={linkTo(`/work/${encodeURIComponent(row.project.id)}`)} />,
     },
     {
       id: "lead",
@@ -69,6 +56,23 @@ export function portfolioColumns(linkTo: (path: string) => string): TableColumn<
       cell: (row) => <Dates row={row} />,
     },
   ];
+}
+
+function Name({ row: { project, projectRow, clientName }, to }: { row: PortfolioRow; to: string }) {
+  return (
+    <span className="flex items-center gap-2">
+      <ProjectDot row={projectRow} />
+      <TwoLines
+        main={
+          <Link href={to} className="font-semibold hover:underline">
+            {project.name} <span className="text-side">{project.code}</span>
+            <SignalSign projectId={project.id} />
+          </Link>
+        }
+        side={clientName ?? "Own work"}
+      />
+    </span>
+  );
 }
 
 function Dates({ row: { project, isPipeline, start, finish, lateDays, unplaced } }: { row: PortfolioRow }) {

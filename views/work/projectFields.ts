@@ -1,5 +1,6 @@
 // What the plan holds of a project itself, as fields of a form, and back.
 import * as z from "zod";
+import { keysOf } from "../../core/plan/keysOf.ts";
 import type { Project } from "../../core/plan/schema.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
@@ -86,7 +87,7 @@ export function projectSet(fields: ProjectFields) {
 export const budgetFields = { ofLabour: "labour", ofMaterial: "material", ofFixed: "fixed", ofExpense: "expense" } as const;
 
 function budgetByKind(fields: ProjectFields, number: (text: string) => number | null): NonNullable<Project["budgetByKind"]> | null {
-  const stated = (Object.keys(budgetFields) as (keyof typeof budgetFields)[]).flatMap((field) => {
+  const stated = keysOf(budgetFields).flatMap((field) => {
     const amount = number(fields[field]);
     return amount === null ? [] : [[budgetFields[field], amount] as const];
   });

@@ -2,6 +2,7 @@
 // A project's own facts: to make one, empty or from another one's tasks, and to change one.
 import { zodResolver } from "@hookform/resolvers/zod";
 import type { UseFormReturn } from "react-hook-form";
+import { keysOf } from "../../core/plan/keysOf.ts";
 import type { Project } from "../../core/plan/schema.ts";
 import { Field, FieldGroup, TextArea, TextInput } from "../../ui/field.tsx";
 import { FormCheckbox, FormChoice, FormDate, FormPicker } from "../../ui/form.tsx";
@@ -174,7 +175,7 @@ function MoneyFields({ form }: { form: Form }) {
 
 /** What of the budget is meant for what; asked for once there is a budget. */
 function BudgetByKind({ form: { register, watch, formState } }: { form: Form }) {
-  const fields = Object.keys(budgetFields) as (keyof typeof budgetFields)[];
+  const fields = keysOf(budgetFields);
   if (watch("budget").trim() === "" && fields.every((field) => watch(field).trim() === "")) return null;
   return fields.map((field) => (
     <Field key={field} label={`Of it for ${kindWords[budgetFields[field]].toLowerCase()}`} fault={formState.errors[field]?.message}>

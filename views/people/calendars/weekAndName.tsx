@@ -4,7 +4,7 @@ import { zodResolver } from "@hookform/resolvers/zod";
 import { useForm } from "react-hook-form";
 import * as z from "zod";
 import { Button } from "../../../ui/button.tsx";
-import { Field, FormFooter, TextInput } from "../../../ui/field.tsx";
+import { Field, FormFault, FormFooter, TextInput } from "../../../ui/field.tsx";
 import { SheetSection } from "../../../ui/sheet.tsx";
 import { WeekFields, weekHours, weekSchema } from "../weekFields.tsx";
 import type { Draft } from "./useCalendars.ts";
@@ -43,11 +43,7 @@ export function WeekAndName({
           <TextInput {...register("name")} />
         </Field>
         <WeekFields register={register} name="week" faults={errors.week} />
-        {errors.week?.root && (
-          <p role="alert" className="text-small text-over">
-            {errors.week.root.message}
-          </p>
-        )}
+        <FormFault>{errors.week?.root?.message}</FormFault>
         <FormFooter>
           <Button type="submit" disabled={!isDirty}>
             See what this does

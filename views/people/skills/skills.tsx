@@ -14,24 +14,8 @@ import { AddSkill } from "./addSkill.tsx";
 import { hasGap, type SkillRow, SkillTable } from "./skillTable.tsx";
 
 export function Skills({ initial }: { initial: Initial<AnswerOf<"skills">> }) {
-  const session = usePlan();
-  const { range, grain } = usePlanWindow();
-  const { columns, rows } = useAnswer("skills", { range, grain }, initial);
-  const [search, setSearch] = useQueryState("find", parseAsString.withDefault("").withOptions({ shallow: true }));
-  const [isAsked, setAsked] = useQueryState("asked", parseAsBoolean.withDefault(false).withOptions({ shallow: true }));
-  const text = search.trim().toLowerCase();
-  const people = useMemo(() => rows.filter(({ name, roleName }) => `${name} ${roleName}`.toLowerCase().includes(text)), [rows, text]);
-  const shown = useMemo(() => (isAsked ? columns.filter(({ need }) => need > 0) : columns), [columns, isAsked]);
+  const { columns, shown, people, search, setSearch, isAsked, setAsked, setLevel, addSkill } = useSkills(initial);
   const missing = columns.filter(hasGap);
-  const setLevel = useCallback(
-    ({ personId, levels }: SkillRow, skillId: string, level: number) => {
-      const skills = Object.entries({ ...levels, [skillId]: level })
-        .filter(([, own]) => own > 0)
-        .map(([id, own]) => ({ skillId: id, level: own }));
-      void session.edit({ kind: "changePerson", id: personId, set: { skills: skills.length > 0 ? skills : null } });
-    },
-    [session],
-  );
   return (
     <Screen
       title="People"
@@ -44,20 +28,11 @@ export function Skills({ initial }: { initial: Initial<AnswerOf<"skills">> }) {
       }
       actions={
         <>
-          <CheckboxField checked={isAsked} onChange={(isOn) => void setAsked(isOn || null)}>
+          <CheckboxField checked={isAsked} onChange={setAsked}>
             Only what open work asks for
           </CheckboxField>
-          <SearchInput
-            label="Search people"
-            placeholder="Name or role"
-            value={search}
-            onChange={(text) => void setSearch(text)}
-            width={150}
-          />
-          <AddSkill
-            onAdd={(name) => void session.edit({ kind: "addNamed", list: "skills", row: { id: newId("skill"), name } })}
-            taken={columns.map(({ skill }) => skill.name.toLowerCase())}
-          />
+          <SearchInput label="Search people" placeholder="Name or role" value={search} onChange={setSearch} width={150} />
+          <AddSkill onAdd={addSkill} taken={columns.map(({ skill }) => skill.name.toLowerCase())} />
         </>
       }
     >
@@ -70,4 +45,36 @@ export function Skills({ initial }: { initial: Initial<AnswerOf<"skills">> }) {
       )}
     </Screen>
   );
+}
+
+/** The people and the skills that are shown, and what is changed in them. */
+function useSkills(initial: Initial<AnswerOf<"skills">>) {
+  const session = usePlan();
+  const { range, grain } = usePlanWindow();
+  const { columns, rows } = useAnswer("skills", { range, grain }, initial);
+  const [search, setSearch] = useQueryState("find", parseAsString.withDefault("").withOptions({ shallow: true }));
+  const [isAsked, setAsked] = useQueryState("asked", parseAsBoolean.withDefault(false).withOptions({ shallow: true }));
+  const text = search.trim().toLowerCase();
+  const people = useMemo(() => rows.filter(({ name, roleName }) => `${name} ${roleName}`.toLowerCase().includes(text)), [rows, text]);
+  const shown = useMemo(() => (isAsked ? columns.filter(({ need }) => need > 0) : columns), [columns, isAsked]);
+  const setLevel = useCallback(
+    ({ personId, levels }: SkillRow, skillId: string, level: number) => {
+      const skills = Object.entries({ ...levels, [skillId]: level })
+        .filter(([, own]) => own > 0)
+        .map(([id, own]) => ({ skillId: id, level: own }));
+      void session.edit({ kind: "changePerson", id: personId, set: { skills: skills.length > 0 ? skills : null } });
+    },
+    [session],
+  );
+  return {
+    columns,
+    shown,
+    people,
+    search,
+    setSearch: (next: string) => void setSearch(next),
+    isAsked,
+    setAsked: (isOn: boolean) => void setAsked(isOn || null),
+    setLevel,
+    addSkill: (name: string) => void session.edit({ kind: "addNamed", list: "skills", row: { id: newId("skill"), name } }),
+  };
 }
