@@ -24,18 +24,22 @@ async function openDemoPlan(server: Server): Promise<void> {
   if (!answer.ok) throw new Error(`The demo plan could not be opened: ${await answer.text()}`);
 }
 
-/** Leaves the application and forgets what the tests before have left there, but not the scripts that are compiled. */
+/** Without a script, and of the same site, so that the browser stays in the process. */
+const PLAIN_PAGE = "/enquire";
+
+/** Leaves the application: a page that is left open there goes on following the plan of the tests after it. */
+async function leave(page: Page, { url }: Server): Promise<void> {
+  if (page.url() !== `${url}${PLAIN_PAGE}`) await page.goto(`${url}${PLAIN_PAGE}`);
+}
+
+/** Forgets what the tests before have left in a page, but not the scripts that are compiled. */
 async function forget(page: Page, { url }: Server): Promise<void> {
-  await page.goto(`${url}${PLAIN_PAGE}`);
   const session = await page.context().newCDPSession(page);
   await session.send("Storage.clearDataForOrigin", { origin: url, storageTypes: "local_storage,indexeddb,cache_storage" });
   await Promise.all([page.context().clearCookies(), page.context().clearPermissions(), session.detach()]);
 }
 
-/** Without a script, and of the same site, so that the browser stays in the process. */
-const PLAIN_PAGE = "/enquire";
-
-/** Closes every page and context but those kept: a forgotten window goes on following the plan of the tests after it. */
+/** Closes every page and context but those kept, which would go on as well. */
 async function closeOthers(browser: Browser, kept: readonly Page[]): Promise<void> {
   const contexts = new Set(kept.map((page) => page.context()));
   await Promise.all(
@@ -62,7 +66,7 @@ interface Options {
   onlyLooks: boolean;
 }
 
-export const test = base.extend<Options & { server: Server }, { host: Host }>({
+export const test = base.extend<Options & { server: Server; alone: undefined }, { host: Host }>({
   ownPage: [false, { option: true }],
   onlyLooks: [false, { option: true }],
   host: [
@@ -73,16 +77,23 @@ export const test = base.extend<Options & { server: Server }, { host: Host }>({
     },
     { scope: "worker" },
   ],
-  page: async ({ browser, host, ownPage, onlyLooks, viewport, contextOptions }, use, info) => {
+  /** Nothing of the tests before is still open when one begins. */
+  alone: [
+    async ({ browser, host, onlyLooks }, use) => {
+      const kept = [...host.pages.values()];
+      if (!onlyLooks) await Promise.all([closeOthers(browser, kept), ...kept.map((page) => leave(page, host.server))]);
+      await use(undefined);
+    },
+    { auto: true },
+  ],
+  page: async ({ browser, host, ownPage, onlyLooks, viewport, contextOptions, alone: _ }, use, info) => {
     const key = JSON.stringify([viewport, contextOptions, onlyLooks]);
     const known = ownPage ? undefined : host.pages.get(key);
     if (known && !onlyLooks) await forget(known, host.server);
     const page = known ?? (await (await browser.newContext({ ...contextOptions, viewport })).newPage());
     if (!ownPage) host.pages.set(key, page);
     await use(page);
-    const isSpoilt = ownPage || page.isClosed() || info.status !== info.expectedStatus;
-    if (isSpoilt) host.pages.delete(key);
-    await closeOthers(browser, [...host.pages.values()]);
+    if (page.isClosed() || info.status !== info.expectedStatus) host.pages.delete(key);
   },
   context: async ({ page }, use) => use(page.context()),
   server: async ({ host }, use) => {
