@@ -5,6 +5,7 @@ import { type Control, type FieldPathByValue, type FieldValues, useController } 
 import { CheckboxField } from "./checkbox.tsx";
 import { Choice, type ChoiceProps } from "./choice.tsx";
 import { DateField, type DateFieldProps } from "./dateField.tsx";
+import { Field } from "./field.tsx";
 import { Picker } from "./picker.tsx";
 
 interface Bound<F extends FieldValues, T> {
@@ -30,13 +31,19 @@ export function FormPicker<F extends FieldValues>({
   return <Picker {...props} value={field.value} onChange={field.onChange} />;
 }
 
-export function FormDate<F extends FieldValues>({
-  control,
-  name,
-  ...props
-}: Bound<F, string> & Omit<DateFieldProps, "value" | "onChange">) {
-  const { field } = useController({ control, name });
-  return <DateField {...props} value={field.value} onChange={field.onChange} onBlur={field.onBlur} />;
+interface FormDateProps<F extends FieldValues> extends Bound<F, string>, Omit<DateFieldProps, "value" | "onChange" | "label"> {
+  label: string;
+  hint?: string;
+}
+
+/** A date under its label, with what is wrong with it. */
+export function FormDate<F extends FieldValues>({ control, name, label, hint, ...props }: FormDateProps<F>) {
+  const { field, fieldState } = useController({ control, name });
+  return (
+    <Field label={label} hint={hint} fault={fieldState.error?.message}>
+      <DateField {...props} value={field.value} onChange={field.onChange} onBlur={field.onBlur} />
+    </Field>
+  );
 }
 
 export function FormCheckbox<F extends FieldValues>({ control, name, children }: Bound<F, boolean> & { children: ReactNode }) {

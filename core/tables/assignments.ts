@@ -3,11 +3,11 @@ import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Assignment, rowSchemas } from "../plan/schema.ts";
 import { stated } from "../plan/stated.ts";
-import { dateCell, namedCell, namedOrMade, numberCell, numberText, wordCell } from "./cells.ts";
+import { namedCell, namedOrMade, numberCell, numberText, wordCell } from "./cells.ts";
 import { personOf } from "./findPerson.ts";
 import { taskOf } from "./findTask.ts";
 import { RowReading } from "./rowReading.ts";
-import { type Cell, type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
+import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
 import { typedHoursCell, typedHoursText } from "./typedHours.ts";
 
 const statements = ["hours", "percent", "hoursPerDay", "hoursPerWeek"] as const;
@@ -62,9 +62,8 @@ const firmnessWords = {
 } as const;
 
 function takeAssignment(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
-  const reading = new RowReading(record);
+  const reading = new RowReading(record, options);
   const { reasons } = reading;
-  const date = (cell: Cell) => dateCell(cell, options.dateOrder);
   const task = reading.take(taskOf(record.task ?? "", draft));
   const person = reading.cell("person", () => personOf(record, draft, options));
   const team = reading.cell("team", (cell) => namedCell(cell, draft.all("teams"), "team"));
@@ -74,8 +73,8 @@ function takeAssignment(record: TableRecord, draft: Draft, options: ReadOptions,
   const said: Partial<Assignment> = {};
   for (const key of [...statements, ...quantities]) said[key] = reading.cell(key, numberCell);
   said.custom = reading.cell("typed", (cell) => typedHoursCell(cell, options.dateOrder));
-  said.customFrom = reading.cell("typedFrom", date);
-  for (const key of ["from", "to"] as const) said[key] = reading.cell(key, date);
+  said.customFrom = reading.cell("typedFrom", reading.date);
+  for (const key of ["from", "to"] as const) said[key] = reading.cell(key, reading.date);
   said.firmness = reading.cell("firmness", (cell) => wordCell(cell, firmnessWords));
   if (reasons.length > 0 || !task) return refused(about, ...reasons);
   const id = reading.text("id")?.trim() ?? `${options.idStem}-${line}`;

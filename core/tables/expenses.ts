@@ -4,9 +4,9 @@ import { keysOf } from "../plan/keysOf.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Expense, rowSchemas } from "../plan/schema.ts";
-import { dateCell, numberCell, numberText, type Read, textCell, wordCell } from "./cells.ts";
+import { numberCell, numberText, textCell, wordCell } from "./cells.ts";
 import { projectOf } from "./findTask.ts";
-import { RowReading, rowRead } from "./rowReading.ts";
+import { RowReading, type RowSet, rowRead } from "./rowReading.ts";
 import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
 
 export const expensesTable: TableKind = {
@@ -58,24 +58,19 @@ const stateWords = { planned: ["plan", "geplant"], committed: ["ordered", "beste
 
 function takeExpense(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
   const about = record.name?.trim() || `line ${line}`;
-  const reading = new RowReading(record);
+  const reading = new RowReading(record, options);
   const { reasons } = reading;
   const id = record.id?.trim() || `${options.idStem}-${line}`;
   const before = draft.find("expenses", id);
-  const set: Partial<Record<keyof Expense, unknown>> = { name: reading.take(textCell(record.name ?? "")) };
-  const cell = <T>(column: string, key: keyof Expense, read: (text: string) => Read<T>) => {
-    const text = record[column];
-    if (text !== undefined) set[key] = text.trim() === "" ? undefined : reading.take(read(text));
-  };
-  const date = (text: string) => dateCell(text, options.dateOrder);
+  const set: RowSet<Expense> = { name: reading.take(textCell(record.name ?? "")) };
   set.projectId = reading.take(projectOf(record.project ?? "", draft))?.id;
-  cell("supplier", "supplier", textCell);
-  cell("amount", "amount", numberCell);
-  cell("tax", "taxPercent", numberCell);
-  for (const key of ["date", "from", "to"] as const) cell(key, key, date);
-  cell("type", "costType", (text) => wordCell(text, typeWords));
-  cell("treatment", "treatment", (text) => wordCell(text, treatmentWords));
-  cell("state", "state", (text) => wordCell(text, stateWords));
+  reading.put(set, "supplier", textCell);
+  reading.put(set, "amount", numberCell);
+  reading.put(set, "taxPercent", numberCell, "tax");
+  for (const key of ["date", "from", "to"] as const) reading.put(set, key, reading.date);
+  reading.put(set, "costType", (cell) => wordCell(cell, typeWords), "type");
+  reading.put(set, "treatment", (cell) => wordCell(cell, treatmentWords));
+  reading.put(set, "state", (cell) => wordCell(cell, stateWords));
   if (set.name === "") reasons.push("The expense has no name.");
   if (set.amount === undefined && reasons.length === 0) reasons.push("It says no amount.");
   if (reasons.length > 0) return refused(about, ...reasons);

@@ -4,7 +4,7 @@ import { keysOf } from "../plan/keysOf.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Person, rowSchemas } from "../plan/schema.ts";
-import { dateCell, namedCell, namedOrMade, type Read, textCell, wordCell } from "./cells.ts";
+import { namedCell, namedOrMade, type Read, textCell, wordCell } from "./cells.ts";
 import { RowReading, rowRead } from "./rowReading.ts";
 import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
 
@@ -93,7 +93,7 @@ const kindWords = {
 function takePerson(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
   const name = textCell(record.name ?? "");
   const about = "value" in name && name.value !== "" ? name.value : (record.id ?? `line ${line}`);
-  const reading = new RowReading(record);
+  const reading = new RowReading(record, options);
   const { reasons } = reading;
   const known = knownPerson(record, draft);
   if ("reason" in known) return refused(about, known.reason);
@@ -102,18 +102,8 @@ function takePerson(record: TableRecord, draft: Draft, options: ReadOptions, lin
   const typed = reading.take(name);
   if (typed === "" && !before) reasons.push("The name is missing.");
   else if (typed) set.name = typed;
-  const text = (key: "email" | "location") => {
-    if (record[key] === undefined) return;
-    set[key] = reading.take(textCell(record[key] ?? "")) || undefined;
-  };
-  const date = (key: "employedFrom" | "employedTo") => {
-    const cell = record[key];
-    if (cell !== undefined) set[key] = cell.trim() === "" ? undefined : reading.take(dateCell(cell, options.dateOrder));
-  };
-  text("email");
-  text("location");
-  date("employedFrom");
-  date("employedTo");
+  for (const key of ["email", "location"] as const) reading.put(set, key, textCell);
+  for (const key of ["employedFrom", "employedTo"] as const) reading.put(set, key, reading.date);
   if (record.roles?.trim()) set.roleIds = rolesOf(record.roles, draft, options, reasons);
   if (record.calendar?.trim()) set.calendarId = reading.take(namedCell(record.calendar, draft.all("calendars"), "calendar"))?.id;
   if (record.kind?.trim()) set.kind = reading.take(wordCell(record.kind, kindWords));

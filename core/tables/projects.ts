@@ -4,9 +4,9 @@ import { keysOf } from "../plan/keysOf.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Project, rowSchemas } from "../plan/schema.ts";
-import { dateCell, namedCell, namedOrMade, numberCell, numberText, type Read, textCell, wordCell } from "./cells.ts";
+import { namedCell, namedOrMade, numberCell, numberText, textCell, wordCell } from "./cells.ts";
 import { projectOf } from "./findTask.ts";
-import { RowReading, rowRead } from "./rowReading.ts";
+import { RowReading, type RowSet, rowRead } from "./rowReading.ts";
 import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
 
 export const projectsTable: TableKind = {
@@ -58,25 +58,19 @@ const stageWords = {
 function takeProject(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
   const name = textCell(record.name ?? "");
   const about = "value" in name && name.value !== "" ? name.value : `line ${line}`;
-  const reading = new RowReading(record);
+  const reading = new RowReading(record, options);
   const { reasons } = reading;
   const before = knownProject(record, draft);
-  const set: Partial<Record<keyof Project, unknown>> = { name: reading.take(name) };
-  const cell = <T>(column: string, key: keyof Project, read: (text: string) => Read<T>, pick: (value: T) => unknown = (value) => value) => {
-    const text = record[column];
-    if (text === undefined) return;
-    const value = text.trim() === "" ? undefined : reading.take(read(text));
-    set[key] = value === undefined ? undefined : pick(value);
-  };
+  const set: RowSet<Project> = { name: reading.take(name) };
   const idOf = ({ id }: { id: string }) => id;
-  const date = (text: string) => dateCell(text, options.dateOrder);
-  for (const key of ["code", "category"] as const) cell(key, key, textCell);
-  for (const key of ["start", "deadline"] as const) cell(key, key, date);
-  for (const key of ["probability", "priority", "budget"] as const) cell(key, key, numberCell);
-  cell("client", "clientId", (text) => namedOrMade(text, "clients", draft, options), idOf);
-  cell("lead", "leadId", (text) => namedCell(text, draft.all("people"), "people"), idOf);
-  if (record.calendar?.trim()) cell("calendar", "calendarId", (text) => namedCell(text, draft.all("calendars"), "calendars"), idOf);
-  if (record.stage?.trim()) cell("stage", "stage", (text) => wordCell(text, stageWords));
+  for (const key of ["code", "category"] as const) reading.put(set, key, textCell);
+  for (const key of ["start", "deadline"] as const) reading.put(set, key, reading.date);
+  for (const key of ["probability", "priority", "budget"] as const) reading.put(set, key, numberCell);
+  reading.put(set, "clientId", (cell) => namedOrMade(cell, "clients", draft, options), "client", idOf);
+  reading.put(set, "leadId", (cell) => namedCell(cell, draft.all("people"), "people"), "lead", idOf);
+  if (reading.text("calendar") !== null)
+    reading.put(set, "calendarId", (cell) => namedCell(cell, draft.all("calendars"), "calendars"), "calendar", idOf);
+  if (reading.text("stage") !== null) reading.put(set, "stage", (cell) => wordCell(cell, stageWords));
   if (set.name === "") reasons.push("The project has no name.");
   if (set.start === undefined && reasons.length === 0) reasons.push("It says no day on which the project starts.");
   if (reasons.length > 0) return refused(about, ...reasons);

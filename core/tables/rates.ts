@@ -3,7 +3,7 @@ import { type RateSubject, rateKey } from "../edits/changeRates.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Plan, type RateEntry, type RateTable, rowSchemas } from "../plan/schema.ts";
-import { dateCell, namedCell, numberCell, numberText, plainText, type Read, wordCell } from "./cells.ts";
+import { namedCell, numberCell, numberText, plainText, type Read, wordCell } from "./cells.ts";
 import { RowReading, rowRead } from "./rowReading.ts";
 import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
 
@@ -53,13 +53,13 @@ function nameOf(plan: Plan, { personId, roleId, materialId }: RateEntry): string
 
 function takeRate(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
   const about = `${record.table?.trim() ?? "?"} · ${record.name?.trim() || (record.kind?.trim() ?? `line ${line}`)}`;
-  const reading = new RowReading(record);
+  const reading = new RowReading(record, options);
   const { reasons } = reading;
   const table = reading.take(namedCell(record.table ?? "", draft.all("rateTables"), "rate table"));
   const kind = reading.take(wordCell(record.kind ?? "", subjectWords));
   const of = kind === undefined ? undefined : reading.take(subjectIds(kind, record.name ?? "", draft));
   const [rate, overtimeRate, perUse] = ["rate", "overtime", "perUse"].map((column) => reading.cell(column, numberCell));
-  const from = reading.cell("from", (cell) => dateCell(cell, options.dateOrder));
+  const from = reading.cell("from", reading.date);
   if (rate === undefined && reasons.length === 0) reasons.push("It says no rate.");
   if (reasons.length > 0 || !table || !of) return refused(about, ...reasons);
   const after = rowRead<RateEntry>(of, { from, rate, overtimeRate, perUse });

@@ -4,9 +4,9 @@ import { keysOf } from "../plan/keysOf.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { rowSchemas, type Task } from "../plan/schema.ts";
-import { dateCell, namedOrMade, numberCell, numberText, type Read, textCell, wordCell } from "./cells.ts";
+import { namedOrMade, numberCell, numberText, textCell, wordCell } from "./cells.ts";
 import { projectOf, taskOf } from "./findTask.ts";
-import { RowReading, rowRead } from "./rowReading.ts";
+import { RowReading, type RowSet, rowRead } from "./rowReading.ts";
 import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
 
 export const tasksTable: TableKind = {
@@ -55,26 +55,18 @@ const sizingWords = {
 function takeTask(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
   const name = textCell(record.name ?? "");
   const about = "value" in name && name.value !== "" ? name.value : `line ${line}`;
-  const reading = new RowReading(record);
+  const reading = new RowReading(record, options);
   const { reasons } = reading;
   const project = reading.take(projectOf(record.project ?? "", draft));
   const id = record.id?.trim() || `${options.idStem}-${line}`;
   const before = draft.find("tasks", id);
-  const set: Partial<Record<keyof Task, unknown>> = { name: reading.take(name) };
-  const cell = <T>(key: keyof Task & string, read: (text: string) => Read<T>, pick: (value: T) => unknown = (value) => value) => {
-    const text = record[key];
-    if (text === undefined) return;
-    const value = text.trim() === "" ? undefined : reading.take(read(text));
-    set[key] = value === undefined ? undefined : pick(value);
-  };
-  const date = (text: string) => dateCell(text, options.dateOrder);
-  for (const key of ["start", "finish", "notBefore", "deadline"] as const) cell(key, date);
-  for (const key of ["durationDays", "effortHours", "percentComplete"] as const) cell(key, numberCell);
-  cell("sizing", (text) => wordCell(text, sizingWords));
-  if (record.role !== undefined)
-    set.roleId = record.role.trim() === "" ? undefined : reading.take(namedOrMade(record.role, "roles", draft, options))?.id;
-  if (record.parent !== undefined)
-    set.parentId = record.parent.trim() === "" ? undefined : reading.take(taskOf(record.parent, draft, project?.id))?.id;
+  const set: RowSet<Task> = { name: reading.take(name) };
+  for (const key of ["start", "finish", "notBefore", "deadline"] as const) reading.put(set, key, reading.date);
+  for (const key of ["durationDays", "effortHours", "percentComplete"] as const) reading.put(set, key, numberCell);
+  reading.put(set, "sizing", (cell) => wordCell(cell, sizingWords));
+  const idOf = ({ id: own }: { id: string }) => own;
+  reading.put(set, "roleId", (cell) => namedOrMade(cell, "roles", draft, options), "role", idOf);
+  reading.put(set, "parentId", (cell) => taskOf(cell, draft, project?.id), "parent", idOf);
   if (set.name === "") reasons.push("The task has no name.");
   if (reasons.length > 0 || !project) return refused(about, ...reasons);
   if (before && before.projectId !== project.id) return refused(about, "A task with this id belongs to another project.");

@@ -1,10 +1,10 @@
 // The table of time off: a row an entry.
 import type { Person, TimeOff } from "../plan/schema.ts";
-import { dateCell, numberCell, numberText, textCell, wordCell } from "./cells.ts";
+import { numberCell, numberText, textCell, wordCell } from "./cells.ts";
 import { personColumn, personOf } from "./findPerson.ts";
 import { fromAliases, toAliases } from "./patterns.ts";
 import { RowReading } from "./rowReading.ts";
-import { type Cell, type Draft, type ReadOptions, type RowOutcome, refused, type TableKind, type TableRecord } from "./table.ts";
+import { type Draft, type ReadOptions, type RowOutcome, refused, type TableKind, type TableRecord } from "./table.ts";
 
 export const timeOffTable: TableKind = {
   name: "timeOff",
@@ -56,11 +56,10 @@ function takeTimeOff(record: TableRecord, draft: Draft, options: ReadOptions, li
   const person = personOf(record, draft, options);
   if ("reason" in person) return refused(record.person?.trim() || "?", person.reason);
   const about = person.value.name;
-  const reading = new RowReading(record);
+  const reading = new RowReading(record, options);
   const { reasons } = reading;
-  const date = (cell: Cell) => dateCell(cell, options.dateOrder);
-  const from = reading.take(date(record.from ?? ""));
-  const to = reading.text("to") === null ? from : reading.cell("to", date);
+  const from = reading.take(reading.date(record.from ?? ""));
+  const to = reading.text("to") === null ? from : reading.cell("to", reading.date);
   const hours = reading.cell("hoursPerDay", numberCell);
   // A calendar does not say what leave is for: what is known already keeps its kind and its note.
   const known = person.value.timeOff?.find(({ id }) => id === reading.text("id")?.trim());

@@ -66,12 +66,8 @@ function Wishes({ form }: { form: FormOver<EnquiryFields> }) {
   return (
     <>
       <div className="grid grid-cols-2 gap-3">
-        <Field label="Wished start" fault={errors.wishedStart?.message}>
-          <FormDate control={control} name="wishedStart" placeholder="not said" />
-        </Field>
-        <Field label="Wished finish" fault={errors.wishedFinish?.message}>
-          <FormDate control={control} name="wishedFinish" placeholder="not said" />
-        </Field>
+        <FormDate label="Wished start" control={control} name="wishedStart" placeholder="not said" />
+        <FormDate label="Wished finish" control={control} name="wishedFinish" placeholder="not said" />
         <Field label={`Value, ${currency}`} fault={errors.value?.message}>
           <TextInput {...register("value")} inputMode="decimal" placeholder="not said" />
         </Field>

@@ -104,12 +104,8 @@ function Frame({ form: { register, control, formState } }: { form: UseFormReturn
         <Field label="The week begins on">
           <FormChoice control={control} name="weekStartsOn" options={weekdayOptions} />
         </Field>
-        <Field label="Begins" fault={errors.planStart?.message}>
-          <FormDate control={control} name="planStart" />
-        </Field>
-        <Field label="Ends" fault={errors.planEnd?.message}>
-          <FormDate control={control} name="planEnd" />
-        </Field>
+        <FormDate label="Begins" control={control} name="planStart" />
+        <FormDate label="Ends" control={control} name="planEnd" />
       </div>
       <div>
         <span className="field-label">Hours of a working week</span>

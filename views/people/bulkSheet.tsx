@@ -122,9 +122,7 @@ function BulkFields({ form: { register, control, watch, formState } }: { form: U
         {watch("hasWeek") && (
           <div className="space-y-2 pt-2">
             <WeekFields register={register} name="week" faults={formState.errors.week} />
-            <Field label="From" fault={formState.errors.from?.message}>
-              <FormDate control={control} name="from" />
-            </Field>
+            <FormDate label="From" control={control} name="from" />
           </div>
         )}
       </fieldset>

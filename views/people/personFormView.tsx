@@ -72,9 +72,7 @@ function OwnWeek({ form: { register, control, watch, formState } }: { form: Form
       {watch("hasPattern") && (
         <>
           <WeekFields register={register} name="week" faults={formState.errors.week} />
-          <Field label="From" fault={formState.errors.patternFrom?.message} hint="A later day adds a new week behind the one there is">
-            <FormDate control={control} name="patternFrom" />
-          </Field>
+          <FormDate label="From" hint="A later day adds a new week behind the one there is" control={control} name="patternFrom" />
         </>
       )}
     </FieldGroup>
@@ -83,15 +81,11 @@ function OwnWeek({ form: { register, control, watch, formState } }: { form: Form
 
 const kinds = { employee: "Employee", contractor: "Contractor" } as const;
 
-function Employment({ form: { register, control, formState } }: { form: Form }) {
+function Employment({ form: { register, control } }: { form: Form }) {
   return (
     <div className="grid grid-cols-2 gap-3">
-      <Field label="Employed from" fault={formState.errors.employedFrom?.message}>
-        <FormDate control={control} name="employedFrom" />
-      </Field>
-      <Field label="until" fault={formState.errors.employedTo?.message}>
-        <FormDate control={control} name="employedTo" placeholder="no end" />
-      </Field>
+      <FormDate label="Employed from" control={control} name="employedFrom" />
+      <FormDate label="until" control={control} name="employedTo" placeholder="no end" />
       <Field label="Kind">
         <FormChoice control={control} name="kind" options={wordOptions(kinds)} />
       </Field>

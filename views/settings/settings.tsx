@@ -71,16 +71,16 @@ function Own({ form: { register, control, formState } }: PartProps) {
         <TextInput {...register("name")} />
       </Field>
       <div className="grid grid-cols-2 gap-3">
-        <Field label="Begins" fault={errors.planStart?.message}>
-          <FormDate control={control} name="planStart" />
-        </Field>
-        <Field label="Ends" fault={errors.planEnd?.message}>
-          <FormDate control={control} name="planEnd" />
-        </Field>
+        <FormDate label="Begins" control={control} name="planStart" />
+        <FormDate label="Ends" control={control} name="planEnd" />
       </div>
-      <Field label="Today" fault={errors.today?.message} hint="Empty for the real date; a fixed day is for trying things out">
-        <FormDate control={control} name="today" placeholder="the real date" />
-      </Field>
+      <FormDate
+        label="Today"
+        hint="Empty for the real date; a fixed day is for trying things out"
+        control={control}
+        name="today"
+        placeholder="the real date"
+      />
     </Part>
   );
 }

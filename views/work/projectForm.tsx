@@ -90,12 +90,8 @@ function When({ form: { register, control, watch, formState } }: { form: Form })
   const stage = watch("stage");
   return (
     <>
-      <Field label="Start" fault={errors.start?.message}>
-        <FormDate control={control} name="start" />
-      </Field>
-      <Field label="Deadline" fault={errors.deadline?.message}>
-        <FormDate control={control} name="deadline" placeholder="none" />
-      </Field>
+      <FormDate label="Start" control={control} name="start" />
+      <FormDate label="Deadline" control={control} name="deadline" placeholder="none" />
       <Field label="Stage">
         <FormChoice control={control} name="stage" options={wordOptions(stages)} />
       </Field>

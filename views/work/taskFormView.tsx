@@ -44,12 +44,8 @@ export function TaskForm({ outline, task, isSummary, saveText, onSave }: TaskFor
       </Field>
       {!isSummary && <Sizing form={form} />}
       <div className="grid grid-cols-2 gap-3">
-        <Field label="Not before" fault={errors.notBefore?.message}>
-          <FormDate control={control} name="notBefore" />
-        </Field>
-        <Field label="Deadline" fault={errors.deadline?.message}>
-          <FormDate control={control} name="deadline" />
-        </Field>
+        <FormDate label="Not before" control={control} name="notBefore" />
+        <FormDate label="Deadline" control={control} name="deadline" />
       </div>
       {!isSummary && <Conditions form={form} />}
       {!isSummary && <Progress form={form} />}
@@ -81,12 +77,8 @@ function Sizing({ form: { register, control, watch, formState } }: { form: Form 
       </Field>
       {sizing === "dates" && (
         <div className="grid grid-cols-2 gap-3">
-          <Field label="Start" fault={errors.start?.message}>
-            <FormDate control={control} name="start" />
-          </Field>
-          <Field label="Finish" fault={errors.finish?.message}>
-            <FormDate control={control} name="finish" />
-          </Field>
+          <FormDate label="Start" control={control} name="start" />
+          <FormDate label="Finish" control={control} name="finish" />
         </div>
       )}
       {sizing === "duration" && (
@@ -114,15 +106,9 @@ function Conditions({ form: { register, control, formState } }: { form: Form }) 
           <Field label="Calendar">
             <FormPicker control={control} name="calendarId" options={[none("As the project"), ...namedOptions(calendars)]} />
           </Field>
-          <Field label="Starts not after" fault={errors.notAfter?.message}>
-            <FormDate control={control} name="notAfter" />
-          </Field>
-          <Field label="Finishes not before" fault={errors.finishNotBefore?.message}>
-            <FormDate control={control} name="finishNotBefore" />
-          </Field>
-          <Field label="Finishes not after" fault={errors.finishNotAfter?.message}>
-            <FormDate control={control} name="finishNotAfter" />
-          </Field>
+          <FormDate label="Starts not after" control={control} name="notAfter" />
+          <FormDate label="Finishes not before" control={control} name="finishNotBefore" />
+          <FormDate label="Finishes not after" control={control} name="finishNotAfter" />
         </div>
       </div>
     </Unfold>

@@ -52,12 +52,8 @@ export function DayForm({
           <TextInput {...register("name")} autoFocus placeholder="Short day before the holidays" />
         </Field>
         <div className="grid grid-cols-2 gap-3">
-          <Field label="First day" fault={errors.from?.message}>
-            <FormDate control={control} name="from" />
-          </Field>
-          <Field label="Last day" fault={errors.to?.message}>
-            <FormDate control={control} name="to" />
-          </Field>
+          <FormDate label="First day" control={control} name="from" />
+          <FormDate label="Last day" control={control} name="to" />
           <Field label="Hours, 0 for free" fault={errors.hours?.message}>
             <TextInput {...register("hours")} inputMode="decimal" />
           </Field>

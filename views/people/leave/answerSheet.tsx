@@ -129,7 +129,7 @@ function Suggest({
   onAnswer: (suggested: { from: string; to: string }, reason: string) => void;
   onBack: () => void;
 }) {
-  const { register, control, handleSubmit, formState } = useForm<z.infer<typeof suggestion>>({
+  const { register, control, handleSubmit } = useForm<z.infer<typeof suggestion>>({
     resolver: zodResolver(suggestion),
     defaultValues: {
       from: writeDate(timeOff.suggested?.from ?? timeOff.from),
@@ -137,7 +137,6 @@ function Suggest({
       reason: "",
     },
   });
-  const { errors } = formState;
   return (
     <form
       noValidate
@@ -147,12 +146,8 @@ function Suggest({
       }
     >
       <div className="grid grid-cols-2 gap-3">
-        <Field label="First day instead" fault={errors.from?.message}>
-          <FormDate control={control} name="from" autoFocus />
-        </Field>
-        <Field label="Last day instead" fault={errors.to?.message}>
-          <FormDate control={control} name="to" />
-        </Field>
+        <FormDate label="First day instead" control={control} name="from" autoFocus />
+        <FormDate label="Last day instead" control={control} name="to" />
       </div>
       <Field label="Why">
         <TextInput {...register("reason")} />

@@ -34,12 +34,8 @@ export function OvertimeForm(props: OvertimeProps) {
   return (
     <PartForm title="Overtime" personName={props.person.name} isNew={!props.entry} state={formState} onClose={props.onClose} {...acts}>
       <div className="grid grid-cols-2 gap-3">
-        <Field label="First day" fault={errors.from?.message}>
-          <FormDate control={control} name="from" />
-        </Field>
-        <Field label="Last day" fault={errors.to?.message}>
-          <FormDate control={control} name="to" />
-        </Field>
+        <FormDate label="First day" control={control} name="from" />
+        <FormDate label="Last day" control={control} name="to" />
         <Field label="Hours a day" fault={errors.hoursPerDay?.message}>
           <TextInput {...register("hoursPerDay")} inputMode="decimal" />
         </Field>

@@ -107,12 +107,8 @@ function OffFields({ form: { register, control, formState }, isNew }: { form: Us
   return (
     <>
       <div className="grid grid-cols-2 gap-3">
-        <Field label="First day" fault={errors.from?.message}>
-          <FormDate control={control} name="from" autoFocus={isNew} />
-        </Field>
-        <Field label="Last day" fault={errors.to?.message}>
-          <FormDate control={control} name="to" />
-        </Field>
+        <FormDate label="First day" control={control} name="from" autoFocus={isNew} />
+        <FormDate label="Last day" control={control} name="to" />
         <Field label="For">
           <FormChoice control={control} name="kind" options={wordOptions(timeOffKinds)} />
         </Field>

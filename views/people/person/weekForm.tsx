@@ -9,7 +9,6 @@ import type { Edit } from "../../../core/edits/edit.ts";
 import type { Person } from "../../../core/plan/schema.ts";
 import { Button } from "../../../ui/button.tsx";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../../ui/dateText.ts";
-import { Field } from "../../../ui/field.tsx";
 import { FormDate } from "../../../ui/form.tsx";
 import { usePlanFacts } from "../../frame/facts.ts";
 import { useImpact } from "../../frame/impact.tsx";
@@ -52,12 +51,8 @@ export function WeekForm(props: WeekProps) {
     >
       <WeekFields register={register} name="week" faults={errors.week} />
       <div className="grid grid-cols-2 gap-3">
-        <Field label="From" fault={errors.from?.message}>
-          <FormDate control={control} name="from" />
-        </Field>
-        <Field label="Until" fault={errors.to?.message}>
-          <FormDate control={control} name="to" placeholder="no end" />
-        </Field>
+        <FormDate label="From" control={control} name="from" />
+        <FormDate label="Until" control={control} name="to" placeholder="no end" />
       </div>
       <Button look="quiet" className="px-1!" onClick={setNoWork}>
         No work at all in these dates
