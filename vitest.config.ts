@@ -8,7 +8,7 @@ export default defineConfig({
     maxWorkers: 2,
     projects: [
       { test: { ...tests, name: "unit", isolate: false, include: ["**/*.test.{ts,tsx}"], exclude: [...tests.exclude, "store/**"] } },
-      { test: { ...tests, name: "store", include: ["store/**/*.test.ts"], globalSetup: ["tests/vitestSetup.ts"] } },
+      { test: { ...tests, name: "store", isolate: false, include: ["store/**/*.test.ts"], globalSetup: ["tests/vitestSetup.ts"] } },
     ],
   },
 });

@@ -1,9 +1,9 @@
 // Bundles what runs by itself into one file each, so that it starts at once: the roster command, the server, and the
 // threads that read files and even out. Makes the database with nothing in it that a new data folder begins with.
-import { chmod, readFile, rename, rm, writeFile } from "node:fs/promises";
+import { chmod } from "node:fs/promises";
 import { resolve } from "node:path";
-import { PGlite } from "@electric-sql/pglite";
 import { build } from "esbuild";
+import { run } from "./install.mjs";
 
 const common = { bundle: true, platform: "node", target: "node20", format: "esm", minify: true, logLevel: "warning" };
 
@@ -34,18 +34,4 @@ await Promise.all([
 // npm makes it executable at times, and at others it does not.
 await chmod(command, 0o755);
 
-await makeFreshDatabase("dist/fresh-database");
-
-/** Made once for a version of the database. */
-async function makeFreshDatabase(folder) {
-  const note = `${folder}.version`;
-  const { version } = JSON.parse(await readFile("node_modules/@electric-sql/pglite/package.json", "utf8"));
-  if ((await readFile(note, "utf8").catch(() => "")) === version) return;
-  const half = `${folder}.new`;
-  await rm(half, { recursive: true, force: true });
-  await rm(note, { force: true });
-  await (await PGlite.create(half)).close();
-  await rm(folder, { recursive: true, force: true });
-  await rename(half, folder);
-  await writeFile(note, version);
-}
+await run(process.execPath, ["--import", "tsx", "scripts/freshDatabase.ts"]);

@@ -1,10 +1,7 @@
 // npm run check: types, lint, layers, habits, unused code, and the JSON Schema of the plan file.
-import { installPackages, run } from "./install.mjs";
+import { checkRest, checkTypes } from "./checks.mjs";
+import { installPackages } from "./install.mjs";
 
-installPackages();
-run("npx", ["--no", "--", "tsc", "--noEmit"]);
-run("npx", ["--no", "--", "biome", "check", "--error-on-warnings", "."]);
-run(process.execPath, ["scripts/layers.mjs"]);
-run(process.execPath, ["scripts/habits.mjs"]);
-run("npx", ["--no", "--", "knip"]);
-run(process.execPath, ["--import", "tsx", "scripts/plan-schema.ts", "--check"]);
+await installPackages();
+await checkTypes();
+await checkRest();

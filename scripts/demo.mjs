@@ -5,8 +5,8 @@ import { serve } from "./serve.mjs";
 const isLarge = process.argv.includes("--large");
 const folder = process.env.ROSTER_DATA ?? (isLarge ? ".data/large" : ".data/demo");
 
-installPackages();
-run("npm", ["run", "build"]);
-run(process.execPath, ["--import", "tsx", "demo/load.ts", ...(isLarge ? ["--large"] : [])], { ROSTER_DATA: folder });
+await installPackages();
+await run("npm", ["run", "build"]);
+await run(process.execPath, ["--import", "tsx", "demo/load.ts", ...(isLarge ? ["--large"] : [])], { ROSTER_DATA: folder });
 
 serve("start", { ROSTER_DATA: folder });

@@ -4,7 +4,7 @@ import { serve } from "./serve.mjs";
 
 const env = { ROSTER_DATA: process.env.ROSTER_DATA ?? ".data/demo" };
 
-installPackages();
-run(process.execPath, ["scripts/bundle.mjs"]);
-run(process.execPath, ["--import", "tsx", "demo/load.ts"], env);
+await installPackages();
+await run(process.execPath, ["scripts/bundle.mjs"]);
+await run(process.execPath, ["--import", "tsx", "demo/load.ts"], env);
 serve("dev", env);

@@ -29,10 +29,10 @@ const views = [
   { name: "horizon", path: "/horizon" },
 ];
 
-installPackages();
-installChromium();
+await installPackages();
+await installChromium();
 const folder = mkdtempSync(join(tmpdir(), "roster-pictures-"));
-run(process.execPath, ["--import", "tsx", "demo/load.ts"], { ROSTER_DATA: folder });
+await run(process.execPath, ["--import", "tsx", "demo/load.ts"], { ROSTER_DATA: folder });
 const server = spawn(process.execPath, ["dist/server.mjs", "start"], {
   stdio: ["ignore", "ignore", "inherit"],
   env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", NODE_ENV: "production", HOST: "127.0.0.1", PORT, ROSTER_DATA: folder },

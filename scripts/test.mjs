@@ -1,9 +1,9 @@
 // npm test: installs what is missing, checks, and runs unit, store and browser tests. Prints the counts at the end.
-import { spawnSync } from "node:child_process";
 import { mkdirSync, mkdtempSync, readFileSync, rmSync, statfsSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join, relative } from "node:path";
-import { installChromium, installPackages, run } from "./install.mjs";
+import { checkRest, checkTypes } from "./checks.mjs";
+import { installChromium, installPackages, passes, run } from "./install.mjs";
 
 const UNIT_RESULTS = "test-results/unit.json";
 const BROWSER_RESULTS = "test-results/results.json";
@@ -26,12 +26,6 @@ function hasRoom() {
   }
 }
 
-/** Runs a test command with its output shown; says whether it passed. */
-function passes(command, args) {
-  const env = { ...process.env, NEXT_TELEMETRY_DISABLED: "1", TMPDIR: scratch };
-  return spawnSync(command, args, { stdio: "inherit", env }).status === 0;
-}
-
 function read(path) {
   try {
     return JSON.parse(readFileSync(path, "utf8"));
@@ -40,24 +34,19 @@ function read(path) {
   }
 }
 
-installPackages();
-installChromium();
+await Promise.all([installPackages(), installChromium()]);
 rmSync("test-results", { recursive: true, force: true });
 mkdirSync("test-results", { recursive: true });
-run(process.execPath, ["scripts/check.mjs"]);
-run("npm", ["run", "build"]);
+await checkTypes();
+await Promise.all([checkRest(), run("npm", ["run", "build"])]);
 const scratch = scratchFolder();
-const isUnitPassed = passes("npx", [
-  "--no",
-  "--",
-  "vitest",
-  "run",
-  "--reporter=default",
-  "--reporter=json",
-  `--outputFile.json=${UNIT_RESULTS}`,
-]);
+const isUnitPassed = await passes(
+  "npx",
+  ["--no", "--", "vitest", "run", "--reporter=default", "--reporter=json", `--outputFile.json=${UNIT_RESULTS}`],
+  { TMPDIR: scratch },
+);
 const unit = read(UNIT_RESULTS) ?? { numPassedTests: 0, numFailedTests: 1, numPendingTests: 0, testResults: [] };
-const isBrowserPassed = passes("npx", ["--no", "--", "playwright", "test"]);
+const isBrowserPassed = await passes("npx", ["--no", "--", "playwright", "test"], { TMPDIR: scratch });
 rmSync(scratch, { recursive: true, force: true });
 const inBrowser = read(BROWSER_RESULTS) ?? { suites: [], stats: { expected: 0, unexpected: 1, flaky: 0, skipped: 0 } };
 const browser = inBrowser.stats;

@@ -57,13 +57,16 @@ export async function openFolder(folder: string, opening: Opening): Promise<Open
   if (cutBytes > 0) said.push(`The journal ended in ${cutBytes} bytes of a change that was never answered; they were put aside.`);
   const held = await heldPlan(folder, journal);
   const wasThere = existsSync(join(folder, "pglite"));
-  const opened = await openDatabase(folder, opening).catch((error: unknown) => {
-    if (!held) throw error;
-    said.push(`The database could not be opened (${reasonOf(error)}).`);
-    return null;
-  });
+  const opened =
+    held && !wasThere
+      ? null
+      : await openDatabase(folder, opening).catch((error: unknown) => {
+          if (!held) throw error;
+          said.push(`The database could not be opened (${reasonOf(error)}).`);
+          return null;
+        });
   if (held && !(opened && (await agrees(opened, held, journal)))) {
-    const was = opened && wasThere ? `stood at revision ${opened.loaded.revision}` : "was gone or could not be read";
+    const was = opened ? `stood at revision ${opened.loaded.revision}` : "was gone or could not be read";
     const made = await makeAgain(folder, opening, opened, held, journal);
     said.push(
       `The database ${was}; it was made again from the copy of revision ${held.copyRevision} and the journal up to revision ${held.revision}.`,

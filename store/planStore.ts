@@ -227,7 +227,7 @@ export class PlanStore {
       const none = { of: null, edit: null, changes: [], key: null, maker: null };
       const entry: JournalEntry = { revision, at, actor, kind: "replace", words, copy, ...none };
       try {
-        await this.#keep(entry, (sql) => writeWholePlan(sql, plan, onPart));
+        await this.#keep(entry, (sql) => writeWholePlan(sql, plan, this.isNew ? null : this.#plan, onPart));
       } catch (error) {
         await withdrawCopy(this.folder, copy);
         throw error;

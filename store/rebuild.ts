@@ -4,7 +4,7 @@ import type { Plan } from "../core/plan/schema.ts";
 import { listCopies, readCopy, writeCopy } from "./copies.ts";
 import type { Database, Sql } from "./driver.ts";
 import type { Journal, JournalEntry } from "./journal.ts";
-import { clearPlan, type OnPart, withoutLookups, writePlan } from "./rows.ts";
+import { type OnPart, withoutLookups, writeLists } from "./rows.ts";
 import { writeExchangeRates, writeSettings } from "./settings.ts";
 import { writeTrail } from "./trail.ts";
 
@@ -41,7 +41,7 @@ async function follow(folder: string, copy: Held, entries: readonly JournalEntry
 /** Fills an empty database with a plan and the trail that leads to it, as far as there is one. */
 export async function fillDatabase(database: Database, { plan, revision }: Held, trail: readonly JournalEntry[]): Promise<void> {
   await database.transaction(async (sql) => {
-    await writeWholePlan(sql, plan);
+    await writeWholePlan(sql, plan, null);
     await withoutLookups(sql, async () => {
       for (const entry of trail) await writeTrail(sql, entry);
       // The revision is counted on from the plan's, whatever of its trail is there.
@@ -50,13 +50,13 @@ export async function fillDatabase(database: Database, { plan, revision }: Held,
   });
 }
 
-/** Replaces all rows of the plan. */
-export async function writeWholePlan(sql: Sql, plan: Plan, onPart?: OnPart): Promise<void> {
-  await clearPlan(sql);
+/** Writes a plan in place of what a database holds.
+ * @param standing The plan that it holds; null where it holds none. */
+export async function writeWholePlan(sql: Sql, plan: Plan, standing: Plan | null, onPart?: OnPart): Promise<void> {
   await withoutLookups(sql, async () => {
     await writeSettings(sql, plan.settings);
     await writeExchangeRates(sql, plan.exchangeRates);
-    await writePlan(sql, plan, onPart);
+    await writeLists(sql, plan, standing, onPart);
   });
 }
 

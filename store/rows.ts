@@ -1,4 +1,5 @@
 // Rows of the plan to and from SQL. Statements are made once from the table descriptions; values are always parameters.
+import { isDeepStrictEqual } from "node:util";
 import type { Change } from "../core/edits/change.ts";
 import type { ListName, Plan, Row } from "../core/plan/schema.ts";
 import { copyText } from "./copyText.ts";
@@ -67,11 +68,37 @@ export async function withoutLookups(sql: Sql, write: () => Promise<void>): Prom
 /** Hears how much of something is done, from 0 to 1. */
 export type OnPart = (part: number) => void;
 
-/** Writes whole lists into empty tables. */
-export async function writePlan(sql: Sql, plan: Plan, onPart?: OnPart): Promise<void> {
-  const all = tables.reduce((count, { list }) => count + plan[list].length, 0);
+/** Writes the lists of a plan that differ from those that stand in the tables in their place.
+ * @param standing The plan whose rows the tables hold; null where there are none. */
+export async function writeLists(sql: Sql, plan: Plan, standing: Plan | null, onPart?: OnPart): Promise<void> {
+  if (!standing) return loadLists(sql, plan, tables, onPart);
+  const changed = tables.filter(({ list }) => !isDeepStrictEqual(standing[list], plan[list]));
+  if (rowsOf(standing, changed) > FEW_DELETED) {
+    await emptyTables(sql);
+    await loadLists(sql, plan, tables, onPart);
+  } else {
+    for (const name of changed.flatMap(namesOf)) await sql.query(`delete from ${name}`);
+    await loadLists(sql, plan, changed, onPart);
+  }
+}
+
+/** Deleted rows keep their room on the disk, as those of an edit do; tables of more rows are emptied all together, which
+ * gives it back. */
+const FEW_DELETED = 2_000;
+
+const rowsOf = (plan: Plan, lists: readonly Table[]): number => lists.reduce((count, { list }) => count + plan[list].length, 0);
+
+const namesOf = ({ table, children }: Table): string[] => [table, ...children.map((child) => child.table)];
+
+/** Tables that refer to one another can only be emptied together; the trail stays. */
+async function emptyTables(sql: Sql): Promise<void> {
+  await sql.query(`truncate ${tables.flatMap(namesOf).join(", ")}`);
+}
+
+async function loadLists(sql: Sql, plan: Plan, lists: readonly Table[], onPart?: OnPart): Promise<void> {
+  const all = rowsOf(plan, lists);
   let written = 0;
-  for (const table of tables) {
+  for (const table of lists) {
     const rows = plan[table.list] as readonly Row[];
     for (let from = 0; from < rows.length; from += CHUNK_ROWS) {
       const chunk = rows.slice(from, from + CHUNK_ROWS);
@@ -106,12 +133,6 @@ async function loadChildren(sql: Sql, child: ChildTable, parents: readonly Row[]
 
 const target = ({ table, columns }: Table | ChildTable, lead: string): string =>
   `${table} (${[lead, ...columns.map(({ name }) => name)].join(", ")})`;
-
-/** Empties all tables of the plan; the trail stays. */
-export async function clearPlan(sql: Sql): Promise<void> {
-  const names = tables.flatMap(({ table, children }) => [table, ...children.map((child) => child.table)]);
-  await sql.query(`truncate ${names.join(", ")}`);
-}
 
 /** Writes changes in order; runs that add to the end of a list, or that change rows in place, are written together. */
 export async function writeChanges(sql: Sql, changes: readonly Change[]): Promise<void> {

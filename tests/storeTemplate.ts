@@ -1,5 +1,6 @@
 // A data folder with the demo plan in it, made once a test run and copied for each test that needs a store.
-import { cp, mkdtemp, rm } from "node:fs/promises";
+import { cpSync } from "node:fs";
+import { mkdtemp, rm } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { fernhollow } from "../demo/fernhollow.ts";
@@ -20,6 +21,7 @@ export async function makeTemplate(): Promise<string> {
 /** A copy of the template for one test, and how to remove it. */
 export async function copyTemplate(template: string): Promise<{ folder: string; remove: () => Promise<void> }> {
   const folder = await mkdtemp(join(tmpdir(), "roster-data-"));
-  await cp(template, folder, { recursive: true });
+  // A thousand small files: waiting for each of them takes four times as long.
+  cpSync(template, folder, { recursive: true });
   return { folder, remove: () => rm(folder, { recursive: true, force: true }) };
 }
