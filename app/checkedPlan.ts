@@ -2,30 +2,30 @@
 import "server-only";
 import { randomUUID } from "node:crypto";
 import type { Plan } from "../core/plan/schema.ts";
+import { ofProcess } from "./ofProcess.ts";
 
 /** So long somebody may look at what a file holds before it is let go. */
 const HELD_MS = 10 * 60_000;
 
-// Next.js loads this file once for each route bundle; the plan is held once all the same.
-const shared = globalThis as typeof globalThis & { rosterChecked?: { id: string; plan: Plan; timer: NodeJS.Timeout } | null };
+const shared = ofProcess<{ held?: { id: string; plan: Plan; timer: NodeJS.Timeout } | null }>("checked plan", () => ({}));
 
 /** Holds a checked plan in place of the one before. @returns What it can be asked for by. */
 export function holdPlan(plan: Plan): string {
   letGo();
   const id = randomUUID();
-  shared.rosterChecked = { id, plan, timer: setTimeout(letGo, HELD_MS).unref() };
+  shared.held = { id, plan, timer: setTimeout(letGo, HELD_MS).unref() };
   return id;
 }
 
 /** The plan held under an id, which is let go with that; null where it is not held any longer. */
 export function takeHeld(id: string): Plan | null {
-  const held = shared.rosterChecked;
+  const held = shared.held;
   if (held?.id !== id) return null;
   letGo();
   return held.plan;
 }
 
 function letGo(): void {
-  clearTimeout(shared.rosterChecked?.timer);
-  shared.rosterChecked = null;
+  clearTimeout(shared.held?.timer);
+  shared.held = null;
 }

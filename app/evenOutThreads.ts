@@ -5,18 +5,17 @@ import { join } from "node:path";
 import { Worker } from "node:worker_threads";
 import type { EvenOutJob } from "../client/evenOutQuery.ts";
 import { logFailure } from "./log.ts";
+import { ofProcess } from "./ofProcess.ts";
 
 const MOST_MEGABYTES = 1_536;
 
-// Next.js loads this file once for each route bundle; what is under way is counted once all the same.
-const shared = globalThis as typeof globalThis & { rosterEvenOuts?: number };
+const shared = ofProcess("threads that even out", () => ({ underWay: 0 }));
 
 /** What a thread finds, a line of JSON at a time; the thread ends when nobody listens any longer.
  * @returns Null where as many are under way as there may be. */
 export function evenOutStream(job: EvenOutJob, signal: AbortSignal): ReadableStream<Uint8Array> | null {
-  const underWay = shared.rosterEvenOuts ?? 0;
-  if (underWay >= Math.max(1, availableParallelism() - 1)) return null;
-  shared.rosterEvenOuts = underWay + 1;
+  if (shared.underWay >= Math.max(1, availableParallelism() - 1)) return null;
+  shared.underWay++;
   const text = new TextEncoder();
   let end: () => void = () => undefined;
   return new ReadableStream<Uint8Array>({
@@ -26,7 +25,7 @@ export function evenOutStream(job: EvenOutJob, signal: AbortSignal): ReadableStr
       });
       end = () => {
         end = () => undefined;
-        shared.rosterEvenOuts = (shared.rosterEvenOuts ?? 1) - 1;
+        shared.underWay--;
         void worker.terminate();
       };
       worker.on("message", (line: string) => controller.enqueue(text.encode(`${line}\n`)));

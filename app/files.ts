@@ -6,14 +6,10 @@ import { type TextTable, UnreadableFile } from "../interchange/textTable.ts";
 import { NoRoom, StoreClosed } from "../store/planStore.ts";
 import { TooLarge } from "./body.ts";
 import { logFailure } from "./log.ts";
+import { ofProcess } from "./ofProcess.ts";
 
-// Next.js loads this file once for each route bundle; what is under way is counted once all the same.
-const shared = globalThis as typeof globalThis & { rosterFiles?: FileWork };
-
-export function fileWork(): FileWork {
-  shared.rosterFiles ??= new FileWork(join(/*turbopackIgnore: true*/ process.cwd(), "dist/files.mjs"));
-  return shared.rosterFiles;
-}
+export const fileWork = (): FileWork =>
+  ofProcess("work on files", () => new FileWork(join(/*turbopackIgnore: true*/ process.cwd(), "dist/files.mjs")));
 
 /** A file to be saved, under a name. */
 export function download(body: BodyInit, name: string, type: string): Response {
@@ -28,7 +24,7 @@ const XLSX_TYPE = "application/vnd.openxmlformats-officedocument.spreadsheetml.s
 export async function downloadWorkbook(tables: readonly TextTable[], name: string, signal: AbortSignal): Promise<Response> {
   try {
     const bytes = await fileWork().do<"writeXlsx">({ kind: "writeXlsx", tables: JSON.stringify(tables) }, signal);
-    return download(bytes as Uint8Array<ArrayBuffer>, name, XLSX_TYPE);
+    return download(bytes, name, XLSX_TYPE);
   } catch (error) {
     const { status, message } = failureOf(error);
     return Response.json({ message }, { status });

@@ -12,6 +12,7 @@ import { updateModel } from "../core/update.ts";
 import { dataFolder } from "../store/files.ts";
 import { readMigrations } from "../store/migrate.ts";
 import { PlanStore } from "../store/planStore.ts";
+import { ofProcess } from "./ofProcess.ts";
 
 /** The one user there is for now; every edit carries its actor. */
 export const BUILT_IN_USER = { id: "manager", name: "Nora Okafor", initials: "NO", sight: SEES_ALL } as const;
@@ -34,13 +35,12 @@ interface Newest {
 /** As many answers as are kept of one revision. */
 const MOST_ANSWERS = 300;
 
-// Next.js loads this file once for each route bundle; the process has one host all the same.
-const shared = globalThis as typeof globalThis & { rosterHost?: Promise<Host> };
+const shared = ofProcess<{ host?: Promise<Host> }>("host", () => ({}));
 
 /** Opens the store of `ROSTER_DATA` once a process; later calls wait for the same one. */
 export function openHost(): Promise<Host> {
-  shared.rosterHost ??= open();
-  return shared.rosterHost;
+  shared.host ??= open();
+  return shared.host;
 }
 
 /** The data folder of this process. */
@@ -85,7 +85,7 @@ export async function currentAnswer<Q extends Question>(question: Q, query: Quer
 }
 
 /** The newest plan with its revision and what its reader can undo, as JSON; the plan is written once a revision. */
-export async function currentText(maker: string | null): Promise<Uint8Array> {
+export async function currentText(maker: string | null): Promise<Uint8Array<ArrayBuffer>> {
   const host = await openHost();
   const { plan, revision, history } = host.store.snapshot(maker);
   if (host.text?.revision !== revision)

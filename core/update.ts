@@ -4,6 +4,7 @@ import { buildModel, Model } from "./model.ts";
 import { type PlaceInput, placeAssignment, placeImplicitOpening } from "./placing/place.ts";
 import { carryPlacements, type Placements } from "./placing/placements.ts";
 import { lookUp } from "./plan/lookUp.ts";
+import { isOneOf } from "./plan/oneOf.ts";
 import { formerRows, rowById } from "./plan/rows.ts";
 import type { ChangedList, Plan, Task } from "./plan/schema.ts";
 import { forFollowers, forLeaves, graphOf, isSummary, type TaskGraph } from "./plan/taskGraph.ts";
@@ -92,7 +93,7 @@ function changesWork(change: Change): boolean {
     const { before, after } = change;
     return (["roleId", "projectId", "parentId", "effortHours"] as const).some((key) => before[key] !== after[key]);
   }
-  return (["tasks", "projects", "people", "teams", "roles"] as Change["list"][]).includes(list) && !isInPlace(change);
+  return isOneOf(["tasks", "projects", "people", "teams", "roles"], list) && !isInPlace(change);
 }
 
 function updatedCapacity(model: Model, plan: Plan, changes: readonly Change[], formerPeople: Int32Array | null): Model["capacity"] {

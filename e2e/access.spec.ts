@@ -1,7 +1,7 @@
 // Every screen in both themes, held against WCAG 2.2 AA by axe, and nothing cut off at 1280 × 800.
 import AxeBuilder from "@axe-core/playwright";
-import { expect } from "@playwright/test";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { goTo } from "./pages.ts";
 
 // Colours are looked at where they end, not on their way there.

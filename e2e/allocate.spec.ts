@@ -1,7 +1,8 @@
 // Balance in full, openings and requests: what is given, typed, accepted, proposed and asked for shows on both sides.
 import { readFile } from "node:fs/promises";
-import { expect, type Locator, type Page } from "@playwright/test";
+import type { Locator, Page } from "@playwright/test";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { choose, goTo, sheetOf, untilSaved } from "./pages.ts";
 import { postTo, type Server } from "./server.ts";
 

@@ -1,43 +1,45 @@
 // What was changed stands in one place, and one's own steps are taken back from there, whatever came after them.
-import { expect, test } from "@playwright/test";
-import { goTo, sheetOf, typeRate, untilSaved } from "./pages.ts";
+import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
+import { goTo, load, sheetOf, typeRate, untilSaved } from "./pages.ts";
 import { demoServer, putAway, type Server } from "./server.ts";
 
-// A server of its own: what other tests have made stands in the trail too.
 let server: Server;
-test.afterEach(() => putAway(server));
+test.beforeEach(({ server: own }) => {
+  server = own;
+});
 
 test("every step is told with its rows, and an older one of one's own is undone while later ones stay", async ({ page }) => {
-  server = await demoServer();
   await goTo(page, server, "/rates");
   await typeRate(page, "Mara Ellingsen", "52.5");
   await untilSaved(page);
   await goTo(page, server, "/settings/roles");
-  await page.getByLabel("Name of a new role").fill("Rigger");
+  await page.getByLabel("Name of a new role").fill("Scaffolder");
   await page.keyboard.press("Enter");
   await untilSaved(page);
   await page.getByRole("button", { name: "Plan", exact: true }).click();
   await page.getByRole("menuitem", { name: "Changes" }).click();
-  const role = page.getByRole("article", { name: 'add the role "Rigger"' });
-  const rate = page.getByRole("article").filter({ hasText: /rate/ }).first();
+  const role = page.getByRole("article", { name: 'add the role "Scaffolder"' });
+  const rates = page.getByRole("article").filter({ hasText: /rate/ });
+  const rate = rates.first();
   await expect(role).toContainText("Nora Okafor");
   await role.getByRole("button", { name: "1 row" }).click();
-  await expect(role).toContainText("role added Rigger");
+  await expect(role).toContainText("role added Scaffolder");
   await rate.getByRole("button", { name: "1 row" }).click();
   await expect(rate).toContainText("Mara Ellingsen");
   await expect(rate).toContainText("→ 52.5");
   await rate.getByRole("button", { name: "Undo" }).click();
-  await expect(rate.first()).toBeVisible();
-  await expect(page.getByText("· undone")).toHaveCount(1);
-  await page.getByLabel("Search changes").fill("rigger");
+  await expect(rate).toContainText("Undone: change rates");
+  await expect(rates.nth(1)).toContainText("· undone");
+  await expect(role).not.toContainText("· undone");
+  await page.getByLabel("Search changes").fill("scaffolder");
   await expect(page.getByRole("article")).toHaveCount(1);
   const { plan } = await (await fetch(`${server.url}/api/plan`)).json();
-  expect(plan.roles.some(({ name }: { name: string }) => name === "Rigger")).toBe(true);
+  expect(plan.roles.some(({ name }: { name: string }) => name === "Scaffolder")).toBe(true);
   expect(plan.rateTables[0].entries.some(({ rate: own }: { rate: number }) => own === 52.5)).toBe(false);
 });
 
 test("a project is deleted with all that is its own, its page is left, and one undo brings it all back", async ({ page }) => {
-  server = await demoServer();
   await goTo(page, server, "/work/tidepool?task=project");
   await sheetOf(page).getByRole("button", { name: "Delete project" }).click();
   await expect(page.getByText("Tidepool Hall is no longer in the plan, so its page was closed.")).toBeVisible();
@@ -47,8 +49,9 @@ test("a project is deleted with all that is its own, its page is left, and one u
 });
 
 test("a step says what moved because of it, and stands in the sheet of what it is about, with its id", async ({ page }) => {
+  // A server of its own: what other tests have made stands in the trail too.
   server = await demoServer();
-  await goTo(page, server, "/work/tidepool?task=tidepool-order&from=2027-01-25&to=2027-05-23");
+  await load(page, server, "/work/tidepool?task=tidepool-order&from=2027-01-25&to=2027-05-23");
   const sheet = sheetOf(page);
   await sheet.getByLabel("Working days").fill("8");
   await sheet.getByRole("button", { name: "Save" }).click();
@@ -69,4 +72,5 @@ test("a step says what moved because of it, and stands in the sheet of what it i
       .first(),
   ).toBeVisible();
   await expect(page.getByRole("article")).toHaveCount(0);
+  await putAway(server);
 });

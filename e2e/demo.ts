@@ -1,7 +1,8 @@
 // What the browser tests share: one server a worker, whose plan is put back to the demo plan before each test, and one page,
 // which is emptied but keeps the process that has its scripts compiled.
-import { type Browser, type BrowserContext, test as base, type Page } from "@playwright/test";
+import { type Browser, type BrowserContext, type BrowserContextOptions, test as base, type Page, type TestInfo } from "@playwright/test";
 import { fernhollow } from "../demo/fernhollow.ts";
+import { goTo } from "./pages.ts";
 import { demoServer, postTo, putAway, type Server } from "./server.ts";
 
 const demoPlan = JSON.stringify(fernhollow());
@@ -12,15 +13,18 @@ async function revisionOf({ url }: Server): Promise<number> {
   return revision;
 }
 
-/** A server that takes longer hangs, and that is told with what it has said. */
-const PATIENCE_MS = 60_000;
+/** What a work comes to; one that takes longer hangs, and that is told. */
+function within<T>(milliseconds: number, work: Promise<T>, why: () => string): Promise<T> {
+  const late = new Promise<never>((_, reject) => {
+    setTimeout(() => reject(new Error(why())), milliseconds).unref();
+  });
+  return Promise.race([work, late]);
+}
 
 /** Opens the demo plan on a server, as somebody would from the menu. */
 async function openDemoPlan(server: Server): Promise<void> {
-  const hangs = new Promise<never>((_, reject) => {
-    setTimeout(() => reject(new Error(`The server does not take the demo plan. It has said:\n${server.said()}`)), PATIENCE_MS).unref();
-  });
-  const answer = await Promise.race([postTo(server, "/api/plan/file?replace=yes", demoPlan), hangs]);
+  const opening = postTo(server, "/api/plan/file?replace=yes", demoPlan);
+  const answer = await within(60_000, opening, () => `The server does not take the demo plan. It has said:\n${server.said()}`);
   if (!answer.ok) throw new Error(`The demo plan could not be opened: ${await answer.text()}`);
 }
 
@@ -32,11 +36,32 @@ async function leave(page: Page, { url }: Server): Promise<void> {
   if (page.url() !== `${url}${PLAIN_PAGE}`) await page.goto(`${url}${PLAIN_PAGE}`);
 }
 
-/** Forgets what the tests before have left in a page, but not the scripts that are compiled. */
-async function forget(page: Page, { url }: Server): Promise<void> {
-  const session = await page.context().newCDPSession(page);
-  await session.send("Storage.clearDataForOrigin", { origin: url, storageTypes: "local_storage,indexeddb,cache_storage" });
-  await Promise.all([page.context().clearCookies(), page.context().clearPermissions(), session.detach()]);
+/** Where little is drawn. */
+const RESTING_PLACE = "/settings";
+
+/** Has a page wait for its next test in the application, as a window does that stays open all day: what is loaded and has
+ * warmed up stays so. One that shows what a test cannot begin with leaves it. */
+async function rest(page: Page, server: Server): Promise<void> {
+  const isAsItBegan = page.url().startsWith(server.url) && (await page.locator("html[data-theme=light] [data-ready=yes]").count()) > 0;
+  if (!isAsItBegan) return leave(page, server);
+  await page.keyboard.press("Escape");
+  // By script: one that goes away by itself in the meantime would be waited for.
+  await page.locator("[data-close-button]").evaluateAll((buttons) => {
+    for (const button of buttons) (button as HTMLElement).click();
+  });
+  await goTo(page, server, RESTING_PLACE);
+  await page.getByRole("heading", { name: "Settings" }).first().waitFor();
+}
+
+/** Forgets what the tests before have kept in a browser, but neither the scripts that are compiled nor who it is. */
+async function forget(page: Page): Promise<void> {
+  await Promise.all([page.context().clearCookies(), page.context().clearPermissions()]);
+  await page.evaluate(() => {
+    const maker = localStorage.getItem("maker");
+    localStorage.clear();
+    sessionStorage.clear();
+    if (maker) localStorage.setItem("maker", maker);
+  });
 }
 
 /** Closes every page and context but those kept, which would go on as well. */
@@ -59,6 +84,22 @@ interface Host {
   pages: Map<string, Page>;
 }
 
+const newPage = async (browser: Browser, options: BrowserContextOptions): Promise<Page> => (await browser.newContext(options)).newPage();
+
+/** The page that is kept in a place, with nothing of the tests before; a new one where there is none. */
+async function keptPage(browser: Browser, { pages, untouched }: Host, place: string, options: BrowserContextOptions): Promise<Page> {
+  const kept = pages.get(place);
+  const page = kept ?? (await newPage(browser, options));
+  pages.set(place, page);
+  if (kept) await forget(kept);
+  const isInside = (await page.locator("[data-ready=yes]").count()) > 0;
+  if (isInside) await page.locator(`[data-revision="${untouched}"]`).waitFor({ state: "attached" });
+  return page;
+}
+
+/** What a failed test has left in a page is not for the next one. */
+const isSpent = (page: Page, { status, expectedStatus }: TestInfo): boolean => page.isClosed() || status !== expectedStatus;
+
 interface Options {
   /** Whether a test does to its page what cannot be taken back, such as stopping its requests: it has one of its own then. */
   ownPage: boolean;
@@ -66,7 +107,7 @@ interface Options {
   onlyLooks: boolean;
 }
 
-export const test = base.extend<Options & { server: Server; alone: undefined }, { host: Host }>({
+export const test = base.extend<Options & { server: Server; place: string; alone: undefined; colleague: Page }, { host: Host }>({
   ownPage: [false, { option: true }],
   onlyLooks: [false, { option: true }],
   host: [
@@ -77,26 +118,39 @@ export const test = base.extend<Options & { server: Server; alone: undefined }, 
     },
     { scope: "worker" },
   ],
-  /** Nothing of the tests before is still open when one begins. */
+  /** The kept page that a test may have. */
+  place: async ({ viewport, contextOptions, onlyLooks }, use) => use(JSON.stringify([viewport, contextOptions, onlyLooks])),
+  /** Nothing of the tests before is still under way when one begins. */
   alone: [
-    async ({ browser, host, onlyLooks }, use) => {
-      const kept = [...host.pages.values()];
-      if (!onlyLooks) await Promise.all([closeOthers(browser, kept), ...kept.map((page) => leave(page, host.server))]);
+    async ({ browser, host, place, onlyLooks }, use) => {
+      const settle = async ([own, page]: [string, Page]) => {
+        if (own === place)
+          await within(20_000, rest(page, host.server), () => "The page does not come to rest.").catch(() => leave(page, host.server));
+        else await leave(page, host.server);
+      };
+      if (!onlyLooks) {
+        await closeOthers(browser, [...host.pages.values()]);
+        await Promise.all([...host.pages].map(settle));
+      }
       await use(undefined);
     },
     { auto: true },
   ],
-  page: async ({ browser, host, ownPage, onlyLooks, viewport, contextOptions, alone: _ }, use, info) => {
-    const key = JSON.stringify([viewport, contextOptions, onlyLooks]);
-    const known = ownPage ? undefined : host.pages.get(key);
-    if (known && !onlyLooks) await forget(known, host.server);
-    const page = known ?? (await (await browser.newContext({ ...contextOptions, viewport })).newPage());
-    if (!ownPage) host.pages.set(key, page);
+  page: async ({ browser, host, server: _, place, ownPage, viewport, contextOptions }, use, info) => {
+    const options = { ...contextOptions, viewport };
+    const page = await (ownPage ? newPage(browser, options) : keptPage(browser, host, place, options));
     await use(page);
-    if (page.isClosed() || info.status !== info.expectedStatus) host.pages.delete(key);
+    if (isSpent(page, info)) host.pages.delete(place);
+  },
+  /** The page of somebody else, in a browser of their own. */
+  colleague: async ({ browser, host, page: _, place, viewport, contextOptions }, use, info) => {
+    const own = `${place} of a colleague`;
+    const page = await keptPage(browser, host, own, { ...contextOptions, viewport });
+    await use(page);
+    if (isSpent(page, info)) host.pages.delete(own);
   },
   context: async ({ page }, use) => use(page.context()),
-  server: async ({ host }, use) => {
+  server: async ({ host, alone: _ }, use) => {
     if ((await revisionOf(host.server)) !== host.untouched) {
       await openDemoPlan(host.server);
       host.untouched = await revisionOf(host.server);

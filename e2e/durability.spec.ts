@@ -1,8 +1,9 @@
 // Nothing is lost: a stopped server, a killed server, a second process, a folder that was empty.
 import { readdirSync, rmSync } from "node:fs";
 import { join } from "node:path";
-import { expect, test } from "@playwright/test";
+import { test } from "@playwright/test";
 import { goldenCases } from "../tests/golden.ts";
+import { expect } from "./expect.ts";
 import { goTo, rateOf, typeRate } from "./pages.ts";
 import { giveRockpools, planOf, postJson } from "./planRoute.ts";
 import { demoServer, emptyServer, freePort, putAway, type Server, spawnServer, startServer } from "./server.ts";

@@ -1,9 +1,9 @@
 // Edits and plan files by HTTP: what is refused, in which words, and that nothing changes by it.
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import { expect } from "@playwright/test";
 import { goldenCases } from "../tests/golden.ts";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { giveRockpools, planOf, postJson } from "./planRoute.ts";
 import { postTo } from "./server.ts";
 

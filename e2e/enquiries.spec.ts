@@ -1,6 +1,6 @@
 // From somebody who asks to approved work: the public form without scripts, what it would do, each decision by its figures.
-import { expect } from "@playwright/test";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { goTo, sheetOf } from "./pages.ts";
 import { demoServer, putAway } from "./server.ts";
 

@@ -1,8 +1,9 @@
 // Another site in the same browser, and a foreign name for this machine: neither changes nor reads anything.
 import { createServer, request } from "node:http";
 import type { AddressInfo } from "node:net";
-import { expect, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { load } from "./pages.ts";
 import { postTo, type Server } from "./server.ts";
 

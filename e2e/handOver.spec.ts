@@ -1,6 +1,6 @@
 // Handing over all of somebody's work from a day on.
-import { expect } from "@playwright/test";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { goTo, untilSaved } from "./pages.ts";
 
 test("all that somebody has from a day on goes to another, in one step that says what it does and can be undone", async ({

@@ -1,7 +1,7 @@
 // Horizon in the browser: a role's figures open into its work and people, and the pipeline is looked at in other ways.
 import { readFile } from "node:fs/promises";
-import { expect } from "@playwright/test";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { choose, goTo, sheetOf } from "./pages.ts";
 
 const hoursOf = (text: string): number => Number(text.replace(/[^\d.−]/g, "").replace("−", "-"));

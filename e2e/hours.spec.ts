@@ -1,6 +1,7 @@
 // The hours grid: typed like a spreadsheet, with blocks pasted, filled, cleared and undone.
-import { expect, type Locator, type Page } from "@playwright/test";
+import type { Locator, Page } from "@playwright/test";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { choose, goTo, sheetOf, untilSaved } from "./pages.ts";
 
 const FEBRUARY = "from=2027-02-01&to=2027-03-28&by=week";

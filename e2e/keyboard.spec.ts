@@ -1,7 +1,8 @@
 // Screens without a mouse: outlines, years, matrices, menus and the list of shortcuts.
-import { expect, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
 import { test } from "./demo.ts";
-import { choose, goTo, sheetOf, untilSaved } from "./pages.ts";
+import { expect } from "./expect.ts";
+import { choose, goTo, load, sheetOf, untilSaved } from "./pages.ts";
 import type { Server } from "./server.ts";
 
 let server: Server;
@@ -61,7 +62,8 @@ test("a day of somebody's year is reached by arrows and becomes time off", async
 });
 
 test("the board is walked by pages and to its ends, and a first Tab offers to skip what stands before the screen", async ({ page }) => {
-  await open(page, "/balance?rows=none&sort=name");
+  // Nothing has the focus on a page that has just been loaded.
+  await load(page, server, "/balance?rows=none&sort=name");
   await page.keyboard.press("Tab");
   await expect(page.getByRole("link", { name: "Skip to the screen" })).toBeFocused();
   await page.keyboard.press("Enter");

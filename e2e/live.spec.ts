@@ -1,7 +1,7 @@
 // The stream of changes, spoken to as a browser does: in order, resumed after a break, closed when nobody listens.
-import { expect } from "@playwright/test";
 import type { Settled } from "../client/messages.ts";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { postTo } from "./server.ts";
 
 /** One listener: what it has heard, and how to stop. */

@@ -1,6 +1,7 @@
 // A resource manager's first quarter of an hour: who is over, why, give the work to somebody else, what it costs.
-import { expect, type Locator, type Page } from "@playwright/test";
+import type { Locator, Page } from "@playwright/test";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { choose, goTo, rateOf } from "./pages.ts";
 import type { Server } from "./server.ts";
 

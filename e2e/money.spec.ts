@@ -1,8 +1,9 @@
 // Money in the browser: figures that open into lines and reasons, cash flow and its files, a margin lifted over its goal.
 import { readFile } from "node:fs/promises";
-import { expect, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
 import readXlsxFile from "read-excel-file/node";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { choose, goTo, sheetOf } from "./pages.ts";
 
 const amountOf = (text: string): number => Math.round(Number(text.replace(/[^\d.−-]/g, "").replace("−", "-")) * 100);

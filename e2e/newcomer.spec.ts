@@ -1,5 +1,6 @@
 // From nothing: an empty folder becomes a costed plan by typing alone, and a new plan takes the place of another.
-import { expect, test } from "@playwright/test";
+import { test } from "@playwright/test";
+import { expect } from "./expect.ts";
 import { choose, goTo, sheetOf, typeRate, untilSaved } from "./pages.ts";
 import { demoServer, emptyServer, putAway, type Server } from "./server.ts";
 

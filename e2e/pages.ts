@@ -1,5 +1,6 @@
 // Ways about the application that every test takes.
-import { expect, type Locator, type Page } from "@playwright/test";
+import type { Locator, Page } from "@playwright/test";
+import { expect } from "./expect.ts";
 import type { Server } from "./server.ts";
 
 /** Goes to a path once what was made before is saved, and waits until the plan is read there. Inside the application it goes as
@@ -8,15 +9,17 @@ export async function goTo(page: Page, server: Server, path: string): Promise<vo
   if ((await page.locator("[data-ready=yes]").count()) === 0) return load(page, server, path);
   await untilSaved(page);
   await follow(page, path);
-  await expect(page.locator("[data-ready=yes]")).toBeAttached();
+  await untilReady(page);
 }
 
 /** Loads the page of a path from the server, wherever one is. */
 export async function load(page: Page, server: Server, path: string): Promise<void> {
   await untilSaved(page);
   await page.goto(`${server.url}${path}`);
-  await expect(page.locator("[data-ready=yes]")).toBeAttached();
+  await untilReady(page);
 }
+
+const untilReady = (page: Page): Promise<void> => page.locator("[data-ready=yes]").waitFor({ state: "attached" });
 
 /** Goes to a path of the application without loading it again, by the router that its links use. */
 async function follow(page: Page, path: string): Promise<void> {
@@ -50,7 +53,7 @@ export async function rateOf(page: Page, name: string): Promise<Locator> {
   const row = page.locator("[data-rate]", { hasText: name }).first();
   const table = page.getByRole("grid", { name: /^Rates of/ });
   // Rows that stood there before the page was ready may be drawn anew.
-  await expect(page.locator("[data-ready=yes]")).toBeAttached();
+  await untilReady(page);
   await expect(async () => {
     if ((await row.count()) === 0) await table.evaluate((element) => element.parentElement?.scrollBy(0, 300));
     await expect(row).toBeAttached({ timeout: 300 });

@@ -1,7 +1,8 @@
 // The supply side: patterns, leave, holidays, files, many people at once; the figures on Balance before and after.
 import { readFile } from "node:fs/promises";
-import { expect, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { choose, goTo, sheetOf, untilSaved } from "./pages.ts";
 import { feedPath, postTo, type Server } from "./server.ts";
 

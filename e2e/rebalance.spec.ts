@@ -1,6 +1,7 @@
 // Overloads put right: by single remedies of several kinds, by evening out with a line left out, and from Today.
-import { expect, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { choose, goTo, sheetOf, untilSaved } from "./pages.ts";
 
 /** The figure of a person's cell in a week, as the board shows it. */

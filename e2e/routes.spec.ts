@@ -1,9 +1,9 @@
 // The routes by HTTP alone: what they give, what they refuse and in which words; screens under addresses nobody meant.
 import { request } from "node:http";
-import { expect } from "@playwright/test";
 import type { EvenOutNews } from "../client/searches.ts";
 import { parseDay } from "../core/calendar/day.ts";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { demoServer, feedPath, postTo, putAway, type Server } from "./server.ts";
 
 let server: Server;

@@ -1,6 +1,7 @@
 // Two sketches tried, compared with the plan, and half of one adopted; the figures on both sides.
-import { expect, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { goTo, sheetOf, untilSaved } from "./pages.ts";
 
 const cell = (page: Page, name: string, week: string) => page.getByRole("gridcell", { name: new RegExp(`^${name}, ${week}`) });

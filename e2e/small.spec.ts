@@ -1,6 +1,6 @@
 // On a small window, 1024 × 768: every sheet can be closed, nothing needed lies off the screen.
-import { expect } from "@playwright/test";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { goTo, sheetOf } from "./pages.ts";
 
 const withSheet = [

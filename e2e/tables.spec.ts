@@ -1,6 +1,7 @@
 // What every table and field can do, on the screens that have them: order, width, copying, typing in place, dates, lists.
-import { expect, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { goTo, sheetOf, untilSaved } from "./pages.ts";
 import type { Server } from "./server.ts";
 

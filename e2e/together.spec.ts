@@ -1,8 +1,9 @@
 // Planning with others: what gives when somebody joins, templates, comments, reviews, filling down, the client's page,
 // and what is dragged out of the tray.
 import { readFile } from "node:fs/promises";
-import { expect, type Locator, type Page } from "@playwright/test";
+import type { Locator, Page } from "@playwright/test";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { choose, goTo, sheetOf } from "./pages.ts";
 import type { Server } from "./server.ts";
 

@@ -1,6 +1,6 @@
 // What is typed is not lost: forms that are left, figures that cannot be saved, pages whose subject goes.
-import { expect } from "@playwright/test";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { goTo, sheetOf, untilSaved } from "./pages.ts";
 
 test("a form that is left by Esc, by another row or by a reload has what was typed when it is opened again, until it is saved or discarded", async ({

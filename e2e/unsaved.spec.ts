@@ -1,6 +1,7 @@
 // What is made while something in between fails: the server's answer, planning in the window, the browser's storage, the page.
-import { expect, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { goTo, rateOf, typeRate, untilSaved } from "./pages.ts";
 import { planOf } from "./planRoute.ts";
 import type { Server } from "./server.ts";

@@ -1,6 +1,6 @@
 // One plan in two windows, a narrow window, and steps taken back after the window was closed.
-import { expect } from "@playwright/test";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { goTo, rateOf, sheetOf, typeRate, untilSaved } from "./pages.ts";
 import type { Server } from "./server.ts";
 
@@ -9,8 +9,7 @@ test.beforeEach(({ server: own }) => {
   server = own;
 });
 
-test("what one window changes, the other has after its next edit; both are kept", async ({ browser }) => {
-  const [first, second] = await Promise.all([browser.newContext(), browser.newContext()].map(async (made) => (await made).newPage()));
+test("what one window changes, the other has after its next edit; both are kept", async ({ page: first, colleague: second }) => {
   await goTo(first, server, "/rates");
   await goTo(second, server, "/work/tidepool?task=tidepool-order");
   await typeRate(first, "Mara Ellingsen", "52.5");
@@ -30,10 +29,12 @@ test("what one window changes, the other has after its next edit; both are kept"
   await expect(first.locator("[data-task]", { hasText: "Second window" })).toBeAttached();
 });
 
-test("what one window changes stands in every other one at once, without a press there, and is marked", async ({ browser }) => {
-  const contexts = await Promise.all([browser.newContext(), browser.newContext()]);
+test("what one window changes stands in every other one at once, without a press there, and is marked", async ({
+  page: first,
+  colleague: other,
+}) => {
   // Two windows of one browser and one of another: the first two share a connection.
-  const [first, beside, other] = await Promise.all([contexts[0].newPage(), contexts[0].newPage(), contexts[1].newPage()]);
+  const beside = await first.context().newPage();
   for (const page of [first, beside, other]) await goTo(page, server, "/work/tidepool");
   await first.getByLabel("Write a task").fill("Seen by all, 8 h, fabricator, 2 d");
   await first.keyboard.press("Enter");
@@ -52,8 +53,11 @@ test("what one window changes stands in every other one at once, without a press
   await expect(beside.locator("[data-heard]")).toHaveCount(0);
 });
 
-test("two windows that change the same figure: the later one is told what each made of it, and chooses", async ({ browser }) => {
-  const [first, second] = await Promise.all([browser.newContext(), browser.newContext()].map(async (made) => (await made).newPage()));
+test("two windows that change the same figure: the later one is told what each made of it, and chooses", async ({
+  page: first,
+  browser,
+}) => {
+  const second = await (await browser.newContext()).newPage();
   await goTo(first, server, "/rates");
   // The second window hears nothing, as behind a proxy that breaks the stream.
   await second.context().route(/api\/(events|edits\?)/, (route) => route.abort());
@@ -74,9 +78,12 @@ test("two windows that change the same figure: the later one is told what each m
   await expect(await rateOf(first, "Mara Ellingsen")).toHaveText("61.00");
 });
 
-test("what was typed without the server is not put over what a colleague made meanwhile, also after a reload", async ({ browser }) => {
-  const [away, there] = await Promise.all([browser.newContext(), browser.newContext()]);
-  const [mine, theirs] = await Promise.all([away.newPage(), there.newPage()]);
+test("what was typed without the server is not put over what a colleague made meanwhile, also after a reload", async ({
+  page: theirs,
+  browser,
+}) => {
+  const away = await browser.newContext();
+  const mine = await away.newPage();
   await goTo(mine, server, "/rates");
   await goTo(theirs, server, "/rates");
   let isOut = true;
@@ -121,8 +128,10 @@ test("steps can be taken back and made again after the window was closed, each s
   await expect(later.getByRole("button", { name: /^Redo: change rates in "Studio cost"/ })).toBeEnabled();
 });
 
-test("undo takes back one's own step and leaves what others have made; where they changed the same it says so", async ({ browser }) => {
-  const [nora, lee] = await Promise.all([browser.newContext(), browser.newContext()].map(async (made) => (await made).newPage()));
+test("undo takes back one's own step and leaves what others have made; where they changed the same it says so", async ({
+  page: nora,
+  colleague: lee,
+}) => {
   for (const page of [nora, lee]) await goTo(page, server, "/rates");
   await typeRate(nora, "Mara Ellingsen", "52.5");
   await untilSaved(nora);
@@ -149,8 +158,10 @@ test("undo takes back one's own step and leaves what others have made; where the
   await expect(await rateOf(lee, "Ines Valtonen")).toHaveText("41.00");
 });
 
-test("what somebody is typing in while another changes the same row is told, and what is typed stays", async ({ browser }) => {
-  const [mine, theirs] = await Promise.all([browser.newContext(), browser.newContext()].map(async (made) => (await made).newPage()));
+test("what somebody is typing in while another changes the same row is told, and what is typed stays", async ({
+  page: mine,
+  colleague: theirs,
+}) => {
   for (const page of [mine, theirs]) await goTo(page, server, "/work/tidepool?task=tidepool-order");
   await sheetOf(mine).getByLabel("Name", { exact: true }).fill("Order everything");
   await sheetOf(theirs).getByLabel("Tags").fill("urgent");

@@ -1,6 +1,7 @@
 // The demand side: writing tasks down, links, why a date is what it is, dragging bars; figures before and after.
-import { expect, type Locator, type Page } from "@playwright/test";
+import type { Locator, Page } from "@playwright/test";
 import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
 import { choose, goTo, sheetOf } from "./pages.ts";
 import type { Server } from "./server.ts";
 

@@ -16,7 +16,7 @@ export type FileJob =
 export interface FileResults {
   readTable: { tables: TextTable[]; note: string | null };
   readPlan: { plan: Plan | null; faults: readonly Fault[] };
-  writeXlsx: Uint8Array;
+  writeXlsx: Uint8Array<ArrayBuffer>;
 }
 
 /** A job's message back: its result, or why the file cannot be read. */

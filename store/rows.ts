@@ -1,6 +1,7 @@
 // Rows of the plan to and from SQL. Statements are made once from the table descriptions; values are always parameters.
 import { isDeepStrictEqual } from "node:util";
 import type { Change } from "../core/edits/change.ts";
+import { known } from "../core/plan/lookUp.ts";
 import type { ListName, Plan, Row } from "../core/plan/schema.ts";
 import { copyText } from "./copyText.ts";
 import type { Sql } from "./driver.ts";
@@ -17,7 +18,8 @@ export async function readList(sql: Sql, table: Table): Promise<Row[]> {
   const [{ rows }] = await sql.query<{ rows: string | null }>(
     `select json_agg(json_build_array(${names}) order by position, id)::text as rows from ${table.table}`,
   );
-  const list = ((JSON.parse(rows ?? "[]") as unknown[][]) ?? []).map((values) => rowOf(table.columns, values));
+  const read: unknown[][] = JSON.parse(rows ?? "[]");
+  const list = read.map((values) => rowOf(table.columns, values));
   for (const child of table.children) attach(table, child, list, await readChildren(sql, child));
   return list.map(({ isCustom: _, ...row }) => row) as unknown as Row[];
 }
@@ -28,7 +30,8 @@ async function readChildren(sql: Sql, child: ChildTable): Promise<Map<string, un
     `select json_agg(json_build_array(parent_id, ${names}) order by parent_id, position)::text as rows from ${child.table}`,
   );
   const byParent = new Map<string, unknown[]>();
-  for (const [parent, ...values] of JSON.parse(rows ?? "[]") as [string, ...unknown[]][]) {
+  const read: [string, ...unknown[]][] = JSON.parse(rows ?? "[]");
+  for (const [parent, ...values] of read) {
     const entry = child.scalar ? values[0] : rowOf(child.columns, values);
     const known = byParent.get(parent);
     if (known) known.push(entry);
@@ -42,7 +45,7 @@ const alwaysThere = new Set(["exceptions", "roleIds", "memberIds", "entries"]);
 
 function attach(table: Table, child: ChildTable, list: Json[], byParent: Map<string, unknown[]>): void {
   for (const row of list) {
-    const entries = byParent.get(row.id as string);
+    const entries = byParent.get(String(row.id));
     const isTypedEmpty = table.list === "assignments" && row.isCustom === true;
     if (entries) row[child.key] = entries;
     else if (alwaysThere.has(child.key) || isTypedEmpty) row[child.key] = [];
@@ -99,7 +102,7 @@ async function loadLists(sql: Sql, plan: Plan, lists: readonly Table[], onPart?:
   const all = rowsOf(plan, lists);
   let written = 0;
   for (const table of lists) {
-    const rows = plan[table.list] as readonly Row[];
+    const rows: readonly Row[] = plan[table.list];
     for (let from = 0; from < rows.length; from += CHUNK_ROWS) {
       const chunk = rows.slice(from, from + CHUNK_ROWS);
       await sql.load(
@@ -163,8 +166,8 @@ function sortOf({ before, after }: Change): "deleted" | "changed" | "added" {
 
 async function writeRun(sql: Sql, run: readonly Change[]): Promise<void> {
   const { list, after: last } = run[run.length - 1];
-  if (list === "settings") return void (last && (await writeSettings(sql, last as Row<"settings">)));
-  if (list === "exchange") return void (last && (await writeExchangeRates(sql, (last as Row<"exchange">).rates)));
+  if (list === "settings") return void (last && (await writeSettings(sql, last)));
+  if (list === "exchange") return void (last && (await writeExchangeRates(sql, last.rates)));
   const table = tableOf(list);
   const ids = run.map(({ id }) => id);
   const sort = sortOf(run[0]);
@@ -251,7 +254,10 @@ async function renumbered(sql: Sql, table: Table, run: readonly Change[]): Promi
 }
 
 function tableOf(list: ListName): Table {
-  return tables.find((table) => table.list === list) as Table;
+  return known(
+    tables.find((table) => table.list === list),
+    `table of ${list}`,
+  );
 }
 
 const upserts = new Map<string, string>();
@@ -285,7 +291,10 @@ async function writeChildren(sql: Sql, child: ChildTable, parents: readonly Row[
   );
 }
 
-const entriesOf = ({ key }: ChildTable, parent: Row): readonly unknown[] => ((parent as unknown as Json)[key] ?? []) as unknown[];
+function entriesOf({ key }: ChildTable, parent: Row): readonly unknown[] {
+  const { [key]: entries }: Json = parent;
+  return Array.isArray(entries) ? entries : [];
+}
 
 function childValues({ scalar, columns }: ChildTable, entry: unknown): Json {
   return scalar ? { [scalar.name]: entry } : record(columns, entry as Json);
@@ -295,7 +304,7 @@ const parentRecord = (table: Table, row: Row, position: number): Json => ({ posi
 
 /** A row's values; that its weeks are typed is a value too, for there may be none. */
 function parentValues(row: Row): Json {
-  const values = row as unknown as Json;
+  const values: Json = row;
   return values.custom === undefined ? values : { ...values, isCustom: true };
 }
 

@@ -1,5 +1,6 @@
 // The plan's settings and exchange rates: one row, and a short list without ids.
 import type { Plan, Settings } from "../core/plan/schema.ts";
+import { withSet } from "../core/plan/stated.ts";
 import type { Sql } from "./driver.ts";
 
 /** Reads the settings; null in a database that holds no plan yet. */
@@ -11,8 +12,9 @@ export async function readSettings(sql: Sql): Promise<Settings | null> {
       'levelBand', level_band, 'marginTarget', margin_target, 'taxInCost', tax_in_cost, 'attention', attention, 'enquiryForm', enquiry_form)::text as settings
     from settings`);
   if (!row) return null;
-  const known = Object.entries(JSON.parse(row.settings) as Settings).filter(([, value]) => value !== null);
-  return Object.fromEntries(known) as unknown as Settings;
+  const columns: Settings = JSON.parse(row.settings);
+  // A column without a value is a key that is not stated.
+  return withSet(columns, {});
 }
 
 /** Reads the exchange rates in list order. */

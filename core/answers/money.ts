@@ -7,7 +7,7 @@ import { type Ledger, ledgerOf, type MoneyBy, NONE } from "../cost/ledger.ts";
 import { linesOf, type MoneyPlace, type MoneyQuery } from "../cost/moneyQuery.ts";
 import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
-import type { Plan } from "../plan/schema.ts";
+import type { ListName, Plan } from "../plan/schema.ts";
 import { minorUnits } from "../plan/units.ts";
 
 export interface MoneyRow {
@@ -177,11 +177,18 @@ function namesOf({ plan }: Model, by: MoneyBy, key: string): Pick<MoneyRow, "nam
   }
 }
 
-const lists = { project: "projects", client: "clients", phase: "tasks", task: "tasks", person: "people", role: "roles" } as const;
+const lists: Partial<Record<MoneyBy, ListName>> = {
+  project: "projects",
+  client: "clients",
+  phase: "tasks",
+  task: "tasks",
+  person: "people",
+  role: "roles",
+};
 
 /** In plan order; words by the alphabet; what nothing names last. Rows without any money are left out, but for projects. */
 function inOrder(plan: Plan, by: MoneyBy, rows: readonly MoneyRow[]): MoneyRow[] {
-  const list = lists[by as keyof typeof lists] as (typeof lists)[keyof typeof lists] | undefined;
+  const list = lists[by];
   const places = list ? rowById(plan[list]) : null;
   const kinds: readonly string[] = [...costKinds, "tax", "revenue"];
   const placeOf = ({ key }: MoneyRow) =>

@@ -31,7 +31,7 @@ export interface NameListAnswer {
 export function nameListOf(plan: Plan, list: NameList): NameListAnswer {
   if (list === "categories" || list === "places") return { list, rows: markRows(plan, list), detaches: true };
   const uses = usesOf(plan, list);
-  const rows = (plan[list] as readonly Row<NamedList>[]).map((row) => rowOf(row.id, row.name, detailOf(row), uses.get(row.id) ?? []));
+  const rows = plan[list].map((row: Row<NamedList>) => rowOf(row.id, row.name, detailOf(row), uses.get(row.id) ?? []));
   return { list, rows, detaches: detachable.has(list) };
 }
 

@@ -3,7 +3,7 @@ import { type NamedEffect, namedEffect } from "../balancing/namedEffect.ts";
 import type { Remedy } from "../balancing/remedies.ts";
 import type { Proposal, RemedyKind } from "../balancing/scene.ts";
 import { type Day, parseDay } from "../calendar/day.ts";
-import type { SingleEdit } from "../edits/edit.ts";
+import type { EditOf, SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Assignment, Plan, Task, TimeOff } from "../plan/schema.ts";
@@ -121,7 +121,7 @@ function told(plan: Plan, edit: SingleEdit, assignment: Assignment | undefined, 
   }
 }
 
-type TaskSet = Extract<SingleEdit, { kind: "changeTask" }>["set"];
+type TaskSet = EditOf<"changeTask">["set"];
 
 function taskTold(set: TaskSet, task: Task | undefined): Partial<RemedyStep> {
   if (set.staggerDays !== undefined) return { days: (set.staggerDays ?? 0) - (task?.staggerDays ?? 0) };

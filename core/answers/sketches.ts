@@ -74,8 +74,8 @@ export function sketchMarks({ plan }: Pick<Model, "plan">, sketchId: string): { 
     mark(list, id);
     for (const row of [before, after]) {
       // Work stands in the rows of its task and of whoever has it.
-      if (row && "taskId" in row) mark("tasks", row.taskId as string);
-      if (row && "personId" in row) mark("people", row.personId as string | undefined);
+      if (row && "taskId" in row) mark("tasks", row.taskId);
+      if (row && "personId" in row) mark("people", row.personId);
     }
   }
   return [...marks.values()];

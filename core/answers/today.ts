@@ -49,8 +49,9 @@ export function todayAnswer(model: Model, clock: Day): Today {
     const snooze = snoozes.get(signal.key);
     if (snooze) snoozed.push({ signal, snooze });
     else {
-      counts[signal.kind] = (counts[signal.kind] ?? 0) + 1;
-      if ((counts[signal.kind] as number) <= MOST_OF_KIND) signals.push(signal);
+      const count = (counts[signal.kind] ?? 0) + 1;
+      counts[signal.kind] = count;
+      if (count <= MOST_OF_KIND) signals.push(signal);
     }
   }
   const start = periodStart(today, "week", periodSettingsOf(plan));

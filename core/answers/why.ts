@@ -4,7 +4,7 @@ import type { Day } from "../calendar/day.ts";
 import { applyEdit, type Edit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { lookUp } from "../plan/lookUp.ts";
-import { findRow, rowById } from "../plan/rows.ts";
+import { findRow, knownRow, rowById } from "../plan/rows.ts";
 import type { Link, Task } from "../plan/schema.ts";
 import { durationTicks } from "../plan/units.ts";
 import { boundsOf, type StartBound } from "../schedule/bounds.ts";
@@ -115,8 +115,8 @@ function triedWithout(model: Model, { id }: Task, deciding: WhyBound | undefined
 }
 
 function linkOf({ plan }: Model, task: Task, id: string): WhyBound["link"] {
-  const link = findRow(plan.links, id) as Link;
-  const from = findRow(plan.tasks, link.from) as Task;
+  const link = knownRow(plan.links, id);
+  const from = knownRow(plan.tasks, link.from);
   return {
     id,
     kind: link.kind,

@@ -32,8 +32,9 @@ export function* searchForDeadline(model: Model, missed: Missed, { today, idStem
     const least: number = best?.left ?? by;
     const state = trial.after(known);
     let next: Remedy | null = null;
-    for (const row of state ? decidingTasks(state, missed, today) : [])
-      for (const proposal of proposalsFor(state as Model, row, today, newId)) {
+    if (!state) return;
+    for (const row of decidingTasks(state, missed, today))
+      for (const proposal of proposalsFor(state, row, today, newId)) {
         const remedy = lessMissed(trial, [...known, proposal], missed, least);
         // Of several together the best alone is told: the others differ from it in one step.
         yield known.length === 0 ? remedy : null;
@@ -55,8 +56,9 @@ function lessMissed(
 ): Remedy | null {
   const after = trial.after(proposals);
   const left = after && missedTicks(after, missed);
-  const remedy = left !== null && left < by ? trial.measured(proposals) : null;
-  return remedy && { ...remedy, left: left as number };
+  if (left === null || left >= by) return null;
+  const remedy = trial.measured(proposals);
+  return remedy && { ...remedy, left };
 }
 
 /** Best first: least missed, then least too much anew, then as remedies of an overload are. `left` is in ticks. */

@@ -7,6 +7,7 @@ import { ownDatesMoved } from "../entry/shiftBar.ts";
 import type { Model } from "../model.ts";
 import { membersOf } from "../plan/rows.ts";
 import type { TaskDates } from "../schedule/dates.ts";
+import { statedPin } from "../schedule/pin.ts";
 import { HOURS } from "../work/statement.ts";
 import { hasBegun, overSpan, type Piece, type Proposal, type Scene } from "./scene.ts";
 
@@ -64,9 +65,11 @@ export function delayEdits({ plan, work }: Model, row: number, dates: TaskDates,
   const { line, startAt, start } = dates;
   const by = line.asStart(startAt + days * TICKS_PER_DAY).day - start.day;
   const moved = own.flatMap((assignment) => ownDatesMoved(assignment, by));
-  if (task.sizing !== "dates") return [{ kind: "changeTask", id: task.id, set: { staggerDays: (task.staggerDays ?? 0) + days } }, ...moved];
-  const later = (date: string | undefined) => formatDay(parseDay(date as string) + by);
-  return [{ kind: "changeTask", id: task.id, set: { start: later(task.start), finish: later(task.finish) } }, ...moved];
+  const pin = task.sizing === "dates" ? statedPin(task) : null;
+  const set = pin
+    ? { start: formatDay(pin.start + by), finish: formatDay(pin.finish + by) }
+    : { staggerDays: (task.staggerDays ?? 0) + days };
+  return [{ kind: "changeTask", id: task.id, set }, ...moved];
 }
 
 /** True of a task whose labour is all stated as totals: with other days it stays as much work. */

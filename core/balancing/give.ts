@@ -1,7 +1,7 @@
 // Ways in which somebody else takes work: all of it, what is left of it from a day on, or a share of it.
 import { type Day, formatDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
-import type { SingleEdit } from "../edits/edit.ts";
+import type { EditOf, SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { customShift } from "../placing/place.ts";
 import { placedIn } from "../placing/placements.ts";
@@ -41,7 +41,7 @@ export function splitEdit(
   { plan, schedule, work, placements }: Model,
   row: number,
   { from, personId, newId }: { from: Day; personId: string | null; newId: () => string },
-): SingleEdit | null {
+): EditOf<"splitAssignment"> | null {
   const assignment = plan.assignments[row];
   const minutes = placedIn(placements, row, 10_000, from, placements.start[row] + placements.length[row]);
   const dates = schedule.of(work.task[row]);

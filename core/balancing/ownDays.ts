@@ -61,7 +61,7 @@ export function contractor(scene: Scene, piece: Piece): Proposal[] {
   if (hasBegun(scene, piece)) {
     if (piece.task.sizing === "effort" || from <= piece.start) return [];
     const edit = splitEdit(scene.model, piece.row, { from, personId: null, newId: scene.newId });
-    return edit ? [{ kind: "contractor", edits: [{ ...edit, roleId } as SingleEdit], assignmentId: assignment.id }] : [];
+    return edit ? [{ kind: "contractor", edits: [{ ...edit, roleId }], assignmentId: assignment.id }] : [];
   }
   const edits: SingleEdit[] = [{ kind: "changeAssignment", id: assignment.id, set: { personId: null, roleId } }];
   return [{ kind: "contractor", edits, assignmentId: assignment.id }];

@@ -4,6 +4,7 @@ import type { LoadBook } from "../load/loadBook.ts";
 import { addSums, emptySums, type LevelBand, overBeyond, overOf, type PeriodSums, roomOf, statesOf, workSums } from "../load/periodSums.ts";
 import type { Placed } from "../placing/placed.ts";
 import { placedIn } from "../placing/placements.ts";
+import { recordOf } from "../plan/keysOf.ts";
 import { lookUp } from "../plan/lookUp.ts";
 import { firstRoleName } from "../plan/names.ts";
 import { membersOf } from "../plan/rows.ts";
@@ -50,7 +51,7 @@ export class BoardMaker {
   overPeople = 0;
   overMinutes = 0;
   readonly #rows: BoardRow[] = [];
-  readonly #figures = Object.fromEntries(figureKeys.map((key) => [key, []])) as unknown as Record<FigureKey, Int32Array[]>;
+  readonly #figures = recordOf(figureKeys, (): Int32Array[] => []);
   readonly #accepted: Uint8Array[] = [];
   readonly #acceptedDays: ReturnType<typeof acceptedDays>;
   /** Index in `left` of each person row. */
@@ -113,7 +114,7 @@ export class BoardMaker {
       for (let row = 0; row < filled; row++) figures.set(list[row], row * this.#count);
       return figures;
     };
-    const figures = Object.fromEntries(figureKeys.map((key) => [key, flat(this.#figures[key])])) as Record<FigureKey, Int32Array>;
+    const figures = recordOf(figureKeys, (key) => flat(this.#figures[key]));
     const accepted = new Uint8Array(filled * this.#count);
     for (let row = 0; row < filled; row++) accepted.set(this.#accepted[row], row * this.#count);
     return { rows: this.#rows, filled, ...figures, accepted, state: statesOf(figures, this.scene.band) };

@@ -23,7 +23,8 @@ export function weekSpans({ patterns = [] }: Pick<Person, "patterns">, calendar:
   const spans: WeekSpan[] = [];
   starts.forEach((from, at) => {
     const pattern = patternAt(patterns, from ?? Number.NEGATIVE_INFINITY);
-    const last = at + 1 < starts.length ? (starts[at + 1] as Day) - 1 : null;
+    const next = starts[at + 1] ?? null;
+    const last = next === null ? null : next - 1;
     const before = spans.at(-1);
     if (before && before.pattern === pattern) before.last = last;
     else spans.push({ from, last, week: pattern === null ? calendar.week : patterns[pattern].week, pattern });

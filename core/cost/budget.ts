@@ -29,12 +29,13 @@ export function budgetsOf(model: Placed & { costsOfHorizon(): Costs }, projectId
   const byDay = spentByDay(model, row);
   return stated.map(({ kind, amount }): Budget => {
     const limit = minorUnits(amount);
-    let [spent, passes] = [0, null as Day | null];
-    byDay.periods.forEach(({ start }, day) => {
+    let spent = 0;
+    let passes: Day | null = null;
+    for (const [day, { start }] of byDay.periods.entries()) {
       const kinds = kind === "all" ? costKinds : [kind];
       for (const own of kinds) spent += byDay.amounts[own][day];
       if (spent > limit) passes ??= start;
-    });
+    }
     return { kind, budget: limit, spent, left: limit - spent, passes };
   });
 }

@@ -5,7 +5,7 @@ import { lineFinder } from "../calendar/lines.ts";
 import type { ReportRange } from "../calendar/periods.ts";
 import { periodOfDays, periodsIn, type Range } from "../calendar/periods.ts";
 import type { Placed } from "../placing/placed.ts";
-import { lookUp } from "../plan/lookUp.ts";
+import { known, lookUp } from "../plan/lookUp.ts";
 import { type Grouping, groupRows, membersOf, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
 import { minorUnits, roundedQuotient } from "../plan/units.ts";
@@ -98,8 +98,8 @@ export class Costs {
   }
 
   #subjects(of: (costs: ProjectCosts) => Subject[]): string[] {
-    return inOrder(this.byProject, of, workRowOf(this.#placed)).map(
-      ({ own: { assignmentId, taskId } }) => (assignmentId ?? taskId) as string,
+    return inOrder(this.byProject, of, workRowOf(this.#placed)).map(({ own: { assignmentId, taskId } }) =>
+      known(assignmentId ?? taskId, "work of a line"),
     );
   }
 }
@@ -168,7 +168,7 @@ export function costsOf(placed: Placed, { range, grain }: ReportRange, known: re
 function workRowOf({ plan, work }: Placed): (subject: Subject) => number {
   const [assignments, tasks] = [rowById(plan.assignments), rowById(plan.tasks)];
   return ({ assignmentId, taskId }) =>
-    assignmentId === undefined ? work.implicitRow[lookUp(tasks, taskId as string)] : lookUp(assignments, assignmentId);
+    assignmentId === undefined ? work.implicitRow[lookUp(tasks, known(taskId, "task of a line"))] : lookUp(assignments, assignmentId);
 }
 
 /** What all projects have of something, in the order of its rows in the plan. */
@@ -286,7 +286,7 @@ class Costing {
   }
 
   #addRevenue(costs: ProjectCosts, project: number, lacks: Map<number, Lacks>): void {
-    const { rows, book } = this.#shared as Shared;
+    const { rows, book } = known(this.#shared, "rows of a costing");
     const line = this.#emptied();
     let before: number[] = [];
     addRevenue(this.placed, project, membersOf(rows, project), book, line, (row, own) => {

@@ -1,6 +1,7 @@
 // Fixed costs of tasks and expenses of projects.
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { WorkingLine } from "../calendar/workingLine.ts";
+import { known } from "../plan/lookUp.ts";
 import type { Expense, Task } from "../plan/schema.ts";
 import { minorUnits, percentHundredths, roundedQuotient } from "../plan/units.ts";
 import type { TaskDates } from "../schedule/dates.ts";
@@ -29,8 +30,9 @@ export function addExpense(expense: Expense, minor: number, calendar: WorkingLin
 
 /** The days an expense falls on: its date, or the working days from one to another; where there are none, the first. */
 export function expenseDays({ date, from, to }: Expense, calendar: WorkingLine): Day[] {
-  const first = parseDay((date ?? from) as string);
+  const first = parseDay(known(date ?? from, "date of an expense"));
   const days: Day[] = [];
-  if (date === undefined) for (let day = first; day <= parseDay(to as string); day++) if (calendar.isWorkingDay(day)) days.push(day);
+  const last = date === undefined ? parseDay(known(to, "end of an expense")) : first - 1;
+  for (let day = first; day <= last; day++) if (calendar.isWorkingDay(day)) days.push(day);
   return days.length > 0 ? days : [first];
 }

@@ -192,8 +192,10 @@ class Parts {
     }
     last.last = day;
     last.exact += exact;
-    for (const name of ["minutes", "overtime", "units"] as const)
-      if (counted[name] !== undefined) last[name] = (last[name] ?? 0) + (counted[name] as number);
+    for (const name of ["minutes", "overtime", "units"] as const) {
+      const more = counted[name];
+      if (more !== undefined) last[name] = (last[name] ?? 0) + more;
+    }
     if (counted.part && last.part) last.part = { own: last.part.own + counted.part.own, all: counted.part.all };
   }
 

@@ -2,6 +2,7 @@
 import type { Day } from "../calendar/day.ts";
 import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
 import type { Placed } from "../placing/placed.ts";
+import { known } from "../plan/lookUp.ts";
 import type { Assignment, RateTable, Task } from "../plan/schema.ts";
 import { percentHundredths, rateUnits } from "../plan/units.ts";
 import type { TaskDates } from "../schedule/dates.ts";
@@ -45,7 +46,7 @@ export function addMaterial(
   const lacks: Lacks = { rate: false, exchange: false };
   if (!dates) return lacks;
   if (!table) return { ...lacks, rate: true };
-  const prices = book.material(table, assignment.materialId as string);
+  const prices = book.material(table, known(assignment.materialId, "material of a line"));
   const exchange = book.exchange(table);
   const withWaste = unitsOf(assignment, dates);
   let isFirst = true;

@@ -3,7 +3,6 @@ import * as z from "zod";
 import { listWords } from "../plan/check.ts";
 import { faultText } from "../plan/faults.ts";
 import { type NamedList, namedLists } from "../plan/namedLists.ts";
-import { rowsOf } from "../plan/rows.ts";
 import type { Plan, Row } from "../plan/schema.ts";
 import { addedRow, type EditKind } from "./kind.ts";
 
@@ -26,5 +25,5 @@ export const addNamed: EditKind<z.infer<typeof schema>> & { schema: typeof schem
 /** True where another row of a list is called the same, capitals and spaces around aside. */
 export function isNameTaken(plan: Plan, list: NamedList, name: string, id: string): boolean {
   const plain = (text: string) => text.trim().toLowerCase();
-  return (rowsOf(plan, list) as readonly Row<NamedList>[]).some((own) => own.id !== id && plain(own.name) === plain(name));
+  return plan[list].some((own: Row<NamedList>) => own.id !== id && plain(own.name) === plain(name));
 }

@@ -2,7 +2,7 @@
 import { grouped } from "../plan/grouped.ts";
 import { lookUp } from "../plan/lookUp.ts";
 import { MOST_SHIFTS, type RowIndex, rememberIndex, rowById, shiftedIndex } from "../plan/rows.ts";
-import type { ChangedList, Plan, Row } from "../plan/schema.ts";
+import type { ChangedList, ListName, Plan, Row } from "../plan/schema.ts";
 
 /** One row before and after; null before it was added and after it was deleted. */
 interface ChangeOf<L extends ChangedList> {
@@ -31,36 +31,37 @@ export function invert(changes: readonly Change[]): Change[] {
 /** The plan with changes applied in order. Rows must stand as the changes' `before` says. */
 export function applyChanges(plan: Plan, changes: readonly Change[]): Plan {
   const next = { ...plan };
-  // Changes of one list do not touch another: each list is changed once.
-  for (const [list, own] of grouped(changes, ({ list }) => list)) {
-    if (list === "settings") next.settings = changedSettings(own) ?? next.settings;
-    else if (list === "exchange") next.exchangeRates = (own[own.length - 1].after as Row<"exchange"> | null)?.rates ?? next.exchangeRates;
-    else next[list] = changedList(next[list] as Row[], own) as never;
+  const ofRows: Change<ListName>[] = [];
+  for (const change of changes) {
+    if (change.list === "settings") next.settings = settingsOf(change.after) ?? next.settings;
+    else if (change.list === "exchange") next.exchangeRates = change.after?.rates ?? next.exchangeRates;
+    else ofRows.push(change);
   }
+  // Changes of one list do not touch another: each list is changed once.
+  for (const [list, own] of grouped(ofRows, ({ list }) => list)) next[list] = changedList(next[list], own) as never;
   return next;
 }
 
-function changedSettings(changes: readonly Change[]): Plan["settings"] | null {
-  const { after } = changes[changes.length - 1];
-  if (after === null) return null;
-  const { id: _, ...settings } = after as Row<"settings">;
+function settingsOf(row: Row<"settings"> | null): Plan["settings"] | null {
+  if (row === null) return null;
+  const { id: _, ...settings } = row;
   return settings;
 }
 
-function changedList(list: Row[], changes: readonly Change[]): Row[] {
+function changedList(list: readonly Row[], changes: readonly Change<ListName>[]): Row[] {
   const shifts = changes.filter(({ before, after }) => before === null || after === null).length;
   return shifts <= MOST_SHIFTS ? withFewShifts(list, changes) : withChain(list, changes);
 }
 
 /** Few rows come or go: the index of the list goes along, so that nothing is looked up anew. */
-function withFewShifts(list: Row[], changes: readonly Change[]): Row[] {
+function withFewShifts(list: readonly Row[], changes: readonly Change<ListName>[]): Row[] {
   const rows = list.slice();
   let index = rowById(list);
   for (const { id, before, after, next } of changes) {
-    if (before && after) rows[lookUp(index, id)] = after as Row;
+    if (before && after) rows[lookUp(index, id)] = after;
     else if (after) {
       const at = (next ? index.get(next) : undefined) ?? rows.length;
-      rows.splice(at, 0, after as Row);
+      rows.splice(at, 0, after);
       index = shiftedIndex(index, id, at, 1);
     } else {
       const at = index.get(id);
@@ -73,11 +74,11 @@ function withFewShifts(list: Row[], changes: readonly Change[]): Row[] {
   return rows;
 }
 
-function withChain(list: Row[], changes: readonly Change[]): Row[] {
+function withChain(list: readonly Row[], changes: readonly Change<ListName>[]): Row[] {
   const chain = new Chain(list);
   for (const { id, before, after, next } of changes) {
-    if (before && after) chain.put(id, after as Row);
-    else if (after) chain.insert(id, after as Row, next ?? null);
+    if (before && after) chain.put(id, after);
+    else if (after) chain.insert(id, after, next ?? null);
     else chain.remove(id);
   }
   return chain.rows();

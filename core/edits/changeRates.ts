@@ -4,6 +4,7 @@ import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
 import { findRow } from "../plan/rows.ts";
 import { type RateEntry, rowSchemas } from "../plan/schema.ts";
+import { withSet } from "../plan/stated.ts";
 import { changedRow, type EditKind } from "./kind.ts";
 
 const { personId, roleId, materialId, from, rate, overtimeRate, perUse } = rowSchemas.rateTables.shape.entries.element.shape;
@@ -60,7 +61,4 @@ export const changeRates: EditKind<z.infer<typeof schema>> & { schema: typeof sc
   words: (plan, { tableId }) => `change rates in "${findRow(plan.rateTables, tableId)?.name ?? tableId}"`,
 };
 
-function withCells(entry: RateEntry, set: NonNullable<Cells["set"]>): RateEntry {
-  const kept = Object.entries({ ...entry, ...set }).filter(([, value]) => value !== null && value !== undefined);
-  return Object.fromEntries(kept) as RateEntry;
-}
+const withCells = (entry: RateEntry, set: NonNullable<Cells["set"]>): RateEntry => withSet(entry, set);

@@ -166,6 +166,9 @@ export const editSchema = z.discriminatedUnion("kind", [...singleSchema.options,
 /** One edit that is not several. */
 export type SingleEdit = z.infer<typeof singleSchema>;
 
+/** An edit of one kind. */
+export type EditOf<K extends SingleEdit["kind"]> = Extract<SingleEdit, { kind: K }>;
+
 export type EditTogether = z.infer<typeof together>;
 
 export type Edit = z.infer<typeof editSchema>;

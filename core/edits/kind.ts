@@ -2,8 +2,10 @@
 import type * as z from "zod";
 import { listWords } from "../plan/check.ts";
 import { faultText } from "../plan/faults.ts";
+import { isOneOf } from "../plan/oneOf.ts";
 import { findRow, rowById, rowsOf } from "../plan/rows.ts";
 import type { ChangedList, ListName, Plan, Row } from "../plan/schema.ts";
+import { withSet } from "../plan/stated.ts";
 import { type Change, changeOf } from "./change.ts";
 
 export type Made = { changes: Change[] } | { fault: string };
@@ -30,8 +32,7 @@ export function addedRow<L extends ListName>(plan: Plan, list: L, row: Row<L>, n
 export function changedRow<L extends ChangedList>(plan: Plan, list: L, id: string, set: Settable<L>): Made {
   const before = findRow<{ id: string }>(rowsOf(plan, list), id) as Row<L> | undefined;
   if (!before) return { fault: faultText.gone(listWords[list]) };
-  const kept = Object.entries({ ...before, ...set }).filter(([, value]) => value !== null && value !== undefined);
-  return { changes: [changeOf(list, { id, before, after: Object.fromEntries(kept) as unknown as Row<L> })] };
+  return { changes: [changeOf(list, { id, before, after: withSet(before, set) })] };
 }
 
 /** The deletion of rows of a list, so ordered that undoing it puts each back in its place. */
@@ -50,7 +51,7 @@ export function deletedRow(plan: Plan, list: ListName, id: string): Made {
 
 /** A schema in which every key is optional and may be null, to take a key away; those in `fixed` cannot be set. */
 export function settable<S extends z.ZodRawShape, F extends keyof S & string>(schema: z.ZodObject<S>, fixed: readonly F[]) {
-  const keys = Object.keys(schema.shape).filter((key) => !(fixed as readonly string[]).includes(key));
+  const keys = Object.keys(schema.shape).filter((key) => !isOneOf(fixed, key));
   const shape = Object.fromEntries(keys.map((key) => [key, (schema.shape[key] as z.ZodType).nullish()]));
   return shape as unknown as { [K in Exclude<keyof S & string, F>]: z.ZodOptional<z.ZodNullable<S[K]>> };
 }

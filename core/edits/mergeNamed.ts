@@ -3,11 +3,10 @@ import * as z from "zod";
 import { listWords } from "../plan/check.ts";
 import { faultText } from "../plan/faults.ts";
 import { namedLists, namedRow, swappedRows } from "../plan/namedLists.ts";
-import type { Plan, RateEntry, Row } from "../plan/schema.ts";
+import { knownRow } from "../plan/rows.ts";
+import type { Plan, RateEntry } from "../plan/schema.ts";
 import { changeOf } from "./change.ts";
 import { changedRow, deletedRows, type EditKind, type Made } from "./kind.ts";
-
-type RateTable = Row<"rateTables">;
 
 const schema = z.strictObject({ kind: z.literal("mergeNamed"), list: z.enum(namedLists), id: z.string(), into: z.string() });
 
@@ -29,7 +28,7 @@ export const mergeNamed: EditKind<z.infer<typeof schema>> & { schema: typeof sch
 
 /** What a rate table states stays; of the one that goes it takes the rates of whoever it states nothing for. */
 function joinedTable(plan: Plan, id: string, into: string): Made {
-  const [goes, stays] = [namedRow(plan, "rateTables", id), namedRow(plan, "rateTables", into)] as [RateTable, RateTable];
+  const [goes, stays] = [knownRow(plan.rateTables, id), knownRow(plan.rateTables, into)];
   if (goes.kind !== stays.kind || (goes.currency ?? null) !== (stays.currency ?? null)) return { fault: faultText.tablesDiffer() };
   const known = new Set(stays.entries.map(subjectOf));
   const added = goes.entries.filter((entry) => !known.has(subjectOf(entry)));

@@ -3,7 +3,7 @@ import { fernhollow } from "../../demo/fernhollow.ts";
 import { everyEditFrom } from "../../tests/everyEdit.ts";
 import type { Change } from "./change.ts";
 import { rateKey, rateSubject } from "./changeRates.ts";
-import { applyEdit, type Edit } from "./edit.ts";
+import { applyEdit, type Edit, type EditOf } from "./edit.ts";
 import { overtakenRows } from "./overtaken.ts";
 
 const plan = fernhollow();
@@ -74,7 +74,7 @@ test("rates are changed cell by cell: the others of the entry, and the other ent
   const [table] = plan.rateTables;
   const known = table.entries[0];
   const of = { personId: known.personId, roleId: known.roleId, materialId: known.materialId, from: known.from };
-  const entriesAfter = (edit: Partial<Extract<Edit, { kind: "changeRates" }>>) =>
+  const entriesAfter = (edit: Partial<EditOf<"changeRates">>) =>
     changesOf({ kind: "changeRates", tableId: table.id, ...edit }).plan.rateTables[0].entries;
   const changed = entriesAfter({ cells: [{ of, set: { rate: 99, overtimeRate: null } }] });
   const { overtimeRate: _, ...others } = known;

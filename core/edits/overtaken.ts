@@ -67,7 +67,7 @@ export function rowName(row: Change["before"], id: string): string {
 
 /** A row as its cells: its fields, and of a rate table each figure of each entry. */
 export function cellsOf(list: Change["list"], row: NonNullable<Change["before"]>): Cells {
-  if (list !== "rateTables" || !("entries" in row)) return row as Cells;
+  if (list !== "rateTables" || !("entries" in row)) return row;
   const { entries, ...others } = row;
   return { ...others, ...Object.fromEntries(entries.flatMap(entryCells)) };
 }

@@ -2,6 +2,7 @@
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
 import { rowSchemas } from "../plan/schema.ts";
+import { withSet } from "../plan/stated.ts";
 import { type Change, changeOf } from "./change.ts";
 import type { EditKind } from "./kind.ts";
 
@@ -14,17 +15,12 @@ export const renameMark: EditKind<z.infer<typeof schema>> & { schema: typeof sch
     const changes: Change[] =
       of === "category"
         ? plan.projects.flatMap((before) =>
-            before.category === from ? [changeOf("projects", { id: before.id, before, after: marked(before, "category", to) })] : [],
+            before.category === from ? [changeOf("projects", { id: before.id, before, after: withSet(before, { category: to }) })] : [],
           )
         : plan.people.flatMap((before) =>
-            before.location === from ? [changeOf("people", { id: before.id, before, after: marked(before, "location", to) })] : [],
+            before.location === from ? [changeOf("people", { id: before.id, before, after: withSet(before, { location: to }) })] : [],
           );
     return changes.length === 0 ? { fault: faultText.gone(of) } : { changes };
   },
   words: (_, { of, from, to }) => (to === null ? `take off the ${of} "${from}"` : `rename the ${of} "${from}" to "${to}"`),
 };
-
-function marked<T extends object, K extends keyof T>(row: T, key: K, to: string | null): T {
-  const { [key]: _, ...rest } = row;
-  return (to === null ? rest : { ...rest, [key]: to }) as T;
-}

@@ -2,7 +2,7 @@
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
 import { findRow } from "../plan/rows.ts";
-import { rowSchemas, type Task } from "../plan/schema.ts";
+import { rowSchemas } from "../plan/schema.ts";
 import { changedRow, deletedRows, type EditKind } from "./kind.ts";
 import { assigneeName } from "./words.ts";
 
@@ -18,7 +18,8 @@ const schema = z.strictObject({
 export const setStaff: EditKind<z.infer<typeof schema>> & { schema: typeof schema } = {
   schema,
   changes: (plan, { taskId, rows, effortHours }) => {
-    if (!findRow(plan.tasks, taskId)) return { fault: faultText.gone("task") };
+    const task = findRow(plan.tasks, taskId);
+    if (!task) return { fault: faultText.gone("task") };
     const kept = new Set(rows.map(({ id }) => id));
     const changes = deletedRows(plan, "assignments", (row) => row.taskId === taskId && row.materialId === undefined && !kept.has(row.id));
     for (const row of rows) {
@@ -26,7 +27,7 @@ export const setStaff: EditKind<z.infer<typeof schema>> & { schema: typeof schem
       if (row.taskId !== taskId || (before && before.taskId !== taskId)) return { fault: faultText.gone("assignment") };
       changes.push({ list: "assignments", id: row.id, before, after: row, ...(!before && { next: null }) });
     }
-    if (effortHours !== undefined && effortHours !== (findRow(plan.tasks, taskId) as Task).effortHours) {
+    if (effortHours !== undefined && effortHours !== task.effortHours) {
       const made = changedRow(plan, "tasks", taskId, { effortHours });
       if ("changes" in made) changes.push(...made.changes);
     }

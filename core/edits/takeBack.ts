@@ -49,10 +49,11 @@ function rowBack(list: Change["list"], made: Row | null, former: Row | null, now
   if (isSame(now, former)) return { row: now, cells: [] };
   if (!made || !former || !now) return { row: now, cells: met(list, made, former, now) };
   const cells = met(list, made, former, now);
+  const [left, here]: Cells[] = [made, now];
   const row: Record<string, unknown> = { ...now };
   for (const [key, value] of changedKeys(made, former)) {
     if (list === "rateTables" && key === "entries") row.entries = entriesBack(made, former, now);
-    else if (isSame((now as Cells)[key], (made as Cells)[key])) {
+    else if (isSame(here[key], left[key])) {
       if (value === undefined) delete row[key];
       else row[key] = value;
     }
@@ -72,10 +73,9 @@ function met(list: Change["list"], made: Row | null, former: Row | null, now: Ro
 }
 
 function changedKeys(made: Row, former: Row): [string, unknown][] {
-  const keys = new Set([...Object.keys(made), ...Object.keys(former)]);
-  return [...keys]
-    .map((key): [string, unknown] => [key, (former as Cells)[key]])
-    .filter(([key, value]) => !isSame((made as Cells)[key], value));
+  const [left, back]: Cells[] = [made, former];
+  const keys = new Set([...Object.keys(left), ...Object.keys(back)]);
+  return [...keys].map((key): [string, unknown] => [key, back[key]]).filter(([key, value]) => !isSame(left[key], value));
 }
 
 /** The entries of a rate table: figures that still stand as they were left go back, all others stay. */

@@ -2,7 +2,7 @@
 import { type Day, formatDay, parseDay } from "../calendar/day.ts";
 import { lineFinder } from "../calendar/lines.ts";
 import type { WorkingLine } from "../calendar/workingLine.ts";
-import type { Edit } from "../edits/edit.ts";
+import type { EditOf } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { lookUp } from "../plan/lookUp.ts";
 import { firstRoleOf } from "../plan/names.ts";
@@ -23,10 +23,7 @@ export interface CopyOptions {
 
 /** The edit that makes the project. Stated dates keep their distance from the start in working days of the source's
  * calendar; progress, states and what was said of it stay behind. Links to other projects do too. */
-export function projectFrom(
-  { plan, lines }: Model,
-  { project, source, keepsPeople, idStem }: CopyOptions,
-): Extract<Edit, { kind: "addProject" }> {
+export function projectFrom({ plan, lines }: Model, { project, source, keepsPeople, idStem }: CopyOptions): EditOf<"addProject"> {
   const content = contentOf(plan, source);
   if (!content) return { kind: "addProject", project, tasks: [], assignments: [], links: [] };
   const line = lineFinder(plan, lines)(content.calendarId);

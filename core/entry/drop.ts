@@ -4,9 +4,10 @@ import { type Instant, TICKS_PER_DAY } from "../calendar/workingLine.ts";
 import type { Edit } from "../edits/edit.ts";
 import type { Settable } from "../edits/kind.ts";
 import type { Model } from "../model.ts";
-import { findRow, rowById } from "../plan/rows.ts";
+import { findRow, knownRow, rowById } from "../plan/rows.ts";
 import type { Link, Task } from "../plan/schema.ts";
 import { durationTicks } from "../plan/units.ts";
+import { statedPin } from "../schedule/pin.ts";
 
 export type DropWay = "move" | "notBefore" | "stagger" | "pin" | "link" | "longer";
 
@@ -43,7 +44,7 @@ export function dropOf(model: Model, taskId: string, day: Day): Drop | null {
   const options: DropOption[] = [];
   const isHeld = driver.kind === "link" || driver.kind === "stagger" || driver.kind === "finishNotBefore";
   // A constraint that a link outweighs would do nothing: it is offered only where it decides.
-  if (!isHeld && start >= parseDay(findRow(plan.projects, task.projectId)?.start as string))
+  if (!isHeld && start >= parseDay(knownRow(plan.projects, task.projectId).start))
     options.push({ way: "notBefore", edit: { kind: "changeTask", id: taskId, set: { notBefore: formatDay(start) } } });
   const stagger = staggerOf(task, at - startAt);
   if (isHeld && stagger) options.push(stagger);
@@ -56,7 +57,7 @@ export function dropOf(model: Model, taskId: string, day: Day): Drop | null {
 }
 
 function moveOf(task: Task, day: Day): DropOption {
-  const [start, finish] = [parseDay(task.start as string), parseDay(task.finish as string)];
+  const { start, finish } = statedPin(task) ?? { start: day, finish: day };
   const set = { start: formatDay(day), finish: formatDay(day + finish - start) };
   return { way: "move", edit: { kind: "changeTask", id: task.id, set } };
 }

@@ -57,11 +57,12 @@ export function acceptEdit(model: Model, options: AcceptOptions): EditTogether |
     ...(enquiry.value !== undefined && { billing: { kind: "fixedFee", fee: enquiry.value } }),
   };
   const { idStem, by, at, text } = options;
+  const template = findRow(plan.templates, enquiry.templateId);
   const entry = { at, by, step: "accepted" as const, ...(text !== undefined && { text }) };
   const edits: SingleEdit[] = [
     ...(client?.isNew ? [{ kind: "addNamed" as const, list: "clients" as const, row: { id: client.id, name: client.name } }] : []),
-    findRow(plan.templates, enquiry.templateId)
-      ? projectFrom(model, { project, source: { templateId: enquiry.templateId as string }, keepsPeople: false, idStem })
+    template
+      ? projectFrom(model, { project, source: { templateId: template.id }, keepsPeople: false, idStem })
       : { kind: "addProject", project, ...workOf(model, enquiry, project, idStem), links: [] },
     { kind: "stepEnquiry", id: enquiry.id, projectId: project.id, entry },
   ];

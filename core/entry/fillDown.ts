@@ -22,7 +22,7 @@ export function fillDown(entries: readonly FilledTask[], keys: readonly FillKey[
   const [first, ...rest] = entries.filter(({ isSummary }) => !isSummary);
   if (!first || rest.length === 0) return [];
   const edits: SingleEdit[] = [];
-  const set = Object.assign({}, ...keys.map((key) => valuesOf(first.task, key))) as Record<string, unknown>;
+  const set: Record<string, unknown> = Object.assign({}, ...keys.map((key) => valuesOf(first.task, key)));
   if (Object.keys(set).length > 0) edits.push({ kind: "changeTasks", ids: rest.map(({ task }) => task.id), set });
   if (keys.includes("who")) for (const entry of rest) edits.push(...staffLike(first, entry, newId));
   if (keys.includes("material")) for (const entry of rest) edits.push(...materialsLike(first, entry, newId));

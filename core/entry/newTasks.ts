@@ -1,5 +1,5 @@
 // From lines to tasks with their assignments and links: what a typed line or a pasted list becomes.
-import type { Edit } from "../edits/edit.ts";
+import type { EditOf } from "../edits/edit.ts";
 import type { Assignment, Link, Task } from "../plan/schema.ts";
 import type { TaskLine } from "./taskLine.ts";
 
@@ -18,7 +18,7 @@ export function tasksFromLines(
   lines: readonly PlacedLine[],
   { projectId, parentId, next }: { projectId: string; parentId: string | null; next: string | null },
   newId: (stem: string) => string,
-): Extract<Edit, { kind: "addTasks" }> {
+): EditOf<"addTasks"> {
   const tasks: Task[] = [];
   const assignments: Assignment[] = [];
   const links: Link[] = [];

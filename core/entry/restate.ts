@@ -1,7 +1,7 @@
 // Stating an assignment's work in another way, so that it asks for the same hours: by the person's own working days in the
 // window, not by weeks of forty hours.
 import { formatDay } from "../calendar/day.ts";
-import { applyEdit, type SingleEdit } from "../edits/edit.ts";
+import { applyEdit, type EditOf } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { lookUp } from "../plan/lookUp.ts";
 import { rowById } from "../plan/rows.ts";
@@ -13,7 +13,7 @@ export type Way = "hours" | "percent" | "hoursPerDay" | "hoursPerWeek" | "custom
 
 /** What states the same work in another way, and the minutes that it then asks for. */
 export interface Restated {
-  set: Extract<SingleEdit, { kind: "changeAssignment" }>["set"];
+  set: EditOf<"changeAssignment">["set"];
   asked: number;
 }
 

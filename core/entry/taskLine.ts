@@ -227,7 +227,7 @@ export function readIndentedList(text: string): ListLine[] {
     if (line.trim() === "") return [];
     const lead = /^[\t ]*/.exec(line)?.[0] ?? "";
     const indent = [...lead].reduce((sum, letter) => sum + (letter === "\t" ? 4 : 1), 0);
-    while (open.length > 0 && (open.at(-1) as number) >= indent) open.pop();
+    while (open.length > 0 && open[open.length - 1] >= indent) open.pop();
     open.push(indent);
     const words = line.trim().replace(/^(?:[-*•–]|\d+[.)])\s+/, "");
     return words === "" ? [] : [{ text: words, depth: open.length - 1 }];

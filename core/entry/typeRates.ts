@@ -1,6 +1,6 @@
 // Typing into the history of a rate, and raising many: what it comes to as one edit.
 import { type RateSubject, rateSubject } from "../edits/changeRates.ts";
-import type { SingleEdit } from "../edits/edit.ts";
+import type { EditOf } from "../edits/edit.ts";
 import type { RateEntry } from "../plan/schema.ts";
 
 export type RateFigure = "rate" | "overtimeRate" | "perUse";
@@ -37,7 +37,7 @@ export function risen(before: RateEntry | null, rate: number): Pick<RateEntry, "
   };
 }
 
-type RatesEdit = Extract<SingleEdit, { kind: "changeRates" }>;
+type RatesEdit = EditOf<"changeRates">;
 
 export interface RateCell {
   row: RateHistory;

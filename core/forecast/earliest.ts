@@ -91,7 +91,8 @@ class RoleRoom {
   /** What the project asks for beyond the room, where it stands in a plan. */
   lacking(moved: Model, project: number): Pick<StartWeek, "shortage" | "binds"> {
     const { unplaced, roles } = this.byRole(moved, project);
-    let [shortage, binds] = [unplaced, null as StartWeek["binds"]];
+    let shortage = unplaced;
+    let binds: StartWeek["binds"] = null;
     for (const { role, lacking, worst } of roles) {
       shortage += lacking;
       if (worst && (!binds || worst.minutes > binds.minutes)) binds = { role, ...worst };

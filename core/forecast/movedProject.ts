@@ -1,5 +1,5 @@
 // A project moved in time as a whole: its start and every date that is stated in it, by the same number of days.
-import { type Day, formatDay, parseDay } from "../calendar/day.ts";
+import { formatDay, parseDay } from "../calendar/day.ts";
 import { type Change, changeOf } from "../edits/change.ts";
 import type { Plan } from "../plan/schema.ts";
 import { movedTaskDates, movedWorkDates } from "../plan/statedDates.ts";
@@ -8,7 +8,7 @@ import { movedTaskDates, movedWorkDates } from "../plan/statedDates.ts";
 export function movedProject({ projects, tasks, assignments }: Plan, projectRow: number, days: number): Change[] {
   const project = projects[projectRow];
   if (days === 0) return [];
-  const moved = (text: string) => formatDay((parseDay(text) + days) as Day);
+  const moved = (text: string) => formatDay(parseDay(text) + days);
   const own = new Set<string>();
   const changes: Change[] = [changeOf("projects", { id: project.id, before: project, after: { ...project, start: moved(project.start) } })];
   for (const task of tasks) {

@@ -35,8 +35,9 @@ export class LoadBook {
   of(person: number, start: Day, stop: Day): { minutes: Int32Array; at: number } {
     const { span } = this.#placed.capacity;
     if (start < span.start || stop > span.stop) return { minutes: this.#reckon(person, start, stop), at: 0 };
-    this.#filled[person] ??= this.#reckon(person, span.start, span.stop);
-    return { minutes: this.#filled[person] as Int32Array, at: start - span.start };
+    const minutes = this.#filled[person] ?? this.#reckon(person, span.start, span.stop);
+    this.#filled[person] = minutes;
+    return { minutes, at: start - span.start };
   }
 
   /** A person's counted minutes over a range, in all. */

@@ -17,7 +17,7 @@ export interface TeamReach {
 /** The reach of each team, by team row. */
 export function teamReaches(plan: Plan): TeamReach[] {
   const people = rowById(plan.people);
-  const children = plan.teams.map(() => [] as number[]);
+  const children = plan.teams.map((): number[] => []);
   plan.teams.forEach((team, row) => {
     if (team.parentId !== undefined) children[lookUp(rowById(plan.teams), team.parentId)].push(row);
   });

@@ -89,7 +89,7 @@ function placeConsumed(placements: Placements, row: number, asked: number, consu
   }
   if (consumed.days.length === 0) return;
   const first = consumed.days[0];
-  const at = allot(placements, row, first, (consumed.days.at(-1) as Day) - first + 1);
+  const at = allot(placements, row, first, consumed.days[consumed.days.length - 1] - first + 1);
   consumed.days.forEach((day, k) => {
     placements.buffer.minutes[at + day - first] = consumed.minutes[k];
   });

@@ -5,3 +5,7 @@ export const keysOf = <T extends object>(record: T) => Object.keys(record) as (k
 
 /** The same with their values. */
 export const entriesOf = <K extends string, V>(record: Readonly<Partial<Record<K, V>>>) => Object.entries(record) as [K, V][];
+
+/** A record with a value for each of some keys. */
+export const recordOf = <K extends string, V>(keys: readonly K[], make: (key: K) => V) =>
+  Object.fromEntries(keys.map((key) => [key, make(key)])) as Record<K, V>;

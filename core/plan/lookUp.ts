@@ -7,3 +7,10 @@ export function lookUp<K, V>(index: { get(key: K): V | undefined }, key: K): V {
   if (found === undefined) throw new RangeError(`There is nothing under "${String(key)}".`);
   return found;
 }
+
+/** A value that is known to be there, by a rule that its type does not tell.
+ * @param what Its words, for the message. @throws RangeError where it is not there. */
+export function known<T>(value: T, what: string): NonNullable<T> {
+  if (value === undefined || value === null) throw new RangeError(`There is no ${what}.`);
+  return value;
+}

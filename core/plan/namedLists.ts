@@ -3,6 +3,7 @@
 
 import { findRow, rowsOf } from "./rows.ts";
 import type { ListName, Plan, RateEntry, Row } from "./schema.ts";
+import { stated } from "./stated.ts";
 
 export const namedLists = ["roles", "skills", "clients", "materials", "rateTables"] as const;
 export type NamedList = (typeof namedLists)[number];
@@ -68,6 +69,9 @@ const referrers: Record<NamedList, Referrers> = {
   rateTables: { projects: (project, swap) => swapped(swapped(project, "costTableId", swap), "billTableId", swap) },
 };
 
+/** Lists that refer to one of names, each with the swapper of its rows. */
+const referrersTo = (list: NamedList) => Object.entries(referrers[list]) as [ListName, (row: Row, swap: Swap) => Row][];
+
 /** A row before and after a swap. */
 export interface SwappedRow {
   list: ListName;
@@ -79,8 +83,8 @@ export interface SwappedRow {
  * @param into The id of what takes its place; null takes the name off. */
 export function swappedRows(plan: Plan, list: NamedList, id: string, into: string | null): SwappedRow[] {
   const swap: Swap = (own) => (own === id ? (into ?? undefined) : own);
-  return (Object.entries(referrers[list]) as [ListName, (row: Row, swap: Swap) => Row][]).flatMap(([other, swapper]) =>
-    (rowsOf(plan, other) as readonly Row[]).flatMap((before) => {
+  return referrersTo(list).flatMap(([other, swapper]) =>
+    rowsOf(plan, other).flatMap((before: Row) => {
       const after = swapper(before, swap);
       return after === before ? [] : [{ list: other, before, after }];
     }),
@@ -93,8 +97,8 @@ export const MOST_NAMES = 8;
 /** What refers to each name of a list, by id; names that nothing refers to are left out. */
 export function usesOf(plan: Plan, list: NamedList): Map<string, Use[]> {
   const uses = new Map<string, Use[]>();
-  for (const [other, swapper] of Object.entries(referrers[list]) as [ListName, (row: Row, swap: Swap) => Row][])
-    for (const row of rowsOf(plan, other) as readonly Row[]) {
+  for (const [other, swapper] of referrersTo(list))
+    for (const row of rowsOf(plan, other)) {
       const found = new Set<string>();
       swapper(row, (id) => {
         found.add(id);
@@ -118,12 +122,10 @@ function mapped<T>(list: T[], change: (entry: T) => T): T[] {
   return next.some((entry, at) => entry !== list[at]) ? next : list;
 }
 
-function swapped<T extends object, K extends keyof T>(row: T, key: K, swap: Swap): T {
-  const id = row[key] as string | undefined;
+function swapped<K extends string, T extends { [key in K]?: string }>(row: T, key: K, swap: Swap): T {
+  const id: string | undefined = row[key];
   const next = id === undefined ? undefined : swap(id);
-  if (next === id) return row;
-  const { [key]: _, ...rest } = row;
-  return (next === undefined ? rest : { ...rest, [key]: next }) as T;
+  return next === id ? row : stated({ ...row, [key]: next });
 }
 
 function withIds(person: Row<"people">, swap: Swap): Row<"people"> {
@@ -141,9 +143,9 @@ function withSkills<T extends Pick<Row<"people">, "skills">>(row: T, swap: Swap)
   ids.forEach((id, at) => {
     if (id !== undefined) levels.set(id, Math.max(levels.get(id) ?? 0, skills[at].level));
   });
-  const { skills: _, ...rest } = row;
   // No skills are no list of them: that is how a plan is read again.
-  return (levels.size === 0 ? rest : { ...rest, skills: [...levels].map(([skillId, level]) => ({ skillId, level })) }) as T;
+  const next = levels.size === 0 ? undefined : [...levels].map(([skillId, level]) => ({ skillId, level }));
+  return stated({ ...row, skills: next });
 }
 
 /** Hours of what has become one role are added up. */

@@ -98,6 +98,6 @@ const kindWords: Record<string, string> = {
 
 function valueAt(root: unknown, path: readonly PropertyKey[]): unknown {
   let value = root;
-  for (const key of path) value = (value as Record<PropertyKey, unknown> | undefined)?.[key];
+  for (const key of path) value = Object(value)[key];
   return value;
 }

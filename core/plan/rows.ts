@@ -1,5 +1,6 @@
 // From ids to row numbers, and from a row to the rows that belong to it.
 
+import { lookUp } from "./lookUp.ts";
 import { type ChangedList, type ListName, type Plan, type Row, SETTINGS_ID } from "./schema.ts";
 
 /** The row of each id of a list. */
@@ -75,6 +76,12 @@ export function findRow<T extends { id: string }>(list: readonly T[], id: string
   if (id === undefined) return undefined;
   const row = rowById(list).get(id);
   return row === undefined ? undefined : list[row];
+}
+
+/** The row with an id that is known to be there, such as one that another row of a checked plan refers to.
+ * @throws RangeError where it is not. */
+export function knownRow<T extends { id: string }>(list: readonly T[], id: string): T {
+  return list[lookUp(rowById(list), id)];
 }
 
 const onlyRows = new WeakMap<object, readonly { id: string }[]>();

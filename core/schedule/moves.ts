@@ -1,9 +1,9 @@
 // What an edit made move: which dates, from when to when, and because of what.
 import type { Day } from "../calendar/day.ts";
-import { lookUp } from "../plan/lookUp.ts";
+import { known, lookUp } from "../plan/lookUp.ts";
 import { findRow, formerRows, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
-import { type DriverKind, NO_DATES, type Schedule, SUM, type TaskDates } from "./dates.ts";
+import { type DriverKind, NO_DATES, type Schedule, SUM } from "./dates.ts";
 
 export interface TaskMove {
   taskId: string;
@@ -64,8 +64,8 @@ function movedRows(before: Dated, after: Dated): number[] {
 
 function taskMove(before: Dated, { plan, schedule }: Dated, row: number): TaskMove {
   const { id: taskId, name, projectId } = plan.tasks[row];
-  const was = before.schedule.of(lookUp(rowById(before.plan.tasks), taskId)) as TaskDates;
-  const is = schedule.of(row) as TaskDates;
+  const was = known(before.schedule.of(lookUp(rowById(before.plan.tasks), taskId)), "former date of a task that moved");
+  const is = known(schedule.of(row), "date of a task that moved");
   const from = findRow(plan.tasks, findRow(plan.links, is.driver.linkId)?.from);
   return {
     taskId,

@@ -6,6 +6,7 @@ import { type Grouping, rowById } from "../plan/rows.ts";
 import type { Link, Plan } from "../plan/schema.ts";
 import { forLeaves, isSummary, type TaskGraph } from "../plan/taskGraph.ts";
 import { durationTicks } from "../plan/units.ts";
+import { statedPin } from "./pin.ts";
 
 export const [UNSCHEDULED, SUMMARY, PINNED, DURATION, EFFORT] = [0, 1, 2, 3, 4];
 
@@ -157,9 +158,9 @@ function writeTask(network: Network, row: number): void {
   network.project[row] = projectRow;
   network.duration[row] = durationTicks(task.durationDays ?? 0);
   network.stagger[row] = network.sizing[row] === PINNED ? 0 : durationTicks(task.staggerDays ?? 0);
-  const isPinned = task.start !== undefined && task.finish !== undefined;
-  network.pinStart[row] = isPinned ? parseDay(task.start as string) : 0;
-  network.pinFinish[row] = isPinned ? parseDay(task.finish as string) : 0;
+  const pin = statedPin(task);
+  network.pinStart[row] = pin?.start ?? 0;
+  network.pinFinish[row] = pin?.finish ?? 0;
   const start = line.place(parseDay(project.start), 0);
   let notBefore = Number.NEGATIVE_INFINITY;
   let latestFinish = project.deadline === undefined ? Number.POSITIVE_INFINITY : endOf(line, project.deadline);

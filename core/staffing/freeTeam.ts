@@ -72,7 +72,7 @@ class RoomSums {
     const load = model.load(defaultCounting);
     this.fitting = needs.map(({ roleId, skills }) => {
       const role = roleId === null ? -1 : plan.roles.findIndex(({ id }) => id === roleId);
-      const asked = { skills: [...skills] } as Task;
+      const asked = { skills: [...skills] };
       return plan.people.flatMap((person, row) => (missingOf(plan, person, asked, role).length === 0 ? [row] : []));
     });
     for (const row of new Set(this.fitting.flat())) {
@@ -140,7 +140,10 @@ export interface PencilQuery {
 export function pencilTeam({ projectId, name, start, finish, needs, shares, idStem }: PencilQuery): Edit {
   const taskId = `${idStem}-task`;
   const task: Task = { id: taskId, projectId, name, sizing: "dates", start, finish };
-  const roleOf = (need: number) => (needs[need].roleId === null ? {} : { roleId: needs[need].roleId as string });
+  const roleOf = (need: number) => {
+    const { roleId } = needs[need];
+    return roleId === null ? {} : { roleId };
+  };
   const taken = shares.map(
     ({ need, personId, minutes }, at): Assignment => ({
       id: `${idStem}-${at + 1}`,

@@ -116,7 +116,7 @@ function fitOf(person: Person, { skills = [] }: Task): number {
 
 /** What a person lacks for a task, as `role:ID` and `skill:ID`. A role in any place of the person's list is enough; work without
  * a role asks for the skills alone. @param role Row of the role; −1 for none. */
-export function missingOf({ roles }: Plan, person: Person, { skills = [] }: Task, role: number): string[] {
+export function missingOf({ roles }: Plan, person: Person, { skills = [] }: Pick<Task, "skills">, role: number): string[] {
   const lacks = skills.filter(({ skillId, level }) => levelOf(person, skillId) < level).map(({ skillId }) => `skill:${skillId}`);
   return role >= 0 && !person.roleIds.includes(roles[role].id) ? [`role:${roles[role].id}`, ...lacks] : lacks;
 }

@@ -175,21 +175,21 @@ const keyNames: Partial<Record<keyof Person, string>> = {
 function statedOf(person: Person, draft: Draft): string[] {
   const keys = keysOf(keyNames).filter((key) => key !== "name");
   return keys.flatMap((key) => {
-    const text = shown(key, person[key], draft);
+    const text = shown(key, person, draft);
     return text === "" ? [] : [`${keyNames[key]}: ${text}`];
   });
 }
 
 function differencesOf(before: Person, after: Person, draft: Draft): string[] {
   return keysOf(keyNames).flatMap((key) => {
-    const [was, is] = [before, after].map((person) => shown(key, person[key], draft));
+    const [was, is] = [before, after].map((person) => shown(key, person, draft));
     const isSame = was === is || (key === "kind" && (was || "employee") === (is || "employee"));
     return isSame ? [] : [`${keyNames[key]}: ${was || "nothing"} → ${is || "nothing"}`];
   });
 }
 
-function shown(key: keyof Person, value: unknown, draft: Draft): string {
-  if (key === "roleIds") return (value as string[]).map((id) => draft.find("roles", id)?.name ?? id).join("; ");
-  if (key === "calendarId") return draft.find("calendars", value as string)?.name ?? String(value);
-  return value === undefined ? "" : String(value);
+function shown(key: keyof Person, person: Person, draft: Draft): string {
+  const { roleIds, calendarId, [key]: value = "" } = person;
+  if (key === "roleIds") return roleIds.map((id) => draft.find("roles", id)?.name ?? id).join("; ");
+  return (key === "calendarId" && draft.find("calendars", calendarId)?.name) || String(value);
 }

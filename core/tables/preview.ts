@@ -1,5 +1,5 @@
 // What bringing in a table would do, row by row, before anything is written; and the one edit that does it.
-import type { Edit } from "../edits/edit.ts";
+import type { EditOf } from "../edits/edit.ts";
 import { listWords } from "../plan/check.ts";
 import { rowById } from "../plan/rows.ts";
 import type { ListName, Person, Plan, Row } from "../plan/schema.ts";
@@ -79,7 +79,7 @@ export interface Preview {
   /** What would be made because rows name it, such as a role. */
   makes: string[];
   /** What writes the rows that are not refused; null where nothing would change. */
-  edit: Extract<Edit, { kind: "importRows" }> | null;
+  edit: EditOf<"importRows"> | null;
 }
 
 /** Reads every row against the plan and against the rows before it. Rows without any text are passed over. */
@@ -124,7 +124,8 @@ export function previewTable(plan: Plan, query: PreviewQuery): Preview {
 }
 
 function recordOf({ columns }: TableKind, mapping: readonly (number | null)[], cells: readonly Cell[]): Record<string, Cell | undefined> {
-  return Object.fromEntries(columns.map(({ key }, at) => [key, mapping[at] === null ? undefined : (cells[mapping[at] as number] ?? "")]));
+  const cellAt = (at: number | null) => (at === null ? undefined : (cells[at] ?? ""));
+  return Object.fromEntries(columns.map(({ key }, at) => [key, cellAt(mapping[at])]));
 }
 
 function missingColumns({ columns, subject }: TableKind, mapping: readonly (number | null)[], { subjectId }: ReadOptions): string[] {
@@ -199,7 +200,7 @@ class PlanDraft implements Draft {
     );
   }
 
-  changed(): Extract<Edit, { kind: "importRows" }>["rows"] {
+  changed(): EditOf<"importRows">["rows"] {
     return [...this.#put].flatMap(([list, rows]) => [...rows.values()].map((row) => ({ list, row: row as { id: string } })));
   }
 }

@@ -30,7 +30,7 @@ export function Header() {
   useKeys({ "[": () => climb(-1), "]": () => climb(1) });
 
   return (
-    <header data-ready={state ? "yes" : "no"} data-saving={isSaving ? "yes" : "no"} className="col-span-3">
+    <header data-ready={state ? "yes" : "no"} data-revision={state?.revision} data-saving={isSaving ? "yes" : "no"} className="col-span-3">
       <div className="header-line">
         <Link href={linkTo("/balance")} className="brand">
           <span>Mindful</span>

@@ -6,5 +6,5 @@ export const dynamic = "force-dynamic";
 
 export async function GET(request: Request): Promise<Response> {
   const text = await currentText(makerOf(new URL(request.url).searchParams.get("maker")));
-  return new Response(text as Uint8Array<ArrayBuffer>, { headers: { "content-type": "application/json", "cache-control": "no-store" } });
+  return new Response(text, { headers: { "content-type": "application/json", "cache-control": "no-store" } });
 }
