@@ -42,7 +42,7 @@ function longFunctions(file, lines) {
 }
 
 function longLooks(file, text) {
-  return [...text.matchAll(/className=(?:"([^"]*)"|\{`([^`]*)`\})/g)].flatMap((match) => {
+  return [...text.matchAll(/[cC]lassName=(?:"([^"]*)"|\{`([^`]*)`\})/g)].flatMap((match) => {
     const look = (match[1] ?? match[2]).replace(/\$\{[^}]*\}/g, " ").trim();
     return look.split(/\s+/).length > MOST_UTILITIES ? [`${file}: "${look}" is a control that ui/ does not have yet.`] : [];
   });

@@ -120,7 +120,7 @@ function WhoAndWhat({ params, setParams }: FilterProps) {
   );
   const named = (list: readonly string[]) => list.map((name) => ({ id: name, name }));
   return (
-    <div className="grid grid-cols-2 gap-3">
+    <div className="field-pair">
       {choice("role", "Role", roles)}
       {choice("project", "On project", projects)}
       {choice("skill", "Skill", skills)}
@@ -135,7 +135,7 @@ function WhoAndWhat({ params, setParams }: FilterProps) {
 
 function WhatCounts({ params, setParams }: FilterProps) {
   return (
-    <div className="grid grid-cols-2 gap-3">
+    <div className="field-pair">
       <Field label="Pencilled work">
         <Choice
           value={params.pencilled ? "yes" : "no"}

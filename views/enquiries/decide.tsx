@@ -34,7 +34,7 @@ export function Decide({ enquiry, start, onStart }: DecideProps) {
     <SheetSection title="Decide">
       <div className="space-y-3">
         {state !== "declined" && (
-          <div className="grid grid-cols-2 gap-3">
+          <div className="field-pair">
             <Field label="Start" fault={isDateText(start) ? undefined : DATE_HINT}>
               <DateField value={start} onChange={onStart} />
             </Field>

@@ -37,7 +37,7 @@ export function EnquiryForm({ enquiry, saveText, onSave }: EnquiryFormProps) {
       <Field label="Purpose" fault={errors.purpose?.message}>
         <TextArea {...register("purpose")} rows={3} />
       </Field>
-      <div className="grid grid-cols-2 gap-3">
+      <div className="field-pair">
         <Field label="Who asks" fault={errors.contactName?.message}>
           <TextInput {...register("contactName")} />
         </Field>
@@ -65,7 +65,7 @@ function Wishes({ form }: { form: FormOver<EnquiryFields> }) {
   const { currency } = usePlanFacts();
   return (
     <>
-      <div className="grid grid-cols-2 gap-3">
+      <div className="field-pair">
         <FormDate label="Wished start" control={control} name="wishedStart" placeholder="not said" />
         <FormDate label="Wished finish" control={control} name="wishedFinish" placeholder="not said" />
         <Field label={`Value, ${currency}`} fault={errors.value?.message}>

@@ -44,7 +44,7 @@ export function Finder() {
         label="Find people, projects, tasks and screens"
         shouldFilter={false}
         overlayClassName="fixed inset-0 z-40 bg-ink/15"
-        contentClassName="fixed top-[76px] left-1/2 z-50 w-[560px] -translate-x-1/2 rounded-card border border-line-2 bg-sheet shadow-float"
+        contentClassName="finder-box"
       >
         <FinderList
           onGo={(link) => {

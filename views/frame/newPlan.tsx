@@ -97,7 +97,7 @@ function Frame({ form: { register, control, formState } }: { form: UseFormReturn
   const { errors } = formState;
   return (
     <>
-      <div className="grid grid-cols-2 gap-3">
+      <div className="field-pair">
         <Field label="Currency">
           <FormPicker control={control} name="currency" options={currencyOptions()} />
         </Field>

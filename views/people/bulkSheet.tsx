@@ -103,7 +103,7 @@ function BulkFields({ form: { register, control, watch, formState } }: { form: U
           <FormChoice control={control} name="level" options={textOptions(["1", "2", "3", "4", "5"])} />
         </Field>
       </div>
-      <div className="grid grid-cols-2 gap-3">
+      <div className="field-pair">
         <Field label="Kind">
           <FormChoice
             control={control}

@@ -41,7 +41,7 @@ export function PersonForm({ id, initial, isNew, onSave }: PersonFormProps) {
       <Field label="Name" fault={formState.errors.name?.message}>
         <TextInput {...register("name")} autoFocus={isNew} />
       </Field>
-      <div className="grid grid-cols-2 gap-3">
+      <div className="field-pair">
         <Field label="Main role">
           <FormPicker control={control} name="roleId" options={[none("No role yet"), ...namedOptions(roles)]} />
         </Field>
@@ -83,7 +83,7 @@ const kinds = { employee: "Employee", contractor: "Contractor" } as const;
 
 function Employment({ form: { register, control } }: { form: Form }) {
   return (
-    <div className="grid grid-cols-2 gap-3">
+    <div className="field-pair">
       <FormDate label="Employed from" control={control} name="employedFrom" />
       <FormDate label="until" control={control} name="employedTo" placeholder="no end" />
       <Field label="Kind">

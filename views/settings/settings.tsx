@@ -70,7 +70,7 @@ function Own({ form: { register, control, formState } }: PartProps) {
       <Field label="Name" fault={errors.name?.message}>
         <TextInput {...register("name")} />
       </Field>
-      <div className="grid grid-cols-2 gap-3">
+      <div className="field-pair">
         <FormDate label="Begins" control={control} name="planStart" />
         <FormDate label="Ends" control={control} name="planEnd" />
       </div>
@@ -88,7 +88,7 @@ function Own({ form: { register, control, formState } }: PartProps) {
 function Time({ form: { register, control, formState } }: PartProps) {
   return (
     <Part title="Weeks and years">
-      <div className="grid grid-cols-2 gap-3">
+      <div className="field-pair">
         <Field label="The week begins on">
           <FormChoice control={control} name="weekStartsOn" options={weekdayOptions} />
         </Field>
@@ -111,7 +111,7 @@ function Level({ form: { register, formState } }: PartProps) {
   const { errors } = formState;
   return (
     <Part title="When a load is level">
-      <div className="grid grid-cols-2 gap-3">
+      <div className="field-pair">
         <Field label="From, % of capacity" fault={errors.low?.message} hint="Below it there is room">
           <TextInput {...register("low")} inputMode="decimal" />
         </Field>
@@ -127,7 +127,7 @@ function Money({ form: { register, control, formState } }: PartProps) {
   const { errors } = formState;
   return (
     <Part title="Money">
-      <div className="grid grid-cols-2 gap-3">
+      <div className="field-pair">
         <Field label="Currency" fault={errors.currency?.message} hint="Amounts stay as they are; they are not converted">
           <FormPicker control={control} name="currency" options={currencyOptions()} />
         </Field>

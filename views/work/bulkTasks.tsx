@@ -64,7 +64,7 @@ function ChangeTicked({ entries, project }: { entries: readonly OutlineTask[]; p
               options={[none("Nobody"), ...namedOptions(people)]}
             />
           </Field>
-          <div className="grid grid-cols-2 gap-3">
+          <div className="field-pair">
             <Field label="State">
               <Choice value={state} onChange={set("state")} options={[none("As it is"), ...wordOptions(taskStates)]} />
             </Field>

@@ -47,7 +47,7 @@ export function ProjectForm({ project, isNew, saveText, onSave }: ProjectFormPro
         </Field>
       </div>
       {isNew && <Source form={form} />}
-      <div className="grid grid-cols-2 gap-3">
+      <div className="field-pair">
         <When form={form} />
         <Whose form={form} />
       </div>
@@ -142,7 +142,7 @@ function MoneyFields({ form }: { form: Form }) {
   const tables = (kind: "cost" | "bill") => [none("None"), ...namedOptions(rateTables.filter((table) => table.kind === kind))];
   return (
     <FieldGroup legend="Money">
-      <div className="grid grid-cols-2 gap-3">
+      <div className="field-pair">
         <Field label="Cost rates">
           <FormPicker control={control} name="costTableId" options={tables("cost")} />
         </Field>

@@ -43,7 +43,7 @@ export function TaskForm({ outline, task, isSummary, saveText, onSave }: TaskFor
         <FormPicker control={control} name="parentId" options={parentOptions(outline, task.id)} />
       </Field>
       {!isSummary && <Sizing form={form} />}
-      <div className="grid grid-cols-2 gap-3">
+      <div className="field-pair">
         <FormDate label="Not before" control={control} name="notBefore" />
         <FormDate label="Deadline" control={control} name="deadline" />
       </div>
@@ -64,7 +64,7 @@ function Sizing({ form: { register, control, watch, formState } }: { form: Form 
   const sizing = watch("sizing");
   return (
     <>
-      <div className="grid grid-cols-2 gap-3">
+      <div className="field-pair">
         <Field label="Role">
           <FormPicker control={control} name="roleId" options={[none("No role"), ...namedOptions(roles)]} />
         </Field>
@@ -76,7 +76,7 @@ function Sizing({ form: { register, control, watch, formState } }: { form: Form 
         <FormChoice control={control} name="sizing" options={sizings} />
       </Field>
       {sizing === "dates" && (
-        <div className="grid grid-cols-2 gap-3">
+        <div className="field-pair">
           <FormDate label="Start" control={control} name="start" />
           <FormDate label="Finish" control={control} name="finish" />
         </div>
@@ -99,7 +99,7 @@ function Conditions({ form: { register, control, formState } }: { form: Form }) 
     <Unfold title="Skills, delay, calendar and bounds" isOpenAtFirst={isUsed || (began?.skills?.length ?? 0) > 0}>
       <div className="space-y-3">
         <SkillFields control={control} fault={errors.skills?.root?.message ?? errors.skills?.message} />
-        <div className="grid grid-cols-2 gap-3">
+        <div className="field-pair">
           <Field label="Delay, working days" fault={errors.staggerDays?.message} hint="After what decides its start">
             <TextInput {...register("staggerDays")} inputMode="decimal" placeholder="none" />
           </Field>

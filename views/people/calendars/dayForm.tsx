@@ -51,7 +51,7 @@ export function DayForm({
         <Field label="What day" fault={errors.name?.message}>
           <TextInput {...register("name")} autoFocus placeholder="Short day before the holidays" />
         </Field>
-        <div className="grid grid-cols-2 gap-3">
+        <div className="field-pair">
           <FormDate label="First day" control={control} name="from" />
           <FormDate label="Last day" control={control} name="to" />
           <Field label="Hours, 0 for free" fault={errors.hours?.message}>

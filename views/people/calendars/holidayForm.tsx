@@ -41,7 +41,7 @@ export function HolidayForm({ year, draft, onChange, onBack }: HolidayProps) {
     <SheetSection title="Public holidays">
       <div className="space-y-3">
         <HolidayPlace place={place} noneText="Choose" />
-        <div className="grid grid-cols-2 gap-3">
+        <div className="field-pair">
           <Field label="First year">
             <TextInput inputMode="numeric" value={years.from} onChange={(event) => setYears({ ...years, from: event.target.value })} />
           </Field>

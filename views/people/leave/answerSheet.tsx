@@ -145,7 +145,7 @@ function Suggest({
         void handleSubmit(({ from, to, reason }) => onAnswer({ from: readDate(from) ?? "", to: readDate(to) ?? "" }, reason.trim()))(event)
       }
     >
-      <div className="grid grid-cols-2 gap-3">
+      <div className="field-pair">
         <FormDate label="First day instead" control={control} name="from" autoFocus />
         <FormDate label="Last day instead" control={control} name="to" />
       </div>

@@ -33,7 +33,7 @@ export function OvertimeForm(props: OvertimeProps) {
   const { errors } = formState;
   return (
     <PartForm title="Overtime" personName={props.person.name} isNew={!props.entry} state={formState} onClose={props.onClose} {...acts}>
-      <div className="grid grid-cols-2 gap-3">
+      <div className="field-pair">
         <FormDate label="First day" control={control} name="from" />
         <FormDate label="Last day" control={control} name="to" />
         <Field label="Hours a day" fault={errors.hoursPerDay?.message}>

@@ -106,7 +106,7 @@ function OffFields({ form: { register, control, formState }, isNew }: { form: Us
   const { errors } = formState;
   return (
     <>
-      <div className="grid grid-cols-2 gap-3">
+      <div className="field-pair">
         <FormDate label="First day" control={control} name="from" autoFocus={isNew} />
         <FormDate label="Last day" control={control} name="to" />
         <Field label="For">

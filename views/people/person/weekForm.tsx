@@ -50,7 +50,7 @@ export function WeekForm(props: WeekProps) {
       {...acts}
     >
       <WeekFields register={register} name="week" faults={errors.week} />
-      <div className="grid grid-cols-2 gap-3">
+      <div className="field-pair">
         <FormDate label="From" control={control} name="from" />
         <FormDate label="Until" control={control} name="to" placeholder="no end" />
       </div>

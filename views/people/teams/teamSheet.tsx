@@ -152,7 +152,7 @@ function TeamFields({ form: { register, control, formState }, parents, isNew }: 
   const { errors } = formState;
   return (
     <>
-      <div className="grid grid-cols-2 gap-3">
+      <div className="field-pair">
         <Field label="Name" fault={errors.name?.message}>
           <TextInput {...register("name")} autoFocus={isNew} />
         </Field>
