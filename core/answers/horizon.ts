@@ -74,7 +74,6 @@ export interface HorizonAnswer {
 /** The forecast in whole periods around a window. */
 export function horizonAnswer(model: Model, query: HorizonQuery): HorizonAnswer {
   const shown = asIf(model, query.cases);
-  const { plan } = shown;
   const asked = wholePeriods(shown.plan, query);
   const told = forecastGroups(shown, query.by, query.level);
   const { periods, groups, pipeline } = forecastOf(shown, asked, told);
@@ -90,30 +89,35 @@ export function horizonAnswer(model: Model, query: HorizonQuery): HorizonAnswer 
   );
   const total = (amounts: readonly number[]) => amounts.reduce((sum, own) => sum + own, 0);
   rows.sort((a, b) => total(b.expectedShortage) - total(a.expectedShortage) || fullness(b) - fullness(a));
-  const costs = model.costsOfHorizon();
   return {
     periods,
     groups: rows.filter(({ capacity, p95 }) => total(capacity) + total(p95) > 0),
-    pipeline: plan.projects.flatMap((_, row): PipelineRow[] => {
-      const written = model.plan.projects[row];
-      if (!isPipeline(written)) return [];
-      const own = costs.projects[row];
-      const hours = pipeline.find(({ project }) => project === row)?.hours ?? [];
-      return [
-        {
-          projectId: written.id,
-          name: written.name,
-          projectRow: row,
-          probability: percentHundredths(written.probability ?? 100),
-          value: own ? moneyOver(model.plan, own).revenue : 0,
-          start: shown.schedule.projects[row].start.day,
-          finish: shown.schedule.projects[row].finish.day,
-          begins: parseDay(written.start),
-          minutes: [...hours].reduce((sum, one) => sum + one * 60, 0),
-        },
-      ];
-    }),
+    pipeline: pipelineRows(model, shown, (row) => pipeline.find(({ project }) => project === row)?.hours ?? []),
   };
+}
+
+/** The pipeline projects as they are written down, with their dates as they are looked at.
+ * @param hoursOf Of a project row, in the periods shown. */
+function pipelineRows(model: Model, { schedule }: Model, hoursOf: (row: number) => Iterable<number>): PipelineRow[] {
+  const { plan } = model;
+  const costs = model.costsOfHorizon();
+  return plan.projects.flatMap((written, row): PipelineRow[] => {
+    if (!isPipeline(written)) return [];
+    const own = costs.projects[row];
+    return [
+      {
+        projectId: written.id,
+        name: written.name,
+        projectRow: row,
+        probability: percentHundredths(written.probability ?? 100),
+        value: own ? moneyOver(plan, own).revenue : 0,
+        start: schedule.projects[row].start.day,
+        finish: schedule.projects[row].finish.day,
+        begins: parseDay(written.start),
+        minutes: [...hoursOf(row)].reduce((sum, one) => sum + one * 60, 0),
+      },
+    ];
+  });
 }
 
 const fullness = ({ capacity, expected }: GroupForecast): number =>
@@ -176,14 +180,29 @@ export function horizonWork(
   { key, range, cases, by, level }: HelpTarget & { range: Range; cases: readonly PipelineCase[] },
 ): HorizonWork | null {
   const shown = asIf(model, cases);
-  const { plan, work, placements } = shown;
   const groups = forecastGroups(shown, by, level);
   const group = groups.keys.indexOf(key);
   if (group < 0) return null;
+  const rows = groups.people[group];
+  const { capacity, load } = peopleSums(shown, shown.load(defaultCounting), rows, [range]);
+  const people = rows.map((row, at) => {
+    const { id, name } = shown.plan.people[row];
+    return { personId: id, name, capacity: capacity[at], load: load[at] };
+  });
+  return {
+    name: groups.names[group],
+    range,
+    lines: workLines(shown, range, (row) => groupsAsked(shown, groups, row).includes(group)),
+    people,
+  };
+}
+
+/** The work of some rows over a range, most first; none of cancelled projects. */
+function workLines({ plan, work, placements }: Model, range: Range, isAsked: (row: number) => boolean): HorizonWork["lines"] {
   const lines: HorizonWork["lines"] = [];
   for (let row = 0; row < work.rows; row++) {
     const project = plan.projects[work.project[row]];
-    if (project.stage === "cancelled" || !groupsAsked(shown, groups, row).includes(group)) continue;
+    if (project.stage === "cancelled" || !isAsked(row)) continue;
     const minutes = placedIn(placements, row, 10_000, range.start, range.stop);
     if (minutes === 0) continue;
     const person = plan.people[work.person[row]];
@@ -198,20 +217,7 @@ export function horizonWork(
       probability: isPipeline(project) ? percentHundredths(project.probability ?? 100) : null,
     });
   }
-  lines.sort((a, b) => b.minutes - a.minutes);
-  const rows = groups.people[group];
-  const { capacity, load } = peopleSums(shown, shown.load(defaultCounting), rows, [range]);
-  return {
-    name: groups.names[group],
-    range,
-    lines,
-    people: rows.map((person, at) => ({
-      personId: plan.people[person].id,
-      name: plan.people[person].name,
-      capacity: capacity[at],
-      load: load[at],
-    })),
-  };
+  return lines.sort((a, b) => b.minutes - a.minutes);
 }
 
 /** What would help a group that is short over the periods shown, with the pipeline as it is looked at. */

@@ -4,7 +4,8 @@ import { periodOfDays, periodsIn, type Range, type ReportRange } from "../calend
 import { roundedHalfUp } from "../cost/exactLine.ts";
 import { forAccrualDays, UNITS_DENOMINATOR, unitsOf } from "../cost/material.ts";
 import type { Model } from "../model.ts";
-import { rowById } from "../plan/rows.ts";
+import { findRow, rowById } from "../plan/rows.ts";
+import type { Plan } from "../plan/schema.ts";
 
 export interface MaterialRow {
   materialId: string;
@@ -29,19 +30,38 @@ export interface MaterialNeeds {
 
 /** Quantities with their waste by whole periods around a window, of projects that are not cancelled. */
 export function materialNeeds(model: Model, asked: ReportRange): MaterialNeeds {
-  const { plan, work, schedule } = model;
+  const { plan } = model;
   const { range, grain } = wholePeriods(plan, asked);
   const periods = periodsIn(range, grain, periodSettingsOf(plan));
-  const periodOf = periodOfDays(range, periods);
   const materials = rowById(plan.materials);
-  const needs = new Map<string, { first: number; exact: bigint[] }>();
+  const needs = needsOf(model, range, periodOfDays(range, periods), periods.length);
+  const rows = needs.flatMap((need) => needRow(plan, need) ?? []);
+  const placeOf = ({ materialId }: MaterialRow) => materials.get(materialId) ?? 0;
+  rows.sort((a, b) => placeOf(a) - placeOf(b) || a.projectRow - b.projectRow);
+  return { periods, rows };
+}
+
+/** What a material needs, of all projects or of one. */
+interface Need {
+  materialId: string;
+  /** −1 for all projects. */
+  projectRow: number;
+  /** The first day that needs some. */
+  first: number;
+  /** By period, in parts of a unit. */
+  exact: bigint[];
+}
+
+function needsOf({ plan, work, schedule }: Model, range: Range, periodOf: Int32Array, periods: number): Need[] {
+  const needs = new Map<string, Need>();
   for (let row = 0; row < work.assignments; row++) {
     const dates = work.isMaterial[row] === 1 ? schedule.of(work.task[row]) : null;
     if (!dates || plan.projects[work.project[row]].stage === "cancelled") continue;
     const { accrual = "start", materialId = "" } = plan.assignments[row];
     const units = unitsOf(plan.assignments[row], dates);
-    for (const key of [`${materialId}\u0000`, `${materialId}\u0000${work.project[row]}`]) {
-      const own = needs.get(key) ?? { first: Number.POSITIVE_INFINITY, exact: periods.map(() => 0n) };
+    for (const projectRow of [-1, work.project[row]]) {
+      const key = `${materialId}\u0000${projectRow}`;
+      const own = needs.get(key) ?? { materialId, projectRow, first: Number.POSITIVE_INFINITY, exact: new Array<bigint>(periods).fill(0n) };
       needs.set(key, own);
       forAccrualDays(dates, accrual, (day, ticks, total) => {
         if (day < range.start || day >= range.stop) return;
@@ -51,34 +71,25 @@ export function materialNeeds(model: Model, asked: ReportRange): MaterialNeeds {
       });
     }
   }
-  const rows = [...needs].flatMap(([key, { first, exact }]): MaterialRow[] => {
-    const [materialId, project] = key.split("\u0000");
-    const material = plan.materials[materials.get(materialId) ?? -1];
-    const amounts = exact.map((own) => Number(roundedHalfUp(own, UNITS_DENOMINATOR * SCALE)));
-    if (!material || exact.every((own) => own === 0n)) return [];
-    const projectRow = project === "" ? -1 : Number(project);
-    return [
-      {
-        materialId,
-        name: material.name,
-        unit: material.unit,
-        projectId: plan.projects[projectRow]?.id ?? null,
-        projectName: plan.projects[projectRow]?.name ?? "",
-        projectRow,
-        periods: amounts,
-        total: Number(
-          roundedHalfUp(
-            exact.reduce((sum, own) => sum + own, 0n),
-            UNITS_DENOMINATOR * SCALE,
-          ),
-        ),
-        firstDay: Number.isFinite(first) ? first : null,
-      },
-    ];
-  });
-  const placeOf = ({ materialId }: MaterialRow) => materials.get(materialId) ?? 0;
-  rows.sort((a, b) => placeOf(a) - placeOf(b) || a.projectRow - b.projectRow);
-  return { periods, rows };
+  return [...needs.values()];
+}
+
+/** A need as it is shown; null where it comes to nothing. */
+function needRow(plan: Plan, { materialId, projectRow, first, exact }: Need): MaterialRow | null {
+  const material = findRow(plan.materials, materialId);
+  if (!material || exact.every((own) => own === 0n)) return null;
+  const inUnits = (own: bigint) => Number(roundedHalfUp(own, UNITS_DENOMINATOR * SCALE));
+  return {
+    materialId,
+    name: material.name,
+    unit: material.unit,
+    projectId: plan.projects[projectRow]?.id ?? null,
+    projectName: plan.projects[projectRow]?.name ?? "",
+    projectRow,
+    periods: exact.map(inUnits),
+    total: inUnits(exact.reduce((sum, own) => sum + own, 0n)),
+    firstDay: Number.isFinite(first) ? first : null,
+  };
 }
 
 /** Keeps parts of a unit exact far below what is shown. */

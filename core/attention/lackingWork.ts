@@ -40,20 +40,8 @@ export function lackingWork(model: Model): TrayItem[] {
   };
   for (let row = 0; row < work.rows; row++) {
     if (shares[row] < 0 || work.isMaterial[row] === 1) continue;
-    const assignmentId = row < work.assignments ? { assignmentId: plan.assignments[row].id } : {};
-    if (needsSomebody(model, row))
-      add("opening", work.task[row], {
-        ...assignmentId,
-        who: plan.roles[work.role[row]]?.name ?? "no role",
-        minutes: placements.asked[row],
-      });
-    else if (placements.unplaced[row] > 0)
-      add("unplaced", work.task[row], {
-        ...assignmentId,
-        ...(work.person[row] >= 0 && { personId: plan.people[work.person[row]].id }),
-        who: plan.people[work.person[row]]?.name ?? plan.teams[work.team[row]]?.name ?? "",
-        minutes: placements.unplaced[row],
-      });
+    if (needsSomebody(model, row)) add("opening", work.task[row], openingOf(model, row));
+    else if (placements.unplaced[row] > 0) add("unplaced", work.task[row], unplacedOf(model, row));
   }
   const counted = new Set(plan.projects.filter(({ stage }) => ["approved", "active"].includes(stage)).map(({ id }) => id));
   plan.tasks.forEach((task, row) => {
@@ -70,6 +58,27 @@ export function lackingWork(model: Model): TrayItem[] {
     if (row !== undefined && counted.has(plan.tasks[row].projectId)) add("conflict", row, { conflict });
   }
   return items;
+}
+
+const assignmentOf = ({ plan, work }: Model, row: number) => (row < work.assignments ? { assignmentId: plan.assignments[row].id } : {});
+
+/** What work that nobody has asks for. */
+function openingOf(model: Model, row: number): Partial<TrayItem> {
+  const { plan, work, placements } = model;
+  const who = plan.roles[work.role[row]]?.name ?? "no role";
+  return { ...assignmentOf(model, row), who, minutes: placements.asked[row] };
+}
+
+/** Whose hours have no day to stand on. */
+function unplacedOf(model: Model, row: number): Partial<TrayItem> {
+  const { plan, work, placements } = model;
+  const person = plan.people[work.person[row]];
+  return {
+    ...assignmentOf(model, row),
+    ...(person && { personId: person.id }),
+    who: person?.name ?? plan.teams[work.team[row]]?.name ?? "",
+    minutes: placements.unplaced[row],
+  };
 }
 
 function labourOf({ work, placements }: Model, task: number): { rows: number; minutes: number } {

@@ -92,10 +92,30 @@ export function networkOf(plan: Plan, lines: readonly WorkingLine[], graph: Task
 /** The network of a plan whose rows are those of a former one, in which some tasks and links were changed. What binds
  * a summary binds the leaves below it, so these are laid out again with it. */
 export function networkChanged(former: Network, plan: Plan, graph: TaskGraph, tasks: Iterable<number>, links: Iterable<number>): Network {
-  const network: Network = {
+  const network: Network = { ...copyOf(former), plan, graph };
+  const touched = new Set<number>();
+  const write = (row: number) => {
+    writeTask(network, row);
+    touched.add(row);
+    for (let at = graph.into.first[row]; at < graph.into.first[row + 1]; at++) touched.add(graph.from[graph.into.members[at]]);
+    for (let at = graph.outOf.first[row]; at < graph.outOf.first[row + 1]; at++) touched.add(graph.to[graph.outOf.members[at]]);
+  };
+  for (const row of tasks) {
+    write(row);
+    forLeaves(graph, row, write);
+  }
+  for (const row of links) {
+    writeLink(network, row);
+    touched.add(graph.from[row]).add(graph.to[row]);
+  }
+  for (const row of touched) writePlainLinks(network, row);
+  return network;
+}
+
+/** The same columns, to be written to. */
+function copyOf(former: Network): Network {
+  return {
     ...former,
-    plan,
-    graph,
     sizing: former.sizing.slice(),
     line: former.line.slice(),
     project: former.project.slice(),
@@ -114,23 +134,6 @@ export function networkChanged(former: Network, plan: Plan, graph: TaskGraph, ta
     inbound: copyLinks(former.inbound),
     outbound: copyLinks(former.outbound),
   };
-  const touched = new Set<number>();
-  const write = (row: number) => {
-    writeTask(network, row);
-    touched.add(row);
-    for (let at = graph.into.first[row]; at < graph.into.first[row + 1]; at++) touched.add(graph.from[graph.into.members[at]]);
-    for (let at = graph.outOf.first[row]; at < graph.outOf.first[row + 1]; at++) touched.add(graph.to[graph.outOf.members[at]]);
-  };
-  for (const row of tasks) {
-    write(row);
-    forLeaves(graph, row, write);
-  }
-  for (const row of links) {
-    writeLink(network, row);
-    touched.add(graph.from[row]).add(graph.to[row]);
-  }
-  for (const row of touched) writePlainLinks(network, row);
-  return network;
 }
 
 function emptyLinks(tasks: number, links: number): PlainLinks {
