@@ -43,27 +43,24 @@ function chartText(
     const { x, y } = placed(caption);
     out.append(made("text", { x, y: y + 14, "font-size": 13, fill: ink }, caption.textContent ?? ""));
   }
-  let x = PAD;
-  for (const { name, color, as } of marks) {
-    const y = tall - FOOT / 2;
-    const painted = color.startsWith("var(") ? styles.getPropertyValue(color.slice(4, -1)).trim() : color;
-    if (as === "bar") out.append(made("rect", { x, y: y - 9, width: 10, height: 10, fill: painted }));
-    else
-      out.append(
-        made("line", {
-          x1: x,
-          y1: y - 4,
-          x2: x + 14,
-          y2: y - 4,
-          stroke: painted,
-          "stroke-width": 2,
-          ...(as === "dashed" && { "stroke-dasharray": "4 3" }),
-        }),
-      );
-    out.append(made("text", { x: x + 18, y, "font-size": 12, fill: ink }, name));
-    x += 42 + name.length * 7;
-  }
+  out.append(...legend(marks, styles, tall - FOOT / 2));
   return { svg: new XMLSerializer().serializeToString(out), width: whole, height: tall };
+}
+
+/** What each mark stands for, in a line at a height. */
+function legend(marks: readonly ChartMark[], styles: CSSStyleDeclaration, y: number): SVGElement[] {
+  let x = PAD;
+  return marks.flatMap(({ name, color, as }) => {
+    const painted = color.startsWith("var(") ? styles.getPropertyValue(color.slice(4, -1)).trim() : color;
+    const dashes: Record<string, string> = as === "dashed" ? { "stroke-dasharray": "4 3" } : {};
+    const mark =
+      as === "bar"
+        ? made("rect", { x, y: y - 9, width: 10, height: 10, fill: painted })
+        : made("line", { x1: x, y1: y - 4, x2: x + 14, y2: y - 4, stroke: painted, "stroke-width": 2, ...dashes });
+    const text = made("text", { x: x + 18, y, "font-size": 12, fill: styles.color }, name);
+    x += 42 + name.length * 7;
+    return [mark, text];
+  });
 }
 
 function made(tag: string, attributes: Record<string, string | number>, text?: string): SVGElement {

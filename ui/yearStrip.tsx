@@ -33,20 +33,9 @@ interface YearStripProps {
 
 export function YearStrip({ label, days, months, sumHead, monthSum, onPick }: YearStripProps) {
   const first = days[0]?.day ?? 0;
-  const [active, setActive] = useState<Day | null>(null);
+  const { active, setActive, press } = useWalk(first, days.length, onPick);
   const [hovered, setHovered] = useState<Day | null>(null);
   const said = days[(hovered ?? active ?? -1) - first];
-  const press = (event: KeyboardEvent) => {
-    const day = active ?? first;
-    const next = dayAfter(event.key, day);
-    if (next !== null) {
-      const inside = Math.max(first, Math.min(first + days.length - 1, next));
-      setActive(inside);
-      document.getElementById(`day-${inside}`)?.focus();
-    } else if (event.key === "Enter" && onPick) onPick(day);
-    else return;
-    event.preventDefault();
-  };
   return (
     <div className="box px-3 pt-2 pb-2.5">
       <table
@@ -88,6 +77,23 @@ export function YearStrip({ label, days, months, sumHead, monthSum, onPick }: Ye
       </div>
     </div>
   );
+}
+
+/** Walking over the days by keys. */
+function useWalk(first: Day, count: number, onPick: ((day: Day) => void) | undefined) {
+  const [active, setActive] = useState<Day | null>(null);
+  const press = (event: KeyboardEvent) => {
+    const day = active ?? first;
+    const next = dayAfter(event.key, day);
+    if (next !== null) {
+      const inside = Math.max(first, Math.min(first + count - 1, next));
+      setActive(inside);
+      document.getElementById(`day-${inside}`)?.focus();
+    } else if (event.key === "Enter" && onPick) onPick(day);
+    else return;
+    event.preventDefault();
+  };
+  return { active, setActive, press };
 }
 
 interface MonthProps {

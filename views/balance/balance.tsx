@@ -22,44 +22,49 @@ function assignedWords(params: ViewParams): string {
   return params.role || params.skill || params.team || params.location ? "of everybody’s work assigned" : "of work assigned";
 }
 
+interface OfBalance {
+  balance: ReturnType<typeof useBalance>;
+}
+
+function Figures({ balance: { board, params, isFiltered } }: OfBalance) {
+  const { assignedPercent, usedPercent, overMinutes, overPeople } = board;
+  return (
+    <>
+      <Figure value={shareText(assignedPercent)} says={assignedWords(params)} />
+      <Figure value={shareText(usedPercent)} says={isFiltered ? "of their capacity used" : "of capacity used"} />
+      <Figure value={`${hoursText(overMinutes)} h`} says={`over · ${countText(overPeople, "person", "people")}`} isOver={overMinutes > 0} />
+    </>
+  );
+}
+
+/** What a drag asks about, or what is selected on the board. */
+function BoardSheet({ balance }: OfBalance) {
+  const { asked, selected, answer } = balance;
+  if (!asked) return selected && <SelectedSheet selected={selected} balance={balance} />;
+  return (
+    <DropSheet
+      key={`${asked.taskId} ${asked.start}`}
+      drop={asked}
+      taskName={asked.taskName}
+      onTake={({ edit }) => void answer(edit)}
+      onClose={() => void answer(null)}
+    />
+  );
+}
+
 const noFilters = Object.fromEntries(filterKeys.map((key) => [key, ""]));
 
 export function Balance({ initial }: { initial: Initial<AnswerOf<"board">> }) {
   const balance = useBalance(initial);
   const even = useEvenOut();
-  const { board, selected } = balance;
-  const { assignedPercent, usedPercent, overMinutes, overPeople } = board;
+  const { board } = balance;
   return (
     <Screen
       isTwoLined
       title="Balance"
-      figures={
-        <>
-          <Figure value={shareText(assignedPercent)} says={assignedWords(balance.params)} />
-          <Figure value={shareText(usedPercent)} says={balance.isFiltered ? "of their capacity used" : "of capacity used"} />
-          <Figure
-            value={`${hoursText(overMinutes)} h`}
-            says={`over · ${countText(overPeople, "person", "people")}`}
-            isOver={overMinutes > 0}
-          />
-        </>
-      }
+      figures={<Figures balance={balance} />}
       actions={<BoardTools balance={balance} onEvenOut={() => even.setScope("all")} />}
-      sheet={
-        even.isOpen ? (
-          <EvenOutSheet even={even} />
-        ) : balance.asked ? (
-          <DropSheet
-            key={`${balance.asked.taskId} ${balance.asked.start}`}
-            drop={balance.asked}
-            taskName={balance.asked.taskName}
-            onTake={({ edit }) => void balance.answer(edit)}
-            onClose={() => void balance.answer(null)}
-          />
-        ) : (
-          selected && <SelectedSheet selected={selected} balance={balance} />
-        )
-      }
+      sheet={even.isOpen ? <EvenOutSheet even={even} /> : <BoardSheet balance={balance} />}
     >
       {even.isOpen ? (
         <EvenOut even={even} />

@@ -21,7 +21,6 @@ export function Changes() {
   const nameOf = useValueText();
   const setSearch = (find: string) => void setView({ find: find || null });
   const text = search.trim().toLowerCase();
-  const undone = undoneSteps(steps ?? []);
   const shown = (steps ?? []).filter(
     ({ words, by, rows }) => text === "" || [words, by, ...rows.map(({ name }) => name)].some((own) => own.toLowerCase().includes(text)),
   );
@@ -42,14 +41,7 @@ export function Changes() {
       {steps === null && !fault && <p className="text-ink-2">Reading what was changed…</p>}
       {steps !== null && steps.length > 0 && (
         <div className="min-h-0 flex-1 overflow-y-auto box-open px-4 py-2">
-          {[...grouped(shown, dayOf)].map(([day, own]) => (
-            <section key={day}>
-              <h2 className="heading-soft pt-3 pb-1">{longDay(day)}</h2>
-              {own.map((step) => (
-                <Step key={step.revision} step={step} isUndone={undone.has(step.revision)} nameOf={nameOf} />
-              ))}
-            </section>
-          ))}
+          <Days steps={shown} undone={undoneSteps(steps)} />
           {shown.length === 0 && <p className="py-3 text-ink-2">Nothing here says “{search}”.</p>}
           {!isAll && (
             <Button className="my-3" onClick={more}>
@@ -60,6 +52,21 @@ export function Changes() {
       )}
     </Screen>
   );
+}
+
+type TrailStep = NonNullable<ReturnType<typeof useTrail>["steps"]>[number];
+
+/** Steps by the day on which they were made. */
+function Days({ steps, undone }: { steps: readonly TrailStep[]; undone: ReadonlySet<number> }) {
+  const nameOf = useValueText();
+  return [...grouped(steps, dayOf)].map(([day, own]) => (
+    <section key={day}>
+      <h2 className="heading-soft pt-3 pb-1">{longDay(day)}</h2>
+      {own.map((step) => (
+        <Step key={step.revision} step={step} isUndone={undone.has(step.revision)} nameOf={nameOf} />
+      ))}
+    </section>
+  ));
 }
 
 const DAY_MS = 86_400_000;

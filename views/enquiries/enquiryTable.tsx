@@ -41,62 +41,67 @@ export function EnquiryTable({ rows, today, currency, selectedId, onOpen }: Enqu
   );
 }
 
-function columns(today: number, currency: string): TableColumn<EnquiryRow>[] {
-  return [
-    {
-      id: "name",
-      head: "What it is",
-      width: 210,
-      grow: 1.6,
-      isRowHead: true,
-      value: ({ enquiry }) => enquiry.name,
-      cell: ({ enquiry: { name, contact } }) => <TwoLines main={name} isStrong side={contact.organisation ?? contact.name} />,
-    },
-    {
-      id: "wished",
-      head: "Wished",
-      width: 140,
-      grow: 0.6,
-      value: ({ enquiry }) => enquiry.wishedStart ?? null,
-      copied: ({ enquiry }) => wishedText(enquiry),
-      cell: ({ enquiry }) => <span className="truncate">{wishedText(enquiry) || "–"}</span>,
-    },
-    {
-      id: "size",
-      head: "Size",
-      width: 120,
-      grow: 0.8,
-      value: ({ hours, templateName }) => hours ?? templateName,
-      cell: ({ hours, templateName }) => (
-        <span className="truncate">{templateName ?? (hours === null ? "not said" : `${hoursText(hours * 60)} h`)}</span>
-      ),
-    },
-    {
-      id: "value",
-      head: `Value, ${currency}`,
-      width: 100,
-      isFigure: true,
-      value: ({ enquiry }) => enquiry.value ?? null,
-      cell: ({ enquiry: { value } }) => (value === undefined ? "–" : moneyText(value * 100, 0)),
-    },
-    {
-      id: "age",
-      head: "Came in",
-      width: 110,
-      value: ({ receivedAt }) => receivedAt,
-      cell: ({ receivedAt }) => <span className="truncate">{ageText(ageInDays(receivedAt, today))}</span>,
-    },
-    {
-      id: "state",
-      head: "State",
-      width: 140,
-      grow: 0.8,
-      value: ({ enquiry }) => stateWords[enquiry.state],
-      look: ({ enquiry: { state } }) => looks[state],
-      cell: ({ enquiry: { state } }) => <span className="truncate">{stateWords[state]}</span>,
-    },
-  ];
-}
+/** What is wished. */
+const wishes: readonly TableColumn<EnquiryRow>[] = [
+  {
+    id: "name",
+    head: "What it is",
+    width: 210,
+    grow: 1.6,
+    isRowHead: true,
+    value: ({ enquiry }) => enquiry.name,
+    cell: ({ enquiry: { name, contact } }) => <TwoLines main={name} isStrong side={contact.organisation ?? contact.name} />,
+  },
+  {
+    id: "wished",
+    head: "Wished",
+    width: 140,
+    grow: 0.6,
+    value: ({ enquiry }) => enquiry.wishedStart ?? null,
+    copied: ({ enquiry }) => wishedText(enquiry),
+    cell: ({ enquiry }) => <span className="truncate">{wishedText(enquiry) || "–"}</span>,
+  },
+  {
+    id: "size",
+    head: "Size",
+    width: 120,
+    grow: 0.8,
+    value: ({ hours, templateName }) => hours ?? templateName,
+    cell: ({ hours, templateName }) => (
+      <span className="truncate">{templateName ?? (hours === null ? "not said" : `${hoursText(hours * 60)} h`)}</span>
+    ),
+  },
+];
+
+const stateColumn: TableColumn<EnquiryRow> = {
+  id: "state",
+  head: "State",
+  width: 140,
+  grow: 0.8,
+  value: ({ enquiry }) => stateWords[enquiry.state],
+  look: ({ enquiry: { state } }) => looks[state],
+  cell: ({ enquiry: { state } }) => <span className="truncate">{stateWords[state]}</span>,
+};
+
+const columns = (today: number, currency: string): TableColumn<EnquiryRow>[] => [
+  ...wishes,
+  {
+    id: "value",
+    head: `Value, ${currency}`,
+    width: 100,
+    isFigure: true,
+    value: ({ enquiry }) => enquiry.value ?? null,
+    cell: ({ enquiry: { value } }) => (value === undefined ? "–" : moneyText(value * 100, 0)),
+  },
+  {
+    id: "age",
+    head: "Came in",
+    width: 110,
+    value: ({ receivedAt }) => receivedAt,
+    cell: ({ receivedAt }) => <span className="truncate">{ageText(ageInDays(receivedAt, today))}</span>,
+  },
+  stateColumn,
+];
 
 const looks: Record<Enquiry["state"], string> = {
   received: "font-medium text-ochre-ink",

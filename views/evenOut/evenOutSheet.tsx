@@ -36,21 +36,7 @@ export function EvenOutSheet({ even }: { even: EvenOutHook }) {
           Touch pencilled work only
         </CheckboxField>
       </SheetSection>
-      <SheetSection title="How far">
-        <Amount
-          label="Delay by at most, working days"
-          value={choices.mostDelayDays}
-          most={250}
-          onSave={(mostDelayDays) => choose({ mostDelayDays })}
-        />
-        <Amount
-          label="Lines that take off less than, hours"
-          value={choices.leastHours}
-          most={100}
-          onSave={(leastHours) => choose({ leastHours })}
-        />
-        <Amount label="Search for, seconds" value={choices.seconds} most={120} onSave={(seconds) => choose({ seconds })} />
-      </SheetSection>
+      <HowFar even={even} />
       <Locks />
       <div className="py-3">
         {isRunning ? (
@@ -66,6 +52,26 @@ export function EvenOutSheet({ even }: { even: EvenOutHook }) {
         today moves, and no deadline is missed that was kept.
       </p>
     </Sheet>
+  );
+}
+
+function HowFar({ even: { choices, choose } }: { even: EvenOutHook }) {
+  return (
+    <SheetSection title="How far">
+      <Amount
+        label="Delay by at most, working days"
+        value={choices.mostDelayDays}
+        most={250}
+        onSave={(mostDelayDays) => choose({ mostDelayDays })}
+      />
+      <Amount
+        label="Lines that take off less than, hours"
+        value={choices.leastHours}
+        most={100}
+        onSave={(leastHours) => choose({ leastHours })}
+      />
+      <Amount label="Search for, seconds" value={choices.seconds} most={120} onSave={(seconds) => choose({ seconds })} />
+    </SheetSection>
   );
 }
 

@@ -2,7 +2,7 @@
 // Horizon: capacity against demand by role, skill, team or place, with work that is not won yet; worst first, and the figures under the charts.
 import dynamic from "next/dynamic";
 import { useQueryStates } from "nuqs";
-import { useMemo, useRef, useState } from "react";
+import { type RefObject, useMemo, useRef, useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer } from "../../client/session.tsx";
 import type { HorizonAnswer, PipelineCase } from "../../core/answers/horizon.ts";
@@ -28,7 +28,8 @@ const GroupCharts = dynamic(() => import("./groupCharts.tsx"), { ssr: false, loa
 type Opened = { key: string; period: number } | "pipeline" | null;
 
 export function Horizon({ initial }: { initial: Initial<AnswerOf<"horizon">> }) {
-  const { params, change, query, answer, cases, setCases, show, opened, setOpened } = useHorizon(initial);
+  const horizon = useHorizon(initial);
+  const { params, change, query, answer, cases, setCases, show, opened, setOpened } = horizon;
   const charts = useRef<HTMLDivElement>(null);
   const figure = opened === "pipeline" ? null : opened;
   const close = () => setOpened(null);
@@ -61,24 +62,38 @@ export function Horizon({ initial }: { initial: Initial<AnswerOf<"horizon">> }) 
           Capacity and demand stand here {byWords[params.by].toLowerCase()}, once there are people and work.
         </Empty>
       ) : (
-        <div className="@container min-h-0 flex-1 overflow-y-auto box-open p-5">
-          <div ref={charts}>
-            <GroupCharts answer={answer} grain={params.per} />
-          </div>
-          <ChartLegend marks={Object.values(demandMarks)} />
-          <HorizonTable
-            answer={answer}
-            grain={params.per}
-            by={params.by}
-            level={query.level}
-            measure={params.show}
-            onMeasure={(measure) => change({ show: measure })}
-            onOpen={(key, at) => setOpened({ key, period: at })}
-            openedAt={figure}
-          />
-        </div>
+        <Forecast horizon={horizon} charts={charts} figure={figure} />
       )}
     </Screen>
+  );
+}
+
+interface ForecastProps {
+  horizon: ReturnType<typeof useHorizon>;
+  charts: RefObject<HTMLDivElement | null>;
+  /** The figure whose work stands beside it. */
+  figure: Exclude<Opened, "pipeline">;
+}
+
+/** The charts, and the figures below them. */
+function Forecast({ horizon: { answer, params, query, change, setOpened }, charts, figure }: ForecastProps) {
+  return (
+    <div className="@container min-h-0 flex-1 overflow-y-auto box-open p-5">
+      <div ref={charts}>
+        <GroupCharts answer={answer} grain={params.per} />
+      </div>
+      <ChartLegend marks={Object.values(demandMarks)} />
+      <HorizonTable
+        answer={answer}
+        grain={params.per}
+        by={params.by}
+        level={query.level}
+        measure={params.show}
+        onMeasure={(measure) => change({ show: measure })}
+        onOpen={(key, at) => setOpened({ key, period: at })}
+        openedAt={figure}
+      />
+    </div>
   );
 }
 

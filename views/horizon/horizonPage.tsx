@@ -39,37 +39,45 @@ export function HorizonPage({ answer: { groups, periods }, by, level, grain, mea
         {measureWords[measure]}
         {unitOf(measure) && `, ${unitOf(measure)}`}
       </h2>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">{groupWords[by]}</th>
-            {periods.map((period) => {
-              const { main, side } = periodHeading(period, grain, settings);
+      <FiguresTable groups={groups} periods={periods} by={by} grain={grain} measure={measure} settings={settings} />
+    </PrintedPage>
+  );
+}
+
+type FiguresProps = Pick<HorizonPageProps, "by" | "grain" | "measure" | "settings"> & HorizonPageProps["answer"];
+
+function FiguresTable({ groups, periods, by, grain, measure, settings }: Omit<FiguresProps, "pipeline">) {
+  return (
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">{groupWords[by]}</th>
+          {periods.map((period) => {
+            const { main, side } = periodHeading(period, grain, settings);
+            return (
+              <th key={period.start} scope="col">
+                {main} {side}
+              </th>
+            );
+          })}
+        </tr>
+      </thead>
+      <tbody>
+        {groups.map((group) => (
+          <tr key={group.key}>
+            <th scope="row">{groupName(group)}</th>
+            {periods.map((period, p) => {
+              const { text, isBad } = figureOf(group, measure, p);
               return (
-                <th key={period.start} scope="col">
-                  {main} {side}
-                </th>
+                <td key={period.start} className={isBad ? "over" : ""}>
+                  {text}
+                </td>
               );
             })}
           </tr>
-        </thead>
-        <tbody>
-          {groups.map((group) => (
-            <tr key={group.key}>
-              <th scope="row">{groupName(group)}</th>
-              {periods.map((period, p) => {
-                const { text, isBad } = figureOf(group, measure, p);
-                return (
-                  <td key={period.start} className={isBad ? "over" : ""}>
-                    {text}
-                  </td>
-                );
-              })}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </PrintedPage>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

@@ -12,11 +12,12 @@ import { rowName } from "./moneyWords.ts";
 
 const axisText = (value: number) => wholeText(Math.round(value));
 
-export default function CashChart({ money, grain }: { money: Money; grain: Grain }) {
+/** The kinds of cost and the running total of each period, in major units. */
+function useChartData(money: Money, grain: Grain) {
   const { periodSettings } = usePlanFacts();
-  const { rows, periods, budget } = money;
+  const { rows, periods } = money;
   const running = runningTotal(money);
-  const data = periods.map((period, p) => {
+  return periods.map((period, p) => {
     const { main, side } = periodHeading(period, grain, periodSettings);
     return {
       period: `${main} ${side}`,
@@ -24,9 +25,13 @@ export default function CashChart({ money, grain }: { money: Money; grain: Grain
       ...Object.fromEntries(rows.map(({ key, periods: amounts }) => [key, amounts[p] / 100])),
     };
   });
+}
+
+export default function CashChart({ money, grain }: { money: Money; grain: Grain }) {
+  const { rows, budget } = money;
   return (
     <ResponsiveContainer width="100%" height="100%">
-      <ComposedChart data={data} margin={{ top: 10, right: 0, bottom: 0, left: 6 }} accessibilityLayer={false}>
+      <ComposedChart data={useChartData(money, grain)} margin={{ top: 10, right: 0, bottom: 0, left: 6 }} accessibilityLayer={false}>
         <XAxis dataKey="period" interval="equidistantPreserveStart" minTickGap={12} {...chartLooks.x} />
         <YAxis yAxisId="period" tickFormatter={axisText} {...chartLooks.y} width={58} />
         <YAxis

@@ -19,16 +19,16 @@ import { MoneyScreen } from "./moneyScreen.tsx";
 
 const sum = (rows: readonly ExpenseRow[]) => rows.reduce((all, { amount }) => all + amount, 0);
 
-export function Expenses({ initial }: { initial: Initial<AnswerOf<"expenses">> }) {
+function useExpenses(initial: Initial<AnswerOf<"expenses">>) {
   const session = usePlan();
-  const { rows, currency, suppliers } = useAnswer("expenses", {}, initial);
+  const answer = useAnswer("expenses", {}, initial);
   const { projects } = useNames();
   const { today } = usePlanFacts();
   const [openId, setOpenId] = useQueryState("expense", parseAsString.withOptions({ shallow: true }));
-  const open = rows.find(({ expense }) => expense.id === openId);
+  const open = answer.rows.find(({ expense }) => expense.id === openId);
   const columns = useMemo(
-    () => expenseColumns((id: string, set: ExpenseSet) => void session.edit({ kind: "changeExpense", id, set }), currency),
-    [session, currency],
+    () => expenseColumns((id: string, set: ExpenseSet) => void session.edit({ kind: "changeExpense", id, set }), answer.currency),
+    [session, answer.currency],
   );
   const add = async () => {
     const id = newId("expense");
@@ -36,6 +36,11 @@ export function Expenses({ initial }: { initial: Initial<AnswerOf<"expenses">> }
     const expense = { id, projectId, name: "New expense", amount: 0, date: formatDay(today), costType: "other" as const };
     if ((await session.edit({ kind: "addExpense", expense })).length === 0) void setOpenId(id);
   };
+  return { ...answer, projects, columns, open, setOpenId, add };
+}
+
+export function Expenses({ initial }: { initial: Initial<AnswerOf<"expenses">> }) {
+  const { rows, currency, suppliers, projects, columns, open, setOpenId, add } = useExpenses(initial);
   const committed = rows.filter(({ expense }) => expense.state === "committed" || expense.state === "paid");
   return (
     <MoneyScreen

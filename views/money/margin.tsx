@@ -63,62 +63,66 @@ const money = (id: string, head: string, of: (row: MarginRow) => number | null):
   },
 });
 
-function columns(currency: string): TableColumn<MarginRow>[] {
-  return [
-    {
-      id: "name",
-      head: "Name",
-      headNode: (
-        <span>
-          Project <span className="text-side">{currency}</span>
-        </span>
-      ),
-      width: 200,
-      grow: 1.6,
-      isRowHead: true,
-      value: ({ name }) => name,
-      cell: ({ name, side, projectRow, stage }) => (
-        <span className="flex min-w-0 items-center gap-2">
-          {projectRow >= 0 && <ProjectDot row={projectRow} />}
-          <TwoLines
-            main={
-              <>
-                {name} {(stage === "pipeline" || stage === "idea") && <span className="text-small text-plum">pipeline</span>}
-              </>
-            }
-            side={projectRow < 0 ? countText(Number(side), "project") : side}
-          />
-        </span>
-      ),
-    },
-    money("revenue", "Revenue", ({ revenue }) => revenue),
-    money("cost", "Cost", ({ cost }) => cost),
-    money("margin", "Margin", ({ revenue, cost, share }) => (share === null ? null : revenue - cost)),
-    {
-      id: "share",
-      head: "Margin, %",
-      width: 116,
-      isFigure: true,
-      value: ({ share }) => share,
-      cell: ({ share, goal, isBelow }) => (
-        <TwoLines
-          main={<span className={isBelow ? "figure-bad" : ""}>{share === null ? "–" : marginText(share)}</span>}
-          side={share === null ? "no revenue" : goal === null ? "" : `goal ${marginText(goal)}`}
-        />
-      ),
-    },
-    {
-      ...money("budget", "Budget left", ({ budget, cost }) => (budget === null ? null : budget - cost)),
-      width: 132,
-      cell: ({ budget, cost, passes }) =>
-        budget === null ? (
-          <span className="text-ink-3">–</span>
-        ) : (
-          <TwoLines
-            main={<span className={budget < cost ? "figure-bad" : ""}>{moneyText(budget - cost)}</span>}
-            side={passes === null ? `of ${moneyText(budget, 0)}` : `over in ${monthOfYearText(passes)}`}
-          />
-        ),
-    },
-  ];
-}
+const columns = (currency: string): TableColumn<MarginRow>[] => [
+  nameColumn(currency),
+  money("revenue", "Revenue", ({ revenue }) => revenue),
+  money("cost", "Cost", ({ cost }) => cost),
+  money("margin", "Margin", ({ revenue, cost, share }) => (share === null ? null : revenue - cost)),
+  shareColumn,
+  budgetColumn,
+];
+
+const nameColumn = (currency: string): TableColumn<MarginRow> => ({
+  id: "name",
+  head: "Name",
+  headNode: (
+    <span>
+      Project <span className="text-side">{currency}</span>
+    </span>
+  ),
+  width: 200,
+  grow: 1.6,
+  isRowHead: true,
+  value: ({ name }) => name,
+  cell: ({ name, side, projectRow, stage }) => (
+    <span className="flex min-w-0 items-center gap-2">
+      {projectRow >= 0 && <ProjectDot row={projectRow} />}
+      <TwoLines
+        main={
+          <>
+            {name} {(stage === "pipeline" || stage === "idea") && <span className="text-small text-plum">pipeline</span>}
+          </>
+        }
+        side={projectRow < 0 ? countText(Number(side), "project") : side}
+      />
+    </span>
+  ),
+});
+
+const shareColumn: TableColumn<MarginRow> = {
+  id: "share",
+  head: "Margin, %",
+  width: 116,
+  isFigure: true,
+  value: ({ share }) => share,
+  cell: ({ share, goal, isBelow }) => (
+    <TwoLines
+      main={<span className={isBelow ? "figure-bad" : ""}>{share === null ? "–" : marginText(share)}</span>}
+      side={share === null ? "no revenue" : goal === null ? "" : `goal ${marginText(goal)}`}
+    />
+  ),
+};
+
+const budgetColumn: TableColumn<MarginRow> = {
+  ...money("budget", "Budget left", ({ budget, cost }) => (budget === null ? null : budget - cost)),
+  width: 132,
+  cell: ({ budget, cost, passes }) =>
+    budget === null ? (
+      <span className="text-ink-3">–</span>
+    ) : (
+      <TwoLines
+        main={<span className={budget < cost ? "figure-bad" : ""}>{moneyText(budget - cost)}</span>}
+        side={passes === null ? `of ${moneyText(budget, 0)}` : `over in ${monthOfYearText(passes)}`}
+      />
+    ),
+};

@@ -41,19 +41,7 @@ export function MoneyTable({ money: { periods, rows, totals, total, currency }, 
     (): TableColumn<MoneyRow>[] => [
       nameColumn(query, currency, rows.length, nameOf),
       ...byPeriod,
-      {
-        id: "sum",
-        head: measure === "left" ? "At the end" : "Sum",
-        width: 120,
-        grow: 1,
-        isFigure: true,
-        value: (row) => row.total / 100,
-        look: ({ total: own }) => (own < 0 ? "font-semibold! text-over" : "font-semibold!"),
-        cell: (row) => (
-          <Amount minor={row.total} says={`${nameOf(row)}, sum`} onOpen={() => onOpen({ key: row.key, period: null })} isSum />
-        ),
-        foot: <Amount minor={total} says="All, sum" onOpen={() => onOpen({ key: null, period: null })} isSum />,
-      },
+      sumColumn({ measure, total, nameOf, onOpen }),
     ],
     [query, currency, rows.length, nameOf, byPeriod, measure, total, onOpen],
   );
@@ -71,6 +59,24 @@ export function MoneyTable({ money: { periods, rows, totals, total, currency }, 
     />
   );
 }
+
+interface SumColumn extends Pick<Props, "onOpen"> {
+  measure: Props["query"]["measure"];
+  total: number;
+  nameOf: (row: MoneyRow) => string;
+}
+
+const sumColumn = ({ measure, total, nameOf, onOpen }: SumColumn): TableColumn<MoneyRow> => ({
+  id: "sum",
+  head: measure === "left" ? "At the end" : "Sum",
+  width: 120,
+  grow: 1,
+  isFigure: true,
+  value: (row) => row.total / 100,
+  look: ({ total: own }) => (own < 0 ? "font-semibold! text-over" : "font-semibold!"),
+  cell: (row) => <Amount minor={row.total} says={`${nameOf(row)}, sum`} onOpen={() => onOpen({ key: row.key, period: null })} isSum />,
+  foot: <Amount minor={total} says="All, sum" onOpen={() => onOpen({ key: null, period: null })} isSum />,
+});
 
 /** An amount that opens what it is made of. */
 function Amount({ minor, says, onOpen, isSum = false }: { minor: number; says: string; onOpen: () => void; isSum?: boolean }) {

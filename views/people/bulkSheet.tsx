@@ -77,7 +77,8 @@ export function BulkSheet({ people }: { people: PeopleHook }) {
   );
 }
 
-function BulkFields({ form: { register, control, watch, formState } }: { form: UseFormReturn<Fields> }) {
+function BulkFields({ form }: { form: UseFormReturn<Fields> }) {
+  const { register, control } = form;
   const { roles, calendars, teams, skills } = useNames();
   const choice = (
     name: "calendarId" | "mainRoleId" | "teamId" | "skillId",
@@ -115,18 +116,25 @@ function BulkFields({ form: { register, control, watch, formState } }: { form: U
           <TextInput {...register("location")} placeholder="as it is" />
         </Field>
       </div>
-      <fieldset className="rounded-card border border-line p-2.5">
-        <FormCheckbox control={control} name="hasWeek">
-          Another week from a date on
-        </FormCheckbox>
-        {watch("hasWeek") && (
-          <div className="space-y-2 pt-2">
-            <WeekFields register={register} name="week" faults={formState.errors.week} />
-            <FormDate label="From" control={control} name="from" />
-          </div>
-        )}
-      </fieldset>
+      <WeekFrom form={form} />
     </>
+  );
+}
+
+/** A week that all of them work from a date on. */
+function WeekFrom({ form: { register, control, watch, formState } }: { form: UseFormReturn<Fields> }) {
+  return (
+    <fieldset className="rounded-card border border-line p-2.5">
+      <FormCheckbox control={control} name="hasWeek">
+        Another week from a date on
+      </FormCheckbox>
+      {watch("hasWeek") && (
+        <div className="space-y-2 pt-2">
+          <WeekFields register={register} name="week" faults={formState.errors.week} />
+          <FormDate label="From" control={control} name="from" />
+        </div>
+      )}
+    </fieldset>
   );
 }
 

@@ -73,15 +73,7 @@ function OneTable({ table, tables, onTable }: TableProps) {
       actions={
         <>
           <Choice label="Rate table" value={table.id} options={namedOptions(tables)} onChange={onTable} width={160} />
-          {others.length > 0 && (
-            <Choice
-              label="Beside it"
-              value={besideId}
-              options={[none("Beside no other"), ...namedOptions(others)]}
-              onChange={setBeside}
-              width={160}
-            />
-          )}
+          <Beside id={besideId} others={others} onChange={setBeside} />
           <Segmented label="Figure" value={rates.figure} options={wordOptions(figures)} onChange={rates.setFigure} />
           <MoreMenu table={table} tables={tables} onTable={onTable} onExchange={() => setSheet("exchange")} />
           <Button onClick={() => setSheet("raise")}>
@@ -100,6 +92,13 @@ function OneTable({ table, tables, onTable }: TableProps) {
       <RateList rates={rates} beside={others.find(({ id }) => id === besideId)} />
     </Screen>
   );
+}
+
+/** The table whose rates stand beside those that are typed. */
+function Beside({ id, others, onChange }: { id: string; others: readonly RateTable[]; onChange: (id: string) => void }) {
+  if (others.length === 0) return null;
+  const options = [none("Beside no other"), ...namedOptions(others)];
+  return <Choice label="Beside it" value={id} options={options} onChange={onChange} width={160} />;
 }
 
 function MoreMenu({ table, tables, onTable, onExchange }: TableProps & { onExchange: () => void }) {

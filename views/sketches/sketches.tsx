@@ -19,7 +19,7 @@ import { SketchTable } from "./sketchTable.tsx";
 /** So many stand beside the plan. */
 const MOST_BESIDE = 3;
 
-export function Sketches({ initial }: { initial: Initial<AnswerOf<"sketches">> }) {
+function useSketches(initial: Initial<AnswerOf<"sketches">>) {
   const rows = useAnswer("sketches", {}, initial);
   const [view, setView] = useQueryStates(
     { open: parseAsString, add: parseAsString, beside: parseAsArrayOf(parseAsString).withDefault([]) },
@@ -31,6 +31,11 @@ export function Sketches({ initial }: { initial: Initial<AnswerOf<"sketches">> }
   const selected = rows.find(({ id }) => id === view.open);
   const beside = view.beside.filter((id) => rows.some((row) => row.id === id)).slice(0, MOST_BESIDE);
   const toggle = (id: string) => void setView({ beside: toggledList(beside, id).slice(-MOST_BESIDE) });
+  return { rows, view, setView, begin, close, selected, beside, toggle };
+}
+
+export function Sketches({ initial }: { initial: Initial<AnswerOf<"sketches">> }) {
+  const { rows, view, setView, begin, close, selected, beside, toggle } = useSketches(initial);
   return (
     <Screen
       title="Sketches"

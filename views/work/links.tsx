@@ -4,7 +4,7 @@ import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { Outline, OutlineLink, OutlineTask } from "../../core/answers/outline.ts";
-import type { Link } from "../../core/plan/schema.ts";
+import type { Link, Task } from "../../core/plan/schema.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { Button, IconButton } from "../../ui/button.tsx";
 import { Choice } from "../../ui/choice.tsx";
@@ -81,25 +81,33 @@ function LinkLine({
             options={wordOptions(linkKinds)}
           />
         </span>
-        <span className="text-side">and then</span>
-        <LagInput
-          key={link.lagDays ?? 0}
-          label={`${label}, lag in days`}
-          value={link.lagDays ?? 0}
-          onSave={(lagDays) => void project.changeLink(link.id, { lagDays })}
-        />
-        <Choice
-          label={`${label}, lag in`}
-          value={link.elapsed ? "elapsed" : "working"}
-          onChange={(value) => void project.changeLink(link.id, { elapsed: value === "elapsed" ? true : null })}
-          isSmall
-          options={[
-            { value: "working", text: "working days" },
-            { value: "elapsed", text: "calendar days" },
-          ]}
-        />
+        <Lag link={link} label={label} project={project} />
       </div>
     </div>
+  );
+}
+
+function Lag({ link, label, project }: { link: Link; label: string; project: Hook }) {
+  return (
+    <>
+      <span className="text-side">and then</span>
+      <LagInput
+        key={link.lagDays ?? 0}
+        label={`${label}, lag in days`}
+        value={link.lagDays ?? 0}
+        onSave={(lagDays) => void project.changeLink(link.id, { lagDays })}
+      />
+      <Choice
+        label={`${label}, lag in`}
+        value={link.elapsed ? "elapsed" : "working"}
+        onChange={(value) => void project.changeLink(link.id, { elapsed: value === "elapsed" ? true : null })}
+        isSmall
+        options={[
+          { value: "working", text: "working days" },
+          { value: "elapsed", text: "calendar days" },
+        ]}
+      />
+    </>
   );
 }
 
@@ -120,6 +128,9 @@ function LagInput({ label, value, onSave }: { label: string; value: number; onSa
     />
   );
 }
+
+const othersOf = (tasks: readonly OutlineTask[], own: Task) =>
+  tasks.filter(({ task }) => task.id !== own.id).map(({ task: { id, name }, depth }) => ({ value: id, text: name, depth }));
 
 function AddLink({ entry, outline, project, onDone }: { entry: OutlineTask; outline: Outline; project: Hook; onDone: () => void }) {
   const { projects } = useNames();
@@ -148,16 +159,7 @@ function AddLink({ entry, outline, project, onDone }: { entry: OutlineTask; outl
         />
       </Field>
       <Field label="The task it follows">
-        <Picker
-          value={from}
-          onChange={setFrom}
-          options={[
-            none("Choose"),
-            ...tasks
-              .filter(({ task }) => task.id !== entry.task.id)
-              .map(({ task: { id, name }, depth }) => ({ value: id, text: name, depth })),
-          ]}
-        />
+        <Picker value={from} onChange={setFrom} options={[none("Choose"), ...othersOf(tasks, entry.task)]} />
       </Field>
       <Field label="This task">
         <Choice value={kind} onChange={(value) => setKind(value)} options={wordOptions(linkKinds)} />

@@ -8,55 +8,57 @@ import type { TableColumn } from "../../ui/table/column.ts";
 import { TwoLines } from "../../ui/twoLines.tsx";
 import { SignalSign } from "../today/signalSign.tsx";
 
-export function portfolioColumns(linkTo: (path: string) => string): TableColumn<PortfolioRow>[] {
-  return [
-    {
-      id: "project",
-      head: "Project",
-      width: 240,
-      grow: 1.3,
-      isRowHead: true,
-      value: ({ project }) => project.name,
-      cell: (row) => <Name row={row} to={linkTo(`/work/${encodeURIComponent(row.project.id)}`)} />,
-    },
-    {
-      id: "lead",
-      head: "Lead",
-      width: 118,
-      value: ({ leadName }) => leadName,
-      cell: ({ leadName }) => <span className="truncate">{leadName ?? "–"}</span>,
-    },
-    { id: "hours", head: "Hours", width: 78, isFigure: true, value: ({ asked }) => hoursOf(asked), cell: ({ asked }) => hoursText(asked) },
-    {
-      id: "open",
-      head: "Open",
-      says: "Unassigned hours",
-      width: 72,
-      isFigure: true,
-      value: ({ open }) => hoursOf(open),
-      look: ({ open }) => (open > 0 ? "figure-bad" : "text-ink-2"),
-      cell: ({ open }) => hoursText(open),
-    },
-    {
-      id: "done",
-      head: "Done",
-      width: 62,
-      isFigure: true,
-      value: ({ progress }) => progress,
-      look: () => "text-ink-2",
-      cell: ({ progress }) => (progress === null ? "–" : `${progress}%`),
-    },
-    {
-      id: "dates",
-      head: "Dates",
-      width: 176,
-      value: ({ finish }) => finish,
-      copied: ({ start, finish }) => `${longDay(start)} – ${longDay(finish)}`,
-      says: "Sort by finish",
-      cell: (row) => <Dates row={row} />,
-    },
-  ];
-}
+export const portfolioColumns = (linkTo: (path: string) => string): TableColumn<PortfolioRow>[] => [
+  {
+    id: "project",
+    head: "Project",
+    width: 240,
+    grow: 1.3,
+    isRowHead: true,
+    value: ({ project }) => project.name,
+    cell: (row) => <Name row={row} to={linkTo(`/work/${encodeURIComponent(row.project.id)}`)} />,
+  },
+  ...figures,
+];
+
+const figures: readonly TableColumn<PortfolioRow>[] = [
+  {
+    id: "lead",
+    head: "Lead",
+    width: 118,
+    value: ({ leadName }) => leadName,
+    cell: ({ leadName }) => <span className="truncate">{leadName ?? "–"}</span>,
+  },
+  { id: "hours", head: "Hours", width: 78, isFigure: true, value: ({ asked }) => hoursOf(asked), cell: ({ asked }) => hoursText(asked) },
+  {
+    id: "open",
+    head: "Open",
+    says: "Unassigned hours",
+    width: 72,
+    isFigure: true,
+    value: ({ open }) => hoursOf(open),
+    look: ({ open }) => (open > 0 ? "figure-bad" : "text-ink-2"),
+    cell: ({ open }) => hoursText(open),
+  },
+  {
+    id: "done",
+    head: "Done",
+    width: 62,
+    isFigure: true,
+    value: ({ progress }) => progress,
+    look: () => "text-ink-2",
+    cell: ({ progress }) => (progress === null ? "–" : `${progress}%`),
+  },
+  {
+    id: "dates",
+    head: "Dates",
+    width: 176,
+    value: ({ finish }) => finish,
+    copied: ({ start, finish }) => `${longDay(start)} – ${longDay(finish)}`,
+    says: "Sort by finish",
+    cell: (row) => <Dates row={row} />,
+  },
+];
 
 function Name({ row: { project, projectRow, clientName }, to }: { row: PortfolioRow; to: string }) {
   return (

@@ -13,7 +13,6 @@ import { OpeningTabs } from "../tabs.tsx";
 export function Outbox({ initial }: { initial: Initial<AnswerOf<"outbox">> }) {
   const messages = useAnswer("outbox", {}, initial);
   const [find, setFind] = useQueryState("find", parseAsString.withDefault("").withOptions({ shallow: true }));
-  const linkTo = useLinkTo();
   const text = find.toLowerCase().trim();
   const shown = messages.filter(({ subject, to, by, text: said }) =>
     [subject, to, by, said].some((own) => own.toLowerCase().includes(text)),
@@ -36,29 +35,36 @@ export function Outbox({ initial }: { initial: Initial<AnswerOf<"outbox">> }) {
         </Empty>
       ) : (
         <ul className="min-h-0 flex-1 overflow-y-auto box-open">
-          {shown.map(({ key, at, by, to, subject, text: said, requestId }) => (
-            <li key={key} className="line-below px-4 py-2.5">
-              <div className="flex items-baseline gap-3">
-                {requestId === null ? (
-                  <span className="font-semibold">{subject}</span>
-                ) : (
-                  <Link href={linkTo("/openings/requests", { request: requestId })} className="font-semibold hover:underline">
-                    {subject}
-                  </Link>
-                )}
-                <time dateTime={at} suppressHydrationWarning className="ml-auto text-side">
-                  {dateTimeText(at)}
-                </time>
-              </div>
-              <div className="text-side">
-                {by} to {to}
-              </div>
-              <p className="whitespace-pre-wrap">{said}</p>
-            </li>
+          {shown.map((message) => (
+            <MessageLine key={message.key} message={message} />
           ))}
           {shown.length === 0 && <li className="p-6 text-ink-2">No message matches “{find}”.</li>}
         </ul>
       )}
     </Screen>
+  );
+}
+
+function MessageLine({ message: { at, by, to, subject, text, requestId } }: { message: AnswerOf<"outbox">[number] }) {
+  const linkTo = useLinkTo();
+  return (
+    <li className="line-below px-4 py-2.5">
+      <div className="flex items-baseline gap-3">
+        {requestId === null ? (
+          <span className="font-semibold">{subject}</span>
+        ) : (
+          <Link href={linkTo("/openings/requests", { request: requestId })} className="font-semibold hover:underline">
+            {subject}
+          </Link>
+        )}
+        <time dateTime={at} suppressHydrationWarning className="ml-auto text-side">
+          {dateTimeText(at)}
+        </time>
+      </div>
+      <div className="text-side">
+        {by} to {to}
+      </div>
+      <p className="whitespace-pre-wrap">{text}</p>
+    </li>
   );
 }

@@ -19,6 +19,15 @@ const fieldsSchema = dateRangeFields({
 });
 type Fields = z.infer<typeof fieldsSchema>;
 
+function useDay(known: Draft["exceptions"][number] | null, day: number | null) {
+  const { today } = usePlanFacts();
+  const date = known?.from ?? formatDay(day ?? today);
+  return useForm<Fields>({
+    resolver: zodResolver(fieldsSchema),
+    defaultValues: { from: writeDate(date), to: writeDate(known?.to ?? date), name: known?.name ?? "", hours: String(known?.hours ?? 0) },
+  });
+}
+
 export function DayForm({
   at,
   day,
@@ -33,13 +42,8 @@ export function DayForm({
   onChange: (set: Partial<Draft>) => void;
   onBack: () => void;
 }) {
-  const { today } = usePlanFacts();
   const known = at === null ? null : (draft.exceptions[at] ?? null);
-  const date = known?.from ?? formatDay(day ?? today);
-  const { register, control, handleSubmit, formState } = useForm<Fields>({
-    resolver: zodResolver(fieldsSchema),
-    defaultValues: { from: writeDate(date), to: writeDate(known?.to ?? date), name: known?.name ?? "", hours: String(known?.hours ?? 0) },
-  });
+  const { register, control, handleSubmit, formState } = useDay(known, day);
   const { errors } = formState;
   const put = ({ from, to, name, hours }: Fields) => {
     const own = { from: readDate(from) ?? "", to: readDate(to) ?? "", hours: hoursOf(hours) ?? 0, name: name.trim() };

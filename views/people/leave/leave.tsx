@@ -1,9 +1,10 @@
 "use client";
-// Leave: requests that wait for an answer, and a calendar by team that shows who is away together.
 import { parseAsString, parseAsStringLiteral, useQueryState } from "nuqs";
 import { useMemo } from "react";
 import type { AnswerOf } from "../../../client/questions.ts";
 import { type Initial, useAnswer } from "../../../client/session.tsx";
+// Leave: requests that wait for an answer, and a calendar by team that shows who is away together.
+import type { Range } from "../../../core/calendar/periods.ts";
 import { closed } from "../../../ui/closed.ts";
 import { rangeText } from "../../../ui/format.ts";
 import { wordOptions } from "../../../ui/options.ts";
@@ -24,7 +25,6 @@ export function LeaveScreen({ initial }: { initial: Initial<AnswerOf<"leave">> }
   const [who, setWho] = useQueryState("who", parseAsStringLiteral(["away", "all"]).withDefault("away").withOptions({ shallow: true }));
   const request = requests.find((own) => requestKey(own) === open) ?? null;
   const shown = useMemo(() => (who === "all" ? teams.filter(({ people }) => people.length > 0) : awayIn(teams)), [teams, who]);
-  const away = new Set(awayIn(teams).flatMap(({ people }) => people.map(({ personId }) => personId)));
   return (
     <Screen
       isTwoLined
@@ -32,12 +32,7 @@ export function LeaveScreen({ initial }: { initial: Initial<AnswerOf<"leave">> }
       figures={
         <>
           <PeopleTabs />
-          <Figure
-            value={String(requests.length)}
-            says={requests.length === 1 ? "request waits" : "requests wait"}
-            isOver={requests.length > 0}
-          />
-          <Figure value={String(away.size)} says={`away in ${rangeText(chart.range)}`} />
+          <Counts teams={teams} requests={requests.length} range={chart.range} />
         </>
       }
       actions={
@@ -70,6 +65,16 @@ export function LeaveScreen({ initial }: { initial: Initial<AnswerOf<"leave">> }
 const whoWords = { away: "Who is away", all: "Everybody" } as const;
 
 type Team = AnswerOf<"leave">["teams"][number];
+
+function Counts({ teams, requests, range }: { teams: readonly Team[]; requests: number; range: Range }) {
+  const away = new Set(awayIn(teams).flatMap(({ people }) => people.map(({ personId }) => personId)));
+  return (
+    <>
+      <Figure value={String(requests)} says={requests === 1 ? "request waits" : "requests wait"} isOver={requests > 0} />
+      <Figure value={String(away.size)} says={`away in ${rangeText(range)}`} />
+    </>
+  );
+}
 
 /** The teams with those of their people alone who are away. */
 const awayIn = (teams: readonly Team[]): Team[] =>
