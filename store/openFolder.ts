@@ -56,30 +56,32 @@ export async function openFolder(folder: string, opening: Opening): Promise<Open
   const { journal, cutBytes } = await Journal.open(folder, opening.flush);
   if (cutBytes > 0) said.push(`The journal ended in ${cutBytes} bytes of a change that was never answered; they were put aside.`);
   const held = await heldPlan(folder, journal);
-  const wasThere = existsSync(join(folder, "pglite"));
-  const opened =
-    held && !wasThere
-      ? null
-      : await openDatabase(folder, opening).catch((error: unknown) => {
-          if (!held) throw error;
-          said.push(`The database could not be opened (${reasonOf(error)}).`);
-          return null;
-        });
-  if (held && !(opened && (await agrees(opened, held, journal)))) {
-    const was = opened ? `stood at revision ${opened.loaded.revision}` : "was gone or could not be read";
-    const made = await makeAgain(folder, opening, opened, held, journal);
-    said.push(
-      `The database ${was}; it was made again from the copy of revision ${held.copyRevision} and the journal up to revision ${held.revision}.`,
-    );
-    if (journal.last > held.revision)
-      said.push(
-        `What the journal holds from revision ${held.revision + 1} to ${journal.last} cannot be followed, because a copy in between is damaged. It is kept in the folder, and the plan goes on from revision ${made.loaded.revision}.`,
-      );
-    return { ...made, journal, said };
+  if (!held) {
+    const sound = await openDatabase(folder, opening);
+    if (sound.loaded.revision > 0) await writeCopy(folder, sound.loaded.plan, sound.loaded.revision, opening.now.toISOString());
+    return { ...sound, journal, said };
   }
-  const sound = opened as Opened;
-  if (!held && sound.loaded.revision > 0) await writeCopy(folder, sound.loaded.plan, sound.loaded.revision, opening.now.toISOString());
-  return { ...sound, journal, said };
+  const opened = await openIfThere(folder, opening, said);
+  if (opened && (await agrees(opened, held, journal))) return { ...opened, journal, said };
+  const was = opened ? `stood at revision ${opened.loaded.revision}` : "was gone or could not be read";
+  const made = await makeAgain(folder, opening, opened, held, journal);
+  said.push(
+    `The database ${was}; it was made again from the copy of revision ${held.copyRevision} and the journal up to revision ${held.revision}.`,
+  );
+  if (journal.last > held.revision)
+    said.push(
+      `What the journal holds from revision ${held.revision + 1} to ${journal.last} cannot be followed, because a copy in between is damaged. It is kept in the folder, and the plan goes on from revision ${made.loaded.revision}.`,
+    );
+  return { ...made, journal, said };
+}
+
+/** The database of a folder; null where there is none, or none that can be opened, which is said. */
+async function openIfThere(folder: string, opening: Opening, said: string[]): Promise<Opened | null> {
+  if (!existsSync(join(folder, "pglite"))) return null;
+  return openDatabase(folder, opening).catch((error: unknown) => {
+    said.push(`The database could not be opened (${reasonOf(error)}).`);
+    return null;
+  });
 }
 
 async function openDatabase(folder: string, opening: Opening): Promise<Opened> {
