@@ -1,5 +1,5 @@
 // What the browser tests share: one server a worker, whose plan is put back to the demo plan before each test, and one page,
-// which is emptied but keeps the process that has its scripts compiled.
+// which stays open in the application, empty of what the tests before have left.
 import { type Browser, type BrowserContext, type BrowserContextOptions, test as base, type Page, type TestInfo } from "@playwright/test";
 import { fernhollow } from "../demo/fernhollow.ts";
 import { goTo } from "./pages.ts";

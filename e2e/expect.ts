@@ -17,6 +17,7 @@ const awaited: Readonly<Record<string, "attached" | "visible">> = {
   toHaveValue: "attached",
 };
 
+/** As `playwright.config.mjs` has it. */
 const PATIENCE_MS = 30_000;
 
 const isLocator = (value: unknown): value is Locator => typeof value === "object" && value !== null && "waitFor" in value;

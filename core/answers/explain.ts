@@ -7,9 +7,8 @@ import { type Bar, barsOf } from "../load/bars.ts";
 import { type Counting, defaultCounting } from "../load/counting.ts";
 import { levelBandOf, overOf, type PeriodState, periodState, roomOf } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { firstRoleName } from "../plan/names.ts";
-import { rowById } from "../plan/rows.ts";
+import { knownRow, rowById } from "../plan/rows.ts";
 import type { Acceptance, Person } from "../plan/schema.ts";
 
 /** One line of capacity in minutes; what takes away is negative. */
@@ -156,5 +155,5 @@ function entryOf(entries: Map<string, { days: number; minutes: number }>, name: 
 }
 
 function exceptionName({ plan }: Model, person: Person, day: Day): string {
-  return exceptionOn(plan.calendars[lookUp(rowById(plan.calendars), person.calendarId)], day)?.name ?? "";
+  return exceptionOn(knownRow(plan.calendars, person.calendarId), day)?.name ?? "";
 }

@@ -10,8 +10,7 @@ import type { LoadBook } from "../load/loadBook.ts";
 import { emptySums, levelBandOf, type PeriodState, periodState, sumDays } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
 import { type Unplaceable, unplaceablesOf } from "../placing/unplaceable.ts";
-import { lookUp } from "../plan/lookUp.ts";
-import { findRow, rowById } from "../plan/rows.ts";
+import { findRow, knownRow, rowById } from "../plan/rows.ts";
 import type { Comment, Person, Plan, Team } from "../plan/schema.ts";
 
 /** One day of the strip; minutes. */
@@ -56,7 +55,7 @@ export function personYear(model: Model, personId: string, range: Range): Person
   const row = rowById(plan.people).get(personId);
   if (row === undefined) return null;
   const person = plan.people[row];
-  const calendar = plan.calendars[lookUp(rowById(plan.calendars), person.calendarId)];
+  const calendar = knownRow(plan.calendars, person.calendarId);
   const book = model.load(defaultCounting);
   const months = periodsIn(range, "month", { ...periodSettingsOf(plan), fiscalYearStartMonth: 1 });
   return {
@@ -89,7 +88,7 @@ function mentionsOf(plan: Plan, personId: string): PersonYear["mentions"] {
 function dayCells(model: Model, row: number, range: Range, book: LoadBook): DayCell[] {
   const { plan, personLines } = model;
   const person = plan.people[row];
-  const calendar = plan.calendars[lookUp(rowById(plan.calendars), person.calendarId)];
+  const calendar = knownRow(plan.calendars, person.calendarId);
   const planStart = parseDay(plan.settings.planStart);
   const count = range.stop - range.start;
   const { regular, overtime, at } = model.capacity.of(row, range.start, range.stop);

@@ -5,8 +5,7 @@ import { weekSpans } from "../calendar/weekSpans.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { levelBandOf, type PeriodState, peopleSums, periodState } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
-import { lookUp } from "../plan/lookUp.ts";
-import { findRow, rowById } from "../plan/rows.ts";
+import { findRow, knownRow } from "../plan/rows.ts";
 import type { Person, Plan } from "../plan/schema.ts";
 
 export interface RosterRow {
@@ -36,7 +35,7 @@ export function rosterOf(model: Model, { range }: ReportRange): RosterRow[] {
   const teams = teamNames(plan);
   const unplaced = unplacedOf(model, load.shares);
   return plan.people.map((person, row) => {
-    const calendar = plan.calendars[lookUp(rowById(plan.calendars), person.calendarId)];
+    const calendar = knownRow(plan.calendars, person.calendarId);
     return {
       person,
       roleNames: person.roleIds.map((id) => findRow(plan.roles, id)?.name ?? id),

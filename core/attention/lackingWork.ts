@@ -4,8 +4,7 @@ import { defaultCounting } from "../load/counting.ts";
 import { needsSomebody } from "../load/openings.ts";
 import type { Model } from "../model.ts";
 import { summaryIds } from "../plan/check.ts";
-import { lookUp } from "../plan/lookUp.ts";
-import { rowById } from "../plan/rows.ts";
+import { knownRow, rowById } from "../plan/rows.ts";
 import type { Conflict } from "../schedule/conflicts.ts";
 
 export type TrayKind = "opening" | "noPerson" | "noEstimate" | "noDates" | "noRole" | "unplaced" | "conflict";
@@ -35,7 +34,7 @@ export function lackingWork(model: Model): TrayItem[] {
   const items: TrayItem[] = [];
   const add = (kind: TrayKind, task: number, more: Partial<TrayItem> = {}) => {
     const { id, name, projectId } = plan.tasks[task];
-    const project = plan.projects[lookUp(rowById(plan.projects), projectId)];
+    const project = knownRow(plan.projects, projectId);
     items.push({ kind, taskId: id, taskName: name, projectId, projectName: project.name, minutes: 0, ...more });
   };
   for (let row = 0; row < work.rows; row++) {

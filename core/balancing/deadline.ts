@@ -31,8 +31,8 @@ export function* searchForDeadline(model: Model, missed: Missed, { today, idStem
   for (let known: readonly Proposal[] = []; known.length < MOST_TOGETHER; known = best.steps) {
     const least: number = best?.left ?? by;
     const state = trial.after(known);
-    let next: Remedy | null = null;
     if (!state) return;
+    let next: Remedy | null = null;
     for (const row of decidingTasks(state, missed, today))
       for (const proposal of proposalsFor(state, row, today, newId)) {
         const remedy = lessMissed(trial, [...known, proposal], missed, least);

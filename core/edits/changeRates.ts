@@ -31,8 +31,6 @@ const schema = z.strictObject({
   added: rowSchemas.rateTables.shape.entries.max(10_000).optional(),
 });
 
-type Cells = z.infer<typeof cells>;
-
 /** What rates are for. */
 export type RateSubject = "role" | "person" | "material" | "default";
 
@@ -54,11 +52,9 @@ export const changeRates: EditKind<z.infer<typeof schema>> & { schema: typeof sc
       const at = entries.findIndex((entry) => rateKey(entry) === rateKey(of));
       if (at < 0) return { fault: faultText.gone("rate") };
       if (set === null) entries.splice(at, 1);
-      else entries[at] = withCells(entries[at], set);
+      else entries[at] = withSet(entries[at], set);
     }
     return changedRow(plan, "rateTables", tableId, { entries: [...entries, ...added] });
   },
   words: (plan, { tableId }) => `change rates in "${findRow(plan.rateTables, tableId)?.name ?? tableId}"`,
 };
-
-const withCells = (entry: RateEntry, set: NonNullable<Cells["set"]>): RateEntry => withSet(entry, set);

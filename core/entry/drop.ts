@@ -4,6 +4,7 @@ import { type Instant, TICKS_PER_DAY } from "../calendar/workingLine.ts";
 import type { Edit } from "../edits/edit.ts";
 import type { Settable } from "../edits/kind.ts";
 import type { Model } from "../model.ts";
+import { known } from "../plan/lookUp.ts";
 import { findRow, knownRow, rowById } from "../plan/rows.ts";
 import type { Link, Task } from "../plan/schema.ts";
 import { durationTicks } from "../plan/units.ts";
@@ -57,7 +58,7 @@ export function dropOf(model: Model, taskId: string, day: Day): Drop | null {
 }
 
 function moveOf(task: Task, day: Day): DropOption {
-  const { start, finish } = statedPin(task) ?? { start: day, finish: day };
+  const { start, finish } = known(statedPin(task), "dates of a pinned task");
   const set = { start: formatDay(day), finish: formatDay(day + finish - start) };
   return { way: "move", edit: { kind: "changeTask", id: task.id, set } };
 }

@@ -41,8 +41,8 @@ export function EnquiryTable({ rows, today, currency, selectedId, onOpen }: Enqu
   );
 }
 
-/** What is wished. */
-const wishes: readonly TableColumn<EnquiryRow>[] = [
+/** What is asked for. */
+const wishColumns: readonly TableColumn<EnquiryRow>[] = [
   {
     id: "name",
     head: "What it is",
@@ -84,7 +84,7 @@ const stateColumn: TableColumn<EnquiryRow> = {
 };
 
 const columns = (today: number, currency: string): TableColumn<EnquiryRow>[] => [
-  ...wishes,
+  ...wishColumns,
   {
     id: "value",
     head: `Value, ${currency}`,

@@ -19,7 +19,8 @@ interface HorizonPageProps {
   isAsIf: boolean;
 }
 
-export function HorizonPage({ answer: { groups, periods }, by, level, grain, measure, studio, settings, isAsIf }: HorizonPageProps) {
+export function HorizonPage({ answer, by, level, grain, measure, studio, settings, isAsIf }: HorizonPageProps) {
+  const { groups, periods } = answer;
   const most = Math.max(1, ...groups.flatMap(({ capacity, p95 }) => [...capacity, ...p95]));
   const range = rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop });
   const says = [studio, range, byWords[by].toLowerCase(), isAsIf && "the pipeline not as it is written"].filter(Boolean).join(", ");
@@ -39,14 +40,14 @@ export function HorizonPage({ answer: { groups, periods }, by, level, grain, mea
         {measureWords[measure]}
         {unitOf(measure) && `, ${unitOf(measure)}`}
       </h2>
-      <FiguresTable groups={groups} periods={periods} by={by} grain={grain} measure={measure} settings={settings} />
+      <FiguresTable answer={answer} by={by} grain={grain} measure={measure} settings={settings} />
     </PrintedPage>
   );
 }
 
-type FiguresProps = Pick<HorizonPageProps, "by" | "grain" | "measure" | "settings"> & HorizonPageProps["answer"];
+type FiguresProps = Pick<HorizonPageProps, "answer" | "by" | "grain" | "measure" | "settings">;
 
-function FiguresTable({ groups, periods, by, grain, measure, settings }: Omit<FiguresProps, "pipeline">) {
+function FiguresTable({ answer: { groups, periods }, by, grain, measure, settings }: FiguresProps) {
   return (
     <table>
       <thead>

@@ -29,9 +29,10 @@ function useChartData(money: Money, grain: Grain) {
 
 export default function CashChart({ money, grain }: { money: Money; grain: Grain }) {
   const { rows, budget } = money;
+  const data = useChartData(money, grain);
   return (
     <ResponsiveContainer width="100%" height="100%">
-      <ComposedChart data={useChartData(money, grain)} margin={{ top: 10, right: 0, bottom: 0, left: 6 }} accessibilityLayer={false}>
+      <ComposedChart data={data} margin={{ top: 10, right: 0, bottom: 0, left: 6 }} accessibilityLayer={false}>
         <XAxis dataKey="period" interval="equidistantPreserveStart" minTickGap={12} {...chartLooks.x} />
         <YAxis yAxisId="period" tickFormatter={axisText} {...chartLooks.y} width={58} />
         <YAxis

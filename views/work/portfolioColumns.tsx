@@ -18,10 +18,10 @@ export const portfolioColumns = (linkTo: (path: string) => string): TableColumn<
     value: ({ project }) => project.name,
     cell: (row) => <Name row={row} to={linkTo(`/work/${encodeURIComponent(row.project.id)}`)} />,
   },
-  ...figures,
+  ...factColumns,
 ];
 
-const figures: readonly TableColumn<PortfolioRow>[] = [
+const factColumns: readonly TableColumn<PortfolioRow>[] = [
   {
     id: "lead",
     head: "Lead",
