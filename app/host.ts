@@ -2,6 +2,7 @@
 import "server-only";
 import { join } from "node:path";
 import { formatISO } from "date-fns";
+import { KeptAnswers } from "../client/keptAnswers.ts";
 import type { AnswerOf, QueryOf, Question } from "../client/questions.ts";
 import { answer } from "../client/seen.ts";
 import type { Initial } from "../client/session.tsx";
@@ -29,11 +30,8 @@ interface Host {
 interface Newest {
   revision: number;
   model: Model;
-  answers: Map<string, unknown>;
+  answers: KeptAnswers;
 }
-
-/** As many answers as are kept of one revision. */
-const MOST_ANSWERS = 300;
 
 const shared = ofProcess<{ host?: Promise<Host> }>("host", () => ({}));
 
@@ -66,7 +64,7 @@ export async function currentModel(): Promise<Newest> {
   if (host.model?.revision === revision) return host.model;
   const changes = host.model && host.store.changesSince(host.model.revision);
   const model = host.model && changes ? updateModel(host.model.model, plan, changes) : buildModel(plan);
-  host.model = { revision, model, answers: new Map() };
+  host.model = { revision, model, answers: new KeptAnswers() };
   return host.model;
 }
 
@@ -76,12 +74,7 @@ export async function currentAnswer<Q extends Question>(question: Q, query: Quer
   const { revision, model, answers } = await currentModel();
   const { sight } = BUILT_IN_USER;
   const key = JSON.stringify(query);
-  const place = `${question} ${key}`;
-  if (!answers.has(place)) {
-    if (answers.size >= MOST_ANSWERS) answers.clear();
-    answers.set(place, answer(model, question, query, sight));
-  }
-  return { revision, key, data: answers.get(place) as AnswerOf<Q> };
+  return { revision, key, data: answers.of(question, key, () => answer(model, question, query, sight)) };
 }
 
 /** The newest plan with its revision and what its reader can undo, as JSON; the plan is written once a revision. */

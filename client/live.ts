@@ -77,7 +77,7 @@ export function followTogether(maker: string, revision: () => number, hear: (ans
   }
   const name = `${NAME} ${maker}`;
   const channel = new BroadcastChannel(name);
-  channel.onmessage = ({ data }) => hear(data as Settled);
+  channel.onmessage = ({ data }: MessageEvent<Settled>) => hear(data);
   const lead = () => {
     follow(source, revision, (answer) => {
       channel.postMessage(answer);

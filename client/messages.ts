@@ -6,6 +6,7 @@ import type { NextSteps, TrailStep } from "../core/edits/history.ts";
 import type { OvertakenRow } from "../core/edits/overtaken.ts";
 import type { ToldRow } from "../core/edits/told.ts";
 import type { Fault } from "../core/plan/faults.ts";
+import { isObject } from "../core/plan/isObject.ts";
 import type { Plan } from "../core/plan/schema.ts";
 
 const key = z.string().min(8).max(80);
@@ -100,6 +101,5 @@ export class NotTaken extends Error {
 
 /** True for an answer of the application's own. */
 export function isSettled(value: unknown): value is Settled {
-  const answer = value as Partial<Settled> | null;
-  return typeof answer === "object" && answer !== null && typeof answer.revision === "number" && Array.isArray(answer.faults);
+  return isObject(value) && typeof value.revision === "number" && Array.isArray(value.faults);
 }

@@ -1,8 +1,8 @@
 // The plan host in a web worker: parsing, computing and settling, away from the screen's thread.
 import * as Comlink from "comlink";
 import { get, update } from "idb-keyval";
+import type { Edit } from "../core/edits/edit.ts";
 import type { OnSolve, Solver } from "../core/staffing/program.ts";
-import type { EvenOutQuery } from "./evenOutQuery.ts";
 import { evenOutThere } from "./evenOutThere.ts";
 import { type HostState, type Notice, PlanHost } from "./host.ts";
 import { keepIn } from "./keep.ts";
@@ -10,6 +10,7 @@ import type { KeptEdit } from "./keptEdit.ts";
 import { followTogether } from "./live.ts";
 import { isSettled, NotTaken, type PlanMessage, type Settle, type Settled } from "./messages.ts";
 import { post } from "./post.ts";
+import type { QueryOf, Question } from "./questions.ts";
 import { runSearch, type SearchKind, type SearchNews, type SearchQuery } from "./searches.ts";
 
 const KEPT = "edits-on-their-way";
@@ -74,6 +75,12 @@ const IDLE_MS = 1500;
 /** What ends the searches that somebody waits for, by their names. */
 const running = new Map<string, AbortController>();
 
+/** Searches that the server does where the plan is large. @returns Whether it has begun. */
+const onServer: {
+  [K in SearchKind]?: (query: SearchQuery<K>, tell: (news: SearchNews<K>, isDone: boolean) => void, stop: AbortSignal) => Promise<boolean>;
+} = { evenOut: evenOutThere };
+
+/** Every way in answers later, as the window hears it. */
 const api = {
   async start(listener: (state: HostState, notice?: Notice) => void, justMade: readonly KeptEdit[]): Promise<void> {
     tell = listener;
@@ -86,9 +93,9 @@ const api = {
       (answer) => void host.hear(answer),
     );
   },
-  ask: host.ask.bind(host),
-  openSketch: host.openSketch.bind(host),
-  preview: host.preview.bind(host),
+  ask: async <Q extends Question>(question: Q, query: QueryOf<Q>) => host.ask(question, query),
+  openSketch: async (id: string | null) => host.openSketch(id),
+  preview: async <Q extends Question>(edit: Edit, question: Q, query: QueryOf<Q>) => host.preview(edit, question, query),
   edit: host.edit.bind(host),
   propose(openingIds: readonly string[], idStem: string, mostPeople: 1 | 2, solve: Solver, onSolve: OnSolve) {
     const until = performance.now() + PROPOSE_SECONDS * 1000;
@@ -96,25 +103,26 @@ const api = {
     return host.propose(openingIds, solve, { idStem, mostPeople, onSolve, secondsLeft });
   },
   /** Searches in pieces. @param name What it is stopped by. */
-  search<K extends SearchKind>(
+  async search<K extends SearchKind>(
     name: string,
     kind: K,
     query: SearchQuery<K>,
     tell: (news: SearchNews<K>, isDone: boolean) => void,
     solve?: Solver,
-  ) {
+  ): Promise<void> {
     const stop = new AbortController();
     running.set(name, stop);
-    const here = () => {
-      const pause = () => new Promise<void>((resolve) => setTimeout(resolve));
-      return runSearch(host.search(kind, query), tell, () => stop.signal.aborted, pause, solve);
-    };
-    const there = () => evenOutThere(query as EvenOutQuery, tell as Parameters<typeof evenOutThere>[1], stop.signal);
     // The server knows the plan, not what a sketch has on top of it.
-    const isThere = kind === "evenOut" && host.isLarge && host.isSaved && !host.isSketching;
-    return (isThere ? there().then((isBegun) => (isBegun ? undefined : here())) : here()).finally(() => running.delete(name));
+    const isForServer = host.isLarge && host.isSaved && !host.isSketching;
+    const pause = () => new Promise<void>((resolve) => setTimeout(resolve));
+    try {
+      if (isForServer && (await onServer[kind]?.(query, tell, stop.signal))) return;
+      await runSearch(host.search(kind, query), tell, () => stop.signal.aborted, pause, solve);
+    } finally {
+      running.delete(name);
+    }
   },
-  stopSearch(name: string): void {
+  async stopSearch(name: string): Promise<void> {
     running.get(name)?.abort();
   },
   step: host.step.bind(host),

@@ -8,16 +8,19 @@ import { moneyIn, moneyInNews, moneyInPlan, moneyInProposal } from "./moneyIn.ts
 import { type AnswerOf, type QueryOf, type Question, questions } from "./questions.ts";
 import { type Search, type SearchKind, type SearchNews, type SearchQuery, searches } from "./searches.ts";
 
+/** The same functions, by what their questions ask and are answered. */
+const answers: { [Q in Question]: (model: Model, query: QueryOf<Q>) => AnswerOf<Q> } = questions;
+const beginnings: { [K in SearchKind]: (model: Model, query: SearchQuery<K>) => Search<SearchNews<K>> } = searches;
+
 /** Answers one question about a plan. */
 export function answer<Q extends Question>(model: Model, question: Q, query: QueryOf<Q>, sight: MoneySight): AnswerOf<Q> {
   const places = moneyIn[question];
-  const told = (questions[question] as (model: Model, query: QueryOf<Q>) => AnswerOf<Q>)(model, query);
-  return asSeen(told, typeof places === "function" ? places(query) : places, sight);
+  return asSeen(answers[question](model, query), typeof places === "function" ? places(query) : places, sight);
 }
 
 /** Begins a search over a plan. */
 export function search<K extends SearchKind>(model: Model, kind: K, query: SearchQuery<K>, sight: MoneySight): Search<SearchNews<K>> {
-  const begun = searches[kind](model, query as never) as Search<SearchNews<K>>;
+  const begun = beginnings[kind](model, query);
   return { ...begun, news: () => asSeen(begun.news(), moneyInNews[kind], sight) };
 }
 

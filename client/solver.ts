@@ -16,7 +16,7 @@ export const solveProgram: Solver = async (program, seconds) => {
   const { Status: status, Columns: columns } = (await loading).solve(program, { time_limit: seconds, output_flag: false });
   if (status !== "Optimal" && status !== "Time limit reached") return null;
   const found = Object.entries(columns).flatMap(([name, column]): [string, number][] =>
-    "Primal" in column && Number.isFinite(column.Primal) ? [[name, column.Primal as number]] : [],
+    "Primal" in column && typeof column.Primal === "number" && Number.isFinite(column.Primal) ? [[name, column.Primal]] : [],
   );
   return found.length > 0 ? { values: new Map(found), isOptimal: status === "Optimal" } : null;
 };

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from "node:util";
 import { expect, test } from "vitest";
 import { fernhollow } from "../demo/fernhollow.ts";
 import { largePlan } from "../demo/large.ts";
@@ -16,27 +17,27 @@ import { updateModel } from "./update.ts";
 
 const small = { people: 24, projects: 5, tasks: 90, assignments: 220, links: 90 };
 
-/** All placed days of every row, as text, so that two models can be held against each other. */
-function placedDays({ placements, work }: Model): string[] {
+/** All placed days of every row, so that two models can be held against each other. */
+function placedDays({ placements, work }: Model) {
   return Array.from({ length: work.rows }, (_, row) => {
-    const days: string[] = [];
+    const days: number[] = [];
     for (let i = 0; i < placements.length[row]; i++) {
       const minutes = placements.buffer.minutes[placements.offset[row] + i];
-      if (minutes > 0) days.push(`${placements.start[row] + i}:${minutes}`);
+      if (minutes > 0) days.push(placements.start[row] + i, minutes);
     }
-    return `${placements.asked[row]} ${placements.placed[row]} ${JSON.stringify(placements.unplacedAt.get(row) ?? [])} ${days.join(" ")}`;
+    return { asked: placements.asked[row], placed: placements.placed[row], unplaced: placements.unplacedAt.get(row) ?? [], days };
   });
 }
 
-/** All dates with what decides them, and all slack, as text. */
-function dated(model: Model): string[] {
+/** All dates with what decides them, and all slack. */
+function dated(model: Model) {
   const { schedule, plan } = model;
   return plan.tasks.map(({ id }, row) => {
     const dates = schedule.of(row);
-    if (!dates) return `${id} none`;
+    if (!dates) return { id };
     const { start, finish, driver, startAt, finishAt } = dates;
     const room = model.slack().of(row);
-    return `${id} ${JSON.stringify([start, finish, driver, startAt, finishAt, room?.total, room?.free])}`;
+    return { id, start, finish, driver, startAt, finishAt, total: room?.total, free: room?.free };
   });
 }
 
@@ -54,7 +55,7 @@ function stagesOf(model: Model) {
     const book = model.load(counting);
     return plan.people.map((_, person) => {
       const { minutes, at } = book.of(person, start, stop);
-      return minutes.slice(at, at + stop - start).join(" ");
+      return minutes.subarray(at, at + stop - start);
     });
   });
   const { byProject: _, ...whole } = model.costsOfHorizon();
@@ -64,10 +65,9 @@ function stagesOf(model: Model) {
 
 const countings = [defaultCounting, { pencilled: false, pipeline: "weighted" }, countAll] as const;
 
-/** Compares by text, which is many times faster; where the texts differ, says where. */
+/** Compares in one go, which is many times faster; where the two differ, says where. */
 function expectSame(found: unknown, expected: unknown, message: string): void {
-  const text = (value: unknown) => JSON.stringify(value, (_, own) => (ArrayBuffer.isView(own) ? String(own) : own));
-  if (text(found) !== text(expected)) expect(found, message).toEqual(expected);
+  if (!isDeepStrictEqual(found, expected)) expect(found, message).toEqual(expected);
 }
 
 /** Makes random edits one after the other and compares every step with working everything out anew. */

@@ -2,6 +2,7 @@
 import { parse } from "csv-parse/sync";
 import { stringify } from "csv-stringify/sync";
 import { messageOf } from "../core/plan/errors.ts";
+import { isObject } from "../core/plan/isObject.ts";
 import { FILE_LIMITS } from "../core/plan/limits.ts";
 import { UnreadableFile } from "./textTable.ts";
 
@@ -22,7 +23,7 @@ export function readCsv(text: string, delimiter = delimiterOf(text)): string[][]
     });
   } catch (error) {
     if (error instanceof UnreadableFile) throw error;
-    const { lines } = error as { lines?: number };
+    const lines = isObject(error) && typeof error.lines === "number" ? error.lines : undefined;
     throw new UnreadableFile(
       `This file could not be read as CSV${lines === undefined ? "" : ` from line ${lines} on`}: ${messageOf(error)}. Look at the quotes there.`,
     );

@@ -19,7 +19,7 @@ export function copyText<T extends object>(
 ): string {
   let text = "";
   rows.forEach((row, at) => {
-    const values = row as Record<string, unknown>;
+    const values: Readonly<Record<string, unknown>> = Object(row);
     text += lead(row, at)
       .map((value) => valueText(value, "text"))
       .join("\t");
@@ -37,5 +37,9 @@ function valueText(value: unknown, type: string): string {
 
 /** An array as SQL writes one, anything else as JSON. */
 function structureText(value: object, type: string): string {
-  return type.endsWith("[]") ? `{${(value as unknown[]).map((entry) => JSON.stringify(String(entry))).join(",")}}` : JSON.stringify(value);
+  return type.endsWith("[]")
+    ? `{${Object.values(value)
+        .map((entry) => JSON.stringify(String(entry)))
+        .join(",")}}`
+    : JSON.stringify(value);
 }

@@ -125,7 +125,7 @@ async function loadChildren(sql: Sql, child: ChildTable, parents: readonly Row[]
   for (const parent of parents)
     for (const [position, entry] of entriesOf(child, parent).entries()) {
       places.push([parent.id, position]);
-      entries.push(child.scalar ? { [child.scalar.key]: entry } : (entry as object));
+      entries.push(child.scalar ? { [child.scalar.key]: entry } : Object(entry));
     }
   if (entries.length > 0)
     await sql.load(
@@ -297,7 +297,7 @@ function entriesOf({ key }: ChildTable, parent: Row): readonly unknown[] {
 }
 
 function childValues({ scalar, columns }: ChildTable, entry: unknown): Json {
-  return scalar ? { [scalar.name]: entry } : record(columns, entry as Json);
+  return scalar ? { [scalar.name]: entry } : record(columns, Object(entry));
 }
 
 const parentRecord = (table: Table, row: Row, position: number): Json => ({ position, ...record(table.columns, parentValues(row)) });

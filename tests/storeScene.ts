@@ -4,7 +4,8 @@ import { join } from "node:path";
 import { afterEach, beforeEach, inject } from "vitest";
 import { readMigrations } from "../store/migrate.ts";
 import { PlanStore, type Request, type StoreOptions } from "../store/planStore.ts";
-import { copyTemplate, migrationsFolder } from "./storeTemplate.ts";
+import { copyTemplate } from "./copyTemplate.ts";
+import { migrationsFolder } from "./storeTemplate.ts";
 
 export const NOW = "2027-02-01T09:00:00.000Z";
 export const migrations = await readMigrations(migrationsFolder);

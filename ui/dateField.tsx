@@ -25,18 +25,27 @@ export interface DateFieldProps {
   onKeyDown?: (event: KeyboardEvent<HTMLInputElement>) => void;
 }
 
+/** What is typed stands until the field is left; whoever asks is told at once which day it means. */
+function useTyped(value: string, onChange: (text: string) => void) {
+  const today = useToday();
+  const [typed, setTyped] = useState<{ text: string; meant: string } | null>(null);
+  return {
+    text: typed?.meant === value ? typed.text : value,
+    type: (text: string) => {
+      const date = meantDate(text, today);
+      const meant = date === null ? text : writeDate(date);
+      setTyped({ text, meant });
+      onChange(meant);
+    },
+    leave: () => setTyped(null),
+  };
+}
+
 export function DateField({ value, onChange, label, placeholder = "8 Feb 2027", width, onBlur, ...props }: DateFieldProps) {
   const { id } = useLabelled();
   const today = useToday();
-  const [typed, setTyped] = useState<{ text: string; meant: string } | null>(null);
+  const { text, type, leave } = useTyped(value, onChange);
   const [isOpen, setOpen] = useState(false);
-  // What is typed stands until the field is left; whoever asks is told at once which day it means.
-  const type = (text: string) => {
-    const date = meantDate(text, today);
-    const meant = date === null ? text : writeDate(date);
-    setTyped({ text, meant });
-    onChange(meant);
-  };
   return (
     <Popover.Root open={isOpen} onOpenChange={setOpen}>
       <span className="date-field relative block" style={width === undefined ? undefined : { width }}>
@@ -45,10 +54,10 @@ export function DateField({ value, onChange, label, placeholder = "8 Feb 2027", 
           id={id}
           aria-label={label}
           placeholder={placeholder}
-          value={typed && typed.meant === value ? typed.text : value}
+          value={text}
           onChange={(event) => type(event.target.value)}
           onBlur={() => {
-            setTyped(null);
+            leave();
             onBlur?.();
           }}
         />
@@ -68,7 +77,7 @@ export function DateField({ value, onChange, label, placeholder = "8 Feb 2027", 
             date={meantDate(value, today)}
             today={today}
             onPick={(date) => {
-              setTyped(null);
+              leave();
               onChange(writeDate(date));
               setOpen(false);
             }}

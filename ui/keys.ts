@@ -6,9 +6,9 @@ export type Keys = Record<string, (event: KeyboardEvent) => void>;
 
 /** True where a key press is meant for a control that takes text. */
 export function isTyping(event: KeyboardEvent): boolean {
-  const target = event.target as HTMLElement | null;
-  if (target === null) return false;
-  const takesText = target.tagName === "INPUT" && !["checkbox", "radio", "button"].includes((target as HTMLInputElement).type);
+  const { target } = event;
+  if (!(target instanceof HTMLElement)) return false;
+  const takesText = target instanceof HTMLInputElement && !["checkbox", "radio", "button"].includes(target.type);
   return takesText || target.isContentEditable || ["TEXTAREA", "SELECT"].includes(target.tagName);
 }
 

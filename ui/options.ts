@@ -1,4 +1,5 @@
 // What can be chosen from in a list: values with their texts, and what helps to choose beside them.
+import { keysOf } from "../core/plan/keysOf.ts";
 
 export interface Option<V extends string = string> {
   value: V;
@@ -16,7 +17,7 @@ export const none = (text: string): Option<""> => ({ value: "", text });
 
 /** Words by value, in their order. */
 export function wordOptions<V extends string>(words: Readonly<Record<V, string>>): Option<V>[] {
-  return Object.entries<string>(words).map(([value, text]) => ({ value: value as V, text }));
+  return keysOf(words).map((value) => ({ value, text: words[value] }));
 }
 
 /** Texts that stand for themselves. */

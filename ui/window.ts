@@ -1,13 +1,20 @@
 "use client";
 // The window of time that every screen follows, kept in the URL.
 import { parseAsString, parseAsStringLiteral, useQueryStates } from "nuqs";
-import { useMemo } from "react";
+import { useCallback, useMemo } from "react";
 import { type Day, formatDay } from "../core/calendar/day.ts";
 import { type Grain, grains, type PeriodSettings, type Range } from "../core/calendar/periods.ts";
 import { windowFrom } from "./timeWindow.ts";
 
-/** The window, and how to move it. */
-export function useTimeWindow(today: Day, horizon: Range, settings: PeriodSettings) {
+export interface TimeWindow {
+  range: Range;
+  grain: Grain;
+  moveTo(range: Range): void;
+  setGrain(grain: Grain): void;
+}
+
+/** The window, and how to move it; the same as long as it is not moved. */
+export function useTimeWindow(today: Day, horizon: Range, settings: PeriodSettings): TimeWindow {
   const [params, setParams] = useQueryStates(
     { from: parseAsString, to: parseAsString, by: parseAsStringLiteral(grains) },
     { history: "replace", shallow: true },
@@ -16,7 +23,10 @@ export function useTimeWindow(today: Day, horizon: Range, settings: PeriodSettin
     () => windowFrom(params.from, params.to, params.by, today, horizon, settings),
     [params.from, params.to, params.by, today, horizon, settings],
   );
-  const moveTo = (range: Range) => void setParams({ from: formatDay(range.start), to: formatDay(range.stop - 1) });
-  const setGrain = (grain: Grain) => void setParams({ by: grain });
-  return { ...window, moveTo, setGrain };
+  const moveTo = useCallback(
+    (range: Range) => void setParams({ from: formatDay(range.start), to: formatDay(range.stop - 1) }),
+    [setParams],
+  );
+  const setGrain = useCallback((grain: Grain) => void setParams({ by: grain }), [setParams]);
+  return useMemo(() => ({ ...window, moveTo, setGrain }), [window, moveTo, setGrain]);
 }

@@ -124,12 +124,11 @@ function peopleOf(model: Model, ids: readonly string[], periods: readonly Range[
   const rows = ids.map((id) => lookUp(rowById(plan.people), id));
   const sums = peopleSums(model, model.load(defaultCounting), rows, periods);
   const states = statesOf(sums, levelBandOf(plan));
-  const cut = <A extends Int32Array | Uint8Array>(column: A, at: number) =>
-    column.slice(at * periods.length, (at + 1) * periods.length) as A;
   return Object.fromEntries(
-    ids.map((id, at) => [
-      id,
-      { name: plan.people[rows[at]].name, capacity: cut(sums.capacity, at), load: cut(sums.load, at), state: cut(states, at) },
-    ]),
+    ids.map((id, at) => {
+      const [from, to] = [at * periods.length, (at + 1) * periods.length];
+      const { name } = plan.people[rows[at]];
+      return [id, { name, capacity: sums.capacity.slice(from, to), load: sums.load.slice(from, to), state: states.slice(from, to) }];
+    }),
   );
 }

@@ -1,4 +1,5 @@
 // What may be seen of money: every figure of it passes here on its way from the core to a screen or a file.
+import { isObject } from "../plan/isObject.ts";
 
 export type MoneySide = "cost" | "bill" | "margin";
 
@@ -31,7 +32,7 @@ function withoutFigure(value: unknown, steps: readonly string[], at: number): un
   if (at === steps.length) return typeof value === "number" ? HIDDEN : typeof value === "boolean" ? false : value;
   if (Array.isArray(value)) return value.map((member) => withoutFigure(member, steps, at + 1));
   const key = steps[at];
-  const members = value as Record<string, unknown>;
-  const keys = key === "*" ? Object.keys(members) : key in members ? [key] : [];
-  return { ...members, ...Object.fromEntries(keys.map((own) => [own, withoutFigure(members[own], steps, at + 1)])) };
+  if (!isObject(value)) return value;
+  const keys = key === "*" ? Object.keys(value) : key in value ? [key] : [];
+  return { ...value, ...Object.fromEntries(keys.map((own) => [own, withoutFigure(value[own], steps, at + 1)])) };
 }

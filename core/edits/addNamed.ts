@@ -17,7 +17,7 @@ export const addNamed: EditKind<z.infer<typeof schema>> & { schema: typeof schem
   schema,
   changes: (plan, { list, row }) => {
     if (isNameTaken(plan, list, row.name, row.id)) return { fault: faultText.nameTaken(listWords[list], row.name) };
-    return addedRow(plan, list, row as unknown as Row<NamedList>, null);
+    return addedRow(plan, list, row as Row<NamedList>, null);
   },
   words: (_, { list, row }) => `add the ${listWords[list]} "${row.name}"`,
 };

@@ -5,8 +5,7 @@ import { MOST_SHIFTS, type RowIndex, rememberIndex, rowById, shiftedIndex } from
 import type { ChangedList, ListName, Plan, Row } from "../plan/schema.ts";
 
 /** One row before and after; null before it was added and after it was deleted. */
-interface ChangeOf<L extends ChangedList> {
-  list: L;
+interface Turn<L extends ChangedList> {
   id: string;
   before: Row<L> | null;
   after: Row<L> | null;
@@ -14,18 +13,26 @@ interface ChangeOf<L extends ChangedList> {
   next?: string | null;
 }
 
+interface ChangeOf<L extends ChangedList> extends Turn<L> {
+  list: L;
+}
+
 /** A change of a row of one of some lists; of any, or of the settings, by default. */
 export type Change<L extends ChangedList = ChangedList> = { [K in L]: ChangeOf<K> }[L];
 
 /** A change of a row of a list that is known to the caller alone. */
-export function changeOf<L extends ChangedList>(list: L, change: Omit<ChangeOf<L>, "list">): Change {
+export function changeOf<L extends ChangedList>(list: L, change: Turn<L>): Change {
+  const made: ChangeOf<L> = { list, ...change };
   // The compiler does not see that one list and its rows belong to one member of the union.
-  return { list, ...change } as unknown as Change;
+  return made as Change;
 }
+
+/** A change of the same row, from and to other states of it. */
+export const turned = (change: Change, before: Change["before"], after: Change["after"]) => ({ ...change, before, after }) as Change;
 
 /** The changes that take these back, in reverse order. */
 export function invert(changes: readonly Change[]): Change[] {
-  return changes.map((change) => ({ ...change, before: change.after, after: change.before }) as Change).reverse();
+  return changes.map((change) => turned(change, change.after, change.before)).reverse();
 }
 
 /** The plan with changes applied in order. Rows must stand as the changes' `before` says. */

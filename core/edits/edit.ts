@@ -150,7 +150,8 @@ const kinds = {
 
 type Schema = (typeof kinds)[keyof typeof kinds]["schema"];
 
-const singleSchema = z.discriminatedUnion("kind", Object.values(kinds).map(({ schema }) => schema) as [Schema, ...Schema[]]);
+const [firstSchema, ...otherSchemas]: Schema[] = Object.values(kinds).map(({ schema }) => schema);
+const singleSchema = z.discriminatedUnion("kind", [firstSchema, ...otherSchemas]);
 
 /** Several edits that are one to whoever makes them, and one to undo. */
 const together = z.strictObject({
@@ -166,6 +167,9 @@ export const editSchema = z.discriminatedUnion("kind", [...singleSchema.options,
 /** One edit that is not several. */
 export type SingleEdit = z.infer<typeof singleSchema>;
 
+/** The single edits that an edit consists of: itself, or those that are made together. */
+export const singleEdits = (edit: Edit): SingleEdit[] => (edit.kind === "together" ? edit.edits : [edit]);
+
 /** An edit of one kind. */
 export type EditOf<K extends SingleEdit["kind"]> = Extract<SingleEdit, { kind: K }>;
 
@@ -178,7 +182,7 @@ export type Outcome = { plan: Plan; changes: Change[]; words: string; faults: re
 
 /** Applies an edit to a plan; the plan itself stays as it is. Every row it touches is checked. */
 export function applyEdit(plan: Plan, edit: Edit): Outcome {
-  const made = edit.kind === "together" ? changesTogether(plan, edit.edits) : kindOf(edit).changes(plan, edit);
+  const made = edit.kind === "together" ? changesTogether(plan, edit.edits) : kindOf(edit.kind).changes(plan, edit);
   if ("fault" in made) return { plan: null, faults: [{ place: edit.kind, message: made.fault }] };
   made.changes.push(...detached(plan, made.changes));
   const rowFaults = [...faultsOfIds(plan, made.changes), ...made.changes.flatMap(faultsOfRow)];
@@ -187,7 +191,7 @@ export function applyEdit(plan: Plan, edit: Edit): Outcome {
   const faults = faultsAfter(next, made.changes);
   return faults.length > 0
     ? { plan: null, faults }
-    : { plan: next, changes: made.changes, words: edit.kind === "together" ? edit.words : kindOf(edit).words(plan, edit), faults: [] };
+    : { plan: next, changes: made.changes, words: edit.kind === "together" ? edit.words : kindOf(edit.kind).words(plan, edit), faults: [] };
 }
 
 /** The faults that changes have brought into a plan: of the rows they touched, and circles they closed. */
@@ -196,14 +200,15 @@ export function faultsAfter(plan: Plan, changes: readonly Change[]): Fault[] {
   return faults.length === 0 && mayCloseCircle(changes) ? circleFaults(plan) : faults;
 }
 
-const kindOf = ({ kind }: SingleEdit) => kinds[kind] as unknown as EditKind<SingleEdit>;
+const ways: { [K in SingleEdit["kind"]]: EditKind<EditOf<K>> } = kinds;
+const kindOf = <K extends SingleEdit["kind"]>(kind: K): EditKind<EditOf<K>> => ways[kind];
 
 /** Each edit is made on what those before it have left; the rules between rows have to hold at the end alone. */
 function changesTogether(plan: Plan, edits: readonly SingleEdit[]): Made {
   const changes: Change[] = [];
   let next = plan;
   for (const edit of edits) {
-    const made = kindOf(edit).changes(next, edit);
+    const made = kindOf(edit.kind).changes(next, edit);
     if ("fault" in made) return made;
     changes.push(...made.changes);
     next = applyChanges(next, made.changes);

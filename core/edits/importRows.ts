@@ -1,26 +1,26 @@
 // Imports rows of a file: new ones are added, those with a known id are replaced. One edit, one undo.
 import * as z from "zod";
+import { keysOf } from "../plan/keysOf.ts";
 import { FILE_LIMITS } from "../plan/limits.ts";
 import { findRow, rowsOf } from "../plan/rows.ts";
 import { type ListName, type Plan, type Row, rowSchemas } from "../plan/schema.ts";
 import { type Change, changeOf } from "./change.ts";
 import type { EditKind } from "./kind.ts";
 
-const lists = Object.keys(rowSchemas) as [ListName, ...ListName[]];
 const schema = z.strictObject({
   kind: z.literal("importRows"),
   /** Name of the file, for the trail. */
   source: z.string().max(300),
   // The rows themselves are checked like those of every edit.
   rows: z
-    .array(z.strictObject({ list: z.enum(lists), row: z.looseObject({ id: z.string() }) }))
+    .array(z.strictObject({ list: z.enum(keysOf(rowSchemas)), row: z.looseObject({ id: z.string() }) }))
     .min(1)
     .max(FILE_LIMITS.rows),
 });
 
 export const importRows: EditKind<z.infer<typeof schema>> & { schema: typeof schema } = {
   schema,
-  changes: (plan, { rows }) => ({ changes: rows.map(({ list, row }) => broughtIn(plan, list, row as unknown as Row)) }),
+  changes: (plan, { rows }) => ({ changes: rows.map(({ list, row }) => broughtIn(plan, list, row as Row)) }),
   words: (_, { source, rows }) => `import ${rows.length === 1 ? "a row" : `${rows.length} rows`} from ${source}`,
 };
 

@@ -1,5 +1,5 @@
 // What a kind of edit consists of, and the ways in which most of them touch a row.
-import type * as z from "zod";
+import * as z from "zod";
 import { listWords } from "../plan/check.ts";
 import { faultText } from "../plan/faults.ts";
 import { isOneOf } from "../plan/oneOf.ts";
@@ -30,7 +30,7 @@ export function addedRow<L extends ListName>(plan: Plan, list: L, row: Row<L>, n
 
 /** Sets keys of a row; a key set to null is taken away. */
 export function changedRow<L extends ChangedList>(plan: Plan, list: L, id: string, set: Settable<L>): Made {
-  const before = findRow<{ id: string }>(rowsOf(plan, list), id) as Row<L> | undefined;
+  const before = findRow(rowsOf(plan, list), id);
   if (!before) return { fault: faultText.gone(listWords[list]) };
   return { changes: [changeOf(list, { id, before, after: withSet(before, set) })] };
 }
@@ -52,6 +52,6 @@ export function deletedRow(plan: Plan, list: ListName, id: string): Made {
 /** A schema in which every key is optional and may be null, to take a key away; those in `fixed` cannot be set. */
 export function settable<S extends z.ZodRawShape, F extends keyof S & string>(schema: z.ZodObject<S>, fixed: readonly F[]) {
   const keys = Object.keys(schema.shape).filter((key) => !isOneOf(fixed, key));
-  const shape = Object.fromEntries(keys.map((key) => [key, (schema.shape[key] as z.ZodType).nullish()]));
-  return shape as unknown as { [K in Exclude<keyof S & string, F>]: z.ZodOptional<z.ZodNullable<S[K]>> };
+  const shape = Object.fromEntries(keys.map((key) => [key, z.nullish(schema.shape[key])]));
+  return shape as { [K in Exclude<keyof S & string, F>]: z.ZodOptional<z.ZodNullable<S[K]>> };
 }

@@ -1,7 +1,7 @@
 // What an edit would write over that its maker has not seen: cells that others have changed since, to something else.
 import { isSame } from "../plan/same.ts";
 import type { RateEntry } from "../plan/schema.ts";
-import type { Change } from "./change.ts";
+import { type Change, turned } from "./change.ts";
 import { rateKey } from "./changeRates.ts";
 
 /** One cell that two have changed. */
@@ -44,7 +44,7 @@ function effective(changes: readonly Change[]): Change[] {
   for (const change of changes) {
     const key = `${change.list} ${change.id}`;
     const first = byRow.get(key);
-    byRow.set(key, first ? ({ ...change, before: first.before } as Change) : change);
+    byRow.set(key, first ? turned(change, first.before, change.after) : change);
   }
   return [...byRow.values()];
 }

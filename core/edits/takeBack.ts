@@ -3,7 +3,7 @@ import { grouped } from "../plan/grouped.ts";
 import { findRow, rowsOf } from "../plan/rows.ts";
 import { isSame } from "../plan/same.ts";
 import type { Plan, RateEntry } from "../plan/schema.ts";
-import { type Change, invert } from "./change.ts";
+import { type Change, invert, turned } from "./change.ts";
 import { rateKey } from "./changeRates.ts";
 import { cellsOf, type OvertakenCell, type OvertakenRow, rowName } from "./overtaken.ts";
 
@@ -40,7 +40,7 @@ export function takeBack(plan: Plan, made: readonly Change[]): TakenBack {
 /** The steps of one row, begun at what stands there now and ended at what it goes back to. */
 function between(steps: readonly Change[], now: Row | null, row: Row | null): Change[] {
   const last = steps.length - 1;
-  return steps.map((step, at) => ({ ...step, ...(at === 0 && { before: now }), ...(at === last && { after: row }) }) as unknown as Change);
+  return steps.map((step, at) => turned(step, at === 0 ? now : step.before, at === last ? row : step.after));
 }
 
 /** What a row goes back to: `made` is how the step left it, `former` how it was before, `now` how it stands. */
@@ -50,7 +50,7 @@ function rowBack(list: Change["list"], made: Row | null, former: Row | null, now
   if (!made || !former || !now) return { row: now, cells: met(list, made, former, now) };
   const cells = met(list, made, former, now);
   const [left, here]: Cells[] = [made, now];
-  const row: Record<string, unknown> = { ...now };
+  const row: Row & Record<string, unknown> = { ...now };
   for (const [key, value] of changedKeys(made, former)) {
     if (list === "rateTables" && key === "entries") row.entries = entriesBack(made, former, now);
     else if (isSame(here[key], left[key])) {
@@ -58,7 +58,7 @@ function rowBack(list: Change["list"], made: Row | null, former: Row | null, now
       else row[key] = value;
     }
   }
-  return { row: row as unknown as Row, cells };
+  return { row, cells };
 }
 
 /** Cells that the step has changed and somebody else has changed since, to something else. */

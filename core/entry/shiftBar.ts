@@ -2,7 +2,7 @@
 // than that the task moves or lasts longer, with everybody on it.
 import { type Day, formatDay, parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
-import type { Edit, SingleEdit } from "../edits/edit.ts";
+import { type Edit, type SingleEdit, singleEdits } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { findRow, membersOf, rowById } from "../plan/rows.ts";
 import type { Assignment, Plan, Task } from "../plan/schema.ts";
@@ -84,7 +84,7 @@ export function ownDatesMoved(assignment: Assignment | undefined, by: number): S
 }
 
 const withOthers = (edit: Edit, own: readonly SingleEdit[], { name }: Task): Edit =>
-  own.length === 0 ? edit : { kind: "together", words: `move ${name} with everybody on it`, edits: [edit as SingleEdit, ...own] };
+  own.length === 0 ? edit : { kind: "together", words: `move ${name} with everybody on it`, edits: [...singleEdits(edit), ...own] };
 
 /** An end of the bar is drawn out of its task: the task lasts longer on that side. */
 function stretchedTask(model: Model, row: number, dates: TaskDates, { startDays, stopDays }: Omit<BarDrag, "assignmentId">): BarShift {

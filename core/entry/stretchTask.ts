@@ -2,7 +2,7 @@
 import { type Day, formatDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
-import { applyEdit, type Edit, type SingleEdit } from "../edits/edit.ts";
+import { applyEdit, type Edit, type SingleEdit, singleEdits } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Task } from "../plan/schema.ts";
@@ -56,7 +56,7 @@ export function stretchOptions(model: Model, task: Task, dates: TaskDates, from:
 function lasting({ way, edit }: DropOption, { id, name }: Task, durationDays: number, to: Day): Edit {
   if (edit.kind === "changeTask")
     return { ...edit, set: { ...edit.set, ...(way === "pin" ? { finish: formatDay(to) } : { durationDays }) } };
-  const edits: SingleEdit[] = [edit as SingleEdit, { kind: "changeTask", id, set: { durationDays } }];
+  const edits: SingleEdit[] = [...singleEdits(edit), { kind: "changeTask", id, set: { durationDays } }];
   return { kind: "together", words: `change how long ${name} lasts`, edits };
 }
 

@@ -94,10 +94,10 @@ interface Scene {
   order(from: string | undefined, to: string | undefined, path: readonly PropertyKey[]): void;
 }
 
-function checkRow(
+function checkRow<L extends ListName>(
   plan: Plan,
-  list: ListName,
-  row: Row,
+  list: L,
+  row: Row<L>,
   base: readonly PropertyKey[],
   summaries: ReadonlySet<string>,
   faults: Fault[],
@@ -118,7 +118,7 @@ function checkRow(
       if (from !== undefined && to !== undefined && to < from) fault(path, faultText.endsBeforeStart(from, to));
     },
   };
-  (rowChecks[list] as (row: Row, scene: Scene) => void)(row, scene);
+  rowChecks[list](row, scene);
 }
 
 const idsOf = (rows: readonly { id: unknown }[]): string[] => rows.flatMap(({ id }) => (typeof id === "string" ? [id] : []));

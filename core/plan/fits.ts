@@ -1,6 +1,7 @@
 // Whether a value fits a Zod schema, and nothing else: what Zod says, many times faster, for values that are expected to
 // fit. Built from the schema itself, so that there is one definition; Zod tells what is wrong where something is.
-import type * as z from "zod";
+import * as z from "zod";
+import { isObject } from "./isObject.ts";
 
 /** Says whether a value fits. */
 export type Fit = (value: unknown) => boolean;
@@ -40,7 +41,7 @@ export function fitOf(schema: z.core.$ZodType): Fit {
 const leftToZod =
   (schema: z.core.$ZodType): Fit =>
   (value) =>
-    (schema as z.ZodType).safeParse(value).success;
+    z.safeParse(schema, value).success;
 
 function objectFit({ shape, catchall }: z.core.$ZodObjectDef): Fit {
   const isStrict = catchall?._zod.def.type === "never";
@@ -51,14 +52,14 @@ function objectFit({ shape, catchall }: z.core.$ZodObjectDef): Fit {
     if (!["optional", "default"].includes(own._zod.def.type)) needed.add(key);
   }
   return (value) => {
-    if (typeof value !== "object" || value === null || Array.isArray(value)) return false;
+    if (!isObject(value) || Array.isArray(value)) return false;
     const keys = Object.keys(value);
     let found = 0;
     for (let at = 0; at < keys.length; at++) {
       const isFit = fits[keys[at]];
       if (isFit === undefined) {
         if (isStrict) return false;
-      } else if (!isFit((value as Record<string, unknown>)[keys[at]])) return false;
+      } else if (!isFit(value[keys[at]])) return false;
       else if (needed.has(keys[at])) found++;
     }
     return found === needed.size;
@@ -81,28 +82,38 @@ function numberFit(schema: z.core.$ZodType, def: z.core.$ZodNumberDef): Fit {
 
 /** The type first, then every check in turn; a check that is not known leaves the whole to Zod. */
 function withChecks(schema: z.core.$ZodType, checks: readonly z.core.$ZodCheck<never>[] | undefined, isOfType: Fit): Fit {
-  const fits = (checks ?? []).map(checkFit);
-  if (fits.includes(null)) return leftToZod(schema);
-  const [first, second, third, ...more] = fits as Fit[];
+  const fits: Fit[] = [];
+  for (const check of checks ?? []) {
+    const isFit = checkFit(check);
+    if (!isFit) return leftToZod(schema);
+    fits.push(isFit);
+  }
+  const [first, second, third, ...more] = fits;
   if (!first) return isOfType;
   if (!second) return (value) => isOfType(value) && first(value);
   if (!third) return (value) => isOfType(value) && first(value) && second(value);
   return (value) => isOfType(value) && first(value) && second(value) && third(value) && more.every((isFit) => isFit(value));
 }
 
+const lengthOf = (value: unknown): number => (typeof value === "string" || Array.isArray(value) ? value.length : Number.NaN);
+
 function checkFit(check: z.core.$ZodCheck<never>): Fit | null {
   const { def } = check._zod as unknown as z.core.$ZodChecks["_zod"];
   switch (def.check) {
     case "min_length":
-      return (value) => (value as ArrayLike<unknown>).length >= def.minimum;
+      return (value) => lengthOf(value) >= def.minimum;
     case "max_length":
-      return (value) => (value as ArrayLike<unknown>).length <= def.maximum;
+      return (value) => lengthOf(value) <= def.maximum;
     case "length_equals":
-      return (value) => (value as ArrayLike<unknown>).length === def.length;
-    case "greater_than":
-      return (value) => (def.inclusive ? (value as number) >= Number(def.value) : (value as number) > Number(def.value));
-    case "less_than":
-      return (value) => (def.inclusive ? (value as number) <= Number(def.value) : (value as number) < Number(def.value));
+      return (value) => lengthOf(value) === def.length;
+    case "greater_than": {
+      const least = Number(def.value);
+      return def.inclusive ? (value) => Number(value) >= least : (value) => Number(value) > least;
+    }
+    case "less_than": {
+      const most = Number(def.value);
+      return def.inclusive ? (value) => Number(value) <= most : (value) => Number(value) < most;
+    }
     default: {
       const { fn } = def as { fn?: Fit };
       return typeof fn === "function" ? fn : null;

@@ -1,6 +1,7 @@
 // The lists of names that other rows refer to (roles, skills, clients, materials, rate tables): who refers to a name, and
 // how that goes over to another one.
 
+import { keysOf } from "./keysOf.ts";
 import { findRow, rowsOf } from "./rows.ts";
 import type { ListName, Plan, RateEntry, Row } from "./schema.ts";
 import { stated } from "./stated.ts";
@@ -69,9 +70,6 @@ const referrers: Record<NamedList, Referrers> = {
   rateTables: { projects: (project, swap) => swapped(swapped(project, "costTableId", swap), "billTableId", swap) },
 };
 
-/** Lists that refer to one of names, each with the swapper of its rows. */
-const referrersTo = (list: NamedList) => Object.entries(referrers[list]) as [ListName, (row: Row, swap: Swap) => Row][];
-
 /** A row before and after a swap. */
 export interface SwappedRow {
   list: ListName;
@@ -83,13 +81,15 @@ export interface SwappedRow {
  * @param into The id of what takes its place; null takes the name off. */
 export function swappedRows(plan: Plan, list: NamedList, id: string, into: string | null): SwappedRow[] {
   const swap: Swap = (own) => (own === id ? (into ?? undefined) : own);
-  return referrersTo(list).flatMap(([other, swapper]) =>
+  return keysOf(referrers[list]).flatMap((other) =>
     rowsOf(plan, other).flatMap((before: Row) => {
-      const after = swapper(before, swap);
+      const after = swappedRow(referrers[list], other, before, swap);
       return after === before ? [] : [{ list: other, before, after }];
     }),
   );
 }
+
+const swappedRow = <L extends ListName>(ways: Referrers, list: L, row: Row<L>, swap: Swap): Row<L> => ways[list]?.(row, swap) ?? row;
 
 /** As many names of what uses something are told. */
 export const MOST_NAMES = 8;
@@ -97,10 +97,10 @@ export const MOST_NAMES = 8;
 /** What refers to each name of a list, by id; names that nothing refers to are left out. */
 export function usesOf(plan: Plan, list: NamedList): Map<string, Use[]> {
   const uses = new Map<string, Use[]>();
-  for (const [other, swapper] of referrersTo(list))
+  for (const other of keysOf(referrers[list]))
     for (const row of rowsOf(plan, other)) {
       const found = new Set<string>();
-      swapper(row, (id) => {
+      swappedRow(referrers[list], other, row, (id) => {
         found.add(id);
         return id;
       });

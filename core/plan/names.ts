@@ -69,9 +69,9 @@ export function firstRoleName({ roles }: Plan, person: Pick<Person, "roleIds"> |
 
 /** Orders texts by their code points, the same on every machine: below 0 where `a` comes first. */
 export function compareCodePoints(a: string, b: string): number {
-  const [left, right] = [[...a], [...b]];
+  const [left, right] = [a, b].map((text) => Array.from(text, (letter) => letter.codePointAt(0) ?? 0));
   for (let at = 0; at < left.length && at < right.length; at++) {
-    const difference = (left[at].codePointAt(0) as number) - (right[at].codePointAt(0) as number);
+    const difference = left[at] - right[at];
     if (difference !== 0) return difference;
   }
   return left.length - right.length;

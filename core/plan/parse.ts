@@ -4,6 +4,7 @@ import { checkPlan, faultsBetweenRows } from "./check.ts";
 import { messageOf } from "./errors.ts";
 import { type Fault, faultText, placeOf } from "./faults.ts";
 import { fitOf } from "./fits.ts";
+import { isObject } from "./isObject.ts";
 import { MOST_NESTING } from "./limits.ts";
 import { parseJson } from "./nesting.ts";
 import { optionalLists, type Plan, planSchema, rowSchemas } from "./schema.ts";
@@ -26,16 +27,19 @@ export function parsePlan(text: string): Parsed {
 export function parsePlanValue(value: unknown): Parsed {
   const head = headFault(value);
   if (head) return { plan: null, faults: [head] };
-  if (!fitsPlan(value)) {
-    const result = planSchema.safeParse(value, { reportInput: true });
-    if (!result.success) return { plan: null, faults: faultsOfMalformed(result.error.issues, value) };
-  }
-  const plan: Plan = { ...emptyLists(), ...(value as Plan) };
+  if (fitsPlan(value)) return checked(value);
+  const result = planSchema.safeParse(value, { reportInput: true });
+  return result.success ? checked(result.data) : { plan: null, faults: faultsOfMalformed(result.error.issues, value) };
+}
+
+function checked(fitting: Plan): Parsed {
+  const plan: Plan = { ...emptyLists(), ...fitting };
   const faults = checkPlan(plan);
   return faults.length > 0 ? { plan: null, faults } : { plan, faults: [] };
 }
 
-const fitsPlan = fitOf(planSchema);
+const isFit = fitOf(planSchema);
+const fitsPlan = (value: unknown): value is Plan => isFit(value);
 
 /** Lists that a file may leave out are empty then. */
 const emptyLists = () => Object.fromEntries(optionalLists.map((list) => [list, []]));
@@ -43,10 +47,9 @@ const emptyLists = () => Object.fromEntries(optionalLists.map((list) => [list, [
 /** The faults of the schema, and those between the rows that do fit it, so that all are told at once. */
 function faultsOfMalformed(issues: readonly z.core.$ZodIssue[], value: unknown): Fault[] {
   const faults = schemaFaults(issues, value);
-  const whole: Record<string, unknown> = { ...emptyLists(), ...(value as Record<string, unknown>) };
+  const whole: Record<string, unknown> = { ...emptyLists(), ...Object(value) };
   const lists = Object.keys(rowSchemas).map((list) => whole[list]);
-  const areRows = (list: unknown) =>
-    Array.isArray(list) && list.every((row) => typeof row === "object" && row !== null && !Array.isArray(row));
+  const areRows = (list: unknown) => Array.isArray(list) && list.every((row) => isObject(row) && !Array.isArray(row));
   if (!lists.every(areRows)) return faults;
   const malformed = new Set(issues.map(({ path }) => path.slice(0, path[0] === "settings" ? 1 : 2).join(" ")));
   const isMalformed = (list: string, at?: number) => malformed.has(at === undefined ? list : `${list} ${at}`);

@@ -1,7 +1,8 @@
 // From ids to row numbers, and from a row to the rows that belong to it.
 
+import { keysOf, recordOf } from "./keysOf.ts";
 import { lookUp } from "./lookUp.ts";
-import { type ChangedList, type ListName, type Plan, type Row, SETTINGS_ID } from "./schema.ts";
+import { type ChangedList, type ListName, type Plan, type Row, rowSchemas, SETTINGS_ID } from "./schema.ts";
 
 /** The row of each id of a list. */
 export interface RowIndex {
@@ -84,24 +85,33 @@ export function knownRow<T extends { id: string }>(list: readonly T[], id: strin
   return list[lookUp(rowById(list), id)];
 }
 
-const onlyRows = new WeakMap<object, readonly { id: string }[]>();
+/** Settings or exchange rates as the one row that they are changed as; the same as long as they are. */
+function asOneRow<T extends object, R>(rowOf: (value: T) => R): (value: T) => readonly R[] {
+  const known = new WeakMap<T, readonly R[]>();
+  return (value) => {
+    const rows = known.get(value) ?? [rowOf(value)];
+    known.set(value, rows);
+    return rows;
+  };
+}
 
-/** The one row that settings or exchange rates are changed as; the same as long as they are. */
-function onlyRow(of: object, row: { id: string }): readonly { id: string }[] {
-  let rows = onlyRows.get(of);
-  if (!rows) {
-    rows = [row];
-    onlyRows.set(of, rows);
-  }
-  return rows;
+const settingsRows = asOneRow((settings: Plan["settings"]): Row<"settings"> => ({ ...settings, id: SETTINGS_ID }));
+const exchangeRows = asOneRow((rates: Plan["exchangeRates"]): Row<"exchange"> => ({ id: SETTINGS_ID, rates }));
+
+const readers: { [L in ChangedList]: (plan: Plan) => readonly Row<L>[] } = {
+  ...listReaders(),
+  settings: ({ settings }) => settingsRows(settings),
+  exchange: ({ exchangeRates }) => exchangeRows(exchangeRates),
+};
+
+function listReaders() {
+  const readerOf = (list: ListName) => (plan: Plan) => plan[list];
+  return recordOf(keysOf(rowSchemas), readerOf) as { [L in ListName]: (plan: Plan) => readonly Row<L>[] };
 }
 
 /** The rows of a list, whichever it is; of the settings and of the exchange rates their one row. */
 export function rowsOf<L extends ChangedList>(plan: Plan, list: L): readonly Row<L>[] {
-  if (list === "settings") return onlyRow(plan.settings, { ...plan.settings, id: SETTINGS_ID } as Row<"settings">) as readonly Row<L>[];
-  if (list === "exchange")
-    return onlyRow(plan.exchangeRates, { id: SETTINGS_ID, rates: plan.exchangeRates } as Row<"exchange">) as readonly Row<L>[];
-  return plan[list as ListName] as readonly { id: string }[] as readonly Row<L>[];
+  return readers[list](plan);
 }
 
 /** Members grouped by owner: those of `owner` are `members[first[owner] … first[owner + 1])`, in row order. */

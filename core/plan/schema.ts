@@ -472,4 +472,5 @@ export type ListName = keyof typeof rowSchemas;
 
 /** A list of the plan, its settings, or its exchange rates. */
 export type ChangedList = keyof typeof changedSchemas;
-export type Row<L extends ChangedList = ListName> = L extends ListName ? Plan[L][number] : z.infer<(typeof changedSchemas)[L]>;
+type Rows = { [L in ChangedList]: z.infer<(typeof changedSchemas)[L]> };
+export type Row<L extends ChangedList = ListName> = Rows[L];

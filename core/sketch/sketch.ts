@@ -1,8 +1,9 @@
 // The plan as a sketch would have it: its changes made in their order on top of the plan, those that no longer can be left out.
 import type { Change } from "../edits/change.ts";
-import { applyEdit, type Edit, type EditTogether, editSchema, type SingleEdit } from "../edits/edit.ts";
+import { applyEdit, type Edit, type EditTogether, editSchema, type SingleEdit, singleEdits } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import type { Fault } from "../plan/faults.ts";
+import { known } from "../plan/lookUp.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Plan, Sketch } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
@@ -30,8 +31,7 @@ const ownKinds: ReadonlySet<Edit["kind"]> = new Set<Edit["kind"]>([
 ]);
 
 /** True of an edit that is made in the plan itself while a sketch is open. */
-export const isOfPlanItself = (edit: Edit): boolean =>
-  edit.kind === "together" ? edit.edits.some(({ kind }) => ownKinds.has(kind)) : ownKinds.has(edit.kind);
+export const isOfPlanItself = (edit: Edit): boolean => singleEdits(edit).some(({ kind }) => ownKinds.has(kind));
 
 /** An edit that was written down; null for what is none, or is about sketches itself. */
 export function readEdit(written: Sketch["edits"][number]["edit"]): Edit | null {
@@ -72,13 +72,13 @@ const plans: Known<Plan, Sketched> = new WeakMap();
 const models: Known<Model, Model> = new WeakMap();
 
 function onceFor<Base extends object, Result extends object>(
-  known: Known<Base, Result>,
+  ofBases: Known<Base, Result>,
   base: Base,
   edits: Sketch["edits"],
   work: () => Result,
 ): Result {
-  const results = known.get(base) ?? new WeakMap<Sketch["edits"], Result>();
-  known.set(base, results);
+  const results = ofBases.get(base) ?? new WeakMap<Sketch["edits"], Result>();
+  ofBases.set(base, results);
   const result = results.get(edits) ?? work();
   results.set(edits, result);
   return result;
@@ -108,10 +108,7 @@ export function adoptEdit(plan: Plan, sketchId: string, entryIds: ReadonlySet<st
   const { faults } = sketched(plan, { edits: wanted });
   const made = wanted.filter((_, at) => faults[at] === null);
   if (made.length === 0) return null;
-  const edits = made.flatMap(({ edit }): SingleEdit[] => {
-    const read = readEdit(edit) as Edit;
-    return read.kind === "together" ? read.edits : [read];
-  });
+  const edits = made.flatMap(({ edit }) => singleEdits(known(readEdit(edit), "edit of a change that can be made")));
   const words = made.length === 1 ? made[0].words : `adopt ${made.length} changes of the sketch "${sketch.name}"`;
   const erased: SingleEdit = { kind: "eraseFromSketch", id: sketchId, entryIds: made.map(({ id }) => id) };
   return { edit: { kind: "together", words: words.slice(0, 300), edits: [...edits, erased] }, count: made.length };

@@ -1,8 +1,9 @@
 // What bringing in a table would do, row by row, before anything is written; and the one edit that does it.
 import type { EditOf } from "../edits/edit.ts";
 import { listWords } from "../plan/check.ts";
-import { rowById } from "../plan/rows.ts";
-import type { ListName, Person, Plan, Row } from "../plan/schema.ts";
+import { keysOf, recordOf } from "../plan/keysOf.ts";
+import { findRow, rowById, rowsOf } from "../plan/rows.ts";
+import { type ListName, type Person, type Plan, type Row, rowSchemas } from "../plan/schema.ts";
 import { assignmentsTable } from "./assignments.ts";
 import { madeLists, plainText } from "./cells.ts";
 import { expensesTable } from "./expenses.ts";
@@ -106,7 +107,7 @@ export function previewTable(plan: Plan, query: PreviewQuery): Preview {
     if (id !== "" && earlier === undefined) seen.set(id, line);
     const outcome =
       earlier === undefined
-        ? kind.take(recordOf(kind, columns, cells), draft, options, line)
+        ? kind.take(cellsByKey(kind, columns, cells), draft, options, line)
         : refused(id, `The id "${id}" stands in line ${earlier} already.`);
     counts[outcome.outcome]++;
     return [{ ...outcome, line }];
@@ -123,7 +124,7 @@ export function previewTable(plan: Plan, query: PreviewQuery): Preview {
   };
 }
 
-function recordOf({ columns }: TableKind, mapping: readonly (number | null)[], cells: readonly Cell[]): Record<string, Cell | undefined> {
+function cellsByKey({ columns }: TableKind, mapping: readonly (number | null)[], cells: readonly Cell[]): Record<string, Cell | undefined> {
   const cellAt = (at: number | null) => (at === null ? undefined : (cells[at] ?? ""));
   return Object.fromEntries(columns.map(({ key }, at) => [key, cellAt(mapping[at])]));
 }
@@ -138,9 +139,9 @@ function missingColumns({ columns, subject }: TableKind, mapping: readonly (numb
 
 /** A plan with the rows read so far on top. */
 class PlanDraft implements Draft {
-  readonly #put = new Map<ListName, Map<string, Row>>();
+  readonly #put: { [L in ListName]: Map<string, Row<L>> } = recordOf(keysOf(rowSchemas), () => new Map());
   // People are listed once a row of the file; the list is made anew only after one has changed.
-  readonly #all = new Map<ListName, Row[]>();
+  readonly #all: { [L in ListName]: { rows: Row<L>[] | null } } = recordOf(keysOf(rowSchemas), () => ({ rows: null }));
 
   /** People ids by name and by e-mail, as `plainText` writes them. */
   readonly #ids = { name: new Map<string, Set<string>>(), email: new Map<string, Set<string>>() };
@@ -167,40 +168,32 @@ class PlanDraft implements Draft {
   }
 
   find<L extends ListName>(list: L, id: string): Row<L> | undefined {
-    const put = this.#put.get(list)?.get(id);
-    if (put) return put as Row<L>;
-    const row = rowById(this.plan[list]).get(id);
-    return row === undefined ? undefined : (this.plan[list][row] as Row<L>);
+    return this.#put[list].get(id) ?? findRow(rowsOf(this.plan, list), id);
   }
 
   all<L extends ListName>(list: L): Row<L>[] {
-    let all = this.#all.get(list);
-    if (!all) {
-      all = [...(this.plan[list] as Row[])];
-      this.#all.set(list, all);
-    }
-    return all as Row<L>[];
+    const all = this.#all[list];
+    all.rows ??= [...rowsOf(this.plan, list)];
+    return all.rows;
   }
 
   put<L extends ListName>(list: L, row: Row<L>): void {
-    const put = this.#put.get(list) ?? new Map<string, Row>();
-    this.#put.set(list, put);
-    const all = this.all(list) as Row[];
+    const put = this.#put[list];
+    const all = this.all(list);
     const at = rowById(this.plan[list]).get(row.id) ?? (put.has(row.id) ? all.findIndex(({ id }) => id === row.id) : -1);
     if (at >= 0) all[at] = row;
     else all.push(row);
     put.set(row.id, row);
-    if (list === "people") this.#index(row as Person);
+    const person = list === "people" && this.#put.people.get(row.id);
+    if (person) this.#index(person);
   }
 
   /** What rows have named and the plan did not have, as "role Rigger". */
   made(): string[] {
-    return madeLists.flatMap((list) =>
-      [...(this.#put.get(list)?.values() ?? [])].map((row) => `${listWords[list]} ${(row as Row<"roles">).name}`),
-    );
+    return madeLists.flatMap((list) => [...this.#put[list].values()].map(({ name }) => `${listWords[list]} ${name}`));
   }
 
   changed(): EditOf<"importRows">["rows"] {
-    return [...this.#put].flatMap(([list, rows]) => [...rows.values()].map((row) => ({ list, row: row as { id: string } })));
+    return keysOf(this.#put).flatMap((list) => [...this.#put[list].values()].map((row) => ({ list, row })));
   }
 }

@@ -104,27 +104,28 @@ export function workChanged(plan: Plan, work: Work, rows: readonly number[]): Wo
 export function workWithRows(plan: Plan, work: Work, former: Int32Array, changed: readonly number[]): Work {
   const assignments = plan.assignments.length;
   const rows = assignments + work.effortTasks.length;
-  const carry = <C extends Int32Array | Uint8Array>(column: C): C => {
-    const next = carryColumn(column, former, new (column.constructor as { new (length: number): C })(rows));
-    next.set(column.subarray(work.assignments), assignments);
-    return next;
+  const carry = <C extends Int32Array | Uint8Array>(column: C, into: C): C => {
+    carryColumn(column, former, into).set(column.subarray(work.assignments), assignments);
+    return into;
   };
+  const ints = (column: Int32Array) => carry(column, new Int32Array(rows));
+  const bytes = (column: Uint8Array) => carry(column, new Uint8Array(rows));
   const next: Omit<Work, "byTask" | "byPerson"> = {
     assignments,
     rows,
-    task: carry(work.task),
-    project: carry(work.project),
-    person: carry(work.person),
-    team: carry(work.team),
-    role: carry(work.role),
-    isMaterial: carry(work.isMaterial),
-    isPencilled: carry(work.isPencilled),
-    isAsked: carry(work.isAsked),
-    way: carry(work.way),
-    amount: carry(work.amount),
-    shape: carry(work.shape),
-    from: carry(work.from),
-    to: carry(work.to),
+    task: ints(work.task),
+    project: ints(work.project),
+    person: ints(work.person),
+    team: ints(work.team),
+    role: ints(work.role),
+    isMaterial: bytes(work.isMaterial),
+    isPencilled: bytes(work.isPencilled),
+    isAsked: bytes(work.isAsked),
+    way: bytes(work.way),
+    amount: ints(work.amount),
+    shape: bytes(work.shape),
+    from: ints(work.from),
+    to: ints(work.to),
     effortTasks: work.effortTasks,
     implicitRow: work.implicitRow.map((row) => (row < 0 ? row : row - work.assignments + assignments)),
   };

@@ -23,7 +23,10 @@ let shown = "";
 
 /** Says it, and offers the other ways; each is made in place of what stands now. */
 export function tellRest({ minutes, edits }: TypedPeriod, chosen: Rest, remake: (rest: Rest, edit: Edit) => Promise<void>): void {
-  const others = (["later", "open", "dropped"] as const).filter((rest) => rest !== chosen && edits[rest]);
+  const others = (["later", "open", "dropped"] as const).flatMap((rest) => {
+    const edit = edits[rest];
+    return rest !== chosen && edit ? [{ rest, edit }] : [];
+  });
   toast.dismiss(shown);
   const id = newId("rest");
   shown = id;
@@ -33,12 +36,12 @@ export function tellRest({ minutes, edits }: TypedPeriod, chosen: Rest, remake: 
         <strong>{hoursText(minutes)} h</strong> {went[chosen]}.
       </p>
       <div className="flex flex-wrap gap-2 pt-2">
-        {others.map((rest) => (
+        {others.map(({ rest, edit }) => (
           <Button
             key={rest}
             onClick={() => {
               toast.dismiss(id);
-              void remake(rest, edits[rest] as Edit);
+              void remake(rest, edit);
             }}
           >
             {instead[rest]}

@@ -12,6 +12,7 @@ import type { BarChange } from "../../core/entry/moveBar.ts";
 import type { Rest, TypedPeriod } from "../../core/entry/typePeriod.ts";
 import type { Counting } from "../../core/load/counting.ts";
 import type { Fault } from "../../core/plan/faults.ts";
+import { known } from "../../core/plan/lookUp.ts";
 import { newId } from "../../ui/newId.ts";
 import { toggledSet } from "../../ui/toggled.ts";
 import { barFaults } from "../frame/barFaults.ts";
@@ -67,7 +68,7 @@ export function useBoardEdits({ board, range, grain, counting, onGiven }: BoardE
       const typed = await session.ask("typePeriod", { assignmentId, period, hours, clock, newId: newId("open") });
       if ("fault" in typed) return change(typed);
       let key = newKey();
-      const made = (await session.edit(typed.edits[typed.usual] as Edit, key)).length === 0;
+      const made = (await session.edit(known(typed.edits[typed.usual], "usual way"), key)).length === 0;
       if (made && typed.minutes > 0) tellRest(typed, typed.usual, remake);
       return made;
       /** Takes the first way back and goes another one, as it would have been from the start. */

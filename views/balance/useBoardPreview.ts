@@ -3,7 +3,7 @@
 // what differs from the plan without it.
 import { useCallback, useEffect, useMemo, useState } from "react";
 import type { AnswerOf, QueryOf } from "../../client/questions.ts";
-import { useHostState, useMaybeAnswer, usePlan } from "../../client/session.tsx";
+import { useHost, useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { RemedyLine } from "../../core/answers/remedyLines.ts";
 import { togetherOf } from "../../core/balancing/remedies.ts";
 import type { Bar } from "../../core/load/bars.ts";
@@ -58,7 +58,7 @@ export function useBoardPreview(before: Board, query: QueryOf<"board">) {
 
 /** While a sketch is open: the same board of the plan without it; null until it is known. */
 function usePlannedBoard(query: QueryOf<"board">): Board | null {
-  const isSketching = useHostState()?.sketchId != null;
+  const isSketching = useHost((state) => state?.sketchId != null);
   const planned = useMaybeAnswer("plannedBoard", isSketching ? query : null, null);
   return planned && planned.of === JSON.stringify(query) ? planned.board : null;
 }

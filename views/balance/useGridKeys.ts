@@ -16,7 +16,7 @@ export function useGridKeys(
   }, [active]);
   const press = useCallback(
     (event: KeyboardEvent) => {
-      const place = placeOf(event.target as HTMLElement);
+      const place = placeOf(event.target);
       if (!place || event.ctrlKey || event.metaKey || event.altKey) return;
       const step = steps[event.key];
       const row = board.rows[place.row];
@@ -49,8 +49,8 @@ const steps: Record<string, [number, number]> = {
   End: [0, Number.POSITIVE_INFINITY],
 };
 
-function placeOf(element: HTMLElement): { row: number; period: number } | null {
-  const parts = /^cell-(\d+)-(\d+)$/.exec(element.id);
+function placeOf(target: EventTarget): { row: number; period: number } | null {
+  const parts = target instanceof HTMLElement ? /^cell-(\d+)-(\d+)$/.exec(target.id) : null;
   return parts && { row: Number(parts[1]), period: Number(parts[2]) };
 }
 

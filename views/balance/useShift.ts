@@ -3,7 +3,7 @@
 import { useState } from "react";
 import { toast } from "sonner";
 import { usePlan } from "../../client/session.tsx";
-import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
+import { type Edit, type SingleEdit, singleEdits } from "../../core/edits/edit.ts";
 import type { BarDrag, BarShift, TaskShift } from "../../core/entry/shiftBar.ts";
 import { barFaults } from "../frame/barFaults.ts";
 import type { DragEffect } from "./dragEffect.ts";
@@ -61,7 +61,7 @@ function togetherOnce(shifts: readonly BarShift[]): SingleEdit[] {
       if (moved.has(shift.taskId)) return [];
       moved.add(shift.taskId);
     }
-    return edit.kind === "together" ? edit.edits : [edit];
+    return singleEdits(edit);
   });
 }
 

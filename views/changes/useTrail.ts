@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useState } from "react";
 import { makerOfBrowser, storageOfWindow } from "../../client/keptEdit.ts";
 import type { ToldStep, TrailPage } from "../../client/messages.ts";
-import { useHostState } from "../../client/session.tsx";
+import { useHost } from "../../client/session.tsx";
 import { messageOf } from "../../core/plan/errors.ts";
 
 async function readPage(before: number | null, about: string): Promise<TrailPage> {
@@ -17,7 +17,7 @@ async function readPage(before: number | null, about: string): Promise<TrailPage
 
 /** @param about Only steps that name this id; empty for all. */
 export function useTrail(about: string) {
-  const revision = useHostState()?.revision ?? null;
+  const revision = useHost((state) => state?.revision ?? null);
   const [steps, setSteps] = useState<readonly ToldStep[] | null>(null);
   const [isAll, setAll] = useState(false);
   const [fault, setFault] = useState<string | null>(null);

@@ -1,6 +1,7 @@
 // What an enquiry says, as fields of a form: the public one and the one inside, read by the same rules.
 import * as z from "zod";
 import type { Enquiry } from "../../core/plan/schema.ts";
+import { withSet } from "../../core/plan/stated.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
 
@@ -56,11 +57,8 @@ export function factsOf(fields: EnquiryFields) {
 
 /** A new enquiry as it comes in. @param at ISO 8601 in UTC. @param by Who writes it down. */
 export function newEnquiry(fields: EnquiryFields, { id, at, by }: { id: string; at: string; by: string }): Enquiry {
-  const stated = Object.fromEntries(Object.entries(factsOf(fields)).filter(([, value]) => value !== null)) as Pick<
-    Enquiry,
-    "name" | "contact"
-  >;
-  return { id, ...stated, state: "received", history: [{ at, by, step: "received" }] };
+  const { name, contact, ...facts } = factsOf(fields);
+  return withSet<Enquiry>({ id, name, contact, state: "received", history: [{ at, by, step: "received" }] }, facts);
 }
 
 /** The fields of an enquiry as it stands; empty for a new one. @param roles Those that have a field for hours. */

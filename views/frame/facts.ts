@@ -3,6 +3,8 @@
 import { createContext, useContext } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer } from "../../client/session.tsx";
+import type { Day } from "../../core/calendar/day.ts";
+import type { PeriodSettings, Range } from "../../core/calendar/periods.ts";
 
 /** What every screen needs, as it came with the page. */
 export interface FrameInitial {
@@ -30,9 +32,18 @@ export function useNames(): AnswerOf<"names"> {
 }
 
 /** The plan's horizon, today and currency, and where its weeks and years begin. */
-export function usePlanFacts() {
-  const { ribbon, frame, clock } = useFrame();
-  const { today, horizon } = useAnswer("ribbon", { clock }, ribbon);
-  const { currency, periodSettings } = useAnswer("frame", {}, frame);
-  return { today, horizon, currency, periodSettings };
+export interface PlanFacts {
+  today: Day;
+  horizon: Range;
+  currency: string;
+  periodSettings: PeriodSettings;
+}
+
+export const FactsContext = createContext<PlanFacts | null>(null);
+
+/** The facts that every row of a screen may ask for; the same as long as none of them changes. */
+export function usePlanFacts(): PlanFacts {
+  const facts = useContext(FactsContext);
+  if (!facts) throw new Error("usePlanFacts belongs below a Frame.");
+  return facts;
 }

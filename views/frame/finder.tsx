@@ -5,7 +5,7 @@ import { Search } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
-import { useHostState, useMaybeAnswer } from "../../client/session.tsx";
+import { useHost, useMaybeAnswer } from "../../client/session.tsx";
 import { Button } from "../../ui/button.tsx";
 import { useKeys } from "../../ui/keys.ts";
 import { screens, subScreens } from "./rail.tsx";
@@ -62,7 +62,7 @@ function FinderList({ onGo }: { onGo: (link: string) => void }) {
   const found = useMaybeAnswer("search", text.trim() === "" ? null : { text }, null) ?? [];
   const linkTo = useLinkTo();
   const fitting = screensFor(text);
-  const isRead = useHostState() !== null;
+  const isRead = useHost((state) => state !== null);
   const linkOf = ({ kind, id, projectId }: Found) => {
     if (kind === "person") return linkTo(`/people/person/${encodeURIComponent(id)}`);
     return kind === "project"

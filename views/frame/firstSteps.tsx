@@ -2,7 +2,7 @@
 // The way from nothing to a first answer, and what the words mean: beside every screen for as long as somebody wants it.
 import { Check, X } from "lucide-react";
 import { useEffect, useSyncExternalStore } from "react";
-import { useAnswer, useHostState } from "../../client/session.tsx";
+import { useAnswer, useHost } from "../../client/session.tsx";
 import { IconButton } from "../../ui/button.tsx";
 import Link from "../../ui/link.tsx";
 import { Unfold } from "../../ui/unfold.tsx";
@@ -12,7 +12,7 @@ import { useLinkTo } from "./windowed.ts";
 
 export function FirstSteps() {
   const { counts } = useAnswer("frame", {}, useFrame().frame);
-  const isRead = useHostState() !== null;
+  const isRead = useHost((state) => state !== null);
   const isEmpty = counts.people === 0 && counts.projects === 0;
   // An empty plan is where somebody begins: they are led unless they have closed this before.
   useEffect(() => {

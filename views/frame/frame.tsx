@@ -6,13 +6,13 @@ import { Toaster, toast } from "sonner";
 import type { Notice } from "../../client/host.ts";
 import { PlanProvider } from "../../client/session.tsx";
 import { newId } from "../../ui/newId.ts";
-import { TodayContext } from "../../ui/today.ts";
-import { FrameContext, type FrameInitial, usePlanFacts } from "./facts.ts";
+import { FrameContext, type FrameInitial } from "./facts.ts";
 import { FirstSteps } from "./firstSteps.tsx";
 import { Header } from "./header.tsx";
 import { markHeard } from "./heard.ts";
 import { MovedNotice } from "./movedNotice.tsx";
 import { ChangedSinceNotice, OvertakenNotice } from "./overtakenNotice.tsx";
+import { PlanScope } from "./planScope.tsx";
 import { Rail } from "./rail.tsx";
 
 const showNotice = (notice: Notice) => {
@@ -39,19 +39,19 @@ export function Frame({ initial, children }: { initial: FrameInitial; children: 
     <NuqsAdapter>
       <FrameContext value={initial}>
         <PlanProvider onNotice={showNotice}>
-          <PlanToday>
-            <div className="relative grid h-full grid-cols-[132px_auto_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
-              <a href="#screen" className="skip-link">
-                Skip to the screen
-              </a>
-              <Suspense>
+          <div className="relative grid h-full grid-cols-[132px_auto_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
+            <a href="#screen" className="skip-link">
+              Skip to the screen
+            </a>
+            <Suspense>
+              <PlanScope>
                 <Header />
                 <Rail />
                 <FirstSteps />
                 {children}
-              </Suspense>
-            </div>
-          </PlanToday>
+              </PlanScope>
+            </Suspense>
+          </div>
           <Toaster
             position="bottom-right"
             // No wider than the side sheet, whose end can be scrolled up above it.
@@ -67,9 +67,4 @@ export function Frame({ initial, children }: { initial: FrameInitial; children: 
       </FrameContext>
     </NuqsAdapter>
   );
-}
-
-/** Tells the date fields which day it is. */
-function PlanToday({ children }: { children: ReactNode }) {
-  return <TodayContext value={usePlanFacts().today}>{children}</TodayContext>;
 }

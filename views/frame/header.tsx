@@ -2,7 +2,7 @@
 // The top of every screen: name, time ribbon, undo and redo, the plan's menu, the finder, the user.
 import { Redo2, Undo2 } from "lucide-react";
 import { useEffect } from "react";
-import { useAnswer, useHostState, useIsSaving, usePlan } from "../../client/session.tsx";
+import { useAnswer, useHost, useIsSaving, usePlan } from "../../client/session.tsx";
 import type { Grain } from "../../core/calendar/periods.ts";
 import { IconButton } from "../../ui/button.tsx";
 import { isTyping, useKeys } from "../../ui/keys.ts";
@@ -23,14 +23,15 @@ export function Header() {
   const frame = useFrame();
   const ribbon = useAnswer("ribbon", { clock: frame.clock }, frame.ribbon);
   const linkTo = useLinkTo();
-  const state = useHostState();
+  const isRead = useHost((state) => state !== null);
+  const revision = useHost((state) => state?.revision);
   const { range, grain, moveTo, setGrain } = usePlanWindow();
   const isSaving = useIsSaving();
   const climb = (by: number) => setGrain(ladder[Math.max(0, Math.min(ladder.length - 1, ladder.indexOf(grain) + by))]);
   useKeys({ "[": () => climb(-1), "]": () => climb(1) });
 
   return (
-    <header data-ready={state ? "yes" : "no"} data-revision={state?.revision} data-saving={isSaving ? "yes" : "no"} className="col-span-3">
+    <header data-ready={isRead ? "yes" : "no"} data-revision={revision} data-saving={isSaving ? "yes" : "no"} className="col-span-3">
       <div className="header-line">
         <Link href={linkTo("/balance")} className="brand">
           <span>Mindful</span>
@@ -55,9 +56,8 @@ export function Header() {
 /** Undo and redo, by button and by Ctrl Z and Ctrl Y or Ctrl Shift Z; each says what it would do. */
 function Steps() {
   const session = usePlan();
-  const state = useHostState();
+  const { undo, redo } = useHost((state) => state?.history) ?? { undo: null, redo: null };
   useStays();
-  const { undo, redo } = state?.history ?? { undo: null, redo: null };
   const isWaiting = useIsSaving();
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
@@ -78,11 +78,7 @@ function Steps() {
   }, [isWaiting]);
   return (
     <>
-      {state && (state.isOffline || (!state.isKeeping && state.unsettled > 0)) && (
-        <span className="warn-chip" role="status">
-          {state.unsettled} unsaved
-        </span>
-      )}
+      <Unsaved />
       <IconButton
         label={undo === null ? "Nothing to undo" : `Undo: ${undo.words} (Ctrl Z)`}
         disabled={undo === null}
@@ -98,5 +94,17 @@ function Steps() {
         <Redo2 size={16} />
       </IconButton>
     </>
+  );
+}
+
+/** How much the server has not taken yet, where it does not answer or where this browser would lose it. */
+function Unsaved() {
+  const unsettled = useHost((state) => state?.unsettled ?? 0);
+  const isAtRisk = useHost((state) => state !== null && (state.isOffline || (!state.isKeeping && state.unsettled > 0)));
+  if (!isAtRisk) return null;
+  return (
+    <span className="warn-chip" role="status">
+      {unsettled} unsaved
+    </span>
   );
 }

@@ -21,7 +21,7 @@ export function useImpact(edit: Edit | null): Impact | null {
     const timer = setTimeout(() => setSettled(key), SETTLE_MS);
     return () => clearTimeout(timer);
   }, [key]);
-  const impact = useMaybeAnswer("impact", settled === null ? null : { edit: JSON.parse(settled) as Edit }, null);
+  const impact = useMaybeAnswer("impact", settled === null ? null : { edit: JSON.parse(settled) }, null);
   return key === null || settled !== key ? null : impact;
 }
 

@@ -5,7 +5,7 @@ import { type FormEvent, useState } from "react";
 import { type UseFormReturn, useForm } from "react-hook-form";
 import * as z from "zod";
 import { post } from "../../client/post.ts";
-import { useHostState } from "../../client/session.tsx";
+import { useHost } from "../../client/session.tsx";
 import { newPlan, usualHorizon } from "../../core/entry/newPlan.ts";
 import { Button } from "../../ui/button.tsx";
 import { readDate, writeDate } from "../../ui/dateText.ts";
@@ -34,7 +34,7 @@ const fieldsSchema = z
 type Fields = z.infer<typeof fieldsSchema>;
 
 export function NewPlan({ planName, onClose }: { planName: string; onClose: () => void }) {
-  const unsettled = useHostState()?.unsettled ?? 0;
+  const unsettled = useHost((state) => state?.unsettled ?? 0);
   const place = useHolidayPlace();
   const { form, fault, submit } = useNewPlan(place);
   return (

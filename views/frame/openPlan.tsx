@@ -3,7 +3,7 @@
 import { useState } from "react";
 import { answerLines } from "../../client/answerLines.ts";
 import { post } from "../../client/post.ts";
-import { useHostState } from "../../client/session.tsx";
+import { useHost } from "../../client/session.tsx";
 import { parseDay } from "../../core/calendar/day.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText, longDay } from "../../ui/format.ts";
@@ -130,7 +130,7 @@ function Holds({ fileName, holds }: { fileName: string; holds: NonNullable<Check
 }
 
 function Replace({ planName, onReplace }: { planName: string; onReplace: () => void }) {
-  const unsettled = useHostState()?.unsettled ?? 0;
+  const unsettled = useHost((state) => state?.unsettled ?? 0);
   return (
     <SheetSection>
       <p className="mb-3">

@@ -3,7 +3,7 @@
 // with a plum edge wherever they stand.
 import { usePathname, useRouter, useSearchParams } from "next/navigation";
 import { useEffect } from "react";
-import { useHostState, useMaybeAnswer, usePlan } from "../../client/session.tsx";
+import { useHost, useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import { Button } from "../../ui/button.tsx";
 import { countText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
@@ -16,11 +16,10 @@ const MOST_MARKED = 1_000;
 export function SketchBar() {
   const session = usePlan();
   const linkTo = useLinkTo();
-  const state = useHostState();
+  const sketchId = useHost((state) => state?.sketchId ?? null);
   const wanted = useSearchParams().get("sketch");
   const leave = useLeaveSketch();
   useEffect(() => session.openSketch(wanted), [session, wanted]);
-  const sketchId = state?.sketchId ?? null;
   const sketches = useMaybeAnswer("sketches", sketchId === null ? null : {}, null);
   const marks = useMaybeAnswer("sketchMarks", sketchId === null ? null : { sketchId }, null);
   if (sketchId === null || !sketches) return null;

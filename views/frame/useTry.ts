@@ -1,7 +1,7 @@
 "use client";
 // Trying something in a sketch: in the one that is open, else in a new one, which is opened.
 import { usePathname, useRouter, useSearchParams } from "next/navigation";
-import { useHostState, usePlan } from "../../client/session.tsx";
+import { useHost, usePlan } from "../../client/session.tsx";
 import type { Edit } from "../../core/edits/edit.ts";
 import { newId } from "../../ui/newId.ts";
 import { useOwnSketch } from "./ownSketch.ts";
@@ -13,7 +13,7 @@ export function useTry(): (edit: Edit, words: string) => Promise<void> {
   const path = usePathname();
   const params = useSearchParams();
   const ownSketch = useOwnSketch();
-  const isOpen = useHostState()?.sketchId != null;
+  const isOpen = useHost((state) => state?.sketchId != null);
   return async (edit, words) => {
     if (isOpen) return void (await session.edit(edit));
     const entry = { id: newId("drawn"), words, edit: JSON.parse(JSON.stringify(edit)) };

@@ -1,14 +1,16 @@
 "use client";
 // The time window of this user, bound to the plan's horizon, and links that keep it and the sketch that is open.
 import { useSearchParams } from "next/navigation";
-import { useCallback } from "react";
-import { useTimeWindow } from "../../ui/window.ts";
-import { usePlanFacts } from "./facts.ts";
+import { createContext, useCallback, useContext } from "react";
+import type { TimeWindow } from "../../ui/window.ts";
+
+export const WindowContext = createContext<TimeWindow | null>(null);
 
 /** The window that the screens follow, and how to move it. */
-export function usePlanWindow() {
-  const { today, horizon, periodSettings } = usePlanFacts();
-  return useTimeWindow(today, horizon, periodSettings);
+export function usePlanWindow(): TimeWindow {
+  const window = useContext(WindowContext);
+  if (!window) throw new Error("usePlanWindow belongs below a Frame.");
+  return window;
 }
 
 /** Makes a link to a screen that keeps the window; `more` adds to its query. The same function until the window moves. */

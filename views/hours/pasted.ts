@@ -31,9 +31,9 @@ export function pastedCells(
   const refused: NotPasted[] = [];
   let outside = 0;
   block.forEach((texts, r) => {
-    const row = rows[r] as HoursRow | undefined;
+    const row = rows.at(r);
     texts.forEach((text, p) => {
-      const period = periods[p] as Range | undefined;
+      const period = periods.at(p);
       if (!row || !period) {
         if (text.trim() !== "") outside++;
         return;

@@ -19,6 +19,8 @@ import type { ExpenseSet } from "./expenseColumns.tsx";
 import { readWhen, WHEN_HINT, writeWhen } from "./expenseWhen.ts";
 import { costTypeWords, stateWords, treatmentWords } from "./moneyWords.ts";
 
+const treatments: Option<NonNullable<ExpenseRow["expense"]["treatment"]> | "">[] = [none("Not stated"), ...wordOptions(treatmentWords)];
+
 interface SheetProps {
   row: ExpenseRow;
   suppliers: readonly string[];
@@ -144,7 +146,7 @@ function Kinds({ expense, onSet }: PartProps) {
       <Field label="Capital or operating">
         <Choice
           value={expense.treatment ?? ""}
-          options={[none("Not stated"), ...(wordOptions(treatmentWords) as Option<"" | "capital" | "operating">[])]}
+          options={treatments}
           onChange={(treatment) => onSet({ treatment: treatment === "" ? null : treatment })}
         />
       </Field>

@@ -95,7 +95,7 @@ function BreakDown({ query, hasRow, onBreakDown }: { query: MoneyQuery; hasRow: 
   const options: Option<MoneyBy | "">[] = [none("Break it down by …"), ...left.map((value) => ({ value, text: groupWords[value] }))];
   return (
     <SheetSection>
-      <Choice label="Break it down by" value={"" as MoneyBy | ""} options={options} onChange={(by) => by !== "" && onBreakDown(by)} />
+      <Choice<MoneyBy | ""> label="Break it down by" value="" options={options} onChange={(by) => by !== "" && onBreakDown(by)} />
     </SheetSection>
   );
 }

@@ -2,7 +2,7 @@
 // What could be done about a problem, best first: each with what it comes to, a preview and a way to apply it.
 import { useEffect, useRef, useState } from "react";
 import type { RemedyProblem } from "../../client/searches.ts";
-import { useHostState } from "../../client/session.tsx";
+import { useHost } from "../../client/session.tsx";
 import type { RemedyLine } from "../../core/answers/remedyLines.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
 import { countText } from "../../ui/format.ts";
@@ -93,7 +93,7 @@ function RemedyItem({ line, about, previewed, onPreview, onApply }: ItemProps) {
   const { currency } = usePlanFacts();
   const tryIt = useTry();
   // While a sketch is open, applying is trying.
-  const isSketching = useHostState()?.sketchId != null;
+  const isSketching = useHost((state) => state?.sketchId != null);
   const isPreviewed = previewed != null && keyOf(previewed) === keyOf(line);
   const { effect, agree, steps } = line;
   const projects = [...new Set(steps.flatMap(({ projectName }) => projectName ?? []))];

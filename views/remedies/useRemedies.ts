@@ -2,7 +2,7 @@
 // Remedies of a problem as they are found, and anew whenever the plan changes.
 import { useLayoutEffect, useState } from "react";
 import type { RemedyNews, RemedyProblem } from "../../client/searches.ts";
-import { useHostState, usePlan } from "../../client/session.tsx";
+import { useHost, usePlan } from "../../client/session.tsx";
 import { newId } from "../../ui/newId.ts";
 import { usePlanFacts } from "../frame/facts.ts";
 
@@ -16,7 +16,7 @@ export interface Remedies extends RemedyNews {
 export function useRemedies(problem: RemedyProblem | null): Remedies | null {
   const session = usePlan();
   const { today } = usePlanFacts();
-  const version = useHostState()?.version;
+  const version = useHost((state) => state?.version);
   const [found, setFound] = useState<Remedies | null>(null);
   const asked = problem === null ? null : JSON.stringify(problem);
   // Begun before the screen is painted: what is found comes that much sooner.
@@ -24,7 +24,7 @@ export function useRemedies(problem: RemedyProblem | null): Remedies | null {
   useLayoutEffect(() => {
     setFound(null);
     if (asked === null) return;
-    const query = { problem: JSON.parse(asked) as RemedyProblem, today, idStem: newId("remedy") };
+    const query = { problem: JSON.parse(asked), today, idStem: newId("remedy") };
     return session.search("remedies", query, (news, isDone) => setFound({ ...news, isDone, asked })).leave;
   }, [session, asked, today, version]);
   return found;

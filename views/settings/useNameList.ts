@@ -5,7 +5,6 @@ import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
 import { type MarkList, markLists, type NameList, type NameRow } from "../../core/answers/nameList.ts";
 import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
-import type { NamedList } from "../../core/plan/namedLists.ts";
 import { isOneOf } from "../../core/plan/oneOf.ts";
 import { countText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
@@ -26,46 +25,40 @@ export function useNameList(initial: Initial<AnswerOf<"nameList">>) {
   const answer = useAnswer("nameList", { list }, initial);
   const [openId, setOpenId] = useQueryState("name", parseAsString.withOptions({ shallow: true }));
   const edit = async (made: Edit) => (await session.edit(made)).length === 0;
-  const renameMark = (from: string, to: string | null): SingleEdit => ({
-    kind: "renameMark",
-    of: marks[list as MarkList],
-    from,
-    to,
-  });
+  const renameMark = (of: MarkList, from: string, to: string | null): SingleEdit => ({ kind: "renameMark", of: marks[of], from, to });
   return {
     ...answer,
     open: answer.rows.find(({ id }) => id === openId) ?? null,
     setOpenId,
     rename: async (row: NameRow, name: string) => {
       if (!isMarkList(list)) return edit({ kind: "changeNamed", list, id: row.id, set: { name } });
-      const isMade = await edit(renameMark(row.name, name));
+      const isMade = await edit(renameMark(list, row.name, name));
       if (isMade && openId === row.id) void setOpenId(name);
       return isMade;
     },
-    setDetail: (row: NameRow, detail: string) =>
-      edit({
-        kind: "changeNamed",
-        list: list as NamedList,
-        id: row.id,
-        set: list === "materials" ? { unit: detail } : { group: detail === "" ? null : detail },
-      }),
+    setDetail: async (row: NameRow, detail: string) => {
+      if (isMarkList(list)) return false;
+      const set = list === "materials" ? { unit: detail } : { group: detail === "" ? null : detail };
+      return edit({ kind: "changeNamed", list, id: row.id, set });
+    },
     merge: async (row: NameRow, into: NameRow) => {
       const isMade = await edit(
-        isMarkList(list) ? renameMark(row.name, into.name) : { kind: "mergeNamed", list: list as NamedList, id: row.id, into: into.id },
+        isMarkList(list) ? renameMark(list, row.name, into.name) : { kind: "mergeNamed", list, id: row.id, into: into.id },
       );
       if (isMade) void setOpenId(into.id);
     },
     remove: async (row: NameRow) => {
       const isMade = await edit(
-        isMarkList(list) ? renameMark(row.name, null) : { kind: "deleteNamed", list, id: row.id, detaches: row.used > 0 },
+        isMarkList(list) ? renameMark(list, row.name, null) : { kind: "deleteNamed", list, id: row.id, detaches: row.used > 0 },
       );
       if (isMade) void setOpenId(null);
     },
     /** Adds names that are not there yet. @returns How many those were; null where it cannot be. */
     add: async (names: readonly NewName[]): Promise<number | null> => {
+      if (isMarkList(list)) return null;
       const known = new Set(answer.rows.map(({ name }) => name.trim().toLowerCase()));
       const added = names.filter(({ name }) => !known.has(name.toLowerCase()) && known.add(name.toLowerCase()));
-      const edits = added.map((own): SingleEdit => ({ kind: "addNamed", list: list as NamedList, row: rowOf(list, own) }));
+      const edits = added.map((own): SingleEdit => ({ kind: "addNamed", list, row: rowOf(list, own) }));
       if (edits.length === 0) return 0;
       const { one, many } = listNames[list];
       const words = `add ${countText(edits.length, one, many.toLowerCase())}`;

@@ -2,7 +2,7 @@
 // One sketch in the side sheet: its changes in their order, each to adopt or to take out; opened, renamed, copied, thrown away.
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { useHostState, useMaybeAnswer, usePlan } from "../../client/session.tsx";
+import { useHost, useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { SketchEntry, SketchRow } from "../../core/answers/sketches.ts";
 import { Button } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
@@ -26,7 +26,7 @@ export function SketchSheet({ row, onOpen, onClose }: SketchSheetProps) {
   const session = usePlan();
   const router = useRouter();
   const linkTo = useLinkTo();
-  const isOpen = useHostState()?.sketchId === id;
+  const isOpen = useHost((state) => state?.sketchId === id);
   const entries = useMaybeAnswer("sketchEntries", { sketchId: id }, null) ?? [];
   return (
     <Sheet title={name} subtitle={`Begun by ${by}`} onClose={onClose}>

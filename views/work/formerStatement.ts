@@ -13,12 +13,20 @@ interface Former {
   to: Statement;
 }
 
-const keys = ["hours", "percent", "hoursPerDay", "hoursPerWeek", "custom", "customFrom", "shape"] as const;
 const byAssignment = new Map<string, Former[]>();
 
 /** All that states an assignment's work, null for what it does not state. */
 export function statementNow(assignment: Assignment): Statement {
-  return Object.fromEntries(keys.map((key) => [key, assignment[key] ?? null])) as Statement;
+  const {
+    hours = null,
+    percent = null,
+    hoursPerDay = null,
+    hoursPerWeek = null,
+    custom = null,
+    customFrom = null,
+    shape = null,
+  } = assignment;
+  return { hours, percent, hoursPerDay, hoursPerWeek, custom, customFrom, shape };
 }
 
 export function keepFormer(assignmentId: string, former: Former): void {

@@ -50,7 +50,7 @@ export function LinkGrip({ taskId, name, left, onLink }: LinkGripProps) {
 
 function rowUnder(x: number, y: number): string | null {
   for (const element of document.elementsFromPoint(x, y)) {
-    const row = (element as HTMLElement).closest<HTMLElement>("[data-task]");
+    const row = element.closest<HTMLElement>("[data-task]");
     if (row?.dataset.task) return row.dataset.task;
   }
   return null;

@@ -5,6 +5,7 @@ import { usePlan } from "../../client/session.tsx";
 import { formatDay } from "../../core/calendar/day.ts";
 import type { CopyOptions } from "../../core/entry/copyProject.ts";
 import type { Project } from "../../core/plan/schema.ts";
+import { withSet } from "../../core/plan/stated.ts";
 import { newId } from "../../ui/newId.ts";
 import { kindOf } from "../../ui/options.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
@@ -19,8 +20,8 @@ export function NewProject({ onClose }: { onClose: () => void }) {
   const linkTo = useLinkTo();
   const { today } = usePlanFacts();
   const save = async (fields: ProjectFields) => {
-    const stated = Object.fromEntries(Object.entries(projectSet(fields)).filter(([, value]) => value !== null));
-    const project = { ...stated, id: newId("project") } as Project;
+    const { name, calendarId, stage, start, ...facts } = projectSet(fields);
+    const project = withSet<Project>({ id: newId("project"), name, calendarId, stage, start }, facts);
     const edit = await session.ask("projectFrom", {
       project,
       source: sourceOf(fields.sourceId),

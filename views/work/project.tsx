@@ -28,32 +28,14 @@ import { DETAILS, PAGE, type ProjectHook, TIME_LEFT, useProject } from "./usePro
 export function Project({ projectId, initial }: { projectId: string; initial: Initial<AnswerOf<"outline">> }) {
   const project = useProject(projectId, initial);
   const { outline, selected, add, remove, finishMoved } = project;
-  const linkTo = useLinkTo();
   useLeaveWhenGone(outline?.project.name, "/work");
   const { drop, setDrop, onDrop, onStretch } = useDrop(project);
   useKeys({ n: () => add(), delete: () => selected && void remove(selected.task.id) });
-  if (!outline)
-    return (
-      <Screen title="Work">
-        <Empty title="This project is not in the plan">
-          It may have been deleted, or another plan was opened.{" "}
-          <Link className="text-link" href={linkTo("/work")}>
-            See all projects
-          </Link>
-        </Empty>
-      </Screen>
-    );
+  if (!outline) return <NotThere />;
   return (
     <Screen
       isTwoLined
-      title={
-        <span className="flex items-center gap-2.5">
-          <Link href={linkTo("/work")} className="text-ink-2 hover:text-ink" title="All projects" aria-label="All projects">
-            ‹
-          </Link>
-          {outline.project.name}
-        </span>
-      }
+      title={<WayBack from={outline.project.name} />}
       figures={<Figures outline={outline} finishMoved={finishMoved} />}
       actions={<Actions project={project} />}
       sheet={<ProjectSheet outline={outline} project={project} drop={drop} onDropped={() => setDrop(null)} />}
@@ -77,6 +59,33 @@ export function Project({ projectId, initial }: { projectId: string; initial: In
         onAdd={project.addLines}
       />
     </Screen>
+  );
+}
+
+function NotThere() {
+  const linkTo = useLinkTo();
+  return (
+    <Screen title="Work">
+      <Empty title="This project is not in the plan">
+        It may have been deleted, or another plan was opened.{" "}
+        <Link className="text-link" href={linkTo("/work")}>
+          See all projects
+        </Link>
+      </Empty>
+    </Screen>
+  );
+}
+
+/** The name of what is shown, with the way to the list that it is one of. */
+function WayBack({ from }: { from: string }) {
+  const linkTo = useLinkTo();
+  return (
+    <span className="flex items-center gap-2.5">
+      <Link href={linkTo("/work")} className="text-ink-2 hover:text-ink" title="All projects" aria-label="All projects">
+        ‹
+      </Link>
+      {from}
+    </span>
   );
 }
 

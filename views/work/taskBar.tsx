@@ -36,7 +36,7 @@ export function TaskBar({ entry, hue, edits }: TaskBarProps) {
   if (!dates) return null;
   const days = dragged ? daysOf(dragged) : 0;
   const left = percentOf(dates.start + days, range);
-  const width = percentOf(dates.finish + 1 + days, range) - left;
+  const right = percentOf(dates.finish + 1 + days, range);
   return (
     <span ref={cell} className="absolute inset-0">
       <ChartBar
@@ -51,29 +51,45 @@ export function TaskBar({ entry, hue, edits }: TaskBarProps) {
         title={titleOf(entry)}
       />
       {!isSummary && dates.finish >= range.start && dates.start < range.stop && (
-        <>
-          <button
-            {...handlers()}
-            type="button"
-            id={`bar-${task.id}`}
-            data-bar={task.id}
-            tabIndex={-1}
-            aria-label={`Move ${task.name}`}
-            title={titleOf(entry)}
-            className="absolute inset-y-[4px] z-[3] cursor-grab touch-none active:cursor-grabbing"
-            style={{ left: `${left}%`, width: `max(12px, ${width}%)` }}
-          />
-          {!entry.isMilestone && <BarEdges taskId={task.id} left={left} right={left + width} daysOf={daysOf} onStretch={edits.onStretch} />}
-          <span className="bar-signs" style={{ right: `calc(${100 - left}% + 3px)` }}>
-            <DateSigns entry={entry} />
-          </span>
-          <LinkGrip taskId={task.id} name={task.name} left={left + width} onLink={edits.onLink} />
-        </>
+        <Grips entry={entry} edits={edits} left={left} right={right} handlers={handlers()} daysOf={daysOf} />
       )}
       {dragged &&
         days !== 0 &&
         createPortal(<DropChip taskId={task.id} day={dates.start + days} x={dragged.x} y={dragged.y} />, document.body)}
     </span>
+  );
+}
+
+interface GripProps extends Omit<TaskBarProps, "hue"> {
+  /** Where the bar begins and ends, in per cent of the chart. */
+  left: number;
+  right: number;
+  handlers: ReturnType<ReturnType<typeof usePointerDrag>["handlers"]>;
+  daysOf: (drag: Dragged) => number;
+}
+
+/** What a bar is taken hold of by: itself, its ends, and the dot that draws a link; with the signs of its dates before it. */
+function Grips({ entry, edits, left, right, handlers, daysOf }: GripProps) {
+  const { task, isMilestone } = entry;
+  return (
+    <>
+      <button
+        {...handlers}
+        type="button"
+        id={`bar-${task.id}`}
+        data-bar={task.id}
+        tabIndex={-1}
+        aria-label={`Move ${task.name}`}
+        title={titleOf(entry)}
+        className="absolute inset-y-[4px] z-[3] cursor-grab touch-none active:cursor-grabbing"
+        style={{ left: `${left}%`, width: `max(12px, ${right - left}%)` }}
+      />
+      {!isMilestone && <BarEdges taskId={task.id} left={left} right={right} daysOf={daysOf} onStretch={edits.onStretch} />}
+      <span className="bar-signs" style={{ right: `calc(${100 - left}% + 3px)` }}>
+        <DateSigns entry={entry} />
+      </span>
+      <LinkGrip taskId={task.id} name={task.name} left={right} onLink={edits.onLink} />
+    </>
   );
 }
 

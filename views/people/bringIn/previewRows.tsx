@@ -1,6 +1,7 @@
 "use client";
 // What each row of a file comes to: adds, changes, leaves as it is, or refused with its reasons.
 import { useMemo, useState } from "react";
+import { keysOf } from "../../../core/plan/keysOf.ts";
 import type { PreviewRow } from "../../../core/tables/preview.ts";
 import { DataTable } from "../../../ui/dataTable.tsx";
 import { Segmented } from "../../../ui/segmented.tsx";
@@ -27,15 +28,12 @@ export function PreviewRows({ hook: { preview, ways, setWays } }: { hook: BringI
   return (
     <>
       <div className="pb-2">
-        <Segmented
+        <Segmented<Shown>
           label="Rows to show"
           value={shown}
           options={[
-            { value: "all" as Shown, text: "All rows" },
-            ...(["adds", "changes", "leaves", "refuses", "leftOut"] as const).map((value) => ({
-              value,
-              text: `${words[value]} ${preview.counts[value]}`,
-            })),
+            { value: "all", text: "All rows" },
+            ...keysOf(words).map((value) => ({ value, text: `${words[value]} ${preview.counts[value]}` })),
           ]}
           onChange={setShown}
         />

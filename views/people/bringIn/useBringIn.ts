@@ -3,7 +3,7 @@
 import { useEffect, useState } from "react";
 import { toast } from "sonner";
 import { post } from "../../../client/post.ts";
-import { useHostState, usePlan } from "../../../client/session.tsx";
+import { useHost, usePlan } from "../../../client/session.tsx";
 import { guessTable, headerOf, type Preview, type PreviewQuery, tableKinds } from "../../../core/tables/preview.ts";
 import type { DateOrder, TableName } from "../../../core/tables/table.ts";
 import { countText } from "../../../ui/format.ts";
@@ -100,14 +100,13 @@ export function useBringIn() {
 /** What the rows would do as they are taken now, and again whenever the plan has changed. */
 function usePreview(read: Read | null, ways: Ways) {
   const session = usePlan();
-  const version = useHostState()?.version ?? 0;
+  const version = useHost((state) => state?.version ?? 0);
   const [preview, setPreview] = useState<Preview | null>(null);
   useEffect(() => {
-    if (!read || version === 0 || !session.worker) return;
+    if (!read || version === 0) return;
     let isStale = false;
-    const asked = session.worker.ask("importPreview", queryOf(read, ways)) as unknown as Promise<{ data: Preview }>;
-    asked.then(({ data }) => {
-      if (!isStale) setPreview(data);
+    void session.ask("importPreview", queryOf(read, ways)).then((found) => {
+      if (!isStale) setPreview(found);
     });
     return () => {
       isStale = true;

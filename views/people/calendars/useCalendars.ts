@@ -22,7 +22,7 @@ export function useCalendars(initial: { calendarId: string; answer: Initial<Answ
   const [askedYear, setYear] = useQueryState("year", parseAsString.withOptions({ shallow: true }));
   const [part, setPart] = useQueryState("part", parseAsString.withOptions({ shallow: true }));
   const year = yearOf(askedYear) ?? dateOf(window.start).year;
-  const calendarId = calendars.some(({ id }) => id === asked) ? (asked as string) : (calendars[0]?.id ?? initial.calendarId);
+  const calendarId = (calendars.find(({ id }) => id === asked) ?? calendars[0])?.id ?? initial.calendarId;
   const [drafts, setDrafts] = useState<Record<string, Draft>>({});
   const draft = drafts[calendarId] ?? null;
   const answer = useAnswer("calendar", { calendarId, range: yearRange(year), ...(draft && { draft }) }, initial.answer);

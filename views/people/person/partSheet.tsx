@@ -15,51 +15,24 @@ import { UnplacedSheet } from "./unplacedSheet.tsx";
 import type { PersonHook } from "./usePerson.ts";
 import { WeekForm } from "./weekForm.tsx";
 
-export function PartSheet({ answer, hook }: { answer: PersonYear; hook: PersonHook }) {
+interface PartProps {
+  answer: PersonYear;
+  hook: PersonHook;
+}
+
+export function PartSheet({ answer, hook }: PartProps) {
   const { person } = answer;
   const { part, partId, close } = hook;
-  const { today } = usePlanFacts();
-  const { calendars } = useNames();
   switch (part) {
-    case "details": {
-      const fields = fieldsOfPerson(person, calendars[0]?.id ?? "", [8, 8, 8, 8, 8, 0, 0], formatDay(today));
-      return (
-        <Sheet title={person.name} subtitle="Roles, skills, calendar, employment" onClose={close}>
-          <SheetSection>
-            <PersonForm
-              key={person.id}
-              id={person.id}
-              initial={fields}
-              isNew={false}
-              onSave={(typed) => hook.changePerson(setOfPerson(typed, person))}
-            />
-          </SheetSection>
-        </Sheet>
-      );
-    }
+    case "details":
+      return <DetailsSheet answer={answer} hook={hook} />;
     case "week": {
       const at = partId === "new" ? null : Number(partId);
       if (at !== null && !person.patterns?.[at]) return null;
       return <WeekForm key={`${partId}`} answer={answer} at={at} hook={hook} onClose={close} />;
     }
-    case "off": {
-      const known = person.timeOff?.find(({ id }) => id === partId);
-      if (known?.state === "requested")
-        return <AnswerSheet key={known.id} personId={person.id} name={person.name} timeOff={known} onClose={close} />;
-      const day = /^on (.+)$/.exec(partId ?? "")?.[1];
-      const on = day && isCalendarDate(day) ? day : formatDay(Math.max(today, parseDay(person.employedFrom ?? formatDay(today))));
-      if (!known && partId !== "new" && !day) return null;
-      return (
-        <TimeOffForm
-          key={partId}
-          person={person}
-          entry={known ?? { id: "new", from: on, to: on, kind: "holiday", state: "requested" }}
-          isNew={!known}
-          hook={hook}
-          onClose={close}
-        />
-      );
-    }
+    case "off":
+      return <TimeOffSheet answer={answer} hook={hook} />;
     case "overtime": {
       const known = person.overtime?.find(({ id }) => id === partId);
       if (!known && partId !== "new") return null;
@@ -74,4 +47,45 @@ export function PartSheet({ answer, hook }: { answer: PersonYear; hook: PersonHo
     default:
       return null;
   }
+}
+
+function DetailsSheet({ answer: { person }, hook }: PartProps) {
+  const { today } = usePlanFacts();
+  const { calendars } = useNames();
+  const fields = fieldsOfPerson(person, calendars[0]?.id ?? "", [8, 8, 8, 8, 8, 0, 0], formatDay(today));
+  return (
+    <Sheet title={person.name} subtitle="Roles, skills, calendar, employment" onClose={hook.close}>
+      <SheetSection>
+        <PersonForm
+          key={person.id}
+          id={person.id}
+          initial={fields}
+          isNew={false}
+          onSave={(typed) => hook.changePerson(setOfPerson(typed, person))}
+        />
+      </SheetSection>
+    </Sheet>
+  );
+}
+
+/** Time off that is there, to change or to answer, or a new one: from the day that was picked, or from the first that counts. */
+function TimeOffSheet({ answer: { person }, hook }: PartProps) {
+  const { partId, close } = hook;
+  const { today } = usePlanFacts();
+  const known = person.timeOff?.find(({ id }) => id === partId);
+  if (known?.state === "requested")
+    return <AnswerSheet key={known.id} personId={person.id} name={person.name} timeOff={known} onClose={close} />;
+  const day = /^on (.+)$/.exec(partId ?? "")?.[1];
+  const on = day && isCalendarDate(day) ? day : formatDay(Math.max(today, parseDay(person.employedFrom ?? formatDay(today))));
+  if (!known && partId !== "new" && !day) return null;
+  return (
+    <TimeOffForm
+      key={partId}
+      person={person}
+      entry={known ?? { id: "new", from: on, to: on, kind: "holiday", state: "requested" }}
+      isNew={!known}
+      hook={hook}
+      onClose={close}
+    />
+  );
 }

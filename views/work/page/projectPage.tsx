@@ -25,19 +25,7 @@ export function ProjectPage({ outline, options }: { outline: Outline; options: P
         <meta name="viewport" content="width=device-width, initial-scale=1" />
         <title>{outline.project.name}</title>
         <style>{css}</style>
-        <header>
-          <h1>{outline.project.name}</h1>
-          <p>
-            {[
-              outline.clientName,
-              `${longDay(outline.start)} – ${longDay(outline.finish)}`,
-              outline.leadName && `led by ${outline.leadName}`,
-            ]
-              .filter(Boolean)
-              .join(" · ")}
-          </p>
-          {outline.project.description && <Markdown>{outline.project.description}</Markdown>}
-        </header>
+        <Head outline={outline} />
         <table>
           <thead>
             <tr>
@@ -68,20 +56,27 @@ export function ProjectPage({ outline, options }: { outline: Outline; options: P
   );
 }
 
-function Row({
-  entry,
-  range,
-  months,
-  options,
-}: {
+function Head({ outline }: { outline: Outline }) {
+  const { project, clientName, leadName, start, finish } = outline;
+  const facts = [clientName, `${longDay(start)} – ${longDay(finish)}`, leadName && `led by ${leadName}`];
+  return (
+    <header>
+      <h1>{project.name}</h1>
+      <p>{facts.filter(Boolean).join(" · ")}</p>
+      {project.description && <Markdown>{project.description}</Markdown>}
+    </header>
+  );
+}
+
+interface RowProps {
   entry: OutlineTask;
   range: Range;
   months: readonly { start: Day }[];
   options: PageOptions;
-}) {
-  const { task, depth, isSummary, isMilestone, dates, progress, work } = entry;
-  const left = dates ? share(dates.start, range) : 0;
-  const width = dates ? share(dates.finish + 1, range) - left : 0;
+}
+
+function Row({ entry, range, months, options }: RowProps) {
+  const { task, depth, isSummary, dates, progress, work } = entry;
   const who = work.flatMap(({ kind, name }) => (kind === "person" || kind === "team" ? [name] : [])).join(", ");
   return (
     <tr className={isSummary ? "summary" : undefined}>
@@ -106,16 +101,27 @@ function Row({
         {months.map(({ start }) => (
           <i key={start} style={{ left: `${share(start, range)}%` }} />
         ))}
-        {dates &&
-          (isMilestone ? (
-            <b className="milestone" style={{ left: `${left}%` }} />
-          ) : (
-            <b style={{ left: `${left}%`, width: `${width}%` }}>
-              {options.hasProgress && progress > 0 && !isSummary && <u style={{ width: `${progress}%` }} />}
-            </b>
-          ))}
+        {dates && <Bar entry={entry} dates={dates} range={range} hasProgress={options.hasProgress} />}
       </td>
     </tr>
+  );
+}
+
+interface BarProps {
+  entry: OutlineTask;
+  dates: NonNullable<OutlineTask["dates"]>;
+  range: Range;
+  hasProgress: boolean;
+}
+
+function Bar({ entry: { isSummary, isMilestone, progress }, dates, range, hasProgress }: BarProps) {
+  const left = share(dates.start, range);
+  const width = share(dates.finish + 1, range) - left;
+  if (isMilestone) return <b className="milestone" style={{ left: `${left}%` }} />;
+  return (
+    <b style={{ left: `${left}%`, width: `${width}%` }}>
+      {hasProgress && progress > 0 && !isSummary && <u style={{ width: `${progress}%` }} />}
+    </b>
   );
 }
 

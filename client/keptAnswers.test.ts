@@ -1,0 +1,26 @@
+import { expect, test } from "vitest";
+import { KeptAnswers } from "./keptAnswers.ts";
+
+test("an answer is worked out once for a question and its query, and anew once the plan is another one", () => {
+  const kept = new KeptAnswers();
+  let made = 0;
+  const ask = (key: string) => kept.of("names", key, () => ++made);
+  expect([ask("a"), ask("a"), ask("b"), ask("a")]).toEqual([1, 1, 2, 1]);
+  kept.clear();
+  expect(ask("a")).toBe(3);
+});
+
+test("nothing is an answer too, and however much is asked, not all of it is kept", () => {
+  const kept = new KeptAnswers();
+  let made = 0;
+  const ask = (key: string) =>
+    kept.of("search", key, () => {
+      made++;
+      return null;
+    });
+  expect([ask("a"), ask("a")]).toEqual([null, null]);
+  expect(made).toBe(1);
+  for (let at = 0; at < 1_000; at++) ask(`${at}`);
+  ask("a");
+  expect(made).toBe(1_002);
+});

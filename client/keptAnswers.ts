@@ -1,0 +1,24 @@
+// Answers about one state of the plan, by question and query: what is asked again is not worked out again.
+import type { Question } from "./questions.ts";
+
+/** More than the screens of one plan ask; beyond that, all are let go. */
+const MOST_ANSWERS = 300;
+
+export class KeptAnswers {
+  readonly #answers = new Map<string, unknown>();
+
+  /** @param key The query as text. @param make Works the answer out where it is not kept; always the same for one question. */
+  of<T>(question: Question, key: string, make: () => T): T {
+    const name = `${question} ${key}`;
+    if (!this.#answers.has(name)) {
+      if (this.#answers.size >= MOST_ANSWERS) this.#answers.clear();
+      this.#answers.set(name, make());
+    }
+    return this.#answers.get(name) as T;
+  }
+
+  /** The plan is another one. */
+  clear(): void {
+    this.#answers.clear();
+  }
+}
