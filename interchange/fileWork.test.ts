@@ -1,11 +1,12 @@
 // Files that would stop everybody else: each is given up with a sentence, and this thread is free all the while.
 
 import { join } from "node:path";
-import { strToU8, zipSync } from "fflate";
+import { strToU8, unzipSync, Zip } from "fflate";
 import { expect, test } from "vitest";
 import { randomFrom } from "../demo/random.ts";
 import { FileWork } from "./fileWork.ts";
 import { eventsTable } from "./ical.ts";
+import { ZipDeflate } from "./nativeDeflate.ts";
 import { readTable } from "./readTable.ts";
 import { UnreadableFile } from "./textTable.ts";
 import { writeXlsx } from "./xlsx.ts";
@@ -24,9 +25,16 @@ const sheet = (cells: string) =>
 
 /** A workbook with one sheet, as small as one can be. */
 async function workbook(xml: string): Promise<Uint8Array> {
-  const { unzipSync } = await import("fflate");
   const files = unzipSync(new Uint8Array(await writeXlsx([{ name: "One", rows: [["A"]] }])));
-  return zipSync({ ...files, "xl/worksheets/sheet1.xml": strToU8(xml) }, { level: 1 });
+  const packed: Uint8Array[] = [];
+  const zip = new Zip((_, piece) => packed.push(piece));
+  for (const [name, bytes] of Object.entries({ ...files, "xl/worksheets/sheet1.xml": strToU8(xml) })) {
+    const file = new ZipDeflate(name);
+    zip.add(file);
+    file.push(bytes, true);
+  }
+  zip.end();
+  return Buffer.concat(packed);
 }
 
 const event = (uid: number, more = "") =>

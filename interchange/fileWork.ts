@@ -3,6 +3,7 @@ import { Worker } from "node:worker_threads";
 import pLimit, { type LimitFunction } from "p-limit";
 import { WORK_LIMITS } from "../core/plan/limits.ts";
 import type { FileAnswer, FileJob, FileResults } from "./fileJobs.ts";
+import { FileThreads } from "./fileThreads.ts";
 import { UnreadableFile } from "./textTable.ts";
 
 /** So much is under way already that this has to wait for another time. */
@@ -25,13 +26,15 @@ const WRITING_TAKES = 3;
 /** A place where work on files is done. */
 export class FileWork {
   readonly #turns: LimitFunction;
+  readonly #threads: FileThreads;
 
   /** @param script The thread's program, bundled. */
   constructor(
-    private readonly script: string,
+    script: string,
     private readonly limits: WorkLimits = WORK_LIMITS,
   ) {
     this.#turns = pLimit(limits.atOnce);
+    this.#threads = new FileThreads(() => new Worker(script, { resourceLimits: { maxOldGenerationSizeMb: limits.megabytes } }));
   }
 
   /** Does one job.
@@ -47,14 +50,15 @@ export class FileWork {
 
   #run<K extends keyof FileResults>(job: FileJob, signal?: AbortSignal): Promise<FileAnswer<K>> {
     return new Promise((resolve, reject) => {
-      const { megabytes } = this.limits;
       const isWriting = job.kind === "writeXlsx";
       const milliseconds = this.limits.milliseconds * (isWriting ? WRITING_TAKES : 1);
-      const worker = new Worker(this.script, { resourceLimits: { maxOldGenerationSizeMb: megabytes } });
-      const end = (settle: () => void) => {
+      const worker = this.#threads.take();
+      const end = (settle: () => void, isWell = false) => {
         clearTimeout(timer);
         signal?.removeEventListener("abort", leave);
-        void worker.terminate();
+        worker.off("message", hear).off("error", fail).off("exit", gone);
+        if (isWell) this.#threads.giveBack(worker);
+        else void worker.terminate();
         settle();
       };
       const leave = () => end(() => reject(new UnreadableFile("This was called off. Nothing was changed.")));
@@ -64,14 +68,16 @@ export class FileWork {
           : `This file takes longer than ${milliseconds / 1000} s to read and was given up. Import it in parts, or save it as CSV.`;
         end(() => reject(new UnreadableFile(text)));
       }, milliseconds);
-      if (signal?.aborted) leave();
-      signal?.addEventListener("abort", leave);
-      worker.once("message", (answer: FileAnswer<K>) => end(() => resolve(answer)));
-      worker.once("error", (error: NodeJS.ErrnoException) => {
+      const hear = (answer: FileAnswer<K>) => end(() => resolve(answer), true);
+      const fail = (error: NodeJS.ErrnoException) => {
         const isMemory = error.code === "ERR_WORKER_OUT_OF_MEMORY";
         const text = "This file takes more memory than there is for one and was given up. Import it in parts, or save it as CSV.";
         end(() => reject(isMemory ? new UnreadableFile(text) : error));
-      });
+      };
+      const gone = () => end(() => reject(new Error("The thread that works on files has ended.")));
+      if (signal?.aborted) return leave();
+      signal?.addEventListener("abort", leave);
+      worker.on("message", hear).on("error", fail).on("exit", gone);
       worker.postMessage(job);
     });
   }

@@ -1,6 +1,6 @@
 // What a workbook unpacks to and how far its cells reach, counted while it is unpacked piece by piece: a cell at the far
 // corner of a sheet makes a table of billions, and a small file can unpack to anything.
-import { strFromU8, Unzip, UnzipInflate } from "fflate";
+import { Unzip, UnzipInflate } from "fflate";
 import { FILE_LIMITS } from "../core/plan/limits.ts";
 import { UnreadableFile } from "./textTable.ts";
 
@@ -18,7 +18,7 @@ export function checkWorkbook(bytes: Uint8Array): void {
     file.ondata = (error, piece) => {
       failure ??= error;
       unpacked += piece?.length ?? 0;
-      if (!failure && piece) reach?.read(strFromU8(piece, true));
+      if (!failure && piece) reach?.read(Buffer.from(piece.buffer, piece.byteOffset, piece.length).toString("latin1"));
     };
     file.start();
   });
