@@ -12,6 +12,8 @@ export default defineConfig({
   reporter: [["list"], ["json", { outputFile: "test-results/results.json" }]],
   use: {
     viewport: { width: 1280, height: 800 },
+    // As one who has asked for less motion: nothing is waited for on its way. `small.spec.ts` looks at what moves.
+    contextOptions: { reducedMotion: "reduce" },
     launchOptions: { executablePath: CHROMIUM },
     screenshot: "only-on-failure",
   },

@@ -1,11 +1,9 @@
 // What the browser tests share: one server a worker, whose plan is put back to the demo plan before each test, and one page,
 // which stays open in the application, empty of what the tests before have left.
+import { readFile } from "node:fs/promises";
 import { type Browser, type BrowserContext, type BrowserContextOptions, test as base, type Page, type TestInfo } from "@playwright/test";
-import { fernhollow } from "../demo/fernhollow.ts";
 import { goTo } from "./pages.ts";
-import { demoServer, postTo, putAway, type Server } from "./server.ts";
-
-const demoPlan = JSON.stringify(fernhollow());
+import { demoServer, planFileOf, postTo, putAway, type Server, template } from "./server.ts";
 
 /** The revision that a server's plan stands at. */
 async function revisionOf({ url }: Server): Promise<number> {
@@ -23,7 +21,7 @@ function within<T>(milliseconds: number, work: Promise<T>, why: () => string): P
 
 /** Opens the demo plan on a server, as somebody would from the menu. */
 async function openDemoPlan(server: Server): Promise<void> {
-  const opening = postTo(server, "/api/plan/file?replace=yes", demoPlan);
+  const opening = postTo(server, "/api/plan/file?replace=yes", await readFile(planFileOf(template())));
   const answer = await within(60_000, opening, () => `The server does not take the demo plan. It has said:\n${server.said()}`);
   if (!answer.ok) throw new Error(`The demo plan could not be opened: ${await answer.text()}`);
 }

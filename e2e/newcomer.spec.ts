@@ -1,87 +1,89 @@
 // From nothing: an empty folder becomes a costed plan by typing alone, and a new plan takes the place of another.
-import { test } from "@playwright/test";
+import { test as alone } from "@playwright/test";
+import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
 import { choose, goTo, sheetOf, typeRate, untilSaved } from "./pages.ts";
-import { demoServer, emptyServer, putAway, type Server } from "./server.ts";
+import { emptyServer, putAway } from "./server.ts";
 
-let server: Server;
-test.afterEach(() => putAway(server));
+alone(
+  "an empty folder leads through roles, people, rates, three projects and who is free, by typing alone, to what it all costs",
+  async ({ page }) => {
+    const empty = await emptyServer();
+    try {
+      await goTo(page, empty, "/people");
+      const steps = page.getByRole("complementary", { name: "First steps" });
+      await steps.getByRole("link", { name: "Settings" }).click();
+      await page.getByLabel("Name", { exact: true }).fill("Alder Yard");
+      await page.getByRole("textbox", { name: "Begins" }).fill("4 Jan 2027");
+      await page.getByRole("textbox", { name: "Ends" }).fill("31 Dec 2027");
+      await page.getByRole("textbox", { name: "Today" }).fill("4 Jan 2027");
+      await page.getByRole("button", { name: "Save", exact: true }).click();
+      await expect(steps.getByLabel("done")).toHaveCount(1);
 
-test("an empty folder leads through roles, people, rates, three projects and who is free, by typing alone, to what it all costs", async ({
-  page,
-}) => {
-  server = await emptyServer();
-  await goTo(page, server, "/people");
-  const steps = page.getByRole("complementary", { name: "First steps" });
-  await steps.getByRole("link", { name: "Settings" }).click();
-  await page.getByLabel("Name", { exact: true }).fill("Alder Yard");
-  await page.getByRole("textbox", { name: "Begins" }).fill("4 Jan 2027");
-  await page.getByRole("textbox", { name: "Ends" }).fill("31 Dec 2027");
-  await page.getByRole("textbox", { name: "Today" }).fill("4 Jan 2027");
-  await page.getByRole("button", { name: "Save", exact: true }).click();
-  await expect(steps.getByLabel("done")).toHaveCount(1);
+      await steps.getByRole("link", { name: "Roles" }).click();
+      const newRole = page.getByLabel("Name of a new role");
+      await newRole.fill("Carpenter");
+      await newRole.press("Enter");
+      await newRole.fill("Painter");
+      await newRole.press("Enter");
+      await expect(page.getByRole("grid", { name: "Roles" })).toContainText("Painter");
+      await untilSaved(page);
+      await goTo(page, empty, "/settings/rate-tables");
+      await page.getByLabel("Name of a new rate table").fill("What we cost");
+      await page.keyboard.press("Enter");
+      await expect(page.getByRole("grid", { name: "Rate tables" })).toContainText("cost");
 
-  await steps.getByRole("link", { name: "Roles" }).click();
-  const newRole = page.getByLabel("Name of a new role");
-  await newRole.fill("Carpenter");
-  await newRole.press("Enter");
-  await newRole.fill("Painter");
-  await newRole.press("Enter");
-  await expect(page.getByRole("grid", { name: "Roles" })).toContainText("Painter");
-  await untilSaved(page);
-  await goTo(page, server, "/settings/rate-tables");
-  await page.getByLabel("Name of a new rate table").fill("What we cost");
-  await page.keyboard.press("Enter");
-  await expect(page.getByRole("grid", { name: "Rate tables" })).toContainText("cost");
+      await goTo(page, empty, "/people");
+      for (const [name, role] of [
+        ["Ada Brook", "Carpenter"],
+        ["Cem Dale", "Painter"],
+      ]) {
+        await page.keyboard.press("n");
+        await sheetOf(page).last().getByLabel("Name").fill(name);
+        await choose(sheetOf(page).last().getByLabel("Main role"), role);
+        await sheetOf(page).last().getByRole("button", { name: "Add person" }).click();
+        await expect(page.getByRole("complementary", { name })).toBeVisible();
+        await page.keyboard.press("Escape");
+      }
+      await untilSaved(page);
+      await goTo(page, empty, "/rates");
+      await choose(page.getByLabel("Who the new rate is for"), "Carpenter");
+      await page.getByRole("button", { name: "Add", exact: true }).click();
+      await typeRate(page, "Carpenter", "40");
+      await choose(page.getByLabel("Who the new rate is for"), "Painter");
+      await page.getByRole("button", { name: "Add", exact: true }).click();
+      await typeRate(page, "Painter", "30");
 
-  await goTo(page, server, "/people");
-  for (const [name, role] of [
-    ["Ada Brook", "Carpenter"],
-    ["Cem Dale", "Painter"],
-  ]) {
-    await page.keyboard.press("n");
-    await sheetOf(page).last().getByLabel("Name").fill(name);
-    await choose(sheetOf(page).last().getByLabel("Main role"), role);
-    await sheetOf(page).last().getByRole("button", { name: "Add person" }).click();
-    await expect(page.getByRole("complementary", { name })).toBeVisible();
-    await page.keyboard.press("Escape");
-  }
-  await untilSaved(page);
-  await goTo(page, server, "/rates");
-  await choose(page.getByLabel("Who the new rate is for"), "Carpenter");
-  await page.getByRole("button", { name: "Add", exact: true }).click();
-  await typeRate(page, "Carpenter", "40");
-  await choose(page.getByLabel("Who the new rate is for"), "Painter");
-  await page.getByRole("button", { name: "Add", exact: true }).click();
-  await typeRate(page, "Painter", "30");
+      for (const [name, line] of [
+        ["North stage", "Build the frame, 24 h, Ada Brook"],
+        ["South stage", "Paint the wall, 10 h, Cem Dale"],
+        ["Long table", "Plane the top, 16 h, Carpenter"],
+      ]) {
+        await goTo(page, empty, "/work");
+        await page.keyboard.press("n");
+        await sheetOf(page).last().getByLabel("Name").fill(name);
+        await sheetOf(page).last().getByRole("button", { name: "Add project" }).click();
+        await expect(page.getByText("No tasks yet")).toBeVisible();
+        await page.getByRole("textbox", { name: /task/i }).last().fill(line);
+        await page.keyboard.press("Enter");
+        await expect(page.locator("[data-task]")).toHaveCount(1);
+        await untilSaved(page);
+      }
+      await goTo(page, empty, "/openings");
+      await expect(page.getByRole("grid", { name: "Openings", exact: true })).toContainText("16 h");
+      await goTo(page, empty, "/money");
+      await expect(page.locator("td[data-foot=sum]")).toContainText("1,900.00");
+      await goTo(page, empty, "/balance");
+      await expect(page.getByRole("gridcell", { name: /^Ada Brook, week of 4 January: .*24 of 40 hours/ })).toBeVisible();
+      await page.reload();
+      await expect(page.getByRole("gridcell", { name: /^Cem Dale, week of 4 January: .*10 of 40 hours/ })).toBeVisible();
+    } finally {
+      await putAway(empty);
+    }
+  },
+);
 
-  for (const [name, line] of [
-    ["North stage", "Build the frame, 24 h, Ada Brook"],
-    ["South stage", "Paint the wall, 10 h, Cem Dale"],
-    ["Long table", "Plane the top, 16 h, Carpenter"],
-  ]) {
-    await goTo(page, server, "/work");
-    await page.keyboard.press("n");
-    await sheetOf(page).last().getByLabel("Name").fill(name);
-    await sheetOf(page).last().getByRole("button", { name: "Add project" }).click();
-    await expect(page.getByText("No tasks yet")).toBeVisible();
-    await page.getByRole("textbox", { name: /task/i }).last().fill(line);
-    await page.keyboard.press("Enter");
-    await expect(page.locator("[data-task]")).toHaveCount(1);
-    await untilSaved(page);
-  }
-  await goTo(page, server, "/openings");
-  await expect(page.getByRole("grid", { name: "Openings", exact: true })).toContainText("16 h");
-  await goTo(page, server, "/money");
-  await expect(page.locator("td[data-foot=sum]")).toContainText("1,900.00");
-  await goTo(page, server, "/balance");
-  await expect(page.getByRole("gridcell", { name: /^Ada Brook, week of 4 January: .*24 of 40 hours/ })).toBeVisible();
-  await page.reload();
-  await expect(page.getByRole("gridcell", { name: /^Cem Dale, week of 4 January: .*10 of 40 hours/ })).toBeVisible();
-});
-
-test("a new plan is made from the menu, with the holidays of a country; the one before is kept as a copy", async ({ page }) => {
-  server = await demoServer();
+test("a new plan is made from the menu, with the holidays of a country; the one before is kept as a copy", async ({ page, server }) => {
   await goTo(page, server, "/balance");
   await page.getByRole("button", { name: "Plan", exact: true }).click();
   await page.getByRole("menuitem", { name: "New plan…" }).click();
@@ -104,8 +106,7 @@ test("a new plan is made from the menu, with the holidays of a country; the one 
   expect(plan.calendars[0].exceptions).toContainEqual({ from: "2027-05-17", to: "2027-05-17", hours: 0, name: "Constitution Day" });
 });
 
-test("roles are pasted, renamed in place and merged; one undo brings both back with all that used them", async ({ page }) => {
-  server = await demoServer();
+test("roles are pasted, renamed in place and merged; one undo brings both back with all that used them", async ({ page, server }) => {
   await goTo(page, server, "/settings/roles");
   const grid = page.getByRole("grid", { name: "Roles" });
   const writer = grid.getByRole("row", { name: /^Interpretive writer/ });
@@ -129,8 +130,7 @@ test("roles are pasted, renamed in place and merged; one undo brings both back w
   await expect(grid.getByRole("row", { name: /^Exhibit designer/ })).toContainText("6 people, 26 tasks, 12 assignments");
 });
 
-test("settings are what every screen goes by: another first weekday, another band, another name, and back", async ({ page }) => {
-  server = await demoServer();
+test("settings are what every screen goes by: another first weekday, another band, another name, and back", async ({ page, server }) => {
   await goTo(page, server, "/settings");
   await choose(page.getByLabel("The week begins on"), "Sunday");
   await page.getByLabel("Up to, % of capacity").fill("120");

@@ -4,7 +4,7 @@ import { mkdtemp, readFile, rm } from "node:fs/promises";
 import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { copyTemplate } from "../tests/storeTemplate.ts";
+import { copyTemplate } from "../tests/copyTemplate.ts";
 
 const root = join(import.meta.dirname, "..");
 const START_MS = 60_000;
@@ -20,9 +20,15 @@ export interface Server {
   kill(): Promise<number | null>;
 }
 
+/** The data folder with the demo plan that this run has made. */
+export const template = (): string => process.env.ROSTER_E2E_TEMPLATE ?? "";
+
+/** Where the demo plan stands as a file, beside that folder. */
+export const planFileOf = (folder: string): string => `${folder}.json`;
+
 /** Starts a server on a copy of the demo plan. @param env Settings besides the usual ones. */
 export async function demoServer(env: Readonly<Record<string, string>> = {}): Promise<Server> {
-  const { folder } = await copyTemplate(process.env.ROSTER_E2E_TEMPLATE ?? "");
+  const { folder } = await copyTemplate(template());
   return startServer(folder, undefined, env);
 }
 

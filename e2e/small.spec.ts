@@ -1,4 +1,4 @@
-// On a small window, 1024 × 768: every sheet can be closed, nothing needed lies off the screen.
+// On a small window, 1024 × 768, where things move: every sheet can be closed, nothing needed lies off the screen.
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
 import { goTo, sheetOf } from "./pages.ts";
@@ -15,7 +15,7 @@ const withSheet = [
 ];
 
 test.describe("1024 × 768", () => {
-  test.use({ viewport: { width: 1024, height: 768 } });
+  test.use({ viewport: { width: 1024, height: 768 }, contextOptions: { reducedMotion: "no-preference" } });
 
   test("every sheet is closed by its own button, and the tools of the frame are on the screen", async ({ page, server }) => {
     for (const path of withSheet) {

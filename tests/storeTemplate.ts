@@ -1,6 +1,5 @@
-// A data folder with the demo plan in it, made once a test run and copied for each test that needs a store.
-import { cpSync } from "node:fs";
-import { mkdtemp, rm } from "node:fs/promises";
+// A data folder with the demo plan in it, made once a test run.
+import { mkdtemp } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { fernhollow } from "../demo/fernhollow.ts";
@@ -16,12 +15,4 @@ export async function makeTemplate(): Promise<string> {
   await store.replace(fernhollow(), "test", "2027-02-01T08:00:00.000Z");
   await store.close();
   return folder;
-}
-
-/** A copy of the template for one test, and how to remove it. */
-export async function copyTemplate(template: string): Promise<{ folder: string; remove: () => Promise<void> }> {
-  const folder = await mkdtemp(join(tmpdir(), "roster-data-"));
-  // A thousand small files: waiting for each of them takes four times as long.
-  cpSync(template, folder, { recursive: true });
-  return { folder, remove: () => rm(folder, { recursive: true, force: true }) };
 }
