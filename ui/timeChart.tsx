@@ -113,7 +113,7 @@ const HEADING_WIDTH = 54;
 /** Headings of a chart's periods; where they would be too narrow, only some are shown. */
 export function ChartHead({ window, periods, headings }: { window: Range; periods: readonly Range[]; headings: readonly string[] }) {
   const strip = useRef<HTMLSpanElement>(null);
-  const width = useWidth(strip, 420);
+  const width = useWidth(strip, "chart", 420);
   const every = Math.max(1, Math.ceil((periods.length * HEADING_WIDTH) / width));
   return (
     <span ref={strip} className="relative block h-full overflow-hidden">

@@ -1,16 +1,32 @@
 "use client";
 import { type RefObject, useLayoutEffect, useState } from "react";
 
-/** The inner width of an element in pixels, followed as it changes; `first` stands in until it is known. */
-export function useWidth(element: RefObject<HTMLElement | null>, first: number): number {
-  const [width, setWidth] = useState(first);
+interface Size {
+  width: number;
+  height: number;
+}
+
+/** Sizes as they were last measured, by place: what opens there next begins with them, and is not drawn twice. */
+const known = new Map<string, { inner: number; outer: Size }>();
+
+/** The inner width of an element in pixels, followed as it changes. @param place Where it stands: one name for all that are
+ * as large there. @param first Stands in until one has been measured. */
+export function useWidth(element: RefObject<HTMLElement | null>, place: string, first: number): number {
+  const [width, setWidth] = useState(() => known.get(place)?.inner ?? first);
   useLayoutEffect(() => {
     const { current } = element;
     if (!current) return;
-    const observer = new ResizeObserver(() => setWidth(current.clientWidth));
+    const measure = () => {
+      known.set(place, { inner: current.clientWidth, outer: { width: current.offsetWidth, height: current.offsetHeight } });
+      setWidth(current.clientWidth);
+    };
+    const observer = new ResizeObserver(measure);
     observer.observe(current);
-    setWidth(current.clientWidth);
+    measure();
     return () => observer.disconnect();
-  }, [element]);
+  }, [element, place]);
   return width;
 }
+
+/** The whole size of what was last measured in a place; `first` where nothing has been. */
+export const sizeIn = (place: string, first: Size): Size => known.get(place)?.outer ?? first;

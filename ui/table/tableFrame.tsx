@@ -2,7 +2,7 @@
 // A table as it stands on the screen: headings in sight, rows drawn where one looks, walked by keys, sorted, copied.
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { type MouseEvent, type ReactNode, type RefObject, useCallback, useEffect, useEffectEvent, useMemo, useRef, useState } from "react";
-import { useWidth } from "../useWidth.ts";
+import { sizeIn, useWidth } from "../useWidth.ts";
 import type { EditStep } from "./cellEditor.tsx";
 import { columnsThatFit, leastWidth, type TableColumn, tracksOf } from "./column.ts";
 import { Divider } from "./divider.tsx";
@@ -48,7 +48,8 @@ function useStanding<R>(props: TableProps<R>, frame: RefObject<HTMLDivElement | 
   const { name, sections, idOf, parentOf, folded, ticks, rowHeight = ROW_HEIGHT, headHeight = HEAD_HEIGHT, isHeadless = false } = props;
   const { widths, setWidth } = useWidths(name);
   const tickWidth = ticks ? TICK_WIDTH : 0;
-  const room = useWidth(frame, 1130) - tickWidth;
+  const place = props.isShort || props.isFramed === false ? name : "screen";
+  const room = useWidth(frame, place, 1130) - tickWidth;
   const [activeColumn, setActiveColumn] = useState<string | null>(null);
   const columns = useMemo(() => columnsThatFit(props.columns, widths, room, activeColumn), [props.columns, widths, room, activeColumn]);
   const { sorting, onSort } = useSort(props.sortIn ?? "address", props.columns);
@@ -59,8 +60,8 @@ function useStanding<R>(props: TableProps<R>, frame: RefObject<HTMLDivElement | 
     getScrollElement: () => frame.current,
     estimateSize: (at) => (lines[at].kind === "section" ? SECTION_HEIGHT : rowHeight),
     getItemKey: (at) => lines[at].key,
-    overscan: 10,
-    initialRect: { width: 1000, height: 640 },
+    overscan: 5,
+    initialRect: sizeIn(place, { width: 1000, height: 640 }),
     scrollPaddingStart: head,
     scrollMargin: head,
   });

@@ -3,10 +3,13 @@
 import { useCallback, useEffect, useState } from "react";
 import { type Widths, widthWithin } from "./column.ts";
 
+/** Always this one, so that a table is not drawn again for having looked. */
+const NONE: Widths = {};
+
 const keyOf = (table: string) => `columns of ${table}`;
 
 export function useWidths(table: string): { widths: Widths; setWidth: (column: string, width: number | null) => void } {
-  const [widths, setWidths] = useState<Widths>({});
+  const [widths, setWidths] = useState(NONE);
   useEffect(() => setWidths(read(table)), [table]);
   const setWidth = useCallback(
     (column: string, width: number | null) =>
@@ -25,10 +28,10 @@ export function useWidths(table: string): { widths: Widths; setWidth: (column: s
 function read(table: string): Widths {
   try {
     const kept: unknown = JSON.parse(localStorage.getItem(keyOf(table)) ?? "{}");
-    if (typeof kept !== "object" || kept === null) return {};
-    return Object.fromEntries(Object.entries(kept).flatMap(([id, width]) => (typeof width === "number" ? [[id, widthWithin(width)]] : [])));
+    const widths = Object.entries(Object(kept)).flatMap(([id, width]) => (typeof width === "number" ? [[id, widthWithin(width)]] : []));
+    return widths.length > 0 ? Object.fromEntries(widths) : NONE;
   } catch {
-    return {};
+    return NONE;
   }
 }
 

@@ -6,7 +6,7 @@ import { createPortal } from "react-dom";
 import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import { periodPhrase } from "../../ui/format.ts";
-import { useWidth } from "../../ui/useWidth.ts";
+import { sizeIn, useWidth } from "../../ui/useWidth.ts";
 import { BarHandlesContext } from "./barHandles.ts";
 import { BoardHead } from "./boardHead.tsx";
 import { BoardRow } from "./boardRow.tsx";
@@ -60,7 +60,7 @@ function useBoardWindow(
   { board, open, selected, previewed, formerBars }: BalanceProps["balance"],
   frame: RefObject<HTMLDivElement | null>,
 ) {
-  const width = useWidth(frame, 1130);
+  const width = useWidth(frame, "screen", 1130);
   const count = board.periods.length;
   const column = Math.max(LEAST_COLUMN, Math.floor((width - NAME_WIDTH - SUM_WIDTH - 1) / count));
   const heightOf = (at: number) => {
@@ -73,8 +73,8 @@ function useBoardWindow(
     getScrollElement: () => frame.current,
     estimateSize: heightOf,
     getItemKey: (at) => board.rows[at].key,
-    overscan: 6,
-    initialRect: FIRST_RECT,
+    overscan: 4,
+    initialRect: sizeIn("screen", FIRST_RECT),
     scrollPaddingStart: HEAD_HEIGHT,
   });
   const columns = useVirtualizer({
@@ -83,13 +83,11 @@ function useBoardWindow(
     getScrollElement: () => frame.current,
     estimateSize: () => column,
     overscan: 3,
-    initialRect: FIRST_RECT,
+    initialRect: sizeIn("screen", FIRST_RECT),
     scrollPaddingStart: NAME_WIDTH,
   });
-  // biome-ignore lint/correctness/useExhaustiveDependencies: heights hang on what is open and on its bars
-  useLayoutEffect(() => rows.measure(), [rows, open, board.bars, board.rows]);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: sizes hang on the width of a column
-  useLayoutEffect(() => columns.measure(), [columns, column]);
+  useMeasuredAgain(rows, [open, board.bars, board.rows]);
+  useMeasuredAgain(columns, [column]);
   const showSelected = useEffectEvent(() => {
     const at = board.rows.findIndex(({ id }) => id === selected?.personId);
     if (at > 8) rows.scrollToIndex(at, { align: "center" });
@@ -105,6 +103,16 @@ function useBoardWindow(
     if (previewed) showTakers(previewed.takerIds);
   }, [previewed]);
   return { rows, columns, column };
+}
+
+/** Has sizes worked out again where what they hang on has changed; drawn for the first time, they are right. */
+function useMeasuredAgain(virtual: { measure: () => void }, hangsOn: readonly unknown[]): void {
+  const measured = useRef(hangsOn);
+  useLayoutEffect(() => {
+    if (hangsOn.every((one, at) => one === measured.current[at])) return;
+    measured.current = hangsOn;
+    virtual.measure();
+  });
 }
 
 interface BoardTableProps extends BalanceProps, BoardWindow {
