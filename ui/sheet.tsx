@@ -4,20 +4,16 @@ import { X } from "lucide-react";
 import { type ReactNode, useEffect } from "react";
 import { IconButton } from "./button.tsx";
 
-export function Sheet({
-  title,
-  subtitle,
-  onClose,
-  isLasting = false,
-  children,
-}: {
+interface SheetProps {
   title: string;
   subtitle?: ReactNode;
   onClose: () => void;
   /** Stays open: there is nothing to close. */
   isLasting?: boolean;
   children: ReactNode;
-}) {
+}
+
+export function Sheet({ title, subtitle, onClose, isLasting = false, children }: SheetProps) {
   useEffect(() => {
     const close = (event: KeyboardEvent) => {
       if (event.key === "Escape" && !event.defaultPrevented) onClose();

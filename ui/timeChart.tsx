@@ -10,17 +10,7 @@ export function percentOf(day: Day, { start, stop }: Range): number {
   return Math.max(0, Math.min(100, ((day - start) / (stop - start)) * 100));
 }
 
-export function ChartBar({
-  window,
-  start,
-  finish,
-  hue,
-  done = 0,
-  look,
-  title,
-  isCritical = false,
-  lateFinish,
-}: {
+interface ChartBarProps {
   window: Range;
   start: Day;
   /** Last day, included. */
@@ -28,13 +18,15 @@ export function ChartBar({
   hue: string;
   /** Share that is done, 0 … 100. */
   done?: number;
-  look: "task" | "summary" | "milestone" | "pencilled";
+  look: Look;
   title: string;
   /** An ink rule under the bar. */
   isCritical?: boolean;
   /** Latest day it may finish: a dotted run leads there. */
   lateFinish?: Day;
-}) {
+}
+
+export function ChartBar({ window, start, finish, hue, done = 0, look, title, isCritical = false, lateFinish }: ChartBarProps) {
   const slack = lateFinish !== undefined && lateFinish > finish && <SlackRun window={window} from={finish + 1} to={lateFinish + 1} />;
   if (finish < window.start || start >= window.stop) return slack || null;
   const left = percentOf(start, window);

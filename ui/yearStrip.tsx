@@ -51,10 +51,7 @@ export function YearStrip({ label, days, months, sumHead, monthSum, onPick }: Ye
         <Weekdays sumHead={sumHead} />
         <tbody className="block">
           {months.map((month, at) => (
-            <tr key={month.start} className={rowClass}>
-              <th scope="row" className="self-center text-left text-side">
-                {fullMonthText(month.start).slice(0, 3)}
-              </th>
+            <MonthRow key={month.start} month={month} sum={monthSum(at)}>
               <MonthCells
                 days={days.slice(month.start - first, month.stop - first)}
                 stop={active ?? first}
@@ -62,10 +59,7 @@ export function YearStrip({ label, days, months, sumHead, monthSum, onPick }: Ye
                 onHover={setHovered}
                 onFocus={setActive}
               />
-              <td style={{ gridColumn: COLUMNS + 2 }} className="self-center pl-3 text-right text-[13px] whitespace-nowrap">
-                {monthSum(at)}
-              </td>
-            </tr>
+            </MonthRow>
           ))}
         </tbody>
       </table>
@@ -76,6 +70,20 @@ export function YearStrip({ label, days, months, sumHead, monthSum, onPick }: Ye
         <Legend days={days} />
       </div>
     </div>
+  );
+}
+
+function MonthRow({ month, sum, children }: { month: Range; sum: ReactNode; children: ReactNode }) {
+  return (
+    <tr className={rowClass}>
+      <th scope="row" className="self-center text-left text-side">
+        {fullMonthText(month.start).slice(0, 3)}
+      </th>
+      {children}
+      <td style={{ gridColumn: COLUMNS + 2 }} className="self-center pl-3 text-right text-[13px] whitespace-nowrap">
+        {sum}
+      </td>
+    </tr>
   );
 }
 

@@ -60,7 +60,7 @@ function useStanding<R>(props: TableProps<R>, frame: RefObject<HTMLDivElement | 
     getScrollElement: () => frame.current,
     estimateSize: (at) => (lines[at].kind === "section" ? SECTION_HEIGHT : rowHeight),
     getItemKey: (at) => lines[at].key,
-    overscan: 5,
+    overscan: 10,
     initialRect: sizeIn(place, { width: 1000, height: 640 }),
     scrollPaddingStart: head,
     scrollMargin: head,

@@ -73,7 +73,7 @@ function useBoardWindow(
     getScrollElement: () => frame.current,
     estimateSize: heightOf,
     getItemKey: (at) => board.rows[at].key,
-    overscan: 4,
+    overscan: 6,
     initialRect: sizeIn("screen", FIRST_RECT),
     scrollPaddingStart: HEAD_HEIGHT,
   });

@@ -40,23 +40,28 @@ export function BoardPage({ board, measure, grain, studio, settings }: BoardPage
           {rows.map((row, at) => (
             <tr key={row.key} className={row.kind}>
               <th scope="row">{row.name}</th>
-              {periods.map((period, p) => {
-                const figures = figuresAt(board, at, p);
-                const state = stateAt(board, at, p);
-                const isGone = !isPart(row) && figures.capacity === 0 && figures.load === 0;
-                return (
-                  <td key={period.start} className={isGone ? "away" : state}>
-                    {!isGone && cellText(row, measure, figures)}
-                    {!isGone && row.kind === "person" && <PrintedVessel {...figures} />}
-                  </td>
-                );
-              })}
+              {periods.map((period, p) => (
+                <Cell key={period.start} board={board} at={at} p={p} measure={measure} />
+              ))}
               <td>{sumText(row, measure, rowSum(board, at))}</td>
             </tr>
           ))}
         </tbody>
       </table>
     </PrintedPage>
+  );
+}
+
+/** A cell of a row `at` in period `p`. */
+function Cell({ board, at, p, measure }: { board: Board; at: number; p: number; measure: Measure }) {
+  const row = board.rows[at];
+  const figures = figuresAt(board, at, p);
+  const isGone = !isPart(row) && figures.capacity === 0 && figures.load === 0;
+  return (
+    <td className={isGone ? "away" : stateAt(board, at, p)}>
+      {!isGone && cellText(row, measure, figures)}
+      {!isGone && row.kind === "person" && <PrintedVessel {...figures} />}
+    </td>
   );
 }
 

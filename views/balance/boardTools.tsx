@@ -221,15 +221,13 @@ function ViewMenu({ balance }: { balance: Hook }) {
       <div className="w-[250px]">
         {views.length === 0 && <p className="pb-2 text-ink-2">Rows, filters, measure and order can be kept under a name.</p>}
         <ul>
-          {views.map((view) => (
-            <li key={view.id} className="flex items-center gap-1">
-              <button type="button" onClick={() => balance.takeView(view.query)} className="min-w-0 flex-1 truncate press px-2 py-1.5">
-                {view.name}
-              </button>
-              <IconButton label={`Delete the view ${view.name}`} onClick={() => void session.edit({ kind: "deleteView", id: view.id })}>
-                <X size={13} />
-              </IconButton>
-            </li>
+          {views.map(({ id, name: kept, query }) => (
+            <ViewLine
+              key={id}
+              name={kept}
+              onTake={() => balance.takeView(query)}
+              onDelete={() => void session.edit({ kind: "deleteView", id })}
+            />
           ))}
         </ul>
         <form
@@ -250,5 +248,18 @@ function ViewMenu({ balance }: { balance: Hook }) {
         </form>
       </div>
     </Menu>
+  );
+}
+
+function ViewLine({ name, onTake, onDelete }: { name: string; onTake: () => void; onDelete: () => void }) {
+  return (
+    <li className="flex items-center gap-1">
+      <button type="button" onClick={onTake} className="min-w-0 flex-1 truncate press px-2 py-1.5">
+        {name}
+      </button>
+      <IconButton label={`Delete the view ${name}`} onClick={onDelete}>
+        <X size={13} />
+      </IconButton>
+    </li>
   );
 }

@@ -238,13 +238,8 @@ function Acceptances({ explained: { personId, range, acceptances, over }, balanc
     });
   return (
     <SheetSection title={acceptances.length > 0 ? "Accepted" : "Accept that it is over"}>
-      {acceptances.map(({ id, reason: why, to: last }) => (
-        <div key={id} className="flex items-start gap-2">
-          <p className="min-w-0 flex-1">
-            {why} <span className="text-ink-2">Until {writeDate(last)}.</span>
-          </p>
-          <Button onClick={() => void balance.edit({ kind: "deleteAcceptance", id })}>Take back</Button>
-        </div>
+      {acceptances.map((acceptance) => (
+        <Accepted key={acceptance.id} acceptance={acceptance} balance={balance} />
       ))}
       {acceptances.length === 0 && over > 0 && (
         <form
@@ -268,6 +263,18 @@ function Acceptances({ explained: { personId, range, acceptances, over }, balanc
         </form>
       )}
     </SheetSection>
+  );
+}
+
+function Accepted({ acceptance, balance }: { acceptance: CellExplained["acceptances"][number]; balance: Hook }) {
+  const { id, reason, to } = acceptance;
+  return (
+    <div className="flex items-start gap-2">
+      <p className="min-w-0 flex-1">
+        {reason} <span className="text-ink-2">Until {writeDate(to)}.</span>
+      </p>
+      <Button onClick={() => void balance.edit({ kind: "deleteAcceptance", id })}>Take back</Button>
+    </div>
   );
 }
 

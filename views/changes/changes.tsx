@@ -20,10 +20,7 @@ export function Changes() {
   const { steps, isAll, fault, more } = useTrail(about);
   const nameOf = useValueText();
   const setSearch = (find: string) => void setView({ find: find || null });
-  const text = search.trim().toLowerCase();
-  const shown = (steps ?? []).filter(
-    ({ words, by, rows }) => text === "" || [words, by, ...rows.map(({ name }) => name)].some((own) => own.toLowerCase().includes(text)),
-  );
+  const shown = (steps ?? []).filter((step) => saysText(step, search.trim().toLowerCase()));
   return (
     <Screen
       title="Changes"
@@ -53,6 +50,10 @@ export function Changes() {
     </Screen>
   );
 }
+
+/** Whether a step says a text in what it did, by whom or to what. */
+const saysText = ({ words, by, rows }: TrailStep, text: string): boolean =>
+  text === "" || [words, by, ...rows.map(({ name }) => name)].some((own) => own.toLowerCase().includes(text));
 
 type TrailStep = NonNullable<ReturnType<typeof useTrail>["steps"]>[number];
 

@@ -49,31 +49,37 @@ export function Decide({ enquiry, start, onStart }: DecideProps) {
           <TextArea value={text} onChange={(event) => setText(event.target.value)} />
         </Field>
         <FormFault>{fault}</FormFault>
-        <div className="flex flex-wrap gap-2">
-          {state === "received" && (
-            <Button look="main" onClick={() => void step("accepted")}>
-              Accept into the pipeline
-            </Button>
-          )}
-          {state === "accepted" && (
-            <Button look="main" onClick={() => void step("approved")}>
-              Approve
-            </Button>
-          )}
-          {state === "declined" ? (
-            <Button onClick={() => void step("reopened")}>Take up again</Button>
-          ) : (
-            <Button look="danger" onClick={() => void step("declined")}>
-              Decline
-            </Button>
-          )}
-        </div>
+        <Steps state={state} onStep={(to) => void step(to)} />
       </div>
     </SheetSection>
   );
 }
 
 type Step = "accepted" | "approved" | "declined" | "reopened";
+
+function Steps({ state, onStep }: { state: Enquiry["state"]; onStep: (to: Step) => void }) {
+  return (
+    <div className="flex flex-wrap gap-2">
+      {state === "received" && (
+        <Button look="main" onClick={() => onStep("accepted")}>
+          Accept into the pipeline
+        </Button>
+      )}
+      {state === "accepted" && (
+        <Button look="main" onClick={() => onStep("approved")}>
+          Approve
+        </Button>
+      )}
+      {state === "declined" ? (
+        <Button onClick={() => onStep("reopened")}>Take up again</Button>
+      ) : (
+        <Button look="danger" onClick={() => onStep("declined")}>
+          Decline
+        </Button>
+      )}
+    </div>
+  );
+}
 
 function useSteps(
   { id: enquiryId }: Enquiry,

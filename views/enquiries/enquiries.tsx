@@ -32,9 +32,7 @@ export function Enquiries({ initial }: { initial: Initial<AnswerOf<"enquiries">>
       actions={
         <>
           <PublicForm isOpen={isFormOpen} />
-          <Button look="main" onClick={add}>
-            <Plus size={15} /> Write one down <kbd className="font-sans opacity-75">N</kbd>
-          </Button>
+          <AddButton onAdd={add} />
         </>
       }
       sheet={
@@ -46,10 +44,7 @@ export function Enquiries({ initial }: { initial: Initial<AnswerOf<"enquiries">>
       }
     >
       {rows.length === 0 ? (
-        <Empty title="No enquiries yet">
-          Somebody who would like to have work done sends the public form, or you <TextButton onClick={add}>write it down</TextButton>. Here
-          you see what it would do before you decide.
-        </Empty>
+        <NoEnquiries onAdd={add} />
       ) : (
         <EnquiryTable
           rows={rows}
@@ -60,6 +55,23 @@ export function Enquiries({ initial }: { initial: Initial<AnswerOf<"enquiries">>
         />
       )}
     </Screen>
+  );
+}
+
+function AddButton({ onAdd }: { onAdd: () => void }) {
+  return (
+    <Button look="main" onClick={onAdd}>
+      <Plus size={15} /> Write one down <kbd className="font-sans opacity-75">N</kbd>
+    </Button>
+  );
+}
+
+function NoEnquiries({ onAdd }: { onAdd: () => void }) {
+  return (
+    <Empty title="No enquiries yet">
+      Somebody who would like to have work done sends the public form, or you <TextButton onClick={onAdd}>write it down</TextButton>. Here
+      you see what it would do before you decide.
+    </Empty>
   );
 }
 

@@ -90,11 +90,10 @@ function Result({ even }: { even: EvenOutHook }) {
   );
 }
 
-/** Before and after, in a small table. */
-function Figures({ evened: { before, after, finishes }, lines }: { evened: Evened; lines: number }) {
-  const { currency } = usePlanFacts();
+/** What is measured of a plan before and after, as text. */
+function figureRows({ before, after }: Evened, currency: string): [name: string, was: string, is: string][] {
   const spread = ({ spread: own }: EvenedFigures) => (own ? [own.low, own.middle, own.high].map(shareText).join(", ") : "–");
-  const rows: [string, string, string][] = [
+  return [
     ["Hours over in the window", hoursText(before.window), hoursText(after.window)],
     ["Hours over in the whole plan", hoursText(before.peakOver), hoursText(after.peakOver)],
     ["Weeks of a person that are over", wholeText(before.overWeeks), wholeText(after.overWeeks)],
@@ -102,6 +101,12 @@ function Figures({ evened: { before, after, finishes }, lines }: { evened: Evene
     ["Use of people: low, middle, high", spread(before), spread(after)],
     [`Cost, ${currency}`, moneyText(before.cost, 0), moneyText(after.cost, 0)],
   ];
+}
+
+/** Before and after, in a small table. */
+function Figures({ evened, lines }: { evened: Evened; lines: number }) {
+  const { currency } = usePlanFacts();
+  const { finishes } = evened;
   return (
     <div className="w-[410px]">
       <table className="w-full text-right">
@@ -117,7 +122,7 @@ function Figures({ evened: { before, after, finishes }, lines }: { evened: Evene
           </tr>
         </thead>
         <tbody>
-          {rows.map(([name, was, is]) => (
+          {figureRows(evened, currency).map(([name, was, is]) => (
             <tr key={name} className="line-above">
               <th scope="row" className="py-1 text-left font-normal">
                 {name}

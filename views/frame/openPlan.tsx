@@ -73,17 +73,7 @@ export function OpenPlan({ planName, onClose }: { planName: string; onClose: () 
     <div className="absolute top-[68px] right-0 bottom-0 z-40 shadow-float">
       <Sheet title="Open a plan file" subtitle="JSON, as saved by Mindful Roster" onClose={onClose}>
         <SheetSection>
-          <input
-            type="file"
-            accept=".json,application/json"
-            aria-label="Plan file"
-            disabled={step.at === "reading" || step.at === "replacing"}
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              if (file) void check(file);
-            }}
-            className="file-field"
-          />
+          <PlanFile isBusy={step.at === "reading" || step.at === "replacing"} onChoose={(file) => void check(file)} />
         </SheetSection>
         {step.at === "reading" && <ProgressLine part={null}>{`Reading and checking ${step.file.name} …`}</ProgressLine>}
         {step.at === "replacing" && <ProgressLine part={step.part}>Writing the plan</ProgressLine>}
@@ -96,6 +86,22 @@ export function OpenPlan({ planName, onClose }: { planName: string; onClose: () 
         )}
       </Sheet>
     </div>
+  );
+}
+
+function PlanFile({ isBusy, onChoose }: { isBusy: boolean; onChoose: (file: File) => void }) {
+  return (
+    <input
+      type="file"
+      accept=".json,application/json"
+      aria-label="Plan file"
+      disabled={isBusy}
+      onChange={(event) => {
+        const file = event.target.files?.[0];
+        if (file) onChoose(file);
+      }}
+      className="file-field"
+    />
   );
 }
 

@@ -29,20 +29,8 @@ export function TakerList({ takers, onGive, onBack }: { takers: Takers; onGive: 
               heading={heading}
               className="[&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-small [&_[cmdk-group-heading]]:text-ink-2"
             >
-              {people.map(({ personId, name, roleName, cover }) => (
-                <Command.Item
-                  key={personId}
-                  value={`${name} ${personId}`}
-                  onSelect={() => onGive(personId)}
-                  className="options-item justify-between gap-3"
-                >
-                  <span className="min-w-0 truncate">
-                    {name} <span className="text-side">{roleName}</span>
-                  </span>
-                  <span className={`whitespace-nowrap text-[13px] ${cover >= takers.need ? "text-level-ink" : "text-ink-2"}`}>
-                    {hoursText(cover)} h fit
-                  </span>
-                </Command.Item>
+              {people.map((person) => (
+                <PersonItem key={person.personId} person={person} need={takers.need} onGive={onGive} />
               ))}
             </Command.Group>
           ))}
@@ -52,5 +40,23 @@ export function TakerList({ takers, onGive, onBack }: { takers: Takers; onGive: 
         <Button onClick={onBack}>Back</Button>
       </div>
     </>
+  );
+}
+
+interface PersonItemProps {
+  person: Takers["people"][number];
+  /** Minutes that want somebody. */
+  need: number;
+  onGive: (personId: string) => void;
+}
+
+function PersonItem({ person: { personId, name, roleName, cover }, need, onGive }: PersonItemProps) {
+  return (
+    <Command.Item value={`${name} ${personId}`} onSelect={() => onGive(personId)} className="options-item justify-between gap-3">
+      <span className="min-w-0 truncate">
+        {name} <span className="text-side">{roleName}</span>
+      </span>
+      <span className={`whitespace-nowrap text-[13px] ${cover >= need ? "text-level-ink" : "text-ink-2"}`}>{hoursText(cover)} h fit</span>
+    </Command.Item>
   );
 }

@@ -22,10 +22,20 @@ interface HorizonExportProps {
   params: HorizonParams;
 }
 
+/** Prints the figures. @param isAsIf With the pipeline looked at as it may come. */
+function usePrint(answer: HorizonAnswer, shown: HorizonParams, isAsIf: boolean) {
+  const { frame } = useFrame();
+  const { periodSettings: settings } = usePlanFacts();
+  return async () => {
+    const { HorizonPage } = await import("./horizonPage.tsx");
+    const { by, per, show } = shown;
+    const page = { answer, by, level: levelOf(shown), grain: per, measure: show, studio: frame.data.planName, settings };
+    printPage(await pageText(<HorizonPage {...page} isAsIf={isAsIf} />));
+  };
+}
+
 export function HorizonExport({ cases, charts, answer, params: shown }: HorizonExportProps) {
   const params = useSearchParams();
-  const { frame } = useFrame();
-  const { periodSettings } = usePlanFacts();
   const { periods, groups } = answer;
   const file = (format: "csv" | "xlsx") => {
     const query = new URLSearchParams(params);
@@ -33,12 +43,7 @@ export function HorizonExport({ cases, charts, answer, params: shown }: HorizonE
     if (cases.length > 0) query.set("cases", JSON.stringify(cases));
     return `/api/horizon?${query}`;
   };
-  const print = async () => {
-    const { HorizonPage } = await import("./horizonPage.tsx");
-    const { by, per, show } = shown;
-    const page = { answer, by, level: levelOf(shown), grain: per, measure: show, studio: frame.data.planName, settings: periodSettings };
-    printPage(await pageText(<HorizonPage {...page} isAsIf={cases.length > 0} />));
-  };
+  const print = usePrint(answer, shown, cases.length > 0);
   const side = () =>
     `Hours ${byWords[shown.by].toLowerCase()}, ${rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop })}`;
   return (

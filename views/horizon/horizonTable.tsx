@@ -22,7 +22,6 @@ interface Props {
 }
 
 export function HorizonTable({ answer: { groups, periods }, grain, by, level, measure, onMeasure, openedAt, onOpen }: Props) {
-  const { periodSettings } = usePlanFacts();
   return (
     <section aria-label={`Figures ${byWords[by].toLowerCase()}`}>
       <div className="flex items-center gap-3 pt-4 pb-1">
@@ -38,15 +37,7 @@ export function HorizonTable({ answer: { groups, periods }, grain, by, level, me
               <th scope="col" className="py-1 text-left font-normal">
                 {groupWords[by]}
               </th>
-              {periods.map((period) => {
-                const { main, side } = periodHeading(period, grain, periodSettings);
-                return (
-                  <th key={period.start} scope="col" className="pl-3 font-normal whitespace-nowrap">
-                    <span className="block font-semibold text-ink">{main}</span>
-                    {side}
-                  </th>
-                );
-              })}
+              <PeriodHeads periods={periods} grain={grain} />
             </tr>
           </thead>
           <tbody>
@@ -65,6 +56,19 @@ export function HorizonTable({ answer: { groups, periods }, grain, by, level, me
       </div>
     </section>
   );
+}
+
+function PeriodHeads({ periods, grain }: Pick<HorizonAnswer, "periods"> & Pick<Props, "grain">) {
+  const { periodSettings } = usePlanFacts();
+  return periods.map((period) => {
+    const { main, side } = periodHeading(period, grain, periodSettings);
+    return (
+      <th key={period.start} scope="col" className="pl-3 font-normal whitespace-nowrap">
+        <span className="block font-semibold text-ink">{main}</span>
+        {side}
+      </th>
+    );
+  });
 }
 
 interface RowProps {

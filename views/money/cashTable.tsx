@@ -22,16 +22,7 @@ export function CashTable({ money, grain }: { money: Money; grain: Grain }) {
         </tr>
       </thead>
       <tbody>
-        {before > 0 && (
-          <tr className="line-above text-ink-2">
-            <th scope="row" className="py-[3px] text-left font-normal">
-              Before
-            </th>
-            <td colSpan={rows.length + 1} />
-            <td>{moneyText(before)}</td>
-            {budget !== null && <td>{moneyText(budget - before)}</td>}
-          </tr>
-        )}
+        {before > 0 && <BeforeRow money={money} />}
         {periods.map(({ start }, at) => (
           <PeriodRow key={start} money={money} at={at} grain={grain} running={running[at]} />
         ))}
@@ -47,6 +38,20 @@ export function CashTable({ money, grain }: { money: Money; grain: Grain }) {
         </tr>
       </tbody>
     </table>
+  );
+}
+
+/** What was spent before the first period. */
+function BeforeRow({ money: { rows, before, budget } }: { money: Money }) {
+  return (
+    <tr className="line-above text-ink-2">
+      <th scope="row" className="py-[3px] text-left font-normal">
+        Before
+      </th>
+      <td colSpan={rows.length + 1} />
+      <td>{moneyText(before)}</td>
+      {budget !== null && <td>{moneyText(budget - before)}</td>}
+    </tr>
   );
 }
 

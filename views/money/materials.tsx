@@ -1,6 +1,6 @@
 "use client";
 // Materials: what is needed of each when, by project, with the day it is first needed.
-import { useCallback, useMemo } from "react";
+import { useMemo } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer } from "../../client/session.tsx";
 import type { MaterialRow } from "../../core/answers/materials.ts";
@@ -24,18 +24,7 @@ export function Materials({ initial }: { initial: Initial<AnswerOf<"materialNeed
   const { params, setParams, query, grain } = useMoneyParams();
   const { rows, periods } = useAnswer("materialNeeds", { range: query.range, grain: query.grain }, initial);
   const linkTo = useLinkTo();
-  const amounts = useCallback(
-    (_: Range, p: number): Omit<TableColumn<MaterialRow>, "id" | "head"> => ({
-      width: 92,
-      grow: 1,
-      isFigure: true,
-      value: (row) => row.periods[p] / 10_000,
-      look: (row) => row.periods[p] === 0 && "text-ink-3",
-      cell: (row) => (row.periods[p] === 0 ? "–" : unitsText(row.periods[p])),
-    }),
-    [],
-  );
-  const byPeriod = usePeriodColumns(periods, amounts, grain);
+  const byPeriod = usePeriodColumns(periods, amountColumn, grain);
   const columns = useMemo(() => [nameColumn, firstColumn, ...byPeriod, sumColumn], [byPeriod]);
   const materials = rows.filter(({ projectId }) => projectId === null);
   return (
@@ -66,6 +55,15 @@ export function Materials({ initial }: { initial: Initial<AnswerOf<"materialNeed
     </MoneyScreen>
   );
 }
+
+const amountColumn = (_: Range, p: number): Omit<TableColumn<MaterialRow>, "id" | "head"> => ({
+  width: 92,
+  grow: 1,
+  isFigure: true,
+  value: (row) => row.periods[p] / 10_000,
+  look: (row) => row.periods[p] === 0 && "text-ink-3",
+  cell: (row) => (row.periods[p] === 0 ? "–" : unitsText(row.periods[p])),
+});
 
 const idOf = ({ materialId, projectId }: MaterialRow): string => (projectId === null ? materialId : `${materialId} ${projectId}`);
 

@@ -14,7 +14,6 @@ interface CompareProps {
 }
 
 export function Compare({ candidates, people, hook }: CompareProps) {
-  const { weeks, need } = candidates;
   return (
     <div className="line-below bg-paper px-4 py-2.5">
       <table className="w-full text-[13px]">
@@ -42,20 +41,26 @@ export function Compare({ candidates, people, hook }: CompareProps) {
               ))}
             </tr>
           ))}
-          <tr>
-            <th scope="row" className="text-left font-normal text-ink-2">
-              Room by week
-            </th>
-            {people.map(({ personId, name, room }) => (
-              <td key={personId} className="px-3 py-1">
-                <RoomStrip name={name} weeks={weeks} need={need} room={room} />
-              </td>
-            ))}
-          </tr>
+          <RoomLine candidates={candidates} people={people} />
         </tbody>
       </table>
       <Ends people={people} hook={hook} />
     </div>
+  );
+}
+
+function RoomLine({ candidates: { weeks, need }, people }: Omit<CompareProps, "hook">) {
+  return (
+    <tr>
+      <th scope="row" className="text-left font-normal text-ink-2">
+        Room by week
+      </th>
+      {people.map(({ personId, name, room }) => (
+        <td key={personId} className="px-3 py-1">
+          <RoomStrip name={name} weeks={weeks} need={need} room={room} />
+        </td>
+      ))}
+    </tr>
   );
 }
 

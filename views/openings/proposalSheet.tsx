@@ -45,14 +45,7 @@ export function ProposalSheet({ openings, onClose }: { openings: readonly Openin
         <>
           <Covered proposal={proposal} />
           <SheetSection>
-            {proposal.lines.map((line) => (
-              <Line
-                key={line.openingId}
-                line={line}
-                isTaken={!left.has(line.openingId)}
-                onToggle={() => setLeft(toggledSet(left, line.openingId))}
-              />
-            ))}
+            <Lines lines={proposal.lines} left={left} onToggle={(openingId) => setLeft(toggledSet(left, openingId))} />
             <Take lines={proposal.lines.length} taken={taken.length} onTake={() => void take()} />
           </SheetSection>
           <NobodyFor names={proposal.left} />
@@ -60,6 +53,19 @@ export function ProposalSheet({ openings, onClose }: { openings: readonly Openin
       )}
     </Sheet>
   );
+}
+
+interface LinesProps {
+  lines: readonly ProposalLine[];
+  /** The openings that are not taken. */
+  left: ReadonlySet<string>;
+  onToggle: (openingId: string) => void;
+}
+
+function Lines({ lines, left, onToggle }: LinesProps) {
+  return lines.map((line) => (
+    <Line key={line.openingId} line={line} isTaken={!left.has(line.openingId)} onToggle={() => onToggle(line.openingId)} />
+  ));
 }
 
 /** Works a proposal out, and again where two may share or no longer may. */

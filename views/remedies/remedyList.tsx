@@ -87,10 +87,24 @@ function variedFirst(lines: readonly RemedyLine[]): RemedyLine[] {
   return [...firsts, ...lines.filter((line) => !firsts.includes(line))];
 }
 
+/** What a remedy would do besides, bad news marked. */
+function Effect({ effect }: Pick<RemedyLine, "effect">) {
+  const { currency } = usePlanFacts();
+  return (
+    <p className="text-side">
+      {effectPhrases(effect, currency).map(({ text, isBad }, at) => (
+        <span key={text}>
+          {at > 0 && " · "}
+          <span className={isBad ? "text-over" : ""}>{text}</span>
+        </span>
+      ))}
+    </p>
+  );
+}
+
 type ItemProps = { line: RemedyLine; about: RemedyProblem["about"] } & RemedyActions;
 
 function RemedyItem({ line, about, previewed, onPreview, onApply }: ItemProps) {
-  const { currency } = usePlanFacts();
   const tryIt = useTry();
   // While a sketch is open, applying is trying.
   const isSketching = useHost((state) => state?.sketchId != null);
@@ -110,14 +124,7 @@ function RemedyItem({ line, about, previewed, onPreview, onApply }: ItemProps) {
           <span className="text-side">{side}</span>
         </p>
       )}
-      <p className="text-side">
-        {effectPhrases(about === "unplaced" ? { ...effect, unplaced: 0 } : effect, currency).map(({ text, isBad }, at) => (
-          <span key={text}>
-            {at > 0 && " · "}
-            <span className={isBad ? "text-over" : ""}>{text}</span>
-          </span>
-        ))}
-      </p>
+      <Effect effect={about === "unplaced" ? { ...effect, unplaced: 0 } : effect} />
       {agree.length > 0 && <p className="text-side">To agree: {agree.join(", ")}</p>}
       <div className="flex gap-2 pt-1.5">
         {onPreview && (

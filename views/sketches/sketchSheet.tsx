@@ -79,13 +79,8 @@ function Changes({ sketchId, entries }: { sketchId: string; entries: readonly Sk
     <>
       <SheetSection title="Changes">
         <ol aria-label="Changes of the sketch">
-          {entries.map(({ id, words, fault }) => (
-            <li key={id} className="line-above py-1">
-              <CheckboxField checked={chosen.includes(id)} onChange={() => toggle(id)}>
-                {words}
-              </CheckboxField>
-              {fault !== null && <p className="text-small text-over">No longer possible: {fault}</p>}
-            </li>
+          {entries.map((entry) => (
+            <ChangeLine key={entry.id} entry={entry} isChosen={chosen.includes(entry.id)} onToggle={() => toggle(entry.id)} />
           ))}
         </ol>
         <div className="flex flex-wrap gap-2 pt-2">
@@ -107,6 +102,17 @@ function Changes({ sketchId, entries }: { sketchId: string; entries: readonly Sk
       </SheetSection>
       {adoption && <ImpactView impact={adoption.impact} title="What adopting does to the plan" />}
     </>
+  );
+}
+
+function ChangeLine({ entry, isChosen, onToggle }: { entry: SketchEntry; isChosen: boolean; onToggle: () => void }) {
+  return (
+    <li className="line-above py-1">
+      <CheckboxField checked={isChosen} onChange={onToggle}>
+        {entry.words}
+      </CheckboxField>
+      {entry.fault !== null && <p className="text-small text-over">No longer possible: {entry.fault}</p>}
+    </li>
   );
 }
 

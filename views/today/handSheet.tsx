@@ -13,34 +13,33 @@ import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { useFrame, useNames } from "../frame/facts.ts";
 import { sentenceOf } from "./attentionWords.ts";
 
-export function HandSheet({ signal, onClose }: { signal: Attention; onClose: () => void }) {
+/** Sends a note that says what a signal says, and what is added. */
+function useNote(signal: Attention, onSent: () => void) {
   const session = usePlan();
-  const { people } = useNames();
   const { user } = useFrame();
-  const [personId, setPersonId] = useState("");
-  const [text, setText] = useState("");
   const sentence = sentenceOf(signal);
-  const send = async () => {
-    const note = {
-      id: newId("note"),
-      signal: signal.key,
-      personId,
-      by: user.name,
-      at: new Date().toISOString(),
-      text: text.trim() === "" ? sentence : `${sentence}\n${text.trim()}`,
-    };
+  return async (personId: string, added: string) => {
+    const text = added === "" ? sentence : `${sentence}\n${added}`;
+    const note = { id: newId("note"), signal: signal.key, personId, by: user.name, at: new Date().toISOString(), text };
     if ((await session.edit({ kind: "sendNote", note })).length > 0) return;
     toast("The note is in the outbox.");
-    onClose();
+    onSent();
   };
+}
+
+export function HandSheet({ signal, onClose }: { signal: Attention; onClose: () => void }) {
+  const { people } = useNames();
+  const [personId, setPersonId] = useState("");
+  const [text, setText] = useState("");
+  const send = useNote(signal, onClose);
   return (
-    <Sheet title="Hand to a colleague" subtitle={sentence} onClose={onClose}>
+    <Sheet title="Hand to a colleague" subtitle={sentenceOf(signal)} onClose={onClose}>
       <SheetSection>
         <form
           className="space-y-3"
           onSubmit={(event) => {
             event.preventDefault();
-            void send();
+            void send(personId, text.trim());
           }}
         >
           <Field label="To">

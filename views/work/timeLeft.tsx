@@ -40,17 +40,7 @@ export function TimeLeftSheet({ projectId, until, onClose }: { projectId: string
         return rows.length === 0 ? null : (
           <SheetSection key={state} title={title}>
             {rows.slice(0, state === "helper" ? 8 : 60).map((row) => (
-              <div key={row.personId} className="py-1">
-                <div className="flex justify-between gap-3">
-                  <span className="min-w-0 truncate">
-                    {row.name} <span className="text-side">{row.roleName}</span>
-                  </span>
-                  <span className={`whitespace-nowrap ${state === "trouble" ? "figure-bad" : ""}`}>
-                    {state === "helper" ? `${hoursText(row.have)} h free` : `${hoursText(row.remaining)} of ${hoursText(row.have)} h`}
-                  </span>
-                </div>
-                {state !== "helper" && <Vessel capacity={row.have} load={row.remaining} isLevel={row.fill !== "open"} />}
-              </div>
+              <PersonLine key={row.personId} row={row} />
             ))}
           </SheetSection>
         );
@@ -59,5 +49,21 @@ export function TimeLeftSheet({ projectId, until, onClose }: { projectId: string
         <p className="text-ink-2">{projectId === null ? "Nobody has work before then." : "Nobody is on this project yet."}</p>
       )}
     </Sheet>
+  );
+}
+
+function PersonLine({ row: { name, roleName, state, have, remaining, fill } }: { row: TimeLeftRow }) {
+  return (
+    <div className="py-1">
+      <div className="flex justify-between gap-3">
+        <span className="min-w-0 truncate">
+          {name} <span className="text-side">{roleName}</span>
+        </span>
+        <span className={`whitespace-nowrap ${state === "trouble" ? "figure-bad" : ""}`}>
+          {state === "helper" ? `${hoursText(have)} h free` : `${hoursText(remaining)} of ${hoursText(have)} h`}
+        </span>
+      </div>
+      {state !== "helper" && <Vessel capacity={have} load={remaining} isLevel={fill !== "open"} />}
+    </div>
   );
 }

@@ -49,19 +49,25 @@ export function AnswerSheet({ row, onClose }: { row: RequestRow; onClose: () => 
         </SheetSection>
       )}
       <SheetSection title="So far">
-        <ol>
-          {request.history.map(({ at, by, to, step, text }) => (
-            <li key={at} className="py-1">
-              <span className="font-medium">{by}</span> {stepWords[step]}{" "}
-              <time dateTime={at} suppressHydrationWarning className="text-side">
-                {dateTimeText(at)}, to {to}
-              </time>
-              {text && <p className="whitespace-pre-wrap text-ink-2">{text}</p>}
-            </li>
-          ))}
-        </ol>
+        <History steps={request.history} />
       </SheetSection>
     </Sheet>
+  );
+}
+
+function History({ steps }: { steps: WorkRequest["history"] }) {
+  return (
+    <ol>
+      {steps.map(({ at, by, to, step, text }) => (
+        <li key={at} className="py-1">
+          <span className="font-medium">{by}</span> {stepWords[step]}{" "}
+          <time dateTime={at} suppressHydrationWarning className="text-side">
+            {dateTimeText(at)}, to {to}
+          </time>
+          {text && <p className="whitespace-pre-wrap text-ink-2">{text}</p>}
+        </li>
+      ))}
+    </ol>
   );
 }
 

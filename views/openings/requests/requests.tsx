@@ -15,7 +15,8 @@ import { RequestTable, SurenessTable } from "./requestTables.tsx";
 export function Requests({ initial }: { initial: Initial<AnswerOf<"requests">> }) {
   const { rows, projects } = useAnswer("requests", {}, initial);
   const [view, setView] = useQueryStates({ request: parseAsString, ask: parseAsString }, { shallow: true });
-  useKeys({ n: () => void setView({ ask: "new", request: null }) });
+  const ask = () => void setView({ ask: "new", request: null });
+  useKeys({ n: ask });
   const selected = rows.find(({ request }) => request.id === view.request);
   const waiting = rows.filter(({ isWaiting }) => isWaiting).length;
   const close = () => void setView({ request: null, ask: null });
@@ -26,7 +27,7 @@ export function Requests({ initial }: { initial: Initial<AnswerOf<"requests">> }
       actions={
         <>
           <OpeningTabs />
-          <Button look="main" onClick={() => void setView({ ask: "new", request: null })}>
+          <Button look="main" onClick={ask}>
             <Plus size={15} /> Ask for people <kbd className="font-sans opacity-75">N</kbd>
           </Button>
         </>
@@ -44,10 +45,7 @@ export function Requests({ initial }: { initial: Initial<AnswerOf<"requests">> }
       }
     >
       {rows.length === 0 ? (
-        <Empty title="Nobody has asked for anybody">
-          A lead asks for a role or a person, with hours and a note; it waits here for an answer.{" "}
-          <TextButton onClick={() => void setView({ ask: "new" })}>Ask for somebody</TextButton> or press N.
-        </Empty>
+        <NoRequests onAsk={ask} />
       ) : (
         <div className="flex min-h-0 flex-1 flex-col gap-3">
           <RequestTable rows={rows} selectedId={view.request} onOpen={(id) => void setView({ request: id, ask: null })} />
@@ -55,5 +53,14 @@ export function Requests({ initial }: { initial: Initial<AnswerOf<"requests">> }
         </div>
       )}
     </Screen>
+  );
+}
+
+function NoRequests({ onAsk }: { onAsk: () => void }) {
+  return (
+    <Empty title="Nobody has asked for anybody">
+      A lead asks for a role or a person, with hours and a note; it waits here for an answer.{" "}
+      <TextButton onClick={onAsk}>Ask for somebody</TextButton> or press N.
+    </Empty>
   );
 }

@@ -17,14 +17,7 @@ export function PreviewRows({ hook: { preview, ways, setWays } }: { hook: BringI
   const all = preview?.rows;
   const rows = useMemo(() => (all ?? []).filter(({ outcome }) => shown === "all" || outcome === shown), [all, shown]);
   if (!preview) return <p className="p-6 text-ink-2">Working out what this file would do…</p>;
-  if (preview.faults.length > 0)
-    return (
-      <div role="alert" className="space-y-1 p-6 text-over">
-        {preview.faults.map((fault) => (
-          <p key={fault}>{fault}</p>
-        ))}
-      </div>
-    );
+  if (preview.faults.length > 0) return <Faults faults={preview.faults} />;
   return (
     <>
       <div className="pb-2">
@@ -55,6 +48,16 @@ export function PreviewRows({ hook: { preview, ways, setWays } }: { hook: BringI
         empty="No such row."
       />
     </>
+  );
+}
+
+function Faults({ faults }: { faults: readonly string[] }) {
+  return (
+    <div role="alert" className="space-y-1 p-6 text-over">
+      {faults.map((fault) => (
+        <p key={fault}>{fault}</p>
+      ))}
+    </div>
   );
 }
 

@@ -24,7 +24,6 @@ export function Start({ hook }: { hook: BringInHook }) {
 }
 
 function DropPlace({ hook }: { hook: BringInHook }) {
-  const input = useRef<HTMLInputElement>(null);
   const [isOver, setOver] = useState(false);
   const hold = (event: DragEvent, isNow: boolean) => {
     event.preventDefault();
@@ -48,25 +47,34 @@ function DropPlace({ hook }: { hook: BringInHook }) {
           People, weekly patterns, time off, skills, calendar days, projects, tasks, links, assignments, expenses or rates, as CSV or XLSX;
           holidays and time off as iCalendar. What it would do is shown row by row first.
         </p>
-        <Button look="main" disabled={hook.isReading} onClick={() => input.current?.click()}>
-          <FileUp size={15} /> {hook.isReading ? "Reading…" : "Choose a file"}
-        </Button>
-        <input
-          ref={input}
-          type="file"
-          aria-label="File to import"
-          accept=".csv,.tsv,.txt,.xlsx,.ics"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            event.target.value = "";
-            if (file) void hook.open(file);
-          }}
-        />
+        <ChooseFile hook={hook} />
         <FormFault>{hook.fault}</FormFault>
       </div>
     </section>
+  );
+}
+
+function ChooseFile({ hook }: { hook: BringInHook }) {
+  const input = useRef<HTMLInputElement>(null);
+  return (
+    <>
+      <Button look="main" disabled={hook.isReading} onClick={() => input.current?.click()}>
+        <FileUp size={15} /> {hook.isReading ? "Reading…" : "Choose a file"}
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        aria-label="File to import"
+        accept=".csv,.tsv,.txt,.xlsx,.ics"
+        className="sr-only"
+        tabIndex={-1}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = "";
+          if (file) void hook.open(file);
+        }}
+      />
+    </>
   );
 }
 

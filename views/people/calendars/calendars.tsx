@@ -37,15 +37,7 @@ export function Calendars({ initial }: { initial: { calendarId: string; answer: 
       }
       actions={
         <>
-          <span className="inline-flex items-center">
-            <IconButton label={`Show ${year - 1}`} onClick={() => hook.setYear(year - 1)}>
-              <ChevronLeft size={16} />
-            </IconButton>
-            <span className="font-title text-[17px]">{year}</span>
-            <IconButton label={`Show ${year + 1}`} onClick={() => hook.setYear(year + 1)}>
-              <ChevronRight size={16} />
-            </IconButton>
-          </span>
+          <YearSteps year={year} onYear={hook.setYear} />
           <Button look="main" onClick={() => void hook.add()}>
             <Plus size={15} /> Add calendar
           </Button>
@@ -67,6 +59,20 @@ export function Calendars({ initial }: { initial: { calendarId: string; answer: 
       </div>
       {answer ? <CalendarPage answer={answer} hook={hook} /> : <Empty title="No calendar yet">Add the first one at the top right.</Empty>}
     </Screen>
+  );
+}
+
+function YearSteps({ year, onYear }: { year: number; onYear: (year: number) => void }) {
+  return (
+    <span className="inline-flex items-center">
+      <IconButton label={`Show ${year - 1}`} onClick={() => onYear(year - 1)}>
+        <ChevronLeft size={16} />
+      </IconButton>
+      <span className="font-title text-[17px]">{year}</span>
+      <IconButton label={`Show ${year + 1}`} onClick={() => onYear(year + 1)}>
+        <ChevronRight size={16} />
+      </IconButton>
+    </span>
   );
 }
 

@@ -28,20 +28,16 @@ function useDay(known: Draft["exceptions"][number] | null, day: number | null) {
   });
 }
 
-export function DayForm({
-  at,
-  day,
-  draft,
-  onChange,
-  onBack,
-}: {
+interface DayFormProps {
   /** Which exception; null for a new one. */
   at: number | null;
   day: number | null;
   draft: Draft;
   onChange: (set: Partial<Draft>) => void;
   onBack: () => void;
-}) {
+}
+
+export function DayForm({ at, day, draft, onChange, onBack }: DayFormProps) {
   const known = at === null ? null : (draft.exceptions[at] ?? null);
   const { register, control, handleSubmit, formState } = useDay(known, day);
   const { errors } = formState;

@@ -17,6 +17,31 @@ interface HolidayProps {
   onBack: () => void;
 }
 
+interface Years {
+  from: string;
+  to: string;
+}
+
+/** What differs from the week, but the days off of some years. */
+function withoutDaysOff(exceptions: Draft["exceptions"], years: Years): Draft["exceptions"] {
+  const isOfYears = (day: string) => day.slice(0, 4) >= years.from && day.slice(0, 4) <= years.to;
+  return exceptions.filter(({ from, hours }) => hours > 0 || !isOfYears(from));
+}
+
+/** The first and the last year, as they are typed. */
+function YearFields({ years, onChange }: { years: Years; onChange: (years: Years) => void }) {
+  return (
+    <div className="field-pair">
+      <Field label="First year">
+        <TextInput inputMode="numeric" value={years.from} onChange={(event) => onChange({ ...years, from: event.target.value })} />
+      </Field>
+      <Field label="Last year">
+        <TextInput inputMode="numeric" value={years.to} onChange={(event) => onChange({ ...years, to: event.target.value })} />
+      </Field>
+    </div>
+  );
+}
+
 export function HolidayForm({ year, draft, onChange, onBack }: HolidayProps) {
   const place = useHolidayPlace();
   const { country, fault, setFault, holidaysOf } = place;
@@ -26,8 +51,7 @@ export function HolidayForm({ year, draft, onChange, onBack }: HolidayProps) {
     setFault(null);
     try {
       const holidays = await holidaysOf(years);
-      const isOfYears = (day: string) => day.slice(0, 4) >= years.from && day.slice(0, 4) <= years.to;
-      const staying = isReplacing ? draft.exceptions.filter(({ from, hours }) => hours > 0 || !isOfYears(from)) : draft.exceptions;
+      const staying = isReplacing ? withoutDaysOff(draft.exceptions, years) : draft.exceptions;
       const known = new Set(staying.map(({ from, name }) => `${from} ${name}`));
       const added = holidays.filter(({ from, name }) => !known.has(`${from} ${name}`));
       if (added.length === 0) setFault(`All ${countText(holidays.length, "holiday")} of these years stand in the calendar already.`);
@@ -41,14 +65,7 @@ export function HolidayForm({ year, draft, onChange, onBack }: HolidayProps) {
     <SheetSection title="Public holidays">
       <div className="space-y-3">
         <HolidayPlace place={place} noneText="Choose" />
-        <div className="field-pair">
-          <Field label="First year">
-            <TextInput inputMode="numeric" value={years.from} onChange={(event) => setYears({ ...years, from: event.target.value })} />
-          </Field>
-          <Field label="Last year">
-            <TextInput inputMode="numeric" value={years.to} onChange={(event) => setYears({ ...years, to: event.target.value })} />
-          </Field>
-        </div>
+        <YearFields years={years} onChange={setYears} />
         <CheckboxField checked={isReplacing} onChange={setReplacing}>
           In place of all days off of those years
         </CheckboxField>

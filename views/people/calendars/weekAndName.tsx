@@ -13,20 +13,16 @@ const fieldsSchema = z
   .object({ name: z.string().trim().min(1, { error: "Give the calendar a name." }).max(300), week: weekSchema })
   .refine(({ week }) => weekHours(week).some((hours) => hours > 0), { path: ["week", "root"], error: "One day of the week needs hours." });
 
-export function WeekAndName({
-  draft,
-  onChange,
-  onCopy,
-  onDelete,
-  isFree,
-}: {
+interface WeekAndNameProps {
   draft: Draft;
   onChange: (set: Partial<Draft>) => void;
   onCopy: () => void;
   onDelete: () => void;
   /** Nobody goes by it, so it can be deleted. */
   isFree: boolean;
-}) {
+}
+
+export function WeekAndName({ draft, onChange, onCopy, onDelete, isFree }: WeekAndNameProps) {
   const { register, handleSubmit, formState } = useForm<z.infer<typeof fieldsSchema>>({
     resolver: zodResolver(fieldsSchema),
     defaultValues: { name: draft.name, week: draft.week.map(String) },

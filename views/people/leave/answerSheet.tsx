@@ -120,15 +120,13 @@ function Decline({ onAnswer, onBack }: { onAnswer: (reason: string) => void; onB
 
 const suggestion = dateRangeFields({ reason: z.string().max(2_000) });
 
-function Suggest({
-  timeOff,
-  onAnswer,
-  onBack,
-}: {
+interface SuggestProps {
   timeOff: TimeOff;
   onAnswer: (suggested: { from: string; to: string }, reason: string) => void;
   onBack: () => void;
-}) {
+}
+
+function Suggest({ timeOff, onAnswer, onBack }: SuggestProps) {
   const { register, control, handleSubmit } = useForm<z.infer<typeof suggestion>>({
     resolver: zodResolver(suggestion),
     defaultValues: {

@@ -33,19 +33,15 @@ const fieldsSchema = z.object({
 });
 type Fields = z.infer<typeof fieldsSchema>;
 
-export function TeamSheet({
-  row,
-  rows,
-  onEdit,
-  onClose,
-  onAdded,
-}: {
+interface TeamSheetProps {
   row: TeamRow | null;
   rows: readonly TeamRow[];
   onEdit: (edit: Edit) => Promise<boolean>;
   onClose: () => void;
   onAdded: (id: string) => void;
-}) {
+}
+
+export function TeamSheet({ row, rows, onEdit, onClose, onAdded }: TeamSheetProps) {
   const save = async (typed: Fields) => {
     const text = (value: string) => (value.trim() === "" ? null : value.trim());
     const set = { ...typed, parentId: text(typed.parentId), projectId: text(typed.projectId), description: text(typed.description) };

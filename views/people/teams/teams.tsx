@@ -21,8 +21,8 @@ export function Teams({ initial }: { initial: Initial<AnswerOf<"teams">> }) {
   const { periods, rows } = useAnswer("teams", { range, grain }, initial);
   const [open, setOpen] = useQueryState("team", parseAsString.withOptions({ shallow: true }));
   const selected = rows.find(({ team }) => team.id === open) ?? null;
-  useKeys({ n: () => void setOpen(NEW) });
-  const inTeams = new Set(rows.flatMap(({ members }) => members.map(({ id }) => id)));
+  const show = (id: string) => void setOpen(id);
+  useKeys({ n: () => show(NEW) });
   return (
     <Screen
       isTwoLined
@@ -30,12 +30,11 @@ export function Teams({ initial }: { initial: Initial<AnswerOf<"teams">> }) {
       figures={
         <>
           <PeopleTabs />
-          <Figure value={String(rows.length)} says={rows.length === 1 ? "team" : "teams"} />
-          <Figure value={String(inTeams.size)} says="people in them" />
+          <TeamFigures rows={rows} />
         </>
       }
       actions={
-        <Button look="main" onClick={() => void setOpen(NEW)}>
+        <Button look="main" onClick={() => show(NEW)}>
           <Plus size={15} /> Add team <kbd className="font-sans opacity-75">N</kbd>
         </Button>
       }
@@ -47,7 +46,7 @@ export function Teams({ initial }: { initial: Initial<AnswerOf<"teams">> }) {
             rows={rows}
             onEdit={async (edit) => (await session.edit(edit)).length === 0}
             onClose={() => void setOpen(closed(open))}
-            onAdded={(id) => void setOpen(id)}
+            onAdded={show}
           />
         )
       }
@@ -55,8 +54,18 @@ export function Teams({ initial }: { initial: Initial<AnswerOf<"teams">> }) {
       {rows.length === 0 ? (
         <Empty title="No teams yet">A team gathers people who can be assigned work together. Add the first one with N.</Empty>
       ) : (
-        <TeamTable rows={rows} periods={periods} openId={open} onOpen={(id) => void setOpen(id)} />
+        <TeamTable rows={rows} periods={periods} openId={open} onOpen={show} />
       )}
     </Screen>
+  );
+}
+
+function TeamFigures({ rows }: Pick<AnswerOf<"teams">, "rows">) {
+  const inTeams = new Set(rows.flatMap(({ members }) => members.map(({ id }) => id)));
+  return (
+    <>
+      <Figure value={String(rows.length)} says={rows.length === 1 ? "team" : "teams"} />
+      <Figure value={String(inTeams.size)} says="people in them" />
+    </>
   );
 }
