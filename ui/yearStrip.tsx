@@ -64,12 +64,19 @@ export function YearStrip({ label, days, months, sumHead, monthSum, onPick }: Ye
         </tbody>
       </table>
       <div className="mt-1.5 flex flex-wrap items-center gap-x-4 gap-y-1 line-above pt-1.5 text-small text-ink-2">
-        <span aria-live="polite" className="min-h-[18px] min-w-[260px] flex-1 text-ink">
-          {said?.says ?? "Point at a day, or walk to it with the arrow keys."}
-        </span>
+        <Said day={said} />
         <Legend days={days} />
       </div>
     </div>
+  );
+}
+
+/** The day one points at or stands on, in words. */
+function Said({ day }: { day: StripDay | undefined }) {
+  return (
+    <span aria-live="polite" className="min-h-[18px] min-w-[260px] flex-1 text-ink">
+      {day?.says ?? "Point at a day, or walk to it with the arrow keys."}
+    </span>
   );
 }
 

@@ -62,6 +62,18 @@ export const RowSum = memo(function RowSum({ board, at, measure }: { board: Boar
   );
 });
 
+interface CellProps {
+  id: string;
+  left: number;
+  width: number;
+  label: string;
+  isTabStop?: boolean;
+  isPressable?: boolean;
+  isSelected?: boolean;
+  onSelect?: () => void;
+  children: React.ReactNode;
+}
+
 export function Cell({
   id,
   left,
@@ -72,17 +84,7 @@ export function Cell({
   isSelected = false,
   onSelect,
   children,
-}: {
-  id: string;
-  left: number;
-  width: number;
-  label: string;
-  isTabStop?: boolean;
-  isPressable?: boolean;
-  isSelected?: boolean;
-  onSelect?: () => void;
-  children: React.ReactNode;
-}) {
+}: CellProps) {
   return (
     <td
       id={id}

@@ -8,17 +8,14 @@ import { Radios } from "../../ui/radios.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { ImpactView, useImpact } from "./impact.tsx";
 
-export function DropSheet({
-  drop,
-  taskName,
-  onTake,
-  onClose,
-}: {
+interface DropSheetProps {
   drop: Drop;
   taskName: string;
   onTake: (option: DropOption) => void;
   onClose: () => void;
-}) {
+}
+
+export function DropSheet({ drop, taskName, onTake, onClose }: DropSheetProps) {
   const [way, setWay] = useState(drop.options[0].way);
   const option = drop.options.find((own) => own.way === way) ?? drop.options[0];
   const impact = useImpact(option.edit);

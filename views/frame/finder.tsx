@@ -61,7 +61,6 @@ function FinderList({ onGo }: { onGo: (link: string) => void }) {
   const [text, setText] = useState("");
   const found = useMaybeAnswer("search", text.trim() === "" ? null : { text }, null) ?? [];
   const linkTo = useLinkTo();
-  const fitting = screensFor(text);
   const isRead = useHost((state) => state !== null);
   const linkOf = ({ kind, id, projectId }: Found) => {
     if (kind === "person") return linkTo(`/people/person/${encodeURIComponent(id)}`);
@@ -76,16 +75,7 @@ function FinderList({ onGo }: { onGo: (link: string) => void }) {
         <Command.Empty className="px-3 py-4 text-ink-2">
           {isRead ? `Nothing is called “${text}”.` : "The plan is still being read; what is found stands here in a moment."}
         </Command.Empty>
-        {fitting.length > 0 && (
-          <Command.Group heading={<span className="options-heading">Screens</span>}>
-            {fitting.map(({ name, path, says, sheet }) => (
-              <Command.Item key={name} value={name} onSelect={() => onGo(linkTo(path, sheet ? { sheet } : {}))} className={itemLook}>
-                <span>{name}</span>
-                <span className="text-side">{says}</span>
-              </Command.Item>
-            ))}
-          </Command.Group>
-        )}
+        <ScreenGroup text={text} onGo={onGo} />
         {kinds.map(({ kind, heading }) => (
           <FoundGroup
             key={kind}
@@ -96,6 +86,22 @@ function FinderList({ onGo }: { onGo: (link: string) => void }) {
         ))}
       </Command.List>
     </>
+  );
+}
+
+function ScreenGroup({ text, onGo }: { text: string; onGo: (link: string) => void }) {
+  const linkTo = useLinkTo();
+  const fitting = screensFor(text);
+  if (fitting.length === 0) return null;
+  return (
+    <Command.Group heading={<span className="options-heading">Screens</span>}>
+      {fitting.map(({ name, path, says, sheet }) => (
+        <Command.Item key={name} value={name} onSelect={() => onGo(linkTo(path, sheet ? { sheet } : {}))} className={itemLook}>
+          <span>{name}</span>
+          <span className="text-side">{says}</span>
+        </Command.Item>
+      ))}
+    </Command.Group>
   );
 }
 

@@ -58,24 +58,8 @@ function Steps() {
   const session = usePlan();
   const { undo, redo } = useHost((state) => state?.history) ?? { undo: null, redo: null };
   useStays();
-  const isWaiting = useIsSaving();
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      const key = event.key.toLowerCase();
-      const isStep = key === "z" || (key === "y" && !event.shiftKey);
-      if (!(event.ctrlKey || event.metaKey) || event.altKey || !isStep || isTyping(event)) return;
-      event.preventDefault();
-      void session.step({ kind: key === "y" || event.shiftKey ? "redo" : "undo" });
-    };
-    window.addEventListener("keydown", press);
-    return () => window.removeEventListener("keydown", press);
-  }, [session]);
-  useEffect(() => {
-    if (!isWaiting) return;
-    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
-    window.addEventListener("beforeunload", ask);
-    return () => window.removeEventListener("beforeunload", ask);
-  }, [isWaiting]);
+  useStepKeys();
+  useAskBeforeLeaving(useIsSaving());
   return (
     <>
       <Unsaved />
@@ -95,6 +79,32 @@ function Steps() {
       </IconButton>
     </>
   );
+}
+
+/** Ctrl Z, Ctrl Y and Ctrl Shift Z, wherever nothing is being typed. */
+function useStepKeys(): void {
+  const session = usePlan();
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const key = event.key.toLowerCase();
+      const isStep = key === "z" || (key === "y" && !event.shiftKey);
+      if (!(event.ctrlKey || event.metaKey) || event.altKey || !isStep || isTyping(event)) return;
+      event.preventDefault();
+      void session.step({ kind: key === "y" || event.shiftKey ? "redo" : "undo" });
+    };
+    window.addEventListener("keydown", press);
+    return () => window.removeEventListener("keydown", press);
+  }, [session]);
+}
+
+/** Has the browser ask before the window is closed while something is being saved. */
+function useAskBeforeLeaving(isWaiting: boolean): void {
+  useEffect(() => {
+    if (!isWaiting) return;
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener("beforeunload", ask);
+    return () => window.removeEventListener("beforeunload", ask);
+  }, [isWaiting]);
 }
 
 /** How much the server has not taken yet, where it does not answer or where this browser would lose it. */

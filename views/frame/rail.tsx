@@ -43,11 +43,29 @@ export const screens = [
   { group: "Settle", name: "Settings", path: "/settings", says: "The plan, and the lists it is kept in order by" },
 ] as const;
 
+interface Waiting {
+  count: number;
+  says: string;
+}
+
+/** How much waits for an answer on a screen, where anything does. */
+function WaitingCount({ count = 0, says }: Partial<Waiting>) {
+  if (count === 0) return null;
+  return (
+    <span className="ml-auto font-semibold text-small text-over" title={`${count} ${says}`}>
+      <span aria-hidden>{count}</span>
+      <span className="sr-only">
+        , {count} {says}
+      </span>
+    </span>
+  );
+}
+
 export function Rail() {
   const here = usePathname();
   const linkTo = useLinkTo();
   const { requests, asked, enquiries } = useAnswer("frame", {}, useFrame().frame);
-  const waiting: Partial<Record<string, { count: number; says: string }>> = {
+  const waiting: Partial<Record<string, Waiting>> = {
     "/openings": { count: asked, says: asked === 1 ? "request for people waits" : "requests for people wait" },
     "/enquiries": { count: enquiries, says: enquiries === 1 ? "enquiry waits" : "enquiries wait" },
     "/people": { count: requests, says: requests === 1 ? "request for time off waits" : "requests for time off wait" },
@@ -69,14 +87,7 @@ export function Rail() {
                   className={`flex h-[30px] items-center border-l-[3px] pr-3 pl-[13px] ${isHere ? "border-pine bg-linear-to-r from-pine-wash to-transparent font-semibold text-pine" : "border-transparent text-ink hover:bg-well"}`}
                 >
                   {name}
-                  {(waiting[path]?.count ?? 0) > 0 && (
-                    <span className="ml-auto font-semibold text-small text-over" title={`${waiting[path]?.count} ${waiting[path]?.says}`}>
-                      <span aria-hidden>{waiting[path]?.count}</span>
-                      <span className="sr-only">
-                        , {waiting[path]?.count} {waiting[path]?.says}
-                      </span>
-                    </span>
-                  )}
+                  <WaitingCount {...waiting[path]} />
                 </Link>
               );
             })}

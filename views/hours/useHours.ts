@@ -24,21 +24,7 @@ export function useHours(of: HoursOf, initial: Initial<AnswerOf<"hours">>) {
   const grid = useAnswer("hours", { of, range, grain }, initial);
   const [activeId, setActiveId] = useQueryState("row", parseAsString.withOptions({ shallow: true }));
   const [refused, setRefused] = useState<readonly NotPasted[]>([]);
-  // Each typing builds on the one before: an assignment's periods are one list.
-  const last = useRef<Promise<unknown>>(Promise.resolve());
-  const type = useCallback(
-    (cells: readonly TypedCell[], words: string) => {
-      if (cells.length === 0) return;
-      const next = async () => {
-        const made = await session.ask("typeHours", { cells, words });
-        const [first] = made.refused;
-        if (first) toast(barFaults[first.fault]);
-        if (made.edit) await session.edit(made.edit);
-      };
-      last.current = last.current.then(next, next);
-    },
-    [session],
-  );
+  const type = useTyping();
   const addRow = async (fields: Pick<Assignment, "taskId"> & Partial<Pick<Assignment, "personId" | "roleId">>): Promise<boolean> => {
     const id = newId("work");
     const isMade = (await session.edit({ kind: "addAssignment", assignment: { id, ...fields, custom: [] } })).length === 0;
@@ -61,6 +47,26 @@ export function useHours(of: HoursOf, initial: Initial<AnswerOf<"hours">>) {
     refused,
     closeRefused: () => setRefused([]),
   };
+}
+
+/** Hours typed into cells. */
+function useTyping() {
+  const session = usePlan();
+  // Each typing builds on the one before: an assignment's periods are one list.
+  const last = useRef<Promise<unknown>>(Promise.resolve());
+  return useCallback(
+    (cells: readonly TypedCell[], words: string) => {
+      if (cells.length === 0) return;
+      const next = async () => {
+        const made = await session.ask("typeHours", { cells, words });
+        const [first] = made.refused;
+        if (first) toast(barFaults[first.fault]);
+        if (made.edit) await session.edit(made.edit);
+      };
+      last.current = last.current.then(next, next);
+    },
+    [session],
+  );
 }
 
 export type HoursHook = ReturnType<typeof useHours>;

@@ -14,25 +14,7 @@ type Loads = AnswerOf<"loads">;
 export function LoadsPreview({ line }: { line: RemedyLine }) {
   const loads = useLoads(line);
   if (!loads) return null;
-  const { now, then } = loads;
-  const months = now.periods.length;
-  const rows = now.people.flatMap(({ id, name }, person) =>
-    now.periods.flatMap((period, p) => {
-      const at = person * months + p;
-      return now.load[at] === then.load[at]
-        ? []
-        : [
-            {
-              key: `${id} ${period.start}`,
-              name,
-              month: monthText(period.start),
-              capacity: then.capacity[at],
-              was: now.load[at],
-              is: then.load[at],
-            },
-          ];
-    }),
-  );
+  const rows = changedMonths(loads);
   return (
     <SheetSection title="Hours a month, before and after">
       <table className="w-full text-right text-[13px]" aria-label="Hours a month, before and after">
@@ -51,6 +33,17 @@ export function LoadsPreview({ line }: { line: RemedyLine }) {
         </tbody>
       </table>
     </SheetSection>
+  );
+}
+
+/** The months of each person in which the load is another one, in minutes. */
+function changedMonths({ now, then }: { now: Loads; then: Loads }) {
+  return now.people.flatMap(({ id, name }, person) =>
+    now.periods.flatMap(({ start }, p) => {
+      const at = person * now.periods.length + p;
+      const [was, is] = [now.load[at], then.load[at]];
+      return was === is ? [] : [{ key: `${id} ${start}`, name, month: monthText(start), capacity: then.capacity[at], was, is }];
+    }),
   );
 }
 

@@ -18,20 +18,11 @@ export function MarginSheet({ project, currency, onClose }: { project: MarginRow
   const linkTo = useLinkTo();
   const people = useMaybeAnswer("marginPeople", { projectId: project.id }, null) ?? [];
   const [previewed, setPreviewed] = useState<RemedyLine | null>(null);
-  const { id, name, revenue, cost, share, goal, isBelow, side } = project;
+  const { id, name, share, side } = project;
   return (
     <Sheet title={name} subtitle={side || "Own work"} onClose={onClose}>
       <SheetSection>
-        <SumLine figure={moneyText(revenue)}>Revenue</SumLine>
-        <SumLine figure={`− ${moneyText(cost)}`}>Cost</SumLine>
-        <SumLine figure={`${currency} ${moneyText(revenue - cost)}`} isTotal isOver={isBelow}>
-          Margin{share !== null && `, ${marginText(share)}`}
-        </SumLine>
-        {share !== null && goal !== null && (
-          <p className="text-side">
-            {isBelow ? `${pointsText(goal - share)} under its goal of ${marginText(goal)}` : `Its goal is ${marginText(goal)}`}
-          </p>
-        )}
+        <Sums project={project} currency={currency} />
         <p className="pt-1">
           <Link href={linkTo("/money", { of: `project:${id}`, group: "kind", show: "margin", span: "plan" })} className="text-link">
             Month by month
@@ -53,6 +44,24 @@ export function MarginSheet({ project, currency, onClose }: { project: MarginRow
       )}
       <People people={people} />
     </Sheet>
+  );
+}
+
+/** What the project brings in, what it costs, and what that leaves. */
+function Sums({ project: { revenue, cost, share, goal, isBelow }, currency }: { project: MarginRow; currency: string }) {
+  return (
+    <>
+      <SumLine figure={moneyText(revenue)}>Revenue</SumLine>
+      <SumLine figure={`− ${moneyText(cost)}`}>Cost</SumLine>
+      <SumLine figure={`${currency} ${moneyText(revenue - cost)}`} isTotal isOver={isBelow}>
+        Margin{share !== null && `, ${marginText(share)}`}
+      </SumLine>
+      {share !== null && goal !== null && (
+        <p className="text-side">
+          {isBelow ? `${pointsText(goal - share)} under its goal of ${marginText(goal)}` : `Its goal is ${marginText(goal)}`}
+        </p>
+      )}
+    </>
   );
 }
 

@@ -34,20 +34,11 @@ export function FreeSheet({ onClose }: { onClose: () => void }) {
   const team = useMaybeAnswer("freeTeam", needs && dates ? { needs, ...dates } : null, null);
   // Where somebody can take all of it alone, nobody has to share it.
   const isTogether = typed.length > 1 || (alone !== null && needs !== null && alone.every(({ room }) => room < needs[0].minutes));
-  const change = (key: string, set: Partial<TypedNeed>) => setTyped(typed.map((own) => (own.key === key ? { ...own, ...set } : own)));
   return (
     <Sheet title="Free when?" subtitle="Who could take this, and from when" onClose={onClose}>
       <SheetSection>
         <div className="space-y-3">
-          {typed.map((need, at) => (
-            <NeedFields
-              key={need.key}
-              need={need}
-              onChange={(set) => change(need.key, set)}
-              onRemove={at === 0 ? undefined : () => setTyped(typed.filter(({ key }) => key !== need.key))}
-            />
-          ))}
-          <TextButton onClick={() => setTyped([...typed, emptyNeed()])}>And another role</TextButton>
+          <Needs typed={typed} onChange={setTyped} />
           <div className="grid grid-cols-2 gap-2">
             <Field label="From" fault={first ? undefined : DATE_HINT}>
               <DateField value={from} onChange={setFrom} />
@@ -61,6 +52,22 @@ export function FreeSheet({ onClose }: { onClose: () => void }) {
       {alone && needs && <Found answer={alone} minutes={needs[0].minutes} />}
       {team && needs && dates && team.short.length === needs.length && isTogether && <FreeTeamView team={team} needs={needs} {...dates} />}
     </Sheet>
+  );
+}
+
+function Needs({ typed, onChange }: { typed: readonly TypedNeed[]; onChange: (typed: readonly TypedNeed[]) => void }) {
+  return (
+    <>
+      {typed.map((need, at) => (
+        <NeedFields
+          key={need.key}
+          need={need}
+          onChange={(set) => onChange(typed.map((own) => (own === need ? { ...own, ...set } : own)))}
+          onRemove={at === 0 ? undefined : () => onChange(typed.filter((own) => own !== need))}
+        />
+      ))}
+      <TextButton onClick={() => onChange([...typed, emptyNeed()])}>And another role</TextButton>
+    </>
   );
 }
 

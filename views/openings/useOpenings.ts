@@ -12,20 +12,19 @@ import { toggledList } from "../../ui/toggled.ts";
 
 export const MOST_COMPARED = 3;
 
+const params = {
+  opening: parseAsString,
+  find: parseAsString.withDefault(""),
+  role: parseAsString.withDefault(""),
+  pipeline: parseAsBoolean.withDefault(false),
+  beside: parseAsArrayOf(parseAsString).withDefault([]),
+  /** Whom something is given to, or what else the sheet shows. */
+  sheet: parseAsString,
+};
+
 export function useOpenings(initial: Initial<AnswerOf<"openings">>, first: Initial<AnswerOf<"candidates">>) {
   const session = usePlan();
-  const [view, setView] = useQueryStates(
-    {
-      opening: parseAsString,
-      find: parseAsString.withDefault(""),
-      role: parseAsString.withDefault(""),
-      pipeline: parseAsBoolean.withDefault(false),
-      beside: parseAsArrayOf(parseAsString).withDefault([]),
-      /** Whom something is given to, or what else the sheet shows. */
-      sheet: parseAsString,
-    },
-    { shallow: true },
-  );
+  const [view, setView] = useQueryStates(params, { shallow: true });
   const show = useCallback((set: Parameters<typeof setView>[0]) => void setView(set), [setView]);
   const openings = useAnswer("openings", { pipeline: view.pipeline }, initial);
   const shown = useMemo(() => openings.filter((row) => fits(row, view.role, view.find)), [openings, view.role, view.find]);

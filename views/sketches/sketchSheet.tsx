@@ -67,12 +67,7 @@ function Changes({ sketchId, entries }: { sketchId: string; entries: readonly Sk
   const possible = entries.filter(({ fault }) => fault === null).map(({ id }) => id);
   const [chosen, setChosen] = useState<readonly string[]>(possible);
   const adoption = useMaybeAnswer("adoption", chosen.length === 0 ? null : { sketchId, entryIds: chosen }, null);
-  if (entries.length === 0)
-    return (
-      <SheetSection title="Changes">
-        <p className="text-ink-2">Nothing is written down in it yet.</p>
-      </SheetSection>
-    );
+  if (entries.length === 0) return <NoChanges />;
   const count = adoption?.count ?? 0;
   const toggle = (id: string) => setChosen(toggledList(chosen, id));
   return (
@@ -102,6 +97,14 @@ function Changes({ sketchId, entries }: { sketchId: string; entries: readonly Sk
       </SheetSection>
       {adoption && <ImpactView impact={adoption.impact} title="What adopting does to the plan" />}
     </>
+  );
+}
+
+function NoChanges() {
+  return (
+    <SheetSection title="Changes">
+      <p className="text-ink-2">Nothing is written down in it yet.</p>
+    </SheetSection>
   );
 }
 

@@ -20,17 +20,12 @@ export function Today({ initial }: { initial: Initial<AnswerOf<"today">> }) {
   const { counts } = useAnswer("frame", {}, frame);
   const today = useAnswer("today", { clock }, initial);
   const [sheet, setSheet] = useQueryState("sheet", parseAsString.withOptions({ shallow: true }));
-  const { signals, snoozed, assigned, used } = today;
+  const { signals, snoozed } = today;
   const meant = meantBy(sheet ?? "", today);
   return (
     <Screen
       title="Today"
-      figures={
-        <>
-          <Figure value={shareText(assigned.now)} says={`of this week’s work assigned, ${beforeText(assigned.before)}`} />
-          <Figure value={shareText(used.now)} says={`of capacity used, ${beforeText(used.before)}`} />
-        </>
-      }
+      figures={<TodayFigures today={today} />}
       actions={
         <>
           {snoozed.length > 0 && <Button onClick={() => void setSheet("snoozed")}>{countText(snoozed.length, "signal")} snoozed</Button>}
@@ -85,6 +80,15 @@ function TodaySheet({ sheet, today, onClose }: SheetProps) {
     default:
       return null;
   }
+}
+
+function TodayFigures({ today: { assigned, used } }: Pick<SheetProps, "today">) {
+  return (
+    <>
+      <Figure value={shareText(assigned.now)} says={`of this week’s work assigned, ${beforeText(assigned.before)}`} />
+      <Figure value={shareText(used.now)} says={`of capacity used, ${beforeText(used.before)}`} />
+    </>
+  );
 }
 
 const beforeText = (before: number | null): string => `${shareText(before)} last week`;

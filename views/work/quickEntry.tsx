@@ -79,17 +79,21 @@ export function QuickEntry({ tasks, aboveId, place, onAdd }: QuickEntryProps) {
             {fault}
           </span>
         ) : text.trim() === "" ? (
-          <>A name, then what is known, between commas. Goes {place}. Paste a list to make many.</>
+          `A name, then what is known, between commas. Goes ${place}. Paste a list to make many.`
         ) : (
           <Parts line={line} />
         )}
-        {known.length > 0 && (
-          <span className="ml-auto">
-            <kbd className="font-sans font-semibold text-ink">Tab</kbd> {known.slice(0, 3).join(" · ")}
-          </span>
-        )}
+        {known.length > 0 && <Completions texts={known.slice(0, 3)} />}
       </div>
     </div>
+  );
+}
+
+function Completions({ texts }: { texts: readonly string[] }) {
+  return (
+    <span className="ml-auto">
+      <kbd className="font-sans font-semibold text-ink">Tab</kbd> {texts.join(" · ")}
+    </span>
   );
 }
 

@@ -27,9 +27,7 @@ export function Requests({ initial }: { initial: Initial<AnswerOf<"requests">> }
       actions={
         <>
           <OpeningTabs />
-          <Button look="main" onClick={ask}>
-            <Plus size={15} /> Ask for people <kbd className="font-sans opacity-75">N</kbd>
-          </Button>
+          <AskButton onAsk={ask} />
         </>
       }
       sheet={
@@ -62,5 +60,13 @@ function NoRequests({ onAsk }: { onAsk: () => void }) {
       A lead asks for a role or a person, with hours and a note; it waits here for an answer.{" "}
       <TextButton onClick={onAsk}>Ask for somebody</TextButton> or press N.
     </Empty>
+  );
+}
+
+function AskButton({ onAsk }: { onAsk: () => void }) {
+  return (
+    <Button look="main" onClick={onAsk}>
+      <Plus size={15} /> Ask for people <kbd className="font-sans opacity-75">N</kbd>
+    </Button>
   );
 }

@@ -30,6 +30,10 @@ export function useCalendars(initial: { calendarId: string; answer: Initial<Answ
     const { [calendarId]: _, ...others } = drafts;
     setDrafts(next === null ? others : { ...others, [calendarId]: next });
   };
+  const addCalendar = async (own: Omit<Calendar, "id">) => {
+    const calendar: Calendar = { ...own, id: newId("calendar") };
+    if ((await session.edit({ kind: "addCalendar", calendar })).length === 0) void setAsked(calendar.id);
+  };
   const edit: Edit | null = draft && { kind: "changeCalendar", id: calendarId, set: draft };
   return {
     calendars,
@@ -49,14 +53,8 @@ export function useCalendars(initial: { calendarId: string; answer: Initial<Answ
     save: async () => {
       if (edit && (await session.edit(edit)).length === 0) setDraft(null);
     },
-    add: async () => {
-      const calendar: Calendar = { id: newId("calendar"), name: "New calendar", week: [8, 8, 8, 8, 8, 0, 0], exceptions: [] };
-      if ((await session.edit({ kind: "addCalendar", calendar })).length === 0) void setAsked(calendar.id);
-    },
-    copy: async ({ id: _, name, ...rest }: Calendar) => {
-      const calendar: Calendar = { ...rest, id: newId("calendar"), name: `${name}, copy` };
-      if ((await session.edit({ kind: "addCalendar", calendar })).length === 0) void setAsked(calendar.id);
-    },
+    add: () => addCalendar({ name: "New calendar", week: [8, 8, 8, 8, 8, 0, 0], exceptions: [] }),
+    copy: ({ id: _, name, ...rest }: Calendar) => addCalendar({ ...rest, name: `${name}, copy` }),
     remove: async () => {
       if ((await session.edit({ kind: "deleteCalendar", id: calendarId })).length === 0) void setAsked(null);
     },

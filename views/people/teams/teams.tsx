@@ -33,11 +33,7 @@ export function Teams({ initial }: { initial: Initial<AnswerOf<"teams">> }) {
           <TeamFigures rows={rows} />
         </>
       }
-      actions={
-        <Button look="main" onClick={() => show(NEW)}>
-          <Plus size={15} /> Add team <kbd className="font-sans opacity-75">N</kbd>
-        </Button>
-      }
+      actions={<AddTeam onAdd={() => show(NEW)} />}
       sheet={
         (selected || open === NEW) && (
           <TeamSheet
@@ -67,5 +63,13 @@ function TeamFigures({ rows }: Pick<AnswerOf<"teams">, "rows">) {
       <Figure value={String(rows.length)} says={rows.length === 1 ? "team" : "teams"} />
       <Figure value={String(inTeams.size)} says="people in them" />
     </>
+  );
+}
+
+function AddTeam({ onAdd }: { onAdd: () => void }) {
+  return (
+    <Button look="main" onClick={onAdd}>
+      <Plus size={15} /> Add team <kbd className="font-sans opacity-75">N</kbd>
+    </Button>
   );
 }
