@@ -230,24 +230,30 @@ function ViewMenu({ balance }: { balance: Hook }) {
             />
           ))}
         </ul>
-        <form
-          className="flex items-end gap-2 pt-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void save();
-          }}
-        >
-          <div className="flex-1">
-            <Field label="Keep what is shown as">
-              <TextInput value={name} onChange={(event) => setName(event.target.value)} maxLength={80} />
-            </Field>
-          </div>
-          <Button type="submit" disabled={name.trim() === ""}>
-            Keep
-          </Button>
-        </form>
+        <KeepForm name={name} onName={setName} onKeep={() => void save()} />
       </div>
     </Menu>
+  );
+}
+
+function KeepForm({ name, onName, onKeep }: { name: string; onName: (name: string) => void; onKeep: () => void }) {
+  return (
+    <form
+      className="flex items-end gap-2 pt-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onKeep();
+      }}
+    >
+      <div className="flex-1">
+        <Field label="Keep what is shown as">
+          <TextInput value={name} onChange={(event) => onName(event.target.value)} maxLength={80} />
+        </Field>
+      </div>
+      <Button type="submit" disabled={name.trim() === ""}>
+        Keep
+      </Button>
+    </form>
   );
 }
 

@@ -10,8 +10,13 @@ import { Picker } from "../../ui/picker.tsx";
 import { useNames } from "../frame/facts.ts";
 import type { HoursHook } from "./useHours.ts";
 
-export function AddHoursRow({ of, addRow }: { of: HoursOf; addRow: HoursHook["addRow"] }) {
-  const { projects, people, roles } = useNames();
+interface AddHoursRowProps {
+  of: HoursOf;
+  addRow: HoursHook["addRow"];
+}
+
+/** What is chosen for a new row, and the row it becomes. */
+function useNewRow({ of, addRow }: AddHoursRowProps) {
   const [projectId, setProject] = useState("projectId" in of ? of.projectId : "");
   const [taskId, setTask] = useState("");
   const [who, setWho] = useState("");
@@ -23,16 +28,23 @@ export function AddHoursRow({ of, addRow }: { of: HoursOf; addRow: HoursHook["ad
     const isMade = await addRow({ taskId, ...(kind === "person" ? { personId: id } : { roleId: id }) });
     if (isMade) setTask("");
   };
+  const chooseProject = (next: string) => {
+    setProject(next);
+    setTask("");
+  };
+  return { projectId, chooseProject, taskId, setTask, tasks, who, setWho, add: taskId === "" || id === "" ? null : add };
+}
+
+export function AddHoursRow({ of, addRow }: AddHoursRowProps) {
+  const { projects, people, roles } = useNames();
+  const { projectId, chooseProject, taskId, setTask, tasks, who, setWho, add } = useNewRow({ of, addRow });
   return (
     <div className="flex flex-wrap items-center gap-2 pt-2">
       {"personId" in of && (
         <Picker
           label="Project of a new row"
           value={projectId}
-          onChange={(next) => {
-            setProject(next);
-            setTask("");
-          }}
+          onChange={chooseProject}
           width={220}
           options={[none("Add a row: project"), ...namedOptions(projects)]}
         />
@@ -54,7 +66,7 @@ export function AddHoursRow({ of, addRow }: { of: HoursOf; addRow: HoursHook["ad
           options={[none("Person or role"), ...kindOptions("People", "person", people), ...kindOptions("Roles", "role", roles)]}
         />
       )}
-      <Button disabled={taskId === "" || id === ""} onClick={() => void add()}>
+      <Button disabled={add === null} onClick={() => void add?.()}>
         <Plus size={14} /> Add row
       </Button>
     </div>

@@ -33,24 +33,25 @@ const fieldsSchema = z
   .refine(({ hasWeek, from }) => !hasWeek || readDate(from) !== null, { path: ["from"], error: "Give the day from which it holds." });
 type Fields = z.infer<typeof fieldsSchema>;
 
+const asTheyAre: Omit<Fields, "from"> = {
+  calendarId: "",
+  mainRoleId: "",
+  teamId: "",
+  kind: "",
+  location: "",
+  skillId: "",
+  level: "3",
+  hasWeek: false,
+  week: ["8", "8", "8", "8", "8", "0", "0"],
+};
+
 export function BulkSheet({ people }: { people: PeopleHook }) {
   const { today } = usePlanFacts();
   const ids = [...people.ticked].filter((id) => people.rows.some(({ person }) => person.id === id));
   const form = useForm<Fields>({
     resolver: zodResolver(fieldsSchema),
     mode: "onChange",
-    defaultValues: {
-      calendarId: "",
-      mainRoleId: "",
-      teamId: "",
-      kind: "",
-      location: "",
-      skillId: "",
-      level: "3",
-      hasWeek: false,
-      week: ["8", "8", "8", "8", "8", "0", "0"],
-      from: writeDate(formatDay(today)),
-    },
+    defaultValues: { ...asTheyAre, from: writeDate(formatDay(today)) },
   });
   const { handleSubmit, watch, formState } = form;
   const fields = watch();

@@ -37,7 +37,6 @@ const asItIs = { roleId: "", personId: "", state: "", days: "" };
 /** What all of them are given at once, and what that would do. */
 function ChangeTicked({ entries, project }: { entries: readonly OutlineTask[]; project: ProjectHook }) {
   const { roles } = useNames();
-  const { people, onOpen } = usePeopleWithRoom();
   const [fields, setFields] = useState(asItIs);
   const set = (key: keyof typeof asItIs) => (value: string) => setFields({ ...fields, [key]: value });
   const edit = together(entries, editsOf(entries, fields));
@@ -55,22 +54,12 @@ function ChangeTicked({ entries, project }: { entries: readonly OutlineTask[]; p
           <Field label="Role">
             <Picker value={roleId} onChange={set("roleId")} options={[none("As it is"), ...namedOptions(roles)]} />
           </Field>
-          <Field label="Assign the open work to" hint={`${hoursText(open)} h of it are unassigned`}>
-            <Picker
-              value={personId}
-              onOpen={onOpen}
-              onChange={set("personId")}
-              disabled={open === 0}
-              options={[none("Nobody"), ...namedOptions(people)]}
-            />
-          </Field>
+          <OpenWorkField open={open} personId={personId} onChange={set("personId")} />
           <div className="field-pair">
             <Field label="State">
               <Choice value={state} onChange={set("state")} options={[none("As it is"), ...wordOptions(taskStates)]} />
             </Field>
-            <Field label="Working days" fault={isNumber ? undefined : "A number."}>
-              <TextInput value={days} onChange={(event) => set("days")(event.target.value)} placeholder="as it is" inputMode="decimal" />
-            </Field>
+            <DaysField text={days} isSound={isNumber} onChange={set("days")} />
           </div>
           <Button look="main" disabled={edit === null || !isNumber} onClick={() => void save()}>
             Change {countText(entries.length, "task")}
@@ -79,6 +68,30 @@ function ChangeTicked({ entries, project }: { entries: readonly OutlineTask[]; p
       </SheetSection>
       {edit && <ImpactView impact={impact} />}
     </>
+  );
+}
+
+/** @param open Minutes that nobody is to work yet. */
+function OpenWorkField({ open, personId, onChange }: { open: number; personId: string; onChange: (personId: string) => void }) {
+  const { people, onOpen } = usePeopleWithRoom();
+  return (
+    <Field label="Assign the open work to" hint={`${hoursText(open)} h of it are unassigned`}>
+      <Picker
+        value={personId}
+        onOpen={onOpen}
+        onChange={onChange}
+        disabled={open === 0}
+        options={[none("Nobody"), ...namedOptions(people)]}
+      />
+    </Field>
+  );
+}
+
+function DaysField({ text, isSound, onChange }: { text: string; isSound: boolean; onChange: (text: string) => void }) {
+  return (
+    <Field label="Working days" fault={isSound ? undefined : "A number."}>
+      <TextInput value={text} onChange={(event) => onChange(event.target.value)} placeholder="as it is" inputMode="decimal" />
+    </Field>
   );
 }
 

@@ -60,19 +60,26 @@ export function TaskSheet({ outline, entry, project }: { outline: Outline; entry
         </SheetSection>
       )}
       <SheetSection>
-        <div className="flex flex-wrap gap-2">
-          <Button look="danger" onClick={() => void project.remove(task.id)}>
-            Delete task
-          </Button>
-          {isBetween(outline, task.id) && (
-            <Button look="danger" onClick={() => void project.remove(task.id, true)} title="What it follows is linked to what follows it">
-              Delete, link its neighbours
-            </Button>
-          )}
-        </div>
+        <Deletion taskId={task.id} isBetween={isBetween(outline, task.id)} project={project} />
       </SheetSection>
       <RowTrail id={task.id} />
     </Sheet>
+  );
+}
+
+/** @param isBetween It follows something, and something follows it. */
+function Deletion({ taskId, isBetween, project }: { taskId: string; isBetween: boolean; project: ProjectHook }) {
+  return (
+    <div className="flex flex-wrap gap-2">
+      <Button look="danger" onClick={() => void project.remove(taskId)}>
+        Delete task
+      </Button>
+      {isBetween && (
+        <Button look="danger" onClick={() => void project.remove(taskId, true)} title="What it follows is linked to what follows it">
+          Delete, link its neighbours
+        </Button>
+      )}
+    </div>
   );
 }
 
