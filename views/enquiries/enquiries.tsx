@@ -1,10 +1,10 @@
 "use client";
 // Enquiries: what has come in, by the public form or written down here, and what is decided about each.
-import { Plus } from "lucide-react";
 import { parseAsString, useQueryStates } from "nuqs";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
-import { Button, TextButton } from "../../ui/button.tsx";
+import { AddButton } from "../../ui/addButton.tsx";
+import { TextButton } from "../../ui/button.tsx";
 import { useKeys } from "../../ui/keys.ts";
 import { momentOn } from "../../ui/momentOn.ts";
 import { newId } from "../../ui/newId.ts";
@@ -32,7 +32,7 @@ export function Enquiries({ initial }: { initial: Initial<AnswerOf<"enquiries">>
       actions={
         <>
           <PublicForm isOpen={isFormOpen} />
-          <AddButton onAdd={add} />
+          <AddButton onAdd={add}>Write one down</AddButton>
         </>
       }
       sheet={
@@ -55,14 +55,6 @@ export function Enquiries({ initial }: { initial: Initial<AnswerOf<"enquiries">>
         />
       )}
     </Screen>
-  );
-}
-
-function AddButton({ onAdd }: { onAdd: () => void }) {
-  return (
-    <Button look="main" onClick={onAdd}>
-      <Plus size={15} /> Write one down <kbd className="font-sans opacity-75">N</kbd>
-    </Button>
   );
 }
 

@@ -1,11 +1,11 @@
 "use client";
 // People: the roster with role, skills, week and employment, and how full everybody is in the window.
-import { Plus } from "lucide-react";
 import type { AnswerOf } from "../../client/questions.ts";
 import type { Initial } from "../../client/session.tsx";
 import type { RosterRow } from "../../core/answers/roster.ts";
 import { shareOf } from "../../core/plan/units.ts";
-import { Button, TextButton } from "../../ui/button.tsx";
+import { AddButton } from "../../ui/addButton.tsx";
+import { TextButton } from "../../ui/button.tsx";
 import { hoursText, shareText, wholeText } from "../../ui/format.ts";
 import { useKeys } from "../../ui/keys.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
@@ -29,9 +29,7 @@ export function People({ initial }: { initial: Initial<AnswerOf<"roster">> }) {
       actions={
         <>
           <RosterTools people={people} />
-          <Button look="main" onClick={add}>
-            <Plus size={15} /> Add person <kbd className="font-sans opacity-75">N</kbd>
-          </Button>
+          <AddButton onAdd={add}>Add person</AddButton>
         </>
       }
       sheet={

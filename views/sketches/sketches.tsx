@@ -1,10 +1,10 @@
 "use client";
 // Sketches: changes tried out on top of the plan. Begun, opened, compared with the plan and with each other, adopted or thrown away.
-import { Plus } from "lucide-react";
 import { parseAsArrayOf, parseAsString, useQueryStates } from "nuqs";
 import { useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
+import { AddButton } from "../../ui/addButton.tsx";
 import { Button, TextButton } from "../../ui/button.tsx";
 import { Field, TextInput } from "../../ui/field.tsx";
 import { useKeys } from "../../ui/keys.ts";
@@ -40,11 +40,7 @@ export function Sketches({ initial }: { initial: Initial<AnswerOf<"sketches">> }
     <Screen
       title="Sketches"
       figures={<Figure value={String(rows.length)} says={rows.length === 1 ? "sketch" : "sketches"} />}
-      actions={
-        <Button look="main" onClick={begin}>
-          <Plus size={15} /> New sketch <kbd className="font-sans opacity-75">N</kbd>
-        </Button>
-      }
+      actions={<AddButton onAdd={begin}>New sketch</AddButton>}
       sheet={
         view.add !== null ? (
           <NewSketch onDone={(id) => void setView({ add: null, open: id })} onClose={close} />

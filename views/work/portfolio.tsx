@@ -1,11 +1,11 @@
 "use client";
 // Work: all projects with their dates, hours needed and hours that nobody has.
-import { Plus } from "lucide-react";
 import { parseAsBoolean, parseAsString, parseAsStringLiteral, useQueryStates } from "nuqs";
 import { useMemo } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer } from "../../client/session.tsx";
 import type { PortfolioRow } from "../../core/answers/portfolio.ts";
+import { AddButton } from "../../ui/addButton.tsx";
 import { Button, TextButton } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
 import { Choice } from "../../ui/choice.tsx";
@@ -106,9 +106,7 @@ function Tools({ rows, troubled, view, setView }: ToolsProps) {
       />
       <SearchInput label="Search projects" value={view.find} onChange={(text) => void setView({ find: text || null })} width={150} />
       <Button onClick={() => void setView({ left: true, add: null })}>Time left</Button>
-      <Button look="main" onClick={() => void setView({ add: true })}>
-        <Plus size={15} /> Add project <kbd className="font-sans opacity-75">N</kbd>
-      </Button>
+      <AddButton onAdd={() => void setView({ add: true })}>Add project</AddButton>
     </>
   );
 }

@@ -1,6 +1,6 @@
 "use client";
 // One project: its outline with people and hours beside a time chart, and the task one works on in the side sheet.
-import { Columns3, Plus } from "lucide-react";
+import { Columns3 } from "lucide-react";
 import { useState } from "react";
 import { toast } from "sonner";
 import type { AnswerOf } from "../../client/questions.ts";
@@ -9,6 +9,7 @@ import type { Outline } from "../../core/answers/outline.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import type { Drop } from "../../core/entry/drop.ts";
 import type { TaskStretch } from "../../core/entry/stretchTask.ts";
+import { AddButton } from "../../ui/addButton.tsx";
 import { Button, buttonLook, TextButton } from "../../ui/button.tsx";
 import { countText, hoursText, shortDay } from "../../ui/format.ts";
 import { useKeys } from "../../ui/keys.ts";
@@ -120,9 +121,7 @@ function Actions({ project }: { project: ProjectHook }) {
       <Button onClick={() => project.select(PAGE)}>Page</Button>
       <Button onClick={() => project.select(TIME_LEFT)}>Time left</Button>
       <Button onClick={() => project.select(DETAILS)}>Details</Button>
-      <Button look="main" onClick={() => add()}>
-        <Plus size={15} /> Add task <kbd className="font-sans opacity-75">N</kbd>
-      </Button>
+      <AddButton onAdd={() => add()}>Add task</AddButton>
     </>
   );
 }

@@ -1,10 +1,10 @@
 "use client";
 // Requests: leads ask for a role or a person, the manager offers, confirms or turns down; both see what became of it.
-import { Plus } from "lucide-react";
 import { parseAsString, useQueryStates } from "nuqs";
 import type { AnswerOf } from "../../../client/questions.ts";
 import { type Initial, useAnswer } from "../../../client/session.tsx";
-import { Button, TextButton } from "../../../ui/button.tsx";
+import { AddButton } from "../../../ui/addButton.tsx";
+import { TextButton } from "../../../ui/button.tsx";
 import { useKeys } from "../../../ui/keys.ts";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
 import { OpeningTabs } from "../tabs.tsx";
@@ -27,7 +27,7 @@ export function Requests({ initial }: { initial: Initial<AnswerOf<"requests">> }
       actions={
         <>
           <OpeningTabs />
-          <AskButton onAsk={ask} />
+          <AddButton onAdd={ask}>Ask for people</AddButton>
         </>
       }
       sheet={
@@ -60,13 +60,5 @@ function NoRequests({ onAsk }: { onAsk: () => void }) {
       A lead asks for a role or a person, with hours and a note; it waits here for an answer.{" "}
       <TextButton onClick={onAsk}>Ask for somebody</TextButton> or press N.
     </Empty>
-  );
-}
-
-function AskButton({ onAsk }: { onAsk: () => void }) {
-  return (
-    <Button look="main" onClick={onAsk}>
-      <Plus size={15} /> Ask for people <kbd className="font-sans opacity-75">N</kbd>
-    </Button>
   );
 }

@@ -1,15 +1,16 @@
 "use client";
 // Calendars: the week, public holidays, short and extra days; what a change does is shown before it is saved.
-import { ChevronLeft, ChevronRight, Plus } from "lucide-react";
+import { Plus } from "lucide-react";
 import type { AnswerOf } from "../../../client/questions.ts";
 import type { Initial } from "../../../client/session.tsx";
 import type { CalendarYear } from "../../../core/answers/calendarYear.ts";
 import { parseDay } from "../../../core/calendar/day.ts";
 import { periodsIn } from "../../../core/calendar/periods.ts";
 import type { Calendar } from "../../../core/plan/schema.ts";
-import { Button, IconButton } from "../../../ui/button.tsx";
+import { Button } from "../../../ui/button.tsx";
 import { countText, hoursText, rangeText } from "../../../ui/format.ts";
 import { Sheet } from "../../../ui/sheet.tsx";
+import { YearSteps } from "../../../ui/yearSteps.tsx";
 import { YearStrip } from "../../../ui/yearStrip.tsx";
 import { yearRange } from "../../../ui/years.ts";
 import { ImpactView, useImpact } from "../../frame/impact.tsx";
@@ -59,20 +60,6 @@ export function Calendars({ initial }: { initial: { calendarId: string; answer: 
       </div>
       {answer ? <CalendarPage answer={answer} hook={hook} /> : <Empty title="No calendar yet">Add the first one at the top right.</Empty>}
     </Screen>
-  );
-}
-
-function YearSteps({ year, onYear }: { year: number; onYear: (year: number) => void }) {
-  return (
-    <span className="inline-flex items-center">
-      <IconButton label={`Show ${year - 1}`} onClick={() => onYear(year - 1)}>
-        <ChevronLeft size={16} />
-      </IconButton>
-      <span className="font-title text-[17px]">{year}</span>
-      <IconButton label={`Show ${year + 1}`} onClick={() => onYear(year + 1)}>
-        <ChevronRight size={16} />
-      </IconButton>
-    </span>
   );
 }
 

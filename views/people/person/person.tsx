@@ -1,15 +1,17 @@
 "use client";
 // A person's page: a year of capacity day by day, the weeks they work, their time off and what they are on.
-import { ChevronLeft, ChevronRight, Plus } from "lucide-react";
+import { ChevronLeft } from "lucide-react";
 import type { AnswerOf } from "../../../client/questions.ts";
 import type { Initial } from "../../../client/session.tsx";
 import type { PersonYear } from "../../../core/answers/personYear.ts";
 import { formatDay } from "../../../core/calendar/day.ts";
 import { shareOf } from "../../../core/plan/units.ts";
-import { Button, buttonLook, IconButton } from "../../../ui/button.tsx";
+import { AddButton } from "../../../ui/addButton.tsx";
+import { Button, buttonLook } from "../../../ui/button.tsx";
 import { hoursText, longDay, shareText } from "../../../ui/format.ts";
 import { useKeys } from "../../../ui/keys.ts";
 import Link from "../../../ui/link.tsx";
+import { YearSteps } from "../../../ui/yearSteps.tsx";
 import { YearStrip } from "../../../ui/yearStrip.tsx";
 import { usePlanFacts } from "../../frame/facts.ts";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
@@ -81,23 +83,13 @@ function Actions({ hook: { year, setYear, show, answer } }: { hook: PersonHook }
   const linkTo = useLinkTo();
   return (
     <>
-      <span className="inline-flex items-center">
-        <IconButton label={`Show ${year - 1}`} onClick={() => setYear(year - 1)}>
-          <ChevronLeft size={16} />
-        </IconButton>
-        <span className="font-title text-[17px]">{year}</span>
-        <IconButton label={`Show ${year + 1}`} onClick={() => setYear(year + 1)}>
-          <ChevronRight size={16} />
-        </IconButton>
-      </span>
+      <YearSteps year={year} onYear={setYear} />
       <Link href={linkTo(`/people/person/${encodeURIComponent(answer?.person.id ?? "")}/hours`)} className={buttonLook()}>
         Hours
       </Link>
       <Button onClick={() => show("handOver")}>Hand over</Button>
       <Button onClick={() => show("details")}>Details</Button>
-      <Button look="main" onClick={() => show("off", "new")}>
-        <Plus size={15} /> Time off <kbd className="font-sans opacity-75">N</kbd>
-      </Button>
+      <AddButton onAdd={() => show("off", "new")}>Time off</AddButton>
     </>
   );
 }

@@ -1,10 +1,9 @@
 "use client";
 // Teams: who is in them, what is given to a team and to its members, and what is free, by period.
-import { Plus } from "lucide-react";
 import { parseAsString, useQueryState } from "nuqs";
 import type { AnswerOf } from "../../../client/questions.ts";
 import { type Initial, useAnswer, usePlan } from "../../../client/session.tsx";
-import { Button } from "../../../ui/button.tsx";
+import { AddButton } from "../../../ui/addButton.tsx";
 import { closed } from "../../../ui/closed.ts";
 import { useKeys } from "../../../ui/keys.ts";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
@@ -33,7 +32,7 @@ export function Teams({ initial }: { initial: Initial<AnswerOf<"teams">> }) {
           <TeamFigures rows={rows} />
         </>
       }
-      actions={<AddTeam onAdd={() => show(NEW)} />}
+      actions={<AddButton onAdd={() => show(NEW)}>Add team</AddButton>}
       sheet={
         (selected || open === NEW) && (
           <TeamSheet
@@ -63,13 +62,5 @@ function TeamFigures({ rows }: Pick<AnswerOf<"teams">, "rows">) {
       <Figure value={String(rows.length)} says={rows.length === 1 ? "team" : "teams"} />
       <Figure value={String(inTeams.size)} says="people in them" />
     </>
-  );
-}
-
-function AddTeam({ onAdd }: { onAdd: () => void }) {
-  return (
-    <Button look="main" onClick={onAdd}>
-      <Plus size={15} /> Add team <kbd className="font-sans opacity-75">N</kbd>
-    </Button>
   );
 }
