@@ -48,7 +48,7 @@ import type { Edit } from "../core/edits/edit.ts";
 import { type CopyOptions, projectFrom } from "../core/entry/copyProject.ts";
 import { dropOf } from "../core/entry/drop.ts";
 import { acceptEdit, approveEdit } from "../core/entry/enquiryProject.ts";
-import { restate, type Way } from "../core/entry/restate.ts";
+import { restatement, type Way } from "../core/entry/restate.ts";
 import { type BarDrag, shiftBar } from "../core/entry/shiftBar.ts";
 import { stretchTask, type TaskStretch } from "../core/entry/stretchTask.ts";
 import { beginOnDay } from "../core/entry/trayDrop.ts";
@@ -101,7 +101,7 @@ export const questions = {
   shiftBar: (model: Model, drag: BarDrag) => shiftBar(model, drag),
   typePeriod: (model: Model, query: { assignmentId: string; period: Range; hours: number; clock: Day; newId: string }) =>
     typePeriod(model, query.assignmentId, query.period, query.hours, query),
-  restate: (model: Model, { assignmentId, way }: { assignmentId: string; way: Way }) => restate(model, assignmentId, way),
+  restatement: (model: Model, { assignmentId, way }: { assignmentId: string; way: Way }) => restatement(model, assignmentId, way),
   untype: (model: Model, { assignmentId }: { assignmentId: string }) => untype(model, assignmentId),
   byRule: (model: Model, { assignmentId, range }: { assignmentId: string; range: Range }) => byRule(model, assignmentId, range),
   requests: (model: Model, _query: Record<string, never>) => requestsOf(model),

@@ -256,8 +256,8 @@ test("who is free when is answered from anywhere", async ({ page }) => {
   await expect(sheet.getByText("23.5 h short: Lighting technician")).toBeVisible();
   const shares = sheet.locator("section", { hasText: "All of it from 26 Feb to 9 Mar" });
   await expect(shares.getByText(/Fabricator/).first()).toBeVisible();
-  const hours = (await shares.locator("p").allTextContents()).map((text) => Number(/([\d.]+) h$/.exec(text)?.[1]));
-  expect(Math.round(hours.reduce((sum, own) => sum + own, 0))).toBe(100);
+  const hours = async () => (await shares.locator("p").allTextContents()).map((text) => Number(/([\d.]+) h$/.exec(text)?.[1]));
+  await expect.poll(async () => Math.round((await hours()).reduce((sum, own) => sum + own, 0))).toBe(100);
   await choose(sheet.getByLabel("Project"), "Tidepool Hall");
   await sheet.getByLabel("Task", { exact: true }).fill("Night build");
   await sheet.getByRole("button", { name: /^Pencil in \d/ }).click();

@@ -35,7 +35,9 @@ export async function untilSaved(page: Page): Promise<void> {
   await expect(page.locator("[data-saving=yes]")).toHaveCount(0);
 }
 
-export const sheetOf = (page: Page): Locator => page.getByRole("complementary");
+/** The sheet that is open. @param title Waits for the one of this title: where another is open, it may not have come yet. */
+export const sheetOf = (page: Page, title?: string): Locator =>
+  page.getByRole("complementary", title === undefined ? {} : { name: title, exact: true });
 
 /** Chooses from a list that opens below its control, by what stands there. */
 export async function choose(control: Locator, option: string): Promise<void> {

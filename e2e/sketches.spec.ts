@@ -49,7 +49,7 @@ test("what is tried in a sketch stays out of the plan; two are compared; half of
   await page.getByRole("row", { name: /^Casts to Rui/ }).click();
   await sheetOf(page).getByRole("button", { name: "Duplicate" }).click();
   await expect(page.getByRole("row", { name: /^Casts to Rui, copy/ })).toBeVisible();
-  await sheetOf(page).getByRole("button", { name: "Open the sketch" }).click();
+  await sheetOf(page, "Casts to Rui, copy").getByRole("button", { name: "Open the sketch" }).click();
   await expect(bar(page)).toContainText("Casts to Rui, copy");
   await page.getByRole("navigation", { name: "Screens" }).getByRole("link", { name: "Work" }).click();
   await page.getByRole("link", { name: "Tidepool Hall" }).first().click();

@@ -243,6 +243,7 @@ test("work is stated another way, spread, and typed over week by week; the weeks
   const statedAs = sheet.getByLabel("Jonas Adeyemi, stated as");
   for (const way of ["% of their time", "hours a day", "hours a week"]) {
     await choose(statedAs, way);
+    await expect(statedAs).toHaveText(way);
     await expect(sheet).toContainText(/Asks for 11[78](\.\d)? h/);
   }
   await choose(statedAs, "hours in all");

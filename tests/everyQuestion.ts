@@ -63,7 +63,7 @@ export function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     typePeriod: [
       { assignmentId, period: { start: range.start + 14, stop: range.start + 21 }, hours: 7.5, clock: range.start, newId: "rest" },
     ],
-    restate: [{ assignmentId, way: "percent" }],
+    restatement: [{ assignmentId, way: "percent" }],
     untype: [{ assignmentId }],
     requests: [{}],
     outbox: [{}],

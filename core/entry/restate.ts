@@ -4,12 +4,34 @@ import { formatDay } from "../calendar/day.ts";
 import { applyEdit, type EditOf } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { lookUp } from "../plan/lookUp.ts";
-import { rowById } from "../plan/rows.ts";
+import { findRow, rowById } from "../plan/rows.ts";
+import type { Assignment } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
 import { placedWeeks } from "./typePeriod.ts";
 
+const amounts = ["hours", "percent", "hoursPerDay", "hoursPerWeek"] as const;
+
 /** The ways in which work can be stated. */
-export type Way = "hours" | "percent" | "hoursPerDay" | "hoursPerWeek" | "custom";
+export type Way = (typeof amounts)[number] | "custom";
+
+/** All that states an assignment's work, null for what it does not state. */
+export type Statement = { [K in Way | "customFrom" | "shape"]: Exclude<Assignment[K], undefined> | null };
+
+/** The way in which an assignment's work is stated. */
+export const wayOf = (assignment: Assignment): Way => amounts.find((key) => assignment[key] !== undefined) ?? "custom";
+
+export function statementOf(assignment: Assignment): Statement {
+  const {
+    hours = null,
+    percent = null,
+    hoursPerDay = null,
+    hoursPerWeek = null,
+    custom = null,
+    customFrom = null,
+    shape = null,
+  } = assignment;
+  return { hours, percent, hoursPerDay, hoursPerWeek, custom, customFrom, shape };
+}
 
 /** What states the same work in another way, and the minutes that it then asks for. */
 export interface Restated {
@@ -27,6 +49,23 @@ const measures = {
 const cleared = { hours: null, percent: null, hoursPerDay: null, hoursPerWeek: null, custom: null };
 
 const hundredths = (value: number): number => Math.round(value * 100) / 100;
+
+/** How an assignment's work is stated, and how it would be in another way. */
+export interface Restatement {
+  from: Way;
+  now: Statement;
+  /** Null where there is no working day to state it by. */
+  next: Statement | null;
+}
+
+/** Null where the assignment is gone. */
+export function restatement(model: Model, assignmentId: string, way: Way): Restatement | null {
+  const assignment = findRow(model.plan.assignments, assignmentId);
+  if (!assignment) return null;
+  const now = statementOf(assignment);
+  const made = restate(model, assignmentId, way);
+  return { from: wayOf(assignment), now, next: made && ({ ...now, ...made.set } as Statement) };
+}
 
 /** An assignment's work stated in another way.
  * @returns Null where it cannot be: the assignment is gone, or has no working day to state it by. */

@@ -87,7 +87,7 @@ function Grid({ grid, hours, isOfPerson }: { grid: HoursGrid; hours: HoursHook; 
         {
           grid,
           below,
-          onType: (row, own, typed) => type([{ assignmentId: row.assignmentId, ...own, hours: typed }], "type hours"),
+          onType: (row, own, typed) => type(() => [{ assignmentId: row.assignmentId, ...own, hours: typed }], "type hours"),
         },
         period,
         at,

@@ -1,24 +1,12 @@
 import { expect, test } from "vitest";
 import type { HoursRow } from "../../core/answers/hoursGrid.ts";
 import { parseDay } from "../../core/calendar/day.ts";
+import { gridRow } from "./gridScene.ts";
 import { pastedCells, readHours } from "./pasted.ts";
 
 const first = parseDay("2027-02-01");
 const periods = [0, 1, 2].map((at) => ({ start: first + at * 7, stop: first + at * 7 + 7 }));
-const row = (taskName: string, fault: HoursRow["fault"] = null): HoursRow => ({
-  assignmentId: taskName,
-  taskId: taskName,
-  taskName,
-  projectId: "p",
-  projectName: "P",
-  projectRow: 0,
-  who: "Mara",
-  personId: "mara",
-  minutes: [600, 0, 90],
-  total: 690,
-  typed: new Uint8Array(3),
-  fault,
-});
+const row = (taskName: string, fault: HoursRow["fault"] = null) => gridRow(taskName, [600, 0, 90], fault);
 
 test("hours are read with a point or a comma, with their unit; nothing and a dash are none", () => {
   expect(["7.5", "7,5 h", " 8H", "", "–", "0"].map((text) => readHours(text)?.value)).toEqual([7.5, 7.5, 8, 0, 0, 0]);

@@ -1,8 +1,9 @@
 "use client";
 // The hours grid bound to the plan: what stands in it, and every way of typing into it.
 import { parseAsString, useQueryState } from "nuqs";
-import { useCallback, useRef, useState } from "react";
+import { useCallback, useState } from "react";
 import { toast } from "sonner";
+import type { PlanSession } from "../../client/planSession.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
 import type { HoursGrid, HoursOf, HoursRow } from "../../core/answers/hoursGrid.ts";
@@ -13,7 +14,9 @@ import { countText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
 import type { Block, BlockActions } from "../../ui/table/blocks.ts";
 import { barFaults } from "../frame/barFaults.ts";
+import { useInTurn } from "../frame/useInTurn.ts";
 import { usePlanWindow } from "../frame/windowed.ts";
+import { asTheyAre, clearedCells, filledCells } from "./blockCells.ts";
 import { type NotPasted, pastedCells } from "./pasted.ts";
 
 export const columnOfPeriod = ({ start }: Range): string => `p${start}`;
@@ -21,7 +24,8 @@ export const columnOfPeriod = ({ start }: Range): string => `p${start}`;
 export function useHours(of: HoursOf, initial: Initial<AnswerOf<"hours">>) {
   const session = usePlan();
   const { range, grain } = usePlanWindow();
-  const grid = useAnswer("hours", { of, range, grain }, initial);
+  const query = { of, range, grain };
+  const grid = useAnswer("hours", query, initial);
   const [activeId, setActiveId] = useQueryState("row", parseAsString.withOptions({ shallow: true }));
   const [refused, setRefused] = useState<readonly NotPasted[]>([]);
   const type = useTyping();
@@ -43,41 +47,47 @@ export function useHours(of: HoursOf, initial: Initial<AnswerOf<"hours">>) {
       if ("fault" in made) toast(barFaults[made.fault]);
       else void session.edit(made.edit);
     },
-    blocks: grid ? blockActions(grid, type, setRefused) : undefined,
+    blocks: grid ? blockActions(grid, () => session.ask("hours", query), type, setRefused) : undefined,
     refused,
     closeRefused: () => setRefused([]),
   };
 }
 
-/** Hours typed into cells. */
+/** The cells to type in, once all that was typed before stands in the plan. */
+type CellsThen = () => readonly TypedCell[] | Promise<readonly TypedCell[]>;
+
+/** Hours typed into cells: each typing builds on the one before, because an assignment's periods are one list. */
 function useTyping() {
   const session = usePlan();
-  // Each typing builds on the one before: an assignment's periods are one list.
-  const last = useRef<Promise<unknown>>(Promise.resolve());
+  const inTurn = useInTurn();
   return useCallback(
-    (cells: readonly TypedCell[], words: string) => {
-      if (cells.length === 0) return;
-      const next = async () => {
-        const made = await session.ask("typeHours", { cells, words });
-        const [first] = made.refused;
-        if (first) toast(barFaults[first.fault]);
-        if (made.edit) await session.edit(made.edit);
-      };
-      last.current = last.current.then(next, next);
-    },
-    [session],
+    (cellsThen: CellsThen, words: string) =>
+      inTurn(async () => {
+        const cells = await cellsThen();
+        if (cells.length > 0) await typed(session, cells, words);
+      }),
+    [session, inTurn],
   );
+}
+
+async function typed(session: PlanSession, cells: readonly TypedCell[], words: string): Promise<void> {
+  const made = await session.ask("typeHours", { cells, words });
+  const [first] = made.refused;
+  if (first) toast(barFaults[first.fault]);
+  if (made.edit) await session.edit(made.edit);
 }
 
 export type HoursHook = ReturnType<typeof useHours>;
 
+/** @param now The same grid as it is by the time it is wanted. */
 function blockActions(
   { periods }: HoursGrid,
-  type: (cells: readonly TypedCell[], words: string) => void,
+  now: () => Promise<HoursGrid | null>,
+  type: (cellsThen: CellsThen, words: string) => void,
   tell: (refused: readonly NotPasted[]) => void,
 ): BlockActions<HoursRow> {
   const periodsOf = ({ columns }: Block<HoursRow>) => periods.filter((period) => columns.includes(columnOfPeriod(period)));
-  const fault = (rows: readonly HoursRow[]) => {
+  const typeable = ({ rows }: Block<HoursRow>) => {
     const first = rows.find((row) => row.fault !== null)?.fault;
     if (first) toast(barFaults[first]);
     return rows.filter((row) => row.fault === null);
@@ -86,28 +96,15 @@ function blockActions(
     onPaste: (block, texts) => {
       const { cells, refused } = pastedCells(block.rows, periodsOf(block), texts);
       tell(refused);
-      type(cells, `paste ${countText(cells.length, "cell")} of hours`);
+      type(() => cells, `paste ${countText(cells.length, "cell")} of hours`);
     },
     onClear: (block) => {
-      const cells = fault(block.rows).flatMap((row) =>
-        periodsOf(block)
-          .filter((period) => row.minutes[periods.indexOf(period)] > 0)
-          .map((period) => ({ assignmentId: row.assignmentId, ...period, hours: 0 })),
-      );
-      type(cells, "clear hours");
+      const [own, rows] = [periodsOf(block), typeable(block)];
+      type(async () => clearedCells(asTheyAre(await now(), rows), own), "clear hours");
     },
     onFill: (block, way) => {
-      const [own, rows] = [periodsOf(block), fault(block.rows)];
-      const hoursAt = (row: HoursRow, period: Range) => row.minutes[periods.indexOf(period)] / 60;
-      const cells =
-        way === "right"
-          ? rows.flatMap((row) =>
-              own.slice(1).map((period) => ({ assignmentId: row.assignmentId, ...period, hours: hoursAt(row, own[0]) })),
-            )
-          : rows
-              .slice(1)
-              .flatMap((row) => own.map((period) => ({ assignmentId: row.assignmentId, ...period, hours: hoursAt(rows[0], period) })));
-      type(cells, `fill ${way}`);
+      const [own, rows] = [periodsOf(block), typeable(block)];
+      type(async () => filledCells(asTheyAre(await now(), rows), own, way), `fill ${way}`);
     },
   };
 }

@@ -1,11 +1,7 @@
 "use client";
 // How an assignment was stated before: going back gives the very same hours, not what came of rounding there and back.
-import type { Way } from "../../core/entry/restate.ts";
+import type { Statement, Way } from "../../core/entry/restate.ts";
 import { isSame } from "../../core/plan/same.ts";
-import type { Assignment } from "../../core/plan/schema.ts";
-import type { Setting } from "./useTaskEdits.ts";
-
-type Statement = Setting<Assignment>;
 
 interface Former {
   from: { way: Way; set: Statement };
@@ -14,20 +10,6 @@ interface Former {
 }
 
 const byAssignment = new Map<string, Former[]>();
-
-/** All that states an assignment's work, null for what it does not state. */
-export function statementNow(assignment: Assignment): Statement {
-  const {
-    hours = null,
-    percent = null,
-    hoursPerDay = null,
-    hoursPerWeek = null,
-    custom = null,
-    customFrom = null,
-    shape = null,
-  } = assignment;
-  return { hours, percent, hoursPerDay, hoursPerWeek, custom, customFrom, shape };
-}
 
 export function keepFormer(assignmentId: string, former: Former): void {
   const kept = (byAssignment.get(assignmentId) ?? []).filter(({ from }) => from.way !== former.from.way);

@@ -79,12 +79,7 @@ function WorkLine({ work, isEffort, isShared, project }: WorkLineProps) {
         />
       )}
       {isOpen && (
-        <WorkShape
-          assignment={assignment}
-          name={name}
-          isEffort={isEffort}
-          onChange={(set) => void project.changeWork(assignment.id, set)}
-        />
+        <WorkShape assignment={assignment} name={name} isEffort={isEffort} onChange={(set) => project.changeWork(assignment.id, set)} />
       )}
       {unplaced > 0 && <Unplaced work={work} />}
     </div>

@@ -3,7 +3,7 @@
 import { toast } from "sonner";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { WorkWeeks } from "../../core/answers/workWeeks.ts";
-import type { Way } from "../../core/entry/restate.ts";
+import { type Way, wayOf } from "../../core/entry/restate.ts";
 import type { Assignment } from "../../core/plan/schema.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { Choice } from "../../ui/choice.tsx";
@@ -12,7 +12,8 @@ import { DraftInput } from "../../ui/draftInput.tsx";
 import { Field } from "../../ui/field.tsx";
 import { hoursText, shortDay } from "../../ui/format.ts";
 import { wordOptions } from "../../ui/options.ts";
-import { formerStatement, keepFormer, statementNow } from "./formerStatement.ts";
+import { useInTurn } from "../frame/useInTurn.ts";
+import { formerStatement, keepFormer } from "./formerStatement.ts";
 import type { Setting } from "./useTaskEdits.ts";
 
 export const statements = [
@@ -38,14 +39,14 @@ const firmnesses: Record<NonNullable<Assignment["firmness"]>, string> = {
 interface ShapeProps {
   assignment: Assignment;
   name: string;
-  onChange: (set: Setting<Assignment>) => void;
+  onChange: (set: Setting<Assignment>) => Promise<unknown>;
 }
 
 export function WorkShape({ assignment, name, isEffort, onChange }: ShapeProps & { isEffort: boolean }) {
   const weeks = useMaybeAnswer("workWeeks", { assignmentId: assignment.id }, null);
   const known = weeks?.assignmentId === assignment.id ? weeks : null;
-  const stated: Way = statements.find(({ key }) => assignment[key] !== undefined)?.key ?? "custom";
-  const restate = useRestate(assignment, stated, name, onChange);
+  const stated = wayOf(assignment);
+  const restate = useRestate(assignment.id, name, onChange);
   const typeWeek = (at: number, hours: number) =>
     onChange({ custom: (assignment.custom ?? []).map((bucket, own) => (own === at ? { ...bucket, hours } : bucket)) });
   return (
@@ -55,7 +56,7 @@ export function WorkShape({ assignment, name, isEffort, onChange }: ShapeProps &
           <Choice<Way>
             value={stated}
             disabled={isEffort}
-            onChange={(value) => void restate(value)}
+            onChange={restate}
             label={`${name}, stated as`}
             options={[...statements.map(({ key, says }) => ({ value: key, text: says })), { value: "custom", text: "week by week" }]}
           />
@@ -97,24 +98,23 @@ function Spread({ assignment, name, onChange }: ShapeProps) {
 }
 
 /** States the same work in another way; back in a former way it says what it said there. */
-function useRestate(assignment: Assignment, stated: Way, name: string, onChange: (set: Setting<Assignment>) => void) {
+function useRestate(assignmentId: string, name: string, onChange: (set: Setting<Assignment>) => Promise<unknown>) {
   const session = usePlan();
-  return async (next: Way) => {
-    const before = statementNow(assignment);
-    const former = formerStatement(assignment.id, before, next);
-    if (former) {
-      keepFormer(assignment.id, { from: { way: stated, set: before }, to: former });
-      return onChange(former);
-    }
-    const made = await session.ask("restate", { assignmentId: assignment.id, way: next });
-    if (!made) {
+  // What is chosen on top of something just chosen starts from that, not from what the screen shows yet.
+  const inTurn = useInTurn();
+  const restate = async (way: Way) => {
+    const made = await session.ask("restatement", { assignmentId, way });
+    if (!made) return;
+    const { from, now } = made;
+    const next = formerStatement(assignmentId, now, way) ?? made.next;
+    if (!next) {
       toast(`${name} has no working day in the window, so this work cannot be stated that way.`);
       return;
     }
-    const set = { ...before, ...made.set } as Setting<Assignment>;
-    keepFormer(assignment.id, { from: { way: stated, set: before }, to: set });
-    onChange(set);
+    keepFormer(assignmentId, { from: { way: from, set: now }, to: next });
+    await onChange(next);
   };
+  return (way: Way) => inTurn(() => restate(way));
 }
 
 /** A day of its own, saved on leaving it; empty for the task's. */

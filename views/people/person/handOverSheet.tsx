@@ -21,9 +21,10 @@ import { ImpactView, useImpact } from "../../frame/impact.tsx";
 /** Stands for work that is left with whoever has it. */
 const STAYS = "stays";
 const OPEN = "open";
+const AS_PROPOSED = "asProposed";
 
 export function HandOverSheet({ person, onClose }: { person: Person; onClose: () => void }) {
-  const { date, setDate, isDate, answer, lines, chosen, choose, chooseOne, given, edit, handOver } = useHandOver(person);
+  const { date, setDate, isDate, answer, lines, takerOf, chooseAll, chooseOne, given, edit, handOver } = useHandOver(person);
   const everybody = useEverybody(lines);
   return (
     <Sheet title="Hand over" subtitle={person.name} onClose={onClose}>
@@ -33,23 +34,20 @@ export function HandOverSheet({ person, onClose }: { person: Person; onClose: ()
             <DateField value={date} onChange={setDate} />
           </Field>
           <Field label="All of it to">
-            <Picker value="" onChange={(id) => choose(() => id)} options={[none("Choose a person"), ...everybody]} />
+            <Picker value="" onChange={chooseAll} options={[none("Choose a person"), ...everybody]} />
           </Field>
           <div className="flex flex-wrap gap-2">
-            <Button
-              onClick={() => choose(({ proposedId }) => proposedId)}
-              title="Who has the role and most room, nobody’s day filled twice"
-            >
+            <Button onClick={() => chooseAll(AS_PROPOSED)} title="Who has the role and most room, nobody’s day filled twice">
               As proposed
             </Button>
-            <Button onClick={() => choose(() => OPEN)}>Leave all open</Button>
+            <Button onClick={() => chooseAll(OPEN)}>Leave all open</Button>
           </div>
         </div>
       </SheetSection>
       <SheetSection title={answer ? `${countText(lines.length, "assignment")}, ${hoursText(answer.minutes)} h` : undefined}>
         {answer && lines.length === 0 && <p className="text-ink-2">There is no work from that day on.</p>}
         {lines.map((line) => (
-          <Line key={line.assignmentId} line={line} value={chosen[line.assignmentId] ?? STAYS} onChoose={(to) => chooseOne(line, to)} />
+          <Line key={line.assignmentId} line={line} value={takerOf(line)} onChoose={(to) => chooseOne(line, to)} />
         ))}
         {lines.length > 0 && (
           <Button look="main" className="mt-3" disabled={given.length === 0} onClick={() => void handOver()}>
@@ -72,24 +70,32 @@ function useHandOver(person: Person) {
   const read = readDate(date);
   const from = read === null ? null : parseDay(read);
   const answer = useMaybeAnswer("handOver", from === null ? null : { personId: person.id, from }, null);
-  const [chosen, setChosen] = useState<Readonly<Record<string, string>>>({});
   const lines = answer?.lines ?? [];
-  const given = lines.flatMap(({ assignmentId }) => {
-    const to = chosen[assignmentId] ?? STAYS;
-    return to === STAYS ? [] : [{ assignmentId, personId: to === OPEN ? null : to }];
+  const { takerOf, chooseAll, chooseOne } = useTakers();
+  const given = lines.flatMap((line) => {
+    const to = takerOf(line);
+    return to === STAYS ? [] : [{ assignmentId: line.assignmentId, personId: to === OPEN ? null : to }];
   });
   const query = from === null ? null : { personId: person.id, from, given, idStem: `given-${person.id}` };
   const edit = useMaybeAnswer("handOverEdit", query, null);
-  const choose = (pick: (line: HandOverLine) => string | null) =>
-    setChosen(Object.fromEntries(lines.map((line) => [line.assignmentId, pick(line) ?? STAYS])));
-  const chooseOne = ({ assignmentId }: HandOverLine, to: string) => setChosen({ ...chosen, [assignmentId]: to });
   const handOver = async () => {
     if (!query) return;
     // The ids of what is split are new each time.
     const made = await session.ask("handOverEdit", { ...query, idStem: newId("given") });
-    if (made && (await session.edit(made)).length === 0) setChosen({});
+    if (made && (await session.edit(made)).length === 0) chooseAll(STAYS);
   };
-  return { date, setDate, isDate: from !== null, answer, lines, chosen, choose, chooseOne, given, edit, handOver };
+  return { date, setDate, isDate: from !== null, answer, lines, takerOf, chooseAll, chooseOne, given, edit, handOver };
+}
+
+/** Who takes each of it: what is chosen for all of it, also for what another day adds, and other choices one by one. */
+function useTakers() {
+  const [{ all, own }, setTakers] = useState<{ all: string; own: Readonly<Record<string, string>> }>({ all: STAYS, own: {} });
+  return {
+    takerOf: ({ assignmentId, proposedId }: HandOverLine): string =>
+      own[assignmentId] ?? (all === AS_PROPOSED ? (proposedId ?? STAYS) : all),
+    chooseAll: (to: string) => setTakers({ all: to, own: {} }),
+    chooseOne: ({ assignmentId }: HandOverLine, to: string) => setTakers({ all, own: { ...own, [assignmentId]: to } }),
+  };
 }
 
 function Effect({ edit }: { edit: Edit }) {

@@ -1,0 +1,11 @@
+"use client";
+// Pieces of work done one after the other: each begins on what the one before has come to.
+import { useCallback, useRef } from "react";
+
+/** Does a piece of work once all that were given before are done. */
+export function useInTurn(): (work: () => Promise<unknown>) => void {
+  const last = useRef<Promise<unknown>>(Promise.resolve());
+  return useCallback((work) => {
+    last.current = last.current.then(work, work);
+  }, []);
+}
