@@ -26,8 +26,15 @@ import { ProjectSheet } from "./projectSheet.tsx";
 import { QuickEntry } from "./quickEntry.tsx";
 import { DETAILS, PAGE, type ProjectHook, TIME_LEFT, useProject } from "./useProject.ts";
 
-export function Project({ projectId, initial }: { projectId: string; initial: Initial<AnswerOf<"outline">> }) {
-  const project = useProject(projectId, initial);
+interface ProjectProps {
+  projectId: string;
+  initial: Initial<AnswerOf<"outline">>;
+  /** Of the task that the address names. */
+  initialWhy: Initial<AnswerOf<"why">> | null;
+}
+
+export function Project({ projectId, initial, initialWhy }: ProjectProps) {
+  const project = useProject(projectId, initial, initialWhy);
   const { outline, selected, add, remove, finishMoved } = project;
   useLeaveWhenGone(outline?.project.name, "/work");
   const { drop, setDrop, onDrop, onStretch } = useDrop(project);

@@ -16,7 +16,7 @@ import { newTaskOf, setOf, type TaskFields } from "./taskForm.ts";
 import { TaskForm } from "./taskFormView.tsx";
 import { TaskWork } from "./taskWork.tsx";
 import type { useProject } from "./useProject.ts";
-import { WhySection } from "./whySection.tsx";
+import { useWhy, WhySection } from "./whySection.tsx";
 
 type ProjectHook = ReturnType<typeof useProject>;
 
@@ -31,14 +31,21 @@ export function NewTaskSheet({ outline, project }: { outline: Outline; project: 
   );
 }
 
-export function TaskSheet({ outline, entry, project }: { outline: Outline; entry: OutlineTask; project: ProjectHook }) {
+interface TaskProps {
+  outline: Outline;
+  entry: OutlineTask;
+  project: ProjectHook;
+}
+
+export function TaskSheet({ outline, entry, project }: TaskProps) {
   const { task, isSummary } = entry;
+  const why = useWhy(entry, project.initialWhy);
   const save = async (fields: TaskFields) =>
     (await project.changeTask(task.id, isSummary ? summarySet(fields) : setOf(fields))).length === 0;
   return (
     <Sheet title={task.name} subtitle={subtitleOf(entry)} onClose={() => project.select(null)}>
       {!isSummary && <Review key={`${task.state} ${task.review?.state}`} task={task} />}
-      {entry.dates && !isSummary && <WhySection entry={entry} onChange={(set) => void project.changeTask(task.id, set)} />}
+      {why && <WhySection entry={entry} why={why} onChange={(set) => void project.changeTask(task.id, set)} />}
       {entry.conflicts.some(({ kind }) => kind === "deadline" || kind === "finishNotAfter") && (
         <RemedyList problem={{ about: "deadline", missed: { taskId: task.id } }} onApply={(line) => void project.edit(remedyEdit(line))} />
       )}

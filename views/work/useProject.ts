@@ -21,7 +21,7 @@ export const PAGE = "page";
 
 const parts: ReadonlySet<string> = new Set([NEW, TIME_LEFT, PAGE, DETAILS]);
 
-export function useProject(projectId: string, initial: Initial<AnswerOf<"outline">>) {
+export function useProject(projectId: string, initial: Initial<AnswerOf<"outline">>, initialWhy: Initial<AnswerOf<"why">> | null) {
   const outline = useAnswer("outline", { projectId }, initial);
   const [taskId, setTaskId] = useQueryState("task", parseAsString.withOptions({ shallow: true }));
   const [folded, setFolded] = useQueryState("folded", parseAsArrayOf(parseAsString).withDefault([]).withOptions({ shallow: true }));
@@ -37,6 +37,7 @@ export function useProject(projectId: string, initial: Initial<AnswerOf<"outline
   const edits = useTaskEdits(projectId, tasks, selected, select);
   return {
     outline,
+    initialWhy,
     tasks,
     selected,
     /** Something stands in the side sheet. */

@@ -1,6 +1,7 @@
 "use client";
 // Why a task has its dates: every bound with what it asks for, the deciding one first; what cannot hold, with ways out.
-import { useMaybeAnswer } from "../../client/session.tsx";
+import type { AnswerOf } from "../../client/questions.ts";
+import { type Initial, useMaybeAnswer } from "../../client/session.tsx";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { Why, WhyBound } from "../../core/answers/why.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
@@ -11,9 +12,19 @@ import { SheetSection } from "../../ui/sheet.tsx";
 import { conflictText } from "../frame/conflictText.ts";
 import type { Setting } from "./useTaskEdits.ts";
 
-export function WhySection({ entry, onChange }: { entry: OutlineTask; onChange: (set: Setting<Task>) => void }) {
-  const why = useMaybeAnswer("why", { taskId: entry.task.id }, null);
-  if (!why || why.taskId !== entry.task.id) return null;
+/** Null for a task without dates of its own, and until it is known. */
+export function useWhy({ task, dates, isSummary }: OutlineTask, initial: Initial<AnswerOf<"why">> | null): Why | null {
+  const why = useMaybeAnswer("why", dates === null || isSummary ? null : { taskId: task.id }, initial);
+  return why?.taskId === task.id ? why : null;
+}
+
+interface WhyProps {
+  entry: OutlineTask;
+  why: Why;
+  onChange: (set: Setting<Task>) => void;
+}
+
+export function WhySection({ entry, why, onChange }: WhyProps) {
   return (
     <SheetSection title={`Why it starts on ${shortDay(why.start)}`}>
       <ul>

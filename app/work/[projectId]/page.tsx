@@ -1,7 +1,20 @@
 import { Project } from "../../../views/work/project.tsx";
 import { currentAnswer } from "../../host.ts";
+import { oneParam, type SearchParams } from "../../initial.ts";
 
-export default async function ProjectPage({ params }: { params: Promise<{ projectId: string }> }) {
+interface Props {
+  params: Promise<{ projectId: string }>;
+  searchParams: SearchParams;
+}
+
+export default async function ProjectPage({ params, searchParams }: Props) {
   const projectId = decodeURIComponent((await params).projectId);
-  return <Project projectId={projectId} initial={await currentAnswer("outline", { projectId })} />;
+  const taskId = await oneParam(searchParams, "task");
+  return (
+    <Project
+      projectId={projectId}
+      initial={await currentAnswer("outline", { projectId })}
+      initialWhy={taskId === null ? null : await currentAnswer("why", { taskId })}
+    />
+  );
 }
