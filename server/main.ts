@@ -8,6 +8,7 @@ import { messageOf } from "../core/plan/errors.ts";
 import { dataFolder } from "../store/files.ts";
 import { secretOf } from "../store/secrets.ts";
 import { hostNames, PUBLIC_FORM, type Refusal, refusalOf } from "./guard.ts";
+import { isOfThisMachine } from "./packing.ts";
 
 /** Pages made at once: one waits for its data while the other is being made. While hundreds wait, an edit waits for these
  * two alone. */
@@ -69,6 +70,7 @@ async function answer(request: IncomingMessage, response: ServerResponse): Promi
     return refuse(response, { status: 429, text: "These are more requests than anybody makes by hand. Try again in a moment." });
   const refusal = refusalOf({ method, address, headers }, names, token);
   if (refusal) return refuse(response, refusal);
+  if (isOfThisMachine(request)) delete headers["accept-encoding"];
   const handle = () => application.getRequestHandler()(request, response);
   await (isPage(request) ? pages(() => untilAnswered(response, handle)) : handle());
 }
