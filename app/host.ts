@@ -2,10 +2,10 @@
 import "server-only";
 import { join } from "node:path";
 import { formatISO } from "date-fns";
+import { comeAsText, type Initial } from "../client/initial.ts";
 import { KeptAnswers } from "../client/keptAnswers.ts";
 import type { AnswerOf, QueryOf, Question } from "../client/questions.ts";
 import { answer } from "../client/seen.ts";
-import type { Initial } from "../client/session.tsx";
 import { parseDay } from "../core/calendar/day.ts";
 import { SEES_ALL } from "../core/cost/sight.ts";
 import { buildModel, type Model } from "../core/model.ts";
@@ -68,13 +68,31 @@ export async function currentModel(): Promise<Newest> {
   return host.model;
 }
 
-/** The answer to a question about the newest plan, worked out once a revision. A page that comes with it has its figures in
- * the HTML, and the browser does not ask again while nothing has changed. */
-export async function currentAnswer<Q extends Question>(question: Q, query: QueryOf<Q>): Promise<Initial<AnswerOf<Q>>> {
+/** The answer to a question about the newest plan, worked out once a revision. */
+export async function answerNow<Q extends Question>(question: Q, query: QueryOf<Q>) {
   const { revision, model, answers } = await currentModel();
   const { sight } = BUILT_IN_USER;
   const key = JSON.stringify(query);
-  return { revision, key, data: answers.of(question, key, () => answer(model, question, query, sight)) };
+  return { revision, key, data: answers.of<AnswerOf<Q>>(question, key, () => answer(model, question, query, sight)) };
+}
+
+/** The same as it goes out with a page, which has its figures in the HTML by it: the browser does not ask again while nothing
+ * has changed. What goes out as text is written once a revision. */
+export async function currentAnswer<Q extends Question>(question: Q, query: QueryOf<Q>): Promise<Initial<AnswerOf<Q>>> {
+  const now = await answerNow(question, query);
+  if (!comeAsText.has(question)) return now;
+  const { revision, key, data } = now;
+  return { revision, key, text: textOf(data) };
+}
+
+/** What has been written of each answer. */
+const texts = new WeakMap<object, string>();
+
+function textOf(data: unknown): string {
+  if (typeof data !== "object" || data === null) return JSON.stringify(data);
+  const text = texts.get(data) ?? JSON.stringify(data);
+  texts.set(data, text);
+  return text;
 }
 
 /** The newest plan with its revision and what its reader can undo, as JSON; the plan is written once a revision. */

@@ -6,6 +6,7 @@ import type { Plan } from "../core/plan/schema.ts";
 import { fernhollow } from "../demo/fernhollow.ts";
 import { idsOf, queriesFor } from "../tests/everyQuestion.ts";
 import { tangledPlan } from "../tests/randomPlan.ts";
+import { comeAsText, dataOf } from "./initial.ts";
 import type { Question } from "./questions.ts";
 import { answer } from "./seen.ts";
 
@@ -17,6 +18,7 @@ function askAll(model: Model): number {
       const found = answer(model, question, query, SEES_ALL);
       const crossed = structuredClone(found);
       expect(crossed, `${question} ${JSON.stringify(query)}`).toEqual(found);
+      if (comeAsText.has(question)) expect(dataOf({ revision: 1, key: "", text: JSON.stringify(found) }), question).toEqual(found);
       expect(answer(model, question, structuredClone(query), SEES_ALL), question).toEqual(found);
       if (found !== null) said++;
     }

@@ -2,16 +2,9 @@
 // The plan as the screens see it: answers that follow every edit, and the ways to make one.
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
 import type { HostState, Notice } from "./host.ts";
+import { dataOf, type Initial } from "./initial.ts";
 import { PlanSession } from "./planSession.ts";
 import type { AnswerOf, QueryOf, Question } from "./questions.ts";
-
-/** An answer that came with the page, the query it answers, and the revision it was given for. */
-export interface Initial<T> {
-  revision: number;
-  /** The query as text. */
-  key: string;
-  data: T;
-}
 
 const SessionContext = createContext<PlanSession | null>(null);
 
@@ -53,7 +46,7 @@ export function useIsSaving(): boolean {
  * that came with the page, even for another query: screens check what they show against the query where it matters. */
 export function useAnswer<Q extends Question>(question: Q, query: QueryOf<Q>, initial: Initial<AnswerOf<Q>>): AnswerOf<Q> {
   const answered = useAnswered(question, JSON.stringify(query), initial);
-  return answered ? answered.data : initial.data;
+  return answered ? answered.data : dataOf(initial);
 }
 
 /** The same for a question that no answer came with; null until there is one, and where `query` is null. */
@@ -65,7 +58,7 @@ export function useMaybeAnswer<Q extends Question>(
   const answered = useAnswered(question, query === null ? null : JSON.stringify(query), initial);
   if (query === null) return null;
   // Nothing is an answer too: what was asked about is not in the plan any longer.
-  return answered ? answered.data : (initial?.data ?? null);
+  return answered ? answered.data : initial && dataOf(initial);
 }
 
 /** What a question has been answered in this window; null until it has, and while what came with the page is still right.

@@ -1,7 +1,7 @@
 import { createLoader } from "nuqs/server";
 import { Balance } from "../../views/balance/balance.tsx";
 import { boardViewOf, viewParams } from "../../views/balance/balanceParams.ts";
-import { currentAnswer } from "../host.ts";
+import { answerNow } from "../host.ts";
 import { oneParam, type SearchParams, windowOfPage } from "../initial.ts";
 
 /** Rows that come with their figures in the HTML; the rest follow from the browser's own copy of the plan. */
@@ -14,7 +14,7 @@ export default async function BalancePage({ searchParams }: { searchParams: Sear
   const window = await windowOfPage(searchParams);
   const params = await loadView(searchParams);
   const query = { ...window, open, view: boardViewOf(params), countsTasks: params.show === "tasks" };
-  const initial = await currentAnswer("board", { ...query, limit: FIRST_ROWS });
+  const initial = await answerNow("board", { ...query, limit: FIRST_ROWS });
   const isWhole = initial.data.filled === initial.data.rows.length;
   return <Balance initial={isWhole ? { ...initial, key: JSON.stringify(query) } : initial} />;
 }

@@ -1,7 +1,7 @@
 "use client";
+import type { Initial } from "../../client/initial.ts";
 // Balance: people by period, capacity against load; who is over and who has room.
 import type { AnswerOf } from "../../client/questions.ts";
-import type { Initial } from "../../client/session.tsx";
 import { TextButton } from "../../ui/button.tsx";
 import { countText, hoursText, shareText } from "../../ui/format.ts";
 import { EvenOut } from "../evenOut/evenOut.tsx";

@@ -18,7 +18,7 @@ import { Picker } from "../../ui/picker.tsx";
 import { pageText, printPage } from "../../ui/savePage.tsx";
 import { SignLegend } from "../../ui/signLegend.tsx";
 import { takeOut } from "../../ui/takeOut.ts";
-import { useFrame, useNames, usePlanFacts } from "../frame/facts.ts";
+import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { filterKeys, type Measure, type ViewParams } from "./balanceParams.ts";
 import { boardSigns } from "./boardSigns.tsx";
 import type { useBalance } from "./useBalance.ts";
@@ -171,8 +171,7 @@ const stages = [
 
 function OutMenu({ balance }: { balance: Hook }) {
   const { board, params, grain, range } = balance;
-  const { frame } = useFrame();
-  const { periodSettings } = usePlanFacts();
+  const { planName, periodSettings } = usePlanFacts();
   const sketch = useSearchParams().get("sketch");
   const file = (format: "csv" | "xlsx") => {
     const query = new URLSearchParams(balance.viewQuery());
@@ -185,11 +184,7 @@ function OutMenu({ balance }: { balance: Hook }) {
   };
   const print = async () => {
     const { BoardPage } = await import("./boardPage.tsx");
-    printPage(
-      await pageText(
-        <BoardPage board={board} measure={params.show} grain={grain} studio={frame.data.planName} settings={periodSettings} />,
-      ),
-    );
+    printPage(await pageText(<BoardPage board={board} measure={params.show} grain={grain} studio={planName} settings={periodSettings} />));
   };
   return (
     <Menu label="Export" icon={<Download size={14} />}>

@@ -2,8 +2,9 @@
 // Binds the Balance screen to the plan: its window, what is open and selected, and the edits made there.
 import { createLoader, createSerializer, parseAsArrayOf, parseAsString, useQueryState, useQueryStates } from "nuqs";
 import { useCallback, useEffect, useEffectEvent, useMemo, useState } from "react";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer, useMaybeAnswer } from "../../client/session.tsx";
+import { useAnswer, useMaybeAnswer } from "../../client/session.tsx";
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { Bar } from "../../core/load/bars.ts";

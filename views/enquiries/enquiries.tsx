@@ -1,8 +1,9 @@
 "use client";
 // Enquiries: what has come in, by the public form or written down here, and what is decided about each.
 import { parseAsString, useQueryStates } from "nuqs";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
+import { useAnswer, usePlan } from "../../client/session.tsx";
 import { AddButton } from "../../ui/addButton.tsx";
 import { TextButton } from "../../ui/button.tsx";
 import { useKeys } from "../../ui/keys.ts";

@@ -1,8 +1,9 @@
 "use client";
 // What every screen knows of the plan: what came with the page, names for pickers, horizon and today.
 import { createContext, useContext } from "react";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer } from "../../client/session.tsx";
+import { useAnswer } from "../../client/session.tsx";
 import type { Day } from "../../core/calendar/day.ts";
 import type { PeriodSettings, Range } from "../../core/calendar/periods.ts";
 
@@ -31,8 +32,9 @@ export function useNames(): AnswerOf<"names"> {
   return useAnswer("names", {}, useFrame().names);
 }
 
-/** The plan's horizon, today and currency, and where its weeks and years begin. */
+/** The plan's name, horizon, today and currency, and where its weeks and years begin. */
 export interface PlanFacts {
+  planName: string;
   today: Day;
   horizon: Range;
   currency: string;

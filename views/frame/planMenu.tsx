@@ -3,10 +3,9 @@
 import { BookOpen, ChevronDown, Download, FilePlus, FolderOpen, History, Moon, Settings, Sun, Table2 } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { useState } from "react";
-import { useAnswer } from "../../client/session.tsx";
 import { buttonLook } from "../../ui/button.tsx";
 import Link from "../../ui/link.tsx";
-import { useFrame } from "./facts.ts";
+import { usePlanFacts } from "./facts.ts";
 import { showFirstSteps } from "./firstStepsShown.ts";
 import { NewPlan } from "./newPlan.tsx";
 import { OpenPlan } from "./openPlan.tsx";
@@ -16,8 +15,7 @@ const item = "flex h-8 items-center gap-2 rounded-[4px] px-2 outline-none data-[
 const YEAR_SECONDS = 31_536_000;
 
 export function PlanMenu() {
-  const frame = useFrame();
-  const { planName } = useAnswer("frame", {}, frame.frame);
+  const { planName } = usePlanFacts();
   const [sheet, setSheet] = useState<"open" | "new" | null>(null);
   return (
     <>

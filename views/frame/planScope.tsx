@@ -24,8 +24,8 @@ export function PlanScope({ children }: { children: ReactNode }) {
 function useFacts(): PlanFacts {
   const initial = useFrame();
   const { today, horizon } = useAnswer("ribbon", { clock: initial.clock }, initial.ribbon);
-  const { currency, periodSettings } = useAnswer("frame", {}, initial.frame);
-  const now = { today, horizon, currency, periodSettings };
+  const { planName, currency, periodSettings } = useAnswer("frame", {}, initial.frame);
+  const now = { planName, today, horizon, currency, periodSettings };
   const known = useRef(now);
   if (!isSame(known.current, now)) known.current = now;
   return known.current;

@@ -3,8 +3,9 @@
 import dynamic from "next/dynamic";
 import { useQueryStates } from "nuqs";
 import { type RefObject, useMemo, useRef, useState } from "react";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer } from "../../client/session.tsx";
+import { useAnswer } from "../../client/session.tsx";
 import type { HorizonAnswer, PipelineCase } from "../../core/answers/horizon.ts";
 import type { ForecastBy } from "../../core/forecast/groups.ts";
 import { Button } from "../../ui/button.tsx";

@@ -9,7 +9,7 @@ import { rangeText } from "../../ui/format.ts";
 import { Menu } from "../../ui/menu.tsx";
 import { SaveChartLines } from "../../ui/saveChartLines.tsx";
 import { pageText, printPage } from "../../ui/savePage.tsx";
-import { useFrame, usePlanFacts } from "../frame/facts.ts";
+import { usePlanFacts } from "../frame/facts.ts";
 import { demandMarks } from "./demandMarks.ts";
 import { byWords } from "./groupWords.ts";
 import { type HorizonParams, levelOf } from "./horizonParams.ts";
@@ -24,12 +24,11 @@ interface HorizonExportProps {
 
 /** Prints the figures. @param isAsIf With the pipeline looked at as it may come. */
 function usePrint(answer: HorizonAnswer, shown: HorizonParams, isAsIf: boolean) {
-  const { frame } = useFrame();
-  const { periodSettings: settings } = usePlanFacts();
+  const { planName, periodSettings: settings } = usePlanFacts();
   return async () => {
     const { HorizonPage } = await import("./horizonPage.tsx");
     const { by, per, show } = shown;
-    const page = { answer, by, level: levelOf(shown), grain: per, measure: show, studio: frame.data.planName, settings };
+    const page = { answer, by, level: levelOf(shown), grain: per, measure: show, studio: planName, settings };
     printPage(await pageText(<HorizonPage {...page} isAsIf={isAsIf} />));
   };
 }

@@ -2,8 +2,8 @@
 // Hours typed into days, weeks or months: of a project its people and openings, of a person their work.
 import { ChevronLeft } from "lucide-react";
 import { useCallback, useMemo } from "react";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import type { Initial } from "../../client/session.tsx";
 import type { HoursGrid, HoursOf, HoursRow } from "../../core/answers/hoursGrid.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import { Button } from "../../ui/button.tsx";

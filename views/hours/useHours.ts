@@ -3,9 +3,10 @@
 import { parseAsString, useQueryState } from "nuqs";
 import { useCallback, useState } from "react";
 import { toast } from "sonner";
+import type { Initial } from "../../client/initial.ts";
 import type { PlanSession } from "../../client/planSession.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
+import { useAnswer, usePlan } from "../../client/session.tsx";
 import type { HoursGrid, HoursOf, HoursRow } from "../../core/answers/hoursGrid.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { TypedCell } from "../../core/entry/typeHours.ts";

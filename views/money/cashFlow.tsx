@@ -2,8 +2,9 @@
 // Cash flow: what is spent in each period by kind, and the running total; for a project, a client, a task or everything.
 import dynamic from "next/dynamic";
 import { useRef } from "react";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer } from "../../client/session.tsx";
+import { useAnswer } from "../../client/session.tsx";
 import type { Money } from "../../core/answers/money.ts";
 import { ChartLegend } from "../../ui/chartParts.tsx";
 import { moneyText, rangeText } from "../../ui/format.ts";

@@ -3,8 +3,9 @@
 import { Plus } from "lucide-react";
 import { parseAsString, useQueryState } from "nuqs";
 import { useMemo } from "react";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
+import { useAnswer, usePlan } from "../../client/session.tsx";
 import type { ExpenseRow } from "../../core/answers/expenses.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import { Button } from "../../ui/button.tsx";

@@ -1,8 +1,9 @@
 "use client";
 // Margins: what projects and clients bring in, cost and leave; what is under its goal, and what would lift it.
 import { parseAsString, useQueryState } from "nuqs";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer } from "../../client/session.tsx";
+import { useAnswer } from "../../client/session.tsx";
 import type { MarginRow } from "../../core/answers/margins.ts";
 import { DataTable } from "../../ui/dataTable.tsx";
 import { countText, marginText, moneyText, monthOfYearText } from "../../ui/format.ts";

@@ -1,8 +1,9 @@
 "use client";
 // Materials: what is needed of each when, by project, with the day it is first needed.
 import { useMemo } from "react";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer } from "../../client/session.tsx";
+import { useAnswer } from "../../client/session.tsx";
 import type { MaterialRow } from "../../core/answers/materials.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import { longDay } from "../../ui/format.ts";

@@ -1,8 +1,9 @@
 "use client";
 // Money: what the plan costs and earns, added up by whatever is chosen; rows and columns add up to the cent.
 import { useState } from "react";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer } from "../../client/session.tsx";
+import { useAnswer } from "../../client/session.tsx";
 import type { Money as MoneyAnswer } from "../../core/answers/money.ts";
 import { moneyText, rangeText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";

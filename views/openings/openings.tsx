@@ -1,8 +1,8 @@
 "use client";
 // Openings: work that has nobody, the most urgent first, and who could take what is looked at.
 import { Search } from "lucide-react";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import type { Initial } from "../../client/session.tsx";
 import { Button } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
 import { closed } from "../../ui/closed.ts";

@@ -2,8 +2,9 @@
 // Binds the Openings screen to the plan: which opening is looked at, who is compared, what is given to whom.
 import { parseAsArrayOf, parseAsBoolean, parseAsString, useQueryStates } from "nuqs";
 import { useCallback, useMemo } from "react";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
+import { useAnswer, usePlan } from "../../client/session.tsx";
 import type { OpeningRow } from "../../core/answers/openings.ts";
 import type { Share } from "../../core/staffing/fillOpening.ts";
 import { closed } from "../../ui/closed.ts";

@@ -1,7 +1,7 @@
 "use client";
+import type { Initial } from "../../client/initial.ts";
 // People: the roster with role, skills, week and employment, and how full everybody is in the window.
 import type { AnswerOf } from "../../client/questions.ts";
-import type { Initial } from "../../client/session.tsx";
 import type { RosterRow } from "../../core/answers/roster.ts";
 import { shareOf } from "../../core/plan/units.ts";
 import { AddButton } from "../../ui/addButton.tsx";

@@ -2,8 +2,9 @@
 // Binds the roster to the plan: search, filters, groups, columns, who is selected or ticked, and the edits made there.
 import { parseAsArrayOf, parseAsBoolean, parseAsInteger, parseAsString, parseAsStringLiteral, useQueryState, useQueryStates } from "nuqs";
 import { useCallback, useMemo, useState } from "react";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
+import { useAnswer, usePlan } from "../../client/session.tsx";
 import type { Edit } from "../../core/edits/edit.ts";
 import type { Person } from "../../core/plan/schema.ts";
 import { newId } from "../../ui/newId.ts";

@@ -3,8 +3,9 @@
 import { Ellipsis, TrendingUp } from "lucide-react";
 import { parseAsString, useQueryState } from "nuqs";
 import { useState } from "react";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
+import { useAnswer, usePlan } from "../../client/session.tsx";
 import { copyName } from "../../core/plan/names.ts";
 import type { RateTable } from "../../core/plan/schema.ts";
 import { Button } from "../../ui/button.tsx";

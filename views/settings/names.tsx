@@ -1,8 +1,8 @@
 "use client";
 // A list of names kept in order: each made, renamed, merged into another one or deleted, with what uses it.
 import { useMemo } from "react";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import type { Initial } from "../../client/session.tsx";
 import type { NameList, NameRow } from "../../core/answers/nameList.ts";
 import { DataTable } from "../../ui/dataTable.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";

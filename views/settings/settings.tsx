@@ -2,8 +2,9 @@
 // What the plan says of itself: its name, its time, its money, and when a load counts as level.
 import { zodResolver } from "@hookform/resolvers/zod";
 import type { ReactNode } from "react";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
+import { useAnswer, usePlan } from "../../client/session.tsx";
 import { Field, TextInput } from "../../ui/field.tsx";
 import { FormCheckbox, FormChoice, FormDate, FormPicker } from "../../ui/form.tsx";
 import { FormEnd } from "../../ui/formEnd.tsx";

@@ -1,8 +1,9 @@
 "use client";
 // A list of names as its screen shows it, and what can be done with them.
 import { parseAsString, useQueryState } from "nuqs";
+import { dataOf, type Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
+import { useAnswer, usePlan } from "../../client/session.tsx";
 import { type MarkList, markLists, type NameList, type NameRow } from "../../core/answers/nameList.ts";
 import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
 import { isOneOf } from "../../core/plan/oneOf.ts";
@@ -21,7 +22,7 @@ export interface NewName {
 
 export function useNameList(initial: Initial<AnswerOf<"nameList">>) {
   const session = usePlan();
-  const { list } = initial.data;
+  const { list } = dataOf(initial);
   const answer = useAnswer("nameList", { list }, initial);
   const [openId, setOpenId] = useQueryState("name", parseAsString.withOptions({ shallow: true }));
   const edit = async (made: Edit) => (await session.edit(made)).length === 0;

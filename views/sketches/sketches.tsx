@@ -2,8 +2,9 @@
 // Sketches: changes tried out on top of the plan. Begun, opened, compared with the plan and with each other, adopted or thrown away.
 import { parseAsArrayOf, parseAsString, useQueryStates } from "nuqs";
 import { useState } from "react";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer, usePlan } from "../../client/session.tsx";
+import { useAnswer, usePlan } from "../../client/session.tsx";
 import { AddButton } from "../../ui/addButton.tsx";
 import { Button, TextButton } from "../../ui/button.tsx";
 import { Field, TextInput } from "../../ui/field.tsx";

@@ -1,8 +1,9 @@
 "use client";
 // Today: what wants attention, worst first, each with its figure and one step to what can be done; beside it the weeks ahead.
 import { parseAsString, useQueryState } from "nuqs";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer } from "../../client/session.tsx";
+import { useAnswer } from "../../client/session.tsx";
 import { Button } from "../../ui/button.tsx";
 import { closed } from "../../ui/closed.ts";
 import { countText, shareText } from "../../ui/format.ts";

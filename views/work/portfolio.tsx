@@ -2,8 +2,9 @@
 // Work: all projects with their dates, hours needed and hours that nobody has.
 import { parseAsBoolean, parseAsString, parseAsStringLiteral, useQueryStates } from "nuqs";
 import { useMemo } from "react";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer } from "../../client/session.tsx";
+import { useAnswer } from "../../client/session.tsx";
 import type { PortfolioRow } from "../../core/answers/portfolio.ts";
 import { AddButton } from "../../ui/addButton.tsx";
 import { Button, TextButton } from "../../ui/button.tsx";

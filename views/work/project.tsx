@@ -3,8 +3,9 @@
 import { Columns3 } from "lucide-react";
 import { useState } from "react";
 import { toast } from "sonner";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, usePlan } from "../../client/session.tsx";
+import { usePlan } from "../../client/session.tsx";
 import type { Outline } from "../../core/answers/outline.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import type { Drop } from "../../core/entry/drop.ts";

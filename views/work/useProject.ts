@@ -2,8 +2,9 @@
 // Binds a project's screen to the plan: selected, ticked and folded tasks, and the edits made there.
 import { parseAsArrayOf, parseAsString, parseAsStringLiteral, useQueryState } from "nuqs";
 import { useCallback, useState } from "react";
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useAnswer } from "../../client/session.tsx";
+import { useAnswer } from "../../client/session.tsx";
 import { toggledList } from "../../ui/toggled.ts";
 import { type OutlineColumn, outlineColumns, usualColumns } from "./outlineColumns.tsx";
 import { useLastSeen } from "./useLastSeen.ts";

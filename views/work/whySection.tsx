@@ -1,7 +1,8 @@
 "use client";
+import type { Initial } from "../../client/initial.ts";
 // Why a task has its dates: every bound with what it asks for, the deciding one first; what cannot hold, with ways out.
 import type { AnswerOf } from "../../client/questions.ts";
-import { type Initial, useMaybeAnswer } from "../../client/session.tsx";
+import { useMaybeAnswer } from "../../client/session.tsx";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { Why, WhyBound } from "../../core/answers/why.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";

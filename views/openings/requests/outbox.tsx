@@ -1,8 +1,9 @@
 "use client";
 // The outbox: a stand-in for mail that ships with the application. What would be sent is listed here.
 import { parseAsString, useQueryState } from "nuqs";
+import type { Initial } from "../../../client/initial.ts";
 import type { AnswerOf } from "../../../client/questions.ts";
-import { type Initial, useAnswer } from "../../../client/session.tsx";
+import { useAnswer } from "../../../client/session.tsx";
 import { dateTimeText } from "../../../ui/format.ts";
 import Link from "../../../ui/link.tsx";
 import { SearchInput } from "../../../ui/searchInput.tsx";

@@ -1,8 +1,9 @@
 "use client";
 // Requests: leads ask for a role or a person, the manager offers, confirms or turns down; both see what became of it.
 import { parseAsString, useQueryStates } from "nuqs";
+import type { Initial } from "../../../client/initial.ts";
 import type { AnswerOf } from "../../../client/questions.ts";
-import { type Initial, useAnswer } from "../../../client/session.tsx";
+import { useAnswer } from "../../../client/session.tsx";
 import { AddButton } from "../../../ui/addButton.tsx";
 import { TextButton } from "../../../ui/button.tsx";
 import { useKeys } from "../../../ui/keys.ts";

@@ -1,8 +1,8 @@
 "use client";
 // Calendars: the week, public holidays, short and extra days; what a change does is shown before it is saved.
 import { Plus } from "lucide-react";
+import type { Initial } from "../../../client/initial.ts";
 import type { AnswerOf } from "../../../client/questions.ts";
-import type { Initial } from "../../../client/session.tsx";
 import type { CalendarYear } from "../../../core/answers/calendarYear.ts";
 import { parseDay } from "../../../core/calendar/day.ts";
 import { periodsIn } from "../../../core/calendar/periods.ts";

@@ -2,8 +2,9 @@
 // Binds the Calendars screen to the plan: which calendar and year are shown, a draft that is not saved yet, its edits.
 import { parseAsString, useQueryState } from "nuqs";
 import { useState } from "react";
+import type { Initial } from "../../../client/initial.ts";
 import type { AnswerOf } from "../../../client/questions.ts";
-import { type Initial, useAnswer, usePlan } from "../../../client/session.tsx";
+import { useAnswer, usePlan } from "../../../client/session.tsx";
 import { dateOf } from "../../../core/calendar/day.ts";
 import type { Edit } from "../../../core/edits/edit.ts";
 import type { Calendar } from "../../../core/plan/schema.ts";

@@ -1,8 +1,8 @@
 "use client";
 // A person's page: a year of capacity day by day, the weeks they work, their time off and what they are on.
 import { ChevronLeft } from "lucide-react";
+import type { Initial } from "../../../client/initial.ts";
 import type { AnswerOf } from "../../../client/questions.ts";
-import type { Initial } from "../../../client/session.tsx";
 import type { PersonYear } from "../../../core/answers/personYear.ts";
 import { formatDay } from "../../../core/calendar/day.ts";
 import { shareOf } from "../../../core/plan/units.ts";

@@ -1,8 +1,9 @@
 "use client";
 // Binds a person's page to the plan: the year shown, what is open in the side sheet, and the edits made there.
 import { parseAsString, useQueryState } from "nuqs";
+import type { Initial } from "../../../client/initial.ts";
 import type { AnswerOf } from "../../../client/questions.ts";
-import { type Initial, useAnswer, usePlan } from "../../../client/session.tsx";
+import { useAnswer, usePlan } from "../../../client/session.tsx";
 import { dateOf } from "../../../core/calendar/day.ts";
 import type { Edit } from "../../../core/edits/edit.ts";
 import type { Person } from "../../../core/plan/schema.ts";

@@ -2,8 +2,9 @@
 // The skills matrix: people by skills with their levels, and the gap of each skill against what open work asks for.
 import { parseAsBoolean, parseAsString, useQueryState } from "nuqs";
 import { useCallback, useMemo } from "react";
+import type { Initial } from "../../../client/initial.ts";
 import type { AnswerOf } from "../../../client/questions.ts";
-import { type Initial, useAnswer, usePlan } from "../../../client/session.tsx";
+import { useAnswer, usePlan } from "../../../client/session.tsx";
 import { CheckboxField } from "../../../ui/checkbox.tsx";
 import { newId } from "../../../ui/newId.ts";
 import { SearchInput } from "../../../ui/searchInput.tsx";

@@ -1,8 +1,9 @@
 "use client";
 // Teams: who is in them, what is given to a team and to its members, and what is free, by period.
 import { parseAsString, useQueryState } from "nuqs";
+import type { Initial } from "../../../client/initial.ts";
 import type { AnswerOf } from "../../../client/questions.ts";
-import { type Initial, useAnswer, usePlan } from "../../../client/session.tsx";
+import { useAnswer, usePlan } from "../../../client/session.tsx";
 import { AddButton } from "../../../ui/addButton.tsx";
 import { closed } from "../../../ui/closed.ts";
 import { useKeys } from "../../../ui/keys.ts";

@@ -6,14 +6,13 @@ import { Button } from "../../../ui/button.tsx";
 import { CheckboxField } from "../../../ui/checkbox.tsx";
 import { pageText, printPage, savePage } from "../../../ui/savePage.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
-import { useFrame, usePlanFacts } from "../../frame/facts.ts";
+import { usePlanFacts } from "../../frame/facts.ts";
 import type { PageOptions } from "./projectPage.tsx";
 
 export function PageSheet({ outline, onClose }: { outline: Outline; onClose: () => void }) {
-  const { frame } = useFrame();
-  const { today } = usePlanFacts();
+  const { planName, today } = usePlanFacts();
   const [shown, setShown] = useState({ hasNotes: true, hasProgress: true, hasPeople: false });
-  const options: PageOptions = { ...shown, studio: frame.data.planName, asOf: today };
+  const options: PageOptions = { ...shown, studio: planName, asOf: today };
   const tick = (key: keyof typeof shown, text: string) => (
     <CheckboxField checked={shown[key]} onChange={(isOn) => setShown({ ...shown, [key]: isOn })}>
       {text}
