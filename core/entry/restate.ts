@@ -15,12 +15,12 @@ const amounts = ["hours", "percent", "hoursPerDay", "hoursPerWeek"] as const;
 export type Way = (typeof amounts)[number] | "custom";
 
 /** All that states an assignment's work, null for what it does not state. */
-export type Statement = { [K in Way | "customFrom" | "shape"]: Exclude<Assignment[K], undefined> | null };
+export type StatedFields = { [K in Way | "customFrom" | "shape"]: Exclude<Assignment[K], undefined> | null };
 
 /** The way in which an assignment's work is stated. */
 export const wayOf = (assignment: Assignment): Way => amounts.find((key) => assignment[key] !== undefined) ?? "custom";
 
-export function statementOf(assignment: Assignment): Statement {
+export function statedFields(assignment: Assignment): StatedFields {
   const {
     hours = null,
     percent = null,
@@ -53,18 +53,18 @@ const hundredths = (value: number): number => Math.round(value * 100) / 100;
 /** How an assignment's work is stated, and how it would be in another way. */
 export interface Restatement {
   from: Way;
-  now: Statement;
+  now: StatedFields;
   /** Null where there is no working day to state it by. */
-  next: Statement | null;
+  next: StatedFields | null;
 }
 
 /** Null where the assignment is gone. */
 export function restatement(model: Model, assignmentId: string, way: Way): Restatement | null {
   const assignment = findRow(model.plan.assignments, assignmentId);
   if (!assignment) return null;
-  const now = statementOf(assignment);
+  const now = statedFields(assignment);
   const made = restate(model, assignmentId, way);
-  return { from: wayOf(assignment), now, next: made && ({ ...now, ...made.set } as Statement) };
+  return { from: wayOf(assignment), now, next: made && ({ ...now, ...made.set } as StatedFields) };
 }
 
 /** An assignment's work stated in another way.

@@ -1,12 +1,12 @@
 "use client";
 // How an assignment was stated before: going back gives the very same hours, not what came of rounding there and back.
-import type { Statement, Way } from "../../core/entry/restate.ts";
+import type { StatedFields, Way } from "../../core/entry/restate.ts";
 import { isSame } from "../../core/plan/same.ts";
 
 interface Former {
-  from: { way: Way; set: Statement };
+  from: { way: Way; set: StatedFields };
   /** What it was changed into; as long as that still stands, one can go back. */
-  to: Statement;
+  to: StatedFields;
 }
 
 const byAssignment = new Map<string, Former[]>();
@@ -18,7 +18,7 @@ export function keepFormer(assignmentId: string, former: Former): void {
 
 /** The statement in a way from which the present one came, in one step or several; null where something else was typed
  * since. */
-export function formerStatement(assignmentId: string, now: Statement, way: Way): Statement | null {
+export function formerStatement(assignmentId: string, now: StatedFields, way: Way): StatedFields | null {
   const kept = byAssignment.get(assignmentId) ?? [];
   let [present, seen] = [now, 0];
   while (seen++ <= kept.length) {
