@@ -5,6 +5,7 @@ import { buildModel, type Model } from "../core/model.ts";
 import type { Plan } from "../core/plan/schema.ts";
 import { fernhollow } from "../demo/fernhollow.ts";
 import { idsOf, queriesFor } from "../tests/everyQuestion.ts";
+import { expectSame } from "../tests/expectSame.ts";
 import { tangledPlan } from "../tests/randomPlan.ts";
 import { comeAsText, dataOf } from "./initial.ts";
 import type { Question } from "./questions.ts";
@@ -17,9 +18,9 @@ function askAll(model: Model): number {
     for (const query of queries) {
       const found = answer(model, question, query, SEES_ALL);
       const crossed = structuredClone(found);
-      expect(crossed, `${question} ${JSON.stringify(query)}`).toEqual(found);
-      if (comeAsText.has(question)) expect(dataOf({ revision: 1, key: "", text: JSON.stringify(found) }), question).toEqual(found);
-      expect(answer(model, question, structuredClone(query), SEES_ALL), question).toEqual(found);
+      expectSame(crossed, found, `${question} ${JSON.stringify(query)}`);
+      if (comeAsText.has(question)) expectSame(dataOf({ revision: 1, key: "", text: JSON.stringify(found) }), found, question);
+      expectSame(answer(model, question, structuredClone(query), SEES_ALL), found, question);
       if (found !== null) said++;
     }
   return said;

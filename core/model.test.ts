@@ -1,8 +1,8 @@
-import { isDeepStrictEqual } from "node:util";
 import { expect, test } from "vitest";
 import { fernhollow } from "../demo/fernhollow.ts";
 import { largePlan } from "../demo/large.ts";
 import { everyEditFrom } from "../tests/everyEdit.ts";
+import { expectSame } from "../tests/expectSame.ts";
 import { editsFrom } from "../tests/randomEdits.ts";
 import { tangledPlan } from "../tests/randomPlan.ts";
 import { horizonOf } from "./calendar/horizon.ts";
@@ -64,11 +64,6 @@ function stagesOf(model: Model) {
 }
 
 const countings = [defaultCounting, { pencilled: false, pipeline: "weighted" }, countAll] as const;
-
-/** Compares in one go, which is many times faster; where the two differ, says where. */
-function expectSame(found: unknown, expected: unknown, message: string): void {
-  if (!isDeepStrictEqual(found, expected)) expect(found, message).toEqual(expected);
-}
 
 /** Makes random edits one after the other and compares every step with working everything out anew. */
 function holdsAgainstFullRun(first: Plan, next: (plan: Plan) => Edit): number {

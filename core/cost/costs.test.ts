@@ -1,6 +1,7 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { everyEditFrom } from "../../tests/everyEdit.ts";
+import { expectSame } from "../../tests/expectSame.ts";
 import { tangledPlan } from "../../tests/randomPlan.ts";
 import { withMoney } from "../../tests/withMoney.ts";
 import { materialNeeds } from "../answers/materials.ts";
@@ -296,7 +297,7 @@ test("the lines of a plan that was edited are those of the same plan read anew, 
       const window = windows[edits % 7 === 0 ? 1 : 0];
       const { lines } = ledgerOf(own, window);
       kept += lines.filter((line) => before.has(line)).length;
-      expect(lines, `${seed} after ${edits}`).toEqual(ledgerOf(buildModel(outcome.plan), window).lines);
+      expectSame(lines, ledgerOf(buildModel(outcome.plan), window).lines, `${seed} after ${edits}`);
     }
     expect(kept, "what an edit left alone is not costed again").toBeGreaterThan(0);
   }
