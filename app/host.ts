@@ -70,7 +70,10 @@ export async function currentModel(): Promise<Newest> {
 
 /** The answer to a question about the newest plan, worked out once a revision. */
 export async function answerNow<Q extends Question>(question: Q, query: QueryOf<Q>) {
-  const { revision, model, answers } = await currentModel();
+  return answerOf(await currentModel(), question, query);
+}
+
+function answerOf<Q extends Question>({ revision, model, answers }: Newest, question: Q, query: QueryOf<Q>) {
   const { sight } = BUILT_IN_USER;
   const key = JSON.stringify(query);
   return { revision, key, data: answers.of<AnswerOf<Q>>(question, key, () => answer(model, question, query, sight)) };
@@ -79,20 +82,11 @@ export async function answerNow<Q extends Question>(question: Q, query: QueryOf<
 /** The same as it goes out with a page, which has its figures in the HTML by it: the browser does not ask again while nothing
  * has changed. What goes out as text is written once a revision. */
 export async function currentAnswer<Q extends Question>(question: Q, query: QueryOf<Q>): Promise<Initial<AnswerOf<Q>>> {
-  const now = await answerNow(question, query);
+  const newest = await currentModel();
+  const now = answerOf(newest, question, query);
   if (!comeAsText.has(question)) return now;
   const { revision, key, data } = now;
-  return { revision, key, text: textOf(data) };
-}
-
-/** What has been written of each answer. */
-const texts = new WeakMap<object, string>();
-
-function textOf(data: unknown): string {
-  if (typeof data !== "object" || data === null) return JSON.stringify(data);
-  const text = texts.get(data) ?? JSON.stringify(data);
-  texts.set(data, text);
-  return text;
+  return { revision, key, text: newest.answers.of(question, `${key} as text`, () => JSON.stringify(data)) };
 }
 
 /** The newest plan with its revision and what its reader can undo, as JSON; the plan is written once a revision. */

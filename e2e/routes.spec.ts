@@ -189,6 +189,16 @@ test("an address or a method that nobody can mean is told so, never with an erro
   expect((await asked("GET", `/balance?${"x".repeat(9_000)}`)).status).toBe(414);
 });
 
+test("what goes to a browser of this machine is not packed; through a proxy it is", async () => {
+  const packingOf = async (headers: Record<string, string>) => {
+    const response = await fetch(`${server.url}/api/plan`, { headers: { "accept-encoding": "gzip", ...headers } });
+    expect((await response.json()).plan.people).toHaveLength(29);
+    return response.headers.get("content-encoding");
+  };
+  expect(await packingOf({})).toBeNull();
+  expect(await packingOf({ "x-forwarded-for": "203.0.113.9" })).toBe("gzip");
+});
+
 test("a project or person that is not there says so, with a way back", async () => {
   for (const path of ["/work/none", "/people/person/none"]) {
     const { text } = await get(path);

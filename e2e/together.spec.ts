@@ -5,7 +5,8 @@ import type { Locator, Page } from "@playwright/test";
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
 import { choose, goTo, sheetOf } from "./pages.ts";
-import type { Server } from "./server.ts";
+import { planOf } from "./planRoute.ts";
+import { postTo, type Server } from "./server.ts";
 
 let server: Server;
 test.beforeEach(({ server: own }) => {
@@ -126,6 +127,12 @@ test("the page for a client stands on its own, with descriptions or without", as
   const bare = await save();
   expect(bare.html).not.toContain("climb");
   expect(bare.html).toContain("Scenic surfaces");
+  // The name of the studio is that of now, also in a window that was opened before.
+  const { revision } = await planOf(server);
+  const edit = { kind: "changeSettings", set: { name: "Fernhollow and Daughters" } };
+  await postTo(server, "/api/edits", JSON.stringify({ base: revision, request: { kind: "edit", edit } }));
+  await expect(page.getByTitle("Fernhollow and Daughters")).toBeVisible();
+  expect((await save()).html).toContain("Fernhollow and Daughters");
 });
 
 async function drag(page: Page, from: Locator, to: { x: number; y: number }, says: RegExp): Promise<void> {

@@ -1,8 +1,8 @@
 import { createLoader } from "nuqs/server";
 import { Balance } from "../../views/balance/balance.tsx";
 import { boardViewOf, viewParams } from "../../views/balance/balanceParams.ts";
+import { oneParam, type SearchParams, windowOfPage } from "../address.ts";
 import { answerNow } from "../host.ts";
-import { oneParam, type SearchParams, windowOfPage } from "../initial.ts";
 
 /** Rows that come with their figures in the HTML; the rest follow from the browser's own copy of the plan. */
 const FIRST_ROWS = 60;

@@ -2,8 +2,8 @@ import { createLoader } from "nuqs/server";
 import { horizonOf, todayOf } from "../../core/calendar/horizon.ts";
 import { Horizon } from "../../views/horizon/horizon.tsx";
 import { horizonParams, horizonQueryOf } from "../../views/horizon/horizonParams.ts";
+import { type SearchParams, windowOfPage } from "../address.ts";
 import { clockDay, currentAnswer, currentModel } from "../host.ts";
-import { type SearchParams, windowOfPage } from "../initial.ts";
 
 const loadParams = createLoader(horizonParams);
 

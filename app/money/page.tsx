@@ -1,6 +1,6 @@
 import { Money } from "../../views/money/money.tsx";
-import type { SearchParams } from "../initial.ts";
-import { moneyAnswerOf } from "../initial.ts";
+import type { SearchParams } from "../address.ts";
+import { moneyAnswerOf } from "../address.ts";
 
 export default async function MoneyPage({ searchParams }: { searchParams: SearchParams }) {
   return <Money initial={await moneyAnswerOf(searchParams)} />;

@@ -1,6 +1,6 @@
 import { Openings } from "../../views/openings/openings.tsx";
+import { oneParam, type SearchParams } from "../address.ts";
 import { answerNow, currentAnswer } from "../host.ts";
-import { oneParam, type SearchParams } from "../initial.ts";
 
 export default async function OpeningsPage({ searchParams }: { searchParams: SearchParams }) {
   const pipeline = (await oneParam(searchParams, "pipeline")) === "true";

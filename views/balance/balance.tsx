@@ -1,6 +1,6 @@
 "use client";
-import type { Initial } from "../../client/initial.ts";
 // Balance: people by period, capacity against load; who is over and who has room.
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { TextButton } from "../../ui/button.tsx";
 import { countText, hoursText, shareText } from "../../ui/format.ts";

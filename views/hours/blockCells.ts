@@ -12,10 +12,10 @@ interface GridRow {
 /** Rows as they stand in a grid that may be newer than the one they were marked in; one that is gone is left out. */
 export function asTheyAre(grid: HoursGrid | null, marked: readonly HoursRow[]): GridRow[] {
   if (!grid) return [];
-  const { rows, periods } = grid;
-  const at = new Map(periods.map(({ start }, index) => [start, index]));
+  const rows = new Map(grid.rows.map((row) => [row.assignmentId, row]));
+  const at = new Map(grid.periods.map(({ start }, index) => [start, index]));
   return marked.flatMap(({ assignmentId }) => {
-    const row = rows.find((own) => own.assignmentId === assignmentId);
+    const row = rows.get(assignmentId);
     return row ? [{ assignmentId, minutesAt: ({ start }: Range) => row.minutes[at.get(start) ?? -1] ?? 0 }] : [];
   });
 }

@@ -1,6 +1,6 @@
 "use client";
-import type { Grain } from "../../core/calendar/periods.ts";
 // What is shown of money, by what, and in which periods.
+import type { Grain } from "../../core/calendar/periods.ts";
 import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { Choice } from "../../ui/choice.tsx";
 import { type Option, wordOptions } from "../../ui/options.ts";

@@ -1,6 +1,6 @@
 "use client";
-import type { Initial } from "../../client/initial.ts";
 // People: the roster with role, skills, week and employment, and how full everybody is in the window.
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import type { RosterRow } from "../../core/answers/roster.ts";
 import { shareOf } from "../../core/plan/units.ts";

@@ -1,7 +1,7 @@
 "use client";
+// What the side sheet of a project shows: what was dropped, what is ticked, a part of the project, or the task one works on.
 import type { Outline } from "../../core/answers/outline.ts";
 import { parseDay } from "../../core/calendar/day.ts";
-// What the side sheet of a project shows: what was dropped, what is ticked, a part of the project, or the task one works on.
 import type { Drop } from "../../core/entry/drop.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText } from "../../ui/format.ts";

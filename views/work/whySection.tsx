@@ -1,6 +1,6 @@
 "use client";
-import type { Initial } from "../../client/initial.ts";
 // Why a task has its dates: every bound with what it asks for, the deciding one first; what cannot hold, with ways out.
+import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { OutlineTask } from "../../core/answers/outline.ts";

@@ -1,6 +1,6 @@
 import { Materials } from "../../../views/money/materials.tsx";
+import { moneyAskedBy, type SearchParams } from "../../address.ts";
 import { currentAnswer } from "../../host.ts";
-import { moneyAskedBy, type SearchParams } from "../../initial.ts";
 
 export default async function MaterialsPage({ searchParams }: { searchParams: SearchParams }) {
   const { range, grain } = await moneyAskedBy(searchParams);

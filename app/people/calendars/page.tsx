@@ -1,8 +1,8 @@
 import { dateOf } from "../../../core/calendar/day.ts";
 import { yearOf, yearRange } from "../../../ui/years.ts";
 import { Calendars } from "../../../views/people/calendars/calendars.tsx";
+import { oneParam, type SearchParams, windowOfPage } from "../../address.ts";
 import { currentAnswer, currentModel } from "../../host.ts";
-import { oneParam, type SearchParams, windowOfPage } from "../../initial.ts";
 
 export default async function CalendarsPage({ searchParams }: { searchParams: SearchParams }) {
   const { calendars } = (await currentModel()).model.plan;

@@ -1,6 +1,6 @@
 import { LeaveScreen } from "../../../views/people/leave/leave.tsx";
+import { type SearchParams, windowOfPage } from "../../address.ts";
 import { currentAnswer } from "../../host.ts";
-import { type SearchParams, windowOfPage } from "../../initial.ts";
 
 export default async function LeavePage({ searchParams }: { searchParams: SearchParams }) {
   const { range } = await windowOfPage(searchParams);

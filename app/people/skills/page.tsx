@@ -1,6 +1,6 @@
 import { Skills } from "../../../views/people/skills/skills.tsx";
+import { type SearchParams, windowOfPage } from "../../address.ts";
 import { currentAnswer } from "../../host.ts";
-import { type SearchParams, windowOfPage } from "../../initial.ts";
 
 export default async function SkillsPage({ searchParams }: { searchParams: SearchParams }) {
   return <Skills initial={await currentAnswer("skills", await windowOfPage(searchParams))} />;

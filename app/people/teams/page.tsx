@@ -1,6 +1,6 @@
 import { Teams } from "../../../views/people/teams/teams.tsx";
+import { type SearchParams, windowOfPage } from "../../address.ts";
 import { currentAnswer } from "../../host.ts";
-import { type SearchParams, windowOfPage } from "../../initial.ts";
 
 export default async function TeamsPage({ searchParams }: { searchParams: SearchParams }) {
   return <Teams initial={await currentAnswer("teams", await windowOfPage(searchParams))} />;

@@ -1,6 +1,6 @@
 import { Project } from "../../../views/work/project.tsx";
+import { oneParam, type SearchParams } from "../../address.ts";
 import { currentAnswer } from "../../host.ts";
-import { oneParam, type SearchParams } from "../../initial.ts";
 
 interface Props {
   params: Promise<{ projectId: string }>;

@@ -1,10 +1,10 @@
 "use client";
+// Leave: requests that wait for an answer, and a calendar by team that shows who is away together.
 import { parseAsString, parseAsStringLiteral, useQueryState } from "nuqs";
 import { useMemo } from "react";
 import type { Initial } from "../../../client/initial.ts";
 import type { AnswerOf } from "../../../client/questions.ts";
 import { useAnswer } from "../../../client/session.tsx";
-// Leave: requests that wait for an answer, and a calendar by team that shows who is away together.
 import type { Range } from "../../../core/calendar/periods.ts";
 import { closed } from "../../../ui/closed.ts";
 import { rangeText } from "../../../ui/format.ts";

@@ -34,7 +34,7 @@ export function HandOverSheet({ person, onClose }: { person: Person; onClose: ()
             <DateField value={date} onChange={setDate} />
           </Field>
           <Field label="All of it to">
-            <Picker value="" onChange={chooseAll} options={[none("Choose a person"), ...everybody]} />
+            <Picker value="" onChange={(id) => chooseAll(id || STAYS)} options={[none("Choose a person"), ...everybody]} />
           </Field>
           <div className="flex flex-wrap gap-2">
             <Button onClick={() => chooseAll(AS_PROPOSED)} title="Who has the role and most room, nobody’s day filled twice">

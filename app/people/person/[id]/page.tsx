@@ -1,8 +1,8 @@
 import { dateOf } from "../../../../core/calendar/day.ts";
 import { yearOf, yearRange } from "../../../../ui/years.ts";
 import { PersonPage } from "../../../../views/people/person/person.tsx";
+import { oneParam, type SearchParams, windowOfPage } from "../../../address.ts";
 import { currentAnswer } from "../../../host.ts";
-import { oneParam, type SearchParams, windowOfPage } from "../../../initial.ts";
 
 interface Props {
   params: Promise<{ id: string }>;

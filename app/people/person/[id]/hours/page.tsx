@@ -1,6 +1,6 @@
 import { Hours } from "../../../../../views/hours/hours.tsx";
+import { type SearchParams, windowOfPage } from "../../../../address.ts";
 import { currentAnswer } from "../../../../host.ts";
-import { type SearchParams, windowOfPage } from "../../../../initial.ts";
 
 interface Props {
   params: Promise<{ id: string }>;
