@@ -141,3 +141,23 @@ test("a bar of the outline is moved by keys: it says what would move, lets go wh
   await expect(page.getByRole("status").filter({ hasText: /20\d\d/ })).toHaveCount(0);
   await expect(page.getByRole("button", { name: "Nothing to undo" })).toBeDisabled();
 });
+
+test("a press beside an open list or menu closes it and does nothing else; the next one does", async ({ page }) => {
+  await open(page, "/work");
+  const today = page.getByRole("link", { name: /^Today/ });
+  const place = await today.boundingBox();
+  if (!place) throw new Error("The link to Today is not on the screen.");
+  const pressToday = () => page.mouse.click(place.x + place.width / 2, place.y + place.height / 2);
+  for (const [opener, opened] of [
+    [page.getByRole("combobox", { name: "Group projects" }), page.getByRole("listbox")],
+    [page.getByRole("button", { name: "Plan", exact: true }), page.getByRole("menu")],
+  ] as const) {
+    await opener.click();
+    await expect(opened).toBeVisible();
+    await pressToday();
+    await expect(opened).toHaveCount(0);
+    expect(new URL(page.url()).pathname).toBe("/work");
+  }
+  await pressToday();
+  await page.waitForURL("**/today*");
+});
