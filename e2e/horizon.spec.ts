@@ -127,7 +127,7 @@ test("the charts go out as one picture, with every role, the heading and what th
   const saving = page.waitForEvent("download");
   await page.getByRole("button", { name: "Charts as SVG" }).click();
   const svg = await readFile(await (await saving).path(), "utf8");
-  for (const text of ["Capacity against demand", "Lighting technician", "Up to this in 95 % of outcomes"]) expect(svg).toContain(text);
+  for (const text of ["Capacity against demand", "Lighting technician", "Up to this in 95% of outcomes"]) expect(svg).toContain(text);
   // Each role's drawing stands in a place of its own.
   const places = [...svg.matchAll(/<svg [^>]*?class="recharts-surface"[^>]*>|<svg x="([\d.]+)" y="([\d.]+)"/g)].length;
   expect(places).toBeGreaterThanOrEqual(8);

@@ -4,7 +4,7 @@
 export function ProgressLine({ children, part }: { children: string; part: number | null }) {
   return (
     <div role="status" className="space-y-1.5">
-      <p>{part === null ? children : `${children} ${Math.floor(part * 100)} %`}</p>
+      <p>{part === null ? children : `${children} ${Math.floor(part * 100)}%`}</p>
       <progress className="progress-line" aria-label={children} {...(part !== null && { value: part })} />
     </div>
   );

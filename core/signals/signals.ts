@@ -63,6 +63,6 @@ export function marginBelowTarget(project: Project, margin: number, goal: number
   return {
     kind: "marginBelowTarget",
     subject: project.id,
-    message: `"${project.name}" has a margin of ${margin / 100} %, below its goal of ${goal / 100} %.`,
+    message: `"${project.name}" has a margin of ${margin / 100}%, below its goal of ${goal / 100}%.`,
   };
 }

@@ -107,7 +107,7 @@ const taxColumn = (change: Change, currency: string): TableColumn<ExpenseRow> =>
     expense.taxPercent === undefined ? (
       <span className="text-ink-3">–</span>
     ) : (
-      <span title={`${expense.taxPercent} %`}>{moneyText(tax)}</span>
+      <span title={`${expense.taxPercent}%`}>{moneyText(tax)}</span>
     ),
   edit: () => ({
     write: ({ expense }) => (expense.taxPercent === undefined ? "" : String(expense.taxPercent)),

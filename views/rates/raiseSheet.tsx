@@ -75,7 +75,7 @@ function useRaise({ table, grid, today }: RatesHook, onClose: () => void) {
   }, [table, grid, date, share, round, chosen]);
   const raise = async () => {
     if (!edit) return;
-    const words = `raise rates in "${table.name}" by ${percent} %`;
+    const words = `raise rates in "${table.name}" by ${percent}%`;
     if ((await session.edit({ kind: "together", words, edits: [edit] })).length === 0) onClose();
   };
   const [isDate, isShare] = [date !== null, share !== null];

@@ -55,7 +55,7 @@ function stepText(step: RemedyStep, giver: string): string {
         ? `Let ${task} take ${countText(after ?? 0, "working day")}, not ${before}`
         : `Let ${task} go on until ${day(to)}`;
     case "lighten":
-      return unit === "percent" ? `${after} % of the day on ${task}, not ${before} %` : `Fewer hours a day on ${task}, for longer`;
+      return unit === "percent" ? `${after}% of the day on ${task}, not ${before}%` : `Fewer hours a day on ${task}, for longer`;
     case "overtime":
       return `Overtime of ${after} h a day, ${span(from, to)}`;
     case "timeOff":
@@ -78,7 +78,7 @@ const span = (from: number | null, to: number | null): string => (from === to ? 
 
 function amount({ before, after, unit }: RemedyStep): string {
   if (before === null || after === null) return "";
-  return unit === "hours" ? `: ${hoursText(after * 60)} of ${hoursText(before * 60)} h` : `: ${after} of ${before} %`;
+  return unit === "hours" ? `: ${hoursText(after * 60)} of ${hoursText(before * 60)} h` : `: ${after} of ${before}%`;
 }
 
 /** What is said where no way was found. */
