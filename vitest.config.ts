@@ -4,6 +4,8 @@ const tests = { exclude: ["node_modules/**", "dist/**", ".next/**", "e2e/**"], t
 
 /** Random plans are many small rows that are soon thrown away: with more room for what is new, it is cleared away less often. */
 const ROOM_FOR_NEW = "--max-semi-space-size=64";
+/** Most of what a test calls is over before it has earned back being compiled better. */
+const COMPILED_LATER = "--interrupt-budget=500000";
 /** As the server has it: a database that is open for a second does not earn back being compiled better. */
 const DATABASE_AS_IT_IS = "--wasm-tiering-budget=200000000";
 
@@ -17,7 +19,7 @@ export default defineConfig({
           ...tests,
           name: "unit",
           isolate: false,
-          execArgv: [ROOM_FOR_NEW],
+          execArgv: [ROOM_FOR_NEW, COMPILED_LATER],
           include: ["**/*.test.{ts,tsx}"],
           exclude: [...tests.exclude, "store/**"],
         },
@@ -27,7 +29,7 @@ export default defineConfig({
           ...tests,
           name: "store",
           isolate: false,
-          execArgv: [ROOM_FOR_NEW, DATABASE_AS_IT_IS],
+          execArgv: [ROOM_FOR_NEW, COMPILED_LATER, DATABASE_AS_IT_IS],
           include: ["store/**/*.test.ts"],
           globalSetup: ["tests/vitestSetup.ts"],
         },
