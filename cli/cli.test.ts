@@ -4,6 +4,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect, test } from "vitest";
 import { goldenCases } from "../tests/golden.ts";
+import { runCommand } from "./command.ts";
 
 const folder = mkdtempSync(join(tmpdir(), "roster-cli-"));
 const sound = join(folder, "sound.json");
@@ -18,10 +19,13 @@ function npxRoster(...args: string[]) {
 }
 
 /** The same bundle without npx, which takes a second to find it. */
-function roster(...args: string[]) {
+function program(...args: string[]) {
   const { status, stdout, stderr } = spawnSync(process.execPath, [join(root, "dist/roster.mjs"), ...args], { encoding: "utf8" });
   return { status, stdout, stderr };
 }
+
+/** What it comes to, in this process. */
+const roster = (...args: string[]) => runCommand(args);
 
 test("a report is JSON on standard output, with status 0 and nothing on standard error", () => {
   const { status, stdout, stderr } = npxRoster("load", sound, "--from", "2027-02-04", "--to", "2027-02-10", "--by", "day");
@@ -41,7 +45,7 @@ test("an invalid plan ends with status 1, each fault on a line with its place", 
   plan.assignments[0].hours = -3;
   const file = join(folder, "faulty.json");
   writeFileSync(file, JSON.stringify(plan));
-  const { status, stderr } = roster("capacity", file);
+  const { status, stderr } = program("capacity", file);
   expect(status).toBe(1);
   expect(stderr.trimEnd().split("\n")).toEqual([
     "assignments[0].hours: -3 is too small; the least is 0.",
@@ -70,6 +74,10 @@ test.each([
   expect(status).toBe(2);
   expect(stdout).toBe("");
   expect(stderr).toMatch(says);
+});
+
+test("a program that is called in a wrong way says so and ends with status 2", () => {
+  expect(program("load", sound, "--by", "fortnight")).toEqual(roster("load", sound, "--by", "fortnight"));
 });
 
 test("no input ends in a trace of the program, and brackets are refused at once", () => {
