@@ -39,7 +39,7 @@ async function copyFresh(folder: string): Promise<void> {
   const copy = `${folder}.fresh`;
   await rm(copy, { recursive: true, force: true });
   await mkdir(dirname(folder), { recursive: true });
-  // A thousand small files: waiting for each of them takes four times as long.
+  // Hundreds of small files: waiting for each of them takes four times as long.
   cpSync(FRESH, copy, { recursive: true });
   await rm(folder, { recursive: true, force: true });
   await rename(copy, folder);

@@ -8,7 +8,7 @@ import { join } from "node:path";
 /** A copy of the template for one test, and how to remove it. */
 export async function copyTemplate(template: string): Promise<{ folder: string; remove: () => Promise<void> }> {
   const folder = await mkdtemp(join(tmpdir(), "roster-data-"));
-  // A thousand small files: waiting for each of them takes four times as long.
+  // Hundreds of small files: waiting for each of them takes four times as long.
   cpSync(template, folder, { recursive: true });
   return { folder, remove: () => rm(folder, { recursive: true, force: true }) };
 }
