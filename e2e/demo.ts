@@ -19,11 +19,13 @@ function within<T>(milliseconds: number, work: Promise<T>, why: () => string): P
   return Promise.race([work, late]);
 }
 
-/** Opens the demo plan on a server, as somebody would from the menu. */
-async function openDemoPlan(server: Server): Promise<void> {
+/** Opens the demo plan on a server, as somebody would from the menu. @returns The revision it stands at. */
+async function openDemoPlan(server: Server): Promise<number> {
   const opening = postTo(server, "/api/plan/file?replace=yes", await readFile(planFileOf(template())));
   const answer = await within(60_000, opening, () => `The server does not take the demo plan. It has said:\n${server.said()}`);
   if (!answer.ok) throw new Error(`The demo plan could not be opened: ${await answer.text()}`);
+  const { revision } = await answer.json();
+  return revision;
 }
 
 /** Without a script, and of the same site, so that the browser stays in the process. */
@@ -40,25 +42,33 @@ const RESTING_PLACE = "/settings";
 /** Has a page wait for its next test in the application, as a window does that stays open all day: what is loaded and has
  * warmed up stays so. One that shows what a test cannot begin with leaves it. */
 async function rest(page: Page, server: Server): Promise<void> {
-  const isAsItBegan = page.url().startsWith(server.url) && (await page.locator("html[data-theme=light] [data-ready=yes]").count()) > 0;
-  if (!isAsItBegan) return leave(page, server);
-  await page.keyboard.press("Escape");
-  // By script: one that goes away by itself in the meantime would be waited for.
-  await page.locator("[data-close-button]").evaluateAll((buttons) => {
-    for (const button of buttons) (button as HTMLElement).click();
-  });
+  const { isAsItBegan, isOpen } = await page.evaluate(clearAway);
+  if (!isAsItBegan || !page.url().startsWith(server.url)) return leave(page, server);
+  if (isOpen) await page.keyboard.press("Escape");
   await goTo(page, server, RESTING_PLACE);
   await page.getByRole("heading", { name: "Settings" }).first().waitFor();
 }
 
-/** Forgets what the tests before have kept in a browser, but neither the scripts that are compiled nor who it is. */
-async function forget(page: Page): Promise<void> {
+/** Closes the notices. @returns Whether the page is one that a test can begin with, and whether something is open above it that
+ * would stay there. By script, with one look: what goes away by itself in the meantime would be waited for. */
+function clearAway(): { isAsItBegan: boolean; isOpen: boolean } {
+  for (const button of document.querySelectorAll<HTMLElement>("[data-close-button]")) button.click();
+  return {
+    isAsItBegan: document.querySelector("html[data-theme=light] [data-ready=yes]") !== null,
+    isOpen: document.querySelector("[role=dialog], [role=alertdialog], [role=menu], [role=listbox]") !== null,
+  };
+}
+
+/** Forgets what the tests before have kept in a browser, but neither the scripts that are compiled nor who it is.
+ * @returns Whether the page is in the application. */
+async function forget(page: Page): Promise<boolean> {
   await Promise.all([page.context().clearCookies(), page.context().clearPermissions()]);
-  await page.evaluate(() => {
+  return page.evaluate(() => {
     const maker = localStorage.getItem("maker");
     localStorage.clear();
     sessionStorage.clear();
     if (maker) localStorage.setItem("maker", maker);
+    return document.querySelector("[data-ready=yes]") !== null;
   });
 }
 
@@ -89,9 +99,7 @@ async function keptPage(browser: Browser, { pages, untouched }: Host, place: str
   const kept = pages.get(place);
   const page = kept ?? (await newPage(browser, options));
   pages.set(place, page);
-  if (kept) await forget(kept);
-  const isInside = (await page.locator("[data-ready=yes]").count()) > 0;
-  if (isInside) await page.locator(`[data-revision="${untouched}"]`).waitFor({ state: "attached" });
+  if (kept && (await forget(kept))) await page.locator(`[data-revision="${untouched}"]`).waitFor({ state: "attached" });
   return page;
 }
 
@@ -149,10 +157,7 @@ export const test = base.extend<Options & { server: Server; place: string; alone
   },
   context: async ({ page }, use) => use(page.context()),
   server: async ({ host, alone: _ }, use) => {
-    if ((await revisionOf(host.server)) !== host.untouched) {
-      await openDemoPlan(host.server);
-      host.untouched = await revisionOf(host.server);
-    }
+    if ((await revisionOf(host.server)) !== host.untouched) host.untouched = await openDemoPlan(host.server);
     await use(host.server);
   },
 });
