@@ -1,6 +1,12 @@
 import { defineConfig } from "vitest/config";
 
-const tests = { exclude: ["node_modules/**", "dist/**", ".next/**", "e2e/**"], testTimeout: 120_000, hookTimeout: 120_000 };
+const tests = {
+  exclude: ["node_modules/**", "dist/**", ".next/**", "e2e/**"],
+  setupFiles: ["tests/processorTime.ts"],
+  // Only for what hangs: beside the browser tests, little is left of the processor.
+  testTimeout: 300_000,
+  hookTimeout: 300_000,
+};
 
 /** Random plans are many small rows that are soon thrown away: with more room for what is new, it is cleared away less often. */
 const ROOM_FOR_NEW = "--max-semi-space-size=64";

@@ -3,7 +3,7 @@
 import { chmod } from "node:fs/promises";
 import { resolve } from "node:path";
 import { build } from "esbuild";
-import { run } from "./install.mjs";
+import { run } from "./commands.mjs";
 
 const common = { bundle: true, platform: "node", target: "node20", format: "esm", minify: true, logLevel: "warning" };
 

@@ -1,15 +1,15 @@
 // What the code is held to before a test is run.
-import { run } from "./install.mjs";
+import { run, runTool, toolPath } from "./commands.mjs";
 
 /** A build writes types of its own, so that the two cannot stand side by side. Four checkers, as by default, are more than two
- * cores can use, and each works out for itself what they share. */
-export const checkTypes = () => run("npx", ["--no", "--", "tsc", "--noEmit", "--checkers", "2"]);
+ * cores can use, and each works out for itself what they share; they are over before clearing away would pay. */
+export const checkTypes = () => run(toolPath("tsc"), ["--noEmit", "--checkers", "2"], { GOGC: "off" });
 
 /** All that needs one core alone, after one another. */
 export async function checkRest() {
-  await run("npx", ["--no", "--", "biome", "check", "--error-on-warnings", "."]);
+  await runTool("biome", "check", "--error-on-warnings", ".");
   await run(process.execPath, ["scripts/layers.mjs"]);
   await run(process.execPath, ["scripts/habits.mjs"]);
-  await run("npx", ["--no", "--", "knip"]);
+  await runTool("knip");
   await run(process.execPath, ["--import", "tsx", "scripts/plan-schema.ts", "--check"]);
 }

@@ -1,5 +1,6 @@
 // npm run demo: installs what is missing, builds, loads the demo plan and serves it. `-- --large` for the large plan.
-import { installPackages, run } from "./install.mjs";
+import { run } from "./commands.mjs";
+import { installPackages } from "./install.mjs";
 import { serve } from "./serve.mjs";
 
 const isLarge = process.argv.includes("--large");

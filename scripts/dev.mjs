@@ -1,5 +1,6 @@
 // npm run dev: the demo plan with the application rebuilt as files change.
-import { installPackages, run } from "./install.mjs";
+import { run } from "./commands.mjs";
+import { installPackages } from "./install.mjs";
 import { serve } from "./serve.mjs";
 
 const env = { ROSTER_DATA: process.env.ROSTER_DATA ?? ".data/demo" };

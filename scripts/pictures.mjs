@@ -4,7 +4,8 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { chromium } from "@playwright/test";
-import { CHROMIUM, installChromium, installPackages, run } from "./install.mjs";
+import { run } from "./commands.mjs";
+import { CHROMIUM, installChromium, installPackages } from "./install.mjs";
 
 const PORT = process.env.PORT ?? "3190";
 const views = [
