@@ -34,4 +34,5 @@ await Promise.all([
 // npm makes it executable at times, and at others it does not.
 await chmod(command, 0o755);
 
-await run(process.execPath, ["--import", "tsx", "scripts/freshDatabase.ts"]);
+// Made once and put away: nothing of it stays in use for long enough to be compiled better.
+await run(process.execPath, ["--wasm-tiering-budget=200000000", "--import", "tsx", "scripts/freshDatabase.ts"]);

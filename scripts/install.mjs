@@ -29,7 +29,7 @@ const ASIDE = ".install";
 const ANY_REGISTRY = "https://registry.invalid/";
 
 /** Installs with a lockfile that says where each package lies, as registries have them; the one of the project names no
- * registry, so that npm would ask for everything there is to know of each package first, which takes twice as long in all.
+ * registry, so that npm would ask for everything there is to know of each package first, which takes as long again.
  * @returns Whether it has worked: a registry may have them elsewhere. */
 async function installAside(lock) {
   rmSync(ASIDE, { recursive: true, force: true });
