@@ -86,7 +86,7 @@ test("a step that is asked for again under its key is taken back once", async ()
 });
 
 test("all steps of the trail can be reached, however many there are", async () => {
-  const count = 300;
+  const count = 120;
   await scene.reopen({ keptEntries: 20, flush: async () => {} });
   for (let at = 0; at < count; at++) await edit(NORA, rename("tidepool-cases", `Name ${at}`));
   await scene.reopen({ keptEntries: 20, flush: async () => {} });
