@@ -15,7 +15,7 @@ const config: NextConfig = {
     proxyClientMaxBodySize: "64mb",
     // Pages are loaded by the first who asks for one, so that the server answers sooner after a start.
     preloadEntriesOnStart: false,
-    // What the server says of an error can be read then, and a build takes a sixth less.
+    // What the server says of an error can be read then, and a build takes a fifth less.
     serverMinification: false,
     // Nobody reads them: the server does not map what it says of an error.
     turbopackSourceMaps: false,

@@ -24,7 +24,7 @@ function program(...args: string[]) {
   return { status, stdout, stderr };
 }
 
-/** What it comes to, in this process. */
+/** What the program would print and end with, worked out in this process. */
 const roster = (...args: string[]) => runCommand(args);
 
 test("a report is JSON on standard output, with status 0 and nothing on standard error", () => {
@@ -77,7 +77,9 @@ test.each([
 });
 
 test("a program that is called in a wrong way says so and ends with status 2", () => {
-  expect(program("load", sound, "--by", "fortnight")).toEqual(roster("load", sound, "--by", "fortnight"));
+  const called = program("load", sound, "--by", "fortnight");
+  expect(called).toEqual(roster("load", sound, "--by", "fortnight"));
+  expect(called.status).toBe(2);
 });
 
 test("no input ends in a trace of the program, and brackets are refused at once", () => {

@@ -19,7 +19,10 @@ export async function installPackages() {
   const lock = readFileSync(LOCK, "utf8");
   const mark = createHash("sha256").update(lock).digest("hex");
   if (existsSync(NOTE) && readFileSync(NOTE, "utf8") === mark) return;
-  if (!(await installAside(JSON.parse(lock)))) await run("npm", ["ci", ...INSTALLING], WITHOUT_BROWSER);
+  if (!(await installAside(JSON.parse(lock)))) {
+    console.log("Not all packages were found where registries usually have them; they are looked for one by one now.");
+    await run("npm", ["ci", ...INSTALLING], WITHOUT_BROWSER);
+  }
   writeFileSync(NOTE, mark);
 }
 
