@@ -1,7 +1,8 @@
 // Evening out in figures: how near to the best there is, and what it takes off a large plan in a given time.
 import { solveProgram } from "../client/solver.ts";
-import { type EvenOutKind, EvenOutSearch } from "../core/balancing/evenOut.ts";
+import { EvenOutSearch } from "../core/balancing/evenOut.ts";
 import { giveProgram, solvedGifts } from "../core/balancing/giveProgram.ts";
+import type { EvenOutKind } from "../core/balancing/kinds.ts";
 import { Loads } from "../core/balancing/loads.ts";
 import { Measured } from "../core/balancing/measures.ts";
 import { Moves } from "../core/balancing/moves.ts";

@@ -1,17 +1,18 @@
 // From a report's name and options to its answer.
-import { remedyKinds } from "../core/balancing/scene.ts";
+import { remedyKinds } from "../core/balancing/kinds.ts";
 import { parseDay } from "../core/calendar/day.ts";
 import { horizonOf } from "../core/calendar/horizon.ts";
 import type { ReportRange } from "../core/calendar/periods.ts";
 import { grains } from "../core/calendar/periods.ts";
 import { type Counting, defaultCounting } from "../core/load/counting.ts";
 import { buildModel, type Model } from "../core/model.ts";
+import { isCalendarDate } from "../core/plan/calendarDate.ts";
 import { lookUp } from "../core/plan/lookUp.ts";
 import { firstRoleOf } from "../core/plan/names.ts";
 import { isOneOf } from "../core/plan/oneOf.ts";
 import { planText } from "../core/plan/planText.ts";
 import { findRow } from "../core/plan/rows.ts";
-import { isCalendarDate, type Plan } from "../core/plan/schema.ts";
+import type { Plan } from "../core/plan/schema.ts";
 import { workMinutes } from "../core/plan/units.ts";
 import { capacityReport } from "../core/reports/capacity.ts";
 import { costReport } from "../core/reports/cost.ts";

@@ -1,6 +1,6 @@
 // What evening out is asked: checked where it comes from a browser.
 import * as z from "zod";
-import { remedyKinds } from "../core/balancing/scene.ts";
+import { remedyKinds } from "../core/balancing/kinds.ts";
 import type { MoneySight } from "../core/cost/sight.ts";
 
 const id = z.string().min(1).max(200);

@@ -85,7 +85,6 @@ const api = {
   async start(listener: (state: HostState, notice?: Notice) => void, justMade: readonly KeptEdit[]): Promise<void> {
     tell = listener;
     await host.start(justMade);
-    setTimeout(() => host.warm());
     setTimeout(() => host.warmMeasures(), IDLE_MS);
     followTogether(
       maker,
@@ -93,6 +92,7 @@ const api = {
       (answer) => void host.hear(answer),
     );
   },
+  warm: async () => host.warm(),
   ask: async <Q extends Question>(question: Q, query: QueryOf<Q>) => host.ask(question, query),
   openSketch: async (id: string | null) => host.openSketch(id),
   preview: async <Q extends Question>(edit: Edit, question: Q, query: QueryOf<Q>) => host.preview(edit, question, query),

@@ -11,6 +11,7 @@ import type { PlanWorker } from "./plan.worker.ts";
 import { firstThread, type PlanThread, startWorker } from "./planThread.ts";
 import type { AnswerOf, QueryOf, Question } from "./questions.ts";
 import type { SearchKind, SearchNews, SearchQuery } from "./searches.ts";
+import { whenIdle } from "./whenIdle.ts";
 
 /** The worker is not there any longer; what it was asked is asked anew. */
 class WorkerEnded extends Error {}
@@ -95,6 +96,7 @@ export class PlanSession {
     for (let tries = 0; worker === this.#worker; tries++) {
       try {
         await worker.start(Comlink.proxy(listener), left);
+        whenIdle(() => void worker.warm());
         if (this.#sketchId !== null) await worker.openSketch(this.#sketchId);
         for (const { key } of left) forgetJustMade(this.#storage, key);
         return;

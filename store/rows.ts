@@ -1,8 +1,9 @@
 // Rows of the plan to and from SQL. Statements are made once from the table descriptions; values are always parameters.
 import { isDeepStrictEqual } from "node:util";
 import type { Change } from "../core/edits/change.ts";
+import type { ListName } from "../core/plan/lists.ts";
 import { known } from "../core/plan/lookUp.ts";
-import type { ListName, Plan, Row } from "../core/plan/schema.ts";
+import type { Plan, Row } from "../core/plan/schema.ts";
 import { copyText } from "./copyText.ts";
 import type { Sql } from "./driver.ts";
 import { writeExchangeRates, writeSettings } from "./settings.ts";

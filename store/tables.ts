@@ -1,5 +1,5 @@
 // How the plan's lists lie in tables: a column a key, a child table a nested list.
-import type { ListName } from "../core/plan/schema.ts";
+import type { ListName } from "../core/plan/lists.ts";
 
 /** A column: the key of the row in the plan, its name and type in SQL. */
 export interface Column {

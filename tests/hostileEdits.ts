@@ -1,6 +1,7 @@
 // Edits as somebody might make them up: those of every kind with ids of other rows, rows twice, and keys that are not theirs.
 import { type Edit, editSchema } from "../core/edits/edit.ts";
-import { type ListName, type Plan, rowSchemas } from "../core/plan/schema.ts";
+import type { ListName } from "../core/plan/lists.ts";
+import { type Plan, rowSchemas } from "../core/plan/schema.ts";
 import { randomFrom } from "../demo/random.ts";
 import { everyEditFrom } from "./everyEdit.ts";
 

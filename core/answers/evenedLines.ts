@@ -1,9 +1,9 @@
 // What lines of evening out come to when some of them are left out: measured again one after the other.
 import { Measured, type Measures } from "../balancing/measures.ts";
 import { type NamedEffect, namedEffect } from "../balancing/namedEffect.ts";
-import { togetherOf } from "../balancing/remedies.ts";
 import type { Range } from "../calendar/periods.ts";
 import { applyEdit, type SingleEdit } from "../edits/edit.ts";
+import { togetherOf } from "../edits/together.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { peopleSums } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";

@@ -2,12 +2,14 @@
 
 import { horizonOf, wholePeriods } from "../calendar/horizon.ts";
 import type { Range } from "../calendar/periods.ts";
-import { costKinds, moneyOver } from "../cost/costs.ts";
-import { type Ledger, ledgerOf, type MoneyBy, NONE } from "../cost/ledger.ts";
+import { moneyOver } from "../cost/costs.ts";
+import { type Ledger, ledgerOf } from "../cost/ledger.ts";
+import { costKinds, type MoneyBy, NONE } from "../cost/moneyKeys.ts";
 import { linesOf, type MoneyPlace, type MoneyQuery } from "../cost/moneyQuery.ts";
 import type { Model } from "../model.ts";
+import type { ListName } from "../plan/lists.ts";
 import { findRow, rowById } from "../plan/rows.ts";
-import type { ListName, Plan } from "../plan/schema.ts";
+import type { Plan } from "../plan/schema.ts";
 import { minorUnits } from "../plan/units.ts";
 
 export interface MoneyRow {

@@ -1,8 +1,9 @@
 // A project as an outline: its tasks in plan order with dates, role, hours and people.
 import type { Day } from "../calendar/day.ts";
 import { horizonOf } from "../calendar/horizon.ts";
-import { type CostKind, costKinds, moneyLines } from "../cost/costs.ts";
+import { moneyLines } from "../cost/costs.ts";
 import { taskOf } from "../cost/ledger.ts";
+import { type CostKind, costKinds } from "../cost/moneyKeys.ts";
 import type { Model } from "../model.ts";
 import { lookUp } from "../plan/lookUp.ts";
 import { findRow, rowById } from "../plan/rows.ts";

@@ -1,7 +1,7 @@
 // What the rates of a table price: which projects, how many hours, how much.
 import { costRole, type RateSource, rateBookOf, stretchOn } from "../cost/rateBook.ts";
-import { rateSubject } from "../edits/changeRates.ts";
 import type { Model } from "../model.ts";
+import { rateSubject } from "../plan/rateSubject.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Project, RateTable } from "../plan/schema.ts";
 

@@ -1,7 +1,9 @@
 // Remedies as a screen lists them: what each step does, to whose work, what it comes to and who has to agree.
+
+import type { RemedyKind } from "../balancing/kinds.ts";
 import { type NamedEffect, namedEffect } from "../balancing/namedEffect.ts";
 import type { Remedy } from "../balancing/remedies.ts";
-import type { Proposal, RemedyKind } from "../balancing/scene.ts";
+import type { Proposal } from "../balancing/scene.ts";
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { EditOf, SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";

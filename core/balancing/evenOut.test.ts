@@ -7,12 +7,12 @@ import { tangledPlan } from "../../tests/randomPlan.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
 import { horizonOf } from "../calendar/horizon.ts";
 import { applyEdit, type Edit } from "../edits/edit.ts";
+import { togetherOf } from "../edits/together.ts";
 import { buildModel } from "../model.ts";
 import { checkPlan } from "../plan/check.ts";
 import type { Plan } from "../plan/schema.ts";
 import { printedEffect } from "../reports/remedies.ts";
 import { type EvenOutOptions, type EvenOutResult, evenOut } from "./evenOut.ts";
-import { togetherOf } from "./remedies.ts";
 
 const demo = fernhollow();
 

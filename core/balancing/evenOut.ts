@@ -3,24 +3,21 @@
 import type { Day } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { applyEdit, type SingleEdit } from "../edits/edit.ts";
+import { togetherOf } from "../edits/together.ts";
 import { defaultCounting } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import { membersOf, rowById } from "../plan/rows.ts";
 import { updateModel } from "../update.ts";
 import { Best, type Rank } from "./best.ts";
 import { type Gift, type GiveProgram, giveProgram } from "./giveProgram.ts";
+import { evenOutKinds, type RemedyKind } from "./kinds.ts";
 import { Loads, type PersonParts } from "./loads.ts";
 import { type Effect, Measured, type Measures } from "./measures.ts";
 import { byPerson, type Move, Moves } from "./moves.ts";
-import { idsBeside, togetherOf } from "./remedies.ts";
+import { idsBeside } from "./remedies.ts";
 import { keepsRules, leavesLocked } from "./rules.ts";
-import { isOpenToChange, type Proposal, type RemedyKind, workedDays } from "./scene.ts";
+import { isOpenToChange, type Proposal, workedDays } from "./scene.ts";
 import { TrialPlacer } from "./trialPlacer.ts";
-
-/** The kinds of moves that evening out can make. */
-export const evenOutKinds = ["give", "handOver", "share", "delay"] as const satisfies readonly RemedyKind[];
-
-export type EvenOutKind = (typeof evenOutKinds)[number];
 
 export interface EvenOutOptions {
   /** The days whose overload is to go. */

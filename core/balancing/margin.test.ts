@@ -4,10 +4,11 @@ import { fernhollow } from "../../demo/fernhollow.ts";
 import { parseDay } from "../calendar/day.ts";
 import { marginGoal, projectMargin } from "../cost/margin.ts";
 import { applyEdit } from "../edits/edit.ts";
+import { togetherOf } from "../edits/together.ts";
 import { buildModel } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
 import { compareByMargin, searchForMargin } from "./margin.ts";
-import { type Remedy, togetherOf } from "./remedies.ts";
+import type { Remedy } from "./remedies.ts";
 
 const demo = fernhollow();
 const today = parseDay("2027-01-29");

@@ -13,8 +13,9 @@ import type { TaskDates } from "../schedule/dates.ts";
 import { CUSTOM, HOURS } from "../work/statement.ts";
 import { delayEdits } from "./delay.ts";
 import { sharedEdits, splitEdit } from "./give.ts";
+import type { RemedyKind } from "./kinds.ts";
 import type { Loads, Part, PersonParts } from "./loads.ts";
-import { type RemedyKind, workedDays } from "./scene.ts";
+import { workedDays } from "./scene.ts";
 import { mayTake } from "./takers.ts";
 import type { TrialPlacer, TriedPlace, TriedRow } from "./trialPlacer.ts";
 

@@ -6,13 +6,14 @@ import { tangledPlan } from "../../tests/randomPlan.ts";
 import { type Day, parseDay } from "../calendar/day.ts";
 import { horizonOf } from "../calendar/horizon.ts";
 import { applyEdit } from "../edits/edit.ts";
+import { togetherOf } from "../edits/together.ts";
 import { buildModel, type Model } from "../model.ts";
 import { checkPlan } from "../plan/check.ts";
 import type { Plan } from "../plan/schema.ts";
 import { printedEffect } from "../reports/remedies.ts";
 import { searchForIdle } from "./idle.ts";
 import { overDays } from "./measures.ts";
-import { compareRemedies, type Overload, remediesOf, searchRemedies, togetherOf } from "./remedies.ts";
+import { compareRemedies, type Overload, remediesOf, searchRemedies } from "./remedies.ts";
 
 const demo = buildModel(fernhollow());
 const today = parseDay("2027-02-01");

@@ -2,16 +2,18 @@
 // the whole of it.
 import type { Day } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
-import { applyEdit, type Edit, type SingleEdit } from "../edits/edit.ts";
+import { applyEdit } from "../edits/edit.ts";
+import { togetherOf } from "../edits/together.ts";
 import type { Model } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
 import { delay, lighten, postpone, spread } from "./delay.ts";
 import { give, handOver, share } from "./give.ts";
+import { remedyKinds } from "./kinds.ts";
 import { type Effect, Measured, measuredOf, peakOverOf } from "./measures.ts";
 import { accept, contractor, overtime, timeOff } from "./ownDays.ts";
-import { type Piece, type Proposal, remedyKinds, type Scene, sceneOf } from "./scene.ts";
+import { type Piece, type Proposal, type Scene, sceneOf } from "./scene.ts";
 
 /** Something that could be done, and what it comes to. */
 export interface Remedy extends Proposal {
@@ -153,11 +155,6 @@ export class Trial<S extends Pick<Scene, "person" | "range"> = Scene> {
     const outcome = applyEdit(model.plan, togetherOf(edits, "a remedy"));
     return outcome.plan ? updateModel(model, outcome.plan, outcome.changes) : null;
   }
-}
-
-/** Several edits as one; one stays what it is. */
-export function togetherOf(edits: readonly SingleEdit[], words: string): Edit {
-  return edits.length === 1 ? edits[0] : { kind: "together", words, edits: [...edits] };
 }
 
 /** Best first: most peakOver removed, then least new peakOver elsewhere, then fewest days that finishes move, then least cost;

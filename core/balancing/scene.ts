@@ -7,23 +7,8 @@ import type { Model } from "../model.ts";
 import { workedDays as placedDays, placedIn } from "../placing/placements.ts";
 import { membersOf } from "../plan/rows.ts";
 import type { Assignment, Task } from "../plan/schema.ts";
+import type { RemedyKind } from "./kinds.ts";
 import { overDays } from "./measures.ts";
-
-export const remedyKinds = [
-  "give",
-  "handOver",
-  "share",
-  "delay",
-  "postpone",
-  "spread",
-  "lighten",
-  "overtime",
-  "timeOff",
-  "contractor",
-  "accept",
-] as const;
-
-export type RemedyKind = (typeof remedyKinds)[number];
 
 /** What might be done: the edits of one step, not tried yet. */
 export interface Proposal {

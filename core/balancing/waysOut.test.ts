@@ -4,12 +4,12 @@ import { fernhollow } from "../../demo/fernhollow.ts";
 import { plainMeasures } from "../../tests/plainMeasures.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
 import { applyEdit } from "../edits/edit.ts";
+import { togetherOf } from "../edits/together.ts";
 import { buildModel, type Model } from "../model.ts";
 import type { Plan } from "../plan/schema.ts";
 import { scheduleReport } from "../reports/schedule.ts";
 import { compareByMissed, searchForDeadline } from "./deadline.ts";
 import { compareForLeave, searchForLeave } from "./leave.ts";
-import { togetherOf } from "./remedies.ts";
 import { compareByUnplaced, searchForUnplaced } from "./unplaced.ts";
 
 const demo = buildModel(fernhollow());

@@ -9,7 +9,7 @@ import { checkPlan } from "../plan/check.ts";
 import type { Plan, Project } from "../plan/schema.ts";
 import { costReport } from "../reports/cost.ts";
 import { type Budget, budgetsOf } from "./budget.ts";
-import { costKinds } from "./costs.ts";
+import { costKinds } from "./moneyKeys.ts";
 
 const plan = fernhollow();
 const horizon = horizonOf(plan);

@@ -4,7 +4,8 @@ import { horizonOf } from "../calendar/horizon.ts";
 import type { Placed } from "../placing/placed.ts";
 import { rowById } from "../plan/rows.ts";
 import { minorUnits } from "../plan/units.ts";
-import { type CostKind, type Costs, costKinds, moneyLines } from "./costs.ts";
+import { type Costs, moneyLines } from "./costs.ts";
+import { type CostKind, costKinds } from "./moneyKeys.ts";
 
 /** One budget of a project, in minor units over the horizon. */
 export interface Budget {

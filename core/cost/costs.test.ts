@@ -19,7 +19,8 @@ import type { Plan } from "../plan/schema.ts";
 import { costReport } from "../reports/cost.ts";
 import { updateModel } from "../update.ts";
 import { costsOf } from "./costs.ts";
-import { ledgerOf, moneyBys } from "./ledger.ts";
+import { ledgerOf } from "./ledger.ts";
+import { moneyBys } from "./moneyKeys.ts";
 import { RateBook, stretchOn } from "./rateBook.ts";
 
 const plan = fernhollow();

@@ -13,11 +13,10 @@ import { type CostPeriods, ExactLine } from "./exactLine.ts";
 import { addExpense, addFixedCost, taxOf } from "./expense.ts";
 import { addLabour, type LabourPricing } from "./labour.ts";
 import { addMaterial } from "./material.ts";
+import { type CostKind, costKinds } from "./moneyKeys.ts";
 import { OvertimeBook } from "./overtime.ts";
 import { type Lacks, type RateBook, rateBookOf } from "./rateBook.ts";
 import { addRevenue } from "./revenue.ts";
-
-export type CostKind = "labour" | "material" | "fixed" | "expense";
 
 /** One cost line, in minor units over the range. */
 export interface CostLine {
@@ -359,8 +358,6 @@ function addLacks(lacks: Map<number, Lacks>, row: number, { rate, exchange }: La
   const known = lacks.get(row);
   lacks.set(row, { rate: rate || known?.rate === true, exchange: exchange || known?.exchange === true });
 }
-
-export const costKinds = ["labour", "material", "fixed", "expense"] as const satisfies readonly CostKind[];
 
 /** What a project costs in a period, all kinds together; tax is part of it where the settings say so. */
 export function totalOf({ settings }: Plan, { byKind }: ProjectCost, period: number): number {

@@ -4,26 +4,8 @@ import type { Placed } from "../placing/placed.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
 import { type Costs, type MoneyLine, moneyLines } from "./costs.ts";
+import { type MoneyBy, NONE } from "./moneyKeys.ts";
 import { costRole } from "./rateBook.ts";
-
-/** What money can be added up by. */
-export const moneyBys = [
-  "project",
-  "client",
-  "category",
-  "phase",
-  "task",
-  "person",
-  "role",
-  "kind",
-  "supplier",
-  "costType",
-  "treatment",
-] as const;
-export type MoneyBy = (typeof moneyBys)[number];
-
-/** The key of lines that have nothing of what they are added up by: before the kind of line that they are, or alone. */
-export const NONE = "none:";
 
 export interface Ledger {
   lines: readonly MoneyLine[];

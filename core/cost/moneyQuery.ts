@@ -1,8 +1,9 @@
 // What is asked of money: added up by what, of which kind, in which periods; and the lines that it is about.
 import type { ReportRange } from "../calendar/periods.ts";
 import type { Placed } from "../placing/placed.ts";
-import type { CostKind, MoneyLine } from "./costs.ts";
-import type { Ledger, MoneyBy } from "./ledger.ts";
+import type { MoneyLine } from "./costs.ts";
+import type { Ledger } from "./ledger.ts";
+import type { CostKind, MoneyBy } from "./moneyKeys.ts";
 
 export const moneyMeasures = ["cost", "revenue", "margin", "left"] as const;
 /** Cost, revenue, revenue less cost, or what is left of the budget at the end of each period. */

@@ -1,7 +1,7 @@
 // Adds a name to one of the lists that other rows refer to: a role, a skill, a client, a material, a rate table.
 import * as z from "zod";
-import { listWords } from "../plan/check.ts";
 import { faultText } from "../plan/faults.ts";
+import { listWords } from "../plan/listWords.ts";
 import { type NamedList, namedLists } from "../plan/namedLists.ts";
 import type { Plan, Row } from "../plan/schema.ts";
 import { addedRow, type EditKind } from "./kind.ts";

@@ -1,8 +1,9 @@
 // Adds a project, empty or with the tasks of another one.
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
+import type { ListName } from "../plan/lists.ts";
 import { rowById } from "../plan/rows.ts";
-import { type ListName, type Row, rowSchemas } from "../plan/schema.ts";
+import { type Row, rowSchemas } from "../plan/schema.ts";
 import { type Change, changeOf } from "./change.ts";
 import type { EditKind } from "./kind.ts";
 

@@ -1,8 +1,9 @@
 // What an edit did to the plan, row by row, and how it is undone.
 import { grouped } from "../plan/grouped.ts";
+import type { ListName } from "../plan/lists.ts";
 import { lookUp } from "../plan/lookUp.ts";
 import { MOST_SHIFTS, type RowIndex, rememberIndex, rowById, shiftedIndex } from "../plan/rows.ts";
-import type { ChangedList, ListName, Plan, Row } from "../plan/schema.ts";
+import type { ChangedList, Plan, Row } from "../plan/schema.ts";
 
 /** One row before and after; null before it was added and after it was deleted. */
 interface Turn<L extends ChangedList> {

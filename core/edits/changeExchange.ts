@@ -1,6 +1,7 @@
 // Sets what other currencies are worth, from which day on.
 import * as z from "zod";
-import { changedSchemas, SETTINGS_ID } from "../plan/schema.ts";
+import { SETTINGS_ID } from "../plan/lists.ts";
+import { changedSchemas } from "../plan/schema.ts";
 import { changedRow, type EditKind } from "./kind.ts";
 
 const schema = z.strictObject({ kind: z.literal("changeExchange"), rates: changedSchemas.exchange.shape.rates });

@@ -1,7 +1,7 @@
 // Sets keys of a role, a skill, a client, a material or a rate table: its name, its group, its unit, its currency.
 import * as z from "zod";
-import { listWords } from "../plan/check.ts";
 import { faultText } from "../plan/faults.ts";
+import { listWords } from "../plan/listWords.ts";
 import { namedLists, namedRow } from "../plan/namedLists.ts";
 import { isNameTaken } from "./addNamed.ts";
 import { changedRow, type EditKind, type Settable } from "./kind.ts";

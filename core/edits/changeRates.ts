@@ -2,8 +2,9 @@
 // is not named stays as it is, so that two people in one table meet only in the same cell.
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
+import { rateKey } from "../plan/rateSubject.ts";
 import { findRow } from "../plan/rows.ts";
-import { type RateEntry, rowSchemas } from "../plan/schema.ts";
+import { rowSchemas } from "../plan/schema.ts";
 import { withSet } from "../plan/stated.ts";
 import { changedRow, type EditKind } from "./kind.ts";
 
@@ -30,19 +31,6 @@ const schema = z.strictObject({
   cells: z.array(cells).max(10_000).optional(),
   added: rowSchemas.rateTables.shape.entries.max(10_000).optional(),
 });
-
-/** What rates are for. */
-export type RateSubject = "role" | "person" | "material" | "default";
-
-/** Whom or what an entry is about, as one text. */
-export function rateSubject({ personId: person, roleId: role, materialId: material }: Partial<RateEntry>): string {
-  if (person !== undefined) return `person ${person}`;
-  if (role !== undefined) return `role ${role}`;
-  return material === undefined ? "default" : `material ${material}`;
-}
-
-/** Names an entry within its table: nobody has two rates from the same day. */
-export const rateKey = (entry: Partial<RateEntry>): string => `${rateSubject(entry)} ${entry.from ?? ""}`;
 
 export const changeRates: EditKind<z.infer<typeof schema>> & { schema: typeof schema } = {
   schema,

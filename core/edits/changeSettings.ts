@@ -1,6 +1,7 @@
 // Sets what the plan says of itself: name, currency, week, horizon, level band, margin goal.
 import * as z from "zod";
-import { changedSchemas, SETTINGS_ID } from "../plan/schema.ts";
+import { SETTINGS_ID } from "../plan/lists.ts";
+import { changedSchemas } from "../plan/schema.ts";
 import { changedRow, type EditKind, settable } from "./kind.ts";
 
 const schema = z.strictObject({

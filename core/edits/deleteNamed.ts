@@ -1,7 +1,7 @@
 // Deletes a role, a skill, a client, a material or a rate table; what refers to it is named first, or loses it.
 import * as z from "zod";
-import { listWords } from "../plan/check.ts";
 import { faultText } from "../plan/faults.ts";
+import { listWords } from "../plan/listWords.ts";
 import { detachable, namedLists, namedRow, swappedRows } from "../plan/namedLists.ts";
 import { changeOf } from "./change.ts";
 import { deletedRows, type EditKind } from "./kind.ts";

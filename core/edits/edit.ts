@@ -1,7 +1,8 @@
 // The one language of edits: every kind there is, and how one is applied.
 import * as z from "zod";
-import { checkRows, listWords } from "../plan/check.ts";
+import { checkRows } from "../plan/check.ts";
 import { type Fault, faultText, placeOf } from "../plan/faults.ts";
+import { listWords } from "../plan/listWords.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow, rowById, rowsOf } from "../plan/rows.ts";
 import { changedSchemas, type Plan } from "../plan/schema.ts";
@@ -166,9 +167,6 @@ export const editSchema = z.discriminatedUnion("kind", [...singleSchema.options,
 
 /** One edit that is not several. */
 export type SingleEdit = z.infer<typeof singleSchema>;
-
-/** The single edits that an edit consists of: itself, or those that are made together. */
-export const singleEdits = (edit: Edit): SingleEdit[] => (edit.kind === "together" ? edit.edits : [edit]);
 
 /** An edit of one kind. */
 export type EditOf<K extends SingleEdit["kind"]> = Extract<SingleEdit, { kind: K }>;

@@ -2,8 +2,9 @@
 import * as z from "zod";
 import { keysOf } from "../plan/keysOf.ts";
 import { FILE_LIMITS } from "../plan/limits.ts";
+import type { ListName } from "../plan/lists.ts";
 import { findRow, rowsOf } from "../plan/rows.ts";
-import { type ListName, type Plan, type Row, rowSchemas } from "../plan/schema.ts";
+import { type Plan, type Row, rowSchemas } from "../plan/schema.ts";
 import { type Change, changeOf } from "./change.ts";
 import type { EditKind } from "./kind.ts";
 

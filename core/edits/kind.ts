@@ -1,10 +1,11 @@
 // What a kind of edit consists of, and the ways in which most of them touch a row.
 import * as z from "zod";
-import { listWords } from "../plan/check.ts";
 import { faultText } from "../plan/faults.ts";
+import type { ListName } from "../plan/lists.ts";
+import { listWords } from "../plan/listWords.ts";
 import { isOneOf } from "../plan/oneOf.ts";
 import { findRow, rowById, rowsOf } from "../plan/rows.ts";
-import type { ChangedList, ListName, Plan, Row } from "../plan/schema.ts";
+import type { ChangedList, Plan, Row } from "../plan/schema.ts";
 import { withSet } from "../plan/stated.ts";
 import { type Change, changeOf } from "./change.ts";
 

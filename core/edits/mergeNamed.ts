@@ -1,7 +1,7 @@
 // Makes two names of a list one: whatever refers to the first refers to the second from then on, and the first is deleted.
 import * as z from "zod";
-import { listWords } from "../plan/check.ts";
 import { faultText } from "../plan/faults.ts";
+import { listWords } from "../plan/listWords.ts";
 import { namedLists, namedRow, swappedRows } from "../plan/namedLists.ts";
 import { knownRow } from "../plan/rows.ts";
 import type { Plan, RateEntry } from "../plan/schema.ts";

@@ -1,8 +1,8 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { everyEditFrom } from "../../tests/everyEdit.ts";
+import { rateKey, rateSubject } from "../plan/rateSubject.ts";
 import type { Change } from "./change.ts";
-import { rateKey, rateSubject } from "./changeRates.ts";
 import { applyEdit, type Edit, type EditOf } from "./edit.ts";
 import { overtakenRows } from "./overtaken.ts";
 

@@ -1,8 +1,9 @@
 // What an edit would write over that its maker has not seen: cells that others have changed since, to something else.
+
+import { rateKey } from "../plan/rateSubject.ts";
 import { isSame } from "../plan/same.ts";
 import type { RateEntry } from "../plan/schema.ts";
 import { type Change, turned } from "./change.ts";
-import { rateKey } from "./changeRates.ts";
 
 /** One cell that two have changed. */
 export interface OvertakenCell {

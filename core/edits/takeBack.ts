@@ -1,10 +1,10 @@
 // Taking back what was done on a plan that others have worked on since: cell by cell, never over what they have made.
 import { grouped } from "../plan/grouped.ts";
+import { rateKey } from "../plan/rateSubject.ts";
 import { findRow, rowsOf } from "../plan/rows.ts";
 import { isSame } from "../plan/same.ts";
 import type { Plan, RateEntry } from "../plan/schema.ts";
 import { type Change, invert, turned } from "./change.ts";
-import { rateKey } from "./changeRates.ts";
 import { cellsOf, type OvertakenCell, type OvertakenRow, rowName } from "./overtaken.ts";
 
 /** What can be taken back, and the rows in which others have changed the same since. */

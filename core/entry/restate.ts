@@ -6,19 +6,12 @@ import type { Model } from "../model.ts";
 import { lookUp } from "../plan/lookUp.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
+import { type Way, wayOf } from "../plan/workStated.ts";
 import { updateModel } from "../update.ts";
 import { placedWeeks } from "./typePeriod.ts";
 
-const amounts = ["hours", "percent", "hoursPerDay", "hoursPerWeek"] as const;
-
-/** The ways in which work can be stated. */
-export type Way = (typeof amounts)[number] | "custom";
-
 /** All that states an assignment's work, null for what it does not state. */
 export type StatedFields = { [K in Way | "customFrom" | "shape"]: Exclude<Assignment[K], undefined> | null };
-
-/** The way in which an assignment's work is stated. */
-export const wayOf = (assignment: Assignment): Way => amounts.find((key) => assignment[key] !== undefined) ?? "custom";
 
 export function statedFields(assignment: Assignment): StatedFields {
   const {

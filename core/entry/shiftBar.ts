@@ -2,7 +2,8 @@
 // than that the task moves or lasts longer, with everybody on it.
 import { type Day, formatDay, parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
-import { type Edit, type SingleEdit, singleEdits } from "../edits/edit.ts";
+import type { Edit, SingleEdit } from "../edits/edit.ts";
+import { singleEdits } from "../edits/together.ts";
 import type { Model } from "../model.ts";
 import { findRow, membersOf, rowById } from "../plan/rows.ts";
 import type { Assignment, Plan, Task } from "../plan/schema.ts";

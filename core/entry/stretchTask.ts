@@ -2,7 +2,8 @@
 import { type Day, formatDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
-import { applyEdit, type Edit, type SingleEdit, singleEdits } from "../edits/edit.ts";
+import { applyEdit, type Edit, type SingleEdit } from "../edits/edit.ts";
+import { singleEdits } from "../edits/together.ts";
 import type { Model } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Task } from "../plan/schema.ts";

@@ -3,7 +3,7 @@ import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { applyEdit } from "../edits/edit.ts";
 import { buildModel } from "../model.ts";
-import { isCalendarDate } from "../plan/schema.ts";
+import { isCalendarDate } from "../plan/calendarDate.ts";
 import { tasksFromLines } from "./newTasks.ts";
 import { type LineNames, readIndentedList, readTaskLine, readTaskLines } from "./taskLine.ts";
 

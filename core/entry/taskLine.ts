@@ -2,8 +2,9 @@
 // Parts stand between commas or tabs; a name with a comma in it stands in quotes. A part that is not understood is told, and
 // kept as a note.
 
+import { isCalendarDate } from "../plan/calendarDate.ts";
 import type { Named } from "../plan/names.ts";
-import { isCalendarDate, type Link } from "../plan/schema.ts";
+import type { Link } from "../plan/schema.ts";
 import { plainText } from "../tables/cells.ts";
 import { readLinkText } from "./linkText.ts";
 

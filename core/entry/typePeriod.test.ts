@@ -8,7 +8,8 @@ import { applyEdit, type Edit } from "../edits/edit.ts";
 import { buildModel, type Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
 import type { Plan } from "../plan/schema.ts";
-import { restate, type Way } from "./restate.ts";
+import type { Way } from "../plan/workStated.ts";
+import { restate } from "./restate.ts";
 import { type Rest, type TypedPeriod, typePeriod, untype } from "./typePeriod.ts";
 
 const plan = fernhollow();

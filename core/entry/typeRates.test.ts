@@ -1,8 +1,8 @@
 // Rates typed, cleared and raised, as edits of the demo plan.
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
-import { rateSubject } from "../edits/changeRates.ts";
 import { applyEdit } from "../edits/edit.ts";
+import { rateSubject } from "../plan/rateSubject.ts";
 import type { RateEntry } from "../plan/schema.ts";
 import { inForce, type RateHistory, raisedRates, typedRates } from "./typeRates.ts";
 

@@ -1,6 +1,7 @@
 // Typing into the history of a rate, and raising many: what it comes to as one edit.
-import { type RateSubject, rateSubject } from "../edits/changeRates.ts";
+
 import type { EditOf } from "../edits/edit.ts";
+import { type RateSubject, rateSubject } from "../plan/rateSubject.ts";
 import type { RateEntry } from "../plan/schema.ts";
 
 export type RateFigure = "rate" | "overtimeRate" | "perUse";

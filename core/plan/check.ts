@@ -3,6 +3,8 @@
 import { type Fault, faultText, placeOf } from "./faults.ts";
 import { keysOf } from "./keysOf.ts";
 import { LEAST_DAY_HOURS, MOST_LEVELS, MOST_PLAN_YEARS, MOST_SUGGESTIONS } from "./limits.ts";
+import type { ListName } from "./lists.ts";
+import { listWords } from "./listWords.ts";
 import { lookUp } from "./lookUp.ts";
 import { nearestWord } from "./nearestWord.ts";
 import { findRow, rowById, rowsOf } from "./rows.ts";
@@ -15,7 +17,6 @@ import type {
   Enquiry,
   Expense,
   Link,
-  ListName,
   Note,
   Person,
   Plan,
@@ -146,34 +147,6 @@ const rowChecks: { [L in ListName]: (row: Row<L>, scene: Scene) => void } = {
   notes: checkNote,
   enquiries: checkEnquiry,
   sketches: () => {},
-};
-
-/** What one row of a list is called in a sentence. */
-export const listWords: Record<ChangedList, string> = {
-  settings: "settings",
-  exchange: "exchange rates",
-  calendars: "calendar",
-  roles: "role",
-  skills: "skill",
-  people: "person",
-  teams: "team",
-  materials: "material",
-  rateTables: "rate table",
-  clients: "client",
-  projects: "project",
-  tasks: "task",
-  links: "link",
-  assignments: "assignment",
-  expenses: "expense",
-  templates: "template",
-  comments: "comment",
-  views: "view",
-  acceptances: "acceptance",
-  requests: "request",
-  snoozes: "snoozed signal",
-  notes: "note",
-  enquiries: "enquiry",
-  sketches: "sketch",
 };
 
 function checkSettings(plan: Plan, faults: Fault[]): void {

@@ -2,8 +2,9 @@
 // how that goes over to another one.
 
 import { keysOf } from "./keysOf.ts";
+import type { ListName } from "./lists.ts";
 import { findRow, rowsOf } from "./rows.ts";
-import type { ListName, Plan, RateEntry, Row } from "./schema.ts";
+import type { Plan, RateEntry, Row } from "./schema.ts";
 import { stated } from "./stated.ts";
 
 export const namedLists = ["roles", "skills", "clients", "materials", "rateTables"] as const;

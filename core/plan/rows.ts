@@ -1,8 +1,9 @@
 // From ids to row numbers, and from a row to the rows that belong to it.
 
-import { keysOf, recordOf } from "./keysOf.ts";
+import { recordOf } from "./keysOf.ts";
+import { type ListName, listNames, SETTINGS_ID } from "./lists.ts";
 import { lookUp } from "./lookUp.ts";
-import { type ChangedList, type ListName, type Plan, type Row, rowSchemas, SETTINGS_ID } from "./schema.ts";
+import type { ChangedList, Plan, Row } from "./schema.ts";
 
 /** The row of each id of a list. */
 export interface RowIndex {
@@ -106,7 +107,7 @@ const readers: { [L in ChangedList]: (plan: Plan) => readonly Row<L>[] } = {
 
 function listReaders() {
   const readerOf = (list: ListName) => (plan: Plan) => plan[list];
-  return recordOf(keysOf(rowSchemas), readerOf) as { [L in ListName]: (plan: Plan) => readonly Row<L>[] };
+  return recordOf(listNames, readerOf) as { [L in ListName]: (plan: Plan) => readonly Row<L>[] };
 }
 
 /** The rows of a list, whichever it is; of the settings and of the exchange rates their one row. */

@@ -1,6 +1,8 @@
 // What a plan file may hold: the one definition of every list and key, as a Zod schema.
 import * as z from "zod";
+import { isCalendarDate } from "./calendarDate.ts";
 import { MOST_EDIT_LETTERS, MOST_ID_LETTERS, MOST_ROWS_OF_LIST, MOST_WITHIN } from "./limits.ts";
+import { type ListName, SETTINGS_ID } from "./lists.ts";
 
 const dateText = z.string().refine(isCalendarDate, { error: "not a date" });
 // A database text cannot hold the character with the number 0.
@@ -16,15 +18,6 @@ const percent = z.number().min(0).max(100);
 const money = z.number().min(0).max(1e10);
 const rate = z.number().min(0).max(1e8);
 const workingDays = z.number().min(0).max(10_000);
-
-/** True for a `YYYY-MM-DD` text that names a day of the calendar, from year 1900 to 2199. */
-export function isCalendarDate(value: string): boolean {
-  const parts = /^(\d{4})-(\d{2})-(\d{2})$/.exec(value);
-  if (!parts) return false;
-  const [year, month, day] = [Number(parts[1]), Number(parts[2]), Number(parts[3])];
-  if (year < 1900 || year > 2199 || month < 1 || month > 12 || day < 1) return false;
-  return day <= new Date(Date.UTC(year, month, 0)).getUTCDate();
-}
 
 const settings = z.strictObject({
   name,
@@ -396,10 +389,7 @@ export const rowSchemas = {
   notes: note,
   enquiries: enquiry,
   sketches: sketch,
-} as const;
-
-/** The id under which the settings are changed like a row, and the exchange rates as a whole. */
-export const SETTINGS_ID = "plan";
+} as const satisfies { [L in ListName]: z.ZodType };
 
 /** What an edit can change: rows of the lists, and the settings and the exchange rates each as the one row of theirs. */
 export const changedSchemas = {
@@ -466,9 +456,6 @@ export type Note = z.infer<typeof note>;
 export type Sketch = z.infer<typeof sketch>;
 export type Enquiry = z.infer<typeof enquiry>;
 export type WorkRequest = z.infer<typeof request>;
-
-/** A list of the plan whose rows have an id. */
-export type ListName = keyof typeof rowSchemas;
 
 /** A list of the plan, its settings, or its exchange rates. */
 export type ChangedList = keyof typeof changedSchemas;

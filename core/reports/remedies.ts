@@ -1,8 +1,9 @@
 // What could be done about somebody's overload, as the command line prints it.
 import { type Effect, type Measures, measuredOf } from "../balancing/measures.ts";
-import { type Overload, remediesOf, togetherOf } from "../balancing/remedies.ts";
+import { type Overload, remediesOf } from "../balancing/remedies.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
 import { applyEdit, type SingleEdit } from "../edits/edit.ts";
+import { togetherOf } from "../edits/together.ts";
 import type { Model } from "../model.ts";
 import type { Plan } from "../plan/schema.ts";
 

@@ -1,6 +1,7 @@
 // The plan as a sketch would have it: its changes made in their order on top of the plan, those that no longer can be left out.
 import type { Change } from "../edits/change.ts";
-import { applyEdit, type Edit, type EditTogether, editSchema, type SingleEdit, singleEdits } from "../edits/edit.ts";
+import { applyEdit, type Edit, type EditTogether, editSchema, type SingleEdit } from "../edits/edit.ts";
+import { singleEdits } from "../edits/together.ts";
 import type { Model } from "../model.ts";
 import type { Fault } from "../plan/faults.ts";
 import { known } from "../plan/lookUp.ts";

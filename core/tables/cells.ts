@@ -1,8 +1,9 @@
 // Reading single cells: dates, numbers and words as people write them, names that a plan knows.
-import { listWords } from "../plan/check.ts";
+
+import { isCalendarDate } from "../plan/calendarDate.ts";
 import { entriesOf } from "../plan/keysOf.ts";
+import { listWords } from "../plan/listWords.ts";
 import { nearestWord } from "../plan/nearestWord.ts";
-import { isCalendarDate } from "../plan/schema.ts";
 import type { Cell, DateOrder, Draft, ReadOptions } from "./table.ts";
 
 /** A cell that was read, or the reason why it could not be. */

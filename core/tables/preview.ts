@@ -1,9 +1,10 @@
 // What bringing in a table would do, row by row, before anything is written; and the one edit that does it.
 import type { EditOf } from "../edits/edit.ts";
-import { listWords } from "../plan/check.ts";
 import { keysOf, recordOf } from "../plan/keysOf.ts";
+import type { ListName } from "../plan/lists.ts";
+import { listWords } from "../plan/listWords.ts";
 import { findRow, rowById, rowsOf } from "../plan/rows.ts";
-import { type ListName, type Person, type Plan, type Row, rowSchemas } from "../plan/schema.ts";
+import { type Person, type Plan, type Row, rowSchemas } from "../plan/schema.ts";
 import { assignmentsTable } from "./assignments.ts";
 import { madeLists, plainText } from "./cells.ts";
 import { expensesTable } from "./expenses.ts";

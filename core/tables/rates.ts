@@ -1,6 +1,7 @@
 // The table of rates: a row for each rate of each table, with whom or what it is for and from when.
-import { type RateSubject, rateKey } from "../edits/changeRates.ts";
+
 import { schemaFaults } from "../plan/parse.ts";
+import { type RateSubject, rateKey } from "../plan/rateSubject.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Plan, type RateEntry, type RateTable, rowSchemas } from "../plan/schema.ts";
 import { namedCell, numberCell, numberText, plainText, type Read, wordCell } from "./cells.ts";

@@ -1,6 +1,7 @@
 // Tables as people keep them in spreadsheets: what a kind of table consists of, and what bringing one in comes to.
 import type { Fault } from "../plan/faults.ts";
-import type { ListName, Person, Plan, Row } from "../plan/schema.ts";
+import type { ListName } from "../plan/lists.ts";
+import type { Person, Plan, Row } from "../plan/schema.ts";
 
 /** A cell as text; empty for nothing. */
 export type Cell = string;

@@ -1,20 +1,24 @@
 "use client";
 // Balance: people by period, capacity against load; who is over and who has room.
+import dynamic from "next/dynamic";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { TextButton } from "../../ui/button.tsx";
 import { countText, hoursText, shareText } from "../../ui/format.ts";
-import { EvenOut } from "../evenOut/evenOut.tsx";
-import { EvenOutSheet } from "../evenOut/evenOutSheet.tsx";
 import { useEvenOut } from "../evenOut/useEvenOut.ts";
-import { DropSheet } from "../frame/dropSheet.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { useLoadedSoon } from "../frame/useLoadedSoon.ts";
 import { WithSignals } from "../today/signalSign.tsx";
 import { filterKeys, type ViewParams } from "./balanceParams.ts";
 import { Board } from "./board.tsx";
 import { BoardTools } from "./boardTools.tsx";
-import { SelectedSheet } from "./cellSheet.tsx";
 import { useBalance } from "./useBalance.ts";
+
+const EvenOut = dynamic(() => import("../evenOut/evenOut.tsx").then((own) => own.EvenOut));
+const EvenOutSheet = dynamic(() => import("../evenOut/evenOutSheet.tsx").then((own) => own.EvenOutSheet));
+const DropSheet = dynamic(() => import("../frame/dropSheet.tsx").then((own) => own.DropSheet));
+const loadSheet = () => import("./cellSheet.tsx");
+const SelectedSheet = dynamic(() => import("./cellSheet.tsx").then((own) => own.SelectedSheet));
 
 /** Openings have no person: filters of people leave out none of them, and the figure says so. */
 function assignedWords(params: ViewParams): string {
@@ -58,6 +62,7 @@ export function Balance({ initial }: { initial: Initial<AnswerOf<"board">> }) {
   const balance = useBalance(initial);
   const even = useEvenOut();
   const { board } = balance;
+  useLoadedSoon(loadSheet);
   return (
     <Screen
       isTwoLined

@@ -9,7 +9,7 @@ import { formatDay, parseDay } from "../../core/calendar/day.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { Bar } from "../../core/load/bars.ts";
 import type { Counting } from "../../core/load/counting.ts";
-import { isCalendarDate } from "../../core/plan/schema.ts";
+import { isCalendarDate } from "../../core/plan/calendarDate.ts";
 import { focusSoon } from "../../ui/focusSoon.ts";
 import { toggledList } from "../../ui/toggled.ts";
 import { usePlanWindow } from "../frame/windowed.ts";

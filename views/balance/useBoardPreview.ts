@@ -5,7 +5,7 @@ import { useCallback, useEffect, useMemo, useState } from "react";
 import type { AnswerOf, QueryOf } from "../../client/questions.ts";
 import { useHost, useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { RemedyLine } from "../../core/answers/remedyLines.ts";
-import { togetherOf } from "../../core/balancing/remedies.ts";
+import { togetherOf } from "../../core/edits/together.ts";
 import type { Bar } from "../../core/load/bars.ts";
 import { remedyText } from "../remedies/remedyWords.ts";
 

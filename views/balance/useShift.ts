@@ -3,7 +3,8 @@
 import { useState } from "react";
 import { toast } from "sonner";
 import { usePlan } from "../../client/session.tsx";
-import { type Edit, type SingleEdit, singleEdits } from "../../core/edits/edit.ts";
+import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
+import { singleEdits } from "../../core/edits/together.ts";
 import type { BarDrag, BarShift, TaskShift } from "../../core/entry/shiftBar.ts";
 import { barFaults } from "../frame/barFaults.ts";
 import type { DragEffect } from "./dragEffect.ts";

@@ -4,7 +4,7 @@ import { useState } from "react";
 import type { ToldStep } from "../../client/messages.ts";
 import { usePlan } from "../../client/session.tsx";
 import type { ToldCell, ToldRow } from "../../core/edits/told.ts";
-import { listWords } from "../../core/plan/check.ts";
+import { listWords } from "../../core/plan/listWords.ts";
 import type { Moves } from "../../core/schedule/moves.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
 import { countText, dateTimeText } from "../../ui/format.ts";

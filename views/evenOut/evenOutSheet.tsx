@@ -1,7 +1,7 @@
 "use client";
 // What evening out may touch: whose work, which kinds of moves, how far, and what is locked.
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
-import { evenOutKinds } from "../../core/balancing/evenOut.ts";
+import { evenOutKinds } from "../../core/balancing/kinds.ts";
 import { keysOf } from "../../core/plan/keysOf.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { Button, TextButton } from "../../ui/button.tsx";

@@ -5,7 +5,7 @@ import type { Notice } from "../../client/host.ts";
 import { usePlan } from "../../client/session.tsx";
 import type { Edit } from "../../core/edits/edit.ts";
 import type { OvertakenCell, OvertakenRow } from "../../core/edits/overtaken.ts";
-import { listWords } from "../../core/plan/check.ts";
+import { listWords } from "../../core/plan/listWords.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText } from "../../ui/format.ts";
 import { fieldText, useValueText } from "./valueText.ts";

@@ -1,7 +1,7 @@
 "use client";
 // Fields and values of the plan as they are read: what a field is called, and ids by their names.
 import { useMemo } from "react";
-import { isCalendarDate } from "../../core/plan/schema.ts";
+import { isCalendarDate } from "../../core/plan/calendarDate.ts";
 import { writeDate } from "../../ui/dateText.ts";
 import { useNames } from "./facts.ts";
 

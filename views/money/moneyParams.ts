@@ -1,7 +1,7 @@
 // What the address says of how money is looked at; read by the pages on the server and by the screens.
 import { parseAsArrayOf, parseAsString, parseAsStringLiteral } from "nuqs/server";
 import { type Grain, grains, type Range } from "../../core/calendar/periods.ts";
-import { type MoneyBy, moneyBys } from "../../core/cost/ledger.ts";
+import { type MoneyBy, moneyBys } from "../../core/cost/moneyKeys.ts";
 import { type MoneyPlace, type MoneyQuery, moneyMeasures } from "../../core/cost/moneyQuery.ts";
 import { isOneOf } from "../../core/plan/oneOf.ts";
 import { kindOf } from "../../ui/options.ts";

@@ -5,7 +5,7 @@ import { useMaybeAnswer } from "../../client/session.tsx";
 import type { Money, MoneyRow } from "../../core/answers/money.ts";
 import type { MoneyLineTold } from "../../core/answers/moneyLines.ts";
 import type { Range } from "../../core/calendar/periods.ts";
-import type { MoneyBy } from "../../core/cost/ledger.ts";
+import type { MoneyBy } from "../../core/cost/moneyKeys.ts";
 import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { Choice } from "../../ui/choice.tsx";
 import { countText, moneyText, rangeText } from "../../ui/format.ts";

@@ -2,7 +2,7 @@
 
 import type { Grain } from "../../core/calendar/periods.ts";
 import type { MoneyPart, MoneyWhy } from "../../core/cost/explainMoney.ts";
-import { type MoneyBy, NONE } from "../../core/cost/ledger.ts";
+import { type MoneyBy, NONE } from "../../core/cost/moneyKeys.ts";
 import type { MoneyMeasure } from "../../core/cost/moneyQuery.ts";
 import { countText, hoursText, longDay, moneyText, shortDay, wholeText } from "../../ui/format.ts";
 import type { moneyKinds, spans } from "./moneyParams.ts";

@@ -1,6 +1,7 @@
 "use client";
 // Openings: work that has nobody, the most urgent first, and who could take what is looked at.
 import { Search } from "lucide-react";
+import dynamic from "next/dynamic";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { Button } from "../../ui/button.tsx";
@@ -11,13 +12,16 @@ import { none, textOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { SearchInput } from "../../ui/searchInput.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { useLoadedSoon } from "../frame/useLoadedSoon.ts";
 import { CandidatePanel } from "./candidatePanel.tsx";
-import { FreeSheet } from "./freeSheet.tsx";
-import { GiveSheet } from "./giveSheet.tsx";
 import { OpeningList } from "./openingList.tsx";
-import { ProposalSheet } from "./proposalSheet.tsx";
 import { OpeningTabs } from "./tabs.tsx";
 import { type OpeningsHook, useOpenings } from "./useOpenings.ts";
+
+const FreeSheet = dynamic(() => import("./freeSheet.tsx").then((own) => own.FreeSheet));
+const ProposalSheet = dynamic(() => import("./proposalSheet.tsx").then((own) => own.ProposalSheet));
+const loadSheet = () => import("./giveSheet.tsx");
+const GiveSheet = dynamic(() => import("./giveSheet.tsx").then((own) => own.GiveSheet));
 
 /** What the sheet shows besides a gift to somebody. */
 const [FREE, PROPOSAL] = ["free", "proposal"];
@@ -30,6 +34,7 @@ interface OpeningsProps {
 export function Openings({ initial, candidates: first }: OpeningsProps) {
   const hook = useOpenings(initial, first);
   const { openings, view } = hook;
+  useLoadedSoon(loadSheet);
   return (
     <Screen
       isTwoLined

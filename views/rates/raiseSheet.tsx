@@ -3,10 +3,10 @@
 import { useEffect, useMemo, useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
-import type { RateSubject } from "../../core/edits/changeRates.ts";
 import type { Edit } from "../../core/edits/edit.ts";
 import { raisedRates } from "../../core/entry/typeRates.ts";
 import { keysOf } from "../../core/plan/keysOf.ts";
+import type { RateSubject } from "../../core/plan/rateSubject.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { Button } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";

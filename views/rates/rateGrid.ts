@@ -1,7 +1,8 @@
 // A rate table as a grid: a row for each role, person or material, a column for each day on which rates change.
-import { type RateSubject, rateSubject } from "../../core/edits/changeRates.ts";
+
 import type { RateHistory, SubjectIds } from "../../core/entry/typeRates.ts";
 import type { Names } from "../../core/plan/names.ts";
+import { type RateSubject, rateSubject } from "../../core/plan/rateSubject.ts";
 import type { RateEntry } from "../../core/plan/schema.ts";
 import type { Section } from "../../ui/table/lines.ts";
 

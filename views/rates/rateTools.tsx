@@ -2,8 +2,8 @@
 // Rows and days to type rates into: somebody or something that has none yet, a day on which rates change.
 import { Plus } from "lucide-react";
 import { useState } from "react";
-import { rateSubject } from "../../core/edits/changeRates.ts";
 import type { SubjectIds } from "../../core/entry/typeRates.ts";
+import { rateSubject } from "../../core/plan/rateSubject.ts";
 import { Button } from "../../ui/button.tsx";
 import { DateField } from "../../ui/dateField.tsx";
 import { readDate } from "../../ui/dateText.ts";

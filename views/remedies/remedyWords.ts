@@ -1,8 +1,8 @@
 // Remedies and what they come to, in words.
 import type { RemedyProblem } from "../../client/searches.ts";
 import type { RemedyLine, RemedyStep } from "../../core/answers/remedyLines.ts";
+import type { RemedyKind } from "../../core/balancing/kinds.ts";
 import type { NamedEffect } from "../../core/balancing/namedEffect.ts";
-import type { RemedyKind } from "../../core/balancing/scene.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import type { Edit } from "../../core/edits/edit.ts";
 import { countText, hoursText, longDay, lowerFirst, marginText, shortDay } from "../../ui/format.ts";

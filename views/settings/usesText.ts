@@ -1,8 +1,8 @@
 // What a name is used by, in words: "6 people, 40 tasks".
 import type { NameRow } from "../../core/answers/nameList.ts";
-import { listWords } from "../../core/plan/check.ts";
+import type { ListName } from "../../core/plan/lists.ts";
+import { listWords } from "../../core/plan/listWords.ts";
 import type { Use } from "../../core/plan/namedLists.ts";
-import type { ListName } from "../../core/plan/schema.ts";
 import { countText } from "../../ui/format.ts";
 
 /** Where many are not called as one with an s. */

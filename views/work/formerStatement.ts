@@ -1,7 +1,8 @@
 "use client";
 // How an assignment was stated before: going back gives the very same hours, not what came of rounding there and back.
-import type { StatedFields, Way } from "../../core/entry/restate.ts";
+import type { StatedFields } from "../../core/entry/restate.ts";
 import { isSame } from "../../core/plan/same.ts";
+import type { Way } from "../../core/plan/workStated.ts";
 
 interface Former {
   from: { way: Way; set: StatedFields };

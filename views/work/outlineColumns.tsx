@@ -4,7 +4,7 @@ import type { ReactNode } from "react";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
-import { costKinds } from "../../core/cost/costs.ts";
+import { costKinds } from "../../core/cost/moneyKeys.ts";
 import { type OutlineRow, readLinks } from "../../core/entry/typeLinks.ts";
 import { Avatar, OpenSign } from "../../ui/avatar.tsx";
 import { hoursOf, hoursText, longDay, moneyText, shortDay } from "../../ui/format.ts";

@@ -1,5 +1,6 @@
 "use client";
 // Work: all projects with their dates, hours needed and hours that nobody has.
+import dynamic from "next/dynamic";
 import { parseAsBoolean, parseAsString, parseAsStringLiteral, useQueryStates } from "nuqs";
 import { useMemo } from "react";
 import type { Initial } from "../../client/initial.ts";
@@ -17,11 +18,12 @@ import { SearchInput } from "../../ui/searchInput.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { useChartPeriods } from "../frame/useChartPeriods.ts";
 import { WithSignals } from "../today/signalSign.tsx";
-import { NewProject } from "./newProject.tsx";
 import { PortfolioTable } from "./portfolioTable.tsx";
 import { ProjectFilter } from "./projectFilter.tsx";
 import { isTroubled, type ProjectGrouping, projectGroupings, projectGroups } from "./projectGroups.ts";
-import { TimeLeftSheet } from "./timeLeft.tsx";
+
+const NewProject = dynamic(() => import("./newProject.tsx").then((own) => own.NewProject));
+const TimeLeftSheet = dynamic(() => import("./timeLeft.tsx").then((own) => own.TimeLeftSheet));
 
 export function Portfolio({ initial }: { initial: Initial<AnswerOf<"portfolio">> }) {
   const rows = useAnswer("portfolio", {}, initial);

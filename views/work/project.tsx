@@ -1,6 +1,7 @@
 "use client";
 // One project: its outline with people and hours beside a time chart, and the task one works on in the side sheet.
 import { Columns3 } from "lucide-react";
+import dynamic from "next/dynamic";
 import { useState } from "react";
 import { toast } from "sonner";
 import type { Initial } from "../../client/initial.ts";
@@ -19,13 +20,16 @@ import { ColumnChoice, Menu } from "../../ui/menu.tsx";
 import { barFaults } from "../frame/barFaults.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { useLeaveWhenGone } from "../frame/useLeaveWhenGone.ts";
+import { useLoadedSoon } from "../frame/useLoadedSoon.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { WithSignals } from "../today/signalSign.tsx";
 import { columnWords, outlineColumns } from "./outlineColumns.tsx";
 import { OutlineTable } from "./outlineTable.tsx";
-import { ProjectSheet } from "./projectSheet.tsx";
 import { QuickEntry } from "./quickEntry.tsx";
 import { DETAILS, PAGE, type ProjectHook, TIME_LEFT, useProject } from "./useProject.ts";
+
+const loadSheet = () => import("./projectSheet.tsx");
+const ProjectSheet = dynamic(() => import("./projectSheet.tsx").then((own) => own.ProjectSheet));
 
 interface ProjectProps {
   projectId: string;
@@ -36,7 +40,8 @@ interface ProjectProps {
 
 export function Project({ projectId, initial, initialWhy }: ProjectProps) {
   const project = useProject(projectId, initial, initialWhy);
-  const { outline, selected, add, remove, finishMoved } = project;
+  const { outline, selected, hasSheet, add, remove, finishMoved } = project;
+  useLoadedSoon(loadSheet);
   useLeaveWhenGone(outline?.project.name, "/work");
   const { drop, setDrop, onDrop, onStretch } = useDrop(project);
   useKeys({ n: () => add(), delete: () => selected && void remove(selected.task.id) });
@@ -47,7 +52,7 @@ export function Project({ projectId, initial, initialWhy }: ProjectProps) {
       title={<WayBack from={outline.project.name} />}
       figures={<Figures outline={outline} finishMoved={finishMoved} />}
       actions={<Actions project={project} />}
-      sheet={<ProjectSheet outline={outline} project={project} drop={drop} onDropped={() => setDrop(null)} />}
+      sheet={(drop || hasSheet) && <ProjectSheet outline={outline} project={project} drop={drop} onDropped={() => setDrop(null)} />}
     >
       {outline.tasks.length === 0 ? (
         <Empty title="No tasks yet">

@@ -3,8 +3,8 @@
 import { toast } from "sonner";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { WorkWeeks } from "../../core/answers/workWeeks.ts";
-import { type Way, wayOf } from "../../core/entry/restate.ts";
 import type { Assignment } from "../../core/plan/schema.ts";
+import { type Way, wayOf } from "../../core/plan/workStated.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { Choice } from "../../ui/choice.tsx";
 import { DATE_HINT, readDate, writeDate } from "../../ui/dateText.ts";
