@@ -22,10 +22,7 @@ export function Sheet({ title, subtitle, onClose, isLasting = false, children }:
     return () => window.removeEventListener("keydown", close);
   }, [onClose]);
   return (
-    <aside
-      aria-label={title}
-      className="flex h-full w-[320px] shrink-0 flex-col line-left bg-sheet max-[1100px]:absolute max-[1100px]:right-0 max-[1100px]:z-20 max-[1100px]:shadow-float"
-    >
+    <aside aria-label={title} className="sheet">
       <header className="flex items-start gap-2 px-5 pt-5 pb-3">
         <div className="min-w-0 flex-1">
           <h2 className="font-title text-[19px] leading-tight">{title}</h2>
@@ -41,6 +38,9 @@ export function Sheet({ title, subtitle, onClose, isLasting = false, children }:
     </aside>
   );
 }
+
+/** Where a sheet is about to stand: nothing beside it moves when it comes. */
+export const SheetSpace = () => <div className="sheet" />;
 
 /** A part of the sheet under a small heading, with a line above it. */
 export function SheetSection({ title, children }: { title?: string; children: ReactNode }) {

@@ -1,24 +1,22 @@
 "use client";
 // Balance: people by period, capacity against load; who is over and who has room.
-import dynamic from "next/dynamic";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { TextButton } from "../../ui/button.tsx";
 import { countText, hoursText, shareText } from "../../ui/format.ts";
 import { useEvenOut } from "../evenOut/useEvenOut.ts";
+import { later, Part, SheetPart } from "../frame/part.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
-import { useLoadedSoon } from "../frame/useLoadedSoon.ts";
 import { WithSignals } from "../today/signalSign.tsx";
 import { filterKeys, type ViewParams } from "./balanceParams.ts";
 import { Board } from "./board.tsx";
 import { BoardTools } from "./boardTools.tsx";
 import { useBalance } from "./useBalance.ts";
 
-const EvenOut = dynamic(() => import("../evenOut/evenOut.tsx").then((own) => own.EvenOut));
-const EvenOutSheet = dynamic(() => import("../evenOut/evenOutSheet.tsx").then((own) => own.EvenOutSheet));
-const DropSheet = dynamic(() => import("../frame/dropSheet.tsx").then((own) => own.DropSheet));
-const loadSheet = () => import("./cellSheet.tsx");
-const SelectedSheet = dynamic(() => import("./cellSheet.tsx").then((own) => own.SelectedSheet));
+const evenOut = later(() => import("../evenOut/evenOut.tsx").then((own) => own.EvenOut));
+const evenOutSheet = later(() => import("../evenOut/evenOutSheet.tsx").then((own) => own.EvenOutSheet));
+const dropSheet = later(() => import("../frame/dropSheet.tsx").then((own) => own.DropSheet));
+const selectedSheet = later(() => import("./cellSheet.tsx").then((own) => own.SelectedSheet));
 
 /** Openings have no person: filters of people leave out none of them, and the figure says so. */
 function assignedWords(params: ViewParams): string {
@@ -44,14 +42,12 @@ function Figures({ balance: { board, params, isFiltered } }: OfBalance) {
 /** What a drag asks about, or what is selected on the board. */
 function BoardSheet({ balance }: OfBalance) {
   const { asked, selected, answer } = balance;
-  if (!asked) return selected && <SelectedSheet selected={selected} balance={balance} />;
+  if (!asked) return selected && <SheetPart of={selectedSheet} given={{ selected, balance }} />;
   return (
-    <DropSheet
+    <SheetPart
       key={`${asked.taskId} ${asked.start}`}
-      drop={asked}
-      taskName={asked.taskName}
-      onTake={({ edit }) => void answer(edit)}
-      onClose={() => void answer(null)}
+      of={dropSheet}
+      given={{ drop: asked, taskName: asked.taskName, onTake: ({ edit }) => void answer(edit), onClose: () => void answer(null) }}
     />
   );
 }
@@ -62,17 +58,16 @@ export function Balance({ initial }: { initial: Initial<AnswerOf<"board">> }) {
   const balance = useBalance(initial);
   const even = useEvenOut();
   const { board } = balance;
-  useLoadedSoon(loadSheet);
   return (
     <Screen
       isTwoLined
       title="Balance"
       figures={<Figures balance={balance} />}
       actions={<BoardTools balance={balance} onEvenOut={() => even.setScope("all")} />}
-      sheet={even.isOpen ? <EvenOutSheet even={even} /> : <BoardSheet balance={balance} />}
+      sheet={even.isOpen ? <SheetPart of={evenOutSheet} given={{ even }} /> : <BoardSheet balance={balance} />}
     >
       {even.isOpen ? (
-        <EvenOut even={even} />
+        <Part of={evenOut} given={{ even }} />
       ) : board.rows.length === 0 && balance.isFiltered ? (
         <Empty title="Nobody is left by these filters">
           <TextButton onClick={() => balance.setParams(noFilters)}>Show everybody</TextButton>

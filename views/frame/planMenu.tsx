@@ -1,7 +1,6 @@
 "use client";
 // The plan's menu: its file, a new one, its settings, and the theme.
 import { BookOpen, ChevronDown, Download, FilePlus, FolderOpen, History, Moon, Settings, Sun, Table2 } from "lucide-react";
-import dynamic from "next/dynamic";
 import { DropdownMenu } from "radix-ui";
 import { useState } from "react";
 import { buttonLook } from "../../ui/button.tsx";
@@ -9,9 +8,10 @@ import Link from "../../ui/link.tsx";
 import { usePlanFacts } from "./facts.ts";
 import { showFirstSteps } from "./firstStepsShown.ts";
 import { OpenPlan } from "./openPlan.tsx";
+import { later, Part } from "./part.tsx";
 import { useLinkTo } from "./windowed.ts";
 
-const NewPlan = dynamic(() => import("./newPlan.tsx").then((own) => own.NewPlan));
+const newPlan = later(() => import("./newPlan.tsx").then((own) => own.NewPlan));
 
 const item = "flex h-8 items-center gap-2 rounded-[4px] px-2 outline-none data-[highlighted]:bg-well";
 const YEAR_SECONDS = 31_536_000;
@@ -51,7 +51,7 @@ export function PlanMenu() {
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
       {sheet === "open" && <OpenPlan planName={planName} onClose={() => setSheet(null)} />}
-      {sheet === "new" && <NewPlan planName={planName} onClose={() => setSheet(null)} />}
+      {sheet === "new" && <Part of={newPlan} given={{ planName, onClose: () => setSheet(null) }} />}
     </>
   );
 }

@@ -1,6 +1,7 @@
 "use client";
 // One screen inside the frame: its title line, its body, the tray below and the side sheet beside it.
 import type { ReactNode } from "react";
+import { useParts } from "./part.tsx";
 import { Tray } from "./tray.tsx";
 
 export function Screen({
@@ -20,6 +21,7 @@ export function Screen({
   isTwoLined?: boolean;
   children: ReactNode;
 }) {
+  useParts();
   return (
     <div className="relative flex min-w-0">
       <div className="flex min-w-0 flex-1 flex-col">

@@ -1,7 +1,6 @@
 "use client";
 // Openings: work that has nobody, the most urgent first, and who could take what is looked at.
 import { Search } from "lucide-react";
-import dynamic from "next/dynamic";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { Button } from "../../ui/button.tsx";
@@ -11,17 +10,16 @@ import { countText, hoursText } from "../../ui/format.ts";
 import { none, textOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { SearchInput } from "../../ui/searchInput.tsx";
+import { later, SheetPart } from "../frame/part.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
-import { useLoadedSoon } from "../frame/useLoadedSoon.ts";
 import { CandidatePanel } from "./candidatePanel.tsx";
 import { OpeningList } from "./openingList.tsx";
 import { OpeningTabs } from "./tabs.tsx";
 import { type OpeningsHook, useOpenings } from "./useOpenings.ts";
 
-const FreeSheet = dynamic(() => import("./freeSheet.tsx").then((own) => own.FreeSheet));
-const ProposalSheet = dynamic(() => import("./proposalSheet.tsx").then((own) => own.ProposalSheet));
-const loadSheet = () => import("./giveSheet.tsx");
-const GiveSheet = dynamic(() => import("./giveSheet.tsx").then((own) => own.GiveSheet));
+const freeSheet = later(() => import("./freeSheet.tsx").then((own) => own.FreeSheet));
+const proposalSheet = later(() => import("./proposalSheet.tsx").then((own) => own.ProposalSheet));
+const giveSheet = later(() => import("./giveSheet.tsx").then((own) => own.GiveSheet));
 
 /** What the sheet shows besides a gift to somebody. */
 const [FREE, PROPOSAL] = ["free", "proposal"];
@@ -34,7 +32,6 @@ interface OpeningsProps {
 export function Openings({ initial, candidates: first }: OpeningsProps) {
   const hook = useOpenings(initial, first);
   const { openings, view } = hook;
-  useLoadedSoon(loadSheet);
   return (
     <Screen
       isTwoLined
@@ -67,12 +64,12 @@ export function Openings({ initial, candidates: first }: OpeningsProps) {
 function sheetOf(hook: OpeningsHook) {
   const { shown, view, setView, candidates } = hook;
   const close = () => setView(({ sheet }) => ({ sheet: closed(view.sheet)(sheet) }));
-  if (view.sheet === FREE) return <FreeSheet onClose={close} />;
-  if (view.sheet === PROPOSAL) return <ProposalSheet openings={shown} onClose={close} />;
+  if (view.sheet === FREE) return <SheetPart of={freeSheet} given={{ onClose: close }} />;
+  if (view.sheet === PROPOSAL) return <SheetPart of={proposalSheet} given={{ openings: shown, onClose: close }} />;
   const person = [...(candidates?.fitting ?? []), ...(candidates?.near ?? [])].find(({ personId }) => `give:${personId}` === view.sheet);
   if (!candidates || !person) return null;
   const key = `${candidates.opening.id} ${person.personId}`;
-  return <GiveSheet key={key} candidates={candidates} person={person} hook={hook} onClose={close} />;
+  return <SheetPart key={key} of={giveSheet} given={{ candidates, person, hook, onClose: close }} />;
 }
 
 function Takers({ hook }: { hook: OpeningsHook }) {

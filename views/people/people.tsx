@@ -1,6 +1,5 @@
 "use client";
 // People: the roster with role, skills, week and employment, and how full everybody is in the window.
-import dynamic from "next/dynamic";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import type { RosterRow } from "../../core/answers/roster.ts";
@@ -9,23 +8,21 @@ import { AddButton } from "../../ui/addButton.tsx";
 import { TextButton } from "../../ui/button.tsx";
 import { hoursText, shareText, wholeText } from "../../ui/format.ts";
 import { useKeys } from "../../ui/keys.ts";
+import { later, SheetPart } from "../frame/part.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
-import { useLoadedSoon } from "../frame/useLoadedSoon.ts";
 import { WithSignals } from "../today/signalSign.tsx";
 import { Roster } from "./roster.tsx";
 import { RosterTools } from "./rosterTools.tsx";
 import { PeopleTabs } from "./tabs.tsx";
 import { usePeople } from "./usePeople.ts";
 
-const loadSheet = () => import("./personSheet.tsx");
-const PersonSheet = dynamic(() => import("./personSheet.tsx").then((own) => own.PersonSheet));
-const BulkSheet = dynamic(() => import("./bulkSheet.tsx").then((own) => own.BulkSheet));
+const personSheet = later(() => import("./personSheet.tsx").then((own) => own.PersonSheet));
+const bulkSheet = later(() => import("./bulkSheet.tsx").then((own) => own.BulkSheet));
 
 export function People({ initial }: { initial: Initial<AnswerOf<"roster">> }) {
   const people = usePeople(initial);
   const { rows, selected, isAdding, add, ticked } = people;
   useKeys({ n: add });
-  useLoadedSoon(loadSheet);
   return (
     <Screen
       isTwoLined
@@ -39,9 +36,9 @@ export function People({ initial }: { initial: Initial<AnswerOf<"roster">> }) {
       }
       sheet={
         ticked.size > 0 ? (
-          <BulkSheet people={people} />
+          <SheetPart of={bulkSheet} given={{ people }} />
         ) : (
-          (isAdding || selected) && <PersonSheet key={selected?.person.id ?? "new"} row={selected} people={people} />
+          (isAdding || selected) && <SheetPart key={selected?.person.id ?? "new"} of={personSheet} given={{ row: selected, people }} />
         )
       }
     >

@@ -1,6 +1,5 @@
 "use client";
 // Work: all projects with their dates, hours needed and hours that nobody has.
-import dynamic from "next/dynamic";
 import { parseAsBoolean, parseAsString, parseAsStringLiteral, useQueryStates } from "nuqs";
 import { useMemo } from "react";
 import type { Initial } from "../../client/initial.ts";
@@ -15,6 +14,7 @@ import { hoursText } from "../../ui/format.ts";
 import { useKeys } from "../../ui/keys.ts";
 import { wordOptions } from "../../ui/options.ts";
 import { SearchInput } from "../../ui/searchInput.tsx";
+import { later, SheetPart } from "../frame/part.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { useChartPeriods } from "../frame/useChartPeriods.ts";
 import { WithSignals } from "../today/signalSign.tsx";
@@ -22,8 +22,8 @@ import { PortfolioTable } from "./portfolioTable.tsx";
 import { ProjectFilter } from "./projectFilter.tsx";
 import { isTroubled, type ProjectGrouping, projectGroupings, projectGroups } from "./projectGroups.ts";
 
-const NewProject = dynamic(() => import("./newProject.tsx").then((own) => own.NewProject));
-const TimeLeftSheet = dynamic(() => import("./timeLeft.tsx").then((own) => own.TimeLeftSheet));
+const newProject = later(() => import("./newProject.tsx").then((own) => own.NewProject));
+const timeLeftSheet = later(() => import("./timeLeft.tsx").then((own) => own.TimeLeftSheet));
 
 export function Portfolio({ initial }: { initial: Initial<AnswerOf<"portfolio">> }) {
   const rows = useAnswer("portfolio", {}, initial);
@@ -46,9 +46,14 @@ export function Portfolio({ initial }: { initial: Initial<AnswerOf<"portfolio">>
       actions={<Tools rows={rows} troubled={live.filter(isTroubled).length} view={view} setView={setView} />}
       sheet={
         view.add ? (
-          <NewProject onClose={() => void setView({ add: null })} />
+          <SheetPart of={newProject} given={{ onClose: () => void setView({ add: null }) }} />
         ) : (
-          view.left && <TimeLeftSheet projectId={null} until={chart.range.stop - 1} onClose={() => void setView({ left: null })} />
+          view.left && (
+            <SheetPart
+              of={timeLeftSheet}
+              given={{ projectId: null, until: chart.range.stop - 1, onClose: () => void setView({ left: null }) }}
+            />
+          )
         )
       }
     >

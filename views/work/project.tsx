@@ -1,7 +1,6 @@
 "use client";
 // One project: its outline with people and hours beside a time chart, and the task one works on in the side sheet.
 import { Columns3 } from "lucide-react";
-import dynamic from "next/dynamic";
 import { useState } from "react";
 import { toast } from "sonner";
 import type { Initial } from "../../client/initial.ts";
@@ -18,9 +17,9 @@ import { useKeys } from "../../ui/keys.ts";
 import Link from "../../ui/link.tsx";
 import { ColumnChoice, Menu } from "../../ui/menu.tsx";
 import { barFaults } from "../frame/barFaults.ts";
+import { later, SheetPart } from "../frame/part.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { useLeaveWhenGone } from "../frame/useLeaveWhenGone.ts";
-import { useLoadedSoon } from "../frame/useLoadedSoon.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { WithSignals } from "../today/signalSign.tsx";
 import { columnWords, outlineColumns } from "./outlineColumns.tsx";
@@ -28,8 +27,7 @@ import { OutlineTable } from "./outlineTable.tsx";
 import { QuickEntry } from "./quickEntry.tsx";
 import { DETAILS, PAGE, type ProjectHook, TIME_LEFT, useProject } from "./useProject.ts";
 
-const loadSheet = () => import("./projectSheet.tsx");
-const ProjectSheet = dynamic(() => import("./projectSheet.tsx").then((own) => own.ProjectSheet));
+const projectSheet = later(() => import("./projectSheet.tsx").then((own) => own.ProjectSheet));
 
 interface ProjectProps {
   projectId: string;
@@ -41,7 +39,6 @@ interface ProjectProps {
 export function Project({ projectId, initial, initialWhy }: ProjectProps) {
   const project = useProject(projectId, initial, initialWhy);
   const { outline, selected, hasSheet, add, remove, finishMoved } = project;
-  useLoadedSoon(loadSheet);
   useLeaveWhenGone(outline?.project.name, "/work");
   const { drop, setDrop, onDrop, onStretch } = useDrop(project);
   useKeys({ n: () => add(), delete: () => selected && void remove(selected.task.id) });
@@ -52,7 +49,7 @@ export function Project({ projectId, initial, initialWhy }: ProjectProps) {
       title={<WayBack from={outline.project.name} />}
       figures={<Figures outline={outline} finishMoved={finishMoved} />}
       actions={<Actions project={project} />}
-      sheet={(drop || hasSheet) && <ProjectSheet outline={outline} project={project} drop={drop} onDropped={() => setDrop(null)} />}
+      sheet={(drop || hasSheet) && <SheetPart of={projectSheet} given={{ outline, project, drop, onDropped: () => setDrop(null) }} />}
     >
       {outline.tasks.length === 0 ? (
         <Empty title="No tasks yet">

@@ -1,0 +1,75 @@
+"use client";
+// Parts of a screen that stand beside it when somebody asks for them: they come once the page has come to rest, or when they
+// are first shown, so that the screen itself can be used sooner.
+import { type ComponentType, type ReactNode, useEffect, useState } from "react";
+import { toast } from "sonner";
+import { useHost } from "../../client/session.tsx";
+import { whenIdle } from "../../client/whenIdle.ts";
+import { SheetSpace } from "../../ui/sheet.tsx";
+
+interface Later<P extends object> {
+  id: number;
+  /** Null until it has been loaded in this page. */
+  loaded: ComponentType<P> | null;
+  load: () => Promise<ComponentType<P>>;
+}
+
+let lastId = 0;
+
+/** What the parts of the screens that were shown so far still have to load. */
+const waiting = new Set<() => Promise<unknown>>();
+
+/** A part that is loaded later, for `Part` and `SheetPart`. */
+export function later<P extends object>(find: () => Promise<ComponentType<P>>): Later<P> {
+  const load = async () => {
+    own.loaded = await find();
+    waiting.delete(load);
+    return own.loaded;
+  };
+  const own: Later<P> = { id: ++lastId, loaded: null, load };
+  waiting.add(load);
+  return own;
+}
+
+interface PartProps<P extends object> {
+  of: Later<P>;
+  /** What the part itself is given. */
+  given: P;
+  /** Stands there until the part has come. */
+  meanwhile?: ReactNode;
+}
+
+export const Part = <P extends object>(props: PartProps<P>) => <Loaded key={props.of.id} {...props} />;
+
+/** A part that is a side sheet. It is not served: what stands in it could not be used before its script has come. */
+export const SheetPart = <P extends object>(props: PartProps<P>) => <Part {...props} meanwhile={<SheetSpace />} />;
+
+function Loaded<P extends object>({ of, given, meanwhile = null }: PartProps<P>) {
+  const [Own, setOwn] = useState(() => of.loaded);
+  useEffect(() => {
+    if (!Own) of.load().then((own) => setOwn(() => own), tellFailure);
+  }, [Own, of]);
+  return Own ? <Own {...given} /> : meanwhile;
+}
+
+const tellFailure = () => toast.error("This could not be loaded. Check that the server is running, then reload the page.");
+
+/** Loads the parts of a screen that are still to come, one after the other, each once nothing else is to be done. */
+export function useParts(): void {
+  const isRead = useHost((state) => state !== null);
+  useEffect(() => {
+    if (!isRead) return;
+    const leave = new AbortController();
+    void loadWaiting(leave.signal);
+    return () => leave.abort();
+  }, [isRead]);
+}
+
+async function loadWaiting(signal: AbortSignal): Promise<void> {
+  for (const load of waiting) {
+    await new Promise<void>((resolve) => whenIdle(resolve));
+    if (signal.aborted) return;
+    // Without the server it is told when somebody asks for it.
+    await load().catch(() => undefined);
+  }
+}
