@@ -50,6 +50,8 @@ try {
     if (press) await page.getByRole("complementary").getByRole("button", { name: press }).click();
     if (awaits) await page.getByRole("list", { name: awaits }).waitFor();
     await page.waitForTimeout(500);
+    // What is still being worked out is seen when it is known.
+    await page.waitForFunction(() => !/Working |so far…/.test(document.body.innerText));
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
     await context.close();
   }
