@@ -3,7 +3,7 @@ import { spawn } from "node:child_process";
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { chromium } from "@playwright/test";
+import { chromium, expect } from "@playwright/test";
 import { run } from "./commands.mjs";
 import { CHROMIUM, installChromium, installPackages } from "./install.mjs";
 
@@ -51,7 +51,7 @@ try {
     if (awaits) await page.getByRole("list", { name: awaits }).waitFor();
     await page.waitForTimeout(500);
     // What is still being worked out is seen when it is known.
-    await page.waitForFunction(() => !/Working |so far…/.test(document.body.innerText));
+    await expect(page.getByText(/^Working it out…|tried so far…$/)).toHaveCount(0, { timeout: 30_000 });
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
     await context.close();
   }
