@@ -2,7 +2,7 @@
 import type { Page } from "@playwright/test";
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
-import { goTo, rateOf, typeRate, untilSaved } from "./pages.ts";
+import { goTo, load, rateOf, typeRate, untilSaved } from "./pages.ts";
 import { planOf } from "./planRoute.ts";
 import type { Server } from "./server.ts";
 
@@ -137,4 +137,15 @@ test("what was pressed on top of an edit whose answer never came is not held to 
   expect((await planOf(server)).revision).toBe(revision + 2);
   await expect(page.getByRole("alertdialog", { name: "Changed by two" })).toHaveCount(0);
   await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
+});
+
+test("a sheet that is asked for while the server is away opens when it answers again", async ({ page, server }) => {
+  // A page that never comes to rest has not loaded its sheets yet.
+  await page.addInitScript(() => Object.assign(globalThis, { requestIdleCallback: () => 0 }));
+  await load(page, server, "/work/tidepool");
+  await page.route("**/_next/static/chunks/**", (route) => route.abort());
+  await page.locator("[data-task]", { hasText: "Cases and plinths" }).locator("[data-column=task]").click();
+  await expect(page.getByText("The server cannot be reached. This opens as soon as it answers again.")).toBeVisible();
+  await page.unroute("**/_next/static/chunks/**");
+  await expect(page.getByRole("complementary", { name: "Cases and plinths" })).toContainText("10 Feb – 23 Mar 2027 · 30 working days");
 });

@@ -1,7 +1,7 @@
 // Edits as somebody might make them up: those of every kind with ids of other rows, rows twice, and keys that are not theirs.
 import { type Edit, editSchema } from "../core/edits/edit.ts";
-import type { ListName } from "../core/plan/lists.ts";
-import { type Plan, rowSchemas } from "../core/plan/schema.ts";
+import { listNames } from "../core/plan/lists.ts";
+import type { Plan } from "../core/plan/schema.ts";
 import { randomFrom } from "../demo/random.ts";
 import { everyEditFrom } from "./everyEdit.ts";
 
@@ -38,7 +38,7 @@ const isId = (key: string, value: unknown): value is string =>
   typeof value === "string" && (key === "id" || key.endsWith("Id") || key === "next" || key === "from" || key === "to");
 
 function anyId(plan: Plan, random: Random): string {
-  const list = random.pick(Object.keys(rowSchemas) as ListName[]);
+  const list = random.pick(listNames);
   const rows = plan[list];
   return rows.length > 0 ? random.pick(rows as { id: string }[]).id : "nothing";
 }

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { parseDay } from "../core/calendar/day.ts";
 import { isDateText, readDate, writeDate } from "./dateText.ts";
-import { hoursText, initials, marginText, moneyText, periodHeading, periodPhrase, rangeText, shareText } from "./format.ts";
+import { hoursText, initials, marginText, moneyText, periodHeading, periodPhrase, rangeText, shareText, unitsText } from "./format.ts";
 import { windowFrom } from "./timeWindow.ts";
 
 const day = parseDay;
@@ -23,6 +23,7 @@ test("amounts keep their cents, shares are whole, nothing is a dash", () => {
   );
   expect(shareText(4_444)).toBe("44%");
   expect(shareText(null)).toBe("–");
+  expect([unitsText(123_456_789), unitsText(20_000)]).toEqual(["12,345.68", "2"]);
 });
 
 test("days are written short, with the year where it is not obvious", () => {

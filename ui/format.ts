@@ -7,9 +7,10 @@ import { isHidden } from "../core/cost/sight.ts";
 import { hourTenths } from "../core/plan/units.ts";
 
 // Made once: a board writes hundreds of figures a frame. What the browser has for this takes it 40 ms to begin with, in every
-// page that is opened.
+// process of its own.
 const tenthsFormat = figureFormat(",.1~f");
 const wholeFormat = figureFormat(",.0f");
+const hundredthsFormat = figureFormat(",.2~f");
 const centsFormat = figureFormat(",.2f");
 
 // Boards say the same few figures again and again: up to a thousand hours each is written once.
@@ -61,6 +62,9 @@ export const lowerFirst = (text: string): string => text.charAt(0).toLowerCase()
 
 /** A whole number with its thousands set apart. */
 export const wholeText = (count: number): string => wholeFormat(count);
+
+/** Ten-thousandths of a unit with at most two decimals. */
+export const unitsText = (units: number): string => hundredthsFormat(Math.round(units / 100) / 100);
 
 /** A count with its noun: "1 person", "3 people", "1.5 days". */
 export function countText(count: number, one: string, many = `${one}s`): string {

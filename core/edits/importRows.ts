@@ -1,10 +1,9 @@
 // Imports rows of a file: new ones are added, those with a known id are replaced. One edit, one undo.
 import * as z from "zod";
-import { keysOf } from "../plan/keysOf.ts";
 import { FILE_LIMITS } from "../plan/limits.ts";
-import type { ListName } from "../plan/lists.ts";
+import { type ListName, listNames } from "../plan/lists.ts";
 import { findRow, rowsOf } from "../plan/rows.ts";
-import { type Plan, type Row, rowSchemas } from "../plan/schema.ts";
+import type { Plan, Row } from "../plan/schema.ts";
 import { type Change, changeOf } from "./change.ts";
 import type { EditKind } from "./kind.ts";
 
@@ -14,7 +13,7 @@ const schema = z.strictObject({
   source: z.string().max(300),
   // The rows themselves are checked like those of every edit.
   rows: z
-    .array(z.strictObject({ list: z.enum(keysOf(rowSchemas)), row: z.looseObject({ id: z.string() }) }))
+    .array(z.strictObject({ list: z.enum(listNames), row: z.looseObject({ id: z.string() }) }))
     .min(1)
     .max(FILE_LIMITS.rows),
 });

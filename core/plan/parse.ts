@@ -6,8 +6,9 @@ import { type Fault, faultText, placeOf } from "./faults.ts";
 import { fitOf } from "./fits.ts";
 import { isObject } from "./isObject.ts";
 import { MOST_NESTING } from "./limits.ts";
+import { listNames } from "./lists.ts";
 import { parseJson } from "./nesting.ts";
-import { optionalLists, type Plan, planSchema, rowSchemas } from "./schema.ts";
+import { optionalLists, type Plan, planSchema } from "./schema.ts";
 
 export type Parsed = { plan: Plan; faults: readonly [] } | { plan: null; faults: Fault[] };
 
@@ -48,7 +49,7 @@ const emptyLists = () => Object.fromEntries(optionalLists.map((list) => [list, [
 function faultsOfMalformed(issues: readonly z.core.$ZodIssue[], value: unknown): Fault[] {
   const faults = schemaFaults(issues, value);
   const whole: Record<string, unknown> = { ...emptyLists(), ...Object(value) };
-  const lists = Object.keys(rowSchemas).map((list) => whole[list]);
+  const lists = listNames.map((list) => whole[list]);
   const areRows = (list: unknown) => Array.isArray(list) && list.every((row) => isObject(row) && !Array.isArray(row));
   if (!lists.every(areRows)) return faults;
   const malformed = new Set(issues.map(({ path }) => path.slice(0, path[0] === "settings" ? 1 : 2).join(" ")));

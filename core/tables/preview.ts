@@ -1,10 +1,10 @@
 // What bringing in a table would do, row by row, before anything is written; and the one edit that does it.
 import type { EditOf } from "../edits/edit.ts";
 import { keysOf, recordOf } from "../plan/keysOf.ts";
-import type { ListName } from "../plan/lists.ts";
+import { type ListName, listNames } from "../plan/lists.ts";
 import { listWords } from "../plan/listWords.ts";
 import { findRow, rowById, rowsOf } from "../plan/rows.ts";
-import { type Person, type Plan, type Row, rowSchemas } from "../plan/schema.ts";
+import type { Person, Plan, Row } from "../plan/schema.ts";
 import { assignmentsTable } from "./assignments.ts";
 import { madeLists, plainText } from "./cells.ts";
 import { expensesTable } from "./expenses.ts";
@@ -140,9 +140,9 @@ function missingColumns({ columns, subject }: TableKind, mapping: readonly (numb
 
 /** A plan with the rows read so far on top. */
 class PlanDraft implements Draft {
-  readonly #put: { [L in ListName]: Map<string, Row<L>> } = recordOf(keysOf(rowSchemas), () => new Map());
+  readonly #put: { [L in ListName]: Map<string, Row<L>> } = recordOf(listNames, () => new Map());
   // People are listed once a row of the file; the list is made anew only after one has changed.
-  readonly #all: { [L in ListName]: { rows: Row<L>[] | null } } = recordOf(keysOf(rowSchemas), () => ({ rows: null }));
+  readonly #all: { [L in ListName]: { rows: Row<L>[] | null } } = recordOf(listNames, () => ({ rows: null }));
 
   /** People ids by name and by e-mail, as `plainText` writes them. */
   readonly #ids = { name: new Map<string, Set<string>>(), email: new Map<string, Set<string>>() };

@@ -14,6 +14,8 @@ interface Later<P extends object> {
   load: () => Promise<ComponentType<P>>;
 }
 
+const RETRY_MS = 3_000;
+
 let lastId = 0;
 
 /** What the parts of the screens that were shown so far still have to load. */
@@ -47,12 +49,26 @@ export const SheetPart = <P extends object>(props: PartProps<P>) => <Part {...pr
 function Loaded<P extends object>({ of, given, meanwhile = null }: PartProps<P>) {
   const [Own, setOwn] = useState(() => of.loaded);
   useEffect(() => {
-    if (!Own) of.load().then((own) => setOwn(() => own), tellFailure);
+    if (Own) return;
+    const leave = new AbortController();
+    void loadedSurely(of, leave.signal).then((own) => own && setOwn(() => own));
+    return () => leave.abort();
   }, [Own, of]);
   return Own ? <Own {...given} /> : meanwhile;
 }
 
-const tellFailure = () => toast.error("This could not be loaded. Check that the server is running, then reload the page.");
+/** Asks for a part until it comes; null where nobody waits for it any longer. */
+async function loadedSurely<P extends object>(of: Later<P>, signal: AbortSignal): Promise<ComponentType<P> | null> {
+  for (let tries = 0; !signal.aborted; tries++) {
+    try {
+      return await of.load();
+    } catch {
+      if (tries === 0) toast.warning("The server cannot be reached. This opens as soon as it answers again.", { id: "part" });
+      await new Promise((resolve) => setTimeout(resolve, RETRY_MS));
+    }
+  }
+  return null;
+}
 
 /** Loads the parts of a screen that are still to come, one after the other, each once nothing else is to be done. */
 export function useParts(): void {
@@ -69,7 +85,7 @@ async function loadWaiting(signal: AbortSignal): Promise<void> {
   for (const load of waiting) {
     await new Promise<void>((resolve) => whenIdle(resolve));
     if (signal.aborted) return;
-    // Without the server it is told when somebody asks for it.
+    // Without the server that is told when somebody asks for it.
     await load().catch(() => undefined);
   }
 }

@@ -6,7 +6,7 @@ import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer } from "../../client/session.tsx";
 import type { MaterialRow } from "../../core/answers/materials.ts";
 import type { Range } from "../../core/calendar/periods.ts";
-import { longDay } from "../../ui/format.ts";
+import { longDay, unitsText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
@@ -17,9 +17,6 @@ import { useLinkTo } from "../frame/windowed.ts";
 import { MoneyScreen } from "./moneyScreen.tsx";
 import { PeriodTools } from "./moneyTools.tsx";
 import { useMoneyParams } from "./useMoney.ts";
-
-/** Ten-thousandths of a unit with at most two decimals. */
-const unitsText = (units: number): string => (Math.round(units / 100) / 100).toLocaleString("en-GB");
 
 export function Materials({ initial }: { initial: Initial<AnswerOf<"materialNeeds">> }) {
   const { params, setParams, query, grain } = useMoneyParams();
