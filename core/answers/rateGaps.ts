@@ -24,7 +24,7 @@ export function rateGaps(model: Model): RateGap[] {
     const table = project.stage === "cancelled" ? undefined : book.table(project.costTableId);
     if (!table) continue;
     const isMaterial = work.isMaterial[row] === 1;
-    const materialId = plan.assignments[row]?.materialId;
+    const materialId = isMaterial ? plan.assignments[row].materialId : undefined;
     const person = plan.people[work.person[row]];
     const roleId = costRole(plan, work.role[row], work.person[row]);
     const stretches = isMaterial ? book.material(table, materialId ?? "") : book.labour(table, person?.id, roleId);

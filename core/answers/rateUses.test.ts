@@ -1,6 +1,8 @@
 // What rate tables price, and what works without a rate, against the cost report.
+import fc from "fast-check";
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
+import { tangledPlan } from "../../tests/randomPlan.ts";
 import { withMoney } from "../../tests/withMoney.ts";
 import { horizonOf } from "../calendar/horizon.ts";
 import { applyEdit } from "../edits/edit.ts";
@@ -34,6 +36,20 @@ test("a single rate prices all hours that are placed, and comes to what the repo
   // Each line is rounded by itself.
   expect(Math.abs(uses[0].amount - sum(projects.map(({ labour }) => labour)))).toBeLessThanOrEqual(model.work.rows);
   expect(uses[0].amount).toBe(Math.round((uses[0].minutes * 4_000) / 60));
+});
+
+test("always: what a rate prices is rounded once, from whole numbers", () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 40 }), fc.integer({ min: 1, max: 4_000 }), (seed, steps) => {
+      const rate = steps * 500;
+      const plan = plainly(withMoney(tangledPlan(seed), seed));
+      const rateTables = plan.rateTables.map((own) => ({ ...own, entries: [{ rate: rate / 10_000 }] }));
+      const uses = rateUses(buildModel({ ...plan, rateTables }), { tableId: plan.projects[0].costTableId ?? "" });
+      // Halves are rounded up.
+      for (const { minutes, amount } of uses) expect(BigInt(amount)).toBe((BigInt(minutes) * BigInt(rate) * 2n + 6000n) / 12_000n);
+    }),
+    { numRuns: 60 },
+  );
 });
 
 test("what each rate prices adds up to the hours of the projects that its table is for", () => {

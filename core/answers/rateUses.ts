@@ -1,6 +1,7 @@
 // What the rates of a table price: which projects, how many hours, how much.
-import { costRole, type RateSource, rateBookOf, stretchOn } from "../cost/rateBook.ts";
+import { costRole, type RateSource, type RateStretch, rateBookOf, stretchOn } from "../cost/rateBook.ts";
 import type { Model } from "../model.ts";
+import type { Placements } from "../placing/placements.ts";
 import { rateSubject } from "../plan/rateSubject.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Project, RateTable } from "../plan/schema.ts";
@@ -21,19 +22,19 @@ export function rateUses(model: Model, { tableId }: { tableId: string }): RateUs
   const table = findRow(plan.rateTables, tableId);
   if (!table) return [];
   const book = rateBookOf(plan);
-  const uses = new Map<string, RateUse>();
+  // Amounts are summed as minutes times ten-thousandths an hour: whole numbers, rounded once.
+  const uses = new Map<string, Omit<RateUse, "projects"> & { projects: Set<string> }>();
   const pricedFor = (subject: string, { name }: Project) => {
-    const use = uses.get(subject) ?? { subject, projects: [], minutes: 0, amount: 0 };
+    const use = uses.get(subject) ?? { subject, projects: new Set(), minutes: 0, amount: 0 };
     uses.set(subject, use);
-    if (!use.projects.includes(name)) use.projects.push(name);
+    use.projects.add(name);
     return use;
   };
   for (let row = 0; row < work.rows; row++) {
     const project = plan.projects[work.project[row]];
     if (!isPricedBy(project, table)) continue;
-    const materialId = plan.assignments[row]?.materialId;
     if (work.isMaterial[row] === 1) {
-      pricedFor(rateSubject({ materialId }), project);
+      pricedFor(rateSubject({ materialId: plan.assignments[row].materialId }), project);
       continue;
     }
     const personId = plan.people[work.person[row]]?.id;
@@ -43,18 +44,30 @@ export function rateUses(model: Model, { tableId }: { tableId: string }): RateUs
       person: { personId },
       role: { roleId },
       default: {},
-      material: { materialId },
+      material: {},
     };
-    for (let i = 0; i < placements.length[row]; i++) {
-      const minutes = placements.buffer.minutes[placements.offset[row] + i];
-      const { entry } = minutes > 0 ? stretchOn(stretches, placements.start[row] + i) : { entry: null };
+    for (const [{ entry }, minutes] of minutesBy(stretches, placements, row)) {
       if (!entry) continue;
       const use = pricedFor(rateSubject(ids[entry.of]), project);
       use.minutes += minutes;
-      use.amount += (minutes * entry.rate) / 6000;
+      use.amount += minutes * entry.rate;
     }
   }
-  return [...uses.values()].map((use) => ({ ...use, amount: Math.round(use.amount) }));
+  return [...uses.values()].map((use) => ({ ...use, projects: [...use.projects], amount: Math.round(use.amount / 6000) }));
+}
+
+/** The minutes of a row that fall into each stretch of its rate, in the order of days. */
+function minutesBy(stretches: readonly RateStretch[], { buffer, offset, length, start }: Placements, row: number) {
+  const sums: [RateStretch, number][] = [];
+  for (let i = 0; i < length[row]; i++) {
+    const minutes = buffer.minutes[offset[row] + i];
+    if (minutes === 0) continue;
+    const stretch = stretchOn(stretches, start[row] + i);
+    const last = sums.at(-1);
+    if (last?.[0] === stretch) last[1] += minutes;
+    else sums.push([stretch, minutes]);
+  }
+  return sums;
 }
 
 function isPricedBy({ stage, costTableId, billTableId, billing }: Project, { id, kind }: RateTable): boolean {
