@@ -2,7 +2,6 @@
 import { type Day, parseDay } from "../calendar/day.ts";
 import { isPipeline } from "../load/counting.ts";
 import type { Model } from "../model.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Project } from "../plan/schema.ts";
 import { isOpening } from "../work/work.ts";
@@ -28,6 +27,8 @@ export interface PortfolioRow {
 /** The plan's projects in plan order. Minutes count pencilled work, whatever the stage. */
 export function portfolioOf(model: Model): PortfolioRow[] {
   const { plan, schedule, work, placements } = model;
+  const { network } = schedule;
+  const { first, members } = work.byTask;
   const rows = plan.projects.map((project, row): PortfolioRow => {
     const { start, finish } = schedule.projects[row];
     const deadline = project.deadline === undefined ? null : parseDay(project.deadline);
@@ -47,19 +48,23 @@ export function portfolioOf(model: Model): PortfolioRow[] {
       progress: null,
     };
   });
-  const byId = new Map(rows.map((row) => [row.project.id, row]));
-  for (const { projectId } of plan.tasks) lookUp(byId, projectId).tasks++;
+  // Hundredths of minutes, so that sums are whole.
   const done = new Float64Array(rows.length);
-  for (let row = 0; row < work.rows; row++) {
-    const sums = rows[work.project[row]];
-    const { state, percentComplete = 0 } = plan.tasks[work.task[row]];
-    done[work.project[row]] += (placements.asked[row] * (state === "done" ? 100 : percentComplete)) / 100;
-    sums.asked += placements.asked[row];
-    sums.unplaced += placements.unplaced[row];
-    if (isOpening(work, row)) sums.open += placements.asked[row];
-  }
+  plan.tasks.forEach(({ state, percentComplete = 0 }, task) => {
+    const sums = rows[network.project[task]];
+    const percent = state === "done" ? 100 : percentComplete;
+    sums.tasks++;
+    for (let at = first[task]; at < first[task + 1]; at++) {
+      const row = members[at];
+      const asked = placements.asked[row];
+      done[network.project[task]] += asked * percent;
+      sums.asked += asked;
+      sums.unplaced += placements.unplaced[row];
+      if (isOpening(work, row)) sums.open += asked;
+    }
+  });
   rows.forEach((row, at) => {
-    if (row.asked > 0) row.progress = Math.round((done[at] / row.asked) * 100);
+    if (row.asked > 0) row.progress = Math.round(done[at] / row.asked);
   });
   return rows;
 }

@@ -3,9 +3,11 @@
 import { defaultCounting } from "../load/counting.ts";
 import { needsSomebody } from "../load/openings.ts";
 import type { Model } from "../model.ts";
-import { summaryIds } from "../plan/check.ts";
+import type { Placements } from "../placing/placements.ts";
 import { knownRow, rowById } from "../plan/rows.ts";
 import type { Conflict } from "../schedule/conflicts.ts";
+import { SUMMARY } from "../schedule/network.ts";
+import type { Work } from "../work/work.ts";
 
 export type TrayKind = "opening" | "noPerson" | "noEstimate" | "noDates" | "noRole" | "unplaced" | "conflict";
 
@@ -26,11 +28,23 @@ export interface TrayItem {
   conflict?: Conflict;
 }
 
-/** Every such thing; work of projects that do not count (pipeline, cancelled, done) is left out. */
-export function lackingWork(model: Model): TrayItem[] {
+const known = new WeakMap<Model, readonly TrayItem[]>();
+
+/** Every such thing; work of projects that do not count (pipeline, cancelled, done) is left out. Worked out once for a model:
+ * the tray and the signals both ask, after every edit. */
+export function lackingWork(model: Model): readonly TrayItem[] {
+  let items = known.get(model);
+  if (!items) {
+    items = itemsOf(model);
+    known.set(model, items);
+  }
+  return items;
+}
+
+function itemsOf(model: Model): TrayItem[] {
   const { plan, work, placements, schedule } = model;
   const shares = model.load(defaultCounting).shares;
-  const summaries = summaryIds(plan);
+  const { network } = schedule;
   const items: TrayItem[] = [];
   const add = (kind: TrayKind, task: number, more: Partial<TrayItem> = {}) => {
     const { id, name, projectId } = plan.tasks[task];
@@ -42,19 +56,25 @@ export function lackingWork(model: Model): TrayItem[] {
     if (needsSomebody(model, row)) add("opening", work.task[row], openingOf(model, row));
     else if (placements.unplaced[row] > 0) add("unplaced", work.task[row], unplacedOf(model, row));
   }
-  const counted = new Set(plan.projects.filter(({ stage }) => ["approved", "active"].includes(stage)).map(({ id }) => id));
-  plan.tasks.forEach((task, row) => {
-    if (summaries.has(task.id) || !counted.has(task.projectId) || task.state === "done") return;
-    const asked = labourOf(model, row);
-    const isMilestone = task.sizing === "duration" && task.durationDays === 0;
-    if (!schedule.of(row)) add("noDates", row);
-    if (task.effortHours !== undefined && task.roleId === undefined) add("noRole", row, { minutes: asked.minutes });
-    if (asked.rows === 0 && !isMilestone) add(task.effortHours === undefined ? "noEstimate" : "noPerson", row, { minutes: asked.minutes });
-  });
+  const isCounted = Uint8Array.from(plan.projects, ({ stage }) => Number(stage === "approved" || stage === "active"));
+  for (let row = 0; row < plan.tasks.length; row++) {
+    if (network.sizing[row] === SUMMARY || isCounted[network.project[row]] === 0) continue;
+    const asked = labourOf(work, placements, row);
+    const hasDates = schedule.of(row) !== null;
+    const isRoleless = work.implicitRow[row] >= 0 && work.role[work.implicitRow[row]] < 0;
+    // Most tasks lack nothing: they are not even looked at.
+    if (hasDates && !isRoleless && asked.rows > 0) continue;
+    const { state, sizing, durationDays, effortHours } = plan.tasks[row];
+    if (state === "done") continue;
+    const isMilestone = sizing === "duration" && durationDays === 0;
+    if (!hasDates) add("noDates", row);
+    if (isRoleless) add("noRole", row, { minutes: asked.minutes });
+    if (asked.rows === 0 && !isMilestone) add(effortHours === undefined ? "noEstimate" : "noPerson", row, { minutes: asked.minutes });
+  }
   const rows = rowById(plan.tasks);
   for (const conflict of model.conflicts()) {
     const row = rows.get(conflict.taskId ?? "");
-    if (row !== undefined && counted.has(plan.tasks[row].projectId)) add("conflict", row, { conflict });
+    if (row !== undefined && isCounted[network.project[row]] === 1) add("conflict", row, { conflict });
   }
   return items;
 }
@@ -80,7 +100,7 @@ function unplacedOf(model: Model, row: number): Partial<TrayItem> {
   };
 }
 
-function labourOf({ work, placements }: Model, task: number): { rows: number; minutes: number } {
+function labourOf(work: Work, placements: Placements, task: number): { rows: number; minutes: number } {
   let [rows, minutes] = [0, 0];
   for (let at = work.byTask.first[task]; at < work.byTask.first[task + 1]; at++) {
     const row = work.byTask.members[at];

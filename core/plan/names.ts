@@ -69,10 +69,11 @@ export function firstRoleName({ roles }: Plan, person: Pick<Person, "roleIds"> |
 
 /** Orders texts by their code points, the same on every machine: below 0 where `a` comes first. */
 export function compareCodePoints(a: string, b: string): number {
-  const [left, right] = [a, b].map((text) => Array.from(text, (letter) => letter.codePointAt(0) ?? 0));
-  for (let at = 0; at < left.length && at < right.length; at++) {
-    const difference = left[at] - right[at];
-    if (difference !== 0) return difference;
-  }
-  return left.length - right.length;
+  let at = 0;
+  while (at < a.length && a.charCodeAt(at) === b.charCodeAt(at)) at++;
+  if (at === a.length || at === b.length) return a.length - b.length;
+  // What differs may be the second half of a letter.
+  return codePoint(a, at - 1) - codePoint(b, at - 1) || codePoint(a, at) - codePoint(b, at);
 }
+
+const codePoint = (text: string, at: number): number => text.codePointAt(at) ?? 0;
