@@ -26,6 +26,7 @@ import { problemOf, worthOf } from "../core/staffing/problem.ts";
 import { bestProposal } from "../core/staffing/program.ts";
 import { updateModel } from "../core/update.ts";
 import { largePlan } from "../demo/large.ts";
+import { benchAnswers } from "./answers.ts";
 import { benchEvenOut } from "./evenOut.ts";
 import { line, measure, withMemory } from "./measure.ts";
 import { benchSketches } from "./sketches.ts";
@@ -182,5 +183,6 @@ function edited(): Model {
   return updateModel(model, outcome.plan, outcome.changes);
 }
 
+benchAnswers(edited, floor);
 await benchEvenOut();
 benchSketches();
