@@ -6,7 +6,9 @@ test("an answer is worked out once for a question and its query, and anew once t
   let made = 0;
   const ask = (key: string) => kept.of("names", key, () => ++made);
   expect([ask("a"), ask("a"), ask("b"), ask("a")]).toEqual([1, 1, 2, 1]);
+  expect([kept.kept("names", "b"), kept.kept("names", "c"), kept.kept("search", "b")]).toEqual([2, undefined, undefined]);
   kept.clear();
+  expect(kept.kept("names", "a")).toBe(undefined);
   expect(ask("a")).toBe(3);
 });
 

@@ -17,6 +17,11 @@ export class KeptAnswers {
     return this.#answers.get(name) as T;
   }
 
+  /** What is kept of a question; undefined where it has not been asked. */
+  kept(question: Question, key: string): unknown {
+    return this.#answers.get(`${question} ${key}`);
+  }
+
   /** The plan is another one. */
   clear(): void {
     this.#answers.clear();

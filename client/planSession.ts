@@ -16,6 +16,17 @@ import { whenIdle } from "./whenIdle.ts";
 /** The worker is not there any longer; what it was asked is asked anew. */
 class WorkerEnded extends Error {}
 
+/** An answer that is there. */
+interface Known<T> {
+  data: T;
+}
+
+/** What has been asked, and its answer once it is there. */
+interface Asked<T> {
+  answer: Promise<T>;
+  known: Known<T> | null;
+}
+
 type Listener = (state: HostState, notice?: Notice) => void;
 
 const RETRY_MS = 3_000;
@@ -168,10 +179,26 @@ export class PlanSession {
   /** The answer to a question about the plan that is shown now: what several parts of a screen ask is asked once.
    * @param key The query as text. */
   askNow<Q extends Question>(question: Q, key: string): Promise<AnswerOf<Q>> {
-    return this.#answers.of(question, key, async () => {
-      if (afterOthers.has(question)) await new Promise((resolve) => setTimeout(resolve));
-      return this.ask(question, JSON.parse(key));
-    });
+    return this.#answers.of(question, key, (): Asked<AnswerOf<Q>> => {
+      const asked: Asked<AnswerOf<Q>> = { answer: this.#askInTurn(question, key), known: null };
+      asked.answer.then(
+        (data) => {
+          asked.known = { data };
+        },
+        () => undefined,
+      );
+      return asked;
+    }).answer;
+  }
+
+  /** What a question has been answered about the plan that is shown now; null where it has not been yet. It stays the same object. */
+  known<Q extends Question>(question: Q, key: string): Known<AnswerOf<Q>> | null {
+    return (this.#answers.kept(question, key) as Asked<AnswerOf<Q>> | undefined)?.known ?? null;
+  }
+
+  async #askInTurn<Q extends Question>(question: Q, key: string): Promise<AnswerOf<Q>> {
+    if (afterOthers.has(question)) await new Promise((resolve) => setTimeout(resolve));
+    return this.ask(question, JSON.parse(key));
   }
 
   /** The answer to a question asked once, of the plan as it is then. */

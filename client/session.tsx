@@ -66,11 +66,17 @@ export function useMaybeAnswer<Q extends Question>(
 function useAnswered<Q extends Question>(question: Q, key: string | null, initial: Initial<AnswerOf<Q>> | null) {
   const session = usePlan();
   const version = useHost((state) => state?.version ?? 0);
-  const [answered, setAnswered] = useState<{ data: AnswerOf<Q> } | null>(null);
+  // Another screen may have asked the same: what came with the page can be older than that.
+  const [answered, setAnswered] = useState(() => (key === null ? null : session.known(question, key)));
   const first = useRef(initial);
 
   useEffect(() => {
     if (key === null || version === 0) return;
+    const known = session.known(question, key);
+    if (known) {
+      setAnswered(known);
+      return;
+    }
     const came = first.current;
     if (came?.key === key && session.isStillAt(came.revision)) {
       setAnswered(null);
@@ -79,7 +85,7 @@ function useAnswered<Q extends Question>(question: Q, key: string | null, initia
     let isStale = false;
     const hear = async () => {
       const data = await session.askNow(question, key);
-      if (!isStale) setAnswered({ data });
+      if (!isStale) setAnswered(session.known(question, key) ?? { data });
     };
     void hear();
     return () => {

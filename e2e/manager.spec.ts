@@ -3,6 +3,7 @@ import type { Locator, Page } from "@playwright/test";
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
 import { choose, goTo, rateOf } from "./pages.ts";
+import { postJson } from "./planRoute.ts";
 import type { Server } from "./server.ts";
 
 let server: Server;
@@ -240,4 +241,30 @@ test("the figures stand in the page as the server sends it, without the browser'
   expect(html).toMatch(/Ilka Sandmere, week of 25 January: [\d.]+ hours of room/);
   const money = await (await request.get(`${server.url}/money`)).text();
   expect(money).toMatch(/data-foot="sum"[^>]*><button[^>]*>[\d,]+\.\d\d</);
+});
+
+test("what a screen is gone to with has no figures of before an edit, not even at first", async ({ page }) => {
+  await open(page, "/work");
+  const tray = page.getByRole("region", { name: "Tray" });
+  await expect(tray).toContainText("3 openings");
+  const { revision } = await (await fetch(`${server.url}/api/plan`)).json();
+  const edit = { kind: "reassign", id: "tank-open", personId: "kaspar" };
+  expect((await postJson(server, "/api/edits", { base: revision, request: { kind: "edit", edit } })).status).toBe(200);
+  await expect(tray).toContainText("2 openings");
+  await page.evaluate(() => {
+    const said: string[] = [];
+    Object.assign(window, { said });
+    const note = () => said.push(document.querySelector("[aria-label=Tray]")?.textContent ?? "");
+    new MutationObserver(note).observe(document.body, { subtree: true, childList: true, characterData: true });
+  });
+  for (const screen of ["People", "Balance", "Work"]) {
+    await page
+      .getByRole("link", { name: new RegExp(`^${screen}`) })
+      .first()
+      .click();
+    await expect(page.getByRole("heading", { name: screen, exact: true })).toBeVisible();
+  }
+  const said = await page.evaluate(() => (window as unknown as { said: string[] }).said);
+  expect(said.filter((text) => text.includes("2 openings")).length).toBeGreaterThan(2);
+  expect(said.filter((text) => text.includes("3 openings"))).toEqual([]);
 });
