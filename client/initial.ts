@@ -1,4 +1,5 @@
 // Answers that come with a page: as they are, or as text.
+import { onceFor } from "../core/plan/once.ts";
 import type { Question } from "./questions.ts";
 
 /** An answer that came with the page, the query it answers, and the revision it was given for. */
@@ -22,12 +23,9 @@ export const comeAsText: ReadonlySet<Question> = new Set<Question>([
   "today",
 ]);
 
-/** What has been read of each text. */
-const read = new WeakMap<object, unknown>();
+const readText = onceFor(({ text }: { text: string }): unknown => JSON.parse(text));
 
 /** The answer itself, the same each time. */
 export function dataOf<T>(initial: Initial<T>): T {
-  if ("data" in initial) return initial.data;
-  if (!read.has(initial)) read.set(initial, JSON.parse(initial.text));
-  return read.get(initial) as T;
+  return "data" in initial ? initial.data : (readText(initial) as T);
 }

@@ -4,12 +4,14 @@ import type { Question } from "./questions.ts";
 /** More than the screens of one plan ask; beyond that, all are let go. */
 const MOST_ANSWERS = 300;
 
+const nameOf = (question: Question, key: string): string => `${question} ${key}`;
+
 export class KeptAnswers {
   readonly #answers = new Map<string, unknown>();
 
   /** @param key The query as text. @param make Works the answer out where it is not kept; always the same for one question. */
   of<T>(question: Question, key: string, make: () => T): T {
-    const name = `${question} ${key}`;
+    const name = nameOf(question, key);
     if (!this.#answers.has(name)) {
       if (this.#answers.size >= MOST_ANSWERS) this.#answers.clear();
       this.#answers.set(name, make());
@@ -18,8 +20,8 @@ export class KeptAnswers {
   }
 
   /** What is kept of a question; undefined where it has not been asked. */
-  kept(question: Question, key: string): unknown {
-    return this.#answers.get(`${question} ${key}`);
+  kept<T>(question: Question, key: string): T | undefined {
+    return this.#answers.get(nameOf(question, key)) as T | undefined;
   }
 
   /** The plan is another one. */

@@ -193,7 +193,7 @@ export class PlanSession {
 
   /** What a question has been answered about the plan that is shown now; null where it has not been yet. It stays the same object. */
   known<Q extends Question>(question: Q, key: string): Known<AnswerOf<Q>> | null {
-    return (this.#answers.kept(question, key) as Asked<AnswerOf<Q>> | undefined)?.known ?? null;
+    return this.#answers.kept<Asked<AnswerOf<Q>>>(question, key)?.known ?? null;
   }
 
   async #askInTurn<Q extends Question>(question: Q, key: string): Promise<AnswerOf<Q>> {

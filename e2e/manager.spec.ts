@@ -3,7 +3,7 @@ import type { Locator, Page } from "@playwright/test";
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
 import { choose, goTo, rateOf } from "./pages.ts";
-import { postJson } from "./planRoute.ts";
+import { planOf, postJson } from "./planRoute.ts";
 import type { Server } from "./server.ts";
 
 let server: Server;
@@ -247,7 +247,7 @@ test("what a screen is gone to with has no figures of before an edit, not even a
   await open(page, "/work");
   const tray = page.getByRole("region", { name: "Tray" });
   await expect(tray).toContainText("3 openings");
-  const { revision } = await (await fetch(`${server.url}/api/plan`)).json();
+  const { revision } = await planOf(server);
   const edit = { kind: "reassign", id: "tank-open", personId: "kaspar" };
   expect((await postJson(server, "/api/edits", { base: revision, request: { kind: "edit", edit } })).status).toBe(200);
   await expect(tray).toContainText("2 openings");

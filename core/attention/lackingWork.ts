@@ -1,13 +1,12 @@
 // Work that nobody would otherwise see: openings, tasks that lack a person, an estimate, dates or a role, hours that could not
 // be placed, dates that cannot hold.
-import { defaultCounting } from "../load/counting.ts";
+import { defaultCounting, isGoingOn } from "../load/counting.ts";
 import { needsSomebody } from "../load/openings.ts";
 import type { Model } from "../model.ts";
-import type { Placements } from "../placing/placements.ts";
+import { onceFor } from "../plan/once.ts";
 import { knownRow, rowById } from "../plan/rows.ts";
 import type { Conflict } from "../schedule/conflicts.ts";
 import { SUMMARY } from "../schedule/network.ts";
-import type { Work } from "../work/work.ts";
 
 export type TrayKind = "opening" | "noPerson" | "noEstimate" | "noDates" | "noRole" | "unplaced" | "conflict";
 
@@ -28,18 +27,9 @@ export interface TrayItem {
   conflict?: Conflict;
 }
 
-const known = new WeakMap<Model, readonly TrayItem[]>();
-
 /** Every such thing; work of projects that do not count (pipeline, cancelled, done) is left out. Worked out once for a model:
  * the tray and the signals both ask, after every edit. */
-export function lackingWork(model: Model): readonly TrayItem[] {
-  let items = known.get(model);
-  if (!items) {
-    items = itemsOf(model);
-    known.set(model, items);
-  }
-  return items;
-}
+export const lackingWork: (model: Model) => readonly TrayItem[] = onceFor(itemsOf);
 
 function itemsOf(model: Model): TrayItem[] {
   const { plan, work, placements, schedule } = model;
@@ -56,10 +46,10 @@ function itemsOf(model: Model): TrayItem[] {
     if (needsSomebody(model, row)) add("opening", work.task[row], openingOf(model, row));
     else if (placements.unplaced[row] > 0) add("unplaced", work.task[row], unplacedOf(model, row));
   }
-  const isCounted = Uint8Array.from(plan.projects, ({ stage }) => Number(stage === "approved" || stage === "active"));
+  const isCounted = Uint8Array.from(plan.projects, (project) => Number(isGoingOn(project)));
   for (let row = 0; row < plan.tasks.length; row++) {
     if (network.sizing[row] === SUMMARY || isCounted[network.project[row]] === 0) continue;
-    const asked = labourOf(work, placements, row);
+    const asked = labourOf(model, row);
     const hasDates = schedule.of(row) !== null;
     const isRoleless = work.implicitRow[row] >= 0 && work.role[work.implicitRow[row]] < 0;
     // Most tasks lack nothing: they are not even looked at.
@@ -100,7 +90,7 @@ function unplacedOf(model: Model, row: number): Partial<TrayItem> {
   };
 }
 
-function labourOf(work: Work, placements: Placements, task: number): { rows: number; minutes: number } {
+function labourOf({ work, placements }: Model, task: number): { rows: number; minutes: number } {
   let [rows, minutes] = [0, 0];
   for (let at = work.byTask.first[task]; at < work.byTask.first[task + 1]; at++) {
     const row = work.byTask.members[at];

@@ -1,4 +1,5 @@
 // What every proposal is judged by: the same few figures of the whole plan, before and after.
+
 import type { Day } from "../calendar/day.ts";
 import { horizonOf, periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";
@@ -7,6 +8,7 @@ import { defaultCounting } from "../load/counting.ts";
 import type { LoadBook } from "../load/loadBook.ts";
 import { type LevelBand, levelBandOf, overOf, periodState } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
+import { onceFor } from "../plan/once.ts";
 import { rowById } from "../plan/rows.ts";
 
 /** Figures of a whole plan over its horizon, with the default counting. Work in minutes, money in minor units. */
@@ -163,17 +165,8 @@ export class Measured {
   }
 }
 
-const measured = new WeakMap<Model, Measured>();
-
 /** The measures of a model over its horizon; worked out once for a model. */
-export function measuredOf(model: Model): Measured {
-  let own = measured.get(model);
-  if (!own) {
-    own = new Measured(model);
-    measured.set(model, own);
-  }
-  return own;
-}
+export const measuredOf = onceFor((model: Model) => new Measured(model));
 
 /** Minutes too much on single days of a range, of one person. */
 export function peakOverOf(model: Model, person: number, { start, stop }: Range): number {

@@ -1,4 +1,5 @@
 // What a person can work on each day: week pattern, calendar exceptions, time off, employment, overtime.
+import { onceFor } from "../plan/once.ts";
 import type { Person } from "../plan/schema.ts";
 import { workMinutes } from "../plan/units.ts";
 import { type Day, parseDay, weekdayOf } from "./day.ts";
@@ -61,21 +62,14 @@ export interface WeekPattern {
   week: number[];
 }
 
-const patternsOfPeople = new WeakMap<Person, WeekPattern[]>();
-
 /** A person's weekly patterns in list order; where several cover a day the last one counts. */
-export function weekPatterns(person: Person): WeekPattern[] {
-  let patterns = patternsOfPeople.get(person);
-  if (!patterns) {
-    patterns = (person.patterns ?? []).map(({ from, to, week }) => ({
-      from: parseDay(from),
-      to: to === undefined ? Number.POSITIVE_INFINITY : parseDay(to),
-      week: week.map(workMinutes),
-    }));
-    patternsOfPeople.set(person, patterns);
-  }
-  return patterns;
-}
+export const weekPatterns = onceFor(({ patterns = [] }: Person): WeekPattern[] =>
+  patterns.map(({ from, to, week }) => ({
+    from: parseDay(from),
+    to: to === undefined ? Number.POSITIVE_INFINITY : parseDay(to),
+    week: week.map(workMinutes),
+  })),
+);
 
 /** The pattern in force on a day, if any. */
 export function patternOn(person: Person, day: Day): WeekPattern | undefined {

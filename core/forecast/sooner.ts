@@ -2,6 +2,7 @@
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { applyChanges } from "../edits/change.ts";
+import { isGoingOn } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
 import { updateModel } from "../update.ts";
@@ -63,8 +64,7 @@ function askingFor(model: Model, role: number, projectRow: number, range: Range)
   const { plan, work, placements } = model;
   const groups = roleGroups(model);
   const isMovable = plan.projects.map(
-    ({ stage, start, locked }, row) =>
-      row !== projectRow && !locked && (stage === "approved" || stage === "active") && parseDay(start) >= range.start,
+    (project, row) => row !== projectRow && !project.locked && isGoingOn(project) && parseDay(project.start) >= range.start,
   );
   const asked = new Map<number, number>();
   for (let row = 0; row < work.rows; row++) {

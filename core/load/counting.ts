@@ -19,6 +19,11 @@ export function isPipeline(project: Project): boolean {
   return project.stage === "idea" || project.stage === "pipeline";
 }
 
+/** True for a project that is won and not over. */
+export function isGoingOn({ stage }: Project): boolean {
+  return stage === "approved" || stage === "active";
+}
+
 /** The share of work that is not counted. What is counted at a probability of 0 adds nothing, but is listed. */
 export const NOT_COUNTED = -1;
 

@@ -7,6 +7,7 @@ import type { ListName } from "./lists.ts";
 import { listWords } from "./listWords.ts";
 import { lookUp } from "./lookUp.ts";
 import { nearestWord } from "./nearestWord.ts";
+import { onceFor } from "./once.ts";
 import { findRow, rowById, rowsOf } from "./rows.ts";
 import type {
   Acceptance,
@@ -75,17 +76,10 @@ export function checkRows(plan: Plan, touched: readonly { list: ChangedList; id:
   return faults;
 }
 
-const summariesOf = new WeakMap<readonly Task[], ReadonlySet<string>>();
+const parentIds = onceFor((tasks: readonly Task[]): ReadonlySet<string> => new Set(tasks.flatMap(({ parentId }) => parentId ?? [])));
 
 /** Ids of the tasks that have children; found once for a list of tasks. */
-export function summaryIds({ tasks }: Plan): ReadonlySet<string> {
-  let ids = summariesOf.get(tasks);
-  if (!ids) {
-    ids = new Set(tasks.flatMap(({ parentId }) => parentId ?? []));
-    summariesOf.set(tasks, ids);
-  }
-  return ids;
-}
+export const summaryIds = ({ tasks }: Plan): ReadonlySet<string> => parentIds(tasks);
 
 interface Scene {
   plan: Plan;

@@ -3,6 +3,7 @@
 import { recordOf } from "./keysOf.ts";
 import { type ListName, listNames, SETTINGS_ID } from "./lists.ts";
 import { lookUp } from "./lookUp.ts";
+import { onceFor } from "./once.ts";
 import type { ChangedList, Plan, Row } from "./schema.ts";
 
 /** The row of each id of a list. */
@@ -86,18 +87,9 @@ export function knownRow<T extends { id: string }>(list: readonly T[], id: strin
   return list[lookUp(rowById(list), id)];
 }
 
-/** Settings or exchange rates as the one row that they are changed as; the same as long as they are. */
-function asOneRow<T extends object, R>(rowOf: (value: T) => R): (value: T) => readonly R[] {
-  const known = new WeakMap<T, readonly R[]>();
-  return (value) => {
-    const rows = known.get(value) ?? [rowOf(value)];
-    known.set(value, rows);
-    return rows;
-  };
-}
-
-const settingsRows = asOneRow((settings: Plan["settings"]): Row<"settings"> => ({ ...settings, id: SETTINGS_ID }));
-const exchangeRows = asOneRow((rates: Plan["exchangeRates"]): Row<"exchange"> => ({ id: SETTINGS_ID, rates }));
+/** Settings and exchange rates as the one row each that they are changed as; the same as long as they are. */
+const settingsRows = onceFor((settings: Plan["settings"]): readonly Row<"settings">[] => [{ ...settings, id: SETTINGS_ID }]);
+const exchangeRows = onceFor((rates: Plan["exchangeRates"]): readonly Row<"exchange">[] => [{ id: SETTINGS_ID, rates }]);
 
 const readers: { [L in ChangedList]: (plan: Plan) => readonly Row<L>[] } = {
   ...listReaders(),
