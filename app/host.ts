@@ -4,16 +4,18 @@ import { join } from "node:path";
 import { formatISO } from "date-fns";
 import { comeAsText, type Initial } from "../client/initial.ts";
 import { KeptAnswers } from "../client/keptAnswers.ts";
-import type { AnswerOf, QueryOf, Question } from "../client/questions.ts";
+import { type AnswerOf, ofPlanItself, type QueryOf, type Question } from "../client/questions.ts";
 import { answer } from "../client/seen.ts";
 import { parseDay } from "../core/calendar/day.ts";
 import { SEES_ALL } from "../core/cost/sight.ts";
 import { buildModel, type Model } from "../core/model.ts";
+import { modelUnder } from "../core/sketch/sketch.ts";
 import { updateModel } from "../core/update.ts";
 import { dataFolder } from "../store/files.ts";
 import { readMigrations } from "../store/migrate.ts";
 import { PlanStore } from "../store/planStore.ts";
 import { ofProcess } from "./ofProcess.ts";
+import { openedSketch } from "./openedSketch.ts";
 
 /** The one user there is for now; every edit carries its actor. */
 export const BUILT_IN_USER = { id: "manager", name: "Nora Okafor", initials: "NO", sight: SEES_ALL } as const;
@@ -30,7 +32,8 @@ interface Host {
 interface Newest {
   revision: number;
   model: Model;
-  answers: KeptAnswers;
+  /** By the sketch that is on top of the plan; null for the plan itself. */
+  answers: Map<string | null, KeptAnswers>;
 }
 
 const shared = ofProcess<{ host?: Promise<Host> }>("host", () => ({}));
@@ -64,29 +67,40 @@ export async function currentModel(): Promise<Newest> {
   if (host.model?.revision === revision) return host.model;
   const changes = host.model && host.store.changesSince(host.model.revision);
   const model = host.model && changes ? updateModel(host.model.model, plan, changes) : buildModel(plan);
-  host.model = { revision, model, answers: new KeptAnswers() };
+  host.model = { revision, model, answers: new Map() };
   return host.model;
 }
 
-/** The answer to a question about the newest plan, worked out once a revision. */
-export async function answerNow<Q extends Question>(question: Q, query: QueryOf<Q>) {
-  return answerOf(await currentModel(), question, query);
+/** The newest plan as the page that is answered now shows it: with the sketch on top that it is asked for with. */
+async function shownNow() {
+  const [{ revision, model, answers }, sketchId] = [await currentModel(), await openedSketch()];
+  const shown = modelUnder(model, sketchId);
+  // One that is not there shows the plan itself, so that addresses which somebody makes up take no room.
+  const place = shown === model ? null : sketchId;
+  const kept = answers.get(place) ?? new KeptAnswers();
+  answers.set(place, kept);
+  return { revision, sketchId, shown, planned: model, kept };
 }
 
-function answerOf<Q extends Question>({ revision, model, answers }: Newest, question: Q, query: QueryOf<Q>) {
-  const { sight } = BUILT_IN_USER;
+function answerOf<Q extends Question>(now: Awaited<ReturnType<typeof shownNow>>, question: Q, query: QueryOf<Q>) {
+  const { revision, sketchId, shown, planned, kept } = now;
   const key = JSON.stringify(query);
-  return { revision, key, data: answers.of<AnswerOf<Q>>(question, key, () => answer(model, question, query, sight)) };
+  const work = () => answer(ofPlanItself.has(question) ? planned : shown, question, query, BUILT_IN_USER.sight);
+  return { revision, sketchId, key, data: kept.of<AnswerOf<Q>>(question, key, work) };
+}
+
+/** The answer to a question about what the page shows, worked out once a revision. */
+export async function answerNow<Q extends Question>(question: Q, query: QueryOf<Q>) {
+  return answerOf(await shownNow(), question, query);
 }
 
 /** The same as it goes out with a page, which has its figures in the HTML by it: the browser does not ask again while nothing
  * has changed. What goes out as text is written once a revision. */
 export async function currentAnswer<Q extends Question>(question: Q, query: QueryOf<Q>): Promise<Initial<AnswerOf<Q>>> {
-  const newest = await currentModel();
-  const now = answerOf(newest, question, query);
-  if (!comeAsText.has(question)) return now;
-  const { revision, key, data } = now;
-  return { revision, key, text: newest.answers.of(question, `${key} as text`, () => JSON.stringify(data)) };
+  const now = await shownNow();
+  const { data, ...asked } = answerOf(now, question, query);
+  if (!comeAsText.has(question)) return { ...asked, data };
+  return { ...asked, text: now.kept.of(question, `${asked.key} as text`, () => JSON.stringify(data)) };
 }
 
 /** The newest plan with its revision and what its reader can undo, as JSON; the plan is written once a revision. */

@@ -4,8 +4,7 @@ import type { AnswerOf, QueryOf, Question } from "../client/questions.ts";
 import { answer } from "../client/seen.ts";
 import { horizonOf, periodSettingsOf, todayOf } from "../core/calendar/horizon.ts";
 import type { Range } from "../core/calendar/periods.ts";
-import { findRow } from "../core/plan/rows.ts";
-import { sketchedModel } from "../core/sketch/sketch.ts";
+import { modelUnder } from "../core/sketch/sketch.ts";
 import { writeCsv } from "../interchange/csv.ts";
 import { type TimeWindow, windowFrom } from "../ui/timeWindow.ts";
 import { CSV_TYPE, download, downloadWorkbook } from "./files.ts";
@@ -28,8 +27,7 @@ export async function tableFile(request: Request, title: string, rowsOf: (shown:
   const { model: planned } = await currentModel();
   const text = (name: string) => searchParams.get(name);
   // Whoever looks at a sketch takes with them what they see.
-  const sketch = findRow(planned.plan.sketches, text("sketch") ?? undefined);
-  const model = sketch ? sketchedModel(planned, sketch) : planned;
+  const model = modelUnder(planned, text("sketch"));
   const [horizon, today] = [horizonOf(model.plan), todayOf(model.plan, clockDay())];
   const window = windowFrom(text("from"), text("to"), text("by"), today, horizon, periodSettingsOf(model.plan));
   const rows = rowsOf({ ask: (question, query) => answer(model, question, query, BUILT_IN_USER.sight), window, horizon, today });

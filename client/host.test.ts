@@ -531,3 +531,22 @@ test("while a sketch is open, screens show it, what is changed is written down i
   host.openSketch("gone");
   expect(holder()).toBe("mara");
 });
+
+test("a window that begins with a sketch shows it from the first it tells", async () => {
+  const server = new FakeServer();
+  server.take(give("rockpools-mara", "rui"));
+  server.take({
+    kind: "addSketch",
+    sketch: { id: "back", name: "Back to Mara", by: "Nora Okafor", at: "2027-02-01T09:00:00.000Z", edits: [] },
+  });
+  const entry = { id: "back-1", words: "give it back", edit: { ...give("rockpools-mara", "mara") } };
+  server.take({ kind: "drawInSketch", id: "back", entry });
+  const host = server.host();
+  await host.start([], "back");
+  expect(server.states.map(({ version, sketchId }) => ({ version, sketchId }))).toEqual([{ version: 1, sketchId: "back" }]);
+  expect(host.ask("takers", { assignmentId: "rockpools-mara" }).data?.holderId).toBe("mara");
+  host.openSketch("back");
+  expect(server.states).toHaveLength(1);
+  host.openSketch(null);
+  expect(host.ask("takers", { assignmentId: "rockpools-mara" }).data?.holderId).toBe("rui");
+});

@@ -13,13 +13,13 @@ import type { Fault } from "../core/plan/faults.ts";
 import { findRow } from "../core/plan/rows.ts";
 import type { ChangedList, Plan, Sketch } from "../core/plan/schema.ts";
 import { type Moves, movesOf } from "../core/schedule/moves.ts";
-import { drawnEdit, isOfPlanItself, sketchedModel } from "../core/sketch/sketch.ts";
+import { drawnEdit, isOfPlanItself, modelUnder } from "../core/sketch/sketch.ts";
 import type { Solver } from "../core/staffing/program.ts";
 import { type Proposal, type ProposeOptions, propose } from "../core/staffing/proposal.ts";
 import { updateModel } from "../core/update.ts";
 import { type KeptEdit, newKey } from "./keptEdit.ts";
 import { NotTaken, type PlanMessage, type Settle, type Settled } from "./messages.ts";
-import type { AnswerOf, QueryOf, Question } from "./questions.ts";
+import { type AnswerOf, ofPlanItself, type QueryOf, type Question } from "./questions.ts";
 import { LARGE, type Search, type SearchKind, type SearchNews, type SearchQuery } from "./searches.ts";
 import { answer, proposed, search } from "./seen.ts";
 
@@ -81,17 +81,6 @@ export interface StepBack {
 
 const RETRY_MS = 2_000;
 
-/** Questions that are answered of the plan itself, whatever sketch is open: those about sketches, and what one is held against. */
-const ofPlan: ReadonlySet<Question> = new Set<Question>([
-  "plannedBoard",
-  "sketches",
-  "sketchEntries",
-  "sketchMarks",
-  "compareSketches",
-  "adoption",
-  "sketchCopy",
-]);
-
 export class PlanHost {
   #confirmed: Plan | null = null;
   /** Built when something is first asked: a screen that came with its figures can be used before. */
@@ -128,9 +117,10 @@ export class PlanHost {
   ) {}
 
   /** Reads the plan, and brings again what was not settled when the window was closed.
-   * @param justMade Edits that had not even been kept then. */
-  async start(justMade: readonly KeptEdit[] = []): Promise<void> {
+   * @param justMade Edits that had not even been kept then. @param sketchId A sketch that is shown on top of it from the first. */
+  async start(justMade: readonly KeptEdit[] = [], sketchId: string | null = null): Promise<void> {
     await this.#read();
+    this.#state = { ...this.#state, sketchId };
     const kept = (await this.#kept(this.keep.load())) ?? [];
     const left = justMade.filter(({ key }) => kept.every((known) => known.key !== key));
     if (left.length > 0) await this.#kept(this.keep.add(left));
@@ -192,7 +182,7 @@ export class PlanHost {
   /** Answers a question about the plan as this user sees it. */
   ask<Q extends Question>(question: Q, query: QueryOf<Q>): { version: number; revision: number; data: AnswerOf<Q> } {
     const { version, revision } = this.#state;
-    return { version, revision, data: answer(ofPlan.has(question) ? this.#shown() : this.#visible(), question, query, this.sight) };
+    return { version, revision, data: answer(ofPlanItself.has(question) ? this.#shown() : this.#visible(), question, query, this.sight) };
   }
 
   /** Shows a sketch on top of the plan from now on; the plan alone for null. */
@@ -314,8 +304,7 @@ export class PlanHost {
 
   /** The plan as the screens show it: with the open sketch on top of it. */
   #visible(): Model {
-    const sketch = this.#openedSketch();
-    return sketch ? sketchedModel(this.#shown(), sketch) : this.#shown();
+    return modelUnder(this.#shown(), this.#state.sketchId);
   }
 
   /** Undefined also for one that is gone by now. */

@@ -2,9 +2,11 @@
 import { onceFor } from "../core/plan/once.ts";
 import type { Question } from "./questions.ts";
 
-/** An answer that came with the page, the query it answers, and the revision it was given for. */
+/** An answer that came with the page, the query it answers, and what it was given for. */
 export type Initial<T> = {
   revision: number;
+  /** The sketch on top of the plan; null for the plan itself. */
+  sketchId: string | null;
   /** The query as text. */
   key: string;
 } & ({ data: T } | { text: string });

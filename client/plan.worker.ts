@@ -82,9 +82,13 @@ const onServer: {
 
 /** Every way in answers later, as the window hears it. */
 const api = {
-  async start(listener: (state: HostState, notice?: Notice) => void, justMade: readonly KeptEdit[]): Promise<void> {
+  async start(
+    listener: (state: HostState, notice?: Notice) => void,
+    justMade: readonly KeptEdit[],
+    sketchId: string | null,
+  ): Promise<void> {
     tell = listener;
-    await host.start(justMade);
+    await host.start(justMade, sketchId);
     setTimeout(() => host.warmMeasures(), IDLE_MS);
     followTogether(
       maker,

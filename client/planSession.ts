@@ -5,6 +5,7 @@ import type { Fault } from "../core/plan/faults.ts";
 import type { OnSolve } from "../core/staffing/program.ts";
 import type { Proposal } from "../core/staffing/proposal.ts";
 import type { HostState, Notice, StepBack } from "./host.ts";
+import type { Initial } from "./initial.ts";
 import { KeptAnswers } from "./keptAnswers.ts";
 import { forgetJustMade, justMade, type KeptEdit, keepJustMade, newKey, storageOfWindow } from "./keptEdit.ts";
 import type { PlanWorker } from "./plan.worker.ts";
@@ -106,9 +107,10 @@ export class PlanSession {
   async #begin(worker: PlanWorker, listener: Listener, left: readonly KeptEdit[]): Promise<void> {
     for (let tries = 0; worker === this.#worker; tries++) {
       try {
-        await worker.start(Comlink.proxy(listener), left);
+        await worker.start(Comlink.proxy(listener), left, this.#sketchId);
         whenIdle(() => void worker.warm());
-        if (this.#sketchId !== null) await worker.openSketch(this.#sketchId);
+        // Another one may have been opened meanwhile.
+        await worker.openSketch(this.#sketchId);
         for (const { key } of left) forgetJustMade(this.#storage, key);
         return;
       } catch (error) {
@@ -141,10 +143,11 @@ export class PlanSession {
 
   state = (): HostState | null => this.#state;
 
-  /** True while the plan on the screens is that of a revision: nothing has been made here on top of it, and no sketch is open. */
-  isStillAt(revision: number): boolean {
+  /** True while the screens show what an answer from the server is about: nothing has been made here on top of its revision, and
+   * the same sketch is open, or none. */
+  isStillAt({ revision, sketchId }: Pick<Initial<unknown>, "revision" | "sketchId">): boolean {
     const state = this.#state;
-    return state?.revision === revision && state.unsettled === 0 && state.sketchId === null;
+    return state?.revision === revision && state.unsettled === 0 && state.sketchId === sketchId;
   }
 
   /** Shows a sketch on top of the plan from now on; the plan alone for null. */

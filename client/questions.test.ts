@@ -19,7 +19,8 @@ function askAll(model: Model): number {
       const found = answer(model, question, query, SEES_ALL);
       const crossed = structuredClone(found);
       expectSame(crossed, found, `${question} ${JSON.stringify(query)}`);
-      if (comeAsText.has(question)) expectSame(dataOf({ revision: 1, key: "", text: JSON.stringify(found) }), found, question);
+      if (comeAsText.has(question))
+        expectSame(dataOf({ sketchId: null, revision: 1, key: "", text: JSON.stringify(found) }), found, question);
       expectSame(answer(model, question, structuredClone(query), SEES_ALL), found, question);
       if (found !== null) said++;
     }

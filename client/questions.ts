@@ -182,5 +182,17 @@ export const questions = {
 };
 
 export type Question = keyof typeof questions;
+
+/** Questions that are answered of the plan itself, whatever sketch is open: those about sketches, and what one is held against. */
+export const ofPlanItself: ReadonlySet<Question> = new Set<Question>([
+  "plannedBoard",
+  "sketches",
+  "sketchEntries",
+  "sketchMarks",
+  "compareSketches",
+  "adoption",
+  "sketchCopy",
+]);
+
 export type QueryOf<Q extends Question> = Parameters<(typeof questions)[Q]>[1];
 export type AnswerOf<Q extends Question> = ReturnType<(typeof questions)[Q]>;

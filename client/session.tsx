@@ -78,7 +78,7 @@ function useAnswered<Q extends Question>(question: Q, key: string | null, initia
       return;
     }
     const came = first.current;
-    if (came?.key === key && session.isStillAt(came.revision)) {
+    if (came?.key === key && session.isStillAt(came)) {
       setAnswered(null);
       return;
     }

@@ -105,3 +105,41 @@ test("figures that are exported while a sketch is open are those of the sketch",
   // One that is no longer there shows the plan, as the screen does.
   expect(ofNone).toBe(ofPlan);
 });
+
+test.describe("from the first", () => {
+  test.use({ ownPage: true });
+
+  test("with a sketch open its figures stand there at once: in the page as it is sent, as it is drawn, and after a press", async ({
+    page,
+    server,
+  }) => {
+    const hasOttilie = async (path: string) => (await (await fetch(`${server.url}${path}`)).text()).includes("Ottilie Fane");
+    expect(await hasOttilie("/people?sketch=sketch-spring")).toBe(true);
+    for (const path of ["/people", "/people?sketch=gone", "/people?sketch=%E2%80%93"]) expect(await hasOttilie(path), path).toBe(false);
+    // Every text that the cell of the week ever has, however shortly.
+    await page.addInitScript(() => {
+      const said: string[] = [];
+      Object.assign(window, { said });
+      const note = () => {
+        const mara = document.querySelector('[role=gridcell][aria-label^="Mara Ellingsen, week of 15 February"]');
+        if (mara) said.push(mara.textContent ?? "");
+      };
+      new MutationObserver(note).observe(document, { subtree: true, childList: true, characterData: true });
+    });
+    const texts = async () => new Set(await page.evaluate(() => (window as unknown as { said: string[] }).said));
+    await goTo(page, server, "/balance?sketch=sketch-spring");
+    await expect(bar(page)).toContainText("Lighting in spring");
+    await untilSaved(page);
+    expect(await texts()).toEqual(new Set(["0.8"]));
+    await page.getByRole("link", { name: /^Work/ }).first().click();
+    await expect(page.getByRole("heading", { name: "Work", exact: true })).toBeVisible();
+    await page
+      .getByRole("link", { name: /^Balance/ })
+      .first()
+      .click();
+    await expect(cell(page, "Mara Ellingsen", "week of 15 February")).toBeVisible();
+    await page.getByRole("button", { name: "Close the sketch" }).click();
+    await expect(cell(page, "Mara Ellingsen", "week of 15 February")).toContainText("−19.2");
+    expect(await texts()).toEqual(new Set(["0.8", "−19.2"]));
+  });
+});

@@ -5,6 +5,7 @@ import { singleEdits } from "../edits/together.ts";
 import type { Model } from "../model.ts";
 import type { Fault } from "../plan/faults.ts";
 import { known } from "../plan/lookUp.ts";
+import { onceFor } from "../plan/once.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Plan, Sketch } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
@@ -41,9 +42,9 @@ export function readEdit(written: Sketch["edits"][number]["edit"]): Edit | null 
 }
 
 /** Makes the changes of a sketch on a plan, which stays as it is. The same sketch on the same plan is worked out once. */
-export function sketched(plan: Plan, { edits }: Pick<Sketch, "edits">): Sketched {
-  return onceFor(plans, plan, edits, () => applied(plan, edits));
-}
+export const sketched = (plan: Plan, { edits }: Pick<Sketch, "edits">): Sketched => sketchedOf(plan)(edits);
+
+const sketchedOf = onceFor((plan: Plan) => onceFor((edits: Sketch["edits"]) => applied(plan, edits)));
 
 function applied(plan: Plan, edits: Sketch["edits"]): Sketched {
   const result: Sketched = { plan, changes: [], faults: [] };
@@ -62,27 +63,19 @@ function applied(plan: Plan, edits: Sketch["edits"]): Sketched {
 const NOT_READ = "It was written by another version of the application and cannot be read here.";
 
 /** The model of a plan with a sketch on top of it; worked out once, too. */
-export function sketchedModel(model: Model, sketch: Pick<Sketch, "edits">): Model {
-  const { plan, changes } = sketched(model.plan, sketch);
-  return changes.length === 0 ? model : onceFor(models, model, sketch.edits, () => updateModel(model, plan, changes));
-}
+export const sketchedModel = (model: Model, { edits }: Pick<Sketch, "edits">): Model => modelsOf(model)(edits);
 
-type Known<Base extends object, Result> = WeakMap<Base, WeakMap<Sketch["edits"], Result>>;
+const modelsOf = onceFor((model: Model) =>
+  onceFor((edits: Sketch["edits"]) => {
+    const { plan, changes } = sketched(model.plan, { edits });
+    return changes.length === 0 ? model : updateModel(model, plan, changes);
+  }),
+);
 
-const plans: Known<Plan, Sketched> = new WeakMap();
-const models: Known<Model, Model> = new WeakMap();
-
-function onceFor<Base extends object, Result extends object>(
-  ofBases: Known<Base, Result>,
-  base: Base,
-  edits: Sketch["edits"],
-  work: () => Result,
-): Result {
-  const results = ofBases.get(base) ?? new WeakMap<Sketch["edits"], Result>();
-  ofBases.set(base, results);
-  const result = results.get(edits) ?? work();
-  results.set(edits, result);
-  return result;
+/** The model with one of the plan's own sketches on top, by its id; the model itself for null, and where there is no such sketch. */
+export function modelUnder(model: Model, sketchId: string | null): Model {
+  const sketch = findRow(model.plan.sketches, sketchId ?? undefined);
+  return sketch ? sketchedModel(model, sketch) : model;
 }
 
 /** What writes an edit down in a sketch, and what the edit changes there; or why it cannot be made there.
