@@ -9,16 +9,30 @@ const taken = ["fill", "stroke", "stroke-width", "stroke-dasharray", "font-size"
 const FONT = "Instrument Sans Variable, Helvetica, Arial, sans-serif";
 const [PAD, HEAD, FOOT] = [24, 56, 40];
 
+/** The drawings in an element, once each of its figures has one: charts come a moment after their page. */
+function drawingsIn(element: Element): Promise<SVGElement[]> {
+  return new Promise((resolve) => {
+    const look = () => {
+      const drawn = [...element.querySelectorAll<SVGElement>(".recharts-wrapper > svg")];
+      if (drawn.length < Math.max(1, element.querySelectorAll("figure").length)) return;
+      coming.disconnect();
+      resolve(drawn);
+    };
+    const coming = new MutationObserver(look);
+    coming.observe(element, { childList: true, subtree: true });
+    look();
+  });
+}
+
 /** The drawings in an element, each where it stands with its caption, as a whole SVG text. @param side What stands under the
  * heading, smaller. */
-function chartText(
+async function chartText(
   element: Element,
   title: string,
   side: string,
   marks: readonly ChartMark[],
-): { svg: string; width: number; height: number } {
-  const drawn = [...element.querySelectorAll<SVGElement>(".recharts-wrapper > svg")];
-  if (drawn.length === 0) throw new Error("there is no chart");
+): Promise<{ svg: string; width: number; height: number }> {
+  const drawn = await drawingsIn(element);
   const box = element.getBoundingClientRect();
   const { width, height } = drawn.length === 1 ? drawn[0].getBoundingClientRect() : box;
   const [whole, tall] = [width + 2 * PAD, height + HEAD + FOOT + PAD];
@@ -84,8 +98,15 @@ function withStyles(drawn: SVGElement): SVGElement {
   return copy;
 }
 
-export function saveChartSvg(element: Element, name: string, title: string, side: string, marks: readonly ChartMark[]): void {
-  saveFile(new Blob([chartText(element, title, side, marks).svg], { type: "image/svg+xml" }), `${name}.svg`);
+export async function saveChartSvg(
+  element: Element,
+  name: string,
+  title: string,
+  side: string,
+  marks: readonly ChartMark[],
+): Promise<void> {
+  const { svg } = await chartText(element, title, side, marks);
+  saveFile(new Blob([svg], { type: "image/svg+xml" }), `${name}.svg`);
 }
 
 /** Drawn at twice its size, so that it stays sharp on a large screen. */
@@ -96,7 +117,7 @@ export async function saveChartPng(
   side: string,
   marks: readonly ChartMark[],
 ): Promise<void> {
-  const { svg, width, height } = chartText(element, title, side, marks);
+  const { svg, width, height } = await chartText(element, title, side, marks);
   const image = new Image();
   image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`;
   await image.decode();
