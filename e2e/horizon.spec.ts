@@ -177,7 +177,7 @@ test("a skill that is short at a level is helped by training somebody near, trie
   await train.getByRole("button", { name: "try it in a sketch" }).click();
   await expect(page.getByRole("status").filter({ hasText: "Sketch:" })).toContainText("1 change that is not made");
   await expect(neon).not.toHaveText("−22.1");
-  expect(hoursOf((await neon.textContent()) ?? "")).toBeGreaterThanOrEqual(0);
+  await expect.poll(async () => hoursOf((await neon.textContent()) ?? "")).toBeGreaterThanOrEqual(0);
   await page.getByRole("button", { name: "Close the sketch" }).click();
   await expect(neon).toHaveText("−22.1");
 });

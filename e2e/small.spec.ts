@@ -5,13 +5,17 @@ import { goTo, sheetOf } from "./pages.ts";
 
 const withSheet = [
   "/balance?cell=mara@2027-02-15_2027-02-21",
-  "/work?task=new",
+  "/work?add=true",
   "/work/tidepool?task=tidepool-scenic",
   "/work/tidepool?task=project",
   "/people?person=tomas",
   "/people/person/mara?part=handOver",
   "/people/teams?team=workshop",
+  "/people/leave?request=eha:eha-1",
   "/settings/roles?name=designer",
+  "/today?sheet=kinds",
+  "/openings?sheet=free",
+  "/enquiries?enquiry=enquiry-mill",
 ];
 
 test.describe("1024 × 768", () => {
@@ -23,7 +27,6 @@ test.describe("1024 × 768", () => {
       for (const name of ["Plan", "Find /", "Keyboard shortcuts (?)"])
         await expect(page.getByRole("button", { name, exact: true }), path).toBeInViewport({ ratio: 1 });
       const close = sheetOf(page).getByRole("button", { name: "Close (Esc)" });
-      if ((await sheetOf(page).count()) === 0) continue;
       await expect(close, path).toBeInViewport({ ratio: 1 });
       await close.click();
       await expect(sheetOf(page), path).toHaveCount(0);

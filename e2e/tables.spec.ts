@@ -34,7 +34,7 @@ test("a list is sorted both ways from its heading, stays so in the address, and 
   await expect(heading(page, "Used")).toHaveAttribute("aria-sort", "ascending");
   await heading(page, "Used").getByRole("button").click();
   await expect(page).not.toHaveURL(/sort=/);
-  expect(await used()).toEqual(inPlan);
+  await expect.poll(used).toEqual(inPlan);
 });
 
 test("a width set by keys or by dragging is there after a reload, and pressing twice gives the usual one back", async ({ page }) => {
@@ -43,8 +43,8 @@ test("a width set by keys or by dragging is there after a reload, and pressing t
   const usual = await width();
   await heading(page, "Role").getByRole("button").focus();
   for (let at = 0; at < 4; at++) await page.keyboard.press("Shift+ArrowRight");
-  const wider = await width();
-  expect(wider - usual).toBe(40);
+  const wider = usual + 40;
+  await expect.poll(width).toBe(wider);
   await page.reload();
   await expect.poll(width).toBe(wider);
   const edge = heading(page, "Role").locator(".rows-edge");

@@ -53,7 +53,7 @@ test("a pasted list becomes a tree in one step, and rows move and nest by keyboa
   const rehearsal = page.locator("[data-task]", { hasText: "Rehearsal" });
   await rehearsal.scrollIntoViewIfNeeded();
   const names = async () => (await page.locator("[data-task] > [data-column=task]").allTextContents()).slice(-4);
-  expect(await names()).toEqual(["Evening tours", "Route", "Rehearsal", "First tour"]);
+  await expect.poll(names).toEqual(["Evening tours", "Route", "Rehearsal", "First tour"]);
   await rehearsal.focus();
   await page.keyboard.press("Alt+ArrowUp");
   await expect.poll(names).toEqual(["Evening tours", "Rehearsal", "Route", "First tour"]);
@@ -63,7 +63,7 @@ test("a pasted list becomes a tree in one step, and rows move and nest by keyboa
   await expect(page.locator("[data-task]", { hasText: "Route" })).toHaveCount(0);
   for (let step = 0; step < 3; step++) await page.getByRole("button", { name: /^Undo/ }).click();
   await expect(page.locator("[data-task]", { hasText: "Evening tours" })).toHaveCount(0);
-  expect(await page.locator("[data-task]").count()).toBe(before);
+  await expect(page.locator("[data-task]")).toHaveCount(before);
 });
 
 test("the sheet lists every bound, the deciding one first; a lag changed there says what moved", async ({ page }) => {
