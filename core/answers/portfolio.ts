@@ -29,25 +29,7 @@ export function portfolioOf(model: Model): PortfolioRow[] {
   const { plan, schedule, work, placements } = model;
   const { network } = schedule;
   const { first, members } = work.byTask;
-  const rows = plan.projects.map((project, row): PortfolioRow => {
-    const { start, finish } = schedule.projects[row];
-    const deadline = project.deadline === undefined ? null : parseDay(project.deadline);
-    return {
-      project,
-      projectRow: row,
-      clientName: findRow(plan.clients, project.clientId)?.name ?? null,
-      leadName: findRow(plan.people, project.leadId)?.name ?? null,
-      isPipeline: isPipeline(project),
-      start: start.day,
-      finish: finish.day,
-      lateDays: deadline === null ? 0 : Math.max(0, finish.day - deadline),
-      tasks: 0,
-      asked: 0,
-      open: 0,
-      unplaced: 0,
-      progress: null,
-    };
-  });
+  const rows = plan.projects.map((project, row) => withoutTasks(model, project, row));
   // Hundredths of minutes, so that sums are whole.
   const done = new Float64Array(rows.length);
   plan.tasks.forEach(({ state, percentComplete = 0 }, task) => {
@@ -67,4 +49,24 @@ export function portfolioOf(model: Model): PortfolioRow[] {
     if (row.asked > 0) row.progress = Math.round(done[at] / row.asked);
   });
   return rows;
+}
+
+function withoutTasks({ plan, schedule }: Model, project: Project, row: number): PortfolioRow {
+  const { start, finish } = schedule.projects[row];
+  const deadline = project.deadline === undefined ? null : parseDay(project.deadline);
+  return {
+    project,
+    projectRow: row,
+    clientName: findRow(plan.clients, project.clientId)?.name ?? null,
+    leadName: findRow(plan.people, project.leadId)?.name ?? null,
+    isPipeline: isPipeline(project),
+    start: start.day,
+    finish: finish.day,
+    lateDays: deadline === null ? 0 : Math.max(0, finish.day - deadline),
+    tasks: 0,
+    asked: 0,
+    open: 0,
+    unplaced: 0,
+    progress: null,
+  };
 }
