@@ -1,5 +1,5 @@
 // Overloads put right: by single remedies of several kinds, by evening out with a line left out, and from Today.
-import type { Page } from "@playwright/test";
+import type { Locator, Page } from "@playwright/test";
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
 import { choose, goTo, sheetOf, untilSaved } from "./pages.ts";
@@ -78,25 +78,36 @@ test("somebody with room is offered work of those who are over, and takes it", a
   await expect(overOnBoard(page)).toHaveText("105.7 h");
 });
 
+/** Evens out to the own end of the search: how far it comes in the usual seconds hangs on the machine. @returns Its lines. */
+async function evenOut(page: Page): Promise<Locator> {
+  const seconds = sheetOf(page).getByLabel("Search for, seconds");
+  await seconds.fill("120");
+  await seconds.press("Enter");
+  await sheetOf(page)
+    .getByRole("button", { name: /^Even out/ })
+    .click();
+  const lines = page.getByRole("list", { name: "Lines of evening out" });
+  await expect(lines).toBeVisible({ timeout: 150_000 });
+  return lines;
+}
+
 test("evening out takes most of it off; a line left out is measured at once, what is taken is one step, and is undone", async ({
   page,
   server,
 }) => {
   await goTo(page, server, "/balance");
   await page.getByRole("button", { name: "Even out", exact: true }).click();
-  await sheetOf(page).getByRole("button", { name: "Even out", exact: true }).click();
-  const lines = page.getByRole("list", { name: "Lines of evening out" });
-  await expect(lines).toBeVisible({ timeout: 30_000 });
+  const lines = await evenOut(page);
   const row = (name: string) => page.getByRole("row", { name: new RegExp(`^${name}`) }).getByRole("cell");
   await expect(row("Hours over in the window").first()).toHaveText("136.6");
   const after = async () => Number(await row("Hours over in the window").last().textContent());
   await expect.poll(after).toBeLessThan(60);
   const whole = await after();
-  const first = lines.getByRole("listitem").first();
-  // Which line it is hangs on how far the search came in its seconds.
-  const off = Number(/−([\d.]+) h$/.exec((await first.textContent()) ?? "")?.[1]);
-  expect(off).toBeGreaterThan(4);
-  await first.getByRole("checkbox").click();
+  // Which lines there are hangs on how far the solver came in its seconds: the one that takes most off is left out.
+  const offs = (await lines.getByRole("listitem").allTextContents()).map((text) => Number(/−([\d.]+) h$/.exec(text)?.[1] ?? 0));
+  const most = Math.max(...offs);
+  expect(most).toBeGreaterThan(4);
+  await lines.getByRole("listitem").nth(offs.indexOf(most)).getByRole("checkbox").click();
   // Without it, more is over again; how much more hangs on the lines that follow it.
   await expect.poll(after).toBeGreaterThan(whole);
   const left = await after();
@@ -106,7 +117,7 @@ test("evening out takes most of it off; a line left out is measured at once, wha
   await untilSaved(page);
   // What was promised is what the plan has now.
   await page.getByRole("button", { name: "Even out", exact: true }).click();
-  await sheetOf(page).getByRole("button", { name: "Even out", exact: true }).click();
+  await evenOut(page);
   await expect(row("Hours over in the window").first()).toHaveText(String(left));
   await sheetOf(page).getByRole("button", { name: "Close (Esc)" }).click();
   await undo(page);
@@ -116,17 +127,14 @@ test("evening out takes most of it off; a line left out is measured at once, wha
 
 test("a locked task is left alone by evening out, and unlocked in place", async ({ page, server }) => {
   await goTo(page, server, "/balance?even=role:fabricator");
-  await sheetOf(page).getByRole("button", { name: "Even out", exact: true }).click();
-  const lines = page.getByRole("list", { name: "Lines of evening out" });
+  const lines = await evenOut(page);
   const casts = lines.getByRole("listitem").filter({ hasText: "Rock pool trial casts" });
-  await expect(casts.first()).toBeVisible({ timeout: 30_000 });
   await casts
     .first()
     .getByRole("button", { name: /^Lock the task/ })
     .click();
   await expect(sheetOf(page).getByText("Rock pool trial casts")).toBeVisible();
-  await sheetOf(page).getByRole("button", { name: "Even out again" }).click();
-  await expect(lines).toBeVisible({ timeout: 30_000 });
+  await evenOut(page);
   await expect(casts).toHaveCount(0);
   await sheetOf(page).getByRole("button", { name: "Unlock Rock pool trial casts" }).click();
   await expect(sheetOf(page).getByText("Rock pool trial casts")).toHaveCount(0);
