@@ -12,7 +12,8 @@ import { UnreadableFile } from "./textTable.ts";
 import { writeXlsx } from "./xlsx.ts";
 
 const script = join(import.meta.dirname, "../dist/files.mjs");
-const limits = { milliseconds: 3_000, megabytes: 200, atOnce: 2, waiting: 3 };
+/** Time enough for what is read to its end, however little of the processor there is. */
+const limits = { milliseconds: 60_000, megabytes: 200, atOnce: 2, waiting: 3 };
 const read = (content: string | Uint8Array, name = "file", own: Partial<typeof limits> = {}) =>
   new FileWork(script, { ...limits, ...own }).do<"readTable">({
     kind: "readTable",
@@ -50,8 +51,8 @@ test("a cell at the far corner of a sheet is noticed before a table is made of i
 test("a workbook that unpacks to much more than it is, is given up while it is unpacked", async () => {
   const bomb = await workbook(`${sheet("")}${" ".repeat(160_000_000)}`);
   expect(bomb.length).toBeLessThan(1_000_000);
-  await expect(read(bomb, "bomb.xlsx", { milliseconds: 30_000 })).rejects.toThrow(/unpacks to more than 150 MB/);
-}, 60_000);
+  await expect(read(bomb, "bomb.xlsx")).rejects.toThrow(/unpacks to more than 150 MB/);
+});
 
 test("rows, columns and cells are counted while a text is read", async () => {
   await expect(read(`a\n${"1\n".repeat(60_000)}`, "a.csv")).rejects.toThrow(/more than 50,000 rows/);
@@ -60,7 +61,7 @@ test("rows, columns and cells are counted while a text is read", async () => {
 });
 
 test("an event that never comes takes no longer than a file may, and others are read meanwhile", async () => {
-  const never = read(calendar(event(1, "RRULE:FREQ=DAILY;BYMONTH=2;BYMONTHDAY=30\r\n")), "a.ics");
+  const never = read(calendar(event(1, "RRULE:FREQ=DAILY;BYMONTH=2;BYMONTHDAY=30\r\n")), "a.ics", { milliseconds: 3_000 });
   let turns = 0;
   const counting = setInterval(() => turns++, 10);
   expect((await read("Name\nInes\n")).tables[0].rows).toEqual([["Name"], ["Ines"]]);
@@ -93,9 +94,11 @@ test("who leaves ends the work", async () => {
 test("events of a calendar are read in a time that grows with their number, not with its square", async () => {
   const time = (count: number) => {
     const text = calendar(Array.from({ length: count }, (_, at) => event(at)).join(""));
-    const start = performance.now();
+    // Of the processor: on the clock, what runs beside it counts too.
+    const start = process.cpuUsage();
     expect(eventsTable(text, "a").rows).toHaveLength(count + 1);
-    return performance.now() - start;
+    const { user, system } = process.cpuUsage(start);
+    return user + system;
   };
   time(500);
   // Four times as many take about four times as long; by the square it would be sixteen.
