@@ -7,6 +7,7 @@ import { cookies } from "next/headers";
 import type { ReactNode } from "react";
 import { Frame } from "../views/frame/frame.tsx";
 import { BUILT_IN_USER, clockDay, currentAnswer } from "./host.ts";
+import { openedSketch } from "./openedSketch.ts";
 
 export const metadata: Metadata = { title: "Mindful Roster" };
 export const dynamic = "force-dynamic";
@@ -14,16 +15,18 @@ export const dynamic = "force-dynamic";
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const theme = (await cookies()).get("theme")?.value === "dark" ? "dark" : "light";
   const clock = clockDay();
-  const [frame, ribbon, tray, names] = await Promise.all([
+  const isSketch = (await openedSketch()) !== null;
+  const [frame, ribbon, tray, names, sketches] = await Promise.all([
     currentAnswer("frame", {}),
     currentAnswer("ribbon", { clock }),
     currentAnswer("tray", {}),
     currentAnswer("names", {}),
+    isSketch ? currentAnswer("sketches", {}) : null,
   ]);
   return (
     <html lang="en" data-theme={theme}>
       <body>
-        <Frame initial={{ clock, user: BUILT_IN_USER, theme, frame, ribbon, tray, names }}>{children}</Frame>
+        <Frame initial={{ clock, user: BUILT_IN_USER, theme, frame, ribbon, tray, names, sketches }}>{children}</Frame>
       </body>
     </html>
   );

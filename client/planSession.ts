@@ -54,8 +54,8 @@ export class PlanSession {
   readonly #answers = new KeptAnswers();
   onNotice: (notice: Notice) => void = () => {};
   #storage: Storage | null = null;
-  /** What a worker that is started anew has to show too. */
-  #sketchId: string | null = null;
+  /** What a worker that is started has to show too. */
+  #sketchId: string | null;
   /** Keys of the last edits made here: the next one is made on top of them, settled or not. */
   #made: readonly string[] = [];
   /** Edits and steps that the worker has not answered yet. */
@@ -65,6 +65,10 @@ export class PlanSession {
   #read = new Promise<void>((resolve) => {
     this.#setRead = resolve;
   });
+
+  constructor(sketchId: string | null) {
+    this.#sketchId = sketchId;
+  }
 
   /** Starts the worker; later calls change nothing. */
   start(): void {

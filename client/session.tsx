@@ -1,6 +1,6 @@
 "use client";
 // The plan as the screens see it: answers that follow every edit, and the ways to make one.
-import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
+import { createContext, type ReactNode, useContext, useEffect, useRef, useState, useSyncExternalStore } from "react";
 import type { HostState, Notice } from "./host.ts";
 import { dataOf, type Initial } from "./initial.ts";
 import { PlanSession } from "./planSession.ts";
@@ -8,9 +8,17 @@ import type { AnswerOf, QueryOf, Question } from "./questions.ts";
 
 const SessionContext = createContext<PlanSession | null>(null);
 
-/** Gives the screens below it one plan session. @param onNotice Hears what the user should be told. */
-export function PlanProvider({ children, onNotice }: { children: ReactNode; onNotice: (notice: Notice) => void }) {
-  const session = useMemo(() => new PlanSession(), []);
+interface PlanProviderProps {
+  children: ReactNode;
+  /** Hears what the user should be told. */
+  onNotice: (notice: Notice) => void;
+  /** The sketch that is open from the first. */
+  sketchId: string | null;
+}
+
+/** Gives the screens below it one plan session. */
+export function PlanProvider({ children, onNotice, sketchId }: PlanProviderProps) {
+  const [session] = useState(() => new PlanSession(sketchId));
   useEffect(() => {
     session.onNotice = onNotice;
     session.start();

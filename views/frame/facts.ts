@@ -16,6 +16,8 @@ export interface FrameInitial {
   ribbon: Initial<AnswerOf<"ribbon">>;
   tray: Initial<AnswerOf<"tray">>;
   names: Initial<AnswerOf<"names">>;
+  /** Null where the page was opened without a sketch. */
+  sketches: Initial<AnswerOf<"sketches">> | null;
 }
 
 export const FrameContext = createContext<FrameInitial | null>(null);

@@ -38,7 +38,7 @@ export function Frame({ initial, children }: { initial: FrameInitial; children: 
   return (
     <NuqsAdapter>
       <FrameContext value={initial}>
-        <PlanProvider onNotice={showNotice}>
+        <PlanProvider onNotice={showNotice} sketchId={initial.sketches?.sketchId ?? null}>
           <div className="relative grid h-full grid-cols-[132px_auto_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
             <a href="#screen" className="skip-link">
               Skip to the screen

@@ -7,6 +7,7 @@ import { useHost, useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import { Button } from "../../ui/button.tsx";
 import { countText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
+import { useFrame } from "./facts.ts";
 import { rowSelectors } from "./rowSelectors.ts";
 import { useLinkTo } from "./windowed.ts";
 
@@ -16,11 +17,12 @@ const MOST_MARKED = 1_000;
 export function SketchBar() {
   const session = usePlan();
   const linkTo = useLinkTo();
-  const sketchId = useHost((state) => state?.sketchId ?? null);
+  const { sketches: came } = useFrame();
+  const sketchId = useHost((state) => (state ? state.sketchId : (came?.sketchId ?? null)));
   const wanted = useSearchParams().get("sketch");
   const leave = useLeaveSketch();
   useEffect(() => session.openSketch(wanted), [session, wanted]);
-  const sketches = useMaybeAnswer("sketches", sketchId === null ? null : {}, null);
+  const sketches = useMaybeAnswer("sketches", sketchId === null ? null : {}, came);
   const marks = useMaybeAnswer("sketchMarks", sketchId === null ? null : { sketchId }, null);
   if (sketchId === null || !sketches) return null;
   const sketch = sketches.find(({ id }) => id === sketchId);
