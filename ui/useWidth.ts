@@ -6,6 +6,9 @@ interface Size {
   height: number;
 }
 
+/** Inside what fills a screen, in a window 1,280 wide: what comes with a page is drawn for that. */
+export const SCREEN_WIDTH = 1114;
+
 /** Sizes as they were last measured, by place: what opens there next begins with them, and is not drawn twice. */
 const known = new Map<string, { inner: number; outer: Size }>();
 

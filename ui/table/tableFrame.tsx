@@ -2,7 +2,7 @@
 // A table as it stands on the screen: headings in sight, rows drawn where one looks, walked by keys, sorted, copied.
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { type MouseEvent, type ReactNode, type RefObject, useCallback, useEffect, useEffectEvent, useMemo, useRef, useState } from "react";
-import { sizeIn, useWidth } from "../useWidth.ts";
+import { SCREEN_WIDTH, sizeIn, useWidth } from "../useWidth.ts";
 import type { EditStep } from "./cellEditor.tsx";
 import { columnsThatFit, leastWidth, type TableColumn, tracksOf } from "./column.ts";
 import { Divider } from "./divider.tsx";
@@ -49,7 +49,7 @@ function useStanding<R>(props: TableProps<R>, frame: RefObject<HTMLDivElement | 
   const { widths, setWidth } = useWidths(name);
   const tickWidth = ticks ? TICK_WIDTH : 0;
   const place = props.isShort || props.isFramed === false ? name : "screen";
-  const room = useWidth(frame, place, 1130) - tickWidth;
+  const room = useWidth(frame, place, SCREEN_WIDTH) - tickWidth;
   const [activeColumn, setActiveColumn] = useState<string | null>(null);
   const columns = useMemo(() => columnsThatFit(props.columns, widths, room, activeColumn), [props.columns, widths, room, activeColumn]);
   const { sorting, onSort } = useSort(props.sortIn ?? "address", props.columns);

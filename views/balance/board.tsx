@@ -6,7 +6,7 @@ import { createPortal } from "react-dom";
 import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import { periodPhrase } from "../../ui/format.ts";
-import { sizeIn, useWidth } from "../../ui/useWidth.ts";
+import { SCREEN_WIDTH, sizeIn, useWidth } from "../../ui/useWidth.ts";
 import { BarHandlesContext } from "./barHandles.ts";
 import { BoardHead } from "./boardHead.tsx";
 import { BoardRow } from "./boardRow.tsx";
@@ -60,7 +60,7 @@ function useBoardWindow(
   { board, open, selected, previewed, formerBars }: BalanceProps["balance"],
   frame: RefObject<HTMLDivElement | null>,
 ) {
-  const width = useWidth(frame, "screen", 1130);
+  const width = useWidth(frame, "screen", SCREEN_WIDTH);
   const count = board.periods.length;
   const column = Math.max(LEAST_COLUMN, Math.floor((width - NAME_WIDTH - SUM_WIDTH - 1) / count));
   const heightOf = (at: number) => {
