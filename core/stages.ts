@@ -2,7 +2,7 @@
 import type { ProjectCosts } from "./cost/costs.ts";
 import type { Change } from "./edits/change.ts";
 import type { Model, Stages } from "./model.ts";
-import { findRow, membersOf, rowById } from "./plan/rows.ts";
+import { columnOf, findRow, flagsOf, membersOf, rowById } from "./plan/rows.ts";
 import type { ChangedList, Plan } from "./plan/schema.ts";
 import { DATED_ANEW } from "./schedule/forward.ts";
 import { formerWorkRows } from "./work/work.ts";
@@ -28,7 +28,7 @@ export function carriedStages(model: Model, next: Model, step: Step): Stages {
   };
   if (loads.size === 0 && costs.size === 0) return stages;
   const touched = touchedRows(model, next, step);
-  const people = Int32Array.from(next.plan.people, (_, row) => (touched.people.has(row) ? -1 : (step.former.people?.[row] ?? row)));
+  const people = columnOf(next.plan.people, (_, row) => (touched.people.has(row) ? -1 : (step.former.people?.[row] ?? row)));
   for (const [key, book] of loads) stages.loads.set(key, book.carried(next, people));
   if (costs.size === 0 || step.changes.some(({ list }) => changesCost[list] === "all")) return stages;
   const former = rowById(model.plan.projects);
@@ -76,9 +76,9 @@ function sameness(model: Model, next: Model, formerPeople: Int32Array | null): (
   const { person: wasPerson, isPencilled: wasPencilled } = model.work;
   const { person, isPencilled, project } = next.work;
   const known = rowById(model.plan.projects);
-  const countsAlike = Uint8Array.from(next.plan.projects, ({ id, stage, probability }) => {
+  const countsAlike = flagsOf(next.plan.projects, ({ id, stage, probability }) => {
     const old = model.plan.projects[known.get(id) ?? -1];
-    return old !== undefined && old.stage === stage && old.probability === probability ? 1 : 0;
+    return old !== undefined && old.stage === stage && old.probability === probability;
   });
   return (old, row) => {
     const own = person[row];

@@ -5,7 +5,7 @@ import { type PlaceInput, placeAssignment, placeImplicitOpening } from "./placin
 import { carryPlacements, type Placements } from "./placing/placements.ts";
 import { lookUp } from "./plan/lookUp.ts";
 import { isOneOf } from "./plan/oneOf.ts";
-import { formerRows, rowById } from "./plan/rows.ts";
+import { columnOf, formerRows, rowById } from "./plan/rows.ts";
 import type { ChangedList, Plan, Task } from "./plan/schema.ts";
 import { forFollowers, forLeaves, graphOf, isSummary, type TaskGraph } from "./plan/taskGraph.ts";
 import { carryDates, type Schedule } from "./schedule/dates.ts";
@@ -99,7 +99,7 @@ function changesWork(change: Change): boolean {
 function updatedCapacity(model: Model, plan: Plan, changes: readonly Change[], formerPeople: Int32Array | null): Model["capacity"] {
   const changed = new Set(changes.filter(({ list }) => list === "people").map(({ id }) => id));
   if (changed.size === 0) return model.capacity;
-  const former = Int32Array.from(plan.people, ({ id }, row) => (changed.has(id) ? -1 : formerPeople ? formerPeople[row] : row));
+  const former = columnOf(plan.people, ({ id }, row) => (changed.has(id) ? -1 : formerPeople ? formerPeople[row] : row));
   return model.capacity.withPeople(plan, model.lines, former);
 }
 

@@ -1,4 +1,5 @@
 // What lines of evening out come to when some of them are left out: measured again one after the other.
+
 import { Measured, type Measures } from "../balancing/measures.ts";
 import { type NamedEffect, namedEffect } from "../balancing/namedEffect.ts";
 import type { Range } from "../calendar/periods.ts";
@@ -7,6 +8,7 @@ import { togetherOf } from "../edits/together.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { peopleSums } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
+import { allRows } from "../plan/rows.ts";
 import { shareOf } from "../plan/units.ts";
 import { updateModel } from "../update.ts";
 
@@ -61,7 +63,7 @@ function figuresOf(measured: Measured): EvenedFigures {
 }
 
 function spreadOf({ model, window }: Measured): EvenedFigures["spread"] {
-  const everybody = Int32Array.from(model.plan.people, (_, row) => row);
+  const everybody = allRows(model.plan.people);
   const { capacity, load } = peopleSums(model, model.load(defaultCounting), everybody, [window]);
   const shares = [...load].flatMap((minutes, person) => shareOf(minutes, capacity[person]) ?? []);
   if (shares.length === 0) return null;

@@ -19,7 +19,7 @@ import { defaultCounting, isPipeline } from "../load/counting.ts";
 import { peopleSums } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
-import { findRow, rowById } from "../plan/rows.ts";
+import { allRows, findRow, rowById } from "../plan/rows.ts";
 import { percentHundredths } from "../plan/units.ts";
 import { updateModel } from "../update.ts";
 
@@ -143,7 +143,7 @@ function asIf(model: Model, cases: readonly PipelineCase[]): Model {
 
 /** What one person can work in each period, on average over everybody who can work at all. */
 function hoursOfOne(model: Model, periods: readonly Range[]): number[] {
-  const everybody = Int32Array.from(model.plan.people, (_, row) => row);
+  const everybody = allRows(model.plan.people);
   const { capacity } = peopleSums(model, model.load(defaultCounting), everybody, periods);
   return periods.map((_, p) => {
     let [sum, count] = [0, 0];

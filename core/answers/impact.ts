@@ -8,7 +8,7 @@ import { defaultCounting } from "../load/counting.ts";
 import { levelBandOf, overBeyond, type PeriodSums, peopleSums } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
 import { type UnplacedRise, unplacedRises } from "../placing/unplacedRises.ts";
-import { rowById } from "../plan/rows.ts";
+import { allRows, rowById } from "../plan/rows.ts";
 import { movesOf } from "../schedule/moves.ts";
 import { updateModel } from "../update.ts";
 
@@ -111,7 +111,7 @@ function compareLoads(
 }
 
 function sumsOf(model: Model, weeks: readonly Range[]): PeriodSums {
-  const everybody = Int32Array.from(model.plan.people, (_, row) => row);
+  const everybody = allRows(model.plan.people);
   return peopleSums(model, model.load(defaultCounting), everybody, weeks);
 }
 

@@ -1,10 +1,12 @@
 // The whole horizon at a glance: capacity and load of everybody, week by week.
+
 import type { Day } from "../calendar/day.ts";
 import { horizonOf, periodSettingsOf, todayOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { overOf, peopleSums } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
+import { allRows } from "../plan/rows.ts";
 
 export interface Ribbon {
   horizon: Range;
@@ -21,7 +23,7 @@ export interface Ribbon {
 export function ribbonOf(model: Model, clock: Day): Ribbon {
   const horizon = horizonOf(model.plan);
   const periods = periodsIn(horizon, "week", periodSettingsOf(model.plan));
-  const everybody = Int32Array.from(model.plan.people, (_, row) => row);
+  const everybody = allRows(model.plan.people);
   const people = peopleSums(model, model.load(defaultCounting), everybody, periods);
   const [capacity, load, over] = [0, 1, 2].map(() => new Array<number>(periods.length).fill(0));
   people.load.forEach((minutes, slot) => {

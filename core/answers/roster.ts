@@ -5,7 +5,7 @@ import { weekSpans } from "../calendar/weekSpans.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { levelBandOf, type PeriodState, peopleSums, periodState } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
-import { findRow, knownRow } from "../plan/rows.ts";
+import { allRows, findRow, knownRow } from "../plan/rows.ts";
 import type { Person, Plan } from "../plan/schema.ts";
 
 export interface RosterRow {
@@ -28,7 +28,7 @@ export interface RosterRow {
 /** Everybody in plan order, with capacity and load of a window. */
 export function rosterOf(model: Model, { range }: ReportRange): RosterRow[] {
   const { plan } = model;
-  const people = Int32Array.from(plan.people, (_, row) => row);
+  const people = allRows(plan.people);
   const load = model.load(defaultCounting);
   const sums = peopleSums(model, load, people, [range]);
   const band = levelBandOf(plan);

@@ -9,6 +9,7 @@ import { defaultCounting } from "../load/counting.ts";
 import { peopleSums, workSums } from "../load/periodSums.ts";
 import { assignedPercent, utilizationPercent } from "../load/totals.ts";
 import type { Model } from "../model.ts";
+import { allRows } from "../plan/rows.ts";
 import type { Snooze } from "../plan/schema.ts";
 
 /** One week of capacity against demand, in minutes. */
@@ -77,7 +78,7 @@ function weeksAhead(model: Model, start: Day): WeekAhead[] {
   const range = { start: Math.max(start, horizon.start), stop: Math.min(start + 7 * WEEKS, horizon.stop) };
   const weeks = periodsIn(range, "week", periodSettingsOf(plan));
   const load = model.load(defaultCounting);
-  const everybody = Int32Array.from(plan.people, (_, row) => row);
+  const everybody = allRows(plan.people);
   const { capacity, load: assigned } = peopleSums(model, load, everybody, weeks);
   const nobodys: number[] = [];
   for (let row = 0; row < work.rows; row++) if (work.person[row] < 0 && work.isMaterial[row] === 0) nobodys.push(row);

@@ -4,7 +4,7 @@ import { defaultCounting, isGoingOn } from "../load/counting.ts";
 import { needsSomebody } from "../load/openings.ts";
 import type { Model } from "../model.ts";
 import { onceFor } from "../plan/once.ts";
-import { knownRow, rowById } from "../plan/rows.ts";
+import { flagsOf, knownRow, rowById } from "../plan/rows.ts";
 import type { Conflict } from "../schedule/conflicts.ts";
 import { SUMMARY } from "../schedule/network.ts";
 
@@ -46,7 +46,7 @@ function itemsOf(model: Model): TrayItem[] {
     if (needsSomebody(model, row)) add("opening", work.task[row], openingOf(model, row));
     else if (placements.unplaced[row] > 0) add("unplaced", work.task[row], unplacedOf(model, row));
   }
-  const isCounted = Uint8Array.from(plan.projects, (project) => Number(isGoingOn(project)));
+  const isCounted = flagsOf(plan.projects, isGoingOn);
   for (let row = 0; row < plan.tasks.length; row++) {
     if (network.sizing[row] === SUMMARY || isCounted[network.project[row]] === 0) continue;
     const asked = labourOf(model, row);

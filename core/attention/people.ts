@@ -8,7 +8,7 @@ import { peopleByFirstRole } from "../load/teams.ts";
 import type { Model } from "../model.ts";
 import { unplaceablesOf } from "../placing/unplaceable.ts";
 import { lookUp } from "../plan/lookUp.ts";
-import { rowById } from "../plan/rows.ts";
+import { allRows, rowById } from "../plan/rows.ts";
 import type { Attention, Horizon } from "./kinds.ts";
 
 /** A load below this share of capacity, in percent, is nearly idle. */
@@ -35,12 +35,7 @@ class Weeks {
   ) {
     const { plan } = model;
     this.weeks = periodsIn({ start: horizon.today, stop: horizon.until }, "week", periodSettingsOf(plan));
-    const sums = peopleSums(
-      model,
-      model.load(defaultCounting),
-      Int32Array.from(plan.people, (_, row) => row),
-      this.weeks,
-    );
+    const sums = peopleSums(model, model.load(defaultCounting), allRows(plan.people), this.weeks);
     const band = levelBandOf(plan);
     const accepted = acceptedWeeks(model, this.weeks);
     this.capacity = sums.capacity;

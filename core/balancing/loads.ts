@@ -50,7 +50,9 @@ export class Loads {
     const { regular, overtime, at } = model.capacity.of(person, start, stop);
     const load = model.load(defaultCounting).of(person, start, stop);
     this.#load[person] = load.minutes.slice(load.at, load.at + stop - start);
-    this.#capacity[person] = Int32Array.from({ length: stop - start }, (_, i) => regular[at + i] + overtime[at + i]);
+    const capacity = regular.slice(at, at + stop - start);
+    for (let i = 0; i < capacity.length; i++) capacity[i] += overtime[at + i];
+    this.#capacity[person] = capacity;
   }
 
   /** Minutes that a person has too much in the window. */

@@ -38,10 +38,8 @@ export function bestTakers(model: Model, row: number, range: Range, most: number
   const { plan } = model;
   const need = needOf(model, row);
   const load = model.load(defaultCounting);
-  const needs = Int32Array.from(
-    { length: Math.max(0, range.stop - range.start) },
-    (_, i) => need.minutes[range.start + i - need.range.start] ?? 0,
-  );
+  const needs = new Int32Array(Math.max(0, range.stop - range.start));
+  for (let i = 0; i < needs.length; i++) needs[i] = need.minutes[range.start + i - need.range.start] ?? 0;
   return plan.people
     .flatMap((_, taker) => {
       if (!mayTake(model, row, taker, range)) return [];

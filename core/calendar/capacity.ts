@@ -28,7 +28,8 @@ export function fillCapacity(
   overtime.fill(0, at, at + stop - start);
   if (from >= until) return;
   const base = at - start;
-  for (let day = from; day < until; day++) regular[base + day] = line.minutesOn(day);
+  const whole = line.minutesOver(from, until);
+  regular.set(whole.minutes.subarray(whole.at, whole.at + until - from), base + from);
   for (const pattern of weekPatterns(person)) applyPattern(pattern, line, from, until, regular, base);
   for (const entry of person.overtime ?? []) {
     const minutes = workMinutes(entry.hoursPerDay);

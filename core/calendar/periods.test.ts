@@ -17,10 +17,9 @@ test("periods cover a range without gap or overlap, and each begins where its gr
         const periods = periodsIn(range, grain, own);
         expect(periods[0].start).toBe(start);
         expect(periods.at(-1)?.stop).toBe(range.stop);
-        periods.slice(1).forEach((period, at) => {
-          expect(period.start).toBe(periods[at].stop);
-          expect(periodStart(period.start, grain, own)).toBe(period.start);
-        });
+        const later = periods.slice(1).map((period) => period.start);
+        expect(later).toEqual(periods.slice(0, -1).map(({ stop }) => stop));
+        expect(later.map((first) => periodStart(first, grain, own))).toEqual(later);
         const periodOf = periodOfDays(range, periods);
         expect(periodOf.every((period, day) => periods[period].start <= start + day && start + day < periods[period].stop)).toBe(true);
       },

@@ -6,7 +6,7 @@ import type { ReportRange } from "../calendar/periods.ts";
 import { periodOfDays, periodsIn, type Range } from "../calendar/periods.ts";
 import type { Placed } from "../placing/placed.ts";
 import { known, lookUp } from "../plan/lookUp.ts";
-import { type Grouping, groupRows, membersOf, rowById } from "../plan/rows.ts";
+import { columnOf, type Grouping, groupRows, membersOf, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
 import { minorUnits, roundedQuotient } from "../plan/units.ts";
 import { type CostPeriods, ExactLine } from "./exactLine.ts";
@@ -82,7 +82,7 @@ export class Costs {
       ...inOrder(this.byProject, ({ work }) => work, workRowOf(this.#placed)),
       ...inOrder(this.byProject, ({ fixed }) => fixed, taskRow),
       ...inOrder(this.byProject, ({ expenses }) => expenses, expenseRow),
-    ].map(({ own, project }) => ({ ...own, project }));
+    ].map(({ own, project }) => ({ project, ...own }));
   }
 
   /** Ids of assignments, and of tasks with an implicit opening, that have hours or material without a rate, for cost or
@@ -339,7 +339,7 @@ function groupsOf(plan: Plan, projectOfWork: Int32Array): Groups {
 
 function projectsOf({ projects }: Plan, rows: readonly { projectId: string }[]): Int32Array {
   const known = rowById(projects);
-  return Int32Array.from(rows, ({ projectId }) => known.get(projectId) ?? -1);
+  return columnOf(rows, ({ projectId }) => known.get(projectId) ?? -1);
 }
 
 const groupings = new WeakMap<object, { grouping: Grouping; projects: Plan["projects"] }>();

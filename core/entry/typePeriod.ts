@@ -7,7 +7,7 @@ import type { Edit, SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
 import { splitByWeight } from "../placing/split.ts";
-import { findRow, membersOf } from "../plan/rows.ts";
+import { columnOf, findRow, membersOf } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
 import { exactHours, workMinutes } from "../plan/units.ts";
 import { type BarChange, type BarFault, placeOf } from "./moveBar.ts";
@@ -82,7 +82,7 @@ export function placedWeeks(model: Model, row: number): Bucket[] {
 
 /** The weeks of some lists that are still to come get more, by what they have; the last of them ends at the whole. */
 function spread(lists: readonly Bucket[][], isToCome: (week: Bucket) => boolean, minutes: number): Bucket[][] {
-  const shares = Int32Array.from(lists.flat(), (week) => (isToCome(week) ? workMinutes(week.hours) : 0));
+  const shares = columnOf(lists.flat(), (week) => (isToCome(week) ? workMinutes(week.hours) : 0));
   splitByWeight(minutes, shares, 0, shares.length);
   let at = 0;
   return lists.map((weeks) => weeks.map((week) => ({ ...week, hours: exactHours(workMinutes(week.hours) + shares[at++]) })));

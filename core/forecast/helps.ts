@@ -10,7 +10,7 @@ import { applyEdit, type SingleEdit } from "../edits/edit.ts";
 import { movedDatesEdit } from "../edits/movedDates.ts";
 import type { Model } from "../model.ts";
 import { firstRoleOf } from "../plan/names.ts";
-import { rowById } from "../plan/rows.ts";
+import { columnOf, rowById } from "../plan/rows.ts";
 import type { Person, Plan } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
 import { type Forecast, forecastOf } from "./forecast.ts";
@@ -158,7 +158,7 @@ function costOfHelp(model: Model, target: HelpTarget, help: Help, { stop }: Rang
 function costOfOne({ plan }: Model, role: number, { start, stop }: Range): number {
   const book = rateBookOf(plan);
   const days = periodsIn({ start, stop }, "day", periodSettingsOf(plan));
-  const minutes = Int32Array.from(days, ({ start: day }) => ((day + 3) % 7 < 5 ? 480 : 0));
+  const minutes = columnOf(days, ({ start: day }) => ((day + 3) % 7 < 5 ? 480 : 0));
   for (const table of plan.rateTables) {
     if (table.kind !== "cost") continue;
     const cost = costOfMinutes(book.labour(table, undefined, plan.roles[role].id), book.exchange(table), start, minutes);

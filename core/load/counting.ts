@@ -1,5 +1,7 @@
 // Which work counts towards a load, and with what weight.
+
 import type { Placed } from "../placing/placed.ts";
+import { columnOf } from "../plan/rows.ts";
 import type { Project } from "../plan/schema.ts";
 import { percentHundredths } from "../plan/units.ts";
 
@@ -29,7 +31,7 @@ export const NOT_COUNTED = -1;
 
 /** For each row of work, the share of its minutes that counts, in hundredths of a percent; `NOT_COUNTED` where it does not. */
 export function countedShares({ plan, work }: Placed, counting: Counting): Int32Array {
-  const ofProject = Int32Array.from(plan.projects, (project) => {
+  const ofProject = columnOf(plan.projects, (project) => {
     if (project.stage === "cancelled") return NOT_COUNTED;
     if (!isPipeline(project) || counting.pipeline === "full") return 10_000;
     return counting.pipeline === "none" ? NOT_COUNTED : percentHundredths(project.probability ?? 100);

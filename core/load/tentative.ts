@@ -1,7 +1,9 @@
 // Work that may still go away: pencilled, asked for, or of a project that is not won yet.
+
 import type { Range } from "../calendar/periods.ts";
 import type { Placed } from "../placing/placed.ts";
 import { placedIn } from "../placing/placements.ts";
+import { flagsOf } from "../plan/rows.ts";
 import { isPipeline } from "./counting.ts";
 
 /** Counted minutes of people's tentative work: slot `i × periods.length + p` is people[i] in period p.
@@ -10,7 +12,7 @@ import { isPipeline } from "./counting.ts";
 export function tentativeLoads(model: Placed, people: ArrayLike<number>, shares: Int32Array, periods: readonly Range[]): Int32Array {
   const { plan, work, placements } = model;
   const { isPencilled, isAsked, project } = work;
-  const isLikely = Uint8Array.from(plan.projects, (own) => (isPipeline(own) ? 1 : 0));
+  const isLikely = flagsOf(plan.projects, isPipeline);
   const loads = new Int32Array(people.length * periods.length);
   for (let i = 0; i < people.length; i++)
     for (let at = work.byPerson.first[people[i]]; at < work.byPerson.first[people[i] + 1]; at++) {

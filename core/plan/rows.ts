@@ -107,6 +107,23 @@ export function rowsOf<L extends ChangedList>(plan: Plan, list: L): readonly Row
   return readers[list](plan);
 }
 
+/** A whole number for each row of a list, in one loop: `Int32Array.from` takes ten times as long. */
+export function columnOf<T>(list: readonly T[], of: (row: T, at: number) => number): Int32Array {
+  const column = new Int32Array(list.length);
+  for (let at = 0; at < list.length; at++) column[at] = of(list[at], at);
+  return column;
+}
+
+/** By row of a list 1 where something is true of it, else 0. */
+export function flagsOf<T>(list: readonly T[], is: (row: T, at: number) => boolean): Uint8Array {
+  const flags = new Uint8Array(list.length);
+  for (let at = 0; at < list.length; at++) if (is(list[at], at)) flags[at] = 1;
+  return flags;
+}
+
+/** The numbers of all rows of a list: 0, 1, 2, … */
+export const allRows = (list: readonly unknown[]): Int32Array => columnOf(list, (_, at) => at);
+
 /** Members grouped by owner: those of `owner` are `members[first[owner] … first[owner + 1])`, in row order. */
 export interface Grouping {
   first: Int32Array;

@@ -1,5 +1,5 @@
 // The tasks of a plan as a graph: outline, links, and an order in which they can be dated (Kahn 1962).
-import { type Grouping, groupRows, rowById } from "./rows.ts";
+import { columnOf, flagsOf, type Grouping, groupRows, rowById } from "./rows.ts";
 import type { Plan, Task } from "./schema.ts";
 
 /** Outline and links by row number; −1 stands for none. */
@@ -22,9 +22,9 @@ export interface TaskGraph {
 export function graphOf({ tasks, links }: Plan): TaskGraph {
   const rows = rowById(tasks);
   const row = (id: string | undefined) => (id === undefined ? -1 : (rows.get(id) ?? -1));
-  const parent = Int32Array.from(tasks, ({ parentId }) => row(parentId));
-  const from = Int32Array.from(links, (link) => row(link.from));
-  const to = Int32Array.from(links, (link) => row(link.to));
+  const parent = columnOf(tasks, ({ parentId }) => row(parentId));
+  const from = columnOf(links, (link) => row(link.from));
+  const to = columnOf(links, (link) => row(link.to));
   const graph = {
     parent,
     children: groupRows(parent, tasks.length),
@@ -34,7 +34,13 @@ export function graphOf({ tasks, links }: Plan): TaskGraph {
     outOf: groupRows(from, tasks.length),
     order: new Int32Array(0),
   };
-  return { ...graph, order: orderOf(graph, (task) => isUnscheduled(graph, tasks[task], task)) };
+  return {
+    ...graph,
+    order: orderOf(
+      graph,
+      flagsOf(tasks, (task, row) => isUnscheduled(graph, task, row)),
+    ),
+  };
 }
 
 /** True of a leaf without sizing: it has no dates, and links to and from it are ignored. */
@@ -80,10 +86,10 @@ function forWaiting(graph: TaskGraph, isIgnored: (row: number) => boolean, row: 
   else if (graph.parent[row] >= 0) visit(graph.parent[row]);
 }
 
-function orderOf(graph: TaskGraph, isUnscheduledRow: (row: number) => boolean): Int32Array {
+/** @param ignored By task row 1 where it has no dates. */
+function orderOf(graph: TaskGraph, ignored: Uint8Array): Int32Array {
   const count = graph.parent.length;
   const isIgnored = (row: number) => ignored[row] === 1;
-  const ignored = Uint8Array.from({ length: count }, (_, row) => (isUnscheduledRow(row) ? 1 : 0));
   const waits = new Int32Array(count);
   for (let row = 0; row < count; row++)
     forWaiting(graph, isIgnored, row, (follower) => {

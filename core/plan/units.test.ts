@@ -30,16 +30,12 @@ test("always: a decimal is rounded as its digits say, however many there are", (
   fc.assert(
     fc.property(fc.integer({ min: -9_999_999, max: 9_999_999 }), fc.integer({ min: 0, max: 9 }), (digits, places) => {
       const value = digits / 10 ** places;
-      for (const [unit, factor] of [
-        [workMinutes, 60n],
-        [durationTicks, 480n],
-        [minorUnits, 100n],
-        [rateUnits, 10_000n],
-      ] as const) {
+      const rounded = (factor: bigint) => {
         const [numerator, divisor] = [2n * BigInt(digits) * factor + 10n ** BigInt(places), 2n * 10n ** BigInt(places)];
-        const floor = numerator / divisor - (numerator < 0n && numerator % divisor !== 0n ? 1n : 0n);
-        expect(unit(value) + 0).toBe(Number(floor));
-      }
+        return Number(numerator / divisor - (numerator < 0n && numerator % divisor !== 0n ? 1n : 0n));
+      };
+      const found = [workMinutes, durationTicks, minorUnits, rateUnits].map((unit) => unit(value) + 0);
+      expect(found).toEqual([60n, 480n, 100n, 10_000n].map(rounded));
     }),
     { numRuns: 2_000 },
   );

@@ -7,6 +7,7 @@ import { defaultCounting } from "../load/counting.ts";
 import { roomDays } from "../load/room.ts";
 import type { Model } from "../model.ts";
 import { lookUp } from "../plan/lookUp.ts";
+import { columnOf } from "../plan/rows.ts";
 import { bestFitting, openingRow } from "./match.ts";
 import { needOf } from "./need.ts";
 
@@ -62,7 +63,7 @@ export function problemOf(model: Model, openingIds: readonly string[]): Problem 
   const room = people.map((person) => {
     if (weeks.length === 0) return new Int32Array(0);
     const days = roomDays(model, load, person, range);
-    return Int32Array.from(weeks, ({ start, stop }) => needTotal(days.subarray(start - range.start, stop - range.start)));
+    return columnOf(weeks, ({ start, stop }) => needTotal(days.subarray(start - range.start, stop - range.start)));
   });
   return { openings, options, weeks, people, room };
 }
