@@ -19,7 +19,8 @@ export function candidateColumns({ weeks, need, currency }: Candidates, onGive: 
     cover,
     {
       id: "room",
-      head: "Room by week",
+      head: "Room",
+      says: "By week, against what the opening asks for",
       width: 96,
       grow: 1,
       cell: ({ name, room }) => <RoomStrip name={name} weeks={weeks} need={need} room={room} />,
