@@ -23,25 +23,38 @@ export function consumeEffort(
   fullOn: (day: Day) => number,
   lastDay: Day = line.asStart(start).day + LONGEST_EFFORT_DAYS,
 ): Consumed | null {
-  const first = line.asStart(start);
   const consumed: Consumed = { finish: start, days: [], minutes: [] };
-  if (minutes === 0) return consumed;
+  const finish = finishOf(line, start, minutes, fullOn, lastDay, (day, used) => {
+    consumed.days.push(day);
+    consumed.minutes.push(used);
+  });
+  if (finish === null) return null;
+  consumed.finish = finish;
+  return consumed;
+}
+
+/** Where minutes of work end that are consumed from an instant on; null where that is not by the last day.
+ * @param take Hears of the days on which some are, and how many. */
+function finishOf(
+  line: WorkingLine,
+  start: Instant,
+  minutes: number,
+  fullOn: (day: Day) => number,
+  lastDay: Day,
+  take?: (day: Day, used: number) => void,
+): Instant | null {
+  if (minutes === 0) return start;
   let remaining = minutes;
-  let entered = first.tick;
+  let entered = line.asStart(start).tick;
   for (let index = Math.floor(start / TICKS_PER_DAY); ; index++, entered = 0) {
     const day = line.dayAt(index);
     if (day > lastDay) return null;
     const full = fullOn(day);
     const usable = Math.floor((full * (TICKS_PER_DAY - entered)) / TICKS_PER_DAY);
     const used = Math.min(usable, remaining);
-    if (used > 0) {
-      consumed.days.push(day);
-      consumed.minutes.push(used);
-    }
-    if (remaining <= usable) {
-      const tick = Math.min(TICKS_PER_DAY, entered + Math.ceil((remaining * TICKS_PER_DAY) / full));
-      return { ...consumed, finish: index * TICKS_PER_DAY + tick };
-    }
+    if (used > 0) take?.(day, used);
+    if (remaining <= usable)
+      return index * TICKS_PER_DAY + Math.min(TICKS_PER_DAY, entered + Math.ceil((remaining * TICKS_PER_DAY) / full));
     remaining -= used;
   }
 }
@@ -70,7 +83,7 @@ function leastStartOf(
 ): Instant {
   // No start that is looked at is later than the bound, so what has not finished by then never counts.
   const lastDay = Math.min(until, line.asStart(leastFinish).day + LONGEST_EFFORT_DAYS);
-  const finishFrom = (start: Instant) => consumeEffort(line, start, minutes, fullOn, lastDay)?.finish ?? Number.POSITIVE_INFINITY;
+  const finishFrom = (start: Instant) => finishOf(line, start, minutes, fullOn, lastDay) ?? Number.POSITIVE_INFINITY;
   let [below, start] = [earliest - 1, leastFinish];
   while (start - below > 1) {
     const middle = Math.floor((below + start) / 2);
