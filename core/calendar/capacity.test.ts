@@ -6,6 +6,7 @@ import { nextDate, plainCapacity, plainWeekMinutes } from "../../tests/plainCapa
 import { irregular } from "../../tests/randomPeople.ts";
 import { buildModel } from "../model.ts";
 import type { Calendar, Plan } from "../plan/schema.ts";
+import type { CapacityBook } from "./capacityBook.ts";
 import { parseDay } from "./day.ts";
 
 const small = { people: 8, projects: 2, tasks: 10, assignments: 10, links: 0 };
@@ -68,4 +69,34 @@ test("somebody changed has a new capacity, and all others keep the one they had"
   const book = capacity.withPeople(changed, lines, formerOf);
   expect([capacity.on(row, friday), book.on(row, friday), book.on(row, friday - 4)]).toEqual([480, 0, 480]);
   expect(book.of(mara, friday, friday + 1).regular).toBe(known);
+});
+
+test("always: a day asked for by itself has what it has in a range, far outside the span and after a change too (seeds 1 to 6)", () => {
+  for (let seed = 1; seed <= 6; seed++) {
+    const plan = irregular(largePlan(small, seed), seed);
+    const { capacity, lines } = buildModel(plan);
+    const { start, stop } = capacity.span;
+    const days = [start - 1_300, start - 1, start, start + 40, stop - 1, stop, stop + 511, stop + 512, stop + 3_000];
+    const alone = (book: CapacityBook) => plan.people.map((_, row) => days.map((day) => book.on(row, day)));
+    const inRange = (book: CapacityBook) =>
+      plan.people.map((_, row) =>
+        days.map((day) => {
+          const { regular, overtime, at } = book.fresh(row, day - 3, day + 3, "approved");
+          return regular[at + 3] + overtime[at + 3];
+        }),
+      );
+    expect(alone(capacity)).toEqual(inRange(capacity));
+    // Every second person works other weeks now; the others keep what is known of them.
+    const people = plan.people.map((own, row) =>
+      row % 2 === 0 ? { ...own, patterns: [{ from: first, week: [1, 2, 3, 4, 5, 6, 7] }] } : own,
+    );
+    const changed = { ...plan, people };
+    const next = capacity.withPeople(
+      changed,
+      lines,
+      Int32Array.from(people, (_, row) => (row % 2 === 0 ? -1 : row)),
+    );
+    expect(alone(next)).toEqual(inRange(next));
+    expect(alone(next)).not.toEqual(alone(capacity));
+  }
 });

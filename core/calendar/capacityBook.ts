@@ -13,6 +13,9 @@ export interface DayMinutes {
   at: number;
 }
 
+/** Days that are reckoned together where one of them is asked for outside the span. */
+const BLOCK_DAYS = 512;
+
 /** A person's capacity by day, from one shared table inside `span` and reckoned on the spot outside it. */
 export class CapacityBook {
   readonly #people: readonly Person[];
@@ -21,6 +24,8 @@ export class CapacityBook {
   readonly #days: number;
   /** By person row, once asked for: minutes of each day of the span. */
   readonly #filled: (DayMinutes | undefined)[];
+  /** By person row, then by number of the block of days: regular and overtime minutes of days outside the span. */
+  readonly #beyond = new Map<number, Map<number, Int32Array>>();
   /** Plain week minutes, laid out likewise for those who are asked for. */
   readonly #plain = new Map<number, Int32Array>();
 
@@ -43,6 +48,8 @@ export class CapacityBook {
     formerOf.forEach((former, person) => {
       if (former < 0) return;
       book.#filled[person] = this.#filled[former];
+      const beyond = this.#beyond.get(former);
+      if (beyond) book.#beyond.set(person, beyond);
       const plain = this.#plain.get(former);
       if (plain) book.#plain.set(person, plain);
     });
@@ -52,13 +59,17 @@ export class CapacityBook {
   /** A person's capacity over a range, approved leave applied. The arrays are shared: read, never write. */
   of(person: number, start: Day, stop: Day): DayMinutes {
     if (start < this.span.start || stop > this.span.stop) return this.fresh(person, start, stop, "approved");
+    return { ...this.#spanOf(person), at: start - this.span.start };
+  }
+
+  #spanOf(person: number): DayMinutes {
     let filled = this.#filled[person];
     if (!filled) {
       filled = { regular: new Int32Array(this.#days), overtime: new Int32Array(this.#days), at: 0 };
       this.#fill(person, this.span.start, this.span.stop, filled.regular, filled.overtime, 0, "approved");
       this.#filled[person] = filled;
     }
-    return { ...filled, at: start - this.span.start };
+    return filled;
   }
 
   /** The same reckoned anew, with requested leave granted too where asked for. */
@@ -91,8 +102,25 @@ export class CapacityBook {
 
   /** Regular and overtime minutes of one day. */
   on(person: number, day: Day): number {
-    const { regular, overtime, at } = this.of(person, day, day + 1);
-    return regular[at] + overtime[at];
+    const { start, stop } = this.span;
+    if (day < start || day >= stop) {
+      const block = Math.floor(day / BLOCK_DAYS);
+      return this.#blockOf(person, block)[day - block * BLOCK_DAYS];
+    }
+    const { regular, overtime } = this.#spanOf(person);
+    return regular[day - start] + overtime[day - start];
+  }
+
+  #blockOf(person: number, block: number): Int32Array {
+    const blocks = this.#beyond.get(person) ?? new Map<number, Int32Array>();
+    this.#beyond.set(person, blocks);
+    let minutes = blocks.get(block);
+    if (!minutes) {
+      const { regular, overtime } = this.fresh(person, block * BLOCK_DAYS, (block + 1) * BLOCK_DAYS, "approved");
+      minutes = regular.map((own, at) => own + overtime[at]);
+      blocks.set(block, minutes);
+    }
+    return minutes;
   }
 
   #fill(person: number, start: Day, stop: Day, regular: Int32Array, overtime: Int32Array, at: number, leave: Leave): void {
