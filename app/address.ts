@@ -4,16 +4,16 @@ import { createLoader } from "nuqs/server";
 import { horizonOf, periodSettingsOf, todayOf } from "../core/calendar/horizon.ts";
 import { windowFrom } from "../ui/timeWindow.ts";
 import { type MoneyParams, moneyParams, moneyQueryOf } from "../views/money/moneyParams.ts";
-import { clockDay, currentAnswer, currentModel } from "./host.ts";
+import { clockDay, currentAnswer, shownModel } from "./host.ts";
 
 export type SearchParams = Promise<Record<string, string | string[] | undefined>>;
 
 /** The time window that a page's URL states. */
 export async function windowOfPage(searchParams: SearchParams) {
-  const { model } = await currentModel();
+  const { plan } = await shownModel();
   const { from, to, by } = await searchParams;
   const one = (value: string | string[] | undefined) => (typeof value === "string" ? value : null);
-  return windowFrom(one(from), one(to), one(by), todayOf(model.plan, clockDay()), horizonOf(model.plan), periodSettingsOf(model.plan));
+  return windowFrom(one(from), one(to), one(by), todayOf(plan, clockDay()), horizonOf(plan), periodSettingsOf(plan));
 }
 
 /** One value of a page's URL. */
@@ -26,9 +26,9 @@ const loadMoney = createLoader(moneyParams);
 
 /** What a page's URL asks of money. @param set What the page itself asks for in place of that. */
 export async function moneyAskedBy(searchParams: SearchParams, set: Partial<MoneyParams> = {}) {
-  const { model } = await currentModel();
+  const { plan } = await shownModel();
   const params = { ...loadMoney(await searchParams), ...set };
-  return moneyQueryOf(params, await windowOfPage(searchParams), horizonOf(model.plan));
+  return moneyQueryOf(params, await windowOfPage(searchParams), horizonOf(plan));
 }
 
 /** The money that a page's URL asks for. */

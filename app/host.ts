@@ -82,6 +82,9 @@ async function shownNow() {
   return { revision, sketchId, shown, planned: model, kept };
 }
 
+/** The model of what the page shows. */
+export const shownModel = async (): Promise<Model> => (await shownNow()).shown;
+
 function answerOf<Q extends Question>(now: Awaited<ReturnType<typeof shownNow>>, question: Q, query: QueryOf<Q>) {
   const { revision, sketchId, shown, planned, kept } = now;
   const key = JSON.stringify(query);

@@ -3,6 +3,7 @@ import type { Page } from "@playwright/test";
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
 import { goTo, sheetOf, untilSaved } from "./pages.ts";
+import { planOf, postJson } from "./planRoute.ts";
 
 const cell = (page: Page, name: string, week: string) => page.getByRole("gridcell", { name: new RegExp(`^${name}, ${week}`) });
 const bar = (page: Page) => page.getByRole("status").filter({ hasText: "Sketch:" });
@@ -146,5 +147,12 @@ test.describe("from the first", () => {
     await page.getByRole("button", { name: "Close the sketch" }).click();
     await expect(cell(page, "Mara Ellingsen", "week of 15 February")).toContainText("−19.2");
     expect(await texts()).toEqual(new Set(["0.8", "−19.2"]));
+    // Weeks that begin on Sundays in the sketch do so in its pages, and in no other one.
+    const { revision } = await planOf(server);
+    const entry = { id: "on-sundays", words: "begin weeks on Sundays", edit: { kind: "changeSettings", set: { weekStartsOn: 7 } } };
+    const edit = { kind: "drawInSketch", id: "sketch-spring", entry };
+    expect((await postJson(server, "/api/edits", { base: revision, request: { kind: "edit", edit } })).status).toBe(200);
+    const hasSundays = async (path: string) => /week of (24|31) January/.test(await sent(path));
+    expect([await hasSundays("/balance?sketch=sketch-spring"), await hasSundays("/balance")]).toEqual([true, false]);
   });
 });

@@ -19,15 +19,16 @@ export function unitResults(path) {
   const results = read(path) ?? { numPassedTests: 0, numFailedTests: 1, numPendingTests: 0, testResults: [] };
   const tests = results.testResults.flatMap(({ name, status, message, assertionResults }) => {
     const file = relative(process.cwd(), name);
-    // A file that cannot be read has failed without a test.
-    if (status === "failed" && assertionResults.length === 0) return [{ file, title: "the file itself", status, ms: 0, why: [message] }];
-    return assertionResults.map((test) => ({
+    const own = assertionResults.map((test) => ({
       file,
       title: test.title,
       status: test.status,
       ms: test.meta?.processorMs ?? 0,
       why: test.failureMessages,
     }));
+    // A file that cannot be read, or prepared, has failed without a test.
+    const isAlone = status === "failed" && own.every((test) => test.status !== "failed");
+    return isAlone ? [...own, { file, title: "the file itself", status, ms: 0, why: [message] }] : own;
   });
   return { tests, passed: results.numPassedTests, failed: results.numFailedTests, skipped: results.numPendingTests };
 }

@@ -24,14 +24,18 @@ function drawingsIn(element: Element): Promise<SVGElement[]> {
   });
 }
 
-/** The drawings in an element, each where it stands with its caption, as a whole SVG text. @param side What stands under the
- * heading, smaller. */
-async function chartText(
-  element: Element,
-  title: string,
-  side: string,
-  marks: readonly ChartMark[],
-): Promise<{ svg: string; width: number; height: number }> {
+/** A file of charts. */
+interface ChartFile {
+  /** Without its ending. */
+  name: string;
+  title: string;
+  /** What stands under the title, smaller. */
+  side: string;
+  marks: readonly ChartMark[];
+}
+
+/** The drawings in an element, each where it stands with its caption, as a whole SVG text. */
+async function chartText(element: Element, { title, side, marks }: ChartFile): Promise<{ svg: string; width: number; height: number }> {
   const drawn = await drawingsIn(element);
   const box = element.getBoundingClientRect();
   const { width, height } = drawn.length === 1 ? drawn[0].getBoundingClientRect() : box;
@@ -98,26 +102,14 @@ function withStyles(drawn: SVGElement): SVGElement {
   return copy;
 }
 
-export async function saveChartSvg(
-  element: Element,
-  name: string,
-  title: string,
-  side: string,
-  marks: readonly ChartMark[],
-): Promise<void> {
-  const { svg } = await chartText(element, title, side, marks);
-  saveFile(new Blob([svg], { type: "image/svg+xml" }), `${name}.svg`);
+export async function saveChartSvg(element: Element, file: ChartFile): Promise<void> {
+  const { svg } = await chartText(element, file);
+  saveFile(new Blob([svg], { type: "image/svg+xml" }), `${file.name}.svg`);
 }
 
 /** Drawn at twice its size, so that it stays sharp on a large screen. */
-export async function saveChartPng(
-  element: Element,
-  name: string,
-  title: string,
-  side: string,
-  marks: readonly ChartMark[],
-): Promise<void> {
-  const { svg, width, height } = await chartText(element, title, side, marks);
+export async function saveChartPng(element: Element, file: ChartFile): Promise<void> {
+  const { svg, width, height } = await chartText(element, file);
   const image = new Image();
   image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`;
   await image.decode();
@@ -127,5 +119,5 @@ export async function saveChartPng(
   context?.scale(2, 2);
   context?.drawImage(image, 0, 0);
   const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, "image/png"));
-  if (blob) saveFile(blob, `${name}.png`);
+  if (blob) saveFile(blob, `${file.name}.png`);
 }

@@ -23,7 +23,7 @@ export function SaveChartLines({ what, chart, name, title, side, marks, disabled
     const { saveChartPng, saveChartSvg } = await import("./saveChart.ts");
     if (!chart.current) return;
     const saved = as === "svg" ? saveChartSvg : saveChartPng;
-    await saved(chart.current, name, title, side(), marks);
+    await saved(chart.current, { name, title, side: side(), marks });
   };
   return (["png", "svg"] as const).map((as) => (
     <button key={as} type="button" className="menu-line" disabled={disabled} onClick={() => void save(as)}>

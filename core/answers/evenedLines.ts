@@ -1,5 +1,4 @@
 // What lines of evening out come to when some of them are left out: measured again one after the other.
-
 import { Measured, type Measures } from "../balancing/measures.ts";
 import { type NamedEffect, namedEffect } from "../balancing/namedEffect.ts";
 import type { Range } from "../calendar/periods.ts";

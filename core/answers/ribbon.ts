@@ -1,5 +1,4 @@
 // The whole horizon at a glance: capacity and load of everybody, week by week.
-
 import type { Day } from "../calendar/day.ts";
 import { horizonOf, periodSettingsOf, todayOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";

@@ -1,5 +1,4 @@
 // What every proposal is judged by: the same few figures of the whole plan, before and after.
-
 import type { Day } from "../calendar/day.ts";
 import { horizonOf, periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";

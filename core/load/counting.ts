@@ -1,5 +1,4 @@
 // Which work counts towards a load, and with what weight.
-
 import type { Placed } from "../placing/placed.ts";
 import { columnOf } from "../plan/rows.ts";
 import type { Project } from "../plan/schema.ts";

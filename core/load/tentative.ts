@@ -1,5 +1,4 @@
 // Work that may still go away: pencilled, asked for, or of a project that is not won yet.
-
 import type { Range } from "../calendar/periods.ts";
 import type { Placed } from "../placing/placed.ts";
 import { placedIn } from "../placing/placements.ts";

@@ -34,13 +34,8 @@ export function graphOf({ tasks, links }: Plan): TaskGraph {
     outOf: groupRows(from, tasks.length),
     order: new Int32Array(0),
   };
-  return {
-    ...graph,
-    order: orderOf(
-      graph,
-      flagsOf(tasks, (task, row) => isUnscheduled(graph, task, row)),
-    ),
-  };
+  const ignored = flagsOf(tasks, (task, at) => isUnscheduled(graph, task, at));
+  return { ...graph, order: orderOf(graph, ignored) };
 }
 
 /** True of a leaf without sizing: it has no dates, and links to and from it are ignored. */

@@ -39,7 +39,7 @@ export interface Work {
 /** Lays out the work of a plan. */
 export function workOf(plan: Plan): Work {
   const summaries = summaryIds(plan);
-  const effortTasks = Int32Array.from(
+  const effortTasks = new Int32Array(
     plan.tasks.flatMap((task, row) => (task.effortHours !== undefined && !summaries.has(task.id) ? [row] : [])),
   );
   const assignments = plan.assignments.length;
