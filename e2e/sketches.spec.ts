@@ -152,7 +152,7 @@ test.describe("from the first", () => {
     const entry = { id: "on-sundays", words: "begin weeks on Sundays", edit: { kind: "changeSettings", set: { weekStartsOn: 7 } } };
     const edit = { kind: "drawInSketch", id: "sketch-spring", entry };
     expect((await postJson(server, "/api/edits", { base: revision, request: { kind: "edit", edit } })).status).toBe(200);
-    const hasSundays = async (path: string) => /week of (24|31) January/.test(await sent(path));
+    const hasSundays = async (path: string) => (await sent(path)).includes("week of 24 January");
     expect([await hasSundays("/balance?sketch=sketch-spring"), await hasSundays("/balance")]).toEqual([true, false]);
   });
 });
