@@ -19,7 +19,8 @@ try {
   print(`${project}, ready to use`, await best((url) => opened(url, project)));
   for (const name of screens) print(`to ${name}, for the first time`, await best((url) => changed(url, name, false)));
   for (const name of screens) print(`to ${name}, again`, await best((url) => changed(url, name, true)));
-  print("a task’s sheet", await best((url) => sheet(url, project)));
+  print("a task’s sheet, right after", await best((url) => sheet(url, project, 500)));
+  print("a task’s sheet, at rest", await best((url) => sheet(url, project, 2_500)));
 } finally {
   await browser.close();
   for (const server of servers) await server.stop();
@@ -85,10 +86,10 @@ function pressed(page, name) {
   }, name);
 }
 
-async function sheet(url, project) {
+async function sheet(url, project, restMs) {
   const page = await newPage();
   await usable(page, `${url}${project}`);
-  await page.waitForTimeout(500);
+  await page.waitForTimeout(restMs);
   const took = await page.evaluate(async () => {
     const row = document.querySelectorAll("[data-task]")[3];
     const start = performance.now();

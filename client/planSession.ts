@@ -8,11 +8,12 @@ import type { HostState, Notice, StepBack } from "./host.ts";
 import type { Initial } from "./initial.ts";
 import { KeptAnswers } from "./keptAnswers.ts";
 import { forgetJustMade, justMade, type KeptEdit, keepJustMade, newKey, storageOfWindow } from "./keptEdit.ts";
+import { fullyLoaded } from "./laterScripts.ts";
 import type { PlanWorker } from "./plan.worker.ts";
 import { firstThread, type PlanThread, startWorker } from "./planThread.ts";
 import type { AnswerOf, QueryOf, Question } from "./questions.ts";
 import type { SearchKind, SearchNews, SearchQuery } from "./searches.ts";
-import { whenIdle } from "./whenIdle.ts";
+import { noteUse } from "./whenAtRest.ts";
 
 /** The worker is not there any longer; what it was asked is asked anew. */
 class WorkerEnded extends Error {}
@@ -97,6 +98,8 @@ export class PlanSession {
       if (this.#ended !== isCurrent) return;
       const version = this.#formerVersions + state.version;
       if (version !== this.#state?.version) this.#answers.clear();
+      // Now it can be used.
+      if (!this.#state) noteUse();
       this.#state = { ...state, version };
       this.#setRead();
       for (const listen of this.#listeners) listen();
@@ -112,7 +115,7 @@ export class PlanSession {
     for (let tries = 0; worker === this.#worker; tries++) {
       try {
         await worker.start(Comlink.proxy(listener), left, this.#sketchId);
-        whenIdle(() => void worker.warm());
+        void fullyLoaded().then(() => worker.warm());
         // Another one may have been opened meanwhile.
         await worker.openSketch(this.#sketchId);
         for (const { key } of left) forgetJustMade(this.#storage, key);

@@ -21,13 +21,16 @@ export async function load(page: Page, server: Server, path: string): Promise<vo
 
 const untilReady = (page: Page): Promise<void> => page.locator("[data-ready=yes]").waitFor({ state: "attached" });
 
-/** Goes to a path of the application without loading it again, by the router that its links use. */
+/** Goes to a path of the application without loading it again, by the router that its links use. Again where that was lost: an
+ * address follows what is pressed at most every twentieth of a second, and one that is still to come would put back the screen. */
 async function follow(page: Page, path: string): Promise<void> {
   const target = new URL(path, page.url()).href;
-  await page.evaluate((to) => {
-    (window as unknown as { next: { router: { push(path: string): void } } }).next.router.push(to);
-  }, path);
-  await page.waitForURL((url) => url.href === target);
+  await expect(async () => {
+    await page.evaluate((to) => {
+      (window as unknown as { next: { router: { push(path: string): void } } }).next.router.push(to);
+    }, path);
+    await page.waitForURL((url) => url.href === target, { timeout: 5_000 });
+  }).toPass();
 }
 
 /** Waits until everything made on the page has been settled with the server. */

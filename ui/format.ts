@@ -82,15 +82,23 @@ export const shortDay = (day: Day): string => format(dateOfDay(day), "d MMM");
 /** A day as "8 Feb 2027". */
 export const longDay = (day: Day): string => format(dateOfDay(day), "d MMM yyyy");
 
+/** The days of a week as they are headed, Monday first. */
+export const WEEKDAYS = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"] as const;
+
 /** A day as "Tue 9 Feb". */
 export const weekdayText = (day: Day): string => format(dateOfDay(day), "EEE d MMM");
 
 /** A month as "Feb", with the year in January. */
 export const monthText = (day: Day): string => format(dateOfDay(day), dateOfDay(day).getMonth() === 0 ? "yyyy" : "MMM");
 
-/** A month as "February 2027". */
+/** A month as "Feb 2027". */
 export const monthOfYearText = (day: Day): string => format(dateOfDay(day), "MMM yyyy");
+
+/** A month as "February 2027". */
 export const fullMonthText = (day: Day): string => format(dateOfDay(day), "MMMM yyyy");
+
+/** "January" to "December". */
+export const monthNames = (): string[] => Array.from({ length: 12 }, (_, month) => format(new Date(2027, month, 1), "MMMM"));
 
 /** A range as "25 Jan – 21 Mar 2027". */
 export function rangeText({ start, stop }: Range): string {

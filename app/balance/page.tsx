@@ -1,11 +1,8 @@
 import { createLoader } from "nuqs/server";
 import { Balance } from "../../views/balance/balance.tsx";
-import { boardViewOf, viewParams } from "../../views/balance/balanceParams.ts";
+import { boardViewOf, FIRST_ROWS, isWhole, viewParams } from "../../views/balance/balanceParams.ts";
 import { oneParam, type SearchParams, windowOfPage } from "../address.ts";
 import { answerNow } from "../host.ts";
-
-/** Rows that come with their figures in the HTML; the rest follow from the browser's own copy of the plan. */
-const FIRST_ROWS = 60;
 
 const loadView = createLoader(viewParams);
 
@@ -15,6 +12,5 @@ export default async function BalancePage({ searchParams }: { searchParams: Sear
   const params = await loadView(searchParams);
   const query = { ...window, open, view: boardViewOf(params), countsTasks: params.show === "tasks" };
   const initial = await answerNow("board", { ...query, limit: FIRST_ROWS });
-  const isWhole = initial.data.filled === initial.data.rows.length;
-  return <Balance initial={isWhole ? { ...initial, key: JSON.stringify(query) } : initial} />;
+  return <Balance initial={isWhole(initial.data) ? { ...initial, key: JSON.stringify(query) } : initial} />;
 }

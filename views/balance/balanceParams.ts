@@ -1,5 +1,6 @@
 // What the address says of how the board is looked at; read by the page on the server and by the screen.
 import { parseAsBoolean, parseAsString, parseAsStringLiteral } from "nuqs/server";
+import type { Board } from "../../core/answers/board.ts";
 import { type BoardView, boardOnly, boardRowKinds, boardSorts } from "../../core/board/view.ts";
 
 export const measures = ["room", "load", "share", "capacity", "fte", "tasks"] as const;
@@ -25,6 +26,12 @@ export const viewParams = {
 };
 
 export type ViewParams = { [K in keyof typeof viewParams]: NonNullable<ReturnType<(typeof viewParams)[K]["parse"]>> };
+
+/** Rows that come with their figures in the HTML; the others follow once the page has come to rest. */
+export const FIRST_ROWS = 60;
+
+/** Whether these are all of a board's figures. */
+export const isWhole = ({ filled, rows }: Pick<Board, "filled" | "rows">): boolean => filled === rows.length;
 
 /** The parameters of the filters, in the order they stand in. */
 export const filterKeys = ["role", "skill", "team", "location", "project", "category", "client", "stage"] as const;

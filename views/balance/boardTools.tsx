@@ -19,7 +19,7 @@ import { pageText, printPage } from "../../ui/savePage.tsx";
 import { SignLegend } from "../../ui/signLegend.tsx";
 import { takeOut } from "../../ui/takeOut.ts";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
-import { filterKeys, type Measure, type ViewParams } from "./balanceParams.ts";
+import { filterKeys, isWhole, type Measure, type ViewParams } from "./balanceParams.ts";
 import { boardSigns } from "./boardSigns.tsx";
 import type { useBalance } from "./useBalance.ts";
 
@@ -195,7 +195,7 @@ function OutMenu({ balance }: { balance: Hook }) {
         <DownloadLink className="menu-line" href={file("xlsx")} name="balance.xlsx">
           This window as XLSX
         </DownloadLink>
-        <button type="button" className="menu-line" disabled={board.filled < board.rows.length} onClick={() => void print()}>
+        <button type="button" className="menu-line" disabled={!isWhole(board)} onClick={() => void print()}>
           Print…
         </button>
       </div>
@@ -205,7 +205,6 @@ function OutMenu({ balance }: { balance: Hook }) {
 
 function ViewMenu({ balance }: { balance: Hook }) {
   const session = usePlan();
-  const views = useMaybeAnswer("views", { screen: "balance" }, null) ?? [];
   const [name, setName] = useState("");
   const save = () => {
     const view = { id: newId("view"), name: name.trim(), screen: "balance" as const, query: balance.viewQuery() };
@@ -214,20 +213,24 @@ function ViewMenu({ balance }: { balance: Hook }) {
   return (
     <Menu label="Views" icon={<Bookmark size={14} />}>
       <div className="w-[250px]">
-        {views.length === 0 && <p className="pb-2 text-ink-2">Rows, filters, measure and order can be kept under a name.</p>}
-        <ul>
-          {views.map(({ id, name: kept, query }) => (
-            <ViewLine
-              key={id}
-              name={kept}
-              onTake={() => balance.takeView(query)}
-              onDelete={() => void session.edit({ kind: "deleteView", id })}
-            />
-          ))}
-        </ul>
+        <KeptViews onTake={balance.takeView} />
         <KeepForm name={name} onName={setName} onKeep={() => void save()} />
       </div>
     </Menu>
+  );
+}
+
+/** Asked for when the menu is opened. */
+function KeptViews({ onTake }: { onTake: (query: string) => void }) {
+  const session = usePlan();
+  const views = useMaybeAnswer("views", { screen: "balance" }, null);
+  if (views?.length === 0) return <p className="pb-2 text-ink-2">Rows, filters, measure and order can be kept under a name.</p>;
+  return (
+    <ul>
+      {views?.map(({ id, name, query }) => (
+        <ViewLine key={id} name={name} onTake={() => onTake(query)} onDelete={() => void session.edit({ kind: "deleteView", id })} />
+      ))}
+    </ul>
   );
 }
 

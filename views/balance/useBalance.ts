@@ -2,9 +2,10 @@
 // Binds the Balance screen to the plan: its window, what is open and selected, and the edits made there.
 import { createLoader, createSerializer, parseAsArrayOf, parseAsString, useQueryState, useQueryStates } from "nuqs";
 import { useCallback, useEffect, useEffectEvent, useMemo, useState } from "react";
-import type { Initial } from "../../client/initial.ts";
+import { dataOf, type Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer, useMaybeAnswer } from "../../client/session.tsx";
+import { useHasRested } from "../../client/useHasRested.ts";
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { Bar } from "../../core/load/bars.ts";
@@ -13,7 +14,7 @@ import { isCalendarDate } from "../../core/plan/calendarDate.ts";
 import { focusSoon } from "../../ui/focusSoon.ts";
 import { toggledList } from "../../ui/toggled.ts";
 import { usePlanWindow } from "../frame/windowed.ts";
-import { boardViewOf, filterKeys, type ViewParams, viewParams } from "./balanceParams.ts";
+import { boardViewOf, FIRST_ROWS, filterKeys, isWhole, type ViewParams, viewParams } from "./balanceParams.ts";
 import { useBoardEdits } from "./useBoardEdits.ts";
 import { useBoardPreview } from "./useBoardPreview.ts";
 
@@ -28,7 +29,8 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
   const [params, setParams] = useQueryStates(viewParams, { shallow: true });
   const view = boardViewOf(params);
   const query = { range, grain, open, view, countsTasks: params.show === "tasks" };
-  const before = useAnswer("board", query, initial);
+  const isAsked = useHasRested() || isWhole(dataOf(initial));
+  const before = useAnswer("board", isAsked ? query : { ...query, limit: FIRST_ROWS }, initial);
   const preview = useBoardPreview(before, query);
   const { board, setPreviewed } = preview;
   const cell = useCell(view.counting, setPreviewed);

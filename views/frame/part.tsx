@@ -3,8 +3,8 @@
 // are first shown, so that the screen itself can be used sooner.
 import { type ComponentType, type ReactNode, useEffect, useState } from "react";
 import { toast } from "sonner";
+import { fullyLoaded, loadAhead } from "../../client/laterScripts.ts";
 import { useHost } from "../../client/session.tsx";
-import { whenIdle } from "../../client/whenIdle.ts";
 import { SheetSpace } from "../../ui/sheet.tsx";
 
 interface Later<P extends object> {
@@ -18,18 +18,14 @@ const RETRY_MS = 3_000;
 
 let lastId = 0;
 
-/** What the parts of the screens that were shown so far still have to load. */
-const waiting = new Set<() => Promise<unknown>>();
-
 /** A part that is loaded later, for `Part` and `SheetPart`. */
 export function later<P extends object>(find: () => Promise<ComponentType<P>>): Later<P> {
   const load = async () => {
     own.loaded = await find();
-    waiting.delete(load);
     return own.loaded;
   };
   const own: Later<P> = { id: ++lastId, loaded: null, load };
-  waiting.add(load);
+  loadAhead(load);
   return own;
 }
 
@@ -70,22 +66,10 @@ async function loadedSurely<P extends object>(of: Later<P>, signal: AbortSignal)
   return null;
 }
 
-/** Loads the parts of a screen that are still to come, one after the other, each once nothing else is to be done. */
+/** Loads the parts of a screen that are still to come, once the page has come to rest. */
 export function useParts(): void {
   const isRead = useHost((state) => state !== null);
   useEffect(() => {
-    if (!isRead) return;
-    const leave = new AbortController();
-    void loadWaiting(leave.signal);
-    return () => leave.abort();
+    if (isRead) void fullyLoaded();
   }, [isRead]);
-}
-
-async function loadWaiting(signal: AbortSignal): Promise<void> {
-  for (const load of waiting) {
-    await new Promise<void>((resolve) => whenIdle(resolve));
-    if (signal.aborted) return;
-    // Without the server that is told when somebody asks for it.
-    await load().catch(() => undefined);
-  }
 }

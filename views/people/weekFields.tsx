@@ -3,6 +3,7 @@
 import type { FieldErrors, Path, UseFormRegister } from "react-hook-form";
 import * as z from "zod";
 import { FormFault, TextInput } from "../../ui/field.tsx";
+import { WEEKDAYS } from "../../ui/format.ts";
 
 const read = (text: string) => Number(text.trim() === "" ? 0 : text.replace(",", "."));
 
@@ -11,8 +12,6 @@ export const weekSchema = z.array(z.string().refine((text) => read(text) >= 0 &&
 
 /** The hours that were typed. */
 export const weekHours = (week: readonly string[]): number[] => week.map(read);
-
-const weekdays = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"] as const;
 
 export function WeekFields<T extends { week: string[] }>({
   register,
@@ -26,7 +25,7 @@ export function WeekFields<T extends { week: string[] }>({
   return (
     <div>
       <div className="grid grid-cols-7 gap-1">
-        {weekdays.map((day, at) => (
+        {WEEKDAYS.map((day, at) => (
           <label key={day} className="text-center text-[12px] text-ink-2">
             {day}
             <TextInput {...register(`${name}.${at}` as Path<T>)} inputMode="decimal" aria-invalid={faults?.[at] !== undefined} />

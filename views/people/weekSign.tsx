@@ -1,6 +1,5 @@
 // A working week as seven small columns, Monday first, with its hours and those of the weeks that follow.
-
-const days = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
+import { WEEKDAYS } from "../../ui/format.ts";
 
 const sumOf = (week: readonly number[]) => Math.round(week.reduce((total, hours) => total + hours, 0) * 10) / 10;
 
@@ -10,7 +9,7 @@ export function WeekSign({ weeks }: { weeks: readonly (readonly number[])[] }) {
     <span title={says} className="flex items-end gap-2">
       <span className="sr-only">{says}</span>
       <span aria-hidden className="flex h-[18px] items-end gap-[2px]">
-        {days.map((day, at) => (
+        {WEEKDAYS.map((day, at) => (
           <span
             key={day}
             className={weeks[0][at] > 0 ? "w-[6px] bg-room" : "w-[6px] bg-line-2"}
@@ -26,6 +25,6 @@ export function WeekSign({ weeks }: { weeks: readonly (readonly number[])[] }) {
 }
 
 function sentence(week: readonly number[]): string {
-  const worked = days.flatMap((day, at) => (week[at] > 0 ? [`${day} ${week[at]}`] : []));
+  const worked = WEEKDAYS.flatMap((day, at) => (week[at] > 0 ? [`${day} ${week[at]}`] : []));
   return `${sumOf(week)} hours a week${worked.length > 0 ? `: ${worked.join(", ")}` : ""}`;
 }

@@ -4,6 +4,7 @@ import type { Settable } from "../../core/edits/kind.ts";
 import type { Settings } from "../../core/plan/schema.ts";
 import { usualSettings } from "../../core/plan/usualSettings.ts";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
+import { monthNames } from "../../ui/format.ts";
 import { type Option, textOptions } from "../../ui/options.ts";
 
 const numberOf = (text: string) => Number(text.trim().replace(",", "."));
@@ -35,12 +36,9 @@ export const settingsFields = z
 
 export type SettingsFields = z.infer<typeof settingsFields>;
 
-const weekdays = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"];
-export const weekdayOptions: Option[] = weekdays.map((text, at) => ({ value: String(at + 1), text }));
-export const monthOptions: Option[] = Array.from({ length: 12 }, (_, at) => ({
-  value: String(at + 1),
-  text: new Date(Date.UTC(2027, at, 1)).toLocaleDateString("en-GB", { month: "long", timeZone: "UTC" }),
-}));
+const numbered = (texts: readonly string[]): Option[] => texts.map((text, at) => ({ value: String(at + 1), text }));
+export const weekdayOptions = numbered(["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"]);
+export const monthOptions = numbered(monthNames());
 
 export const currencyOptions = (): Option[] => textOptions(Intl.supportedValuesOf("currency"));
 

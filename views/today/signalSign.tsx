@@ -1,11 +1,9 @@
 "use client";
 // The sign that a row wants attention, with the sentences of Today: they are asked for once for a whole screen.
 import { createContext, type ReactNode, useContext, useMemo } from "react";
-import { useMaybeAnswer } from "../../client/session.tsx";
 import type { Attention } from "../../core/attention/kinds.ts";
-import { useFrame } from "../frame/facts.ts";
 import { sentenceOf } from "./attentionWords.ts";
-import { type About, aboutKey, aboutsOf } from "./signalsOf.tsx";
+import { type About, aboutKey, aboutsOf, useSignals } from "./signalsOf.tsx";
 
 type ByAbout = ReadonlyMap<string, readonly Attention[]>;
 
@@ -14,8 +12,7 @@ const Signals = createContext(none);
 
 /** What stands under it shows signs at its rows. */
 export function WithSignals({ children }: { children: ReactNode }) {
-  const { clock } = useFrame();
-  const signals = useMaybeAnswer("today", { clock }, null)?.signals;
+  const signals = useSignals();
   const byAbout = useMemo(() => (signals ? grouped(signals) : none), [signals]);
   return <Signals value={byAbout}>{children}</Signals>;
 }

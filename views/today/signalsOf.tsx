@@ -1,6 +1,7 @@
 "use client";
-// The signals about one person, task or project, where they are looked at: the words and the step of Today.
 import { useMaybeAnswer } from "../../client/session.tsx";
+// The signals about one person, task or project, where they are looked at: the words and the step of Today.
+import { useHasRested } from "../../client/useHasRested.ts";
 import type { Attention } from "../../core/attention/kinds.ts";
 import Link from "../../ui/link.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
@@ -13,10 +14,8 @@ export type About = { personId: string } | { taskId: string } | { projectId: str
 const MOST_SHOWN = 4;
 
 export function SignalsOf(about: About) {
-  const { clock } = useFrame();
-  const today = useMaybeAnswer("today", { clock }, null);
   const linkTo = useLinkTo();
-  const own = today?.signals.filter((signal) => aboutsOf(signal).some((own) => aboutKey(own) === aboutKey(about))) ?? [];
+  const own = useSignals()?.filter((signal) => aboutsOf(signal).some((own) => aboutKey(own) === aboutKey(about))) ?? [];
   if (own.length === 0) return null;
   return (
     <SheetSection title="Wants attention">
@@ -37,6 +36,13 @@ export function SignalsOf(about: About) {
       </ul>
     </SheetSection>
   );
+}
+
+/** The signals of Today; null until a page that was just opened can be used, and until they are worked out. */
+export function useSignals(): readonly Attention[] | null {
+  const { clock } = useFrame();
+  const hasRested = useHasRested();
+  return useMaybeAnswer("today", hasRested ? { clock } : null, null)?.signals ?? null;
 }
 
 /** True of a step that leads to the sheet one is in. */

@@ -1,0 +1,32 @@
+"use client";
+// Whether a page that was just opened has come to rest.
+import { useEffect, useState } from "react";
+import { fullyLoaded } from "./laterScripts.ts";
+import { useHost } from "./session.tsx";
+
+let hasRested = false;
+/** One for all who wait, so that what they ask for then is asked together, in its order. */
+let rest: Promise<void> | null = null;
+
+async function rested(): Promise<void> {
+  await fullyLoaded();
+  hasRested = true;
+}
+
+/** True from when the page has come to rest for the first time, with the plan read and all of its scripts. */
+export function useHasRested(): boolean {
+  const isRead = useHost((state) => state !== null);
+  const [has, setHas] = useState(hasRested);
+  useEffect(() => {
+    if (!isRead || has) return;
+    let isLeft = false;
+    rest ??= rested();
+    void rest.then(() => {
+      if (!isLeft) setHas(true);
+    });
+    return () => {
+      isLeft = true;
+    };
+  }, [isRead, has]);
+  return has;
+}
