@@ -26,3 +26,13 @@ test("nothing is an answer too, and however much is asked, not all of it is kept
   ask("a");
   expect(made).toBe(1_002);
 });
+
+test("what is to be shown until it is answered anew outlives a change of the plan, the last of it", () => {
+  const kept = new KeptAnswers();
+  kept.keepLast("tray", "{}", 3);
+  kept.clear();
+  kept.keepLast("tray", "{}", 2);
+  kept.clear();
+  kept.clear();
+  expect([kept.last("tray", "{}"), kept.last("ribbon", "{}"), kept.kept("tray", "{}")]).toEqual([2, undefined, undefined]);
+});

@@ -8,6 +8,7 @@ const nameOf = (question: Question, key: string): string => `${question} ${key}`
 
 export class KeptAnswers {
   readonly #answers = new Map<string, unknown>();
+  readonly #last = new Map<string, unknown>();
 
   /** @param key The query as text. @param make Works the answer out where it is not kept; always the same for one question. */
   of<T>(question: Question, key: string, make: () => T): T {
@@ -22,6 +23,16 @@ export class KeptAnswers {
   /** What is kept of a question; undefined where it has not been asked. */
   kept<T>(question: Question, key: string): T | undefined {
     return this.#answers.get(nameOf(question, key)) as T | undefined;
+  }
+
+  /** Keeps what a question was answered also once the plan is another one, to be shown until it is answered anew. */
+  keepLast(question: Question, key: string, answer: unknown): void {
+    this.#last.set(nameOf(question, key), answer);
+  }
+
+  /** What was kept so; undefined where nothing was. */
+  last<T>(question: Question, key: string): T | undefined {
+    return this.#last.get(nameOf(question, key)) as T | undefined;
   }
 
   /** The plan is another one. */

@@ -194,6 +194,7 @@ export class PlanSession {
       asked.answer.then(
         (data) => {
           asked.known = { data };
+          if (ofFrame.has(question)) this.#answers.keepLast(question, key, asked.known);
         },
         () => undefined,
       );
@@ -204,6 +205,11 @@ export class PlanSession {
   /** What a question has been answered about the plan that is shown now; null where it has not been yet. It stays the same object. */
   known<Q extends Question>(question: Q, key: string): Known<AnswerOf<Q>> | null {
     return this.#answers.kept<Asked<AnswerOf<Q>>>(question, key)?.known ?? null;
+  }
+
+  /** The same; a question of the frame that is not answered yet has what it was answered last: newer than what came with the window. */
+  knownLast<Q extends Question>(question: Q, key: string): Known<AnswerOf<Q>> | null {
+    return this.known(question, key) ?? this.#answers.last<Known<AnswerOf<Q>>>(question, key) ?? null;
   }
 
   async #askInTurn<Q extends Question>(question: Q, key: string): Promise<AnswerOf<Q>> {
@@ -328,5 +334,8 @@ function endOf(name: string, begun: Promise<void>): Promise<never> {
   });
 }
 
-/** Questions of the frame: answered after those of the screen, which somebody looks at. */
-const afterOthers: ReadonlySet<Question> = new Set<Question>(["ribbon", "tray", "names", "frame", "today"]);
+/** Questions of the frame, which stays from screen to screen. */
+const ofFrame: ReadonlySet<Question> = new Set<Question>(["ribbon", "tray", "names", "frame"]);
+
+/** Answered after those of the screen, which somebody looks at. */
+const afterOthers: ReadonlySet<Question> = new Set<Question>([...ofFrame, "today"]);

@@ -75,7 +75,7 @@ function useAnswered<Q extends Question>(question: Q, key: string | null, initia
   const session = usePlan();
   const version = useHost((state) => state?.version ?? 0);
   // Another screen may have asked the same: what came with the page can be older than that.
-  const [answered, setAnswered] = useState(() => (key === null ? null : session.known(question, key)));
+  const [answered, setAnswered] = useState(() => (key === null ? null : session.knownLast(question, key)));
   const first = useRef(initial);
 
   useEffect(() => {
