@@ -15,7 +15,10 @@ export default defineConfig({
     // As one who has asked for less motion: nothing is waited for on its way. `small.spec.ts` looks at what moves.
     contextOptions: { reducedMotion: "reduce" },
     // Hardly anything runs for long enough in a test to earn back what compiling it once more, better, takes.
-    launchOptions: { executablePath: CHROMIUM, args: ["--js-flags=--no-opt,--invocation-count-for-maglev=3000"] },
+    launchOptions: {
+      executablePath: CHROMIUM,
+      args: ["--js-flags=--no-opt,--invocation-count-for-maglev=3000,--wasm-tiering-budget=200000000"],
+    },
     screenshot: "only-on-failure",
   },
 });

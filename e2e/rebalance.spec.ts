@@ -126,18 +126,18 @@ test("evening out takes most of it off; a line left out is measured at once, wha
 });
 
 test("a locked task is left alone by evening out, and unlocked in place", async ({ page, server }) => {
-  await goTo(page, server, "/balance?even=role:fabricator");
+  await goTo(page, server, "/balance?even=role:lighting");
   const lines = await evenOut(page);
-  const casts = lines.getByRole("listitem").filter({ hasText: "Rock pool trial casts" });
-  await casts
+  const focus = lines.getByRole("listitem").filter({ hasText: "Lighting focus" });
+  await focus
     .first()
     .getByRole("button", { name: /^Lock the task/ })
     .click();
-  await expect(sheetOf(page).getByText("Rock pool trial casts")).toBeVisible();
+  await expect(sheetOf(page).getByText("Lighting focus")).toBeVisible();
   await evenOut(page);
-  await expect(casts).toHaveCount(0);
-  await sheetOf(page).getByRole("button", { name: "Unlock Rock pool trial casts" }).click();
-  await expect(sheetOf(page).getByText("Rock pool trial casts")).toHaveCount(0);
+  await expect(focus).toHaveCount(0);
+  await sheetOf(page).getByRole("button", { name: "Unlock Lighting focus" }).click();
+  await expect(sheetOf(page).getByText("Lighting focus")).toHaveCount(0);
 });
 
 test("Today is the start page: a signal leads to its remedies, waits with a reason, is handed on, and a kind is switched off", async ({
