@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import { fullyLoaded, loadAhead } from "./laterScripts.ts";
-import { atRest, noteUse } from "./whenAtRest.ts";
+import { atRest, noteUse } from "./atRest.ts";
+import { fullyLoaded, fullyLoadedOrLate, loadAhead } from "./laterScripts.ts";
 
 beforeEach(() => {
   vi.useFakeTimers({ toFake: ["setTimeout", "performance"] });
@@ -54,4 +54,20 @@ test("what is pressed meanwhile comes first: the next script waits for the page 
   await vi.advanceTimersByTimeAsync(400);
   await all;
   expect(loaded).toEqual(["first", "second"]);
+});
+
+test("what waits for that does not wait for ever: a key may be held down, and a script may never come", async () => {
+  let isDue = false;
+  void fullyLoadedOrLate().then(() => {
+    isDue = true;
+  });
+  for (let held = 0; held < 1_900; held += 100) {
+    noteUse();
+    await vi.advanceTimersByTimeAsync(100);
+  }
+  expect(isDue).toBe(false);
+  await vi.advanceTimersByTimeAsync(150);
+  expect(isDue).toBe(true);
+  loadAhead(() => new Promise(() => undefined));
+  await Promise.all([fullyLoadedOrLate(), vi.advanceTimersByTimeAsync(3_000)]);
 });

@@ -1,5 +1,5 @@
 // Scripts that a page does not begin with: what is shown when somebody asks for it.
-import { atRest } from "./whenAtRest.ts";
+import { atRest } from "./atRest.ts";
 
 const waiting = new Set<() => Promise<unknown>>();
 
@@ -16,6 +16,14 @@ export function fullyLoaded(): Promise<void> {
     loading = null;
   });
   return loading;
+}
+
+/** Somebody may go on pressing, and a server may hang. */
+const LATEST_MS = 2_000;
+
+/** The same, but after a while at the latest. */
+export function fullyLoadedOrLate(): Promise<void> {
+  return Promise.race([fullyLoaded(), new Promise<void>((resolve) => setTimeout(resolve, LATEST_MS))]);
 }
 
 async function loadAll(): Promise<void> {

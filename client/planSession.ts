@@ -4,6 +4,7 @@ import type { Edit } from "../core/edits/edit.ts";
 import type { Fault } from "../core/plan/faults.ts";
 import type { OnSolve } from "../core/staffing/program.ts";
 import type { Proposal } from "../core/staffing/proposal.ts";
+import { noteUse } from "./atRest.ts";
 import type { HostState, Notice, StepBack } from "./host.ts";
 import type { Initial } from "./initial.ts";
 import { KeptAnswers } from "./keptAnswers.ts";
@@ -13,7 +14,6 @@ import type { PlanWorker } from "./plan.worker.ts";
 import { firstThread, type PlanThread, startWorker } from "./planThread.ts";
 import type { AnswerOf, QueryOf, Question } from "./questions.ts";
 import type { SearchKind, SearchNews, SearchQuery } from "./searches.ts";
-import { noteUse } from "./whenAtRest.ts";
 
 /** The worker is not there any longer; what it was asked is asked anew. */
 class WorkerEnded extends Error {}

@@ -1,7 +1,7 @@
 "use client";
 // Whether a page that was just opened has come to rest.
 import { useEffect, useState } from "react";
-import { fullyLoaded } from "./laterScripts.ts";
+import { fullyLoadedOrLate } from "./laterScripts.ts";
 import { useHost } from "./session.tsx";
 
 let hasRested = false;
@@ -9,11 +9,11 @@ let hasRested = false;
 let rest: Promise<void> | null = null;
 
 async function rested(): Promise<void> {
-  await fullyLoaded();
+  await fullyLoadedOrLate();
   hasRested = true;
 }
 
-/** True from when the page has come to rest for the first time, with the plan read and all of its scripts. */
+/** True from when the page has come to rest for the first time, with the plan read and all of its scripts; soon in any case. */
 export function useHasRested(): boolean {
   const isRead = useHost((state) => state !== null);
   const [has, setHas] = useState(hasRested);
