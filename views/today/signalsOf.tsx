@@ -1,6 +1,6 @@
 "use client";
-import { useMaybeAnswer } from "../../client/session.tsx";
 // The signals about one person, task or project, where they are looked at: the words and the step of Today.
+import { useMaybeAnswer } from "../../client/session.tsx";
 import { useHasRested } from "../../client/useHasRested.ts";
 import type { Attention } from "../../core/attention/kinds.ts";
 import Link from "../../ui/link.tsx";
@@ -38,7 +38,7 @@ export function SignalsOf(about: About) {
   );
 }
 
-/** The signals of Today; null until a page that was just opened can be used, and until they are worked out. */
+/** The signals of Today; null until a page that was just opened has come to rest, and until they are worked out. */
 export function useSignals(): readonly Attention[] | null {
   const { clock } = useFrame();
   const hasRested = useHasRested();
