@@ -33,19 +33,20 @@ export function CheckboxField({
 
 function Tick({ checked, onChange, disabled, ...named }: TickProps & { "aria-label"?: string }) {
   return (
-    <Radix.Root
-      {...named}
-      checked={checked}
-      disabled={disabled}
-      onClick={(event) => {
-        event.stopPropagation();
-        onChange(!checked, event);
-      }}
-      className="tick"
-    >
-      <Radix.Indicator>
-        <Check size={12} strokeWidth={3} aria-hidden />
-      </Radix.Indicator>
-    </Radix.Root>
+    // Without the hidden input of `Radix.Root`: no form here is sent by the browser, and for each the page is laid out once.
+    <Radix.unstable_Provider checked={checked} disabled={disabled}>
+      <Radix.unstable_Trigger
+        {...named}
+        onClick={(event) => {
+          event.stopPropagation();
+          onChange(!checked, event);
+        }}
+        className="tick"
+      >
+        <Radix.Indicator>
+          <Check size={12} strokeWidth={3} aria-hidden />
+        </Radix.Indicator>
+      </Radix.unstable_Trigger>
+    </Radix.unstable_Provider>
   );
 }

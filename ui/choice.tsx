@@ -25,7 +25,8 @@ export function Choice<V extends string>({ value, options, onChange, label, disa
   const [isNear, setNear] = useState(false);
   const near = () => setNear(true);
   return (
-    <Select.Root
+    // Without the hidden list of `Select.Root`: no form here is sent by the browser.
+    <Select.unstable_Provider
       value={value === "" ? EMPTY : value}
       onValueChange={(next) => {
         const chosen = options.find((option) => option.value === (next === EMPTY ? "" : next));
@@ -47,7 +48,7 @@ export function Choice<V extends string>({ value, options, onChange, label, disa
         <ChevronDown size={14} className="shrink-0 text-ink-2" aria-hidden />
       </Select.Trigger>
       {isNear && <List options={options} />}
-    </Select.Root>
+    </Select.unstable_Provider>
   );
 }
 

@@ -2,7 +2,7 @@
 // A part of a form that is unfolded where it is wanted.
 import { ChevronRight } from "lucide-react";
 import { Collapsible } from "radix-ui";
-import type { ReactNode } from "react";
+import { type ReactNode, useState } from "react";
 
 interface UnfoldProps {
   title: string;
@@ -12,12 +12,14 @@ interface UnfoldProps {
 }
 
 export function Unfold({ title, look = "side", isOpenAtFirst = false, children }: UnfoldProps) {
+  const [isOpen, setOpen] = useState(isOpenAtFirst);
   return (
-    <Collapsible.Root defaultOpen={isOpenAtFirst}>
+    <Collapsible.Root open={isOpen} onOpenChange={setOpen}>
       <Collapsible.Trigger className={`unfold ${look === "action" ? "font-medium text-pine" : "text-[13px] text-ink-2"}`}>
         <ChevronRight size={13} aria-hidden className="unfold-sign" /> {title}
       </Collapsible.Trigger>
-      <Collapsible.Content className="pt-1">{children}</Collapsible.Content>
+      {/* Radix measures what is folded too, and the browser would lay a whole sheet out for each. */}
+      {isOpen && <Collapsible.Content className="pt-1">{children}</Collapsible.Content>}
     </Collapsible.Root>
   );
 }
