@@ -149,3 +149,23 @@ test("a sheet that is asked for while the server is away opens when it answers a
   await page.unroute("**/_next/static/chunks/**");
   await expect(page.getByRole("complementary", { name: "Cases and plinths" })).toContainText("10 Feb – 23 Mar 2027 · 30 working days");
 });
+
+test("the sheets of a project are drawn once out of sight, and are nowhere until somebody asks for one", async ({ page, server }) => {
+  await page.addInitScript(() => {
+    const make = document.createElement.bind(document);
+    const drawn: string[] = [];
+    const createElement = (name: string, options?: ElementCreationOptions) => {
+      if (name === "aside") drawn.push(name);
+      return make(name, options);
+    };
+    Object.assign(document, { createElement });
+    Object.assign(globalThis, { drawn });
+  });
+  const drawn = () => page.evaluate(() => Reflect.get(globalThis, "drawn").length);
+  await load(page, server, "/work/tidepool");
+  await expect.poll(drawn).toBeGreaterThanOrEqual(2);
+  expect(await page.evaluate(() => document.querySelectorAll("aside, form").length)).toBe(0);
+  await page.locator("[data-task]", { hasText: "Cases and plinths" }).locator("[data-column=task]").click();
+  await expect(page.getByRole("complementary", { name: "Cases and plinths" })).toContainText("10 Feb – 23 Mar 2027 · 30 working days");
+  await expect(page.getByRole("complementary")).toHaveCount(1);
+});

@@ -18,6 +18,7 @@ import Link from "../../ui/link.tsx";
 import { ColumnChoice, Menu } from "../../ui/menu.tsx";
 import { barFaults } from "../frame/barFaults.ts";
 import { later, SheetPart } from "../frame/part.tsx";
+import { Rehearsal } from "../frame/rehearsal.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { useLeaveWhenGone } from "../frame/useLeaveWhenGone.ts";
 import { useLinkTo } from "../frame/windowed.ts";
@@ -69,7 +70,22 @@ export function Project({ projectId, initial, initialWhy }: ProjectProps) {
         place={placeWords(project)}
         onAdd={project.addLines}
       />
+      {!(drop || hasSheet) && <SheetRehearsal outline={outline} project={project} />}
     </Screen>
+  );
+}
+
+/** The two that are asked for most: a task’s, and the project’s own. */
+function SheetRehearsal({ outline, project }: { outline: Outline; project: ProjectHook }) {
+  const selected = outline.tasks.find(({ isSummary }) => !isSummary);
+  const sheet = (shown: Partial<ProjectHook>) => (
+    <SheetPart of={projectSheet} given={{ outline, project: { ...project, ...shown }, drop: null, onDropped() {} }} />
+  );
+  return (
+    <Rehearsal>
+      {sheet({ isShowingDetails: true })}
+      {selected && sheet({ selected })}
+    </Rehearsal>
   );
 }
 

@@ -118,7 +118,7 @@ function Conditions({ form: { register, control, formState } }: { form: Form }) 
 function Progress({ form: { register, control, formState } }: { form: Form }) {
   return (
     <>
-      <div className="grid grid-cols-3 gap-2">
+      <div className="grid grid-cols-[5fr_3fr_4fr] gap-2">
         <Field label="State">
           <FormChoice control={control} name="state" options={wordOptions(taskStates)} />
         </Field>
