@@ -82,7 +82,7 @@ function SheetRehearsal({ outline, project }: { outline: Outline; project: Proje
     <SheetPart of={projectSheet} given={{ outline, project: { ...project, ...shown }, drop: null, onDropped() {} }} />
   );
   return (
-    <Rehearsal>
+    <Rehearsal of={projectSheet}>
       {sheet({ isShowingDetails: true })}
       {selected && sheet({ selected })}
     </Rehearsal>
