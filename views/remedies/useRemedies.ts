@@ -20,10 +20,10 @@ export function useRemedies(problem: RemedyProblem | null): Remedies | null {
   const [found, setFound] = useState<Remedies | null>(null);
   const asked = problem === null ? null : JSON.stringify(problem);
   // Begun before the screen is painted: what is found comes that much sooner.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another version of the plan has other remedies
   useLayoutEffect(() => {
     setFound(null);
-    if (asked === null) return;
+    // Another version of the plan has other remedies; before it has been read there are none.
+    if (asked === null || version === undefined) return;
     const query = { problem: JSON.parse(asked), today, idStem: newId("remedy") };
     return session.search("remedies", query, (news, isDone) => setFound({ ...news, isDone, asked })).leave;
   }, [session, asked, today, version]);
