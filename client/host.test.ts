@@ -503,6 +503,7 @@ test("while a sketch is open, screens show it, what is changed is written down i
     kind: "all",
     measure: "cost",
     within: [],
+    pipeline: "full",
   });
   host.openSketch("try");
   expect(server.states.at(-1)?.sketchId).toBe("try");
@@ -526,7 +527,9 @@ test("while a sketch is open, screens show it, what is changed is written down i
   host.openSketch(null);
   expect(holder()).toBe("mara");
   const { range } = { range: { start: 20_500, stop: 21_000 } };
-  expect(host.ask("money", { range, grain: "month", by: "project", kind: "all", measure: "cost", within: [] }).data).toEqual(before.data);
+  expect(
+    host.ask("money", { range, grain: "month", by: "project", kind: "all", measure: "cost", within: [], pipeline: "full" }).data,
+  ).toEqual(before.data);
   // One that is gone shows the plan.
   host.openSketch("gone");
   expect(holder()).toBe("mara");

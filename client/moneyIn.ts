@@ -25,13 +25,15 @@ const both = (a: MoneyPlaces, b: MoneyPlaces): MoneyPlaces => ({
   margin: [...(a.margin ?? []), ...(b.margin ?? [])],
 });
 
+const budgetPlaces = ["before", "budget.budget", "budget.before", "budget.running.*"];
+
 const ratePlaces = ["*.entries.*.rate", "*.entries.*.overtimeRate", "*.entries.*.perUse"];
 
 /** Edits that a question makes carry what they will write, and are no figures: who may make them is asked of the edit. */
 export const moneyIn: { readonly [Q in Question]?: MoneyPlaces | ((query: QueryOf<Q>) => MoneyPlaces) } = {
   evened: { cost: ["before.cost", "after.cost"], bill: ["before.revenue", "after.revenue"] },
   portfolio: ofProject("*.project"),
-  outline: both(ofProject("project"), { cost: ["tasks.*.cost.*", "tasks.*.task.fixedCost"] }),
+  outline: both(ofProject("project"), { cost: ["tasks.*.cost.*", "tasks.*.task.fixedCost", "cost.*", "costWithoutTask.*"] }),
   taskOf: { cost: ["fixedCost"] },
   today: { margin: ["signals.*.share", "signals.*.weight"] },
   candidates: {
@@ -41,20 +43,14 @@ export const moneyIn: { readonly [Q in Question]?: MoneyPlaces | ((query: QueryO
   impact: { cost: ["money.cost"], bill: ["money.revenue"] },
   adoption: { cost: ["impact.money.cost"], bill: ["impact.money.revenue"] },
   money: ({ measure }) => ({
-    [sideOf[measure]]: [
-      "rows.*.periods.*",
-      "rows.*.total",
-      "totals.*",
-      "total",
-      ...(sideOf[measure] === "cost" ? ["before", "budget"] : []),
-    ],
-    ...(sideOf[measure] !== "cost" && { cost: ["before", "budget"] }),
+    [sideOf[measure]]: ["rows.*.periods.*", "rows.*.total", "totals.*", "total", ...(sideOf[measure] === "cost" ? budgetPlaces : [])],
+    ...(sideOf[measure] !== "cost" && { cost: budgetPlaces }),
   }),
-  moneyLines: ({ measure }) => ({ [sideOf[measure]]: ["lines.*.amount", "total"] }),
+  moneyLines: ({ measure }) => ({ [sideOf[measure]]: ["lines.*.amount", "lines.*.whole", "total"] }),
   moneyWhy: ({ subject }) => ({
     [subject.kind === "revenue" ? "bill" : "cost"]: ["parts.*.rate", "parts.*.overtimeRate", "parts.*.whole", "parts.*.amount", "total"],
   }),
-  expenses: { cost: ["rows.*.expense.amount", "rows.*.amount", "rows.*.tax"] },
+  expenses: { cost: ["rows.*.expense.amount", "rows.*.expense.unitPrice", "rows.*.amount", "rows.*.tax", "rows.*.counted"] },
   // Tables of both kinds are told together.
   rateTables: { cost: ratePlaces, bill: ratePlaces },
   rateUses: { cost: ["*.amount"], bill: ["*.amount"] },
@@ -81,7 +77,7 @@ export const moneyInNews: Readonly<Record<SearchKind, MoneyPlaces>> = {
 
 /** Of the plan itself, whose tables go out as files. */
 export const moneyInPlan: MoneyPlaces = both(under("rateTables", { cost: ratePlaces, bill: ratePlaces }), {
-  cost: ["projects.*.budget", "projects.*.budgetByKind.*", "tasks.*.fixedCost", "expenses.*.amount"],
+  cost: ["projects.*.budget", "projects.*.budgetByKind.*", "tasks.*.fixedCost", "expenses.*.amount", "expenses.*.unitPrice"],
   bill: ["projects.*.billing.fee", "enquiries.*.value"],
 });
 

@@ -69,6 +69,9 @@ import { freeTeam, type TeamQuery } from "../core/staffing/freeTeam.ts";
 import { type Given, handOverEdit, handOverOf } from "../core/staffing/handOver.ts";
 import { type PreviewQuery, previewTable } from "../core/tables/preview.ts";
 
+/** How pipeline projects count. */
+type CountedQuery = Pick<Counting, "pipeline">;
+
 export const questions = {
   board: (model: Model, query: BoardQuery) => boardOf(model, query),
   /** The same of the plan itself, whatever sketch is open, with what was asked for. */
@@ -136,12 +139,12 @@ export const questions = {
   }),
   impact: (model: Model, { edit }: { edit: Edit }) => impactOf(model, edit),
   money: (model: Model, query: MoneyQuery) => moneyOf(model, query),
-  expenses: (model: Model, _query: Record<string, never>) => expensesOf(model),
-  materialNeeds: (model: Model, query: ReportRange) => materialNeeds(model, query),
+  expenses: (model: Model, query: CountedQuery) => expensesOf(model, query),
+  materialNeeds: (model: Model, query: ReportRange & CountedQuery) => materialNeeds(model, query),
   exchangeRates: ({ plan }: Model, _query: Record<string, never>) => plan.exchangeRates,
   rateUses: (model: Model, query: { tableId: string }) => rateUses(model, query),
   rateGaps: (model: Model, _query: Record<string, never>) => rateGaps(model),
-  margins: (model: Model, _query: Record<string, never>) => marginsOf(model),
+  margins: (model: Model, query: CountedQuery) => marginsOf(model, query),
   sketches: (model: Model, _query: Record<string, never>) => sketchesOf(model),
   sketchEntries: (model: Model, { sketchId }: { sketchId: string }) => sketchEntries(model, sketchId),
   sketchMarks: (model: Model, { sketchId }: { sketchId: string }) => sketchMarks(model, sketchId),

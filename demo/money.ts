@@ -143,6 +143,8 @@ export const expenses: Expense[] = [
     projectId: "rivers",
     name: "Site travel",
     amount: 2200,
+    quantity: 8,
+    unitPrice: 275,
     from: "2027-02-01",
     to: "2027-05-31",
     costType: "travel",

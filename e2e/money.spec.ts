@@ -92,8 +92,12 @@ test("an expense is typed at a number and a price each, spread over months, and 
   server,
 }) => {
   await goTo(page, server, "/money/expenses");
+  const rows = page.getByRole("table", { name: /^Expenses in/ }).getByRole("row");
+  const before = await rows.count();
   await page.getByRole("button", { name: "Add expense" }).click();
   const sheet = sheetOf(page);
+  await sheet.getByRole("button", { name: "Save" }).click();
+  await expect(sheet.getByRole("alert")).toHaveText("Write what is bought.");
   const type = async (label: string, text: string) => {
     await sheet.getByLabel(label).fill(text);
     await sheet.getByLabel(label).press("Enter");
@@ -102,6 +106,11 @@ test("an expense is typed at a number and a price each, spread over months, and 
   await choose(sheet.getByRole("combobox", { name: "Project", exact: true }), "Small Thunder");
   await type("Amount, EUR", "4 × 250");
   await type("When", "1 Feb 2027 – 31 Mar 2027");
+  // Nothing is stored before it is saved, and the amount stays as it was typed.
+  await expect(rows).toHaveCount(before);
+  await sheet.getByRole("button", { name: "Save" }).click();
+  await expect(sheet.getByRole("heading", { name: "Scaffold" })).toBeVisible();
+  await expect(sheet.getByLabel("Amount, EUR")).toHaveValue("4 × 250");
   await expect(page.getByRole("row", { name: /^Scaffold/ })).toContainText("1,000.00");
   await type("Amount, EUR", "much");
   await expect(sheet.getByRole("alert")).toContainText("4 × 250");
@@ -111,7 +120,7 @@ test("an expense is typed at a number and a price each, spread over months, and 
   await expect(page.getByRole("button", { name: "Small Thunder, February 2027: 476.19" })).toBeVisible();
   await page.getByRole("button", { name: "Small Thunder, March 2027: 523.81" }).click();
   await sheet.getByRole("listitem").getByRole("button").click();
-  await expect(sheet.getByRole("listitem")).toContainText("22 parts of 42 of 1,000.00");
+  await expect(sheet.getByRole("listitem")).toContainText("22 of 42 working days of 1,000.00");
   await page.getByRole("button", { name: "Close (Esc)" }).click();
   await page.keyboard.press("Control+z");
   await expect(page.getByRole("button", { name: /^Small Thunder, April 2027|^Small Thunder, March 2027: 523/ })).toHaveCount(0);

@@ -114,7 +114,7 @@ export const tables: readonly Table[] = [
     list: "expenses",
     table: "expenses",
     columns: columns(
-      "id projectId taskId name supplier amount:numeric taxPercent:numeric date:date from:date to:date costType treatment state",
+      "id projectId taskId name supplier amount:numeric quantity:numeric unitPrice:numeric taxPercent:numeric date:date from:date to:date costType treatment state",
     ),
     children: [],
   },

@@ -1,6 +1,8 @@
 // The expenses of all projects, with the names of what they belong to.
 
+import { countedMoney, isCounted } from "../cost/countedMoney.ts";
 import { taxOf } from "../cost/expense.ts";
+import type { Counting } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Expense } from "../plan/schema.ts";
@@ -10,9 +12,11 @@ export interface ExpenseRow {
   expense: Expense;
   projectName: string;
   projectRow: number;
-  /** Minor units. */
+  /** Minor units, in full. */
   amount: number;
   tax: number;
+  /** The amount as it counts: of a pipeline project, weighted where the question asks for it. */
+  counted: number;
 }
 
 export interface Expenses {
@@ -22,14 +26,16 @@ export interface Expenses {
   suppliers: string[];
 }
 
-/** Expenses of projects that are not cancelled, in plan order. */
-export function expensesOf({ plan }: Model): Expenses {
+/** Expenses of projects that count, in plan order. @param query How pipeline projects count. */
+export function expensesOf({ plan }: Model, { pipeline }: { pipeline: Counting["pipeline"] }): Expenses {
   const projects = rowById(plan.projects);
   const rows = plan.expenses.flatMap((expense): ExpenseRow[] => {
     const projectRow = projects.get(expense.projectId) ?? -1;
     const project = plan.projects[projectRow];
-    if (!project || project.stage === "cancelled") return [];
-    return [{ expense, projectName: project.name, projectRow, amount: minorUnits(expense.amount), tax: taxOf(expense) }];
+    if (!project || !isCounted(project, pipeline)) return [];
+    const amount = minorUnits(expense.amount);
+    const counted = countedMoney(project, pipeline, amount);
+    return [{ expense, projectName: project.name, projectRow, amount, tax: taxOf(expense), counted }];
   });
   const suppliers = [...new Set(plan.expenses.flatMap(({ supplier }) => supplier ?? []))].sort();
   return { currency: plan.settings.currency, rows, suppliers };

@@ -16,7 +16,7 @@ const sum = (amounts: readonly number[]) => amounts.reduce((all, own) => all + o
 
 test("a project's margin is the report's, a client's that of its projects together, and too thin is what the report calls so", () => {
   const report = costReport(model, { range: horizon, grain: "year" });
-  const { projects, clients } = marginsOf(model);
+  const { projects, clients } = marginsOf(model, { pipeline: "full" });
   for (const { id, revenue, cost, share } of projects)
     expect([revenue, cost, share]).toEqual(report.projects.flatMap((own) => (own.id === id ? [own.revenue, own.total, own.margin] : [])));
   for (const { id, revenue, cost, side } of clients) {
@@ -34,7 +34,7 @@ test("a budget is passed in the month whose cost carries the sum over it, and no
   const starts = months.periods.map(({ start }) => start);
   const passesWith = (budget: number) => {
     const own: Plan = { ...plan, projects: plan.projects.map((row) => (row.id === "tidepool" ? { ...row, budget } : row)) };
-    const row = marginsOf(buildModel(own)).projects.find(({ id }) => id === "tidepool");
+    const row = marginsOf(buildModel(own), { pipeline: "full" }).projects.find(({ id }) => id === "tidepool");
     expect(row?.budget).toBe(minorUnits(budget));
     return row?.passes ? formatDay(row.passes) : null;
   };

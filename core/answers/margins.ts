@@ -1,8 +1,11 @@
 // Margins: what every project, every client and everybody on a project brings in and costs, over the whole plan.
 import { horizonOf } from "../calendar/horizon.ts";
 import { marginOf, moneyOver, totalOf } from "../cost/costs.ts";
+import { countedMoney, isCounted } from "../cost/countedMoney.ts";
 import { labourRowOf, ledgerOf } from "../cost/ledger.ts";
 import { isBelowGoal, marginGoal } from "../cost/margin.ts";
+import { type MoneyGaps, moneyGaps } from "../cost/moneyGaps.ts";
+import type { Counting } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import type { Project } from "../plan/schema.ts";
 import { minorUnits } from "../plan/units.ts";
@@ -26,21 +29,22 @@ export interface MarginRow {
   passes: number | null;
 }
 
-export interface Margins {
+export interface Margins extends MoneyGaps {
   currency: string;
   projects: MarginRow[];
   clients: MarginRow[];
 }
 
-/** Margins over the horizon of all projects that are not cancelled, and of their clients. */
-export function marginsOf(model: Model): Margins {
+/** Margins over the horizon of all projects that count, and of their clients. @param query How pipeline projects count. */
+export function marginsOf(model: Model, { pipeline }: { pipeline: Counting["pipeline"] }): Margins {
   const { plan } = model;
   const byMonth = model.costs({ range: horizonOf(plan), grain: "month" });
   const costs = model.costsOfHorizon();
   const clientName = new Map(plan.clients.map(({ id, name }) => [id, name]));
   const projects = costs.projects.flatMap((own, projectRow): MarginRow[] => {
-    const { id, name, clientId, stage, archived, budget } = plan.projects[projectRow];
-    if (!own || archived) return [];
+    const project = plan.projects[projectRow];
+    const { id, name, clientId, stage, archived, budget } = project;
+    if (!own || archived || !isCounted(project, pipeline)) return [];
     const { revenue, cost } = moneyOver(plan, own);
     const goal = marginGoal(plan, projectRow);
     const share = marginOf(revenue, cost);
@@ -52,12 +56,12 @@ export function marginsOf(model: Model): Margins {
         side: clientName.get(clientId ?? "") ?? "",
         projectRow,
         stage,
-        revenue,
-        cost,
+        revenue: countedMoney(project, pipeline, revenue),
+        cost: countedMoney(project, pipeline, cost),
         share,
         goal,
         isBelow: isBelowGoal(share, goal),
-        budget: minor,
+        budget: minor === null ? null : countedMoney(project, pipeline, minor),
         passes: minor === null ? null : passesOn(model, byMonth, projectRow, minor),
       },
     ];
@@ -70,7 +74,8 @@ export function marginsOf(model: Model): Margins {
     const plain = { projectRow: -1, stage: null, goal: null, isBelow: false, budget: null, passes: null };
     return [{ ...plain, id, name, side: String(own.length), revenue, cost, share }];
   });
-  return { currency: plan.settings.currency, projects, clients };
+  const gaps = moneyGaps(costs, (row) => isCounted(plan.projects[row], pipeline));
+  return { currency: plan.settings.currency, projects, clients, ...gaps };
 }
 
 /** The first day of the month in which the cost so far goes past a budget; null where it never does. */

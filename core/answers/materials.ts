@@ -1,11 +1,12 @@
 // What of each material is needed when, by project: what to order, and by which day.
 import { periodSettingsOf, wholePeriods } from "../calendar/horizon.ts";
 import { periodOfDays, periodsIn, type Range, type ReportRange } from "../calendar/periods.ts";
-import { roundedHalfUp } from "../cost/exactLine.ts";
 import { forAccrualDays, UNITS_DENOMINATOR, unitsOf } from "../cost/material.ts";
+import { type Counting, countedShare, NOT_COUNTED } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
+import { quotientHalfUp } from "../plan/units.ts";
 
 export interface MaterialRow {
   materialId: string;
@@ -28,13 +29,13 @@ export interface MaterialNeeds {
   rows: MaterialRow[];
 }
 
-/** Quantities with their waste by whole periods around a window, of projects that are not cancelled. */
-export function materialNeeds(model: Model, asked: ReportRange): MaterialNeeds {
+/** Quantities with their waste by whole periods around a window, of projects that count. */
+export function materialNeeds(model: Model, asked: ReportRange & { pipeline: Counting["pipeline"] }): MaterialNeeds {
   const { plan } = model;
   const { range, grain } = wholePeriods(plan, asked);
   const periods = periodsIn(range, grain, periodSettingsOf(plan));
   const materials = rowById(plan.materials);
-  const needs = needsOf(model, range, periodOfDays(range, periods), periods.length);
+  const needs = needsOf(model, { range, grain, pipeline: asked.pipeline }, periodOfDays(range, periods), periods.length);
   const rows = needs.flatMap((need) => needRow(plan, need) ?? []);
   const placeOf = ({ materialId }: MaterialRow) => materials.get(materialId) ?? 0;
   rows.sort((a, b) => placeOf(a) - placeOf(b) || a.projectRow - b.projectRow);
@@ -52,11 +53,17 @@ interface Need {
   exact: bigint[];
 }
 
-function needsOf({ plan, work, schedule }: Model, range: Range, periodOf: Int32Array, periods: number): Need[] {
+function needsOf(
+  { plan, work, schedule }: Model,
+  { range, pipeline }: ReportRange & { pipeline: Counting["pipeline"] },
+  periodOf: Int32Array,
+  periods: number,
+): Need[] {
   const needs = new Map<string, Need>();
   for (let row = 0; row < work.assignments; row++) {
     const dates = work.isMaterial[row] === 1 ? schedule.of(work.task[row]) : null;
-    if (!dates || plan.projects[work.project[row]].stage === "cancelled") continue;
+    const share = countedShare(plan.projects[work.project[row]], pipeline);
+    if (!dates || share === NOT_COUNTED) continue;
     const { accrual = "start", materialId = "" } = plan.assignments[row];
     const units = unitsOf(plan.assignments[row], dates);
     for (const projectRow of [-1, work.project[row]]) {
@@ -67,7 +74,7 @@ function needsOf({ plan, work, schedule }: Model, range: Range, periodOf: Int32A
         if (day < range.start || day >= range.stop) return;
         own.first = Math.min(own.first, day);
         // Parts of a task are whole again over all of its days: the denominator is the same for each.
-        own.exact[periodOf[day - range.start]] += (units * BigInt(ticks) * 10_000n * SCALE) / BigInt(total);
+        own.exact[periodOf[day - range.start]] += (units * BigInt(ticks) * BigInt(share) * SCALE) / BigInt(total);
       });
     }
   }
@@ -78,7 +85,7 @@ function needsOf({ plan, work, schedule }: Model, range: Range, periodOf: Int32A
 function needRow(plan: Plan, { materialId, projectRow, first, exact }: Need): MaterialRow | null {
   const material = findRow(plan.materials, materialId);
   if (!material || exact.every((own) => own === 0n)) return null;
-  const inUnits = (own: bigint) => Number(roundedHalfUp(own, UNITS_DENOMINATOR * SCALE));
+  const inUnits = (own: bigint) => Number(quotientHalfUp(own, UNITS_DENOMINATOR * SCALE));
   return {
     materialId,
     name: material.name,

@@ -3,9 +3,12 @@
 import { horizonOf, wholePeriods } from "../calendar/horizon.ts";
 import type { Range } from "../calendar/periods.ts";
 import { moneyOver } from "../cost/costs.ts";
+import { countedMoney, isCounted } from "../cost/countedMoney.ts";
 import { type Ledger, ledgerOf } from "../cost/ledger.ts";
+import { type MoneyGaps, moneyGaps } from "../cost/moneyGaps.ts";
 import { costKinds, type MoneyBy, NONE } from "../cost/moneyKeys.ts";
 import { linesOf, type MoneyPlace, type MoneyQuery } from "../cost/moneyQuery.ts";
+import { runningTotal } from "../cost/runningTotal.ts";
 import type { Model } from "../model.ts";
 import type { ListName } from "../plan/lists.ts";
 import { findRow, rowById } from "../plan/rows.ts";
@@ -28,7 +31,7 @@ export interface MoneyRow {
   total: number;
 }
 
-export interface Money {
+export interface Money extends MoneyGaps {
   currency: string;
   /** Whole periods that the window touches. */
   periods: Range[];
@@ -38,12 +41,21 @@ export interface Money {
   total: number;
   /** What it is limited to, by name; null where nothing in the plan names it. */
   places: (MoneyPlace & { name: string | null })[];
-  /** Minor units of cost before the first period, and the budgets there are: null where none of the projects has one. */
+  /** Minor units of cost before the first period. */
   before: number;
-  budget: number | null;
-  /** Assignments and tasks with work that has no rate, or no exchange rate for it, on some day. */
-  missingRates: number;
-  missingExchangeRates: number;
+  /** Null where none of the projects has one, and where only a part of a project is asked for. */
+  budget: BudgetRun | null;
+}
+
+/** The budgets of projects against the cost of these same projects, in minor units. */
+export interface BudgetRun {
+  budget: number;
+  /** Cost before the first period, and at the end of each. */
+  before: number;
+  running: number[];
+  /** Projects that have a budget, out of those that count. */
+  projects: number;
+  of: number;
 }
 
 /** Money of every project that is not cancelled, in whole periods around a window. */
@@ -69,7 +81,12 @@ export function moneyOf(model: Model, query: MoneyQuery): Money {
   const kept = inOrder(plan, query.by, rows);
   const totals = ledger.periods.map((_, p) => sum(kept.map(({ periods }) => periods[p])));
   // What lacks a rate does so whatever the window.
-  const { missingRates, missingExchangeRates } = model.costsOfHorizon();
+  const gaps = moneyGaps(
+    model.costsOfHorizon(),
+    (row) =>
+      isCounted(plan.projects[row], query.pipeline) &&
+      query.within.every(({ by, key }) => !ofWholeProjects.has(by) || keyOfProject(plan.projects[row], by) === key),
+  );
   return {
     currency: plan.settings.currency,
     periods: [...ledger.periods],
@@ -77,22 +94,24 @@ export function moneyOf(model: Model, query: MoneyQuery): Money {
     totals,
     total: isLeft ? (totals.at(-1) ?? 0) : sum(totals),
     places: query.within.map((place) => ({ ...place, name: namesOf(model, place.by, place.key).name })),
-    ...budgetOf(model, query, asked.range.start),
-    missingRates: missingRates.length,
-    missingExchangeRates: missingExchangeRates.length,
+    ...budgetOf(model, ledger, query, asked.range.start),
+    ...gaps,
   };
 }
 
 /** Projects that stand in the table whether they have money or not. */
-function seeds({ plan }: Model, { by, measure, within }: MoneyQuery): string[] {
+function seeds({ plan }: Model, { by, measure, within, pipeline }: MoneyQuery): string[] {
   if (by !== "project") return [];
   return plan.projects.flatMap((project) => {
-    if (project.stage === "cancelled" || project.archived) return [];
+    if (project.archived || !isCounted(project, pipeline)) return [];
     if (measure === "left" && project.budget === undefined) return [];
     const isWithin = within.every(({ by: own, key }) => keyOfProject(project, own) === key);
     return isWithin ? [project.id] : [];
   });
 }
+
+/** What money can be limited to that takes in or leaves out a project as a whole. */
+const ofWholeProjects: ReadonlySet<MoneyBy> = new Set(["project", "client", "category"]);
 
 /** What a project as a whole falls under; null where only its lines do. */
 function keyOfProject(project: Plan["projects"][number], by: MoneyBy): string | null {
@@ -114,30 +133,45 @@ function spentBefore(model: Model, start: number): ((project: number) => number)
 }
 
 /** What is left of the budgets under each key when the window begins. */
-function budgetsBefore(model: Model, ledger: Ledger, { by }: MoneyQuery, start: number): Map<string, number> {
+function budgetsBefore(model: Model, ledger: Ledger, { by, pipeline }: MoneyQuery, start: number): Map<string, number> {
   const spent = spentBefore(model, start);
   const left = new Map<string, number>();
-  model.plan.projects.forEach(({ budget, stage }, project) => {
-    if (budget === undefined || stage === "cancelled") return;
-    const key = ledger.keyOf({ kind: "labour", project, row: -1, amounts: [] }, by);
-    left.set(key, (left.get(key) ?? 0) + minorUnits(budget) - (spent?.(project) ?? 0));
+  model.plan.projects.forEach((project, row) => {
+    if (project.budget === undefined || !isCounted(project, pipeline)) return;
+    const key = ledger.keyOf({ kind: "labour", project: row, row: -1, amounts: [] }, by);
+    const own = countedMoney(project, pipeline, minorUnits(project.budget)) - countedMoney(project, pipeline, spent?.(row) ?? 0);
+    left.set(key, (left.get(key) ?? 0) + own);
   });
   return left;
 }
 
-/** Budgets of the projects asked for and what they have cost before; neither where only a part of a project is. */
-function budgetOf(model: Model, { kind, within }: MoneyQuery, start: number): Pick<Money, "before" | "budget"> {
-  if (kind !== "all" || within.some(({ by }) => by !== "project" && by !== "client" && by !== "category"))
-    return { before: 0, budget: null };
+/** What the projects asked for have cost before, and their budgets against the cost of those that have one; no budget where
+ * only a part of a project is asked for. */
+function budgetOf(model: Model, ledger: Ledger, query: MoneyQuery, start: number): Pick<Money, "before" | "budget"> {
+  const { kind, within, pipeline } = query;
+  if (kind !== "all" || within.some(({ by }) => !ofWholeProjects.has(by))) return { before: 0, budget: null };
+  const { projects } = model.plan;
   const spent = spentBefore(model, start);
-  const budgets: number[] = [];
+  const told: BudgetRun = { budget: 0, before: 0, running: emptyRow(ledger), projects: 0, of: 0 };
   let before = 0;
-  model.plan.projects.forEach((project, row) => {
-    if (project.stage === "cancelled" || within.some(({ by, key }) => keyOfProject(project, by) !== key)) return;
-    if (project.budget !== undefined) budgets.push(minorUnits(project.budget));
-    before += spent?.(row) ?? 0;
+  projects.forEach((project, row) => {
+    if (!isCounted(project, pipeline) || within.some(({ by, key }) => keyOfProject(project, by) !== key)) return;
+    const own = countedMoney(project, pipeline, spent?.(row) ?? 0);
+    before += own;
+    told.of++;
+    if (project.budget === undefined) return;
+    told.projects++;
+    told.before += own;
+    told.budget += countedMoney(project, pipeline, minorUnits(project.budget));
   });
-  return { before, budget: budgets.length > 0 ? sum(budgets) : null };
+  if (told.projects === 0) return { before, budget: null };
+  for (const { line } of linesOf(model, ledger, { ...query, measure: "cost" }))
+    if (projects[line.project].budget !== undefined)
+      line.amounts.forEach((amount, period) => {
+        told.running[period] += amount;
+      });
+  told.running = runningTotal(told.running, told.before);
+  return { before, budget: told };
 }
 
 /** Turns what is taken in each period, which is negative, into what is left at its end. */

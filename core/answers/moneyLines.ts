@@ -3,8 +3,9 @@ import { wholePeriods } from "../calendar/horizon.ts";
 import type { Range } from "../calendar/periods.ts";
 import type { MoneyLine } from "../cost/costs.ts";
 import { explainMoney, type MoneyWhy } from "../cost/explainMoney.ts";
-import { labourRowOf, ledgerOf, taskOf } from "../cost/ledger.ts";
+import { type Ledger, labourRowOf, ledgerOf, taskOf } from "../cost/ledger.ts";
 import { linesOf, type MoneyQuery } from "../cost/moneyQuery.ts";
+import { countedShare } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 
@@ -27,6 +28,10 @@ export interface MoneyLineTold {
   who: string | null;
   /** Minor units in the range; of a margin or a budget, cost is taken away. */
   amount: number;
+  /** Hundredths of a percent by which the amount of a pipeline project is weighted; null where it counts in full. */
+  probability: number | null;
+  /** Minor units of the line itself, before it is weighted or taken away. */
+  whole: number;
 }
 
 export interface MoneyLinesQuery extends MoneyQuery {
@@ -48,17 +53,29 @@ export function moneyLinesOf(model: Model, query: MoneyLinesQuery): MoneyLines {
   const asked = wholePeriods(model.plan, query);
   const ledger = ledgerOf(model, asked);
   const { key, period } = query;
+  const amountOf = ({ amounts }: MoneyLine) => (period === null ? amounts.reduce((sum, amount) => sum + amount, 0) : amounts[period]);
+  const wholes = query.pipeline === "weighted" ? wholeLines(model, ledger, query) : null;
   const lines = linesOf(model, ledger, query).flatMap(({ line, sign }): MoneyLineTold[] => {
     if (key !== null && ledger.keyOf(line, query.by) !== key) return [];
-    const own = period === null ? line.amounts.reduce((sum, amount) => sum + amount, 0) : line.amounts[period];
-    return own === 0 ? [] : [{ ...told(model, line), amount: sign * own }];
+    const own = amountOf(line);
+    if (own === 0) return [];
+    const share = countedShare(model.plan.projects[line.project], query.pipeline);
+    const whole = wholes?.get(lineKey(line)) ?? line;
+    return [{ ...told(model, line), amount: sign * own, probability: share === 10_000 ? null : share, whole: amountOf(whole) }];
   });
   lines.sort((a, b) => Math.abs(b.amount) - Math.abs(a.amount));
   const range = period === null ? asked.range : ledger.periods[period];
   return { lines, range, total: lines.reduce((sum, { amount }) => sum + amount, 0) };
 }
 
-function told(model: Model, line: MoneyLine): Omit<MoneyLineTold, "amount"> {
+const lineKey = ({ kind, project, row }: MoneyLine): string => `${kind} ${project} ${row}`;
+
+/** The same lines before they are weighted. */
+function wholeLines(model: Model, ledger: Ledger, query: MoneyQuery): Map<string, MoneyLine> {
+  return new Map(linesOf(model, ledger, { ...query, pipeline: "full" }).map(({ line }) => [lineKey(line), line]));
+}
+
+function told(model: Model, line: MoneyLine): Omit<MoneyLineTold, "amount" | "whole" | "probability"> {
   const { plan, work } = model;
   const { kind, project, row } = line;
   const { id: projectId, name: projectName } = plan.projects[project];

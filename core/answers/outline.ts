@@ -3,6 +3,7 @@ import type { Day } from "../calendar/day.ts";
 import { horizonOf } from "../calendar/horizon.ts";
 import { moneyLines } from "../cost/costs.ts";
 import { taskOf } from "../cost/ledger.ts";
+import { type MoneyGaps, moneyGaps } from "../cost/moneyGaps.ts";
 import { type CostKind, costKinds } from "../cost/moneyKeys.ts";
 import type { Model } from "../model.ts";
 import { lookUp } from "../plan/lookUp.ts";
@@ -78,6 +79,10 @@ export interface Outline {
   tasks: OutlineTask[];
   asked: number;
   open: number;
+  /** What the project costs over the whole plan, and what of that belongs to none of its tasks; minor units. */
+  cost: OutlineTask["cost"];
+  costWithoutTask: OutlineTask["cost"];
+  gaps: MoneyGaps;
 }
 
 /** The outline of a project; null where there is none with this id. */
@@ -87,7 +92,11 @@ export function outlineOf(model: Model, projectId: string): Outline | null {
   if (row === undefined) return null;
   const project = plan.projects[row];
   const conflicts = model.conflicts();
-  const tasks = outlineTasks(model, projectId, conflicts);
+  const costs = costsByTask(model, projectId);
+  const tasks = outlineTasks(model, projectId, conflicts, costs);
+  const costWithoutTask = costs.get(NO_TASK) ?? noCost();
+  const cost = { ...costWithoutTask };
+  for (const { depth, cost: own } of tasks) if (depth === 0) for (const kind of costKinds) cost[kind] += own[kind];
   const leaves = tasks.filter(({ isSummary }) => !isSummary);
   return {
     project,
@@ -101,15 +110,22 @@ export function outlineOf(model: Model, projectId: string): Outline | null {
     tasks,
     asked: leaves.reduce((sum, { asked }) => sum + asked, 0),
     open: leaves.reduce((sum, { open }) => sum + open, 0),
+    cost,
+    costWithoutTask,
+    gaps: moneyGaps(model.costsOfHorizon(), (own) => own === row),
   };
 }
 
 /** A project's tasks, each after its parent, siblings in plan order. */
-function outlineTasks(model: Model, projectId: string, conflicts: readonly Conflict[]): OutlineTask[] {
+function outlineTasks(
+  model: Model,
+  projectId: string,
+  conflicts: readonly Conflict[],
+  costs: ReadonlyMap<number, OutlineTask["cost"]>,
+): OutlineTask[] {
   const { plan } = model;
   const conflictsByTask = byTask(conflicts);
   const commentsByTask = byTask(plan.comments);
-  const costs = costsByTask(model, projectId);
   const children = new Map<string, number[]>();
   plan.tasks.forEach((task, row) => {
     if (task.projectId !== projectId) return;
@@ -122,7 +138,7 @@ function outlineTasks(model: Model, projectId: string, conflicts: readonly Confl
     const entry = outlineTask(model, row, depth);
     entry.conflicts = conflictsByTask.get(entry.task.id) ?? [];
     entry.comments = commentsByTask.get(entry.task.id) ?? [];
-    entry.cost = costs.get(row) ?? noCost();
+    entry.cost = { ...(costs.get(row) ?? noCost()) };
     listed.push(entry);
     const parts = (children.get(entry.task.id) ?? []).map((child) => visit(child, depth + 1));
     for (const part of parts) for (const key of ["asked", "placed", "open", "unplaced"] as const) entry[key] += part[key];
@@ -135,6 +151,9 @@ function outlineTasks(model: Model, projectId: string, conflicts: readonly Confl
 }
 
 const noCost = (): OutlineTask["cost"] => ({ labour: 0, material: 0, fixed: 0, expense: 0 });
+
+/** Where `costsByTask` keeps what belongs to no task. */
+const NO_TASK = -1;
 
 /** What each task of a project costs over the horizon, by its row; tax where it is part of the cost. */
 function costsByTask(model: Model, projectId: string): Map<number, OutlineTask["cost"]> {

@@ -43,22 +43,52 @@ test("a date without work is placed at the start of the next working day", () =>
   expect(line.place(parseDay("2027-01-16"), 300)).toBe(line.place(parseDay("2027-01-18"), 0));
 });
 
-test("the line has no beginning: days before the origin have negative numbers, in the order they are asked for or any other", () => {
-  expect(line.indexOf(origin)).toBe(0);
-  expect(line.indexOf(origin - 1)).toBe(0);
-  expect(line.indexOf(origin - 3)).toBe(-1);
+test("days before the origin have negative numbers", () => {
+  const fresh = new WorkingLine(calendar, origin);
+  expect(fresh.indexOf(origin - 3)).toBe(-1);
+  expect(fresh.indexOf(origin - 1)).toBe(0);
+  expect(fresh.indexOf(origin)).toBe(0);
+});
+
+/** Questions about a day of the line, far before its origin to far after. */
+type Question = readonly [keyof typeof questions, number];
+const questions = {
+  dayAt: (own: WorkingLine, at: number) => own.dayAt(at),
+  asStart: (own: WorkingLine, at: number) => own.asStart(at * TICKS_PER_DAY + 7),
+  asFinish: (own: WorkingLine, at: number) => own.asFinish(at * TICKS_PER_DAY),
+  indexOf: (own: WorkingLine, at: number) => own.indexOf(origin + at),
+  place: (own: WorkingLine, at: number) => own.place(origin + at, 100),
+  minutesOn: (own: WorkingLine, at: number) => own.minutesOn(origin + at),
+  exceptionOn: (own: WorkingLine, at: number) => own.exceptionOn(origin + at),
+  isWorkingDay: (own: WorkingLine, at: number) => own.isWorkingDay(origin + at),
+  minutesOver: (own: WorkingLine, at: number) => {
+    const { minutes, at: from } = own.minutesOver(origin + at, origin + at + 9);
+    return [...minutes.subarray(from, from + 9)];
+  },
+};
+
+/** The same answers by walking day by day from the origin. */
+function plainIndexOf(day: number): number {
+  let index = 0;
+  for (let own = origin; own < day; own++) if (line.minutesOn(own) > 0) index++;
+  for (let own = day; own < origin; own++) if (line.minutesOn(own) > 0) index--;
+  return index;
+}
+
+test("a fresh line gives the same answers whatever is asked first, from far before the origin to far after", () => {
+  const question = fc.tuple(
+    fc.constantFrom(...(Object.keys(questions) as (keyof typeof questions)[])),
+    fc.oneof(fc.integer({ min: -30, max: 30 }), fc.integer({ min: -6_000, max: 6_000 })),
+  );
   fc.assert(
-    fc.property(fc.array(fc.integer({ min: -6_000, max: 6_000 }), { minLength: 1, maxLength: 5 }), (asked) => {
+    fc.property(fc.array(question, { minLength: 1, maxLength: 6 }), (asked: Question[]) => {
       const fresh = new WorkingLine(calendar, origin);
-      for (const index of asked) {
-        const day = fresh.dayAt(index);
-        expect(fresh.isWorkingDay(day)).toBe(true);
-        expect(fresh.indexOf(day)).toBe(index);
-        expect(day).toBe(line.dayAt(index));
-        expect([fresh.asStart(index * 480 + 7), fresh.asFinish(index * 480 + 7)]).toEqual([
-          { day, tick: 7 },
-          { day, tick: 7 },
-        ]);
+      for (const [name, at] of asked) {
+        expect(questions[name](fresh, at), `${name} ${at}`).toEqual(questions[name](line, at));
+        if (name === "indexOf") expect(fresh.indexOf(origin + at)).toBe(plainIndexOf(origin + at));
+        if (name !== "dayAt") continue;
+        expect(fresh.isWorkingDay(fresh.dayAt(at))).toBe(true);
+        expect(plainIndexOf(fresh.dayAt(at))).toBe(at);
       }
     }),
   );

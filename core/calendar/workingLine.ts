@@ -112,10 +112,12 @@ export class WorkingLine {
   #reach(from: Day, to: Day): void {
     const length = this.#minutes.length;
     if (from >= this.#first && to < this.#first + length) return;
-    // Each side grows by as much as there is, so that days asked for one by one are laid out in few steps.
-    const first = from < this.#first || length === 0 ? Math.min(from, this.#first - Math.max(length, FIRST_DAYS.before)) : this.#first;
+    // The first layout covers the origin, because days are numbered from it. Each side then grows by as much as there is, so
+    // that days asked for one by one are laid out in few steps.
+    const isFirst = length === 0;
+    const first = from < this.#first || isFirst ? Math.min(from, this.#first - Math.max(length, FIRST_DAYS.before)) : this.#first;
     const end = this.#first + length;
-    const stop = to >= end ? Math.max(to + 1, end + Math.max(length, FIRST_DAYS.after)) : end;
+    const stop = to >= end || isFirst ? Math.max(to + 1, end + Math.max(length, FIRST_DAYS.after)) : end;
     this.#layOut(first, stop);
   }
 

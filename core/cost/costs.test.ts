@@ -56,7 +56,12 @@ test("lines add up to projects, and projects to clients, in every period", () =>
   expect(sum(report.lines.map(({ total }) => total))).toBe(sum(report.projects.map(({ total }) => total)));
 });
 
-const asked = { range: { start: parseDay("2027-01-25"), stop: parseDay("2027-03-22") }, kind: "all", within: [] } as const;
+const asked = {
+  range: { start: parseDay("2027-01-25"), stop: parseDay("2027-03-22") },
+  kind: "all",
+  within: [],
+  pipeline: "full",
+} as const;
 
 test("money adds up both ways to the cent, by whatever it is added up and at every grain, and is the report's", () => {
   for (const grain of grains) {
@@ -90,9 +95,9 @@ test("every figure is the sum of its lines, and every line the sum of its reason
       const period = periods.findIndex((amount) => amount !== 0);
       const { lines, range, total: own } = moneyLinesOf(model, { ...query, key, period: Math.max(0, period) });
       expect(own, key).toBe(periods[Math.max(0, period)]);
-      for (const { subject, amount } of lines) {
-        const why = moneyWhy(model, { subject, range, total: Math.abs(amount) });
-        expect(sum(why?.parts.map((part) => part.amount) ?? []), JSON.stringify(subject)).toBe(Math.abs(amount));
+      for (const { subject, whole } of lines) {
+        const why = moneyWhy(model, { subject, range, total: whole });
+        expect(sum(why?.parts.map((part) => part.amount) ?? []), JSON.stringify(subject)).toBe(whole);
         const rest = why?.parts.find(({ what }) => what === "rounding")?.amount ?? 0;
         // Only revenue is rounded with other lines.
         expect(Math.abs(rest), JSON.stringify(subject)).toBeLessThanOrEqual(subject.kind === "revenue" ? 2 : 0);
@@ -116,6 +121,40 @@ test("a line is explained with hours, rates and whose they are: the rate changes
   ]);
   for (const { minutes = 0, overtime = 0, rate = 0, overtimeRate = 0, amount } of both)
     expect(Math.abs(amount - (minutes * rate + overtime * overtimeRate) / 6000)).toBeLessThanOrEqual(1);
+});
+
+test("pipeline work counts not at all, by its probability, or in full, and rows add up to the cent in each way", () => {
+  const isOpen = ({ key }: { key: string }) => ["idea", "pipeline"].includes(plan.projects.find(({ id }) => id === key)?.stage ?? "");
+  for (const measure of ["cost", "revenue", "margin"] as const) {
+    const query = { ...asked, range: horizon, grain: "month", by: "project", measure } as const;
+    const [full, weighted, none] = (["full", "weighted", "none"] as const).map((pipeline) => moneyOf(model, { ...query, pipeline }));
+    expect(none.rows).toEqual(full.rows.filter((row) => !isOpen(row)));
+    expect(full.rows.filter(isOpen).length).toBeGreaterThan(1);
+    for (const row of full.rows) {
+      const own = weighted.rows.find(({ key }) => key === row.key);
+      const share = isOpen(row) ? (plan.projects.find(({ id }) => id === row.key)?.probability ?? 100) / 100 : 1;
+      // Each of its lines is rounded once.
+      expect(Math.abs((own?.total ?? 0) - row.total * share)).toBeLessThan(isOpen(row) ? 60 : 1e-9);
+    }
+    expect(weighted.totals).toEqual(weighted.periods.map((_, p) => sum(weighted.rows.map((row) => row.periods[p]))));
+    const asLines = moneyLinesOf(model, { ...query, pipeline: "weighted", key: null, period: null });
+    expect(asLines.total).toBe(weighted.total);
+    expect(asLines.lines.some(({ probability, whole, amount }) => probability !== null && Math.abs(amount) < Math.abs(whole))).toBe(true);
+  }
+});
+
+test("a budget is compared with the cost of the projects that have one", () => {
+  const range = { start: parseDay("2027-03-01"), stop: horizon.stop };
+  for (const pipeline of ["full", "weighted", "none"] as const) {
+    const query = { ...asked, range, grain: "month", by: "project", measure: "cost", pipeline } as const;
+    const { budget, before, totals, periods } = moneyOf(model, query);
+    if (!budget) throw new Error("the demo plan has budgets");
+    const left = moneyOf(model, { ...query, measure: "left" });
+    expect(budget.projects).toBeLessThan(budget.of);
+    expect(periods.map((_, p) => budget.budget - budget.running[p]).map(Math.round)).toEqual(left.totals);
+    expect(budget.before).toBeLessThan(before);
+    expect(budget.running.at(-1)).toBeLessThan(before + sum(totals));
+  }
 });
 
 test("what is left of a budget is the budget less all that was spent up to the period's end", () => {
@@ -217,7 +256,7 @@ test("an outline's costs add up to the project's but for expenses of the project
 });
 
 test("what is needed of a material is its quantity with its waste, on the days the tasks take, by project and in all", () => {
-  const { rows, periods } = materialNeeds(model, { range: horizon, grain: "month" });
+  const { rows, periods } = materialNeeds(model, { pipeline: "full", range: horizon, grain: "month" });
   const tank = rows.filter(({ materialId }) => materialId === "acrylic");
   expect(tank.map(({ projectId, total }) => [projectId, total])).toEqual([
     [null, 154_000],
@@ -247,7 +286,7 @@ test("money of any plan adds up both ways, by whatever it is added up, and every
     const made = buildModel(withMoney(tangledPlan(seed), seed));
     const range = horizonOf(made.plan);
     const report = costReport(made, { range, grain: "month" });
-    const whole = { range, kind: "all", within: [], grain: "month" } as const;
+    const whole = { range, kind: "all", within: [], pipeline: "full", grain: "month" } as const;
     for (const by of moneyBys) {
       const { rows, totals, total } = moneyOf(made, { ...whole, by, measure: "cost" });
       expect(total, `${seed} ${by}`).toBe(sum(report.projects.map((project) => project.total)));

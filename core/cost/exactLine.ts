@@ -1,6 +1,7 @@
 // A cost line: exact until it is read; its running total alone is rounded, so that parts always add up.
 import type { Day } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
+import { quotientHalfUp } from "../plan/units.ts";
 
 /** The periods that amounts are read in. */
 export interface CostPeriods {
@@ -206,7 +207,7 @@ export class ExactLine {
       cum += this.#numerators[at] * (denominator / this.#denominators[at]);
       const slot = this.#slots[at];
       if (k + 1 < order.length && this.#slots[order[k + 1]] === slot) return;
-      const upTo = roundedHalfUp(cum, denominator);
+      const upTo = quotientHalfUp(cum, denominator);
       if (slot === 0) before = upTo;
       else into[slot - 1] += Number(upTo - rounded);
       rounded = upTo;
@@ -223,13 +224,6 @@ function grown<T extends Int32Array | Float64Array>(old: T, larger: T): T {
 /** Of numbers that are exact, doubled too. A quotient of safe integers rounds down right: it is further from the next whole number
  * than a float of its size can be off. */
 const roundedSmall = (numerator: number, denominator: number): number => Math.floor((2 * numerator + denominator) / (2 * denominator));
-
-/** numerator / denominator rounded half up. */
-export function roundedHalfUp(numerator: bigint, denominator: bigint): bigint {
-  const doubled = 2n * numerator + denominator;
-  const quotient = doubled / (2n * denominator);
-  return doubled < 0n && quotient * 2n * denominator !== doubled ? quotient - 1n : quotient;
-}
 
 function leastCommonMultiple(a: bigint, b: bigint): bigint {
   let [x, y] = [a, b];

@@ -2,17 +2,18 @@
 import type { Day } from "../calendar/day.ts";
 import { lineFinder } from "../calendar/lines.ts";
 import type { Range } from "../calendar/periods.ts";
+import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
 import type { Placed } from "../placing/placed.ts";
+import { known } from "../plan/lookUp.ts";
 import { findRow } from "../plan/rows.ts";
 import type { RateTable } from "../plan/schema.ts";
-import { minorUnits } from "../plan/units.ts";
+import { minorUnits, percentHundredths, quotientHalfUp } from "../plan/units.ts";
 import type { MoneyLine } from "./costs.ts";
-import { roundedHalfUp } from "./exactLine.ts";
 import { expenseDays, taxOf } from "./expense.ts";
 import { LABOUR_DENOMINATOR } from "./labour.ts";
 import { forAccrualDays, UNITS_DENOMINATOR, unitsOf } from "./material.ts";
 import { OvertimeBook } from "./overtime.ts";
-import { costRole, type RateSource, rateBookOf, stretchOn } from "./rateBook.ts";
+import { costRole, type ExchangeStretch, type RateSource, rateBookOf, stretchOn } from "./rateBook.ts";
 
 /** One step of the sum: days in a row that are priced alike. */
 export interface MoneyPart {
@@ -26,13 +27,18 @@ export interface MoneyPart {
   /** Ten-thousandths of the table's currency an hour or unit. */
   rate?: number;
   overtimeRate?: number;
-  /** Units with their waste, in ten-thousandths. */
+  /** Units with their waste, and without it, in ten-thousandths. */
   units?: number;
+  plainUnits?: number;
+  /** Hundredths of a percent. */
+  waste?: number;
   of?: RateSource;
   since?: Day | null;
   /** Millionths of the plan's currency for one of the table's; left out where they are the same. */
   exchange?: number;
-  /** Of what is shared out: minor units in all, and which part falls here. */
+  /** The day from which the exchange rate applies. */
+  exchangeSince?: Day;
+  /** Of an amount that is spread: minor units in all, and the working days or minutes of it that fall here. */
   whole?: number;
   part?: { own: number; all: number };
   /** Minor units; together they are the line's. */
@@ -45,6 +51,8 @@ export interface MoneyWhy {
   currency: string;
   /** Whom or what the rates are for: the person, the role, the material. */
   names: Partial<Record<RateSource, string>>;
+  /** What a rate is for: an hour, or a unit of the material; null where no rate is asked. */
+  unit: string | null;
   parts: MoneyPart[];
   total: number;
 }
@@ -58,6 +66,7 @@ export function explainMoney(model: Placed, line: Omit<MoneyLine, "amounts">, ra
     tableName: table?.name ?? null,
     currency: table?.currency ?? model.plan.settings.currency,
     names: namesOf(model, line),
+    unit: unitOf(model, line),
     parts: parts.toldWith(total),
     total,
   };
@@ -77,13 +86,19 @@ function namesOf({ plan, work }: Placed, { kind, row }: Pick<MoneyLine, "kind" |
   return { ...(role !== undefined && { role }), ...(person !== undefined && { person }), ...(material !== undefined && { material }) };
 }
 
+function unitOf({ plan, work }: Placed, { kind, row }: Pick<MoneyLine, "kind" | "row">): string | null {
+  if (row < 0 || kind === "fixed" || kind === "expense" || kind === "tax") return null;
+  return work.isMaterial[row] === 1 ? (findRow(plan.materials, plan.assignments[row]?.materialId)?.unit ?? null) : "h";
+}
+
 function addParts(model: Placed, line: Omit<MoneyLine, "amounts">, table: RateTable | undefined, parts: Parts): void {
   const { plan, work } = model;
   const { kind, row, project } = line;
   if (kind === "fixed") {
     const { fixedCost = 0, fixedCostAccrual = "end" } = plan.tasks[row];
     const dates = model.schedule.of(row);
-    if (dates) forAccrualDays(dates, fixedCostAccrual, (day, own, all) => parts.addShare(day, minorUnits(fixedCost), own, all));
+    if (dates)
+      forAccrualDays(dates, fixedCostAccrual, (day, own, all) => parts.addShare(day, minorUnits(fixedCost), own, all, TICKS_PER_DAY));
   } else if (kind === "expense" || kind === "tax") addExpenseParts(model, row, kind, project, parts);
   else if (kind === "revenue" && plan.projects[project].billing?.kind === "fixedFee") addFeeParts(model, project, row, parts);
   else if (work.isMaterial[row] === 1) addMaterialParts(model, row, table, kind === "material", parts);
@@ -104,15 +119,16 @@ function addLabourParts(model: Placed, row: number, table: RateTable | undefined
     const entry = stretches && stretchOn(stretches, day).entry;
     if (!entry) parts.addNothing(day, "noRate", { minutes });
     else {
-      const { factor } = stretchOn(exchange, day);
+      const traded = stretchOn(exchange, day);
+      const { factor } = traded;
       if (factor === null) parts.addNothing(day, "noExchange", { minutes });
       else {
         const overtime = overtimes?.get(day) ?? 0;
         const { rate, overtimeRate, of, since } = entry;
         const exact = (BigInt(minutes - overtime) * BigInt(rate) + BigInt(overtime) * BigInt(overtimeRate)) * factor;
-        const fixed = { what: "hours", rate, overtimeRate, of, since, ...exchangeOf(factor) } as const;
+        const fixed = { what: "hours", rate, overtimeRate, of, since, ...exchangeOf(traded) } as const;
         parts.add(day, fixed, { minutes: minutes - overtime, overtime }, exact, LABOUR_DENOMINATOR);
-        if (isFirst && isCost && entry.perUse > 0) parts.addPerUse(day, entry.perUse, factor);
+        if (isFirst && isCost && entry.perUse > 0) parts.addPerUse(day, entry.perUse, traded);
       }
     }
     isFirst = false;
@@ -126,19 +142,25 @@ function addMaterialParts(model: Placed, row: number, table: RateTable | undefin
   if (!dates) return;
   const book = rateBookOf(plan);
   const withWaste = unitsOf(plan.assignments[row], dates);
+  const withoutWaste = unitsOf({ ...plan.assignments[row], wastePercent: 0 }, dates);
+  const waste = percentHundredths(plan.assignments[row].wastePercent ?? 0);
   let isFirst = true;
   forAccrualDays(dates, accrual, (day, own, all) => {
-    const units = Number(roundedHalfUp(withWaste * BigInt(own) * 10_000n, UNITS_DENOMINATOR * BigInt(all)));
+    const partOf = (units: bigint) => Number(quotientHalfUp(units * BigInt(own) * 10_000n, UNITS_DENOMINATOR * BigInt(all)));
+    const units = partOf(withWaste);
     const entry = table && stretchOn(book.material(table, materialId), day).entry;
-    const factor = table ? stretchOn(book.exchange(table), day).factor : null;
+    const traded = table && stretchOn(book.exchange(table), day);
+    const factor = traded?.factor ?? null;
     if (!entry) parts.addNothing(day, "noRate", { units });
-    else if (factor === null) parts.addNothing(day, "noExchange", { units });
+    else if (!traded || factor === null) parts.addNothing(day, "noExchange", { units });
     else {
       const { rate, of, since } = entry;
       const denominator = UNITS_DENOMINATOR * 100n * 1_000_000n * BigInt(all);
       const exact = withWaste * BigInt(rate) * factor * BigInt(own);
-      parts.add(day, { what: "units", rate, of, since, ...exchangeOf(factor) }, { units }, exact, denominator);
-      if (isFirst && isCost && entry.perUse > 0) parts.addPerUse(day, entry.perUse, factor);
+      const counted = { units, ...(waste > 0 && { plainUnits: partOf(withoutWaste) }) };
+      const fixed = { what: "units", rate, of, since, ...(waste > 0 && { waste }), ...exchangeOf(traded) } as const;
+      parts.add(day, fixed, counted, exact, denominator);
+      if (isFirst && isCost && entry.perUse > 0) parts.addPerUse(day, entry.perUse, traded);
     }
     isFirst = false;
   });
@@ -169,10 +191,11 @@ function addFeeParts(model: Placed, project: number, row: number, parts: Parts):
   }
 }
 
-const exchangeOf = (factor: bigint) => (factor === 1_000_000n ? {} : { exchange: Number(factor) });
+const exchangeOf = ({ factor, from }: ExchangeStretch) =>
+  factor === null || !Number.isFinite(from) ? {} : { exchange: Number(factor), exchangeSince: from };
 
-type Fixed = Pick<MoneyPart, "what" | "rate" | "overtimeRate" | "of" | "since" | "exchange" | "whole">;
-type Counted = Pick<MoneyPart, "minutes" | "overtime" | "units" | "part">;
+type Fixed = Pick<MoneyPart, "what" | "rate" | "overtimeRate" | "of" | "since" | "exchange" | "exchangeSince" | "waste" | "whole">;
+type Counted = Pick<MoneyPart, "minutes" | "overtime" | "units" | "plainUnits" | "part">;
 
 /** Parts in the order of their days. Those before the range count into the running total alone. */
 class Parts {
@@ -192,19 +215,22 @@ class Parts {
     }
     last.last = day;
     last.exact += exact;
-    for (const name of ["minutes", "overtime", "units"] as const) {
+    for (const name of ["minutes", "overtime", "units", "plainUnits"] as const) {
       const more = counted[name];
       if (more !== undefined) last[name] = (last[name] ?? 0) + more;
     }
     if (counted.part && last.part) last.part = { own: last.part.own + counted.part.own, all: counted.part.all };
   }
 
-  addShare(day: Day, whole: number, own: number, all: number): void {
-    this.add(day, { what: "share", whole }, { part: { own, all } }, BigInt(whole) * BigInt(own), BigInt(all));
+  /** @param perDay How many of what `own` and `all` count make a working day. */
+  addShare(day: Day, whole: number, own: number, all: number, perDay = 1): void {
+    const part = all === 1 ? { own, all } : { own: own / perDay, all: all / perDay };
+    this.add(day, { what: "share", whole }, { part }, BigInt(whole) * BigInt(own), BigInt(all));
   }
 
-  addPerUse(day: Day, minor: number, factor: bigint): void {
-    this.add(day, { what: "perUse", whole: minor, ...exchangeOf(factor) }, {}, BigInt(minor) * factor, 1_000_000n);
+  addPerUse(day: Day, minor: number, traded: ExchangeStretch): void {
+    const exact = BigInt(minor) * known(traded.factor, "exchange rate");
+    this.add(day, { what: "perUse", whole: minor, ...exchangeOf(traded) }, {}, exact, 1_000_000n);
   }
 
   addNothing(day: Day, what: "noRate" | "noExchange", counted: Counted): void {
@@ -217,7 +243,7 @@ class Parts {
     let rounded = 0n;
     const told = this.#parts.flatMap(({ key: _, exact, denominator, isBefore, ...part }): MoneyPart[] => {
       cum = { exact: cum.exact * denominator + exact * cum.of, of: cum.of * denominator };
-      const upTo = roundedHalfUp(cum.exact, cum.of);
+      const upTo = quotientHalfUp(cum.exact, cum.of);
       const amount = Number(upTo - rounded);
       rounded = upTo;
       return isBefore ? [] : [{ ...part, amount }];

@@ -2,7 +2,8 @@
 import type { Day } from "../calendar/day.ts";
 import type { Placed } from "../placing/placed.ts";
 import type { RateTable } from "../plan/schema.ts";
-import { type ExactLine, roundedHalfUp } from "./exactLine.ts";
+import { quotientHalfUp } from "../plan/units.ts";
+import type { ExactLine } from "./exactLine.ts";
 import type { OvertimeBook } from "./overtime.ts";
 import { costRole, type ExchangeStretch, LACKS_NOTHING, type Lacks, type RateBook, type RateStretch, stretchOn } from "./rateBook.ts";
 
@@ -156,5 +157,5 @@ export function costOfMinutes(
     const rate = stretches[at]?.entry?.rate ?? 0;
     if (rate > 0) sum += BigInt(minutes[i]) * BigInt(rate) * (stretchOn(exchange, start + i).factor ?? 0n);
   }
-  return Number(roundedHalfUp(sum, LABOUR_DENOMINATOR));
+  return Number(quotientHalfUp(sum, LABOUR_DENOMINATOR));
 }

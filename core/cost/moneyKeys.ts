@@ -19,5 +19,8 @@ export const moneyBys = [
 ] as const;
 export type MoneyBy = (typeof moneyBys)[number];
 
+/** How money of projects that are not won yet may count. */
+export const pipelineCountings = ["none", "weighted", "full"] as const;
+
 /** The key of lines that have nothing of what they are added up by: before the kind of line that they are, or alone. */
 export const NONE = "none:";

@@ -1,7 +1,9 @@
 // What is asked of money: added up by what, of which kind, in which periods; and the lines that it is about.
 import type { ReportRange } from "../calendar/periods.ts";
+import type { Counting } from "../load/counting.ts";
 import type { Placed } from "../placing/placed.ts";
 import type { MoneyLine } from "./costs.ts";
+import { countedLines } from "./countedMoney.ts";
 import type { Ledger } from "./ledger.ts";
 import type { CostKind, MoneyBy } from "./moneyKeys.ts";
 
@@ -21,21 +23,23 @@ export interface MoneyQuery extends ReportRange {
   measure: MoneyMeasure;
   /** Only what falls under all of these. */
   within: readonly MoneyPlace[];
+  /** How pipeline projects count. */
+  pipeline: Counting["pipeline"];
 }
 
 /** The lines that a question is about, each with how it counts. */
 export function linesOf(
   model: Placed,
   ledger: Ledger,
-  { kind, measure, within }: Pick<MoneyQuery, "kind" | "measure" | "within">,
+  { kind, measure, within, pipeline }: Pick<MoneyQuery, "kind" | "measure" | "within" | "pipeline">,
 ): { line: MoneyLine; sign: 1 | -1 }[] {
-  const { taxInCost } = model.plan.settings;
-  return ledger.lines.flatMap((line) => {
+  const { settings, projects } = model.plan;
+  return countedLines(projects, ledger.lines, pipeline).flatMap((line) => {
     const isRevenue = line.kind === "revenue";
-    if (line.kind === "tax" && !taxInCost) return [];
+    if (line.kind === "tax" && !settings.taxInCost) return [];
     if (isRevenue ? measure === "cost" || measure === "left" : measure === "revenue") return [];
     if (!isRevenue && kind !== "all" && kind !== (line.kind === "tax" ? "expense" : line.kind)) return [];
-    if (measure === "left" && model.plan.projects[line.project].budget === undefined) return [];
+    if (measure === "left" && projects[line.project].budget === undefined) return [];
     if (within.some(({ by, key }) => ledger.keyOf(line, by) !== key)) return [];
     return [{ line, sign: isRevenue || measure === "cost" ? (1 as const) : (-1 as const) }];
   });

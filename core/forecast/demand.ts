@@ -1,8 +1,13 @@
 // What is asked of groups of people, and what they can work, by period.
 import { periodOfDays, type Range } from "../calendar/periods.ts";
+import { type Counting, countedShares } from "../load/counting.ts";
 import { spanOf } from "../load/periodSums.ts";
 import type { Placed } from "../placing/placed.ts";
+import { roundedQuotient } from "../plan/units.ts";
 import { type DemandGroups, NO_GROUPS } from "./groups.ts";
+
+/** A share that counts in full. */
+const WHOLE = 10_000;
 
 /** The groups that a row of work asks for; none for material. */
 export function groupsAsked({ work }: Placed, groups: DemandGroups, row: number): readonly number[] {
@@ -32,14 +37,17 @@ export class DemandSums {
     return new Float64Array(this.groups.count * this.#periods);
   }
 
-  /** Adds what a row of work places. */
-  add(row: number, group: number, into: Float64Array): void {
+  /** Adds what a row of work places. @param share How much of each day counts, in hundredths of a percent. */
+  add(row: number, group: number, into: Float64Array, share = WHOLE): void {
     const { placements } = this.placed;
     const [from, length] = [placements.start[row], placements.length[row]];
     const first = Math.max(from, this.#range.start);
     const stop = Math.min(from + length, this.#range.stop);
     const [at, base] = [placements.offset[row] - from, group * this.#periods];
-    for (let day = first; day < stop; day++) into[base + this.#periodOf[day - this.#range.start]] += placements.buffer.minutes[at + day];
+    const { minutes } = placements.buffer;
+    for (let day = first; day < stop; day++)
+      into[base + this.#periodOf[day - this.#range.start]] +=
+        share === WHOLE ? minutes[at + day] : roundedQuotient(minutes[at + day] * share, WHOLE);
   }
 }
 
@@ -54,6 +62,23 @@ export function demandOf(
   const demand = sums.empty();
   for (let row = 0; row < placed.work.rows; row++)
     if (isWanted(row)) for (const group of groupsAsked(placed, groups, row)) sums.add(row, group, demand);
+  return demand;
+}
+
+/** Demand by group and period of the wanted rows of work that count, with the share of them that does: slot
+ * `group × periods.length + period`. */
+export function countedDemandOf(
+  placed: Placed,
+  groups: DemandGroups,
+  periods: readonly Range[],
+  isWanted: (row: number) => boolean,
+  counting: Counting,
+): Float64Array {
+  const sums = new DemandSums(placed, groups, periods);
+  const shares = countedShares(placed, counting);
+  const demand = sums.empty();
+  for (let row = 0; row < placed.work.rows; row++)
+    if (shares[row] > 0 && isWanted(row)) for (const group of groupsAsked(placed, groups, row)) sums.add(row, group, demand, shares[row]);
   return demand;
 }
 

@@ -3,11 +3,13 @@ import { type Day, parseDay } from "../calendar/day.ts";
 import { horizonOf, periodSettingsOf } from "../calendar/horizon.ts";
 import { periodStart, periodsIn, type Range } from "../calendar/periods.ts";
 import { applyChanges } from "../edits/change.ts";
-import { countedShares, defaultCounting } from "../load/counting.ts";
+import { type Counting, defaultCounting } from "../load/counting.ts";
 import { buildModel, type Model } from "../model.ts";
+import { lookUp } from "../plan/lookUp.ts";
+import { flagsOf, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
-import { capacityOf, demandOf } from "./demand.ts";
+import { capacityOf, countedDemandOf, demandOf } from "./demand.ts";
 import { type DemandGroups, roleGroups } from "./groups.ts";
 import { movedProject } from "./movedProject.ts";
 
@@ -21,16 +23,19 @@ export interface StartWeek {
   binds: { role: number; week: Range; minutes: number } | null;
 }
 
-/** The curve of shortage over the weeks of the horizon.
- * @param projectRow The project, wherever it stands now. */
-export function* earliestStarts(model: Model, projectRow: number): Generator<StartWeek> {
+/** The curve of shortage over the weeks of the horizon: the project is moved to each week with whatever follows it through
+ * links, and its demand is compared with the room of the plan after the move.
+ * @param projectRow The project, wherever it is now.
+ * @param counting The other work that takes room; approved work and pencilled assignments by default. */
+export function* earliestStarts(model: Model, projectRow: number, counting: Counting = defaultCounting): Generator<StartWeek> {
   const { plan } = model;
   const settings = periodSettingsOf(plan);
   const { start, stop } = horizonOf(plan);
-  const room = new RoleRoom(model, projectRow);
+  const linked = linkedProjects(plan, plan.projects[projectRow].id);
+  const room = new RoleRoom(model, linked, counting);
   const first = periodStart(start, "week", settings);
-  const alone = aloneWith(model, projectRow);
-  const [base, row] = alone ? [buildModel(alone), 0] : [model, projectRow];
+  const base = buildModel(onlyProjects(plan, linked));
+  const row = lookUp(rowById(base.plan.projects), plan.projects[projectRow].id);
   for (let week = first < start ? first + 7 : first; week < stop; week += 7) {
     const changes = movedProject(base.plan, row, week - parseDay(plan.projects[projectRow].start));
     const moved = changes.length === 0 ? base : updateModel(base, applyChanges(base.plan, changes), changes);
@@ -38,33 +43,52 @@ export function* earliestStarts(model: Model, projectRow: number): Generator<Sta
   }
 }
 
-/** The plan with this project and no other: what it asks for hangs on nothing else, and moving it there takes a fraction of
- * the time. Null where links tie it to other projects. */
-function aloneWith({ plan }: Model, projectRow: number): Plan | null {
-  const project = plan.projects[projectRow];
-  const tasks = plan.tasks.filter(({ projectId }) => projectId === project.id);
+/** Ids of a project and of all that links tie to it, directly or through others. */
+function linkedProjects({ tasks, links }: Plan, projectId: string): Set<string> {
+  const projectOf = new Map(tasks.map((task) => [task.id, task.projectId]));
+  const neighbours = new Map<string, Set<string>>();
+  const join = (one: string, other: string) => neighbours.set(one, (neighbours.get(one) ?? new Set()).add(other));
+  for (const { from, to } of links) {
+    const [one, other] = [lookUp(projectOf, from), lookUp(projectOf, to)];
+    if (one === other) continue;
+    join(one, other);
+    join(other, one);
+  }
+  const linked = new Set([projectId]);
+  for (const own of linked) for (const other of neighbours.get(own) ?? []) linked.add(other);
+  return linked;
+}
+
+/** The plan with some projects and no other: the dates and the work of these depend on nothing else, and moving one takes a
+ * fraction of the time. */
+function onlyProjects(plan: Plan, wanted: ReadonlySet<string>): Plan {
+  const projects = plan.projects.filter(({ id }) => wanted.has(id));
+  const tasks = plan.tasks.filter(({ projectId }) => wanted.has(projectId));
   const own = new Set(tasks.map(({ id }) => id));
-  const links = plan.links.filter(({ from, to }) => own.has(from) || own.has(to));
-  if (links.some(({ from, to }) => own.has(from) !== own.has(to))) return null;
+  const links = plan.links.filter(({ from, to }) => own.has(from) && own.has(to));
   const assignments = plan.assignments.filter(({ taskId }) => own.has(taskId));
   const named = new Set(assignments.map(({ personId }) => personId));
   const people = plan.people.filter(({ id }) => named.has(id));
   const teams = plan.teams.map((team) => ({ ...team, memberIds: [] }));
-  return { ...plan, projects: [project], tasks, links, assignments, people, teams, expenses: [], comments: [], requests: [] };
+  return { ...plan, projects, tasks, links, assignments, people, teams, expenses: [], comments: [], requests: [] };
 }
 
 /** How much further the room is worked out where a project reaches past it: week by week it would be summed each time. */
 const A_YEAR = 52 * 7;
 
-/** What the roles have free by week without the project's own work. Weeks are worked out when they are first asked for. */
+/** What the roles have free by week. The work of some projects is left out of the sums that are kept, and added where these
+ * projects are moved. Weeks are summed when they are first asked for. */
 class RoleRoom {
   readonly #roles: DemandGroups;
   #weeks: Range[] = [];
-  #room = new Float64Array(0);
+  /** free[role × weeks + week]: capacity less the work that stays; may be negative. */
+  #free = new Float64Array(0);
 
+  /** @param moving Ids of the projects whose work is left out. */
   constructor(
     private readonly model: Model,
-    private readonly project: number,
+    private readonly moving: ReadonlySet<string>,
+    private readonly counting: Counting,
   ) {
     this.#roles = roleGroups(model);
     this.#reach(horizonOf(model.plan));
@@ -82,10 +106,9 @@ class RoleRoom {
       stop: whole.stop > last ? whole.stop + A_YEAR : last,
     };
     this.#weeks = periodsIn(reach, "week", settings);
-    const shares = countedShares(model, defaultCounting);
-    const isOther = (row: number) => shares[row] > 0 && model.work.project[row] !== this.project;
-    const load = demandOf(model, this.#roles, this.#weeks, isOther);
-    this.#room = capacityOf(model, this.#roles, this.#weeks).map((capacity, slot) => Math.max(0, capacity - load[slot]));
+    const stays = flagsOf(model.plan.projects, ({ id }) => !this.moving.has(id));
+    const load = countedDemandOf(model, this.#roles, this.#weeks, (row) => stays[model.work.project[row]] === 1, this.counting);
+    this.#free = capacityOf(model, this.#roles, this.#weeks).map((capacity, slot) => capacity - load[slot]);
   }
 
   /** What the project asks for beyond the room, where it stands in a plan. */
@@ -113,16 +136,20 @@ class RoleRoom {
     }
     if (stop <= start) return { unplaced, roles: [] };
     this.#reach({ start, stop });
-    const demand = demandOf(moved, roleGroups(moved), this.#weeks, (row) => work.project[row] === project);
-    return { unplaced, roles: moved.plan.roles.flatMap((_, role) => this.#needOf(role, demand)) };
+    const roles = roleGroups(moved);
+    const demand = demandOf(moved, roles, this.#weeks, (row) => work.project[row] === project);
+    const follows = flagsOf(moved.plan.projects, ({ id }, own) => own !== project && this.moving.has(id));
+    const following = countedDemandOf(moved, roles, this.#weeks, (row) => follows[work.project[row]] === 1, this.counting);
+    const room = this.#free.map((free, slot) => Math.max(0, free - following[slot]));
+    return { unplaced, roles: moved.plan.roles.flatMap((_, role) => this.#needOf(role, demand, room)) };
   }
 
-  #needOf(role: number, demand: Float64Array): RoleNeed[] {
+  #needOf(role: number, demand: Float64Array, room: Float64Array): RoleNeed[] {
     const need: RoleNeed = { role, asked: 0, lacking: 0, worst: null };
     this.#weeks.forEach((week, at) => {
       const slot = role * this.#weeks.length + at;
       need.asked += demand[slot];
-      const minutes = Math.max(0, demand[slot] - this.#room[slot]);
+      const minutes = Math.max(0, demand[slot] - room[slot]);
       need.lacking += minutes;
       if (minutes > (need.worst?.minutes ?? 0)) need.worst = { week, minutes };
     });
@@ -138,5 +165,8 @@ export interface RoleNeed {
   worst: { week: Range; minutes: number } | null;
 }
 
-/** What a project asks of each role where it stands, and what the role has no room for beside all other work. */
-export const roleNeeds = (model: Model, projectRow: number): RoleNeed[] => new RoleRoom(model, projectRow).byRole(model, projectRow).roles;
+/** What a project asks of each role on its present dates, and what the role has no room for beside the other work that counts. */
+export function roleNeeds(model: Model, projectRow: number, counting: Counting = defaultCounting): RoleNeed[] {
+  const room = new RoleRoom(model, new Set([model.plan.projects[projectRow].id]), counting);
+  return room.byRole(model, projectRow).roles;
+}

@@ -8,7 +8,7 @@ import { applyChanges } from "../edits/change.ts";
 import { buildModel } from "../model.ts";
 import type { Plan } from "../plan/schema.ts";
 import { loadReport } from "../reports/load.ts";
-import { type Chance, distributionOf, expectedHours, percentile } from "./distribution.ts";
+import { type Chance, expectedMinutes, HoursDistribution } from "./distribution.ts";
 import { earliestStarts } from "./earliest.ts";
 import { forecastOf } from "./forecast.ts";
 import { helpsFor } from "./helps.ts";
@@ -18,29 +18,58 @@ const demo = fernhollow();
 const horizon = horizonOf(demo);
 const sum = (amounts: Iterable<number>) => [...amounts].reduce((all, own) => all + own, 0);
 
-test("the distribution is that of every outcome by itself: it adds up to one, and its mean is the expected demand", () => {
-  const chance = fc.record({ hours: fc.integer({ min: 0, max: 60 }), probability: fc.constantFrom(0, 0.1, 0.25, 0.4, 0.5, 0.9, 1) });
+/** Every outcome by itself in integers: weights by hours, out of 10,000 to the power of the number of chances. */
+function plainOutcomes(chances: readonly Chance[]): { weights: Map<number, bigint>; whole: bigint } {
+  const weights = new Map<number, bigint>();
+  for (let won = 0; won < 2 ** chances.length; won++) {
+    const isWon = (at: number) => ((won >> at) & 1) === 1;
+    const hours = sum(chances.map((own, at) => (isWon(at) ? own.hours : 0)));
+    const weight = chances.reduce((all, own, at) => all * BigInt(isWon(at) ? own.probability : 10_000 - own.probability), 1n);
+    weights.set(hours, (weights.get(hours) ?? 0n) + weight);
+  }
+  return { weights, whole: 10_000n ** BigInt(chances.length) };
+}
+
+const likelihood = fc.oneof(fc.constantFrom(0, 1_000, 2_000, 2_500, 5_000, 8_000, 9_500, 10_000), fc.integer({ min: 0, max: 10_000 }));
+const chance: fc.Arbitrary<Chance> = fc.record({ hours: fc.integer({ min: 0, max: 30 }), probability: likelihood });
+
+test("percentiles, probability and expected shortage are those of every outcome by itself, to the last unit", () => {
   fc.assert(
-    fc.property(fc.array(chance, { maxLength: 9 }), (chances: Chance[]) => {
-      const plain = new Map<number, number>();
-      for (let won = 0; won < 2 ** chances.length; won++) {
-        const isWon = (at: number) => ((won >> at) & 1) === 1;
-        const hours = sum(chances.map((own, at) => (isWon(at) ? own.hours : 0)));
-        const probability = chances.reduce((all, own, at) => all * (isWon(at) ? own.probability : 1 - own.probability), 1);
-        plain.set(hours, (plain.get(hours) ?? 0) + probability);
+    fc.property(fc.array(chance, { maxLength: 8 }), fc.integer({ min: -600, max: 6_000 }), (chances, free) => {
+      const { weights, whole } = plainOutcomes(chances);
+      const outcomes = [...weights].sort(([a], [b]) => a - b);
+      const distribution = new HoursDistribution(chances);
+      for (const share of [5_000, 8_000, 9_500]) {
+        let reached = 0n;
+        const [least] = outcomes.find(([, weight]) => {
+          reached += weight;
+          return reached * 10_000n >= BigInt(share) * whole;
+        }) as [number, bigint];
+        expect(distribution.percentile(share), `percentile ${share}`).toBe(least);
       }
-      const distribution = distributionOf(chances);
-      expect(distribution.findIndex((probability, hours) => Math.abs(probability - (plain.get(hours) ?? 0)) > 5e-13)).toBe(-1);
-      expect(sum(distribution)).toBeCloseTo(1, 12);
-      expect(sum([...distribution].map((probability, hours) => probability * hours))).toBeCloseTo(expectedHours(chances), 9);
-      for (const share of [0.5, 0.8, 0.95]) {
-        const reached = percentile(distribution, share);
-        expect(sum(distribution.subarray(0, reached + 1))).toBeGreaterThanOrEqual(share - 1e-8);
-        if (reached > 0) expect(sum(distribution.subarray(0, reached))).toBeLessThan(share);
-      }
+      const over = outcomes.filter(([hours]) => hours * 60 > free);
+      const rounded = (numerator: bigint) => Number((2n * numerator + whole) / (2n * whole));
+      expect(distribution.shortage(free)).toEqual({
+        probability: rounded(over.reduce((all, [, weight]) => all + weight, 0n) * 10_000n),
+        minutes: rounded(over.reduce((all, [hours, weight]) => all + weight * BigInt(hours * 60 - free), 0n)),
+      });
+      expect(expectedMinutes(chances)).toBe(rounded(outcomes.reduce((all, [hours, weight]) => all + weight * BigInt(hours * 60), 0n)));
+      const all = distribution.probabilities();
+      expect(all.findIndex((own, hours) => Math.abs(own - Number(weights.get(hours) ?? 0n) / Number(whole)) > 5e-13)).toBe(-1);
     }),
-    { numRuns: 60 },
+    { numRuns: 300 },
   );
+});
+
+test("two projects with the same steps decide a percentile by integers, whatever their doubles add up to", () => {
+  // No hours: 0.5 × 0.4, which is 0.2 exactly.
+  const chances = [
+    { hours: 3, probability: 5_000 },
+    { hours: 5, probability: 6_000 },
+  ];
+  expect(new HoursDistribution(chances).percentile(2_000)).toBe(0);
+  expect(new HoursDistribution(chances).percentile(2_001)).toBe(3);
+  expect(new HoursDistribution([{ hours: 4, probability: 2_000 }]).percentile(8_000)).toBe(0);
 });
 
 test("firm demand is the load of the people of a role, and what each pipeline project adds is its probability of it", () => {
@@ -55,7 +84,7 @@ test("firm demand is the load of the people of a role, and what each pipeline pr
       expect(open[p]).toBeGreaterThanOrEqual(minutes);
     });
     expected.forEach((minutes, p) => {
-      const more = sum(pipeline.map(({ probability, hours }) => probability * hours[role * firm.length + p] * 60));
+      const more = sum(pipeline.map(({ probability, hours }) => (probability / 10_000) * hours[role * firm.length + p] * 60));
       expect(Math.abs(minutes - firm[p] - open[p] - more)).toBeLessThanOrEqual(0.5001);
     });
   });
@@ -85,11 +114,12 @@ test("a probability of 0 adds nothing and one of 100 is sure; a role with nobody
   expect(Math.max(...pilot.shortageProbability)).toBe(10_000);
 });
 
-test("40 pipeline projects at once are told exactly, in whole hours", () => {
-  const chances = Array.from({ length: 40 }, (_, at) => ({ hours: 10 + at, probability: (at % 10) / 10 }));
-  const distribution = distributionOf(chances);
-  expect(sum(distribution)).toBeCloseTo(1, 10);
-  expect(sum([...distribution].map((probability, hours) => probability * hours))).toBeCloseTo(expectedHours(chances), 6);
+test("40 pipeline projects at once are summed exactly, in whole hours", () => {
+  const chances = Array.from({ length: 40 }, (_, at) => ({ hours: 10 + at, probability: (at % 10) * 1_000 }));
+  const probabilities = new HoursDistribution(chances).probabilities();
+  expect(sum(probabilities)).toBeCloseTo(1, 10);
+  const mean = sum([...probabilities].map((probability, hours) => probability * hours));
+  expect(mean * 60).toBeCloseTo(expectedMinutes(chances), 6);
 });
 
 test("each week of the earliest start is that of the plan moved there and built anew; where it stands now nothing moves", () => {

@@ -6,7 +6,7 @@ import { isPipeline } from "../load/counting.ts";
 import type { Placed } from "../placing/placed.ts";
 import { percentHundredths } from "../plan/units.ts";
 import { capacityOf, DemandSums, groupsAsked } from "./demand.ts";
-import { type Chance, distributionOf, expectedHours, percentile, roundedNear } from "./distribution.ts";
+import { type Chance, expectedMinutes, HoursDistribution } from "./distribution.ts";
 import { type DemandGroups, roleGroups } from "./groups.ts";
 
 /** One group by period. Minutes; the probability in hundredths of a percent. */
@@ -27,7 +27,8 @@ export interface Forecast {
   periods: Range[];
   /** In the order of the groups. */
   groups: GroupForecast[];
-  /** Rows of the projects that are not won yet, with their whole hours by group and period. */
+  /** Rows of the projects that are not won yet, with their probability in hundredths of a percent and their whole hours by
+   * group and period. */
   pipeline: { project: number; probability: number; hours: Float64Array }[];
 }
 
@@ -52,7 +53,7 @@ export function forecastOf(placed: Placed, { range, grain }: ReportRange, groups
   }
   const pipeline = [...byProject].map(([project, minutes]) => ({
     project,
-    probability: percentHundredths(plan.projects[project].probability ?? 100) / 10_000,
+    probability: percentHundredths(plan.projects[project].probability ?? 100),
     hours: minutes.map((own) => Math.round(own / 60)),
   }));
   const capacity = capacityOf(placed, groups, periods);
@@ -70,23 +71,17 @@ export function forecastOf(placed: Placed, { range, grain }: ReportRange, groups
 
 function addPeriod(into: GroupForecast, own: { capacity: number; firm: number; open: number }, chances: readonly Chance[]): void {
   const sure = own.firm + own.open;
-  const distribution = distributionOf(chances);
-  let [probability, shortage] = [0, 0];
-  for (let hours = 0; hours < distribution.length; hours++) {
-    const over = sure + 60 * hours - own.capacity;
-    if (over <= 0) continue;
-    probability += distribution[hours];
-    shortage += distribution[hours] * over;
-  }
+  const distribution = new HoursDistribution(chances);
+  const shortage = distribution.shortage(own.capacity - sure);
   into.capacity.push(own.capacity);
   into.firm.push(own.firm);
   into.open.push(own.open);
-  into.expected.push(roundedNear(sure + 60 * expectedHours(chances)));
-  into.p50.push(sure + 60 * percentile(distribution, 0.5));
-  into.p80.push(sure + 60 * percentile(distribution, 0.8));
-  into.p95.push(sure + 60 * percentile(distribution, 0.95));
-  into.shortageProbability.push(roundedNear(probability * 10_000));
-  into.expectedShortage.push(roundedNear(shortage));
+  into.expected.push(sure + expectedMinutes(chances));
+  into.p50.push(sure + 60 * distribution.percentile(5_000));
+  into.p80.push(sure + 60 * distribution.percentile(8_000));
+  into.p95.push(sure + 60 * distribution.percentile(9_500));
+  into.shortageProbability.push(shortage.probability);
+  into.expectedShortage.push(shortage.minutes);
 }
 
 const emptyForecast = (): GroupForecast => ({

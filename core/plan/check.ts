@@ -2,7 +2,7 @@
 
 import { type Fault, faultText, placeOf } from "./faults.ts";
 import { keysOf } from "./keysOf.ts";
-import { LEAST_DAY_HOURS, MOST_LEVELS, MOST_PLAN_YEARS, MOST_SUGGESTIONS } from "./limits.ts";
+import { MOST_LEVELS, MOST_PLAN_YEARS, MOST_SUGGESTIONS } from "./limits.ts";
 import type { ListName } from "./lists.ts";
 import { listWords } from "./listWords.ts";
 import { lookUp } from "./lookUp.ts";
@@ -30,7 +30,7 @@ import type {
   WorkRequest,
 } from "./schema.ts";
 import { linkCycle } from "./taskGraph.ts";
-import { minorUnits } from "./units.ts";
+import { minorUnits, productMinorUnits, workMinutes } from "./units.ts";
 
 /** Every fault between the rows of a plan that already fits the schema; an empty list when it is sound. */
 export function checkPlan(plan: Plan): Fault[] {
@@ -154,7 +154,7 @@ function checkSettings(plan: Plan, faults: Fault[]): void {
 }
 
 function checkCalendar(calendar: Calendar, { fault, order }: Scene): void {
-  if (calendar.week.every((hours) => hours < LEAST_DAY_HOURS)) fault(["week"], faultText.noWorkingWeekday(calendar.name, LEAST_DAY_HOURS));
+  if (calendar.week.every((hours) => workMinutes(hours) === 0)) fault(["week"], faultText.noWorkingWeekday(calendar.name));
   calendar.exceptions.forEach(({ from, to }, at) => {
     order(from, to, ["exceptions", at, "to"]);
   });
@@ -297,10 +297,22 @@ function checkExpense(expense: Expense, { fault, reference, order }: Scene): voi
   reference("projects", expense.projectId, ["projectId"]);
   reference("tasks", expense.taskId, ["taskId"]);
   order(expense.from, expense.to, ["to"]);
+  checkTypedAmount(expense, fault);
   const ranged = expense.from !== undefined || expense.to !== undefined;
   if (expense.date === undefined && (expense.from === undefined || expense.to === undefined))
     fault([], faultText.needs('"date", or "from" and "to"'));
   if (expense.date !== undefined && ranged) fault([], faultText.onlyOne(["date", "from–to"]));
+}
+
+/** An amount that was typed as a quantity at a price is their product. */
+function checkTypedAmount({ amount, quantity, unitPrice }: Expense, fault: Scene["fault"]): void {
+  if (quantity === undefined && unitPrice === undefined) return;
+  if (quantity === undefined || unitPrice === undefined) {
+    fault([], faultText.needs('both "quantity" and "unitPrice", or neither'));
+    return;
+  }
+  const product = productMinorUnits(quantity, unitPrice);
+  if (product !== minorUnits(amount)) fault(["amount"], faultText.otherProduct(product / 100));
 }
 
 /** What a template takes from the plan, roles and people say, may be gone when it is used; it is left out then. */

@@ -44,8 +44,8 @@ export const faultText = {
   noSuch: (what: string, id: string, near: string | null) =>
     `there is no ${what} "${id}".${near === null ? "" : ` Did you mean "${near}"?`}`,
   endsBeforeStart: (from: string, to: string) => `${to} is before ${from}; the end comes on or after the start.`,
-  noWorkingWeekday: (name: string, least: number) =>
-    `the week of calendar "${name}" has no working day; give one day ${least * 60} minutes or more.`,
+  noWorkingWeekday: (name: string) => `the week of calendar "${name}" has no working day; give one day a minute or more.`,
+  otherProduct: (product: number) => `the amount is not quantity × unit price, which is ${product}; correct one of the three.`,
   tooFar: (end: string, years: number) => `${end} is more than ${years} years after the plan begins; choose a nearer end.`,
   tooDeep: (levels: number) => `lies more than ${levels} levels deep; put it higher up.`,
   needs: (what: string) => `needs ${what}.`,

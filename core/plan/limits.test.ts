@@ -5,6 +5,7 @@ import { fernhollow } from "../../demo/fernhollow.ts";
 import { randomFrom } from "../../demo/random.ts";
 import { mutated } from "../../tests/mutated.ts";
 import { buildModel } from "../model.ts";
+import { checkPlan } from "./check.ts";
 import { MOST_LEVELS, MOST_NESTING, MOST_SUGGESTIONS } from "./limits.ts";
 import { isNestedDeeper } from "./nesting.ts";
 import { parsePlan, parsePlanValue } from "./parse.ts";
@@ -30,8 +31,8 @@ test("a plan file may begin with a mark of its encoding", () => {
 const refused: [string, (plan: Plan) => void, RegExp][] = [
   [
     "a week of moments",
-    (plan) => (plan.calendars[0].week = [0.005, 0, 0, 0, 0, 0, 0]),
-    /^calendars\[0\]\.week: .*give one day 15 minutes or more/,
+    (plan) => (plan.calendars[0].week = [0.008, 0, 0, 0, 0, 0, 0]),
+    /^calendars\[0\]\.week: .*give one day a minute or more/,
   ],
   ["a horizon of centuries", (plan) => (plan.settings.planEnd = "2199-12-31"), /^settings\.planEnd: .*more than 30 years/],
   [
@@ -84,4 +85,11 @@ test("of many wrong references all are told, and the first ones with what was mo
   });
   expect(faults).toHaveLength(200);
   expect(faults.filter((line) => line.includes('Did you mean "fabricator"?'))).toHaveLength(MOST_SUGGESTIONS);
+});
+
+test("a week of 6-minute days is sound, and work is placed on it", () => {
+  const plan = fernhollow();
+  const short = { ...plan, calendars: plan.calendars.map((own) => ({ ...own, week: [0.1, 0, 0, 0, 0, 0, 0] })) };
+  expect(checkPlan(short)).toEqual([]);
+  expect(buildModel(short).schedule.projects.length).toBe(plan.projects.length);
 });

@@ -13,9 +13,6 @@ export const MOST_ID_LETTERS = 120;
 /** Levels of an outline, or of teams within teams: deeper ones cannot be read on a screen. */
 export const MOST_LEVELS = 20;
 
-/** Hours that at least one day of a working week has: with less, work of a day lasts for years. */
-export const LEAST_DAY_HOURS = 0.25;
-
 /** Entries of a list within a row. */
 export const MOST_WITHIN = {
   /** Skills of a person or a task, roles of a person, tags of a task: more are not told apart. */

@@ -16,6 +16,8 @@ const hoursOfDay = z.number().min(0).max(24);
 const week = z.array(hoursOfDay).length(7);
 const percent = z.number().min(0).max(100);
 const money = z.number().min(0).max(1e10);
+/** Negative for a credit. */
+const signedMoney = z.number().min(-1e10).max(1e10);
 const rate = z.number().min(0).max(1e8);
 const workingDays = z.number().min(0).max(10_000);
 
@@ -238,7 +240,10 @@ const expense = z.strictObject({
   taskId: id.optional(),
   name,
   supplier: name.optional(),
-  amount: money,
+  amount: signedMoney,
+  /** How the amount was typed, where it was typed as a quantity at a price each. */
+  quantity: z.number().min(0).max(1e9).optional(),
+  unitPrice: signedMoney.optional(),
   taxPercent: percent.optional(),
   date: dateText.optional(),
   from: dateText.optional(),

@@ -1,6 +1,16 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { durationTicks, minorUnits, percentHundredths, rateUnits, roundedQuotient, shareOf, workMinutes } from "./units.ts";
+import {
+  durationTicks,
+  exchangeMillionths,
+  minorUnits,
+  percentHundredths,
+  productMinorUnits,
+  rateUnits,
+  roundedQuotient,
+  shareOf,
+  workMinutes,
+} from "./units.ts";
 
 test("a quotient is rounded half up, as whole-number arithmetic has it", () => {
   fc.assert(
@@ -24,6 +34,7 @@ test("decimals are taken as written before they are rounded", () => {
   expect(minorUnits(12.3449)).toBe(1_234);
   expect(workMinutes(0.0083334)).toBe(1);
   expect(workMinutes(1e-7)).toBe(0);
+  expect([exchangeMillionths(1.2345675), exchangeMillionths(1.23456749), exchangeMillionths(4.5e-7)]).toEqual([1_234_568, 1_234_567, 0]);
 });
 
 test("always: a decimal is rounded as its digits say, however many there are", () => {
@@ -44,4 +55,12 @@ test("always: a decimal is rounded as its digits say, however many there are", (
 test("a share of nothing is none", () => {
   expect(shareOf(3, 0)).toBeNull();
   expect(shareOf(1_200, 15_840)).toBe(758);
+});
+
+test("a quantity at a price each is exact to four decimals, and rounded half up once", () => {
+  expect(productMinorUnits(4, 250)).toBe(100_000);
+  expect(productMinorUnits(0.5, 0.01)).toBe(1);
+  expect(productMinorUnits(3, -12.345)).toBe(-3_703);
+  expect(productMinorUnits(1.005, 100)).toBe(10_050);
+  expect(productMinorUnits(1e9, 1e10)).toBe(1e21);
 });

@@ -20,6 +20,11 @@ export const minorUnits = (money: number): number => scaled(money, 100);
 /** A rate or unit price in major units as ten-thousandths of a major unit; quantities likewise. */
 export const rateUnits = (rate: number): number => scaled(rate, 10_000);
 
+/** A quantity at a price each, both to four decimals, in minor units, rounded half up. */
+export function productMinorUnits(quantity: number, unitPrice: number): number {
+  return Number(quotientHalfUp(BigInt(rateUnits(quantity)) * BigInt(rateUnits(unitPrice)), 1_000_000n));
+}
+
 /** A percentage as hundredths of a percent. */
 export const percentHundredths = (percent: number): number => scaled(percent, 100);
 
@@ -44,11 +49,16 @@ function scaledDigits(value: number, factor: number): number {
   const [mantissa, exponent = "0"] = String(value).split("e");
   const [whole, fraction = ""] = mantissa.split(".");
   const places = fraction.length - Number(exponent);
-  const numerator = 2n * BigInt(whole + fraction) * BigInt(factor) * 10n ** BigInt(Math.max(0, -places));
+  const numerator = BigInt(whole + fraction) * BigInt(factor) * 10n ** BigInt(Math.max(0, -places));
   const divisor = 10n ** BigInt(Math.max(0, places));
-  const doubled = numerator + divisor;
-  const quotient = doubled / (2n * divisor);
-  return Number(doubled < 0n && quotient * 2n * divisor !== doubled ? quotient - 1n : quotient);
+  return Number(quotientHalfUp(numerator, divisor));
+}
+
+/** numerator / denominator rounded half up, of integers of any size. */
+export function quotientHalfUp(numerator: bigint, denominator: bigint): bigint {
+  const doubled = 2n * numerator + denominator;
+  const quotient = doubled / (2n * denominator);
+  return doubled < 0n && quotient * 2n * denominator !== doubled ? quotient - 1n : quotient;
 }
 
 /** Minutes as tenths of an hour, as people read them: half a tenth counts away from 0, so that what is missing and what is

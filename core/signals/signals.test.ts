@@ -21,3 +21,18 @@ test("an effort without a role is signalled", () => {
   const signals = buildModel({ ...plan, tasks: plan.tasks.map((row) => (row.id === bare.id ? bare : row)) }).signals();
   expect(signals.some(({ kind, subject }) => kind === "noRole" && subject === "ravenholt-survey")).toBe(true);
 });
+
+test("a task and an assignment of one id are one subject, with one signal of a kind", () => {
+  const plan = fernhollow();
+  const task = plan.tasks.find(({ id }) => id === "ravenholt-survey") as (typeof plan.tasks)[number];
+  // The assignment and the task's own opening both lack a rate.
+  const twin = { id: task.id, taskId: task.id, personId: plan.people[0].id, hours: 1 };
+  const { costTableId: _, ...bare } = plan.projects.find(({ id }) => id === task.projectId) as (typeof plan.projects)[number];
+  const signals = buildModel({
+    ...plan,
+    projects: plan.projects.map((own) => (own.id === bare.id ? bare : own)),
+    tasks: plan.tasks.map((own) => (own.id === task.id ? { ...own, effortHours: 900 } : own)),
+    assignments: [...plan.assignments, twin],
+  }).signals();
+  expect(signals.filter(({ kind, subject }) => kind === "missingRate" && subject === task.id).length).toBe(1);
+});

@@ -27,9 +27,14 @@ function taskSignals(plan: Plan): Signal[] {
     ]);
 }
 
-/** Work that costs or earns nothing on some day, because a rate or an exchange rate is missing. */
+/** Work that costs or earns nothing on some day, because a rate or an exchange rate is missing. A task and an assignment of one
+ * id are one subject. */
 export function rateSignals(plan: Plan, { missingRates, missingExchangeRates }: Costs): Signal[] {
-  return [...missingRates.map((id) => missingRate(plan, id)), ...missingExchangeRates.map((id) => missingExchangeRate(plan, id))];
+  const once = (ids: readonly string[]) => [...new Set(ids)];
+  return [
+    ...once(missingRates).map((id) => missingRate(plan, id)),
+    ...once(missingExchangeRates).map((id) => missingExchangeRate(plan, id)),
+  ];
 }
 
 function noDates({ id, name }: Task): Signal {

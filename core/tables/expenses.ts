@@ -4,6 +4,7 @@ import { keysOf } from "../plan/keysOf.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Expense, rowSchemas } from "../plan/schema.ts";
+import { minorUnits, productMinorUnits } from "../plan/units.ts";
 import { numberCell, numberText, textCell, wordCell } from "./cells.ts";
 import { projectOf } from "./findTask.ts";
 import { RowReading, type RowSet, rowRead } from "./rowReading.ts";
@@ -18,6 +19,8 @@ export const expensesTable: TableKind = {
     { key: "name", name: "Expense", isNeeded: true, aliases: ["name", "what", "item", "ausgabe", "posten", "despesa", "kulu", "depense"] },
     { key: "supplier", name: "Supplier", aliases: ["vendor", "lieferant", "fornecedor", "tarnija", "fournisseur"] },
     { key: "amount", name: "Amount", isNeeded: true, aliases: ["cost", "price", "sum", "betrag", "valor", "summa", "montant"] },
+    { key: "quantity", name: "Quantity", aliases: ["qty", "count", "menge", "anzahl", "quantidade", "kogus", "quantite"] },
+    { key: "unitPrice", name: "Unit price", aliases: ["priceeach", "einzelpreis", "precounitario", "uhikuhind", "prixunitaire"] },
     { key: "tax", name: "Tax, %", aliases: ["tax", "vat", "taxpercent", "steuer", "iva", "kaibemaks", "tva"] },
     { key: "date", name: "Date", aliases: ["on", "datum", "data", "kuupaev"] },
     { key: "from", name: "From", aliases: ["von", "ab", "de", "alates", "du"] },
@@ -33,6 +36,8 @@ export const expensesTable: TableKind = {
       own.name,
       own.supplier ?? "",
       numberText(own.amount),
+      numberText(own.quantity),
+      numberText(own.unitPrice),
       numberText(own.taxPercent),
       own.date ?? "",
       own.from ?? "",
@@ -72,7 +77,11 @@ function takeExpense(record: TableRecord, draft: Draft, options: ReadOptions, li
   reading.put(set, "treatment", (cell) => wordCell(cell, treatmentWords));
   reading.put(set, "state", (cell) => wordCell(cell, stateWords));
   if (set.name === "") reasons.push("The expense has no name.");
-  if (set.amount === undefined && reasons.length === 0) reasons.push("It says no amount.");
+  for (const key of ["quantity", "unitPrice"] as const) set[key] = reading.cell(key, numberCell);
+  const { quantity, unitPrice } = set;
+  if (set.amount === undefined && typeof quantity === "number" && typeof unitPrice === "number")
+    set.amount = productMinorUnits(quantity, unitPrice) / 100;
+  if (set.amount === undefined && reasons.length === 0) reasons.push("The row has no amount, and no quantity with a unit price.");
   if (reasons.length > 0) return refused(about, ...reasons);
   const all = {
     ...(before ?? { id, costType: "other" }),
@@ -80,7 +89,7 @@ function takeExpense(record: TableRecord, draft: Draft, options: ReadOptions, li
     ...(set.costType === undefined && { costType: before?.costType ?? "other" }),
   };
   const after = rowRead<Expense>({}, all);
-  const fault = datesFault(after);
+  const fault = datesFault(after) ?? amountFault(after);
   if (fault) return refused(about, fault);
   return putExpense(before, after, draft);
 }
@@ -89,6 +98,13 @@ function datesFault({ date, from, to }: Expense): string | null {
   if (date !== undefined) return from === undefined && to === undefined ? null : "It falls on a date or from one to another, not both.";
   if (from === undefined || to === undefined) return "It says no date, or only one of from and until.";
   return to < from ? "It ends before it begins." : null;
+}
+
+function amountFault({ amount, quantity, unitPrice }: Expense): string | null {
+  if (quantity === undefined && unitPrice === undefined) return null;
+  if (quantity === undefined || unitPrice === undefined) return "The row has a quantity or a unit price alone; write both or neither.";
+  const product = productMinorUnits(quantity, unitPrice);
+  return product === minorUnits(amount) ? null : `The amount is not quantity × unit price, which is ${product / 100}.`;
 }
 
 function putExpense(before: Expense | undefined, after: Expense, draft: Draft): RowOutcome {

@@ -28,19 +28,46 @@ test("expenses are added and changed; those that cannot be say why", () => {
     ["Tidepool Hall", "Crane hire for the wave tank", "3000", "", "2027-04-19", "2027-04-21", "hardware", "x-crane"],
     ["Slow Light", "Hotel", "420.50", "16/4/2027", "", "", "travel", ""],
     ["Nowhere", "Hotel", "420", "16/4/2027", "", "", "travel", ""],
-    ["Slow Light", "Hotel", "-5", "16/4/2027", "", "", "travel", ""],
+    ["Slow Light", "Refund", "-5", "16/4/2027", "", "", "travel", ""],
     ["Slow Light", "Hotel", "5", "", "2027-05-02", "2027-05-01", "travel", ""],
     ["Slow Light", "Hotel", "", "16/4/2027", "", "", "hats", ""],
   ]);
-  expect(counts).toMatchObject({ changes: 1, adds: 1, refuses: 4 });
+  expect(counts).toMatchObject({ changes: 1, adds: 2, refuses: 3 });
   const reasons = rows.map((row) => (row.outcome === "refuses" ? row.reasons.join(" ") : ""));
   expect(reasons[2]).toContain('no project "Nowhere"');
-  expect(reasons[3]).toContain("amount");
   expect(reasons[4]).toBe("It ends before it begins.");
   expect(reasons[5]).toContain('"hats" is not known');
   const after = edit && applyEdit(plan, edit).plan;
   expect(after?.expenses.find(({ id }) => id === "x-crane")).toMatchObject({ amount: 3000, supplier: "Altura Lifting" });
-  expect(after?.expenses.at(-1)).toMatchObject({ projectId: "slowlight", amount: 420.5, date: "2027-04-16", costType: "travel" });
+  expect(after?.expenses.at(-1)).toMatchObject({ name: "Refund", amount: -5 });
+  expect(after?.expenses.at(-2)).toMatchObject({ projectId: "slowlight", amount: 420.5, date: "2027-04-16", costType: "travel" });
+});
+
+test("a quantity and a unit price come with the amount that they make, and are cleared where only the amount is given", () => {
+  const columns = ["Project", "Expense", "Amount", "Quantity", "Unit price", "Date", "Expense id"];
+  const taken = preview("expenses", [
+    columns,
+    ["Slow Light", "Cable", "", "4", "12.5", "2027-04-16", "cable"],
+    ["Slow Light", "Lamps", "90", "4", "12.5", "2027-04-16", ""],
+    ["Slow Light", "Lamps", "90", "4", "", "2027-04-16", ""],
+  ]);
+  expect(taken.rows.flatMap((row) => (row.outcome === "refuses" ? row.reasons : []))).toEqual([
+    "The amount is not quantity × unit price, which is 50.",
+    "The row has a quantity or a unit price alone; write both or neither.",
+  ]);
+  const after = taken.edit && applyEdit(plan, taken.edit).plan;
+  expect(after?.expenses.at(-1)).toMatchObject({ id: "cable", amount: 50, quantity: 4, unitPrice: 12.5 });
+  const again = preview(
+    "expenses",
+    [
+      ["Project", "Expense", "Amount", "Date", "Expense id"],
+      ["Slow Light", "Cable", "60", "2027-04-16", "cable"],
+    ],
+    after ?? plan,
+  );
+  const cleared = again.edit && applyEdit(after ?? plan, again.edit).plan?.expenses.at(-1);
+  expect(cleared).toMatchObject({ amount: 60 });
+  expect(cleared).not.toHaveProperty("quantity");
 });
 
 test("ten thousand rates come in at once; a second one of the same day takes the place of the first", () => {

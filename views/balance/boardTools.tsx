@@ -19,6 +19,7 @@ import { pageText, printPage } from "../../ui/savePage.tsx";
 import { SignLegend } from "../../ui/signLegend.tsx";
 import { takeOut } from "../../ui/takeOut.ts";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
+import { PipelineChoice } from "../frame/pipelineChoice.tsx";
 import { filterKeys, isWhole, type Measure, type ViewParams } from "./balanceParams.ts";
 import { boardSigns } from "./boardSigns.tsx";
 import type { useBalance } from "./useBalance.ts";
@@ -147,15 +148,7 @@ function WhatCounts({ params, setParams }: FilterProps) {
         />
       </Field>
       <Field label="Pipeline">
-        <Choice
-          value={params.pipeline}
-          onChange={(value) => setParams({ pipeline: value })}
-          options={[
-            { value: "none", text: "Does not count" },
-            { value: "weighted", text: "By its probability" },
-            { value: "full", text: "In full" },
-          ]}
-        />
+        <PipelineChoice value={params.pipeline} onChange={(value) => setParams({ pipeline: value })} />
       </Field>
     </div>
   );

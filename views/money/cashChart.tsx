@@ -3,11 +3,11 @@
 import { Bar, ComposedChart, Line, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
 import type { Money } from "../../core/answers/money.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
+import { runningTotal } from "../../core/cost/runningTotal.ts";
 import { chartLooks } from "../../ui/chartParts.tsx";
 import { moneyText, periodHeading, wholeText } from "../../ui/format.ts";
 import { usePlanFacts } from "../frame/facts.ts";
-import { hueOfKind } from "./cashMarks.ts";
-import { runningTotal } from "./moneyFile.ts";
+import { budgetedName, hueOfKind, isPartlyBudgeted } from "./cashMarks.ts";
 import { rowName } from "./moneyWords.ts";
 
 const axisText = (value: number) => wholeText(Math.round(value));
@@ -16,12 +16,13 @@ const axisText = (value: number) => wholeText(Math.round(value));
 function useChartData(money: Money, grain: Grain) {
   const { periodSettings } = usePlanFacts();
   const { rows, periods } = money;
-  const running = runningTotal(money);
+  const running = runningTotal(money.totals, money.before);
   return periods.map((period, p) => {
     const { main, side } = periodHeading(period, grain, periodSettings);
     return {
       period: `${main} ${side}`,
       running: running[p] / 100,
+      ...(isPartlyBudgeted(money) && { budgeted: money.budget.running[p] / 100 }),
       ...Object.fromEntries(rows.map(({ key, periods: amounts }) => [key, amounts[p] / 100])),
     };
   });
@@ -39,7 +40,7 @@ export default function CashChart({ money, grain }: { money: Money; grain: Grain
           yAxisId="running"
           orientation="right"
           tickFormatter={axisText}
-          domain={[0, (top: number) => Math.max(top, (budget ?? 0) / 100)]}
+          domain={[0, (top: number) => Math.max(top, (budget?.budget ?? 0) / 100)]}
           {...chartLooks.y}
           width={62}
         />
@@ -68,8 +69,19 @@ export default function CashChart({ money, grain }: { money: Money; grain: Grain
           dot={{ r: 2 }}
           isAnimationActive={false}
         />
+        {isPartlyBudgeted(money) && (
+          <Line
+            yAxisId="running"
+            dataKey="budgeted"
+            name={budgetedName(money.budget)}
+            stroke="var(--over)"
+            strokeWidth={2}
+            dot={false}
+            isAnimationActive={false}
+          />
+        )}
         {budget !== null && (
-          <ReferenceLine yAxisId="running" y={budget / 100} stroke="var(--over)" strokeWidth={1.5} strokeDasharray="5 4" />
+          <ReferenceLine yAxisId="running" y={budget.budget / 100} stroke="var(--over)" strokeWidth={1.5} strokeDasharray="5 4" />
         )}
       </ComposedChart>
     </ResponsiveContainer>

@@ -12,6 +12,7 @@ import { kindOptions, none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { SaveChartLines } from "../../ui/saveChartLines.tsx";
 import { useNames } from "../frame/facts.ts";
+import { PipelineChoice } from "../frame/pipelineChoice.tsx";
 import { Empty } from "../frame/screen.tsx";
 import { cashMarks } from "./cashMarks.ts";
 import { CashTable } from "./cashTable.tsx";
@@ -38,6 +39,7 @@ export function CashFlow({ initial }: { initial: Initial<AnswerOf<"money">> }) {
       actions={
         <>
           <OfWhat of={params.of} onChange={(of) => setParams({ of })} />
+          <PipelineChoice value={params.pipeline} onChange={(pipeline) => setParams({ pipeline })} />
           <PeriodTools params={params} grain={grain} onChange={setParams} />
           <CashExport chart={chart} money={money} title={title} />
         </>

@@ -1,5 +1,5 @@
 // The marks of the cash flow chart: colours by kind of cost, for the chart, its legend and its file.
-import type { Money } from "../../core/answers/money.ts";
+import type { BudgetRun, Money } from "../../core/answers/money.ts";
 import type { ChartMark } from "../../ui/chartParts.tsx";
 import { rowName } from "./moneyWords.ts";
 
@@ -13,11 +13,20 @@ const hues: Record<string, string> = {
 
 export const hueOfKind = (kind: string): string => hues[kind] ?? "var(--h8)";
 
+/** True where only some of the projects have a budget: it is compared with the cost of these alone. */
+export const isPartlyBudgeted = (money: Money): money is Money & { budget: BudgetRun } =>
+  money.budget !== null && money.budget.projects < money.budget.of;
+
+/** The running total that a budget is compared with. */
+export const budgetedName = ({ projects, of }: BudgetRun): string => `Running total of ${projects} of ${of} projects, with a budget`;
+
 /** What the bars and lines are, for the legend and the file. */
-export function cashMarks({ rows, budget }: Money): ChartMark[] {
+export function cashMarks(money: Money): ChartMark[] {
+  const { rows, budget } = money;
   return [
     ...rows.map(({ key, name }): ChartMark => ({ name: rowName("kind", key, name), color: hueOfKind(key), as: "bar" })),
     { name: "Running total", color: "var(--ink)", as: "line" },
+    ...(isPartlyBudgeted(money) ? [{ name: budgetedName(money.budget), color: "var(--over)", as: "line" } as const] : []),
     ...(budget === null ? [] : [{ name: "Budget", color: "var(--over)", as: "dashed" } as const]),
   ];
 }

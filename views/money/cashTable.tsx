@@ -1,15 +1,15 @@
 "use client";
 // The figures under the chart of cash flow: kinds across, periods down.
-import type { Money } from "../../core/answers/money.ts";
+import type { BudgetRun, Money } from "../../core/answers/money.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
+import { runningTotal } from "../../core/cost/runningTotal.ts";
 import { moneyText, periodHeading } from "../../ui/format.ts";
 import { usePlanFacts } from "../frame/facts.ts";
-import { runningTotal } from "./moneyFile.ts";
 import { rowName } from "./moneyWords.ts";
 
 export function CashTable({ money, grain }: { money: Money; grain: Grain }) {
   const { rows, periods, total, before, budget, currency } = money;
-  const running = runningTotal(money);
+  const running = runningTotal(money.totals, money.before);
   return (
     <table className="mt-4 w-full text-right" aria-label={`Cash flow in ${currency}`}>
       <thead>
@@ -28,7 +28,7 @@ export function CashTable({ money, grain }: { money: Money; grain: Grain }) {
         ))}
         <tr className="line-above font-semibold">
           <th scope="row" className="py-[3px] text-left">
-            Together
+            Total
           </th>
           {rows.map(({ key, total: own }) => (
             <td key={key}>{moneyText(own)}</td>
@@ -50,17 +50,20 @@ function BeforeRow({ money: { rows, before, budget } }: { money: Money }) {
       </th>
       <td colSpan={rows.length + 1} />
       <td>{moneyText(before)}</td>
-      {budget !== null && <td>{moneyText(budget - before)}</td>}
+      {budget !== null && <td>{moneyText(budget.budget - budget.before)}</td>}
     </tr>
   );
 }
 
+const budgetHead = ({ projects, of }: BudgetRun): string =>
+  projects === of ? "Budget remaining" : `Budget remaining, ${projects} of ${of} projects`;
+
 const headsOf = ({ currency, rows, budget }: Money): string[] => [
   currency,
   ...rows.map(({ key, name }) => rowName("kind", key, name)),
-  "Together",
+  "Total",
   "Running total",
-  ...(budget === null ? [] : ["Budget left"]),
+  ...(budget === null ? [] : [budgetHead(budget)]),
 ];
 
 interface PeriodRowProps {
@@ -73,7 +76,7 @@ interface PeriodRowProps {
 function PeriodRow({ money: { rows, periods, totals, budget }, at, grain, running }: PeriodRowProps) {
   const { periodSettings } = usePlanFacts();
   const { main, side } = periodHeading(periods[at], grain, periodSettings);
-  const left = (budget ?? 0) - running;
+  const left = budget === null ? 0 : budget.budget - budget.running[at];
   return (
     <tr className="line-above">
       <th scope="row" className="py-[3px] text-left font-normal">

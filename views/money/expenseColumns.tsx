@@ -5,7 +5,7 @@ import { readAmount } from "../../ui/amount.ts";
 import { moneyText } from "../../ui/format.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
-import { MONEY_HINT, readMoney } from "../../ui/typedMoney.ts";
+import { CREDIT_HINT, readTypedAmount, writeTypedAmount } from "../../ui/typedMoney.ts";
 import { readWhen, WHEN_HINT, writeWhen } from "./expenseWhen.ts";
 import { costTypeWords, stateWords } from "./moneyWords.ts";
 
@@ -87,12 +87,14 @@ const amountColumn = (change: Change, currency: string): TableColumn<ExpenseRow>
   width: 112,
   isFigure: true,
   value: ({ expense }) => expense.amount,
-  cell: ({ amount }) => moneyText(amount),
+  cell: ({ amount, expense }) => (
+    <span title={expense.quantity === undefined ? undefined : writeTypedAmount(expense)}>{moneyText(amount)}</span>
+  ),
   edit: () => ({
-    write: ({ expense }) => expense.amount.toFixed(2),
-    read: readMoney,
-    says: MONEY_HINT,
-    onSave: ({ expense }, typed) => change(expense.id, { amount: readMoney(typed)?.value ?? 0 }),
+    write: ({ expense }) => writeTypedAmount(expense),
+    read: readTypedAmount,
+    says: CREDIT_HINT,
+    onSave: ({ expense }, typed) => change(expense.id, { quantity: null, unitPrice: null, ...readTypedAmount(typed)?.value }),
   }),
 });
 

@@ -3,17 +3,21 @@
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { ExpenseRow } from "../../core/answers/expenses.ts";
+import { formatDay } from "../../core/calendar/day.ts";
 import type { Expense } from "../../core/plan/schema.ts";
+import { withSet } from "../../core/plan/stated.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { Button } from "../../ui/button.tsx";
 import { Choice } from "../../ui/choice.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";
 import { Field, FormFault } from "../../ui/field.tsx";
 import { moneyText } from "../../ui/format.ts";
+import { newId } from "../../ui/newId.ts";
 import { namedOptions, none, type Option, wordOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
-import { MONEY_HINT, readMoney } from "../../ui/typedMoney.ts";
+import { keepTyped, typedIn } from "../../ui/typed.ts";
+import { CREDIT_HINT, readTypedAmount, writeTypedAmount } from "../../ui/typedMoney.ts";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
 import type { ExpenseSet } from "./expenseColumns.tsx";
 import { readWhen, WHEN_HINT, writeWhen } from "./expenseWhen.ts";
@@ -58,6 +62,76 @@ export function ExpenseSheet({ row, suppliers, onClose }: SheetProps) {
   );
 }
 
+/** An expense that is not stored yet: its amount may be missing, and its name empty. */
+type Draft = Omit<Expense, "id" | "amount"> & { amount?: number };
+
+const NEW_EXPENSE = "new expense";
+
+interface NewProps {
+  /** What a new expense begins with. */
+  projectId: string;
+  suppliers: readonly string[];
+  /** @param id Of the expense that was added; null where none was. */
+  onClose: (id: string | null) => void;
+}
+
+/** A new expense. It is stored when it is saved; what is typed until then is kept while the browser's tab is open. */
+export function NewExpenseSheet({ projectId, suppliers, onClose }: NewProps) {
+  const session = usePlan();
+  const { today } = usePlanFacts();
+  const empty: Draft = { projectId, name: "", date: formatDay(today), costType: "other" };
+  const [draft, setDraft] = useState<Draft>(() => ({ ...empty, ...typedIn(NEW_EXPENSE) }));
+  const [fault, setFault] = useState<string | null>(null);
+  const set = (keys: ExpenseSet) => {
+    const next = withSet(draft, keys);
+    setDraft(next);
+    keepTyped(NEW_EXPENSE, next);
+  };
+  const clear = () => {
+    setDraft(empty);
+    keepTyped(NEW_EXPENSE, {});
+  };
+  const save = async () => {
+    const missing = missingIn(draft);
+    if (missing !== null) return setFault(missing);
+    const expense = { ...draft, amount: draft.amount ?? 0, id: newId("expense") };
+    const faults = await session.edit({ kind: "addExpense", expense });
+    if (faults.length > 0) return setFault(faults[0].message);
+    keepTyped(NEW_EXPENSE, {});
+    onClose(expense.id);
+  };
+  const parts = { expense: draft, onSet: set };
+  return (
+    <Sheet title="New expense" subtitle="Stored when it is saved" onClose={() => onClose(null)}>
+      <SheetSection>
+        <form
+          className="space-y-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void save();
+          }}
+        >
+          <What {...parts} suppliers={suppliers} isNew />
+          <Amounts {...parts} />
+          <Kinds {...parts} />
+          <FormFault>{fault}</FormFault>
+          <div className="flex gap-2">
+            <Button type="submit" look="main">
+              Save
+            </Button>
+            <Button onClick={clear}>Clear</Button>
+          </div>
+        </form>
+      </SheetSection>
+    </Sheet>
+  );
+}
+
+function missingIn({ name, amount }: Draft): string | null {
+  if (name === "") return "Write what is bought.";
+  return amount === undefined ? "Write an amount." : null;
+}
+
 function ToPay({ row: { amount, tax } }: { row: ExpenseRow }) {
   const { currency } = usePlanFacts();
   return (
@@ -72,21 +146,21 @@ function ToPay({ row: { amount, tax } }: { row: ExpenseRow }) {
 }
 
 interface PartProps {
-  expense: Expense;
+  expense: Draft;
   onSet: (set: ExpenseSet) => void;
 }
 
 const words = (text: string) => (text.length > 300 ? null : { value: text.trim() });
 
 /** What is bought, for which work, from whom. */
-function What({ expense, onSet, suppliers }: PartProps & { suppliers: readonly string[] }) {
+function What({ expense, onSet, suppliers, isNew = false }: PartProps & { suppliers: readonly string[]; isNew?: boolean }) {
   const { projects } = useNames();
   return (
     <>
       <Typed
         label="What is bought"
         value={expense.name}
-        read={(text) => (text.trim() === "" ? null : words(text))}
+        read={(text) => (text.trim() === "" && !isNew ? null : words(text))}
         says="What is bought"
         onSave={(name) => onSet({ name })}
       />
@@ -109,14 +183,15 @@ function What({ expense, onSet, suppliers }: PartProps & { suppliers: readonly s
 /** How much, with which tax, and when. */
 function Amounts({ expense, onSet }: PartProps) {
   const { currency } = usePlanFacts();
+  const { amount } = expense;
   return (
     <>
       <Typed
         label={`Amount, ${currency}`}
-        value={expense.amount.toFixed(2)}
-        read={(text) => readMoney(text) && { value: text }}
-        says={MONEY_HINT}
-        onSave={(text) => onSet({ amount: readMoney(text)?.value ?? 0 })}
+        value={amount === undefined ? "" : writeTypedAmount({ ...expense, amount })}
+        read={(text) => ((amount === undefined && text.trim() === "") || readTypedAmount(text) ? { value: text } : null)}
+        says={CREDIT_HINT}
+        onSave={(text) => onSet({ quantity: null, unitPrice: null, ...readTypedAmount(text)?.value })}
       />
       <Typed
         label="Tax, %"

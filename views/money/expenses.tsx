@@ -2,61 +2,74 @@
 // Expenses: what is bought for projects, typed in place; planned, committed and paid.
 import { Plus } from "lucide-react";
 import { parseAsString, useQueryState } from "nuqs";
-import { useMemo } from "react";
+import { useMemo, useState } from "react";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer, usePlan } from "../../client/session.tsx";
 import type { ExpenseRow } from "../../core/answers/expenses.ts";
-import { formatDay } from "../../core/calendar/day.ts";
 import { Button } from "../../ui/button.tsx";
 import { DataTable } from "../../ui/dataTable.tsx";
 import { moneyText } from "../../ui/format.ts";
-import { newId } from "../../ui/newId.ts";
-import { useNames, usePlanFacts } from "../frame/facts.ts";
+import { useNames } from "../frame/facts.ts";
+import { PipelineChoice } from "../frame/pipelineChoice.tsx";
 import { Empty, Figure } from "../frame/screen.tsx";
 import { type ExpenseSet, expenseColumns } from "./expenseColumns.tsx";
-import { ExpenseSheet } from "./expenseSheet.tsx";
+import { ExpenseSheet, NewExpenseSheet } from "./expenseSheet.tsx";
 import { MoneyScreen } from "./moneyScreen.tsx";
+import { useMoneyParams } from "./useMoney.ts";
 
-const sum = (rows: readonly ExpenseRow[]) => rows.reduce((all, { amount }) => all + amount, 0);
+const sum = (rows: readonly ExpenseRow[]) => rows.reduce((all, { counted }) => all + counted, 0);
 
 function useExpenses(initial: Initial<AnswerOf<"expenses">>) {
   const session = usePlan();
-  const answer = useAnswer("expenses", {}, initial);
+  const { params, setParams } = useMoneyParams();
+  const { pipeline } = params;
+  const answer = useAnswer("expenses", { pipeline }, initial);
   const { projects } = useNames();
-  const { today } = usePlanFacts();
   const [openId, setOpenId] = useQueryState("expense", parseAsString.withOptions({ shallow: true }));
   const open = answer.rows.find(({ expense }) => expense.id === openId);
   const columns = useMemo(
     () => expenseColumns((id: string, set: ExpenseSet) => void session.edit({ kind: "changeExpense", id, set }), answer.currency),
     [session, answer.currency],
   );
-  const add = async () => {
-    const id = newId("expense");
-    const projectId = open?.expense.projectId ?? projects[0].id;
-    const expense = { id, projectId, name: "New expense", amount: 0, date: formatDay(today), costType: "other" as const };
-    if ((await session.edit({ kind: "addExpense", expense })).length === 0) void setOpenId(id);
-  };
-  return { ...answer, projects, columns, open, setOpenId, add };
+  const [isAdding, setIsAdding] = useState(false);
+  return { ...answer, projects, columns, open, setOpenId, isAdding, setIsAdding, pipeline, setParams };
 }
 
 export function Expenses({ initial }: { initial: Initial<AnswerOf<"expenses">> }) {
-  const { rows, currency, suppliers, projects, columns, open, setOpenId, add } = useExpenses(initial);
+  const { rows, currency, suppliers, projects, columns, open, setOpenId, isAdding, setIsAdding, pipeline, setParams } =
+    useExpenses(initial);
   const committed = rows.filter(({ expense }) => expense.state === "committed" || expense.state === "paid");
   return (
     <MoneyScreen
       figures={
         <>
-          <Figure value={`${currency} ${moneyText(sum(rows))}`} says="planned in all, before tax" />
+          <Figure value={`${currency} ${moneyText(sum(rows))}`} says="before tax" />
           <Figure value={`${currency} ${moneyText(sum(committed))}`} says="of it committed or paid" />
         </>
       }
       actions={
-        <Button look="main" disabled={projects.length === 0} onClick={() => void add()}>
-          <Plus size={14} /> Add expense
-        </Button>
+        <>
+          <PipelineChoice value={pipeline} onChange={(next) => setParams({ pipeline: next })} />
+          <Button look="main" disabled={projects.length === 0} onClick={() => setIsAdding(true)}>
+            <Plus size={14} /> Add expense
+          </Button>
+        </>
       }
-      sheet={open && <ExpenseSheet key={open.expense.id} row={open} suppliers={suppliers} onClose={() => void setOpenId(null)} />}
+      sheet={
+        isAdding ? (
+          <NewExpenseSheet
+            projectId={open?.expense.projectId ?? projects[0].id}
+            suppliers={suppliers}
+            onClose={(id) => {
+              setIsAdding(false);
+              if (id !== null) void setOpenId(id);
+            }}
+          />
+        ) : (
+          open && <ExpenseSheet key={open.expense.id} row={open} suppliers={suppliers} onClose={() => void setOpenId(null)} />
+        )
+      }
     >
       {rows.length === 0 ? (
         <Empty title="No expenses yet">
@@ -72,7 +85,10 @@ export function Expenses({ initial }: { initial: Initial<AnswerOf<"expenses">> }
           idOf={({ expense }) => expense.id}
           nameOf={({ expense }) => expense.name}
           selectedId={open?.expense.id ?? null}
-          onOpen={({ expense }) => void setOpenId(expense.id)}
+          onOpen={({ expense }) => {
+            setIsAdding(false);
+            void setOpenId(expense.id);
+          }}
         />
       )}
     </MoneyScreen>

@@ -10,22 +10,33 @@ import { countText, marginText, moneyText, monthOfYearText } from "../../ui/form
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { TwoLines } from "../../ui/twoLines.tsx";
+import { MoneyGaps } from "../frame/moneyGaps.tsx";
+import { PipelineChoice } from "../frame/pipelineChoice.tsx";
 import { Empty, Figure } from "../frame/screen.tsx";
 import { MarginSheet } from "./marginSheet.tsx";
 import { MoneyScreen } from "./moneyScreen.tsx";
+import { useMoneyParams } from "./useMoney.ts";
 
 export function Margin({ initial }: { initial: Initial<AnswerOf<"margins">> }) {
-  const { projects, clients, currency } = useAnswer("margins", {}, initial);
+  const { params, setParams } = useMoneyParams();
+  const { pipeline } = params;
+  const { projects, clients, currency, ...gaps } = useAnswer("margins", { pipeline }, initial);
   const [openId, setOpenId] = useQueryState("project", parseAsString.withOptions({ shallow: true }));
   const open = projects.find(({ id }) => id === openId);
   const below = projects.filter(({ isBelow }) => isBelow).length;
   const sections = [
-    { id: "projects", title: "Projects", says: "over the whole plan, work that is not won yet included", rows: projects },
+    { id: "projects", title: "Projects", says: "over the whole plan", rows: projects },
     ...(clients.length > 0 ? [{ id: "clients", title: "Clients", rows: clients }] : []),
   ];
   return (
     <MoneyScreen
-      figures={<Figure value={String(below)} says={`${below === 1 ? "project" : "projects"} under the margin goal`} isOver={below > 0} />}
+      figures={
+        <>
+          <Figure value={String(below)} says={`${below === 1 ? "project" : "projects"} under the margin goal`} isOver={below > 0} />
+          <MoneyGaps {...gaps} />
+        </>
+      }
+      actions={<PipelineChoice value={pipeline} onChange={(next) => setParams({ pipeline: next })} />}
       sheet={open && <MarginSheet key={open.id} project={open} currency={currency} onClose={() => void setOpenId(null)} />}
     >
       {projects.length === 0 ? (

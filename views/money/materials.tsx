@@ -12,6 +12,7 @@ import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { TreeTable } from "../../ui/treeTable.tsx";
 import { usePeriodColumns } from "../frame/periodColumns.tsx";
+import { PipelineChoice } from "../frame/pipelineChoice.tsx";
 import { Empty, Figure } from "../frame/screen.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
 import { MoneyScreen } from "./moneyScreen.tsx";
@@ -20,7 +21,7 @@ import { useMoneyParams } from "./useMoney.ts";
 
 export function Materials({ initial }: { initial: Initial<AnswerOf<"materialNeeds">> }) {
   const { params, setParams, query, grain } = useMoneyParams();
-  const { rows, periods } = useAnswer("materialNeeds", { range: query.range, grain: query.grain }, initial);
+  const { rows, periods } = useAnswer("materialNeeds", { range: query.range, grain: query.grain, pipeline: query.pipeline }, initial);
   const linkTo = useLinkTo();
   const byPeriod = usePeriodColumns(periods, amountColumn, grain);
   const columns = useMemo(() => [nameColumn, firstColumn, ...byPeriod, sumColumn], [byPeriod]);
@@ -28,7 +29,12 @@ export function Materials({ initial }: { initial: Initial<AnswerOf<"materialNeed
   return (
     <MoneyScreen
       figures={<Figure value={String(materials.length)} says={materials.length === 1 ? "material needed" : "materials needed"} />}
-      actions={<PeriodTools params={params} grain={grain} onChange={setParams} />}
+      actions={
+        <>
+          <PipelineChoice value={params.pipeline} onChange={(pipeline) => setParams({ pipeline })} />
+          <PeriodTools params={params} grain={grain} onChange={setParams} />
+        </>
+      }
     >
       {rows.length === 0 ? (
         <Empty title="Nothing is needed in these periods">

@@ -6,9 +6,8 @@ import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer } from "../../client/session.tsx";
 import type { Money as MoneyAnswer } from "../../core/answers/money.ts";
 import { moneyText, rangeText } from "../../ui/format.ts";
-import Link from "../../ui/link.tsx";
+import { MoneyGaps } from "../frame/moneyGaps.tsx";
 import { Empty, Figure } from "../frame/screen.tsx";
-import { useLinkTo } from "../frame/windowed.ts";
 import { MoneyExport } from "./moneyExport.tsx";
 import { placeText } from "./moneyParams.ts";
 import { MoneyScreen } from "./moneyScreen.tsx";
@@ -66,28 +65,12 @@ export function Money({ initial }: { initial: Initial<AnswerOf<"money">> }) {
 
 /** The sum, and what is missing in it. */
 export function MoneyFigures({ money, says }: { money: MoneyAnswer; says: string }) {
-  const linkTo = useLinkTo();
   const { periods } = money;
   const range = periods.length > 0 ? rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop }) : "";
   return (
     <>
       <Figure value={`${money.currency} ${moneyText(money.total)}`} says={`${says} · ${range}`} />
-      {money.missingRates > 0 && (
-        <Link href={linkTo("/rates")}>
-          <Figure
-            value={String(money.missingRates)}
-            says={money.missingRates === 1 ? "piece of work without a rate" : "pieces of work without a rate"}
-            isOver
-          />
-        </Link>
-      )}
-      {money.missingExchangeRates > 0 && (
-        <Figure
-          value={String(money.missingExchangeRates)}
-          says={money.missingExchangeRates === 1 ? "piece of work without an exchange rate" : "pieces of work without an exchange rate"}
-          isOver
-        />
-      )}
+      <MoneyGaps {...money} />
     </>
   );
 }

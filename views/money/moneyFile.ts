@@ -2,15 +2,22 @@
 import type { Money } from "../../core/answers/money.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
+import { runningTotal } from "../../core/cost/runningTotal.ts";
+import { pipelineWords } from "../frame/pipelineWords.ts";
 import { groupWords, kindWords, measureWords, rowName } from "./moneyWords.ts";
 
 /** A header row, a row for each of the table, the sums, and of cost its running total. */
 export function moneyFile(
   { rows, periods, totals, total, currency, before, budget }: Money,
-  { by, measure, kind }: MoneyQuery,
+  { by, measure, kind, pipeline }: MoneyQuery,
 ): string[][] {
   const what = measure === "cost" && kind !== "all" ? `Cost: ${kindWords[kind].toLowerCase()}` : measureWords[measure];
-  const head = [`${what} in ${currency} by ${groupWords[by].toLowerCase()}`, "", ...periods.map(({ start }) => formatDay(start)), "Sum"];
+  const head = [
+    `${what} in ${currency} by ${groupWords[by].toLowerCase()}`,
+    pipelineWords[pipeline],
+    ...periods.map(({ start }) => formatDay(start)),
+    "Sum",
+  ];
   const line = (name: string, side: string, amounts: readonly number[], sum: number | null) => [
     name,
     side,
@@ -23,26 +30,13 @@ export function moneyFile(
     line("All", "", totals, total),
   ];
   if (measure !== "cost") return told;
-  told.push(line("Running total", before === 0 ? "" : "with what was spent before", runningTotal({ totals, before }), null));
-  if (budget !== null)
-    told.push(
-      line(
-        "Budget",
-        "",
-        periods.map(() => budget),
-        null,
-      ),
-    );
+  told.push(line("Running total", before === 0 ? "" : "with what was spent before", runningTotal(totals, before), null));
+  if (budget !== null) {
+    const whose = budget.projects === budget.of ? "" : `${budget.projects} of ${budget.of} projects`;
+    const fixed = periods.map(() => budget.budget);
+    told.push(line("Running total of projects with a budget", whose, budget.running, null), line("Budget", whose, fixed, null));
+  }
   return told;
-}
-
-/** What has been spent by the end of each period, with what was spent before the first. */
-export function runningTotal({ totals, before }: Pick<Money, "totals" | "before">): number[] {
-  let running = before;
-  return totals.map((amount) => {
-    running += amount;
-    return running;
-  });
 }
 
 const plain = (minor: number): string => (minor / 100).toFixed(2);

@@ -1,7 +1,7 @@
 // What the address says of how money is looked at; read by the pages on the server and by the screens.
 import { parseAsArrayOf, parseAsString, parseAsStringLiteral } from "nuqs/server";
 import { type Grain, grains, type Range } from "../../core/calendar/periods.ts";
-import { type MoneyBy, moneyBys } from "../../core/cost/moneyKeys.ts";
+import { type MoneyBy, moneyBys, pipelineCountings } from "../../core/cost/moneyKeys.ts";
 import { type MoneyPlace, type MoneyQuery, moneyMeasures } from "../../core/cost/moneyQuery.ts";
 import { isOneOf } from "../../core/plan/oneOf.ts";
 import { kindOf } from "../../ui/options.ts";
@@ -19,6 +19,8 @@ export const moneyParams = {
   span: parseAsStringLiteral(spans).withDefault("window"),
   /** Only what falls under these, each as "client:saltmarsh". */
   of: parseAsArrayOf(parseAsString).withDefault([]),
+  /** How pipeline projects count. */
+  pipeline: parseAsStringLiteral(pipelineCountings).withDefault("full"),
 };
 
 export type MoneyParams = {
@@ -28,6 +30,7 @@ export type MoneyParams = {
   per: Grain | null;
   span: (typeof spans)[number];
   of: string[];
+  pipeline: MoneyQuery["pipeline"];
 };
 
 /** Periods that columns have: days and weeks only where somebody has asked for them. */
@@ -41,7 +44,7 @@ const ofProjects: readonly MoneyBy[] = ["project", "client", "category"];
 export const groupsFor = (measure: MoneyQuery["measure"]): readonly MoneyBy[] => (measure === "left" ? ofProjects : moneyBys);
 
 export function moneyQueryOf(params: MoneyParams, window: TimeWindow, horizon: Range): MoneyQuery {
-  const { cost, show, span, of } = params;
+  const { cost, show, span, of, pipeline } = params;
   const by = groupsFor(show).includes(params.group) ? params.group : "project";
   return {
     range: span === "plan" ? horizon : window.range,
@@ -51,6 +54,7 @@ export function moneyQueryOf(params: MoneyParams, window: TimeWindow, horizon: R
     kind: show === "cost" ? cost : "all",
     measure: show,
     within: placesOf(of),
+    pipeline,
   };
 }
 

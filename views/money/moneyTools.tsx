@@ -4,6 +4,7 @@ import type { Grain } from "../../core/calendar/periods.ts";
 import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { Choice } from "../../ui/choice.tsx";
 import { type Option, wordOptions } from "../../ui/options.ts";
+import { PipelineChoice } from "../frame/pipelineChoice.tsx";
 import { groupsFor, type MoneyParams } from "./moneyParams.ts";
 import { grainWords, groupWords, kindWords, measureWords, spanWords } from "./moneyWords.ts";
 
@@ -29,6 +30,7 @@ export function MoneyTools({ params, query, grain, onChange }: Props) {
           width={116}
         />
       )}
+      <PipelineChoice value={params.pipeline} onChange={(pipeline) => onChange({ pipeline })} />
       <PeriodTools params={params} grain={grain} onChange={onChange} />
     </>
   );

@@ -4,7 +4,7 @@ import type { Grain } from "../../core/calendar/periods.ts";
 import type { MoneyPart, MoneyWhy } from "../../core/cost/explainMoney.ts";
 import { type MoneyBy, NONE } from "../../core/cost/moneyKeys.ts";
 import type { MoneyMeasure } from "../../core/cost/moneyQuery.ts";
-import { countText, hoursText, longDay, moneyText, shortDay, wholeText } from "../../ui/format.ts";
+import { hoursText, longDay, moneyText, shortDay } from "../../ui/format.ts";
 import type { moneyKinds, spans } from "./moneyParams.ts";
 
 export const groupWords: Record<MoneyBy, string> = {
@@ -88,35 +88,55 @@ export function rateText(rate: number): string {
   return text.replace(/0{1,2}$/, "");
 }
 
+const daysText = (days: number): string => String(Math.round(days * 100) / 100);
+
 /** Units in ten-thousandths. */
 const unitsText = (units: number): string => String(Math.round(units) / 10_000);
 
-/** One step of a sum, as a sentence with its figures. */
-export function partText(part: MoneyPart, { currency }: Pick<MoneyWhy, "currency">, unit = ""): string {
+/** One step of a sum, as it would be worked out with a pencil. @param own The plan's currency. */
+export function partText(part: MoneyPart, why: Pick<MoneyWhy, "currency" | "unit">, own: string): string {
   const days = part.start === part.last ? shortDay(part.start) : `${shortDay(part.start)} – ${shortDay(part.last)}`;
-  const exchange = part.exchange === undefined ? "" : ` × ${part.exchange / 1_000_000}`;
+  return `${days}: ${exchanged(termText(part, why), part, why.currency, own)}`;
+}
+
+/** A product or sum in the table's currency, before it is exchanged. */
+function termText(part: MoneyPart, { currency, unit }: Pick<MoneyWhy, "currency" | "unit">): string {
   const whole = moneyText(part.whole ?? 0);
   const { own = 1, all = 1 } = part.part ?? {};
+  const priceOf = (rate: number | undefined) => `${currency} ${rateText(rate ?? 0)}/${unit ?? "h"}`;
   switch (part.what) {
     case "hours": {
-      const overtime = part.overtime ? ` + ${hoursText(part.overtime)} h overtime × ${rateText(part.overtimeRate ?? 0)}` : "";
-      return `${days}: ${hoursText(part.minutes ?? 0)} h × ${rateText(part.rate ?? 0)}${overtime}${exchange}`;
+      const regular = `${hoursText(part.minutes ?? 0)} h × ${priceOf(part.rate)}`;
+      return part.overtime ? `${regular} + ${hoursText(part.overtime)} h overtime × ${priceOf(part.overtimeRate)}` : regular;
     }
     case "units":
-      return `${days}: ${unitsText(part.units ?? 0)} ${unit} × ${rateText(part.rate ?? 0)}${exchange}`.replace("  ", " ");
+      return `${quantityText(part, unit)} × ${priceOf(part.rate)}`;
     case "perUse":
-      return `${days}: once for each use, ${currency} ${whole}${exchange}`;
+      return unit === "h" ? `call-out charge, ${currency} ${whole}` : `delivery charge, ${currency} ${whole}`;
     case "share":
-      return own === all ? `${days}: ${whole}` : `${days}: ${countText(own, "part")} of ${wholeText(all)} of ${whole}`;
+      return own === all ? whole : `${daysText(own)} of ${daysText(all)} working days of ${whole}`;
     case "fee":
-      return `${days}: ${hoursText(part.minutes ?? 0)} of ${hoursText(all)} h of the fee of ${whole}`;
+      return `${hoursText(part.minutes ?? 0)} of ${hoursText(all)} h of the fee of ${whole}`;
     case "noRate":
-      return `${days}: ${amountOf(part, unit)} without a rate`;
+      return `${amountOf(part, unit ?? "")} without a rate`;
     case "noExchange":
-      return `${days}: ${amountOf(part, unit)} without an exchange rate for ${currency}`;
+      return `${amountOf(part, unit ?? "")} without an exchange rate for ${currency}`;
     case "rounding":
-      return "Rounded together with the rest of the project";
+      return "rounded with the rest of the project";
   }
+}
+
+/** "11 m²", or with its waste "(10 m² + 10% waste)". */
+function quantityText({ units = 0, plainUnits, waste = 0 }: MoneyPart, unit: string | null): string {
+  if (plainUnits === undefined) return `${unitsText(units)} ${unit ?? ""}`;
+  return `(${unitsText(plainUnits)} ${unit ?? ""} + ${waste / 100}% waste)`;
+}
+
+/** A term times its exchange rate, in brackets where the term is a sum. */
+function exchanged(term: string, { what, overtime, exchange, exchangeSince }: MoneyPart, currency: string, own: string): string {
+  if (exchange === undefined || exchangeSince === undefined) return term;
+  const inBrackets = what === "hours" && overtime ? `(${term})` : term;
+  return `${inBrackets} × ${exchange / 1_000_000} ${own}/${currency}, rate from ${longDay(exchangeSince)}`;
 }
 
 const amountOf = ({ minutes, units }: MoneyPart, unit: string) =>

@@ -3,14 +3,13 @@
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { MoneyLineTold } from "../../core/answers/moneyLines.ts";
 import type { Range } from "../../core/calendar/periods.ts";
-import { moneyText } from "../../ui/format.ts";
+import { moneyText, shareText } from "../../ui/format.ts";
 import { SumLine } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { partText, sourceText } from "./moneyWords.ts";
 
-export function WhyMoney({ line: { subject, amount }, range }: { line: MoneyLineTold; range: Range }) {
-  const total = Math.abs(amount);
-  const why = useMaybeAnswer("moneyWhy", { subject, range, total: subject.kind === "revenue" ? amount : total }, null);
+export function WhyMoney({ line: { subject, amount, whole, probability }, range }: { line: MoneyLineTold; range: Range }) {
+  const why = useMaybeAnswer("moneyWhy", { subject, range, total: whole }, null);
   const { currency } = usePlanFacts();
   if (!why) return null;
   return (
@@ -23,15 +22,18 @@ export function WhyMoney({ line: { subject, amount }, range }: { line: MoneyLine
       )}
       {why.parts.map((part, at) => (
         <SumLine key={JSON.stringify(part)} figure={moneyText(part.amount)} isOver={part.what === "noRate" || part.what === "noExchange"}>
-          {partText(part, why)}
+          {partText(part, why, currency)}
           {sourceText(part, why.names) !== sourceText(why.parts[at - 1] ?? part, why.names) || at === 0 ? (
             <span className="block text-side">{sourceText(part, why.names)}</span>
           ) : null}
         </SumLine>
       ))}
       <SumLine figure={`${currency} ${moneyText(why.total)}`} isTotal>
-        Together
+        Total
       </SumLine>
+      {probability !== null && (
+        <SumLine figure={`${currency} ${moneyText(Math.abs(amount))}`}>× {shareText(probability)} probability</SumLine>
+      )}
     </div>
   );
 }

@@ -84,16 +84,18 @@ function useRaise({ table, grid, today }: RatesHook, onClose: () => void) {
 
 type Margins = AnswerOf<"margins">;
 
+const ALL_WORK = { pipeline: "full" } as const;
+
 /** What an edit does to the cost and revenue of projects over the whole plan. */
 export function MoneyChanges({ edit }: { edit: Edit }) {
   const session = usePlan();
   const { currency } = usePlanFacts();
-  const now = useMaybeAnswer("margins", {}, null);
+  const now = useMaybeAnswer("margins", ALL_WORK, null);
   const [then, setThen] = useState<Margins | null>(null);
   useEffect(() => {
     let isWanted = true;
     setThen(null);
-    void session.preview(edit, "margins", {}).then((margins) => isWanted && setThen(margins));
+    void session.preview(edit, "margins", ALL_WORK).then((margins) => isWanted && setThen(margins));
     return () => {
       isWanted = false;
     };

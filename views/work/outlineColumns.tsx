@@ -1,7 +1,7 @@
 "use client";
 // The columns of a project's outline that can be shown or left out: their width, heading, what stands in them and what they are sorted by.
 import type { ReactNode } from "react";
-import type { OutlineTask } from "../../core/answers/outline.ts";
+import type { Outline, OutlineTask } from "../../core/answers/outline.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import { costKinds } from "../../core/cost/moneyKeys.ts";
@@ -9,6 +9,7 @@ import { type OutlineRow, readLinks } from "../../core/entry/typeLinks.ts";
 import { Avatar, OpenSign } from "../../ui/avatar.tsx";
 import { hoursOf, hoursText, longDay, moneyText, shortDay } from "../../ui/format.ts";
 import type { TableColumn } from "../../ui/table/column.ts";
+import { TwoLines } from "../../ui/twoLines.tsx";
 import { SignalSign } from "../today/signalSign.tsx";
 import { DateSigns } from "./dateSigns.tsx";
 
@@ -110,9 +111,30 @@ const figures: ReadonlySet<OutlineColumn> = new Set([
   "cost",
 ]);
 
-/** The name, then the columns that are chosen. */
-export function columnsOf(chosen: readonly OutlineColumn[], follows: Follows): TableColumn<OutlineTask>[] {
-  return [nameColumn(follows), ...chosen.map((id) => (id === "follows" ? followsColumn(follows) : columnOf(id)))];
+const costColumns: Partial<Record<OutlineColumn, (cost: OutlineTask["cost"]) => number>> = {
+  labour: ({ labour }) => labour,
+  material: ({ material }) => material,
+  fixed: ({ fixed }) => fixed,
+  expense: ({ expense }) => expense,
+  cost: (cost) => costKinds.reduce((sum, kind) => sum + cost[kind], 0),
+};
+
+export const hasCostColumn = (chosen: readonly OutlineColumn[]): boolean => chosen.some((id) => costColumns[id]);
+
+/** The name, then the columns that are chosen. Columns of cost have a foot: the project's total, with what belongs to no task. */
+export function columnsOf(chosen: readonly OutlineColumn[], follows: Follows, outline: Outline | null): TableColumn<OutlineTask>[] {
+  const columns = [nameColumn(follows), ...chosen.map((id) => (id === "follows" ? followsColumn(follows) : columnOf(id)))];
+  if (!outline || !hasCostColumn(chosen)) return columns;
+  const { cost, costWithoutTask } = outline;
+  return columns.map((column, at) => {
+    const amountOf = at > 0 ? costColumns[chosen[at - 1]] : undefined;
+    if (at === 0) return { ...column, foot: <TwoLines main="Total" side="belongs to no task" /> };
+    return amountOf ? { ...column, foot: <CostFoot all={amountOf(cost)} loose={amountOf(costWithoutTask)} /> } : column;
+  });
+}
+
+function CostFoot({ all, loose }: { all: number; loose: number }) {
+  return <TwoLines main={moneyText(all)} side={loose === 0 ? "–" : moneyText(loose)} />;
 }
 
 /** What each task follows, as it is typed; and the rows it can be typed by. */

@@ -26,7 +26,7 @@ export function OutlineTable({ project, edits }: { project: ProjectHook; edits: 
   const chart = useChartColumn(160, bar, project.hasSheet ? 0.5 : 0.3);
   const links = outline?.links ?? [];
   const follows = useFollows(project);
-  const columns = useMemo(() => [...columnsOf(project.columns, follows), chart], [project.columns, follows, chart]);
+  const columns = useMemo(() => [...columnsOf(project.columns, follows, outline), chart], [project.columns, follows, outline, chart]);
   const press = (event: KeyboardEvent, { task: { id } }: OutlineTask): boolean => {
     if (event.altKey && steps[event.key]) void project.move(id, steps[event.key]).then(() => focusSoon(`task-${id}`));
     else if (event.key === "Enter" && !event.ctrlKey && !event.metaKey && !event.altKey) {

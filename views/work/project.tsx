@@ -17,13 +17,14 @@ import { useKeys } from "../../ui/keys.ts";
 import Link from "../../ui/link.tsx";
 import { ColumnChoice, Menu } from "../../ui/menu.tsx";
 import { barFaults } from "../frame/barFaults.ts";
+import { MoneyGaps } from "../frame/moneyGaps.tsx";
 import { later, SheetPart } from "../frame/part.tsx";
 import { Rehearsal } from "../frame/rehearsal.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { useLeaveWhenGone } from "../frame/useLeaveWhenGone.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { WithSignals } from "../today/signalSign.tsx";
-import { columnWords, outlineColumns } from "./outlineColumns.tsx";
+import { columnWords, hasCostColumn, outlineColumns } from "./outlineColumns.tsx";
 import { OutlineTable } from "./outlineTable.tsx";
 import { QuickEntry } from "./quickEntry.tsx";
 import { DETAILS, PAGE, type ProjectHook, TIME_LEFT, useProject } from "./useProject.ts";
@@ -48,7 +49,7 @@ export function Project({ projectId, initial, initialWhy }: ProjectProps) {
     <Screen
       isTwoLined
       title={<WayBack from={outline.project.name} />}
-      figures={<Figures outline={outline} finishMoved={finishMoved} />}
+      figures={<Figures outline={outline} finishMoved={finishMoved} hasCost={hasCostColumn(project.columns)} />}
       actions={<Actions project={project} />}
       sheet={(drop || hasSheet) && <SheetPart of={projectSheet} given={{ outline, project, drop, onDropped: () => setDrop(null) }} />}
     >
@@ -116,7 +117,7 @@ function WayBack({ from }: { from: string }) {
   );
 }
 
-function Figures({ outline, finishMoved }: { outline: Outline; finishMoved: number }) {
+function Figures({ outline, finishMoved, hasCost }: { outline: Outline; finishMoved: number; hasCost: boolean }) {
   return (
     <>
       <Figure
@@ -128,6 +129,7 @@ function Figures({ outline, finishMoved }: { outline: Outline; finishMoved: numb
         value={`${hoursText(outline.asked)} h`}
         says={outline.asked === 0 ? "needed" : `needed · ${Math.round((1 - outline.open / outline.asked) * 100)}% assigned`}
       />
+      {hasCost && <MoneyGaps {...outline.gaps} />}
       {outline.leadName && <Figure value={outline.leadName} says="lead" />}
     </>
   );

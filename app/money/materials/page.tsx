@@ -3,6 +3,6 @@ import { moneyAskedBy, type SearchParams } from "../../address.ts";
 import { currentAnswer } from "../../host.ts";
 
 export default async function MaterialsPage({ searchParams }: { searchParams: SearchParams }) {
-  const { range, grain } = await moneyAskedBy(searchParams);
-  return <Materials initial={await currentAnswer("materialNeeds", { range, grain })} />;
+  const { range, grain, pipeline } = await moneyAskedBy(searchParams);
+  return <Materials initial={await currentAnswer("materialNeeds", { range, grain, pipeline })} />;
 }

@@ -1,0 +1,28 @@
+"use client";
+// What the sums of money on a screen leave out, with the way to where it is filled in.
+import type { MoneyGaps as Gaps } from "../../core/cost/moneyGaps.ts";
+import Link from "../../ui/link.tsx";
+import { Figure } from "./screen.tsx";
+import { useLinkTo } from "./windowed.ts";
+
+export function MoneyGaps({ missingRates, missingExchangeRates }: Gaps) {
+  const linkTo = useLinkTo();
+  return (
+    <>
+      {missingRates > 0 && (
+        <Link href={linkTo("/rates")}>
+          <Figure value={String(missingRates)} says={missingRates === 1 ? "rate missing" : "rates missing"} isOver />
+        </Link>
+      )}
+      {missingExchangeRates > 0 && (
+        <Link href={linkTo("/rates")}>
+          <Figure
+            value={String(missingExchangeRates)}
+            says={missingExchangeRates === 1 ? "exchange rate missing" : "exchange rates missing"}
+            isOver
+          />
+        </Link>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,16 @@
+"use client";
+// Whether work that is not won yet counts: one choice with one wording for every screen.
+import type { Counting } from "../../core/load/counting.ts";
+import { Choice } from "../../ui/choice.tsx";
+import { wordOptions } from "../../ui/options.ts";
+import { pipelineWords } from "./pipelineWords.ts";
+
+interface Props {
+  value: Counting["pipeline"];
+  onChange: (next: Counting["pipeline"]) => void;
+  width?: number;
+}
+
+export function PipelineChoice({ value, onChange, width = 164 }: Props) {
+  return <Choice label="Pipeline" value={value} options={wordOptions(pipelineWords)} onChange={onChange} width={width} />;
+}
