@@ -56,10 +56,11 @@ export const moneyIn: { readonly [Q in Question]?: MoneyPlaces | ((query: QueryO
   rateUses: { cost: ["*.amount"], bill: ["*.amount"] },
   horizon: { bill: ["pipeline.*.value"] },
   horizonHelps: { cost: ["helps.*.cost"] },
+  horizonHelp: { cost: ["cost"] },
   margins: both(marginPlaces("projects.*"), marginPlaces("clients.*")),
   marginPeople: { cost: ["*.cost"], bill: ["*.revenue"], margin: ["*.share"] },
   budgets: { cost: ["*.budget", "*.spent", "*.left"] },
-  compareSketches: { cost: ["*.cost"], bill: ["*.revenue"], margin: ["*.margin"] },
+  compareSketches: { cost: ["*.cost", "*.addedPeople"], bill: ["*.revenue"], margin: ["*.margin"] },
   enquiries: { bill: ["rows.*.enquiry.value"] },
   enquiryEffect: { cost: ["money.cost"], bill: ["money.revenue"], margin: ["money.share", "money.isBelow"] },
 };

@@ -9,7 +9,7 @@ import { type EvenedQuery, evenedLines } from "../core/answers/evenedLines.ts";
 import { expensesOf } from "../core/answers/expenses.ts";
 import { explainCell } from "../core/answers/explain.ts";
 import { type FreeQuery, freeWhen } from "../core/answers/freeWhen.ts";
-import { type HorizonQuery, helpEdit, horizonAnswer, horizonHelps, horizonWork, type PipelineCase } from "../core/answers/horizon.ts";
+import { type AsIf, type HorizonQuery, helpEdit, horizonAnswer, horizonHelp, horizonHelps, horizonWork } from "../core/answers/horizon.ts";
 import { type HoursQuery, hoursGrid } from "../core/answers/hoursGrid.ts";
 import { impactOf } from "../core/answers/impact.ts";
 import { leaveOf } from "../core/answers/leave.ts";
@@ -55,7 +55,7 @@ import { beginOnDay } from "../core/entry/trayDrop.ts";
 import { type TypedCell, typeHours } from "../core/entry/typeHours.ts";
 import { type OutlineRow, typeLinks } from "../core/entry/typeLinks.ts";
 import { typePeriod, untype } from "../core/entry/typePeriod.ts";
-import type { HelpTarget } from "../core/forecast/help.ts";
+import type { Help, HelpTarget } from "../core/forecast/help.ts";
 import { type Counting, defaultCounting } from "../core/load/counting.ts";
 import type { Model } from "../core/model.ts";
 import { namesOf } from "../core/plan/names.ts";
@@ -116,7 +116,8 @@ export const questions = {
   earliest: earliestAnswer,
   horizon: (model: Model, query: HorizonQuery) => horizonAnswer(model, query),
   horizonHelps: (model: Model, query: HorizonQuery & { key: string }) => horizonHelps(model, query),
-  horizonWork: (model: Model, query: HelpTarget & { range: Range; cases: readonly PipelineCase[] }) => horizonWork(model, query),
+  horizonHelp: (model: Model, query: HorizonQuery & { key: string; help: Help }) => horizonHelp(model, query),
+  horizonWork: (model: Model, query: HelpTarget & AsIf & { range: Range }) => horizonWork(model, query),
   hours: (model: Model, query: HoursQuery) => hoursGrid(model, query),
   typeLinks: ({ plan }: Model, query: { taskId: string; rows: readonly OutlineRow[]; text: string; idStem: string }) =>
     typeLinks(plan, { ...query, newId: (at) => `${query.idStem}-${at}` }),
@@ -148,7 +149,7 @@ export const questions = {
   sketches: (model: Model, _query: Record<string, never>) => sketchesOf(model),
   sketchEntries: (model: Model, { sketchId }: { sketchId: string }) => sketchEntries(model, sketchId),
   sketchMarks: (model: Model, { sketchId }: { sketchId: string }) => sketchMarks(model, sketchId),
-  compareSketches: (model: Model, { ids }: { ids: readonly string[] }) => compareSketches(model, ids),
+  compareSketches: (model: Model, query: { ids: readonly string[]; today: number }) => compareSketches(model, query),
   adoption: (model: Model, { sketchId, entryIds }: { sketchId: string; entryIds: readonly string[] }) => {
     const adopted = adoptEdit(model.plan, sketchId, new Set(entryIds));
     return adopted && { ...adopted, impact: impactOf(model, adopted.edit) };

@@ -96,7 +96,7 @@ export function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     horizon: [
       { ...weeks, ...ofRole, cases: [] },
       { ...weeks, ...ofRole, cases: [{ projectId, outcome: "won", days: 14 }] },
-      { ...weeks, by: "skill", level: 3, cases: [] },
+      { ...weeks, by: "skill", level: 3, cases: [], pipeline: "none" },
       { ...weeks, by: "team", level: 1, cases: [] },
       { ...weeks, by: "place", level: 1, cases: [] },
     ],
@@ -105,20 +105,36 @@ export function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
       { range: { start: range.start, stop: parseDay("2027-12-01") }, grain: "month", ...ofRole, cases: [], key: "lighting" },
       { range: { start: range.start, stop: parseDay("2027-12-01") }, grain: "month", by: "skill", level: 2, cases: [], key: "neon" },
     ],
+    horizonHelp: [
+      {
+        ...weeks,
+        ...ofRole,
+        cases: [],
+        pipeline: "full",
+        key: "lighting",
+        help: { kind: "hire", people: 2, from: range.start, to: null, rate: 41.5, learningWeeks: 2 },
+      },
+    ],
     horizonWork: [{ ...ofRole, key: "fabricator", range, cases: [] }],
     margins: [{ pipeline: "full" }, { pipeline: "weighted" }],
     marginPeople: [{ projectId }, { projectId: "none" }],
     sketches: [{}],
     sketchEntries: [{ sketchId: "sketch-spring" }, { sketchId: "none" }],
     sketchMarks: [{ sketchId: "sketch-spring" }],
-    compareSketches: [{ ids: ["sketch-spring"] }],
+    compareSketches: [{ ids: ["sketch-spring"], today: range.start }],
     adoption: [
       { sketchId: "sketch-spring", entryIds: ["sketch-spring-2"] },
       { sketchId: "none", entryIds: ["none"] },
     ],
     sketchCopy: [{ sketchId: "sketch-spring", id: "copy", by: "Me", at: "2027-02-01T09:00:00Z" }],
     helpEdit: [
-      { ...ofRole, key: "fabricator", help: { kind: "hire", people: 2, from: range.start, to: null }, idStem: "hired", words: "hire two" },
+      {
+        ...ofRole,
+        key: "fabricator",
+        help: { kind: "hire", people: 2, from: range.start, to: null, rate: 41.5, learningWeeks: 2 },
+        idStem: "hired",
+        words: "hire two",
+      },
       { ...ofRole, key: "fabricator", help: { kind: "later", projectId, days: 14 }, idStem: "later", words: "later" },
     ],
     enquiries: [{}],
@@ -135,7 +151,10 @@ export function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     startWith: [
       {
         of: { projectId: "lamps" },
-        way: { target: { ...ofRole, key: "lighting" }, help: { kind: "hire", people: 1, from: parseDay("2027-02-01"), to: null } },
+        way: {
+          target: { ...ofRole, key: "lighting" },
+          help: { kind: "hire", people: 1, from: parseDay("2027-02-01"), to: null, rate: null, learningWeeks: 4 },
+        },
         from: parseDay("2027-02-01"),
         tolerance: 0,
       },

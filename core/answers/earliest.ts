@@ -4,6 +4,7 @@ import { type AsProjectQuery, enquiryAsProject } from "../entry/enquiryProject.t
 import { earliestStarts } from "../forecast/earliest.ts";
 import { type HelpNames, helpNames } from "../forecast/helpNames.ts";
 import { type SoonerWay, type StartLimits, soonerWays, startWith } from "../forecast/sooner.ts";
+import { defaultCounting } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
 
@@ -26,10 +27,13 @@ export interface EarliestAnswer {
 export type StartOf = { projectId: string } | { enquiry: AsProjectQuery };
 
 /** When a project could start, or what an enquiry would become. Null where there is no such project or enquiry. */
-export function earliestAnswer(model: Model, { of, from, tolerance }: StartLimits & { of: StartOf }): EarliestAnswer | null {
+export function earliestAnswer(
+  model: Model,
+  { of, from, tolerance, pipeline = defaultCounting.pipeline }: StartLimits & { of: StartOf },
+): EarliestAnswer | null {
   const found = placeOf(model, of);
   if (!found) return null;
-  const weeks = [...earliestStarts(found.model, found.row)].filter(({ start }) => start >= from);
+  const weeks = [...earliestStarts(found.model, found.row, { ...defaultCounting, pipeline })].filter(({ start }) => start >= from);
   const at = weeks.findIndex(({ shortage }) => shortage <= tolerance);
   const least = weeks.reduce((best, own, place) => (own.shortage < (weeks[best]?.shortage ?? Number.POSITIVE_INFINITY) ? place : best), 0);
   const binds = weeks[at < 0 ? least : at - 1]?.binds ?? null;

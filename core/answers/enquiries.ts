@@ -6,6 +6,7 @@ import { marginOf, moneyOver } from "../cost/costs.ts";
 import { isBelowGoal, marginGoal } from "../cost/margin.ts";
 import { type AsProjectQuery, enquiryAsProject } from "../entry/enquiryProject.ts";
 import { roleNeeds } from "../forecast/earliest.ts";
+import { type Counting, defaultCounting } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Enquiry, Plan } from "../plan/schema.ts";
@@ -73,7 +74,7 @@ const MOST_PEOPLE = 3;
 
 /** What an enquiry would do if it came for certain: of an accepted one its project as it stands, of another one a project as it
  * would be made. Null where there is no such enquiry, or it has been declined. */
-export function enquiryEffect(model: Model, query: AsProjectQuery): EnquiryEffect | null {
+export function enquiryEffect(model: Model, query: AsProjectQuery & Partial<Pick<Counting, "pipeline">>): EnquiryEffect | null {
   const found = enquiryAsProject(model, query);
   if (!found) return null;
   const { model: own, row } = found;
@@ -86,7 +87,10 @@ export function enquiryEffect(model: Model, query: AsProjectQuery): EnquiryEffec
   return {
     start: parseDay(plan.projects[row].start),
     finish: schedule.projects[row].finish.day,
-    roles: roleNeeds(own, row).map(({ role, ...need }) => ({ roleName: roleName(role), ...need })),
+    roles: roleNeeds(own, row, { ...defaultCounting, ...(query.pipeline && { pipeline: query.pipeline }) }).map(({ role, ...need }) => ({
+      roleName: roleName(role),
+      ...need,
+    })),
     people: peopleFor(own, openings),
     money: { revenue, cost: spent, share, goal, isBelow: isBelowGoal(share, goal) },
   };

@@ -12,14 +12,15 @@ import { forecastOf, type GroupForecast } from "../forecast/forecast.ts";
 import { type ForecastBy, forecastGroups } from "../forecast/groups.ts";
 import type { Help, HelpTarget, MeasuredHelp } from "../forecast/help.ts";
 import { type HelpNames, helpNames } from "../forecast/helpNames.ts";
-import { helpEdits, helpsFor } from "../forecast/helps.ts";
+import { helpEdits, helpMeasured, helpsFor } from "../forecast/helps.ts";
 import { othersWith } from "../forecast/lend.ts";
 import { movedProject } from "../forecast/movedProject.ts";
-import { defaultCounting, isPipeline } from "../load/counting.ts";
+import { type Counting, defaultCounting, isPipeline } from "../load/counting.ts";
 import { peopleSums } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
 import { allRows, findRow, rowById } from "../plan/rows.ts";
+import type { Plan } from "../plan/schema.ts";
 import { percentHundredths } from "../plan/units.ts";
 import { updateModel } from "../update.ts";
 
@@ -37,7 +38,12 @@ export interface HorizonQuery extends ReportRange {
   by: ForecastBy;
   /** Of skills: from which level on somebody counts. */
   level: number;
+  /** How pipeline projects without a case count: by their probability unless stated. */
+  pipeline?: Counting["pipeline"];
 }
+
+/** The pipeline as it is looked at. */
+export type AsIf = Pick<HorizonQuery, "cases" | "pipeline">;
 
 export interface HorizonGroup extends GroupForecast {
   /** An id; of a place its name, "" for people without one. */
@@ -73,7 +79,7 @@ export interface HorizonAnswer {
 
 /** The forecast in whole periods around a window. */
 export function horizonAnswer(model: Model, query: HorizonQuery): HorizonAnswer {
-  const shown = asIf(model, query.cases);
+  const shown = asIf(model, query);
   const asked = wholePeriods(shown.plan, query);
   const told = forecastGroups(shown, query.by, query.level);
   const { periods, groups, pipeline } = forecastOf(shown, asked, told);
@@ -124,10 +130,10 @@ const fullness = ({ capacity, expected }: GroupForecast): number =>
   Math.max(...expected.map((minutes, p) => minutes / Math.max(1, capacity[p])));
 
 /** The plan with pipeline projects in other cases than are written. */
-function asIf(model: Model, cases: readonly PipelineCase[]): Model {
+function asIf(model: Model, { cases, pipeline = "weighted" }: AsIf): Model {
   let plan = model.plan;
   const all: Change[] = [];
-  for (const { projectId, outcome, days } of cases) {
+  for (const { projectId, outcome, days } of [...cases, ...casesOfAll(plan, cases, pipeline)]) {
     const row = rowById(plan.projects).get(projectId);
     if (row === undefined) continue;
     const before = plan.projects[row];
@@ -139,6 +145,16 @@ function asIf(model: Model, cases: readonly PipelineCase[]): Model {
     all.push(...changes, ...moves);
   }
   return all.length === 0 ? model : updateModel(model, plan, all);
+}
+
+/** Cases of the pipeline projects that have none: all lost, all won, or as they are. */
+function casesOfAll({ projects }: Plan, cases: readonly PipelineCase[], pipeline: Counting["pipeline"]): PipelineCase[] {
+  if (pipeline === "weighted") return [];
+  const stated = new Set(cases.flatMap(({ projectId, outcome }) => (outcome ? [projectId] : [])));
+  const outcome = pipeline === "full" ? "won" : "lost";
+  return projects.flatMap((project) =>
+    isPipeline(project) && !stated.has(project.id) ? [{ projectId: project.id, outcome, days: 0 }] : [],
+  );
 }
 
 /** What one person can work in each period, on average over everybody who can work at all. */
@@ -177,9 +193,9 @@ export interface HorizonWork {
 /** The work behind a group's figures in one period, and its people. Null where there is no such group. */
 export function horizonWork(
   model: Model,
-  { key, range, cases, by, level }: HelpTarget & { range: Range; cases: readonly PipelineCase[] },
+  { key, range, by, level, ...pipeline }: HelpTarget & AsIf & { range: Range },
 ): HorizonWork | null {
-  const shown = asIf(model, cases);
+  const shown = asIf(model, pipeline);
   const groups = forecastGroups(shown, by, level);
   const group = groups.keys.indexOf(key);
   if (group < 0) return null;
@@ -222,11 +238,17 @@ function workLines({ plan, work, placements }: Model, range: Range, isAsked: (ro
 
 /** What would help a group that is short over the periods shown, with the pipeline as it is looked at. */
 export function horizonHelps(model: Model, { key, ...query }: HorizonQuery & { key: string }): HorizonHelps {
-  const shown = asIf(model, query.cases);
+  const shown = asIf(model, query);
   const asked = wholePeriods(shown.plan, query);
   const target = { key, by: query.by, level: query.level };
   const helps = helpsFor(shown, target, asked).map((own) => ({ ...own, ...helpNames(shown, target, own.help) }));
   return { helps, others: query.by === "role" ? othersFree(shown, key, asked.range) : [] };
+}
+
+/** A help as it is stated, measured over the periods shown with the pipeline as it is looked at. */
+export function horizonHelp(model: Model, { key, help, ...query }: HorizonQuery & { key: string; help: Help }): MeasuredHelp | null {
+  const shown = asIf(model, query);
+  return helpMeasured(shown, { key, by: query.by, level: query.level }, wholePeriods(shown.plan, query), help);
 }
 
 /** The edit that a help comes to, for trying it in a sketch; null where it comes to nothing.

@@ -1,14 +1,19 @@
 // Sketches: what each holds and what of it can still be made; and the plan beside some of them, by the same figures.
 import { measuredOf } from "../balancing/measures.ts";
-import { horizonOf } from "../calendar/horizon.ts";
+import type { Day } from "../calendar/day.ts";
+import { horizonOf, wholePeriods } from "../calendar/horizon.ts";
 import { marginOf } from "../cost/costs.ts";
-import { shortageByRole } from "../forecast/shortage.ts";
+import { costOfUnassignedTime } from "../cost/paidTime.ts";
+import type { Change } from "../edits/change.ts";
+import { toldRows } from "../edits/told.ts";
+import { forecastOf } from "../forecast/forecast.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { utilizationPercent } from "../load/totals.ts";
 import type { Model } from "../model.ts";
 import { copyName } from "../plan/names.ts";
-import { findRow } from "../plan/rows.ts";
-import type { ChangedList, Sketch } from "../plan/schema.ts";
+import { findRow, rowById } from "../plan/rows.ts";
+import { isSame } from "../plan/same.ts";
+import type { ChangedList, Plan, Sketch } from "../plan/schema.ts";
 import { movesOf } from "../schedule/moves.ts";
 import { sketched, sketchedModel } from "../sketch/sketch.ts";
 
@@ -20,16 +25,39 @@ export interface SketchRow {
   changes: number;
   /** How many of them cannot be made any longer. */
   lost: number;
+  /** How many change something that the plan has changed since they were recorded. */
+  overtaken: number;
 }
 
 /** All sketches, the newest first. */
 export function sketchesOf({ plan }: Pick<Model, "plan">): SketchRow[] {
   return plan.sketches
     .map(({ id, name, by, at, edits }): SketchRow => {
-      const lost = sketched(plan, { edits }).faults.filter((fault) => fault !== null).length;
-      return { id, name, by, at, changes: edits.length, lost };
+      const entries = sketchEntries({ plan }, id) ?? [];
+      const lost = entries.filter(({ fault }) => fault !== null).length;
+      return { id, name, by, at, changes: edits.length, lost, overtaken: entries.filter(isChangedSince).length };
     })
     .sort((a, b) => b.at.localeCompare(a.at));
+}
+
+/** A field that a change of a sketch sets. Values are undefined where a row does not state the field. */
+export interface SketchCell {
+  field: string;
+  /** In the plan when the change was recorded, in the plan as it is now, and in the sketch. */
+  saw: unknown;
+  now: unknown;
+  yours: unknown;
+  /** True where the plan has another value than when the change was recorded. */
+  isChangedSince: boolean;
+}
+
+export interface SketchRowChange {
+  list: ChangedList;
+  id: string;
+  name: string;
+  sort: "added" | "changed" | "deleted";
+  /** Of a changed row. */
+  cells: SketchCell[];
 }
 
 export interface SketchEntry {
@@ -37,15 +65,49 @@ export interface SketchEntry {
   words: string;
   /** Why it cannot be made any longer; null where it can. */
   fault: string | null;
+  /** What it changes, from what to what; the first rows of many. */
+  rows: SketchRowChange[];
+  /** How many rows it changes. */
+  count: number;
 }
+
+/** Rows of one change that are listed. */
+const MOST_ROWS = 12;
 
 /** The changes of a sketch in their order; null where there is no such sketch. */
 export function sketchEntries({ plan }: Pick<Model, "plan">, sketchId: string): SketchEntry[] | null {
   const sketch = findRow(plan.sketches, sketchId);
   if (!sketch) return null;
-  const { faults } = sketched(plan, sketch);
-  return sketch.edits.map(({ id, words }, at) => ({ id, words, fault: faults[at] }));
+  const { faults, byEntry } = sketched(plan, sketch);
+  return sketch.edits.map(({ id, words, saw = [] }, at) => ({
+    id,
+    words,
+    fault: faults[at],
+    rows: rowChanges(plan, byEntry[at].slice(0, MOST_ROWS), saw),
+    count: byEntry[at].length,
+  }));
 }
+
+function rowChanges(plan: Plan, changes: readonly Change[], saw: NonNullable<Sketch["edits"][number]["saw"]>): SketchRowChange[] {
+  const seen = new Map(saw.map((cell) => [`${cell.list} ${cell.id} ${cell.field}`, cell.value]));
+  return toldRows(changes).map(({ cells, ...row }, at) => ({
+    ...row,
+    name: nameOfWork(plan, changes[at]) ?? row.name,
+    cells: cells.map(({ field, before, after }): SketchCell => {
+      const key = `${row.list} ${row.id} ${field}`;
+      const former = seen.has(key) ? seen.get(key) : before;
+      return { field, saw: former, now: before, yours: after, isChangedSince: !isSame(former, before) };
+    }),
+  }));
+}
+
+/** Work has no name of its own: it is called as its task. */
+function nameOfWork({ tasks }: Plan, { before, after }: Change): string | undefined {
+  const row = after ?? before;
+  return row && "taskId" in row ? findRow(tasks, row.taskId)?.name : undefined;
+}
+
+const isChangedSince = ({ rows }: SketchEntry): boolean => rows.some(({ cells }) => cells.some((cell) => cell.isChangedSince));
 
 /** A sketch of the same changes under ids of its own; null where there is no such sketch. */
 export function sketchCopy(
@@ -91,29 +153,52 @@ export interface SketchFigures {
   /** Load of everybody over their capacity, over the horizon. */
   used: number | null;
   unplaced: number;
+  /** Cost of all projects, with what the unassigned time of added people costs at their rate. */
   cost: number;
+  /** That unassigned time alone. */
+  addedPeople: number;
   revenue: number;
   margin: number | null;
-  /** What roles lack, week by week, summed over the horizon; roles that lack nothing are left out. */
-  shortage: { roleName: string; minutes: number }[];
+  /** By role, as the horizon shows it by month from today on, pipeline by its probability: the expected shortage, and the
+   * shortage at the 80th percentile of demand; roles without either are left out. Minutes. */
+  shortage: { roleName: string; expected: number; at80: number }[];
   /** Projects that finish on another day than in the plan. */
   finishes: { name: string; before: number; after: number }[];
 }
 
-/** The plan and some sketches side by side. Ids of sketches that are gone are left out. */
-export function compareSketches(model: Model, ids: readonly string[]): SketchFigures[] {
+/** The plan and some sketches side by side. Ids of sketches that are gone are left out. @param today The forecast's first day. */
+export function compareSketches(model: Model, { ids, today }: { ids: readonly string[]; today: Day }): SketchFigures[] {
   const sketches = ids.flatMap((id) => findRow(model.plan.sketches, id) ?? []);
   return [
-    figuresOf(model, model, { id: null, name: model.plan.settings.name }),
-    ...sketches.map((sketch) => figuresOf(sketchedModel(model, sketch), model, sketch)),
+    figuresOf(model, model, today, { id: null, name: model.plan.settings.name }),
+    ...sketches.map((sketch) => figuresOf(sketchedModel(model, sketch), model, today, sketch)),
   ];
 }
 
-function figuresOf(model: Model, before: Model, { id, name }: Pick<SketchFigures, "id" | "name">): SketchFigures {
+/** What the horizon shows of each role from a day on, by month. */
+function shortageByRole(model: Model, today: Day): SketchFigures["shortage"] {
+  const { start, stop } = horizonOf(model.plan);
+  const range = { start: Math.min(Math.max(start, today), stop - 1), stop };
+  const { groups } = forecastOf(model, wholePeriods(model.plan, { range, grain: "month" }));
+  return groups.flatMap(({ expectedShortage, p80, capacity }, role) => {
+    const expected = expectedShortage.reduce((sum, own) => sum + own, 0);
+    const at80 = p80.reduce((sum, own, p) => sum + Math.max(0, own - capacity[p]), 0);
+    return expected + at80 > 0 ? [{ roleName: model.plan.roles[role].name, expected, at80 }] : [];
+  });
+}
+
+/** Time of people that the plan before does not have, where nothing is assigned to it. */
+function costOfAddedPeople(model: Model, before: Model): number {
+  const known = rowById(before.plan.people);
+  const horizon = horizonOf(model.plan);
+  return model.plan.people.reduce((sum, { id }, row) => (known.has(id) ? sum : sum + costOfUnassignedTime(model, row, horizon)), 0);
+}
+
+function figuresOf(model: Model, before: Model, today: Day, { id, name }: Pick<SketchFigures, "id" | "name">): SketchFigures {
   const { plan } = model;
-  const { peakOver, overWeeks, unplaced, cost, revenue } = measuredOf(model).totals;
-  const lacking = shortageByRole(model, horizonOf(plan));
-  const shortage = plan.roles.flatMap((role, row) => (lacking[row] > 0 ? [{ roleName: role.name, minutes: lacking[row] }] : []));
+  const { peakOver, overWeeks, unplaced, cost: ofProjects, revenue } = measuredOf(model).totals;
+  const addedPeople = costOfAddedPeople(model, before);
+  const cost = ofProjects + addedPeople;
   const finishes =
     model === before ? [] : movesOf(before, model).projects.map(({ name: own, before: was, after }) => ({ name: own, before: was, after }));
   return {
@@ -124,9 +209,10 @@ function figuresOf(model: Model, before: Model, { id, name }: Pick<SketchFigures
     used: utilizationPercent(model, model.load(defaultCounting), horizonOf(plan)),
     unplaced,
     cost,
+    addedPeople,
     revenue,
     margin: marginOf(revenue, cost),
-    shortage,
+    shortage: shortageByRole(model, today),
     finishes,
   };
 }

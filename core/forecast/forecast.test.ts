@@ -154,13 +154,12 @@ test("what would help a role is what the forecast says with it, and nothing is p
     expect(before.own).toBe(shortage(demo));
     expect(after.own).toBeLessThan(before.own);
     if (help.kind === "hire") {
-      expect(cost).toBeGreaterThan(0);
+      expect(cost ?? 0).toBeGreaterThan(0);
       continue;
     }
     if (help.kind !== "later") continue;
     const row = demo.projects.findIndex(({ id }) => id === help.projectId);
     expect(after.own).toBe(shortage(applyChanges(demo, movedProject(demo, row, help.days))));
   }
-  expect(helps.map(({ after }) => after.own)).toEqual(helps.map(({ after }) => after.own).sort((a, b) => a - b));
   expect(helpsFor(model, { by: "role", level: 1, key: "lead" }, asked)).toEqual([]);
 });

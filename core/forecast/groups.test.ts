@@ -135,7 +135,7 @@ const withLighting = (roleIds: string[]): string[] => (roleIds[0] === "fabricato
 test("what would help a role or a skill is measured by the plan with it: work lent to others who have the role, people trained", () => {
   const plan = shortPlan();
   const model = buildModel(plan);
-  const asked = { range: { start: parseDay("2027-03-01"), stop: parseDay("2027-04-01") }, grain: "month" } as const;
+  const asked = { range: { start: parseDay("2026-11-02"), stop: parseDay("2027-04-01") }, grain: "week" } as const;
   for (const [target, kind] of [
     [{ by: "role", level: 1, key: "lighting" }, "lend"],
     [{ by: "skill", level: 3, key: "neon" }, "train"],

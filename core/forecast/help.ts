@@ -5,12 +5,13 @@ import type { ForecastBy } from "./groups.ts";
 
 export type Help =
   | { kind: "later"; projectId: string; days: number }
-  /** So many people for the group, from a day on; with a last day for a while. */
-  | { kind: "hire"; people: number; from: Day; to: Day | null }
+  /** So many people for the group, from a day on; with a last day, contractors for a while. A rate in major units an hour; null
+   * for the role's. People hired for good spend half their time learning at first. */
+  | { kind: "hire"; people: number; from: Day; to: Day | null; rate: number | null; learningWeeks: number }
   /** An opening of the role for somebody of another role who has this one too. */
   | { kind: "lend"; personId: string; openingId: string }
   /** Somebody who knows less of the skill, or one that is near to it. */
-  | { kind: "train"; personId: string; from: Day };
+  | { kind: "train"; personId: string; from: Day; weeks: number; hoursPerDay: number };
 
 /** The group that is to be helped. */
 export interface HelpTarget {
@@ -30,8 +31,8 @@ export interface MeasuredHelp {
   help: Help;
   before: Measured;
   after: Measured;
-  /** What the people would cost at their role's rate, in minor units; 0 where nobody is taken on. */
-  cost: number;
+  /** What the people would cost, in minor units; 0 where nobody is taken on, null where their price is not known. */
+  cost: number | null;
 }
 
 /** A group that is short, from which helps are made. */

@@ -10,7 +10,8 @@ import { buildModel } from "../model.ts";
 import { checkPlan } from "../plan/check.ts";
 import type { Plan } from "../plan/schema.ts";
 import { forecastOf } from "./forecast.ts";
-import { helpChanges, helpsFor } from "./helps.ts";
+import { forecastGroups } from "./groups.ts";
+import { helpChanges, helpMeasured, helpsFor } from "./helps.ts";
 
 const plan = fernhollow();
 const model = buildModel(plan);
@@ -25,7 +26,9 @@ function shortageIn(own: Plan, role: number): [number, number] {
   return [sums[role], sums.reduce((sum, one) => sum + one, 0)];
 }
 
-test("each help takes off what it says, and the most helpful comes first", () => {
+const hired = { kind: "hire", people: 1, rate: null, learningWeeks: 4 } as const;
+
+test("each help reduces the shortage as it says; the best of every kind comes first, then the others", () => {
   const helps = helpsFor(model, target, asked);
   expect(new Set(helps.map(({ help }) => help.kind))).toEqual(new Set(["later", "hire"]));
   for (const { help, before, after } of helps) {
@@ -35,7 +38,46 @@ test("each help takes off what it says, and the most helpful comes first", () =>
     expect([after.own, after.all], JSON.stringify(help)).toEqual(shortageIn(next, lighting));
     expect(after.own).toBeLessThan(before.own);
   }
-  expect(helps.map(({ after }) => after.own)).toEqual([...helps.map(({ after }) => after.own)].sort((a, b) => a - b));
+  const kinds = new Set(helps.map(({ help }) => help.kind));
+  const [best, others] = [helps.slice(0, kinds.size), helps.slice(kinds.size)];
+  expect(new Set(best.map(({ help }) => help.kind))).toEqual(kinds);
+  for (const part of [best, others]) expect(part).toEqual(part.toSorted((a, b) => a.after.own - b.after.own));
+  for (const { help, after } of best)
+    for (const other of others) if (other.help.kind === help.kind) expect(other.after.own).toBeGreaterThanOrEqual(after.own);
+});
+
+test("a stated number, rate and learning time are measured anew, and the rate is kept with the people", () => {
+  const from = parseDay("2027-05-03");
+  const help = { ...hired, people: 2, from, to: from + 20, rate: 50, learningWeeks: 1 };
+  const measured = helpMeasured(model, target, asked, help);
+  // Two people for 15 weekdays of eight hours.
+  expect(measured?.cost).toBe(2 * 15 * 8 * 5_000);
+  expect(measured?.after.own).toBeLessThan(measured?.before.own ?? 0);
+  const next = applyChanges(plan, helpChanges(model, target, help));
+  expect(checkPlan(next)).toEqual([]);
+  const added = next.people.slice(plan.people.length).map(({ id }) => id);
+  const rates = next.rateTables.flatMap(({ entries }) => entries.filter(({ personId = "" }) => added.includes(personId)));
+  expect(rates).toEqual(added.map((personId) => ({ personId, rate: 50 })));
+});
+
+test("a contractor without a price is not offered, and nobody is trained while the skill is short", () => {
+  const unpriced = { ...plan, rateTables: plan.rateTables.map((own) => ({ ...own, entries: [] })) };
+  const helps = helpsFor(buildModel(unpriced), target, asked);
+  expect(helps.some(({ help }) => help.kind === "hire" && help.to !== null)).toBe(false);
+  expect(helps.some(({ help, cost }) => help.kind === "hire" && help.to === null && cost === null)).toBe(true);
+  const shown = { ...asked, grain: "week" as const };
+  for (const { id } of plan.skills) {
+    const skill = { by: "skill", level: 2, key: id } as const;
+    const groups = forecastGroups(model, "skill", 2);
+    const { groups: forecast, periods } = forecastOf(model, shown, groups);
+    const { expectedShortage } = forecast[groups.keys.indexOf(id)];
+    for (const { help } of helpsFor(model, skill, shown)) {
+      if (help.kind !== "train") continue;
+      const stop = help.from + help.weeks * 7;
+      const short = periods.filter((period, p) => expectedShortage[p] > 0 && period.start < stop && period.stop > help.from);
+      expect(short, `${id} ${JSON.stringify(help)}`).toEqual([]);
+    }
+  }
 });
 
 test("tried in a sketch, it comes to the same", () => {
@@ -49,8 +91,8 @@ test("tried in a sketch, it comes to the same", () => {
 
 test("whoever is hired for good has half of their time in the first four weeks; for a while, all of it and an end", () => {
   const from = parseDay("2027-05-03");
-  const [good] = helpChanges(model, target, { kind: "hire", people: 1, from, to: null });
-  const [while_] = helpChanges(model, target, { kind: "hire", people: 1, from, to: from + 60 });
+  const [good] = helpChanges(model, target, { ...hired, from, to: null });
+  const [while_] = helpChanges(model, target, { ...hired, from, to: from + 60, learningWeeks: 0 });
   const minutesOn = (change: typeof good, days: number) => {
     const own = buildModel(applyChanges(plan, [change]));
     return own.capacity.on(plan.people.length, from + days);
@@ -63,8 +105,6 @@ test("a role that lacks nothing, or is not there, is not helped", () => {
   const writer = plan.roles.findIndex(({ id }) => id === "writer");
   expect(shortageIn(plan, writer)[0]).toBe(0);
   expect(helpsFor(model, { ...target, key: "writer" }, asked)).toEqual([]);
-  expect(
-    helpEdit(model, { ...target, key: "nobody", help: { kind: "hire", people: 1, from: 20_000, to: null }, idStem: "x", words: "x" }),
-  ).toBeNull();
+  expect(helpEdit(model, { ...target, key: "nobody", help: { ...hired, from: 20_000, to: null }, idStem: "x", words: "x" })).toBeNull();
   expect(helpChanges(model, target, { kind: "later", projectId: "nothing", days: 7 })).toEqual([]);
 });

@@ -1,9 +1,9 @@
 // What would help a group that is short: a pipeline project begun later, people hired or taken on for a while, open work given
 // to people of other roles, people trained; each measured by the same forecast before and after.
-import { formatDay } from "../calendar/day.ts";
-import { periodSettingsOf } from "../calendar/horizon.ts";
-import { periodsIn, type Range, type ReportRange } from "../calendar/periods.ts";
+import { formatDay, weekdayOf } from "../calendar/day.ts";
+import type { Range, ReportRange } from "../calendar/periods.ts";
 import { costOfMinutes } from "../cost/labour.ts";
+import { costOfPaidMinutes } from "../cost/paidTime.ts";
 import { rateBookOf } from "../cost/rateBook.ts";
 import { applyChanges, type Change } from "../edits/change.ts";
 import { applyEdit, type SingleEdit } from "../edits/edit.ts";
@@ -11,7 +11,8 @@ import { movedDatesEdit } from "../edits/movedDates.ts";
 import type { Model } from "../model.ts";
 import { firstRoleOf } from "../plan/names.ts";
 import { columnOf, rowById } from "../plan/rows.ts";
-import type { Person, Plan } from "../plan/schema.ts";
+import type { Person, Plan, RateTable } from "../plan/schema.ts";
+import { rateUnits } from "../plan/units.ts";
 import { updateModel } from "../update.ts";
 import { type Forecast, forecastOf } from "./forecast.ts";
 import { forecastGroups } from "./groups.ts";
@@ -23,7 +24,8 @@ import { trainEdits, trainHelps } from "./train.ts";
 const WEEKS_LATER = [4, 8, 12];
 const [MOST_PROJECTS, MOST_HIRED] = [4, 3];
 
-/** What lowers the expected shortage of a group over a range, the most first; nothing where it has none, or is not there. */
+/** What lowers the expected shortage of a group over a range: the best of every kind first, then the others, the most helpful
+ * first. Nothing where the group has no shortage, or is not there. */
 export function helpsFor(model: Model, target: HelpTarget, asked: ReportRange): MeasuredHelp[] {
   const groups = forecastGroups(model, target.by, target.level);
   const group = groups.keys.indexOf(target.key);
@@ -33,15 +35,41 @@ export function helpsFor(model: Model, target: HelpTarget, asked: ReportRange): 
   if (before.own === 0) return [];
   const short = now.periods.filter((_, p) => now.groups[group].expectedShortage[p] > 0);
   const shortage = { target, group, range: asked.range, short };
-  return [...laterHelps(model.plan, now, group), ...hireHelps(shortage), ...lendHelps(model, shortage), ...trainHelps(model, shortage)]
-    .flatMap((help): MeasuredHelp[] => {
-      const changes = helpChanges(model, target, help);
-      const next = updateModel(model, applyChanges(model.plan, changes), changes);
-      const after = measured(forecastOf(next, asked, forecastGroups(next, target.by, target.level)), group);
-      return after.own < before.own ? [{ help, before, after, cost: costOfHelp(model, target, help, asked.range) }] : [];
-    })
-    .filter(isNeeded)
-    .sort((a, b) => a.after.own - b.after.own || a.cost - b.cost || a.after.all - b.after.all);
+  const helps = [
+    ...laterHelps(model.plan, now, group),
+    ...hireHelps(shortage),
+    ...lendHelps(model, shortage),
+    ...trainHelps(model, shortage),
+  ];
+  return bestOfKindsFirst(
+    helps
+      .map((help): MeasuredHelp => measuredHelp(model, target, asked, help, before))
+      // A contractor without a price cannot be taken on.
+      .filter(({ help, after, cost }) => after.own < before.own && !(help.kind === "hire" && help.to !== null && cost === null))
+      .filter(isNeeded)
+      .sort((a, b) => a.after.own - b.after.own || (a.cost ?? 0) - (b.cost ?? 0) || a.after.all - b.after.all),
+  );
+}
+
+/** One help measured as it is stated, whatever it changes; null where there is no such group. */
+export function helpMeasured(model: Model, target: HelpTarget, asked: ReportRange, help: Help): MeasuredHelp | null {
+  const groups = forecastGroups(model, target.by, target.level);
+  const group = groups.keys.indexOf(target.key);
+  return group < 0 ? null : measuredHelp(model, target, asked, help, measured(forecastOf(model, asked, groups), group));
+}
+
+function measuredHelp(model: Model, target: HelpTarget, asked: ReportRange, help: Help, before: Measured): MeasuredHelp {
+  const changes = helpChanges(model, target, help);
+  const next = updateModel(model, applyChanges(model.plan, changes), changes);
+  const groups = forecastGroups(next, target.by, target.level);
+  const after = measured(forecastOf(next, asked, groups), groups.keys.indexOf(target.key));
+  return { help, before, after, cost: costOfHelp(model, target, help, asked.range) };
+}
+
+/** @param helps In their order. */
+function bestOfKindsFirst(helps: readonly MeasuredHelp[]): MeasuredHelp[] {
+  const isBest = helps.map(({ help }, at) => helps.findIndex((own) => own.help.kind === help.kind) === at);
+  return [...helps.filter((_, at) => isBest[at]), ...helps.filter((_, at) => !isBest[at])];
 }
 
 /** False of more people where fewer of them for as long are enough. */
@@ -102,19 +130,28 @@ function laterHelps(plan: Plan, { pipeline, periods }: Forecast, group: number):
 function hireHelps({ short, range }: Shortage): Help[] {
   const [from, last] = [short[0].start, short[short.length - 1].stop - 1];
   const ways = last >= range.stop - 1 ? [null] : [last, null];
-  return ways.flatMap((to) => Array.from({ length: MOST_HIRED }, (_, at): Help => ({ kind: "hire", people: at + 1, from, to })));
+  return ways.flatMap((to) =>
+    Array.from(
+      { length: MOST_HIRED },
+      (_, at): Help => ({ kind: "hire", people: at + 1, from, to, rate: null, learningWeeks: to === null ? LEARNING_WEEKS : 0 }),
+    ),
+  );
 }
 
-/** Days in which somebody who is hired for good learns, for half of their time. */
-const LEARNING_DAYS = 28;
+/** Weeks in which somebody who is hired for good learns, for half of their time. */
+const LEARNING_WEEKS = 4;
 
-function hireEdits(model: Model, target: HelpTarget, { people, from, to }: Help & { kind: "hire" }, idStem: string): SingleEdit[] {
+function hireEdits(model: Model, target: HelpTarget, help: Help & { kind: "hire" }, idStem: string): SingleEdit[] {
+  const { people, from, to, rate, learningWeeks } = help;
   const { plan } = model;
   const { roles, calendars } = plan;
   const role = roles[hiredRole(model, target)];
   if (!role) return [];
   const half = calendars[0].week.map((hours) => hours / 2);
-  const learning = { patterns: [{ from: formatDay(from), to: formatDay(from + LEARNING_DAYS - 1), week: half }] };
+  const learning = learningWeeks > 0 && {
+    patterns: [{ from: formatDay(from), to: formatDay(from + learningWeeks * 7 - 1), week: half }],
+  };
+  const tableId = rate === null ? undefined : firstCostTable(plan)?.id;
   const taken = new Set(plan.people.map(({ id }) => id));
   return Array.from({ length: people }, (_, at): SingleEdit[] => {
     let id = `${idStem}-${at + 1}`;
@@ -125,12 +162,15 @@ function hireEdits(model: Model, target: HelpTarget, { people, from, to }: Help 
       roleIds: [role.id],
       calendarId: calendars[0].id,
       employedFrom: formatDay(from),
-      ...(to === null ? learning : { employedTo: formatDay(to), kind: "contractor" as const }),
+      ...learning,
+      ...(to !== null && { employedTo: formatDay(to), kind: "contractor" as const }),
       ...(target.by === "skill" && { skills: [{ skillId: target.key, level: target.level }] }),
       ...(target.by === "place" && target.key !== "" && { location: target.key }),
     };
     const joins: SingleEdit[] = target.by === "team" ? [{ kind: "changePeople", ids: [id], set: { teamId: target.key } }] : [];
-    return [{ kind: "addPerson", person }, ...joins];
+    const priced: SingleEdit[] =
+      tableId === undefined || rate === null ? [] : [{ kind: "changeRates", tableId, added: [{ personId: id, rate }] }];
+    return [{ kind: "addPerson", person }, ...joins, ...priced];
   }).flat();
 }
 
@@ -148,21 +188,34 @@ export function hiredRole(model: Model, { by, level, key }: HelpTarget): number 
   return [...counts].sort(([a, most], [b, other]) => other - most || a - b)[0]?.[0] ?? -1;
 }
 
-function costOfHelp(model: Model, target: HelpTarget, help: Help, { stop }: Range): number {
-  if (help.kind !== "hire") return 0;
-  const role = hiredRole(model, target);
-  return role < 0 ? 0 : help.people * costOfOne(model, role, { start: help.from, stop: (help.to ?? stop - 1) + 1 });
+/** The first cost table in the plan's currency, where rates of added people are kept; else the first one. */
+function firstCostTable({ rateTables, settings }: Plan): RateTable | undefined {
+  const tables = rateTables.filter(({ kind }) => kind === "cost");
+  return tables.find(({ currency = settings.currency }) => currency === settings.currency) ?? tables[0];
 }
 
-/** Eight hours on each weekday at the role's rate in the first cost table that has one. */
-function costOfOne({ plan }: Model, role: number, { start, stop }: Range): number {
-  const book = rateBookOf(plan);
-  const days = periodsIn({ start, stop }, "day", periodSettingsOf(plan));
-  const minutes = columnOf(days, ({ start: day }) => ((day + 3) % 7 < 5 ? 480 : 0));
-  for (const table of plan.rateTables) {
-    if (table.kind !== "cost") continue;
-    const cost = costOfMinutes(book.labour(table, undefined, plan.roles[role].id), book.exchange(table), start, minutes);
-    if (cost > 0) return cost;
+/** Eight hours on each weekday at the rate that is stated, or the role's; null where there is neither. */
+function costOfHelp(model: Model, target: HelpTarget, help: Help, { stop }: Range): number | null {
+  if (help.kind !== "hire") return 0;
+  const { plan } = model;
+  const until = (help.to ?? stop - 1) + 1;
+  const minutes = columnOf(Array.from({ length: Math.max(0, until - help.from) }), (_, at) => (isWeekday(help.from + at) ? 480 : 0));
+  if (help.rate !== null) {
+    const table = firstCostTable(plan);
+    const entry = { from: Number.NEGATIVE_INFINITY, entry: plainRate(help.rate) };
+    return table ? help.people * costOfMinutes([entry], rateBookOf(plan).exchange(table), help.from, minutes) : null;
   }
-  return 0;
+  const role = plan.roles[hiredRole(model, target)];
+  const cost = role ? costOfPaidMinutes(plan, { roleId: role.id }, help.from, minutes) : 0;
+  return cost > 0 ? help.people * cost : null;
 }
+
+const isWeekday = (day: number): boolean => weekdayOf(day) < 5;
+
+const plainRate = (rate: number) => ({
+  rate: rateUnits(rate),
+  overtimeRate: rateUnits(rate),
+  perUse: 0,
+  of: "person" as const,
+  since: null,
+});

@@ -2,7 +2,7 @@
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { applyChanges } from "../edits/change.ts";
-import { isGoingOn } from "../load/counting.ts";
+import { type Counting, defaultCounting, isGoingOn } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
 import { updateModel } from "../update.ts";
@@ -12,10 +12,12 @@ import { roleGroups } from "./groups.ts";
 import type { Help, HelpTarget } from "./help.ts";
 import { helpChanges } from "./helps.ts";
 
-/** Weeks before it are over, and so many minutes may lack. */
+/** Weeks before `from` are over, `tolerance` minutes may be short; and how pipeline projects count against the room. */
 export interface StartLimits {
   from: Day;
   tolerance: number;
+  /** Not at all unless stated. */
+  pipeline?: Counting["pipeline"];
 }
 
 export interface SoonerWay {
@@ -28,16 +30,25 @@ const [MOST_ROLES, MOST_PROJECTS] = [2, 3];
 const LATER_DAYS = [28, 56];
 
 /** The first week in which a project fits; null where none does. */
-export function firstStart(model: Model, projectRow: number, { from, tolerance }: StartLimits): StartWeek | null {
-  for (const week of earliestStarts(model, projectRow)) if (week.start >= from && week.shortage <= tolerance) return week;
+export function firstStart(
+  model: Model,
+  projectRow: number,
+  { from, tolerance, pipeline = defaultCounting.pipeline }: StartLimits,
+): StartWeek | null {
+  for (const week of earliestStarts(model, projectRow, { ...defaultCounting, pipeline }))
+    if (week.start >= from && week.shortage <= tolerance) return week;
   return null;
 }
 
 /** What is worth trying, the role that binds most often first; nothing where the project fits at once. */
-export function soonerWays(model: Model, projectRow: number, { from, tolerance }: StartLimits): SoonerWay[] {
+export function soonerWays(
+  model: Model,
+  projectRow: number,
+  { from, tolerance, pipeline = defaultCounting.pipeline }: StartLimits,
+): SoonerWay[] {
   const kept = new Map<number, number>();
   let until = from;
-  for (const { start, finish, shortage, binds } of earliestStarts(model, projectRow)) {
+  for (const { start, finish, shortage, binds } of earliestStarts(model, projectRow, { ...defaultCounting, pipeline })) {
     if (start < from) continue;
     if (shortage <= tolerance) break;
     until = finish + 1;
@@ -46,7 +57,9 @@ export function soonerWays(model: Model, projectRow: number, { from, tolerance }
   const roles = [...kept].sort(([a, more], [b, other]) => other - more || a - b).slice(0, MOST_ROLES);
   const target = (role: number): HelpTarget => ({ by: "role", level: 1, key: model.plan.roles[role].id });
   return [
-    ...roles.map(([role]): SoonerWay => ({ target: target(role), help: { kind: "hire", people: 1, from, to: null } })),
+    ...roles.map(
+      ([role]): SoonerWay => ({ target: target(role), help: { kind: "hire", people: 1, from, to: null, rate: null, learningWeeks: 4 } }),
+    ),
     ...roles
       .slice(0, 1)
       .flatMap(([role]) =>

@@ -27,6 +27,8 @@ export const MOST_WITHIN = {
   members: 10_000,
   /** Changes of one sketch: more are no longer looked through one by one. */
   edits: 500,
+  /** Fields of one change of a sketch whose former values are kept. */
+  seen: 200,
   /** Rates of one table: some hundred people with dozens of rates each. */
   rates: 50_000,
 } as const;

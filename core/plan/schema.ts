@@ -357,8 +357,18 @@ function isWrittenEdit(edit: Record<string, unknown>): boolean {
   return typeof edit.kind === "string" && text.length <= MOST_EDIT_LETTERS && !text.includes("\\u0000");
 }
 
+const isShort = (value: unknown): boolean => JSON.stringify(value).length <= MOST_EDIT_LETTERS;
+
 /** An edit as it is written down and not made: what it says is read when it is looked at. */
 const writtenEdit = z.record(z.string(), z.unknown()).refine(isWrittenEdit, { error: "is no edit" });
+
+/** A field as it was when a change of it was recorded; without a value where the row did not state it. */
+const seenCell = z.strictObject({
+  list: z.string().min(1).max(40).refine(isStorable, storable),
+  id,
+  field: z.string().min(1).max(400).refine(isStorable, storable),
+  value: z.unknown().optional(),
+});
 
 /** Changes that are tried out on top of the plan, in their order, without being made. */
 const sketch = z.strictObject({
@@ -367,7 +377,17 @@ const sketch = z.strictObject({
   /** Whose it is, and since when. */
   by: name,
   at: z.iso.datetime(),
-  edits: z.array(z.strictObject({ id, words: name, edit: writtenEdit })).max(MOST_WITHIN.edits),
+  edits: z
+    .array(
+      z.strictObject({
+        id,
+        words: name,
+        edit: writtenEdit,
+        /** The fields that it changes, as they were when it was recorded. */
+        saw: z.array(seenCell).max(MOST_WITHIN.seen).refine(isShort, { error: "is too long" }).optional(),
+      }),
+    )
+    .max(MOST_WITHIN.edits),
 });
 
 /** The rows of the lists whose rows have an id, by list name. */

@@ -3,16 +3,20 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { everyEditFrom } from "../../tests/everyEdit.ts";
+import { horizonAnswer } from "../answers/horizon.ts";
 import { compareSketches, sketchCopy, sketchEntries, sketchesOf, sketchMarks } from "../answers/sketches.ts";
-import { horizonOf } from "../calendar/horizon.ts";
+import { parseDay } from "../calendar/day.ts";
+import { horizonOf, wholePeriods } from "../calendar/horizon.ts";
 import { applyEdit, type Edit } from "../edits/edit.ts";
+import { movedDatesEdit } from "../edits/movedDates.ts";
+import { movedProject } from "../forecast/movedProject.ts";
 import { buildModel } from "../model.ts";
 import { checkPlan } from "../plan/check.ts";
 import { parsePlan } from "../plan/parse.ts";
 import { planText } from "../plan/planText.ts";
 import type { Plan, Sketch } from "../plan/schema.ts";
 import { costReport } from "../reports/cost.ts";
-import { adoptEdit, isOfPlanItself, sketched, sketchedModel } from "./sketch.ts";
+import { adoptEdit, drawnEdit, isOfPlanItself, sketched, sketchedModel } from "./sketch.ts";
 
 const demo: Plan = { ...fernhollow(), sketches: [] };
 const begun: Sketch = { id: "try", name: "Try", by: "Nora Okafor", at: "2027-02-01T09:00:00.000Z", edits: [] };
@@ -40,6 +44,8 @@ function drawn(seed: number, count: number): { plan: Plan; byHand: Plan; edits: 
   }
   return { plan, byHand, edits };
 }
+
+const today = parseDay("2027-02-01");
 
 const withoutSketches = (plan: Plan): Plan => ({ ...plan, sketches: [] });
 
@@ -72,10 +78,13 @@ test("the figures of a sketch are those of its plan worked out anew, also after 
     const anew = buildModel(byHand);
     const asked = { range: horizonOf(byHand), grain: "month" as const };
     expect(costReport(own, asked)).toEqual(costReport(anew, asked));
-    const [, beside] = compareSketches(buildModel(plan), ["try", "gone"]);
-    const { id: _, name: __, finishes: ___, ...figures } = beside;
-    const [{ id: ____, name: _____, finishes: ______, ...expected }] = compareSketches(anew, []);
-    expect(figures).toEqual(expected);
+    const [, beside] = compareSketches(buildModel(plan), { ids: ["try", "gone"], today });
+    const [expected] = compareSketches(anew, { ids: [], today });
+    const figuresIn = ({ id: _, name: __, finishes: ___, margin: ____, cost, addedPeople, ...figures }: typeof expected) => ({
+      ...figures,
+      cost: cost - addedPeople,
+    });
+    expect(figuresIn(beside)).toEqual(figuresIn(expected));
   }
 });
 
@@ -124,4 +133,56 @@ test("rows that it changes are marked with the work's task and people; a copy ha
   );
   const copy = sketchCopy({ plan }, { sketchId: "try", id: "other", by: "Somebody", at: begun.at });
   expect(copy).toMatchObject({ id: "other", name: "Try, copy", edits: [{ id: "other-1" }] });
+});
+
+test("each change is listed from what to what, and says where the plan has changed since: yours, then, now", () => {
+  const own = demo.tasks.find(({ sizing, durationDays }) => sizing === "duration" && durationDays !== undefined) as Plan["tasks"][number];
+  const sketch = { ...begun, edits: [] };
+  const plan = made(demo, { kind: "addSketch", sketch });
+  const drawn = drawnEdit(plan, sketch, { kind: "changeTask", id: own.id, set: { durationDays: 9, deadline: "2027-12-24" } }, "e1");
+  if (!("edit" in drawn)) throw new Error("the change can be recorded");
+  const recorded = made(plan, drawn.edit);
+  const cellsIn = (given: Plan) =>
+    sketchEntries({ plan: given }, "try")?.[0].rows[0].cells.toSorted((a, b) => a.field.localeCompare(b.field));
+  expect(cellsIn(recorded)).toEqual([
+    { field: "deadline", saw: own.deadline, now: own.deadline, yours: "2027-12-24", isChangedSince: false },
+    { field: "durationDays", saw: own.durationDays, now: own.durationDays, yours: 9, isChangedSince: false },
+  ]);
+  const later = made(recorded, { kind: "changeTask", id: own.id, set: { durationDays: 4 } });
+  expect(cellsIn(later)?.[1]).toEqual({ field: "durationDays", saw: own.durationDays, now: 4, yours: 9, isChangedSince: true });
+  expect(sketchesOf({ plan: later })[0]).toMatchObject({ overtaken: 1, lost: 0 });
+  // A plan file keeps what was seen.
+  expect(parsePlan(planText(later)).plan).toEqual(later);
+});
+
+test("people who are added cost their unassigned time at their rate, and a project begun later moves its shortage", () => {
+  const person = { id: "new", name: "New", roleIds: ["lighting"], calendarId: demo.calendars[0].id, employedFrom: "2028-03-27" };
+  const table = demo.rateTables.find(({ kind, currency }) => kind === "cost" && currency === undefined) as Plan["rateTables"][number];
+  const edits = [
+    entryOf("hire", { kind: "addPerson", person }),
+    entryOf("rate", { kind: "changeRates", tableId: table.id, added: [{ personId: "new", rate: 50 }] }),
+  ];
+  const pipeline = demo.projects.findIndex(({ id }) => id === "seedvault");
+  const moved = movedProject(demo, pipeline, 56).flatMap(movedDatesEdit);
+  const plan: Plan = {
+    ...demo,
+    sketches: [
+      { ...begun, edits },
+      { ...begun, id: "later", edits: [entryOf("move", { kind: "together", words: "later", edits: moved })] },
+    ],
+  };
+  const [now, hired, later] = compareSketches(buildModel(plan), { ids: ["try", "later"], today });
+  // Five days of eight hours, 27 to 31 March.
+  expect(hired.addedPeople).toBe(5 * 8 * 5_000);
+  expect(hired.cost).toBe(now.cost + hired.addedPeople);
+  expect(hired.margin).toBeLessThan(now.margin ?? 0);
+  expect(later.shortage).not.toEqual(now.shortage);
+  const model = buildModel(plan);
+  const asked = wholePeriods(plan, { range: { start: today, stop: horizonOf(plan).stop }, grain: "month" });
+  const shown = horizonAnswer(model, { ...asked, cases: [], by: "role", level: 1 }).groups;
+  for (const { roleName, expected, at80 } of now.shortage) {
+    const group = shown.find(({ name }) => name === roleName);
+    expect(expected).toBe(group?.expectedShortage.reduce((sum, one) => sum + one, 0));
+    expect(at80).toBe(group?.p80.reduce((sum, one, p) => sum + Math.max(0, one - group.capacity[p]), 0));
+  }
 });

@@ -2,8 +2,10 @@
 import type { Change } from "../edits/change.ts";
 import { applyEdit, type Edit, type EditTogether, editSchema, type SingleEdit } from "../edits/edit.ts";
 import { singleEdits } from "../edits/together.ts";
+import { toldRows } from "../edits/told.ts";
 import type { Model } from "../model.ts";
 import type { Fault } from "../plan/faults.ts";
+import { MOST_WITHIN } from "../plan/limits.ts";
 import { known } from "../plan/lookUp.ts";
 import { onceFor } from "../plan/once.ts";
 import { findRow } from "../plan/rows.ts";
@@ -14,6 +16,8 @@ import { updateModel } from "../update.ts";
 export interface Sketched {
   plan: Plan;
   changes: Change[];
+  /** By change of the sketch, what it changes. */
+  byEntry: Change[][];
   /** By change, why it cannot be made any longer; null where it can. */
   faults: (string | null)[];
 }
@@ -47,14 +51,14 @@ export const sketched = (plan: Plan, { edits }: Pick<Sketch, "edits">): Sketched
 const sketchedOf = onceFor((plan: Plan) => onceFor((edits: Sketch["edits"]) => applied(plan, edits)));
 
 function applied(plan: Plan, edits: Sketch["edits"]): Sketched {
-  const result: Sketched = { plan, changes: [], faults: [] };
+  const result: Sketched = { plan, changes: [], byEntry: [], faults: [] };
   for (const { edit: written } of edits) {
     const edit = readEdit(written);
     const outcome = edit && applyEdit(result.plan, edit);
-    if (outcome?.plan) {
-      result.plan = outcome.plan;
-      result.changes.push(...outcome.changes);
-    }
+    const changes = outcome?.plan ? [...outcome.changes] : [];
+    result.plan = outcome?.plan ?? result.plan;
+    result.changes.push(...changes);
+    result.byEntry.push(changes);
     result.faults.push(outcome === null ? NOT_READ : (outcome.faults[0]?.message ?? null));
   }
   return result;
@@ -88,7 +92,12 @@ export function drawnEdit(
 ): { edit: Edit; changes: readonly Change[] } | { faults: readonly Fault[] } {
   const outcome = applyEdit(sketched(plan, sketch).plan, edit);
   if (!outcome.plan) return { faults: outcome.faults };
-  const entry = { id: entryId, words: outcome.words.slice(0, 300), edit: JSON.parse(JSON.stringify(edit)) };
+  const seen = toldRows(outcome.changes).flatMap(({ list, id, cells }) =>
+    cells.map(({ field, before }) => ({ list, id, field, value: before })),
+  );
+  // Fields without a value are left out, as they are in a file.
+  const [written, saw] = JSON.parse(JSON.stringify([edit, seen.slice(0, MOST_WITHIN.seen)]));
+  const entry = { id: entryId, words: outcome.words.slice(0, 300), edit: written, ...(saw.length > 0 && { saw }) };
   return { edit: { kind: "drawInSketch", id: sketch.id, entry }, changes: outcome.changes };
 }
 

@@ -3,12 +3,13 @@
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { EnquiryEffect } from "../../core/answers/enquiries.ts";
+import type { Counting } from "../../core/load/counting.ts";
 import { hoursText, longDay, marginText, moneyText, rangeText, shareText } from "../../ui/format.ts";
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { Unfold } from "../../ui/unfold.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { BringForward } from "../horizon/bringForward.tsx";
-import { StartCurve } from "../horizon/earliestStart.tsx";
+import { RoomBeside, StartCurve } from "../horizon/earliestStart.tsx";
 
 export interface AsIf {
   enquiryId: string;
@@ -18,7 +19,8 @@ export interface AsIf {
 
 export function Effect({ query, onStart }: { query: AsIf; onStart: (day: number) => void }) {
   const { currency } = usePlanFacts();
-  const effect = useMaybeAnswer("enquiryEffect", query, null);
+  const [pipeline, setPipeline] = useState<Counting["pipeline"]>("none");
+  const effect = useMaybeAnswer("enquiryEffect", { ...query, pipeline }, null);
   if (!effect)
     return (
       <SheetSection title="What it would do">
@@ -34,6 +36,7 @@ export function Effect({ query, onStart }: { query: AsIf; onStart: (day: number)
           {longDay(start)} – {longDay(finish)}
         </p>
         {roles.length === 0 && <p className="text-side">Nothing says yet how large it is: choose a template or write hours by role.</p>}
+        {roles.length > 0 && <RoomBeside pipeline={pipeline} onChange={setPipeline} />}
         <ul aria-label="Hours by role">
           {roles.map(({ roleName, asked, lacking, worst }) => (
             <li key={roleName} className="line-above py-1">
@@ -47,7 +50,7 @@ export function Effect({ query, onStart }: { query: AsIf; onStart: (day: number)
         {roles.length > 0 && short.length === 0 && <p className="pt-1 text-level-ink">Every role has room for it then.</p>}
         <Money money={money} currency={currency} />
         <Unfold title="When could it start?" look="action">
-          <Earliest query={query} begins={start} onStart={onStart} />
+          <Earliest query={query} pipeline={pipeline} begins={start} onStart={onStart} />
         </Unfold>
       </SheetSection>
       <WhoHasRoom people={effect.people} />
@@ -75,16 +78,23 @@ function Money({ money: { revenue, cost, share, goal, isBelow }, currency }: { m
   );
 }
 
-function Earliest({ query, begins, onStart }: { query: AsIf; begins: number; onStart: (day: number) => void }) {
+interface EarliestProps {
+  query: AsIf;
+  pipeline: Counting["pipeline"];
+  begins: number;
+  onStart: (day: number) => void;
+}
+
+function Earliest({ query, pipeline, begins, onStart }: EarliestProps) {
   const { today } = usePlanFacts();
   const [from] = useState(today);
   const of = { enquiry: query };
-  const earliest = useMaybeAnswer("earliest", { of, from, tolerance: 0 }, null);
+  const earliest = useMaybeAnswer("earliest", { of, from, tolerance: 0, pipeline }, null);
   if (!earliest) return <p className="pt-1 text-side">Trying every week…</p>;
   return (
     <>
       <StartCurve earliest={earliest} begins={begins} onShow={(days) => onStart(begins + days)} />
-      <BringForward of={of} tolerance={0} first={earliest.first} />
+      <BringForward of={of} tolerance={0} pipeline={pipeline} first={earliest.first} />
     </>
   );
 }

@@ -3,6 +3,7 @@
 import type { AnswerOf } from "../../client/questions.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { EarliestWeek, StartOf } from "../../core/answers/earliest.ts";
+import type { Counting } from "../../core/load/counting.ts";
 import { TextButton } from "../../ui/button.tsx";
 import { countText, longDay } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
@@ -15,6 +16,8 @@ interface Props {
   of: StartOf;
   /** Minutes that may lack. */
   tolerance: number;
+  /** How pipeline projects count against the room. */
+  pipeline: Counting["pipeline"];
   /** When it fits as things are; null for in no week. */
   first: EarliestWeek | null;
 }
@@ -27,15 +30,15 @@ export function BringForward(props: Props) {
   );
 }
 
-function Ways({ of, tolerance, first }: Props) {
+function Ways({ of, tolerance, pipeline, first }: Props) {
   const { today } = usePlanFacts();
-  const ways = useMaybeAnswer("sooner", { of, from: today, tolerance }, null);
+  const ways = useMaybeAnswer("sooner", { of, from: today, tolerance, pipeline }, null);
   if (!ways) return <p className="text-side">Looking for what keeps it…</p>;
   if (ways.length === 0) return <p className="text-side">Nothing that can be tried: no role keeps it from an earlier week.</p>;
   return (
     <ul aria-label="What would bring it forward">
       {ways.map((way) => (
-        <WayLine key={JSON.stringify(way)} way={way} of={of} tolerance={tolerance} first={first} />
+        <WayLine key={JSON.stringify(way)} way={way} of={of} tolerance={tolerance} pipeline={pipeline} first={first} />
       ))}
     </ul>
   );
@@ -43,11 +46,11 @@ function Ways({ of, tolerance, first }: Props) {
 
 type Way = AnswerOf<"sooner">[number];
 
-function WayLine({ way: { name, what, ...way }, of, tolerance, first }: Props & { way: Way }) {
+function WayLine({ way: { name, what, ...way }, of, tolerance, pipeline, first }: Props & { way: Way }) {
   const session = usePlan();
   const tryIt = useTry();
   const { today } = usePlanFacts();
-  const found = useMaybeAnswer("startWith", { of, way, from: today, tolerance }, null);
+  const found = useMaybeAnswer("startWith", { of, way, from: today, tolerance, pipeline }, null);
   const words = helpText({ ...way, name, what }, way.target);
   const draw = async () => {
     const edit = await session.ask("helpEdit", { ...way.target, help: way.help, idStem: newId("person"), words });

@@ -3,12 +3,14 @@
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { EarliestAnswer } from "../../core/answers/earliest.ts";
+import type { Counting } from "../../core/load/counting.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { TextButton } from "../../ui/button.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";
 import { hoursText, longDay, rangeText, shortDay } from "../../ui/format.ts";
 import { Unfold } from "../../ui/unfold.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
+import { PipelineChoice } from "../frame/pipelineChoice.tsx";
 import { BringForward } from "./bringForward.tsx";
 
 const HEIGHT = 44;
@@ -35,18 +37,20 @@ function Curve({ projectId, name, begins, onShow }: Props) {
   const [tolerance, setTolerance] = useState(0);
   const minutes = Math.round(tolerance * 60);
   const of = { projectId };
-  const earliest = useMaybeAnswer("earliest", { of, from: today, tolerance: minutes }, null);
+  const [pipeline, setPipeline] = useState<Counting["pipeline"]>("none");
+  const earliest = useMaybeAnswer("earliest", { of, from: today, tolerance: minutes, pipeline }, null);
   return (
     <div>
+      <RoomBeside pipeline={pipeline} onChange={setPipeline} />
       <div className="flex items-center gap-2">
-        <span>Hours that may lack</span>
+        <span>Hours that may be short</span>
         <DraftInput
           value={tolerance}
           write={String}
           read={(text) => readAmount(text, 0, 1e6)}
           onSave={setTolerance}
           says="Hours from 0 on"
-          aria-label={`Hours that may lack, ${name}`}
+          aria-label={`Hours that may be short, ${name}`}
           width={64}
           isSmall
           isFigure
@@ -57,9 +61,19 @@ function Curve({ projectId, name, begins, onShow }: Props) {
       ) : (
         <>
           <StartCurve earliest={earliest} begins={begins} onShow={onShow} />
-          <BringForward of={of} tolerance={minutes} first={earliest.first} />
+          <BringForward of={of} tolerance={minutes} pipeline={pipeline} first={earliest.first} />
         </>
       )}
+    </div>
+  );
+}
+
+/** Which other work the room is left beside. */
+export function RoomBeside({ pipeline, onChange }: { pipeline: Counting["pipeline"]; onChange: (next: Counting["pipeline"]) => void }) {
+  return (
+    <div className="flex items-center gap-2 pb-1.5">
+      <span>Room beside approved work</span>
+      <PipelineChoice value={pipeline} onChange={onChange} />
     </div>
   );
 }

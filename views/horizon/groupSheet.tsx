@@ -23,7 +23,7 @@ interface Props {
 }
 
 export function GroupSheet({ groupKey, range, query, onShow, onClose }: Props) {
-  const work = useMaybeAnswer("horizonWork", { key: groupKey, by: query.by, level: query.level, range, cases: query.cases }, null);
+  const work = useMaybeAnswer("horizonWork", { ...query, key: groupKey, range }, null);
   return (
     <Sheet title={work ? groupName(work) : ""} subtitle={rangeText(range)} onClose={onClose}>
       {work && <People people={work.people} by={query.by} />}

@@ -10,13 +10,14 @@ export function helpText({ help, name, what }: HelpNames & { help: Help }, { by,
     case "lend":
       return `Assign ${what}, which has nobody, to ${name}, who has the role too`;
     case "train":
-      return `Train ${name} in ${lowerFirst(what)}${level > 1 ? ` to level ${level}` : ""}: four weeks from ${longDay(help.from)}, four hours a day`;
+      return `Train ${name} in ${lowerFirst(what)}${level > 1 ? ` to level ${level}` : ""}: ${countText(help.weeks, "week")} from ${longDay(help.from)}, ${help.hoursPerDay} h a day`;
     case "hire": {
       const here = by === "team" ? " for the team" : by === "place" ? " here" : by === "skill" ? " with the skill" : "";
       const as = `as ${lowerFirst(name)}${here}`;
+      const learning = help.learningWeeks > 0 ? `, half their time to learn for ${countText(help.learningWeeks, "week")}` : "";
       return help.to === null
-        ? `Hire ${countText(help.people, "more person", "more people")} ${as} from ${longDay(help.from)}, half their time to learn for four weeks`
-        : `Take on ${countText(help.people, "contractor")} ${as}, ${longDay(help.from)} – ${longDay(help.to)}`;
+        ? `Hire ${countText(help.people, "more person", "more people")} ${as} from ${longDay(help.from)}${learning}`
+        : `Take on ${countText(help.people, "contractor")} ${as}, ${longDay(help.from)} – ${longDay(help.to)}${learning}`;
     }
   }
 }

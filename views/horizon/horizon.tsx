@@ -103,16 +103,17 @@ function useHorizon(initial: Initial<AnswerOf<"horizon">>) {
   const window = usePlanWindow();
   const { horizon, today } = usePlanFacts();
   const [params, setParams] = useQueryStates(horizonParams, { shallow: true });
-  const [cases, setCases] = useState<readonly PipelineCase[]>([]);
+  const { cases } = params;
+  const setCases = (next: readonly PipelineCase[]) => void setParams({ cases: [...next] });
   const [opened, setOpened] = useState<Opened>(null);
-  const query = useMemo(() => horizonQueryOf(params, window, horizon, today, cases), [params, window, horizon, today, cases]);
+  const query = useMemo(() => horizonQueryOf(params, window, horizon, today), [params, window, horizon, today]);
   const answer = useAnswer("horizon", query, initial);
   const change = (next: Partial<HorizonParams>) => {
     // What stands in the sheet is of a group that the screen no longer shows.
     if (next.by !== undefined || next.level !== undefined) setOpened((known) => (known === "pipeline" ? known : null));
     void setParams(next);
   };
-  const show = (shown: PipelineCase) => setCases((known) => [...known.filter(({ projectId }) => projectId !== shown.projectId), shown]);
+  const show = (shown: PipelineCase) => setCases([...cases.filter(({ projectId }) => projectId !== shown.projectId), shown]);
   return { params, change, query, answer, cases, setCases, show, opened, setOpened };
 }
 

@@ -39,7 +39,6 @@ export function HorizonExport({ cases, charts, answer, params: shown }: HorizonE
   const file = (format: "csv" | "xlsx") => {
     const query = new URLSearchParams(params);
     query.set("format", format);
-    if (cases.length > 0) query.set("cases", JSON.stringify(cases));
     return `/api/horizon?${query}`;
   };
   const print = usePrint(answer, shown, cases.length > 0);

@@ -1,12 +1,27 @@
 // What the address says of how the horizon is looked at; read by the page on the server and by the screen.
-import { parseAsInteger, parseAsStringLiteral } from "nuqs/server";
+import { createParser, parseAsArrayOf, parseAsInteger, parseAsStringLiteral } from "nuqs/server";
 import type { HorizonQuery, PipelineCase } from "../../core/answers/horizon.ts";
 import type { Grain, Range } from "../../core/calendar/periods.ts";
+import { pipelineCountings } from "../../core/cost/moneyKeys.ts";
 import { type ForecastBy, forecastBys } from "../../core/forecast/groups.ts";
+import type { Counting } from "../../core/load/counting.ts";
 import type { TimeWindow } from "../../ui/timeWindow.ts";
 import { type Measure, measureNames } from "./measures.ts";
 
 export const horizonGrains = ["week", "month", "quarter"] as const satisfies readonly Grain[];
+
+const MOST_DAYS = 20_000;
+
+/** A project id, "won", "lost" or nothing, and the days by which it is moved. */
+const parseAsCase = createParser<PipelineCase>({
+  parse(text) {
+    const [id = "", outcome = "", moved = "0"] = text.split(":");
+    const days = Number(moved);
+    if (id === "" || !["won", "lost", ""].includes(outcome) || !Number.isInteger(days) || Math.abs(days) > MOST_DAYS) return null;
+    return { projectId: decodeURIComponent(id), outcome: outcome === "won" || outcome === "lost" ? outcome : null, days };
+  },
+  serialize: ({ projectId, outcome, days }) => `${encodeURIComponent(projectId)}:${outcome ?? ""}:${days}`,
+});
 
 /** By month over the whole plan unless the address says otherwise. */
 export const horizonParams = {
@@ -17,6 +32,10 @@ export const horizonParams = {
   level: parseAsInteger.withDefault(1),
   /** The figure that the table shows. */
   show: parseAsStringLiteral(measureNames).withDefault("left"),
+  /** How pipeline projects count that are not looked at otherwise. */
+  pipeline: parseAsStringLiteral(pipelineCountings).withDefault("weighted"),
+  /** Pipeline projects that are looked at otherwise, each as "seedvault:won:14". */
+  cases: parseAsArrayOf(parseAsCase, ";").withDefault([]),
 };
 
 export interface HorizonParams {
@@ -25,20 +44,16 @@ export interface HorizonParams {
   by: ForecastBy;
   level: number;
   show: Measure;
+  pipeline: Counting["pipeline"];
+  cases: PipelineCase[];
 }
 
 /** Whatever an address says, a level that there is. */
 export const levelOf = ({ level }: Pick<HorizonParams, "level">): number => Math.min(5, Math.max(1, level));
 
 /** @param today The first day that is of interest: what is behind is not forecast. */
-export function horizonQueryOf(
-  { per, span, ...shown }: HorizonParams,
-  window: TimeWindow,
-  horizon: Range,
-  today: number,
-  cases: readonly PipelineCase[] = [],
-): HorizonQuery {
+export function horizonQueryOf({ per, span, ...shown }: HorizonParams, window: TimeWindow, horizon: Range, today: number): HorizonQuery {
   const range =
     span === "window" ? window.range : { start: Math.min(Math.max(horizon.start, today), horizon.stop - 1), stop: horizon.stop };
-  return { range, grain: per, cases, by: shown.by, level: levelOf(shown) };
+  return { range, grain: per, cases: shown.cases, pipeline: shown.pipeline, by: shown.by, level: levelOf(shown) };
 }

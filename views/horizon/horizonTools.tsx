@@ -3,6 +3,7 @@
 import type { ReactNode } from "react";
 import { Choice } from "../../ui/choice.tsx";
 import { wordOptions } from "../../ui/options.ts";
+import { PipelineChoice } from "../frame/pipelineChoice.tsx";
 import { byWords } from "./groupWords.ts";
 import { type HorizonParams, levelOf } from "./horizonParams.ts";
 
@@ -32,6 +33,7 @@ export function HorizonTools({ params, onParams, children }: HorizonToolsProps) 
       )}
       <Choice label="Periods" value={params.per} options={wordOptions(grainWords)} onChange={(per) => onParams({ per })} width={112} />
       <Choice label="Span" value={params.span} options={wordOptions(spanWords)} onChange={(span) => onParams({ span })} width={138} />
+      <PipelineChoice value={params.pipeline} onChange={(pipeline) => onParams({ pipeline })} />
       {children}
     </>
   );

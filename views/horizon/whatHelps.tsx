@@ -1,15 +1,18 @@
 "use client";
 // What would help a group that is short, each measured by the forecast before and after.
+import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { HorizonHelps, HorizonQuery, PipelineCase } from "../../core/answers/horizon.ts";
-import type { HelpTarget } from "../../core/forecast/help.ts";
+import type { HelpTarget, MeasuredHelp } from "../../core/forecast/help.ts";
 import { TextButton } from "../../ui/button.tsx";
 import { hoursText, signedMoney } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
+import { Unfold } from "../../ui/unfold.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { useTry } from "../frame/useTry.ts";
 import { manyWords } from "./groupWords.ts";
+import { HelpFields } from "./helpFields.tsx";
 import { helpText } from "./helpText.ts";
 
 interface Props {
@@ -35,12 +38,7 @@ export function WhatHelps({ groupKey, query, onShow }: Props) {
         </p>
         <ul aria-label="What would help">
           {helps.slice(0, MOST_SHOWN).map((help) => (
-            <HelpLine
-              key={JSON.stringify(help.help)}
-              target={{ key: groupKey, by: query.by, level: query.level }}
-              own={help}
-              onShow={onShow}
-            />
+            <HelpLine key={JSON.stringify(help.help)} query={{ ...query, key: groupKey }} own={help} onShow={onShow} />
           ))}
         </ul>
       </SheetSection>
@@ -57,32 +55,58 @@ export function WhatHelps({ groupKey, query, onShow }: Props) {
   );
 }
 
-function HelpLine({ target, own, onShow }: { target: HelpTarget; own: Help; onShow: (change: PipelineCase) => void }) {
+interface HelpLineProps {
+  query: HorizonQuery & { key: string };
+  own: Help;
+  onShow: (change: PipelineCase) => void;
+}
+
+/** One help; its figures can be changed, and what it does is measured again. */
+function HelpLine({ query, own, onShow }: HelpLineProps) {
+  const [help, setHelp] = useState(own.help);
+  const isChanged = JSON.stringify(help) !== JSON.stringify(own.help);
+  const measured = useMaybeAnswer("horizonHelp", isChanged ? { ...query, help } : null, null);
+  const shown = isChanged ? measured : own;
   const session = usePlan();
   const tryIt = useTry();
-  const { currency } = usePlanFacts();
-  const { help, before, after, cost } = own;
+  const { key, by, level } = query;
+  const target = { key, by, level };
+  const words = helpText({ ...own, help }, target);
   const draw = async () => {
-    const words = helpText(own, target);
     const edit = await session.ask("helpEdit", { ...target, help, idStem: newId("person"), words });
     if (edit) await tryIt(edit, words);
   };
-  const elsewhere = after.all - after.own - (before.all - before.own);
   return (
     <li className="line-above py-1.5 first:border-t-0">
-      <p>{helpText(own, target)}</p>
+      <p>{words}</p>
       <p>
-        <span className="font-semibold">{hoursText(after.own)} h left</span>
-        <span className="text-side">
-          {Math.abs(elsewhere) >= 6 && `, other ${manyWords[target.by]} ${elsewhere > 0 ? "+" : "−"}${hoursText(Math.abs(elsewhere))} h`}
-          {cost > 0 && `, about ${signedMoney(cost, currency)}`}
-        </span>{" "}
+        {shown ? <Effect measured={shown} by={by} /> : <span className="text-side">Measuring…</span>}{" "}
         {help.kind === "later" && (
           <TextButton onClick={() => onShow({ projectId: help.projectId, outcome: null, days: help.days })}>show it</TextButton>
         )}{" "}
         <TextButton onClick={() => void draw()}>try it in a sketch</TextButton>
       </p>
+      {help.kind !== "lend" && (
+        <Unfold title="Change its figures" look="action">
+          <HelpFields help={help} onChange={setHelp} />
+        </Unfold>
+      )}
     </li>
+  );
+}
+
+/** The shortage that is left, what other groups gain or lose, and the cost. */
+function Effect({ measured: { before, after, cost }, by }: { measured: MeasuredHelp; by: HelpTarget["by"] }) {
+  const { currency } = usePlanFacts();
+  const elsewhere = after.all - after.own - (before.all - before.own);
+  return (
+    <>
+      <span className="font-semibold">{hoursText(after.own)} h left</span>
+      <span className="text-side">
+        {Math.abs(elsewhere) >= 6 && `, other ${manyWords[by]} ${elsewhere > 0 ? "+" : "−"}${hoursText(Math.abs(elsewhere))} h`}
+        {cost === null ? ", price not known" : cost > 0 && `, about ${signedMoney(cost, currency)}`}
+      </span>
+    </>
   );
 }
 

@@ -6,8 +6,8 @@ import { hoursText, marginText, moneyText, shareText, shortDay } from "../../ui/
 import { usePlanFacts } from "../frame/facts.ts";
 
 export function CompareTable({ ids }: { ids: readonly string[] }) {
-  const { currency } = usePlanFacts();
-  const figures = useMaybeAnswer("compareSketches", { ids }, null);
+  const { currency, today } = usePlanFacts();
+  const figures = useMaybeAnswer("compareSketches", { ids, today }, null);
   if (!figures) return <p className="text-side">Comparing…</p>;
   const [plan, ...sketches] = figures;
   const roles = [...new Set(figures.flatMap(({ shortage }) => shortage.map(({ roleName }) => roleName)))];
@@ -26,7 +26,7 @@ export function CompareTable({ ids }: { ids: readonly string[] }) {
           </tr>
         </thead>
         <tbody>
-          {[...lines(currency), ...roles.map(lackLine)].map((line) => (
+          {[...lines(currency, figures), ...roles.flatMap(shortageLines)].map((line) => (
             <CompareRow key={line.name} line={line} plan={plan} sketches={sketches} />
           ))}
           <tr>
@@ -71,23 +71,38 @@ interface Line {
   isLessBetter?: boolean;
 }
 
-const lines = (currency: string): Line[] => [
-  { name: "Over on single days, h", of: ({ peakOver }) => peakOver, write: hoursText, isLessBetter: true },
-  { name: "Weeks of people over", of: ({ overWeeks }) => overWeeks, write: String, isLessBetter: true },
-  { name: "Hours that nobody can work", of: ({ unplaced }) => unplaced, write: hoursText, isLessBetter: true },
+const lines = (currency: string, figures: readonly SketchFigures[]): Line[] => [
+  { name: "Over capacity on single days, h", of: ({ peakOver }) => peakOver, write: hoursText, isLessBetter: true },
+  { name: "Person-weeks overloaded", of: ({ overWeeks }) => overWeeks, write: String, isLessBetter: true },
+  { name: "Hours that cannot be worked", of: ({ unplaced }) => unplaced, write: hoursText, isLessBetter: true },
   { name: "Capacity used", of: ({ used }) => used, write: shareText },
   { name: `Cost, ${currency}`, of: ({ cost }) => cost, write: (minor) => moneyText(minor, 0), isLessBetter: true },
+  ...(figures.some(({ addedPeople }) => addedPeople > 0)
+    ? [
+        {
+          name: `Of it, unassigned time of added people, ${currency}`,
+          of: ({ addedPeople }: SketchFigures) => addedPeople,
+          write: (minor: number) => moneyText(minor, 0),
+          isLessBetter: true,
+        },
+      ]
+    : []),
+  { name: `Revenue, ${currency}`, of: ({ revenue }) => revenue, write: (minor) => moneyText(minor, 0), isLessBetter: false },
   { name: "Margin", of: ({ margin }) => margin, write: marginText, isLessBetter: false },
 ];
 
 const written = (figure: number | null, write: (figure: number) => string): string => (figure === null ? "–" : write(figure));
 
-const lackLine = (role: string): Line => ({
-  name: `${role}, short by h`,
-  of: ({ shortage }) => shortage.find(({ roleName }) => roleName === role)?.minutes ?? 0,
-  write: hoursText,
-  isLessBetter: true,
-});
+/** Two lines for a role, as the horizon has them. */
+const shortageLines = (role: string): Line[] => {
+  const line = (name: string, of: (own: SketchFigures["shortage"][number]) => number): Line => ({
+    name,
+    of: ({ shortage }) => shortage.filter(({ roleName }) => roleName === role).reduce((sum, own) => sum + of(own), 0),
+    write: hoursText,
+    isLessBetter: true,
+  });
+  return [line(`${role}, expected shortage, h`, ({ expected }) => expected), line(`${role}, shortage at 80%, h`, ({ at80 }) => at80)];
+};
 
 function Compared({ was, is, write, isLessBetter }: { was: number | null; is: number | null } & Pick<Line, "write" | "isLessBetter">) {
   const by = (is ?? 0) - (was ?? 0);
@@ -95,7 +110,7 @@ function Compared({ was, is, write, isLessBetter }: { was: number | null; is: nu
   const isTold = is !== null && was !== null && write(Math.abs(by)) !== write(0);
   const tone = by === 0 || isLessBetter === undefined ? "text-ink-2" : by < 0 === isLessBetter ? "text-level-ink" : "text-over";
   return (
-    <td>
+    <td data-differs={isTold}>
       {written(is, write)}
       {isTold && (
         <span className={`pl-2 text-small ${tone}`}>

@@ -13,6 +13,7 @@ import { toggledList } from "../../ui/toggled.ts";
 import { ImpactView } from "../frame/impact.tsx";
 import { useOwnSketch } from "../frame/ownSketch.ts";
 import { useLinkTo } from "../frame/windowed.ts";
+import { SketchRows } from "./sketchRows.tsx";
 
 interface SketchSheetProps {
   row: SketchRow;
@@ -114,6 +115,7 @@ function ChangeLine({ entry, isChosen, onToggle }: { entry: SketchEntry; isChose
       <CheckboxField checked={isChosen} onChange={onToggle}>
         {entry.words}
       </CheckboxField>
+      <SketchRows rows={entry.rows} count={entry.count} />
       {entry.fault !== null && <p className="text-small text-over">No longer possible: {entry.fault}</p>}
     </li>
   );

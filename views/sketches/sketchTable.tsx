@@ -47,12 +47,14 @@ function columns(beside: readonly string[], onBeside: (id: string) => void): Tab
     {
       id: "changes",
       head: "Changes",
-      width: 170,
+      width: 210,
+      grow: 0.6,
       value: ({ changes }) => changes,
-      cell: ({ changes, lost }) => (
+      cell: ({ changes, lost, overtaken }) => (
         <span className="truncate">
           {countText(changes, "change")}
           {lost > 0 && <span className="text-over">, {lost} no longer possible</span>}
+          {overtaken > 0 && <span className="text-ochre-ink">, {overtaken} changed in the plan since</span>}
         </span>
       ),
     },

@@ -1,5 +1,6 @@
 "use client";
 // Sketches: changes tried out on top of the plan. Begun, opened, compared with the plan and with each other, adopted or thrown away.
+import { useRouter } from "next/navigation";
 import { parseAsArrayOf, parseAsString, useQueryStates } from "nuqs";
 import { useState } from "react";
 import type { Initial } from "../../client/initial.ts";
@@ -13,6 +14,7 @@ import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { toggledList } from "../../ui/toggled.ts";
 import { useOwnSketch } from "../frame/ownSketch.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { useLinkTo } from "../frame/windowed.ts";
 import { CompareTable } from "./compareTable.tsx";
 import { SketchSheet } from "./sketchSheet.tsx";
 import { SketchTable } from "./sketchTable.tsx";
@@ -44,7 +46,7 @@ export function Sketches({ initial }: { initial: Initial<AnswerOf<"sketches">> }
       actions={<AddButton onAdd={begin}>New sketch</AddButton>}
       sheet={
         view.add !== null ? (
-          <NewSketch onDone={(id) => void setView({ add: null, open: id })} onClose={close} />
+          <NewSketch onClose={close} />
         ) : (
           selected && <SketchSheet key={selected.id} row={selected} onOpen={(id) => void setView({ open: id })} onClose={close} />
         )
@@ -71,13 +73,16 @@ export function Sketches({ initial }: { initial: Initial<AnswerOf<"sketches">> }
   );
 }
 
-function NewSketch({ onDone, onClose }: { onDone: (id: string) => void; onClose: () => void }) {
+/** Names a new sketch and opens it. */
+function NewSketch({ onClose }: { onClose: () => void }) {
   const session = usePlan();
   const ownSketch = useOwnSketch();
+  const router = useRouter();
+  const linkTo = useLinkTo();
   const [name, setName] = useState("");
   const add = async () => {
     const sketch = { ...ownSketch(), name: name.trim(), edits: [] };
-    if ((await session.edit({ kind: "addSketch", sketch })).length === 0) onDone(sketch.id);
+    if ((await session.edit({ kind: "addSketch", sketch })).length === 0) router.push(linkTo("/balance", { sketch: sketch.id }));
   };
   return (
     <Sheet title="New sketch" subtitle="Changes that are tried out, and not made" onClose={onClose}>

@@ -1,0 +1,50 @@
+"use client";
+// What one change of a sketch changes, from what to what; and where the plan has changed since: yours, then, now.
+import type { SketchCell, SketchRowChange } from "../../core/answers/sketches.ts";
+import { listWords } from "../../core/plan/listWords.ts";
+import { countText } from "../../ui/format.ts";
+import { fieldText, useValueText } from "../frame/valueText.ts";
+
+type NameOf = ReturnType<typeof useValueText>;
+
+export function SketchRows({ rows, count }: { rows: readonly SketchRowChange[]; count: number }) {
+  const nameOf = useValueText();
+  if (rows.length === 0) return null;
+  return (
+    <div className="pl-6 text-small">
+      {rows.map((row) => (
+        <Row key={`${row.list} ${row.id}`} row={row} nameOf={nameOf} />
+      ))}
+      {count > rows.length && <p className="text-side">and {countText(count - rows.length, "more row")}</p>}
+    </div>
+  );
+}
+
+function Row({ row: { list, name, sort, cells }, nameOf }: { row: SketchRowChange; nameOf: NameOf }) {
+  return (
+    <p>
+      <span className="text-ink-2">
+        {listWords[list]} {sort === "changed" ? "" : `${sort} `}
+      </span>
+      {name}
+      {cells.map((cell) => (
+        <Cell key={cell.field} cell={cell} nameOf={nameOf} />
+      ))}
+    </p>
+  );
+}
+
+function Cell({ cell: { field, saw, now, yours, isChangedSince }, nameOf }: { cell: SketchCell; nameOf: NameOf }) {
+  const what = fieldText(field, nameOf);
+  if (isChangedSince)
+    return (
+      <span className="block text-ochre-ink">
+        {what}: yours {nameOf(yours)}, then {nameOf(saw)}, now {nameOf(now)}
+      </span>
+    );
+  return (
+    <span className="block text-ink-2">
+      {what}: {nameOf(now)} → <span className="text-ink">{nameOf(yours)}</span>
+    </span>
+  );
+}
