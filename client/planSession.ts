@@ -29,6 +29,13 @@ interface Asked<T> {
   known: Known<T> | null;
 }
 
+/** An answer that was asked for behind an edit. */
+interface Ahead {
+  question: Question;
+  key: string;
+  coming: Promise<{ version: number; data: AnswerOf<Question> }>;
+}
+
 type Listener = (state: HostState, notice?: Notice) => void;
 
 const RETRY_MS = 3_000;
@@ -53,6 +60,10 @@ export class PlanSession {
   readonly #listeners = new Set<() => void>();
   /** What has been asked of the plan that is shown now, by question and query. */
   readonly #answers = new KeptAnswers();
+  /** What the screens show, by question and query, each with how many parts show it. */
+  readonly #watched = new Map<string, { question: Question; key: string; parts: number }>();
+  /** Asked right behind an edit that the worker has not told of yet: the answers are to the version that it comes to. */
+  readonly #ahead = new Map<string, Ahead>();
   onNotice: (notice: Notice) => void = () => {};
   #storage: Storage | null = null;
   /** What a worker that is started has to show too. */
@@ -98,6 +109,7 @@ export class PlanSession {
       if (this.#ended !== isCurrent) return;
       const version = this.#formerVersions + state.version;
       if (version !== this.#state?.version) this.#answers.clear();
+      this.#takeAhead(version);
       // Now it can be used.
       if (!this.#state) noteUse();
       this.#state = { ...state, version };
@@ -178,19 +190,62 @@ export class PlanSession {
     const after = [...new Set([...(this.#state?.pending ?? []), ...this.#made])];
     keepJustMade(this.#storage, { key, edit, after, ...(this.#state && { madeOn: this.#state.revision }) });
     this.#made = [...this.#made, key].slice(-MOST_MADE);
-    const faults = await this.#waitedFor((worker) => worker.edit(edit, key));
+    const faults = await this.#waitedFor((worker) => {
+      const made = worker.edit(edit, key);
+      this.#askAhead(worker);
+      return made;
+    });
     // The next worker makes it, and says so where it cannot be.
     if (!faults) return [];
     forgetJustMade(this.#storage, key);
+    if (faults.length > 0) this.#ahead.clear();
     if (faults.length > 0) this.onNotice({ kind: "refused", text: faults.map(({ message }) => message).join(" ") });
     return faults;
+  }
+
+  /** Tells that a part of the screen shows the answer to a question: it is asked together with every edit. @returns Ends that. */
+  watch(question: Question, key: string): () => void {
+    const name = `${question} ${key}`;
+    const own = this.#watched.get(name) ?? { question, key, parts: 0 };
+    own.parts++;
+    this.#watched.set(name, own);
+    return () => {
+      own.parts--;
+      if (own.parts === 0) this.#watched.delete(name);
+    };
+  }
+
+  /** Asks what the screens show right behind an edit, so that the worker goes on to it at once, while the window still draws. */
+  #askAhead(worker: PlanWorker): void {
+    for (const [name, { question, key }] of this.#watched) {
+      if (afterOthers.has(question)) continue;
+      const coming = worker.ask(question, JSON.parse(key));
+      coming.catch(() => undefined);
+      this.#ahead.set(name, { question, key, coming });
+    }
+  }
+
+  /** What was asked ahead is asked of this version; an answer to another one is asked for again. */
+  #takeAhead(version: number): void {
+    for (const { question, key, coming } of this.#ahead.values()) {
+      const answered = async () => {
+        const answer = await Promise.race([coming, this.#ended]).catch(() => null);
+        return answer && this.#formerVersions + answer.version === version ? answer.data : this.ask(question, JSON.parse(key));
+      };
+      void this.#keepAsked(question, key, answered);
+    }
+    this.#ahead.clear();
   }
 
   /** The answer to a question about the plan that is shown now: what several parts of a screen ask is asked once.
    * @param key The query as text. */
   askNow<Q extends Question>(question: Q, key: string): Promise<AnswerOf<Q>> {
+    return this.#keepAsked(question, key, () => this.#askInTurn(question, key));
+  }
+
+  #keepAsked<Q extends Question>(question: Q, key: string, ask: () => Promise<AnswerOf<Q>>): Promise<AnswerOf<Q>> {
     return this.#answers.of(question, key, (): Asked<AnswerOf<Q>> => {
-      const asked: Asked<AnswerOf<Q>> = { answer: this.#askInTurn(question, key), known: null };
+      const asked: Asked<AnswerOf<Q>> = { answer: ask(), known: null };
       asked.answer.then(
         (data) => {
           asked.known = { data };
@@ -294,10 +349,13 @@ export class PlanSession {
   /** What the worker says to something made, once the plan has been read; until then it counts as being saved.
    * Undefined where the worker has ended before it answered. */
   async #waitedFor<T>(make: (worker: PlanWorker) => Promise<T>): Promise<T | undefined> {
+    // Posted before anybody hears of it: what is drawn because of it does not keep the worker waiting.
+    const made = this.#reader ? make(this.#reader) : null;
+    made?.catch(() => undefined);
     this.#count(1);
     try {
-      await this.#read;
-      return this.#worker ? await Promise.race([make(this.#worker), this.#ended]) : undefined;
+      if (!made) await this.#read;
+      return this.#worker ? await Promise.race([made ?? make(this.#worker), this.#ended]) : undefined;
     } catch (error) {
       if (error instanceof WorkerEnded) return undefined;
       throw error;

@@ -69,37 +69,41 @@ export function useMaybeAnswer<Q extends Question>(
   return answered ? answered.data : initial && dataOf(initial);
 }
 
-/** What a question has been answered in this window; null until it has, and while what came with the page is still right.
+/** What a question has been answered in this window; null until it has, and while what came with the page is still right. A new
+ * version of the plan draws nothing by itself: only another answer does.
  * @param key The query as text; null asks nothing. */
 function useAnswered<Q extends Question>(question: Q, key: string | null, initial: Initial<AnswerOf<Q>> | null) {
   const session = usePlan();
-  const version = useHost((state) => state?.version ?? 0);
   // Another screen may have asked the same: what came with the page can be older than that.
   const [answered, setAnswered] = useState(() => (key === null ? null : session.knownLast(question, key)));
   const first = useRef(initial);
 
   useEffect(() => {
-    if (key === null || version === 0) return;
-    const known = session.known(question, key);
-    if (known) {
-      setAnswered(known);
-      return;
-    }
-    const came = first.current;
-    if (came?.key === key && session.isStillAt(came)) {
-      setAnswered(null);
-      return;
-    }
-    let isStale = false;
-    const hear = async () => {
-      const data = await session.askNow(question, key);
-      if (!isStale) setAnswered(session.known(question, key) ?? { data });
+    if (key === null) return;
+    // Of two answers the one to the later version counts.
+    let asked = 0;
+    let isLeft = false;
+    const ask = () => {
+      const version = session.state()?.version ?? 0;
+      if (version === asked) return;
+      asked = version;
+      const known = session.known(question, key);
+      const came = first.current;
+      if (known) setAnswered(known);
+      else if (came?.key === key && session.isStillAt(came)) setAnswered(null);
+      else
+        void session.askNow(question, key).then((data) => {
+          if (!isLeft && asked === version) setAnswered(session.known(question, key) ?? { data });
+        });
     };
-    void hear();
+    ask();
+    const [stop, unwatch] = [session.subscribe(ask), session.watch(question, key)];
     return () => {
-      isStale = true;
+      isLeft = true;
+      stop();
+      unwatch();
     };
-  }, [session, question, key, version]);
+  }, [session, question, key]);
 
   // A page that came anew from the server brings a newer first answer.
   first.current = initial;

@@ -73,8 +73,8 @@ function touchedRows(model: Model, next: Model, { former }: Step): Touched {
 function sameness(model: Model, next: Model, formerPeople: Int32Array | null): (old: number, row: number) => boolean {
   const { offset: wasOffset, start: wasStart, length: wasLength, asked: wasAsked } = model.placements;
   const { offset, start, length, asked } = next.placements;
-  const { person: wasPerson, isPencilled: wasPencilled } = model.work;
-  const { person, isPencilled, project } = next.work;
+  const { person: wasPerson, isPencilled: wasPencilled, isAsked: wasAskedFor } = model.work;
+  const { person, isPencilled, isAsked, project } = next.work;
   const known = rowById(model.plan.projects);
   const countsAlike = flagsOf(next.plan.projects, ({ id, stage, probability }) => {
     const old = model.plan.projects[known.get(id) ?? -1];
@@ -88,6 +88,7 @@ function sameness(model: Model, next: Model, formerPeople: Int32Array | null): (
       wasLength[old] === length[row] &&
       wasAsked[old] === asked[row] &&
       wasPencilled[old] === isPencilled[row] &&
+      wasAskedFor[old] === isAsked[row] &&
       wasPerson[old] === (own < 0 || formerPeople === null ? own : formerPeople[own]) &&
       countsAlike[project[row]] === 1
     );

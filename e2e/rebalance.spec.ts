@@ -146,12 +146,17 @@ test("Today is the start page: a signal leads to its remedies, waits with a reas
 }) => {
   await goTo(page, server, "/");
   await expect(page).toHaveURL(/\/today/);
-  const mara = page.getByRole("listitem").filter({ hasText: "Mara Ellingsen is over by 49.8 h, in 3 of the next 4 weeks." });
+  const mara = page.getByRole("listitem").filter({ hasText: "Mara Ellingsen is 49.8 h over capacity in 3 of 4 weeks." });
   await expect(mara).toContainText("49.8 h");
-  await mara.getByRole("link", { name: /^What could be done/ }).click();
+  await mara.getByRole("link", { name: /^Options/ }).click();
   await expect(sheetOf(page).getByText("Reassign Rock pool trial casts to Rui Monteverde")).toBeVisible();
   await goTo(page, server, "/today");
-  await mara.getByRole("button", { name: /^Snooze/ }).click();
+  // By keys: the arrows move between signals, S snoozes the one in focus.
+  await mara.getByRole("link", { name: /^Options/ }).focus();
+  await page.keyboard.press("ArrowDown");
+  await expect(mara.getByRole("link", { name: /^Options/ })).not.toBeFocused();
+  await page.keyboard.press("ArrowUp");
+  await page.keyboard.press("s");
   await sheetOf(page).getByLabel("Until").fill("15 Feb 2027");
   await sheetOf(page).getByLabel("Why").fill("Rui starts on Monday.");
   await sheetOf(page).getByRole("button", { name: "Snooze", exact: true }).click();
@@ -160,19 +165,19 @@ test("Today is the start page: a signal leads to its remedies, waits with a reas
   await expect(sheetOf(page)).toContainText("Rui starts on Monday. Until 15 Feb 2027.");
   await sheetOf(page).getByRole("button", { name: "Show it again" }).click();
   await expect(mara).toBeVisible();
-  await mara.getByRole("button", { name: /^Hand to a colleague/ }).click();
+  await mara.getByRole("button", { name: /^Send to a colleague/ }).click();
   await choose(sheetOf(page).getByRole("combobox"), "Ilka Sandmere");
   await sheetOf(page).getByLabel("What to add").fill("Can you look into this?");
   await sheetOf(page).getByRole("button", { name: "Send" }).click();
   // What stands beside a sheet moves when it closes: a press that is half made by then would miss.
   await expect(sheetOf(page)).toHaveCount(0);
   await page.getByRole("button", { name: "Choose signals" }).click();
-  await sheetOf(page).getByRole("checkbox", { name: "People over in the next four weeks" }).click();
+  await sheetOf(page).getByRole("checkbox", { name: "People over capacity in a week" }).click();
   await expect(mara).toHaveCount(0);
   await undo(page);
   await expect(mara).toBeVisible();
   await goTo(page, server, "/openings/outbox");
-  await expect(page.getByText("Mara Ellingsen is over by 49.8 h, in 3 of the next 4 weeks.")).toBeVisible();
+  await expect(page.getByText("Mara Ellingsen is 49.8 h over capacity in 3 of 4 weeks.")).toBeVisible();
   await expect(page.getByText("Can you look into this?")).toBeVisible();
 });
 
@@ -181,14 +186,14 @@ test("what is put right is no signal any longer: twelve weeks of figures stand b
   const weeks = page.getByRole("region", { name: "The weeks ahead" });
   await expect(weeks.getByRole("row", { name: /^8 Feb/ })).toContainText("1,068");
   await expect(weeks.getByRole("row")).toHaveCount(13);
-  await expect(page.getByText("Liis Maran is over by 2.8 h, in the week of 22 Feb.")).toBeVisible();
+  await expect(page.getByText("Liis Maran is 2.8 h over capacity in the week of 22 Feb.")).toBeVisible();
   // The same words stand where the person is looked at.
   await goTo(page, server, "/people?person=liis");
-  await expect(sheetOf(page).getByText("Liis Maran is over by 2.8 h, in the week of 22 Feb.")).toBeVisible();
-  const sign = page.getByRole("img", { name: /^Liis Maran is over by 2.8 h/ });
+  await expect(sheetOf(page).getByText("Liis Maran is 2.8 h over capacity in the week of 22 Feb.")).toBeVisible();
+  const sign = page.getByRole("img", { name: /^Liis Maran is 2.8 h over capacity/ });
   await expect(sign).toBeVisible();
   await goTo(page, server, "/today");
-  await page.getByRole("link", { name: /^What could be done: Liis Maran is over/ }).click();
+  await page.getByRole("link", { name: /^Options: Liis Maran is/ }).click();
   await sheetOf(page).getByLabel("Why").fill("Known.");
   await sheetOf(page).getByRole("button", { name: "Accept", exact: true }).click();
   await goTo(page, server, "/today");

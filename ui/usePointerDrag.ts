@@ -1,7 +1,7 @@
 "use client";
 // Dragging, by the pointer or by keys: Enter or Space takes hold, arrows move, Enter lets go, Esc puts back. What scrolls
 // goes along while something is held at its edge.
-import { type KeyboardEvent, type MouseEvent, type PointerEvent, type RefObject, useEffect, useRef, useState } from "react";
+import { type KeyboardEvent, type MouseEvent, type PointerEvent, type RefObject, useCallback, useEffect, useRef, useState } from "react";
 import { scrollAtEdge } from "./scrollAtEdge.ts";
 
 /** How far something has been dragged, in pixels of what scrolls under it, and where the pointer is. */
@@ -44,10 +44,23 @@ interface Held<T> {
 export function usePointerDrag<T = void>(options: DragOptions<T>) {
   const latest = useRef(options);
   latest.current = options;
-  const { held, wasDragged, dragged, moveTo, leave, take } = useHold(latest);
-  const press = (data: T) => (event: KeyboardEvent<HTMLElement>) => {
+  const hold = useHold(latest);
+  const { dragged } = hold;
+  const known = useRef(hold);
+  known.current = hold;
+  // The same function for as long as it is used: what can be dragged is not drawn again while something is.
+  const handlers = useCallback((data: T) => handlersOf(data, latest, () => known.current), []);
+  return { dragged, handlers };
+}
+
+type Hold<T> = ReturnType<typeof useHold<T>>;
+
+/** Properties of what can be dragged. */
+function handlersOf<T>(data: T, latest: RefObject<DragOptions<T>>, hold: () => Hold<T>) {
+  const press = (event: KeyboardEvent<HTMLElement>) => {
     const step = latest.current.keyStep?.();
     if (step === undefined) return;
+    const { held, leave, take, moveTo } = hold();
     const own = held.current;
     const way = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
     if (event.key === "Enter" || event.key === " ") {
@@ -60,21 +73,20 @@ export function usePointerDrag<T = void>(options: DragOptions<T>) {
     event.preventDefault();
     event.stopPropagation();
   };
-  const handlers = (data: T) => ({
+  return {
     onPointerDown: (event: PointerEvent<HTMLElement>) => {
       if (latest.current.canDrag === false || event.button !== 0) return;
       event.stopPropagation();
-      take(data, event.clientX, event.clientY, false);
+      hold().take(data, event.clientX, event.clientY, false);
     },
-    onBlur: () => held.current?.byKeys && leave(false),
-    onKeyDown: press(data),
+    onBlur: () => hold().held.current?.byKeys && hold().leave(false),
+    onKeyDown: press,
     onClick: (event: MouseEvent) => {
-      if (!wasDragged.current) return;
+      if (!hold().wasDragged.current) return;
       event.preventDefault();
       event.stopPropagation();
     },
-  });
-  return { dragged, handlers };
+  };
 }
 
 /** What is held and how far it has gone; taking hold, moving and letting go. */

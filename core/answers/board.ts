@@ -68,7 +68,7 @@ export function boardOf(model: Model, { range, grain, open, limit, view = usualV
   const periods = periodsIn(range, grain, periodSettingsOf(model.plan));
   const left = whoAre(view.only, model, load, periods, [...peopleLeft(model, view.filters, shares, range)]);
   const people = peopleSums(model, load, left, periods);
-  const tentative = tentativeLoads(model, left, shares, periods);
+  const tentative = tentativeLoads(model, left, load, periods);
   const band = levelBandOf(model.plan);
   const maker = new BoardMaker(model, { load, periods, people, tentative, left, view, band, countsTasks });
   maker.make();

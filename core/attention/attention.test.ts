@@ -110,3 +110,32 @@ test("twelve weeks of capacity against demand are the report's, and an empty pla
   };
   expect(todayAnswer(buildModel(quiet), 0).signals).toEqual([]);
 });
+
+test("weeks are whole whatever day it is, and the hours are those of the weekly report", () => {
+  const thursday = today + 3;
+  const range = { start: today, stop: today + 28 };
+  const { people } = loadReport(buildModel(demo), { range, grain: "week" }, { pencilled: true, pipeline: "none" });
+  const over = new Map(people.map(({ id, over: weeks, state }) => [id, weeks.map((own, week) => (state[week] === "over" ? own : 0))]));
+  for (const { personId = "", minutes } of ofKind("over", attentionOf(buildModel(demo), thursday)))
+    expect(minutes, personId).toBe(over.get(personId)?.reduce((sum, own) => sum + own, 0));
+});
+
+test("always: nobody is over and nearly idle at once, nor idle while on leave, and a task is listed once for what it lacks", () => {
+  const lacking: readonly AttentionKind[] = ["noDates", "noPerson", "noEstimate", "noRole"];
+  const dated: readonly AttentionKind[] = ["missedDeadline", "cannotHold"];
+  for (let seed = 1; seed <= 25; seed++) {
+    const plan = tangledPlan(seed);
+    const list = attentionOf(buildModel(plan), parseDay("2027-03-03"));
+    const overloaded = new Set(list.filter(({ kind }) => kind === "over" || kind === "badDay").map(({ personId }) => personId));
+    for (const { id } of list.flatMap(({ others = [], kind }) => (kind === "unbalancedRole" ? others : [])))
+      expect(overloaded.has(id), `seed ${seed}`).toBe(false);
+    for (const kinds of [lacking, dated]) {
+      const tasks = list.filter(({ kind, taskId }) => kinds.includes(kind) && taskId !== undefined).map(({ taskId }) => taskId);
+      expect(new Set(tasks).size, `seed ${seed}`).toBe(tasks.length);
+    }
+  }
+  const away = ofKind("unbalancedRole")[0].others?.[0].id ?? "";
+  const leave = { id: "long", from: "2027-02-01", to: "2027-02-21", kind: "holiday" as const, state: "approved" as const };
+  const onLeave = attentionOf(buildModel(after({ kind: "setTimeOff", personId: away, timeOff: leave })), today);
+  expect(ofKind("unbalancedRole", onLeave).some(({ others = [] }) => others.some(({ id }) => id === away))).toBe(false);
+});

@@ -1,5 +1,7 @@
 // What a resource manager should look at: every signal with its figure, what it is about, and how bad it is.
 import type { Day } from "../calendar/day.ts";
+import { periodSettingsOf } from "../calendar/horizon.ts";
+import { periodStart } from "../calendar/periods.ts";
 import type { Model } from "../model.ts";
 import type { Settings } from "../plan/schema.ts";
 import { dateSignals } from "./dates.ts";
@@ -12,7 +14,8 @@ const makers: ((model: Model, horizon: Horizon) => Attention[])[] = [peopleSigna
 
 /** Every signal of a plan that its settings have not switched off, those of a group together and the worst first. */
 export function attentionOf(model: Model, today: Day): Attention[] {
-  const horizon = { today, until: today + 7 * WEEKS_AHEAD };
+  const start = periodStart(today, "week", periodSettingsOf(model.plan));
+  const horizon = { today, start, until: start + 7 * WEEKS_AHEAD };
   const isTold = toldBy(model.plan.settings);
   const all = makers.flatMap((make) => make(model, horizon).filter(isTold));
   // One that is made twice for the same thing is told once.

@@ -57,6 +57,8 @@ export interface Attention {
   others?: { id: string; name: string; minutes: number }[];
   minutes?: number;
   count?: number;
+  /** What else a task lacks, or misses, beside what the signal is about. */
+  also?: AttentionKind[];
   /** The first day and the last. */
   from?: Day;
   to?: Day;
@@ -69,9 +71,11 @@ export interface Attention {
   weight: number;
 }
 
-/** What is looked at: from today on, four weeks ahead. */
+/** What is looked at: four whole weeks, the one of today first. */
 export interface Horizon {
   today: Day;
+  /** The first day of this week. */
+  start: Day;
   /** The day after the last of the weeks ahead. */
   until: Day;
 }

@@ -34,7 +34,7 @@ class Weeks {
     horizon: Horizon,
   ) {
     const { plan } = model;
-    this.weeks = periodsIn({ start: horizon.today, stop: horizon.until }, "week", periodSettingsOf(plan));
+    this.weeks = periodsIn({ start: horizon.start, stop: horizon.until }, "week", periodSettingsOf(plan));
     const sums = peopleSums(model, model.load(defaultCounting), allRows(plan.people), this.weeks);
     const band = levelBandOf(plan);
     const accepted = acceptedWeeks(model, this.weeks);
@@ -100,14 +100,23 @@ function overloads({ plan }: Model, weeks: Weeks): Attention[] {
   });
 }
 
+/** True of somebody who is there for most of the weeks and has next to nothing to do in them. Leave is not idleness, and neither is
+ * a quiet week beside one that is over. */
+function isIdle(weeks: Weeks, person: number): boolean {
+  const count = weeks.weeks.length;
+  const there = weeks.capacity.subarray(person * count, (person + 1) * count).filter((capacity) => capacity > 0).length;
+  return (
+    there * 2 > count &&
+    weeks.sumOf("over", person) + weeks.sumOf("peakOver", person) === 0 &&
+    weeks.sumOf("load", person) * 100 < weeks.sumOf("capacity", person) * NEARLY_IDLE
+  );
+}
+
 /** A role in which somebody is over while others have next to nothing to do. */
 function roles({ plan }: Model, weeks: Weeks): Attention[] {
   return peopleByFirstRole(plan).flatMap((people, row): Attention[] => {
     const over = people.filter((person) => weeks.sumOf("over", person) > 0);
-    const idle = people.filter((person) => {
-      const capacity = weeks.sumOf("capacity", person);
-      return capacity > 0 && weeks.sumOf("load", person) * 100 < capacity * NEARLY_IDLE;
-    });
+    const idle = people.filter((person) => isIdle(weeks, person));
     if (over.length === 0 || idle.length === 0) return [];
     const roomOf = (person: number) => weeks.sumOf("capacity", person) - weeks.sumOf("load", person);
     const [worst] = over.sort((a, b) => weeks.sumOf("over", b) - weeks.sumOf("over", a) || a - b);

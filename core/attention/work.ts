@@ -16,15 +16,29 @@ const asTheyStand: Partial<Record<TrayKind, { kind: AttentionKind; weight: numbe
 };
 
 export function workSignals(model: Model, horizon: Horizon): Attention[] {
-  const lacking = lackingWork(model).flatMap((item): Attention[] => {
+  const items = lackingWork(model);
+  const missing = missingByTask(items);
+  const lacking = items.flatMap((item): Attention[] => {
     if (item.kind === "opening") return openingSoon(model, item, horizon);
     if (item.kind === "unplaced") return unplaced(model, item);
     const own = asTheyStand[item.kind];
-    return own
-      ? [{ key: `${own.kind} ${item.taskId}`, kind: own.kind, ...namesOf(item), ...hoursOf(item), weight: own.weight + item.minutes }]
-      : [];
+    const [first, ...also] = missing.get(item.taskId) ?? [];
+    // A task is listed once, with all that it lacks.
+    if (!own || own.kind !== first) return [];
+    const signal = { key: `${own.kind} ${item.taskId}`, kind: own.kind, ...namesOf(item), ...hoursOf(item) };
+    return [{ ...signal, ...(also.length > 0 && { also }), weight: own.weight + item.minutes }];
   });
   return [...lacking, ...requests(model)];
+}
+
+/** What each task lacks, the gravest first. */
+function missingByTask(items: readonly TrayItem[]): Map<string, AttentionKind[]> {
+  const missing = new Map<string, { kind: AttentionKind; weight: number }[]>();
+  for (const { kind, taskId } of items) {
+    const own = asTheyStand[kind];
+    if (own) missing.set(taskId, [...(missing.get(taskId) ?? []), own]);
+  }
+  return new Map([...missing].map(([taskId, own]) => [taskId, own.sort((a, b) => b.weight - a.weight).map(({ kind }) => kind)]));
 }
 
 const namesOf = ({ taskId, taskName: task, projectId, projectName: project, assignmentId }: TrayItem) => ({

@@ -8,6 +8,7 @@ import { recordOf } from "../plan/keysOf.ts";
 import { lookUp } from "../plan/lookUp.ts";
 import { firstRoleName } from "../plan/names.ts";
 import { membersOf } from "../plan/rows.ts";
+import type { Person, Plan } from "../plan/schema.ts";
 import { isOpening } from "../work/work.ts";
 import { acceptedDays, type BoardGroup, type BoardView, groupsOf, projectsLeft } from "./view.ts";
 
@@ -51,7 +52,8 @@ export class BoardMaker {
   overPeople = 0;
   overMinutes = 0;
   readonly #rows: BoardRow[] = [];
-  readonly #figures = recordOf(figureKeys, (): Int32Array[] => []);
+  /** By row where its figures are: of a person their place in `left`, of all others the figures themselves. */
+  readonly #sources: (number | Partial<Record<FigureKey, Int32Array>>)[] = [];
   readonly #accepted: Uint8Array[] = [];
   readonly #acceptedDays: ReturnType<typeof acceptedDays>;
   /** Index in `left` of each person row. */
@@ -109,15 +111,25 @@ export class BoardMaker {
   /** The rows and their figures, those past `limit` without figures. */
   cut(limit: number | undefined) {
     const filled = Math.min(limit ?? this.#rows.length, this.#rows.length);
-    const flat = (list: readonly Int32Array[]) => {
-      const figures = new Int32Array(filled * this.#count);
-      for (let row = 0; row < filled; row++) figures.set(list[row], row * this.#count);
-      return figures;
-    };
-    const figures = recordOf(figureKeys, (key) => flat(this.#figures[key]));
+    const figures = recordOf(figureKeys, () => new Int32Array(filled * this.#count));
+    for (let row = 0; row < filled; row++) this.#fill(figures, row);
     const accepted = new Uint8Array(filled * this.#count);
     for (let row = 0; row < filled; row++) accepted.set(this.#accepted[row], row * this.#count);
     return { rows: this.#rows, filled, ...figures, accepted, state: statesOf(figures, this.scene.band) };
+  }
+
+  #fill(figures: Record<FigureKey, Int32Array>, row: number): void {
+    const [source, count, at] = [this.#sources[row], this.#count, row * this.#count];
+    if (typeof source === "number") {
+      const { people, tentative } = this.scene;
+      for (let p = 0, from = source * count; p < count; p++, from++) {
+        figures.capacity[at + p] = people.capacity[from];
+        figures.load[at + p] = people.load[from];
+        figures.peakOver[at + p] = people.peakOver[from];
+        figures.tentative[at + p] = tentative[from];
+      }
+      if (this.scene.countsTasks) figures.tasks.set(this.#tasksOf(this.scene.left[source]), at);
+    } else for (const key of figureKeys) if (source[key]) figures[key].set(source[key], at);
   }
 
   #figuresOf(person: number): PeriodSums {
@@ -125,11 +137,6 @@ export class BoardMaker {
     const { capacity, load, peakOver } = this.scene.people;
     const cut = (minutes: Int32Array) => minutes.subarray(at, at + this.#count);
     return { capacity: cut(capacity), load: cut(load), peakOver: cut(peakOver) };
-  }
-
-  #tentativeOf(person: number): Int32Array {
-    const at = lookUp(this.#slot, person) * this.#count;
-    return this.scene.tentative.subarray(at, at + this.#count);
   }
 
   /** By person in `left` and period: minutes somebody is over by, where nobody has accepted it. */
@@ -146,8 +153,15 @@ export class BoardMaker {
 
   /** Adds a person to the sums of the board. */
   #total(person: number): void {
-    addSums(this.#figuresOf(person), this.all);
-    const minutes = this.#overOf(person).reduce((sum, over) => sum + over, 0);
+    const { capacity, load, peakOver } = this.scene.people;
+    const from = lookUp(this.#slot, person) * this.#count;
+    let minutes = 0;
+    for (let p = 0; p < this.#count; p++) {
+      this.all.capacity[p] += capacity[from + p];
+      this.all.load[p] += load[from + p];
+      this.all.peakOver[p] += peakOver[from + p];
+      minutes += this.#over[from + p];
+    }
     if (minutes > 0) this.overPeople++;
     this.overMinutes += minutes;
   }
@@ -167,31 +181,14 @@ export class BoardMaker {
     return accepted;
   }
 
-  #push(row: BoardRow, figures: Partial<Record<FigureKey, Int32Array>>, accepted?: Uint8Array): void {
+  #push(row: BoardRow, source: number | Partial<Record<FigureKey, Int32Array>>, accepted?: Uint8Array): void {
     this.#rows.push(row);
-    for (const key of figureKeys) this.#figures[key].push(figures[key] ?? this.#zeros);
+    this.#sources.push(source);
     this.#accepted.push(accepted ?? this.#nowhere);
   }
 
   #addPerson(person: number, group: string): void {
-    const { plan } = this.placed;
-    const own = plan.people[person];
-    const week = own.patterns?.at(-1)?.week;
-    const row: BoardRow = {
-      kind: "person",
-      id: own.id,
-      key: `person ${group} ${own.id}`,
-      name: own.name,
-      roleName: firstRoleName(plan, own) ?? "No role yet",
-      personId: own.id,
-      ...(week && { weekDays: week.filter((hours) => hours > 0).length }),
-      ...(own.kind === "contractor" && { isContractor: true }),
-    };
-    this.#push(
-      row,
-      { ...this.#figuresOf(person), tentative: this.#tentativeOf(person), tasks: this.#tasksOf(person) },
-      this.#acceptedOf(person),
-    );
+    this.#push(personRow(this.placed.plan, person, group), lookUp(this.#slot, person), this.#acceptedOf(person));
   }
 
   #addGroups(groups: readonly BoardGroup[]): void {
@@ -324,10 +321,7 @@ export class BoardMaker {
 
   #sorted(people: readonly number[]): number[] {
     const names = people.map((person) => this.placed.plan.people[person].name);
-    return this.#order(
-      names,
-      this.#worth((at) => this.#figuresOf(people[at])),
-    ).map((at) => people[at]);
+    return this.#order(names, this.#worthOfPerson(people)).map((at) => people[at]);
   }
 
   /** What rows are sorted by: the over of single periods, or the room in all. */
@@ -336,8 +330,19 @@ export class BoardMaker {
     return (at) => {
       const { capacity, load } = figuresOf(at);
       let worth = 0;
-      for (let p = 0; p < this.#count; p++)
-        worth += sort === "worst" ? overOf(capacity[p], load[p]) || Math.min(0, load[p] - capacity[p]) / 1e6 : roomOf(capacity[p], load[p]);
+      for (let p = 0; p < this.#count; p++) worth += worthOf(sort, capacity[p], load[p]);
+      return worth;
+    };
+  }
+
+  /** The same of people, straight from their sums. */
+  #worthOfPerson(people: readonly number[]): (at: number) => number {
+    const { sort } = this.scene.view;
+    const { capacity, load } = this.scene.people;
+    return (at) => {
+      const from = lookUp(this.#slot, people[at]) * this.#count;
+      let worth = 0;
+      for (let slot = from; slot < from + this.#count; slot++) worth += worthOf(sort, capacity[slot], load[slot]);
       return worth;
     };
   }
@@ -351,4 +356,30 @@ export class BoardMaker {
     const worths = order.map(worth);
     return order.sort((a, b) => worths[b] - worths[a] || a - b);
   }
+}
+
+/** What one period adds to the worth of a row. */
+const worthOf = (sort: BoardView["sort"], capacity: number, load: number): number =>
+  sort === "worst" ? overOf(capacity, load) || Math.min(0, load - capacity) / 1e6 : roomOf(capacity, load);
+
+/** Rows of people, by person: they are the same until the person or the roles change. */
+const knownRows = new WeakMap<Person, { roles: Plan["roles"]; group: string; row: BoardRow }>();
+
+function personRow(plan: Plan, person: number, group: string): BoardRow {
+  const own = plan.people[person];
+  const known = knownRows.get(own);
+  if (known && known.roles === plan.roles && known.group === group) return known.row;
+  const week = own.patterns?.at(-1)?.week;
+  const row: BoardRow = {
+    kind: "person",
+    id: own.id,
+    key: `person ${group} ${own.id}`,
+    name: own.name,
+    roleName: firstRoleName(plan, own) ?? "No role yet",
+    personId: own.id,
+    ...(week && { weekDays: week.filter((hours) => hours > 0).length }),
+    ...(own.kind === "contractor" && { isContractor: true }),
+  };
+  knownRows.set(own, { roles: plan.roles, group, row });
+  return row;
 }

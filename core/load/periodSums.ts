@@ -115,13 +115,59 @@ export function spanOf(periods: readonly Range[]): Range {
   return periods.length === 0 ? { start: 0, stop: 0 } : { start: periods[0].start, stop: periods[periods.length - 1].stop };
 }
 
+/** Sums of one person's days, and what they were made from: they stand while these are the same arrays. */
+interface KnownSums {
+  regular: Int32Array;
+  overtime: Int32Array;
+  byPeriods: Map<string, PeriodSums>;
+}
+
+/** By the days of a load that several models share. */
+const knownSums = new WeakMap<Int32Array, KnownSums>();
+
+/** Windows whose sums are kept for each person. */
+const KEPT_WINDOWS = 4;
+
+/** Tells periods in order and without gaps from others, of one plan. */
+export const periodsName = (periods: readonly Range[]): string =>
+  `${periods[0]?.start} ${periods[1]?.start} ${periods[periods.length - 1]?.stop} ${periods.length}`;
+
+/** Sums of one person by period, the same as long as their days are. Days outside the span of a book are not shared, and nothing is
+ * kept of them. @param name Tells these periods from others. */
+function sumsOfPerson(capacity: DayMinutes, load: Days, periods: readonly Range[], name: string): PeriodSums {
+  const own = () => {
+    const sums = emptySums(periods.length);
+    sumDays(capacity, load, periods, sums);
+    return sums;
+  };
+  if (load.at === 0 && capacity.at === 0) return own();
+  let known = knownSums.get(load.minutes);
+  if (known?.regular !== capacity.regular || known.overtime !== capacity.overtime) {
+    known = { regular: capacity.regular, overtime: capacity.overtime, byPeriods: new Map() };
+    knownSums.set(load.minutes, known);
+  }
+  let sums = known.byPeriods.get(name);
+  if (!sums) {
+    sums = own();
+    if (known.byPeriods.size === KEPT_WINDOWS) known.byPeriods.delete(known.byPeriods.keys().next().value ?? "");
+    known.byPeriods.set(name, sums);
+  }
+  return sums;
+}
+
 /** Capacity, load and peak of many people by period: slot `i × periods.length + p` is people[i] in period p.
  * @param periods In order and without gaps. */
 export function peopleSums({ capacity }: Placed, load: LoadBook, people: ArrayLike<number>, periods: readonly Range[]): PeriodSums {
-  const sums = emptySums(people.length * periods.length);
+  const count = periods.length;
+  const sums = emptySums(people.length * count);
   const { start, stop } = spanOf(periods);
-  for (let i = 0; i < people.length; i++)
-    sumDays(capacity.of(people[i], start, stop), load.of(people[i], start, stop), periods, sums, i * periods.length);
+  const name = periodsName(periods);
+  for (let i = 0; i < people.length; i++) {
+    const own = sumsOfPerson(capacity.of(people[i], start, stop), load.of(people[i], start, stop), periods, name);
+    sums.capacity.set(own.capacity, i * count);
+    sums.load.set(own.load, i * count);
+    sums.peakOver.set(own.peakOver, i * count);
+  }
   return sums;
 }
 

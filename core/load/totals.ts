@@ -25,12 +25,15 @@ export function utilizationPercent(placed: Placed, load: LoadBook, range: Range)
   return shareOf(totalsOf(placed, load, range).onPeople, capacityOfAll(placed, range));
 }
 
-function totalsOf(placed: Placed, { shares }: LoadBook, range: Range, projects?: ReadonlySet<number>): Totals {
-  const { work, placements } = placed;
+function totalsOf(placed: Placed, load: LoadBook, range: Range, projects?: ReadonlySet<number>): Totals {
+  const { work, placements, plan } = placed;
+  const { shares } = load;
   const isWanted = (row: number) => shares[row] > 0 && (!projects || projects.has(work.project[row]));
   const sums = { onPeople: 0, onTeams: 0, onOpenings: 0, unplaced: 0 };
+  // What all people have is in their loads, which are known from before.
+  if (!projects) for (let person = 0; person < plan.people.length; person++) sums.onPeople += load.sum(person, range.start, range.stop);
   for (let row = 0; row < work.rows; row++) {
-    if (!isWanted(row) || work.isMaterial[row] === 1) continue;
+    if (work.isMaterial[row] === 1 || (!projects && work.person[row] >= 0) || !isWanted(row)) continue;
     const minutes = placedIn(placements, row, shares[row], range.start, range.stop);
     if (work.person[row] >= 0) sums.onPeople += minutes;
     else if (work.team[row] >= 0) sums.onTeams += minutes;

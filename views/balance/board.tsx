@@ -5,17 +5,19 @@ import { type RefObject, useEffect, useEffectEvent, useLayoutEffect, useMemo, us
 import { createPortal } from "react-dom";
 import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
 import type { Range } from "../../core/calendar/periods.ts";
+import { isSame } from "../../core/plan/same.ts";
 import { periodPhrase } from "../../ui/format.ts";
 import { SCREEN_WIDTH, sizeIn, useWidth } from "../../ui/useWidth.ts";
 import { BarHandlesContext } from "./barHandles.ts";
 import { BoardHead } from "./boardHead.tsx";
 import { BoardRow } from "./boardRow.tsx";
-import type { Preview } from "./cells.tsx";
 import { barsHeight, HEAD_HEIGHT, LEAST_COLUMN, NAME_WIDTH, PERSON_HEIGHT, ROLE_HEIGHT, SUM_WIDTH } from "./columns.ts";
 import { DragChip } from "./dragChip.tsx";
 import { measureWords } from "./figures.ts";
+import type { Preview, RowActs } from "./rowProps.ts";
 import type { useBalance } from "./useBalance.ts";
 import { useBarDrag } from "./useBarDrag.ts";
+import { NO_BARS } from "./useBoardPreview.ts";
 import { useGridKeys } from "./useGridKeys.ts";
 
 export type BalanceProps = { balance: ReturnType<typeof useBalance> };
@@ -125,7 +127,8 @@ function BoardTable({ balance, rows, columns, column, keys, drag }: BoardTablePr
   const count = board.periods.length;
   const shown = columns.getVirtualItems();
   const previews = useMemo(() => drag.loads && loadsById(drag.loads), [drag.loads]);
-  const phrases = useMemo(() => board.periods.map(periodPhrase), [board.periods]);
+  const phrases = usePhrases(board.periods);
+  const acts = useRowActs(balance);
   return (
     <table
       // biome-ignore lint/a11y/noNoninteractiveElementToInteractiveRole: a table whose cells are walked by keys is a grid
@@ -153,12 +156,51 @@ function BoardTable({ balance, rows, columns, column, keys, drag }: BoardTablePr
             active={keys.active?.row === item.index ? keys.active.period : null}
             isDropTarget={drag.targetId === board.rows[item.index].personId && drag.targetId !== null}
             preview={previews?.get(board.rows[item.index].id) ?? null}
-            balance={balance}
+            {...ofRow(balance, board.rows[item.index].id)}
+            acts={acts}
           />
         ))}
       </tbody>
     </table>
   );
+}
+
+/** What of the board is about one row. */
+function ofRow({ board, measure, open, selected, differs, formerBars, picked }: BalanceProps["balance"], id: string) {
+  const isOpen = open.includes(id);
+  return {
+    board,
+    measure,
+    isOpen,
+    selected: selected?.personId === id ? selected : null,
+    differs,
+    former: isOpen ? formerBars(id) : NO_BARS,
+    picked: isOpen ? picked : null,
+  };
+}
+
+/** The same functions for as long as the board stands, whatever they do by then. */
+function useRowActs(balance: BalanceProps["balance"]): RowActs {
+  const latest = useRef(balance);
+  latest.current = balance;
+  return useMemo(
+    () => ({
+      toggle: (personId) => latest.current.toggle(personId),
+      select: (cell) => latest.current.select(cell),
+      pick: (assignmentId) => latest.current.pick(assignmentId),
+      reassign: (assignmentId) => latest.current.setMoving(assignmentId),
+      shift: (assignmentId, startDays, stopDays) => void latest.current.shift(assignmentId, startDays, stopDays),
+      remedyIn: (cell) => latest.current.remedyIn(cell),
+    }),
+    [],
+  );
+}
+
+/** The periods in words; the same texts for as long as the periods are the same. */
+function usePhrases(periods: readonly Range[]): string[] {
+  const known = useRef<{ periods: readonly Range[]; phrases: string[] } | null>(null);
+  if (!known.current || !isSame(known.current.periods, periods)) known.current = { periods, phrases: periods.map(periodPhrase) };
+  return known.current.phrases;
 }
 
 /** A distance on the board in days, by the mean length of its periods. */

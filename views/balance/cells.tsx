@@ -7,30 +7,7 @@ import { hoursText } from "../../ui/format.ts";
 import type { Measure } from "./balanceParams.ts";
 import { PERSON_HEIGHT, SUM_WIDTH } from "./columns.ts";
 import { isPart, rowSum, sumText } from "./figures.ts";
-import type { useBalance } from "./useBalance.ts";
-
-/** A person's load in each period, and its state as an index in `periodStates`. */
-export interface Preview {
-  load: Int32Array;
-  state: Uint8Array;
-}
-
-export interface RowProps {
-  at: number;
-  top: number;
-  height: number;
-  column: number;
-  firstColumn: number;
-  columnCount: number;
-  /** Each period in words. */
-  phrases: string[];
-  /** Period whose cell has the keyboard's focus. */
-  active: number | null;
-  isDropTarget: boolean;
-  /** What would be if what is dragged were dropped. */
-  preview: Preview | null;
-  balance: ReturnType<typeof useBalance>;
-}
+import type { RowProps } from "./rowProps.ts";
 
 export function cellId(row: number, period: number): string {
   return `cell-${row}-${period}`;

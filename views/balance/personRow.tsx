@@ -4,21 +4,19 @@ import { ChevronDown, ChevronRight } from "lucide-react";
 import { memo } from "react";
 import type { BoardRow } from "../../core/board/rows.ts";
 import { type PeriodState, periodStates } from "../../core/load/periodSums.ts";
-import { keysOf } from "../../core/plan/keysOf.ts";
 import { hoursText } from "../../ui/format.ts";
 import { Vessel } from "../../ui/vessel.tsx";
 import { SignalSign } from "../today/signalSign.tsx";
 import type { Measure } from "./balanceParams.ts";
-import { Cell, cellId, columnsShown, firstStop, type RowProps, RowSum } from "./cells.tsx";
+import { Cell, cellId, columnsShown, firstStop, RowSum } from "./cells.tsx";
 import { NAME_WIDTH, PERSON_HEIGHT } from "./columns.ts";
 import { type CellFigures, figuresAt, figureText, isAway, stateAt } from "./figures.ts";
 import { PersonBars } from "./personBars.tsx";
+import type { RowProps } from "./rowProps.ts";
 
 export function PersonRow(props: RowProps) {
-  const { at, top, height, isDropTarget, balance } = props;
-  const { board, measure, open, toggle } = balance;
+  const { at, top, height, isDropTarget, board, measure, isOpen, acts } = props;
   const row = board.rows[at];
-  const isOpen = open.includes(row.id);
   return (
     <tr
       aria-rowindex={at + 2}
@@ -35,7 +33,7 @@ export function PersonRow(props: RowProps) {
           type="button"
           aria-expanded={isOpen}
           title={isOpen ? "Close the assignments" : "Show the assignments"}
-          onClick={() => toggle(row.id)}
+          onClick={() => acts.toggle(row.id)}
           className="board-name press"
           style={{ height: PERSON_HEIGHT - 1 }}
         >
@@ -43,23 +41,25 @@ export function PersonRow(props: RowProps) {
           <RowName row={row} />
         </button>
       </th>
-      {at < board.filled && columnsShown(props).map((period) => <PeriodCell key={period} of={props} period={period} />)}
+      {at < board.filled && columnsShown(props).map((period) => periodCell(props, period))}
       <RowSum board={board} at={at} measure={measure} />
       {isOpen && <OpenBars of={props} />}
     </tr>
   );
 }
 
-/** The cell of one period, as it is or as it would be while something hangs over the row. */
-function PeriodCell({ of: { at, column, firstColumn, phrases, active, preview, balance }, period }: { of: RowProps; period: number }) {
-  const { board, measure, selected, select } = balance;
+/** The cell of one period, as it is or as it would be while something hangs over the row. No component of its own: a row that
+ * is scrolled past has hundreds. */
+function periodCell(of: RowProps, period: number) {
+  const { at, column, firstColumn, phrases, active, preview, board, measure, selected, differs, acts } = of;
   const row = board.rows[at];
   const range = board.periods[period];
-  const isSelected = selected?.personId === row.id && selected.range.start === range.start && selected.range.stop === range.stop;
+  const isSelected = selected?.range.start === range.start && selected.range.stop === range.stop;
   const figures = figuresAt(board, at, period);
   const load = preview ? preview.load[period] : figures.load;
   return (
     <PersonCell
+      key={period}
       id={cellId(at, period)}
       left={NAME_WIDTH + period * column}
       width={column}
@@ -67,36 +67,37 @@ function PeriodCell({ of: { at, column, firstColumn, phrases, active, preview, b
       phrase={phrases[period]}
       {...figures}
       load={load}
-      isChanged={preview ? load !== figures.load : balance.differs(at, period)}
+      isChanged={preview ? load !== figures.load : (differs?.(at, period) ?? false)}
       isAccepted={board.accepted[at * board.periods.length + period] === 1}
       state={preview ? periodStates[preview.state[period]] : stateAt(board, at, period)}
       measure={measure}
       isSelected={isSelected}
       isTabStop={active === period || (active === null && at === firstStop(board) && period === firstColumn)}
-      onSelect={() => select({ personId: row.id, range })}
+      onSelect={() => acts.select({ personId: row.id, range })}
     />
   );
 }
 
-function OpenBars({ of: { at, column, balance } }: { of: RowProps }) {
-  const { board, select } = balance;
+function OpenBars({ of: { at, column, board, former, picked, acts } }: { of: RowProps }) {
   const { id: personId } = board.rows[at];
   const [first, last] = [board.periods[0], board.periods[board.periods.length - 1]];
   return (
     <PersonBars
       bars={board.bars[personId] ?? []}
-      former={balance.formerBars(personId)}
+      former={former}
       periods={board.periods}
       column={column}
-      picked={balance.picked}
-      onPick={balance.pick}
-      onGive={balance.setMoving}
-      onShift={(id, startDays, stopDays) => void balance.shift(id, startDays, stopDays)}
-      onRemedy={({ start, stop }) => balance.remedyIn({ personId, range: { start, stop } })}
-      onSelect={() => select({ personId, range: { start: first.start, stop: last.stop } })}
+      picked={picked ?? NONE_PICKED}
+      onPick={acts.pick}
+      onGive={acts.reassign}
+      onShift={acts.shift}
+      onRemedy={({ start, stop }) => acts.remedyIn({ personId, range: { start, stop } })}
+      onSelect={() => acts.select({ personId, range: { start: first.start, stop: last.stop } })}
     />
   );
 }
+
+const NONE_PICKED: ReadonlySet<string> = new Set();
 
 function RowName({ row }: { row: BoardRow }) {
   return (
@@ -131,49 +132,52 @@ interface PersonCellProps extends CellFigures {
   onSelect: () => void;
 }
 
-const PersonCell = memo(
-  function PersonCell({
-    id,
-    left,
-    width,
-    name,
-    phrase,
-    isAccepted,
-    isChanged,
-    state,
-    measure,
-    isSelected,
-    isTabStop,
-    onSelect,
-    ...figures
-  }: PersonCellProps) {
-    const { capacity, load, peakOver, tentative } = figures;
-    const isLeft = isAccepted && state === "over";
-    const isGone = isAway("person", capacity, load);
-    const label = `${name}, ${phrase}: ${saysOf(capacity, load, peakOver, state)}${tentativeWords(tentative)}${isLeft ? ", accepted" : ""}`;
-    return (
-      <Cell id={id} left={left} width={width} label={label} isTabStop={isTabStop} onSelect={onSelect} isSelected={isSelected} isPressable>
-        {isGone ? (
-          <span className="sign-away absolute inset-0" />
-        ) : (
-          <span className={`absolute inset-0 block px-2 pt-[5px] ${state === "over" && !isLeft ? "bg-over-wash" : ""}`}>
-            {peakOver > 0 && state !== "over" && <span className="sign-peak absolute top-[8px] left-[8px]" />}
-            {isLeft && (
-              <span aria-hidden className="sign-accepted absolute top-[6px] left-[7px]">
-                ✓
-              </span>
-            )}
-            <span className={`block text-right leading-[18px] ${isLeft ? "text-ink-2" : tone(state)}`}>{figureText(measure, figures)}</span>
-            <Vessel capacity={capacity} load={load} tentative={tentative} isLevel={state !== "open"} />
-          </span>
-        )}
-        {isSelected && <span className="pointer-events-none absolute inset-0 border-2 border-ink" />}
-        {isChanged && <span className="pointer-events-none absolute inset-0 border-2 border-plum" />}
-      </Cell>
-    );
-  },
-  (a, b) => keysOf(a).every((key) => key === "onSelect" || a[key] === b[key]),
-);
+const PersonCell = memo(function PersonCell({
+  id,
+  left,
+  width,
+  name,
+  phrase,
+  isAccepted,
+  isChanged,
+  state,
+  measure,
+  isSelected,
+  isTabStop,
+  onSelect,
+  ...figures
+}: PersonCellProps) {
+  const { capacity, load, peakOver, tentative } = figures;
+  const isLeft = isAccepted && state === "over";
+  const isGone = isAway("person", capacity, load);
+  const label = `${name}, ${phrase}: ${saysOf(capacity, load, peakOver, state)}${tentativeWords(tentative)}${isLeft ? ", accepted" : ""}`;
+  return (
+    <Cell id={id} left={left} width={width} label={label} isTabStop={isTabStop} onSelect={onSelect} isSelected={isSelected} isPressable>
+      {isGone ? (
+        <span className="sign-away absolute inset-0" />
+      ) : (
+        <span className={`absolute inset-0 block px-2 pt-[5px] ${state === "over" && !isLeft ? "bg-over-wash" : ""}`}>
+          {peakOver > 0 && state !== "over" && <span className="sign-peak absolute top-[8px] left-[8px]" />}
+          {isLeft && (
+            <span aria-hidden className="sign-accepted absolute top-[6px] left-[7px]">
+              ✓
+            </span>
+          )}
+          <span className={`block text-right leading-[18px] ${isLeft ? "text-ink-2" : tone(state)}`}>{figureText(measure, figures)}</span>
+          <Vessel capacity={capacity} load={load} tentative={tentative} isLevel={state !== "open"} />
+        </span>
+      )}
+      {isSelected && <span className="pointer-events-none absolute inset-0 border-2 border-ink" />}
+      {isChanged && <span className="pointer-events-none absolute inset-0 border-2 border-plum" />}
+    </Cell>
+  );
+}, isSameCell);
+
+/** All but the functions, which always select the same. */
+function isSameCell(a: PersonCellProps, b: PersonCellProps): boolean {
+  for (const key in a) if (key !== "onSelect" && a[key as keyof PersonCellProps] !== b[key as keyof PersonCellProps]) return false;
+  return true;
+}
 
 function tone(state: PeriodState): string {
   if (state === "over") return "font-bold text-over";

@@ -3,14 +3,14 @@
 import type { Board } from "../../core/answers/board.ts";
 import { countText, hoursText, hueOf, wholeText } from "../../ui/format.ts";
 import type { Measure } from "./balanceParams.ts";
-import { Cell, cellId, columnsShown, firstStop, type RowProps, RowSum } from "./cells.tsx";
+import { Cell, cellId, columnsShown, firstStop, RowSum } from "./cells.tsx";
 import { NAME_WIDTH, NARROW_COLUMN } from "./columns.ts";
 import { cellText, figuresAt, isPart, stateAt } from "./figures.ts";
+import type { RowProps } from "./rowProps.ts";
 
 /** A heading with the sums of what is under it, or one person's part of a project. */
 export function SumRow(props: RowProps) {
-  const { at, top, height, column, phrases, balance } = props;
-  const { board, measure } = balance;
+  const { at, top, height, column, phrases, board, measure, differs } = props;
   const row = board.rows[at];
   const isGroup = row.kind === "group";
   const hasFigures = at < board.filled;
@@ -41,7 +41,7 @@ export function SumRow(props: RowProps) {
           isTabStop={props.active === period || (props.active === null && at === firstStop(board) && period === props.firstColumn)}
         >
           {hasFigures && <SumCell board={board} at={at} period={period} measure={measure} isNarrow={column < NARROW_COLUMN} />}
-          {balance.differs(at, period) && <span className="pointer-events-none absolute inset-0 border border-plum" />}
+          {differs?.(at, period) && <span className="pointer-events-none absolute inset-0 border border-plum" />}
         </Cell>
       ))}
       <RowSum board={board} at={at} measure={measure} />

@@ -6,6 +6,7 @@ import { dataOf, type Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer, useMaybeAnswer } from "../../client/session.tsx";
 import { useHasRested } from "../../client/useHasRested.ts";
+import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { Bar } from "../../core/load/bars.ts";
@@ -14,6 +15,7 @@ import { isCalendarDate } from "../../core/plan/calendarDate.ts";
 import { focusSoon } from "../../ui/focusSoon.ts";
 import { toggledList } from "../../ui/toggled.ts";
 import { usePlanWindow } from "../frame/windowed.ts";
+import { afterDrop } from "./afterDrop.ts";
 import { boardViewOf, FIRST_ROWS, filterKeys, isWhole, type ViewParams, viewParams } from "./balanceParams.ts";
 import { useBoardEdits } from "./useBoardEdits.ts";
 import { useBoardPreview } from "./useBoardPreview.ts";
@@ -31,13 +33,15 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
   const query = { range, grain, open, view, countsTasks: params.show === "tasks" };
   const isAsked = useHasRested() || isWhole(dataOf(initial));
   const before = useAnswer("board", isAsked ? query : { ...query, limit: FIRST_ROWS }, initial);
-  const preview = useBoardPreview(before, query);
+  const { shown, keepDropped } = useDropped(before);
+  const preview = useBoardPreview(shown, query);
   const { board, setPreviewed } = preview;
   const cell = useCell(view.counting, setPreviewed);
   const toggle = useCallback((personId: string) => void setOpen((ids) => toggledList(ids, personId)), [setOpen]);
-  const edits = useBoardEdits({ board, range, grain, counting: view.counting, onGiven: () => cell.setMoving(null) });
+  const edits = useBoardEdits({ board, open, range, grain, counting: view.counting, onGiven: () => cell.setMoving(null) });
   return {
     ...preview,
+    keepDropped,
     range,
     grain,
     setGrain,
@@ -53,6 +57,13 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
     ...cell,
     ...edits,
   };
+}
+
+/** The board after a drop, until the one that has the edit in it comes. */
+function useDropped(before: AnswerOf<"board">) {
+  const [kept, setKept] = useState<{ on: AnswerOf<"board">; board: AnswerOf<"board"> } | null>(null);
+  const keepDropped = (loads: PeopleLoads | null) => setKept(loads && { on: before, board: afterDrop(before, loads) });
+  return { shown: kept?.on === before ? kept.board : before, keepDropped };
 }
 
 /** The cell that is selected, what it is made of, and what is done there: reassigning its work, or remedies for it. */

@@ -2,7 +2,6 @@
 // Dragging a bar onto a person: what the drop would do is worked out while the bar hangs over them.
 import { type RefObject, useState } from "react";
 import { toast } from "sonner";
-import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
 import { type Dragged, usePointerDrag } from "../../ui/usePointerDrag.ts";
 import { type DragData, daysOfEnds, useAlongTime } from "./useAlongTime.ts";
 import type { useBalance } from "./useBalance.ts";
@@ -42,9 +41,8 @@ export function useBarDrag(balance: Balance, frame: RefObject<HTMLElement | null
 
 /** What a bar hangs over, and what dropping it there would do. */
 function useHanging(balance: Balance, daysAt: (distance: number) => number) {
-  const { give, shiftPreview, board } = balance;
+  const { give, shiftPreview, keepDropped, board } = balance;
   const [targetId, setTarget] = useState<string | null>(null);
-  const [kept, setKept] = useState<{ board: typeof board; loads: PeopleLoads | null } | null>(null);
   const over = useOverPerson(balance);
   const { along, ask: askAlong, clear: clearAlong } = useAlongTime(shiftPreview);
   const cancel = () => {
@@ -64,17 +62,18 @@ function useHanging(balance: Balance, daysAt: (distance: number) => number) {
     }
     if (isAlong) void askAlong(data, daysAt(dx));
   };
-  /** What was worked out while the bar hung over somebody stands until the board has the edit in it. */
+  /** What was worked out while the bar hung over somebody is shown until the board has the edit in it. */
   const drop = async (assignmentId: string, personId: string) => {
     const known = personId === targetId ? over.loads : null;
+    const given = give(assignmentId, personId);
     cancel();
-    setKept({ board, loads: known });
-    if ((await give(assignmentId, personId)).length > 0) setKept(null);
+    keepDropped(known);
+    if ((await given).length > 0) keepDropped(null);
   };
   return {
     targetId,
     outcome: over.outcome,
-    loads: over.loads ?? (kept?.board === board ? kept.loads : null),
+    loads: over.loads,
     along: along?.shift ?? null,
     effect: along?.effect ?? over.effect,
     move,

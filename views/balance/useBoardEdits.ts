@@ -23,11 +23,13 @@ import { useShift } from "./useShift.ts";
 
 interface BoardEditOptions extends ReportRange {
   board: AnswerOf<"board">;
+  /** Ids of people whose bars are shown. */
+  open: readonly string[];
   counting: Counting;
   onGiven: () => void;
 }
 
-export function useBoardEdits({ board, range, grain, counting, onGiven }: BoardEditOptions) {
+export function useBoardEdits({ board, open, range, grain, counting, onGiven }: BoardEditOptions) {
   const session = usePlan();
   const { clock } = useFrame();
   const { picked, pick, unpick, withPicked } = usePicked();
@@ -49,17 +51,18 @@ export function useBoardEdits({ board, range, grain, counting, onGiven }: BoardE
     pick,
     edit: (made: Edit) => session.edit(made),
     give: (assignmentId: string, personId: string): Promise<readonly Fault[]> => {
-      const edit = giveEdit(assignmentId, personId);
+      // Sent first: what the board draws because of it comes while it is made.
+      const made = session.edit(giveEdit(assignmentId, personId));
       onGiven();
       unpick();
-      return session.edit(edit);
+      return made;
     },
     /** What the people concerned would look like after a drop: first the one who takes, then those who give. */
     preview: (assignmentId: string, personId: string): Promise<PeopleLoads | null> => {
       const given = new Set(withPicked(assignmentId));
       const givers = Object.keys(board.bars).filter((id) => board.bars[id].some((bar) => given.has(bar.assignmentId)));
       const ids = [personId, ...givers.filter((id) => id !== personId)];
-      return session.preview(giveEdit(assignmentId, personId), "loads", { range, grain, ids, counting, takes: [...given] });
+      return session.preview(giveEdit(assignmentId, personId), "loads", { range, grain, ids, counting, takes: [...given], open });
     },
     /** What a drop would do besides: people decide how long effort-sized work lasts, and what it costs. */
     effectAfter: (assignmentId: string, personId: string): Promise<DragEffect> =>
@@ -88,7 +91,7 @@ function usePicked() {
   return {
     picked,
     pick: (assignmentId: string) => setPicked((known) => toggledSet(known, assignmentId)),
-    unpick: () => setPicked(new Set()),
+    unpick: () => setPicked((known) => (known.size === 0 ? known : new Set())),
     withPicked: (assignmentId: string): string[] => (picked.has(assignmentId) ? [...picked] : [assignmentId]),
   };
 }

@@ -1,7 +1,7 @@
 "use client";
 // The board as it would be after a remedy: shown in place of the one that is, with what differs marked; and, while a sketch is open,
 // what differs from the plan without it.
-import { useCallback, useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import type { AnswerOf, QueryOf } from "../../client/questions.ts";
 import { useHost, useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { RemedyLine } from "../../core/answers/remedyLines.ts";
@@ -10,6 +10,9 @@ import type { Bar } from "../../core/load/bars.ts";
 import { remedyText } from "../remedies/remedyWords.ts";
 
 type Board = AnswerOf<"board">;
+
+/** Of whoever has none: the same list each time. */
+export const NO_BARS: Bar[] = [];
 
 export function useBoardPreview(before: Board, query: QueryOf<"board">) {
   const session = usePlan();
@@ -34,25 +37,24 @@ export function useBoardPreview(before: Board, query: QueryOf<"board">) {
   // What is tried is held against the board that stands; a sketch against the plan without it.
   const [shown, former] = preview ? [preview, before] : planned ? [before, planned] : [null, before];
   const formerRows = useMemo(() => shown && new Map(former.rows.map(({ key: row }, at) => [row, at])), [shown, former]);
-  const differs = useCallback(
-    (row: number, period: number): boolean => {
-      if (!shown || !formerRows) return false;
+  const differs = useMemo(() => {
+    if (!shown || !formerRows) return null;
+    return (row: number, period: number): boolean => {
       const formerRow = formerRows.get(shown.rows[row].key);
       if (formerRow === undefined) return true;
       const count = shown.periods.length;
       const [now, then] = [row * count + period, formerRow * count + period];
       return (["load", "capacity", "peakOver", "open"] as const).some((column) => shown[column][now] !== former[column][then]);
-    },
-    [shown, formerRows, former],
-  );
+    };
+  }, [shown, formerRows, former]);
   return {
     board: preview ?? before,
     previewed: preview ? previewed : null,
     setPreviewed,
-    /** True of a cell that the preview, or else the open sketch, changes. */
+    /** True of a cell that the preview, or else the open sketch, changes; null where there is neither. */
     differs,
     /** Bars of somebody as they are, where the preview has them elsewhere, with somebody else or not at all. */
-    formerBars: (personId: string): Bar[] => (shown ? movedBars(former.bars[personId] ?? [], shown.bars[personId] ?? []) : []),
+    formerBars: (personId: string): Bar[] => (shown ? movedBars(former.bars[personId] ?? [], shown.bars[personId] ?? []) : NO_BARS),
   };
 }
 

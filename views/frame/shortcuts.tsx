@@ -38,6 +38,12 @@ const ofScreen: Record<string, Listed> = {
     ["Alt ← →", "Move the bar in focus by a day; with Shift, its end"],
     ["X, or Ctrl and press", "Pick a bar: picked ones are moved and reassigned together"],
   ],
+  "/today": [
+    ["↑ ↓", "Move between signals"],
+    ["Enter", "Take the step of the signal"],
+    ["S", "Snooze the signal"],
+    ["H", "Send the signal to a colleague"],
+  ],
   "/work": [
     ["N", "Add a task by its form (in a project)"],
     ["Enter", "Write tasks after this row"],

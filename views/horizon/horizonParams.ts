@@ -10,6 +10,9 @@ import { type Measure, measureNames } from "./measures.ts";
 
 export const horizonGrains = ["week", "month", "quarter"] as const satisfies readonly Grain[];
 
+/** Stands between cases in the address. */
+export const CASES_BETWEEN = ";";
+
 const MOST_DAYS = 20_000;
 
 /** A project id, "won", "lost" or nothing, and the days by which it is moved. */
@@ -35,7 +38,7 @@ export const horizonParams = {
   /** How pipeline projects count that are not looked at otherwise. */
   pipeline: parseAsStringLiteral(pipelineCountings).withDefault("weighted"),
   /** Pipeline projects that are looked at otherwise, each as "seedvault:won:14". */
-  cases: parseAsArrayOf(parseAsCase, ";").withDefault([]),
+  cases: parseAsArrayOf(parseAsCase, CASES_BETWEEN).withDefault([]),
 };
 
 export interface HorizonParams {

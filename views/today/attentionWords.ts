@@ -11,11 +11,11 @@ export const groupWords: Record<AttentionGroup, string> = { people: "People", wo
 
 /** Every kind as the settings name it. */
 export const kindNames: Record<AttentionKind, string> = {
-  over: "People over in the next four weeks",
-  badDay: "Bad days inside a week that is not over",
-  unbalancedRole: "Roles with somebody over and somebody idle",
-  leaveWaiting: "Leave that waits for an answer",
-  leaveClash: "Leave that work stands in the way of",
+  over: "People over capacity in a week",
+  badDay: "People over capacity on single days",
+  unbalancedRole: "Roles with overloaded and idle people",
+  leaveWaiting: "Leave waiting for an answer",
+  leaveClash: "Leave that clashes with work",
   notYetHere: "Work planned before somebody joins",
   gone: "Work planned after somebody leaves",
   openingSoon: "Openings that begin soon",
@@ -42,11 +42,11 @@ export function sentenceOf(signal: Attention): string {
   const { kind, person, minutes, count = 0 } = signal;
   switch (kind) {
     case "over":
-      return `${person} is over by ${h(minutes)}, in ${count === 1 ? `the week of ${day(signal.from)}` : `${count} of the next ${WEEKS_AHEAD} weeks`}.`;
+      return `${person} is ${h(minutes)} over capacity ${count === 1 ? `in the week of ${day(signal.from)}` : `in ${count} of ${WEEKS_AHEAD} weeks`}.`;
     case "badDay":
-      return `${person} has ${h(minutes)} too much on single days in the week of ${day(signal.from)}, though the week itself is not over.`;
+      return `${person} is ${h(minutes)} over capacity on single days, week of ${day(signal.from)}.`;
     case "unbalancedRole":
-      return `${signal.role}: ${person} is over while ${othersText(signal)}.`;
+      return `${signal.role}: ${person} is over capacity, ${othersText(signal)}.`;
     case "leaveWaiting":
       return `${person} asks for leave, ${span(signal)}. Nothing is planned then.`;
     case "leaveClash":
@@ -64,16 +64,16 @@ export function sentenceOf(signal: Attention): string {
     case "unplaced":
       return `${h(minutes)} of ${taskIn(signal)} fall on days without working time.`;
     case "noPerson":
-      return `${taskIn(signal)} has ${h(minutes)} and nobody on it.`;
+      return `${taskIn(signal)}: ${h(minutes)} with nobody assigned${alsoText(signal)}.`;
     case "noEstimate":
-      return `${taskIn(signal)} has no estimate.`;
+      return `${taskIn(signal)} has no estimate${alsoText(signal)}.`;
     case "noDates":
-      return `${taskIn(signal)} has no dates.`;
+      return `${taskIn(signal)} has no dates${alsoText(signal)}.`;
     case "noRole":
-      return `${taskIn(signal)} has an effort and no role to do it.`;
+      return `${taskIn(signal)} has an effort and no role${alsoText(signal)}.`;
     case "missedDeadline":
     case "cannotHold":
-      return `${signal.task === undefined ? signal.project : taskIn(signal)}: ${heldText(signal)}`;
+      return `${signal.task === undefined ? signal.project : taskIn(signal)}: ${heldText(signal)}${signal.also ? `, and ${countText(signal.also.length, "more date")}` : ""}`;
     case "missingRate":
       return `${signal.project}: ${countText(count, "piece of work has", "pieces of work have")} no rate${peopleText(signal)}.`;
     case "missingExchangeRate":
@@ -85,6 +85,16 @@ export function sentenceOf(signal: Attention): string {
 
 function heldText({ conflict, days = 0 }: Attention): string {
   return conflict ? lowerFirst(conflictText({ kind: conflict, ticks: days * TICKS_PER_DAY })) : "";
+}
+
+const lackWords: Partial<Record<AttentionKind, string>> = { noPerson: "nobody assigned", noEstimate: "no estimate", noRole: "no role" };
+
+/** What else a task lacks: ", no estimate and no role". */
+function alsoText({ also = [] }: Attention): string {
+  const words = also.flatMap((kind) => lackWords[kind] ?? []);
+  const last = words.pop();
+  if (last === undefined) return "";
+  return words.length > 0 ? `, ${words.join(", ")} and ${last}` : ` and ${last}`;
 }
 
 const workText = ({ task, project, count = 1 }: Attention): string =>
@@ -127,7 +137,7 @@ export function stepOf(signal: Attention): SignalStep {
   switch (kind) {
     case "over":
     case "badDay":
-      return { text: "What could be done", path: "/balance", more: { cell } };
+      return { text: "Options", path: "/balance", more: { cell } };
     case "unbalancedRole":
       return { text: "Even out", path: "/balance", more: { even: `role:${signal.roleId}` } };
     case "leaveWaiting":
@@ -151,14 +161,14 @@ export function stepOf(signal: Attention): SignalStep {
     case "thinMargin":
       return { text: "What would lift it", path: "/money/margin", more: { project: projectId } };
     case "missedDeadline":
-      return { ...task(projectId, taskId ?? "project"), text: "What could be done" };
+      return { ...task(projectId, taskId ?? "project"), text: "Options" };
     default:
       return task(projectId, taskId);
   }
 }
 
 const waysOut = (path: string, assignmentId: string): SignalStep => ({
-  text: "Ways out",
+  text: "Options",
   path,
   more: { part: `unplaced:${assignmentId}` },
 });

@@ -33,7 +33,7 @@ export function HandSheet({ signal, onClose }: { signal: Attention; onClose: () 
   const [text, setText] = useState("");
   const send = useNote(signal, onClose);
   return (
-    <Sheet title="Hand to a colleague" subtitle={sentenceOf(signal)} onClose={onClose}>
+    <Sheet title="Send to a colleague" subtitle={sentenceOf(signal)} onClose={onClose}>
       <SheetSection>
         <form
           className="space-y-3"

@@ -4,6 +4,7 @@ import type { Today } from "../../core/answers/today.ts";
 import { type Attention, type AttentionGroup, attentionKinds } from "../../core/attention/kinds.ts";
 import { buttonLook, TextButton } from "../../ui/button.tsx";
 import { wholeText } from "../../ui/format.ts";
+import { useKeys } from "../../ui/keys.ts";
 import Link from "../../ui/link.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
 import { figureOf, groupWords, sentenceOf, stepOf } from "./attentionWords.ts";
@@ -16,6 +17,7 @@ interface Props {
 }
 
 export function SignalList({ today: { signals, counts }, openKey, onSnooze, onHand }: Props) {
+  useSignalKeys({ onSnooze, onHand });
   // Signals come worst first, so the groups stand in the order of their worst.
   const groups = [...new Set(signals.map(groupOf))];
   return (
@@ -62,27 +64,48 @@ interface LineProps {
   onHand: () => void;
 }
 
+/** One line: the sentence, its figure and its step. What else can be done shows on hover and focus, and has keys. */
 function SignalLine({ signal, isOpen, onSnooze, onHand }: LineProps) {
   const linkTo = useLinkTo();
   const { text, path, more } = stepOf(signal);
   const sentence = sentenceOf(signal);
   return (
-    <li className="signal-line" data-open={isOpen}>
-      <p className="min-w-0 flex-1">
+    <li className="signal-line" data-open={isOpen} data-signal={signal.key}>
+      <p className="min-w-0 flex-1 truncate" title={sentence}>
         {sentence}
-        <span className="flex gap-3 pt-0.5 text-side">
-          <TextButton onClick={onSnooze} aria-label={`Snooze: ${sentence}`}>
-            Snooze
-          </TextButton>
-          <TextButton onClick={onHand} aria-label={`Hand to a colleague: ${sentence}`}>
-            Hand to a colleague
-          </TextButton>
-        </span>
       </p>
-      <span className="w-[84px] shrink-0 text-right font-semibold text-over">{figureOf(signal)}</span>
-      <Link href={linkTo(path, more)} className={`${buttonLook()} w-[146px] shrink-0`} aria-label={`${text}: ${sentence}`}>
+      <span className="signal-more">
+        <TextButton onClick={onSnooze} aria-label={`Snooze: ${sentence}`} aria-keyshortcuts="s">
+          Snooze
+        </TextButton>
+        <TextButton onClick={onHand} aria-label={`Send to a colleague: ${sentence}`} aria-keyshortcuts="h">
+          Send
+        </TextButton>
+      </span>
+      <span className="w-[72px] shrink-0 text-right font-semibold text-over">{figureOf(signal)}</span>
+      <Link href={linkTo(path, more)} className={`${buttonLook()} w-[120px] shrink-0`} data-step aria-label={`${text}: ${sentence}`}>
         {text}
       </Link>
     </li>
   );
+}
+
+/** The signal that has the focus. */
+const focusedLine = (): HTMLElement | null => document.activeElement?.closest<HTMLElement>(".signal-line") ?? null;
+
+/** Moves the focus to the step of the signal before or after, in whatever group it is; to the first one where none has it. */
+function stepFocus(by: 1 | -1): void {
+  const steps = [...document.querySelectorAll<HTMLElement>(".signal-line [data-step]")];
+  const line = focusedLine();
+  const at = line ? steps.findIndex((own) => line.contains(own)) : -1;
+  (line ? steps[at + by] : steps[0])?.focus();
+}
+
+/** Keys of the signal in focus. */
+function useSignalKeys({ onSnooze, onHand }: Pick<Props, "onSnooze" | "onHand">): void {
+  const onFocused = (act: (key: string) => void) => () => {
+    const key = focusedLine()?.dataset.signal;
+    if (key !== undefined) act(key);
+  };
+  useKeys({ s: onFocused(onSnooze), h: onFocused(onHand), arrowdown: () => stepFocus(1), arrowup: () => stepFocus(-1) });
 }
