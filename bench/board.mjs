@@ -5,6 +5,7 @@ import { CHROMIUM } from "../scripts/install.mjs";
 import { planServer } from "./planServer.mjs";
 
 const DROPS = 7;
+const PRESSES = 3;
 
 const folders = [process.cwd(), ...process.argv.slice(2)];
 const servers = [];
@@ -16,6 +17,7 @@ try {
   console.log(`\nBalance, 2,000 people, in Chromium, ms${beside}`);
   await measureFrames();
   await measureDrops();
+  await measurePresses();
 } finally {
   await browser.close();
   for (const server of servers) await server.stop();
@@ -66,6 +68,46 @@ async function measureDrops() {
     times.map((own) => own.map((time) => time.toFixed(0)).join(" ")),
   );
   for (const page of pages) await page.close();
+}
+
+/** From a press on an overloaded cell to its sum in the sheet, and to the first remedy; every press in a page of its own. */
+async function measurePresses() {
+  const taken = servers.map(() => ({ cell: [], remedy: [] }));
+  for (let round = 0; round < PRESSES; round++)
+    for (const [at, { url }] of servers.entries()) {
+      const page = await boardOn(url, "from=2027-01-04&to=2027-12-31&by=month&rows=none&sort=worst");
+      const { cell, remedy } = await pressOn(page);
+      taken[at].cell.push(cell);
+      taken[at].remedy.push(remedy);
+      await page.close();
+    }
+  for (const [name, key, aim] of [
+    ["from a press on a cell to its sum, best", "cell", 100],
+    ["from a press on a cell to the first remedy, best", "remedy", 600],
+  ])
+    print(
+      name,
+      taken.map((own) => Math.min(...own[key])),
+      aim,
+      taken.map((own) => own[key].map((time) => time.toFixed(0)).join(" ")),
+    );
+}
+
+function pressOn(page) {
+  return page.evaluate(async () => {
+    const cell = [...document.querySelectorAll("[role=gridcell]")].find((own) => /over by/.test(own.getAttribute("aria-label") ?? ""));
+    const start = performance.now();
+    cell.click();
+    const until = async (isThere) => {
+      for (let frame = 0; frame < 1_200 && !isThere(); frame++) await new Promise(requestAnimationFrame);
+      return isThere() ? performance.now() - start : Number.NaN;
+    };
+    const sheet = () => document.querySelector("aside.sheet, aside, [role=complementary]");
+    return {
+      cell: await until(() => /\d h/.test(sheet()?.textContent ?? "")),
+      remedy: await until(() => [...(sheet()?.querySelectorAll("button") ?? [])].some((own) => own.textContent === "Apply")),
+    };
+  });
 }
 
 async function boardOn(url, query) {

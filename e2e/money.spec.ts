@@ -22,7 +22,7 @@ test("a figure opens into its lines, a line into its hours and rates, and all of
   await expect(sheet).toContainText("EUR 28,015.10");
   const gwen = sheet.getByRole("listitem").filter({ hasText: "Films and soundscapeGwen Tolliver" });
   await gwen.getByRole("button").click();
-  await expect(gwen).toContainText("89.3 h × 44.29");
+  await expect(gwen).toContainText("89.3 h × EUR 44.29/h");
   await expect(gwen).toContainText("rate of Media engineer, from 1 Jan 2027");
   await expect(gwen).toContainText("Studio cost");
   // Broken down by person it is the same sum.

@@ -1,9 +1,13 @@
 // Bundles the bench as the application is bundled, and runs it: compiled on the fly, private fields and closures are
-// translated into something slower than what users get.
+// translated into something slower than what users get. Fails where an aim is missed by half.
 import { spawnSync } from "node:child_process";
 import { existsSync } from "node:fs";
-import { build } from "esbuild";
+import { join } from "node:path";
+import { run } from "./commands.mjs";
+import { CHROMIUM, installPackages } from "./install.mjs";
 
+await installPackages();
+const { build } = await import("esbuild");
 const outfile = "dist/bench.mjs";
 await build({
   entryPoints: ["bench/main.ts"],
@@ -15,10 +19,20 @@ await build({
   external: ["highs"],
 });
 const core = spawnSync(process.execPath, ["--expose-gc", outfile], { stdio: "inherit" }).status ?? 1;
-// Screens need the built application; without it, their figures are left out. `npm run bench -- ../former` measures the
-// pages of another folder, built there, beside this one's.
-const inChromium = core === 0 && existsSync(".next/BUILD_ID") ? ["bench/board.mjs", "bench/pages.mjs", "bench/writers.mjs"] : [];
+if (core !== 0) process.exit(core);
+if (!existsSync(CHROMIUM)) {
+  console.error(`\nThe screens are not measured: there is no ${CHROMIUM}. Install Debian's package chromium, as \`npm test\` does.`);
+  process.exit(1);
+}
+if (!existsSync(".next/BUILD_ID")) await run("npm", ["run", "build"]);
+// `npm run bench -- ../former` measures the screens of another folder, built there, beside this one's.
 const former = process.argv.slice(2);
-let status = core;
-for (const file of inChromium) status ||= spawnSync(process.execPath, [file, ...former], { stdio: "inherit" }).status ?? 1;
+const missing = former.filter((folder) => !existsSync(join(folder, ".next/BUILD_ID")));
+if (missing.length > 0) {
+  console.error(`\nNot built yet: ${missing.join(", ")}. Run \`npm ci\` and \`npm run build\` there first.`);
+  process.exit(1);
+}
+let status = 0;
+for (const file of ["bench/board.mjs", "bench/pages.mjs", "bench/writers.mjs"])
+  status = spawnSync(process.execPath, [file, ...former], { stdio: "inherit" }).status || status;
 process.exit(status);

@@ -78,6 +78,7 @@ function useBoardWindow(
     overscan: 6,
     initialRect: sizeIn("screen", FIRST_RECT),
     scrollPaddingStart: HEAD_HEIGHT,
+    useFlushSync: false,
   });
   const columns = useVirtualizer({
     count,
@@ -87,6 +88,8 @@ function useBoardWindow(
     overscan: 3,
     initialRect: sizeIn("screen", FIRST_RECT),
     scrollPaddingStart: NAME_WIDTH,
+    // Both ways at once are drawn once: each by itself would have the page laid out in between.
+    useFlushSync: false,
   });
   useMeasuredAgain(rows, [open, board.bars, board.rows]);
   useMeasuredAgain(columns, [column]);

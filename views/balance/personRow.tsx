@@ -18,12 +18,7 @@ export function PersonRow(props: RowProps) {
   const { at, top, height, isDropTarget, board, measure, isOpen, acts } = props;
   const row = board.rows[at];
   return (
-    <tr
-      aria-rowindex={at + 2}
-      data-person={row.id}
-      className={`absolute left-0 flex w-full justify-between line-below ${isDropTarget ? "bg-pine-wash" : ""}`}
-      style={{ top, height }}
-    >
+    <tr aria-rowindex={at + 2} data-person={row.id} className={`board-row ${isDropTarget ? "bg-pine-wash" : ""}`} style={{ top, height }}>
       <th
         scope="row"
         className={`sticky left-0 z-[2] h-full line-right font-normal ${isDropTarget ? "bg-pine-wash" : "bg-sheet"}`}

@@ -15,12 +15,7 @@ export function SumRow(props: RowProps) {
   const isGroup = row.kind === "group";
   const hasFigures = at < board.filled;
   return (
-    <tr
-      aria-rowindex={at + 2}
-      data-row={row.key}
-      className={`absolute left-0 flex w-full justify-between line-below ${isGroup ? "bg-well/50" : ""}`}
-      style={{ top, height }}
-    >
+    <tr aria-rowindex={at + 2} data-row={row.key} className={`board-row ${isGroup ? "bg-well/50" : ""}`} style={{ top, height }}>
       <th
         scope="row"
         className={`board-group ${isGroup ? "bg-paper px-3 heading-soft" : "bg-sheet pr-3 pl-7 text-[13px]"}`}
