@@ -77,6 +77,64 @@ test("a request shows what approving it does, and is then approved; another is d
   await expect(page.getByRole("region", { name: "Time off" })).toContainText("declined");
 });
 
+test("leave is entered on the leave screen by a key or by dragging over days, and sick leave in two presses from the board", async ({
+  page,
+}) => {
+  const week = ["rui", "Rui Monteverde", "2027-02-15_2027-02-21", "week of 15 February"] as const;
+  await expectCapacity(page, week, 40);
+  await open(page, "/people/leave?who=all");
+  await page.keyboard.press("n");
+  const sheet = sheetOf(page);
+  await choose(sheet.getByLabel("Who is away"), "Rui Monteverde");
+  await sheet.getByLabel("First day").fill("18 Feb 2027");
+  await sheet.getByLabel("Last day").fill("19 Feb 2027");
+  await expect(sheet.getByText("week of 15 Feb")).toBeVisible();
+  await sheet.getByRole("button", { name: "Add", exact: true }).click();
+  await expect(page.getByRole("img", { name: "Rui Monteverde: Leave, approved, 18 Feb – 19 Feb 2027" }).first()).toBeVisible();
+  await expectCapacity(page, week, 24);
+  // Dragged over days of a row: they are in the form.
+  await open(page, "/people/leave?who=all&from=2027-02-01&to=2027-02-28&by=day");
+  const row = page.getByRole("row", { name: /^Mara Ellingsen/ }).first();
+  const days = row.getByTitle("Drag over days to add leave");
+  const box = await days.boundingBox();
+  if (!box) throw new Error("the row has days");
+  const at = (day: number) => box.x + (box.width * (day + 0.5)) / 28;
+  await page.mouse.move(at(8), box.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(at(10), box.y + 10, { steps: 4 });
+  await page.mouse.up();
+  await expect(sheet.getByLabel("First day")).toHaveValue("9 Feb 2027");
+  await expect(sheet.getByLabel("Last day")).toHaveValue("11 Feb 2027");
+  await page.keyboard.press("Escape");
+  // From the board: the cell, and what for.
+  await expectCapacity(page, week, 24);
+  await sheet.getByRole("button", { name: "Sick", exact: true }).click();
+  await expect(page.getByRole("gridcell", { name: /^Rui Monteverde, week of 15 February: (no capacity|.* of 0 hours)/ })).toBeAttached();
+  await page.keyboard.press("Control+z");
+  await expectCapacity(page, week, 24);
+});
+
+test("a last working day says what it does before it is saved, and offers to hand the work over first", async ({ page }) => {
+  await open(page, "/people/person/mara?part=details");
+  const sheet = sheetOf(page);
+  await sheet.getByLabel("until").fill("18 Feb 2027");
+  await sheet.getByLabel("until").press("Tab");
+  await expect(sheet.getByText(/h of \d+ assignments? are planned after the last day\./)).toBeVisible();
+  await expect(sheet.getByRole("heading", { name: "What saving does" })).toBeVisible();
+  await expect(sheet.getByText("Capacity of 1 person")).toBeVisible();
+  await sheet.getByRole("link", { name: "Hand over from 19 Feb 2027" }).click();
+  await expect(sheet.getByLabel("All work from")).toHaveValue("19 Feb 2027");
+  await sheet.getByRole("button", { name: "Leave all open" }).click();
+  await sheet.getByRole("button", { name: /^Hand over \d+ assignment/ }).click();
+  await expect(sheet.getByText("There is no work from that day on.")).toBeVisible();
+  // What was typed is still there, and there is nothing left to hand over.
+  await open(page, "/people/person/mara?part=details");
+  await expect(sheet.getByLabel("until")).toHaveValue("18 Feb 2027");
+  await expect(sheet.getByText(/are planned after the last day/)).toHaveCount(0);
+  await sheet.getByRole("button", { name: "Save" }).click();
+  await expect(page.getByText(/until 18 Feb 2027/).first()).toBeVisible();
+});
+
 test("other dates are suggested, and approved once they are agreed", async ({ page }) => {
   await open(page, "/people/leave?request=bo:bo-1");
   const sheet = sheetOf(page);

@@ -42,6 +42,8 @@ export interface Impact {
   over: OverRise[];
   /** Minutes that were over and are no longer. */
   relieved: number;
+  /** People whose load falls over the horizon, and by how many minutes; most first. */
+  freed: { personId: string; name: string; minutes: number }[];
   unplaced: UnplacedRise[];
   /** Minutes that had no place and have one now, or are somebody else's. */
   placedAgain: number;
@@ -73,6 +75,7 @@ const nothing: Impact = {
   weeks: [],
   over: [],
   relieved: 0,
+  freed: [],
   unplaced: [],
   placedAgain: 0,
   finishes: [],
@@ -83,7 +86,7 @@ function compareLoads(
   model: Model,
   next: Model,
   weeks: readonly Range[],
-): Pick<Impact, "capacity" | "people" | "weeks" | "over" | "relieved"> {
+): Pick<Impact, "capacity" | "people" | "weeks" | "over" | "relieved" | "freed"> {
   const [was, is] = [sumsOf(model, weeks), sumsOf(next, weeks)];
   const count = weeks.length;
   const band = levelBandOf(next.plan);
@@ -91,23 +94,28 @@ function compareLoads(
   const change = new Int32Array(count);
   const capacity = { before: total(was.capacity), after: total(is.capacity) };
   const over: OverRise[] = [];
+  const freed: Impact["freed"] = [];
   let [people, relieved] = [0, 0];
   next.plan.people.forEach(({ id, name }, row) => {
     const old = known.get(id);
-    let isChanged = false;
+    let [isChanged, less] = [false, 0];
     for (let week = 0; week < count; week++) {
       const at = row * count + week;
       const [oldCapacity, oldLoad] = old === undefined ? [0, 0] : [was.capacity[old * count + week], was.load[old * count + week]];
       const [before, after] = [overBeyond(oldCapacity, oldLoad, band), overBeyond(is.capacity[at], is.load[at], band)];
       if (is.capacity[at] !== oldCapacity) isChanged = true;
+      less += oldLoad - is.load[at];
       change[week] += is.capacity[at] - oldCapacity;
       if (after > before) over.push({ personId: id, name, week: weeks[week], before, after });
       else relieved += before - after;
     }
     if (isChanged) people++;
+    if (less > 0) freed.push({ personId: id, name, minutes: less });
   });
+  freed.sort((a, b) => b.minutes - a.minutes);
   const changed = weeks.flatMap((week, at) => (change[at] === 0 ? [] : [{ week, change: change[at] }]));
-  return { capacity, people, weeks: changed, over: over.sort((a, b) => b.after - b.before - (a.after - a.before)), relieved };
+  over.sort((a, b) => b.after - b.before - (a.after - a.before));
+  return { capacity, people, weeks: changed, over, relieved, freed };
 }
 
 function sumsOf(model: Model, weeks: readonly Range[]): PeriodSums {

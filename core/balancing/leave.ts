@@ -41,6 +41,7 @@ export function* searchForLeave(
         const remedy = trial.measured([approve, proposal]);
         yield remedy && alone && harmOf(remedy) < harmOf(alone) ? remedy : null;
       }
+  if (entry.kind === "sick") return;
   const by = daysToIdle(scene, range.start, range.stop - 1);
   if (by !== null)
     yield trial.measured([answer("requested", { suggested: { from: formatDay(range.start + by), to: formatDay(range.stop - 1 + by) } })]);

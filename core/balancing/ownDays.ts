@@ -21,13 +21,15 @@ export function overtime(scene: Scene): Proposal[] {
   });
 }
 
-/** Leave of those days that is still to come: a request declined, or approved days moved to the next weeks without work. */
+/** Leave of those days that is still to come: a request declined, or approved days moved to the next weeks without work. Sick leave
+ * is neither. */
 export function timeOff(scene: Scene): Proposal[] {
   const { model, person, range, today } = scene;
   const { id: personId, timeOff: entries = [] } = model.plan.people[person];
   return entries.flatMap((entry): Proposal[] => {
     const [from, to] = [parseDay(entry.from), parseDay(entry.to)];
-    if (entry.state === "declined" || to < range.start || from >= range.stop || (today !== null && from < today)) return [];
+    if (entry.kind === "sick" || entry.state === "declined" || to < range.start || from >= range.stop || (today !== null && from < today))
+      return [];
     if (entry.state === "requested") {
       const reason = "The work of these days cannot be done by anybody else.";
       const edits: SingleEdit[] = [{ kind: "answerTimeOff", personId, id: entry.id, state: "declined", reason }];

@@ -126,3 +126,19 @@ test("somebody with room is offered openings that fit them and work of those who
     expect(gained).toBeGreaterThan(demo.plan.assignments.filter((row) => row.personId === "rui").length);
   }
 });
+
+test("sick leave is neither moved nor declined, whatever its state", () => {
+  const plan = fernhollow();
+  const person = plan.people.findIndex(({ id }) => id === "mara");
+  for (const state of ["approved", "requested"] as const) {
+    for (const kind of ["sick", "holiday"] as const) {
+      const entry = { id: "days", from: "2027-02-17", to: "2027-02-18", kind, state };
+      const people = plan.people.map((own, row) => (row === person ? { ...own, timeOff: [entry] } : own));
+      const range = { start: parseDay("2027-02-15"), stop: parseDay("2027-02-22") };
+      const remedies = remediesOf(buildModel({ ...plan, people }), { personId: "mara", range }, { today, idStem: "new", mostTakers: 2 });
+      expect(remedies.length).toBeGreaterThan(0);
+      const touched = remedies.some(({ edits }) => JSON.stringify(edits).includes('"days"'));
+      if (kind === "sick" || state === "requested") expect(touched, `${kind} ${state}`).toBe(kind === "holiday");
+    }
+  }
+});

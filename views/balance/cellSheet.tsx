@@ -7,6 +7,7 @@ import type { CapacityLine, CellExplained } from "../../core/answers/explain.ts"
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { Bar } from "../../core/load/bars.ts";
+import { keysOf } from "../../core/plan/keysOf.ts";
 import { hourTenths } from "../../core/plan/units.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { Button, buttonLook, TextButton } from "../../ui/button.tsx";
@@ -80,6 +81,7 @@ function Sum({ explained, remedies, balance }: SheetProps) {
       <Result explained={explained} />
       <Remedies explained={explained} remedies={remedies} balance={balance} />
       {(over > 0 || acceptances.length > 0) && <Acceptances key={`${personId} ${range.start}`} explained={explained} balance={balance} />}
+      <AddLeave explained={explained} balance={balance} />
       <div className="flex flex-wrap gap-2 pt-2">
         <Link href={linkTo(`/people/person/${encodeURIComponent(personId)}`)} className={buttonLook()}>
           Their year
@@ -89,6 +91,28 @@ function Sum({ explained, remedies, balance }: SheetProps) {
         </Button>
       </div>
     </>
+  );
+}
+
+const leaveKinds = { sick: "Sick", holiday: "Leave", training: "Training" } as const;
+
+/** Approved leave on the days of the cell, made by one press; one undo takes it off again. */
+function AddLeave({ explained: { personId, range, capacity }, balance }: CellProps) {
+  if (capacity === 0) return null;
+  const add = (kind: keyof typeof leaveKinds) => {
+    const dates = { from: formatDay(range.start), to: formatDay(range.stop - 1) };
+    void balance.edit({ kind: "setTimeOff", personId, timeOff: { id: newId("off"), ...dates, kind, state: "approved" } });
+  };
+  return (
+    <SheetSection title={`Away in the ${periodPhrase(range)}`}>
+      <div className="flex flex-wrap gap-2">
+        {keysOf(leaveKinds).map((kind) => (
+          <Button key={kind} onClick={() => add(kind)}>
+            {leaveKinds[kind]}
+          </Button>
+        ))}
+      </div>
+    </SheetSection>
   );
 }
 

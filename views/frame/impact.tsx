@@ -12,6 +12,8 @@ import { LEAST_MONEY } from "./moneyChange.ts";
 
 const SETTLE_MS = 250;
 const MOST_LINES = 6;
+/** Less than an hour over the whole plan is not told, in minutes. */
+const LEAST_FREED = 60;
 
 /** The impact of an edit that is being written; null while there is none, or none yet. */
 export function useImpact(edit: Edit | null): Impact | null {
@@ -39,8 +41,9 @@ function Told({ impact }: { impact: Impact }) {
   return (
     <>
       <Sums impact={impact} />
-      <Group title="Goes over, by week" lines={impact.over.map(overLine)} more="weeks over" />
-      <Group title="Hours that nobody can work then" lines={impact.unplaced.map(unplacedLine)} more="assignments" />
+      <Group title="Overloaded, by week" lines={impact.over.map(overLine)} more="weeks" />
+      <Group title="Becomes free" lines={impact.freed.filter(({ minutes }) => minutes >= LEAST_FREED).map(freedLine)} more="people" />
+      <Group title="Hours that cannot be worked then" lines={impact.unplaced.map(unplacedLine)} more="assignments" />
       <Group title="Finishes that move" lines={projectsFirst(impact.finishes).map(finishLine)} more="finishes" />
     </>
   );
@@ -50,11 +53,11 @@ function Told({ impact }: { impact: Impact }) {
 function Sums({ impact }: { impact: Impact }) {
   const { currency } = usePlanFacts();
   const { cost, revenue } = impact.money;
-  const { people, over, unplaced, finishes, relieved, placedAgain } = impact;
-  const isNothing = people + over.length + unplaced.length + finishes.length === 0 && relieved + placedAgain === 0;
+  const { people, over, unplaced, finishes, relieved, placedAgain, freed } = impact;
+  const isNothing = people + over.length + unplaced.length + finishes.length + freed.length === 0 && relieved + placedAgain === 0;
   return (
     <>
-      {isNothing && <p className="text-ink-2">Nobody goes over; no capacity and no date changes.</p>}
+      {isNothing && <p className="text-ink-2">Nobody becomes overloaded; no capacity and no date changes.</p>}
       {people > 0 && (
         <SumLine figure={`${signed(impact.capacity.after - impact.capacity.before)} h`} isTotal>
           Capacity of {countText(people, "person", "people")}
@@ -63,7 +66,7 @@ function Sums({ impact }: { impact: Impact }) {
       <Lines lines={impact.weeks.map(weekLine)} more="weeks" />
       {Math.abs(cost) >= LEAST_MONEY && <SumLine figure={signedMoney(cost, currency)}>Cost</SumLine>}
       {Math.abs(revenue) >= LEAST_MONEY && <SumLine figure={signedMoney(revenue, currency)}>Revenue</SumLine>}
-      {placedAgain > 0 && <SumLine figure={`${hoursText(placedAgain)} h`}>Hours nobody could work, placed now</SumLine>}
+      {placedAgain > 0 && <SumLine figure={`${hoursText(placedAgain)} h`}>Hours that could not be worked, placed now</SumLine>}
       {relieved > 0 && <SumLine figure={`${hoursText(relieved)} h`}>No longer over</SumLine>}
     </>
   );
@@ -85,6 +88,12 @@ const overLine = ({ personId, name, week, before, after }: Impact["over"][number
   text: `${name}, ${shortDay(week.start)}`,
   figure: `−${hoursText(after)} h${before > 0 ? ` (was −${hoursText(before)})` : ""}`,
   isBad: true,
+});
+
+const freedLine = ({ personId, name, minutes }: Impact["freed"][number]): Line => ({
+  key: personId,
+  text: name,
+  figure: `${hoursText(minutes)} h`,
 });
 
 const unplacedLine = ({ assignmentId, taskName, who, minutes }: Impact["unplaced"][number]): Line => ({

@@ -77,7 +77,7 @@ const ofScreen: Record<string, Listed> = {
   "/enquiries": [["N", "Write an enquiry down"]],
   "/sketches": [["N", "Begin a sketch"]],
   "/horizon": [["← →", "Move the pipeline project in focus by a week"]],
-  "/people/leave": [],
+  "/people/leave": [["N", "Add leave"]],
   "/people/import": [],
   "/people": [
     ["N", "Add a person"],

@@ -8,9 +8,9 @@ import { byWords } from "./groupWords.ts";
 import { type HorizonParams, levelOf } from "./horizonParams.ts";
 
 const grainWords = { week: "By week", month: "By month", quarter: "By quarter" } as const;
-const spanWords = { plan: "The whole plan", window: "In the window" } as const;
+const spanWords = { plan: "Whole plan", window: "Window" } as const;
 
-const levels = [1, 2, 3, 4, 5].map((level) => ({ value: String(level), text: level === 1 ? "Any level" : `Level ${level} and up` }));
+const levels = [1, 2, 3, 4, 5].map((level) => ({ value: String(level), text: level === 1 ? "Any level" : `Level ${level}+` }));
 
 interface HorizonToolsProps {
   params: HorizonParams;
@@ -28,12 +28,12 @@ export function HorizonTools({ params, onParams, children }: HorizonToolsProps) 
           value={String(levelOf(params))}
           options={levels}
           onChange={(level) => onParams({ level: Number(level) })}
-          width={138}
+          width={98}
         />
       )}
-      <Choice label="Periods" value={params.per} options={wordOptions(grainWords)} onChange={(per) => onParams({ per })} width={112} />
-      <Choice label="Span" value={params.span} options={wordOptions(spanWords)} onChange={(span) => onParams({ span })} width={138} />
-      <PipelineChoice value={params.pipeline} onChange={(pipeline) => onParams({ pipeline })} />
+      <Choice label="Periods" value={params.per} options={wordOptions(grainWords)} onChange={(per) => onParams({ per })} width={106} />
+      <Choice label="Span" value={params.span} options={wordOptions(spanWords)} onChange={(span) => onParams({ span })} width={112} />
+      <PipelineChoice value={params.pipeline} onChange={(pipeline) => onParams({ pipeline })} width={152} />
       {children}
     </>
   );

@@ -7,7 +7,7 @@ import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { CREDIT_HINT, readTypedAmount, writeTypedAmount } from "../../ui/typedMoney.ts";
 import { readWhen, WHEN_HINT, writeWhen } from "./expenseWhen.ts";
-import { costTypeWords, stateWords } from "./moneyWords.ts";
+import { costTypeWords, stateWords, treatmentWords } from "./moneyWords.ts";
 
 export type ExpenseSet = Extract<SingleEdit, { kind: "changeExpense" }>["set"];
 type Change = (id: string, set: ExpenseSet) => void;
@@ -22,6 +22,7 @@ export function expenseColumns(change: Change, currency: string): TableColumn<Ex
     amountColumn(change, currency),
     taxColumn(change, currency),
     stateColumn,
+    treatmentColumn,
   ];
 }
 
@@ -31,7 +32,7 @@ function text(key: "name" | "supplier", head: string, change: Change, isNeeded: 
     head,
     width: isNeeded ? 216 : 120,
     grow: isNeeded ? 1.4 : 1,
-    ...(isNeeded ? { isRowHead: true } : { yields: 3 }),
+    ...(isNeeded && { isRowHead: true, isSticky: true }),
     value: ({ expense }) => expense[key] ?? null,
     cell: ({ expense }) => <span className={`truncate ${isNeeded ? "font-medium" : ""}`}>{expense[key] ?? "–"}</span>,
     edit: () => ({
@@ -61,7 +62,6 @@ const typeColumn: TableColumn<ExpenseRow> = {
   id: "type",
   head: "Type",
   width: 104,
-  yields: 2,
   value: ({ expense }) => costTypeWords[expense.costType],
   cell: ({ expense }) => <span className="truncate">{costTypeWords[expense.costType]}</span>,
 };
@@ -102,7 +102,6 @@ const taxColumn = (change: Change, currency: string): TableColumn<ExpenseRow> =>
   id: "tax",
   head: `Tax, ${currency}`,
   width: 96,
-  yields: 1,
   isFigure: true,
   value: ({ tax }) => tax / 100,
   cell: ({ tax, expense }) =>
@@ -126,4 +125,12 @@ const stateColumn: TableColumn<ExpenseRow> = {
   width: 96,
   value: ({ expense }) => expense.state ?? "planned",
   cell: ({ expense }) => stateWords[expense.state ?? "planned"],
+};
+
+const treatmentColumn: TableColumn<ExpenseRow> = {
+  id: "treatment",
+  head: "Capital or operating",
+  width: 150,
+  value: ({ expense }) => (expense.treatment ? treatmentWords[expense.treatment] : null),
+  cell: ({ expense }) => (expense.treatment ? treatmentWords[expense.treatment] : <span className="text-ink-3">–</span>),
 };

@@ -104,24 +104,18 @@ export function NewExpenseSheet({ projectId, suppliers, onClose }: NewProps) {
   return (
     <Sheet title="New expense" subtitle="Stored when it is saved" onClose={() => onClose(null)}>
       <SheetSection>
-        <form
-          className="space-y-3"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void save();
-          }}
-        >
+        <div className="space-y-3">
           <What {...parts} suppliers={suppliers} isNew />
           <Amounts {...parts} />
           <Kinds {...parts} />
           <FormFault>{fault}</FormFault>
           <div className="flex gap-2">
-            <Button type="submit" look="main">
+            <Button look="main" onClick={() => void save()}>
               Save
             </Button>
             <Button onClick={clear}>Clear</Button>
           </div>
-        </form>
+        </div>
       </SheetSection>
     </Sheet>
   );

@@ -2,17 +2,25 @@
 // The form of a person: name, roles, skills, calendar, newest week, employment.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { type Control, type UseFormReturn, useController } from "react-hook-form";
+import { useMaybeAnswer } from "../../client/session.tsx";
+import { formatDay, parseDay } from "../../core/calendar/day.ts";
+import type { Edit } from "../../core/edits/edit.ts";
 import { CheckboxField } from "../../ui/checkbox.tsx";
+import { readDate } from "../../ui/dateText.ts";
 import { Field, FieldGroup, TextInput } from "../../ui/field.tsx";
 import { FormCheckbox, FormChoice, FormDate, FormPicker } from "../../ui/form.tsx";
+import { countText, hoursText, longDay } from "../../ui/format.ts";
 import { FormEnd } from "../../ui/formEnd.tsx";
+import Link from "../../ui/link.tsx";
 import { namedOptions, none, wordOptions } from "../../ui/options.ts";
 import { toggledList } from "../../ui/toggled.ts";
 import { Unfold } from "../../ui/unfold.tsx";
 import { useFormOver } from "../../ui/useFormOver.ts";
 import { useNames } from "../frame/facts.ts";
+import { ImpactView, useImpact } from "../frame/impact.tsx";
 import { SkillFields } from "../frame/skillFields.tsx";
 import { useUnderWay } from "../frame/underWay.ts";
+import { useLinkTo } from "../frame/windowed.ts";
 import { type PersonFields, personFields } from "./personForm.ts";
 import { WeekFields } from "./weekFields.tsx";
 
@@ -23,11 +31,13 @@ interface PersonFormProps {
   id?: string;
   initial: PersonFields;
   isNew: boolean;
+  /** What saving would do to somebody who is on the roster is shown before. */
+  editOf?: (fields: PersonFields) => Edit;
   /** True where it was saved. */
   onSave: (fields: PersonFields) => Promise<boolean>;
 }
 
-export function PersonForm({ id, initial, isNew, onSave }: PersonFormProps) {
+export function PersonForm({ id, initial, isNew, editOf, onSave }: PersonFormProps) {
   const { roles, calendars } = useNames();
   const form = useFormOver(`people ${id ?? "new"}`, initial, zodResolver(personFields));
   const { register, control, handleSubmit, watch, formState } = form;
@@ -58,8 +68,41 @@ export function PersonForm({ id, initial, isNew, onSave }: PersonFormProps) {
       <Field label="E-mail">
         <TextInput type="email" {...register("email")} />
       </Field>
+      {id !== undefined && editOf && <Effect id={id} form={form} saved={initial} editOf={editOf} />}
       <FormEnd form={form} saveText={isNew ? "Add person" : "Save"} isNew={isNew} />
     </form>
+  );
+}
+
+const changesCapacity = ["employedFrom", "employedTo", "calendarId", "hasPattern", "patternFrom", "week"] as const;
+
+/** What the working time that is typed does to the plan; and the work after a last day, which is to be handed over first: once the
+ * day is saved, what is left of it falls on the days before. */
+function Effect({ id, form, saved, editOf }: { id: string; form: Form; saved: PersonFields; editOf: (fields: PersonFields) => Edit }) {
+  const linkTo = useLinkTo();
+  const fields = form.watch();
+  const isSound = personFields.safeParse(fields).success;
+  const isChanged = isSound && changesCapacity.some((name) => JSON.stringify(fields[name]) !== JSON.stringify(saved[name]));
+  const impact = useImpact(isChanged ? editOf(fields) : null);
+  const last = isSound && fields.employedTo !== saved.employedTo ? readDate(fields.employedTo) : null;
+  const after = last === null ? null : parseDay(last) + 1;
+  const left = useMaybeAnswer("handOver", after === null ? null : { personId: id, from: after }, null);
+  if (!isChanged) return null;
+  return (
+    <>
+      {after !== null && left && left.lines.length > 0 && (
+        <FieldGroup>
+          <p>
+            {hoursText(left.minutes)} h of {countText(left.lines.length, "assignment")} are planned after the last day. Hand them over
+            first: saved before that, these hours fall on the days that are left.
+          </p>
+          <Link className="text-link" href={linkTo(`/people/person/${encodeURIComponent(id)}`, { part: `handOver:${formatDay(after)}` })}>
+            Hand over from {longDay(after)}
+          </Link>
+        </FieldGroup>
+      )}
+      <ImpactView impact={impact} title="What saving does" />
+    </>
   );
 }
 

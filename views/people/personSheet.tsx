@@ -37,7 +37,14 @@ export function PersonSheet({ row, people }: { row: RosterRow | null; people: Re
     >
       {row && <Weeks row={row} />}
       <SheetSection>
-        <PersonForm key={row?.person.id ?? "new"} id={row?.person.id} initial={fields} isNew={!row} onSave={save} />
+        <PersonForm
+          key={row?.person.id ?? "new"}
+          id={row?.person.id}
+          initial={fields}
+          isNew={!row}
+          onSave={save}
+          editOf={(typed) => ({ kind: "changePerson", id: row?.person.id ?? "", set: setOfPerson(typed, person) })}
+        />
       </SheetSection>
       {row && <SignalsOf personId={row.person.id} />}
       {row && (

@@ -38,7 +38,7 @@ function columns(beside: readonly string[], onBeside: (id: string) => void): Tab
     {
       id: "name",
       head: "Sketch",
-      width: 260,
+      width: 210,
       grow: 1.6,
       isRowHead: true,
       value: ({ name }) => name,
@@ -47,8 +47,8 @@ function columns(beside: readonly string[], onBeside: (id: string) => void): Tab
     {
       id: "changes",
       head: "Changes",
-      width: 210,
-      grow: 0.6,
+      width: 180,
+      grow: 0.8,
       value: ({ changes }) => changes,
       cell: ({ changes, lost, overtaken }) => (
         <span className="truncate">
@@ -58,7 +58,7 @@ function columns(beside: readonly string[], onBeside: (id: string) => void): Tab
         </span>
       ),
     },
-    { id: "by", head: "By", width: 140, grow: 0.6, value: ({ by }) => by, cell: ({ by }) => <span className="truncate">{by}</span> },
+    { id: "by", head: "By", width: 120, grow: 0.6, value: ({ by }) => by, cell: ({ by }) => <span className="truncate">{by}</span> },
     {
       id: "at",
       head: "Begun",

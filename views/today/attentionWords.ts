@@ -46,17 +46,17 @@ export function sentenceOf(signal: Attention): string {
     case "badDay":
       return `${person} is ${h(minutes)} over capacity on single days, week of ${day(signal.from)}.`;
     case "unbalancedRole":
-      return `${signal.role}: ${person} is over capacity, ${othersText(signal)}.`;
+      return `${signal.role}: ${person} is over capacity, ${countText(count, "other is", "others are")} nearly idle.`;
     case "leaveWaiting":
       return `${person} asks for leave, ${span(signal)}. Nothing is planned then.`;
     case "leaveClash":
       return signal.requestId === undefined
-        ? `${person} is on leave until ${day(signal.from)}, and ${h(minutes)} of ${workText(signal)} fall on it.`
-        : `${person} asks for leave, ${span(signal)}, with ${h(minutes)} of work on these days.`;
+        ? `${person} is away until ${day(signal.from)}, with ${h(minutes)} of work.`
+        : `${person} asks for leave, ${span(signal)}, with ${h(minutes)} of work.`;
     case "notYetHere":
-      return `${person} is planned for ${h(minutes)} before joining on ${day(signal.from)}: ${workText(signal)}.`;
+      return `${person} has ${h(minutes)} of work before joining on ${day(signal.from)}.`;
     case "gone":
-      return `${person} is planned for ${h(minutes)} after leaving on ${day(signal.from)}: ${workText(signal)}.`;
+      return `${person} has ${h(minutes)} of work after leaving on ${day(signal.from)}.`;
     case "openingSoon":
       return `${taskIn(signal)} has nobody for ${h(minutes)} of ${signal.role}, from ${day(signal.from)}.`;
     case "requestWaiting":
@@ -100,11 +100,13 @@ function alsoText({ also = [] }: Attention): string {
 const workText = ({ task, project, count = 1 }: Attention): string =>
   count > 1 ? `${task} and ${countText(count - 1, "other piece of work", "other pieces of work")}` : `${task} (${project})`;
 
-function othersText({ others = [], count = 0 }: Attention): string {
-  const names = others.map(({ name, minutes }) => `${name} (${h(minutes)} free)`);
+/** What a signal is about in more words, where the sentence leaves it out; empty where it does not. */
+export function detailOf(signal: Attention): string {
+  const { kind, others = [], count = 0, requestId } = signal;
+  if (kind === "notYetHere" || kind === "gone" || (kind === "leaveClash" && requestId === undefined)) return workText(signal);
+  if (kind !== "unbalancedRole") return "";
   const more = count > others.length ? `, and ${count - others.length} more` : "";
-  const last = names.pop();
-  return `${names.length > 0 ? `${names.join(", ")} and ${last}` : last}${more} ${count === 1 ? "is" : "are"} nearly idle`;
+  return `${others.map(({ name, minutes }) => `${name}: ${h(minutes)} free`).join(", ")}${more}`;
 }
 
 function peopleText({ others = [] }: Attention): string {

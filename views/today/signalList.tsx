@@ -7,7 +7,7 @@ import { wholeText } from "../../ui/format.ts";
 import { useKeys } from "../../ui/keys.ts";
 import Link from "../../ui/link.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
-import { figureOf, groupWords, sentenceOf, stepOf } from "./attentionWords.ts";
+import { detailOf, figureOf, groupWords, sentenceOf, stepOf } from "./attentionWords.ts";
 
 interface Props {
   today: Today;
@@ -71,7 +71,7 @@ function SignalLine({ signal, isOpen, onSnooze, onHand }: LineProps) {
   const sentence = sentenceOf(signal);
   return (
     <li className="signal-line" data-open={isOpen} data-signal={signal.key}>
-      <p className="min-w-0 flex-1 truncate" title={sentence}>
+      <p className="min-w-0 flex-1 truncate" title={[sentence, detailOf(signal)].filter(Boolean).join("\n")}>
         {sentence}
       </p>
       <span className="signal-more">

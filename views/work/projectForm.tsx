@@ -2,6 +2,7 @@
 // A project's own facts: to make one, empty or from another one's tasks, and to change one.
 import { zodResolver } from "@hookform/resolvers/zod";
 import type { UseFormReturn } from "react-hook-form";
+import type { Edit } from "../../core/edits/edit.ts";
 import { keysOf } from "../../core/plan/keysOf.ts";
 import type { Project } from "../../core/plan/schema.ts";
 import { Field, FieldGroup, TextArea, TextInput } from "../../ui/field.tsx";
@@ -10,6 +11,7 @@ import { FormEnd } from "../../ui/formEnd.tsx";
 import { kindOptions, namedOptions, none, textOptions, wordOptions } from "../../ui/options.ts";
 import { useFormOver } from "../../ui/useFormOver.ts";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
+import { ImpactView, useImpact } from "../frame/impact.tsx";
 import { usePeopleWithRoom } from "../frame/peopleWithRoom.ts";
 import { useUnderWay } from "../frame/underWay.ts";
 import { kindWords } from "../money/moneyWords.ts";
@@ -21,11 +23,13 @@ interface ProjectFormProps {
   project: Partial<Project>;
   isNew: boolean;
   saveText: string;
+  /** What saving would do is shown before, where the start, the stage or the calendar changes. */
+  editOf?: (fields: ProjectFields) => Edit;
   /** True where it was saved. */
   onSave: (fields: ProjectFields) => Promise<boolean>;
 }
 
-export function ProjectForm({ project, isNew, saveText, onSave }: ProjectFormProps) {
+export function ProjectForm({ project, isNew, saveText, editOf, onSave }: ProjectFormProps) {
   const { calendars, rateTables } = useNames();
   const firstTable = (kind: "cost" | "bill") => rateTables.find((table) => table.kind === kind)?.id ?? "";
   const usual = { calendarId: calendars[0]?.id ?? "", costTableId: firstTable("cost"), billTableId: firstTable("bill") };
@@ -55,9 +59,20 @@ export function ProjectForm({ project, isNew, saveText, onSave }: ProjectFormPro
         <TextArea {...register("description")} rows={2} />
       </Field>
       <MoneyFields form={form} />
+      {editOf && <Effect form={form} saved={projectValues(project, usual)} editOf={editOf} />}
       <FormEnd form={form} saveText={saveText} isNew={isNew} />
     </form>
   );
+}
+
+const movesWork = ["start", "stage", "calendarId"] as const;
+
+/** What moves, who becomes overloaded and who becomes free by what is typed. */
+function Effect({ form, saved, editOf }: { form: Form; saved: ProjectFields; editOf: (fields: ProjectFields) => Edit }) {
+  const fields = form.watch();
+  const isMoved = movesWork.some((name) => fields[name] !== saved[name]) && projectFields.safeParse(fields).success;
+  const impact = useImpact(isMoved ? editOf(fields) : null);
+  return isMoved && <ImpactView impact={impact} title="What saving does" />;
 }
 
 /** What the tasks of a new project are taken from. */

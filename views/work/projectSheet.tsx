@@ -83,6 +83,7 @@ function Details({ outline, project }: PartProps) {
           project={outline.project}
           isNew={false}
           saveText="Save"
+          editOf={(fields) => ({ kind: "changeProject", id, set: projectSet(fields) })}
           onSave={(fields) => project.edit({ kind: "changeProject", id, set: projectSet(fields) })}
         />
       </SheetSection>

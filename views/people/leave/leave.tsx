@@ -1,13 +1,15 @@
 "use client";
 // Leave: requests that wait for an answer, and a calendar by team that shows who is away together.
 import { parseAsString, parseAsStringLiteral, useQueryState } from "nuqs";
-import { useMemo } from "react";
+import { useMemo, useState } from "react";
 import type { Initial } from "../../../client/initial.ts";
 import type { AnswerOf } from "../../../client/questions.ts";
 import { useAnswer } from "../../../client/session.tsx";
 import type { Range } from "../../../core/calendar/periods.ts";
+import { AddButton } from "../../../ui/addButton.tsx";
 import { closed } from "../../../ui/closed.ts";
 import { rangeText } from "../../../ui/format.ts";
+import { useKeys } from "../../../ui/keys.ts";
 import { wordOptions } from "../../../ui/options.ts";
 import { Segmented } from "../../../ui/segmented.tsx";
 import { SignLegend } from "../../../ui/signLegend.tsx";
@@ -18,12 +20,19 @@ import { AnswerSheet } from "./answerSheet.tsx";
 import { LeaveCalendar } from "./leaveCalendar.tsx";
 import { LeaveRequests, requestKey } from "./leaveRequests.tsx";
 import { leaveSigns } from "./leaveSigns.tsx";
+import { type NewLeave, NewLeaveSheet } from "./newLeave.tsx";
 
 export function LeaveScreen({ initial }: { initial: Initial<AnswerOf<"leave">> }) {
   const chart = useChartPeriods();
   const { teams, requests } = useAnswer("leave", { range: chart.range }, initial);
   const [open, setOpen] = useQueryState("request", parseAsString.withOptions({ shallow: true }));
   const [who, setWho] = useQueryState("who", parseAsStringLiteral(["away", "all"]).withDefault("away").withOptions({ shallow: true }));
+  const [adding, setAdding] = useState<NewLeave | null>(null);
+  const add = (leave: NewLeave) => {
+    void setOpen(null);
+    setAdding(leave);
+  };
+  useKeys({ n: () => add({}) });
   const request = requests.find((own) => requestKey(own) === open) ?? null;
   const shown = useMemo(() => (who === "all" ? teams.filter(({ people }) => people.length > 0) : awayIn(teams)), [teams, who]);
   return (
@@ -40,27 +49,35 @@ export function LeaveScreen({ initial }: { initial: Initial<AnswerOf<"leave">> }
         <>
           <Segmented label="Whom to show" value={who} options={wordOptions(whoWords)} onChange={(value) => void setWho(value)} />
           <SignLegend signs={leaveSigns} />
+          <AddButton onAdd={() => add({})}>Add leave</AddButton>
         </>
       }
       sheet={
-        request && (
-          <AnswerSheet
-            key={requestKey(request)}
-            personId={request.personId}
-            name={request.name}
-            timeOff={request.timeOff}
-            alsoAway={request.alsoAway}
-            onClose={() => void setOpen(closed(open))}
-          />
+        adding ? (
+          <NewLeaveSheet key={JSON.stringify(adding)} leave={adding} onClose={() => setAdding(null)} />
+        ) : (
+          request && <Answer request={request} onClose={() => void setOpen(closed(open))} />
         )
       }
     >
       <div className="flex min-h-0 flex-1 flex-col gap-3">
-        <LeaveRequests requests={requests} openKey={open} onOpen={(key) => void setOpen(key)} />
-        <LeaveCalendar teams={shown} />
+        <LeaveRequests
+          requests={requests}
+          openKey={open}
+          onOpen={(key) => {
+            setAdding(null);
+            void setOpen(key);
+          }}
+        />
+        <LeaveCalendar teams={shown} onDrag={add} />
       </div>
     </Screen>
   );
+}
+
+function Answer({ request, onClose }: { request: AnswerOf<"leave">["requests"][number]; onClose: () => void }) {
+  const { personId, name, timeOff, alsoAway } = request;
+  return <AnswerSheet key={requestKey(request)} personId={personId} name={name} timeOff={timeOff} alsoAway={alsoAway} onClose={onClose} />;
 }
 
 const whoWords = { away: "Who is away", all: "Everybody" } as const;

@@ -1,7 +1,8 @@
 "use client";
 // Who is away when, by team: a team's row says on which days several are away together.
-import { useCallback, useMemo, useState } from "react";
+import { type PointerEvent, useCallback, useMemo, useRef, useState } from "react";
 import type { LeaveEntry, LeavePerson, LeaveTeam } from "../../../core/answers/leave.ts";
+import type { Day } from "../../../core/calendar/day.ts";
 import type { Range } from "../../../core/calendar/periods.ts";
 import { countText, rangeText, shortDay } from "../../../ui/format.ts";
 import type { TableColumn } from "../../../ui/table/column.ts";
@@ -11,13 +12,22 @@ import { TreeTable } from "../../../ui/treeTable.tsx";
 import { useChartColumn } from "../../frame/chartColumn.tsx";
 import { useChartPeriods } from "../../frame/useChartPeriods.ts";
 import { timeOffKinds, timeOffStates } from "../words.ts";
+import type { NewLeave } from "./newLeave.tsx";
 
 type Row = { id: string; name: string; says: string; teamId?: string; away?: readonly number[]; person?: LeavePerson };
 
-export function LeaveCalendar({ teams }: { teams: readonly LeaveTeam[] }) {
+interface CalendarProps {
+  teams: readonly LeaveTeam[];
+  /** Hears of days that were dragged over in somebody's row. */
+  onDrag: (leave: NewLeave) => void;
+}
+
+export function LeaveCalendar({ teams, onDrag }: CalendarProps) {
   const [folded, setFolded] = useState<readonly string[]>([]);
   const rows = useMemo(() => teams.flatMap(rowsOf), [teams]);
-  const bars = useCallback((row: Row) => <Bars row={row} />, []);
+  const latest = useRef(onDrag);
+  latest.current = onDrag;
+  const bars = useCallback((row: Row) => <Bars row={row} onDrag={(leave) => latest.current(leave)} />, []);
   const chart = useChartColumn(300, bars);
   const columns = useMemo(() => [nameColumn, chart], [chart]);
   return (
@@ -61,10 +71,55 @@ const nameColumn: TableColumn<Row> = {
   ),
 };
 
-function Bars({ row: { person, away } }: { row: Row }) {
+function Bars({ row: { person, away }, onDrag }: { row: Row; onDrag: CalendarProps["onDrag"] }) {
   const { range } = useChartPeriods();
   if (!person) return <Together away={away ?? []} range={range} />;
-  return person.entries.map((entry) => <LeaveBar key={entry.timeOff.id} person={person} entry={entry} range={range} />);
+  return (
+    <>
+      <DaysToDrag range={range} onDrag={(from, to) => onDrag({ personId: person.personId, from, to })} />
+      {person.entries.map((entry) => (
+        <LeaveBar key={entry.timeOff.id} person={person} entry={entry} range={range} />
+      ))}
+    </>
+  );
+}
+
+/** The days of a row, to drag over for new leave. */
+function DaysToDrag({ range, onDrag }: { range: Range; onDrag: (from: Day, to: Day) => void }) {
+  const [days, setDays] = useState<{ from: Day; to: Day } | null>(null);
+  const dayAt = ({ currentTarget, clientX }: PointerEvent<HTMLElement>): Day => {
+    const { left, width } = currentTarget.getBoundingClientRect();
+    const at = Math.floor(((clientX - left) / width) * (range.stop - range.start));
+    return range.start + Math.max(0, Math.min(range.stop - range.start - 1, at));
+  };
+  const [first, last] = days ? [Math.min(days.from, days.to), Math.max(days.from, days.to)] : [0, 0];
+  const left = percentOf(first, range);
+  return (
+    <span
+      title="Drag over days to add leave"
+      className="absolute inset-0 cursor-crosshair touch-none"
+      onPointerDown={(event) => {
+        if (event.button !== 0) return;
+        event.currentTarget.setPointerCapture(event.pointerId);
+        setDays({ from: dayAt(event), to: dayAt(event) });
+      }}
+      onPointerMove={(event) => days && setDays({ ...days, to: dayAt(event) })}
+      onPointerCancel={() => setDays(null)}
+      onPointerUp={() => {
+        if (days) onDrag(first, last);
+        setDays(null);
+      }}
+    >
+      {days && (
+        <span
+          className="absolute inset-y-[6px] rounded-[2px] bg-ochre-wash outline outline-ochre"
+          style={{ left: `${left}%`, width: `${percentOf(last + 1, range) - left}%` }}
+        >
+          <span className="sr-only">{rangeText({ start: first, stop: last + 1 })}</span>
+        </span>
+      )}
+    </span>
+  );
 }
 
 /** Days on which two or more of a team are away, with how many. */

@@ -23,8 +23,15 @@ const STAYS = "stays";
 const OPEN = "open";
 const AS_PROPOSED = "asProposed";
 
-export function HandOverSheet({ person, onClose }: { person: Person; onClose: () => void }) {
-  const { date, setDate, isDate, answer, lines, takerOf, chooseAll, chooseOne, given, edit, handOver } = useHandOver(person);
+interface HandOverProps {
+  person: Person;
+  /** The first day; the one after the last day of employment, or today, where it is not stated. */
+  from: string | null;
+  onClose: () => void;
+}
+
+export function HandOverSheet({ person, from, onClose }: HandOverProps) {
+  const { date, setDate, isDate, answer, lines, takerOf, chooseAll, chooseOne, given, edit, handOver } = useHandOver(person, from);
   const everybody = useEverybody(lines);
   return (
     <Sheet title="Hand over" subtitle={person.name} onClose={onClose}>
@@ -61,12 +68,12 @@ export function HandOverSheet({ person, onClose }: { person: Person; onClose: ()
 }
 
 /** From which day work is handed over, what that is, who is chosen for each of it, and the edit that makes. */
-function useHandOver(person: Person) {
+function useHandOver(person: Person, stated: string | null) {
   const session = usePlan();
   const { today } = usePlanFacts();
   // Whoever leaves hands over from the day after.
   const leaving = person.employedTo === undefined ? today : parseDay(person.employedTo) + 1;
-  const [date, setDate] = useState(writeDate(formatDay(leaving)));
+  const [date, setDate] = useState(writeDate(stated ?? formatDay(leaving)));
   const read = readDate(date);
   const from = read === null ? null : parseDay(read);
   const answer = useMaybeAnswer("handOver", from === null ? null : { personId: person.id, from }, null);

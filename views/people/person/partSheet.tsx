@@ -43,7 +43,9 @@ export function PartSheet({ answer, hook }: PartProps) {
       return entry ? <UnplacedSheet key={entry.assignmentId} entry={entry} onClose={close} /> : null;
     }
     case "handOver":
-      return <HandOverSheet person={person} onClose={close} />;
+      return (
+        <HandOverSheet key={partId} person={person} from={partId !== null && isCalendarDate(partId) ? partId : null} onClose={close} />
+      );
     default:
       return null;
   }
@@ -61,6 +63,7 @@ function DetailsSheet({ answer: { person }, hook }: PartProps) {
           id={person.id}
           initial={fields}
           isNew={false}
+          editOf={(typed) => ({ kind: "changePerson", id: person.id, set: setOfPerson(typed, person) })}
           onSave={(typed) => hook.changePerson(setOfPerson(typed, person))}
         />
       </SheetSection>

@@ -29,7 +29,7 @@ interface TimeOffProps {
   person: Person;
   entry: TimeOff;
   isNew: boolean;
-  hook: PersonHook;
+  hook: Pick<PersonHook, "edit">;
   onClose: () => void;
 }
 
