@@ -198,7 +198,7 @@ test("an opening is split between two with what it does shown first; both have t
   const sheet = sheetOf(page);
   await expect(sheet.getByRole("radio", { name: "Split with somebody" })).toBeChecked();
   await sheet.getByLabel(/^Hours for/).fill("16");
-  await expect(sheet.locator("section", { hasText: "What this does" })).toContainText("Goes over");
+  await expect(sheet.locator("section", { hasText: "What this does" })).toContainText("Overloaded");
   await sheet.getByRole("button", { name: "Assign" }).click();
   await expect(tray(page)).toContainText("2 openings");
   await open(page, "/work/tidepool?task=tidepool-cases");

@@ -30,7 +30,7 @@ test("a week from a date on says what it does, and changes the board from that d
   for (const day of ["Thu", "Fri"]) await sheet.getByLabel(day, { exact: true }).fill("0");
   await sheet.getByLabel("From").fill("1 Mar 2027");
   await expect(sheet.getByText("Capacity of 1 person")).toBeVisible();
-  await expect(sheet.getByText("Goes over, by week")).toBeVisible();
+  await expect(sheet.getByText("Overloaded, by week")).toBeVisible();
   await sheet.getByRole("button", { name: "Add this week" }).click();
   await expect(page.getByText(/40 h a week until 28 Feb 2027, then 24 h a week/)).toBeVisible();
   await expect(page.getByRole("gridcell", { name: /^Thu 11 Mar:.* of 0 h · no working day/ })).toBeAttached();

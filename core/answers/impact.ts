@@ -40,8 +40,9 @@ export interface Impact {
   /** Weeks in which capacity changes, with the change in minutes. */
   weeks: { week: Range; change: number }[];
   over: OverRise[];
-  /** Minutes that were over and are no longer. */
+  /** Minutes that were over and are no longer; and whose and in which weeks, the most first. */
   relieved: number;
+  eased: OverRise[];
   /** People whose load falls over the horizon, and by how many minutes; most first. */
   freed: { personId: string; name: string; minutes: number }[];
   unplaced: UnplacedRise[];
@@ -75,6 +76,7 @@ const nothing: Impact = {
   weeks: [],
   over: [],
   relieved: 0,
+  eased: [],
   freed: [],
   unplaced: [],
   placedAgain: 0,
@@ -86,7 +88,7 @@ function compareLoads(
   model: Model,
   next: Model,
   weeks: readonly Range[],
-): Pick<Impact, "capacity" | "people" | "weeks" | "over" | "relieved" | "freed"> {
+): Pick<Impact, "capacity" | "people" | "weeks" | "over" | "relieved" | "eased" | "freed"> {
   const [was, is] = [sumsOf(model, weeks), sumsOf(next, weeks)];
   const count = weeks.length;
   const band = levelBandOf(next.plan);
@@ -94,7 +96,7 @@ function compareLoads(
   const change = new Int32Array(count);
   const capacity = { before: total(was.capacity), after: total(is.capacity) };
   const over: OverRise[] = [];
-  const freed: Impact["freed"] = [];
+  const [freed, eased]: [Impact["freed"], OverRise[]] = [[], []];
   let [people, relieved] = [0, 0];
   next.plan.people.forEach(({ id, name }, row) => {
     const old = known.get(id);
@@ -107,7 +109,10 @@ function compareLoads(
       less += oldLoad - is.load[at];
       change[week] += is.capacity[at] - oldCapacity;
       if (after > before) over.push({ personId: id, name, week: weeks[week], before, after });
-      else relieved += before - after;
+      else if (before > after) {
+        eased.push({ personId: id, name, week: weeks[week], before, after });
+        relieved += before - after;
+      }
     }
     if (isChanged) people++;
     if (less > 0) freed.push({ personId: id, name, minutes: less });
@@ -115,7 +120,8 @@ function compareLoads(
   freed.sort((a, b) => b.minutes - a.minutes);
   const changed = weeks.flatMap((week, at) => (change[at] === 0 ? [] : [{ week, change: change[at] }]));
   over.sort((a, b) => b.after - b.before - (a.after - a.before));
-  return { capacity, people, weeks: changed, over, relieved, freed };
+  eased.sort((a, b) => b.before - b.after - (a.before - a.after));
+  return { capacity, people, weeks: changed, over, relieved, eased, freed };
 }
 
 function sumsOf(model: Model, weeks: readonly Range[]): PeriodSums {

@@ -7,7 +7,8 @@ import type { Proposal } from "../balancing/scene.ts";
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { EditOf, SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
-import { findRow } from "../plan/rows.ts";
+import { placedIn } from "../placing/placements.ts";
+import { findRow, rowById } from "../plan/rows.ts";
 import type { Assignment, Plan, Task, TimeOff } from "../plan/schema.ts";
 
 /** One step in the terms of the plan; what does not apply to its kind is null. */
@@ -31,6 +32,8 @@ export interface RemedyStep {
   /** Of a gift: nobody has it yet; else whose it is. */
   isOpening: boolean;
   giverName: string | null;
+  /** Of work that is opened to a contractor: minutes that are unassigned then. */
+  unassigned: number | null;
 }
 
 export interface RemedyLine {
@@ -51,12 +54,13 @@ export interface RemedyLine {
 
 /** A remedy in names. */
 export function remedyLine(
-  { plan }: Model,
+  model: Model,
   { kind, steps, edits, effect, left, marginAfter }: Pick<Remedy, "kind" | "steps" | "edits" | "effect" | "left" | "marginAfter">,
 ): RemedyLine {
+  const { plan } = model;
   return {
     kind,
-    steps: steps.map((step) => stepOf(plan, step)),
+    steps: steps.map((step) => stepOf(model, step)),
     edits,
     effect: namedEffect(plan, effect),
     left,
@@ -68,7 +72,8 @@ export function remedyLine(
   };
 }
 
-function stepOf(plan: Plan, { kind, edits, assignmentId, takerId, taskId }: Proposal): RemedyStep {
+function stepOf(model: Model, { kind, edits, assignmentId, takerId, taskId }: Proposal): RemedyStep {
+  const { plan } = model;
   const assignment = findRow(plan.assignments, assignmentId);
   const task = findRow(plan.tasks, assignment?.taskId ?? taskId);
   const step: RemedyStep = {
@@ -85,8 +90,17 @@ function stepOf(plan: Plan, { kind, edits, assignmentId, takerId, taskId }: Prop
     answer: null,
     isOpening: kind === "give" && taskId !== undefined && assignment?.personId === undefined && assignment?.teamId === undefined,
     giverName: findRow(plan.people, assignment?.personId)?.name ?? null,
+    unassigned: null,
   };
-  return Object.assign(step, ...edits.map((edit) => told(plan, edit, assignment, task)));
+  Object.assign(step, ...edits.map((edit) => told(plan, edit, assignment, task)));
+  return kind === "contractor" ? { ...step, unassigned: minutesFrom(model, assignment, step.from) } : step;
+}
+
+/** What an assignment asks for from a day on; all of it where none is stated. */
+function minutesFrom({ plan, placements }: Model, assignment: Assignment | undefined, from: Day | null): number {
+  const row = rowById(plan.assignments).get(assignment?.id ?? "");
+  if (row === undefined) return 0;
+  return placements.asked[row] - (from === null ? 0 : placedIn(placements, row, 10_000, Number.NEGATIVE_INFINITY, from));
 }
 
 /** What an edit says of its step. */

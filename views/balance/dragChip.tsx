@@ -22,11 +22,13 @@ interface ChipProps {
 const MOST_MOVES = 3;
 /** What hangs on the pointer leaves the cells under it in sight: they show what a drop would do. */
 const BELOW = PERSON_HEIGHT - 8;
+/** As tall as the chip gets with all that a drop may do. */
+const TALLEST = 230;
 
 export function DragChip({ at: { x, y }, bar, more, outcome, along, effect }: ChipProps) {
   const { currency } = usePlanFacts();
   return (
-    <div className="drag-bar" style={{ left: Math.min(x + 10, globalThis.innerWidth - 350), top: y + BELOW }}>
+    <div className="drag-bar" style={placeOf(x, y)}>
       <div className="chip-bar sign-work" style={{ "--bar-hue": hueOf(bar.projectRow) }}>
         <span className="truncate">
           {bar.projectName} · {bar.taskName}
@@ -43,6 +45,7 @@ export function DragChip({ at: { x, y }, bar, more, outcome, along, effect }: Ch
         ) : (
           "Drop onto a person, or along time"
         )}
+        {effect && <Peaks effect={effect} />}
         {effect?.finishes.slice(0, MOST_MOVES).map(({ id, name, before, after }) => (
           <span key={id} className={`block ${after > before ? "text-over" : "text-ink-2"}`}>
             {name} finishes {shortDay(after)}, not {shortDay(before)}
@@ -56,6 +59,30 @@ export function DragChip({ at: { x, y }, bar, more, outcome, along, effect }: Ch
       </div>
     </div>
   );
+}
+
+/** Overloads that appear, and those that disappear. */
+function Peaks({ effect: { over, eased } }: { effect: DragEffect }) {
+  return (
+    <>
+      {over.slice(0, MOST_MOVES).map(({ personId, name, week, before, after }) => (
+        <span key={`over ${personId} ${week.start}`} className="block text-over">
+          {before > 0 ? "Larger" : "New"} overload: {name}, week of {shortDay(week.start)}, {hoursText(after - before)} h
+        </span>
+      ))}
+      {eased.slice(0, MOST_MOVES).map(({ personId, name, week, before, after }) => (
+        <span key={`eased ${personId} ${week.start}`} className="block text-level-ink">
+          {after > 0 ? "Reduces" : "Removes"} the overload of {name}, week of {shortDay(week.start)}, by {hoursText(before - after)} h
+        </span>
+      ))}
+    </>
+  );
+}
+
+/** Where the chip hangs: below the pointer, and above it near the lower edge, so that all of it stays on the screen. */
+function placeOf(x: number, y: number) {
+  const left = Math.max(8, Math.min(x + 10, globalThis.innerWidth - 350));
+  return y + BELOW + TALLEST > globalThis.innerHeight ? { left, bottom: globalThis.innerHeight - y + 12 } : { left, top: y + BELOW };
 }
 
 /** What letting go would do along time. */

@@ -2,10 +2,10 @@
 // What could be done about a problem, best first: each with what it comes to, a preview and a way to apply it.
 import { useEffect, useRef, useState } from "react";
 import type { RemedyProblem } from "../../client/searches.ts";
-import { useHost } from "../../client/session.tsx";
+import { useHost, useMaybeAnswer } from "../../client/session.tsx";
 import type { RemedyLine } from "../../core/answers/remedyLines.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
-import { countText } from "../../ui/format.ts";
+import { countText, shortDay } from "../../ui/format.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { useTry } from "../frame/useTry.ts";
@@ -29,6 +29,7 @@ interface ListProps extends RemedyActions {
 }
 
 const FIRST_SHOWN = 6;
+const MOST_MOVED = 3;
 
 const titles: Partial<Record<RemedyProblem["about"], string>> = { idle: "What they could take", margin: "What would lift it" };
 
@@ -88,16 +89,35 @@ function variedFirst(lines: readonly RemedyLine[]): RemedyLine[] {
 }
 
 /** What a remedy would do besides, bad news marked. */
-function Effect({ effect }: Pick<RemedyLine, "effect">) {
+function Effect({ effect, steps }: Pick<RemedyLine, "effect" | "steps">) {
   const { currency } = usePlanFacts();
   return (
     <p className="text-side">
-      {effectPhrases(effect, currency).map(({ text, isBad }, at) => (
+      {effectPhrases(effect, currency, steps).map(({ text, isBad }, at) => (
         <span key={text}>
           {at > 0 && " · "}
           <span className={isBad ? "text-over" : ""}>{text}</span>
         </span>
       ))}
+    </p>
+  );
+}
+
+const movesDates: ReadonlySet<RemedyLine["kind"]> = new Set(["delay", "postpone", "spread", "lighten"]);
+
+/** Which other tasks finish on another day, before it is applied. */
+function Moved({ line }: { line: RemedyLine }) {
+  const impact = useMaybeAnswer("impact", movesDates.has(line.kind) ? { edit: remedyEdit(line) } : null, null);
+  const others = (impact?.finishes ?? []).filter(({ kind, id }) => kind === "task" && !line.taskIds.includes(id));
+  if (others.length === 0) return null;
+  return (
+    <p className="text-side">
+      Also moves{" "}
+      {others
+        .slice(0, MOST_MOVED)
+        .map(({ name, after }) => `${name} to ${shortDay(after)}`)
+        .join(", ")}
+      {others.length > MOST_MOVED && ` and ${countText(others.length - MOST_MOVED, "more task")}`}
     </p>
   );
 }
@@ -124,7 +144,8 @@ function RemedyItem({ line, about, previewed, onPreview, onApply }: ItemProps) {
           <span className="text-side">{side}</span>
         </p>
       )}
-      <Effect effect={about === "unplaced" ? { ...effect, unplaced: 0 } : effect} />
+      <Effect effect={about === "unplaced" ? { ...effect, unplaced: 0 } : effect} steps={steps} />
+      <Moved line={line} />
       {agree.length > 0 && <p className="text-side">To agree: {agree.join(", ")}</p>}
       <div className="flex gap-2 pt-1.5">
         {onPreview && (

@@ -61,7 +61,7 @@ function stepText(step: RemedyStep, giver: string): string {
     case "timeOff":
       return leaveText(step);
     case "contractor":
-      return from === null ? `Open ${task} to a contractor` : `Open ${task} to a contractor from ${day(from)}`;
+      return `Open ${task} to a contractor${from === null ? "" : ` from ${day(from)}`}`;
     case "accept":
       return "Accept it for these days";
   }
@@ -93,14 +93,14 @@ export const nothingWords: Record<RemedyProblem["about"], string> = {
 
 /** What a remedy gains, for what it is a remedy of: the figure, and what is left. */
 export function gainOf({ effect, left, marginAfter = 0 }: RemedyLine, about: RemedyProblem["about"]): { main: string; side: string } {
-  const off = effect.peakOver < 0 ? `Takes ${hoursText(-effect.peakOver)} h off` : "Takes nothing off";
+  const off = effect.peakOver < 0 ? `Reduces the overload by ${hoursText(-effect.peakOver)} h` : "Removes no overload";
   switch (about) {
     case "overload":
-      return { main: off, side: left === 0 ? ", none left over here" : `, ${hoursText(left)} h left over here` };
+      return { main: off, side: left === 0 ? ", removes it here" : `, ${hoursText(left)} h left here` };
     case "idle":
-      return { main: effect.peakOver < 0 ? `${off} what is over` : "", side: "" };
+      return { main: effect.peakOver < 0 ? off : "", side: "" };
     case "leave":
-      return { main: effect.peakOver <= 0 && effect.unplaced <= 0 ? "Makes nobody over" : "", side: "" };
+      return { main: effect.peakOver <= 0 && effect.unplaced <= 0 ? "Overloads nobody" : "", side: "" };
     case "unplaced":
       return { main: `${hoursText(-effect.unplaced)} h find a place`, side: "" };
     case "margin":
@@ -118,21 +118,29 @@ export function gainOf({ effect, left, marginAfter = 0 }: RemedyLine, about: Rem
 export const pointsText = (hundredths: number): string => countText(Math.round(hundredths / 10) / 10, "point");
 
 /** What a remedy comes to beyond what it removes, each a phrase; bad ones are marked. */
-export function effectPhrases(effect: NamedEffect, currency: string): { text: string; isBad: boolean }[] {
+export function effectPhrases(
+  effect: NamedEffect,
+  currency: string,
+  steps: readonly RemedyStep[] = [],
+): { text: string; isBad: boolean }[] {
   const phrases: { text: string; isBad: boolean }[] = [];
+  const unassigned = steps.reduce((sum, step) => sum + (step.unassigned ?? 0), 0);
+  if (unassigned > 0) phrases.push({ text: `${hoursText(unassigned)} h become unassigned`, isBad: true });
   if (effect.grown > 0) {
     const [first, ...more] = effect.grows;
     const where = more.length === 0 ? `${first.name}, week of ${shortDay(first.week.start)}` : `${namesOf(effect.grows)}`;
-    phrases.push({ text: `${hoursText(effect.grown)} h over anew: ${where}`, isBad: true });
+    phrases.push({ text: `New overload: ${where}, ${hoursText(effect.grown)} h`, isBad: true });
   }
   for (const { name, days, finish } of effect.finishes.slice(0, 3))
     phrases.push({ text: `${name} finishes ${daysText(days)}, on ${longDay(finish)}`, isBad: days > 0 });
   if (effect.finishes.length > 3) phrases.push({ text: `and ${effect.finishes.length - 3} more finishes move`, isBad: true });
   if (effect.unplaced !== 0)
     phrases.push({
-      text: effect.unplaced > 0 ? `${hoursText(effect.unplaced)} h that nobody can work` : `${hoursText(-effect.unplaced)} h placed again`,
+      text: effect.unplaced > 0 ? `${hoursText(effect.unplaced)} h that cannot be worked` : `${hoursText(-effect.unplaced)} h placed again`,
       isBad: effect.unplaced > 0,
     });
+  // What the contractor costs is not known yet: less cost without it is no saving.
+  if (unassigned > 0 && effect.cost < 0) return [...phrases, { text: "the contractor's price is not in the plan yet", isBad: false }];
   return [...phrases, ...moneyPhrases(effect, currency)];
 }
 
