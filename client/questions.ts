@@ -181,7 +181,16 @@ export const questions = {
     requests: plan.people.reduce((sum, { timeOff = [] }) => sum + timeOff.filter(({ state }) => state === "requested").length, 0),
     asked: plan.requests.filter(({ state, assignmentId }) => (state === "asked" || state === "offered") && assignmentId !== undefined)
       .length,
-    counts: { people: plan.people.length, projects: plan.projects.length, tasks: plan.tasks.length, assignments: plan.assignments.length },
+    counts: {
+      people: plan.people.length,
+      projects: plan.projects.length,
+      tasks: plan.tasks.length,
+      assignments: plan.assignments.length,
+      rateTables: plan.rateTables.length,
+      hasRates: plan.rateTables.some(({ entries }) => entries.length > 0),
+      hasHolidays: plan.calendars.some(({ exceptions }) => exceptions.length > 0),
+      hasLeave: plan.people.some(({ timeOff }) => timeOff !== undefined && timeOff.length > 0),
+    },
   }),
 };
 

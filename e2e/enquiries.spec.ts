@@ -12,19 +12,19 @@ test("an enquiry goes from the public form, without scripts, to approved work; o
   const visitor = await browser.newContext({ javaScriptEnabled: false });
   const form = await visitor.newPage();
   await form.goto(`${server.url}/enquire`);
-  await form.getByLabel("What is it, in a few words?").fill("A lighthouse lamp");
-  await form.getByLabel("It should begin").fill("2027-09-06");
-  await form.getByLabel("and be done by").fill("2027-08-06");
-  await form.getByLabel("What may it cost, EUR?").fill("30000");
-  await form.getByText("I know how many hours it takes").click();
+  await form.getByLabel("Project, in a few words").fill("A lighthouse lamp");
+  await form.getByLabel("Requested start").fill("2027-09-06");
+  await form.getByLabel("Requested finish").fill("2027-08-06");
+  await form.getByLabel("Budget, EUR").fill("30000");
+  await form.getByText("Hours by role, if you know them").click();
   await form.getByLabel("Lighting technician, hours").fill("80");
   await form.getByLabel("Fabricator, hours").fill("120");
   await form.getByLabel("Your name").fill("Ada Brand");
-  await form.getByLabel("For whom do you ask?").fill("Cape Museum");
+  await form.getByLabel("Organisation").fill("Cape Museum");
   await form.getByRole("button", { name: "Send the enquiry" }).click();
   await expect(form.getByText("The finish comes after the start.")).toBeVisible();
   await expect(form.getByLabel("Lighting technician, hours")).toHaveValue("80");
-  await form.getByLabel("and be done by").fill("2027-10-29");
+  await form.getByLabel("Requested finish").fill("2027-10-29");
   await form.getByRole("button", { name: "Send the enquiry" }).click();
   await expect(form.getByRole("heading", { name: "Thank you" })).toBeVisible();
   await visitor.close();
@@ -119,4 +119,36 @@ test("where the plan does not open it, the form is not there", async ({ page, se
   expect((await fetch(`${server.url}/enquire`)).status).toBe(404);
   await page.getByRole("button", { name: "Open the public form" }).click();
   await expect(page.getByRole("link", { name: "Public form" })).toBeVisible();
+});
+
+test("of two who decide on one enquiry, the second keeps the message that was being written", async ({ page, browser, server }) => {
+  await goTo(page, server, "/enquiries");
+  const row = page.getByRole("row").filter({ hasText: "waiting" }).first();
+  const name = (await row.locator("[data-column=name]").textContent()) ?? "";
+  await row.click();
+  const sheet = sheetOf(page);
+  await sheet.getByRole("button", { name: "Accept into the pipeline" }).click();
+  await expect(sheet.getByText("In the pipeline as")).toBeVisible();
+  await sheet.getByLabel("Message, or why not").fill("We would begin in autumn.");
+  const other = await (await browser.newContext()).newPage();
+  await goTo(other, server, page.url().slice(server.url.length));
+  await sheetOf(other).getByRole("button", { name: "Approve" }).click();
+  await expect(sheetOf(other).getByText("Approved as")).toBeVisible();
+  // The one who approved has written nothing; the other one reads what was not sent, also after a reload.
+  await expect(sheetOf(other).getByText("Your message was not sent")).toHaveCount(0);
+  await expect(sheet.getByText("Your message was not sent")).toBeVisible();
+  await page.reload();
+  await expect(sheet).toContainText("We would begin in autumn.");
+  await sheet.getByRole("button", { name: "Discard" }).click();
+  await expect(sheet.getByText("Your message was not sent")).toHaveCount(0);
+  expect(name).not.toBe("");
+});
+
+test("the public form has the fonts of the application", async ({ server }) => {
+  for (const font of ["text.woff2", "title.woff2"]) {
+    const answer = await fetch(`${server.url}/enquire/fonts/${font}`);
+    expect(answer.headers.get("content-type")).toBe("font/woff2");
+    expect((await answer.arrayBuffer()).byteLength).toBeGreaterThan(10_000);
+  }
+  expect((await fetch(`${server.url}/enquire/fonts/__proto__`)).status).toBe(404);
 });

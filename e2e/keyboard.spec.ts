@@ -78,6 +78,12 @@ test("the board is walked by pages and to its ends, and a first Tab offers to sk
   await expect(cells.first()).not.toBeFocused();
   await page.keyboard.press("PageUp");
   await expect(cells.first()).toBeFocused();
+  // To the last row, which is not drawn yet, and back.
+  await page.keyboard.press("Control+End");
+  await expect(page.locator(":focus")).toHaveAttribute("id", /^cell-\d+-\d+$/);
+  await expect(cells.first()).not.toBeFocused();
+  await page.keyboard.press("Control+Home");
+  await expect(page.locator("#cell-0-0")).toBeFocused();
 });
 
 test("levels of the skills matrix are set by digits and taken away, and one undo each brings them back", async ({ page }) => {

@@ -208,7 +208,7 @@ test("a rate edited in place changes what projects cost, to the cent, and undo b
   expect(Math.round(rows.reduce((sum, row) => sum + (row.at(-1) ?? 0), 0) * 100)).toBe(
     Math.round(Number(before.replaceAll(",", "")) * 100),
   );
-  await page.getByRole("link", { name: "Rates" }).click();
+  await page.getByRole("link", { name: "Rates", exact: true }).click();
   const rate = await rateOf(page, "Mara Ellingsen");
   await rate.click();
   await page.keyboard.type("-1");

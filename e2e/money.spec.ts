@@ -4,7 +4,7 @@ import type { Page } from "@playwright/test";
 import readXlsxFile from "read-excel-file/node";
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
-import { choose, goTo, sheetOf } from "./pages.ts";
+import { choose, goTo, sheetOf, typeRate } from "./pages.ts";
 
 const amountOf = (text: string): number => Math.round(Number(text.replace(/[^\d.−-]/g, "").replace("−", "-")) * 100);
 
@@ -197,4 +197,28 @@ test("a rate typed from a new day changes the months from then on alone; a raise
   await page.getByRole("button", { name: "1 rate missing" }).click();
   await page.getByRole("button", { name: "Open Contract cost 2027" }).click();
   await expect(page.getByRole("grid", { name: "Rates of Contract cost 2027" })).toBeVisible();
+});
+
+test("a rate that is typed says what it does to projects; a table in another currency is exchanged beside another", async ({
+  page,
+  server,
+}) => {
+  await goTo(page, server, "/rates");
+  await typeRate(page, "Mara Ellingsen", "52.5");
+  const effect = page.getByRole("status").filter({ hasText: "Last change: cost +5,115 EUR in 7 projects" });
+  await effect.getByRole("button").click();
+  await expect(effect).toContainText("Tidepool Hallcost +914 EUR");
+  await page.keyboard.press("Control+z");
+  await expect(page.getByRole("status").filter({ hasText: "No project costs or earns anything else." })).toBeVisible();
+
+  await choose(page.getByRole("combobox", { name: "Rate table" }), "Contract cost 2027");
+  await page.getByRole("button", { name: "More" }).click();
+  await choose(page.getByRole("dialog", { name: "More" }).getByLabel("Currency"), "GBP");
+  await page.keyboard.press("Escape");
+  await expect(page.getByText("GBP", { exact: true }).first()).toBeVisible();
+  await choose(page.getByRole("combobox", { name: "Rate table" }), "Studio cost");
+  await choose(page.getByLabel("Beside it"), "Contract cost 2027");
+  // 36.42 pounds at the 1.1725 of 1 January, beside 35.02 euros.
+  const fabricator = page.locator("[data-rate]", { hasText: "Fabricator" });
+  await expect(fabricator.locator('[data-column="d2027-01-01"]')).toContainText("42.7025 +21.9%");
 });

@@ -189,10 +189,11 @@ test("a file with good and bad rows is shown row by row, brought in as one edit 
   await page.getByRole("link", { name: "Import and export" }).click();
   await page.getByLabel("File to import").setInputFiles({ name: "people.csv", mimeType: "text/csv", buffer: Buffer.from(people) });
   const rows = page.getByRole("grid", { name: "Rows of the file" }).getByRole("row");
-  await expect(rows.nth(1)).toContainText("2changesMara Ellingsencalendar: Porto workshop → Tartu workshop · place: Porto → Tartu");
-  await expect(rows.nth(2)).toContainText("3addsKai Sommer");
-  await expect(rows.nth(3)).toContainText('There is no role "Welder".');
-  await expect(rows.nth(4)).toContainText("begins like a formula");
+  // What will not be imported comes first.
+  await expect(rows.nth(1)).toContainText('There is no role "Welder".');
+  await expect(rows.nth(2)).toContainText("begins like a formula");
+  await expect(rows.nth(3)).toContainText("2changesMara Ellingsencalendar: Porto workshop → Tartu workshop · place: Porto → Tartu");
+  await expect(rows.nth(4)).toContainText("3addsKai Sommer");
   const [file] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save refused rows" }).click()]);
   expect(file.suggestedFilename()).toBe("people-refused.csv");
   const refused = await readFile(await file.path(), "utf8");
@@ -233,7 +234,7 @@ test("a file with a title, blank lines, a sum, German headers and decimal commas
   const rows = page.getByRole("grid", { name: "Rows of the file" }).getByRole("row");
   await expect(rows.filter({ hasText: "Probeaufbau" })).toContainText("4refused");
   await expect(rows.filter({ hasText: "Summe" })).toContainText("8left out");
-  await sheet.getByLabel("Make roles, skills and clients that are not there yet").click();
+  await sheet.getByLabel("Make roles, skills, clients and rate tables that are not there yet").click();
   await expect(sheet).toContainText("Would make the role Rigger.");
   await expect(rows.filter({ hasText: "Probeaufbau" })).toContainText("4adds");
   await expect(rows.filter({ hasText: "Nicht dies" })).toContainText("7refused");
@@ -405,7 +406,7 @@ test("hours of somebody who leaves are told on the tray and the task, and split 
   const sheet = sheetOf(page);
   await expect(sheet).toContainText("Sade Okonjo leaves on 11 Jun 2027, before this ends.");
   await sheet.getByRole("button", { name: /^From 12 Jun 2027: open for a fabricator/ }).click();
-  await expect(sheet).toContainText("Hours nobody could work, placed now123.6 h");
+  await expect(sheet).toContainText("Hours that could not be worked, placed now123.6 h");
   await sheet.getByRole("button", { name: "Split it" }).click();
   await expect(tray).toContainText("9 assignments with hours nobody can work");
   await expect(tray).toContainText("4 openings");
@@ -442,4 +443,29 @@ test("tables go out as they came in, and feeds are calendars", async ({ request 
   expect(await feed.text()).toContain("SUMMARY:Tidepool Hall: Rock pool trial casts");
   expect((await request.get(`${server.url}/api/tables?table=hats`)).status()).toBe(404);
   expect((await request.get(`${server.url}/api/holidays?country=XX`)).status()).toBe(400);
+});
+
+test("people pasted from a spreadsheet come with hours a week and rates; templates have the headers of a table", async ({
+  page,
+  request,
+}) => {
+  await open(page, "/people/import");
+  const text = "Name\tRole\tHours a week\tCost rate\nOdile Farrow\tFabricator\t20 h/week\t1.045,5\nBen Aske\tFabricator\t37,5\t45,50";
+  await page.getByLabel("Rows to import").evaluate((field, pasted) => {
+    const data = new DataTransfer();
+    data.setData("text/plain", pasted);
+    field.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }));
+  }, text);
+  await expect(page.getByRole("row", { name: /Odile Farrow/ })).toContainText("hours a week: 20");
+  await expect(page.getByRole("row", { name: /Odile Farrow/ })).toContainText("cost rate: 1045.5");
+  await page.getByRole("button", { name: "Import 2 rows" }).click();
+  await expect(page.getByText("2 rows imported")).toBeVisible();
+  const { plan } = await (await request.get(`${server.url}/api/plan`)).json();
+  const ben = plan.people.find(({ name }: { name: string }) => name === "Ben Aske");
+  expect(ben.patterns[0].week).toEqual([7.5, 7.5, 7.5, 7.5, 7.5, 0, 0]);
+  const template = await (await request.get(`${server.url}/api/tables?table=people&format=csv&template=true`)).text();
+  expect(template.trim().split("\r\n")).toHaveLength(1);
+  expect(template).toContain('Hours a week,"Share of full time, %",Skills,Cost rate,Billing rate');
+  const out = await (await request.get(`${server.url}/api/tables?table=people&format=csv`)).text();
+  expect(out.split("\r\n")[0]).not.toContain("Cost rate");
 });

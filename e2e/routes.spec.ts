@@ -54,7 +54,7 @@ test("money goes out as it is asked for, adds up in the file, and no other form 
     .trim()
     .split("\r\n")
     .map((row) => row.split(","));
-  expect(rows[0].slice(0, 4)).toEqual(["Revenue in EUR by client", "", "2026-10-01", "2027-01-01"]);
+  expect(rows[0].slice(0, 4)).toEqual(["Revenue in EUR by client", "Pipeline in full", "2026-10-01", "2027-01-01"]);
   const cents = (cells: readonly string[]) => cells.slice(2).map((cell) => Math.round(Number(cell) * 100));
   const clients = rows.slice(1, -1).map(cents);
   const all = cents(rows[rows.length - 1]);

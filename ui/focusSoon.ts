@@ -1,7 +1,22 @@
-/** Puts the focus on an element: at once where it is drawn, so that keys pressed in a row all count; else with the next
- * frame, which draws what was scrolled to. */
+/** How many frames may pass until what was scrolled to is drawn. */
+const MOST_FRAMES = 20;
+
+let latest = 0;
+
+/** Puts the focus on an element: at once where it is drawn, so that keys pressed in a row all count; else with the frame
+ * that draws what was scrolled to, unless the focus has been sent elsewhere by then. */
 export function focusSoon(id: string): void {
-  const drawn = document.getElementById(id);
-  if (drawn) drawn.focus();
-  else requestAnimationFrame(() => document.getElementById(id)?.focus());
+  const own = ++latest;
+  const before = document.activeElement;
+  const attempt = (frames: number) => {
+    const drawn = document.getElementById(id);
+    if (drawn) drawn.focus();
+    else if (frames > 0)
+      requestAnimationFrame(() => {
+        // What had the focus may have been scrolled out of the page: then the body has it.
+        const now = document.activeElement;
+        if (own === latest && (now === before || now === document.body)) attempt(frames - 1);
+      });
+  };
+  attempt(MOST_FRAMES);
 }

@@ -1,7 +1,7 @@
 import * as fc from "fast-check";
 import { expect, test } from "vitest";
 import { formatDay } from "../calendar/day.ts";
-import { dateCell, namedCell, numberCell, plainText, textCell, wordCell } from "./cells.ts";
+import { dateCell, durationCell, namedCell, numberCell, plainText, textCell, wordCell } from "./cells.ts";
 import { matchHeaders } from "./headers.ts";
 import { tableKinds } from "./preview.ts";
 
@@ -26,13 +26,32 @@ test("every day that is written the ISO way is read as itself", () => {
 
 test("numbers may have a comma or a point and hours their letter; all else is no number", () => {
   expect(["7.5", "7,5", " 8 h", "-3", "0"].map((text) => value(numberCell(text)))).toEqual([7.5, 7.5, 8, -3, 0]);
-  expect(["", "8 hours ago", "1.234,5", "1e3", "NaN"].map((text) => value(numberCell(text)))).toEqual([
-    undefined,
-    undefined,
-    undefined,
-    undefined,
-    undefined,
+  expect(["", "8 hours ago", "1e3", "NaN", "1.12.3", "1,2,3", "12.34,5"].flatMap((text) => value(numberCell(text)) ?? [])).toEqual([]);
+});
+
+test("thousands set apart and hours of a week or a day are numbers; a single sign is that of the fraction", () => {
+  const read = ["1.120,5", "1,120.5", "-1 120,5", "1’120.5", "1.234.567", "1.120", "20 h/week", "7,5 h/day", "20 hours a week", "3 hrs"];
+  expect(read.map((text) => value(numberCell(text)))).toEqual([1120.5, 1120.5, -1120.5, 1120.5, 1_234_567, 1.12, 20, 7.5, 20, 3]);
+});
+
+test("durations are working days, or weeks of as many as a week has", () => {
+  expect(["5", "5 d", "3 w", "2 weeks", "1,5 w", "0", "10 Tage"].map((text) => value(durationCell(text, 4)))).toEqual([
+    5, 5, 12, 8, 6, 0, 10,
   ]);
+  expect(["", "w", "soon", "3 months"].map((text) => value(durationCell(text, 5)))).toEqual([undefined, undefined, undefined, undefined]);
+});
+
+test("a day without a year is the first such day from the plan's first on", () => {
+  const on = (text: string) => value(dateCell(text, "dayFirst", "2026-10-01"));
+  expect(["18.1.", "1.10.", "30.9.", "18 Jan", "29.2."].map(on)).toEqual([
+    "2027-01-18",
+    "2026-10-01",
+    "2027-09-30",
+    "2027-01-18",
+    "2028-02-29",
+  ]);
+  expect(["31.2.", "18.1", "1.13."].map(on)).toEqual([undefined, undefined, undefined]);
+  expect(value(dateCell("18.1.", "dayFirst"))).toBeUndefined();
 });
 
 test("texts that a spreadsheet would run are refused unless they are marked as text", () => {

@@ -32,7 +32,7 @@ export function findHeader(tables: readonly (readonly TableColumn[])[], rows: re
   let best = { at: 0, fit: 0 };
   for (let at = 0; at < Math.min(rows.length, MOST_ABOVE); at++)
     for (const columns of tables) {
-      const fit = fitOf(columns, rows[at], false) / columns.length;
+      const fit = fitShare(columns, rows[at], false);
       if (fit > best.fit) best = { at, fit };
     }
   return best.at;
@@ -47,8 +47,13 @@ export function isSumRow(cells: readonly string[]): boolean {
   return first !== undefined && sumWords.has(plainText(first));
 }
 
-/** How well a header fits a table: columns found, less needed ones that are missing counted heavily. */
-export function fitOf(columns: readonly TableColumn[], header: readonly string[], takesNear = true): number {
+/** How well a header fits a table: the share of its own columns that are found, less needed ones that are missing counted
+ * heavily. Columns that other tables have as well make no table less likely. */
+export function fitShare(columns: readonly TableColumn[], header: readonly string[], takesNear = true): number {
+  return fitOf(columns, header, takesNear) / columns.filter(({ isOnlyRead }) => !isOnlyRead).length;
+}
+
+function fitOf(columns: readonly TableColumn[], header: readonly string[], takesNear: boolean): number {
   const matched = matchHeaders(columns, header, takesNear);
   return columns.reduce((sum, { isNeeded }, at) => sum + (matched[at] === null ? (isNeeded ? -3 : 0) : 1), 0);
 }

@@ -87,3 +87,19 @@ test("ten thousand rates come in at once; a second one of the same day takes the
     { personId: "mara", from: "2010-01-01", rate: 41 },
   ]);
 });
+
+test("rates come with the currency of their table; a row in another one is refused with what to do", () => {
+  const [{ name: table, currency = plan.settings.currency }] = plan.rateTables;
+  const at = head("rates").indexOf("Currency");
+  expect(tableKinds.rates.rows(plan)[0][at]).toBe(currency);
+  const other = currency === "NOK" ? "SEK" : "NOK";
+  const row = (own: string) => [table, own, "default", "", "2029-01-01", "77"];
+  const { rows } = preview("rates", [
+    ["Rate table", "Currency", "Rate for", "Whose", "From", "Rate"],
+    row(other),
+    row(currency.toLowerCase()),
+    row(""),
+  ]);
+  expect(rows.map(({ outcome }) => outcome)).toEqual(["refuses", "adds", "leaves"]);
+  expect(rows[0]).toMatchObject({ reasons: [expect.stringContaining(`the rate table "${table}" is in ${currency}`)] });
+});

@@ -54,8 +54,8 @@ function takePattern(record: TableRecord, draft: Draft, options: ReadOptions): R
   const person = personOf(record, draft, options);
   if ("reason" in person) return refused(record.person?.trim() || "?", person.reason);
   const about = person.value.name;
-  const from = dateCell(record.from ?? "", options.dateOrder);
-  const to = record.to?.trim() ? dateCell(record.to, options.dateOrder) : null;
+  const from = dateCell(record.from ?? "", options.dateOrder, options.earliest);
+  const to = record.to?.trim() ? dateCell(record.to, options.dateOrder, options.earliest) : null;
   const week = weekdays.map(([key]) => numberCell(record[key]?.trim() || "0"));
   const reasons = [from, to, ...week].flatMap((read) => (read && "reason" in read ? [read.reason] : []));
   for (const hours of week)

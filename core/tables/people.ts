@@ -5,6 +5,7 @@ import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Person, rowSchemas } from "../plan/schema.ts";
 import { namedCell, namedOrMade, type Read, textCell, wordCell } from "./cells.ts";
+import { type Extras, extraColumns, withExtras } from "./personExtras.ts";
 import { RowReading, rowRead } from "./rowReading.ts";
 import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
 
@@ -69,6 +70,7 @@ export const peopleTable: TableKind = {
       aliases: ["location", "site", "city", "ort", "standort", "local", "cidade", "koht", "linn", "lieu", "ville", "lugar"],
     },
     { key: "kind", name: "Kind", aliases: ["type", "contract", "art", "vertrag", "tipo", "liik", "contrat"] },
+    ...extraColumns,
   ],
   rows: (plan) =>
     plan.people.map((person) => [
@@ -107,18 +109,21 @@ function takePerson(record: TableRecord, draft: Draft, options: ReadOptions, lin
   if (record.roles?.trim()) set.roleIds = rolesOf(record.roles, draft, options, reasons);
   if (record.calendar?.trim()) set.calendarId = reading.take(namedCell(record.calendar, draft.all("calendars"), "calendar"))?.id;
   if (record.kind?.trim()) set.kind = reading.take(wordCell(record.kind, kindWords));
-  if (reasons.length > 0) return refused(about, ...reasons);
   const base: Person = before ?? {
     id: record.id?.trim() || `${options.idStem}-${line}`,
     name: "",
     roleIds: [],
     calendarId: draft.all("calendars")[0]?.id ?? "",
   };
-  return putPerson(before, rowRead<Person>(base, set), draft);
+  const extras = withExtras(reading, rowRead<Person>(base, set), before, draft, options);
+  if (reasons.length > 0) return refused(about, ...reasons);
+  const outcome = putPerson(before, extras, draft);
+  if (outcome.outcome !== "refuses") for (const table of extras.tables) draft.put("rateTables", table);
+  return outcome;
 }
 
 /** Puts a person who was read into the draft, where the plan's schema takes them. */
-function putPerson(before: Person | undefined, after: Person, draft: Draft): RowOutcome {
+function putPerson(before: Person | undefined, { person: after, says: more }: Extras, draft: Draft): RowOutcome {
   const about = after.name;
   const checked = rowSchemas.people.safeParse(after, { reportInput: true });
   if (!checked.success) return refused(about, ...reasonsOf(schemaFaults(checked.error.issues, after)));
@@ -126,9 +131,9 @@ function putPerson(before: Person | undefined, after: Person, draft: Draft): Row
     return refused(about, `The last day ${after.employedTo} comes before the first, ${after.employedFrom}.`);
   if (!before) {
     draft.put("people", after);
-    return { outcome: "adds", about, says: statedOf(after, draft) };
+    return { outcome: "adds", about, says: [...statedOf(after, draft), ...more] };
   }
-  const says = differencesOf(before, after, draft);
+  const says = [...differencesOf(before, after, draft), ...more];
   if (says.length === 0) return { outcome: "leaves", about, says: [] };
   draft.put("people", after);
   return { outcome: "changes", about, says };

@@ -35,7 +35,7 @@ test("headers in another order and language are matched", () => {
     ["Tartu", "Welder; Fabricator", "Kai Sommer", "1.3.2027", "Tartu workshop"],
     ["Tartu", "fabricator", "Kai Sommer", "1.3.2027", "Tartu workshop"],
   ]);
-  expect(mapping).toEqual([null, 2, null, 1, 4, 3, null, 0, null]);
+  expect(mapping).toEqual([null, 2, null, 1, 4, 3, null, 0, null, null, null, null, null, null]);
   expect(counts).toMatchObject({ adds: 1, changes: 0, leaves: 0, refuses: 1 });
   expect(rows[0]).toMatchObject({ line: 2, outcome: "refuses", reasons: ['There is no role "Welder".'] });
   expect(rows[1]).toMatchObject({ line: 3, outcome: "adds", about: "Kai Sommer" });
@@ -249,4 +249,85 @@ test("the header is found under titles, sums are left out, lines are those of th
     options: { dateOrder: "dayFirst", idStem: "n" },
   });
   expect(byHand.rows.map(({ outcome }) => outcome)).toEqual(["leftOut", "refuses", "refuses"]);
+});
+
+test("hours a week, a share of full time, skills and rates come with the person; what the plan does not have is made where that is asked for", () => {
+  const rows = [
+    ["Name", "Role", "Weekly hours", "FTE", "Skills", "Cost rate", "Billing rate"],
+    ["Odile Farrow", "Fabricator", "20 h/week", "", "CNC routing 4; Welding", "€ 45,50", "80/h"],
+    ["Ben Aske", "Fabricator", "", "50 %", "", "", ""],
+    ["Ida Sund", "Fabricator", "37.5", "", "Gilding", "", ""],
+  ];
+  expect(preview("people", rows).counts).toMatchObject({ adds: 2, refuses: 1 });
+  const made = preview("people", rows, { makesNames: true });
+  expect(made.counts).toMatchObject({ adds: 3, refuses: 0 });
+  expect(made.makes).toContain("skill Gilding");
+  const after = made.edit && applyEdit(plan, made.edit).plan;
+  const [odile, ben, ida] = after?.people.slice(-3) ?? [];
+  const from = plan.settings.planStart;
+  const calendar = plan.calendars[0].week.reduce((sum, hours) => sum + hours, 0);
+  expect(odile.patterns).toEqual([{ from, week: [4, 4, 4, 4, 4, 0, 0] }]);
+  expect(ben.patterns?.[0].week.reduce((sum, hours) => sum + hours, 0)).toBeCloseTo(calendar / 2, 9);
+  expect(ida.patterns?.[0].week).toEqual([7.5, 7.5, 7.5, 7.5, 7.5, 0, 0]);
+  expect(odile.skills?.map(({ level }) => level)).toEqual([4, 3]);
+  const rates = (kind: "cost" | "bill") =>
+    after?.rateTables.find((own) => own.kind === kind)?.entries.filter((own) => own.personId === odile.id);
+  expect(rates("cost")).toEqual([{ personId: odile.id, rate: 45.5 }]);
+  expect(rates("bill")).toEqual([{ personId: odile.id, rate: 80 }]);
+  // The same file once more changes nothing.
+  const again = after && previewTable(after, { table: "people", source: "f", rows, options: { dateOrder: "dayFirst", idStem: "m" } });
+  expect(again?.counts).toMatchObject({ leaves: 3, adds: 0, changes: 0, refuses: 0 });
+});
+
+test("always: a week of imported hours adds up to them, to a tenth of an hour", () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 600 }), (tenths) => {
+      const { edit } = preview("people", [
+        ["Name", "Hours a week"],
+        ["Odile Farrow", `${tenths / 10}`],
+      ]);
+      const week = edit === null ? [] : (applyEdit(plan, edit).plan?.people.at(-1)?.patterns?.[0].week ?? plan.calendars[0].week);
+      expect(Math.round(week.reduce((sum, hours) => sum + hours, 0) * 10)).toBe(tenths);
+    }),
+  );
+});
+
+test("a column that was guessed and would refuse every row is not taken; chosen by hand it is", () => {
+  const rows = [
+    ["Name", "Role", "Start"],
+    ["Odile Farrow", "Fabricator", "after the summer"],
+    ["Ben Aske", "Fabricator", "soon"],
+  ];
+  const guessed = preview("people", rows);
+  expect(guessed.counts).toMatchObject({ adds: 2, refuses: 0 });
+  const start = tableKinds.people.columns.findIndex(({ key }) => key === "employedFrom");
+  expect(guessed.mapping[start]).toBeNull();
+  expect(guessed.passedOver).toEqual(["Start"]);
+  const chosen = previewTable(plan, {
+    table: "people",
+    source: "f",
+    rows,
+    mapping: guessed.mapping.with(start, 2),
+    options: { dateOrder: "dayFirst", idStem: "n" },
+  });
+  expect(chosen.counts).toMatchObject({ adds: 0, refuses: 2 });
+});
+
+test("leave of a calendar is that of whoever its title names; the others are told, or are somebody's that is chosen", () => {
+  const [one, other] = plan.people;
+  const rows = [
+    ["From", "To", "Hours", "Title", "E-mail"],
+    ["2027-09-06", "2027-09-10", "", `${one.name} – annual leave`, ""],
+    ["2027-09-13", "2027-09-13", "", `Dentist (${other.name.toUpperCase()})`, ""],
+    ["2027-09-20", "2027-09-20", "", "Company day", ""],
+  ];
+  const { rows: read, edit } = preview("timeOff", rows);
+  expect(read.map(({ outcome, about }) => [outcome, about])).toEqual([
+    ["adds", one.name],
+    ["adds", other.name],
+    ["refuses", "?"],
+  ]);
+  const after = edit && applyEdit(plan, edit).plan;
+  expect(after?.people[0].timeOff?.at(-1)).toMatchObject({ from: "2027-09-06", to: "2027-09-10", kind: "holiday" });
+  expect(preview("timeOff", rows, { subjectId: one.id }).counts).toMatchObject({ adds: 3, refuses: 0 });
 });

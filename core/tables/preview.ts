@@ -8,11 +8,12 @@ import type { Person, Plan, Row } from "../plan/schema.ts";
 import { assignmentsTable } from "./assignments.ts";
 import { madeLists, plainText } from "./cells.ts";
 import { expensesTable } from "./expenses.ts";
-import { findHeader, fitOf, isSumRow, matchHeaders } from "./headers.ts";
+import { findHeader, fitShare, isSumRow, matchHeaders } from "./headers.ts";
 import { holidaysTable } from "./holidays.ts";
 import { linksTable } from "./links.ts";
 import { patternsTable } from "./patterns.ts";
 import { peopleTable } from "./people.ts";
+import { madeTables } from "./personExtras.ts";
 import { personSkillsTable } from "./personSkills.ts";
 import { projectsTable } from "./projects.ts";
 import { ratesTable } from "./rates.ts";
@@ -36,7 +37,7 @@ export const tableKinds: Record<TableName, TableKind> = {
 
 /** The kind of table that a header looks most like. */
 export function guessTable(header: readonly string[]): TableName {
-  const fits = Object.values(tableKinds).map(({ name, columns }) => ({ name, fit: fitOf(columns, header) / columns.length }));
+  const fits = Object.values(tableKinds).map(({ name, columns }) => ({ name, fit: fitShare(columns, header) }));
   return fits.reduce((best, own) => (own.fit > best.fit ? own : best)).name;
 }
 
@@ -74,6 +75,8 @@ export interface Preview {
   /** Position of the row that names the columns. */
   header: number;
   mapping: (number | null)[];
+  /** Headers that look like columns and are not taken for them: every row would be refused because of what stands there. */
+  passedOver: string[];
   /** Why no row can be read: columns that are missing. */
   faults: string[];
   rows: PreviewRow[];
@@ -86,13 +89,16 @@ export interface Preview {
 
 /** Reads every row against the plan and against the rows before it. Rows without any text are passed over. */
 export function previewTable(plan: Plan, query: PreviewQuery): Preview {
-  const { table, source, rows, mapping, takes = {}, options } = query;
+  const { table, source, rows, mapping, takes = {} } = query;
+  const options = { earliest: plan.settings.planStart, ...query.options };
   const kind = tableKinds[table];
   const header = query.header ?? headerOf(rows, table);
-  const columns = mapping ? [...mapping] : matchHeaders(kind.columns, rows[header] ?? []);
+  const matched = matchHeaders(kind.columns, rows[header] ?? []);
+  const columns = mapping ? [...mapping] : withoutRefusing(plan, { ...query, header }, matched);
+  const passedOver = mapping ? [] : matched.flatMap((at) => (at === null || columns.includes(at) ? [] : [rows[header][at]]));
   const counts: Preview["counts"] = { adds: 0, changes: 0, leaves: 0, refuses: 0, leftOut: 0 };
   const faults = missingColumns(kind, columns, options);
-  if (faults.length > 0) return { header, mapping: columns, faults, rows: [], counts, makes: [], edit: null };
+  if (faults.length > 0) return { header, mapping: columns, passedOver, faults, rows: [], counts, makes: [], edit: null };
   const draft = new PlanDraft(plan);
   const seen = new Map<string, number>();
   const idAt = kind.columns[0].key === "id" ? columns[0] : null;
@@ -117,12 +123,33 @@ export function previewTable(plan: Plan, query: PreviewQuery): Preview {
   return {
     header,
     mapping: columns,
+    passedOver,
     faults,
     rows: outcomes,
     counts,
     makes: draft.made(),
     edit: changed.length > 0 ? { kind: "importRows", source, rows: changed } : null,
   };
+}
+
+/** As many rows show whether a column was guessed rightly. */
+const MOST_TRIED = 30;
+
+/** The columns that a header names, less those that a row can do without and that every row would be refused for. A name that
+ * the plan does not have is no such reason: it can be made. */
+function withoutRefusing(plan: Plan, query: PreviewQuery & { header: number }, matched: (number | null)[]): (number | null)[] {
+  const { table, rows, header, options } = query;
+  const { columns } = tableKinds[table];
+  const tried = rows.slice(0, header + 1 + MOST_TRIED);
+  const refusesAll = (mapping: (number | null)[]) => {
+    const { counts, faults } = previewTable(plan, { ...query, rows: tried, mapping, options: { ...options, makesNames: true } });
+    return faults.length === 0 && counts.refuses > 1 && counts.adds + counts.changes + counts.leaves === 0;
+  };
+  if (!refusesAll(matched)) return matched;
+  const needed = matched.map((at, column) => (columns[column].isNeeded || columns[column].key === "id" ? at : null));
+  // Rows that cannot be taken by what they need are not helped by leaving columns out.
+  if (refusesAll(needed)) return matched;
+  return matched.map((at, column) => (at === null || needed[column] !== null || !refusesAll(needed.with(column, at)) ? at : null));
 }
 
 function cellsByKey({ columns }: TableKind, mapping: readonly (number | null)[], cells: readonly Cell[]): Record<string, Cell | undefined> {
@@ -191,7 +218,8 @@ class PlanDraft implements Draft {
 
   /** What rows have named and the plan did not have, as "role Rigger". */
   made(): string[] {
-    return madeLists.flatMap((list) => [...this.#put[list].values()].map(({ name }) => `${listWords[list]} ${name}`));
+    const names = madeLists.flatMap((list) => [...this.#put[list].values()].map(({ name }) => `${listWords[list]} ${name}`));
+    return [...names, ...madeTables(this).map((name) => `${listWords.rateTables} ${name}`)];
   }
 
   changed(): EditOf<"importRows">["rows"] {

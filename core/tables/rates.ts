@@ -13,6 +13,7 @@ export const ratesTable: TableKind = {
   title: "Rates",
   columns: [
     { key: "table", name: "Rate table", isNeeded: true, aliases: ["ratetable", "table", "pricelist", "satztabelle", "tabela"] },
+    { key: "currency", name: "Currency", aliases: ["waehrung", "wahrung", "moeda", "valuuta"] },
     { key: "kind", name: "Rate for", isNeeded: true, aliases: ["ratefor", "subject", "kind", "fur"] },
     { key: "name", name: "Whose", aliases: ["name", "role", "person", "material", "who"] },
     { key: "from", name: "From", aliases: ["validfrom", "ab", "von", "de", "alates"] },
@@ -24,6 +25,7 @@ export const ratesTable: TableKind = {
     plan.rateTables.flatMap((table) =>
       table.entries.map((entry) => [
         table.name,
+        table.currency ?? plan.settings.currency,
         subjectOf(entry),
         nameOf(plan, entry),
         entry.from ?? "",
@@ -57,6 +59,12 @@ function takeRate(record: TableRecord, draft: Draft, options: ReadOptions, line:
   const reading = new RowReading(record, options);
   const { reasons } = reading;
   const table = reading.take(namedCell(record.table ?? "", draft.all("rateTables"), "rate table"));
+  const currency = record.currency?.trim().toUpperCase() ?? "";
+  const own = table?.currency ?? draft.plan.settings.currency;
+  if (table && currency !== "" && currency !== own)
+    reasons.push(
+      `Its currency is ${currency}, and the rate table "${table.name}" is in ${own}. Convert it, or use a table in ${currency}.`,
+    );
   const kind = reading.take(wordCell(record.kind ?? "", subjectWords));
   const of = kind === undefined ? undefined : reading.take(subjectIds(kind, record.name ?? "", draft));
   const [rate, overtimeRate, perUse] = ["rate", "overtime", "perUse"].map((column) => reading.cell(column, numberCell));

@@ -8,11 +8,11 @@ export class RowReading {
 
   constructor(
     readonly record: TableRecord,
-    readonly options: Pick<ReadOptions, "dateOrder">,
+    readonly options: Pick<ReadOptions, "dateOrder" | "earliest">,
   ) {}
 
   /** Reads a date as the file writes its dates. */
-  readonly date = (cell: Cell): Read<string> => dateCell(cell, this.options.dateOrder);
+  readonly date = (cell: Cell): Read<string> => dateCell(cell, this.options.dateOrder, this.options.earliest);
 
   /** The text of a cell; null for an empty one and for a column that is not there. */
   text(column: string): Cell | null {

@@ -12,6 +12,8 @@ export interface TableColumn {
   name: string;
   /** A row without it is refused. */
   isNeeded?: boolean;
+  /** Taken from a file, and not written to one: another table has it. */
+  isOnlyRead?: boolean;
   /** Other headers that mean it, in small letters without accents or signs. */
   aliases: readonly string[];
 }
@@ -25,6 +27,8 @@ export type TableRecord = Readonly<Record<string, Cell | undefined>>;
 /** How cells are to be read, and what stands in for a column that is not there. */
 export interface ReadOptions {
   dateOrder: DateOrder;
+  /** A day without a year is the first such day from this one on; the first day of the plan where it is left out. */
+  earliest?: string;
   /** Begins the ids of what is added; unique to one import. */
   idStem: string;
   /** Roles, skills and clients that rows name and the plan does not have are made. */
@@ -77,6 +81,9 @@ export const tableNames = [
   "rates",
 ] as const;
 export type TableName = (typeof tableNames)[number];
+
+/** The headers that a table goes out with. */
+export const writtenHeaders = ({ columns }: TableKind): Cell[] => columns.flatMap(({ name, isOnlyRead }) => (isOnlyRead ? [] : [name]));
 
 /** Faults as reasons, each with its place where that says more. */
 export function reasonsOf(faults: readonly Fault[]): string[] {

@@ -1,6 +1,6 @@
 // The table of time off: a row an entry.
 import type { Person, TimeOff } from "../plan/schema.ts";
-import { numberCell, numberText, textCell, wordCell } from "./cells.ts";
+import { numberCell, numberText, plainText, type Read, textCell, wordCell } from "./cells.ts";
 import { personColumn, personOf } from "./findPerson.ts";
 import { fromAliases, toAliases } from "./patterns.ts";
 import { RowReading } from "./rowReading.ts";
@@ -53,7 +53,7 @@ const stateWords = {
 } as const;
 
 function takeTimeOff(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
-  const person = personOf(record, draft, options);
+  const person = personOrTitled(record, draft, options);
   if ("reason" in person) return refused(record.person?.trim() || "?", person.reason);
   const about = person.value.name;
   const reading = new RowReading(record, options);
@@ -73,6 +73,23 @@ function takeTimeOff(record: TableRecord, draft: Draft, options: ReadOptions, li
   const stated = { from, to, ...(hours !== undefined && { hoursPerDay: hours }), kind, state, ...(note && { note }) };
   return putTimeOff(person.value, stated, reading.text("id")?.trim() ?? null, `${options.idStem}-${line}`, draft);
 }
+
+/** The person of a row; where no cell names one, the person whose name stands in its title: "Ada Quill – annual leave". */
+function personOrTitled(record: TableRecord, draft: Draft, options: ReadOptions): Read<Person> {
+  if (record.person?.trim() || !record.note) return personOf(record, draft, options);
+  const title = ` ${wordsOf(record.note)} `;
+  const named = draft.all("people").filter(({ name }) => title.includes(` ${wordsOf(name)} `));
+  if (named.length === 1) return { value: named[0] };
+  if (named.length > 1 && options.subjectId === undefined) return { reason: `"${record.note.trim()}" names ${named.length} people.` };
+  return personOf(record, draft, options);
+}
+
+const wordsOf = (text: string): string =>
+  text
+    .split(/[^\p{Letter}\p{Number}]+/u)
+    .map(plainText)
+    .filter((word) => word !== "")
+    .join(" ");
 
 /** One with a known id, or with the same dates and kind, takes the old one's place. */
 function putTimeOff(person: Person, stated: Omit<TimeOff, "id">, id: string | null, newId: string, draft: Draft): RowOutcome {

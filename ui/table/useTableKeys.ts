@@ -58,6 +58,7 @@ export function useTableKeys<R>({ props, columns, lines, reveal }: KeyOptions<R>
     else if (blocks.press(event)) event.preventDefault();
     else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "c" && !event.shiftKey)
       copy(props, columns, rows, line, column);
+    else if ((event.ctrlKey || event.metaKey) && toCorner(walker, event.key, place)) event.preventDefault();
     else if (!isPlain) return;
     else if (walk(walker, event, line, place) || takeKey(event.key, props, line, column, begin)) event.preventDefault();
   };
@@ -106,6 +107,14 @@ function walk<R>(walker: Walker<R>, { key, shiftKey }: KeyboardEvent, line: RowL
     stepCell(walker, line, place.column, key === "ArrowRight" ? 1 : -1, isMarking);
   else if (key === "ArrowLeft" && line.depth > 0) goTo(parentOf(rows, line), null);
   else return false;
+  return true;
+}
+
+/** To the first or the last row, and in cells to its first or last column; true where the key says so. */
+function toCorner<R>({ columns, rows, goTo }: Walker<R>, key: string, { column }: Place): boolean {
+  if (key !== "Home" && key !== "End") return false;
+  const at = key === "Home" ? 0 : -1;
+  goTo(rows.at(at), column === null ? null : (columns.at(at)?.id ?? null));
   return true;
 }
 

@@ -5,7 +5,7 @@ import { focusSoon } from "../../ui/focusSoon.ts";
 import { cellId } from "./cells.tsx";
 import type { useBalance } from "./useBalance.ts";
 
-/** Arrow keys, Home, End, Page up and Page down move between cells, Space opens a person, M gives work away, R leads to the remedies; a cell itself takes Enter. */
+/** Arrow keys, Home, End, Page up and Page down move between cells, Ctrl Home and Ctrl End to the corners, Space opens a person, M gives work away, R leads to the remedies; a cell itself takes Enter. */
 export function useGridKeys(
   { board, toggle, reassignIn, remedyIn }: ReturnType<typeof useBalance>,
   reveal: (row: number, period: number) => void,
@@ -17,8 +17,9 @@ export function useGridKeys(
   const press = useCallback(
     (event: KeyboardEvent) => {
       const place = placeOf(event.target);
-      if (!place || event.ctrlKey || event.metaKey || event.altKey) return;
-      const step = steps[event.key];
+      if (!place || event.altKey) return;
+      const step = event.ctrlKey || event.metaKey ? cornerSteps[event.key] : steps[event.key];
+      if (!step && (event.ctrlKey || event.metaKey)) return;
       const row = board.rows[place.row];
       if (step) {
         const next = { row: clamp(place.row + step[0], board.rows.length), period: clamp(place.period + step[1], board.periods.length) };
@@ -47,6 +48,12 @@ const steps: Record<string, [number, number]> = {
   PageDown: [PAGE_ROWS, 0],
   Home: [0, Number.NEGATIVE_INFINITY],
   End: [0, Number.POSITIVE_INFINITY],
+};
+
+/** With Ctrl: to the first and the last cell of the board. */
+const cornerSteps: Record<string, [number, number]> = {
+  Home: [Number.NEGATIVE_INFINITY, Number.NEGATIVE_INFINITY],
+  End: [Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY],
 };
 
 function placeOf(target: EventTarget): { row: number; period: number } | null {

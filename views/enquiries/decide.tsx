@@ -13,6 +13,7 @@ import { Field, FormFault, TextArea, TextInput } from "../../ui/field.tsx";
 import { momentOn } from "../../ui/momentOn.ts";
 import { newId } from "../../ui/newId.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
+import { useTyped } from "../../ui/typed.ts";
 import { useFrame, usePlanFacts } from "../frame/facts.ts";
 
 interface DecideProps {
@@ -26,10 +27,10 @@ const USUAL_PROBABILITY = "50";
 
 export function Decide({ enquiry, start, onStart }: DecideProps) {
   const [probability, setProbability] = useState(USUAL_PROBABILITY);
-  const [text, setText] = useState("");
-  const { fault, step } = useSteps(enquiry, { start, probability, text: text.trim(), onDone: () => setText("") });
+  const [text, setText] = useTyped(`enquiry ${enquiry.id}`);
+  const { fault, isSending, step } = useSteps(enquiry, { start, probability, text: text.trim(), onDone: () => setText(() => "") });
   const { state } = enquiry;
-  if (state === "approved") return null;
+  if (state === "approved") return text === "" || isSending ? null : <NotSent text={text} onDiscard={() => setText(() => "")} />;
   return (
     <SheetSection title="Decide">
       <div className="space-y-3">
@@ -46,11 +47,22 @@ export function Decide({ enquiry, start, onStart }: DecideProps) {
           </div>
         )}
         <Field label={state === "declined" ? "Message" : "Message, or why not"}>
-          <TextArea value={text} onChange={(event) => setText(event.target.value)} />
+          <TextArea value={text} onChange={(event) => setText(() => event.target.value)} />
         </Field>
         <FormFault>{fault}</FormFault>
         <Steps state={state} onStep={(to) => void step(to)} />
       </div>
+    </SheetSection>
+  );
+}
+
+/** What somebody was still typing when another person approved the enquiry. */
+function NotSent({ text, onDiscard }: { text: string; onDiscard: () => void }) {
+  return (
+    <SheetSection title="Your message was not sent">
+      <p className="pb-1 text-side">The enquiry has been approved in the meantime.</p>
+      <p className="whitespace-pre-wrap pb-2">{text}</p>
+      <Button onClick={onDiscard}>Discard</Button>
     </SheetSection>
   );
 }
@@ -89,6 +101,7 @@ function useSteps(
   const { user } = useFrame();
   const { today } = usePlanFacts();
   const [fault, setFault] = useState<string | null>(null);
+  const [isSending, setSending] = useState(false);
   const editOf = async (step: Step): Promise<Edit | string> => {
     const said = { by: user.name, at: momentOn(today), ...(text !== "" && { text }) };
     const date = readDate(start) ?? undefined;
@@ -104,11 +117,13 @@ function useSteps(
   const step = async (next: Step) => {
     const edit = await editOf(next);
     if (typeof edit === "string") return setFault(edit);
+    setSending(true);
     const faults = await session.edit(edit);
     setFault(faults[0]?.message ?? null);
     if (faults.length === 0) onDone();
+    setSending(false);
   };
-  return { fault, step };
+  return { fault, isSending, step };
 }
 
 const GONE = "Its project is no longer in the plan. Decline it, or take back what deleted the project.";

@@ -66,8 +66,8 @@ function Wishes({ form }: { form: FormOver<EnquiryFields> }) {
   return (
     <>
       <div className="field-pair">
-        <FormDate label="Wished start" control={control} name="wishedStart" placeholder="not said" />
-        <FormDate label="Wished finish" control={control} name="wishedFinish" placeholder="not said" />
+        <FormDate label="Requested start" control={control} name="wishedStart" placeholder="not said" />
+        <FormDate label="Requested finish" control={control} name="wishedFinish" placeholder="not said" />
         <Field label={`Value, ${currency}`} fault={errors.value?.message}>
           <TextInput {...register("value")} inputMode="decimal" placeholder="not said" />
         </Field>

@@ -30,7 +30,7 @@ export function EnquirySheet({ row, onClose }: { row: EnquiryRow; onClose: () =>
     <Sheet title={name} subtitle={[contact.name, contact.organisation].filter(Boolean).join(", ")} onClose={onClose}>
       <Said row={row} />
       {state !== "declined" && <Effect query={asIf} onStart={(day) => setStart(longDay(day))} />}
-      <Decide key={state} enquiry={enquiry} start={start} onStart={setStart} />
+      <Decide enquiry={enquiry} start={start} onStart={setStart} />
       <SheetSection>
         <Unfold title="Complete the facts" look="action">
           <EnquiryForm enquiry={enquiry} saveText="Save" onSave={save} />
@@ -57,7 +57,7 @@ function Said({ row: { enquiry, projectName } }: { row: EnquiryRow }) {
     <SheetSection>
       {purpose && <p className="whitespace-pre-wrap pb-1">{purpose}</p>}
       <p className="text-side">
-        {wished === "" ? "No date wished" : `Wished ${wished}`}
+        {wished === "" ? "No date requested" : `Requested ${wished}`}
         {value !== undefined && `, worth ${currency} ${moneyText(value * 100, 0)}`}
         {contact.email && (
           <>

@@ -54,7 +54,7 @@ const wishColumns: readonly TableColumn<EnquiryRow>[] = [
   },
   {
     id: "wished",
-    head: "Wished",
+    head: "Requested",
     width: 140,
     grow: 0.6,
     value: ({ enquiry }) => enquiry.wishedStart ?? null,

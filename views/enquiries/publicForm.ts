@@ -20,24 +20,24 @@ export function enquiryFormPage({ settings, templates, roles }: Offered, { value
   const chosen = (id: string) => (values.templateId === id ? " selected" : "");
   return page(
     `Enquiry to ${settings.name}`,
-    `<h1>What can we do for you?</h1>
-<p class="says">${escaped(settings.name)} will look at it and write back. Only what it is and who you are has to be filled in.</p>
-${Object.keys(faults).length > 0 ? '<p class="fault" role="alert">Nothing was sent yet: some of it has to be put right first.</p>' : ""}
+    `<h1>Send us an enquiry</h1>
+<p class="says">${escaped(settings.name)} will read it and write back. Only the project and your name are required.</p>
+${Object.keys(faults).length > 0 ? '<p class="fault" role="alert">Nothing was sent yet. Please correct the fields marked below.</p>' : ""}
 <form method="post" action="/enquire">
-${input("name", "What is it, in a few words?", 'required maxlength="300"')}
-<p><label for="purpose">What is it for?</label><textarea id="purpose" name="purpose" rows="5" maxlength="20000"${described("purpose")}>${value("purpose")}</textarea></p>${fault("purpose")}
-<div class="pair">${input("wishedStart", "It should begin", 'type="date"')}${input("wishedFinish", "and be done by", 'type="date"')}</div>
-${input("value", `What may it cost, ${escaped(settings.currency)}?`, 'type="number" min="0" step="any" inputmode="decimal"')}
+${input("name", "Project, in a few words", 'required maxlength="300"')}
+<p><label for="purpose">Purpose</label><textarea id="purpose" name="purpose" rows="5" maxlength="20000"${described("purpose")}>${value("purpose")}</textarea></p>${fault("purpose")}
+<div class="pair">${input("wishedStart", "Requested start", 'type="date"')}${input("wishedFinish", "Requested finish", 'type="date"')}</div>
+${input("value", `Budget, ${escaped(settings.currency)}`, 'type="number" min="0" step="any" inputmode="decimal"')}
 ${
   templates.length > 0
-    ? `<p><label for="templateId">What is it most like?</label><select id="templateId" name="templateId"><option value="">I cannot say</option>${templates.map(({ id, name }) => `<option value="${escaped(id)}"${chosen(id)}>${escaped(name)}</option>`).join("")}</select></p>`
+    ? `<p><label for="templateId">Similar to</label><select id="templateId" name="templateId"><option value="">Nothing on this list</option>${templates.map(({ id, name }) => `<option value="${escaped(id)}"${chosen(id)}>${escaped(name)}</option>`).join("")}</select></p>`
     : ""
 }
-<details${Object.keys(values).some((field) => field.startsWith("hours.") && values[field] !== "") ? " open" : ""}><summary>I know how many hours it takes</summary>
+<details${Object.keys(values).some((field) => field.startsWith("hours.") && values[field] !== "") ? " open" : ""}><summary>Hours by role, if you know them</summary>
 ${roles.map(({ id, name }) => input(`hours.${id}`, `${escaped(name)}, hours`, 'type="number" min="0" step="any" inputmode="decimal"')).join("\n")}
 </details>
 ${input("contactName", "Your name", 'required maxlength="300" autocomplete="name"')}
-${input("organisation", "For whom do you ask?", 'maxlength="300" autocomplete="organization"')}
+${input("organisation", "Organisation", 'maxlength="300" autocomplete="organization"')}
 ${input("email", "Your e-mail address", 'type="email" maxlength="300" autocomplete="email"')}
 <p><button>Send the enquiry</button></p>
 </form>`,
@@ -65,15 +65,17 @@ const entities: Record<string, string> = { "&": "&amp;", "<": "&lt;", ">": "&gt;
 const escaped = (text: string): string => text.replaceAll(/[&<>"']/g, (sign) => entities[sign]);
 
 const STYLE = `
-:root{color-scheme:light dark;--paper:#f2f1ec;--card:#fffefa;--ink:#1c2422;--ink-2:#55625f;--line:#d8d6cd;--pine:#1f5a50;--over:#9c3a17}
-@media (prefers-color-scheme:dark){:root{--paper:#161a19;--card:#1e2322;--ink:#eceae3;--ink-2:#a5b0ad;--line:#3a4241;--pine:#7fc4b3;--over:#f08a5d}}
-body{margin:0;background:var(--paper);color:var(--ink);font:16px/1.5 system-ui,sans-serif}
-main{max-width:640px;margin:40px auto;padding:28px 32px;background:var(--card);border:1px solid var(--line);border-radius:10px}
-h1{margin:0 0 4px;font:500 30px/1.2 Georgia,serif}
-.says{color:var(--ink-2);margin:0 0 20px}.fault{color:var(--over);margin:-6px 0 12px;font-size:14px}
-p{margin:0 0 14px}label{display:block;font-size:14px;color:var(--ink-2);margin-bottom:3px}
-input,textarea,select{box-sizing:border-box;width:100%;padding:8px 10px;font:inherit;color:inherit;background:var(--paper);border:1px solid var(--line);border-radius:6px}
-.pair{display:grid;grid-template-columns:1fr 1fr;gap:0 16px}summary{cursor:pointer;margin-bottom:14px;color:var(--pine)}
-button{padding:10px 18px;font:600 16px/1 system-ui,sans-serif;color:var(--card);background:var(--pine);border:0;border-radius:6px;cursor:pointer}
+@font-face{font-family:Text;src:url(/enquire/fonts/text.woff2) format("woff2");font-weight:400 700;font-display:swap}
+@font-face{font-family:Title;src:url(/enquire/fonts/title.woff2) format("woff2");font-weight:200 800;font-display:swap}
+:root{color-scheme:light dark;--paper:#f4f2ec;--sheet:#fffdf9;--ink:#1f2b2a;--ink-2:#55625f;--line:#dedace;--line-2:#cbc6b7;--pine:#1d5c53;--over:#b24a22}
+@media (prefers-color-scheme:dark){:root{--paper:#161a19;--sheet:#1d2221;--ink:#ebe8df;--ink-2:#adb6b1;--line:#323936;--line-2:#464e4a;--pine:#7fc2b3;--over:#f08a5d}}
+body{margin:0;background:var(--paper);color:var(--ink);font:14px/1.5 Text,system-ui,sans-serif}
+main{max-width:600px;margin:40px auto;padding:24px 28px;background:var(--sheet);border:1px solid var(--line);border-radius:6px}
+h1{margin:0 0 4px;font:500 26px/1.2 Title,Georgia,serif}
+.says{color:var(--ink-2);margin:0 0 18px}.fault{color:var(--over);margin:-8px 0 12px;font-size:13px}
+p{margin:0 0 12px}label{display:block;font-size:13px;color:var(--ink-2);margin-bottom:3px}
+input,textarea,select{box-sizing:border-box;width:100%;min-height:32px;padding:5px 9px;font:inherit;color:inherit;background:var(--sheet);border:1px solid var(--line-2);border-radius:6px}
+.pair{display:grid;grid-template-columns:1fr 1fr;gap:0 14px}summary{cursor:pointer;margin-bottom:12px;color:var(--pine)}
+button{min-height:34px;padding:0 16px;font:600 14px/1 Text,system-ui,sans-serif;color:var(--sheet);background:var(--pine);border:0;border-radius:6px;cursor:pointer}
 a{color:var(--pine)}:focus-visible{outline:2px solid var(--pine);outline-offset:2px}
 `;

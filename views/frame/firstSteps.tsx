@@ -2,6 +2,7 @@
 // The way from nothing to a first answer, and what the words mean: beside every screen for as long as somebody wants it.
 import { Check, X } from "lucide-react";
 import { useEffect, useSyncExternalStore } from "react";
+import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer, useHost } from "../../client/session.tsx";
 import { IconButton } from "../../ui/button.tsx";
 import Link from "../../ui/link.tsx";
@@ -49,28 +50,66 @@ interface Step {
 function useSteps(): Step[] {
   const { counts, planName } = useAnswer("frame", {}, useFrame().frame);
   const { roles } = useNames();
+  return [...peopleSteps(counts, planName !== "New plan", roles.length > 0), ...termsSteps(counts), ...workSteps(counts)];
+}
+
+type Counts = AnswerOf<"frame">["counts"];
+
+function peopleSteps(counts: Counts, isNamed: boolean, hasRoles: boolean): Step[] {
   return [
     {
       title: "Name the plan",
       says: "Its name, the time it covers, and when a week begins.",
       path: "/settings",
       link: "Settings",
-      isDone: planName !== "New plan",
+      isDone: isNamed,
     },
     {
       title: "Write down the roles",
       says: "What people work as. Type them, or paste a column from a spreadsheet.",
       path: "/settings/roles",
       link: "Roles",
-      isDone: roles.length > 0,
+      isDone: hasRoles,
     },
     {
       title: "Add the people",
-      says: "Press N for one, or import a list: name, role and hours a week are enough.",
+      says: "Press N for one, or paste or import a list: name, role, hours a week, skills and rates.",
       path: counts.people === 0 ? "/people/import" : "/people",
-      link: counts.people === 0 ? "Import people" : "People",
+      link: counts.people === 0 ? "Paste or import people" : "People",
       isDone: counts.people > 0,
     },
+  ];
+}
+
+/** What people cost, and when they do not work. */
+function termsSteps(counts: Counts): Step[] {
+  return [
+    {
+      title: "State the rates",
+      says: "What an hour costs and what it is billed at, by role or person.",
+      path: counts.rateTables === 0 ? "/settings/rate-tables" : "/rates",
+      link: counts.rateTables === 0 ? "Rate tables" : "Rates",
+      isDone: counts.hasRates,
+    },
+    {
+      title: "Add the holidays",
+      says: "Take those of a country into a calendar: nobody works on them.",
+      path: "/people/calendars",
+      link: "Calendars",
+      isDone: counts.hasHolidays,
+    },
+    {
+      title: "Enter the leave",
+      says: "Leave that is approved takes hours off a person’s capacity.",
+      path: "/people/leave",
+      link: "Leave",
+      isDone: counts.hasLeave,
+    },
+  ];
+}
+
+function workSteps(counts: Counts): Step[] {
+  return [
     {
       title: "Make a project, and its tasks",
       says: "In the project, type a line a task: “Build the frame, 24 h, Carpenter”. A pasted list becomes tasks too.",

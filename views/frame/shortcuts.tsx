@@ -31,6 +31,7 @@ const ofScreen: Record<string, Listed> = {
   "/balance": [
     ["← → ↑ ↓, Page up, Page down", "Move between cells"],
     ["Home, End", "First and last period"],
+    ["Ctrl Home, Ctrl End", "First and last cell of the board"],
     ["Enter", "Say how the cell’s figures come about"],
     ["Space", "Open or close the person’s assignments"],
     ["M", "Reassign work of the person"],

@@ -1,9 +1,7 @@
 "use client";
 // All rates of a table raised from a day on, and what that does to projects before it is done.
-import { useEffect, useMemo, useState } from "react";
-import type { AnswerOf } from "../../client/questions.ts";
-import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
-import type { Edit } from "../../core/edits/edit.ts";
+import { useMemo, useState } from "react";
+import { usePlan } from "../../client/session.tsx";
 import { raisedRates } from "../../core/entry/typeRates.ts";
 import { keysOf } from "../../core/plan/keysOf.ts";
 import type { RateSubject } from "../../core/plan/rateSubject.ts";
@@ -14,11 +12,11 @@ import { Choice } from "../../ui/choice.tsx";
 import { DateField } from "../../ui/dateField.tsx";
 import { DATE_HINT, readDate, writeDate } from "../../ui/dateText.ts";
 import { Field, TextInput } from "../../ui/field.tsx";
-import { countText, signedMoney } from "../../ui/format.ts";
+import { countText } from "../../ui/format.ts";
 import { textOptions } from "../../ui/options.ts";
-import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
+import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { toggledList } from "../../ui/toggled.ts";
-import { usePlanFacts } from "../frame/facts.ts";
+import { MoneyChanges } from "./moneyChanges.tsx";
 import type { RatesHook } from "./useRates.ts";
 
 const kinds: Record<RateSubject, string> = { role: "Roles", person: "People", default: "Everybody else", material: "Materials" };
@@ -81,59 +79,3 @@ function useRaise({ table, grid, today }: RatesHook, onClose: () => void) {
   const [isDate, isShare] = [date !== null, share !== null];
   return { from, setFrom, isDate, percent, setPercent, isShare, round, setRound, chosen, setChosen, edit, raise };
 }
-
-type Margins = AnswerOf<"margins">;
-
-const ALL_WORK = { pipeline: "full" } as const;
-
-/** What an edit does to the cost and revenue of projects over the whole plan. */
-export function MoneyChanges({ edit }: { edit: Edit }) {
-  const session = usePlan();
-  const { currency } = usePlanFacts();
-  const now = useMaybeAnswer("margins", ALL_WORK, null);
-  const [then, setThen] = useState<Margins | null>(null);
-  useEffect(() => {
-    let isWanted = true;
-    setThen(null);
-    void session.preview(edit, "margins", ALL_WORK).then((margins) => isWanted && setThen(margins));
-    return () => {
-      isWanted = false;
-    };
-  }, [session, edit]);
-  if (!now || !then) return <SheetSection title="What it does to projects">Working it out…</SheetSection>;
-  const changed = changesOf(now, then);
-  const sum = (key: "cost" | "revenue") => changed.reduce((all, own) => all + own[key], 0);
-  return (
-    <SheetSection title="What it does to projects">
-      {changed.length === 0 && <p className="text-ink-2">No project costs or earns anything else.</p>}
-      {changed.map((own) => (
-        <SumLine key={own.id} figure={moneyWords(own, currency)}>
-          {own.name}
-        </SumLine>
-      ))}
-      {changed.length > 1 && (
-        <SumLine figure={moneyWords({ cost: sum("cost"), revenue: sum("revenue") }, currency)} isTotal>
-          Together
-        </SumLine>
-      )}
-    </SheetSection>
-  );
-}
-
-interface MoneyChange {
-  cost: number;
-  revenue: number;
-}
-
-/** The projects that cost or bring in something else then, each with how much more. */
-const changesOf = (now: Margins, then: Margins): (MoneyChange & { id: string; name: string })[] =>
-  then.projects.flatMap(({ id, name, cost, revenue }) => {
-    const before = now.projects.find((own) => own.id === id);
-    const [by, more] = [cost - (before?.cost ?? 0), revenue - (before?.revenue ?? 0)];
-    return by === 0 && more === 0 ? [] : [{ id, name, cost: by, revenue: more }];
-  });
-
-const moneyWords = ({ cost, revenue }: MoneyChange, currency: string): string =>
-  [cost !== 0 && `cost ${signedMoney(cost, currency)}`, revenue !== 0 && `revenue ${signedMoney(revenue, currency)}`]
-    .filter(Boolean)
-    .join(", ");

@@ -18,8 +18,8 @@ export interface RateScene {
   onType: (row: RateRow, date: string, amount: number | null) => void;
   /** By row id. */
   uses: ReadonlyMap<string, RateUse>;
-  /** Another table to compare with: its row for the same. */
-  beside: { rowOf: (row: RateRow) => RateRow | undefined } | null;
+  /** Another table to compare with: its row for the same, and what its amounts are in the currency of this one. */
+  beside: { rowOf: (row: RateRow) => RateRow | undefined; exchanged: (amount: number, date: string) => number | null } | null;
 }
 
 /** Names the column of a day. */
@@ -43,10 +43,12 @@ export function rateColumns(dates: readonly string[], scene: RateScene): TableCo
   ];
 }
 
-/** What another table has for the same on a day; undefined where it has nothing, or there is none. */
-function theirsOn(row: RateRow, date: string, { beside, figure }: Pick<RateScene, "beside" | "figure">): number | undefined {
+/** What another table has for the same on a day, in the currency of this one: null where an exchange rate is missing,
+ * undefined where it has nothing, or there is none. */
+function theirsOn(row: RateRow, date: string, { beside, figure }: Pick<RateScene, "beside" | "figure">): number | null | undefined {
   const other = beside?.rowOf(row);
-  return other && inForce(other, date)?.[figure];
+  const amount = other && inForce(other, date)?.[figure];
+  return amount === undefined ? undefined : beside?.exchanged(amount, date);
 }
 
 /** How far another rate is from one's own. */
@@ -100,6 +102,7 @@ function dateColumn(date: string, isNow: boolean, scene: RateScene): TableColumn
       const own = <Rate row={row} date={date} figure={figure} isNow={isNow} />;
       const other = theirsOn(row, date, scene);
       if (!beside || other === undefined) return own;
+      if (other === null) return <TwoLines main={own} side="no exchange rate" />;
       return <TwoLines main={own} side={`${amountText(other)} ${apartText(inForce(row, date)?.[figure], other)}`} />;
     },
     edit: (row) => amountEdit(row, date, figure, onType),

@@ -10,14 +10,17 @@ import { copyName } from "../../core/plan/names.ts";
 import type { RateTable } from "../../core/plan/schema.ts";
 import { Button } from "../../ui/button.tsx";
 import { Choice } from "../../ui/choice.tsx";
+import { Field } from "../../ui/field.tsx";
 import Link from "../../ui/link.tsx";
 import { Menu } from "../../ui/menu.tsx";
 import { newId } from "../../ui/newId.ts";
 import { namedOptions, none, wordOptions } from "../../ui/options.ts";
+import { Picker } from "../../ui/picker.tsx";
 import { Segmented } from "../../ui/segmented.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
+import { currencyOptions } from "../settings/settingsForm.ts";
 import { ExchangeSheet } from "./exchangeSheet.tsx";
 import { MissingRates } from "./missingRates.tsx";
 import { RaiseSheet } from "./raiseSheet.tsx";
@@ -104,6 +107,7 @@ function Beside({ id, others, onChange }: { id: string; others: readonly RateTab
 
 function MoreMenu({ table, tables, onTable, onExchange }: TableProps & { onExchange: () => void }) {
   const session = usePlan();
+  const { currency: own } = usePlanFacts();
   const copy = async () => {
     const id = newId("rates");
     const row = { ...table, id, name: copyName(table.name, tables) };
@@ -111,7 +115,19 @@ function MoreMenu({ table, tables, onTable, onExchange }: TableProps & { onExcha
   };
   return (
     <Menu label="More" icon={<Ellipsis size={14} />}>
-      <div className="w-[170px]">
+      <div className="w-[190px]">
+        <div className="px-2 pb-2">
+          <Field label="Currency" hint="The amounts stay as typed">
+            <Picker
+              value={table.currency ?? own}
+              options={currencyOptions()}
+              onChange={(next) => {
+                const set = { currency: next === own ? null : next };
+                void session.edit({ kind: "changeNamed", list: "rateTables", id: table.id, set });
+              }}
+            />
+          </Field>
+        </div>
         <button type="button" className="menu-line" onClick={() => void copy()}>
           Copy this table
         </button>

@@ -22,12 +22,15 @@ export function useRates(table: RateTable) {
   const [figure, setFigure] = useState<RateFigure>("rate");
   const [subjects, setSubjects] = useState<readonly SubjectIds[]>([]);
   const [dates, setDates] = useState<readonly string[]>([]);
+  const [typed, setTyped] = useState<object | null>(null);
   const grid = useMemo(() => rateGrid(table.entries, names, { subjects, dates }), [table, names, subjects, dates]);
   return useMemo(() => {
     const type = (cells: readonly RateCell[]) => {
       const edit = typedRates(table.id, cells);
       if (cells.some((cell) => standsAlone(table.id, cell))) toast("Overtime and a charge per use stand beside a rate: type that first.");
-      if (edit) void session.edit(edit);
+      if (!edit) return;
+      setTyped(edit);
+      void session.edit(edit);
     };
     return {
       table,
@@ -37,11 +40,13 @@ export function useRates(table: RateTable) {
       today: formatDay(today),
       blocks: blockActions(grid.dates, figure, type),
       type,
+      /** The rates that were typed last. */
+      typed,
       addSubject: (of: SubjectIds) => setSubjects((known) => [...known.filter((own) => rateSubject(own) !== rateSubject(of)), of]),
       addDate: (date: string) => setDates((known) => [...known, date]),
       session,
     };
-  }, [session, table, grid, figure, today]);
+  }, [session, table, grid, figure, today, typed]);
 }
 
 /** True of a figure besides a rate where there is no rate that it could stand beside. */

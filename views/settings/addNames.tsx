@@ -7,8 +7,11 @@ import { Button } from "../../ui/button.tsx";
 import { Choice } from "../../ui/choice.tsx";
 import { TextInput } from "../../ui/field.tsx";
 import { countText } from "../../ui/format.ts";
+import { Picker } from "../../ui/picker.tsx";
 import { takeOut } from "../../ui/takeOut.ts";
+import { usePlanFacts } from "../frame/facts.ts";
 import { listNames } from "./paths.ts";
+import { currencyOptions } from "./settingsForm.ts";
 import type { NameListHook, NewName } from "./useNameList.ts";
 
 export function AddNames({ names }: { names: NameListHook }) {
@@ -34,7 +37,7 @@ export function AddNames({ names }: { names: NameListHook }) {
 
 /** What some lists state beside a name. */
 function Detail({ list, value, onChange }: { list: NameListHook["list"]; value: string; onChange: (detail: string) => void }) {
-  if (list === "rateTables") return <Choice label="Kind" value={value} onChange={onChange} options={kinds} />;
+  if (list === "rateTables") return <TableKind value={value} onChange={onChange} />;
   if (list !== "materials" && list !== "skills") return null;
   return (
     <TextInput
@@ -44,6 +47,18 @@ function Detail({ list, value, onChange }: { list: NameListHook["list"]; value: 
       onChange={(event) => onChange(event.target.value)}
       width={150}
     />
+  );
+}
+
+/** The kind of a rate table and its currency, such as "cost EUR". */
+function TableKind({ value, onChange }: { value: string; onChange: (detail: string) => void }) {
+  const { currency: own } = usePlanFacts();
+  const [kind = "cost", currency = own] = value.split(" ");
+  return (
+    <>
+      <Choice label="Kind" value={kind} onChange={(next) => onChange(`${next} ${currency}`)} options={kinds} />
+      <Picker label="Currency" value={currency} onChange={(next) => onChange(`${kind} ${next}`)} options={currencyOptions()} width={90} />
+    </>
   );
 }
 

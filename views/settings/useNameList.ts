@@ -9,6 +9,7 @@ import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
 import { isOneOf } from "../../core/plan/oneOf.ts";
 import { countText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
+import { usePlanFacts } from "../frame/facts.ts";
 import { listNames } from "./paths.ts";
 
 const marks: Record<MarkList, "category" | "place"> = { categories: "category", places: "place" };
@@ -22,6 +23,7 @@ export interface NewName {
 
 export function useNameList(initial: Initial<AnswerOf<"nameList">>) {
   const session = usePlan();
+  const { currency } = usePlanFacts();
   const { list } = dataOf(initial);
   const answer = useAnswer("nameList", { list }, initial);
   const [openId, setOpenId] = useQueryState("name", parseAsString.withOptions({ shallow: true }));
@@ -59,7 +61,7 @@ export function useNameList(initial: Initial<AnswerOf<"nameList">>) {
       if (isMarkList(list)) return null;
       const known = new Set(answer.rows.map(({ name }) => name.trim().toLowerCase()));
       const added = names.filter(({ name }) => !known.has(name.toLowerCase()) && known.add(name.toLowerCase()));
-      const edits = added.map((own): SingleEdit => ({ kind: "addNamed", list, row: rowOf(list, own) }));
+      const edits = added.map((own): SingleEdit => ({ kind: "addNamed", list, row: rowOf(list, own, currency) }));
       if (edits.length === 0) return 0;
       const { one, many } = listNames[list];
       const words = `add ${countText(edits.length, one, many.toLowerCase())}`;
@@ -70,9 +72,14 @@ export function useNameList(initial: Initial<AnswerOf<"nameList">>) {
 
 export type NameListHook = ReturnType<typeof useNameList>;
 
-function rowOf(list: NameList, { name, detail }: NewName) {
+/** The row of a new name; a rate table states its currency where that is another than the plan's `own`. */
+function rowOf(list: NameList, { name, detail }: NewName, own: string) {
   const id = newId(listNames[list].one.replace(" ", "-"));
   if (list === "materials") return { id, name, unit: detail === "" ? "piece" : detail };
-  if (list === "rateTables") return { id, name, kind: detail === "bill" ? "bill" : "cost", entries: [] };
+  if (list === "rateTables") {
+    const [kind, currency] = detail.split(" ");
+    const isForeign = currency !== undefined && /^[A-Z]{3}$/.test(currency) && currency !== own;
+    return { id, name, kind: kind === "bill" ? "bill" : "cost", entries: [], ...(isForeign && { currency }) };
+  }
   return { id, name, ...(list === "skills" && detail !== "" && { group: detail }) };
 }

@@ -7,8 +7,10 @@ import { useAnswer } from "../../client/session.tsx";
 import { Button } from "../../ui/button.tsx";
 import { closed } from "../../ui/closed.ts";
 import { countText, shareText } from "../../ui/format.ts";
+import Link from "../../ui/link.tsx";
 import { useFrame } from "../frame/facts.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { useLinkTo } from "../frame/windowed.ts";
 import { HandSheet } from "./handSheet.tsx";
 import { KindsSheet } from "./kindsSheet.tsx";
 import { SignalList } from "./signalList.tsx";
@@ -18,6 +20,7 @@ import { WeeksAhead } from "./weeksAhead.tsx";
 
 export function Today({ initial }: { initial: Initial<AnswerOf<"today">> }) {
   const { clock, frame } = useFrame();
+  const linkTo = useLinkTo();
   const { counts } = useAnswer("frame", {}, frame);
   const today = useAnswer("today", { clock }, initial);
   const [sheet, setSheet] = useQueryState("sheet", parseAsString.withOptions({ shallow: true }));
@@ -26,7 +29,7 @@ export function Today({ initial }: { initial: Initial<AnswerOf<"today">> }) {
   return (
     <Screen
       title="Today"
-      figures={<TodayFigures today={today} />}
+      figures={counts.people > 0 && <TodayFigures today={today} />}
       actions={
         <>
           {snoozed.length > 0 && <Button onClick={() => void setSheet("snoozed")}>{countText(snoozed.length, "signal")} snoozed</Button>}
@@ -37,8 +40,16 @@ export function Today({ initial }: { initial: Initial<AnswerOf<"today">> }) {
     >
       <div className="today-parts">
         {counts.people === 0 ? (
-          <Empty title="Nobody is on the roster yet">
-            What wants attention stands here once there are people and work. <i>First steps</i> in the menu <i>Plan</i> lead there.
+          <Empty title="Begin with the people">
+            Overloads, open work and late dates stand here once there are people and work.{" "}
+            <Link className="text-link" href={linkTo("/people/import")}>
+              Paste or import people
+            </Link>
+            , or{" "}
+            <Link className="text-link" href={linkTo("/people")}>
+              add them one by one
+            </Link>
+            .
           </Empty>
         ) : signals.length === 0 ? (
           <Empty title="Nothing wants attention">
@@ -52,7 +63,7 @@ export function Today({ initial }: { initial: Initial<AnswerOf<"today">> }) {
             onHand={(key) => void setSheet(`hand:${key}`)}
           />
         )}
-        <WeeksAhead weeks={today.weeks} />
+        {counts.people > 0 && <WeeksAhead weeks={today.weeks} />}
       </div>
     </Screen>
   );

@@ -2,7 +2,7 @@
 import { tableRows } from "../../../client/seen.ts";
 import { MOST_BYTES } from "../../../core/plan/limits.ts";
 import { tableKinds } from "../../../core/tables/preview.ts";
-import { type TableName, tableNames } from "../../../core/tables/table.ts";
+import { type TableName, tableNames, writtenHeaders } from "../../../core/tables/table.ts";
 import { writeCsv } from "../../../interchange/csv.ts";
 import type { TextTable } from "../../../interchange/textTable.ts";
 import { readBytes } from "../../body.ts";
@@ -15,19 +15,23 @@ export async function GET(request: Request): Promise<Response> {
   const { searchParams } = new URL(request.url);
   const asked = searchParams.get("table") ?? "";
   const format = searchParams.get("format") ?? "csv";
+  const isTemplate = searchParams.get("template") === "true";
   const names = asked === "all" ? tableNames : tableNames.filter((name) => name === asked);
   if (names.length === 0) return refuse(404, `There is no table "${asked}"; there are ${tableNames.join(", ")}.`);
-  if (format === "xlsx") return downloadWorkbook(await tablesOf(names), `${asked}.xlsx`, request.signal);
+  if (format === "xlsx")
+    return downloadWorkbook(await tablesOf(names, isTemplate), `${asked}${isTemplate ? "-template" : ""}.xlsx`, request.signal);
   if (format !== "csv" || names.length > 1) return refuse(400, 'A table comes as "csv" or "xlsx"; all together only as "xlsx".');
-  const [table] = await tablesOf(names);
-  return download(writeCsv(table.rows), `${asked}.csv`, CSV_TYPE);
+  const [table] = await tablesOf(names, isTemplate);
+  return download(writeCsv(table.rows), `${asked}${isTemplate ? "-template" : ""}.csv`, CSV_TYPE);
 }
 
-async function tablesOf(names: readonly TableName[]): Promise<TextTable[]> {
+/** @param isTemplate True for the headers alone, those that are only read among them. */
+async function tablesOf(names: readonly TableName[], isTemplate: boolean): Promise<TextTable[]> {
   const { plan } = (await openStore()).snapshot();
   return names.map((name) => {
     const table = tableKinds[name];
-    return { name: table.title, rows: [table.columns.map((column) => column.name), ...tableRows(plan, table, BUILT_IN_USER.sight)] };
+    const columns = isTemplate ? table.columns.map((column) => column.name) : writtenHeaders(table);
+    return { name: table.title, rows: [columns, ...(isTemplate ? [] : tableRows(plan, table, BUILT_IN_USER.sight))] };
   });
 }
 

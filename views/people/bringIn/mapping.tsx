@@ -83,7 +83,7 @@ function TakenAs({ hook: { ways, setWays, chooseSheet, preview }, read }: PartPr
         <Choice value={ways.dateOrder} onChange={(dateOrder) => setWays({ dateOrder })} options={wordOptions(dateOrders)} />
       </Field>
       <CheckboxField checked={ways.makesNames} onChange={(makesNames) => setWays({ makesNames })}>
-        Make roles, skills and clients that are not there yet
+        Make roles, skills, clients and rate tables that are not there yet
       </CheckboxField>
       {(preview?.makes.length ?? 0) > 0 && <p className="text-side">Would make the {preview?.makes.join(", the ")}.</p>}
     </div>

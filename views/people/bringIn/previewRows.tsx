@@ -15,11 +15,22 @@ type Shown = "all" | PreviewRow["outcome"];
 export function PreviewRows({ hook: { preview, ways, setWays } }: { hook: BringInHook }) {
   const [shown, setShown] = useState<Shown>("all");
   const all = preview?.rows;
-  const rows = useMemo(() => (all ?? []).filter(({ outcome }) => shown === "all" || outcome === shown), [all, shown]);
+  const rows = useMemo(() => {
+    const asked = (all ?? []).filter(({ outcome }) => shown === "all" || outcome === shown);
+    // What is not going to be imported comes first: it is what wants looking at.
+    return asked.toSorted((a, b) => Number(b.outcome === "refuses") - Number(a.outcome === "refuses"));
+  }, [all, shown]);
   if (!preview) return <p className="p-6 text-ink-2">Working out what this file would do…</p>;
   if (preview.faults.length > 0) return <Faults faults={preview.faults} />;
+  const { passedOver } = preview;
   return (
     <>
+      {passedOver.length > 0 && (
+        <p className="pb-2 text-ochre-ink">
+          {passedOver.map((name) => `“${name}”`).join(", ")} {passedOver.length === 1 ? "is" : "are"} not imported: every row would be
+          refused because of what stands there. To import it all the same, choose it under Columns.
+        </p>
+      )}
       <div className="pb-2">
         <Segmented<Shown>
           label="Rows to show"

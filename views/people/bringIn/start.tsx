@@ -8,7 +8,7 @@ import { tableKinds } from "../../../core/tables/preview.ts";
 import { tableNames } from "../../../core/tables/table.ts";
 import { Button, TextButton } from "../../../ui/button.tsx";
 import { DownloadLink } from "../../../ui/downloadLink.tsx";
-import { FormFault } from "../../../ui/field.tsx";
+import { FormFault, TextArea } from "../../../ui/field.tsx";
 import { useNames } from "../../frame/facts.ts";
 import { FeedLinks } from "../../frame/feedLinks.tsx";
 import type { BringInHook } from "./useBringIn.ts";
@@ -48,9 +48,31 @@ function DropPlace({ hook }: { hook: BringInHook }) {
           holidays and time off as iCalendar. What it would do is shown row by row first.
         </p>
         <ChooseFile hook={hook} />
+        <PasteRows hook={hook} />
         <FormFault>{hook.fault}</FormFault>
       </div>
     </section>
+  );
+}
+
+/** Rows copied from a spreadsheet are read as a file of them would be. */
+function PasteRows({ hook }: { hook: BringInHook }) {
+  return (
+    <div className="pt-3">
+      <TextArea
+        aria-label="Rows to import"
+        placeholder="Or paste rows from a spreadsheet here, with their headers"
+        rows={2}
+        value=""
+        onChange={() => undefined}
+        onPaste={(event) => {
+          const text = event.clipboardData.getData("text/plain");
+          if (text.trim() === "") return;
+          event.preventDefault();
+          void hook.open(new File([text], "Pasted rows", { type: "text/plain" }));
+        }}
+      />
+    </div>
   );
 }
 
@@ -93,7 +115,7 @@ function ExportTables() {
     <section aria-label="Export" className="box px-4 py-3">
       <h2 className="heading-soft">Export</h2>
       <p className="pb-2 text-ink-2">
-        With the headers that come in again.{" "}
+        A file that goes out can come in again; a template has the headers alone.{" "}
         <DownloadLink className="text-link" href="/api/tables?table=all&format=xlsx" name="tables.xlsx">
           All of it as one XLSX
         </DownloadLink>
@@ -102,6 +124,14 @@ function ExportTables() {
         {tableNames.map((name) => (
           <li key={name} className="flex gap-3 line-above py-1.5">
             <span className="flex-1">{tableKinds[name].title}</span>
+            <DownloadLink
+              className="text-link"
+              href={`/api/tables?table=${name}&format=xlsx&template=true`}
+              name={`${name}-template.xlsx`}
+              label={`Template for ${tableKinds[name].title}`}
+            >
+              Template
+            </DownloadLink>
             {link(name, "csv")}
             {link(name, "xlsx")}
           </li>

@@ -1,0 +1,112 @@
+"use client";
+// What other rates do to the cost and revenue of projects: of an edit before it is made, and of what was typed last.
+import { useEffect, useRef, useState } from "react";
+import type { AnswerOf } from "../../client/questions.ts";
+import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
+import type { Edit } from "../../core/edits/edit.ts";
+import { countText, signedMoney } from "../../ui/format.ts";
+import { SheetSection, SumLine } from "../../ui/sheet.tsx";
+import { Unfold } from "../../ui/unfold.tsx";
+import { usePlanFacts } from "../frame/facts.ts";
+
+type Margins = AnswerOf<"margins">;
+
+const ALL_WORK = { pipeline: "full" } as const;
+
+/** What an edit does to the cost and revenue of projects over the whole plan. */
+export function MoneyChanges({ edit }: { edit: Edit }) {
+  const session = usePlan();
+  const now = useMaybeAnswer("margins", ALL_WORK, null);
+  const [then, setThen] = useState<Margins | null>(null);
+  useEffect(() => {
+    let isWanted = true;
+    setThen(null);
+    void session.preview(edit, "margins", ALL_WORK).then((margins) => isWanted && setThen(margins));
+    return () => {
+      isWanted = false;
+    };
+  }, [session, edit]);
+  if (!now || !then) return <SheetSection title="What it does to projects">Working it out…</SheetSection>;
+  return (
+    <SheetSection title="What it does to projects">
+      <ChangeLines now={now} then={then} />
+    </SheetSection>
+  );
+}
+
+function ChangeLines({ now, then }: { now: Margins; then: Margins }) {
+  const { currency } = usePlanFacts();
+  const changed = changesOf(now, then);
+  return (
+    <>
+      {changed.length === 0 && <p className="text-ink-2">{NO_CHANGE}</p>}
+      {changed.map((own) => (
+        <SumLine key={own.id} figure={moneyWords(own, currency)}>
+          {own.name}
+        </SumLine>
+      ))}
+      {changed.length > 1 && (
+        <SumLine figure={moneyWords(sumOf(changed), currency)} isTotal>
+          Together
+        </SumLine>
+      )}
+    </>
+  );
+}
+
+/** What the rates that were typed last have done to projects. `typed` is another object each time; null before the first. */
+export function LastChange({ typed }: { typed: object | null }) {
+  const now = useMaybeAnswer("margins", ALL_WORK, null);
+  const latest = useRef(now);
+  const [before, setBefore] = useState<Margins | null>(null);
+  useEffect(() => {
+    if (typed) setBefore(latest.current);
+  }, [typed]);
+  useEffect(() => {
+    latest.current = now;
+  }, [now]);
+  if (!typed || !before || !now) return null;
+  return (
+    <div role="status" className="max-w-[460px] pt-2 text-side">
+      {now === before ? "Working out what the rate does to projects…" : <LastLines now={before} then={now} />}
+    </div>
+  );
+}
+
+/** The sum in a line, and the projects below where they are asked for: the rates keep the room. */
+function LastLines({ now, then }: { now: Margins; then: Margins }) {
+  const { currency } = usePlanFacts();
+  const changed = changesOf(now, then);
+  if (changed.length === 0) return NO_CHANGE;
+  const title = `Last change: ${moneyWords(sumOf(changed), currency)} in ${countText(changed.length, "project")}`;
+  return (
+    <Unfold title={title}>
+      <ChangeLines now={now} then={then} />
+    </Unfold>
+  );
+}
+
+const NO_CHANGE = "No project costs or earns anything else.";
+
+interface MoneyChange {
+  cost: number;
+  revenue: number;
+}
+
+/** The projects that cost or bring in something else then, each with how much more. */
+const changesOf = (now: Margins, then: Margins): (MoneyChange & { id: string; name: string })[] =>
+  then.projects.flatMap(({ id, name, cost, revenue }) => {
+    const before = now.projects.find((own) => own.id === id);
+    const [by, more] = [cost - (before?.cost ?? 0), revenue - (before?.revenue ?? 0)];
+    return by === 0 && more === 0 ? [] : [{ id, name, cost: by, revenue: more }];
+  });
+
+const sumOf = (changed: readonly MoneyChange[]): MoneyChange => ({
+  cost: changed.reduce((sum, { cost }) => sum + cost, 0),
+  revenue: changed.reduce((sum, { revenue }) => sum + revenue, 0),
+});
+
+const moneyWords = ({ cost, revenue }: MoneyChange, currency: string): string =>
+  [cost !== 0 && `cost ${signedMoney(cost, currency)}`, revenue !== 0 && `revenue ${signedMoney(revenue, currency)}`]
+    .filter(Boolean)
+    .join(", ");
