@@ -7,9 +7,10 @@ import { solveProgram } from "../client/solver.ts";
 import { buildModel } from "../core/model.ts";
 
 parentPort?.once("message", async ({ plan, query, sight }: EvenOutJob) => {
-  let told = 0;
+  let [told, result] = [0, 0];
   const tell = (news: EvenOutNews, isDone: boolean) => {
-    // Lines are told once each.
+    // Lines are told once each; those of a better result from the first on.
+    if (news.result !== result) [told, result] = [0, news.result];
     parentPort?.postMessage(JSON.stringify({ news: { ...news, found: news.found.slice(told) }, isDone }));
     told = news.found.length;
   };

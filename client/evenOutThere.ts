@@ -12,12 +12,13 @@ export async function evenOutThere(
   tell: (news: EvenOutNews, isDone: boolean) => void,
   signal: AbortSignal,
 ): Promise<boolean> {
-  const found: EvenOutNews["found"] = [];
+  let found: EvenOutNews["found"] = [];
   let last: EvenOutNews | null = null;
   try {
     const response = await post("/api/even-out", { body: JSON.stringify(query), signal });
     if (!response.ok) return false;
     for await (const { news, isDone } of answerLines<{ news: EvenOutNews; isDone: boolean }>(response)) {
+      if (last && news.result !== last.result) found = [];
       found.push(...news.found);
       last = { ...news, found: [...found] };
       tell(last, isDone);

@@ -1,7 +1,8 @@
 // Long searches over the plan, in pieces short enough that the worker answers everything else in between.
 import { type RemedyLine, remedyLine } from "../core/answers/remedyLines.ts";
 import { compareByMissed, type Missed, searchForDeadline } from "../core/balancing/deadline.ts";
-import { type EvenOutOptions, type EvenOutProgress, EvenOutSearch } from "../core/balancing/evenOut.ts";
+import type { EvenOutOptions, EvenOutProgress } from "../core/balancing/evenOut.ts";
+import { type EvenOutEnd, EvenOutRestarts } from "../core/balancing/evenOutRestarts.ts";
 import { solvedGifts } from "../core/balancing/giveProgram.ts";
 import { searchForIdle } from "../core/balancing/idle.ts";
 import { compareForLeave, searchForLeave } from "../core/balancing/leave.ts";
@@ -104,6 +105,12 @@ const orders: Record<RemedyProblem["about"], (a: Remedy, b: Remedy) => number> =
 export interface EvenOutNews extends EvenOutProgress {
   /** Seconds spent so far. */
   seconds: number;
+  /** Searches that have come to their end; the best of them counts. */
+  attempts: number;
+  /** Why it ended; null until then, and where somebody stopped it. */
+  ended: EvenOutEnd | null;
+  /** Counts up whenever a better result takes the place of the lines before. */
+  result: number;
   /** Measured one after the other. */
   found: RemedyLine[];
 }
@@ -114,25 +121,27 @@ const [MOST_GIVEN, MOST_SOLVE_SECONDS] = [60, 4];
 function evenOutSearch(model: Model, { scope, seconds, ...options }: EvenOutQuery): Search<EvenOutNews> {
   const started = performance.now();
   const spent = () => (performance.now() - started) / 1000;
-  const search = new EvenOutSearch(model, {
+  const search = new EvenOutRestarts(model, {
     ...options,
     ...scopeOf(model, scope),
     mostSteps: Number.POSITIVE_INFINITY,
     isOver: () => spent() >= seconds,
   });
   // Lines are told in names once each.
-  const told: RemedyLine[] = [];
+  let [told, of, result]: [RemedyLine[], typeof search.best, number] = [[], search.best, 0];
   return {
     prepare: async (solve) => {
-      const program = search.giveProgram(MOST_GIVEN);
+      const program = search.best.giveProgram(MOST_GIVEN);
       const solved = program && (await solvedGifts(program, solve, Math.min(MOST_SOLVE_SECONDS, seconds / 3)));
-      if (solved) search.beginWith(solved.gifts);
+      if (solved) search.best.beginWith(solved.gifts);
     },
     steps: search.run(),
     news: () => {
-      const { lines } = search.result();
+      if (of !== search.best) [told, of, result] = [[], search.best, result + 1];
+      const { lines } = search.best.result();
       for (const line of lines.slice(told.length)) told.push(remedyLine(model, { ...line, left: 0 }));
-      return { ...search.progress(), seconds: spent(), found: [...told] };
+      const { attempts, ended } = search;
+      return { ...search.progress(), seconds: spent(), attempts, ended, result, found: [...told] };
     },
   };
 }

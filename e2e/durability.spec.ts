@@ -125,7 +125,7 @@ test("a change made while the server is stopped is kept, and saved when it is ba
 test("an empty folder says what belongs on each screen, and a plan file opens from there", async ({ page }) => {
   server = await emptyServer();
   await page.goto(`${server.url}/`);
-  await expect(page.getByText("Nobody is on the roster yet")).toBeVisible();
+  await expect(page.getByText("Begin with the people")).toBeVisible();
   await page.getByRole("link", { name: "Money" }).click();
   await expect(page.getByText("Nothing yet", { exact: true })).toBeVisible();
   // The page stands before its buttons can be used.

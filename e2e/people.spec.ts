@@ -460,6 +460,7 @@ test("people pasted from a spreadsheet come with hours a week and rates; templat
   await expect(page.getByRole("row", { name: /Odile Farrow/ })).toContainText("cost rate: 1045.5");
   await page.getByRole("button", { name: "Import 2 rows" }).click();
   await expect(page.getByText("2 rows imported")).toBeVisible();
+  await untilSaved(page);
   const { plan } = await (await request.get(`${server.url}/api/plan`)).json();
   const ben = plan.people.find(({ name }: { name: string }) => name === "Ben Aske");
   expect(ben.patterns[0].week).toEqual([7.5, 7.5, 7.5, 7.5, 7.5, 0, 0]);
@@ -468,4 +469,28 @@ test("people pasted from a spreadsheet come with hours a week and rates; templat
   expect(template).toContain('Hours a week,"Share of full time, %",Skills,Cost rate,Billing rate');
   const out = await (await request.get(`${server.url}/api/tables?table=people&format=csv`)).text();
   expect(out.split("\r\n")[0]).not.toContain("Cost rate");
+});
+
+test("somebody new is given rates with the person, in one step that one undo takes back", async ({ page, request }) => {
+  await open(page, "/people");
+  await page.keyboard.press("n");
+  const sheet = sheetOf(page);
+  await sheet.getByLabel("Name").fill("Odile Farrow");
+  await sheet.getByLabel(/^Cost rate/).fill("-1");
+  await sheet.getByRole("button", { name: "Add person" }).click();
+  await expect(sheet.getByText("An amount from 0 on.")).toBeVisible();
+  await sheet.getByLabel(/^Cost rate/).fill("45,50");
+  await sheet.getByRole("button", { name: "Add person" }).click();
+  await expect(page.getByRole("complementary", { name: "Odile Farrow" })).toBeVisible();
+  await untilSaved(page);
+  const planOf = async () => (await (await request.get(`${server.url}/api/plan`)).json()).plan;
+  const { people, rateTables } = await planOf();
+  const { id } = people.find(({ name }: { name: string }) => name === "Odile Farrow");
+  const [cost] = rateTables.filter(({ kind }: { kind: string }) => kind === "cost");
+  expect(cost.entries.filter(({ personId }: { personId?: string }) => personId === id)).toEqual([{ personId: id, rate: 45.5 }]);
+  await page.getByRole("button", { name: /^Undo: add Odile Farrow/ }).click();
+  await untilSaved(page);
+  const before = await planOf();
+  expect(before.people.some(({ name }: { name: string }) => name === "Odile Farrow")).toBe(false);
+  expect(JSON.stringify(before.rateTables)).not.toContain(id);
 });

@@ -11,8 +11,8 @@ const bar = (page: Page) => page.getByRole("status").filter({ hasText: "Sketch:"
 async function begin(page: Page, name: string): Promise<void> {
   await page.keyboard.press("n");
   await sheetOf(page).getByLabel("Name", { exact: true }).fill(name);
+  // What begins is open at once.
   await sheetOf(page).getByRole("button", { name: "Begin the sketch" }).click();
-  await sheetOf(page).getByRole("button", { name: "Open the sketch" }).click();
   await expect(bar(page)).toContainText(`Sketch: ${name}`);
 }
 

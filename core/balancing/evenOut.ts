@@ -37,6 +37,9 @@ export interface EvenOutOptions {
   today: Day | null;
   /** Begins the ids of rows that are added. */
   idStem: string;
+  /** Where it is given, the search passes over about a third of the moves until it has come to an end without them, and then
+   * takes all: each number passes over others, and leads elsewhere. */
+  passesOver?: number;
   /** Ends the search once so many moves have been tried. */
   mostSteps: number;
   /** Ends it at any moment: what is there then is valid. */
@@ -98,6 +101,7 @@ export class EvenOutSearch {
   #measured: Measured;
   #moves: Moves;
   #steps = 0;
+  #isPassing: boolean;
 
   constructor(
     model: Model,
@@ -109,6 +113,7 @@ export class EvenOutSearch {
     this.#newId = idsBeside(model.plan, options.idStem);
     this.#kinds = new Set(options.kinds ?? evenOutKinds);
     this.#moves = this.#movesOf(model);
+    this.#isPassing = options.passesOver !== undefined;
   }
 
   get #model(): Model {
@@ -121,6 +126,15 @@ export class EvenOutSearch {
 
   /** Each pause says how far it is. */
   *run(): Generator<EvenOutProgress> {
+    if (this.#isPassing) {
+      yield* this.#downhill();
+      this.#isPassing = false;
+    }
+    yield* this.#downhill();
+  }
+
+  /** Takes what is best of all until nothing is better. */
+  *#downhill(): Generator<EvenOutProgress> {
     for (let isBetter = true; isBetter && !this.#isOver; ) {
       isBetter = false;
       for (const find of [this.#bestSingle, this.#bestChain]) {
@@ -277,7 +291,7 @@ export class EvenOutSearch {
   #rankOf(move: Move, more: readonly Move[]): Rank | null {
     const all = [move, ...more];
     const unplaced = all.reduce((sum, own) => sum + own.unplaced, 0);
-    if (unplaced > 0 || this.#isRefused(all)) return null;
+    if (unplaced > 0 || (this.#isPassing && all.some(this.#isPassedOver)) || this.#isRefused(all)) return null;
     const parts: readonly PersonParts[] = more.length === 0 ? move.parts : byPerson(all.flatMap((own) => own.parts));
     const { window, horizon } = this.#loads.deltaOf(parts);
     if (window >= 0 || horizon >= 0 || -window < (this.options.leastMinutes ?? 0)) return null;
@@ -301,6 +315,13 @@ export class EvenOutSearch {
     });
     return wanted.sort((a, b) => b.falls - a.falls || a.row - b.row).map(({ row }) => row);
   }
+
+  /** Three in ten, by the work and by whoever would take it. */
+  #isPassedOver = ({ row, taker, kind }: Move): boolean => {
+    let hash = (this.options.passesOver ?? 0) * 0x9e3779b1;
+    for (const part of [row, taker, kind.length]) hash = Math.imul(hash ^ (part + 0x7f4a7c15), 0x85ebca6b) ^ (hash >>> 13);
+    return (hash >>> 8) % 10 < 3;
+  };
 
   #isRefused = (moves: readonly Move[]): boolean => this.#refused.size > 0 && this.#refused.has(this.#keyOf(moves));
 

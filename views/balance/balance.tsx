@@ -66,7 +66,7 @@ export function Balance({ initial }: { initial: Initial<AnswerOf<"board">> }) {
       actions={<BoardTools balance={balance} onEvenOut={() => even.setScope("all")} />}
       sheet={even.isOpen ? <SheetPart of={evenOutSheet} given={{ even }} /> : <BoardSheet balance={balance} />}
     >
-      {even.isOpen ? (
+      {even.isOpen && even.news && !even.isRunning ? (
         <Part of={evenOut} given={{ even }} />
       ) : board.rows.length === 0 && balance.isFiltered ? (
         <Empty title="Nobody is left by these filters">

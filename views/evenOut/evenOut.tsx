@@ -1,6 +1,7 @@
 "use client";
 // Evening out: before and after, and the lines one by one, each to take or leave.
 import dynamic from "next/dynamic";
+import type { EvenOutNews } from "../../client/searches.ts";
 import { usePlan } from "../../client/session.tsx";
 import type { Evened, EvenedFigures } from "../../core/answers/evenedLines.ts";
 import type { RemedyLine } from "../../core/answers/remedyLines.ts";
@@ -8,7 +9,6 @@ import type { NamedEffect } from "../../core/balancing/namedEffect.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
 import { countText, hoursText, longDay, moneyText, shareText, wholeText } from "../../ui/format.ts";
-import { ProgressLine } from "../../ui/progressLine.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { lockEdit } from "../frame/lockTick.tsx";
 import { Empty } from "../frame/screen.tsx";
@@ -18,14 +18,14 @@ import type { EvenOutHook } from "./useEvenOut.ts";
 const OverChart = dynamic(() => import("./overChart.tsx"), { ssr: false, loading: () => <div className="h-[190px]" /> });
 
 export function EvenOut({ even }: { even: EvenOutHook }) {
-  const { news, isRunning } = even;
-  if (isRunning || !news) return <Searching even={even} />;
+  const { news } = even;
+  if (!news) return null;
   if (news.found.length === 0)
     return (
       <Empty title={news.before === 0 ? "Nobody is over in this window" : "Nothing was found that takes anything off"}>
         {news.before === 0
           ? "There is nothing to even out. Move the window at the top to look at other weeks."
-          : `${hoursText(news.before)} h are over; ${wholeText(news.steps)} moves were tried. Allow more kinds of moves, delays that go further, or take locks off.`}
+          : `${hoursText(news.before)} h are over. ${endText(news)} Allow more kinds of moves, delays that go further, or take locks off.`}
       </Empty>
     );
   return (
@@ -35,29 +35,21 @@ export function EvenOut({ even }: { even: EvenOutHook }) {
   );
 }
 
-function Searching({ even: { news, isRunning, choices, scopeName } }: { even: EvenOutHook }) {
-  if (!isRunning)
-    return (
-      <Empty title="Even out the window">
-        It looks for moves that take off what is too much for {scopeName}: choose at the right what may be done, and begin.
-      </Empty>
-    );
-  return (
-    <div className="grid flex-1 place-items-center box-open">
-      <div className="w-[380px] space-y-3">
-        <ProgressLine part={Math.min(1, (news?.seconds ?? 0) / Math.max(1, choices.seconds))}>Looking for moves</ProgressLine>
-        <p className="text-ink-2">
-          {(news?.steps ?? 0) === 0 && "Weighing who could have which work. "}
-          {wholeText(news?.steps ?? 0)} moves tried in {Math.round(news?.seconds ?? 0)} s, {countText(news?.lines ?? 0, "line")} found.{" "}
-          {news && `${hoursText(news.now)} of ${hoursText(news.before)} h are still over.`}
-        </p>
-      </div>
-    </div>
-  );
+/** How much was tried, and why it was not tried further. */
+function endText({ steps, attempts, seconds, ended }: EvenOutNews): string {
+  const tried = `${wholeText(steps)} moves were tried in ${countText(attempts, "attempt")}, ${Math.round(seconds)} s.`;
+  const why = {
+    level: "The search ended because nobody is over in the window any longer.",
+    time: "The search ended because its time was up; more time may find more.",
+    noBetter: "The search ended because no further attempt found anything better.",
+    stopped: "The search was stopped.",
+  }[ended ?? "stopped"];
+  return `${tried} ${why}`;
 }
 
 function Result({ even }: { even: EvenOutHook }) {
-  const { evened, found, left, toggle, taken } = even;
+  const { evened, found, left, toggle, taken, news } = even;
+  if (!news) return null;
   return (
     <>
       <div className="flex flex-wrap items-start gap-x-8 gap-y-4">
@@ -75,6 +67,7 @@ function Result({ even }: { even: EvenOutHook }) {
           Apply {countText(taken.length, "line")}
         </Button>
       </div>
+      <p className="pb-2 text-side">{endText(news)}</p>
       <ul aria-label="Lines of evening out">
         {found.map((line, at) => (
           <Line

@@ -8,9 +8,10 @@ import { Button, TextButton } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";
 import { Field } from "../../ui/field.tsx";
-import { rangeText } from "../../ui/format.ts";
+import { countText, hoursText, rangeText, wholeText } from "../../ui/format.ts";
 import { kindOf, kindOptions, namedOptions, none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
+import { ProgressLine } from "../../ui/progressLine.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { useNames } from "../frame/facts.ts";
 import { lockEdit } from "../frame/lockTick.tsx";
@@ -40,7 +41,7 @@ export function EvenOutSheet({ even }: { even: EvenOutHook }) {
       <Locks />
       <div className="py-3">
         {isRunning ? (
-          <Button onClick={even.stop}>Stop, and see what is found</Button>
+          <Searching even={even} />
         ) : (
           <Button look="main" disabled={choices.kinds.length === 0} onClick={even.start}>
             {even.news ? "Even out again" : "Even out"}
@@ -52,6 +53,21 @@ export function EvenOutSheet({ even }: { even: EvenOutHook }) {
         today moves, and no deadline is missed that was kept.
       </p>
     </Sheet>
+  );
+}
+
+/** How far the search is; the board stays in sight until it has a result. */
+function Searching({ even: { news, choices, stop } }: { even: EvenOutHook }) {
+  return (
+    <div className="space-y-2">
+      <ProgressLine part={Math.min(1, (news?.seconds ?? 0) / Math.max(1, choices.seconds))}>Looking for moves</ProgressLine>
+      <p className="text-side">
+        {(news?.steps ?? 0) === 0 && "Weighing who could have which work. "}
+        {wholeText(news?.steps ?? 0)} moves tried, {countText(news?.lines ?? 0, "line")} found.{" "}
+        {news && `${hoursText(news.now)} of ${hoursText(news.before)} h are still over.`}
+      </p>
+      <Button onClick={stop}>Stop and show the result</Button>
+    </div>
   );
 }
 

@@ -12,7 +12,7 @@ import { countText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
 import { kindOf } from "../../ui/options.ts";
 import { toggledSet } from "../../ui/toggled.ts";
-import { useNames, usePlanFacts } from "../frame/facts.ts";
+import { usePlanFacts } from "../frame/facts.ts";
 import { usePlanWindow } from "../frame/windowed.ts";
 
 export interface EvenOutChoices {
@@ -61,7 +61,6 @@ export function useEvenOut() {
     /** Ids of projects beside the one that is chosen. */
     more,
     setScope: turnTo,
-    scopeName: useScopeName(scope, more),
     window,
     choices,
     choose: (set: Partial<EvenOutChoices>) => setChoices((known) => ({ ...known, ...set })),
@@ -120,12 +119,4 @@ function scopeOf(text: string | null, more: readonly string[]): EvenOutQuery["sc
   if (kind === "role") return { roleId: id };
   if (kind === "team") return { teamId: id };
   return kind === "project" ? { projectIds: [id, ...more] } : null;
-}
-
-function useScopeName(text: string | null, more: readonly string[]): string {
-  const { roles, teams, projects } = useNames();
-  const { kind, id: wanted } = kindOf(text ?? "");
-  const list = kind === "role" ? roles : kind === "team" ? teams : kind === "project" ? projects : [];
-  const names = [wanted, ...more].flatMap((id) => list.find((own) => own.id === id)?.name ?? []);
-  return names.length > 0 ? names.join(", ") : "everybody";
 }

@@ -1,11 +1,13 @@
 // The fields of a person's form, and how they become a person.
 import * as z from "zod";
-import type { Person } from "../../core/plan/schema.ts";
+import type { Person, RateTable } from "../../core/plan/schema.ts";
+import { readAmount } from "../../ui/amount.ts";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
 import { skillFieldsSchema, skillRowsOf, skillsOf } from "../frame/skillFields.tsx";
 import { weekHours, weekSchema } from "./weekFields.tsx";
 
 const date = z.string().refine(isDateText, { error: DATE_HINT });
+const amount = z.string().refine((text) => text.trim() === "" || readAmount(text, 0, 1e8), { error: "An amount from 0 on." });
 export const personFields = z
   .object({
     name: z.string().trim().min(1, { error: "Give the person a name." }).max(300),
@@ -21,6 +23,9 @@ export const personFields = z
     patternFrom: date,
     week: weekSchema,
     skills: skillFieldsSchema,
+    /** Of somebody new: empty for the rate of the role. */
+    costRate: amount,
+    billRate: amount,
   })
   .superRefine(({ employedFrom, employedTo, hasPattern, patternFrom }, context) => {
     const [first, last] = [readDate(employedFrom), readDate(employedTo)];
@@ -49,8 +54,16 @@ export function fieldsOfPerson(person: Partial<Person>, calendarId: string, cale
     patternFrom: writeDate(pattern?.from ?? today),
     week: (pattern?.week ?? calendarWeek).map(String),
     skills: skillRowsOf(person.skills),
+    costRate: "",
+    billRate: "",
   };
 }
+
+/** The rates that are typed for somebody new, by the kind of their table. */
+export const ratesOfPerson = ({ costRate, billRate }: PersonFields): Record<RateTable["kind"], number | null> => ({
+  cost: readAmount(costRate, 0, 1e8)?.value ?? null,
+  bill: readAmount(billRate, 0, 1e8)?.value ?? null,
+});
 
 /** What the form sets. Patterns before the newest stay as they are; one with a later first day is added behind them. */
 export function setOfPerson(

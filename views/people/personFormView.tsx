@@ -16,7 +16,7 @@ import { namedOptions, none, wordOptions } from "../../ui/options.ts";
 import { toggledList } from "../../ui/toggled.ts";
 import { Unfold } from "../../ui/unfold.tsx";
 import { useFormOver } from "../../ui/useFormOver.ts";
-import { useNames } from "../frame/facts.ts";
+import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { ImpactView, useImpact } from "../frame/impact.tsx";
 import { SkillFields } from "../frame/skillFields.tsx";
 import { useUnderWay } from "../frame/underWay.ts";
@@ -64,6 +64,7 @@ export function PersonForm({ id, initial, isNew, editOf, onSave }: PersonFormPro
       </Unfold>
       <OwnWeek form={form} />
       <Employment form={form} />
+      {isNew && <RateFields form={form} />}
       <SkillFields control={control} fault={formState.errors.skills?.root?.message ?? formState.errors.skills?.message} />
       <Field label="E-mail">
         <TextInput type="email" {...register("email")} />
@@ -119,6 +120,34 @@ function OwnWeek({ form: { register, control, watch, formState } }: { form: Form
         </>
       )}
     </FieldGroup>
+  );
+}
+
+/** What an hour of somebody new costs and is billed at, as far as the plan has tables for it. */
+function RateFields({ form: { register, formState } }: { form: Form }) {
+  const { currency } = usePlanFacts();
+  const tables = useMaybeAnswer("rateTables", {}, null) ?? [];
+  const fields = [
+    { kind: "cost", name: "costRate", label: "Cost rate" },
+    { kind: "bill", name: "billRate", label: "Billing rate" },
+  ] as const;
+  return (
+    <div className="field-pair">
+      {fields.map(({ kind, name, label }) => {
+        const table = tables.find((own) => own.kind === kind);
+        if (!table) return null;
+        return (
+          <Field
+            key={kind}
+            label={`${label}, ${table.currency ?? currency} an hour`}
+            hint={table.name}
+            fault={formState.errors[name]?.message}
+          >
+            <TextInput {...register(name)} inputMode="decimal" placeholder="as the role" />
+          </Field>
+        );
+      })}
+    </div>
   );
 }
 

@@ -13,7 +13,7 @@ import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { LockTick } from "../frame/lockTick.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
 import { SignalsOf } from "../today/signalsOf.tsx";
-import { fieldsOfPerson, type PersonFields, setOfPerson } from "./personForm.ts";
+import { fieldsOfPerson, type PersonFields, ratesOfPerson, setOfPerson } from "./personForm.ts";
 import { PersonForm } from "./personFormView.tsx";
 import type { usePeople } from "./usePeople.ts";
 import { spanText, weekHoursText } from "./words.ts";
@@ -27,7 +27,8 @@ export function PersonSheet({ row, people }: { row: RosterRow | null; people: Re
     const set = setOfPerson(typed, person);
     if (row) return people.changePerson(row.person.id, set);
     const stated = Object.entries(set).filter(([, value]) => value !== null);
-    return people.addPerson({ ...Object.fromEntries(stated), name: set.name, calendarId: set.calendarId, roleIds: set.roleIds });
+    const fields = { ...Object.fromEntries(stated), name: set.name, calendarId: set.calendarId, roleIds: set.roleIds };
+    return people.addPerson(fields, ratesOfPerson(typed));
   };
   return (
     <Sheet

@@ -5,8 +5,9 @@ import { useCallback, useMemo, useState } from "react";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer, usePlan } from "../../client/session.tsx";
-import type { Edit } from "../../core/edits/edit.ts";
-import type { Person } from "../../core/plan/schema.ts";
+import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
+import { keysOf } from "../../core/plan/keysOf.ts";
+import type { Person, RateTable } from "../../core/plan/schema.ts";
 import { newId } from "../../ui/newId.ts";
 import { usePlanWindow } from "../frame/windowed.ts";
 import { type Filters, groupings, optionalColumns, rosterGroups } from "./rosterView.ts";
@@ -76,9 +77,16 @@ function useTicked() {
 function usePersonEdits(select: (id: string | null) => void) {
   const session = usePlan();
   const edit = async (made: Edit) => (await session.edit(made)).length === 0;
-  const addPerson = async (fields: Omit<Person, "id">) => {
+  const addPerson = async (fields: Omit<Person, "id">, rates: Record<RateTable["kind"], number | null>) => {
     const id = newId("person");
-    const isAdded = await edit({ kind: "addPerson", person: { id, ...fields } });
+    const added: SingleEdit = { kind: "addPerson", person: { id, ...fields } };
+    const tables = await session.ask("rateTables", {});
+    const stated = keysOf(rates).flatMap((kind): SingleEdit[] => {
+      const table = tables.find((own) => own.kind === kind);
+      const rate = rates[kind];
+      return table && rate !== null ? [{ kind: "changeRates", tableId: table.id, added: [{ personId: id, rate }] }] : [];
+    });
+    const isAdded = await edit(stated.length === 0 ? added : { kind: "together", words: `add ${fields.name}`, edits: [added, ...stated] });
     if (isAdded) select(id);
     return isAdded;
   };

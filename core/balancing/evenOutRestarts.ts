@@ -1,0 +1,77 @@
+// Evening out again and again: a search that goes downhill ends where no move is better, which can be far from the best. Others
+// begin elsewhere, by passing over some of the moves at first; the best of them all is the result (iterated local search:
+// Lourenço, Martin and Stützle, "Iterated Local Search", Handbook of Metaheuristics, 2003).
+import type { Model } from "../model.ts";
+import { type EvenOutOptions, type EvenOutProgress, EvenOutSearch } from "./evenOut.ts";
+
+/** Why a search came to its end: nothing is over any longer, the time was up, or many further attempts were no better. */
+export type EvenOutEnd = "level" | "time" | "noBetter";
+
+/** As many attempts in a row without a better result end the search before its time. */
+const MOST_IN_VAIN = 120;
+
+export class EvenOutRestarts {
+  #best: EvenOutSearch;
+  #attempt: EvenOutSearch;
+  #attempts = 0;
+  #stepsBefore = 0;
+  #ended: EvenOutEnd | null = null;
+
+  constructor(
+    private readonly model: Model,
+    private readonly options: EvenOutOptions,
+  ) {
+    this.#best = new EvenOutSearch(model, options);
+    this.#attempt = this.#best;
+  }
+
+  /** The search that has come furthest; valid at any moment. */
+  get best(): EvenOutSearch {
+    return this.#best;
+  }
+
+  /** Attempts that have been ended. */
+  get attempts(): number {
+    return this.#attempts;
+  }
+
+  /** Null while it is under way. */
+  get ended(): EvenOutEnd | null {
+    return this.#ended;
+  }
+
+  /** Each pause says how far it is. */
+  *run(): Generator<EvenOutProgress> {
+    const { options, model } = this;
+    for (let inVain = 0; ; ) {
+      for (const _ of this.#attempt.run()) yield this.progress();
+      this.#attempts++;
+      if (isBetter(this.#attempt, this.#best)) {
+        this.#best = this.#attempt;
+        inVain = 0;
+      } else inVain++;
+      this.#ended = this.#endAfter(inVain);
+      if (this.#ended) return;
+      this.#stepsBefore += this.#attempt.progress().steps;
+      this.#attempt = new EvenOutSearch(model, { ...options, passesOver: this.#attempts });
+      yield this.progress();
+    }
+  }
+
+  #endAfter(inVain: number): EvenOutEnd | null {
+    const { isOver, mostSteps } = this.options;
+    if (this.#best.progress().now === 0) return "level";
+    if (isOver?.() || this.#stepsBefore + this.#attempt.progress().steps >= mostSteps) return "time";
+    return inVain >= MOST_IN_VAIN ? "noBetter" : null;
+  }
+
+  progress(): EvenOutProgress {
+    return { ...this.#best.progress(), steps: this.#stepsBefore + this.#attempt.progress().steps };
+  }
+}
+
+/** Less is over in the window; where that is alike, in fewer lines. */
+function isBetter(one: EvenOutSearch, other: EvenOutSearch): boolean {
+  const [a, b] = [one.progress(), other.progress()];
+  return a.now !== b.now ? a.now < b.now : a.lines < b.lines;
+}
