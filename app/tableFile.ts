@@ -18,9 +18,17 @@ interface Shown {
   today: number;
 }
 
+/** What a table says, and over what. */
+interface Told {
+  rows: string[][];
+  isMoney?: boolean;
+  /** Added to the name of the file, such as the project and the range. */
+  of?: string;
+}
+
 /** The rows of a table as CSV, or as XLSX where the address asks for that.
- * @param title Of the sheet of a workbook; in small letters the name of the file. */
-export async function tableFile(request: Request, title: string, rowsOf: (shown: Shown) => string[][]): Promise<Response> {
+ * @param title Of the sheet of a workbook; in small letters the name of the file, with what it is of. */
+export async function tableFile(request: Request, title: string, tell: (shown: Shown) => Told): Promise<Response> {
   const { searchParams } = new URL(request.url);
   const format = searchParams.get("format") ?? "csv";
   if (format !== "csv" && format !== "xlsx") return Response.json({ message: 'This table comes as "csv" or "xlsx".' }, { status: 400 });
@@ -30,7 +38,22 @@ export async function tableFile(request: Request, title: string, rowsOf: (shown:
   const model = modelUnder(planned, text("sketch"));
   const [horizon, today] = [horizonOf(model.plan), todayOf(model.plan, clockDay())];
   const window = windowFrom(text("from"), text("to"), text("by"), today, horizon, periodSettingsOf(model.plan));
-  const rows = rowsOf({ ask: (question, query) => answer(model, question, query, BUILT_IN_USER.sight), window, horizon, today });
-  const name = `${title.toLowerCase().replaceAll(" ", "-")}.${format}`;
-  return format === "csv" ? download(writeCsv(rows), name, CSV_TYPE) : downloadWorkbook([{ name: title, rows }], name, request.signal);
+  const { rows, isMoney, of } = tell({
+    ask: (question, query) => answer(model, question, query, BUILT_IN_USER.sight),
+    window,
+    horizon,
+    today,
+  });
+  const name = `${[title, ...(of === undefined ? [] : [of])].map(fileWord).join("-")}.${format}`;
+  if (format === "csv") return download(writeCsv(rows), name, CSV_TYPE);
+  return downloadWorkbook([{ name: title, rows, ...(isMoney && { isMoney }) }], name, request.signal);
 }
+
+/** A text as a part of a file name: small letters, digits and dashes. */
+const fileWord = (text: string): string =>
+  text
+    .normalize("NFD")
+    .replaceAll(/\p{Diacritic}/gu, "")
+    .toLowerCase()
+    .replaceAll(/[^a-z0-9]+/g, "-")
+    .replaceAll(/^-|-$/g, "");

@@ -4,6 +4,8 @@
 export interface TextTable {
   name: string;
   rows: string[][];
+  /** True where the figures are amounts of money: a workbook shows them with two decimals and thousands apart. */
+  isMoney?: boolean;
   /** What stands between the cells of a CSV file. */
   delimiter?: string;
 }

@@ -1,6 +1,7 @@
 // XLSX: sheets as rows of texts, and texts and numbers as sheets.
 import readXlsxFile from "read-excel-file/node";
 import writeXlsxFile from "write-excel-file/node";
+import { isCalendarDate } from "../core/plan/calendarDate.ts";
 import { safeCell } from "./csv.ts";
 import { type TextTable, UnreadableFile } from "./textTable.ts";
 import { checkWorkbook } from "./workbookSize.ts";
@@ -26,23 +27,35 @@ function textOf(value: unknown): string {
   return String(value);
 }
 
-/** Tables as a workbook, a sheet each, with headers that stay in sight. */
+/** Tables as a workbook, a sheet each, with headers that stay in sight; dates are dates, amounts are amounts. */
 export function writeXlsx(tables: readonly TextTable[]): Promise<Buffer> {
-  const sheets = tables.map(({ name, rows }) => ({
+  const sheets = tables.map(({ name, rows, isMoney = false }) => ({
     sheet: name.slice(0, 31),
     stickyRowsCount: 1,
     columns: (rows[0] ?? []).map((head, column) => ({
       width: Math.min(60, Math.max(head.length, ...rows.slice(0, 200).map((row) => row[column]?.length ?? 0)) + 2),
     })),
-    data: rows.map((row, at) => (at === 0 ? row.map(headOf) : row.map(cellOf))),
+    data: rows.map((row, at) => row.map((cell) => (at === 0 ? headOf(cell) : cellOf(cell, isMoney)))),
   }));
   return writeXlsxFile(sheets).toBuffer();
 }
 
-const headOf = (cell: string) => ({ value: cell, type: String, fontWeight: "bold" as const });
+const DATE = { type: Date, format: "yyyy-mm-dd" } as const;
+const AMOUNT = "#,##0.00";
 
-/** Texts come as strings and amounts as numbers, which is how the package tells them apart. */
-function cellOf(cell: string): string | number | null {
+const dateOf = (cell: string): Date | null =>
+  /^\d{4}-\d{2}-\d{2}$/.test(cell) && isCalendarDate(cell) ? new Date(`${cell}T00:00:00Z`) : null;
+
+function headOf(cell: string) {
+  const date = dateOf(cell);
+  return date ? { ...DATE, value: date, fontWeight: "bold" as const } : { value: cell, type: String, fontWeight: "bold" as const };
+}
+
+/** Texts come as strings, figures as numbers, days as dates. */
+function cellOf(cell: string, isMoney: boolean) {
   if (cell === "") return null;
-  return cell.length < 15 && /^-?\d+(\.\d+)?$/.test(cell) ? Number(cell) : safeCell(cell);
+  const date = dateOf(cell);
+  if (date) return { ...DATE, value: date };
+  if (cell.length >= 15 || !/^-?\d+(\.\d+)?$/.test(cell)) return { value: safeCell(cell), type: String };
+  return isMoney ? { value: Number(cell), type: Number, format: AMOUNT } : { value: Number(cell), type: Number };
 }

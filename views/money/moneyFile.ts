@@ -3,17 +3,23 @@ import type { Money } from "../../core/answers/money.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { runningTotal } from "../../core/cost/runningTotal.ts";
+import { rangeText } from "../../ui/format.ts";
 import { pipelineWords } from "../frame/pipelineWords.ts";
 import { groupWords, kindWords, measureWords, rowName } from "./moneyWords.ts";
 
+/** Of what and over which days the figures are, as in "Tidepool Hall, 1 Feb – 31 Mar 2027". */
+export function moneyFileOf({ places, periods }: Money): string {
+  const names = places.flatMap(({ name }) => name ?? []);
+  const range = periods.length === 0 ? [] : [rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop })];
+  return [...names, ...range].join(", ");
+}
+
 /** A header row, a row for each of the table, the sums, and of cost its running total. */
-export function moneyFile(
-  { rows, periods, totals, total, currency, before, budget }: Money,
-  { by, measure, kind, pipeline }: MoneyQuery,
-): string[][] {
+export function moneyFile(money: Money, { by, measure, kind, pipeline }: MoneyQuery): string[][] {
+  const { rows, periods, totals, total, currency, before, budget } = money;
   const what = measure === "cost" && kind !== "all" ? `Cost: ${kindWords[kind].toLowerCase()}` : measureWords[measure];
   const head = [
-    `${what} in ${currency} by ${groupWords[by].toLowerCase()}`,
+    [`${what} in ${currency} by ${groupWords[by].toLowerCase()}`, moneyFileOf(money)].filter((text) => text !== "").join(": "),
     pipelineWords[pipeline],
     ...periods.map(({ start }) => formatDay(start)),
     "Sum",

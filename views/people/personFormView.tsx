@@ -137,12 +137,7 @@ function RateFields({ form: { register, formState } }: { form: Form }) {
         const table = tables.find((own) => own.kind === kind);
         if (!table) return null;
         return (
-          <Field
-            key={kind}
-            label={`${label}, ${table.currency ?? currency} an hour`}
-            hint={table.name}
-            fault={formState.errors[name]?.message}
-          >
+          <Field key={kind} label={`${label}, ${table.currency ?? currency}`} hint={table.name} fault={formState.errors[name]?.message}>
             <TextInput {...register(name)} inputMode="decimal" placeholder="as the role" />
           </Field>
         );

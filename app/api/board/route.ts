@@ -10,7 +10,7 @@ const loadView = createLoader(viewParams);
 
 export function GET(request: Request): Promise<Response> {
   const params = loadView(new URL(request.url).searchParams);
-  return tableFile(request, "Balance", ({ ask, window }) =>
-    boardTable(ask("board", { ...window, open: [], view: boardViewOf(params), countsTasks: params.show === "tasks" }), params.show),
-  );
+  return tableFile(request, "Balance", ({ ask, window }) => ({
+    rows: boardTable(ask("board", { ...window, open: [], view: boardViewOf(params), countsTasks: params.show === "tasks" }), params.show),
+  }));
 }

@@ -1,6 +1,6 @@
 // The table of money, or the cash flow, as CSV or XLSX, as the address states it.
 import { createLoader } from "nuqs/server";
-import { moneyFile } from "../../../views/money/moneyFile.ts";
+import { moneyFile, moneyFileOf } from "../../../views/money/moneyFile.ts";
 import { cashSettings, moneyParams, moneyQueryOf } from "../../../views/money/moneyParams.ts";
 import { tableFile } from "../../tableFile.ts";
 
@@ -14,6 +14,7 @@ export function GET(request: Request): Promise<Response> {
   const params = { ...loadParams(searchParams), ...(isCashFlow && cashSettings) };
   return tableFile(request, isCashFlow ? "Cash flow" : "Money", ({ ask, window, horizon }) => {
     const query = moneyQueryOf(params, window, horizon);
-    return moneyFile(ask("money", query), query);
+    const money = ask("money", query);
+    return { rows: moneyFile(money, query), isMoney: true, of: moneyFileOf(money) };
   });
 }
