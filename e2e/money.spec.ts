@@ -222,3 +222,19 @@ test("a rate that is typed says what it does to projects; a table in another cur
   const fabricator = page.locator("[data-rate]", { hasText: "Fabricator" });
   await expect(fabricator.locator('[data-column="d2027-01-01"]')).toContainText("42.7025 +21.9%");
 });
+
+test.describe("printed", () => {
+  test.use({ ownPage: true });
+
+  test("money prints as a page with the figures of the screen, and says of what and over which days it is", async ({ page, server }) => {
+    await page.addInitScript("window.print = () => {}");
+    await goTo(page, server, "/money?of=project:tidepool");
+    const total = await page.locator("td[data-foot=sum]").textContent();
+    await page.getByRole("button", { name: "Export" }).click();
+    await page.getByRole("button", { name: "Print…" }).click();
+    const printed = page.frameLocator('iframe[title="Page to print"]');
+    await expect(printed.getByRole("heading", { name: /^Money: Tidepool Hall, .*2027$/ })).toBeAttached();
+    await expect(printed.getByText(/Cost in EUR by .*, Pipeline in full/)).toBeAttached();
+    await expect(printed.getByRole("row", { name: /^All / }).getByRole("cell").last()).toHaveText(total ?? "");
+  });
+});

@@ -202,3 +202,17 @@ test("what is put right is no signal any longer: twelve weeks of figures stand b
   await expect(page.getByRole("img", { name: /^Mara Ellingsen is 49.8 h over/ })).toBeVisible();
   await expect(sign).toHaveCount(0);
 });
+
+test.describe("printed", () => {
+  test.use({ ownPage: true });
+
+  test("Today prints as a page with the sentences and figures of its signals", async ({ page, server }) => {
+    await page.addInitScript("window.print = () => {}");
+    await goTo(page, server, "/today");
+    const count = await page.locator(".signal-line").count();
+    await page.getByRole("button", { name: "Print…" }).click();
+    const printed = page.frameLocator('iframe[title="Page to print"]');
+    await expect(printed.getByRole("row", { name: /^Mara Ellingsen is 49\.8 h over capacity in 3 of 4 weeks\..* 49\.8 h/ })).toBeAttached();
+    await expect(printed.locator("tbody tr")).toHaveCount(count);
+  });
+});

@@ -41,6 +41,29 @@ test("somebody who joins effort-sized work asks what gives, and each answer is w
   await expect(row.locator('[data-column="hours"]')).toHaveText("20");
 });
 
+test("somebody is added to a task by the room on its own days, and what that does is said before", async ({ page }) => {
+  // The window is far from the task: the room is that of the task's days all the same.
+  await open(page, "/work/tidepool?task=tidepool-rockpools&from=2027-09-06&to=2027-10-03&by=week");
+  const sheet = sheetOf(page);
+  await sheet.getByText("Add somebody").click();
+  const who = sheet.getByLabel("Who", { exact: true });
+  await who.click();
+  const option = page.getByRole("option", { name: /^Mara Ellingsen/ });
+  await expect(option).toContainText(/h (free|over)$/);
+  const far = await option.textContent();
+  await page.keyboard.press("Escape");
+  await open(page, "/work/tidepool?task=tidepool-rockpools&from=2027-02-01&to=2027-02-28&by=week");
+  await who.click();
+  await expect(option).toHaveText(far ?? "");
+  await page.keyboard.press("Escape");
+  await choose(who, "Rui Monteverde");
+  await sheet.getByLabel("How much").fill("8");
+  // Eight hours at 35.02.
+  await expect(sheet.locator("section", { hasText: "What this does" }).last()).toContainText("Cost+280 EUR");
+  await sheet.getByRole("button", { name: "Add", exact: true }).click();
+  await expect(page.getByRole("button", { name: /^Undo: put Rui Monteverde on/ })).toBeEnabled();
+});
+
 test("a project is kept as a template, and another one made from it at another start", async ({ page }) => {
   await open(page, `/work/orchard?task=project&${SPRING}`);
   const count = await page.locator("[data-task]").count();

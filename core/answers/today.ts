@@ -39,8 +39,9 @@ const WEEKS = 12;
 /** Most signals of one kind that are listed. */
 const MOST_OF_KIND = 50;
 
-/** @param clock The day that is today where the plan does not fix one. */
-export function todayAnswer(model: Model, clock: Day): Today {
+/** @param clock The day that is today where the plan does not fix one.
+ * @param isWhole True where all signals of a kind are listed, however many there are. */
+export function todayAnswer(model: Model, clock: Day, isWhole = false): Today {
   const { plan } = model;
   const today = todayOf(plan, clock);
   const snoozes = new Map(plan.snoozes.filter(({ until }) => parseDay(until) > today).map((own) => [own.signal, own]));
@@ -52,7 +53,7 @@ export function todayAnswer(model: Model, clock: Day): Today {
     else {
       const count = (counts[signal.kind] ?? 0) + 1;
       counts[signal.kind] = count;
-      if (count <= MOST_OF_KIND) signals.push(signal);
+      if (isWhole || count <= MOST_OF_KIND) signals.push(signal);
     }
   }
   const start = periodStart(today, "week", periodSettingsOf(plan));

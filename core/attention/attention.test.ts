@@ -139,3 +139,18 @@ test("always: nobody is over and nearly idle at once, nor idle while on leave, a
   const onLeave = attentionOf(buildModel(after({ kind: "setTimeOff", personId: away, timeOff: leave })), today);
   expect(ofKind("unbalancedRole", onLeave).some(({ others = [] }) => others.some(({ id }) => id === away))).toBe(false);
 });
+
+test("of one kind as many are listed as are looked through, the rest are counted; the whole list has them all", () => {
+  const plan = { ...demo, tasks: [...demo.tasks], projects: [...demo.projects] };
+  const project = demo.projects.find(({ stage }) => stage === "active") ?? demo.projects[0];
+  for (let at = 0; at < 70; at++) {
+    plan.projects.push({ ...project, id: `bare-${at}`, name: `Bare ${at}` });
+    plan.tasks.push({ id: `bare-${at}`, projectId: `bare-${at}`, name: "Not thought about yet" });
+  }
+  const model = buildModel(plan);
+  const bare = ({ signals }: ReturnType<typeof todayAnswer>) => signals.filter(({ kind }) => kind === "noDates").length;
+  const [short, whole] = [todayAnswer(model, 0), todayAnswer(model, 0, true)];
+  expect(bare(short)).toBe(50);
+  expect(bare(whole)).toBe(short.counts.noDates);
+  expect(bare(whole)).toBeGreaterThanOrEqual(70);
+});

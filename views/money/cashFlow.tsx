@@ -6,6 +6,7 @@ import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer } from "../../client/session.tsx";
 import type { Money } from "../../core/answers/money.ts";
+import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { ChartLegend } from "../../ui/chartParts.tsx";
 import { moneyText, rangeText } from "../../ui/format.ts";
 import { kindOptions, none } from "../../ui/options.ts";
@@ -41,7 +42,7 @@ export function CashFlow({ initial }: { initial: Initial<AnswerOf<"money">> }) {
           <OfWhat of={params.of} onChange={(of) => setParams({ of })} />
           <PipelineChoice value={params.pipeline} onChange={(pipeline) => setParams({ pipeline })} />
           <PeriodTools params={params} grain={grain} onChange={setParams} />
-          <CashExport chart={chart} money={money} title={title} />
+          <CashExport chart={chart} money={money} query={query} title={title} />
         </>
       }
     >
@@ -82,11 +83,18 @@ function OfWhat({ of, onChange }: { of: readonly string[]; onChange: (of: string
   );
 }
 
-function CashExport({ chart, money, title }: { chart: React.RefObject<HTMLDivElement | null>; money: Money; title: string }) {
+interface CashExportProps {
+  chart: React.RefObject<HTMLDivElement | null>;
+  money: Money;
+  query: MoneyQuery;
+  title: string;
+}
+
+function CashExport({ chart, money, query, title }: CashExportProps) {
   const { periods, currency, total, rows } = money;
   const side = () => `${currency} ${moneyText(total)}, ${rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop })}`;
   return (
-    <MoneyExport name="cash-flow">
+    <MoneyExport name="cash-flow" money={money} query={query}>
       <SaveChartLines
         what="Chart"
         chart={chart}

@@ -31,7 +31,7 @@ export function Money({ initial }: { initial: Initial<AnswerOf<"money">> }) {
       actions={
         <>
           <MoneyTools params={params} query={query} grain={grain} onChange={setParams} />
-          <MoneyExport />
+          <MoneyExport money={money} query={query} />
         </>
       }
       sheet={

@@ -2,11 +2,29 @@
 // The table of money, or the cash flow, as a file, with the rows, periods and limits of the address.
 import { Download } from "lucide-react";
 import { useSearchParams } from "next/navigation";
+import type { Money } from "../../core/answers/money.ts";
+import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { DownloadLink } from "../../ui/downloadLink.tsx";
 import { Menu } from "../../ui/menu.tsx";
+import { pageText, printPage } from "../../ui/savePage.tsx";
+import { usePlanFacts } from "../frame/facts.ts";
 
-export function MoneyExport({ name = "money", children }: { name?: "money" | "cash-flow"; children?: React.ReactNode }) {
+const titles = { money: "Money", "cash-flow": "Cash flow" } as const;
+
+interface MoneyExportProps {
+  name?: keyof typeof titles;
+  money: Money;
+  query: MoneyQuery;
+  children?: React.ReactNode;
+}
+
+export function MoneyExport({ name = "money", money, query, children }: MoneyExportProps) {
   const params = useSearchParams();
+  const { planName, periodSettings } = usePlanFacts();
+  const print = async () => {
+    const { MoneyPage } = await import("./moneyPage.tsx");
+    printPage(await pageText(<MoneyPage title={titles[name]} money={money} query={query} studio={planName} settings={periodSettings} />));
+  };
   const file = (format: "csv" | "xlsx") => {
     const query = new URLSearchParams(params);
     query.set("format", format);
@@ -23,6 +41,9 @@ export function MoneyExport({ name = "money", children }: { name?: "money" | "ca
           Table as XLSX
         </DownloadLink>
         {children}
+        <button type="button" className="menu-line" disabled={money.rows.length === 0} onClick={() => void print()}>
+          Print…
+        </button>
       </div>
     </Menu>
   );

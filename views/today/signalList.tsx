@@ -14,9 +14,11 @@ interface Props {
   openKey: string | null;
   onSnooze: (key: string) => void;
   onHand: (key: string) => void;
+  /** Lists the signals that are left out as well. */
+  onWhole: () => void;
 }
 
-export function SignalList({ today: { signals, counts }, openKey, onSnooze, onHand }: Props) {
+export function SignalList({ today: { signals, counts }, openKey, onSnooze, onHand, onWhole }: Props) {
   useSignalKeys({ onSnooze, onHand });
   // Signals come worst first, so the groups stand in the order of their worst.
   const groups = [...new Set(signals.map(groupOf))];
@@ -41,7 +43,11 @@ export function SignalList({ today: { signals, counts }, openKey, onSnooze, onHa
                 />
               ))}
             </ul>
-            {all > own.length && <p className="px-4 py-2 text-side">and {wholeText(all - own.length)} more of the same kinds</p>}
+            {all > own.length && (
+              <p className="px-4 py-2 text-side">
+                <TextButton onClick={onWhole}>Show {wholeText(all - own.length)} more of the same kinds</TextButton>
+              </p>
+            )}
           </section>
         );
       })}
@@ -49,7 +55,7 @@ export function SignalList({ today: { signals, counts }, openKey, onSnooze, onHa
   );
 }
 
-const groupOf = ({ kind }: Attention): AttentionGroup => attentionKinds[kind].about;
+export const groupOf = ({ kind }: Attention): AttentionGroup => attentionKinds[kind].about;
 
 /** How many of the kinds listed are not. */
 function hidden(listed: readonly Attention[], counts: Today["counts"]): number {

@@ -1,6 +1,7 @@
 "use client";
 // Today: what wants attention, worst first, each with its figure and one step to what can be done; beside it the weeks ahead.
 import { parseAsString, useQueryState } from "nuqs";
+import { useState } from "react";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer } from "../../client/session.tsx";
@@ -8,7 +9,8 @@ import { Button } from "../../ui/button.tsx";
 import { closed } from "../../ui/closed.ts";
 import { countText, shareText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
-import { useFrame } from "../frame/facts.ts";
+import { pageText, printPage } from "../../ui/savePage.tsx";
+import { useFrame, usePlanFacts } from "../frame/facts.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
 import { HandSheet } from "./handSheet.tsx";
@@ -22,7 +24,13 @@ export function Today({ initial }: { initial: Initial<AnswerOf<"today">> }) {
   const { clock, frame } = useFrame();
   const linkTo = useLinkTo();
   const { counts } = useAnswer("frame", {}, frame);
-  const today = useAnswer("today", { clock }, initial);
+  const [isWhole, setWhole] = useState(false);
+  const today = useAnswer("today", isWhole ? { clock, isWhole } : { clock }, initial);
+  const { planName } = usePlanFacts();
+  const print = async () => {
+    const { TodayPage } = await import("./todayPage.tsx");
+    printPage(await pageText(<TodayPage today={today} studio={planName} />));
+  };
   const [sheet, setSheet] = useQueryState("sheet", parseAsString.withOptions({ shallow: true }));
   const { signals, snoozed } = today;
   const meant = meantBy(sheet ?? "", today);
@@ -34,6 +42,7 @@ export function Today({ initial }: { initial: Initial<AnswerOf<"today">> }) {
         <>
           {snoozed.length > 0 && <Button onClick={() => void setSheet("snoozed")}>{countText(snoozed.length, "signal")} snoozed</Button>}
           <Button onClick={() => void setSheet("kinds")}>Choose signals</Button>
+          {signals.length > 0 && <Button onClick={() => void print()}>Print…</Button>}
         </>
       }
       sheet={<TodaySheet sheet={sheet ?? ""} today={today} onClose={() => void setSheet(closed(sheet))} />}
@@ -61,6 +70,7 @@ export function Today({ initial }: { initial: Initial<AnswerOf<"today">> }) {
             openKey={meant?.key ?? null}
             onSnooze={(key) => void setSheet(`snooze:${key}`)}
             onHand={(key) => void setSheet(`hand:${key}`)}
+            onWhole={() => setWhole(true)}
           />
         )}
         {counts.people > 0 && <WeeksAhead weeks={today.weeks} />}

@@ -15,6 +15,7 @@ import { kindOf, kindOptions, none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { Unfold } from "../../ui/unfold.tsx";
 import { useNames } from "../frame/facts.ts";
+import { ImpactView, useImpact } from "../frame/impact.tsx";
 import { usePeopleWithRoom } from "../frame/peopleWithRoom.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { StaffChoice } from "./staffChoice.tsx";
@@ -38,7 +39,7 @@ export function AddWork({ entry, project }: AddWorkProps) {
   return (
     <Unfold title="Add somebody" look="action" isOpenAtFirst={entry.work.length === 0}>
       <div className="space-y-2">
-        <Field label="Who">
+        <Field label="Who" hint={entry.dates ? "With the room they have on the task’s days" : undefined}>
           <WhoPicker entry={entry} value={who} onChange={setWho} />
         </Field>
         <CheckboxField checked={isPencilled} onChange={setPencilled}>
@@ -63,7 +64,7 @@ function subjectOf(who: string): Subject | null {
 /** People with the task's role first, then the role itself, then everybody else. */
 function WhoPicker({ entry, value, onChange }: { entry: OutlineTask; value: string; onChange: (who: string) => void }) {
   const { roles, teams } = useNames();
-  const { people, onOpen } = usePeopleWithRoom();
+  const { people, onOpen } = usePeopleWithRoom(entry.dates ? { start: entry.dates.start, stop: entry.dates.finish + 1 } : undefined);
   const ownRole = entry.task.roleId;
   const fitting = people.filter(({ roleIds }) => ownRole !== undefined && roleIds.includes(ownRole));
   const others = people.filter((person) => !fitting.includes(person));
@@ -84,12 +85,18 @@ interface PartProps extends AddWorkProps {
 
 const isChosen = ({ personId, teamId, roleId }: Partial<Subject>) => (personId ?? teamId ?? roleId) !== undefined;
 
+/** Stands for the assignment while its effect is asked for. */
+const ASKED = "asked";
+
 /** How much they do, in one of the ways of stating it. */
 function Amount({ entry, project, subject, onAdded }: PartProps) {
   const [amount, setAmount] = useState("");
   const [statement, setStatement] = useState<Statement>("hours");
   const [fault, setFault] = useState<string | null>(null);
   const { most } = statements.find(({ key }) => key === statement) ?? statements[0];
+  const written = readAmount(amount, 0, most);
+  const assignment = { id: ASKED, taskId: entry.task.id, ...subject, [statement]: written?.value };
+  const impact = useImpact(isChosen(subject) && written ? { kind: "addAssignment", assignment } : null);
   const add = async () => {
     const typed = readAmount(amount, 0, most);
     if (!isChosen(subject)) return setFault("Choose who, or the role that is needed.");
@@ -121,6 +128,7 @@ function Amount({ entry, project, subject, onAdded }: PartProps) {
         </Field>
       </div>
       <FormFault>{fault}</FormFault>
+      {isChosen(subject) && written && <ImpactView impact={impact} />}
       <Button onClick={() => void add()}>Add</Button>
     </>
   );

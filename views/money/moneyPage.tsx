@@ -1,0 +1,65 @@
+// Money or the cash flow as a page to print: the rows, periods and sums of the screen.
+import type { Money } from "../../core/answers/money.ts";
+import type { PeriodSettings } from "../../core/calendar/periods.ts";
+import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
+import { moneyText, periodHeading } from "../../ui/format.ts";
+import { PrintedPage } from "../../ui/printedPage.tsx";
+import { pipelineWords } from "../frame/pipelineWords.ts";
+import { moneyFile, moneyFileOf } from "./moneyFile.ts";
+import { groupWords } from "./moneyWords.ts";
+
+interface MoneyPageProps {
+  title: string;
+  money: Money;
+  query: MoneyQuery;
+  studio: string;
+  settings: PeriodSettings;
+}
+
+/** With more periods than these a page has no room for decimals. */
+const MOST_WITH_DECIMALS = 6;
+
+export function MoneyPage({ title, money, query, studio, settings }: MoneyPageProps) {
+  const { periods } = money;
+  const [[what], ...lines] = moneyFile(money, query);
+  const decimals = periods.length > MOST_WITH_DECIMALS ? 0 : 2;
+  return (
+    <PrintedPage
+      title={`${title}: ${moneyFileOf(money)}`}
+      side={`${studio}, ${what.split(":")[0]}, ${pipelineWords[query.pipeline]}`}
+      css={css}
+    >
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">{groupWords[query.by]}</th>
+            {periods.map((period) => {
+              const { main, side } = periodHeading(period, query.grain, settings);
+              return (
+                <th key={period.start} scope="col">
+                  {main} {side}
+                </th>
+              );
+            })}
+            <th scope="col">Sum</th>
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map(([name, side, ...amounts], at) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: the page is drawn once.
+            <tr key={at} className={at >= money.rows.length ? "sum" : ""}>
+              <th scope="row">{side === "" ? name : `${name}, ${side}`}</th>
+              {amounts.map((amount, p) => (
+                <td key={periods[p]?.start ?? "sum"} className={amount.startsWith("-") ? "minus" : ""}>
+                  {amount === "" ? "" : moneyText(Math.round(Number(amount) * 100), decimals)}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </PrintedPage>
+  );
+}
+
+const css = ".sum th,.sum td{font-weight:700}.minus{color:#9c3c16}th[scope=row]{white-space:normal}";
