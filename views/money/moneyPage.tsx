@@ -22,12 +22,13 @@ const MOST_WITH_DECIMALS = 6;
 export function MoneyPage({ title, money, query, studio, settings }: MoneyPageProps) {
   const { periods } = money;
   const [[what], ...lines] = moneyFile(money, query);
-  const decimals = periods.length > MOST_WITH_DECIMALS ? 0 : 2;
+  const isLong = periods.length > MOST_WITH_DECIMALS;
+  const decimals = isLong ? 0 : 2;
   return (
     <PrintedPage
       title={`${title}: ${moneyFileOf(money)}`}
       side={`${studio}, ${what.split(":")[0]}, ${pipelineWords[query.pipeline]}`}
-      css={css}
+      css={isLong ? css + small : css}
     >
       <table>
         <thead>
@@ -62,4 +63,6 @@ export function MoneyPage({ title, money, query, studio, settings }: MoneyPagePr
   );
 }
 
+/** A year and a half by month fits on the paper. */
+const small = "table{font-size:9px}th,td{padding:2px 3px}";
 const css = ".sum th,.sum td{font-weight:700}.minus{color:#9c3c16}th[scope=row]{white-space:normal}";
