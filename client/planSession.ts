@@ -62,7 +62,7 @@ export class PlanSession {
   readonly #answers = new KeptAnswers();
   /** What the screens show, by question and query, each with how many parts show it. */
   readonly #watched = new Map<string, { question: Question; key: string; parts: number }>();
-  /** Asked right behind an edit that the worker has not told of yet: the answers are to the version that it comes to. */
+  /** Questions that were posted right after an edit. Their answers are about the plan with that edit. */
   readonly #ahead = new Map<string, Ahead>();
   onNotice: (notice: Notice) => void = () => {};
   #storage: Storage | null = null;

@@ -105,11 +105,11 @@ const orders: Record<RemedyProblem["about"], (a: Remedy, b: Remedy) => number> =
 export interface EvenOutNews extends EvenOutProgress {
   /** Seconds spent so far. */
   seconds: number;
-  /** Searches that have come to their end; the best of them counts. */
+  /** How many attempts have ended. The best of them is the result. */
   attempts: number;
-  /** Why it ended; null until then, and where somebody stopped it. */
+  /** Why it ended. Null while it is under way, and where somebody stopped it. */
   ended: EvenOutEnd | null;
-  /** Counts up whenever a better result takes the place of the lines before. */
+  /** Number of the result, which rises by one each time a better one replaces the lines. */
   result: number;
   /** Measured one after the other. */
   found: RemedyLine[];

@@ -3,7 +3,7 @@ import { readFile } from "node:fs/promises";
 import type { Locator, Page } from "@playwright/test";
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
-import { choose, goTo, sheetOf, untilSaved } from "./pages.ts";
+import { choose, goTo, holdPrinter, sheetOf, untilSaved } from "./pages.ts";
 import { postTo, type Server } from "./server.ts";
 
 let server: Server;
@@ -359,7 +359,7 @@ test.describe("printed", () => {
   test.use({ ownPage: true });
 
   test("the printed page has the figures and signs of the screen", async ({ page }) => {
-    await page.addInitScript("window.print = () => {}");
+    await holdPrinter(page);
     await open(page, "/balance?from=2027-03-08&to=2027-04-04&pipeline=full");
     await page.getByRole("button", { name: "Export" }).click();
     await page.getByRole("button", { name: "Print…" }).click();

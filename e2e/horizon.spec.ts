@@ -2,7 +2,7 @@
 import { readFile } from "node:fs/promises";
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
-import { choose, goTo, sheetOf } from "./pages.ts";
+import { choose, goTo, holdPrinter, printed, sheetOf } from "./pages.ts";
 
 const hoursOf = (text: string): number => Number(text.replace(/[^\d.−]/g, "").replace("−", "-"));
 
@@ -226,7 +226,7 @@ test.describe("printed", () => {
   test.use({ ownPage: true });
 
   test("the printed page has the charts and figures of the screen, by whatever they are told", async ({ page, server }) => {
-    await page.addInitScript("window.print = () => {}");
+    await holdPrinter(page);
     await goTo(page, server, "/horizon?by=team&show=capacity");
     const shown = page
       .getByRole("region", { name: "Figures by team" })
@@ -235,15 +235,14 @@ test.describe("printed", () => {
     const figures = await shown.getByRole("cell").allTextContents();
     expect(hoursOf(figures[0])).toBeGreaterThan(0);
     await page.getByRole("button", { name: "Export" }).click();
-    await page.getByRole("button", { name: "Print…" }).click();
-    const printed = page.frameLocator('iframe[title="Page to print"]');
-    await expect(printed.getByRole("heading", { name: "Capacity, hours" })).toBeAttached();
+    const paper = await printed(page);
+    await expect(paper.getByRole("heading", { name: "Capacity, hours" })).toBeAttached();
     expect(
-      await printed
+      await paper
         .getByRole("row", { name: /^Workshop \d/ })
         .getByRole("cell")
         .allTextContents(),
     ).toEqual(figures);
-    await expect(printed.locator("figure")).toHaveCount(4);
+    await expect(paper.locator("figure")).toHaveCount(4);
   });
 });

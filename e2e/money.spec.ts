@@ -4,7 +4,7 @@ import type { Page } from "@playwright/test";
 import readXlsxFile from "read-excel-file/node";
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
-import { choose, goTo, sheetOf, typeRate } from "./pages.ts";
+import { choose, goTo, holdPrinter, printed, sheetOf, typeRate } from "./pages.ts";
 
 const amountOf = (text: string): number => Math.round(Number(text.replace(/[^\d.−-]/g, "").replace("−", "-")) * 100);
 
@@ -227,14 +227,13 @@ test.describe("printed", () => {
   test.use({ ownPage: true });
 
   test("money prints as a page with the figures of the screen, and says of what and over which days it is", async ({ page, server }) => {
-    await page.addInitScript("window.print = () => {}");
+    await holdPrinter(page);
     await goTo(page, server, "/money?of=project:tidepool");
     const total = await page.locator("td[data-foot=sum]").textContent();
     await page.getByRole("button", { name: "Export" }).click();
-    await page.getByRole("button", { name: "Print…" }).click();
-    const printed = page.frameLocator('iframe[title="Page to print"]');
-    await expect(printed.getByRole("heading", { name: /^Money: Tidepool Hall, .*2027$/ })).toBeAttached();
-    await expect(printed.getByText(/Cost in EUR by .*, Pipeline in full/)).toBeAttached();
-    await expect(printed.getByRole("row", { name: /^All / }).getByRole("cell").last()).toHaveText(total ?? "");
+    const paper = await printed(page);
+    await expect(paper.getByRole("heading", { name: /^Money: Tidepool Hall, .*2027$/ })).toBeAttached();
+    await expect(paper.getByText(/Cost in EUR by .*, Pipeline in full/)).toBeAttached();
+    await expect(paper.getByRole("row", { name: /^All / }).getByRole("cell").last()).toHaveText(total ?? "");
   });
 });

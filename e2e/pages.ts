@@ -1,5 +1,5 @@
 // Ways about the application that every test takes.
-import type { Locator, Page } from "@playwright/test";
+import type { FrameLocator, Locator, Page } from "@playwright/test";
 import { expect } from "./expect.ts";
 import type { Server } from "./server.ts";
 
@@ -41,6 +41,15 @@ export async function untilSaved(page: Page): Promise<void> {
 /** The sheet that is open. @param title Waits for the one of this title: where another is open, it may not have come yet. */
 export const sheetOf = (page: Page, title?: string): Locator =>
   page.getByRole("complementary", title === undefined ? {} : { name: title, exact: true });
+
+/** Keeps the browser from printing. To be called before the page is loaded. */
+export const holdPrinter = (page: Page): Promise<unknown> => page.addInitScript("window.print = () => {}");
+
+/** Prints what a screen shows. @returns The page that would be printed. */
+export async function printed(page: Page): Promise<FrameLocator> {
+  await page.getByRole("button", { name: "Print…" }).click();
+  return page.frameLocator('iframe[title="Page to print"]');
+}
 
 /** Chooses from a list that opens below its control, by what stands there. */
 export async function choose(control: Locator, option: string): Promise<void> {

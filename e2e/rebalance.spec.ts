@@ -2,7 +2,7 @@
 import type { Locator, Page } from "@playwright/test";
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
-import { choose, goTo, sheetOf, untilSaved } from "./pages.ts";
+import { choose, goTo, holdPrinter, printed, sheetOf, untilSaved } from "./pages.ts";
 
 /** The figure of a person's cell in a week, as the board shows it. */
 const figureOf = (page: Page, name: string, week: string) => page.getByRole("gridcell", { name: new RegExp(`^${name}, week of ${week}:`) });
@@ -207,12 +207,11 @@ test.describe("printed", () => {
   test.use({ ownPage: true });
 
   test("Today prints as a page with the sentences and figures of its signals", async ({ page, server }) => {
-    await page.addInitScript("window.print = () => {}");
+    await holdPrinter(page);
     await goTo(page, server, "/today");
     const count = await page.locator(".signal-line").count();
-    await page.getByRole("button", { name: "Print…" }).click();
-    const printed = page.frameLocator('iframe[title="Page to print"]');
-    await expect(printed.getByRole("row", { name: /^Mara Ellingsen is 49\.8 h over capacity in 3 of 4 weeks\..* 49\.8 h/ })).toBeAttached();
-    await expect(printed.locator("tbody tr")).toHaveCount(count);
+    const paper = await printed(page);
+    await expect(paper.getByRole("row", { name: /^Mara Ellingsen is 49\.8 h over capacity in 3 of 4 weeks\..* 49\.8 h/ })).toBeAttached();
+    await expect(paper.locator("tbody tr")).toHaveCount(count);
   });
 });

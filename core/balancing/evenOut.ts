@@ -37,8 +37,8 @@ export interface EvenOutOptions {
   today: Day | null;
   /** Begins the ids of rows that are added. */
   idStem: string;
-  /** Where it is given, the search passes over about a third of the moves until it has come to an end without them, and then
-   * takes all: each number passes over others, and leads elsewhere. */
+  /** Where it is given, the search first leaves out about three moves in ten, and tries all moves once it finds nothing better
+   * without them. Each number leaves out other moves, so the search ends elsewhere. */
   passesOver?: number;
   /** Ends the search once so many moves have been tried. */
   mostSteps: number;
@@ -133,7 +133,7 @@ export class EvenOutSearch {
     yield* this.#downhill();
   }
 
-  /** Takes what is best of all until nothing is better. */
+  /** Makes the best move again and again until no move is better. */
   *#downhill(): Generator<EvenOutProgress> {
     for (let isBetter = true; isBetter && !this.#isOver; ) {
       isBetter = false;
@@ -316,7 +316,7 @@ export class EvenOutSearch {
     return wanted.sort((a, b) => b.falls - a.falls || a.row - b.row).map(({ row }) => row);
   }
 
-  /** Three in ten, by the work and by whoever would take it. */
+  /** True for about three moves in ten. Which ones depends on the assignment, the person who would take it and `passesOver`. */
   #isPassedOver = ({ row, taker, kind }: Move): boolean => {
     let hash = (this.options.passesOver ?? 0) * 0x9e3779b1;
     for (const part of [row, taker, kind.length]) hash = Math.imul(hash ^ (part + 0x7f4a7c15), 0x85ebca6b) ^ (hash >>> 13);

@@ -1,13 +1,13 @@
-// Evening out again and again: a search that goes downhill ends where no move is better, which can be far from the best. Others
-// begin elsewhere, by passing over some of the moves at first; the best of them all is the result (iterated local search:
+// Evening out in several attempts. One attempt ends where no single move is better, which can be far from the best result. Further
+// attempts leave out some of the moves at first and so end elsewhere. The best attempt is the result (iterated local search:
 // Lourenço, Martin and Stützle, "Iterated Local Search", Handbook of Metaheuristics, 2003).
 import type { Model } from "../model.ts";
 import { type EvenOutOptions, type EvenOutProgress, EvenOutSearch } from "./evenOut.ts";
 
-/** Why a search came to its end: nothing is over any longer, the time was up, or many further attempts were no better. */
+/** Why the search ended: nobody is over any longer, its time was up, or many attempts in a row were no better. */
 export type EvenOutEnd = "level" | "time" | "noBetter";
 
-/** As many attempts in a row without a better result end the search before its time. */
+/** After so many attempts in a row without a better result the search ends before its time is up. */
 const MOST_IN_VAIN = 120;
 
 export class EvenOutRestarts {
@@ -30,7 +30,7 @@ export class EvenOutRestarts {
     return this.#best;
   }
 
-  /** Attempts that have been ended. */
+  /** How many attempts have ended. */
   get attempts(): number {
     return this.#attempts;
   }
@@ -70,7 +70,7 @@ export class EvenOutRestarts {
   }
 }
 
-/** Less is over in the window; where that is alike, in fewer lines. */
+/** True where one search leaves less over in the window, or as much in fewer lines. */
 function isBetter(one: EvenOutSearch, other: EvenOutSearch): boolean {
   const [a, b] = [one.progress(), other.progress()];
   return a.now !== b.now ? a.now < b.now : a.lines < b.lines;

@@ -1,4 +1,5 @@
 // An amount of one currency in another on a day, by the exchange rates of a plan.
+import { type Day, parseDay } from "../calendar/day.ts";
 import type { Plan } from "../plan/schema.ts";
 import { exchangeMillionths, quotientHalfUp, rateUnits } from "../plan/units.ts";
 
@@ -23,7 +24,15 @@ export function rateInCurrency(rate: number, from: string, to: string, date: str
 
 function millionthsOn(currency: string, date: string, { own, exchangeRates }: Currencies): bigint | null {
   if (currency === own) return 1_000_000n;
-  const known = exchangeRates.filter((rate) => rate.currency === currency).toSorted((a, b) => a.from.localeCompare(b.from));
-  const held = date === "" ? known[0] : known.findLast((rate) => rate.from <= date);
-  return held ? BigInt(exchangeMillionths(held.rate)) : null;
+  const steps = exchangeSteps(exchangeRates, currency);
+  const held = date === "" ? steps[0] : steps.findLast(({ from }) => from <= parseDay(date));
+  return held ? held.factor : null;
+}
+
+/** The exchange rates of one currency in the order of their days, each in millionths of the plan's. */
+export function exchangeSteps(exchangeRates: Plan["exchangeRates"], currency: string): { from: Day; factor: bigint }[] {
+  return exchangeRates
+    .filter((rate) => rate.currency === currency)
+    .map(({ from, rate }) => ({ from: parseDay(from), factor: BigInt(exchangeMillionths(rate)) }))
+    .sort((a, b) => a.from - b.from);
 }

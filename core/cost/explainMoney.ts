@@ -38,7 +38,8 @@ export interface MoneyPart {
   exchange?: number;
   /** The day from which the exchange rate applies. */
   exchangeSince?: Day;
-  /** Of an amount that is spread: minor units in all, and the working days or minutes of it that fall here. */
+  /** For an amount that is spread over time: the whole amount in minor units, and which part of the working days or minutes falls
+   * into the period. */
   whole?: number;
   part?: { own: number; all: number };
   /** Minor units; together they are the line's. */

@@ -3,7 +3,8 @@ import { type Day, parseDay } from "../calendar/day.ts";
 import { firstRoleOf } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Plan, RateEntry, RateTable } from "../plan/schema.ts";
-import { exchangeMillionths, minorUnits, rateUnits } from "../plan/units.ts";
+import { minorUnits, rateUnits } from "../plan/units.ts";
+import { exchangeSteps } from "./exchangeOn.ts";
 
 const BEGINNING = Number.NEGATIVE_INFINITY;
 
@@ -96,10 +97,7 @@ export class RateBook {
   exchange(table: RateTable): readonly ExchangeStretch[] {
     const { currency } = table;
     if (currency === undefined || currency === this.#plan.settings.currency) return SAME_CURRENCY;
-    const rates = this.#plan.exchangeRates.filter((rate) => rate.currency === currency);
-    const steps = rates.map(({ from, rate }) => ({ from: parseDay(from), factor: BigInt(exchangeMillionths(rate)) }));
-    steps.sort((a, b) => a.from - b.from);
-    return [{ from: BEGINNING, factor: null }, ...steps];
+    return [{ from: BEGINNING, factor: null }, ...exchangeSteps(this.#plan.exchangeRates, currency)];
   }
 }
 

@@ -46,7 +46,7 @@ test("each help reduces the shortage as it says; the best of every kind comes fi
     for (const other of others) if (other.help.kind === help.kind) expect(other.after.own).toBeGreaterThanOrEqual(after.own);
 });
 
-test("a stated number, rate and learning time are measured anew, and the rate is kept with the people", () => {
+test("a help with another number, rate and learning time has another effect, and its rate is kept with the people", () => {
   const from = parseDay("2027-05-03");
   const help = { ...hired, people: 2, from, to: from + 20, rate: 50, learningWeeks: 1 };
   const measured = helpMeasured(model, target, asked, help);

@@ -292,7 +292,7 @@ test("always: a week of imported hours adds up to them, to a tenth of an hour", 
   );
 });
 
-test("a column that was guessed and would refuse every row is not taken; chosen by hand it is", () => {
+test("a guessed column that would refuse every row is left out, and is used when somebody chooses it", () => {
   const rows = [
     ["Name", "Role", "Start"],
     ["Odile Farrow", "Fabricator", "after the summer"],
@@ -313,7 +313,7 @@ test("a column that was guessed and would refuse every row is not taken; chosen 
   expect(chosen.counts).toMatchObject({ adds: 0, refuses: 2 });
 });
 
-test("leave of a calendar is that of whoever its title names; the others are told, or are somebody's that is chosen", () => {
+test("leave from a calendar goes to the person its title names; other leave is refused, or goes to the person who is chosen", () => {
   const [one, other] = plan.people;
   const rows = [
     ["From", "To", "Hours", "Title", "E-mail"],

@@ -75,7 +75,7 @@ export interface Preview {
   /** Position of the row that names the columns. */
   header: number;
   mapping: (number | null)[];
-  /** Headers that look like columns and are not taken for them: every row would be refused because of what stands there. */
+  /** Headers whose column was left out, because its cells would have every row refused. */
   passedOver: string[];
   /** Why no row can be read: columns that are missing. */
   faults: string[];
@@ -132,11 +132,11 @@ export function previewTable(plan: Plan, query: PreviewQuery): Preview {
   };
 }
 
-/** As many rows show whether a column was guessed rightly. */
+/** How many rows are read to see whether a column was guessed rightly. */
 const MOST_TRIED = 30;
 
-/** The columns that a header names, less those that a row can do without and that every row would be refused for. A name that
- * the plan does not have is no such reason: it can be made. */
+/** The columns that a header names, without the optional ones whose cells would have every row refused. A name that the plan does
+ * not have is no reason to leave a column out: it can be made. */
 function withoutRefusing(plan: Plan, query: PreviewQuery & { header: number }, matched: (number | null)[]): (number | null)[] {
   const { table, rows, header, options } = query;
   const { columns } = tableKinds[table];
@@ -147,7 +147,7 @@ function withoutRefusing(plan: Plan, query: PreviewQuery & { header: number }, m
   };
   if (!refusesAll(matched)) return matched;
   const needed = matched.map((at, column) => (columns[column].isNeeded || columns[column].key === "id" ? at : null));
-  // Rows that cannot be taken by what they need are not helped by leaving columns out.
+  // If rows are refused for their needed columns alone, leaving others out does not help.
   if (refusesAll(needed)) return matched;
   return matched.map((at, column) => (at === null || needed[column] !== null || !refusesAll(needed.with(column, at)) ? at : null));
 }

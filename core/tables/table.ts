@@ -12,7 +12,7 @@ export interface TableColumn {
   name: string;
   /** A row without it is refused. */
   isNeeded?: boolean;
-  /** Taken from a file, and not written to one: another table has it. */
+  /** Read on import and left out of exports, because another table exports it. */
   isOnlyRead?: boolean;
   /** Other headers that mean it, in small letters without accents or signs. */
   aliases: readonly string[];
@@ -82,7 +82,7 @@ export const tableNames = [
 ] as const;
 export type TableName = (typeof tableNames)[number];
 
-/** The headers that a table goes out with. */
+/** The headers of an exported table. */
 export const writtenHeaders = ({ columns }: TableKind): Cell[] => columns.flatMap(({ name, isOnlyRead }) => (isOnlyRead ? [] : [name]));
 
 /** Faults as reasons, each with its place where that says more. */

@@ -74,7 +74,7 @@ function takeTimeOff(record: TableRecord, draft: Draft, options: ReadOptions, li
   return putTimeOff(person.value, stated, reading.text("id")?.trim() ?? null, `${options.idStem}-${line}`, draft);
 }
 
-/** The person of a row; where no cell names one, the person whose name stands in its title: "Ada Quill – annual leave". */
+/** The person of a row. Without a cell for the person, it is the one whose name is in the title: "Ada Quill – annual leave". */
 function personOrTitled(record: TableRecord, draft: Draft, options: ReadOptions): Read<Person> {
   if (record.person?.trim() || !record.note) return personOf(record, draft, options);
   const title = ` ${wordsOf(record.note)} `;

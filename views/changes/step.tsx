@@ -3,12 +3,12 @@
 import { useState } from "react";
 import type { ToldStep } from "../../client/messages.ts";
 import { usePlan } from "../../client/session.tsx";
-import type { ToldCell, ToldRow } from "../../core/edits/told.ts";
-import { listWords } from "../../core/plan/listWords.ts";
+import type { ToldCell } from "../../core/edits/told.ts";
 import type { Moves } from "../../core/schedule/moves.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
 import { countText, dateTimeText } from "../../ui/format.ts";
 import { Unfold } from "../../ui/unfold.tsx";
+import { ChangedRow } from "../frame/changedRow.tsx";
 import { MovedLines } from "../frame/movedNotice.tsx";
 import { fieldText, type useValueText } from "../frame/valueText.ts";
 
@@ -42,7 +42,9 @@ export function Step({ step, isUndone, nameOf, hasDay = false }: { step: ToldSte
           <Unfold title={countText(count, "row")}>
             <ul className="space-y-1 text-small">
               {rows.map((row, place) => (
-                <Row key={`${row.list} ${row.id} ${String(place)}`} row={row} nameOf={nameOf} />
+                <li key={`${row.list} ${row.id} ${String(place)}`}>
+                  <ChangedRow row={row} cell={(cell) => <Cell cell={cell} nameOf={nameOf} />} />
+                </li>
               ))}
               {count > rows.length && <li className="text-side">and {countText(count - rows.length, "more row")}</li>}
             </ul>
@@ -53,20 +55,6 @@ export function Step({ step, isUndone, nameOf, hasDay = false }: { step: ToldSte
         <Button onClick={() => void session.step({ kind: "undo", of: step.of ?? revision })}>Undo</Button>
       )}
     </article>
-  );
-}
-
-function Row({ row: { list, name, sort, cells }, nameOf }: { row: ToldRow; nameOf: NameOf }) {
-  return (
-    <li>
-      <span className="text-ink-2">
-        {listWords[list]} {sort === "changed" ? "" : `${sort} `}
-      </span>
-      {name}
-      {cells.map((cell) => (
-        <Cell key={cell.field} cell={cell} nameOf={nameOf} />
-      ))}
-    </li>
   );
 }
 

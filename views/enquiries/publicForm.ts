@@ -68,7 +68,7 @@ const STYLE = `
 @font-face{font-family:Text;src:url(/enquire/fonts/text.woff2) format("woff2");font-weight:400 700;font-display:swap}
 @font-face{font-family:Title;src:url(/enquire/fonts/title.woff2) format("woff2");font-weight:200 800;font-display:swap}
 :root{color-scheme:light dark;--paper:#f4f2ec;--sheet:#fffdf9;--ink:#1f2b2a;--ink-2:#55625f;--line:#dedace;--line-2:#cbc6b7;--pine:#1d5c53;--over:#b24a22}
-@media (prefers-color-scheme:dark){:root{--paper:#161a19;--sheet:#1d2221;--ink:#ebe8df;--ink-2:#adb6b1;--line:#323936;--line-2:#464e4a;--pine:#7fc2b3;--over:#f08a5d}}
+@media (prefers-color-scheme:dark){:root{--paper:#161a19;--sheet:#1d2221;--ink:#ebe8df;--ink-2:#adb6b1;--line:#323936;--line-2:#464e4a;--pine:#7fc2b3;--over:#ee8f66}}
 body{margin:0;background:var(--paper);color:var(--ink);font:14px/1.5 Text,system-ui,sans-serif}
 main{max-width:600px;margin:40px auto;padding:24px 28px;background:var(--sheet);border:1px solid var(--line);border-radius:6px}
 h1{margin:0 0 4px;font:500 26px/1.2 Title,Georgia,serif}

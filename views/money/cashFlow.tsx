@@ -50,7 +50,7 @@ export function CashFlow({ initial }: { initial: Initial<AnswerOf<"money">> }) {
       {money.rows.length === 0 ? (
         <Empty title="Nothing is spent in these periods">Choose other projects, or the whole plan, to see what is spent when.</Empty>
       ) : (
-        // biome-ignore lint/a11y/noNoninteractiveTabindex: the keys scroll what is below.
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: nothing inside takes the focus, so that without it the keys could not scroll.
         <section aria-label="Chart and figures" tabIndex={0} className="min-h-0 flex-1 overflow-y-auto box-open p-5">
           <div ref={chart} role="img" aria-label={`${title}, bars of each period and the running total`} className="h-[280px]">
             <CashChart money={money} grain={grain} />

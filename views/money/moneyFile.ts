@@ -14,12 +14,18 @@ export function moneyFileOf({ places, periods }: Money): string {
   return [...names, ...range].join(", ");
 }
 
-/** A header row, a row for each of the table, the sums, and of cost its running total. */
-export function moneyFile(money: Money, { by, measure, kind, pipeline }: MoneyQuery): string[][] {
-  const { rows, periods, totals, total, currency, before, budget } = money;
+/** Which figures these are, as in "Cost in EUR by kind of cost". */
+export function figuresText({ currency }: Pick<Money, "currency">, { by, measure, kind }: MoneyQuery): string {
   const what = measure === "cost" && kind !== "all" ? `Cost: ${kindWords[kind].toLowerCase()}` : measureWords[measure];
+  return `${what} in ${currency} by ${groupWords[by].toLowerCase()}`;
+}
+
+/** A header row, a row for each of the table, the sums, and of cost its running total. */
+export function moneyFile(money: Money, query: MoneyQuery): string[][] {
+  const { rows, periods, totals, total, before, budget } = money;
+  const { by, measure, pipeline } = query;
   const head = [
-    [`${what} in ${currency} by ${groupWords[by].toLowerCase()}`, moneyFileOf(money)].filter((text) => text !== "").join(": "),
+    [figuresText(money, query), moneyFileOf(money)].filter((text) => text !== "").join(": "),
     pipelineWords[pipeline],
     ...periods.map(({ start }) => formatDay(start)),
     "Sum",

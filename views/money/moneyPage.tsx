@@ -5,7 +5,7 @@ import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { moneyText, periodHeading } from "../../ui/format.ts";
 import { PrintedPage } from "../../ui/printedPage.tsx";
 import { pipelineWords } from "../frame/pipelineWords.ts";
-import { moneyFile, moneyFileOf } from "./moneyFile.ts";
+import { figuresText, moneyFile, moneyFileOf } from "./moneyFile.ts";
 import { groupWords } from "./moneyWords.ts";
 
 interface MoneyPageProps {
@@ -21,13 +21,13 @@ const MOST_WITH_DECIMALS = 6;
 
 export function MoneyPage({ title, money, query, studio, settings }: MoneyPageProps) {
   const { periods } = money;
-  const [[what], ...lines] = moneyFile(money, query);
+  const [, ...lines] = moneyFile(money, query);
   const isLong = periods.length > MOST_WITH_DECIMALS;
   const decimals = isLong ? 0 : 2;
   return (
     <PrintedPage
       title={`${title}: ${moneyFileOf(money)}`}
-      side={`${studio}, ${what.split(":")[0]}, ${pipelineWords[query.pipeline]}`}
+      side={`${studio}, ${figuresText(money, query)}, ${pipelineWords[query.pipeline]}`}
       css={isLong ? css + small : css}
     >
       <table>
@@ -47,8 +47,7 @@ export function MoneyPage({ title, money, query, studio, settings }: MoneyPagePr
         </thead>
         <tbody>
           {lines.map(([name, side, ...amounts], at) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: the page is drawn once.
-            <tr key={at} className={at >= money.rows.length ? "sum" : ""}>
+            <tr key={money.rows[at]?.key ?? name} className={at >= money.rows.length ? "sum" : ""}>
               <th scope="row">{side === "" ? name : `${name}, ${side}`}</th>
               {amounts.map((amount, p) => (
                 <td key={periods[p]?.start ?? "sum"} className={amount.startsWith("-") ? "minus" : ""}>

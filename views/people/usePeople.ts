@@ -80,7 +80,7 @@ function usePersonEdits(select: (id: string | null) => void) {
   const addPerson = async (fields: Omit<Person, "id">, rates: Record<RateTable["kind"], number | null>) => {
     const id = newId("person");
     const added: SingleEdit = { kind: "addPerson", person: { id, ...fields } };
-    const tables = await session.ask("rateTables", {});
+    const tables = rates.cost === null && rates.bill === null ? [] : await session.ask("rateTables", {});
     const stated = keysOf(rates).flatMap((kind): SingleEdit[] => {
       const table = tables.find((own) => own.kind === kind);
       const rate = rates[kind];

@@ -1,6 +1,6 @@
 "use client";
 // What other rates do to the cost and revenue of projects: of an edit before it is made, and of what was typed last.
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { Edit } from "../../core/edits/edit.ts";
@@ -11,7 +11,7 @@ import { usePlanFacts } from "../frame/facts.ts";
 
 type Margins = AnswerOf<"margins">;
 
-const ALL_WORK = { pipeline: "full" } as const;
+export const ALL_WORK = { pipeline: "full" } as const;
 
 /** What an edit does to the cost and revenue of projects over the whole plan. */
 export function MoneyChanges({ edit }: { edit: Edit }) {
@@ -54,21 +54,30 @@ function ChangeLines({ now, then }: { now: Margins; then: Margins }) {
   );
 }
 
-/** What the rates that were typed last have done to projects. `typed` is another object each time; null before the first. */
-export function LastChange({ typed }: { typed: object | null }) {
-  const now = useMaybeAnswer("margins", ALL_WORK, null);
-  const latest = useRef(now);
+/** Rates that were typed, with the money of projects as it was before them. */
+export interface Typed {
+  before: Promise<Margins>;
+}
+
+/** What the rates that were typed last have done to projects; nothing is worked out before the first. */
+export function LastChange({ typed }: { typed: Typed | null }) {
+  const now = useMaybeAnswer("margins", typed ? ALL_WORK : null, null);
   const [before, setBefore] = useState<Margins | null>(null);
   useEffect(() => {
-    if (typed) setBefore(latest.current);
+    let isWanted = true;
+    setBefore(null);
+    typed?.before.then(
+      (margins) => isWanted && setBefore(margins),
+      () => undefined,
+    );
+    return () => {
+      isWanted = false;
+    };
   }, [typed]);
-  useEffect(() => {
-    latest.current = now;
-  }, [now]);
-  if (!typed || !before || !now) return null;
+  if (!typed) return null;
   return (
     <div role="status" className="max-w-[460px] pt-2 text-side">
-      {now === before ? "Working out what the rate does to projects…" : <LastLines now={before} then={now} />}
+      {before && now ? <LastLines now={before} then={now} /> : "Working out what the rate does to projects…"}
     </div>
   );
 }

@@ -10,6 +10,7 @@ import type { RateTable } from "../../core/plan/schema.ts";
 import { countText } from "../../ui/format.ts";
 import type { Block, BlockActions } from "../../ui/table/blocks.ts";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
+import { ALL_WORK, type Typed } from "./moneyChanges.tsx";
 import { columnOfDate, RATE_HINT, readRate } from "./rateColumns.tsx";
 import { type RateRow, rateGrid } from "./rateGrid.ts";
 
@@ -22,15 +23,16 @@ export function useRates(table: RateTable) {
   const [figure, setFigure] = useState<RateFigure>("rate");
   const [subjects, setSubjects] = useState<readonly SubjectIds[]>([]);
   const [dates, setDates] = useState<readonly string[]>([]);
-  const [typed, setTyped] = useState<object | null>(null);
+  const [typed, setTyped] = useState<Typed | null>(null);
   const grid = useMemo(() => rateGrid(table.entries, names, { subjects, dates }), [table, names, subjects, dates]);
   return useMemo(() => {
     const type = (cells: readonly RateCell[]) => {
       const edit = typedRates(table.id, cells);
       if (cells.some((cell) => standsAlone(table.id, cell))) toast("Overtime and a charge per use stand beside a rate: type that first.");
       if (!edit) return;
-      setTyped(edit);
-      void session.edit(edit);
+      setTyped({ before: session.ask("margins", ALL_WORK) });
+      // The question goes to the worker first: its answer is what the effect is measured against.
+      void Promise.resolve().then(() => session.edit(edit));
     };
     return {
       table,

@@ -1,8 +1,8 @@
 "use client";
 // What one change of a sketch changes, from what to what; and where the plan has changed since: yours, then, now.
 import type { SketchCell, SketchRowChange } from "../../core/answers/sketches.ts";
-import { listWords } from "../../core/plan/listWords.ts";
 import { countText } from "../../ui/format.ts";
+import { ChangedRow } from "../frame/changedRow.tsx";
 import { fieldText, useValueText } from "../frame/valueText.ts";
 
 type NameOf = ReturnType<typeof useValueText>;
@@ -13,24 +13,12 @@ export function SketchRows({ rows, count }: { rows: readonly SketchRowChange[]; 
   return (
     <div className="pl-6 text-small">
       {rows.map((row) => (
-        <Row key={`${row.list} ${row.id}`} row={row} nameOf={nameOf} />
+        <p key={`${row.list} ${row.id}`}>
+          <ChangedRow row={row} cell={(cell) => <Cell cell={cell} nameOf={nameOf} />} />
+        </p>
       ))}
       {count > rows.length && <p className="text-side">and {countText(count - rows.length, "more row")}</p>}
     </div>
-  );
-}
-
-function Row({ row: { list, name, sort, cells }, nameOf }: { row: SketchRowChange; nameOf: NameOf }) {
-  return (
-    <p>
-      <span className="text-ink-2">
-        {listWords[list]} {sort === "changed" ? "" : `${sort} `}
-      </span>
-      {name}
-      {cells.map((cell) => (
-        <Cell key={cell.field} cell={cell} nameOf={nameOf} />
-      ))}
-    </p>
   );
 }
 

@@ -98,10 +98,9 @@ function Amount({ entry, project, subject, onAdded }: PartProps) {
   const assignment = { id: ASKED, taskId: entry.task.id, ...subject, [statement]: written?.value };
   const impact = useImpact(isChosen(subject) && written ? { kind: "addAssignment", assignment } : null);
   const add = async () => {
-    const typed = readAmount(amount, 0, most);
     if (!isChosen(subject)) return setFault("Choose who, or the role that is needed.");
-    if (!typed) return setFault(`Write how much: a number from 0 to ${wholeText(most)}.`);
-    const faults = await project.addWork({ taskId: entry.task.id, ...subject, [statement]: typed.value });
+    if (!written) return setFault(`Write how much: a number from 0 to ${wholeText(most)}.`);
+    const faults = await project.addWork({ taskId: entry.task.id, ...subject, [statement]: written.value });
     setFault(faults[0]?.message ?? null);
     if (faults.length > 0) return;
     setAmount("");

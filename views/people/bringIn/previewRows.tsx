@@ -27,8 +27,8 @@ export function PreviewRows({ hook: { preview, ways, setWays } }: { hook: BringI
     <>
       {passedOver.length > 0 && (
         <p className="pb-2 text-ochre-ink">
-          {passedOver.map((name) => `“${name}”`).join(", ")} {passedOver.length === 1 ? "is" : "are"} not imported: every row would be
-          refused because of what stands there. To import it all the same, choose it under Columns.
+          {passedOver.map((name) => `“${name}”`).join(", ")} {passedOver.length === 1 ? "is" : "are"} left out, because every row would be
+          refused for what is written there. To import it anyway, choose it under Columns.
         </p>
       )}
       <div className="pb-2">
