@@ -9,7 +9,7 @@ import type { EditOf, SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
 import { findRow, rowById } from "../plan/rows.ts";
-import type { Assignment, Plan, Task, TimeOff } from "../plan/schema.ts";
+import type { Assignment, Person, Plan, Task, TimeOff } from "../plan/schema.ts";
 
 /** One step in the terms of the plan; what does not apply to its kind is null. */
 export interface RemedyStep {
@@ -20,7 +20,7 @@ export interface RemedyStep {
   /** The day from which on it holds, and the last. */
   from: Day | null;
   to: Day | null;
-  /** Working days that work begins later. */
+  /** Working days that work begins later; of overtime, on how many days it is. */
   days: number | null;
   /** What was stated and what is: working days that a task lasts, a share of the day, hours given of all. */
   before: number | null;
@@ -29,7 +29,7 @@ export interface RemedyStep {
   unit: "days" | "percent" | "hours" | "hoursPerDay" | null;
   /** Of leave: how a request is answered; null where days are moved. */
   answer: TimeOff["state"] | null;
-  /** Of a gift: nobody has it yet; else whose it is. */
+  /** Of a gift: nobody has it yet; else whose it is. Of overtime, who works it. */
   isOpening: boolean;
   giverName: string | null;
   /** Of work that is opened to a contractor: minutes that are unassigned then. */
@@ -119,10 +119,8 @@ function told(plan: Plan, edit: SingleEdit, assignment: Assignment | undefined, 
       return edit.set.percent ? { before: assignment.percent ?? 100, after: edit.set.percent, unit: "percent" } : {};
     case "changeTask":
       return taskTold(edit.set, task);
-    case "changePerson": {
-      const entry = edit.set.overtime?.at(-1);
-      return entry ? { from: parseDay(entry.from), to: parseDay(entry.to), after: entry.hoursPerDay, unit: "hoursPerDay" } : {};
-    }
+    case "changePerson":
+      return overtimeTold(findRow(plan.people, edit.id), edit.set.overtime ?? []);
     case "setTimeOff":
       return { from: parseDay(edit.timeOff.from), to: parseDay(edit.timeOff.to) };
     case "answerTimeOff": {
@@ -135,6 +133,22 @@ function told(plan: Plan, edit: SingleEdit, assignment: Assignment | undefined, 
     default:
       return {};
   }
+}
+
+/** The entries of overtime that a person does not have yet, as one: from the first day to the last, the most hours a day. */
+function overtimeTold(person: Person | undefined, overtime: NonNullable<Person["overtime"]>): Partial<RemedyStep> {
+  const known = new Set(person?.overtime?.map(({ id }) => id));
+  const added = overtime.filter(({ id }) => !known.has(id));
+  if (added.length === 0) return {};
+  const days = added.map(({ from, to }) => ({ from: parseDay(from), to: parseDay(to) }));
+  return {
+    giverName: person?.name ?? null,
+    from: Math.min(...days.map(({ from }) => from)),
+    to: Math.max(...days.map(({ to }) => to)),
+    days: days.reduce((sum, { from, to }) => sum + to + 1 - from, 0),
+    after: Math.max(...added.map(({ hoursPerDay }) => hoursPerDay)),
+    unit: "hoursPerDay",
+  };
 }
 
 type TaskSet = EditOf<"changeTask">["set"];

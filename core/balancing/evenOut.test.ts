@@ -8,11 +8,13 @@ import { formatDay, parseDay } from "../calendar/day.ts";
 import { horizonOf } from "../calendar/horizon.ts";
 import { applyEdit, type Edit } from "../edits/edit.ts";
 import { togetherOf } from "../edits/together.ts";
+import { newPlan } from "../entry/newPlan.ts";
 import { buildModel } from "../model.ts";
 import { checkPlan } from "../plan/check.ts";
 import type { Plan } from "../plan/schema.ts";
 import { printedEffect } from "../reports/remedies.ts";
 import { type EvenOutOptions, type EvenOutResult, evenOut } from "./evenOut.ts";
+import { evenOutKinds } from "./kinds.ts";
 
 const demo = fernhollow();
 
@@ -133,6 +135,85 @@ test("only what may be touched is touched: kinds, people, projects, pencilled wo
     if (!demo.tasks.includes(task)) for (const own of demo.assignments) if (own.taskId === task.id) expect(own.firmness).toBe("pencilled");
   const lockedPeople = { ...demo, people: demo.people.map((person) => ({ ...person, locked: true as const })) };
   expect(run(lockedPeople).lines).toEqual([]);
+});
+
+test.each([1, 2, 3])("always: longer tasks and overtime hold to every rule, and come after what moves work (seed %i)", (seed) => {
+  const plan = madeUp(seed);
+  const result = run(plan, { kinds: evenOutKinds });
+  const plans = plansOf(plan, result);
+  expect(checkPlan(plans[plans.length - 1])).toEqual([]);
+  expect(brokenRules(plan, plans[plans.length - 1]), `seed ${seed}`).toEqual([]);
+  const usual = run(plan);
+  expect(result.after.peakOver).toBeLessThanOrEqual(usual.after.peakOver);
+  expect(new Set(usual.lines.flatMap(({ steps }) => steps.map(({ kind }) => kind)))).not.toContain("overtime");
+  // Each person's overtime is one line, so that any of them can be left out.
+  const overtime = result.lines.flatMap(({ edits }) => edits.flatMap((edit) => (edit.kind === "changePerson" ? [edit.id] : [])));
+  expect(new Set(overtime).size).toBe(overtime.length);
+});
+
+/** Ten working days: one person has 20 h a week too much, another has 3 h a day left. */
+function twoWelders(task: Partial<Plan["tasks"][number]>): Plan {
+  const start = "2027-02-01";
+  const shop = newPlan({
+    settings: { name: "Shop", currency: "EUR", planStart: start, planEnd: "2027-03-26" },
+    week: [8, 8, 8, 8, 8, 0, 0],
+    holidays: [],
+    calendarName: "Shop",
+  });
+  const calendarId = shop.calendars[0].id;
+  return {
+    ...shop,
+    settings: { ...shop.settings, today: start },
+    roles: [{ id: "welder", name: "Welder" }],
+    people: ["ada", "ben"].map((id) => ({ id, name: id, roleIds: ["welder"], calendarId })),
+    projects: [{ id: "arch", name: "Arch", calendarId, stage: "active", start, deadline: "2027-03-26" }],
+    tasks: [
+      { id: "frame", projectId: "arch", name: "Frame", sizing: "duration", durationDays: 10, roleId: "welder", ...task },
+      { id: "other", projectId: "arch", name: "Other", sizing: "duration", durationDays: 10 },
+      { id: "rest", projectId: "arch", name: "Rest", sizing: "duration", durationDays: 40 },
+    ],
+    assignments: [
+      { id: "frame-ada", taskId: "frame", personId: "ada", hours: 120 },
+      { id: "other-ben", taskId: "other", personId: "ben", hours: 50 },
+    ],
+  };
+}
+
+test("a share fills exactly the room that there is", () => {
+  const { lines, after } = run(twoWelders({}), { kinds: ["share"] });
+  // Of 12 h a day for Ada, Ben takes the 3 h that are free; 1 h a day is left over.
+  expect(lines.map(({ edits }) => edits[1])).toMatchObject([{ assignment: { personId: "ben", hours: 30 } }]);
+  expect(after.peakOver).toBe(10 * 60);
+});
+
+test("a task may take longer within its slack, and overtime covers what is left", () => {
+  const longer = run(twoWelders({}), { kinds: ["spread"], mostDelayDays: 4 });
+  expect(longer.lines.map(({ edits }) => edits)).toEqual([[{ kind: "changeTask", id: "frame", set: { durationDays: 14 } }]]);
+  expect(longer.after.peakOver).toBe(120 * 60 - 14 * 8 * 60);
+  const pinned = run(twoWelders({ sizing: "dates", durationDays: undefined, start: "2027-02-01", finish: "2027-02-12" }), {
+    kinds: ["spread"],
+  });
+  expect(pinned.lines.map(({ edits }) => edits)).toEqual([[{ kind: "changeTask", id: "frame", set: { finish: "2027-02-19" } }]]);
+  expect(pinned.after.peakOver).toBe(0);
+  const overtime = run(twoWelders({}), { kinds: ["overtime"] });
+  expect(overtime.lines.map(({ edits }) => edits)).toMatchObject([
+    [
+      {
+        kind: "changePerson",
+        id: "ada",
+        set: {
+          overtime: [
+            { from: "2027-02-01", to: "2027-02-05", hoursPerDay: 4 },
+            { from: "2027-02-08", to: "2027-02-12", hoursPerDay: 4 },
+          ],
+        },
+      },
+    ],
+  ]);
+  expect(overtime.after.peakOver).toBe(0);
+  const both = run(twoWelders({}), { kinds: ["share", "overtime"] });
+  expect(both.lines.map(({ kind }) => kind)).toEqual(["share", "overtime"]);
+  expect(both.after.peakOver).toBe(0);
 });
 
 test("nothing over, one person, no tasks, a window outside the horizon: nothing to do, and nothing breaks", () => {

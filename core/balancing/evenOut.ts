@@ -10,7 +10,7 @@ import { membersOf, rowById } from "../plan/rows.ts";
 import { updateModel } from "../update.ts";
 import { Best, type Rank } from "./best.ts";
 import { type Gift, type GiveProgram, giveProgram } from "./giveProgram.ts";
-import { evenOutKinds, type RemedyKind } from "./kinds.ts";
+import { type RemedyKind, usualEvenOutKinds } from "./kinds.ts";
 import { Loads, type PersonParts } from "./loads.ts";
 import { type Effect, Measured, type Measures } from "./measures.ts";
 import { byPerson, type Move, Moves } from "./moves.ts";
@@ -94,7 +94,8 @@ export class EvenOutSearch {
   readonly #newId: () => string;
   readonly #kinds: ReadonlySet<RemedyKind>;
   readonly #lines: EvenOutLine[] = [];
-  /** Rows by assignment id and tasks by id that a line has touched: each is touched once, so that lines can be left out. */
+  /** Ids of assignments, of tasks and of people with overtime that a line has touched: each is touched once, so that lines can be
+   * left out. */
   readonly #touched = new Set<string>();
   /** Moves that the rules did not allow. */
   readonly #refused = new Set<string>();
@@ -111,7 +112,7 @@ export class EvenOutSearch {
     this.#measured = this.#first;
     this.#loads = new Loads(model, options.window);
     this.#newId = idsBeside(model.plan, options.idStem);
-    this.#kinds = new Set(options.kinds ?? evenOutKinds);
+    this.#kinds = new Set(options.kinds ?? usualEvenOutKinds);
     this.#moves = this.#movesOf(model);
     this.#isPassing = options.passesOver !== undefined;
   }
@@ -137,7 +138,7 @@ export class EvenOutSearch {
   *#downhill(): Generator<EvenOutProgress> {
     for (let isBetter = true; isBetter && !this.#isOver; ) {
       isBetter = false;
-      for (const find of [this.#bestSingle, this.#bestChain]) {
+      for (const find of [this.#bestSingle, this.#bestChain, this.#bestOvertime]) {
         for (const person of this.#worstFirst()) {
           while (!this.#isOver) {
             const found = yield* find.call(this, person);
@@ -146,7 +147,7 @@ export class EvenOutSearch {
           }
           if (this.#isOver) return;
         }
-        // Two that work together are looked for where singles have come to their end.
+        // Moves that work only together are looked for where no single one helps, and overtime where no work can move.
         if (isBetter) break;
       }
     }
@@ -271,6 +272,17 @@ export class EvenOutSearch {
     return null;
   }
 
+  /** Overtime on the days that a person still has too much; null where they have it already. */
+  *#bestOvertime(person: number): Generator<EvenOutProgress, Move[] | null> {
+    if (this.#touched.has(overtimeOf(this.#model.plan.people[person].id))) return null;
+    const best = this.#newBest();
+    const move = this.#moves.overtimeOf(person, this.#loads.overDaysOf(person));
+    if (!move) return null;
+    if (++this.#steps % PAUSE === 0) yield this.progress();
+    best.offer([move], this.#rankOf(move, []));
+    return best.moves;
+  }
+
   /** The best move that makes room for a gift. */
   *#relieved(gift: Move): Generator<EvenOutProgress, Move[] | null> {
     this.#loads.apply(gift.parts);
@@ -295,7 +307,7 @@ export class EvenOutSearch {
     const parts: readonly PersonParts[] = more.length === 0 ? move.parts : byPerson(all.flatMap((own) => own.parts));
     const { window, horizon } = this.#loads.deltaOf(parts);
     if (window >= 0 || horizon >= 0 || -window < (this.options.leastMinutes ?? 0)) return null;
-    const tasks = new Set(all.map(({ task }) => task)).size;
+    const tasks = new Set(all.map(({ task }) => task).filter((task) => task >= 0)).size;
     return { first: [window, unplaced, tasks], last: [horizon, move.row, move.taker] };
   }
 
@@ -325,21 +337,13 @@ export class EvenOutSearch {
 
   #isRefused = (moves: readonly Move[]): boolean => this.#refused.size > 0 && this.#refused.has(this.#keyOf(moves));
 
-  #keyOf(moves: readonly Move[]): string {
-    const { plan } = this.#model;
-    return moves
-      .map(
-        ({ kind, row, taker, parts }) =>
-          `${kind} ${plan.assignments[row].id} ${taker} ${parts.at(-1)?.parts.at(-1)?.start} ${parts[0].parts.at(-1)?.minutes.length}`,
-      )
-      .join("+");
-  }
+  #keyOf = (moves: readonly Move[]): string => moves.map(({ kind, id, taker, variant }) => `${kind} ${id} ${taker} ${variant}`).join("+");
 
   /** A move as the edits of one step; null where it cannot be made. */
-  #stepOf({ kind, row, taker, edits }: Move): Proposal | null {
-    const { plan } = this.#model;
+  #stepOf({ kind, id, row, taker, edits }: Move): Proposal | null {
+    const { people } = this.#model.plan;
     const made = edits(this.#newId);
-    return made && { kind, edits: made, assignmentId: plan.assignments[row].id, ...(taker >= 0 && { takerId: plan.people[taker].id }) };
+    return made && { kind, edits: made, ...(row >= 0 && { assignmentId: id }), ...(taker >= 0 && { takerId: people[taker].id }) };
   }
 
   #newBest(): Best {
@@ -368,9 +372,9 @@ export class EvenOutSearch {
       window,
       steps: steps.filter((own) => own !== null),
     });
-    for (const { row, task, kind } of moves) {
-      this.#touched.add(model.plan.assignments[row].id);
-      if (kind === "delay") this.#touched.add(model.plan.tasks[task].id);
+    for (const { id, task, kind } of moves) {
+      this.#touched.add(kind === "overtime" ? overtimeOf(id) : id);
+      if (kind === "delay" || kind === "spread") this.#touched.add(model.plan.tasks[task].id);
     }
     // What was split off belongs to whoever received it, and stays there.
     for (const { list, id } of made.changes) if (list === "assignments") this.#touched.add(id);
@@ -389,5 +393,8 @@ export class EvenOutSearch {
     };
   }
 }
+
+/** Tells a person's overtime from an assignment of the same id. */
+const overtimeOf = (personId: string): string => `overtime ${personId}`;
 
 const pairsOf = (moves: readonly Move[]): Move[][] => moves.flatMap((one, at) => moves.slice(at + 1).map((other) => [one, other]));

@@ -16,7 +16,13 @@ export const remedyKinds = [
 
 export type RemedyKind = (typeof remedyKinds)[number];
 
+/** Overtime of a day is offered up to this, in hours. */
+export const MOST_OVERTIME = 4;
+
 /** The kinds of moves that evening out can make. */
-export const evenOutKinds = ["give", "handOver", "share", "delay"] as const satisfies readonly RemedyKind[];
+export const evenOutKinds = ["give", "handOver", "share", "delay", "spread", "overtime"] as const satisfies readonly RemedyKind[];
 
 export type EvenOutKind = (typeof evenOutKinds)[number];
+
+/** The kinds that evening out makes unless asked for others. Longer tasks and overtime need a decision first. */
+export const usualEvenOutKinds: readonly EvenOutKind[] = ["give", "handOver", "share", "delay"];

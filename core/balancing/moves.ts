@@ -1,5 +1,5 @@
 // What evening out may do to one piece of work, each with what it would change of everybody's days.
-import type { Day } from "../calendar/day.ts";
+import { type Day, formatDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
 import { costOfMinutes } from "../cost/labour.ts";
@@ -8,12 +8,13 @@ import type { SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { windowOf } from "../placing/window.ts";
 import { membersOf } from "../plan/rows.ts";
+import type { Task } from "../plan/schema.ts";
 import { workMinutes } from "../plan/units.ts";
 import type { TaskDates } from "../schedule/dates.ts";
 import { CUSTOM, HOURS } from "../work/statement.ts";
-import { delayEdits } from "./delay.ts";
+import { delayEdits, isInTotals } from "./delay.ts";
 import { sharedEdits, splitEdit } from "./give.ts";
-import type { RemedyKind } from "./kinds.ts";
+import { MOST_OVERTIME, type RemedyKind } from "./kinds.ts";
 import type { Loads, Part, PersonParts } from "./loads.ts";
 import { workedDays } from "./scene.ts";
 import { mayTake } from "./takers.ts";
@@ -21,11 +22,14 @@ import type { TrialPlacer, TriedPlace, TriedRow } from "./trialPlacer.ts";
 
 /** One move. Minutes are exact, so that what it changes is what will be. */
 export interface Move {
-  /** Of the assignment. */
+  /** Of the assignment, or of the person who works overtime. */
   id: string;
   kind: RemedyKind;
+  /** Rows of the task and of the work; −1 for overtime. */
   task: number;
   row: number;
+  /** Tells moves of one kind, one piece of work and one taker apart: days, minutes or a date. */
+  variant: number;
   /** Who receives work; −1 for nobody. */
   taker: number;
   parts: PersonParts[];
@@ -73,14 +77,54 @@ export class Moves {
     if (kinds.has("handOver")) yield* this.#handOvers(row, place, over);
     if (!hasBegun && kinds.has("share")) yield* this.#shares(row, place);
     if (!hasBegun && kinds.has("delay")) yield* this.#delays(row, dates);
+    if (!hasBegun && kinds.has("spread")) yield* this.#spreads(row, dates);
   }
 
-  /** What a move adds to the cost of labour at the standard rates of its days, in minor units; of delays, which seldom meet
-   * another rate, it is taken for nothing. */
+  /** Overtime that covers the days on which a person has too much, one entry for each run of such days. Capacity that is added has
+   * the effect of load that is removed. @param over Days that have too much, in order. */
+  overtimeOf(person: number, over: readonly Day[]): Move | null {
+    const { model, options, loads } = this;
+    const days = over.filter((day) => options.today === null || day >= options.today);
+    if (days.length === 0 || !options.kinds.has("overtime")) return null;
+    const { id, overtime: known = [] } = model.plan.people[person];
+    const runs = runsOf(days).map(({ first, last }) => {
+      let most = 0;
+      for (let day = first; day <= last; day++) most = Math.max(most, loads.loadOn(person, day) - loads.capacityOn(person, day));
+      const hoursPerDay = Math.min(MOST_OVERTIME, Math.ceil(most / 15) / 4);
+      return { first, last, hoursPerDay };
+    });
+    const parts = runs.map(({ first, last, hoursPerDay }): Part => {
+      const minutes = new Int32Array(last + 1 - first).fill(workMinutes(hoursPerDay));
+      return { start: first, minutes, sign: -1 };
+    });
+    return {
+      id,
+      kind: "overtime",
+      task: -1,
+      row: -1,
+      taker: -1,
+      variant: days[0],
+      unplaced: 0,
+      parts: [{ person, parts }],
+      edits: (newId) => {
+        const entries = runs.map(({ first, last, hoursPerDay }) => ({
+          id: newId(),
+          from: formatDay(first),
+          to: formatDay(last),
+          hoursPerDay,
+        }));
+        return [{ kind: "changePerson", id, set: { overtime: [...known, ...entries] } }];
+      },
+    };
+  }
+
+  /** What a move adds to the cost of labour at the standard rates of its days, in minor units. Delays and longer tasks count as 0,
+   * because they seldom meet another rate; so does overtime, which is compared with no other kind. */
   costOf({ kind, row, parts }: Move): number {
     const { plan, work } = this.model;
     const book = rateBookOf(plan);
-    const table = kind === "delay" ? undefined : book.table(plan.projects[work.project[row]].costTableId);
+    const table =
+      kind === "delay" || kind === "spread" || kind === "overtime" ? undefined : book.table(plan.projects[work.project[row]].costTableId);
     if (!table) return 0;
     const exchange = book.exchange(table);
     let cost = 0;
@@ -147,7 +191,7 @@ export class Moves {
       if (taken.asked !== place.asked) continue;
       const personId = plan.people[taker].id;
       yield {
-        ...this.#moved(row, "give", taker, taken.unplaced - place.unplaced),
+        ...this.#moved(row, { kind: "give", taker, variant: 0, unplaced: taken.unplaced - place.unplaced }),
         parts: [leaving(work.person[row], place), coming(taker, taken)],
         edits: () => [{ kind: "reassign", id, personId }],
       };
@@ -176,7 +220,7 @@ export class Moves {
         if (stays.asked + taken.asked !== place.asked) continue;
         const personId = plan.people[taker].id;
         yield {
-          ...this.#moved(row, "handOver", taker, stays.unplaced + taken.unplaced - place.unplaced),
+          ...this.#moved(row, { kind: "handOver", taker, variant: date, unplaced: stays.unplaced + taken.unplaced - place.unplaced }),
           parts: byPerson([leaving(work.person[row], place), coming(work.person[row], stays), coming(taker, taken)]),
           edits: (newId) => {
             const edit = splitEdit(model, row, { from: date, personId, newId });
@@ -192,62 +236,110 @@ export class Moves {
     const { plan, work } = model;
     if (work.way[row] !== HOURS) return;
     const all = work.amount[row];
-    for (const quarters of [1, 2, 3]) {
-      const given = Math.round((all * quarters) / 4);
-      const stays = placer.place(row, { amount: all - given });
-      for (const taker of this.takersOf(row).slice(0, MOST_TAKERS_OF_PART)) {
+    const excess = this.#excessOf(work.person[row], place);
+    for (const taker of this.takersOf(row).slice(0, MOST_TAKERS_OF_PART)) {
+      const room = this.#roomFor(taker, placer.place(row, { person: taker }));
+      const parts = [0.25, 0.5, 0.75, room, excess].map((part) => Math.floor(all * part));
+      for (const given of new Set(parts.filter((minutes) => minutes > 0 && minutes < all))) {
+        const stays = placer.place(row, { amount: all - given });
         const taken = placer.place(row, { person: taker, amount: given });
         const personId = plan.people[taker].id;
         yield {
-          ...this.#moved(row, "share", taker, stays.unplaced + taken.unplaced - place.unplaced),
+          ...this.#moved(row, { kind: "share", taker, variant: given, unplaced: stays.unplaced + taken.unplaced - place.unplaced }),
           parts: byPerson([leaving(work.person[row], place), coming(work.person[row], stays), coming(taker, taken)]),
-          edits: (newId) => sharedEdits(plan.assignments[row], quarters / 4, personId, newId),
+          edits: (newId) => sharedEdits(plan.assignments[row], given / all, personId, newId),
         };
       }
     }
   }
 
+  /** The share of some work that fills exactly the room a person has on its fullest day: more would overload them. */
+  #roomFor(person: number, { start, minutes }: TriedPlace): number {
+    let share = 1;
+    minutes.forEach((own, at) => {
+      if (own === 0) return;
+      const free = this.loads.capacityOn(person, start + at) - this.loads.loadOn(person, start + at);
+      share = Math.min(share, Math.max(0, free) / own);
+    });
+    return share;
+  }
+
+  /** The share of a person's work that has to go so that none of its days is over. */
+  #excessOf(person: number, { start, minutes }: TriedPlace): number {
+    let share = 0;
+    minutes.forEach((own, at) => {
+      if (own === 0) return;
+      const over = this.loads.loadOn(person, start + at) - this.loads.capacityOn(person, start + at);
+      share = Math.max(share, Math.min(1, over / own));
+    });
+    return share;
+  }
+
   /** Later within what follows it leaves free: nothing else moves. Everybody on the task comes along. */
   *#delays(row: number, dates: TaskDates): Generator<Move> {
-    const { model, options } = this;
-    const { plan, work } = model;
-    const task = work.task[row];
-    if (dates.isIdlePin || dates.startAt === dates.finishAt || (options.today !== null && dates.start.day < options.today)) return;
-    const own = plan.tasks[task];
-    if (own.state === "underWay" || (own.percentComplete ?? 0) > 0) return;
-    const free = Math.floor((model.slack().of(task)?.free ?? 0) / TICKS_PER_DAY);
-    const rows = [...membersOf(work.byTask, task)].filter((at) => work.isMaterial[at] === 0 && work.person[at] >= 0);
-    // Everybody on the task comes along: nobody whose work is to stay as it is.
-    const stays = (at: number) => plan.people[work.person[at]].locked || (options.isPencilledOnly && work.isPencilled[at] === 0);
-    if (rows.some(stays)) return;
+    const { model } = this;
+    yield* this.#later(row, dates, "delay", (days) => {
+      const edits = delayEdits(model, model.work.task[row], dates, days);
+      if (!edits) return null;
+      const moved = shifted(dates, days);
+      return { edits, tried: (at) => ownDates(model, at, moved, moved.start.day - dates.start.day) };
+    });
+  }
+
+  /** More days for the same hours, within what follows it leaves free. Everybody on the task works longer on it. */
+  *#spreads(row: number, dates: TaskDates): Generator<Move> {
+    const { model } = this;
+    const task = model.work.task[row];
+    if (!isInTotals(model, task)) return;
+    yield* this.#later(row, dates, "spread", (days) => {
+      const moved = lengthened(dates, days);
+      const edit = longerEdit(model.plan.tasks[task], days, moved.finish.day);
+      return edit && { edits: [edit], tried: () => ({ dates: moved }) };
+    });
+  }
+
+  /** Moves that end a task some working days later, for everybody on it. @param change Null where the task cannot be changed so. */
+  *#later(
+    row: number,
+    dates: TaskDates,
+    kind: "delay" | "spread",
+    change: (days: number) => { edits: SingleEdit[]; tried: (row: number) => TriedRow } | null,
+  ): Generator<Move> {
+    const { options } = this;
+    const { work } = this.model;
+    const rows = this.#rowsThatMove(work.task[row], dates);
+    if (!rows) return;
+    const free = Math.floor((this.model.slack().of(work.task[row])?.free ?? 0) / TICKS_PER_DAY);
     const before = rows.map((at) => this.#placeOf(at));
     for (const days of DELAYS) {
       if (days > Math.min(free, options.mostDelayDays)) return;
-      const edits = delayEdits(model, task, dates, days);
-      if (!edits) return;
-      const moved = shifted(dates, days);
-      const after = rows.map((at) => this.placer.place(at, ownDates(model, at, moved, moved.start.day - dates.start.day)));
+      const changed = change(days);
+      if (!changed) return;
+      const after = rows.map((at) => this.placer.place(at, changed.tried(at)));
       if (after.some(({ asked }, at) => asked !== before[at].asked)) continue;
+      const unplaced = after.reduce((sum, own, at) => sum + own.unplaced - before[at].unplaced, 0);
       yield {
-        ...this.#moved(
-          row,
-          "delay",
-          -1,
-          after.reduce((sum, { unplaced }, at) => sum + unplaced - before[at].unplaced, 0),
-        ),
+        ...this.#moved(row, { kind, taker: -1, variant: days, unplaced }),
         parts: byPerson(rows.flatMap((at, k) => [leaving(work.person[at], before[k]), coming(work.person[at], after[k])])),
-        edits: () => edits,
+        edits: () => changed.edits,
       };
     }
   }
 
-  #moved(
-    row: number,
-    kind: RemedyKind,
-    taker: number,
-    unplaced: number,
-  ): Pick<Move, "id" | "kind" | "task" | "row" | "taker" | "unplaced"> {
-    return { id: this.model.plan.assignments[row].id, kind, task: this.model.work.task[row], row, taker, unplaced };
+  /** The work on a task that moves with it; null where the task has begun, or somebody's work on it is to stay as it is. */
+  #rowsThatMove(task: number, dates: TaskDates): number[] | null {
+    const { model, options } = this;
+    const { plan, work } = model;
+    if (dates.isIdlePin || dates.startAt === dates.finishAt || (options.today !== null && dates.start.day < options.today)) return null;
+    const { state, percentComplete = 0 } = plan.tasks[task];
+    if (state === "underWay" || percentComplete > 0) return null;
+    const rows = [...membersOf(work.byTask, task)].filter((at) => work.isMaterial[at] === 0 && work.person[at] >= 0);
+    const stays = (at: number) => plan.people[work.person[at]].locked || (options.isPencilledOnly && work.isPencilled[at] === 0);
+    return rows.some(stays) ? null : rows;
+  }
+
+  #moved(row: number, own: Pick<Move, "kind" | "taker" | "variant" | "unplaced">): Omit<Move, "parts" | "edits"> {
+    return { id: this.model.plan.assignments[row].id, task: this.model.work.task[row], row, ...own };
   }
 }
 
@@ -265,6 +357,29 @@ function shifted(dates: TaskDates, days: number): TaskDates {
   const { line } = dates;
   const [startAt, finishAt] = [dates.startAt + days * TICKS_PER_DAY, dates.finishAt + days * TICKS_PER_DAY];
   return { ...dates, startAt, finishAt, start: line.asStart(startAt), finish: line.asFinish(finishAt) };
+}
+
+function lengthened(dates: TaskDates, days: number): TaskDates {
+  const finishAt = dates.finishAt + days * TICKS_PER_DAY;
+  return { ...dates, finishAt, finish: dates.line.asFinish(finishAt) };
+}
+
+/** The edit that lets a task last some working days longer; null of a task whose length follows from its work. */
+function longerEdit({ id, sizing, durationDays, start, finish }: Task, days: number, finishDay: Day): SingleEdit | null {
+  if (sizing === "duration" && durationDays) return { kind: "changeTask", id, set: { durationDays: durationDays + days } };
+  if (sizing !== "dates" || start === undefined || finish === undefined) return null;
+  return { kind: "changeTask", id, set: { finish: formatDay(finishDay) } };
+}
+
+/** Days in runs without a gap. */
+function runsOf(days: readonly Day[]): { first: Day; last: Day }[] {
+  const runs: { first: Day; last: Day }[] = [];
+  for (const day of days) {
+    const run = runs.at(-1);
+    if (run?.last === day - 1) run.last = day;
+    else runs.push({ first: day, last: day });
+  }
+  return runs;
 }
 
 function ownDates({ work, plan }: Model, row: number, dates: TaskDates, by: number): TriedRow {

@@ -4,10 +4,8 @@ import type { SingleEdit } from "../edits/edit.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { firstRoleOf } from "../plan/names.ts";
 import { splitEdit } from "./give.ts";
+import { MOST_OVERTIME } from "./kinds.ts";
 import { hasBegun, overSpan, type Piece, type Proposal, type Scene } from "./scene.ts";
-
-/** Overtime of a day is offered up to this, in hours. */
-const MOST_OVERTIME = 4;
 
 /** Overtime on the days that are over, by quarters of an hour; the half of it too. */
 export function overtime(scene: Scene): Proposal[] {

@@ -1,7 +1,7 @@
 "use client";
 // What evening out may touch: whose work, which kinds of moves, how far, and what is locked.
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
-import { evenOutKinds } from "../../core/balancing/kinds.ts";
+import { evenOutKinds, MOST_OVERTIME } from "../../core/balancing/kinds.ts";
 import { keysOf } from "../../core/plan/keysOf.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
@@ -33,6 +33,9 @@ export function EvenOutSheet({ even }: { even: EvenOutHook }) {
             {kindWords[kind]}
           </CheckboxField>
         ))}
+        <p className="text-side">
+          Longer tasks stay within their slack. Overtime is used only where no work can move, up to {MOST_OVERTIME} h a day.
+        </p>
         <CheckboxField checked={choices.isPencilledOnly} onChange={(isPencilledOnly) => choose({ isPencilledOnly })} disabled={isRunning}>
           Touch pencilled work only
         </CheckboxField>
@@ -75,7 +78,7 @@ function HowFar({ even: { choices, choose } }: { even: EvenOutHook }) {
   return (
     <SheetSection title="How far">
       <Amount
-        label="Delay by at most, working days"
+        label="Finish later by at most, working days"
         value={choices.mostDelayDays}
         most={250}
         onSave={(mostDelayDays) => choose({ mostDelayDays })}

@@ -6,7 +6,7 @@ import type { EvenOutQuery } from "../../client/evenOutQuery.ts";
 import type { EvenOutNews } from "../../client/searches.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { EvenOutKind } from "../../core/balancing/kinds.ts";
-import { evenOutKinds } from "../../core/balancing/kinds.ts";
+import { usualEvenOutKinds } from "../../core/balancing/kinds.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import { countText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
@@ -23,7 +23,7 @@ export interface EvenOutChoices {
   seconds: number;
 }
 
-const usualChoices: EvenOutChoices = { kinds: evenOutKinds, mostDelayDays: 20, isPencilledOnly: false, leastHours: 1, seconds: 10 };
+const usualChoices: EvenOutChoices = { kinds: usualEvenOutKinds, mostDelayDays: 20, isPencilledOnly: false, leastHours: 1, seconds: 10 };
 
 export type EvenOutHook = ReturnType<typeof useEvenOut>;
 

@@ -26,7 +26,8 @@ export const kindWords: Record<RemedyKind, string> = {
 /** What a remedy does, as one sentence without a full stop.
  * @param isFromNamed Whose the work is said too: elsewhere than beside their own cell it would not be known. */
 export function remedyText({ steps }: Pick<RemedyLine, "steps">, isFromNamed = false): string {
-  const from = (step: RemedyStep) => (isFromNamed && step.giverName !== null ? ` from ${step.giverName}` : "");
+  const from = ({ kind, giverName }: RemedyStep) =>
+    isFromNamed && giverName !== null ? ` ${kind === "overtime" ? "for" : "from"} ${giverName}` : "";
   return steps.map((step, at) => (at === 0 ? stepText(step, from(step)) : lowerFirst(stepText(step, from(step))))).join("; and ");
 }
 
@@ -57,7 +58,7 @@ function stepText(step: RemedyStep, giver: string): string {
     case "lighten":
       return unit === "percent" ? `${after}% of the day on ${task}, not ${before}%` : `Fewer hours a day on ${task}, for longer`;
     case "overtime":
-      return `Overtime of ${after} h a day, ${span(from, to)}`;
+      return overtimeText(step, giver);
     case "timeOff":
       return leaveText(step);
     case "contractor":
@@ -65,6 +66,12 @@ function stepText(step: RemedyStep, giver: string): string {
     case "accept":
       return "Accept it for these days";
   }
+}
+
+function overtimeText({ from, to, days, after }: RemedyStep, person: string): string {
+  const isWhole = from === null || to === null || days === to + 1 - from;
+  const hours = isWhole ? `of ${after} h a day` : `of up to ${after} h on ${countText(days ?? 0, "day")}`;
+  return `Overtime${person} ${hours}, ${span(from, to)}`;
 }
 
 function leaveText({ answer, from, to }: RemedyStep): string {
