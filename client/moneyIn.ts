@@ -35,6 +35,7 @@ export const moneyIn: { readonly [Q in Question]?: MoneyPlaces | ((query: QueryO
   portfolio: ofProject("*.project"),
   outline: both(ofProject("project"), { cost: ["tasks.*.cost.*", "tasks.*.task.fixedCost", "cost.*", "costWithoutTask.*"] }),
   taskOf: { cost: ["fixedCost"] },
+  taskPrices: { cost: ["*.cost"], margin: ["*.margin"] },
   today: { margin: ["signals.*.share", "signals.*.weight"] },
   candidates: {
     cost: ["fitting.*.cost", "near.*.cost"],

@@ -32,6 +32,7 @@ import { compareSketches, sketchCopy, sketchEntries, sketchesOf, sketchMarks } f
 import { skillMatrix } from "../core/answers/skillMatrix.ts";
 import { type StaffQuery, staffOutcomes } from "../core/answers/staffOutcomes.ts";
 import { takersOf } from "../core/answers/takers.ts";
+import { taskPrices } from "../core/answers/taskPrices.ts";
 import { teamBoard } from "../core/answers/teamBoard.ts";
 import { timeLeftOf } from "../core/answers/timeLeft.ts";
 import { todayAnswer } from "../core/answers/today.ts";
@@ -111,6 +112,7 @@ export const questions = {
   requests: (model: Model, _query: Record<string, never>) => requestsOf(model),
   outbox: (model: Model, _query: Record<string, never>) => outboxOf(model),
   taskOf: ({ plan }: Model, { taskId }: { taskId: string }) => findRow(plan.tasks, taskId) ?? null,
+  taskPrices: (model: Model, { taskId }: { taskId: string }) => taskPrices(model, taskId),
   why: (model: Model, { taskId }: { taskId: string }) => whyOf(model, taskId),
   roster: (model: Model, query: ReportRange) => rosterOf(model, query),
   earliest: earliestAnswer,

@@ -147,15 +147,15 @@ test("a period's hours are typed over, the sum follows, and the rule gets them b
 
 test("an overload is accepted with a reason, leaves the count of those over, and comes back when that is taken back", async ({ page }) => {
   await open(page, "/balance?cell=liis@2027-02-22_2027-02-28");
-  await expect(page.locator("main")).toContainText("105.7 hover · 9 people");
+  await expect(page.locator("main")).toContainText("105.7 hover by week · 9 people");
   const sheet = sheetOf(page);
   await sheet.getByLabel("Why").fill("The focus cannot wait.");
   await sheet.getByRole("button", { name: "Accept", exact: true }).click();
-  await expect(page.locator("main")).toContainText(/102\.\d hover · 8 people/);
+  await expect(page.locator("main")).toContainText(/102\.\d hover by week · 8 people/);
   await expect(cell(page, "Liis Maran", "week of 22 February.*accepted")).toHaveCount(1);
   await expect(sheet).toContainText("The focus cannot wait. Until 28 Feb 2027.");
   await sheet.getByRole("button", { name: "Take back" }).click();
-  await expect(page.locator("main")).toContainText("105.7 hover · 9 people");
+  await expect(page.locator("main")).toContainText("105.7 hover by week · 9 people");
 });
 
 test("rows, filters, measure and order stand in the address, are kept under a name, and go out as they stand", async ({ page }) => {

@@ -191,9 +191,9 @@ test("nobody is trained while a skill is short; a hire's number, dates and rate 
   // Twenty weekdays of eight hours at 50.
   await type("Cost rate, EUR/h", "50");
   await expect(hire).toContainText("Take on 1 contractor as");
-  await expect(hire).toContainText("about +8,000 EUR");
+  await expect(hire).toContainText("about +EUR 8,000");
   await type("People", "2");
-  await expect(hire).toContainText("about +16,000 EUR");
+  await expect(hire).toContainText("about +EUR 16,000");
   await expect(hire).toContainText("0 h left");
   await hire.getByRole("button", { name: "try it in a sketch" }).click();
   await expect(page.getByRole("status").filter({ hasText: "Sketch:" })).toContainText("1 change that is not made");

@@ -57,7 +57,7 @@ test("an assignment dragged to another person changes both rows, the totals and 
   await page.mouse.move(to.x + 400, to.y + 20, { steps: 12 });
   await expect(page.getByText("Rui Monteverde has room for it")).toBeVisible();
   // Sixty hours at 35.02 in place of 42.
-  await expect(page.getByText("cost −419 EUR")).toBeVisible();
+  await expect(page.getByText("cost −EUR 419")).toBeVisible();
   await page.mouse.up();
 
   const [mara, rui] = [cell(page, "Mara Ellingsen", "week of 15 February"), cell(page, "Rui Monteverde", "week of 15 February")];

@@ -205,9 +205,9 @@ test("a rate that is typed says what it does to projects; a table in another cur
 }) => {
   await goTo(page, server, "/rates");
   await typeRate(page, "Mara Ellingsen", "52.5");
-  const effect = page.getByRole("status").filter({ hasText: "Last change: cost +5,115 EUR in 7 projects" });
+  const effect = page.getByRole("status").filter({ hasText: "Last change: cost +EUR 5,115 in 7 projects" });
   await effect.getByRole("button").click();
-  await expect(effect).toContainText("Tidepool Hallcost +914 EUR");
+  await expect(effect).toContainText("Tidepool Hallcost +EUR 914");
   await page.keyboard.press("Control+z");
   await expect(page.getByRole("status").filter({ hasText: "No project costs or earns anything else." })).toBeVisible();
 

@@ -401,14 +401,14 @@ test("a team is made, given work and shows what is free; a sub-team counts into 
 test("hours of somebody who leaves are told on the tray and the task, and split off as an opening in one step", async ({ page }) => {
   await open(page, "/balance?tray=true");
   const tray = page.getByRole("region", { name: "Tray" });
-  await expect(tray).toContainText("10 assignments with hours nobody can work");
+  await expect(tray).toContainText("10 assignments with hours that cannot be worked");
   await tray.getByRole("link", { name: /^Sade Okonjo · Workshop upkeep/ }).click();
   const sheet = sheetOf(page);
   await expect(sheet).toContainText("Sade Okonjo leaves on 11 Jun 2027, before this ends.");
   await sheet.getByRole("button", { name: /^From 12 Jun 2027: open for a fabricator/ }).click();
   await expect(sheet).toContainText("Hours that could not be worked, placed now123.6 h");
   await sheet.getByRole("button", { name: "Split it" }).click();
-  await expect(tray).toContainText("9 assignments with hours nobody can work");
+  await expect(tray).toContainText("9 assignments with hours that cannot be worked");
   await expect(tray).toContainText("4 openings");
   // Somebody who is not there yet: give it away.
   await open(page, "/work/tidepool?task=tidepool-rockpools");
@@ -416,7 +416,7 @@ test("hours of somebody who leaves are told on the tray and the task, and split 
   await expect(sheet).toContainText("Yara Lindqvist is employed from 1 Mar 2027 on");
   await sheet.getByRole("button", { name: "Reassign all of it…" }).click();
   await sheet.getByRole("option", { name: /^Hendrik Tamm/ }).click();
-  await expect(tray).toContainText("8 assignments with hours nobody can work");
+  await expect(tray).toContainText("8 assignments with hours that cannot be worked");
 });
 
 test("tables go out as they came in, and feeds are calendars", async ({ request }) => {

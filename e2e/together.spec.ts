@@ -59,7 +59,7 @@ test("somebody is added to a task by the room on its own days, and what that doe
   await choose(who, "Rui Monteverde");
   await sheet.getByLabel("How much").fill("8");
   // Eight hours at 35.02.
-  await expect(sheet.locator("section", { hasText: "What this does" }).last()).toContainText("Cost+280 EUR");
+  await expect(sheet.locator("section", { hasText: "What this does" }).last()).toContainText("Cost+EUR 280");
   await sheet.getByRole("button", { name: "Add", exact: true }).click();
   await expect(page.getByRole("button", { name: /^Undo: put Rui Monteverde on/ })).toBeEnabled();
 });

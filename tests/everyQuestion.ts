@@ -68,6 +68,7 @@ export function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     requests: [{}],
     outbox: [{}],
     taskOf: [{ taskId }, { taskId: "nothing" }],
+    taskPrices: [{ taskId }, { taskId: "nothing" }],
     why: [{ taskId }, { taskId: "nothing" }],
     roster: [weeks],
     personYear: [{ personId, range: { start: parseDay("2027-01-01"), stop: parseDay("2028-01-01") } }],

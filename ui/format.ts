@@ -46,7 +46,8 @@ export function moneyText(minor: number, decimals: 0 | 2 = 2): string {
 }
 
 /** An amount with its sign, in whole units. */
-export const signedMoney = (minor: number, currency: string): string => `${minor > 0 ? "+" : ""}${moneyText(minor, 0)} ${currency}`;
+export const signedMoney = (minor: number, currency: string): string =>
+  isHidden(minor) ? HIDDEN_TEXT : `${minor > 0 ? "+" : minor < 0 ? "−" : ""}${currency} ${moneyText(Math.abs(minor), 0)}`;
 
 /** A margin: as a share, with the decimal by which it may be under its goal. */
 export const marginText = (hundredths: number): string =>

@@ -28,13 +28,18 @@ interface OfBalance {
   balance: ReturnType<typeof useBalance>;
 }
 
-function Figures({ balance: { board, params, isFiltered } }: OfBalance) {
+/** A week’s overload is its load beyond its capacity: a full day can be balanced by a free one of the same week. */
+function Figures({ balance: { board, params, isFiltered, grain } }: OfBalance) {
   const { assignedPercent, usedPercent, overMinutes, overPeople } = board;
   return (
     <>
       <Figure value={shareText(assignedPercent)} says={assignedWords(params)} />
       <Figure value={shareText(usedPercent)} says={isFiltered ? "of their capacity used" : "of capacity used"} />
-      <Figure value={`${hoursText(overMinutes)} h`} says={`over · ${countText(overPeople, "person", "people")}`} isOver={overMinutes > 0} />
+      <Figure
+        value={`${hoursText(overMinutes)} h`}
+        says={`over by ${grain} · ${countText(overPeople, "person", "people")}`}
+        isOver={overMinutes > 0}
+      />
     </>
   );
 }

@@ -45,7 +45,7 @@ const measureOptions: Record<Measure, string> = {
   tasks: "Tasks",
 };
 const grainOptions: Record<Grain, string> = { day: "By day", week: "By week", month: "By month", quarter: "By quarter", year: "By year" };
-const onlyOptions: Record<BoardOnly, string> = { all: "Everybody", over: "Only those over", room: "Only those with room" };
+const onlyOptions: Record<BoardOnly, string> = { all: "Everybody", over: "Only those over capacity", room: "Only those with room" };
 const sortOptions: Record<BoardSort, string> = { plan: "As in the plan", name: "By name", worst: "Worst first", room: "Most room first" };
 
 export function BoardTools({ balance, onEvenOut }: { balance: Hook; onEvenOut: () => void }) {

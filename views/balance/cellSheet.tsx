@@ -188,11 +188,11 @@ function Result({ explained: { range, load, over, room, overDays } }: Pick<CellP
       <SheetSection>
         <SumLine figure={`${hoursText(load)} h`}>Load</SumLine>
         <SumLine figure={`${hoursText(over > 0 ? over : room)} h`} isTotal isOver={over > 0}>
-          {over > 0 ? "Over" : "Room"}
+          {over > 0 ? "Over capacity" : "Room"}
         </SumLine>
       </SheetSection>
       {overDays.length > 0 && range.stop - range.start > 1 && (
-        <SheetSection title={`${countText(overDays.length, "day")} past capacity`}>
+        <SheetSection title={`Over capacity on ${countText(overDays.length, "single day")}`}>
           {overDays.slice(0, 5).map(({ day, over: minutes, load: planned, capacity }) => (
             <SumLine key={day} figure={`−${hoursText(minutes)} h`}>
               {weekdayText(day)}{" "}
@@ -261,7 +261,7 @@ function Acceptances({ explained: { personId, range, acceptances, over }, balanc
       acceptance: { id: newId("acceptance"), personId, from: formatDay(range.start), to: to ?? "", reason: reason.trim() },
     });
   return (
-    <SheetSection title={acceptances.length > 0 ? "Accepted" : "Accept that it is over"}>
+    <SheetSection title={acceptances.length > 0 ? "Accepted" : "Accept the overload"}>
       {acceptances.map((acceptance) => (
         <Accepted key={acceptance.id} acceptance={acceptance} balance={balance} />
       ))}

@@ -22,10 +22,12 @@ export function EvenOut({ even }: { even: EvenOutHook }) {
   if (!news) return null;
   if (news.found.length === 0)
     return (
-      <Empty title={news.before === 0 ? "Nobody is over in this window" : "Nothing was found that takes anything off"}>
+      <Empty
+        title={news.before === 0 ? "Nobody is over capacity on any day of this window" : "No move was found that reduces the overload"}
+      >
         {news.before === 0
           ? "There is nothing to even out. Move the window at the top to look at other weeks."
-          : `${hoursText(news.before)} h are over. ${endText(news)} Allow more kinds of moves, delays that go further, or take locks off.`}
+          : `${hoursText(news.before)} h are over capacity on single days. ${endText(news)} Allow more kinds of moves, later finishes, or unlock work.`}
       </Empty>
     );
   return (
@@ -39,7 +41,7 @@ export function EvenOut({ even }: { even: EvenOutHook }) {
 function endText({ steps, attempts, seconds, ended }: EvenOutNews): string {
   const tried = `${wholeText(steps)} moves were tried in ${countText(attempts, "attempt")}, ${Math.round(seconds)} s.`;
   const why = {
-    level: "The search ended because nobody is over in the window any longer.",
+    level: "The search ended because nobody is over capacity on any day of the window.",
     time: "The search ended because its time was up; more time may find more.",
     noBetter: "The search ended because no further attempt found anything better.",
     stopped: "The search was stopped.",
@@ -54,7 +56,7 @@ function Result({ even }: { even: EvenOutHook }) {
     <>
       <div className="flex flex-wrap items-start gap-x-8 gap-y-4">
         <div className="min-w-[300px] flex-1">
-          <h2 className="pb-1 font-title text-[18px]">Hours over, by week</h2>
+          <h2 className="pb-1 font-title text-[18px]">Hours over on single days, by week</h2>
           {evened && <OverChart evened={evened} window={even.window} />}
         </div>
         {evened && <Figures evened={evened} lines={taken.length} />}
@@ -87,11 +89,11 @@ function Result({ even }: { even: EvenOutHook }) {
 function figureRows({ before, after }: Evened, currency: string): [name: string, was: string, is: string][] {
   const spread = ({ spread: own }: EvenedFigures) => (own ? [own.low, own.middle, own.high].map(shareText).join(", ") : "–");
   return [
-    ["Hours over in the window", hoursText(before.window), hoursText(after.window)],
-    ["Hours over in the whole plan", hoursText(before.peakOver), hoursText(after.peakOver)],
-    ["Weeks of a person that are over", wholeText(before.overWeeks), wholeText(after.overWeeks)],
-    ["Hours nobody can work", hoursText(before.unplaced), hoursText(after.unplaced)],
-    ["Use of people: low, middle, high", spread(before), spread(after)],
+    ["Hours over on single days of the window", hoursText(before.window), hoursText(after.window)],
+    ["Hours over on single days of the plan", hoursText(before.peakOver), hoursText(after.peakOver)],
+    ["Person-weeks overloaded", wholeText(before.overWeeks), wholeText(after.overWeeks)],
+    ["Hours that cannot be worked", hoursText(before.unplaced), hoursText(after.unplaced)],
+    ["Utilization: low, median, high", spread(before), spread(after)],
     [`Cost, ${currency}`, moneyText(before.cost, 0), moneyText(after.cost, 0)],
   ];
 }

@@ -23,7 +23,7 @@ export function EvenOutSheet({ even }: { even: EvenOutHook }) {
   const toggle = (kind: (typeof evenOutKinds)[number]) =>
     choose({ kinds: evenOutKinds.filter((own) => (own === kind ? !choices.kinds.includes(own) : choices.kinds.includes(own))) });
   return (
-    <Sheet title="Even out" subtitle={`${rangeText(window)}: what is to be level`} onClose={() => even.setScope(null)}>
+    <Sheet title="Even out" subtitle={`${rangeText(window)}, by single day`} onClose={() => even.setScope(null)}>
       <SheetSection>
         <WhoseWork even={even} />
       </SheetSection>
@@ -67,7 +67,7 @@ function Searching({ even: { news, choices, stop } }: { even: EvenOutHook }) {
       <p className="text-side">
         {(news?.steps ?? 0) === 0 && "Weighing who could have which work. "}
         {wholeText(news?.steps ?? 0)} moves tried, {countText(news?.lines ?? 0, "line")} found.{" "}
-        {news && `${hoursText(news.now)} of ${hoursText(news.before)} h are still over.`}
+        {news && `${hoursText(news.now)} of ${hoursText(news.before)} h are still over on single days.`}
       </p>
       <Button onClick={stop}>Stop and show the result</Button>
     </div>
@@ -83,12 +83,7 @@ function HowFar({ even: { choices, choose } }: { even: EvenOutHook }) {
         most={250}
         onSave={(mostDelayDays) => choose({ mostDelayDays })}
       />
-      <Amount
-        label="Lines that take off less than, hours"
-        value={choices.leastHours}
-        most={100}
-        onSave={(leastHours) => choose({ leastHours })}
-      />
+      <Amount label="Ignore changes under, hours" value={choices.leastHours} most={100} onSave={(leastHours) => choose({ leastHours })} />
       <Amount label="Search for, seconds" value={choices.seconds} most={120} onSave={(seconds) => choose({ seconds })} />
     </SheetSection>
   );

@@ -20,7 +20,7 @@ export default function OverChart({ evened: { weeks, before, after }, window }: 
   const line = { strokeWidth: 2, dot: { r: 2.5 }, isAnimationActive: false };
   return (
     <>
-      <div className="h-[190px]" role="img" aria-label="Hours over by week, before and after">
+      <div className="h-[190px]" role="img" aria-label="Hours over on single days, by week, before and after">
         <ResponsiveContainer width="100%" height="100%">
           <LineChart data={data} margin={{ top: 8, right: 8, bottom: 0, left: -14 }} accessibilityLayer={false}>
             <XAxis dataKey="week" {...chartLooks.x} />

@@ -125,8 +125,8 @@ function workSteps(counts: Counts): Step[] {
       isDone: counts.assignments > 0,
     },
     {
-      title: "See who is free, and who is over",
-      says: "A cell says the room of a week in hours; rust means over. Press one to see why.",
+      title: "See who is free, and who is over capacity",
+      says: "A cell says the room of a week in hours; rust means over capacity. Select one to see why.",
       path: "/balance",
       link: "Balance",
       isDone: false,

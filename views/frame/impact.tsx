@@ -66,8 +66,9 @@ function Sums({ impact }: { impact: Impact }) {
       <Lines lines={impact.weeks.map(weekLine)} more="weeks" />
       {Math.abs(cost) >= LEAST_MONEY && <SumLine figure={signedMoney(cost, currency)}>Cost</SumLine>}
       {Math.abs(revenue) >= LEAST_MONEY && <SumLine figure={signedMoney(revenue, currency)}>Revenue</SumLine>}
+      {revenue !== 0 && Math.abs(revenue - cost) >= LEAST_MONEY && <SumLine figure={signedMoney(revenue - cost, currency)}>Margin</SumLine>}
       {placedAgain > 0 && <SumLine figure={`${hoursText(placedAgain)} h`}>Hours that could not be worked, placed now</SumLine>}
-      {relieved > 0 && <SumLine figure={`${hoursText(relieved)} h`}>No longer over</SumLine>}
+      {relieved > 0 && <SumLine figure={`${hoursText(relieved)} h`}>No longer over, by week</SumLine>}
     </>
   );
 }

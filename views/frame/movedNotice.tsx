@@ -12,7 +12,7 @@ export function MovedNotice({ moves, typed }: { moves: Moves; typed: readonly Un
   return (
     <div role="status" aria-label="What moved" className="text-[13px]">
       <MovedLines moves={moves} most={MOST_LISTED} />
-      {typed.length > 0 && <p className="pt-1 font-semibold text-over">Typed hours that nobody can work now</p>}
+      {typed.length > 0 && <p className="pt-1 font-semibold text-over">Typed hours that cannot be worked now</p>}
       {typed.slice(0, MOST_LISTED).map(({ assignmentId, taskName, who, minutes }) => (
         <p key={assignmentId}>
           {taskName} · {who} <span className="text-ink-2">{hoursText(minutes)} h</span>

@@ -31,7 +31,7 @@ export const subScreens: readonly { name: string; path: string; says: string; sh
 
 export const screens = [
   { group: "See", name: "Today", path: "/today", says: "What wants attention, worst first" },
-  { group: "See", name: "Balance", path: "/balance", says: "Who is over, who has room" },
+  { group: "See", name: "Balance", path: "/balance", says: "Who is over capacity, who has room" },
   { group: "See", name: "Horizon", path: "/horizon", says: "Capacity against demand by role, and what may come" },
   { group: "See", name: "Sketches", path: "/sketches", says: "Changes tried out on top of the plan, compared and adopted" },
   { group: "Plan", name: "Enquiries", path: "/enquiries", says: "Work that is asked for, and what it would do" },

@@ -15,8 +15,8 @@ const kinds: { kind: TrayKind; title: string; counted: (count: number) => string
   { kind: "opening", title: "Openings", counted: (count) => countText(count, "opening") },
   {
     kind: "unplaced",
-    title: "Hours nobody can work",
-    counted: (count) => `${countText(count, "assignment")} with hours nobody can work`,
+    title: "Hours that cannot be worked",
+    counted: (count) => `${countText(count, "assignment")} with hours that cannot be worked`,
   },
   { kind: "conflict", title: "Dates that cannot hold", counted: (count) => `${countText(count, "date")} that cannot hold` },
   { kind: "noDates", title: "No dates", counted: (count) => `${countText(count, "task")} with no dates` },

@@ -146,6 +146,6 @@ function employmentNote({ person, unplaced }: RosterRow, horizonStart: number): 
   if (person.employedFrom !== undefined && parseDay(person.employedFrom) > horizonStart)
     parts.push(`from ${longDay(parseDay(person.employedFrom))}`);
   if (person.employedTo !== undefined) parts.push(`until ${longDay(parseDay(person.employedTo))}`);
-  if (unplaced > 0) parts.push(`${hoursText(unplaced)} h nobody can work`);
+  if (unplaced > 0) parts.push(`${hoursText(unplaced)} h cannot be worked`);
   return parts.join(" · ");
 }

@@ -26,7 +26,7 @@ const columnWords: Record<OptionalColumn, string> = {
   week: "Week",
   place: "Place and calendar",
   teams: "Teams",
-  unplaced: "Hours nobody can work",
+  unplaced: "Hours that cannot be worked",
 };
 
 export function RosterTools({ people }: { people: PeopleHook }) {

@@ -90,7 +90,7 @@ function amount({ before, after, unit }: RemedyStep): string {
 
 /** What is said where no way was found. */
 export const nothingWords: Record<RemedyProblem["about"], string> = {
-  overload: "Nothing that was tried takes anything off. It can be accepted, or the work itself made smaller.",
+  overload: "No option reduces the overload. Accept it, or make the work itself smaller.",
   idle: "Nothing fits: no opening of their role and skills lies in these days, and nobody who could give them work is over.",
   unplaced: "Nothing that was tried finds a place for these hours.",
   leave: "No work stands in the way of it.",

@@ -20,7 +20,7 @@ export const kindNames: Record<AttentionKind, string> = {
   gone: "Work planned after somebody leaves",
   openingSoon: "Openings that begin soon",
   requestWaiting: "Requests for people that wait",
-  unplaced: "Hours nobody can work",
+  unplaced: "Hours that cannot be worked",
   noPerson: "Tasks with no person",
   noEstimate: "Tasks with no estimate",
   noDates: "Tasks with no dates",

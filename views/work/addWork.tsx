@@ -39,7 +39,7 @@ export function AddWork({ entry, project }: AddWorkProps) {
   return (
     <Unfold title="Add somebody" look="action" isOpenAtFirst={entry.work.length === 0}>
       <div className="space-y-2">
-        <Field label="Who" hint={entry.dates ? "With the room they have on the task’s days" : undefined}>
+        <Field label="Who" hint={entry.dates ? "Room, cost and margin are those of the task’s days." : undefined}>
           <WhoPicker entry={entry} value={who} onChange={setWho} />
         </Field>
         <CheckboxField checked={isPencilled} onChange={setPencilled}>
@@ -64,7 +64,9 @@ function subjectOf(who: string): Subject | null {
 /** People with the task's role first, then the role itself, then everybody else. */
 function WhoPicker({ entry, value, onChange }: { entry: OutlineTask; value: string; onChange: (who: string) => void }) {
   const { roles, teams } = useNames();
-  const { people, onOpen } = usePeopleWithRoom(entry.dates ? { start: entry.dates.start, stop: entry.dates.finish + 1 } : undefined);
+  const { people, onOpen } = usePeopleWithRoom(
+    entry.dates ? { taskId: entry.task.id, days: { start: entry.dates.start, stop: entry.dates.finish + 1 } } : undefined,
+  );
   const ownRole = entry.task.roleId;
   const fitting = people.filter(({ roleIds }) => ownRole !== undefined && roleIds.includes(ownRole));
   const others = people.filter((person) => !fitting.includes(person));

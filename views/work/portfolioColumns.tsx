@@ -86,7 +86,7 @@ function Dates({ row: { project, isPipeline, start, finish, lateDays, unplaced }
       {isPipeline && <span className="block text-small text-plum">{project.probability ?? 100}% likely</span>}
       {lateDays > 0 && <span className="figure-bad block text-small">{countText(lateDays, "day")} past the deadline</span>}
       {lateDays === 0 && unplaced > 0 && !isPipeline && (
-        <span className="figure-bad block text-small">{hoursText(unplaced)} h nobody can work</span>
+        <span className="figure-bad block text-small">{hoursText(unplaced)} h cannot be worked</span>
       )}
     </span>
   );

@@ -74,7 +74,7 @@ function Figures({ answer: { months, unplaceable }, year }: { answer: PersonYear
     <>
       <Figure value={`${hoursText(capacity)} h`} says={`capacity in ${year}`} />
       <Figure value={shareText(shareOf(load, capacity))} says="of it used" />
-      {unplaced > 0 && <Figure value={`${hoursText(unplaced)} h`} says="nobody can work" isOver />}
+      {unplaced > 0 && <Figure value={`${hoursText(unplaced)} h`} says="cannot be worked" isOver />}
     </>
   );
 }

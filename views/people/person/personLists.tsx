@@ -92,7 +92,7 @@ export function Assignments({ answer: { work, unplaceable }, hook }: { answer: P
           <span className="min-w-0 flex-1 truncate">
             {entry.taskName} <span className="text-ink-2">{entry.projectName}</span>
           </span>
-          <span className="font-semibold whitespace-nowrap text-over">{hoursText(entry.minutes)} h nobody can work</span>
+          <span className="font-semibold whitespace-nowrap text-over">{hoursText(entry.minutes)} h that cannot be worked</span>
         </PressLine>
       ))}
       {work.map((bar) => (

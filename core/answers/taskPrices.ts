@@ -1,0 +1,50 @@
+// What an hour of each person costs and leaves on a task: it helps to choose whom to add.
+import type { Day } from "../calendar/day.ts";
+import { marginOf } from "../cost/costs.ts";
+import { costOfMinutes } from "../cost/labour.ts";
+import { costRole, type RateBook, rateBookOf, stretchOn } from "../cost/rateBook.ts";
+import type { Model } from "../model.ts";
+import { findRow, rowById } from "../plan/rows.ts";
+import type { Plan, RateTable } from "../plan/schema.ts";
+
+export interface TaskPrice {
+  personId: string;
+  /** Minor units of the plan's currency per hour, at the standard rate of the task's first day; null where no rate is in force. */
+  cost: number | null;
+  /** What is left of the billing rate, in hundredths of a percent; null unless the project bills hours at a rate. */
+  margin: number | null;
+}
+
+/** An hour of everybody on a task, in the task's role, else in the person's first one. Empty where the task has no dates. */
+export function taskPrices(model: Model, taskId: string): TaskPrice[] {
+  const { plan, schedule } = model;
+  const row = rowById(plan.tasks).get(taskId) ?? -1;
+  const dates = row < 0 ? null : schedule.of(row);
+  if (!dates) return [];
+  const task = plan.tasks[row];
+  const project = findRow(plan.projects, task.projectId);
+  const book = rateBookOf(plan);
+  const [costTable, billTable] = [book.table(project?.costTableId), book.table(project?.billTableId)];
+  const isBilled = project?.billing?.kind === "timeAndMaterials";
+  const role = rowById(plan.roles).get(task.roleId ?? "") ?? -1;
+  return plan.people.map(({ id }, person) => {
+    const priceIn = (table: RateTable | undefined) => table && hourOf({ plan, book, table }, person, role, dates.start.day);
+    const cost = priceIn(costTable) ?? null;
+    const bill = (isBilled && priceIn(billTable)) || null;
+    return { personId: id, cost, margin: cost === null || bill === null ? null : marginOf(bill, cost) };
+  });
+}
+
+interface Pricing {
+  plan: Plan;
+  book: RateBook;
+  table: RateTable;
+}
+
+/** Minor units per hour; null where no rate or no exchange rate is in force on the day. */
+function hourOf({ plan, book, table }: Pricing, person: number, role: number, day: Day): number | null {
+  const stretches = book.labour(table, plan.people[person].id, costRole(plan, role, person));
+  const exchange = book.exchange(table);
+  if (!stretchOn(stretches, day).entry || stretchOn(exchange, day).factor === null) return null;
+  return costOfMinutes(stretches, exchange, day, Int32Array.of(60));
+}
