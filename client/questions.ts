@@ -49,6 +49,7 @@ import type { Edit } from "../core/edits/edit.ts";
 import { type CopyOptions, projectFrom } from "../core/entry/copyProject.ts";
 import { dropOf } from "../core/entry/drop.ts";
 import { acceptEdit, approveEdit } from "../core/entry/enquiryProject.ts";
+import { hoursOutside } from "../core/entry/hoursOutside.ts";
 import { restatement } from "../core/entry/restate.ts";
 import { type BarDrag, shiftBar } from "../core/entry/shiftBar.ts";
 import { stretchTask, type TaskStretch } from "../core/entry/stretchTask.ts";
@@ -123,6 +124,8 @@ export const questions = {
   hours: (model: Model, query: HoursQuery) => hoursGrid(model, query),
   typeLinks: ({ plan }: Model, query: { taskId: string; rows: readonly OutlineRow[]; text: string; idStem: string }) =>
     typeLinks(plan, { ...query, newId: (at) => `${query.idStem}-${at}` }),
+  hoursOutside: (model: Model, { cells }: { cells: readonly Pick<TypedCell, "assignmentId" | "start" | "stop">[] }) =>
+    hoursOutside(model, cells),
   typeHours: (model: Model, { cells, words }: { cells: readonly TypedCell[]; words: string }) => typeHours(model, cells, words),
   personYear: (model: Model, { personId, range }: { personId: string; range: Range }) => personYear(model, personId, range),
   leave: (model: Model, { range }: { range: Range }) => leaveOf(model, range),

@@ -186,6 +186,7 @@ export function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
       { taskId, rows: [{ id: taskId, name: "Itself" }], text: "", idStem: "typed" },
       { taskId, rows: [], text: "9", idStem: "typed" },
     ],
+    hoursOutside: [{ cells: [{ assignmentId, start: 0, stop: 60_000 }] }],
     typeHours: [{ cells: [{ assignmentId, start: range.start, stop: range.start + 7, hours: 4 }], words: "type hours" }],
     nameList: [{ list: "roles" }, { list: "categories" }],
     settings: [{}],

@@ -17,6 +17,7 @@ import { newId } from "../../ui/newId.ts";
 import { toggledSet } from "../../ui/toggled.ts";
 import { barFaults } from "../frame/barFaults.ts";
 import { useFrame } from "../frame/facts.ts";
+import { tellOutside } from "../frame/outsideNotice.tsx";
 import type { DragEffect } from "./dragEffect.ts";
 import { tellRest } from "./restNotice.tsx";
 import { useShift } from "./useShift.ts";
@@ -73,6 +74,7 @@ export function useBoardEdits({ board, open, range, grain, counting, onGiven }: 
       let key = newKey();
       const made = (await session.edit(known(typed.edits[typed.usual], "usual way"), key)).length === 0;
       if (made && typed.minutes > 0) tellRest(typed, typed.usual, remake);
+      if (made && hours > 0) await tellOutside(session, [{ assignmentId, ...period }]);
       return made;
       /** Takes the first way back and goes another one, as it would have been from the start. */
       async function remake(rest: Rest, edit: Edit): Promise<void> {

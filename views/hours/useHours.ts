@@ -15,6 +15,7 @@ import { countText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
 import type { Block, BlockActions } from "../../ui/table/blocks.ts";
 import { barFaults } from "../frame/barFaults.ts";
+import { tellOutside } from "../frame/outsideNotice.tsx";
 import { useInTurn } from "../frame/useInTurn.ts";
 import { usePlanWindow } from "../frame/windowed.ts";
 import { asTheyAre, clearedCells, filledCells } from "./blockCells.ts";
@@ -75,7 +76,11 @@ async function typed(session: PlanSession, cells: readonly TypedCell[], words: s
   const made = await session.ask("typeHours", { cells, words });
   const [first] = made.refused;
   if (first) toast(barFaults[first.fault]);
-  if (made.edit) await session.edit(made.edit);
+  if (!made.edit || (await session.edit(made.edit)).length > 0) return;
+  await tellOutside(
+    session,
+    cells.filter(({ hours }) => hours > 0),
+  );
 }
 
 export type HoursHook = ReturnType<typeof useHours>;
