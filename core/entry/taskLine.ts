@@ -4,8 +4,8 @@
 
 import { isCalendarDate } from "../plan/calendarDate.ts";
 import type { Named } from "../plan/names.ts";
+import { plainText } from "../plan/plainText.ts";
 import type { Link } from "../plan/schema.ts";
-import { plainText } from "../tables/cells.ts";
 import { readLinkText } from "./linkText.ts";
 
 /** What a part of a line was taken for. */

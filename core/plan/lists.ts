@@ -29,5 +29,9 @@ export const listNames = [
 /** A list of the plan whose rows have an id. */
 export type ListName = (typeof listNames)[number];
 
+/** What an import can write: rows of the lists, and the exchange rates as a whole. */
+export const importedLists = [...listNames, "exchange"] as const;
+export type ImportedList = (typeof importedLists)[number];
+
 /** The id under which the settings are changed like a row, and the exchange rates as a whole. */
 export const SETTINGS_ID = "plan";

@@ -2,9 +2,9 @@
 
 import { isCalendarDate } from "../plan/calendarDate.ts";
 import { entriesOf } from "../plan/keysOf.ts";
-import { listWords } from "../plan/listWords.ts";
 import { nearestWord } from "../plan/nearestWord.ts";
-import type { Cell, DateOrder, Draft, ReadOptions } from "./table.ts";
+import { plainText } from "../plan/plainText.ts";
+import type { Cell, DateOrder } from "./table.ts";
 
 /** A cell that was read, or the reason why it could not be. */
 export type Read<T> = { value: T } | { reason: string };
@@ -108,37 +108,6 @@ export function namedCell<T extends { id: string; name: string }>(cell: Cell, li
           list.map(({ name }) => name),
         );
   return { reason: `There is no ${what} "${text}".${near === null ? "" : ` Did you mean "${near}"?`}` };
-}
-
-/** Lists of names that an import can add to. */
-export const madeLists = ["roles", "skills", "clients"] as const;
-
-/** The row of a list of names that a cell names; one that is not there yet is made where that is asked for. */
-export function namedOrMade(
-  cell: Cell,
-  list: (typeof madeLists)[number],
-  draft: Draft,
-  { makesNames, idStem }: ReadOptions,
-): Read<{ id: string; name: string }> {
-  const what = listWords[list];
-  const found = namedCell(cell, draft.all(list), what);
-  const name = cell.trim();
-  if ("value" in found || !makesNames || name === "" || name.length > 300) return found;
-  // Two of one name are told apart by their ids, which only who wrote them can do.
-  if (draft.all(list).some((own) => plainText(own.name) === plainText(name))) return found;
-  const made = { id: `${idStem}-${what}-${draft.all(list).length}`, name };
-  draft.put(list, made);
-  return { value: made };
-}
-
-/** Small letters and digits alone, accents taken off: how headers and words are compared. */
-export function plainText(text: string): string {
-  return text
-    .normalize("NFD")
-    .replaceAll(/\p{Diacritic}/gu, "")
-    .toLowerCase()
-    .replaceAll("ß", "ss")
-    .replaceAll(/[^\p{Letter}\p{Number}]/gu, "");
 }
 
 /** Hours and other decimals as they are written on export. */

@@ -1,6 +1,7 @@
 // Whom a cell means: by id, by e-mail, or by a name that only one person has.
 import type { Person } from "../plan/schema.ts";
-import { namedCell, type Read } from "./cells.ts";
+import type { Read } from "./cells.ts";
+import { chosenRow, namedRow } from "./namedRow.ts";
 import type { Draft, ReadOptions, TableColumn, TableRecord } from "./table.ts";
 
 export const personColumn: TableColumn = {
@@ -27,19 +28,21 @@ export const personColumn: TableColumn = {
 };
 
 /** The person of a row: of its cell, else the one that all rows are about. */
+export const namesNobody = "The row names nobody.";
+
 export function personOf(record: TableRecord, draft: Draft, { subjectId }: ReadOptions): Read<Person> {
   const cell = record.person?.trim() ?? "";
   if (cell === "") {
     const subject = subjectId === undefined ? undefined : draft.find("people", subjectId);
-    return subject ? { value: subject } : { reason: "Nobody is named here." };
+    return subject ? { value: subject } : { reason: namesNobody };
   }
-  const byId = draft.find("people", cell);
+  const byId = draft.find("people", cell) ?? chosenRow(cell, "people", draft);
   if (byId) return { value: byId };
   const found = draft.peopleBy("email", cell);
   if (found.length === 1) return { value: found[0] };
   const called = draft.peopleBy("name", cell);
   if (called.length === 1) return { value: called[0] };
-  return called.length > 1
-    ? { reason: `${called.length} people are called "${cell}"; write the id.` }
-    : namedCell(cell, draft.all("people"), "person");
+  if (called.length === 0) return namedRow(cell, "people", draft);
+  draft.addUnknown("people", cell);
+  return { reason: `${called.length} people are called "${cell}"; write the id.` };
 }

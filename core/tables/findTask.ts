@@ -1,13 +1,18 @@
 // Which task or project a cell means.
+
+import { plainText } from "../plan/plainText.ts";
 import type { Project, Task } from "../plan/schema.ts";
-import { namedCell, plainText, type Read } from "./cells.ts";
+import { namedCell, type Read } from "./cells.ts";
+import { chosenRow, namedRow } from "./namedRow.ts";
 import type { Draft } from "./table.ts";
 
 /** The project of a cell: by id, code or name. */
 export function projectOf(cell: string, draft: Draft): Read<Project> {
+  const chosen = chosenRow(cell, "projects", draft);
+  if (chosen) return { value: chosen };
   const said = plainText(cell);
   const byCode = draft.all("projects").filter(({ code }) => code !== undefined && plainText(code) === said);
-  return byCode.length === 1 ? { value: byCode[0] } : namedCell(cell, draft.all("projects"), "project");
+  return byCode.length === 1 ? { value: byCode[0] } : namedRow(cell, "projects", draft);
 }
 
 /** The task of a cell: by id, by "project / task" or "project / phase / task", or by a name that only one task has. */

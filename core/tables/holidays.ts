@@ -1,6 +1,7 @@
 // The table of days on which a calendar differs from its week: holidays, short days, extra working days.
 import type { Calendar } from "../plan/schema.ts";
-import { dateCell, namedCell, numberCell, numberText, textCell } from "./cells.ts";
+import { dateCell, numberCell, numberText, textCell } from "./cells.ts";
+import { namedRow } from "./namedRow.ts";
 import { fromAliases, toAliases } from "./patterns.ts";
 import { type Draft, type ReadOptions, type RowOutcome, refused, type TableKind, type TableRecord } from "./table.ts";
 
@@ -62,7 +63,7 @@ function takeDay(record: TableRecord, draft: Draft, options: ReadOptions): RowOu
 
 function calendarOf(record: TableRecord, draft: Draft, { subjectId }: ReadOptions) {
   const cell = record.calendar?.trim() ?? "";
-  if (cell !== "") return namedCell(cell, draft.all("calendars"), "calendar");
+  if (cell !== "") return namedRow(cell, "calendars", draft);
   const subject = subjectId === undefined ? undefined : draft.find("calendars", subjectId);
   return subject ? { value: subject } : { reason: "No calendar is named here." };
 }

@@ -2,6 +2,7 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { applyEdit } from "../edits/edit.ts";
+import { SETTINGS_ID } from "../plan/lists.ts";
 import type { Plan } from "../plan/schema.ts";
 import { previewTable, tableKinds } from "./preview.ts";
 import type { TableName } from "./table.ts";
@@ -102,4 +103,36 @@ test("rates come with the currency of their table; a row in another one is refus
   ]);
   expect(rows.map(({ outcome }) => outcome)).toEqual(["refuses", "adds", "leaves"]);
   expect(rows[0]).toMatchObject({ reasons: [expect.stringContaining(`the rate table "${table}" is in ${currency}`)] });
+});
+
+test("exchange rates are added, changed and kept; the plan's own currency and broken rows are refused", () => {
+  const known: Plan = { ...plan, exchangeRates: [{ currency: "GBP", from: "2027-01-01", rate: 1.17 }] };
+  const rows = [
+    ["Currency", "From", "Exchange rate"],
+    ["gbp", "2027-01-01", "1,19"],
+    ["GBP", "1.7.2027", "1.2"],
+    ["CHF", "2027-01-01", "1.05"],
+    [plan.settings.currency, "2027-01-01", "1"],
+    ["USD", "2027-01-01", "0"],
+    ["Yens", "2027-01-01", "0.006"],
+  ];
+  const { counts, edit } = preview("exchangeRates", rows, known);
+  expect(counts).toMatchObject({ adds: 2, changes: 1, refuses: 3 });
+  const after = edit && applyEdit(known, edit).plan;
+  expect(after?.exchangeRates).toEqual([
+    { currency: "GBP", from: "2027-01-01", rate: 1.19 },
+    { currency: "GBP", from: "2027-07-01", rate: 1.2 },
+    { currency: "CHF", from: "2027-01-01", rate: 1.05 },
+  ]);
+  const again = preview("exchangeRates", [head("exchangeRates"), ...tableKinds.exchangeRates.rows(after as Plan)], after as Plan);
+  expect(again.edit).toBeNull();
+});
+
+test("exchange rates are checked where they are imported, too", () => {
+  const own = { currency: plan.settings.currency, from: "2027-01-01", rate: 1 };
+  const write = (rates: unknown) =>
+    applyEdit(plan, { kind: "importRows", source: "f", rows: [{ list: "exchange", row: { id: SETTINGS_ID, rates } }] });
+  expect(write([own]).faults[0].message).toMatch(/needs no exchange rate/);
+  expect(write(7).plan).toBeNull();
+  expect(write([{ ...own, currency: "GBP" }]).plan?.exchangeRates).toEqual([{ ...own, currency: "GBP" }]);
 });

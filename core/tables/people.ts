@@ -4,7 +4,8 @@ import { keysOf } from "../plan/keysOf.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Person, rowSchemas } from "../plan/schema.ts";
-import { namedCell, namedOrMade, type Read, textCell, wordCell } from "./cells.ts";
+import { type Read, textCell, wordCell } from "./cells.ts";
+import { namedOrMade, namedRow } from "./namedRow.ts";
 import { type Extras, extraColumns, withExtras } from "./personExtras.ts";
 import { RowReading, rowRead } from "./rowReading.ts";
 import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
@@ -107,7 +108,7 @@ function takePerson(record: TableRecord, draft: Draft, options: ReadOptions, lin
   for (const key of ["email", "location"] as const) reading.put(set, key, textCell);
   for (const key of ["employedFrom", "employedTo"] as const) reading.put(set, key, reading.date);
   if (record.roles?.trim()) set.roleIds = rolesOf(record.roles, draft, options, reasons);
-  if (record.calendar?.trim()) set.calendarId = reading.take(namedCell(record.calendar, draft.all("calendars"), "calendar"))?.id;
+  if (record.calendar?.trim()) set.calendarId = reading.take(namedRow(record.calendar, "calendars", draft))?.id;
   if (record.kind?.trim()) set.kind = reading.take(wordCell(record.kind, kindWords));
   const base: Person = before ?? {
     id: record.id?.trim() || `${options.idStem}-${line}`,

@@ -1,7 +1,8 @@
 // What lists of people say beside the person: hours a week or a share of full time, skills, what an hour costs and is billed at.
 import { findRow } from "../plan/rows.ts";
 import type { Person, RateEntry, RateTable } from "../plan/schema.ts";
-import { namedOrMade, numberCell, type Read } from "./cells.ts";
+import { numberCell, type Read } from "./cells.ts";
+import { namedOrMade } from "./namedRow.ts";
 import type { RowReading } from "./rowReading.ts";
 import type { Draft, ReadOptions, TableColumn } from "./table.ts";
 

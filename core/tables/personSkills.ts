@@ -1,7 +1,8 @@
 // The table of skills: a row a person and a skill, with the level.
 import { findRow } from "../plan/rows.ts";
-import { namedOrMade, numberCell } from "./cells.ts";
+import { numberCell } from "./cells.ts";
 import { personColumn, personOf } from "./findPerson.ts";
+import { namedOrMade } from "./namedRow.ts";
 import { type Draft, type ReadOptions, type RowOutcome, refused, type TableKind, type TableRecord } from "./table.ts";
 
 export const personSkillsTable: TableKind = {

@@ -4,7 +4,7 @@ import { fernhollow } from "../../demo/fernhollow.ts";
 import { applyEdit } from "../edits/edit.ts";
 import type { Plan } from "../plan/schema.ts";
 import { guessTable, previewTable, tableKinds } from "./preview.ts";
-import { type ReadOptions, type TableName, tableNames } from "./table.ts";
+import { NEW_ROW, type ReadOptions, type TableName, tableNames } from "./table.ts";
 
 const plan = fernhollow();
 const options: ReadOptions = { dateOrder: "dayFirst", idStem: "import" };
@@ -325,9 +325,96 @@ test("leave from a calendar goes to the person its title names; other leave is r
   expect(read.map(({ outcome, about }) => [outcome, about])).toEqual([
     ["adds", one.name],
     ["adds", other.name],
-    ["refuses", "?"],
+    ["refuses", "Company day"],
   ]);
   const after = edit && applyEdit(plan, edit).plan;
   expect(after?.people[0].timeOff?.at(-1)).toMatchObject({ from: "2027-09-06", to: "2027-09-10", kind: "holiday" });
   expect(preview("timeOff", rows, { subjectId: one.id }).counts).toMatchObject({ adds: 3, refuses: 0 });
+});
+
+test("a row of leave without a person is given to somebody by its line, or becomes a day of a calendar", () => {
+  const [one] = plan.people;
+  const [calendar] = plan.calendars;
+  const rows = [
+    ["From", "To", "Title"],
+    ["2027-09-06", "2027-09-07", "Dentist"],
+    ["2027-09-20", "2027-09-20", "Company day"],
+  ];
+  const query = {
+    table: "timeOff" as const,
+    source: "f",
+    rows,
+    people: { 2: one.id },
+    options: { ...options, restCalendarId: calendar.id },
+  };
+  const { edit, counts } = previewTable(plan, query);
+  expect(counts).toMatchObject({ adds: 2, refuses: 0 });
+  const after = edit && applyEdit(plan, edit).plan;
+  expect(after?.people[0].timeOff?.at(-1)).toMatchObject({ from: "2027-09-06", to: "2027-09-07", note: "Dentist" });
+  expect(after?.calendars[0].exceptions.at(-1)).toEqual({ from: "2027-09-20", to: "2027-09-20", hours: 0, name: "Company day" });
+  expect(previewTable(plan, { ...query, people: {}, options }).rows).toMatchObject([{ namesNobody: true }, { namesNobody: true }]);
+});
+
+test("a name that the plan does not have is matched with a row or made new, one by one", () => {
+  const rows = [
+    ["Name", "Role", "Calendar"],
+    ["Ada Vint", "Fabricater", "Porto"],
+    ["Ben Orr", "Rigger", "Porto"],
+    ["Cleo Moss", "Rigger", "Porto"],
+    ["Dan Ure", "Fabricator", plan.calendars[0].name],
+  ];
+  const before = preview("people", rows);
+  expect(before.counts).toMatchObject({ adds: 1, refuses: 3 });
+  expect(before.unknown.map(({ list, text, count, canBeMade }) => [list, text, count, canBeMade])).toEqual([
+    ["roles", "Fabricater", 1, true],
+    ["roles", "Rigger", 2, true],
+    ["calendars", "Porto", 3, false],
+  ]);
+  const fabricator = plan.roles.find(({ name }) => name === "Fabricator")?.id ?? "";
+  const values = { roles: { fabricater: fabricator, rigger: NEW_ROW }, calendars: { porto: plan.calendars[0].id } };
+  const chosen = preview("people", rows, { values });
+  expect(chosen.counts).toMatchObject({ adds: 4, refuses: 0 });
+  expect(chosen.makes).toEqual(["role Rigger"]);
+  // What was chosen can be chosen again.
+  expect(chosen.unknown.map(({ text, chosen: own }) => [text, own])).toEqual([
+    ["Fabricater", fabricator],
+    ["Rigger", NEW_ROW],
+    ["Porto", plan.calendars[0].id],
+  ]);
+  const after = afterImport("people", rows, { values });
+  const rigger = after.roles.find(({ name }) => name === "Rigger")?.id;
+  expect(after.people.slice(-4, -1).map(({ roleIds }) => roleIds)).toEqual([[fabricator], [rigger], [rigger]]);
+});
+
+test("tasks come with their people and with what they follow, by number, id, or name, also of later rows", () => {
+  const rows = [
+    ["Project", "Task", "Working days", "Effort hours", "Assigned to", "Predecessors"],
+    ["Tidepool Hall", "Crate the models", "2 w", "1.120,5", "Mara Ellingsen; Rui Monteverde", "2FS+2d"],
+    ["Tidepool Hall", "Order foam", "3", "", "Mara Ellingsen", ""],
+    ["Tidepool Hall", "Ship", "1", "", "", "with Crate the models + 1 d, Order foam"],
+    ["Tidepool Hall", "Unpack", "1", "", "Nobody Known", ""],
+    ["Tidepool Hall", "Sweep", "1", "", "", "Unpack"],
+  ];
+  const { rows: read, counts } = preview("tasks", rows);
+  expect(counts).toMatchObject({ adds: 3, refuses: 2 });
+  expect(read[3]).toMatchObject({ outcome: "refuses", reasons: ['There is no person "Nobody Known".'] });
+  expect(read[4]).toMatchObject({ outcome: "refuses", reasons: ['There is no task "Unpack" for this one to follow.'] });
+  const after = afterImport("tasks", rows);
+  const [crate, order, ship] = after.tasks.slice(-3);
+  expect([crate.durationDays, crate.effortHours]).toEqual([10, 1120.5]);
+  const added = after.assignments.slice(plan.assignments.length);
+  expect(added.map(({ taskId, personId, hours, percent }) => [taskId, personId, hours ?? percent])).toEqual([
+    [crate.id, "mara", 560.25],
+    [crate.id, "rui", 560.25],
+    [order.id, "mara", 100],
+  ]);
+  expect(after.links.slice(plan.links.length).map(({ from, to, kind, lagDays }) => [from, to, kind, lagDays ?? 0])).toEqual([
+    [order.id, crate.id, "FS", 2],
+    [crate.id, ship.id, "SS", 1],
+    [order.id, ship.id, "FS", 0],
+  ]);
+  // Reading the same file again adds nothing.
+  const named = rows.map((row, at) => [at === 0 ? "Task id" : `import-${at + 1}`, ...row]).slice(0, 4);
+  const again = previewTable(after, { table: "tasks", source: "f", rows: named, options });
+  expect(again.counts).toMatchObject({ adds: 0, changes: 0, leaves: 3 });
 });

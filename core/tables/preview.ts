@@ -1,23 +1,37 @@
 // What bringing in a table would do, row by row, before anything is written; and the one edit that does it.
 import type { EditOf } from "../edits/edit.ts";
 import { keysOf, recordOf } from "../plan/keysOf.ts";
-import { type ListName, listNames } from "../plan/lists.ts";
+import { type ImportedList, importedLists } from "../plan/lists.ts";
 import { listWords } from "../plan/listWords.ts";
+import { plainText } from "../plan/plainText.ts";
 import { findRow, rowById, rowsOf } from "../plan/rows.ts";
 import type { Person, Plan, Row } from "../plan/schema.ts";
 import { assignmentsTable } from "./assignments.ts";
-import { madeLists, plainText } from "./cells.ts";
+import { exchangeRatesTable } from "./exchangeRates.ts";
 import { expensesTable } from "./expenses.ts";
 import { findHeader, fitShare, isSumRow, matchHeaders } from "./headers.ts";
 import { holidaysTable } from "./holidays.ts";
 import { linksTable } from "./links.ts";
+import { isMadeList } from "./namedRow.ts";
 import { patternsTable } from "./patterns.ts";
 import { peopleTable } from "./people.ts";
 import { madeTables } from "./personExtras.ts";
 import { personSkillsTable } from "./personSkills.ts";
 import { projectsTable } from "./projects.ts";
 import { ratesTable } from "./rates.ts";
-import { type Cell, type Draft, type ReadOptions, type RowOutcome, refused, type TableKind, type TableName } from "./table.ts";
+import {
+  type Cell,
+  type ChosenValues,
+  type Draft,
+  madeLists,
+  type NamedList,
+  namedLists,
+  type ReadOptions,
+  type RowOutcome,
+  refused,
+  type TableKind,
+  type TableName,
+} from "./table.ts";
 import { tasksTable } from "./tasks.ts";
 import { timeOffTable } from "./timeOff.ts";
 
@@ -33,6 +47,7 @@ export const tableKinds: Record<TableName, TableKind> = {
   assignments: assignmentsTable,
   expenses: expensesTable,
   rates: ratesTable,
+  exchangeRates: exchangeRatesTable,
 };
 
 /** The kind of table that a header looks most like. */
@@ -60,6 +75,8 @@ export interface PreviewQuery {
   header?: number;
   /** Lines that are taken or left out whatever they look like. */
   takes?: Readonly<Record<number, boolean>>;
+  /** Ids of the people whom single lines are about. */
+  people?: Readonly<Record<number, string>>;
   /** For each column of the table the position of its cell in a row; found by the header where it is left out. */
   mapping?: readonly (number | null)[];
   options: ReadOptions;
@@ -70,6 +87,18 @@ export type PreviewRow = RowOutcome & {
   /** Number of the row in the file, from 1 on. */
   line: number;
 };
+
+/** A text of the file that names a row the plan does not have. */
+export interface UnknownText {
+  list: NamedList;
+  text: string;
+  /** How often it is read. */
+  count: number;
+  /** What was chosen for it: the id of a row, or `NEW_ROW`; null for nothing yet. */
+  chosen: string | null;
+  /** True where a row can be made by this name. */
+  canBeMade: boolean;
+}
 
 export interface Preview {
   /** Position of the row that names the columns. */
@@ -83,13 +112,15 @@ export interface Preview {
   counts: Record<RowOutcome["outcome"], number>;
   /** What would be made because rows name it, such as a role. */
   makes: string[];
+  /** Texts that no row of the plan has as its name, in the order of the lists and the file. */
+  unknown: UnknownText[];
   /** What writes the rows that are not refused; null where nothing would change. */
   edit: EditOf<"importRows"> | null;
 }
 
 /** Reads every row against the plan and against the rows before it. Rows without any text are passed over. */
 export function previewTable(plan: Plan, query: PreviewQuery): Preview {
-  const { table, source, rows, mapping, takes = {} } = query;
+  const { table, source, rows, mapping } = query;
   const options = { earliest: plan.settings.planStart, ...query.options };
   const kind = tableKinds[table];
   const header = query.header ?? headerOf(rows, table);
@@ -98,27 +129,13 @@ export function previewTable(plan: Plan, query: PreviewQuery): Preview {
   const passedOver = mapping ? [] : matched.flatMap((at) => (at === null || columns.includes(at) ? [] : [rows[header][at]]));
   const counts: Preview["counts"] = { adds: 0, changes: 0, leaves: 0, refuses: 0, leftOut: 0 };
   const faults = missingColumns(kind, columns, options);
-  if (faults.length > 0) return { header, mapping: columns, passedOver, faults, rows: [], counts, makes: [], edit: null };
-  const draft = new PlanDraft(plan);
-  const seen = new Map<string, number>();
-  const idAt = kind.columns[0].key === "id" ? columns[0] : null;
-  const outcomes = rows.flatMap((cells, at): PreviewRow[] => {
-    if (at <= header || cells.every((cell) => cell.trim() === "")) return [];
-    const line = at + 1;
-    if (!(takes[line] ?? !isSumRow(cells))) {
-      counts.leftOut++;
-      return [{ outcome: "leftOut", about: cells.find((cell) => cell.trim() !== "") ?? "", says: [], line }];
-    }
-    const id = idAt === null ? "" : (cells[idAt] ?? "").trim();
-    const earlier = id === "" ? undefined : seen.get(id);
-    if (id !== "" && earlier === undefined) seen.set(id, line);
-    const outcome =
-      earlier === undefined
-        ? kind.take(cellsByKey(kind, columns, cells), draft, options, line)
-        : refused(id, `The id "${id}" stands in line ${earlier} already.`);
-    counts[outcome.outcome]++;
-    return [{ ...outcome, line }];
-  });
+  if (faults.length > 0) return { header, mapping: columns, passedOver, faults, rows: [], counts, makes: [], unknown: [], edit: null };
+  const reading = { query, kind, options, header, columns };
+  let pass = readRows(plan, reading, new Map());
+  // A row that turns out wrong once all rows are known is refused from the start, and others may refer to it: read again.
+  while (pass.late.size > 0) pass = readRows(plan, reading, pass.late);
+  const { draft, rows: outcomes } = pass;
+  for (const { outcome } of outcomes) counts[outcome]++;
   const changed = draft.changed();
   return {
     header,
@@ -128,22 +145,72 @@ export function previewTable(plan: Plan, query: PreviewQuery): Preview {
     rows: outcomes,
     counts,
     makes: draft.made(),
+    unknown: draft.unknown(),
     edit: changed.length > 0 ? { kind: "importRows", source, rows: changed } : null,
   };
+}
+
+interface Reading {
+  query: PreviewQuery;
+  kind: TableKind;
+  options: ReadOptions;
+  header: number;
+  columns: readonly (number | null)[];
+}
+
+/** Puts the rows into a draft one after the other.
+ * @param refusals Reasons for lines that an earlier pass found wrong.
+ * @returns `late` has those lines and newly found ones; empty where none is new. */
+function readRows(
+  plan: Plan,
+  { query: { rows, takes = {}, people = {} }, kind, options, header, columns }: Reading,
+  refusals: ReadonlyMap<number, string[]>,
+): { draft: PlanDraft; rows: PreviewRow[]; late: ReadonlyMap<number, string[]> } {
+  const draft = new PlanDraft(plan, options.values);
+  const seen = new Map<string, number>();
+  const idAt = kind.columns[0].key === "id" ? columns[0] : null;
+  const optionsOf = (line: number) => (people[line] === undefined ? options : { ...options, subjectId: people[line] });
+  const outcomes = rows.flatMap((cells, at): PreviewRow[] => {
+    if (at <= header || cells.every((cell) => cell.trim() === "")) return [];
+    const line = at + 1;
+    if (!(takes[line] ?? !isSumRow(cells)))
+      return [{ outcome: "leftOut", about: cells.find((cell) => cell.trim() !== "") ?? "", says: [], line }];
+    const late = refusals.get(line);
+    const id = idAt === null ? "" : (cells[idAt] ?? "").trim();
+    if (late) return [{ ...refused(id || `line ${line}`, ...late), line }];
+    const earlier = id === "" ? undefined : seen.get(id);
+    if (earlier !== undefined) return [{ ...refused(id, `The id "${id}" stands in line ${earlier} already.`), line }];
+    if (id !== "") seen.set(id, line);
+    return [{ ...kind.take(cellsByKey(kind, columns, cells), draft, optionsOf(line), line), line }];
+  });
+  const { finish } = kind;
+  if (!finish) return { draft, rows: outcomes, late: new Map() };
+  const late = new Map<number, string[]>();
+  const finished = outcomes.map((row): PreviewRow => {
+    if (row.outcome === "refuses" || row.outcome === "leftOut") return row;
+    const record = cellsByKey(kind, columns, rows[row.line - 1]);
+    const { says, reasons } = finish({ record, options: optionsOf(row.line), line: row.line, header }, draft);
+    if (reasons.length > 0) late.set(row.line, reasons);
+    if (says.length === 0) return row;
+    return { ...row, outcome: row.outcome === "leaves" ? "changes" : row.outcome, says: [...row.says, ...says] };
+  });
+  return { draft, rows: finished, late: late.size > 0 ? new Map([...refusals, ...late]) : late };
 }
 
 /** How many rows are read to see whether a column was guessed rightly. */
 const MOST_TRIED = 30;
 
 /** The columns that a header names, without the optional ones whose cells would have every row refused. A name that the plan does
- * not have is no reason to leave a column out: it can be made. */
+ * not have is no reason to leave a column out, because it can be made; nor is a person who can still be chosen. */
 function withoutRefusing(plan: Plan, query: PreviewQuery & { header: number }, matched: (number | null)[]): (number | null)[] {
   const { table, rows, header, options } = query;
   const { columns } = tableKinds[table];
   const tried = rows.slice(0, header + 1 + MOST_TRIED);
   const refusesAll = (mapping: (number | null)[]) => {
-    const { counts, faults } = previewTable(plan, { ...query, rows: tried, mapping, options: { ...options, makesNames: true } });
-    return faults.length === 0 && counts.refuses > 1 && counts.adds + counts.changes + counts.leaves === 0;
+    const asked = { ...query, rows: tried, mapping, options: { ...options, makesNames: true } };
+    const { counts, faults, rows: read } = previewTable(plan, asked);
+    const isAskedFor = read.some((row) => row.outcome === "refuses" && row.namesNobody);
+    return faults.length === 0 && counts.refuses > 1 && !isAskedFor && counts.adds + counts.changes + counts.leaves === 0;
   };
   if (!refusesAll(matched)) return matched;
   const needed = matched.map((at, column) => (columns[column].isNeeded || columns[column].key === "id" ? at : null));
@@ -157,24 +224,34 @@ function cellsByKey({ columns }: TableKind, mapping: readonly (number | null)[],
   return Object.fromEntries(columns.map(({ key }, at) => [key, cellAt(mapping[at])]));
 }
 
-function missingColumns({ columns, subject }: TableKind, mapping: readonly (number | null)[], { subjectId }: ReadOptions): string[] {
+function missingColumns(
+  { columns, subject, subjectIn }: TableKind,
+  mapping: readonly (number | null)[],
+  { subjectId }: ReadOptions,
+): string[] {
+  const isSubjectElsewhere = subjectId !== undefined || columns.some(({ key }, at) => key === subjectIn && mapping[at] !== null);
   return columns.flatMap(({ name, key, isNeeded }, at) => {
     const isSubject = subject !== undefined && at === 0;
-    if (!isNeeded || mapping[at] !== null || (isSubject && subjectId !== undefined)) return [];
+    if (!isNeeded || mapping[at] !== null || (isSubject && isSubjectElsewhere)) return [];
     return [`No column of the file is taken for "${name}". Choose one${isSubject ? `, or the ${key} that all rows are about` : ""}.`];
   });
 }
 
 /** A plan with the rows read so far on top. */
 class PlanDraft implements Draft {
-  readonly #put: { [L in ListName]: Map<string, Row<L>> } = recordOf(listNames, () => new Map());
+  readonly #put: { [L in ImportedList]: Map<string, Row<L>> } = recordOf(importedLists, () => new Map());
   // People are listed once a row of the file; the list is made anew only after one has changed.
-  readonly #all: { [L in ListName]: { rows: Row<L>[] | null } } = recordOf(listNames, () => ({ rows: null }));
+  readonly #all: { [L in ImportedList]: { rows: Row<L>[] | null } } = recordOf(importedLists, () => ({ rows: null }));
 
   /** People ids by name and by e-mail, as `plainText` writes them. */
   readonly #ids = { name: new Map<string, Set<string>>(), email: new Map<string, Set<string>>() };
 
-  constructor(readonly plan: Plan) {
+  readonly #unknown = recordOf(namedLists, () => new Map<string, { text: string; count: number }>());
+
+  constructor(
+    readonly plan: Plan,
+    readonly values: ChosenValues = {},
+  ) {
     for (const person of plan.people) this.#index(person);
   }
 
@@ -195,20 +272,43 @@ class PlanDraft implements Draft {
     return ids.flatMap((id) => this.find("people", id) ?? []).filter((person) => plainText(person[key] ?? "") === said);
   }
 
-  find<L extends ListName>(list: L, id: string): Row<L> | undefined {
+  chosenFor(list: NamedList, text: string): string | undefined {
+    return this.values[list]?.[plainText(text)];
+  }
+
+  addUnknown(list: NamedList, text: string): void {
+    const key = plainText(text);
+    if (key === "") return;
+    const known = this.#unknown[list].get(key);
+    if (known) known.count++;
+    else this.#unknown[list].set(key, { text: text.trim(), count: 1 });
+  }
+
+  unknown(): UnknownText[] {
+    return namedLists.flatMap((list) =>
+      [...this.#unknown[list].values()].map((own) => ({
+        list,
+        ...own,
+        chosen: this.chosenFor(list, own.text) ?? null,
+        canBeMade: isMadeList(list),
+      })),
+    );
+  }
+
+  find<L extends ImportedList>(list: L, id: string): Row<L> | undefined {
     return this.#put[list].get(id) ?? findRow(rowsOf(this.plan, list), id);
   }
 
-  all<L extends ListName>(list: L): Row<L>[] {
+  all<L extends ImportedList>(list: L): Row<L>[] {
     const all = this.#all[list];
     all.rows ??= [...rowsOf(this.plan, list)];
     return all.rows;
   }
 
-  put<L extends ListName>(list: L, row: Row<L>): void {
+  put<L extends ImportedList>(list: L, row: Row<L>): void {
     const put = this.#put[list];
     const all = this.all(list);
-    const at = rowById(this.plan[list]).get(row.id) ?? (put.has(row.id) ? all.findIndex(({ id }) => id === row.id) : -1);
+    const at = rowById(rowsOf(this.plan, list)).get(row.id) ?? (put.has(row.id) ? all.findIndex(({ id }) => id === row.id) : -1);
     if (at >= 0) all[at] = row;
     else all.push(row);
     put.set(row.id, row);

@@ -4,8 +4,9 @@ import { keysOf } from "../plan/keysOf.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Project, rowSchemas } from "../plan/schema.ts";
-import { namedCell, namedOrMade, numberCell, numberText, textCell, wordCell } from "./cells.ts";
+import { numberCell, numberText, textCell, wordCell } from "./cells.ts";
 import { projectOf } from "./findTask.ts";
+import { namedOrMade, namedRow } from "./namedRow.ts";
 import { RowReading, type RowSet, rowRead } from "./rowReading.ts";
 import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
 
@@ -67,9 +68,8 @@ function takeProject(record: TableRecord, draft: Draft, options: ReadOptions, li
   for (const key of ["start", "deadline"] as const) reading.put(set, key, reading.date);
   for (const key of ["probability", "priority", "budget"] as const) reading.put(set, key, numberCell);
   reading.put(set, "clientId", (cell) => namedOrMade(cell, "clients", draft, options), "client", idOf);
-  reading.put(set, "leadId", (cell) => namedCell(cell, draft.all("people"), "people"), "lead", idOf);
-  if (reading.text("calendar") !== null)
-    reading.put(set, "calendarId", (cell) => namedCell(cell, draft.all("calendars"), "calendars"), "calendar", idOf);
+  reading.put(set, "leadId", (cell) => namedRow(cell, "people", draft), "lead", idOf);
+  if (reading.text("calendar") !== null) reading.put(set, "calendarId", (cell) => namedRow(cell, "calendars", draft), "calendar", idOf);
   if (reading.text("stage") !== null) reading.put(set, "stage", (cell) => wordCell(cell, stageWords));
   if (set.name === "") reasons.push("The project has no name.");
   if (set.start === undefined && reasons.length === 0) reasons.push("It says no day on which the project starts.");

@@ -1,10 +1,12 @@
 // The table of rates: a row for each rate of each table, with whom or what it is for and from when.
 
 import { schemaFaults } from "../plan/parse.ts";
+import { plainText } from "../plan/plainText.ts";
 import { type RateSubject, rateKey } from "../plan/rateSubject.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Plan, type RateEntry, type RateTable, rowSchemas } from "../plan/schema.ts";
-import { namedCell, numberCell, numberText, plainText, type Read, wordCell } from "./cells.ts";
+import { numberCell, numberText, type Read, wordCell } from "./cells.ts";
+import { namedRow } from "./namedRow.ts";
 import { RowReading, rowRead } from "./rowReading.ts";
 import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
 
@@ -58,7 +60,7 @@ function takeRate(record: TableRecord, draft: Draft, options: ReadOptions, line:
   const about = `${record.table?.trim() ?? "?"} · ${record.name?.trim() || (record.kind?.trim() ?? `line ${line}`)}`;
   const reading = new RowReading(record, options);
   const { reasons } = reading;
-  const table = reading.take(namedCell(record.table ?? "", draft.all("rateTables"), "rate table"));
+  const table = reading.take(namedRow(record.table ?? "", "rateTables", draft));
   const currency = record.currency?.trim().toUpperCase() ?? "";
   const own = table?.currency ?? draft.plan.settings.currency;
   if (table && currency !== "" && currency !== own)
@@ -78,7 +80,7 @@ function takeRate(record: TableRecord, draft: Draft, options: ReadOptions, line:
 function subjectIds(kind: RateSubject, name: string, draft: Draft): Read<Partial<RateEntry>> {
   if (kind === "default") return { value: {} };
   const list = ({ role: "roles", person: "people", material: "materials" } as const)[kind];
-  const found = namedCell(name, draft.all(list), kind);
+  const found = namedRow(name, list, draft);
   return "value" in found ? { value: { [`${kind}Id`]: found.value.id } } : found;
 }
 

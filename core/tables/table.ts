@@ -1,6 +1,6 @@
 // Tables as people keep them in spreadsheets: what a kind of table consists of, and what bringing one in comes to.
 import type { Fault } from "../plan/faults.ts";
-import type { ListName } from "../plan/lists.ts";
+import type { ImportedList, ListName } from "../plan/lists.ts";
 import type { Person, Plan, Row } from "../plan/schema.ts";
 
 /** A cell as text; empty for nothing. */
@@ -24,6 +24,30 @@ export type DateOrder = "dayFirst" | "monthFirst";
 /** What one row says, by column key; a column that the file does not have is missing. */
 export type TableRecord = Readonly<Record<string, Cell | undefined>>;
 
+/** Lists whose rows a file names. */
+export const namedLists = [
+  "roles",
+  "skills",
+  "clients",
+  "people",
+  "calendars",
+  "projects",
+  "teams",
+  "materials",
+  "rateTables",
+] as const satisfies readonly ListName[];
+export type NamedList = (typeof namedLists)[number];
+
+/** Lists of names that an import can add to. */
+export const madeLists = ["roles", "skills", "clients"] as const satisfies readonly NamedList[];
+export type MadeList = (typeof madeLists)[number];
+
+/** Chosen for a text that is to become a new row. */
+export const NEW_ROW = "+";
+
+/** What texts of a file mean that the plan does not know: by list and text in `plainText`, the id of a row or `NEW_ROW`. */
+export type ChosenValues = Readonly<Partial<Record<NamedList, Readonly<Record<string, string>>>>>;
+
 /** How cells are to be read, and what stands in for a column that is not there. */
 export interface ReadOptions {
   dateOrder: DateOrder;
@@ -35,16 +59,23 @@ export interface ReadOptions {
   makesNames?: boolean;
   /** Id of the person or calendar all rows are about, where no column says so. */
   subjectId?: string;
+  /** Id of the calendar that takes rows of leave that name nobody as its days. */
+  restCalendarId?: string;
+  values?: ChosenValues;
 }
 
 /** The plan as the rows before have left it. */
 export interface Draft {
   plan: Plan;
-  /** The row of a list as it stands now. */
-  find<L extends ListName>(list: L, id: string): Row<L> | undefined;
-  /** Every row of a list as it stands now. */
-  all<L extends ListName>(list: L): Row<L>[];
-  put<L extends ListName>(list: L, row: Row<L>): void;
+  /** The present row of a list. */
+  find<L extends ImportedList>(list: L, id: string): Row<L> | undefined;
+  /** Every present row of a list. */
+  all<L extends ImportedList>(list: L): Row<L>[];
+  put<L extends ImportedList>(list: L, row: Row<L>): void;
+  /** What was chosen for a text: the id of a row, or `NEW_ROW`. */
+  chosenFor(list: NamedList, text: string): string | undefined;
+  /** Notes a text that no row of a list has as its name. */
+  addUnknown(list: NamedList, text: string): void;
   /** Everybody with a name or an e-mail address, written alike. */
   peopleBy(key: "name" | "email", text: string): Person[];
 }
@@ -52,7 +83,23 @@ export interface Draft {
 /** What a row comes to: what it is about, what it changes; or why it is refused. */
 export type RowOutcome =
   | { outcome: "adds" | "changes" | "leaves" | "leftOut"; about: string; says: string[] }
-  | { outcome: "refuses"; about: string; reasons: string[] };
+  | { outcome: "refuses"; about: string; reasons: string[]; namesNobody?: true };
+
+/** A row of the file with its place in it. */
+export interface FileRow {
+  record: TableRecord;
+  options: ReadOptions;
+  /** Number of the row in the file, from 1 on. */
+  line: number;
+  /** Position of the row that names the columns. */
+  header: number;
+}
+
+/** What a row changes in addition, or why it is refused after all. */
+export interface Finished {
+  says: string[];
+  reasons: string[];
+}
 
 /** One kind of table. */
 export interface TableKind {
@@ -61,10 +108,14 @@ export interface TableKind {
   columns: readonly TableColumn[];
   /** What all rows can be about, where no column says so. */
   subject?: "people" | "calendars";
+  /** Key of the column whose text may name the person, where no column is for people. */
+  subjectIn?: string;
   /** The plan's rows of it, a cell a column. */
   rows(plan: Plan): Cell[][];
   /** Puts one row into the draft, or says why not. `line` is its number in the file. */
   take(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome;
+  /** Called for each row that was put, once all rows are in the draft: what refers to other rows of the file. */
+  finish?(row: FileRow, draft: Draft): Finished;
 }
 
 export const tableNames = [
@@ -79,6 +130,7 @@ export const tableNames = [
   "assignments",
   "expenses",
   "rates",
+  "exchangeRates",
 ] as const;
 export type TableName = (typeof tableNames)[number];
 
@@ -93,4 +145,8 @@ export function reasonsOf(faults: readonly Fault[]): string[] {
   });
 }
 
-export const refused = (about: string, ...reasons: string[]): RowOutcome => ({ outcome: "refuses", about, reasons });
+export const refused = (about: string, ...reasons: string[]): Extract<RowOutcome, { outcome: "refuses" }> => ({
+  outcome: "refuses",
+  about,
+  reasons,
+});

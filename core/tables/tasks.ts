@@ -4,29 +4,18 @@ import { keysOf } from "../plan/keysOf.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { rowSchemas, type Task } from "../plan/schema.ts";
-import { durationCell, namedOrMade, numberCell, numberText, textCell, wordCell } from "./cells.ts";
+import { durationCell, numberCell, numberText, textCell, wordCell } from "./cells.ts";
 import { projectOf, taskOf } from "./findTask.ts";
+import { namedOrMade } from "./namedRow.ts";
 import { RowReading, type RowSet, rowRead } from "./rowReading.ts";
 import { type Draft, type ReadOptions, type RowOutcome, reasonsOf, refused, type TableKind, type TableRecord } from "./table.ts";
+import { taskColumns } from "./taskColumns.ts";
+import { finishTask, peopleOf } from "./taskExtras.ts";
 
 export const tasksTable: TableKind = {
   name: "tasks",
   title: "Tasks",
-  columns: [
-    { key: "id", name: "Task id", aliases: ["id", "taskid"] },
-    { key: "project", name: "Project", isNeeded: true, aliases: ["projekt", "projeto", "projet", "proyecto"] },
-    { key: "name", name: "Task", isNeeded: true, aliases: ["taskname", "aufgabe", "vorgang", "tarefa", "ulesanne", "tache", "tarea"] },
-    { key: "parent", name: "Below", aliases: ["parent", "summary", "phase", "uber", "fase", "etapp"] },
-    { key: "sizing", name: "Sized by", aliases: ["sizing", "mode"] },
-    { key: "start", name: "Start", aliases: ["begin", "startdate", "beginn", "inicio", "algus", "debut"] },
-    { key: "finish", name: "Finish", aliases: ["end", "enddate", "ende", "fim", "lopp", "fin"] },
-    { key: "durationDays", name: "Working days", aliases: ["days", "duration", "dauer", "tage", "dias", "duracao", "paevad", "duree"] },
-    { key: "effortHours", name: "Effort hours", aliases: ["effort", "work", "aufwand", "esforco", "maht", "charge"] },
-    { key: "role", name: "Role", aliases: ["rolle", "funcao", "roll", "role", "fonction"] },
-    { key: "notBefore", name: "Not before", aliases: ["earliest", "fruhestens"] },
-    { key: "deadline", name: "Deadline", aliases: ["due", "duedate", "frist", "prazo", "tahtaeg", "echeance"] },
-    { key: "percentComplete", name: "Done %", aliases: ["done", "percentcomplete", "progress", "fortschritt", "progresso"] },
-  ],
+  columns: taskColumns,
   rows: (plan) =>
     plan.tasks.map((task) => [
       task.id,
@@ -44,7 +33,14 @@ export const tasksTable: TableKind = {
       numberText(task.percentComplete),
     ]),
   take: takeTask,
+  finish: (row, draft) => {
+    const task = draft.find("tasks", idOfRow(row.record, row.options, row.line));
+    return task ? finishTask(row, task, draft) : { says: [], reasons: [] };
+  },
 };
+
+/** A row without an id is called by its line. */
+const idOfRow = (record: TableRecord, { idStem }: ReadOptions, line: number): string => record.id?.trim() || `${idStem}-${line}`;
 
 const sizingWords = {
   dates: ["pinned", "fixed", "fest", "datum"],
@@ -58,7 +54,7 @@ function takeTask(record: TableRecord, draft: Draft, options: ReadOptions, line:
   const reading = new RowReading(record, options);
   const { reasons } = reading;
   const project = reading.take(projectOf(record.project ?? "", draft));
-  const id = record.id?.trim() || `${options.idStem}-${line}`;
+  const id = idOfRow(record, options, line);
   const before = draft.find("tasks", id);
   const set: RowSet<Task> = { name: reading.take(name) };
   for (const key of ["start", "finish", "notBefore", "deadline"] as const) reading.put(set, key, reading.date);
@@ -69,6 +65,7 @@ function takeTask(record: TableRecord, draft: Draft, options: ReadOptions, line:
   const idOf = ({ id: own }: { id: string }) => own;
   reading.put(set, "roleId", (cell) => namedOrMade(cell, "roles", draft, options), "role", idOf);
   reading.put(set, "parentId", (cell) => taskOf(cell, draft, project?.id), "parent", idOf);
+  peopleOf(record, draft, options, reasons);
   if (set.name === "") reasons.push("The task has no name.");
   if (reasons.length > 0 || !project) return refused(about, ...reasons);
   if (before && before.projectId !== project.id) return refused(about, "A task with this id belongs to another project.");
@@ -113,7 +110,7 @@ function faultOf(task: Task, draft: Draft): string | null {
   for (let parent = task.parentId; parent !== undefined; parent = draft.find("tasks", parent)?.parentId)
     if (parent === task.id) return "It would stand below itself.";
   const parent = task.parentId === undefined ? undefined : draft.find("tasks", task.parentId);
-  if (parent && draft.plan.assignments.some(({ taskId }) => taskId === parent.id))
+  if (parent && draft.all("assignments").some(({ taskId }) => taskId === parent.id))
     return `"${parent.name}" has people on it and cannot have tasks below it.`;
   if (parent?.effortHours !== undefined) return `"${parent.name}" has an effort of its own and cannot have tasks below it.`;
   return parent && parent.projectId !== task.projectId ? `"${parent.name}" is in another project.` : null;

@@ -1,7 +1,10 @@
 // The table of time off: a row an entry.
+
+import { plainText } from "../plan/plainText.ts";
 import type { Person, TimeOff } from "../plan/schema.ts";
-import { numberCell, numberText, plainText, type Read, textCell, wordCell } from "./cells.ts";
+import { numberCell, numberText, type Read, textCell, wordCell } from "./cells.ts";
 import { personColumn, personOf } from "./findPerson.ts";
+import { holidaysTable } from "./holidays.ts";
 import { fromAliases, toAliases } from "./patterns.ts";
 import { RowReading } from "./rowReading.ts";
 import { type Draft, type ReadOptions, type RowOutcome, refused, type TableKind, type TableRecord } from "./table.ts";
@@ -10,6 +13,7 @@ export const timeOffTable: TableKind = {
   name: "timeOff",
   title: "Time off",
   subject: "people",
+  subjectIn: "note",
   columns: [
     personColumn,
     { key: "from", name: "From", isNeeded: true, aliases: ["firstday", ...fromAliases] },
@@ -54,7 +58,7 @@ const stateWords = {
 
 function takeTimeOff(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
   const person = personOrTitled(record, draft, options);
-  if ("reason" in person) return refused(record.person?.trim() || "?", person.reason);
+  if ("reason" in person) return withoutPerson(record, person.reason, draft, options);
   const about = person.value.name;
   const reading = new RowReading(record, options);
   const { reasons } = reading;
@@ -72,6 +76,16 @@ function takeTimeOff(record: TableRecord, draft: Draft, options: ReadOptions, li
   if (reasons.length > 0 || !from || !to || !kind || !state) return refused(about, ...reasons);
   const stated = { from, to, ...(hours !== undefined && { hoursPerDay: hours }), kind, state, ...(note && { note }) };
   return putTimeOff(person.value, stated, reading.text("id")?.trim() ?? null, `${options.idStem}-${line}`, draft);
+}
+
+/** A row without a person: a day of the calendar that takes the rest, else refused. */
+function withoutPerson(record: TableRecord, reason: string, draft: Draft, options: ReadOptions): RowOutcome {
+  const isNamed = (record.person?.trim() ?? "") !== "";
+  const { restCalendarId: subjectId } = options;
+  if (isNamed) return refused(record.person?.trim() ?? "", reason);
+  if (subjectId === undefined) return { ...refused(record.note?.trim() || "?", reason), namesNobody: true };
+  const day = { from: record.from, to: record.to, name: record.note ?? "" };
+  return holidaysTable.take(day, draft, { ...options, subjectId }, 0);
 }
 
 /** The person of a row. Without a cell for the person, it is the one whose name is in the title: "Ada Quill – annual leave". */

@@ -8,8 +8,10 @@ import { readAmount } from "../../ui/amount.ts";
 import { Button, IconButton } from "../../ui/button.tsx";
 import { DateField } from "../../ui/dateField.tsx";
 import { readDate, writeDate } from "../../ui/dateText.ts";
+import { DownloadLink } from "../../ui/downloadLink.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";
 import { Field, FormFault, TextInput } from "../../ui/field.tsx";
+import Link from "../../ui/link.tsx";
 import { none, textOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
@@ -42,6 +44,23 @@ export function ExchangeSheet({ onClose }: { onClose: () => void }) {
       )}
       <AddRate known={currencies} own={currency} onAdd={(rate) => save([...rates, rate])} />
       <FormFault>{fault}</FormFault>
+      <p className="flex flex-wrap gap-x-3 py-3 text-side">
+        Exchange rates as a file:
+        {(["csv", "xlsx"] as const).map((format) => (
+          <DownloadLink
+            key={format}
+            className="text-link"
+            href={`/api/tables?table=exchangeRates&format=${format}`}
+            name={`exchange-rates.${format}`}
+            label={`Exchange rates as ${format.toUpperCase()}`}
+          >
+            {format.toUpperCase()}
+          </DownloadLink>
+        ))}
+        <Link href="/people/import" className="text-link">
+          Import a file
+        </Link>
+      </p>
     </Sheet>
   );
 }

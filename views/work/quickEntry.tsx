@@ -5,6 +5,7 @@ import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { PlacedLine } from "../../core/entry/newTasks.ts";
 import { type PartMeaning, readIndentedList, readTaskLine, readTaskLines, type TaskLine } from "../../core/entry/taskLine.ts";
 import type { Fault } from "../../core/plan/faults.ts";
+import { linesOfTable } from "../../core/tables/pastedTable.ts";
 import { Button } from "../../ui/button.tsx";
 import { meantDate } from "../../ui/dateText.ts";
 import { FormFault } from "../../ui/field.tsx";
@@ -128,8 +129,9 @@ function useEntry({ tasks, aboveId, onAdd, input }: EntryOptions) {
     event.preventDefault();
   };
   const paste = (event: ClipboardEvent) => {
-    const lines = readIndentedList(event.clipboardData.getData("text"));
-    if (lines.length < 2) return;
+    const pasted = event.clipboardData.getData("text");
+    const lines = readIndentedList(linesOfTable(pasted) ?? pasted);
+    if (lines.length < 2 && lines.length === pasted.trim().split("\n").length) return;
     event.preventDefault();
     const texts = lines.map((own) => own.text);
     const read = readTaskLines(texts, names, aboveId);

@@ -1,12 +1,14 @@
 "use client";
 // How a file is taken: which table it is, which of its columns is which, how its days are written.
-import { tableKinds } from "../../../core/tables/preview.ts";
-import { tableNames } from "../../../core/tables/table.ts";
+import { listWords } from "../../../core/plan/listWords.ts";
+import { plainText } from "../../../core/plan/plainText.ts";
+import { tableKinds, type UnknownText } from "../../../core/tables/preview.ts";
+import { NEW_ROW, tableNames } from "../../../core/tables/table.ts";
 import { CheckboxField } from "../../../ui/checkbox.tsx";
 import { Choice } from "../../../ui/choice.tsx";
 import { Field } from "../../../ui/field.tsx";
-import { wholeText } from "../../../ui/format.ts";
-import { namedOptions, none, wordOptions } from "../../../ui/options.ts";
+import { countText, wholeText } from "../../../ui/format.ts";
+import { kindOptions, namedOptions, none, wordOptions } from "../../../ui/options.ts";
 import { Picker } from "../../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { useNames } from "../../frame/facts.ts";
@@ -36,6 +38,7 @@ export function Mapping({ hook }: { hook: BringInHook }) {
         <Columns hook={hook} read={read} />
       </SheetSection>
       <Subject hook={hook} />
+      <UnknownNames hook={hook} />
     </Sheet>
   );
 }
@@ -68,7 +71,7 @@ function TakenAs({ hook: { ways, setWays, chooseSheet, preview }, read }: PartPr
       <Field label="Taken as">
         <Choice
           value={ways.table}
-          onChange={(table) => setWays({ table, header: null, mapping: null, subjectId: "" })}
+          onChange={(table) => setWays({ table, header: null, mapping: null, subject: "", people: {} })}
           options={tableNames.map((name) => ({ value: name, text: tableKinds[name].title }))}
         />
       </Field>
@@ -127,18 +130,62 @@ function Subject({ hook: { ways, setWays } }: { hook: BringInHook }) {
   const { subject } = tableKinds[ways.table];
   if (!subject) return null;
   const isPeople = subject === "people";
+  const calendars = kindOptions("Days of a calendar", "calendars", names.calendars);
   return (
     <SheetSection>
       <Field
-        label={isPeople ? "Rows that name nobody are about" : "Rows that name no calendar are for"}
-        hint={isPeople ? "For the file of one person" : undefined}
+        label={isPeople ? "Rows without a person belong to" : "Rows without a calendar belong to"}
+        hint={ways.table === "timeOff" ? "A single row can have a person of its own in the list." : undefined}
       >
         <Picker
-          value={ways.subjectId}
-          onChange={(subjectId) => setWays({ subjectId })}
-          options={[none(isPeople ? "nobody" : "none"), ...namedOptions(names[subject])]}
+          value={ways.subject}
+          onChange={(own) => setWays({ subject: own })}
+          options={[
+            none("Nobody"),
+            ...(isPeople ? kindOptions("People", "people", names.people) : calendars),
+            ...(ways.table === "timeOff" ? calendars : []),
+          ]}
         />
       </Field>
+    </SheetSection>
+  );
+}
+
+const MOST_UNKNOWN = 40;
+
+/** Names of the file that the plan does not have, each to be matched with one it has or made new. */
+function UnknownNames({ hook: { ways, setWays, preview } }: { hook: BringInHook }) {
+  const names = useNames();
+  const unknown = preview?.unknown ?? [];
+  if (unknown.length === 0) return null;
+  const isMade = ({ canBeMade }: UnknownText) => canBeMade && ways.makesNames;
+  const choose = ({ list, text }: UnknownText, chosen: string) => {
+    const { [plainText(text)]: _, ...others } = ways.values[list] ?? {};
+    setWays({ values: { ...ways.values, [list]: chosen === "" ? others : { ...others, [plainText(text)]: chosen } } });
+  };
+  return (
+    <SheetSection title="Unknown names">
+      <p className="pb-2 text-side">A row with an unknown name is refused. Choose what the name means.</p>
+      <div className="space-y-2">
+        {unknown.slice(0, MOST_UNKNOWN).map((own) => (
+          <div key={`${own.list} ${own.text}`} className="grid grid-cols-[112px_1fr] items-center gap-2">
+            <span className="truncate" title={`${own.text}, ${countText(own.count, "time")}`}>
+              {own.text}
+            </span>
+            <Picker
+              label={`Meaning of ${listWords[own.list]} ${own.text}`}
+              value={own.chosen ?? ""}
+              onChange={(chosen) => choose(own, chosen)}
+              options={[
+                none(`${isMade(own) ? "New" : "Unknown"} ${listWords[own.list]}`),
+                ...(own.canBeMade && !isMade(own) ? [{ value: NEW_ROW, text: `New ${listWords[own.list]}` }] : []),
+                ...namedOptions(names[own.list]),
+              ]}
+            />
+          </div>
+        ))}
+      </div>
+      {unknown.length > MOST_UNKNOWN && <p className="pt-2 text-side">and {wholeText(unknown.length - MOST_UNKNOWN)} more names</p>}
     </SheetSection>
   );
 }

@@ -4,8 +4,11 @@ import { useMemo, useState } from "react";
 import { keysOf } from "../../../core/plan/keysOf.ts";
 import type { PreviewRow } from "../../../core/tables/preview.ts";
 import { DataTable } from "../../../ui/dataTable.tsx";
+import { namedOptions, none } from "../../../ui/options.ts";
+import { Picker } from "../../../ui/picker.tsx";
 import { Segmented } from "../../../ui/segmented.tsx";
 import type { TableColumn } from "../../../ui/table/column.ts";
+import { useNames } from "../../frame/facts.ts";
 import type { BringInHook } from "./useBringIn.ts";
 
 const words = { adds: "adds", changes: "changes", leaves: "as it is", refuses: "refused", leftOut: "left out" } as const;
@@ -23,6 +26,11 @@ export function PreviewRows({ hook: { preview, ways, setWays } }: { hook: BringI
   if (!preview) return <p className="p-6 text-ink-2">Working out what this file would do…</p>;
   if (preview.faults.length > 0) return <Faults faults={preview.faults} />;
   const { passedOver } = preview;
+  const asksPeople = preview.rows.some((row) => lacksPerson(row) || ways.people[row.line] !== undefined);
+  const setPerson = (line: number, id: string) => {
+    const { [line]: _, ...others } = ways.people;
+    setWays({ people: id === "" ? others : { ...others, [line]: id } });
+  };
   return (
     <>
       {passedOver.length > 0 && (
@@ -45,7 +53,7 @@ export function PreviewRows({ hook: { preview, ways, setWays } }: { hook: BringI
       <DataTable
         name="line"
         label="Rows of the file"
-        columns={columns}
+        columns={asksPeople ? [...columns, personColumn(ways.people, setPerson)] : columns}
         rows={rows}
         idOf={({ line }) => String(line)}
         nameOf={({ line }) => `line ${line}`}
@@ -69,6 +77,33 @@ function Faults({ faults }: { faults: readonly string[] }) {
         <p key={fault}>{fault}</p>
       ))}
     </div>
+  );
+}
+
+const lacksPerson = (row: PreviewRow) => row.outcome === "refuses" && row.namesNobody === true;
+
+/** The person of a row that names nobody, to be chosen. */
+const personColumn = (people: Readonly<Record<number, string>>, onChoose: (line: number, id: string) => void): TableColumn<PreviewRow> => ({
+  id: "person",
+  head: "Person",
+  width: 180,
+  value: ({ line }) => people[line] ?? "",
+  cell: (row) =>
+    (lacksPerson(row) || people[row.line] !== undefined) && (
+      <PersonChoice line={row.line} value={people[row.line] ?? ""} onChoose={(id) => onChoose(row.line, id)} />
+    ),
+});
+
+function PersonChoice({ line, value, onChoose }: { line: number; value: string; onChoose: (id: string) => void }) {
+  const { people } = useNames();
+  return (
+    <Picker
+      label={`Person of line ${line}`}
+      value={value}
+      options={[none("Nobody"), ...namedOptions(people)]}
+      onChange={onChoose}
+      isSmall
+    />
   );
 }
 

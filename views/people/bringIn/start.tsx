@@ -44,8 +44,8 @@ function DropPlace({ hook }: { hook: BringInHook }) {
       <div className="max-w-[560px] text-center">
         <p className="font-title text-[19px]">Drop a file here</p>
         <p className="mt-1.5 mb-3 text-balance text-ink-2">
-          People, weekly patterns, time off, skills, calendar days, projects, tasks, links, assignments, expenses or rates, as CSV or XLSX;
-          holidays and time off as iCalendar. What it would do is shown row by row first.
+          People, weekly patterns, time off, skills, calendar days, projects, tasks, links, assignments, expenses, rates or exchange rates,
+          as CSV or XLSX; holidays and time off as iCalendar. What it would do is shown row by row first.
         </p>
         <ChooseFile hook={hook} />
         <PasteRows hook={hook} />
@@ -115,9 +115,9 @@ function ExportTables() {
     <section aria-label="Export" className="box px-4 py-3">
       <h2 className="heading-soft">Export</h2>
       <p className="pb-2 text-ink-2">
-        A file that goes out can come in again; a template has the headers alone.{" "}
+        An exported file can be imported again; a template has the headers only.{" "}
         <DownloadLink className="text-link" href="/api/tables?table=all&format=xlsx" name="tables.xlsx">
-          All of it as one XLSX
+          All tables as one XLSX
         </DownloadLink>
       </p>
       <ul className="grid grid-cols-2 gap-x-8">

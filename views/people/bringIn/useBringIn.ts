@@ -5,9 +5,10 @@ import { toast } from "sonner";
 import { post } from "../../../client/post.ts";
 import { useHost, usePlan } from "../../../client/session.tsx";
 import { guessTable, headerOf, type Preview, type PreviewQuery, tableKinds } from "../../../core/tables/preview.ts";
-import type { DateOrder, TableName } from "../../../core/tables/table.ts";
+import type { ChosenValues, DateOrder, TableName } from "../../../core/tables/table.ts";
 import { countText } from "../../../ui/format.ts";
 import { newId } from "../../../ui/newId.ts";
+import { kindOf } from "../../../ui/options.ts";
 import { saveFile } from "../../../ui/saveFile.ts";
 
 export interface Sheet {
@@ -34,7 +35,11 @@ interface Ways {
   /** Null where the headers decide. */
   mapping: (number | null)[] | null;
   dateOrder: DateOrder;
-  subjectId: string;
+  /** `people:id` or `calendars:id` of what rows are about that do not say it; "" for none. */
+  subject: string;
+  values: ChosenValues;
+  /** Ids of the people whom single lines are about. */
+  people: Readonly<Record<number, string>>;
 }
 
 const usualWays: Ways = {
@@ -45,7 +50,9 @@ const usualWays: Ways = {
   table: "people",
   mapping: null,
   dateOrder: "dayFirst",
-  subjectId: "",
+  subject: "",
+  values: {},
+  people: {},
 };
 
 export function useBringIn() {
@@ -134,21 +141,33 @@ function startOf(sheets: readonly Sheet[], sheet: number): Omit<Ways, "dateOrder
   const named = Object.values(tableKinds).find(({ title }) => title === sheets[sheet].name)?.name;
   const { rows } = sheets[sheet];
   const header = headerOf(rows, named);
-  return { sheet, header: null, takes: {}, table: named ?? guessTable(rows[header] ?? []), mapping: null, subjectId: "" };
+  return {
+    sheet,
+    header: null,
+    takes: {},
+    table: named ?? guessTable(rows[header] ?? []),
+    mapping: null,
+    subject: "",
+    values: {},
+    people: {},
+  };
 }
 
 function queryOf(
   { fileName, sheets, idStem }: Read,
-  { sheet, header, takes, makesNames, table, mapping, dateOrder, subjectId }: Ways,
+  { sheet, header, takes, makesNames, table, mapping, dateOrder, subject, values, people }: Ways,
 ): PreviewQuery {
+  const { kind, id } = kindOf(subject);
+  const isRest = kind === "calendars" && tableKinds[table].subject === "people";
   return {
     table,
     source: fileName,
     rows: sheets[sheet].rows,
     takes,
+    people,
     ...(header !== null && { header }),
     ...(mapping && { mapping }),
-    options: { dateOrder, idStem, makesNames, ...(subjectId !== "" && { subjectId }) },
+    options: { dateOrder, idStem, makesNames, values, ...(subject !== "" && (isRest ? { restCalendarId: id } : { subjectId: id })) },
   };
 }
 

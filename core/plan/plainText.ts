@@ -1,0 +1,11 @@
+// Names and headers as they are compared.
+
+/** Small letters and digits alone, accents taken off: how headers and words are compared. */
+export function plainText(text: string): string {
+  return text
+    .normalize("NFD")
+    .replaceAll(/\p{Diacritic}/gu, "")
+    .toLowerCase()
+    .replaceAll("ß", "ss")
+    .replaceAll(/[^\p{Letter}\p{Number}]/gu, "");
+}
