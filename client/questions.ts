@@ -36,10 +36,10 @@ import { taskPrices } from "../core/answers/taskPrices.ts";
 import { teamBoard } from "../core/answers/teamBoard.ts";
 import { timeLeftOf } from "../core/answers/timeLeft.ts";
 import { todayAnswer } from "../core/answers/today.ts";
-import { trayOf } from "../core/answers/tray.ts";
+import { trayItems, trayOf } from "../core/answers/tray.ts";
 import { whyOf } from "../core/answers/why.ts";
 import { workWeeks } from "../core/answers/workWeeks.ts";
-import type { TrayItem } from "../core/attention/lackingWork.ts";
+import type { TrayItem, TrayKind } from "../core/attention/lackingWork.ts";
 import type { Day } from "../core/calendar/day.ts";
 import { horizonOf, periodSettingsOf } from "../core/calendar/horizon.ts";
 import type { Range, ReportRange } from "../core/calendar/periods.ts";
@@ -85,6 +85,7 @@ export const questions = {
   ribbon: (model: Model, { clock }: { clock: number }) => ribbonOf(model, clock),
   today: (model: Model, { clock, isWhole }: { clock: Day; isWhole?: boolean }) => todayAnswer(model, clock, isWhole),
   tray: (model: Model, _query: Record<string, never>) => trayOf(model),
+  trayItems: (model: Model, query: { kind: TrayKind; most: number }) => trayItems(model, query),
   portfolio: (model: Model, _query: Record<string, never>) => portfolioOf(model),
   outline: (model: Model, { projectId }: { projectId: string }) => outlineOf(model, projectId),
   timeLeft: (model: Model, { projectId, from, until }: { projectId: string | null; from: number; until: number }) =>

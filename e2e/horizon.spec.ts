@@ -13,7 +13,7 @@ test("a pipeline project looked at as lost, or later, changes its roles at once;
   await goTo(page, server, "/horizon");
   await expect(page.getByRole("figure")).toHaveCount(8);
   const table = page.getByRole("region", { name: "Figures by role" });
-  await choose(table.getByRole("combobox"), "Demand, 95 in 100 sure");
+  await choose(table.getByRole("combobox"), "Needed, 95% confidence");
   const april = table.getByRole("button", { name: /^Exhibit designer, April 2027/ });
   const before = hoursOf((await april.textContent()) ?? "");
   await april.click();
@@ -127,7 +127,7 @@ test("the charts go out as one picture, with every role, the heading and what th
   const saving = page.waitForEvent("download");
   await page.getByRole("button", { name: "Charts as SVG" }).click();
   const svg = await readFile(await (await saving).path(), "utf8");
-  for (const text of ["Capacity against demand", "Lighting technician", "Up to this in 95% of outcomes"]) expect(svg).toContain(text);
+  for (const text of ["Capacity against demand", "Lighting technician", "Needed: 50% confidence"]) expect(svg).toContain(text);
   // Each role's drawing stands in a place of its own.
   const places = [...svg.matchAll(/<svg [^>]*?class="recharts-surface"[^>]*>|<svg x="([\d.]+)" y="([\d.]+)"/g)].length;
   expect(places).toBeGreaterThanOrEqual(8);

@@ -43,13 +43,13 @@ test("somebody who joins effort-sized work asks what gives, and each answer is w
 
 test("somebody is added to a task by the room on its own days, and what that does is said before", async ({ page }) => {
   // The window is far from the task: the room is that of the task's days all the same.
-  await open(page, "/work/tidepool?task=tidepool-rockpools&from=2027-09-06&to=2027-10-03&by=week");
+  await open(page, "/work/tidepool?task=tidepool-rockpools&from=2027-05-03&to=2027-06-06&by=week");
   const sheet = sheetOf(page);
   await sheet.getByText("Add somebody").click();
   const who = sheet.getByLabel("Who", { exact: true });
   await who.click();
   const option = page.getByRole("option", { name: /^Mara Ellingsen/ });
-  await expect(option).toContainText(/h (free|over)$/);
+  await expect(option).toContainText(/h (free|over) · EUR \d+\.\d\d\/h/);
   const far = await option.textContent();
   await page.keyboard.press("Escape");
   await open(page, "/work/tidepool?task=tidepool-rockpools&from=2027-02-01&to=2027-02-28&by=week");
@@ -60,6 +60,7 @@ test("somebody is added to a task by the room on its own days, and what that doe
   await sheet.getByLabel("How much").fill("8");
   // Eight hours at 35.02.
   await expect(sheet.locator("section", { hasText: "What this does" }).last()).toContainText("Cost+EUR 280");
+  await expect(sheet.locator("section", { hasText: "What this does" }).last()).toContainText(/Margin\+EUR \d/);
   await sheet.getByRole("button", { name: "Add", exact: true }).click();
   await expect(page.getByRole("button", { name: /^Undo: put Rui Monteverde on/ })).toBeEnabled();
 });

@@ -35,6 +35,7 @@ export function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
     evened: [{ lines: [{ edits: [edit] }], window: range }],
     locks: [{}],
     tray: [{}],
+    trayItems: [{ kind: "opening", most: 3 }],
     portfolio: [{}],
     outline: [{ projectId }, { projectId: "nothing" }],
     timeLeft: [

@@ -1,6 +1,6 @@
 "use client";
 // What every chart has in common: how axes and tooltips look, and what its lines and bars mean.
-import { hoursText } from "./format.ts";
+import { hoursText, wholeText } from "./format.ts";
 
 const tick = { fill: "var(--ink-2)", fontSize: 11 };
 
@@ -14,6 +14,22 @@ export const chartLooks = {
     itemStyle: { color: "var(--ink)" },
   },
 } as const;
+
+/** A figure of an axis in hours. */
+export const axisHours = (hours: number): string => `${wholeText(hours)} h`;
+
+/** The unit of an axis above it. */
+export const axisUnit = (unit: string, side: "left" | "right") => ({
+  value: unit,
+  position: side === "left" ? ("insideTopLeft" as const) : ("insideTopRight" as const),
+  dy: -22,
+  ...tick,
+});
+
+/** What a press on a chart asks for: the period under it, where there is one. */
+export function opensAt({ activeTooltipIndex: at }: { activeTooltipIndex?: unknown }, open: (period: number) => void): void {
+  if (at !== null && at !== undefined && at !== "") open(Number(at));
+}
 
 export interface ChartMark {
   name: string;

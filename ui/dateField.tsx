@@ -41,7 +41,7 @@ function useTyped(value: string, onChange: (text: string) => void) {
   };
 }
 
-export function DateField({ value, onChange, label, placeholder = "8 Feb 2027", width, onBlur, ...props }: DateFieldProps) {
+export function DateField({ value, onChange, label, placeholder = "No date", width, onBlur, ...props }: DateFieldProps) {
   const { id } = useLabelled();
   const today = useToday();
   const { text, type, leave } = useTyped(value, onChange);

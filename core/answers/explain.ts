@@ -1,5 +1,5 @@
 // How a person's capacity and load of a period come about, line by line; the lines add up to the figures.
-import { fillCapacity, patternOn, weekMinutesOf } from "../calendar/capacity.ts";
+import { fillCapacity, type Leave, patternOn, weekMinutesOf } from "../calendar/capacity.ts";
 import { type Day, parseDay } from "../calendar/day.ts";
 import { exceptionOn, isEmployedOn } from "../calendar/dayMarks.ts";
 import type { Range } from "../calendar/periods.ts";
@@ -9,7 +9,7 @@ import { levelBandOf, overOf, type PeriodState, periodState, roomOf } from "../l
 import type { Model } from "../model.ts";
 import { firstRoleName } from "../plan/names.ts";
 import { knownRow, rowById } from "../plan/rows.ts";
-import type { Acceptance, Person } from "../plan/schema.ts";
+import type { Acceptance, Person, TimeOff } from "../plan/schema.ts";
 
 /** One line of capacity in minutes; what takes away is negative. */
 export interface CapacityLine {
@@ -18,6 +18,9 @@ export interface CapacityLine {
   isPattern?: boolean;
   name?: string;
   note?: string;
+  /** Of an exception: the first and last of its days in the period. */
+  from?: Day;
+  to?: Day;
   /** Days it concerns. */
   days: number;
   minutes: number;
@@ -30,6 +33,9 @@ export interface CellExplained {
   range: Range;
   capacityLines: CapacityLine[];
   capacity: number;
+  /** Leave that is asked for on these days, and by how much approving all of it would lower the capacity. */
+  requestedLeave: { id: string; kind: TimeOff["kind"]; from: Day; to: Day }[];
+  requestedMinutes: number;
   bars: Bar[];
   load: number;
   room: number;
@@ -67,6 +73,7 @@ export function explainCell(model: Model, personId: string, range: Range, counti
     range,
     capacityLines: capacityLines(model, row, range),
     ...sums,
+    ...requestedOf(model, row, range),
     bars: barsOf(model, personId, range, [range], book.shares),
     room: roomOf(sums.capacity, sums.load),
     over: overOf(sums.capacity, sums.load),
@@ -78,6 +85,30 @@ export function explainCell(model: Model, personId: string, range: Range, counti
   };
 }
 
+interface ExceptionSums {
+  days: number;
+  minutes: number;
+  from: Day;
+  to: Day;
+}
+
+function requestedOf(
+  { plan, capacity }: Model,
+  row: number,
+  { start, stop }: Range,
+): Pick<CellExplained, "requestedLeave" | "requestedMinutes"> {
+  const requestedLeave = (plan.people[row].timeOff ?? []).flatMap(({ id, kind, state, from, to }) => {
+    const days = { from: parseDay(from), to: parseDay(to) };
+    return state === "requested" && days.from < stop && days.to >= start ? [{ id, kind, ...days }] : [];
+  });
+  if (requestedLeave.length === 0) return { requestedLeave, requestedMinutes: 0 };
+  const sumWith = (leave: Leave) => {
+    const { regular, overtime } = capacity.fresh(row, start, stop, leave);
+    return regular.reduce((sum, minutes, i) => sum + minutes + overtime[i], 0);
+  };
+  return { requestedLeave, requestedMinutes: sumWith("approved") - sumWith("approvedAndRequested") };
+}
+
 /** The steps from the plain week to the capacity of a range, each with what it adds or takes. */
 export function capacityLines(model: Model, row: number, range: Range): CapacityLine[] {
   const person = model.plan.people[row];
@@ -85,7 +116,7 @@ export function capacityLines(model: Model, row: number, range: Range): Capacity
   const planStart = parseDay(model.plan.settings.planStart);
   const lines: CapacityLine[] = [];
   const plain = { own: { days: 0, minutes: 0 }, calendar: { days: 0, minutes: 0 } };
-  const exceptions = new Map<string, { days: number; minutes: number }>();
+  const exceptions = new Map<string, ExceptionSums>();
   const away = { days: 0, minutes: 0 };
   for (let day = range.start; day < range.stop; day++) {
     const pattern = patternOn(person, day);
@@ -94,7 +125,11 @@ export function capacityLines(model: Model, row: number, range: Range): Capacity
     const change = exception < 0 ? 0 : (pattern ? Math.min(week, exception) : exception) - week;
     tally(pattern ? plain.own : plain.calendar, week);
     if (!isEmployedOn(person, planStart, day)) tally(away, -week);
-    else if (change !== 0) tally(entryOf(exceptions, exceptionName(model, person, day)), change);
+    else if (change !== 0) {
+      const entry = entryOf(exceptions, exceptionName(model, person, day), day);
+      entry.to = day;
+      tally(entry, change);
+    }
   }
   if (plain.own.days > 0) lines.push({ kind: "week", isPattern: true, ...plain.own });
   if (plain.calendar.days > 0) lines.push({ kind: "week", isPattern: false, ...plain.calendar });
@@ -148,8 +183,8 @@ function tally(sums: { days: number; minutes: number }, minutes: number): void {
   sums.minutes += minutes;
 }
 
-function entryOf(entries: Map<string, { days: number; minutes: number }>, name: string) {
-  const known = entries.get(name) ?? { days: 0, minutes: 0 };
+function entryOf(entries: Map<string, ExceptionSums>, name: string, day: Day): ExceptionSums {
+  const known = entries.get(name) ?? { days: 0, minutes: 0, from: day, to: day };
   entries.set(name, known);
   return known;
 }

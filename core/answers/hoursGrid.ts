@@ -1,6 +1,6 @@
 // The hours of a project or of a person as a grid: a row an assignment, a column a period, and the room of whoever works.
 
-import { parseDay } from "../calendar/day.ts";
+import { type Day, parseDay } from "../calendar/day.ts";
 import { periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range, type ReportRange } from "../calendar/periods.ts";
 import { type BarFault, placeOf } from "../entry/moveBar.ts";
@@ -11,6 +11,7 @@ import { customShift } from "../placing/place.ts";
 import { placedIn } from "../placing/placements.ts";
 import { lookUp } from "../plan/lookUp.ts";
 import { findRow, membersOf, rowById } from "../plan/rows.ts";
+import type { Plan } from "../plan/schema.ts";
 
 /** Whose hours: those of a project, or those of a person. */
 export type HoursOf = { projectId: string } | { personId: string };
@@ -46,6 +47,8 @@ export interface HoursPerson {
   load: Int32Array;
   /** An index in `periodStates`. */
   state: Uint8Array;
+  /** Days on which their calendar differs from its week: public holidays, short days. */
+  exceptions: { from: Day; to: Day; name: string }[];
 }
 
 export interface HoursGrid {
@@ -127,8 +130,17 @@ function peopleOf(model: Model, ids: readonly string[], periods: readonly Range[
   return Object.fromEntries(
     ids.map((id, at) => {
       const [from, to] = [at * periods.length, (at + 1) * periods.length];
-      const { name } = plan.people[rows[at]];
-      return [id, { name, capacity: sums.capacity.slice(from, to), load: sums.load.slice(from, to), state: states.slice(from, to) }];
+      const { name, calendarId } = plan.people[rows[at]];
+      const figures = { capacity: sums.capacity.slice(from, to), load: sums.load.slice(from, to), state: states.slice(from, to) };
+      return [id, { name, ...figures, exceptions: exceptionsIn(plan, calendarId, periods) }];
     }),
   );
+}
+
+function exceptionsIn(plan: Plan, calendarId: string, periods: readonly Range[]): HoursPerson["exceptions"] {
+  const [start, stop] = [periods[0]?.start ?? 0, periods.at(-1)?.stop ?? 0];
+  return (findRow(plan.calendars, calendarId)?.exceptions ?? []).flatMap(({ from, to, name }) => {
+    const days = { from: parseDay(from), to: parseDay(to) };
+    return days.from < stop && days.to >= start ? [{ ...days, name }] : [];
+  });
 }

@@ -13,6 +13,12 @@ export interface Tray {
 /** Most items of a kind that are listed. */
 const MOST_LISTED = 60;
 
+/** Items of one kind, as many as are asked for. */
+export const trayItems = (model: Model, { kind, most }: { kind: TrayKind; most: number }): TrayItem[] =>
+  lackingWork(model)
+    .filter((item) => item.kind === kind)
+    .slice(0, most);
+
 /** Openings, tasks with nobody, no estimate, no dates or no role, hours that could not be placed, dates that cannot
  * hold; work of projects that do not count (pipeline, cancelled, done) is left out. */
 export function trayOf(model: Model): Tray {

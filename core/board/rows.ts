@@ -1,4 +1,5 @@
 // The rows of a board and their figures, for each kind of rows it can have.
+import { parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import type { LoadBook } from "../load/loadBook.ts";
 import { addSums, emptySums, type LevelBand, overBeyond, overOf, type PeriodSums, roomOf, statesOf, workSums } from "../load/periodSums.ts";
@@ -28,6 +29,8 @@ export interface BoardRow {
   projectRow?: number;
   weekDays?: number;
   isContractor?: boolean;
+  /** Days of leave that somebody has asked for and that nobody has decided yet; left out where there are none. */
+  requestedLeave?: readonly Range[];
 }
 
 /** What a board is made from. */
@@ -370,6 +373,9 @@ function personRow(plan: Plan, person: number, group: string): BoardRow {
   const known = knownRows.get(own);
   if (known && known.roles === plan.roles && known.group === group) return known.row;
   const week = own.patterns?.at(-1)?.week;
+  const requestedLeave = (own.timeOff ?? []).flatMap(({ state, from, to }) =>
+    state === "requested" ? [{ start: parseDay(from), stop: parseDay(to) + 1 }] : [],
+  );
   const row: BoardRow = {
     kind: "person",
     id: own.id,
@@ -379,6 +385,7 @@ function personRow(plan: Plan, person: number, group: string): BoardRow {
     personId: own.id,
     ...(week && { weekDays: week.filter((hours) => hours > 0).length }),
     ...(own.kind === "contractor" && { isContractor: true }),
+    ...(requestedLeave.length > 0 && { requestedLeave }),
   };
   knownRows.set(own, { roles: plan.roles, group, row });
   return row;

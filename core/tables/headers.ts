@@ -1,7 +1,7 @@
 // Matching the headers of a file to the columns of a table: other names, another order, another language.
 import { nearestWord } from "../plan/nearestWord.ts";
 import { plainText } from "../plan/plainText.ts";
-import type { TableColumn } from "./table.ts";
+import type { TableColumn, TableKind } from "./table.ts";
 
 /** For each column of a table the position of its header in the file, or null. A header serves one column at most;
  * exact names come before aliases, aliases before names that are nearly the same.
@@ -24,15 +24,17 @@ export function matchHeaders(columns: readonly TableColumn[], header: readonly s
   return matched;
 }
 
+type Fitted = Pick<TableKind, "columns" | "subjectIn">;
+
 /** As many rows may stand above the header: titles, dates, blank lines. */
 const MOST_ABOVE = 20;
 
 /** The position of the row that looks most like a header of one of some tables; the first row where none does. */
-export function findHeader(tables: readonly (readonly TableColumn[])[], rows: readonly (readonly string[])[]): number {
+export function findHeader(tables: readonly Fitted[], rows: readonly (readonly string[])[]): number {
   let best = { at: 0, fit: 0 };
   for (let at = 0; at < Math.min(rows.length, MOST_ABOVE); at++)
-    for (const columns of tables) {
-      const fit = fitShare(columns, rows[at], false);
+    for (const table of tables) {
+      const fit = fitShare(table, rows[at], false);
       if (fit > best.fit) best = { at, fit };
     }
   return best.at;
@@ -49,11 +51,10 @@ export function isSumRow(cells: readonly string[]): boolean {
 
 /** How well a header fits a table: the share of its own columns that are found, less needed ones that are missing counted
  * heavily. Columns that other tables have as well make no table less likely. */
-export function fitShare(columns: readonly TableColumn[], header: readonly string[], takesNear = true): number {
-  return fitOf(columns, header, takesNear) / columns.filter(({ isOnlyRead }) => !isOnlyRead).length;
-}
-
-function fitOf(columns: readonly TableColumn[], header: readonly string[], takesNear: boolean): number {
+export function fitShare({ columns, subjectIn }: Fitted, header: readonly string[], takesNear = true): number {
   const matched = matchHeaders(columns, header, takesNear);
-  return columns.reduce((sum, { isNeeded }, at) => sum + (matched[at] === null ? (isNeeded ? -3 : 0) : 1), 0);
+  const isSubjectThere = columns.some(({ key }, at) => key === subjectIn && matched[at] !== null);
+  const missing = (isNeeded: boolean | undefined, at: number) => (isNeeded && !(at === 0 && isSubjectThere) ? -3 : 0);
+  const fit = columns.reduce((sum, { isNeeded }, at) => sum + (matched[at] === null ? missing(isNeeded, at) : 1), 0);
+  return fit / columns.filter(({ isOnlyRead }) => !isOnlyRead).length;
 }

@@ -46,6 +46,9 @@ test("the kind of table is known by its header", () => {
   expect(guessTable(["person", "skill", "level"])).toBe("skills");
   expect(guessTable(["Person", "Von", "Bis", "Art", "Status"])).toBe("timeOff");
   expect(guessTable(["Mitarbeiter", "ab", "Mo", "Di", "Mi", "Do", "Fr"])).toBe("patterns");
+  expect(guessTable(["From", "To", "Title"])).toBe("timeOff");
+  expect(guessTable(["From task", "To task", "Lag"])).toBe("links");
+  expect(guessTable(["Currency", "From", "Rate"])).toBe("exchangeRates");
   expect(guessTable(["Datum", "Feiertag", "Kalender"])).toBe("holidays");
 });
 

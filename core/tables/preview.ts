@@ -52,17 +52,14 @@ export const tableKinds: Record<TableName, TableKind> = {
 
 /** The kind of table that a header looks most like. */
 export function guessTable(header: readonly string[]): TableName {
-  const fits = Object.values(tableKinds).map(({ name, columns }) => ({ name, fit: fitShare(columns, header) }));
+  const fits = Object.values(tableKinds).map((kind) => ({ name: kind.name, fit: fitShare(kind, header) }));
   return fits.reduce((best, own) => (own.fit > best.fit ? own : best)).name;
 }
 
 /** The row of a file that its columns are named in: of the table it is taken as, or of any. */
 export function headerOf(rows: readonly (readonly string[])[], table?: TableName): number {
   const kinds = table === undefined ? Object.values(tableKinds) : [tableKinds[table]];
-  return findHeader(
-    kinds.map(({ columns }) => columns),
-    rows,
-  );
+  return findHeader(kinds, rows);
 }
 
 export interface PreviewQuery {

@@ -4,6 +4,7 @@ import { expect, test } from "vitest";
 import { type Board, boardOf } from "../../core/answers/board.ts";
 import { trayOf } from "../../core/answers/tray.ts";
 import { type BoardFilters, type BoardRowKind, noBoardFilters } from "../../core/board/view.ts";
+import { formatDay } from "../../core/calendar/day.ts";
 import { horizonOf, periodSettingsOf } from "../../core/calendar/horizon.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
 import { type Counting, defaultCounting } from "../../core/load/counting.ts";
@@ -20,6 +21,7 @@ import { tangledPlan } from "../../tests/randomPlan.ts";
 import { withTeams } from "../../tests/randomTeams.ts";
 import { BoardPage } from "./boardPage.tsx";
 import { boardTable } from "./boardTable.ts";
+import { overloadLines } from "./overloadPage.tsx";
 
 interface Scene {
   model: Model;
@@ -136,6 +138,12 @@ test.each(seeds)("the file and the printed page say it too, and the tray names e
   expect(classes).toEqual(
     report.people.flatMap(({ state, capacity, load }) => state.map((own, p) => (capacity[p] === 0 && load[p] === 0 ? "away" : own))),
   );
+  const over = report.people.flatMap(({ id, state, load, capacity }) =>
+    state.flatMap((own, p) => (own === "over" ? [`${id} ${report.periods[p].start} ${load[p] - capacity[p]}`] : [])),
+  );
+  const dayOf = (key: string) => formatDay(Number(key.split(" ").at(-1)));
+  const lines = overloadLines(board).map(({ key, load, capacity }) => `${key.replace(/ \S+$/, "")} ${dayOf(key)} ${load - capacity}`);
+  expect(lines).toEqual(over);
   const usual = loadReport(model, asked, defaultCounting);
   const tray = trayOf(model);
   expect(tray.counts.opening).toBe(usual.openings.length);

@@ -16,6 +16,7 @@ export const boardSigns: readonly LegendSign[] = [
   { sign: sample(30, false, 18), text: "Broken: pencilled, asked for, or not won yet" },
   { sign: <span className="sign-peak" />, text: "A single day is over in a period that is not" },
   { sign: <span className="sign-away block h-5 w-[56px]" />, text: "No capacity: away, a holiday, or not employed" },
+  { sign: <span className="sign-leave-asked block size-[11px]" />, text: "Leave requested: it counts once it is approved" },
   { sign: <span className="sign-accepted">✓</span>, text: "Over, and left so with a reason" },
   { sign: <SignalGlyph says="Wants attention" />, text: "Wants attention: point at it for the reason; Today lists them all" },
   { sign: <span className="sign-open">?</span>, text: "Needs somebody" },

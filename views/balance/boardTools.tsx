@@ -179,6 +179,10 @@ function OutMenu({ balance }: { balance: Hook }) {
     const { BoardPage } = await import("./boardPage.tsx");
     printPage(await pageText(<BoardPage board={board} measure={params.show} grain={grain} studio={planName} settings={periodSettings} />));
   };
+  const printOverloads = async () => {
+    const { OverloadPage } = await import("./overloadPage.tsx");
+    printPage(await pageText(<OverloadPage board={board} grain={grain} studio={planName} />));
+  };
   return (
     <Menu label="Export" icon={<Download size={14} />}>
       <div className="w-[190px]">
@@ -190,6 +194,9 @@ function OutMenu({ balance }: { balance: Hook }) {
         </DownloadLink>
         <button type="button" className="menu-line" disabled={!isWhole(board)} onClick={() => void print()}>
           Print…
+        </button>
+        <button type="button" className="menu-line" disabled={!isWhole(board)} onClick={() => void printOverloads()}>
+          Print the overloads…
         </button>
       </div>
     </Menu>

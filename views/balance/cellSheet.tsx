@@ -15,7 +15,7 @@ import { DateField } from "../../ui/dateField.tsx";
 import { DATE_HINT, readDate, writeDate } from "../../ui/dateText.ts";
 import { DraftInput } from "../../ui/draftInput.tsx";
 import { Field, TextInput } from "../../ui/field.tsx";
-import { countText, hoursText, periodPhrase, weekdayText } from "../../ui/format.ts";
+import { countText, hoursText, periodPhrase, rangeText, weekdayText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
 import { newId } from "../../ui/newId.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
@@ -129,6 +129,22 @@ function CapacityLines({ explained: { capacityLines } }: Pick<CellProps, "explai
   );
 }
 
+/** Leave that nobody has decided yet: it counts once it is approved. */
+function RequestedLeave({ explained: { personId, requestedLeave, requestedMinutes } }: Pick<CellProps, "explained">) {
+  const linkTo = useLinkTo();
+  return requestedLeave.map(({ id, kind, from, to }, at) => (
+    <SumLine key={id} figure={at === 0 ? `−${hoursText(requestedMinutes)} h` : ""}>
+      <Link href={linkTo(`/people/person/${encodeURIComponent(personId)}`, { part: `off:${id}` })} className="text-link">
+        Leave requested
+      </Link>
+      <span className="text-side">
+        {" "}
+        · {kind}, {rangeText({ start: from, stop: to + 1 })}, counts once approved
+      </span>
+    </SumLine>
+  ));
+}
+
 function WorkLines({ explained, balance }: CellProps) {
   const { capacity, bars } = explained;
   return (
@@ -136,6 +152,7 @@ function WorkLines({ explained, balance }: CellProps) {
       <SumLine figure={`${hoursText(capacity)} h`} isTotal>
         Capacity
       </SumLine>
+      <RequestedLeave explained={explained} />
       {bars.map((bar) => (
         <div key={bar.assignmentId} className="group flex flex-wrap items-center gap-x-2 py-[3px]">
           <ProjectDot row={bar.projectRow} />
@@ -304,7 +321,7 @@ function Accepted({ acceptance, balance }: { acceptance: CellExplained["acceptan
 
 const timeOffWords: Record<string, string> = { holiday: "Leave", sick: "Sick", training: "Training", other: "Away" };
 
-function lineText({ kind, isPattern, name, note, days }: CapacityLine): string {
+function lineText({ kind, isPattern, name, note, from, to, days }: CapacityLine): string {
   const count = countText(days, "day");
   switch (kind) {
     case "week":
@@ -312,7 +329,7 @@ function lineText({ kind, isPattern, name, note, days }: CapacityLine): string {
     case "notEmployed":
       return `Not employed, ${count}`;
     case "exception":
-      return name ?? "Calendar exception";
+      return `${name || "Calendar exception"}, ${from === undefined || to === undefined ? "" : rangeText({ start: from, stop: to + 1 })}`;
     case "timeOff":
       return `${timeOffWords[name ?? ""] ?? "Away"}${note ? `: ${note}` : ""}, ${count}`;
     case "overtime":

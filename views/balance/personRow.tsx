@@ -63,6 +63,7 @@ function periodCell(of: RowProps, period: number) {
       {...figures}
       load={load}
       isChanged={preview ? load !== figures.load : (differs?.(at, period) ?? false)}
+      isLeaveAsked={row.requestedLeave?.some(({ start, stop }) => start < range.stop && stop > range.start) ?? false}
       isAccepted={board.accepted[at * board.periods.length + period] === 1}
       state={preview ? periodStates[preview.state[period]] : stateAt(board, at, period)}
       measure={measure}
@@ -115,6 +116,8 @@ interface PersonCellProps extends CellFigures {
   /** It shows what would be. */
   isChanged?: boolean;
   isAccepted: boolean;
+  /** Somebody asks for leave on some of its days. */
+  isLeaveAsked: boolean;
   id: string;
   left: number;
   width: number;
@@ -134,6 +137,7 @@ const PersonCell = memo(function PersonCell({
   name,
   phrase,
   isAccepted,
+  isLeaveAsked,
   isChanged,
   state,
   measure,
@@ -145,7 +149,7 @@ const PersonCell = memo(function PersonCell({
   const { capacity, load, peakOver, tentative } = figures;
   const isLeft = isAccepted && state === "over";
   const isGone = isAway("person", capacity, load);
-  const label = `${name}, ${phrase}: ${saysOf(capacity, load, peakOver, state)}${tentativeWords(tentative)}${isLeft ? ", accepted" : ""}`;
+  const label = `${name}, ${phrase}: ${saysOf(capacity, load, peakOver, state)}${tentativeWords(tentative)}${isLeft ? ", accepted" : ""}${isLeaveAsked ? "; leave requested" : ""}`;
   return (
     <Cell id={id} left={left} width={width} label={label} isTabStop={isTabStop} onSelect={onSelect} isSelected={isSelected} isPressable>
       {isGone ? (
@@ -162,6 +166,7 @@ const PersonCell = memo(function PersonCell({
           <Vessel capacity={capacity} load={load} tentative={tentative} isLevel={state !== "open"} />
         </span>
       )}
+      {isLeaveAsked && <span aria-hidden className="sign-leave-asked absolute bottom-[14px] left-[7px] size-[11px]" />}
       {isSelected && <span className="pointer-events-none absolute inset-0 border-2 border-ink" />}
       {isChanged && <span className="pointer-events-none absolute inset-0 border-2 border-plum" />}
     </Cell>

@@ -13,10 +13,14 @@ export type PersonWithRoom = Names["people"][number] & { side: string };
 
 /** Room is calculated once a list opens: `onOpen` belongs to the picker that shows these people.
  * @param forTask Its days count instead of those of the window, and its prices are shown. */
-export function usePeopleWithRoom(forTask?: { taskId: string; days: Range }): { people: PersonWithRoom[]; onOpen: () => void } {
+export function usePeopleWithRoom(forTask?: { taskId: string; roleId?: string; days: Range }): {
+  people: PersonWithRoom[];
+  onOpen: () => void;
+} {
   const { people, roles } = useNames();
   const { currency } = usePlanFacts();
   const { range, grain } = usePlanWindow();
+  const roleId = forTask?.roleId;
   const [isOpened, setOpened] = useState(false);
   const rows = useMaybeAnswer("roster", isOpened ? { range: forTask?.days ?? range, grain } : null, null);
   const prices = useMaybeAnswer("taskPrices", isOpened && forTask ? { taskId: forTask.taskId } : null, null);
@@ -24,11 +28,14 @@ export function usePeopleWithRoom(forTask?: { taskId: string; days: Range }): { 
     const roleNames = new Map(roles.map(({ id, name }) => [id, name]));
     const room = new Map(rows?.map(({ person, capacity, load }) => [person.id, capacity - load]));
     const priceOf = new Map(prices?.map((price) => [price.personId, priceText(price, currency)]));
+    // People who have the task's role stand under its name already.
+    const roleOf = ({ roleIds }: Names["people"][number]) =>
+      roleId !== undefined && roleIds.includes(roleId) ? "" : roleNames.get(roleIds[0] ?? "");
     return people.map((person) => ({
       ...person,
-      side: [roleNames.get(person.roleIds[0] ?? ""), roomText(room.get(person.id)), priceOf.get(person.id)].filter(Boolean).join(" · "),
+      side: [roleOf(person), roomText(room.get(person.id)), priceOf.get(person.id)].filter(Boolean).join(" · "),
     }));
-  }, [people, roles, rows, prices, currency]);
+  }, [people, roles, roleId, rows, prices, currency]);
   return { people: withRoom, onOpen: useCallback(() => setOpened(true), []) };
 }
 

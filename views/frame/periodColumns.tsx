@@ -1,6 +1,6 @@
 "use client";
 // Columns of a table that are periods: the window's days, weeks or months with their headings.
-import { useMemo } from "react";
+import { type ReactNode, useMemo } from "react";
 import type { Grain, Range } from "../../core/calendar/periods.ts";
 import { periodHeading, periodPhrase } from "../../ui/format.ts";
 import type { TableColumn } from "../../ui/table/column.ts";
@@ -12,7 +12,7 @@ import { usePlanWindow } from "./windowed.ts";
  * periods are those of the window. */
 export function usePeriodColumns<R>(
   periods: readonly Range[],
-  columnOf: (period: Range, at: number) => Omit<TableColumn<R>, "id" | "head" | "headNode">,
+  columnOf: (period: Range, at: number) => Omit<TableColumn<R>, "id" | "head" | "headNode"> & { headMark?: ReactNode },
   grain?: Grain,
 ): TableColumn<R>[] {
   const window = usePlanWindow();
@@ -22,11 +22,22 @@ export function usePeriodColumns<R>(
     () =>
       periods.map((period, at) => {
         const { main, side } = periodHeading(period, own, periodSettings);
+        const { headMark, ...column } = columnOf(period, at);
         return {
-          ...columnOf(period, at),
+          ...column,
           id: `p${period.start}`,
           head: periodPhrase(period),
-          headNode: <TwoLines main={<span className="font-semibold text-ink">{main}</span>} side={side} />,
+          headNode: (
+            <TwoLines
+              main={
+                <span className="font-semibold text-ink">
+                  {main}
+                  {headMark}
+                </span>
+              }
+              side={side}
+            />
+          ),
         };
       }),
     [periods, own, periodSettings, columnOf],

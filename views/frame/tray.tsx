@@ -2,8 +2,10 @@
 // The tray: work that nobody would otherwise see. It opens upwards.
 import { ChevronDown, ChevronUp } from "lucide-react";
 import { parseAsBoolean, useQueryState } from "nuqs";
-import { useAnswer } from "../../client/session.tsx";
+import { useState } from "react";
+import { useAnswer, useMaybeAnswer } from "../../client/session.tsx";
 import type { TrayItem, TrayKind } from "../../core/attention/lackingWork.ts";
+import { TextButton } from "../../ui/button.tsx";
 import { countText, hoursText, wholeText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
 import { conflictText } from "./conflictText.ts";
@@ -44,7 +46,7 @@ export function Tray() {
       {isOpen && (
         <div className="tray-parts">
           {kinds.map(({ kind, title }) => (
-            <TrayColumn key={kind} title={title} count={all[kind]} items={items.filter((item) => item.kind === kind)} />
+            <TrayColumn key={kind} kind={kind} title={title} count={all[kind]} first={items.filter((item) => item.kind === kind)} />
           ))}
         </div>
       )}
@@ -64,7 +66,21 @@ const firstSaid = ({ kind, who, taskName }: TrayItem) => (kind === "unplaced" &&
 const thenSaid = ({ kind, who, taskName, projectName, conflict }: TrayItem) =>
   conflict ? conflictText(conflict) : kind === "unplaced" && who ? taskName : (who ?? projectName);
 
-function TrayColumn({ title, count, items }: { title: string; count: number; items: TrayItem[] }) {
+interface ColumnProps {
+  kind: TrayKind;
+  title: string;
+  count: number;
+  /** Those that came with the page. */
+  first: TrayItem[];
+}
+
+/** As many more are listed by each press. */
+const MORE = 200;
+
+function TrayColumn({ kind, title, count, first }: ColumnProps) {
+  const [most, setMost] = useState(0);
+  const more = useMaybeAnswer("trayItems", most > 0 ? { kind, most } : null, null);
+  const items = more ?? first;
   const linkTo = useLinkTo();
   const { handlers, chip } = useTrayDrag();
   if (items.length === 0) return null;
@@ -89,7 +105,13 @@ function TrayColumn({ title, count, items }: { title: string; count: number; ite
           </li>
         ))}
       </ul>
-      {count > items.length && <p className="px-1 text-side">and {wholeText(count - items.length)} more</p>}
+      {count > items.length && (
+        <p className="px-1 text-side">
+          <TextButton onClick={() => setMost(items.length + MORE)}>
+            Show {wholeText(Math.min(MORE, count - items.length))} of {wholeText(count - items.length)} more
+          </TextButton>
+        </p>
+      )}
       {chip}
     </div>
   );

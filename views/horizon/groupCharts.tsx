@@ -3,13 +3,20 @@
 import { Bar, ComposedChart, Line, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
 import type { HorizonAnswer, HorizonGroup } from "../../core/answers/horizon.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
-import { chartLooks, stepLine } from "../../ui/chartParts.tsx";
+import { axisHours, chartLooks, opensAt, stepLine } from "../../ui/chartParts.tsx";
 import { hoursOf, periodHeading } from "../../ui/format.ts";
 import { usePlanFacts } from "../frame/facts.ts";
 import { demandMarks } from "./demandMarks.ts";
 import { groupName } from "./groupWords.ts";
 
-export default function GroupCharts({ answer: { groups, periods }, grain }: { answer: HorizonAnswer; grain: Grain }) {
+interface Props {
+  answer: HorizonAnswer;
+  grain: Grain;
+  /** A press on a period opens the work behind it. */
+  onOpen: (key: string, period: number) => void;
+}
+
+export default function GroupCharts({ answer: { groups, periods }, grain, onOpen }: Props) {
   const { periodSettings } = usePlanFacts();
   const most = Math.max(1, ...groups.flatMap(({ capacity, p95 }) => [...capacity, ...p95]));
   const names = periods.map((period) => {
@@ -19,7 +26,13 @@ export default function GroupCharts({ answer: { groups, periods }, grain }: { an
   return (
     <div className="grid grid-cols-2 gap-x-5 gap-y-3 @min-[860px]:grid-cols-4">
       {groups.map((group) => (
-        <GroupChart key={group.key} group={group} names={names} most={roundedUp(hoursOf(most))} />
+        <GroupChart
+          key={group.key}
+          group={group}
+          names={names}
+          most={roundedUp(hoursOf(most))}
+          onOpen={(period) => onOpen(group.key, period)}
+        />
       ))}
     </div>
   );
@@ -31,16 +44,25 @@ function roundedUp(hours: number): number {
   return Math.ceil(hours / unit) * unit;
 }
 
-function GroupChart({ group, names, most }: { group: HorizonGroup; names: readonly string[]; most: number }) {
+interface ChartProps {
+  group: HorizonGroup;
+  names: readonly string[];
+  most: number;
+  onOpen: (period: number) => void;
+}
+
+function GroupChart({ group, names, most, onOpen }: ChartProps) {
   const data = names.map((period, p) => ({
     period,
     firm: hoursOf(group.firm[p]),
     open: hoursOf(group.open[p]),
     pipeline: hoursOf(group.expected[p] - group.firm[p] - group.open[p]),
+    p50: hoursOf(group.p50[p]),
+    p80: hoursOf(group.p80[p]),
     p95: hoursOf(group.p95[p]),
     capacity: hoursOf(group.capacity[p]),
   }));
-  const { firm, open, pipeline, p95, capacity } = demandMarks;
+  const { firm, open, pipeline, p50, p80, p95, capacity } = demandMarks;
   const bar = { stackId: "demand", isAnimationActive: false };
   return (
     <figure aria-label={`${groupName(group)}: capacity against demand`}>
@@ -49,7 +71,14 @@ function GroupChart({ group, names, most }: { group: HorizonGroup; names: readon
       </figcaption>
       <div className="h-[118px]">
         <ResponsiveContainer width="100%" height="100%">
-          <ComposedChart data={data} margin={{ top: 6, right: 2, bottom: 0, left: -14 }} barCategoryGap="12%" accessibilityLayer={false}>
+          <ComposedChart
+            data={data}
+            margin={{ top: 6, right: 2, bottom: 0, left: -8 }}
+            barCategoryGap="12%"
+            accessibilityLayer={false}
+            onClick={(at) => opensAt(at, onOpen)}
+            className="cursor-pointer"
+          >
             <XAxis
               dataKey="period"
               interval="equidistantPreserveStart"
@@ -57,12 +86,20 @@ function GroupChart({ group, names, most }: { group: HorizonGroup; names: readon
               {...chartLooks.x}
               tick={{ ...chartLooks.x.tick, fontSize: 10 }}
             />
-            <YAxis domain={[0, most]} tickCount={3} {...chartLooks.y} tick={{ ...chartLooks.y.tick, fontSize: 10 }} />
+            <YAxis
+              domain={[0, most]}
+              tickCount={3}
+              tickFormatter={axisHours}
+              {...chartLooks.y}
+              tick={{ ...chartLooks.y.tick, fontSize: 10 }}
+            />
             <Tooltip cursor={{ fill: "var(--well)", opacity: 0.6 }} {...chartLooks.tooltip} />
             <Bar dataKey="firm" name={firm.name} fill={firm.color} {...bar} />
             <Bar dataKey="open" name={open.name} fill={open.color} {...bar} />
             <Bar dataKey="pipeline" name={pipeline.name} fill={pipeline.color} {...bar} />
-            <Line dataKey="p95" strokeDasharray="3 3" {...stepLine(p95)} />
+            <Line dataKey="p50" strokeDasharray="1 3" {...stepLine(p50)} />
+            <Line dataKey="p80" strokeDasharray="2 2" {...stepLine(p80)} />
+            <Line dataKey="p95" strokeDasharray="5 3" {...stepLine(p95)} />
             <Line dataKey="capacity" strokeWidth={1.6} {...stepLine(capacity)} />
           </ComposedChart>
         </ResponsiveContainer>

@@ -81,7 +81,7 @@ function Forecast({ horizon: { answer, params, query, change, setOpened }, chart
   return (
     <div className="@container min-h-0 flex-1 overflow-y-auto box-open p-5">
       <div ref={charts}>
-        <GroupCharts answer={answer} grain={params.per} />
+        <GroupCharts answer={answer} grain={params.per} onOpen={(key, at) => setOpened({ key, period: at })} />
       </div>
       <ChartLegend marks={Object.values(demandMarks)} />
       <HorizonTable
@@ -125,7 +125,7 @@ function Figures({ answer: { groups }, by, isAsIf }: { answer: HorizonAnswer; by
     <>
       {/* Whoever has several skills, or is in several teams, would be counted several times. */}
       {(by === "role" || by === "place") && (
-        <Figure value={`${hoursText(lacking)} h`} says={`expected to lack, all ${manyWords[by]}`} isOver={lacking > 0} />
+        <Figure value={`${hoursText(lacking)} h`} says={`expected shortage, all ${manyWords[by]}`} isOver={lacking > 0} />
       )}
       <Figure value={String(short)} says={`${short === 1 ? by : manyWords[by]} more likely short than not`} isOver={short > 0} />
       {isAsIf && <Figure value="As if" says="the pipeline is not as it is written" />}

@@ -12,12 +12,12 @@ const figures: readonly Figure[] = [
   ["Assigned, h", ({ firm }, p) => hoursOf(firm[p])],
   ["Unassigned, h", ({ open }, p) => hoursOf(open[p])],
   ["Expected demand, h", ({ expected }, p) => hoursOf(expected[p])],
-  ["Demand, 5 in 10 sure, h", ({ p50 }, p) => hoursOf(p50[p])],
-  ["Demand, 8 in 10 sure, h", ({ p80 }, p) => hoursOf(p80[p])],
-  ["Demand, 95 in 100 sure, h", ({ p95 }, p) => hoursOf(p95[p])],
-  ["Chance of a shortage, %", ({ shortageProbability }, p) => shortageProbability[p] / 100],
+  ["Needed, 50% confidence, h", ({ p50 }, p) => hoursOf(p50[p])],
+  ["Needed, 80% confidence, h", ({ p80 }, p) => hoursOf(p80[p])],
+  ["Needed, 95% confidence, h", ({ p95 }, p) => hoursOf(p95[p])],
+  ["Probability of a shortage, %", ({ shortageProbability }, p) => shortageProbability[p] / 100],
   ["Expected shortage, h", ({ expectedShortage }, p) => hoursOf(expectedShortage[p])],
-  ["People short, 8 in 10 sure", ({ peopleShort }, p) => peopleShort[p] / 10],
+  ["People short at 80% confidence", ({ peopleShort }, p) => peopleShort[p] / 10],
 ];
 
 export function horizonFile({ groups, periods }: HorizonAnswer, by: ForecastBy): string[][] {

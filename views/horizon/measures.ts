@@ -7,16 +7,16 @@ export type Measure = (typeof measureNames)[number];
 
 export const measureWords: Record<Measure, string> = {
   left: "Capacity less expected demand",
-  chance: "Chance of a shortage",
+  chance: "Probability of a shortage",
   lacking: "Expected shortage",
-  short: "People short, 8 in 10 sure",
+  short: "People short at 80% confidence",
   capacity: "Capacity",
   firm: "Assigned",
   open: "Unassigned",
   expected: "Expected demand",
-  p50: "Demand, 5 in 10 sure",
-  p80: "Demand, 8 in 10 sure",
-  p95: "Demand, 95 in 100 sure",
+  p50: "Needed, 50% confidence",
+  p80: "Needed, 80% confidence",
+  p95: "Needed, 95% confidence",
 };
 
 /** What figures are in that do not say so themselves. */

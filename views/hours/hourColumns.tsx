@@ -1,8 +1,9 @@
 // The columns of the hours grid: whose work it is, a column a period to type in, and the sum.
+import type { ReactNode } from "react";
 import type { HoursGrid, HoursPerson, HoursRow } from "../../core/answers/hoursGrid.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import { periodStates } from "../../core/load/periodSums.ts";
-import { hoursOf, hoursText, periodPhrase } from "../../ui/format.ts";
+import { hoursOf, hoursText, periodPhrase, rangeText } from "../../ui/format.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { TwoLines } from "../../ui/twoLines.tsx";
@@ -48,11 +49,13 @@ export function hourColumn(
   { grid, below, onType }: HourScene,
   period: Range,
   at: number,
-): Omit<TableColumn<HoursRow>, "id" | "head" | "headNode"> {
+): Omit<TableColumn<HoursRow>, "id" | "head" | "headNode"> & { headMark?: ReactNode } {
+  const holidays = holidayTexts(Object.values(grid.people), period);
   const person = ({ personId }: HoursRow): HoursPerson | null => (personId === null ? null : (grid.people[personId] ?? null));
   const isOver = (row: HoursRow) => row.minutes[at] > 0 && periodStates[person(row)?.state[at] ?? 0] === "over";
   const isAway = (row: HoursRow) => person(row)?.capacity[at] === 0;
   return {
+    ...(holidays.length > 0 && { says: holidays.join(", "), headMark: <HolidayMark says={holidays.join(", ")} /> }),
     width: 62,
     grow: 1,
     isFigure: true,
@@ -75,11 +78,26 @@ export function hourColumn(
   };
 }
 
+/** Days of a period on which somebody's calendar differs from its week, each once. */
+function holidayTexts(people: readonly HoursPerson[], { start, stop }: Range): string[] {
+  const texts = people.flatMap(({ exceptions }) =>
+    exceptions.flatMap(({ from, to, name }) =>
+      from < stop && to >= start ? [`${name}, ${rangeText({ start: Math.max(from, start), stop: Math.min(to + 1, stop) })}`] : [],
+    ),
+  );
+  return [...new Set(texts)];
+}
+
+function HolidayMark({ says }: { says: string }) {
+  return <span role="img" aria-label={says} title={says} className="sign-holiday ml-1 inline-block size-[7px]" />;
+}
+
 function cellWords({ taskName, who, minutes, typed, fault }: HoursRow, period: Range, at: number, person: HoursPerson | null): string {
   const how = minutes[at] === 0 ? "" : typed[at] === 1 ? ", typed" : ", by its rule";
   const of = person ? `; ${person.name} has ${hoursText(person.load[at])} of ${hoursText(person.capacity[at])} h` : "";
   const why = fault === null ? "" : `. ${barFaults[fault]}`;
-  return `${taskName}, ${who}, ${periodPhrase(period)}: ${hoursText(minutes[at])} h${how}${of}${why}`;
+  const holidays = person ? holidayTexts([person], period).map((text) => `; ${text}`) : [];
+  return `${taskName}, ${who}, ${periodPhrase(period)}: ${hoursText(minutes[at])} h${how}${of}${holidays.join("")}${why}`;
 }
 
 function Foot({ minutes, below, at }: { minutes: number; below: HoursPerson | null; at: number }) {

@@ -4,11 +4,12 @@ import { Bar, ComposedChart, Line, ReferenceLine, ResponsiveContainer, Tooltip, 
 import type { Money } from "../../core/answers/money.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
 import { runningTotal } from "../../core/cost/runningTotal.ts";
-import { chartLooks } from "../../ui/chartParts.tsx";
+import { axisUnit, chartLooks, opensAt } from "../../ui/chartParts.tsx";
 import { moneyText, periodHeading, wholeText } from "../../ui/format.ts";
 import { usePlanFacts } from "../frame/facts.ts";
 import { budgetedName, hueOfKind, isPartlyBudgeted } from "./cashMarks.ts";
 import { rowName } from "./moneyWords.ts";
+import type { Opened } from "./opened.ts";
 
 const axisText = (value: number) => wholeText(Math.round(value));
 
@@ -28,14 +29,27 @@ function useChartData(money: Money, grain: Grain) {
   });
 }
 
-export default function CashChart({ money, grain }: { money: Money; grain: Grain }) {
-  const { rows, budget } = money;
+interface Props {
+  money: Money;
+  grain: Grain;
+  /** A press on a period opens what it is made of. */
+  onOpen: (opened: Opened) => void;
+}
+
+export default function CashChart({ money, grain, onOpen }: Props) {
+  const { rows, budget, currency } = money;
   const data = useChartData(money, grain);
   return (
     <ResponsiveContainer width="100%" height="100%">
-      <ComposedChart data={data} margin={{ top: 10, right: 0, bottom: 0, left: 6 }} accessibilityLayer={false}>
+      <ComposedChart
+        data={data}
+        margin={{ top: 24, right: 0, bottom: 0, left: 6 }}
+        accessibilityLayer={false}
+        onClick={(at) => opensAt(at, (period) => onOpen({ key: null, period }))}
+        className="cursor-pointer"
+      >
         <XAxis dataKey="period" interval="equidistantPreserveStart" minTickGap={12} {...chartLooks.x} />
-        <YAxis yAxisId="period" tickFormatter={axisText} {...chartLooks.y} width={58} />
+        <YAxis yAxisId="period" tickFormatter={axisText} {...chartLooks.y} width={58} label={axisUnit(currency, "left")} />
         <YAxis
           yAxisId="running"
           orientation="right"
@@ -43,6 +57,7 @@ export default function CashChart({ money, grain }: { money: Money; grain: Grain
           domain={[0, (top: number) => Math.max(top, (budget?.budget ?? 0) / 100)]}
           {...chartLooks.y}
           width={62}
+          label={axisUnit(`${currency}, running total`, "right")}
         />
         <Tooltip
           cursor={{ fill: "var(--well)", opacity: 0.6 }}

@@ -1,7 +1,8 @@
 "use client";
 // Cash flow: what is spent in each period by kind, and the running total; for a project, a client, a task or everything.
 import dynamic from "next/dynamic";
-import { useRef } from "react";
+import { useRouter } from "next/navigation";
+import { useRef, useState } from "react";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer } from "../../client/session.tsx";
@@ -15,14 +16,17 @@ import { SaveChartLines } from "../../ui/saveChartLines.tsx";
 import { useNames } from "../frame/facts.ts";
 import { PipelineChoice } from "../frame/pipelineChoice.tsx";
 import { Empty } from "../frame/screen.tsx";
+import { useLinkTo } from "../frame/windowed.ts";
 import { cashMarks } from "./cashMarks.ts";
 import { CashTable } from "./cashTable.tsx";
 import { MoneyFigures } from "./money.tsx";
 import { MoneyExport } from "./moneyExport.tsx";
-import { cashSettings } from "./moneyParams.ts";
+import { cashSettings, placeText } from "./moneyParams.ts";
 import { MoneyScreen } from "./moneyScreen.tsx";
+import { MoneySheet } from "./moneySheet.tsx";
 import { PeriodTools } from "./moneyTools.tsx";
 import { rowName } from "./moneyWords.ts";
+import type { Opened } from "./opened.ts";
 import { useMoneyParams } from "./useMoney.ts";
 import { WithinLine } from "./withinLine.tsx";
 
@@ -32,6 +36,10 @@ export function CashFlow({ initial }: { initial: Initial<AnswerOf<"money">> }) {
   const { params, setParams, query, grain } = useMoneyParams(cashSettings);
   const money = useAnswer("money", query, initial);
   const chart = useRef<HTMLDivElement>(null);
+  const [opened, setOpened] = useState<Opened | null>(null);
+  const { push } = useRouter();
+  const linkTo = useLinkTo();
+  const isThere = opened !== null && (opened.key === null || money.rows.some(({ key }) => key === opened.key));
   const places = money.places.map(({ by, key, name }) => rowName(by, key, name)).join(", ");
   const title = `Cash flow: ${places || "all projects"}`;
   return (
@@ -45,23 +53,36 @@ export function CashFlow({ initial }: { initial: Initial<AnswerOf<"money">> }) {
           <CashExport chart={chart} money={money} query={query} title={title} />
         </>
       }
+      sheet={
+        isThere && (
+          <MoneySheet
+            key={JSON.stringify([opened, query])}
+            money={money}
+            query={query}
+            opened={opened}
+            onClose={() => setOpened(null)}
+            onBreakDown={(group) => push(linkTo("/money", { group, of: [...params.of, ...kindPlace(opened.key)].join(",") }))}
+          />
+        )
+      }
     >
       {!isPicked(params.of) && <WithinLine places={money.places} onChange={(of) => setParams({ of })} />}
       {money.rows.length === 0 ? (
         <Empty title="Nothing is spent in these periods">Choose other projects, or the whole plan, to see what is spent when.</Empty>
       ) : (
-        // biome-ignore lint/a11y/noNoninteractiveTabindex: nothing inside takes the focus, so that without it the keys could not scroll.
-        <section aria-label="Chart and figures" tabIndex={0} className="min-h-0 flex-1 overflow-y-auto box-open p-5">
+        <section aria-label="Chart and figures" className="min-h-0 flex-1 overflow-y-auto box-open p-5">
           <div ref={chart} role="img" aria-label={`${title}, bars of each period and the running total`} className="h-[280px]">
-            <CashChart money={money} grain={grain} />
+            <CashChart money={money} grain={grain} onOpen={setOpened} />
           </div>
           <ChartLegend marks={cashMarks(money)} />
-          <CashTable money={money} grain={grain} />
+          <CashTable money={money} grain={grain} onOpen={setOpened} />
         </section>
       )}
     </MoneyScreen>
   );
 }
+
+const kindPlace = (key: string | null): string[] => (key === null ? [] : [placeText({ by: "kind", key })]);
 
 /** True of what stands in the picker itself. */
 const isPicked = (of: readonly string[]): boolean => of.length === 1 && (of[0].startsWith("project:") || of[0].startsWith("client:"));

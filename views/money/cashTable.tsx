@@ -3,11 +3,19 @@
 import type { BudgetRun, Money } from "../../core/answers/money.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
 import { runningTotal } from "../../core/cost/runningTotal.ts";
-import { moneyText, periodHeading } from "../../ui/format.ts";
+import { moneyText, periodHeading, periodPhrase } from "../../ui/format.ts";
 import { usePlanFacts } from "../frame/facts.ts";
+import { AmountButton } from "./amountButton.tsx";
 import { rowName } from "./moneyWords.ts";
+import type { Opened } from "./opened.ts";
 
-export function CashTable({ money, grain }: { money: Money; grain: Grain }) {
+interface Props {
+  money: Money;
+  grain: Grain;
+  onOpen: (opened: Opened) => void;
+}
+
+export function CashTable({ money, grain, onOpen }: Props) {
   const { rows, periods, total, before, budget, currency } = money;
   const running = runningTotal(money.totals, money.before);
   return (
@@ -24,16 +32,20 @@ export function CashTable({ money, grain }: { money: Money; grain: Grain }) {
       <tbody>
         {before > 0 && <BeforeRow money={money} />}
         {periods.map(({ start }, at) => (
-          <PeriodRow key={start} money={money} at={at} grain={grain} running={running[at]} />
+          <PeriodRow key={start} money={money} at={at} grain={grain} running={running[at]} onOpen={onOpen} />
         ))}
         <tr className="line-above font-semibold">
           <th scope="row" className="py-[3px] text-left">
             Total
           </th>
-          {rows.map(({ key, total: own }) => (
-            <td key={key}>{moneyText(own)}</td>
+          {rows.map(({ key, name, total: own }) => (
+            <td key={key}>
+              <AmountButton minor={own} says={rowName("kind", key, name)} onOpen={() => onOpen({ key, period: null })} isSum isTabStop />
+            </td>
           ))}
-          <td>{moneyText(total)}</td>
+          <td>
+            <AmountButton minor={total} says="Total" onOpen={() => onOpen({ key: null, period: null })} isSum isTabStop />
+          </td>
           <td colSpan={budget === null ? 1 : 2} />
         </tr>
       </tbody>
@@ -71,9 +83,10 @@ interface PeriodRowProps {
   at: number;
   grain: Grain;
   running: number;
+  onOpen: (opened: Opened) => void;
 }
 
-function PeriodRow({ money: { rows, periods, totals, budget }, at, grain, running }: PeriodRowProps) {
+function PeriodRow({ money: { rows, periods, totals, budget }, at, grain, running, onOpen }: PeriodRowProps) {
   const { periodSettings } = usePlanFacts();
   const { main, side } = periodHeading(periods[at], grain, periodSettings);
   const left = budget === null ? 0 : budget.budget - budget.running[at];
@@ -82,12 +95,25 @@ function PeriodRow({ money: { rows, periods, totals, budget }, at, grain, runnin
       <th scope="row" className="py-[3px] text-left font-normal">
         {main} <span className="text-side">{side}</span>
       </th>
-      {rows.map(({ key, periods: amounts }) => (
+      {rows.map(({ key, name, periods: amounts }) => (
         <td key={key} className={amounts[at] === 0 ? "text-ink-3" : ""}>
-          {amounts[at] === 0 ? "–" : moneyText(amounts[at])}
+          <AmountButton
+            minor={amounts[at]}
+            says={`${rowName("kind", key, name)}, ${periodPhrase(periods[at])}`}
+            onOpen={() => onOpen({ key, period: at })}
+            isTabStop
+          />
         </td>
       ))}
-      <td>{moneyText(totals[at])}</td>
+      <td>
+        <AmountButton
+          minor={totals[at]}
+          says={`Total, ${periodPhrase(periods[at])}`}
+          onOpen={() => onOpen({ key: null, period: at })}
+          isSum
+          isTabStop
+        />
+      </td>
       <td>{moneyText(running)}</td>
       {budget !== null && <td className={left < 0 ? "figure-bad" : ""}>{moneyText(left)}</td>}
     </tr>

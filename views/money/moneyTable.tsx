@@ -5,10 +5,11 @@ import type { Money, MoneyRow } from "../../core/answers/money.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { DataTable } from "../../ui/dataTable.tsx";
-import { countText, moneyText, periodPhrase } from "../../ui/format.ts";
+import { countText, periodPhrase } from "../../ui/format.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { usePeriodColumns } from "../frame/periodColumns.tsx";
+import { AmountButton } from "./amountButton.tsx";
 import { groupWords, rowName } from "./moneyWords.ts";
 import type { Opened } from "./opened.ts";
 
@@ -30,9 +31,14 @@ export function MoneyTable({ money: { periods, rows, totals, total, currency }, 
       value: (row) => row.periods[p] / 100,
       look: (row) => (row.periods[p] === 0 ? "text-ink-3" : row.periods[p] < 0 && "text-over"),
       cell: (row) => (
-        <Amount minor={row.periods[p]} says={`${nameOf(row)}, ${periodPhrase(range)}`} onOpen={() => onOpen({ key: row.key, period: p })} />
+        <AmountButton
+          minor={row.periods[p]}
+          says={`${nameOf(row)}, ${periodPhrase(range)}`}
+          onOpen={() => onOpen({ key: row.key, period: p })}
+        />
       ),
-      foot: <Amount minor={totals[p]} says={`All, ${periodPhrase(range)}`} onOpen={() => onOpen({ key: null, period: p })} />,
+      onKey: opensOnEnter(({ key }) => onOpen({ key, period: p })),
+      foot: <AmountButton minor={totals[p]} says={`All, ${periodPhrase(range)}`} onOpen={() => onOpen({ key: null, period: p })} />,
     }),
     [nameOf, totals, onOpen],
   );
@@ -60,6 +66,15 @@ export function MoneyTable({ money: { periods, rows, totals, total, currency }, 
   );
 }
 
+/** Enter or Space on a figure opens it. */
+const opensOnEnter =
+  (open: (row: MoneyRow) => void) =>
+  (row: MoneyRow, key: string): boolean => {
+    if (key !== "Enter" && key !== " ") return false;
+    open(row);
+    return true;
+  };
+
 interface SumColumn extends Pick<Props, "onOpen"> {
   measure: Props["query"]["measure"];
   total: number;
@@ -74,23 +89,12 @@ const sumColumn = ({ measure, total, nameOf, onOpen }: SumColumn): TableColumn<M
   isFigure: true,
   value: (row) => row.total / 100,
   look: ({ total: own }) => (own < 0 ? "font-semibold! text-over" : "font-semibold!"),
-  cell: (row) => <Amount minor={row.total} says={`${nameOf(row)}, sum`} onOpen={() => onOpen({ key: row.key, period: null })} isSum />,
-  foot: <Amount minor={total} says="All, sum" onOpen={() => onOpen({ key: null, period: null })} isSum />,
+  cell: (row) => (
+    <AmountButton minor={row.total} says={`${nameOf(row)}, sum`} onOpen={() => onOpen({ key: row.key, period: null })} isSum />
+  ),
+  onKey: opensOnEnter(({ key }) => onOpen({ key, period: null })),
+  foot: <AmountButton minor={total} says="All, sum" onOpen={() => onOpen({ key: null, period: null })} isSum />,
 });
-
-/** An amount that opens what it is made of. */
-function Amount({ minor, says, onOpen, isSum = false }: { minor: number; says: string; onOpen: () => void; isSum?: boolean }) {
-  if (minor === 0) return isSum ? moneyText(0) : "–";
-  const press = (event: React.MouseEvent) => {
-    event.stopPropagation();
-    onOpen();
-  };
-  return (
-    <button type="button" tabIndex={-1} aria-label={`${says}: ${moneyText(minor)}`} className="hover:underline" onClick={press}>
-      {moneyText(minor)}
-    </button>
-  );
-}
 
 function nameColumn({ by }: MoneyQuery, currency: string, count: number, nameOf: (row: MoneyRow) => string): TableColumn<MoneyRow> {
   const word = groupWords[by];

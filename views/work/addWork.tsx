@@ -65,7 +65,9 @@ function subjectOf(who: string): Subject | null {
 function WhoPicker({ entry, value, onChange }: { entry: OutlineTask; value: string; onChange: (who: string) => void }) {
   const { roles, teams } = useNames();
   const { people, onOpen } = usePeopleWithRoom(
-    entry.dates ? { taskId: entry.task.id, days: { start: entry.dates.start, stop: entry.dates.finish + 1 } } : undefined,
+    entry.dates
+      ? { taskId: entry.task.id, roleId: entry.task.roleId, days: { start: entry.dates.start, stop: entry.dates.finish + 1 } }
+      : undefined,
   );
   const ownRole = entry.task.roleId;
   const fitting = people.filter(({ roleIds }) => ownRole !== undefined && roleIds.includes(ownRole));

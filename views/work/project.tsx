@@ -28,6 +28,7 @@ import { columnWords, hasCostColumn, outlineColumns } from "./outlineColumns.tsx
 import { OutlineTable } from "./outlineTable.tsx";
 import { QuickEntry } from "./quickEntry.tsx";
 import { DETAILS, PAGE, type ProjectHook, TIME_LEFT, useProject } from "./useProject.ts";
+import { useProjectInWindow } from "./useProjectInWindow.ts";
 
 const projectSheet = later(() => import("./projectSheet.tsx").then((own) => own.ProjectSheet));
 
@@ -41,6 +42,7 @@ interface ProjectProps {
 export function Project({ projectId, initial, initialWhy }: ProjectProps) {
   const project = useProject(projectId, initial, initialWhy);
   const { outline, selected, hasSheet, add, remove, finishMoved } = project;
+  useProjectInWindow(outline);
   useLeaveWhenGone(outline?.project.name, "/work");
   const { drop, setDrop, onDrop, onStretch } = useDrop(project);
   useKeys({ n: () => add(), delete: () => selected && void remove(selected.task.id) });

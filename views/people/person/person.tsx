@@ -30,7 +30,7 @@ export function PersonPage({ personId, initial }: { personId: string; initial: I
   useKeys({ n: () => show("off", "new") });
   if (!answer)
     return (
-      <Screen title="People">
+      <Screen isTwoLined title="People">
         <Empty title="This person is not in the plan">
           <Link href={linkTo("/people")} className="text-link">
             Back to everybody

@@ -10,7 +10,7 @@ import { usePlanFacts } from "../../frame/facts.ts";
 import type { PageOptions } from "./projectPage.tsx";
 
 export function PageSheet({ outline, onClose }: { outline: Outline; onClose: () => void }) {
-  const { planName, today } = usePlanFacts();
+  const { planName, today, currency } = usePlanFacts();
   const [shown, setShown] = useState({ hasNotes: true, hasProgress: true, hasPeople: false });
   const options: PageOptions = { ...shown, studio: planName, asOf: today };
   const tick = (key: keyof typeof shown, text: string) => (
@@ -37,8 +37,17 @@ export function PageSheet({ outline, onClose }: { outline: Outline; onClose: () 
         </div>
         <p className="pt-2 text-side">The file holds all it needs and opens anywhere.</p>
       </SheetSection>
+      <SheetSection title="Cost, for your own use">
+        <p className="pb-2">What each task costs, by labour, material, fixed cost and expenses.</p>
+        <Button onClick={() => void costHtml(outline, planName, currency).then(printPage)}>Print the cost…</Button>
+      </SheetSection>
     </Sheet>
   );
+}
+
+async function costHtml(outline: Outline, studio: string, currency: string): Promise<string> {
+  const { CostPage } = await import("./costPage.tsx");
+  return pageText(<CostPage outline={outline} studio={studio} currency={currency} />);
 }
 
 async function htmlOf(outline: Outline, options: PageOptions): Promise<string> {
