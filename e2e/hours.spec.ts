@@ -89,6 +89,20 @@ test("cells are marked by Shift and arrows: filled right over a window in one st
   await expect(cell(page, lead, "2027-02-15")).toHaveText("9");
 });
 
+test("hours typed after the finish of a task are said at once, and the finish moves when asked", async ({ page, server }) => {
+  await goTo(page, server, `/people/person/mara/hours?${FEBRUARY}`);
+  await cell(page, /Rock pool trial casts/, "2027-03-22").click();
+  await page.keyboard.type("8");
+  await page.keyboard.press("Enter");
+  const notice = page.getByRole("status", { name: "Hours outside the task’s dates" });
+  await expect(notice).toContainText("Rock pool trial casts: 8 h are after the finish on 26 Feb 2027.");
+  await notice.getByRole("button", { name: "Move the finish to 25 Mar 2027" }).click();
+  await expect(notice).toBeHidden();
+  await untilSaved(page);
+  const { plan } = await (await fetch(`${server.url}/api/plan`)).json();
+  expect(plan.tasks.find(({ id }: { id: string }) => id === "tidepool-rockpools").finish).toBe("2027-03-25");
+});
+
 test("a new row is a task and somebody on it; its hours count at once, and going back to the rule keeps the total", async ({
   page,
   server,

@@ -28,7 +28,7 @@ test("the board shows who is over and who has room, and the sheet says why, line
   await mara.click();
   const sheet = page.getByRole("complementary", { name: "Mara Ellingsen" });
   await expect(sheet).toContainText("Calendar week, 5 days40 h");
-  await expect(sheet).toContainText("Over19.2 h");
+  await expect(sheet).toContainText("Over capacity19.2 h");
   const figures = await sheet.locator("section").nth(1).locator("span.whitespace-nowrap").allTextContents();
   expect(figures.map((text) => Number(text.replace(" h", "")))).toEqual([40]);
   const loads = await sheet

@@ -37,6 +37,35 @@ test("a figure opens into its lines, a line into its hours and rates, and all of
   await expect(page.getByRole("button", { name: /^Saltmarsh Museum of Tides, sum: 75,904.26/ })).toBeVisible();
 });
 
+test("figures of money are walked by arrow keys and opened by Enter; those of the cash flow and its chart open too", async ({
+  page,
+  server,
+}) => {
+  await goTo(page, server, "/money");
+  await page.getByRole("row", { name: /^Tidepool Hall/ }).focus();
+  await page.keyboard.press("ArrowRight");
+  await page.keyboard.press("ArrowRight");
+  await page.keyboard.press("ArrowRight");
+  await page.keyboard.press("Enter");
+  const sheet = sheetOf(page, "Tidepool Hall");
+  await expect(sheet).toContainText("EUR 30,727.91");
+  await goTo(page, server, "/money/cash-flow?of=project:tidepool");
+  const table = page.getByRole("table", { name: /Cash flow/ });
+  await table.getByRole("button", { name: /^Labour, February 2027/ }).click();
+  await expect(sheetOf(page, "Labour")).toContainText("EUR 28,015.10");
+  const bars = page.locator(".recharts-bar-rectangle");
+  await expect(bars.first()).toBeAttached();
+  const chart = (await page.locator(".recharts-wrapper").boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+  const middle = [chart.x + chart.width / 2, chart.y + chart.height / 2] as const;
+  await expect(async () => {
+    await page.mouse.move(middle[0] + 5, middle[1]);
+    await page.mouse.move(...middle);
+    await page.mouse.click(...middle);
+    await expect(sheetOf(page, "All of it")).toBeVisible({ timeout: 2_000 });
+  }).toPass();
+  await expect(sheetOf(page, "All of it")).toContainText("EUR 30,727.91");
+});
+
 test("cash flow stands as bars and figures, and its files add up to the same", async ({ page, server }) => {
   await goTo(page, server, "/money/cash-flow");
   await choose(page.getByLabel("Of what"), "Tidepool Hall");
@@ -235,5 +264,20 @@ test.describe("printed", () => {
     await expect(paper.getByRole("heading", { name: /^Money: Tidepool Hall, .*2027$/ })).toBeAttached();
     await expect(paper.getByText(/Cost in EUR by .*, Pipeline in full/)).toBeAttached();
     await expect(paper.getByRole("row", { name: /^All / }).getByRole("cell").last()).toHaveText(total ?? "");
+  });
+
+  test("the cost of a project and the overloads of a board print as pages", async ({ page, server }) => {
+    await holdPrinter(page);
+    await goTo(page, server, "/work/tidepool?task=page");
+    await page.getByRole("button", { name: "Print the cost…" }).click();
+    const paper = page.frameLocator('iframe[title="Page to print"]').last();
+    await expect(paper.getByRole("heading", { name: "Tidepool Hall: cost" })).toBeAttached();
+    await expect(paper.getByRole("row", { name: /^Total .*107,088\.31$/ })).toBeAttached();
+    await goTo(page, server, "/balance");
+    await page.getByRole("button", { name: "Export" }).click();
+    await page.getByRole("button", { name: "Print the overloads…" }).click();
+    const list = page.locator('iframe[title="Page to print"]').last().contentFrame();
+    await expect(list.getByRole("heading", { name: "Overloads" })).toBeAttached();
+    await expect(list.getByRole("row", { name: /^Total .*105\.7/ })).toBeAttached();
   });
 });

@@ -266,16 +266,49 @@ test("holidays and time off come from iCalendar, for the calendar and the person
   const sheet = sheetOf(page);
   await choose(sheet.getByLabel("Taken as"), "Calendar days");
   await expect(page.locator("main").getByRole("alert")).toContainText('No column of the file is taken for "Calendar"');
-  await choose(sheet.getByLabel("Rows that name no calendar are for"), "Porto workshop");
+  await choose(sheet.getByLabel("Rows without a calendar belong to"), "Porto workshop");
   await page.getByRole("button", { name: "Import 1 row" }).click();
   await expectCapacity(page, ["jonas", "Jonas Adeyemi", "2027-02-15_2027-02-21", "week of 15 February"], 24);
   await open(page, "/people/import");
   await page.getByLabel("File to import").setInputFiles(file(event("20270301", "20270306", "Family")));
   await choose(sheet.getByLabel("Taken as"), "Time off");
-  await choose(sheet.getByLabel("Rows that name nobody are about"), "Jonas Adeyemi");
+  await choose(sheet.getByLabel("Rows without a person belong to"), "Jonas Adeyemi");
   await page.getByRole("button", { name: "Import 1 row" }).click();
   await open(page, "/people/leave?request=");
   await expect(page.getByRole("grid", { name: "Requests that wait for an answer" })).toContainText("Jonas Adeyemi");
+});
+
+test("names of a file that the plan does not have are matched one by one, and leave without a person is given to somebody", async ({
+  page,
+}) => {
+  const file = (name: string, text: string) => ({ name, mimeType: "text/csv", buffer: Buffer.from(text) });
+  await open(page, "/people/import");
+  await page
+    .getByLabel("File to import")
+    .setInputFiles(file("people.csv", "Name,Role,Calendar\nAda Vint,Fabricater,Porto workshop\nBen Orr,Rigger,Porto workshop\n"));
+  const sheet = sheetOf(page);
+  await choose(sheet.getByLabel("Meaning of role Fabricater"), "Fabricator");
+  await choose(sheet.getByLabel("Meaning of role Rigger"), "New role");
+  await page.getByRole("button", { name: "Import 2 rows" }).click();
+  await open(page, "/people?sort=name");
+  await expect(page.getByRole("row", { name: /Ada Vint/ })).toContainText("Fabricator");
+  await expect(page.getByRole("row", { name: /Ben Orr/ })).toContainText("Rigger");
+  await open(page, "/people/import");
+  await page
+    .getByLabel("File to import")
+    .setInputFiles(file("leave.csv", "From,To,Title\n2027-09-06,2027-09-07,Dentist\n2027-09-20,2027-09-20,Company day\n"));
+  await expect(page.getByRole("button", { name: "Import 0 rows" })).toBeDisabled();
+  await choose(page.getByLabel("Person of line 2"), "Jonas Adeyemi");
+  await choose(sheet.getByLabel("Rows without a person belong to"), "Porto workshop");
+  await page.getByRole("button", { name: "Import 2 rows" }).click();
+  await untilSaved(page);
+  const { plan } = await (await fetch(`${server.url}/api/plan`)).json();
+  expect(plan.people.find(({ id }: { id: string }) => id === "jonas").timeOff.at(-1)).toMatchObject({
+    from: "2027-09-06",
+    to: "2027-09-07",
+  });
+  const days = plan.calendars.flatMap(({ exceptions }: { exceptions: { name: string }[] }) => exceptions);
+  expect(days).toContainEqual({ from: "2027-09-20", to: "2027-09-20", hours: 0, name: "Company day" });
 });
 
 test("files that cannot be read say why, and a file of 5,000 people is shown, brought in, planned with and undone", async ({ page }) => {
@@ -437,6 +470,7 @@ test("tables go out as they came in, and feeds are calendars", async ({ request 
     "Assignments",
     "Expenses",
     "Rates",
+    "Exchange rates",
   ]);
   const feed = await request.get(`${server.url}${await feedPath(server, "people", "mara")}`);
   expect(feed.headers()["content-type"]).toContain("text/calendar");

@@ -2,7 +2,7 @@
 import type { Locator, Page } from "@playwright/test";
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
-import { choose, goTo, sheetOf } from "./pages.ts";
+import { choose, goTo, sheetOf, untilSaved } from "./pages.ts";
 import type { Server } from "./server.ts";
 
 let server: Server;
@@ -64,6 +64,24 @@ test("a pasted list becomes a tree in one step, and rows move and nest by keyboa
   for (let step = 0; step < 3; step++) await page.getByRole("button", { name: /^Undo/ }).click();
   await expect(page.locator("[data-task]", { hasText: "Evening tours" })).toHaveCount(0);
   await expect(page.locator("[data-task]")).toHaveCount(before);
+});
+
+test("a table with headers is pasted by its columns: weeks, decimal commas, people and what a task follows", async ({ page }) => {
+  await open(page, `/work/orchard?${SPRING}`);
+  await page.getByLabel("Write a task").focus();
+  await page.evaluate(() => {
+    const data = new DataTransfer();
+    data.setData("text", "Task\tDuration\tHours\tPerson\tPredecessors\nPack lamps\t2 w\t16,5\tMara Ellingsen\t\nShip lamps\t1\t\t\t1\n");
+    document.activeElement?.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }));
+  });
+  await page.getByRole("button", { name: "Add 2 tasks" }).click();
+  const row = page.locator("[data-task]", { hasText: "Pack lamps" });
+  await expect(row.locator('[data-column="hours"]')).toHaveText("16.5");
+  await untilSaved(page);
+  const { plan } = await (await fetch(`${server.url}/api/plan`)).json();
+  const [pack, ship] = plan.tasks.slice(-2);
+  expect(pack).toMatchObject({ name: "Pack lamps", durationDays: 10 });
+  expect(plan.links.at(-1)).toMatchObject({ from: pack.id, to: ship.id, kind: "FS" });
 });
 
 test("the sheet lists every bound, the deciding one first; a lag changed there says what moved", async ({ page }) => {

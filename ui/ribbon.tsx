@@ -5,6 +5,7 @@ import { type Day, dateOf, dayOfDate } from "../core/calendar/day.ts";
 import type { Range } from "../core/calendar/periods.ts";
 import { monthText, rangeText } from "./format.ts";
 import { type Dragged, usePointerDrag } from "./usePointerDrag.ts";
+import { useWidth } from "./useWidth.ts";
 
 export interface RibbonProps {
   horizon: Range;
@@ -27,6 +28,7 @@ type Grip = "start" | "stop" | "both";
 export function Ribbon(props: RibbonProps) {
   const { horizon, today, window, onMove } = props;
   const strip = useRef<HTMLDivElement>(null);
+  const width = useWidth(strip, "ribbon", USUAL_WIDTH);
   const days = horizon.stop - horizon.start;
   const percent = (day: Day) => ((day - horizon.start) / days) * 100;
   const daysOf = (pixels: number) => (pixels / (strip.current?.clientWidth ?? 1)) * days;
@@ -38,7 +40,7 @@ export function Ribbon(props: RibbonProps) {
   return (
     <div ref={strip} className="relative h-full w-full select-none overflow-hidden" onPointerDown={jump}>
       <Shape {...props} />
-      <Months horizon={horizon} percent={percent} />
+      <Months horizon={horizon} percent={percent} width={width} />
       {today >= horizon.start && today < horizon.stop && (
         <span className="pointer-events-none absolute top-[12px] bottom-0 w-px bg-ink" style={{ left: `${percent(today)}%` }}>
           <span className="-left-[2px] absolute top-0 size-[5px] rounded-full bg-ink" />
@@ -49,8 +51,25 @@ export function Ribbon(props: RibbonProps) {
   );
 }
 
-function Months({ horizon, percent }: { horizon: Range; percent: (day: Day) => number }) {
-  return monthStarts(horizon).map((day) => (
+/** Pixels that the name of a month needs. */
+const MONTH_WIDTH = 36;
+/** As the window of a desk has it, until the strip has been measured. */
+const USUAL_WIDTH = 825;
+
+interface MonthsProps {
+  horizon: Range;
+  percent: (day: Day) => number;
+  /** Of the strip, in pixels. */
+  width: number;
+}
+
+/** The names of the months; where they would overlap, of every second, third, fourth, sixth or twelfth, Januaries among them. */
+function Months({ horizon, percent, width }: MonthsProps) {
+  const starts = monthStarts(horizon);
+  const least = (starts.length * MONTH_WIDTH) / width;
+  const every = [1, 2, 3, 4, 6].find((own) => own >= least) ?? 12;
+  const named = starts.filter((day) => (dateOf(day).month - 1) % every === 0);
+  return named.map((day) => (
     <span
       key={day}
       className="pointer-events-none absolute top-[3px] text-[11px] text-ink-2"

@@ -39,7 +39,7 @@ export function Frame({ initial, children }: { initial: FrameInitial; children: 
     <NuqsAdapter>
       <FrameContext value={initial}>
         <PlanProvider onNotice={showNotice} sketchId={initial.sketches?.sketchId ?? null}>
-          <div className="relative grid h-full grid-cols-[132px_auto_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
+          <div className="relative grid h-full grid-cols-[132px_auto_minmax(0,1fr)] max-[800px]:grid-cols-[104px_auto_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
             <a href="#screen" className="skip-link">
               Skip to the screen
             </a>
@@ -54,7 +54,6 @@ export function Frame({ initial, children }: { initial: FrameInitial; children: 
           </div>
           <Toaster
             position="bottom-right"
-            // No wider than the side sheet, whose end can be scrolled up above it.
             style={{ "--width": "292px" }}
             // Above the tray and the line that tasks are written in.
             offset={{ bottom: 116, right: 14 }}

@@ -29,7 +29,7 @@ export function Screen({
           <div className="screen-head" data-two-lined={isTwoLined}>
             <h1 className="font-title text-[27px] leading-none tracking-[-0.01em]">{title}</h1>
             {figures}
-            <div className="ml-auto flex flex-wrap items-center gap-2">{actions}</div>
+            <div className="screen-tools">{actions}</div>
           </div>
           {children}
         </main>

@@ -73,7 +73,7 @@ function GroupChart({ group, names, most, onOpen }: ChartProps) {
         <ResponsiveContainer width="100%" height="100%">
           <ComposedChart
             data={data}
-            margin={{ top: 6, right: 2, bottom: 0, left: -8 }}
+            margin={{ top: 6, right: 2, bottom: 0, left: -2 }}
             barCategoryGap="12%"
             accessibilityLayer={false}
             onClick={(at) => opensAt(at, onOpen)}

@@ -75,30 +75,40 @@ export default function CashChart({ money, grain, onOpen }: Props) {
             isAnimationActive={false}
           />
         ))}
-        <Line
-          yAxisId="running"
-          dataKey="running"
-          name="Running total"
-          stroke="var(--ink)"
-          strokeWidth={2}
-          dot={{ r: 2 }}
-          isAnimationActive={false}
-        />
-        {isPartlyBudgeted(money) && (
-          <Line
-            yAxisId="running"
-            dataKey="budgeted"
-            name={budgetedName(money.budget)}
-            stroke="var(--over)"
-            strokeWidth={2}
-            dot={false}
-            isAnimationActive={false}
-          />
-        )}
-        {budget !== null && (
-          <ReferenceLine yAxisId="running" y={budget.budget / 100} stroke="var(--over)" strokeWidth={1.5} strokeDasharray="5 4" />
-        )}
+        <RunningLines money={money} />
       </ComposedChart>
     </ResponsiveContainer>
+  );
+}
+
+/** The running total, that of the projects with a budget, and the budget. */
+function RunningLines({ money }: { money: Money }) {
+  const { budget } = money;
+  return (
+    <>
+      <Line
+        yAxisId="running"
+        dataKey="running"
+        name="Running total"
+        stroke="var(--ink)"
+        strokeWidth={2}
+        dot={{ r: 2 }}
+        isAnimationActive={false}
+      />
+      {isPartlyBudgeted(money) && (
+        <Line
+          yAxisId="running"
+          dataKey="budgeted"
+          name={budgetedName(money.budget)}
+          stroke="var(--over)"
+          strokeWidth={2}
+          dot={false}
+          isAnimationActive={false}
+        />
+      )}
+      {budget !== null && (
+        <ReferenceLine yAxisId="running" y={budget.budget / 100} stroke="var(--over)" strokeWidth={1.5} strokeDasharray="5 4" />
+      )}
+    </>
   );
 }

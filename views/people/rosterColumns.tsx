@@ -18,8 +18,8 @@ export function rosterColumns(chosen: readonly OptionalColumn[], horizonStart: n
   const name: Column = {
     id: "name",
     head: "Person",
-    width: 150,
-    grow: 1.2,
+    // Fixed up to the week: what stands here does not move when a sheet opens.
+    width: 166,
     isRowHead: true,
     value: ({ person }) => person.name,
     cell: (row) => (
@@ -42,8 +42,7 @@ export function rosterColumns(chosen: readonly OptionalColumn[], horizonStart: n
 const role: Column = {
   id: "role",
   head: "Role",
-  width: 126,
-  grow: 1,
+  width: 132,
   value: ({ roleNames }) => roleNames[0] ?? null,
   cell: ({ roleNames }) => (
     <TwoLines
@@ -66,8 +65,7 @@ const optional: Record<OptionalColumn, Column> = {
   skills: {
     id: "skills",
     head: "Skills, level",
-    width: 110,
-    grow: 1.3,
+    width: 150,
     yields: true,
     value: ({ skills }) => skillsText(skills),
     cell: ({ skills }) => (
@@ -93,7 +91,7 @@ const optional: Record<OptionalColumn, Column> = {
     id: "place",
     head: "Place",
     width: 110,
-    grow: 0.8,
+    grow: 1,
     yields: true,
     value: ({ person }) => person.location ?? null,
     cell: ({ person, calendarName }) => <TwoLines main={person.location ?? "–"} side={calendarName} />,

@@ -30,7 +30,7 @@ export function PersonPage({ personId, initial }: { personId: string; initial: I
   useKeys({ n: () => show("off", "new") });
   if (!answer)
     return (
-      <Screen isTwoLined title="People">
+      <Screen title="People">
         <Empty title="This person is not in the plan">
           <Link href={linkTo("/people")} className="text-link">
             Back to everybody
@@ -45,6 +45,7 @@ function Page({ answer, hook }: { answer: PersonYear; hook: PersonHook }) {
   const linkTo = useLinkTo();
   return (
     <Screen
+      isTwoLined
       title={
         <span className="flex items-center gap-1">
           <Link href={linkTo("/people")} aria-label="Back to everybody" className="-ml-1 text-ink-2 hover:text-ink">
