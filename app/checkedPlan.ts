@@ -1,31 +1,31 @@
-// The plan file that was checked last, held for a while: replacing the plan with it needs no second reading of the file.
+// Plan files that were checked, held for a while: replacing the plan with one needs no second reading of the file.
 import "server-only";
 import { randomUUID } from "node:crypto";
 import type { Plan } from "../core/plan/schema.ts";
 import { ofProcess } from "./ofProcess.ts";
 
-/** So long somebody may look at what a file holds before it is let go. */
+/** A checked plan is held so long for its reader to decide. */
 const HELD_MS = 10 * 60_000;
+/** Several people can check a file at the same time; of more than these the oldest goes first, because a plan takes memory. */
+const MOST_HELD = 4;
 
-const shared = ofProcess<{ held?: { id: string; plan: Plan; timer: NodeJS.Timeout } | null }>("checked plan", () => ({}));
+const shared = ofProcess("checked plans", () => ({ held: new Map<string, { plan: Plan; timer: NodeJS.Timeout }>() }));
 
-/** Holds a checked plan in place of the one before. @returns What it can be asked for by. */
+/** Holds a checked plan. @returns The id by which it can be asked for. */
 export function holdPlan(plan: Plan): string {
-  letGo();
+  const { held } = shared;
+  const [oldest] = held.keys();
+  if (held.size >= MOST_HELD && oldest !== undefined) takeHeld(oldest);
   const id = randomUUID();
-  shared.held = { id, plan, timer: setTimeout(letGo, HELD_MS).unref() };
+  held.set(id, { plan, timer: setTimeout(() => takeHeld(id), HELD_MS).unref() });
   return id;
 }
 
-/** The plan held under an id, which is let go with that; null where it is not held any longer. */
+/** The plan held under an id, which is no longer held after that; null where it is not held. */
 export function takeHeld(id: string): Plan | null {
-  const held = shared.held;
-  if (held?.id !== id) return null;
-  letGo();
-  return held.plan;
-}
-
-function letGo(): void {
-  clearTimeout(shared.held?.timer);
-  shared.held = null;
+  const own = shared.held.get(id);
+  if (!own) return null;
+  clearTimeout(own.timer);
+  shared.held.delete(id);
+  return own.plan;
 }

@@ -1,10 +1,9 @@
-// Work on files, in threads of this process: what they come to, and how it is answered where they cannot be read.
+// Work on files, in processes of their own: its results, and the answer where a file cannot be read.
 import "server-only";
 import { join } from "node:path";
-import { FileWork, TooMuchAtOnce } from "../interchange/fileWork.ts";
-import { type TextTable, UnreadableFile } from "../interchange/textTable.ts";
-import { NoRoom, StoreClosed } from "../store/planStore.ts";
-import { TooLarge } from "./body.ts";
+import { hasCode, messageOf } from "../core/plan/errors.ts";
+import { FileWork } from "../interchange/fileWork.ts";
+import type { TextTable } from "../interchange/textTable.ts";
 import { logFailure } from "./log.ts";
 import { ofProcess } from "./ofProcess.ts";
 
@@ -33,10 +32,9 @@ export async function downloadWorkbook(tables: readonly TextTable[], name: strin
 
 /** What is answered where something was not done with a file; what nobody expected is written to the log. */
 export function failureOf(error: unknown): { status: number; message: string } {
-  if (error instanceof TooLarge) return { status: 413, message: error.message };
-  if (error instanceof UnreadableFile) return { status: 422, message: error.message };
-  if (error instanceof TooMuchAtOnce || error instanceof NoRoom || error instanceof StoreClosed)
-    return { status: 503, message: error.message };
+  if (hasCode(error, "tooLarge")) return { status: 413, message: messageOf(error) };
+  if (hasCode(error, "unreadableFile")) return { status: 422, message: messageOf(error) };
+  if (hasCode(error, "tooMuchAtOnce", "noRoom", "storeClosed")) return { status: 503, message: messageOf(error) };
   logFailure(error);
   return { status: 500, message: "This could not be done, for a reason that the server has written to its log. Nothing was changed." };
 }

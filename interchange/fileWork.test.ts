@@ -70,7 +70,7 @@ test("an event that never comes takes no longer than a file may, and others are 
   expect(turns).toBeGreaterThan(50);
 });
 
-test("a file that takes more memory than there is for one ends its thread alone", async () => {
+test("a file that takes more memory than there is for one ends its process alone", async () => {
   const many = `a,b\n${`${"x".repeat(40)},${"y".repeat(40)}\n`.repeat(49_000)}`;
   await expect(read(many, "a.csv", { megabytes: 8 })).rejects.toThrow(/takes more memory than there is for one/);
 });
@@ -83,12 +83,15 @@ test("more files than can be read at once wait, and beyond that are sent away", 
   expect(answers.filter((answer) => answer.status === "rejected" && /Try again in a moment/.test(answer.reason.message))).toHaveLength(3);
 });
 
-test("who leaves ends the work", async () => {
+test("a client that leaves ends the work, and the place is free once the process has ended", async () => {
   const leaving = new AbortController();
   const bytes = new TextEncoder().encode(calendar(event(1, "RRULE:FREQ=DAILY;BYMONTH=2;BYMONTHDAY=30\r\n")));
-  const work = new FileWork(script, limits).do<"readTable">({ kind: "readTable", bytes, name: "a.ics" }, leaving.signal);
+  const work = new FileWork(script, { ...limits, atOnce: 1 });
+  const left = work.do<"readTable">({ kind: "readTable", bytes, name: "a.ics" }, leaving.signal);
+  const next = work.do<"readTable">({ kind: "readTable", bytes: new TextEncoder().encode("Name\nInes\n"), name: "a.csv" });
   leaving.abort();
-  await expect(work).rejects.toThrow(/called off/);
+  await expect(left).rejects.toThrow(/called off/);
+  expect((await next).tables[0].rows).toEqual([["Name"], ["Ines"]]);
 });
 
 test("events of a calendar are read in a time that grows with their number, not with its square", async () => {

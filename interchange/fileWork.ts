@@ -1,17 +1,14 @@
-// Sends work on files to a thread with limits of time and memory: a file that would stop everybody else stops that thread.
-import { Worker } from "node:worker_threads";
+// Sends work on files to a process with limits of time and memory: a file that would stop the server stops that process alone.
+import { type ChildProcess, fork } from "node:child_process";
 import pLimit, { type LimitFunction } from "p-limit";
+import { CodedError } from "../core/plan/errors.ts";
 import { WORK_LIMITS } from "../core/plan/limits.ts";
 import type { FileAnswer, FileJob, FileResults } from "./fileJobs.ts";
-import { FileThreads } from "./fileThreads.ts";
+import { FileProcesses } from "./fileProcesses.ts";
 import { UnreadableFile } from "./textTable.ts";
 
 /** So much is under way already that this has to wait for another time. */
-export class TooMuchAtOnce extends Error {
-  constructor() {
-    super("Other files are being read just now. Try again in a moment.");
-  }
-}
+const tooMuchAtOnce = (): CodedError => new CodedError("tooMuchAtOnce", "Other files are being read just now. Try again in a moment.");
 
 export interface WorkLimits {
   milliseconds: number;
@@ -20,65 +17,95 @@ export interface WorkLimits {
   waiting: number;
 }
 
-/** What is written is the application's own: it may take longer than what somebody brings. */
+/** What is written is the application's own: it may take longer than a file that is imported. */
 const WRITING_TAKES = 3;
 
 /** A place where work on files is done. */
 export class FileWork {
   readonly #turns: LimitFunction;
-  readonly #threads: FileThreads;
+  readonly #processes: FileProcesses;
 
-  /** @param script The thread's program, bundled. */
+  /** @param script The program of the process, bundled. */
   constructor(
     script: string,
     private readonly limits: WorkLimits = WORK_LIMITS,
   ) {
     this.#turns = pLimit(limits.atOnce);
-    this.#threads = new FileThreads(() => new Worker(script, { resourceLimits: { maxOldGenerationSizeMb: limits.megabytes } }));
+    const execArgv = [`--max-old-space-size=${limits.megabytes}`];
+    this.#processes = new FileProcesses(() =>
+      fork(script, { serialization: "advanced", execArgv, stdio: ["ignore", "ignore", "ignore", "ipc"] }),
+    );
   }
 
-  /** Does one job.
-   * @param signal Ends it: whoever asked has gone.
-   * @throws {UnreadableFile} where the file cannot be read, or takes more time or memory than there is for one.
-   * @throws {TooMuchAtOnce} */
-  async do<K extends FileJob["kind"]>(job: Extract<FileJob, { kind: K }>, signal?: AbortSignal): Promise<FileResults[K]> {
-    if (this.#turns.activeCount + this.#turns.pendingCount >= this.limits.atOnce + this.limits.waiting) throw new TooMuchAtOnce();
-    const answer = await this.#turns(() => this.#run<K>(job, signal));
-    if ("refused" in answer) throw new UnreadableFile(answer.refused);
-    return answer.result;
-  }
-
-  #run<K extends keyof FileResults>(job: FileJob, signal?: AbortSignal): Promise<FileAnswer<K>> {
+  /** Does one job. It is answered at once where it is called off or given up; its place is free only when its process has ended.
+   * @param signal Ends it: the client has left.
+   * @throws {CodedError} "unreadableFile" where the file cannot be read, or takes more time or memory than there is for one;
+   * "tooMuchAtOnce" where too many wait. */
+  do<K extends FileJob["kind"]>(job: Extract<FileJob, { kind: K }>, signal?: AbortSignal): Promise<FileResults[K]> {
+    if (this.#turns.activeCount + this.#turns.pendingCount >= this.limits.atOnce + this.limits.waiting)
+      return Promise.reject(tooMuchAtOnce());
     return new Promise((resolve, reject) => {
-      const isWriting = job.kind === "writeXlsx";
-      const milliseconds = this.limits.milliseconds * (isWriting ? WRITING_TAKES : 1);
-      const worker = this.#threads.take();
-      const end = (settle: () => void, isWell = false) => {
-        clearTimeout(timer);
-        signal?.removeEventListener("abort", leave);
-        worker.off("message", hear).off("error", fail).off("exit", gone);
-        if (isWell) this.#threads.giveBack(worker);
-        else void worker.terminate();
-        settle();
-      };
-      const leave = () => end(() => reject(new UnreadableFile("This was called off. Nothing was changed.")));
-      const timer = setTimeout(() => {
-        const text = isWriting
-          ? `This workbook takes longer than ${milliseconds / 1000} s to write and was given up. Choose fewer rows or periods, or CSV.`
-          : `This file takes longer than ${milliseconds / 1000} s to read and was given up. Import it in parts, or save it as CSV.`;
-        end(() => reject(new UnreadableFile(text)));
-      }, milliseconds);
-      const hear = (answer: FileAnswer<K>) => end(() => resolve(answer), true);
-      const fail = (error: NodeJS.ErrnoException) => {
-        const isMemory = error.code === "ERR_WORKER_OUT_OF_MEMORY";
-        const text = "This file takes more memory than there is for one and was given up. Import it in parts, or save it as CSV.";
-        end(() => reject(isMemory ? new UnreadableFile(text) : error));
-      };
-      const gone = () => end(() => reject(new Error("The thread that works on files has ended.")));
-      if (signal?.aborted) return leave();
-      signal?.addEventListener("abort", leave);
-      worker.on("message", hear).on("error", fail).on("exit", gone);
-      worker.postMessage(job);
+      const settle = (answer: FileAnswer<K>) => ("refused" in answer ? reject(new UnreadableFile(answer.refused)) : resolve(answer.result));
+      void this.#turns(() => this.#run<K>(job, signal, settle, reject));
     });
   }
+
+  /** @returns Done when the place is free again. */
+  #run<K extends keyof FileResults>(
+    job: FileJob,
+    signal: AbortSignal | undefined,
+    settle: (answer: FileAnswer<K>) => void,
+    reject: (error: Error) => void,
+  ): Promise<void> {
+    const calledOff = () => reject(new UnreadableFile("This was called off. Nothing was changed."));
+    if (signal?.aborted) {
+      calledOff();
+      return Promise.resolve();
+    }
+    return new Promise((free) => {
+      const child = this.#processes.take();
+      const milliseconds = this.limits.milliseconds * (job.kind === "writeXlsx" ? WRITING_TAKES : 1);
+      const end = (answer: () => void) => {
+        clearTimeout(timer);
+        signal?.removeEventListener("abort", leave);
+        child.off("message", hear).off("error", fail).off("exit", gone);
+        answer();
+      };
+      const endKilled = (answer: () => void) => {
+        end(answer);
+        ended(child).then(free);
+      };
+      const leave = () => endKilled(calledOff);
+      const timer = setTimeout(() => endKilled(() => reject(new UnreadableFile(tooLong(job, milliseconds)))), milliseconds);
+      const hear = (answer: FileAnswer<K>) => {
+        end(() => settle(answer));
+        this.#processes.giveBack(child);
+        free();
+      };
+      const fail = (error: Error) => endKilled(() => reject(error));
+      const gone = (_: number | null, killedBy: NodeJS.Signals | null) =>
+        endKilled(() =>
+          reject(killedBy === null ? new Error("The process that works on files has ended.") : new UnreadableFile(TOO_LARGE)),
+        );
+      signal?.addEventListener("abort", leave);
+      child.on("message", hear).on("error", fail).on("exit", gone);
+      child.send(job, (error) => error && fail(error));
+    });
+  }
+}
+
+const TOO_LARGE = "This file takes more memory than there is for one and was given up. Import it in parts, or save it as CSV.";
+
+const tooLong = ({ kind }: FileJob, milliseconds: number): string =>
+  kind === "writeXlsx"
+    ? `This workbook takes longer than ${milliseconds / 1000} s to write and was given up. Choose fewer rows or periods, or CSV.`
+    : `This file takes longer than ${milliseconds / 1000} s to read and was given up. Import it in parts, or save it as CSV.`;
+
+/** Ends a process, and waits until it has. */
+function ended(child: ChildProcess): Promise<void> {
+  if (child.exitCode !== null || child.signalCode !== null) return Promise.resolve();
+  return new Promise((resolve) => {
+    child.once("exit", () => resolve());
+    child.kill("SIGKILL");
+  });
 }

@@ -1,4 +1,5 @@
 // Tables as rows of texts, as they come out of a file and go into one.
+import { CodedError } from "../core/plan/errors.ts";
 
 /** A sheet as rows of texts. */
 export interface TextTable {
@@ -11,4 +12,8 @@ export interface TextTable {
 }
 
 /** A file cannot be read; the message says why and what to do. */
-export class UnreadableFile extends Error {}
+export class UnreadableFile extends CodedError {
+  constructor(message: string) {
+    super("unreadableFile", message);
+  }
+}

@@ -36,6 +36,11 @@ test("without the token nothing is changed, wherever it comes from", () => {
   expect(asked("POST", { origin: "http://localhost:3000", "sec-fetch-site": "same-origin", [TOKEN_HEADER]: "guessed" })).toBe(403);
 });
 
+test("an empty token, as of a file that was damaged, lets nobody in", () => {
+  const request = { method: "POST", address: "/api/edits", headers: { host: "localhost:3000", [TOKEN_HEADER]: "" } };
+  expect(refusalOf(request, names, "")?.status).toBe(403);
+});
+
 test("an address that cannot be read is told so", () => {
   const status = (address: string) => asked("GET", {}, address);
   expect(status("/balance?from=2027-01-01&name=a+b%20c")).toBe(200);

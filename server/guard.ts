@@ -47,7 +47,7 @@ export function refusalOf({ method, address, headers }: Asked, names: readonly s
   const { origin, "sec-fetch-site": site } = headers;
   // A browser states both; a program states neither.
   const isOwn = origin === undefined ? site === undefined || site === "same-origin" || site === "none" : hostOf(origin) === host;
-  if (isOwn && (headers[TOKEN_HEADER] === token || address === PUBLIC_FORM)) return null;
+  if (isOwn && ((token !== "" && headers[TOKEN_HEADER] === token) || address === PUBLIC_FORM)) return null;
   return { status: 403, text: "Changes are made from the application's own pages, or with its token. Nothing was changed." };
 }
 

@@ -2,17 +2,19 @@
 import { createServer, type IncomingMessage, type ServerResponse } from "node:http";
 import { setFlagsFromString } from "node:v8";
 import next from "next";
-import pLimit from "p-limit";
 import { RateLimiterMemory } from "rate-limiter-flexible";
 import { messageOf } from "../core/plan/errors.ts";
 import { dataFolder } from "../store/files.ts";
 import { secretOf } from "../store/secrets.ts";
 import { hostNames, PUBLIC_FORM, type Refusal, refusalOf } from "./guard.ts";
 import { isOfThisMachine } from "./packing.ts";
+import { PageSlots } from "./pageSlots.ts";
 
-/** Pages made at once: one waits for its data while the other is being made. While hundreds wait, an edit waits for these
- * two alone. */
-const PAGES_AT_ONCE = 2;
+/** One page waits for its data while the other is being made. While hundreds wait, an edit waits for these two alone. */
+const PAGE_LIMITS = { atOnce: 2, waiting: 200, milliseconds: 20_000, lingerMilliseconds: 250 };
+/** How long a client may take to send a request, and how long a connection may stand still, in milliseconds. A stream of changes
+ * sends a line more often. */
+const [HEAD_MS, REQUEST_MS, IDLE_MS] = [10_000, 60_000, 90_000];
 /** What one address may ask for in some seconds: fifty windows that each edit every second, ten times over. */
 const RATE = { points: Number(process.env.ROSTER_MOST_REQUESTS) || 3_000, duration: 6 };
 
@@ -41,7 +43,7 @@ process.env.ROSTER_TOKEN = token;
 const names = hostNames(process.env);
 const rates = new RateLimiterMemory(RATE);
 const formRates = new RateLimiterMemory(FORM_RATE);
-const pages = pLimit(PAGES_AT_ONCE);
+const pages = new PageSlots(PAGE_LIMITS);
 const application = next({ dev: isDev, hostname, port });
 
 function refuse(response: ServerResponse, { status, text }: Refusal): void {
@@ -72,25 +74,29 @@ async function answer(request: IncomingMessage, response: ServerResponse): Promi
   if (refusal) return refuse(response, refusal);
   if (isOfThisMachine(request)) delete headers["accept-encoding"];
   const handle = () => application.getRequestHandler()(request, response);
-  await (isPage(request) ? pages(() => untilAnswered(response, handle)) : handle());
+  if (!isPage(request)) return handle();
+  const page = { response, socket, address: socket.remoteAddress ?? "" };
+  const isTaken = pages.take(page, () => handle().catch((error: unknown) => answerFailure(response, error)));
+  if (!isTaken) refuse(response, { status: 429, text: "Too many pages are asked for at once. Try again in a moment." });
 }
 
-/** Done when the answer has left, or whoever asked has gone. */
-async function untilAnswered(response: ServerResponse, handle: () => Promise<void>): Promise<void> {
-  if (response.closed) return;
-  const closed = new Promise((resolve) => response.once("close", resolve));
-  await handle();
-  await closed;
+function answerFailure(response: ServerResponse, error: unknown): void {
+  if (response.destroyed) return;
+  process.stderr.write(`${error instanceof Error ? error.stack : error}\n`);
+  if (!response.headersSent) response.writeHead(500, { "content-type": "text/plain; charset=utf-8" });
+  response.end("This could not be answered, for a reason that the server has written to its log.");
 }
 
 await application.prepare().catch(fail);
-const server = createServer((request, response) => {
-  answer(request, response).catch((error: unknown) => {
-    process.stderr.write(`${error instanceof Error ? error.stack : error}\n`);
-    if (!response.headersSent) response.writeHead(500, { "content-type": "text/plain; charset=utf-8" });
-    response.end("This could not be answered, for a reason that the server has written to its log.");
-  });
-});
+const server = createServer(
+  { connectionsCheckingInterval: 5_000, headersTimeout: HEAD_MS, requestTimeout: REQUEST_MS },
+  (request, response) => {
+    // Requests that are sent one behind the other listen for the end of one connection.
+    request.socket.setMaxListeners(0);
+    answer(request, response).catch((error: unknown) => answerFailure(response, error));
+  },
+);
+server.setTimeout(IDLE_MS);
 server.on("error", fail);
 if (isDev) server.on("upgrade", (request, socket, head) => void application.getUpgradeHandler()(request, socket, head));
 server.listen(port, hostname, () => process.stdout.write("Ready\n"));

@@ -4,7 +4,7 @@ import { dirname, join, resolve } from "node:path";
 import { crc32 } from "node:zlib";
 import { codeOf } from "../core/plan/errors.ts";
 
-export const OWNER_FILE = 0o600;
+const OWNER_FILE = 0o600;
 const OWNER_FOLDER = 0o700;
 
 /** The data folder that the environment names, or `.data` below `root`.

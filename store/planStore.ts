@@ -7,7 +7,7 @@ import { Histories, type NextSteps } from "../core/edits/history.ts";
 import { type OvertakenRow, overtakenRows } from "../core/edits/overtaken.ts";
 import { isInOwnName } from "../core/edits/ownName.ts";
 import { takeBack } from "../core/edits/takeBack.ts";
-import { messageOf } from "../core/plan/errors.ts";
+import { CodedError, messageOf } from "../core/plan/errors.ts";
 import { type Fault, faultText } from "../core/plan/faults.ts";
 import { listWords } from "../core/plan/listWords.ts";
 import type { Plan } from "../core/plan/schema.ts";
@@ -215,11 +215,11 @@ export class PlanStore {
 
   /** Replaces the whole plan; the old one is kept as a file in the folder's `copies`.
    * @returns Where the old plan lies, or null where there was none.
-   * @throws {NoRoom} */
+   * @throws {CodedError} "noRoom" where the disk has too little room. */
   async replace(plan: Plan, actor: string, at: string, onPart?: OnPart): Promise<{ revision: number; backup: string | null }> {
     const replaced = await this.#inTurn(async () => {
       const fault = await this.#roomFault(LEAST_ROOM * 4);
-      if (fault) throw new NoRoom(fault.faults[0].message);
+      if (fault) throw new CodedError("noRoom", fault.faults[0].message);
       const backup = this.isNew ? null : await writeCopy(this.folder, this.#plan, this.#revision, at);
       const revision = this.#revision + 1;
       const words = `open the plan "${plan.settings.name}"`;
@@ -262,7 +262,7 @@ export class PlanStore {
   }
 
   #inTurn<T>(work: () => Promise<T>): Promise<T> {
-    if (this.#closed !== null) return Promise.reject(new StoreClosed(this.#closed));
+    if (this.#closed !== null) return Promise.reject(storeClosed(this.#closed));
     const turn = this.#queue.then(work, work);
     this.#queue = turn.catch(() => {});
     return turn;
@@ -289,7 +289,7 @@ export class PlanStore {
       await this.#journal.flush();
     } catch (error) {
       this.#closed = `The disk that holds the plan does not take it (${messageOf(error)}). Nothing more is saved until the server is started again.`;
-      throw new StoreClosed(this.#closed);
+      throw storeClosed(this.#closed);
     }
     // Told in a turn of their own: whoever made the change is answered first.
     for (const listener of this.#listeners) setImmediate(listener);
@@ -369,8 +369,5 @@ export class PlanStore {
   }
 }
 
-/** Nothing is taken any longer, for a reason that can be told. */
-export class StoreClosed extends Error {}
-
-/** The disk has no room for what was asked; the message says how much there is. */
-export class NoRoom extends Error {}
+/** The store takes nothing more; the message says why. */
+const storeClosed = (message: string): CodedError => new CodedError("storeClosed", message);

@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync, statSync } from "node:fs";
+import { mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterEach, beforeEach, expect, test } from "vitest";
@@ -31,4 +31,15 @@ test("each feed has a secret part of its own, which ends when the key is made an
     expect(await isFeedSecret(folder, "people/mara", given), given).toBe(false);
   await renewSecret(folder, "feed-key");
   expect(await isFeedSecret(folder, "people/mara", mara)).toBe(false);
+});
+
+test("a secret that is empty or cut short is made again, and several calls at once get the same", async () => {
+  for (const damaged of ["", "abc", `${"x".repeat(31)} `]) {
+    writeFileSync(join(folder, "token"), damaged);
+    const [one, ...others] = await Promise.all(Array.from({ length: 6 }, () => secretOf(folder, "token")));
+    expect(one).toMatch(/^[\w-]{32}$/);
+    expect(new Set([one, ...others, await secretOf(folder, "token")]).size).toBe(1);
+  }
+  expect(readdirSync(folder)).toEqual(["token"]);
+  expect(statSync(join(folder, "token")).mode & 0o777).toBe(0o600);
 });

@@ -1,27 +1,63 @@
-// Secrets of a data folder, each a file of its own: made when it is first asked for, and anew when it has to be.
+// Secrets of a data folder, each a file of its own: made when it is first asked for, flushed, and made again where it is damaged.
 import { createHmac, randomBytes, timingSafeEqual } from "node:crypto";
-import { readFile, writeFile } from "node:fs/promises";
-import { join } from "node:path";
-import { makeFolder, OWNER_FILE, writeWhole } from "./files.ts";
+import { link, readFile, rename, rm } from "node:fs/promises";
+import { dirname, join } from "node:path";
+import { codeOf } from "../core/plan/errors.ts";
+import { flushFolder, makeFolder, writeWhole } from "./files.ts";
 
 /** What changes have to carry, and what addresses of feeds are made from. */
 export type SecretName = "token" | "feed-key";
 
 const newSecret = (): string => randomBytes(24).toString("base64url");
 
-/** A secret of a data folder. Of several who ask for it first at once, all get the same. */
+/** True of a secret as this application writes one. A file that a power cut has emptied or cut short is none. */
+const isSecret = (text: string): boolean => /^[\w-]{32}$/.test(text);
+
+/** Secrets that are being made, by path: several calls at once get the same one. */
+const making = new Map<string, Promise<string>>();
+
+/** A secret of a data folder. */
 export async function secretOf(folder: string, name: SecretName): Promise<string> {
   const path = join(folder, name);
-  const known = await readFile(path, "utf8").catch(() => null);
+  const known = await readSecret(path);
   if (known !== null) return known;
-  await makeFolder(folder);
-  await writeFile(path, newSecret(), { flag: "wx", mode: OWNER_FILE }).catch((error: NodeJS.ErrnoException) => {
-    if (error.code !== "EEXIST") throw error;
-  });
-  return readFile(path, "utf8");
+  const made = making.get(path) ?? makeSecret(folder, path).finally(() => making.delete(path));
+  making.set(path, made);
+  return made;
 }
 
-/** Makes a secret anew; what was made from the former one is not answered any longer. */
+async function makeSecret(folder: string, path: string): Promise<string> {
+  await makeFolder(folder);
+  // Made aside, flushed and linked: the first of several wins, and the file is never there in part.
+  const aside = `${path}.${process.pid}-${randomBytes(6).toString("hex")}`;
+  await writeWhole(aside, Buffer.from(newSecret()));
+  try {
+    await linkFirst(aside, path);
+  } finally {
+    await rm(aside, { force: true });
+  }
+  const made = await readSecret(path);
+  if (made === null) throw new Error(`The file ${path} cannot be written. Check the disk and the rights of the data folder.`);
+  return made;
+}
+
+async function readSecret(path: string): Promise<string | null> {
+  const text = await readFile(path, "utf8").catch(() => "");
+  return isSecret(text) ? text : null;
+}
+
+/** Puts a file in place where there is none, or one that is damaged. */
+async function linkFirst(aside: string, path: string): Promise<void> {
+  try {
+    await link(aside, path);
+  } catch (error) {
+    if (codeOf(error) !== "EEXIST") throw error;
+    if ((await readSecret(path)) === null) await rename(aside, path);
+  }
+  await flushFolder(dirname(path));
+}
+
+/** Replaces a secret; addresses made from the former one are no longer answered. */
 export async function renewSecret(folder: string, name: SecretName): Promise<void> {
   await writeWhole(join(folder, name), Buffer.from(newSecret()));
 }

@@ -1,11 +1,11 @@
 // The public form for enquiries: plain pages, open to anybody while the plan says so, and nothing else of the plan.
 import { waitingEnquiries } from "../../core/answers/enquiries.ts";
+import { hasCode } from "../../core/plan/errors.ts";
 import { findRow } from "../../core/plan/rows.ts";
 import type { Plan } from "../../core/plan/schema.ts";
-import { StoreClosed } from "../../store/planStore.ts";
 import { type EnquiryFields, enquiryFields, newEnquiry } from "../../views/enquiries/enquiryFields.ts";
 import { enquiryFormPage, enquiryRefusedPage, enquiryThanksPage } from "../../views/enquiries/publicForm.ts";
-import { readText, TooLarge } from "../body.ts";
+import { readText } from "../body.ts";
 import { openStore } from "../host.ts";
 import { logFailure } from "../log.ts";
 
@@ -31,7 +31,7 @@ export async function POST(request: Request): Promise<Response> {
   try {
     sent = new URLSearchParams(await readText(request, MOST_BYTES));
   } catch (error) {
-    if (!(error instanceof TooLarge)) throw error;
+    if (!hasCode(error, "tooLarge")) throw error;
     return html(413, enquiryRefusedPage("This is too long", "Please say it in fewer words. Nothing was sent."));
   }
   const checked = enquiryFields.safeParse(fieldsOf(sent, plan));
@@ -47,7 +47,7 @@ export async function POST(request: Request): Promise<Response> {
     if (faults.length > 0) return html(422, enquiryRefusedPage("This could not be sent", faults.map(({ message }) => message).join(" ")));
     return html(200, enquiryThanksPage(plan.settings.name, enquiry.name));
   } catch (error) {
-    if (!(error instanceof StoreClosed)) logFailure(error);
+    if (!hasCode(error, "storeClosed")) logFailure(error);
     return html(503, enquiryRefusedPage("This could not be sent", "Please try again in a minute. Nothing was lost but this page."));
   }
 }

@@ -36,7 +36,7 @@ export const faultText = {
   tooBig: (found: unknown, most: unknown) => `${show(found)} is too large; the most is ${show(most)}.`,
   tooShort: (least: unknown) => `is too short; it needs at least ${show(least)}.`,
   tooLong: (most: unknown) => `is too long; it may have ${show(most)} at most.`,
-  notStorable: () => "holds a character that cannot be kept (number 0); remove it.",
+  notStorable: () => "holds a character that cannot be stored: half of a pair of surrogates, or number 0. Remove it.",
   notAnEdit: () =>
     "is not a change as a sketch writes it down: it has a kind, and no more than 400,000 letters. Take it out of the sketch.",
   badText: (found: unknown) => `${show(found)} is not written as expected here.`,

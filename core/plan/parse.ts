@@ -9,6 +9,7 @@ import { MOST_NESTING } from "./limits.ts";
 import { listNames } from "./lists.ts";
 import { parseJson } from "./nesting.ts";
 import { optionalLists, type Plan, planSchema } from "./schema.ts";
+import { isStorable } from "./storable.ts";
 
 export type Parsed = { plan: Plan; faults: readonly [] } | { plan: null; faults: Fault[] };
 
@@ -85,7 +86,7 @@ function issueText(issue: z.core.$ZodIssue, found: unknown): string {
       return typeof found === "number" ? faultText.tooBig(found, issue.maximum) : faultText.tooLong(issue.maximum);
     case "custom":
       if (typeof found !== "string") return faultText.notAnEdit();
-      return found.includes("\u0000") ? faultText.notStorable() : faultText.notADate(found);
+      return isStorable(found) ? faultText.notADate(found) : faultText.notStorable();
     default:
       return faultText.badText(found);
   }

@@ -3,11 +3,10 @@ import * as z from "zod";
 import { isCalendarDate } from "./calendarDate.ts";
 import { MOST_EDIT_LETTERS, MOST_ID_LETTERS, MOST_ROWS_OF_LIST, MOST_WITHIN } from "./limits.ts";
 import { type ListName, SETTINGS_ID } from "./lists.ts";
+import { isStorable, unstorableAt } from "./storable.ts";
 
 const dateText = z.string().refine(isCalendarDate, { error: "not a date" });
-// A database text cannot hold the character with the number 0.
-const isStorable = (value: string) => !value.includes("\u0000");
-const storable = { error: "holds a character that cannot be kept" };
+const storable = { error: "holds a character that cannot be stored" };
 const id = z.string().min(1).max(MOST_ID_LETTERS).refine(isStorable, storable);
 const name = z.string().min(1).max(300).refine(isStorable, storable);
 const text = z.string().max(20_000).refine(isStorable, storable);
@@ -354,7 +353,7 @@ const enquiry = z.strictObject({
 
 function isWrittenEdit(edit: Record<string, unknown>): boolean {
   const text = JSON.stringify(edit);
-  return typeof edit.kind === "string" && text.length <= MOST_EDIT_LETTERS && !text.includes("\\u0000");
+  return typeof edit.kind === "string" && text.length <= MOST_EDIT_LETTERS && unstorableAt(edit) === null;
 }
 
 const isShort = (value: unknown): boolean => JSON.stringify(value).length <= MOST_EDIT_LETTERS;

@@ -1,12 +1,13 @@
 // Settles edits: checks them again, applies them to the newest plan, answers with what has changed or why not.
 
 import { makerOf, type Settled, settleSchema, sinceOf } from "../../../client/messages.ts";
-import { faultText } from "../../../core/plan/faults.ts";
+import { hasCode, messageOf } from "../../../core/plan/errors.ts";
+import { faultText, placeOf } from "../../../core/plan/faults.ts";
 import { MOST_BYTES, MOST_NESTING } from "../../../core/plan/limits.ts";
 import { parseJson } from "../../../core/plan/nesting.ts";
 import { schemaFaults } from "../../../core/plan/parse.ts";
-import { StoreClosed } from "../../../store/planStore.ts";
-import { readText, TooLarge } from "../../body.ts";
+import { unstorableAt } from "../../../core/plan/storable.ts";
+import { readText } from "../../body.ts";
 import { BUILT_IN_USER, openStore } from "../../host.ts";
 import { logFailure } from "../../log.ts";
 
@@ -28,8 +29,13 @@ export async function POST(request: Request): Promise<Response> {
   try {
     value = parseJson(await readText(request, MOST_BYTES.edit), MOST_NESTING);
   } catch (error) {
-    if (error instanceof TooLarge) return refuse(413, error.message);
+    if (hasCode(error, "tooLarge")) return refuse(413, messageOf(error));
     return refuse(400, "This edit is not JSON and was not made.");
+  }
+  const unstorable = unstorableAt(value);
+  if (unstorable) {
+    const fault = { place: placeOf(unstorable), message: faultText.notStorable() };
+    return Response.json(await unchanged([fault]), { status: 400 });
   }
   const checked = settleSchema.safeParse(value, { reportInput: true });
   if (!checked.success) {
@@ -48,7 +54,7 @@ export async function POST(request: Request): Promise<Response> {
     return Response.json(answer, { status: answer.faults.length > 0 ? 409 : 200 });
   } catch (error) {
     // What is sent to a server that is being stopped, or whose disk fails, is kept by its sender and sent again.
-    if (error instanceof StoreClosed) return refuse(503, error.message);
+    if (hasCode(error, "storeClosed")) return refuse(503, messageOf(error));
     // The transaction was rolled back, so the edit can be put back like any other refusal.
     logFailure(error);
     return refuse(422, "This change could not be saved, for a reason that the server has written to its log. Nothing was changed.");

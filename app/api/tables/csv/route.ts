@@ -1,9 +1,10 @@
 // Rows of texts as a CSV file: what an import has refused, to be corrected and brought again.
 import * as z from "zod";
+import { hasCode } from "../../../../core/plan/errors.ts";
 import { FILE_LIMITS, MOST_BYTES, MOST_NESTING } from "../../../../core/plan/limits.ts";
 import { parseJson } from "../../../../core/plan/nesting.ts";
 import { writeCsv } from "../../../../interchange/csv.ts";
-import { readText, TooLarge } from "../../../body.ts";
+import { readText } from "../../../body.ts";
 import { CSV_TYPE } from "../../../files.ts";
 
 export const dynamic = "force-dynamic";
@@ -19,7 +20,7 @@ export async function POST(request: Request): Promise<Response> {
     if (!file.success) return Response.json({ message: "Rows of texts belong here." }, { status: 400 });
     return new Response(writeCsv(file.data.rows, file.data.delimiter), { headers: { "content-type": CSV_TYPE } });
   } catch (error) {
-    const isLarge = error instanceof TooLarge;
+    const isLarge = hasCode(error, "tooLarge");
     return Response.json(
       { message: isLarge ? "These rows are too many for one file." : "This is not JSON." },
       { status: isLarge ? 413 : 400 },
