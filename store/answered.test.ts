@@ -13,7 +13,7 @@ async function work(count: number): Promise<void> {
   for (let at = 0; at < count; at++) await scene.settle(give("rockpools-mara", at % 2 ? "mara" : "rui"));
 }
 
-test("half a line at the journal's end was never answered: it is put aside, and said", async () => {
+test("half a line at the journal's end is kept in a file that nothing overwrites, and said", async () => {
   await work(3);
   const before = scene.store.snapshot();
   const store = await scene.afterCut(async (folder) => {
@@ -21,9 +21,12 @@ test("half a line at the journal's end was never answered: it is put aside, and 
     await writeFile(join(folder, "journal", file), '1234abcd {"revision":', { flag: "a" });
   });
   expect(store.snapshot()).toEqual(before);
-  expect(store.said).toEqual(["The journal ended in 21 bytes of a change that was never answered; they were put aside."]);
+  expect(store.said).toEqual([
+    "The journal ended in 21 bytes that are no whole line; they are kept in journal/000000002.jsonl.cut-1. A change is answered only once its whole line is on the disk.",
+  ]);
   await scene.settle(give("rockpools-mara", "kaspar"));
-  await scene.reopen();
+  const again = await scene.afterCut(async (folder) => writeFile(join(folder, "journal", "000000002.jsonl"), "half", { flag: "a" }));
+  expect(again.said.join()).toContain("journal/000000002.jsonl.cut-2");
   expect(scene.holder("rockpools-mara")).toBe("kaspar");
 });
 
@@ -94,7 +97,7 @@ test("a copy is made after a day of work, and old ones are removed by number and
   await edit("2027-02-01T12:00:00.000Z", "rui");
   await edit("2027-02-02T12:00:00.000Z", "mara");
   await scene.reopen();
-  expect((await listCopies(scene.folder)).map(({ revision }) => revision)).toEqual([3, 1]);
+  expect((await listCopies(scene.folder)).map(({ revision }) => revision)).toEqual([3, 1, 1]);
 
   const day = (back: number, hour: number) => new Date(Date.UTC(2027, 2, 31 - back, hour)).toISOString();
   const copies = Array.from({ length: 80 }, (_, at) => ({

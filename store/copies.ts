@@ -45,7 +45,15 @@ export async function confirmCopy(folder: string, name: string): Promise<void> {
 /** Takes back a copy that was announced. */
 export const withdrawCopy = (folder: string, name: string): Promise<void> => rm(announced(folder, name), { force: true });
 
-const announced = (folder: string, name: string): string => join(copiesFolder(folder), `${name}.announced`);
+/** Copies that were announced and neither confirmed nor withdrawn. */
+export async function listAnnounced(folder: string): Promise<Copy[]> {
+  const names = await readdir(copiesFolder(folder)).catch(() => []);
+  return names.flatMap((name) => (name.endsWith(ANNOUNCED) ? (copyOf(name.slice(0, -ANNOUNCED.length)) ?? []) : []));
+}
+
+const ANNOUNCED = ".announced";
+
+const announced = (folder: string, name: string): string => join(copiesFolder(folder), `${name}${ANNOUNCED}`);
 
 /** The copies of a data folder, the newest first. */
 export async function listCopies(folder: string): Promise<Copy[]> {
@@ -66,6 +74,17 @@ export async function readCopy(folder: string, name: string): Promise<Plan | nul
     .catch(() => null);
   if (!bytes || checksum(bytes) !== NAME.exec(name)?.[7]) return null;
   return JSON.parse(bytes.toString("utf8"));
+}
+
+/** The plan of a copy, or of another copy of the same revision. */
+export async function readCopyOf(folder: string, name: string, revision: number): Promise<Plan | null> {
+  const named = await readCopy(folder, name);
+  if (named) return named;
+  for (const other of await listCopies(folder)) {
+    const plan = other.revision === revision && other.name !== name ? await readCopy(folder, other.name) : null;
+    if (plan) return plan;
+  }
+  return null;
 }
 
 /** How large a copy is, in bytes. */

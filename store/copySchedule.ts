@@ -2,7 +2,8 @@
 
 import { messageOf } from "../core/plan/errors.ts";
 import type { Plan } from "../core/plan/schema.ts";
-import { listCopies, pruneCopies, writeCopy } from "./copies.ts";
+import { listCopies, pruneCopies, readCopy, writeCopy } from "./copies.ts";
+import type { Journal } from "./journal.ts";
 
 /** Copies are made at least as often as this many revisions, so that a journal is followed in a moment. */
 const REVISIONS_A_COPY = 1_000;
@@ -15,6 +16,7 @@ export class CopySchedule {
 
   constructor(
     private readonly folder: string,
+    private readonly journal: Pick<Journal, "beginFile" | "dropUpTo">,
     private readonly openedAt: number,
   ) {}
 
@@ -33,6 +35,14 @@ export class CopySchedule {
     return this.#copying;
   }
 
+  /** The journal is kept from the copy before the newest on: where that one is damaged, the plan is made from the other. */
+  async #shortenJournal(newest: number): Promise<void> {
+    for (const { name, revision } of await listCopies(this.folder)) {
+      if (revision >= newest || !(await readCopy(this.folder, name))) continue;
+      return this.journal.dropUpTo(revision);
+    }
+  }
+
   #isDue(revision: number, at: string): boolean {
     if (!this.#last) return true;
     return revision - this.#last.revision >= REVISIONS_A_COPY || Date.parse(at) - this.#last.at >= DAY_MS;
@@ -43,9 +53,12 @@ export class CopySchedule {
       const newest = (await listCopies(this.folder))[0];
       this.#last ??= newest ? { revision: newest.revision, at: Date.parse(newest.at) } : { revision: this.openedAt, at: 0 };
       if (!this.#isDue(revision, at)) return;
-      await writeCopy(this.folder, plan, revision, at);
-      await pruneCopies(this.folder, at);
+      this.journal.beginFile();
+      const name = await writeCopy(this.folder, plan, revision, at);
       this.#last = { revision, at: Date.parse(at) };
+      if (!(await readCopy(this.folder, name))) throw new Error(`The copy ${name} is not as it was written`);
+      await pruneCopies(this.folder, at);
+      await this.#shortenJournal(revision);
     } catch (error) {
       // The journal goes on without it; the next change tries again.
       process.stderr.write(`No copy of the plan could be made: ${messageOf(error)}\n`);

@@ -1,8 +1,9 @@
 // One process owns a data folder: PGlite does not notice a second one and would lose rows.
-import { linkSync, readFileSync, renameSync, rmSync, writeFileSync } from "node:fs";
+import { linkSync, readFileSync, readlinkSync, renameSync, rmSync, writeFileSync } from "node:fs";
 import { hostname } from "node:os";
 import { join } from "node:path";
 import { codeOf } from "../core/plan/errors.ts";
+import { isObject } from "../core/plan/isObject.ts";
 
 interface Holder {
   pid: number;
@@ -11,16 +12,21 @@ interface Holder {
   /** The machine's start: after another one, no process of before is alive. Empty where the system does not tell. */
   boot: string;
   host: string;
+  /** The process numbers that it shares, as Linux calls them: those of two containers differ. Empty where the system does not tell. */
+  space?: string;
   since: string;
 }
 
 /** Another process has the folder open. */
 export class FolderInUse extends Error {
-  constructor(folder: string, holder: Holder, isElsewhere: boolean) {
+  constructor(folder: string, holder: Holder | null, isElsewhere: boolean) {
+    const owner = holder
+      ? `process ${holder.pid} on ${holder.host}, since ${holder.since}`
+      : `a process that cannot be named, because the file ${join(folder, "lock")} is missing or damaged`;
     super(
-      `The data folder ${folder} is in use by process ${holder.pid} on ${holder.host}, since ${holder.since}. ` +
+      `The data folder ${folder} is in use by ${owner}. ` +
         (isElsewhere
-          ? `This machine calls itself ${hostname()}, so it cannot tell whether that process is still there. If it is not, ` +
+          ? `This machine calls itself ${hostname()} and cannot see whether that process is still there. If it is not, ` +
             "because a container or machine was renamed, start once with ROSTER_TAKE_OVER=1; else stop it, or set ROSTER_DATA to another folder."
           : "Stop that process, or set ROSTER_DATA to another folder."),
     );
@@ -34,7 +40,14 @@ export class FolderInUse extends Error {
  * @throws {FolderInUse} where a living process has it. */
 export function lockFolder(folder: string, since: string, takesOver = process.env.ROSTER_TAKE_OVER === "1"): () => void {
   const path = join(folder, "lock");
-  const own: Holder = { pid: process.pid, begun: processStart(process.pid) ?? "", boot: bootId(), host: hostname(), since };
+  const own: Holder = {
+    pid: process.pid,
+    begun: processStart(process.pid) ?? "",
+    boot: bootId(),
+    host: hostname(),
+    space: ownSpace(),
+    since,
+  };
   for (let tries = 0; tries < 5; tries++) {
     if (create(path, own)) return () => giveBack(path, own);
     const text = read(path);
@@ -46,6 +59,17 @@ export function lockFolder(folder: string, since: string, takesOver = process.en
     takeAway(path, text);
   }
   throw new Error(`The lock ${path} could not be taken; remove it if no other process uses this folder.`);
+}
+
+/** Who holds the lock of a folder, as far as can be told from here. It is seen to be gone where it ran on this start of this machine,
+ * among the processes that this one sees. */
+export function holderOf(folder: string): { holder: Holder | null; isAlive: boolean; isSeenToBeGone: boolean } {
+  const text = read(join(folder, "lock"));
+  const holder = text === null ? null : parse(text);
+  if (!holder) return { holder, isAlive: false, isSeenToBeGone: false };
+  const state = stateOf(holder);
+  const isHere = holder.host === hostname() && holder.boot === bootId() && (holder.space ?? "") === ownSpace();
+  return { holder, isAlive: state === "alive", isSeenToBeGone: state === "gone" && isHere };
 }
 
 /** Made aside and put in place in one step: nobody ever reads half a lock. */
@@ -78,16 +102,18 @@ function read(path: string): string | null {
 
 function parse(text: string): Holder | null {
   try {
-    return JSON.parse(text);
+    const holder: unknown = JSON.parse(text);
+    return isObject(holder) && typeof holder.pid === "number" && typeof holder.host === "string" ? (holder as unknown as Holder) : null;
   } catch {
     return null;
   }
 }
 
 /** What is known of a holder; "elsewhere" where that cannot be told from here. */
-function stateOf({ pid, begun, boot, host }: Holder): "alive" | "gone" | "elsewhere" {
+function stateOf({ pid, begun, boot, host, space }: Holder): "alive" | "gone" | "elsewhere" {
   if (host !== hostname()) return "elsewhere";
   if (boot && boot !== bootId()) return "gone";
+  if (space && space !== ownSpace()) return "elsewhere";
   if (pid === process.pid) return begun === (processStart(pid) ?? "") ? "alive" : "gone";
   try {
     process.kill(pid, 0);
@@ -95,6 +121,15 @@ function stateOf({ pid, begun, boot, host }: Holder): "alive" | "gone" | "elsewh
     if (codeOf(error) === "ESRCH") return "gone";
   }
   return begun === "" || processStart(pid) === begun ? "alive" : "gone";
+}
+
+/** The process numbers of this process, as Linux calls them; empty elsewhere. */
+function ownSpace(): string {
+  try {
+    return readlinkSync("/proc/self/ns/pid");
+  } catch {
+    return "";
+  }
 }
 
 /** What Linux calls this start of the machine; empty elsewhere. */

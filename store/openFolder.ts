@@ -8,12 +8,12 @@ import type { TrailStep } from "../core/edits/history.ts";
 import { messageOf } from "../core/plan/errors.ts";
 import { isSame } from "../core/plan/same.ts";
 import type { Plan } from "../core/plan/schema.ts";
-import { writeCopy } from "./copies.ts";
+import { confirmCopy, listAnnounced, listCopies, withdrawCopy, writeCopy } from "./copies.ts";
 import type { Database } from "./driver.ts";
 import { emptyPlan } from "./emptyPlan.ts";
-import { type Flush, Journal } from "./journal.ts";
+import { type CutEnd, type Flush, Journal } from "./journal.ts";
 import { type Migration, migrate } from "./migrate.ts";
-import { beginAnew, fillDatabase, type Held, heldPlan } from "./rebuild.ts";
+import { beginAfter, fillDatabase, follow, type Held, isComplete, newestCopy } from "./rebuild.ts";
 import { readList } from "./rows.ts";
 import { readExchangeRates, readSettings } from "./settings.ts";
 import { tables } from "./tables.ts";
@@ -50,29 +50,110 @@ interface Opened {
   loaded: Loaded;
 }
 
-/** Opens a folder that the caller has locked. */
+/** Opens a folder that the caller has locked.
+ * @throws Error where a journal with revisions has neither a database nor a copy to go with it: a new plan is never begun over it. */
 export async function openFolder(folder: string, opening: Opening): Promise<OpenFolder> {
+  const { journal, cut } = await Journal.open(folder, opening.flush);
+  try {
+    return await openBeside(journal, cut, folder, opening);
+  } catch (error) {
+    await journal.close().catch(() => undefined);
+    throw error;
+  }
+}
+
+async function openBeside(journal: Journal, cut: CutEnd | null, folder: string, opening: Opening): Promise<OpenFolder> {
   const said: string[] = [];
-  const { journal, cutBytes } = await Journal.open(folder, opening.flush);
-  if (cutBytes > 0) said.push(`The journal ended in ${cutBytes} bytes of a change that was never answered; they were put aside.`);
-  const held = await heldPlan(folder, journal);
-  if (!held) {
-    const sound = await openDatabase(folder, opening);
-    if (sound.loaded.revision > 0) await writeCopy(folder, sound.loaded.plan, sound.loaded.revision, opening.now.toISOString());
+  await settleAnnounced(folder, journal);
+  const opened = await openIfThere(folder, opening, said);
+  const copy = await newestCopy(folder);
+  const base = copy ?? (opened && opened.loaded.revision > 0 ? opened.loaded : null);
+  if (!base) {
+    await opened?.database.close().catch(() => undefined);
+    if (journal.last > 0) throw new Error(await nothingToFollow(folder, journal));
+    return { ...(await openDatabase(folder, opening)), journal, said };
+  }
+  if (opened) await rewriteDamaged(folder, base.revision, opened, journal, said);
+  // What a copy holds is removed file by file.
+  if (copy && copy.revision >= journal.last) journal.beginFile();
+  const held = await follow(folder, base, await journal.since(base.revision));
+  const sound = opened && (await agrees(opened, held, journal)) ? opened : null;
+  if (cut) said.push(cutText(cut, sound !== null && sound.loaded.revision > held.revision));
+  if (sound) {
+    if (!copy) await writeCopy(folder, sound.loaded.plan, sound.loaded.revision, opening.now.toISOString());
     return { ...sound, journal, said };
   }
-  const opened = await openIfThere(folder, opening, said);
-  if (opened && (await agrees(opened, held, journal))) return { ...opened, journal, said };
   const was = opened ? `stood at revision ${opened.loaded.revision}` : "was gone or could not be read";
+  const from = copy ? `the copy of revision ${held.copyRevision}` : `its own revision ${held.copyRevision}`;
   const made = await makeAgain(folder, opening, opened, held, journal);
-  said.push(
-    `The database ${was}; it was made again from the copy of revision ${held.copyRevision} and the journal up to revision ${held.revision}.`,
-  );
-  if (journal.last > held.revision)
-    said.push(
-      `What the journal holds from revision ${held.revision + 1} to ${journal.last} cannot be followed, because a copy in between is damaged. It is kept in the folder, and the plan goes on from revision ${made.loaded.revision}.`,
-    );
+  said.push(`The database ${was}; it was made again from ${from} and the journal up to revision ${held.revision}.`);
+  if (!isComplete(held)) said.push(...incompleteText(held, made.loaded.revision));
   return { ...made, journal, said };
+}
+
+/** Writes the revisions of damaged lines to the journal again, as far as the database holds them. */
+async function rewriteDamaged(folder: string, after: number, { database }: Opened, journal: Journal, said: string[]): Promise<void> {
+  const known = new Set((await journal.since(after)).map(({ revision }) => revision));
+  const last = Math.max(...known, after);
+  if (last - after === known.size) return;
+  const copies = new Map((await listCopies(folder)).map(({ revision, name }) => [revision, name]));
+  const found = (await readTrail(database, { since: after })).filter(({ revision }) => revision < last && !known.has(revision));
+  for (const entry of found) {
+    const copy = entry.kind === "replace" ? copies.get(entry.revision) : undefined;
+    await journal.append({ ...entry, ...(copy !== undefined && { copy }) });
+  }
+  if (found.length === 0) return;
+  await journal.flush();
+  said.push(
+    `${rangeText(found.map(({ revision }) => revision))} of the journal was damaged; the database holds it, and it was written again.`,
+  );
+}
+
+/** A copy that was announced and is named by the journal is a copy; any other was never answered. */
+async function settleAnnounced(folder: string, journal: Journal): Promise<void> {
+  for (const { name, revision } of await listAnnounced(folder)) {
+    const [entry] = await journal.since(revision - 1);
+    await (entry?.copy === name ? confirmCopy(folder, name) : withdrawCopy(folder, name));
+  }
+}
+
+function cutText({ bytes, file }: CutEnd, isInDatabase: boolean): string {
+  const rest = isInDatabase
+    ? "The database holds that change, and it was written again."
+    : "A change is answered only once its whole line is on the disk.";
+  return `The journal ended in ${bytes} bytes that are no whole line; they are kept in journal/${file}. ${rest}`;
+}
+
+function incompleteText({ missing, skipped }: Held, revision: number): string[] {
+  const said: string[] = [];
+  if (missing.length > 0) said.push(`${rangeText(missing)} of the journal cannot be read, and neither database nor copies hold it.`);
+  if (skipped.length > 0)
+    said.push(`${rangeText(skipped)} builds on what cannot be read and could not be followed. It is kept in the journal.`);
+  return [...said, `The plan goes on from revision ${revision}.`];
+}
+
+/** "Revision 7", or "Revisions 7 to 9, 12". */
+function rangeText(revisions: readonly number[]): string {
+  const runs: [number, number][] = [];
+  for (const revision of revisions) {
+    const run = runs.at(-1);
+    if (run && run[1] === revision - 1) run[1] = revision;
+    else runs.push([revision, revision]);
+  }
+  const text = runs.map(([from, to]) => (from === to ? `${from}` : `${from} to ${to}`)).join(", ");
+  return `${revisions.length === 1 ? "Revision" : "Revisions"} ${text}`;
+}
+
+/** What is in a folder whose database is gone and whose copies cannot be read, and the ways out. */
+async function nothingToFollow(folder: string, journal: Journal): Promise<string> {
+  const { first, last, lines } = await journal.verify();
+  const copies = await listCopies(folder);
+  const damaged = copies.length === 0 ? "There is no copy of the plan" : `None of its ${copies.length} copies can be read`;
+  return (
+    `The data folder ${folder} has a journal of ${lines} changes, revisions ${first} to ${last}, but no database that can be read. ${damaged}, ` +
+    "so there is no plan to which these changes belong. Nothing was changed. Put back the folders copies or pglite from a backup, " +
+    "or set ROSTER_DATA to another folder to begin a new plan."
+  );
 }
 
 /** The database of a folder; null where there is none, or none that can be opened, which is said. */
@@ -110,7 +191,7 @@ async function load(database: Database, { now, keptEntries }: Opening): Promise<
 /** True where the database holds what was answered. It may be ahead by changes that were never answered: the journal
  * takes those over. */
 async function agrees({ database, loaded }: Opened, held: Held, journal: Journal): Promise<boolean> {
-  if (loaded.revision < held.revision) return false;
+  if (loaded.revision < held.revision || !isComplete(held)) return false;
   const ahead = (await readTrail(database, { since: held.revision })).filter(({ kind }) => kind !== "replace");
   if (ahead.length !== loaded.revision - held.revision) return false;
   const plan = ahead.reduce((before, { changes }) => applyChanges(before, changes), held.plan);
@@ -129,10 +210,11 @@ async function makeAgain(folder: string, opening: Opening, opened: Opened | null
   const database = await opening.openDatabase(path);
   await migrate(database, opening.migrations);
   const trail = (await journal.since(0)).filter(({ revision }) => revision <= held.revision);
-  if (journal.last > held.revision) {
-    const entry = await beginAnew(folder, journal, held, opening.now.toISOString());
-    await fillDatabase(database, { ...held, revision: entry.revision }, [...trail, entry]);
-  } else await fillDatabase(database, held, trail);
+  if (isComplete(held) && journal.last <= held.revision) await fillDatabase(database, held, trail);
+  else {
+    const entry = await beginAfter(folder, journal, held, opening.now.toISOString());
+    await fillDatabase(database, { plan: held.plan, revision: entry.revision }, [...trail, entry]);
+  }
   return { database, loaded: await load(database, opening) };
 }
 

@@ -7,7 +7,7 @@ import { Histories, type NextSteps } from "../core/edits/history.ts";
 import { type OvertakenRow, overtakenRows } from "../core/edits/overtaken.ts";
 import { isInOwnName } from "../core/edits/ownName.ts";
 import { takeBack } from "../core/edits/takeBack.ts";
-import { CodedError, messageOf } from "../core/plan/errors.ts";
+import { CodedError, codeOf, messageOf } from "../core/plan/errors.ts";
 import { type Fault, faultText } from "../core/plan/faults.ts";
 import { listWords } from "../core/plan/listWords.ts";
 import type { Plan } from "../core/plan/schema.ts";
@@ -15,12 +15,13 @@ import { announceCopy, confirmCopy, copiesFolder, withdrawCopy, writeCopy } from
 import { CopySchedule } from "./copySchedule.ts";
 import type { Database } from "./driver.ts";
 import { freeBytes, makeFolder } from "./files.ts";
-import type { Flush, Journal, JournalEntry } from "./journal.ts";
-import { lockFolder } from "./lock.ts";
+import type { Flush, Journal, JournalState } from "./journal.ts";
+import { type JournalEntry, ordered } from "./journalLines.ts";
+import { takeFolder } from "./lease.ts";
 import type { Migration } from "./migrate.ts";
 import { type Loaded, openFolder } from "./openFolder.ts";
 import { openPglite } from "./pglite.ts";
-import { heldPlan, writeWholePlan } from "./rebuild.ts";
+import { follow, isComplete, newestCopy, writeWholePlan } from "./rebuild.ts";
 import { type OnPart, writeChanges } from "./rows.ts";
 import { readEntryAbout, readTrail, readTrailBefore, revisionOfKey, type TrailEntry, writeTrail } from "./trail.ts";
 import { checkVersion, writeVersion } from "./version.ts";
@@ -115,7 +116,7 @@ export class PlanStore {
 
   private constructor(
     private readonly folder: string,
-    private readonly unlock: () => void,
+    private readonly giveBack: () => Promise<void>,
     { database, journal, loaded, said }: { database: Database; journal: Journal; loaded: Loaded; said: string[] },
     private readonly options: Required<Pick<StoreOptions, "keptEntries" | "roomOf">>,
   ) {
@@ -125,7 +126,7 @@ export class PlanStore {
     this.#histories = new Histories(loaded.steps);
     this.#database = database;
     this.#journal = journal;
-    this.#copies = new CopySchedule(folder, loaded.revision);
+    this.#copies = new CopySchedule(folder, journal, loaded.revision);
     this.said = said;
   }
 
@@ -137,15 +138,17 @@ export class PlanStore {
     const path = resolve(folder);
     await checkVersion(path, migrations);
     const now = new Date();
-    await makeFolder(path);
-    await chmod(path, 0o700);
-    const unlock = lockFolder(path, now.toISOString());
+    let store: PlanStore | null = null;
+    const giveBack = await ownFolder(path, now, () => {
+      if (store) store.#lose();
+    });
     try {
       const opened = await openFolder(path, { migrations, openDatabase, keptEntries, flush, now });
       await writeVersion(path, migrations);
-      return new PlanStore(path, unlock, opened, { keptEntries, roomOf });
+      store = new PlanStore(path, giveBack, opened, { keptEntries, roomOf });
+      return store;
     } catch (error) {
-      unlock();
+      await giveBack();
       throw error;
     }
   }
@@ -233,6 +236,8 @@ export class PlanStore {
         throw error;
       }
       await confirmCopy(this.folder, copy);
+      // A plan that has just begun has no other copy: should this one be damaged, the second one holds it.
+      await writeCopy(this.folder, plan, revision, new Date(Date.parse(at) + 1).toISOString());
       this.#plan = plan;
       this.#advance(entry);
       return { revision, backup: backup && join(copiesFolder(this.folder), backup) };
@@ -243,8 +248,17 @@ export class PlanStore {
 
   /** The plan as it was at a revision; null where that is not held any longer. */
   async planAt(revision: number): Promise<Plan | null> {
-    const held = await heldPlan(this.folder, this.#journal, revision);
-    return held?.revision === revision ? held.plan : null;
+    const copy = await newestCopy(this.folder, revision);
+    if (!copy) return null;
+    // The journal may begin later than this copy; the trail of the database does not.
+    const [trail, journal] = [await readTrail(this.#database, { since: copy.revision }), await this.#journal.since(copy.revision)];
+    const held = await follow(this.folder, copy, ordered([...trail, ...journal]), revision);
+    return held.revision === revision && isComplete(held) ? held.plan : null;
+  }
+
+  /** Reads the whole journal, line by line. */
+  verifyJournal(): Promise<JournalState> {
+    return this.#journal.verify();
   }
 
   /** Takes nothing more, waits for what is under way, then closes the database and gives the folder back. */
@@ -258,7 +272,13 @@ export class PlanStore {
     await this.#queue.catch(() => {});
     await this.#copies.close();
     await this.#journal.close().catch(() => {});
-    await this.#database.close().finally(this.unlock);
+    await this.#database.close().finally(this.giveBack);
+  }
+
+  /** Another process owns the folder now: what is written from here on would be lost. */
+  #lose(): void {
+    this.#closed ??= `Another process has taken over the data folder ${this.folder}. Nothing more is saved here.`;
+    process.stderr.write(`${this.#closed}\n`);
   }
 
   #inTurn<T>(work: () => Promise<T>): Promise<T> {
@@ -368,6 +388,21 @@ export class PlanStore {
     return missed.length === this.#revision - base && missed.every(({ kind }) => kind !== "replace") ? missed : null;
   }
 }
+
+/** Makes a data folder where there is none, and takes it for this process.
+ * @throws Error naming the folder where it cannot be written. */
+async function ownFolder(path: string, now: Date, onLost: () => void): Promise<() => Promise<void>> {
+  try {
+    await makeFolder(path);
+    await chmod(path, 0o700);
+    return await takeFolder(path, now.toISOString(), onLost);
+  } catch (error) {
+    throw isUnwritable(error) ? new Error(`The data folder ${path} cannot be written (${messageOf(error)}). ${HOW_TO_WRITE}`) : error;
+  }
+}
+
+const HOW_TO_WRITE = "Give this user the right to write there, or set ROSTER_DATA to another folder.";
+const isUnwritable = (error: unknown): boolean => ["EROFS", "EACCES", "EPERM", "ENOTDIR", "EEXIST"].includes(codeOf(error) ?? "");
 
 /** The store takes nothing more; the message says why. */
 const storeClosed = (message: string): CodedError => new CodedError("storeClosed", message);

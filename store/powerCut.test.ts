@@ -86,18 +86,31 @@ test("a database that is gone is made again, also over a plan that was opened in
   expect(store.said.join(" ")).toMatch(/was gone or could not be read; it was made again/);
 });
 
-test("where the newest copy is not what was written, the one before is followed", async () => {
+test("a plan that has just been opened has two copies: where one is damaged, the other is followed", async () => {
+  await work(2, 32);
+  const { plan } = scene.store.snapshot();
+  await scene.store.replace({ ...plan, settings: { ...plan.settings, name: "Another" } }, "manager", NOW);
+  await scene.settle(give("rockpools-jonas", "kaspar"));
+  const before = scene.store.snapshot();
+  const store = await scene.afterCut(async (folder) => {
+    await rm(database(folder), { recursive: true });
+    const [newest] = await listCopies(folder);
+    await writeFile(join(folder, "copies", newest.name), "{}");
+  });
+  expect(store.snapshot()).toEqual(before);
+});
+
+test("where no copy of the newest plan is what was written, the one before is followed", async () => {
   await work(4, 31);
   const { plan } = scene.store.snapshot();
   await scene.store.replace({ ...plan, settings: { ...plan.settings, name: "Another" } }, "manager", NOW);
   await scene.settle(give("rockpools-jonas", "kaspar"));
   const store = await scene.afterCut(async (folder) => {
     await rm(database(folder), { recursive: true });
-    const [newest] = await listCopies(folder);
-    await writeFile(join(folder, "copies", newest.name), "{}");
+    for (const { name } of (await listCopies(folder)).slice(0, 2)) await writeFile(join(folder, "copies", name), "{}");
   });
   expect(store.snapshot().plan).toEqual(plan);
-  expect(store.said.join(" ")).toMatch(/What the journal holds from revision \d+ to \d+ cannot be followed/);
+  expect(store.said.join(" ")).toMatch(/Revision \d+ builds on what cannot be read and could not be followed/);
   // It goes on after all that the journal holds, and what is answered from then on is as safe as ever.
   const { revision } = store.snapshot();
   await scene.settle(give("rockpools-jonas", "rui"));

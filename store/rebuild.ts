@@ -1,45 +1,84 @@
 // The plan as copies and journal hold it, whatever has become of the database; and the database made from it again.
-import { applyChanges } from "../core/edits/change.ts";
+import { applyChanges, type Change } from "../core/edits/change.ts";
+import { findRow, rowsOf } from "../core/plan/rows.ts";
+import { isSame } from "../core/plan/same.ts";
 import type { Plan } from "../core/plan/schema.ts";
-import { listCopies, readCopy, writeCopy } from "./copies.ts";
+import { listCopies, readCopy, readCopyOf, writeCopy } from "./copies.ts";
 import type { Database, Sql } from "./driver.ts";
-import type { Journal, JournalEntry } from "./journal.ts";
+import type { Journal } from "./journal.ts";
+import type { JournalEntry } from "./journalLines.ts";
 import { type OnPart, withoutLookups, writeLists } from "./rows.ts";
 import { writeExchangeRates, writeSettings } from "./settings.ts";
 import { writeTrail } from "./trail.ts";
 
-export interface Held {
+/** A plan that is known as a whole, such as that of a copy. */
+export interface Base {
   plan: Plan;
   revision: number;
-  /** The revision of the copy it was read from. */
-  copyRevision: number;
 }
 
-/** The plan by the newest copy that can be read and the journal after it; null where there is no copy.
- * @param upTo The revision wanted; the newest by default. */
-export async function heldPlan(folder: string, journal: Journal, upTo = Number.POSITIVE_INFINITY): Promise<Held | null> {
+export interface Held extends Base {
+  /** The revision of the plan that it was followed from. */
+  copyRevision: number;
+  /** Revisions in between that no line of the journal holds. */
+  missing: number[];
+  /** Revisions that build on missing ones and so could not be followed. */
+  skipped: number[];
+}
+
+/** The newest copy that can be read; null where there is none.
+ * @param upTo The newest revision that is wanted. */
+export async function newestCopy(folder: string, upTo = Number.POSITIVE_INFINITY): Promise<Base | null> {
   for (const { name, revision } of await listCopies(folder)) {
-    if (revision > upTo) continue;
-    const plan = await readCopy(folder, name);
-    if (plan) return follow(folder, { plan, revision, copyRevision: revision }, await journal.since(revision), upTo);
+    const plan = revision > upTo ? null : await readCopy(folder, name);
+    if (plan) return { plan, revision };
   }
   return null;
 }
 
-async function follow(folder: string, copy: Held, entries: readonly JournalEntry[], upTo: number): Promise<Held> {
-  let { plan, revision } = copy;
+/** A plan with the entries after it. Where some are missing, those after them are followed as far as the rows they change are as
+ * they found them.
+ * @param entries In the order of their revisions. */
+export async function follow(folder: string, base: Base, entries: readonly JournalEntry[], upTo = Number.POSITIVE_INFINITY): Promise<Held> {
+  const held: Held = { ...base, copyRevision: base.revision, missing: [], skipped: [] };
   for (const entry of entries) {
-    if (entry.revision > upTo || entry.revision !== revision + 1) break;
-    const next = entry.kind === "replace" ? await readCopy(folder, entry.copy ?? "") : applyChanges(plan, entry.changes);
-    if (!next) break;
-    plan = next;
-    revision = entry.revision;
+    if (entry.revision <= held.revision) continue;
+    if (entry.revision > upTo) break;
+    for (let revision = held.revision + 1; revision < entry.revision; revision++) held.missing.push(revision);
+    const next = await planAfter(folder, held, entry);
+    if (next) held.plan = next;
+    else held.skipped.push(entry.revision);
+    held.revision = entry.revision;
+    // Of another plan that cannot be read nothing can be followed.
+    if (!next && entry.kind === "replace") break;
   }
-  return { ...copy, plan, revision };
+  return held;
 }
 
+async function planAfter(folder: string, { plan, missing, skipped }: Held, entry: JournalEntry): Promise<Plan | null> {
+  if (entry.kind === "replace") return readCopyOf(folder, entry.copy ?? "", entry.revision);
+  const isCertain = missing.length + skipped.length === 0;
+  return isCertain || appliesTo(plan, entry.changes) ? applyChanges(plan, entry.changes) : null;
+}
+
+/** True where all rows are as the changes found them. */
+function appliesTo(plan: Plan, changes: readonly Change[]): boolean {
+  const seen = new Set<string>();
+  return changes.every(({ list, id, before }) => {
+    const key = `${list} ${id}`;
+    // A row that is changed several times is looked at the first time.
+    if (seen.has(key)) return true;
+    seen.add(key);
+    const row = findRow(rowsOf(plan, list), id) ?? null;
+    return row === null ? before === null : before !== null && isSame(row, before);
+  });
+}
+
+/** True where every revision up to the newest has been followed. */
+export const isComplete = ({ missing, skipped }: Held): boolean => missing.length + skipped.length === 0;
+
 /** Fills an empty database with a plan and the trail that leads to it, as far as there is one. */
-export async function fillDatabase(database: Database, { plan, revision }: Held, trail: readonly JournalEntry[]): Promise<void> {
+export async function fillDatabase(database: Database, { plan, revision }: Base, trail: readonly JournalEntry[]): Promise<void> {
   await database.transaction(async (sql) => {
     await writeWholePlan(sql, plan, null);
     await withoutLookups(sql, async () => {
@@ -60,10 +99,10 @@ export async function writeWholePlan(sql: Sql, plan: Plan, standing: Plan | null
   });
 }
 
-/** Where the journal goes on beyond what can be followed: the plan begins anew after all of it, with a copy of its own. */
-export async function beginAnew(folder: string, journal: Journal, { plan }: Held, at: string): Promise<JournalEntry> {
-  const revision = journal.last + 1;
-  const entry = { ...startOfTrail(plan, revision, at), copy: await writeCopy(folder, plan, revision, at) };
+/** Where the journal cannot be followed to its end: the plan begins after all of it, with a copy of its own. */
+export async function beginAfter(folder: string, journal: Journal, { plan, revision }: Base, at: string): Promise<JournalEntry> {
+  const next = Math.max(journal.last, revision) + 1;
+  const entry = { ...startOfTrail(plan, next, at), copy: await writeCopy(folder, plan, next, at) };
   await journal.append(entry);
   await journal.flush();
   return entry;

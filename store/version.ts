@@ -1,6 +1,7 @@
 // Which version wrote a data folder: one that is older than the folder does not touch it.
 import { readFile } from "node:fs/promises";
 import { join } from "node:path";
+import { isObject } from "../core/plan/isObject.ts";
 import { writeWhole } from "./files.ts";
 import type { Migration } from "./migrate.ts";
 
@@ -21,9 +22,23 @@ const pathOf = (folder: string): string => join(folder, "version.json");
 export async function checkVersion(folder: string, migrations: readonly Migration[]): Promise<void> {
   const text = await readFile(pathOf(folder), "utf8").catch(() => null);
   if (text === null) return;
-  const { tables }: { tables: string } = JSON.parse(text);
+  const tables = tablesOf(text);
+  if (tables === null)
+    throw new Error(
+      `The file ${pathOf(folder)} is damaged. Put it back from a backup, or remove it if this version wrote the folder last.`,
+    );
   const known = migrations.at(-1)?.name ?? "";
   if (tables > known) throw new NewerFolder(folder, tables, known);
+}
+
+/** The newest tables that a version file names; null where the file is damaged. */
+function tablesOf(text: string): string | null {
+  try {
+    const version: unknown = JSON.parse(text);
+    return isObject(version) && typeof version.tables === "string" ? version.tables : null;
+  } catch {
+    return null;
+  }
 }
 
 /** Writes down which version the folder is at now. */
