@@ -1,16 +1,21 @@
 // Start and end of the server process.
 
 import { messageOf } from "../core/plan/errors.ts";
+import { journalFaults } from "../store/journalFaults.ts";
+import type { PlanStore } from "../store/planStore.ts";
 import { openHost } from "./host.ts";
 
 /** How long an answer may take to leave after the store is closed. */
 const LAST_ANSWERS_MS = 300;
+/** The process ends after this, whatever it is doing: what it has not answered was not promised. */
+const MOST_STOPPING_MS = 8_000;
 
 /** Opens the store, or ends the process with the reason; ends in order on SIGTERM and SIGINT. */
 export async function startServer(): Promise<void> {
   try {
     const { store } = await openHost();
     for (const sentence of store.said) process.stderr.write(`${sentence}\n`);
+    setTimeout(() => void verifyLater(store), VERIFY_AFTER_MS).unref();
   } catch (error) {
     process.stderr.write(`${messageOf(error)}\n`);
     process.exit(1);
@@ -19,8 +24,24 @@ export async function startServer(): Promise<void> {
   for (const signal of ["SIGTERM", "SIGINT"] as const) process.on(signal, () => void closeAndExit());
 }
 
+/** The first pages come before the journal is read as a whole. */
+const VERIFY_AFTER_MS = 5_000;
+
+/** Reads the whole journal and says what is damaged in it. */
+async function verifyLater(store: PlanStore): Promise<void> {
+  try {
+    for (const sentence of journalFaults(await store.verifyJournal())) process.stderr.write(`${sentence}\n`);
+  } catch (error) {
+    process.stderr.write(`The journal could not be checked: ${messageOf(error)}\n`);
+  }
+}
+
 /** What has been taken is settled and answered, then the folder is given back. */
 async function closeAndExit(): Promise<void> {
+  setTimeout(() => {
+    process.stderr.write("The server was still busy after 8 s and was ended. Answered changes are in the journal.\n");
+    process.exit(0);
+  }, MOST_STOPPING_MS).unref();
   const { store } = await openHost();
   await store.close();
   setTimeout(() => process.exit(0), LAST_ANSWERS_MS);

@@ -3,10 +3,11 @@ import { readdirSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import { test } from "@playwright/test";
 import { goldenCases } from "../tests/golden.ts";
+import { abandonedFile, dropped, halfSent, hostilePlan, pipelined, unread } from "./attacks.ts";
 import { expect } from "./expect.ts";
-import { goTo, rateOf, typeRate } from "./pages.ts";
+import { goTo, rateOf, typeRate, untilSaved } from "./pages.ts";
 import { giveRockpools, planOf, postJson } from "./planRoute.ts";
-import { demoServer, emptyServer, freePort, putAway, type Server, spawnServer, startServer } from "./server.ts";
+import { demoServer, emptyServer, freePort, postTo, putAway, type Server, spawnServer, startServer } from "./server.ts";
 
 let server: Server;
 test.afterEach(() => putAway(server));
@@ -120,6 +121,87 @@ test("a change made while the server is stopped is kept, and saved when it is ba
   await expect(page.getByText("The server answers again; your changes are saved.")).toBeVisible({ timeout: 30_000 });
   await page.reload();
   await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
+});
+
+test("what is typed while the server is being stopped is kept, and all of it is there after the next start", async ({ page }) => {
+  server = await demoServer();
+  await goTo(page, server, "/work/tidepool");
+  const { url, folder } = server;
+  const names = Array.from({ length: 24 }, (_, at) => `Typed at the stop ${at}`);
+  const entry = page.getByLabel("Write a task");
+  let stopped: Promise<number | null> | null = null;
+  for (const [at, name] of names.entries()) {
+    await entry.fill(`${name}, 2 h`);
+    await page.keyboard.press("Enter");
+    await expect(entry).toHaveValue("");
+    if (at === 6) stopped = server.stop();
+  }
+  expect(await stopped).toBe(0);
+  server = await startServer(folder, Number(new URL(url).port));
+  await untilSaved(page);
+  const { plan } = await planOf(server);
+  expect(plan.tasks.map(({ name }) => name).filter((name) => name.startsWith("Typed at the stop"))).toEqual(names);
+});
+
+test("pages and edits are answered as before after thousands of dropped, pipelined, half-sent and unread requests", async () => {
+  test.setTimeout(180_000);
+  server = await demoServer();
+  const { revision } = await planOf(server);
+  await Promise.all(Array.from({ length: 20 }, () => pipelined(server, "/today", 50)));
+  await dropped(server, "/enquire", 100, 16, 90);
+  await dropped(server, "/today", 400, 40, 30);
+  const endHalf = await halfSent(server, "/today", 300);
+  const endUnread = await unread(server, "/balance", 20);
+  const edit = await postJson(server, "/api/edits", giveRockpools(revision, "rui"));
+  expect(edit.status).toBe(200);
+  for (const path of ["/today", "/enquire", "/balance"])
+    await expect.poll(async () => (await fetch(`${server.url}${path}`)).status, { timeout: 60_000 }).toBeLessThan(500);
+  endHalf();
+  endUnread();
+  expect(server.said()).not.toMatch(/Error|at .*\.js/);
+});
+
+test("told to stop while hostile files are read, the server ends, and its edits are there", async () => {
+  server = await demoServer();
+  const { revision } = await planOf(server);
+  const files = Array.from({ length: 6 }, () => abandonedFile(server, hostilePlan(60_000), 400));
+  expect((await postJson(server, "/api/edits", giveRockpools(revision, "rui"))).status).toBe(200);
+  await Promise.all(files);
+  const reading = postTo(server, "/api/plan/file", hostilePlan(60_000)).catch(() => null);
+  expect(await server.stop()).toBe(0);
+  await reading;
+  server = await startServer(server.folder);
+  expect((await planOf(server)).plan.assignments.find(({ id }) => id === "rockpools-mara")?.personId).toBe("rui");
+});
+
+test("two people check plan files at the same time, and a client that leaves while one replaces the plan changes nothing of that", async () => {
+  server = await demoServer();
+  const { plan } = await planOf(server);
+  const check = async (name: string) => (await postJson(server, "/api/plan/file", { ...plan, settings: { ...plan.settings, name } })).json;
+  const [one, two] = [await check("One"), await check("Two")];
+  const leaving = new AbortController();
+  const left = postTo(server, `/api/plan/file?held=${one.held}`, "", {}, leaving.signal).catch(() => null);
+  setTimeout(() => leaving.abort(), 30);
+  await left;
+  await expect.poll(async () => (await planOf(server)).plan.settings.name).toMatch(/One|Fernhollow/);
+  expect((await postTo(server, `/api/plan/file?held=${two.held}`, "")).status).toBe(200);
+  await expect.poll(async () => (await planOf(server)).plan.settings.name).toBe("Two");
+  expect(server.said()).not.toMatch(/\n\s+at /);
+  expect(readdirSync(join(server.folder, "copies")).filter((name) => name.endsWith(".announced"))).toEqual([]);
+});
+
+test("an edit with text that cannot be stored is refused with its place", async () => {
+  server = await demoServer();
+  const { revision } = await planOf(server);
+  const body = `{"base":${revision},"request":{"kind":"edit","edit":{"kind":"changeTask","id":"tidepool-cases","set":{"name":"half \\ud83d"}}}}`;
+  const { status, json } = await postJson(server, "/api/edits", body);
+  expect(status).toBe(400);
+  expect(json.faults).toEqual([
+    {
+      place: "request.edit.set.name",
+      message: "holds a character that cannot be stored: half of a pair of surrogates, or number 0. Remove it.",
+    },
+  ]);
 });
 
 test("an empty folder says what belongs on each screen, and a plan file opens from there", async ({ page }) => {

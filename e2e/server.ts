@@ -116,11 +116,13 @@ export async function postTo(
   path: string,
   body: BodyInit,
   headers: Record<string, string> = {},
+  signal?: AbortSignal,
 ): Promise<Response> {
   const token = await readFile(join(folder, "token"), "utf8");
   return fetch(`${url}${path}`, {
     method: "POST",
     body,
     headers: { "content-type": "application/json", "x-roster-token": token, ...headers },
+    ...(signal && { signal }),
   });
 }

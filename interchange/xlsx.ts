@@ -15,8 +15,9 @@ export async function readXlsx(bytes: Uint8Array): Promise<TextTable[]> {
     return sheets.map(({ sheet, data }) => ({ name: sheet, rows: data.map((row) => row.map(textOf)) }));
   } catch (error) {
     if (error instanceof UnreadableFile) throw error;
+    // What the parser says of its XML helps nobody who has a spreadsheet in front of them.
     throw new UnreadableFile(
-      `This file could not be read as XLSX (${error instanceof Error ? error.message : "no reason given"}). Save it again, or as CSV.`,
+      "This file could not be read as XLSX: a part of it is damaged or is not what a spreadsheet program writes. Save it again, or as CSV.",
     );
   }
 }

@@ -84,8 +84,11 @@ test("a disk without room is noticed before anything is begun: reading goes on, 
   room = 40_000_000;
   const before = scene.store.snapshot();
   const answer = await scene.settle(give("rockpools-mara", "rui"));
-  expect(answer.faults[0].message).toMatch(/has 40 MB left and needs 96 MB/);
-  await expect(scene.store.replace(before.plan, "manager", NOW)).rejects.toThrow(/has 40 MB left/);
+  expect(answer.faults[0].message).toMatch(/has 40 MB left and needs 96 MB to save this: 56 MB are missing/);
+  await expect(scene.store.replace(before.plan, "manager", NOW)).rejects.toMatchObject({
+    code: "noRoom",
+    message: expect.stringMatching(/has 40 MB left and needs \d+ MB to save this: \d+ MB are missing/),
+  });
   expect(scene.store.snapshot()).toEqual(before);
   room = 1e12;
   expect((await scene.settle(give("rockpools-mara", "rui"))).faults).toEqual([]);

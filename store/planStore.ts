@@ -9,6 +9,7 @@ import { isInOwnName } from "../core/edits/ownName.ts";
 import { takeBack } from "../core/edits/takeBack.ts";
 import { CodedError, codeOf, messageOf } from "../core/plan/errors.ts";
 import { type Fault, faultText } from "../core/plan/faults.ts";
+import { listNames } from "../core/plan/lists.ts";
 import { listWords } from "../core/plan/listWords.ts";
 import type { Plan } from "../core/plan/schema.ts";
 import { announceCopy, confirmCopy, copiesFolder, withdrawCopy, writeCopy } from "./copies.ts";
@@ -97,6 +98,14 @@ const KEPT_ENTRIES = 500;
 
 /** The database writes in pieces of 16 MB, the journal and a copy beside it: with less room nothing is begun. */
 const LEAST_ROOM = 96_000_000;
+
+/** Rows of a plan as the database, its log, the journal and two copies hold them, in bytes a row. */
+const BYTES_A_ROW = 4_000;
+
+const roomFor = (plan: Plan): number => {
+  const rows = listNames.reduce((sum, list) => sum + plan[list].length, 0);
+  return LEAST_ROOM * 2 + rows * BYTES_A_ROW;
+};
 
 export class PlanStore {
   #plan: Plan;
@@ -221,7 +230,7 @@ export class PlanStore {
    * @throws {CodedError} "noRoom" where the disk has too little room. */
   async replace(plan: Plan, actor: string, at: string, onPart?: OnPart): Promise<{ revision: number; backup: string | null }> {
     const replaced = await this.#inTurn(async () => {
-      const fault = await this.#roomFault(LEAST_ROOM * 4);
+      const fault = await this.#roomFault(roomFor(plan));
       if (fault) throw new CodedError("noRoom", fault.faults[0].message);
       const backup = this.isNew ? null : await writeCopy(this.folder, this.#plan, this.#revision, at);
       const revision = this.#revision + 1;
@@ -233,7 +242,7 @@ export class PlanStore {
         await this.#keep(entry, (sql) => writeWholePlan(sql, plan, this.isNew ? null : this.#plan, onPart));
       } catch (error) {
         await withdrawCopy(this.folder, copy);
-        throw error;
+        throw await this.#asNoRoom(error, roomFor(plan));
       }
       await confirmCopy(this.folder, copy);
       // A plan that has just begun has no other copy: should this one be damaged, the second one holds it.
@@ -317,7 +326,15 @@ export class PlanStore {
 
   async #roomFault(needed: number): Promise<Refusal | null> {
     const room = await this.options.roomOf(this.folder);
-    return room >= needed ? null : { faults: [{ place: "", message: faultText.noRoom(Math.floor(room / 1e6), needed / 1e6) }] };
+    return room >= needed ? null : { faults: [{ place: "", message: faultText.noRoom(Math.floor(room / 1e6), Math.ceil(needed / 1e6)) }] };
+  }
+
+  /** An error of a disk that became full meanwhile, in the words for that. */
+  async #asNoRoom(error: unknown, needed: number): Promise<unknown> {
+    const isFull = codeOf(error) === "ENOSPC" || /no space left/i.test(messageOf(error));
+    if (!isFull) return error;
+    const room = await this.options.roomOf(this.folder);
+    return new CodedError("noRoom", faultText.noRoom(Math.floor(room / 1e6), Math.ceil(needed / 1e6)));
   }
 
   /** An edit made on the plan as it is now; refused where it meets what others have done since its maker looked. */

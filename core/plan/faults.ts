@@ -94,7 +94,7 @@ export const faultText = {
     verb === "undo" ? "This step is not yours, or has been undone already." : "This step is not yours, or has been redone already.",
   otherName: () => "Comments and answers are written in one’s own name. Nothing was changed.",
   noRoom: (left: number, needed: number) =>
-    `The disk that holds the plan has ${left} MB left and needs ${needed} MB to save a change. Nothing was changed; make room on it and try again.`,
+    `The disk that holds the plan has ${left} MB left and needs ${needed} MB to save this: ${needed - left} MB are missing. Nothing was changed; make room on it and try again.`,
   nothingTo: (verb: string) => `There is nothing to ${verb}.`,
 } as const;
 

@@ -57,15 +57,22 @@ async function replacedBy(plan: Plan, onPart?: OnPart) {
 /** Replaces the plan and answers in lines of JSON: how far it is, and at last what came of it. */
 function replaceTelling(plan: Plan): Response {
   const encoder = new TextEncoder();
+  let hasLeft = false;
   const body = new ReadableStream<Uint8Array>({
     async start(lines) {
-      const tell = (line: object) => lines.enqueue(encoder.encode(`${JSON.stringify(line)}\n`));
+      // A client that leaves misses the answer. The plan is replaced all the same, or not at all: the trail says which.
+      const tell = (line: object) => {
+        if (!hasLeft) lines.enqueue(encoder.encode(`${JSON.stringify(line)}\n`));
+      };
       try {
         tell(await replacedBy(plan, (part) => tell({ part })));
       } catch (error) {
         tell({ faults: [failureOf(error).message] });
       }
-      lines.close();
+      if (!hasLeft) lines.close();
+    },
+    cancel() {
+      hasLeft = true;
     },
   });
   return new Response(body, { headers: { "content-type": "application/x-ndjson; charset=utf-8", "cache-control": "no-store" } });
