@@ -4,13 +4,13 @@ import { createLoader } from "nuqs/server";
 import { horizonOf, periodSettingsOf, todayOf } from "../core/calendar/horizon.ts";
 import { windowFrom } from "../ui/timeWindow.ts";
 import { type MoneyParams, moneyParams, moneyQueryOf } from "../views/money/moneyParams.ts";
-import { clockDay, currentAnswer, shownModel } from "./host.ts";
+import { clockDay, currentAnswer, shownPlan } from "./host.ts";
 
 export type SearchParams = Promise<Record<string, string | string[] | undefined>>;
 
 /** The time window that a page's URL states. */
 export async function windowOfPage(searchParams: SearchParams) {
-  const { plan } = await shownModel();
+  const plan = await shownPlan();
   const { from, to, by } = await searchParams;
   const one = (value: string | string[] | undefined) => (typeof value === "string" ? value : null);
   return windowFrom(one(from), one(to), one(by), todayOf(plan, clockDay()), horizonOf(plan), periodSettingsOf(plan));
@@ -26,7 +26,7 @@ const loadMoney = createLoader(moneyParams);
 
 /** What a page's URL asks of money. @param set What the page itself asks for in place of that. */
 export async function moneyAskedBy(searchParams: SearchParams, set: Partial<MoneyParams> = {}) {
-  const { plan } = await shownModel();
+  const plan = await shownPlan();
   const params = { ...loadMoney(await searchParams), ...set };
   return moneyQueryOf(params, await windowOfPage(searchParams), horizonOf(plan));
 }

@@ -1,21 +1,12 @@
 // Feeds of the plan as iCalendar, for a download or a subscription.
 import "server-only";
-import { assignmentsFeed, type Feed, leaveFeed } from "../core/answers/feeds.ts";
-import type { Model } from "../core/model.ts";
+import type { Feed } from "../core/answers/feeds.ts";
 import { writeCalendar } from "../interchange/ical.ts";
+import { filesReader } from "./host.ts";
 
-/** The kinds of feed: a person's assignments, and the leave of a team or, as "all", of everybody. */
-const feeds: Record<string, { read: (model: Model, id: string) => Feed | null; missing: string }> = {
-  people: { read: assignmentsFeed, missing: "There is nobody with this id." },
-  leave: { read: (model, id) => leaveFeed(model, id === "all" ? null : id), missing: "There is no team with this id." },
-};
-
-/** A feed, or why there is none of this kind and id. */
-export function findFeed(model: Model, kind: string, id: string): Feed | string {
-  const known = Object.hasOwn(feeds, kind) ? feeds[kind] : null;
-  if (!known) return `There are feeds of ${Object.keys(feeds).join(" and ")}, none of "${kind}".`;
-  return known.read(model, id) ?? known.missing;
-}
+/** A feed of the newest plan, or why there is none of this kind and id. */
+export const findFeed = async (of: string, id: string): Promise<Feed | string> =>
+  (await (await filesReader()).ask({ kind: "feed", of, id })).data;
 
 export function calendarResponse({ name, events }: Feed): Response {
   const stamp = `${new Date().toISOString().slice(0, 19)}Z`;

@@ -1,18 +1,16 @@
 // A table as a file, over the window that an address states.
 import "server-only";
 import type { AnswerOf, QueryOf, Question } from "../client/questions.ts";
-import { answer } from "../client/seen.ts";
 import { horizonOf, periodSettingsOf, todayOf } from "../core/calendar/horizon.ts";
 import type { Range } from "../core/calendar/periods.ts";
-import { modelUnder } from "../core/sketch/sketch.ts";
 import { writeCsv } from "../interchange/csv.ts";
 import { type TimeWindow, windowFrom } from "../ui/timeWindow.ts";
 import { CSV_TYPE, download, downloadWorkbook } from "./files.ts";
-import { BUILT_IN_USER, clockDay, currentModel } from "./host.ts";
+import { BUILT_IN_USER, clockDay, filesReader, openStore, planUnder } from "./host.ts";
 
 interface Shown {
   /** What the newest plan answers to a question, as a screen would show it. */
-  ask: <Q extends Question>(question: Q, query: QueryOf<Q>) => AnswerOf<Q>;
+  ask: <Q extends Question>(question: Q, query: QueryOf<Q>) => Promise<AnswerOf<Q>>;
   window: TimeWindow;
   horizon: Range;
   today: number;
@@ -28,18 +26,22 @@ interface Told {
 
 /** The rows of a table as CSV, or as XLSX where the address asks for that.
  * @param title Of the sheet of a workbook; in small letters the name of the file, with what it is of. */
-export async function tableFile(request: Request, title: string, tell: (shown: Shown) => Told): Promise<Response> {
+export async function tableFile(request: Request, title: string, tell: (shown: Shown) => Promise<Told>): Promise<Response> {
   const { searchParams } = new URL(request.url);
   const format = searchParams.get("format") ?? "csv";
   if (format !== "csv" && format !== "xlsx") return Response.json({ message: 'This table comes as "csv" or "xlsx".' }, { status: 400 });
-  const { model: planned } = await currentModel();
   const text = (name: string) => searchParams.get(name);
   // Whoever looks at a sketch takes with them what they see.
-  const model = modelUnder(planned, text("sketch"));
-  const [horizon, today] = [horizonOf(model.plan), todayOf(model.plan, clockDay())];
-  const window = windowFrom(text("from"), text("to"), text("by"), today, horizon, periodSettingsOf(model.plan));
-  const { rows, isMoney, of } = tell({
-    ask: (question, query) => answer(model, question, query, BUILT_IN_USER.sight),
+  const sketchId = text("sketch");
+  const plan = planUnder((await openStore()).snapshot().plan, sketchId);
+  const [horizon, today] = [horizonOf(plan), todayOf(plan, clockDay())];
+  const window = windowFrom(text("from"), text("to"), text("by"), today, horizon, periodSettingsOf(plan));
+  const reader = await filesReader();
+  const { rows, isMoney, of } = await tell({
+    ask: async <Q extends Question>(question: Q, query: QueryOf<Q>) => {
+      const { data } = await reader.ask({ kind: "ask", sketchId, question, query, sight: BUILT_IN_USER.sight, isText: false });
+      return data as AnswerOf<Q>;
+    },
     window,
     horizon,
     today,

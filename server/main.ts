@@ -12,6 +12,9 @@ import { PageSlots } from "./pageSlots.ts";
 
 /** One page waits for its data while the other is being made. While hundreds wait, an edit waits for these two alone. */
 const PAGE_LIMITS = { atOnce: 2, waiting: 200, milliseconds: 20_000, lingerMilliseconds: 250 };
+/** Files of the whole plan are calculated in a thread, one behind the other; each client's wait in a line of their own. */
+const FILE_LIMITS = { atOnce: 2, waiting: 20, milliseconds: 120_000, lingerMilliseconds: 250 };
+const CALCULATED = ["/api/board", "/api/horizon", "/api/money", "/api/changes/moved", "/api/feeds/"];
 /** How long a client may take to send a request, and how long a connection may stand still, in milliseconds. A stream of changes
  * sends a line more often. */
 const [HEAD_MS, REQUEST_MS, IDLE_MS] = [10_000, 60_000, 90_000];
@@ -44,6 +47,7 @@ const names = hostNames(process.env);
 const rates = new RateLimiterMemory(RATE);
 const formRates = new RateLimiterMemory(FORM_RATE);
 const pages = new PageSlots(PAGE_LIMITS);
+const files = new PageSlots(FILE_LIMITS);
 const application = next({ dev: isDev, hostname, port });
 
 function refuse(response: ServerResponse, { status, text }: Refusal): void {
@@ -53,6 +57,9 @@ function refuse(response: ServerResponse, { status, text }: Refusal): void {
 
 const isPage = ({ method = "", url = "" }: IncomingMessage): boolean =>
   (method === "GET" || method === "HEAD") && !url.startsWith("/api/") && !url.startsWith("/_next/") && !url.startsWith("/icon");
+
+const isCalculated = ({ method = "", url = "" }: IncomingMessage): boolean =>
+  method === "GET" && CALCULATED.some((path) => url.startsWith(path));
 
 const isWithin = (limit: RateLimiterMemory, address = ""): Promise<boolean> =>
   limit.consume(address).then(
@@ -74,10 +81,11 @@ async function answer(request: IncomingMessage, response: ServerResponse): Promi
   if (refusal) return refuse(response, refusal);
   if (isOfThisMachine(request)) delete headers["accept-encoding"];
   const handle = () => application.getRequestHandler()(request, response);
-  if (!isPage(request)) return handle();
+  const slots = isPage(request) ? pages : isCalculated(request) ? files : null;
+  if (!slots) return handle();
   const page = { response, socket, address: socket.remoteAddress ?? "" };
-  const isTaken = pages.take(page, () => handle().catch((error: unknown) => answerFailure(response, error)));
-  if (!isTaken) refuse(response, { status: 429, text: "Too many pages are asked for at once. Try again in a moment." });
+  const isTaken = slots.take(page, () => handle().catch((error: unknown) => answerFailure(response, error)));
+  if (!isTaken) refuse(response, { status: 429, text: "Too many pages or files are asked for at once. Try again in a moment." });
 }
 
 function answerFailure(response: ServerResponse, error: unknown): void {

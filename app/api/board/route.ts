@@ -10,7 +10,8 @@ const loadView = createLoader(viewParams);
 
 export function GET(request: Request): Promise<Response> {
   const params = loadView(new URL(request.url).searchParams);
-  return tableFile(request, "Balance", ({ ask, window }) => ({
-    rows: boardTable(ask("board", { ...window, open: [], view: boardViewOf(params), countsTasks: params.show === "tasks" }), params.show),
-  }));
+  return tableFile(request, "Balance", async ({ ask, window }) => {
+    const query = { ...window, open: [], view: boardViewOf(params), countsTasks: params.show === "tasks" };
+    return { rows: boardTable(await ask("board", query), params.show) };
+  });
 }

@@ -14,7 +14,7 @@ export async function GET(request: Request): Promise<Response> {
   const written = searchParams.get("cases") || null;
   if (written !== null && written.split(CASES_BETWEEN).length !== params.cases.length)
     return Response.json({ message: 'The cases of the pipeline could not be read. Write each as "ID:won:DAYS".' }, { status: 400 });
-  return tableFile(request, "Horizon", ({ ask, window, horizon, today }) => ({
-    rows: horizonFile(ask("horizon", horizonQueryOf(params, window, horizon, today)), params.by),
+  return tableFile(request, "Horizon", async ({ ask, window, horizon, today }) => ({
+    rows: horizonFile(await ask("horizon", horizonQueryOf(params, window, horizon, today)), params.by),
   }));
 }

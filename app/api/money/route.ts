@@ -12,9 +12,9 @@ export function GET(request: Request): Promise<Response> {
   const { searchParams } = new URL(request.url);
   const isCashFlow = searchParams.get("table") === "cash-flow";
   const params = { ...loadParams(searchParams), ...(isCashFlow && cashSettings) };
-  return tableFile(request, isCashFlow ? "Cash flow" : "Money", ({ ask, window, horizon }) => {
+  return tableFile(request, isCashFlow ? "Cash flow" : "Money", async ({ ask, window, horizon }) => {
     const query = moneyQueryOf(params, window, horizon);
-    const money = ask("money", query);
+    const money = await ask("money", query);
     return { rows: moneyFile(money, query), isMoney: true, of: moneyFileOf(money) };
   });
 }

@@ -1,8 +1,6 @@
 // What a step of the trail moved: the plan before it against the plan after it.
 import { sinceOf } from "../../../../client/messages.ts";
-import { buildModel } from "../../../../core/model.ts";
-import { movesOf } from "../../../../core/schedule/moves.ts";
-import { openStore } from "../../../host.ts";
+import { filesReader, openStore } from "../../../host.ts";
 
 export const dynamic = "force-dynamic";
 
@@ -13,5 +11,6 @@ export async function GET(request: Request): Promise<Response> {
   const after = await store.planAt(revision);
   const before = after && (await store.planAt(revision - 1));
   if (!before) return Response.json({ message: "The plan as it was then is not kept any longer." }, { status: 404 });
-  return Response.json(movesOf(buildModel(before), buildModel(after)), { headers: { "cache-control": "private, max-age=3600" } });
+  const moved = await (await filesReader()).ask({ kind: "moved", before: JSON.stringify(before), after: JSON.stringify(after) });
+  return Response.json(moved.data, { headers: { "cache-control": "private, max-age=3600" } });
 }

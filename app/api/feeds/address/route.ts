@@ -1,14 +1,14 @@
 // The address of a feed, told to the application's own pages; and all of them made anew.
 import { feedSecret, renewSecret } from "../../../../store/secrets.ts";
 import { findFeed } from "../../../feeds.ts";
-import { currentModel, folderOfData } from "../../../host.ts";
+import { folderOfData } from "../../../host.ts";
 
 export const dynamic = "force-dynamic";
 
 export async function GET(request: Request): Promise<Response> {
   const { searchParams } = new URL(request.url);
   const [kind, id] = [searchParams.get("kind") ?? "", searchParams.get("id") ?? ""];
-  const feed = findFeed((await currentModel()).model, kind, id);
+  const feed = await findFeed(kind, id);
   if (typeof feed === "string") return Response.json({ message: feed }, { status: 404 });
   const secret = await feedSecret(folderOfData(), `${kind}/${id}`);
   const path = `/api/feeds/${kind}/${encodeURIComponent(id)}/${secret}.ics`;

@@ -1,7 +1,7 @@
 // A feed at its own address, which nobody can guess.
 import { isFeedSecret } from "../../../../../../store/secrets.ts";
 import { calendarResponse, findFeed } from "../../../../../feeds.ts";
-import { currentModel, folderOfData } from "../../../../../host.ts";
+import { folderOfData } from "../../../../../host.ts";
 
 export const dynamic = "force-dynamic";
 
@@ -13,6 +13,6 @@ export async function GET(_: Request, { params }: { params: Promise<{ kind: stri
       { message: "This address is not, or no longer, that of a feed. Copy it anew from the application." },
       { status: 404 },
     );
-  const feed = findFeed((await currentModel()).model, kind, id);
+  const feed = await findFeed(kind, id);
   return typeof feed === "string" ? Response.json({ message: feed }, { status: 404 }) : calendarResponse(feed);
 }

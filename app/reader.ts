@@ -1,0 +1,106 @@
+// A thread that answers questions about the newest plan. It is told what has changed before it is asked.
+import { Worker } from "node:worker_threads";
+import type { Change } from "../core/edits/change.ts";
+import type { Snapshot } from "../store/planStore.ts";
+import type { PlanOrder, ReaderOrder, ReaderQuestion, ReaderReply, ReaderResults } from "./readerOrders.ts";
+
+/** The part of the store that it reads. */
+export interface PlanSource {
+  snapshot(): Pick<Snapshot, "plan" | "revision">;
+  changesSince(revision: number): Change[] | null;
+}
+
+interface Waiting {
+  resolve: (data: unknown) => void;
+  reject: (error: Error) => void;
+}
+
+export class Reader {
+  #worker: Worker | null = null;
+  /** The revision that the thread has been told. */
+  #told = -1;
+  #number = 0;
+  #idle: NodeJS.Timeout | null = null;
+  readonly #waiting = new Map<number, Waiting>();
+
+  /** @param script The program of the thread, bundled.
+   * @param idleMs The thread ends when nothing has been asked for so long, and gives its memory back; never where it is left out. */
+  constructor(
+    private readonly source: PlanSource,
+    private readonly script: string,
+    private readonly idleMs?: number,
+  ) {}
+
+  /** Asks about the newest plan. @returns The answer, and the revision that it is about. */
+  async ask<K extends ReaderQuestion["kind"]>(
+    question: Extract<ReaderQuestion, { kind: K }>,
+  ): Promise<{ revision: number; data: ReaderResults[K] }> {
+    const worker = this.#running();
+    const revision = this.#tellNewest(worker);
+    const number = ++this.#number;
+    const data = await new Promise<unknown>((resolve, reject) => {
+      this.#waiting.set(number, { resolve, reject });
+      this.#post(worker, { ...question, number });
+    });
+    return { revision, data: data as ReaderResults[K] };
+  }
+
+  /** Has the thread build the model before somebody asks. */
+  warm(): void {
+    this.#tellNewest(this.#running());
+  }
+
+  async end(): Promise<void> {
+    const worker = this.#worker;
+    this.#forget();
+    await worker?.terminate();
+  }
+
+  #running(): Worker {
+    if (this.#idle) clearTimeout(this.#idle);
+    this.#idle = null;
+    if (this.#worker) return this.#worker;
+    const worker = new Worker(this.script);
+    // The server may end while the thread waits.
+    worker.unref();
+    worker.on("message", (reply: ReaderReply) => this.#hear(reply));
+    const fail = (error: Error) => {
+      if (this.#worker !== worker) return;
+      const waiting = [...this.#waiting.values()];
+      this.#forget();
+      for (const { reject } of waiting) reject(error);
+    };
+    worker.once("error", fail);
+    worker.once("exit", () => fail(new Error("The thread that answers questions has ended.")));
+    this.#worker = worker;
+    return worker;
+  }
+
+  #tellNewest(worker: Worker): number {
+    const { plan, revision } = this.source.snapshot();
+    if (revision === this.#told) return revision;
+    const changes = this.#told < 0 ? null : this.source.changesSince(this.#told);
+    const order: PlanOrder = changes ? { kind: "changes", revision, changes } : { kind: "plan", revision, text: JSON.stringify(plan) };
+    this.#post(worker, order);
+    this.#told = revision;
+    return revision;
+  }
+
+  #post(worker: Worker, order: ReaderOrder): void {
+    worker.postMessage(order);
+  }
+
+  #hear(reply: ReaderReply): void {
+    const waiting = this.#waiting.get(reply.number);
+    this.#waiting.delete(reply.number);
+    if ("error" in reply) waiting?.reject(new Error(reply.error));
+    else waiting?.resolve(reply.data);
+    if (this.#waiting.size === 0 && this.idleMs !== undefined) this.#idle = setTimeout(() => void this.end(), this.idleMs).unref();
+  }
+
+  #forget(): void {
+    this.#worker = null;
+    this.#told = -1;
+    this.#waiting.clear();
+  }
+}

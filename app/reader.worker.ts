@@ -1,0 +1,53 @@
+// Answers questions about the newest plan in a thread of its own: whatever it takes, edits and other requests go on.
+import { parentPort } from "node:worker_threads";
+import { KeptAnswers } from "../client/keptAnswers.ts";
+import { ofPlanItself } from "../client/questions.ts";
+import { answer } from "../client/seen.ts";
+import { applyChanges } from "../core/edits/change.ts";
+import { buildModel, type Model } from "../core/model.ts";
+import { messageOf } from "../core/plan/errors.ts";
+import { movesOf } from "../core/schedule/moves.ts";
+import { modelUnder } from "../core/sketch/sketch.ts";
+import { updateModel } from "../core/update.ts";
+import { findFeed } from "./feedKinds.ts";
+import type { PlanOrder, ReaderOrder, ReaderQuestion } from "./readerOrders.ts";
+
+/** The newest plan with all that follows from it, and the answers that were given about it, by sketch. */
+let newest: { model: Model; answers: Map<string | null, KeptAnswers> } | null = null;
+
+function follow(order: PlanOrder): void {
+  if (order.kind === "plan") newest = { model: buildModel(JSON.parse(order.text)), answers: new Map() };
+  else if (newest)
+    newest = { model: updateModel(newest.model, applyChanges(newest.model.plan, order.changes), order.changes), answers: new Map() };
+}
+
+function resultOf(order: ReaderQuestion): unknown {
+  if (order.kind === "moved") return movesOf(buildModel(JSON.parse(order.before)), buildModel(JSON.parse(order.after)));
+  if (!newest) throw new Error("There is no plan yet.");
+  return order.kind === "feed" ? findFeed(newest.model, order.of, order.id) : answered(newest, order);
+}
+
+function answered(
+  { model, answers }: NonNullable<typeof newest>,
+  { sketchId, question, query, sight, isText }: Extract<ReaderQuestion, { kind: "ask" }>,
+): unknown {
+  const shown = modelUnder(model, sketchId);
+  // A sketch that is not there shows the plan itself, so that made-up addresses take no memory.
+  const place = shown === model ? null : sketchId;
+  const kept = answers.get(place) ?? new KeptAnswers();
+  answers.set(place, kept);
+  const key = JSON.stringify([query, sight]);
+  const of = ofPlanItself.has(question) ? model : shown;
+  const data = kept.of(question, key, () => answer(of, question, query as never, sight));
+  return isText ? kept.of(question, `${key} as text`, () => JSON.stringify(data)) : data;
+}
+
+parentPort?.on("message", (order: ReaderOrder) => {
+  if (order.kind === "plan" || order.kind === "changes") return follow(order);
+  const { number } = order;
+  try {
+    parentPort?.postMessage({ number, data: resultOf(order) });
+  } catch (error) {
+    parentPort?.postMessage({ number, error: messageOf(error) });
+  }
+});

@@ -1,0 +1,37 @@
+// What the server and the thread that answers questions say to each other.
+import type { Question } from "../client/questions.ts";
+import type { Feed } from "../core/answers/feeds.ts";
+import type { MoneySight } from "../core/cost/sight.ts";
+import type { Change } from "../core/edits/change.ts";
+import type { movesOf } from "../core/schedule/moves.ts";
+
+/** The newest plan, as a whole or by what has changed. It comes before the question that needs it. */
+export type PlanOrder =
+  | { kind: "plan"; revision: number; text: string }
+  | { kind: "changes"; revision: number; changes: readonly Change[] };
+
+export type ReaderQuestion =
+  | {
+      kind: "ask";
+      /** The sketch on top of the plan; null for the plan itself. */
+      sketchId: string | null;
+      question: Question;
+      query: unknown;
+      sight: MoneySight;
+      /** True for an answer as JSON text. */
+      isText: boolean;
+    }
+  | { kind: "feed"; of: string; id: string }
+  /** Two plans as JSON. */
+  | { kind: "moved"; before: string; after: string };
+
+export type ReaderOrder = PlanOrder | (ReaderQuestion & { number: number });
+
+export interface ReaderResults {
+  /** The answer, or its text. */
+  ask: unknown;
+  feed: Feed | string;
+  moved: ReturnType<typeof movesOf>;
+}
+
+export type ReaderReply = { number: number; data: unknown } | { number: number; error: string };
