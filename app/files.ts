@@ -1,7 +1,7 @@
 // Work on files, in processes of their own: its results, and the answer where a file cannot be read.
 import "server-only";
 import { join } from "node:path";
-import { hasCode, messageOf } from "../core/plan/errors.ts";
+import { codeOf, hasCode, messageOf } from "../core/plan/errors.ts";
 import { FileWork } from "../interchange/fileWork.ts";
 import type { TextTable } from "../interchange/textTable.ts";
 import { logFailure } from "./log.ts";
@@ -35,6 +35,8 @@ export function failureOf(error: unknown): { status: number; message: string } {
   if (hasCode(error, "tooLarge")) return { status: 413, message: messageOf(error) };
   if (hasCode(error, "unreadableFile")) return { status: 422, message: messageOf(error) };
   if (hasCode(error, "tooMuchAtOnce", "noRoom", "storeClosed")) return { status: 503, message: messageOf(error) };
+  // The client has left before its request had come as a whole: nobody reads the answer.
+  if (codeOf(error) === "ECONNRESET") return { status: 400, message: "The request did not come as a whole. Nothing was changed." };
   logFailure(error);
   return { status: 500, message: "This could not be done, for a reason that the server has written to its log. Nothing was changed." };
 }

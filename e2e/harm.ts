@@ -207,10 +207,14 @@ await refuse(new Answered(plan.tasks.map(({ id }) => id)));
 for (let round = 0; !isOver(); round++) {
   const harm = round < harms.length ? harms[round] : random.pick(harms);
   server = await harm(server, answered);
-  if (/\n\s+at .*:\d+:\d+/.test(server.said())) counts.traces++;
+  if (/\n\s+at .*:\d+:\d+/.test(server.said())) {
+    counts.traces++;
+    if (process.env.HARM_LOG) console.log(server.said());
+  }
 }
 await server.stop();
-await answered.check((server = await startServer(server.folder)), "the end");
+server = await startServer(server.folder);
+await answered.check(server, "the end");
 await server.stop();
 rmSync(server.folder, { recursive: true });
 await takeDown();

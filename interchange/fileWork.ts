@@ -1,5 +1,6 @@
 // Sends work on files to a process with limits of time and memory: a file that would stop the server stops that process alone.
 import { type ChildProcess, fork } from "node:child_process";
+import { constants, setPriority } from "node:os";
 import pLimit, { type LimitFunction } from "p-limit";
 import { CodedError } from "../core/plan/errors.ts";
 import { WORK_LIMITS } from "../core/plan/limits.ts";
@@ -32,9 +33,12 @@ export class FileWork {
   ) {
     this.#turns = pLimit(limits.atOnce);
     const execArgv = [`--max-old-space-size=${limits.megabytes}`];
-    this.#processes = new FileProcesses(() =>
-      fork(script, { serialization: "advanced", execArgv, stdio: ["ignore", "ignore", "ignore", "ipc"] }),
-    );
+    this.#processes = new FileProcesses(() => {
+      const child = fork(script, { serialization: "advanced", execArgv, stdio: ["ignore", "ignore", "ignore", "ipc"] });
+      // Edits and pages come first where there are few cores.
+      if (child.pid !== undefined) setPriority(child.pid, constants.priority.PRIORITY_BELOW_NORMAL);
+      return child;
+    });
   }
 
   /** Does one job. It is answered at once where it is called off or given up; its place is free only when its process has ended.

@@ -53,11 +53,11 @@ export async function readEntryAbout(sql: Sql, revision: number): Promise<TrailE
 /** All steps since a plan was last opened as a whole, without what they changed. */
 export async function readSteps(sql: Sql): Promise<TrailStep[]> {
   const [{ steps }] = await sql.query<{ steps: string | null }>(
-    `select json_agg(json_build_object('revision', revision, 'kind', kind, 'of', of_revision, 'words', words, 'maker', maker)
-       order by revision)::text as steps
+    `select json_agg(json_build_array(revision, kind, of_revision, words, maker) order by revision)::text as steps
      from trail where revision > (select coalesce(max(revision), 0) from trail where kind = 'replace')`,
   );
-  return JSON.parse(steps ?? "[]");
+  const rows: [number, TrailStep["kind"], number | null, string, string | null][] = JSON.parse(steps ?? "[]");
+  return rows.map(([revision, kind, of, words, maker]) => ({ revision, kind, of, words, maker }));
 }
 
 /** The revision of the entry with this key; null where there is none. */
