@@ -54,6 +54,12 @@ test("a workbook that unpacks to much more than it is, is given up while it is u
   await expect(read(bomb, "bomb.xlsx")).rejects.toThrow(/unpacks to more than 150 MB/);
 });
 
+test("a workbook with entities of its own is refused in a plain sentence", async () => {
+  const cell = '<row r="1"><c r="A1" t="inlineStr"><is><t>&big;</t></is></c></row>';
+  const declared = sheet(cell).replace("?>", '?><!DOCTYPE worksheet [<!ENTITY big "lol">]>');
+  await expect(read(await workbook(declared), "a.xlsx")).rejects.toThrow(/^This workbook declares entities of its own/);
+});
+
 test("rows, columns and cells are counted while a text is read", async () => {
   await expect(read(`a\n${"1\n".repeat(60_000)}`, "a.csv")).rejects.toThrow(/more than 50,000 rows/);
   await expect(read(`a\n${"1,".repeat(1_000_000)}\n`, "a.csv")).rejects.toThrow(/more than 500 columns in row 2/);

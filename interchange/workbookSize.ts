@@ -7,7 +7,12 @@ import { UnreadableFile } from "./textTable.ts";
 /** Pieces so small that even the best packed one unpacks to some megabytes. */
 const PIECE_BYTES = 16_384;
 
-/** @throws {UnreadableFile} where a workbook is larger than is read. */
+/** A document type comes before the first element. */
+const HEAD_LETTERS = 4_000;
+const DECLARES =
+  "This workbook declares entities of its own, which no spreadsheet program does. Open it in one, save it again, and import that file.";
+
+/** @throws {UnreadableFile} where a workbook declares entities or is larger than is read. */
 export function checkWorkbook(bytes: Uint8Array): void {
   let unpacked = 0;
   let sheets = 0;
@@ -15,10 +20,17 @@ export function checkWorkbook(bytes: Uint8Array): void {
   const unzip = new Unzip((file) => {
     const reach = /^xl\/worksheets\/[^/]+\.xml$/.test(file.name) ? new Reach() : null;
     if (reach) sheets++;
+    let isHead = true;
     file.ondata = (error, piece) => {
       failure ??= error;
       unpacked += piece?.length ?? 0;
-      if (!failure && piece) reach?.read(Buffer.from(piece.buffer, piece.byteOffset, piece.length).toString("latin1"));
+      if (failure || !piece) return;
+      if (!reach && !isHead) return;
+      const text = Buffer.from(piece.buffer, piece.byteOffset, piece.length).toString("latin1");
+      // Spreadsheet programs write no document type; one that declares entities would stand for other text than is written.
+      if (isHead && text.slice(0, HEAD_LETTERS).includes("<!DOCTYPE")) failure ??= new UnreadableFile(DECLARES);
+      isHead = false;
+      reach?.read(text);
     };
     file.start();
   });

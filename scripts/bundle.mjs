@@ -1,5 +1,5 @@
 // Bundles what runs by itself into one file each, so that it starts at once: the roster command, the server, and the
-// threads that read files and even out. Makes the database with nothing in it that a new data folder begins with.
+// threads and processes that answer questions, read files and even out. Makes the database with nothing in it that a new data folder begins with.
 import { chmod } from "node:fs/promises";
 import { resolve } from "node:path";
 import { build } from "esbuild";

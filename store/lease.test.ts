@@ -3,9 +3,10 @@ import { mkdirSync, mkdtempSync, readFileSync, rmSync, utimesSync, writeFileSync
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import { NOW, storeScene } from "../tests/storeScene.ts";
+import { migrations, NOW, storeScene } from "../tests/storeScene.ts";
 import { takeFolder } from "./lease.ts";
 import { FolderInUse, lockFolder } from "./lock.ts";
+import { PlanStore } from "./planStore.ts";
 
 const times = { stale: 2_000, renew: 1_000 };
 const PATIENCE = { timeout: 20_000, interval: 50 };
@@ -78,6 +79,9 @@ test("a damaged version file and a folder that is none are named, with the way o
   const path = join(scene.folder, "version.json");
   writeFileSync(path, "{");
   await expect(scene.open()).rejects.toThrow(/The file .*version\.json is damaged\. Put it back from a backup/);
+  await expect(PlanStore.open(join(path, "inside"), migrations)).rejects.toThrow(
+    /The data folder .*inside cannot be written .*Give this user the right to write there/,
+  );
   rmSync(path);
   scene.store = await scene.open();
 });
