@@ -3,7 +3,6 @@ import "server-only";
 import { join } from "node:path";
 import { codeOf, hasCode, messageOf } from "../core/plan/errors.ts";
 import { FileWork } from "../interchange/fileWork.ts";
-import type { TextTable } from "../interchange/textTable.ts";
 import { logFailure } from "./log.ts";
 import { ofProcess } from "./ofProcess.ts";
 
@@ -19,10 +18,11 @@ export function download(body: BodyInit, name: string, type: string): Response {
 export const CSV_TYPE = "text/csv; charset=utf-8";
 const XLSX_TYPE = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
 
-/** Tables as a workbook to be saved, or why it cannot be written. */
-export async function downloadWorkbook(tables: readonly TextTable[], name: string, signal: AbortSignal): Promise<Response> {
+/** Tables as a workbook to be saved, or why it cannot be written.
+ * @param tables As JSON of a list of `TextTable`. */
+export async function downloadWorkbook(tables: string, name: string, signal: AbortSignal): Promise<Response> {
   try {
-    const bytes = await fileWork().do<"writeXlsx">({ kind: "writeXlsx", tables: JSON.stringify(tables) }, signal);
+    const bytes = await fileWork().do<"writeXlsx">({ kind: "writeXlsx", tables }, signal);
     return download(bytes, name, XLSX_TYPE);
   } catch (error) {
     const { status, message } = failureOf(error);

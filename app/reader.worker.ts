@@ -9,11 +9,18 @@ import { messageOf } from "../core/plan/errors.ts";
 import { movesOf } from "../core/schedule/moves.ts";
 import { modelUnder } from "../core/sketch/sketch.ts";
 import { updateModel } from "../core/update.ts";
+import { writeCsv } from "../interchange/csv.ts";
+import { boardTable } from "../views/balance/boardTable.ts";
 import { findFeed } from "./feedKinds.ts";
 import type { PlanOrder, ReaderOrder, ReaderQuestion } from "./readerOrders.ts";
 
 /** The newest plan with all that follows from it, and the answers that were given about it, by sketch. */
-let newest: { model: Model; answers: Map<string | null, KeptAnswers> } | null = null;
+interface Newest {
+  model: Model;
+  answers: Map<string | null, KeptAnswers>;
+}
+
+let newest: Newest | null = null;
 
 function follow(order: PlanOrder): void {
   if (order.kind === "plan") newest = { model: buildModel(JSON.parse(order.text)), answers: new Map() };
@@ -24,11 +31,12 @@ function follow(order: PlanOrder): void {
 function resultOf(order: ReaderQuestion): unknown {
   if (order.kind === "moved") return movesOf(buildModel(JSON.parse(order.before)), buildModel(JSON.parse(order.after)));
   if (!newest) throw new Error("There is no plan yet.");
+  if (order.kind === "boardFile") return boardFile(newest, order);
   return order.kind === "feed" ? findFeed(newest.model, order.of, order.id) : answered(newest, order);
 }
 
 function answered(
-  { model, answers }: NonNullable<typeof newest>,
+  { model, answers }: Newest,
   { sketchId, question, query, sight, isText }: Extract<ReaderQuestion, { kind: "ask" }>,
 ): unknown {
   const shown = modelUnder(model, sketchId);
@@ -40,6 +48,14 @@ function answered(
   const of = ofPlanItself.has(question) ? model : shown;
   const data = kept.of(question, key, () => answer(of, question, query as never, sight));
   return isText ? kept.of(question, `${key} as text`, () => JSON.stringify(data)) : data;
+}
+
+function boardFile(
+  { model }: Newest,
+  { sketchId, query, measure, sight, format, title }: Extract<ReaderQuestion, { kind: "boardFile" }>,
+): string {
+  const rows = boardTable(answer(modelUnder(model, sketchId), "board", query, sight), measure);
+  return format === "csv" ? writeCsv(rows) : JSON.stringify([{ name: title, rows }]);
 }
 
 parentPort?.on("message", (order: ReaderOrder) => {

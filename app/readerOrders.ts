@@ -1,9 +1,11 @@
 // What the server and the thread that answers questions say to each other.
 import type { Question } from "../client/questions.ts";
+import type { BoardQuery } from "../core/answers/board.ts";
 import type { Feed } from "../core/answers/feeds.ts";
 import type { MoneySight } from "../core/cost/sight.ts";
 import type { Change } from "../core/edits/change.ts";
 import type { movesOf } from "../core/schedule/moves.ts";
+import type { Measure } from "../views/balance/balanceParams.ts";
 
 /** The newest plan, as a whole or by what has changed. It comes before the question that needs it. */
 export type PlanOrder =
@@ -21,6 +23,16 @@ export type ReaderQuestion =
       /** True for an answer as JSON text. */
       isText: boolean;
     }
+  /** The board as a file: it has a million cells where it is by day, which are written where they are calculated. */
+  | {
+      kind: "boardFile";
+      sketchId: string | null;
+      query: BoardQuery;
+      measure: Measure;
+      sight: MoneySight;
+      format: "csv" | "xlsx";
+      title: string;
+    }
   | { kind: "feed"; of: string; id: string }
   /** Two plans as JSON. */
   | { kind: "moved"; before: string; after: string };
@@ -30,6 +42,8 @@ export type ReaderOrder = PlanOrder | (ReaderQuestion & { number: number });
 export interface ReaderResults {
   /** The answer, or its text. */
   ask: unknown;
+  /** CSV, or the tables of a workbook as JSON. */
+  boardFile: string;
   feed: Feed | string;
   moved: ReturnType<typeof movesOf>;
 }

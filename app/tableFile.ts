@@ -7,8 +7,12 @@ import { writeCsv } from "../interchange/csv.ts";
 import { type TimeWindow, windowFrom } from "../ui/timeWindow.ts";
 import { CSV_TYPE, download, downloadWorkbook } from "./files.ts";
 import { BUILT_IN_USER, clockDay, filesReader, openStore, planUnder } from "./host.ts";
+import type { Reader } from "./reader.ts";
 
 interface Shown {
+  format: "csv" | "xlsx";
+  sketchId: string | null;
+  reader: Reader;
   /** What the newest plan answers to a question, as a screen would show it. */
   ask: <Q extends Question>(question: Q, query: QueryOf<Q>) => Promise<AnswerOf<Q>>;
   window: TimeWindow;
@@ -16,13 +20,12 @@ interface Shown {
   today: number;
 }
 
-/** What a table says, and over what. */
-interface Told {
-  rows: string[][];
+/** The rows of a table, or its file as the reader has written it; and what it is about. */
+type Told = ({ rows: string[][] } | { written: string }) & {
   isMoney?: boolean;
   /** Added to the name of the file, such as the project and the range. */
   of?: string;
-}
+};
 
 /** The rows of a table as CSV, or as XLSX where the address asks for that.
  * @param title Of the sheet of a workbook; in small letters the name of the file, with what it is of. */
@@ -37,7 +40,10 @@ export async function tableFile(request: Request, title: string, tell: (shown: S
   const [horizon, today] = [horizonOf(plan), todayOf(plan, clockDay())];
   const window = windowFrom(text("from"), text("to"), text("by"), today, horizon, periodSettingsOf(plan));
   const reader = await filesReader();
-  const { rows, isMoney, of } = await tell({
+  const told = await tell({
+    format,
+    sketchId,
+    reader,
     ask: async <Q extends Question>(question: Q, query: QueryOf<Q>) => {
       const { data } = await reader.ask({ kind: "ask", sketchId, question, query, sight: BUILT_IN_USER.sight, isText: false });
       return data as AnswerOf<Q>;
@@ -46,9 +52,11 @@ export async function tableFile(request: Request, title: string, tell: (shown: S
     horizon,
     today,
   });
+  const { isMoney, of } = told;
   const name = `${[title, ...(of === undefined ? [] : [of])].map(fileWord).join("-")}.${format}`;
-  if (format === "csv") return download(writeCsv(rows), name, CSV_TYPE);
-  return downloadWorkbook([{ name: title, rows, ...(isMoney && { isMoney }) }], name, request.signal);
+  if (format === "csv") return download("written" in told ? told.written : writeCsv(told.rows), name, CSV_TYPE);
+  const tables = "written" in told ? told.written : JSON.stringify([{ name: title, rows: told.rows, ...(isMoney && { isMoney }) }]);
+  return downloadWorkbook(tables, name, request.signal);
 }
 
 /** A text as a part of a file name: small letters, digits and dashes. */

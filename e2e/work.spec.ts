@@ -66,6 +66,15 @@ test("a pasted list becomes a tree in one step, and rows move and nest by keyboa
   await expect(page.locator("[data-task]")).toHaveCount(before);
 });
 
+test("a project outside the time shown moves the window to its start, once", async ({ page }) => {
+  await open(page, "/work/tidepool?from=2027-09-06&to=2027-10-31&by=week");
+  await expect(page).toHaveURL(/from=2026-11-30&to=2027-01-24/);
+  await expect(page.locator('[data-task="tidepool-concept"] [data-chart], [data-task] [data-chart]').first()).toBeVisible();
+  await page.getByRole("slider", { name: "Time window" }).focus();
+  for (let step = 0; step < 40; step++) await page.keyboard.press("ArrowRight");
+  await expect(page).toHaveURL(/from=2027-0[89]/);
+});
+
 test("a table with headers is pasted by its columns: weeks, decimal commas, people and what a task follows", async ({ page }) => {
   await open(page, `/work/orchard?${SPRING}`);
   await page.getByLabel("Write a task").focus();

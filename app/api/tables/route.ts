@@ -19,7 +19,11 @@ export async function GET(request: Request): Promise<Response> {
   const names = asked === "all" ? tableNames : tableNames.filter((name) => name === asked);
   if (names.length === 0) return refuse(404, `There is no table "${asked}"; there are ${tableNames.join(", ")}.`);
   if (format === "xlsx")
-    return downloadWorkbook(await tablesOf(names, isTemplate), `${asked}${isTemplate ? "-template" : ""}.xlsx`, request.signal);
+    return downloadWorkbook(
+      JSON.stringify(await tablesOf(names, isTemplate)),
+      `${asked}${isTemplate ? "-template" : ""}.xlsx`,
+      request.signal,
+    );
   if (format !== "csv" || names.length > 1) return refuse(400, 'A table comes as "csv" or "xlsx"; all together only as "xlsx".');
   const [table] = await tablesOf(names, isTemplate);
   return download(writeCsv(table.rows), `${asked}${isTemplate ? "-template" : ""}.csv`, CSV_TYPE);
