@@ -1,5 +1,6 @@
 // The server's hold on the plan: one store in this process, and threads that answer questions about its newest revision.
 import "server-only";
+import { watchFile } from "node:fs";
 import { join } from "node:path";
 import { formatISO } from "date-fns";
 import { comeAsText, type Initial } from "../client/initial.ts";
@@ -50,8 +51,11 @@ async function open(): Promise<Host> {
   if (store.isNew) await store.replace(store.snapshot().plan, BUILT_IN_USER.id, new Date().toISOString());
   const script = join(/*turbopackIgnore: true*/ process.cwd(), "dist/reader.mjs");
   const pages = new Reader(store, script);
+  const files = new Reader(store, script, IDLE_MS);
   pages.warm();
-  return { store, pages, files: new Reader(store, script, IDLE_MS), text: null };
+  // While somebody develops, the thread begins again with the program that has been bundled anew.
+  if (process.env.NODE_ENV === "development") watchFile(script, { interval: 500 }, () => void Promise.all([pages.end(), files.end()]));
+  return { store, pages, files, text: null };
 }
 
 /** The store of this process. */

@@ -2,7 +2,7 @@
 import type { Locator, Page } from "@playwright/test";
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
-import { choose, goTo, sheetOf, untilSaved } from "./pages.ts";
+import { choose, goTo, load, sheetOf, untilSaved } from "./pages.ts";
 import type { Server } from "./server.ts";
 
 let server: Server;
@@ -66,9 +66,13 @@ test("a pasted list becomes a tree in one step, and rows move and nest by keyboa
   await expect(page.locator("[data-task]")).toHaveCount(before);
 });
 
-test("a project outside the time shown moves the window to its start, once", async ({ page }) => {
-  await open(page, "/work/tidepool?from=2027-09-06&to=2027-10-31&by=week");
-  await expect(page).toHaveURL(/from=2026-11-30&to=2027-01-24/);
+test("a project outside the time shown moves the window to its start, once, by a link and by its address", async ({ page }) => {
+  const far = "/work/tidepool?from=2027-09-06&to=2027-10-31&by=week";
+  await load(page, server, `/work/orchard?${SPRING}`);
+  await open(page, far);
+  await expect(page).toHaveURL(/tidepool\?from=2026-11-30&to=2027-01-24/);
+  await load(page, server, far);
+  await expect(page).toHaveURL(/tidepool\?from=2026-11-30&to=2027-01-24/);
   await expect(page.locator('[data-task="tidepool-concept"] [data-chart], [data-task] [data-chart]').first()).toBeVisible();
   await page.getByRole("slider", { name: "Time window" }).focus();
   for (let step = 0; step < 40; step++) await page.keyboard.press("ArrowRight");

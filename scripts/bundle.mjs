@@ -17,11 +17,14 @@ const packsByNode = {
   },
 };
 
+/** The thread that answers questions; while somebody develops it is bundled again as files change. */
+export const reader = { ...common, entryPoints: ["app/reader.worker.ts"], outfile: "dist/reader.mjs", packages: "external" };
+
 const command = "dist/roster.mjs";
 await Promise.all([
   build({ ...common, entryPoints: ["cli/main.ts"], outfile: command, banner: { js: "#!/usr/bin/env node" } }),
   build({ ...common, entryPoints: ["app/evenOut.worker.ts"], outfile: "dist/evenOut.mjs", packages: "external" }),
-  build({ ...common, entryPoints: ["app/reader.worker.ts"], outfile: "dist/reader.mjs", packages: "external" }),
+  build(reader),
   build({ ...common, entryPoints: ["server/main.ts"], outfile: "dist/server.mjs", packages: "external" }),
   build({
     ...common,

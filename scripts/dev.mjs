@@ -6,6 +6,8 @@ import { serve } from "./serve.mjs";
 const env = { ROSTER_DATA: process.env.ROSTER_DATA ?? ".data/demo" };
 
 await installPackages();
-await run(process.execPath, ["scripts/bundle.mjs"]);
+const { context } = await import("esbuild");
+const { reader } = await import("./bundle.mjs");
+await (await context(reader)).watch();
 await run(process.execPath, ["--import", "tsx", "demo/load.ts"], env);
 serve("dev", env);

@@ -10,8 +10,6 @@ import { hostNames, PUBLIC_FORM, type Refusal, refusalOf } from "./guard.ts";
 import { isOfThisMachine } from "./packing.ts";
 import { PageSlots } from "./pageSlots.ts";
 
-/** One page waits for its data while the other is being made. While hundreds wait, an edit waits for these two alone. */
-const PAGE_LIMITS = { atOnce: 2, waiting: 200, milliseconds: 20_000, lingerMilliseconds: 250 };
 /** Files of the whole plan are calculated in a thread, one behind the other; each client's wait in a line of their own. */
 const FILE_LIMITS = { atOnce: 2, waiting: 20, milliseconds: 120_000, lingerMilliseconds: 250 };
 const CALCULATED = ["/api/board", "/api/horizon", "/api/money", "/api/changes/moved", "/api/feeds/"];
@@ -29,6 +27,11 @@ const FORM_RATE = { points: Number(process.env.ROSTER_MOST_ENQUIRIES) || 6, dura
 setFlagsFromString("--wasm-tiering-budget=200000000");
 
 const isDev = process.argv.includes("dev");
+
+/** One page waits for its data while the other is being made. While hundreds wait, an edit waits for these two alone. While somebody
+ * develops, a page is compiled when it is first asked for. */
+const PAGE_LIMITS = { atOnce: 2, waiting: 200, milliseconds: isDev ? 300_000 : 20_000, lingerMilliseconds: 250 };
+
 const hostname = process.env.HOST ?? "127.0.0.1";
 const port = Number(process.env.PORT ?? 3000);
 

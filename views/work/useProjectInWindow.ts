@@ -13,9 +13,13 @@ export function useProjectInWindow(outline: Outline | null): void {
   const opened = useRef<string | null>(null);
   useEffect(() => {
     if (!outline || opened.current === outline.project.id) return;
-    opened.current = outline.project.id;
-    if (outline.start < range.stop && outline.finish >= range.start) return;
-    moveTo(windowAt(periodStart(outline.start, "week", periodSettings), range, horizon));
+    const { project, start, finish } = outline;
+    // A change of the address is lost when it is asked for in the same turn in which a link opened the project.
+    const turn = setTimeout(() => {
+      opened.current = project.id;
+      if (start >= range.stop || finish < range.start) moveTo(windowAt(periodStart(start, "week", periodSettings), range, horizon));
+    });
+    return () => clearTimeout(turn);
   }, [outline, range, horizon, periodSettings, moveTo]);
 }
 
