@@ -11,7 +11,7 @@ const MOST_HELD = 4;
 
 const shared = ofProcess("checked plans", () => ({ held: new Map<string, { plan: Plan; timer: NodeJS.Timeout }>() }));
 
-/** Holds a checked plan. @returns The id by which it can be asked for. */
+/** Holds a checked plan. @returns The id for `takeHeld`. */
 export function holdPlan(plan: Plan): string {
   const { held } = shared;
   const [oldest] = held.keys();

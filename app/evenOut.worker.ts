@@ -9,7 +9,7 @@ import { buildModel } from "../core/model.ts";
 parentPort?.once("message", async ({ plan, query, sight }: EvenOutJob) => {
   let [told, result] = [0, 0];
   const tell = (news: EvenOutNews, isDone: boolean) => {
-    // Each line is told once. A better result begins again with its first line.
+    // Each line is sent once. A better result starts again with its first line.
     if (news.result !== result) [told, result] = [0, news.result];
     parentPort?.postMessage(JSON.stringify({ news: { ...news, found: news.found.slice(told) }, isDone }));
     told = news.found.length;

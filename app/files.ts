@@ -35,7 +35,7 @@ export function failureOf(error: unknown): { status: number; message: string } {
   if (hasCode(error, "tooLarge")) return { status: 413, message: messageOf(error) };
   if (hasCode(error, "unreadableFile")) return { status: 422, message: messageOf(error) };
   if (hasCode(error, "tooMuchAtOnce", "noRoom", "storeClosed")) return { status: 503, message: messageOf(error) };
-  // The client has left before its request had come as a whole: nobody reads the answer.
+  // The client disconnected before its whole request was received.
   if (codeOf(error) === "ECONNRESET") return { status: 400, message: "The request did not come as a whole. Nothing was changed." };
   logFailure(error);
   return { status: 500, message: "This could not be done, for a reason that the server has written to its log. Nothing was changed." };

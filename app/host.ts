@@ -53,7 +53,7 @@ async function open(): Promise<Host> {
   const pages = new Reader(store, script);
   const files = new Reader(store, script, IDLE_MS);
   pages.warm();
-  // While somebody develops, the thread begins again with the program that has been bundled anew.
+  // In development the threads restart when their program has been bundled again.
   if (process.env.NODE_ENV === "development") watchFile(script, { interval: 500 }, () => void Promise.all([pages.end(), files.end()]));
   return { store, pages, files, text: null };
 }
@@ -90,7 +90,7 @@ export async function answerNow<Q extends Question>(question: Q, query: QueryOf<
   return { ...about, data: data as AnswerOf<Q> };
 }
 
-/** The same as it is sent with a page, whose HTML has its figures: the browser does not ask again while nothing has changed. */
+/** The answer that is sent with a page: the browser does not ask for it again while the plan is unchanged. */
 export async function currentAnswer<Q extends Question>(question: Q, query: QueryOf<Q>): Promise<Initial<AnswerOf<Q>>> {
   if (!comeAsText.has(question)) return answerNow(question, query);
   const { data, ...about } = await asked(question, query, true);

@@ -1,4 +1,4 @@
-// The thread that answers questions: its answers are those of the plan it was told last, whatever changed in between.
+// The thread that answers questions: each answer is about the newest plan.
 import { join } from "node:path";
 import { afterEach, expect, test } from "vitest";
 import type { Question } from "../client/questions.ts";
@@ -20,7 +20,7 @@ afterEach(async () => {
   await Promise.all(readers.splice(0).map((reader) => reader.end()));
 });
 
-/** A plan that is edited, and a reader of it. @param kept How many changes it can tell; with fewer the reader reads the plan anew. */
+/** A plan that is edited, and its reader. @param kept How many revisions of changes are kept; an older reader gets the whole plan. */
 function scene(kept = Number.POSITIVE_INFINITY) {
   const state = { plan: fernhollow(), revision: 1, log: [] as { revision: number; changes: Change[] }[] };
   const reader = new Reader(
@@ -45,7 +45,7 @@ function scene(kept = Number.POSITIVE_INFINITY) {
 const ask = (question: Question, query: object, isText = false) =>
   ({ kind: "ask", sketchId: null, question, query, sight: SEES_ALL, isText }) as const;
 
-test.each([1, 2, 3])("always: an answer is that of the newest plan, in whatever order is asked and changed (seed %i)", async (seed) => {
+test.each([1, 2, 3])("always: each answer is about the newest plan, in any order of questions and edits (seed %i)", async (seed) => {
   const { state, reader, edit } = scene(seed === 3 ? 2 : undefined);
   const random = randomFrom(seed);
   const next = everyEditFrom(seed);
@@ -64,7 +64,7 @@ test.each([1, 2, 3])("always: an answer is that of the newest plan, in whatever 
   }
 });
 
-test("text is the answer as JSON; a question that fails is told and the next is answered", async () => {
+test("text is the answer as JSON; a failed question is rejected, and the next one is answered", async () => {
   const { state, reader } = scene();
   const { data } = await reader.ask(ask("portfolio", {}, true));
   expect(JSON.parse(String(data))).toEqual(JSON.parse(JSON.stringify(answer(buildModel(state.plan), "portfolio", {}, SEES_ALL))));

@@ -1,4 +1,4 @@
-// A thread that answers questions about the newest plan. It is told what has changed before it is asked.
+// A thread that answers questions about the newest plan. The server sends it the changes before each question.
 import { Worker } from "node:worker_threads";
 import type { Change } from "../core/edits/change.ts";
 import type { Snapshot } from "../store/planStore.ts";
@@ -17,8 +17,8 @@ interface Waiting {
 
 export class Reader {
   #worker: Worker | null = null;
-  /** The revision that the thread has been told. */
-  #told = -1;
+  /** The revision that was sent to the thread. */
+  #sent = -1;
   #number = 0;
   #idle: NodeJS.Timeout | null = null;
   readonly #waiting = new Map<number, Waiting>();
@@ -36,23 +36,24 @@ export class Reader {
     question: Extract<ReaderQuestion, { kind: K }>,
   ): Promise<{ revision: number; data: ReaderResults[K] }> {
     const worker = this.#running();
-    const revision = this.#tellNewest(worker);
+    const revision = this.#sendNewest(worker);
     const number = ++this.#number;
     const data = await new Promise<unknown>((resolve, reject) => {
       this.#waiting.set(number, { resolve, reject });
-      this.#post(worker, { ...question, number });
+      worker.postMessage({ ...question, number } satisfies ReaderOrder);
     });
     return { revision, data: data as ReaderResults[K] };
   }
 
-  /** Has the thread build the model before somebody asks. */
+  /** Lets the thread build the model before the first question. */
   warm(): void {
-    this.#tellNewest(this.#running());
+    this.#sendNewest(this.#running());
   }
 
+  /** Ends the thread. Open questions are rejected; the next question starts another thread. */
   async end(): Promise<void> {
     const worker = this.#worker;
-    this.#forget();
+    this.#forget(ended());
     await worker?.terminate();
   }
 
@@ -65,29 +66,22 @@ export class Reader {
     worker.unref();
     worker.on("message", (reply: ReaderReply) => this.#hear(reply));
     const fail = (error: Error) => {
-      if (this.#worker !== worker) return;
-      const waiting = [...this.#waiting.values()];
-      this.#forget();
-      for (const { reject } of waiting) reject(error);
+      if (this.#worker === worker) this.#forget(error);
     };
     worker.once("error", fail);
-    worker.once("exit", () => fail(new Error("The thread that answers questions has ended.")));
+    worker.once("exit", () => fail(ended()));
     this.#worker = worker;
     return worker;
   }
 
-  #tellNewest(worker: Worker): number {
+  #sendNewest(worker: Worker): number {
     const { plan, revision } = this.source.snapshot();
-    if (revision === this.#told) return revision;
-    const changes = this.#told < 0 ? null : this.source.changesSince(this.#told);
+    if (revision === this.#sent) return revision;
+    const changes = this.#sent < 0 ? null : this.source.changesSince(this.#sent);
     const order: PlanOrder = changes ? { kind: "changes", revision, changes } : { kind: "plan", revision, text: JSON.stringify(plan) };
-    this.#post(worker, order);
-    this.#told = revision;
-    return revision;
-  }
-
-  #post(worker: Worker, order: ReaderOrder): void {
     worker.postMessage(order);
+    this.#sent = revision;
+    return revision;
   }
 
   #hear(reply: ReaderReply): void {
@@ -98,9 +92,13 @@ export class Reader {
     if (this.#waiting.size === 0 && this.idleMs !== undefined) this.#idle = setTimeout(() => void this.end(), this.idleMs).unref();
   }
 
-  #forget(): void {
+  #forget(error: Error): void {
+    const waiting = [...this.#waiting.values()];
     this.#worker = null;
-    this.#told = -1;
+    this.#sent = -1;
     this.#waiting.clear();
+    for (const { reject } of waiting) reject(error);
   }
 }
+
+const ended = (): Error => new Error("The thread that answers questions has ended.");

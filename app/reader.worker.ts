@@ -1,4 +1,4 @@
-// Answers questions about the newest plan in a thread of its own: whatever it takes, edits and other requests go on.
+// Answers questions about the newest plan in its own thread, so that a long answer delays no edit and no other request.
 import { parentPort } from "node:worker_threads";
 import { KeptAnswers } from "../client/keptAnswers.ts";
 import { ofPlanItself } from "../client/questions.ts";

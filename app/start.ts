@@ -7,8 +7,10 @@ import { openHost } from "./host.ts";
 
 /** How long an answer may take to leave after the store is closed. */
 const LAST_ANSWERS_MS = 300;
-/** The process ends after this, whatever it is doing: what it has not answered was not promised. */
+/** The process ends after this time even when it is busy: an edit is promised only once it has been answered. */
 const MOST_STOPPING_MS = 8_000;
+/** The first pages are served before the whole journal is read. */
+const VERIFY_AFTER_MS = 5_000;
 
 /** Opens the store, or ends the process with the reason; ends in order on SIGTERM and SIGINT. */
 export async function startServer(): Promise<void> {
@@ -24,10 +26,7 @@ export async function startServer(): Promise<void> {
   for (const signal of ["SIGTERM", "SIGINT"] as const) process.on(signal, () => void closeAndExit());
 }
 
-/** The first pages come before the journal is read as a whole. */
-const VERIFY_AFTER_MS = 5_000;
-
-/** Reads the whole journal and says what is damaged in it. */
+/** Reads the whole journal and logs its damaged lines and missing revisions. */
 async function verifyLater(store: PlanStore): Promise<void> {
   try {
     for (const sentence of journalFaults(await store.verifyJournal())) process.stderr.write(`${sentence}\n`);

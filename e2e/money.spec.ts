@@ -208,7 +208,7 @@ test("a rate typed from a new day changes the months from then on alone; a raise
   await sheet.getByLabel("By, %").fill("10");
   await sheet.getByLabel("From").fill("1 Apr 2027");
   await choose(sheet.getByLabel("To the nearest"), "0.50");
-  await expect(sheet.getByText("Together")).toBeVisible();
+  await expect(sheet.getByText("Total", { exact: true })).toBeVisible();
   await sheet.getByRole("button", { name: /^Raise 1\d rates/ }).click();
   await expect(page.locator("[data-rate]", { hasText: "Fabricator" }).locator('[data-column="d2027-04-01"]')).toContainText("39.50");
   await page.getByRole("button", { name: "More", exact: true }).click();

@@ -333,7 +333,7 @@ test("files that cannot be read say why, and a file of 5,000 people is shown, br
   await input.setInputFiles({ name: "many.csv", mimeType: "text/csv", buffer: Buffer.from(many.join("\n")) });
   await expect(page.getByRole("button", { name: "Import 4,999 rows" })).toBeVisible({ timeout: 60_000 });
   await page.getByRole("radio", { name: "refused 1" }).click();
-  await expect(page.getByRole("grid", { name: "Rows of the file" })).toContainText('The id "x7" stands in line 9 already.');
+  await expect(page.getByRole("grid", { name: "Rows of the file" })).toContainText('The id "x7" is already used in line 9.');
   await page.getByRole("button", { name: "Import 4,999 rows" }).click();
   await expect(page.getByText(/4,999 rows imported from many.csv/)).toBeVisible({ timeout: 60_000 });
   await page.getByRole("link", { name: "Roster", exact: true }).click();

@@ -18,7 +18,7 @@ export interface WorkLimits {
   waiting: number;
 }
 
-/** What is written is the application's own: it may take longer than a file that is imported. */
+/** A workbook that the application writes may take this many times as long as an imported file. */
 const WRITING_TAKES = 3;
 
 /** A place where work on files is done. */

@@ -2,5 +2,5 @@
 import { answerJob, type FileJob } from "./fileJobs.ts";
 
 process.on("message", async (job: FileJob) => process.send?.(await answerJob(job)));
-// Without its server nobody waits for an answer.
+// Without the server no answer is needed.
 process.on("disconnect", () => process.exit(0));

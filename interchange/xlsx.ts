@@ -15,7 +15,7 @@ export async function readXlsx(bytes: Uint8Array): Promise<TextTable[]> {
     return sheets.map(({ sheet, data }) => ({ name: sheet, rows: data.map((row) => row.map(textOf)) }));
   } catch (error) {
     if (error instanceof UnreadableFile) throw error;
-    // What the parser says of its XML helps nobody who has a spreadsheet in front of them.
+    // The parser's message is about XML, which the user of a spreadsheet does not see.
     throw new UnreadableFile(
       "This file could not be read as XLSX: a part of it is damaged or is not what a spreadsheet program writes. Save it again, or as CSV.",
     );
@@ -28,7 +28,7 @@ function textOf(value: unknown): string {
   return String(value);
 }
 
-/** Tables as a workbook, a sheet each, with headers that stay in sight; dates are dates, amounts are amounts. */
+/** Tables as a workbook, one sheet each. Header rows stay visible; dates and amounts have the types of a spreadsheet. */
 export function writeXlsx(tables: readonly TextTable[]): Promise<Buffer> {
   const sheets = tables.map(({ name, rows, isMoney = false }) => ({
     sheet: name.slice(0, 31),
@@ -44,8 +44,7 @@ export function writeXlsx(tables: readonly TextTable[]): Promise<Buffer> {
 const DATE = { type: Date, format: "yyyy-mm-dd" } as const;
 const AMOUNT = "#,##0.00";
 
-const dateOf = (cell: string): Date | null =>
-  /^\d{4}-\d{2}-\d{2}$/.test(cell) && isCalendarDate(cell) ? new Date(`${cell}T00:00:00Z`) : null;
+const dateOf = (cell: string): Date | null => (isCalendarDate(cell) ? new Date(`${cell}T00:00:00Z`) : null);
 
 function headOf(cell: string) {
   const date = dateOf(cell);

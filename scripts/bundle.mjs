@@ -1,5 +1,5 @@
-// Bundles what runs by itself into one file each, so that it starts at once: the roster command, the server, and the
-// threads and processes that answer questions, read files and even out. Makes the database with nothing in it that a new data folder begins with.
+// Bundles each program into one file, so that it starts quickly: the roster command, the server, and the threads and processes that
+// answer questions, read files and even out. Makes the empty database that a new data folder begins with.
 import { chmod } from "node:fs/promises";
 import { resolve } from "node:path";
 import { build } from "esbuild";
@@ -17,7 +17,7 @@ const packsByNode = {
   },
 };
 
-/** The thread that answers questions; while somebody develops it is bundled again as files change. */
+/** The thread that answers questions. In development it is bundled again when a file changes. */
 export const reader = { ...common, entryPoints: ["app/reader.worker.ts"], outfile: "dist/reader.mjs", packages: "external" };
 
 const command = "dist/roster.mjs";

@@ -28,8 +28,8 @@ setFlagsFromString("--wasm-tiering-budget=200000000");
 
 const isDev = process.argv.includes("dev");
 
-/** One page waits for its data while the other is being made. While hundreds wait, an edit waits for these two alone. While somebody
- * develops, a page is compiled when it is first asked for. */
+/** Two pages at once: one is rendered while the other waits for its data, and an edit waits for two at most. In development a page is
+ * compiled on its first request, which takes longer. */
 const PAGE_LIMITS = { atOnce: 2, waiting: 200, milliseconds: isDev ? 300_000 : 20_000, lingerMilliseconds: 250 };
 
 const hostname = process.env.HOST ?? "127.0.0.1";

@@ -1,4 +1,4 @@
-// Places for pages are free again whatever clients do.
+// The slots for pages become free again, however clients behave.
 import { EventEmitter } from "node:events";
 import fc from "fast-check";
 import { expect, test, vi } from "vitest";
@@ -76,7 +76,7 @@ test("clients take turns, and one alone cannot have all places in the line", asy
   await vi.waitFor(() => expect(order).toEqual(["a1", "a2", "b1", "a3", "a4", "a5", "a6"]), PATIENCE);
 });
 
-test("always: whatever clients do, all places are free in the end and the next page is made", async () => {
+test("always: however clients behave, all slots are free in the end and the next page is rendered", async () => {
   const doing = fc.constantFrom("answered", "leaves at once", "leaves later", "hangs", "fails");
   await fc.assert(
     fc.asyncProperty(fc.array(doing, { minLength: 1, maxLength: 5 }), async (all) => {

@@ -34,7 +34,7 @@ export class PageSlots {
     this.#free = limits.atOnce;
   }
 
-  /** Makes a page when it comes to its turn; never, where the client has left before.
+  /** Renders a page when its turn comes, unless the client has left by then.
    * @returns False where too many pages of this client wait already. */
   take(page: PageRequest, make: () => Promise<void>): boolean {
     const line = this.#waiting.get(page.address) ?? [];

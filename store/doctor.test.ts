@@ -1,4 +1,4 @@
-// npm run doctor says what is sound, and what is damaged where.
+// npm run doctor lists what is damaged, with its place.
 import { readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { expect, test } from "vitest";

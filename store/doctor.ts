@@ -1,4 +1,4 @@
-// npm run doctor: looks at a data folder without changing it, and says what is sound and what is not.
+// npm run doctor: checks a data folder without changing it, and lists what is damaged.
 import { existsSync } from "node:fs";
 import { join } from "node:path";
 import { messageOf } from "../core/plan/errors.ts";

@@ -1,4 +1,4 @@
-// A damaged journal: whole lines are kept wherever they are, and what is lost is said as it is.
+// A damaged journal: every whole line is kept, and lost lines are reported.
 import { readdir, readFile, rm, writeFile } from "node:fs/promises";
 import { join } from "node:path";
 import fc from "fast-check";
@@ -67,7 +67,7 @@ test("a damaged line is written again from the database, once, and the next star
   const before = scene.store.snapshot();
   const store = await scene.afterCut((folder) => damage(folder, 5));
   expect(store.snapshot()).toEqual(before);
-  expect(store.said).toEqual(["Revision 7 of the journal was damaged; the database holds it, and it was written again."]);
+  expect(store.said).toEqual(["Revision 7 of the journal was damaged; the database has it, and it was written again."]);
   const text = await journalText(scene.folder);
   await scene.reopen();
   expect(scene.store.said).toEqual([]);

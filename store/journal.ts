@@ -3,6 +3,7 @@
 import { existsSync } from "node:fs";
 import { type FileHandle, readdir, readFile, rm } from "node:fs/promises";
 import { join } from "node:path";
+import { gapsOf, type Run, runsOf } from "../core/plan/runs.ts";
 import { flushFolder, makeFolder, openOwn, writeWhole } from "./files.ts";
 import { type JournalEntry, lineOf, linesIn, ordered } from "./journalLines.ts";
 
@@ -28,8 +29,8 @@ export interface JournalState {
   last: number;
   /** Lines that are not as they were written: the file, and the number of the line from 1 on. */
   damaged: { file: string; line: number }[];
-  /** Revisions between the first and the last that no line holds. */
-  missing: { from: number; to: number }[];
+  /** Revisions between the first and the last that have no line. */
+  missing: Run[];
 }
 
 export class Journal {
@@ -151,7 +152,7 @@ export class Journal {
     const path = join(this.folder, `${String(revision).padStart(9, "0")}.jsonl`);
     const isThere = existsSync(path);
     this.#file = await openOwn(path);
-    // A file of this name holds lines of an earlier attempt: it goes on, because nothing in it may be lost.
+    // A file of this name has lines of an earlier attempt, which must not be lost: new lines are appended to it.
     this.#size = isThere ? (await this.#file.stat()).size : 0;
     this.#isFileFull = false;
     await flushFolder(this.folder);
@@ -173,9 +174,7 @@ export async function verifyJournal(folder: string): Promise<JournalState> {
     await new Promise(setImmediate);
   }
   const sorted = [...revisions].sort((a, b) => a - b);
-  const missing = sorted.flatMap((revision, at) =>
-    at > 0 && revision > sorted[at - 1] + 1 ? [{ from: sorted[at - 1] + 1, to: revision - 1 }] : [],
-  );
+  const missing = gapsOf(runsOf(sorted));
   return { files: names.length, lines, first: sorted[0] ?? 0, last: sorted.at(-1) ?? 0, damaged, missing };
 }
 

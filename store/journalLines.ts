@@ -5,7 +5,7 @@ import type { MadeEntry } from "./trail.ts";
 
 /** A revision as the journal keeps it. */
 export interface JournalEntry extends MadeEntry {
-  /** Of a plan that was opened as a whole: the copy that holds it. */
+  /** When a whole plan was opened: the name of its copy. */
   copy?: string;
 }
 

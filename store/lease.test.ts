@@ -57,7 +57,7 @@ test("a damaged lock is named where somebody has the lease", async () => {
   );
 });
 
-test("an owner whose lease is taken from it is told", async () => {
+test("an owner is notified when another process takes its lease", async () => {
   let isLost = false;
   const giveBack = await takeFolder(
     folder,

@@ -61,8 +61,8 @@ export function lockFolder(folder: string, since: string, takesOver = process.en
   throw new Error(`The lock ${path} could not be taken; remove it if no other process uses this folder.`);
 }
 
-/** Who holds the lock of a folder, as far as can be told from here. It is seen to be gone where it ran on this start of this machine,
- * among the processes that this one sees. */
+/** The holder of a folder's lock. `isSeenToBeGone` is true only for a process of this machine since its last start, in the same
+ * process namespace: only there does a missing process number prove that it has ended. */
 export function holderOf(folder: string): { holder: Holder | null; isAlive: boolean; isSeenToBeGone: boolean } {
   const text = read(join(folder, "lock"));
   const holder = text === null ? null : parse(text);

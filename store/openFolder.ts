@@ -12,6 +12,7 @@ import { confirmCopy, listAnnounced, listCopies, withdrawCopy, writeCopy } from 
 import type { Database } from "./driver.ts";
 import { emptyPlan } from "./emptyPlan.ts";
 import { type CutEnd, type Flush, Journal } from "./journal.ts";
+import { revisionsText } from "./journalFaults.ts";
 import { type Migration, migrate } from "./migrate.ts";
 import { beginAfter, fillDatabase, follow, type Held, isComplete, newestCopy } from "./rebuild.ts";
 import { readList } from "./rows.ts";
@@ -74,7 +75,7 @@ async function openBeside(journal: Journal, cut: CutEnd | null, folder: string, 
     return { ...(await openDatabase(folder, opening)), journal, said };
   }
   if (opened) await rewriteDamaged(folder, base.revision, opened, journal, said);
-  // What a copy holds is removed file by file.
+  // The journal is shortened by whole files, so a file ends with the copy.
   if (copy && copy.revision >= journal.last) journal.beginFile();
   const held = await follow(folder, base, await journal.since(base.revision));
   const sound = opened && (await agrees(opened, held, journal)) ? opened : null;
@@ -91,7 +92,7 @@ async function openBeside(journal: Journal, cut: CutEnd | null, folder: string, 
   return { ...made, journal, said };
 }
 
-/** Writes the revisions of damaged lines to the journal again, as far as the database holds them. */
+/** Writes the revisions of damaged lines to the journal again, if the database has them. */
 async function rewriteDamaged(folder: string, after: number, { database }: Opened, journal: Journal, said: string[]): Promise<void> {
   const known = new Set((await journal.since(after)).map(({ revision }) => revision));
   const last = Math.max(...known, after);
@@ -105,7 +106,7 @@ async function rewriteDamaged(folder: string, after: number, { database }: Opene
   if (found.length === 0) return;
   await journal.flush();
   said.push(
-    `${rangeText(found.map(({ revision }) => revision))} of the journal was damaged; the database holds it, and it was written again.`,
+    `${startText(found.map(({ revision }) => revision))} of the journal was damaged; the database has it, and it was written again.`,
   );
 }
 
@@ -119,32 +120,26 @@ async function settleAnnounced(folder: string, journal: Journal): Promise<void> 
 
 function cutText({ bytes, file }: CutEnd, isInDatabase: boolean): string {
   const rest = isInDatabase
-    ? "The database holds that change, and it was written again."
+    ? "The database has that change, and it was written again."
     : "A change is answered only once its whole line is on the disk.";
   return `The journal ended in ${bytes} bytes that are no whole line; they are kept in journal/${file}. ${rest}`;
 }
 
 function incompleteText({ missing, skipped }: Held, revision: number): string[] {
   const said: string[] = [];
-  if (missing.length > 0) said.push(`${rangeText(missing)} of the journal cannot be read, and neither database nor copies hold it.`);
+  if (missing.length > 0) said.push(`${startText(missing)} of the journal cannot be read, and neither database nor copies hold it.`);
   if (skipped.length > 0)
-    said.push(`${rangeText(skipped)} builds on what cannot be read and could not be followed. It is kept in the journal.`);
+    said.push(`${startText(skipped)} builds on what cannot be read and could not be followed. It is kept in the journal.`);
   return [...said, `The plan goes on from revision ${revision}.`];
 }
 
-/** "Revision 7", or "Revisions 7 to 9, 12". */
-function rangeText(revisions: readonly number[]): string {
-  const runs: [number, number][] = [];
-  for (const revision of revisions) {
-    const run = runs.at(-1);
-    if (run && run[1] === revision - 1) run[1] = revision;
-    else runs.push([revision, revision]);
-  }
-  const text = runs.map(([from, to]) => (from === to ? `${from}` : `${from} to ${to}`)).join(", ");
-  return `${revisions.length === 1 ? "Revision" : "Revisions"} ${text}`;
+/** "Revision 7", or "Revisions 7 to 9, 12", at the start of a sentence. */
+function startText(revisions: readonly number[]): string {
+  const text = revisionsText(revisions);
+  return text[0].toUpperCase() + text.slice(1);
 }
 
-/** What is in a folder whose database is gone and whose copies cannot be read, and the ways out. */
+/** The message for a folder without a readable database or copy: its journal, and what can be restored. */
 async function nothingToFollow(folder: string, journal: Journal): Promise<string> {
   const { first, last, lines } = await journal.verify();
   const copies = await listCopies(folder);

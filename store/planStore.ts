@@ -245,7 +245,7 @@ export class PlanStore {
         throw await this.#asNoRoom(error, roomFor(plan));
       }
       await confirmCopy(this.folder, copy);
-      // A plan that has just begun has no other copy: should this one be damaged, the second one holds it.
+      // A new plan has no earlier copy, so a second one is written in case the first is damaged.
       await writeCopy(this.folder, plan, revision, new Date(Date.parse(at) + 1).toISOString());
       this.#plan = plan;
       this.#advance(entry);
@@ -284,7 +284,7 @@ export class PlanStore {
     await this.#database.close().finally(this.giveBack);
   }
 
-  /** Another process owns the folder now: what is written from here on would be lost. */
+  /** Another process owns the folder now, so further writes would be lost. */
   #lose(): void {
     this.#closed ??= `Another process has taken over the data folder ${this.folder}. Nothing more is saved here.`;
     process.stderr.write(`${this.#closed}\n`);

@@ -20,7 +20,7 @@ export interface Base {
 export interface Held extends Base {
   /** The revision of the plan that it was followed from. */
   copyRevision: number;
-  /** Revisions in between that no line of the journal holds. */
+  /** Revisions in between that have no line in the journal. */
   missing: number[];
   /** Revisions that build on missing ones and so could not be followed. */
   skipped: number[];

@@ -4,6 +4,7 @@ import { type KeyboardEvent, type PointerEvent, useRef } from "react";
 import { type Day, dateOf, dayOfDate } from "../core/calendar/day.ts";
 import type { Range } from "../core/calendar/periods.ts";
 import { monthText, rangeText } from "./format.ts";
+import { rangeFrom } from "./timeWindow.ts";
 import { type Dragged, usePointerDrag } from "./usePointerDrag.ts";
 import { useWidth } from "./useWidth.ts";
 
@@ -170,11 +171,9 @@ function Shape({ horizon, weeks, capacity, load, over }: RibbonProps) {
 
 function moved(from: Range, grip: Grip, by: number, { horizon, step }: Pick<RibbonProps, "horizon" | "step">): Range {
   const days = Math.round(by / step) * step;
-  const length = from.stop - from.start;
   if (grip === "start") return { start: Math.max(horizon.start, Math.min(from.stop - step, from.start + days)), stop: from.stop };
   if (grip === "stop") return { start: from.start, stop: Math.min(horizon.stop, Math.max(from.start + step, from.stop + days)) };
-  const start = Math.max(horizon.start, Math.min(horizon.stop - length, from.start + days));
-  return { start, stop: start + length };
+  return rangeFrom(from.start + days, from, horizon);
 }
 
 function monthStarts(horizon: Range): Day[] {

@@ -18,6 +18,12 @@ function defaultWindow(today: Day, horizon: Range, settings: PeriodSettings): Ti
   return { range: { start, stop: Math.min(horizon.stop, start + WEEKS_SHOWN * 7) }, grain: "week" };
 }
 
+/** A range of the same length from a day on, kept inside the horizon. */
+export function rangeFrom(day: Day, { start, stop }: Range, horizon: Range): Range {
+  const first = Math.max(horizon.start, Math.min(horizon.stop - (stop - start), day));
+  return { start: first, stop: first + (stop - start) };
+}
+
 /** The window that a URL states, cut to the horizon; the default where it states none that makes sense. */
 export function windowFrom(
   from: string | null | undefined,

@@ -1,4 +1,4 @@
-// What an hour of each person costs and leaves on a task: it helps to choose whom to add.
+// The cost and margin of an hour of each person on a task, for choosing whom to add.
 import type { Day } from "../calendar/day.ts";
 import { marginOf } from "../cost/costs.ts";
 import { costOfMinutes } from "../cost/labour.ts";
@@ -11,11 +11,12 @@ export interface TaskPrice {
   personId: string;
   /** Minor units of the plan's currency per hour, at the standard rate of the task's first day; null where no rate is in force. */
   cost: number | null;
-  /** What is left of the billing rate, in hundredths of a percent; null unless the project bills hours at a rate. */
+  /** Margin in hundredths of a percent of the billing rate; null unless the project bills time and materials. */
   margin: number | null;
 }
 
-/** An hour of everybody on a task, in the task's role, else in the person's first one. Empty where the task has no dates. */
+/** The price of an hour for each person of the plan, in the task's role or, without one, in the person's first role.
+ * @returns Empty when the task has no dates. */
 export function taskPrices(model: Model, taskId: string): TaskPrice[] {
   const { plan, schedule } = model;
   const row = rowById(plan.tasks).get(taskId) ?? -1;

@@ -8,6 +8,7 @@ import type { SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { windowOf } from "../placing/window.ts";
 import { membersOf } from "../plan/rows.ts";
+import { runsOf } from "../plan/runs.ts";
 import type { Task } from "../plan/schema.ts";
 import { workMinutes } from "../plan/units.ts";
 import type { TaskDates } from "../schedule/dates.ts";
@@ -326,7 +327,7 @@ export class Moves {
     }
   }
 
-  /** The work on a task that moves with it; null where the task has begun, or somebody's work on it is to stay as it is. */
+  /** The work on a task that moves with it; null when the task has begun, or when work on it is locked. */
   #rowsThatMove(task: number, dates: TaskDates): number[] | null {
     const { model, options } = this;
     const { plan, work } = model;
@@ -369,17 +370,6 @@ function longerEdit({ id, sizing, durationDays, start, finish }: Task, days: num
   if (sizing === "duration" && durationDays) return { kind: "changeTask", id, set: { durationDays: durationDays + days } };
   if (sizing !== "dates" || start === undefined || finish === undefined) return null;
   return { kind: "changeTask", id, set: { finish: formatDay(finishDay) } };
-}
-
-/** Days in runs without a gap. */
-function runsOf(days: readonly Day[]): { first: Day; last: Day }[] {
-  const runs: { first: Day; last: Day }[] = [];
-  for (const day of days) {
-    const run = runs.at(-1);
-    if (run?.last === day - 1) run.last = day;
-    else runs.push({ first: day, last: day });
-  }
-  return runs;
 }
 
 function ownDates({ work, plan }: Model, row: number, dates: TaskDates, by: number): TriedRow {

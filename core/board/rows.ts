@@ -29,7 +29,7 @@ export interface BoardRow {
   projectRow?: number;
   weekDays?: number;
   isContractor?: boolean;
-  /** Days of leave that somebody has asked for and that nobody has decided yet; left out where there are none. */
+  /** Days of requested leave that has not been decided; left out when there is none. */
   requestedLeave?: readonly Range[];
 }
 

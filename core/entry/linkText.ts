@@ -1,4 +1,4 @@
-// Links as they are typed: "12", "12 + 2 d", "with 12", "finishes with Order materials − 1 d", "until 7". Days are working
+// Links as they are typed: "12", "12 + 2 d", "with 12", "12 SS", "finishes with Order materials − 1 d", "until 7". Days are working
 // days, "cd" are calendar days.
 import type { Link } from "../plan/schema.ts";
 
@@ -15,8 +15,10 @@ const kinds: readonly [words: RegExp, kind: Link["kind"]][] = [
 ];
 const LAG = /\s*([+−–-])\s*(\d+(?:[.,]\d+)?)\s*(cd|calendar days?|d|days?|working days?)?$/i;
 
-/** What a typed text says. A number at its end is a lag only where the text as a whole is no name.
- * @param isKnown Says whether something is called so. */
+const CODED = /^(.+?)\s*(FS|SS|FF|SF)$/i;
+
+/** Reads a typed link. A number at its end is a lag, and two letters are a kind, only when the whole text is no name.
+ * @param isKnown Tells whether a task has this name or number. */
 export function readLinkText(text: string, isKnown: (from: string) => boolean): LinkText | null {
   const trimmed = text.trim();
   const [words, kind] = kinds.find(([own]) => own.test(trimmed)) ?? [/^/, "FS" as const];
@@ -24,10 +26,17 @@ export function readLinkText(text: string, isKnown: (from: string) => boolean): 
   if (from === "") return null;
   if (isKnown(from)) return { from, kind };
   const lag = LAG.exec(from);
-  const name = lag && from.slice(0, lag.index).trim();
-  if (!lag || !name || !isKnown(name)) return null;
+  const name = lag ? from.slice(0, lag.index).trim() : from;
+  if (isKnown(name)) return { from: name, kind, ...lagOf(lag) };
+  const [, coded, code] = CODED.exec(name) ?? [];
+  if (coded === undefined || kind !== "FS" || !isKnown(coded)) return null;
+  return { from: coded, kind: code.toUpperCase() as Link["kind"], ...lagOf(lag) };
+}
+
+function lagOf(lag: RegExpExecArray | null): Pick<Link, "lagDays" | "elapsed"> {
+  if (!lag) return {};
   const days = (lag[1] === "+" ? 1 : -1) * Number(lag[2].replace(",", "."));
-  return { from: name, kind, ...(days !== 0 && { lagDays: days }), ...(/^c/i.test(lag[3] ?? "") && { elapsed: true }) };
+  return { ...(days !== 0 && { lagDays: days }), ...(/^c/i.test(lag[3] ?? "") && { elapsed: true }) };
 }
 
 const written: Record<Link["kind"], string> = { FS: "", SS: "with ", FF: "finishes with ", SF: "until " };

@@ -28,13 +28,11 @@ export const personColumn: TableColumn = {
 };
 
 /** The person of a row: of its cell, else the one that all rows are about. */
-export const namesNobody = "The row names nobody.";
-
 export function personOf(record: TableRecord, draft: Draft, { subjectId }: ReadOptions): Read<Person> {
   const cell = record.person?.trim() ?? "";
   if (cell === "") {
     const subject = subjectId === undefined ? undefined : draft.find("people", subjectId);
-    return subject ? { value: subject } : { reason: namesNobody };
+    return subject ? { value: subject } : { reason: "The row names no person." };
   }
   const byId = draft.find("people", cell) ?? chosenRow(cell, "people", draft);
   if (byId) return { value: byId };

@@ -1,4 +1,4 @@
-// The row of the plan that a cell names. Where no row has that name, somebody can say which one is meant, or have a new one made.
+// The row of the plan that a cell names. For an unknown name the user can choose a row, or add a new one.
 import { listWords } from "../plan/listWords.ts";
 import { plainText } from "../plan/plainText.ts";
 import type { Row } from "../plan/schema.ts";
@@ -28,7 +28,7 @@ export function namedOrMade(cell: string, list: MadeList, draft: Draft, { makesN
   const name = cell.trim();
   const isToBeMade = makesNames || draft.chosenFor(list, cell) === NEW_ROW;
   if ("value" in found || !isToBeMade || name === "" || name.length > 300) return found;
-  // Two of one name are told apart by their ids, which only who wrote them can do.
+  // Several rows have this name already: only an id can say which one is meant.
   if (draft.all(list).some((own) => plainText(own.name) === plainText(name))) return found;
   const made = { id: `${idStem}-${listWords[list]}-${draft.all(list).length}`, name };
   draft.put(list, made);

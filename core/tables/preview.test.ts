@@ -66,7 +66,7 @@ test("rows say what they change, and the others what is wrong with them", () => 
   expect(counts).toMatchObject({ adds: 0, changes: 1, leaves: 0, refuses: 5 });
   expect(rows[0]).toMatchObject({ outcome: "changes", says: ["place: Porto → Tartu"] });
   const reasons = rows.map((row) => (row.outcome === "refuses" ? row.reasons.join(" ") : ""));
-  expect(reasons[1]).toBe('The id "mara" stands in line 2 already.');
+  expect(reasons[1]).toBe('The id "mara" is already used in line 2.');
   expect(reasons[2]).toMatch(/begins like a formula/);
   expect(reasons[3]).toMatch(
     /"2027-02-30" is not a date.*There is no role "Fabricatr"\. Did you mean "Fabricator"\?.*"robot" is not known/,

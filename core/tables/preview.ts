@@ -176,7 +176,7 @@ function readRows(
     const id = idAt === null ? "" : (cells[idAt] ?? "").trim();
     if (late) return [{ ...refused(id || `line ${line}`, ...late), line }];
     const earlier = id === "" ? undefined : seen.get(id);
-    if (earlier !== undefined) return [{ ...refused(id, `The id "${id}" stands in line ${earlier} already.`), line }];
+    if (earlier !== undefined) return [{ ...refused(id, `The id "${id}" is already used in line ${earlier}.`), line }];
     if (id !== "") seen.set(id, line);
     return [{ ...kind.take(cellsByKey(kind, columns, cells), draft, optionsOf(line), line), line }];
   });

@@ -1,5 +1,5 @@
-// What lists of tasks say beside the task: who works on it, and which tasks it follows. Both are read once all rows have been,
-// because a task may follow a later row, and nobody is assigned to a task that has others below it.
+// Further columns of a list of tasks: the people of a task, and its predecessors. Both are read after all rows, because a task can
+// follow a later row, and a task with others below it cannot have people.
 import { readLinkText } from "../entry/linkText.ts";
 import type { Assignment, Link, Task } from "../plan/schema.ts";
 import { personOf } from "./findPerson.ts";
@@ -34,7 +34,7 @@ export function finishTask(row: FileRow, task: Task, draft: Draft): Finished {
 function assign({ record, options, line }: FileRow, task: Task, draft: Draft, reasons: string[]): string[] {
   const people = new Set(peopleOf(record, draft, options, reasons));
   if (people.size === 0) return [];
-  if (draft.all("tasks").some(({ parentId }) => parentId === task.id)) return ["nobody is assigned, because other tasks are below it"];
+  if (draft.all("tasks").some(({ parentId }) => parentId === task.id)) return ["no person is assigned, because other tasks are below it"];
   const there = new Set(draft.all("assignments").flatMap(({ taskId, personId }) => (taskId === task.id && personId ? [personId] : [])));
   const added = [...people].filter((id) => !there.has(id));
   if (added.length > 0 && task.sizing === "effort" && task.effortHours === undefined) {
@@ -52,14 +52,9 @@ function assign({ record, options, line }: FileRow, task: Task, draft: Draft, re
   return added.map((id) => `assigned: ${draft.find("people", id)?.name ?? id}`);
 }
 
-/** A link with its kind as a code between the task and the lag: 5FS, 5SS + 2 d. */
-const CODED = /^(.+?)\s*(FS|SS|FF|SF)(?:\s*([+−–-].*))?$/i;
-
 function follow(row: FileRow, task: Task, draft: Draft, reasons: string[]): string[] {
   return partsOf(row.record.predecessors, /[;,|]/).flatMap((part, at): string[] => {
-    const [, coded, code, lag = ""] = CODED.exec(part) ?? [];
-    const isCode = coded !== undefined && taskCalled(part, row, task, draft) === null;
-    const read = readLinkText(isCode ? `${coded} ${lag}` : part, (text) => taskCalled(text, row, task, draft) !== null);
+    const read = readLinkText(part, (text) => taskCalled(text, row, task, draft) !== null);
     const from = read && taskCalled(read.from, row, task, draft);
     if (!read || !from) {
       reasons.push(`There is no task "${part}" for this one to follow.`);
@@ -69,8 +64,7 @@ function follow(row: FileRow, task: Task, draft: Draft, reasons: string[]): stri
       reasons.push("A task cannot follow itself.");
       return [];
     }
-    const { kind, lagDays, elapsed } = read;
-    const how = { kind: isCode ? (code.toUpperCase() as Link["kind"]) : kind, ...(lagDays && { lagDays }), ...(elapsed && { elapsed }) };
+    const { from: _, ...how } = read;
     const before = draft.all("links").find((link) => link.from === from.id && link.to === task.id);
     const after: Link = { id: before?.id ?? `${row.options.idStem}-${row.line}-link-${at}`, from: from.id, to: task.id, ...how };
     if (before && JSON.stringify(before) === JSON.stringify(after)) return [];

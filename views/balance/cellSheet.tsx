@@ -129,7 +129,7 @@ function CapacityLines({ explained: { capacityLines } }: Pick<CellProps, "explai
   );
 }
 
-/** Leave that nobody has decided yet: it counts once it is approved. */
+/** Requested leave. It reduces the capacity once it is approved. */
 function RequestedLeave({ explained: { personId, requestedLeave, requestedMinutes } }: Pick<CellProps, "explained">) {
   const linkTo = useLinkTo();
   return requestedLeave.map(({ id, kind, from, to }, at) => (

@@ -1,4 +1,4 @@
-// The overloads of a board as one page to print: who is over in which period, by how much, and what is accepted.
+// The overloads of a board as a page to print: person, period, hours over capacity, and which are accepted.
 import type { Board } from "../../core/answers/board.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
 import { hoursText, periodPhrase, rangeText } from "../../ui/format.ts";
@@ -21,7 +21,7 @@ export interface OverloadLine {
   isAccepted: boolean;
 }
 
-/** A line for each person and period over capacity, in the order of the board; nobody twice who stands in two groups. */
+/** A line for each person and period over capacity, in the order of the board. A person in two groups is listed once. */
 export function overloadLines(board: Board): OverloadLine[] {
   const seen = new Set<string>();
   return board.rows.flatMap((row, at) => {

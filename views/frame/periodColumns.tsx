@@ -27,17 +27,8 @@ export function usePeriodColumns<R>(
           ...column,
           id: `p${period.start}`,
           head: periodPhrase(period),
-          headNode: (
-            <TwoLines
-              main={
-                <span className="font-semibold text-ink">
-                  {main}
-                  {headMark}
-                </span>
-              }
-              side={side}
-            />
-          ),
+          // The mark is in the shorter line, so that the heading stays whole in narrow columns.
+          headNode: <TwoLines main={<span className="font-semibold text-ink">{main}</span>} side={headMark ? [headMark, side] : side} />,
         };
       }),
     [periods, own, periodSettings, columnOf],

@@ -55,7 +55,7 @@ export function hourColumn(
   const isOver = (row: HoursRow) => row.minutes[at] > 0 && periodStates[person(row)?.state[at] ?? 0] === "over";
   const isAway = (row: HoursRow) => person(row)?.capacity[at] === 0;
   return {
-    ...(holidays.length > 0 && { says: holidays.join(", "), headMark: <HolidayMark says={holidays.join(", ")} /> }),
+    ...(holidays.length > 0 && { says: holidays.join(", "), headMark: <HolidayMark key="holidays" says={holidays.join(", ")} /> }),
     width: 62,
     grow: 1,
     isFigure: true,
@@ -78,7 +78,7 @@ export function hourColumn(
   };
 }
 
-/** Days of a period on which somebody's calendar differs from its week, each once. */
+/** Exceptions of people's calendars in a period, such as public holidays, each once. */
 function holidayTexts(people: readonly HoursPerson[], { start, stop }: Range): string[] {
   const texts = people.flatMap(({ exceptions }) =>
     exceptions.flatMap(({ from, to, name }) =>
@@ -89,7 +89,7 @@ function holidayTexts(people: readonly HoursPerson[], { start, stop }: Range): s
 }
 
 function HolidayMark({ says }: { says: string }) {
-  return <span role="img" aria-label={says} title={says} className="sign-holiday ml-1 inline-block size-[7px]" />;
+  return <span role="img" aria-label={says} title={says} className="sign-holiday mr-1 inline-block size-[7px]" />;
 }
 
 function cellWords({ taskName, who, minutes, typed, fault }: HoursRow, period: Range, at: number, person: HoursPerson | null): string {

@@ -1,15 +1,15 @@
 "use client";
-// An amount of money that opens the lines it is made of.
+// An amount of money that opens its lines.
 import { moneyText } from "../../ui/format.ts";
 
 interface Props {
   minor: number;
-  /** What the amount is of, for those who cannot see its row and column. */
+  /** Row and column of the amount, for screen readers. */
   says: string;
   onOpen: () => void;
   /** A sum of 0 is written; an amount of 0 is a dash. */
   isSum?: boolean;
-  /** False in a table that is walked by arrow keys: its cells take the focus. */
+  /** False in a table with arrow keys, where the cell has the focus. */
   isTabStop?: boolean;
 }
 

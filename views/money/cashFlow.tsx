@@ -2,11 +2,12 @@
 // Cash flow: what is spent in each period by kind, and the running total; for a project, a client, a task or everything.
 import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
-import { useRef, useState } from "react";
+import { useRef } from "react";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer } from "../../client/session.tsx";
 import type { Money } from "../../core/answers/money.ts";
+import type { MoneyBy } from "../../core/cost/moneyKeys.ts";
 import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { ChartLegend } from "../../ui/chartParts.tsx";
 import { moneyText, rangeText } from "../../ui/format.ts";
@@ -26,7 +27,7 @@ import { MoneyScreen } from "./moneyScreen.tsx";
 import { MoneySheet } from "./moneySheet.tsx";
 import { PeriodTools } from "./moneyTools.tsx";
 import { rowName } from "./moneyWords.ts";
-import type { Opened } from "./opened.ts";
+import { useOpened } from "./opened.ts";
 import { useMoneyParams } from "./useMoney.ts";
 import { WithinLine } from "./withinLine.tsx";
 
@@ -36,10 +37,10 @@ export function CashFlow({ initial }: { initial: Initial<AnswerOf<"money">> }) {
   const { params, setParams, query, grain } = useMoneyParams(cashSettings);
   const money = useAnswer("money", query, initial);
   const chart = useRef<HTMLDivElement>(null);
-  const [opened, setOpened] = useState<Opened | null>(null);
+  const [opened, setOpened] = useOpened(money);
   const { push } = useRouter();
   const linkTo = useLinkTo();
-  const isThere = opened !== null && (opened.key === null || money.rows.some(({ key }) => key === opened.key));
+  const breakDown = (group: MoneyBy) => push(linkTo("/money", { group, of: [...params.of, ...kindPlace(opened?.key ?? null)].join(",") }));
   const places = money.places.map(({ by, key, name }) => rowName(by, key, name)).join(", ");
   const title = `Cash flow: ${places || "all projects"}`;
   return (
@@ -53,18 +54,7 @@ export function CashFlow({ initial }: { initial: Initial<AnswerOf<"money">> }) {
           <CashExport chart={chart} money={money} query={query} title={title} />
         </>
       }
-      sheet={
-        isThere && (
-          <MoneySheet
-            key={JSON.stringify([opened, query])}
-            money={money}
-            query={query}
-            opened={opened}
-            onClose={() => setOpened(null)}
-            onBreakDown={(group) => push(linkTo("/money", { group, of: [...params.of, ...kindPlace(opened.key)].join(",") }))}
-          />
-        )
-      }
+      sheet={opened && <MoneySheet money={money} query={query} opened={opened} onClose={() => setOpened(null)} onBreakDown={breakDown} />}
     >
       {!isPicked(params.of) && <WithinLine places={money.places} onChange={(of) => setParams({ of })} />}
       {money.rows.length === 0 ? (

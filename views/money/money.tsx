@@ -1,10 +1,10 @@
 "use client";
 // Money: what the plan costs and earns, added up by whatever is chosen; rows and columns add up to the cent.
-import { useState } from "react";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer } from "../../client/session.tsx";
 import type { Money as MoneyAnswer } from "../../core/answers/money.ts";
+import type { MoneyBy } from "../../core/cost/moneyKeys.ts";
 import { moneyText, rangeText } from "../../ui/format.ts";
 import { MoneyGaps } from "../frame/moneyGaps.tsx";
 import { Empty, Figure } from "../frame/screen.tsx";
@@ -15,16 +15,19 @@ import { MoneySheet } from "./moneySheet.tsx";
 import { MoneyTable } from "./moneyTable.tsx";
 import { MoneyTools } from "./moneyTools.tsx";
 import { measureWords } from "./moneyWords.ts";
-import type { Opened } from "./opened.ts";
+import { useOpened } from "./opened.ts";
 import { useMoneyParams } from "./useMoney.ts";
 import { WithinLine } from "./withinLine.tsx";
 
 export function Money({ initial }: { initial: Initial<AnswerOf<"money">> }) {
   const { params, setParams, query, grain } = useMoneyParams();
   const money = useAnswer("money", query, initial);
-  const [opened, setOpened] = useState<Opened | null>(null);
-  // A row that is gone, or other periods, close what was looked into.
-  const isThere = opened && (opened.key === null || money.rows.some(({ key }) => key === opened.key));
+  const [opened, setOpened] = useOpened(money);
+  const breakDown = (group: MoneyBy) => {
+    const key = opened?.key ?? null;
+    setParams({ group, of: key === null ? params.of : [...params.of, placeText({ by: query.by, key })] });
+    setOpened(null);
+  };
   return (
     <MoneyScreen
       figures={<MoneyFigures money={money} says={measureWords[query.measure].toLowerCase()} />}
@@ -34,22 +37,7 @@ export function Money({ initial }: { initial: Initial<AnswerOf<"money">> }) {
           <MoneyExport money={money} query={query} />
         </>
       }
-      sheet={
-        isThere && (
-          <MoneySheet
-            key={JSON.stringify([opened, query])}
-            money={money}
-            query={query}
-            opened={opened}
-            onClose={() => setOpened(null)}
-            onBreakDown={(group) => {
-              const of = opened.key === null ? params.of : [...params.of, placeText({ by: query.by, key: opened.key })];
-              setParams({ group, of });
-              setOpened(null);
-            }}
-          />
-        )
-      }
+      sheet={opened && <MoneySheet money={money} query={query} opened={opened} onClose={() => setOpened(null)} onBreakDown={breakDown} />}
     >
       <WithinLine places={money.places} onChange={(of) => setParams({ of })} />
       {money.rows.length === 0 ? (
@@ -57,7 +45,7 @@ export function Money({ initial }: { initial: Initial<AnswerOf<"money">> }) {
           What the plan costs and earns stands here, once there are projects with work and rates.
         </Empty>
       ) : (
-        <MoneyTable money={money} query={query} opened={isThere ? opened : null} onOpen={setOpened} />
+        <MoneyTable money={money} query={query} opened={opened} onOpen={setOpened} />
       )}
     </MoneyScreen>
   );

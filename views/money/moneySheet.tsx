@@ -29,7 +29,12 @@ interface Props {
   onBreakDown: (group: MoneyBy) => void;
 }
 
-export function MoneySheet({ money, query, opened, onClose, onBreakDown }: Props) {
+/** Another figure has other lines: all of them begin closed. */
+export function MoneySheet(props: Props) {
+  return <Lines key={JSON.stringify([props.opened, props.query])} {...props} />;
+}
+
+function Lines({ money, query, opened, onClose, onBreakDown }: Props) {
   const answer = useMaybeAnswer("moneyLines", { ...query, ...opened }, null);
   const [openLine, setOpenLine] = useState<string | null>(null);
   const row = money.rows.find(({ key }) => key === opened.key);
@@ -59,7 +64,7 @@ export function MoneySheet({ money, query, opened, onClose, onBreakDown }: Props
         )}
         {answer && (
           <SumLine figure={`${money.currency} ${moneyText(answer.total)}`} isTotal>
-            {query.measure === "left" ? "Taken off the budget" : "Together"}
+            {query.measure === "left" ? "Taken off the budget" : "Total"}
           </SumLine>
         )}
       </SheetSection>

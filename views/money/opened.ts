@@ -1,5 +1,17 @@
-/** A figure that is looked into: of a row or of all, in a period or in all. */
+"use client";
+// The figure of money whose lines are shown beside the table or chart.
+import { useState } from "react";
+import type { Money } from "../../core/answers/money.ts";
+
+/** A figure whose lines are shown: of a row or of all, in a period or in all. */
 export interface Opened {
   key: string | null;
   period: number | null;
+}
+
+/** The figure whose lines are shown; null when its row is gone. */
+export function useOpened({ rows }: Pick<Money, "rows">) {
+  const [opened, setOpened] = useState<Opened | null>(null);
+  const isThere = opened !== null && (opened.key === null || rows.some(({ key }) => key === opened.key));
+  return [isThere ? opened : null, setOpened] as const;
 }

@@ -23,7 +23,7 @@ export const personFields = z
     patternFrom: date,
     week: weekSchema,
     skills: skillFieldsSchema,
-    /** Of somebody new: empty for the rate of the role. */
+    /** For a new person; empty when the role's rate applies. */
     costRate: amount,
     billRate: amount,
   })
@@ -59,7 +59,7 @@ export function fieldsOfPerson(person: Partial<Person>, calendarId: string, cale
   };
 }
 
-/** The rates that are typed for somebody new, by the kind of their table. */
+/** The typed rates of a new person, by the kind of their table. */
 export const ratesOfPerson = ({ costRate, billRate }: PersonFields): Record<RateTable["kind"], number | null> => ({
   cost: readAmount(costRate, 0, 1e8)?.value ?? null,
   bill: readAmount(billRate, 0, 1e8)?.value ?? null,

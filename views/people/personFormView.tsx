@@ -123,7 +123,7 @@ function OwnWeek({ form: { register, control, watch, formState } }: { form: Form
   );
 }
 
-/** What an hour of somebody new costs and is billed at, as far as the plan has tables for it. */
+/** Cost and billing rate of a new person, for each kind of rate table that the plan has. */
 function RateFields({ form: { register, formState } }: { form: Form }) {
   const { currency } = usePlanFacts();
   const tables = useMaybeAnswer("rateTables", {}, null) ?? [];
@@ -138,7 +138,7 @@ function RateFields({ form: { register, formState } }: { form: Form }) {
         if (!table) return null;
         return (
           <Field key={kind} label={`${label}, ${table.currency ?? currency}`} hint={table.name} fault={formState.errors[name]?.message}>
-            <TextInput {...register(name)} inputMode="decimal" placeholder="as the role" />
+            <TextInput {...register(name)} inputMode="decimal" placeholder="role’s rate" />
           </Field>
         );
       })}

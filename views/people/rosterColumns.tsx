@@ -18,7 +18,7 @@ export function rosterColumns(chosen: readonly OptionalColumn[], horizonStart: n
   const name: Column = {
     id: "name",
     head: "Person",
-    // Fixed up to the week: what stands here does not move when a sheet opens.
+    // The first columns have fixed widths, so that they do not move when a sheet opens.
     width: 166,
     isRowHead: true,
     value: ({ person }) => person.name,

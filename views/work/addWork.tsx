@@ -89,7 +89,7 @@ interface PartProps extends AddWorkProps {
 
 const isChosen = ({ personId, teamId, roleId }: Partial<Subject>) => (personId ?? teamId ?? roleId) !== undefined;
 
-/** Stands for the assignment while its effect is asked for. */
+/** Id of the assignment while its effect is calculated. */
 const ASKED = "asked";
 
 /** How much they do, in one of the ways of stating it. */

@@ -1,8 +1,9 @@
 "use client";
-// A project that lies outside the time shown would open with an empty chart: the window moves to its start.
+// Moves the time window to a project outside it, whose chart would be empty otherwise.
 import { useEffect, useRef } from "react";
 import type { Outline } from "../../core/answers/outline.ts";
-import { periodStart, type Range } from "../../core/calendar/periods.ts";
+import { periodStart } from "../../core/calendar/periods.ts";
+import { rangeFrom } from "../../ui/timeWindow.ts";
 import { usePlanFacts } from "../frame/facts.ts";
 import { usePlanWindow } from "../frame/windowed.ts";
 
@@ -14,18 +15,11 @@ export function useProjectInWindow(outline: Outline | null): void {
   useEffect(() => {
     if (!outline || opened.current === outline.project.id) return;
     const { project, start, finish } = outline;
-    // A change of the address is lost when it is asked for in the same turn in which a link opened the project.
+    // The router drops a change of the address that is made in the same turn as its own navigation.
     const turn = setTimeout(() => {
       opened.current = project.id;
-      if (start >= range.stop || finish < range.start) moveTo(windowAt(periodStart(start, "week", periodSettings), range, horizon));
+      if (start >= range.stop || finish < range.start) moveTo(rangeFrom(periodStart(start, "week", periodSettings), range, horizon));
     });
     return () => clearTimeout(turn);
   }, [outline, range, horizon, periodSettings, moveTo]);
-}
-
-/** A window of the same length that begins on a day, or ends with the plan. */
-function windowAt(day: number, { start, stop }: Range, horizon: Range): Range {
-  const length = stop - start;
-  const first = Math.max(horizon.start, Math.min(day, horizon.stop - length));
-  return { start: first, stop: first + length };
 }

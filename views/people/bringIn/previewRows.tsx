@@ -82,7 +82,7 @@ function Faults({ faults }: { faults: readonly string[] }) {
 
 const lacksPerson = (row: PreviewRow) => row.outcome === "refuses" && row.namesNobody === true;
 
-/** The person of a row that names nobody, to be chosen. */
+/** Lets the user choose the person of a row that names none. */
 const personColumn = (people: Readonly<Record<number, string>>, onChoose: (line: number, id: string) => void): TableColumn<PreviewRow> => ({
   id: "person",
   head: "Person",
