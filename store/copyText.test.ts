@@ -16,6 +16,11 @@ test("an array is written as SQL writes one, any other structure as JSON", () =>
   expect(text).toBe('0\t{"8","7.5","0"}\t[{"id":"a\\\\"b"}]\t[]\n');
 });
 
+test("an entry of an array keeps its quotes, backslashes and tabs", () => {
+  const text = copyText([{ key: "tags", type: "text[]" }], [{ tags: ['a"b', "c\\d", "e\tf"] }], (_, at) => [at]);
+  expect(text).toBe('0\t{"a\\\\"b","c\\\\\\\\d","e\\tf"}\n');
+});
+
 test("always: a line a row, and what comes out when it is read back is what went in", () => {
   const letters = fc.string({ unit: fc.constantFrom("a", "N", "\\", "\t", "\n", "\r", "ü", ".") });
   fc.assert(

@@ -39,7 +39,7 @@ function valueText(value: unknown, type: string): string {
 function structureText(value: object, type: string): string {
   return type.endsWith("[]")
     ? `{${Object.values(value)
-        .map((entry) => JSON.stringify(String(entry)))
+        .map((entry) => `"${String(entry).replaceAll(/["\\]/g, "\\$&")}"`)
         .join(",")}}`
     : JSON.stringify(value);
 }

@@ -6,12 +6,11 @@ import { known } from "../core/plan/lookUp.ts";
 import type { Plan, Row } from "../core/plan/schema.ts";
 import { copyText } from "./copyText.ts";
 import type { Sql } from "./driver.ts";
+import { type Json, record, rowOf } from "./rowValues.ts";
 import { writeExchangeRates, writeSettings } from "./settings.ts";
-import { type ChildTable, type Column, type Table, tables } from "./tables.ts";
+import { type ChildTable, type Table, tables } from "./tables.ts";
 
 const CHUNK_ROWS = 5_000;
-
-type Json = Record<string, unknown>;
 
 /** Reads all rows of a list in plan order. */
 export async function readList(sql: Sql, table: Table): Promise<Row[]> {
@@ -51,14 +50,6 @@ function attach(table: Table, child: ChildTable, list: Json[], byParent: Map<str
     if (entries) row[child.key] = entries;
     else if (alwaysThere.has(child.key) || isTypedEmpty) row[child.key] = [];
   }
-}
-
-function rowOf(columns: readonly Column[], values: readonly unknown[]): Json {
-  const row: Json = {};
-  columns.forEach(({ key }, at) => {
-    if (values[at] !== null) row[key] = values[at];
-  });
-  return row;
 }
 
 /** Writes what is known to be sound, so that what refers to what is not looked up again row by row: for a large plan that
@@ -307,11 +298,4 @@ const parentRecord = (table: Table, row: Row, position: number): Json => ({ posi
 function parentValues(row: Row): Json {
   const values: Json = row;
   return values.custom === undefined ? values : { ...values, isCustom: true };
-}
-
-/** The columns that a row states; the others are null without being written. */
-function record(columns: readonly Column[], row: Json): Json {
-  const stated: Json = {};
-  for (const { key, name } of columns) if (row[key] !== undefined) stated[name] = row[key];
-  return stated;
 }

@@ -1,12 +1,9 @@
-// How the plan's lists lie in tables: a column a key, a child table a nested list.
+// How the plan's lists lie in tables: a column for each key of a row's schema, a child table for each nested list that is named here.
+import type * as z from "zod";
+import { keysOf } from "../core/plan/keysOf.ts";
 import type { ListName } from "../core/plan/lists.ts";
-
-/** A column: the key of the row in the plan, its name and type in SQL. */
-export interface Column {
-  key: string;
-  name: string;
-  type: string;
-}
+import { changedSchemas, rowSchemas } from "../core/plan/schema.ts";
+import { type Column, columnOf, plainSchema, snakeCase } from "./columns.ts";
 
 /** A nested list: rows that belong to a row and keep their order. */
 export interface ChildTable {
@@ -24,124 +21,76 @@ export interface Table {
   children: ChildTable[];
 }
 
-/** SQL's own words, which no column may be named. */
-const reserved: Record<string, string> = {
-  from: "starts",
-  to: "ends",
-  group: "skill_group",
-  date: "on_date",
-  start: "starts",
-  finish: "finishes",
+/** The tables of nested lists, by their key; a nested list of ids also names its column. Other nested lists are JSON. */
+type Nested = Record<string, string | { table: string; idKey: string }>;
+
+/** Whether the hours of an assignment are typed is a value of its own, because a typed list may be empty. */
+const IS_CUSTOM: Column = { key: "isCustom", name: "is_custom", type: "boolean" };
+
+/** The tables of the nested lists of every list, parents before the rows that refer to them. */
+const nestedTables: Record<ListName, Nested> = {
+  calendars: { exceptions: "calendar_exceptions" },
+  roles: {},
+  skills: {},
+  people: {
+    roleIds: { table: "person_roles", idKey: "roleId" },
+    skills: "person_skills",
+    patterns: "person_patterns",
+    timeOff: "person_time_off",
+    overtime: "person_overtime",
+  },
+  clients: {},
+  materials: {},
+  rateTables: { entries: "rate_entries" },
+  projects: {},
+  teams: { memberIds: { table: "team_members", idKey: "personId" } },
+  tasks: { skills: "task_skills" },
+  links: {},
+  assignments: { custom: "assignment_buckets" },
+  expenses: {},
+  templates: {},
+  comments: {},
+  views: {},
+  snoozes: {},
+  notes: {},
+  sketches: {},
+  enquiries: {},
+  acceptances: {},
+  requests: {},
 };
 
-function snakeCase(key: string): string {
-  return reserved[key] ?? key.replaceAll(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
+/** Every list with an id, parents before the rows that refer to them. */
+export const tables: readonly Table[] = keysOf(nestedTables).map((list) => tableOf(list, nestedTables[list]));
+
+const { id: _, ...settingsKeys } = changedSchemas.settings.shape;
+
+/** The columns of the settings, which are one row without an id. */
+export const settingsColumns: readonly Column[] = columnsOf(settingsKeys);
+
+/** The columns of an exchange rate; the rates are a list without ids. */
+export const exchangeColumns: readonly Column[] = columnsOf(changedSchemas.exchange.shape.rates.element.shape);
+
+function tableOf(list: ListName, nested: Nested): Table {
+  const shape: z.core.$ZodShape = rowSchemas[list].shape;
+  const columns = columnsOf(Object.fromEntries(Object.entries(shape).filter(([key]) => !(key in nested))));
+  const children = Object.keys(nested).map((key) => childOf(key, nested[key], shape[key]));
+  return { list, table: snakeCase(list), columns: list === "assignments" ? [...columns, IS_CUSTOM] : columns, children };
 }
 
-const column = (definition: string): Column => {
-  const [key, type = "text"] = definition.split(":");
-  return { key, name: snakeCase(key), type };
-};
-const columns = (definitions: string): Column[] => definitions.split(/\s+/).map(column);
-const child = (key: string, table: string, definitions: string): ChildTable => ({ key, table, columns: columns(definitions) });
-const idList = (key: string, table: string, name: string): ChildTable => {
-  const scalar = column(name);
-  return { key, table, scalar, columns: [scalar] };
-};
+function childOf(key: string, named: Nested[string], schema: z.core.$ZodType): ChildTable {
+  const { def } = plainSchema(schema)._zod;
+  if (def.type !== "array") throw new Error(`${key} is not a list.`);
+  if (typeof named === "string") return { key, table: named, columns: columnsOf(shapeOf(def.element)) };
+  const scalar = columnOf(named.idKey, def.element);
+  return { key, table: named.table, scalar, columns: [scalar] };
+}
 
-/** Every list with an id, parents before what refers to them. */
-export const tables: readonly Table[] = [
-  {
-    list: "calendars",
-    table: "calendars",
-    columns: columns("id name week:numeric[]"),
-    children: [child("exceptions", "calendar_exceptions", "from:date to:date hours:numeric name")],
-  },
-  { list: "roles", table: "roles", columns: columns("id name"), children: [] },
-  { list: "skills", table: "skills", columns: columns("id name group"), children: [] },
-  {
-    list: "people",
-    table: "people",
-    columns: columns("id name email calendarId employedFrom:date employedTo:date location kind archived:boolean locked:boolean"),
-    children: [
-      idList("roleIds", "person_roles", "roleId"),
-      child("skills", "person_skills", "skillId level:integer"),
-      child("patterns", "person_patterns", "from:date to:date week:numeric[]"),
-      child("timeOff", "person_time_off", "id from:date to:date hoursPerDay:numeric kind state note reason suggested:jsonb"),
-      child("overtime", "person_overtime", "id from:date to:date hoursPerDay:numeric"),
-    ],
-  },
-  { list: "clients", table: "clients", columns: columns("id name"), children: [] },
-  { list: "materials", table: "materials", columns: columns("id name unit"), children: [] },
-  {
-    list: "rateTables",
-    table: "rate_tables",
-    columns: columns("id name kind currency"),
-    children: [child("entries", "rate_entries", "personId roleId materialId from:date rate:numeric overtimeRate:numeric perUse:numeric")],
-  },
-  {
-    list: "projects",
-    table: "projects",
-    columns: columns(
-      "id name code clientId category leadId calendarId stage probability:numeric priority:integer start:date deadline:date costTableId billTableId billing:jsonb budget:numeric budgetByKind:jsonb marginTarget:numeric description archived:boolean locked:boolean",
-    ),
-    children: [],
-  },
-  {
-    list: "teams",
-    table: "teams",
-    columns: columns("id name handle parentId projectId description"),
-    children: [idList("memberIds", "team_members", "personId")],
-  },
-  {
-    list: "tasks",
-    table: "tasks",
-    columns: columns(
-      "id projectId parentId name sizing start:date finish:date durationDays:numeric effortHours:numeric roleId calendarId priority:integer percentComplete:numeric state atRisk:boolean notBefore:date notAfter:date finishNotBefore:date finishNotAfter:date deadline:date staggerDays:numeric fixedCost:numeric fixedCostAccrual tags:text[] notes review:jsonb locked:boolean",
-    ),
-    children: [child("skills", "task_skills", "skillId level:integer")],
-  },
-  { list: "links", table: "links", columns: columns("id from to kind lagDays:numeric elapsed:boolean"), children: [] },
-  {
-    list: "assignments",
-    table: "assignments",
-    columns: columns(
-      "id taskId personId teamId materialId roleId hours:numeric percent:numeric hoursPerDay:numeric hoursPerWeek:numeric isCustom:boolean customFrom:date shape from:date to:date firmness quantity:numeric quantityPerDay:numeric wastePercent:numeric accrual",
-    ),
-    children: [child("custom", "assignment_buckets", "from:date to:date hours:numeric")],
-  },
-  {
-    list: "expenses",
-    table: "expenses",
-    columns: columns(
-      "id projectId taskId name supplier amount:numeric quantity:numeric unitPrice:numeric taxPercent:numeric date:date from:date to:date costType treatment state",
-    ),
-    children: [],
-  },
-  {
-    list: "templates",
-    table: "templates",
-    columns: columns("id name start:date calendarId tasks:jsonb links:jsonb assignments:jsonb"),
-    children: [],
-  },
-  { list: "comments", table: "comments", columns: columns("id taskId author at text mentions:jsonb"), children: [] },
-  { list: "views", table: "views", columns: columns("id name screen query"), children: [] },
-  { list: "snoozes", table: "snoozes", columns: columns("id signal until:date reason"), children: [] },
-  { list: "notes", table: "notes", columns: columns("id signal personId by at text"), children: [] },
-  { list: "sketches", table: "sketches", columns: columns("id name by at edits:jsonb"), children: [] },
-  {
-    list: "enquiries",
-    table: "enquiries",
-    columns: columns(
-      "id name purpose contact:jsonb clientId wishedStart:date wishedFinish:date value:numeric templateId hours:jsonb state projectId history:jsonb",
-    ),
-    children: [],
-  },
-  { list: "acceptances", table: "acceptances", columns: columns("id personId from:date to:date reason"), children: [] },
-  {
-    list: "requests",
-    table: "requests",
-    columns: columns("id taskId assignmentId roleId personId hours:numeric state offeredId note history:jsonb"),
-    children: [],
-  },
-];
+function shapeOf(schema: z.core.$ZodType): z.core.$ZodShape {
+  const { def } = plainSchema(schema)._zod;
+  if (def.type !== "object") throw new Error("A nested list has a table of its own only if its entries are objects.");
+  return def.shape;
+}
+
+function columnsOf(shape: z.core.$ZodShape): Column[] {
+  return Object.entries(shape).map(([key, schema]) => columnOf(key, schema));
+}

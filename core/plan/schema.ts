@@ -5,7 +5,8 @@ import { MOST_EDIT_LETTERS, MOST_ID_LETTERS, MOST_ROWS_OF_LIST, MOST_WITHIN } fr
 import { type ListName, SETTINGS_ID } from "./lists.ts";
 import { isStorable, unstorableAt } from "./storable.ts";
 
-const dateText = z.string().refine(isCalendarDate, { error: "not a date" });
+/** A calendar date as ISO text, `2027-02-12`. */
+export const dateText = z.string().refine(isCalendarDate, { error: "not a date" });
 const storable = { error: "holds a character that cannot be stored" };
 const id = z.string().min(1).max(MOST_ID_LETTERS).refine(isStorable, storable);
 const name = z.string().min(1).max(300).refine(isStorable, storable);
