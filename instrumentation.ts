@@ -1,4 +1,4 @@
-// Runs once when the server starts: opens the plan, and closes it when the server is told to stop.
+// Runs once when the server starts: opens the plan, and closes it when the server is asked to stop.
 
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== "nodejs") return;

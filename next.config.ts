@@ -11,11 +11,11 @@ const config: NextConfig = {
   // would stand in the build twice.
   serverExternalPackages: ["@electric-sql/pglite"],
   experimental: {
-    // What routes take at most is theirs to say; the largest is a plan file.
+    // Each route has its own limit; the largest is that of a plan file.
     proxyClientMaxBodySize: "64mb",
     // Pages are loaded by the first who asks for one, so that the server answers sooner after a start.
     preloadEntriesOnStart: false,
-    // What the server says of an error can be read then, and a build takes a fifth less.
+    // Errors of the server stay readable, and a build takes a fifth less.
     serverMinification: false,
     // Nobody reads them: the server does not map what it says of an error.
     turbopackSourceMaps: false,

@@ -3,7 +3,7 @@ import { defineConfig } from "vitest/config";
 const tests = {
   exclude: ["node_modules/**", "dist/**", ".next/**", "e2e/**"],
   setupFiles: ["tests/processorTime.ts"],
-  // Only for what hangs: beside the browser tests, little is left of the processor.
+  // Only for what hangs: next to the browser tests, little is left of the processor.
   testTimeout: 300_000,
   hookTimeout: 300_000,
 };

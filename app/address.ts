@@ -1,4 +1,4 @@
-// What the address of a page says: its time window, and single values.
+// The time window and single values in the address of a page.
 import "server-only";
 import { createLoader } from "nuqs/server";
 import { horizonOf, periodSettingsOf, todayOf } from "../core/calendar/horizon.ts";
@@ -24,7 +24,7 @@ export async function oneParam(searchParams: SearchParams, name: string): Promis
 
 const loadMoney = createLoader(moneyParams);
 
-/** What a page's URL asks of money. @param set What the page itself asks for in place of that. */
+/** The query of money in a page's URL. */
 export async function moneyAskedBy(searchParams: SearchParams, set: Partial<MoneyParams> = {}) {
   const plan = await shownPlan();
   const params = { ...loadMoney(await searchParams), ...set };

@@ -4,10 +4,7 @@ import { CodedError } from "../core/plan/errors.ts";
 
 /** The body is larger than this route takes. */
 const tooLarge = (mostBytes: number): CodedError =>
-  new CodedError(
-    "tooLarge",
-    `This is larger than ${mostBytes / 1e6} MB, the most that is taken here. Nothing was changed; send it in parts.`,
-  );
+  new CodedError("tooLarge", `This is larger than ${mostBytes / 1e6} MB, the limit. Nothing was changed; send it in parts.`);
 
 /** Reads a request's body as text.
  * @throws {CodedError} "tooLarge" as soon as more than `mostBytes` have come; the rest is not read. */

@@ -1,12 +1,12 @@
-// What the pages of the application may load.
+// The content policy of the application's pages.
 
-/** What a page may load and be loaded by: itself alone. Scripts carry the page's own mark.
+/** The content policy of a page: it loads and is loaded by the application alone. Scripts carry the page's own mark.
  * @param nonce New for every page. */
 export function contentPolicy(nonce: string): string {
   return [
     "default-src 'self'",
     `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'`,
-    // Bars, tracks and heights are stated where they stand.
+    // Bars, tracks and heights are stated where they are.
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' data: blob:",
     "font-src 'self' data:",

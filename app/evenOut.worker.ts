@@ -1,20 +1,20 @@
 // Evens out a large plan in a thread of its own, which can be ended at any moment.
 import { parentPort } from "node:worker_threads";
 import type { EvenOutJob } from "../client/evenOutQuery.ts";
+import { search } from "../client/redacted.ts";
 import { type EvenOutNews, runSearch } from "../client/searches.ts";
-import { search } from "../client/seen.ts";
 import { solveProgram } from "../client/solver.ts";
 import { buildModel } from "../core/model.ts";
 
-parentPort?.once("message", async ({ plan, query, sight }: EvenOutJob) => {
-  let [told, result] = [0, 0];
+parentPort?.once("message", async ({ plan, query, access }: EvenOutJob) => {
+  let [reported, result] = [0, 0];
   const tell = (news: EvenOutNews, isDone: boolean) => {
     // Each line is sent once. A better result starts again with its first line.
-    if (news.result !== result) [told, result] = [0, news.result];
-    parentPort?.postMessage(JSON.stringify({ news: { ...news, found: news.found.slice(told) }, isDone }));
-    told = news.found.length;
+    if (news.result !== result) [reported, result] = [0, news.result];
+    parentPort?.postMessage(JSON.stringify({ news: { ...news, found: news.found.slice(reported) }, isDone }));
+    reported = news.found.length;
   };
   const isStopped = () => false;
-  await runSearch(search(buildModel(JSON.parse(plan)), "evenOut", query, sight), tell, isStopped, async () => undefined, solveProgram);
+  await runSearch(search(buildModel(JSON.parse(plan)), "evenOut", query, access), tell, isStopped, async () => undefined, solveProgram);
   parentPort?.close();
 });

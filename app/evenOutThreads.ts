@@ -11,7 +11,7 @@ const MOST_MEGABYTES = 1_536;
 
 const shared = ofProcess("threads that even out", () => ({ underWay: 0 }));
 
-/** What a thread finds, a line of JSON at a time; the thread ends when nobody listens any longer.
+/** The results of a thread, one line of JSON at a time. The thread ends when nobody listens any more.
  * @returns Null where as many are under way as there may be. */
 export function evenOutStream(job: EvenOutJob, signal: AbortSignal): ReadableStream<Uint8Array> | null {
   if (shared.underWay >= Math.max(1, availableParallelism() - 1)) return null;
@@ -39,7 +39,7 @@ export function evenOutStream(job: EvenOutJob, signal: AbortSignal): ReadableStr
         try {
           controller.close();
         } catch {
-          // Closed already: whoever listened has gone, or the thread failed.
+          // Closed already: the person who listened has gone, or the thread failed.
         }
       });
       signal.addEventListener("abort", () => end());

@@ -30,13 +30,13 @@ export async function downloadWorkbook(tables: string, name: string, signal: Abo
   }
 }
 
-/** What is answered where something was not done with a file; what nobody expected is written to the log. */
+/** The answer for a failed job on a file; unexpected errors are written to the log. */
 export function failureOf(error: unknown): { status: number; message: string } {
   if (hasCode(error, "tooLarge")) return { status: 413, message: messageOf(error) };
   if (hasCode(error, "unreadableFile")) return { status: 422, message: messageOf(error) };
   if (hasCode(error, "tooMuchAtOnce", "noRoom", "storeClosed")) return { status: 503, message: messageOf(error) };
   // The client disconnected before its whole request was received.
-  if (codeOf(error) === "ECONNRESET") return { status: 400, message: "The request did not come as a whole. Nothing was changed." };
+  if (codeOf(error) === "ECONNRESET") return { status: 400, message: "The request was incomplete. Nothing was changed." };
   logFailure(error);
   return { status: 500, message: "This could not be done, for a reason that the server has written to its log. Nothing was changed." };
 }

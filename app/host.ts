@@ -6,7 +6,7 @@ import { formatISO } from "date-fns";
 import { comeAsText, type Initial } from "../client/initial.ts";
 import type { AnswerOf, QueryOf, Question } from "../client/questions.ts";
 import { parseDay } from "../core/calendar/day.ts";
-import { SEES_ALL } from "../core/cost/sight.ts";
+import { FULL_ACCESS } from "../core/cost/redactMoney.ts";
 import { findRow } from "../core/plan/rows.ts";
 import type { Plan } from "../core/plan/schema.ts";
 import { sketched } from "../core/sketch/sketch.ts";
@@ -18,7 +18,7 @@ import { openedSketch } from "./openedSketch.ts";
 import { Reader } from "./reader.ts";
 
 /** The one user there is for now; every edit carries its actor. */
-export const BUILT_IN_USER = { id: "manager", name: "Nora Okafor", initials: "NO", sight: SEES_ALL } as const;
+export const BUILT_IN_USER = { id: "manager", name: "Nora Okafor", initials: "NO", access: FULL_ACCESS } as const;
 
 interface Host {
   store: PlanStore;
@@ -47,7 +47,7 @@ export const folderOfData = (): string => dataFolder(process.env, process.cwd())
 async function open(): Promise<Host> {
   const migrations = await readMigrations(join(/*turbopackIgnore: true*/ process.cwd(), "store/migrations"));
   const store = await PlanStore.open(folderOfData(), migrations);
-  // What somebody makes first refers to the calendar that is there: a new folder begins with a plan of its own.
+  // The first edit refers to the calendar of the plan: a new folder starts with a plan of its own.
   if (store.isNew) await store.replace(store.snapshot().plan, BUILT_IN_USER.id, new Date().toISOString());
   const script = join(/*turbopackIgnore: true*/ process.cwd(), "dist/reader.mjs");
   const pages = new Reader(store, script);
@@ -80,7 +80,7 @@ export function planUnder(plan: Plan, sketchId: string | null): Plan {
 
 async function asked<Q extends Question>(question: Q, query: QueryOf<Q>, isText: boolean) {
   const [{ pages }, sketchId] = [await openHost(), await openedSketch()];
-  const { revision, data } = await pages.ask({ kind: "ask", sketchId, question, query, sight: BUILT_IN_USER.sight, isText });
+  const { revision, data } = await pages.ask({ kind: "ask", sketchId, question, query, access: BUILT_IN_USER.access, isText });
   return { revision, sketchId, key: JSON.stringify(query), data };
 }
 

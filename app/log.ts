@@ -1,4 +1,4 @@
-// What the server writes down of a failure: where it was, never what was in the plan.
+// The server's log of failures: the place in the program, never the content of the plan.
 
 /** Writes a failure with its place in the program; values of a statement, such as notes, are left out. */
 export function logFailure(error: unknown): void {

@@ -1,4 +1,5 @@
-// What a process has once: Next.js loads a file once for each route bundle, and each of them finds the same here.
+// Objects that exist once per process: Next.js loads a file once for each route bundle, and each of them finds the same object
+// here.
 
 const kept = Symbol.for("roster.kept");
 
@@ -6,7 +7,7 @@ interface Kept {
   [kept]?: Record<string, object>;
 }
 
-/** What is kept under a name: the same object for whoever asks, made by the first. */
+/** The object kept under a name: the first caller makes it, the others get the same one. */
 export function ofProcess<T extends object>(name: string, make: () => T): T {
   const all = globalThis as Kept;
   all[kept] ??= {};

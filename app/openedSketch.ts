@@ -1,4 +1,4 @@
-// The sketch that a page is asked for with. Its address names it, but only pages are told their address, and what stands around
+// The sketch that a page is asked for with. Its address names it, but only pages know their address, and what is around
 // them is not: so it comes along with the request.
 import { headers } from "next/headers";
 

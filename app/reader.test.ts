@@ -2,8 +2,8 @@
 import { join } from "node:path";
 import { afterEach, expect, test } from "vitest";
 import type { Question } from "../client/questions.ts";
-import { answer } from "../client/seen.ts";
-import { SEES_ALL } from "../core/cost/sight.ts";
+import { answer } from "../client/redacted.ts";
+import { FULL_ACCESS } from "../core/cost/redactMoney.ts";
 import type { Change } from "../core/edits/change.ts";
 import { applyEdit } from "../core/edits/edit.ts";
 import { buildModel } from "../core/model.ts";
@@ -21,7 +21,7 @@ afterEach(async () => {
 });
 
 /** A plan that is edited, and its reader. @param kept How many revisions of changes are kept; an older reader gets the whole plan. */
-function scene(kept = Number.POSITIVE_INFINITY) {
+function fixture(kept = Number.POSITIVE_INFINITY) {
   const state = { plan: fernhollow(), revision: 1, log: [] as { revision: number; changes: Change[] }[] };
   const reader = new Reader(
     {
@@ -43,10 +43,10 @@ function scene(kept = Number.POSITIVE_INFINITY) {
 }
 
 const ask = (question: Question, query: object, isText = false) =>
-  ({ kind: "ask", sketchId: null, question, query, sight: SEES_ALL, isText }) as const;
+  ({ kind: "ask", sketchId: null, question, query, access: FULL_ACCESS, isText }) as const;
 
 test.each([1, 2, 3])("always: each answer is about the newest plan, in any order of questions and edits (seed %i)", async (seed) => {
-  const { state, reader, edit } = scene(seed === 3 ? 2 : undefined);
+  const { state, reader, edit } = fixture(seed === 3 ? 2 : undefined);
   const random = randomFrom(seed);
   const next = everyEditFrom(seed);
   const questions: [Question, object][] = [
@@ -60,25 +60,25 @@ test.each([1, 2, 3])("always: each answer is about the newest plan, in any order
     const [question, query] = random.pick(questions);
     const { revision, data } = await reader.ask(ask(question, query));
     expect(revision).toBe(state.revision);
-    expect(data, `${question}, step ${step}`).toEqual(answer(buildModel(state.plan), question, query as never, SEES_ALL));
+    expect(data, `${question}, step ${step}`).toEqual(answer(buildModel(state.plan), question, query as never, FULL_ACCESS));
   }
 });
 
 test("text is the answer as JSON; a failed question is rejected, and the next one is answered", async () => {
-  const { state, reader } = scene();
+  const { state, reader } = fixture();
   const { data } = await reader.ask(ask("portfolio", {}, true));
-  expect(JSON.parse(String(data))).toEqual(JSON.parse(JSON.stringify(answer(buildModel(state.plan), "portfolio", {}, SEES_ALL))));
+  expect(JSON.parse(String(data))).toEqual(JSON.parse(JSON.stringify(answer(buildModel(state.plan), "portfolio", {}, FULL_ACCESS))));
   await expect(reader.ask(ask("nothing of that name" as Question, {}))).rejects.toThrow();
-  expect((await reader.ask({ kind: "feed", of: "nothing", id: "x" })).data).toMatch(/There are feeds of/);
+  expect((await reader.ask({ kind: "feed", of: "nothing", id: "x" })).data).toMatch(/There is no feed "nothing"/);
 });
 
 test("two plans are compared apart from the newest one, and a thread that has ended is started again", async () => {
-  const { state, reader, edit } = scene();
+  const { state, reader, edit } = fixture();
   const before = state.plan;
   edit({ kind: "changeTask", id: "tidepool-cases", set: { staggerDays: 3 } });
   const moved = await reader.ask({ kind: "moved", before: JSON.stringify(before), after: JSON.stringify(state.plan) });
   expect(moved.data).toEqual(movesOf(buildModel(before), buildModel(state.plan)));
   await reader.end();
   const { data } = await reader.ask(ask("tray", {}));
-  expect(data).toEqual(answer(buildModel(state.plan), "tray", {}, SEES_ALL));
+  expect(data).toEqual(answer(buildModel(state.plan), "tray", {}, FULL_ACCESS));
 });

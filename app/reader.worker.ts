@@ -2,7 +2,7 @@
 import { parentPort } from "node:worker_threads";
 import { KeptAnswers } from "../client/keptAnswers.ts";
 import { ofPlanItself } from "../client/questions.ts";
-import { answer } from "../client/seen.ts";
+import { answer } from "../client/redacted.ts";
 import { applyChanges } from "../core/edits/change.ts";
 import { buildModel, type Model } from "../core/model.ts";
 import { messageOf } from "../core/plan/errors.ts";
@@ -37,24 +37,24 @@ function resultOf(order: ReaderQuestion): unknown {
 
 function answered(
   { model, answers }: Newest,
-  { sketchId, question, query, sight, isText }: Extract<ReaderQuestion, { kind: "ask" }>,
+  { sketchId, question, query, access, isText }: Extract<ReaderQuestion, { kind: "ask" }>,
 ): unknown {
   const shown = modelUnder(model, sketchId);
   // A sketch that is not there shows the plan itself, so that made-up addresses take no memory.
   const place = shown === model ? null : sketchId;
   const kept = answers.get(place) ?? new KeptAnswers();
   answers.set(place, kept);
-  const key = JSON.stringify([query, sight]);
+  const key = JSON.stringify([query, access]);
   const of = ofPlanItself.has(question) ? model : shown;
-  const data = kept.of(question, key, () => answer(of, question, query as never, sight));
+  const data = kept.of(question, key, () => answer(of, question, query as never, access));
   return isText ? kept.of(question, `${key} as text`, () => JSON.stringify(data)) : data;
 }
 
 function boardFile(
   { model }: Newest,
-  { sketchId, query, measure, sight, format, title }: Extract<ReaderQuestion, { kind: "boardFile" }>,
+  { sketchId, query, measure, access, format, title }: Extract<ReaderQuestion, { kind: "boardFile" }>,
 ): string {
-  const rows = boardTable(answer(modelUnder(model, sketchId), "board", query, sight), measure);
+  const rows = boardTable(answer(modelUnder(model, sketchId), "board", query, access), measure);
   return format === "csv" ? writeCsv(rows) : JSON.stringify([{ name: title, rows }]);
 }
 

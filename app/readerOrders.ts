@@ -1,8 +1,8 @@
-// What the server and the thread that answers questions say to each other.
+// Messages between the server and the thread that answers questions.
 import type { Question } from "../client/questions.ts";
 import type { BoardQuery } from "../core/answers/board.ts";
 import type { Feed } from "../core/answers/feeds.ts";
-import type { MoneySight } from "../core/cost/sight.ts";
+import type { MoneyAccess } from "../core/cost/redactMoney.ts";
 import type { Change } from "../core/edits/change.ts";
 import type { movesOf } from "../core/schedule/moves.ts";
 import type { Measure } from "../views/balance/balanceParams.ts";
@@ -19,7 +19,7 @@ export type ReaderQuestion =
       sketchId: string | null;
       question: Question;
       query: unknown;
-      sight: MoneySight;
+      access: MoneyAccess;
       /** True for an answer as JSON text. */
       isText: boolean;
     }
@@ -29,7 +29,7 @@ export type ReaderQuestion =
       sketchId: string | null;
       query: BoardQuery;
       measure: Measure;
-      sight: MoneySight;
+      access: MoneyAccess;
       format: "csv" | "xlsx";
       title: string;
     }

@@ -5,7 +5,7 @@ import { journalFaults } from "../store/journalFaults.ts";
 import type { PlanStore } from "../store/planStore.ts";
 import { openHost } from "./host.ts";
 
-/** How long an answer may take to leave after the store is closed. */
+/** Milliseconds that an answer may take to leave after the store is closed. */
 const LAST_ANSWERS_MS = 300;
 /** The process ends after this time even when it is busy: an edit is promised only once it has been answered. */
 const MOST_STOPPING_MS = 8_000;
@@ -22,7 +22,7 @@ export async function startServer(): Promise<void> {
     process.stderr.write(`${messageOf(error)}\n`);
     process.exit(1);
   }
-  // A terminal tells the whole group and a parent its child: the second time must not end it where it stands.
+  // A terminal reports the whole group and a parent its child: the second time must not end it where it is.
   for (const signal of ["SIGTERM", "SIGINT"] as const) process.on(signal, () => void closeAndExit());
 }
 
@@ -35,7 +35,7 @@ async function verifyLater(store: PlanStore): Promise<void> {
   }
 }
 
-/** What has been taken is settled and answered, then the folder is given back. */
+/** Accepted edits are settled and answered before the folder is released. */
 async function closeAndExit(): Promise<void> {
   setTimeout(() => {
     process.stderr.write("The server was still busy after 8 s and was ended. Answered changes are in the journal.\n");

@@ -13,7 +13,7 @@ interface Shown {
   format: "csv" | "xlsx";
   sketchId: string | null;
   reader: Reader;
-  /** What the newest plan answers to a question, as a screen would show it. */
+  /** The answer of the newest plan to a question, as a screen would show it. */
   ask: <Q extends Question>(question: Q, query: QueryOf<Q>) => Promise<AnswerOf<Q>>;
   window: TimeWindow;
   horizon: Range;
@@ -21,7 +21,7 @@ interface Shown {
 }
 
 /** The rows of a table, or its file as the reader has written it; and what it is about. */
-type Told = ({ rows: string[][] } | { written: string }) & {
+type TableContent = ({ rows: string[][] } | { written: string }) & {
   isMoney?: boolean;
   /** Added to the name of the file, such as the project and the range. */
   of?: string;
@@ -29,33 +29,34 @@ type Told = ({ rows: string[][] } | { written: string }) & {
 
 /** The rows of a table as CSV, or as XLSX where the address asks for that.
  * @param title Of the sheet of a workbook; in small letters the name of the file, with what it is of. */
-export async function tableFile(request: Request, title: string, tell: (shown: Shown) => Promise<Told>): Promise<Response> {
+export async function tableFile(request: Request, title: string, contentOf: (shown: Shown) => Promise<TableContent>): Promise<Response> {
   const { searchParams } = new URL(request.url);
   const format = searchParams.get("format") ?? "csv";
   if (format !== "csv" && format !== "xlsx") return Response.json({ message: 'This table comes as "csv" or "xlsx".' }, { status: 400 });
   const text = (name: string) => searchParams.get(name);
-  // Whoever looks at a sketch takes with them what they see.
+  // The person who looks at a sketch takes with them what they see.
   const sketchId = text("sketch");
   const plan = planUnder((await openStore()).snapshot().plan, sketchId);
   const [horizon, today] = [horizonOf(plan), todayOf(plan, clockDay())];
   const window = windowFrom(text("from"), text("to"), text("by"), today, horizon, periodSettingsOf(plan));
   const reader = await filesReader();
-  const told = await tell({
+  const reported = await contentOf({
     format,
     sketchId,
     reader,
     ask: async <Q extends Question>(question: Q, query: QueryOf<Q>) => {
-      const { data } = await reader.ask({ kind: "ask", sketchId, question, query, sight: BUILT_IN_USER.sight, isText: false });
+      const { data } = await reader.ask({ kind: "ask", sketchId, question, query, access: BUILT_IN_USER.access, isText: false });
       return data as AnswerOf<Q>;
     },
     window,
     horizon,
     today,
   });
-  const { isMoney, of } = told;
+  const { isMoney, of } = reported;
   const name = `${[title, ...(of === undefined ? [] : [of])].map(fileWord).join("-")}.${format}`;
-  if (format === "csv") return download("written" in told ? told.written : writeCsv(told.rows), name, CSV_TYPE);
-  const tables = "written" in told ? told.written : JSON.stringify([{ name: title, rows: told.rows, ...(isMoney && { isMoney }) }]);
+  if (format === "csv") return download("written" in reported ? reported.written : writeCsv(reported.rows), name, CSV_TYPE);
+  const tables =
+    "written" in reported ? reported.written : JSON.stringify([{ name: title, rows: reported.rows, ...(isMoney && { isMoney }) }]);
   return downloadWorkbook(tables, name, request.signal);
 }
 

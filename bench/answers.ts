@@ -1,8 +1,8 @@
-// What screens ask unasked after an edit: what the frame shows, lists, and the rates.
+// Questions that screens ask by themselves after an edit: those of the frame, of lists, and of the rates.
 import type { QueryOf, Question } from "../client/questions.ts";
-import { answer } from "../client/seen.ts";
+import { answer } from "../client/redacted.ts";
 import { horizonOf } from "../core/calendar/horizon.ts";
-import { SEES_ALL } from "../core/cost/sight.ts";
+import { FULL_ACCESS } from "../core/cost/redactMoney.ts";
 import type { Model } from "../core/model.ts";
 import { line, measure } from "./measure.ts";
 
@@ -17,7 +17,7 @@ export function benchAnswers(edited: () => Model, floor: number): void {
   const ask = <Q extends Question>(question: Q, query: QueryOf<Q>) => {
     // One more, for the run that warms up.
     const models = Array.from({ length: RUNS + 1 }, edited);
-    line(question, measure(() => answer(models.pop() ?? edited(), question, query, SEES_ALL), RUNS).milliseconds, floor);
+    line(question, measure(() => answer(models.pop() ?? edited(), question, query, FULL_ACCESS), RUNS).milliseconds, floor);
   };
   ask("ribbon", { clock });
   ask("tray", {});

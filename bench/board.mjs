@@ -1,5 +1,5 @@
 // The board with the large plan in Chromium: how long frames take while it scrolls, and how long after a drop the result
-// is painted. `node bench/board.mjs ../former` measures the built application of another folder beside this one, turn by turn.
+// is painted. `node bench/board.mjs ../former` measures the built application of another folder next to this one, turn by turn.
 import { chromium } from "@playwright/test";
 import { CHROMIUM } from "../scripts/install.mjs";
 import { planServer } from "./planServer.mjs";

@@ -1,11 +1,11 @@
-// Evening out in figures: how near to the best there is, and what it takes off a large plan in a given time.
+// Evening out in figures: how near to the best there is, and what it removes a large plan in a given time.
 import { solveProgram } from "../client/solver.ts";
 import { EvenOutSearch } from "../core/balancing/evenOut.ts";
-import { giveProgram, solvedGifts } from "../core/balancing/giveProgram.ts";
 import type { EvenOutKind } from "../core/balancing/kinds.ts";
 import { Loads } from "../core/balancing/loads.ts";
 import { Measured } from "../core/balancing/measures.ts";
 import { Moves } from "../core/balancing/moves.ts";
+import { solvedTransfers, transferProgram } from "../core/balancing/transferProgram.ts";
 import { TrialPlacer } from "../core/balancing/trialPlacer.ts";
 import { horizonOf } from "../core/calendar/horizon.ts";
 import { applyEdit } from "../core/edits/edit.ts";
@@ -64,14 +64,14 @@ async function gaps(withProgram: boolean): Promise<{ mean: number; worst: number
   for (let seed = 1; seed <= 20; seed++) {
     const model = buildModel(giveCase(seed));
     const search = searchOf(model, ["give"], () => false);
-    const program = search.giveProgram(1_000);
-    const solved = program && (await solvedGifts(program, solveProgram, 4));
+    const program = search.transferProgram(1_000);
+    const solved = program && (await solvedTransfers(program, solveProgram, 4));
     if (!solved?.isOptimal) continue;
-    const best = peakAfter(model, solved.gifts);
-    if (withProgram) search.beginWith(solved.gifts);
+    const best = peakAfter(model, solved.transfers);
+    if (withProgram) search.beginWith(solved.transfers);
     for (const _ of search.run());
     const { before, after } = search.result();
-    // The gap is of what could be taken off at all.
+    // The gap is of what could be removed at all.
     if (before.peakOver > best) found.push((after.peakOver - best) / before.peakOver);
   }
   const sum = found.reduce((all, gap) => all + gap, 0);
@@ -89,15 +89,15 @@ async function gapsWithDelays(): Promise<{ mean: number; worst: number; cases: n
     const moves = new Moves(model, new TrialPlacer(model), loads, options);
     const days = Array.from({ length: window.stop - window.start }, (_, i) => window.start + i);
     const choices = model.plan.assignments.flatMap((_, row) => [...moves.of(row, days)]);
-    const program = giveProgram({
-      gifts: choices.map((move, at) => ({ move, gift: { assignmentId: String(at), personId: "" } })),
+    const program = transferProgram({
+      transfers: choices.map((move, at) => ({ move, transfer: { assignmentId: String(at), personId: "" } })),
       loadOn: (person, day) => loads.loadOn(person, day),
       capacityOn: (person, day) => loads.capacityOn(person, day),
       isMeant: () => true,
     });
-    const solved = program && (await solvedGifts(program, solveProgram, 4));
+    const solved = program && (await solvedTransfers(program, solveProgram, 4));
     if (!solved?.isOptimal) continue;
-    for (const { assignmentId } of solved.gifts) loads.apply(choices[Number(assignmentId)].parts);
+    for (const { assignmentId } of solved.transfers) loads.apply(choices[Number(assignmentId)].parts);
     const best = model.plan.people.reduce((sum, _, person) => sum + loads.overOf(person), 0);
     const search = searchOf(model, ["give", "delay"], () => false, MOST_DELAY);
     for (const _ of search.run());
@@ -117,9 +117,9 @@ function alone(plan: Plan): Plan {
   return { ...plan, tasks: [...tasks, holding], assignments };
 }
 
-function peakAfter(model: Model, gifts: readonly { assignmentId: string; personId: string }[]): number {
-  if (gifts.length === 0) return new Measured(model).totals.peakOver;
-  const edits = gifts.map(({ assignmentId: id, personId }) => ({ kind: "reassign" as const, id, personId }));
+function peakAfter(model: Model, transfers: readonly { assignmentId: string; personId: string }[]): number {
+  if (transfers.length === 0) return new Measured(model).totals.peakOver;
+  const edits = transfers.map(({ assignmentId: id, personId }) => ({ kind: "reassign" as const, id, personId }));
   const { plan } = applyEdit(model.plan, { kind: "together", words: "all gifts", edits });
   return new Measured(buildModel(plan as Plan)).totals.peakOver;
 }

@@ -43,7 +43,7 @@ const entries = entriesOf(model);
 const floor = measure(() => floorPass(entries), 31).milliseconds;
 const horizon = horizonOf(plan);
 const weeks = periodsIn(horizon, "week", periodSettingsOf(plan));
-const everybody = Int32Array.from(plan.people, (_, row) => row);
+const everyone = Int32Array.from(plan.people, (_, row) => row);
 
 console.log(
   `${plan.people.length} people, ${plan.tasks.length} tasks, ${plan.assignments.length} assignments, ${entries.minutes.length} placed day entries`,
@@ -56,7 +56,7 @@ line("  of it: dates of every task", measure(() => schedule(network, model.work,
 line("place every assignment", measure(() => placeAll({ ...model, plan })).milliseconds, floor, "aim: under 12");
 line(
   "weekly grid for all people",
-  measure(() => peopleSums(model, new LoadBook(model, defaultCounting), everybody, weeks)).milliseconds,
+  measure(() => peopleSums(model, new LoadBook(model, defaultCounting), everyone, weeks)).milliseconds,
   floor,
   "aim: under 3",
 );
@@ -91,11 +91,11 @@ line("lay out the network", measure(() => networkOf(plan, model.lines, graphOf(p
 line("schedule forward", measure(() => schedule(network, model.work, model.capacity), 31).milliseconds, linkFloor);
 line("schedule backward", measure(() => new SlackTable(model.schedule), 31).milliseconds, linkFloor, "aim for both together: under 15");
 line("one task made longer: applied, dated, placed", measure(lengthen, 9).milliseconds, linkFloor);
-line("  the same, everything anew", measure(() => buildModel(lengthen().plan).placements, 3).milliseconds, linkFloor);
+line("  the same, everything rebuilt", measure(() => buildModel(lengthen().plan).placements, 3).milliseconds, linkFloor);
 
 await proposalGaps();
 
-/** How far a quick proposal for all openings stays behind the best one, on seeded plans. */
+/** The gap between a quick proposal for all openings and the best one, on seeded plans. */
 async function proposalGaps(): Promise<void> {
   console.log("\nproposal for all openings: hours covered one by one, and at best");
   for (const seed of [1, 2, 3, 4, 5]) {
@@ -104,8 +104,8 @@ async function proposalGaps(): Promise<void> {
       made,
       openingRows(made, defaultCounting).map(({ id }) => id),
     );
-    const [quick, best] = [quickProposal(problem), (await bestProposal(problem, solveProgram, { secondsLeft: () => 20 }))?.gifts ?? []];
-    const hours = (gifts: typeof quick) => Math.round(worthOf(problem, gifts).covered / 60);
+    const [quick, best] = [quickProposal(problem), (await bestProposal(problem, solveProgram, { secondsLeft: () => 20 }))?.transfers ?? []];
+    const hours = (transfers: typeof quick) => Math.round(worthOf(problem, transfers).covered / 60);
     const gap = Math.max(0, 1 - worthOf(problem, quick).covered / Math.max(1, worthOf(problem, best).covered));
     console.log(
       `  seed ${seed}: ${problem.openings.length} openings, ${hours(quick)} h and ${hours(best)} h, gap ${(gap * 100).toFixed(1)}%`,
@@ -119,7 +119,7 @@ function startsOfOne(): unknown {
   return [...earliestStarts(model, Math.max(0, row))];
 }
 
-/** One edit of a task that others hang on, applied, dated and placed: the whole chain but no screen. */
+/** One edit of a task that others depend on, applied, dated and placed: the whole chain but no screen. */
 function lengthen(): Model {
   if (!plan) throw new Error("the large plan is sound");
   const outcome = applyEdit(plan, { kind: "changeTask", id: "t401", set: { durationDays: 41 } });
@@ -150,7 +150,7 @@ function floorPass({ slots, minutes, grid }: ReturnType<typeof entriesOf>): numb
   return grid[0];
 }
 
-/** What a pass over the links cannot do without: a predecessor's finish read, the successor's start raised. */
+/** The least that a pass over the links has to do: read a predecessor's finish, raise the successor's start. */
 function linkPass({ from, to, at }: ReturnType<typeof endsOf>): number {
   for (let link = 0; link < from.length; link++) if (at[from[link]] + 480 > at[to[link]]) at[to[link]] = at[from[link]] + 480;
   return at[0];
@@ -166,16 +166,16 @@ function endsOf({ links, tasks }: Plan) {
   };
 }
 
-/** What a drop on the board asks for: the edit applied, its work placed again, the figures on screen reckoned. */
+/** The work of a drop on the board: apply the edit, place its work again, calculate the figures on screen. */
 function reassignAndShow(): Int32Array {
   const next = edited();
   const { plan } = next;
   const range = { start: horizon.start + 28, stop: horizon.start + 28 + 26 * 7 };
   const periods = periodsIn(range, "week", periodSettingsOf(plan));
-  return peopleSums(next, next.load(defaultCounting), everybody.subarray(40, 100), periods).load;
+  return peopleSums(next, next.load(defaultCounting), everyone.subarray(40, 100), periods).load;
 }
 
-/** The large plan with one piece of work somebody else's, and nothing asked of it yet. */
+/** The large plan with one piece of work someone else's, and nothing asked of it yet. */
 function edited(): Model {
   if (!plan) throw new Error("the large plan is sound");
   const outcome = applyEdit(plan, { kind: "reassign", id: "a1234", personId: "p77" });

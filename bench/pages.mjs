@@ -1,5 +1,5 @@
-// Pages of the large plan in Chromium: how long until one can be used, until another screen stands, until a sheet opens.
-// `node bench/pages.mjs ../former` measures the built application of another folder beside this one, turn by turn.
+// Pages of the large plan in Chromium: how long until one can be used, until another screen is, until a sheet opens.
+// `node bench/pages.mjs ../former` measures the built application of another folder next to this one, turn by turn.
 import { chromium } from "@playwright/test";
 import { CHROMIUM } from "../scripts/install.mjs";
 import { planServer } from "./planServer.mjs";
@@ -66,8 +66,8 @@ async function opened(url, path) {
   return took;
 }
 
-/** From a press in the rail to the frame in which the other screen's title stands: the first time in a page that was just
- * opened, with the scripts of that screen, or another time in one that has come to rest. */
+/** From a press in the rail to the frame in which the other screen's title is: the first time in a page that was just
+ * opened, with the scripts of that screen, or another time in one that has settle. */
 async function changed(url, name, isAgain) {
   const from = name === "Balance" ? "Work" : "Balance";
   const page = await newPage();
@@ -91,7 +91,7 @@ function pressed(page, name) {
   }, name);
 }
 
-/** From a press to the frame that the sheet's form stands in. */
+/** From a press to the frame that the sheet's form is in. */
 async function sheet(url, project, isTask, restMs) {
   const page = await newPage();
   await usable(page, `${url}${project}`);

@@ -9,13 +9,13 @@ import { measure } from "./measure.ts";
 
 const CHANGES = 100;
 
-/** A hundred pieces of work, each given to somebody else. */
+/** A hundred pieces of work, each given to someone else. */
 function hundredChanges({ assignments, people }: Plan): Pick<Sketch, "edits"> {
   const given = assignments.filter(({ personId }) => personId !== undefined).slice(0, CHANGES);
   return {
     edits: given.map(({ id, personId }, at) => {
-      const taker = people.find((person, row) => row >= at % people.length && person.id !== personId) ?? people[0];
-      return { id: String(at), words: "reassign", edit: { kind: "reassign", id, personId: taker.id } };
+      const recipient = people.find((person, row) => row >= at % people.length && person.id !== personId) ?? people[0];
+      return { id: String(at), words: "reassign", edit: { kind: "reassign", id, personId: recipient.id } };
     }),
   };
 }

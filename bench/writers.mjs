@@ -1,6 +1,6 @@
 // Edits a second and their slowest hundredth with fifty writers on the demo plan: by themselves, while five hundred pages
 // are asked for at once, and while a file is read that takes all the time a file may. A former commit's folder is measured
-// beside it, by the same requests.
+// next to it, by the same requests.
 import { existsSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { planServer } from "./planServer.mjs";
@@ -9,7 +9,7 @@ const WRITERS = 50;
 const ROUNDS = 8;
 const PAGES = 500;
 
-// It never comes, and whoever looks for it looks for as long as they are let.
+// It never comes, and the person who looks for it looks for as long as they are let.
 const endless =
   "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nBEGIN:VEVENT\r\nUID:1\r\nDTSTART;VALUE=DATE:20270201\r\nRRULE:FREQ=DAILY;BYMONTH=2;BYMONTHDAY=30\r\nSUMMARY:Away\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n";
 
@@ -115,7 +115,7 @@ async function listen(url, signal, heard) {
   }
 }
 
-/** The time that a process has computed, where the system tells it. */
+/** The time that a process has computed, where the system reports it. */
 function cpuSeconds(pid) {
   const path = `/proc/${pid}/stat`;
   if (!existsSync(path)) return Number.NaN;

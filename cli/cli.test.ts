@@ -24,7 +24,7 @@ function program(...args: string[]) {
   return { status, stdout, stderr };
 }
 
-/** What the program would print and end with, worked out in this process. */
+/** The output and exit status of the program, computed in this process. */
 const roster = (...args: string[]) => runCommand(args);
 
 test("a report is JSON on standard output, with status 0 and nothing on standard error", () => {
@@ -67,7 +67,7 @@ test.each([
   [["load", join(folder, "none.json")], /cannot be read \(ENOENT\)/],
   [["load", sound, "--by", "fortnight"], /--by: "fortnight" is not one of/],
   [["load", sound, "--from", "2027-02-30"], /not a date/],
-  [["load", sound, "--from", "2027-03-01", "--to", "2027-02-01"], /--to comes on or after/],
+  [["load", sound, "--from", "2027-03-01", "--to", "2027-02-01"], /--to must not be before/],
   [["capacity", sound, "--pencilled", "no"], /capacity has no option "--pencilled"/],
 ])("wrong usage %j ends with status 2 and says what is wrong", (args, says) => {
   const { status, stdout, stderr } = roster(...args);
@@ -137,7 +137,7 @@ test("the plan after a remedy that is taken is a plan file with the effect that 
   expect(roster(...asked, "--take", "1")).toMatchObject({ status: 2, stderr: expect.stringMatching(/go together/) });
   expect(roster("remedies", file, "--person", "nobody")).toMatchObject({
     status: 2,
-    stderr: expect.stringMatching(/there is nobody "nobody"/),
+    stderr: expect.stringMatching(/there is no person "nobody"/),
   });
 });
 
@@ -168,7 +168,7 @@ test("evening out prints the same bytes for the same plan and steps, and writes 
     expect(roster("even-out", file, ...args)).toMatchObject({ status: 2, stderr: expect.stringMatching(says) });
 });
 
-test("nothing over, everything over, one person, no tasks, and days outside the horizon are told plainly", () => {
+test("nothing over, everything over, one person, no tasks, and days outside the horizon are reported plainly", () => {
   const week = ["--from", "2027-03-01", "--to", "2027-03-07"];
   const hours = (each: number) => (plan: Record<string, unknown>) => ({
     ...plan,

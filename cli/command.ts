@@ -1,4 +1,4 @@
-// What the roster command comes to: one report on one plan file, as JSON.
+// The roster command: one report on one plan file, as JSON.
 import { readFileSync, writeFileSync } from "node:fs";
 import { codeOf, messageOf } from "../core/plan/errors.ts";
 import { faultLine } from "../core/plan/faults.ts";
@@ -9,17 +9,17 @@ import { usage } from "./usage.ts";
 
 const INVALID_PLAN = 1;
 const WRONG_USAGE = 2;
-/** What was worked out could not be written, or not be worked out: neither the plan's nor the usage's fault. */
+/** The report could not be computed or written: neither the plan's nor the usage's fault. */
 export const FAILED = 3;
 
-/** What the command ends with and prints. */
+/** Exit status and output of the command. */
 interface Printed {
   status: number;
   stdout: string;
   stderr: string;
 }
 
-/** Runs the command. @param args As typed behind its name. Whatever goes wrong is told in a sentence. */
+/** Runs the command. @param args As typed behind its name. Every failure is reported in a sentence. */
 export function runCommand(args: readonly string[]): Printed {
   try {
     return answered(args);

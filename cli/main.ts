@@ -1,9 +1,9 @@
-// The roster command as a program: writes what it comes to, and ends with its status.
+// The roster command as a program: writes what it results in, and ends with its status.
 import { writeSync } from "node:fs";
 import { codeOf, messageOf } from "../core/plan/errors.ts";
 import { FAILED, runCommand } from "./command.ts";
 
-/** Writes all of a text to a file that may be a pipe; one that nobody reads any longer needs no more. */
+/** Writes all of a text to a file that may be a pipe; one that nobody reads any more needs no more. */
 function write(file: number, text: string): void {
   const bytes = Buffer.from(text);
   for (let done = 0; done < bytes.length; ) {

@@ -55,7 +55,7 @@ const optionsOf: Record<ReportName, readonly string[]> = {
   "even-out": ["--from", "--to", "--steps", "--seconds", "--kinds", "--role", "--out"],
 };
 
-/** What a report may need of the world outside: a file to write, and how the time passes. */
+/** The outside world of a report: a file to write, and the clock. */
 export interface Outside {
   writeFile(path: string, text: string): void;
   /** Milliseconds since any moment. */
@@ -96,7 +96,7 @@ const nothingOutside: Outside = { writeFile: () => {}, now: () => 0 };
 function remediesFor(model: Model, options: Map<string, string>, outside: Outside): unknown {
   const personId = options.get("--person");
   if (personId === undefined) throw new UsageError("remedies needs --person ID.");
-  if (!findRow(model.plan.people, personId)) throw new UsageError(`--person: there is nobody "${personId}" in this plan.`);
+  if (!findRow(model.plan.people, personId)) throw new UsageError(`--person: there is no person "${personId}" in this plan.`);
   const take = countOption(options, "--take");
   const out = options.get("--out");
   if ((take === undefined) !== (out === undefined)) throw new UsageError("--take N and --out FILE go together.");
@@ -174,7 +174,7 @@ function rangeOf(plan: Plan, options: Map<string, string>): ReportRange {
   const horizon = horizonOf(plan);
   const start = dayOption(options, "--from") ?? horizon.start;
   const stop = (dayOption(options, "--to") ?? horizon.stop - 1) + 1;
-  if (stop <= start) throw new UsageError("--to comes on or after --from.");
+  if (stop <= start) throw new UsageError("--to must not be before --from.");
   return { range: { start, stop }, grain: oneOf(options, "--by", grains, "week") };
 }
 

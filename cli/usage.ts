@@ -1,4 +1,4 @@
-// How the roster command is called.
+// The usage of the roster command.
 
 export const usage = `roster <report> PLAN.json [options]
 
@@ -8,12 +8,12 @@ export const usage = `roster <report> PLAN.json [options]
   load      [--from D] [--to D] [--by GRAIN]   load against capacity, assignments, openings
             [--pencilled yes|no] [--pipeline none|weighted|full]
   cost      [--from D] [--to D] [--by GRAIN]   cost, revenue and margin
-  forecast  [--from D] [--to D] [--by GRAIN]   capacity against demand by role, with what the pipeline may bring
-  earliest  --project ID [--tolerance HOURS]   what would lack, for each week in which a project could start
-  match     --opening ID                       who could take an opening (an assignment, or a task's effort)
-  remedies  --person ID [--from D] [--to D]    what could be done about somebody's overload, each measured
-            [--take N --out FILE]              the plan after the N-th of them, written to FILE
-  even-out  [--from D] [--to D] [--role ID]    work moved so that less is too much, line by line, each measured
+  forecast  [--from D] [--to D] [--by GRAIN]   capacity and demand by role, with the pipeline
+  earliest  --project ID [--tolerance HOURS]   hours short, for each week in which a project could start
+  match     --opening ID                       candidates for an opening (an assignment, or a task's effort)
+  remedies  --person ID [--from D] [--to D]    options for a person's overload, each with its effect
+            [--take N --out FILE]              writes the plan after the N-th option to FILE
+  even-out  [--from D] [--to D] [--role ID]    moves that reduce the overload, each with its effect
             [--kinds K,K] [--steps N | --seconds N] [--out FILE]
 
 D is a date, YYYY-MM-DD; --from and --to default to the planning horizon.

@@ -1,6 +1,6 @@
-// Work that can wait until a page has come to rest.
+// Work that can wait until a page has settle.
 
-/** For so long a page is left alone after it can be used and after each press: what somebody asks for comes first. */
+/** For so long a page is left alone after it can be used and after each press: what a person asks for comes first. */
 const QUIET_MS = 300;
 
 let usedAt = Number.NEGATIVE_INFINITY;

@@ -1,7 +1,7 @@
-// What evening out is asked: checked where it comes from a browser.
+// The query of evening out, checked when it comes from a browser.
 import * as z from "zod";
 import { remedyKinds } from "../core/balancing/kinds.ts";
-import type { MoneySight } from "../core/cost/sight.ts";
+import type { MoneyAccess } from "../core/cost/redactMoney.ts";
 
 const id = z.string().min(1).max(200);
 const day = z.int().min(-1_000_000).max(1_000_000);
@@ -9,14 +9,14 @@ const day = z.int().min(-1_000_000).max(1_000_000);
 export const evenOutQuerySchema = z.strictObject({
   window: z.strictObject({ start: day, stop: day }),
   kinds: z.array(z.enum(remedyKinds)).max(remedyKinds.length).readonly(),
-  /** Whose overload is looked at, by their role or team, or on which projects; everybody's where it is null. */
+  /** The people or projects whose overload is evened out, by role, team or project; everyone's if null. */
   scope: z
     .strictObject({ roleId: id, teamId: id, projectIds: z.array(id).max(10_000) })
     .partial()
     .nullable(),
   mostDelayDays: z.number().min(0).max(1_000),
   isPencilledOnly: z.boolean(),
-  /** Lines that take off less are not made. */
+  /** Lines that remove less are not made. */
   leastMinutes: z.number().min(0).max(1_000_000),
   today: day,
   idStem: z.string().min(1).max(100),
@@ -25,10 +25,10 @@ export const evenOutQuerySchema = z.strictObject({
 
 export type EvenOutQuery = z.infer<typeof evenOutQuerySchema>;
 
-/** What a server thread is given. */
+/** The job of a server thread. */
 export interface EvenOutJob {
   /** The plan as JSON: one text passes to a thread many times faster than all its rows. */
   plan: string;
   query: EvenOutQuery;
-  sight: MoneySight;
+  access: MoneyAccess;
 }

@@ -25,7 +25,7 @@ export async function evenOutThere(
       if (isDone) return true;
     }
   } catch {
-    // Stopped, or the connection is broken: what has been found stands.
+    // Stopped, or the connection is broken: what has been found is.
   }
   if (last) tell(last, true);
   return last !== null || signal.aborted;

@@ -23,7 +23,7 @@ class FakeServer {
   /** It has forgotten what came before: the next answer asks to read the plan again, and then it is down. */
   isDownNext = false;
   refusesNext = false;
-  overtakesNext: Settled["overtaken"] | null = null;
+  overtakesNext: Settled["editConflicts"] | null = null;
   settled: Settle[] = [];
   asked: Settle[] = [];
   /** Keys of edits that were made. */
@@ -63,12 +63,12 @@ class FakeServer {
           this.settled.push(message);
           if (this.refusesNext) {
             this.refusesNext = false;
-            return this.answer(message.base, "This assignment was changed by somebody else meanwhile.");
+            return this.answer(message.base, "Someone else has changed this assigody else meanwhile.");
           }
           if (this.overtakesNext) {
-            const overtaken = this.overtakesNext;
+            const editConflicts = this.overtakesNext;
             this.overtakesNext = null;
-            return { ...this.answer(message.base, "This assignment was changed by somebody else meanwhile."), overtaken };
+            return { ...this.answer(message.base, "Someone else has changed this assigody else meanwhile."), editConflicts };
           }
           if (message.request.kind === "edit") {
             if (!this.known.has(message.request.key)) this.take(message.request.edit);
@@ -93,8 +93,8 @@ class FakeServer {
         add: async (edits) => {
           this.kept = [...this.kept, ...edits];
         },
-        setAside: async (key, overtaken) => {
-          this.kept = this.kept.map((own) => (own.key === key ? { ...own, overtaken } : own));
+        setAside: async (key, editConflicts) => {
+          this.kept = this.kept.map((own) => (own.key === key ? { ...own, editConflicts } : own));
         },
         remove: async (key) => {
           this.kept = this.kept.filter((own) => own.key !== key);
@@ -114,7 +114,7 @@ class FakeServer {
 }
 
 function holderOf(host: PlanHost, id: string): string | null {
-  return host.ask("takers", { assignmentId: id }).data?.holderId ?? null;
+  return host.ask("recipients", { assignmentId: id }).data?.holderId ?? null;
 }
 
 test("an edit shows at once, before the server has answered, and is settled after", async () => {
@@ -141,7 +141,7 @@ test("an edit the server refuses is put back, with the reason, and later ones st
   await server.untilSettled();
   expect(holderOf(host, "rockpools-mara")).toBe("mara");
   expect(holderOf(host, "rockpools-jonas")).toBe("kaspar");
-  expect(server.notices.map(textOf)).toEqual(["Put back: This assignment was changed by somebody else meanwhile."]);
+  expect(server.notices.map(textOf)).toEqual(["Reverted: Someone else has changed this assigody else meanwhile."]);
 });
 
 test("an edit that cannot be is refused here, and nothing is sent", async () => {
@@ -188,7 +188,7 @@ test("an edit is sent with the revision it was made on and the edits it was made
   await host.start();
   await host.edit(give("rockpools-mara", "rui"), "the-first-one");
   await host.edit(give("rockpools-mara", "kaspar"), "the-second-one");
-  // Somebody else goes on meanwhile, and the window is opened anew.
+  // Someone else goes on meanwhile, and the window is opened again.
   server.take(give("rockpools-jonas", "sade"));
   server.isDown = false;
   const again = server.host();
@@ -200,7 +200,7 @@ test("an edit is sent with the revision it was made on and the edits it was made
   ]);
 });
 
-test("an edit that meets what others have done is put back and told with what each made of it", async () => {
+test("an edit that meets what others have done is put back and reported with what each made of it", async () => {
   const server = new FakeServer();
   const host = server.host();
   await host.start();
@@ -216,14 +216,14 @@ test("an edit that meets what others have done is put back and told with what ea
   const edit = give("rockpools-mara", "rui");
   await host.edit(edit);
   await server.untilSettled();
-  expect(server.notices.at(-1)).toEqual({ kind: "overtaken", key: expect.any(String), edit, rows });
+  expect(server.notices.at(-1)).toEqual({ kind: "editConflicts", key: expect.any(String), edit, rows });
   expect(holderOf(host, "rockpools-mara")).toBe("mara");
-  // It is kept until somebody has chosen, and asked again after a reload; it is not sent by itself.
+  // It is kept until a person has chosen, and asked again after a reload; it is not sent by itself.
   const [{ key }] = server.kept;
   server.notices = [];
   const later = server.host();
   await later.start();
-  expect(server.notices).toEqual([{ kind: "overtaken", key, edit, rows }]);
+  expect(server.notices).toEqual([{ kind: "editConflicts", key, edit, rows }]);
   expect(holderOf(later, "rockpools-mara")).toBe("mara");
   await later.chosen(key);
   expect(server.kept).toEqual([]);
@@ -244,7 +244,7 @@ test("what others do is shown as it is heard, and says which rows it was", async
   expect(server.states).toHaveLength(states);
 });
 
-test("what is heard while one's own edits are answered is taken once, whatever comes first (seeds 1 to 20)", async () => {
+test("what is heard while one's own edits are answered is taken once, in either order (seeds 1 to 20)", async () => {
   for (let seed = 1; seed <= 20; seed++) {
     const { below } = randomFrom(seed);
     const random = () => below(100) / 100;
@@ -305,7 +305,7 @@ test("a window that settles its edits leaves those of another window kept", asyn
   expect(server.kept.map(({ key }) => key)).toEqual(["of-another-window"]);
 });
 
-test("what somebody else did meanwhile comes with the next answer", async () => {
+test("what someone else did meanwhile comes with the next answer", async () => {
   const server = new FakeServer();
   const host = server.host();
   await host.start();
@@ -401,7 +401,7 @@ test("an undo whose answer was lost is asked for under the same key, and made on
   expect(again.request).toMatchObject({ of: 2, key: expect.stringMatching(/.{8,}/) });
 });
 
-test("a step that others have changed since is told with the rows, and with what can still be taken back", async () => {
+test("a step that others have changed since is reported with the rows, and with what can still be undone", async () => {
   const server = new FakeServer();
   const host = server.host();
   await host.start();
@@ -489,13 +489,13 @@ test("an edit made while the one before is being put away says that it was made 
   expect(request).toMatchObject({ madeOn: 1, after: ["first-key"] });
 });
 
-test("while a sketch is open, screens show it, what is changed is written down in it, and closed the plan is as it was", async () => {
+test("while a sketch is open, screens show it, what is changed is recorded in it, and closed the plan is as it was", async () => {
   const server = new FakeServer();
   const sketch = { id: "try", name: "Try", by: "Nora Okafor", at: "2027-02-01T09:00:00.000Z", edits: [] };
   server.take({ kind: "addSketch", sketch });
   const host = server.host();
   await host.start();
-  const holder = () => host.ask("takers", { assignmentId: "rockpools-mara" }).data?.holderId;
+  const holder = () => host.ask("recipients", { assignmentId: "rockpools-mara" }).data?.holderId;
   const before = host.ask("money", {
     range: { start: 20_500, stop: 21_000 },
     grain: "month",
@@ -508,7 +508,7 @@ test("while a sketch is open, screens show it, what is changed is written down i
   host.openSketch("try");
   expect(server.states.at(-1)?.sketchId).toBe("try");
   expect(await host.edit(give("rockpools-mara", "rui"))).toEqual([]);
-  // What cannot be is refused there too, and not written down.
+  // An impossible edit is refused there, too, and not recorded.
   expect((await host.edit(give("rockpools-mara", "nobody"))).length).toBeGreaterThan(0);
   await server.untilSettled();
   expect(holder()).toBe("rui");
@@ -520,7 +520,7 @@ test("while a sketch is open, screens show it, what is changed is written down i
   expect(server.plan.sketches.find(({ id }) => id === "try")?.edits.map(({ words }) => words)).toEqual([
     expect.stringContaining("Rui Monteverde"),
   ]);
-  // What is about the plan's own book-keeping is made in the plan.
+  // Edits of the plan's own book-keeping are made in the plan.
   await host.edit({ kind: "renameSketch", id: "try", name: "Tried" });
   await server.untilSettled();
   expect(server.plan.sketches.find(({ id }) => id === "try")).toMatchObject({ name: "Tried", edits: [{}] });
@@ -530,12 +530,12 @@ test("while a sketch is open, screens show it, what is changed is written down i
   expect(
     host.ask("money", { range, grain: "month", by: "project", kind: "all", measure: "cost", within: [], pipeline: "full" }).data,
   ).toEqual(before.data);
-  // One that is gone shows the plan.
+  // A sketch that no longer exists shows the plan.
   host.openSketch("gone");
   expect(holder()).toBe("mara");
 });
 
-test("a window that begins with a sketch shows it from the first it tells", async () => {
+test("a window that begins with a sketch shows it from the first it reports", async () => {
   const server = new FakeServer();
   server.take(give("rockpools-mara", "rui"));
   server.take({
@@ -547,9 +547,9 @@ test("a window that begins with a sketch shows it from the first it tells", asyn
   const host = server.host();
   await host.start([], "back");
   expect(server.states.map(({ version, sketchId }) => ({ version, sketchId }))).toEqual([{ version: 1, sketchId: "back" }]);
-  expect(host.ask("takers", { assignmentId: "rockpools-mara" }).data?.holderId).toBe("mara");
+  expect(host.ask("recipients", { assignmentId: "rockpools-mara" }).data?.holderId).toBe("mara");
   host.openSketch("back");
   expect(server.states).toHaveLength(1);
   host.openSketch(null);
-  expect(host.ask("takers", { assignmentId: "rockpools-mara" }).data?.holderId).toBe("rui");
+  expect(host.ask("recipients", { assignmentId: "rockpools-mara" }).data?.holderId).toBe("rui");
 });

@@ -2,28 +2,28 @@
 // back when it refuses.
 
 import { measuredOf } from "../core/balancing/measures.ts";
-import { type MoneySight, SEES_ALL } from "../core/cost/sight.ts";
+import { FULL_ACCESS, type MoneyAccess } from "../core/cost/redactMoney.ts";
 import { applyChanges, type Change } from "../core/edits/change.ts";
 import { applyEdit, type Edit } from "../core/edits/edit.ts";
+import type { EditConflict } from "../core/edits/editConflicts.ts";
 import type { NextSteps } from "../core/edits/history.ts";
-import type { OvertakenRow } from "../core/edits/overtaken.ts";
 import { buildModel, type Model } from "../core/model.ts";
 import { typedHoursLost, type UnplacedRise } from "../core/placing/unplacedRises.ts";
 import type { Fault } from "../core/plan/faults.ts";
 import { findRow } from "../core/plan/rows.ts";
 import type { ChangedList, Plan, Sketch } from "../core/plan/schema.ts";
 import { type Moves, movesOf } from "../core/schedule/moves.ts";
-import { drawnEdit, isOfPlanItself, modelUnder } from "../core/sketch/sketch.ts";
+import { isOfPlanItself, modelUnder, recordedEdit } from "../core/sketch/sketch.ts";
 import type { Solver } from "../core/staffing/program.ts";
 import { type Proposal, type ProposeOptions, propose } from "../core/staffing/proposal.ts";
 import { updateModel } from "../core/update.ts";
 import { type KeptEdit, newKey } from "./keptEdit.ts";
 import { NotTaken, type PlanMessage, type Settle, type Settled } from "./messages.ts";
 import { type AnswerOf, ofPlanItself, type QueryOf, type Question } from "./questions.ts";
+import { answer, proposed, search } from "./redacted.ts";
 import { LARGE, type Search, type SearchKind, type SearchNews, type SearchQuery } from "./searches.ts";
-import { answer, proposed, search } from "./seen.ts";
 
-/** How the host speaks to the server; a rejected promise means that nothing was answered, in time or at all. */
+/** The connection of the host to the server. A rejected promise means that nothing was answered, in time or at all. */
 export interface Transport {
   read(): Promise<PlanMessage>;
   settle(message: Settle): Promise<Settled>;
@@ -36,11 +36,11 @@ export interface Keep {
   load(): Promise<KeptEdit[]>;
   add(edits: readonly KeptEdit[]): Promise<void>;
   /** Keeps an edit no longer to be sent, but to be chosen about. */
-  setAside(key: string, overtaken: readonly OvertakenRow[]): Promise<void>;
+  setAside(key: string, editConflicts: readonly EditConflict[]): Promise<void>;
   remove(key: string): Promise<void>;
 }
 
-/** What the screens have to know of the host. */
+/** The state of the host that screens show. */
 export interface HostState {
   /** Grows with every change of the plan that the screens show. */
   version: number;
@@ -59,16 +59,16 @@ export interface HostState {
 
 export type Notice =
   | { kind: "refused" | "offline" | "online" | "done" | "notKept"; text: string }
-  /** What moved with an edit, and typed hours that nobody can work where they are now. */
+  /** The dates that moved with an edit, and typed hours that can no longer be worked. */
   | { kind: "moved"; moves: Moves; typed: readonly UnplacedRise[] }
   /** Others have changed these rows. */
   | { kind: "heard"; rows: readonly { list: ChangedList; id: string }[] }
   /** An edit met what others have done meanwhile and was put back: it can be made again on top of theirs. */
-  | { kind: "overtaken"; key: string; edit: Edit; rows: readonly OvertakenRow[] }
-  /** A step of one's own was not taken back: others have changed the same since. */
-  | { kind: "changedSince"; step: StepBack; text: string; rows: readonly OvertakenRow[]; canTakeBack: number };
+  | { kind: "editConflicts"; key: string; edit: Edit; rows: readonly EditConflict[] }
+  /** A step of one's own was not undone: others have changed the same since. */
+  | { kind: "changedSince"; step: StepBack; text: string; rows: readonly EditConflict[]; undoableRows: number };
 
-/** A step that is taken back or brought again. */
+/** A step that is undone or brought again. */
 export interface StepBack {
   kind: "undo" | "redo";
   /** The revision at which it was made; the last one by default. */
@@ -85,8 +85,8 @@ export class PlanHost {
   #confirmed: Plan | null = null;
   /** Built when something is first asked: a screen that came with its figures can be used before. */
   #model: Model | null = null;
-  /** The model that the screens were last told of; null for the plan as it was read, undefined for none. */
-  #told: Model | null | undefined = undefined;
+  /** The model that the screens last heard of; null for the plan as it was read, undefined for none. */
+  #reported: Model | null | undefined = undefined;
   #pending: KeptEdit[] = [];
   /** The server has said that the plan has to be read again, and it has not been yet. */
   #isBehind = false;
@@ -112,8 +112,8 @@ export class PlanHost {
     private readonly transport: Transport,
     private readonly keep: Keep,
     private readonly tell: (state: HostState, notice?: Notice) => void,
-    /** What whoever sits here may see of money. */
-    private readonly sight: MoneySight = SEES_ALL,
+    /** The sides of money that the user may see. */
+    private readonly access: MoneyAccess = FULL_ACCESS,
   ) {}
 
   /** Reads the plan, and brings again what was not settled when the window was closed.
@@ -124,12 +124,13 @@ export class PlanHost {
     const kept = (await this.#kept(this.keep.load())) ?? [];
     const left = justMade.filter(({ key }) => kept.every((known) => known.key !== key));
     if (left.length > 0) await this.#kept(this.keep.add(left));
-    // What no longer fits may have been made before the page was left: the server knows it by its key, or says why not.
-    this.#pending = [...kept.filter(({ overtaken }) => !overtaken), ...left];
+    // An edit that no longer fits may have been made before the page was left: the server knows it by its key, or says why not.
+    this.#pending = [...kept.filter(({ editConflicts }) => !editConflicts), ...left];
     this.#replay();
     this.#changed();
     this.#send();
-    for (const { key, edit, overtaken } of kept) if (overtaken) this.#changed({ kind: "overtaken", key, edit, rows: overtaken });
+    for (const { key, edit, editConflicts } of kept)
+      if (editConflicts) this.#changed({ kind: "editConflicts", key, edit, rows: editConflicts });
   }
 
   /** Yours or theirs was chosen for an edit that was put back. */
@@ -167,7 +168,7 @@ export class PlanHost {
     return (this.#confirmed?.people.length ?? 0) > LARGE.people;
   }
 
-  /** Takes over what others have done; tells which rows it was. */
+  /** Applies the edits of others; returns the rows that they touch. */
   hear(answer: Settled): Promise<void> {
     return this.#inTurn(async () => {
       const { revision } = this.#state;
@@ -182,7 +183,7 @@ export class PlanHost {
   /** Answers a question about the plan as this user sees it. */
   ask<Q extends Question>(question: Q, query: QueryOf<Q>): { version: number; revision: number; data: AnswerOf<Q> } {
     const { version, revision } = this.#state;
-    return { version, revision, data: answer(ofPlanItself.has(question) ? this.#shown() : this.#visible(), question, query, this.sight) };
+    return { version, revision, data: answer(ofPlanItself.has(question) ? this.#shown() : this.#visible(), question, query, this.access) };
   }
 
   /** Shows a sketch on top of the plan from now on; the plan alone for null. */
@@ -192,31 +193,31 @@ export class PlanHost {
     this.#changed();
   }
 
-  /** What a question would be answered after an edit, and why the edit cannot be; nothing is changed. */
+  /** The answer to a question after an edit, and why the edit cannot be made; nothing is changed. */
   preview<Q extends Question>(edit: Edit, question: Q, query: QueryOf<Q>): { data: AnswerOf<Q> | null; faults: readonly Fault[] } {
     const model = this.#visible();
     const outcome = applyEdit(model.plan, edit);
     if (!outcome.plan) return { data: null, faults: outcome.faults };
-    return { data: answer(updateModel(model, outcome.plan, outcome.changes), question, query, this.sight), faults: [] };
+    return { data: answer(updateModel(model, outcome.plan, outcome.changes), question, query, this.access), faults: [] };
   }
 
   /** Begins a search over the plan as it is shown now. */
   search<K extends SearchKind>(kind: K, query: SearchQuery<K>): Search<SearchNews<K>> {
-    return search(this.#visible(), kind, query, this.sight);
+    return search(this.#visible(), kind, query, this.access);
   }
 
   /** A proposal for openings, by an integer program. */
   async propose(openingIds: readonly string[], solve: Solver, options: ProposeOptions): Promise<Proposal> {
-    return proposed(await propose(this.#visible(), openingIds, solve, options), this.sight);
+    return proposed(await propose(this.#visible(), openingIds, solve, options), this.access);
   }
 
   /** Makes an edit: it shows at once and is settled in the background.
    * @returns Why it cannot be; empty where it was made. */
   async edit(asked: Edit, key = newKey()): Promise<readonly Fault[]> {
     const before = this.#visible();
-    // While a sketch is open, an edit is written down in it in place of being made.
+    // While a sketch is open, an edit is recorded in it in place of being made.
     const sketch = isOfPlanItself(asked) ? undefined : this.#openedSketch();
-    const drawn = sketch && drawnEdit(this.#shown().plan, sketch, asked, key);
+    const drawn = sketch && recordedEdit(this.#shown().plan, sketch, asked, key);
     if (drawn && "faults" in drawn) return drawn.faults;
     const edit = drawn?.edit ?? asked;
     const faults = this.#applyLocally(edit);
@@ -230,7 +231,7 @@ export class PlanHost {
     return [];
   }
 
-  /** What the last edit made move; undefined where that is nothing to tell. */
+  /** The dates that the last edit moved; undefined if there are none to report. */
   #movedNotice(before: Model): Notice | undefined {
     const after = this.#visible();
     if (before.schedule === after.schedule) return undefined;
@@ -239,14 +240,14 @@ export class PlanHost {
     return moves.tasks.length + moves.projects.length + typed.length > 0 ? { kind: "moved", moves, typed } : undefined;
   }
 
-  /** Takes back, or brings again, a step of one's own, once all before it are settled; one step after the other. */
+  /** Undoes, or brings again, a step of one's own, once all before it are settled; one step after the other. */
   step(step: StepBack): Promise<void> {
     this.#steps = this.#steps.then(() => this.#step(step));
     return this.#steps;
   }
 
   async #step({ kind, of, ofKey, partly }: StepBack): Promise<void> {
-    // An edit that is still being kept has not been sent yet: it has to be, to be taken back.
+    // An edit that is still being kept has not been sent yet: it has to be, to be undone.
     while (this.#pending.length > 0 || this.#sending) {
       this.#send();
       await this.#sending;
@@ -277,7 +278,7 @@ export class PlanHost {
     return this.#stepKey.key;
   }
 
-  /** What keeping came to; where this browser keeps nothing, that is said, and edits are sent all the same. */
+  /** The result of storing in this browser. If the browser cannot store, a notice says so, and edits are sent all the same. */
   async #kept<T>(work: Promise<T>): Promise<T | undefined> {
     try {
       const result = await work;
@@ -288,7 +289,7 @@ export class PlanHost {
       this.#state = { ...this.#state, isKeeping: false };
       this.#changed({
         kind: "notKept",
-        text: "This browser keeps nothing: its storage is full or blocked. Changes still go to the server; do not close the page while any is unsaved.",
+        text: "This browser cannot store changes: its storage is full or blocked. Changes are still sent to the server; do not close the page while any is unsaved.",
       });
       return undefined;
     }
@@ -298,7 +299,7 @@ export class PlanHost {
     if (this.#model) return this.#model;
     if (!this.#confirmed) throw new Error("The plan has not been read yet.");
     this.#model = buildModel(this.#confirmed);
-    if (this.#told === null) this.#told = this.#model;
+    if (this.#reported === null) this.#reported = this.#model;
     return this.#model;
   }
 
@@ -347,14 +348,14 @@ export class PlanHost {
       return error ?? new Error("no answer");
     }
     const online = this.#cameOnline();
-    // A choice outlives whatever becomes of this window in this very moment.
-    await this.#kept(settled.overtaken ? this.keep.setAside(key, settled.overtaken) : this.keep.remove(key));
+    // A choice outlives this window in this very moment.
+    await this.#kept(settled.editConflicts ? this.keep.setAside(key, settled.editConflicts) : this.keep.remove(key));
     // Not before: an edit made meanwhile has to say that it was made on top of this one, whose revision is not known yet.
     this.#pending.shift();
     await this.#take(settled, settled.faults.length === 0 && settled.entries?.length === 1);
     const refusal = settled.faults[0]?.message;
-    if (settled.overtaken) this.#changed({ kind: "overtaken", key, edit, rows: settled.overtaken });
-    else if (refusal !== undefined) this.#changed({ kind: "refused", text: `Put back: ${refusal}` });
+    if (settled.editConflicts) this.#changed({ kind: "editConflicts", key, edit, rows: settled.editConflicts });
+    else if (refusal !== undefined) this.#changed({ kind: "refused", text: `Reverted: ${refusal}` });
     else this.#changed(online);
     return null;
   }
@@ -411,11 +412,11 @@ export class PlanHost {
     this.#confirmed = entries.reduce((plan, { changes }) => applyChanges(plan, changes), before);
     this.#state = { ...this.#state, revision, history };
     if (isOwn) {
-      // What is shown is what has been settled, unless there is more to come.
+      // The screen shows settled edits unless more are pending.
       if (this.#pending.length === 0 && this.#model) this.#confirmed = this.#model.plan;
       return;
     }
-    // What is shown may have edits in it that are not settled: then it is no step from one state to the next.
+    // The screen may show edits that are not settled: then it is no step from one state to the next.
     if (this.#model?.plan === before && this.#pending.length === 0)
       this.#model = updateModel(
         this.#model,
@@ -424,7 +425,7 @@ export class PlanHost {
       );
     else {
       this.#model = null;
-      this.#told = undefined;
+      this.#reported = undefined;
     }
     this.#replay();
   }
@@ -433,7 +434,7 @@ export class PlanHost {
     const { plan, revision, history } = await this.transport.read();
     this.#confirmed = plan;
     this.#model = null;
-    this.#told = undefined;
+    this.#reported = undefined;
     this.#state = { ...this.#state, revision, history };
   }
 
@@ -444,8 +445,8 @@ export class PlanHost {
 
   #changed(notice?: Notice): void {
     // An edit that the server has settled as it was shown changes nothing on any screen.
-    const version = this.#model === this.#told ? this.#state.version : this.#state.version + 1;
-    this.#told = this.#model;
+    const version = this.#model === this.#reported ? this.#state.version : this.#state.version + 1;
+    this.#reported = this.#model;
     this.#state = { ...this.#state, version, unsettled: this.#pending.length, pending: this.#pending.map(({ key }) => key) };
     this.tell(this.#state, notice);
   }
@@ -454,10 +455,10 @@ export class PlanHost {
 /** Ids of the tasks among what was changed. */
 const tasksOf = (changes: readonly Change[]) => new Set(changes.flatMap(({ list, id }) => (list === "tasks" ? [id] : [])));
 
-/** What is to be said of a step that was asked for. */
-function stepNotice(step: StepBack, words: string, { faults, overtaken, canTakeBack = 0 }: Settled): Notice {
+/** The notice about a requested undo or redo. */
+function stepNotice(step: StepBack, words: string, { faults, editConflicts, undoableRows = 0 }: Settled): Notice {
   const refusal = faults[0]?.message;
   if (refusal === undefined) return { kind: "done", text: `${step.kind === "undo" ? "Undone" : "Redone"}: ${words}` };
-  if (overtaken) return { kind: "changedSince", step, text: refusal, rows: overtaken, canTakeBack };
+  if (editConflicts) return { kind: "changedSince", step, text: refusal, rows: editConflicts, undoableRows };
   return { kind: "refused", text: refusal };
 }

@@ -19,7 +19,7 @@ test("edits are kept until they are settled, each by its own key", async () => {
   expect(await keep.load()).toEqual([]);
   await keep.add([made("a"), made("b")]);
   await keep.setAside("b", []);
-  expect(await keep.load()).toEqual([made("a"), { ...made("b"), overtaken: [] }]);
+  expect(await keep.load()).toEqual([made("a"), { ...made("b"), editConflicts: [] }]);
   await keep.remove("a");
   expect((await keep.load()).map(({ key }) => key)).toEqual(["b"]);
 });

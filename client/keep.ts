@@ -23,7 +23,8 @@ export function keepIn(storage: EditStorage, wait: (milliseconds: number) => Pro
   return {
     load: async () => (await inTime(storage.get())) ?? [],
     add: (edits) => inTime(storage.update((kept) => [...kept, ...edits])),
-    setAside: (key, overtaken) => inTime(storage.update((kept) => kept.map((own) => (own.key === key ? { ...own, overtaken } : own)))),
+    setAside: (key, editConflicts) =>
+      inTime(storage.update((kept) => kept.map((own) => (own.key === key ? { ...own, editConflicts } : own)))),
     remove: (key) => inTime(storage.update((kept) => kept.filter((own) => own.key !== key))),
   };
 }

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { KeptAnswers } from "./keptAnswers.ts";
 
-test("an answer is worked out once for a question and its query, and anew once the plan is another one", () => {
+test("an answer is worked out once for a question and its query, and again once the plan is another one", () => {
   const kept = new KeptAnswers();
   let made = 0;
   const ask = (key: string) => kept.of("names", key, () => ++made);
@@ -27,7 +27,7 @@ test("nothing is an answer too, and however much is asked, not all of it is kept
   expect(made).toBe(1_002);
 });
 
-test("what is to be shown until it is answered anew outlives a change of the plan, the last of it", () => {
+test("what is to be shown until it is answered again outlives a change of the plan, the last of it", () => {
   const kept = new KeptAnswers();
   kept.keepLast("tray", "{}", 3);
   kept.clear();

@@ -20,17 +20,17 @@ export class KeptAnswers {
     return this.#answers.get(name) as T;
   }
 
-  /** What is kept of a question; undefined where it has not been asked. */
+  /** The answer kept for a question; undefined if it has not been asked. */
   kept<T>(question: Question, key: string): T | undefined {
     return this.#answers.get(nameOf(question, key)) as T | undefined;
   }
 
-  /** Keeps what a question was answered also once the plan is another one, to be shown until it is answered anew. */
+  /** Keeps what a question was answered also once the plan is another one, to be shown until it is answered again. */
   keepLast(question: Question, key: string, answer: unknown): void {
     this.#last.set(nameOf(question, key), answer);
   }
 
-  /** What was kept so; undefined where nothing was. */
+  /** The last answer kept; undefined if there is none. */
   last<T>(question: Question, key: string): T | undefined {
     return this.#last.get(nameOf(question, key)) as T | undefined;
   }

@@ -1,7 +1,7 @@
 // An edit on its way to the server, and the place where it waits between being made and reaching the worker. Storage
 // of the window is written at once, so that not even a page left in the same moment loses what was just pressed.
 import type { Edit } from "../core/edits/edit.ts";
-import type { OvertakenRow } from "../core/edits/overtaken.ts";
+import type { EditConflict } from "../core/edits/editConflicts.ts";
 
 /** An edit with the key by which the server knows it if it comes twice, and what its maker had seen. */
 export interface KeptEdit {
@@ -11,8 +11,8 @@ export interface KeptEdit {
   madeOn?: number;
   /** Keys of the edits made here before it that were not settled then. */
   after?: readonly string[];
-  /** Where it met what others have done and was put back: yours or theirs has still to be chosen. */
-  overtaken?: readonly OvertakenRow[];
+  /** The rows in which it conflicts with the edits of others and was reverted: the user still has to choose. */
+  editConflicts?: readonly EditConflict[];
 }
 
 /** A key that no other edit has; also where the page is not served securely. */
@@ -23,7 +23,7 @@ export function newKey(): string {
 const PREFIX = "just-made:";
 const MAKER = "maker";
 
-/** The window's storage; none where the browser is told to keep nothing. */
+/** The window's storage; null if the browser is set to store nothing. */
 export function storageOfWindow(): Storage | null {
   try {
     return window.localStorage;
@@ -56,7 +56,7 @@ export function justMade(storage: Storage | null): KeptEdit[] {
   return kept.sort((a, b) => a.at - b.at).map(({ at: _, ...own }) => own);
 }
 
-/** The id that this browser keeps and tells nobody but the server: whose steps are one's own. A browser that keeps nothing
+/** The id that this browser keeps and gives to the server alone: it marks the user's own steps. A browser that keeps nothing
  * has another one in every window. */
 export function makerOfBrowser(storage: Storage | null): string {
   try {

@@ -1,16 +1,16 @@
-// Scripts that a page does not begin with: what is shown when somebody asks for it.
+// Scripts that a page does not begin with: what is shown when a person asks for it.
 import { atRest } from "./atRest.ts";
 
 const waiting = new Set<() => Promise<unknown>>();
 
 let loading: Promise<void> | null = null;
 
-/** Has a script loaded ahead, once the page has come to rest. @param load Done once it is there, whoever has asked for it. */
+/** Has a script loaded ahead, once the page has settle. @param load Done once it is there, the person who has asked for it. */
 export function loadAhead(load: () => Promise<unknown>): void {
   waiting.add(load);
 }
 
-/** Done once the page has come to rest and all scripts that are to be loaded ahead have been. */
+/** Done once the page has settle and all scripts that are to be loaded ahead have been. */
 export function fullyLoaded(): Promise<void> {
   loading ??= loadAll().finally(() => {
     loading = null;
@@ -18,7 +18,7 @@ export function fullyLoaded(): Promise<void> {
   return loading;
 }
 
-/** Somebody may go on pressing, and a server may hang. */
+/** A person may go on pressing, and a server may hang. */
 const LATEST_MS = 2_000;
 
 /** The same, but after a while at the latest. */
@@ -29,11 +29,11 @@ export function fullyLoadedOrLate(): Promise<void> {
 async function loadAll(): Promise<void> {
   do {
     await atRest();
-    // Those of the screen one is on were the last to be named.
+    // Scripts of the current screen were named last.
     const load = [...waiting].at(-1);
     if (!load) return;
     waiting.delete(load);
-    // Without the server that is told when somebody asks for it.
+    // If the server cannot be reached, a notice says so once the user asks for the part.
     await load().catch(() => undefined);
   } while (waiting.size > 0);
 }

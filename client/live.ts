@@ -1,5 +1,5 @@
 // Hearing of what others do: by a stream of events, by asking now and then where a proxy breaks it. Windows of one browser
-// share one connection: the one that holds the lock tells the others.
+// share one connection: the one that holds the lock reports the others.
 import type { Settled } from "./messages.ts";
 
 /** As much of the browser as is used; tests have their own. */
@@ -29,7 +29,7 @@ export function follow(source: LiveSource, revision: () => number, hear: (answer
     close();
     close = source.open(revision(), hear, alive);
   };
-  // While the stream is silent one asks, and tries the stream anew with every answer.
+  // While the stream is silent one asks, and tries the stream again with every answer.
   const ask = () => {
     callOff = source.later(ask, ASK_MS);
     source
@@ -68,7 +68,7 @@ const browserSource = (maker: string): LiveSource => ({
 
 const NAME = "changes-of-the-plan";
 
-/** Follows the plan in one window of the browser and tells the others. A browser without locks follows in each. */
+/** Follows the plan in one window of the browser and reports the others. A browser without locks follows in each. */
 export function followTogether(maker: string, revision: () => number, hear: (answer: Settled) => void): void {
   const source = browserSource(maker);
   if (typeof navigator === "undefined" || !navigator.locks || typeof BroadcastChannel === "undefined") {

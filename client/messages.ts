@@ -1,10 +1,10 @@
-// What passes between browser and server: the boundary, with its revisions.
+// Messages between browser and server: the boundary, with its revisions.
 import * as z from "zod";
 import type { Change } from "../core/edits/change.ts";
 import { editSchema } from "../core/edits/edit.ts";
+import type { EditConflict } from "../core/edits/editConflicts.ts";
 import type { NextSteps, TrailStep } from "../core/edits/history.ts";
-import type { OvertakenRow } from "../core/edits/overtaken.ts";
-import type { ToldRow } from "../core/edits/told.ts";
+import type { StepRow } from "../core/edits/stepRows.ts";
 import type { Fault } from "../core/plan/faults.ts";
 import { isObject } from "../core/plan/isObject.ts";
 import type { Plan } from "../core/plan/schema.ts";
@@ -14,10 +14,10 @@ const key = z.string().min(8).max(80);
 /** A request to settle, and the last revision its sender has seen. */
 export const settleSchema = z.strictObject({
   base: z.int().min(0),
-  /** The id that the sender's browser keeps: whose step it is, and whose can be taken back. */
+  /** The id that the sender's browser keeps: whose step it is, and whose can be undone. */
   maker: key.optional(),
   request: z.discriminatedUnion("kind", [
-    // The key tells an edit that is sent again, because its answer was lost, from a new one.
+    // The key reports an edit that is sent again, because its answer was lost, from a new one.
     z.strictObject({
       kind: z.literal("edit"),
       edit: editSchema,
@@ -40,32 +40,32 @@ export const settleSchema = z.strictObject({
 
 export type Settle = z.infer<typeof settleSchema>;
 
-/** The answer to a request: what the sender has not seen, or null where it has to read the plan anew. */
+/** The answer to a request: what the sender has not seen, or null where it has to read the plan again. */
 export interface Settled {
   revision: number;
   entries: { revision: number; words: string; changes: Change[] }[] | null;
   history: NextSteps;
   faults: readonly Fault[];
-  /** Where it was refused for what others have done meanwhile: the rows in which they meet. */
-  overtaken?: readonly OvertakenRow[];
-  /** Of a step that was to be taken back: how many rows can be, all the same. */
-  canTakeBack?: number;
+  /** The conflicts with the edits of others for which it was refused. */
+  editConflicts?: readonly EditConflict[];
+  /** Of a step that was to be undone: how many rows can be, all the same. */
+  undoableRows?: number;
 }
 
-/** One step of the trail as its screen tells it. */
+/** One step of the trail as its screen reports it. */
 export interface ToldStep {
   revision: number;
   /** When it was made, ISO 8601. */
   at: string;
   by: string;
   kind: TrailStep["kind"];
-  /** Of what was undone or redone: the revision of that step. */
+  /** The revision of the step that was undone or redone. */
   of: number | null;
   words: string;
   /** Made in the asker's browser: they can take it back. */
   isOwn: boolean;
   /** The first of the rows it changed; `count` is how many there are. */
-  rows: ToldRow[];
+  rows: StepRow[];
   count: number;
 }
 

@@ -1,7 +1,7 @@
-// Where the answers to questions have figures of money, and of which side.
+// The places of money figures in the answers to questions, by side.
 
 import type { MoneyMeasure } from "../core/cost/moneyQuery.ts";
-import type { MoneyPlaces, MoneySide } from "../core/cost/sight.ts";
+import type { MoneyPlaces, MoneySide } from "../core/cost/redactMoney.ts";
 import type { QueryOf, Question } from "./questions.ts";
 import type { SearchKind } from "./searches.ts";
 
@@ -52,7 +52,7 @@ export const moneyIn: { readonly [Q in Question]?: MoneyPlaces | ((query: QueryO
     [subject.kind === "revenue" ? "bill" : "cost"]: ["parts.*.rate", "parts.*.overtimeRate", "parts.*.whole", "parts.*.amount", "total"],
   }),
   expenses: { cost: ["rows.*.expense.amount", "rows.*.expense.unitPrice", "rows.*.amount", "rows.*.tax", "rows.*.counted"] },
-  // Tables of both kinds are told together.
+  // Tables of both kinds come in one answer.
   rateTables: { cost: ratePlaces, bill: ratePlaces },
   rateUses: { cost: ["*.amount"], bill: ["*.amount"] },
   horizon: { bill: ["pipeline.*.value"] },
@@ -71,13 +71,13 @@ const remedyPlaces: MoneyPlaces = { cost: ["*.effect.cost"], bill: ["*.effect.re
 const under = (list: string, places: MoneyPlaces): MoneyPlaces =>
   Object.fromEntries(Object.entries(places).map(([side, of]) => [side, of.map((place) => `${list}.${place}`)]));
 
-/** The same of what searches tell. */
+/** The same of what searches report. */
 export const moneyInNews: Readonly<Record<SearchKind, MoneyPlaces>> = {
   remedies: under("lines", remedyPlaces),
   evenOut: under("found", remedyPlaces),
 };
 
-/** Of the plan itself, whose tables go out as files. */
+/** Of the plan itself, whose tables are exported as files. */
 export const moneyInPlan: MoneyPlaces = both(under("rateTables", { cost: ratePlaces, bill: ratePlaces }), {
   cost: ["projects.*.budget", "projects.*.budgetByKind.*", "tasks.*.fixedCost", "expenses.*.amount", "expenses.*.unitPrice"],
   bill: ["projects.*.billing.fee", "enquiries.*.value"],

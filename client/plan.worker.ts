@@ -72,7 +72,7 @@ const PROPOSE_SECONDS = 9;
 /** By then a page has asked what it asks at first. */
 const IDLE_MS = 1500;
 
-/** What ends the searches that somebody waits for, by their names. */
+/** The functions that end running searches, by name. */
 const running = new Map<string, AbortController>();
 
 /** Searches that the server does where the plan is large. @returns Whether it has begun. */

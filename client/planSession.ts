@@ -15,7 +15,7 @@ import { firstThread, type PlanThread, startWorker } from "./planThread.ts";
 import type { AnswerOf, QueryOf, Question } from "./questions.ts";
 import type { SearchKind, SearchNews, SearchQuery } from "./searches.ts";
 
-/** The worker is not there any longer; what it was asked is asked anew. */
+/** The worker is gone; what it was asked is asked again. */
 class WorkerEnded extends Error {}
 
 /** An answer that is there. */
@@ -23,7 +23,7 @@ interface Known<T> {
   data: T;
 }
 
-/** What has been asked, and its answer once it is there. */
+/** A question that was asked, and its answer once there is one. */
 interface Asked<T> {
   answer: Promise<T>;
   known: Known<T> | null;
@@ -40,7 +40,7 @@ type Listener = (state: HostState, notice?: Notice) => void;
 
 const RETRY_MS = 3_000;
 
-/** More edits than anybody makes before the first of them is settled. */
+/** More edits than anyone makes before the first of them is settled. */
 const MOST_MADE = 500;
 
 /** The integer solver, loaded when it is first wanted. */
@@ -58,15 +58,15 @@ export class PlanSession {
   /** Versions of former workers: the next one counts on from there. */
   #formerVersions = 0;
   readonly #listeners = new Set<() => void>();
-  /** What has been asked of the plan that is shown now, by question and query. */
+  /** The questions asked of the plan that is shown now, by question and query. */
   readonly #answers = new KeptAnswers();
-  /** What the screens show, by question and query, each with how many parts show it. */
+  /** The answers that screens show, by question and query, with the number of parts that show each. */
   readonly #watched = new Map<string, { question: Question; key: string; parts: number }>();
   /** Questions that were posted right after an edit. Their answers are about the plan with that edit. */
   readonly #ahead = new Map<string, Ahead>();
   onNotice: (notice: Notice) => void = () => {};
   #storage: Storage | null = null;
-  /** What a worker that is started has to show too. */
+  /** The sketch that a restarted worker has to open, too. */
   #sketchId: string | null;
   /** Keys of the last edits made here: the next one is made on top of them, settled or not. */
   #made: readonly string[] = [];
@@ -119,7 +119,7 @@ export class PlanSession {
     };
     const left = justMade(this.#storage);
     void this.#begin(remote, listener, left);
-    this.#ended.catch(() => this.#startAnew());
+    this.#ended.catch(() => this.#restart());
   }
 
   /** Has a worker read the plan; where the server does not answer, again until it does. */
@@ -141,8 +141,8 @@ export class PlanSession {
     }
   }
 
-  /** What was on its way is kept in the browser, and the next worker brings it again. */
-  #startAnew(): void {
+  /** Pending edits are kept in the browser, and the next worker sends them again. */
+  #restart(): void {
     this.#formerVersions = this.#state?.version ?? 0;
     const wasRead = this.#setRead;
     this.#read = new Promise((resolve) => {
@@ -184,7 +184,7 @@ export class PlanSession {
   }
 
   /** Makes an edit, once the plan has been read.
-   * @param key What the edit is known by, for whoever may take it back.
+   * @param key What the edit is known by, for the person who may take it back.
    * @returns Why it cannot be; empty where it was made. */
   async edit(edit: Edit, key = newKey()): Promise<readonly Fault[]> {
     const after = [...new Set([...(this.#state?.pending ?? []), ...this.#made])];
@@ -203,7 +203,7 @@ export class PlanSession {
     return faults;
   }
 
-  /** Tells that a part of the screen shows the answer to a question: it is asked together with every edit. @returns Ends that. */
+  /** Reports that a part of the screen shows the answer to a question: it is asked together with every edit. @returns Ends that. */
   watch(question: Question, key: string): () => void {
     const name = `${question} ${key}`;
     const own = this.#watched.get(name) ?? { question, key, parts: 0 };
@@ -225,7 +225,7 @@ export class PlanSession {
     }
   }
 
-  /** What was asked ahead is asked of this version; an answer to another one is asked for again. */
+  /** Questions asked ahead are asked of this version; an answer to another version is asked for again. */
   #takeAhead(version: number): void {
     for (const { question, key, coming } of this.#ahead.values()) {
       const answered = async () => {
@@ -257,7 +257,7 @@ export class PlanSession {
     }).answer;
   }
 
-  /** What a question has been answered about the plan that is shown now; null where it has not been yet. It stays the same object. */
+  /** The answer to a question about the plan that is shown now; null if there is none yet. It stays the same object. */
   known<Q extends Question>(question: Q, key: string): Known<AnswerOf<Q>> | null {
     return this.#answers.kept<Asked<AnswerOf<Q>>>(question, key)?.known ?? null;
   }
@@ -282,7 +282,7 @@ export class PlanSession {
     return (await this.#answered((worker) => worker.preview(edit, question, query))).data;
   }
 
-  /** A search that takes a while. @param tell Hears what has been found so far, again and again.
+  /** A search that takes a while. @param report Hears what has been found so far, again and again.
    * @returns Ways to end it: with what has been found by then, or without hearing of it again. */
   search<K extends SearchKind>(
     kind: K,
@@ -346,10 +346,10 @@ export class PlanSession {
     await this.#waitedFor((worker) => worker.step(step));
   }
 
-  /** What the worker says to something made, once the plan has been read; until then it counts as being saved.
-   * Undefined where the worker has ended before it answered. */
+  /** The worker's answer to an edit once the plan has been read; until then the edit counts as being saved. Undefined if the
+   * worker ended before it answered. */
   async #waitedFor<T>(make: (worker: PlanWorker) => Promise<T>): Promise<T | undefined> {
-    // Posted before anybody hears of it: what is drawn because of it does not keep the worker waiting.
+    // Posted before anyone hears of it: what is drawn because of it does not keep the worker waiting.
     const made = this.#reader ? make(this.#reader) : null;
     made?.catch(() => undefined);
     this.#count(1);
@@ -370,8 +370,8 @@ export class PlanSession {
   }
 }
 
-/** Rejects when the worker of a name is gone, which is told by the lock that it holds. A page that is not served securely
- * has no locks, and is not told.
+/** Rejects when the worker of a name is gone, which its lock shows. A page that is not served securely
+ * has no locks, and the promise stays open.
  * @param begun Done once the worker has said something: it has taken its lock before. */
 function endOf(name: string, begun: Promise<void>): Promise<never> {
   return new Promise((_, reject) => {
@@ -382,7 +382,7 @@ function endOf(name: string, begun: Promise<void>): Promise<never> {
       void begun.then(() => {
         hasBegun = true;
       });
-      // It has to take its lock before one can wait for it; it may be gone again before anybody has seen that.
+      // It has to take its lock before one can wait for it; it may be gone again before anyone has seen that.
       while (!hasBegun && !(await locks.query()).held?.some((held) => held.name === name))
         await Promise.race([begun, new Promise((resolve) => setTimeout(resolve, 500))]);
       await locks.request(name, () => undefined);
@@ -395,5 +395,5 @@ function endOf(name: string, begun: Promise<void>): Promise<never> {
 /** Questions of the frame, which stays from screen to screen. */
 const ofFrame: ReadonlySet<Question> = new Set<Question>(["ribbon", "tray", "names", "frame"]);
 
-/** Answered after those of the screen, which somebody looks at. */
+/** Answered after those of the screen, which a person looks at. */
 const afterOthers: ReadonlySet<Question> = new Set<Question>([...ofFrame, "today"]);

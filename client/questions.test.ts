@@ -1,6 +1,6 @@
 // Every question that screens ask: answered on any plan, the same each time, and able to cross into the worker and back.
 import { expect, test } from "vitest";
-import { SEES_ALL } from "../core/cost/sight.ts";
+import { FULL_ACCESS } from "../core/cost/redactMoney.ts";
 import { buildModel, type Model } from "../core/model.ts";
 import type { Plan } from "../core/plan/schema.ts";
 import { fernhollow } from "../demo/fernhollow.ts";
@@ -9,19 +9,19 @@ import { expectSame } from "../tests/expectSame.ts";
 import { tangledPlan } from "../tests/randomPlan.ts";
 import { comeAsText, dataOf } from "./initial.ts";
 import type { Question } from "./questions.ts";
-import { answer } from "./seen.ts";
+import { answer } from "./redacted.ts";
 
 /** Asks everything. @returns How many answers there were that say something. */
 function askAll(model: Model): number {
   let said = 0;
   for (const [question, queries] of Object.entries(queriesFor(idsOf(model.plan))) as [Question, never[]][])
     for (const query of queries) {
-      const found = answer(model, question, query, SEES_ALL);
+      const found = answer(model, question, query, FULL_ACCESS);
       const crossed = structuredClone(found);
       expectSame(crossed, found, `${question} ${JSON.stringify(query)}`);
       if (comeAsText.has(question))
         expectSame(dataOf({ sketchId: null, revision: 1, key: "", text: JSON.stringify(found) }), found, question);
-      expectSame(answer(model, question, structuredClone(query), SEES_ALL), found, question);
+      expectSame(answer(model, question, structuredClone(query), FULL_ACCESS), found, question);
       if (found !== null) said++;
     }
   return said;
@@ -43,7 +43,7 @@ test.each([3, 4])("nor is one in which everything is tangled (seed %i)", (seed) 
 
 test("the frame counts what waits for an answer", () => {
   const plan = fernhollow();
-  const { requests, asked, counts } = answer(buildModel(plan), "frame", {}, SEES_ALL);
+  const { requests, asked, counts } = answer(buildModel(plan), "frame", {}, FULL_ACCESS);
   expect(requests).toBe(plan.people.flatMap(({ timeOff = [] }) => timeOff).filter(({ state }) => state === "requested").length);
   expect([asked, counts.people, counts.tasks]).toEqual([0, 29, plan.tasks.length]);
 });

@@ -25,13 +25,13 @@ import { personYear } from "../core/answers/personYear.ts";
 import { portfolioOf } from "../core/answers/portfolio.ts";
 import { rateGaps } from "../core/answers/rateGaps.ts";
 import { rateUses } from "../core/answers/rateUses.ts";
+import { recipientsOf } from "../core/answers/recipients.ts";
 import { outboxOf, requestsOf } from "../core/answers/requests.ts";
 import { ribbonOf } from "../core/answers/ribbon.ts";
 import { rosterOf } from "../core/answers/roster.ts";
 import { compareSketches, sketchCopy, sketchEntries, sketchesOf, sketchMarks } from "../core/answers/sketches.ts";
 import { skillMatrix } from "../core/answers/skillMatrix.ts";
 import { type StaffQuery, staffOutcomes } from "../core/answers/staffOutcomes.ts";
-import { takersOf } from "../core/answers/takers.ts";
 import { taskPrices } from "../core/answers/taskPrices.ts";
 import { teamBoard } from "../core/answers/teamBoard.ts";
 import { timeLeftOf } from "../core/answers/timeLeft.ts";
@@ -39,7 +39,7 @@ import { todayAnswer } from "../core/answers/today.ts";
 import { trayItems, trayOf } from "../core/answers/tray.ts";
 import { whyOf } from "../core/answers/why.ts";
 import { workWeeks } from "../core/answers/workWeeks.ts";
-import type { TrayItem, TrayKind } from "../core/attention/lackingWork.ts";
+import type { TrayItem, TrayKind } from "../core/attention/incompleteWork.ts";
 import type { Day } from "../core/calendar/day.ts";
 import { horizonOf, periodSettingsOf } from "../core/calendar/horizon.ts";
 import type { Range, ReportRange } from "../core/calendar/periods.ts";
@@ -76,12 +76,12 @@ type CountedQuery = Pick<Counting, "pipeline">;
 
 export const questions = {
   board: (model: Model, query: BoardQuery) => boardOf(model, query),
-  /** The same of the plan itself, whatever sketch is open, with what was asked for. */
+  /** The same of the plan itself, no matter which sketch is open, with what was asked for. */
   plannedBoard: (model: Model, query: BoardQuery) => ({ of: JSON.stringify(query), board: boardOf(model, query) }),
   cell: (model: Model, { personId, range, counting }: { personId: string; range: Range; counting: Counting }) =>
     explainCell(model, personId, range, counting),
   loads: (model: Model, query: PeopleLoadsQuery) => peopleLoads(model, query),
-  takers: (model: Model, { assignmentId }: { assignmentId: string }) => takersOf(model, assignmentId),
+  recipients: (model: Model, { assignmentId }: { assignmentId: string }) => recipientsOf(model, assignmentId),
   ribbon: (model: Model, { clock }: { clock: number }) => ribbonOf(model, clock),
   today: (model: Model, { clock, isWhole }: { clock: Day; isWhole?: boolean }) => todayAnswer(model, clock, isWhole),
   tray: (model: Model, _query: Record<string, never>) => trayOf(model),
@@ -202,7 +202,7 @@ export const questions = {
 
 export type Question = keyof typeof questions;
 
-/** Questions that are answered of the plan itself, whatever sketch is open: those about sketches, and what one is held against. */
+/** Questions that are answered of the plan itself, no matter which sketch is open: those about sketches, and what one is held against. */
 export const ofPlanItself: ReadonlySet<Question> = new Set<Question>([
   "plannedBoard",
   "sketches",

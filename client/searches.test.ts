@@ -1,4 +1,4 @@
-// Searches in pieces: what is found first is told at once, what waits has its turn in between, and a search that is stopped ends.
+// Searches in pieces: what is found first is reported at once, what waits has its turn in between, and a search that is stopped ends.
 import { expect, test } from "vitest";
 import { parseDay } from "../core/calendar/day.ts";
 import { buildModel } from "../core/model.ts";
@@ -55,7 +55,7 @@ test("stopped, it ends with what it has", async () => {
   expect(heard.at(-1)).toBe(true);
 });
 
-test("what is asked of the solver first is asked first, once what is there has been told", async () => {
+test("what is asked of the solver first is asked first, once what is there has been reported", async () => {
   const order: string[] = [];
   const search = { ...counting(1, 0), prepare: async () => void order.push("solver") };
   const solve = async () => {
@@ -63,16 +63,16 @@ test("what is asked of the solver first is asked first, once what is there has b
   };
   await runSearch(
     search,
-    () => void order.push("told"),
+    () => void order.push("reported"),
     () => false,
     turn,
     solve,
   );
-  expect(order[0]).toBe("told");
+  expect(order[0]).toBe("reported");
   expect(order.indexOf("solver")).toBe(1);
 });
 
-test("remedies of an overload are told best first, at most as many as a list holds, as many as have been tried", async () => {
+test("remedies of an overload are reported best first, at most as many as a list holds, as many as have been tried", async () => {
   const range = { start: parseDay("2027-02-15"), stop: parseDay("2027-02-22") };
   const search = searches.remedies(model, { problem: { about: "overload", personId: "mara", range }, today, idStem: "new" });
   const heard: { tried: number; peaks: number[] }[] = [];

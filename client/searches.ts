@@ -3,11 +3,11 @@ import { type RemedyLine, remedyLine } from "../core/answers/remedyLines.ts";
 import { compareByMissed, type Missed, searchForDeadline } from "../core/balancing/deadline.ts";
 import type { EvenOutOptions, EvenOutProgress } from "../core/balancing/evenOut.ts";
 import { type EvenOutEnd, EvenOutRestarts } from "../core/balancing/evenOutRestarts.ts";
-import { solvedGifts } from "../core/balancing/giveProgram.ts";
 import { searchForIdle } from "../core/balancing/idle.ts";
 import { compareForLeave, searchForLeave } from "../core/balancing/leave.ts";
 import { compareByMargin, searchForMargin } from "../core/balancing/margin.ts";
 import { compareRemedies, type Overload, type Remedy, type RemedyOptions, searchRemedies, type Tried } from "../core/balancing/remedies.ts";
+import { solvedTransfers } from "../core/balancing/transferProgram.ts";
 import { compareByUnplaced, searchForUnplaced } from "../core/balancing/unplaced.ts";
 import type { Day } from "../core/calendar/day.ts";
 import { peopleByFirstRole, teamReaches } from "../core/load/teams.ts";
@@ -16,13 +16,13 @@ import { rowById } from "../core/plan/rows.ts";
 import type { Solver } from "../core/staffing/program.ts";
 import type { EvenOutQuery } from "./evenOutQuery.ts";
 
-/** A search that is under way: what it has found can be told at any moment. */
+/** A search that is under way: what it has found can be reported at any moment. */
 export interface Search<News> {
-  /** What is asked of the integer solver before the search begins. */
+  /** Solves the integer program before the search starts. */
   prepare?: (solve: Solver) => Promise<void>;
   steps: Iterator<unknown>;
   news(): News;
-  /** How much has been found so far, where the first of it is worth being told at once. */
+  /** How much has been found so far, where the first of it is worth being reported at once. */
   found?: () => number;
 }
 
@@ -32,7 +32,8 @@ export interface RemedyNews {
   tried: number;
 }
 
-/** What remedies are looked for: somebody's overload or room, hours that nobody can work, a deadline that is missed. */
+/** The kinds of problem that remedies are searched for: a person's overload or room, hours that cannot be worked, a missed
+ * deadline. */
 export type RemedyProblem =
   | ({ about: "overload" | "idle" } & Overload)
   | { about: "unplaced"; assignmentId: string }
@@ -49,12 +50,12 @@ export interface RemedyQuery {
 /** Remedies that a screen lists at most. */
 const MOST_LINES = 40;
 /** People tried for one piece of work, and edits tried, where a plan is large. */
-export const LARGE = { people: 300, mostTakers: 3, mostTried: 40 };
+export const LARGE = { people: 300, mostRecipients: 3, mostTried: 40 };
 
 function remedySearch(model: Model, { problem, today, idStem }: RemedyQuery): Search<RemedyNews> {
   const found: Remedy[] = [];
   let tried = 0;
-  const limits = model.plan.people.length > LARGE.people ? { mostTakers: LARGE.mostTakers, mostTried: LARGE.mostTried } : {};
+  const limits = model.plan.people.length > LARGE.people ? { mostRecipients: LARGE.mostRecipients, mostTried: LARGE.mostTried } : {};
   function* steps() {
     for (const remedy of searchFor(model, problem, { today, idStem, ...limits })) {
       tried++;
@@ -105,9 +106,9 @@ const orders: Record<RemedyProblem["about"], (a: Remedy, b: Remedy) => number> =
 export interface EvenOutNews extends EvenOutProgress {
   /** Seconds spent so far. */
   seconds: number;
-  /** How many attempts have ended. The best of them is the result. */
+  /** Number of attempts have ended. The best of them is the result. */
   attempts: number;
-  /** Why it ended. Null while it is under way, and where somebody stopped it. */
+  /** The reason why it ended. Null while it is running, and if it was stopped. */
   ended: EvenOutEnd | null;
   /** Number of the result, which rises by one each time a better one replaces the lines. */
   result: number;
@@ -127,21 +128,21 @@ function evenOutSearch(model: Model, { scope, seconds, ...options }: EvenOutQuer
     mostSteps: Number.POSITIVE_INFINITY,
     isOver: () => spent() >= seconds,
   });
-  // Lines are told in names once each.
-  let [told, of, result]: [RemedyLine[], typeof search.best, number] = [[], search.best, 0];
+  // Lines are reported in names once each.
+  let [reported, of, result]: [RemedyLine[], typeof search.best, number] = [[], search.best, 0];
   return {
     prepare: async (solve) => {
-      const program = search.best.giveProgram(MOST_GIVEN);
-      const solved = program && (await solvedGifts(program, solve, Math.min(MOST_SOLVE_SECONDS, seconds / 3)));
-      if (solved) search.best.beginWith(solved.gifts);
+      const program = search.best.transferProgram(MOST_GIVEN);
+      const solved = program && (await solvedTransfers(program, solve, Math.min(MOST_SOLVE_SECONDS, seconds / 3)));
+      if (solved) search.best.beginWith(solved.transfers);
     },
     steps: search.run(),
     news: () => {
-      if (of !== search.best) [told, of, result] = [[], search.best, result + 1];
+      if (of !== search.best) [reported, of, result] = [[], search.best, result + 1];
       const { lines } = search.best.result();
-      for (const line of lines.slice(told.length)) told.push(remedyLine(model, { ...line, left: 0 }));
+      for (const line of lines.slice(reported.length)) reported.push(remedyLine(model, { ...line, left: 0 }));
       const { attempts, ended } = search;
-      return { ...search.progress(), seconds: spent(), attempts, ended, result, found: [...told] };
+      return { ...search.progress(), seconds: spent(), attempts, ended, result, found: [...reported] };
     },
   };
 }
@@ -165,12 +166,12 @@ export type SearchNews<K extends SearchKind> = ReturnType<ReturnType<(typeof sea
 
 /** How long a piece may take, in milliseconds: a key that is pressed meanwhile is answered within a frame or two. */
 const PIECE_MS = 24;
-/** How often what has been found is told: a list that is drawn with every piece would keep the screen busy. */
+/** How often what has been found is reported: a list that is drawn with every piece would keep the screen busy. */
 const TELL_MS = 150;
-/** The first is told at once, and what comes soon after it. */
+/** The first is reported at once, and what comes soon after it. */
 const FIRST_TOLD_MS = 50;
 
-/** Runs a search to its end in pieces. @param tell Hears after each piece what has been found.
+/** Runs a search to its end in pieces. @param report Hears after each piece what has been found.
  * @param pause Done when what waits has had its turn. */
 export async function runSearch<News>(
   search: Search<News>,
@@ -184,15 +185,15 @@ export async function runSearch<News>(
     await search.prepare(solve);
   }
   const begun = performance.now();
-  for (let told = Number.NEGATIVE_INFINITY; ; ) {
+  for (let reported = Number.NEGATIVE_INFINITY; ; ) {
     const until = performance.now() + PIECE_MS;
     let isDone = isStopped();
-    const isFirst = told === Number.NEGATIVE_INFINITY;
+    const isFirst = reported === Number.NEGATIVE_INFINITY;
     while (!isDone && performance.now() < until && !(isFirst && (search.found?.() ?? 0) > 0)) isDone = search.steps.next().done === true;
     const often = performance.now() - begun < 2 * TELL_MS ? FIRST_TOLD_MS : TELL_MS;
-    if (isDone || performance.now() - told >= often) {
+    if (isDone || performance.now() - reported >= often) {
       tell(search.news(), isDone);
-      told = performance.now();
+      reported = performance.now();
     }
     if (isDone) return;
     await pause();

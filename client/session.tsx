@@ -10,7 +10,7 @@ const SessionContext = createContext<PlanSession | null>(null);
 
 interface PlanProviderProps {
   children: ReactNode;
-  /** Hears what the user should be told. */
+  /** Receives the notices for the user. */
   onNotice: (notice: Notice) => void;
   /** The sketch that is open from the first. */
   sketchId: string | null;
@@ -50,7 +50,7 @@ export function useIsSaving(): boolean {
   return useSyncExternalStore(session.subscribe, session.isSaving, () => false);
 }
 
-/** The answer to a question, asked anew with every change of plan or query. Until the first new answer it is the one
+/** The answer to a question, asked again with every change of plan or query. Until the first new answer it is the one
  * that came with the page, even for another query: screens check what they show against the query where it matters. */
 export function useAnswer<Q extends Question>(question: Q, query: QueryOf<Q>, initial: Initial<AnswerOf<Q>>): AnswerOf<Q> {
   const answered = useAnswered(question, JSON.stringify(query), initial);
@@ -65,12 +65,12 @@ export function useMaybeAnswer<Q extends Question>(
 ): AnswerOf<Q> | null {
   const answered = useAnswered(question, query === null ? null : JSON.stringify(query), initial);
   if (query === null) return null;
-  // Nothing is an answer too: what was asked about is not in the plan any longer.
+  // Nothing is an answer too: what was asked about is no longer in the plan.
   return answered ? answered.data : initial && dataOf(initial);
 }
 
-/** What a question has been answered in this window; null until it has, and while what came with the page is still right. A new
- * version of the plan draws nothing by itself: only another answer does.
+/** The answer to a question in this window; null until there is one, and while the answer that came with the page is still right.
+ * A new version of the plan draws nothing by itself: only another answer does.
  * @param key The query as text; null asks nothing. */
 function useAnswered<Q extends Question>(question: Q, key: string | null, initial: Initial<AnswerOf<Q>> | null) {
   const session = usePlan();
@@ -105,7 +105,7 @@ function useAnswered<Q extends Question>(question: Q, key: string | null, initia
     };
   }, [session, question, key]);
 
-  // A page that came anew from the server brings a newer first answer.
+  // A page that came again from the server brings a newer first answer.
   first.current = initial;
   return answered;
 }

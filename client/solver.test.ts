@@ -6,7 +6,7 @@ import { applyEdit } from "../core/edits/edit.ts";
 import { defaultCounting } from "../core/load/counting.ts";
 import { buildModel } from "../core/model.ts";
 import { quickProposal } from "../core/staffing/greedy.ts";
-import { type Gift, type Problem, problemOf, worthOf } from "../core/staffing/problem.ts";
+import { type Problem, problemOf, type Transfer, worthOf } from "../core/staffing/problem.ts";
 import { bestProposal } from "../core/staffing/program.ts";
 import { propose } from "../core/staffing/proposal.ts";
 import { fernhollow } from "../demo/fernhollow.ts";
@@ -16,13 +16,13 @@ import { solveProgram } from "./solver.ts";
 const inTime = { secondsLeft: () => 60 };
 
 /** Every gift within its need, no more people on an opening than allowed, nobody past their room of a week. */
-function expectSound({ openings, options, room }: Problem, gifts: readonly Gift[], most = 1): void {
+function expectSound({ openings, options, room }: Problem, transfers: readonly Transfer[], most = 1): void {
   const used = room.map((weeks) => new Int32Array(weeks.length));
   const given = openings.map(({ needs }) => needs.map(() => 0));
-  const takers = openings.map(() => 0);
-  for (const { option, minutes } of gifts) {
+  const recipients = openings.map(() => 0);
+  for (const { option, minutes } of transfers) {
     const { opening, person } = options[option];
-    expect(++takers[opening]).toBeLessThanOrEqual(most);
+    expect(++recipients[opening]).toBeLessThanOrEqual(most);
     openings[opening].needs.forEach(({ week, minutes: need }, at) => {
       given[opening][at] += minutes[at];
       expect(given[opening][at]).toBeLessThanOrEqual(need);
@@ -43,8 +43,8 @@ test.each([1, 2, 3])(
     const ids = openingRows(model, defaultCounting).map(({ id }) => id);
     const problem = problemOf(model, ids);
     const quick = quickProposal(problem);
-    const best = (await bestProposal(problem, solveProgram, inTime))?.gifts ?? [];
-    const shared = (await bestProposal(problem, solveProgram, { ...inTime, mostPeople: 2 }))?.gifts ?? [];
+    const best = (await bestProposal(problem, solveProgram, inTime))?.transfers ?? [];
+    const shared = (await bestProposal(problem, solveProgram, { ...inTime, mostPeople: 2 }))?.transfers ?? [];
     expectSound(problem, quick);
     expectSound(problem, best);
     expectSound(problem, shared, 2);
@@ -60,7 +60,7 @@ test("the demo plan's proposal is one edit that empties the tray of what it take
   const model = buildModel(fernhollow());
   const ids = openingRows(model, defaultCounting).map(({ id }) => id);
   const proposal = await propose(model, ids, solveProgram, { ...inTime, idStem: "x" });
-  expect(proposal.lines.find(({ openingId }) => openingId === "slowlight-neon")?.takers).toMatchObject([{ name: "Ines Valtonen" }]);
+  expect(proposal.lines.find(({ openingId }) => openingId === "slowlight-neon")?.recipients).toMatchObject([{ name: "Ines Valtonen" }]);
   expect(proposal.found).toBe("best");
   const outcome = applyEdit(model.plan, { kind: "together", words: "take it", edits: proposal.lines.flatMap(({ edits }) => edits) });
   if (!outcome.plan) throw new Error(JSON.stringify(outcome.faults));
@@ -69,7 +69,7 @@ test("the demo plan's proposal is one edit that empties the tray of what it take
   expect(Math.abs(open(model) - open(next) - proposal.covered)).toBeLessThanOrEqual(3);
 });
 
-test("without a solution in time the quick proposal stands", async () => {
+test("without a solution in time the quick proposal is", async () => {
   const model = buildModel(fernhollow());
   const proposal = await propose(model, ["tank-open"], async () => null, { ...inTime, idStem: "x" });
   expect(proposal.found).toBe("oneByOne");
@@ -82,8 +82,8 @@ test("an opening that one person has no room for is shared by two where that is 
   const alone = await propose(model, ids, solveProgram, { ...inTime, idStem: "x" });
   const shared = await propose(model, ids, solveProgram, { ...inTime, idStem: "x", mostPeople: 2 });
   expect(shared.covered).toBeGreaterThan(alone.covered);
-  const line = shared.lines.find(({ takers }) => takers.length === 2);
-  expect(line?.takers.reduce((sum, { minutes }) => sum + minutes, 0)).toBe(line?.minutes);
+  const line = shared.lines.find(({ recipients }) => recipients.length === 2);
+  expect(line?.recipients.reduce((sum, { minutes }) => sum + minutes, 0)).toBe(line?.minutes);
   const outcome = applyEdit(model.plan, { kind: "together", words: "take it", edits: shared.lines.flatMap(({ edits }) => edits) });
   if (!outcome.plan) throw new Error(JSON.stringify(outcome.faults));
   const open = (from: typeof model) => trayOf(from).items.reduce((sum, { kind, minutes }) => sum + (kind === "opening" ? minutes : 0), 0);

@@ -1,5 +1,5 @@
 "use client";
-// Whether a page that was just opened has come to rest.
+// True once a page that was just opened has settled.
 import { useEffect, useState } from "react";
 import { fullyLoadedOrLate } from "./laterScripts.ts";
 import { useHost } from "./session.tsx";
@@ -13,7 +13,7 @@ async function rested(): Promise<void> {
   hasRested = true;
 }
 
-/** True from when the page has come to rest for the first time, with the plan read and all of its scripts; soon in any case. */
+/** True from when the page has settle for the first time, with the plan read and all of its scripts; soon in any case. */
 export function useHasRested(): boolean {
   const isRead = useHost((state) => state !== null);
   const [has, setHas] = useState(hasRested);

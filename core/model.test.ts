@@ -65,7 +65,7 @@ function stagesOf(model: Model) {
 
 const countings = [defaultCounting, { pencilled: false, pipeline: "weighted" }, countAll] as const;
 
-/** Makes random edits one after the other and compares every step with working everything out anew. */
+/** Makes random edits one after the other and compares every step with working everything out again. */
 function holdsAgainstFullRun(first: Plan, next: (plan: Plan) => Edit): number {
   let plan = first;
   let model = buildModel(plan);
@@ -77,13 +77,13 @@ function holdsAgainstFullRun(first: Plan, next: (plan: Plan) => Edit): number {
     applied++;
     model = updateModel(model, outcome.plan, outcome.changes);
     plan = outcome.plan;
-    const anew = buildModel(plan);
-    const alike = (of: (model: Model) => unknown) => expectSame(of(model), of(anew), JSON.stringify(edit));
+    const rebuilt = buildModel(plan);
+    const alike = (of: (model: Model) => unknown) => expectSame(of(model), of(rebuilt), JSON.stringify(edit));
     alike(laidOut);
     alike(dated);
     alike(({ schedule }) => schedule.projects);
     alike(placedDays);
-    // What is asked for now is carried over the next edit.
+    // The stages computed now are carried over the next edit.
     alike(stagesOf);
     alike((own) => loadReport(own, { range: horizonOf(plan), grain: "month" }, defaultCounting));
   }
@@ -117,12 +117,12 @@ test.each([31, 32, 33, 34, 35, 36])("several edits carried at once are the same 
     }
     expect(changes.length).toBeGreaterThan(0);
     model = updateModel(model, plan, changes);
-    const anew = buildModel(plan);
-    for (const of of [laidOut, dated, placedDays, stagesOf]) expectSame(of(model), of(anew), `step ${step}`);
+    const rebuilt = buildModel(plan);
+    for (const of of [laidOut, dated, placedDays, stagesOf]) expectSame(of(model), of(rebuilt), `step ${step}`);
   }
 });
 
-test("an edit dates nothing but what hangs on it", () => {
+test("an edit dates nothing but what depends on it", () => {
   const plan = largePlan({ ...small, tasks: 400, links: 300 }, 3);
   const model = buildModel(plan);
   const outcome = applyEdit(plan, { kind: "changeTask", id: plan.links[0].from, set: { priority: 3, deadline: "2027-09-01" } });

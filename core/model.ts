@@ -24,7 +24,7 @@ import { networkOf } from "./schedule/network.ts";
 import { type Signal, signalsOf } from "./signals/signals.ts";
 import { type Work, workOf } from "./work/work.ts";
 
-/** What a model is made of; all else follows. */
+/** The parts of a model; everything else follows from them. */
 export interface ModelParts {
   plan: Plan;
   lines: readonly WorkingLine[];
@@ -60,7 +60,7 @@ export class Model implements Placed {
   #placements: Placements | null;
   #signals: Signal[] | null = null;
   readonly #costs = new Map<string, Costs>();
-  /** What is known so far; read by the step to the next model. */
+  /** The stages known so far; the step to the next model reads them. */
   readonly stages: Stages;
 
   constructor(parts: ModelParts, stages: (model: Model) => Stages = noStages) {
@@ -87,7 +87,7 @@ export class Model implements Placed {
     return this.stages.slack;
   }
 
-  /** The load of everybody under a way of counting. */
+  /** The load of everyone under a way of counting. */
   load(counting: Counting): LoadBook {
     const key = `${counting.pencilled} ${counting.pipeline}`;
     let book = this.stages.loads.get(key);
@@ -98,13 +98,13 @@ export class Model implements Placed {
     return book;
   }
 
-  /** What cannot hold: tasks in plan order, then projects. */
+  /** The date conflicts: tasks in plan order, then projects. */
   conflicts(): readonly Conflict[] {
     this.stages.conflicts ??= conflictsOf(this.schedule);
     return this.stages.conflicts;
   }
 
-  /** What every project costs and earns in the periods of a range. */
+  /** The cost and revenue of every project in the periods of a range. */
   costs({ range, grain }: ReportRange): Costs {
     const key = `${range.start} ${range.stop} ${grain}`;
     let costs = this.#costs.get(key);
@@ -118,12 +118,12 @@ export class Model implements Placed {
     return costs;
   }
 
-  /** What every project costs and earns over the horizon. */
+  /** The cost and revenue of every project over the horizon. */
   costsOfHorizon(): Costs {
     return this.costs({ range: horizonOf(this.plan), grain: "year" });
   }
 
-  /** What wants attention, each once for a kind and subject. */
+  /** The signals, each once for a kind and subject. */
   signals(): readonly Signal[] {
     this.#signals ??= signalsOf(this.plan, this.costsOfHorizon());
     return this.#signals;
@@ -138,7 +138,7 @@ export function buildModel(plan: Plan): Model {
   return new Model({ plan, lines, capacity, work, schedule: schedule(networkOf(plan, lines, graphOf(plan)), work, capacity) });
 }
 
-// Wide enough for the horizon and every stated date; days beyond are reckoned one by one.
+// Wide enough for the horizon and every stated date; days beyond are calculated one by one.
 function capacitySpan(plan: Plan): Range {
   let first = parseDay(plan.settings.planStart);
   let last = parseDay(plan.settings.planEnd);

@@ -1,18 +1,18 @@
-// What of a model's load, cost, slack and conflicts stands after an edit: all that the edit did not touch.
+// The parts of a model's load, cost, slack and conflicts that stay valid after an edit.
 import type { ProjectCosts } from "./cost/costs.ts";
 import type { Change } from "./edits/change.ts";
 import type { Model, Stages } from "./model.ts";
 import { columnOf, findRow, flagsOf, membersOf, rowById } from "./plan/rows.ts";
 import type { ChangedList, Plan } from "./plan/schema.ts";
-import { DATED_ANEW } from "./schedule/forward.ts";
+import { DATED_AGAIN } from "./schedule/forward.ts";
 import { formerWorkRows } from "./work/work.ts";
 
-/** What is known of a step from one model to the next. */
+/** The details of a step from one model to the next. */
 export interface Step {
   changes: readonly Change[];
   /** By new row the former one, −1 for a new one; null where rows stayed as they were. */
   former: { tasks: Int32Array | null; assignments: Int32Array | null; people: Int32Array | null };
-  /** By task row: `DATED_ANEW` where it has been. */
+  /** By task row: `DATED_AGAIN` where it has been. */
   dated: Uint8Array;
 }
 
@@ -41,7 +41,7 @@ export function carriedStages(model: Model, next: Model, step: Step): Stages {
   return stages;
 }
 
-/** Rows of people and of projects whose work does not stand as it stood. */
+/** Rows of people and of projects whose work is not as it was. */
 interface Touched {
   people: Set<number>;
   projects: Set<number>;
@@ -52,15 +52,15 @@ function touchedRows(model: Model, next: Model, { former }: Step): Touched {
   const [before, after] = [model.work, next.work];
   const same = sameness(model, next, former.people);
   const formerRow = formerWorkRows(before, after, former);
-  const stands = new Uint8Array(before.rows);
+  const isUnchanged = new Uint8Array(before.rows);
   for (let row = 0; row < after.rows; row++) {
     const old = formerRow === null ? row : formerRow[row];
-    if (old >= 0 && same(old, row)) stands[old] = 1;
+    if (old >= 0 && same(old, row)) isUnchanged[old] = 1;
     else touch(touched, after.person[row], after.project[row]);
   }
   const [people, projects] = [rowById(next.plan.people), rowById(next.plan.projects)];
   for (let old = 0; old < before.rows; old++)
-    if (stands[old] === 0)
+    if (isUnchanged[old] === 0)
       touch(
         touched,
         people.get(model.plan.people[before.person[old]]?.id) ?? -1,
@@ -100,7 +100,7 @@ function touch({ people, projects }: Touched, person: number, project: number): 
   if (project >= 0) projects.add(project);
 }
 
-/** Which projects a changed row of a list makes cost something else: its own, those of the person's work, all, or none. */
+/** The projects whose cost a changed row of a list affects: its own, those of the person's work, all, or none. */
 const changesCost: Record<ChangedList, "own" | "person" | "all" | "none"> = {
   settings: "all",
   exchange: "all",
@@ -134,10 +134,10 @@ function projectsTouched(before: Plan, next: Model, { changes, dated }: Step, to
   const ofPerson = (person: number) => {
     for (const row of membersOf(work.byPerson, person)) projects.add(work.project[row]);
   };
-  // Whose work takes them into overtime costs more on all of it.
+  // Work of a person with overtime costs more on all of it.
   for (const person of touched.people) if ((plan.people[person].overtime ?? []).length > 0) ofPerson(person);
   dated.forEach((state, task) => {
-    if (state === DATED_ANEW) projects.add(next.schedule.network.project[task]);
+    if (state === DATED_AGAIN) projects.add(next.schedule.network.project[task]);
   });
   for (const change of changes) {
     if (changesCost[change.list] === "person") ofPerson(rowById(plan.people).get(change.id) ?? -1);

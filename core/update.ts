@@ -9,12 +9,12 @@ import { columnOf, formerRows, rowById } from "./plan/rows.ts";
 import type { ChangedList, Plan, Task } from "./plan/schema.ts";
 import { forFollowers, forLeaves, graphOf, isSummary, type TaskGraph } from "./plan/taskGraph.ts";
 import { carryDates, type Schedule } from "./schedule/dates.ts";
-import { DATED_ANEW, reschedule, STALE } from "./schedule/forward.ts";
+import { DATED_AGAIN, reschedule, STALE } from "./schedule/forward.ts";
 import { EFFORT, type Network, networkChanged, networkOf } from "./schedule/network.ts";
 import { carriedStages } from "./stages.ts";
 import { formerWorkRows, type Work, workChanged, workOf, workWithRows } from "./work/work.ts";
 
-/** The model of the plan that `changes` have led to; the same as working everything out anew. Calendars
+/** The model of the plan that `changes` have led to; the same as working everything out again. Calendars
  * and settings change every line: then everything is. */
 export function updateModel(model: Model, plan: Plan, changes: readonly Change[]): Model {
   if (changes.some(({ list }) => changesLines[list])) return buildModel(plan);
@@ -30,8 +30,8 @@ export function updateModel(model: Model, plan: Plan, changes: readonly Change[]
   return new Model(parts, (next) => carriedStages(model, next, { changes, former, dated: touched.stale }));
 }
 
-/** What a change of each list means for the working-time lines that all dates stand on. A new list has to be thought of
- * here, and in `changesCost`. */
+/** The effect of a change of each list on the working-time lines under all dates. A new list must be considered here, and in
+ * `changesCost`. */
 const changesLines: Record<ChangedList, boolean> = {
   exchange: false,
   settings: true,
@@ -82,7 +82,7 @@ function updatedWork(model: Model, plan: Plan, changes: readonly Change[], forme
     const row = change.list === "assignments" ? rows.get(change.id) : undefined;
     if (row !== undefined) assignments.add(row);
   }
-  // One that was added and changed at once is written anew in either way.
+  // A row that was added and changed at once is written again in either way.
   if (former) return workWithRows(plan, model.work, former, [...assignments]);
   return assignments.size > 0 ? workChanged(plan, model.work, [...assignments]) : model.work;
 }
@@ -143,8 +143,7 @@ function parentRows(plan: Plan, ...tasks: readonly (Task | null)[]): number[] {
   });
 }
 
-/** What an edit changes of tasks by their rows: which have to be dated anew, and which have to be placed whatever
- * their dates turn out to be. */
+/** The tasks that an edit touches, by row: those to be dated again, and those to be placed again even if their dates stay. */
 interface Touched {
   stale: Uint8Array;
   placed: Set<number>;
@@ -237,7 +236,7 @@ function updatedPlacements(
   const { work, plan } = input;
   const placements = carryPlacements(model.placements, formerWorkRows(model.work, work, former));
   const [rows, tasks] = [new Set<number>(), new Set(placed)];
-  for (let task = 0; task < stale.length; task++) if (stale[task] >= DATED_ANEW) tasks.add(task);
+  for (let task = 0; task < stale.length; task++) if (stale[task] >= DATED_AGAIN) tasks.add(task);
   for (const task of tasks)
     for (let at = work.byTask.first[task]; at < work.byTask.first[task + 1]; at++) rows.add(work.byTask.members[at]);
   for (const { list, id, before } of changes) {
@@ -245,7 +244,7 @@ function updatedPlacements(
     if (list !== "assignments") continue;
     const row = rowById(plan.assignments).get(id);
     if (row !== undefined) rows.add(row);
-    // What is left over for the implicit opening of the task it was on changes too.
+    // The remaining implicit opening of its former task changes, too.
     const left = rowById(plan.tasks).get(before?.taskId ?? "");
     if (left !== undefined) tasks.add(left);
   }

@@ -5,7 +5,7 @@ export const enquiries: Enquiry[] = [
   {
     id: "enquiry-mill",
     name: "A mill that turns again",
-    purpose: "Our water wheel has stood still since 1954. Visitors should turn it by hand and see what it drove.",
+    purpose: "Our water wheel has not turned since 1954. Visitors should turn it by hand and see what it drove.",
     contact: { name: "Hedda Quill", organisation: "Lower Quarry Mill Trust", email: "hedda@quarrymill.example" },
     wishedStart: "2027-05-03",
     wishedFinish: "2027-08-27",

@@ -1,4 +1,4 @@
-// Puts a made-up plan into the data folder named by ROSTER_DATA, unless one stands there already.
+// Puts a made-up plan into the data folder named by ROSTER_DATA, unless one is there already.
 import { join } from "node:path";
 import { dataFolder } from "../store/files.ts";
 import { readMigrations } from "../store/migrate.ts";

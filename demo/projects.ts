@@ -9,7 +9,7 @@ export const clients: Plan["clients"] = [
   { id: "machines", name: "Museum of Quiet Machines" },
 ];
 
-/** Which plan of tasks a project follows, and how big it is beside the usual one. */
+/** The task plan of a project, and its size against the usual one. */
 export interface DemoProject extends Project {
   template: "gallery" | "display" | "standing";
   scale: number;

@@ -1,7 +1,7 @@
-// What the screens are meant to show on opening: overloads, idle people, gaps and clashes, put into the staffed plan.
+// The situations that screens show on opening: overloads, idle people, gaps and clashes, put into the staffed plan.
 import type { Assignment, Comment, Plan, Task, WorkRequest } from "../core/plan/schema.ts";
 
-/** Passed over while work of these weeks is given out, so that they have room beside their busy colleagues. */
+/** Passed over while work of these weeks is given out, so that they have room next to their busy colleagues. */
 export const idlePeople: ReadonlySet<string> = new Set(["kaspar", "rui"]);
 
 const extraTasks: Task[] = [
@@ -170,14 +170,14 @@ const requests: WorkRequest[] = [
     roleId: "conservator",
     hours: 12,
     state: "confirmed",
-    note: "Somebody has to be there when the courier unpacks.",
+    note: "Someone has to be there when the courier unpacks.",
     history: [
       {
         at: "2027-01-25T10:12:00.000Z",
         by: "Dario Penwick",
         to: "Nora Okafor",
         step: "asked",
-        text: "Somebody has to be there when the courier unpacks.",
+        text: "Someone has to be there when the courier unpacks.",
       },
       { at: "2027-01-26T08:30:00.000Z", by: "Nora Okafor", to: "Dario Penwick", step: "confirmed", text: "Marta has both days." },
     ],

@@ -1,4 +1,4 @@
-// A sketch that somebody has begun: how the lighting team could get through the spring.
+// A sketch that a person has begun: how the lighting team could get through the spring.
 import type { Sketch } from "../core/plan/schema.ts";
 
 export const sketches: Sketch[] = [

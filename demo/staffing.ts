@@ -1,4 +1,4 @@
-// Who takes which work in a made-up plan: of the people with the role, those with the most room over those weeks.
+// The staffing of a made-up plan: of the people with the role, those with the most room over those weeks.
 import { countAll } from "../core/load/counting.ts";
 import type { Model } from "../core/model.ts";
 import type { Person } from "../core/plan/schema.ts";

@@ -11,7 +11,7 @@ export interface TemplateTask {
   /** Working days; 0 is a milestone. */
   days: number;
   needs: Need[];
-  /** What it waits for: task key, kind, lag in days, elapsed. */
+  /** The predecessors: task key, kind, lag in days, elapsed. */
   after: [key: string, kind: Link["kind"], lagDays?: number, elapsed?: true][];
   skills?: Task["skills"];
 }

@@ -53,11 +53,11 @@ for (const path of screens)
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280);
   });
 
-/** What on a page is against some rules, each with the first places where it is. */
+/** The violations of some rules on a page, each with its first places. */
 async function against(page: Page, runOnly: axe.RunOnly): Promise<string[]> {
   // The page stays from screen to screen, and what has been loaded into it.
   if (!(await page.evaluate(() => "axe" in window))) await page.evaluate(axe.source);
-  // Only what is wrong has to be told: all else takes longer to say than to find.
+  // Only what is wrong has to be reported: all else takes longer to say than to find.
   const options: axe.RunOptions = { runOnly, resultTypes: ["violations"] };
   const { violations } = await page.evaluate<axe.AxeResults>(`axe.run(document, ${JSON.stringify(options)})`);
   return violations.map(

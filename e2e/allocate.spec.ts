@@ -18,7 +18,7 @@ const cell = (page: Page, name: string, phrase: string): Locator => page.getByRo
 const undo = (page: Page) => page.getByRole("button", { name: /^Undo/ }).click();
 const show = (row: Locator) => row.evaluate((element) => element.scrollIntoView({ block: "center" }));
 
-test("while a bar hangs over somebody their cells show what would be, and Escape puts them back", async ({ page }) => {
+test("while a bar hangs over a person their cells show what would be, and Escape puts them back", async ({ page }) => {
   await open(page, "/balance?open=mara");
   const bar = page.getByRole("button", { name: /^Tidepool Hall · Rock pool trial casts/ }).first();
   const target = page.locator('[data-person="rui"]');
@@ -73,12 +73,12 @@ test("a bar moved out of its task takes the task along: what that means is said 
   await page.mouse.move(x, y);
   await page.mouse.down();
   await page.mouse.move(x + column.width, y, { steps: 6 });
-  const chip = page.getByRole("status").filter({ hasText: "Moves the task itself" });
-  await expect(chip).toContainText("you are asked how it should start on 3 Mar");
+  const chip = page.getByRole("status").filter({ hasText: "Moves the task" });
+  await expect(chip).toContainText("choose how it should start on 3 Mar");
   await expect(chip).toContainText(/finishes \d+ \w+, not \d+ \w+/);
   await page.mouse.up();
   const sheet = page.getByRole("complementary", { name: /^Start on 3 Mar 2027/ });
-  await sheet.getByRole("button", { name: "Do this" }).click();
+  await sheet.getByRole("button", { name: "Apply" }).click();
   await expect(bar).toHaveAccessibleName(/3 Mar – 7 Apr, 100 hours/);
   await undo(page);
   await expect(bar).toHaveAccessibleName(/24 Feb – 31 Mar, 100 hours/);
@@ -123,20 +123,20 @@ test("a period's hours are typed over, the sum follows, and the rule gets them b
   // The figure that is shown is no change, however it is written.
   await hours.fill("27.60");
   await hours.press("Enter");
-  const back = sheet.getByRole("button", { name: "Lighting build: back to the rule" });
+  const back = sheet.getByRole("button", { name: "Lighting build: reset to calculated" });
   await expect(back).toHaveCount(0);
   await hours.fill("12");
   await hours.press("Enter");
   await expect(own).toContainText("3.5");
   await expect(sheet.getByText("28.5 h", { exact: true })).toBeVisible();
-  // What was taken out goes to the weeks still to come; another way is one press away, and back again.
-  // One notice may still be leaving while the next one comes.
-  const rest = (says: string) => page.getByRole("status", { name: "The rest of the hours" }).filter({ hasText: says });
-  await rest("15.6 h went to the periods still to come.").getByRole("button", { name: "Drop them" }).click();
-  await rest("15.6 h are dropped.").getByRole("button", { name: "Put them in later periods" }).click();
-  await expect(rest("15.6 h went to the periods still to come.")).toBeVisible();
+  // Removed hours go to the later weeks; another way is one click away, and back again. One notice may still be leaving while the
+  // next one comes.
+  const rest = (says: string) => page.getByRole("status", { name: "Remaining hours" }).filter({ hasText: says });
+  await rest("15.6 h moved to later periods.").getByRole("button", { name: "Remove them" }).click();
+  await rest("15.6 h were removed.").getByRole("button", { name: "Move them to later periods" }).click();
+  await expect(rest("15.6 h moved to later periods.")).toBeVisible();
   await expect(own).toContainText("3.5");
-  await expect(sheet.getByText(/^Typed; its rule would give 27\.6 h here, [\d.]+ h in all\./)).toBeVisible();
+  await expect(sheet.getByText(/^Typed; calculated: 27\.6 h here, [\d.]+ h in total\./)).toBeVisible();
   await back.click();
   await expect(back).toHaveCount(0);
   await expect(hours).toHaveValue("27.6");
@@ -145,20 +145,20 @@ test("a period's hours are typed over, the sum follows, and the rule gets them b
   await expect(own).toContainText("−12.1");
 });
 
-test("an overload is accepted with a reason, leaves the count of those over, and comes back when that is taken back", async ({ page }) => {
+test("an overload is accepted with a reason, leaves the count of those over, and comes back when that is undone", async ({ page }) => {
   await open(page, "/balance?cell=liis@2027-02-22_2027-02-28");
   await expect(page.locator("main")).toContainText("105.7 hover by week · 9 people");
   const sheet = sheetOf(page);
-  await sheet.getByLabel("Why").fill("The focus cannot wait.");
+  await sheet.getByLabel("Reason").fill("The focus cannot wait.");
   await sheet.getByRole("button", { name: "Accept", exact: true }).click();
   await expect(page.locator("main")).toContainText(/102\.\d hover by week · 8 people/);
   await expect(cell(page, "Liis Maran", "week of 22 February.*accepted")).toHaveCount(1);
   await expect(sheet).toContainText("The focus cannot wait. Until 28 Feb 2027.");
-  await sheet.getByRole("button", { name: "Take back" }).click();
+  await sheet.getByRole("button", { name: "Withdraw" }).click();
   await expect(page.locator("main")).toContainText("105.7 hover by week · 9 people");
 });
 
-test("rows, filters, measure and order stand in the address, are kept under a name, and go out as they stand", async ({ page }) => {
+test("rows, filters, measure and order are in the address, are kept under a name, and are exported as they are now", async ({ page }) => {
   await open(page, "/balance");
   await choose(page.getByLabel("Rows"), "Roles");
   await choose(page.getByLabel("Measure"), "FTE");
@@ -166,8 +166,8 @@ test("rows, filters, measure and order stand in the address, are kept under a na
   const lighting = page.getByRole("gridcell", { name: /^Lighting technician, week of 22 February: .*2 people are over/ });
   await expect(lighting).toHaveCount(1);
   await page.getByRole("button", { name: "Views" }).click();
-  await page.getByLabel("Keep what is shown as").fill("Roles in FTE");
-  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await page.getByLabel("Save this view as").fill("Roles in FTE");
+  await page.getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByRole("button", { name: "Roles in FTE", exact: true })).toBeVisible();
   await page.keyboard.press("Escape");
   await choose(page.getByLabel("Rows"), "People");
@@ -193,18 +193,18 @@ test("rows, filters, measure and order stand in the address, are kept under a na
 
 test("an opening is split between two with what it does shown first; both have their hours, nothing is open", async ({ page }) => {
   await open(page, "/openings?opening=tank-open&beside=kaspar,jonas");
-  await expect(page.getByRole("table", { name: "Side by side" })).toContainText("Kaspar Ilves");
+  await expect(page.getByRole("table", { name: "Comparison" })).toContainText("Kaspar Ilves");
   await page.getByRole("button", { name: /^Split between Jonas and Kaspar/ }).click();
   const sheet = sheetOf(page);
-  await expect(sheet.getByRole("radio", { name: "Split with somebody" })).toBeChecked();
+  await expect(sheet.getByRole("radio", { name: "Split with another person" })).toBeChecked();
   await sheet.getByLabel(/^Hours for/).fill("16");
-  await expect(sheet.locator("section", { hasText: "What this does" })).toContainText("Overloaded");
+  await expect(sheet.locator("section", { hasText: "Effect" })).toContainText("Overloaded");
   await sheet.getByRole("button", { name: "Assign" }).click();
   await expect(tray(page)).toContainText("2 openings");
   await open(page, "/work/tidepool?task=tidepool-cases");
-  await expect(sheet.getByLabel("Kaspar Ilves, hours in all").last()).toBeVisible();
+  await expect(sheet.getByLabel("Kaspar Ilves, total hours").last()).toBeVisible();
   const hours = await sheet
-    .getByLabel(/(Kaspar Ilves|Jonas Adeyemi), hours in all/)
+    .getByLabel(/(Kaspar Ilves|Jonas Adeyemi), total hours/)
     .evaluateAll((fields) => fields.map((field) => Number((field as HTMLInputElement).value)));
   expect(hours).toEqual(expect.arrayContaining([16, 24]));
   await undo(page);
@@ -225,13 +225,13 @@ test("a proposal for all is gone through line by line; what is taken leaves the 
   await open(page, "/openings");
   await page.getByRole("button", { name: "Propose for all" }).click();
   const sheet = sheetOf(page);
-  await expect(sheet.getByText(/of 76 h, nobody over in any week/)).toBeVisible({ timeout: 60_000 });
+  await expect(sheet.getByText(/of 76 h, without an overload in any week/)).toBeVisible({ timeout: 60_000 });
   const neon = sheet.getByRole("checkbox", { name: /^Neon sample wall to / });
   await expect(neon).toBeChecked();
   await neon.uncheck();
   const taken = Number(/([\d.]+) of 40 h/.exec((await sheet.textContent()) ?? "")?.[1]);
   expect(taken).toBeGreaterThan(20);
-  await sheet.getByRole("button", { name: /^Take \d+ lines?$/ }).click();
+  await sheet.getByRole("button", { name: /^Assign \d+ openings?$/ }).click();
   const list = page.getByRole("grid", { name: "Openings", exact: true });
   await expect(list).toContainText("36 h");
   await expect(list.getByRole("row", { name: new RegExp(`Cases and plinths ${(40 - taken).toFixed(1)} h`) })).toHaveCount(1);
@@ -242,7 +242,7 @@ test("a proposal for all is gone through line by line; what is taken leaves the 
 test("who is free when is answered from anywhere", async ({ page }) => {
   await open(page, "/money");
   await page.keyboard.press("/");
-  await page.getByPlaceholder("A person, project, task or screen").fill("free when");
+  await page.getByPlaceholder("A person, project, task or screen").fill("availab");
   await page.keyboard.press("Enter");
   const sheet = sheetOf(page);
   await choose(sheet.getByLabel("Role"), "Lighting technician");
@@ -250,7 +250,7 @@ test("who is free when is answered from anywhere", async ({ page }) => {
   await sheet.getByLabel("Until").fill("5 Mar 2027");
   await expect(sheet.locator("section", { hasText: "Later" }).getByRole("link", { name: /Ines Valtonen.*from / })).toBeVisible();
   // Two roles together: how they split it, and pencilled in as a task in one step.
-  await sheet.getByRole("button", { name: "And another role" }).click();
+  await sheet.getByRole("button", { name: "Add another role" }).click();
   await choose(sheet.getByLabel("Role").nth(1), "Fabricator");
   await sheet.getByLabel("Hours").nth(1).fill("60");
   await expect(sheet.getByText("23.5 h short: Lighting technician")).toBeVisible();
@@ -275,14 +275,14 @@ test("a lead asks for a role, the manager offers and confirms; hours, state, mes
 }) => {
   await open(page, "/work/tidepool?task=tidepool-scenic");
   const sheet = sheetOf(page);
-  await sheet.getByText("Add somebody").click();
-  await sheet.getByRole("link", { name: "Ask the manager instead" }).click();
+  await sheet.getByText("Assign a person").click();
+  await sheet.getByRole("link", { name: "Send a request to the manager instead" }).click();
   await expect(sheet.getByRole("combobox", { name: "Task" })).toHaveText("Scenic surfaces");
   await sheet.getByLabel("Hours").fill("24");
   await sheet.getByLabel("Note").fill("Two more hands for the rock.");
-  await sheet.getByRole("button", { name: "Ask", exact: true }).click();
+  await sheet.getByRole("button", { name: "Send request", exact: true }).click();
   const line = page.locator("[data-request]", { hasText: "Scenic surfaces" });
-  await expect(line).toContainText("waits for an answer");
+  await expect(line).toContainText("waiting for an answer");
   const asked = page.locator('[data-sureness="tidepool"] [data-column=asked]');
   await expect(asked).toHaveText("24 h");
   await expect(page.getByRole("link", { name: /^Openings\s*, 1 request for people waits/ })).toBeVisible();
@@ -296,10 +296,10 @@ test("a lead asks for a role, the manager offers and confirms; hours, state, mes
   await expect(page.getByRole("listitem").first()).toContainText("Confirmed: Scenic surfaces, Tidepool Hall");
   await expect(page.getByText("Two more hands for the rock.")).toBeVisible();
   await open(page, "/work/tidepool?task=tidepool-scenic");
-  await expect(sheet.getByLabel("Rui Monteverde, hours in all")).toHaveCount(2);
+  await expect(sheet.getByLabel("Rui Monteverde, total hours")).toHaveCount(2);
 });
 
-test("a request is neither asked nor answered in somebody else's name", async () => {
+test("a request is neither asked nor answered in someone else's name", async () => {
   const at = "2027-02-01T10:00:00.000Z";
   const step = (by: string, kind: string) => ({ at, by, to: "Nora Okafor", step: kind });
   const ask = (by: string) => ({
@@ -320,7 +320,7 @@ test("a request is neither asked nor answered in somebody else's name", async ()
     const answer = await postTo(server, "/api/edits", JSON.stringify({ base: revision, request: { kind: "edit", edit } }));
     return { status: answer.status, text: await answer.text() };
   };
-  const refused = { status: 409, text: expect.stringContaining("one’s own name") };
+  const refused = { status: 409, text: expect.stringContaining("only in your own name") };
   expect(await send(ask("Mara Ellingsen"))).toEqual(refused);
   expect((await send(ask("Nora Okafor"))).status).toBe(200);
   const answered = (by: string) => ({ kind: "answerRequest", id: "asked", personId: "mara", entry: step(by, "offered") });
@@ -368,7 +368,7 @@ test.describe("printed", () => {
     const texts = (of: Locator) => of.getByRole("cell").allTextContents();
     await expect(row("Kaspar Ilves").getByRole("cell").first()).toHaveText("−2.5");
     expect((await texts(row("Fabricator")))[0]).toBe("81%");
-    // What is pencilled, or in a project not won yet, stands behind what is confirmed.
+    // Pencilled work, and work of projects that are not won yet, is drawn behind confirmed work.
     const widths = await row("Lena Hofmeister")
       .locator(".tentative")
       .evaluateAll((parts) => parts.map((part) => part.getAttribute("style")));

@@ -1,4 +1,4 @@
-// What clients do to a server that nobody means well, or whose connection breaks: for tests, and for `npm run harm`.
+// Attacks by clients with bad intentions or broken connections: for tests, and for `npm run harm`.
 import { connect, type Socket } from "node:net";
 import { postTo, type Server } from "./server.ts";
 
@@ -53,7 +53,7 @@ export async function unread(target: Target, path: string, count: number): Promi
   };
 }
 
-/** A plan file that takes long to read: many rows that refer to one another wrongly. */
+/** A plan file that takes long to read: many rows that refer to each other wrongly. */
 export const hostilePlan = (rows: number): string =>
   JSON.stringify({
     format: "mindful-roster-plan",

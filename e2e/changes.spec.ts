@@ -1,4 +1,4 @@
-// What was changed stands in one place, and one's own steps are taken back from there, whatever came after them.
+// All changes are in one place, and a user's own steps are undone from there, regardless of later ones.
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
 import { goTo, sheetOf, typeRate, untilSaved } from "./pages.ts";
@@ -9,7 +9,7 @@ test.beforeEach(({ server: own }) => {
   server = own;
 });
 
-test("every step is told with its rows, and an older one of one's own is undone while later ones stay", async ({ page }) => {
+test("every step is reported with its rows, and an older one of one's own is undone while later ones stay", async ({ page }) => {
   await goTo(page, server, "/rates");
   await typeRate(page, "Mara Ellingsen", "52.5");
   await untilSaved(page);
@@ -48,17 +48,17 @@ test("a project is deleted with all that is its own, its page is left, and one u
   await expect(page.getByText("24,779.7 h")).toBeVisible();
 });
 
-test("a step says what moved because of it, and stands in the sheet of what it is about, with its id", async ({ page }) => {
+test("a step says what moved because of it, and is in the sheet of what it is about, with its id", async ({ page }) => {
   await goTo(page, server, "/work/tidepool?task=tidepool-order&from=2027-01-25&to=2027-05-23");
   const sheet = sheetOf(page);
   await sheet.getByLabel("Working days").fill("8");
   await sheet.getByRole("button", { name: "Save" }).click();
   await untilSaved(page);
   await sheet.getByRole("button", { name: "Changes" }).click();
-  // What other tests have made stands in the trail too, below it.
+  // Changes of other tests are in the trail, too, below it.
   const step = sheet.getByRole("article").first();
   await expect(step).toContainText(/^Change .*Order materials.* · Nora Okafor/);
-  await step.getByRole("button", { name: "What moved?" }).click();
+  await step.getByRole("button", { name: "Show moved dates" }).click();
   await expect(step).toContainText(/\d+ tasks move with it:/);
   await expect(step).toContainText(/Cases and plinths.*10 Feb → 17 Feb, because of Order materials/);
   await expect(sheet).toContainText("Id in files: tidepool-order");
@@ -66,7 +66,7 @@ test("a step says what moved because of it, and stands in the sheet of what it i
   await expect(
     page
       .getByText("No steps about", { exact: false })
-      .or(page.getByText("Only steps about", { exact: false }))
+      .or(page.getByText("Changes of", { exact: false }))
       .first(),
   ).toBeVisible();
   await expect(page.getByRole("article").filter({ hasText: "Order materials" })).toHaveCount(0);

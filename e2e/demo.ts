@@ -1,17 +1,17 @@
-// What the browser tests share: one server a worker, whose plan is put back to the demo plan before each test, and one page,
-// which stays open in the application, empty of what the tests before have left.
+// The base of the browser tests: one server per worker, whose plan is reset to the demo plan before each test, and one page,
+// which stays open in the application without leftovers of earlier tests.
 import { readFile } from "node:fs/promises";
 import { type Browser, type BrowserContext, type BrowserContextOptions, test as base, type Page, type TestInfo } from "@playwright/test";
 import { goTo } from "./pages.ts";
 import { demoServer, planFileOf, postTo, putAway, type Server, template } from "./server.ts";
 
-/** The revision that a server's plan stands at. */
+/** The revision that a server's plan is at. */
 async function revisionOf({ url }: Server): Promise<number> {
   const { revision } = await (await fetch(`${url}/api/plan`)).json();
   return revision;
 }
 
-/** What a work comes to; one that takes longer hangs, and that is told. */
+/** The result of a job; one that takes longer hangs, and the failure says so. */
 function within<T>(milliseconds: number, work: Promise<T>, why: () => string): Promise<T> {
   const late = new Promise<never>((_, reject) => {
     setTimeout(() => reject(new Error(why())), milliseconds).unref();
@@ -19,7 +19,7 @@ function within<T>(milliseconds: number, work: Promise<T>, why: () => string): P
   return Promise.race([work, late]);
 }
 
-/** Opens the demo plan on a server, as somebody would from the menu. @returns The revision it stands at. */
+/** Opens the demo plan on a server, as a person would from the menu. @returns The revision it is at. */
 async function openDemoPlan(server: Server): Promise<number> {
   const opening = postTo(server, "/api/plan/file?replace=yes", await readFile(planFileOf(template())));
   const answer = await within(60_000, opening, () => `The server does not take the demo plan. It has said:\n${server.said()}`);
@@ -36,7 +36,7 @@ async function leave(page: Page, { url }: Server): Promise<void> {
   if (page.url() !== `${url}${PLAIN_PAGE}`) await page.goto(`${url}${PLAIN_PAGE}`);
 }
 
-/** Where little is drawn. */
+/** A screen that draws little. */
 const RESTING_PLACE = "/settings";
 
 /** Has a page wait for its next test in the application, as a window does that stays open all day: what is loaded and has
@@ -103,13 +103,13 @@ async function keptPage(browser: Browser, { pages, untouched }: Host, place: str
   return page;
 }
 
-/** What a failed test has left in a page is not for the next one. */
+/** Leftovers of a failed test in a page must not reach the next one. */
 const isSpent = (page: Page, { status, expectedStatus }: TestInfo): boolean => page.isClosed() || status !== expectedStatus;
 
 interface Options {
-  /** Whether a test does to its page what cannot be taken back, such as stopping its requests: it has one of its own then. */
+  /** True if a test does to its page what cannot be undone, such as stopping its requests: it has its own page then. */
   ownPage: boolean;
-  /** Whether a test changes nothing: the next one goes on from where it ended. */
+  /** True if a test changes nothing: the next one continues from its end. */
   onlyLooks: boolean;
 }
 
@@ -148,7 +148,7 @@ export const test = base.extend<Options & { server: Server; place: string; alone
     await use(page);
     if (isSpent(page, info)) host.pages.delete(place);
   },
-  /** The page of somebody else, in a browser of their own. */
+  /** The page of someone else, in a browser of their own. */
   colleague: async ({ browser, host, page: _, place, viewport, contextOptions }, use, info) => {
     const own = `${place} of a colleague`;
     const page = await keptPage(browser, host, own, { ...contextOptions, viewport });

@@ -47,7 +47,7 @@ test("killed between edits, and with its database gone, the server finds every a
   }
 });
 
-test("told to stop, the server settles and answers what it has taken, gives the folder back and ends with status 0", async () => {
+test("reported to stop, the server settles and answers what it has taken, gives the folder back and ends with status 0", async () => {
   server = await demoServer();
   const { revision } = await planOf(server);
   const edits = Array.from({ length: 30 }, (_, at) =>
@@ -72,7 +72,7 @@ test("told to stop, the server settles and answers what it has taken, gives the 
   expect(answered.filter((id) => !ids.has(id))).toEqual([]);
 });
 
-test("whoever asks without end is told to wait, and is answered again after a moment; edits go on beside many pages", async () => {
+test("the person who asks without end is reported to wait, and is answered again after a moment; edits go on next to many pages", async () => {
   // As few as a slow machine can overrun too.
   server = await demoServer({ ROSTER_MOST_REQUESTS: "120" });
   const { revision } = await planOf(server);
@@ -91,7 +91,7 @@ test("whoever asks without end is told to wait, and is answered again after a mo
   await expect.poll(async () => (await fetch(`${server.url}/api/plan`)).status, { timeout: 15_000 }).toBe(200);
 });
 
-test("a second server on the same folder is told who holds it, and ends", async () => {
+test("a second server on the same folder is reported who holds it, and ends", async () => {
   server = await demoServer();
   const second = spawnServer(server.folder, await freePort());
   let said = "";
@@ -114,7 +114,7 @@ test("a change made while the server is stopped is kept, and saved when it is ba
   await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
   // A link leads nowhere now: the screen stays, with what was typed.
   await page.getByRole("link", { name: "Money" }).click();
-  await expect(page.getByText("The server cannot be reached, so this screen stays.")).toBeVisible();
+  await expect(page.getByText("The server cannot be reached, so this screen stays open.")).toBeVisible();
   await expect(page).toHaveURL(/\/rates/);
   await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
   server = await startServer(folder, Number(new URL(url).port));
@@ -128,7 +128,7 @@ test("what is typed while the server is being stopped is kept, and all of it is 
   await goTo(page, server, "/work/tidepool");
   const { url, folder } = server;
   const names = Array.from({ length: 24 }, (_, at) => `Typed at the stop ${at}`);
-  const entry = page.getByLabel("Write a task");
+  const entry = page.getByLabel("Add a task");
   let stopped: Promise<number | null> | null = null;
   for (const [at, name] of names.entries()) {
     await entry.fill(`${name}, 2 h`);
@@ -161,7 +161,7 @@ test("pages and edits are answered as before after thousands of dropped, pipelin
   expect(server.said()).not.toMatch(/Error|at .*\.js/);
 });
 
-test("told to stop while hostile files are read, the server ends, and its edits are there", async () => {
+test("reported to stop while hostile files are read, the server ends, and its edits are there", async () => {
   server = await demoServer();
   const { revision } = await planOf(server);
   const files = Array.from({ length: 6 }, () => abandonedFile(server, hostilePlan(60_000), 400));
@@ -207,10 +207,10 @@ test("an edit with text that cannot be stored is refused with its place", async 
 test("an empty folder says what belongs on each screen, and a plan file opens from there", async ({ page }) => {
   server = await emptyServer();
   await page.goto(`${server.url}/`);
-  await expect(page.getByText("Begin with the people")).toBeVisible();
+  await expect(page.getByText("Start with the people")).toBeVisible();
   await page.getByRole("link", { name: "Money" }).click();
-  await expect(page.getByText("Nothing yet", { exact: true })).toBeVisible();
-  // The page stands before its buttons can be used.
+  await expect(page.getByText("No figures yet", { exact: true })).toBeVisible();
+  // The page is before its buttons can be used.
   await expect(page.locator("[data-ready=yes]")).toBeAttached();
   await page.getByRole("button", { name: "Plan" }).click();
   await page.getByRole("menuitem", { name: "Open a plan file…" }).click();

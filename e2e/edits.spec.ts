@@ -32,12 +32,12 @@ test("edits that are not fit are answered with a sentence, and change nothing", 
   expect(await planOf(server)).toEqual(before);
 });
 
-test("a row that somebody else changed is not overwritten unseen", async ({ server }) => {
+test("a row that someone else changed is not overwritten unseen", async ({ server }) => {
   const { revision } = await planOf(server);
   expect((await postJson(server, "/api/edits", giveRockpools(revision, "rui"))).status).toBe(200);
   const late = await postJson(server, "/api/edits", giveRockpools(revision, "kaspar"));
   expect(late.status).toBe(409);
-  expect((late.json.faults as { message: string }[])[0].message).toMatch(/changed by somebody else meanwhile/);
+  expect((late.json.faults as { message: string }[])[0].message).toMatch(/Someone else has changed/);
   expect((await planOf(server)).plan.assignments.find(({ id }) => id === "rockpools-mara")?.personId).toBe("rui");
 });
 
@@ -89,10 +89,10 @@ test("the file that was checked replaces the plan without being sent again, says
   expect(lines.at(-1)).toMatchObject({ faults: [], revision: revision + 1, holds: { people: 1 } });
   expect((await planOf(server)).plan.tasks).toHaveLength(1);
   const again = await postTo(server, `/api/plan/file?held=${held}`, "");
-  expect([again.status, await again.json()]).toEqual([410, { faults: [expect.stringMatching(/not held any longer/)] }]);
+  expect([again.status, await again.json()]).toEqual([410, { faults: [expect.stringMatching(/no longer kept/)] }]);
 });
 
-test("files that are no plan are told what is wrong and where, and the plan stays", async ({ server }) => {
+test("files that are no plan are reported what is wrong and where, and the plan stays", async ({ server }) => {
   const before = await planOf(server);
   const faulty = JSON.parse(goldenCases()[0].plan);
   faulty.tasks[0].roleId = "weldr";

@@ -1,4 +1,4 @@
-// From somebody who asks to approved work: the public form without scripts, what it would do, each decision by its figures.
+// From a person who asks to approved work: the public form without scripts, what it would do, each decision by its figures.
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
 import { goTo, sheetOf } from "./pages.ts";
@@ -22,7 +22,7 @@ test("an enquiry goes from the public form, without scripts, to approved work; o
   await form.getByLabel("Your name").fill("Ada Brand");
   await form.getByLabel("Organisation").fill("Cape Museum");
   await form.getByRole("button", { name: "Send the enquiry" }).click();
-  await expect(form.getByText("The finish comes after the start.")).toBeVisible();
+  await expect(form.getByText("The finish must not be before the start.")).toBeVisible();
   await expect(form.getByLabel("Lighting technician, hours")).toHaveValue("80");
   await form.getByLabel("Requested finish").fill("2027-10-29");
   await form.getByRole("button", { name: "Send the enquiry" }).click();
@@ -39,10 +39,10 @@ test("an enquiry goes from the public form, without scripts, to approved work; o
   // 120 h at 35.72 and 80 h at 39.92.
   await expect(sheet).toContainText("− 7,480.00");
   await expect(sheet).toContainText("Margin, 75.1%");
-  await sheet.getByLabel("Likely, %").fill("60");
+  await sheet.getByLabel("Probability, %").fill("60");
   await sheet.getByRole("button", { name: "Accept into the pipeline" }).click();
-  await expect(sheet.getByText("In the pipeline as")).toBeVisible();
-  await sheet.getByRole("link", { name: "see it on Horizon" }).click();
+  await expect(sheet.getByText("Accepted as")).toBeVisible();
+  await sheet.getByRole("link", { name: "show on Horizon" }).click();
   await page.getByRole("button", { name: /Pipeline/ }).click();
   await expect(sheetOf(page)).toContainText("A lighthouse lamp");
 
@@ -56,35 +56,35 @@ test("an enquiry goes from the public form, without scripts, to approved work; o
   await expect(page.locator("[data-task]", { hasText: "Fabricator" }).first()).toContainText("4 Oct");
   await page.getByRole("button", { name: /^Undo: approve the enquiry/ }).click();
   await page.getByRole("button", { name: /^Undo: accept the enquiry/ }).click();
-  // What was made is gone, and with it the page one was on.
+  // The created project is gone, and with it the open page.
   await page.waitForURL(/\/work\?from=2027-10-04/);
   await goTo(page, server, "/enquiries");
   await expect(page.getByRole("row", { name: /^A lighthouse lamp/ })).toContainText("waiting");
 });
 
-test("one written down inside is declined with a reason, which goes out, and taken up again", async ({ page, server }) => {
+test("one recorded inside is declined with a reason, which is exported, and taken up again", async ({ page, server }) => {
   await goTo(page, server, "/enquiries");
   await page.keyboard.press("n");
   const sheet = sheetOf(page);
-  await sheet.getByLabel("What it is").fill("A clock for the square");
+  await sheet.getByLabel("Title").fill("A clock for the square");
   await sheet.getByRole("button", { name: "Add enquiry" }).click();
-  await expect(sheet.getByText("Say who asks.")).toBeVisible();
-  await sheet.getByLabel("Who asks").fill("Tilde Rask");
+  await expect(sheet.getByText("Enter a contact name.")).toBeVisible();
+  await sheet.getByLabel("Contact").fill("Tilde Rask");
   await sheet.getByRole("button", { name: "Add enquiry" }).click();
-  await expect(sheet.getByText("Nothing says yet how large it is")).toBeVisible();
+  await expect(sheet.getByText("Its size is not known yet")).toBeVisible();
   await sheet.getByRole("button", { name: "Decline" }).click();
-  await expect(sheet.getByRole("alert")).toHaveText("Say why it is declined.");
-  await sheet.getByLabel("Message, or why not").fill("We build no clocks.");
+  await expect(sheet.getByRole("alert")).toHaveText("Enter the reason for declining.");
+  await sheet.getByLabel("Message or reason").fill("We build no clocks.");
   await sheet.getByRole("button", { name: "Decline" }).click();
-  await expect(sheet.getByRole("heading", { name: "So far: declined" })).toBeVisible();
+  await expect(sheet.getByRole("heading", { name: "Status: declined" })).toBeVisible();
   await goTo(page, server, "/openings/outbox");
   await expect(page.getByRole("listitem").filter({ hasText: "We cannot take it on: A clock for the square" })).toContainText(
     "We build no clocks.",
   );
   await goTo(page, server, "/enquiries");
   await page.getByRole("row", { name: /^A clock for the square/ }).click();
-  await sheet.getByRole("button", { name: "Take up again" }).click();
-  await expect(sheet.getByRole("heading", { name: "So far: waiting" })).toBeVisible();
+  await sheet.getByRole("button", { name: "Reopen" }).click();
+  await expect(sheet.getByRole("heading", { name: "Status: waiting" })).toBeVisible();
 });
 
 test("the public form can be closed, takes no more than a form holds, and not without end", async () => {
@@ -95,7 +95,7 @@ test("the public form can be closed, takes no more than a form holds, and not wi
     expect((await send({ name: "x".repeat(200_000) })).status).toBe(413);
     // Another site's page sends nothing.
     expect((await send({ name: "From elsewhere", contactName: "X" }, "https://elsewhere.example")).status).toBe(403);
-    expect((await send({ name: "One too many", contactName: "Somebody" })).status).toBe(429);
+    expect((await send({ name: "One too many", contactName: "Someone" })).status).toBe(429);
     const { plan } = await (await fetch(`${server.url}/api/plan`)).json();
     expect(plan.enquiries).toHaveLength(3);
     // Nothing else can be written that way.
@@ -128,8 +128,8 @@ test("of two who decide on one enquiry, the second keeps the message that was be
   await row.click();
   const sheet = sheetOf(page);
   await sheet.getByRole("button", { name: "Accept into the pipeline" }).click();
-  await expect(sheet.getByText("In the pipeline as")).toBeVisible();
-  await sheet.getByLabel("Message, or why not").fill("We would begin in autumn.");
+  await expect(sheet.getByText("Accepted as")).toBeVisible();
+  await sheet.getByLabel("Message or reason").fill("We would begin in autumn.");
   const other = await (await browser.newContext()).newPage();
   await goTo(other, server, page.url().slice(server.url.length));
   await sheetOf(other).getByRole("button", { name: "Approve" }).click();

@@ -2,7 +2,7 @@
 // whole page each time it looks, which was a twelfth of all that the browser did in a run.
 import { expect as base, type Locator } from "@playwright/test";
 
-/** What an expectation of one element waits for; the others are of many, or of none. */
+/** The state that an expectation of one element waits for; others are about many elements, or none. */
 const awaited: Readonly<Record<string, "attached" | "visible">> = {
   toBeAttached: "attached",
   toBeChecked: "attached",

@@ -91,7 +91,7 @@ test("no screen asks for anything that its own policy forbids", async ({ page, s
   ])
     await visit(page, path);
   await visit(page, "/work/tidepool?task=project");
-  await page.getByRole("button", { name: "Pick a day" }).first().click();
+  await page.getByRole("button", { name: "Choose a date" }).first().click();
   await expect(page.getByRole("grid", { name: /2026|2027/ })).toBeVisible();
   expect(forbidden).toEqual([]);
 });

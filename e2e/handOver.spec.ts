@@ -1,9 +1,9 @@
-// Handing over all of somebody's work from a day on.
+// Handing over all of a person's work from a day on.
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
 import { goTo, untilSaved } from "./pages.ts";
 
-test("all that somebody has from a day on goes to another, in one step that says what it does and can be undone", async ({
+test("all that a person has from a day on goes to another, in one step that says what it does and can be undone", async ({
   page,
   server,
 }) => {
@@ -11,17 +11,17 @@ test("all that somebody has from a day on goes to another, in one step that says
   await page.getByRole("button", { name: "Hand over" }).click();
   const sheet = page.getByRole("complementary", { name: "Hand over" });
   await sheet.getByLabel("All work from").fill("15 Feb 2027");
-  const casts = sheet.getByLabel("Who takes Rock pool trial casts");
+  const casts = sheet.getByLabel("Assign Rock pool trial casts to");
   await expect(casts).toBeVisible();
   await expect(casts).toContainText("Stays");
   await expect(sheet).toContainText("Rock pool trial castsTidepool Hall · 40 h, 15 Feb – 26 Feb 2027 · split on the day");
   await expect(sheet.getByRole("button", { name: "Hand over 0 assignments" })).toBeDisabled();
-  await sheet.getByLabel("All of it to").click();
+  await sheet.getByLabel("Assign all to").click();
   await page.keyboard.type("Rui");
   await page.keyboard.press("Enter");
   await expect(casts).toContainText("Rui Monteverde");
   await sheet.getByRole("button", { name: /^Hand over \d\d? assignments$/ }).click();
-  await expect(sheet).toContainText("There is no work from that day on.");
+  await expect(sheet).toContainText("There is no work from that date.");
   await untilSaved(page);
   await goTo(page, server, "/people/person/mara/hours?from=2027-02-01&to=2027-03-07&by=week");
   const day = (date: string) => page.locator(`td[data-foot=p${Date.parse(`${date}T00:00:00Z`) / 86_400_000}]`);
@@ -37,6 +37,6 @@ test("the proposal gives what fits to those with the role, and leaves the rest",
   await sheet.getByLabel("All work from").fill("1 Mar 2027");
   await sheet.getByRole("button", { name: "As proposed" }).click();
   await expect(sheet.getByRole("button", { name: /^Hand over [1-9]\d* assignments?$/ })).toBeEnabled();
-  await expect(sheet).toContainText("Becomes freeMara Ellingsen337.4 h");
+  await expect(sheet).toContainText("FreedMara Ellingsen337.4 h");
   await expect(sheet).not.toContainText("Overloaded");
 });

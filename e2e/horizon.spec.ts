@@ -29,14 +29,14 @@ test("a pipeline project looked at as lost, or later, changes its roles at once;
   await page.getByRole("button", { name: /^Pipeline, 3/ }).click();
   const seeds = sheet.locator("section", { hasText: "Seed Vault" });
   await seeds.getByRole("radio", { name: "Lost" }).click();
-  await expect(page.getByText("the pipeline is not as it is written")).toBeVisible();
+  await expect(page.getByText("the pipeline differs from the plan")).toBeVisible();
   await expect.poll(async () => hoursOf((await april.textContent()) ?? "")).toBeLessThan(before);
-  await seeds.getByRole("radio", { name: "By chance" }).click();
+  await seeds.getByRole("radio", { name: "Weighted" }).click();
   await expect.poll(async () => hoursOf((await april.textContent()) ?? "")).toBe(before);
   await seeds.getByLabel("Weeks later, Seed Vault").fill("30");
   await seeds.getByLabel("Weeks later, Seed Vault").press("Enter");
   await expect.poll(async () => hoursOf((await april.textContent()) ?? "")).toBeLessThan(before);
-  await sheet.getByRole("button", { name: "Show it as written" }).click();
+  await sheet.getByRole("button", { name: "Reset to the plan" }).click();
   await expect.poll(async () => hoursOf((await april.textContent()) ?? "")).toBe(before);
   // Dragged along its strip, the table follows while it is held; put back by Esc, it is as it was.
   const bar = seeds.getByRole("slider", { name: "Start of Seed Vault" });
@@ -57,12 +57,12 @@ test("a pipeline project looked at as lost, or later, changes its roles at once;
 test("what would help a short role is measured, and a project begun later is shown", async ({ page, server }) => {
   await goTo(page, server, "/horizon");
   await page.getByRole("button", { name: /^Lighting technician, May 2027/ }).click();
-  const help = sheetOf(page).getByRole("list", { name: "What would help" }).getByRole("listitem");
+  const help = sheetOf(page).getByRole("list", { name: "Options" }).getByRole("listitem");
   await expect(help.filter({ hasText: /Hire 1 more person as lighting technician/ })).toContainText("h left");
-  const later = help.filter({ hasText: /^Begin Harbour of Lamps 4 weeks later|^Begin Seed Vault \d+ weeks later/ }).first();
+  const later = help.filter({ hasText: /^Start Harbour of Lamps 4 weeks later|^Start Seed Vault \d+ weeks later/ }).first();
   const left = hoursOf(((await later.textContent()) ?? "").replace(/^.*later/, "").replace(/ h left.*$/, ""));
   await later.getByRole("button", { name: "show it" }).click();
-  await expect(page.getByText("the pipeline is not as it is written")).toBeVisible();
+  await expect(page.getByText("the pipeline differs from the plan")).toBeVisible();
   await expect(sheetOf(page)).toContainText(`now ${left} h`);
 });
 
@@ -76,7 +76,7 @@ test("what would help is taken into a sketch, which has the people in it and the
     .filter({ hasText: /^Hire 1 more person as lighting technician/ });
   const left = hoursOf(((await hire.textContent()) ?? "").replace(/^.*weeks/, "").replace(/ h left.*$/, ""));
   await hire.getByRole("button", { name: "try it in a sketch" }).click();
-  await expect(page.getByRole("status").filter({ hasText: "Sketch:" })).toContainText("1 change that is not made");
+  await expect(page.getByRole("status").filter({ hasText: "Sketch:" })).toContainText("1 change recorded");
   // The role is as short there as was said.
   await expect(sheetOf(page)).toContainText(left > 0 ? `now ${left} h` : /May 2027/);
   await page.getByRole("navigation", { name: "Screens" }).getByRole("link", { name: "People" }).click();
@@ -86,41 +86,41 @@ test("what would help is taken into a sketch, which has the people in it and the
   await expect(page.getByRole("row", { name: /New Lighting technician 1/ })).toHaveCount(0);
 });
 
-test("when an enquiry could start is told with what binds, and shown there", async ({ page, server }) => {
+test("when an enquiry could start is reported with what binds, and shown there", async ({ page, server }) => {
   await goTo(page, server, "/horizon");
   await page.getByRole("button", { name: /^Pipeline, 3/ }).click();
   const lamps = sheetOf(page).locator("section", { hasText: "Harbour of Lamps" });
   await lamps.getByRole("button", { name: "When could it start?" }).click();
   await expect(lamps.getByText(/^In the week of/)).toBeVisible();
-  await expect(lamps.getByRole("img", { name: /Hours that would lack/ })).toBeVisible();
+  await expect(lamps.getByRole("img", { name: /Hours short, by start week/ })).toBeVisible();
   const strict = (await lamps.getByText(/^In the week of/).textContent()) ?? "";
-  // What would bring it forward is tried week by week, and said with what it gains.
-  await lamps.getByRole("button", { name: "What would bring it forward?" }).click();
+  // Options to start earlier are tried week by week, and shown with their gain.
+  await lamps.getByRole("button", { name: "How could it start earlier?" }).click();
   const hire = lamps
     .getByRole("listitem")
     .filter({ hasText: /^Hire 1 more person as/ })
     .first();
-  await expect(hire.getByText(/In the week of .*sooner\.|No sooner\./)).toBeVisible();
+  await expect(hire.getByText(/In the week of .*earlier\.|No earlier\./)).toBeVisible();
   const sooner = lamps
     .getByRole("listitem")
-    .filter({ hasText: /weeks? sooner\./ })
+    .filter({ hasText: /weeks? earlier\./ })
     .first();
   const week = /In the week of [^,]+/.exec((await sooner.textContent()) ?? "")?.[0] ?? "none is sooner";
   await sooner.getByRole("button", { name: "try it in a sketch" }).click();
-  await expect(page.getByRole("status").filter({ hasText: "Sketch:" })).toContainText("1 change that is not made");
+  await expect(page.getByRole("status").filter({ hasText: "Sketch:" })).toContainText("1 change recorded");
   await expect(lamps.getByText(new RegExp(`^${week}`)).first()).toBeVisible();
   await page.getByRole("button", { name: "Close the sketch" }).click();
   await expect(lamps.getByText(strict.trim()).first()).toBeVisible();
   // With hours that may lack it is sooner, or as soon.
-  await lamps.getByLabel("Hours that may be short, Harbour of Lamps").fill("100000");
-  await lamps.getByLabel("Hours that may be short, Harbour of Lamps").press("Enter");
+  await lamps.getByLabel("Accepted shortage, hours, Harbour of Lamps").fill("100000");
+  await lamps.getByLabel("Accepted shortage, hours, Harbour of Lamps").press("Enter");
   await expect(lamps.getByText(/^In the week of 1 Feb 2027, done by/)).toBeVisible();
   expect(strict).not.toContain("1 Feb 2027");
-  await lamps.getByRole("button", { name: "show it there" }).click();
+  await lamps.getByRole("button", { name: "show it in that week" }).click();
   await expect(lamps).toContainText("1 Feb 2027 –");
 });
 
-test("the charts go out as one picture, with every role, the heading and what the marks mean", async ({ page, server }) => {
+test("the charts are exported as one picture, with every role, the heading and what the marks mean", async ({ page, server }) => {
   await goTo(page, server, "/horizon");
   await expect(page.getByRole("figure")).toHaveCount(8);
   await page.getByRole("button", { name: "Export" }).click();
@@ -128,13 +128,13 @@ test("the charts go out as one picture, with every role, the heading and what th
   await page.getByRole("button", { name: "Charts as SVG" }).click();
   const svg = await readFile(await (await saving).path(), "utf8");
   for (const text of ["Capacity against demand", "Lighting technician", "Needed: 50% confidence"]) expect(svg).toContain(text);
-  // Each role's drawing stands in a place of its own.
+  // Each role's drawing is in a place of its own.
   const places = [...svg.matchAll(/<svg [^>]*?class="recharts-surface"[^>]*>|<svg x="([\d.]+)" y="([\d.]+)"/g)].length;
   expect(places).toBeGreaterThanOrEqual(8);
   expect(svg).not.toContain("var(--");
 });
 
-test("the figures go out as they are looked at, and what cannot be read is said", async ({ server }) => {
+test("the figures are exported as they are looked at, and what cannot be read is said", async ({ server }) => {
   const get = async (query: string) => {
     const response = await fetch(`${server.url}/api/horizon?${query}`);
     return {
@@ -161,7 +161,7 @@ test("the figures go out as they are looked at, and what cannot be read is said"
     expect((await get(query)).status, query).toBe(400);
 });
 
-test("nobody is trained while a skill is short; a hire's number, dates and rate are changed and measured anew", async ({
+test("nobody is trained while a skill is short; a hire's number, dates and rate are changed and measured again", async ({
   page,
   server,
 }) => {
@@ -174,13 +174,13 @@ test("nobody is trained while a skill is short; a hire's number, dates and rate 
   await expect(neon).toHaveText("−22.1");
   expect(atAny).toBeGreaterThanOrEqual(-22.1);
   await neon.click();
-  const helps = sheetOf(page).getByRole("list", { name: "What would help" }).getByRole("listitem");
+  const helps = sheetOf(page).getByRole("list", { name: "Options" }).getByRole("listitem");
   await expect(helps.first()).toBeVisible();
   // The shortage begins at once: a training would take the very hours that are missing.
   await expect(helps.filter({ hasText: /^Train/ })).toHaveCount(0);
   const hire = helps.first();
   await expect(hire).toContainText("h left");
-  await hire.getByRole("button", { name: "Change its figures" }).click();
+  await hire.getByRole("button", { name: "Edit its figures" }).click();
   const type = async (label: string, text: string) => {
     await hire.getByLabel(label).fill(text);
     await hire.getByLabel(label).press("Enter");
@@ -196,7 +196,7 @@ test("nobody is trained while a skill is short; a hire's number, dates and rate 
   await expect(hire).toContainText("about +EUR 16,000");
   await expect(hire).toContainText("0 h left");
   await hire.getByRole("button", { name: "try it in a sketch" }).click();
-  await expect(page.getByRole("status").filter({ hasText: "Sketch:" })).toContainText("1 change that is not made");
+  await expect(page.getByRole("status").filter({ hasText: "Sketch:" })).toContainText("1 change recorded");
   await expect.poll(async () => hoursOf((await neon.textContent()) ?? "")).toBeGreaterThanOrEqual(0);
   await page.getByRole("button", { name: "Close the sketch" }).click();
   await expect(neon).toHaveText("−22.1");
@@ -215,17 +215,17 @@ test("what the pipeline is looked at as survives a reload, and counts in the cha
   await page.getByRole("button", { name: /^Pipeline, 3/ }).click();
   const lamps = sheetOf(page).locator("section", { hasText: "Harbour of Lamps" });
   await lamps.getByRole("radio", { name: "Won" }).click();
-  await expect(page.getByText("the pipeline is not as it is written")).toBeVisible();
+  await expect(page.getByText("the pipeline differs from the plan")).toBeVisible();
   const won = await figure.textContent();
   await page.reload();
   await expect(figure).toHaveText(won ?? "");
-  await expect(page.getByText("the pipeline is not as it is written")).toBeVisible();
+  await expect(page.getByText("the pipeline differs from the plan")).toBeVisible();
 });
 
 test.describe("printed", () => {
   test.use({ ownPage: true });
 
-  test("the printed page has the charts and figures of the screen, by whatever they are told", async ({ page, server }) => {
+  test("the printed page has the charts and figures of the screen, for every grouping", async ({ page, server }) => {
     await holdPrinter(page);
     await goTo(page, server, "/horizon?by=team&show=capacity");
     const shown = page

@@ -44,7 +44,7 @@ test("hours are typed from cell to cell; what a rule gave elsewhere stays, and t
   await expect(foot(page, "2027-02-15")).toContainText("59.2−19.2");
 });
 
-test("a block from a spreadsheet goes in where it fits, what does not is told cell by cell, and one undo takes it back", async ({
+test("a block from a spreadsheet goes in where it fits, what does not is reported cell by cell, and one undo takes it back", async ({
   page,
   server,
 }) => {
@@ -103,7 +103,7 @@ test("hours typed after the finish of a task are said at once, and the finish mo
   expect(plan.tasks.find(({ id }: { id: string }) => id === "tidepool-rockpools").finish).toBe("2027-03-25");
 });
 
-test("a new row is a task and somebody on it; its hours count at once, and going back to the rule keeps the total", async ({
+test("a new row is a task and a person on it; its hours count at once, and going back to the rule keeps the total", async ({
   page,
   server,
 }) => {
@@ -122,9 +122,9 @@ test("a new row is a task and somebody on it; its hours count at once, and going
   await expect(cell(page, row, "2027-02-15")).toHaveClass(/cell-over/);
   const sum = page.locator("[data-hours]").filter({ hasText: row }).locator("[data-column=sum]");
   await expect(sum).toContainText("44");
-  await page.getByRole("button", { name: "Back to the rule" }).click();
+  await page.getByRole("button", { name: "Reset to calculated" }).click();
   await expect(cell(page, row, "2027-02-15")).toHaveText("");
-  await expect(cell(page, row, "2027-02-01")).toHaveAccessibleName(/ h, by its rule; Rui Monteverde has/);
+  await expect(cell(page, row, "2027-02-01")).toHaveAccessibleName(/ h, calculated; Rui Monteverde has/);
   await untilSaved(page);
   await goTo(page, server, "/work/tidepool?task=tidepool-order");
   await expect(sheetOf(page)).toContainText("Rui Monteverde");

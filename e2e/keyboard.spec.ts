@@ -41,7 +41,7 @@ test("a project's outline is walked, folded, ticked and put in another order by 
   await expect.poll(rows).toEqual(before);
 });
 
-test("a day of somebody's year is reached by arrows and becomes time off", async ({ page }) => {
+test("a day of a person's year is reached by arrows and becomes time off", async ({ page }) => {
   await open(page, "/people/person/rui");
   const day = page.getByRole("gridcell", { name: /^Mon 8 Feb:/ });
   await day.focus();
@@ -52,7 +52,7 @@ test("a day of somebody's year is reached by arrows and becomes time off", async
   await page.keyboard.press("Enter");
   const sheet = sheetOf(page);
   await expect(sheet.getByLabel("First day")).toHaveValue("9 Mar 2027");
-  await expect(sheet.locator("section", { hasText: "What approving it would do" })).toContainText("week of 8 Mar−8 h");
+  await expect(sheet.locator("section", { hasText: "Effect of approval" })).toContainText("week of 8 Mar−8 h");
   await choose(sheet.getByLabel("State"), "Approved");
   await sheet.getByRole("button", { name: "Add" }).click();
   await expect(page.getByRole("gridcell", { name: /^Tue 9 Mar: .*of 0 h · time off/ })).toBeAttached();
@@ -61,7 +61,7 @@ test("a day of somebody's year is reached by arrows and becomes time off", async
   await expect(page.getByRole("gridcell", { name: "Tue 9 Mar: 6.6 of 8 h" })).toBeAttached();
 });
 
-test("the board is walked by pages and to its ends, and a first Tab offers to skip what stands before the screen", async ({ page }) => {
+test("the board is walked by pages and to its ends, and a first Tab offers to skip what is before the screen", async ({ page }) => {
   // Nothing has the focus on a page that has just been loaded.
   await load(page, server, "/balance?rows=none&sort=name");
   await page.keyboard.press("Tab");
@@ -86,7 +86,7 @@ test("the board is walked by pages and to its ends, and a first Tab offers to sk
   await expect(page.locator("#cell-0-0")).toBeFocused();
 });
 
-test("levels of the skills matrix are set by digits and taken away, and one undo each brings them back", async ({ page }) => {
+test("levels of the skills matrix are set by digits and removed, and one undo each brings them back", async ({ page }) => {
   await open(page, "/people/skills");
   const cell = page.getByRole("gridcell", { name: /^Teo Brandt, Neon bending/ });
   await expect(cell).toHaveAccessibleName("Teo Brandt, Neon bending: none");
@@ -113,7 +113,7 @@ test("the question mark lists the keys of the screen one is on, and the theme ch
   await page.keyboard.press("Escape");
   await open(page, "/openings/requests");
   await page.keyboard.press("?");
-  await expect(page.getByText("Ask for people", { exact: true }).last()).toBeVisible();
+  await expect(page.getByText("Request people", { exact: true }).last()).toBeVisible();
   await page.keyboard.press("Escape");
   // The list of keys gives the focus back a moment after it has gone.
   await expect(async () => {

@@ -33,7 +33,7 @@ function listen(url: string, headers: Record<string, string> = {}) {
 
 const revisionsOf = (heard: readonly Settled[]) => heard.flatMap(({ entries }) => entries?.map(({ revision }) => revision) ?? []);
 
-test("everybody hears every change once, in order; who was away hears the rest", async ({ server }) => {
+test("everyone hears every change once, in order; who was away hears the rest", async ({ server }) => {
   const { revision } = await (await fetch(`${server.url}/api/plan`)).json();
   const many = Array.from({ length: 20 }, () => listen(`${server.url}/api/events?since=${revision}`));
   const away = listen(`${server.url}/api/events?since=${revision}`);

@@ -1,4 +1,4 @@
-// Makes what every browser test begins with, and prints where: a data folder with the demo plan, and beside it the plan as a file.
+// Makes what every browser test begins with, and prints where: a data folder with the demo plan, and next to it the plan as a file.
 import { writeFile } from "node:fs/promises";
 import { fernhollow } from "../demo/fernhollow.ts";
 import { makeTemplate } from "../tests/storeTemplate.ts";

@@ -1,4 +1,4 @@
-// A resource manager's first quarter of an hour: who is over, why, give the work to somebody else, what it costs.
+// A resource manager's first quarter of an hour: who is over, why, give the work to someone else, what it costs.
 import type { Locator, Page } from "@playwright/test";
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
@@ -135,7 +135,7 @@ test("the window and its grain move on the ribbon, and every screen follows", as
   await expect(page).not.toHaveURL(/from=2027-02-01/);
 });
 
-test("a task is added, given to somebody, changed and deleted, and the project's hours follow", async ({ page }) => {
+test("a task is added, given to a person, changed and deleted, and the project's hours follow", async ({ page }) => {
   await open(page, "/work");
   await page.getByRole("link", { name: /Small Thunder/ }).click();
   await expect(page.getByRole("heading", { name: "Small Thunder" })).toBeVisible();
@@ -144,10 +144,10 @@ test("a task is added, given to somebody, changed and deleted, and the project's
   await page.keyboard.press("n");
   const sheet = page.getByRole("complementary");
   await sheet.getByLabel("Name").fill("Rain machine");
-  await choose(sheet.getByLabel("Below"), "Make");
+  await choose(sheet.getByLabel("Parent"), "Make");
   await sheet.getByLabel("Working days").fill("x");
   await sheet.getByRole("button", { name: "Add task" }).click();
-  await expect(sheet.getByText("Write a number from 0 to 10,000.")).toBeVisible();
+  await expect(sheet.getByText("Enter a number from 0 to 10,000.")).toBeVisible();
   await sheet.getByLabel("Working days").fill("4");
   await sheet.getByRole("button", { name: "Add task" }).click();
   await expect(page.getByRole("complementary", { name: "Rain machine" })).toBeVisible();
@@ -158,8 +158,8 @@ test("a task is added, given to somebody, changed and deleted, and the project's
   await sheet.getByRole("button", { name: "Add", exact: true }).click();
   await expect(row).toContainText("24");
   await expect(async () => expect(Number(((await needed.textContent()) ?? "").replace(/[ h,]/g, ""))).toBe(before + 24)).toPass();
-  await sheet.getByLabel("Jonas Adeyemi, hours in all").fill("30");
-  await sheet.getByLabel("Jonas Adeyemi, hours in all").press("Enter");
+  await sheet.getByLabel("Jonas Adeyemi, total hours").fill("30");
+  await sheet.getByLabel("Jonas Adeyemi, total hours").press("Enter");
   await expect(row).toContainText("30");
   await page.reload();
   await expect(row).toContainText("30");
@@ -175,14 +175,14 @@ test("a person is added and then works three days a week from March, and the ros
   await page.getByRole("button", { name: /Add person/ }).click();
   const sheet = page.getByRole("complementary");
   await sheet.getByRole("button", { name: "Add person" }).click();
-  await expect(sheet.getByText("Give the person a name.")).toBeVisible();
+  await expect(sheet.getByText("Enter a name for the person.")).toBeVisible();
   await sheet.getByLabel("Name").fill("Vera Lindgren");
   await choose(sheet.getByLabel("Main role"), "Conservator");
   await sheet.getByRole("button", { name: "Add person" }).click();
   await page.getByLabel("Search people").fill("vera");
   const row = page.locator("[data-person]", { hasText: "Vera Lindgren" });
   await expect(row).toContainText("0 of 320 h");
-  await sheet.getByLabel("A week of their own").check();
+  await sheet.getByLabel("Own working week").check();
   for (const day of ["Thu", "Fri"]) await sheet.getByLabel(day, { exact: true }).fill("0");
   await sheet.getByRole("textbox", { name: /^From/ }).fill("1.3.2027");
   await sheet.getByRole("button", { name: "Save" }).click();
@@ -213,7 +213,7 @@ test("a rate edited in place changes what projects cost, to the cent, and undo b
   await rate.click();
   await page.keyboard.type("-1");
   await page.keyboard.press("Enter");
-  await expect(rate.getByRole("alert")).toHaveText("An amount from 0 on, with up to 4 decimals");
+  await expect(rate.getByRole("alert")).toHaveText("An amount of 0 or more, with up to 4 decimals");
   await expect(rate.getByRole("textbox")).toHaveValue("-1");
   await page.keyboard.press("Escape");
   await expect(rate).toHaveText("42.00");
@@ -235,7 +235,7 @@ test("the finder goes to a person, a task and a screen", async ({ page }) => {
   await expect(page.getByRole("complementary", { name: "Neon sample wall" })).toBeVisible();
 });
 
-test("the figures stand in the page as the server sends it, without the browser's help", async ({ request }) => {
+test("the figures are in the page as the server sends it, without the browser's help", async ({ request }) => {
   const html = await (await request.get(`${server.url}/balance`)).text();
   expect(html).toContain("of work assigned");
   expect(html).toMatch(/Ilka Sandmere, week of 25 January: [\d.]+ hours of room/);

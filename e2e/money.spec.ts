@@ -27,14 +27,14 @@ test("a figure opens into its lines, a line into its hours and rates, and all of
   await expect(gwen).toContainText("Studio cost");
   // Broken down by person it is the same sum.
   await choose(sheet.getByLabel("Break it down by"), "Person");
-  await expect(page.getByRole("button", { name: "No longer only Tidepool Hall" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Remove the filter Tidepool Hall" })).toBeVisible();
   await expect(page.getByRole("button", { name: "All, February 2027: 28,015.10" })).toBeVisible();
   const people = await columnOf(page, 1);
   expect(people.reduce((sum, own) => sum + own, 0)).toBe(2_801_510);
-  await page.getByRole("button", { name: "No longer only Tidepool Hall" }).click();
-  await choose(page.getByLabel("Added up by"), "Client");
-  await choose(page.getByLabel("Figure"), "Budget left");
-  await expect(page.getByRole("button", { name: /^Saltmarsh Museum of Tides, sum: 75,904.26/ })).toBeVisible();
+  await page.getByRole("button", { name: "Remove the filter Tidepool Hall" }).click();
+  await choose(page.getByLabel("Group by"), "Client");
+  await choose(page.getByLabel("Figure"), "Budget remaining");
+  await expect(page.getByRole("button", { name: /^Saltmarsh Museum of Tides, total: 75,904.26/ })).toBeVisible();
 });
 
 test("figures of money are walked by arrow keys and opened by Enter; those of the cash flow and its chart open too", async ({
@@ -61,14 +61,14 @@ test("figures of money are walked by arrow keys and opened by Enter; those of th
     await page.mouse.move(middle[0] + 5, middle[1]);
     await page.mouse.move(...middle);
     await page.mouse.click(...middle);
-    await expect(sheetOf(page, "All of it")).toBeVisible({ timeout: 2_000 });
+    await expect(sheetOf(page, "All")).toBeVisible({ timeout: 2_000 });
   }).toPass();
-  await expect(sheetOf(page, "All of it")).toContainText("EUR 30,727.91");
+  await expect(sheetOf(page, "All")).toContainText("EUR 30,727.91");
 });
 
-test("cash flow stands as bars and figures, and its files add up to the same", async ({ page, server }) => {
+test("cash flow is as bars and figures, and its files add up to the same", async ({ page, server }) => {
   await goTo(page, server, "/money/cash-flow");
-  await choose(page.getByLabel("Of what"), "Tidepool Hall");
+  await choose(page.getByLabel("Scope"), "Tidepool Hall");
   await choose(page.getByRole("combobox", { name: "Time" }), "The whole plan");
   const table = page.getByRole("table", { name: /Cash flow/ });
   await expect(table.getByRole("row", { name: /^Feb 2027/ })).toContainText("30,727.91");
@@ -96,13 +96,13 @@ test("cash flow stands as bars and figures, and its files add up to the same", a
   expect([...(await saved("Chart as PNG")).subarray(1, 4)].map((code) => String.fromCharCode(code)).join("")).toBe("PNG");
 });
 
-test("a margin under its goal is lifted over it by a swap, seen on both sides first, and taken back", async ({ page, server }) => {
+test("a margin under its goal is lifted over it by a swap, seen on both sides first, and undone", async ({ page, server }) => {
   await goTo(page, server, "/money/margin");
   await expect(page.getByText("projects under the margin goal")).toBeVisible();
   await page.getByRole("row", { name: /^Slow Light/ }).click();
   const sheet = sheetOf(page);
   await expect(sheet).toContainText("0.1 points under its goal of 27%");
-  await expect(sheet.getByText("Left of labour").locator("xpath=../..")).toContainText("−2,850.04");
+  await expect(sheet.getByText("Remaining for labour").locator("xpath=../..")).toContainText("−2,850.04");
   const swap = sheet.getByRole("listitem").filter({ hasText: "Reassign Snagging from Mara Ellingsen to Jonas Adeyemi" });
   await expect(swap).toContainText("Margin 27.2%, at its goal");
   await swap.getByRole("button", { name: "Preview" }).click();
@@ -126,12 +126,12 @@ test("an expense is typed at a number and a price each, spread over months, and 
   await page.getByRole("button", { name: "Add expense" }).click();
   const sheet = sheetOf(page);
   await sheet.getByRole("button", { name: "Save" }).click();
-  await expect(sheet.getByRole("alert")).toHaveText("Write what is bought.");
+  await expect(sheet.getByRole("alert")).toHaveText("Enter the item.");
   const type = async (label: string, text: string) => {
     await sheet.getByLabel(label).fill(text);
     await sheet.getByLabel(label).press("Enter");
   };
-  await type("What is bought", "Scaffold");
+  await type("Item", "Scaffold");
   await choose(sheet.getByRole("combobox", { name: "Project", exact: true }), "Small Thunder");
   await type("Amount, EUR", "4 × 250");
   await type("When", "1 Feb 2027 – 31 Mar 2027");
@@ -163,7 +163,7 @@ test("a material with its waste goes down to three tasks, and what to order when
   await expect(page.getByRole("row", { name: /Scenic surfaces/ })).toContainText("2,490.90");
   await page.getByRole("button", { name: "Close (Esc)" }).click();
   for (const name of ["Scenic surfaces", "Films and soundscape", "Show control"])
-    await page.getByRole("checkbox", { name: `Tick ${name}` }).click();
+    await page.getByRole("checkbox", { name: `Select ${name}` }).click();
   await page.getByRole("checkbox", { name: "Who", exact: true }).click();
   await page.getByRole("checkbox", { name: "Material", exact: true }).click();
   await page.getByRole("button", { name: /^Fill/ }).click();
@@ -180,10 +180,10 @@ test("a rate typed from a new day changes the months from then on alone; a raise
   };
   const before = await monthsOf();
   await goTo(page, server, "/rates");
-  await page.getByLabel("Rates change on").fill("1 Mar 2027");
+  await page.getByLabel("Effective from").fill("1 Mar 2027");
   await page.getByRole("button", { name: "Column" }).click();
   const cell = page.locator("[data-rate]", { hasText: "Fabricator" }).locator('[data-column="d2027-03-01"]');
-  // What holds from before stands there until something is typed.
+  // The rate in force before is shown until another is typed.
   await expect(cell).toHaveText("35.02");
   await cell.click();
   await page.keyboard.type("70.04");
@@ -197,7 +197,7 @@ test("a rate typed from a new day changes the months from then on alone; a raise
   await page.keyboard.press("Control+z");
   await expect.poll(async () => monthsOf()).toEqual(before);
   await goTo(page, server, "/rates");
-  await choose(page.getByLabel("Beside it"), "Contract cost 2027");
+  await choose(page.getByLabel("Compare with"), "Contract cost 2027");
   // On each day what both have: 35.02 and 36.42, then 35.72 and 37.15.
   const fabricator = page.locator("[data-rate]", { hasText: "Fabricator" });
   await expect(fabricator.locator('[data-column="d2027-01-01"]')).toContainText("36.42 +4%");
@@ -205,9 +205,9 @@ test("a rate typed from a new day changes the months from then on alone; a raise
   await expect(page.locator("[data-rate]", { hasText: "Mara Ellingsen" }).locator("[data-column=used]")).toContainText("projects");
   await page.getByRole("button", { name: "Raise…" }).click();
   const sheet = sheetOf(page);
-  await sheet.getByLabel("By, %").fill("10");
+  await sheet.getByLabel("Percent").fill("10");
   await sheet.getByLabel("From").fill("1 Apr 2027");
-  await choose(sheet.getByLabel("To the nearest"), "0.50");
+  await choose(sheet.getByLabel("Round to"), "0.50");
   await expect(sheet.getByText("Total", { exact: true })).toBeVisible();
   await sheet.getByRole("button", { name: /^Raise 1\d rates/ }).click();
   await expect(page.locator("[data-rate]", { hasText: "Fabricator" }).locator('[data-column="d2027-04-01"]')).toContainText("39.50");
@@ -216,7 +216,7 @@ test("a rate typed from a new day changes the months from then on alone; a raise
   await sheet.getByLabel("GBP from 1 Apr 2027", { exact: true }).fill("1.2");
   await sheet.getByLabel("GBP from 1 Apr 2027", { exact: true }).press("Enter");
   await sheet.getByLabel("From", { exact: true }).fill("1 Apr 2027");
-  await sheet.getByLabel("Is worth, EUR").fill("1.3");
+  await sheet.getByLabel("Value, EUR").fill("1.3");
   await sheet.getByRole("button", { name: "Add", exact: true }).click();
   await expect(sheet.getByRole("alert")).toHaveText("GBP has two exchange rates from 2027-04-01.");
   await page.reload();
@@ -228,7 +228,7 @@ test("a rate typed from a new day changes the months from then on alone; a raise
   await expect(page.getByRole("grid", { name: "Rates of Contract cost 2027" })).toBeVisible();
 });
 
-test("a rate that is typed says what it does to projects; a table in another currency is exchanged beside another", async ({
+test("a rate that is typed says what it does to projects; a table in another currency is exchanged next to another", async ({
   page,
   server,
 }) => {
@@ -238,7 +238,7 @@ test("a rate that is typed says what it does to projects; a table in another cur
   await effect.getByRole("button").click();
   await expect(effect).toContainText("Tidepool Hallcost +EUR 914");
   await page.keyboard.press("Control+z");
-  await expect(page.getByRole("status").filter({ hasText: "No project costs or earns anything else." })).toBeVisible();
+  await expect(page.getByRole("status").filter({ hasText: "No project changes." })).toBeVisible();
 
   await choose(page.getByRole("combobox", { name: "Rate table" }), "Contract cost 2027");
   await page.getByRole("button", { name: "More" }).click();
@@ -246,8 +246,8 @@ test("a rate that is typed says what it does to projects; a table in another cur
   await page.keyboard.press("Escape");
   await expect(page.getByText("GBP", { exact: true }).first()).toBeVisible();
   await choose(page.getByRole("combobox", { name: "Rate table" }), "Studio cost");
-  await choose(page.getByLabel("Beside it"), "Contract cost 2027");
-  // 36.42 pounds at the 1.1725 of 1 January, beside 35.02 euros.
+  await choose(page.getByLabel("Compare with"), "Contract cost 2027");
+  // 36.42 pounds at the 1.1725 of 1 January, next to 35.02 euros.
   const fabricator = page.locator("[data-rate]", { hasText: "Fabricator" });
   await expect(fabricator.locator('[data-column="d2027-01-01"]')).toContainText("42.7025 +21.9%");
 });

@@ -14,8 +14,8 @@ alone(
       const steps = page.getByRole("complementary", { name: "First steps" });
       await steps.getByRole("link", { name: "Settings" }).click();
       await page.getByLabel("Name", { exact: true }).fill("Alder Yard");
-      await page.getByRole("textbox", { name: "Begins" }).fill("4 Jan 2027");
-      await page.getByRole("textbox", { name: "Ends" }).fill("31 Dec 2027");
+      await page.getByRole("textbox", { name: "First day" }).fill("4 Jan 2027");
+      await page.getByRole("textbox", { name: "Last day" }).fill("31 Dec 2027");
       await page.getByRole("textbox", { name: "Today" }).fill("4 Jan 2027");
       await page.getByRole("button", { name: "Save", exact: true }).click();
       await expect(steps.getByLabel("done")).toHaveCount(1);
@@ -47,10 +47,10 @@ alone(
       }
       await untilSaved(page);
       await goTo(page, empty, "/rates");
-      await choose(page.getByLabel("Who the new rate is for"), "Carpenter");
+      await choose(page.getByLabel("Role, person or material of the new rate"), "Carpenter");
       await page.getByRole("button", { name: "Add", exact: true }).click();
       await typeRate(page, "Carpenter", "40");
-      await choose(page.getByLabel("Who the new rate is for"), "Painter");
+      await choose(page.getByLabel("Role, person or material of the new rate"), "Painter");
       await page.getByRole("button", { name: "Add", exact: true }).click();
       await typeRate(page, "Painter", "30");
 
@@ -88,15 +88,15 @@ test("a new plan is made from the menu, with the holidays of a country; the one 
   await page.getByRole("button", { name: "Plan", exact: true }).click();
   await page.getByRole("menuitem", { name: "New plan…" }).click();
   const sheet = page.getByRole("complementary", { name: "New plan" });
-  await sheet.getByRole("button", { name: "Make the plan" }).click();
-  await expect(sheet.getByText("Give the plan a name.")).toBeVisible();
+  await sheet.getByRole("button", { name: "Create plan" }).click();
+  await expect(sheet.getByText("Enter a name for the plan.")).toBeVisible();
   await sheet.getByLabel("Name").fill("Second house");
   await sheet.getByLabel("Country").click();
   await page.keyboard.type("Norway");
   await page.keyboard.press("Enter");
-  await sheet.getByRole("textbox", { name: "Begins" }).fill("1 Jan 2027");
-  await sheet.getByRole("textbox", { name: "Ends" }).fill("31 Dec 2027");
-  await sheet.getByRole("button", { name: "Make the plan" }).click();
+  await sheet.getByRole("textbox", { name: "First day" }).fill("1 Jan 2027");
+  await sheet.getByRole("textbox", { name: "Last day" }).fill("31 Dec 2027");
+  await sheet.getByRole("button", { name: "Create plan" }).click();
   await expect(page).toHaveURL(/\/settings\/roles/);
   await expect(page.getByRole("complementary", { name: "First steps" })).toBeVisible();
   const { plan } = await (await fetch(`${server.url}/api/plan`)).json();
@@ -130,9 +130,9 @@ test("roles are pasted, renamed in place and merged; one undo brings both back w
   await expect(grid.getByRole("row", { name: /^Exhibit designer/ })).toContainText("6 people, 26 tasks, 12 assignments");
 });
 
-test("settings are what every screen goes by: another first weekday, another band, another name, and back", async ({ page, server }) => {
+test("settings are what every screen uses: another first weekday, another band, another name, and back", async ({ page, server }) => {
   await goTo(page, server, "/settings");
-  await choose(page.getByLabel("The week begins on"), "Sunday");
+  await choose(page.getByLabel("Week starts on"), "Sunday");
   await page.getByLabel("Up to, % of capacity").fill("120");
   await page.getByRole("button", { name: "Save", exact: true }).click();
   await untilSaved(page);

@@ -51,7 +51,7 @@ export async function printed(page: Page): Promise<FrameLocator> {
   return page.frameLocator('iframe[title="Page to print"]');
 }
 
-/** Chooses from a list that opens below its control, by what stands there. */
+/** Chooses from a list that opens below its control, by what is there. */
 export async function choose(control: Locator, option: string): Promise<void> {
   const page = control.page();
   await control.click();
@@ -62,11 +62,11 @@ export async function choose(control: Locator, option: string): Promise<void> {
     .click();
 }
 
-/** The cell of somebody's rate from the beginning on, scrolled into sight. */
+/** The cell of a person's rate from the beginning on, scrolled into sight. */
 export async function rateOf(page: Page, name: string): Promise<Locator> {
   const row = page.locator("[data-rate]", { hasText: name }).first();
   const table = page.getByRole("grid", { name: /^Rates of/ });
-  // Rows that stood there before the page was ready may be drawn anew.
+  // Rows that was there before the page was ready may be drawn again.
   await untilReady(page);
   await expect(async () => {
     if ((await row.count()) === 0) await table.evaluate((element) => element.parentElement?.scrollBy(0, 300));

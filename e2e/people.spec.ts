@@ -25,7 +25,7 @@ test("a week from a date on says what it does, and changes the board from that d
   const february = ["jonas", "Jonas Adeyemi", "2027-02-15_2027-02-21", "week of 15 February"] as const;
   await expectCapacity(page, march, 40);
   await open(page, "/people/person/jonas");
-  await page.getByRole("button", { name: "Another week from a date on" }).click();
+  await page.getByRole("button", { name: "New working week from a date" }).click();
   const sheet = sheetOf(page);
   for (const day of ["Thu", "Fri"]) await sheet.getByLabel(day, { exact: true }).fill("0");
   await sheet.getByLabel("From").fill("1 Mar 2027");
@@ -38,7 +38,7 @@ test("a week from a date on says what it does, and changes the board from that d
   await expectCapacity(page, february, 40);
   // A gap in the work, inside what there is.
   await open(page, "/people/person/jonas?part=week:new");
-  await sheet.getByRole("button", { name: "No work at all in these dates" }).click();
+  await sheet.getByRole("button", { name: "No work on these dates" }).click();
   await sheet.getByLabel("From").fill("15 Feb 2027");
   await sheet.getByLabel("Until").fill("21 Feb 2027");
   await sheet.getByRole("button", { name: "Add this week" }).click();
@@ -51,13 +51,13 @@ test("a request shows what approving it does, and is then approved; another is d
   const week = ["bo", "Bo Hallberg", "2027-03-08_2027-03-14", "week of 8 March"] as const;
   await expectCapacity(page, week, 40);
   await open(page, "/people/leave");
-  const requests = page.getByRole("grid", { name: "Requests that wait for an answer" });
+  const requests = page.getByRole("grid", { name: "Requests waiting for an answer" });
   await requests.getByRole("row", { name: /Bo Hallberg/ }).click();
   const sheet = sheetOf(page);
   await expect(sheet.getByText("Capacity of 1 person")).toBeVisible();
-  await expect(sheet.locator("section", { hasText: "What approving it does" })).toContainText("week of 8 Mar−40 h");
+  await expect(sheet.locator("section", { hasText: "Effect of approval" })).toContainText("week of 8 Mar−40 h");
   await expect(sheet).toContainText("Handover on site · Bo Hallberg30 h");
-  // What is opened before an answer has been saved stays open when it is.
+  // A sheet that is opened before an answer has been saved stays open afterwards.
   const next = await requests.getByRole("row", { name: /Eha Sild/ }).elementHandle();
   await sheet.getByRole("button", { name: "Approve" }).evaluate((approve: HTMLElement, row) => {
     approve.click();
@@ -66,10 +66,10 @@ test("a request shows what approving it does, and is then approved; another is d
   await expect(requests).not.toContainText("Bo Hallberg");
   await sheet.getByRole("button", { name: "Decline…" }).click();
   await sheet.getByRole("button", { name: "Decline", exact: true }).click();
-  await expect(sheet.getByText("Say why, so that they know.")).toBeVisible();
-  await sheet.getByLabel("Why it is declined").fill("Objects arrive that week");
+  await expect(sheet.getByText("Enter a reason for the person.")).toBeVisible();
+  await sheet.getByLabel("Reason for declining").fill("Objects arrive that week");
   await sheet.getByRole("button", { name: "Decline", exact: true }).click();
-  await expect(page.getByText("No request waits for an answer.")).toBeVisible();
+  await expect(page.getByText("No requests are waiting for an answer.")).toBeVisible();
   await expectCapacity(page, week, 0);
   await open(page, "/people/person/eha");
   await expect(page.getByRole("region", { name: "Time off" })).toContainText("“Objects arrive that week”");
@@ -120,14 +120,14 @@ test("a last working day says what it does before it is saved, and offers to han
   await sheet.getByLabel("until").fill("18 Feb 2027");
   await sheet.getByLabel("until").press("Tab");
   await expect(sheet.getByText(/h of \d+ assignments? are planned after the last day\./)).toBeVisible();
-  await expect(sheet.getByRole("heading", { name: "What saving does" })).toBeVisible();
+  await expect(sheet.getByRole("heading", { name: "Effect of saving" })).toBeVisible();
   await expect(sheet.getByText("Capacity of 1 person")).toBeVisible();
   await sheet.getByRole("link", { name: "Hand over from 19 Feb 2027" }).click();
   await expect(sheet.getByLabel("All work from")).toHaveValue("19 Feb 2027");
-  await sheet.getByRole("button", { name: "Leave all open" }).click();
+  await sheet.getByRole("button", { name: "Leave all unassigned" }).click();
   await sheet.getByRole("button", { name: /^Hand over \d+ assignment/ }).click();
-  await expect(sheet.getByText("There is no work from that day on.")).toBeVisible();
-  // What was typed is still there, and there is nothing left to hand over.
+  await expect(sheet.getByText("There is no work from that date.")).toBeVisible();
+  // The typed values are still there, and nothing is left to hand over.
   await open(page, "/people/person/mara?part=details");
   await expect(sheet.getByLabel("until")).toHaveValue("18 Feb 2027");
   await expect(sheet.getByText(/are planned after the last day/)).toHaveCount(0);
@@ -139,15 +139,15 @@ test("other dates are suggested, and approved once they are agreed", async ({ pa
   await open(page, "/people/leave?request=bo:bo-1");
   const sheet = sheetOf(page);
   await sheet.getByRole("button", { name: "Other dates…" }).click();
-  await sheet.getByLabel("First day instead").fill("15 Mar 2027");
-  await sheet.getByLabel("Last day instead").fill("12 Mar 2027");
+  await sheet.getByLabel("Suggested first day").fill("15 Mar 2027");
+  await sheet.getByLabel("Suggested last day").fill("12 Mar 2027");
   await sheet.getByRole("button", { name: "Suggest these dates" }).click();
-  await expect(sheet.getByText("The last day comes on or after the first.")).toBeVisible();
-  await sheet.getByLabel("Last day instead").fill("19 Mar 2027");
+  await expect(sheet.getByText("The last day must be on or after the first day.")).toBeVisible();
+  await sheet.getByLabel("Suggested last day").fill("19 Mar 2027");
   await sheet.getByRole("button", { name: "Suggest these dates" }).click();
-  await expect(page.getByRole("grid", { name: "Requests that wait for an answer" })).toContainText("other dates suggested");
+  await expect(page.getByRole("grid", { name: "Requests waiting for an answer" })).toContainText("other dates suggested");
   await open(page, "/people/leave?request=bo:bo-1");
-  await sheet.getByRole("button", { name: "They agreed: approve those" }).click();
+  await sheet.getByRole("button", { name: "Agreed: approve these dates" }).click();
   await expect(page.getByRole("img", { name: /^Bo Hallberg: Leave, approved, 15 Mar – 19 Mar 2027/ })).toBeVisible();
 });
 
@@ -163,8 +163,8 @@ test("public holidays are filled in with what they do shown first, and nothing i
   await sheet.getByLabel("First year").fill("2027");
   await sheet.getByLabel("Last year").fill("2027");
   // A country takes the place of another one as a whole.
-  await sheet.getByLabel("In place of all days off of those years").check();
-  await sheet.getByRole("button", { name: "Fill in, and see what this does" }).click();
+  await sheet.getByLabel("Replace all days off in those years").check();
+  await sheet.getByRole("button", { name: "Fill in and preview the effect" }).click();
   await expect(sheet.getByText("Capacity of 20 people")).toBeVisible();
   // Epiphany, Easter and Whit Monday, Ascension Day … each takes a day of those who work it.
   await expect(sheet).toContainText("week of 3 May−144 h");
@@ -189,11 +189,11 @@ test("a file with good and bad rows is shown row by row, brought in as one edit 
   await page.getByRole("link", { name: "Import and export" }).click();
   await page.getByLabel("File to import").setInputFiles({ name: "people.csv", mimeType: "text/csv", buffer: Buffer.from(people) });
   const rows = page.getByRole("grid", { name: "Rows of the file" }).getByRole("row");
-  // What will not be imported comes first.
+  // Rows that will not be imported come first.
   await expect(rows.nth(1)).toContainText('There is no role "Welder".');
   await expect(rows.nth(2)).toContainText("begins like a formula");
-  await expect(rows.nth(3)).toContainText("2changesMara Ellingsencalendar: Porto workshop → Tartu workshop · place: Porto → Tartu");
-  await expect(rows.nth(4)).toContainText("3addsKai Sommer");
+  await expect(rows.nth(3)).toContainText("2changedMara Ellingsencalendar: Porto workshop → Tartu workshop · place: Porto → Tartu");
+  await expect(rows.nth(4)).toContainText("3newKai Sommer");
   const [file] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save refused rows" }).click()]);
   expect(file.suggestedFilename()).toBe("people-refused.csv");
   const refused = await readFile(await file.path(), "utf8");
@@ -229,20 +229,20 @@ test("a file with a title, blank lines, a sum, German headers and decimal commas
   await open(page, "/people/import");
   await page.getByLabel("File to import").setInputFiles({ name: "liste.csv", mimeType: "text/csv", buffer: Buffer.from(messy) });
   const sheet = sheetOf(page);
-  await expect(sheet.getByLabel("Taken as")).toContainText("Tasks");
-  await expect(sheet.getByLabel("Names of the columns")).toContainText("Line 3: Projekt, Aufgabe, Aufwand");
+  await expect(sheet.getByLabel("Import as")).toContainText("Tasks");
+  await expect(sheet.getByLabel("Header row")).toContainText("Line 3: Projekt, Aufgabe, Aufwand");
   const rows = page.getByRole("grid", { name: "Rows of the file" }).getByRole("row");
   await expect(rows.filter({ hasText: "Probeaufbau" })).toContainText("4refused");
-  await expect(rows.filter({ hasText: "Summe" })).toContainText("8left out");
-  await sheet.getByLabel("Make roles, skills, clients and rate tables that are not there yet").click();
-  await expect(sheet).toContainText("Would make the role Rigger.");
-  await expect(rows.filter({ hasText: "Probeaufbau" })).toContainText("4adds");
+  await expect(rows.filter({ hasText: "Summe" })).toContainText("8excluded");
+  await sheet.getByLabel("Add roles, skills, clients and rate tables that are missing").click();
+  await expect(sheet).toContainText("Would add the role Rigger.");
+  await expect(rows.filter({ hasText: "Probeaufbau" })).toContainText("4new");
   await expect(rows.filter({ hasText: "Nicht dies" })).toContainText("7refused");
   const [file] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save refused rows" }).click()]);
   expect(await readFile(await file.path(), "utf8")).toContain("Tidepool Hall;Nicht dies;1;;bald;");
-  await page.getByLabel("Take line 6").click();
-  await expect(rows.filter({ hasText: "Abnahme" }).or(rows.filter({ hasText: "6left out" }))).toContainText("left out");
-  await page.getByLabel("Take line 6").click();
+  await page.getByLabel("Import line 6").click();
+  await expect(rows.filter({ hasText: "Abnahme" }).or(rows.filter({ hasText: "6excluded" }))).toContainText("excluded");
+  await page.getByLabel("Import line 6").click();
   await page.getByRole("button", { name: "Import 2 rows" }).click();
   await expect(page.getByText(/2 rows imported from liste.csv/)).toBeVisible();
   await untilSaved(page);
@@ -264,21 +264,21 @@ test("holidays and time off come from iCalendar, for the calendar and the person
   await open(page, "/people/import");
   await page.getByLabel("File to import").setInputFiles(file(event("20270215", "20270217", "Works outing")));
   const sheet = sheetOf(page);
-  await choose(sheet.getByLabel("Taken as"), "Calendar days");
-  await expect(page.locator("main").getByRole("alert")).toContainText('No column of the file is taken for "Calendar"');
+  await choose(sheet.getByLabel("Import as"), "Calendar days");
+  await expect(page.locator("main").getByRole("alert")).toContainText('No column of the file is chosen for "Calendar"');
   await choose(sheet.getByLabel("Rows without a calendar belong to"), "Porto workshop");
   await page.getByRole("button", { name: "Import 1 row" }).click();
   await expectCapacity(page, ["jonas", "Jonas Adeyemi", "2027-02-15_2027-02-21", "week of 15 February"], 24);
   await open(page, "/people/import");
   await page.getByLabel("File to import").setInputFiles(file(event("20270301", "20270306", "Family")));
-  await choose(sheet.getByLabel("Taken as"), "Time off");
+  await choose(sheet.getByLabel("Import as"), "Time off");
   await choose(sheet.getByLabel("Rows without a person belong to"), "Jonas Adeyemi");
   await page.getByRole("button", { name: "Import 1 row" }).click();
   await open(page, "/people/leave?request=");
-  await expect(page.getByRole("grid", { name: "Requests that wait for an answer" })).toContainText("Jonas Adeyemi");
+  await expect(page.getByRole("grid", { name: "Requests waiting for an answer" })).toContainText("Jonas Adeyemi");
 });
 
-test("names of a file that the plan does not have are matched one by one, and leave without a person is given to somebody", async ({
+test("names of a file that the plan does not have are matched one by one, and leave without a person is given to a person", async ({
   page,
 }) => {
   const file = (name: string, text: string) => ({ name, mimeType: "text/csv", buffer: Buffer.from(text) });
@@ -325,7 +325,7 @@ test("files that cannot be read say why, and a file of 5,000 people is shown, br
     await expect(page.locator("main").getByRole("alert")).toContainText(says);
   }
   await input.setInputFiles({ name: "short.csv", mimeType: "text/csv", buffer: Buffer.from("When;What\n1;2\n") });
-  await expect(page.locator("main").getByRole("alert")).toContainText(/No column of the file is taken for/);
+  await expect(page.locator("main").getByRole("alert")).toContainText(/No column of the file is chosen for/);
   await page.getByRole("button", { name: "Cancel" }).click();
 
   const many = ["id,name,roles,calendar", ...Array.from({ length: 5_000 }, (_, at) => `x${at},Person ${at},Fabricator,Porto workshop`)];
@@ -353,7 +353,9 @@ test("files that cannot be read say why, and a file of 5,000 people is shown, br
   await expect(board).toHaveAttribute("aria-rowcount", "30", { timeout: 60_000 });
 });
 
-test("whoever has left is archived: off the lists, found under their filter, still on boards of the past, and back", async ({ page }) => {
+test("the person who has left is archived: off the lists, found under their filter, still on boards of the past, and back", async ({
+  page,
+}) => {
   await open(page, "/people?person=nuno");
   const sheet = sheetOf(page);
   const archive = sheet.getByRole("button", { name: "Archive", exact: true });
@@ -370,21 +372,21 @@ test("whoever has left is archived: off the lists, found under their filter, sti
   await open(page, "/balance?from=2027-03-01&to=2027-03-21&role=installer&rows=none");
   await expect(page.locator("[data-person=nuno]")).toHaveCount(1);
   await open(page, "/people?archived=true&person=nuno");
-  await sheet.getByRole("button", { name: "Bring back to the lists" }).click();
+  await sheet.getByRole("button", { name: "Restore to the lists" }).click();
   await expect(page.locator("[data-person=nuno]")).toHaveCount(0);
   await open(page, "/people?role=Installer");
   await expect(page.locator("[data-person]")).toHaveCount(4);
 });
 
-test("many people change at once, filters and groups stand in the address", async ({ page }) => {
+test("many people change at once, filters and groups are in the address", async ({ page }) => {
   await open(page, "/people?group=role&role=Installer");
   await expect(page.locator("[data-person]")).toHaveCount(4);
   await choose(page.getByLabel("Group people"), "By team");
   await expect(page).toHaveURL(/group=team/);
-  await page.getByLabel("Tick everybody shown").check();
+  await page.getByLabel("Select all people shown").check();
   const sheet = sheetOf(page);
   await expect(sheet.getByRole("heading", { name: "4 people" })).toBeVisible();
-  await sheet.getByLabel("Another week from a date on").check();
+  await sheet.getByLabel("New working week from a date").check();
   await sheet.getByLabel("Fri", { exact: true }).fill("0");
   await sheet.getByRole("textbox", { name: "From" }).fill("22 Feb 2027");
   await expect(sheet.getByText("Capacity of 4 people")).toBeVisible();
@@ -421,38 +423,38 @@ test("a team is made, given work and shows what is free; a sub-team counts into 
   await expect(page.getByRole("row", { name: /Night crew/ })).toContainText("1 person");
   await expect(page.getByRole("row", { name: /Light and media @/ })).toContainText("7 people");
   await open(page, "/work/tidepool?task=tidepool-rockpools");
-  await sheet.getByText("Add somebody").click();
+  await sheet.getByText("Assign a person").click();
   await choose(sheet.getByLabel("Who"), "Night crew");
   await sheet.getByLabel("How much").fill("30");
   await sheet.getByRole("button", { name: "Add", exact: true }).click();
-  await expect(page.getByRole("button", { name: /^Undo: put Night crew on/ })).toBeEnabled();
+  await expect(page.getByRole("button", { name: /^Undo: assign Night crew to/ })).toBeEnabled();
   await open(page, "/people/teams");
   // 30 h over three full weeks of the task.
   await expect(page.getByRole("gridcell", { name: /^Night crew, week of 8 February: 10 h assigned to the team/ })).toBeVisible();
 });
 
-test("hours of somebody who leaves are told on the tray and the task, and split off as an opening in one step", async ({ page }) => {
+test("hours of a person who leaves are reported on the tray and the task, and split off as an opening in one step", async ({ page }) => {
   await open(page, "/balance?tray=true");
   const tray = page.getByRole("region", { name: "Tray" });
   await expect(tray).toContainText("10 assignments with hours that cannot be worked");
   await tray.getByRole("link", { name: /^Sade Okonjo · Workshop upkeep/ }).click();
   const sheet = sheetOf(page);
   await expect(sheet).toContainText("Sade Okonjo leaves on 11 Jun 2027, before this ends.");
-  await sheet.getByRole("button", { name: /^From 12 Jun 2027: open for a fabricator/ }).click();
-  await expect(sheet).toContainText("Hours that could not be worked, placed now123.6 h");
+  await sheet.getByRole("button", { name: /^From 12 Jun 2027: unassigned, for a fabricator/ }).click();
+  await expect(sheet).toContainText("Hours that can be worked now123.6 h");
   await sheet.getByRole("button", { name: "Split it" }).click();
   await expect(tray).toContainText("9 assignments with hours that cannot be worked");
   await expect(tray).toContainText("4 openings");
-  // Somebody who is not there yet: give it away.
+  // A person who is not there yet: give it away.
   await open(page, "/work/tidepool?task=tidepool-rockpools");
-  await sheet.getByRole("link", { name: "Why, and ways out" }).first().click();
+  await sheet.getByRole("link", { name: "Reason and options" }).first().click();
   await expect(sheet).toContainText("Yara Lindqvist is employed from 1 Mar 2027 on");
   await sheet.getByRole("button", { name: "Reassign all of it…" }).click();
   await sheet.getByRole("option", { name: /^Hendrik Tamm/ }).click();
   await expect(tray).toContainText("8 assignments with hours that cannot be worked");
 });
 
-test("tables go out as they came in, and feeds are calendars", async ({ request }) => {
+test("tables are exported as they came in, and feeds are calendars", async ({ request }) => {
   const csv = await (await request.get(`${server.url}/api/tables?table=skills&format=csv`)).text();
   expect(csv.split("\r\n")[0]).toBe("\uFEFFPerson,Skill,Level");
   expect(csv).toContain("mara,CNC routing,5");
@@ -505,14 +507,14 @@ test("people pasted from a spreadsheet come with hours a week and rates; templat
   expect(out.split("\r\n")[0]).not.toContain("Cost rate");
 });
 
-test("somebody new is given rates with the person, in one step that one undo takes back", async ({ page, request }) => {
+test("a person new is given rates with the person, in one step that one undo undoes", async ({ page, request }) => {
   await open(page, "/people");
   await page.keyboard.press("n");
   const sheet = sheetOf(page);
   await sheet.getByLabel("Name").fill("Odile Farrow");
   await sheet.getByLabel(/^Cost rate/).fill("-1");
   await sheet.getByRole("button", { name: "Add person" }).click();
-  await expect(sheet.getByText("An amount from 0 on.")).toBeVisible();
+  await expect(sheet.getByText("Enter an amount of 0 or more.")).toBeVisible();
   await sheet.getByLabel(/^Cost rate/).fill("45,50");
   await sheet.getByRole("button", { name: "Add person" }).click();
   await expect(page.getByRole("complementary", { name: "Odile Farrow" })).toBeVisible();

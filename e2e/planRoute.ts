@@ -11,7 +11,7 @@ export async function postJson(server: Server, path: string, body: string | obje
   return { status: response.status, json: await response.json() };
 }
 
-/** One assignment of the demo plan for somebody else. */
+/** One assignment of the demo plan for someone else. */
 export const giveRockpools = (base: number, personId: string) => ({
   base,
   request: { kind: "edit", edit: { kind: "reassign", id: "rockpools-mara", personId } },

@@ -12,14 +12,14 @@ const remedy = (page: Page, text: string | RegExp) =>
 
 const overOnBoard = (page: Page) => page.getByText(/^[\d.,]+ h$/).first();
 
-/** The last edit is taken back, and the server has it so. */
+/** The last edit is undone, and the server has it so. */
 async function undo(page: Page): Promise<void> {
   await untilSaved(page);
   await page.keyboard.press("Control+z");
   await untilSaved(page);
 }
 
-test("an overload goes by reassigning, by handing over the rest and by sharing, each previewed with the figures that result, and undone", async ({
+test("an overload uses reassigning, by handing over the rest and by sharing, each previewed with the figures that result, and undone", async ({
   page,
   server,
 }) => {
@@ -40,7 +40,7 @@ test("an overload goes by reassigning, by handing over the rest and by sharing, 
     await expect(figureOf(page, "Mara Ellingsen", "8 February")).toContainText(mara);
     await expect(figureOf(page, "Rui Monteverde", "8 February")).toContainText(rui);
     await item.getByRole("button", { name: "Apply" }).click();
-    // What was promised is what is there, and the overload is gone.
+    // The promised figures are there, and the overload is gone.
     await expect(figureOf(page, "Mara Ellingsen", "8 February")).toContainText(mara);
     await expect(figureOf(page, "Rui Monteverde", "8 February")).toContainText(rui);
     await undo(page);
@@ -52,8 +52,8 @@ test("the remedies of a cell and of a bar are one key away, and the preview ends
   await goTo(page, server, "/balance?open=mara");
   await figureOf(page, "Mara Ellingsen", "8 February").focus();
   await page.keyboard.press("r");
-  await expect(page.getByText("What could be done")).toBeVisible();
-  await expect(page.locator(":focus")).toContainText("What could be done");
+  await expect(page.getByRole("heading", { name: "Options" })).toBeVisible();
+  await expect(page.locator(":focus")).toContainText("Options");
   await remedy(page, "Reassign Rock pool trial casts to Rui").getByRole("button", { name: "Preview" }).click();
   await expect(figureOf(page, "Mara Ellingsen", "8 February")).toContainText("8.6");
   await page.keyboard.press("Escape");
@@ -63,12 +63,12 @@ test("the remedies of a cell and of a bar are one key away, and the preview ends
     .first()
     .focus();
   await page.keyboard.press("r");
-  await expect(sheetOf(page).getByText("What could be done")).toBeVisible();
+  await expect(sheetOf(page).getByRole("heading", { name: "Options" })).toBeVisible();
 });
 
-test("somebody with room is offered work of those who are over, and takes it", async ({ page, server }) => {
+test("a person with room is offered work of those who are over, and takes it", async ({ page, server }) => {
   await goTo(page, server, "/balance?cell=rui@2027-02-08_2027-02-14");
-  await expect(page.getByText("What they could take")).toBeVisible();
+  await expect(page.getByText("Work they could take")).toBeVisible();
   const item = remedy(page, "Reassign Rock pool trial casts from Mara Ellingsen to Rui Monteverde");
   await expect(item).toContainText("Reduces the overload by 50.2 h");
   await item.getByRole("button", { name: "Apply" }).click();
@@ -78,7 +78,7 @@ test("somebody with room is offered work of those who are over, and takes it", a
   await expect(overOnBoard(page)).toHaveText("105.7 h");
 });
 
-/** Evens out for a few seconds: how far it comes in them hangs on the machine. @returns Its lines. */
+/** Evens out for a few seconds: how far it is imported them depends on the machine. @returns Its lines. */
 async function evenOut(page: Page): Promise<Locator> {
   const seconds = sheetOf(page).getByLabel("Search for, seconds");
   await seconds.fill("6");
@@ -86,7 +86,7 @@ async function evenOut(page: Page): Promise<Locator> {
   await sheetOf(page)
     .getByRole("button", { name: /^Even out/ })
     .click();
-  const lines = page.getByRole("list", { name: "Lines of evening out" });
+  const lines = page.getByRole("list", { name: "Proposed moves" });
   await expect(lines).toBeVisible({ timeout: 150_000 });
   return lines;
 }
@@ -103,19 +103,19 @@ test("evening out takes most of it off; a line left out is measured at once, wha
   const after = async () => Number(await row("Hours over on single days of the window").last().textContent());
   await expect.poll(after).toBeLessThan(60);
   const whole = await after();
-  // Which lines there are hangs on how far the solver came in its seconds: the one that takes most off is left out.
+  // The moves depend on how far the solver came in its seconds: the one that reduces most is left out.
   const offs = (await lines.getByRole("listitem").allTextContents()).map((text) => Number(/−([\d.]+) h$/.exec(text)?.[1] ?? 0));
   const most = Math.max(...offs);
   expect(most).toBeGreaterThan(4);
   await lines.getByRole("listitem").nth(offs.indexOf(most)).getByRole("checkbox").click();
-  // Without it, more is over again; how much more hangs on the lines that follow it.
+  // Without it, more is over again; how much more depends on the lines that follow it.
   await expect.poll(after).toBeGreaterThan(whole);
   const left = await after();
   const count = (await lines.getByRole("listitem").count()) - 1;
   await page.getByRole("button", { name: `Apply ${count} lines` }).click();
   await expect(page.getByRole("grid", { name: /^People by week/ })).toBeVisible();
   await untilSaved(page);
-  // What was promised is what the plan has now.
+  // The plan now has the promised figures.
   await page.getByRole("button", { name: "Even out", exact: true }).click();
   await evenOut(page);
   await expect(row("Hours over on single days of the window").first()).toHaveText(String(left));
@@ -158,7 +158,7 @@ test("Today is the start page: a signal leads to its remedies, waits with a reas
   await page.keyboard.press("ArrowUp");
   await page.keyboard.press("s");
   await sheetOf(page).getByLabel("Until").fill("15 Feb 2027");
-  await sheetOf(page).getByLabel("Why").fill("Rui starts on Monday.");
+  await sheetOf(page).getByLabel("Reason").fill("Rui starts on Monday.");
   await sheetOf(page).getByRole("button", { name: "Snooze", exact: true }).click();
   await expect(mara).toHaveCount(0);
   await page.getByRole("button", { name: "1 signal snoozed" }).click();
@@ -167,9 +167,9 @@ test("Today is the start page: a signal leads to its remedies, waits with a reas
   await expect(mara).toBeVisible();
   await mara.getByRole("button", { name: /^Send to a colleague/ }).click();
   await choose(sheetOf(page).getByRole("combobox"), "Ilka Sandmere");
-  await sheetOf(page).getByLabel("What to add").fill("Can you look into this?");
+  await sheetOf(page).getByLabel("Note to add").fill("Can you look into this?");
   await sheetOf(page).getByRole("button", { name: "Send" }).click();
-  // What stands beside a sheet moves when it closes: a press that is half made by then would miss.
+  // Elements next to a sheet move when it closes: a click in the middle of that would miss.
   await expect(sheetOf(page)).toHaveCount(0);
   await page.getByRole("button", { name: "Choose signals" }).click();
   await sheetOf(page).getByRole("checkbox", { name: "People over capacity in a week" }).click();
@@ -181,20 +181,20 @@ test("Today is the start page: a signal leads to its remedies, waits with a reas
   await expect(page.getByText("Can you look into this?")).toBeVisible();
 });
 
-test("what is put right is no signal any longer: twelve weeks of figures stand beside the chart", async ({ page, server }) => {
+test("what is put right is no signal any more: twelve weeks of figures are next to the chart", async ({ page, server }) => {
   await goTo(page, server, "/today");
   const weeks = page.getByRole("region", { name: "The weeks ahead" });
   await expect(weeks.getByRole("row", { name: /^8 Feb/ })).toContainText("1,068");
   await expect(weeks.getByRole("row")).toHaveCount(13);
   await expect(page.getByText("Liis Maran is 2.8 h over capacity in the week of 22 Feb.")).toBeVisible();
-  // The same words stand where the person is looked at.
+  // The same words are where the person is looked at.
   await goTo(page, server, "/people?person=liis");
   await expect(sheetOf(page).getByText("Liis Maran is 2.8 h over capacity in the week of 22 Feb.")).toBeVisible();
   const sign = page.getByRole("img", { name: /^Liis Maran is 2.8 h over capacity/ });
   await expect(sign).toBeVisible();
   await goTo(page, server, "/today");
   await page.getByRole("link", { name: /^Options: Liis Maran is 2.8 h/ }).click();
-  await sheetOf(page).getByLabel("Why").fill("Known.");
+  await sheetOf(page).getByLabel("Reason").fill("Known.");
   await sheetOf(page).getByRole("button", { name: "Accept", exact: true }).click();
   await goTo(page, server, "/today");
   await expect(page.getByText(/^Liis Maran is 2.8 h over/)).toHaveCount(0);

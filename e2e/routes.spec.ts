@@ -24,7 +24,7 @@ async function post(path: string, body: string | Uint8Array<ArrayBuffer>): Promi
 
 const window = "from=2027-02-15&to=2027-02-28&by=week";
 
-test("the board goes out as it is asked for: rows, measure, filters and order of the address", async () => {
+test("the board is exported as it is asked for: rows, measure, filters and order of the address", async () => {
   const { type, text } = await get(`/api/board?${window}&rows=none&sort=name&show=load`);
   expect(type).toContain("text/csv");
   const [head, ...rows] = text.trim().split("\r\n");
@@ -48,7 +48,7 @@ test("the board as a workbook is a zip, and no other form is known", async () =>
   expect(other.text).toContain('This table comes as \\"csv\\" or \\"xlsx\\".');
 });
 
-test("money goes out as it is asked for, adds up in the file, and no other form is known", async () => {
+test("money is exported as it is asked for, adds up in the file, and no other form is known", async () => {
   const { type, text } = await get("/api/money?group=client&show=revenue&per=quarter&span=plan");
   expect(type).toContain("text/csv");
   const rows = text
@@ -90,8 +90,8 @@ test("holidays are those of the country, its region and the years, and what make
   expect(dates(plain)).toContain("2027-10-03");
   for (const [query, says] of [
     ["country=DE&region=ZZ&from=2027&to=2027", 'There is no region \\"ZZ\\" in this country.'],
-    ["country=DE&from=2028&to=2027", "The last year comes on or after the first"],
-    ["country=DE&from=1950&to=2150", "at most 30 years at once"],
+    ["country=DE&from=2028&to=2027", "The last year must not be before the first"],
+    ["country=DE&from=1950&to=2150", "30 years at most"],
     ["country=DE&from=soon&to=2027", "Years are whole numbers from 1950 to 2150."],
   ] as const) {
     const { status, text } = await get(`/api/holidays?${query}`);
@@ -119,10 +119,10 @@ test("a feed has the events of the person or team it is asked for, and ids that 
     expect((await get(`/api/feeds/${path}`)).status, path).toBe(404);
   expect((await get("/api/feeds/address?kind=people&id=nobody")).status).toBe(404);
   expect((await get("/api/feeds/address?kind=__proto__&id=mara")).status).toBe(404);
-  // An address that has come into the wrong hands is made anew, and the former one ends.
+  // An address that has come into the wrong hands is made again, and the former one ends.
   const former = await feedPath(server, "people", "mara");
   expect((await post("/api/feeds/address", "{}")).status).toBe(200);
-  expect((await get(former)).text).toContain("is not, or no longer, that of a feed");
+  expect((await get(former)).text).toContain("is not the address of a feed");
   expect((await get(await feedPath(server, "people", "mara"))).status).toBe(200);
 });
 
@@ -139,18 +139,18 @@ test("files to be read say in words why they cannot be", async () => {
   const rows = await post("/api/tables/csv", JSON.stringify({ rows: [["name"], ["=1+1"], ["Mara, Ellingsen"]] }));
   expect(rows.text).toContain("'=1+1");
   expect(rows.text).toContain('"Mara, Ellingsen"');
-  expect((await post("/api/tables/csv", "[[1]]")).text).toContain("Rows of texts belong here.");
+  expect((await post("/api/tables/csv", "[[1]]")).text).toContain("Send rows of text.");
   expect((await post("/api/tables/csv", "{")).text).toContain("This is not JSON.");
 });
 
 test("nobody writes in another one's name, not even among other edits", async () => {
   const { revision } = JSON.parse((await get("/api/plan")).text);
-  const comment = { id: "c1", taskId: "tidepool-cases", author: "Somebody Else", at: "2027-02-01T09:00:00Z", text: "I agree" };
+  const comment = { id: "c1", taskId: "tidepool-cases", author: "Someone Else", at: "2027-02-01T09:00:00Z", text: "I agree" };
   const single = { kind: "addComment", comment };
   for (const edit of [single, { kind: "together", words: "several", edits: [single] }]) {
     const answer = await post("/api/edits", JSON.stringify({ base: revision, request: { kind: "edit", edit, key: `k-${edit.kind}` } }));
     expect(answer.status, answer.text).toBe(409);
-    expect(answer.text).toContain("written in one’s own name");
+    expect(answer.text).toContain("only in your own name");
   }
   expect(JSON.parse((await get("/api/plan")).text).revision).toBe(revision);
 });
@@ -178,7 +178,7 @@ test("screens answer addresses nobody meant with what they have, never with an e
   }
 });
 
-test("an address or a method that nobody can mean is told so, never with an error of the server", async () => {
+test("an address or a method that nobody can mean is reported so, never with an error of the server", async () => {
   const { hostname, port } = new URL(server.url);
   const asked = (method: string, path: string) =>
     new Promise<{ status: number; text: string }>((resolve, reject) => {
@@ -245,18 +245,18 @@ test("the plan is evened out on the server: lines as they are found, and only fo
   };
   const { status, text } = await post("/api/even-out", JSON.stringify(asked));
   expect(status, text).toBe(200);
-  const told = text
+  const reported = text
     .trim()
     .split("\n")
     .map((line): { news: EvenOutNews; isDone: boolean } => JSON.parse(line));
-  expect(told.map(({ isDone }) => isDone)).toEqual([...told.slice(1).map(() => false), true]);
-  const { before, now, lines, result, ended } = told[told.length - 1].news;
+  expect(reported.map(({ isDone }) => isDone)).toEqual([...reported.slice(1).map(() => false), true]);
+  const { before, now, lines, result, ended } = reported[reported.length - 1].news;
   // A better result takes the place of the lines before it.
-  const found = told.flatMap(({ news }) => (news.result === result ? news.found : []));
+  const found = reported.flatMap(({ news }) => (news.result === result ? news.found : []));
   expect(ended).not.toBeNull();
   expect(found).toHaveLength(lines);
   expect(lines).toBeGreaterThan(3);
-  // Each line says what it takes off: together that is what the whole search has taken off.
+  // Each line says what it removes: together that is what the whole search has removed.
   expect(found.reduce((sum, { effect }) => sum + effect.peakOver, 0)).toBeLessThan(0);
   expect(now).toBeLessThan(before);
   for (const [wrong, says] of [

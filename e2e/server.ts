@@ -16,14 +16,14 @@ export interface Server {
   said(): string;
   /** Asks the process to stop, as a service manager does; waits until it has. @returns Its status, null after a signal. */
   stop(): Promise<number | null>;
-  /** Ends the process where it stands. */
+  /** Ends the process where it is. */
   kill(): Promise<number | null>;
 }
 
 /** The data folder with the demo plan that this run has made. */
 export const template = (): string => process.env.ROSTER_E2E_TEMPLATE ?? "";
 
-/** Where the demo plan stands as a file, beside that folder. */
+/** The demo plan as a file, next to that folder. */
 export const planFileOf = (folder: string): string => `${folder}.json`;
 
 /** Starts a server on a copy of the demo plan. @param env Settings besides the usual ones. */
@@ -104,7 +104,7 @@ export async function putAway(server: Server): Promise<void> {
   await rm(server.folder, { recursive: true, force: true });
 }
 
-/** The path of a feed, as the application tells it. */
+/** The path of a feed, as the application reports it. */
 export async function feedPath({ url }: Pick<Server, "url">, kind: string, id: string): Promise<string> {
   const { path } = await (await fetch(`${url}/api/feeds/address?${new URLSearchParams({ kind, id })}`)).json();
   return path;

@@ -10,7 +10,7 @@ export default async function setup(): Promise<() => Promise<void>> {
   const make = ["--import", "tsx", join(import.meta.dirname, "makeDemo.ts")];
   const { stdout } = await promisify(execFile)(process.execPath, make);
   const folder = stdout.trim();
-  // Of this run alone: another one beside it has its own.
+  // Of this run alone: another one next to it has its own.
   process.env.ROSTER_E2E_TEMPLATE = folder;
   return async () => {
     await rm(folder, { recursive: true, force: true });

@@ -11,17 +11,17 @@ const bar = (page: Page) => page.getByRole("status").filter({ hasText: "Sketch:"
 async function begin(page: Page, name: string): Promise<void> {
   await page.keyboard.press("n");
   await sheetOf(page).getByLabel("Name", { exact: true }).fill(name);
-  // What begins is open at once.
-  await sheetOf(page).getByRole("button", { name: "Begin the sketch" }).click();
+  // A new sketch is open at once.
+  await sheetOf(page).getByRole("button", { name: "Create sketch" }).click();
   await expect(bar(page)).toContainText(`Sketch: ${name}`);
 }
 
 /** Drags nothing: the work is reassigned from its cell, as the keyboard does. */
-async function reassign(page: Page, cellName: string, taskName: RegExp, taker: string): Promise<void> {
+async function reassign(page: Page, cellName: string, taskName: RegExp, recipient: string): Promise<void> {
   await cell(page, cellName, "week of 15 February").click();
   await sheetOf(page).getByRole("button", { name: taskName }).first().click();
   await sheetOf(page)
-    .getByRole("option", { name: new RegExp(`^${taker}`) })
+    .getByRole("option", { name: new RegExp(`^${recipient}`) })
     .first()
     .click();
 }
@@ -33,7 +33,7 @@ test("what is tried in a sketch stays out of the plan; two are compared; half of
   await expect(mara).toContainText("−19.2");
   await reassign(page, "Mara Ellingsen", /^Reassign Rock pool trial casts/, "Rui Monteverde");
   await expect(mara).toContainText(/^0\.8/);
-  await expect(bar(page)).toContainText("1 change that is not made");
+  await expect(bar(page)).toContainText("1 change recorded");
   await untilSaved(page);
   // The plan itself is as it was, and the address shares the sketch.
   const { plan } = await (await fetch(`${server.url}/api/plan`)).json();
@@ -54,12 +54,12 @@ test("what is tried in a sketch stays out of the plan; two are compared; half of
   await expect(bar(page)).toContainText("Casts to Rui, copy");
   await page.getByRole("navigation", { name: "Screens" }).getByRole("link", { name: "Work" }).click();
   await page.getByRole("link", { name: "Tidepool Hall" }).first().click();
-  const entry = page.getByLabel("Write a task");
+  const entry = page.getByLabel("Add a task");
   await entry.fill("Night watch, 24 h, Installer, 3 d");
   await page.keyboard.press("Enter");
   // Twenty-four more than in the plan.
   await expect(page.locator("main")).toContainText("2,451 h");
-  await expect(bar(page)).toContainText("2 changes that are not made");
+  await expect(bar(page)).toContainText("2 changes recorded");
 
   await page.getByRole("navigation", { name: "Screens" }).getByRole("link", { name: "Sketches" }).click();
   await page
@@ -94,7 +94,7 @@ test("what is tried in a sketch stays out of the plan; two are compared; half of
 
 test("figures that are exported while a sketch is open are those of the sketch", async ({ page, server }) => {
   await goTo(page, server, "/balance?sketch=sketch-spring");
-  await expect(bar(page)).toContainText("figures you export are its own");
+  await expect(bar(page)).toContainText("exports show its figures");
   await page.getByRole("button", { name: "Export" }).click();
   const path = (await page.getByRole("link", { name: "This window as CSV" }).getAttribute("href")) ?? "";
   const read = async (from: string) => (await fetch(`${server.url}${from}`)).text();
@@ -103,25 +103,25 @@ test("figures that are exported while a sketch is open are those of the sketch",
   );
   expect(own.split("\r\n").length).toBeGreaterThan(10);
   expect(own).not.toBe(ofPlan);
-  // One that is no longer there shows the plan, as the screen does.
+  // A sketch that no longer exists shows the plan, as the screen does.
   expect(ofNone).toBe(ofPlan);
 });
 
 test.describe("from the first", () => {
   test.use({ ownPage: true });
 
-  test("with a sketch open its figures stand there at once: in the page as it is sent, as it is drawn, and after a press", async ({
+  test("with a sketch open its figures are there at once: in the page as it is sent, as it is drawn, and after a press", async ({
     page,
     server,
   }) => {
     const sent = async (path: string) => (await fetch(`${server.url}${path}`)).text();
     const says = async (path: string) => {
       const html = await sent(path);
-      return ["Ottilie Fane", "Sketch: <!-- -->Lighting in spring", "This sketch is no longer there"].filter((text) => html.includes(text));
+      return ["Ottilie Fane", "Sketch: <!-- -->Lighting in spring", "This sketch no longer exists"].filter((text) => html.includes(text));
     };
     expect(await says("/people?sketch=sketch-spring")).toEqual(["Ottilie Fane", "Sketch: <!-- -->Lighting in spring"]);
     expect(await says("/people")).toEqual([]);
-    for (const gone of ["gone", "%E2%80%93", ""]) expect(await says(`/people?sketch=${gone}`)).toEqual(["This sketch is no longer there"]);
+    for (const gone of ["gone", "%E2%80%93", ""]) expect(await says(`/people?sketch=${gone}`)).toEqual(["This sketch no longer exists"]);
     // Every text that the cell of the week ever has, however shortly.
     await page.addInitScript(() => {
       const said: string[] = [];

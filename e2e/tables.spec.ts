@@ -1,4 +1,4 @@
-// What every table and field can do, on the screens that have them: order, width, copying, typing in place, dates, lists.
+// The features of every table and field, on the screens that have them: order, width, copying, typing in place, dates, lists.
 import type { Page } from "@playwright/test";
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
@@ -72,8 +72,8 @@ test("what is ticked is copied as rows of a spreadsheet, with the figures as the
   expect(cells[0]).toBe("Tidepool Hall");
   expect(Number(cells[head.indexOf("Hours")])).toBe(Number(hours.replaceAll(",", "")));
   await open(page, "/people");
-  await page.getByLabel("Tick Mara Ellingsen").check();
-  await page.getByLabel("Tick Rui Monteverde").click({ modifiers: ["Shift"] });
+  await page.getByLabel("Select Mara Ellingsen").check();
+  await page.getByLabel("Select Rui Monteverde").click({ modifiers: ["Shift"] });
   await page.locator("[data-person=mara]").focus();
   await page.keyboard.press("Control+c");
   const people = (await page.evaluate(() => navigator.clipboard.readText())).split("\n").slice(1);
@@ -100,9 +100,9 @@ test("a date is typed in short or picked from a calendar, and means the same day
   await deadline.press("Tab");
   await expect(deadline).toHaveValue("soon");
   await sheetOf(page).getByRole("button", { name: "Save", exact: true }).click();
-  await expect(sheetOf(page).getByRole("alert")).toHaveText("Write a day such as 8 Feb 2027.");
+  await expect(sheetOf(page).getByRole("alert")).toHaveText("Enter a date such as 8 Feb 2027.");
   await deadline.fill("3 mar");
-  await sheetOf(page).getByRole("button", { name: "Pick a day" }).nth(1).click();
+  await sheetOf(page).getByRole("button", { name: "Choose a date" }).nth(1).click();
   await page.getByRole("button", { name: /March 20th/ }).click();
   await expect(deadline).toHaveValue("20 Mar 2027");
   await sheetOf(page).getByRole("button", { name: "Save", exact: true }).click();
@@ -111,7 +111,7 @@ test("a date is typed in short or picked from a calendar, and means the same day
   await expect(deadline).toHaveValue("20 Mar 2027");
 });
 
-test("somebody is found in a list by name or role, by keys alone, with the room they have beside them", async ({ page }) => {
+test("a person is found in a list by name or role, by keys alone, with the room they have next to them", async ({ page }) => {
   await open(page, "/work/orchard?task=project");
   const lead = sheetOf(page).getByLabel("Lead");
   await lead.focus();
@@ -142,10 +142,10 @@ test("a bar of the outline is moved by keys: it says what would move, lets go wh
   await expect(page.getByRole("button", { name: "Nothing to undo" })).toBeDisabled();
 });
 
-test("a press beside an open list or menu closes it and does nothing else; the next one does", async ({ page }) => {
+test("a press next to an open list or menu closes it and does nothing else; the next one does", async ({ page }) => {
   await open(page, "/work");
   const today = page.getByRole("link", { name: /^Today/ });
-  // Told by the press itself: the page goes a moment after it.
+  // Reported by the press itself: the page goes a moment after it.
   await today.evaluate((link) => {
     document.body.removeAttribute("data-went");
     link.addEventListener("click", () => document.body.setAttribute("data-went", "yes"), { once: true });

@@ -1,4 +1,4 @@
-// Planning with others: what gives when somebody joins, templates, comments, reviews, filling down, the client's page,
+// Planning with others: what gives when a person joins, templates, comments, reviews, filling down, the client's page,
 // and what is dragged out of the tray.
 import { readFile } from "node:fs/promises";
 import type { Locator, Page } from "@playwright/test";
@@ -20,32 +20,32 @@ const open = (page: Page, path: string): Promise<void> => goTo(page, server, pat
 const rowOf = (page: Page, id: string): Locator => page.locator(`[data-task="${id}"]`);
 const undo = (page: Page) => page.getByRole("button", { name: /^Undo/ }).click();
 
-test("somebody who joins effort-sized work asks what gives, and each answer is what it said", async ({ page }) => {
+test("a person who joins effort-sized work asks what gives, and each answer is what it said", async ({ page }) => {
   await open(page, `/work/ravenholt?task=ravenholt-survey&${SPRING}`);
   const row = rowOf(page, "ravenholt-survey");
   const sheet = sheetOf(page);
   await expect(row).toContainText("1 Feb – 5 Feb");
-  await sheet.getByText("Add somebody").click();
+  await sheet.getByText("Assign a person").click();
   await choose(sheet.getByLabel("Who", { exact: true }), "Mara Ellingsen");
   const asked = sheet.getByRole("group", { name: "What should change?" });
-  await expect(asked.getByText("Now: 1 Feb – 5 Feb · 6.8 h a day · 34 h in all")).toBeVisible();
+  await expect(asked.getByText("Now: 1 Feb – 5 Feb · 6.8 h a day · 34 h in total")).toBeVisible();
   await expect(asked.getByRole("button", { name: /^The amount of work/ })).toContainText("1 Feb – 5 Feb");
   await asked.getByRole("button", { name: /^The finish/ }).click();
   await expect(row).toContainText("1 Feb – 2 Feb");
   await expect(row.locator('[data-column="hours"]')).toHaveText("34");
   await undo(page);
   await expect(row).toContainText("1 Feb – 5 Feb");
-  await sheet.getByRole("button", { name: "Take Nuno Farrapo off this task" }).click();
-  const leaving = sheet.getByRole("group", { name: "When Nuno Farrapo leaves, what changes?" });
+  await sheet.getByRole("button", { name: "Remove Nuno Farrapo from this task" }).click();
+  const leaving = sheet.getByRole("group", { name: "If Nuno Farrapo is removed, what changes?" });
   await leaving.getByRole("button", { name: /^The amount of work/ }).click();
   await expect(row.locator('[data-column="hours"]')).toHaveText("20");
 });
 
-test("somebody is added to a task by the room on its own days, and what that does is said before", async ({ page }) => {
+test("a person is added to a task by the room on its own days, and what that does is said before", async ({ page }) => {
   // The window is far from the task: the room is that of the task's days all the same.
   await open(page, "/work/tidepool?task=tidepool-rockpools&from=2027-05-03&to=2027-06-06&by=week");
   const sheet = sheetOf(page);
-  await sheet.getByText("Add somebody").click();
+  await sheet.getByText("Assign a person").click();
   const who = sheet.getByLabel("Who", { exact: true });
   await who.click();
   const option = page.getByRole("option", { name: /^Mara Ellingsen/ });
@@ -59,10 +59,10 @@ test("somebody is added to a task by the room on its own days, and what that doe
   await choose(who, "Rui Monteverde");
   await sheet.getByLabel("How much").fill("8");
   // Eight hours at 35.02.
-  await expect(sheet.locator("section", { hasText: "What this does" }).last()).toContainText("Cost+EUR 280");
-  await expect(sheet.locator("section", { hasText: "What this does" }).last()).toContainText(/Margin\+EUR \d/);
+  await expect(sheet.locator("section", { hasText: "Effect" }).last()).toContainText("Cost+EUR 280");
+  await expect(sheet.locator("section", { hasText: "Effect" }).last()).toContainText(/Margin\+EUR \d/);
   await sheet.getByRole("button", { name: "Add", exact: true }).click();
-  await expect(page.getByRole("button", { name: /^Undo: put Rui Monteverde on/ })).toBeEnabled();
+  await expect(page.getByRole("button", { name: /^Undo: assign Rui Monteverde to/ })).toBeEnabled();
 });
 
 test("a project is kept as a template, and another one made from it at another start", async ({ page }) => {
@@ -73,13 +73,13 @@ test("a project is kept as a template, and another one made from it at another s
   await expect(sheetOf(page).getByRole("listitem").filter({ hasText: "Orchards" })).toBeVisible();
   await open(page, `/work?add=true&${SPRING}`);
   await sheetOf(page).getByLabel("Name").fill("Second orchard");
-  await choose(sheetOf(page).getByLabel("Tasks from"), "Orchards");
+  await choose(sheetOf(page).getByLabel("Template"), "Orchards");
   await sheetOf(page).getByRole("textbox", { name: "Start" }).fill("1 Feb 2027");
   await sheetOf(page).getByRole("button", { name: "Add project" }).click();
   await expect(page.getByRole("heading", { level: 1 })).toContainText("Second orchard");
   await expect(page.locator("[data-task]")).toHaveCount(count);
   await expect(page.locator("main h1 + div")).toContainText("from 1 Feb");
-  // Everybody of the first one is open here.
+  // Everyone of the first one is open here.
   await expect(page.locator("main")).toContainText("0% assigned");
 });
 
@@ -93,7 +93,7 @@ test("who is called upon in a comment is offered by name, and finds it on their 
   const comment = sheetOf(page).getByRole("article");
   await expect(comment).toContainText("Nora Okafor");
   await comment.getByRole("link", { name: "@Rui Monteverde" }).click();
-  const card = page.locator("section", { hasText: "Called upon" }).last();
+  const card = page.locator("section", { hasText: "Mentions" }).last();
   await expect(card).toContainText("Could you cut a day earlier, @Rui Monteverde");
   await card.getByRole("link").click();
   await expect(page).toHaveURL(/task=tidepool-cases/);
@@ -125,8 +125,8 @@ test("columns are chosen in the address, and what the first of many says is fill
   await expect(rowOf(page, "tidepool-cases").locator('[data-column="priority"]')).toHaveText("3");
   const openSign = rowOf(page, "tidepool-cases").getByText(/hours unassigned/);
   await expect(openSign).toHaveCount(1);
-  await page.getByLabel("Tick Order materials").check();
-  await page.getByLabel("Tick Cases and plinths").check();
+  await page.getByLabel("Select Order materials").check();
+  await page.getByLabel("Select Cases and plinths").check();
   await page.keyboard.press("f");
   // The project lead who orders the materials takes the 40 hours that were open.
   await expect(openSign).toHaveCount(0);
@@ -135,7 +135,7 @@ test("columns are chosen in the address, and what the first of many says is fill
   await expect(openSign).toHaveCount(1);
 });
 
-test("the page for a client stands on its own, with descriptions or without", async ({ page }) => {
+test("the page for a client is on its own, with descriptions or without", async ({ page }) => {
   await open(page, `/work/tidepool?task=page&${SPRING}`);
   const save = async () => {
     const [file] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save as HTML" }).click()]);
@@ -160,7 +160,7 @@ test("the page for a client stands on its own, with descriptions or without", as
 });
 
 async function drag(page: Page, from: Locator, to: { x: number; y: number }, says: RegExp): Promise<void> {
-  // What has just been said may hang over it.
+  // An earlier notice may hang over it.
   await expect(page.locator("[data-sonner-toast]")).toHaveCount(0);
   const box = await from.boundingBox();
   if (!box) throw new Error("what is dragged is in sight");
@@ -203,7 +203,7 @@ test("an opening is dragged from the tray onto a person, a task without dates on
       .last()
       .getByRole("link", { name: /^Braille labels/ }),
     { x, y: days.y + 10 },
-    /begins on 8 Mar/,
+    /starts no earlier than 8 Mar/,
   );
   await expect(tray).toContainText("1 task with no dates");
 });

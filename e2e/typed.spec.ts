@@ -1,4 +1,4 @@
-// What is typed is not lost: forms that are left, figures that cannot be saved, pages whose subject goes.
+// Typed values are not lost: forms that are left, figures that cannot be saved, pages whose subject goes.
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
 import { goTo, sheetOf, untilSaved } from "./pages.ts";
@@ -14,7 +14,7 @@ test("a form that is left by Esc, by another row or by a reload has what was typ
   await days.fill("26");
   await page.keyboard.press("Escape");
   await expect(sheet).toBeHidden();
-  await expect(page.getByText("What you typed is kept, not saved. Open it again to go on.")).toBeVisible();
+  await expect(page.getByText("Your entries are kept but not saved. Open the form again to continue.")).toBeVisible();
   await goTo(page, server, "/work/tidepool?task=tidepool-cases");
   await expect(sheet.getByRole("button", { name: "Discard changes" })).toBeHidden();
   await goTo(page, server, "/work/tidepool?task=tidepool-scenic");
@@ -31,17 +31,17 @@ test("a form that is left by Esc, by another row or by a reload has what was typ
   await expect(sheet.getByRole("button", { name: "Discard changes" })).toBeHidden();
 });
 
-test("somebody new who was half typed is there again, and once added the form is empty", async ({ page, server }) => {
+test("a person new who was half typed is there again, and once added the form is empty", async ({ page, server }) => {
   await goTo(page, server, "/people");
   await page.keyboard.press("n");
   const sheet = sheetOf(page);
   await sheet.getByLabel("Name").fill("Odile Farrow");
   await page.keyboard.press("Escape");
-  const notice = page.getByText("What you typed is kept, not saved. Open it again to go on.");
+  const notice = page.getByText("Your entries are kept but not saved. Open the form again to continue.");
   await expect(notice).toBeVisible();
   await page.keyboard.press("n");
   await expect(sheet.getByLabel("Name")).toHaveValue("Odile Farrow");
-  // Opened again, the notice has had its say, and does not stand over the end of the form.
+  // Opened again, the notice has had its say, and is not over the end of the form.
   await expect(notice).toBeHidden();
   await sheet.getByRole("button", { name: "Add person" }).click();
   await expect(page.getByRole("complementary", { name: "Odile Farrow" })).toBeVisible();

@@ -1,4 +1,4 @@
-// What is made while something in between fails: the server's answer, planning in the window, the browser's storage, the page.
+// Edits made while something in between fails: the server's answer, planning in the window, the browser's storage, the page.
 import type { Page } from "@playwright/test";
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
@@ -84,16 +84,16 @@ test("a browser whose storage is full says so at once, and saves all the same", 
   const session = await page.context().newCDPSession(page);
   await session.send("Storage.overrideQuotaForOrigin", { origin: server.url, quotaSize: 1 });
   await typeRate(page, "Mara Ellingsen", "52.5");
-  await expect(page.getByText(/This browser keeps nothing: its storage is full or blocked/)).toBeVisible();
+  await expect(page.getByText(/This browser cannot store changes: its storage is full or blocked/)).toBeVisible();
   await untilSaved(page);
   expect((await planOf(server)).revision).toBe(revision + 1);
 });
 
-/** Types Mara's rate and goes to another address with nothing in between, as when somebody types and closes the window. */
+/** Types Mara's rate and goes to another address with nothing in between, as when a person types and closes the window. */
 async function leaveWhileTyping(page: Page, { url }: Server, rate: string): Promise<void> {
   await page.evaluate(
     ([origin, typed]) => {
-      const field = document.querySelector<HTMLInputElement>('input[aria-label="Mara Ellingsen, from the beginning"]');
+      const field = document.querySelector<HTMLInputElement>('input[aria-label="Mara Ellingsen, from the start"]');
       if (!field) throw new Error("the rate is on the page");
       field.focus();
       Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value")?.set?.call(field, typed);
@@ -135,12 +135,12 @@ test("what was pressed on top of an edit whose answer never came is not held to 
   await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
   await untilSaved(page);
   expect((await planOf(server)).revision).toBe(revision + 2);
-  await expect(page.getByRole("alertdialog", { name: "Changed by two" })).toHaveCount(0);
+  await expect(page.getByRole("alertdialog", { name: "Conflicting changes" })).toHaveCount(0);
   await expect(await rateOf(page, "Mara Ellingsen")).toHaveText("52.50");
 });
 
 test("a sheet that is asked for while the server is away opens when it answers again", async ({ page, server }) => {
-  // A page that never comes to rest has not loaded its sheets yet.
+  // A page that never results in rest has not loaded its sheets yet.
   await page.addInitScript(() => Object.assign(globalThis, { requestIdleCallback: () => 0 }));
   await load(page, server, "/work/tidepool");
   await page.route("**/_next/static/chunks/**", (route) => route.abort());
@@ -150,7 +150,7 @@ test("a sheet that is asked for while the server is away opens when it answers a
   await expect(page.getByRole("complementary", { name: "Cases and plinths" })).toContainText("10 Feb – 23 Mar 2027 · 30 working days");
 });
 
-test("the sheets of a project are drawn once out of sight, and are nowhere until somebody asks for one", async ({ page, server }) => {
+test("the sheets of a project are drawn once out of sight, and are nowhere until a person asks for one", async ({ page, server }) => {
   await page.addInitScript(() => {
     const make = document.createElement.bind(document);
     const drawn: string[] = [];

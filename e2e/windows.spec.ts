@@ -1,4 +1,4 @@
-// One plan in two windows, a narrow window, and steps taken back after the window was closed.
+// One plan in two windows, a narrow window, and steps undone after the window was closed.
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
 import { goTo, rateOf, sheetOf, typeRate, untilSaved } from "./pages.ts";
@@ -14,7 +14,7 @@ test("what one window changes, the other has after its next edit; both are kept"
   await goTo(second, server, "/work/tidepool?task=tidepool-order");
   await typeRate(first, "Mara Ellingsen", "52.5");
   await untilSaved(first);
-  await second.getByLabel("Write a task").fill("Second window, 8 h, fabricator, 2 d");
+  await second.getByLabel("Add a task").fill("Second window, 8 h, fabricator, 2 d");
   await second.keyboard.press("Enter");
   await untilSaved(second);
   await second.getByRole("link", { name: "Rates" }).click();
@@ -29,21 +29,21 @@ test("what one window changes, the other has after its next edit; both are kept"
   await expect(first.locator("[data-task]", { hasText: "Second window" })).toBeAttached();
 });
 
-test("what one window changes stands in every other one at once, without a press there, and is marked", async ({
+test("what one window changes is in every other one at once, without a press there, and is marked", async ({
   page: first,
   colleague: other,
 }) => {
   // Two windows of one browser and one of another: the first two share a connection.
   const beside = await first.context().newPage();
   for (const page of [first, beside, other]) await goTo(page, server, "/work/tidepool");
-  await first.getByLabel("Write a task").fill("Seen by all, 8 h, fabricator, 2 d");
+  await first.getByLabel("Add a task").fill("Seen by all, 8 h, fabricator, 2 d");
   await first.keyboard.press("Enter");
   for (const page of [beside, other]) {
     await page.getByRole("treegrid").hover();
     await page.mouse.wheel(0, 5_000);
     const row = page.locator("[data-task]", { hasText: "Seen by all" });
     await expect(row).toContainText("8");
-    // A window of one's own can take it back; somebody else's cannot.
+    // A window of one's own can take it back; someone else's cannot.
     await expect(page.getByRole("button", { name: page === beside ? /^Undo: add/ : "Nothing to undo" })).toBeVisible();
   }
   await other.locator("[data-task]", { hasText: "Seen by all" }).click();
@@ -53,7 +53,7 @@ test("what one window changes stands in every other one at once, without a press
   await expect(beside.locator("[data-heard]")).toHaveCount(0);
 });
 
-test("two windows that change the same figure: the later one is told what each made of it, and chooses", async ({
+test("two windows that change the same figure: the later one is reported what each made of it, and chooses", async ({
   page: first,
   browser,
 }) => {
@@ -65,13 +65,13 @@ test("two windows that change the same figure: the later one is told what each m
   await typeRate(first, "Mara Ellingsen", "52.5");
   await untilSaved(first);
   await typeRate(second, "Mara Ellingsen", "61");
-  const choice = second.getByRole("alertdialog", { name: "Changed by two" });
-  await expect(choice).toContainText("Mara Ellingsen, rate: you 61, they 52.5, before 42");
+  const choice = second.getByRole("alertdialog", { name: "Conflicting changes" });
+  await expect(choice).toContainText("Mara Ellingsen, rate: yours 61, theirs 52.5, before 42");
   await expect(await rateOf(second, "Mara Ellingsen")).toHaveText("52.50");
   // Nothing is chosen by leaving: it is asked again.
   await second.reload();
-  await expect(choice).toContainText("Mara Ellingsen, rate: you 61, they 52.5, before 42");
-  await choice.getByRole("button", { name: "Make mine" }).click();
+  await expect(choice).toContainText("Mara Ellingsen, rate: yours 61, theirs 52.5, before 42");
+  await choice.getByRole("button", { name: "Keep yours" }).click();
   await expect(await rateOf(second, "Mara Ellingsen")).toHaveText("61.00");
   await untilSaved(second);
   await first.reload();
@@ -95,18 +95,18 @@ test("what was typed without the server is not put over what a colleague made me
   await untilSaved(theirs);
   isOut = false;
   await mine.reload();
-  const choice = mine.getByRole("alertdialog", { name: "Changed by two" });
-  await expect(choice).toContainText("Mara Ellingsen, rate: you 47.5, they 88, before 42");
+  const choice = mine.getByRole("alertdialog", { name: "Conflicting changes" });
+  await expect(choice).toContainText("Mara Ellingsen, rate: yours 47.5, theirs 88, before 42");
   await choice.getByRole("button", { name: "Keep theirs" }).click();
   await untilSaved(mine);
   await expect(await rateOf(mine, "Mara Ellingsen")).toHaveText("88.00");
-  // What met nobody was made.
+  // Edits without a conflict were made.
   await theirs.reload();
   await expect(await rateOf(theirs, "Ines Valtonen")).toHaveText("39.00");
   await expect(await rateOf(theirs, "Mara Ellingsen")).toHaveText("88.00");
 });
 
-test("steps can be taken back and made again after the window was closed, each saying what it is", async ({ browser }) => {
+test("steps can be undone and made again after the window was closed, each saying what it is", async ({ browser }) => {
   const context = await browser.newContext();
   const page = await context.newPage();
   await goTo(page, server, "/rates");
@@ -128,7 +128,7 @@ test("steps can be taken back and made again after the window was closed, each s
   await expect(later.getByRole("button", { name: /^Redo: change rates in "Studio cost"/ })).toBeEnabled();
 });
 
-test("undo takes back one's own step and leaves what others have made; where they changed the same it says so", async ({
+test("undo undoes one's own step and leaves what others have made; where they changed the same it says so", async ({
   page: nora,
   colleague: lee,
 }) => {
@@ -150,15 +150,15 @@ test("undo takes back one's own step and leaves what others have made; where the
   await untilSaved(nora);
   await expect(await rateOf(lee, "Ines Valtonen")).toHaveText("41.00");
   await lee.keyboard.press("Control+z");
-  const told = lee.getByRole("alertdialog", { name: "Changed since" });
-  await expect(told).toContainText("Somebody else has changed the same since");
-  await expect(told).toContainText(/Ines Valtonen, rate: would be \d+(\.\d+)?, they 41, before 39/);
-  await expect(told.getByRole("button", { name: /^Undo the other/ })).toHaveCount(0);
-  await told.getByRole("button", { name: "Leave as it is" }).click();
+  const reported = lee.getByRole("alertdialog", { name: "Changed since" });
+  await expect(reported).toContainText("Someone else has changed the same fields since");
+  await expect(reported).toContainText(/Ines Valtonen, rate: would be \d+(\.\d+)?, theirs 41, before 39/);
+  await expect(reported.getByRole("button", { name: /^Undo the other/ })).toHaveCount(0);
+  await reported.getByRole("button", { name: "Leave unchanged" }).click();
   await expect(await rateOf(lee, "Ines Valtonen")).toHaveText("41.00");
 });
 
-test("what somebody is typing in while another changes the same row is told, and what is typed stays", async ({
+test("what a person is typing in while another changes the same row is reported, and what is typed stays", async ({
   page: mine,
   colleague: theirs,
 }) => {
@@ -167,7 +167,7 @@ test("what somebody is typing in while another changes the same row is told, and
   await sheetOf(theirs).getByLabel("Tags").fill("urgent");
   await sheetOf(theirs).getByRole("button", { name: "Save", exact: true }).click();
   await untilSaved(theirs);
-  await expect(mine.getByText("Somebody has just changed what you are editing.")).toBeVisible();
+  await expect(mine.getByText("Someone else has just changed what you are editing.")).toBeVisible();
   await expect(sheetOf(mine).getByLabel("Name", { exact: true })).toHaveValue("Order everything");
   await expect(sheetOf(mine).getByLabel("Tags")).toHaveValue("urgent");
   await sheetOf(mine).getByRole("button", { name: "Save", exact: true }).click();
@@ -179,7 +179,7 @@ test("what somebody is typing in while another changes the same row is told, and
   });
 });
 
-test("1,024 wide the side sheet stands beside the board and covers none of it, and Escape gives the room back", async ({ browser }) => {
+test("1,024 wide the side sheet is next to the board and covers none of it, and Escape gives the room back", async ({ browser }) => {
   const page = await (await browser.newContext({ viewport: { width: 1024, height: 720 } })).newPage();
   await goTo(page, server, "/balance?rows=none&sort=worst");
   const grid = page.getByRole("grid");

@@ -19,20 +19,20 @@ const finish = (page: Page): Locator => page.locator("main h1 + div");
 
 test("a line is understood as it is typed, and becomes a task with its hours, role and link", async ({ page }) => {
   await open(page, `/work/tidepool?task=tidepool-order&${SPRING}`);
-  const entry = page.getByLabel("Write a task");
+  const entry = page.getByLabel("Add a task");
   await entry.fill("Test tank, 24 h, fabri");
   await expect(page.getByText("fabri role needed")).toBeVisible();
   await page.keyboard.press("Tab");
   await expect(entry).toHaveValue("Test tank, 24 h, Fabricator");
   await entry.pressSequentially(", 3 d, after Order materials, wide");
-  await expect(page.getByText("wide not understood: goes into the notes")).toBeVisible();
+  await expect(page.getByText("wide not recognized: added to the notes")).toBeVisible();
   await page.keyboard.press("Enter");
   const row = page.locator("[data-task]", { hasText: "Test tank" });
   // Order materials ends on Thursday 4 February; three days later.
   await expect(row).toContainText("24");
   await expect(row).toContainText("5 Feb – 9 Feb");
   await page.keyboard.press("Escape");
-  // Beside the sheet, columns give way to the chart.
+  // Next to the sheet, columns give way to the chart.
   await expect(row).toContainText("Fabricator");
   await page.getByRole("button", { name: /^Undo/ }).click();
   await expect(row).toHaveCount(0);
@@ -41,7 +41,7 @@ test("a line is understood as it is typed, and becomes a task with its hours, ro
 test("a pasted list becomes a tree in one step, and rows move and nest by keyboard", async ({ page }) => {
   await open(page, `/work/orchard?${SPRING}`);
   const before = await page.locator("[data-task]").count();
-  const entry = page.getByLabel("Write a task");
+  const entry = page.getByLabel("Add a task");
   await entry.focus();
   await page.evaluate(() => {
     const data = new DataTransfer();
@@ -59,7 +59,7 @@ test("a pasted list becomes a tree in one step, and rows move and nest by keyboa
   await expect.poll(names).toEqual(["Evening tours", "Rehearsal", "Route", "First tour"]);
   await page.keyboard.press("Alt+ArrowLeft");
   await expect.poll(names).toEqual(["Evening tours", "Route", "First tour", "Rehearsal"]);
-  await page.getByRole("button", { name: "Fold Evening tours" }).click();
+  await page.getByRole("button", { name: "Collapse Evening tours" }).click();
   await expect(page.locator("[data-task]", { hasText: "Route" })).toHaveCount(0);
   for (let step = 0; step < 3; step++) await page.getByRole("button", { name: /^Undo/ }).click();
   await expect(page.locator("[data-task]", { hasText: "Evening tours" })).toHaveCount(0);
@@ -81,7 +81,7 @@ test("a project outside the time shown moves the window to its start, once, by a
 
 test("a table with headers is pasted by its columns: weeks, decimal commas, people and what a task follows", async ({ page }) => {
   await open(page, `/work/orchard?${SPRING}`);
-  await page.getByLabel("Write a task").focus();
+  await page.getByLabel("Add a task").focus();
   await page.evaluate(() => {
     const data = new DataTransfer();
     data.setData("text", "Task\tDuration\tHours\tPerson\tPredecessors\nPack lamps\t2 w\t16,5\tMara Ellingsen\t\nShip lamps\t1\t\t\t1\n");
@@ -107,7 +107,7 @@ test("the sheet lists every bound, the deciding one first; a lag changed there s
   await sheet.getByLabel("Follows Cases and plinths, lag in days").fill("12");
   await page.keyboard.press("Enter");
   await expect(rowOf(page, "tidepool-scenic")).toContainText("26 Feb – 2 Apr");
-  const moved = page.getByRole("status", { name: "What moved" });
+  const moved = page.getByRole("status", { name: "Moved dates" });
   await expect(moved).toContainText("Fabrication complete 31 Mar → 2 Apr, because of Scenic surfaces");
   await sheet.getByLabel("Follows Cases and plinths, lag in days").fill("20");
   await page.keyboard.press("Enter");
@@ -115,13 +115,13 @@ test("the sheet lists every bound, the deciding one first; a lag changed there s
   await expect(finish(page)).toContainText("later than when you last looked");
 });
 
-test("a link that would close a circle cannot be made, and the attempt names the tasks on it", async ({ page }) => {
+test("a link that would close a cycle cannot be made, and the attempt names the tasks on it", async ({ page }) => {
   await open(page, `/work/tidepool?task=tidepool-order&${SPRING}`);
   const sheet = sheetOf(page);
-  await sheet.getByRole("button", { name: "Link it to a task it follows" }).click();
-  await choose(sheet.getByLabel("The task it follows"), "Cases and plinths");
+  await sheet.getByRole("button", { name: "Link it to a predecessor" }).click();
+  await choose(sheet.getByLabel("Predecessor"), "Cases and plinths");
   await sheet.getByRole("button", { name: "Link", exact: true }).click();
-  await expect(sheet.getByRole("alert")).toContainText("This would close a circle:");
+  await expect(sheet.getByRole("alert")).toContainText("This would create a cycle:");
   await expect(sheet.getByRole("alert")).toContainText("“Order materials”".replaceAll(/[“”]/g, '"'));
   // Drawn from bar to bar, in the direction that works.
   const dot = page.locator("[data-link-from=tidepool-lightplan]");
@@ -132,7 +132,7 @@ test("a link that would close a circle cannot be made, and the attempt names the
   await page.mouse.move(from.x + 5, from.y + 5);
   await page.mouse.down();
   await page.mouse.move(to.x + 300, to.y + 15, { steps: 8 });
-  // What it means and moves is said before it is let go.
+  // The meaning and the moved dates are shown before the bar is dropped.
   const chip = page.getByRole("status").filter({ hasText: "Films and soundscape follows Lighting plan" });
   await expect(chip).toContainText(/tasks? moves? with it|Nothing else moves/);
   await page.mouse.up();
@@ -142,7 +142,7 @@ test("a link that would close a circle cannot be made, and the attempt names the
   await expect(rowOf(page, "tidepool-film")).toContainText("11 Feb –");
 });
 
-test("an end of a bar is drawn out: what it comes to is said before, and the task lasts longer; the edge of the chart is kept", async ({
+test("an end of a bar is drawn out: what it results in is said before, and the task lasts longer; the edge of the chart is kept", async ({
   page,
 }) => {
   await open(page, `/work/tidepool?${SPRING}`);
@@ -175,7 +175,7 @@ test("an end of a bar is drawn out: what it comes to is said before, and the tas
   await expect.poll(width).toBe(before + 40);
 });
 
-test("a bar that links decide is asked about when it is dragged; the delay it leaves is seen and taken off", async ({ page }) => {
+test("a bar that links decide is asked about when it is dragged; the delay it leaves is seen and removed", async ({ page }) => {
   await open(page, `/work/tidepool?${SPRING}`);
   const bar = page.locator("[data-bar=tidepool-scenic]");
   const box = await bar.boundingBox();
@@ -192,11 +192,11 @@ test("a bar that links decide is asked about when it is dragged; the delay it le
   await expect(sheet).toContainText("its links decide when it starts");
   await expect(sheet.getByRole("radio")).toHaveCount(3);
   await expect(sheet.getByText("Delay it by 5 days")).toBeVisible();
-  await sheet.getByRole("button", { name: "Do this" }).click();
+  await sheet.getByRole("button", { name: "Apply" }).click();
   await expect(rowOf(page, "tidepool-scenic")).toContainText("3 Mar – 7 Apr");
   await rowOf(page, "tidepool-scenic").getByText("Scenic surfaces").click();
-  await expect(sheet.getByRole("listitem").first()).toContainText("Delayed on purpose (staggered)");
-  await sheet.getByRole("button", { name: "Take the delay off" }).click();
+  await expect(sheet.getByRole("listitem").first()).toContainText("Delay");
+  await sheet.getByRole("button", { name: "Remove the delay" }).click();
   await expect(rowOf(page, "tidepool-scenic")).toContainText("24 Feb – 31 Mar");
 });
 
@@ -211,23 +211,23 @@ test("a pinned task that breaks a link says by how much, and follows it when ask
 
 test("many tasks change at once, and their open work goes to one person", async ({ page }) => {
   await open(page, `/work/tidepool?${SPRING}`);
-  await page.getByLabel("Tick Cases and plinths").check();
-  await page.getByLabel("Tick Scenic surfaces").check();
+  await page.getByLabel("Select Cases and plinths").check();
+  await page.getByLabel("Select Scenic surfaces").check();
   const sheet = sheetOf(page);
   await expect(sheet.getByRole("heading", { name: "2 tasks" })).toBeVisible();
   await expect(sheet).toContainText("40 h of it are unassigned");
-  await choose(sheet.getByLabel("Assign the open work to"), "Rui Monteverde");
+  await choose(sheet.getByLabel("Assign the unassigned work to"), "Rui Monteverde");
   await sheet.getByRole("textbox", { name: "Working days" }).fill("26");
   await sheet.getByRole("button", { name: "Change 2 tasks" }).click();
   await expect(rowOf(page, "tidepool-cases")).toContainText("10 Feb – 17 Mar");
   await rowOf(page, "tidepool-cases").getByText("Cases and plinths").click();
-  await expect(sheet.getByLabel("Rui Monteverde, hours in all")).toHaveValue("40");
+  await expect(sheet.getByLabel("Rui Monteverde, total hours")).toHaveValue("40");
 });
 
 test("a task deleted between others can leave them linked", async ({ page }) => {
   await open(page, `/work/tidepool?task=tidepool-scenic&${SPRING}`);
   const sheet = sheetOf(page);
-  await sheet.getByRole("button", { name: "Delete, link its neighbours" }).click();
+  await sheet.getByRole("button", { name: "Delete and link its neighbours" }).click();
   await expect(rowOf(page, "tidepool-scenic")).toHaveCount(0);
   await rowOf(page, "tidepool-cases").getByText("Cases and plinths").click();
   await expect(sheet).toContainText("before Fabrication complete");
@@ -239,9 +239,9 @@ test("a project is made from another one's tasks: dates move with its start, peo
   await page.getByRole("button", { name: /Add project/ }).click();
   const sheet = sheetOf(page);
   await sheet.getByRole("button", { name: "Add project" }).click();
-  await expect(sheet.getByText("Give the project a name.")).toBeVisible();
+  await expect(sheet.getByText("Enter a name for the project.")).toBeVisible();
   await sheet.getByLabel("Name").fill("Second orchard");
-  await choose(sheet.getByLabel("Tasks from"), "The Clockwork Orchard");
+  await choose(sheet.getByLabel("Template"), "The Clockwork Orchard");
   await sheet.getByRole("textbox", { name: "Start" }).fill("6 Sep 2027");
   await choose(sheet.getByLabel("Lead"), "Dario Penwick");
   await sheet.getByRole("button", { name: "Add project" }).click();
@@ -252,7 +252,7 @@ test("a project is made from another one's tasks: dates move with its start, peo
   await page.getByRole("button", { name: "Details" }).click();
   await sheet.getByLabel("Deadline").fill("1 Oct 2027");
   await sheet.getByRole("button", { name: "Save", exact: true }).click();
-  await expect(finish(page)).toContainText(/finish · \d+ working days past the deadline/);
+  await expect(finish(page)).toContainText(/finish · deadline missed by \d+ working days/);
   await page.getByRole("button", { name: /^Undo/ }).click();
   await page.getByRole("button", { name: /^Undo/ }).click();
   await page.getByRole("link", { name: "Work", exact: true }).click();
@@ -267,19 +267,19 @@ test("work is stated another way, spread, and typed over week by week; the weeks
   const sum = async () => (await weeks.allTextContents()).reduce((total, text) => total + Number(text), 0);
   await expect.poll(sum).toBeCloseTo(118, 0);
   const even = await weeks.nth(3).textContent();
-  await choose(sheet.getByLabel("Jonas Adeyemi, spread"), "Most midway");
+  await choose(sheet.getByLabel("Jonas Adeyemi, spread"), "Most in the middle");
   await expect(weeks.nth(3)).not.toHaveText(even ?? "");
   await expect.poll(sum).toBeCloseTo(118, 0);
   // There and back through other ways, it is the same hours to the minute.
-  const statedAs = sheet.getByLabel("Jonas Adeyemi, stated as");
+  const statedAs = sheet.getByLabel("Jonas Adeyemi, entered as");
   for (const way of ["% of their time", "hours a day", "hours a week"]) {
     await choose(statedAs, way);
     await expect(statedAs).toHaveText(way);
-    await expect(sheet).toContainText(/Asks for 11[78](\.\d)? h/);
+    await expect(sheet).toContainText(/Needs 11[78](\.\d)? h/);
   }
-  await choose(statedAs, "hours in all");
-  await expect(sheet.getByLabel("Jonas Adeyemi, hours in all")).toHaveValue("118");
-  await expect(sheet).toContainText("Asks for 118 h");
+  await choose(statedAs, "total hours");
+  await expect(sheet.getByLabel("Jonas Adeyemi, total hours")).toHaveValue("118");
+  await expect(sheet).toContainText("Needs 118 h");
   await choose(statedAs, "week by week");
   const first = sheet.getByLabel("Jonas Adeyemi, hours from 10 Feb 2027");
   await first.fill("12");
@@ -297,7 +297,7 @@ test("tasks and their work come from a file, and go back with one undo", async (
   ];
   const input = page.getByLabel("File to import");
   await input.setInputFiles({ name: "tasks.csv", mimeType: "text/csv", buffer: Buffer.from(rows.join("\n")) });
-  await expect(sheetOf(page).getByLabel("Taken as")).toHaveText("Tasks");
+  await expect(sheetOf(page).getByLabel("Import as")).toHaveText("Tasks");
   await expect(page.getByRole("grid", { name: "Rows of the file" })).toContainText('There is no task "nowhere".');
   await page.getByRole("button", { name: "Import 1 row" }).click();
   await open(page, `/work/tidepool?${SPRING}`);
@@ -310,12 +310,12 @@ test("tasks and their work come from a file, and go back with one undo", async (
   await expect(row).toHaveCount(0);
 });
 
-test("time left sets what everybody still has to do against the hours they have before a date", async ({ page }) => {
+test("time left sets what everyone still has to do against the hours they have before a date", async ({ page }) => {
   await open(page, `/work/tidepool?task=time-left&${SPRING}`);
   const sheet = sheetOf(page);
   await expect(sheet.locator("section", { hasText: "In hand" })).toContainText("Rui Monteverde");
   await sheet.getByLabel("Before the end of").fill("12 Feb 2027");
-  await expect(sheet.locator("section", { hasText: "More to do than time for it" })).toContainText(/Rui Monteverde.*100 of [\d.]+ h/);
+  await expect(sheet.locator("section", { hasText: "More work than time" })).toContainText(/Rui Monteverde.*100 of [\d.]+ h/);
 });
 
 test("a list is pasted with its links: by the line above, by name and by row number, and several rows are linked at once", async ({
@@ -323,7 +323,7 @@ test("a list is pasted with its links: by the line above, by name and by row num
 }) => {
   await open(page, `/work/orchard?columns=follows,dates&${SPRING}`);
   const before = await page.locator("[data-task]").count();
-  const entry = page.getByLabel("Write a task");
+  const entry = page.getByLabel("Add a task");
   await entry.focus();
   await page.evaluate(() => {
     const data = new DataTransfer();
@@ -331,7 +331,7 @@ test("a list is pasted with its links: by the line above, by name and by row num
     document.activeElement?.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }));
   });
   const list = page.getByRole("region", { name: "Pasted list" });
-  await expect(list).toContainText("soon not understood: goes into the notes");
+  await expect(list).toContainText("soon not recognized: added to the notes");
   await list.getByRole("button", { name: "Add 3 tasks" }).click();
   const follows = (name: string) => page.locator("[data-task]").filter({ hasText: name }).locator("[data-column=follows]");
   await expect(follows("Mock-up")).toHaveText("3");
@@ -346,8 +346,8 @@ test("a list is pasted with its links: by the line above, by name and by row num
   await expect(follows("Mend it")).toHaveText(`${before + 1} + 1 d, with ${before + 2}`);
   await page.getByRole("button", { name: "Undo: change what a task follows (Ctrl Z)" }).click();
   await expect(follows("Mend it")).toHaveText(String(before + 1));
-  for (const name of ["Test it", "Mend it"]) await page.getByLabel(`Tick ${name}`).check();
-  await sheetOf(page).getByRole("button", { name: "Link one after the other" }).click();
+  for (const name of ["Test it", "Mend it"]) await page.getByLabel(`Select ${name}`).check();
+  await sheetOf(page).getByRole("button", { name: "Link in sequence" }).click();
   // The ticks go first, then the task that was opened.
   await page.keyboard.press("Escape");
   await page.keyboard.press("Escape");

@@ -1,4 +1,4 @@
-// CSV (RFC 4180): read with whatever delimiter, written with commas and with cells that no spreadsheet runs.
+// CSV (RFC 4180): read with any delimiter, written with commas and with cells that no spreadsheet runs.
 import { parse } from "csv-parse/sync";
 import { stringify } from "csv-stringify/sync";
 import { messageOf } from "../core/plan/errors.ts";
@@ -6,7 +6,7 @@ import { isObject } from "../core/plan/isObject.ts";
 import { FILE_LIMITS } from "../core/plan/limits.ts";
 import { UnreadableFile } from "./textTable.ts";
 
-// Where two fit alike it is not the comma, which stands within numbers too.
+// If two fit alike it is not the comma, which also occurs within numbers.
 const DELIMITERS = [";", "\t", "|", ","];
 
 /** The rows of a CSV text, as texts; blank lines are rows too, so that rows are counted as lines are.

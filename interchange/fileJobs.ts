@@ -1,4 +1,4 @@
-// What is done with files apart from everything else: each as a message in and a message out.
+// Jobs on files, apart from everything else: each as a message in and a message out.
 import type { Fault } from "../core/plan/faults.ts";
 import { parsePlan } from "../core/plan/parse.ts";
 import type { Plan } from "../core/plan/schema.ts";
@@ -12,7 +12,7 @@ export type FileJob =
   /** The tables as JSON: one text passes to a thread many times faster than a million cells. */
   | { kind: "writeXlsx"; tables: string };
 
-/** What comes of each job. */
+/** The result of each job. */
 export interface FileResults {
   readTable: { tables: TextTable[]; note: string | null };
   readPlan: { plan: Plan | null; faults: readonly Fault[] };

@@ -18,7 +18,7 @@ beforeAll(async () => {
 });
 afterAll(() => rm(folder, { recursive: true }));
 
-function scene(idleMs?: number) {
+function fixture(idleMs?: number) {
   const started: ChildProcess[] = [];
   const processes = new FileProcesses(() => {
     const child = fork(join(folder, "echo.cjs"), { stdio: "ignore" });
@@ -39,7 +39,7 @@ const endAll = (started: readonly ChildProcess[]) => {
 };
 
 test("a process whose work ended well does the next, and two at once are two", async () => {
-  const { processes, started } = scene();
+  const { processes, started } = fixture();
   const first = processes.take();
   expect(await says(first, "one")).toBe("one");
   processes.giveBack(first);
@@ -52,7 +52,7 @@ test("a process whose work ended well does the next, and two at once are two", a
 });
 
 test("a process that waits too long ends, and is not taken again", async () => {
-  const { processes, started } = scene(50);
+  const { processes, started } = fixture(50);
   const idle = processes.take();
   await says(idle, "one");
   const ended = once(idle, "exit");
@@ -63,7 +63,7 @@ test("a process that waits too long ends, and is not taken again", async () => {
 });
 
 test("a process that breaks while it waits ends alone, and is not taken again", async () => {
-  const { processes, started } = scene();
+  const { processes, started } = fixture();
   const waiting = processes.take();
   await says(waiting, "one");
   const ended = once(waiting, "exit");

@@ -1,4 +1,4 @@
-// Files that would stop everybody else: each is given up with a sentence, and this thread is free all the while.
+// Files that would stop everyone else: each is given up with a sentence, and this thread is free all the while.
 
 import { join } from "node:path";
 import { strToU8, unzipSync, Zip } from "fflate";
@@ -71,14 +71,14 @@ test("an event that never comes takes no longer than a file may, and others are 
   let turns = 0;
   const counting = setInterval(() => turns++, 10);
   expect((await read("Name\nInes\n")).tables[0].rows).toEqual([["Name"], ["Ines"]]);
-  await expect(never).rejects.toThrow(/takes longer than 3 s to read and was given up/);
+  await expect(never).rejects.toThrow(/takes longer than 3 s to read and was cancelled/);
   clearInterval(counting);
   expect(turns).toBeGreaterThan(50);
 });
 
-test("a file that takes more memory than there is for one ends its process alone", async () => {
+test("a file that needs too much memory ends its process alone", async () => {
   const many = `a,b\n${`${"x".repeat(40)},${"y".repeat(40)}\n`.repeat(49_000)}`;
-  await expect(read(many, "a.csv", { megabytes: 8 })).rejects.toThrow(/takes more memory than there is for one/);
+  await expect(read(many, "a.csv", { megabytes: 8 })).rejects.toThrow(/needs too much memory/);
 });
 
 test("more files than can be read at once wait, and beyond that are sent away", async () => {
@@ -96,14 +96,14 @@ test("a client that leaves ends the work, and the place is free once the process
   const left = work.do<"readTable">({ kind: "readTable", bytes, name: "a.ics" }, leaving.signal);
   const next = work.do<"readTable">({ kind: "readTable", bytes: new TextEncoder().encode("Name\nInes\n"), name: "a.csv" });
   leaving.abort();
-  await expect(left).rejects.toThrow(/called off/);
+  await expect(left).rejects.toThrow(/cancelled/);
   expect((await next).tables[0].rows).toEqual([["Name"], ["Ines"]]);
 });
 
 test("events of a calendar are read in a time that grows with their number, not with its square", async () => {
   const time = (count: number) => {
     const text = calendar(Array.from({ length: count }, (_, at) => event(at)).join(""));
-    // Of the processor: on the clock, what runs beside it counts too.
+    // Of the processor: on the clock, what runs next to it counts too.
     const start = process.cpuUsage();
     expect(eventsTable(text, "a").rows).toHaveLength(count + 1);
     const { user, system } = process.cpuUsage(start);
@@ -115,7 +115,7 @@ test("events of a calendar are read in a time that grows with their number, not 
   expect(many / few).toBeLessThan(10);
 });
 
-test("whatever bytes are brought, they are read or told in a sentence (seeds 1 to 120)", async () => {
+test("no matter which bytes are brought, they are read or reported in a sentence (seeds 1 to 120)", async () => {
   const samples = [
     new Uint8Array(
       await writeXlsx([
@@ -131,20 +131,20 @@ test("whatever bytes are brought, they are read or told in a sentence (seeds 1 t
     new TextEncoder().encode(calendar(event(1, "RRULE:FREQ=WEEKLY;COUNT=3\r\n"))),
     new TextEncoder().encode('Name;From\n"Ines";1.2.2027\nRui;\n'),
   ];
-  let told = 0;
+  let reported = 0;
   for (let seed = 1; seed <= 120; seed++) {
     const random = randomFrom(seed);
     const bytes = Uint8Array.from(samples[seed % samples.length]);
     for (let at = 0; at < 1 + random.below(8); at++) bytes[random.below(bytes.length)] = random.below(256);
     const cut = random.below(4) === 0 ? bytes.subarray(0, random.below(bytes.length)) : bytes;
     const answer = await readTable(cut, "file").catch((error: unknown) => error);
-    if (answer instanceof UnreadableFile) told++;
+    if (answer instanceof UnreadableFile) reported++;
     else expect(answer, `seed ${seed}`).toHaveProperty("tables");
   }
-  expect(told).toBeGreaterThan(10);
+  expect(reported).toBeGreaterThan(10);
 });
 
-test("an event that stands in for one of a series is read with its series, not with others", async () => {
+test("an event that is in for one of a series is read with its series, not with others", async () => {
   const text = calendar(
     `${event(1, "RRULE:FREQ=WEEKLY;COUNT=2\r\n")}BEGIN:VEVENT\r\nUID:1\r\nRECURRENCE-ID;VALUE=DATE:20270208\r\nDTSTART;VALUE=DATE:20270210\r\nSUMMARY:Moved\r\nEND:VEVENT\r\n`,
   );

@@ -61,7 +61,7 @@ export class FileWork {
     settle: (answer: FileAnswer<K>) => void,
     reject: (error: Error) => void,
   ): Promise<void> {
-    const calledOff = () => reject(new UnreadableFile("This was called off. Nothing was changed."));
+    const calledOff = () => reject(new UnreadableFile("This was cancelled. Nothing was changed."));
     if (signal?.aborted) {
       calledOff();
       return Promise.resolve();
@@ -98,12 +98,12 @@ export class FileWork {
   }
 }
 
-const TOO_LARGE = "This file takes more memory than there is for one and was given up. Import it in parts, or save it as CSV.";
+const TOO_LARGE = "This file needs too much memory and was not read. Import it in parts, or save it as CSV.";
 
 const tooLong = ({ kind }: FileJob, milliseconds: number): string =>
   kind === "writeXlsx"
-    ? `This workbook takes longer than ${milliseconds / 1000} s to write and was given up. Choose fewer rows or periods, or CSV.`
-    : `This file takes longer than ${milliseconds / 1000} s to read and was given up. Import it in parts, or save it as CSV.`;
+    ? `This workbook takes longer than ${milliseconds / 1000} s to write and was cancelled. Choose fewer rows or periods, or CSV.`
+    : `This file takes longer than ${milliseconds / 1000} s to read and was cancelled. Import it in parts, or save it as CSV.`;
 
 /** Ends a process, and waits until it has. */
 function ended(child: ChildProcess): Promise<void> {

@@ -31,7 +31,7 @@ export function publicHolidays(country: string, region: string | null, firstYear
   const days = new Map<string, string>();
   for (let year = firstYear; year <= lastYear; year++) {
     for (const { date, start, end, name } of holidays.getHolidays(year)) {
-      // One that lasts several days gives its dates as instants; their number is that of whole days.
+      // A holiday of several days gives its dates as instants; their number is that of whole days.
       const count = Math.max(1, Math.round((end.getTime() - start.getTime()) / 86_400_000));
       for (let at = 0; at < count; at++) {
         const day = new Date(Date.parse(`${date.slice(0, 10)}T00:00:00Z`) + at * 86_400_000).toISOString().slice(0, 10);

@@ -21,7 +21,7 @@ export function eventsTable(text: string, name: string): TextTable {
   const events = calendar.getAllSubcomponents("vevent");
   if (events.length > FILE_LIMITS.events)
     throw new UnreadableFile(`This calendar has more than ${FILE_LIMITS.events.toLocaleString("en-GB")} events. Import it in parts.`);
-  // Those that stand in for one time of a series, by the series: the library would look for them among all, for each.
+  // Exceptions of a series, by series: the library would search all of them for each.
   const replaced = grouped(
     events.filter((event) => event.hasProperty("recurrence-id")),
     uidOf,
@@ -43,14 +43,14 @@ const HEADER = ["From", "To", "Hours", "Title", "E-mail"] as const;
 /** Of leave that this application has written: whose it is, and what it is known by. */
 const OWN_HEADER = ["Person", "Id", "State"] as const;
 
-/** @throws {UnreadableFile} naming the event: what stands in one may be anything. */
+/** @throws {UnreadableFile} naming the event: what is in one may be anything. */
 function readableRows(event: ICAL.Component, exceptions: ICAL.Component[]): string[][] {
   try {
     return rowsOf(event, exceptions);
   } catch (error) {
     const title = String(event.getFirstPropertyValue("summary") ?? uidOf(event));
     throw new UnreadableFile(
-      `The event "${title}" of this calendar could not be read: ${messageOf(error)}. Take it out and bring the rest.`,
+      `The event "${title}" of this calendar could not be read: ${messageOf(error)}. Remove it and import the rest.`,
     );
   }
 }

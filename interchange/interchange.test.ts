@@ -12,7 +12,7 @@ import { writeXlsx } from "./xlsx.ts";
 const bytesOf = (text: string) => new TextEncoder().encode(text);
 const rowsOf = async (bytes: Uint8Array, name = "file.csv") => (await readTable(bytes, name)).tables[0].rows;
 
-test("commas, semicolons and tabs are told apart by what most lines agree on, quotes left aside; a blank line is a row", () => {
+test("commas, semicolons and tabs are kept apart by what most lines agree on, quotes left aside; a blank line is a row", () => {
   expect(readCsv('a;"b,c,d,e";f\n1;2;3\n')).toEqual([
     ["a", "b,c,d,e", "f"],
     ["1", "2", "3"],
@@ -49,7 +49,7 @@ test("UTF-8 with a mark, UTF-16 and Windows-1252 are read, the last with a note"
   expect(latin.note).toMatch(/Windows-1252/);
 });
 
-test("what is no table is told so", async () => {
+test("a file without a table is refused", async () => {
   await expect(readTable(new Uint8Array(), "empty.csv")).rejects.toThrow("This file is empty.");
   await expect(readTable(Uint8Array.from([137, 80, 78, 71, 0, 0, 1]), "picture.png")).rejects.toThrow(/neither a text nor an XLSX/);
   await expect(readTable(bytesOf("PK not really a workbook"), "broken.xlsx")).rejects.toThrow(/could not be read as XLSX/);
@@ -124,7 +124,7 @@ test("events without end repeat for five years and no longer", () => {
   expect(rows).toHaveLength(1 + 5 * 12);
 });
 
-test("events go out with exclusive ends, escaped and folded as RFC 5545 asks, and come in again", () => {
+test("events are exported with exclusive ends, escaped and folded as RFC 5545 asks, and come in again", () => {
   const long = "Õlilambid, cases; ".repeat(9);
   const text = writeCalendar(
     "Mara",
@@ -147,7 +147,7 @@ test("public holidays are days without work, each date once, in the years asked 
   expect(regionsOf("DE").map(({ code }) => code)).toContain("BY");
 });
 
-test("the application's own leave calendar comes in again without a change, and a moved day changes just that", () => {
+test("the application's own leave calendar is imported again without a change, and a moved day changes just that", () => {
   const plan = fernhollow();
   const feed = leaveFeed(buildModel(plan), null);
   const text = writeCalendar("Leave", feed?.events ?? [], "2027-02-01T08:00:00Z");

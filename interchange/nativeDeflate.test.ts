@@ -2,7 +2,7 @@ import { unzipSync, Zip } from "fflate";
 import { expect, test } from "vitest";
 import { ZipDeflate } from "./nativeDeflate.ts";
 
-test("what is packed by Node.js is unpacked as it was, in whatever pieces it came", () => {
+test("what is packed by Node.js is unpacked as it was, in any pieces it came", () => {
   const text = new TextEncoder().encode("7.5;0;8;".repeat(20_000));
   const pieces: Uint8Array[] = [];
   const zip = new Zip((error, piece) => {

@@ -1,4 +1,4 @@
-// Reading a file that people keep a table in: CSV in whatever encoding and delimiter, XLSX, iCalendar.
+// Reading a file that people keep a table in: CSV in any encoding and delimiter, XLSX, iCalendar.
 import { FILE_LIMITS } from "../core/plan/limits.ts";
 import { delimiterOf, readCsv } from "./csv.ts";
 import { eventsTable } from "./ical.ts";

@@ -7,7 +7,7 @@ export interface TextTable {
   rows: string[][];
   /** True where the figures are amounts of money: a workbook shows them with two decimals and thousands apart. */
   isMoney?: boolean;
-  /** What stands between the cells of a CSV file. */
+  /** The delimiter between the cells of a CSV file. */
   delimiter?: string;
 }
 

@@ -1,4 +1,4 @@
-// What a workbook unpacks to and how far its cells reach, counted while it is unpacked piece by piece: a cell at the far
+// The unpacked size of a workbook and the reach of its cells, counted while it is unpacked piece by piece: a cell at the far
 // corner of a sheet makes a table of billions, and a small file can unpack to anything.
 import { Unzip, UnzipInflate } from "fflate";
 import { FILE_LIMITS } from "../core/plan/limits.ts";
@@ -27,7 +27,7 @@ export function checkWorkbook(bytes: Uint8Array): void {
       if (failure || !piece) return;
       if (!reach && !isHead) return;
       const text = Buffer.from(piece.buffer, piece.byteOffset, piece.length).toString("latin1");
-      // Spreadsheet programs write no document type; one that declares entities would stand for other text than is written.
+      // Spreadsheet programs write no document type; one that declares entities would represent other text than is written.
       if (isHead && text.slice(0, HEAD_LETTERS).includes("<!DOCTYPE")) failure ??= new UnreadableFile(DECLARES);
       isHead = false;
       reach?.read(text);
@@ -45,7 +45,7 @@ export function checkWorkbook(bytes: Uint8Array): void {
   }
 }
 
-/** How far the cells of one sheet reach. */
+/** The reach of the cells of one sheet. */
 class Reach {
   #rows = 0;
   #columns = 0;

@@ -25,7 +25,7 @@ if (!existsSync(CHROMIUM)) {
   process.exit(1);
 }
 if (!existsSync(".next/BUILD_ID")) await run("npm", ["run", "build"]);
-// `npm run bench -- ../former` measures the screens of another folder, built there, beside this one's.
+// `npm run bench -- ../former` measures the screens of another folder, built there, next to this one's.
 const former = process.argv.slice(2);
 const missing = former.filter((folder) => !existsSync(join(folder, ".next/BUILD_ID")));
 if (missing.length > 0) {

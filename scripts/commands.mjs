@@ -27,7 +27,7 @@ function start(command, args, env, stdio) {
 /** Runs a command with its output shown. @returns Whether it passed. */
 export const passes = (command, args, env = {}) => start(command, args, env, "inherit").isPassed;
 
-/** Runs a command with its output shown; ends this process, and what runs beside it, when it fails. */
+/** Runs a command with its output shown; ends this process, and what runs next to it, when it fails. */
 export async function run(command, args, env = {}) {
   if (!(await passes(command, args, env))) process.exit(1);
 }

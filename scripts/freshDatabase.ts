@@ -6,7 +6,7 @@ import type { Database } from "../store/driver.ts";
 import { migrate, readMigrations } from "../store/migrate.ts";
 import { FRESH, openAsIs } from "../store/pglite.ts";
 
-/** What others would be made from: nobody makes one, and they are half of the files. */
+/** Templates for further databases: nobody creates one, and they are half of the files. */
 async function dropPatterns(database: Database): Promise<void> {
   for (const name of ["template0", "template1"]) {
     await database.run(`update pg_database set datistemplate = false where datname = '${name}'`);

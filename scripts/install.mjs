@@ -7,7 +7,7 @@ import { passes, run } from "./commands.mjs";
 const NOTE = "node_modules/.installed-from";
 const LOCK = "package-lock.json";
 
-/** What a package would do on being installed is not needed, and what this one does comes with every build. */
+/** Install scripts of packages are not needed, and the files of this one come with every build. */
 const INSTALLING = ["--no-audit", "--no-fund", "--ignore-scripts"];
 const WITHOUT_BROWSER = { PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: "1" };
 
@@ -16,15 +16,20 @@ export const CHROMIUM = "/usr/bin/chromium-headless-shell";
 
 /** Installs the packages of the lockfile, unless that has been done since it last changed. */
 export async function installPackages() {
-  const lock = readFileSync(LOCK, "utf8");
-  const mark = createHash("sha256").update(lock).digest("hex");
-  if (existsSync(NOTE) && readFileSync(NOTE, "utf8") === mark) return;
-  if (!(await installAside(JSON.parse(lock)))) {
+  if (existsSync(NOTE) && readFileSync(NOTE, "utf8") === markOfLock()) return;
+  if (!(await installAside(JSON.parse(readFileSync(LOCK, "utf8"))))) {
     console.log("Not all packages were found where registries usually have them; they are looked for one by one now.");
     await run("npm", ["ci", ...INSTALLING], WITHOUT_BROWSER);
   }
-  writeFileSync(NOTE, mark);
+  noteInstalled();
 }
+
+/** Notes that the packages are those of the lockfile, so that they are not installed again. */
+export function noteInstalled() {
+  writeFileSync(NOTE, markOfLock());
+}
+
+const markOfLock = () => createHash("sha256").update(readFileSync(LOCK, "utf8")).digest("hex");
 
 /** Not in the project itself: npm would find two lockfiles there if this were ended half way. */
 const ASIDE = ".install";
@@ -48,7 +53,7 @@ async function installAside(lock) {
   return isInstalled;
 }
 
-/** A lockfile whose packages have an address each, but for those that come within another. */
+/** A lockfile whose packages have an address each, except for those that come within another. */
 function withAddresses(lock) {
   const placed = ([path, entry]) => {
     if (path === "" || entry.inBundle || entry.resolved) return [path, entry];

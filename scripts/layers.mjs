@@ -36,7 +36,7 @@ const forbidden = [
     from: { path: "^(core|store|interchange|cli|demo)/" },
     to: { path: "^core/answers/" },
   },
-  { name: "no circles", severity: "error", from: {}, to: { circular: true } },
+  { name: "no cycles", severity: "error", from: {}, to: { circular: true } },
 ];
 
 const { output } = await cruise(Object.keys(layers), {
@@ -52,17 +52,17 @@ const { output } = await cruise(Object.keys(layers), {
 });
 const { summary, modules } = JSON.parse(output);
 for (const { rule, from, to } of summary.violations) console.error(`${rule.name}: ${from} → ${to}`);
-const circles = foldersInCircles(modules);
-for (const folders of circles) console.error(`a circle of folders: ${folders.join(", ")}`);
+const cycles = foldersInCycles(modules);
+for (const folders of cycles) console.error(`a cycle of folders: ${folders.join(", ")}`);
 const heavy = await heavyScreens(modules.map(({ source }) => source));
 for (const [screen, path] of heavy) console.error(`a page would load the plan's schemas: ${screen} → ${path}`);
-const violations = summary.violations.length + circles.length + heavy.length;
+const violations = summary.violations.length + cycles.length + heavy.length;
 console.log(`layers: ${summary.totalCruised} modules, ${violations} violations`);
 // A cruiser that cannot read TypeScript passes with nothing seen.
 if (summary.totalCruised < 80 || violations > 0) process.exit(1);
 
 /** Folders of the core that can be reached from each other: types count too (Tarjan 1972). */
-function foldersInCircles(all) {
+function foldersInCycles(all) {
   const folderOf = (path) => path.split("/").slice(0, -1).join("/");
   const isCore = (path) => path.startsWith("core/");
   const leadsTo = new Map();
@@ -80,8 +80,8 @@ function foldersInCircles(all) {
       if (path.includes(next)) low.set(folder, Math.min(low.get(folder), low.get(next)));
     }
     if (low.get(folder) !== order.get(folder)) return;
-    const circle = path.splice(path.indexOf(folder));
-    if (circle.length > 1) found.push(circle);
+    const cycle = path.splice(path.indexOf(folder));
+    if (cycle.length > 1) found.push(cycle);
   };
   for (const folder of leadsTo.keys()) if (!order.has(folder)) visit(folder);
   return found;

@@ -50,8 +50,8 @@ try {
     if (press) await page.getByRole("complementary").getByRole("button", { name: press }).click();
     if (awaits) await page.getByRole("list", { name: awaits }).waitFor();
     await page.waitForTimeout(500);
-    // What is still being worked out is seen when it is known.
-    await expect(page.getByText(/^Working it out…|tried so far…$/)).toHaveCount(0, { timeout: 30_000 });
+    // A picture is taken once all calculations are done.
+    await expect(page.getByText(/^Calculating…|tried so far…$/)).toHaveCount(0, { timeout: 30_000 });
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
     await context.close();
   }

@@ -1,5 +1,5 @@
-// What the two kinds of tests have come to, and the end of `npm test` that says it: the slowest, what is missing, what failed
-// and why, and the counts. Of a long run, only the end may be kept.
+// The results of the two kinds of tests, and the end of `npm test`: the slowest, the missing, the failed with their reasons, and
+// the counts. Of a long run, only the end may be kept.
 import { readFileSync } from "node:fs";
 import { relative } from "node:path";
 import { stripVTControlCharacters } from "node:util";

@@ -1,7 +1,7 @@
 // Serves the application on this machine alone, or where HOST says; ends with it.
 import { spawn } from "node:child_process";
 
-/** @param kind "start" or "dev". @param env What it gets beside this process's own. */
+/** @param kind "start" or "dev". @param env What it gets next to this process's own. */
 export function serve(kind, env = {}) {
   const host = process.env.HOST ?? "127.0.0.1";
   const port = process.env.PORT ?? "3000";

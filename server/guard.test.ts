@@ -13,7 +13,7 @@ test("pages of the application, and programs of this machine, change the plan", 
   expect(asked("GET", { "sec-fetch-site": "cross-site" })).toBe(200);
 });
 
-test("no other site's page changes anything, whatever it says of itself", () => {
+test("no other site's page changes anything, no matter what it says of itself", () => {
   expect(asked("POST", { origin: "https://elsewhere.example" })).toBe(403);
   expect(asked("POST", { origin: "null" })).toBe(403);
   expect(asked("POST", { origin: "http://localhost:4000" })).toBe(403);
@@ -41,7 +41,7 @@ test("an empty token, as of a file that was damaged, lets nobody in", () => {
   expect(refusalOf(request, names, "")?.status).toBe(403);
 });
 
-test("an address that cannot be read is told so", () => {
+test("an address that cannot be read is refused", () => {
   const status = (address: string) => asked("GET", {}, address);
   expect(status("/balance?from=2027-01-01&name=a+b%20c")).toBe(200);
   for (const address of ["/%", "/%E0%A4%A", "/work/%ff", "http://elsewhere.example/", "*"]) expect(status(address), address).toBe(400);

@@ -1,8 +1,8 @@
-// Which requests are taken: from the application's own pages, or from programs that know its token; never from another
-// site's page, nor under a name that somebody else has pointed at this machine.
+// The requests that are accepted: from the application's own pages, or from programs that know its token; never from another
+// site's page, nor under a name that someone else has pointed at this machine.
 import type { IncomingHttpHeaders } from "node:http";
 
-/** Why a request is not taken, with its status. */
+/** The reason why a request is refused, with its status. */
 export interface Refusal {
   status: 400 | 403 | 405 | 414 | 421 | 429;
   text: string;
@@ -14,18 +14,18 @@ const MOST_ADDRESS_LETTERS = 8_000;
 /** The header that carries the token. */
 export const TOKEN_HEADER = "x-roster-token";
 
-/** What anybody may send without the token: the form that the application itself shows to visitors. */
+/** The address that anyone may send to without the token: the form that the application shows to visitors. */
 export const PUBLIC_FORM = "/enquire";
 
 const OWN_NAMES = ["localhost", "127.0.0.1", "[::1]"];
 
-/** The host names under which the application answers: this machine's own, and those it is told. */
+/** The host names under which the application answers: this machine's own, and those in its settings. */
 export function hostNames(env: Readonly<Record<string, string | undefined>>): string[] {
-  const told = [env.HOST ?? "", ...(env.ROSTER_HOSTS ?? "").split(",")].map((name) => name.trim().toLowerCase());
-  return [...OWN_NAMES, ...told.filter((name) => name !== "" && name !== "0.0.0.0" && name !== "::")];
+  const reported = [env.HOST ?? "", ...(env.ROSTER_HOSTS ?? "").split(",")].map((name) => name.trim().toLowerCase());
+  return [...OWN_NAMES, ...reported.filter((name) => name !== "" && name !== "0.0.0.0" && name !== "::")];
 }
 
-/** What is asked, as it came over the wire. */
+/** The request, as it came over the wire. */
 export interface Asked {
   method: string;
   /** Path and query. */
@@ -51,7 +51,7 @@ export function refusalOf({ method, address, headers }: Asked, names: readonly s
   return { status: 403, text: "Changes are made from the application's own pages, or with its token. Nothing was changed." };
 }
 
-/** True where the signs of an address that stand for others can be read. */
+/** True where the signs of an address that represent others can be read. */
 function isWritten(address: string): boolean {
   if (!address.startsWith("/")) return false;
   try {

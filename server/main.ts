@@ -1,4 +1,4 @@
-// The server: one door before everything, then the application. Ends in order when it is told to.
+// The server: one door before everything, then the application. Ends in order when it is asked to.
 import { createServer, type IncomingMessage, type ServerResponse } from "node:http";
 import { setFlagsFromString } from "node:v8";
 import next from "next";
@@ -13,13 +13,13 @@ import { PageSlots } from "./pageSlots.ts";
 /** Files of the whole plan are calculated in a thread, one behind the other; each client's wait in a line of their own. */
 const FILE_LIMITS = { atOnce: 2, waiting: 20, milliseconds: 120_000, lingerMilliseconds: 250 };
 const CALCULATED = ["/api/board", "/api/horizon", "/api/money", "/api/changes/moved", "/api/feeds/"];
-/** How long a client may take to send a request, and how long a connection may stand still, in milliseconds. A stream of changes
+/** How long a client may take to send a request, and how long a connection may be still, in milliseconds. A stream of changes
  * sends a line more often. */
 const [HEAD_MS, REQUEST_MS, IDLE_MS] = [10_000, 60_000, 90_000];
-/** What one address may ask for in some seconds: fifty windows that each edit every second, ten times over. */
+/** The request limit of one address in some seconds: fifty windows that each edit every second, ten times over. */
 const RATE = { points: Number(process.env.ROSTER_MOST_REQUESTS) || 3_000, duration: 6 };
 
-/** What one address may send by the public form in some seconds. */
+/** The limit of enquiries that one address may send through the public form in some seconds. */
 const FORM_RATE = { points: Number(process.env.ROSTER_MOST_ENQUIRIES) || 6, duration: 60 };
 
 // The database runs through thousands of functions once when it starts. Compiling the warmer ones of them better takes a
@@ -43,7 +43,7 @@ function fail(error: unknown): never {
 const ownToken = async () => secretOf(dataFolder(process.env, process.cwd()), "token");
 
 const token = await ownToken().catch(fail);
-// The routes tell it to the application's own pages.
+// The routes report it to the application's own pages.
 process.env.ROSTER_TOKEN = token;
 
 const names = hostNames(process.env);
@@ -79,7 +79,7 @@ async function answer(request: IncomingMessage, response: ServerResponse): Promi
       text: "You have sent several enquiries just now. Please wait a minute, then send this one again.",
     });
   if (!(await isWithin(rates, socket.remoteAddress)))
-    return refuse(response, { status: 429, text: "These are more requests than anybody makes by hand. Try again in a moment." });
+    return refuse(response, { status: 429, text: "Too many requests at once. Try again in a moment." });
   const refusal = refusalOf({ method, address, headers }, names, token);
   if (refusal) return refuse(response, refusal);
   if (isOfThisMachine(request)) delete headers["accept-encoding"];

@@ -1,9 +1,9 @@
-// Who is sent what is not packed: between two programs of one machine, packing and unpacking takes longer than the way.
+// Answers to local programs are not compressed: between two programs of one machine, compressing takes longer than sending.
 import type { IncomingMessage } from "node:http";
 
 const OWN_ADDRESSES: ReadonlySet<string> = new Set(["127.0.0.1", "::1", "::ffff:127.0.0.1"]);
 
-/** What a proxy says of whom it asks for. */
+/** The headers in which a proxy names its client. */
 const OF_PROXIES = ["x-forwarded-for", "forwarded", "via"];
 
 type Asker = Pick<IncomingMessage, "headers"> & { socket: Pick<IncomingMessage["socket"], "remoteAddress"> };

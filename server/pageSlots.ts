@@ -2,7 +2,7 @@
 // the connection has ended, however it ends, and at the latest after a time limit.
 import type { EventEmitter } from "node:events";
 
-/** What a page is asked over: the answer and the connection, each of which may end by itself. */
+/** The two ends of a page request: the answer and the connection, each of which may end by itself. */
 export interface PageRequest {
   response: EventEmitter & { readonly closed: boolean };
   socket: EventEmitter & { readonly destroyed: boolean; destroy(): unknown };
@@ -26,7 +26,7 @@ interface Waiting {
 }
 
 export class PageSlots {
-  /** By client, in the order in which clients come to their turn. */
+  /** By client, in the order in which clients result in their turn. */
   readonly #waiting = new Map<string, Waiting[]>();
   #free: number;
 

@@ -4,7 +4,7 @@ import { join } from "node:path";
 import type { Plan } from "../core/plan/schema.ts";
 import { checksum, flushFolder, makeFolder, writeWhole } from "./files.ts";
 
-/** A copy as its name tells it. */
+/** A copy as its name reports it. */
 export interface Copy {
   name: string;
   revision: number;
@@ -42,7 +42,7 @@ export async function confirmCopy(folder: string, name: string): Promise<void> {
   await flushFolder(copiesFolder(folder));
 }
 
-/** Takes back a copy that was announced. */
+/** Undoes a copy that was announced. */
 export const withdrawCopy = (folder: string, name: string): Promise<void> => rm(announced(folder, name), { force: true });
 
 /** Copies that were announced and neither confirmed nor withdrawn. */
@@ -67,7 +67,7 @@ function copyOf(name: string): Copy | null {
 }
 
 /** The plan of a copy; null where the file is not there or not as it was written. A journal that names it has confirmed
- * it, whatever came in between. */
+ * it, no matter what came in between. */
 export async function readCopy(folder: string, name: string): Promise<Plan | null> {
   const bytes = await readFile(join(copiesFolder(folder), name))
     .catch(() => readFile(announced(folder, name)))
@@ -98,7 +98,7 @@ export async function pruneCopies(folder: string, now: string): Promise<void> {
   for (const { name } of outdated(await listCopies(folder), now)) await rm(join(copiesFolder(folder), name), { force: true });
 }
 
-/** Which of some copies, the newest first, are not kept any longer. */
+/** The copies that are no longer kept, of some copies with the newest first. */
 export function outdated(copies: readonly Copy[], now: string): Copy[] {
   const oldest = new Date(new Date(now).getTime() - KEPT_DAYS * DAY_MS).toISOString();
   const days = new Set<string>();

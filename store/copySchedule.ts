@@ -1,4 +1,4 @@
-// When a whole copy of the plan is made: after so many revisions, and once a day while somebody works on it.
+// When a whole copy of the plan is made: after so many revisions, and once a day while a person works on it.
 
 import { messageOf } from "../core/plan/errors.ts";
 import type { Plan } from "../core/plan/schema.ts";

@@ -10,7 +10,7 @@ import { holderOf } from "./lock.ts";
 import { readMigrations } from "./migrate.ts";
 import { checkVersion } from "./version.ts";
 
-/** What was found: sentences, and whether anything needs attention. */
+/** The findings: sentences, and whether anything needs attention. */
 export interface Diagnosis {
   lines: string[];
   isSound: boolean;

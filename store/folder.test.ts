@@ -5,26 +5,26 @@ import { existsSync } from "node:fs";
 import { join } from "node:path";
 import { expect, test } from "vitest";
 import { fernhollow } from "../demo/fernhollow.ts";
-import { give, storeScene } from "../tests/storeScene.ts";
+import { give, storeFixture } from "../tests/storeFixture.ts";
 import type { Database } from "./driver.ts";
 import { FolderInUse } from "./lock.ts";
 import { openPglite } from "./pglite.ts";
 
-const scene = storeScene();
+const fixture = storeFixture();
 
 test("a refused edit leaves no trace", async () => {
-  const before = scene.store.snapshot();
-  const answer = await scene.settle({ kind: "edit", edit: { kind: "changeTask", id: "gone", set: { name: "x" } } });
+  const before = fixture.store.snapshot();
+  const answer = await fixture.settle({ kind: "edit", edit: { kind: "changeTask", id: "gone", set: { name: "x" } } });
   expect(answer.faults).toHaveLength(1);
-  expect(scene.store.snapshot()).toEqual(before);
-  await scene.reopen();
-  expect(scene.store.snapshot()).toEqual(before);
+  expect(fixture.store.snapshot()).toEqual(before);
+  await fixture.reopen();
+  expect(fixture.store.snapshot()).toEqual(before);
 });
 
 test("when the database fails in the middle of an edit, memory and folder stay as they were", async () => {
-  await scene.store.close();
+  await fixture.store.close();
   let isFailing = false;
-  scene.store = await scene.open({
+  fixture.store = await fixture.open({
     openDatabase: async (folder) => {
       const database = await openPglite(folder);
       const failing: Database["transaction"] = (work) =>
@@ -35,20 +35,20 @@ test("when the database fails in the middle of an edit, memory and folder stay a
       return { ...database, transaction: (work) => (isFailing ? failing(work) : database.transaction(work)) };
     },
   });
-  const before = scene.store.snapshot();
+  const before = fixture.store.snapshot();
   isFailing = true;
-  await expect(scene.settle(give("rockpools-mara", "rui"))).rejects.toThrow("the disk is full");
-  expect(scene.store.snapshot()).toEqual(before);
+  await expect(fixture.settle(give("rockpools-mara", "rui"))).rejects.toThrow("the disk is full");
+  expect(fixture.store.snapshot()).toEqual(before);
   isFailing = false;
-  expect((await scene.settle(give("rockpools-mara", "kaspar"))).revision).toBe(before.revision + 1);
-  await scene.reopen();
-  expect(scene.holder("rockpools-mara")).toBe("kaspar");
+  expect((await fixture.settle(give("rockpools-mara", "kaspar"))).revision).toBe(before.revision + 1);
+  await fixture.reopen();
+  expect(fixture.holder("rockpools-mara")).toBe("kaspar");
 });
 
-test("a second process that opens the folder is told who holds it, and stops", async () => {
+test("a second process that opens the folder is refused with the owner's name", async () => {
   const script = `import { PlanStore } from "./store/planStore.ts";
     import { readMigrations } from "./store/migrate.ts";
-    PlanStore.open(${JSON.stringify(scene.folder)}, await readMigrations("store/migrations")).then(() => process.exit(0), (error) => { console.error(error.message); process.exit(3); });`;
+    PlanStore.open(${JSON.stringify(fixture.folder)}, await readMigrations("store/migrations")).then(() => process.exit(0), (error) => { console.error(error.message); process.exit(3); });`;
   const child = spawn(process.execPath, ["--import", "tsx", "--input-type=module", "-e", script], { cwd: join(import.meta.dirname, "..") });
   let said = "";
   child.stderr.on("data", (chunk) => {
@@ -60,18 +60,18 @@ test("a second process that opens the folder is told who holds it, and stops", a
 });
 
 test("the same process cannot open a folder twice either", async () => {
-  await expect(scene.open()).rejects.toThrow(FolderInUse);
+  await expect(fixture.open()).rejects.toThrow(FolderInUse);
 });
 
 test("closing gives the folder back", async () => {
-  await scene.store.close();
-  expect(existsSync(join(scene.folder, "lock"))).toBe(false);
-  scene.store = await scene.open();
+  await fixture.store.close();
+  expect(existsSync(join(fixture.folder, "lock"))).toBe(false);
+  fixture.store = await fixture.open();
 });
 
 test("plain SQL answers questions about the plan, and the tables refuse what is not sound", async () => {
-  await scene.store.close();
-  const database = await openPglite(join(scene.folder, "pglite"));
+  await fixture.store.close();
+  const database = await openPglite(join(fixture.folder, "pglite"));
   try {
     const [{ hours }] = await database.query<{ hours: string }>(
       "select sum(hours) as hours from assignments a join tasks t on t.id = a.task_id where t.project_id = 'tidepool' and a.person_id = 'mara'",
@@ -82,6 +82,6 @@ test("plain SQL answers questions about the plan, and the tables refuse what is 
     await expect(database.query("update people set kind = 'robot' where id = 'mara'")).rejects.toThrow(/check/);
   } finally {
     await database.close();
-    scene.store = await scene.open();
+    fixture.store = await fixture.open();
   }
 });

@@ -20,7 +20,7 @@ export interface CutEnd {
   file: string;
 }
 
-/** What reading all files of a journal finds. */
+/** The state of a journal after reading all its files. */
 export interface JournalState {
   files: number;
   lines: number;

@@ -22,7 +22,7 @@ interface Lines {
   entries: JournalEntry[];
   /** Numbers of damaged lines, from 1 on. */
   damaged: number[];
-  /** Where the last line that ends in this file ends. */
+  /** The end of the last line that ends in this file. */
   end: number;
   /** A whole entry after that, without the end of its line. */
   tail: JournalEntry | null;

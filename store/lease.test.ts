@@ -3,7 +3,7 @@ import { mkdirSync, mkdtempSync, readFileSync, rmSync, utimesSync, writeFileSync
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
-import { migrations, NOW, storeScene } from "../tests/storeScene.ts";
+import { migrations, NOW, storeFixture } from "../tests/storeFixture.ts";
 import { takeFolder } from "./lease.ts";
 import { FolderInUse, lockFolder } from "./lock.ts";
 import { PlanStore } from "./planStore.ts";
@@ -49,7 +49,7 @@ test("the lease of a process of this machine that is gone is free at once", asyn
   expect(Date.now() - start).toBeLessThan(30_000);
 });
 
-test("a damaged lock is named where somebody has the lease", async () => {
+test("a damaged lock is named where a person has the lease", async () => {
   await other();
   writeFileSync(join(folder, "lock"), '{"pid": 12');
   await whileRenewed(() =>
@@ -72,16 +72,16 @@ test("an owner is notified when another process takes its lease", async () => {
   await giveBack();
 });
 
-const scene = storeScene();
+const fixture = storeFixture();
 
 test("a damaged version file and a folder that is none are named, with the way out", async () => {
-  await scene.store.close();
-  const path = join(scene.folder, "version.json");
+  await fixture.store.close();
+  const path = join(fixture.folder, "version.json");
   writeFileSync(path, "{");
-  await expect(scene.open()).rejects.toThrow(/The file .*version\.json is damaged\. Put it back from a backup/);
+  await expect(fixture.open()).rejects.toThrow(/The file .*version\.json is damaged\. Restore it from a backup/);
   await expect(PlanStore.open(join(path, "inside"), migrations)).rejects.toThrow(
     /The data folder .*inside cannot be written .*Give this user the right to write there/,
   );
   rmSync(path);
-  scene.store = await scene.open();
+  fixture.store = await fixture.open();
 });

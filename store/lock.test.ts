@@ -1,11 +1,11 @@
-// One process owns a data folder, whatever has become of the one before.
+// One process owns a data folder, everything that has become of the one before.
 
 import { spawn } from "node:child_process";
 import { existsSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from "node:fs";
 import { hostname, tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterEach, beforeEach, expect, test } from "vitest";
-import { NOW } from "../tests/storeScene.ts";
+import { NOW } from "../tests/storeFixture.ts";
 import { dataFolder } from "./files.ts";
 import { FolderInUse, lockFolder } from "./lock.ts";
 
@@ -30,19 +30,19 @@ test("a lock whose process is gone is taken over, and given back in the end", ()
   expect(existsSync(lock)).toBe(false);
 });
 
-test("a lock from before the machine was started anew is nobody's, though its number is that of a living process", () => {
+test("a lock from before the machine was started again is nobody's, though its number is that of a living process", () => {
   writeFileSync(lock, JSON.stringify({ ...holder, pid: process.ppid, begun: "", boot: "another start" }));
   lockFolder(folder, NOW)();
   writeFileSync(lock, JSON.stringify({ ...holder, pid: process.ppid, begun: "" }));
   expect(() => lockFolder(folder, NOW)).toThrow(FolderInUse);
 });
 
-test("a lock of another host is taken over only when told so, and the message says how", () => {
+test("a lock of another host is taken over only on request, and the message says how", () => {
   const theirs = JSON.stringify({ ...holder, host: "former-name" });
   writeFileSync(lock, theirs);
   expect(() => lockFolder(folder, NOW, false)).toThrow(/by process \d+ on former-name.*start once with ROSTER_TAKE_OVER=1/);
   const giveBack = lockFolder(folder, NOW, true);
-  // Whoever takes it over in turn has it, and keeps it.
+  // The person who takes it over in turn has it, and keeps it.
   writeFileSync(lock, theirs);
   giveBack();
   expect(readFileSync(lock, "utf8")).toBe(theirs);

@@ -7,12 +7,12 @@ import { isObject } from "../core/plan/isObject.ts";
 
 interface Holder {
   pid: number;
-  /** When the process began, as the system tells it, so that a reused number is not taken for the holder. */
+  /** When the process began, as the system reports it, so that a reused number is not taken for the holder. */
   begun: string;
-  /** The machine's start: after another one, no process of before is alive. Empty where the system does not tell. */
+  /** The machine's start: after another one, no process of before is alive. Empty where the system does not report. */
   boot: string;
   host: string;
-  /** The process numbers that it shares, as Linux calls them: those of two containers differ. Empty where the system does not tell. */
+  /** The process numbers that it shares, as Linux calls them: those of two containers differ. Empty where the system does not report. */
   space?: string;
   since: string;
 }
@@ -87,7 +87,7 @@ function create(path: string, holder: Holder): boolean {
   }
 }
 
-/** A lock that somebody has taken over is theirs. */
+/** A lock that a person has taken over is theirs. */
 function giveBack(path: string, own: Holder): void {
   if (read(path) === JSON.stringify(own)) rmSync(path, { force: true });
 }
@@ -109,7 +109,7 @@ function parse(text: string): Holder | null {
   }
 }
 
-/** What is known of a holder; "elsewhere" where that cannot be told from here. */
+/** The state of a lock's holder; "elsewhere" if it cannot be determined from here. */
 function stateOf({ pid, begun, boot, host, space }: Holder): "alive" | "gone" | "elsewhere" {
   if (host !== hostname()) return "elsewhere";
   if (boot && boot !== bootId()) return "gone";
@@ -132,7 +132,7 @@ function ownSpace(): string {
   }
 }
 
-/** What Linux calls this start of the machine; empty elsewhere. */
+/** The id of this start of the machine in Linux; empty elsewhere. */
 function bootId(): string {
   return read("/proc/sys/kernel/random/boot_id")?.trim() ?? "";
 }

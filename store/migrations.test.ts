@@ -5,7 +5,7 @@ import { join } from "node:path";
 import { afterAll, beforeAll, expect, inject, test } from "vitest";
 import { checkPlan } from "../core/plan/check.ts";
 import { fernhollow } from "../demo/fernhollow.ts";
-import { migrations } from "../tests/storeScene.ts";
+import { migrations } from "../tests/storeFixture.ts";
 import type { Database } from "./driver.ts";
 import { migrate } from "./migrate.ts";
 import { openPglite } from "./pglite.ts";

@@ -20,7 +20,7 @@ import { readExchangeRates, readSettings } from "./settings.ts";
 import { tables } from "./tables.ts";
 import { readSteps, readTrail, type TrailEntry } from "./trail.ts";
 
-/** What a database holds. */
+/** The contents of a database. */
 export interface Loaded {
   plan: Plan;
   revision: number;
@@ -34,7 +34,7 @@ export interface OpenFolder {
   database: Database;
   journal: Journal;
   loaded: Loaded;
-  /** What was found and mended, in sentences. */
+  /** The findings and repairs, in sentences. */
   said: string[];
 }
 
@@ -84,7 +84,7 @@ async function openBeside(journal: Journal, cut: CutEnd | null, folder: string, 
     if (!copy) await writeCopy(folder, sound.loaded.plan, sound.loaded.revision, opening.now.toISOString());
     return { ...sound, journal, said };
   }
-  const was = opened ? `stood at revision ${opened.loaded.revision}` : "was gone or could not be read";
+  const was = opened ? `was at revision ${opened.loaded.revision}` : "was gone or could not be read";
   const from = copy ? `the copy of revision ${held.copyRevision}` : `its own revision ${held.copyRevision}`;
   const made = await makeAgain(folder, opening, opened, held, journal);
   said.push(`The database ${was}; it was made again from ${from} and the journal up to revision ${held.revision}.`);
@@ -146,7 +146,7 @@ async function nothingToFollow(folder: string, journal: Journal): Promise<string
   const damaged = copies.length === 0 ? "There is no copy of the plan" : `None of its ${copies.length} copies can be read`;
   return (
     `The data folder ${folder} has a journal of ${lines} changes, revisions ${first} to ${last}, but no database that can be read. ${damaged}, ` +
-    "so there is no plan to which these changes belong. Nothing was changed. Put back the folders copies or pglite from a backup, " +
+    "so there is no plan to which these changes belong. Nothing was changed. Restore the folders copies or pglite from a backup, " +
     "or set ROSTER_DATA to another folder to begin a new plan."
   );
 }

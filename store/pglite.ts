@@ -32,7 +32,7 @@ export async function openAsIs(folder: string): Promise<Database> {
   };
 }
 
-/** A copy that was cut off stands beside the folder, never in it. */
+/** A copy that was cut off is next to the folder, never in it. */
 async function copyFresh(folder: string): Promise<void> {
   const there = await readdir(folder).catch(() => []);
   if (there.length > 0 || !existsSync(FRESH)) return;

@@ -1,12 +1,12 @@
-// The plan of one data folder: held in memory beside the database, changed one edit after the other.
+// The plan of one data folder: held in memory next to the database, changed one edit after the other.
 import { chmod } from "node:fs/promises";
 import { join, resolve } from "node:path";
 import { applyChanges, type Change } from "../core/edits/change.ts";
 import { applyEdit, type Edit, faultsAfter } from "../core/edits/edit.ts";
+import { type EditConflict, findEditConflicts } from "../core/edits/editConflicts.ts";
 import { Histories, type NextSteps } from "../core/edits/history.ts";
-import { type OvertakenRow, overtakenRows } from "../core/edits/overtaken.ts";
 import { isInOwnName } from "../core/edits/ownName.ts";
-import { takeBack } from "../core/edits/takeBack.ts";
+import { undoStep } from "../core/edits/undoStep.ts";
 import { CodedError, codeOf, messageOf } from "../core/plan/errors.ts";
 import { type Fault, faultText } from "../core/plan/faults.ts";
 import { listNames } from "../core/plan/lists.ts";
@@ -27,7 +27,7 @@ import { type OnPart, writeChanges } from "./rows.ts";
 import { readEntryAbout, readTrail, readTrailBefore, revisionOfKey, type TrailEntry, writeTrail } from "./trail.ts";
 import { checkVersion, writeVersion } from "./version.ts";
 
-/** What is asked of the store: an edit, or one's own last step taken back or brought again. */
+/** A request to the store: an edit, or an undo or redo of the user's own last step. */
 export type Request =
   | {
       kind: "edit";
@@ -45,32 +45,32 @@ export type Request =
       of?: number;
       /** The key of the edit, in place of its revision. */
       ofKey?: string;
-      /** True to leave what others have changed since, and take back the rest. */
+      /** True to leave what others have changed since, and undo the rest. */
       partly?: boolean;
     };
 
-/** Who asks: the user, and the id that their browser keeps; null for programs, whose steps belong together. */
+/** The maker: the user, and the id that their browser keeps; null for programs, whose steps belong together. */
 export interface Maker {
   actor: string;
-  /** What comments and answers of theirs are signed with; anything where it is left out. */
+  /** The name on the maker's comments and answers; any name if it is left out. */
   name?: string;
   id: string | null;
 }
 
-/** A revision as it is told to everybody. */
-export type ToldEntry = Omit<TrailEntry, "maker" | "key">;
+/** A revision as every window gets it. */
+export type PublicEntry = Omit<TrailEntry, "maker" | "key">;
 
 /** An answered request: the revisions the asker has not seen, its own last; or why it was refused. */
-export type Answer = { revision: number; entries: ToldEntry[] | null; history: NextSteps } & Refusal;
+export type Answer = { revision: number; entries: PublicEntry[] | null; history: NextSteps } & Refusal;
 
-/** What a request comes to, or why it is refused. */
+/** The result of a request, or why it is refused. */
 type Step = { plan: Plan; changes: Change[]; words: string; of: number | null };
 type Refusal = {
   faults: readonly Fault[];
   /** The rows in which it meets what others have done. */
-  overtaken?: readonly OvertakenRow[];
-  /** Of a step that is taken back: how many rows can be, all the same. */
-  canTakeBack?: number;
+  editConflicts?: readonly EditConflict[];
+  /** Of a step that is undone: how many rows can be, all the same. */
+  undoableRows?: number;
 };
 type EditRequest = Extract<Request, { kind: "edit" }>;
 type StepRequest = Exclude<Request, EditRequest>;
@@ -81,11 +81,11 @@ export interface Snapshot {
   history: NextSteps;
 }
 
-/** What tests and benches give in place of the usual. */
+/** The options that tests and benches override. */
 export interface StoreOptions {
   /** Opens the database in a folder of its own; PGlite by default. */
   openDatabase?: (folder: string) => Promise<Database>;
-  /** How many trail entries are kept at hand; older ones are read when they are asked about. */
+  /** Number of trail entries are kept at hand; older ones are read when they are asked about. */
   keptEntries?: number;
   /** Puts what was written to a file on the disk. */
   flush?: Flush;
@@ -93,10 +93,10 @@ export interface StoreOptions {
   roomOf?: (folder: string) => Promise<number>;
 }
 
-/** How many trail entries are kept at hand, for those who are behind. */
+/** Number of trail entries are kept at hand, for those who are behind. */
 const KEPT_ENTRIES = 500;
 
-/** The database writes in pieces of 16 MB, the journal and a copy beside it: with less room nothing is begun. */
+/** The database writes in pieces of 16 MB, the journal and a copy next to it: with less room nothing is begun. */
 const LEAST_ROOM = 96_000_000;
 
 /** Rows of a plan as the database, its log, the journal and two copies hold them, in bytes a row. */
@@ -116,11 +116,11 @@ export class PlanStore {
   readonly #journal: Journal;
   readonly #copies: CopySchedule;
   #queue: Promise<unknown> = Promise.resolve();
-  /** Why nothing is taken any longer. */
+  /** The reason why edits are no longer accepted; null while they are. */
   #closed: string | null = null;
   #closing: Promise<void> | null = null;
   readonly #listeners = new Set<() => void>();
-  /** What was found and mended when the folder was opened, in sentences. */
+  /** The findings and repairs when the folder was opened, in sentences. */
   readonly said: readonly string[];
 
   private constructor(
@@ -162,17 +162,17 @@ export class PlanStore {
     }
   }
 
-  /** The plan as it is now. @param maker Whose steps are told as next to undo. */
+  /** The plan as it is now. @param maker Whose steps are reported as next to undo. */
   snapshot(maker: string | null = null): Snapshot {
     return { plan: this.#plan, revision: this.#revision, history: this.#histories.next(maker) };
   }
 
-  /** What has changed since a revision, in order; null where that is too far back, or the plan was replaced since. */
+  /** The changes since a revision, in order; null if that is too far back, or the plan was replaced since. */
   changesSince(revision: number): Change[] | null {
     return this.#entriesSince(revision)?.flatMap(({ changes }) => changes) ?? null;
   }
 
-  /** What has changed since a revision, as an answer; without entries where the asker has to read the plan anew. */
+  /** The changes since a revision, as an answer; without entries if the client has to read the plan again. */
   since(revision: number, maker: string | null = null): Answer {
     return this.#answer(revision, maker, { faults: [] });
   }
@@ -255,7 +255,7 @@ export class PlanStore {
     return replaced;
   }
 
-  /** The plan as it was at a revision; null where that is not held any longer. */
+  /** The plan as it was at a revision; null where that is no longer held. */
   async planAt(revision: number): Promise<Plan | null> {
     const copy = await newestCopy(this.folder, revision);
     if (!copy) return null;
@@ -320,7 +320,7 @@ export class PlanStore {
       this.#closed = `The disk that holds the plan does not take it (${messageOf(error)}). Nothing more is saved until the server is started again.`;
       throw storeClosed(this.#closed);
     }
-    // Told in a turn of their own: whoever made the change is answered first.
+    // Reported in a turn of their own: the person who made the change is answered first.
     for (const listener of this.#listeners) setImmediate(listener);
   }
 
@@ -345,30 +345,30 @@ export class PlanStore {
     if (!outcome.plan) return { faults: outcome.faults };
     if (name !== undefined && !isInOwnName(outcome.plan, outcome.changes, name))
       return { faults: [{ place: edit.kind, message: faultText.otherName() }] };
-    const overtaken = overtakenRows(since.changes, outcome.changes);
-    if (overtaken.length > 0)
-      return { faults: [{ place: edit.kind, message: faultText.changedMeanwhile(listWords[overtaken[0].list]) }], overtaken };
+    const editConflicts = findEditConflicts(since.changes, outcome.changes);
+    if (editConflicts.length > 0)
+      return { faults: [{ place: edit.kind, message: faultText.changedMeanwhile(listWords[editConflicts[0].list]) }], editConflicts };
     return { plan: outcome.plan, changes: outcome.changes, words: outcome.words, of: null };
   }
 
-  /** One's own step taken back, or brought again, on the plan as it is now; refused where others have changed the same. */
+  /** One's own step undone, or brought again, on the plan as it is now; refused where others have changed the same. */
   async #historyStep({ kind, of, ofKey, partly }: StepRequest, maker: string | null): Promise<Step | Refusal> {
     const wanted = ofKey === undefined ? of : ((await revisionOfKey(this.#database, ofKey)) ?? 0);
     const step = this.#histories.find(maker, kind, wanted);
     if (!step) return { faults: [{ place: kind, message: wanted === undefined ? faultText.nothingTo(kind) : faultText.stepGone(kind) }] };
     const isAbout = (entry: TrailEntry) => entry.revision === step.revision || entry.of === step.revision;
     const made = this.#entries.findLast(isAbout) ?? (await readEntryAbout(this.#database, step.revision));
-    const { changes, overtaken } = takeBack(this.#plan, made?.changes ?? []);
-    if (overtaken.length > 0 && (!partly || changes.length === 0)) {
+    const { changes, editConflicts } = undoStep(this.#plan, made?.changes ?? []);
+    if (editConflicts.length > 0 && (!partly || changes.length === 0)) {
       const rows = new Set(changes.map(({ list, id }) => `${list} ${id}`));
-      return { faults: [{ place: kind, message: faultText.changedSince(kind, step.words) }], overtaken, canTakeBack: rows.size };
+      return { faults: [{ place: kind, message: faultText.changedSince(kind, step.words) }], editConflicts, undoableRows: rows.size };
     }
     const plan = applyChanges(this.#plan, changes);
     const faults = faultsAfter(plan, changes);
     return faults.length > 0 ? { faults } : { plan, changes, words: step.words, of: step.revision };
   }
 
-  /** What has been changed since a revision, but for some edits; what is no longer at hand is read from the database. */
+  /** The changes since a revision, except for some edits; entries that are no longer in memory are read from the database. */
   async #othersSince(revision: number, but: readonly string[]): Promise<{ changes: Change[] } | Refusal> {
     if (revision > this.#revision) return { faults: [{ place: "", message: faultText.madeAhead() }] };
     const isAtHand = revision >= (this.#entries[0]?.revision ?? this.#revision + 1) - 1;
@@ -394,9 +394,9 @@ export class PlanStore {
     this.#copies.consider(this.#plan, entry);
   }
 
-  /** Entries are null where the asker is too far behind, or the plan was replaced: it has to read the plan anew. */
+  /** Entries are null where the asker is too far behind, or the plan was replaced: it has to read the plan again. */
   #answer(base: number, maker: string | null, refusal: Refusal): Answer {
-    const entries = this.#entriesSince(base)?.map(({ maker: _, key: __, ...told }) => told) ?? null;
+    const entries = this.#entriesSince(base)?.map(({ maker: _, key: __, ...reported }) => reported) ?? null;
     return { revision: this.#revision, entries, history: this.#histories.next(maker), ...refusal };
   }
 

@@ -1,4 +1,4 @@
-// The plan as copies and journal hold it, whatever has become of the database; and the database made from it again.
+// The plan as copies and journal hold it, everything that has become of the database; and the database made from it again.
 import { applyChanges, type Change } from "../core/edits/change.ts";
 import { findRow, rowsOf } from "../core/plan/rows.ts";
 import { isSame } from "../core/plan/same.ts";
@@ -83,7 +83,7 @@ export async function fillDatabase(database: Database, { plan, revision }: Base,
     await writeWholePlan(sql, plan, null);
     await withoutLookups(sql, async () => {
       for (const entry of trail) await writeTrail(sql, entry);
-      // The revision is counted on from the plan's, whatever of its trail is there.
+      // The revision is counted on from the plan's, even if its trail is incomplete.
       if (trail.at(-1)?.revision !== revision) await writeTrail(sql, startOfTrail(plan, revision, new Date(0).toISOString()));
     });
   });
@@ -99,7 +99,7 @@ export async function writeWholePlan(sql: Sql, plan: Plan, standing: Plan | null
   });
 }
 
-/** Where the journal cannot be followed to its end: the plan begins after all of it, with a copy of its own. */
+/** If the journal cannot be followed to its end, the plan starts after all of it, with its own copy. */
 export async function beginAfter(folder: string, journal: Journal, { plan, revision }: Base, at: string): Promise<JournalEntry> {
   const next = Math.max(journal.last, revision) + 1;
   const entry = { ...startOfTrail(plan, next, at), copy: await writeCopy(folder, plan, next, at) };

@@ -1,5 +1,5 @@
 // npm run restore: lists the copies of a data folder, or brings the plan back as it was in one of them or at a revision.
-// What stands in the folder before is kept as a copy itself.
+// The former contents of the folder are kept as a copy, too.
 import { join } from "node:path";
 import { messageOf } from "../core/plan/errors.ts";
 import { copyBytes, listCopies } from "./copies.ts";
@@ -18,9 +18,9 @@ export async function restore(folder: string, wanted: string | undefined, now: D
   const store = await PlanStore.open(folder, await readMigrations(join(import.meta.dirname, "migrations")));
   try {
     const plan = await store.planAt(Number(wanted));
-    if (!plan) throw new Error(`The plan at revision ${wanted} is not held any longer.\n\n${await listed(folder)}`);
+    if (!plan) throw new Error(`The plan at revision ${wanted} is no longer kept.\n\n${await listed(folder)}`);
     const { revision } = await store.replace(plan, "restore", now.toISOString());
-    return `"${plan.settings.name}" is as it was at revision ${wanted} again; that is revision ${revision}. What stood there before is kept as revision ${revision - 1}.`;
+    return `"${plan.settings.name}" is restored to revision ${wanted}, as revision ${revision}. The former plan is kept as revision ${revision - 1}.`;
   } finally {
     await store.close();
   }

@@ -40,7 +40,7 @@ async function readChildren(sql: Sql, child: ChildTable): Promise<Map<string, un
   return byParent;
 }
 
-/** Lists that the plan always writes, even when nothing stands in them. */
+/** Lists that the plan always writes, even when nothing is in them. */
 const alwaysThere = new Set(["exceptions", "roleIds", "memberIds", "entries"]);
 
 function attach(table: Table, child: ChildTable, list: Json[], byParent: Map<string, unknown[]>): void {
@@ -63,7 +63,7 @@ export async function withoutLookups(sql: Sql, write: () => Promise<void>): Prom
 /** Hears how much of something is done, from 0 to 1. */
 export type OnPart = (part: number) => void;
 
-/** Writes the lists of a plan that differ from those that stand in the tables in their place.
+/** Writes the lists of a plan that differ from those that are in the tables in their place.
  * @param standing The plan whose rows the tables hold; null where there are none. */
 export async function writeLists(sql: Sql, plan: Plan, standing: Plan | null, onPart?: OnPart): Promise<void> {
   if (!standing) return loadLists(sql, plan, tables, onPart);
@@ -85,7 +85,7 @@ const rowsOf = (plan: Plan, lists: readonly Table[]): number => lists.reduce((co
 
 const namesOf = ({ table, children }: Table): string[] => [table, ...children.map((child) => child.table)];
 
-/** Tables that refer to one another can only be emptied together; the trail stays. */
+/** Tables that refer to each other can only be emptied together; the trail stays. */
 async function emptyTables(sql: Sql): Promise<void> {
   await sql.query(`truncate ${tables.flatMap(namesOf).join(", ")}`);
 }
@@ -105,7 +105,7 @@ async function loadLists(sql: Sql, plan: Plan, lists: readonly Table[], onPart?:
       written += chunk.length;
       if (!onPart) continue;
       onPart(written / all);
-      // Whoever waits hears of it: the database runs in this very thread.
+      // The person who waits hears of it: the database runs in this very thread.
       await new Promise(setImmediate);
     }
   }
@@ -164,7 +164,7 @@ async function writeRun(sql: Sql, run: readonly Change[]): Promise<void> {
   const ids = run.map(({ id }) => id);
   const sort = sortOf(run[0]);
   if (sort === "deleted") return void (await sql.query(`delete from ${table.table} where id = any($1::text[])`, [ids]));
-  // A row that is changed in place keeps its position, whatever is given here.
+  // A row that is changed in place keeps its position, everything that is given here.
   const positions = sort === "changed" ? null : await positionsOf(sql, table, run);
   const rows = run.map(({ after }) => after as Row);
   await sql.query(upsertText(table), [JSON.stringify(rows.map((row) => parentRecord(table, row, positions?.get(row.id) ?? 0)))]);
@@ -174,7 +174,7 @@ async function writeRun(sql: Sql, run: readonly Change[]): Promise<void> {
   }
 }
 
-/** Positions for rows that are added, each before the row it names: those that come to stand before one row that is there
+/** Positions for rows that are added, each before the row it names: those that are placed before one row that is there
  * already share the room before it. */
 async function positionsOf(sql: Sql, table: Table, run: readonly Change[]): Promise<Map<string, number>> {
   const groups = groupsOf(run);
@@ -183,7 +183,7 @@ async function positionsOf(sql: Sql, table: Table, run: readonly Change[]): Prom
   const positions = new Map<string, number>();
   for (const [anchor, ids] of groups) {
     const found = anchor === null ? undefined : room.get(anchor);
-    // A row that is not there any longer has nothing before it: as in memory, what was to stand there goes to the end.
+    // A row that is gone has nothing before it: as in memory, what was to be there goes to the end.
     if (!found) atEnd.push(...ids);
     else {
       const { below, above = below - ids.length - 1 } = found;
@@ -203,7 +203,7 @@ async function positionsOf(sql: Sql, table: Table, run: readonly Change[]): Prom
   return positions;
 }
 
-/** The added rows by the row that is there already and that they come to stand before, in their order; null for the end. */
+/** The added rows by the row that is there already and that they are placed before, in their order; null for the end. */
 function groupsOf(run: readonly Change[]): Map<string | null, string[]> {
   const groups = new Map<string | null, string[]>();
   const anchorOf = new Map<string, string | null>();
@@ -237,7 +237,7 @@ async function roomBefore(
   return new Map(found.map(({ id, below, above }) => [id, { below, ...(above !== null && { above }) }]));
 }
 
-/** There is no number left in between: all rows are numbered anew. */
+/** There is no number left in between: all rows are numbered again. */
 async function renumbered(sql: Sql, table: Table, run: readonly Change[]): Promise<Map<string, number>> {
   await sql.query(
     `update ${table.table} t set position = o.number from (select id, row_number() over (order by position, id) as number from ${table.table}) o where o.id = t.id`,

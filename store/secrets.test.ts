@@ -10,7 +10,7 @@ beforeEach(() => {
 });
 afterEach(() => rmSync(folder, { recursive: true }));
 
-test("a secret is made once, whoever asks first, is the owner's alone, and stays until it is made anew", async () => {
+test("a secret is made once, the person who asks first, is the owner's alone, and stays until it is made again", async () => {
   const own = join(folder, "new");
   const [first, ...others] = await Promise.all(Array.from({ length: 8 }, () => secretOf(own, "token")));
   expect(first).toMatch(/^[\w-]{32}$/);
@@ -22,7 +22,7 @@ test("a secret is made once, whoever asks first, is the owner's alone, and stays
   expect(statSync(join(own, "token")).mode & 0o777).toBe(0o600);
 });
 
-test("each feed has a secret part of its own, which ends when the key is made anew", async () => {
+test("each feed has a secret part of its own, which ends when the key is made again", async () => {
   const mara = await feedSecret(folder, "people/mara");
   expect(mara).toMatch(/^[\w-]{32}$/);
   expect(await feedSecret(folder, "people/mara")).toBe(mara);

@@ -5,7 +5,7 @@ import { dirname, join } from "node:path";
 import { codeOf } from "../core/plan/errors.ts";
 import { flushFolder, makeFolder, writeWhole } from "./files.ts";
 
-/** What changes have to carry, and what addresses of feeds are made from. */
+/** The secrets: the token of changes, and the key of feed addresses. */
 export type SecretName = "token" | "feed-key";
 
 const newSecret = (): string => randomBytes(24).toString("base64url");

@@ -1,7 +1,7 @@
-// How the plan's lists lie in tables: a column for each key of a row's schema, a child table for each nested list that is named here.
+// The tables of the plan's lists: a column for each key of a row's schema, a child table for each nested list that is named here.
 import type * as z from "zod";
-import { keysOf } from "../core/plan/keysOf.ts";
 import type { ListName } from "../core/plan/lists.ts";
+import { objectKeys } from "../core/plan/objectKeys.ts";
 import { changedSchemas, rowSchemas } from "../core/plan/schema.ts";
 import { type Column, columnOf, plainSchema, snakeCase } from "./columns.ts";
 
@@ -24,7 +24,7 @@ export interface Table {
 /** The tables of nested lists, by their key; a nested list of ids also names its column. Other nested lists are JSON. */
 type Nested = Record<string, string | { table: string; idKey: string }>;
 
-/** Whether the hours of an assignment are typed is a value of its own, because a typed list may be empty. */
+/** True if the hours of an assignment are typed: a value of its own, because a typed list may be empty. */
 const IS_CUSTOM: Column = { key: "isCustom", name: "is_custom", type: "boolean" };
 
 /** The tables of the nested lists of every list, parents before the rows that refer to them. */
@@ -60,7 +60,7 @@ const nestedTables: Record<ListName, Nested> = {
 };
 
 /** Every list with an id, parents before the rows that refer to them. */
-export const tables: readonly Table[] = keysOf(nestedTables).map((list) => tableOf(list, nestedTables[list]));
+export const tables: readonly Table[] = objectKeys(nestedTables).map((list) => tableOf(list, nestedTables[list]));
 
 const { id: _, ...settingsKeys } = changedSchemas.settings.shape;
 

@@ -9,7 +9,7 @@ export interface TrailEntry extends TrailStep {
   at: string;
   actor: string;
   changes: Change[];
-  /** What its sender calls it. */
+  /** The name that its sender gave it. */
   key: string | null;
 }
 

@@ -1,28 +1,28 @@
-// Everybody takes back their own steps, never over what others have made since.
+// Everyone undoes their own steps, never over what others have made since.
 
 import { expect, test } from "vitest";
 import type { Edit } from "../core/edits/edit.ts";
-import { NOW, storeScene } from "../tests/storeScene.ts";
+import { NOW, storeFixture } from "../tests/storeFixture.ts";
 import type { Request } from "./planStore.ts";
 
-const scene = storeScene();
+const fixture = storeFixture();
 const NORA = "the-browser-of-nora";
 const LEE = "the-browser-of-lee";
 
 const rename = (id: string, name: string): Edit => ({ kind: "changeTask", id, set: { name } });
-const as = (maker: string, request: Request) => scene.settle(request, undefined, maker);
+const as = (maker: string, request: Request) => fixture.settle(request, undefined, maker);
 const edit = (maker: string, own: Edit) => as(maker, { kind: "edit", edit: own });
-const nameOf = (id: string) => scene.store.snapshot().plan.tasks.find((task) => task.id === id)?.name;
+const nameOf = (id: string) => fixture.store.snapshot().plan.tasks.find((task) => task.id === id)?.name;
 
-test("undo takes back one's own last step, though somebody else has worked since; it is never theirs", async () => {
+test("undo undoes one's own last step, though someone else has worked since; it is never theirs", async () => {
   await edit(NORA, rename("tidepool-cases", "Nora's"));
   await edit(LEE, rename("tidepool-order", "Lee's"));
-  expect(scene.store.snapshot(NORA).history.undo?.revision).toBe(2);
+  expect(fixture.store.snapshot(NORA).history.undo?.revision).toBe(2);
   await as(NORA, { kind: "undo" });
   expect([nameOf("tidepool-cases"), nameOf("tidepool-order")]).toEqual(["Cases and plinths", "Lee's"]);
   expect((await as(NORA, { kind: "undo" })).faults[0].message).toBe("There is nothing to undo.");
   expect((await as(NORA, { kind: "undo", of: 3 })).faults[0].message).toMatch(/not yours/);
-  await scene.reopen();
+  await fixture.reopen();
   await as(NORA, { kind: "redo" });
   await as(LEE, { kind: "undo" });
   expect([nameOf("tidepool-cases"), nameOf("tidepool-order")]).toEqual(["Nora's", "Order materials"]);
@@ -32,11 +32,11 @@ test("cells of one row that others have changed stay theirs; the cell that is on
   await edit(NORA, { kind: "changeTask", id: "tidepool-cases", set: { name: "Nora's", priority: 1 } });
   await edit(LEE, { kind: "changeTask", id: "tidepool-cases", set: { atRisk: true } });
   expect((await as(NORA, { kind: "undo" })).faults).toEqual([]);
-  const task = scene.store.snapshot().plan.tasks.find(({ id }) => id === "tidepool-cases");
+  const task = fixture.store.snapshot().plan.tasks.find(({ id }) => id === "tidepool-cases");
   expect(task).toMatchObject({ name: "Cases and plinths", atRisk: true });
 });
 
-test("where the same cell was changed since it says so, and the other rows can still be taken back", async () => {
+test("where the same cell was changed since it says so, and the other rows can still be undone", async () => {
   const together: Edit = {
     kind: "together",
     words: "rename two tasks",
@@ -47,10 +47,10 @@ test("where the same cell was changed since it says so, and the other rows can s
   };
   await edit(NORA, together);
   await edit(LEE, rename("tidepool-cases", "Lee's cases"));
-  const before = scene.store.snapshot().plan;
+  const before = fixture.store.snapshot().plan;
   const refused = await as(NORA, { kind: "undo" });
-  expect(refused.faults[0].message).toBe("Somebody else has changed the same since, so “rename two tasks” was not undone.");
-  expect(refused.overtaken).toEqual([
+  expect(refused.faults[0].message).toBe("Someone else has changed the same fields since, so “rename two tasks” was not undone.");
+  expect(refused.editConflicts).toEqual([
     {
       list: "tasks",
       id: "tidepool-cases",
@@ -58,16 +58,16 @@ test("where the same cell was changed since it says so, and the other rows can s
       cells: [{ field: "name", saw: "Nora's cases", yours: "Cases and plinths", now: "Lee's cases" }],
     },
   ]);
-  expect(refused.canTakeBack).toBe(1);
-  expect(scene.store.snapshot().plan).toEqual(before);
+  expect(refused.undoableRows).toBe(1);
+  expect(fixture.store.snapshot().plan).toEqual(before);
   expect((await as(NORA, { kind: "undo", of: 2, partly: true })).faults).toEqual([]);
   expect([nameOf("tidepool-cases"), nameOf("tidepool-order")]).toEqual(["Lee's cases", "Order materials"]);
-  // What was taken back comes again: the part that was.
+  // A redo makes again the part that was undone.
   await as(NORA, { kind: "redo" });
   expect([nameOf("tidepool-cases"), nameOf("tidepool-order")]).toEqual(["Lee's cases", "Nora's order"]);
 });
 
-test("a step is named by the key of its edit too, whatever was made after it", async () => {
+test("a step is named by the key of its edit too, no matter what was made after it", async () => {
   await as(NORA, { kind: "edit", key: "key-of-the-first", edit: rename("tidepool-cases", "First") });
   await edit(NORA, rename("tidepool-order", "Second"));
   expect((await as(LEE, { kind: "undo", ofKey: "key-of-the-first" })).faults[0].message).toMatch(/not yours/);
@@ -76,7 +76,7 @@ test("a step is named by the key of its edit too, whatever was made after it", a
   expect((await as(NORA, { kind: "undo", ofKey: "no-such-key" })).faults[0].message).toMatch(/not yours/);
 });
 
-test("a step that is asked for again under its key is taken back once", async () => {
+test("a step that is asked for again under its key is undone once", async () => {
   await edit(NORA, rename("tidepool-cases", "First"));
   await edit(NORA, rename("tidepool-cases", "Second"));
   const request: Request = { kind: "undo", of: 3, key: "undo-the-second" };
@@ -87,13 +87,13 @@ test("a step that is asked for again under its key is taken back once", async ()
 
 test("all steps of the trail can be reached, however many there are", async () => {
   const count = 120;
-  await scene.reopen({ keptEntries: 20, flush: async () => {} });
+  await fixture.reopen({ keptEntries: 20, flush: async () => {} });
   for (let at = 0; at < count; at++) await edit(NORA, rename("tidepool-cases", `Name ${at}`));
-  await scene.reopen({ keptEntries: 20, flush: async () => {} });
+  await fixture.reopen({ keptEntries: 20, flush: async () => {} });
   for (let at = count; at > 0; at--) {
-    expect(scene.store.snapshot(NORA).history.undo?.revision).toBe(at + 1);
-    await scene.store.settle({ kind: "undo" }, { actor: "manager", id: NORA }, scene.store.snapshot().revision, NOW);
+    expect(fixture.store.snapshot(NORA).history.undo?.revision).toBe(at + 1);
+    await fixture.store.settle({ kind: "undo" }, { actor: "manager", id: NORA }, fixture.store.snapshot().revision, NOW);
   }
   expect(nameOf("tidepool-cases")).toBe("Cases and plinths");
-  expect(scene.store.snapshot(NORA).history.undo).toBeNull();
+  expect(fixture.store.snapshot(NORA).history.undo).toBeNull();
 });

@@ -1,4 +1,4 @@
-// Which version wrote a data folder: one that is older than the folder does not touch it.
+// The version that wrote a data folder: an older one does not touch it.
 import { readFile } from "node:fs/promises";
 import { join } from "node:path";
 import { isObject } from "../core/plan/isObject.ts";
@@ -24,9 +24,7 @@ export async function checkVersion(folder: string, migrations: readonly Migratio
   if (text === null) return;
   const tables = tablesOf(text);
   if (tables === null)
-    throw new Error(
-      `The file ${pathOf(folder)} is damaged. Put it back from a backup, or remove it if this version wrote the folder last.`,
-    );
+    throw new Error(`The file ${pathOf(folder)} is damaged. Restore it from a backup, or remove it if this version wrote the folder last.`);
   const known = migrations.at(-1)?.name ?? "";
   if (tables > known) throw new NewerFolder(folder, tables, known);
 }

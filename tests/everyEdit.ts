@@ -1,4 +1,4 @@
-// Random edits of every kind there is, for what has to hold whatever is edited.
+// Random edits of every kind there is, for what has to hold everything that is edited.
 import type { Edit, SingleEdit } from "../core/edits/edit.ts";
 import type { Assignment, Person, Plan, Task, Team } from "../core/plan/schema.ts";
 import { randomFrom } from "../demo/random.ts";
@@ -58,13 +58,13 @@ const kinds: Make[] = [
     enquiry: {
       id: `enquiry-${id}`,
       name: `Enquiry ${id}`,
-      contact: { name: "Somebody", organisation: "Some museum" },
+      contact: { name: "Someone Else", organisation: "Some museum" },
       wishedStart: aDate(random),
       ...(random.below(2) === 0
         ? { templateId: anId(random, templates) }
         : { hours: [{ roleId: random.pick(roles).id, hours: 1 + random.below(90) }] }),
       state: "received",
-      history: [{ at: AT, by: "Somebody", step: "received" }],
+      history: [{ at: AT, by: "Someone Else", step: "received" }],
     },
   }),
   ({ enquiries }, random) => ({ kind: "changeEnquiry", id: anId(random, enquiries), set: { value: random.below(90_000), purpose: null } }),
@@ -98,7 +98,7 @@ const kinds: Make[] = [
       id: `note-${id}`,
       signal: "over x",
       personId: pick(people).id,
-      by: "Somebody",
+      by: "Someone Else",
       at: "2027-02-01T08:00:00Z",
       text: "Please look",
     },
@@ -167,9 +167,9 @@ const kinds: Make[] = [
         kind: "changeNamed",
         list: "skills",
         id: anId(random, skills),
-        set: { name: `Skill ${id} anew`, group: random.pick([null, "Hand"]) },
+        set: { name: `Skill ${id} again`, group: random.pick([null, "Hand"]) },
       },
-      { kind: "changeNamed", list: "clients", id: anId(random, clients), set: { name: `Client ${id} anew` } },
+      { kind: "changeNamed", list: "clients", id: anId(random, clients), set: { name: `Client ${id} again` } },
     ]),
   ({ roles, skills, clients, rateTables }, random) => {
     const [list, rows] = random.pick([

@@ -29,7 +29,7 @@ export function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
       { assignmentId: "nothing", range },
     ],
     loads: [{ ...weeks, ids: [personId, "nobody"] }],
-    takers: [{ assignmentId }, { assignmentId: "nothing" }],
+    recipients: [{ assignmentId }, { assignmentId: "nothing" }],
     ribbon: [{ clock: parseDay("2027-02-01") }],
     today: [{ clock: parseDay("2027-02-01") }],
     evened: [{ lines: [{ edits: [edit] }], window: range }],

@@ -1,4 +1,4 @@
-// Edits as somebody might make them up: those of every kind with ids of other rows, rows twice, and keys that are not theirs.
+// Edits as a person might make them up: those of every kind with ids of other rows, rows twice, and keys that are not theirs.
 import { type Edit, editSchema } from "../core/edits/edit.ts";
 import { listNames } from "../core/plan/lists.ts";
 import type { Plan } from "../core/plan/schema.ts";

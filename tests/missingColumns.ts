@@ -4,7 +4,7 @@ import type { Column } from "../store/columns.ts";
 import { openPglite } from "../store/pglite.ts";
 import { exchangeColumns, settingsColumns, tables } from "../store/tables.ts";
 
-/** What the database in a data folder lacks; nobody else may have it open. */
+/** The columns that the database in a data folder is missing; no other process may have it open. */
 export async function missingColumns(folder: string): Promise<string[]> {
   const database = await openPglite(join(folder, "pglite"));
   const found = await database.query<{ column: string }>(

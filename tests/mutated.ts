@@ -1,4 +1,4 @@
-// Values as a careless or hostile hand might leave them: parts of a sound one taken away, doubled, swapped or replaced.
+// Values as a careless or hostile hand might leave them: parts of a sound one removed, doubled, swapped or replaced.
 import type { randomFrom } from "../demo/random.ts";
 
 type Random = ReturnType<typeof randomFrom>;

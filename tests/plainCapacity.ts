@@ -1,4 +1,4 @@
-// What somebody can work on a date, rule by rule as the specification has them: slow, and the measure of the fast way.
+// A person's minutes on a date, rule by rule as the specification states them: slow, and the oracle of the fast way.
 
 import type { Calendar, Person, Plan } from "../core/plan/schema.ts";
 import { workMinutes } from "../core/plan/units.ts";

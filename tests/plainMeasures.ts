@@ -14,11 +14,11 @@ export interface PlainMeasures {
   cost: number;
   /** Last day of each project, by id. */
   finishes: Map<string, string>;
-  /** Minutes too much by person id and first day of the week. */
+  /** Minutes over capacity by person id and first day of the week. */
   peaks: Map<string, number>;
 }
 
-/** Everything measured from a plan that is worked out anew. */
+/** Everything measured from a plan that is calculated again. */
 export function plainMeasures(plan: Plan): PlainMeasures {
   const model = buildModel(plan);
   const range = { start: parseDay(plan.settings.planStart), stop: parseDay(plan.settings.planEnd) + 1 };
@@ -36,7 +36,7 @@ export function plainMeasures(plan: Plan): PlainMeasures {
   };
 }
 
-/** What a change comes to, in the shape that the command line prints. */
+/** The effect of a change, in the shape that the command line prints. */
 export function plainEffect(before: PlainMeasures, after: PlainMeasures, plan: Plan) {
   const weeks = [...after.peaks].flatMap(([key, minutes]) => {
     const grown = minutes - (before.peaks.get(key) ?? 0);

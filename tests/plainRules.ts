@@ -35,7 +35,7 @@ function askedOtherwise(before: Plan, after: Plan): string[] {
   const [was, is] = [askedByTask(before), askedByTask(after)];
   return [...was]
     .filter(([task, minutes]) => is.get(task) !== minutes)
-    .map(([task, minutes]) => `${task} asked for ${minutes}, now ${is.get(task)}`);
+    .map(([task, minutes]) => `${task} requested ${minutes}, now ${is.get(task)}`);
 }
 
 function askedByTask(plan: Plan): Map<string, number> {
@@ -53,17 +53,17 @@ function askedByTask(plan: Plan): Map<string, number> {
   return asked;
 }
 
-/** Whoever has work now that they did not have is fit for it, as the one who gave it was. */
+/** The person who has work now that they did not have is fit for it, as the one who gave it was. */
 function wrongTakers(before: Plan, after: Plan): string[] {
   const [former, tasks, people] = [byId(before.assignments), byId(after.tasks), byId(after.people)];
   return after.assignments.flatMap((row) => {
     const was = former.get(row.id);
     if (row.personId === undefined || row.personId === was?.personId) return [];
     const task = tasks.get(row.taskId) as Task;
-    const taker = people.get(row.personId) as Person;
-    const givers = before.assignments.filter((own) => own.taskId === row.taskId && (was === undefined || own.id === row.id));
+    const recipient = people.get(row.personId) as Person;
+    const donors = before.assignments.filter((own) => own.taskId === row.taskId && (was === undefined || own.id === row.id));
     const roleId = row.roleId ?? task.roleId;
-    const lacks = (person: Person | undefined) =>
+    const missing = (person: Person | undefined) =>
       person === undefined
         ? []
         : [
@@ -72,8 +72,8 @@ function wrongTakers(before: Plan, after: Plan): string[] {
               .filter(({ skillId, level }) => (person.skills?.find((own) => own.skillId === skillId)?.level ?? 0) < level)
               .map(({ skillId }) => skillId),
           ];
-    const excused = new Set(givers.flatMap(({ personId }) => lacks(byId(before.people).get(personId ?? ""))));
-    return lacks(taker)
+    const excused = new Set(donors.flatMap(({ personId }) => missing(byId(before.people).get(personId ?? ""))));
+    return missing(recipient)
       .filter((own) => !excused.has(own))
       .map((own) => `${row.personId} takes ${row.id} without ${own}`);
   });

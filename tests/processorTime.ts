@@ -1,4 +1,4 @@
-// Notes what each test takes of the processor: beside the browser tests, the time on the clock says little.
+// Notes what each test takes of the processor: next to the browser tests, the time on the clock says little.
 import { beforeEach } from "vitest";
 
 const takenMs = (): number => {

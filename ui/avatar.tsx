@@ -13,7 +13,7 @@ export function Avatar({ name }: { name: string }) {
   );
 }
 
-/** The sign of work that needs somebody. */
+/** The sign of work that needs a person. */
 export function OpenSign({ label }: { label: string }) {
   return (
     <span title={label} className="sign-open">

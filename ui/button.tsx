@@ -7,12 +7,12 @@ const looks = {
   danger: "border border-over/50 text-over hover:bg-over-wash",
 } as const;
 
-/** A button; `look` says how much it stands out. */
+/** A button; `look` says how much it is out. */
 export function Button({ look = "plain", className = "", ...props }: ComponentProps<"button"> & { look?: keyof typeof looks }) {
   return <button type="button" {...props} className={`${buttonLook(look)} ${className}`} />;
 }
 
-/** What a button looks like, for a link that stands among buttons. */
+/** The look of a button, for a link among buttons. */
 export function buttonLook(look: keyof typeof looks = "plain"): string {
   return `inline-flex h-8 items-center justify-center gap-1.5 rounded-card px-3 font-medium whitespace-nowrap transition-colors duration-100 disabled:cursor-not-allowed disabled:opacity-45 ${looks[look]}`;
 }

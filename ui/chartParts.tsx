@@ -1,5 +1,5 @@
 "use client";
-// What every chart has in common: how axes and tooltips look, and what its lines and bars mean.
+// The common parts of charts: axes, tooltips, lines and bars.
 import { hoursText, wholeText } from "./format.ts";
 
 const tick = { fill: "var(--ink-2)", fontSize: 11 };
@@ -26,7 +26,7 @@ export const axisUnit = (unit: string, side: "left" | "right") => ({
   ...tick,
 });
 
-/** What a press on a chart asks for: the period under it, where there is one. */
+/** The period under a click on a chart, if there is one. */
 export function opensAt({ activeTooltipIndex: at }: { activeTooltipIndex?: unknown }, open: (period: number) => void): void {
   if (at !== null && at !== undefined && at !== "") open(Number(at));
 }
@@ -37,7 +37,7 @@ export interface ChartMark {
   as: "bar" | "line" | "dashed";
 }
 
-/** How a line that steps from period to period is drawn. */
+/** The look of a line that steps from period to period. */
 export const stepLine = ({ name, color }: ChartMark) => ({
   name,
   stroke: color,

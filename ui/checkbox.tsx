@@ -10,7 +10,7 @@ interface TickProps {
   disabled?: boolean;
 }
 
-/** A tick without text beside it; `label` is read out. */
+/** A tick without text next to it; `label` is read out. */
 export function Checkbox({ label, checked, onChange, disabled }: TickProps & { label: string }) {
   return <Tick aria-label={label} checked={checked} onChange={onChange} disabled={disabled} />;
 }

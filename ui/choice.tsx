@@ -21,7 +21,7 @@ export interface ChoiceProps<V extends string> {
 const EMPTY = "\u0000";
 
 export function Choice<V extends string>({ value, options, onChange, label, disabled, width, isSmall }: ChoiceProps<V>) {
-  // The list is made once somebody comes near: a form holds many, and most are never opened.
+  // The list is made once a person comes near: a form holds many, and most are never opened.
   const [isNear, setNear] = useState(false);
   const near = () => setNear(true);
   return (

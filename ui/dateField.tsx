@@ -1,5 +1,5 @@
 "use client";
-// A date that is typed or picked: "3 mar", "+5", "mon", "8.2.2027", or a day of the calendar that opens beside it.
+// A date that is typed or picked: "3 mar", "+5", "mon", "8.2.2027", or a day of the calendar that opens next to it.
 import { CalendarDays } from "lucide-react";
 import dynamic from "next/dynamic";
 import { Popover } from "radix-ui";
@@ -12,7 +12,7 @@ import { useToday } from "./today.ts";
 const MonthPicker = dynamic(() => import("./monthPicker.tsx"), { loading: () => <div className="h-[290px] w-[270px]" /> });
 
 export interface DateFieldProps {
-  /** The date in words, "8 Feb 2027"; what is typed and means none stands as it is. */
+  /** The date in words, "8 Feb 2027"; what is typed and means none is as it is. */
   value: string;
   onChange: (text: string) => void;
   label?: string;
@@ -25,7 +25,7 @@ export interface DateFieldProps {
   onKeyDown?: (event: KeyboardEvent<HTMLInputElement>) => void;
 }
 
-/** What is typed stands until the field is left; whoever asks is told at once which day it means. */
+/** Typed text stays until the field is left; the form gets the meant date at once. */
 function useTyped(value: string, onChange: (text: string) => void) {
   const today = useToday();
   const [typed, setTyped] = useState<{ text: string; meant: string } | null>(null);
@@ -64,8 +64,8 @@ export function DateField({ value, onChange, label, placeholder = "No date", wid
         <Popover.Trigger
           tabIndex={-1}
           disabled={props.disabled}
-          aria-label="Pick a day"
-          title="Pick from a calendar"
+          aria-label="Choose a date"
+          title="Choose from a calendar"
           className="date-button"
         >
           <CalendarDays size={14} aria-hidden />

@@ -6,7 +6,7 @@ import { longDay } from "./format.ts";
 
 const typedFormats = ["d MMM yyyy", "d MMMM yyyy", "d.M.yyyy", "d/M/yyyy", "d MMM yy", "d MMMM yy", "d.M.yy", "d/M/yy"];
 
-/** A plan's date as it stands in a field; empty for none. */
+/** A plan's date as it is now in a field; empty for none. */
 export function writeDate(date: string | undefined): string {
   return date === undefined || date === "" ? "" : longDay(parseDay(date));
 }
@@ -29,8 +29,8 @@ const weekdays = ["monday", "tuesday", "wednesday", "thursday", "friday", "satur
 /** A day and a month without a year are looked for from this many days back. */
 const BACK = 90;
 
-/** What a text means on a day: all that `readDate` reads, and "today", "+5" or "-3" days, "mon" for the next Monday, "3 mar"
- * for the next such day, or the last one where that is less than a quarter back. Null where it means none. */
+/** The date that a text means on a day: all that `readDate` reads, and "today", "+5" or "-3" days, "mon" for the next Monday, "3
+ * mar" for the next such day, or the last one if that is less than a quarter back. Null if it means none. */
 export function meantDate(text: string, today: Day): string | null {
   const trimmed = text.trim().toLowerCase();
   if (trimmed === "today") return formatDay(today);
@@ -51,4 +51,4 @@ export function isDateText(text: string): boolean {
   return text.trim() === "" || readDate(text) !== null;
 }
 
-export const DATE_HINT = "Write a day such as 8 Feb 2027.";
+export const DATE_HINT = "Enter a date such as 8 Feb 2027.";

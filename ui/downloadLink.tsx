@@ -1,16 +1,16 @@
 "use client";
 // A link to a file that the server may have to write first: that is said while it lasts and can be stopped, and a refusal is
-// told instead of being saved under the file's name.
+// reported instead of being saved under the file's name.
 import type { MouseEvent, ReactNode } from "react";
 import { toast } from "sonner";
 import { saveFile } from "./saveFile.ts";
 
-/** What comes sooner than this is not announced. */
+/** A download that is faster than this is not announced. */
 const SOON_MS = 400;
 
 interface DownloadLinkProps {
   href: string;
-  /** What the file is called if the server does not name it. */
+  /** The file name if the server does not give one. */
   name: string;
   label?: string;
   className?: string;

@@ -7,7 +7,7 @@ import { type DraftOptions, useDraft } from "./useDraft.ts";
 
 type Look = Pick<ComponentProps<typeof TextInput>, "aria-label" | "title" | "placeholder" | "width" | "isSmall" | "isFigure" | "inputMode">;
 
-/** @param says What can be typed here, told where something else is. */
+/** @param says The hint about valid input, shown for anything else. */
 export function DraftInput<T>({ value, write, read, onSave, says, ...look }: DraftOptions<T> & Look & { says: string }) {
   const { props, isSound } = useDraft({ value, write, read, onSave });
   const id = useId();

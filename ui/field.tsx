@@ -49,7 +49,7 @@ export function TextArea(props: Omit<ComponentProps<"textarea">, "className">) {
   return <textarea {...useLabelled()} rows={2} {...props} className="control h-auto! py-1" />;
 }
 
-/** What went wrong with a form as a whole. */
+/** The fault of a form as a whole. */
 export function FormFault({ children }: { children: ReactNode }) {
   return children ? (
     <p role="alert" className="text-small text-over">

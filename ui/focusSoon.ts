@@ -1,4 +1,4 @@
-/** How many frames may pass until what was scrolled to is drawn. */
+/** Number of frames may pass until what was scrolled to is drawn. */
 const MOST_FRAMES = 20;
 
 let latest = 0;
@@ -13,7 +13,7 @@ export function focusSoon(id: string): void {
     if (drawn) drawn.focus();
     else if (frames > 0)
       requestAnimationFrame(() => {
-        // What had the focus may have been scrolled out of the page: then the body has it.
+        // The focused element may have been scrolled out of the page: then the body has the focus.
         const now = document.activeElement;
         if (own === latest && (now === before || now === document.body)) attempt(frames - 1);
       });

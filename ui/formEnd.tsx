@@ -22,7 +22,7 @@ export function FormEnd<F extends FieldValues>({ form, saveText, isNew, children
         {saveText}
       </Button>
       {isDirty && (
-        <Button title="Puts back what is saved" onClick={() => form.discard()}>
+        <Button title="Reverts to the saved values" onClick={() => form.discard()}>
           {isNew ? "Clear" : "Discard changes"}
         </Button>
       )}

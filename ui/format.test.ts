@@ -17,7 +17,7 @@ test("hours have one decimal at most and a true minus", () => {
 test("amounts keep their cents, shares are whole, nothing is a dash", () => {
   expect(moneyText(252_594)).toBe("2,525.94");
   expect(moneyText(-5)).toBe("−0.05");
-  // What may not be seen is no number, and null once it has been sent.
+  // Hidden money is no number, and null once it has been sent.
   expect([moneyText(Number.NaN), moneyText(JSON.parse(JSON.stringify(Number.NaN))), marginText(Number.NaN)]).toEqual(
     Array(3).fill("hidden"),
   );
@@ -48,7 +48,7 @@ test("a column that the window cuts says which days it shows; quarters and years
   expect(periodPhrase({ start: day("2027-02-01"), stop: day("2027-03-01") })).toBe("February 2027");
 });
 
-test("what is missing and what is left over are told with the same figure", () => {
+test("what is missing and what is left over are reported with the same figure", () => {
   for (const minutes of [309, 225, 3, 2, 6, 1_000]) expect(hoursText(-minutes).replace("−", "")).toBe(hoursText(minutes));
   expect(hoursText(309)).toBe("5.2");
 });

@@ -3,7 +3,7 @@ import { format as figureFormat } from "d3-format";
 import { format } from "date-fns";
 import { type Day, dateOf, dayOfDate, isoWeekOf } from "../core/calendar/day.ts";
 import { type Grain, isCut, type PeriodSettings, periodStart, type Range } from "../core/calendar/periods.ts";
-import { isHidden } from "../core/cost/sight.ts";
+import { isHidden } from "../core/cost/redactMoney.ts";
 import { hourTenths } from "../core/plan/units.ts";
 
 // Made once: a board writes hundreds of figures a frame. What the browser has for this takes it 40 ms to begin with, in every
@@ -35,7 +35,7 @@ function tenthsText(tenths: number): string {
 /** Minutes as the number that `hoursText` shows, for sorting and for spreadsheets. */
 export const hoursOf = (minutes: number): number => hourTenths(minutes) / 10;
 
-/** In the place of money that is not for whoever looks. */
+/** In the place of money that is not for the person who looks. */
 const HIDDEN_TEXT = "hidden";
 
 /** Minor units as an amount in whole or exact major units, thousands set apart. */

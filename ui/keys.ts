@@ -1,5 +1,5 @@
 "use client";
-// Keyboard shortcuts of a screen: not while somebody types, nor with a modifier that belongs to the browser.
+// Keyboard shortcuts of a screen: not while a person types, nor with a modifier that belongs to the browser.
 import { useEffect, useRef } from "react";
 
 export type Keys = Record<string, (event: KeyboardEvent) => void>;

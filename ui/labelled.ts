@@ -1,5 +1,5 @@
 "use client";
-// What a field tells the control in it: the id its label names, and the texts that describe it.
+// The labels of the control in a field: the id of its label, and the texts that describe it.
 import { createContext, useContext } from "react";
 
 export interface Labelled {

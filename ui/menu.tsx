@@ -1,5 +1,5 @@
 "use client";
-// A button that opens a small panel below it, and the choice of columns that stands in one.
+// A button that opens a small panel below it, and the choice of columns that is in one.
 import { Popover } from "radix-ui";
 import type { ReactNode } from "react";
 import { Button } from "./button.tsx";

@@ -25,7 +25,7 @@ export default function MonthPicker({ date, today, onPick }: MonthPickerProps) {
       selected={date === null ? undefined : local(date)}
       onSelect={(day) => onPick(day ? dateOf(day) : formatDay(parseDay(shown)))}
       className="month"
-      aria-label="Pick a day"
+      aria-label="Choose a date"
     />
   );
 }

@@ -6,7 +6,7 @@ const people = [
   { id: "rui", name: "Rui Monteverde", side: "Installer" },
 ];
 
-test("options stand under their headings in the order they are given", () => {
+test("options are under their headings in the order they are given", () => {
   const options = [
     none("Nobody"),
     ...kindOptions("Roles", "role", [{ id: "fab", name: "Fabricator" }]),
@@ -21,7 +21,7 @@ test("options stand under their headings in the order they are given", () => {
   expect(kindOf("role:a:b")).toEqual({ kind: "role", id: "a:b" });
 });
 
-test("every typed word is looked for in the name and beside it", () => {
+test("every typed word is looked for in the name and next to it", () => {
   const found = (typed: string) => optionsFound(namedOptions(people), typed).map(({ value }) => value);
   expect(found("")).toEqual(["mara", "rui"]);
   expect(found("fab mara")).toEqual(["mara"]);
@@ -30,8 +30,8 @@ test("every typed word is looked for in the name and beside it", () => {
 });
 
 test("words become options by value", () => {
-  expect(wordOptions({ early: "More early", late: "More late" })).toEqual([
-    { value: "early", text: "More early" },
-    { value: "late", text: "More late" },
+  expect(wordOptions({ early: "More at the start", late: "More at the end" })).toEqual([
+    { value: "early", text: "More at the start" },
+    { value: "late", text: "More at the end" },
   ]);
 });

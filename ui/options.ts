@@ -1,12 +1,12 @@
-// What can be chosen from in a list: values with their texts, and what helps to choose beside them.
-import { keysOf } from "../core/plan/keysOf.ts";
+// The options of a list: values with their texts, and a detail next to each.
+import { objectKeys } from "../core/plan/objectKeys.ts";
 
 export interface Option<V extends string = string> {
   value: V;
   text: string;
   /** On the right, smaller: a role, hours of room. */
   side?: string;
-  /** The heading it stands under; options of one group follow one another. */
+  /** The heading it is under; options of one group follow each other. */
   group?: string;
   /** Levels below the first. */
   depth?: number;
@@ -17,10 +17,10 @@ export const none = (text: string): Option<""> => ({ value: "", text });
 
 /** Words by value, in their order. */
 export function wordOptions<V extends string>(words: Readonly<Record<V, string>>): Option<V>[] {
-  return keysOf(words).map((value) => ({ value, text: words[value] }));
+  return objectKeys(words).map((value) => ({ value, text: words[value] }));
 }
 
-/** Texts that stand for themselves. */
+/** Texts that represent themselves. */
 export const textOptions = <V extends string>(texts: readonly V[]): Option<V>[] => texts.map((text) => ({ value: text, text }));
 
 /** The rows of a list, by id and name. */
@@ -49,7 +49,7 @@ export function optionGroups<V extends string>(options: readonly Option<V>[]): {
   return groups;
 }
 
-/** The options that hold every typed word in their text or beside it. */
+/** The options that hold every typed word in their text or next to it. */
 export function optionsFound<V extends string>(options: readonly Option<V>[], typed: string): Option<V>[] {
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
   return options.filter(({ text, side = "" }) => words.every((word) => `${text} ${side}`.toLowerCase().includes(word)));

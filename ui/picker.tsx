@@ -1,5 +1,5 @@
 "use client";
-// One of many: people, roles, projects, tasks. A list to type in, with what helps to choose beside each name.
+// One of many: people, roles, projects, tasks. A list to type in, with what helps to choose next to each name.
 import { Command } from "cmdk";
 import { ChevronDown } from "lucide-react";
 import { Popover } from "radix-ui";
@@ -79,7 +79,7 @@ function PickerList<V extends string>({ value, options, onTake }: ListProps<V>) 
     <Command shouldFilter={false} label="Choose" defaultValue={keyOf(shown.find((option) => option.value === value))}>
       <Command.Input autoFocus value={typed} onValueChange={setTyped} placeholder="Type to find" className="control options-search" />
       <Command.List className="options-long">
-        {shown.length === 0 && <p className="px-2 py-2 text-ink-2">Nothing is called that.</p>}
+        {shown.length === 0 && <p className="px-2 py-2 text-ink-2">No results.</p>}
         {optionGroups(shown).map(({ group, options: own }) => (
           <Command.Group key={group} heading={group === "" ? undefined : <span className="options-heading">{group}</span>}>
             {own.map((option) => (
@@ -97,12 +97,12 @@ function PickerList<V extends string>({ value, options, onTake }: ListProps<V>) 
           </Command.Group>
         ))}
         {found.length > shown.length && (
-          <p className="px-2 py-1.5 text-side">{found.length - shown.length} more: type to narrow them down.</p>
+          <p className="px-2 py-1.5 text-side">{found.length - shown.length} more: type to narrow the list.</p>
         )}
       </Command.List>
     </Command>
   );
 }
 
-/** The same id may stand in several groups. */
+/** The same id may be in several groups. */
 const keyOf = (option: Option | undefined) => (option ? `${option.group ?? ""} ${option.value}`.toLowerCase() : "");

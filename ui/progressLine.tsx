@@ -1,4 +1,4 @@
-// How far something that takes its time is, in words and as a line.
+// The progress of a long task, in words and as a line.
 
 /** @param part From 0 to 1; null where that is not known. */
 export function ProgressLine({ children, part }: { children: string; part: number | null }) {

@@ -4,7 +4,7 @@ import type { ChartMark } from "./chartParts.tsx";
 import { saveFile } from "./saveFile.ts";
 
 const SVG = "http://www.w3.org/2000/svg";
-/** What is taken over from the styles of the page, which a file does not have. */
+/** Styles copied from the page, which a file does not have. */
 const taken = ["fill", "stroke", "stroke-width", "stroke-dasharray", "font-size", "font-weight", "opacity"] as const;
 const FONT = "Instrument Sans Variable, Helvetica, Arial, sans-serif";
 const [PAD, HEAD, FOOT] = [24, 56, 40];
@@ -29,12 +29,12 @@ interface ChartFile {
   /** Without its ending. */
   name: string;
   title: string;
-  /** What stands under the title, smaller. */
+  /** The smaller text under the title. */
   side: string;
   marks: readonly ChartMark[];
 }
 
-/** The drawings in an element, each where it stands with its caption, as a whole SVG text. */
+/** The drawings in an element, each where it is with its caption, as a whole SVG text. */
 async function chartText(element: Element, { title, side, marks }: ChartFile): Promise<{ svg: string; width: number; height: number }> {
   const drawn = await drawingsIn(element);
   const box = element.getBoundingClientRect();
@@ -65,7 +65,7 @@ async function chartText(element: Element, { title, side, marks }: ChartFile): P
   return { svg: new XMLSerializer().serializeToString(out), width: whole, height: tall };
 }
 
-/** What each mark stands for, in a line at a height. */
+/** The legend of the marks, in a line at a height. */
 function legend(marks: readonly ChartMark[], styles: CSSStyleDeclaration, y: number): SVGElement[] {
   let x = PAD;
   return marks.flatMap(({ name, color, as }) => {
@@ -88,7 +88,7 @@ function made(tag: string, attributes: Record<string, string | number>, text?: s
   return element;
 }
 
-/** A copy whose looks no longer hang on the page. */
+/** A copy whose looks no longer depend on the page. */
 function withStyles(drawn: SVGElement): SVGElement {
   const copy = drawn.cloneNode(true) as SVGElement;
   const [from, to] = [drawn.querySelectorAll("*"), copy.querySelectorAll("*")];

@@ -6,12 +6,12 @@ import type { ChartMark } from "./chartParts.tsx";
 interface SaveChartLinesProps {
   /** "Chart" or "Charts". */
   what: string;
-  /** What holds the drawing. */
+  /** The element that contains the drawing. */
   chart: RefObject<HTMLDivElement | null>;
   /** The file, without its ending. */
   name: string;
   title: string;
-  /** What stands beside the title. */
+  /** The text next to the title. */
   side: () => string;
   marks: readonly ChartMark[];
   /** Nothing is drawn. */

@@ -3,7 +3,7 @@
 import type { ReactElement } from "react";
 import { saveFile } from "./saveFile.ts";
 
-/** The page as one text; what writes it is only loaded when somebody asks for it. */
+/** The page as one text; what writes it is only loaded when a person asks for it. */
 export async function pageText(page: ReactElement): Promise<string> {
   const { renderToStaticMarkup } = await import("react-dom/server");
   return `<!doctype html>${renderToStaticMarkup(page)}`;

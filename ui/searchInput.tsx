@@ -2,7 +2,7 @@
 import { TextInput } from "./field.tsx";
 
 interface SearchInputProps {
-  /** What is searched, read out: "Search people". */
+  /** The subject of the search, for screen readers: "Search people". */
   label: string;
   placeholder?: string;
   value: string;

@@ -39,7 +39,7 @@ export function Sheet({ title, subtitle, onClose, isLasting = false, children }:
   );
 }
 
-/** Where a sheet is about to stand: nothing beside it moves when it comes. */
+/** The place reserved for a sheet: nothing next to it moves when it comes. */
 export const SheetSpace = () => <div className="sheet" />;
 
 /** A part of the sheet under a small heading, with a line above it. */

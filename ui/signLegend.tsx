@@ -1,5 +1,5 @@
 "use client";
-// What the signs of a screen mean, one press away.
+// The legend of a screen's signs, one click away.
 import { Info } from "lucide-react";
 import { Popover } from "radix-ui";
 import type { ReactNode } from "react";
@@ -14,13 +14,13 @@ export function SignLegend({ signs }: { signs: readonly LegendSign[] }) {
   return (
     <Popover.Root>
       <Popover.Trigger asChild>
-        <IconButton label="What the signs mean">
+        <IconButton label="Legend">
           <Info size={16} />
         </IconButton>
       </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content align="end" sideOffset={6} aria-label="What the signs mean" className="z-50 w-[330px] box-strong p-4 shadow-float">
-          <h2 className="mb-2 font-title text-[17px]">Signs</h2>
+        <Popover.Content align="end" sideOffset={6} aria-label="Legend" className="z-50 w-[330px] box-strong p-4 shadow-float">
+          <h2 className="mb-2 font-title text-[17px]">Legend</h2>
           <ul className="grid grid-cols-[64px_1fr] items-center gap-x-3 gap-y-2 text-[13px]">
             {signs.map(({ sign, text }) => (
               <li key={text} className="contents">

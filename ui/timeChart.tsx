@@ -5,7 +5,7 @@ import type { Day } from "../core/calendar/day.ts";
 import type { Range } from "../core/calendar/periods.ts";
 import { useWidth } from "./useWidth.ts";
 
-/** Where a day stands in a window, in percent of its width. */
+/** The position of a day in a window, in percent of its width. */
 export function percentOf(day: Day, { start, stop }: Range): number {
   return Math.max(0, Math.min(100, ((day - start) / (stop - start)) * 100));
 }

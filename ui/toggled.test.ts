@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { toggledList, toggledSet } from "./toggled.ts";
 
-test("what is in goes out, what is not comes in, and what was given stays as it was", () => {
+test("what is in is exported, what is not is imported, and what was given stays as it was", () => {
   const [set, list] = [new Set(["a", "b"]), ["a", "b"]];
   expect([...toggledSet(set, "a")]).toEqual(["b"]);
   expect([...toggledSet(set, "c")]).toEqual(["a", "b", "c"]);

@@ -1,4 +1,4 @@
-// Ticking and unticking: what is in goes out, what is not comes in.
+// Ticking and unticking: what is in is exported, what is not is imported.
 
 /** A set with one more or one fewer. */
 export function toggledSet<T>(known: ReadonlySet<T>, one: T): ReadonlySet<T> {

@@ -1,5 +1,5 @@
 "use client";
-// Rows that stand below others, folded and unfolded: a data table whose sorting keeps children with their parent.
+// Rows that are below others, folded and unfolded: a data table whose sorting keeps children with their parent.
 import { useMemo } from "react";
 import { TableFrame } from "./table/tableFrame.tsx";
 import type { TableProps } from "./table/tableProps.ts";

@@ -1,4 +1,4 @@
-// A name with what is worth knowing beside it on a second, smaller line.
+// A name with what is worth knowing next to it on a second, smaller line.
 import type { ReactNode } from "react";
 
 export function TwoLines({

@@ -1,6 +1,6 @@
 "use client";
-// What is typed and not saved yet, by the form it is typed in: kept for as long as the browser's tab is open, so that
-// leaving a form by any way, a reload included, loses none of it.
+// Typed values that are not saved yet, by form: kept as long as the browser's tab is open, so that leaving a form in any way, a
+// reload included, loses none of them.
 import { useEffect, useRef, useState } from "react";
 
 const PREFIX = "roster-typed ";

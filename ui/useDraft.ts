@@ -5,13 +5,13 @@ import { type ChangeEvent, type KeyboardEvent, useState } from "react";
 export interface DraftOptions<T> {
   value: T;
   write: (value: T) => string;
-  /** What a text means; null where it means nothing that can be saved. */
+  /** The value of a text; null if it cannot be saved. */
   read: (text: string) => { value: T } | null;
   onSave: (value: T) => void;
 }
 
-/** Properties for an input over a value. A text is saved once, whatever comes after it: leaving the field before the
- * saved value has come back must not save it again, or undo would take back only the second of two equal edits. */
+/** Properties for an input over a value. A text is saved once, no matter what comes after it: leaving the field before the
+ * saved value has come back must not save it again, or undo would undo only the second of two equal edits. */
 export function useDraft<T>({ value, write, read, onSave }: DraftOptions<T>) {
   const shown = write(value);
   const [draft, setDraft] = useState({ shown, text: shown, isTyped: false });

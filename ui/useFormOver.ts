@@ -1,6 +1,6 @@
 "use client";
-// A form over values that others may change while somebody types: what is typed stays, what is not typed follows. Left
-// without saving, by whatever way, it keeps what was typed for the next time it is opened.
+// A form over values that others may change while a person types: what is typed stays, what is not typed follows. Left
+// without saving, in any way, it keeps what was typed for the next time it is opened.
 import { useEffect, useRef } from "react";
 import {
   type DefaultValues,
@@ -19,7 +19,7 @@ export function typedFields(began: FieldValues, now: FieldValues): string[] {
   return Object.keys(now).filter((name) => JSON.stringify(now[name]) !== JSON.stringify(began[name]));
 }
 
-/** Lets a form follow values that have changed, but for the fields in which something is typed. */
+/** Lets a form follow values that have changed, except for the fields in which something is typed. */
 export function follow<F extends FieldValues>(form: Pick<UseFormReturn<F>, "getValues" | "reset" | "setValue">, began: F, next: F): void {
   const now = form.getValues();
   const typed = typedFields(began, now);
@@ -31,7 +31,7 @@ export function follow<F extends FieldValues>(form: Pick<UseFormReturn<F>, "getV
 export type FormOver<F extends FieldValues> = UseFormReturn<F> & {
   /** Puts every field back to what is saved. */
   discard(): void;
-  /** What was typed is saved, in something new: the next form begins empty. */
+  /** Typed values are saved as something new: the next form starts empty. */
   forget(): void;
 };
 
@@ -51,7 +51,7 @@ export function useFormOver<F extends FieldValues>(name: string, values: F, reso
   }, [form, text]);
 
   useEffect(() => {
-    // It is open again: the notice that said so would only stand over its end.
+    // It is open again: the notice that said so would only are over its end.
     toast.dismiss(`kept ${name}`);
     for (const [field, value] of Object.entries(typedIn(name)))
       if (field in began.current) setValue(field as Path<F>, value as PathValue<F, Path<F>>, { shouldDirty: true });
@@ -62,10 +62,10 @@ export function useFormOver<F extends FieldValues>(name: string, values: F, reso
     });
     return () => {
       stop();
-      // What has just been saved is forgotten in the same moment.
+      // Values that have just been saved are forgotten in the same moment.
       setTimeout(() => {
         if (Object.keys(typedIn(name)).length > 0)
-          toast("What you typed is kept, not saved. Open it again to go on.", { id: `kept ${name}` });
+          toast("Your entries are kept but not saved. Open the form again to continue.", { id: `kept ${name}` });
       });
     };
   }, [name, setValue, subscribe]);

@@ -4,7 +4,7 @@
 import { type KeyboardEvent, type MouseEvent, type PointerEvent, type RefObject, useCallback, useEffect, useRef, useState } from "react";
 import { scrollAtEdge } from "./scrollAtEdge.ts";
 
-/** How far something has been dragged, in pixels of what scrolls under it, and where the pointer is. */
+/** The drag so far, in pixels of the scrolled content, and the position of the pointer. */
 export interface Dragged {
   dx: number;
   dy: number;
@@ -19,7 +19,7 @@ export interface DragOptions<T> {
   keyStep?: () => number;
   /** Pixels before a press counts as dragging. */
   threshold?: number;
-  /** What scrolls while something is held at its edge. */
+  /** The element that scrolls while something is held at its edge. */
   scroller?: () => HTMLElement | null;
   onDrag?: (data: T, dragged: Dragged) => void;
   onDrop: (data: T, dragged: Dragged) => void;
@@ -28,7 +28,7 @@ export interface DragOptions<T> {
 
 interface Held<T> {
   data: T;
-  /** Where it was taken, and how far what scrolls had scrolled then. */
+  /** The start of the drag, and the scroll position then. */
   x: number;
   y: number;
   left: number;
@@ -39,8 +39,8 @@ interface Held<T> {
   release: () => void;
 }
 
-/** What is dragged and how far, null while nothing is; and the properties of what can be dragged, by what it stands for.
- * A press that moves nothing is a click. */
+/** The current drag and its distance, null while there is none; and the properties of draggable elements, by value. A press
+ * without a move is a click. */
 export function usePointerDrag<T = void>(options: DragOptions<T>) {
   const latest = useRef(options);
   latest.current = options;
@@ -89,7 +89,7 @@ function handlersOf<T>(data: T, latest: RefObject<DragOptions<T>>, hold: () => H
   };
 }
 
-/** What is held and how far it has gone; taking hold, moving and letting go. */
+/** The held element and its distance; functions to hold, move and drop it. */
 function useHold<T>(latest: RefObject<DragOptions<T>>) {
   const held = useRef<Held<T> | null>(null);
   const wasDragged = useRef(false);

@@ -12,8 +12,8 @@ export const SCREEN_WIDTH = 1114;
 /** Sizes as they were last measured, by place: what opens there next begins with them, and is not drawn twice. */
 const known = new Map<string, { inner: number; outer: Size }>();
 
-/** The inner width of an element in pixels, followed as it changes. @param place Where it stands: one name for all that are
- * as large there. @param first Stands in until one has been measured. */
+/** The inner width of an element in pixels, followed as it changes. @param place Where it is: one name for all that are
+ * as large there. @param first Is in until one has been measured. */
 export function useWidth(element: RefObject<HTMLElement | null>, place: string, first: number): number {
   const [width, setWidth] = useState(() => known.get(place)?.inner ?? first);
   useLayoutEffect(() => {

@@ -1,16 +1,16 @@
 // The vessel of a cell: capacity as a tick on a hairline, load as a fill up to it or past it.
 
-/** Where the tick stands, as a share of the width: the rest is for what runs past it. `signs.css` has it too. */
+/** The position of the tick, as a share of the width: the rest is for load past it. `signs.css` has it, too. */
 export const TICK = 72;
 
 interface VesselFigures {
   capacity: number;
   load: number;
-  /** What of the load is not confirmed: it comes last, as a broken fill. */
+  /** The unconfirmed part of the load: it comes last, as a broken fill. */
   tentative?: number;
 }
 
-/** How long each part of a vessel is, in % of its width: the confirmed load, all of it up to the tick, what runs past. */
+/** The lengths of the parts of a vessel, in % of its width: the confirmed load, all of it up to the tick, the part past it. */
 export function vesselParts({ capacity, load, tentative = 0 }: VesselFigures): { firm: number; fill: number; over: number } {
   if (capacity === 0) return { firm: 0, fill: 0, over: load > 0 ? 100 : 0 };
   const upTo = (minutes: number) => Math.min(1, minutes / capacity) * TICK;

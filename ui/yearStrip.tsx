@@ -17,7 +17,7 @@ export interface StripDay {
 }
 
 const WEEKDAYS = ["M", "T", "W", "T", "F", "S", "S"];
-/** Six weeks hold every month, whatever weekday it begins on. */
+/** Six weeks hold every month, no matter which weekday it begins on. */
 const COLUMNS = 37;
 /** Minutes that fill a cell: ten hours leave head room over a usual day. */
 const FULL = 600;
@@ -71,11 +71,11 @@ export function YearStrip({ label, days, months, sumHead, monthSum, onPick }: Ye
   );
 }
 
-/** The day one points at or stands on, in words. */
+/** The day one points at or is on, in words. */
 function Said({ day }: { day: StripDay | undefined }) {
   return (
     <span aria-live="polite" className="min-h-[18px] min-w-[260px] flex-1 text-ink">
-      {day?.says ?? "Point at a day, or walk to it with the arrow keys."}
+      {day?.says ?? "Point at a day, or use the arrow keys."}
     </span>
   );
 }
@@ -157,7 +157,7 @@ function dayAfter(key: string, day: Day): Day | null {
 
 interface CellProps {
   day: StripDay;
-  /** The first of its month stands under its weekday. */
+  /** The first of its month is under its weekday. */
   isFirst: boolean;
   isTabStop: boolean;
   canPick: boolean;
@@ -206,13 +206,13 @@ const legend: { kind: MarkKind; text: string; sign: string }[] = [
   { kind: "shortDay", text: "short day", sign: "sign-short-day" },
   { kind: "extraDay", text: "extra day", sign: "sign-extra-day" },
   { kind: "approved", text: "time off", sign: "sign-leave h-[5px] w-[14px]" },
-  { kind: "requested", text: "asked for", sign: "sign-leave-asked h-[14px] w-[14px]" },
+  { kind: "requested", text: "requested", sign: "sign-leave-asked h-[14px] w-[14px]" },
   { kind: "declined", text: "declined", sign: "sign-leave-declined h-[7px] w-[14px]" },
   { kind: "overtime", text: "overtime", sign: "sign-overtime" },
   { kind: "notEmployed", text: "not employed", sign: "sign-not-employed h-[14px] w-[14px] border border-line-2" },
 ];
 
-/** Names the signs that stand in the strip. */
+/** Names the signs that are in the strip. */
 function Legend({ days }: { days: readonly StripDay[] }) {
   const kinds = new Set(days.flatMap(({ marks }) => marks.map(({ kind }) => kind)));
   return (

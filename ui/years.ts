@@ -1,4 +1,4 @@
-// Calendar years, as they stand in a URL.
+// Calendar years, as they are now in a URL.
 import { dayOfDate } from "../core/calendar/day.ts";
 import type { Range } from "../core/calendar/periods.ts";
 

@@ -19,7 +19,7 @@ test("a task comes out of its form as it went in", () => {
   expect(newTaskOf(fieldsOf(task))).toEqual(task);
 });
 
-test("always: a task of the plan that is opened and saved as it stands stays as it is", () => {
+test("always: a task of the plan that is opened and saved as it is now stays as it is", () => {
   for (const { id: _, projectId: __, fixedCost: ___, fixedCostAccrual: ____, review: _____, ...task } of fernhollow().tasks) {
     const { effortHours, durationDays, ...others } = newTaskOf(fieldsOf(task));
     const { effortHours: effort, durationDays: days, percentComplete: done, ...own } = task;
@@ -31,7 +31,7 @@ test("always: a task of the plan that is opened and saved as it stands stays as 
   }
 });
 
-test("fields that do not belong to a sizing are taken away", () => {
+test("fields that do not belong to a sizing are removed", () => {
   const fields = {
     ...fieldsOf({ name: "Cases", start: "2027-02-08", finish: "2027-02-12" }),
     sizing: "duration" as const,
@@ -82,7 +82,7 @@ test("bars that overlap lie in lanes of their own; a bar that begins when anothe
   expect(barsHeight([])).toBeGreaterThan(0);
 });
 
-test("a day stands in its column by its share of the period", () => {
+test("a day is in its column by its share of the period", () => {
   const periods = [
     { start: 0, stop: 7 },
     { start: 7, stop: 14 },

@@ -1,4 +1,4 @@
-// What screens say of conflicts, drops, days and weeks.
+// The texts of screens about conflicts, drops, days and weeks.
 import { expect, test } from "vitest";
 import { peopleLoads } from "../core/answers/peopleLoads.ts";
 import { parseDay } from "../core/calendar/day.ts";
@@ -33,21 +33,21 @@ test("a drop says that there is room, or how much is over and when most", () => 
   });
 });
 
-test("a drop says what somebody lacks for the work, and that single days are over where the weeks are not", () => {
+test("a drop says what a person lacks for the work, and that single days are over where the weeks are not", () => {
   const casts = model.plan.assignments.find(({ id, personId }) => personId === "mara" && id.includes("rockpools"));
   const loads = peopleLoads(model, { range, grain: "week", ids: ["ilka"], takes: [casts?.id ?? ""] });
   expect(loads.missing.length).toBeGreaterThan(0);
   expect(
     dropOutcome({ ...loads, state: loads.state.map(() => 0), peakOver: loads.peakOver.map((_, at) => (at === 1 ? 90 : 0)) }).says,
-  ).toBe(`has room for it; single days over by 1.5 h; lacks ${loads.missing.join(" and ")}`);
+  ).toBe(`has room for it; single days over by 1.5 h; missing: ${loads.missing.join(" and ")}`);
   expect(peopleLoads(model, { range, grain: "week", ids: ["rui"], takes: [casts?.id ?? ""] }).missing).toEqual([]);
 });
 
-test("marks of a day are told in words, with their hours and what they are called", () => {
+test("marks of a day are reported in words, with their hours and what they are called", () => {
   expect(markText({ kind: "holiday", name: "Independence Day" })).toBe("Independence Day");
   expect(markText({ kind: "holiday" })).toBe("public holiday");
   expect(markText({ kind: "approved", name: "holiday, Carnival week" })).toBe("time off (Leave, Carnival week)");
-  expect(markText({ kind: "requested", name: "training", hours: 4 })).toBe("time off asked for, 4 h (Training)");
+  expect(markText({ kind: "requested", name: "training", hours: 4 })).toBe("time off requested, 4 h (Training)");
   expect(markText({ kind: "overtime", hours: 2 })).toBe("overtime 2 h");
   expect(dayText(parseDay("2027-02-09"), 480, null, [{ kind: "overtime", hours: 1 }])).toBe("Tue 9 Feb: 8 h · overtime 1 h");
   expect(dayText(parseDay("2027-02-09"), 480, 594, [])).toBe("Tue 9 Feb: 9.9 of 8 h");
@@ -75,12 +75,12 @@ test("hours of a day are above 0 and up to 24, with a comma or a point; empty on
   expect([hoursADay(true).safeParse("").success, hoursADay(false).safeParse("").success]).toEqual([true, false]);
 });
 
-test("a first and a last day are dates in order, and the message stands at the field that is wrong", () => {
+test("a first and a last day are dates in order, and the message is at the field that is wrong", () => {
   const fields = dateRangeFields({});
   expect(fields.safeParse({ from: "1 Mar 2027", to: "5.3.2027" }).success).toBe(true);
   const backwards = fields.safeParse({ from: "5 Mar 2027", to: "1 Mar 2027" });
   expect(backwards.error?.issues.map(({ path, message }) => [path.join("."), message])).toEqual([
-    ["to", "The last day comes on or after the first."],
+    ["to", "The last day must be on or after the first day."],
   ]);
   const unread = fields.safeParse({ from: "30 Feb 2027", to: "1 Mar 2027" });
   expect(unread.error?.issues[0].path).toEqual(["from"]);

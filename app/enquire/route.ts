@@ -1,4 +1,4 @@
-// The public form for enquiries: plain pages, open to anybody while the plan says so, and nothing else of the plan.
+// The public form for enquiries: plain pages, open to anyone while the plan says so, and nothing else of the plan.
 import { waitingEnquiries } from "../../core/answers/enquiries.ts";
 import { hasCode } from "../../core/plan/errors.ts";
 import { findRow } from "../../core/plan/rows.ts";
@@ -32,7 +32,7 @@ export async function POST(request: Request): Promise<Response> {
     sent = new URLSearchParams(await readText(request, MOST_BYTES));
   } catch (error) {
     if (!hasCode(error, "tooLarge")) throw error;
-    return html(413, enquiryRefusedPage("This is too long", "Please say it in fewer words. Nothing was sent."));
+    return html(413, enquiryRefusedPage("This is too long", "Please shorten it. Nothing was sent."));
   }
   const checked = enquiryFields.safeParse(fieldsOf(sent, plan));
   if (!checked.success) {
@@ -48,13 +48,13 @@ export async function POST(request: Request): Promise<Response> {
     return html(200, enquiryThanksPage(plan.settings.name, enquiry.name));
   } catch (error) {
     if (!hasCode(error, "storeClosed")) logFailure(error);
-    return html(503, enquiryRefusedPage("This could not be sent", "Please try again in a minute. Nothing was lost but this page."));
+    return html(503, enquiryRefusedPage("This could not be sent", "Nothing was sent. Please try again in a minute."));
   }
 }
 
 const visitor = { actor: "visitor", name: "Public form", id: null };
 
-/** What was sent, by the names of the fields; what the plan does not offer is left out. */
+/** The fields that were sent, by name; values that the plan does not offer are left out. */
 function fieldsOf(sent: URLSearchParams, { roles, templates }: Plan): EnquiryFields {
   const text = (field: string) => sent.get(field) ?? "";
   return {
@@ -73,7 +73,7 @@ function fieldsOf(sent: URLSearchParams, { roles, templates }: Plan): EnquiryFie
 }
 
 const closed = ({ settings }: Plan): Response =>
-  html(404, enquiryRefusedPage("Not open", `${settings.name} takes no enquiries by this form at the moment.`));
+  html(404, enquiryRefusedPage("Not open", `${settings.name} does not accept enquiries through this form at the moment.`));
 
 const html = (status: number, body: string): Response =>
   new Response(body, { status, headers: { "content-type": "text/html; charset=utf-8", "cache-control": "no-store" } });

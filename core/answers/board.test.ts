@@ -18,8 +18,8 @@ import { boardOf } from "./board.ts";
 import { explainCell } from "./explain.ts";
 import { impactOf } from "./impact.ts";
 import { peopleLoads } from "./peopleLoads.ts";
+import { recipientsOf } from "./recipients.ts";
 import { ribbonOf } from "./ribbon.ts";
-import { takersOf } from "./takers.ts";
 import { trayOf } from "./tray.ts";
 
 const model = buildModel(fernhollow());
@@ -41,7 +41,7 @@ test("the board says of each person what the load report says", () => {
   expect(board.usedPercent).toBe(report.totals.utilizationPercent);
 });
 
-test("a role adds up its people, and the heads add up everybody", () => {
+test("a role adds up its people, and the heads add up everyone", () => {
   const sums = new Map<string, number[]>();
   board.rows.forEach((row, at) => {
     if (row.kind !== "person") return;
@@ -70,7 +70,7 @@ test("an open person's bars add up to their load, period by period", () => {
   expect(sums).toEqual([...board.load.slice(at * count, (at + 1) * count)]);
 });
 
-test("the lines of a cell add up to its capacity and load, for everybody and every week of the horizon", () => {
+test("the lines of a cell add up to its capacity and load, for everyone and every week of the horizon", () => {
   for (const { id } of model.plan.people) {
     for (let start = parseDay("2026-10-05"); start < parseDay("2027-07-05"); start += 7) {
       const cell = explainCell(model, id, { start, stop: start + 7 });
@@ -99,7 +99,7 @@ test("a week with training says so, in words and minutes", () => {
 test("nobody is explained who is not in the plan", () => {
   expect(explainCell(model, "nobody", range)).toBeNull();
   expect(barsOf(model, "nobody", range, [range], countedShares(model, defaultCounting))).toEqual([]);
-  expect(takersOf(model, "nothing")).toBeNull();
+  expect(recipientsOf(model, "nothing")).toBeNull();
 });
 
 test("the ribbon's weeks add up to the report of the whole horizon", () => {
@@ -111,15 +111,15 @@ test("the ribbon's weeks add up to the report of the whole horizon", () => {
 });
 
 test("who could take work: those with the role first, nobody covers more than is needed, not the one who has it", () => {
-  const takers = takersOf(model, "rockpools-mara");
-  expect(takers?.people.some(({ personId }) => personId === "mara")).toBe(false);
-  const hasRole = takers?.people.map((taker) => taker.hasRole) ?? [];
+  const recipients = recipientsOf(model, "rockpools-mara");
+  expect(recipients?.people.some(({ personId }) => personId === "mara")).toBe(false);
+  const hasRole = recipients?.people.map((recipient) => recipient.hasRole) ?? [];
   expect(hasRole.lastIndexOf(true)).toBeLessThan(hasRole.indexOf(false));
-  expect(takers?.people.every(({ cover }) => cover >= 0 && cover <= (takers?.need ?? 0))).toBe(true);
-  expect(takers?.people[0].name).toMatch(/Kaspar|Rui/);
+  expect(recipients?.people.every(({ cover }) => cover >= 0 && cover <= (recipients?.need ?? 0))).toBe(true);
+  expect(recipients?.people[0].name).toMatch(/Kaspar|Rui/);
 });
 
-test("the tray holds what has nobody, no dates, no estimate, and hours before somebody joins", () => {
+test("the tray holds what has nobody, no dates, no estimate, and hours before a person joins", () => {
   const { items: tray, counts } = trayOf(model);
   const tasks = (kind: string) => tray.filter((item) => item.kind === kind).map(({ taskId }) => taskId);
   expect(tasks("noDates")).toEqual(["tidepool-braille", "slowlight-guide"]);
@@ -136,7 +136,7 @@ test("the tray holds what has nobody, no dates, no estimate, and hours before so
 const view = (set: Partial<BoardView>): BoardView => ({ ...usualView, ...set });
 const sumOf = (minutes: ArrayLike<number>) => Array.from(minutes).reduce((sum, own) => sum + own, 0);
 
-test("always: whatever the rows are, they add up to the same load, and the heads to everybody shown", () => {
+test("always: regardless of the rows are, they add up to the same load, and the heads to everyone shown", () => {
   for (const rows of boardRowKinds) {
     const seen = boardOf(model, { ...asked, open: [], view: view({ rows }) });
     expect([...seen.all.load], rows).toEqual([...board.all.load]);
@@ -145,7 +145,7 @@ test("always: whatever the rows are, they add up to the same load, and the heads
       (sum, row, at) => (row.kind === kind ? sum + sumOf(seen.load.slice(at * count, (at + 1) * count)) : sum),
       0,
     );
-    // Somebody in two teams stands under both.
+    // A person in two teams is under both.
     if (rows === "team" || rows === "teams") expect(load, rows).toBeGreaterThanOrEqual(sumOf(board.all.load));
     else expect(load, rows).toBe(sumOf(board.all.load));
     expect(new Set(seen.rows.map(({ key }) => key)).size, rows).toBe(seen.rows.length);
@@ -186,7 +186,7 @@ test("always: only those over, or with room, in some period are left, and the he
   }
 });
 
-test("the pipeline counts when asked, by its probability or in full; the worst stand first", () => {
+test("the pipeline counts when asked, by its probability or in full; the worst are first", () => {
   const all = (pipeline: "none" | "weighted" | "full") => {
     const seen = boardOf(model, { ...asked, open: [], view: view({ rows: "roles", counting: { pencilled: true, pipeline } }) });
     return sumOf(seen.open) + sumOf(seen.all.load);
@@ -218,7 +218,7 @@ test("an accepted overload is shown and leaves the list of troubles, while the l
   expect(board.overMinutes - next.overMinutes).toBe(board.load[at * count + 2] - board.capacity[at * count + 2]);
 });
 
-test("of a load, what is pencilled, asked for or not won yet is told apart, and never more than all of it", () => {
+test("of a load, what is pencilled, asked for or not won yet is kept apart, and never more than all of it", () => {
   const counting = { pencilled: true, pipeline: "full" } as const;
   const shown = boardOf(model, { ...asked, open: [], view: { ...usualView, rows: "none", counting } });
   const shares = countedShares(model, counting);

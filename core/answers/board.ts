@@ -15,8 +15,8 @@ import type { Model } from "../model.ts";
 import { shareOf } from "../plan/units.ts";
 import { usualSettings } from "../plan/usualSettings.ts";
 
-/** What the board shows. Figures of row r in period p stand at index `r × periods.length + p`, in minutes; only the
- * first `filled` rows have figures. */
+/** The figures of the board. Figures of row r in period p are at index `r × periods.length + p`, in minutes; only the first
+ * `filled` rows have figures. */
 export interface Board extends PeriodSums {
   periods: Range[];
   rows: BoardRow[];
@@ -33,19 +33,19 @@ export interface Board extends PeriodSums {
   overCount: Int32Array;
   /** 1 where an overload is accepted. */
   accepted: Uint8Array;
-  /** Number of tasks somebody works on; all 0 unless asked for. */
+  /** Number of tasks a person works on; all 0 unless asked for. */
   tasks: Int32Array;
   /** Sums of all people shown by period. */
   all: PeriodSums & { state: Uint8Array };
   /** Minutes of one full-time equivalent in each period. */
   fullTime: number[];
-  /** How much of the work has somebody, of the projects that the filters leave; and how much of the capacity of the
-   * people shown is used. In hundredths of a percent. */
+  /** The share of the work of the filtered projects that is assigned, and of the capacity of the people shown that is used. In
+   * hundredths of a percent. */
   assignedPercent: number | null;
   usedPercent: number | null;
   /** Between which shares of capacity a load is level, for what is not a cell: the sum of a row. */
   band: LevelBand;
-  /** People who are over in a period that is not accepted, and by how much in all. */
+  /** People who are over in a period that is not accepted, and by how much in total. */
   overPeople: number;
   overMinutes: number;
   /** Assignments of the people whose row is open, by person id. */
@@ -55,13 +55,13 @@ export interface Board extends PeriodSums {
 export interface BoardQuery extends ReportRange {
   /** Ids of people whose assignments are shown. */
   open: readonly string[];
-  /** How many rows get figures; all by default. */
+  /** Number of rows get figures; all by default. */
   limit?: number;
   view?: BoardView;
   countsTasks?: boolean;
 }
 
-/** Reckons the board of a window. */
+/** Calculates the board of a window. */
 export function boardOf(model: Model, { range, grain, open, limit, view = usualView, countsTasks = false }: BoardQuery): Board {
   const load = model.load(view.counting);
   const { shares } = load;

@@ -1,4 +1,4 @@
-// What the rule of an assignment would give, where its hours were typed: the same hours in all, spread over its task again.
+// The hours that the rule of an assignment gives if its hours were typed: the same total, spread over its task again.
 import type { Range } from "../calendar/periods.ts";
 import { applyEdit } from "../edits/edit.ts";
 import { untype } from "../entry/typePeriod.ts";

@@ -1,4 +1,4 @@
-// A calendar's year day by day, with what makes each day so, and who goes by it.
+// A calendar's year day by day, with what makes each day so, and who uses it.
 
 import type { Day } from "../calendar/day.ts";
 import { calendarMark, type DayMark } from "../calendar/dayMarks.ts";
@@ -18,7 +18,7 @@ export interface CalendarDay {
 export interface CalendarYear {
   calendar: Calendar;
   days: CalendarDay[];
-  /** How many people, projects and tasks go by it. */
+  /** How many people, projects and tasks use it. */
   people: number;
   projects: number;
   tasks: number;

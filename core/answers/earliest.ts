@@ -19,7 +19,7 @@ export interface EarliestAnswer {
   weeks: EarliestWeek[];
   /** The first week within the tolerance; null where none is. */
   first: EarliestWeek | null;
-  /** What lacks most in the week before the first, which is why it is not sooner; in the best week where none fits. */
+  /** The largest shortage in the week before the first, which is why it cannot start earlier; in the best week if none fits. */
   binds: { roleName: string; week: Range; minutes: number } | null;
 }
 
@@ -50,7 +50,7 @@ function placeOf(model: Model, of: StartOf): { model: Model; row: number } | nul
   return row === undefined ? null : { model, row };
 }
 
-/** What may bring a start forward, with the name of the role or of the other project. */
+/** The options that bring a start forward, with the name of the role or of the other project. */
 export function soonerAnswer(model: Model, { of, ...limits }: StartLimits & { of: StartOf }): (SoonerWay & HelpNames)[] {
   const found = placeOf(model, of);
   if (!found) return [];

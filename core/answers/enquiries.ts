@@ -1,5 +1,5 @@
 // Enquiries: what has come in and what became of it; and of one what it would ask of the team, cost and bring in, before
-// anybody has decided.
+// anyone has decided.
 import { parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { marginOf, moneyOver } from "../cost/costs.ts";
@@ -15,7 +15,7 @@ import { isOpening } from "../work/work.ts";
 
 export interface EnquiryRow {
   enquiry: Enquiry;
-  /** How large it is: the template's name, or hours in all; neither where nothing says. */
+  /** Its size: the template's name, or total hours; neither if it is not known. */
   templateName: string | null;
   hours: number | null;
   /** When it came in, ISO 8601 in UTC. */
@@ -26,14 +26,14 @@ export interface EnquiryRow {
 }
 
 export interface Enquiries {
-  /** Those that wait first, then by when they came in, the newest first. */
+  /** Enquiries waiting for an answer first, then the most recently received. */
   rows: EnquiryRow[];
   waiting: number;
-  /** Whether the public form is open. */
+  /** True if the public form is open. */
   isFormOpen: boolean;
 }
 
-/** How many enquiries nobody has answered. */
+/** Number of enquiries nobody has answered. */
 export const waitingEnquiries = ({ enquiries }: Plan): number => enquiries.filter(({ state }) => state === "received").length;
 
 export function enquiriesOf({ plan }: Pick<Model, "plan">): Enquiries {
@@ -52,7 +52,7 @@ export function enquiriesOf({ plan }: Pick<Model, "plan">): Enquiries {
   return { rows, waiting: waitingEnquiries(plan), isFormOpen: plan.settings.enquiryForm === true };
 }
 
-/** Who could do what it asks of a role. */
+/** The people who could do the work of a role. */
 export interface EnquiryPeople {
   roleName: string;
   /** The best few with the role, the skills and some room; `cover` in hundredths of a percent of the work. */
@@ -62,8 +62,8 @@ export interface EnquiryPeople {
 export interface EnquiryEffect {
   start: number;
   finish: number;
-  /** Minutes by role: asked for, beyond the role's room beside all other work, and the week that lacks most. */
-  roles: { roleName: string; asked: number; lacking: number; worst: { week: Range; minutes: number } | null }[];
+  /** Minutes by role: asked for, beyond the role's room next to all other work, and the week that lacks most. */
+  roles: { roleName: string; asked: number; short: number; worst: { week: Range; minutes: number } | null }[];
   people: EnquiryPeople[];
   /** Minor units; the share and its goal in hundredths of a percent, and whether it stays below that. */
   money: { revenue: number; cost: number; share: number | null; goal: number | null; isBelow: boolean };
@@ -72,8 +72,8 @@ export interface EnquiryEffect {
 /** People named for a role. */
 const MOST_PEOPLE = 3;
 
-/** What an enquiry would do if it came for certain: of an accepted one its project as it stands, of another one a project as it
- * would be made. Null where there is no such enquiry, or it has been declined. */
+/** The effect of an enquiry if it were certain: of an accepted one its current project, of another one a project made from it.
+ * Null if there is no such enquiry, or it was declined. */
 export function enquiryEffect(model: Model, query: AsProjectQuery & Partial<Pick<Counting, "pipeline">>): EnquiryEffect | null {
   const found = enquiryAsProject(model, query);
   if (!found) return null;

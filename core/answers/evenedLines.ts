@@ -1,4 +1,4 @@
-// What lines of evening out come to when some of them are left out: measured again one after the other.
+// The effect of the selected moves of evening out: measured again one after the other.
 import { Measured, type Measures } from "../balancing/measures.ts";
 import { type NamedEffect, namedEffect } from "../balancing/namedEffect.ts";
 import type { Range } from "../calendar/periods.ts";
@@ -19,7 +19,7 @@ export interface EvenedQuery {
 /** Figures of a plan with what is too much by week, and how evenly people are used. */
 export interface EvenedFigures extends Measures {
   window: number;
-  /** Minutes too much by week of the horizon. */
+  /** Minutes over capacity by week of the horizon. */
   byWeek: number[];
   /** Utilization of people in the window, in hundredths of a percent: of the tenth person of a hundred, the middle one, the
    * ninetieth; null where nobody has capacity. */
@@ -62,8 +62,8 @@ function figuresOf(measured: Measured): EvenedFigures {
 }
 
 function spreadOf({ model, window }: Measured): EvenedFigures["spread"] {
-  const everybody = allRows(model.plan.people);
-  const { capacity, load } = peopleSums(model, model.load(defaultCounting), everybody, [window]);
+  const everyone = allRows(model.plan.people);
+  const { capacity, load } = peopleSums(model, model.load(defaultCounting), everyone, [window]);
   const shares = [...load].flatMap((minutes, person) => shareOf(minutes, capacity[person]) ?? []);
   if (shares.length === 0) return null;
   shares.sort((a, b) => a - b);

@@ -1,4 +1,4 @@
-// How a person's capacity and load of a period come about, line by line; the lines add up to the figures.
+// The explanation of a person's capacity and load in a period, line by line; the lines add up to the figures.
 import { fillCapacity, type Leave, patternOn, weekMinutesOf } from "../calendar/capacity.ts";
 import { type Day, parseDay } from "../calendar/day.ts";
 import { exceptionOn, isEmployedOn } from "../calendar/dayMarks.ts";
@@ -11,7 +11,7 @@ import { firstRoleName } from "../plan/names.ts";
 import { knownRow, rowById } from "../plan/rows.ts";
 import type { Acceptance, Person, TimeOff } from "../plan/schema.ts";
 
-/** One line of capacity in minutes; what takes away is negative. */
+/** One line of capacity in minutes; what removes is negative. */
 export interface CapacityLine {
   kind: "week" | "notEmployed" | "exception" | "timeOff" | "overtime";
   /** Of a week: true where it is the person's own pattern. Else the name or kind of what changes it. */
@@ -43,7 +43,7 @@ export interface CellExplained {
   state: PeriodState;
   /** Days on which load passes capacity, worst first. */
   overDays: { day: Day; over: number; load: number; capacity: number }[];
-  /** Why an overload of these days is left as it is. */
+  /** The reason why an overload of these days is accepted. */
   acceptances: Acceptance[];
 }
 
@@ -138,7 +138,7 @@ export function capacityLines(model: Model, row: number, range: Range): Capacity
   return [...lines, ...leaveLines(model, row, range), ...overtimeLines(model, row, range)];
 }
 
-/** What each approved time off takes, in list order: the difference it makes on top of those before it. */
+/** The hours that each approved time off takes, in list order: the difference on top of those before it. */
 function leaveLines(model: Model, row: number, range: Range): CapacityLine[] {
   const person = model.plan.people[row];
   const offs = (person.timeOff ?? []).filter(({ state }) => state === "approved");

@@ -1,4 +1,4 @@
-// What goes out as events of whole days: a person's assignments, the leave of a team.
+// The events of calendar feeds, in whole days: a person's assignments, the leave of a team.
 
 import { formatDay } from "../calendar/day.ts";
 import { horizonOf } from "../calendar/horizon.ts";
@@ -17,7 +17,7 @@ export interface FeedEvent {
   to: string;
   title: string;
   description?: string;
-  /** Of leave: what it is known by, for when the calendar comes in again. */
+  /** Of leave: what it is known by, for when the calendar is imported again. */
   leave?: { personId: string; id: string; state: string; hoursPerDay?: number };
 }
 
@@ -44,7 +44,7 @@ export function assignmentsFeed(model: Model, personId: string): Feed | null {
   };
 }
 
-/** Approved and requested leave of a team with its sub-teams; of everybody for null; null where there is no such team. */
+/** Approved and requested leave of a team with its sub-teams; of everyone for null; null where there is no such team. */
 export function leaveFeed({ plan }: Model, teamId: string | null): Feed | null {
   const team = teamId === null ? null : findRow(plan.teams, teamId);
   if (team === undefined) return null;
@@ -60,9 +60,9 @@ export function leaveFeed({ plan }: Model, teamId: string | null): Feed | null {
             uid: `leave-${person.id}-${id}@mindful-roster`,
             from,
             to,
-            // What it is for stays between the person and the manager.
+            // The reason for leave stays between the person and the manager.
             leave: { personId: person.id, id, state, ...(hoursPerDay !== undefined && { hoursPerDay }) },
-            title: `${person.name} away${hoursPerDay === undefined ? "" : `, ${hoursPerDay} h a day`}${state === "requested" ? " (asked for)" : ""}`,
+            title: `${person.name} away${hoursPerDay === undefined ? "" : `, ${hoursPerDay} h a day`}${state === "requested" ? " (requested)" : ""}`,
           })),
       ),
   };

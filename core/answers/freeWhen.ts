@@ -1,4 +1,4 @@
-// Who is free when: a role, skills, hours and dates give who could take that now, and from when if nobody can.
+// Availability: the people who have room for a role, skills, hours and dates, and from when if nobody has it now.
 import type { Day } from "../calendar/day.ts";
 import { horizonOf } from "../calendar/horizon.ts";
 import { defaultCounting } from "../load/counting.ts";

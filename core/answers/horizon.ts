@@ -36,9 +36,9 @@ export interface PipelineCase {
 export interface HorizonQuery extends ReportRange {
   cases: readonly PipelineCase[];
   by: ForecastBy;
-  /** Of skills: from which level on somebody counts. */
+  /** Of skills: from which level on a person counts. */
   level: number;
-  /** How pipeline projects without a case count: by their probability unless stated. */
+  /** The counting of pipeline projects without a case: by their probability unless stated. */
   pipeline?: Counting["pipeline"];
 }
 
@@ -64,7 +64,7 @@ export interface PipelineRow {
   value: number;
   start: number;
   finish: number;
-  /** The start that is written down for it. */
+  /** The start that is recorded for it. */
   begins: number;
   /** Minutes in the periods shown, in full. */
   minutes: number;
@@ -81,15 +81,15 @@ export interface HorizonAnswer {
 export function horizonAnswer(model: Model, query: HorizonQuery): HorizonAnswer {
   const shown = asIf(model, query);
   const asked = wholePeriods(shown.plan, query);
-  const told = forecastGroups(shown, query.by, query.level);
-  const { periods, groups, pipeline } = forecastOf(shown, asked, told);
+  const grouped = forecastGroups(shown, query.by, query.level);
+  const { periods, groups, pipeline } = forecastOf(shown, asked, grouped);
   const one = hoursOfOne(shown, periods);
   const rows = groups.map(
     (own, group): HorizonGroup => ({
       ...own,
-      key: told.keys[group],
-      name: told.names[group],
-      people: told.people[group].length,
+      key: grouped.keys[group],
+      name: grouped.names[group],
+      people: grouped.people[group].length,
       peopleShort: own.p80.map((minutes, p) => (one[p] === 0 ? 0 : Math.round((Math.max(0, minutes - own.capacity[p]) * 10) / one[p]))),
     }),
   );
@@ -102,7 +102,7 @@ export function horizonAnswer(model: Model, query: HorizonQuery): HorizonAnswer 
   };
 }
 
-/** The pipeline projects as they are written down, with their dates as they are looked at.
+/** The pipeline projects as they are recorded, with their dates as they are looked at.
  * @param hoursOf Of a project row, in the periods shown. */
 function pipelineRows(model: Model, { schedule }: Model, hoursOf: (row: number) => Iterable<number>): PipelineRow[] {
   const { plan } = model;
@@ -157,10 +157,10 @@ function casesOfAll({ projects }: Plan, cases: readonly PipelineCase[], pipeline
   );
 }
 
-/** What one person can work in each period, on average over everybody who can work at all. */
+/** The average hours of one person in each period, over all people who can work at all. */
 function hoursOfOne(model: Model, periods: readonly Range[]): number[] {
-  const everybody = allRows(model.plan.people);
-  const { capacity } = peopleSums(model, model.load(defaultCounting), everybody, periods);
+  const everyone = allRows(model.plan.people);
+  const { capacity } = peopleSums(model, model.load(defaultCounting), everyone, periods);
   return periods.map((_, p) => {
     let [sum, count] = [0, 0];
     for (let slot = p; slot < capacity.length; slot += periods.length)
@@ -236,7 +236,7 @@ function workLines({ plan, work, placements }: Model, range: Range, isAsked: (ro
   return lines.sort((a, b) => b.minutes - a.minutes);
 }
 
-/** What would help a group that is short over the periods shown, with the pipeline as it is looked at. */
+/** The options for a group that is short over the periods shown, with the pipeline as it is viewed. */
 export function horizonHelps(model: Model, { key, ...query }: HorizonQuery & { key: string }): HorizonHelps {
   const shown = asIf(model, query);
   const asked = wholePeriods(shown.plan, query);
@@ -251,7 +251,7 @@ export function horizonHelp(model: Model, { key, help, ...query }: HorizonQuery 
   return helpMeasured(shown, { key, by: query.by, level: query.level }, wholePeriods(shown.plan, query), help);
 }
 
-/** The edit that a help comes to, for trying it in a sketch; null where it comes to nothing.
+/** The edit that a help results in, for trying it in a sketch; null where it is empty.
  * @param idStem Begins the ids of what is added. */
 export function helpEdit(
   model: Model,

@@ -1,4 +1,4 @@
-// The hours of a project or of a person as a grid: a row an assignment, a column a period, and the room of whoever works.
+// The hours of a project or of a person as a grid: a row an assignment, a column a period, and the room of the person who works.
 
 import { type Day, parseDay } from "../calendar/day.ts";
 import { periodSettingsOf } from "../calendar/horizon.ts";
@@ -13,7 +13,7 @@ import { lookUp } from "../plan/lookUp.ts";
 import { findRow, membersOf, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
 
-/** Whose hours: those of a project, or those of a person. */
+/** The subject of the grid: a project, or a person. */
 export type HoursOf = { projectId: string } | { personId: string };
 
 export interface HoursQuery extends ReportRange {
@@ -28,19 +28,19 @@ export interface HoursRow {
   projectName: string;
   /** Index of the project in the plan, for its hue. */
   projectRow: number;
-  /** Who works; of an opening the role. */
+  /** The person; of an opening the role. */
   who: string;
   personId: string | null;
-  /** Minutes by period, and in all the assignment lasts. */
+  /** Minutes by period, and in total the assignment lasts. */
   minutes: number[];
   total: number;
   /** By period: 1 where the hours were typed. */
   typed: Uint8Array;
-  /** Why nothing can be typed here. */
+  /** The reason why the hours cannot be typed; null if they can. */
   fault: BarFault | null;
 }
 
-/** What somebody can do and has to, by period. */
+/** A person's capacity and load by period. */
 export interface HoursPerson {
   name: string;
   capacity: Int32Array;

@@ -1,4 +1,4 @@
-// What an edit would do to the whole plan: capacity, who goes over, hours that lose their place, finishes that move.
+// The effect of an edit on the whole plan: capacity, new overloads, hours that can no longer be worked, moved finishes.
 import type { Day } from "../calendar/day.ts";
 import { horizonOf, periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";
@@ -12,7 +12,7 @@ import { allRows, rowById } from "../plan/rows.ts";
 import { movesOf } from "../schedule/moves.ts";
 import { updateModel } from "../update.ts";
 
-/** A week in which somebody goes over, or goes over by more. Minutes. */
+/** A week in which a person goes over, or goes over by more. Minutes. */
 export interface OverRise {
   personId: string;
   name: string;
@@ -31,9 +31,9 @@ export interface FinishMove {
 }
 
 export interface Impact {
-  /** Why the edit cannot be made; everything else is empty then. */
+  /** The reasons why the edit cannot be made; everything else is empty then. */
   faults: string[];
-  /** Minutes of the horizon, of everybody. */
+  /** Minutes of the horizon, of everyone. */
   capacity: { before: number; after: number };
   /** People whose capacity changes in some week. */
   people: number;
@@ -46,7 +46,7 @@ export interface Impact {
   /** People whose load falls over the horizon, and by how many minutes; most first. */
   freed: { personId: string; name: string; minutes: number }[];
   unplaced: UnplacedRise[];
-  /** Minutes that had no place and have one now, or are somebody else's. */
+  /** Minutes that had no place and have one now, or are someone else's. */
   placedAgain: number;
   /** Tasks, and after them the projects whose last finish moves. */
   finishes: FinishMove[];
@@ -125,8 +125,8 @@ function compareLoads(
 }
 
 function sumsOf(model: Model, weeks: readonly Range[]): PeriodSums {
-  const everybody = allRows(model.plan.people);
-  return peopleSums(model, model.load(defaultCounting), everybody, weeks);
+  const everyone = allRows(model.plan.people);
+  return peopleSums(model, model.load(defaultCounting), everyone, weeks);
 }
 
 const total = (minutes: Int32Array): number => minutes.reduce((sum, own) => sum + own, 0);

@@ -41,11 +41,11 @@ export interface LeaveRequest {
 export interface Leave {
   range: Range;
   teams: LeaveTeam[];
-  /** Requests without an answer, the earliest first, whatever the range. */
+  /** Requests without an answer, the earliest first, regardless of the range. */
   requests: LeaveRequest[];
 }
 
-/** All leave of a range by team; a person in two teams stands in both. Declined leave is listed and counts as present. */
+/** All leave of a range by team; a person in two teams is in both. Declined leave is listed and counts as present. */
 export function leaveOf({ plan }: Model, range: Range): Leave {
   const people = new Map(plan.people.map((person) => [person.id, person]));
   const inTeams = new Set(plan.teams.flatMap(({ memberIds }) => memberIds));

@@ -47,7 +47,7 @@ describe.each(plans)("%s", (_, plan) => {
       expect(row.weeks.length).toBeGreaterThanOrEqual(1);
       expect(row.teamNames).toEqual(plan.teams.filter(({ memberIds }) => memberIds.includes(row.person.id)).map(({ name }) => name));
     });
-    // What could not be placed of somebody's own counted work.
+    // The unplaced minutes of a person's own counted work.
     const unplaced = new Map(load.assignments.map((own) => [own.id, own.unplaced]));
     for (const { person, unplaced: minutes } of rows) {
       const own = plan.assignments.filter(({ personId, firmness, taskId }) => {
@@ -81,7 +81,7 @@ describe.each(plans)("%s", (_, plan) => {
     }
   });
 
-  test("the ribbon has every week of the horizon once, with everybody in it", () => {
+  test("the ribbon has every week of the horizon once, with everyone in it", () => {
     const horizon = horizonOf(plan);
     const ribbon = ribbonOf(model, parseDay("2027-02-01"));
     const asked = { range: horizon, grain: "week" as const };

@@ -1,4 +1,4 @@
-// Margins: what every project, every client and everybody on a project brings in and costs, over the whole plan.
+// Margins: what every project, every client and everyone on a project brings in and costs, over the whole plan.
 import { horizonOf } from "../calendar/horizon.ts";
 import { marginOf, moneyOver, totalOf } from "../cost/costs.ts";
 import { countedMoney, isCounted } from "../cost/countedMoney.ts";
@@ -100,7 +100,7 @@ export interface MarginPerson {
   share: number | null;
 }
 
-/** What everybody on a project costs and brings in, over the whole plan; most hours first. */
+/** The cost and revenue of everyone on a project, over the whole plan; most hours first. */
 export function marginPeople(model: Model, projectId: string): MarginPerson[] {
   const { plan, work, placements } = model;
   const ledger = ledgerOf(model, { range: horizonOf(plan), grain: "year" });

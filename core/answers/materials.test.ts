@@ -16,7 +16,7 @@ const used = plan.assignments.filter(({ materialId, taskId }) => {
 
 const total = (rows: readonly MaterialRow[], of: (row: MaterialRow) => boolean) => rows.filter(of).reduce((sum, row) => sum + row.total, 0);
 
-test("what is needed of a material is the quantities with their waste, by project and in all, at every grain", () => {
+test("what is needed of a material is the quantities with their waste, by project and in total, at every grain", () => {
   for (const grain of ["day", "week", "month", "quarter", "year"] as const) {
     const { rows, periods } = materialNeeds(model, { pipeline: "full", range, grain });
     for (const { id } of plan.materials) {

@@ -1,4 +1,4 @@
-// What of each material is needed when, by project: what to order, and by which day.
+// The quantity of each material that is needed in each period, by project: how much to order, and by which day.
 import { periodSettingsOf, wholePeriods } from "../calendar/horizon.ts";
 import { periodOfDays, periodsIn, type Range, type ReportRange } from "../calendar/periods.ts";
 import { forAccrualDays, UNITS_DENOMINATOR, unitsOf } from "../cost/material.ts";
@@ -42,7 +42,7 @@ export function materialNeeds(model: Model, asked: ReportRange & { pipeline: Cou
   return { periods, rows };
 }
 
-/** What a material needs, of all projects or of one. */
+/** The need of a material, of all projects or of one. */
 interface Need {
   materialId: string;
   /** −1 for all projects. */
@@ -81,7 +81,7 @@ function needsOf(
   return [...needs.values()];
 }
 
-/** A need as it is shown; null where it comes to nothing. */
+/** A need as it is shown; null where it is empty. */
 function needRow(plan: Plan, { materialId, projectRow, first, exact }: Need): MaterialRow | null {
   const material = findRow(plan.materials, materialId);
   if (!material || exact.every((own) => own === 0n)) return null;

@@ -1,4 +1,4 @@
-// What the plan costs and earns, added up by whatever is asked for; rows and columns add up to the minor unit.
+// The cost and revenue of the plan, grouped by any key; rows and columns add up to the minor unit.
 
 import { horizonOf, wholePeriods } from "../calendar/horizon.ts";
 import type { Range } from "../calendar/periods.ts";
@@ -20,7 +20,7 @@ export interface MoneyRow {
   key: string;
   /** Null where nothing in the plan names it. */
   name: string | null;
-  /** What stands beside the name: a project's code, a task's project. */
+  /** The text next to the name: a project's code, a task's project. */
   side: string;
   /** Row of the project that it is or belongs to, for its colour; −1 for none. */
   projectRow: number;
@@ -39,7 +39,7 @@ export interface Money extends MoneyGaps {
   /** Sums of the columns, and of everything. */
   totals: number[];
   total: number;
-  /** What it is limited to, by name; null where nothing in the plan names it. */
+  /** The filters by name; null if nothing in the plan has that name. */
   places: (MoneyPlace & { name: string | null })[];
   /** Minor units of cost before the first period. */
   before: number;
@@ -80,7 +80,7 @@ export function moneyOf(model: Model, query: MoneyQuery): Money {
   });
   const kept = inOrder(plan, query.by, rows);
   const totals = ledger.periods.map((_, p) => sum(kept.map(({ periods }) => periods[p])));
-  // What lacks a rate does so whatever the window.
+  // Missing rates do not depend on the window.
   const gaps = moneyGaps(
     model.costsOfHorizon(),
     (row) =>
@@ -99,7 +99,7 @@ export function moneyOf(model: Model, query: MoneyQuery): Money {
   };
 }
 
-/** Projects that stand in the table whether they have money or not. */
+/** Projects that are in the table whether they have money or not. */
 function seeds({ plan }: Model, { by, measure, within, pipeline }: MoneyQuery): string[] {
   if (by !== "project") return [];
   return plan.projects.flatMap((project) => {
@@ -110,17 +110,17 @@ function seeds({ plan }: Model, { by, measure, within, pipeline }: MoneyQuery): 
   });
 }
 
-/** What money can be limited to that takes in or leaves out a project as a whole. */
+/** The keys that select or exclude a project as a whole. */
 const ofWholeProjects: ReadonlySet<MoneyBy> = new Set(["project", "client", "category"]);
 
-/** What a project as a whole falls under; null where only its lines do. */
+/** The key of a project as a whole; null if only its lines have one. */
 function keyOfProject(project: Plan["projects"][number], by: MoneyBy): string | null {
   if (by === "project") return project.id;
   if (by === "client") return project.clientId ?? NONE;
   return by === "category" ? (project.category ?? NONE) : null;
 }
 
-/** What each project has cost before a day, all kinds together; null where that day is the first of the plan. */
+/** The cost of each project before a day, all kinds together; null if that day is the first of the plan. */
 function spentBefore(model: Model, start: number): ((project: number) => number) | null {
   const { plan } = model;
   const first = horizonOf(plan).start;
@@ -132,7 +132,7 @@ function spentBefore(model: Model, start: number): ((project: number) => number)
   };
 }
 
-/** What is left of the budgets under each key when the window begins. */
+/** The remaining budgets under each key when the window starts. */
 function budgetsBefore(model: Model, ledger: Ledger, { by, pipeline }: MoneyQuery, start: number): Map<string, number> {
   const spent = spentBefore(model, start);
   const left = new Map<string, number>();
@@ -145,33 +145,33 @@ function budgetsBefore(model: Model, ledger: Ledger, { by, pipeline }: MoneyQuer
   return left;
 }
 
-/** What the projects asked for have cost before, and their budgets against the cost of those that have one; no budget where
- * only a part of a project is asked for. */
+/** The earlier cost of the selected projects, and their budgets against the cost of those that have one; no budget if only a part
+ * of a project is selected. */
 function budgetOf(model: Model, ledger: Ledger, query: MoneyQuery, start: number): Pick<Money, "before" | "budget"> {
   const { kind, within, pipeline } = query;
   if (kind !== "all" || within.some(({ by }) => !ofWholeProjects.has(by))) return { before: 0, budget: null };
   const { projects } = model.plan;
   const spent = spentBefore(model, start);
-  const told: BudgetRun = { budget: 0, before: 0, running: emptyRow(ledger), projects: 0, of: 0 };
+  const reported: BudgetRun = { budget: 0, before: 0, running: emptyRow(ledger), projects: 0, of: 0 };
   let before = 0;
   projects.forEach((project, row) => {
     if (!isCounted(project, pipeline) || within.some(({ by, key }) => keyOfProject(project, by) !== key)) return;
     const own = countedMoney(project, pipeline, spent?.(row) ?? 0);
     before += own;
-    told.of++;
+    reported.of++;
     if (project.budget === undefined) return;
-    told.projects++;
-    told.before += own;
-    told.budget += countedMoney(project, pipeline, minorUnits(project.budget));
+    reported.projects++;
+    reported.before += own;
+    reported.budget += countedMoney(project, pipeline, minorUnits(project.budget));
   });
-  if (told.projects === 0) return { before, budget: null };
+  if (reported.projects === 0) return { before, budget: null };
   for (const { line } of linesOf(model, ledger, { ...query, measure: "cost" }))
     if (projects[line.project].budget !== undefined)
       line.amounts.forEach((amount, period) => {
-        told.running[period] += amount;
+        reported.running[period] += amount;
       });
-  told.running = runningTotal(told.running, told.before);
-  return { before, budget: told };
+  reported.running = runningTotal(reported.running, reported.before);
+  return { before, budget: reported };
 }
 
 /** Turns what is taken in each period, which is negative, into what is left at its end. */
@@ -222,7 +222,7 @@ const lists: Partial<Record<MoneyBy, ListName>> = {
   role: "roles",
 };
 
-/** In plan order; words by the alphabet; what nothing names last. Rows without any money are left out, but for projects. */
+/** In plan order; words by the alphabet; what nothing names last. Rows without any money are left out, except for projects. */
 function inOrder(plan: Plan, by: MoneyBy, rows: readonly MoneyRow[]): MoneyRow[] {
   const list = lists[by];
   const places = list ? rowById(plan[list]) : null;

@@ -9,7 +9,7 @@ import { countedShare } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 
-/** What a line is about, by ids: it holds while rows come and go. */
+/** The subject of a line, by ids: it stays valid while rows come and go. */
 export interface MoneySubject {
   kind: MoneyLine["kind"];
   projectId: string;
@@ -18,7 +18,7 @@ export interface MoneySubject {
   expenseId?: string;
 }
 
-export interface MoneyLineTold {
+export interface MoneyLineDetails {
   subject: MoneySubject;
   projectName: string;
   projectRow: number;
@@ -26,11 +26,11 @@ export interface MoneyLineTold {
   name: string;
   /** The person, team, role or material; the supplier. Null for nobody yet. */
   who: string | null;
-  /** Minor units in the range; of a margin or a budget, cost is taken away. */
+  /** Minor units in the range; of a margin or a budget, cost is removed. */
   amount: number;
   /** Hundredths of a percent by which the amount of a pipeline project is weighted; null where it counts in full. */
   probability: number | null;
-  /** Minor units of the line itself, before it is weighted or taken away. */
+  /** Minor units of the line itself, before it is weighted or removed. */
   whole: number;
 }
 
@@ -42,26 +42,26 @@ export interface MoneyLinesQuery extends MoneyQuery {
 
 export interface MoneyLines {
   /** The largest first. */
-  lines: MoneyLineTold[];
+  lines: MoneyLineDetails[];
   /** Days that they are summed over. */
   range: Range;
   total: number;
 }
 
-/** The lines behind a figure of the table; together they are the figure, or what it takes off a budget. */
+/** The lines behind a figure of the table; together they are the figure, or what it removes a budget. */
 export function moneyLinesOf(model: Model, query: MoneyLinesQuery): MoneyLines {
   const asked = wholePeriods(model.plan, query);
   const ledger = ledgerOf(model, asked);
   const { key, period } = query;
   const amountOf = ({ amounts }: MoneyLine) => (period === null ? amounts.reduce((sum, amount) => sum + amount, 0) : amounts[period]);
   const wholes = query.pipeline === "weighted" ? wholeLines(model, ledger, query) : null;
-  const lines = linesOf(model, ledger, query).flatMap(({ line, sign }): MoneyLineTold[] => {
+  const lines = linesOf(model, ledger, query).flatMap(({ line, sign }): MoneyLineDetails[] => {
     if (key !== null && ledger.keyOf(line, query.by) !== key) return [];
     const own = amountOf(line);
     if (own === 0) return [];
     const share = countedShare(model.plan.projects[line.project], query.pipeline);
     const whole = wholes?.get(lineKey(line)) ?? line;
-    return [{ ...told(model, line), amount: sign * own, probability: share === 10_000 ? null : share, whole: amountOf(whole) }];
+    return [{ ...lineDetails(model, line), amount: sign * own, probability: share === 10_000 ? null : share, whole: amountOf(whole) }];
   });
   lines.sort((a, b) => Math.abs(b.amount) - Math.abs(a.amount));
   const range = period === null ? asked.range : ledger.periods[period];
@@ -75,7 +75,7 @@ function wholeLines(model: Model, ledger: Ledger, query: MoneyQuery): Map<string
   return new Map(linesOf(model, ledger, { ...query, pipeline: "full" }).map(({ line }) => [lineKey(line), line]));
 }
 
-function told(model: Model, line: MoneyLine): Omit<MoneyLineTold, "amount" | "whole" | "probability"> {
+function lineDetails(model: Model, line: MoneyLine): Omit<MoneyLineDetails, "amount" | "whole" | "probability"> {
   const { plan, work } = model;
   const { kind, project, row } = line;
   const { id: projectId, name: projectName } = plan.projects[project];
@@ -96,7 +96,7 @@ function told(model: Model, line: MoneyLine): Omit<MoneyLineTold, "amount" | "wh
   return { ...common, subject, name: task.name, who: who ?? null };
 }
 
-/** Why a line is what it is over a range; null where there is no such line any more. */
+/** The explanation of a line over a range; null if there is no such line any more. */
 export function moneyWhy(model: Model, { subject, range, total }: { subject: MoneySubject; range: Range; total: number }): MoneyWhy | null {
   const project = rowById(model.plan.projects).get(subject.projectId);
   const row = rowOfSubject(model, subject);

@@ -81,7 +81,7 @@ export interface CandidateRow {
   fit: number;
   cost: number;
   isOnProject: boolean;
-  /** What they do not have: a role, or a skill at its level, in words, with the level they do have. */
+  /** The missing role or skill, in words, with the level that the person has. */
   missing: { name: string; level: number | null; has: number }[];
   /** Minutes free in each week of the need. */
   room: number[];
@@ -97,7 +97,7 @@ export interface Candidates {
   need: number[];
   /** The project's margin with the work costed at its role's rate; null without revenue. */
   margin: number | null;
-  /** Those who have all that is asked for. */
+  /** People with everything that is needed. */
   fitting: CandidateRow[];
   /** The nearest of those who miss something. */
   near: CandidateRow[];
@@ -106,7 +106,7 @@ export interface Candidates {
 const MOST_FITTING = 40;
 const MOST_NEAR = 8;
 
-/** Who could take an opening; null where there is none with this id. */
+/** The candidates for an opening; null if there is none with this id. */
 export function candidatesOf(model: Model, openingId: string): Candidates | null {
   const row = openingRow(model, openingId);
   if (row < 0) return null;

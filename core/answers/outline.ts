@@ -37,7 +37,7 @@ export interface OutlineTask {
   dates: { start: Day; finish: Day; isPinned: boolean; driver: TaskDates["driver"]["kind"]; driverName: string | null } | null;
   /** Null for an unscheduled task. */
   slack: { total: number; free: number; isCritical: boolean; lateFinish: Day } | null;
-  /** What it cannot hold, and by how many ticks. */
+  /** The conflicts of its dates, each with its ticks. */
   conflicts: Conflict[];
   /** Share that is done, 0 … 100: its own; of a summary, that of what is below it, weighted by hours. */
   progress: number;
@@ -45,7 +45,7 @@ export interface OutlineTask {
   /** Minutes asked for by its labour and implicit opening; a summary adds up what is below it. */
   asked: number;
   placed: number;
-  /** Of what is asked for, minutes that nobody has. */
+  /** Unassigned minutes of the work that is needed. */
   open: number;
   unplaced: number;
   work: OutlineWork[];
@@ -79,7 +79,7 @@ export interface Outline {
   tasks: OutlineTask[];
   asked: number;
   open: number;
-  /** What the project costs over the whole plan, and what of that belongs to none of its tasks; minor units. */
+  /** The cost of the project over the whole plan, and the part of it that belongs to no task; minor units. */
   cost: OutlineTask["cost"];
   costWithoutTask: OutlineTask["cost"];
   gaps: MoneyGaps;
@@ -152,10 +152,10 @@ function outlineTasks(
 
 const noCost = (): OutlineTask["cost"] => ({ labour: 0, material: 0, fixed: 0, expense: 0 });
 
-/** Where `costsByTask` keeps what belongs to no task. */
+/** The key under which `costsByTask` has the cost without a task. */
 const NO_TASK = -1;
 
-/** What each task of a project costs over the horizon, by its row; tax where it is part of the cost. */
+/** The cost of each task of a project over the horizon, by its row; tax if it is part of the cost. */
 function costsByTask(model: Model, projectId: string): Map<number, OutlineTask["cost"]> {
   const { plan } = model;
   const costs = new Map<number, OutlineTask["cost"]>();

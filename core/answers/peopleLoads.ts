@@ -15,7 +15,7 @@ export interface PeopleLoads extends PeriodSums {
   periods: Range[];
   /** As an index in `periodStates`. */
   state: Uint8Array;
-  /** What of the load is pencilled, asked for, or in the pipeline. */
+  /** The part of the load that is pencilled, requested, or in the pipeline. */
   tentative: Int32Array;
   /** Assignments of those whose bars are asked for, by person id. */
   bars: Record<string, Bar[]>;
@@ -54,11 +54,11 @@ export function peopleLoads(
 }
 
 function missingFor({ plan, work }: Model, person: number, takes: readonly string[]): string[] {
-  const lacks = takes.flatMap((id) => {
+  const missing = takes.flatMap((id) => {
     const row = rowById(plan.assignments).get(id);
     return row === undefined ? [] : missingOf(plan, plan.people[person], plan.tasks[work.task[row]], work.role[row]);
   });
-  return [...new Set(lacks)].map((lack) => {
+  return [...new Set(missing)].map((lack) => {
     const [kind, id] = [lack.slice(0, lack.indexOf(":")), lack.slice(lack.indexOf(":") + 1)];
     return `the ${kind} ${findRow<{ id: string; name: string }>(kind === "role" ? plan.roles : plan.skills, id)?.name ?? id}`;
   });

@@ -18,7 +18,7 @@ export interface DayCell {
   day: Day;
   capacity: number;
   load: number;
-  /** The plain week's minutes, before anything is taken away or added. */
+  /** The plain week's minutes, before anything is removed or added. */
   plain: number;
   marks: DayMark[];
 }
@@ -29,7 +29,7 @@ export interface MonthSums {
   overtime: number;
   load: number;
   state: PeriodState;
-  /** How much capacity would fall if every request were approved. */
+  /** The capacity that would be lost if every request were approved. */
   requested: number;
 }
 

@@ -1,4 +1,4 @@
-// All projects side by side: dates, hours needed and hours with somebody.
+// All projects side by side: dates, hours needed and hours with a person.
 import { type Day, parseDay } from "../calendar/day.ts";
 import { isPipeline } from "../load/counting.ts";
 import type { Model } from "../model.ts";
@@ -24,7 +24,7 @@ export interface PortfolioRow {
   progress: number | null;
 }
 
-/** The plan's projects in plan order. Minutes count pencilled work, whatever the stage. */
+/** The plan's projects in plan order. Minutes count pencilled work, regardless of the stage. */
 export function portfolioOf(model: Model): PortfolioRow[] {
   const { plan, schedule, work, placements } = model;
   const { network } = schedule;

@@ -1,4 +1,4 @@
-// Who works, or what is used, without a rate: by table, so that the gap can be filled where it is.
+// People and materials without a rate, by table, so that each gap can be filled in its table.
 import { costRole, type RateStretch, rateBookOf, stretchOn } from "../cost/rateBook.ts";
 import type { Model } from "../model.ts";
 import { findRow } from "../plan/rows.ts";
@@ -6,7 +6,7 @@ import { findRow } from "../plan/rows.ts";
 export interface RateGap {
   tableId: string;
   tableName: string;
-  /** Whom or what a rate is missing for. */
+  /** The subject of the missing rate. */
   of: { personId?: string; roleId?: string; materialId?: string };
   name: string;
   projects: string[];

@@ -1,4 +1,4 @@
-// What rate tables price, and what works without a rate, against the cost report.
+// The uses of rate tables, and work without a rate, against the cost report.
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
@@ -27,7 +27,7 @@ function plainly(plan: Plan): Plan {
   };
 }
 
-test("a single rate prices all hours that are placed, and comes to what the report says labour costs", () => {
+test("a single rate prices all hours that are placed, and results in what the report says labour costs", () => {
   const model = buildModel(plainly(demo));
   const [table] = model.plan.rateTables.filter(({ kind }) => kind === "cost");
   const uses = rateUses(model, { tableId: table.id }).filter(({ minutes }) => minutes > 0);

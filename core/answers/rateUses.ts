@@ -1,4 +1,4 @@
-// What the rates of a table price: which projects, how many hours, how much.
+// The uses of the rates of a table: projects, hours and amounts.
 import { costRole, type RateSource, type RateStretch, rateBookOf, stretchOn } from "../cost/rateBook.ts";
 import type { Model } from "../model.ts";
 import type { Placements } from "../placing/placements.ts";
@@ -7,7 +7,7 @@ import { findRow } from "../plan/rows.ts";
 import type { Project, RateTable } from "../plan/schema.ts";
 
 export interface RateUse {
-  /** Such as "role designer"; of everybody else "default". */
+  /** Such as "role designer"; of everyone else "default". */
   subject: string;
   projects: string[];
   /** Minutes priced; of a material 0. */
@@ -16,7 +16,7 @@ export interface RateUse {
   amount: number;
 }
 
-/** By whom or what a rate is for, over the whole plan; of projects that are not cancelled. */
+/** The uses by subject of the rate, over the whole plan; of projects that are not cancelled. */
 export function rateUses(model: Model, { tableId }: { tableId: string }): RateUse[] {
   const { plan, work, placements } = model;
   const table = findRow(plan.rateTables, tableId);

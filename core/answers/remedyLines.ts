@@ -1,9 +1,9 @@
-// Remedies as a screen lists them: what each step does, to whose work, what it comes to and who has to agree.
+// Remedies as a screen lists them: what each step does, to whose work, what it results in and who has to agree.
 
 import type { RemedyKind } from "../balancing/kinds.ts";
 import { type NamedEffect, namedEffect } from "../balancing/namedEffect.ts";
+import type { Proposal } from "../balancing/overloadCase.ts";
 import type { Remedy } from "../balancing/remedies.ts";
-import type { Proposal } from "../balancing/scene.ts";
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { EditOf, SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
@@ -16,22 +16,22 @@ export interface RemedyStep {
   kind: RemedyKind;
   taskName: string | null;
   projectName: string | null;
-  takerName: string | null;
+  recipientName: string | null;
   /** The day from which on it holds, and the last. */
   from: Day | null;
   to: Day | null;
   /** Working days that work begins later; of overtime, on how many days it is. */
   days: number | null;
-  /** What was stated and what is: working days that a task lasts, a share of the day, hours given of all. */
+  /** The stated value and the new one: working days of a task, a share of the day, hours reassigned of all. */
   before: number | null;
   after: number | null;
-  /** What the two are of. */
+  /** The unit of both values. */
   unit: "days" | "percent" | "hours" | "hoursPerDay" | null;
   /** Of leave: how a request is answered; null where days are moved. */
   answer: TimeOff["state"] | null;
   /** Of a gift: nobody has it yet; else whose it is. Of overtime, who works it. */
   isOpening: boolean;
-  giverName: string | null;
+  donorName: string | null;
   /** Of work that is opened to a contractor: minutes that are unassigned then. */
   unassigned: number | null;
 }
@@ -42,13 +42,13 @@ export interface RemedyLine {
   edits: SingleEdit[];
   effect: NamedEffect;
   left: number;
-  /** Of what lifts a margin: the margin after it, in hundredths of a percent. */
+  /** Of a remedy for a margin: the margin after it, in hundredths of a percent. */
   marginAfter?: number;
-  /** Whose agreement it needs: leads of the work, and whose days it changes. */
+  /** The people whose approval it needs: leads of the work, and people whose days it changes. */
   agree: string[];
-  /** Who gives work, who receives it, and the tasks it is of. */
-  giverIds: string[];
-  takerIds: string[];
+  /** The people who give and receive work, and its tasks. */
+  donorIds: string[];
+  recipientIds: string[];
   taskIds: string[];
 }
 
@@ -66,13 +66,13 @@ export function remedyLine(
     left,
     ...(marginAfter !== undefined && { marginAfter }),
     agree: [...new Set(steps.flatMap((step) => whoAgrees(plan, step)))],
-    giverIds: [...new Set(steps.flatMap(({ assignmentId }) => findRow(plan.assignments, assignmentId)?.personId ?? []))],
-    takerIds: [...new Set(steps.flatMap(({ takerId }) => takerId ?? []))],
+    donorIds: [...new Set(steps.flatMap(({ assignmentId }) => findRow(plan.assignments, assignmentId)?.personId ?? []))],
+    recipientIds: [...new Set(steps.flatMap(({ recipientId }) => recipientId ?? []))],
     taskIds: [...new Set(steps.flatMap(({ assignmentId }) => findRow(plan.assignments, assignmentId)?.taskId ?? []))],
   };
 }
 
-function stepOf(model: Model, { kind, edits, assignmentId, takerId, taskId }: Proposal): RemedyStep {
+function stepOf(model: Model, { kind, edits, assignmentId, recipientId, taskId }: Proposal): RemedyStep {
   const { plan } = model;
   const assignment = findRow(plan.assignments, assignmentId);
   const task = findRow(plan.tasks, assignment?.taskId ?? taskId);
@@ -80,7 +80,7 @@ function stepOf(model: Model, { kind, edits, assignmentId, takerId, taskId }: Pr
     kind,
     taskName: task?.name ?? null,
     projectName: findRow(plan.projects, task?.projectId)?.name ?? null,
-    takerName: findRow(plan.people, takerId)?.name ?? null,
+    recipientName: findRow(plan.people, recipientId)?.name ?? null,
     from: null,
     to: null,
     days: null,
@@ -89,22 +89,22 @@ function stepOf(model: Model, { kind, edits, assignmentId, takerId, taskId }: Pr
     unit: null,
     answer: null,
     isOpening: kind === "give" && taskId !== undefined && assignment?.personId === undefined && assignment?.teamId === undefined,
-    giverName: findRow(plan.people, assignment?.personId)?.name ?? null,
+    donorName: findRow(plan.people, assignment?.personId)?.name ?? null,
     unassigned: null,
   };
-  Object.assign(step, ...edits.map((edit) => told(plan, edit, assignment, task)));
+  Object.assign(step, ...edits.map((edit) => stepDetails(plan, edit, assignment, task)));
   return kind === "contractor" ? { ...step, unassigned: minutesFrom(model, assignment, step.from) } : step;
 }
 
-/** What an assignment asks for from a day on; all of it where none is stated. */
+/** The minutes of an assignment from a day on; all of them if no day is stated. */
 function minutesFrom({ plan, placements }: Model, assignment: Assignment | undefined, from: Day | null): number {
   const row = rowById(plan.assignments).get(assignment?.id ?? "");
   if (row === undefined) return 0;
   return placements.asked[row] - (from === null ? 0 : placedIn(placements, row, 10_000, Number.NEGATIVE_INFINITY, from));
 }
 
-/** What an edit says of its step. */
-function told(plan: Plan, edit: SingleEdit, assignment: Assignment | undefined, task: Task | undefined): Partial<RemedyStep> {
+/** The description of the step of an edit. */
+function stepDetails(plan: Plan, edit: SingleEdit, assignment: Assignment | undefined, task: Task | undefined): Partial<RemedyStep> {
   switch (edit.kind) {
     case "splitAssignment":
       return { from: parseDay(edit.date) };
@@ -118,9 +118,9 @@ function told(plan: Plan, edit: SingleEdit, assignment: Assignment | undefined, 
       if (edit.set.from) return { from: parseDay(edit.set.from) };
       return edit.set.percent ? { before: assignment.percent ?? 100, after: edit.set.percent, unit: "percent" } : {};
     case "changeTask":
-      return taskTold(edit.set, task);
+      return taskStep(edit.set, task);
     case "changePerson":
-      return overtimeTold(findRow(plan.people, edit.id), edit.set.overtime ?? []);
+      return overtimeStep(findRow(plan.people, edit.id), edit.set.overtime ?? []);
     case "setTimeOff":
       return { from: parseDay(edit.timeOff.from), to: parseDay(edit.timeOff.to) };
     case "answerTimeOff": {
@@ -136,13 +136,13 @@ function told(plan: Plan, edit: SingleEdit, assignment: Assignment | undefined, 
 }
 
 /** The entries of overtime that a person does not have yet, as one: from the first day to the last, the most hours a day. */
-function overtimeTold(person: Person | undefined, overtime: NonNullable<Person["overtime"]>): Partial<RemedyStep> {
+function overtimeStep(person: Person | undefined, overtime: NonNullable<Person["overtime"]>): Partial<RemedyStep> {
   const known = new Set(person?.overtime?.map(({ id }) => id));
   const added = overtime.filter(({ id }) => !known.has(id));
   if (added.length === 0) return {};
   const days = added.map(({ from, to }) => ({ from: parseDay(from), to: parseDay(to) }));
   return {
-    giverName: person?.name ?? null,
+    donorName: person?.name ?? null,
     from: Math.min(...days.map(({ from }) => from)),
     to: Math.max(...days.map(({ to }) => to)),
     days: days.reduce((sum, { from, to }) => sum + to + 1 - from, 0),
@@ -153,7 +153,7 @@ function overtimeTold(person: Person | undefined, overtime: NonNullable<Person["
 
 type TaskSet = EditOf<"changeTask">["set"];
 
-function taskTold(set: TaskSet, task: Task | undefined): Partial<RemedyStep> {
+function taskStep(set: TaskSet, task: Task | undefined): Partial<RemedyStep> {
   if (set.staggerDays !== undefined) return { days: (set.staggerDays ?? 0) - (task?.staggerDays ?? 0) };
   if (set.notBefore) return { from: parseDay(set.notBefore) };
   if (set.durationDays) return { before: task?.durationDays ?? null, after: set.durationDays, unit: "days" };
@@ -161,12 +161,12 @@ function taskTold(set: TaskSet, task: Task | undefined): Partial<RemedyStep> {
   return set.finish ? { to: parseDay(set.finish) } : {};
 }
 
-function whoAgrees(plan: Plan, { kind, edits, assignmentId, takerId, taskId }: Proposal): string[] {
+function whoAgrees(plan: Plan, { kind, edits, assignmentId, recipientId, taskId }: Proposal): string[] {
   const task = findRow(plan.tasks, findRow(plan.assignments, assignmentId)?.taskId ?? taskId);
   const lead = findRow(plan.people, findRow(plan.projects, task?.projectId)?.leadId)?.name;
-  const taker = findRow(plan.people, takerId)?.name;
+  const recipient = findRow(plan.people, recipientId)?.name;
   const own = kind === "overtime" || kind === "timeOff" ? edits.flatMap((edit) => personOf(plan, edit) ?? []) : [];
-  return [lead, taker, ...own].filter((name) => name !== undefined);
+  return [lead, recipient, ...own].filter((name) => name !== undefined);
 }
 
 function personOf(plan: Plan, edit: SingleEdit): string | undefined {

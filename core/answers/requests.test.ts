@@ -39,7 +39,7 @@ const answer = (step: "offered" | "confirmed" | "declined", minute: number, more
 };
 const tidepool = (from: Model) => projectHours(from).find(({ projectId }) => projectId === "tidepool");
 
-test("hours asked for are told apart from open and confirmed ones, and become the person's once confirmed", () => {
+test("hours asked for are kept apart from open and confirmed ones, and become the person's once confirmed", () => {
   const before = tidepool(model);
   const asked = after(ask, model);
   expect(tidepool(asked)).toEqual({ ...before, asked: (before?.asked ?? 0) + 24 * 60 });
@@ -55,14 +55,14 @@ test("hours asked for are told apart from open and confirmed ones, and become th
 
 test("turned down, it needs a reason, and its hours leave the plan; nothing can be answered twice", () => {
   const asked = after(ask, model);
-  expect(applyEdit(asked.plan, answer("declined", 2)).faults[0]?.message).toBe("Say why it is turned down.");
-  expect(applyEdit(asked.plan, answer("confirmed", 2)).faults[0]?.message).toBe("Say who it is.");
+  expect(applyEdit(asked.plan, answer("declined", 2)).faults[0]?.message).toBe("Enter the reason for declining.");
+  expect(applyEdit(asked.plan, answer("confirmed", 2)).faults[0]?.message).toBe("Choose a person.");
   const declined = after(answer("declined", 2, { text: "Not in March." }), asked);
   expect(tidepool(declined)).toEqual(tidepool(model));
   expect(applyEdit(declined.plan, answer("confirmed", 3, { personId: "rui" })).faults[0]?.message).toMatch(/answered already/);
 });
 
-test("work that is taken off the plan leaves its request without it, and deleting the task takes the request along", () => {
+test("work that is removed the plan leaves its request without it, and deleting the task takes the request along", () => {
   const asked = after(ask, model);
   const gone = after({ kind: "deleteAssignment", id: "asked" }, asked);
   expect(gone.plan.requests.find(({ id }) => id === "r1")?.assignmentId).toBeUndefined();

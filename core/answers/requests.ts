@@ -1,4 +1,4 @@
-// Requests for work with their state and history, hours told apart by project, and the messages that went out.
+// Requests for work with their state and history, hours kept apart by project, and the messages that went out.
 import type { Day } from "../calendar/day.ts";
 import type { Model } from "../model.ts";
 import { windowOf } from "../placing/window.ts";
@@ -14,11 +14,11 @@ export interface RequestRow {
   projectRow: number;
   /** The role or the person that is asked for. */
   wanted: string;
-  /** Who is offered. */
+  /** The person offered. */
   offered: string | null;
   /** Null where its work is no longer on the plan, or has no dates. */
   dates: { start: Day; finish: Day } | null;
-  /** Waits for the manager, or for whoever asked. */
+  /** Waits for the manager, or for the person who asked. */
   isWaiting: boolean;
 }
 
@@ -34,9 +34,9 @@ export interface ProjectHours {
 }
 
 export interface Requests {
-  /** Those that wait first, then the newest. */
+  /** Requests waiting for an answer first, then the newest. */
   rows: RequestRow[];
-  /** Of projects that have somebody asked for. */
+  /** Of projects that have a person asked for. */
   projects: ProjectHours[];
 }
 
@@ -68,7 +68,7 @@ function requestRow({ plan, schedule, work }: Model, request: WorkRequest): Requ
   };
 }
 
-/** What people, teams and openings of every project come to, by how sure it is. */
+/** The hours of people, teams and openings of every project, by firmness. */
 export function projectHours({ plan, work, placements }: Model): ProjectHours[] {
   const hours = plan.projects.map(({ id, name }, projectRow) => ({
     projectId: id,
@@ -101,10 +101,10 @@ export interface Message {
 }
 
 const subjects = {
-  asked: "Asked for",
+  asked: "Requested",
   offered: "Offered for",
   confirmed: "Confirmed",
-  declined: "Turned down",
+  declined: "Declined",
 } as const;
 
 /** Every message that a step of a request, or a note about a signal, has sent, the newest first. */
@@ -132,12 +132,12 @@ export function outboxOf(model: Model): Message[] {
 const enquirySubjects = {
   received: "We have your enquiry",
   accepted: "We would like to do it",
-  approved: "It is settled",
+  approved: "Your enquiry is approved",
   declined: "We cannot take it on",
   reopened: "We are looking at it again",
 } as const;
 
-/** What has gone out to those who enquired. */
+/** The messages sent to those who enquired. */
 function enquiryMessages({ plan }: Model): Message[] {
   return plan.enquiries.flatMap(({ id, name, contact, history }) =>
     history.map(({ at, by, step, text }, entry): Message => {

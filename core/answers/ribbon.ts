@@ -1,4 +1,4 @@
-// The whole horizon at a glance: capacity and load of everybody, week by week.
+// The whole horizon at a glance: capacity and load of everyone, week by week.
 import type { Day } from "../calendar/day.ts";
 import { horizonOf, periodSettingsOf, todayOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";
@@ -22,8 +22,8 @@ export interface Ribbon {
 export function ribbonOf(model: Model, clock: Day): Ribbon {
   const horizon = horizonOf(model.plan);
   const periods = periodsIn(horizon, "week", periodSettingsOf(model.plan));
-  const everybody = allRows(model.plan.people);
-  const people = peopleSums(model, model.load(defaultCounting), everybody, periods);
+  const everyone = allRows(model.plan.people);
+  const people = peopleSums(model, model.load(defaultCounting), everyone, periods);
   const [capacity, load, over] = [0, 1, 2].map(() => new Array<number>(periods.length).fill(0));
   people.load.forEach((minutes, slot) => {
     const week = slot % periods.length;

@@ -21,11 +21,11 @@ export interface RosterRow {
   capacity: number;
   load: number;
   state: PeriodState;
-  /** Minutes of their work that could not be placed, whatever the window. */
+  /** Minutes of their work that could not be placed, regardless of the window. */
   unplaced: number;
 }
 
-/** Everybody in plan order, with capacity and load of a window. */
+/** Everyone in plan order, with capacity and load of a window. */
 export function rosterOf(model: Model, { range }: ReportRange): RosterRow[] {
   const { plan } = model;
   const people = allRows(plan.people);

@@ -1,11 +1,11 @@
-// Sketches: what each holds and what of it can still be made; and the plan beside some of them, by the same figures.
+// Sketches: what each holds and what of it can still be made; and the plan next to some of them, by the same figures.
 import { measuredOf } from "../balancing/measures.ts";
 import type { Day } from "../calendar/day.ts";
 import { horizonOf, wholePeriods } from "../calendar/horizon.ts";
 import { marginOf } from "../cost/costs.ts";
 import { costOfUnassignedTime } from "../cost/paidTime.ts";
 import type { Change } from "../edits/change.ts";
-import { toldRows } from "../edits/told.ts";
+import { stepRows } from "../edits/stepRows.ts";
 import { forecastOf } from "../forecast/forecast.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { utilizationPercent } from "../load/totals.ts";
@@ -23,10 +23,10 @@ export interface SketchRow {
   by: string;
   at: string;
   changes: number;
-  /** How many of them cannot be made any longer. */
+  /** Number of of them can no longer be made. */
   lost: number;
-  /** How many change something that the plan has changed since they were recorded. */
-  overtaken: number;
+  /** Number of change something that the plan has changed since they were recorded. */
+  editConflicts: number;
 }
 
 /** All sketches, the newest first. */
@@ -35,7 +35,7 @@ export function sketchesOf({ plan }: Pick<Model, "plan">): SketchRow[] {
     .map(({ id, name, by, at, edits }): SketchRow => {
       const entries = sketchEntries({ plan }, id) ?? [];
       const lost = entries.filter(({ fault }) => fault !== null).length;
-      return { id, name, by, at, changes: edits.length, lost, overtaken: entries.filter(isChangedSince).length };
+      return { id, name, by, at, changes: edits.length, lost, editConflicts: entries.filter(isChangedSince).length };
     })
     .sort((a, b) => b.at.localeCompare(a.at));
 }
@@ -63,11 +63,11 @@ export interface SketchRowChange {
 export interface SketchEntry {
   id: string;
   words: string;
-  /** Why it cannot be made any longer; null where it can. */
+  /** The reason why it can no longer be made; null if it can. */
   fault: string | null;
-  /** What it changes, from what to what; the first rows of many. */
+  /** The rows that it changes, from one value to another; the first ones of many. */
   rows: SketchRowChange[];
-  /** How many rows it changes. */
+  /** Number of rows it changes. */
   count: number;
 }
 
@@ -90,7 +90,7 @@ export function sketchEntries({ plan }: Pick<Model, "plan">, sketchId: string): 
 
 function rowChanges(plan: Plan, changes: readonly Change[], saw: NonNullable<Sketch["edits"][number]["saw"]>): SketchRowChange[] {
   const seen = new Map(saw.map((cell) => [`${cell.list} ${cell.id} ${cell.field}`, cell.value]));
-  return toldRows(changes).map(({ cells, ...row }, at) => ({
+  return stepRows(changes).map(({ cells, ...row }, at) => ({
     ...row,
     name: nameOfWork(plan, changes[at]) ?? row.name,
     cells: cells.map(({ field, before, after }): SketchCell => {
@@ -135,7 +135,7 @@ export function sketchMarks({ plan }: Pick<Model, "plan">, sketchId: string): { 
   for (const { list, id, before, after } of sketched(plan, sketch).changes) {
     mark(list, id);
     for (const row of [before, after]) {
-      // Work stands in the rows of its task and of whoever has it.
+      // Work is in the rows of its task and of the person who has it.
       if (row && "taskId" in row) mark("tasks", row.taskId);
       if (row && "personId" in row) mark("people", row.personId);
     }
@@ -150,7 +150,7 @@ export interface SketchFigures {
   name: string;
   peakOver: number;
   overWeeks: number;
-  /** Load of everybody over their capacity, over the horizon. */
+  /** Load of everyone over their capacity, over the horizon. */
   used: number | null;
   unplaced: number;
   /** Cost of all projects, with what the unassigned time of added people costs at their rate. */
@@ -175,7 +175,7 @@ export function compareSketches(model: Model, { ids, today }: { ids: readonly st
   ];
 }
 
-/** What the horizon shows of each role from a day on, by month. */
+/** The forecast shortage of each role from a day on, by month. */
 function shortageByRole(model: Model, today: Day): SketchFigures["shortage"] {
   const { start, stop } = horizonOf(model.plan);
   const range = { start: Math.min(Math.max(start, today), stop - 1), stop };

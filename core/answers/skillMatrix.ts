@@ -29,7 +29,7 @@ export interface SkillMatrix {
   rows: { personId: string; name: string; roleName: string; levels: Record<string, number> }[];
 }
 
-/** The skills of everybody in plan order; open work is counted by default. */
+/** The skills of everyone in plan order; open work is counted by default. */
 export function skillMatrix(model: Model, { range }: ReportRange): SkillMatrix {
   const { plan } = model;
   const load = model.load(defaultCounting);

@@ -1,4 +1,4 @@
-// Somebody joins or leaves effort-sized work: what gives, and that the rest holds.
+// A person joins or leaves effort-sized work: what gives, and that the rest holds.
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
@@ -15,9 +15,9 @@ const labour = plan.assignments.filter(({ taskId }) => taskId === SURVEY);
 const joins = { id: "new", taskId: SURVEY, personId: "mara" };
 const by = (way: StaffWay) => staffOutcomes(model, { taskId: SURVEY, joins })?.outcomes.find((outcome) => outcome.way === way);
 
-test("who joins makes the finish earlier, or everybody's day shorter, or the work more: one gives, the others hold", () => {
+test("who joins makes the finish earlier, or everyone's day shorter, or the work more: one gives, the others hold", () => {
   const before = staffOutcomes(model, { taskId: SURVEY, joins })?.before;
-  if (!before) throw new Error("the survey is effort-sized and has somebody");
+  if (!before) throw new Error("the survey is effort-sized and has a person");
   const [finish, daily, work] = [by("finish"), by("daily"), by("work")];
   expect(finish?.finish).toBeLessThan(before.finish);
   expect(finish?.effort).toBe(before.effort);

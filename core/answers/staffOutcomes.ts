@@ -1,5 +1,5 @@
-// What somebody more, or somebody less, on effort-sized work can mean: the finish gives, the daily hours, or the amount
-// of work. Every meaning is tried on a copy of the plan.
+// The outcomes of adding or removing a person on effort-sized work: the finish changes, the daily hours, or the amount of work.
+// Every outcome is tried on a copy of the plan.
 import type { Day } from "../calendar/day.ts";
 import { applyEdit, type Edit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
@@ -10,7 +10,7 @@ import { updateModel } from "../update.ts";
 
 export type StaffWay = "open" | "finish" | "daily" | "work";
 
-/** One meaning, and what it comes to. */
+/** One meaning, and what it results in. */
 export interface StaffOutcome {
   way: StaffWay;
   edit: Edit;
@@ -18,10 +18,10 @@ export interface StaffOutcome {
   finish: Day;
   /** Minutes all people on the task work on an average working day of it. */
   daily: number;
-  /** Minutes of the task in all, open ones included. */
+  /** Minutes of the task in total, open ones included. */
   effort: number;
   projectFinish: Day;
-  /** Somebody would have to give more than a whole day. */
+  /** A person would have to give more than a whole day. */
   isBeyondDay: boolean;
 }
 
@@ -30,12 +30,12 @@ export interface StaffOutcomes {
   outcomes: StaffOutcome[];
 }
 
-/** Somebody who joins: an assignment without hours, its `percent` their share of the day; or the id of one who leaves. */
+/** A person who joins: an assignment without hours, its `percent` their share of the day; or the id of one who leaves. */
 export type StaffQuery = { taskId: string } & ({ joins: Assignment } | { leaves: string });
 
 const HIGHEST_SHARE = 1000;
 
-/** The outcomes of somebody joining or leaving; null where the task is not effort-sized or has nobody to share with. */
+/** The outcomes of a person joining or leaving; null where the task is not effort-sized or has nobody to share with. */
 export function staffOutcomes(model: Model, query: StaffQuery): StaffOutcomes | null {
   const { plan } = model;
   const task = findRow(plan.tasks, query.taskId);
@@ -136,7 +136,7 @@ function holdFinish(trial: Trial, rows: readonly Assignment[], finish: Day): Ass
   return scaled(enough);
 }
 
-/** How many hours somebody who joins can work at most without moving the finish, to the quarter of an hour. */
+/** The most hours that an added person can work without moving the finish, to the quarter of an hour. */
 function whatFits(trial: Trial, stay: readonly Assignment[], joins: Assignment): number {
   const holds = (quarters: number) => {
     const outcome = trial.run("work", [...stay, { ...joins, hours: quarters / 4 }]);

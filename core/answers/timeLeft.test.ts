@@ -17,7 +17,7 @@ function after(edit: Edit): Model {
 const row = (from: Model, personId: string, until = "2027-05-11") =>
   timeLeftOf(from, "tidepool", today, parseDay(until))?.rows.find((own) => own.personId === personId);
 
-test("what remains is what is asked for less what is done, whatever the date", () => {
+test("what remains is what is asked for less what is done, regardless of the date", () => {
   const before = row(model, "rui")?.remaining as number;
   expect(row(model, "rui", "2027-02-05")?.remaining).toBe(before);
   const half = after({ kind: "changeTask", id: "tidepool-scenic", set: { percentComplete: 50 } });
@@ -52,7 +52,7 @@ test("those in trouble come first, and people with a role that is needed could h
   expect(timeLeftOf(model, "none", today, today)).toBeNull();
 });
 
-test("of a period, everybody has what is placed in it, against all their hours", () => {
+test("of a period, everyone has what is placed in it, against all their hours", () => {
   const [from, until] = [today, parseDay("2027-02-26")];
   const rows = timeLeftOf(model, null, from, until)?.rows ?? [];
   const loads = peopleLoads(model, { ids: ["rui", "mara"], range: { start: from, stop: until + 1 }, grain: "year" });

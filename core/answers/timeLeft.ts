@@ -17,7 +17,7 @@ export interface TimeLeftRow {
   remaining: number;
   have: number;
   state: "trouble" | "fits" | "done" | "helper";
-  /** Of what remains against what they have. */
+  /** The remaining hours against the capacity. */
   fill: PeriodState;
 }
 
@@ -25,7 +25,8 @@ export interface TimeLeft {
   from: Day;
   /** The last day, included. */
   until: Day;
-  /** Who is in trouble first, by how much; then who has it in hand, who is done, and who could help. */
+  /** People who are short first, the largest shortage leading; then those with enough time, those who are done, and those who
+   * could help. */
   rows: TimeLeftRow[];
 }
 
@@ -73,7 +74,7 @@ export function timeLeftOf(model: Model, projectId: string | null, from: Day, un
   return { from, until, rows: rows.sort((a, b) => order[a.state] - order[b.state] || spare(a) - spare(b) || a.name.localeCompare(b.name)) };
 }
 
-/** Stands for all projects among their rows. */
+/** Represents all projects among their rows. */
 const ALL = -1;
 
 /** Minutes of a row placed in a range, and those that could not be placed in it. */
@@ -84,7 +85,7 @@ function askedWithin({ placements }: Model, row: number, { start, stop }: Range)
 }
 
 const order = { trouble: 0, fits: 1, done: 2, helper: 3 } as const;
-/** Who is short most comes first; of the helpers, who has most. */
+/** The largest shortage comes first; of the helpers, the most time. */
 const spare = ({ have, remaining, state }: TimeLeftRow) => (state === "helper" ? -have : have - remaining);
 
 function haveOf(model: Model, person: number, project: number, shares: Int32Array, range: { start: Day; stop: Day }): number {

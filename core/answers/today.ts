@@ -25,9 +25,9 @@ export interface WeekAhead {
 export interface Today {
   today: Day;
   signals: Attention[];
-  /** How many there are of each kind, listed or not. */
+  /** Number of there are of each kind, listed or not. */
   counts: Partial<Record<AttentionKind, number>>;
-  /** Signals that wait, with until when and why; those that are no longer there are left out. */
+  /** Signals that wait, with until when and why; those that are gone are left out. */
   snoozed: { signal: Attention; snooze: Snooze }[];
   weeks: WeekAhead[];
   /** In hundredths of a percent: this week, and the week before. */
@@ -79,8 +79,8 @@ function weeksAhead(model: Model, start: Day): WeekAhead[] {
   const range = { start: Math.max(start, horizon.start), stop: Math.min(start + 7 * WEEKS, horizon.stop) };
   const weeks = periodsIn(range, "week", periodSettingsOf(plan));
   const load = model.load(defaultCounting);
-  const everybody = allRows(plan.people);
-  const { capacity, load: assigned } = peopleSums(model, load, everybody, weeks);
+  const everyone = allRows(plan.people);
+  const { capacity, load: assigned } = peopleSums(model, load, everyone, weeks);
   const nobodys: number[] = [];
   for (let row = 0; row < work.rows; row++) if (work.person[row] < 0 && work.isMaterial[row] === 0) nobodys.push(row);
   const open = workSums(model, load.shares, nobodys, weeks);

@@ -1,10 +1,10 @@
 // The tray: work that nobody would otherwise see.
 
-import { lackingWork, type TrayItem, type TrayKind } from "../attention/lackingWork.ts";
+import { incompleteWork, type TrayItem, type TrayKind } from "../attention/incompleteWork.ts";
 import type { Model } from "../model.ts";
 
 export interface Tray {
-  /** How many items of each kind there are. */
+  /** Number of items of each kind there are. */
   counts: Record<TrayKind, number>;
   /** The first of each kind. */
   items: TrayItem[];
@@ -15,7 +15,7 @@ const MOST_LISTED = 60;
 
 /** Items of one kind, as many as are asked for. */
 export const trayItems = (model: Model, { kind, most }: { kind: TrayKind; most: number }): TrayItem[] =>
-  lackingWork(model)
+  incompleteWork(model)
     .filter((item) => item.kind === kind)
     .slice(0, most);
 
@@ -23,6 +23,6 @@ export const trayItems = (model: Model, { kind, most }: { kind: TrayKind; most: 
  * hold; work of projects that do not count (pipeline, cancelled, done) is left out. */
 export function trayOf(model: Model): Tray {
   const counts: Tray["counts"] = { opening: 0, unplaced: 0, conflict: 0, noDates: 0, noPerson: 0, noEstimate: 0, noRole: 0 };
-  const items = lackingWork(model).filter(({ kind }) => ++counts[kind] <= MOST_LISTED);
+  const items = incompleteWork(model).filter(({ kind }) => ++counts[kind] <= MOST_LISTED);
   return { counts, items };
 }

@@ -1,5 +1,5 @@
-// Why a task has the dates it has: every bound with the date it asks for, the deciding one first, and what an earlier
-// start would take.
+// The explanation of a task's dates: every bound with its date, the deciding one first, and the change that an earlier start
+// would need.
 import type { Day } from "../calendar/day.ts";
 import { applyEdit, type Edit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
@@ -31,7 +31,7 @@ export interface WhyBound {
   isDeciding: boolean;
 }
 
-/** Somebody whose absence or part time makes effort-sized work take longer. */
+/** A person whose absence or part time makes effort-sized work take longer. */
 export interface Stretch {
   personName: string;
   /** Working days of the task on which they can give less than the calendar's hours. */
@@ -48,8 +48,8 @@ export interface Why {
   /** In ticks. */
   duration: number;
   bounds: WhyBound[];
-  /** What the start would be without what decides it, as it comes out when it is tried: the link, the delay, the constraint.
-   * Null where nothing can be taken away. */
+  /** The start without the deciding bound, as calculated without it: the link, the delay, the constraint. Null if nothing can be
+   * removed. */
   without: Day | null;
   /** The start without the lag of the link that decides it; null where it has none. */
   withoutLag: Day | null;

@@ -1,4 +1,4 @@
-// What one assignment comes to, week by week.
+// The hours of one assignment, week by week.
 
 import { periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";

@@ -17,8 +17,8 @@ const ofKind = (kind: AttentionKind, list = signals) => list.filter((own) => own
 
 const after = (...edits: Edit[]) => edits.reduce((plan, edit) => applyEdit(plan, edit).plan as Plan, demo);
 
-test("the demo plan's situations are all told", () => {
-  const told = new Set(signals.map(({ kind }) => kind));
+test("the demo plan's situations are all reported", () => {
+  const reported = new Set(signals.map(({ kind }) => kind));
   for (const kind of [
     "over",
     "badDay",
@@ -31,20 +31,20 @@ test("the demo plan's situations are all told", () => {
     "noEstimate",
     "noDates",
   ] as const)
-    expect(told, kind).toContain(kind);
-  for (const kind of ["missedDeadline", "cannotHold", "missingRate", "thinMargin"] as const) expect(told, kind).toContain(kind);
+    expect(reported, kind).toContain(kind);
+  for (const kind of ["missedDeadline", "cannotHold", "missingRate", "thinMargin"] as const) expect(reported, kind).toContain(kind);
 });
 
-test("who is over is told with the hours of the report, worst first", () => {
+test("who is over is reported with the hours of the report, worst first", () => {
   const range = { start: today, stop: today + 28 };
   const { people } = loadReport(buildModel(demo), { range, grain: "week" }, { pencilled: true, pipeline: "none" });
   const over = people.flatMap(({ id, over: weeks, state }) => {
     const minutes = weeks.reduce((sum, own, week) => sum + (state[week] === "over" ? own : 0), 0);
     return minutes > 0 ? [[id, minutes]] : [];
   });
-  const told = ofKind("over").map(({ personId, minutes }) => [personId, minutes]);
-  expect(new Map(told as [string, number][])).toEqual(new Map(over as [string, number][]));
-  const figures = told.map(([, minutes]) => minutes as number);
+  const reported = ofKind("over").map(({ personId, minutes }) => [personId, minutes]);
+  expect(new Map(reported as [string, number][])).toEqual(new Map(over as [string, number][]));
+  const figures = reported.map(([, minutes]) => minutes as number);
   expect(figures).toEqual([...figures].sort((a, b) => b - a));
 });
 
@@ -63,20 +63,20 @@ test("always: signals have a key of their own, come worst first, and name what t
   }
 });
 
-test("a kind that is switched off is not told, and one with a threshold from there on", () => {
-  const told = (attention: NonNullable<Plan["settings"]["attention"]>) =>
+test("a kind that is switched off is not reported, and one with a threshold from there on", () => {
+  const reported = (attention: NonNullable<Plan["settings"]["attention"]>) =>
     attentionOf(buildModel({ ...demo, settings: { ...demo.settings, attention } }), today);
-  expect(ofKind("over", told([{ kind: "over", isOff: true }]))).toEqual([]);
-  expect(ofKind("over", told([{ kind: "over", least: 5 }])).map(({ personId }) => personId)).toEqual(["mara", "ines", "amadou"]);
-  // Bad days are told from one hour on unless the settings say otherwise.
+  expect(ofKind("over", reported([{ kind: "over", isOff: true }]))).toEqual([]);
+  expect(ofKind("over", reported([{ kind: "over", least: 5 }])).map(({ personId }) => personId)).toEqual(["mara", "ines", "amadou"]);
+  // Bad days are reported from one hour on unless the settings say otherwise.
   expect(ofKind("badDay").every(({ minutes = 0 }) => minutes >= 60)).toBe(true);
-  expect(ofKind("badDay", told([{ kind: "badDay", least: 0 }])).length).toBeGreaterThan(ofKind("badDay").length);
-  const [margin] = ofKind("thinMargin", told([{ kind: "thinMargin", least: 1 }]));
+  expect(ofKind("badDay", reported([{ kind: "badDay", least: 0 }])).length).toBeGreaterThan(ofKind("badDay").length);
+  const [margin] = ofKind("thinMargin", reported([{ kind: "thinMargin", least: 1 }]));
   expect((margin.goal ?? 0) - (margin.share ?? 0)).toBeGreaterThanOrEqual(100);
   expect(margin.projectId).toBe("seedvault");
 });
 
-test("a snoozed signal waits until its day, and is told again from then on", () => {
+test("a snoozed signal waits until its day, and is reported again from then on", () => {
   const snooze = { id: "s", signal: "over mara", until: "2027-02-08", reason: "Known" };
   const plan = after({ kind: "snoozeSignal", snooze });
   const at = (day: string) => todayAnswer(buildModel({ ...plan, settings: { ...plan.settings, today: day } }), 0);
@@ -111,7 +111,7 @@ test("twelve weeks of capacity against demand are the report's, and an empty pla
   expect(todayAnswer(buildModel(quiet), 0).signals).toEqual([]);
 });
 
-test("weeks are whole whatever day it is, and the hours are those of the weekly report", () => {
+test("weeks are whole no matter which day it is, and the hours are those of the weekly report", () => {
   const thursday = today + 3;
   const range = { start: today, stop: today + 28 };
   const { people } = loadReport(buildModel(demo), { range, grain: "week" }, { pencilled: true, pipeline: "none" });
@@ -121,7 +121,7 @@ test("weeks are whole whatever day it is, and the hours are those of the weekly 
 });
 
 test("always: nobody is over and nearly idle at once, nor idle while on leave, and a task is listed once for what it lacks", () => {
-  const lacking: readonly AttentionKind[] = ["noDates", "noPerson", "noEstimate", "noRole"];
+  const short: readonly AttentionKind[] = ["noDates", "noPerson", "noEstimate", "noRole"];
   const dated: readonly AttentionKind[] = ["missedDeadline", "cannotHold"];
   for (let seed = 1; seed <= 25; seed++) {
     const plan = tangledPlan(seed);
@@ -129,7 +129,7 @@ test("always: nobody is over and nearly idle at once, nor idle while on leave, a
     const overloaded = new Set(list.filter(({ kind }) => kind === "over" || kind === "badDay").map(({ personId }) => personId));
     for (const { id } of list.flatMap(({ others = [], kind }) => (kind === "unbalancedRole" ? others : [])))
       expect(overloaded.has(id), `seed ${seed}`).toBe(false);
-    for (const kinds of [lacking, dated]) {
+    for (const kinds of [short, dated]) {
       const tasks = list.filter(({ kind, taskId }) => kinds.includes(kind) && taskId !== undefined).map(({ taskId }) => taskId);
       expect(new Set(tasks).size, `seed ${seed}`).toBe(tasks.length);
     }

@@ -1,4 +1,4 @@
-// What a resource manager should look at: every signal with its figure, what it is about, and how bad it is.
+// The signals that a resource manager should look at, each with its figure, its subject and its weight.
 import type { Day } from "../calendar/day.ts";
 import { periodSettingsOf } from "../calendar/horizon.ts";
 import { periodStart } from "../calendar/periods.ts";
@@ -16,15 +16,15 @@ const makers: ((model: Model, horizon: Horizon) => Attention[])[] = [peopleSigna
 export function attentionOf(model: Model, today: Day): Attention[] {
   const start = periodStart(today, "week", periodSettingsOf(model.plan));
   const horizon = { today, start, until: start + 7 * WEEKS_AHEAD };
-  const isTold = toldBy(model.plan.settings);
-  const all = makers.flatMap((make) => make(model, horizon).filter(isTold));
-  // One that is made twice for the same thing is told once.
+  const isShown = isShownBy(model.plan.settings);
+  const all = makers.flatMap((make) => make(model, horizon).filter(isShown));
+  // A signal that is made twice for the same thing is listed once.
   const known = new Map(all.map((own) => [own.key, own]));
   return [...known.values()].sort((a, b) => b.weight - a.weight || (a.key < b.key ? -1 : 1));
 }
 
-/** Says whether a signal is switched on and reaches the figure from which on it is told. */
-export function toldBy({ attention = [] }: Settings): (signal: Attention) => boolean {
+/** Says whether a signal is switched on and reaches the figure from which on it is reported. */
+export function isShownBy({ attention = [] }: Settings): (signal: Attention) => boolean {
   const rules = new Map(attention.map((rule) => [rule.kind, rule]));
   return ({ kind, minutes, share, goal }) => {
     const rule = rules.get(kind);

@@ -2,7 +2,7 @@
 import type { Day } from "../calendar/day.ts";
 import type { ConflictKind } from "../schedule/conflicts.ts";
 
-/** What a threshold of a kind is stated in; null where it has none. */
+/** The unit of a kind's threshold; null if it has none. */
 type Unit = "hours" | "percent" | null;
 
 /** Every kind, what it is about, and what its figure is in. */
@@ -31,7 +31,7 @@ export const attentionKinds = {
 export type AttentionGroup = "people" | "work" | "dates" | "money";
 export type AttentionKind = keyof typeof attentionKinds;
 
-/** The figure from which on a kind is told where the settings say nothing, in its unit. */
+/** The default threshold of a kind, in its unit. */
 export function leastOf(kind: AttentionKind): number {
   const own = attentionKinds[kind];
   return "least" in own ? own.least : 0;
@@ -57,7 +57,7 @@ export interface Attention {
   others?: { id: string; name: string; minutes: number }[];
   minutes?: number;
   count?: number;
-  /** What else a task lacks, or misses, beside what the signal is about. */
+  /** The other fields that a task is missing, and dates that it misses, next to the one of the signal. */
   also?: AttentionKind[];
   /** The first day and the last. */
   from?: Day;
@@ -67,11 +67,11 @@ export interface Attention {
   conflict?: ConflictKind;
   share?: number;
   goal?: number;
-  /** How bad it is among its kind and group; what is larger stands first. */
+  /** The weight among its kind and group; the largest comes first. */
   weight: number;
 }
 
-/** What is looked at: four whole weeks, the one of today first. */
+/** The period of the signals: four whole weeks, starting with this week. */
 export interface Horizon {
   today: Day;
   /** The first day of this week. */

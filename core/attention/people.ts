@@ -20,7 +20,7 @@ export function peopleSignals(model: Model, horizon: Horizon): Attention[] {
   return [...overloads(model, weeks), ...roles(model, weeks), ...leave(model, horizon), ...employment(model, horizon)];
 }
 
-/** Capacity, load and what is too much of everybody, by week ahead. */
+/** Capacity, load and what is too much of everyone, by week ahead. */
 class Weeks {
   readonly weeks: readonly Range[];
   /** By person row. */
@@ -52,7 +52,7 @@ class Weeks {
   }
 }
 
-/** Slots of person and week that somebody has accepted as they are. */
+/** Slots of person and week that a person has accepted as they are. */
 function acceptedWeeks({ plan }: Model, weeks: readonly Range[]): Set<number> {
   const slots = new Set<number>();
   for (const { personId, from, to } of plan.acceptances) {
@@ -100,8 +100,8 @@ function overloads({ plan }: Model, weeks: Weeks): Attention[] {
   });
 }
 
-/** True of somebody who is there for most of the weeks and has next to nothing to do in them. Leave is not idleness, and neither is
- * a quiet week beside one that is over. */
+/** True of a person who is there for most of the weeks and has next to nothing to do in them. Leave is not idleness, and neither is
+ * a quiet week next to one that is over. */
 function isIdle(weeks: Weeks, person: number): boolean {
   const count = weeks.weeks.length;
   const there = weeks.capacity.subarray(person * count, (person + 1) * count).filter((capacity) => capacity > 0).length;
@@ -112,7 +112,7 @@ function isIdle(weeks: Weeks, person: number): boolean {
   );
 }
 
-/** A role in which somebody is over while others have next to nothing to do. */
+/** A role in which a person is over while others have next to nothing to do. */
 function roles({ plan }: Model, weeks: Weeks): Attention[] {
   return peopleByFirstRole(plan).flatMap((people, row): Attention[] => {
     const over = people.filter((person) => weeks.sumOf("over", person) > 0);
@@ -141,7 +141,7 @@ function roles({ plan }: Model, weeks: Weeks): Attention[] {
   });
 }
 
-/** Requests for leave that wait, and those of them that work stands in the way of. */
+/** Requests for leave that wait, and those of them that work clashes with. */
 function leave(model: Model, { today }: Horizon): Attention[] {
   const load = model.load(defaultCounting);
   return model.plan.people.flatMap(({ id, name, timeOff = [] }, person) =>
@@ -157,7 +157,7 @@ function leave(model: Model, { today }: Horizon): Attention[] {
   );
 }
 
-/** Work planned while somebody is away, before they join or after they leave: hours that nobody can work, one signal a person
+/** Work planned while a person is away, before they join or after they leave: hours that nobody can work, one signal a person
  * and reason. */
 function employment(model: Model, { today }: Horizon): Attention[] {
   const { shares } = model.load(defaultCounting);

@@ -4,10 +4,10 @@ import { unplaceableOf } from "../placing/unplaceable.ts";
 import { windowOf } from "../placing/window.ts";
 import { lookUp } from "../plan/lookUp.ts";
 import { findRow, rowById } from "../plan/rows.ts";
+import { incompleteWork, type TrayItem, type TrayKind } from "./incompleteWork.ts";
 import type { Attention, AttentionKind, Horizon } from "./kinds.ts";
-import { lackingWork, type TrayItem, type TrayKind } from "./lackingWork.ts";
 
-/** Kinds of the tray that are signals as they stand, and how much they weigh. */
+/** Kinds of the tray that are signals as they are now, and how much they weigh. */
 const asTheyStand: Partial<Record<TrayKind, { kind: AttentionKind; weight: number }>> = {
   noPerson: { kind: "noPerson", weight: 5_000 },
   noEstimate: { kind: "noEstimate", weight: 4_000 },
@@ -16,9 +16,9 @@ const asTheyStand: Partial<Record<TrayKind, { kind: AttentionKind; weight: numbe
 };
 
 export function workSignals(model: Model, horizon: Horizon): Attention[] {
-  const items = lackingWork(model);
+  const items = incompleteWork(model);
   const missing = missingByTask(items);
-  const lacking = items.flatMap((item): Attention[] => {
+  const short = items.flatMap((item): Attention[] => {
     if (item.kind === "opening") return openingSoon(model, item, horizon);
     if (item.kind === "unplaced") return unplaced(model, item);
     const own = asTheyStand[item.kind];
@@ -28,10 +28,10 @@ export function workSignals(model: Model, horizon: Horizon): Attention[] {
     const signal = { key: `${own.kind} ${item.taskId}`, kind: own.kind, ...namesOf(item), ...hoursOf(item) };
     return [{ ...signal, ...(also.length > 0 && { also }), weight: own.weight + item.minutes }];
   });
-  return [...lacking, ...requests(model)];
+  return [...short, ...requests(model)];
 }
 
-/** What each task lacks, the gravest first. */
+/** The missing fields of each task, the most serious first. */
 function missingByTask(items: readonly TrayItem[]): Map<string, AttentionKind[]> {
   const missing = new Map<string, { kind: AttentionKind; weight: number }[]>();
   for (const { kind, taskId } of items) {
@@ -77,7 +77,7 @@ function openingSoon(model: Model, item: TrayItem, { today, until }: Horizon): A
   ];
 }
 
-/** Hours that nobody can work although whoever has them is employed and not away: those are told with the people. */
+/** Hours that nobody can work although the person who has them is employed and not away: those are reported with the people. */
 function unplaced(model: Model, item: TrayItem): Attention[] {
   const { plan, work } = model;
   const row = rowById(plan.assignments).get(item.assignmentId ?? "");

@@ -1,14 +1,14 @@
-// Choosing among moves: by what they come to, and where that is equal by their cost.
+// Choosing among moves: by what they result in, and where that is equal by their cost.
 import type { Move } from "./moves.ts";
 
-/** What is compared of moves, least first: what they leave too much in the window, what they leave unplaced, and how many tasks
- * they touch; then, where all that is equal, their cost; and last what keeps the order the same each time. */
+/** The comparison of moves, least first: the overload left in the window, unplaced minutes, and the number of tasks touched; then
+ * the cost; and last a tie-break that keeps the order the same each time. */
 export interface Rank {
   first: readonly number[];
   last: readonly number[];
 }
 
-/** The best of many choices. Their cost is reckoned where all else is equal, which it seldom is. */
+/** The best of many choices. Their cost is calculated where all else is equal, which it seldom is. */
 export class Best {
   moves: Move[] | null = null;
   #rank: Rank = { first: [], last: [] };

@@ -1,5 +1,5 @@
 // Ways out for a deadline that is missed: the tasks that decide the finish, one after the other back from it, done in fewer days,
-// shared, given to somebody with more time, with overtime, without the delay that was put on them, or pinned to earlier dates.
+// shared, given to a person with more time, with overtime, without the delay that was put on them, or pinned to earlier dates.
 import { type Day, formatDay } from "../calendar/day.ts";
 import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
 import type { SingleEdit } from "../edits/edit.ts";
@@ -11,14 +11,14 @@ import { SUM, type TaskDates } from "../schedule/dates.ts";
 import { delayEdits, isInTotals } from "./delay.ts";
 import { sharedEdits } from "./give.ts";
 import { measuredOf } from "./measures.ts";
+import { isOpenToChange, type OverloadCase, type Proposal, workedDays } from "./overloadCase.ts";
+import { bestRecipients } from "./recipients.ts";
 import { compareRemedies, grownOf, idsBeside, type Remedy, type RemedyOptions, Trial, type Tried } from "./remedies.ts";
-import { isOpenToChange, type Proposal, type Scene, workedDays } from "./scene.ts";
-import { bestTakers } from "./takers.ts";
 
-/** What misses its deadline: a task or a project. */
+/** The subject of a missed deadline: a task or a project. */
 export type Missed = { taskId: string } | { projectId: string };
 
-const [MOST_TASKS, MOST_TAKERS, MOST_TOGETHER] = [12, 3, 3];
+const [MOST_TASKS, MOST_RECIPIENTS, MOST_TOGETHER] = [12, 3, 3];
 
 /** Ways out, as they are tried. Each is a way only where the deadline is missed by less; two or three together where no single
  * one keeps it. */
@@ -36,7 +36,7 @@ export function* searchForDeadline(model: Model, missed: Missed, { today, idStem
     for (const row of decidingTasks(state, missed, today))
       for (const proposal of proposalsFor(state, row, today, newId)) {
         const remedy = lessMissed(trial, [...known, proposal], missed, least);
-        // Of several together the best alone is told: the others differ from it in one step.
+        // Of several together the best alone is reported: the others differ from it in one step.
         yield known.length === 0 ? remedy : null;
         if (remedy && (!next || compareByMissed(remedy, next) < 0)) next = remedy;
       }
@@ -47,9 +47,9 @@ export function* searchForDeadline(model: Model, missed: Missed, { today, idStem
   }
 }
 
-/** What proposals come to together; null where the deadline is missed by as much. */
+/** The joint effect of proposals; null if the deadline is missed by as much as before. */
 function lessMissed(
-  trial: Trial<Pick<Scene, "person" | "range">>,
+  trial: Trial<Pick<OverloadCase, "person" | "range">>,
   proposals: readonly Proposal[],
   missed: Missed,
   by: number,
@@ -61,7 +61,7 @@ function lessMissed(
   return remedy && { ...remedy, left };
 }
 
-/** Best first: least missed, then least too much anew, then as remedies of an overload are. `left` is in ticks. */
+/** Best first: least missed, then least newly over capacity, then as remedies of an overload are. `left` is in ticks. */
 export const compareByMissed = (a: Remedy, b: Remedy): number =>
   a.left - b.left || grownOf(a.effect) - grownOf(b.effect) || compareRemedies(a, b);
 
@@ -84,7 +84,7 @@ function decidingTasks({ plan, schedule }: Model, missed: Missed, today: Day | n
   while (row >= 0 && rows.length < MOST_TASKS && !rows.includes(row) && isOpen(row)) {
     rows.push(row);
     const dates = schedule.of(row);
-    // A pin is held to no link; what it could be moved up to hangs on the last of them.
+    // A pin is held to no link; what it could be moved up to depends on the last of them.
     const linkId = dates?.driver.kind === "pinned" ? latestBound(schedule, row, dates).linkId : dates?.driver.linkId;
     row = rowById(plan.tasks).get(findRow(plan.links, linkId)?.from ?? "") ?? -1;
   }
@@ -107,7 +107,7 @@ function* proposalsFor(model: Model, row: number, today: Day | null, newId: () =
   if (task.locked || findRow(plan.projects, task.projectId)?.locked) return;
   const taskId = task.id;
   if (task.staggerDays) yield { kind: "delay", edits: [{ kind: "changeTask", id: taskId, set: { staggerDays: null } }], taskId };
-  // What has begun is not written anew before today.
+  // Work that has begun is not changed before today.
   if (today !== null && (schedule.of(row)?.start.day ?? today) < today) return;
   if (task.sizing === "dates") yield* pinnedEarlier(model, row, today);
   if (isInTotals(model, row)) yield* inFewerDays(task);
@@ -117,10 +117,15 @@ function* proposalsFor(model: Model, row: number, today: Day | null, newId: () =
   );
   for (const own of labour) {
     const assignment = plan.assignments[own];
-    for (const taker of bestTakers(model, own, workedDays(model, own), MOST_TAKERS)) {
-      const takerId = plan.people[taker].id;
-      yield { kind: "share", edits: sharedEdits(assignment, 0.5, takerId, newId), assignmentId: assignment.id, takerId };
-      yield { kind: "give", edits: [{ kind: "reassign", id: assignment.id, personId: takerId }], assignmentId: assignment.id, takerId };
+    for (const recipient of bestRecipients(model, own, workedDays(model, own), MOST_RECIPIENTS)) {
+      const recipientId = plan.people[recipient].id;
+      yield { kind: "share", edits: sharedEdits(assignment, 0.5, recipientId, newId), assignmentId: assignment.id, recipientId };
+      yield {
+        kind: "give",
+        edits: [{ kind: "reassign", id: assignment.id, personId: recipientId }],
+        assignmentId: assignment.id,
+        recipientId,
+      };
     }
     const { id, overtime = [] } = plan.people[work.person[own]];
     const { start, stop } = workedDays(model, own);

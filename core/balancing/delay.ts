@@ -1,4 +1,4 @@
-// Ways in which work is done later, or takes longer: a delay that can be taken off, later dates of a person, more days.
+// Ways in which work is done later, or takes longer: a delay that can be removed, later dates of a person, more days.
 import { formatDay, parseDay } from "../calendar/day.ts";
 import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
 import type { SingleEdit } from "../edits/edit.ts";
@@ -9,27 +9,27 @@ import { membersOf } from "../plan/rows.ts";
 import type { TaskDates } from "../schedule/dates.ts";
 import { statedPin } from "../schedule/pin.ts";
 import { HOURS } from "../work/statement.ts";
-import { hasBegun, overSpan, type Piece, type Proposal, type Scene } from "./scene.ts";
+import { hasBegun, type OverloadCase, overSpan, type Piece, type Proposal } from "./overloadCase.ts";
 
-/** Working days that are tried beside those that clear the overload whole. */
+/** Working days that are tried next to those that clear the overload whole. */
 const TRIED_DAYS = [1, 2, 3, 5, 10];
 
 /** Later within the slack of the task, so that no project finishes later; the person alone, where their task goes on. */
-export function delay(scene: Scene, piece: Piece): Proposal[] {
-  return [...laterThere(scene, piece), ...delays(scene, piece).flatMap(({ proposal, isWithin }) => (isWithin ? [proposal] : []))];
+export function delay(overload: OverloadCase, piece: Piece): Proposal[] {
+  return [...laterThere(overload, piece), ...delays(overload, piece).flatMap(({ proposal, isWithin }) => (isWithin ? [proposal] : []))];
 }
 
 /** Later than the slack allows: what moves with it is measured. */
-export function postpone(scene: Scene, piece: Piece): Proposal[] {
-  const beyond = delays(scene, piece).filter(({ isWithin }) => !isWithin);
+export function postpone(overload: OverloadCase, piece: Piece): Proposal[] {
+  const beyond = delays(overload, piece).filter(({ isWithin }) => !isWithin);
   return beyond.slice(-3).map(({ proposal }) => ({ ...proposal, kind: "postpone" }));
 }
 
 /** The person begins after the overload, while the task stays where it is. */
-function laterThere(scene: Scene, piece: Piece): Proposal[] {
+function laterThere(overload: OverloadCase, piece: Piece): Proposal[] {
   const { assignment, task } = piece;
-  const from = overSpan(scene).last + 1;
-  if (hasBegun(scene, piece) || task.sizing === "effort" || assignment.custom || from >= piece.stop) return [];
+  const from = overSpan(overload).last + 1;
+  if (hasBegun(overload, piece) || task.sizing === "effort" || assignment.custom || from >= piece.stop) return [];
   const edits: SingleEdit[] = [{ kind: "changeAssignment", id: assignment.id, set: { from: formatDay(from) } }];
   return [{ kind: "delay", edits, assignmentId: assignment.id }];
 }
@@ -39,14 +39,14 @@ interface Delay {
   isWithin: boolean;
 }
 
-function delays(scene: Scene, piece: Piece): Delay[] {
-  const { model } = scene;
+function delays(overload: OverloadCase, piece: Piece): Delay[] {
+  const { model } = overload;
   const { work, schedule } = model;
   const task = work.task[piece.row];
   const dates = schedule.of(task);
-  if (!dates || dates.isSummary || dates.isIdlePin || hasBegun(scene, piece)) return [];
-  if (scene.today !== null && dates.start.day < scene.today) return [];
-  const clears = Math.ceil((dates.line.place(overSpan(scene).last + 1, 0) - dates.startAt) / TICKS_PER_DAY);
+  if (!dates || dates.isSummary || dates.isIdlePin || hasBegun(overload, piece)) return [];
+  if (overload.today !== null && dates.start.day < overload.today) return [];
+  const clears = Math.ceil((dates.line.place(overSpan(overload).last + 1, 0) - dates.startAt) / TICKS_PER_DAY);
   const within = Math.floor((model.slack().of(task)?.total ?? 0) / TICKS_PER_DAY);
   const days = [...new Set([...TRIED_DAYS, within, clears].filter((own) => own > 0 && own <= Math.max(clears, 1)))].sort((a, b) => a - b);
   return days.flatMap((own): Delay[] => {
@@ -56,7 +56,7 @@ function delays(scene: Scene, piece: Piece): Delay[] {
 }
 
 /** The edits that start a task some whole working days later, with the dates that people have of their own on it: a delay that
- * can be taken off, and of a pinned task other dates. Null where typed hours would be left behind.
+ * can be removed, and of a pinned task other dates. Null where typed hours would be left behind.
  * @param days Fewer than none move a pinned task earlier. */
 export function delayEdits({ plan, work }: Model, row: number, dates: TaskDates, days: number): SingleEdit[] | null {
   const task = plan.tasks[row];
@@ -79,9 +79,10 @@ export function isInTotals({ work }: Model, task: number): boolean {
 }
 
 /** The same hours over more days: the task lasts longer. */
-export function spread(scene: Scene, piece: Piece): Proposal[] {
+export function spread(overload: OverloadCase, piece: Piece): Proposal[] {
   const { task, assignment } = piece;
-  if (hasBegun(scene, piece) || assignment.to !== undefined || !isInTotals(scene.model, scene.model.work.task[piece.row])) return [];
+  if (hasBegun(overload, piece) || assignment.to !== undefined || !isInTotals(overload.model, overload.model.work.task[piece.row]))
+    return [];
   if (task.sizing === "duration" && task.durationDays) {
     const { durationDays } = task;
     return [1.25, 1.5, 2].map((factor) => {
@@ -98,9 +99,9 @@ export function spread(scene: Scene, piece: Piece): Proposal[] {
 }
 
 /** Fewer hours a day for longer: a lower share of the day, the hours staying what they are. */
-export function lighten(scene: Scene, piece: Piece): Proposal[] {
+export function lighten(overload: OverloadCase, piece: Piece): Proposal[] {
   const { task, assignment } = piece;
-  if (hasBegun(scene, piece)) return [];
+  if (hasBegun(overload, piece)) return [];
   if (task.sizing === "effort") {
     const share = assignment.percent ?? 100;
     return [75, 50, 25].map((part) => {
@@ -108,11 +109,11 @@ export function lighten(scene: Scene, piece: Piece): Proposal[] {
       return { kind: "lighten", edits: [{ kind: "changeAssignment", id: assignment.id, set }], assignmentId: assignment.id };
     });
   }
-  return stretched(scene, piece);
+  return stretched(overload, piece);
 }
 
 /** Of work stated by the day or week, where nobody else is on its task: a lower share over as many more days. */
-function stretched({ model }: Scene, { row, task, assignment }: Piece): Proposal[] {
+function stretched({ model }: OverloadCase, { row, task, assignment }: Piece): Proposal[] {
   const { work } = model;
   const key = assignment.percent !== undefined ? "percent" : assignment.hoursPerDay !== undefined ? "hoursPerDay" : "hoursPerWeek";
   const amount = assignment[key];

@@ -84,7 +84,7 @@ test("the checker of these rules finds what breaks them", () => {
   const broken = (edit: Edit) => brokenRules(demo, applyEdit(demo, edit).plan as Plan);
   expect(broken({ kind: "reassign", id: "rockpools-mara", personId: "amadou" })).toEqual(["amadou takes rockpools-mara without role"]);
   expect(broken({ kind: "changeAssignment", id: "rockpools-mara", set: { hours: 1 } }).join()).toMatch(
-    /^tidepool-rockpools asked for \d+, now \d+/,
+    /^tidepool-rockpools requested \d+, now \d+/,
   );
   expect(broken({ kind: "changeTask", id: "rivers-opening", set: { staggerDays: 9 } }).join()).toMatch(/conflict deadline rivers-opening/);
 });

@@ -9,36 +9,36 @@ import type { Model } from "../model.ts";
 import { membersOf, rowById } from "../plan/rows.ts";
 import { updateModel } from "../update.ts";
 import { Best, type Rank } from "./best.ts";
-import { type Gift, type GiveProgram, giveProgram } from "./giveProgram.ts";
 import { type RemedyKind, usualEvenOutKinds } from "./kinds.ts";
 import { Loads, type PersonParts } from "./loads.ts";
 import { type Effect, Measured, type Measures } from "./measures.ts";
 import { byPerson, type Move, Moves } from "./moves.ts";
+import { isOpenToChange, type Proposal, workedDays } from "./overloadCase.ts";
 import { idsBeside } from "./remedies.ts";
 import { keepsRules, leavesLocked } from "./rules.ts";
-import { isOpenToChange, type Proposal, workedDays } from "./scene.ts";
+import { type Transfer, type TransferProgram, transferProgram } from "./transferProgram.ts";
 import { TrialPlacer } from "./trialPlacer.ts";
 
 export interface EvenOutOptions {
   /** The days whose overload is to go. */
   window: Range;
   kinds?: readonly RemedyKind[];
-  /** Rows of the people whose overload is looked at; everybody by default. */
+  /** Rows of the people whose overload is looked at; everyone by default. */
   people?: ReadonlySet<number>;
   /** Rows of the projects whose work may be touched; all by default. */
   projects?: ReadonlySet<number>;
   /** How far a task may be delayed, in working days. */
   mostDelayDays?: number;
-  /** Lines that take off less than so many minutes are not made. */
+  /** Lines that remove less than so many minutes are not made. */
   leastMinutes?: number;
   /** Leaves confirmed work as it is. */
   isPencilledOnly?: boolean;
-  /** What lies before it stays; null where no day counts as today. */
+  /** Everything before this day stays as it is; null if no day counts as today. */
   today: Day | null;
   /** Begins the ids of rows that are added. */
   idStem: string;
-  /** Where it is given, the search first leaves out about three moves in ten, and tries all moves once it finds nothing better
-   * without them. Each number leaves out other moves, so the search ends elsewhere. */
+  /** A number for a restart: the search first skips about three moves in ten, and tries all moves once it finds no improvement
+   * without them. Each number skips other moves, so the search ends elsewhere. */
   passesOver?: number;
   /** Ends the search once so many moves have been tried. */
   mostSteps: number;
@@ -53,7 +53,7 @@ export interface EvenOutLine {
   effect: Effect;
   /** By how much it lowers what is too much in the window. */
   window: number;
-  /** The moves that it is made of, for whoever tells of them. */
+  /** The moves that it is made of, for the person who describes them. */
   steps: Proposal[];
 }
 
@@ -69,7 +69,7 @@ export interface EvenOutResult {
 export interface EvenOutProgress {
   steps: number;
   lines: number;
-  /** Minutes too much in the window: at first, and now. */
+  /** Minutes over capacity in the window: at first, and now. */
   before: number;
   now: number;
 }
@@ -77,7 +77,7 @@ export interface EvenOutProgress {
 const USUAL_DELAY_DAYS = 60;
 /** How often the search says how far it is, in moves tried. */
 const PAUSE = 500;
-/** Gifts to somebody without room that are looked into for a second move, and the moves of theirs that are tried. */
+/** Gifts to a person without room that are looked into for a second move, and the moves of theirs that are tried. */
 const [MOST_CHAINS, MOST_ROWS] = [12, 8];
 
 /** The result of the whole search. The same plan and options give the same, byte for byte, unless `isOver` ended it. */
@@ -153,18 +153,18 @@ export class EvenOutSearch {
     }
   }
 
-  /** Who should have which work, as an integer program over all work of people of whom something is looked at; null where
-   * giving is not among the kinds, or nothing can be given.
+  /** The assignment of work as an integer program over all work of the people considered; null if reassigning is not among the
+   * kinds, or nothing can be reassigned.
    * @param mostRows Work that is looked at, what falls on days that are over first. */
-  giveProgram(mostRows: number): GiveProgram | null {
+  transferProgram(mostRows: number): TransferProgram | null {
     if (!this.#kinds.has("give")) return null;
     const { window } = this.options;
     const rows = this.#rowsToGive().slice(0, mostRows);
-    const gifts = rows.flatMap((row) =>
-      [...this.#moves.givesOf(row)].flatMap((move) => (move.unplaced <= 0 ? [{ move, gift: this.#giftOf(move) }] : [])),
+    const transfers = rows.flatMap((row) =>
+      [...this.#moves.givesOf(row)].flatMap((move) => (move.unplaced <= 0 ? [{ move, transfer: this.#giftOf(move) }] : [])),
     );
-    return giveProgram({
-      gifts,
+    return transferProgram({
+      transfers,
       loadOn: (person, day) => this.#loads.loadOn(person, day),
       capacityOn: (person, day) => this.#loads.capacityOn(person, day),
       isMeant: (day) => day >= window.start && day < window.stop,
@@ -173,10 +173,10 @@ export class EvenOutSearch {
 
   /** Begins with gifts that a program has chosen: each as a line of its own where it lowers what is too much by itself, the
    * others with those that they need. */
-  beginWith(gifts: readonly Gift[]): void {
-    let left = [...gifts];
+  beginWith(transfers: readonly Transfer[]): void {
+    let left = [...transfers];
     while (left.length > 0) {
-      const moves = left.flatMap((gift) => this.#moveOf(gift) ?? []);
+      const moves = left.flatMap((transfer) => this.#moveOf(transfer) ?? []);
       const best = this.#bestOf(moves.map((move) => [move])) ?? this.#bestOf(pairsOf(moves)) ?? (moves.length > 2 ? moves : null);
       if (!best || !this.#accept(best)) return;
       const made = new Set(best.map((move) => move.id));
@@ -184,14 +184,14 @@ export class EvenOutSearch {
     }
   }
 
-  #giftOf = ({ row, taker }: Move): Gift => ({
+  #giftOf = ({ row, recipient }: Move): Transfer => ({
     assignmentId: this.#model.plan.assignments[row].id,
-    personId: this.#model.plan.people[taker].id,
+    personId: this.#model.plan.people[recipient].id,
   });
 
-  #moveOf({ assignmentId, personId }: Gift): Move | null {
+  #moveOf({ assignmentId, personId }: Transfer): Move | null {
     const row = rowById(this.#model.plan.assignments).get(assignmentId) ?? -1;
-    for (const move of this.#moves.givesOf(row)) if (this.#model.plan.people[move.taker].id === personId) return move;
+    for (const move of this.#moves.givesOf(row)) if (this.#model.plan.people[move.recipient].id === personId) return move;
     return null;
   }
 
@@ -201,7 +201,7 @@ export class EvenOutSearch {
     return best.moves;
   }
 
-  /** Work of everybody that falls into the window, that on days that are over first. */
+  /** Work of everyone that falls into the window, that on days that are over first. */
   #rowsToGive(): number[] {
     const { work } = this.#model;
     const days = Array.from({ length: this.options.window.stop - this.options.window.start }, (_, i) => this.options.window.start + i);
@@ -253,19 +253,19 @@ export class EvenOutSearch {
     return best.moves;
   }
 
-  /** A gift to somebody without room, and a move that makes room there; null where no two take anything off. */
+  /** A gift to a person without room, and a move that makes room there; null where no two take anything off. */
   *#bestChain(person: number): Generator<EvenOutProgress, Move[] | null> {
     const over = this.#loads.overDaysOf(person);
-    const gifts: { move: Move; delta: number }[] = [];
+    const transfers: { move: Move; delta: number }[] = [];
     for (const row of this.#rowsOf(person, over))
       for (const move of this.#moves.of(row, over)) {
         if (this.#isOver) return null;
         if (++this.#steps % PAUSE === 0) yield this.progress();
-        if (move.taker >= 0 && move.unplaced <= 0 && !this.#isRefused([move]))
-          gifts.push({ move, delta: this.#loads.deltaOf(move.parts).window });
+        if (move.recipient >= 0 && move.unplaced <= 0 && !this.#isRefused([move]))
+          transfers.push({ move, delta: this.#loads.deltaOf(move.parts).window });
       }
-    gifts.sort((a, b) => a.delta - b.delta || a.move.row - b.move.row || a.move.taker - b.move.taker);
-    for (const { move } of gifts.slice(0, MOST_CHAINS)) {
+    transfers.sort((a, b) => a.delta - b.delta || a.move.row - b.move.row || a.move.recipient - b.move.recipient);
+    for (const { move } of transfers.slice(0, MOST_CHAINS)) {
       const found = yield* this.#relieved(move);
       if (found) return found;
     }
@@ -284,22 +284,22 @@ export class EvenOutSearch {
   }
 
   /** The best move that makes room for a gift. */
-  *#relieved(gift: Move): Generator<EvenOutProgress, Move[] | null> {
-    this.#loads.apply(gift.parts);
-    const over = this.#loads.overDaysOf(gift.taker);
-    const rows = this.#rowsOf(gift.taker, over).filter((row) => this.#model.work.task[row] !== gift.task);
-    this.#loads.takeBack(gift.parts);
+  *#relieved(transfer: Move): Generator<EvenOutProgress, Move[] | null> {
+    this.#loads.apply(transfer.parts);
+    const over = this.#loads.overDaysOf(transfer.recipient);
+    const rows = this.#rowsOf(transfer.recipient, over).filter((row) => this.#model.work.task[row] !== transfer.task);
+    this.#loads.revert(transfer.parts);
     const best = this.#newBest();
     for (const row of rows.slice(0, MOST_ROWS))
       for (const move of this.#moves.of(row, over)) {
         if (this.#isOver) return null;
         if (++this.#steps % PAUSE === 0) yield this.progress();
-        best.offer([gift, move], this.#rankOf(gift, [move]));
+        best.offer([transfer, move], this.#rankOf(transfer, [move]));
       }
     return best.moves;
   }
 
-  /** By what moves are chosen. Null for those that take nothing off, or that the rules have refused. */
+  /** The rank by which moves are chosen. Null for a move that reduces nothing or that breaks a rule. */
   #rankOf(move: Move, more: readonly Move[]): Rank | null {
     const all = [move, ...more];
     const unplaced = all.reduce((sum, own) => sum + own.unplaced, 0);
@@ -308,10 +308,10 @@ export class EvenOutSearch {
     const { window, horizon } = this.#loads.deltaOf(parts);
     if (window >= 0 || horizon >= 0 || -window < (this.options.leastMinutes ?? 0)) return null;
     const tasks = new Set(all.map(({ task }) => task).filter((task) => task >= 0)).size;
-    return { first: [window, unplaced, tasks], last: [horizon, move.row, move.taker] };
+    return { first: [window, unplaced, tasks], last: [horizon, move.row, move.recipient] };
   }
 
-  /** Rows of somebody's work that may be touched and fall on some days, the largest first. */
+  /** Rows of a person's work that may be touched and fall on some days, the largest first. */
   #rowsOf(person: number, days: readonly Day[]): number[] {
     const model = this.#model;
     const { work, plan } = model;
@@ -329,21 +329,24 @@ export class EvenOutSearch {
   }
 
   /** True for about three moves in ten. Which ones depends on the assignment, the person who would take it and `passesOver`. */
-  #isPassedOver = ({ row, taker, kind }: Move): boolean => {
+  #isPassedOver = ({ row, recipient, kind }: Move): boolean => {
     let hash = (this.options.passesOver ?? 0) * 0x9e3779b1;
-    for (const part of [row, taker, kind.length]) hash = Math.imul(hash ^ (part + 0x7f4a7c15), 0x85ebca6b) ^ (hash >>> 13);
+    for (const part of [row, recipient, kind.length]) hash = Math.imul(hash ^ (part + 0x7f4a7c15), 0x85ebca6b) ^ (hash >>> 13);
     return (hash >>> 8) % 10 < 3;
   };
 
   #isRefused = (moves: readonly Move[]): boolean => this.#refused.size > 0 && this.#refused.has(this.#keyOf(moves));
 
-  #keyOf = (moves: readonly Move[]): string => moves.map(({ kind, id, taker, variant }) => `${kind} ${id} ${taker} ${variant}`).join("+");
+  #keyOf = (moves: readonly Move[]): string =>
+    moves.map(({ kind, id, recipient, variant }) => `${kind} ${id} ${recipient} ${variant}`).join("+");
 
   /** A move as the edits of one step; null where it cannot be made. */
-  #stepOf({ kind, id, row, taker, edits }: Move): Proposal | null {
+  #stepOf({ kind, id, row, recipient, edits }: Move): Proposal | null {
     const { people } = this.#model.plan;
     const made = edits(this.#newId);
-    return made && { kind, edits: made, ...(row >= 0 && { assignmentId: id }), ...(taker >= 0 && { takerId: people[taker].id }) };
+    return (
+      made && { kind, edits: made, ...(row >= 0 && { assignmentId: id }), ...(recipient >= 0 && { recipientId: people[recipient].id }) }
+    );
   }
 
   #newBest(): Best {
@@ -376,7 +379,7 @@ export class EvenOutSearch {
       this.#touched.add(kind === "overtime" ? overtimeOf(id) : id);
       if (kind === "delay" || kind === "spread") this.#touched.add(model.plan.tasks[task].id);
     }
-    // What was split off belongs to whoever received it, and stays there.
+    // Split-off work stays with the person who received it.
     for (const { list, id } of made.changes) if (list === "assignments") this.#touched.add(id);
     this.#measured = after;
     this.#moves = this.#movesOf(after.model);
@@ -394,7 +397,7 @@ export class EvenOutSearch {
   }
 }
 
-/** Tells a person's overtime from an assignment of the same id. */
+/** Reports a person's overtime from an assignment of the same id. */
 const overtimeOf = (personId: string): string => `overtime ${personId}`;
 
 const pairsOf = (moves: readonly Move[]): Move[][] => moves.flatMap((one, at) => moves.slice(at + 1).map((other) => [one, other]));

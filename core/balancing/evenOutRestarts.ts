@@ -4,7 +4,7 @@
 import type { Model } from "../model.ts";
 import { type EvenOutOptions, type EvenOutProgress, EvenOutSearch } from "./evenOut.ts";
 
-/** Why the search ended: nobody is over any longer, its time was up, or many attempts in a row were no better. */
+/** The reason why the search ended: no overload is left, its time was up, or many attempts in a row were no better. */
 export type EvenOutEnd = "level" | "time" | "noBetter";
 
 /** After so many attempts in a row without a better result the search ends before its time is up. */
@@ -30,7 +30,7 @@ export class EvenOutRestarts {
     return this.#best;
   }
 
-  /** How many attempts have ended. */
+  /** Number of attempts have ended. */
   get attempts(): number {
     return this.#attempts;
   }

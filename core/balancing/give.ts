@@ -1,4 +1,4 @@
-// Ways in which somebody else takes work: all of it, what is left of it from a day on, or a share of it.
+// Ways in which someone else takes work: all of it, what is left of it from a day on, or a share of it.
 import { type Day, formatDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import type { EditOf, SingleEdit } from "../edits/edit.ts";
@@ -7,36 +7,36 @@ import { customShift } from "../placing/place.ts";
 import { placedIn } from "../placing/placements.ts";
 import type { Assignment } from "../plan/schema.ts";
 import { exactHours, workMinutes } from "../plan/units.ts";
-import { hasBegun, overSpan, type Piece, type Proposal, type Scene } from "./scene.ts";
-import { bestTakers } from "./takers.ts";
+import { hasBegun, type OverloadCase, overSpan, type Piece, type Proposal } from "./overloadCase.ts";
+import { bestRecipients } from "./recipients.ts";
 
-/** All of the work to somebody else, where it has not begun. */
-export function give(scene: Scene, piece: Piece): Proposal[] {
-  if (hasBegun(scene, piece)) return [];
-  const { plan } = scene.model;
-  return takersOf(scene, piece, piece).map((taker) => {
-    const takerId = plan.people[taker].id;
+/** All of the work to someone else, where it has not begun. */
+export function give(overload: OverloadCase, piece: Piece): Proposal[] {
+  if (hasBegun(overload, piece)) return [];
+  const { plan } = overload.model;
+  return recipientsOf(overload, piece, piece).map((recipient) => {
+    const recipientId = plan.people[recipient].id;
     return {
       kind: "give",
-      edits: [{ kind: "reassign", id: piece.assignment.id, personId: takerId }],
+      edits: [{ kind: "reassign", id: piece.assignment.id, personId: recipientId }],
       assignmentId: piece.assignment.id,
-      takerId,
+      recipientId,
     };
   });
 }
 
-/** What is left from the first day that is over on. Work that is sized by effort cannot be split. */
-export function handOver(scene: Scene, piece: Piece): Proposal[] {
-  const from = overSpan(scene).first;
+/** The part of the work from the first overloaded day on. Work that is sized by effort cannot be split. */
+export function handOver(overload: OverloadCase, piece: Piece): Proposal[] {
+  const from = overSpan(overload).first;
   if (piece.task.sizing === "effort" || from <= piece.start || from >= piece.stop) return [];
-  return takersOf(scene, piece, { start: from, stop: piece.stop }).flatMap((taker) => {
-    const takerId = scene.model.plan.people[taker].id;
-    const edit = splitEdit(scene.model, piece.row, { from, personId: takerId, newId: scene.newId });
-    return edit ? [{ kind: "handOver" as const, edits: [edit], assignmentId: piece.assignment.id, takerId }] : [];
+  return recipientsOf(overload, piece, { start: from, stop: piece.stop }).flatMap((recipient) => {
+    const recipientId = overload.model.plan.people[recipient].id;
+    const edit = splitEdit(overload.model, piece.row, { from, personId: recipientId, newId: overload.newId });
+    return edit ? [{ kind: "handOver" as const, edits: [edit], assignmentId: piece.assignment.id, recipientId }] : [];
   });
 }
 
-/** The part of a row of work from a day on, given to somebody or left open; null where nothing of it lies there. */
+/** The part of a row of work from a day on, given to a person or left open; null where nothing of it lies there. */
 export function splitEdit(
   { plan, schedule, work, placements }: Model,
   row: number,
@@ -62,34 +62,35 @@ export function splitEdit(
 }
 
 /** As much of the work as is too much, in quarters, to a second person; and half of it. */
-export function share(scene: Scene, piece: Piece): Proposal[] {
-  if (hasBegun(scene, piece)) return [];
-  const over = scene.over.reduce((sum, minutes) => sum + minutes, 0);
+export function share(overload: OverloadCase, piece: Piece): Proposal[] {
+  if (hasBegun(overload, piece)) return [];
+  const over = overload.over.reduce((sum, minutes) => sum + minutes, 0);
   const quarters = new Set([Math.min(3, Math.ceil((4 * over) / piece.onOver)), 2]);
   return [...quarters].flatMap((part) =>
-    takersOf(scene, piece, piece)
+    recipientsOf(overload, piece, piece)
       .slice(0, 3)
-      .map((taker) => {
-        const takerId = scene.model.plan.people[taker].id;
-        const edits = sharedEdits(piece.assignment, part / 4, takerId, scene.newId);
-        return { kind: "share" as const, edits, assignmentId: piece.assignment.id, takerId };
+      .map((recipient) => {
+        const recipientId = overload.model.plan.people[recipient].id;
+        const edits = sharedEdits(piece.assignment, part / 4, recipientId, overload.newId);
+        return { kind: "share" as const, edits, assignmentId: piece.assignment.id, recipientId };
       }),
   );
 }
 
 /** The edits that leave a person less of their work and give the rest to another one. */
-export function sharedEdits(assignment: Assignment, part: number, takerId: string, newId: () => string): SingleEdit[] {
+export function sharedEdits(assignment: Assignment, part: number, recipientId: string, newId: () => string): SingleEdit[] {
   const { id: _, personId: __, teamId: ___, ...rest } = assignment;
   const [kept, given] = partsOf(assignment, part);
   return [
     { kind: "changeAssignment", id: assignment.id, set: kept },
-    { kind: "addAssignment", assignment: { ...rest, ...given, id: newId(), personId: takerId } },
+    { kind: "addAssignment", assignment: { ...rest, ...given, id: newId(), personId: recipientId } },
   ];
 }
 
 type Amount = Pick<Assignment, "hours" | "percent" | "hoursPerDay" | "hoursPerWeek" | "custom">;
 
-/** What is stated of work in two parts: what stays, and what is given. To the minute they add up to what was stated. */
+/** The statement of work in two parts: the one that stays and the one that is reassigned. To the minute they add up to the
+ * original. */
 function partsOf({ hours, percent, hoursPerDay, hoursPerWeek, custom }: Assignment, part: number): [Amount, Amount] {
   if (hours !== undefined) {
     const [kept, given] = minutesIn(hours, part);
@@ -114,7 +115,7 @@ function minutesIn(hours: number, part: number): [number, number] {
   return [exactHours(all - given), exactHours(given)];
 }
 
-function takersOf({ model, mostTakers, onlyTaker }: Scene, { row }: Piece, range: Range): number[] {
-  const takers = bestTakers(model, row, range, mostTakers);
-  return onlyTaker === undefined ? takers : takers.filter((taker) => taker === onlyTaker);
+function recipientsOf({ model, mostRecipients, onlyRecipient }: OverloadCase, { row }: Piece, range: Range): number[] {
+  const recipients = bestRecipients(model, row, range, mostRecipients);
+  return onlyRecipient === undefined ? recipients : recipients.filter((recipient) => recipient === onlyRecipient);
 }

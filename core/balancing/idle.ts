@@ -1,5 +1,5 @@
-// What somebody with room could take: openings that fit their role and skills, and work of those who have too much in the same
-// weeks. Tried and measured like any remedy.
+// Work for a person with room: openings for their role and skills, and work of people who are overloaded in the same weeks. Tried
+// and measured like any remedy.
 import type { Range } from "../calendar/periods.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { needsSomebody, openingIdOf } from "../load/openings.ts";
@@ -11,17 +11,17 @@ import { missingOf } from "../staffing/match.ts";
 import { needOf } from "../staffing/need.ts";
 import { give, handOver, share } from "./give.ts";
 import { measuredOf, peakOverOf } from "./measures.ts";
+import { overloadCase, type Proposal } from "./overloadCase.ts";
+import { mayTake } from "./recipients.ts";
 import { idsBeside, type Overload, type RemedyOptions, Trial, type Tried } from "./remedies.ts";
-import { type Proposal, sceneOf } from "./scene.ts";
-import { mayTake } from "./takers.ts";
 
 /** Openings that are tried at most, those first of which most fits. */
 const MOST_OPENINGS = 12;
 /** People with too much whose work is tried. */
 const MOST_GIVERS = 5;
 
-/** Work that somebody could take in some weeks, as it is tried; each step is one edit. What an opening
- * makes over anew is told with it. */
+/** Work that a person could take in some weeks, as it is tried; each step is one edit. What an opening
+ * replaces is reported with it. */
 export function* searchForIdle(model: Model, { personId, range }: Overload, { today, idStem }: RemedyOptions): Generator<Tried, void> {
   const person = rowById(model.plan.people).get(personId);
   if (person === undefined) return;
@@ -29,13 +29,13 @@ export function* searchForIdle(model: Model, { personId, range }: Overload, { to
   const before = measuredOf(model);
   const taking = new Trial(before, { person, range });
   for (const proposal of openingsFor(model, person, range, newId)) yield taking.measured([proposal]);
-  for (const giver of giversFor(model, person, range)) {
-    const scene = sceneOf(model, { person: giver, range, today }, { newId, mostTakers: Number.POSITIVE_INFINITY });
-    if (!scene) continue;
-    const trial = new Trial(before, scene);
-    for (const piece of scene.pieces)
+  for (const donor of donorsFor(model, person, range)) {
+    const overload = overloadCase(model, { person: donor, range, today }, { newId, mostRecipients: Number.POSITIVE_INFINITY });
+    if (!overload) continue;
+    const trial = new Trial(before, overload);
+    for (const piece of overload.pieces)
       for (const way of [give, handOver, share])
-        for (const proposal of way({ ...scene, onlyTaker: person }, piece)) yield trial.run([proposal]);
+        for (const proposal of way({ ...overload, onlyRecipient: person }, piece)) yield trial.run([proposal]);
   }
 }
 
@@ -60,7 +60,7 @@ function openingsFor(model: Model, person: number, { start, stop }: Range, newId
     const assignmentId = plan.assignments[row]?.id;
     const openingId = openingIdOf(model, row);
     const whole = needOf(model, row).minutes.reduce((sum, minutes) => sum + minutes, 0);
-    // All of it, or as many hours as there is room for; spread over its days they may need less than the room in all.
+    // All of it, or as many hours as there is room for; spread over its days they may need less than the room in total.
     const some = [1, 0.75, 0.5].map((part) => Math.floor((part * fits) / 15) / 4);
     const parts = fits === whole ? [null, ...some.slice(1)] : some;
     return parts.flatMap((hours): Proposal[] => {
@@ -72,7 +72,7 @@ function openingsFor(model: Model, person: number, { start, stop }: Range, newId
               kind: "give",
               edits,
               ...(assignmentId !== undefined && { assignmentId }),
-              takerId: own.id,
+              recipientId: own.id,
               taskId: plan.tasks[work.task[row]].id,
             },
           ]
@@ -81,19 +81,19 @@ function openingsFor(model: Model, person: number, { start, stop }: Range, newId
   });
 }
 
-/** Those with too much in the range whose work the person may take, the worst first. */
-function giversFor(model: Model, person: number, range: Range): number[] {
+/** Overloaded people in the range whose work the person may take, the worst first. */
+function donorsFor(model: Model, person: number, range: Range): number[] {
   const { plan, work } = model;
   const over = new Map<number, number>();
   for (let row = 0; row < work.assignments; row++) {
-    const giver = work.person[row];
-    if (giver < 0 || over.has(giver) || !mayTake(model, row, person, { start: range.start, stop: range.start + 1 })) continue;
-    const minutes = peakOverOf(model, giver, range);
-    if (minutes > 0) over.set(giver, minutes);
+    const donor = work.person[row];
+    if (donor < 0 || over.has(donor) || !mayTake(model, row, person, { start: range.start, stop: range.start + 1 })) continue;
+    const minutes = peakOverOf(model, donor, range);
+    if (minutes > 0) over.set(donor, minutes);
   }
   return [...over]
     .sort((a, b) => b[1] - a[1] || a[0] - b[0])
     .slice(0, MOST_GIVERS)
-    .map(([giver]) => giver)
-    .filter((giver) => !plan.people[giver].locked);
+    .map(([donor]) => donor)
+    .filter((donor) => !plan.people[donor].locked);
 }

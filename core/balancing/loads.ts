@@ -1,37 +1,37 @@
-// Everybody's load and capacity by day as evening out writes them: what a move would change is summed in days, not worked out
-// anew.
+// Everyone's load and capacity by day as evening out writes them: what a move would change is summed in days, not worked out
+// again.
 import type { Day } from "../calendar/day.ts";
 import { horizonOf } from "../calendar/horizon.ts";
 import type { Range } from "../calendar/periods.ts";
 import { defaultCounting } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 
-/** Minutes by day that come to a person's load, or leave it. */
+/** Minutes by day that are added to a person's load, or leave it. */
 export interface Part {
   start: Day;
   minutes: Int32Array;
   sign: 1 | -1;
 }
 
-/** What changes on one person. */
+/** The change of one person's days. */
 export interface PersonParts {
   person: number;
   parts: Part[];
 }
 
-/** Minutes too much, after less before: in the window and over the horizon. */
+/** Minutes over capacity, after less before: in the window and over the horizon. */
 export interface OverDelta {
   window: number;
   horizon: number;
 }
 
-/** Daily loads of everybody over the horizon. */
+/** Daily loads of everyone over the horizon. */
 export class Loads {
   readonly #range: Range;
   readonly #window: Range;
   readonly #load: Int32Array[];
   readonly #capacity: Int32Array[];
-  /** What a move changes, day by day; all 0 between two questions. */
+  /** The change of a move, day by day; all 0 between two questions. */
   readonly #change: Int32Array;
 
   constructor(model: Model, window: Range) {
@@ -83,7 +83,7 @@ export class Loads {
     return this.#capacity[person][day - this.#range.start] ?? 0;
   }
 
-  /** How many of some days' minutes fit into what a person has free. */
+  /** Minutes of some days that fit into a person's free time. */
   fits(person: number, { start, minutes }: Pick<Part, "start" | "minutes">): number {
     const [load, capacity] = [this.#load[person], this.#capacity[person]];
     const first = this.#range.start;
@@ -95,7 +95,7 @@ export class Loads {
     return sum;
   }
 
-  /** What is too much for everybody after a move, less what is now. */
+  /** The overload of everyone after a move, less the overload now. */
   deltaOf(move: readonly PersonParts[]): OverDelta {
     const delta = { window: 0, horizon: 0 };
     for (const { person, parts } of move) this.#addDelta(person, parts, delta);
@@ -106,7 +106,7 @@ export class Loads {
     for (const { person, parts } of move) this.#add(person, parts, 1);
   }
 
-  takeBack(move: readonly PersonParts[]): void {
+  revert(move: readonly PersonParts[]): void {
     for (const { person, parts } of move) this.#add(person, parts, -1);
   }
 

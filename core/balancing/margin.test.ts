@@ -1,4 +1,4 @@
-// What lifts a margin is measured: the margin after is that of the plan with the edits made.
+// The improvement of a margin is measured: the margin after is that of the plan with the edits made.
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { parseDay } from "../calendar/day.ts";
@@ -20,7 +20,7 @@ const goalOf = (projectId: string, marginTarget: number) => ({
   projects: demo.projects.map((own) => (own.id === projectId ? { ...own, marginTarget } : own)),
 });
 
-test("each swap comes to the margin it says, nobody is over anew by it, and one alone reaches the goal", () => {
+test("each swap results in the margin it says, nobody is over again by it, and one alone reaches the goal", () => {
   const row = rowById(demo.projects).get("slowlight") ?? -1;
   const now = projectMargin(buildModel(demo), row) ?? 0;
   expect(now).toBeLessThan(marginGoal(demo, row) ?? 0);
@@ -36,7 +36,7 @@ test("each swap comes to the margin it says, nobody is over anew by it, and one 
   expect(found[0].steps).toHaveLength(1);
 });
 
-test("where one is not enough several are tried together, and what is missing to the goal is told", () => {
+test("where one is not enough several are tried together, and what is missing to the goal is reported", () => {
   const [best, ...others] = swaps(goalOf("slowlight", 35), "slowlight");
   expect(best.steps.length).toBeGreaterThan(1);
   expect(best.left).toBe(3500 - (best.marginAfter ?? 0));

@@ -1,5 +1,5 @@
-// What would lift a project's margin: its work given to people who cost less, have the role and the skills, and have room on
-// those very days; several swaps together where one alone does not reach the goal.
+// Options to improve a project's margin: its work reassigned to people who cost less, have the role and the skills, and have room
+// on those days; several swaps together if one alone does not reach the goal.
 import type { Day } from "../calendar/day.ts";
 import { costOfMinutes } from "../cost/labour.ts";
 import { marginGoal, projectMargin } from "../cost/margin.ts";
@@ -11,11 +11,11 @@ import { rowById } from "../plan/rows.ts";
 import { needOf } from "../staffing/need.ts";
 import { splitEdit } from "./give.ts";
 import { measuredOf } from "./measures.ts";
+import { isOpenToChange, type Proposal, workedDays } from "./overloadCase.ts";
+import { mayTake } from "./recipients.ts";
 import { compareRemedies, grownOf, idsBeside, type Remedy, type RemedyOptions, Trial, type Tried } from "./remedies.ts";
-import { isOpenToChange, type Proposal, workedDays } from "./scene.ts";
-import { mayTake } from "./takers.ts";
 
-const [MOST_TAKERS, MOST_TOGETHER] = [4, 4];
+const [MOST_RECIPIENTS, MOST_TOGETHER] = [4, 4];
 
 /** Swaps that lift a project's margin, as they are tried, each with the margin after it; several together where no single
  * one reaches the goal. `left` is what is missing to the goal, in hundredths of a percent. */
@@ -34,7 +34,7 @@ export function* searchForMargin(model: Model, projectId: string, { today, idSte
     let next: Remedy | null = null;
     for (const proposal of state ? swapsOf(state, project, today, newId) : []) {
       const remedy = lifted(trial, [...known, proposal], { project, least, goal });
-      // Of several together the best alone is told: the others differ from it in one step.
+      // Of several together the best alone is reported: the others differ from it in one step.
       yield known.length === 0 ? remedy : null;
       if (remedy && (!next || compareByMargin(remedy, next) < 0)) next = remedy;
     }
@@ -45,11 +45,11 @@ export function* searchForMargin(model: Model, projectId: string, { today, idSte
   }
 }
 
-/** Best first: the highest margin after, then least too much anew, then as remedies of an overload are. */
+/** Best first: the highest margin after, then least newly over capacity, then as remedies of an overload are. */
 export const compareByMargin = (a: Remedy, b: Remedy): number =>
   (b.marginAfter ?? 0) - (a.marginAfter ?? 0) || grownOf(a.effect) - grownOf(b.effect) || compareRemedies(a, b);
 
-/** What proposals come to together; null where they do not lift the margin above `least`. */
+/** The joint effect of proposals; null if they do not lift the margin above `least`. */
 function lifted(
   trial: Trial<{ person: number; range: { start: number; stop: number } }>,
   proposals: readonly Proposal[],
@@ -73,20 +73,20 @@ function* swapsOf(model: Model, project: number, today: Day | null, newId: () =>
     const from = isUnderWay ? Math.max(start, today) : start;
     if (from >= stop || (isUnderWay && task.sizing === "effort")) continue;
     const assignmentId = plan.assignments[row].id;
-    for (const taker of cheaperTakers(model, row, from)) {
-      const takerId = plan.people[taker].id;
+    for (const recipient of cheaperRecipients(model, row, from)) {
+      const recipientId = plan.people[recipient].id;
       if (from === start) {
-        yield { kind: "give", edits: [{ kind: "reassign", id: assignmentId, personId: takerId }], assignmentId, takerId };
+        yield { kind: "give", edits: [{ kind: "reassign", id: assignmentId, personId: recipientId }], assignmentId, recipientId };
         continue;
       }
-      const edit = splitEdit(model, row, { from, personId: takerId, newId });
-      if (edit) yield { kind: "handOver", edits: [edit], assignmentId, takerId };
+      const edit = splitEdit(model, row, { from, personId: recipientId, newId });
+      if (edit) yield { kind: "handOver", edits: [edit], assignmentId, recipientId };
     }
   }
 }
 
-/** Who may take a row of work from a day on, has room for all of it day by day, and costs less; the cheapest first. */
-function cheaperTakers(model: Model, row: number, from: Day): number[] {
+/** People who may take a row of work from a day on, have room for all of it day by day, and cost less; the cheapest first. */
+function cheaperRecipients(model: Model, row: number, from: Day): number[] {
   const { plan, work } = model;
   const table = rateBookOf(plan).table(plan.projects[work.project[row]].costTableId);
   if (!table) return [];
@@ -102,13 +102,13 @@ function cheaperTakers(model: Model, row: number, from: Day): number[] {
   const own = costOf(work.person[row]);
   const load = model.load(defaultCounting);
   return plan.people
-    .flatMap((_, taker) => {
-      const cost = costOf(taker);
+    .flatMap((_, recipient) => {
+      const cost = costOf(recipient);
       // Work without a rate costs nothing: that is no saving.
-      if (cost === 0 || cost >= own || !mayTake(model, row, taker, rest)) return [];
-      return fitting(needs, roomDays(model, load, taker, rest)) < whole ? [] : [{ taker, cost }];
+      if (cost === 0 || cost >= own || !mayTake(model, row, recipient, rest)) return [];
+      return fitting(needs, roomDays(model, load, recipient, rest)) < whole ? [] : [{ recipient, cost }];
     })
-    .sort((a, b) => a.cost - b.cost || a.taker - b.taker)
-    .slice(0, MOST_TAKERS)
-    .map(({ taker }) => taker);
+    .sort((a, b) => a.cost - b.cost || a.recipient - b.recipient)
+    .slice(0, MOST_RECIPIENTS)
+    .map(({ recipient }) => recipient);
 }

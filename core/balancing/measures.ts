@@ -1,4 +1,4 @@
-// What every proposal is judged by: the same few figures of the whole plan, before and after.
+// The measures of every proposal: the same few figures of the whole plan, before and after.
 import type { Day } from "../calendar/day.ts";
 import { horizonOf, periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";
@@ -14,12 +14,12 @@ import { rowById } from "../plan/rows.ts";
 export interface Measures {
   /** The sum over people and days of what they have too much. */
   peakOver: number;
-  /** How many weeks of a person are over. */
+  /** Number of weeks of a person are over. */
   overWeeks: number;
   /** Minutes that all counted assignments ask for and nobody can work. */
   unplaced: number;
   cost: number;
-  /** What the projects earn, for the margin. */
+  /** The revenue of the projects, for the margin. */
   revenue: number;
 }
 
@@ -30,7 +30,7 @@ export interface Growth {
   minutes: number;
 }
 
-/** What a change does to the whole plan: after less before. */
+/** The change of the whole plan: after less before. */
 export interface Effect extends Measures {
   /** Projects whose finish moves, by how many calendar days, and to when. */
   finishes: { projectId: string; days: number; finish: Day }[];
@@ -46,7 +46,7 @@ interface PersonFigures {
   peaks: Int32Array;
   peakOver: number;
   overWeeks: number;
-  /** What single days of the window have too much. */
+  /** The overload on single days of the window. */
   inWindow: number;
 }
 
@@ -54,7 +54,7 @@ interface PersonFigures {
 export class Measured {
   readonly totals: Measures;
   readonly weeks: readonly Range[];
-  /** Minutes too much on single days of the window, of everybody. */
+  /** Minutes over capacity on single days of the window, of everyone. */
   readonly inWindow: number;
   readonly window: Range;
   readonly #people: PersonFigures[];
@@ -84,12 +84,12 @@ export class Measured {
     };
   }
 
-  /** Minutes too much of everybody, by week of the horizon. */
+  /** Minutes over capacity of everyone, by week of the horizon. */
   peaksByWeek(): number[] {
     return this.weeks.map((_, week) => this.#people.reduce((sum, { peaks }) => sum + peaks[week], 0));
   }
 
-  /** What has changed since another state of the same plan. */
+  /** The change since another state of the same plan. */
   effectSince(before: Measured): Effect {
     const [was, is] = [before.totals, this.totals];
     return {
@@ -167,12 +167,12 @@ export class Measured {
 /** The measures of a model over its horizon; worked out once for a model. */
 export const measuredOf = onceFor((model: Model) => new Measured(model));
 
-/** Minutes too much on single days of a range, of one person. */
+/** Minutes over capacity on single days of a range, of one person. */
 export function peakOverOf(model: Model, person: number, { start, stop }: Range): number {
   return overDays(model, person, { start, stop }).reduce((sum, minutes) => sum + minutes, 0);
 }
 
-/** Minutes too much on each day of a range; index is `day − range.start`. */
+/** Minutes over capacity on each day of a range; index is `day − range.start`. */
 export function overDays(model: Model, person: number, { start, stop }: Range): Int32Array {
   const { regular, overtime, at } = model.capacity.of(person, start, stop);
   const load = model.load(defaultCounting).of(person, start, stop);

@@ -1,4 +1,4 @@
-// What evening out may do to one piece of work, each with what it would change of everybody's days.
+// The moves of evening out for one piece of work, each with its change of everyone's days.
 import { type Day, formatDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
@@ -17,8 +17,8 @@ import { delayEdits, isInTotals } from "./delay.ts";
 import { sharedEdits, splitEdit } from "./give.ts";
 import { MOST_OVERTIME, type RemedyKind } from "./kinds.ts";
 import type { Loads, Part, PersonParts } from "./loads.ts";
-import { workedDays } from "./scene.ts";
-import { mayTake } from "./takers.ts";
+import { workedDays } from "./overloadCase.ts";
+import { mayTake } from "./recipients.ts";
 import type { TrialPlacer, TriedPlace, TriedRow } from "./trialPlacer.ts";
 
 /** One move. Minutes are exact, so that what it changes is what will be. */
@@ -29,10 +29,10 @@ export interface Move {
   /** Rows of the task and of the work; −1 for overtime. */
   task: number;
   row: number;
-  /** Tells moves of one kind, one piece of work and one taker apart: days, minutes or a date. */
+  /** Distinguishes moves of one kind, one piece of work and one taker: days, minutes or a date. */
   variant: number;
-  /** Who receives work; −1 for nobody. */
-  taker: number;
+  /** The person row that receives the work; −1 for nobody. */
+  recipient: number;
   parts: PersonParts[];
   unplaced: number;
   /** Made when the move is; null where it cannot be. */
@@ -49,13 +49,13 @@ export interface MoveOptions {
 }
 
 /** People that are tried for one piece of work; for a part of it fewer. */
-const [MOST_TAKERS, MOST_TAKERS_OF_PART] = [24, 8];
+const [MOST_RECIPIENTS, MOST_RECIPIENTS_OF_PART] = [24, 8];
 /** Days later that are tried. */
 const DELAYS = [1, 2, 3, 4, 5, 7, 10, 15, 20, 30, 40, 60];
 
 /** The moves of one model. */
 export class Moves {
-  readonly #takers = new Map<number, number[]>();
+  readonly #recipients = new Map<number, number[]>();
   readonly #peopleOf = new Map<number, number[]>();
 
   constructor(
@@ -103,7 +103,7 @@ export class Moves {
       kind: "overtime",
       task: -1,
       row: -1,
-      taker: -1,
+      recipient: -1,
       variant: days[0],
       unplaced: 0,
       parts: [{ person, parts }],
@@ -119,7 +119,7 @@ export class Moves {
     };
   }
 
-  /** What a move adds to the cost of labour at the standard rates of its days, in minor units. Delays and longer tasks count as 0,
+  /** The added cost of labour of a move, at the standard rates of its days, in minor units. Delays and longer tasks count as 0,
    * because they seldom meet another rate; so does overtime, which is compared with no other kind. */
   costOf({ kind, row, parts }: Move): number {
     const { plan, work } = this.model;
@@ -145,10 +145,10 @@ export class Moves {
     if (options.today === null || workedDays(model, row).start >= options.today) yield* this.#gives(row, place);
   }
 
-  /** Who may take a row of work over: those with most room on its days, then in plan order. */
-  takersOf(row: number): readonly number[] {
-    let takers = this.#takers.get(row);
-    if (!takers) {
+  /** The people who may take a row of work: those with most room on its days first, then in plan order. */
+  recipientsOf(row: number): readonly number[] {
+    let recipients = this.#recipients.get(row);
+    if (!recipients) {
       const { model, loads } = this;
       const { work, schedule } = model;
       const dates = schedule.of(work.task[row]);
@@ -156,18 +156,18 @@ export class Moves {
       const placed = workedDays(model, row);
       const range: Range = { start: Math.min(window.start, placed.start), stop: Math.max(window.stop, placed.stop) };
       const place = this.#placeOf(row);
-      takers = this.#peopleWith(work.role[row])
-        .filter((taker) => mayTake(model, row, taker, range))
-        .map((taker) => ({ taker, fits: loads.fits(taker, place) }))
-        .sort((a, b) => b.fits - a.fits || a.taker - b.taker)
-        .slice(0, MOST_TAKERS)
-        .map(({ taker }) => taker);
-      this.#takers.set(row, takers);
+      recipients = this.#peopleWith(work.role[row])
+        .filter((recipient) => mayTake(model, row, recipient, range))
+        .map((recipient) => ({ recipient, fits: loads.fits(recipient, place) }))
+        .sort((a, b) => b.fits - a.fits || a.recipient - b.recipient)
+        .slice(0, MOST_RECIPIENTS)
+        .map(({ recipient }) => recipient);
+      this.#recipients.set(row, recipients);
     }
-    return takers;
+    return recipients;
   }
 
-  /** Those who have a role, or everybody where it is not said which or where the holder lacks it too. */
+  /** People with a role, or everyone if no role is stated or the holder does not have it, either. */
   #peopleWith(role: number): number[] {
     let people = this.#peopleOf.get(role);
     if (!people) {
@@ -187,13 +187,13 @@ export class Moves {
   *#gives(row: number, place: TriedPlace): Generator<Move> {
     const { plan, work } = this.model;
     const { id } = plan.assignments[row];
-    for (const taker of this.takersOf(row)) {
-      const taken = this.placer.place(row, { person: taker });
+    for (const recipient of this.recipientsOf(row)) {
+      const taken = this.placer.place(row, { person: recipient });
       if (taken.asked !== place.asked) continue;
-      const personId = plan.people[taker].id;
+      const personId = plan.people[recipient].id;
       yield {
-        ...this.#moved(row, { kind: "give", taker, variant: 0, unplaced: taken.unplaced - place.unplaced }),
-        parts: [leaving(work.person[row], place), coming(taker, taken)],
+        ...this.#moved(row, { kind: "give", recipient, variant: 0, unplaced: taken.unplaced - place.unplaced }),
+        parts: [leaving(work.person[row], place), coming(recipient, taken)],
         edits: () => [{ kind: "reassign", id, personId }],
       };
     }
@@ -216,13 +216,13 @@ export class Moves {
       const hours = Math.min(assignment.hours ?? 0, Math.round(later / 0.6) / 100);
       const [given, kept] = [workMinutes(hours), workMinutes(Math.round(((assignment.hours ?? 0) - hours) * 100) / 100)];
       const stays = placer.place(row, { to: date - 1, ...(isTotal && { amount: kept }) });
-      for (const taker of this.takersOf(row).slice(0, MOST_TAKERS_OF_PART)) {
-        const taken = placer.place(row, { person: taker, from: Math.max(date, work.from[row]), ...(isTotal && { amount: given }) });
+      for (const recipient of this.recipientsOf(row).slice(0, MOST_RECIPIENTS_OF_PART)) {
+        const taken = placer.place(row, { person: recipient, from: Math.max(date, work.from[row]), ...(isTotal && { amount: given }) });
         if (stays.asked + taken.asked !== place.asked) continue;
-        const personId = plan.people[taker].id;
+        const personId = plan.people[recipient].id;
         yield {
-          ...this.#moved(row, { kind: "handOver", taker, variant: date, unplaced: stays.unplaced + taken.unplaced - place.unplaced }),
-          parts: byPerson([leaving(work.person[row], place), coming(work.person[row], stays), coming(taker, taken)]),
+          ...this.#moved(row, { kind: "handOver", recipient, variant: date, unplaced: stays.unplaced + taken.unplaced - place.unplaced }),
+          parts: byPerson([leaving(work.person[row], place), coming(work.person[row], stays), coming(recipient, taken)]),
           edits: (newId) => {
             const edit = splitEdit(model, row, { from: date, personId, newId });
             return edit ? [edit] : null;
@@ -238,16 +238,16 @@ export class Moves {
     if (work.way[row] !== HOURS) return;
     const all = work.amount[row];
     const excess = this.#excessOf(work.person[row], place);
-    for (const taker of this.takersOf(row).slice(0, MOST_TAKERS_OF_PART)) {
-      const room = this.#roomFor(taker, placer.place(row, { person: taker }));
+    for (const recipient of this.recipientsOf(row).slice(0, MOST_RECIPIENTS_OF_PART)) {
+      const room = this.#roomFor(recipient, placer.place(row, { person: recipient }));
       const parts = [0.25, 0.5, 0.75, room, excess].map((part) => Math.floor(all * part));
       for (const given of new Set(parts.filter((minutes) => minutes > 0 && minutes < all))) {
         const stays = placer.place(row, { amount: all - given });
-        const taken = placer.place(row, { person: taker, amount: given });
-        const personId = plan.people[taker].id;
+        const taken = placer.place(row, { person: recipient, amount: given });
+        const personId = plan.people[recipient].id;
         yield {
-          ...this.#moved(row, { kind: "share", taker, variant: given, unplaced: stays.unplaced + taken.unplaced - place.unplaced }),
-          parts: byPerson([leaving(work.person[row], place), coming(work.person[row], stays), coming(taker, taken)]),
+          ...this.#moved(row, { kind: "share", recipient, variant: given, unplaced: stays.unplaced + taken.unplaced - place.unplaced }),
+          parts: byPerson([leaving(work.person[row], place), coming(work.person[row], stays), coming(recipient, taken)]),
           edits: (newId) => sharedEdits(plan.assignments[row], given / all, personId, newId),
         };
       }
@@ -276,7 +276,7 @@ export class Moves {
     return share;
   }
 
-  /** Later within what follows it leaves free: nothing else moves. Everybody on the task comes along. */
+  /** Later within what follows it leaves free: nothing else moves. Everyone on the task comes along. */
   *#delays(row: number, dates: TaskDates): Generator<Move> {
     const { model } = this;
     yield* this.#later(row, dates, "delay", (days) => {
@@ -287,7 +287,7 @@ export class Moves {
     });
   }
 
-  /** More days for the same hours, within what follows it leaves free. Everybody on the task works longer on it. */
+  /** More days for the same hours, within what follows it leaves free. Everyone on the task works longer on it. */
   *#spreads(row: number, dates: TaskDates): Generator<Move> {
     const { model } = this;
     const task = model.work.task[row];
@@ -299,7 +299,7 @@ export class Moves {
     });
   }
 
-  /** Moves that end a task some working days later, for everybody on it. @param change Null where the task cannot be changed so. */
+  /** Moves that end a task some working days later, for everyone on it. @param change Null where the task cannot be changed so. */
   *#later(
     row: number,
     dates: TaskDates,
@@ -320,7 +320,7 @@ export class Moves {
       if (after.some(({ asked }, at) => asked !== before[at].asked)) continue;
       const unplaced = after.reduce((sum, own, at) => sum + own.unplaced - before[at].unplaced, 0);
       yield {
-        ...this.#moved(row, { kind, taker: -1, variant: days, unplaced }),
+        ...this.#moved(row, { kind, recipient: -1, variant: days, unplaced }),
         parts: byPerson(rows.flatMap((at, k) => [leaving(work.person[at], before[k]), coming(work.person[at], after[k])])),
         edits: () => changed.edits,
       };
@@ -339,7 +339,7 @@ export class Moves {
     return rows.some(stays) ? null : rows;
   }
 
-  #moved(row: number, own: Pick<Move, "kind" | "taker" | "variant" | "unplaced">): Omit<Move, "parts" | "edits"> {
+  #moved(row: number, own: Pick<Move, "kind" | "recipient" | "variant" | "unplaced">): Omit<Move, "parts" | "edits"> {
     return { id: this.model.plan.assignments[row].id, task: this.model.work.task[row], row, ...own };
   }
 }
@@ -347,7 +347,7 @@ export class Moves {
 const leaving = (person: number, { start, minutes }: TriedPlace): PersonParts => ({ person, parts: [{ start, minutes, sign: -1 }] });
 const coming = (person: number, { start, minutes }: TriedPlace): PersonParts => ({ person, parts: [{ start, minutes, sign: 1 }] });
 
-/** What happens to one person stands together: their days are looked at once. */
+/** All changes of one person are combined, so that their days are checked once. */
 export function byPerson(all: readonly PersonParts[]): PersonParts[] {
   const people = new Map<number, Part[]>();
   for (const { person, parts } of all) people.set(person, [...(people.get(person) ?? []), ...parts]);

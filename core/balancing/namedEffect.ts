@@ -10,7 +10,7 @@ import { grownOf } from "./remedies.ts";
 export interface NamedEffect extends Omit<Effect, "finishes" | "grows"> {
   finishes: { name: string; days: number; finish: Day }[];
   grows: { name: string; week: Range; minutes: number }[];
-  /** Minutes too much that come up anew. */
+  /** Minutes over capacity that come up again. */
   grown: number;
 }
 

@@ -19,7 +19,7 @@ const demo = buildModel(fernhollow());
 const today = parseDay("2027-02-01");
 const february = { start: today, stop: today + 28 };
 
-/** The three weeks around the day on which most is too much for anybody. */
+/** The three weeks around the day on which most is too much for anyone. */
 function worstOf(model: Model): Overload {
   const range = horizonOf(model.plan);
   let worst: { personId: string; day: Day; minutes: number } = { personId: "", day: 0, minutes: 0 };
@@ -32,9 +32,9 @@ function worstOf(model: Model): Overload {
 }
 
 function expectMeasured(plan: Plan, overload: Overload, from: Day | null, seed: string): number {
-  const remedies = remediesOf(buildModel(plan), overload, { today: from, idStem: "new", mostTakers: 2 });
+  const remedies = remediesOf(buildModel(plan), overload, { today: from, idStem: "new", mostRecipients: 2 });
   const before = plainMeasures(plan);
-  // A few of each kind: every one is worked out anew from nothing.
+  // A few of each kind: every one is calculated again from nothing.
   const few = remedies.filter(({ kind }, at) => remedies.slice(0, at).filter((own) => own.kind === kind).length < 1);
   for (const { edits, effect, steps } of few) {
     const kinds = steps.map(({ kind }) => kind).join();
@@ -73,7 +73,7 @@ test("every kind that applies is found, each with its figures: most is removed f
   expect(accepted?.effect).toMatchObject({ peakOver: 0, overWeeks: 0, unplaced: 0, cost: 0, finishes: [], grows: [] });
 });
 
-test("work that had begun is never written anew before the status date", () => {
+test("work that had begun is never written again before the status date", () => {
   for (const { edits, kind } of remediesOf(demo, { personId: "mara", range: february }, { today, idStem: "new" })) {
     const outcome = applyEdit(demo.plan, togetherOf(edits, "remedy"));
     const after = buildModel(outcome.plan as Plan);
@@ -96,7 +96,7 @@ test("where no single one is enough, two or three are found that are", () => {
   for (const { left, steps } of together) expect([left, steps.length <= 3]).toEqual([0, true]);
 });
 
-test("nothing comes for somebody who is not over, for a plan without tasks, or for days outside the horizon", () => {
+test("nothing comes for a person who is not over, for a plan without tasks, or for days outside the horizon", () => {
   const of = (model: Model, overload: Overload) => [...searchRemedies(model, overload, { today: null, idStem: "new" })];
   expect(of(demo, { personId: "rui", range: { start: parseDay("2027-12-24"), stop: parseDay("2027-12-26") } })).toEqual([]);
   expect(of(demo, { personId: "nobody", range: february })).toEqual([]);
@@ -111,10 +111,10 @@ test("what is locked or done is left alone", () => {
   expect(new Set(kinds)).toEqual(new Set(["overtime", "accept"]));
 });
 
-test("somebody with room is offered openings that fit them and work of those who are over, each with what it makes over", () => {
+test("a person with room is offered openings that fit them and work of those who are over, each with what it makes over", () => {
   const found = [...searchForIdle(demo, { personId: "rui", range: february }, { today, idStem: "new" })].filter((own) => own !== null);
   expect(found.length).toBeGreaterThan(2);
-  // Of the opening somebody else fits: there is not room for all of it.
+  // Of the opening someone else fits: there is not room for all of it.
   const forKaspar = [...searchForIdle(demo, { personId: "kaspar", range: february }, { today, idStem: "new" })];
   expect(forKaspar.some((own) => own?.steps[0].assignmentId === "tank-open")).toBe(true);
   expect(found.some(({ steps: [{ assignmentId }] }) => assignmentId === "rockpools-mara")).toBe(true);
@@ -127,7 +127,7 @@ test("somebody with room is offered openings that fit them and work of those who
   }
 });
 
-test("sick leave is neither moved nor declined, whatever its state", () => {
+test("sick leave is neither moved nor declined, regardless of its state", () => {
   const plan = fernhollow();
   const person = plan.people.findIndex(({ id }) => id === "mara");
   for (const state of ["approved", "requested"] as const) {
@@ -135,7 +135,11 @@ test("sick leave is neither moved nor declined, whatever its state", () => {
       const entry = { id: "days", from: "2027-02-17", to: "2027-02-18", kind, state };
       const people = plan.people.map((own, row) => (row === person ? { ...own, timeOff: [entry] } : own));
       const range = { start: parseDay("2027-02-15"), stop: parseDay("2027-02-22") };
-      const remedies = remediesOf(buildModel({ ...plan, people }), { personId: "mara", range }, { today, idStem: "new", mostTakers: 2 });
+      const remedies = remediesOf(
+        buildModel({ ...plan, people }),
+        { personId: "mara", range },
+        { today, idStem: "new", mostRecipients: 2 },
+      );
       expect(remedies.length).toBeGreaterThan(0);
       const touched = remedies.some(({ edits }) => JSON.stringify(edits).includes('"days"'));
       if (kind === "sick" || state === "requested") expect(touched, `${kind} ${state}`).toBe(kind === "holiday");

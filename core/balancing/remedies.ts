@@ -1,5 +1,4 @@
-// What could be done about an overload: every way that applies is made as edits, tried on a copy of the plan and measured on
-// the whole of it.
+// Remedies of an overload: every applicable option is made as edits, tried on a copy of the plan and measured on all of it.
 import type { Day } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { applyEdit } from "../edits/edit.ts";
@@ -12,17 +11,17 @@ import { delay, lighten, postpone, spread } from "./delay.ts";
 import { give, handOver, share } from "./give.ts";
 import { remedyKinds } from "./kinds.ts";
 import { type Effect, Measured, measuredOf, peakOverOf } from "./measures.ts";
+import { type OverloadCase, overloadCase, type Piece, type Proposal } from "./overloadCase.ts";
 import { accept, contractor, overtime, timeOff } from "./ownDays.ts";
-import { type Piece, type Proposal, type Scene, sceneOf } from "./scene.ts";
 
-/** Something that could be done, and what it comes to. */
+/** Something that could be done, and what it results in. */
 export interface Remedy extends Proposal {
   effect: Effect;
   /** Minutes that are still too much on the days that were asked about. */
   left: number;
-  /** Of what lifts a margin: the project's margin after it, in hundredths of a percent. */
+  /** Of a remedy for a margin: the project's margin after it, in hundredths of a percent. */
   marginAfter?: number;
-  /** What it is made of: one step, or two or three where one alone is not enough. */
+  /** Its steps: one, or two or three if one alone is not enough. */
   steps: Proposal[];
 }
 
@@ -32,23 +31,32 @@ export interface Overload {
 }
 
 export interface RemedyOptions {
-  /** What lies before it stays as it is; null where no day counts as today. */
+  /** Everything before this day stays as it is; null if no day counts as today. */
   today: Day | null;
   /** Begins the ids of rows that are added. */
   idStem: string;
-  /** How many people are tried for one piece of work. */
-  mostTakers?: number;
+  /** Number of people are tried for one piece of work. */
+  mostRecipients?: number;
   /** Ends the search once so many have been tried. */
   mostTried?: number;
 }
 
-const [MOST_TAKERS, MOST_TRIED, MOST_TOGETHER] = [6, 400, 3];
+const [MOST_RECIPIENTS, MOST_TRIED, MOST_TOGETHER] = [6, 400, 3];
 
-/** What one step of the search has found; null where what was tried is no way out. */
+/** The result of one step of the search; null if the option tried does not help. */
 export type Tried = Remedy | null;
 
-const waysOfWork: ((scene: Scene, piece: Piece) => Proposal[])[] = [give, handOver, share, delay, postpone, spread, lighten, contractor];
-const waysOfPerson: ((scene: Scene) => Proposal[])[] = [overtime, timeOff, accept];
+const waysOfWork: ((overload: OverloadCase, piece: Piece) => Proposal[])[] = [
+  give,
+  handOver,
+  share,
+  delay,
+  postpone,
+  spread,
+  lighten,
+  contractor,
+];
+const waysOfPerson: ((overload: OverloadCase) => Proposal[])[] = [overtime, timeOff, accept];
 
 /** Remedies of an overload, one after the other as they are tried, in no order; combinations where no single one is enough.
  * Each step is one edit tried. Nothing comes where the person is not over on these days. */
@@ -57,12 +65,12 @@ export function* searchRemedies(model: Model, { personId, range }: Overload, opt
   if (person === undefined) return;
   const newId = idsBeside(model.plan, options.idStem);
   const asked = { person, range, today: options.today };
-  const scene = sceneOf(model, asked, { newId, mostTakers: options.mostTakers ?? MOST_TAKERS });
-  if (!scene) return;
-  const trial = new Trial(measuredOf(model), scene);
+  const overload = overloadCase(model, asked, { newId, mostRecipients: options.mostRecipients ?? MOST_RECIPIENTS });
+  if (!overload) return;
+  const trial = new Trial(measuredOf(model), overload);
   const found: Remedy[] = [];
   let tried = 0;
-  for (const proposal of proposalsOf(scene)) {
+  for (const proposal of proposalsOf(overload)) {
     const remedy = trial.run([proposal]);
     if (remedy) found.push(remedy);
     yield remedy;
@@ -77,9 +85,9 @@ export function remediesOf(model: Model, overload: Overload, options: RemedyOpti
   return ranked([...searchRemedies(model, overload, options)].filter((remedy) => remedy !== null));
 }
 
-/** Proposals of every way in turn: whoever waits soon sees what there is, and where the search is cut off each has been tried. */
-function* proposalsOf(scene: Scene): Generator<Proposal> {
-  let ways = [...waysOfWork.map((way) => ofPieces(scene, way)), ...waysOfPerson.map((way) => way(scene).values())];
+/** Proposals of every way in turn: the person who waits soon sees what there is, and where the search is cut off each has been tried. */
+function* proposalsOf(overload: OverloadCase): Generator<Proposal> {
+  let ways = [...waysOfWork.map((way) => ofPieces(overload, way)), ...waysOfPerson.map((way) => way(overload).values())];
   while (ways.length > 0) {
     const left: typeof ways = [];
     for (const way of ways) {
@@ -92,22 +100,22 @@ function* proposalsOf(scene: Scene): Generator<Proposal> {
   }
 }
 
-function* ofPieces(scene: Scene, way: (typeof waysOfWork)[number]): Generator<Proposal, undefined> {
-  for (const piece of scene.pieces) yield* way(scene, piece);
+function* ofPieces(overload: OverloadCase, way: (typeof waysOfWork)[number]): Generator<Proposal, undefined> {
+  for (const piece of overload.pieces) yield* way(overload, piece);
 }
 
 /** Two or three that are enough together: the best one, and after it the best of what is left. */
-function* combinations(trial: Trial, singles: readonly Remedy[], asked: Parameters<typeof sceneOf>[1]): Generator<Tried, void> {
+function* combinations(trial: Trial, singles: readonly Remedy[], asked: Parameters<typeof overloadCase>[1]): Generator<Tried, void> {
   const starts = singles.filter(({ kind, effect }) => kind !== "accept" && kind !== "timeOff" && effect.peakOver < 0).slice(0, 3);
   for (const start of starts) {
     let steps: Proposal[] = [start];
     let best: Remedy = start;
     while (steps.length < MOST_TOGETHER && best.left > 0) {
       const after = trial.after(steps);
-      const scene = after && sceneOf(after, asked, { newId: trial.scene.newId, mostTakers: 3 });
-      if (!scene) break;
+      const overload = after && overloadCase(after, asked, { newId: trial.overload.newId, mostRecipients: 3 });
+      if (!overload) break;
       let next: { remedy: Remedy; step: Proposal } | null = null;
-      for (const step of proposalsOf({ ...scene, pieces: scene.pieces.slice(0, 4) })) {
+      for (const step of proposalsOf({ ...overload, pieces: overload.pieces.slice(0, 4) })) {
         if (step.kind === "accept" || step.kind === "timeOff") continue;
         const remedy = trial.run([...steps, step]);
         yield null;
@@ -123,13 +131,13 @@ function* combinations(trial: Trial, singles: readonly Remedy[], asked: Paramete
 }
 
 /** Tries proposals on a copy of the plan. */
-export class Trial<S extends Pick<Scene, "person" | "range"> = Scene> {
+export class Trial<S extends Pick<OverloadCase, "person" | "range"> = OverloadCase> {
   constructor(
     readonly before: Measured,
-    readonly scene: S,
+    readonly overload: S,
   ) {}
 
-  /** What proposals come to together; null where the plan does not allow them, or where they do not help. */
+  /** The joint effect of proposals; null if the plan does not allow them, or they do not help. */
   run(proposals: readonly Proposal[]): Remedy | null {
     const remedy = this.measured(proposals);
     if (!remedy) return null;
@@ -138,13 +146,13 @@ export class Trial<S extends Pick<Scene, "person" | "range"> = Scene> {
     return effect.peakOver < 0 || isFree ? remedy : null;
   }
 
-  /** What proposals come to together, good or bad; null where the plan does not allow them. */
+  /** The joint effect of proposals, good or bad; null if the plan does not allow them. */
   measured(proposals: readonly Proposal[]): Remedy | null {
     const after = this.after(proposals);
     if (!after) return null;
     const effect = new Measured(after, this.before).effectSince(this.before);
     const [first] = proposals;
-    const left = peakOverOf(after, this.scene.person, this.scene.range);
+    const left = peakOverOf(after, this.overload.person, this.overload.range);
     return { ...first, edits: proposals.flatMap(({ edits }) => edits), steps: [...proposals], effect, left };
   }
 
@@ -172,7 +180,7 @@ export function compareRemedies(a: Pick<Remedy, "effect" | "kind">, b: Pick<Reme
 /** The same list in its order. Equal ones stay as they were found. */
 export const ranked = (remedies: readonly Remedy[]): Remedy[] => [...remedies].sort(compareRemedies);
 
-/** Minutes too much that come up anew. */
+/** Minutes over capacity that come up again. */
 export const grownOf = ({ grows }: Effect): number => grows.reduce((sum, { minutes }) => sum + minutes, 0);
 
 const movedDays = ({ finishes }: Effect): number => finishes.reduce((sum, { days }) => sum + Math.abs(days), 0);

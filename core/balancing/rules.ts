@@ -1,4 +1,4 @@
-// What evening out holds to: whether the step from one model to the next keeps every rule, by reading the two alone.
+// The rules of evening out: checks whether the step from one model to the next keeps every rule, by reading these two alone.
 import type { Day } from "../calendar/day.ts";
 import type { Change } from "../edits/change.ts";
 import type { Model } from "../model.ts";
@@ -12,7 +12,7 @@ export interface Step {
   before: Measured;
   after: Measured;
   changes: readonly Change[];
-  /** What lies before it stays; null where no day counts as today. */
+  /** Everything before this day stays as it is; null if no day counts as today. */
   today: Day | null;
 }
 

@@ -1,4 +1,4 @@
-// Places single rows of work as they would be with somebody else, later or in part, without a copy of the plan.
+// Places single rows of work as they would be with someone else, later or in part, without a copy of the plan.
 import type { Day } from "../calendar/day.ts";
 import type { Model } from "../model.ts";
 import { type PlaceInput, placeAssignment } from "../placing/place.ts";
@@ -6,7 +6,7 @@ import { emptyPlacements } from "../placing/placements.ts";
 import type { TaskDates } from "../schedule/dates.ts";
 import type { Work } from "../work/work.ts";
 
-/** What is tried of a row of work; what is not named stays. */
+/** The changes to try on a row of work; keys that are not stated stay. */
 export interface TriedRow {
   person?: number;
   amount?: number;
@@ -15,7 +15,7 @@ export interface TriedRow {
   dates?: TaskDates;
 }
 
-/** Where the minutes would fall; the array is the asker's own. */
+/** The minutes as they would be placed; the array belongs to the caller. */
 export interface TriedPlace {
   start: Day;
   minutes: Int32Array;
@@ -23,7 +23,7 @@ export interface TriedPlace {
   unplaced: number;
 }
 
-/** Places rows of one model. Work sized by effort is not for it: its dates hang on who does it. */
+/** Places rows of one model. Work sized by effort is not for it: its dates depend on who does it. */
 export class TrialPlacer {
   readonly #work: Work;
   readonly #input: PlaceInput;
@@ -57,7 +57,7 @@ export class TrialPlacer {
     [work.person[row], work.amount[row], work.from[row], work.to[row]] = [kept.person, kept.amount, kept.from, kept.to];
     const at = placements.offset[row];
     const minutes = placements.buffer.minutes.slice(at, at + placements.length[row]);
-    // What has been tried is not kept when the buffer grows.
+    // Tried minutes are not kept when the buffer grows.
     placements.length[row] = 0;
     return { start: placements.start[row], minutes, asked: placements.asked[row], unplaced: placements.unplaced[row] };
   }

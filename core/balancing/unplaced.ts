@@ -1,4 +1,4 @@
-// Ways out for hours that nobody can work: somebody else for all of it or for the part that falls before or after, other dates,
+// Ways out for hours that nobody can work: someone else for all of it or for the part that falls before or after, other dates,
 // leave moved, a contractor. Tried and measured like any remedy; what counts first is how many hours find a place.
 import { formatDay, parseDay } from "../calendar/day.ts";
 import type { SingleEdit } from "../edits/edit.ts";
@@ -7,11 +7,11 @@ import { unplaceableOf } from "../placing/unplaceable.ts";
 import { rowById } from "../plan/rows.ts";
 import { needOf } from "../staffing/need.ts";
 import { measuredOf } from "./measures.ts";
+import { isOpenToChange, type Proposal } from "./overloadCase.ts";
+import { bestRecipients } from "./recipients.ts";
 import { compareRemedies, idsBeside, type Remedy, type RemedyOptions, Trial, type Tried } from "./remedies.ts";
-import { isOpenToChange, type Proposal } from "./scene.ts";
-import { bestTakers } from "./takers.ts";
 
-const MOST_TAKERS = 6;
+const MOST_RECIPIENTS = 6;
 
 /** Ways out for the hours of an assignment that have no day, as they are tried. */
 export function* searchForUnplaced(model: Model, assignmentId: string, { idStem }: RemedyOptions): Generator<Tried, void> {
@@ -36,9 +36,9 @@ function* proposalsFor(model: Model, row: number, newId: () => string): Generato
   const { range } = needOf(model, row);
   const entry = unplaceableOf(model, row);
   const about = { assignmentId: assignment.id };
-  const takers = bestTakers(model, row, range, MOST_TAKERS).map((taker) => plan.people[taker].id);
-  for (const takerId of takers)
-    yield { kind: "give", edits: [{ kind: "reassign", id: assignment.id, personId: takerId }], ...about, takerId };
+  const recipients = bestRecipients(model, row, range, MOST_RECIPIENTS).map((recipient) => plan.people[recipient].id);
+  for (const recipientId of recipients)
+    yield { kind: "give", edits: [{ kind: "reassign", id: assignment.id, personId: recipientId }], ...about, recipientId };
   if (entry.split) {
     const { date, gives, roleId, hours, shiftDays } = entry.split;
     const day = parseDay(date);
@@ -54,9 +54,9 @@ function* proposalsFor(model: Model, row: number, newId: () => string): Generato
       ...(hours !== null && { hours }),
       ...(shiftDays !== 0 && { shiftDays }),
     });
-    for (const taker of bestTakers(model, row, part, MOST_TAKERS)) {
-      const takerId = plan.people[taker].id;
-      yield { kind: "handOver", edits: [split(takerId)], ...about, takerId };
+    for (const recipient of bestRecipients(model, row, part, MOST_RECIPIENTS)) {
+      const recipientId = plan.people[recipient].id;
+      yield { kind: "handOver", edits: [split(recipientId)], ...about, recipientId };
     }
     if (roleId !== null) yield { kind: "contractor", edits: [split(null)], ...about };
   }

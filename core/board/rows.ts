@@ -5,9 +5,9 @@ import type { LoadBook } from "../load/loadBook.ts";
 import { addSums, emptySums, type LevelBand, overBeyond, overOf, type PeriodSums, roomOf, statesOf, workSums } from "../load/periodSums.ts";
 import type { Placed } from "../placing/placed.ts";
 import { placedIn } from "../placing/placements.ts";
-import { recordOf } from "../plan/keysOf.ts";
 import { lookUp } from "../plan/lookUp.ts";
 import { firstRoleName } from "../plan/names.ts";
+import { recordOf } from "../plan/objectKeys.ts";
 import { membersOf } from "../plan/rows.ts";
 import type { Person, Plan } from "../plan/schema.ts";
 import { isOpening } from "../work/work.ts";
@@ -33,8 +33,8 @@ export interface BoardRow {
   requestedLeave?: readonly Range[];
 }
 
-/** What a board is made from. */
-export interface BoardScene {
+/** The input of a board. */
+export interface BoardInput {
   load: LoadBook;
   periods: readonly Range[];
   /** Sums of the people in `left`, in that order; and what of their load is tentative. */
@@ -70,19 +70,19 @@ export class BoardMaker {
 
   constructor(
     readonly placed: Placed,
-    readonly scene: BoardScene,
+    readonly input: BoardInput,
   ) {
-    this.#count = scene.periods.length;
+    this.#count = input.periods.length;
     this.#zeros = new Int32Array(this.#count);
     this.#nowhere = new Uint8Array(this.#count);
     this.all = emptySums(this.#count);
-    this.#slot = new Map(scene.left.map((row, at) => [row, at]));
+    this.#slot = new Map(input.left.map((row, at) => [row, at]));
     this.#acceptedDays = acceptedDays(placed.plan);
     this.#over = this.#overMinutes();
   }
 
   make(): void {
-    const { view, left } = this.scene;
+    const { view, left } = this.input;
     for (const person of left) this.#total(person);
     switch (view.rows) {
       case "role":
@@ -118,33 +118,33 @@ export class BoardMaker {
     for (let row = 0; row < filled; row++) this.#fill(figures, row);
     const accepted = new Uint8Array(filled * this.#count);
     for (let row = 0; row < filled; row++) accepted.set(this.#accepted[row], row * this.#count);
-    return { rows: this.#rows, filled, ...figures, accepted, state: statesOf(figures, this.scene.band) };
+    return { rows: this.#rows, filled, ...figures, accepted, state: statesOf(figures, this.input.band) };
   }
 
   #fill(figures: Record<FigureKey, Int32Array>, row: number): void {
     const [source, count, at] = [this.#sources[row], this.#count, row * this.#count];
     if (typeof source === "number") {
-      const { people, tentative } = this.scene;
+      const { people, tentative } = this.input;
       for (let p = 0, from = source * count; p < count; p++, from++) {
         figures.capacity[at + p] = people.capacity[from];
         figures.load[at + p] = people.load[from];
         figures.peakOver[at + p] = people.peakOver[from];
         figures.tentative[at + p] = tentative[from];
       }
-      if (this.scene.countsTasks) figures.tasks.set(this.#tasksOf(this.scene.left[source]), at);
+      if (this.input.countsTasks) figures.tasks.set(this.#tasksOf(this.input.left[source]), at);
     } else for (const key of figureKeys) if (source[key]) figures[key].set(source[key], at);
   }
 
   #figuresOf(person: number): PeriodSums {
     const at = lookUp(this.#slot, person) * this.#count;
-    const { capacity, load, peakOver } = this.scene.people;
+    const { capacity, load, peakOver } = this.input.people;
     const cut = (minutes: Int32Array) => minutes.subarray(at, at + this.#count);
     return { capacity: cut(capacity), load: cut(load), peakOver: cut(peakOver) };
   }
 
-  /** By person in `left` and period: minutes somebody is over by, where nobody has accepted it. */
+  /** By person in `left` and period: minutes a person is over by, where nobody has accepted it. */
   #overMinutes(): Int32Array {
-    const { people, left, band } = this.scene;
+    const { people, left, band } = this.input;
     const over = new Int32Array(people.load.length);
     left.forEach((person, at) => {
       const accepted = this.#acceptedOf(person);
@@ -156,7 +156,7 @@ export class BoardMaker {
 
   /** Adds a person to the sums of the board. */
   #total(person: number): void {
-    const { capacity, load, peakOver } = this.scene.people;
+    const { capacity, load, peakOver } = this.input.people;
     const from = lookUp(this.#slot, person) * this.#count;
     let minutes = 0;
     for (let p = 0; p < this.#count; p++) {
@@ -178,7 +178,7 @@ export class BoardMaker {
     const days = this.#acceptedDays.get(this.placed.plan.people[person].id);
     if (!days) return this.#nowhere;
     const accepted = new Uint8Array(this.#count);
-    this.scene.periods.forEach(({ start, stop }, p) => {
+    this.input.periods.forEach(({ start, stop }, p) => {
       if (days.some(({ from, to }) => from < stop && to >= start)) accepted[p] = 1;
     });
     return accepted;
@@ -204,7 +204,7 @@ export class BoardMaker {
       this.#addGroup(groups[at], sums[at]);
   }
 
-  /** What a heading adds up. Its single days are not looked at: they are its people's to show. */
+  /** The sums of a heading. Its people show their own single days. */
   #sumsOf({ summed, work }: BoardGroup): PeriodSums {
     const sums = emptySums(this.#count);
     for (const person of summed) addSums(this.#figuresOf(person), sums);
@@ -230,7 +230,7 @@ export class BoardMaker {
   }
 
   #workSums(rows: readonly number[]): Int32Array {
-    return rows.length === 0 ? this.#zeros : workSums(this.placed, this.scene.load.shares, rows, this.scene.periods);
+    return rows.length === 0 ? this.#zeros : workSums(this.placed, this.input.load.shares, rows, this.input.periods);
   }
 
   /** Rows of openings by their role or their project, in one pass. */
@@ -251,9 +251,9 @@ export class BoardMaker {
 
   #addProjects(): void {
     const { plan, work } = this.placed;
-    const left = projectsLeft(plan, this.scene.view.filters);
+    const left = projectsLeft(plan, this.input.view.filters);
     const loads = new Map<number, Map<number, Int32Array>>();
-    for (const person of this.scene.left)
+    for (const person of this.input.left)
       for (const [project, load] of this.#projectLoads(person)) {
         if (left && !left.has(project)) continue;
         const known = loads.get(project) ?? new Map<number, Int32Array>();
@@ -306,7 +306,7 @@ export class BoardMaker {
 
   #tasksOf(person: number): Int32Array {
     const { work, placements } = this.placed;
-    const { countsTasks, load, periods } = this.scene;
+    const { countsTasks, load, periods } = this.input;
     if (!countsTasks) return this.#zeros;
     const counts = new Int32Array(this.#count);
     const seen = periods.map(() => new Set<number>());
@@ -327,9 +327,9 @@ export class BoardMaker {
     return this.#order(names, this.#worthOfPerson(people)).map((at) => people[at]);
   }
 
-  /** What rows are sorted by: the over of single periods, or the room in all. */
+  /** The sort key of rows: the overload of single periods, or the total room. */
   #worth(figuresOf: (at: number) => PeriodSums): (at: number) => number {
-    const { sort } = this.scene.view;
+    const { sort } = this.input.view;
     return (at) => {
       const { capacity, load } = figuresOf(at);
       let worth = 0;
@@ -340,8 +340,8 @@ export class BoardMaker {
 
   /** The same of people, straight from their sums. */
   #worthOfPerson(people: readonly number[]): (at: number) => number {
-    const { sort } = this.scene.view;
-    const { capacity, load } = this.scene.people;
+    const { sort } = this.input.view;
+    const { capacity, load } = this.input.people;
     return (at) => {
       const from = lookUp(this.#slot, people[at]) * this.#count;
       let worth = 0;
@@ -352,7 +352,7 @@ export class BoardMaker {
 
   /** Indices in the order that is asked for. */
   #order(names: readonly string[], worth: (at: number) => number): number[] {
-    const { sort } = this.scene.view;
+    const { sort } = this.input.view;
     const order = names.map((_, at) => at);
     if (sort === "plan") return order;
     if (sort === "name") return order.sort((a, b) => names[a].localeCompare(names[b]));
@@ -361,7 +361,7 @@ export class BoardMaker {
   }
 }
 
-/** What one period adds to the worth of a row. */
+/** The part of a row's sort key from one period. */
 const worthOf = (sort: BoardView["sort"], capacity: number, load: number): number =>
   sort === "worst" ? overOf(capacity, load) || Math.min(0, load - capacity) / 1e6 : roomOf(capacity, load);
 

@@ -1,4 +1,4 @@
-// How the balance board is looked at: what its rows are, who is left by the filters, what counts, in what order.
+// The view of the balance board: its rows, filters, counting and order.
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { type Counting, defaultCounting } from "../load/counting.ts";
@@ -17,11 +17,11 @@ export type BoardRowKind = (typeof boardRowKinds)[number];
 export const boardSorts = ["plan", "name", "worst", "room"] as const;
 export type BoardSort = (typeof boardSorts)[number];
 
-/** Everybody, those who are over in some period, or those who have room in some. */
+/** Everyone, those who are over in some period, or those who have room in some. */
 export const boardOnly = ["all", "over", "room"] as const;
 export type BoardOnly = (typeof boardOnly)[number];
 
-/** Ids, or a location, a category or a stage as they stand in the plan; empty for any. */
+/** Ids, or a location, a category or a stage as they are now in the plan; empty for any. */
 export interface BoardFilters {
   role: string;
   skill: string;
@@ -54,7 +54,7 @@ export interface BoardView {
 
 export const usualView: BoardView = { rows: "role", filters: noBoardFilters, counting: defaultCounting, sort: "plan", only: "all" };
 
-/** A heading: who stands under it, and what it adds up, by rows of people and of work. A team adds up its sub-teams too,
+/** A heading: who is under it, and what it adds up, by rows of people and of work. A team adds up its sub-teams too,
  * and what is given to a team and to nobody by name. */
 export interface BoardGroup {
   id: string;
@@ -74,7 +74,7 @@ export function peopleLeft(placed: Placed, filters: BoardFilters, shares: Int32A
   const projects = projectsLeft(plan, filters);
   const left = new Set<number>();
   plan.people.forEach(({ roleIds, skills = [], location, archived, employedTo }, row) => {
-    // What they did is shown where it was done.
+    // Past work is shown in its period.
     if (archived && employedTo !== undefined && parseDay(employedTo) < range.start) return;
     if (filters.role !== "" && !roleIds.includes(filters.role)) return;
     if (filters.skill !== "" && !skills.some(({ skillId }) => skillId === filters.skill)) return;
@@ -107,7 +107,7 @@ export function projectsLeft(plan: Plan, { project, category, client, stage }: B
   );
 }
 
-/** The headings of people, in plan order; those who fit none come last. Somebody in two teams stands under both. */
+/** The headings of people, in plan order; those who fit none come last. A person in two teams is under both. */
 export function groupsOf(placed: Placed, { rows, filters }: BoardView, left: ReadonlySet<number>): BoardGroup[] {
   const { plan } = placed;
   const groups = rows === "team" || rows === "teams" ? byTeam(placed, filters) : rows === "location" ? byLocation(plan) : byRole(plan);
@@ -120,7 +120,7 @@ export function groupsOf(placed: Placed, { rows, filters }: BoardView, left: Rea
     .filter(({ summed, work }) => summed.length > 0 || work.length > 0);
 }
 
-/** A heading that adds up just those who stand under it. */
+/** A heading that adds up just those who are under it. */
 const headingOf = (id: string, name: string, people: number[], role = -1): BoardGroup => ({
   id,
   name,

@@ -39,7 +39,7 @@ test.each([1, 2, 3])("and so it is where patterns, exceptions, leave, overtime a
   compare(irregular(largePlan(small, seed), seed));
 });
 
-test("granting every request never gives anybody more", () => {
+test("granting every request never gives anyone more", () => {
   const plan = irregular(largePlan(small, 7), 7);
   const { capacity } = buildModel(plan);
   let taken = 0;
@@ -54,7 +54,7 @@ test("granting every request never gives anybody more", () => {
   expect(taken).toBeGreaterThan(0);
 });
 
-test("somebody changed has a new capacity, and all others keep the one they had", () => {
+test("a person changed has a new capacity, and all others keep the one they had", () => {
   const plan = fernhollow();
   const { capacity, lines } = buildModel(plan);
   const row = plan.people.findIndex(({ id }) => id === "jonas");

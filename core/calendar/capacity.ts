@@ -1,11 +1,11 @@
-// What a person can work on each day: week pattern, calendar exceptions, time off, employment, overtime.
+// A person's working minutes on each day: week pattern, calendar exceptions, time off, employment, overtime.
 import { onceFor } from "../plan/once.ts";
 import type { Person } from "../plan/schema.ts";
 import { workMinutes } from "../plan/units.ts";
 import { type Day, parseDay, weekdayOf } from "./day.ts";
 import type { WorkingLine } from "./workingLine.ts";
 
-/** Which time off is taken as granted. */
+/** The time off that is assumed to be granted. */
 export type Leave = "approved" | "approvedAndRequested";
 
 /** Writes a person's capacity for each day of a range; employment, patterns, exceptions and leave are applied.

@@ -1,4 +1,4 @@
-// Daily capacity of everybody over one span of days, laid out once for all that reads it.
+// Daily capacity of everyone over one span of days, laid out once for all that reads it.
 import type { Person, Plan } from "../plan/schema.ts";
 import { fillCapacity, fillPlainWeek, type Leave } from "./capacity.ts";
 import { type Day, parseDay } from "./day.ts";
@@ -13,10 +13,10 @@ export interface DayMinutes {
   at: number;
 }
 
-/** Days that are reckoned together where one of them is asked for outside the span. */
+/** Days that are calculated together where one of them is asked for outside the span. */
 const BLOCK_DAYS = 512;
 
-/** A person's capacity by day, from one shared table inside `span` and reckoned on the spot outside it. */
+/** A person's capacity by day, from one shared table inside `span` and calculated on the spot outside it. */
 export class CapacityBook {
   readonly #people: readonly Person[];
   readonly #planStart: Day;
@@ -72,7 +72,7 @@ export class CapacityBook {
     return filled;
   }
 
-  /** The same reckoned anew, with requested leave granted too where asked for. */
+  /** The same calculated again, with requested leave granted too where asked for. */
   fresh(person: number, start: Day, stop: Day, leave: Leave): DayMinutes {
     const length = Math.max(0, stop - start);
     const minutes = { regular: new Int32Array(length), overtime: new Int32Array(length), at: 0 };

@@ -25,7 +25,7 @@ const people = fc.record({
   employedTo: fc.option(fc.integer({ min: 5, max: DAYS })),
 });
 
-/** What the marks of a day do not account for; null where they do. */
+/** The part of a day that its marks do not explain; null if they explain all of it. */
 function unexplained(kinds: readonly string[], regular: number, overtime: number, plain: number): string | null {
   if (kinds.length === 0 && (regular !== plain || overtime !== 0)) return "no plain day, and no mark";
   if (kinds.includes("notEmployed") && (regular + overtime !== 0 || kinds.length !== 1)) return "not employed, and yet something";

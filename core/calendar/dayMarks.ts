@@ -1,4 +1,4 @@
-// What makes a day of a person's capacity what it is: the marks a calendar strip shows and names.
+// The explanation of a day of a person's capacity: the marks that a calendar strip shows and names.
 import type { Calendar, Person, TimeOff } from "../plan/schema.ts";
 import { patternOn, weekMinutesOf } from "./capacity.ts";
 import { type Day, parseDay } from "./day.ts";
@@ -24,7 +24,7 @@ export function calendarMark(calendar: Calendar, line: WorkingLine, day: Day): D
   return weekMark(exceptionOn(calendar, day), line.weekMinutesOn(day), line.minutesOn(day));
 }
 
-/** What an exception, if any, makes of a day that has `plain` minutes in the week and `minutes` in fact. */
+/** The mark of an exception on a day with `plain` minutes in the week and `minutes` in fact. */
 function weekMark(exception: Calendar["exceptions"][number] | undefined, plain: number, minutes: number): DayMark | null {
   if (exception?.hours === 0) return { kind: "holiday", name: exception.name };
   if (exception && minutes !== plain) return { kind: minutes < plain ? "shortDay" : "extraDay", name: exception.name };

@@ -1,4 +1,4 @@
-// What the settings of a plan say about time: its horizon, where its weeks and years begin, the day that is today.
+// The plan's settings about time: its horizon, the start of its weeks and years, and today.
 import type { Plan } from "../plan/schema.ts";
 import { usualSettings } from "../plan/usualSettings.ts";
 import { type Day, parseDay } from "./day.ts";
@@ -9,7 +9,7 @@ export function horizonOf(plan: Plan): Range {
   return { start: parseDay(plan.settings.planStart), stop: parseDay(plan.settings.planEnd) + 1 };
 }
 
-/** Where the plan's weeks and years begin; Monday and January by default. */
+/** The start of the plan's weeks and years; Monday and January by default. */
 export function periodSettingsOf(plan: Plan): PeriodSettings {
   return {
     weekStartsOn: plan.settings.weekStartsOn ?? usualSettings.weekStartsOn,

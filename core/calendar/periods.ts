@@ -10,13 +10,13 @@ export interface Range {
   stop: Day;
 }
 
-/** What a report or a screen is asked for: some days, and the periods they are shown in. */
+/** The range of a report or a screen: some days, and their periods. */
 export interface ReportRange {
   range: Range;
   grain: Grain;
 }
 
-/** Where weeks and years begin. */
+/** The start of weeks and years. */
 export interface PeriodSettings {
   /** 1 Monday … 7 Sunday. */
   weekStartsOn: number;

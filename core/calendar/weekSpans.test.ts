@@ -33,7 +33,7 @@ test("a pattern with an end gives way to the calendar again; a later one in the 
   ]);
 });
 
-test("spans follow each other without a gap, and on every day name the pattern that capacity goes by", () => {
+test("spans follow each other without a gap, and on every day name the pattern that capacity uses", () => {
   const date = fc.integer({ min: parseDay("2027-01-01"), max: parseDay("2027-03-31") });
   const [first, stop] = [parseDay("2026-12-25"), parseDay("2027-06-01")];
   const days = Array.from({ length: stop - first }, (_, at) => first + at);

@@ -8,7 +8,7 @@ export interface WeekSpan {
   last: Day | null;
   /** Hours of each weekday, Monday first. */
   week: readonly number[];
-  /** Which of the person's patterns holds; null for the calendar's week. */
+  /** The index of the person's pattern in effect; null for the calendar's week. */
   pattern: number | null;
 }
 

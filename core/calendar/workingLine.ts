@@ -64,7 +64,7 @@ export class WorkingLine {
     return { minutes: this.#minutes, at: start - this.#first };
   }
 
-  /** Minutes the plain week gives to a day, whatever exceptions say. */
+  /** Minutes the plain week gives to a day, no matter what exceptions say. */
   weekMinutesOn(day: Day): number {
     return this.weekMinutes[weekdayOf(day)];
   }

@@ -21,7 +21,7 @@ const withBudgets = (set: Partial<Project>, settings: Partial<Plan["settings"]> 
     projects: plan.projects.map((row) => (row.id === "tidepool" ? { ...row, budget: undefined, ...set } : row)),
   });
 
-/** What the report says a project has spent of a kind until before a day, from the start of the plan on. */
+/** The spending of a project of one kind before a day, from the start of the plan, as reported. */
 function spentUntil(model: Model, kind: Budget["kind"], stop: number): number {
   if (stop <= horizon.start) return 0;
   const own = costReport(model, { range: { start: horizon.start, stop }, grain: "year" }).projects.find(({ id }) => id === "tidepool");
@@ -57,14 +57,14 @@ test("always: what is spent of a budget is the report's, and it is passed on the
   );
 });
 
-test("budgets by kind are set by an edit, come to no more than the whole, and none are told of a project without", () => {
+test("budgets by kind are set by an edit, add up to no more than the total, and a project without a budget has none", () => {
   const set = { budgetByKind: Object.fromEntries(costKinds.map((kind) => [kind, 10_000])) };
   const outcome = applyEdit(plan, { kind: "changeProject", id: "tidepool", set });
   expect(outcome.plan && checkPlan(outcome.plan)).toEqual([]);
   expect(budgetsOf(buildModel(outcome.plan as Plan), "tidepool").map(({ kind }) => kind)).toEqual(["all", ...costKinds]);
   const tooMuch = applyEdit(plan, { kind: "changeProject", id: "tidepool", set: { budget: 39_999.99, ...set } });
   expect(tooMuch.faults.map(({ message }) => message)).toEqual([
-    "The budgets by kind come to more than the budget as a whole. Raise the whole, or lower one of them.",
+    "The budgets by kind add up to more than the total budget. Raise the total, or lower one of them.",
   ]);
   expect(budgetsOf(buildModel(plan), "standing")).toEqual([]);
   expect(budgetsOf(buildModel(plan), "nothing")).toEqual([]);

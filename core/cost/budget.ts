@@ -41,7 +41,7 @@ export function budgetsOf(model: Placed & { costsOfHorizon(): Costs }, projectId
   });
 }
 
-/** What a project costs on each day of the horizon, by kind. */
+/** The cost of a project on each day of the horizon, by kind. */
 function spentByDay(model: Placed & { costsOfHorizon(): Costs }, project: number) {
   const { plan } = model;
   const { lines, periods } = moneyLines(model, { range: horizonOf(plan), grain: "day" }, project);

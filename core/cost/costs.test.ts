@@ -6,7 +6,7 @@ import { tangledPlan } from "../../tests/randomPlan.ts";
 import { withMoney } from "../../tests/withMoney.ts";
 import { materialNeeds } from "../answers/materials.ts";
 import { moneyOf } from "../answers/money.ts";
-import { type MoneyLineTold, moneyLinesOf, moneyWhy } from "../answers/moneyLines.ts";
+import { type MoneyLineDetails, moneyLinesOf, moneyWhy } from "../answers/moneyLines.ts";
 import { outlineOf } from "../answers/outline.ts";
 import { rateUses } from "../answers/rateUses.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
@@ -28,7 +28,7 @@ const model = buildModel(plan);
 const horizon = horizonOf(plan);
 const sum = (amounts: readonly number[]) => amounts.reduce((total, amount) => total + amount, 0);
 
-test("the periods of a line add up to it, whatever the grain and wherever the range is cut", () => {
+test("the periods of a line add up to it, regardless of the grain and wherever the range is cut", () => {
   const whole = costsOf(model, { range: horizon, grain: "year" });
   for (const grain of ["day", "week", "month", "quarter"] as const) {
     const fine = costsOf(model, { range: horizon, grain });
@@ -63,7 +63,7 @@ const asked = {
   pipeline: "full",
 } as const;
 
-test("money adds up both ways to the cent, by whatever it is added up and at every grain, and is the report's", () => {
+test("money adds up both ways to the cent, by any key and at every grain, and is the report's", () => {
   for (const grain of grains) {
     const { range } = wholePeriods(model.plan, { ...asked, grain });
     const report = costReport(model, { range, grain });
@@ -109,7 +109,7 @@ test("every figure is the sum of its lines, and every line the sum of its reason
 test("a line is explained with hours, rates and whose they are: the rate changes on 1 April", () => {
   const range = { start: parseDay("2027-03-29"), stop: parseDay("2027-04-05") };
   const query = { ...asked, range, grain: "week", by: "role", measure: "cost", key: "fabricator", period: null } as const;
-  const hoursOf = ({ subject, amount }: MoneyLineTold) =>
+  const hoursOf = ({ subject, amount }: MoneyLineDetails) =>
     (moneyWhy(model, { subject, range, total: amount })?.parts ?? []).filter(({ what, of }) => what === "hours" && of === "role");
   const both =
     moneyLinesOf(model, query)
@@ -246,7 +246,7 @@ test("cancelled projects cost nothing and are not listed", () => {
   ).toBe(false);
 });
 
-test("an outline's costs add up to the project's but for expenses of the project as a whole, and summaries to what is below", () => {
+test("an outline's costs add up to the project's except for expenses of the project as a whole, and summaries to what is below", () => {
   const outline = outlineOf(model, "tidepool");
   const tops = outline?.tasks.filter(({ depth }) => depth === 0) ?? [];
   const [report] = costReport(model, { range: horizon, grain: "year" }).projects.filter(({ id }) => id === "tidepool");
@@ -255,7 +255,7 @@ test("an outline's costs add up to the project's but for expenses of the project
   expect(sum(leaves.map(({ cost }) => cost.labour))).toBe(report.labour);
 });
 
-test("what is needed of a material is its quantity with its waste, on the days the tasks take, by project and in all", () => {
+test("what is needed of a material is its quantity with its waste, on the days the tasks take, by project and in total", () => {
   const { rows, periods } = materialNeeds(model, { pipeline: "full", range: horizon, grain: "month" });
   const tank = rows.filter(({ materialId }) => materialId === "acrylic");
   expect(tank.map(({ projectId, total }) => [projectId, total])).toEqual([
@@ -281,7 +281,7 @@ test("what the rates of a table price are all hours that have one, each once", (
   expect((designer?.amount ?? 0) / (designer?.minutes ?? 1)).toBeLessThan(43.07 / 0.6);
 });
 
-test("money of any plan adds up both ways, by whatever it is added up, and every line is the sum of its reasons", () => {
+test("money of any plan adds up both ways, by any key, and every line is the sum of its reasons", () => {
   for (let seed = 1; seed <= 25; seed++) {
     const made = buildModel(withMoney(tangledPlan(seed), seed));
     const range = horizonOf(made.plan);
@@ -304,7 +304,7 @@ test("money of any plan adds up both ways, by whatever it is added up, and every
   }
 });
 
-test("an exchange rate set from a day on changes what tables in that currency come to from then on, and is undone as a whole", () => {
+test("an exchange rate set from a day on changes what tables in that currency result in from then on, and is undone as a whole", () => {
   const gbp = plan.rateTables.find(({ currency }) => currency === "GBP")?.id;
   const foreign = { ...plan, projects: plan.projects.map((own) => (own.id === "tidepool" ? { ...own, costTableId: gbp } : own)) };
   const total = (own: Plan) =>
@@ -322,7 +322,7 @@ test("an exchange rate set from a day on changes what tables in that currency co
   expect(applyEdit(plan, { kind: "changeExchange", rates: own }).faults[0]?.message).toContain("needs no exchange rate");
 });
 
-test("the lines of a plan that was edited are those of the same plan read anew, whatever was edited", () => {
+test("the lines of a plan that was edited are those of the same plan read again, no matter what was edited", () => {
   for (let seed = 1; seed <= 8; seed++) {
     const next = everyEditFrom(seed);
     let own = buildModel(withMoney(tangledPlan(seed), seed));

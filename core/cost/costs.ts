@@ -15,7 +15,7 @@ import { addLabour, type LabourPricing } from "./labour.ts";
 import { addMaterial } from "./material.ts";
 import { type CostKind, costKinds } from "./moneyKeys.ts";
 import { OvertimeBook } from "./overtime.ts";
-import { type Lacks, type RateBook, rateBookOf } from "./rateBook.ts";
+import { type MissingRates, type RateBook, rateBookOf } from "./rateBook.ts";
 import { addRevenue } from "./revenue.ts";
 
 /** One cost line, in minor units over the range. */
@@ -49,13 +49,12 @@ export interface ProjectCosts {
   work: OwnLine[];
   fixed: OwnLine[];
   expenses: OwnLine[];
-  /** What lacks a rate, for cost or for revenue; what lacks an exchange rate. */
+  /** Subjects without a rate, for cost or for revenue; subjects without an exchange rate. */
   missingRates: Subject[];
   missingExchangeRates: Subject[];
 }
 
-/** What a plan costs and earns in the periods of a range. Sums come at once; lines and what is missing when they are asked
- * for. */
+/** The cost and revenue of a plan in the periods of a range. Sums are calculated at once; lines and missing rates on demand. */
 export class Costs {
   readonly #placed: Placed;
 
@@ -114,7 +113,7 @@ export interface MoneyLine {
   amounts: number[];
 }
 
-/** Lines of one project that are known, in one window: they hold as long as all of its rows stand where they stood. */
+/** Lines of one project that are known, in one window: they hold as long as all of its rows are where they was. */
 interface KnownLines {
   window: string;
   project: number;
@@ -122,7 +121,7 @@ interface KnownLines {
   lines: MoneyLine[];
 }
 
-/** By what the project costs over the horizon, which is made anew when an edit touches that. */
+/** By the project's cost over the horizon, which is made again when an edit touches it. */
 const linesOfProjects = new WeakMap<ProjectCosts, KnownLines>();
 
 /** Every line of money of every project that is not cancelled, in the periods of a range. Of a model that an edit has made,
@@ -137,17 +136,17 @@ export function moneyLines(
   const periods = periodsIn(range, grain, periodSettingsOf(plan));
   const window = `${range.start} ${range.stop} ${grain} ${periods[0]?.stop}`;
   const groups = groupsOf(plan, work.project);
-  let told: MoneyLine[] = [];
-  const costing = new Costing(model, { range, periods, periodOf: periodOfDays(range, periods) }, (line) => told.push(line));
+  let reported: MoneyLine[] = [];
+  const costing = new Costing(model, { range, periods, periodOf: periodOfDays(range, periods) }, (line) => reported.push(line));
   const lines = model.costsOfHorizon().byProject.map((costs, project): readonly MoneyLine[] => {
     if (only !== undefined && only !== project) return [];
     const rows = [groups.rows, groups.tasks, groups.expenses].map((group) => membersOf(group, project));
     const known = linesOfProjects.get(costs);
     if (known?.window === window && known.project === project && rows.every((own, at) => isSame(own, known.rows[at]))) return known.lines;
-    told = [];
+    reported = [];
     costing.costsOfProject(project);
-    linesOfProjects.set(costs, { window, project, rows, lines: told });
-    return told;
+    linesOfProjects.set(costs, { window, project, rows, lines: reported });
+    return reported;
   });
   return { lines: lines.flat(), periods };
 }
@@ -170,7 +169,7 @@ function workRowOf({ plan, work }: Placed): (subject: Subject) => number {
     assignmentId === undefined ? work.implicitRow[lookUp(tasks, known(taskId, "task of a line"))] : lookUp(assignments, assignmentId);
 }
 
-/** What all projects have of something, in the order of its rows in the plan. */
+/** The values of all projects, in the order of their rows in the plan. */
 function inOrder<T>(byProject: readonly ProjectCosts[], of: (costs: ProjectCosts) => readonly T[], rowOf: (own: T) => number) {
   return byProject.flatMap((costs, project) => of(costs).map((own) => ({ own, project, row: rowOf(own) }))).sort((a, b) => a.row - b.row);
 }
@@ -180,7 +179,7 @@ class Costing {
   #shared: Shared | null = null;
   /** Taken for one row of work after the other: a line of its own for each would be most of the work. */
   readonly #line: ExactLine;
-  /** Stands for all amounts of a kind that a project has nothing of, until it has. */
+  /** Represents all amounts of a kind that a project has nothing of, until it has. */
   readonly #nothing: readonly number[];
 
   constructor(
@@ -233,27 +232,27 @@ class Costing {
     };
     if (plan.projects[project].stage === "cancelled") return costs;
     const { rows, tasks, expenses, book, overtime } = this.#shared;
-    const lacks = new Map<number, Lacks>();
+    const missing = new Map<number, MissingRates>();
     const pricing = { table: book.table(plan.projects[project].costTableId), book, overtime, isPerUseCharged: true };
-    for (const row of membersOf(rows, project)) this.#addWork(costs, project, row, pricing, lacks);
+    for (const row of membersOf(rows, project)) this.#addWork(costs, project, row, pricing, missing);
     for (const row of membersOf(tasks, project)) this.#addFixed(costs, project, row);
     for (const row of membersOf(expenses, project)) this.#addExpense(costs, project, row);
-    this.#addRevenue(costs, project, lacks);
-    for (const [row, { rate, exchange }] of lacks) {
+    this.#addRevenue(costs, project, missing);
+    for (const [row, { rate, exchange }] of missing) {
       if (rate) costs.missingRates.push(this.#subject(row));
       if (exchange) costs.missingExchangeRates.push(this.#subject(row));
     }
     return costs;
   }
 
-  #addWork(costs: ProjectCosts, project: number, row: number, pricing: LabourPricing, lacks: Map<number, Lacks>): void {
+  #addWork(costs: ProjectCosts, project: number, row: number, pricing: LabourPricing, missing: Map<number, MissingRates>): void {
     const { plan, work, placements } = this.placed;
     if (row >= work.assignments && placements.asked[row] === 0) return;
     const line = this.#emptied();
     const isMaterial = work.isMaterial[row] === 1;
     const kind = isMaterial ? "material" : "labour";
     addLacks(
-      lacks,
+      missing,
       row,
       isMaterial ? addMaterial(this.placed, row, pricing.table, pricing.book, true, line) : addLabour(this.placed, row, pricing, line),
     );
@@ -284,18 +283,18 @@ class Costing {
     costs.expenses.push({ expenseId: expense.id, kind: "expense", total });
   }
 
-  #addRevenue(costs: ProjectCosts, project: number, lacks: Map<number, Lacks>): void {
+  #addRevenue(costs: ProjectCosts, project: number, missing: Map<number, MissingRates>): void {
     const { rows, book } = known(this.#shared, "rows of a costing");
     const line = this.#emptied();
     let before: number[] = [];
     addRevenue(this.placed, project, membersOf(rows, project), book, line, (row, own) => {
-      if (own) addLacks(lacks, row, own);
+      if (own) addLacks(missing, row, own);
       before = this.#tellRevenue(line, project, row, before);
     });
     if (!line.isEmpty) line.addTo(this.#sums(costs, "revenue"));
   }
 
-  /** Tells what the row that came last adds to a project's revenue. @returns The revenue with it. */
+  /** Reports what the row that came last adds to a project's revenue. @returns The revenue with it. */
   #tellRevenue(line: ExactLine, project: number, row: number, before: readonly number[]): number[] {
     if (!this.tell) return [];
     const now = new Array<number>(this.periods.periods.length).fill(0);
@@ -310,7 +309,7 @@ class Costing {
   }
 }
 
-/** What all projects are costed with: rates, overtime, and which rows of work, tasks and expenses are whose. */
+/** The input that all projects share: rates, overtime, and the rows of work, tasks and expenses of each. */
 interface Shared extends Groups {
   book: RateBook;
   overtime: OvertimeBook;
@@ -353,18 +352,18 @@ function groupedOnce(list: object, projects: Plan["projects"], projectOf: () => 
   return grouping;
 }
 
-function addLacks(lacks: Map<number, Lacks>, row: number, { rate, exchange }: Lacks): void {
+function addLacks(missing: Map<number, MissingRates>, row: number, { rate, exchange }: MissingRates): void {
   if (!rate && !exchange) return;
-  const known = lacks.get(row);
-  lacks.set(row, { rate: rate || known?.rate === true, exchange: exchange || known?.exchange === true });
+  const known = missing.get(row);
+  missing.set(row, { rate: rate || known?.rate === true, exchange: exchange || known?.exchange === true });
 }
 
-/** What a project costs in a period, all kinds together; tax is part of it where the settings say so. */
+/** The cost of a project in a period, all kinds together; with tax if the settings say so. */
 export function totalOf({ settings }: Plan, { byKind }: ProjectCost, period: number): number {
   return costKinds.reduce((sum, kind) => sum + byKind[kind][period], settings.taxInCost ? byKind.tax[period] : 0);
 }
 
-/** What a project earns and costs in all periods together. */
+/** The revenue and cost of a project over all periods. */
 export function moneyOver(plan: Plan, cost: ProjectCost): { revenue: number; cost: number } {
   const sums = { revenue: 0, cost: 0 };
   cost.byKind.revenue.forEach((revenue, period) => {
@@ -374,7 +373,7 @@ export function moneyOver(plan: Plan, cost: ProjectCost): { revenue: number; cos
   return sums;
 }
 
-/** What all projects that are not cancelled earn and cost together, in all periods. */
+/** The revenue and cost of all projects that are not cancelled, over all periods. */
 export function moneyOfAll(plan: Plan, { projects }: Pick<Costs, "projects">): { revenue: number; cost: number } {
   const sums = { revenue: 0, cost: 0 };
   for (const project of projects) {

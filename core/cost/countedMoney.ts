@@ -1,4 +1,4 @@
-// How much of a project's money counts: pipeline projects not at all, weighted by their probability, or in full.
+// The share of a project's money that counts: of pipeline projects nothing, their probability, or all of it.
 import { type Counting, countedShare, NOT_COUNTED } from "../load/counting.ts";
 import type { Project } from "../plan/schema.ts";
 import { roundedQuotient } from "../plan/units.ts";

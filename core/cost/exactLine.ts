@@ -15,7 +15,7 @@ export interface CostPeriods {
  * are exact; big ones from then on. */
 export class ExactLine {
   readonly #periods: CostPeriods;
-  /** How many runs of amounts there are. */
+  /** Number of runs of amounts there are. */
   #runs = 0;
   /** One entry a run of amounts: 0 before the range, p + 1 in period p; numerator / denominator minor units. */
   #slots = new Int32Array(64);
@@ -23,7 +23,7 @@ export class ExactLine {
   #small = new Float64Array(64);
   #isSmall = true;
   #denominator = 0;
-  /** Twice what all small numerators come to at most. With the denominator below the greatest safe integer, every running total
+  /** Twice what all small numerators result in at most. With the denominator below the greatest safe integer, every running total
    * and its rounding are exact. */
   #most = 0;
   #numerators: bigint[] = [];
@@ -50,7 +50,7 @@ export class ExactLine {
     return this.#runs === 0;
   }
 
-  /** Where a day's amount goes: 0 before the range, p + 1 in period p, −1 after it. */
+  /** The slot of a day's amount: 0 before the range, p + 1 in period p, −1 after it. */
   slotOf(day: Day): number {
     const { range, periodOf } = this.#periods;
     if (day < range.start) return 0;
@@ -90,7 +90,7 @@ export class ExactLine {
     else this.add(slot, BigInt(a) * BigInt(b), BigInt(denominator));
   }
 
-  /** Takes note of more small numerators. @param more Twice what they come to at most.
+  /** Takes note of more small numerators. @param more Twice what they result in at most.
    * @returns False where the line would no longer be exact in plain numbers: nothing is noted then. */
   #staysSmall(more: number, denominator: number): boolean {
     const most = this.#most + more;

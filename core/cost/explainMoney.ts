@@ -1,4 +1,4 @@
-// Why a line of money is what it is: which hours of which days at which rate, as a sum that can be followed with a pencil.
+// The explanation of a line of money: the hours of days at a rate, as a sum that can be checked by hand.
 import type { Day } from "../calendar/day.ts";
 import { lineFinder } from "../calendar/lines.ts";
 import type { Range } from "../calendar/periods.ts";
@@ -50,9 +50,9 @@ export interface MoneyWhy {
   /** The rate table, where one is asked. */
   tableName: string | null;
   currency: string;
-  /** Whom or what the rates are for: the person, the role, the material. */
+  /** The subject of the rates: the person, the role, the material. */
   names: Partial<Record<RateSource, string>>;
-  /** What a rate is for: an hour, or a unit of the material; null where no rate is asked. */
+  /** The unit of a rate: an hour, or a unit of the material; null if no rate applies. */
   unit: string | null;
   parts: MoneyPart[];
   total: number;
@@ -68,7 +68,7 @@ export function explainMoney(model: Placed, line: Omit<MoneyLine, "amounts">, ra
     currency: table?.currency ?? model.plan.settings.currency,
     names: namesOf(model, line),
     unit: unitOf(model, line),
-    parts: parts.toldWith(total),
+    parts: parts.listedWith(total),
     total,
   };
 }
@@ -208,7 +208,7 @@ class Parts {
     if (day >= this.range.stop) return;
     const isBefore = day < this.range.start;
     const key = JSON.stringify([fixed, isBefore, String(denominator)]);
-    // A charge per use stands between days that are priced alike.
+    // A charge per use is between days that are priced alike.
     const last = this.#parts.findLast(({ what }) => what !== "perUse");
     if (last?.key !== key) {
       this.#parts.push({ ...fixed, ...counted, start: day, last: day, amount: 0, key, exact, denominator, isBefore });
@@ -239,18 +239,18 @@ class Parts {
   }
 
   /** The parts in the range, rounded as they run; what is missing to the total is rounding with other lines. */
-  toldWith(total: number): MoneyPart[] {
+  listedWith(total: number): MoneyPart[] {
     let cum = { exact: 0n, of: 1n };
     let rounded = 0n;
-    const told = this.#parts.flatMap(({ key: _, exact, denominator, isBefore, ...part }): MoneyPart[] => {
+    const reported = this.#parts.flatMap(({ key: _, exact, denominator, isBefore, ...part }): MoneyPart[] => {
       cum = { exact: cum.exact * denominator + exact * cum.of, of: cum.of * denominator };
       const upTo = quotientHalfUp(cum.exact, cum.of);
       const amount = Number(upTo - rounded);
       rounded = upTo;
       return isBefore ? [] : [{ ...part, amount }];
     });
-    const rest = total - told.reduce((sum, { amount }) => sum + amount, 0);
+    const rest = total - reported.reduce((sum, { amount }) => sum + amount, 0);
     const { start, stop } = this.range;
-    return rest === 0 ? told : [...told, { what: "rounding", start, last: stop - 1, amount: rest }];
+    return rest === 0 ? reported : [...reported, { what: "rounding", start, last: stop - 1, amount: rest }];
   }
 }

@@ -1,11 +1,19 @@
-// What labour costs, or earns: minutes of each day at the rate in force.
+// The cost or revenue of labour: minutes of each day at the rate in force.
 import type { Day } from "../calendar/day.ts";
 import type { Placed } from "../placing/placed.ts";
 import type { RateTable } from "../plan/schema.ts";
 import { quotientHalfUp } from "../plan/units.ts";
 import type { ExactLine } from "./exactLine.ts";
 import type { OvertimeBook } from "./overtime.ts";
-import { costRole, type ExchangeStretch, LACKS_NOTHING, type Lacks, type RateBook, type RateStretch, stretchOn } from "./rateBook.ts";
+import {
+  costRole,
+  type ExchangeStretch,
+  LACKS_NOTHING,
+  type MissingRates,
+  type RateBook,
+  type RateStretch,
+  stretchOn,
+} from "./rateBook.ts";
 
 /** minutes × ten-thousandths per hour × millionths of exchange, as a fraction of a minor unit. */
 export const LABOUR_DENOMINATOR = 60n * 100n * 1_000_000n;
@@ -14,19 +22,19 @@ export const LABOUR_DENOMINATOR = 60n * 100n * 1_000_000n;
 const OWN_CURRENCY = 1_000_000n;
 const SMALL_DENOMINATOR = 60 * 100;
 
-/** How the minutes of a row are priced. */
+/** The pricing of the minutes of a row. */
 export interface LabourPricing {
   table: RateTable | undefined;
   book: RateBook;
   /** Overtime minutes at their own rate; without it, all at the plain rate. */
   overtime?: OvertimeBook;
-  /** Whether the charge per use is added on the first day. */
+  /** True if the charge per use is added on the first day. */
   isPerUseCharged: boolean;
 }
 
 /** Adds the labour of a row of work to a line.
  * @returns What the days with work lack: those without a rate, or without an exchange rate, cost nothing. */
-export function addLabour(model: Placed, row: number, pricing: LabourPricing, line: ExactLine): Lacks {
+export function addLabour(model: Placed, row: number, pricing: LabourPricing, line: ExactLine): MissingRates {
   const { placements, work, plan } = model;
   if (placements.placed[row] === 0) return LACKS_NOTHING;
   if (!pricing.table) return { rate: true, exchange: false };
@@ -38,8 +46,8 @@ export function addLabour(model: Placed, row: number, pricing: LabourPricing, li
   const { minutes } = placements.buffer;
   const [start, stop] = [placements.start[row], placements.start[row] + placements.length[row]];
   const shift = placements.offset[row] - start;
-  let lacksRate = false;
-  let lacksExchange = false;
+  let isRateMissing = false;
+  let isExchangeMissing = false;
   let isFirst = true;
   for (let day = start; day < stop; ) {
     if (minutes[day + shift] === 0) {
@@ -49,8 +57,8 @@ export function addLabour(model: Placed, row: number, pricing: LabourPricing, li
     prices.moveTo(day);
     const { entry, factor } = prices;
     const last = Math.min(stop, prices.stop);
-    if (!entry) lacksRate = true;
-    else if (factor === null) lacksExchange = true;
+    if (!entry) isRateMissing = true;
+    else if (factor === null) isExchangeMissing = true;
     else {
       const isPlain = !overtime && factor === OWN_CURRENCY;
       if (!isPlain || !line.addProducts(minutes, shift, day, last, entry.rate, SMALL_DENOMINATOR))
@@ -60,7 +68,7 @@ export function addLabour(model: Placed, row: number, pricing: LabourPricing, li
     isFirst = false;
     day = last;
   }
-  return lacksRate || lacksExchange ? { rate: lacksRate, exchange: lacksExchange } : LACKS_NOTHING;
+  return isRateMissing || isExchangeMissing ? { rate: isRateMissing, exchange: isExchangeMissing } : LACKS_NOTHING;
 }
 
 const nextFrom = (stretches: readonly { from: Day }[], at: number): Day => stretches[at + 1]?.from ?? Number.POSITIVE_INFINITY;
@@ -141,8 +149,8 @@ function addMinutes(
   line.add(slot, units * factor, LABOUR_DENOMINATOR);
 }
 
-/** What minutes by day cost at the standard rate in force on each, rounded once to minor units; a day without a rate,
- * or without an exchange rate, costs nothing. @param start The day of `minutes[0]`. */
+/** The cost of minutes by day at the standard rate in force on each, rounded once to minor units; a day without a rate, or
+ * without an exchange rate, costs nothing. */
 export function costOfMinutes(
   stretches: readonly RateStretch[],
   exchange: readonly ExchangeStretch[],

@@ -10,7 +10,7 @@ import { costRole } from "./rateBook.ts";
 export interface Ledger {
   lines: readonly MoneyLine[];
   periods: readonly { start: number; stop: number }[];
-  /** What a line falls under: an id, a word, or `none:` with its kind. */
+  /** The key of a line: an id, a word, or `none:` with its kind. */
   keyOf(line: MoneyLine, by: MoneyBy): string;
 }
 
@@ -35,13 +35,13 @@ export function taskOf({ plan, work }: Placed, { kind, row }: MoneyLine): number
   return work.task[row];
 }
 
-/** Where hours stand, if a line comes from any: a row of work that is no material. */
+/** The row of work with the hours of a line; null if it has none or is material. */
 export function labourRowOf({ work }: Placed, { kind, row }: MoneyLine): number {
   const isOfWork = kind === "labour" || (kind === "revenue" && row >= 0);
   return isOfWork && work.isMaterial[row] === 0 ? row : -1;
 }
 
-/** What a whole project has or has not. */
+/** Keys that a project has as a whole. */
 const ofProject: ReadonlySet<MoneyBy> = new Set(["client", "category"]);
 
 class LedgerKeys {

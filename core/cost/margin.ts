@@ -20,7 +20,7 @@ export function projectMargin(model: Costed, project: number): number | null {
 /** True of a margin that stays under its goal, where there are both. */
 export const isBelowGoal = (margin: number | null, goal: number | null): boolean => margin !== null && goal !== null && margin < goal;
 
-/** What a project's margin is to reach, in hundredths of a percent; null where nothing is asked of it. */
+/** The margin goal of a project, in hundredths of a percent; null if it has none. */
 export function marginGoal({ projects, settings }: Plan, project: number): number | null {
   const goal = projects[project].marginTarget ?? settings.marginTarget;
   return goal === undefined ? null : percentHundredths(goal);

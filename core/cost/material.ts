@@ -1,4 +1,4 @@
-// What material costs, or earns: its quantity with waste, at the unit price of the day it is used.
+// The cost or revenue of material: its quantity with waste, at the unit price of the day of use.
 import type { Day } from "../calendar/day.ts";
 import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
 import type { Placed } from "../placing/placed.ts";
@@ -8,7 +8,7 @@ import { percentHundredths, rateUnits } from "../plan/units.ts";
 import type { TaskDates } from "../schedule/dates.ts";
 import { forWorkingDays } from "../schedule/parts.ts";
 import type { ExactLine } from "./exactLine.ts";
-import { type Lacks, type RateBook, stretchOn } from "./rateBook.ts";
+import { type MissingRates, type RateBook, stretchOn } from "./rateBook.ts";
 
 type Accrual = NonNullable<Task["fixedCostAccrual"]>;
 
@@ -20,7 +20,7 @@ export function forAccrualDays(dates: TaskDates, accrual: Accrual, visit: (day: 
   else forWorkingDays(dates, (day, ticks) => visit(day, ticks, total));
 }
 
-/** What `unitsOf` counts in: parts of a unit. */
+/** The denominator of `unitsOf`: parts of a unit. */
 export const UNITS_DENOMINATOR = BigInt(TICKS_PER_DAY) * 10_000n * 10_000n;
 
 /** All of a material that a task uses, with its waste: ten-thousandths of a unit × ticks of a day × ten-thousandths. */
@@ -40,12 +40,12 @@ export function addMaterial(
   book: RateBook,
   isPerUseCharged: boolean,
   line: ExactLine,
-): Lacks {
+): MissingRates {
   const assignment: Assignment = model.plan.assignments[row];
   const dates = model.schedule.of(model.work.task[row]);
-  const lacks: Lacks = { rate: false, exchange: false };
-  if (!dates) return lacks;
-  if (!table) return { ...lacks, rate: true };
+  const missing: MissingRates = { rate: false, exchange: false };
+  if (!dates) return missing;
+  if (!table) return { ...missing, rate: true };
   const prices = book.material(table, known(assignment.materialId, "material of a line"));
   const exchange = book.exchange(table);
   const withWaste = unitsOf(assignment, dates);
@@ -53,8 +53,8 @@ export function addMaterial(
   forAccrualDays(dates, assignment.accrual ?? "start", (day, ticks, total) => {
     const { entry } = stretchOn(prices, day);
     const { factor } = stretchOn(exchange, day);
-    if (!entry) lacks.rate = true;
-    else if (factor === null) lacks.exchange = true;
+    if (!entry) missing.rate = true;
+    else if (factor === null) missing.exchange = true;
     else {
       const denominator = UNITS_DENOMINATOR * 100n * 1_000_000n * BigInt(total);
       line.add(line.slotOf(day), withWaste * BigInt(entry.rate) * factor * BigInt(ticks), denominator);
@@ -62,5 +62,5 @@ export function addMaterial(
     }
     isFirst = false;
   });
-  return lacks;
+  return missing;
 }

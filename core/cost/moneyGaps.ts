@@ -1,4 +1,4 @@
-// What a sum of money leaves out: work without a rate, and work whose rate has no exchange rate.
+// The parts that a sum of money leaves out: work without a rate, and rates without an exchange rate.
 import type { Costs } from "./costs.ts";
 
 /** Counts of assignments, and of tasks with an implicit opening, whose money is incomplete on some day. */

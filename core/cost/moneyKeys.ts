@@ -3,7 +3,7 @@
 export const costKinds = ["labour", "material", "fixed", "expense"] as const;
 export type CostKind = (typeof costKinds)[number];
 
-/** What money can be added up by. */
+/** The keys by which money can be grouped. */
 export const moneyBys = [
   "project",
   "client",
@@ -19,7 +19,7 @@ export const moneyBys = [
 ] as const;
 export type MoneyBy = (typeof moneyBys)[number];
 
-/** How money of projects that are not won yet may count. */
+/** The countings of money of projects that are not won yet. */
 export const pipelineCountings = ["none", "weighted", "full"] as const;
 
 /** The key of lines that have nothing of what they are added up by: before the kind of line that they are, or alone. */

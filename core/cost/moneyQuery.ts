@@ -1,4 +1,4 @@
-// What is asked of money: added up by what, of which kind, in which periods; and the lines that it is about.
+// The query of money: its grouping, kind and periods, and the lines that it selects.
 import type { ReportRange } from "../calendar/periods.ts";
 import type { Counting } from "../load/counting.ts";
 import type { Placed } from "../placing/placed.ts";

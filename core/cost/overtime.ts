@@ -1,4 +1,4 @@
-// Which of a person's minutes on a day are overtime, and how they fall on that day's assignments.
+// The part of a person's minutes on a day that is overtime, and its distribution over that day's assignments.
 import type { Day } from "../calendar/day.ts";
 import { countAll, countedShares } from "../load/counting.ts";
 import type { Placed } from "../placing/placed.ts";
@@ -8,12 +8,12 @@ import { splitByWeight } from "../placing/split.ts";
 /** Overtime minutes by row of work and day; rows and days without any are left out. */
 type OvertimeMinutes = Map<number, Map<Day, number>>;
 
-/** Overtime of everybody who may work some, reckoned for a person when first asked for: what a day's load is above regular
+/** Overtime of everyone who may work some, calculated for a person when first asked for: what a day's load is above regular
  * capacity, at most the overtime capacity, split over the day's work by its minutes. */
 export class OvertimeBook {
   readonly #placed: Placed;
   #shares: Int32Array | null = null;
-  readonly #reckoned = new Set<number>();
+  readonly #calculated = new Set<number>();
   readonly #minutes: OvertimeMinutes = new Map();
 
   constructor(placed: Placed) {
@@ -24,8 +24,8 @@ export class OvertimeBook {
   of(row: number): ReadonlyMap<Day, number> | undefined {
     const person = this.#placed.work.person[row];
     if (person < 0 || !this.#placed.plan.people[person].overtime?.length) return undefined;
-    if (!this.#reckoned.has(person)) {
-      this.#reckoned.add(person);
+    if (!this.#calculated.has(person)) {
+      this.#calculated.add(person);
       this.#shares ??= countedShares(this.#placed, countAll);
       splitOvertime(this.#placed, person, this.#shares, this.#minutes);
     }

@@ -1,4 +1,4 @@
-// What paid time costs beside any project: hours of people who are hired, at their own rate or their role's.
+// The cost of paid time outside projects: hours of hired people, at their own rate or their role's.
 import type { Day } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { type Counting, defaultCounting } from "../load/counting.ts";
@@ -26,7 +26,7 @@ export function costOfPaidMinutes(
   return 0;
 }
 
-/** What a person's unassigned time costs over a range: capacity less load by day, at their rate, in minor units. */
+/** The cost of a person's unassigned time over a range: capacity less load by day, at their rate, in minor units. */
 export function costOfUnassignedTime(
   model: Placed & { load(counting: Counting): LoadBook },
   person: number,

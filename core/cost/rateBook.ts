@@ -1,4 +1,4 @@
-// Which rate holds for whom on which day, and what a foreign amount is worth.
+// The rate in force for a subject on a day, and the value of a foreign amount.
 import { type Day, parseDay } from "../calendar/day.ts";
 import { firstRoleOf } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
@@ -8,7 +8,7 @@ import { exchangeSteps } from "./exchangeOn.ts";
 
 const BEGINNING = Number.NEGATIVE_INFINITY;
 
-/** Whose rate it is. */
+/** The subject that the rate belongs to. */
 export type RateSource = "person" | "role" | "default" | "material";
 
 /** A stretch of days with one rate: from `from` until the next stretch begins. Rates in ten-thousandths per hour
@@ -25,14 +25,14 @@ export interface ExchangeStretch {
   factor: bigint | null;
 }
 
-/** What pricing looked for and did not find on some day. */
-export interface Lacks {
+/** The rates that pricing did not find on some day. */
+export interface MissingRates {
   rate: boolean;
   exchange: boolean;
 }
 
 /** Of nearly every row: made once. */
-export const LACKS_NOTHING: Lacks = Object.freeze({ rate: false, exchange: false });
+export const LACKS_NOTHING: MissingRates = Object.freeze({ rate: false, exchange: false });
 
 export const SAME_CURRENCY: readonly ExchangeStretch[] = [{ from: BEGINNING, factor: 1_000_000n }];
 
@@ -93,7 +93,7 @@ export class RateBook {
     return row === undefined ? undefined : this.#plan.rateTables[row];
   }
 
-  /** What amounts of a table are worth in the plan's currency. */
+  /** The exchange rates of a table's currency to the plan's currency, as stretches of days. */
   exchange(table: RateTable): readonly ExchangeStretch[] {
     const { currency } = table;
     if (currency === undefined || currency === this.#plan.settings.currency) return SAME_CURRENCY;
@@ -101,7 +101,7 @@ export class RateBook {
   }
 }
 
-/** The map that stands under a key; made where there is none. */
+/** The map that is under a key; made where there is none. */
 function within<K, L, V>(maps: Map<K, Map<L, V>>, key: K): Map<L, V> {
   let map = maps.get(key);
   if (!map) {

@@ -1,10 +1,10 @@
-// What a project earns: its fee with the hours worked, or its time and materials at bill rates.
+// The revenue of a project: its fee by the hours worked, or its time and materials at bill rates.
 import type { Placed } from "../placing/placed.ts";
 import { minorUnits } from "../plan/units.ts";
 import type { ExactLine } from "./exactLine.ts";
 import { addLabour } from "./labour.ts";
 import { addMaterial } from "./material.ts";
-import type { Lacks, RateBook } from "./rateBook.ts";
+import type { MissingRates, RateBook } from "./rateBook.ts";
 
 /** Adds a project's revenue to a line.
  * @param rows Rows of work of the project.
@@ -16,7 +16,7 @@ export function addRevenue(
   rows: Int32Array,
   book: RateBook,
   line: ExactLine,
-  added: (row: number, lacks: Lacks | null) => void,
+  added: (row: number, missing: MissingRates | null) => void,
 ): void {
   const { billing, billTableId } = model.plan.projects[project];
   if (billing?.kind === "fixedFee") addFee(model, project, rows, minorUnits(billing.fee ?? 0), line, added);
@@ -37,7 +37,7 @@ function addFee(
   rows: Int32Array,
   fee: number,
   line: ExactLine,
-  added: (row: number, lacks: null) => void,
+  added: (row: number, missing: null) => void,
 ): void {
   const { placements, schedule } = model;
   const total = rows.reduce((sum, row) => sum + placements.placed[row], 0);

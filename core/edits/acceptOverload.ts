@@ -9,5 +9,5 @@ const schema = z.strictObject({ kind: z.literal("acceptOverload"), acceptance: r
 export const acceptOverload: EditKind<z.infer<typeof schema>> & { schema: typeof schema } = {
   schema,
   changes: (plan, { acceptance }) => addedRow(plan, "acceptances", acceptance, null),
-  words: (plan, { acceptance }) => `accept that ${findRow(plan.people, acceptance.personId)?.name ?? acceptance.personId} is over`,
+  words: (plan, { acceptance }) => `accept the overload of ${findRow(plan.people, acceptance.personId)?.name ?? acceptance.personId}`,
 };

@@ -10,5 +10,5 @@ const schema = z.strictObject({ kind: z.literal("addAssignment"), assignment: ro
 export const addAssignment: EditKind<z.infer<typeof schema>> & { schema: typeof schema } = {
   schema,
   changes: (plan, { assignment }) => addedRow(plan, "assignments", assignment, null),
-  words: (plan, { assignment }) => `put ${assigneeName(plan, assignment)} on "${findRow(plan.tasks, assignment.taskId)?.name ?? ""}"`,
+  words: (plan, { assignment }) => `assign ${assigneeName(plan, assignment)} to "${findRow(plan.tasks, assignment.taskId)?.name ?? ""}"`,
 };

@@ -8,5 +8,5 @@ const schema = z.strictObject({ kind: z.literal("addSketch"), sketch: rowSchemas
 export const addSketch: EditKind<z.infer<typeof schema>> & { schema: typeof schema } = {
   schema,
   changes: (plan, { sketch }) => addedRow(plan, "sketches", sketch, null),
-  words: (_, { sketch }) => `begin the sketch "${sketch.name}"`,
+  words: (_, { sketch }) => `create the sketch "${sketch.name}"`,
 };

@@ -1,4 +1,4 @@
-// Adds tasks as they were written down: a line or a list, with who works on them and what they follow. One undo.
+// Adds tasks as they were recorded: a line or a list, with who works on them and what they follow. One undo.
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
 import { findRow, rowById } from "../plan/rows.ts";

@@ -24,7 +24,7 @@ export const addTemplate: EditKind<z.infer<typeof schema>> & { schema: typeof sc
   words: (_, { name }) => `save the template "${name}"`,
 };
 
-/** What is worth keeping of a project: not how it went. Links to other projects stay behind. */
+/** The part of a project that a template keeps: not its progress. Links to other projects are left out. */
 function contentOf({ tasks, links, assignments }: Plan, projectId: string) {
   const own = tasks.filter((task) => task.projectId === projectId);
   const ids = new Set(own.map(({ id }) => id));

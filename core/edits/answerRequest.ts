@@ -9,9 +9,9 @@ const entry = rowSchemas.requests.shape.history.unwrap();
 const schema = z.strictObject({
   kind: z.literal("answerRequest"),
   id: z.string(),
-  /** The step, with the message that goes out. */
+  /** The step, with the message that is exported. */
   entry,
-  /** Who is offered, or confirmed where nobody was offered or asked for by name. */
+  /** The person offered, or confirmed if nobody was offered or requested by name. */
   personId: z.string().optional(),
 });
 
@@ -49,6 +49,6 @@ export const answerRequest: EditKind<Answer> & { schema: typeof schema } = {
   },
   words: (plan, { id, entry: { step } }) => {
     const task = findRow(plan.tasks, findRow(plan.requests, id)?.taskId)?.name ?? "";
-    return `${{ offered: "offer somebody for", confirmed: "confirm the request for", declined: "turn down the request for", asked: "ask for" }[step]} "${task}"`;
+    return `${{ offered: "offer a person for", confirmed: "confirm the request for", declined: "decline the request for", asked: "request" }[step]} "${task}"`;
   },
 };

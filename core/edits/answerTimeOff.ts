@@ -21,7 +21,7 @@ export const answerTimeOff: EditKind<z.infer<typeof schema>> & { schema: typeof 
   changes: (plan, { personId, id, state, reason, suggested }) => {
     const entries = findRow(plan.people, personId)?.timeOff ?? [];
     if (!entries.some((entry) => entry.id === id)) return { fault: faultText.gone("time off") };
-    if (state === "declined" && !reason?.trim()) return { fault: faultText.needs("a reason, so that they know why it was declined") };
+    if (state === "declined" && !reason?.trim()) return { fault: faultText.needs("a reason for declining") };
     const answered = entries.map((entry) => {
       if (entry.id !== id) return entry;
       const { reason: _, suggested: __, ...kept } = entry;

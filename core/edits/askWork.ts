@@ -22,5 +22,5 @@ export const askWork: EditKind<z.infer<typeof schema>> & { schema: typeof schema
     if ("fault" in work) return work;
     return "fault" in asked ? asked : { changes: [...work.changes, ...asked.changes] };
   },
-  words: (plan, { assignment }) => `ask for ${assigneeName(plan, assignment)} on "${findRow(plan.tasks, assignment.taskId)?.name ?? ""}"`,
+  words: (plan, { assignment }) => `request ${assigneeName(plan, assignment)} for "${findRow(plan.tasks, assignment.taskId)?.name ?? ""}"`,
 };

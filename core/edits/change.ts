@@ -1,4 +1,4 @@
-// What an edit did to the plan, row by row, and how it is undone.
+// The changes of an edit, row by row, and their inversion.
 import { grouped } from "../plan/grouped.ts";
 import type { ListName } from "../plan/lists.ts";
 import { lookUp } from "../plan/lookUp.ts";
@@ -36,7 +36,7 @@ export function invert(changes: readonly Change[]): Change[] {
   return changes.map((change) => turned(change, change.after, change.before)).reverse();
 }
 
-/** The plan with changes applied in order. Rows must stand as the changes' `before` says. */
+/** The plan with changes applied in order. Rows must be as the changes' `before` says. */
 export function applyChanges(plan: Plan, changes: readonly Change[]): Plan {
   const next = { ...plan };
   const ofRows: Change<ListName>[] = [];
@@ -61,7 +61,7 @@ function changedList(list: readonly Row[], changes: readonly Change<ListName>[])
   return shifts <= MOST_SHIFTS ? withFewShifts(list, changes) : withChain(list, changes);
 }
 
-/** Few rows come or go: the index of the list goes along, so that nothing is looked up anew. */
+/** Few rows come or go: the index of the list goes along, so that nothing is looked up again. */
 function withFewShifts(list: readonly Row[], changes: readonly Change<ListName>[]): Row[] {
   const rows = list.slice();
   let index = rowById(list);
@@ -96,7 +96,7 @@ function withChain(list: readonly Row[], changes: readonly Change<ListName>[]): 
 class Chain {
   readonly #rows: Row[];
   readonly #known: RowIndex;
-  /** Where rows stand that were added since, and -1 for those that were removed. */
+  /** The places of rows that were added since, and -1 for those that were removed. */
   readonly #moved = new Map<string, number>();
   readonly #after: number[];
   readonly #before: number[];

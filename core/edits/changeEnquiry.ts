@@ -1,4 +1,4 @@
-// Sets facts of an enquiry: what it is, who asks, wished dates, value, size.
+// Sets facts of an enquiry: what it is, who asks, requested dates, value, size.
 import * as z from "zod";
 import { findRow } from "../plan/rows.ts";
 import { rowSchemas } from "../plan/schema.ts";

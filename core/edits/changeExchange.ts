@@ -15,7 +15,7 @@ export const changeExchange: EditKind<z.infer<typeof schema>> & { schema: typeof
   words: () => "change the exchange rates",
 };
 
-/** Why a plan cannot have these exchange rates; null where it can. */
+/** The reason why a plan cannot have these exchange rates; null if it can. */
 export function exchangeFault(plan: Plan, rates: Plan["exchangeRates"]): string | null {
   const days = new Set<string>();
   for (const { currency, from } of rates) {

@@ -10,7 +10,7 @@ const schema = z.strictObject({
   set: z.strictObject(settable(rowSchemas.tasks, ["id", "projectId", "review"])),
 });
 
-/** What is set of a task; once its state changes, what was said of it when it was done no longer holds. */
+/** The changes of a task; its review no longer applies once its state changes. */
 export function reviewed(task: Task | undefined, set: Record<string, unknown>): Record<string, unknown> {
   if (set.state === undefined || (set.state ?? "notStarted") === (task?.state ?? "notStarted")) return set;
   return { ...set, review: null };

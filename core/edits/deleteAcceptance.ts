@@ -1,4 +1,4 @@
-// Takes back that an overload is accepted.
+// Undoes that an overload is accepted.
 import * as z from "zod";
 import { findRow } from "../plan/rows.ts";
 import { deletedRow, type EditKind } from "./kind.ts";
@@ -10,6 +10,6 @@ export const deleteAcceptance: EditKind<z.infer<typeof schema>> & { schema: type
   changes: (plan, { id }) => deletedRow(plan, "acceptances", id),
   words: (plan, { id }) => {
     const person = findRow(plan.acceptances, id)?.personId;
-    return `no longer accept that ${findRow(plan.people, person)?.name ?? "somebody"} is over`;
+    return `withdraw the accepted overload of ${findRow(plan.people, person)?.name ?? "a person"}`;
   },
 };

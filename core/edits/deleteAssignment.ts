@@ -1,4 +1,4 @@
-// Takes somebody, or something, off a task.
+// Takes a person, or something, off a task.
 import * as z from "zod";
 import { findRow } from "../plan/rows.ts";
 import { deletedRow, type EditKind } from "./kind.ts";
@@ -9,5 +9,5 @@ const schema = z.strictObject({ kind: z.literal("deleteAssignment"), id: z.strin
 export const deleteAssignment: EditKind<z.infer<typeof schema>> & { schema: typeof schema } = {
   schema,
   changes: (plan, { id }) => deletedRow(plan, "assignments", id),
-  words: (plan, { id }) => `take ${assigneeName(plan, findRow(plan.assignments, id) ?? {})} off "${taskNameOf(plan, id)}"`,
+  words: (plan, { id }) => `remove ${assigneeName(plan, findRow(plan.assignments, id) ?? {})} from "${taskNameOf(plan, id)}"`,
 };

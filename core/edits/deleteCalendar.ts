@@ -1,4 +1,4 @@
-// Deletes a calendar that nobody and nothing goes by.
+// Deletes a calendar that nobody and nothing uses.
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
 import { findRow } from "../plan/rows.ts";

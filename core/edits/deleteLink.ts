@@ -9,5 +9,5 @@ const schema = z.strictObject({ kind: z.literal("deleteLink"), id: z.string() })
 export const deleteLink: EditKind<z.infer<typeof schema>> & { schema: typeof schema } = {
   schema,
   changes: (plan, { id }) => deletedRow(plan, "links", id),
-  words: (plan, { id }) => `take away the link ${linkName(plan, findRow(plan.links, id))}`,
+  words: (plan, { id }) => `remove the link ${linkName(plan, findRow(plan.links, id))}`,
 };

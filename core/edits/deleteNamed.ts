@@ -10,7 +10,7 @@ const schema = z.strictObject({
   kind: z.literal("deleteNamed"),
   list: z.enum(namedLists),
   id: z.string(),
-  /** Takes it off whatever has it. */
+  /** Takes it off everything that has it. */
   detaches: z.boolean(),
 });
 

@@ -19,7 +19,7 @@ export const deleteTask: EditKind<z.infer<typeof schema>> & { schema: typeof sch
   words: (plan, { id }) => `delete the task "${findRow(plan.tasks, id)?.name ?? id}"`,
 };
 
-/** What deleting tasks with all below them comes to. */
+/** The changes that delete tasks with all their subtasks. */
 export function deletionOf(plan: Plan, ids: readonly string[], joins = false): { changes: Change[] } {
   const gone = withDescendants(plan, ids);
   return {

@@ -57,7 +57,7 @@ test("so it is with every kind of edit on the demo plan, and every kind is made"
   expect(Object.entries(made).filter(([, count]) => count === 0)).toEqual([]);
 });
 
-test("giving an assignment to somebody changes its person alone", () => {
+test("giving an assignment to a person changes its person alone", () => {
   const outcome = applyEdit(plan, { kind: "reassign", id: "rockpools-mara", personId: "rui" });
   expect(outcome.plan && outcome.words).toBe('reassign "Rock pool trial casts" to Rui Monteverde');
   expect(outcome.plan?.assignments.filter((row, at) => row !== plan.assignments[at])).toEqual([
@@ -65,7 +65,7 @@ test("giving an assignment to somebody changes its person alone", () => {
   ]);
 });
 
-test("an opening given to somebody keeps the role it was made in", () => {
+test("an opening given to a person keeps the role it was made in", () => {
   const outcome = applyEdit(plan, { kind: "reassign", id: "tank-open", personId: "rui" });
   expect(outcome.plan?.assignments.find(({ id }) => id === "tank-open")).toMatchObject({
     roleId: "fabricator",
@@ -119,7 +119,7 @@ test("deleting a task takes all below it, their work and links, and detaches exp
   expect(applyChanges(outcome.plan, invert(outcome.changes))).toEqual(plan);
 });
 
-test("a new task stands before the one named, and at the end where none is", () => {
+test("a new task is before the one named, and at the end where none is", () => {
   const added = (next: string | null) =>
     applyEdit(plan, { kind: "addTask", task: { id: "t", projectId: "tidepool", name: "T" }, next }).plan?.tasks.findIndex(
       ({ id }) => id === "t",
@@ -128,7 +128,7 @@ test("a new task stands before the one named, and at the end where none is", () 
   expect(added(null)).toBe(plan.tasks.length);
 });
 
-test("a key set to null is taken away", () => {
+test("a key set to null is removed", () => {
   const outcome = applyEdit(plan, { kind: "changePerson", id: "tomas", set: { patterns: null, location: null } });
   const tomas = outcome.plan?.people.find(({ id }) => id === "tomas");
   expect(tomas).toBeDefined();
@@ -136,7 +136,7 @@ test("a key set to null is taken away", () => {
   expect(refusal({ kind: "changePerson", id: "tomas", set: { name: null } })).not.toBe("");
 });
 
-test("a task on a circle of links can wait without dates, and cannot be given any", () => {
+test("a task on a cycle of links can wait without dates, and cannot be given any", () => {
   const link = (from: string, to: string): Edit => ({ kind: "addLink", link: { id: `${from}>${to}`, from, to, kind: "FS" } });
   let plan = fernhollow();
   for (const edit of [link("tidepool-braille", "tidepool-order"), link("tidepool-order", "tidepool-braille")]) {
@@ -146,6 +146,6 @@ test("a task on a circle of links can wait without dates, and cannot be given an
   }
   const dated = applyEdit(plan, { kind: "changeTask", id: "tidepool-braille", set: { sizing: "duration", durationDays: 2 } });
   expect(dated.plan).toBeNull();
-  expect(dated.faults[0].message).toMatch(/^This would close a circle: /);
+  expect(dated.faults[0].message).toMatch(/^This would create a cycle: /);
   expect(applyEdit(plan, { kind: "changeLink", id: "tidepool-order>tidepool-braille", set: { lagDays: 3 } }).faults).toEqual([]);
 });

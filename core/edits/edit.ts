@@ -154,10 +154,10 @@ type Schema = (typeof kinds)[keyof typeof kinds]["schema"];
 const [firstSchema, ...otherSchemas]: Schema[] = Object.values(kinds).map(({ schema }) => schema);
 const singleSchema = z.discriminatedUnion("kind", [firstSchema, ...otherSchemas]);
 
-/** Several edits that are one to whoever makes them, and one to undo. */
+/** Several edits that are one to the person who makes them, and one to undo. */
 const together = z.strictObject({
   kind: z.literal("together"),
-  /** What they come to, as a short phrase that fits after "Undo: ". */
+  /** Their description, as a short phrase that fits after "Undo: ". */
   words: z.string().min(1).max(300),
   edits: z.array(singleSchema).min(1).max(2_000),
 });
@@ -175,7 +175,7 @@ export type EditTogether = z.infer<typeof together>;
 
 export type Edit = z.infer<typeof editSchema>;
 
-/** What an edit came to: the next plan with its changes, or why it cannot be. */
+/** The outcome of an edit: the next plan with its changes, or why it cannot be made. */
 export type Outcome = { plan: Plan; changes: Change[]; words: string; faults: readonly [] } | { plan: null; faults: Fault[] };
 
 /** Applies an edit to a plan; the plan itself stays as it is. Every row it touches is checked. */
@@ -192,7 +192,7 @@ export function applyEdit(plan: Plan, edit: Edit): Outcome {
     : { plan: next, changes: made.changes, words: edit.kind === "together" ? edit.words : kindOf(edit.kind).words(plan, edit), faults: [] };
 }
 
-/** The faults that changes have brought into a plan: of the rows they touched, and circles they closed. */
+/** The faults that changes have brought into a plan: of the rows they touched, and cycles they closed. */
 export function faultsAfter(plan: Plan, changes: readonly Change[]): Fault[] {
   const faults = checkRows(plan, touchedRows(plan, changes), changes.some(nestsAnew));
   return faults.length === 0 && mayCloseCircle(changes) ? circleFaults(plan) : faults;
@@ -214,7 +214,7 @@ function changesTogether(plan: Plan, edits: readonly SingleEdit[]): Made {
   return { changes };
 }
 
-/** Requests whose work an edit takes off the plan no longer point to it. */
+/** Requests whose work an edit removes the plan no longer point to it. */
 function detached(plan: Plan, changes: readonly Change[]): Change[] {
   const gone = new Set(changes.flatMap(({ list, id, after }) => (list === "assignments" && !after ? [id] : [])));
   const touched = new Set(changes.flatMap(({ list, id }) => (list === "requests" ? [id] : [])));
@@ -230,7 +230,7 @@ function nestsAnew({ list, before, after }: Change): boolean {
   return (list === "tasks" || list === "teams") && after?.parentId !== undefined && before?.parentId !== after.parentId;
 }
 
-/** Only ends of links, places in the outline, and tasks that begin to have dates can close a circle. */
+/** Only ends of links, places in the outline, and tasks that begin to have dates can close a cycle. */
 function mayCloseCircle(changes: readonly Change[]): boolean {
   return changes.some(({ list, before, after }) => {
     if (after === null) return false;

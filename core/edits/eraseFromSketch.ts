@@ -18,5 +18,5 @@ export const eraseFromSketch: EditKind<z.infer<typeof schema>> & { schema: typeo
     if (!sketch) return { fault: faultText.gone("sketch") };
     return changedRow(plan, "sketches", id, { edits: sketch.edits.filter((entry) => !entryIds.includes(entry.id)) });
   },
-  words: (plan, { id, entryIds }) => `take ${entryIds.length} of the changes out of the sketch "${findRow(plan.sketches, id)?.name ?? id}"`,
+  words: (plan, { id, entryIds }) => `remove ${entryIds.length} of the changes from the sketch "${findRow(plan.sketches, id)?.name ?? id}"`,
 };

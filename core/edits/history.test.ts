@@ -24,11 +24,11 @@ test("an undone edit can be redone until its maker makes a new one", () => {
   expect(next(histories)).toEqual([6, null]);
 });
 
-test("everybody undoes their own steps alone, whatever others do in between", () => {
+test("everyone undoes their own steps alone, no matter what others do in between", () => {
   const histories = new Histories([step(1, "edit"), step(2, "edit", null, "lee"), step(3, "edit", null, "lee"), step(4, "undo", 3, "lee")]);
   expect(next(histories)).toEqual([1, null]);
   expect(next(histories, "lee")).toEqual([2, 3]);
-  expect(next(histories, "somebody new")).toEqual([null, null]);
+  expect(next(histories, "a new maker")).toEqual([null, null]);
   histories.follow(step(5, "edit"));
   expect(next(histories, "lee")).toEqual([2, 3]);
   expect(histories.find("lee", "undo", 1)).toBeNull();

@@ -1,13 +1,13 @@
-// What each maker can undo and redo: one's own steps alone, from the trail of what was done.
+// The steps that each maker can undo and redo: their own alone, from the trail.
 
-/** One step of the trail; an undo or redo names the revision it takes back or brings again. */
+/** One step of the trail; an undo or redo names the revision it undoes or brings again. */
 export interface TrailStep {
   revision: number;
   kind: "edit" | "undo" | "redo" | "replace";
   of: number | null;
-  /** What the step says it does. */
+  /** The description of the step. */
   words: string;
-  /** Whose step it is: an id that a browser keeps. Steps of nobody belong together. */
+  /** The maker of the step: an id that a browser keeps. Steps without one belong together. */
   maker: string | null;
 }
 
@@ -17,7 +17,7 @@ export interface HistoryStep {
   words: string;
 }
 
-/** What one maker can undo and redo next; null where there is nothing. */
+/** The next steps that one maker can undo and redo; null if there is none. */
 export interface NextSteps {
   undo: HistoryStep | null;
   redo: HistoryStep | null;

@@ -1,4 +1,4 @@
-// What a kind of edit consists of, and the ways in which most of them touch a row.
+// The parts of a kind of edit, and the ways in which most of them change a row.
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
 import type { ListName } from "../plan/lists.ts";
@@ -14,13 +14,13 @@ export type Made = { changes: Change[] } | { fault: string };
 /** One kind of edit. */
 export interface EditKind<E> {
   schema: z.ZodType<E>;
-  /** What it would do to a plan, row by row, or why it cannot. */
+  /** Its changes to a plan, row by row, or why it cannot be made. */
   changes(plan: Plan, edit: E): Made;
-  /** What it does, as a short phrase that fits after "Undo: ". */
+  /** Its description, as a short phrase that fits after "Undo: ". */
   words(plan: Plan, edit: E): string;
 }
 
-/** What may be set of a row: every key but its id, null to take it away. */
+/** The keys of a row that can be set: every key except its id, null to remove it. */
 export type Settable<L extends ChangedList> = { [K in Exclude<keyof Row<L>, "id">]?: Row<L>[K] | null };
 
 /** Adds a row before the row with the id `next`, or at the end. */
@@ -29,7 +29,7 @@ export function addedRow<L extends ListName>(plan: Plan, list: L, row: Row<L>, n
   return { changes: [changeOf(list, { id: row.id, before: null, after: row, next })] };
 }
 
-/** Sets keys of a row; a key set to null is taken away. */
+/** Sets keys of a row; a key set to null is removed. */
 export function changedRow<L extends ChangedList>(plan: Plan, list: L, id: string, set: Settable<L>): Made {
   const before = findRow(rowsOf(plan, list), id);
   if (!before) return { fault: faultText.gone(listWords[list]) };
@@ -44,13 +44,13 @@ export function deletedRows<L extends ListName>(plan: Plan, list: L, isDeleted: 
   );
 }
 
-/** The deletion of one row that nothing else hangs on. */
+/** The deletion of one row that nothing else depends on. */
 export function deletedRow(plan: Plan, list: ListName, id: string): Made {
   if (!findRow(rowsOf(plan, list), id)) return { fault: faultText.gone(listWords[list]) };
   return { changes: deletedRows(plan, list, (row) => row.id === id) };
 }
 
-/** A schema in which every key is optional and may be null, to take a key away; those in `fixed` cannot be set. */
+/** A schema in which every key is optional and may be null, to remove a key; those in `fixed` cannot be set. */
 export function settable<S extends z.ZodRawShape, F extends keyof S & string>(schema: z.ZodObject<S>, fixed: readonly F[]) {
   const keys = Object.keys(schema.shape).filter((key) => !isOneOf(fixed, key));
   const shape = Object.fromEntries(keys.map((key) => [key, z.nullish(schema.shape[key])]));

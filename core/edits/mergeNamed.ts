@@ -1,4 +1,4 @@
-// Makes two names of a list one: whatever refers to the first refers to the second from then on, and the first is deleted.
+// Makes two names of a list one: everything that refers to the first refers to the second from then on, and the first is deleted.
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
 import { listWords } from "../plan/listWords.ts";
@@ -26,7 +26,7 @@ export const mergeNamed: EditKind<z.infer<typeof schema>> & { schema: typeof sch
     `merge the ${listWords[list]} "${namedRow(plan, list, id)?.name ?? id}" into "${namedRow(plan, list, into)?.name ?? into}"`,
 };
 
-/** What a rate table states stays; of the one that goes it takes the rates of whoever it states nothing for. */
+/** The rates of a rate table stay; it takes over the rates of the merged table for subjects that it has none for. */
 function joinedTable(plan: Plan, id: string, into: string): Made {
   const [goes, stays] = [knownRow(plan.rateTables, id), knownRow(plan.rateTables, into)];
   if (goes.kind !== stays.kind || (goes.currency ?? null) !== (stays.currency ?? null)) return { fault: faultText.tablesDiffer() };

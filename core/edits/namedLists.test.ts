@@ -15,7 +15,7 @@ const refusal = (plan: Plan, edit: Edit) => applyEdit(plan, edit).faults[0]?.mes
 const count = (plan: Plan, list: Parameters<typeof usesOf>[1], id: string) =>
   (usesOf(plan, list).get(id) ?? []).reduce((sum, use) => sum + use.count, 0);
 
-test("a rate table merged into another hands over its projects, and the rates of whoever the other says nothing of", () => {
+test("a rate table merged into another hands over its projects, and the rates of the person who the other says nothing of", () => {
   const plan = fernhollow();
   const stays = plan.rateTables.find(({ kind }) => kind === "cost") ?? plan.rateTables[0];
   const goes = {
@@ -35,7 +35,7 @@ test("a rate table merged into another hands over its projects, and the rates of
   expect(findRow(after.rateTables, "goes")).toBeUndefined();
   expect(findRow(after.rateTables, stays.id)?.entries).toEqual([...stays.entries, goes.entries[1]]);
   const bill = plan.rateTables.find(({ kind }) => kind !== stays.kind)?.id as string;
-  expect(refusal(before, { kind: "mergeNamed", list: "rateTables", id: "goes", into: bill })).toMatch(/^Rate tables can be merged where/);
+  expect(refusal(before, { kind: "mergeNamed", list: "rateTables", id: "goes", into: bill })).toMatch(/^Rate tables can be merged if/);
 });
 
 test("a name that is there already cannot be added or taken again, capitals aside", () => {
@@ -65,7 +65,7 @@ test("every role of the demo plan merged into another is referred to nowhere, an
   }
 });
 
-test("two skills made one leave the higher level with whoever had both", () => {
+test("two skills made one leave the higher level with the person who had both", () => {
   const plan = fernhollow();
   const [one, other] = plan.skills;
   plan.people[0] = {
@@ -79,7 +79,7 @@ test("two skills made one leave the higher level with whoever had both", () => {
   expect(after.people[0].skills).toEqual([{ skillId: one.id, level: 4 }]);
 });
 
-test("a role that is used is not deleted; a skill is taken off whoever has it where that is said", () => {
+test("a role that is used is not deleted; a skill is removed the person who has it where that is said", () => {
   const plan = fernhollow();
   const role = plan.people[0].roleIds[0];
   expect(refusal(plan, { kind: "deleteNamed", list: "roles", id: role, detaches: true })).toMatch(/is used in \d+ places/);
@@ -92,7 +92,7 @@ test("a role that is used is not deleted; a skill is taken off whoever has it wh
   expect(JSON.stringify(after)).not.toContain(`"skillId":"${skill}"`);
 });
 
-test("a category is renamed on every project that has it, and taken off", () => {
+test("a category is renamed on every project that has it, and removed", () => {
   const plan = fernhollow();
   const from = plan.projects.find(({ category }) => category !== undefined)?.category ?? "";
   const many = plan.projects.filter(({ category }) => category === from).length;
@@ -103,7 +103,7 @@ test("a category is renamed on every project that has it, and taken off", () => 
   expect(refusal(off, { kind: "renameMark", of: "category", from: "Halls", to: "Rooms" })).toMatch(/no longer in the plan/);
 });
 
-test("settings are set one by one and taken away; an end before the start is refused", () => {
+test("settings are set one by one and removed; an end before the start is refused", () => {
   const plan = fernhollow();
   const after = made(plan, { kind: "changeSettings", set: { name: "Another house", weekStartsOn: 7, marginTarget: null } });
   expect(after.settings).toMatchObject({ name: "Another house", weekStartsOn: 7, currency: plan.settings.currency });

@@ -6,7 +6,7 @@ import { isInOwnName } from "./ownName.ts";
 const plan = fernhollow();
 const AT = "2027-02-01T09:00:00Z";
 const comment = (author: string) => ({ id: "said", taskId: "tidepool-cases", author, at: AT, text: "Agreed." });
-const note = (by: string) => ({ id: "told", signal: "over mara", personId: "ilka", by, at: AT, text: "Can you look?" });
+const note = (by: string) => ({ id: "reported", signal: "over mara", personId: "ilka", by, at: AT, text: "Can you look?" });
 const request = (by: string) => ({
   id: "asked",
   taskId: "tidepool-cases",
@@ -48,7 +48,7 @@ test.each(ways)("%s is made in one's own name alone", (_, edit) => {
   }
 });
 
-test("what somebody else has said is not changed, and may be taken away", () => {
+test("what someone else has said is not changed, and may be removed", () => {
   const [said] = plan.comments;
   expect(said.author).not.toBe("Lee");
   const change = (after: typeof said | null) => [{ list: "comments" as const, id: said.id, before: said, after }];
@@ -62,7 +62,7 @@ test("what somebody else has said is not changed, and may be taken away", () => 
   expect(isInOwnName(plan, other({ ...sent, text: "Never mind." }), "Nora Okafor")).toBe(true);
 });
 
-test("a request is written down on behalf of the project's lead, and nothing is answered on theirs", () => {
+test("a request is recorded on behalf of the project's lead, and nothing is answered on theirs", () => {
   const leadId = plan.projects.find(({ id }) => id === "tidepool")?.leadId;
   const lead = plan.people.find(({ id }) => id === leadId)?.name as string;
   const made = (history: ReturnType<typeof request>["history"]) => [

@@ -1,11 +1,11 @@
-// What carries a name has to carry that of whoever makes it: comments, notes, sketches, and the steps of requests and enquiries.
-// Asking may be written down on behalf of the lead of the project, and nobody else's.
+// Rows that carry a name must carry that of their maker: comments, notes, sketches, and the steps of requests and enquiries. A
+// request may be recorded on behalf of the lead of the project, and of nobody else.
 import { findRow } from "../plan/rows.ts";
 import { isSame } from "../plan/same.ts";
 import type { Comment, Enquiry, Note, Plan, WorkRequest } from "../plan/schema.ts";
 import type { Change } from "./change.ts";
 
-/** True where changes leave nothing new under a name other than `name`, whatever kind of edit has made them.
+/** True where changes leave nothing new under a name other than `name`, regardless of kind of edit has made them.
  * @param plan As the changes leave it. */
 export function isInOwnName(plan: Plan, changes: readonly Change[], name: string): boolean {
   return changes.every((change) => {
@@ -17,7 +17,7 @@ export function isInOwnName(plan: Plan, changes: readonly Change[], name: string
   });
 }
 
-/** True where nothing of anybody else's is changed, and nothing new is said under another name. */
+/** True where nothing of anyone else's is changed, and nothing new is said under another name. */
 function isOwn<R extends Comment | Note>(before: R | null, after: R | null, name: string, authorOf: (row: R) => string): boolean {
   return after === null || isSame(before, after) || (authorOf(after) === name && (before === null || authorOf(before) === name));
 }
@@ -31,7 +31,7 @@ function areOwnSteps(plan: Plan, before: WorkRequest | null, after: WorkRequest 
   });
 }
 
-/** Who asks is whoever they say they are; each answer is one's own. */
+/** A requester is the user; each answer is in the user's own name. */
 function areOwnAnswers(before: Enquiry | null, after: Enquiry | null, name: string): boolean {
   const former = before?.history ?? [];
   return (after?.history ?? []).every((step, at) =>

@@ -18,11 +18,9 @@ const faultOf = (edit: Edit, from = plan) => applyEdit(from, edit).faults[0]?.me
 const person = (from: Plan, id: string) => from.people.find((row) => row.id === id);
 
 test("only who has left and what is over can be archived, and nobody archived can go on without being brought back", () => {
-  expect(faultOf({ kind: "changePerson", id: "nuno", set: { archived: true } })).toMatch(/once the end of their employment is stated/);
+  expect(faultOf({ kind: "changePerson", id: "nuno", set: { archived: true } })).toMatch(/once the end of employment is entered/);
   const gone = after({ kind: "changePerson", id: "nuno", set: { archived: true, employedTo: "2027-03-31" } });
-  expect(faultOf({ kind: "changePerson", id: "nuno", set: { employedTo: null } }, gone)).toMatch(
-    /once the end of their employment is stated/,
-  );
+  expect(faultOf({ kind: "changePerson", id: "nuno", set: { employedTo: null } }, gone)).toMatch(/once the end of employment is entered/);
   expect(person(after({ kind: "changePerson", id: "nuno", set: { employedTo: null, archived: null } }, gone), "nuno")).not.toHaveProperty(
     "archived",
   );
@@ -109,8 +107,8 @@ test("a team is deleted only without work, and its sub-teams move up", () => {
   expect(faultOf({ kind: "changeTeam", id: "workshop", set: { parentId: "workshop-tartu" } })).toMatch(/its own ancestor/);
 });
 
-test("a calendar that somebody goes by is not deleted, and one without a working day is not saved", () => {
-  expect(faultOf({ kind: "deleteCalendar", id: "porto" })).toMatch(/"Ilka Sandmere" goes by this calendar/);
+test("a calendar that a person uses is not deleted, and one without a working day is not saved", () => {
+  expect(faultOf({ kind: "deleteCalendar", id: "porto" })).toMatch(/"Ilka Sandmere" uses this calendar/);
   expect(faultOf({ kind: "changeCalendar", id: "porto", set: { week: [0, 0, 0, 0, 0, 0, 0] } })).toMatch(/no working day/);
   const added = after({ kind: "addCalendar", calendar: { id: "c", name: "C", week: [8, 0, 0, 0, 0, 0, 0], exceptions: [] } });
   expect(after({ kind: "deleteCalendar", id: "c" }, added).calendars).toEqual(plan.calendars);

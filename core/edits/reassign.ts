@@ -1,4 +1,4 @@
-// Gives an assignment, or an opening, to somebody: the hours and dates stay.
+// Gives an assignment, or an opening, to a person: the hours and dates stay.
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
 import { findRow } from "../plan/rows.ts";

@@ -22,5 +22,5 @@ export const renameMark: EditKind<z.infer<typeof schema>> & { schema: typeof sch
           );
     return changes.length === 0 ? { fault: faultText.gone(of) } : { changes };
   },
-  words: (_, { of, from, to }) => (to === null ? `take off the ${of} "${from}"` : `rename the ${of} "${from}" to "${to}"`),
+  words: (_, { of, from, to }) => (to === null ? `remove the ${of} "${from}"` : `rename the ${of} "${from}" to "${to}"`),
 };

@@ -1,4 +1,4 @@
-// Hands a signal to a colleague: a note that goes out.
+// Hands a signal to a colleague: a note that is exported.
 import * as z from "zod";
 import { findRow } from "../plan/rows.ts";
 import { rowSchemas } from "../plan/schema.ts";

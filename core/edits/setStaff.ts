@@ -1,4 +1,4 @@
-// States anew who works on an effort-sized task, and how much: everybody's hours and share of the day at once.
+// States again who works on an effort-sized task, and how much: everyone's hours and share of the day at once.
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
 import { findRow } from "../plan/rows.ts";
@@ -9,7 +9,7 @@ import { assigneeName } from "./words.ts";
 const schema = z.strictObject({
   kind: z.literal("setStaff"),
   taskId: z.string(),
-  /** All labour of the task, as it shall be; what it had and is not named is taken off. */
+  /** All labour of the task, as it shall be; what it had and is not named is removed. */
   rows: z.array(rowSchemas.assignments).max(1000),
   /** The task's effort, where the amount of work changes. */
   effortHours: rowSchemas.tasks.shape.effortHours,
@@ -36,6 +36,6 @@ export const setStaff: EditKind<z.infer<typeof schema>> & { schema: typeof schem
   words: (plan, { taskId, rows }) => {
     const name = findRow(plan.tasks, taskId)?.name ?? "";
     const added = rows.find(({ id }) => !findRow(plan.assignments, id));
-    return added ? `put ${assigneeName(plan, added)} on "${name}"` : `change who works on "${name}"`;
+    return added ? `assign ${assigneeName(plan, added)} to "${name}"` : `change who works on "${name}"`;
   },
 };

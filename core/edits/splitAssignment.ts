@@ -1,4 +1,4 @@
-// Splits an assignment at a date: one side stays, the other goes to somebody else or waits as an opening.
+// Splits an assignment at a date: one side stays, the other goes to someone else or waits as an opening.
 import * as z from "zod";
 import { formatDay, parseDay } from "../calendar/day.ts";
 import { faultText } from "../plan/faults.ts";
@@ -16,7 +16,7 @@ const schema = z.strictObject({
   date: from.unwrap(),
   gives: z.enum(["earlier", "later"]),
   newId: z.string(),
-  /** Who gets the side that is given away; null leaves it open. */
+  /** The person who gets the reassigned side; null leaves it unassigned. */
   personId: z.string().nullable(),
   /** Role of the side that is left open. */
   roleId: z.string().optional(),
@@ -58,7 +58,7 @@ export const splitAssignment: EditKind<Split> & { schema: typeof schema } = {
   words: (plan, { id, date }) => `split "${taskNameOf(plan, id)}" on ${date}`,
 };
 
-/** What the two sides state of their dates: before `date`, and from it on. Typed buckets go to the side they begin on. */
+/** The dates of the two sides: before `date`, and from it on. Typed buckets go to the side in which they start. */
 function sidesOf({ custom, to, from }: Assignment, { date, shiftDays = 0 }: Split): Pick<Assignment, "from" | "to" | "custom">[] {
   const before = formatDay(parseDay(date) - 1);
   if (!custom)

@@ -32,5 +32,5 @@ export const staffTasks: EditKind<z.infer<typeof schema>> & { schema: typeof sch
       ],
     };
   },
-  words: (plan, { personId }) => `assign open work to ${findRow(plan.people, personId)?.name ?? personId}`,
+  words: (plan, { personId }) => `assign unassigned work to ${findRow(plan.people, personId)?.name ?? personId}`,
 };

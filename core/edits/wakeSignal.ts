@@ -1,4 +1,4 @@
-// Tells a signal again that was to wait.
+// Reports a signal again that was to wait.
 import * as z from "zod";
 import { deletedRow, type EditKind } from "./kind.ts";
 

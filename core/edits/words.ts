@@ -2,7 +2,7 @@
 import { findRow } from "../plan/rows.ts";
 import type { Assignment, Link, Plan } from "../plan/schema.ts";
 
-/** Who or what an assignment puts on its task. */
+/** The person, team, material or role of an assignment. */
 export function assigneeName(plan: Plan, { personId, teamId, materialId, roleId }: Partial<Assignment>): string {
   if (personId !== undefined) return findRow(plan.people, personId)?.name ?? personId;
   if (teamId !== undefined) return findRow(plan.teams, teamId)?.name ?? teamId;

@@ -13,9 +13,9 @@ import { movedTaskDates, movedWorkDates } from "../plan/statedDates.ts";
 export interface CopyOptions {
   /** The project that is made. */
   project: Project;
-  /** Whose tasks are taken, a project's or a template's; null for none. */
+  /** The source of the tasks, a project or a template; null for none. */
   source: { projectId: string } | { templateId: string } | null;
-  /** Whether people stay on the work, or their places become openings for their roles. */
+  /** True if people stay on the work; otherwise it becomes openings for their roles. */
   keepsPeople: boolean;
   /** Begins the ids of what is made; unique to one copy. */
   idStem: string;
@@ -115,6 +115,6 @@ function copiedAssignment(
   const copy: Assignment = { ...rest, ...movedWorkDates(assignment, shift), id, taskId: idOf(assignment.taskId) };
   if (personId === undefined) return [copy];
   if (keepsPeople) return [{ ...copy, personId }];
-  // Somebody without a role leaves nothing that could be asked for.
+  // A person without a role leaves nothing that could be asked for.
   return role === undefined ? [] : [{ ...copy, roleId: role }];
 }

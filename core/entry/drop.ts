@@ -1,4 +1,4 @@
-// What dragging a bar to another day can mean: never a hidden lock, always one of a few visible changes.
+// The options after dragging a bar to another day: never a hidden lock, always one of a few visible changes.
 import { type Day, formatDay, parseDay } from "../calendar/day.ts";
 import { type Instant, TICKS_PER_DAY } from "../calendar/workingLine.ts";
 import type { Edit } from "../edits/edit.ts";

@@ -35,7 +35,7 @@ const hoursOf = ({ tasks, assignments }: Plan, projectId: string): Map<string, n
   return sums;
 };
 
-test("always: hours by role become openings of as many hours, over the wished days, whatever is asked", () => {
+test("always: hours by role become openings of as many hours, over the requested days, everything that is asked", () => {
   const hours = fc.uniqueArray(
     fc.record({ roleId: fc.constantFrom(...plan.roles.map(({ id }) => id)), hours: fc.integer({ min: 1, max: 400 }) }),
     {
@@ -97,7 +97,7 @@ test("what it would do is what it does once it is accepted, and looking leaves t
   expect(enquiryEffect(model, { enquiryId: "nothing", today })).toBeNull();
 });
 
-test("it is for the client of that name, whatever its letters; a new one is written down", () => {
+test("it is for the client of that name, regardless of its letters; a new one is recorded", () => {
   const mill = accepted(model, "enquiry-mill");
   expect(mill.clients.at(-1)).toEqual({ id: "new-c", name: "Lower Quarry Mill Trust" });
   expect(mill.projects.at(-1)).toMatchObject({ clientId: "new-c", stage: "pipeline", billing: { kind: "fixedFee", fee: 64_000 } });
@@ -128,16 +128,16 @@ test("approved at another start, the project moves as a whole, and is work like 
   });
 });
 
-test("steps come in their order, a no has a reason, and each writes to whoever asked", () => {
+test("steps come in their order, a no has a reason, and each writes to the person who asked", () => {
   const step = (on: Plan, kind: "approved" | "declined" | "reopened", text?: string) =>
     applyEdit(on, { kind: "stepEnquiry", id: "enquiry-mill", entry: { ...said, step: kind, ...(text !== undefined && { text }) } });
-  expect(step(plan, "approved").faults[0].message).toContain("has been answered meanwhile");
-  expect(step(plan, "declined").faults[0].message).toBe("Say why it is turned down.");
+  expect(step(plan, "approved").faults[0].message).toContain("has already been answered");
+  expect(step(plan, "declined").faults[0].message).toBe("Enter the reason for declining.");
   const next = accepted(model, "enquiry-mill");
-  // Somebody else looks at it at the same time, and accepts it too.
+  // Someone else looks at it at the same time, and accepts it too.
   const twice = acceptEdit(buildModel(next), { enquiryId: "enquiry-mill", probability: 80, today, idStem: "other", ...said });
-  expect(twice && applyEdit(next, twice).faults[0].message).toContain("has been answered meanwhile");
-  // A step is about the project of its enquiry, whatever project it names.
+  expect(twice && applyEdit(next, twice).faults[0].message).toContain("has already been answered");
+  // A step is about the project of its enquiry, no matter which project it names.
   const other = { ...said, step: "declined" as const, text: "No." };
   const alone = applyEdit(plan, { kind: "stepEnquiry", id: "enquiry-mill", projectId: plan.projects[0].id, entry: other });
   expect(alone.plan?.projects).toEqual(plan.projects);

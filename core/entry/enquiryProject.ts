@@ -12,19 +12,19 @@ import type { Assignment, Enquiry, Plan, Project, Task } from "../plan/schema.ts
 import { updateModel } from "../update.ts";
 import { projectFrom } from "./copyProject.ts";
 
-/** How an enquiry is accepted. */
+/** The details of accepting an enquiry. */
 export interface AcceptOptions {
   enquiryId: string;
   /** Percent. */
   probability: number;
-  /** The first day; the wished one where nothing is said, else `today`. */
+  /** The first day; the requested one where nothing is said, else `today`. */
   start?: string;
   today: string;
   /** Begins the ids of what is made. */
   idStem: string;
   by: string;
   at: string;
-  /** The message that goes out. */
+  /** The message that is exported. */
   text?: string;
 }
 
@@ -81,12 +81,12 @@ function clientOf(plan: Plan, { clientId, contact }: Enquiry, idStem: string): {
 
 export interface AsProjectQuery {
   enquiryId: string;
-  /** The first day; as wished, or as its project stands, where nothing is said. */
+  /** The first day; as requested, or as its project is, where nothing is said. */
   start?: string;
   today: string;
 }
 
-/** The project an enquiry would be if it came for certain: of an accepted one its project as it stands, of another one as it
+/** The project an enquiry would be if it came for certain: of an accepted one its project as it is now, of another one as it
  * would be made, in a plan of its own. Null where there is no such enquiry, or it has been declined. */
 export function enquiryAsProject(model: Model, { enquiryId, start, today }: AsProjectQuery): { model: Model; row: number } | null {
   const enquiry = findRow(model.plan.enquiries, enquiryId);
@@ -101,7 +101,7 @@ export function enquiryAsProject(model: Model, { enquiryId, start, today }: AsPr
   return { model: next, row: lookUp(rowById(next.plan.projects), `${idStem}-p`) };
 }
 
-/** A task and an opening for each role, over the wished days, or as long as one person would take. */
+/** A task and an opening for each role, over the requested days, or as long as one person would take. */
 function workOf(
   { plan, lines }: Model,
   { hours = [], wishedFinish }: Enquiry,
@@ -109,7 +109,7 @@ function workOf(
   idStem: string,
 ): { tasks: Task[]; assignments: Assignment[] } {
   const line = lineFinder(plan, lines)(calendarId);
-  const wished = wishedFinish === undefined ? 0 : line.indexOf(parseDay(wishedFinish) + 1) - line.indexOf(parseDay(start));
+  const requestedTicks = wishedFinish === undefined ? 0 : line.indexOf(parseDay(wishedFinish) + 1) - line.indexOf(parseDay(start));
   const known = hours.filter(({ roleId }) => rowById(plan.roles).has(roleId));
   const tasks = known.map(
     ({ roleId, hours: own }, at): Task => ({
@@ -117,7 +117,7 @@ function workOf(
       projectId: id,
       name: findRow(plan.roles, roleId)?.name ?? roleId,
       sizing: "duration",
-      durationDays: wished > 0 ? wished : Math.max(1, Math.ceil(own / DAY_HOURS)),
+      durationDays: requestedTicks > 0 ? requestedTicks : Math.max(1, Math.ceil(own / DAY_HOURS)),
       roleId,
     }),
   );
@@ -129,7 +129,7 @@ function workOf(
 
 export interface ApproveOptions {
   enquiryId: string;
-  /** The first day of the work; as it stands where nothing is said. */
+  /** The first day of the work; as it is now where nothing is said. */
   start?: string;
   by: string;
   at: string;

@@ -57,7 +57,7 @@ test("a line of material goes down to many tasks in the same quantity, with its 
       task.id,
     ).toEqual([[48, 12]]);
   }
-  // What was on it stays; filled once more, nothing is there twice.
+  // Existing work stays; filled once more, nothing is there twice.
   expect(plan.assignments.some(({ taskId, materialId }) => taskId === "tidepool-cases" && materialId === "tube")).toBe(true);
   const next = outlineOf(buildModel(plan), "tidepool") as Outline;
   const again = fillDown(

@@ -1,4 +1,4 @@
-// What the first of many tasks says, said of the others too: one column after the other, as one edit.
+// Fills values of the first of many tasks into the others: one column after the other, as one edit.
 
 import type { SingleEdit } from "../edits/edit.ts";
 import type { Assignment, Task } from "../plan/schema.ts";

@@ -20,7 +20,7 @@ export interface HoursOutside {
   /** Minutes before the start and after the finish, in the periods that were typed. */
   before: number;
   after: number;
-  /** What moves the finish to the last of these days; empty where none lie after it, or the finish cannot be moved. */
+  /** The edits that move the finish to the last of these days; empty if none is after it, or the finish cannot be moved. */
   moveFinish: SingleEdit[];
   /** The finish after it. */
   lastDay: Day;

@@ -2,7 +2,7 @@
 // days, "cd" are calendar days.
 import type { Link } from "../plan/schema.ts";
 
-/** What a text says of a link: what it comes from, as it was typed, and how. */
+/** The link that a text describes: its predecessor as typed, its kind and its lag. */
 export interface LinkText extends Pick<Link, "kind" | "lagDays" | "elapsed"> {
   from: string;
 }
@@ -18,7 +18,7 @@ const LAG = /\s*([+−–-])\s*(\d+(?:[.,]\d+)?)\s*(cd|calendar days?|d|days?|wo
 const CODED = /^(.+?)\s*(FS|SS|FF|SF)$/i;
 
 /** Reads a typed link. A number at its end is a lag, and two letters are a kind, only when the whole text is no name.
- * @param isKnown Tells whether a task has this name or number. */
+ * @param isKnown Reports whether a task has this name or number. */
 export function readLinkText(text: string, isKnown: (from: string) => boolean): LinkText | null {
   const trimmed = text.trim();
   const [words, kind] = kinds.find(([own]) => own.test(trimmed)) ?? [/^/, "FS" as const];

@@ -1,4 +1,4 @@
-// Who a text calls upon: an @ before a person's or a team's name, or before a team's handle.
+// The mentions in a text: an @ before a person's or a team's name, or before a team's handle.
 import type { Comment } from "../plan/schema.ts";
 
 export interface MentionNames {
@@ -6,7 +6,7 @@ export interface MentionNames {
   teams: readonly { id: string; name: string; handle: string }[];
 }
 
-/** A stretch of a text; `subject` where it calls upon somebody. */
+/** A stretch of a text; `subject` where it calls upon a person. */
 export interface TextPart {
   text: string;
   subject?: { personId: string } | { teamId: string };
@@ -34,7 +34,7 @@ export function mentionParts(text: string, names: MentionNames): TextPart[] {
   return parts;
 }
 
-/** Those a text calls upon, each once. */
+/** The people and teams mentioned in a text, each once. */
 export function mentionsIn(text: string, names: MentionNames): NonNullable<Comment["mentions"]> {
   const seen = new Map<string, NonNullable<Comment["mentions"]>[number]>();
   for (const { subject } of mentionParts(text, names)) if (subject) seen.set(JSON.stringify(subject), subject);

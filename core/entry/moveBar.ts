@@ -8,8 +8,8 @@ import { rowById } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
 import type { TaskDates } from "../schedule/dates.ts";
 
-/** Why a bar stays as it is: it is where it was, nothing is typed for it, it is gone, its task has no dates or takes them
- * from its effort, links alone decide when it starts, it cannot start there, or it would last no time. */
+/** The reason why a bar cannot be moved: it is already there, it has no value to type, it is gone, its task has no dates or takes
+ * them from its effort, links alone decide when it starts, it cannot start there, or it would have no time. */
 export type BarFault = "unchanged" | "notTyped" | "gone" | "noDates" | "byEffort" | "heldByLinks" | "cannotStart" | "tooShort";
 
 /** An edit, or why there is none. */
@@ -46,7 +46,7 @@ export function moveBar(model: Model, assignmentId: string, startDays: number, s
   };
 }
 
-/** Where an assignment with dates of its own stands, or why it has none. */
+/** The place of an assignment with its own dates, or why it has none. */
 export function placeOf({ plan, schedule, work }: Model, assignmentId: string): BarPlace | { fault: BarFault } {
   const row = rowById(plan.assignments).get(assignmentId);
   if (row === undefined || work.isMaterial[row] === 1) return { fault: "gone" };

@@ -8,7 +8,7 @@ export interface NewPlan {
   week: readonly number[];
   /** Public holidays, as days without work. */
   holidays: Calendar["exceptions"];
-  /** What the calendar is called. */
+  /** The name of the calendar. */
   calendarName: string;
 }
 
@@ -44,7 +44,7 @@ export function newPlan({ settings, week, holidays, calendarName }: NewPlan): Pl
   };
 }
 
-/** Where a new plan begins and ends unless it is said otherwise: the month of a day, and the end of the seventeenth after it. */
+/** The usual horizon of a new plan: from the month of a day to the end of the seventeenth month after it. */
 export function usualHorizon(today: Day): { planStart: string; planEnd: string } {
   const [year, month] = formatDay(today).split("-").map(Number);
   const first = (ahead: number) => new Date(Date.UTC(year, month - 1 + ahead, 1)).toISOString().slice(0, 10);

@@ -3,13 +3,13 @@ import type { EditOf } from "../edits/edit.ts";
 import type { Assignment, Link, Task } from "../plan/schema.ts";
 import type { TaskLine } from "./taskLine.ts";
 
-/** A line with how deep it stands below where the list goes. */
+/** A line with how deep it is below where the list goes. */
 export interface PlacedLine {
   line: TaskLine;
   depth: number;
 }
 
-/** How many working days a task lasts of which nothing is said. */
+/** Number of working days a task lasts of which nothing is said. */
 const USUAL_DAYS = 5;
 
 /** The one edit that adds the tasks of some lines. Lines with deeper ones below them become summaries.
@@ -39,7 +39,7 @@ export function tasksFromLines(
 
 function taskOf(line: TaskLine, id: string, projectId: string, parentId: string | null, isSummary: boolean): Task {
   const { name, hours, days, start, finish, deadline, roleId, parts } = line;
-  // What is not understood is kept where somebody reads it.
+  // Text that is not recognized is kept in the notes.
   const notes = parts.flatMap(({ text, meaning }) => (meaning === "unknown" ? [text] : [])).join(", ");
   const base: Task = {
     id,

@@ -26,7 +26,7 @@ export function statedFields(assignment: Assignment): StatedFields {
   return { hours, percent, hoursPerDay, hoursPerWeek, custom, customFrom, shape };
 }
 
-/** What states the same work in another way, and the minutes that it then asks for. */
+/** The same work in another statement, and its minutes then. */
 export interface Restated {
   set: EditOf<"changeAssignment">["set"];
   asked: number;
@@ -43,7 +43,7 @@ const cleared = { hours: null, percent: null, hoursPerDay: null, hoursPerWeek: n
 
 const hundredths = (value: number): number => Math.round(value * 100) / 100;
 
-/** How an assignment's work is stated, and how it would be in another way. */
+/** The statement of an assignment's work, now and in another way. */
 export interface Restatement {
   from: Way;
   now: StatedFields;
@@ -65,7 +65,7 @@ export function restatement(model: Model, assignmentId: string, way: Way): Resta
 export function restate(model: Model, assignmentId: string, way: Way): Restated | null {
   const row = rowById(model.plan.assignments).get(assignmentId);
   if (row === undefined) return null;
-  // A share of the time of somebody who works more than their task's calendar comes to more than it asks for.
+  // A share of the time of a person who works more than their task's calendar results in more than it asks for.
   const asked = Math.max(model.placements.asked[row], model.placements.placed[row]);
   if (way === "hours") return measured(model, assignmentId, { ...cleared, hours: hundredths(asked / 60) });
   if (way === "custom") {
@@ -74,7 +74,7 @@ export function restate(model: Model, assignmentId: string, way: Way): Restated 
     const weeks = placedWeeks(model, row);
     const last = weeks.at(-1);
     if (!last) return null;
-    // What has no day stays with the work: nothing is dropped by stating it otherwise.
+    // Hours without a day stay with the work: restating it loses nothing.
     last.hours = Math.round((last.hours + model.placements.unplaced[row] / 60) * 10_000) / 10_000;
     return measured(model, assignmentId, { ...cleared, shape: null, ...from, custom: weeks });
   }
@@ -84,7 +84,7 @@ export function restate(model: Model, assignmentId: string, way: Way): Restated 
   return measured(model, assignmentId, { ...cleared, [way]: Math.min(most, hundredths((asked / ofUnit) * unit)) });
 }
 
-/** What an assignment asks for when it is so stated; null where it cannot be. */
+/** The minutes of an assignment in that statement; null if it is not possible. */
 function measured(model: Model, id: string, set: Restated["set"]): Restated | null {
   const outcome = applyEdit(model.plan, { kind: "changeAssignment", id, set });
   if (!outcome.plan) return null;

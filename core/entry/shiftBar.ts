@@ -1,5 +1,5 @@
 // Dragging a person's bar along time, or stretching it: inside its task it is the person's own dates that change; further
-// than that the task moves or lasts longer, with everybody on it.
+// than that the task moves or lasts longer, with everyone on it.
 import { type Day, formatDay, parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import type { Edit, SingleEdit } from "../edits/edit.ts";
@@ -13,7 +13,7 @@ import { type Drop, dropOf } from "./drop.ts";
 import { type BarFault, moveBar, placeOf } from "./moveBar.ts";
 import { rangeAfter, stretchOptions } from "./stretchTask.ts";
 
-/** What is asked of a bar: whole days by which its two ends move; the same for both where it is moved as it is. */
+/** The drag of a bar: whole days by which its two ends move; the same for both if it is moved without a change of length. */
 export interface BarDrag {
   assignmentId: string;
   startDays: number;
@@ -26,13 +26,13 @@ export interface TaskShift extends Drop {
   taskName: string;
   /** The task's dates after the first of the ways. */
   range: Range;
-  /** Who else is on it. */
+  /** The other people assigned to it. */
   others: string[];
 }
 
 export type BarShift = { as: "own"; edit: Edit; range: Range } | TaskShift | { fault: BarFault };
 
-/** What a drag along time means; the plan itself stays as it is. */
+/** The effect of a drag along time; the plan itself does not change. */
 export function shiftBar(model: Model, { assignmentId, startDays, stopDays }: BarDrag): BarShift {
   const { plan, schedule, work } = model;
   const row = rowById(plan.assignments).get(assignmentId);
@@ -59,7 +59,7 @@ function isInside(model: Model, { assignmentId, startDays, stopDays }: BarDrag):
   return from + startDays >= place.task.start && to + stopDays <= place.task.finish;
 }
 
-/** The first and last day of somebody's bar, as far as their task goes. */
+/** The first and last day of a person's bar, as far as their task goes. */
 function barOf({ from, to }: Assignment, { start, finish }: TaskDates): { from: Day; to: Day } {
   return {
     from: Math.max(start.day, from === undefined ? start.day : parseDay(from)),
@@ -77,7 +77,7 @@ function movedTask(model: Model, row: number, dates: TaskDates, days: number): B
   return shiftOf(model, row, { ...drop, options: drop.options.map((option) => ({ ...option, edit: withOthers(option.edit, own, task) })) });
 }
 
-/** Dates that somebody has of their own within a task go along with it. */
+/** Dates that a person has of their own within a task go along with it. */
 export function ownDatesMoved(assignment: Assignment | undefined, by: number): SingleEdit[] {
   if (!assignment || (assignment.from === undefined && assignment.to === undefined)) return [];
   const { id, from, to } = assignment;
@@ -85,7 +85,7 @@ export function ownDatesMoved(assignment: Assignment | undefined, by: number): S
 }
 
 const withOthers = (edit: Edit, own: readonly SingleEdit[], { name }: Task): Edit =>
-  own.length === 0 ? edit : { kind: "together", words: `move ${name} with everybody on it`, edits: [...singleEdits(edit), ...own] };
+  own.length === 0 ? edit : { kind: "together", words: `move ${name} with all its people`, edits: [...singleEdits(edit), ...own] };
 
 /** An end of the bar is drawn out of its task: the task lasts longer on that side. */
 function stretchedTask(model: Model, row: number, dates: TaskDates, { startDays, stopDays }: Omit<BarDrag, "assignmentId">): BarShift {
@@ -94,7 +94,7 @@ function stretchedTask(model: Model, row: number, dates: TaskDates, { startDays,
   const assignment = plan.assignments[row];
   const bar = barOf(assignment, dates);
   const [from, to] = [Math.min(dates.start.day, bar.from + startDays), Math.max(dates.finish.day, bar.to + stopDays)];
-  // Whoever had an end of their own within the task keeps to where the bar was drawn.
+  // The person who had an end of their own within the task keeps to where the bar was drawn.
   const set = {
     ...(startDays !== 0 && assignment.from !== undefined && { from: null }),
     ...(stopDays !== 0 && assignment.to !== undefined && { to: null }),
@@ -106,7 +106,7 @@ function stretchedTask(model: Model, row: number, dates: TaskDates, { startDays,
   return shiftOf(model, row, { taskId: task.id, start: from, options: all });
 }
 
-/** What is promised is what has been tried. */
+/** The promised dates are those of the tried edit. */
 function shiftOf(model: Model, row: number, drop: Drop): BarShift {
   const { plan, work } = model;
   const range = rangeAfter(model, work.task[row], drop.options[0].edit);

@@ -24,7 +24,7 @@ export interface StretchedTask extends Drop {
   range: Range;
 }
 
-/** What drawing the ends of a task's bar means; the plan itself stays as it is. */
+/** The effect of dragging the ends of a task's bar; the plan itself does not change. */
 export function stretchTask(model: Model, { taskId, startDays, stopDays }: TaskStretch): StretchedTask | { fault: BarFault } {
   const row = rowById(model.plan.tasks).get(taskId);
   if (row === undefined) return { fault: "gone" };

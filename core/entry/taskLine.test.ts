@@ -33,7 +33,7 @@ test("a line's parts are taken for what they look like", () => {
   expect(readTaskLine("Opening, milestone", names)).toMatchObject({ name: "Opening", days: 0 });
 });
 
-test("what is not understood, or means two, is told and never part of the name; a name in quotes has its commas", () => {
+test("what is not understood, or means two, is reported and never part of the name; a name in quotes has its commas", () => {
   expect(readTaskLine('"Paint, red, and varnish", 5 h', names)).toMatchObject({ name: "Paint, red, and varnish", hours: 5 });
   expect(readTaskLine("Paint, red, 5 h", names)).toMatchObject({ name: "Paint", hours: 5 });
   expect(meanings("Paint, red, 5 h")).toEqual(["name", "unknown", "hours"]);
@@ -45,7 +45,7 @@ test("what is not understood, or means two, is told and never part of the name; 
   expect(readTaskLine("", names)).toMatchObject({ name: "", parts: [] });
 });
 
-test("numbers have a point or a comma, with or without a space; tabs stand between parts too", () => {
+test("numbers have a point or a comma, with or without a space; tabs are between parts too", () => {
   expect(readTaskLine("Cut, 1,5 h, 2,5d", names)).toMatchObject({ name: "Cut", hours: 1.5, days: 2.5 });
   expect(readTaskLine("Cut\t16,5h\tMara\t30 %", names)).toMatchObject({ hours: 16.5, personIds: ["mara"], percent: 30 });
   expect(readTaskLine("Room 12,5 d", names)).toMatchObject({ name: "Room 12", days: 5 });
@@ -64,7 +64,7 @@ test("what a line follows is called by name, by its number, or as the one above;
   ]);
 });
 
-test("lines of a list follow one another by name and by what stands above, whatever their order", () => {
+test("lines of a list follow each other by name and by what is above, regardless of their order", () => {
   const lines = readTaskLines(["Frame, 8 h, after Paint", "Paint, 4 h, after Order materials", "Hang, 2 h, after the one above"], names);
   expect(lines.map(({ follows }) => follows.map(({ from }) => from))).toEqual([[{ line: 1 }], [{ id: "tidepool-order" }], [{ line: 1 }]]);
   const edit = tasksFromLines(
@@ -81,7 +81,7 @@ test("lines of a list follow one another by name and by what stands above, whate
   expect(applyEdit(plan, edit).faults).toEqual([]);
 });
 
-test("a pasted list becomes a tree, whatever it is indented with", () => {
+test("a pasted list becomes a tree, unchanged indented with", () => {
   expect(readIndentedList("Phase one\n  - First, 8 h\n  - Second\n\t\tDeep\n\nPhase two\n    1. Only")).toEqual([
     { text: "Phase one", depth: 0 },
     { text: "First, 8 h", depth: 1 },
@@ -92,7 +92,7 @@ test("a pasted list becomes a tree, whatever it is indented with", () => {
   ]);
 });
 
-test("no line stands more than one level below the one before it, and every filled line is there", () => {
+test("no line is more than one level below the one before it, and every filled line is there", () => {
   fc.assert(
     fc.property(fc.array(fc.tuple(fc.integer({ min: 0, max: 9 }), fc.constantFrom("a", "b c", "- d", ""))), (drawn) => {
       const text = drawn.map(([indent, words]) => " ".repeat(indent) + words).join("\n");
@@ -129,7 +129,7 @@ test("lines become one edit: summaries above, hours shared among people, the res
   expect(dates?.driver).toMatchObject({ kind: "link" });
 });
 
-test("whatever is typed, the edit fits the plan or says why", () => {
+test("everything that is typed, the edit fits the plan or says why", () => {
   const part = fc.oneof(
     fc.string(),
     fc.constantFrom("5 h", "3 d", "Mara", "fabricator", "milestone", "after Order materials", "2027-03-01", "workshop"),

@@ -1,5 +1,5 @@
 // Tasks written as lines: "Cases and plinths, 24 h, fabricator, 5 d, Mara, after Order materials + 2 d".
-// Parts stand between commas or tabs; a name with a comma in it stands in quotes. A part that is not understood is told, and
+// Parts are between commas or tabs; a name with a comma in it is in quotes. A part that is not understood is reported, and
 // kept as a note.
 
 import { isCalendarDate } from "../plan/calendarDate.ts";
@@ -8,7 +8,7 @@ import { plainText } from "../plan/plainText.ts";
 import type { Link } from "../plan/schema.ts";
 import { readLinkText } from "./linkText.ts";
 
-/** What a part of a line was taken for. */
+/** The meaning of a part of a line. */
 export type PartMeaning =
   | "name"
   | "hours"
@@ -28,7 +28,7 @@ export interface LinePart {
   meaning: PartMeaning;
 }
 
-/** What a line follows: a task of the plan by its id, or another line of the same list by its position. */
+/** The predecessor of a line: a task of the plan by its id, or another line of the same list by its position. */
 export interface LineLink extends Pick<Link, "kind" | "lagDays" | "elapsed"> {
   from: { id: string } | { line: number };
 }
@@ -49,7 +49,7 @@ export interface TaskLine {
   parts: LinePart[];
 }
 
-/** What names in a line may mean. */
+/** The names that a line may use. */
 export interface LineNames {
   people: readonly Named[];
   roles: readonly Named[];
@@ -60,7 +60,7 @@ export interface LineNames {
   readDate: (text: string) => string | null;
 }
 
-/** What stands above a line: other lines of its list, and before those a task. */
+/** The predecessors above a line: other lines of its list, and before those a task. */
 interface Above {
   lines: readonly string[];
   at: number;
@@ -73,7 +73,7 @@ export function readTaskLine(line: string, names: LineNames, aboveId: string | n
   return readLine(line, names, { lines: [], at: 0, taskId: aboveId });
 }
 
-/** Reads the lines of a list; they can follow one another by name, or by "above". */
+/** Reads the lines of a list; they can follow each other by name, or by "above". */
 export function readTaskLines(lines: readonly string[], names: LineNames, aboveId: string | null = null): TaskLine[] {
   const called = lines.map((line) => partsOf(line)[0] ?? "");
   return lines.map((line, at) => readLine(line, names, { lines: called, at, taskId: aboveId }));
@@ -154,7 +154,7 @@ function takeLink(part: string, read: TaskLine, names: LineNames, above: Above):
   return "follows";
 }
 
-/** What is meant by what a line follows: the one above, another line, or a task by name or number. */
+/** The predecessor that a text names: the one above, another line, or a task by name or number. */
 function placeCalled(text: string, { tasks }: LineNames, { lines, at, taskId }: Above): LineLink["from"] | null {
   if (/^(?:the )?(?:(?:line|one|task|row) )?above$/i.test(text)) return at > 0 ? { line: at - 1 } : taskId === null ? null : { id: taskId };
   const line = lines.findIndex((name, other) => other !== at && plainText(name) === plainText(text));
@@ -214,14 +214,14 @@ export function fitting(text: string, list: readonly Named[]): Named | null {
   return words.length === 1 ? words[0] : null;
 }
 
-/** A line of a list with how deep it stands. */
+/** A line of a list with how deep it is. */
 export interface ListLine {
   text: string;
   depth: number;
 }
 
 /** Reads a pasted list: each line a task, below the line above it that is less indented. Bullets and numbers before a
- * line are left out; a line never stands more than one level below the one before it. */
+ * line are left out; a line never is more than one level below the one before it. */
 export function readIndentedList(text: string): ListLine[] {
   const open: number[] = [];
   return text.split(/\r?\n/).flatMap((line): ListLine[] => {

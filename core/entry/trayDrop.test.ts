@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { trayOf } from "../answers/tray.ts";
-import type { TrayItem } from "../attention/lackingWork.ts";
+import type { TrayItem } from "../attention/incompleteWork.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
 import { applyEdit, type Edit } from "../edits/edit.ts";
 import { buildModel } from "../model.ts";
@@ -18,7 +18,7 @@ function after(edit: Edit | null) {
   return buildModel(outcome.plan);
 }
 
-test("an opening given to somebody leaves the tray, whether it is stated or the rest of an effort", () => {
+test("an opening given to a person leaves the tray, whether it is stated or the rest of an effort", () => {
   const stated = itemOf("opening", "tidepool-cases");
   const rest = items.find(({ kind, assignmentId }) => kind === "opening" && assignmentId === undefined) as TrayItem;
   for (const item of [stated, rest]) {

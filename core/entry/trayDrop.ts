@@ -1,4 +1,4 @@
-// What dragging something out of the tray means: work onto a person, a task without dates onto a day.
+// The effect of dragging an item of the tray: work to a person, a task without dates to a day.
 
 import { type Day, formatDay } from "../calendar/day.ts";
 import type { Edit } from "../edits/edit.ts";
@@ -17,7 +17,7 @@ const HOURS_A_DAY = 8;
 /** Days of a task of which nothing says how long it takes. */
 const USUAL_DAYS = 5;
 
-/** The edit that gives an item's work to a person; null where the item is not about work that somebody can have.
+/** The edit that gives an item's work to a person; null where the item is not about work that a person can have.
  * @param newId Makes the id of an assignment that is added. */
 export function giveToPerson(item: Waiting, personId: string, newId: (stem: string) => string): Edit | null {
   if (item.kind === "conflict" || item.kind === "noRole" || item.kind === "noEstimate") return null;

@@ -28,7 +28,7 @@ const unplacedOf = ({ placements, plan }: Model, id: string) => placements.unpla
 const grid = hoursGrid(demo, { of: { projectId: "tidepool" }, range, grain: "week" });
 const typable = (grid?.rows ?? []).filter(({ fault }) => fault === null);
 
-test("always: what is typed into weeks is what stands there, and every other week of the row keeps its minutes", () => {
+test("always: what is typed into weeks is what is there, and every other week of the row keeps its minutes", () => {
   const cell = fc.record({
     row: fc.nat(typable.length - 1),
     week: fc.nat((grid?.periods.length ?? 1) - 1),
@@ -43,7 +43,7 @@ test("always: what is typed into weeks is what stands there, and every other wee
         for (const period of periods) {
           const own = cells.find((one) => one.assignmentId === id && one.start === period.start);
           if (!own) expect(minutesIn(after, id, period), `${id} ${period.start}`).toBe(minutesIn(demo, id, period));
-          // A week in which its person never works takes nothing: the hours are told as unplaced.
+          // A week in which its person never works takes nothing: the hours are reported as unplaced.
           else if (unplacedOf(after, id) === 0) expect(minutesIn(after, id, period)).toBe(workMinutes(own.hours));
         }
     }),

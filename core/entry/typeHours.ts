@@ -22,7 +22,7 @@ export interface TypedHours {
 
 /** Types hours into periods of assignments. What a rule gave in other periods stays there, as typed weeks.
  * @param cells Of one assignment none over another.
- * @param words What it comes to where several assignments are typed in. */
+ * @param words What it results in where several assignments are typed in. */
 export function typeHours(model: Model, cells: readonly TypedCell[], words = "type hours"): TypedHours {
   const edits: SingleEdit[] = [];
   const refused: TypedHours["refused"] = [];

@@ -25,7 +25,7 @@ const linksTo = ({ links }: Plan) =>
     .filter(({ to }) => to === taskId)
     .map(({ from, kind, lagDays = 0, elapsed }) => writeLinkText(numberOf(from), { kind, lagDays, elapsed }));
 
-test("what stands there, typed again, changes nothing; each way of following is written as it is typed", () => {
+test("what is there, typed again, changes nothing; each way of following is written as it is typed", () => {
   expect(linksTo(plan)).toEqual([`with ${numberOf("tidepool-cases")} + 10 d`]);
   expect(typeLinks(plan, { taskId, rows, text: linksTo(plan).join(", "), newId: String })).toEqual({ edit: null });
   for (const text of ["3", "with 3", "finishes with 3 − 2 d", "until 3", "3 + 1.5 d", "3 + 2 cd"])

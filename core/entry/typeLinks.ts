@@ -1,4 +1,4 @@
-// What a task follows, typed as a list: the links that are there already stay, others are added, changed or taken away.
+// The predecessors of a task, typed as a list: existing links stay, others are added, changed or removed.
 import type { Edit, SingleEdit } from "../edits/edit.ts";
 import { isSame } from "../plan/same.ts";
 import type { Link, Plan } from "../plan/schema.ts";
@@ -38,7 +38,7 @@ export function typeLinks(
   return { edit: edits.length === 1 ? edits[0] : { kind: "together", words: "change what a task follows", edits } };
 }
 
-/** What a text lists, or the part of it that is not understood. */
+/** The links in a text, or the part of it that is not recognized. */
 export function readLinks(rows: readonly OutlineRow[], text: string): Omit<Link, "id" | "to">[] | { notUnderstood: string } {
   const links: Omit<Link, "id" | "to">[] = [];
   for (const part of text.split(/[,;](?!\d)/).map((own) => own.trim())) {

@@ -34,7 +34,7 @@ function typed(from: Model, id: string, hours: number, period = march): TypedPer
 const rowOf = (from: Model, id: string) => from.plan.assignments.findIndex((own) => own.id === id);
 const minutesIn = (from: Model, id: string, { start, stop } = { start: 0, stop: 60_000 }) =>
   placedIn(from.placements, rowOf(from, id), 10_000, start, stop);
-/** What a task asks for, with what is open on it. */
+/** The minutes that a task needs, with its unassigned ones. */
 const askedOn = (from: Model, taskId: string) =>
   from.work.task.reduce((sum, task, row) => sum + (from.plan.tasks[task].id === taskId ? from.placements.asked[row] : 0), 0);
 const ways: Rest[] = ["later", "open", "dropped"];
@@ -106,7 +106,7 @@ test("work stated in another way asks for the same hours, as near as that way ca
     const change = restate(model, cases, way);
     const next = made({ kind: "changeAssignment", id: cases, set: change?.set ?? {} }, model);
     expect(asked(next, cases), way).toBe(change?.asked);
-    // Hundredths of an hour a day, over some weeks, come to minutes; hours and weeks are exact.
+    // Hundredths of an hour a day, over some weeks, result in minutes; hours and weeks are exact.
     expect(Math.abs(asked(next, cases) - before), way).toBeLessThanOrEqual(way === "hours" || way === "custom" ? 0 : 15);
   }
 });

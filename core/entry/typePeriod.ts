@@ -13,7 +13,7 @@ import { exactHours, workMinutes } from "../plan/units.ts";
 import { type BarChange, type BarFault, placeOf } from "./moveBar.ts";
 import { type Bucket, statedBy, weeksIn } from "./typedBuckets.ts";
 
-/** Where hours go that are taken out of a period. */
+/** The destination of hours that are removed from a period. */
 export type Rest = "later" | "open" | "dropped";
 
 /** Hours typed over a period, by where the rest goes; `minutes` of rest went there. */
@@ -21,7 +21,7 @@ export interface TypedPeriod {
   range: Range;
   /** The rest, in minutes; 0 where nothing was taken out. */
   minutes: number;
-  /** Where it goes unless somebody says otherwise: nowhere later where nothing is still to come. */
+  /** The default destination: not "later" if no period is still to come. */
   usual: Rest;
   edits: Partial<Record<Rest, Edit>>;
 }
@@ -44,7 +44,7 @@ export function typePeriod(
   const typed: Bucket = { from: formatDay(period.start), to: formatDay(period.stop - 1), hours };
   const before = weeksIn(model, row, { start: all.start, stop: Math.min(all.stop, period.start) });
   const after = weeksIn(model, row, { start: Math.max(all.start, period.stop), stop: all.stop });
-  // What had no day before is part of the total too.
+  // Hours without a day are part of the total, too.
   const outside = placed - placedIn(model.placements, row, 10_000, period.start, period.stop);
   const minutes = Math.max(0, Math.max(asked[row], placed) - outside - workMinutes(hours));
   const editOf = (custom: readonly Bucket[]) => statedBy(place, custom);
@@ -61,7 +61,7 @@ export function typePeriod(
   return { range: period, minutes, usual: (["later", "open", "dropped"] as const).find((rest) => edits[rest]) ?? "dropped", edits };
 }
 
-/** Gives typed weeks back to the rule: the same hours in all, spread over the task. */
+/** Gives typed weeks back to the rule: the same hours in total, spread over the task. */
 export function untype(model: Model, assignmentId: string): BarChange {
   const place = placeOf(model, assignmentId);
   if ("fault" in place) return place;
@@ -107,11 +107,11 @@ function restEdits(
   const effort = workMinutes(task.effortHours ?? 0);
   if (effort >= given) {
     const less: SingleEdit = { kind: "changeTask", id: taskId, set: { effortHours: exactHours(effort - minutes) } };
-    return { open: change, dropped: { kind: "together", words: "type hours and drop the rest", edits: [change, less] } };
+    return { open: change, dropped: { kind: "together", words: "type hours and remove the rest", edits: [change, less] } };
   }
   const role = roleId ?? task.roleId ?? findRow(plan.people, personId)?.roleIds[0];
   if (role === undefined) return { dropped: change };
   const opening: Assignment = { id: newId, taskId, roleId: role, hours: exactHours(minutes), ...(firmness && { firmness }) };
   const edits: SingleEdit[] = [change, { kind: "addAssignment", assignment: opening }];
-  return { open: { kind: "together", words: "type hours and leave the rest open", edits }, dropped: change };
+  return { open: { kind: "together", words: "type hours and leave the rest unassigned", edits }, dropped: change };
 }

@@ -1,4 +1,4 @@
-// Typing into the history of a rate, and raising many: what it comes to as one edit.
+// Typing into the history of a rate, and raising many: what it results in as one edit.
 
 import type { EditOf } from "../edits/edit.ts";
 import { type RateSubject, rateSubject } from "../plan/rateSubject.ts";
@@ -6,10 +6,10 @@ import type { RateEntry } from "../plan/schema.ts";
 
 export type RateFigure = "rate" | "overtimeRate" | "perUse";
 
-/** Whom or what a rate is for; nothing for everybody else. */
+/** The subject of a rate; nothing for everyone else. */
 export type SubjectIds = Pick<RateEntry, "personId" | "roleId" | "materialId">;
 
-/** The rates that somebody or something has in a table, one after the other. */
+/** The rates that a person or something has in a table, one after the other. */
 export interface RateHistory {
   /** Such as "role designer". */
   id: string;
@@ -48,7 +48,7 @@ export interface RateCell {
   amount: number | null;
 }
 
-/** Cells typed into as one edit; null where nothing would change. Overtime or a charge per use needs a rate beside it. */
+/** Cells typed into as one edit; null where nothing would change. Overtime or a charge per use needs a rate next to it. */
 export function typedRates(tableId: string, typed: readonly RateCell[]): RatesEdit | null {
   const changed: NonNullable<RatesEdit["cells"]> = [];
   const added: RateEntry[] = [];

@@ -1,4 +1,4 @@
-// Work as typed periods: what is typed, and what stood there before and after it, week by week where a rule gave it.
+// Work as typed periods: what is typed, and what was there before and after it, week by week where a rule gave it.
 import { formatDay, parseDay } from "../calendar/day.ts";
 import { periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";
@@ -31,8 +31,8 @@ export function weeksIn(model: Model, row: number, range: Range): Bucket[] {
   });
 }
 
-/** What stands outside some periods: typed periods that meet none of them as they are, others and what a rule gives week
- * by week.
+/** The typed periods outside some periods: those that do not overlap them as they are, the others and calculated hours week by
+ * week.
  * @param periods In order of their starts, none over another. */
 export function bucketsBeside(model: Model, { row, assignment, dates }: BarPlace, periods: readonly Range[]): Bucket[] {
   const { start, length } = model.placements;

@@ -1,4 +1,4 @@
-// What is asked of groups of people, and what they can work, by period.
+// The demand on groups of people and their capacity, by period.
 import { periodOfDays, type Range } from "../calendar/periods.ts";
 import { type Counting, countedShares } from "../load/counting.ts";
 import { spanOf } from "../load/periodSums.ts";

@@ -60,7 +60,7 @@ export class HoursDistribution {
   }
 
   /** The probability that demand exceeds capacity, and the expected minutes by which it does.
-   * @param free Minutes of capacity beside the demand that is certain anyhow; negative where that demand exceeds capacity.
+   * @param free Minutes of capacity next to the demand that is certain anyhow; negative where that demand exceeds capacity.
    * @returns The probability in hundredths of a percent and the shortage in minutes, both rounded half up. */
   shortage(free: number): { probability: number; minutes: number } {
     let [probability, minutes] = [0, 0];

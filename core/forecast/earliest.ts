@@ -23,7 +23,7 @@ export interface StartWeek {
   binds: { role: number; week: Range; minutes: number } | null;
 }
 
-/** The curve of shortage over the weeks of the horizon: the project is moved to each week with whatever follows it through
+/** The curve of shortage over the weeks of the horizon: the project is moved to each week with everything that follows it through
  * links, and its demand is compared with the room of the plan after the move.
  * @param projectRow The project, wherever it is now.
  * @param counting The other work that takes room; approved work and pencilled assignments by default. */
@@ -39,7 +39,7 @@ export function* earliestStarts(model: Model, projectRow: number, counting: Coun
   for (let week = first < start ? first + 7 : first; week < stop; week += 7) {
     const changes = movedProject(base.plan, row, week - parseDay(plan.projects[projectRow].start));
     const moved = changes.length === 0 ? base : updateModel(base, applyChanges(base.plan, changes), changes);
-    yield { start: week, finish: moved.schedule.projects[row].finish.day, ...room.lacking(moved, row) };
+    yield { start: week, finish: moved.schedule.projects[row].finish.day, ...room.short(moved, row) };
   }
 }
 
@@ -76,8 +76,8 @@ function onlyProjects(plan: Plan, wanted: ReadonlySet<string>): Plan {
 /** How much further the room is worked out where a project reaches past it: week by week it would be summed each time. */
 const A_YEAR = 52 * 7;
 
-/** What the roles have free by week. The work of some projects is left out of the sums that are kept, and added where these
- * projects are moved. Weeks are summed when they are first asked for. */
+/** The free hours of the roles by week. The work of some projects is left out of the kept sums, and added when these projects are
+ * moved. Weeks are summed on demand. */
 class RoleRoom {
   readonly #roles: DemandGroups;
   #weeks: Range[] = [];
@@ -111,19 +111,19 @@ class RoleRoom {
     this.#free = capacityOf(model, this.#roles, this.#weeks).map((capacity, slot) => capacity - load[slot]);
   }
 
-  /** What the project asks for beyond the room, where it stands in a plan. */
-  lacking(moved: Model, project: number): Pick<StartWeek, "shortage" | "binds"> {
+  /** The project's demand beyond the room, in a plan that has it. */
+  short(moved: Model, project: number): Pick<StartWeek, "shortage" | "binds"> {
     const { unplaced, roles } = this.byRole(moved, project);
     let shortage = unplaced;
     let binds: StartWeek["binds"] = null;
-    for (const { role, lacking, worst } of roles) {
-      shortage += lacking;
+    for (const { role, short, worst } of roles) {
+      shortage += short;
       if (worst && (!binds || worst.minutes > binds.minutes)) binds = { role, ...worst };
     }
     return { shortage, binds };
   }
 
-  /** What it asks for and lacks by role, where it stands in a plan; and what of it nobody can work at all. */
+  /** Its demand and shortage by role, in a plan that has it; and the hours that cannot be worked at all. */
   byRole(moved: Model, project: number): { unplaced: number; roles: RoleNeed[] } {
     const { work, placements } = moved;
     let [start, stop, unplaced] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY, 0];
@@ -145,27 +145,28 @@ class RoleRoom {
   }
 
   #needOf(role: number, demand: Float64Array, room: Float64Array): RoleNeed[] {
-    const need: RoleNeed = { role, asked: 0, lacking: 0, worst: null };
+    const need: RoleNeed = { role, asked: 0, short: 0, worst: null };
     this.#weeks.forEach((week, at) => {
       const slot = role * this.#weeks.length + at;
       need.asked += demand[slot];
       const minutes = Math.max(0, demand[slot] - room[slot]);
-      need.lacking += minutes;
+      need.short += minutes;
       if (minutes > (need.worst?.minutes ?? 0)) need.worst = { week, minutes };
     });
     return need.asked > 0 ? [need] : [];
   }
 }
 
-/** What a project asks of one role: minutes in all, those beyond the role's room, and the week that lacks most. */
+/** A project's demand on one role: total minutes, those beyond the role's room, and the week with the largest shortage. */
 export interface RoleNeed {
   role: number;
   asked: number;
-  lacking: number;
+  short: number;
   worst: { week: Range; minutes: number } | null;
 }
 
-/** What a project asks of each role on its present dates, and what the role has no room for beside the other work that counts. */
+/** A project's demand on each role on its present dates, and the part for which the role has no room next to the other work that
+ * counts. */
 export function roleNeeds(model: Model, projectRow: number, counting: Counting = defaultCounting): RoleNeed[] {
   const room = new RoleRoom(model, new Set([model.plan.projects[projectRow].id]), counting);
   return room.byRole(model, projectRow).roles;

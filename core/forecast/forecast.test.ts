@@ -1,4 +1,4 @@
-// The forecast against all outcomes written out one by one, and the earliest start against plans moved and built anew.
+// The forecast against all outcomes written out one by one, and the earliest start against plans moved and built again.
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
@@ -61,7 +61,7 @@ test("percentiles, probability and expected shortage are those of every outcome 
   );
 });
 
-test("two projects with the same steps decide a percentile by integers, whatever their doubles add up to", () => {
+test("two projects with the same steps decide a percentile by integers, regardless of their doubles add up to", () => {
   // No hours: 0.5 × 0.4, which is 0.2 exactly.
   const chances = [
     { hours: 3, probability: 5_000 },
@@ -122,7 +122,7 @@ test("40 pipeline projects at once are summed exactly, in whole hours", () => {
   expect(mean * 60).toBeCloseTo(expectedMinutes(chances), 6);
 });
 
-test("each week of the earliest start is that of the plan moved there and built anew; where it stands now nothing moves", () => {
+test("each week of the earliest start is that of the plan moved there and built again; where it is now nothing moves", () => {
   const model = buildModel(demo);
   const row = demo.projects.findIndex(({ id }) => id === "seedvault");
   const weeks = [...earliestStarts(model, row)];

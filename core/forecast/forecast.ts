@@ -57,7 +57,7 @@ export function forecastOf(placed: Placed, { range, grain }: ReportRange, groups
     hours: minutes.map((own) => Math.round(own / 60)),
   }));
   const capacity = capacityOf(placed, groups, periods);
-  const told = Array.from({ length: groups.count }, (_, group): GroupForecast => {
+  const reported = Array.from({ length: groups.count }, (_, group): GroupForecast => {
     const forecast = emptyForecast();
     for (let p = 0; p < periods.length; p++) {
       const slot = group * periods.length + p;
@@ -66,7 +66,7 @@ export function forecastOf(placed: Placed, { range, grain }: ReportRange, groups
     }
     return forecast;
   });
-  return { periods, groups: told, pipeline };
+  return { periods, groups: reported, pipeline };
 }
 
 function addPeriod(into: GroupForecast, own: { capacity: number; firm: number; open: number }, chances: readonly Chance[]): void {

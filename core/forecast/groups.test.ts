@@ -22,7 +22,7 @@ function below(plan: Plan, id: string): string[] {
   return [id, ...plan.teams.filter(({ parentId }) => parentId === id).flatMap((team) => below(plan, team.id))];
 }
 
-/** Whether somebody is of a group, and whether work that nobody has is asked of it, as the words say it. */
+/** True if a person belongs to a group, and if unassigned work is demand of it, as the rules state. */
 function plainGroup(plan: Plan, by: ForecastBy, key: string, level: number) {
   const teams = by === "team" ? below(plan, key) : [];
   const enough = (skills: Plan["tasks"][number]["skills"] = []) => skills.some((own) => own.skillId === key && own.level >= level);
@@ -53,8 +53,8 @@ test.each([
     ["place", 1],
   ] as const) {
     const groups = forecastGroups(model, by, level);
-    const { groups: told } = forecastOf(model, asked, groups);
-    expect(told.length).toBe(groups.count);
+    const { groups: reported } = forecastOf(model, asked, groups);
+    expect(reported.length).toBe(groups.count);
     groups.keys.forEach((key, group) => {
       const { has, asks } = plainGroup(plan, by, key, level);
       expect(groups.people[group].map((row) => plan.people[row].id).sort()).toEqual(
@@ -64,7 +64,7 @@ test.each([
           .sort(),
       );
       const plain = plainSums(model, periods, has, asks);
-      expect([told[group].capacity, told[group].firm, told[group].open], `${by} ${key}`).toEqual(plain);
+      expect([reported[group].capacity, reported[group].firm, reported[group].open], `${by} ${key}`).toEqual(plain);
     });
   }
 });
@@ -102,17 +102,17 @@ test("the work and the people behind a skill's, a team's or a place's figures ad
   const range = { start: parseDay("2027-03-01"), stop: parseDay("2027-04-01") };
   for (const by of ["skill", "team", "place"] as const) {
     const groups = forecastGroups(model, by, 2);
-    const { groups: told } = forecastOf(model, { range, grain: "month" }, groups);
+    const { groups: reported } = forecastOf(model, { range, grain: "month" }, groups);
     groups.keys.forEach((key, group) => {
       const behind = horizonWork(model, { by, level: 2, key, range, cases: [] });
       const of = (kind: string) => sum(behind?.lines.flatMap((line) => (line.kind === kind ? [line.minutes] : [])) ?? []);
-      expect([of("firm"), of("open")], `${by} ${key}`).toEqual([sum(told[group].firm), sum(told[group].open)]);
-      expect(sum(behind?.people.map(({ capacity }) => capacity) ?? [])).toBe(sum(told[group].capacity));
+      expect([of("firm"), of("open")], `${by} ${key}`).toEqual([sum(reported[group].firm), sum(reported[group].open)]);
+      expect(sum(behind?.people.map(({ capacity }) => capacity) ?? [])).toBe(sum(reported[group].capacity));
     });
   }
 });
 
-/** The demo plan with more work that asks for neon than anybody has time for, and with lighting work that others could do. */
+/** The demo plan with more work that asks for neon than anyone has time for, and with lighting work that others could do. */
 function shortPlan(): Plan {
   const plan = fernhollow();
   const task = plan.tasks.find(({ id }) => id === "tidepool-cases");
@@ -149,8 +149,8 @@ test("what would help a role or a skill is measured by the plan with it: work le
       if (!outcome.plan) throw new Error(JSON.stringify(outcome.faults));
       const next = buildModel(outcome.plan);
       const groups = forecastGroups(next, target.by, target.level);
-      const { groups: told } = forecastOf(next, asked, groups);
-      expect(sum(told[groups.keys.indexOf(target.key)].expectedShortage)).toBe(after.own);
+      const { groups: reported } = forecastOf(next, asked, groups);
+      expect(sum(reported[groups.keys.indexOf(target.key)].expectedShortage)).toBe(after.own);
       expect(after.own).toBeLessThan(before.own);
     }
   }

@@ -1,5 +1,5 @@
-// What a forecast is told by: roles, skills at a level, teams or places. Each group is people, whose time is its capacity, and
-// what is asked of them: their work, and work that nobody has yet and that asks for such people.
+// The grouping of a forecast: roles, skills at a level, teams or places. Each group is people, whose time is its capacity, and
+// the demand on them: their work, and unassigned work that needs such people.
 import { peopleByFirstRole, teamReaches } from "../load/teams.ts";
 import type { Placed } from "../placing/placed.ts";
 import { lookUp } from "../plan/lookUp.ts";
@@ -28,7 +28,7 @@ export interface ForecastGroups extends DemandGroups {
 
 export const NO_GROUPS: readonly number[] = [];
 
-/** The groups of a plan. @param level Of skills: whoever has less does not count, and what asks for less is not asked of them. */
+/** The groups of a plan. @param level Of skills: the person who has less does not count, and what asks for less is not asked of them. */
 export function forecastGroups(placed: Placed, by: ForecastBy, level = 1): ForecastGroups {
   switch (by) {
     case "role":
@@ -58,7 +58,7 @@ function skillGroups({ plan, work }: Placed, level: number): ForecastGroups {
     for (const skill of enough(skills)) people[skill].push(person);
   });
   const ofTask = plan.tasks.map(({ skills }) => enough(skills));
-  // A team's work is asked of the team, whatever its people can do.
+  // A team's work is asked of the team, regardless of its people can do.
   return grouped(plan, plan.skills, people, (row) => (work.team[row] >= 0 ? NO_GROUPS : (ofTask[work.task[row]] ?? NO_GROUPS)));
 }
 

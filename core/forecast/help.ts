@@ -1,4 +1,4 @@
-// What a help is: of whom, what is done, and what it comes to.
+// An option for a shortage: its group, its action and its effect.
 import type { Day } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import type { ForecastBy } from "./groups.ts";
@@ -8,9 +8,9 @@ export type Help =
   /** So many people for the group, from a day on; with a last day, contractors for a while. A rate in major units an hour; null
    * for the role's. People hired for good spend half their time learning at first. */
   | { kind: "hire"; people: number; from: Day; to: Day | null; rate: number | null; learningWeeks: number }
-  /** An opening of the role for somebody of another role who has this one too. */
+  /** An opening of the role for a person of another role who has this one too. */
   | { kind: "lend"; personId: string; openingId: string }
-  /** Somebody who knows less of the skill, or one that is near to it. */
+  /** A person who knows less of the skill, or one that is near to it. */
   | { kind: "train"; personId: string; from: Day; weeks: number; hoursPerDay: number };
 
 /** The group that is to be helped. */
@@ -31,7 +31,7 @@ export interface MeasuredHelp {
   help: Help;
   before: Measured;
   after: Measured;
-  /** What the people would cost, in minor units; 0 where nobody is taken on, null where their price is not known. */
+  /** The cost of the people, in minor units; 0 if nobody is hired, null if their price is not known. */
   cost: number | null;
 }
 

@@ -1,4 +1,4 @@
-// What helps are about, in names.
+// The subjects of options, by name.
 import type { Model } from "../model.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Help, HelpTarget } from "./help.ts";
@@ -11,7 +11,7 @@ export interface HelpNames {
   what: string;
 }
 
-/** Who or what a help is about, by name. */
+/** The subject of an option, by name. */
 export function helpNames(model: Model, target: HelpTarget, help: Help): HelpNames {
   const { plan } = model;
   switch (help.kind) {

@@ -1,4 +1,4 @@
-// What would help a short role: the figures said are those of the plan with the help in it, made by hand or tried in a sketch.
+// Options for a short role: their figures are those of the plan with the option in it, made by hand or tried in a sketch.
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { helpEdit, horizonHelps } from "../answers/horizon.ts";
@@ -19,7 +19,7 @@ const asked = { range: { start: parseDay("2027-02-01"), stop: horizonOf(plan).st
 const target = { by: "role", level: 1, key: "lighting" } as const;
 const lighting = plan.roles.findIndex(({ id }) => id === "lighting");
 
-/** Expected shortage of a role and of all, of a plan worked out anew. */
+/** Expected shortage of a role and of all, of a plan calculated again. */
 function shortageIn(own: Plan, role: number): [number, number] {
   const { groups: roles } = forecastOf(buildModel(own), asked);
   const sums = roles.map(({ expectedShortage }) => expectedShortage.reduce((sum, one) => sum + one, 0));
@@ -80,7 +80,7 @@ test("a contractor without a price is not offered, and nobody is trained while t
   }
 });
 
-test("tried in a sketch, it comes to the same", () => {
+test("tried in a sketch, it results in the same", () => {
   for (const { help, after } of horizonHelps(model, { ...asked, ...target, cases: [] }).helps) {
     const edit = helpEdit(model, { ...target, help, idStem: "made", words: "try it" });
     const outcome = edit && applyEdit(plan, edit);
@@ -89,7 +89,7 @@ test("tried in a sketch, it comes to the same", () => {
   }
 });
 
-test("whoever is hired for good has half of their time in the first four weeks; for a while, all of it and an end", () => {
+test("the person who is hired for good has half of their time in the first four weeks; for a while, all of it and an end", () => {
   const from = parseDay("2027-05-03");
   const [good] = helpChanges(model, target, { ...hired, from, to: null });
   const [while_] = helpChanges(model, target, { ...hired, from, to: from + 60, learningWeeks: 0 });

@@ -1,5 +1,5 @@
-// What would help a group that is short: a pipeline project begun later, people hired or taken on for a while, open work given
-// to people of other roles, people trained; each measured by the same forecast before and after.
+// Options for a group that is short: a pipeline project started later, people hired for good or for a while, unassigned work
+// given to people of other roles, people trained; each measured by the same forecast before and after.
 import { formatDay, weekdayOf } from "../calendar/day.ts";
 import type { Range, ReportRange } from "../calendar/periods.ts";
 import { costOfMinutes } from "../cost/labour.ts";
@@ -24,8 +24,8 @@ import { trainEdits, trainHelps } from "./train.ts";
 const WEEKS_LATER = [4, 8, 12];
 const [MOST_PROJECTS, MOST_HIRED] = [4, 3];
 
-/** What lowers the expected shortage of a group over a range: the best of every kind first, then the others, the most helpful
- * first. Nothing where the group has no shortage, or is not there. */
+/** The options that lower the expected shortage of a group over a range: the best of every kind first, then the others, the most
+ * effective first. Nothing if the group has no shortage or does not exist. */
 export function helpsFor(model: Model, target: HelpTarget, asked: ReportRange): MeasuredHelp[] {
   const groups = forecastGroups(model, target.by, target.level);
   const group = groups.keys.indexOf(target.key);
@@ -51,7 +51,7 @@ export function helpsFor(model: Model, target: HelpTarget, asked: ReportRange): 
   );
 }
 
-/** One help measured as it is stated, whatever it changes; null where there is no such group. */
+/** One help measured as it is stated, no matter what it changes; null where there is no such group. */
 export function helpMeasured(model: Model, target: HelpTarget, asked: ReportRange, help: Help): MeasuredHelp | null {
   const groups = forecastGroups(model, target.by, target.level);
   const group = groups.keys.indexOf(target.key);
@@ -85,7 +85,7 @@ function measured({ groups }: Forecast, group: number): Measured {
   return { own: sum(groups[group].expectedShortage), all: groups.reduce((all, own) => all + sum(own.expectedShortage), 0) };
 }
 
-/** The edits that a help comes to on a plan; none where what it is about is gone. @param idStem Begins the ids of what is added. */
+/** The edits that a help results in on a plan; none where what it is about is gone. @param idStem Begins the ids of what is added. */
 export function helpEdits(model: Model, target: HelpTarget, help: Help, idStem: string): SingleEdit[] {
   switch (help.kind) {
     case "later":
@@ -99,7 +99,7 @@ export function helpEdits(model: Model, target: HelpTarget, help: Help, idStem: 
   }
 }
 
-/** The changes that a help comes to; none where what it is about is gone. */
+/** The changes that a help results in; none where what it is about is gone. */
 export function helpChanges(model: Model, target: HelpTarget, help: Help): Change[] {
   // A whole project is moved in one go: task by task it would take as long as all the rest.
   if (help.kind === "later") return laterChanges(model.plan, help);
@@ -138,7 +138,7 @@ function hireHelps({ short, range }: Shortage): Help[] {
   );
 }
 
-/** Weeks in which somebody who is hired for good learns, for half of their time. */
+/** Weeks in which a person who is hired for good learns, for half of their time. */
 const LEARNING_WEEKS = 4;
 
 function hireEdits(model: Model, target: HelpTarget, help: Help & { kind: "hire" }, idStem: string): SingleEdit[] {
@@ -174,7 +174,7 @@ function hireEdits(model: Model, target: HelpTarget, help: Help & { kind: "hire"
   }).flat();
 }
 
-/** The role that somebody is hired in: the one that is short, or that most of the group have first; −1 for none. */
+/** The role that a person is hired in: the one that is short, or that most of the group have first; −1 for none. */
 export function hiredRole(model: Model, { by, level, key }: HelpTarget): number {
   const { plan } = model;
   const roles = rowById(plan.roles);

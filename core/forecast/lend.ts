@@ -12,7 +12,7 @@ const [MOST_PEOPLE, MOST_OPENINGS] = [4, 4];
 
 type Lend = Help & { kind: "lend" };
 
-/** The largest openings in the periods that are short, each for whoever has the most room over its days. */
+/** The largest openings in the periods that are short, each for the person who has the most room over its days. */
 export function lendHelps(model: Model, { target, group, range }: Shortage): Lend[] {
   if (target.by !== "role") return [];
   const others = othersWith(model, target.key);

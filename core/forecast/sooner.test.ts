@@ -1,4 +1,4 @@
-// What would bring a start forward, against the plan with it in, built anew.
+// The options that bring a start forward, against the plan with each in it, built again.
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { soonerAnswer, startWithAnswer } from "../answers/earliest.ts";

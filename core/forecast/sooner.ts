@@ -1,4 +1,4 @@
-// What would let a project start sooner than it can: one more person of a role that keeps it, or another project begun later.
+// Options to let a project start earlier: one more person of a role that limits it, or another project started later.
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { applyChanges } from "../edits/change.ts";
@@ -40,7 +40,7 @@ export function firstStart(
   return null;
 }
 
-/** What is worth trying, the role that binds most often first; nothing where the project fits at once. */
+/** The options worth trying, the role that limits most often first; nothing if the project fits at once. */
 export function soonerWays(
   model: Model,
   projectRow: number,

@@ -10,7 +10,7 @@ import type { Person, Plan } from "../plan/schema.ts";
 import type { Help, HelpTarget, Shortage } from "./help.ts";
 
 const MOST_PEOPLE = 4;
-/** Somebody learns for four weeks, four hours a day, unless it is stated otherwise. */
+/** A person learns for four weeks, four hours a day, unless it is stated otherwise. */
 const [TRAINING_WEEKS, TRAINING_HOURS] = [4, 4];
 
 type Train = Help & { kind: "train" };

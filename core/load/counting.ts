@@ -1,10 +1,10 @@
-// Which work counts towards a load, and with what weight.
+// The work that counts towards a load, and its weight.
 import type { Placed } from "../placing/placed.ts";
 import { columnOf } from "../plan/rows.ts";
 import type { Project } from "../plan/schema.ts";
 import { percentHundredths } from "../plan/units.ts";
 
-/** What is counted; by default pencilled work is and pipeline projects are not. */
+/** The counting of work; by default pencilled work counts and pipeline projects do not. */
 export interface Counting {
   pencilled: boolean;
   pipeline: "none" | "weighted" | "full";
@@ -12,7 +12,7 @@ export interface Counting {
 
 export const defaultCounting: Counting = { pencilled: true, pipeline: "none" };
 
-/** Everything but cancelled projects, in full: what overtime and cost go by. */
+/** Everything but cancelled projects, in full: what overtime and cost use. */
 export const countAll: Counting = { pencilled: true, pipeline: "full" };
 
 /** True for a project that is not won yet; ideas count as pipeline. */

@@ -1,4 +1,4 @@
-// Work that has nobody: openings written down, and those that follow from an effort.
+// Work that has nobody: openings recorded, and those that follow from an effort.
 import type { Placed } from "../placing/placed.ts";
 import { isOpening } from "../work/work.ts";
 
@@ -7,16 +7,16 @@ export interface Opening {
   taskId: string;
   assignmentId?: string;
   roleId?: string;
-  /** What it asks for, unweighted. */
+  /** Its minutes, unweighted. */
   minutes: number;
 }
 
-/** True of an opening: one that is written down, also while it asks for nothing yet, or the rest of an effort. */
+/** True of an opening: one that is recorded, also while it asks for nothing yet, or the rest of an effort. */
 export function needsSomebody({ work, placements }: Placed, row: number): boolean {
   return isOpening(work, row) && (row < work.assignments || placements.asked[row] > 0);
 }
 
-/** What an opening is called by: its own id, or that of the task whose effort has it. */
+/** The id of an opening: its own, or that of the task whose effort has it. */
 export const openingIdOf = ({ plan, work }: Placed, row: number): string =>
   row < work.assignments ? plan.assignments[row].id : plan.tasks[work.task[row]].id;
 

@@ -1,11 +1,11 @@
-// What the screens about people show: a year, leave, teams, skills, hours without a place, feeds.
+// The screens about people: a year, leave, teams, skills, hours that cannot be worked, feeds.
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { assignmentsFeed, leaveFeed } from "../answers/feeds.ts";
 import { leaveOf } from "../answers/leave.ts";
 import { personYear } from "../answers/personYear.ts";
+import { recipientsOf } from "../answers/recipients.ts";
 import { skillMatrix } from "../answers/skillMatrix.ts";
-import { takersOf } from "../answers/takers.ts";
 import { teamBoard } from "../answers/teamBoard.ts";
 import { parseDay } from "../calendar/day.ts";
 import { applyEdit, type Edit } from "../edits/edit.ts";
@@ -133,13 +133,13 @@ test("hours without a place say why, and the ways out place them", () => {
   expect(found(given, "rockpools-yara")).toBeUndefined();
 });
 
-test("somebody to take hours without a place is found for all that is asked for", () => {
-  const takers = takersOf(model, "rockpools-yara");
-  expect(takers?.need).toBe(16 * 60);
-  expect(takers?.people.filter(({ cover }) => cover === 16 * 60).length).toBeGreaterThan(3);
+test("a person to take hours without a place is found for all that is asked for", () => {
+  const recipients = recipientsOf(model, "rockpools-yara");
+  expect(recipients?.need).toBe(16 * 60);
+  expect(recipients?.people.filter(({ cover }) => cover === 16 * 60).length).toBeGreaterThan(3);
 });
 
-test("a split of a total takes the hours along that it is told to, and refuses more than there are", () => {
+test("a split of a total moves the stated hours, and refuses more than there are", () => {
   const edit: Edit = {
     kind: "splitAssignment",
     id: "rockpools-mara",
@@ -158,7 +158,7 @@ test("a split of a total takes the hours along that it is told to, and refuses m
   expect(applyEdit(model.plan, { ...edit, id: "survey-bo" }).faults[0]?.message).toMatch(/sized by effort/);
 });
 
-test("assignments and leave go out as events of whole days, declined leave does not", () => {
+test("assignments and leave are exported as events of whole days, declined leave does not", () => {
   const work = assignmentsFeed(model, "mara");
   expect(work?.events.find(({ uid }) => uid.startsWith("assignment-rockpools-mara@"))).toMatchObject({
     from: "2027-02-08",
@@ -174,5 +174,5 @@ test("assignments and leave go out as events of whole days, declined leave does 
     "leave-ruta-ruta-1 Ruta Kalnina away, 4 h a day",
   ]);
   expect(leaveFeed(model, "no-team")).toBeNull();
-  expect(leaveFeed(model, null)?.events.some(({ title }) => title === "Bo Hallberg away (asked for)")).toBe(true);
+  expect(leaveFeed(model, null)?.events.some(({ title }) => title === "Bo Hallberg away (requested)")).toBe(true);
 });

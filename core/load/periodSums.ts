@@ -16,7 +16,7 @@ export interface PeriodSums {
   peakOver: Int32Array;
 }
 
-/** What a period can be; a column holds the index. */
+/** The states of a period; a column holds the index. */
 export const periodStates = ["open", "level", "over"] as const;
 
 export type PeriodState = (typeof periodStates)[number];
@@ -115,7 +115,7 @@ export function spanOf(periods: readonly Range[]): Range {
   return periods.length === 0 ? { start: 0, stop: 0 } : { start: periods[0].start, stop: periods[periods.length - 1].stop };
 }
 
-/** Sums of one person's days, and what they were made from: they stand while these are the same arrays. */
+/** Sums of one person's days, and what they were made from: they are while these are the same arrays. */
 interface KnownSums {
   regular: Int32Array;
   overtime: Int32Array;
@@ -128,12 +128,12 @@ const knownSums = new WeakMap<Int32Array, KnownSums>();
 /** Windows whose sums are kept for each person. */
 const KEPT_WINDOWS = 4;
 
-/** Tells periods in order and without gaps from others, of one plan. */
+/** Reports periods in order and without gaps from others, of one plan. */
 export const periodsName = (periods: readonly Range[]): string =>
   `${periods[0]?.start} ${periods[1]?.start} ${periods[periods.length - 1]?.stop} ${periods.length}`;
 
 /** Sums of one person by period, the same as long as their days are. Days outside the span of a book are not shared, and nothing is
- * kept of them. @param name Tells these periods from others. */
+ * kept of them. @param name Reports these periods from others. */
 function sumsOfPerson(capacity: DayMinutes, load: Days, periods: readonly Range[], name: string): PeriodSums {
   const own = () => {
     const sums = emptySums(periods.length);

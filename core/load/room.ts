@@ -13,7 +13,7 @@ export function roomDays({ capacity }: Placed, load: LoadBook, person: number, {
   return room;
 }
 
-/** How much of what is needed on each day fits into the room of that day. @param needs, room Minutes by day, of the same days. */
+/** Minutes of the needs of each day that fit into the room of that day. */
 export function fitting(needs: ArrayLike<number>, room: ArrayLike<number>): number {
   let sum = 0;
   for (let i = 0; i < needs.length; i++) sum += Math.min(needs[i], room[i]);

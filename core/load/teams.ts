@@ -1,4 +1,4 @@
-// Who belongs to a team: its members and those of its sub-teams, each once.
+// The people of a team: its members and those of its sub-teams, each once.
 
 import type { Placed } from "../placing/placed.ts";
 import { lookUp } from "../plan/lookUp.ts";
@@ -29,7 +29,7 @@ export function teamReaches(plan: Plan): TeamReach[] {
   });
 }
 
-/** What adds up to a team's load: its people, and the rows of work that are given to it or to a team below it. */
+/** The parts of a team's load: its people, and the rows of work assigned to it or to a team below it. */
 export function reachedWork({ work }: Placed, { people, teams }: TeamReach): { people: number[]; work: number[] } {
   const rows: number[] = [];
   for (let row = 0; row < work.assignments; row++) if (teams.has(work.team[row])) rows.push(row);

@@ -7,7 +7,7 @@ import { isPipeline } from "./counting.ts";
 import type { LoadBook } from "./loadBook.ts";
 import { periodsName, spanOf } from "./periodSums.ts";
 
-/** What is tentative of one person's load, by the days of the load that several models share: it stands while these do. */
+/** The tentative part of one person's load, by the days of the load that several models share: it is valid while they do. */
 const known = new WeakMap<Int32Array, { name: string; minutes: Int32Array }>();
 
 /** Counted minutes of people's tentative work: slot `i × periods.length + p` is people[i] in period p.

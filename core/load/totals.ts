@@ -1,4 +1,4 @@
-// How much of the work has somebody, and how much of everybody is used, over a range.
+// The assigned share of the work, and the utilization of everyone, over a range.
 import type { Range } from "../calendar/periods.ts";
 import type { Placed } from "../placing/placed.ts";
 import { placedIn } from "../placing/placements.ts";
@@ -13,14 +13,14 @@ interface Totals {
   unplaced: number;
 }
 
-/** How much of the counted work of a range has somebody, in hundredths of a percent; null where there is none.
+/** The assigned share of the counted work of a range, in hundredths of a percent; null if there is no work.
  * @param projects Rows of the projects whose work is added up; all by default. */
 export function assignedPercent(placed: Placed, load: LoadBook, range: Range, projects?: ReadonlySet<number>): number | null {
   const { onPeople, onTeams, onOpenings, unplaced } = totalsOf(placed, load, range, projects);
   return shareOf(onPeople, onPeople + onTeams + onOpenings + unplaced);
 }
 
-/** How much of everybody's capacity of a range is used, in hundredths of a percent; null where there is none. */
+/** The used share of everyone's capacity of a range, in hundredths of a percent; null if there is no capacity. */
 export function utilizationPercent(placed: Placed, load: LoadBook, range: Range): number | null {
   return shareOf(totalsOf(placed, load, range).onPeople, capacityOfAll(placed, range));
 }
@@ -30,7 +30,7 @@ function totalsOf(placed: Placed, load: LoadBook, range: Range, projects?: Reado
   const { shares } = load;
   const isWanted = (row: number) => shares[row] > 0 && (!projects || projects.has(work.project[row]));
   const sums = { onPeople: 0, onTeams: 0, onOpenings: 0, unplaced: 0 };
-  // What all people have is in their loads, which are known from before.
+  // All people's assigned minutes are in their loads, which are already known.
   if (!projects) for (let person = 0; person < plan.people.length; person++) sums.onPeople += load.sum(person, range.start, range.stop);
   for (let row = 0; row < work.rows; row++) {
     if (work.isMaterial[row] === 1 || (!projects && work.person[row] >= 0) || !isWanted(row)) continue;

@@ -14,7 +14,7 @@ import { allot, emptyPlacements, type Placements } from "./placements.ts";
 import { applyShape, splitByWeight, takeShares } from "./split.ts";
 import { windowOf } from "./window.ts";
 
-/** What placing reads. */
+/** The input of placing. */
 export interface PlaceInput {
   plan: Plan;
   work: Work;
@@ -30,7 +30,7 @@ export function placeAll(input: PlaceInput): Placements {
   return placements;
 }
 
-/** Places one assignment anew; its former minutes are left behind in the buffer. */
+/** Places one assignment again; its former minutes are left behind in the buffer. */
 export function placeAssignment(input: PlaceInput, placements: Placements, row: number): void {
   const { work } = input;
   if (placements.asked[row] > 0) clear(placements, row);
@@ -156,7 +156,7 @@ function cutDay(dates: TaskDates, day: Day, window: Range, out: Int32Array, at: 
   out[i] = roundedQuotient(out[i] * part, TICKS_PER_DAY);
 }
 
-/** Splits a bucket over the weights that stand in its days, or leaves it unplaced where all of them are 0. */
+/** Splits a bucket over the weights that are in its days, or leaves it unplaced where all of them are 0. */
 function placeBucket(
   placements: Placements,
   row: number,
@@ -257,7 +257,7 @@ export function customShift({ customFrom }: Assignment, { start }: TaskDates): n
   return customFrom === undefined ? 0 : start.day - parseDay(customFrom);
 }
 
-/** Typed buckets: on the task calendar's working days from–to, whole days, whatever the task's own dates. */
+/** Typed buckets: on the task calendar's working days from–to, whole days, regardless of the task's own dates. */
 function spreadCustom(input: PlaceInput, placements: Placements, row: number, dates: TaskDates): void {
   const assignment = input.plan.assignments[row];
   const shift = customShift(assignment, dates);

@@ -1,4 +1,4 @@
-// A plan with what follows from it up to the placements: what load, cost and conflicts are reckoned from.
+// A plan with what follows from it up to the placements: what load, cost and conflicts are calculated from.
 import type { CapacityBook } from "../calendar/capacityBook.ts";
 import type { WorkingLine } from "../calendar/workingLine.ts";
 import type { Plan } from "../plan/schema.ts";

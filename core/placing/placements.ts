@@ -1,4 +1,4 @@
-// Who works how many minutes on which day: the days of every row of work, in one buffer.
+// The minutes of every row of work by day, in one buffer.
 import { carryByRow, carryColumn } from "../plan/rows.ts";
 
 /** Minutes that could not be placed, and the day on which reports by period count them. */
@@ -16,7 +16,7 @@ export interface Placements {
   asked: Int32Array;
   placed: Int32Array;
   unplaced: Int32Array;
-  /** Where and when, for the rows that have unplaced minutes. */
+  /** The place and dates of the unplaced minutes, for the rows that have any. */
   unplacedAt: Map<number, Unplaced[]>;
   buffer: { minutes: Int32Array; used: number };
 }
@@ -39,7 +39,7 @@ export function emptyPlacements(rows: number, usualDays = USUAL_DAYS): Placement
   };
 }
 
-/** A copy whose rows can be placed anew while the original stays as it is; the buffer is shared.
+/** A copy whose rows can be placed again while the original stays as it is; the buffer is shared.
  * @param formerOf By row its row in the original, −1 for a new one; null where rows are the same. */
 export function carryPlacements(placements: Placements, formerOf: Int32Array | null): Placements {
   const carry = (column: Int32Array): Int32Array =>

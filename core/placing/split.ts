@@ -22,7 +22,7 @@ export function splitByWeight(total: number, weight: Int32Array, at: number, cou
 
 /** Takes `part / whole` of each weight in place, by the rounded running total: weight[at + i] becomes what its item adds
  * to it. @param part, whole Whole numbers; their product with the weights' sum stays below 2^53.
- * @returns What all of them come to. */
+ * @returns What all of them result in. */
 export function takeShares(part: number, whole: number, weight: Int32Array, at: number, count: number): number {
   let cum = 0;
   let given = 0;

@@ -23,9 +23,9 @@ export interface Unplaceable {
   reason: UnplaceableReason;
   /** The day that decides: the first day employed or the last, the last day away. */
   day: Day | null;
-  /** Where it can be split, and which side has to go to somebody else. */
+  /** The date and side of a split that helps. */
   split: { date: string; gives: "earlier" | "later"; roleId: string | null; hours: number | null; shiftDays: number } | null;
-  /** What would move the task to days on which the person works; null where its dates cannot be moved so. */
+  /** The edit that moves the task to days on which the person works; null if its dates cannot be moved that way. */
   move: { from: string; set: Partial<Pick<Task, "notBefore" | "start" | "finish">> } | null;
 }
 

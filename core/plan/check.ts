@@ -1,12 +1,12 @@
 // The rules between rows: references, order of dates, what a task or an assignment may state.
 
 import { type Fault, faultText, placeOf } from "./faults.ts";
-import { keysOf } from "./keysOf.ts";
 import { MOST_LEVELS, MOST_PLAN_YEARS, MOST_SUGGESTIONS } from "./limits.ts";
 import type { ListName } from "./lists.ts";
 import { listWords } from "./listWords.ts";
 import { lookUp } from "./lookUp.ts";
 import { nearestWord } from "./nearestWord.ts";
+import { objectKeys } from "./objectKeys.ts";
 import { onceFor } from "./once.ts";
 import { findRow, rowById, rowsOf } from "./rows.ts";
 import type {
@@ -39,14 +39,14 @@ export function checkPlan(plan: Plan): Fault[] {
   return cycle ? [{ place: "links", message: faultText.linkCycle(cycle) }] : faults;
 }
 
-/** Faults of references, dates and statements, row by row; circles of links are left out.
- * @param isMalformed Says of a list and position (or of the settings) that it does not fit the schema: what stands
+/** Faults of references, dates and statements, row by row; cycles of links are left out.
+ * @param isMalformed Says of a list and position (or of the settings) that it does not fit the schema: what is
  * there is not looked at, but may be referred to. */
 export function faultsBetweenRows(plan: Plan, isMalformed: (list: string, at?: number) => boolean): Fault[] {
   const faults: Fault[] = [];
   const summaries = summaryIds(plan);
   if (!isMalformed("settings")) checkSettings(plan, faults);
-  for (const list of keysOf(rowChecks)) {
+  for (const list of objectKeys(rowChecks)) {
     const seen = new Set<string>();
     plan[list].forEach((row, at) => {
       if (seen.has(row.id) && !isMalformed(list, at)) faults.push({ place: `${list}[${at}].id`, message: faultText.duplicateId(row.id) });
@@ -58,7 +58,7 @@ export function faultsBetweenRows(plan: Plan, isMalformed: (list: string, at?: n
   return faults;
 }
 
-/** The faults of single rows as they stand in `plan`: what an edit has touched, without reading the rest.
+/** The faults of single rows as they are now in `plan`: what an edit has touched, without reading the rest.
  * @param isNestedAnew Says that rows have come under other ones: then all levels are looked at. */
 export function checkRows(plan: Plan, touched: readonly { list: ChangedList; id: string }[], isNestedAnew: boolean): Fault[] {
   const faults: Fault[] = [];
@@ -81,7 +81,7 @@ const parentIds = onceFor((tasks: readonly Task[]): ReadonlySet<string> => new S
 /** Ids of the tasks that have children; found once for a list of tasks. */
 export const summaryIds = ({ tasks }: Plan): ReadonlySet<string> => parentIds(tasks);
 
-interface Scene {
+interface CheckContext {
   plan: Plan;
   summaries: ReadonlySet<string>;
   fault(path: readonly PropertyKey[], message: string): void;
@@ -98,7 +98,7 @@ function checkRow<L extends ListName>(
   faults: Fault[],
 ): void {
   const fault = (path: readonly PropertyKey[], message: string) => faults.push({ place: placeOf([...base, ...path]), message });
-  const scene: Scene = {
+  const context: CheckContext = {
     plan,
     summaries,
     fault,
@@ -113,12 +113,12 @@ function checkRow<L extends ListName>(
       if (from !== undefined && to !== undefined && to < from) fault(path, faultText.endsBeforeStart(from, to));
     },
   };
-  rowChecks[list](row, scene);
+  rowChecks[list](row, context);
 }
 
 const idsOf = (rows: readonly { id: unknown }[]): string[] => rows.flatMap(({ id }) => (typeof id === "string" ? [id] : []));
 
-const rowChecks: { [L in ListName]: (row: Row<L>, scene: Scene) => void } = {
+const rowChecks: { [L in ListName]: (row: Row<L>, context: CheckContext) => void } = {
   calendars: checkCalendar,
   roles: () => {},
   skills: () => {},
@@ -153,14 +153,14 @@ function checkSettings(plan: Plan, faults: Fault[]): void {
     faults.push({ place: "settings.levelBand", message: faultText.needs("a low that is not above its high") });
 }
 
-function checkCalendar(calendar: Calendar, { fault, order }: Scene): void {
+function checkCalendar(calendar: Calendar, { fault, order }: CheckContext): void {
   if (calendar.week.every((hours) => workMinutes(hours) === 0)) fault(["week"], faultText.noWorkingWeekday(calendar.name));
   calendar.exceptions.forEach(({ from, to }, at) => {
     order(from, to, ["exceptions", at, "to"]);
   });
 }
 
-function checkPerson(person: Person, { fault, reference, order }: Scene): void {
+function checkPerson(person: Person, { fault, reference, order }: CheckContext): void {
   reference("calendars", person.calendarId, ["calendarId"]);
   person.roleIds.forEach((id, at) => {
     reference("roles", id, ["roleIds", at]);
@@ -185,14 +185,14 @@ function checkPerson(person: Person, { fault, reference, order }: Scene): void {
   }
 }
 
-function checkSkills(skills: Person["skills"], fault: Scene["fault"], reference: Scene["reference"]): void {
+function checkSkills(skills: Person["skills"], fault: CheckContext["fault"], reference: CheckContext["reference"]): void {
   skills?.forEach(({ skillId }, at) => {
     reference("skills", skillId, ["skills", at, "skillId"]);
     if (skills.findIndex((other) => other.skillId === skillId) < at) fault(["skills", at, "skillId"], faultText.duplicateId(skillId));
   });
 }
 
-function checkTeam(team: Team, { fault, reference }: Scene): void {
+function checkTeam(team: Team, { fault, reference }: CheckContext): void {
   reference("teams", team.parentId, ["parentId"]);
   reference("projects", team.projectId, ["projectId"]);
   team.memberIds.forEach((id, at) => {
@@ -201,7 +201,7 @@ function checkTeam(team: Team, { fault, reference }: Scene): void {
   });
 }
 
-function checkRateTable(table: RateTable, { fault, reference }: Scene): void {
+function checkRateTable(table: RateTable, { fault, reference }: CheckContext): void {
   table.entries.forEach((entry, at) => {
     reference("people", entry.personId, ["entries", at, "personId"]);
     reference("roles", entry.roleId, ["entries", at, "roleId"]);
@@ -211,7 +211,7 @@ function checkRateTable(table: RateTable, { fault, reference }: Scene): void {
   });
 }
 
-function checkProject(project: Project, { fault, reference }: Scene): void {
+function checkProject(project: Project, { fault, reference }: CheckContext): void {
   if (project.archived && project.stage !== "done" && project.stage !== "cancelled") fault(["archived"], faultText.archivedOpen());
   const byKind = Object.values(project.budgetByKind ?? {}).reduce((sum, own) => sum + minorUnits(own), 0);
   if (project.budget !== undefined && byKind > minorUnits(project.budget)) fault(["budgetByKind"], faultText.overBudget());
@@ -222,7 +222,7 @@ function checkProject(project: Project, { fault, reference }: Scene): void {
   reference("rateTables", project.billTableId, ["billTableId"]);
 }
 
-function checkTask(task: Task, { plan, summaries, fault, reference, order }: Scene): void {
+function checkTask(task: Task, { plan, summaries, fault, reference, order }: CheckContext): void {
   reference("projects", task.projectId, ["projectId"]);
   reference("roles", task.roleId, ["roleId"]);
   reference("calendars", task.calendarId, ["calendarId"]);
@@ -243,7 +243,7 @@ function checkTask(task: Task, { plan, summaries, fault, reference, order }: Sce
     fault(["durationDays"], faultText.needs('a number of working days, since "sizing" is "duration"'));
 }
 
-function checkLink(link: Link, { fault, reference }: Scene): void {
+function checkLink(link: Link, { fault, reference }: CheckContext): void {
   reference("tasks", link.from, ["from"]);
   reference("tasks", link.to, ["to"]);
   if (link.elapsed && !Number.isInteger(link.lagDays ?? 0)) fault(["lagDays"], faultText.elapsedFraction());
@@ -252,8 +252,8 @@ function checkLink(link: Link, { fault, reference }: Scene): void {
 const labourKeys = ["hours", "percent", "hoursPerDay", "hoursPerWeek", "custom"] as const;
 const materialKeys = ["quantity", "quantityPerDay", "wastePercent", "accrual"] as const;
 
-function checkAssignment(assignment: Assignment, scene: Scene): void {
-  const { plan, summaries, fault, reference, order } = scene;
+function checkAssignment(assignment: Assignment, context: CheckContext): void {
+  const { plan, summaries, fault, reference, order } = context;
   reference("tasks", assignment.taskId, ["taskId"]);
   reference("people", assignment.personId, ["personId"]);
   reference("teams", assignment.teamId, ["teamId"]);
@@ -267,12 +267,12 @@ function checkAssignment(assignment: Assignment, scene: Scene): void {
   const subjects = (["personId", "teamId", "materialId"] as const).filter((key) => assignment[key] !== undefined);
   if (subjects.length > 1) fault([], faultText.onlyOne(subjects));
   if (subjects.length === 0 && assignment.roleId === undefined) fault([], faultText.needs("a person, a team, a material or a role"));
-  if (assignment.customFrom !== undefined && assignment.custom === undefined) fault(["customFrom"], faultText.needs('"custom" beside it'));
+  if (assignment.customFrom !== undefined && assignment.custom === undefined) fault(["customFrom"], faultText.needs('"custom", too'));
   if (assignment.materialId !== undefined) checkMaterialUse(assignment, fault);
   else checkLabour(assignment, findRow(plan.tasks, assignment.taskId)?.sizing === "effort", fault);
 }
 
-function checkMaterialUse(assignment: Assignment, fault: Scene["fault"]): void {
+function checkMaterialUse(assignment: Assignment, fault: CheckContext["fault"]): void {
   for (const key of [...labourKeys, "shape", "roleId"] as const)
     if (assignment[key] !== undefined) fault([key], faultText.notHere(`"${key}" on a material`));
   const stated = (["quantity", "quantityPerDay"] as const).filter((key) => assignment[key] !== undefined);
@@ -280,7 +280,7 @@ function checkMaterialUse(assignment: Assignment, fault: Scene["fault"]): void {
   if (stated.length > 1) fault([], faultText.onlyOne(stated));
 }
 
-function checkLabour(assignment: Assignment, effortSized: boolean, fault: Scene["fault"]): void {
+function checkLabour(assignment: Assignment, effortSized: boolean, fault: CheckContext["fault"]): void {
   for (const key of materialKeys) if (assignment[key] !== undefined) fault([key], faultText.notHere(`"${key}" on labour`));
   const stated = labourKeys.filter((key) => assignment[key] !== undefined);
   if (effortSized) {
@@ -293,7 +293,7 @@ function checkLabour(assignment: Assignment, effortSized: boolean, fault: Scene[
   if (stated.length > 1) fault([], faultText.onlyOne(stated));
 }
 
-function checkExpense(expense: Expense, { fault, reference, order }: Scene): void {
+function checkExpense(expense: Expense, { fault, reference, order }: CheckContext): void {
   reference("projects", expense.projectId, ["projectId"]);
   reference("tasks", expense.taskId, ["taskId"]);
   order(expense.from, expense.to, ["to"]);
@@ -305,7 +305,7 @@ function checkExpense(expense: Expense, { fault, reference, order }: Scene): voi
 }
 
 /** An amount that was typed as a quantity at a price is their product. */
-function checkTypedAmount({ amount, quantity, unitPrice }: Expense, fault: Scene["fault"]): void {
+function checkTypedAmount({ amount, quantity, unitPrice }: Expense, fault: CheckContext["fault"]): void {
   if (quantity === undefined && unitPrice === undefined) return;
   if (quantity === undefined || unitPrice === undefined) {
     fault([], faultText.needs('both "quantity" and "unitPrice", or neither'));
@@ -315,8 +315,8 @@ function checkTypedAmount({ amount, quantity, unitPrice }: Expense, fault: Scene
   if (product !== minorUnits(amount)) fault(["amount"], faultText.otherProduct(product / 100));
 }
 
-/** What a template takes from the plan, roles and people say, may be gone when it is used; it is left out then. */
-function checkTemplate(template: Template, { fault, reference }: Scene): void {
+/** Roles and people that a template refers to may be gone when it is used; they are left out then. */
+function checkTemplate(template: Template, { fault, reference }: CheckContext): void {
   reference("calendars", template.calendarId, ["calendarId"]);
   const own = new Set(template.tasks.map(({ id }) => id));
   const inside = (id: string | undefined, path: PropertyKey[]) => {
@@ -334,25 +334,25 @@ function checkTemplate(template: Template, { fault, reference }: Scene): void {
   });
 }
 
-function checkComment(comment: Comment, { reference }: Scene): void {
+function checkComment(comment: Comment, { reference }: CheckContext): void {
   reference("tasks", comment.taskId, ["taskId"]);
 }
 
-function checkAcceptance(acceptance: Acceptance, { reference, order }: Scene): void {
+function checkAcceptance(acceptance: Acceptance, { reference, order }: CheckContext): void {
   reference("people", acceptance.personId, ["personId"]);
   order(acceptance.from, acceptance.to, ["to"]);
 }
 
-function checkNote(note: Note, { reference }: Scene): void {
+function checkNote(note: Note, { reference }: CheckContext): void {
   reference("people", note.personId, ["personId"]);
 }
 
-/** What an enquiry refers to may be gone by the time it is looked at. */
-function checkEnquiry({ wishedStart, wishedFinish }: Enquiry, { order }: Scene): void {
+/** Rows that an enquiry refers to may be gone by the time it is opened. */
+function checkEnquiry({ wishedStart, wishedFinish }: Enquiry, { order }: CheckContext): void {
   order(wishedStart, wishedFinish, ["wishedFinish"]);
 }
 
-function checkRequest(request: WorkRequest, { fault, reference }: Scene): void {
+function checkRequest(request: WorkRequest, { fault, reference }: CheckContext): void {
   reference("tasks", request.taskId, ["taskId"]);
   reference("assignments", request.assignmentId, ["assignmentId"]);
   reference("roles", request.roleId, ["roleId"]);
@@ -371,7 +371,7 @@ function checkParents(plan: Plan, faults: Fault[]): void {
   }
 }
 
-/** What is wrong with the ancestors of a row; null where nothing is. `levels` are those of the rows looked at so far. */
+/** The fault of the ancestors of a row; null if there is none. `levels` are those of the rows checked so far. */
 function parentFault(rows: readonly (Task | Team)[], row: Task | Team, levels: Map<string, number>): string | null {
   const chain = new Set<string>();
   let current: Task | Team | undefined = row;
@@ -384,7 +384,7 @@ function parentFault(rows: readonly (Task | Team)[], row: Task | Team, levels: M
   const known = (current && levels.get(current.id)) ?? 0;
   const level = known + chain.size;
   if (level > MOST_LEVELS) fault ??= faultText.tooDeep(MOST_LEVELS);
-  // What lies below something that is at fault is not told again.
+  // Rows below a faulty one are not reported again.
   [...chain].forEach((id, at) => {
     levels.set(id, fault === null ? level - at : 1);
   });

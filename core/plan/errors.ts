@@ -1,9 +1,9 @@
-// What is known of something that was thrown.
+// Details of a thrown error.
 
-/** Its message, whatever was thrown. */
+/** Its message, no matter what was thrown. */
 export const messageOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
 
-/** What may be wrong, each with a code of its own. */
+/** The kinds of error, each with its own code. */
 export type ErrorCode = "storeClosed" | "noRoom" | "tooLarge" | "unreadableFile" | "tooMuchAtOnce";
 
 /** An error that is known by its code. Each bundle of the server has its own copy of a class, so that `instanceof` fails between

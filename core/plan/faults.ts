@@ -1,6 +1,6 @@
-// What can be wrong with a plan: faults as data, and their sentences in one place.
+// The faults of a plan as data, and their sentences in one place.
 
-/** One thing wrong, where it stands in the plan file and what to do about it. */
+/** One thing wrong, where it is in the plan file and what to do about it. */
 export interface Fault {
   /** Path in the plan file, such as `tasks[12].roleId`; empty for the file as a whole. */
   place: string;
@@ -37,62 +37,60 @@ export const faultText = {
   tooShort: (least: unknown) => `is too short; it needs at least ${show(least)}.`,
   tooLong: (most: unknown) => `is too long; it may have ${show(most)} at most.`,
   notStorable: () => "holds a character that cannot be stored: half of a pair of surrogates, or number 0. Remove it.",
-  notAnEdit: () =>
-    "is not a change as a sketch writes it down: it has a kind, and no more than 400,000 letters. Take it out of the sketch.",
+  notAnEdit: () => "is not a change that a sketch can record: it has a kind and at most 400,000 letters. Remove it from the sketch.",
   badText: (found: unknown) => `${show(found)} is not written as expected here.`,
-  duplicateId: (id: string) => `the id "${id}" stands here twice; ids are unique within a list.`,
+  duplicateId: (id: string) => `the id "${id}" is used twice; ids are unique within a list.`,
   noSuch: (what: string, id: string, near: string | null) =>
     `there is no ${what} "${id}".${near === null ? "" : ` Did you mean "${near}"?`}`,
-  endsBeforeStart: (from: string, to: string) => `${to} is before ${from}; the end comes on or after the start.`,
+  endsBeforeStart: (from: string, to: string) => `${to} is before ${from}; the end must not be before the start.`,
   noWorkingWeekday: (name: string) => `the week of calendar "${name}" has no working day; give one day a minute or more.`,
   otherProduct: (product: number) => `the amount is not quantity × unit price, which is ${product}; correct one of the three.`,
   tooFar: (end: string, years: number) => `${end} is more than ${years} years after the plan begins; choose a nearer end.`,
-  tooDeep: (levels: number) => `lies more than ${levels} levels deep; put it higher up.`,
+  tooDeep: (levels: number) => `is more than ${levels} levels deep; move it to a higher level.`,
   needs: (what: string) => `needs ${what}.`,
   notHere: (what: string) => `${what} does not belong here; remove it.`,
   onlyOne: (names: readonly string[]) => `states ${names.join(" and ")}; keep one of them.`,
   parentCycle: (ids: readonly string[]) => `is its own ancestor (${ids.join(" → ")}); give it another parent.`,
   otherProject: (id: string) => `"${id}" belongs to another project; a task and its parent are in one project.`,
-  notOneRequest: () => "A request and the work it asks for have to be about the same task and hours. Ask again.",
+  notOneRequest: () => "A request and its work must have the same task and hours. Send the request again.",
   answered: () => "This request has been answered already, or its work is no longer on the plan.",
-  nobodyNamed: () => "Say who it is.",
-  noReason: () => "Say why it is turned down.",
-  notDone: (name: string) => `"${name}" is not said to be done, so there is nothing to accept or send back.`,
-  linkCycle: (ids: readonly string[]) => `links run in a circle through ${ids.map((id) => `"${id}"`).join(" → ")}; remove one of them.`,
+  nobodyNamed: () => "Choose a person.",
+  noReason: () => "Enter the reason for declining.",
+  notDone: (name: string) => `"${name}" is not marked as done, so it cannot be accepted or sent back.`,
+  linkCycle: (ids: readonly string[]) => `links form a cycle through ${ids.map((id) => `"${id}"`).join(" → ")}; remove one of them.`,
   wouldCircle: (names: readonly string[]) =>
-    `This would close a circle: ${names.map((name) => `"${name}"`).join(" → ")}. A task cannot wait for itself.`,
-  hasWork: (name: string) => `"${name}" has people on it. Give its work to a task below it first; a summary has none of its own.`,
+    `This would create a cycle: ${names.map((name) => `"${name}"`).join(" → ")}. A task cannot wait for itself.`,
+  hasWork: (name: string) => `"${name}" has people assigned. Move its work to a subtask first; a summary task has no work of its own.`,
   elapsedFraction: () => "an elapsed lag counts whole calendar days; write a whole number.",
-  gone: (what: string) =>
-    `This ${what} is no longer in the plan. It may have been deleted meanwhile; the screen shows the plan as it is now.`,
-  templateExists: (name: string) => `There is already a template called "${name}"; give this one another name.`,
+  gone: (what: string) => `This ${what} is no longer in the plan. It may have been deleted; the screen shows the current plan.`,
+  templateExists: (name: string) => `There is already a template called "${name}"; choose another name.`,
   nameTaken: (what: string, name: string) => `There is already a ${what} called "${name.trim()}"; choose another name, or merge the two.`,
   nameHeld: (name: string, count: number) =>
-    `"${name}" is used in ${count === 1 ? "one place" : `${count} places`}. Merge it into another one, or take it off there first.`,
-  archivedEmployed: () => "Somebody can be archived once the end of their employment is stated. State it first.",
+    `"${name}" is used in ${count === 1 ? "one place" : `${count} places`}. Merge it into another one, or remove it there first.`,
+  archivedEmployed: () => "A person can be archived once the end of employment is entered. Enter it first.",
   archivedOpen: () => "A project can be archived once it is done or cancelled. Change its stage first.",
-  enquiryAnswered: () => "This enquiry has been answered meanwhile. Look at what became of it; it can be taken up again once declined.",
-  overBudget: () => "The budgets by kind come to more than the budget as a whole. Raise the whole, or lower one of them.",
-  tablesDiffer: () => "Rate tables can be merged where both say what something costs, or both what is billed, in one currency.",
+  enquiryAnswered: () => "This enquiry has already been answered. It can be reopened if it was declined.",
+  overBudget: () => "The budgets by kind add up to more than the total budget. Raise the total, or lower one of them.",
+  tablesDiffer: () => "Rate tables can be merged if both hold cost rates, or both billing rates, in one currency.",
   mergedWithItself: (what: string) => `Choose another ${what} to merge this one into.`,
   exists: (what: string, id: string) => `There is already a ${what} with the id "${id}".`,
   changedMeanwhile: (what: string) =>
-    `This ${what} was changed by somebody else meanwhile. The screen now shows their version; make your change again if it still applies.`,
+    `Someone else has changed this ${what}. The screen now shows their version; make your change again if it still applies.`,
   replacedMeanwhile: () =>
-    "Another plan was opened after this change was made, so it was not made there. The screen shows that plan; the old one is kept as a file.",
+    "Another plan was opened before this change was saved, so it was not saved. The screen shows the new plan; the old one is kept as a file.",
   madeAhead: () => "This change was made on a newer state than the server has. Reload the page to read the plan again.",
   personHeld: (name: string, holds: string) =>
-    `${name} has ${holds} and stays in the plan. Give that to somebody else first, or state the day they leave.`,
-  calendarHeld: (user: string) => `"${user}" goes by this calendar. Give everybody who does another one first.`,
+    `${name} has ${holds} and cannot be deleted. Reassign this first, or enter the last day of employment.`,
+  calendarHeld: (user: string) => `"${user}" uses this calendar. Choose another calendar for everyone who uses it first.`,
   teamHeld: (name: string, count: number) =>
-    `"${name}" has ${count === 1 ? "an assignment" : `${count} assignments`}. Give that to somebody else first.`,
+    `"${name}" has ${count === 1 ? "an assignment" : `${count} assignments`}. Reassign the work first.`,
   notSplit: () => "A task sized by effort cannot be split at a date: its people work until it is done. Reassign part of its hours instead.",
-  splitHours: (total: number) => `Say how many of the ${total} hours go along when this is split.`,
+  splitHours: (total: number) => `Enter how many of the ${total} hours move when this is split.`,
   changedSince: (verb: "undo" | "redo", words: string) =>
-    `Somebody else has changed the same since, so “${words}” was not ${verb === "undo" ? "undone" : "redone"}.`,
+    `Someone else has changed the same fields since, so “${words}” was not ${verb === "undo" ? "undone" : "redone"}.`,
   stepGone: (verb: "undo" | "redo") =>
     verb === "undo" ? "This step is not yours, or has been undone already." : "This step is not yours, or has been redone already.",
-  otherName: () => "Comments and answers are written in one’s own name. Nothing was changed.",
+  otherName: () => "You can write comments and answers only in your own name. Nothing was changed.",
   noRoom: (left: number, needed: number) =>
     `The disk that holds the plan has ${left} MB left and needs ${needed} MB to save this: ${needed - left} MB are missing. Nothing was changed; make room on it and try again.`,
   nothingTo: (verb: string) => `There is nothing to ${verb}.`,

@@ -13,7 +13,7 @@ test("sound plans fit, as they were read", () => {
   for (const plan of [fernhollow(), tangledPlan(5)]) expect(fits(JSON.parse(JSON.stringify(plan)))).toBe(true);
 });
 
-/** Values that a key may be given by mistake, or by somebody who tries. */
+/** Values that a key may be given by mistake, or by a person who tries. */
 const odd = fc.oneof(
   fc.jsonValue(),
   fc.constantFrom(
@@ -50,7 +50,7 @@ function withValue(row: unknown, path: readonly (string | number)[], value: unkn
   return copy;
 }
 
-test("always: it says what Zod says, whatever stands at whatever place of whatever row", () => {
+test("always: it says what Zod says, no matter what is at any place of any row", () => {
   const plan = JSON.parse(JSON.stringify(fernhollow()));
   const samples = Object.entries(rowSchemas).flatMap(([list, schema]) =>
     (plan[list] as unknown[]).slice(0, 4).map((row) => ({ schema: schema as z.ZodType, row, isFit: fitOf(schema), paths: pathsOf(row) })),

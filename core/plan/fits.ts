@@ -1,5 +1,6 @@
-// Whether a value fits a Zod schema, and nothing else: what Zod says, many times faster, for values that are expected to
-// fit. Built from the schema itself, so that there is one definition; Zod tells what is wrong where something is.
+// Checks whether a value fits a Zod schema, and nothing else: the same verdict as Zod, many times faster, for values that are
+// expected to fit. Built from the schema itself, so that there is one definition; Zod reports the faults of a value that does not
+// fit.
 import * as z from "zod";
 import { isObject } from "./isObject.ts";
 

@@ -1,4 +1,4 @@
-// Plans that would stop everybody else are refused with a sentence and its place, before anything is computed from them.
+// Plans that would stop everyone else are refused with a sentence and its place, before anything is computed from them.
 
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
@@ -17,7 +17,7 @@ const faultsOf = (change: (plan: Plan) => void): string[] => {
   return parsePlanValue(plan).faults.map(({ place, message }) => `${place}: ${message}`);
 };
 
-test("a text of brackets is refused at the first that is too deep, wherever it stands", () => {
+test("a text of brackets is refused at the first that is too deep, wherever it is", () => {
   for (const text of ["[".repeat(5_000_000), `{"a":${"[".repeat(60)}`, `{"a":"]]","b":${'{"c":'.repeat(45)}1`])
     expect(parsePlan(text).faults[0].message).toMatch(/not JSON \(brackets lie more than 40 deep/);
   expect(isNestedDeeper(`"${"[".repeat(90)}\\"${"[".repeat(90)}"`, MOST_NESTING)).toBe(false);
@@ -56,7 +56,7 @@ const refused: [string, (plan: Plan) => void, RegExp][] = [
       plan.requests = [];
       plan.expenses = [];
     },
-    new RegExp(`^tasks\\[\\d+\\]\\.parentId: lies more than ${MOST_LEVELS} levels deep`),
+    new RegExp(`^tasks\\[\\d+\\]\\.parentId: is more than ${MOST_LEVELS} levels deep`),
   ],
   ["an id of a page", (plan) => (plan.roles[0].id = "x".repeat(5_000)), /^roles\[0\]\.id: is too long/],
 ];
@@ -65,7 +65,7 @@ test.each(refused)("%s is refused with its place", (_, change, says) => {
   expect(faultsOf(change).some((line) => says.test(line))).toBe(true);
 });
 
-test("whatever is wrong with a file, it is told in sentences, and what passes is computed (seeds 1 to 60)", () => {
+test("every fault of a file is reported in sentences, and what passes is computed (seeds 1 to 60)", () => {
   let [refusedCount, computed] = [0, 0];
   for (let seed = 1; seed <= 60; seed++) {
     const random = randomFrom(seed);
@@ -79,7 +79,7 @@ test("whatever is wrong with a file, it is told in sentences, and what passes is
   expect(refusedCount + computed).toBe(60);
 });
 
-test("of many wrong references all are told, and the first ones with what was most likely meant", () => {
+test("of many wrong references all are reported, and the first ones with what was most likely meant", () => {
   const faults = faultsOf((plan) => {
     for (const task of plan.tasks.slice(0, 200)) task.roleId = "fabricatr";
   });

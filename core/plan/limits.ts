@@ -1,5 +1,5 @@
-// How much of everything there may be, and why: a plan and a file that keep to these are computed and shown in moments, and
-// nobody can stop the others with one that does not.
+// The limits of plans and files, and their reasons: a plan and a file within them are computed and shown in moments, and nobody
+// can block the others with one that is not.
 
 /** Years from the first to the last day of a plan: boards and pages carry every period of it. */
 export const MOST_PLAN_YEARS = 30;
@@ -15,7 +15,7 @@ export const MOST_LEVELS = 20;
 
 /** Entries of a list within a row. */
 export const MOST_WITHIN = {
-  /** Skills of a person or a task, roles of a person, tags of a task: more are not told apart. */
+  /** Skills of a person or a task, roles of a person, tags of a task: more are not kept apart. */
   marks: 200,
   /** Working weeks, time off and overtime of one person: some for every week of a working life. */
   spans: 3_000,
@@ -42,17 +42,17 @@ export const MOST_NESTING = 40;
 /** Faults to which the word that was meant is looked for: it is looked for among all ids. */
 export const MOST_SUGGESTIONS = 20;
 
-/** Faults of a file that are told one by one. */
+/** Faults of a file that are reported one by one. */
 export const MOST_FAULTS_TOLD = 200;
 
-/** What a file may bring that is read as a table. */
+/** The limits of a file that is read as a table. */
 export const FILE_LIMITS = {
   bytes: 20_000_000,
   /** Rows below the header: one edit brings them in and one undo takes them back. */
   rows: 50_000,
-  /** A table of the application has twenty columns at most; spreadsheets are kept with many beside. */
+  /** A table of the application has twenty columns at most; spreadsheets are kept with many next to. */
   columns: 500,
-  /** Cells in all, some hundred megabytes of texts. */
+  /** Cells in total, some hundred megabytes of texts. */
   cells: 2_000_000,
   /** Letters of one cell: as many as notes may have, ten times over. */
   cellLetters: 200_000,
@@ -66,7 +66,7 @@ export const FILE_LIMITS = {
   repeatYears: 5,
 } as const;
 
-/** What reading or writing one file may take, beside everything else that goes on. */
+/** The limits of reading or writing one file, next to everything else that runs. */
 export const WORK_LIMITS = {
   milliseconds: 20_000,
   megabytes: 768,

@@ -1,7 +1,7 @@
-// What the lists of a plan are called.
+// The names of the plan's lists.
 import type { ChangedList } from "./schema.ts";
 
-/** What one row of a list is called in a sentence. */
+/** The name of one row of a list in a sentence. */
 export const listWords: Record<ChangedList, string> = {
   settings: "settings",
   exchange: "exchange rates",

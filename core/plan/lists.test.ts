@@ -46,13 +46,15 @@ test("comments, acceptances and requests point to what there is, and ends come a
   expect(places({ ...plan, requests: [{ ...nobody, assignmentId: "gone" }] })).toEqual(["requests[0].assignmentId", "requests[0]"]);
 });
 
-test("a change of a sketch that is none is told with its place", () => {
+test("a change of a sketch that is none is reported with its place", () => {
   const [sketch] = plan.sketches;
   const [first] = sketch.edits;
   const read = (edit: object) => parsePlanValue({ ...plan, sketches: [{ ...sketch, edits: [{ ...first, edit }] }] }).faults;
   expect(read({ kind: "flyAway" })).toEqual([]);
   for (const edit of [{}, { kind: 3 }, { kind: "addTask", name: "\u0000" }, { kind: "addTask", name: "x".repeat(MOST_EDIT_LETTERS) }])
-    expect(read(edit)).toEqual([{ place: "sketches[0].edits[0].edit", message: expect.stringContaining("is not a change as a sketch") }]);
+    expect(read(edit)).toEqual([
+      { place: "sketches[0].edits[0].edit", message: expect.stringContaining("is not a change that a sketch can record") },
+    ]);
 });
 
 test("several edits are one: all or none of them, each on what those before have left", () => {

@@ -29,7 +29,7 @@ export const listNames = [
 /** A list of the plan whose rows have an id. */
 export type ListName = (typeof listNames)[number];
 
-/** What an import can write: rows of the lists, and the exchange rates as a whole. */
+/** The lists that an import can write: rows of the lists, and the exchange rates as a whole. */
 export const importedLists = [...listNames, "exchange"] as const;
 export type ImportedList = (typeof importedLists)[number];
 

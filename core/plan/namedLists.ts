@@ -1,8 +1,8 @@
 // The lists of names that other rows refer to (roles, skills, clients, materials, rate tables): who refers to a name, and
 // how that goes over to another one.
 
-import { keysOf } from "./keysOf.ts";
 import type { ListName } from "./lists.ts";
+import { objectKeys } from "./objectKeys.ts";
 import { findRow, rowsOf } from "./rows.ts";
 import type { Plan, RateEntry, Row } from "./schema.ts";
 import { stated } from "./stated.ts";
@@ -15,7 +15,7 @@ export function namedRow(plan: Plan, list: NamedList, id: string): Row<NamedList
   return findRow<Row<NamedList>>(plan[list], id);
 }
 
-/** Lists whose names can be taken off whatever has them; what has a role or a material is nothing without it. */
+/** Lists whose names can be removed everything that has them; what has a role or a material is nothing without it. */
 export const detachable: ReadonlySet<NamedList> = new Set<NamedList>(["skills", "clients", "rateTables"]);
 
 /** Rows of one list that refer to a name. */
@@ -82,7 +82,7 @@ export interface SwappedRow {
  * @param into The id of what takes its place; null takes the name off. */
 export function swappedRows(plan: Plan, list: NamedList, id: string, into: string | null): SwappedRow[] {
   const swap: Swap = (own) => (own === id ? (into ?? undefined) : own);
-  return keysOf(referrers[list]).flatMap((other) =>
+  return objectKeys(referrers[list]).flatMap((other) =>
     rowsOf(plan, other).flatMap((before: Row) => {
       const after = swappedRow(referrers[list], other, before, swap);
       return after === before ? [] : [{ list: other, before, after }];
@@ -92,13 +92,13 @@ export function swappedRows(plan: Plan, list: NamedList, id: string, into: strin
 
 const swappedRow = <L extends ListName>(ways: Referrers, list: L, row: Row<L>, swap: Swap): Row<L> => ways[list]?.(row, swap) ?? row;
 
-/** As many names of what uses something are told. */
+/** The most names listed as uses. */
 export const MOST_NAMES = 8;
 
-/** What refers to each name of a list, by id; names that nothing refers to are left out. */
+/** The uses of each name of a list, by id; names without a use are left out. */
 export function usesOf(plan: Plan, list: NamedList): Map<string, Use[]> {
   const uses = new Map<string, Use[]>();
-  for (const other of keysOf(referrers[list]))
+  for (const other of objectKeys(referrers[list]))
     for (const row of rowsOf(plan, other)) {
       const found = new Set<string>();
       swappedRow(referrers[list], other, row, (id) => {

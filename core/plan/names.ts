@@ -18,14 +18,14 @@ export interface Names {
   materials: Named[];
   rateTables: (Named & { kind: RateTable["kind"] })[];
   templates: Named[];
-  /** Where people work, and what kinds of projects there are. */
+  /** The places where people work, and the categories of projects. */
   places: string[];
   categories: string[];
 }
 
 /** Ids and names of what can be chosen in forms and pickers. */
 export function namesOf(plan: Plan): Names {
-  // What is archived can still stand in a form that was filled in before; it is the last to be offered.
+  // An archived row can still be in a form that was filled in before; it is offered last.
   const archivedLast = <T extends Named>(list: readonly (T & { archived?: true })[]): T[] => [
     ...list.filter(({ archived }) => !archived),
     ...list.flatMap((own) => (own.archived ? [{ ...own, name: `${own.name} (archived)` }] : [])),
@@ -59,10 +59,10 @@ export function copyName(name: string, others: readonly Named[]): string {
 /** Letters that leave room in a name for what a copy adds. */
 const MOST_COPIED = 280;
 
-/** The role that somebody's load and capacity count for: the first they have; undefined for none. */
+/** The role that a person's load and capacity count for: the first they have; undefined for none. */
 export const firstRoleOf = (person: Pick<Person, "roleIds"> | undefined): string | undefined => person?.roleIds[0];
 
-/** The name of somebody's first role; undefined for none. */
+/** The name of a person's first role; undefined for none. */
 export function firstRoleName({ roles }: Plan, person: Pick<Person, "roleIds"> | undefined): string | undefined {
   return findRow(roles, firstRoleOf(person))?.name;
 }
@@ -72,7 +72,7 @@ export function compareCodePoints(a: string, b: string): number {
   let at = 0;
   while (at < a.length && a.charCodeAt(at) === b.charCodeAt(at)) at++;
   if (at === a.length || at === b.length) return a.length - b.length;
-  // What differs may be the second half of a letter.
+  // The difference may be the second half of a letter.
   return codePoint(a, at - 1) - codePoint(b, at - 1) || codePoint(a, at) - codePoint(b, at);
 }
 

@@ -1,4 +1,4 @@
-// What a mistyped word most likely means.
+// The most likely meaning of a mistyped word.
 
 /** The one of some words that is at most two letters away from a word, the nearest first; null where none is. */
 export function nearestWord(word: string, words: readonly string[]): string | null {

@@ -1,4 +1,4 @@
-// How deep brackets lie within brackets of a JSON text, found before it is read: reading it costs memory level by level.
+// The nesting depth of brackets in a JSON text, found before it is parsed: parsing costs memory level by level.
 
 const [QUOTE, BACKSLASH, OPEN_LIST, CLOSE_LIST, OPEN_ROW, CLOSE_ROW] = [34, 92, 91, 93, 123, 125];
 

@@ -1,5 +1,5 @@
-/** What is made of an object, such as a model or a list of a plan: worked out once for each, and kept as long as it lives.
- * @param make Always comes to the same for one object, which nobody changes. */
+/** The value made from an object, such as a model or a list of a plan: computed once for each, and kept as long as it lives.
+ * @param make Always results in the same for one object, which nobody changes. */
 export function onceFor<K extends object, V>(make: (of: K) => V): (of: K) => V {
   const made = new WeakMap<K, { value: V }>();
   return (of) => {

@@ -14,13 +14,13 @@ function changed(
   return parsePlanValue(plan as Loose).faults.map(faultLine);
 }
 
-test("text that is not JSON is told so", () => {
+test("text that is not JSON is refused", () => {
   const { plan, faults } = parsePlan("{ not json");
   expect(plan).toBeNull();
   expect(faults[0].message).toMatch(/^This file is not JSON/);
 });
 
-test("JSON that is not a plan is told so", () => {
+test("JSON that is not a plan is refused", () => {
   for (const text of ["[]", "null", "3", '{"format":"something"}']) expect(parsePlan(text).faults[0].message).toMatch(/not a plan/);
 });
 
@@ -37,7 +37,7 @@ test("a dangling reference names its place and the id that was most likely meant
   ]);
 });
 
-test("hours of −3, a date of 2027-02-30, an unknown key and a dangling reference are all told at once, each with its place", () => {
+test("hours of −3, a date of 2027-02-30, an unknown key and a dangling reference are all reported at once, each with its place", () => {
   const lines = changed((plan) => {
     Object.assign(plan.assignments[0], { hours: -3 });
     Object.assign(plan.tasks[0], { start: "2027-02-30", colour: "red" });
@@ -54,9 +54,9 @@ test("a missing list is asked for", () => {
   expect(changed((plan) => void Reflect.deleteProperty(plan, "teams"))).toEqual(["teams: is missing; add it."]);
 });
 
-test("an id that stands twice is told with its place", () => {
+test("an id that is twice is reported with its place", () => {
   expect(changed((plan) => plan.people.push({ ...plan.people[0] }))).toEqual([
-    'people[1].id: the id "wren" stands here twice; ids are unique within a list.',
+    'people[1].id: the id "wren" is used twice; ids are unique within a list.',
   ]);
 });
 
@@ -74,7 +74,7 @@ test("an end before its start is a fault", () => {
   expect(changed((plan) => Object.assign(plan.tasks[0], { finish: "2027-01-01" }))[0]).toMatch(/tasks\[0\]\.finish: 2027-01-01 is before/);
 });
 
-test("tasks on a circle of links are named", () => {
+test("tasks on a cycle of links are named", () => {
   const lines = changed((plan) => {
     plan.tasks.push(
       { ...plan.tasks[0], id: "b", sizing: "duration", durationDays: 1 },
@@ -83,16 +83,16 @@ test("tasks on a circle of links are named", () => {
     plan.links.push({ id: "l1", from: "b", to: "c", kind: "FS" }, { id: "l2", from: "c", to: "b", kind: "SS" });
   });
   expect(lines).toHaveLength(1);
-  expect(lines[0]).toMatch(/^links: links run in a circle through "[bc]" → "[bc]" → "[bc]"/);
+  expect(lines[0]).toMatch(/^links: links form a cycle through "[bc]" → "[bc]" → "[bc]"/);
 });
 
-test("a link from a task to the summary above it is a circle", () => {
+test("a link from a task to the summary above it is a cycle", () => {
   const lines = changed((plan) => {
     plan.tasks.push({ id: "s", projectId: plan.tasks[0].projectId, name: "Phase" });
     plan.tasks.push({ id: "leaf", projectId: plan.tasks[0].projectId, parentId: "s", name: "Part", sizing: "duration", durationDays: 1 });
     plan.links.push({ id: "l1", from: "s", to: "leaf", kind: "FS" });
   });
-  expect(lines[0]).toMatch(/circle/);
+  expect(lines[0]).toMatch(/cycle/);
 });
 
 test("a task that is its own ancestor is a fault, not an endless loop", () => {
@@ -105,7 +105,7 @@ test("a task that is its own ancestor is a fault, not an endless loop", () => {
   expect(lines.some((line) => line.includes("its own ancestor"))).toBe(true);
 });
 
-test("whatever stands in the lists, faults are told and nothing throws", () => {
+test("with any content of the lists, faults are reported and nothing throws", () => {
   for (const junk of [null, 3, "text", [], {}, { id: 7 }, { id: "x", skills: 3, patterns: null, custom: [null] }]) {
     for (const list of ["people", "tasks", "links", "assignments", "rateTables", "calendars", "expenses", "teams"]) {
       const lines = changed((plan) => (plan[list] as unknown[]).push(junk));

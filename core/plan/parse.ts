@@ -46,7 +46,7 @@ const fitsPlan = (value: unknown): value is Plan => isFit(value);
 /** Lists that a file may leave out are empty then. */
 const emptyLists = () => Object.fromEntries(optionalLists.map((list) => [list, []]));
 
-/** The faults of the schema, and those between the rows that do fit it, so that all are told at once. */
+/** The faults of the schema, and those between the rows that do fit it, so that all are reported at once. */
 function faultsOfMalformed(issues: readonly z.core.$ZodIssue[], value: unknown): Fault[] {
   const faults = schemaFaults(issues, value);
   const whole: Record<string, unknown> = { ...emptyLists(), ...Object(value) };

@@ -1,6 +1,6 @@
 // Names and headers as they are compared.
 
-/** Small letters and digits alone, accents taken off: how headers and words are compared. */
+/** Small letters and digits alone, accents removed: how headers and words are compared. */
 export function plainText(text: string): string {
   return text
     .normalize("NFD")

@@ -1,10 +1,10 @@
-// Whom or what the entries of a rate table are for.
+// The subjects of the entries of a rate table.
 import type { RateEntry } from "./schema.ts";
 
-/** What rates are for. */
+/** The kinds of subject of a rate. */
 export type RateSubject = "role" | "person" | "material" | "default";
 
-/** Whom or what an entry is about, as one text. */
+/** The subject of an entry, as one text. */
 export function rateSubject({ personId: person, roleId: role, materialId: material }: Partial<RateEntry>): string {
   if (person !== undefined) return `person ${person}`;
   if (role !== undefined) return `role ${role}`;

@@ -1,8 +1,8 @@
 // From ids to row numbers, and from a row to the rows that belong to it.
 
-import { recordOf } from "./keysOf.ts";
 import { type ListName, listNames, SETTINGS_ID } from "./lists.ts";
 import { lookUp } from "./lookUp.ts";
+import { recordOf } from "./objectKeys.ts";
 import { onceFor } from "./once.ts";
 import type { ChangedList, Plan, Row } from "./schema.ts";
 
@@ -12,7 +12,7 @@ export interface RowIndex {
   has(id: string): boolean;
 }
 
-/** The same index after one row was added or removed: each asks the one below it and moves what stands behind. */
+/** The same index after one row was added or removed: each asks the one below it and moves what is behind. */
 class ShiftedIndex implements RowIndex {
   readonly depth: number;
 
@@ -37,7 +37,7 @@ class ShiftedIndex implements RowIndex {
   }
 }
 
-/** So many steps are asked through one after the other before an index is made anew. */
+/** So many steps are asked through one after the other before an index is made again. */
 export const MOST_SHIFTS = 12;
 
 const rowIndexes = new WeakMap<readonly { id: string }[], RowIndex>();
@@ -185,7 +185,7 @@ function formerByIds(before: readonly { id: string }[], after: readonly { id: st
   return isSame ? null : former;
 }
 
-/** Rows that stand one after the other in two states: `length` of them, from `from` in the former one, at `to` now. */
+/** Rows that are one after the other in two states: `length` of them, from `from` in the former one, at `to` now. */
 interface Run {
   to: number;
   from: number;
@@ -194,7 +194,7 @@ interface Run {
 
 const runsOfFormer = new WeakMap<Int32Array, Run[]>();
 
-/** What stayed together of former rows; found once for a list of them. New rows are in no run. */
+/** Former rows that stayed together; found once for a list of them. New rows are in no run. */
 function runsOf(former: Int32Array): Run[] {
   let runs = runsOfFormer.get(former);
   if (runs) return runs;
@@ -212,14 +212,14 @@ function runsOf(former: Int32Array): Run[] {
   return runs;
 }
 
-/** A column with each row's value where the row stands now; 0 for new rows.
+/** A column with each row's value where the row is now; 0 for new rows.
  * @param former By row the former one, −1 for a new one. @param into As long as there are rows now, all 0. */
 export function carryColumn<C extends Int32Array | Uint8Array>(column: C, former: Int32Array, into: C): C {
   for (const { to, from, length } of runsOf(former)) into.set(column.subarray(from, from + length), to);
   return into;
 }
 
-/** Values of single rows, each under the row that it stands in now. */
+/** Values of single rows, each under the row that it is in now. */
 export function carryByRow<T>(values: ReadonlyMap<number, T>, former: Int32Array): Map<number, T> {
   const carried = new Map<number, T>();
   const runs = runsOf(former);

@@ -1,4 +1,4 @@
-// Whether two rows say the same.
+// True if two rows state the same.
 import { isObject } from "./isObject.ts";
 
 /** Deep equality of plain data; an empty list and a key that is not there are the same. */

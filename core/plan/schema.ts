@@ -1,4 +1,4 @@
-// What a plan file may hold: the one definition of every list and key, as a Zod schema.
+// The schema of a plan file: the one definition of every list and key, in Zod.
 import * as z from "zod";
 import { isCalendarDate } from "./calendarDate.ts";
 import { MOST_EDIT_LETTERS, MOST_ID_LETTERS, MOST_ROWS_OF_LIST, MOST_WITHIN } from "./limits.ts";
@@ -33,9 +33,9 @@ const settings = z.strictObject({
   levelBand: z.strictObject({ low: z.number().min(0).max(10), high: z.number().min(0).max(10) }).optional(),
   marginTarget: z.number().min(-1000).max(100).optional(),
   taxInCost: z.boolean().optional(),
-  /** Whether anybody may send an enquiry by the public form. */
+  /** True if anyone may send an enquiry through the public form. */
   enquiryForm: z.literal(true).optional(),
-  /** Which signals are told, and from what figure on; all of them where nothing is said. */
+  /** The signals that are shown, and their thresholds; all of them if nothing is stated. */
   attention: z
     .array(
       z.strictObject({
@@ -73,7 +73,7 @@ export const timeOffSchema = z.strictObject({
   kind: z.enum(["holiday", "sick", "training", "other"]),
   state: z.enum(["requested", "approved", "declined"]),
   note: text.optional(),
-  /** Why it was declined, or why other dates are suggested. */
+  /** The reason why it was declined, or why other dates are suggested. */
   reason: text.optional(),
   /** Other dates that the manager suggests instead. */
   suggested: z.strictObject({ from: dateText, to: dateText }).optional(),
@@ -193,7 +193,7 @@ const task = z.strictObject({
   fixedCostAccrual: accrual.optional(),
   tags: z.array(z.string().min(1).max(60).refine(isStorable, storable)).max(MOST_WITHIN.marks).optional(),
   notes: text.optional(),
-  /** What came of work that was said to be done; `reason` says why it was sent back. */
+  /** The review of work marked as done; `reason` says why it was sent back. */
   review: z.strictObject({ state: z.enum(["accepted", "sentBack"]), reason: text.optional() }).optional(),
   locked,
 });
@@ -241,7 +241,7 @@ const expense = z.strictObject({
   name,
   supplier: name.optional(),
   amount: signedMoney,
-  /** How the amount was typed, where it was typed as a quantity at a price each. */
+  /** The quantity and price of an amount that was typed as such. */
   quantity: z.number().min(0).max(1e9).optional(),
   unitPrice: signedMoney.optional(),
   taxPercent: percent.optional(),
@@ -271,20 +271,20 @@ const comment = z.strictObject({
   /** When it was written, ISO 8601 in UTC. */
   at: z.iso.datetime(),
   text: text.min(1),
-  /** Who is called upon in the text. */
+  /** The people and teams mentioned in the text. */
   mentions: z
     .array(z.strictObject({ personId: id.optional(), teamId: id.optional() }))
     .max(100)
     .optional(),
 });
 
-/** A way of looking at a screen that was given a name: what stands in the address after the `?`. */
+/** A way of looking at a screen that was given a name: what is in the address after the `?`. */
 const view = z.strictObject({ id, name, screen: z.enum(["balance"]), query: z.string().max(4_000).refine(isStorable, storable) });
 
 /** An overload that is known and left: a person's, on the days from–to. */
 const acceptance = z.strictObject({ id, personId: id, from: dateText, to: dateText, reason: text.min(1) });
 
-/** A signal that is not told until a day. */
+/** A signal that is hidden until a day. */
 const snooze = z.strictObject({ id, signal: text.min(1).max(400), until: dateText, reason: text.min(1) });
 
 /** A signal handed to a colleague, as the message that went out. */
@@ -300,7 +300,7 @@ const request = z.strictObject({
   personId: id.optional(),
   hours,
   state: z.enum(["asked", "offered", "confirmed", "declined"]),
-  /** Whom the manager offers. */
+  /** The person whom the manager offers. */
   offeredId: id.optional(),
   note: text.optional(),
   /** Every step, the first one first, and the message that went out with it. */
@@ -318,12 +318,12 @@ const request = z.strictObject({
     .max(200),
 });
 
-/** Work that somebody would like to have done, before it is a project: what they said, and what has become of it. */
+/** Work that a person would like to have done, before it is a project: what they said, and what has become of it. */
 const enquiry = z.strictObject({
   id,
   name,
   purpose: text.optional(),
-  /** Who asks, as they wrote it. */
+  /** The contact, as entered. */
   contact: z.strictObject({ name, organisation: name.optional(), email: name.optional() }),
   clientId: id.optional(),
   wishedStart: dateText.optional(),
@@ -359,7 +359,7 @@ function isWrittenEdit(edit: Record<string, unknown>): boolean {
 
 const isShort = (value: unknown): boolean => JSON.stringify(value).length <= MOST_EDIT_LETTERS;
 
-/** An edit as it is written down and not made: what it says is read when it is looked at. */
+/** An edit as it is recorded and not made: what it says is read when it is looked at. */
 const writtenEdit = z.record(z.string(), z.unknown()).refine(isWrittenEdit, { error: "is no edit" });
 
 /** A field as it was when a change of it was recorded; without a value where the row did not state it. */
@@ -374,7 +374,7 @@ const seenCell = z.strictObject({
 const sketch = z.strictObject({
   id,
   name,
-  /** Whose it is, and since when. */
+  /** The author, and the time of creation. */
   by: name,
   at: z.iso.datetime(),
   edits: z
@@ -416,7 +416,7 @@ export const rowSchemas = {
   sketches: sketch,
 } as const satisfies { [L in ListName]: z.ZodType };
 
-/** What an edit can change: rows of the lists, and the settings and the exchange rates each as the one row of theirs. */
+/** The lists that an edit can change: rows of the lists, and the settings and the exchange rates, each as one row. */
 export const changedSchemas = {
   ...rowSchemas,
   settings: settings.extend({ id: z.literal(SETTINGS_ID) }),

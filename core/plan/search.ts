@@ -7,7 +7,7 @@ export interface Found {
   kind: "person" | "project" | "task";
   id: string;
   name: string;
-  /** What tells it from others of the name: a role, a client, a project. */
+  /** The detail that distinguishes it from others of the same name: a role, a client, a project. */
   side: string;
   projectId?: string;
 }

@@ -10,7 +10,7 @@ export function movedTaskDates(task: Pick<Task, (typeof taskDates)[number]>, mov
   return Object.fromEntries(taskDates.flatMap((key) => (task[key] === undefined ? [] : [[key, move(task[key])]])));
 }
 
-/** The same of a piece of work: the ends that somebody has of their own, and typed hours. */
+/** The same of a piece of work: the ends that a person has of their own, and typed hours. */
 export function movedWorkDates({ from, to, custom, customFrom }: Partial<Assignment>, move: Move): Partial<Assignment> {
   return {
     ...(from !== undefined && { from: move(from) }),

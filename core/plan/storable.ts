@@ -6,7 +6,7 @@ const LONE_SURROGATE = /[\uD800-\uDBFF](?![\uDC00-\uDFFF])|(?<![\uD800-\uDBFF])[
 /** True of a text that can be stored. */
 export const isStorable = (text: string): boolean => !text.includes("\u0000") && !LONE_SURROGATE.test(text);
 
-/** Where a parsed JSON value has text that cannot be stored, as keys or in values.
+/** The path of text in a parsed JSON value that cannot be stored, in a key or a value.
  * @returns The path to the first such place; null where there is none. */
 export function unstorableAt(value: unknown): (string | number)[] | null {
   if (typeof value === "string") return isStorable(value) ? null : [];

@@ -1,4 +1,4 @@
-// The order of dating, on plans where everything hangs on everything.
+// The order of dating, on plans where everything depends on everything.
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
@@ -7,7 +7,7 @@ import { tangledPlan } from "../../tests/randomPlan.ts";
 import type { Link, Plan } from "./schema.ts";
 import { forFollowers, graphOf, isSummary, isUnscheduled, leavesOf, linkCycle } from "./taskGraph.ts";
 
-/** Where each task stands in the order; every task stands there once. */
+/** The place of each task in the order; every task is there once. */
 function placesOf(plan: Plan): number[] {
   const { order } = graphOf(plan);
   expect([...order].sort((a, b) => a - b)).toEqual(plan.tasks.map((_, row) => row));
@@ -18,7 +18,7 @@ function placesOf(plan: Plan): number[] {
   return places;
 }
 
-test("always: a task stands after all it waits for, and a summary after its children", () => {
+test("always: a task is after all it waits for, and a summary after its children", () => {
   fc.assert(
     fc.property(fc.integer({ min: 1, max: 10_000 }), (seed) => {
       const plan = tangledPlan(seed);
@@ -49,7 +49,7 @@ test("links read backwards through the plan are followed as well", () => {
   expect([...graphOf({ ...plan, links }).order]).toEqual(plan.tasks.map((_, row) => plan.tasks.length - 1 - row));
 });
 
-test("the leaves below a summary are all that hang on it, and a leaf is its own", () => {
+test("the leaves below a summary are all that depend on it, and a leaf is its own", () => {
   const plan = fernhollow();
   const graph = graphOf(plan);
   const below = (id: string): string[] => {
@@ -65,7 +65,7 @@ test("the leaves below a summary are all that hang on it, and a leaf is its own"
   });
 });
 
-test("tasks on a circle are named in the direction of the links, those that merely wait for it are not", () => {
+test("tasks on a cycle are named in the direction of the links, those that merely wait for it are not", () => {
   const base = largePlan({ people: 4, projects: 1, tasks: 6, assignments: 0, links: 0 }, 3);
   const [a, b, c, d] = base.tasks.map(({ id }) => id);
   const link = (from: string, to: string): Link => ({ id: `${from}-${to}`, from, to, kind: "SS" });

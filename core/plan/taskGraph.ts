@@ -2,7 +2,7 @@
 import { columnOf, flagsOf, type Grouping, groupRows, rowById } from "./rows.ts";
 import type { Plan, Task } from "./schema.ts";
 
-/** Outline and links by row number; −1 stands for none. */
+/** Outline and links by row number; −1 represents none. */
 export interface TaskGraph {
   /** By task row: the summary it lies in. */
   parent: Int32Array;
@@ -14,7 +14,7 @@ export interface TaskGraph {
   into: Grouping;
   outOf: Grouping;
   /** Task rows, each after all it waits for: a leaf for the predecessors of its links and of its summaries' links, a
-   * summary for its children. A leaf without sizing waits for nothing, and no link waits for it. Shorter than the plan's tasks when links run in a circle. */
+   * summary for its children. A leaf without sizing waits for nothing, and no link waits for it. Shorter than the plan's tasks when links run in a cycle. */
   order: Int32Array;
 }
 
@@ -72,7 +72,7 @@ export function forFollowers(graph: TaskGraph, row: number, visit: (follower: nu
   }
 }
 
-/** Calls back likewise, but for what links at unscheduled leaves would lead to. */
+/** Calls back likewise, except for what links at unscheduled leaves would lead to. */
 function forWaiting(graph: TaskGraph, isIgnored: (row: number) => boolean, row: number, visit: (follower: number) => void): void {
   if (!isIgnored(row))
     forFollowers(graph, row, (follower) => {
@@ -95,8 +95,8 @@ function orderOf(graph: TaskGraph, ignored: Uint8Array): Int32Array {
   for (let row = 0; row < count; row++) {
     if (waits[row] > 0) continue;
     order[length++] = row;
-    // What becomes ready behind this row follows at once, what lies ahead is come by later: so the order stays close
-    // to that of the rows, and a pass reads its columns from one end to the other.
+    // Rows that become ready behind this row follow at once, rows ahead are reached later: the order stays close to that of the
+    // rows, and a pass reads its columns from one end to the other.
     for (; done < length; done++)
       forWaiting(graph, isIgnored, order[done], (follower) => {
         if (--waits[follower] === 0 && follower < row) order[length++] = follower;
@@ -105,13 +105,13 @@ function orderOf(graph: TaskGraph, ignored: Uint8Array): Int32Array {
   return order.subarray(0, length);
 }
 
-/** The ids of tasks on a circle of links, first one repeated at the end; null when there is none. */
+/** The ids of tasks on a cycle of links, first one repeated at the end; null when there is none. */
 export function linkCycle(plan: Plan): string[] | null {
   const graph = graphOf(plan);
   if (graph.order.length === plan.tasks.length) return null;
   const done = new Uint8Array(plan.tasks.length);
   for (const row of graph.order) done[row] = 1;
-  // Whatever is left waits for something that is left too: going back from any of them must come round.
+  // Everything that is left waits for something that is left too: going back from any of them must come round.
   const waitsFor = new Int32Array(plan.tasks.length).fill(-1);
   let row = -1;
   for (let from = 0; from < done.length; from++) {

@@ -34,12 +34,12 @@ export const shareHundredths = (share: number): number => scaled(share, 10_000);
 /** An exchange rate as millionths. */
 export const exchangeMillionths = (rate: number): number => scaled(rate, 1_000_000);
 
-/** A decimal times a whole factor, rounded half up as its digits say, not as the float beside them does. */
+/** A decimal times a whole factor, rounded half up as its digits say, not as the float next to them does. */
 function scaled(value: number, factor: number): number {
   const product = value * factor;
   if (Number.isInteger(value)) return product;
   const rounded = Math.floor(product + 0.5);
-  // The float is off by parts in 10^16: only right beside a half can that decide.
+  // The float is off by parts in 10^16: only right next to a half can that decide.
   const isClear = Math.abs(product + 0.5 - Math.round(product + 0.5)) > 1e-9 + Math.abs(product) * 1e-15;
   return isClear ? rounded : scaledDigits(value, factor);
 }
@@ -62,7 +62,7 @@ export function quotientHalfUp(numerator: bigint, denominator: bigint): bigint {
 }
 
 /** Minutes as tenths of an hour, as people read them: half a tenth counts away from 0, so that what is missing and what is
- * left over are told with the same figure. */
+ * left over are reported with the same figure. */
 export const hourTenths = (minutes: number): number => Math.sign(minutes) * Math.floor(Math.abs(minutes) / 6 + 0.5);
 
 /** part / whole in hundredths of a percent, rounded half up; null where the whole is 0. */

@@ -1,4 +1,4 @@
-// What holds where the settings do not say: one place for those who compute and for the form that shows them.
+// The default settings: one place for the computation and for the form that shows them.
 
 export const usualSettings = {
   weekStartsOn: 1,

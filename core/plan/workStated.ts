@@ -1,4 +1,4 @@
-// How the work of an assignment is stated.
+// The statement of an assignment's work.
 import type { Assignment } from "./schema.ts";
 
 const amounts = ["hours", "percent", "hoursPerDay", "hoursPerWeek"] as const;

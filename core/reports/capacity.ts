@@ -6,7 +6,7 @@ import { peopleByFirstRole, teamReaches } from "../load/teams.ts";
 import type { Model } from "../model.ts";
 import { printedPeriods } from "./range.ts";
 
-/** Capacity of everybody in whole minutes by period, and how much would fall if every request were approved. */
+/** Capacity of everyone in whole minutes by period, and how much would fall if every request were approved. */
 export function capacityReport(model: Model, { range, grain }: ReportRange) {
   const { plan } = model;
   const periods = periodsIn(range, grain, periodSettingsOf(plan));

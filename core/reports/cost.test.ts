@@ -1,4 +1,4 @@
-// The cost report, against every line reckoned exactly, day by day, and rounded only where it is read.
+// The cost report, against every line calculated exactly, day by day, and rounded only where it is read.
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { largePlan } from "../../demo/large.ts";
@@ -22,7 +22,7 @@ const DENOMINATOR = 10n ** 18n * 480n * 60n;
 
 const rounded = (numerator: bigint): number => Number((2n * numerator + DENOMINATOR) / (2n * DENOMINATOR));
 
-/** What of a line falls into a period: the rounded running total at its end less that at its start. */
+/** The part of a line in a period: the rounded running total at its end less that at its start. */
 function within(amounts: Line["amounts"], { start, end }: { start: string; end: string }): number {
   const upTo = (date: string) => rounded(amounts.filter(([own]) => own <= date).reduce((sum, [, amount]) => sum + amount, 0n));
   return upTo(end) - upTo(nextDate(start, -1));
@@ -266,13 +266,13 @@ function datesOfExpense({ calendars, projects }: Plan, { date, from, to, project
 /** Minor units spread evenly over dates, by period. */
 function evenly(minor: number, dates: readonly string[], periods: readonly { start: string; end: string }[]): number[] {
   const amounts = dates.map((date): [string, bigint] => [date, (BigInt(minor) * DENOMINATOR) / BigInt(dates.length)]);
-  // What the division leaves over belongs to the last date, so that all of it is there.
+  // The remainder of the division belongs to the last date, so that all of it is there.
   const left = BigInt(minor) * DENOMINATOR - amounts.reduce((sum, [, amount]) => sum + amount, 0n);
   amounts.push([dates.at(-1) as string, left]);
   return periods.map((period) => within(amounts, period));
 }
 
-test("expenses fall on their date or evenly on working days, tax beside them, and in the total only where it is wanted", () => {
+test("expenses fall on their date or evenly on working days, tax next to them, and in the total only where it is wanted", () => {
   const demo = fernhollow();
   const { id: projectId } = demo.projects[0];
   const spread = {

@@ -9,7 +9,7 @@ import { assignedPercent, utilizationPercent } from "../load/totals.ts";
 import type { Model } from "../model.ts";
 import { printedPeriods } from "./range.ts";
 
-/** Load against capacity of everybody in whole minutes by period, under a way of counting. */
+/** Load against capacity of everyone in whole minutes by period, under a way of counting. */
 export function loadReport(model: Model, { range, grain }: ReportRange, counting: Counting) {
   const { plan } = model;
   const load = model.load(counting);

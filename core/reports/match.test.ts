@@ -1,4 +1,4 @@
-// Candidates for openings, against cover, fit and cost reckoned date by date.
+// Candidates for openings, against cover, fit and cost calculated date by date.
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { largePlan } from "../../demo/large.ts";
@@ -21,7 +21,7 @@ function daysOf({ placements }: Model, row: number): [string, number][] {
   ]);
 }
 
-/** What a person works on a date: pencilled work counts, the pipeline does not. */
+/** A person's minutes on a date: pencilled work counts, the pipeline does not. */
 function loadOn(model: Model): (personId: string, date: string) => number {
   const loads = new Map<string, number>();
   model.plan.assignments.forEach(({ personId }, row) => {
@@ -71,7 +71,7 @@ function candidates(model: Model, openingId: string) {
       covered += taken;
       units += taken * rateOn(plan, costTableId, person, roleId, date);
     }
-    const lacks = skills.filter((own) => level(own.skillId) < own.level).map((own) => `skill:${own.skillId}`);
+    const missing = skills.filter((own) => level(own.skillId) < own.level).map((own) => `skill:${own.skillId}`);
     const levels = skills.reduce((sum, own) => sum + level(own.skillId), 0);
     return {
       name: person.name,
@@ -79,7 +79,7 @@ function candidates(model: Model, openingId: string) {
       cover: total === 0 ? 0 : rounded(covered * 10_000, total),
       fit: skills.length === 0 ? 10_000 : rounded(levels * 10_000, 5 * skills.length),
       cost: rounded(units, 6_000),
-      missing: roleId === undefined || person.roleIds.includes(roleId) ? lacks : [`role:${roleId}`, ...lacks],
+      missing: roleId === undefined || person.roleIds.includes(roleId) ? missing : [`role:${roleId}`, ...missing],
     };
   });
   const group = ({ missing }: { missing: string[] }) => Math.min(1, missing.length);
@@ -96,7 +96,7 @@ function compare(plan: Plan): number {
   return placed.length;
 }
 
-test("everybody stands where cover, fit, cost and name put them, for every opening of the demo plan", () => {
+test("everyone is where cover, fit, cost and name put them, for every opening of the demo plan", () => {
   expect(compare(fernhollow())).toBeGreaterThan(10);
 });
 

@@ -1,4 +1,4 @@
-// How reports print their periods.
+// The printed form of a report's periods.
 import { formatDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 

@@ -1,4 +1,4 @@
-// What could be done about somebody's overload, as the command line prints it.
+// The remedies of a person's overload, as the command line prints them.
 import { type Effect, type Measures, measuredOf } from "../balancing/measures.ts";
 import { type Overload, remediesOf } from "../balancing/remedies.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
@@ -26,7 +26,7 @@ export function remediesReport(model: Model, overload: Overload, take?: number) 
 /** The figures that every proposal is judged by. */
 export const printedMeasures = ({ peakOver, overWeeks, unplaced, cost }: Measures) => ({ peakOver, overWeeks, unplaced, cost });
 
-/** What a change does to them, to finishes and to weeks that get worse. */
+/** The change of the measures, of finishes and of weeks that get worse. */
 export function printedEffect(effect: Effect) {
   return {
     ...printedMeasures(effect),

@@ -5,7 +5,7 @@ import { leavesOf } from "../plan/taskGraph.ts";
 import { NO_DATES, type Schedule, type Shown, SUM } from "./dates.ts";
 import { FF, type Network, PINNED, SF, SS } from "./network.ts";
 
-/** How late a task may be, and the room it has; instants and ticks on the task's own line. */
+/** The latest dates of a task, and its slack; instants and ticks on the task's own line. */
 export interface Slack {
   lateStart: Instant;
   lateFinish: Instant;
@@ -26,7 +26,7 @@ export class SlackTable {
   readonly #schedule: Schedule;
   readonly #network: Network;
   readonly #projectFinish: Float64Array;
-  /** Laid out as the ends of the dates: what those before a task may reckon with. */
+  /** Laid out as the ends of the dates: what those before a task may calculate with. */
   readonly #lateEnds: Float64Array;
   /** Of the task that is being bounded: its late finish, and its room, so far. */
   #late = 0;
@@ -107,7 +107,7 @@ export class SlackTable {
       this.total[row] = late - finish;
       this.free[row] = Math.max(0, Math.min(late - finish, this.#room));
       const lateStart = late - (finish - start);
-      // What was pinned too late does not let those before it be later still.
+      // A task pinned too late does not let its predecessors be later still.
       this.#lateEnds[2 * row] = sizing[row] === PINNED ? Math.min(lateStart, start) : lateStart;
       this.#lateEnds[2 * row + 1] = sizing[row] === PINNED ? Math.min(late, finish) : late;
     }
@@ -138,7 +138,7 @@ export class SlackTable {
       for (let i = outOf.first[at]; i < outOf.first[at + 1]; i++) {
         const link = outOf.members[i];
         const isOfStart = linkKind[link] === SS || linkKind[link] === SF;
-        // The start of a summary hangs on the leaves that start with it alone.
+        // The start of a summary depends on the leaves that start with it alone.
         if (at !== row && isOfStart && !this.#startsWith(row, at)) continue;
         const offset = isOfStart ? duration : 0;
         for (const successor of leavesOf(graph, to[link])) {
@@ -162,7 +162,7 @@ export class SlackTable {
     return this.#projectFinish[at];
   }
 
-  /** What a successor's start or finish asks of the predecessor, on the predecessor's line.
+  /** The bound that a successor's start or finish puts on the predecessor, on the predecessor's line.
    * @param ends Of the successor: the late ones, or the actual ones. */
   #linkBound(link: number, successor: number, row: number, ends: Float64Array): Instant {
     const network = this.#network;

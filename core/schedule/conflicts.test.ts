@@ -1,4 +1,4 @@
-// What cannot hold, against the dates that tasks and projects show.
+// The date conflicts, against the dates of tasks and projects.
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { tangledPlan } from "../../tests/randomPlan.ts";
@@ -52,7 +52,7 @@ test("a deadline is missed by the working days from it to the finish, and a late
   expect(kindsOf(after({ kind: "changeTask", id: "tidepool-cases", set: { deadline: formatDay(finish) } }), "tidepool-cases")).toEqual([]);
 });
 
-test("a start that may be no later is told by how much it is", () => {
+test("a start that is too late is reported with its delay", () => {
   const row = model.plan.tasks.findIndex(({ id }) => id === "tidepool-cases");
   const start = model.schedule.of(row)?.start.day as number;
   const early = after({ kind: "changeTask", id: "tidepool-cases", set: { notAfter: formatDay(start - 7) } });

@@ -1,4 +1,4 @@
-// What the dates of a plan break: links of pinned tasks, deadlines, and work that has no days. Nothing is repaired.
+// The conflicts of a plan's dates: links of pinned tasks, deadlines, and work without days. Nothing is repaired.
 import { lineFinder } from "../calendar/lines.ts";
 import { boundsOf } from "./bounds.ts";
 import type { Schedule } from "./dates.ts";

@@ -35,7 +35,7 @@ export interface TaskDates {
   consumed: ReadonlyMap<string, Consumed | null> | null;
 }
 
-/** What is known of a row: nothing, or dates that are read in one of three ways. */
+/** The dates of a row: none, or dates that are read in one of three ways. */
 export const [NO_DATES, LEAF, SUM, IDLE_PIN] = [0, 1, 2, 3];
 
 /** By task row; shown dates are days and the tick within them. */

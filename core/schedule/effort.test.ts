@@ -28,13 +28,13 @@ test("work is consumed day by day from the tick it begins at, and finishes withi
   expect(line.asFinish(consumed?.finish as number)).toEqual({ day: parseDay("2027-01-05"), tick: 240 });
 });
 
-test("somebody with half a day takes the whole day for its minutes, and days off are passed over", () => {
+test("a person with half a day takes the whole day for its minutes, and days off are passed over", () => {
   const consumed = consumeEffort(line, monday, 600, () => 240);
   expect(consumed?.days.map(formatDay)).toEqual(["2027-01-04", "2027-01-05", "2027-01-07"]);
   expect(line.asFinish(consumed?.finish as number)).toEqual({ day: parseDay("2027-01-07"), tick: 240 });
 });
 
-test("nothing to do finishes where it starts, and somebody who is never there never finishes", () => {
+test("nothing to do finishes where it starts, and a person who is never there never finishes", () => {
   expect(consumeEffort(line, monday, 0, () => 0)).toEqual({ finish: monday, days: [], minutes: [] });
   let asked = 0;
   const last = parseDay("2027-01-04") + LONGEST_EFFORT_DAYS;
@@ -78,7 +78,7 @@ function leastStartByHand(earliest: number, leastFinish: number, parts: readonly
   }
 }
 
-test("always: the least start is the first from which those who finish do so late enough, also where somebody leaves or comes late", () => {
+test("always: the least start is the first from which those who finish do so late enough, also where a person leaves or comes late", () => {
   const part = fc.record({
     minutes: fc.integer({ min: 0, max: 4_000 }),
     from: fc.integer({ min: -30, max: LONGEST_EFFORT_DAYS + 20 }),

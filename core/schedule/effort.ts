@@ -1,4 +1,4 @@
-// How long effort-sized work takes: its minutes consumed day by day from an instant on.
+// The duration of effort-sized work: its minutes consumed day by day from an instant on.
 import type { Day } from "../calendar/day.ts";
 import { type Instant, TICKS_PER_DAY, type WorkingLine } from "../calendar/workingLine.ts";
 
@@ -33,7 +33,7 @@ export function consumeEffort(
   return consumed;
 }
 
-/** Where minutes of work end that are consumed from an instant on; null where that is not by the last day.
+/** The end of minutes of work that are consumed from an instant on; null if that is after the last day.
  * @param take Hears of the days on which some are, and how many. */
 function finishOf(
   line: WorkingLine,
@@ -90,7 +90,7 @@ function leastStartOf(
     if (finishFrom(middle) >= leastFinish) start = middle;
     else below = middle;
   }
-  // From there on it must also finish in time: each finish tells the first day from which that could be so.
+  // From there on it must also finish in time: each finish reports the first day from which that could be so.
   while (start < leastFinish) {
     const finish = finishFrom(start);
     if (finish === Number.POSITIVE_INFINITY) return leastFinish;

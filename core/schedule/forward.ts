@@ -37,13 +37,13 @@ export function schedule(network: Network, work: Work, capacity: CapacityBook): 
   return new Schedule(network, pass.dates);
 }
 
-/** How a task stands while some are dated anew: to be dated; dated and its work to be placed again, because it has other
- * dates now or because its people consume anew. */
-export const [STALE, DATED_ANEW] = [1, 2];
+/** The state of a task while some are dated again: to be dated; or dated with its work to be placed again, because its dates are
+ * new or its people consume its effort again. */
+export const [STALE, DATED_AGAIN] = [1, 2];
 
-/** Dates some tasks anew, and after them only those that what changed leads to.
+/** Dates some tasks again, and after them only those that what changed leads to.
  * @param dates The dates of all tasks as they were; they are written over.
- * @param stale By task row, `STALE` where a task has to be dated anew; `DATED_ANEW` is written where it was. */
+ * @param stale By task row, `STALE` where a task has to be dated again; `DATED_AGAIN` is written where it was. */
 export function reschedule(network: Network, work: Work, capacity: CapacityBook, dates: DateColumns, stale: Uint8Array): Schedule {
   const pass = new ForwardPass(network, work, capacity, dates);
   const { graph } = network;
@@ -56,7 +56,7 @@ export function reschedule(network: Network, work: Work, capacity: CapacityBook,
     dates.consumed.delete(row);
     pass.date(row);
     const isMoved = !sameDates(dates, row, former, 0);
-    if (isMoved || network.sizing[row] === EFFORT) stale[row] = DATED_ANEW;
+    if (isMoved || network.sizing[row] === EFFORT) stale[row] = DATED_AGAIN;
     if (!isMoved && dates.driver[row] === former.driver[0] && dates.driverLink[row] === former.driverLink[0]) continue;
     forFollowers(graph, row, (follower) => {
       stale[follower] = STALE;
@@ -180,7 +180,7 @@ class ForwardPass {
     dates.consumed.set(row, result.consumed);
   }
 
-  /** Who consumes the effort of a task: its labour, or where there is none the hours of its calendar, without an id. */
+  /** The people who consume the effort of a task: its labour, or if there is none the hours of its calendar, without an id. */
   #partsOf(row: number): OwnPart[] {
     const { plan, lines, line: lineRows } = this.network;
     const { byTask, assignments, isMaterial, person } = this.work;

@@ -1,4 +1,4 @@
-// What an edit made move: which dates, from when to when, and because of what.
+// The dates that an edit moved: from when to when, and why.
 import type { Day } from "../calendar/day.ts";
 import { known, lookUp } from "../plan/lookUp.ts";
 import { findRow, formerRows, rowById } from "../plan/rows.ts";
@@ -11,7 +11,7 @@ export interface TaskMove {
   projectId: string;
   before: { start: Day; finish: Day };
   after: { start: Day; finish: Day };
-  /** What decides its start now, and the task a deciding link comes from. */
+  /** The bound that decides its start now, and the task that a deciding link comes from. */
   because: { kind: DriverKind; fromName: string | null };
 }
 
@@ -49,7 +49,7 @@ export function movesOf(before: Dated, after: Dated, except: ReadonlySet<string>
   return { tasks, projects };
 }
 
-/** Rows of leaves that had dates and have other ones. Columns are compared, so that nothing is made of what stands. */
+/** Rows of leaves that had dates and have other ones. Columns are compared, so that nothing is made of what is. */
 function movedRows(before: Dated, after: Dated): number[] {
   const former = formerRows(before.plan.tasks, after.plan.tasks);
   const [was, is] = [before.schedule.columns, after.schedule.columns];

@@ -1,4 +1,4 @@
-// What the two passes read of a plan, laid out in typed arrays: sizes, constraints put on each task's own line, lags.
+// The input of the two passes, in typed arrays: sizes, constraints on each task's own line, lags.
 import { parseDay } from "../calendar/day.ts";
 import { type Instant, TICKS_PER_DAY, type WorkingLine } from "../calendar/workingLine.ts";
 import { lookUp } from "../plan/lookUp.ts";
@@ -13,13 +13,13 @@ export const [UNSCHEDULED, SUMMARY, PINNED, DURATION, EFFORT] = [0, 1, 2, 3, 4];
 export const [FS, SS, FF, SF] = [0, 1, 2, 3];
 const linkKinds: Record<Link["kind"], number> = { FS, SS, FF, SF };
 
-/** The plain links of each task, side by side as a pass reads them: those of task row r stand at the places that the
+/** The plain links of each task, side by side as a pass reads them: those of task row r are at the places that the
  * graph's grouping gives to r. A link is plain between leaves that last, on one line, with a lag in working time: instants
  * stay what they are there, however they are read, and nothing has to be put on another line. */
 export interface PlainLinks {
   /** By task row: 1 where these are all the links there are, the summaries above having none. */
   isWhole: Uint8Array;
-  /** Which end of the task on the other side is read, as an index of `DateColumns.ends`. */
+  /** The end of the other task that is read, as an index of `DateColumns.ends`. */
   end: Int32Array;
   /** Ticks between that end and this task. */
   gap: Float64Array;

@@ -1,4 +1,4 @@
-// How much of each working day lies within a task.
+// The part of each working day that lies within a task.
 import type { Day } from "../calendar/day.ts";
 import { finishTickOf, startTickOf, TICKS_PER_DAY } from "../calendar/workingLine.ts";
 import type { TaskDates } from "./dates.ts";

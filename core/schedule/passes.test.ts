@@ -78,7 +78,7 @@ class PlainSchedule {
       if (this.isSummary(child)) return this.#sum(child) ?? [];
       const { start, finish } = this.early(child) ?? { start: 0, finish: -1 };
       if (start < finish || child.sizing === "dates") return this.#shown(child) ?? [];
-      // Which date that is, is another rule.
+      // The choice of that date is another rule.
       return start === finish ? (this.model.schedule.of(this.plan.tasks.indexOf(child)) ?? []) : [];
     });
     if (parts.length === 0) return null;
@@ -105,7 +105,7 @@ class PlainSchedule {
       const start = line.indexOf(parseDay(task.start as string)) * 480;
       return { start, finish: Math.max(start, line.indexOf(parseDay(task.finish as string) + 1) * 480) };
     }
-    // How long people take is another rule: here only the dates that follow from it are of interest.
+    // The duration for people is another rule: this test is only about the dates that follow from it.
     if (task.sizing === "effort") {
       const dates = this.model.schedule.of(this.plan.tasks.indexOf(task));
       return dates && { start: dates.startAt, finish: dates.finishAt };

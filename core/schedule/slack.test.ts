@@ -94,12 +94,12 @@ test("of effort-sized work, why names whose absence stretches it", () => {
   expect(whyOf(away, "ravenholt-survey")?.stretches).toEqual([{ personName: "Bo Hallberg", days: 2, minutes: 960 }]);
 });
 
-test("a link that would close a circle is refused, with the names of the tasks on it", () => {
+test("a link that would close a cycle is refused, with the names of the tasks on it", () => {
   const edit: Edit = { kind: "addLink", link: { id: "x", from: "tidepool-cases", to: "tidepool-order", kind: "FS" } };
   const outcome = applyEdit(model.plan, edit);
   expect(outcome.plan).toBeNull();
   expect(outcome.faults[0].message).toMatch(
-    /^This would close a circle: .*"Order materials".*"Cases and plinths"|"Cases and plinths".*"Order materials"/,
+    /^This would create a cycle: .*"Order materials".*"Cases and plinths"|"Cases and plinths".*"Order materials"/,
   );
   const nested = applyEdit(model.plan, { kind: "moveTask", id: "tidepool-fabrication", parentId: "tidepool-scenic", next: null });
   expect(nested.plan).toBeNull();
@@ -132,7 +132,7 @@ test("a task moves below another and before another; one with people on it does 
   expect(new Set(order)).toEqual(new Set(model.plan.tasks.map(({ id }) => id)));
   expect(next.schedule.projects).toEqual(model.schedule.projects);
   const nested = applyEdit(model.plan, { kind: "moveTask", id: "tidepool-scenic", parentId: "tidepool-cases", next: null });
-  expect(nested.faults[0]?.message).toMatch(/"Cases and plinths" has people on it/);
+  expect(nested.faults[0]?.message).toMatch(/"Cases and plinths" has people assigned/);
 });
 
 test("every way a drop offers puts the task on the day, and says what it leaves behind", () => {

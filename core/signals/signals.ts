@@ -1,4 +1,4 @@
-// What wants attention in a plan that is sound: each a kind, a subject and a sentence.
+// The signals of a sound plan: each a kind, a subject and a sentence.
 import type { Costs } from "../cost/costs.ts";
 import { summaryIds } from "../plan/check.ts";
 import { findRow } from "../plan/rows.ts";
@@ -42,7 +42,7 @@ function noDates({ id, name }: Task): Signal {
 }
 
 function noRole({ id, name }: Task): Signal {
-  return { kind: "noRole", subject: id, message: `"${name}" has an effort and no role to do it. Name its role.` };
+  return { kind: "noRole", subject: id, message: `"${name}" has an effort and no role. Add its role.` };
 }
 
 /** Hours or material without a rate in force, on an assignment or on a task's implicit opening. */

@@ -1,4 +1,4 @@
-// Sketches: trying changes nothing, adopting is making by hand, and what the plan has left behind is told.
+// Sketches: trying changes nothing, adopting is making by hand, and what the plan has left behind is reported.
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
@@ -16,7 +16,7 @@ import { parsePlan } from "../plan/parse.ts";
 import { planText } from "../plan/planText.ts";
 import type { Plan, Sketch } from "../plan/schema.ts";
 import { costReport } from "../reports/cost.ts";
-import { adoptEdit, drawnEdit, isOfPlanItself, sketched, sketchedModel } from "./sketch.ts";
+import { adoptEdit, isOfPlanItself, recordedEdit, sketched, sketchedModel } from "./sketch.ts";
 
 const demo: Plan = { ...fernhollow(), sketches: [] };
 const begun: Sketch = { id: "try", name: "Try", by: "Nora Okafor", at: "2027-02-01T09:00:00.000Z", edits: [] };
@@ -71,15 +71,15 @@ test("always: a sketch leaves the plan byte for byte, shows what making its chan
   );
 });
 
-test("the figures of a sketch are those of its plan worked out anew, also after edits of every kind", () => {
+test("the figures of a sketch are those of its plan calculated again, also after edits of every kind", () => {
   for (const seed of [3, 4]) {
     const { plan, byHand } = drawn(seed, 10);
     const own = sketchedModel(buildModel(plan), plan.sketches[0]);
-    const anew = buildModel(byHand);
+    const rebuilt = buildModel(byHand);
     const asked = { range: horizonOf(byHand), grain: "month" as const };
-    expect(costReport(own, asked)).toEqual(costReport(anew, asked));
+    expect(costReport(own, asked)).toEqual(costReport(rebuilt, asked));
     const [, beside] = compareSketches(buildModel(plan), { ids: ["try", "gone"], today });
-    const [expected] = compareSketches(anew, { ids: [], today });
+    const [expected] = compareSketches(rebuilt, { ids: [], today });
     const figuresIn = ({ id: _, name: __, finishes: ___, margin: ____, cost, addedPeople, ...figures }: typeof expected) => ({
       ...figures,
       cost: cost - addedPeople,
@@ -91,27 +91,27 @@ test("the figures of a sketch are those of its plan worked out anew, also after 
 const give = (id: string, personId: string): Edit => ({ kind: "reassign", id, personId });
 const entryOf = (id: string, edit: Edit) => ({ id, words: `change ${id}`, edit: JSON.parse(JSON.stringify(edit)) });
 
-test("what the plan has moved on from is told, and the rest can be adopted, in part too", () => {
+test("what the plan has moved on from is reported, and the rest can be adopted, in part too", () => {
   const [first, second] = demo.assignments.filter(({ personId, materialId }) => personId !== undefined && materialId === undefined);
-  const takerId = demo.people.find(({ id }) => id !== first.personId && id !== second.personId)?.id as string;
+  const recipientId = demo.people.find(({ id }) => id !== first.personId && id !== second.personId)?.id as string;
   const sketch = {
     ...begun,
     edits: [
-      entryOf("a", give(first.id, takerId)),
-      entryOf("b", give(second.id, takerId)),
+      entryOf("a", give(first.id, recipientId)),
+      entryOf("b", give(second.id, recipientId)),
       { id: "c", words: "odd", edit: { kind: "flyAway" } },
     ],
   };
   const plan: Plan = { ...demo, sketches: [sketch] };
   expect(sketchEntries({ plan }, "try")?.map(({ fault }) => fault === null)).toEqual([true, true, false]);
   expect(sketchesOf({ plan })[0]).toMatchObject({ changes: 3, lost: 1 });
-  // The work is taken off the plan by somebody else.
+  // The work is removed the plan by someone else.
   const later = made(plan, { kind: "deleteAssignment", id: first.id });
   expect(sketchEntries({ plan: later }, "try")?.map(({ fault }) => fault === null)).toEqual([false, true, false]);
   const adopt = adoptEdit(later, "try", new Set(["a", "b", "c"]));
   expect(adopt?.count).toBe(1);
   const adopted = made(later, adopt?.edit as Edit);
-  expect(adopted.assignments.find(({ id }) => id === second.id)?.personId).toBe(takerId);
+  expect(adopted.assignments.find(({ id }) => id === second.id)?.personId).toBe(recipientId);
   expect(adopted.sketches[0].edits.map(({ id }) => id)).toEqual(["a", "c"]);
   expect(adoptEdit(later, "try", new Set(["a"]))).toBeNull();
   expect(adoptEdit(later, "nothing", new Set(["a"]))).toBeNull();
@@ -131,7 +131,7 @@ test("rows that it changes are marked with the work's task and people; a copy ha
       { list: "people", id: "rui" },
     ]),
   );
-  const copy = sketchCopy({ plan }, { sketchId: "try", id: "other", by: "Somebody", at: begun.at });
+  const copy = sketchCopy({ plan }, { sketchId: "try", id: "other", by: "Someone Else", at: begun.at });
   expect(copy).toMatchObject({ id: "other", name: "Try, copy", edits: [{ id: "other-1" }] });
 });
 
@@ -139,7 +139,7 @@ test("each change is listed from what to what, and says where the plan has chang
   const own = demo.tasks.find(({ sizing, durationDays }) => sizing === "duration" && durationDays !== undefined) as Plan["tasks"][number];
   const sketch = { ...begun, edits: [] };
   const plan = made(demo, { kind: "addSketch", sketch });
-  const drawn = drawnEdit(plan, sketch, { kind: "changeTask", id: own.id, set: { durationDays: 9, deadline: "2027-12-24" } }, "e1");
+  const drawn = recordedEdit(plan, sketch, { kind: "changeTask", id: own.id, set: { durationDays: 9, deadline: "2027-12-24" } }, "e1");
   if (!("edit" in drawn)) throw new Error("the change can be recorded");
   const recorded = made(plan, drawn.edit);
   const cellsIn = (given: Plan) =>
@@ -150,7 +150,7 @@ test("each change is listed from what to what, and says where the plan has chang
   ]);
   const later = made(recorded, { kind: "changeTask", id: own.id, set: { durationDays: 4 } });
   expect(cellsIn(later)?.[1]).toEqual({ field: "durationDays", saw: own.durationDays, now: 4, yours: 9, isChangedSince: true });
-  expect(sketchesOf({ plan: later })[0]).toMatchObject({ overtaken: 1, lost: 0 });
+  expect(sketchesOf({ plan: later })[0]).toMatchObject({ editConflicts: 1, lost: 0 });
   // A plan file keeps what was seen.
   expect(parsePlan(planText(later)).plan).toEqual(later);
 });

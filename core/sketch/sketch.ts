@@ -1,8 +1,8 @@
 // The plan as a sketch would have it: its changes made in their order on top of the plan, those that no longer can be left out.
 import type { Change } from "../edits/change.ts";
 import { applyEdit, type Edit, type EditTogether, editSchema, type SingleEdit } from "../edits/edit.ts";
+import { stepRows } from "../edits/stepRows.ts";
 import { singleEdits } from "../edits/together.ts";
-import { toldRows } from "../edits/told.ts";
 import type { Model } from "../model.ts";
 import type { Fault } from "../plan/faults.ts";
 import { MOST_WITHIN } from "../plan/limits.ts";
@@ -12,17 +12,17 @@ import { findRow } from "../plan/rows.ts";
 import type { Plan, Sketch } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
 
-/** What the changes of a sketch come to. */
+/** The result of a sketch's changes. */
 export interface Sketched {
   plan: Plan;
   changes: Change[];
   /** By change of the sketch, what it changes. */
   byEntry: Change[][];
-  /** By change, why it cannot be made any longer; null where it can. */
+  /** By change, why it can no longer be made; null where it can. */
   faults: (string | null)[];
 }
 
-/** Kinds of edits that are about the plan's own book-keeping: they are made at once, whatever sketch is open. */
+/** Kinds of edits that are about the plan's own book-keeping: they are made at once, no matter which sketch is open. */
 const ownKinds: ReadonlySet<Edit["kind"]> = new Set<Edit["kind"]>([
   "addSketch",
   "renameSketch",
@@ -39,7 +39,7 @@ const ownKinds: ReadonlySet<Edit["kind"]> = new Set<Edit["kind"]>([
 /** True of an edit that is made in the plan itself while a sketch is open. */
 export const isOfPlanItself = (edit: Edit): boolean => singleEdits(edit).some(({ kind }) => ownKinds.has(kind));
 
-/** An edit that was written down; null for what is none, or is about sketches itself. */
+/** An edit that was recorded; null for what is none, or is about sketches itself. */
 export function readEdit(written: Sketch["edits"][number]["edit"]): Edit | null {
   const checked = editSchema.safeParse(written);
   return checked.success && !isOfPlanItself(checked.data) ? checked.data : null;
@@ -64,7 +64,7 @@ function applied(plan: Plan, edits: Sketch["edits"]): Sketched {
   return result;
 }
 
-const NOT_READ = "It was written by another version of the application and cannot be read here.";
+const NOT_READ = "Another version of the application wrote it, and this version cannot read it.";
 
 /** The model of a plan with a sketch on top of it; worked out once, too. */
 export const sketchedModel = (model: Model, { edits }: Pick<Sketch, "edits">): Model => modelsOf(model)(edits);
@@ -82,9 +82,9 @@ export function modelUnder(model: Model, sketchId: string | null): Model {
   return sketch ? sketchedModel(model, sketch) : model;
 }
 
-/** What writes an edit down in a sketch, and what the edit changes there; or why it cannot be made there.
- * @param entryId The id of what is written down. */
-export function drawnEdit(
+/** The edit that records another edit in a sketch, and its changes there; or why it cannot be made there.
+ * @param entryId The id of what is recorded. */
+export function recordedEdit(
   plan: Plan,
   sketch: Sketch,
   edit: Edit,
@@ -92,7 +92,7 @@ export function drawnEdit(
 ): { edit: Edit; changes: readonly Change[] } | { faults: readonly Fault[] } {
   const outcome = applyEdit(sketched(plan, sketch).plan, edit);
   if (!outcome.plan) return { faults: outcome.faults };
-  const seen = toldRows(outcome.changes).flatMap(({ list, id, cells }) =>
+  const seen = stepRows(outcome.changes).flatMap(({ list, id, cells }) =>
     cells.map(({ field, before }) => ({ list, id, field, value: before })),
   );
   // Fields without a value are left out, as they are in a file.

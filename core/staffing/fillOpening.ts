@@ -91,7 +91,7 @@ function hoursUntil(model: Model, row: number, from: string | undefined, until: 
   return stop <= first ? 0 : round(minutes.subarray(first - range.start, stop - range.start).reduce((sum, own) => sum + own, 0) / 60);
 }
 
-/** The name an edit of these shares goes by. */
+/** The name an edit of these shares uses. */
 export function fillWords({ plan }: Model, { openingId, shares }: FillQuery): string {
   const own = findRow(plan.assignments, openingId);
   const task = findRow(plan.tasks, own?.taskId ?? openingId);

@@ -50,7 +50,7 @@ test("what does not fit then says how much is short, and the first day from whic
   expect(freeTeam(model, { needs: large, from: later.from - 1, until: later.from - 1 + until - from }).short[0]).toBeGreaterThan(0);
 });
 
-test("always: nobody is given more than their room of those days, whatever they are given it for", () => {
+test("always: nobody is given more than their room of those days, no matter what they are given it for", () => {
   fc.assert(
     fc.property(
       fc.integer({ min: 1, max: 1e6 }),

@@ -25,7 +25,7 @@ export interface TeamQuery {
   until: Day;
 }
 
-/** What one person takes of one need. Minutes. */
+/** The part of one need that one person takes. Minutes. */
 export interface TeamShare {
   need: number;
   personId: string;
@@ -57,7 +57,7 @@ export function freeTeam(model: Model, { needs, from, until }: TeamQuery): FreeT
   return { ...now, later: null };
 }
 
-/** Room of everybody who fits a need, as running sums by day. */
+/** Room of everyone who fits a need, as running sums by day. */
 class RoomSums {
   readonly days: number;
   /** By need, rows of people who fit it. */
@@ -83,7 +83,7 @@ class RoomSums {
     }
   }
 
-  /** Minutes somebody has free in `length` days from the `start`-th on. */
+  /** Minutes a person has free in `length` days from the `start`-th on. */
   of(row: number, start: number, length: number): number {
     const sums = lookUp(this.#sums, row);
     return sums[start + length] - sums[start];
@@ -136,7 +136,7 @@ export interface PencilQuery {
   idStem: string;
 }
 
-/** A task between the two days with everybody pencilled in for their share; what nobody takes is an opening. */
+/** A task between the two days with everyone pencilled in for their share; what nobody takes is an opening. */
 export function pencilTeam({ projectId, name, start, finish, needs, shares, idStem }: PencilQuery): Edit {
   const taskId = `${idStem}-task`;
   const task: Task = { id: taskId, projectId, name, sizing: "dates", start, finish };

@@ -1,8 +1,8 @@
-// A quick proposal: the openings with the fewest people first, each to whoever covers most of it.
-import type { Gift, Problem } from "./problem.ts";
+// A quick proposal: the openings with the fewest people first, each to the person who covers most of it.
+import type { Problem, Transfer } from "./problem.ts";
 
 /** Goes through the openings once; nobody gets more than their room of a week. */
-export function quickProposal({ openings, options, room }: Problem): Gift[] {
+export function quickProposal({ openings, options, room }: Problem): Transfer[] {
   const left = room.map((weeks) => weeks.slice());
   const byOpening = openings.map((): number[] => []);
   options.forEach(({ opening }, at) => {
@@ -11,7 +11,7 @@ export function quickProposal({ openings, options, room }: Problem): Gift[] {
   const order = openings
     .map((_, opening) => opening)
     .sort((a, b) => byOpening[a].length - byOpening[b].length || openings[b].total - openings[a].total);
-  const gifts: Gift[] = [];
+  const transfers: Transfer[] = [];
   for (const opening of order) {
     const { needs } = openings[opening];
     let best: { option: number; minutes: number[]; sum: number } | null = null;
@@ -19,7 +19,7 @@ export function quickProposal({ openings, options, room }: Problem): Gift[] {
       const own = left[options[option].person];
       const minutes = needs.map(({ week, minutes: need }) => Math.min(need, own[week]));
       const sum = minutes.reduce((total, part) => total + part, 0);
-      // Options stand by cover, fit and cost, so the first of equal sums is the better one.
+      // Options are by cover, fit and cost, so the first of equal sums is the better one.
       if (sum > (best?.sum ?? 0)) best = { option, minutes, sum };
     }
     if (!best) continue;
@@ -27,7 +27,7 @@ export function quickProposal({ openings, options, room }: Problem): Gift[] {
     needs.forEach(({ week }, at) => {
       own[week] -= best?.minutes[at] ?? 0;
     });
-    gifts.push({ option: best.option, minutes: best.minutes });
+    transfers.push({ option: best.option, minutes: best.minutes });
   }
-  return gifts;
+  return transfers;
 }

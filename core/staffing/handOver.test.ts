@@ -19,21 +19,21 @@ function handedOver(model: Model, personId: string, given: readonly Given[]): Mo
   return buildModel(outcome.plan);
 }
 
-/** Minutes that somebody works in a span. */
+/** Minutes that a person works in a span. */
 function minutesOf({ plan, work, placements }: Model, personId: string, start: number, stop: number): number {
   const rows = membersOf(work.byPerson, rowById(plan.people).get(personId) as number);
   return rows.reduce((sum, row) => sum + placedIn(placements, row, 10_000, start, stop), 0);
 }
 
-test("all that somebody has from a day on is listed, the largest first, with who could take it", () => {
+test("all that a person has from a day on is listed, the largest first, with who could take it", () => {
   const { lines, minutes } = handOverOf(demo, "mara", from) ?? { lines: [], minutes: 0 };
   expect(lines.length).toBeGreaterThan(5);
   expect(lines.map((line) => line.minutes)).toEqual(lines.map((line) => line.minutes).toSorted((a, b) => b - a));
   expect(minutes).toBe(lines.reduce((sum, line) => sum + line.minutes, 0));
-  for (const { start, takers, minutes: own } of lines) {
+  for (const { start, recipients, minutes: own } of lines) {
     expect(start).toBeGreaterThanOrEqual(from);
-    expect(takers.some(({ personId }) => personId === "mara")).toBe(false);
-    for (const { cover } of takers) expect(cover).toBeLessThanOrEqual(own);
+    expect(recipients.some(({ personId }) => personId === "mara")).toBe(false);
+    for (const { cover } of recipients) expect(cover).toBeLessThanOrEqual(own);
   }
   expect(handOverOf(demo, "nobody", from)).toBeNull();
 });
@@ -65,8 +65,8 @@ test("always: what is proposed makes nobody over on any day who was not", () => 
     const given = lines.flatMap(({ assignmentId, proposedId }) => (proposedId === null ? [] : [{ assignmentId, personId: proposedId }]));
     if (given.length === 0) continue;
     const after = handedOver(demo, id, given);
-    for (const taker of new Set(given.map(({ personId }) => personId))) {
-      const row = rowById(demo.plan.people).get(taker) as number;
+    for (const recipient of new Set(given.map(({ personId }) => personId))) {
+      const row = rowById(demo.plan.people).get(recipient) as number;
       const [start, stop] = [from, from + 300];
       const own = demo.capacity.of(row, start, stop);
       const before = demo.load(defaultCounting).of(row, start, stop);
@@ -76,7 +76,7 @@ test("always: what is proposed makes nobody over on any day who was not", () => 
         // Hours are stated to the hundredth: a minute may fall on another day.
         return before.minutes[before.at + day] <= capacity && now.minutes[now.at + day] > capacity + 2;
       });
-      expect(over, `${id} to ${taker}`).toEqual([]);
+      expect(over, `${id} to ${recipient}`).toEqual([]);
     }
   }
 });

@@ -1,4 +1,4 @@
-// Handing over all that somebody has to do from a day on: what there is, who could take each of it, and the edit that does it.
+// Handing over all that a person has to do from a day on: what there is, who could take each of it, and the edit that does it.
 import { type Day, formatDay, parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import type { Edit, SingleEdit } from "../edits/edit.ts";
@@ -11,7 +11,7 @@ import { firstRoleName, firstRoleOf } from "../plan/names.ts";
 import { findRow, membersOf, rowById } from "../plan/rows.ts";
 import { needOf } from "./need.ts";
 
-export interface HandOverTaker {
+export interface HandOverRecipient {
   personId: string;
   name: string;
   roleName: string;
@@ -33,20 +33,20 @@ export interface HandOverLine {
   minutes: number;
   /** All of the assignment goes: it begins on the day or after it, or its task is sized by effort and cannot be split. */
   isWhole: boolean;
-  /** Those with the role first, then by how much fits, then by name. */
-  takers: HandOverTaker[];
-  /** Whom the proposal gives it to; null where nobody with the role has room for all of it. */
+  /** People with the role first, then by how much fits, then by name. */
+  recipients: HandOverRecipient[];
+  /** The person whom the proposal assigns; null if nobody with the role has room for all of it. */
   proposedId: string | null;
 }
 
 export interface HandOver {
   name: string;
   lines: HandOverLine[];
-  /** Minutes in all. */
+  /** Minutes in total. */
   minutes: number;
 }
 
-/** Somebody's work from a day on that is not done, the largest first, with takers and a proposal that makes nobody over.
+/** A person's work from a day on that is not done, the largest first, with takers and a proposal that makes nobody over.
  * Null where they are not in the plan. */
 export function handOverOf(model: Model, personId: string, from: Day): HandOver | null {
   const { plan } = model;
@@ -55,10 +55,10 @@ export function handOverOf(model: Model, personId: string, from: Day): HandOver 
   const pieces = piecesOf(model, person, from);
   const left = new RoomLeft(model, spanOf(pieces.map(({ need }) => need.range)));
   const lines = pieces.map(({ row, need, minutes, isWhole }): HandOverLine => {
-    const takers = takersFor(model, person, row, need, left);
+    const recipients = takersFor(model, person, row, need, left);
     const total = need.minutes.reduce((sum, own) => sum + own, 0);
     // Only who has room for all of it on those very days: the proposal makes nobody over.
-    const best = takers.find(({ hasRole, now }) => hasRole && now >= total);
+    const best = recipients.find(({ hasRole, now }) => hasRole && now >= total);
     if (best) left.take(best.row, need);
     const { start, stop } = need.range;
     return {
@@ -70,14 +70,14 @@ export function handOverOf(model: Model, personId: string, from: Day): HandOver 
       stop,
       minutes,
       isWhole,
-      takers: takers.map(({ now: _, row: __, ...taker }) => taker),
+      recipients: recipients.map(({ now: _, row: __, ...recipient }) => recipient),
       proposedId: best?.personId ?? null,
     };
   });
   return { name: plan.people[person].name, lines, minutes: lines.reduce((sum, line) => sum + line.minutes, 0) };
 }
 
-/** Who gets a piece of work; null leaves it open. */
+/** The person who gets a piece of work; null leaves it unassigned. */
 export interface Given {
   assignmentId: string;
   personId: string | null;
@@ -88,14 +88,14 @@ export function handOverEdit(model: Model, personId: string, from: Day, given: r
   const { plan, schedule, work } = model;
   const name = findRow(plan.people, personId)?.name ?? personId;
   const pieces = new Map(piecesOf(model, rowById(plan.people).get(personId) ?? -1, from).map((piece) => [piece.row, piece]));
-  const edits = given.flatMap(({ assignmentId, personId: takerId }, at): SingleEdit[] => {
+  const edits = given.flatMap(({ assignmentId, personId: recipientId }, at): SingleEdit[] => {
     const row = rowById(plan.assignments).get(assignmentId) ?? -1;
     const piece = pieces.get(row);
     if (!piece) return [];
     const assignment = plan.assignments[row];
     const roleId = assignment.roleId ?? plan.tasks[work.task[row]].roleId ?? firstRoleOf(findRow(plan.people, personId));
     if (piece.isWhole) {
-      if (takerId !== null) return [{ kind: "reassign", id: assignmentId, personId: takerId }];
+      if (recipientId !== null) return [{ kind: "reassign", id: assignmentId, personId: recipientId }];
       return roleId === undefined ? [] : [{ kind: "changeAssignment", id: assignmentId, set: { personId: null, roleId } }];
     }
     const dates = schedule.of(work.task[row]);
@@ -107,7 +107,7 @@ export function handOverEdit(model: Model, personId: string, from: Day, given: r
         date: formatDay(from),
         gives: "later",
         newId: `${idStem}-${at}`,
-        personId: takerId,
+        personId: recipientId,
         ...(roleId !== undefined && { roleId }),
         ...(shiftDays !== 0 && { shiftDays }),
         ...(assignment.hours !== undefined && { hours: Math.min(assignment.hours, Math.round(piece.minutes / 0.6) / 100) }),
@@ -165,7 +165,7 @@ function takersFor({ plan, work }: Model, holder: number, row: number, need: Pie
     .sort((a, b) => Number(b.hasRole) - Number(a.hasRole) || b.cover - a.cover || a.name.localeCompare(b.name));
 }
 
-/** Everybody's room over a span, as it is and as what has been taken so far leaves it. */
+/** Everyone's room over a span, as it is and as what has been taken so far leaves it. */
 class RoomLeft {
   readonly #rooms = new Map<number, { whole: Int32Array; left: Int32Array }>();
 

@@ -32,7 +32,7 @@ const askedOf = ({ plan, placements, work }: Model, taskId: string) => {
   return { people, open };
 };
 
-test("openings stand by start, and one that needs a rare skill has one candidate who has it, and is busy", () => {
+test("openings are by start, and one that needs a rare skill has one candidate who has it, and is busy", () => {
   const rows = openingRows(model, defaultCounting);
   expect(rows.map(({ id }) => id)).toEqual(["tank-open", "slowlight-neon", "tidepool-braille"]);
   expect(openingRows(model, { pencilled: true, pipeline: "full" }).length).toBeGreaterThan(rows.length);
@@ -89,7 +89,7 @@ test("split between two, the second takes what the first leaves; up to a day, wh
   expect((own?.hours ?? 0) + (rest?.hours ?? 0)).toBe(40);
 });
 
-test("the rest of an effort is given away without being written down as an opening first", () => {
+test("the rest of an effort is given away without being recorded as an opening first", () => {
   const before = askedOf(model, "slowlight-neon");
   const next = filled({ openingId: "slowlight-neon", shares: [{ personId: "ines", hours: 10 }], isPencilled: false, idStem: "x" });
   expect(askedOf(next, "slowlight-neon")).toEqual({ people: before.people + 600, open: before.open - 600 });

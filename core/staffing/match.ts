@@ -1,4 +1,4 @@
-// Who could take an opening: role and skills first, then how much of it fits their room, how well, and at what cost.
+// The candidates for an opening: role and skills first, then the share that fits their room, skill fit, and cost.
 import { costOfMinutes } from "../cost/labour.ts";
 import { costRole, type RateBook, rateBookOf } from "../cost/rateBook.ts";
 import { defaultCounting } from "../load/counting.ts";
@@ -15,7 +15,7 @@ import { type Need, needOf } from "./need.ts";
 /** Shares in hundredths of a percent, cost in minor units. */
 export interface Candidate {
   person: number;
-  /** How much of the need fits their room, day by day. */
+  /** The part of the need that fits their room, day by day. */
   cover: number;
   /** Minutes of it that do. */
   covered: number;
@@ -41,7 +41,7 @@ export function openingRow(model: Model, id: string): number {
   return rest >= 0 && needsSomebody(model, rest) ? rest : -1;
 }
 
-/** Everybody for an opening: those with the role and every skill first, by cover, fit, cost and name; then the others,
+/** Everyone for an opening: those with the role and every skill first, by cover, fit, cost and name; then the others,
  * in the same order. Room is that of the default counting. @param row Of the opening. */
 export function candidatesFor(model: Model, row: number): Candidate[] {
   const { plan, work } = model;
@@ -114,11 +114,11 @@ function fitOf(person: Person, { skills = [] }: Task): number {
   return roundedQuotient(levels * 10_000, 5 * skills.length);
 }
 
-/** What a person lacks for a task, as `role:ID` and `skill:ID`. A role in any place of the person's list is enough; work without
- * a role asks for the skills alone. @param role Row of the role; −1 for none. */
+/** The roles and skills that a person is missing for a task, as `role:ID` and `skill:ID`. A role in any place of the person's
+ * list is enough; work without a role needs the skills alone. */
 export function missingOf({ roles }: Plan, person: Person, { skills = [] }: Pick<Task, "skills">, role: number): string[] {
-  const lacks = skills.filter(({ skillId, level }) => levelOf(person, skillId) < level).map(({ skillId }) => `skill:${skillId}`);
-  return role >= 0 && !person.roleIds.includes(roles[role].id) ? [`role:${roles[role].id}`, ...lacks] : lacks;
+  const missing = skills.filter(({ skillId, level }) => levelOf(person, skillId) < level).map(({ skillId }) => `skill:${skillId}`);
+  return role >= 0 && !person.roleIds.includes(roles[role].id) ? [`role:${roles[role].id}`, ...missing] : missing;
 }
 
 /** Prices the minutes a person would work, at the standard rate of each day in the opening's role. */

@@ -1,4 +1,4 @@
-// What whoever takes a row of work would work on each day.
+// The minutes by day of the person who takes a row of work.
 import type { Range } from "../calendar/periods.ts";
 import type { Model } from "../model.ts";
 import { splitByWeight } from "../placing/split.ts";
@@ -11,7 +11,7 @@ export interface Need {
   minutes: Int32Array;
 }
 
-/** As it is placed now; where hours of somebody could not be placed, all that is asked for, spread over the working days of the task. */
+/** As it is placed now; where hours of a person could not be placed, all that is asked for, spread over the working days of the task. */
 export function needOf({ plan, work, placements, schedule }: Model, row: number): Need {
   const length = placements.length[row];
   const placed = {

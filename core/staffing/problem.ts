@@ -79,16 +79,16 @@ function byWeek(weeks: readonly Range[], { range, minutes }: ReturnType<typeof n
   });
 }
 
-/** Who takes what: of each option that is used, minutes in each week of its opening's needs. */
-export interface Gift {
+/** The assignment of openings: for each option used, minutes in each week of its opening's needs. */
+export interface Transfer {
   option: number;
   minutes: number[];
 }
 
 /** Minutes covered, then fit and cost weighted by what is covered, as they are compared. */
-export function worthOf({ openings, options }: Problem, gifts: readonly Gift[]): { covered: number; fit: number; cost: number } {
+export function worthOf({ openings, options }: Problem, transfers: readonly Transfer[]): { covered: number; fit: number; cost: number } {
   let [covered, fit, cost] = [0, 0, 0];
-  for (const { option, minutes } of gifts) {
+  for (const { option, minutes } of transfers) {
     const { opening, fit: own, cost: whole } = options[option];
     const sum = minutes.reduce((total, part) => total + part, 0);
     covered += sum;

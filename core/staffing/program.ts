@@ -1,8 +1,8 @@
 // The same problem as a mixed-integer program, in the LP text that solvers read: each opening goes to one person, or to two
 // at most where that is allowed, nobody gets more than their room of a week; most hours covered first, then skills, then cost.
-import type { Gift, Problem } from "./problem.ts";
+import type { Problem, Transfer } from "./problem.ts";
 
-/** What a solver has found: the value of each column by its name, and whether nothing better is possible. */
+/** The result of a solver: the value of each column by its name, and whether it is proven optimal. */
 export interface Solved {
   values: Map<string, number>;
   isOptimal: boolean;
@@ -15,9 +15,9 @@ export type Solver = (program: string, seconds: number) => Promise<Solved | null
 export type OnSolve = (solve: 1 | 2 | 3) => void;
 
 export interface SolveOptions {
-  /** What is left of the time for all solves. */
+  /** Seconds left for all solves. */
   secondsLeft: () => number;
-  /** How many people one opening may go to. */
+  /** Number of people one opening may go to. */
   mostPeople?: 1 | 2;
   onSolve?: OnSolve;
 }
@@ -34,10 +34,10 @@ export async function bestProposal(
   problem: Problem,
   solve: Solver,
   { secondsLeft, mostPeople = 1, onSolve }: SolveOptions,
-): Promise<{ gifts: Gift[]; isOptimal: boolean } | null> {
+): Promise<{ transfers: Transfer[]; isOptimal: boolean } | null> {
   const { openings, options } = problem;
   const cells = options.flatMap(({ opening }, option) => openings[opening].needs.map((_, at) => ({ option, at })));
-  if (cells.length === 0) return { gifts: [], isOptimal: true };
+  if (cells.length === 0) return { transfers: [], isOptimal: true };
   const covered = sumOf(cells.map(({ option, at }) => [1, minutesName(option, at)]));
   const fit = sumOf(cells.map(({ option, at }) => [options[option].fit / 10_000, minutesName(option, at)]));
   const cost = sumOf(
@@ -61,7 +61,7 @@ export async function bestProposal(
   const fitting = columnSum((second ?? first).values, cells, ({ option }) => options[option].fit / 10_000);
   const third = await ask(3, "Minimize", cost, [...held, `${fit} >= ${fitting - 0.5}`]);
   const { values } = third ?? second ?? first;
-  return { gifts: giftsOf(problem, values), isOptimal: [first, second, third].every((solved) => solved?.isOptimal) };
+  return { transfers: giftsOf(problem, values), isOptimal: [first, second, third].every((solved) => solved?.isOptimal) };
 }
 
 function rulesOf({ openings, options, room }: Problem, mostPeople: 1 | 2): string[] {
@@ -77,14 +77,14 @@ function rulesOf({ openings, options, room }: Problem, mostPeople: 1 | 2): strin
     });
   });
   for (const { names, most } of byPersonWeek.values()) rules.push(`${names.join(" + ")} <= ${most}`);
-  const takers = openings.map((): number[] => []);
+  const recipients = openings.map((): number[] => []);
   options.forEach(({ opening }, at) => {
-    takers[opening].push(at);
+    recipients[opening].push(at);
   });
   openings.forEach(({ needs }, opening) => {
-    const own = takers[opening];
+    const own = recipients[opening];
     if (own.length > mostPeople) rules.push(`${own.map(takesName).join(" + ")} <= ${mostPeople}`);
-    // Of what two share nothing is given twice.
+    // Shared work is never assigned twice.
     if (mostPeople > 1 && own.length > 1)
       needs.forEach(({ minutes }, at) => {
         rules.push(`${own.map((option) => minutesName(option, at)).join(" + ")} <= ${minutes}`);
@@ -115,8 +115,8 @@ function columnSum(columns: ReadonlyMap<string, number>, cells: readonly Cell[],
 }
 
 /** Whole minutes, never more than the solver gave. */
-function giftsOf({ openings, options }: Problem, columns: ReadonlyMap<string, number>): Gift[] {
-  return options.flatMap(({ opening }, option): Gift[] => {
+function giftsOf({ openings, options }: Problem, columns: ReadonlyMap<string, number>): Transfer[] {
+  return options.flatMap(({ opening }, option): Transfer[] => {
     const minutes = openings[opening].needs.map((_, at) => Math.floor((columns.get(minutesName(option, at)) ?? 0) + 1e-6));
     return minutes.some((own) => own > 0) ? [{ option, minutes }] : [];
   });

@@ -8,15 +8,15 @@ import type { Assignment } from "../plan/schema.ts";
 import { fillOpening, type Share } from "./fillOpening.ts";
 import { quickProposal } from "./greedy.ts";
 import { openingRow } from "./match.ts";
-import { type Gift, type Problem, problemOf, worthOf } from "./problem.ts";
+import { type Problem, problemOf, type Transfer, worthOf } from "./problem.ts";
 import { bestProposal, type SolveOptions, type Solver } from "./program.ts";
 
 export interface ProposalLine {
   openingId: string;
   taskName: string;
   projectName: string;
-  /** Who takes it, with their minutes; two where it may be shared. */
-  takers: { personId: string; name: string; minutes: number; fit: number }[];
+  /** The people assigned, with their minutes; two if it may be shared. */
+  recipients: { personId: string; name: string; minutes: number; fit: number }[];
   /** Minutes they take, of those needed. */
   minutes: number;
   total: number;
@@ -31,9 +31,9 @@ export interface Proposal {
   left: string[];
   covered: number;
   total: number;
-  /** What a quick proposal would have covered. */
+  /** The minutes that a quick proposal would have covered. */
   quick: number;
-  /** How it was found: nothing better is possible; the best found in time; or one opening after the other. */
+  /** The way it was found: proven optimal; the best found in time; or one opening after the other. */
   found: "best" | "inTime" | "oneByOne";
 }
 
@@ -42,7 +42,7 @@ export interface ProposeOptions extends SolveOptions {
   idStem: string;
 }
 
-/** Works out a proposal for openings. Where the solver finds nothing better, the quick one stands. */
+/** Works out a proposal for openings. Where the solver finds nothing better, the quick one is. */
 export async function propose(
   model: Model,
   openingIds: readonly string[],
@@ -54,9 +54,9 @@ export async function propose(
   const best = await bestProposal(problem, solve, options);
   // Whole minutes are taken of what the solver gives: one a week of an opening may be lost by that alone.
   const lost = problem.openings.reduce((sum, { needs }) => sum + needs.length, 0);
-  const isBetter = best !== null && worthOf(problem, best.gifts).covered + lost >= worthOf(problem, quick).covered;
-  const gifts = isBetter ? best.gifts : quick;
-  const lines = proposalOf(model, problem, gifts, idStem);
+  const isBetter = best !== null && worthOf(problem, best.transfers).covered + lost >= worthOf(problem, quick).covered;
+  const transfers = isBetter ? best.transfers : quick;
+  const lines = proposalOf(model, problem, transfers, idStem);
   const taken = new Set(lines.map(({ openingId }) => openingId));
   const { plan } = model;
   return {
@@ -64,7 +64,7 @@ export async function propose(
     left: problem.openings
       .filter(({ id }) => !taken.has(id))
       .map(({ id }) => findRow(plan.tasks, findRow(plan.assignments, id)?.taskId ?? id)?.name ?? id),
-    covered: worthOf(problem, gifts).covered,
+    covered: worthOf(problem, transfers).covered,
     total: problem.openings.reduce((sum, { total }) => sum + total, 0),
     quick: worthOf(problem, quick).covered,
     found: !isBetter ? "oneByOne" : best.isOptimal ? "best" : "inTime",
@@ -72,15 +72,15 @@ export async function propose(
 }
 
 /** Turns gifts into lines, in the order of the openings. @param idStem Begins the ids of work that is added. */
-function proposalOf(model: Model, problem: Problem, gifts: readonly Gift[], idStem: string): ProposalLine[] {
+function proposalOf(model: Model, problem: Problem, transfers: readonly Transfer[], idStem: string): ProposalLine[] {
   const { plan } = model;
-  const byOpening = grouped(gifts, ({ option }) => problem.options[option].opening);
+  const byOpening = grouped(transfers, ({ option }) => problem.options[option].opening);
   return problem.openings.flatMap((opening, at): ProposalLine[] => {
     const own = byOpening.get(at);
     const edits = own && editsOf(model, problem, own, `${idStem}-${at + 1}`);
     if (!edits) return [];
     const task = plan.tasks[model.work.task[openingRow(model, opening.id)]];
-    const takers = own.map(({ option, minutes }) => {
+    const recipients = own.map(({ option, minutes }) => {
       const { person, fit } = problem.options[option];
       const { id: personId, name } = plan.people[problem.people[person]];
       return { personId, name, minutes: sumOf(minutes), fit };
@@ -90,8 +90,8 @@ function proposalOf(model: Model, problem: Problem, gifts: readonly Gift[], idSt
         openingId: opening.id,
         taskName: task.name,
         projectName: findRow(plan.projects, task.projectId)?.name ?? "",
-        takers,
-        minutes: takers.reduce((sum, { minutes }) => sum + minutes, 0),
+        recipients,
+        minutes: recipients.reduce((sum, { minutes }) => sum + minutes, 0),
         total: opening.total,
         cost: Math.round(worthOf(problem, own).cost),
         edits,
@@ -103,27 +103,27 @@ function proposalOf(model: Model, problem: Problem, gifts: readonly Gift[], idSt
 const sumOf = (minutes: readonly number[]): number => minutes.reduce((sum, own) => sum + own, 0);
 
 /** All of an opening as it is; a part of it, or of what two share, week by week as the room lies. */
-function editsOf(model: Model, problem: Problem, gifts: readonly Gift[], idStem: string): SingleEdit[] | null {
-  const { opening } = problem.options[gifts[0].option];
+function editsOf(model: Model, problem: Problem, transfers: readonly Transfer[], idStem: string): SingleEdit[] | null {
+  const { opening } = problem.options[transfers[0].option];
   const { id, total, needs } = problem.openings[opening];
-  const given = gifts.reduce((sum, { minutes }) => sum + sumOf(minutes), 0);
+  const given = transfers.reduce((sum, { minutes }) => sum + sumOf(minutes), 0);
   // A few minutes are lost to rounding: what is all but whole is meant whole.
-  const isWhole = given >= total - needs.length * gifts.length;
-  const shares = gifts.map(({ option, minutes }, at): Share => {
+  const isWhole = given >= total - needs.length * transfers.length;
+  const shares = transfers.map(({ option, minutes }, at): Share => {
     const { id: personId } = model.plan.people[problem.people[problem.options[option].person]];
-    const isRest = isWhole && at === gifts.length - 1;
+    const isRest = isWhole && at === transfers.length - 1;
     return isRest ? { personId } : { personId, hours: Math.floor(sumOf(minutes) / 0.6) / 100 };
   });
   const edits = fillOpening(model, { openingId: id, shares, isPencilled: false, idStem });
   const row = model.work.task[openingRow(model, id)];
   const dates = model.schedule.of(row);
-  if ((isWhole && gifts.length === 1) || !edits || !dates || model.plan.tasks[row].sizing === "effort") return edits;
+  if ((isWhole && transfers.length === 1) || !edits || !dates || model.plan.tasks[row].sizing === "effort") return edits;
   // Typed weeks follow their task from where it begins now.
   const customFrom = formatDay(dates.start.day);
   let at = 0;
   return edits.map((edit) =>
     edit.kind === "addAssignment"
-      ? { ...edit, assignment: { ...byWeeks(edit.assignment, problem, opening, gifts[at++].minutes), customFrom } }
+      ? { ...edit, assignment: { ...byWeeks(edit.assignment, problem, opening, transfers[at++].minutes), customFrom } }
       : edit,
   );
 }

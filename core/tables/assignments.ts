@@ -100,26 +100,23 @@ function faultOf(own: Assignment, draft: Draft, before: Assignment | undefined):
   if (own.personId !== undefined && own.teamId !== undefined) return "Name a person or a team, not both.";
   const used = quantities.filter((key) => own[key] !== undefined);
   if (used.length > 0) return "Quantities and waste belong to a material.";
-  if (own.customFrom !== undefined && own.custom === undefined) return "It says when its hours were typed, but no typed hours.";
+  if (own.customFrom !== undefined && own.custom === undefined) return "The row has the start for typed hours, but no typed hours.";
   const given = [...statements, "custom" as const].filter((key) => own[key] !== undefined);
   const isEffort = draft.find("tasks", own.taskId)?.sizing === "effort";
   if (isEffort && (own.hours === undefined || given.some((key) => key !== "hours" && key !== "percent")))
-    return "A task sized by effort asks for hours.";
+    return "A task sized by effort needs hours.";
   if (isEffort && (own.from !== undefined || own.to !== undefined || own.shape !== undefined))
     return "Work on a task sized by effort has no dates of its own.";
   if (given.length === 0) return "State how much: hours, a share of time, hours a day or a week, or typed hours.";
   if (!isEffort && given.length > 1)
     return `States ${given.map((key) => (key === "custom" ? "typed hours" : key)).join(" and ")}; keep one of them.`;
-  if (own.from !== undefined && own.to !== undefined && own.to < own.from) return "The last day comes before the first.";
-  return draft.all("tasks").some(({ parentId }) => parentId === own.taskId)
-    ? "A task with others below it has no people of its own."
-    : null;
+  if (own.from !== undefined && own.to !== undefined && own.to < own.from) return "The last day must be on or after the first day.";
+  return draft.all("tasks").some(({ parentId }) => parentId === own.taskId) ? "A summary task cannot have people." : null;
 }
 
 function materialFault(own: Assignment): string | null {
   if (own.personId !== undefined || own.teamId !== undefined || own.roleId !== undefined) return "Name a material or who works, not both.";
-  if ([...statements, "custom" as const].some((key) => own[key] !== undefined))
-    return "A material is asked for by its quantity, not by hours.";
+  if ([...statements, "custom" as const].some((key) => own[key] !== undefined)) return "A material is planned by quantity, not by hours.";
   if (own.quantity === undefined && own.quantityPerDay === undefined) return "State how much of the material: a quantity, or one a day.";
   return own.quantity !== undefined && own.quantityPerDay !== undefined ? "State a quantity or one a day, not both." : null;
 }

@@ -8,7 +8,7 @@ import { tableKinds } from "./preview.ts";
 
 const value = <T>(read: { value: T } | { reason: string }) => ("value" in read ? read.value : undefined);
 
-test("dates are read as people write them, and slashes as they are told", () => {
+test("dates are read as people write them, and slashes in the chosen order", () => {
   for (const text of ["2027-02-03", "2027-2-3", "3.2.2027", "03.02.2027", "3 Feb 2027", "3. February 2027", "2027-02-03T00:00:00Z"])
     expect(value(dateCell(text, "monthFirst")), text).toBe("2027-02-03");
   expect(value(dateCell("3/2/2027", "dayFirst"))).toBe("2027-02-03");
@@ -60,7 +60,7 @@ test("texts that a spreadsheet would run are refused unless they are marked as t
   expect([" plain ", "'=1", "'plain", "a=b"].map((text) => value(textCell(text)))).toEqual(["plain", "=1", "'plain", "a=b"]);
 });
 
-test("words are told apart without case, accents and signs", () => {
+test("words are kept apart without case, accents and signs", () => {
   expect(plainText("Não-São, Größe 7")).toBe("naosaogrosse7");
   expect(value(wordCell("Férias", { holiday: ["ferias"], sick: [] }))).toBe("holiday");
   expect(wordCell("party", { holiday: [], sick: [] })).toEqual({ reason: '"party" is not known here; write one of holiday, sick.' });

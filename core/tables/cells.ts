@@ -1,8 +1,8 @@
 // Reading single cells: dates, numbers and words as people write them, names that a plan knows.
 
 import { isCalendarDate } from "../plan/calendarDate.ts";
-import { entriesOf } from "../plan/keysOf.ts";
 import { nearestWord } from "../plan/nearestWord.ts";
+import { entriesOf } from "../plan/objectKeys.ts";
 import { plainText } from "../plan/plainText.ts";
 import type { Cell, DateOrder } from "./table.ts";
 

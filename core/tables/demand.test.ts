@@ -12,8 +12,8 @@ function preview(table: TableName, head: string[], ...rows: string[][]) {
   return previewTable(plan, { table, source: "file.csv", rows: [head, ...rows], options: { dateOrder: "dayFirst", idStem: "in" } });
 }
 
-/** What each row is told: why it is refused, or what it does. */
-function told(made: ReturnType<typeof preview>): string[] {
+/** The outcome of each row: the reason for refusal, or its changes. */
+function reported(made: ReturnType<typeof preview>): string[] {
   expect(made.faults).toEqual([]);
   return made.rows.map((row) => (row.outcome === "refuses" ? row.reasons.join(" ") : `${row.outcome} ${row.says.join(" · ")}`));
 }
@@ -27,7 +27,7 @@ function after({ edit }: ReturnType<typeof preview>): Plan {
 test("a task is refused with the reason that a person can mend", () => {
   const head = ["id", "project", "task", "below", "sized by", "start", "finish", "working days", "effort hours", "role", "done %"];
   const row = (cells: Partial<Record<string, string>>) => head.map((name) => cells[name] ?? "");
-  const reasons = told(
+  const reasons = reported(
     preview(
       "tasks",
       head,
@@ -50,8 +50,8 @@ test("a task is refused with the reason that a person can mend", () => {
   expect(reasons[2]).toBe("A task with this id belongs to another project.");
   expect(reasons[3]).toBe("Pinned to dates, it needs a start and a finish.");
   expect(reasons[4]).toBe("Sized by duration, it needs its working days; 0 is a milestone.");
-  expect(reasons[5]).toBe("It cannot finish before it starts.");
-  expect(reasons[6]).toBe('"Cases and plinths" has people on it and cannot have tasks below it.');
+  expect(reasons[5]).toBe("The finish must not be before the start.");
+  expect(reasons[6]).toBe('"Cases and plinths" has people assigned and cannot have subtasks.');
   expect(reasons[7]).toMatch(/"moon" is not known/);
   expect(reasons[8]).toMatch(/0 or more|at least 0|-3/);
   expect(reasons[9]).toMatch(/100/);
@@ -59,7 +59,7 @@ test("a task is refused with the reason that a person can mend", () => {
   expect(reasons[11]).toMatch(/"31\.2\.2027" is not a date.*"soon" is not a date/);
 });
 
-test("a task says how it is sized where its row does not, and later rows may stand below earlier ones", () => {
+test("a task says how it is sized where its row does not, and later rows may be below earlier ones", () => {
   const made = preview(
     "tasks",
     ["Projekt", "Aufgabe", "Phase", "Beginn", "Ende", "Dauer", "Aufwand", "Rolle"],
@@ -68,7 +68,7 @@ test("a task says how it is sized where its row does not, and later rows may sta
     ["Tidepool Hall", "Glue", "Mock-up", "", "", "3", "16", "Fabricator"],
     ["Tidepool Hall", "Cases and plinths", "", "", "", "", "", ""],
   );
-  expect(told(made).map((text) => text.split(" ")[0])).toEqual(["adds", "adds", "adds", "adds"]);
+  expect(reported(made).map((text) => text.split(" ")[0])).toEqual(["adds", "adds", "adds", "adds"]);
   const tasks = after(made).tasks.filter(({ id }) => id.startsWith("in-"));
   expect(tasks.map(({ name, sizing, parentId }) => [name, sizing, parentId])).toEqual([
     ["Mock-up", undefined, undefined],
@@ -82,7 +82,7 @@ test("a task says how it is sized where its row does not, and later rows may sta
 test("a link is refused where it leads nowhere, to itself, or counts what it cannot", () => {
   const head = ["id", "from task", "to task", "link kind", "lag days", "elapsed"];
   const [cases, order] = ["tidepool-cases", "tidepool-order"];
-  const reasons = told(
+  const reasons = reported(
     preview(
       "links",
       head,
@@ -108,12 +108,12 @@ test("a link is refused where it leads nowhere, to itself, or counts what it can
   expect(reasons[8]).toBe("changes FS 5 calendar days → FS 7 calendar days");
 });
 
-test("links that would close a circle are refused when the file is brought in, and nothing of it is kept", () => {
+test("links that would close a cycle are refused when the file is brought in, and nothing of it is kept", () => {
   const { edit } = preview("links", ["from task", "to task"], ["tidepool-cases", "tidepool-order"]);
   if (!edit) throw new Error("the rows themselves are sound");
   const outcome = applyEdit(plan, edit);
   expect(outcome.plan).toBeNull();
-  expect(outcome.faults.map(({ message }) => message).join(" ")).toMatch(/circle.*Order materials/s);
+  expect(outcome.faults.map(({ message }) => message).join(" ")).toMatch(/cycle.*Order materials/s);
 });
 
 test("an assignment names who and how much, in one way, and fits how its task is sized", () => {
@@ -138,13 +138,13 @@ test("an assignment names who and how much, in one way, and fits how its task is
     row({ ...cases, person: "Rui Monteverde", hours: "8,5", firmness: "vorläufig" }),
     row({ id: "tidepool-cases-mara", ...cases, person: "Mara Ellingsen", hours: "30" }),
   );
-  const reasons = told(made);
+  const reasons = reported(made);
   expect(reasons[0]).toBe("Name a person, a team, or the role that is needed.");
   expect(reasons[1]).toBe("Name a person or a team, not both.");
   expect(reasons[2]).toBe("State how much: hours, a share of time, hours a day or a week, or typed hours.");
   expect(reasons[3]).toBe("States hours and percent; keep one of them.");
-  expect(reasons[4]).toBe("The last day comes before the first.");
-  expect(reasons[5]).toBe("A task sized by effort asks for hours.");
+  expect(reasons[4]).toBe("The last day must be on or after the first day.");
+  expect(reasons[5]).toBe("A task sized by effort needs hours.");
   expect(reasons[6]).toBe("Work on a task sized by effort has no dates of its own.");
   expect(reasons[7]).toMatch(/Did you mean "Rui Monteverde"\?/);
   expect(reasons[8]).toMatch(/0 or more|at least 0|-8/);
@@ -165,7 +165,7 @@ test("projects come in with clients that are made where that is asked for, and a
     ["Tidepool Hall", "TP", "", "", "", "30.11.2026", ""],
     ["No day", "", "", "", "", "", ""],
   ];
-  expect(told(preview("projects", head, ...rows))[0]).toMatch(/There is no client "Port of Ravenholt"/);
+  expect(reported(preview("projects", head, ...rows))[0]).toMatch(/There is no client "Port of Ravenholt"/);
   const made = previewTable(plan, {
     table: "projects",
     source: "projects.csv",
@@ -182,7 +182,7 @@ test("projects come in with clients that are made where that is asked for, and a
     stage: "pipeline",
     start: "2027-05-03",
   });
-  expect(told(preview("projects", head, rows[2]))[0]).toBe("It says no day on which the project starts.");
+  expect(reported(preview("projects", head, rows[2]))[0]).toBe("The project has no start.");
 });
 
 test("a task whose name others have too is meant by its project and phase", () => {
@@ -205,7 +205,7 @@ test("a task whose name others have too is meant by its project and phase", () =
         options: { dateOrder: "dayFirst", idStem: "in" },
       },
     );
-  expect(told(preview(`Tidepool Hall / ${first.name}`))[0]).toMatch(/write the id, or "project \/ phase \/ task"\.$/);
+  expect(reported(preview(`Tidepool Hall / ${first.name}`))[0]).toMatch(/write the id, or "project \/ phase \/ task"\.$/);
   const row = preview(`Tidepool Hall / ${phase.name} / ${first.name}`).edit?.rows[0].row as { taskId?: string } | undefined;
   expect(row?.taskId).toBe(first.id);
 });

@@ -1,6 +1,6 @@
 // The table of expenses: a row each, with its project, amount, tax, when it falls and what it is.
 
-import { keysOf } from "../plan/keysOf.ts";
+import { objectKeys } from "../plan/objectKeys.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Expense, rowSchemas } from "../plan/schema.ts";
@@ -95,9 +95,9 @@ function takeExpense(record: TableRecord, draft: Draft, options: ReadOptions, li
 }
 
 function datesFault({ date, from, to }: Expense): string | null {
-  if (date !== undefined) return from === undefined && to === undefined ? null : "It falls on a date or from one to another, not both.";
-  if (from === undefined || to === undefined) return "It says no date, or only one of from and until.";
-  return to < from ? "It ends before it begins." : null;
+  if (date !== undefined) return from === undefined && to === undefined ? null : "State a date or a period, not both.";
+  if (from === undefined || to === undefined) return "State a date, or both from and until.";
+  return to < from ? "The last day must be on or after the first day." : null;
 }
 
 function amountFault({ amount, quantity, unitPrice }: Expense): string | null {
@@ -115,7 +115,7 @@ function putExpense(before: Expense | undefined, after: Expense, draft: Draft): 
     draft.put("expenses", after);
     return { outcome: "adds", about, says: [`${after.amount}`, after.date ?? `${after.from} – ${after.to}`] };
   }
-  const says = keysOf({ ...before, ...after }).flatMap((key) =>
+  const says = objectKeys({ ...before, ...after }).flatMap((key) =>
     before[key] === after[key] ? [] : [`${key}: ${before[key] ?? "nothing"} → ${after[key] ?? "nothing"}`],
   );
   if (says.length === 0) return { outcome: "leaves", about, says };

@@ -1,4 +1,4 @@
-// Whom a cell means: by id, by e-mail, or by a name that only one person has.
+// The person that a cell names: by id, by e-mail, or by a name that only one person has.
 import type { Person } from "../plan/schema.ts";
 import type { Read } from "./cells.ts";
 import { chosenRow, namedRow } from "./namedRow.ts";

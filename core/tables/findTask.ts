@@ -1,4 +1,4 @@
-// Which task or project a cell means.
+// The task or project that a cell names.
 
 import { plainText } from "../plan/plainText.ts";
 import type { Project, Task } from "../plan/schema.ts";
@@ -32,7 +32,7 @@ export function taskOf(cell: string, draft: Draft, projectId?: string): Read<Tas
   return isManifold ? { reason: `${read.reason.slice(0, -1)}, or "project / phase / task".` } : read;
 }
 
-/** True of a task that a cell calls by what it stands below, down to its own name: "phase / task". */
+/** True of a task that a cell calls by what it is below, down to its own name: "phase / task". */
 function isCalled(task: Task, cell: string, draft: Draft): boolean {
   const names = cell.split(" / ").map(plainText).reverse();
   let own: Task | undefined = task;

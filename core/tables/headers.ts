@@ -26,7 +26,7 @@ export function matchHeaders(columns: readonly TableColumn[], header: readonly s
 
 type Fitted = Pick<TableKind, "columns" | "subjectIn">;
 
-/** As many rows may stand above the header: titles, dates, blank lines. */
+/** As many rows may be above the header: titles, dates, blank lines. */
 const MOST_ABOVE = 20;
 
 /** The position of the row that looks most like a header of one of some tables; the first row where none does. */
@@ -49,8 +49,8 @@ export function isSumRow(cells: readonly string[]): boolean {
   return first !== undefined && sumWords.has(plainText(first));
 }
 
-/** How well a header fits a table: the share of its own columns that are found, less needed ones that are missing counted
- * heavily. Columns that other tables have as well make no table less likely. */
+/** The fit of a header to a table: the share of its own columns that are found, less a high penalty for each missing needed one.
+ * Columns that other tables have as well make no table less likely. */
 export function fitShare({ columns, subjectIn }: Fitted, header: readonly string[], takesNear = true): number {
   const matched = matchHeaders(columns, header, takesNear);
   const isSubjectThere = columns.some(({ key }, at) => key === subjectIn && matched[at] !== null);

@@ -54,10 +54,10 @@ function takeDay(record: TableRecord, draft: Draft, options: ReadOptions): RowOu
   const reasons = [calendar, name, from, to, hours].flatMap((read) => ("reason" in read ? [read.reason] : []));
   if ("reason" in calendar || "reason" in name || "reason" in from || "reason" in to || "reason" in hours)
     return refused(about, ...new Set(reasons));
-  if (name.value === "") return refused(about, "Say what day it is.");
+  if (name.value === "") return refused(about, "Enter a name for the day.");
   if (name.value.length > 300) return refused(about, "The name is longer than 300 letters.");
-  if (hours.value < 0 || hours.value > 24) return refused(about, `Hours of a day are 0 to 24, not ${hours.value}.`);
-  if (to.value < from.value) return refused(about, `The last day ${to.value} comes before the first, ${from.value}.`);
+  if (hours.value < 0 || hours.value > 24) return refused(about, `Hours per day must be 0 to 24, not ${hours.value}.`);
+  if (to.value < from.value) return refused(about, `The last day ${to.value} must not be before the first day ${from.value}.`);
   return putDay(calendar.value, { from: from.value, to: to.value, hours: hours.value, name: name.value }, about, draft);
 }
 

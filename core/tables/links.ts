@@ -28,7 +28,7 @@ const kindWords = {
 } as const;
 const yesWords = { yes: ["true", "ja", "sim", "jah", "oui", "1", "x"], no: ["false", "nein", "nao", "ei", "non", "0"] } as const;
 
-/** One with a known id, or between the same two tasks, takes the old one's place. Circles are found when the file is brought in. */
+/** One with a known id, or between the same two tasks, takes the old one's place. Cycles are found when the file is brought in. */
 function takeLink(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome {
   const [from, to] = [taskOf(record.from ?? "", draft), taskOf(record.to ?? "", draft)];
   const kind = record.kind?.trim() ? wordCell(record.kind, kindWords) : { value: "FS" as const };

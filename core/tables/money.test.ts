@@ -1,4 +1,4 @@
-// Expenses and rates as tables: what goes out comes in as it is, and what cannot be is refused with a reason.
+// Expenses and rates as tables: what is exported is imported as it is, and what cannot be is refused with a reason.
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { applyEdit } from "../edits/edit.ts";
@@ -13,7 +13,7 @@ const preview = (table: TableName, rows: readonly (readonly string[])[], own: Pl
   previewTable(own, { table, source: "f.csv", rows, options });
 const head = (table: TableName) => tableKinds[table].columns.map(({ name }) => name);
 
-test("what goes out comes in again and leaves everything as it is", () => {
+test("what is exported is imported again and leaves everything as it is", () => {
   for (const table of ["expenses", "rates"] as const) {
     const rows = tableKinds[table].rows(plan);
     const { counts, edit } = preview(table, [head(table), ...rows]);
@@ -36,7 +36,7 @@ test("expenses are added and changed; those that cannot be say why", () => {
   expect(counts).toMatchObject({ changes: 1, adds: 2, refuses: 3 });
   const reasons = rows.map((row) => (row.outcome === "refuses" ? row.reasons.join(" ") : ""));
   expect(reasons[2]).toContain('no project "Nowhere"');
-  expect(reasons[4]).toBe("It ends before it begins.");
+  expect(reasons[4]).toBe("The last day must be on or after the first day.");
   expect(reasons[5]).toContain('"hats" is not known');
   const after = edit && applyEdit(plan, edit).plan;
   expect(after?.expenses.find(({ id }) => id === "x-crane")).toMatchObject({ amount: 3000, supplier: "Altura Lifting" });

@@ -22,7 +22,7 @@ const read = (rows: readonly string[][]) => {
   return lines.map(({ depth }, at) => ({ depth, ...texts[at] }));
 };
 
-test("a table with headers is read by its columns, whatever their order, with decimal commas, weeks and outline", () => {
+test("a table with headers is read by its columns, regardless of their order, with decimal commas, weeks and outline", () => {
   const [phase, crates, paint, ship] = read([
     ["Dauer", "Task", "Hours", "Assigned to", "Predecessors", "Role"],
     ["", "Packing", "", "", "", ""],
@@ -46,7 +46,7 @@ test("a table with headers is read by its columns, whatever their order, with de
   ]);
 });
 
-test("dates of a table pin a task; a start beside a duration is kept as a note", () => {
+test("dates of a table pin a task; a start next to a duration is kept as a note", () => {
   const [pinned, noted] = read([
     ["Task", "Start", "Finish", "Days", "Deadline"],
     ["Film", "2027-03-01", "2027-03-05", "", "2027-03-12"],

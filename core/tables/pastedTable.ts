@@ -61,7 +61,7 @@ function partsOf(cell: Cells, names: readonly string[]): string[] {
 
 const amount = (read: Read<number>, unit: string, cell: string): string => ("value" in read ? `${read.value} ${unit}` : cell);
 
-/** Without a finish a start pins the task to one day; beside a duration it is kept as a note instead. */
+/** Without a finish a start pins the task to one day; next to a duration it is kept as a note instead. */
 function datesOf(cell: Cells): string {
   const [start, finish] = [cell("start"), cell("finish")];
   if (start !== "" && finish === "" && cell("durationDays") !== "") return `start ${start}`;

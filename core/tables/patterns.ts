@@ -59,9 +59,9 @@ function takePattern(record: TableRecord, draft: Draft, options: ReadOptions): R
   const week = weekdays.map(([key]) => numberCell(record[key]?.trim() || "0"));
   const reasons = [from, to, ...week].flatMap((read) => (read && "reason" in read ? [read.reason] : []));
   for (const hours of week)
-    if ("value" in hours && (hours.value < 0 || hours.value > 24)) reasons.push(`Hours of a day are 0 to 24, not ${hours.value}.`);
+    if ("value" in hours && (hours.value < 0 || hours.value > 24)) reasons.push(`Hours per day must be 0 to 24, not ${hours.value}.`);
   if ("reason" in from || (to && "reason" in to) || reasons.length > 0) return refused(about, ...reasons);
-  if (to && to.value < from.value) return refused(about, `The last day ${to.value} comes before the first, ${from.value}.`);
+  if (to && to.value < from.value) return refused(about, `The last day ${to.value} must not be before the first day ${from.value}.`);
   const pattern: Pattern = {
     from: from.value,
     ...(to && { to: to.value }),
@@ -70,7 +70,7 @@ function takePattern(record: TableRecord, draft: Draft, options: ReadOptions): R
   return putPattern(person.value, pattern, draft);
 }
 
-/** A pattern with the same first day takes the old one's place; a new one stands by its first day. */
+/** A pattern with the same first day takes the old one's place; a new one is by its first day. */
 function putPattern(person: Person, pattern: Pattern, draft: Draft): RowOutcome {
   const patterns = person.patterns ?? [];
   const at = patterns.findIndex(({ from }) => from === pattern.from);

@@ -1,6 +1,6 @@
 // The table of people: one row each, with roles, calendar, employment, place and kind.
 
-import { keysOf } from "../plan/keysOf.ts";
+import { objectKeys } from "../plan/objectKeys.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Person, rowSchemas } from "../plan/schema.ts";
@@ -129,7 +129,7 @@ function putPerson(before: Person | undefined, { person: after, says: more }: Ex
   const checked = rowSchemas.people.safeParse(after, { reportInput: true });
   if (!checked.success) return refused(about, ...reasonsOf(schemaFaults(checked.error.issues, after)));
   if (after.employedFrom !== undefined && after.employedTo !== undefined && after.employedTo < after.employedFrom)
-    return refused(about, `The last day ${after.employedTo} comes before the first, ${after.employedFrom}.`);
+    return refused(about, `The last day ${after.employedTo} must not be before the first day ${after.employedFrom}.`);
   if (!before) {
     draft.put("people", after);
     return { outcome: "adds", about, says: [...statedOf(after, draft), ...more] };
@@ -177,9 +177,9 @@ const keyNames: Partial<Record<keyof Person, string>> = {
   kind: "kind",
 };
 
-/** What is stated of somebody new, besides the name. */
+/** The stated values of a new person, besides the name. */
 function statedOf(person: Person, draft: Draft): string[] {
-  const keys = keysOf(keyNames).filter((key) => key !== "name");
+  const keys = objectKeys(keyNames).filter((key) => key !== "name");
   return keys.flatMap((key) => {
     const text = shown(key, person, draft);
     return text === "" ? [] : [`${keyNames[key]}: ${text}`];
@@ -187,7 +187,7 @@ function statedOf(person: Person, draft: Draft): string[] {
 }
 
 function differencesOf(before: Person, after: Person, draft: Draft): string[] {
-  return keysOf(keyNames).flatMap((key) => {
+  return objectKeys(keyNames).flatMap((key) => {
     const [was, is] = [before, after].map((person) => shown(key, person, draft));
     const isSame = was === is || (key === "kind" && (was || "employee") === (is || "employee"));
     return isSame ? [] : [`${keyNames[key]}: ${was || "nothing"} → ${is || "nothing"}`];

@@ -1,4 +1,4 @@
-// What lists of people say beside the person: hours a week or a share of full time, skills, what an hour costs and is billed at.
+// Further columns of lists of people: hours a week or a share of full time, skills, cost and billing rate.
 import { findRow } from "../plan/rows.ts";
 import type { Person, RateEntry, RateTable } from "../plan/schema.ts";
 import { numberCell, type Read } from "./cells.ts";
@@ -36,14 +36,14 @@ export const extraColumns: readonly TableColumn[] = [
 
 export interface Extras {
   person: Person;
-  /** What changes by them. */
+  /** Their changes, in words. */
   says: string[];
   /** Rate tables with the person's rates in them. */
   tables: RateTable[];
 }
 
 /** Reads the extras of a row into a person; a reason for each that cannot be taken is kept by the reading.
- * @param before The person as known until now; undefined for somebody new. */
+ * @param before The person as known until now; undefined for a person new. */
 export function withExtras(reading: RowReading, person: Person, before: Person | undefined, draft: Draft, options: ReadOptions): Extras {
   const weekly = withWeek(reading, person, before, draft);
   const skilled = withSkills(reading, weekly.person, draft, options);
@@ -142,7 +142,9 @@ function rateOf(
   if (rate === undefined) return { table: null, says: [] };
   const known = draft.all("rateTables").find((own) => own.kind === kind);
   if (!known && !makesNames) {
-    reading.reasons.push(`The plan has no table of ${rateWords[kind]}s yet. Have what is missing made, or add a rate table first.`);
+    reading.reasons.push(
+      `The plan has no table of ${rateWords[kind]}s yet. Let the import add what is missing, or add a rate table first.`,
+    );
     return { table: null, says: [] };
   }
   const table = known ?? { id: `${idStem}-${kind}-rates`, name: kind === "cost" ? "Cost rates" : "Billing rates", kind, entries: [] };

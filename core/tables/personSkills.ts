@@ -36,7 +36,7 @@ function takeSkill(record: TableRecord, draft: Draft, options: ReadOptions): Row
   if ("reason" in skill || "reason" in level)
     return refused(about, ...[skill, level].flatMap((read) => ("reason" in read ? [read.reason] : [])));
   if (!Number.isInteger(level.value) || level.value < 0 || level.value > 5)
-    return refused(about, `A level is a whole number from 1 to 5, or 0 to take the skill away; not ${level.value}.`);
+    return refused(about, `A level is a whole number from 1 to 5, or 0 to remove the skill; not ${level.value}.`);
   const skills = person.value.skills ?? [];
   const was = skills.find(({ skillId }) => skillId === skill.value.id)?.level ?? 0;
   if (was === level.value) return { outcome: "leaves", about, says: [] };
@@ -50,7 +50,7 @@ function takeSkill(record: TableRecord, draft: Draft, options: ReadOptions): Row
     outcome: was === 0 ? "adds" : "changes",
     about,
     says: [
-      was === 0 ? `${skill.value.name} ${level.value}` : `${skill.value.name} ${was} → ${level.value === 0 ? "taken away" : level.value}`,
+      was === 0 ? `${skill.value.name} ${level.value}` : `${skill.value.name} ${was} → ${level.value === 0 ? "removed" : level.value}`,
     ],
   };
 }

@@ -19,7 +19,7 @@ function afterImport(table: TableName, rows: string[][], more: Partial<ReadOptio
   return outcome.plan;
 }
 
-test("what goes out comes in again without a change, every table of it", () => {
+test("what is exported is imported again without a change, every table of it", () => {
   for (const table of tableNames) {
     const { columns, rows } = tableKinds[table];
     const { counts, edit, faults } = preview(table, [columns.map(({ name }) => name), ...rows(plan)]);
@@ -72,10 +72,10 @@ test("rows say what they change, and the others what is wrong with them", () => 
     /"2027-02-30" is not a date.*There is no role "Fabricatr"\. Did you mean "Fabricator"\?.*"robot" is not known/,
   );
   expect(reasons[4]).toBe("The name is missing.");
-  expect(reasons[5]).toMatch(/comes before the first/);
+  expect(reasons[5]).toMatch(/must not be before the first/);
 });
 
-test("a name that begins like a formula comes in where an apostrophe marks it as text", () => {
+test("a name that begins like a formula is imported where an apostrophe marks it as text", () => {
   const next = afterImport("people", [
     ["name", "calendar"],
     ["'=Rosa", "Porto workshop"],
@@ -86,14 +86,14 @@ test("a name that begins like a formula comes in where an apostrophe marks it as
 test("missing columns are named, and nothing is read", () => {
   const { faults, rows, edit } = preview("timeOff", [["When"], ["2027-02-01"]]);
   expect(faults).toEqual([
-    'No column of the file is taken for "Person". Choose one, or the person that all rows are about.',
-    'No column of the file is taken for "From". Choose one.',
+    'No column of the file is chosen for "Person". Choose one, or the person that all rows belong to.',
+    'No column of the file is chosen for "From". Choose one.',
   ]);
   expect(rows).toEqual([]);
   expect(edit).toBeNull();
 });
 
-test("time off of one person comes in by dates as they are written, and the same entry is left", () => {
+test("time off of one person is imported by dates as they are written, and the same entry is left", () => {
   const rows = [
     ["Von", "Bis", "Stunden", "Art", "Status"],
     ["01/03/2027", "5.3.2027", "", "Urlaub", "genehmigt"],
@@ -128,7 +128,7 @@ test("patterns of one person follow each other by their first days", () => {
   ]);
 });
 
-test("a skill at level 0 is taken away, an unknown one is refused", () => {
+test("a skill at level 0 is removed, an unknown one is refused", () => {
   const rows = [
     ["person", "skill", "level"],
     ["mara", "Welding", "0"],
@@ -146,7 +146,7 @@ test("a skill at level 0 is taken away, an unknown one is refused", () => {
 
 test("tasks, links and assignments come in by name, each against the rows before it", () => {
   const tasks = [
-    ["Task id", "Project", "Task", "Below", "Working days", "Effort hours", "Role", "Start", "Finish"],
+    ["Task id", "Project", "Task", "Parent", "Working days", "Effort hours", "Role", "Start", "Finish"],
     ["n1", "TP", "Night opening", "", "", "", "", "", ""],
     ["n2", "Tidepool Hall", "Rehearse", "n1", "2", "12", "Installer", "", ""],
     ["n3", "tidepool", "Open doors", "Night opening", "0", "", "", "", ""],
@@ -160,8 +160,8 @@ test("tasks, links and assignments come in by name, each against the rows before
   expect(rows.slice(3).map((row) => (row.outcome === "refuses" ? row.reasons.join(" ") : row.outcome))).toEqual([
     'There is no project "Nowhere".',
     "adds",
-    "It cannot finish before it starts.",
-    '"Cases and plinths" has people on it and cannot have tasks below it.',
+    "The finish must not be before the start.",
+    '"Cases and plinths" has people assigned and cannot have subtasks.',
   ]);
   const links = preview("links", [
     ["From task", "To task", "Link kind", "Lag days"],
@@ -183,7 +183,7 @@ test("tasks, links and assignments come in by name, each against the rows before
   expect(work.counts).toMatchObject({ adds: 2, changes: 0, leaves: 0, refuses: 3 });
 });
 
-test("whatever stands in the cells, every row has an outcome and the edit fits the plan", () => {
+test("with any content of the cells, every row has an outcome and the edit fits the plan", () => {
   const cell = fc.oneof(
     fc.string(),
     fc.constantFrom(
@@ -212,7 +212,7 @@ test("whatever stands in the cells, every row has an outcome and the edit fits t
         expect(rows).toHaveLength(filled.length);
         expect(counts.adds + counts.changes + counts.leaves + counts.refuses + counts.leftOut).toBe(filled.length);
         expect(edit === null).toBe(counts.adds + counts.changes === 0);
-        // A circle of links is only seen once all rows are there.
+        // A cycle of links is only seen once all rows are there.
         const faults = edit ? applyEdit(plan, edit).faults : [];
         expect(faults.filter(({ message }) => !message.startsWith("This would close a circle"))).toEqual([]);
       },
@@ -295,7 +295,7 @@ test("always: a week of imported hours adds up to them, to a tenth of an hour", 
   );
 });
 
-test("a guessed column that would refuse every row is left out, and is used when somebody chooses it", () => {
+test("a guessed column that would refuse every row is left out, and is used when a person chooses it", () => {
   const rows = [
     ["Name", "Role", "Start"],
     ["Odile Farrow", "Fabricator", "after the summer"],
@@ -335,7 +335,7 @@ test("leave from a calendar goes to the person its title names; other leave is r
   expect(preview("timeOff", rows, { subjectId: one.id }).counts).toMatchObject({ adds: 3, refuses: 0 });
 });
 
-test("a row of leave without a person is given to somebody by its line, or becomes a day of a calendar", () => {
+test("a row of leave without a person is given to a person by its line, or becomes a day of a calendar", () => {
   const [one] = plan.people;
   const [calendar] = plan.calendars;
   const rows = [
@@ -378,7 +378,7 @@ test("a name that the plan does not have is matched with a row or made new, one 
   const chosen = preview("people", rows, { values });
   expect(chosen.counts).toMatchObject({ adds: 4, refuses: 0 });
   expect(chosen.makes).toEqual(["role Rigger"]);
-  // What was chosen can be chosen again.
+  // A choice can be made again.
   expect(chosen.unknown.map(({ text, chosen: own }) => [text, own])).toEqual([
     ["Fabricater", fabricator],
     ["Rigger", NEW_ROW],

@@ -1,8 +1,8 @@
-// What bringing in a table would do, row by row, before anything is written; and the one edit that does it.
+// The preview of an import, row by row, before anything is written; and the one edit that does it.
 import type { EditOf } from "../edits/edit.ts";
-import { keysOf, recordOf } from "../plan/keysOf.ts";
 import { type ImportedList, importedLists } from "../plan/lists.ts";
 import { listWords } from "../plan/listWords.ts";
+import { objectKeys, recordOf } from "../plan/objectKeys.ts";
 import { plainText } from "../plan/plainText.ts";
 import { findRow, rowById, rowsOf } from "../plan/rows.ts";
 import type { Person, Plan, Row } from "../plan/schema.ts";
@@ -68,9 +68,9 @@ export interface PreviewQuery {
   source: string;
   /** The rows of the file. */
   rows: readonly (readonly Cell[])[];
-  /** Position of the row that names the columns; found where it is left out. What stands above it is passed over. */
+  /** Position of the row that names the columns; found where it is left out. What is above it is passed over. */
   header?: number;
-  /** Lines that are taken or left out whatever they look like. */
+  /** Lines that are taken or left out no matter what they look like. */
   takes?: Readonly<Record<number, boolean>>;
   /** Ids of the people whom single lines are about. */
   people?: Readonly<Record<number, string>>;
@@ -79,7 +79,7 @@ export interface PreviewQuery {
   options: ReadOptions;
 }
 
-/** One row of the file with what it comes to. */
+/** One row of the file with what it results in. */
 export type PreviewRow = RowOutcome & {
   /** Number of the row in the file, from 1 on. */
   line: number;
@@ -91,7 +91,7 @@ export interface UnknownText {
   text: string;
   /** How often it is read. */
   count: number;
-  /** What was chosen for it: the id of a row, or `NEW_ROW`; null for nothing yet. */
+  /** The choice made for it: the id of a row, or `NEW_ROW`; null for none yet. */
   chosen: string | null;
   /** True where a row can be made by this name. */
   canBeMade: boolean;
@@ -103,15 +103,15 @@ export interface Preview {
   mapping: (number | null)[];
   /** Headers whose column was left out, because its cells would have every row refused. */
   passedOver: string[];
-  /** Why no row can be read: columns that are missing. */
+  /** The reasons why no row can be read: missing columns. */
   faults: string[];
   rows: PreviewRow[];
   counts: Record<RowOutcome["outcome"], number>;
-  /** What would be made because rows name it, such as a role. */
+  /** The rows that would be added because they are named, such as a role. */
   makes: string[];
   /** Texts that no row of the plan has as its name, in the order of the lists and the file. */
   unknown: UnknownText[];
-  /** What writes the rows that are not refused; null where nothing would change. */
+  /** The edit that writes the rows that are not refused; null if nothing would change. */
   edit: EditOf<"importRows"> | null;
 }
 
@@ -194,7 +194,7 @@ function readRows(
   return { draft, rows: finished, late: late.size > 0 ? new Map([...refusals, ...late]) : late };
 }
 
-/** How many rows are read to see whether a column was guessed rightly. */
+/** Number of rows are read to see whether a column was guessed rightly. */
 const MOST_TRIED = 30;
 
 /** The columns that a header names, without the optional ones whose cells would have every row refused. A name that the plan does
@@ -230,14 +230,14 @@ function missingColumns(
   return columns.flatMap(({ name, key, isNeeded }, at) => {
     const isSubject = subject !== undefined && at === 0;
     if (!isNeeded || mapping[at] !== null || (isSubject && isSubjectElsewhere)) return [];
-    return [`No column of the file is taken for "${name}". Choose one${isSubject ? `, or the ${key} that all rows are about` : ""}.`];
+    return [`No column of the file is chosen for "${name}". Choose one${isSubject ? `, or the ${key} that all rows belong to` : ""}.`];
   });
 }
 
 /** A plan with the rows read so far on top. */
 class PlanDraft implements Draft {
   readonly #put: { [L in ImportedList]: Map<string, Row<L>> } = recordOf(importedLists, () => new Map());
-  // People are listed once a row of the file; the list is made anew only after one has changed.
+  // People are listed once a row of the file; the list is made again only after one has changed.
   readonly #all: { [L in ImportedList]: { rows: Row<L>[] | null } } = recordOf(importedLists, () => ({ rows: null }));
 
   /** People ids by name and by e-mail, as `plainText` writes them. */
@@ -313,13 +313,13 @@ class PlanDraft implements Draft {
     if (person) this.#index(person);
   }
 
-  /** What rows have named and the plan did not have, as "role Rigger". */
+  /** The names in rows that the plan did not have, as "role Rigger". */
   made(): string[] {
     const names = madeLists.flatMap((list) => [...this.#put[list].values()].map(({ name }) => `${listWords[list]} ${name}`));
     return [...names, ...madeTables(this).map((name) => `${listWords.rateTables} ${name}`)];
   }
 
   changed(): EditOf<"importRows">["rows"] {
-    return keysOf(this.#put).flatMap((list) => [...this.#put[list].values()].map((row) => ({ list, row })));
+    return objectKeys(this.#put).flatMap((list) => [...this.#put[list].values()].map((row) => ({ list, row })));
   }
 }

@@ -1,6 +1,6 @@
 // The table of projects: a row each, with client, lead, stage, dates and money; their tasks have a table of their own.
 
-import { keysOf } from "../plan/keysOf.ts";
+import { objectKeys } from "../plan/objectKeys.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Project, rowSchemas } from "../plan/schema.ts";
@@ -72,7 +72,7 @@ function takeProject(record: TableRecord, draft: Draft, options: ReadOptions, li
   if (reading.text("calendar") !== null) reading.put(set, "calendarId", (cell) => namedRow(cell, "calendars", draft), "calendar", idOf);
   if (reading.text("stage") !== null) reading.put(set, "stage", (cell) => wordCell(cell, stageWords));
   if (set.name === "") reasons.push("The project has no name.");
-  if (set.start === undefined && reasons.length === 0) reasons.push("It says no day on which the project starts.");
+  if (set.start === undefined && reasons.length === 0) reasons.push("The project has no start.");
   if (reasons.length > 0) return refused(about, ...reasons);
   const base = before ?? {
     id: record.id?.trim() || `${options.idStem}-${line}`,
@@ -97,12 +97,12 @@ function putProject(before: Project | undefined, after: Project, draft: Draft): 
   const about = after.name;
   const checked = rowSchemas.projects.safeParse(after, { reportInput: true });
   if (!checked.success) return refused(about, ...reasonsOf(schemaFaults(checked.error.issues, after)));
-  if (after.deadline !== undefined && after.deadline < after.start) return refused(about, "Its deadline comes before its start.");
+  if (after.deadline !== undefined && after.deadline < after.start) return refused(about, "The deadline must not be before the start.");
   if (!before) {
     draft.put("projects", after);
     return { outcome: "adds", about, says: [`starts ${after.start}`, after.stage] };
   }
-  const says = keysOf({ ...before, ...after }).flatMap((key) =>
+  const says = objectKeys({ ...before, ...after }).flatMap((key) =>
     JSON.stringify(before[key]) === JSON.stringify(after[key]) ? [] : [`${key}: ${before[key] ?? "nothing"} → ${after[key] ?? "nothing"}`],
   );
   if (says.length === 0) return { outcome: "leaves", about, says };

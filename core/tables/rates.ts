@@ -43,7 +43,7 @@ const subjectWords: Record<RateSubject, readonly string[]> = {
   role: ["rolle", "funcao", "roll"],
   person: ["people", "mitarbeiter", "pessoa", "inimene"],
   material: ["goods", "materjal"],
-  default: ["everybody", "everybody else", "all", "sonstige"],
+  default: ["everyone", "everyone", "everyone else", "everybody else", "all", "sonstige"],
 };
 
 function subjectOf({ personId, roleId, materialId }: RateEntry): RateSubject {
@@ -71,7 +71,7 @@ function takeRate(record: TableRecord, draft: Draft, options: ReadOptions, line:
   const of = kind === undefined ? undefined : reading.take(subjectIds(kind, record.name ?? "", draft));
   const [rate, overtimeRate, perUse] = ["rate", "overtime", "perUse"].map((column) => reading.cell(column, numberCell));
   const from = reading.cell("from", reading.date);
-  if (rate === undefined && reasons.length === 0) reasons.push("It says no rate.");
+  if (rate === undefined && reasons.length === 0) reasons.push("The row has no rate.");
   if (reasons.length > 0 || !table || !of) return refused(about, ...reasons);
   const after = rowRead<RateEntry>(of, { from, rate, overtimeRate, perUse });
   return putRate(table, after, about, draft);
@@ -112,7 +112,7 @@ function putRate(table: RateTable, after: RateEntry, about: string, draft: Draft
     entries.push(after);
   } else entries[place] = after;
   draft.put("rateTables", { ...table, entries });
-  const from = after.from === undefined ? "from the beginning" : `from ${after.from}`;
+  const from = after.from === undefined ? "from the start" : `from ${after.from}`;
   return before
     ? { outcome: "changes", about, says: [`rate: ${before.rate} → ${after.rate}`, from] }
     : { outcome: "adds", about, says: [`${after.rate}`, from] };

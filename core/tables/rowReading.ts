@@ -20,14 +20,14 @@ export class RowReading {
     return cell?.trim() ? cell : null;
   }
 
-  /** What was read; undefined, with its reason kept, where nothing could be. */
+  /** The value read; undefined, with its reason kept, if it could not be read. */
   take<T>(read: Read<T>): T | undefined {
     if ("value" in read) return read.value;
     this.reasons.push(read.reason);
     return undefined;
   }
 
-  /** What a cell says that is filled in. */
+  /** The value of a cell that is filled in. */
   cell<T>(column: string, read: (cell: Cell) => Read<T>): T | undefined {
     const text = this.text(column);
     return text === null ? undefined : this.take(read(text));
@@ -48,7 +48,7 @@ export class RowReading {
   }
 }
 
-/** What is read of a row, by its keys. */
+/** The values read from a row, by their keys. */
 export type RowSet<T> = Partial<Record<keyof T, unknown>>;
 
 /** A row with what was read of it; a key whose cell was emptied goes. Whether it is one of its list is for the schema to say. */

@@ -1,4 +1,4 @@
-// Tables as people keep them in spreadsheets: what a kind of table consists of, and what bringing one in comes to.
+// Tables as people keep them in spreadsheets: what a kind of table consists of, and what bringing one in results in.
 import type { Fault } from "../plan/faults.ts";
 import type { ImportedList, ListName } from "../plan/lists.ts";
 import type { Person, Plan, Row } from "../plan/schema.ts";
@@ -18,10 +18,10 @@ export interface TableColumn {
   aliases: readonly string[];
 }
 
-/** How dates with slashes are written: 3/2/2027 is the third of February, or the second of March. */
+/** The order of dates with slashes: 3/2/2027 is the third of February, or the second of March. */
 export type DateOrder = "dayFirst" | "monthFirst";
 
-/** What one row says, by column key; a column that the file does not have is missing. */
+/** The cells of one row, by column key; a column that the file does not have is missing. */
 export type TableRecord = Readonly<Record<string, Cell | undefined>>;
 
 /** Lists whose rows a file names. */
@@ -45,10 +45,10 @@ export type MadeList = (typeof madeLists)[number];
 /** Chosen for a text that is to become a new row. */
 export const NEW_ROW = "+";
 
-/** What texts of a file mean that the plan does not know: by list and text in `plainText`, the id of a row or `NEW_ROW`. */
+/** The meanings of texts of a file that the plan does not know: by list and text in `plainText`, the id of a row or `NEW_ROW`. */
 export type ChosenValues = Readonly<Partial<Record<NamedList, Readonly<Record<string, string>>>>>;
 
-/** How cells are to be read, and what stands in for a column that is not there. */
+/** The options for reading cells, and the values for columns that are missing. */
 export interface ReadOptions {
   dateOrder: DateOrder;
   /** A day without a year is the first such day from this one on; the first day of the plan where it is left out. */
@@ -72,15 +72,15 @@ export interface Draft {
   /** Every present row of a list. */
   all<L extends ImportedList>(list: L): Row<L>[];
   put<L extends ImportedList>(list: L, row: Row<L>): void;
-  /** What was chosen for a text: the id of a row, or `NEW_ROW`. */
+  /** The choice for a text: the id of a row, or `NEW_ROW`. */
   chosenFor(list: NamedList, text: string): string | undefined;
   /** Notes a text that no row of a list has as its name. */
   addUnknown(list: NamedList, text: string): void;
-  /** Everybody with a name or an e-mail address, written alike. */
+  /** Everyone with a name or an e-mail address, written alike. */
   peopleBy(key: "name" | "email", text: string): Person[];
 }
 
-/** What a row comes to: what it is about, what it changes; or why it is refused. */
+/** The outcome of a row: its subject and its changes; or why it is refused. */
 export type RowOutcome =
   | { outcome: "adds" | "changes" | "leaves" | "leftOut"; about: string; says: string[] }
   | { outcome: "refuses"; about: string; reasons: string[]; namesNobody?: true };
@@ -95,7 +95,7 @@ export interface FileRow {
   header: number;
 }
 
-/** What a row changes in addition, or why it is refused after all. */
+/** The further changes of a row, or why it is refused after all. */
 export interface Finished {
   says: string[];
   reasons: string[];
@@ -106,7 +106,7 @@ export interface TableKind {
   name: TableName;
   title: string;
   columns: readonly TableColumn[];
-  /** What all rows can be about, where no column says so. */
+  /** The subject of all rows, if no column states it. */
   subject?: "people" | "calendars";
   /** Key of the column whose text may name the person, where no column is for people. */
   subjectIn?: string;

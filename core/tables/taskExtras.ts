@@ -12,7 +12,7 @@ const partsOf = (cell: string | undefined, ends: RegExp): string[] =>
     .map((part) => part.trim())
     .filter((part) => part !== "");
 
-/** Whom a row assigns; every name that is not known is a reason to refuse it. */
+/** The people that a row assigns; every unknown name is a reason to refuse it. */
 export function peopleOf(record: TableRecord, draft: Draft, options: ReadOptions, reasons: string[]): string[] {
   return partsOf(record.person, /[;,|/]/).flatMap((person) => {
     const read = personOf({ person }, draft, options);
@@ -34,7 +34,7 @@ export function finishTask(row: FileRow, task: Task, draft: Draft): Finished {
 function assign({ record, options, line }: FileRow, task: Task, draft: Draft, reasons: string[]): string[] {
   const people = new Set(peopleOf(record, draft, options, reasons));
   if (people.size === 0) return [];
-  if (draft.all("tasks").some(({ parentId }) => parentId === task.id)) return ["no person is assigned, because other tasks are below it"];
+  if (draft.all("tasks").some(({ parentId }) => parentId === task.id)) return ["no person is assigned, because it has subtasks"];
   const there = new Set(draft.all("assignments").flatMap(({ taskId, personId }) => (taskId === task.id && personId ? [personId] : [])));
   const added = [...people].filter((id) => !there.has(id));
   if (added.length > 0 && task.sizing === "effort" && task.effortHours === undefined) {

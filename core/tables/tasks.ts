@@ -1,6 +1,6 @@
 // The table of tasks: a row each, with its project, its place in the outline, size, dates and progress.
 
-import { keysOf } from "../plan/keysOf.ts";
+import { objectKeys } from "../plan/objectKeys.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { rowSchemas, type Task } from "../plan/schema.ts";
@@ -73,7 +73,7 @@ function takeTask(record: TableRecord, draft: Draft, options: ReadOptions, line:
   return putTask(before, sized(after), draft);
 }
 
-/** Where nothing says how a task is sized: its dates, its days. */
+/** The default sizing of a task: by its dates or its days. */
 function sized(task: Task): Task {
   if (task.sizing !== undefined) return task;
   if (task.start !== undefined && task.finish !== undefined) return { ...task, sizing: "dates" };
@@ -90,7 +90,7 @@ function putTask(before: Task | undefined, after: Task, draft: Draft): RowOutcom
     draft.put("tasks", after);
     return { outcome: "adds", about, says: [draft.find("projects", after.projectId)?.name ?? ""] };
   }
-  const says = keysOf({ ...before, ...after }).flatMap((key) =>
+  const says = objectKeys({ ...before, ...after }).flatMap((key) =>
     JSON.stringify(before[key]) === JSON.stringify(after[key]) ? [] : [`${key}: ${before[key] ?? "nothing"} → ${after[key] ?? "nothing"}`],
   );
   if (says.length === 0) return { outcome: "leaves", about, says };
@@ -104,14 +104,14 @@ function faultOf(task: Task, draft: Draft): string | null {
     return "Pinned to dates, it needs a start and a finish.";
   if (task.sizing === "duration" && task.durationDays === undefined)
     return "Sized by duration, it needs its working days; 0 is a milestone.";
-  if (task.start !== undefined && task.finish !== undefined && task.finish < task.start) return "It cannot finish before it starts.";
+  if (task.start !== undefined && task.finish !== undefined && task.finish < task.start) return "The finish must not be before the start.";
   const isSummary = draft.all("tasks").some(({ parentId }) => parentId === task.id);
-  if (isSummary && task.effortHours !== undefined) return "A task with others below it has no effort of its own.";
+  if (isSummary && task.effortHours !== undefined) return "A summary task cannot have an effort.";
   for (let parent = task.parentId; parent !== undefined; parent = draft.find("tasks", parent)?.parentId)
-    if (parent === task.id) return "It would stand below itself.";
+    if (parent === task.id) return "A task cannot be its own parent.";
   const parent = task.parentId === undefined ? undefined : draft.find("tasks", task.parentId);
   if (parent && draft.all("assignments").some(({ taskId }) => taskId === parent.id))
-    return `"${parent.name}" has people on it and cannot have tasks below it.`;
-  if (parent?.effortHours !== undefined) return `"${parent.name}" has an effort of its own and cannot have tasks below it.`;
+    return `"${parent.name}" has people assigned and cannot have subtasks.`;
+  if (parent?.effortHours !== undefined) return `"${parent.name}" has an effort and cannot have subtasks.`;
   return parent && parent.projectId !== task.projectId ? `"${parent.name}" is in another project.` : null;
 }

@@ -70,8 +70,8 @@ function takeTimeOff(record: TableRecord, draft: Draft, options: ReadOptions, li
   const kind = reading.text("kind") === null ? (known?.kind ?? "holiday") : reading.cell("kind", (cell) => wordCell(cell, kindWords));
   const state = reading.text("state") === null ? "requested" : reading.cell("state", (cell) => wordCell(cell, stateWords));
   const note = reading.text("note") === null && record.kind === undefined ? known?.note : reading.cell("note", textCell);
-  if (hours !== undefined && (hours < 0 || hours > 24)) reasons.push(`Hours of a day are 0 to 24, not ${hours}.`);
-  if (from && to && to < from) reasons.push(`The last day ${to} comes before the first, ${from}.`);
+  if (hours !== undefined && (hours < 0 || hours > 24)) reasons.push(`Hours per day must be 0 to 24, not ${hours}.`);
+  if (from && to && to < from) reasons.push(`The last day ${to} must not be before the first day ${from}.`);
   if (note !== undefined && note.length > 20_000) reasons.push("The note is longer than 20,000 letters.");
   if (reasons.length > 0 || !from || !to || !kind || !state) return refused(about, ...reasons);
   const stated = { from, to, ...(hours !== undefined && { hoursPerDay: hours }), kind, state, ...(note && { note }) };

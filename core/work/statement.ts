@@ -1,9 +1,9 @@
-// How an assignment states its labour, as numbers: which of the five ways, how much, in what shape, between which days.
+// The statement of an assignment's labour as numbers: which of the five ways, how much, in what shape, between which days.
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { Assignment } from "../plan/schema.ts";
 import { percentHundredths, workMinutes } from "../plan/units.ts";
 
-/** The ways to state labour; their numbers stand in columns. */
+/** The ways to state labour; their numbers are in columns. */
 export const HOURS = 0;
 export const PERCENT = 1;
 export const PER_DAY = 2;
@@ -21,7 +21,7 @@ export const NO_TO: Day = 2 ** 31 - 1;
 export interface Statement {
   /** HOURS … CUSTOM. */
   way: number;
-  /** Minutes (in all, a day, a week), or hundredths of a percent; of typed buckets their sum. */
+  /** Minutes (in total, a day, a week), or hundredths of a percent; of typed buckets their sum. */
   amount: number;
   /** Index in `shapes`. */
   shape: number;

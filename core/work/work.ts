@@ -7,7 +7,7 @@ import type { Assignment, Plan } from "../plan/schema.ts";
 import { NO_FROM, NO_TO, statementOf } from "./statement.ts";
 
 /** Work by row number, ids turned into row numbers. Rows 0 … assignments−1 are the plan's assignments in order, the
- * rest are the implicit openings of `effortTasks` in order; −1 stands for none. */
+ * rest are the implicit openings of `effortTasks` in order; −1 represents none. */
 export interface Work {
   assignments: number;
   rows: number;
@@ -99,7 +99,7 @@ export function workChanged(plan: Plan, work: Work, rows: readonly number[]): Wo
 }
 
 /** The work of a plan in which assignments have come or gone and single ones were changed, while tasks, projects, people, teams
- * and roles stand in the rows they stood in.
+ * and roles are in the rows they was in.
  * @param former By assignment row the former one, −1 for a new one. @param changed Rows that stayed and say something else. */
 export function workWithRows(plan: Plan, work: Work, former: Int32Array, changed: readonly number[]): Work {
   const assignments = plan.assignments.length;
@@ -175,7 +175,7 @@ export function formerWorkRows(
   return former;
 }
 
-/** True where a row has neither a person nor a team: somebody is needed. */
+/** True where a row has neither a person nor a team: a person is needed. */
 export function isOpening(work: Work, row: number): boolean {
   return work.person[row] < 0 && work.team[row] < 0 && work.isMaterial[row] === 0;
 }

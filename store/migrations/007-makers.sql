@@ -1,3 +1,3 @@
--- Whose step it is: an id that a browser keeps, so that everybody takes back their own steps alone.
+-- Whose step it is: an id that a browser keeps, so that everyone undoes their own steps alone.
 alter table trail add column maker text;
 create index trail_of_revision on trail (of_revision);

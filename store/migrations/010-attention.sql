@@ -1,4 +1,4 @@
--- Signals that wait, notes that went out about them, and which signals are told at all.
+-- Signals that wait, notes that went out about them, and which signals are shown at all.
 create table snoozes (
   id text primary key,
   position double precision not null,

@@ -1,4 +1,4 @@
--- Work that somebody would like to have done, before it is a project; and whether anybody may send such an enquiry.
+-- Work that a client asks for, before it is a project; and whether anyone may send such an enquiry.
 create table enquiries (
   id text primary key,
   position double precision not null,

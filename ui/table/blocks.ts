@@ -8,7 +8,7 @@ export interface Block<R> {
   columns: readonly string[];
 }
 
-/** What a table does with blocks; without it cells are not marked. */
+/** The actions of a table on blocks; without them cells are not selected. */
 export interface BlockActions<R> {
   /** Texts for the cells from the first row and column of `block` on: rows of cells. The block holds all rows and columns from there. */
   onPaste: (block: Block<R>, cells: readonly (readonly string[])[]) => void;

@@ -3,14 +3,14 @@
 import { type FocusEvent, type KeyboardEvent, useRef, useState } from "react";
 import type { CellEdit } from "./column.ts";
 
-/** Where to go on after a cell. */
+/** The next cell after an edit. */
 export type EditStep = "stay" | "down" | "next" | "back" | "leave";
 
 interface EditorProps<R> {
   row: R;
   label: string;
   edit: CellEdit<R>;
-  /** What is typed already: the key that began it; null begins with what stands there. */
+  /** The first typed key; null starts with the present value. */
   first: string | null;
   /** After it is saved or put back. */
   onDone: (step: EditStep) => void;

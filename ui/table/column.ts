@@ -1,12 +1,12 @@
-// What a table is told about its columns, and how wide they come out.
+// The description of a table's columns, and their widths.
 import type { ReactNode } from "react";
 
-/** Editing in place: what stands in the field, what a typed text means, and where it goes. */
+/** Editing in place: what is in the field, what a typed text means, and where it goes. */
 export interface CellEdit<R> {
   write: (row: R) => string;
   /** Null where the text means nothing that can be saved. */
   read: (text: string) => { value: unknown } | null;
-  /** What can be written, said where a text is refused. */
+  /** The hint about valid input, shown when a text is refused. */
   says: string;
   onSave: (row: R, text: string) => void;
 }
@@ -14,14 +14,14 @@ export interface CellEdit<R> {
 export interface TableColumn<R> {
   id: string;
   head: string;
-  /** Stands in the heading in place of its text, such as the periods of a chart. */
+  /** Is in the heading in place of its text, such as the periods of a chart. */
   headNode?: ReactNode;
-  /** Explains the heading where somebody points at it. */
+  /** Explains the heading where a person points at it. */
   says?: string;
   /** The least width in pixels; `grow` is its share of what is left over, 0 for none. */
   width: number;
   grow?: number;
-  /** Figures stand on the right and are sorted from the largest on. */
+  /** Figures are on the right and are sorted from the largest on. */
   isFigure?: boolean;
   /** Names the row; there is one in each table. */
   isRowHead?: boolean;
@@ -35,14 +35,14 @@ export interface TableColumn<R> {
   hasDivider?: boolean;
   /** Gives way where there is no room; with a number, the higher the sooner. */
   yields?: boolean | number;
-  /** What the row is sorted by and what is copied; a column without it is neither. Null stands last. */
+  /** The sort key and copied value of the row; a column without it has neither. Null is last. */
   value?: (row: R) => string | number | null;
-  /** What is copied where it is not what the row is sorted by. */
+  /** The copied text if it differs from the sort key. */
   copied?: (row: R) => string;
   cell: (row: R) => ReactNode;
-  /** What is read out and shown on hover in place of the figure alone. */
+  /** The text for screen readers and on hover in place of the figure alone. */
   cellSays?: (row: R) => string | undefined;
-  /** Shown on hover beside what the cell says by itself. */
+  /** Shown on hover next to what the cell says by itself. */
   cellTitle?: (row: R) => string | undefined;
   look?: (row: R) => string | false | undefined;
   foot?: ReactNode;
@@ -61,7 +61,7 @@ export function widthWithin(width: number): number {
   return Math.max(LEAST, Math.min(900, Math.round(width)));
 }
 
-/** What a column takes at least, in pixels. */
+/** The least width of a column, in pixels. */
 const leastOf = ({ width, share = 0 }: TableColumn<never>, room: number): number => Math.max(width, Math.floor(share * room));
 
 /** The tracks of a grid for these columns.
@@ -76,7 +76,7 @@ export function tracksOf(columns: readonly TableColumn<never>[], widths: Widths,
     .join(" ");
 }
 
-/** What the columns need at least, in pixels. */
+/** The least width of the columns, in pixels. */
 export function leastWidth(columns: readonly TableColumn<never>[], widths: Widths, room: number): number {
   return columns.reduce((sum, column) => sum + (widths[column.id] ?? leastOf(column, room)), 0);
 }

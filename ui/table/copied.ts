@@ -1,4 +1,4 @@
-// What a spreadsheet takes from a table: cells apart by tabs, rows by line breaks.
+// The text that a spreadsheet reads from the clipboard: tabs between cells, line breaks between rows.
 import type { TableColumn } from "./column.ts";
 
 /** The rows as text with their headings, or a single cell as it is. Only columns with a value are copied. */

@@ -29,7 +29,7 @@ export function Divider({ columns, height, hasTicks, setWidth }: DividerProps) {
         <span
           aria-hidden
           data-divider={column.id}
-          title="Drag to share out the width; press twice for the usual one. By keys: Shift with the arrows on a heading."
+          title="Drag to change the width; double-click for the default. By keyboard: Shift and the arrow keys on a heading."
           className="rows-divider"
           onPointerDown={(event) => {
             measure();

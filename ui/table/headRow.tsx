@@ -88,7 +88,7 @@ function Edge({ onStart, onDrag }: { onStart: () => number; onDrag: (width: numb
   return (
     <span
       aria-hidden
-      title="Drag to set the width; press twice for the usual one. By keys: Shift with the arrows on the heading."
+      title="Drag to change the width; double-click for the default. By keyboard: Shift and the arrow keys on the heading."
       className="rows-edge"
       onPointerDown={(event) => {
         width.current = onStart();

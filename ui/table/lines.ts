@@ -23,7 +23,7 @@ export interface Section<R> {
 
 export interface RowLine<R> {
   kind: "row";
-  /** One a line: the row's id, after its section where a row can stand in several. */
+  /** One a line: the row's id, after its section where a row can be in several. */
   key: string;
   id: string;
   row: R;
@@ -52,7 +52,7 @@ export interface LineOptions<R> {
   columns: readonly TableColumn<R>[];
   sections: readonly Section<R>[];
   idOf: (row: R) => string;
-  /** The id of the row that a row stands below; left out in a table without levels. */
+  /** The id of the row that a row is below; left out in a table without levels. */
   parentOf?: (row: R) => string | undefined;
   folded?: readonly string[];
   sorting: SortingState;
@@ -64,7 +64,7 @@ export type TableModel<R> = ReturnType<typeof useTable<typeof features, Entry<R>
 /** The table's model and its lines in order. */
 export function useLines<R>(options: LineOptions<R>): { table: TableModel<R>; lines: Line<R>[] } {
   const { columns, sections, folded, sorting, onSort } = options;
-  // How rows are named is asked for anew only with new rows: a view may write these functions where it draws.
+  // The names of rows are asked for again only with new rows: a view may write these functions inline.
   const naming = useRef(options);
   naming.current = options;
   const entries = useMemo(() => entriesOf(sections, naming.current.idOf, naming.current.parentOf), [sections]);

@@ -1,4 +1,4 @@
-// Where one is in a table: a row, or a cell of it.
+// The current place in a table: a row, or a cell of it.
 
 /** A row, or a cell of it; the column is null where the focus is on the row itself. */
 export interface Place {
@@ -10,7 +10,7 @@ export function placeId(table: string, { key, column }: Place): string {
   return column === null ? `${table}-${key}` : `${table}-${key}-${column}`;
 }
 
-/** Where something lies in the table: its row, and its cell. */
+/** The place of an element in the table: its row, and its cell. */
 export function placeAt(target: EventTarget): Place | null {
   if (!(target instanceof HTMLElement)) return null;
   const key = target.closest("tr")?.dataset.key;

@@ -120,7 +120,7 @@ function Fold<R>({ line: { id, isFolded }, rowName, onFold }: { line: RowLine<R>
     <button
       type="button"
       tabIndex={-1}
-      aria-label={`${isFolded ? "Unfold" : "Fold"} ${rowName}`}
+      aria-label={`${isFolded ? "Expand" : "Collapse"} ${rowName}`}
       onClick={() => onFold(id)}
       className="rows-fold"
     >

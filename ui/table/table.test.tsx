@@ -1,4 +1,4 @@
-// What a table draws: order, levels, sections, roles. Rendered as the server does.
+// The markup of a table: order, levels, sections, roles. Rendered as the server does.
 import fc from "fast-check";
 import { NuqsTestingAdapter } from "nuqs/adapters/testing";
 import { renderToStaticMarkup } from "react-dom/server";
@@ -36,7 +36,7 @@ function drawn(table: React.ReactElement, search = ""): string {
 
 const idsIn = (html: string) => [...html.matchAll(/data-key="([^"]*)"/g)].map(([, key]) => key);
 
-test("rows stand in the order they are given, or by a column, either way, what has no value last", () => {
+test("rows are in the order they are given, or by a column, either way, what has no value last", () => {
   const table = <DataTable {...shared} rows={rows} />;
   expect(idsIn(drawn(table))).toEqual(["a", "b", "c", "d"]);
   expect(idsIn(drawn(table, "?sort=hours"))).toEqual(["d", "a", "c", "b"]);
@@ -46,7 +46,7 @@ test("rows stand in the order they are given, or by a column, either way, what h
   expect(drawn(table, "?sort=-hours")).toContain('aria-sort="descending"');
 });
 
-test("sorting keeps rows in their section, and somebody in two sections stands in both", () => {
+test("sorting keeps rows in their section, and a person in two sections is in both", () => {
   const sections = [
     { id: "one", title: "First", rows: [rows[0], rows[2]] },
     { id: "two", title: "Second", rows: [rows[2], rows[3]] },
@@ -98,7 +98,7 @@ test("columns that yield go where there is no room, the last one first, and widt
   expect(leastWidth(columns, { hours: 90 }, 600)).toBe(390);
 });
 
-test("what is copied has one line a row and one cell a column with a value, whatever the names hold", () => {
+test("what is copied has one line a row and one cell a column with a value, regardless of the names hold", () => {
   expect(copiedText(columns, rows.slice(0, 2))).toBe("Task\tHours\nCases\t12\nScenery\t");
   expect(cellText(columns[1], rows[0])).toBe("12");
   fc.assert(

@@ -1,5 +1,5 @@
 "use client";
-// A table as it stands on the screen: headings in sight, rows drawn where one looks, walked by keys, sorted, copied.
+// A table as it is now on the screen: headings in sight, rows drawn where one looks, walked by keys, sorted, copied.
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { type MouseEvent, type ReactNode, type RefObject, useCallback, useEffect, useEffectEvent, useMemo, useRef, useState } from "react";
 import { SCREEN_WIDTH, sizeIn, useWidth } from "../useWidth.ts";
@@ -84,7 +84,7 @@ function Whole<R>({ props, standing, height }: WholeProps<R>) {
   useSelectedInSight(props.selectedId, lines, (at) => virtual.scrollToIndex(at, { align: "center" }));
   const shared = useRowActions({ props, lines, columns, keys });
   const press = (event: MouseEvent) => pressed(event, { props, lines, columns, keys });
-  // What is pressed or walked to stays, whatever opens beside the table.
+  // The clicked or focused column stays, regardless of what opens next to the table.
   const stay = ({ target }: { target: EventTarget }) => setActiveColumn(placeAt(target)?.column ?? null);
   return (
     <table
@@ -139,7 +139,7 @@ interface RowActions<R> {
   onDone: (line: RowLine<R>, column: string, step: EditStep) => void;
 }
 
-/** What a row calls: the same functions for as long as the table stands, so that rows are not drawn again for them. */
+/** The actions of a row: the same functions for the life of the table, so that rows are not drawn again for them. */
 function useRowActions<R>(context: Context<R>): RowActions<R> {
   const latest = useRef(context);
   latest.current = context;
@@ -171,7 +171,7 @@ function headTicks<R>({ ticks }: TableProps<R>, lines: readonly Line<R>[]) {
   if (ticks.what === null) return { isAll: false, label: null, onAll: () => undefined };
   const ids = [...new Set(lines.flatMap((line) => (line.kind === "row" ? [line.id] : [])))];
   const isAll = ids.length > 0 && ids.every((id) => ticks.ticked.has(id));
-  return { isAll, label: `${isAll ? "Untick" : "Tick"} ${ticks.what}`, onAll: (isOn: boolean) => ticks.onTick(ids, isOn) };
+  return { isAll, label: `${isAll ? "Deselect" : "Select"} ${ticks.what}`, onAll: (isOn: boolean) => ticks.onTick(ids, isOn) };
 }
 
 /** A link to a row shows it once, when the screen opens: later ones are chosen where one already looks. */
@@ -212,7 +212,7 @@ function LineRow<R>({ line, at, top, isGrid, columns, keys, marked, props, ...ac
       isSelected={line.id === props.selectedId}
       markedFrom={marked[0]}
       markedTo={marked[1]}
-      tickText={props.ticks?.says?.(props.nameOf(line.row)) ?? `Tick ${props.nameOf(line.row)}`}
+      tickText={props.ticks?.says?.(props.nameOf(line.row)) ?? `Select ${props.nameOf(line.row)}`}
       isTicked={props.ticks ? props.ticks.ticked.has(line.id) : null}
       look={props.rowLook?.(line.row)}
       active={own(keys.active)}

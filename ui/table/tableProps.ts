@@ -1,4 +1,4 @@
-// What a table is given by a view, with or without levels.
+// The properties that a view gives a table, with or without levels.
 import type { KeyboardEvent, ReactNode } from "react";
 import type { BlockActions } from "./blocks.ts";
 import type { TableColumn } from "./column.ts";
@@ -9,7 +9,7 @@ export interface Ticks {
   onTick: (ids: readonly string[], isOn: boolean) => void;
   /** "all people": what the box in the heading ticks; null leaves that box out. */
   what: string | null;
-  /** What the box of a row is called; "Tick" and the row's name where it is left out. */
+  /** The name of a row's checkbox; "Select" and the row's name if it is left out. */
   says?: (name: string) => string;
 }
 
@@ -20,7 +20,7 @@ export interface TableProps<R> {
   columns: readonly TableColumn<R>[];
   sections: readonly Section<R>[];
   idOf: (row: R) => string;
-  /** What a row is called where it is read out. */
+  /** The name of a row for screen readers. */
   nameOf: (row: R) => string;
   rowHeight?: number;
   headHeight?: number;
@@ -33,15 +33,15 @@ export interface TableProps<R> {
   blocks?: BlockActions<R>;
   /** Keys of the view itself, looked at first; true where one was meant. */
   onKey?: (event: KeyboardEvent, row: R) => boolean;
-  /** Stands where no row is left. */
+  /** Is where no row is left. */
   empty?: ReactNode;
   /** A screen with two tables keeps the order of one of them out of the address. */
   sortIn?: "address" | "here";
   /** A table of few columns whose headings would say nothing new. */
   isHeadless?: boolean;
-  /** False where it stands in a frame already. */
+  /** False where it is in a frame already. */
   isFramed?: boolean;
-  /** Takes no more height than its rows need: another table stands on the same screen. */
+  /** Takes no more height than its rows need: another table is on the same screen. */
   isShort?: boolean;
   /** Drawn over the rows, such as links between bars; given the height of all rows. */
   overlay?: { column: string; draw: (rows: readonly R[], height: number) => ReactNode };

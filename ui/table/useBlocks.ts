@@ -16,7 +16,7 @@ interface BlockOptions<R> {
 }
 
 export function useBlocks<R>({ props: { blocks }, columns, rows, active, setActive }: BlockOptions<R>) {
-  /** Where the marking began. */
+  /** The start of the selection. */
   const [anchor, setAnchor] = useState<Place | null>(null);
   const isPressing = useRef(false);
   // A table without blocks has nothing to look up, however many rows it has.

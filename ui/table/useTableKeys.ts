@@ -154,7 +154,7 @@ function parentOf<R>(rows: readonly RowLine<R>[], line: RowLine<R>): RowLine<R> 
   return rows.slice(0, rows.indexOf(line)).findLast(({ depth }) => depth < line.depth);
 }
 
-/** What is ticked, else the cell or the row that has the focus; text that is marked is left to the browser. */
+/** The selected rows, else the cell or the row in focus; selected text is left to the browser. */
 function copy<R>(
   { ticks }: TableProps<R>,
   columns: readonly TableColumn<R>[],

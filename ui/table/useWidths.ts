@@ -1,5 +1,5 @@
 "use client";
-// The widths of columns that somebody has set, kept in this browser by table.
+// The widths of columns that a person has set, kept in this browser by table.
 import { useCallback, useEffect, useState } from "react";
 import { type Widths, widthWithin } from "./column.ts";
 

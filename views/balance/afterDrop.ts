@@ -1,5 +1,5 @@
-// The board in the moment after a drop: what was worked out while the bar hung over somebody is shown until the plan's own answer
-// comes. These figures are those of the answer; sums of groups and of everybody follow with it.
+// The board in the moment after a drop: what was worked out while the bar hung over a person is shown until the plan's own answer
+// comes. These figures are those of the answer; sums of groups and of everyone follow with it.
 import type { Board } from "../../core/answers/board.ts";
 import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
 

@@ -1,4 +1,4 @@
-// What cells and files say of the board: the same figures, by every measure.
+// The figures of cells and files of the board: the same ones, by every measure.
 import { expect, test } from "vitest";
 import { boardOf } from "../../core/answers/board.ts";
 import { usualView } from "../../core/board/view.ts";
@@ -31,7 +31,7 @@ test("the sum of a row adds up its cells, but tasks, which last through several"
   expect(sum.tasks).toBe(Math.max(...cells.map(({ tasks }) => tasks)));
 });
 
-test("a group tells its room as the share that is used, a part its load alone", () => {
+test("a group reports its room as the share that is used, a part its load alone", () => {
   const lighting = board.rows.findIndex(({ id }) => id === "lighting");
   const figures = figuresAt(board, lighting, week);
   // Four people, three of them over that week.

@@ -21,7 +21,7 @@ const selectedSheet = later(() => import("./cellSheet.tsx").then((own) => own.Se
 /** Openings have no person: filters of people leave out none of them, and the figure says so. */
 function assignedWords(params: ViewParams): string {
   if (params.project || params.category || params.client || params.stage) return "of these projects’ work assigned";
-  return params.role || params.skill || params.team || params.location ? "of everybody’s work assigned" : "of work assigned";
+  return params.role || params.skill || params.team || params.location ? "of all work assigned" : "of work assigned";
 }
 
 interface OfBalance {
@@ -44,7 +44,7 @@ function Figures({ balance: { board, params, isFiltered, grain } }: OfBalance) {
   );
 }
 
-/** What a drag asks about, or what is selected on the board. */
+/** The sheet of a drag's question, or of the selection on the board. */
 function BoardSheet({ balance }: OfBalance) {
   const { asked, selected, answer } = balance;
   if (!asked) return selected && <SheetPart of={selectedSheet} given={{ selected, balance }} />;
@@ -74,12 +74,12 @@ export function Balance({ initial }: { initial: Initial<AnswerOf<"board">> }) {
       {even.isOpen && even.news && !even.isRunning ? (
         <Part of={evenOut} given={{ even }} />
       ) : board.rows.length === 0 && balance.isFiltered ? (
-        <Empty title="Nobody is left by these filters">
-          <TextButton onClick={() => balance.setParams(noFilters)}>Show everybody</TextButton>
+        <Empty title="No people match these filters">
+          <TextButton onClick={() => balance.setParams(noFilters)}>Show all people</TextButton>
         </Empty>
       ) : board.rows.length === 0 ? (
-        <Empty title="Nobody is on the roster yet">
-          People by week stand here, with their capacity and load. Add them under People, or open a plan file from the menu at the top
+        <Empty title="No people yet">
+          The board shows each person’s capacity and load by week. Add people under People, or open a plan file from the menu at the top
           right.
         </Empty>
       ) : (

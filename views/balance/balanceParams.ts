@@ -1,4 +1,4 @@
-// What the address says of how the board is looked at; read by the page on the server and by the screen.
+// The view of the board in the address; read by the page on the server and by the screen.
 import { parseAsBoolean, parseAsString, parseAsStringLiteral } from "nuqs/server";
 import type { Board } from "../../core/answers/board.ts";
 import { type BoardView, boardOnly, boardRowKinds, boardSorts } from "../../core/board/view.ts";
@@ -27,13 +27,13 @@ export const viewParams = {
 
 export type ViewParams = { [K in keyof typeof viewParams]: NonNullable<ReturnType<(typeof viewParams)[K]["parse"]>> };
 
-/** Rows that come with their figures in the HTML; the others follow once the page has come to rest. */
+/** Rows that come with their figures in the HTML; the others follow once the page has settle. */
 export const FIRST_ROWS = 60;
 
-/** Whether these are all of a board's figures. */
+/** True if these are all figures of a board. */
 export const isWhole = ({ filled, rows }: Pick<Board, "filled" | "rows">): boolean => filled === rows.length;
 
-/** The parameters of the filters, in the order they stand in. */
+/** The parameters of the filters, in the order they are in. */
 export const filterKeys = ["role", "skill", "team", "location", "project", "category", "client", "stage"] as const;
 
 export function boardViewOf({

@@ -1,5 +1,5 @@
 "use client";
-// How a bar of the board is taken hold of: the board follows the drag, since the bar's own row may scroll out of sight.
+// The handles of the board's bars: the board follows the drag, since the bar's own row may scroll out of view.
 import { createContext, useContext } from "react";
 import type { useBarDrag } from "./useBarDrag.ts";
 

@@ -57,7 +57,7 @@ export function Board({ balance }: BalanceProps) {
 
 type BoardWindow = ReturnType<typeof useBoardWindow>;
 
-/** Which rows and columns are in sight, and how wide a column is. */
+/** The visible rows and columns, and the width of a column. */
 function useBoardWindow(
   { board, open, selected, previewed, formerBars }: BalanceProps["balance"],
   frame: RefObject<HTMLDivElement | null>,
@@ -99,18 +99,18 @@ function useBoardWindow(
   });
   // A link to a cell shows it once, when the screen opens: later selections are made where one already looks.
   useEffect(() => showSelected(), []);
-  const showTakers = useEffectEvent((takerIds: readonly string[]) => {
-    const at = board.rows.findIndex(({ id, kind }) => kind === "person" && takerIds.includes(id));
+  const showTakers = useEffectEvent((recipientIds: readonly string[]) => {
+    const at = board.rows.findIndex(({ id, kind }) => kind === "person" && recipientIds.includes(id));
     if (at >= 0) rows.scrollToIndex(at);
   });
-  // Whoever receives work in a preview is scrolled into sight, once for each preview.
+  // The person who receives work in a preview is scrolled into sight, once for each preview.
   useEffect(() => {
-    if (previewed) showTakers(previewed.takerIds);
+    if (previewed) showTakers(previewed.recipientIds);
   }, [previewed]);
   return { rows, columns, column };
 }
 
-/** Has sizes worked out again where what they hang on has changed; drawn for the first time, they are right. */
+/** Has sizes worked out again where what they depend on has changed; drawn for the first time, they are right. */
 function useMeasuredAgain(virtual: { measure: () => void }, hangsOn: readonly unknown[]): void {
   const measured = useRef(hangsOn);
   useLayoutEffect(() => {
@@ -168,7 +168,7 @@ function BoardTable({ balance, rows, columns, column, keys, drag }: BoardTablePr
   );
 }
 
-/** What of the board is about one row. */
+/** The part of the board that belongs to one row. */
 function ofRow({ board, measure, open, selected, differs, formerBars, picked }: BalanceProps["balance"], id: string) {
   const isOpen = open.includes(id);
   return {
@@ -182,7 +182,7 @@ function ofRow({ board, measure, open, selected, differs, formerBars, picked }: 
   };
 }
 
-/** The same functions for as long as the board stands, whatever they do by then. */
+/** The same functions for as long as the board is, no matter what they do by then. */
 function useRowActs(balance: BalanceProps["balance"]): RowActs {
   const latest = useRef(balance);
   latest.current = balance;

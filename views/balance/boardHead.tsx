@@ -1,5 +1,5 @@
 "use client";
-// The head of the board: what its rows are, each period with how full everybody is in it, and the window as a whole.
+// The head of the board: what its rows are, each period with how full everyone is in it, and the window as a whole.
 import type { Board } from "../../core/answers/board.ts";
 import type { BoardRowKind } from "../../core/board/view.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
@@ -30,7 +30,7 @@ export function BoardHead({ balance: { board, grain, measure, params }, column, 
           <PeriodHead key={index} board={board} grain={grain} index={index} column={column} />
         ))}
         <th scope="col" className="board-corner-sum" style={{ width: SUM_WIDTH }}>
-          <div className="font-semibold leading-tight">Sum</div>
+          <div className="font-semibold leading-tight">Total</div>
           <div className="text-side leading-tight">{shareText(shareOf(sumOf(board.all.load), sumOf(board.all.capacity)))}</div>
         </th>
       </tr>

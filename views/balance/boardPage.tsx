@@ -1,4 +1,4 @@
-// The board as one page to print: its rows and figures as they stand on the screen, over ones hatched and with a minus.
+// The board as one page to print: its rows and figures as they are now on the screen, over ones hatched and with a minus.
 
 import type { Board } from "../../core/answers/board.ts";
 import { type Grain, isCut, type PeriodSettings, type Range } from "../../core/calendar/periods.ts";
@@ -33,7 +33,7 @@ export function BoardPage({ board, measure, grain, studio, settings }: BoardPage
                 {headingText(period, grain, settings)}
               </th>
             ))}
-            <th scope="col">Sum</th>
+            <th scope="col">Total</th>
           </tr>
         </thead>
         <tbody>

@@ -23,7 +23,7 @@ import { BoardPage } from "./boardPage.tsx";
 import { boardTable } from "./boardTable.ts";
 import { overloadLines } from "./overloadPage.tsx";
 
-interface Scene {
+interface Fixture {
   model: Model;
   plan: Plan;
   asked: { range: { start: number; stop: number }; grain: Grain };
@@ -31,7 +31,7 @@ interface Scene {
   report: ReturnType<typeof loadReport>;
 }
 
-function sceneOf(seed: number): Scene {
+function overloadCase(seed: number): Fixture {
   const random = randomFrom(seed);
   const plan = withTeams(irregular(seed % 4 === 0 ? fernhollow() : tangledPlan(seed), seed), seed);
   expect(checkPlan(plan)).toEqual([]);
@@ -46,7 +46,7 @@ function sceneOf(seed: number): Scene {
   return { model, plan, asked, counting, report: loadReport(model, asked, counting) };
 }
 
-function boardOfRows({ model, asked, counting }: Scene, rows: BoardRowKind, filters: Partial<BoardFilters> = {}): Board {
+function boardOfRows({ model, asked, counting }: Fixture, rows: BoardRowKind, filters: Partial<BoardFilters> = {}): Board {
   return boardOf(model, {
     ...asked,
     open: [],
@@ -63,16 +63,16 @@ const figuresOf = (board: Board, at: number) => {
 
 const seeds = Array.from({ length: 16 }, (_, at) => 200 + at);
 
-test.each(seeds)("people, teams and roles say what the report says, whatever the settings (seed %i)", (seed) => {
-  const scene = sceneOf(seed);
-  const { report } = scene;
-  const people = boardOfRows(scene, "none");
+test.each(seeds)("people, teams and roles say what the report says, regardless of the settings (seed %i)", (seed) => {
+  const fixture = overloadCase(seed);
+  const { report } = fixture;
+  const people = boardOfRows(fixture, "none");
   expect(people.rows.map(({ id }) => id)).toEqual(report.people.map(({ id }) => id));
   report.people.forEach(({ id, capacity, load, peakOver, state }, at) => {
     expect(figuresOf(people, at), id).toMatchObject({ capacity, load, peakOver, state });
   });
   for (const rows of ["team", "teams"] as const) {
-    const teams = boardOfRows(scene, rows);
+    const teams = boardOfRows(fixture, rows);
     for (const { id, capacity, load, state } of report.teams) {
       const at = teams.rows.findIndex((row) => row.kind === "group" && row.id === id);
       if (at < 0)
@@ -83,7 +83,7 @@ test.each(seeds)("people, teams and roles say what the report says, whatever the
       else expect(figuresOf(teams, at), id).toMatchObject({ capacity, load, state });
     }
   }
-  const roles = boardOfRows(scene, "roles");
+  const roles = boardOfRows(fixture, "roles");
   for (const { id, capacity, load, openings } of report.roles) {
     const at = roles.rows.findIndex((row) => row.id === id);
     if (at >= 0) expect(figuresOf(roles, at), id).toMatchObject({ capacity, load, open: openings });
@@ -93,43 +93,43 @@ test.each(seeds)("people, teams and roles say what the report says, whatever the
 });
 
 test.each(seeds)("projects add up to what people do, and filters change who is shown, not what they have (seed %i)", (seed) => {
-  const scene = sceneOf(seed);
-  const { report, plan, model, asked, counting } = scene;
+  const fixture = overloadCase(seed);
+  const { report, plan, model, asked, counting } = fixture;
   const sumOf = (board: Board, isWanted: (kind: string) => boolean) =>
     board.periods.map((_, p) =>
       board.rows.reduce((sum, { kind }, at) => sum + (isWanted(kind) ? board.load[at * board.periods.length + p] : 0), 0),
     );
   const all = report.periods.map((_, p) => report.people.reduce((sum, { load }) => sum + load[p], 0));
   for (const rows of ["projects", "peopleProjects"] as const)
-    expect(sumOf(boardOfRows(scene, rows), (kind) => kind === (rows === "projects" ? "group" : "part"))).toEqual(all);
+    expect(sumOf(boardOfRows(fixture, rows), (kind) => kind === (rows === "projects" ? "group" : "part"))).toEqual(all);
   const [role] = plan.people[seed % plan.people.length].roleIds;
   const project = plan.projects[seed % plan.projects.length];
   for (const filters of [{ role }, { team: "team0" }, { project: project.id }, { stage: "pipeline" }]) {
-    const board = boardOfRows(scene, "none", filters);
+    const board = boardOfRows(fixture, "none", filters);
     board.rows.forEach(({ id }, at) => {
       const { capacity, load, state } = report.people.find((own) => own.id === id) as (typeof report.people)[number];
       expect(figuresOf(board, at), id).toMatchObject({ capacity, load, state });
     });
   }
   const alone = buildModel({ ...plan, projects: plan.projects.map((own) => (own === project ? own : { ...own, stage: "cancelled" })) });
-  expect(boardOfRows(scene, "none", { project: project.id }).assignedPercent).toBe(
+  expect(boardOfRows(fixture, "none", { project: project.id }).assignedPercent).toBe(
     loadReport(alone, asked, counting).totals.assignedPercent,
   );
   expect(model.plan).toBe(plan);
 });
 
 test.each(seeds)("the file and the printed page say it too, and the tray names every opening (seed %i)", (seed) => {
-  const scene = sceneOf(seed);
-  const { report, asked, model, plan } = scene;
-  const board = boardOfRows(scene, "none");
+  const fixture = overloadCase(seed);
+  const { report, asked, model, plan } = fixture;
+  const board = boardOfRows(fixture, "none");
   const hours = boardTable(board, "load")
     .slice(1)
     .map((row) => row.slice(3, -1).map(Number));
   expect(hours).toEqual(report.people.map(({ load }) => load.map((minutes) => hourTenths(minutes) / 10)));
   const room = boardTable(board, "room").slice(1);
   report.people.forEach(({ capacity, load }, at) => {
-    const told = room[at].slice(3, -1).map((text) => Math.abs(Number(text)));
-    expect(told).toEqual(capacity.map((minutes, p) => Math.abs(hourTenths(load[p] - minutes)) / 10));
+    const reported = room[at].slice(3, -1).map((text) => Math.abs(Number(text)));
+    expect(reported).toEqual(capacity.map((minutes, p) => Math.abs(hourTenths(load[p] - minutes)) / 10));
   });
   const page = renderToStaticMarkup(
     <BoardPage board={board} measure="load" grain={asked.grain} studio="Studio" settings={periodSettingsOf(plan)} />,

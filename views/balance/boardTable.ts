@@ -8,7 +8,7 @@ import { cellText, figuresAt, isAway, measureWords, rowSum, sumText } from "./fi
 
 /** A header row, then a row for each of the board's. */
 export function boardTable(board: Board, measure: Measure): string[][] {
-  const head = ["Row", "Kind", "Role or code", ...board.periods.map(({ start }) => formatDay(start)), `Sum (${measureWords[measure]})`];
+  const head = ["Row", "Kind", "Role or code", ...board.periods.map(({ start }) => formatDay(start)), `Total (${measureWords[measure]})`];
   const cells = new CellTexts(board, measure);
   return [
     head,
@@ -22,8 +22,8 @@ export function boardTable(board: Board, measure: Measure): string[][] {
   ];
 }
 
-/** What the cells say. A million of them say a few thousand different things: of people, whose figures are hours, each is
- * written once. */
+/** The texts of cells. A million cells have a few thousand different texts: of people, whose figures are hours, each is made
+ * once. */
 class CellTexts {
   readonly #hours = new Map<number, string>();
 

@@ -1,5 +1,5 @@
 "use client";
-// What is above the board: what its rows are, the measure, filters, what counts, the order, and views with a name.
+// The tools above the board: rows, measure, filters, counting, order, and saved views.
 import { Bookmark, Download, ListFilter, X } from "lucide-react";
 import { useSearchParams } from "next/navigation";
 import { useState } from "react";
@@ -33,20 +33,20 @@ const rowWords: Record<BoardRowKind, string> = {
   none: "People",
   roles: "Roles",
   teams: "Teams",
-  projects: "Projects, their people",
-  peopleProjects: "People, their projects",
+  projects: "Projects with their people",
+  peopleProjects: "People with their projects",
 };
 const measureOptions: Record<Measure, string> = {
   room: "Room",
   load: "Load",
-  share: "Use, %",
+  share: "Utilization, %",
   capacity: "Capacity",
   fte: "FTE",
   tasks: "Tasks",
 };
 const grainOptions: Record<Grain, string> = { day: "By day", week: "By week", month: "By month", quarter: "By quarter", year: "By year" };
-const onlyOptions: Record<BoardOnly, string> = { all: "Everybody", over: "Only those over capacity", room: "Only those with room" };
-const sortOptions: Record<BoardSort, string> = { plan: "As in the plan", name: "By name", worst: "Worst first", room: "Most room first" };
+const onlyOptions: Record<BoardOnly, string> = { all: "Everyone", over: "Only people over capacity", room: "Only people with room" };
+const sortOptions: Record<BoardSort, string> = { plan: "Plan order", name: "By name", worst: "Worst first", room: "Most room first" };
 
 export function BoardTools({ balance, onEvenOut }: { balance: Hook; onEvenOut: () => void }) {
   const { params, setParams, grain, setGrain } = balance;
@@ -104,14 +104,14 @@ function FilterMenu({ params, setParams }: FilterProps) {
             setParams({ ...Object.fromEntries(filterKeys.map((key) => [key, ""])), pencilled: true, pipeline: "none", only: "all" })
           }
         >
-          Show everybody
+          Show all people
         </Button>
       </div>
     </Menu>
   );
 }
 
-/** Which people, and with work on what. */
+/** The filters by people and by their work. */
 function WhoAndWhat({ params, setParams }: FilterProps) {
   const { roles, skills, teams, projects, clients, places, categories } = useNames();
   const choice = (key: (typeof filterKeys)[number], label: string, list: readonly { id: string; name: string }[]) => (
@@ -224,7 +224,7 @@ function ViewMenu({ balance }: { balance: Hook }) {
 function KeptViews({ onTake }: { onTake: (query: string) => void }) {
   const session = usePlan();
   const views = useMaybeAnswer("views", { screen: "balance" }, null);
-  if (views?.length === 0) return <p className="pb-2 text-ink-2">Rows, filters, measure and order can be kept under a name.</p>;
+  if (views?.length === 0) return <p className="pb-2 text-ink-2">Save rows, filters, measure and order under a name.</p>;
   return (
     <ul>
       {views?.map(({ id, name, query }) => (
@@ -244,12 +244,12 @@ function KeepForm({ name, onName, onKeep }: { name: string; onName: (name: strin
       }}
     >
       <div className="flex-1">
-        <Field label="Keep what is shown as">
+        <Field label="Save this view as">
           <TextInput value={name} onChange={(event) => onName(event.target.value)} maxLength={80} />
         </Field>
       </div>
       <Button type="submit" disabled={name.trim() === ""}>
-        Keep
+        Save
       </Button>
     </form>
   );

@@ -1,5 +1,5 @@
 "use client";
-// How a cell's figures come about, line by line, and giving its work to somebody else.
+// The explanation of a cell's figures, line by line, and the reassignment of its work.
 import { useState } from "react";
 import type { RemedyProblem } from "../../client/searches.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
@@ -7,7 +7,7 @@ import type { CapacityLine, CellExplained } from "../../core/answers/explain.ts"
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { Bar } from "../../core/load/bars.ts";
-import { keysOf } from "../../core/plan/keysOf.ts";
+import { objectKeys } from "../../core/plan/objectKeys.ts";
 import { hourTenths } from "../../core/plan/units.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { Button, buttonLook, TextButton } from "../../ui/button.tsx";
@@ -20,7 +20,7 @@ import Link from "../../ui/link.tsx";
 import { newId } from "../../ui/newId.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
-import { TakerList } from "../frame/takerList.tsx";
+import { RecipientList } from "../frame/recipientList.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
 import { RemedyList } from "../remedies/remedyList.tsx";
 import { remedyEdit } from "../remedies/remedyWords.ts";
@@ -35,11 +35,11 @@ interface CellProps {
 }
 
 interface SheetProps extends CellProps {
-  /** What could be done about it, looked for since it was pressed. */
+  /** The options, searched for since the cell was selected. */
   remedies: Found | null;
 }
 
-/** The sheet of the cell that is selected. What could be done is looked for beside the explanation, not after it. */
+/** The sheet of the cell that is selected. What could be done is looked for next to the explanation, not after it. */
 export function SelectedSheet({ selected, balance }: { selected: SelectedCell; balance: Hook }) {
   const remedies = useRemedies(overloadOf(selected));
   const { explained } = balance;
@@ -54,15 +54,19 @@ const overloadOf = ({ personId, range: { start, stop } }: SelectedCell): RemedyP
 
 function CellSheet({ explained, remedies, balance }: SheetProps) {
   const { name, roleName, range } = explained;
-  const { moving, takers } = balance;
+  const { moving, recipients } = balance;
   return (
     <Sheet
       title={name}
       subtitle={`${roleName} · ${periodPhrase(range)}`}
       onClose={() => (moving === null ? balance.select(null) : balance.setMoving(null))}
     >
-      {moving !== null && takers ? (
-        <TakerList takers={takers} onGive={(personId) => void balance.give(moving, personId)} onBack={() => balance.setMoving(null)} />
+      {moving !== null && recipients ? (
+        <RecipientList
+          recipients={recipients}
+          onGive={(personId) => void balance.give(moving, personId)}
+          onBack={() => balance.setMoving(null)}
+        />
       ) : (
         <Sum explained={explained} remedies={remedies} balance={balance} />
       )}
@@ -70,7 +74,7 @@ function CellSheet({ explained, remedies, balance }: SheetProps) {
   );
 }
 
-/** How the figures of the cell come about, and what can be done. */
+/** The explanation of the cell's figures, and its options. */
 function Sum({ explained, remedies, balance }: SheetProps) {
   const linkTo = useLinkTo();
   const { personId, range, over, acceptances } = explained;
@@ -84,10 +88,10 @@ function Sum({ explained, remedies, balance }: SheetProps) {
       <AddLeave explained={explained} balance={balance} />
       <div className="flex flex-wrap gap-2 pt-2">
         <Link href={linkTo(`/people/person/${encodeURIComponent(personId)}`)} className={buttonLook()}>
-          Their year
+          Calendar
         </Link>
         <Button onClick={() => balance.toggle(personId)}>
-          {balance.open.includes(personId) ? "Close the assignments" : "Show the assignments"}
+          {balance.open.includes(personId) ? "Hide assignments" : "Show assignments"}
         </Button>
       </div>
     </>
@@ -106,7 +110,7 @@ function AddLeave({ explained: { personId, range, capacity }, balance }: CellPro
   return (
     <SheetSection title={`Away in the ${periodPhrase(range)}`}>
       <div className="flex flex-wrap gap-2">
-        {keysOf(leaveKinds).map((kind) => (
+        {objectKeys(leaveKinds).map((kind) => (
           <Button key={kind} onClick={() => add(kind)}>
             {leaveKinds[kind]}
           </Button>
@@ -159,7 +163,7 @@ function WorkLines({ explained, balance }: CellProps) {
           <span className="min-w-0 flex-1 truncate" title={`${bar.projectName} · ${bar.taskName}`}>
             {bar.taskName} <span className="text-side">{bar.projectCode}</span>
             {bar.isPencilled && <span className="text-ochre-ink"> · pencilled</span>}
-            {bar.isAsked && <span className="text-ochre-ink"> · asked for</span>}
+            {bar.isAsked && <span className="text-ochre-ink"> · requested</span>}
           </span>
           <TextButton
             id={reassignId(bar.assignmentId)}
@@ -177,7 +181,7 @@ function WorkLines({ explained, balance }: CellProps) {
   );
 }
 
-/** What could be done, where any day is over; where half of the time is free, what could be taken. */
+/** The options if any day is overloaded; suitable work if half of the time is free. */
 function Remedies({ explained: { personId, range, overDays, load, capacity }, remedies, balance }: SheetProps) {
   const isOver = overDays.length > 0;
   const isIdle = !isOver && load * 2 < capacity;
@@ -224,7 +228,7 @@ function Result({ explained: { range, load, over, room, overDays } }: Pick<CellP
   );
 }
 
-/** What the rule would give where hours are typed, and the way back to it. */
+/** The calculated hours of typed work, and the way back to them. */
 function Typed({ bar, range, onBack }: { bar: Bar; range: Range; onBack: () => void }) {
   const rule = useMaybeAnswer("byRule", { assignmentId: bar.assignmentId, range }, null);
   return (
@@ -232,12 +236,12 @@ function Typed({ bar, range, onBack }: { bar: Bar; range: Range; onBack: () => v
       Typed
       {rule && (
         <>
-          ; its rule would give {hoursText(rule.inPeriod)} h here, {hoursText(rule.inAll)} h in all
+          ; calculated: {hoursText(rule.inPeriod)} h here, {hoursText(rule.inAll)} h in total
         </>
       )}
       .{" "}
-      <TextButton onClick={onBack} aria-label={`${bar.taskName}: back to the rule`}>
-        Back to the rule
+      <TextButton onClick={onBack} aria-label={`${bar.taskName}: reset to calculated`}>
+        Reset to calculated
       </TextButton>
     </p>
   );
@@ -250,7 +254,7 @@ function PeriodHours({ bar, explained: { range }, balance }: { bar: Bar; explain
     <>
       <DraftInput
         value={exact}
-        // Shown like everywhere; whatever else is typed is another amount, to the minute.
+        // Shown like everywhere; everything that else is typed is another amount, to the minute.
         write={(hours) => String(hours === exact ? hourTenths(bar.minutes) / 10 : hours)}
         read={(text) => readAmount(text, 0, 10_000)}
         onSave={(hours) => void balance.typeHours(bar.assignmentId, range, hours)}
@@ -290,7 +294,7 @@ function Acceptances({ explained: { personId, range, acceptances, over }, balanc
             accept();
           }}
         >
-          <Field label="Why">
+          <Field label="Reason">
             <TextInput value={reason} onChange={(event) => setReason(event.target.value)} />
           </Field>
           <div className="flex items-end gap-2">
@@ -314,7 +318,7 @@ function Accepted({ acceptance, balance }: { acceptance: CellExplained["acceptan
       <p className="min-w-0 flex-1">
         {reason} <span className="text-ink-2">Until {writeDate(to)}.</span>
       </p>
-      <Button onClick={() => void balance.edit({ kind: "deleteAcceptance", id })}>Take back</Button>
+      <Button onClick={() => void balance.edit({ kind: "deleteAcceptance", id })}>Withdraw</Button>
     </div>
   );
 }

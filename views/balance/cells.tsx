@@ -1,5 +1,5 @@
 "use client";
-// What every row of the board is made of: its cells, and the sum at its end.
+// The parts of every row of the board: its cells, and the total at its end.
 import { memo } from "react";
 import type { Board } from "../../core/answers/board.ts";
 import { periodState } from "../../core/load/periodSums.ts";
@@ -13,7 +13,7 @@ export function cellId(row: number, period: number): string {
   return `cell-${row}-${period}`;
 }
 
-/** The row that Tab leads to first: the first person where a heading stands above them. */
+/** The row that Tab leads to first: the first person where a heading is above them. */
 export function firstStop({ rows }: Board): number {
   return rows[0]?.kind === "group" && rows[1]?.kind === "person" ? 1 : 0;
 }
@@ -29,8 +29,8 @@ export const RowSum = memo(function RowSum({ board, at, measure }: { board: Boar
   const isOver = !isPart(row) && periodState(sum.capacity, sum.load, board.band) === "over";
   return (
     <td
-      aria-label={`${row.name}, in all: ${hoursText(sum.load)}${isPart(row) ? "" : ` of ${hoursText(sum.capacity)}`} hours`}
-      title={`In all: ${hoursText(sum.load)}${isPart(row) ? "" : ` of ${hoursText(sum.capacity)}`} hours`}
+      aria-label={`${row.name}, total: ${hoursText(sum.load)}${isPart(row) ? "" : ` of ${hoursText(sum.capacity)}`} hours`}
+      title={`Total: ${hoursText(sum.load)}${isPart(row) ? "" : ` of ${hoursText(sum.capacity)}`} hours`}
       className={`board-sum ${row.kind === "group" ? "bg-paper" : "bg-sheet"} ${isOver ? "figure-bad" : "text-ink-2"}`}
       style={{ width: SUM_WIDTH, paddingTop: row.kind === "person" ? 6 : 5 }}
     >

@@ -1,4 +1,4 @@
-// Where things stand on the board: columns of equal width, days within them, bars in lanes.
+// The layout of the board: columns of equal width, days within them, bars in lanes.
 import type { Day } from "../../core/calendar/day.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { Bar } from "../../core/load/bars.ts";
@@ -34,7 +34,7 @@ export function lanesOf(bars: readonly Bar[]): { lanes: number[]; count: number 
   return { lanes, count: ends.length };
 }
 
-/** How high an open person's bars are; a line of text where there are none. */
+/** The height of an open person's bars; a line of text if there are none. */
 export function barsHeight(bars: readonly Bar[]): number {
   return Math.max(1, lanesOf(bars).count) * LANE_HEIGHT + BARS_PADDING;
 }

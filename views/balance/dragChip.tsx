@@ -8,11 +8,11 @@ import { moneyPhrases } from "../frame/moneyChange.ts";
 import { PERSON_HEIGHT } from "./columns.ts";
 import type { DragEffect } from "./dragEffect.ts";
 
-/** What hangs on the pointer while a bar is dragged: the work, and what dropping it here would do. */
+/** The chip at the pointer while a bar is dragged: the work, and the effect of dropping it here. */
 interface ChipProps {
   at: { x: number; y: number };
   bar: Bar;
-  /** How many more go along. */
+  /** Number of more go along. */
   more: number;
   outcome: DropOutcome | null;
   along: BarShift | null;
@@ -20,7 +20,7 @@ interface ChipProps {
 }
 
 const MOST_MOVES = 3;
-/** What hangs on the pointer leaves the cells under it in sight: they show what a drop would do. */
+/** The chip leaves the cells under the pointer visible: they show the effect of a drop. */
 const BELOW = PERSON_HEIGHT - 8;
 /** As tall as the chip gets with all that a drop may do. */
 const TALLEST = 230;
@@ -43,7 +43,7 @@ export function DragChip({ at: { x, y }, bar, more, outcome, along, effect }: Ch
         ) : along ? (
           shiftText(along)
         ) : (
-          "Drop onto a person, or along time"
+          "Drop on a person, or on another date"
         )}
         {effect && <Peaks effect={effect} />}
         {effect?.finishes.slice(0, MOST_MOVES).map(({ id, name, before, after }) => (
@@ -79,19 +79,19 @@ function Peaks({ effect: { over, eased } }: { effect: DragEffect }) {
   );
 }
 
-/** Where the chip hangs: below the pointer, and above it near the lower edge, so that all of it stays on the screen. */
+/** The position of the chip: below the pointer, and above it near the lower edge, so that all of it stays on the screen. */
 function placeOf(x: number, y: number) {
   const left = Math.max(8, Math.min(x + 10, globalThis.innerWidth - 350));
   return y + BELOW + TALLEST > globalThis.innerHeight ? { left, bottom: globalThis.innerHeight - y + 12 } : { left, top: y + BELOW };
 }
 
-/** What letting go would do along time. */
+/** The effect of a drop along time. */
 function shiftText(shift: BarShift): string {
   if ("fault" in shift) return barFaults[shift.fault];
   const dates = `${shortDay(shift.range.start)} – ${shortDay(shift.range.stop - 1)}`;
-  if (shift.as === "own") return `Their own dates, within the task: ${dates}`;
+  if (shift.as === "own") return `Own dates within the task: ${dates}`;
   const { options, others, taskName } = shift;
   const company = others.length === 0 ? "" : `, with ${others.slice(0, 3).join(", ")}${others.length > 3 ? " and more" : ""}`;
-  if (options.length > 1) return `Moves the task itself${company}: you are asked how it should start on ${shortDay(shift.start)}`;
-  return options[0].way === "longer" ? `${taskName} lasts longer: ${dates}${company}` : `Moves the task itself: ${dates}${company}`;
+  if (options.length > 1) return `Moves the task${company}; choose how it should start on ${shortDay(shift.start)}`;
+  return options[0].way === "longer" ? `${taskName} lasts longer: ${dates}${company}` : `Moves the task: ${dates}${company}`;
 }

@@ -1,4 +1,4 @@
 import type { Impact } from "../../core/answers/impact.ts";
 
-/** What letting go would do besides the loads that the board shows: finishes that would move, and money. */
+/** The effect of a drop besides the loads that the board shows: moved finishes, and money. */
 export type DragEffect = Pick<Impact, "finishes" | "money" | "over" | "eased">;

@@ -1,4 +1,4 @@
-// What a cell of the board says, by the measure that is shown.
+// The figure of a cell of the board, by the measure shown.
 import type { Board } from "../../core/answers/board.ts";
 import type { BoardRow } from "../../core/board/rows.ts";
 import { type PeriodState, periodStates } from "../../core/load/periodSums.ts";
@@ -19,7 +19,7 @@ export interface CellFigures {
   capacity: number;
   load: number;
   peakOver: number;
-  /** What of the load is not confirmed. */
+  /** The unconfirmed part of the load. */
   tentative: number;
   tasks: number;
   /** Minutes of one full-time equivalent. */
@@ -61,21 +61,21 @@ export function rowSum(board: Board, row: number): CellFigures {
 /** True of what has no capacity of its own: one person's part of a project, and a project. */
 export const isPart = ({ kind, projectRow }: BoardRow): boolean => kind === "part" || projectRow !== undefined;
 
-/** A part has no capacity of its own: of it only the load can be told. */
+/** A part has no capacity of its own: of it only the load can be reported. */
 const partMeasure = (measure: Measure): Measure => (measure === "fte" ? "fte" : "load");
 
-/** True where somebody is not there and has nothing to do: such a cell says nothing, wherever it stands. */
+/** True where a person is not there and has nothing to do: such a cell says nothing, wherever it is. */
 export const isAway = (kind: BoardRow["kind"], capacity: number, load: number): boolean =>
   kind === "person" && capacity === 0 && load === 0;
 
-/** What a cell of a row says; of a group, room is told as the share that is used. */
+/** The text of a cell of a row; of a group, room is shown as the used share. */
 export function cellText(row: BoardRow, measure: Measure, figures: CellFigures): string {
   if (isAway(row.kind, figures.capacity, figures.load)) return "";
   if (isPart(row)) return figures.load > 0 ? figureText(partMeasure(measure), figures) : "";
   return figureText(row.kind === "group" && measure === "room" ? "share" : measure, figures);
 }
 
-/** What the sum at the end of a row says. */
+/** The text of the total at the end of a row. */
 export function sumText(row: BoardRow, measure: Measure, sum: CellFigures): string {
   return figureText(isPart(row) ? partMeasure(measure) : measure, sum);
 }

@@ -9,7 +9,7 @@ import { columnOf, LANE_HEIGHT, lanesOf, NAME_WIDTH, PERSON_HEIGHT } from "./col
 
 interface BarsProps {
   bars: Bar[];
-  /** Where bars are that a preview has elsewhere. */
+  /** The bars that a preview has elsewhere. */
   former: Bar[];
   periods: Range[];
   column: number;
@@ -106,13 +106,13 @@ function BarButton({ bar, left, right, top, isPicked, ...acts }: BarProps) {
   );
 }
 
-/** What a bar is, and what can be done with it. */
+/** The description of a bar, and its actions. */
 function barWords({ projectName, taskName, start, stop, minutes, isPencilled, isAsked }: Bar): string {
-  const state = isPencilled ? ", pencilled" : isAsked ? ", asked for" : "";
+  const state = isPencilled ? ", pencilled" : isAsked ? ", requested" : "";
   return (
     `${projectName} · ${taskName}, ${shortDay(start)} – ${shortDay(stop - 1)}, ${hoursText(minutes)} hours${state}. ` +
-    "Drag onto a person or along time; M reassigns it, R says what could be done on its days, " +
-    "Alt with ← and → moves it by a day, with Shift its end."
+    "Drag to a person or another date; M reassigns it, R shows options for its days, " +
+    "Alt ← and Alt → move it by a day; with Shift, its end."
   );
 }
 

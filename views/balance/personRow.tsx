@@ -27,7 +27,7 @@ export function PersonRow(props: RowProps) {
         <button
           type="button"
           aria-expanded={isOpen}
-          title={isOpen ? "Close the assignments" : "Show the assignments"}
+          title={isOpen ? "Hide assignments" : "Show assignments"}
           onClick={() => acts.toggle(row.id)}
           className="board-name press"
           style={{ height: PERSON_HEIGHT - 1 }}
@@ -116,7 +116,7 @@ interface PersonCellProps extends CellFigures {
   /** It shows what would be. */
   isChanged?: boolean;
   isAccepted: boolean;
-  /** Somebody asks for leave on some of its days. */
+  /** A person asks for leave on some of its days. */
   isLeaveAsked: boolean;
   id: string;
   left: number;

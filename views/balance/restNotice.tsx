@@ -1,5 +1,5 @@
 "use client";
-// Where hours went that were taken out of a period, and the other ways, one press away.
+// The destination of hours that were removed from a period, and the other ways, one click away.
 import { toast } from "sonner";
 import type { Edit } from "../../core/edits/edit.ts";
 import type { Rest, TypedPeriod } from "../../core/entry/typePeriod.ts";
@@ -8,20 +8,20 @@ import { hoursText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
 
 const went: Record<Rest, string> = {
-  later: "went to the periods still to come",
-  open: "are left open on the task",
-  dropped: "are dropped",
+  later: "moved to later periods",
+  open: "are unassigned on the task",
+  dropped: "were removed",
 };
 const instead: Record<Rest, string> = {
-  later: "Put them in later periods",
-  open: "Leave them open on the task",
-  dropped: "Drop them",
+  later: "Move them to later periods",
+  open: "Leave them unassigned",
+  dropped: "Remove them",
 };
 
-/** The notice that stands there now; one that is on its way out cannot be shown again under its name. */
+/** The notice that is there now; one that is on its way out cannot be shown again under its name. */
 let shown = "";
 
-/** Says it, and offers the other ways; each is made in place of what stands now. */
+/** Says it, and offers the other ways; each is made in place of what is now. */
 export function tellRest({ minutes, edits }: TypedPeriod, chosen: Rest, remake: (rest: Rest, edit: Edit) => Promise<void>): void {
   const others = (["later", "open", "dropped"] as const).flatMap((rest) => {
     const edit = edits[rest];
@@ -31,7 +31,7 @@ export function tellRest({ minutes, edits }: TypedPeriod, chosen: Rest, remake: 
   const id = newId("rest");
   shown = id;
   toast(
-    <div role="status" aria-label="The rest of the hours" className="w-full">
+    <div role="status" aria-label="Remaining hours" className="w-full">
       <p>
         <strong>{hoursText(minutes)} h</strong> {went[chosen]}.
       </p>

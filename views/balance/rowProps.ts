@@ -1,8 +1,8 @@
-// What a row of the board is drawn from, and whether two of these draw the same: after an edit the board is another one, and most
-// of its rows are as they were.
+// The input of a row of the board, and whether two of these draw the same: after an edit the board is a new object, and most of
+// its rows are unchanged.
 import type { Board } from "../../core/answers/board.ts";
 import type { Bar } from "../../core/load/bars.ts";
-import { keysOf } from "../../core/plan/keysOf.ts";
+import { objectKeys } from "../../core/plan/objectKeys.ts";
 import { isSame } from "../../core/plan/same.ts";
 import type { Measure } from "./balanceParams.ts";
 import type { SelectedCell } from "./useBalance.ts";
@@ -13,7 +13,7 @@ export interface Preview {
   state: Uint8Array;
 }
 
-/** What can be done from a row. These stay the same functions. */
+/** The actions of a row. These stay the same functions. */
 export interface RowActs {
   toggle: (personId: string) => void;
   select: (cell: SelectedCell | null) => void;
@@ -35,7 +35,7 @@ export interface RowProps {
   /** Period whose cell has the keyboard's focus. */
   active: number | null;
   isDropTarget: boolean;
-  /** What would be if what is dragged were dropped. */
+  /** The plan after a drop of the dragged bars. */
   preview: Preview | null;
   board: Board;
   measure: Measure;
@@ -53,7 +53,7 @@ export interface RowProps {
 
 /** True where two boards draw a row alike. */
 export function isSameRow(a: RowProps, b: RowProps): boolean {
-  for (const key of keysOf(a)) if (key !== "board" && a[key] !== b[key]) return false;
+  for (const key of objectKeys(a)) if (key !== "board" && a[key] !== b[key]) return false;
   return a.board === b.board || hasSameFigures(a.board, b.board, a.at, a.isOpen);
 }
 

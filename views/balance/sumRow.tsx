@@ -84,7 +84,7 @@ function SumCell({ board, at, period, measure, isNarrow }: SumCellProps) {
 function sumWords(board: Board, at: number, period: number): string {
   const { capacity, load } = figuresAt(board, at, period);
   const slot = at * board.periods.length + period;
-  const open = board.open[slot] > 0 ? `; ${hoursText(board.open[slot])} hours more are unassigned` : "";
+  const open = board.open[slot] > 0 ? `; ${hoursText(board.open[slot])} more hours are unassigned` : "";
   const toTeam = board.toTeam[slot] > 0 ? `; ${hoursText(board.toTeam[slot])} of them assigned to the team as a whole` : "";
   const over = board.overCount[slot] > 0 ? `; ${countText(board.overCount[slot], "person is", "people are")} over` : "";
   return isPart(board.rows[at])

@@ -1,13 +1,12 @@
 "use client";
-// What a bar that is dragged along time would do, asked anew for each day it comes to: nothing is promised that would be
-// refused.
+// The effect of a bar dragged along time, asked again for each day that it reaches: nothing is promised that would be refused.
 import { useRef, useState } from "react";
 import type { BarShift } from "../../core/entry/shiftBar.ts";
 import type { Bar } from "../../core/load/bars.ts";
 import type { DragEffect } from "./dragEffect.ts";
 import type { ShiftHook } from "./useShift.ts";
 
-/** What hangs on the pointer: a bar, or one end of it. */
+/** The element at the pointer: a bar, or one end of it. */
 export interface DragData {
   bar: Bar;
   edge?: "start" | "finish";

@@ -51,7 +51,7 @@ export function useBalance(initial: Initial<AnswerOf<"board">>) {
     isFiltered: filterKeys.some((key) => params[key] !== ""),
     measure: params.show,
     setParams: (set: Partial<ViewParams>) => void setParams(set),
-    /** How the board is looked at, as it stands in an address; and the same taken from one. */
+    /** The view of the board, as it is now in an address; and the same read from one. */
     viewQuery: () => createSerializer(viewParams)(params),
     takeView: (query: string) => void setParams(createLoader(viewParams)(query.startsWith("?") ? query : `?${query}`)),
     ...cell,
@@ -74,7 +74,7 @@ function useCell(counting: Counting, setPreviewed: (line: null) => void) {
   const [isRemedying, setRemedying] = useState(false);
   const selected = useMemo(() => readCell(cell), [cell]);
   const explained = useMaybeAnswer("cell", selected && { ...selected, counting }, null);
-  const takers = useMaybeAnswer("takers", moving === null ? null : { assignmentId: moving }, null);
+  const recipients = useMaybeAnswer("recipients", moving === null ? null : { assignmentId: moving }, null);
   const select = useCallback(
     (next: SelectedCell | null) => {
       setMoving(null);
@@ -101,7 +101,7 @@ function useCell(counting: Counting, setPreviewed: (line: null) => void) {
   );
   useReassigning({ isReassigning, selected, explained, setMoving, onDone: () => setReassigning(false) });
   const onRemedies = () => setRemedying(false);
-  return { selected, explained, select, reassignIn, remedyIn, isRemedying, onRemedies, moving, setMoving, takers };
+  return { selected, explained, select, reassignIn, remedyIn, isRemedying, onRemedies, moving, setMoving, recipients };
 }
 
 /** Once the cell is explained: to the takers of its one assignment, or to the first of several. */

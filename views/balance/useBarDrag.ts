@@ -24,7 +24,7 @@ export function useBarDrag(balance: Balance, frame: RefObject<HTMLElement | null
     hanging.cancel();
     const days = daysAt(dx);
     const { startDays, stopDays } = daysOfEnds(edge, days);
-    if (edge === undefined && personId === null) toast("Nothing was changed: drop it onto a person’s row.");
+    if (edge === undefined && personId === null) toast("Nothing was changed. Drop it on a person’s row.");
     else if (days !== 0) void shift(assignmentId, startDays, stopDays);
   };
   const { dragged, handlers } = usePointerDrag<DragData>({
@@ -39,7 +39,7 @@ export function useBarDrag(balance: Balance, frame: RefObject<HTMLElement | null
   return { dragged, handlers, targetId: isOwn ? null : targetId, outcome, loads, along, effect };
 }
 
-/** What a bar hangs over, and what dropping it there would do. */
+/** The row under a dragged bar, and the effect of dropping it there. */
 function useHanging(balance: Balance, daysAt: (distance: number) => number) {
   const { give, shiftPreview, keepDropped, board } = balance;
   const [targetId, setTarget] = useState<string | null>(null);
@@ -62,7 +62,7 @@ function useHanging(balance: Balance, daysAt: (distance: number) => number) {
     }
     if (isAlong) void askAlong(data, daysAt(dx));
   };
-  /** What was worked out while the bar hung over somebody is shown until the board has the edit in it. */
+  /** The preview of a drop is shown until the board has the edit in it. */
   const drop = async (assignmentId: string, personId: string) => {
     const known = personId === targetId ? over.loads : null;
     const given = give(assignmentId, personId);

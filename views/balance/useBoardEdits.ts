@@ -58,14 +58,14 @@ export function useBoardEdits({ board, open, range, grain, counting, onGiven }: 
       unpick();
       return made;
     },
-    /** What the people concerned would look like after a drop: first the one who takes, then those who give. */
+    /** The people concerned after a drop: first the one who takes, then those who give. */
     preview: (assignmentId: string, personId: string): Promise<PeopleLoads | null> => {
       const given = new Set(withPicked(assignmentId));
-      const givers = Object.keys(board.bars).filter((id) => board.bars[id].some((bar) => given.has(bar.assignmentId)));
-      const ids = [personId, ...givers.filter((id) => id !== personId)];
+      const donors = Object.keys(board.bars).filter((id) => board.bars[id].some((bar) => given.has(bar.assignmentId)));
+      const ids = [personId, ...donors.filter((id) => id !== personId)];
       return session.preview(giveEdit(assignmentId, personId), "loads", { range, grain, ids, counting, takes: [...given], open });
     },
-    /** What a drop would do besides: people decide how long effort-sized work lasts, and what it costs. */
+    /** The further effect of a drop: people decide how long effort-sized work lasts, and what it costs. */
     effectAfter: (assignmentId: string, personId: string): Promise<DragEffect> =>
       session.ask("impact", { edit: giveEdit(assignmentId, personId) }),
     typeHours: async (assignmentId: string, period: ReportRange["range"], hours: number): Promise<boolean> => {

@@ -11,7 +11,7 @@ import { remedyText } from "../remedies/remedyWords.ts";
 
 type Board = AnswerOf<"board">;
 
-/** Of whoever has none: the same list each time. */
+/** Of the person who has none: the same list each time. */
 export const NO_BARS: Bar[] = [];
 
 export function useBoardPreview(before: Board, query: QueryOf<"board">) {
@@ -34,7 +34,7 @@ export function useBoardPreview(before: Board, query: QueryOf<"board">) {
   }, [session, previewed, before, key]);
   const preview = previewed && after?.line === previewed && after.before === before ? after.board : null;
   const planned = usePlannedBoard(query);
-  // What is tried is held against the board that stands; a sketch against the plan without it.
+  // A preview is compared with the board; a sketch with the plan without it.
   const [shown, former] = preview ? [preview, before] : planned ? [before, planned] : [null, before];
   const formerRows = useMemo(() => shown && new Map(former.rows.map(({ key: row }, at) => [row, at])), [shown, former]);
   const differs = useMemo(() => {
@@ -53,7 +53,7 @@ export function useBoardPreview(before: Board, query: QueryOf<"board">) {
     setPreviewed,
     /** True of a cell that the preview, or else the open sketch, changes; null where there is neither. */
     differs,
-    /** Bars of somebody as they are, where the preview has them elsewhere, with somebody else or not at all. */
+    /** Bars of a person as they are, where the preview has them elsewhere, with someone else or not at all. */
     formerBars: (personId: string): Bar[] => (shown ? movedBars(former.bars[personId] ?? [], shown.bars[personId] ?? []) : NO_BARS),
   };
 }

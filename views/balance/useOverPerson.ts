@@ -1,5 +1,5 @@
 "use client";
-// What dropping a bar onto somebody would do, worked out while it hangs over them.
+// The effect of dropping a bar onto a person, calculated while it is over them.
 import { useRef, useState } from "react";
 import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
 import type { Bar } from "../../core/load/bars.ts";
@@ -9,7 +9,7 @@ import type { useBoardEdits } from "./useBoardEdits.ts";
 
 export interface OverPerson {
   outcome: DropOutcome | null;
-  /** What the people concerned would have to do in each period, the person under the pointer first. */
+  /** The load of the people concerned in each period, the person under the pointer first. */
   loads: PeopleLoads | null;
   effect: DragEffect | null;
 }

@@ -21,7 +21,7 @@ export function useShift(withPicked: (assignmentId: string) => string[]) {
       setAsked(null);
       if (edit) await made(edit);
     },
-    /** What a drag along time would do. */
+    /** The effect of a drag along time. */
     shiftPreview: async (drag: BarDrag): Promise<{ shift: BarShift; effect: DragEffect | null }> => {
       const shift = await session.ask("shiftBar", drag);
       const edit = editOf(shift);
@@ -36,7 +36,7 @@ export function useShift(withPicked: (assignmentId: string) => string[]) {
         return true;
       }
       const edits = togetherOnce(shifts);
-      // One that cannot move stays; all that can do so together.
+      // A bar that cannot move stays; all others move together.
       if (edits.length > 0) return made(edits.length === 1 ? edits[0] : { kind: "together", words: movedWords(shifts), edits });
       if ("fault" in first) toast(barFaults[first.fault]);
       return false;
@@ -46,7 +46,7 @@ export function useShift(withPicked: (assignmentId: string) => string[]) {
 
 export type ShiftHook = ReturnType<typeof useShift>;
 
-/** The edit that a drag comes to, where nothing has to be asked. */
+/** The edit that a drag results in, where nothing has to be asked. */
 function editOf(shift: BarShift): Edit | null {
   if ("fault" in shift) return null;
   return shift.as === "own" ? shift.edit : shift.options[0].edit;
@@ -68,5 +68,5 @@ function togetherOnce(shifts: readonly BarShift[]): SingleEdit[] {
 
 function movedWords(shifts: readonly BarShift[]): string {
   const [only] = shifts;
-  return shifts.length === 1 && "taskName" in only ? `move ${only.taskName} with everybody on it` : `move ${shifts.length} assignments`;
+  return shifts.length === 1 && "taskName" in only ? `move ${only.taskName} with all its people` : `move ${shifts.length} assignments`;
 }

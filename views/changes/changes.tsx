@@ -1,5 +1,5 @@
 "use client";
-// What was changed, by whom and when, the newest first; any step of one's own can be taken back from here.
+// All changes with author and time, the newest first; the user's own steps can be undone from here.
 import { parseAsString, useQueryStates } from "nuqs";
 import type { ToldStep } from "../../client/messages.ts";
 import { grouped } from "../../core/plan/grouped.ts";
@@ -24,25 +24,23 @@ export function Changes() {
   return (
     <Screen
       title="Changes"
-      actions={<SearchInput label="Search changes" placeholder="What, who, or by whom" value={search} onChange={setSearch} width={220} />}
+      actions={<SearchInput label="Search changes" placeholder="Change, row or author" value={search} onChange={setSearch} width={220} />}
     >
       <FormFault>{fault}</FormFault>
       {about !== "" && (
         <p className="pb-2 text-ink-2">
-          Only steps about “{nameOf(about)}”. <TextButton onClick={() => void setView({ about: null })}>Show all of them</TextButton>
+          Changes of “{nameOf(about)}”. <TextButton onClick={() => void setView({ about: null })}>Show all changes</TextButton>
         </p>
       )}
-      {steps?.length === 0 && (
-        <Empty title="Nothing has been changed yet">Every step that is made stands here, and can be taken back.</Empty>
-      )}
-      {steps === null && !fault && <p className="text-ink-2">Reading what was changed…</p>}
+      {steps?.length === 0 && <Empty title="No changes yet">Every change to the plan is listed here and can be undone.</Empty>}
+      {steps === null && !fault && <p className="text-ink-2">Loading changes…</p>}
       {steps !== null && steps.length > 0 && (
         <div className="min-h-0 flex-1 overflow-y-auto box-open px-4 py-2">
           <Days steps={shown} undone={undoneSteps(steps)} />
-          {shown.length === 0 && <p className="py-3 text-ink-2">Nothing here says “{search}”.</p>}
+          {shown.length === 0 && <p className="py-3 text-ink-2">No results for “{search}”.</p>}
           {!isAll && (
             <Button className="my-3" onClick={more}>
-              Show what was before
+              Show older changes
             </Button>
           )}
         </div>
@@ -51,7 +49,7 @@ export function Changes() {
   );
 }
 
-/** Whether a step says a text in what it did, by whom or to what. */
+/** True if a text occurs in a step: its description, author or rows. */
 const saysText = ({ words, by, rows }: TrailStep, text: string): boolean =>
   text === "" || [words, by, ...rows.map(({ name }) => name)].some((own) => own.toLowerCase().includes(text));
 

@@ -30,8 +30,8 @@ function Steps({ id }: { id: string }) {
   const nameOf = useValueText();
   const linkTo = useLinkTo();
   if (fault) return <FormFault>{fault}</FormFault>;
-  if (steps === null) return <p className="text-side">Reading what was changed…</p>;
-  if (steps.length === 0) return <p className="text-side">Nothing was changed about it.</p>;
+  if (steps === null) return <p className="text-side">Loading changes…</p>;
+  if (steps.length === 0) return <p className="text-side">It has not been changed.</p>;
   const undone = undoneSteps(steps);
   return (
     <>
@@ -40,7 +40,7 @@ function Steps({ id }: { id: string }) {
       ))}
       {steps.length > MOST && (
         <Link href={linkTo("/changes", { about: id })} className="text-link">
-          {isAll ? `All ${countText(steps.length, "step")}` : "All steps"}
+          {isAll ? `All ${countText(steps.length, "change")}` : "All changes"}
         </Link>
       )}
     </>

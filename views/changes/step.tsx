@@ -3,7 +3,7 @@
 import { useState } from "react";
 import type { ToldStep } from "../../client/messages.ts";
 import { usePlan } from "../../client/session.tsx";
-import type { ToldCell } from "../../core/edits/told.ts";
+import type { StepCell } from "../../core/edits/stepRows.ts";
 import type { Moves } from "../../core/schedule/moves.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
 import { countText, dateTimeText } from "../../ui/format.ts";
@@ -18,7 +18,7 @@ type NameOf = ReturnType<typeof useValueText>;
 export function Step({ step, isUndone, nameOf, hasDay = false }: { step: ToldStep; isUndone: boolean; nameOf: NameOf; hasDay?: boolean }) {
   const session = usePlan();
   const { revision, at, by, kind, words, isOwn, rows, count } = step;
-  const verb = kind === "undo" ? "Undone: " : kind === "redo" ? "Done again: " : "";
+  const verb = kind === "undo" ? "Undone: " : kind === "redo" ? "Redone: " : "";
   const says = verb + (verb === "" ? words.charAt(0).toUpperCase() + words.slice(1) : words);
   return (
     <article aria-label={words} className="flex items-start gap-3 line-above py-2 first-of-type:border-t-0">
@@ -58,7 +58,7 @@ export function Step({ step, isUndone, nameOf, hasDay = false }: { step: ToldSte
   );
 }
 
-function Cell({ cell: { field, before, after }, nameOf }: { cell: ToldCell; nameOf: NameOf }) {
+function Cell({ cell: { field, before, after }, nameOf }: { cell: StepCell; nameOf: NameOf }) {
   return (
     <span className="block pl-3 text-ink-2">
       {fieldText(field, nameOf)}: {nameOf(before)} → <span className="text-ink">{nameOf(after)}</span>
@@ -66,11 +66,11 @@ function Cell({ cell: { field, before, after }, nameOf }: { cell: ToldCell; name
   );
 }
 
-/** What moved because of a step, worked out when somebody asks. */
+/** The dates that moved because of a step, calculated on demand. */
 function Moved({ revision }: { revision: number }) {
   const [moves, setMoves] = useState<Moves | string | null>(null);
   const ask = async () => {
-    setMoves("Working it out…");
+    setMoves("Calculating…");
     try {
       const response = await fetch(`/api/changes/moved?revision=${revision}`);
       const answer: Moves & { message?: string } = await response.json();
@@ -79,19 +79,19 @@ function Moved({ revision }: { revision: number }) {
       setMoves("The server cannot be reached. Try again when it answers.");
     }
   };
-  if (moves === null) return <TextButton onClick={() => void ask()}>What moved?</TextButton>;
+  if (moves === null) return <TextButton onClick={() => void ask()}>Show moved dates</TextButton>;
   if (typeof moves === "string") return <p className="text-side">{moves}</p>;
-  if (moves.tasks.length + moves.projects.length === 0) return <p className="text-side">No date moved with it.</p>;
+  if (moves.tasks.length + moves.projects.length === 0) return <p className="text-side">No other date moved.</p>;
   return <MovedLines moves={moves} most={null} />;
 }
 
-/** Steps that stand as undone: the last word about each of them was an undo. */
+/** Steps that are as undone: the last word about each of them was an undo. */
 export function undoneSteps(steps: readonly ToldStep[]): Set<number> {
   const undone = new Set<number>();
-  const told = new Set<number>();
+  const reported = new Set<number>();
   for (const { kind, of } of steps) {
-    if (of === null || told.has(of)) continue;
-    told.add(of);
+    if (of === null || reported.has(of)) continue;
+    reported.add(of);
     if (kind === "undo") undone.add(of);
   }
   return undone;

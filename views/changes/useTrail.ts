@@ -1,5 +1,5 @@
 "use client";
-// The trail as the server tells it, the newest first: read again when something is made, further back when asked for.
+// The trail as the server reports it, the newest first: read again when something is made, further back when asked for.
 import { useCallback, useEffect, useState } from "react";
 import { makerOfBrowser, storageOfWindow } from "../../client/keptEdit.ts";
 import type { ToldStep, TrailPage } from "../../client/messages.ts";
@@ -29,9 +29,7 @@ export function useTrail(about: string) {
         setAll(page.isAll);
         setFault(null);
       } catch (error) {
-        setFault(
-          error instanceof TypeError ? "The server cannot be reached. What stands here may be older than the plan." : messageOf(error),
-        );
+        setFault(error instanceof TypeError ? "The server cannot be reached. This list may be out of date." : messageOf(error));
       }
     },
     [about],

@@ -40,13 +40,13 @@ export function Decide({ enquiry, start, onStart }: DecideProps) {
               <DateField value={start} onChange={onStart} />
             </Field>
             {state === "received" && (
-              <Field label="Likely, %" fault={readAmount(probability, 0, 100) ? undefined : "0 to 100."}>
+              <Field label="Probability, %" fault={readAmount(probability, 0, 100) ? undefined : "Enter a number from 0 to 100."}>
                 <TextInput value={probability} onChange={(event) => setProbability(event.target.value)} inputMode="decimal" />
               </Field>
             )}
           </div>
         )}
-        <Field label={state === "declined" ? "Message" : "Message, or why not"}>
+        <Field label={state === "declined" ? "Message" : "Message or reason"}>
           <TextArea value={text} onChange={(event) => setText(() => event.target.value)} />
         </Field>
         <FormFault>{fault}</FormFault>
@@ -56,7 +56,7 @@ export function Decide({ enquiry, start, onStart }: DecideProps) {
   );
 }
 
-/** What somebody was still typing when another person approved the enquiry. */
+/** The text that was being typed when another person approved the enquiry. */
 function NotSent({ text, onDiscard }: { text: string; onDiscard: () => void }) {
   return (
     <SheetSection title="Your message was not sent">
@@ -83,7 +83,7 @@ function Steps({ state, onStep }: { state: Enquiry["state"]; onStep: (to: Step) 
         </Button>
       )}
       {state === "declined" ? (
-        <Button onClick={() => onStep("reopened")}>Take up again</Button>
+        <Button onClick={() => onStep("reopened")}>Reopen</Button>
       ) : (
         <Button look="danger" onClick={() => onStep("declined")}>
           Decline
@@ -105,12 +105,12 @@ function useSteps(
   const editOf = async (step: Step): Promise<Edit | string> => {
     const said = { by: user.name, at: momentOn(today), ...(text !== "" && { text }) };
     const date = readDate(start) ?? undefined;
-    if (step === "declined" && text === "") return "Say why it is declined.";
+    if (step === "declined" && text === "") return "Enter the reason for declining.";
     if (step === "declined" || step === "reopened") return { kind: "stepEnquiry", id: enquiryId, entry: { ...said, step } };
     if (!isDateText(start)) return DATE_HINT;
     if (step === "approved") return (await session.ask("approveEnquiry", { enquiryId, start: date, ...said })) ?? GONE;
     const likely = readAmount(probability, 0, 100);
-    if (!likely) return "State how likely it is, from 0 to 100 percent.";
+    if (!likely) return "Enter a probability from 0 to 100%.";
     const options = { enquiryId, probability: likely.value, start: date, today: formatDay(today), idStem: newId("enquiry"), ...said };
     return (await session.ask("acceptEnquiry", options)) ?? GONE;
   };
@@ -126,4 +126,4 @@ function useSteps(
   return { fault, isSending, step };
 }
 
-const GONE = "Its project is no longer in the plan. Decline it, or take back what deleted the project.";
+const GONE = "Its project is no longer in the plan. Decline the enquiry, or undo the deletion of the project.";

@@ -1,5 +1,5 @@
 "use client";
-// What an enquiry would ask of the team, cost and bring in, and when it could start; before anybody has decided.
+// The demand, cost and revenue of an enquiry, and its possible start; before anyone has decided.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { EnquiryEffect } from "../../core/answers/enquiries.ts";
@@ -23,31 +23,31 @@ export function Effect({ query, onStart }: { query: AsIf; onStart: (day: number)
   const effect = useMaybeAnswer("enquiryEffect", { ...query, pipeline }, null);
   if (!effect)
     return (
-      <SheetSection title="What it would do">
-        <p className="text-ink-2">Working it out…</p>
+      <SheetSection title="Effect on the plan">
+        <p className="text-ink-2">Calculating…</p>
       </SheetSection>
     );
   const { start, finish, roles, money } = effect;
-  const short = roles.filter(({ lacking }) => lacking > 0);
+  const short = roles.filter(({ short }) => short > 0);
   return (
     <>
-      <SheetSection title="What it would do">
+      <SheetSection title="Effect on the plan">
         <p>
           {longDay(start)} – {longDay(finish)}
         </p>
-        {roles.length === 0 && <p className="text-side">Nothing says yet how large it is: choose a template or write hours by role.</p>}
+        {roles.length === 0 && <p className="text-side">Its size is not known yet. Choose a template, or enter hours by role.</p>}
         {roles.length > 0 && <RoomBeside pipeline={pipeline} onChange={setPipeline} />}
         <ul aria-label="Hours by role">
-          {roles.map(({ roleName, asked, lacking, worst }) => (
+          {roles.map(({ roleName, asked, short, worst }) => (
             <li key={roleName} className="line-above py-1">
-              <SumLine figure={`${hoursText(asked)} h`} isOver={lacking > 0}>
+              <SumLine figure={`${hoursText(asked)} h`} isOver={short > 0}>
                 {roleName}
               </SumLine>
-              <p className="text-side">{lackText(lacking, worst)}</p>
+              <p className="text-side">{lackText(short, worst)}</p>
             </li>
           ))}
         </ul>
-        {roles.length > 0 && short.length === 0 && <p className="pt-1 text-level-ink">Every role has room for it then.</p>}
+        {roles.length > 0 && short.length === 0 && <p className="pt-1 text-level-ink">Every role has room for it at that time.</p>}
         <Money money={money} currency={currency} />
         <Unfold title="When could it start?" look="action">
           <Earliest query={query} pipeline={pipeline} begins={start} onStart={onStart} />
@@ -58,11 +58,11 @@ export function Effect({ query, onStart }: { query: AsIf; onStart: (day: number)
   );
 }
 
-function lackText(lacking: number, worst: EnquiryEffect["roles"][number]["worst"]): string {
+function lackText(short: number, worst: EnquiryEffect["roles"][number]["worst"]): string {
   if (worst === null) return "has room for it";
   const where = `in the week of ${rangeText(worst.week)}`;
-  if (worst.minutes === lacking) return `lacks ${hoursText(lacking)} h ${where}`;
-  return `lacks ${hoursText(lacking)} h, most ${where}: ${hoursText(worst.minutes)} h`;
+  if (worst.minutes === short) return `${hoursText(short)} h short ${where}`;
+  return `${hoursText(short)} h short, most ${where}: ${hoursText(worst.minutes)} h`;
 }
 
 function Money({ money: { revenue, cost, share, goal, isBelow }, currency }: { money: EnquiryEffect["money"]; currency: string }) {
@@ -90,7 +90,7 @@ function Earliest({ query, pipeline, begins, onStart }: EarliestProps) {
   const [from] = useState(today);
   const of = { enquiry: query };
   const earliest = useMaybeAnswer("earliest", { of, from, tolerance: 0, pipeline }, null);
-  if (!earliest) return <p className="pt-1 text-side">Trying every week…</p>;
+  if (!earliest) return <p className="pt-1 text-side">Checking every week…</p>;
   return (
     <>
       <StartCurve earliest={earliest} begins={begins} onShow={(days) => onStart(begins + days)} />
@@ -102,7 +102,7 @@ function Earliest({ query, pipeline, begins, onStart }: EarliestProps) {
 function WhoHasRoom({ people }: { people: EnquiryEffect["people"] }) {
   if (people.length === 0) return null;
   return (
-    <SheetSection title="Who has room for how much of it">
+    <SheetSection title="People with room for it">
       <ul>
         {people.map(({ roleName, people: own }) => (
           <li key={roleName} className="line-above py-1">

@@ -1,5 +1,5 @@
 "use client";
-// Enquiries: what has come in, by the public form or written down here, and what is decided about each.
+// Enquiries: what has come in, by the public form or recorded here, and what is decided about each.
 import { parseAsString, useQueryStates } from "nuqs";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
@@ -33,7 +33,7 @@ export function Enquiries({ initial }: { initial: Initial<AnswerOf<"enquiries">>
       actions={
         <>
           <PublicForm isOpen={isFormOpen} />
-          <AddButton onAdd={add}>Write one down</AddButton>
+          <AddButton onAdd={add}>New enquiry</AddButton>
         </>
       }
       sheet={
@@ -62,8 +62,8 @@ export function Enquiries({ initial }: { initial: Initial<AnswerOf<"enquiries">>
 function NoEnquiries({ onAdd }: { onAdd: () => void }) {
   return (
     <Empty title="No enquiries yet">
-      Somebody who would like to have work done sends the public form, or you <TextButton onClick={onAdd}>write it down</TextButton>. Here
-      you see what it would do before you decide.
+      Clients send enquiries through the public form, or you <TextButton onClick={onAdd}>add one</TextButton>. You see its effect on the
+      plan before you decide.
     </Empty>
   );
 }
@@ -79,7 +79,7 @@ function NewEnquiry({ onDone, onClose }: { onDone: (id: string) => void; onClose
     return true;
   };
   return (
-    <Sheet title="New enquiry" subtitle="As it came in by phone, letter or across the table" onClose={onClose}>
+    <Sheet title="New enquiry" subtitle="Received by phone, by letter or in person" onClose={onClose}>
       <SheetSection>
         <EnquiryForm enquiry={{}} saveText="Add enquiry" onSave={save} />
       </SheetSection>

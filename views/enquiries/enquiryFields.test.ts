@@ -1,4 +1,4 @@
-// What is sent by the form, and the page it stands on: nothing that is written there becomes part of the page.
+// The public form and its page: nothing that is sent becomes part of the page's markup.
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { enquiryFields, enquiryValues, factsOf, newEnquiry } from "./enquiryFields.ts";
@@ -16,7 +16,7 @@ test("facts come back from the fields as they were, for every enquiry", () => {
   }
 });
 
-test("what is wrong is told at its field", () => {
+test("what is wrong is reported at its field", () => {
   const sent = {
     ...enquiryValues({}, plan.roles),
     name: " ",
@@ -35,7 +35,7 @@ test("what is wrong is told at its field", () => {
   expect(factsOf({ ...enquiryValues({}, plan.roles), name: "A", contactName: "B", hours: { lead: "0", designer: "" } }).hours).toBeNull();
 });
 
-test("the public page has no script, says what is wrong beside the field, and keeps what was written, whatever it is", () => {
+test("the public page has no script, says what is wrong next to the field, and keeps what was written, unchanged", () => {
   const evil = `"><script>alert(1)</script>`;
   const page = enquiryFormPage(
     { ...plan, settings: { ...plan.settings, name: evil }, roles: [{ id: evil, name: evil }] },

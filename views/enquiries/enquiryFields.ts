@@ -1,4 +1,4 @@
-// What an enquiry says, as fields of a form: the public one and the one inside, read by the same rules.
+// The fields of an enquiry: those of the public form and the one inside, read by the same rules.
 import * as z from "zod";
 import type { Enquiry } from "../../core/plan/schema.ts";
 import { withSet } from "../../core/plan/stated.ts";
@@ -15,22 +15,22 @@ const amount = (most: number, error: string) =>
 
 export const enquiryFields = z
   .object({
-    name: short.min(1, { error: "Say in a few words what it is." }),
+    name: short.min(1, { error: "Enter a short title." }),
     purpose: z.string().trim().max(20_000, { error: "At most 20,000 letters." }),
-    contactName: short.min(1, { error: "Say who asks." }),
+    contactName: short.min(1, { error: "Enter a contact name." }),
     organisation: short,
-    email: short.refine((text) => text === "" || /^\S+@\S+$/.test(text), { error: "Write an address such as name@museum.example." }),
+    email: short.refine((text) => text === "" || /^\S+@\S+$/.test(text), { error: "Enter an address such as name@museum.example." }),
     clientId: z.string().max(300),
     wishedStart: date,
     wishedFinish: date,
-    value: amount(MOST_MONEY, "An amount from 0 on."),
+    value: amount(MOST_MONEY, "Enter an amount of 0 or more."),
     templateId: z.string().max(300),
     /** By role. */
-    hours: z.record(z.string().max(300), amount(MOST_HOURS, "Hours from 0 on.")),
+    hours: z.record(z.string().max(300), amount(MOST_HOURS, "Enter 0 hours or more.")),
   })
   .refine(({ wishedStart, wishedFinish }) => (readDate(wishedFinish) ?? "9") >= (readDate(wishedStart) ?? ""), {
     path: ["wishedFinish"],
-    error: "The finish comes after the start.",
+    error: "The finish must not be before the start.",
   });
 export type EnquiryFields = z.infer<typeof enquiryFields>;
 
@@ -55,13 +55,13 @@ export function factsOf(fields: EnquiryFields) {
   };
 }
 
-/** A new enquiry as it comes in. @param at ISO 8601 in UTC. @param by Who writes it down. */
+/** A new enquiry as it is imported. @param at ISO 8601 in UTC. @param by Who writes it down. */
 export function newEnquiry(fields: EnquiryFields, { id, at, by }: { id: string; at: string; by: string }): Enquiry {
   const { name, contact, ...facts } = factsOf(fields);
   return withSet<Enquiry>({ id, name, contact, state: "received", history: [{ at, by, step: "received" }] }, facts);
 }
 
-/** The fields of an enquiry as it stands; empty for a new one. @param roles Those that have a field for hours. */
+/** The fields of an enquiry as it is now; empty for a new one. @param roles Those that have a field for hours. */
 export function enquiryValues(enquiry: Partial<Enquiry>, roles: readonly { id: string }[]): EnquiryFields {
   const { contact, hours = [] } = enquiry;
   return {

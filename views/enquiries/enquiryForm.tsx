@@ -31,24 +31,24 @@ export function EnquiryForm({ enquiry, saveText, onSave }: EnquiryFormProps) {
   };
   return (
     <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(save)(event)}>
-      <Field label="What it is" fault={errors.name?.message}>
+      <Field label="Title" fault={errors.name?.message}>
         <TextInput {...register("name")} autoFocus={isNew} />
       </Field>
       <Field label="Purpose" fault={errors.purpose?.message}>
         <TextArea {...register("purpose")} rows={3} />
       </Field>
       <div className="field-pair">
-        <Field label="Who asks" fault={errors.contactName?.message}>
+        <Field label="Contact" fault={errors.contactName?.message}>
           <TextInput {...register("contactName")} />
         </Field>
         <Field label="E-mail" fault={errors.email?.message}>
           <TextInput {...register("email")} type="email" />
         </Field>
-        <Field label="Asks for" fault={errors.organisation?.message}>
-          <TextInput {...register("organisation")} placeholder="an organisation" />
+        <Field label="Organisation" fault={errors.organisation?.message}>
+          <TextInput {...register("organisation")} placeholder="Optional" />
         </Field>
         <Field label="Client">
-          <FormPicker control={control} name="clientId" options={[none("As written"), ...namedOptions(clients)]} />
+          <FormPicker control={control} name="clientId" options={[none("As entered"), ...namedOptions(clients)]} />
         </Field>
       </div>
       <Wishes form={form} />
@@ -66,12 +66,12 @@ function Wishes({ form }: { form: FormOver<EnquiryFields> }) {
   return (
     <>
       <div className="field-pair">
-        <FormDate label="Requested start" control={control} name="wishedStart" placeholder="not said" />
-        <FormDate label="Requested finish" control={control} name="wishedFinish" placeholder="not said" />
+        <FormDate label="Requested start" control={control} name="wishedStart" placeholder="not stated" />
+        <FormDate label="Requested finish" control={control} name="wishedFinish" placeholder="not stated" />
         <Field label={`Value, ${currency}`} fault={errors.value?.message}>
-          <TextInput {...register("value")} inputMode="decimal" placeholder="not said" />
+          <TextInput {...register("value")} inputMode="decimal" placeholder="not stated" />
         </Field>
-        <Field label="Tasks from">
+        <Field label="Template">
           <FormPicker control={control} name="templateId" options={[none("Hours by role"), ...namedOptions(templates)]} />
         </Field>
       </div>

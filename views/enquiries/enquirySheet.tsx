@@ -32,7 +32,7 @@ export function EnquirySheet({ row, onClose }: { row: EnquiryRow; onClose: () =>
       {state !== "declined" && <Effect query={asIf} onStart={(day) => setStart(longDay(day))} />}
       <Decide enquiry={enquiry} start={start} onStart={setStart} />
       <SheetSection>
-        <Unfold title="Complete the facts" look="action">
+        <Unfold title="Edit details" look="action">
           <EnquiryForm enquiry={enquiry} saveText="Save" onSave={save} />
         </Unfold>
       </SheetSection>
@@ -40,7 +40,7 @@ export function EnquirySheet({ row, onClose }: { row: EnquiryRow; onClose: () =>
       {state === "declined" && (
         <SheetSection>
           <Button look="danger" onClick={() => void session.edit({ kind: "deleteEnquiry", id }).then(onClose)}>
-            Delete it
+            Delete enquiry
           </Button>
         </SheetSection>
       )}
@@ -52,12 +52,12 @@ function Said({ row: { enquiry, projectName } }: { row: EnquiryRow }) {
   const { currency } = usePlanFacts();
   const linkTo = useLinkTo();
   const { purpose, contact, value, state, projectId } = enquiry;
-  const wished = wishedText(enquiry);
+  const requested = wishedText(enquiry);
   return (
     <SheetSection>
       {purpose && <p className="whitespace-pre-wrap pb-1">{purpose}</p>}
       <p className="text-side">
-        {wished === "" ? "No date requested" : `Requested ${wished}`}
+        {requested === "" ? "No date requested" : `Requested ${requested}`}
         {value !== undefined && `, worth ${currency} ${moneyText(value * 100, 0)}`}
         {contact.email && (
           <>
@@ -68,7 +68,7 @@ function Said({ row: { enquiry, projectName } }: { row: EnquiryRow }) {
       </p>
       {projectName !== null && state !== "declined" && (
         <p className="pt-1">
-          {state === "approved" ? "Approved as " : "In the pipeline as "}
+          {state === "approved" ? "Approved as " : "Accepted as "}
           <Link href={linkTo(`/work/${encodeURIComponent(projectId ?? "")}`)} className="text-link">
             {projectName}
           </Link>
@@ -76,7 +76,7 @@ function Said({ row: { enquiry, projectName } }: { row: EnquiryRow }) {
             <>
               {" · "}
               <Link href={linkTo("/horizon")} className="text-link">
-                see it on Horizon
+                show on Horizon
               </Link>
             </>
           )}
@@ -87,16 +87,16 @@ function Said({ row: { enquiry, projectName } }: { row: EnquiryRow }) {
 }
 
 const stepWords = {
-  received: "sent it",
+  received: "sent the enquiry",
   accepted: "accepted it into the pipeline",
   approved: "approved it",
   declined: "declined it",
-  reopened: "took it up again",
+  reopened: "reopened it",
 } as const;
 
 function SoFar({ row: { enquiry } }: { row: EnquiryRow }) {
   return (
-    <SheetSection title={`So far: ${stateWords[enquiry.state]}`}>
+    <SheetSection title={`Status: ${stateWords[enquiry.state]}`}>
       <ol>
         {enquiry.history.map(({ at, by, step, text }) => (
           <li key={`${at} ${step}`} className="py-1">

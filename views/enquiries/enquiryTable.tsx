@@ -41,11 +41,11 @@ export function EnquiryTable({ rows, today, currency, selectedId, onOpen }: Enqu
   );
 }
 
-/** What is asked for. */
+/** The requested columns. */
 const wishColumns: readonly TableColumn<EnquiryRow>[] = [
   {
     id: "name",
-    head: "What it is",
+    head: "Title",
     width: 210,
     grow: 1.6,
     isRowHead: true,
@@ -68,7 +68,7 @@ const wishColumns: readonly TableColumn<EnquiryRow>[] = [
     grow: 0.8,
     value: ({ hours, templateName }) => hours ?? templateName,
     cell: ({ hours, templateName }) => (
-      <span className="truncate">{templateName ?? (hours === null ? "not said" : `${hoursText(hours * 60)} h`)}</span>
+      <span className="truncate">{templateName ?? (hours === null ? "not stated" : `${hoursText(hours * 60)} h`)}</span>
     ),
   },
 ];
@@ -95,7 +95,7 @@ const columns = (today: number, currency: string): TableColumn<EnquiryRow>[] => 
   },
   {
     id: "age",
-    head: "Came in",
+    head: "Received",
     width: 110,
     value: ({ receivedAt }) => receivedAt,
     cell: ({ receivedAt }) => <span className="truncate">{ageText(ageInDays(receivedAt, today))}</span>,

@@ -1,7 +1,7 @@
-// The form that anybody can send an enquiry by: plain HTML with no script in it.
+// The form that anyone can send an enquiry by: plain HTML with no script in it.
 import type { Plan } from "../../core/plan/schema.ts";
 
-/** What was sent before, by field name, and what is wrong with it. */
+/** The values sent before, by field name, and their faults. */
 export interface Sent {
   values: Readonly<Record<string, string>>;
   faults: Readonly<Record<string, string>>;
@@ -9,7 +9,7 @@ export interface Sent {
 
 type Offered = Pick<Plan, "settings" | "templates" | "roles">;
 
-/** The form, empty or as it was sent, with what is wrong beside each field. */
+/** The form, empty or as it was sent, with what is wrong next to each field. */
 export function enquiryFormPage({ settings, templates, roles }: Offered, { values, faults }: Sent = { values: {}, faults: {} }): string {
   const value = (field: string) => escaped(values[field] ?? "");
   const fault = (field: string) =>
@@ -44,14 +44,14 @@ ${input("email", "Your e-mail address", 'type="email" maxlength="300" autocomple
   );
 }
 
-/** What is said once it has arrived. */
+/** The page shown once an enquiry has arrived. */
 export const enquiryThanksPage = (planName: string, name: string): string =>
   page(
     "Thank you",
     `<h1>Thank you</h1><p>${escaped(planName)} has your enquiry about ${escaped(name)} and will write back.</p><p><a href="/enquire">Send another one</a></p>`,
   );
 
-/** What is said where the form is closed, or too much has come. */
+/** The page shown if the form is closed, or too much was sent. */
 export const enquiryRefusedPage = (title: string, says: string): string => page(title, `<h1>${escaped(title)}</h1><p>${escaped(says)}</p>`);
 
 function page(title: string, body: string): string {

@@ -1,5 +1,5 @@
 "use client";
-// The public form: where it stands, and whether it is open.
+// The public form: where it is, and whether it is open.
 import { usePlan } from "../../client/session.tsx";
 import { Button } from "../../ui/button.tsx";
 
@@ -14,7 +14,7 @@ export function PublicForm({ isOpen }: { isOpen: boolean }) {
         </a>
       )}
       <Button
-        title={isOpen ? "Nobody can send the public form any longer" : "Anybody who reaches this address can send an enquiry"}
+        title={isOpen ? "The public form is closed" : "Anyone with this address can send an enquiry"}
         onClick={() => set(isOpen ? null : true)}
       >
         {isOpen ? "Close the public form" : "Open the public form"}

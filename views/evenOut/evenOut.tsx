@@ -37,13 +37,13 @@ export function EvenOut({ even }: { even: EvenOutHook }) {
   );
 }
 
-/** How much was tried, and why it was not tried further. */
+/** The extent of the search, and the reason why it ended. */
 function endText({ steps, attempts, seconds, ended }: EvenOutNews): string {
   const tried = `${wholeText(steps)} moves were tried in ${countText(attempts, "attempt")}, ${Math.round(seconds)} s.`;
   const why = {
     level: "The search ended because nobody is over capacity on any day of the window.",
     time: "The search ended because its time was up; more time may find more.",
-    noBetter: "The search ended because no further attempt found anything better.",
+    noBetter: "The search ended because no further attempt found an improvement.",
     stopped: "The search was stopped.",
   }[ended ?? "stopped"];
   return `${tried} ${why}`;
@@ -63,14 +63,14 @@ function Result({ even }: { even: EvenOutHook }) {
       </div>
       <div className="flex items-center gap-3 pt-4 pb-2">
         <h2 className="font-title text-[18px]">
-          {countText(taken.length, "line")} of {found.length} taken
+          {countText(taken.length, "line")} of {found.length} selected
         </h2>
         <Button look="main" className="ml-auto" disabled={taken.length === 0 || !evened} onClick={() => void even.apply()}>
           Apply {countText(taken.length, "line")}
         </Button>
       </div>
       <p className="pb-2 text-side">{endText(news)}</p>
-      <ul aria-label="Lines of evening out">
+      <ul aria-label="Proposed moves">
         {found.map((line, at) => (
           <Line
             key={JSON.stringify(line.edits)}
@@ -85,7 +85,7 @@ function Result({ even }: { even: EvenOutHook }) {
   );
 }
 
-/** What is measured of a plan before and after, as text. */
+/** The measures of a plan before and after, as text. */
 function figureRows({ before, after }: Evened, currency: string): [name: string, was: string, is: string][] {
   const spread = ({ spread: own }: EvenedFigures) => (own ? [own.low, own.middle, own.high].map(shareText).join(", ") : "–");
   return [
@@ -162,7 +162,7 @@ function Line({ line, isTaken, effect, onToggle }: LineProps) {
           </span>
           <span className="block text-side">
             {effect === null
-              ? "It cannot be made without a line that is left out."
+              ? "It depends on a move that is not selected."
               : effectPhrases(shown, currency)
                   .map((phrase) => phrase.text)
                   .join(" · ")}

@@ -1,8 +1,8 @@
 "use client";
-// What evening out may touch: whose work, which kinds of moves, how far, and what is locked.
+// The limits of evening out: whose work, which kinds of moves, how far, and which rows are locked.
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import { evenOutKinds, MOST_OVERTIME } from "../../core/balancing/kinds.ts";
-import { keysOf } from "../../core/plan/keysOf.ts";
+import { objectKeys } from "../../core/plan/objectKeys.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
@@ -27,7 +27,7 @@ export function EvenOutSheet({ even }: { even: EvenOutHook }) {
       <SheetSection>
         <WhoseWork even={even} />
       </SheetSection>
-      <SheetSection title="What may be done">
+      <SheetSection title="Allowed moves">
         {evenOutKinds.map((kind) => (
           <CheckboxField key={kind} checked={choices.kinds.includes(kind)} onChange={() => toggle(kind)} disabled={isRunning}>
             {kindWords[kind]}
@@ -37,7 +37,7 @@ export function EvenOutSheet({ even }: { even: EvenOutHook }) {
           Longer tasks stay within their slack. Overtime is used only where no work can move, up to {MOST_OVERTIME} h a day.
         </p>
         <CheckboxField checked={choices.isPencilledOnly} onChange={(isPencilledOnly) => choose({ isPencilledOnly })} disabled={isRunning}>
-          Touch pencilled work only
+          Pencilled work only
         </CheckboxField>
       </SheetSection>
       <HowFar even={even} />
@@ -52,20 +52,20 @@ export function EvenOutSheet({ even }: { even: EvenOutHook }) {
         )}
       </div>
       <p className="pb-4 text-side">
-        Nothing is changed before you apply it. Hours stay what they are, work goes only to people with its role and skills, nothing before
-        today moves, and no deadline is missed that was kept.
+        Nothing changes until you apply it. Hours stay the same, work goes only to people with its role and skills, nothing moves before
+        today, and no deadline is newly missed.
       </p>
     </Sheet>
   );
 }
 
-/** How far the search is; the board stays in sight until it has a result. */
+/** The progress of the search; the board stays visible until it has a result. */
 function Searching({ even: { news, choices, stop } }: { even: EvenOutHook }) {
   return (
     <div className="space-y-2">
       <ProgressLine part={Math.min(1, (news?.seconds ?? 0) / Math.max(1, choices.seconds))}>Looking for moves</ProgressLine>
       <p className="text-side">
-        {(news?.steps ?? 0) === 0 && "Weighing who could have which work. "}
+        {(news?.steps ?? 0) === 0 && "Comparing assignments. "}
         {wholeText(news?.steps ?? 0)} moves tried, {countText(news?.lines ?? 0, "line")} found.{" "}
         {news && `${hoursText(news.now)} of ${hoursText(news.before)} h are still over on single days.`}
       </p>
@@ -76,7 +76,7 @@ function Searching({ even: { news, choices, stop } }: { even: EvenOutHook }) {
 
 function HowFar({ even: { choices, choose } }: { even: EvenOutHook }) {
   return (
-    <SheetSection title="How far">
+    <SheetSection title="Limits">
       <Amount
         label="Finish later by at most, working days"
         value={choices.mostDelayDays}
@@ -93,11 +93,11 @@ function WhoseWork({ even }: { even: EvenOutHook }) {
   const { roles, teams, projects } = useNames();
   return (
     <>
-      <Field label="Whose overload">
+      <Field label="Scope">
         <Picker
           value={even.scope === "all" ? "" : even.scope}
           options={[
-            none("Everybody’s"),
+            none("All people"),
             ...kindOptions("People of a role", "role", roles),
             ...kindOptions("People of a team", "team", teams),
             ...kindOptions("Work of certain projects", "project", projects),
@@ -111,7 +111,7 @@ function WhoseWork({ even }: { even: EvenOutHook }) {
   );
 }
 
-/** Projects beside the one that is chosen, each to be left out again. */
+/** Projects next to the one that is chosen, each to be left out again. */
 function MoreProjects({ even: { scope, more, setScope, isRunning } }: { even: EvenOutHook }) {
   const { projects } = useNames();
   const { kind, id: first } = kindOf(scope);
@@ -138,7 +138,7 @@ function MoreProjects({ even: { scope, more, setScope, isRunning } }: { even: Ev
         </p>
       ))}
       {others.length > 0 && (
-        <Field label="And the work of">
+        <Field label="Include the work of">
           <Picker
             value=""
             options={[none("Another project"), ...namedOptions(others)]}
@@ -171,15 +171,15 @@ function Amount({ label, value, most, onSave }: { label: string; value: number; 
   );
 }
 
-/** What is locked, each with the way to take it off. */
+/** The locked rows, each with the way to unlock it. */
 function Locks() {
   const session = usePlan();
   const locks = useMaybeAnswer("locks", {}, null);
-  const all = locks ? keysOf(locks).flatMap((list) => locks[list].map((own) => ({ ...own, list }))) : [];
+  const all = locks ? objectKeys(locks).flatMap((list) => locks[list].map((own) => ({ ...own, list }))) : [];
   return (
     <SheetSection title="Locked">
       {all.length === 0 && (
-        <p className="text-side">Nothing. A line’s task can be locked here; people, projects and tasks in their sheets.</p>
+        <p className="text-side">Nothing is locked. Lock the task of a move here; lock people, projects and tasks in their sheets.</p>
       )}
       {all.map(({ list, id, name }) => (
         <p key={`${list} ${id}`} className="flex items-baseline gap-2">

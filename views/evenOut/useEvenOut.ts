@@ -1,5 +1,5 @@
 "use client";
-// Binds evening out to the plan: what may be touched, the search under way, which lines are taken, what they come to.
+// Binds evening out to the plan: what may be touched, the search under way, which lines are taken, what they result in.
 import { parseAsArrayOf, parseAsString, useQueryState } from "nuqs";
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { EvenOutQuery } from "../../client/evenOutQuery.ts";
@@ -42,7 +42,7 @@ export function useEvenOut() {
     const { leastHours, ...rest } = choices;
     search.start({ ...rest, window, scope: scopeOf(scope, more), leastMinutes: leastHours * 60, today, idStem: newId("even") });
   };
-  /** What was found for something else is no longer what is asked. */
+  /** Results for another question are no longer shown. */
   const turnTo = (next: string | null, others: readonly string[] = []) => {
     search.forget();
     void setScope(next);
@@ -50,7 +50,7 @@ export function useEvenOut() {
   };
   const apply = async (): Promise<boolean> => {
     const edits = lines.taken.flatMap((line) => line.edits);
-    const words = `even out: ${countText(lines.taken.length, "line")}`;
+    const words = `even out: ${countText(lines.taken.length, "move")}`;
     const isMade = (await session.edit({ kind: "together", words, edits })).length === 0;
     if (isMade) turnTo(null);
     return isMade;
@@ -58,7 +58,7 @@ export function useEvenOut() {
   return {
     isOpen: scope !== null,
     scope: scope ?? "all",
-    /** Ids of projects beside the one that is chosen. */
+    /** Ids of projects next to the one that is chosen. */
     more,
     setScope: turnTo,
     window,
@@ -73,7 +73,7 @@ export function useEvenOut() {
   };
 }
 
-/** The search under way, and what it has told so far. */
+/** The search under way, and what it has reported so far. */
 function useSearch() {
   const session = usePlan();
   const [news, setNews] = useState<EvenOutNews | null>(null);
@@ -87,15 +87,15 @@ function useSearch() {
   };
   const start = (asked: EvenOutQuery) => {
     begin(true);
-    search.current = session.search("evenOut", asked, (told, isDone) => {
-      setNews(told);
+    search.current = session.search("evenOut", asked, (reported, isDone) => {
+      setNews(reported);
       if (isDone) setRunning(false);
     });
   };
   return { news, isRunning, start, stop: () => search.current?.end(), forget: () => begin(false) };
 }
 
-/** Which of the lines that were found are taken, and what those come to. */
+/** The selected moves, and their joint effect. */
 function useLines({ news, isRunning }: ReturnType<typeof useSearch>, window: Range) {
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
   const found = useMemo(() => (isRunning ? [] : (news?.found ?? [])), [isRunning, news]);
@@ -109,7 +109,7 @@ function useLines({ news, isRunning }: ReturnType<typeof useSearch>, window: Ran
     toggle,
     takeAll: () => setLeft(new Set()),
     taken,
-    /** What the lines that are taken come to, once that is known. */
+    /** The joint effect of the selected moves, once it is known. */
     evened: evened?.effects.length === taken.length ? evened : null,
   };
 }

@@ -1,10 +1,10 @@
 // A row of the plan that was changed, added or deleted: which one it is, and below it each of its cells.
 import { Fragment, type ReactNode } from "react";
-import type { ToldRow } from "../../core/edits/told.ts";
+import type { StepRow } from "../../core/edits/stepRows.ts";
 import { listWords } from "../../core/plan/listWords.ts";
 
 interface ChangedRowProps<C> {
-  row: Pick<ToldRow, "list" | "name" | "sort"> & { cells: readonly C[] };
+  row: Pick<StepRow, "list" | "name" | "sort"> & { cells: readonly C[] };
   cell: (cell: C) => ReactNode;
 }
 

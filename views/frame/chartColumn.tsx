@@ -6,7 +6,7 @@ import { ChartGrid, ChartHead } from "../../ui/timeChart.tsx";
 import { usePlanFacts } from "./facts.ts";
 import { useChartPeriods } from "./useChartPeriods.ts";
 
-/** `bars` draws what stands on the row's days; written once for a table, for each new one draws all rows again. */
+/** `bars` draws what is on the row's days; written once for a table, for each new one draws all rows again. */
 export function useChartColumn<R>(width: number, bars: (row: R) => ReactNode, share?: number): TableColumn<R> {
   const { range, periods, headings } = useChartPeriods();
   return useMemo(

@@ -1,4 +1,4 @@
-// What cannot hold, in words, and by how much.
+// The date conflicts, in words, with their size.
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import type { Conflict } from "../../core/schedule/conflicts.ts";
 import { countText } from "../../ui/format.ts";
@@ -18,6 +18,6 @@ export function conflictText({ kind, ticks }: Conflict): string {
     case "noWorkingDay":
       return "Pinned to days on which nobody works.";
     case "noCapacity":
-      return "Somebody on it never has the time to finish.";
+      return "A person assigned to it never has the time to finish it.";
   }
 }

@@ -1,4 +1,4 @@
-// What giving work to somebody would do to them, in words.
+// The effect of assigning work to a person, in words.
 import type { AnswerOf } from "../../client/questions.ts";
 import { periodStates } from "../../core/load/periodSums.ts";
 import { hoursText, periodPhrase } from "../../ui/format.ts";
@@ -15,10 +15,10 @@ export function dropOutcome({ people, periods, capacity, load, peakOver, state, 
   const worst = over.indexOf(Math.max(...over));
   const sum = over.reduce((total, minutes) => total + minutes, 0);
   const name = people[0].name;
-  const lacks = missing.length === 0 ? "" : `; lacks ${missing.join(" and ")}`;
+  const missingText = missing.length === 0 ? "" : `; missing: ${missing.join(" and ")}`;
   if (sum > 0)
-    return { name, says: `would be over by ${hoursText(sum)} h, most in the ${periodPhrase(periods[worst])}${lacks}`, isOver: true };
+    return { name, says: `would be over by ${hoursText(sum)} h, most in the ${periodPhrase(periods[worst])}${missingText}`, isOver: true };
   // A week with room may hold a day without.
   const days = periods.reduce((total, _, p) => total + peakOver[p], 0);
-  return { name, says: `has room for it${days > 0 ? `; single days over by ${hoursText(days)} h` : ""}${lacks}`, isOver: false };
+  return { name, says: `has room for it${days > 0 ? `; single days over by ${hoursText(days)} h` : ""}${missingText}`, isOver: false };
 }

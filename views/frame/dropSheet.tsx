@@ -23,7 +23,7 @@ export function DropSheet({ drop, taskName, onTake, onClose }: DropSheetProps) {
     <Sheet title={`Start on ${longDay(drop.start)}?`} subtitle={`${taskName} · its links decide when it starts`} onClose={onClose}>
       <SheetSection>
         <Radios
-          label="What the move means"
+          label="How to move it"
           value={way}
           onChange={setWay}
           options={drop.options.map((own) => ({
@@ -38,7 +38,7 @@ export function DropSheet({ drop, taskName, onTake, onClose }: DropSheetProps) {
         />
         <div className="flex gap-2 pt-3">
           <Button look="main" disabled={!impact || impact.faults.length > 0} onClick={() => onTake(option)}>
-            Do this
+            Apply
           </Button>
           <Button onClick={onClose}>Cancel</Button>
         </div>
@@ -51,13 +51,13 @@ export function DropSheet({ drop, taskName, onTake, onClose }: DropSheetProps) {
 function titleOf({ way, days = 0, fromName }: DropOption): string {
   switch (way) {
     case "stagger":
-      return days === 0 ? "Take its delay off" : `Delay it by ${countText(days, "day")}`;
+      return days === 0 ? "Remove its delay" : `Delay it by ${countText(days, "day")}`;
     case "link":
       return `Change the lag after ${fromName} to ${countText(days, "day")}`;
     case "pin":
       return "Pin it to these dates";
     case "notBefore":
-      return "Not before this day";
+      return "Start no earlier than this date";
     case "move":
       return "Move it";
     case "longer":
@@ -68,15 +68,15 @@ function titleOf({ way, days = 0, fromName }: DropOption): string {
 function noteOf({ way }: DropOption): string {
   switch (way) {
     case "stagger":
-      return "It still follows its links; the delay shows and can be taken off.";
+      return "It still follows its links; the delay is shown and can be removed.";
     case "link":
-      return "The link stays and asks for this from now on.";
+      return "The link stays, with the new lag.";
     case "pin":
-      return "It no longer follows its links; a pin shows, and links it breaks are told.";
+      return "It no longer follows its links; a pin is shown, and broken links are reported.";
     case "notBefore":
       return "A visible constraint; links can still make it later.";
     case "move":
-      return "It is pinned already.";
+      return "It is already pinned.";
     case "longer":
       return "Its people have more days for the same work.";
   }

@@ -1,5 +1,5 @@
 "use client";
-// What every screen knows of the plan: what came with the page, names for pickers, horizon and today.
+// The facts of the plan that every screen knows: those that came with the page, names for pickers, horizon and today.
 import { createContext, useContext } from "react";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
@@ -7,7 +7,7 @@ import { useAnswer } from "../../client/session.tsx";
 import type { Day } from "../../core/calendar/day.ts";
 import type { PeriodSettings, Range } from "../../core/calendar/periods.ts";
 
-/** What every screen needs, as it came with the page. */
+/** The data of the frame, as it came with the page. */
 export interface FrameInitial {
   clock: number;
   user: { name: string; initials: string };
@@ -22,7 +22,7 @@ export interface FrameInitial {
 
 export const FrameContext = createContext<FrameInitial | null>(null);
 
-/** What came with the page for the frame. */
+/** The data of the frame that came with the page. */
 export function useFrame(): FrameInitial {
   const frame = useContext(FrameContext);
   if (!frame) throw new Error("useFrame belongs below a Frame.");

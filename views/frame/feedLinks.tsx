@@ -1,5 +1,5 @@
 "use client";
-// A feed as a file or as an address to subscribe to. The address is asked for when it is wanted: whoever has it can read
+// A feed as a file or as an address to subscribe to. The address is asked for when it is wanted: the person who has it can read
 // the feed.
 import { useState } from "react";
 import { toast } from "sonner";
@@ -30,12 +30,12 @@ export function FeedLinks({ kind, id }: Feed) {
   };
   const copy = async (url: string) => {
     setAddress(url);
-    // A browser may forbid it: the address stands there to be copied by hand.
+    // A browser may forbid it: the address is there to be copied by hand.
     const isCopied = await navigator.clipboard?.writeText(url).then(
       () => true,
       () => false,
     );
-    if (isCopied) toast("The address is copied. Whoever has it can read this calendar.");
+    if (isCopied) toast("The address is copied. Anyone who has it can read this calendar.");
   };
   return (
     <span className="min-w-0">

@@ -73,7 +73,7 @@ function FinderList({ onGo }: { onGo: (link: string) => void }) {
       <Command.Input value={text} onValueChange={setText} placeholder="A person, project, task or screen" className="finder-field" />
       <Command.List className="max-h-[420px] overflow-y-auto p-1.5">
         <Command.Empty className="px-3 py-4 text-ink-2">
-          {isRead ? `Nothing is called “${text}”.` : "The plan is still being read; what is found stands here in a moment."}
+          {isRead ? `No results for “${text}”.` : "The plan is still loading. Results appear in a moment."}
         </Command.Empty>
         <ScreenGroup text={text} onGo={onGo} />
         {kinds.map(({ kind, heading }) => (

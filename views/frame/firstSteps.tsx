@@ -1,5 +1,5 @@
 "use client";
-// The way from nothing to a first answer, and what the words mean: beside every screen for as long as somebody wants it.
+// The way from nothing to a first answer, and what the words mean: next to every screen for as long as a person wants it.
 import { Check, X } from "lucide-react";
 import { useEffect, useSyncExternalStore } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
@@ -15,7 +15,7 @@ export function FirstSteps() {
   const { counts } = useAnswer("frame", {}, useFrame().frame);
   const isRead = useHost((state) => state !== null);
   const isEmpty = counts.people === 0 && counts.projects === 0;
-  // An empty plan is where somebody begins: they are led unless they have closed this before.
+  // An empty plan is where a person begins: they are led unless they have closed this before.
   useEffect(() => {
     if (isRead && isEmpty && !wasFirstStepsChosen()) showFirstSteps(true);
   }, [isRead, isEmpty]);
@@ -33,7 +33,7 @@ export function FirstSteps() {
         <Steps />
         <Words />
         <Practice />
-        <p className="pt-3 text-side">This stays until it is closed. It can be called again from the Plan menu.</p>
+        <p className="pt-3 text-side">This panel stays until you close it. Open it again from the Plan menu.</p>
       </div>
     </aside>
   );
@@ -65,8 +65,8 @@ function peopleSteps(counts: Counts, isNamed: boolean, hasRoles: boolean): Step[
       isDone: isNamed,
     },
     {
-      title: "Write down the roles",
-      says: "What people work as. Type them, or paste a column from a spreadsheet.",
+      title: "Add the roles",
+      says: "The work people do, such as carpenter. Type roles, or paste a column from a spreadsheet.",
       path: "/settings/roles",
       link: "Roles",
       isDone: hasRoles,
@@ -81,19 +81,19 @@ function peopleSteps(counts: Counts, isNamed: boolean, hasRoles: boolean): Step[
   ];
 }
 
-/** What people cost, and when they do not work. */
+/** The steps about rates and days off. */
 function termsSteps(counts: Counts): Step[] {
   return [
     {
-      title: "State the rates",
-      says: "What an hour costs and what it is billed at, by role or person.",
+      title: "Enter the rates",
+      says: "Cost and billing rates per hour, by role or person.",
       path: counts.rateTables === 0 ? "/settings/rate-tables" : "/rates",
       link: counts.rateTables === 0 ? "Rate tables" : "Rates",
       isDone: counts.hasRates,
     },
     {
       title: "Add the holidays",
-      says: "Take those of a country into a calendar: nobody works on them.",
+      says: "Fill the public holidays of a country into a calendar as days off.",
       path: "/people/calendars",
       link: "Calendars",
       isDone: counts.hasHolidays,
@@ -111,22 +111,22 @@ function termsSteps(counts: Counts): Step[] {
 function workSteps(counts: Counts): Step[] {
   return [
     {
-      title: "Make a project, and its tasks",
-      says: "In the project, type a line a task: “Build the frame, 24 h, Carpenter”. A pasted list becomes tasks too.",
+      title: "Add a project and its tasks",
+      says: "In the project, type one task per line: “Build the frame, 24 h, Carpenter”. A pasted list becomes tasks, too.",
       path: "/work",
       link: "Work",
       isDone: counts.tasks > 0,
     },
     {
       title: "Assign the work",
-      says: "Openings lists unassigned work, with those who have room in those very weeks.",
+      says: "Openings lists unassigned work and the people with room in those weeks.",
       path: "/openings",
       link: "Openings",
       isDone: counts.assignments > 0,
     },
     {
       title: "See who is free, and who is over capacity",
-      says: "A cell says the room of a week in hours; rust means over capacity. Select one to see why.",
+      says: "A cell shows the room of a week in hours; rust means over capacity. Select a cell to see why.",
       path: "/balance",
       link: "Balance",
       isDone: false,
@@ -157,20 +157,20 @@ function Steps() {
 }
 
 const words: readonly [word: string, means: string][] = [
-  ["Capacity", "The hours somebody can work: their working week, less public holidays and approved leave, plus agreed overtime."],
-  ["Load", "The hours they are planned for, day by day."],
-  ["Room", "Capacity less load. Below zero it is shown as over."],
-  ["Utilization", "Load as a percentage of capacity. Near 100% is full; above it somebody is over."],
-  ["Firmness", "How sure an assignment is: pencilled in, asked for, or confirmed. What is only pencilled in is drawn with a broken edge."],
+  ["Capacity", "The hours a person can work: the working week, less public holidays and approved leave, plus agreed overtime."],
+  ["Load", "The hours planned for a person, day by day."],
+  ["Room", "Capacity less load. Below zero, it is shown as over capacity."],
+  ["Utilization", "Load as a percentage of capacity. Near 100% is full; above is over capacity."],
+  ["Firmness", "How certain an assignment is: pencilled, requested or confirmed. Pencilled work is drawn with a broken edge."],
   ["Opening", "Work that needs a role or a skill and is unassigned."],
-  ["Pipeline", "Projects that are not won yet, counted by how likely they are where you choose so."],
-  ["Effort and duration", "Effort is the hours a task takes in all; duration the working days from its start to its finish."],
+  ["Pipeline", "Projects that are not won yet. You choose whether they count, in full or by probability."],
+  ["Effort and duration", "Effort is the total hours of a task; duration is the working days from its start to its finish."],
 ];
 
 function Words() {
   return (
     <section className="mt-4 border-line border-t pt-3">
-      <Unfold title="What the words mean">
+      <Unfold title="Terms">
         <dl className="space-y-2 text-small">
           {words.map(([word, means]) => (
             <div key={word}>
@@ -185,11 +185,11 @@ function Words() {
 }
 
 const practice = [
-  "Plan to about 85% of capacity. The rest goes to what nobody plans: questions, repairs, meetings.",
+  "Plan to about 85% of capacity. The rest goes to unplanned work: questions, repairs, meetings.",
   "Give standing work (meetings, support) hours of its own, so that people do not look freer than they are.",
-  "Pencil in what is likely; confirm it when it is sure. A plan that knows only yes and no is wrong half of the time.",
+  "Pencil in likely work, and confirm it once it is certain.",
   "Look at weeks before months: a quiet month can hide an impossible week.",
-  "Link tasks rather than fixing dates: then a delay moves what hangs on it, and says so.",
+  "Link tasks rather than pinning dates: a delay then moves the tasks that follow.",
 ];
 
 function Practice() {

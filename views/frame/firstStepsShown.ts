@@ -1,5 +1,5 @@
 "use client";
-// Whether the first steps are shown: chosen once for a browser's tab, over all its screens.
+// True if the first steps are shown: chosen once for a browser's tab, over all its screens.
 
 const KEY = "roster-first-steps";
 const listeners = new Set<() => void>();
@@ -14,7 +14,7 @@ const chosen = (): string | null => {
 
 export const isFirstStepsShown = (): boolean => chosen() === "shown";
 
-/** True where somebody has opened or closed them in this tab. */
+/** True where a person has opened or closed them in this tab. */
 export const wasFirstStepsChosen = (): boolean => chosen() !== null;
 
 export function showFirstSteps(isShown: boolean): void {

@@ -6,12 +6,12 @@ import { Toaster, toast } from "sonner";
 import type { Notice } from "../../client/host.ts";
 import { PlanProvider } from "../../client/session.tsx";
 import { newId } from "../../ui/newId.ts";
+import { ChangedSinceNotice, EditConflictNotice } from "./editConflictNotice.tsx";
 import { FrameContext, type FrameInitial } from "./facts.ts";
 import { FirstSteps } from "./firstSteps.tsx";
 import { Header } from "./header.tsx";
 import { markHeard } from "./heard.ts";
 import { MovedNotice } from "./movedNotice.tsx";
-import { ChangedSinceNotice, OvertakenNotice } from "./overtakenNotice.tsx";
 import { PlanScope } from "./planScope.tsx";
 import { Rail } from "./rail.tsx";
 
@@ -20,10 +20,10 @@ const showNotice = (notice: Notice) => {
   else if (notice.kind === "refused") toast.error(notice.text, { duration: 9_000 });
   else if (notice.kind === "offline") toast.warning(notice.text, { id: "connection", duration: 15_000 });
   else if (notice.kind === "heard") markHeard(notice.rows);
-  else if (notice.kind === "overtaken") {
-    // Nothing is decided by waiting: it stays until somebody has chosen.
-    const toastId = `overtaken ${notice.key}`;
-    toast(<OvertakenNotice rows={notice.rows} edit={notice.edit} choice={notice.key} toastId={toastId} />, {
+  else if (notice.kind === "editConflicts") {
+    // Nothing is decided by waiting: it stays until a person has chosen.
+    const toastId = `editConflicts ${notice.key}`;
+    toast(<EditConflictNotice rows={notice.rows} edit={notice.edit} choice={notice.key} toastId={toastId} />, {
       id: toastId,
       duration: Number.POSITIVE_INFINITY,
     });

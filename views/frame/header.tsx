@@ -107,7 +107,7 @@ function useAskBeforeLeaving(isWaiting: boolean): void {
   }, [isWaiting]);
 }
 
-/** How much the server has not taken yet, where it does not answer or where this browser would lose it. */
+/** The number of unsaved changes, if the server does not answer or this browser would lose them. */
 function Unsaved() {
   const unsettled = useHost((state) => state?.unsettled ?? 0);
   const isAtRisk = useHost((state) => state !== null && (state.isOffline || (!state.isKeeping && state.unsettled > 0)));

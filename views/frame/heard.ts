@@ -1,5 +1,5 @@
 "use client";
-// Rows that others have just changed are marked for a moment, where they stand on the screen.
+// Rows that others have just changed are marked for a moment, where they are on the screen.
 import { toast } from "sonner";
 import type { ChangedList } from "../../core/plan/schema.ts";
 import { rowSelectors } from "./rowSelectors.ts";
@@ -7,10 +7,10 @@ import { isUnderWay } from "./underWay.ts";
 
 const MARKED_MS = 4_000;
 
-/** Marks them once the screen has drawn what they changed; one that is being edited here is told at once. */
+/** Marks them once the screen has drawn what they changed; one that is being edited here is reported at once. */
 export function markHeard(rows: readonly { list: ChangedList; id: string }[]): void {
   if (rows.some(({ list, id }) => isUnderWay(list, id, rowOf({ list, id }))))
-    toast.warning("Somebody has just changed what you are editing. Look at it again before you save.", {
+    toast.warning("Someone else has just changed what you are editing. Check it before you save.", {
       id: "under way",
       duration: 15_000,
     });

@@ -1,5 +1,5 @@
 "use client";
-// What an edit would do, told before it is made: capacity, who goes over, hours that lose their place, finishes that move.
+// The effect of an edit, shown before it is made: capacity, new overloads, hours that can no longer be worked, moved finishes.
 import { useEffect, useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { Impact } from "../../core/answers/impact.ts";
@@ -12,7 +12,7 @@ import { LEAST_MONEY } from "./moneyChange.ts";
 
 const SETTLE_MS = 250;
 const MOST_LINES = 6;
-/** Less than an hour over the whole plan is not told, in minutes. */
+/** Less than an hour over the whole plan is not reported, in minutes. */
 const LEAST_FREED = 60;
 
 /** The impact of an edit that is being written; null while there is none, or none yet. */
@@ -27,24 +27,24 @@ export function useImpact(edit: Edit | null): Impact | null {
   return key === null || settled !== key ? null : impact;
 }
 
-export function ImpactView({ impact, title = "What this does" }: { impact: Impact | null; title?: string }) {
+export function ImpactView({ impact, title = "Effect" }: { impact: Impact | null; title?: string }) {
   return (
     <SheetSection title={title}>
-      {!impact && <p className="text-ink-2">Working it out…</p>}
+      {!impact && <p className="text-ink-2">Calculating…</p>}
       <FormFault>{impact?.faults.join(" ")}</FormFault>
-      {impact && impact.faults.length === 0 && <Told impact={impact} />}
+      {impact && impact.faults.length === 0 && <ImpactFigures impact={impact} />}
     </SheetSection>
   );
 }
 
-function Told({ impact }: { impact: Impact }) {
+function ImpactFigures({ impact }: { impact: Impact }) {
   return (
     <>
       <Sums impact={impact} />
       <Group title="Overloaded, by week" lines={impact.over.map(overLine)} more="weeks" />
-      <Group title="Becomes free" lines={impact.freed.filter(({ minutes }) => minutes >= LEAST_FREED).map(freedLine)} more="people" />
-      <Group title="Hours that cannot be worked then" lines={impact.unplaced.map(unplacedLine)} more="assignments" />
-      <Group title="Finishes that move" lines={projectsFirst(impact.finishes).map(finishLine)} more="finishes" />
+      <Group title="Freed" lines={impact.freed.filter(({ minutes }) => minutes >= LEAST_FREED).map(freedLine)} more="people" />
+      <Group title="Hours that cannot be worked" lines={impact.unplaced.map(unplacedLine)} more="assignments" />
+      <Group title="Moved finish dates" lines={projectsFirst(impact.finishes).map(finishLine)} more="finishes" />
     </>
   );
 }
@@ -57,7 +57,7 @@ function Sums({ impact }: { impact: Impact }) {
   const isNothing = people + over.length + unplaced.length + finishes.length + freed.length === 0 && relieved + placedAgain === 0;
   return (
     <>
-      {isNothing && <p className="text-ink-2">Nobody becomes overloaded; no capacity and no date changes.</p>}
+      {isNothing && <p className="text-ink-2">No new overload; capacity and dates stay the same.</p>}
       {people > 0 && (
         <SumLine figure={`${signed(impact.capacity.after - impact.capacity.before)} h`} isTotal>
           Capacity of {countText(people, "person", "people")}
@@ -67,8 +67,8 @@ function Sums({ impact }: { impact: Impact }) {
       {Math.abs(cost) >= LEAST_MONEY && <SumLine figure={signedMoney(cost, currency)}>Cost</SumLine>}
       {Math.abs(revenue) >= LEAST_MONEY && <SumLine figure={signedMoney(revenue, currency)}>Revenue</SumLine>}
       {revenue !== 0 && Math.abs(revenue - cost) >= LEAST_MONEY && <SumLine figure={signedMoney(revenue - cost, currency)}>Margin</SumLine>}
-      {placedAgain > 0 && <SumLine figure={`${hoursText(placedAgain)} h`}>Hours that could not be worked, placed now</SumLine>}
-      {relieved > 0 && <SumLine figure={`${hoursText(relieved)} h`}>No longer over, by week</SumLine>}
+      {placedAgain > 0 && <SumLine figure={`${hoursText(placedAgain)} h`}>Hours that can be worked now</SumLine>}
+      {relieved > 0 && <SumLine figure={`${hoursText(relieved)} h`}>No longer overloaded, by week</SumLine>}
     </>
   );
 }

@@ -1,5 +1,5 @@
 "use client";
-// Whether evening out leaves somebody, a project or a task as it is; saved as it is ticked.
+// The lock of a person, a project or a task against evening out; saved when it is clicked.
 import { usePlan } from "../../client/session.tsx";
 import type { Edit } from "../../core/edits/edit.ts";
 import { CheckboxField } from "../../ui/checkbox.tsx";
@@ -17,7 +17,7 @@ export function LockTick({ list, id, isLocked }: { list: Lockable; id: string; i
   const session = usePlan();
   return (
     <CheckboxField checked={isLocked} onChange={(isNow) => void session.edit(lockEdit(list, id, isNow))}>
-      {list === "people" ? "Locked: evening out leaves their work as it is" : "Locked: evening out leaves it as it is"}
+      {list === "people" ? "Locked: evening out does not change this person’s work" : "Locked: evening out does not change it"}
     </CheckboxField>
   );
 }

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { moneyPhrases } from "./moneyChange.ts";
 
-test("cost is told with its sign, the margin only where revenue changes too, and what rounds to nothing not at all", () => {
+test("cost is reported with its sign, the margin only where revenue changes too, and what rounds to nothing not at all", () => {
   const texts = (cost: number, revenue: number) => moneyPhrases({ cost, revenue }, "EUR").map(({ text }) => text);
   expect(texts(-41_880, 0)).toEqual(["cost −EUR 419"]);
   expect(texts(12_345_600, 0)).toEqual(["cost +EUR 123,456"]);

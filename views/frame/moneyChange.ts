@@ -1,4 +1,4 @@
-// What a change costs and brings, in words: the same wherever something is about to be changed.
+// The change of cost, revenue and margin, in words: the same wherever something is about to be changed.
 import { signedMoney } from "../../ui/format.ts";
 
 /** Minor units over the horizon, of all projects: after less before. */
@@ -7,7 +7,7 @@ export interface MoneyChange {
   revenue: number;
 }
 
-/** Minor units that round to nothing are not told. */
+/** Minor units that round to nothing are not reported. */
 export const LEAST_MONEY = 50;
 
 /** Cost, and the margin where revenue changes too: else it is the cost with the other sign. */

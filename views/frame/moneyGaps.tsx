@@ -1,5 +1,5 @@
 "use client";
-// What the sums of money on a screen leave out, with the way to where it is filled in.
+// The gaps in the sums of money on a screen, with the way to fill them.
 import type { MoneyGaps as Gaps } from "../../core/cost/moneyGaps.ts";
 import Link from "../../ui/link.tsx";
 import { Figure } from "./screen.tsx";

@@ -1,4 +1,4 @@
-// What an edit made move, told after it: which task, from when to when, because of what; and project finishes.
+// The dates that an edit moved, shown after it: the task, from when to when, the reason; and project finishes.
 
 import type { UnplacedRise } from "../../core/placing/unplacedRises.ts";
 import type { DriverKind } from "../../core/schedule/dates.ts";
@@ -10,7 +10,7 @@ const MOST_LISTED = 4;
 
 export function MovedNotice({ moves, typed }: { moves: Moves; typed: readonly UnplacedRise[] }) {
   return (
-    <div role="status" aria-label="What moved" className="text-[13px]">
+    <div role="status" aria-label="Moved dates" className="text-[13px]">
       <MovedLines moves={moves} most={MOST_LISTED} />
       {typed.length > 0 && <p className="pt-1 font-semibold text-over">Typed hours that cannot be worked now</p>}
       {typed.slice(0, MOST_LISTED).map(({ assignmentId, taskName, who, minutes }) => (
@@ -54,10 +54,10 @@ function moveText({ before, after, because }: TaskMove): string {
 }
 
 const reasons: Record<DriverKind, string> = {
-  link: "after what it follows",
+  link: "after its predecessor",
   pinned: "pinned",
-  notBefore: "not before its day",
-  finishNotBefore: "not to finish earlier",
+  notBefore: "start no earlier than its date",
+  finishNotBefore: "finish no earlier than its date",
   projectStart: "from the project’s start",
   stagger: "staggered",
 };

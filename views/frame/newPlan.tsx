@@ -20,7 +20,7 @@ import { showFirstSteps } from "./firstStepsShown.ts";
 
 const fieldsSchema = z
   .object({
-    name: z.string().trim().min(1, { error: "Give the plan a name." }).max(300),
+    name: z.string().trim().min(1, { error: "Enter a name for the plan." }).max(300),
     currency: z.string(),
     weekStartsOn: z.string(),
     planStart: day,
@@ -29,7 +29,7 @@ const fieldsSchema = z
   })
   .refine(({ planStart, planEnd }) => (readDate(planEnd) ?? "") >= (readDate(planStart) ?? ""), {
     path: ["planEnd"],
-    error: "It ends on or after the day it begins.",
+    error: "The last day must be on or after the first day.",
   });
 type Fields = z.infer<typeof fieldsSchema>;
 
@@ -39,7 +39,7 @@ export function NewPlan({ planName, onClose }: { planName: string; onClose: () =
   const { form, fault, submit } = useNewPlan(place);
   return (
     <div className="absolute top-[68px] right-0 bottom-0 z-40 shadow-float">
-      <Sheet title="New plan" subtitle={`It takes the place of “${planName}”`} onClose={onClose}>
+      <Sheet title="New plan" subtitle={`It replaces “${planName}”`} onClose={onClose}>
         <SheetSection>
           <form noValidate className="space-y-3" onSubmit={submit}>
             <Field label="Name" fault={form.formState.errors.name?.message}>
@@ -49,11 +49,11 @@ export function NewPlan({ planName, onClose }: { planName: string; onClose: () =
             <Frame form={form} />
             <FormFault>{fault ?? place.fault}</FormFault>
             <p className="text-side">
-              “{planName}” is kept as a copy in the data folder, and can be saved as a file from this menu first. Undo does not reach back
+              “{planName}” is kept as a copy in the data folder. You can save it as a file from this menu first. Undo does not reach back
               past this step.
             </p>
             <Button type="submit" look="main" disabled={form.formState.isSubmitting || unsettled > 0}>
-              Make the plan
+              Create plan
             </Button>
             {unsettled > 0 && <p className="text-[13px] text-ochre-ink">Wait until your last changes are saved.</p>}
           </form>
@@ -63,7 +63,7 @@ export function NewPlan({ planName, onClose }: { planName: string; onClose: () =
   );
 }
 
-/** What is typed, and the plan that is made of it. */
+/** The typed values, and the plan made from them. */
 function useNewPlan(place: ReturnType<typeof useHolidayPlace>) {
   const { clock } = useFrame();
   const [fault, setFault] = useState<string | null>(null);
@@ -86,7 +86,7 @@ function useNewPlan(place: ReturnType<typeof useHolidayPlace>) {
       showFirstSteps(true);
       window.location.assign("/settings/roles");
     } catch (error) {
-      setFault(error instanceof Error ? error.message : "The plan could not be made.");
+      setFault(error instanceof Error ? error.message : "The plan could not be created.");
     }
   };
   return { form, fault, submit: (event: FormEvent) => void form.handleSubmit(make)(event) };
@@ -101,11 +101,11 @@ function Frame({ form: { register, control, formState } }: { form: UseFormReturn
         <Field label="Currency">
           <FormPicker control={control} name="currency" options={currencyOptions()} />
         </Field>
-        <Field label="The week begins on">
+        <Field label="Week starts on">
           <FormChoice control={control} name="weekStartsOn" options={weekdayOptions} />
         </Field>
-        <FormDate label="Begins" control={control} name="planStart" />
-        <FormDate label="Ends" control={control} name="planEnd" />
+        <FormDate label="First day" control={control} name="planStart" />
+        <FormDate label="Last day" control={control} name="planEnd" />
       </div>
       <div>
         <span className="field-label">Hours of a working week</span>

@@ -12,7 +12,7 @@ import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 
 interface Checked {
   faults: string[];
-  /** What the server holds the checked file under. */
+  /** The key under which the server holds the checked file. */
   held?: string;
   holds?: {
     name: string;
@@ -37,13 +37,13 @@ async function send(file: File, isReplacing: boolean): Promise<Checked> {
   return checkedOf(response);
 }
 
-/** What the server says of a file; a refusal of anybody in between is said too. */
+/** The server's verdict on a file; a refusal by anything in between is shown, too. */
 async function checkedOf(response: Response): Promise<Checked> {
   const answer: Partial<Checked> & { message?: string } = await response.json().catch(() => ({}));
   return answer.faults ? { ...answer, faults: answer.faults } : { faults: [answer.message ?? `The server answered ${response.status}.`] };
 }
 
-/** Replaces the plan with the file that was checked; it is sent again where the server does not hold it any longer. */
+/** Replaces the plan with the file that was checked; it is sent again where the server does no longer hold it. */
 async function replaceWith(file: File, { held = "" }: Checked, onPart: (part: number) => void): Promise<Checked> {
   const response = await post(`/api/plan/file?held=${encodeURIComponent(held)}`, {});
   if (response.status === 410) return send(file, true);
@@ -52,7 +52,7 @@ async function replaceWith(file: File, { held = "" }: Checked, onPart: (part: nu
     if ("faults" in line) return line;
     onPart(line.part);
   }
-  return { faults: ["The server has not said whether the plan was replaced. Reload the page to see."] };
+  return { faults: ["The server did not confirm that the plan was replaced. Reload the page to check."] };
 }
 
 const unreached = (): Checked => ({ faults: ["The server cannot be reached. Nothing was changed; try again when it answers."] });
@@ -122,7 +122,7 @@ function Faults({ fileName, faults }: { fileName: string; faults: readonly strin
 
 function Holds({ fileName, holds }: { fileName: string; holds: NonNullable<Checked["holds"]> }) {
   return (
-    <SheetSection title={`${fileName} holds`}>
+    <SheetSection title={`${fileName} contains`}>
       <p className="font-semibold">{holds.name}</p>
       <p className="text-ink-2">
         {longDay(parseDay(holds.from))} – {longDay(parseDay(holds.to))}
@@ -140,8 +140,8 @@ function Replace({ planName, onReplace }: { planName: string; onReplace: () => v
   return (
     <SheetSection>
       <p className="mb-3">
-        It takes the place of “{planName}”. The plan as it is now is kept as a file in the data folder’s backups; undo does not reach back
-        past this step.
+        It replaces “{planName}”. The current plan is kept as a file in the backups of the data folder. Undo does not reach back past this
+        step.
       </p>
       <Button look="main" disabled={unsettled > 0} onClick={onReplace}>
         Replace the plan

@@ -1,5 +1,5 @@
 "use client";
-// What every sketch that somebody begins here has: an id, whose it is, and since when.
+// The fields of every new sketch: an id, its author and its time.
 import type { Sketch } from "../../core/plan/schema.ts";
 import { momentOn } from "../../ui/momentOn.ts";
 import { newId } from "../../ui/newId.ts";

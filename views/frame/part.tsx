@@ -1,5 +1,5 @@
 "use client";
-// Parts of a screen that stand beside it when somebody asks for them: they come once the page has come to rest, or when they
+// Parts of a screen that are next to it when a person asks for them: they come once the page has settle, or when they
 // are first shown, so that the screen itself can be used sooner.
 import { type ComponentType, type ReactNode, useEffect, useState } from "react";
 import { toast } from "sonner";
@@ -31,15 +31,15 @@ export function later<P extends object>(find: () => Promise<ComponentType<P>>): 
 
 interface PartProps<P extends object> {
   of: Later<P>;
-  /** What the part itself is given. */
+  /** The properties of the part itself. */
   given: P;
-  /** Stands there until the part has come. */
+  /** Is there until the part has come. */
   meanwhile?: ReactNode;
 }
 
 export const Part = <P extends object>(props: PartProps<P>) => <Loaded key={props.of.id} {...props} />;
 
-/** A part that is a side sheet. It is not served: what stands in it could not be used before its script has come. */
+/** A part that is a side sheet. It is not served: what is in it could not be used before its script has come. */
 export const SheetPart = <P extends object>(props: PartProps<P>) => <Part {...props} meanwhile={<SheetSpace />} />;
 
 function Loaded<P extends object>({ of, given, meanwhile = null }: PartProps<P>) {
@@ -53,7 +53,7 @@ function Loaded<P extends object>({ of, given, meanwhile = null }: PartProps<P>)
   return Own ? <Own {...given} /> : meanwhile;
 }
 
-/** Asks for a part until it comes; null where nobody waits for it any longer. */
+/** Asks for a part until it comes; null where nobody waits for it any more. */
 async function loadedSurely<P extends object>(of: Later<P>, signal: AbortSignal): Promise<ComponentType<P> | null> {
   for (let tries = 0; !signal.aborted; tries++) {
     try {
@@ -66,7 +66,7 @@ async function loadedSurely<P extends object>(of: Later<P>, signal: AbortSignal)
   return null;
 }
 
-/** Loads the parts of a screen that are still to come, once the page has come to rest. */
+/** Loads the parts of a screen that are still to come, once the page has settle. */
 export function useParts(): void {
   const isRead = useHost((state) => state !== null);
   useEffect(() => {

@@ -28,7 +28,7 @@ export function usePeopleWithRoom(forTask?: { taskId: string; roleId?: string; d
     const roleNames = new Map(roles.map(({ id, name }) => [id, name]));
     const room = new Map(rows?.map(({ person, capacity, load }) => [person.id, capacity - load]));
     const priceOf = new Map(prices?.map((price) => [price.personId, priceText(price, currency)]));
-    // People who have the task's role stand under its name already.
+    // People who have the task's role are under its name already.
     const roleOf = ({ roleIds }: Names["people"][number]) =>
       roleId !== undefined && roleIds.includes(roleId) ? "" : roleNames.get(roleIds[0] ?? "");
     return people.map((person) => ({

@@ -8,7 +8,7 @@ import { TwoLines } from "../../ui/twoLines.tsx";
 import { usePlanFacts } from "./facts.ts";
 import { usePlanWindow } from "./windowed.ts";
 
-/** One column a period; `columnOf` says what stands in it and is written once for a table. `grain` is left out where the
+/** One column a period; `columnOf` says what is in it and is written once for a table. `grain` is left out where the
  * periods are those of the window. */
 export function usePeriodColumns<R>(
   periods: readonly Range[],

@@ -1,5 +1,5 @@
 "use client";
-// Whether work that is not won yet counts: one choice with one wording for every screen.
+// The counting of work that is not won yet: one choice with one wording for every screen.
 import type { Counting } from "../../core/load/counting.ts";
 import { Choice } from "../../ui/choice.tsx";
 import { wordOptions } from "../../ui/options.ts";

@@ -1,4 +1,4 @@
-// How pipeline projects count, in words for screens and files.
+// The countings of pipeline projects, in words for screens and files.
 import type { Counting } from "../../core/load/counting.ts";
 
 export const pipelineWords: Record<Counting["pipeline"], string> = {

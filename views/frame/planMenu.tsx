@@ -43,7 +43,7 @@ export function PlanMenu() {
             <DropdownMenu.Separator className="my-1 h-px bg-line" />
             <Pages />
             <DropdownMenu.Item className={item} onSelect={() => showFirstSteps(true)}>
-              <BookOpen size={15} /> First steps, and what the words mean
+              <BookOpen size={15} /> First steps and terms
             </DropdownMenu.Item>
             <DropdownMenu.Separator className="my-1 h-px bg-line" />
             <ThemeSwitch />

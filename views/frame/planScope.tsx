@@ -1,5 +1,5 @@
 "use client";
-// What every part of a screen goes by, worked out once for all of them: the plan's facts, today, and the window of time.
+// The data that every part of a screen uses, calculated once: the plan's facts, today, and the window of time.
 import { type ReactNode, useRef } from "react";
 import { useAnswer } from "../../client/session.tsx";
 import { isSame } from "../../core/plan/same.ts";

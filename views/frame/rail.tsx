@@ -6,41 +6,41 @@ import Link from "../../ui/link.tsx";
 import { useFrame } from "./facts.ts";
 import { useLinkTo } from "./windowed.ts";
 
-/** Screens that are reached from one of the rail; `sheet` opens what stands beside them. */
+/** Screens that are reached from one of the rail; `sheet` opens what is next to them. */
 export const subScreens: readonly { name: string; path: string; says: string; sheet?: string }[] = [
-  { name: "Free when?", path: "/openings", sheet: "free", says: "Who could take something, and from when" },
-  { name: "Requests", path: "/openings/requests", says: "What leads ask for, and what has become of it" },
-  { name: "Outbox", path: "/openings/outbox", says: "Messages that would have been sent" },
-  { name: "Skills", path: "/people/skills", says: "Who can do what, and what is short" },
-  { name: "Leave", path: "/people/leave", says: "Requests, and who is away together" },
-  { name: "Teams", path: "/people/teams", says: "Who is in them, and what is free" },
+  { name: "Availability", path: "/openings", sheet: "free", says: "Who has room, and from when" },
+  { name: "Requests", path: "/openings/requests", says: "Requests from leads and their answers" },
+  { name: "Outbox", path: "/openings/outbox", says: "Messages about requests, enquiries and signals" },
+  { name: "Skills", path: "/people/skills", says: "Skills by person, and shortages" },
+  { name: "Leave", path: "/people/leave", says: "Leave requests, and who is away" },
+  { name: "Teams", path: "/people/teams", says: "Members and availability" },
   { name: "Calendars", path: "/people/calendars", says: "Weeks, public holidays, short days" },
-  { name: "Cash flow", path: "/money/cash-flow", says: "What is spent when, and the running total" },
-  { name: "Margin", path: "/money/margin", says: "What projects bring in, cost and leave, and what would lift it" },
-  { name: "Expenses", path: "/money/expenses", says: "What is bought for projects, planned, committed and paid" },
-  { name: "Material needs", path: "/money/materials", says: "What to order of each material, and by when" },
-  { name: "Roles", path: "/settings/roles", says: "What people work as" },
-  { name: "Clients", path: "/settings/clients", says: "Whom projects are for" },
-  { name: "Categories", path: "/settings/categories", says: "What kinds of projects there are" },
-  { name: "Places", path: "/settings/places", says: "Where people work" },
-  { name: "Materials", path: "/settings/materials", says: "What is used up, and its units" },
-  { name: "Rate tables", path: "/settings/rate-tables", says: "Tables of what hours cost and are billed at" },
-  { name: "Changes", path: "/changes", says: "What was changed, by whom and when" },
+  { name: "Cash flow", path: "/money/cash-flow", says: "Spending by period, and the running total" },
+  { name: "Margin", path: "/money/margin", says: "Revenue, cost and margin by project, and options to improve it" },
+  { name: "Expenses", path: "/money/expenses", says: "Purchases for projects: planned, committed and paid" },
+  { name: "Material needs", path: "/money/materials", says: "Quantities to order of each material, and by when" },
+  { name: "Roles", path: "/settings/roles", says: "The roles people work in" },
+  { name: "Clients", path: "/settings/clients", says: "The clients of projects" },
+  { name: "Categories", path: "/settings/categories", says: "Categories of projects" },
+  { name: "Places", path: "/settings/places", says: "The places people work at" },
+  { name: "Materials", path: "/settings/materials", says: "Materials and their units" },
+  { name: "Rate tables", path: "/settings/rate-tables", says: "Cost and billing rates" },
+  { name: "Changes", path: "/changes", says: "Every change, with author and time" },
   { name: "Import and export", path: "/people/import", says: "People, leave and holidays as files" },
 ];
 
 export const screens = [
-  { group: "See", name: "Today", path: "/today", says: "What wants attention, worst first" },
+  { group: "See", name: "Today", path: "/today", says: "Signals that need attention, most urgent first" },
   { group: "See", name: "Balance", path: "/balance", says: "Who is over capacity, who has room" },
-  { group: "See", name: "Horizon", path: "/horizon", says: "Capacity against demand by role, and what may come" },
-  { group: "See", name: "Sketches", path: "/sketches", says: "Changes tried out on top of the plan, compared and adopted" },
-  { group: "Plan", name: "Enquiries", path: "/enquiries", says: "Work that is asked for, and what it would do" },
+  { group: "See", name: "Horizon", path: "/horizon", says: "Capacity and demand by role, with the pipeline" },
+  { group: "See", name: "Sketches", path: "/sketches", says: "Changes to try out, compare and adopt" },
+  { group: "Plan", name: "Enquiries", path: "/enquiries", says: "Requested work and its effect on the plan" },
   { group: "Plan", name: "Work", path: "/work", says: "Projects and their tasks" },
-  { group: "Plan", name: "Openings", path: "/openings", says: "Unassigned work, and who could take it" },
+  { group: "Plan", name: "Openings", path: "/openings", says: "Unassigned work and its candidates" },
   { group: "Plan", name: "People", path: "/people", says: "The roster" },
-  { group: "Settle", name: "Rates", path: "/rates", says: "What an hour costs" },
-  { group: "Settle", name: "Money", path: "/money", says: "What the plan costs and earns" },
-  { group: "Settle", name: "Settings", path: "/settings", says: "The plan, and the lists it is kept in order by" },
+  { group: "Settle", name: "Rates", path: "/rates", says: "Cost and billing rates per hour" },
+  { group: "Settle", name: "Money", path: "/money", says: "Cost and revenue of the plan" },
+  { group: "Settle", name: "Settings", path: "/settings", says: "Settings of the plan, and its lists" },
 ] as const;
 
 interface Waiting {
@@ -48,7 +48,7 @@ interface Waiting {
   says: string;
 }
 
-/** How much waits for an answer on a screen, where anything does. */
+/** The number of items waiting for an answer on a screen, if there are any. */
 function WaitingCount({ count = 0, says }: Partial<Waiting>) {
   if (count === 0) return null;
   return (

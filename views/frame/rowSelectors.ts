@@ -1,7 +1,7 @@
-// Where rows of the plan stand on a screen, as selectors of a style sheet.
+// The places of the plan's rows on a screen, as selectors of a style sheet.
 import type { ChangedList } from "../../core/plan/schema.ts";
 
-/** What rows of a list are called in tables. */
+/** The names of a list's rows in tables. */
 const names: Partial<Record<ChangedList, string>> = {
   tasks: "task",
   people: "person",

@@ -1,5 +1,5 @@
 "use client";
-// One screen inside the frame: its title line, its body, the tray below and the side sheet beside it.
+// One screen inside the frame: its title line, its body, the tray below and the side sheet next to it.
 import type { ReactNode } from "react";
 import { useParts } from "./part.tsx";
 import { Tray } from "./tray.tsx";
@@ -13,7 +13,7 @@ export function Screen({
   children,
 }: {
   title: ReactNode;
-  /** The figures that matter, beside the title. */
+  /** The figures that matter, next to the title. */
   figures?: ReactNode;
   actions?: ReactNode;
   sheet?: ReactNode;
@@ -50,7 +50,7 @@ export function Figure({ value, says, isOver }: { value: string; says: ReactNode
   );
 }
 
-/** What an empty screen says: what belongs here, and the first step. */
+/** The text of an empty screen: its purpose, and the first step. */
 export function Empty({ title, children }: { title: string; children: ReactNode }) {
   return (
     <div className="grid flex-1 place-items-center box-open">

@@ -1,6 +1,6 @@
 "use client";
 // While a sketch is open: a line under the header that says so, whose it is and how much it holds; and the rows that it changes
-// with a plum edge wherever they stand.
+// with a plum edge wherever they are.
 import { usePathname, useRouter, useSearchParams } from "next/navigation";
 import { useEffect } from "react";
 import { useHost, useMaybeAnswer, usePlan } from "../../client/session.tsx";
@@ -35,15 +35,14 @@ export function SketchBar() {
           <span className="font-semibold">Sketch: {sketch.name}</span>
           <span>
             by {sketch.by}, {changesText(sketch.changes)}
-            {sketch.lost > 0 && `, ${sketch.lost} no longer possible`}. What you change is written down in it; figures you export are its
-            own.
+            {sketch.lost > 0 && `, ${sketch.lost} no longer possible`}. Your changes are recorded in it, and exports show its figures.
           </span>
           <Link href={linkTo("/sketches", { open: sketch.id })} className="text-link ml-auto">
-            Look through it
+            Review
           </Link>
         </>
       ) : (
-        <span className="mr-auto">This sketch is no longer there. You see the plan itself.</span>
+        <span className="mr-auto">This sketch no longer exists. You see the plan.</span>
       )}
       <Button onClick={leave}>Close the sketch</Button>
     </div>
@@ -51,8 +50,8 @@ export function SketchBar() {
 }
 
 function changesText(count: number): string {
-  if (count === 0) return "nothing written down yet";
-  return `${countText(count, "change")} that ${count === 1 ? "is" : "are"} not made`;
+  if (count === 0) return "no changes yet";
+  return `${countText(count, "change")} recorded`;
 }
 
 /** Goes back to the plan itself, on the screen one is on. */

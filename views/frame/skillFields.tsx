@@ -1,5 +1,5 @@
 "use client";
-// Skills with their levels, as fields of a form: somebody's, or what a task asks for.
+// Skills with their levels, as fields of a form: a person's, or what a task asks for.
 import { Plus, X } from "lucide-react";
 import { type Control, useFieldArray } from "react-hook-form";
 import * as z from "zod";
@@ -12,16 +12,16 @@ import { useNames } from "./facts.ts";
 
 export const skillFieldsSchema = z
   .array(z.object({ skillId: z.string(), level: z.string() }))
-  .refine((skills) => new Set(namedIds(skills)).size === namedIds(skills).length, { error: "A skill is named twice." });
+  .refine((skills) => new Set(namedIds(skills)).size === namedIds(skills).length, { error: "A skill is listed twice." });
 type SkillRows = z.infer<typeof skillFieldsSchema>;
 
 const namedIds = (skills: readonly { skillId: string }[]): string[] => skills.flatMap(({ skillId }) => skillId || []);
 
-/** Levels as they stand in the form. */
+/** Levels as they are now in the form. */
 export const skillRowsOf = (skills: Person["skills"] = []): SkillRows =>
   skills.map(({ skillId, level }) => ({ skillId, level: String(level) }));
 
-/** What was typed; null for none. Lines in which no skill is chosen are left out. */
+/** The typed skills; null for none. Lines without a skill are left out. */
 export function skillsOf(rows: SkillRows): Person["skills"] | null {
   const skills = rows.filter(({ skillId }) => skillId !== "").map(({ skillId, level }) => ({ skillId, level: Number(level) }));
   return skills.length > 0 ? skills : null;
@@ -29,7 +29,7 @@ export function skillsOf(rows: SkillRows): Person["skills"] | null {
 
 /** @param control Of a form that has such rows as its field `skills`. */
 export function SkillFields<F extends { skills: SkillRows }>({ control: own, fault }: { control: Control<F>; fault: string | undefined }) {
-  // What the field is called does not depend on what else the form holds, which the compiler cannot follow.
+  // The name of the field does not depend on the other fields of the form, which the compiler cannot follow.
   const control = own as unknown as Control<{ skills: SkillRows }>;
   const { skills } = useNames();
   const levels = useFieldArray({ control, name: "skills" });
@@ -51,7 +51,7 @@ export function SkillFields<F extends { skills: SkillRows }>({ control: own, fau
             width={62}
             options={textOptions(["1", "2", "3", "4", "5"])}
           />
-          <IconButton label="Take this skill away" onClick={() => levels.remove(at)}>
+          <IconButton label="Remove this skill" onClick={() => levels.remove(at)}>
             <X size={14} />
           </IconButton>
         </div>

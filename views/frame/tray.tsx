@@ -4,7 +4,7 @@ import { ChevronDown, ChevronUp } from "lucide-react";
 import { parseAsBoolean, useQueryState } from "nuqs";
 import { useState } from "react";
 import { useAnswer, useMaybeAnswer } from "../../client/session.tsx";
-import type { TrayItem, TrayKind } from "../../core/attention/lackingWork.ts";
+import type { TrayItem, TrayKind } from "../../core/attention/incompleteWork.ts";
 import { TextButton } from "../../ui/button.tsx";
 import { countText, hoursText, wholeText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
@@ -20,7 +20,7 @@ const kinds: { kind: TrayKind; title: string; counted: (count: number) => string
     title: "Hours that cannot be worked",
     counted: (count) => `${countText(count, "assignment")} with hours that cannot be worked`,
   },
-  { kind: "conflict", title: "Dates that cannot hold", counted: (count) => `${countText(count, "date")} that cannot hold` },
+  { kind: "conflict", title: "Date conflicts", counted: (count) => `${countText(count, "date conflict")}` },
   { kind: "noDates", title: "No dates", counted: (count) => `${countText(count, "task")} with no dates` },
   { kind: "noPerson", title: "No person", counted: (count) => `${countText(count, "task")} with no person` },
   { kind: "noEstimate", title: "No estimate", counted: (count) => `${countText(count, "task")} with no estimate` },
@@ -39,7 +39,7 @@ export function Tray() {
       <button type="button" aria-expanded={isOpen} onClick={() => void setOpen(!isOpen)} className="tray-head press">
         <span className="font-semibold">Tray</span>
         <span className="truncate text-ink-2">
-          {counts.length > 0 ? counts.join(" · ") : "Nothing is waiting: all work has somebody, an estimate and dates."}
+          {counts.length > 0 ? counts.join(" · ") : "Nothing to do: all work has people, an estimate and dates."}
         </span>
         <span className="ml-auto text-ink-2">{isOpen ? <ChevronDown size={16} /> : <ChevronUp size={16} />}</span>
       </button>
@@ -61,7 +61,7 @@ function hrefOf({ personId, assignmentId, projectId, taskId }: TrayItem, linkTo:
     : linkTo(`/work/${encodeURIComponent(projectId)}`, { task: taskId });
 }
 
-/** Of hours not placed the person tells one line from the next; of all else the task does. */
+/** Of hours not placed the person reports one line from the next; of all else the task does. */
 const firstSaid = ({ kind, who, taskName }: TrayItem) => (kind === "unplaced" && who ? who : taskName);
 const thenSaid = ({ kind, who, taskName, projectName, conflict }: TrayItem) =>
   conflict ? conflictText(conflict) : kind === "unplaced" && who ? taskName : (who ?? projectName);
@@ -70,7 +70,7 @@ interface ColumnProps {
   kind: TrayKind;
   title: string;
   count: number;
-  /** Those that came with the page. */
+  /** The items that came with the page. */
   first: TrayItem[];
 }
 

@@ -1,5 +1,5 @@
 "use client";
-// What somebody is typing in: told when others change the same row meanwhile.
+// The row that a user is editing: a notice appears when others change it meanwhile.
 import { useEffect } from "react";
 import type { ChangedList } from "../../core/plan/schema.ts";
 

@@ -1,5 +1,5 @@
 "use client";
-// Pieces of work done one after the other: each begins on what the one before has come to.
+// Pieces of work done one after the other: each begins on what the one before has result in.
 import { useCallback, useRef } from "react";
 
 /** Does a piece of work once all that were given before are done. */

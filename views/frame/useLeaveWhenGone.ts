@@ -1,5 +1,5 @@
 "use client";
-// A page about something that goes while it is open, because its making was undone or somebody deleted it, is left: keys
+// A page about something that goes while it is open, because its making was undone or a person deleted it, is left: keys
 // pressed on an empty page would go to something that nobody sees.
 import { useRouter } from "next/navigation";
 import { useEffect, useRef } from "react";

@@ -1,6 +1,6 @@
 "use client";
 // Leaving for a screen that the server cannot give would end on the browser's own error page: one stays instead, with all
-// that is kept, and is told. Browsers without the Navigation API leave as they always do.
+// that is kept, and is reported. Browsers without the Navigation API leave as they always do.
 import { useEffect } from "react";
 import { toast } from "sonner";
 
@@ -34,7 +34,7 @@ export function useStays(): void {
         isAsked = true;
         window.location.assign(url);
       } else
-        toast.warning("The server cannot be reached, so this screen stays. What you have changed is kept.", {
+        toast.warning("The server cannot be reached, so this screen stays open. Your changes are kept.", {
           id: "connection",
           duration: 15_000,
         });

@@ -1,10 +1,10 @@
 "use client";
 // Dragging an item out of the tray: onto a person where people are listed, or onto a day of a time chart. What the drop
-// would do is told while it hangs there.
+// would do is reported while it hangs there.
 import { useRef, useState } from "react";
 import { createPortal } from "react-dom";
 import { usePlan } from "../../client/session.tsx";
-import type { TrayItem, TrayKind } from "../../core/attention/lackingWork.ts";
+import type { TrayItem, TrayKind } from "../../core/attention/incompleteWork.ts";
 import type { Edit } from "../../core/edits/edit.ts";
 import { giveToPerson } from "../../core/entry/trayDrop.ts";
 import { hoursText, shortDay } from "../../ui/format.ts";
@@ -52,7 +52,7 @@ export function useTrayDrag() {
   };
   const overDay = async (item: TrayItem, day: number, number: number) => {
     const edit = await session.ask("beginOnDay", { item, day });
-    if (number === turn.current.number && edit) setTarget({ edit, says: `begins on ${shortDay(day)}, no earlier`, isOver: false });
+    if (number === turn.current.number && edit) setTarget({ edit, says: `starts no earlier than ${shortDay(day)}`, isOver: false });
   };
   const look = (item: TrayItem, x: number, y: number) => {
     const found = placeUnder(x, y, range);

@@ -14,7 +14,7 @@ export function fieldText(field: string, nameOf: (value: unknown) => string): st
     .trim();
   if (own === undefined) return words;
   const [kind, id = "", from = ""] = subject.split(" ");
-  return [kind === "default" ? "everybody else" : nameOf(id), words, from && `from ${writeDate(from)}`].filter(Boolean).join(", ");
+  return [kind === "default" ? "everyone else" : nameOf(id), words, from && `from ${writeDate(from)}`].filter(Boolean).join(", ");
 }
 
 /** A value as it is read; ids by their names. */

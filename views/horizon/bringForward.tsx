@@ -1,5 +1,5 @@
 "use client";
-// What would let a project or an enquiry start sooner, each tried over every week.
+// The options that let a project or an enquiry start earlier, each tried over every week.
 import type { AnswerOf } from "../../client/questions.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { EarliestWeek, StartOf } from "../../core/answers/earliest.ts";
@@ -16,7 +16,7 @@ interface Props {
   of: StartOf;
   /** Minutes that may lack. */
   tolerance: number;
-  /** How pipeline projects count against the room. */
+  /** The counting of pipeline projects against the room. */
   pipeline: Counting["pipeline"];
   /** When it fits as things are; null for in no week. */
   first: EarliestWeek | null;
@@ -24,7 +24,7 @@ interface Props {
 
 export function BringForward(props: Props) {
   return (
-    <Unfold title="What would bring it forward?" look="action">
+    <Unfold title="How could it start earlier?" look="action">
       <Ways {...props} />
     </Unfold>
   );
@@ -33,10 +33,10 @@ export function BringForward(props: Props) {
 function Ways({ of, tolerance, pipeline, first }: Props) {
   const { today } = usePlanFacts();
   const ways = useMaybeAnswer("sooner", { of, from: today, tolerance, pipeline }, null);
-  if (!ways) return <p className="text-side">Looking for what keeps it…</p>;
-  if (ways.length === 0) return <p className="text-side">Nothing that can be tried: no role keeps it from an earlier week.</p>;
+  if (!ways) return <p className="text-side">Looking for options…</p>;
+  if (ways.length === 0) return <p className="text-side">No options: no role prevents an earlier week.</p>;
   return (
-    <ul aria-label="What would bring it forward">
+    <ul aria-label="Options to start earlier">
       {ways.map((way) => (
         <WayLine key={JSON.stringify(way)} way={way} of={of} tolerance={tolerance} pipeline={pipeline} first={first} />
       ))}
@@ -60,7 +60,7 @@ function WayLine({ way: { name, what, ...way }, of, tolerance, pipeline, first }
     <li className="line-above py-1.5 first:border-t-0">
       <p>{words}</p>
       <p>
-        <span className="text-side">{found ? outcomeText(found.first, first) : "Trying every week…"}</span>{" "}
+        <span className="text-side">{found ? outcomeText(found.first, first) : "Checking every week…"}</span>{" "}
         {found?.first && isSooner(found.first, first) && <TextButton onClick={() => void draw()}>try it in a sketch</TextButton>}
       </p>
     </li>
@@ -70,8 +70,8 @@ function WayLine({ way: { name, what, ...way }, of, tolerance, pipeline, first }
 const isSooner = ({ start }: EarliestWeek, first: EarliestWeek | null): boolean => first === null || start < first.start;
 
 function outcomeText(found: EarliestWeek | null, first: EarliestWeek | null): string {
-  if (!found) return "Still in no week of the plan.";
-  if (!isSooner(found, first)) return "No sooner.";
+  if (!found) return "Still not possible in any week of the plan.";
+  if (!isSooner(found, first)) return "No earlier.";
   const week = `In the week of ${longDay(found.start)}`;
-  return first ? `${week}, ${countText((first.start - found.start) / 7, "week")} sooner.` : `${week}.`;
+  return first ? `${week}, ${countText((first.start - found.start) / 7, "week")} earlier.` : `${week}.`;
 }

@@ -1,4 +1,4 @@
-// What the marks of the demand charts mean.
+// The marks of the demand charts.
 import type { ChartMark } from "../../ui/chartParts.tsx";
 
 export const demandMarks = {

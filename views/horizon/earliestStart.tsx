@@ -18,7 +18,7 @@ const HEIGHT = 44;
 interface Props {
   projectId: string;
   name: string;
-  /** The start that is written down for it. */
+  /** The start that is recorded for it. */
   begins: number;
   /** Shows it as if it began so many days later than written. */
   onShow: (days: number) => void;
@@ -43,21 +43,21 @@ function Curve({ projectId, name, begins, onShow }: Props) {
     <div>
       <RoomBeside pipeline={pipeline} onChange={setPipeline} />
       <div className="flex items-center gap-2">
-        <span>Hours that may be short</span>
+        <span>Accepted shortage, hours</span>
         <DraftInput
           value={tolerance}
           write={String}
           read={(text) => readAmount(text, 0, 1e6)}
           onSave={setTolerance}
-          says="Hours from 0 on"
-          aria-label={`Hours that may be short, ${name}`}
+          says="0 hours or more"
+          aria-label={`Accepted shortage, hours, ${name}`}
           width={64}
           isSmall
           isFigure
         />
       </div>
       {earliest === null ? (
-        <p className="pt-1 text-side">Trying every week…</p>
+        <p className="pt-1 text-side">Checking every week…</p>
       ) : (
         <>
           <StartCurve earliest={earliest} begins={begins} onShow={onShow} />
@@ -68,11 +68,11 @@ function Curve({ projectId, name, begins, onShow }: Props) {
   );
 }
 
-/** Which other work the room is left beside. */
+/** The other work that the room is calculated next to. */
 export function RoomBeside({ pipeline, onChange }: { pipeline: Counting["pipeline"]; onChange: (next: Counting["pipeline"]) => void }) {
   return (
     <div className="flex items-center gap-2 pb-1.5">
-      <span>Room beside approved work</span>
+      <span>Room next to approved work</span>
       <PipelineChoice value={pipeline} onChange={onChange} />
     </div>
   );
@@ -94,16 +94,16 @@ export function StartCurve({
         {first ? (
           <>
             In the week of <span className="font-semibold">{longDay(first.start)}</span>, done by {longDay(first.finish)}.{" "}
-            {first.start !== begins && <TextButton onClick={() => onShow(first.start - begins)}>show it there</TextButton>}
+            {first.start !== begins && <TextButton onClick={() => onShow(first.start - begins)}>show it in that week</TextButton>}
           </>
         ) : (
-          "In no week of the plan."
+          "Not possible in any week of the plan."
         )}
       </p>
       {binds && (
         <p className="text-side">
-          {first ? "Not sooner: " : "What lacks most: "}
-          {binds.roleName} would lack {hoursText(binds.minutes)} h in the week of {rangeText(binds.week)}.
+          {first ? "Not earlier: " : "Largest shortage: "}
+          {binds.roleName} would be short by {hoursText(binds.minutes)} h in the week of {rangeText(binds.week)}.
         </p>
       )}
       <Bars weeks={weeks} firstStart={first?.start ?? null} />
@@ -111,20 +111,15 @@ export function StartCurve({
   );
 }
 
-/** What would lack, by the week it begins in. */
+/** The shortage by start week. */
 function Bars({ weeks, firstStart }: { weeks: EarliestAnswer["weeks"]; firstStart: number | null }) {
   const most = Math.max(1, ...weeks.map(({ shortage }) => shortage));
   return (
-    <span
-      role="img"
-      aria-label="Hours that would lack, by the week it begins in"
-      className="mt-1 flex items-end gap-px"
-      style={{ height: HEIGHT + 2 }}
-    >
+    <span role="img" aria-label="Hours short, by start week" className="mt-1 flex items-end gap-px" style={{ height: HEIGHT + 2 }}>
       {weeks.map(({ start, shortage }) => (
         <span
           key={start}
-          title={`week of ${shortDay(start)}: ${hoursText(shortage)} h lack`}
+          title={`week of ${shortDay(start)}: ${hoursText(shortage)} h short`}
           className={`min-w-px flex-1 ${start === firstStart ? "bg-pine" : shortage > 0 ? "sign-over" : "bg-room"}`}
           style={{ height: Math.max(2, Math.round((shortage / most) * HEIGHT)) }}
         />

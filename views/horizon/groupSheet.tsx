@@ -4,7 +4,7 @@ import { useMaybeAnswer } from "../../client/session.tsx";
 import type { HorizonQuery, HorizonWork, PipelineCase } from "../../core/answers/horizon.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { ForecastBy } from "../../core/forecast/groups.ts";
-import { keysOf } from "../../core/plan/keysOf.ts";
+import { objectKeys } from "../../core/plan/objectKeys.ts";
 import { countText, hoursText, rangeText, shareText } from "../../ui/format.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
@@ -28,7 +28,8 @@ export function GroupSheet({ groupKey, range, query, onShow, onClose }: Props) {
     <Sheet title={work ? groupName(work) : ""} subtitle={rangeText(range)} onClose={onClose}>
       {work && <People people={work.people} by={query.by} />}
       <WhatHelps groupKey={groupKey} query={query} onShow={onShow} />
-      {work && keysOf(kinds).map((kind) => <Lines key={kind} title={kinds[kind]} lines={work.lines.filter((own) => own.kind === kind)} />)}
+      {work &&
+        objectKeys(kinds).map((kind) => <Lines key={kind} title={kinds[kind]} lines={work.lines.filter((own) => own.kind === kind)} />)}
     </Sheet>
   );
 }
@@ -37,7 +38,7 @@ function People({ people, by }: { people: HorizonWork["people"]; by: ForecastBy 
   const byRoom = people.toSorted((a, b) => a.capacity - a.load - (b.capacity - b.load));
   const capacity = people.reduce((sum, own) => sum + own.capacity, 0);
   return (
-    <SheetSection title="Its people, the fullest first">
+    <SheetSection title="People, most loaded first">
       {people.length === 0 && <p className="text-ink-2">{nobodyWords[by]}</p>}
       {byRoom.map(({ personId, name, capacity: own, load }) => (
         <SumLine
@@ -74,9 +75,9 @@ function Lines({ title, lines }: { title: string; lines: HorizonWork["lines"] })
           </span>
         </SumLine>
       ))}
-      {lines.length > MOST_LINES && <p className="text-side">and {countText(lines.length - MOST_LINES, "smaller line")}</p>}
+      {lines.length > MOST_LINES && <p className="text-side">and {countText(lines.length - MOST_LINES, "smaller item")}</p>}
       <SumLine figure={`${hoursText(lines.reduce((sum, { minutes }) => sum + minutes, 0))} h`} isTotal>
-        Together
+        Total
       </SumLine>
     </SheetSection>
   );

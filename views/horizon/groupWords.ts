@@ -1,4 +1,4 @@
-// What the horizon is told by, in words.
+// The groupings of the horizon, in words.
 import type { HorizonGroup } from "../../core/answers/horizon.ts";
 import type { ForecastBy } from "../../core/forecast/groups.ts";
 
@@ -12,9 +12,9 @@ export const groupWords = { role: "Role", skill: "Skill", team: "Team", place: "
 
 export const manyWords = { role: "roles", skill: "skills", team: "teams", place: "places" } as const satisfies Record<ForecastBy, string>;
 
-/** Nobody of a group stands in its list. */
+/** Nobody of a group is in its list. */
 export const nobodyWords = {
-  role: "Nobody has this role first.",
+  role: "Nobody has this as the main role.",
   skill: "Nobody has this skill at this level.",
   team: "Nobody is in this team.",
   place: "Nobody works here.",
@@ -22,16 +22,16 @@ export const nobodyWords = {
 
 export const groupName = ({ name }: Pick<HorizonGroup, "name">): string => (name === "" ? "No place" : name);
 
-/** What the figures count that does not go without saying; empty where it does. */
+/** A note on the counting that is not obvious; empty if it is. */
 export function countsText(by: ForecastBy, level: number): string {
   switch (by) {
     case "role":
       return "";
     case "skill":
-      return `Whoever has the skill ${level > 1 ? `at level ${level} or more ` : ""}counts with all of their time and work, in each of their skills; unassigned work counts where it asks for the skill.`;
+      return `Everyone with the skill ${level > 1 ? `at level ${level} or more ` : ""}counts with all their time and work, in each of their skills; unassigned work counts if it needs the skill.`;
     case "team":
-      return "A team counts with its sub-teams; work that is a team's, and nobody's by name, is unassigned.";
+      return "A team includes its sub-teams; work assigned to a team but to no person counts as unassigned.";
     case "place":
-      return "Unassigned work is at no place yet, and is left out.";
+      return "Unassigned work has no place yet and is not included.";
   }
 }

@@ -55,7 +55,7 @@ function HireFields({ help, onChange }: Props<"hire">) {
           write={(rate) => (rate === null ? "" : String(rate))}
           read={(text) => (text.trim() === "" ? { value: null } : readAmount(text, 0, 1e6))}
           onSave={(rate) => onChange({ ...help, rate })}
-          says="A rate from 0 on, or empty"
+          says="A rate of 0 or more, or empty"
           isFigure
         />
       </Field>

@@ -1,4 +1,4 @@
-// What would help, as one sentence without a full stop.
+// An option for a shortage, as one sentence without a full stop.
 import type { Help, HelpTarget } from "../../core/forecast/help.ts";
 import type { HelpNames } from "../../core/forecast/helpNames.ts";
 import { countText, longDay, lowerFirst } from "../../ui/format.ts";
@@ -6,9 +6,9 @@ import { countText, longDay, lowerFirst } from "../../ui/format.ts";
 export function helpText({ help, name, what }: HelpNames & { help: Help }, { by, level }: HelpTarget): string {
   switch (help.kind) {
     case "later":
-      return `Begin ${name} ${countText(help.days / 7, "week")} later`;
+      return `Start ${name} ${countText(help.days / 7, "week")} later`;
     case "lend":
-      return `Assign ${what}, which has nobody, to ${name}, who has the role too`;
+      return `Assign ${what} (unassigned) to ${name}, who also has the role`;
     case "train":
       return `Train ${name} in ${lowerFirst(what)}${level > 1 ? ` to level ${level}` : ""}: ${countText(help.weeks, "week")} from ${longDay(help.from)}, ${help.hoursPerDay} h a day`;
     case "hire": {

@@ -25,7 +25,7 @@ import { PipelineSheet } from "./pipelineSheet.tsx";
 
 const GroupCharts = dynamic(() => import("./groupCharts.tsx"), { ssr: false, loading: () => <div className="h-[340px]" /> });
 
-/** What stands in the side sheet: the work behind a figure, or the pipeline. */
+/** The content of the side sheet: the work behind a figure, or the pipeline. */
 type Opened = { key: string; period: number } | "pipeline" | null;
 
 export function Horizon({ initial }: { initial: Initial<AnswerOf<"horizon">> }) {
@@ -60,7 +60,7 @@ export function Horizon({ initial }: { initial: Initial<AnswerOf<"horizon">> }) 
     >
       {answer.groups.length === 0 ? (
         <Empty title={`No ${manyWords[params.by]} yet`}>
-          Capacity and demand stand here {byWords[params.by].toLowerCase()}, once there are people and work.
+          Capacity and demand appear here {byWords[params.by].toLowerCase()}, once there are people and work.
         </Empty>
       ) : (
         <Forecast horizon={horizon} charts={charts} figure={figure} />
@@ -72,7 +72,7 @@ export function Horizon({ initial }: { initial: Initial<AnswerOf<"horizon">> }) 
 interface ForecastProps {
   horizon: ReturnType<typeof useHorizon>;
   charts: RefObject<HTMLDivElement | null>;
-  /** The figure whose work stands beside it. */
+  /** The figure whose work is next to it. */
   figure: Exclude<Opened, "pipeline">;
 }
 
@@ -98,7 +98,7 @@ function Forecast({ horizon: { answer, params, query, change, setOpened }, chart
   );
 }
 
-/** How the forecast is looked at, the pipeline as if it were otherwise, and what is opened beside it. */
+/** The view of the forecast, the what-if pipeline, and the open sheet. */
 function useHorizon(initial: Initial<AnswerOf<"horizon">>) {
   const window = usePlanWindow();
   const { horizon, today } = usePlanFacts();
@@ -109,7 +109,7 @@ function useHorizon(initial: Initial<AnswerOf<"horizon">>) {
   const query = useMemo(() => horizonQueryOf(params, window, horizon, today), [params, window, horizon, today]);
   const answer = useAnswer("horizon", query, initial);
   const change = (next: Partial<HorizonParams>) => {
-    // What stands in the sheet is of a group that the screen no longer shows.
+    // The open sheet belongs to a group that the screen no longer shows.
     if (next.by !== undefined || next.level !== undefined) setOpened((known) => (known === "pipeline" ? known : null));
     void setParams(next);
   };
@@ -119,16 +119,16 @@ function useHorizon(initial: Initial<AnswerOf<"horizon">>) {
 
 function Figures({ answer: { groups }, by, isAsIf }: { answer: HorizonAnswer; by: ForecastBy; isAsIf: boolean }) {
   const sum = (amounts: readonly number[]) => amounts.reduce((all, own) => all + own, 0);
-  const lacking = groups.reduce((all, { expectedShortage }) => all + sum(expectedShortage), 0);
+  const shortage = groups.reduce((all, { expectedShortage }) => all + sum(expectedShortage), 0);
   const short = groups.filter(({ shortageProbability }) => shortageProbability.some((share) => share >= 5_000)).length;
   return (
     <>
-      {/* Whoever has several skills, or is in several teams, would be counted several times. */}
+      {/* The person who has several skills, or is in several teams, would be counted several times. */}
       {(by === "role" || by === "place") && (
-        <Figure value={`${hoursText(lacking)} h`} says={`expected shortage, all ${manyWords[by]}`} isOver={lacking > 0} />
+        <Figure value={`${hoursText(shortage)} h`} says={`expected shortage, all ${manyWords[by]}`} isOver={shortage > 0} />
       )}
       <Figure value={String(short)} says={`${short === 1 ? by : manyWords[by]} more likely short than not`} isOver={short > 0} />
-      {isAsIf && <Figure value="As if" says="the pipeline is not as it is written" />}
+      {isAsIf && <Figure value="What-if:" says="the pipeline differs from the plan" />}
     </>
   );
 }

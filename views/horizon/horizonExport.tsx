@@ -16,7 +16,7 @@ import { type HorizonParams, levelOf } from "./horizonParams.ts";
 
 interface HorizonExportProps {
   cases: readonly PipelineCase[];
-  /** What holds the charts. */
+  /** The element that contains the charts. */
   charts: RefObject<HTMLDivElement | null>;
   answer: HorizonAnswer;
   params: HorizonParams;

@@ -23,7 +23,7 @@ export function HorizonPage({ answer, by, level, grain, measure, studio, setting
   const { groups, periods } = answer;
   const most = Math.max(1, ...groups.flatMap(({ capacity, p95 }) => [...capacity, ...p95]));
   const range = rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop });
-  const says = [studio, range, byWords[by].toLowerCase(), isAsIf && "the pipeline not as it is written"].filter(Boolean).join(", ");
+  const says = [studio, range, byWords[by].toLowerCase(), isAsIf && "the pipeline differs from the plan"].filter(Boolean).join(", ");
   return (
     <PrintedPage title="Horizon" side={says} css={css}>
       <p>

@@ -1,4 +1,4 @@
-// What the address says of how the horizon is looked at; read by the page on the server and by the screen.
+// The view of the horizon in the address; read by the page on the server and by the screen.
 import { createParser, parseAsArrayOf, parseAsInteger, parseAsStringLiteral } from "nuqs/server";
 import type { HorizonQuery, PipelineCase } from "../../core/answers/horizon.ts";
 import type { Grain, Range } from "../../core/calendar/periods.ts";
@@ -10,7 +10,7 @@ import { type Measure, measureNames } from "./measures.ts";
 
 export const horizonGrains = ["week", "month", "quarter"] as const satisfies readonly Grain[];
 
-/** Stands between cases in the address. */
+/** Is between cases in the address. */
 export const CASES_BETWEEN = ";";
 
 const MOST_DAYS = 20_000;
@@ -31,11 +31,11 @@ export const horizonParams = {
   per: parseAsStringLiteral(horizonGrains).withDefault("month"),
   span: parseAsStringLiteral(["plan", "window"] as const).withDefault("plan"),
   by: parseAsStringLiteral(forecastBys).withDefault("role"),
-  /** Of skills: from which level on somebody counts. */
+  /** Of skills: from which level on a person counts. */
   level: parseAsInteger.withDefault(1),
   /** The figure that the table shows. */
   show: parseAsStringLiteral(measureNames).withDefault("left"),
-  /** How pipeline projects count that are not looked at otherwise. */
+  /** The counting of pipeline projects without a case. */
   pipeline: parseAsStringLiteral(pipelineCountings).withDefault("weighted"),
   /** Pipeline projects that are looked at otherwise, each as "seedvault:won:14". */
   cases: parseAsArrayOf(parseAsCase, CASES_BETWEEN).withDefault([]),
@@ -51,7 +51,7 @@ export interface HorizonParams {
   cases: PipelineCase[];
 }
 
-/** Whatever an address says, a level that there is. */
+/** A valid level, regardless of the address. */
 export const levelOf = ({ level }: Pick<HorizonParams, "level">): number => Math.min(5, Math.max(1, level));
 
 /** @param today The first day that is of interest: what is behind is not forecast. */

@@ -1,5 +1,5 @@
 "use client";
-// How the horizon is looked at: told by what, in which periods, over how long.
+// The view of the horizon: its grouping, periods and span.
 import type { ReactNode } from "react";
 import { Choice } from "../../ui/choice.tsx";
 import { wordOptions } from "../../ui/options.ts";
@@ -21,7 +21,7 @@ interface HorizonToolsProps {
 export function HorizonTools({ params, onParams, children }: HorizonToolsProps) {
   return (
     <>
-      <Choice label="Told by" value={params.by} options={wordOptions(byWords)} onChange={(by) => onParams({ by })} width={100} />
+      <Choice label="Group by" value={params.by} options={wordOptions(byWords)} onChange={(by) => onParams({ by })} width={100} />
       {params.by === "skill" && (
         <Choice
           label="Level"

@@ -2,13 +2,13 @@
 import type { HorizonGroup } from "../../core/answers/horizon.ts";
 import { hoursText, shareText } from "../../ui/format.ts";
 
-export const measureNames = ["left", "chance", "lacking", "short", "capacity", "firm", "open", "expected", "p50", "p80", "p95"] as const;
+export const measureNames = ["left", "chance", "shortage", "short", "capacity", "firm", "open", "expected", "p50", "p80", "p95"] as const;
 export type Measure = (typeof measureNames)[number];
 
 export const measureWords: Record<Measure, string> = {
   left: "Capacity less expected demand",
   chance: "Probability of a shortage",
-  lacking: "Expected shortage",
+  shortage: "Expected shortage",
   short: "People short at 80% confidence",
   capacity: "Capacity",
   firm: "Assigned",
@@ -19,7 +19,7 @@ export const measureWords: Record<Measure, string> = {
   p95: "Needed, 95% confidence",
 };
 
-/** What figures are in that do not say so themselves. */
+/** The unit of figures that do not show their own. */
 export const unitOf = (measure: Measure): string => (measure === "chance" ? "" : measure === "short" ? "people" : "hours");
 
 export function figureOf(group: HorizonGroup, measure: Measure, p: number): { text: string; isBad: boolean } {
@@ -30,7 +30,7 @@ export function figureOf(group: HorizonGroup, measure: Measure, p: number): { te
     }
     case "chance":
       return { text: shareText(group.shortageProbability[p]), isBad: group.shortageProbability[p] >= 5_000 };
-    case "lacking":
+    case "shortage":
       return { text: hoursText(group.expectedShortage[p]), isBad: group.expectedShortage[p] > 0 };
     case "short":
       return { text: String(group.peopleShort[p] / 10), isBad: group.peopleShort[p] > 0 };

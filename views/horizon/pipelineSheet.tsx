@@ -15,7 +15,7 @@ import { useLinkTo } from "../frame/windowed.ts";
 import { EarliestStart } from "./earliestStart.tsx";
 import { PipelineBar } from "./pipelineBar.tsx";
 
-const outcomes = { chance: "By chance", won: "Won", lost: "Lost" } as const;
+const outcomes = { chance: "Weighted", won: "Won", lost: "Lost" } as const;
 const MOST_WEEKS = 260;
 
 interface Props {
@@ -33,7 +33,7 @@ export function PipelineSheet({ pipeline, cases, onCases, onClose }: Props) {
     onCases(next.outcome === null && next.days === 0 ? others : [...others, next]);
   };
   return (
-    <Sheet title="Pipeline" subtitle="What may come, and what each project would add" onClose={onClose}>
+    <Sheet title="Pipeline" subtitle="Projects in the pipeline, and the demand each would add" onClose={onClose}>
       {pipeline.length === 0 && (
         <SheetSection>
           <p className="text-ink-2">No project is in the pipeline. A project’s stage is set in its details under Work.</p>
@@ -55,8 +55,8 @@ export function PipelineSheet({ pipeline, cases, onCases, onClose }: Props) {
 function AsWritten({ onReset }: { onReset: () => void }) {
   return (
     <SheetSection>
-      <p className="pb-2 text-side">The charts show the pipeline as it is set here. The plan itself is as it was.</p>
-      <Button onClick={onReset}>Show it as written</Button>
+      <p className="pb-2 text-side">The charts show the pipeline as set here. The plan does not change.</p>
+      <Button onClick={onReset}>Reset to the plan</Button>
     </SheetSection>
   );
 }
@@ -144,7 +144,7 @@ function WriteDown({ projectId, outcome, onDone }: WriteDownProps) {
     const set = { probability: outcome === "won" ? 100 : 0 };
     if ((await session.edit({ kind: "changeProject", id: projectId, set })).length === 0) onDone();
   };
-  return <TextButton onClick={() => void keep()}>write it down as {outcomes[outcome].toLowerCase()}</TextButton>;
+  return <TextButton onClick={() => void keep()}>record it as {outcomes[outcome].toLowerCase()}</TextButton>;
 }
 
 function readWeeks(text: string): { value: number } | null {

@@ -1,5 +1,5 @@
 "use client";
-// What would help a group that is short, each measured by the forecast before and after.
+// The options for a group that is short, each measured by the forecast before and after.
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { HorizonHelps, HorizonQuery, PipelineCase } from "../../core/answers/horizon.ts";
@@ -27,23 +27,23 @@ type Help = HorizonHelps["helps"][number];
 
 export function WhatHelps({ groupKey, query, onShow }: Props) {
   const answer = useMaybeAnswer("horizonHelps", { ...query, key: groupKey }, null);
-  if (!answer) return <SheetSection title="What would help">Trying what there is…</SheetSection>;
+  if (!answer) return <SheetSection title="Options">Trying options…</SheetSection>;
   const { helps, others } = answer;
   if (helps.length === 0) return null;
   return (
     <>
-      <SheetSection title="What would help">
+      <SheetSection title="Options">
         <p className="pb-1 text-side">
           Expected shortage of {ofWords[query.by]} over all periods shown, now {hoursText(helps[0].before.own)} h.
         </p>
-        <ul aria-label="What would help">
+        <ul aria-label="Options">
           {helps.slice(0, MOST_SHOWN).map((help) => (
             <HelpLine key={JSON.stringify(help.help)} query={{ ...query, key: groupKey }} own={help} onShow={onShow} />
           ))}
         </ul>
       </SheetSection>
       {others.length > 0 && (
-        <SheetSection title="Others who have the role too">
+        <SheetSection title="Other people with the role">
           {others.slice(0, MOST_SHOWN).map(({ personId, name, free }) => (
             <SumLine key={personId} figure={`${hoursText(free)} h free`}>
               {name}
@@ -80,14 +80,14 @@ function HelpLine({ query, own, onShow }: HelpLineProps) {
     <li className="line-above py-1.5 first:border-t-0">
       <p>{words}</p>
       <p>
-        {shown ? <Effect measured={shown} by={by} /> : <span className="text-side">Measuring…</span>}{" "}
+        {shown ? <Effect measured={shown} by={by} /> : <span className="text-side">Calculating…</span>}{" "}
         {help.kind === "later" && (
           <TextButton onClick={() => onShow({ projectId: help.projectId, outcome: null, days: help.days })}>show it</TextButton>
         )}{" "}
         <TextButton onClick={() => void draw()}>try it in a sketch</TextButton>
       </p>
       {help.kind !== "lend" && (
-        <Unfold title="Change its figures" look="action">
+        <Unfold title="Edit its figures" look="action">
           <HelpFields help={help} onChange={setHelp} />
         </Unfold>
       )}

@@ -15,13 +15,13 @@ interface AddHoursRowProps {
   addRow: HoursHook["addRow"];
 }
 
-/** What is chosen for a new row, and the row it becomes. */
+/** The choices for a new row, and the row that they make. */
 function useNewRow({ of, addRow }: AddHoursRowProps) {
   const [projectId, setProject] = useState("projectId" in of ? of.projectId : "");
   const [taskId, setTask] = useState("");
   const [who, setWho] = useState("");
   const outline = useMaybeAnswer("outline", projectId === "" ? null : { projectId }, null);
-  // What has tasks below it has no people of its own.
+  // A summary task has no people of its own.
   const tasks: Option[] = (outline?.tasks ?? []).flatMap(({ task, isSummary }) => (isSummary ? [] : { value: task.id, text: task.name }));
   const { kind, id } = "personId" in of ? { kind: "person", id: of.personId } : kindOf(who);
   const add = async () => {

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { parseDay } from "../../core/calendar/day.ts";
 import { asTheyAre, clearedCells, filledCells } from "./blockCells.ts";
-import { gridOf, gridRow } from "./gridScene.ts";
+import { gridOf, gridRow } from "./gridFixture.ts";
 
 const first = parseDay("2027-02-01");
 const periods = [0, 1, 2].map((at) => ({ start: first + at * 7, stop: first + at * 7 + 7 }));

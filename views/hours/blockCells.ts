@@ -9,7 +9,7 @@ interface GridRow {
   minutesAt: (period: Range) => number;
 }
 
-/** Rows as they stand in a grid that may be newer than the one they were marked in; one that is gone is left out. */
+/** Rows as they are now in a grid that may be newer than the one they were marked in; one that is gone is left out. */
 export function asTheyAre(grid: HoursGrid | null, marked: readonly HoursRow[]): GridRow[] {
   if (!grid) return [];
   const rows = new Map(grid.rows.map((row) => [row.assignmentId, row]));
@@ -26,7 +26,7 @@ export const clearedCells = (rows: readonly GridRow[], periods: readonly Range[]
     periods.filter((period) => minutesAt(period) > 0).map((period) => ({ assignmentId, ...period, hours: 0 })),
   );
 
-/** The first row's or column's hours in all others. */
+/** The first row's or column's hours in total others. */
 export function filledCells(rows: readonly GridRow[], periods: readonly Range[], way: "down" | "right"): TypedCell[] {
   const filled = ({ assignmentId }: GridRow, period: Range, from: GridRow, at: Range): TypedCell => ({
     assignmentId,

@@ -11,10 +11,10 @@ import { Vessel } from "../../ui/vessel.tsx";
 import { barFaults } from "../frame/barFaults.ts";
 import { readHours } from "./pasted.ts";
 
-/** What a column of a period needs to know beside its row. */
-export interface HourScene {
+/** The data that a period's column needs next to its row. */
+export interface HourContext {
   grid: HoursGrid;
-  /** Whose room stands below the columns. */
+  /** The person whose room is shown below the columns. */
   below: HoursPerson | null;
   onType: (row: HoursRow, period: Range, hours: number) => void;
 }
@@ -39,14 +39,14 @@ export function rowColumn(isOfPerson: boolean, below: HoursPerson | null): Table
           }
         />
       ) : (
-        <TwoLines main={personId === null ? <span className="text-over">{who}, open</span> : who} side={taskName} />
+        <TwoLines main={personId === null ? <span className="text-over">{who}, unassigned</span> : who} side={taskName} />
       ),
-    foot: <TwoLines main="In all" side={below ? `room of ${below.name}` : "press a row for its room"} />,
+    foot: <TwoLines main="Total" side={below ? `room of ${below.name}` : "select a row to see its room"} />,
   };
 }
 
 export function hourColumn(
-  { grid, below, onType }: HourScene,
+  { grid, below, onType }: HourContext,
   period: Range,
   at: number,
 ): Omit<TableColumn<HoursRow>, "id" | "head" | "headNode"> & { headMark?: ReactNode } {
@@ -93,7 +93,7 @@ function HolidayMark({ says }: { says: string }) {
 }
 
 function cellWords({ taskName, who, minutes, typed, fault }: HoursRow, period: Range, at: number, person: HoursPerson | null): string {
-  const how = minutes[at] === 0 ? "" : typed[at] === 1 ? ", typed" : ", by its rule";
+  const how = minutes[at] === 0 ? "" : typed[at] === 1 ? ", typed" : ", calculated";
   const of = person ? `; ${person.name} has ${hoursText(person.load[at])} of ${hoursText(person.capacity[at])} h` : "";
   const why = fault === null ? "" : `. ${barFaults[fault]}`;
   const holidays = person ? holidayTexts([person], period).map((text) => `; ${text}`) : [];
@@ -115,11 +115,11 @@ function Foot({ minutes, below, at }: { minutes: number; below: HoursPerson | nu
   );
 }
 
-/** What a row comes to in the window, and in all. */
+/** The hours of a row in the window, and in total. */
 export const sumColumn: TableColumn<HoursRow> = {
   id: "sum",
-  head: "Sum",
-  headNode: <TwoLines main="Sum" side="of all" />,
+  head: "Total",
+  headNode: <TwoLines main="Total" side="overall" />,
   says: "Hours in the window, and of the whole assignment",
   width: 84,
   isFigure: true,

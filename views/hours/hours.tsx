@@ -49,7 +49,8 @@ export function Hours({ of, initial }: { of: HoursOf; initial: Initial<AnswerOf<
     >
       {grid.rows.length === 0 ? (
         <Empty title="No rows yet">
-          A row is somebody’s work on a task. Add one below, then type its hours; Shift and arrows mark cells, Ctrl R fills right.
+          Each row is one person’s work on a task. Add a row below, then type its hours; Shift and arrow keys select cells, Ctrl R fills
+          right.
         </Empty>
       ) : (
         <Grid grid={grid} hours={hours} isOfPerson={isOfPerson} />
@@ -61,7 +62,7 @@ export function Hours({ of, initial }: { of: HoursOf; initial: Initial<AnswerOf<
 
 function NotPasted({ refused, onClose }: { refused: HoursHook["refused"]; onClose: () => void }) {
   return (
-    <Sheet title="Not pasted" subtitle="Everything else is in its place" onClose={onClose}>
+    <Sheet title="Not pasted" subtitle="All other cells were pasted" onClose={onClose}>
       <SheetSection>
         <ul className="space-y-2">
           {refused.map(({ where, why }) => (
@@ -115,15 +116,19 @@ function Grid({ grid, hours, isOfPerson }: { grid: HoursGrid; hours: HoursHook; 
   );
 }
 
-/** What can be done with the row one is in. */
+/** The actions for the row in focus. */
 function BlockButtons({ hours: { grid, activeId, remove, untype } }: { hours: HoursHook }) {
   const row = grid?.rows.find(({ assignmentId }) => assignmentId === activeId);
   const isTyped = row?.typed.includes(1) ?? false;
   return (
     <>
-      <span className="text-side">Shift with arrows marks · Ctrl C, Ctrl V · Ctrl D fills down, Ctrl R right</span>
-      <Button disabled={!row || !isTyped} onClick={() => row && void untype(row)} title="The same hours in all, spread by the rule again">
-        Back to the rule
+      <span className="text-side">Shift and arrow keys select · Ctrl C, Ctrl V · Ctrl D fills down, Ctrl R right</span>
+      <Button
+        disabled={!row || !isTyped}
+        onClick={() => row && void untype(row)}
+        title="Keeps the total and recalculates the hours of each period"
+      >
+        Reset to calculated
       </Button>
       <Button look="danger" disabled={!row} onClick={() => row && remove(row)}>
         Delete row

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import type { HoursRow } from "../../core/answers/hoursGrid.ts";
 import { parseDay } from "../../core/calendar/day.ts";
-import { gridRow } from "./gridScene.ts";
+import { gridRow } from "./gridFixture.ts";
 import { pastedCells, readHours } from "./pasted.ts";
 
 const first = parseDay("2027-02-01");
@@ -25,7 +25,7 @@ test("a block goes into the cells from where it begins; cells that say the same 
   expect(refused).toEqual([]);
 });
 
-test("what does not fit is told cell by cell, and the rest is typed", () => {
+test("what does not fit is reported cell by cell, and the rest is typed", () => {
   const { cells, refused } = pastedCells([row("Cases"), row("Effort", "byEffort")], periods.slice(2), [["8", "9"], ["2"], ["5"]]);
   expect(cells).toEqual([{ assignmentId: "Cases", ...periods[2], hours: 8 }]);
   expect(refused).toEqual([

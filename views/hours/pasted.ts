@@ -1,4 +1,4 @@
-// A block of texts from a spreadsheet, as hours for the cells it falls on; what does not fit is told cell by cell.
+// A block of texts from a spreadsheet, as hours for the cells it falls on; what does not fit is reported cell by cell.
 import type { HoursRow } from "../../core/answers/hoursGrid.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { TypedCell } from "../../core/entry/typeHours.ts";
@@ -42,7 +42,7 @@ export function pastedCells(
       const hours = readHours(text);
       if (!hours) refused.push({ where, why: `“${text.trim().slice(0, 40)}” is not a number of hours.` });
       else if (row.fault) refused.push({ where, why: barFaults[row.fault] });
-      // What stands there to the minute already is left as it is, typed or not.
+      // A value that is already there to the minute is left as it is, typed or not.
       else if (Math.round(hours.value * 60) !== row.minutes[periodAt(row, periods, p)])
         cells.push({ assignmentId: row.assignmentId, ...period, hours: hours.value });
     });
@@ -50,7 +50,7 @@ export function pastedCells(
   if (outside > 0)
     refused.push({
       where: outside === 1 ? "One cell" : `${outside} cells`,
-      why: "Outside the rows and columns that are here. Widen the window, or add rows, and paste again.",
+      why: "Outside the rows and columns shown. Widen the window or add rows, then paste again.",
     });
   return { cells, refused };
 }

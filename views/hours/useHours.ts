@@ -1,5 +1,5 @@
 "use client";
-// The hours grid bound to the plan: what stands in it, and every way of typing into it.
+// The hours grid bound to the plan: what is in it, and every way of typing into it.
 import { parseAsString, useQueryState } from "nuqs";
 import { useCallback, useState } from "react";
 import { toast } from "sonner";
@@ -55,7 +55,7 @@ export function useHours(of: HoursOf, initial: Initial<AnswerOf<"hours">>) {
   };
 }
 
-/** The cells to type in, once all that was typed before stands in the plan. */
+/** The cells to type in, once all that was typed before is in the plan. */
 type CellsThen = () => readonly TypedCell[] | Promise<readonly TypedCell[]>;
 
 /** Hours typed into cells: each typing builds on the one before, because an assignment's periods are one list. */

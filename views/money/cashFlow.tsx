@@ -58,7 +58,7 @@ export function CashFlow({ initial }: { initial: Initial<AnswerOf<"money">> }) {
     >
       {!isPicked(params.of) && <WithinLine places={money.places} onChange={(of) => setParams({ of })} />}
       {money.rows.length === 0 ? (
-        <Empty title="Nothing is spent in these periods">Choose other projects, or the whole plan, to see what is spent when.</Empty>
+        <Empty title="No spending in these periods">Choose other projects, or the whole plan.</Empty>
       ) : (
         <section aria-label="Chart and figures" className="min-h-0 flex-1 overflow-y-auto box-open p-5">
           <div ref={chart} role="img" aria-label={`${title}, bars of each period and the running total`} className="h-[280px]">
@@ -74,14 +74,14 @@ export function CashFlow({ initial }: { initial: Initial<AnswerOf<"money">> }) {
 
 const kindPlace = (key: string | null): string[] => (key === null ? [] : [placeText({ by: "kind", key })]);
 
-/** True of what stands in the picker itself. */
+/** True of what is in the picker itself. */
 const isPicked = (of: readonly string[]): boolean => of.length === 1 && (of[0].startsWith("project:") || of[0].startsWith("client:"));
 
 function OfWhat({ of, onChange }: { of: readonly string[]; onChange: (of: string[]) => void }) {
   const { projects, clients } = useNames();
   return (
     <Picker
-      label="Of what"
+      label="Scope"
       value={isPicked(of) ? of[0] : ""}
       width={200}
       options={[

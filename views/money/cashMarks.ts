@@ -20,7 +20,7 @@ export const isPartlyBudgeted = (money: Money): money is Money & { budget: Budge
 /** The running total that a budget is compared with. */
 export const budgetedName = ({ projects, of }: BudgetRun): string => `Running total of ${projects} of ${of} projects, with a budget`;
 
-/** What the bars and lines are, for the legend and the file. */
+/** The bars and lines of the chart, for the legend and the file. */
 export function cashMarks(money: Money): ChartMark[] {
   const { rows, budget } = money;
   return [

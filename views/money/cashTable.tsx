@@ -53,7 +53,7 @@ export function CashTable({ money, grain, onOpen }: Props) {
   );
 }
 
-/** What was spent before the first period. */
+/** The spending before the first period. */
 function BeforeRow({ money: { rows, before, budget } }: { money: Money }) {
   return (
     <tr className="line-above text-ink-2">

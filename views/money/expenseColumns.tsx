@@ -38,7 +38,7 @@ function text(key: "name" | "supplier", head: string, change: Change, isNeeded: 
     edit: () => ({
       write: ({ expense }) => expense[key] ?? "",
       read: (typed) => (typed.length > 300 || (isNeeded && typed.trim() === "") ? null : { value: typed.trim() }),
-      says: isNeeded ? "What is bought" : "Whom it is bought from, or empty",
+      says: isNeeded ? "Item" : "Supplier, or empty",
       onSave: ({ expense }, typed) => change(expense.id, { [key]: typed.trim() || null }),
     }),
   };
@@ -113,7 +113,7 @@ const taxColumn = (change: Change, currency: string): TableColumn<ExpenseRow> =>
   edit: () => ({
     write: ({ expense }) => (expense.taxPercent === undefined ? "" : String(expense.taxPercent)),
     read: (typed) => (typed.trim() === "" ? { value: null } : readAmount(typed.replace("%", ""), 0, 100)),
-    says: "Per cent, from 0 to 100",
+    says: "A percentage from 0 to 100",
     onSave: ({ expense }, typed) =>
       change(expense.id, { taxPercent: typed.trim() === "" ? null : (readAmount(typed.replace("%", ""), 0, 100)?.value ?? null) }),
   }),

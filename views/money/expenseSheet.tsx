@@ -68,7 +68,7 @@ type Draft = Omit<Expense, "id" | "amount"> & { amount?: number };
 const NEW_EXPENSE = "new expense";
 
 interface NewProps {
-  /** What a new expense begins with. */
+  /** The first values of a new expense. */
   projectId: string;
   suppliers: readonly string[];
   /** @param id Of the expense that was added; null where none was. */
@@ -102,7 +102,7 @@ export function NewExpenseSheet({ projectId, suppliers, onClose }: NewProps) {
   };
   const parts = { expense: draft, onSet: set };
   return (
-    <Sheet title="New expense" subtitle="Stored when it is saved" onClose={() => onClose(null)}>
+    <Sheet title="New expense" subtitle="Not saved yet" onClose={() => onClose(null)}>
       <SheetSection>
         <div className="space-y-3">
           <What {...parts} suppliers={suppliers} isNew />
@@ -122,8 +122,8 @@ export function NewExpenseSheet({ projectId, suppliers, onClose }: NewProps) {
 }
 
 function missingIn({ name, amount }: Draft): string | null {
-  if (name === "") return "Write what is bought.";
-  return amount === undefined ? "Write an amount." : null;
+  if (name === "") return "Enter the item.";
+  return amount === undefined ? "Enter an amount." : null;
 }
 
 function ToPay({ row: { amount, tax } }: { row: ExpenseRow }) {
@@ -146,16 +146,16 @@ interface PartProps {
 
 const words = (text: string) => (text.length > 300 ? null : { value: text.trim() });
 
-/** What is bought, for which work, from whom. */
+/** The item, its work and its supplier. */
 function What({ expense, onSet, suppliers, isNew = false }: PartProps & { suppliers: readonly string[]; isNew?: boolean }) {
   const { projects } = useNames();
   return (
     <>
       <Typed
-        label="What is bought"
+        label="Item"
         value={expense.name}
         read={(text) => (text.trim() === "" && !isNew ? null : words(text))}
-        says="What is bought"
+        says="Item"
         onSave={(name) => onSet({ name })}
       />
       <Field label="Project">
@@ -174,7 +174,7 @@ function What({ expense, onSet, suppliers, isNew = false }: PartProps & { suppli
   );
 }
 
-/** How much, with which tax, and when. */
+/** The amount, its tax, and its dates. */
 function Amounts({ expense, onSet }: PartProps) {
   const { currency } = usePlanFacts();
   const { amount } = expense;
@@ -205,7 +205,7 @@ function Amounts({ expense, onSet }: PartProps) {
   );
 }
 
-/** What it is, how it counts, and how far it has come. */
+/** The type, treatment and state of an expense. */
 function Kinds({ expense, onSet }: PartProps) {
   return (
     <>
@@ -239,7 +239,7 @@ function TaskField({
   const tasks = (outline?.tasks ?? []).map(({ task }) => task);
   return (
     <Field label="Task">
-      <Picker value={taskId} options={[none("The project as a whole"), ...namedOptions(tasks)]} onChange={(id) => onChange(id || null)} />
+      <Picker value={taskId} options={[none("Whole project"), ...namedOptions(tasks)]} onChange={(id) => onChange(id || null)} />
     </Field>
   );
 }

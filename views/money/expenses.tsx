@@ -73,8 +73,7 @@ export function Expenses({ initial }: { initial: Initial<AnswerOf<"expenses">> }
     >
       {rows.length === 0 ? (
         <Empty title="No expenses yet">
-          What is bought for a project stands here: hire, freight, travel, licences. Add one, or import a list under People, Import and
-          export.
+          Purchases for projects: hire, freight, travel, licences. Add an expense, or import a list under People, Import and export.
         </Empty>
       ) : (
         <DataTable

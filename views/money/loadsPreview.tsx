@@ -1,5 +1,5 @@
 "use client";
-// What a swap does to the load of who gives and who takes, month by month.
+// The effect of a swap on the load of the people who give and take work, month by month.
 import { useEffect, useMemo, useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
@@ -47,7 +47,7 @@ function changedMonths({ now, then }: { now: Loads; then: Loads }) {
   );
 }
 
-/** Loads of everybody the line is about, as they are and as they would be. */
+/** Loads of everyone the line is about, as they are and as they would be. */
 function useLoads(line: RemedyLine): { now: Loads; then: Loads } | null {
   const session = usePlan();
   const { today, horizon } = usePlanFacts();
@@ -55,7 +55,7 @@ function useLoads(line: RemedyLine): { now: Loads; then: Loads } | null {
     () => ({
       range: { start: Math.max(today, horizon.start), stop: horizon.stop },
       grain: "month" as const,
-      ids: [...line.giverIds, ...line.takerIds],
+      ids: [...line.donorIds, ...line.recipientIds],
     }),
     [line, today, horizon],
   );

@@ -40,7 +40,7 @@ export function Margin({ initial }: { initial: Initial<AnswerOf<"margins">> }) {
       sheet={open && <MarginSheet key={open.id} project={open} currency={currency} onClose={() => void setOpenId(null)} />}
     >
       {projects.length === 0 ? (
-        <Empty title="No projects yet">What projects bring in and cost stands here, once there are some.</Empty>
+        <Empty title="No projects yet">Revenue and cost of each project appear here. Add projects under Work.</Empty>
       ) : (
         <DataTable
           name="margin"
@@ -126,7 +126,7 @@ const shareColumn: TableColumn<MarginRow> = {
 };
 
 const budgetColumn: TableColumn<MarginRow> = {
-  ...money("budget", "Budget left", ({ budget, cost }) => (budget === null ? null : budget - cost)),
+  ...money("budget", "Budget remaining", ({ budget, cost }) => (budget === null ? null : budget - cost)),
   width: 132,
   cell: ({ budget, cost, passes }) =>
     budget === null ? (
@@ -134,7 +134,7 @@ const budgetColumn: TableColumn<MarginRow> = {
     ) : (
       <TwoLines
         main={<span className={budget < cost ? "figure-bad" : ""}>{moneyText(budget - cost)}</span>}
-        side={passes === null ? `of ${moneyText(budget, 0)}` : `over in ${monthOfYearText(passes)}`}
+        side={passes === null ? `of ${moneyText(budget, 0)}` : `over from ${monthOfYearText(passes)}`}
       />
     ),
 };

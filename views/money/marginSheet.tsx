@@ -47,7 +47,7 @@ export function MarginSheet({ project, currency, onClose }: { project: MarginRow
   );
 }
 
-/** What the project brings in, what it costs, and what that leaves. */
+/** The revenue, cost and margin of the project. */
 function Sums({ project: { revenue, cost, share, goal, isBelow }, currency }: { project: MarginRow; currency: string }) {
   return (
     <>
@@ -65,7 +65,7 @@ function Sums({ project: { revenue, cost, share, goal, isBelow }, currency }: { 
   );
 }
 
-/** What the plan spends of each budget, and the day on which it goes past it. */
+/** The spending against each budget of the plan, and the day on which it is exceeded. */
 function Budgets({ projectId }: { projectId: string }) {
   const budgets = useMaybeAnswer("budgets", { projectId }, null) ?? [];
   if (budgets.length === 0) return null;
@@ -75,11 +75,11 @@ function Budgets({ projectId }: { projectId: string }) {
         {budgets.map(({ kind, budget, spent, left, passes }) => (
           <li key={kind} className="line-above py-1">
             <SumLine figure={moneyText(left)} isOver={left < 0}>
-              {kind === "all" ? "Left of the whole" : `Left of ${kindWords[kind].toLowerCase()}`}
+              {kind === "all" ? "Budget remaining" : `Remaining for ${kindWords[kind].toLowerCase()}`}
             </SumLine>
             <p className="text-side">
               {moneyText(spent)} of {moneyText(budget)} spent
-              {passes === null ? " by the end of the plan" : <span className="text-over">, over from {longDay(passes)} on</span>}
+              {passes === null ? " by the end of the plan" : <span className="text-over">, over budget from {longDay(passes)} on</span>}
             </p>
           </li>
         ))}
@@ -88,7 +88,7 @@ function Budgets({ projectId }: { projectId: string }) {
   );
 }
 
-/** What an hour comes to, in minor units. */
+/** The rate per hour, in minor units. */
 const perHour = (minor: number, minutes: number): string => (minutes === 0 ? "–" : moneyText(Math.round((minor * 60) / minutes)));
 
 function People({ people }: { people: readonly MarginPerson[] }) {
@@ -99,7 +99,7 @@ function People({ people }: { people: readonly MarginPerson[] }) {
         {people.map(({ personId, name, roleName, minutes, cost, revenue, share }) => (
           <li key={personId ?? "nobody"} className="line-above py-1">
             <SumLine figure={share === null ? moneyText(-cost) : `${moneyText(revenue - cost)} · ${marginText(share)}`}>
-              {name ?? "Nobody yet, or a team"} <span className="text-side">{roleName}</span>
+              {name ?? "Unassigned, or a team"} <span className="text-side">{roleName}</span>
             </SumLine>
             <p className="text-side">
               {hoursText(minutes)} h, cost {perHour(cost, minutes)} an hour

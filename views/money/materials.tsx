@@ -37,12 +37,12 @@ export function Materials({ initial }: { initial: Initial<AnswerOf<"materialNeed
       }
     >
       {rows.length === 0 ? (
-        <Empty title="Nothing is needed in these periods">
-          Materials are put on tasks in the task’s sheet; the list of them is kept in the{" "}
+        <Empty title="No material is needed in these periods">
+          Add materials to a task in its sheet. Define them in the{" "}
           <Link className="text-link" href={linkTo("/settings/materials")}>
             settings
           </Link>
-          , their prices under Rates.
+          , and their prices under Rates.
         </Empty>
       ) : (
         <TreeTable
@@ -102,7 +102,7 @@ const firstColumn: TableColumn<MaterialRow> = {
 
 const sumColumn: TableColumn<MaterialRow> = {
   id: "sum",
-  head: "Sum",
+  head: "Total",
   width: 100,
   isFigure: true,
   value: ({ total }) => total / 10_000,

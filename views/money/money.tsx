@@ -1,5 +1,5 @@
 "use client";
-// Money: what the plan costs and earns, added up by whatever is chosen; rows and columns add up to the cent.
+// Money: what the plan costs and earns, added up by everything that is chosen; rows and columns add up to the cent.
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer } from "../../client/session.tsx";
@@ -41,8 +41,8 @@ export function Money({ initial }: { initial: Initial<AnswerOf<"money">> }) {
     >
       <WithinLine places={money.places} onChange={(of) => setParams({ of })} />
       {money.rows.length === 0 ? (
-        <Empty title={params.of.length > 0 ? "Nothing falls under this" : "Nothing yet"}>
-          What the plan costs and earns stands here, once there are projects with work and rates.
+        <Empty title={params.of.length > 0 ? "No results" : "No figures yet"}>
+          Cost and revenue appear here once projects have work and rates.
         </Empty>
       ) : (
         <MoneyTable money={money} query={query} opened={opened} onOpen={setOpened} />

@@ -7,14 +7,14 @@ import { rangeText } from "../../ui/format.ts";
 import { pipelineWords } from "../frame/pipelineWords.ts";
 import { groupWords, kindWords, measureWords, rowName } from "./moneyWords.ts";
 
-/** Of what and over which days the figures are, as in "Tidepool Hall, 1 Feb – 31 Mar 2027". */
+/** The subject and the days of the figures, as in "Tidepool Hall, 1 Feb – 31 Mar 2027". */
 export function moneyFileOf({ places, periods }: Money): string {
   const names = places.flatMap(({ name }) => name ?? []);
   const range = periods.length === 0 ? [] : [rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop })];
   return [...names, ...range].join(", ");
 }
 
-/** Which figures these are, as in "Cost in EUR by kind of cost". */
+/** The kind of the figures, as in "Cost in EUR by kind of cost". */
 export function figuresText({ currency }: Pick<Money, "currency">, { by, measure, kind }: MoneyQuery): string {
   const what = measure === "cost" && kind !== "all" ? `Cost: ${kindWords[kind].toLowerCase()}` : measureWords[measure];
   return `${what} in ${currency} by ${groupWords[by].toLowerCase()}`;
@@ -28,7 +28,7 @@ export function moneyFile(money: Money, query: MoneyQuery): string[][] {
     [figuresText(money, query), moneyFileOf(money)].filter((text) => text !== "").join(": "),
     pipelineWords[pipeline],
     ...periods.map(({ start }) => formatDay(start)),
-    "Sum",
+    "Total",
   ];
   const line = (name: string, side: string, amounts: readonly number[], sum: number | null) => [
     name,
@@ -36,19 +36,19 @@ export function moneyFile(money: Money, query: MoneyQuery): string[][] {
     ...amounts.map(plain),
     sum === null ? "" : plain(sum),
   ];
-  const told = [
+  const reported = [
     head,
     ...rows.map((row) => line(rowName(by, row.key, row.name), row.side, row.periods, row.total)),
     line("All", "", totals, total),
   ];
-  if (measure !== "cost") return told;
-  told.push(line("Running total", before === 0 ? "" : "with what was spent before", runningTotal(totals, before), null));
+  if (measure !== "cost") return reported;
+  reported.push(line("Running total", before === 0 ? "" : "including earlier spending", runningTotal(totals, before), null));
   if (budget !== null) {
     const whose = budget.projects === budget.of ? "" : `${budget.projects} of ${budget.of} projects`;
     const fixed = periods.map(() => budget.budget);
-    told.push(line("Running total of projects with a budget", whose, budget.running, null), line("Budget", whose, fixed, null));
+    reported.push(line("Running total of projects with a budget", whose, budget.running, null), line("Budget", whose, fixed, null));
   }
-  return told;
+  return reported;
 }
 
 const plain = (minor: number): string => (minor / 100).toFixed(2);

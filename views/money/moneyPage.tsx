@@ -42,7 +42,7 @@ export function MoneyPage({ title, money, query, studio, settings }: MoneyPagePr
                 </th>
               );
             })}
-            <th scope="col">Sum</th>
+            <th scope="col">Total</th>
           </tr>
         </thead>
         <tbody>

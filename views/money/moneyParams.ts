@@ -1,4 +1,4 @@
-// What the address says of how money is looked at; read by the pages on the server and by the screens.
+// The view of money in the address; read by the pages on the server and by the screens.
 import { parseAsArrayOf, parseAsString, parseAsStringLiteral } from "nuqs/server";
 import { type Grain, grains, type Range } from "../../core/calendar/periods.ts";
 import { type MoneyBy, moneyBys, pipelineCountings } from "../../core/cost/moneyKeys.ts";
@@ -33,7 +33,7 @@ export type MoneyParams = {
   pipeline: MoneyQuery["pipeline"];
 };
 
-/** Periods that columns have: days and weeks only where somebody has asked for them. */
+/** Periods that columns have: days and weeks only where a person has asked for them. */
 export const grainOf = ({ per }: Pick<MoneyParams, "per">, { grain }: TimeWindow): Grain =>
   per ?? (grain === "day" || grain === "week" ? "month" : grain);
 
@@ -58,7 +58,7 @@ export function moneyQueryOf(params: MoneyParams, window: TimeWindow, horizon: R
   };
 }
 
-/** What falls under which key, from texts such as "client:saltmarsh". */
+/** The filters of texts such as "client:saltmarsh". */
 export function placesOf(of: readonly string[]): MoneyPlace[] {
   return of.flatMap((text) => {
     const { kind, id } = kindOf(text);
@@ -68,5 +68,5 @@ export function placesOf(of: readonly string[]): MoneyPlace[] {
 
 export const placeText = ({ by, key }: MoneyPlace): string => `${by}:${key}`;
 
-/** What cash flow always is, whatever the address says of the table. */
+/** The fixed settings of cash flow, regardless of the table's settings in the address. */
 export const cashSettings = { group: "kind", cost: "all", show: "cost" } as const;

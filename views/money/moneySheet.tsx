@@ -1,9 +1,9 @@
 "use client";
-// What a figure of money is made of, line by line, and why each line is what it is.
+// The lines of a figure of money, and the explanation of each line.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { Money, MoneyRow } from "../../core/answers/money.ts";
-import type { MoneyLineTold } from "../../core/answers/moneyLines.ts";
+import type { MoneyLineDetails } from "../../core/answers/moneyLines.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { MoneyBy } from "../../core/cost/moneyKeys.ts";
 import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
@@ -38,7 +38,7 @@ function Lines({ money, query, opened, onClose, onBreakDown }: Props) {
   const answer = useMaybeAnswer("moneyLines", { ...query, ...opened }, null);
   const [openLine, setOpenLine] = useState<string | null>(null);
   const row = money.rows.find(({ key }) => key === opened.key);
-  const title = row ? rowName(query.by, row.key, row.name) : "All of it";
+  const title = row ? rowName(query.by, row.key, row.name) : "All";
   const lines = answer?.lines ?? [];
   return (
     <Sheet title={title} subtitle={answer && `${measureWords[query.measure]}, ${rangeText(answer.range)}`} onClose={onClose}>
@@ -64,7 +64,7 @@ function Lines({ money, query, opened, onClose, onBreakDown }: Props) {
         )}
         {answer && (
           <SumLine figure={`${money.currency} ${moneyText(answer.total)}`} isTotal>
-            {query.measure === "left" ? "Taken off the budget" : "Total"}
+            {query.measure === "left" ? "Deducted from the budget" : "Total"}
           </SumLine>
         )}
       </SheetSection>
@@ -79,7 +79,7 @@ function Ways({ row, query }: { row: MoneyRow; query: MoneyQuery }) {
   return (
     <SheetSection>
       <Link href={linkTo("/money/cash-flow", { of })} className="text-link">
-        Its cash flow
+        Cash flow
       </Link>
       {query.by === "project" && (
         <>
@@ -105,14 +105,14 @@ function BreakDown({ query, hasRow, onBreakDown }: { query: MoneyQuery; hasRow: 
   );
 }
 
-function Line({ line, range, isOpen, onToggle }: { line: MoneyLineTold; range: Range; isOpen: boolean; onToggle: () => void }) {
+function Line({ line, range, isOpen, onToggle }: { line: MoneyLineDetails; range: Range; isOpen: boolean; onToggle: () => void }) {
   const { name, who, projectName, projectRow, amount } = line;
   return (
     <li className="line-above py-1">
       <button
         type="button"
         aria-expanded={isOpen}
-        title="Why is it this much?"
+        title="How is it calculated?"
         onClick={onToggle}
         className="flex w-full items-baseline gap-2 text-left hover:bg-well"
       >

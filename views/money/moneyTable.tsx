@@ -83,17 +83,17 @@ interface SumColumn extends Pick<Props, "onOpen"> {
 
 const sumColumn = ({ measure, total, nameOf, onOpen }: SumColumn): TableColumn<MoneyRow> => ({
   id: "sum",
-  head: measure === "left" ? "At the end" : "Sum",
+  head: measure === "left" ? "At the end" : "Total",
   width: 120,
   grow: 1,
   isFigure: true,
   value: (row) => row.total / 100,
   look: ({ total: own }) => (own < 0 ? "font-semibold! text-over" : "font-semibold!"),
   cell: (row) => (
-    <AmountButton minor={row.total} says={`${nameOf(row)}, sum`} onOpen={() => onOpen({ key: row.key, period: null })} isSum />
+    <AmountButton minor={row.total} says={`${nameOf(row)}, total`} onOpen={() => onOpen({ key: row.key, period: null })} isSum />
   ),
   onKey: opensOnEnter(({ key }) => onOpen({ key, period: null })),
-  foot: <AmountButton minor={total} says="All, sum" onOpen={() => onOpen({ key: null, period: null })} isSum />,
+  foot: <AmountButton minor={total} says="All, total" onOpen={() => onOpen({ key: null, period: null })} isSum />,
 });
 
 function nameColumn({ by }: MoneyQuery, currency: string, count: number, nameOf: (row: MoneyRow) => string): TableColumn<MoneyRow> {

@@ -1,5 +1,5 @@
 "use client";
-// What is shown of money, by what, and in which periods.
+// The tools of money: measure, grouping and periods.
 import type { Grain } from "../../core/calendar/periods.ts";
 import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { Choice } from "../../ui/choice.tsx";
@@ -19,7 +19,7 @@ export function MoneyTools({ params, query, grain, onChange }: Props) {
   const groups = groupsFor(query.measure).map((value): Option<MoneyQuery["by"]> => ({ value, text: groupWords[value] }));
   return (
     <>
-      <Choice label="Added up by" value={query.by} options={groups} onChange={(group) => onChange({ group })} width={132} />
+      <Choice label="Group by" value={query.by} options={groups} onChange={(group) => onChange({ group })} width={132} />
       <Choice label="Figure" value={params.show} options={wordOptions(measureWords)} onChange={(show) => onChange({ show })} width={112} />
       {params.show === "cost" && (
         <Choice

@@ -24,7 +24,7 @@ test("each step of a sum has its figures with their units", () => {
   expect(says({ what: "noExchange", units: 20_000 }, "kg", "USD")).toMatch(/: 2 kg without an exchange rate for USD$/);
 });
 
-test("an exchange rate has its date, a sum that is exchanged has brackets, and waste is told apart", () => {
+test("an exchange rate has its date, a sum that is exchanged has brackets, and waste is kept apart", () => {
   const exchange = { exchange: 1_170_000, exchangeSince: day - 28 };
   expect(says({ minutes: 60, rate: 300_000, ...exchange }, "h", "GBP")).toMatch(
     /: 1 h × GBP 30\.00\/h × 1\.17 EUR\/GBP, rate from 1 Mar 2027$/,
@@ -41,15 +41,15 @@ test("a rate has two decimals at least, and is said to be whose and since when",
   expect([rateText(350_000), rateText(350_250), rateText(333_333)]).toEqual(["35.00", "35.025", "33.3333"]);
   expect(sourceText(part({}), {})).toBeNull();
   expect(sourceText(part({ of: "role", since: null }), { role: "Exhibit designer" })).toBe("rate of Exhibit designer");
-  expect(sourceText(part({ of: "default", since: day }), {})).toBe("rate of everybody else, from 29 Mar 2027");
+  expect(sourceText(part({ of: "default", since: day }), {})).toBe("rate of everyone else, from 29 Mar 2027");
 });
 
 test("what nothing in the plan names is called what it lacks", () => {
   expect(rowName("client", "none:", null)).toBe("Own work");
-  expect(rowName("person", "none:labour", null)).toBe("Nobody yet, or a team");
+  expect(rowName("person", "none:labour", null)).toBe("Unassigned, or a team");
   expect(rowName("person", "none:expense", null)).toBe("Expenses");
   expect(rowName("supplier", "none:expense", null)).toBe("No supplier");
-  expect(rowName("treatment", "none:expense", null)).toBe("Neither stated");
+  expect(rowName("treatment", "none:expense", null)).toBe("Not stated");
   expect(rowName("task", "none:expense", null)).toBe("Expenses");
   expect(rowName("kind", "labour", null)).toBe("Labour");
   expect(rowName("costType", "travel", null)).toBe("Travel");

@@ -1,4 +1,4 @@
-// What money is called on screen and in files.
+// The names of money on screen and in files.
 
 import type { Grain } from "../../core/calendar/periods.ts";
 import type { MoneyPart, MoneyWhy } from "../../core/cost/explainMoney.ts";
@@ -25,7 +25,7 @@ export const measureWords: Record<MoneyMeasure, string> = {
   cost: "Cost",
   revenue: "Revenue",
   margin: "Margin",
-  left: "Budget left",
+  left: "Budget remaining",
 };
 
 export const kindWords: Record<(typeof moneyKinds)[number], string> = {
@@ -70,15 +70,15 @@ export const treatmentWords = { capital: "Capital", operating: "Operating" } as 
 
 const wordsOfExpense: Record<string, string> = { ...costTypeWords, ...treatmentWords };
 
-const nobody: Partial<Record<MoneyBy, string>> = { client: "Own work", category: "No category", person: "Nobody yet, or a team" };
+const nobody: Partial<Record<MoneyBy, string>> = { client: "Own work", category: "No category", person: "Unassigned, or a team" };
 
-/** What a row of the table is called. */
+/** The name of a row of the table. */
 export function rowName(by: MoneyBy, key: string, name: string | null): string {
   if (name !== null) return name;
   if (!key.startsWith(NONE)) return (by === "kind" ? lineWords : wordsOfExpense)[key] ?? key;
   const kind = key.slice(NONE.length);
   if (kind === "" || (by === "person" && kind === "labour")) return nobody[by] ?? "None";
-  if (kind === "expense" && (by === "supplier" || by === "treatment")) return by === "supplier" ? "No supplier" : "Neither stated";
+  if (kind === "expense" && (by === "supplier" || by === "treatment")) return by === "supplier" ? "No supplier" : "Not stated";
   return lineWords[kind] ?? kind;
 }
 
@@ -142,9 +142,9 @@ function exchanged(term: string, { what, overtime, exchange, exchangeSince }: Mo
 const amountOf = ({ minutes, units }: MoneyPart, unit: string) =>
   minutes === undefined ? `${unitsText(units ?? 0)} ${unit}` : `${hoursText(minutes)} h`;
 
-/** Whose rate it is and since when. */
+/** The subject of the rate, and its first day. */
 export function sourceText({ of, since }: MoneyPart, names: MoneyWhy["names"]): string | null {
   if (of === undefined) return null;
-  const whose = of === "default" ? "everybody else" : (names[of] ?? of);
+  const whose = of === "default" ? "everyone else" : (names[of] ?? of);
   return `rate of ${whose}${since === null || since === undefined ? "" : `, from ${longDay(since)}`}`;
 }

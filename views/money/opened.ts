@@ -1,9 +1,9 @@
 "use client";
-// The figure of money whose lines are shown beside the table or chart.
+// The figure of money whose lines are shown next to the table or chart.
 import { useState } from "react";
 import type { Money } from "../../core/answers/money.ts";
 
-/** A figure whose lines are shown: of a row or of all, in a period or in all. */
+/** A figure whose lines are shown: of a row or of all, in a period or in total. */
 export interface Opened {
   key: string | null;
   period: number | null;

@@ -1,14 +1,14 @@
 "use client";
-// Why a line of money is what it is: a sum that can be followed with a pencil.
+// The explanation of a line of money: a sum that can be checked by hand.
 import { useMaybeAnswer } from "../../client/session.tsx";
-import type { MoneyLineTold } from "../../core/answers/moneyLines.ts";
+import type { MoneyLineDetails } from "../../core/answers/moneyLines.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import { moneyText, shareText } from "../../ui/format.ts";
 import { SumLine } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { partText, sourceText } from "./moneyWords.ts";
 
-export function WhyMoney({ line: { subject, amount, whole, probability }, range }: { line: MoneyLineTold; range: Range }) {
+export function WhyMoney({ line: { subject, amount, whole, probability }, range }: { line: MoneyLineDetails; range: Range }) {
   const why = useMaybeAnswer("moneyWhy", { subject, range, total: whole }, null);
   const { currency } = usePlanFacts();
   if (!why) return null;

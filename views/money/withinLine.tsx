@@ -1,5 +1,5 @@
 "use client";
-// What money is limited to, each with the way to leave it.
+// The filters of money, each with the way to remove it.
 import { X } from "lucide-react";
 import type { Money } from "../../core/answers/money.ts";
 import { placeText } from "./moneyParams.ts";
@@ -14,7 +14,7 @@ export function WithinLine({ places, onChange }: { places: Money["places"]; onCh
         <button
           key={`${by} ${key}`}
           type="button"
-          aria-label={`No longer only ${rowName(by, key, name)}`}
+          aria-label={`Remove the filter ${rowName(by, key, name)}`}
           className="name-chip gap-1.5 pr-2"
           onClick={() => onChange(places.filter((own) => own.by !== by || own.key !== key).map(placeText))}
         >

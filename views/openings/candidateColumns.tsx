@@ -20,7 +20,7 @@ export function candidateColumns({ weeks, need, currency }: Candidates, onGive: 
     {
       id: "room",
       head: "Room",
-      says: "By week, against what the opening asks for",
+      says: "By week, against the hours needed",
       width: 96,
       grow: 1,
       cell: ({ name, room }) => <RoomStrip name={name} weeks={weeks} need={need} room={room} />,
@@ -29,7 +29,7 @@ export function candidateColumns({ weeks, need, currency }: Candidates, onGive: 
     {
       id: "cost",
       head: `Cost, ${currency}`,
-      says: "Of what they cover",
+      says: "Of the hours they cover",
       width: 92,
       isFigure: true,
       yields: true,
@@ -71,7 +71,7 @@ const who: Column = {
 const cover: Column = {
   id: "cover",
   head: "Covers",
-  says: "How much of it fits their room, day by day",
+  says: "The share that fits their room, day by day",
   width: 74,
   isFigure: true,
   value: (row) => row.cover / 10_000,
@@ -83,7 +83,7 @@ const cover: Column = {
 const fit: Column = {
   id: "fit",
   head: "Fit",
-  says: "How their skills meet what is asked for: level of 5",
+  says: "How their skills match those needed: level out of 5",
   width: 56,
   isFigure: true,
   value: (row) => row.fit / 10_000,
@@ -94,7 +94,7 @@ const fit: Column = {
 const margin: Column = {
   id: "margin",
   head: "Margin",
-  says: "The project’s margin if they did all of it",
+  says: "The project’s margin if they did all the work",
   width: 72,
   isFigure: true,
   yields: true,

@@ -1,5 +1,5 @@
 "use client";
-// Who could take an opening: ranked, with their room over its weeks; up to three side by side.
+// The candidates for an opening: ranked, with their room over its weeks; up to three in comparison.
 import type { Candidates } from "../../core/answers/openings.ts";
 import { hoursText, longDay, marginText, shortDay } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
@@ -37,7 +37,7 @@ export function CandidatePanel({ candidates, hook }: { candidates: Candidates; h
         {beside.length >= 2 && <Compare candidates={candidates} people={beside} hook={hook} />}
         {fitting.length === 0 && (
           <p className="px-4 py-3 text-ink-2">
-            Nobody has the role and every skill at its level. Those who come near stand below, with what they miss.
+            Nobody has the role and every skill at the level needed. The closest candidates are listed below with what is missing.
           </p>
         )}
       </div>

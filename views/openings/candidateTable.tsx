@@ -12,7 +12,7 @@ export function CandidateTable({ candidates, hook: { view, compare, setView } }:
   const sections = useMemo(
     () => [
       { id: "fitting", title: null, rows: fitting },
-      ...(near.length > 0 ? [{ id: "near", title: "Miss something", rows: near }] : []),
+      ...(near.length > 0 ? [{ id: "near", title: "Missing a role or skill", rows: near }] : []),
     ],
     [fitting, near],
   );
@@ -31,7 +31,7 @@ export function CandidateTable({ candidates, hook: { view, compare, setView } }:
         ticked: new Set(view.beside),
         onTick: (ids) => ids.forEach(compare),
         what: null,
-        says: (name) => `Put ${name} side by side`,
+        says: (name) => `Compare ${name}`,
       }}
     />
   );

@@ -17,7 +17,7 @@ export function Compare({ candidates, people, hook }: CompareProps) {
   return (
     <div className="line-below bg-paper px-4 py-2.5">
       <table className="w-full text-[13px]">
-        <caption className="sr-only">Side by side</caption>
+        <caption className="sr-only">Comparison</caption>
         <thead>
           <tr>
             <td />
@@ -66,7 +66,7 @@ function RoomLine({ candidates: { weeks, need }, people }: Omit<CompareProps, "h
 
 type ComparedLine = [says: string, of: (person: CandidateRow) => string];
 
-/** What is compared: what a line is called, and what it says of somebody. */
+/** The lines of the comparison: the name of each, and its text for a person. */
 function linesOf({ currency, margin }: Candidates): ComparedLine[] {
   const marginAfter: ComparedLine = ["Margin after", ({ marginAfter: own }) => (own === null ? "–" : marginText(own))];
   return [
@@ -75,7 +75,7 @@ function linesOf({ currency, margin }: Candidates): ComparedLine[] {
     [`Cost, ${currency}`, ({ cost }) => moneyText(cost)],
     ...(margin === null ? [] : [marginAfter]),
     ["On the project", ({ isOnProject }) => (isOnProject ? "yes" : "no")],
-    ["Misses", ({ missing }) => (missing.length === 0 ? "nothing" : missing.map(missingText).join(", "))],
+    ["Missing", ({ missing }) => (missing.length === 0 ? "nothing" : missing.map(missingText).join(", "))],
   ];
 }
 
@@ -87,7 +87,7 @@ function Ends({ people, hook }: Pick<CompareProps, "people" | "hook">) {
         Split between {first} and {second}…
       </Button>
       <Button look="quiet" onClick={() => hook.setView({ beside: null })}>
-        Done comparing
+        Close comparison
       </Button>
     </div>
   );

@@ -32,10 +32,10 @@ export function FreeSheet({ onClose }: { onClose: () => void }) {
     needs !== null && first !== null && last !== null && last >= first ? { from: parseDay(first), until: parseDay(last) } : null;
   const alone = useMaybeAnswer("freeWhen", needs?.length === 1 && dates ? { ...needs[0], ...dates } : null, null);
   const team = useMaybeAnswer("freeTeam", needs && dates ? { needs, ...dates } : null, null);
-  // Where somebody can take all of it alone, nobody has to share it.
+  // Where a person can take all of it alone, nobody has to share it.
   const isTogether = typed.length > 1 || (alone !== null && needs !== null && alone.every(({ room }) => room < needs[0].minutes));
   return (
-    <Sheet title="Free when?" subtitle="Who could take this, and from when" onClose={onClose}>
+    <Sheet title="Availability" subtitle="Who has room, and from when" onClose={onClose}>
       <SheetSection>
         <div className="space-y-3">
           <Needs typed={typed} onChange={setTyped} />
@@ -43,7 +43,7 @@ export function FreeSheet({ onClose }: { onClose: () => void }) {
             <Field label="From" fault={first ? undefined : DATE_HINT}>
               <DateField value={from} onChange={setFrom} />
             </Field>
-            <Field label="Until" fault={last && (!first || last >= first) ? undefined : "A day after it."}>
+            <Field label="Until" fault={last && (!first || last >= first) ? undefined : "The last day must be on or after the first day."}>
               <DateField value={until} onChange={setUntil} />
             </Field>
           </div>
@@ -66,12 +66,12 @@ function Needs({ typed, onChange }: { typed: readonly TypedNeed[]; onChange: (ty
           onRemove={at === 0 ? undefined : () => onChange(typed.filter((own) => own !== need))}
         />
       ))}
-      <TextButton onClick={() => onChange([...typed, emptyNeed()])}>And another role</TextButton>
+      <TextButton onClick={() => onChange([...typed, emptyNeed()])}>Add another role</TextButton>
     </>
   );
 }
 
-/** What the fields come to; null while one of them is no number. */
+/** The needs that the fields state; null while one of them is no number. */
 function needsOf(typed: readonly TypedNeed[]): TeamNeed[] | null {
   const needs = typed.flatMap((own): TeamNeed[] => {
     const hours = hoursOfNeed(own);
@@ -81,13 +81,13 @@ function needsOf(typed: readonly TypedNeed[]): TeamNeed[] | null {
   return needs.length === typed.length ? needs : null;
 }
 
-/** Who has the room then, and from when the others would. */
+/** The people with room then, and the day from which the others have it. */
 function Found({ answer, minutes }: { answer: readonly FreePerson[]; minutes: number }) {
   const now = answer.filter(({ room }) => room >= minutes);
   const later = answer.filter(({ room }) => room < minutes);
   return (
     <>
-      <SheetSection title={now.length > 0 ? "Have the room then" : "Nobody has the room then"}>
+      <SheetSection title={now.length > 0 ? "People with enough room" : "Nobody has enough room then"}>
         {now.slice(0, MOST_LISTED).map((person) => (
           <Line key={person.personId} person={person} says={`${hoursText(person.room)} h free`} />
         ))}

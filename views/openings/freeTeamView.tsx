@@ -1,5 +1,5 @@
 "use client";
-// Who could take several needs together, how it is split, from when if not then, and pencilling it in in one step.
+// The people who could take several needs together, the split, the first possible start, and pencilling it in as one step.
 import { useState } from "react";
 import { usePlan } from "../../client/session.tsx";
 import { type Day, formatDay } from "../../core/calendar/day.ts";
@@ -26,13 +26,13 @@ export function FreeTeamView({ team, needs, from, until }: FreeTeamProps) {
   const length = until - from;
   return (
     <>
-      <SheetSection title={isFree ? "Together they have the room then" : "Then there is room for"}>
+      <SheetSection title={isFree ? "This team has enough room then" : "There is room for"}>
         <Shares shares={team.shares} needs={needs} />
         {!isFree && <Short team={team} needs={needs} />}
       </SheetSection>
       {!isFree && (
-        <SheetSection title={later ? `All of it from ${shortDay(later.from)} to ${shortDay(later.from + length)}` : "All of it"}>
-          {later ? <Shares shares={later.shares} needs={needs} /> : <p className="text-ink-2">Nobody has the room for it in this plan.</p>}
+        <SheetSection title={later ? `All of it from ${shortDay(later.from)} to ${shortDay(later.from + length)}` : "All"}>
+          {later ? <Shares shares={later.shares} needs={needs} /> : <p className="text-ink-2">Nobody has room for it within this plan.</p>}
         </SheetSection>
       )}
       {later && <Pencil key={`${later.from}`} needs={needs} shares={later.shares} start={later.from} finish={later.from + length} />}
@@ -71,7 +71,7 @@ interface PencilProps {
   finish: Day;
 }
 
-/** Makes a task of it, with everybody pencilled in. */
+/** Makes a task of it, with everyone pencilled in. */
 function Pencil({ needs, shares, start, finish }: PencilProps) {
   const session = usePlan();
   const { projects } = useNames();
@@ -91,7 +91,7 @@ function Pencil({ needs, shares, start, finish }: PencilProps) {
           <Picker value={projectId} onChange={setProject} options={[none("Choose a project"), ...namedOptions(projects)]} />
         </Field>
         <Field label="Task">
-          <TextInput value={name} onChange={(event) => setName(event.target.value)} placeholder="What they would do" />
+          <TextInput value={name} onChange={(event) => setName(event.target.value)} placeholder="Task name" />
         </Field>
         <FormFault>{fault}</FormFault>
         <Button look="main" disabled={projectId === "" || name.trim() === ""} onClick={() => void pencil()}>

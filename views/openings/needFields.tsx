@@ -39,7 +39,7 @@ export function NeedFields({ need, onChange, onRemove }: NeedFieldsProps) {
           </Field>
         </div>
         {onRemove && (
-          <IconButton label="Leave this role out" onClick={onRemove}>
+          <IconButton label="Remove this role" onClick={onRemove}>
             <X size={14} />
           </IconButton>
         )}
@@ -60,7 +60,7 @@ export function NeedFields({ need, onChange, onRemove }: NeedFieldsProps) {
             options={textOptions(levels)}
           />
         </Field>
-        <Field label="Hours" fault={hoursOfNeed(need) ? undefined : "A number."}>
+        <Field label="Hours" fault={hoursOfNeed(need) ? undefined : "Enter a number."}>
           <TextInput inputMode="decimal" value={need.hours} onChange={(event) => onChange({ hours: event.target.value })} />
         </Field>
       </div>

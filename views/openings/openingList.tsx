@@ -51,7 +51,7 @@ function Opening({ row }: { row: OpeningRow }) {
         <ProjectDot row={projectRow} isSmall />
         <span className="truncate">{projectName}</span>
         {isPipeline && <span className="text-plum">pipeline</span>}
-        {isAsked && <span className="text-ochre-ink">asked for</span>}
+        {isAsked && <span className="text-ochre-ink">requested</span>}
       </span>
       <span className="col-start-2 truncate text-side">
         {roleName}

@@ -19,9 +19,9 @@ import { type OpeningsHook, useOpenings } from "./useOpenings.ts";
 
 const freeSheet = later(() => import("./freeSheet.tsx").then((own) => own.FreeSheet));
 const proposalSheet = later(() => import("./proposalSheet.tsx").then((own) => own.ProposalSheet));
-const giveSheet = later(() => import("./giveSheet.tsx").then((own) => own.GiveSheet));
+const giveSheet = later(() => import("./assignSheet.tsx").then((own) => own.AssignSheet));
 
-/** What the sheet shows besides a gift to somebody. */
+/** The other contents of the sheet, besides an assignment to a person. */
 const [FREE, PROPOSAL] = ["free", "proposal"];
 
 interface OpeningsProps {
@@ -46,21 +46,21 @@ export function Openings({ initial, candidates: first }: OpeningsProps) {
       sheet={sheetOf(hook)}
     >
       {openings.length === 0 ? (
-        <Empty title="Nothing is open">
-          Unassigned work that needs a role stands here, with who could take it.{" "}
-          {view.pipeline ? "" : "Tick “Pipeline” to see what may come."}
+        <Empty title="No openings">
+          Unassigned work that needs a role appears here with its candidates.{" "}
+          {view.pipeline ? "" : "Select “Pipeline” to include projects that are not won yet."}
         </Empty>
       ) : (
         <div className="grid min-h-0 flex-1 grid-cols-[300px_minmax(0,1fr)] gap-3">
           <OpeningList hook={hook} />
-          <Takers hook={hook} />
+          <Recipients hook={hook} />
         </div>
       )}
     </Screen>
   );
 }
 
-/** What stands in the side sheet: who is free when, a proposal for all, or giving an opening to somebody. */
+/** The content of the side sheet: availability, a proposal for all, or the assignment of an opening to a person. */
 function sheetOf(hook: OpeningsHook) {
   const { shown, view, setView, candidates } = hook;
   const close = () => setView(({ sheet }) => ({ sheet: closed(view.sheet)(sheet) }));
@@ -72,11 +72,11 @@ function sheetOf(hook: OpeningsHook) {
   return <SheetPart key={key} of={giveSheet} given={{ candidates, person, hook, onClose: close }} />;
 }
 
-function Takers({ hook }: { hook: OpeningsHook }) {
+function Recipients({ hook }: { hook: OpeningsHook }) {
   const { shown, candidates } = hook;
-  if (shown.length === 0) return <p className="p-6 text-ink-2">No opening matches.</p>;
+  if (shown.length === 0) return <p className="p-6 text-ink-2">No results.</p>;
   if (candidates) return <CandidatePanel candidates={candidates} hook={hook} />;
-  return <p className="p-6 text-ink-2">Working out who could take it, {countText(shown.length, "opening")} in the list…</p>;
+  return <p className="p-6 text-ink-2">Finding candidates, {countText(shown.length, "opening")} in the list…</p>;
 }
 
 function OpeningTools({ hook: { openings, shown, view, setView } }: { hook: OpeningsHook }) {
@@ -101,7 +101,7 @@ function OpeningTools({ hook: { openings, shown, view, setView } }: { hook: Open
         width={104}
       />
       <Button onClick={() => setView({ sheet: FREE })}>
-        <Search size={14} /> Free when?
+        <Search size={14} /> Availability
       </Button>
       <Button look="main" disabled={shown.length === 0} onClick={() => setView({ sheet: PROPOSAL })}>
         Propose for all

@@ -34,7 +34,7 @@ export function ProposalSheet({ openings, onClose }: { openings: readonly Openin
         <SheetSection>
           <ProgressLine part={solve / 4}>{solveWords[solve]}</ProgressLine>
           <div className="pt-3">
-            <Button onClick={stop}>Stop, and take what is found</Button>
+            <Button onClick={stop}>Stop and use the best result so far</Button>
           </div>
         </SheetSection>
       )}
@@ -83,7 +83,7 @@ function useProposal(ids: readonly string[], isShared: boolean) {
     setStop(() => asked.stop);
     asked.proposal.then(
       (found) => !isStale && setProposal(found),
-      () => !isStale && setFault("No proposal could be worked out. Close this and try again, or with fewer openings."),
+      () => !isStale && setFault("No proposal could be calculated. Close this and try again, or select fewer openings."),
     );
     return () => {
       isStale = true;
@@ -94,10 +94,10 @@ function useProposal(ids: readonly string[], isShared: boolean) {
 }
 
 function Take({ lines, taken, onTake }: { lines: number; taken: number; onTake: () => void }) {
-  if (lines === 0) return <p className="text-ink-2">Nobody who fits has any room.</p>;
+  if (lines === 0) return <p className="text-ink-2">No suitable person has room.</p>;
   return (
     <Button look="main" className="mt-3" disabled={taken === 0} onClick={onTake}>
-      Take {countText(taken, "line")}
+      Assign {countText(taken, "opening")}
     </Button>
   );
 }
@@ -105,31 +105,31 @@ function Take({ lines, taken, onTake }: { lines: number; taken: number; onTake: 
 function NobodyFor({ names }: { names: readonly string[] }) {
   if (names.length === 0) return null;
   return (
-    <SheetSection title="Nobody for">
+    <SheetSection title="Unassigned:">
       <p>{names.join(", ")}</p>
     </SheetSection>
   );
 }
 
 const solveWords = [
-  "Seeing who could take what",
-  "Looking for the most hours, nobody over in any week",
-  "Of those, for the best skills",
-  "Of those, for the least cost",
+  "Finding candidates",
+  "Covering the most hours without an overload in any week",
+  "Then the best skills",
+  "Then the lowest cost",
 ] as const;
 
 function Covered({ proposal }: { proposal: Proposal }) {
   return (
     <SheetSection>
       <p>
-        Covers <span className="font-semibold">{hoursText(proposal.covered)}</span> of {hoursText(proposal.total)} h, nobody over in any
-        week.
+        Covers <span className="font-semibold">{hoursText(proposal.covered)}</span> of {hoursText(proposal.total)} h, without an overload in
+        any week.
       </p>
       <p className="text-side">
         {proposal.covered > proposal.quick
-          ? `${hoursText(proposal.covered - proposal.quick)} h more than taking them one by one.`
-          : "Taking them one by one would cover as much."}{" "}
-        {proposal.found !== "best" && proposal.covered < proposal.total && "The search ended before it was sure that nothing covers more."}
+          ? `${hoursText(proposal.covered - proposal.quick)} h more than assigning them one by one.`
+          : "Assigning them one by one would cover as much."}{" "}
+        {proposal.found !== "best" && proposal.covered < proposal.total && "The search ended before this result was proven to be the best."}
       </p>
     </SheetSection>
   );
@@ -137,9 +137,9 @@ function Covered({ proposal }: { proposal: Proposal }) {
 
 function Line({ line, isTaken, onToggle }: { line: ProposalLine; isTaken: boolean; onToggle: () => void }) {
   const { currency } = usePlanFacts();
-  const { taskName, projectName, takers, minutes, total, cost } = line;
-  const names = takers.map(({ name }) => name).join(" and ");
-  const fit = Math.round(takers.reduce((sum, own) => sum + own.fit * own.minutes, 0) / Math.max(1, minutes));
+  const { taskName, projectName, recipients, minutes, total, cost } = line;
+  const names = recipients.map(({ name }) => name).join(" and ");
+  const fit = Math.round(recipients.reduce((sum, own) => sum + own.fit * own.minutes, 0) / Math.max(1, minutes));
   return (
     <div className={`line-above py-1.5 first:border-t-0 ${isTaken ? "" : "opacity-60"}`}>
       <CheckboxField checked={isTaken} onChange={onToggle} label={`${taskName} to ${names}`}>
@@ -147,10 +147,10 @@ function Line({ line, isTaken, onToggle }: { line: ProposalLine; isTaken: boolea
           <span className="block truncate">
             {taskName} <span className="text-side">{projectName}</span>
           </span>
-          {takers.map(({ personId, name, minutes: own }) => (
+          {recipients.map(({ personId, name, minutes: own }) => (
             <span key={personId} className="block truncate font-medium">
               → {name}
-              {takers.length > 1 && <span className="text-side"> {hoursText(own)} h</span>}
+              {recipients.length > 1 && <span className="text-side"> {hoursText(own)} h</span>}
             </span>
           ))}
           <span className="block text-side">

@@ -1,4 +1,4 @@
-// A person's room over the weeks of some work: a column a week, its height the room, a tick where the need stands.
+// A person's room over the weeks of some work: a column a week, its height the room, a tick where the need is.
 import type { Range } from "../../core/calendar/periods.ts";
 import { hoursText, shortDay } from "../../ui/format.ts";
 

@@ -19,7 +19,7 @@ const params = {
   role: parseAsString.withDefault(""),
   pipeline: parseAsBoolean.withDefault(false),
   beside: parseAsArrayOf(parseAsString).withDefault([]),
-  /** Whom something is given to, or what else the sheet shows. */
+  /** The person assigned, or another content of the sheet. */
   sheet: parseAsString,
 };
 
@@ -33,7 +33,7 @@ export function useOpenings(initial: Initial<AnswerOf<"openings">>, first: Initi
   const candidates = useAnswer("candidates", { openingId: selectedId ?? "" }, first);
   const give = async (openingId: string, shares: readonly Share[], isPencilled: boolean): Promise<string | null> => {
     const edit = await session.ask("fill", { openingId, shares, isPencilled, idStem: newId("work") });
-    if (!edit) return "That is more than there is.";
+    if (!edit) return "That is more than the opening needs.";
     const faults = await session.edit(edit);
     if (faults.length === 0) void setView(({ sheet }) => ({ sheet: closed(view.sheet)(sheet), beside: null }));
     return faults[0]?.message ?? null;

@@ -30,7 +30,7 @@ const fieldsSchema = z
     week: weekSchema,
     from: z.string().refine(isDateText, { error: DATE_HINT }),
   })
-  .refine(({ hasWeek, from }) => !hasWeek || readDate(from) !== null, { path: ["from"], error: "Give the day from which it holds." });
+  .refine(({ hasWeek, from }) => !hasWeek || readDate(from) !== null, { path: ["from"], error: "Enter the date it is effective from." });
 type Fields = z.infer<typeof fieldsSchema>;
 
 const asTheyAre: Omit<Fields, "from"> = {
@@ -62,7 +62,7 @@ export function BulkSheet({ people }: { people: PeopleHook }) {
     if (made && (await people.edit(made))) people.untickAll();
   };
   return (
-    <Sheet title={countText(ids.length, "person", "people")} subtitle="Fields left empty stay as they are" onClose={people.untickAll}>
+    <Sheet title={countText(ids.length, "person", "people")} subtitle="Empty fields stay unchanged" onClose={people.untickAll}>
       <form noValidate onSubmit={(event) => void handleSubmit(save)(event)}>
         <SheetSection>
           <div className="space-y-3">
@@ -90,7 +90,7 @@ function BulkFields({ form }: { form: UseFormReturn<Fields> }) {
       <FormPicker
         control={control}
         name={name}
-        options={[none(name === "teamId" ? "No other team" : name === "skillId" ? "No other skill" : "As it is"), ...namedOptions(list)]}
+        options={[none(name === "teamId" ? "No other team" : name === "skillId" ? "No other skill" : "Unchanged"), ...namedOptions(list)]}
       />
     </Field>
   );
@@ -110,11 +110,11 @@ function BulkFields({ form }: { form: UseFormReturn<Fields> }) {
           <FormChoice
             control={control}
             name="kind"
-            options={[none("As it is"), { value: "employee", text: "Employee" }, { value: "contractor", text: "Contractor" }]}
+            options={[none("Unchanged"), { value: "employee", text: "Employee" }, { value: "contractor", text: "Contractor" }]}
           />
         </Field>
         <Field label="Place">
-          <TextInput {...register("location")} placeholder="as it is" />
+          <TextInput {...register("location")} placeholder="unchanged" />
         </Field>
       </div>
       <WeekFrom form={form} />
@@ -127,7 +127,7 @@ function WeekFrom({ form: { register, control, watch, formState } }: { form: Use
   return (
     <fieldset className="rounded-card border border-line p-2.5">
       <FormCheckbox control={control} name="hasWeek">
-        Another week from a date on
+        New working week from a date
       </FormCheckbox>
       {watch("hasWeek") && (
         <div className="space-y-2 pt-2">

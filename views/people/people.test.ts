@@ -1,4 +1,4 @@
-// What the screens about people say and list, without the screens.
+// The texts and lists of the screens about people, without the screens.
 import { expect, test } from "vitest";
 import { rosterOf } from "../../core/answers/roster.ts";
 import { parseDay } from "../../core/calendar/day.ts";
@@ -10,9 +10,8 @@ import { dayText, markText, spanText, weekHoursText, weeksSentence } from "./wor
 
 const model = buildModel(fernhollow());
 const rows = rosterOf(model, { range: { start: parseDay("2027-01-25"), stop: parseDay("2027-03-22") }, grain: "week" });
-const everybody: Filters = { search: "", role: "", skill: "", level: 1, team: "", place: "", kind: "", archived: false };
-const found = (filters: Partial<Filters>) =>
-  rosterGroups(rows, { ...everybody, ...filters }, "none")[0].rows.map(({ person }) => person.id);
+const everyone: Filters = { search: "", role: "", skill: "", level: 1, team: "", place: "", kind: "", archived: false };
+const found = (filters: Partial<Filters>) => rosterGroups(rows, { ...everyone, ...filters }, "none")[0].rows.map(({ person }) => person.id);
 
 test("filters narrow the roster together, and a skill asks for its least level", () => {
   expect(found({ role: "Lighting technician" })).toEqual(["ines", "teo", "liis"]);
@@ -23,25 +22,25 @@ test("filters narrow the roster together, and a skill asks for its least level",
   expect(found({ search: "nobody of this name" })).toEqual([]);
 });
 
-test("every person stands in a group, in several where they have several skills or teams", () => {
+test("every person is in a group, in several where they have several skills or teams", () => {
   for (const grouping of groupings) {
-    const groups = rosterGroups(rows, everybody, grouping);
+    const groups = rosterGroups(rows, everyone, grouping);
     const ids = groups.flatMap(({ rows: own }) => own.map(({ person }) => person.id));
     expect(new Set(ids)).toEqual(new Set(rows.map(({ person }) => person.id)));
     if (grouping === "role" || grouping === "kind") expect(ids).toHaveLength(rows.length);
   }
-  const teams = rosterGroups(rows, everybody, "team").map(({ title }) => title);
+  const teams = rosterGroups(rows, everyone, "team").map(({ title }) => title);
   expect(teams.at(-1)).toBe("No team");
 });
 
-test("a person's weeks of the window stand one after another, and unplaced hours are told", () => {
+test("a person's weeks of the window are one after another, and unplaced hours are reported", () => {
   const row = (id: string) => rows.find(({ person }) => person.id === id);
   expect(row("tomas")?.weeks.map((week) => week.reduce((sum, hours) => sum + hours, 0))).toEqual([40, 24]);
   expect(row("yara")?.unplaced).toBeGreaterThanOrEqual(16 * 60);
   expect(row("rui")?.unplaced).toBe(0);
 });
 
-test("weeks are told as what they do", () => {
+test("weeks are reported as what they do", () => {
   const full = [8, 8, 8, 8, 8, 0, 0];
   const spans = weekSpans({ patterns: [{ from: "2027-03-01", week: [8, 8, 8, 0, 0, 0, 0] }] }, { week: full });
   expect(weeksSentence(spans, parseDay("2027-02-01"))).toBe("40 h a week until 28 Feb 2027, then 24 h a week");
@@ -57,6 +56,6 @@ test("a day names its figures and all its marks", () => {
   ];
   expect(dayText(parseDay("2027-02-23"), 120, 60, marks)).toBe("Tue 23 Feb: 1 of 2 h · time off (Leave, Carnival week) · overtime 2 h");
   expect(dayText(parseDay("2027-02-23"), 480, null, [])).toBe("Tue 23 Feb: 8 h");
-  expect(markText({ kind: "requested", name: "sick", hours: 4 })).toBe("time off asked for, 4 h (Sick)");
+  expect(markText({ kind: "requested", name: "sick", hours: 4 })).toBe("time off requested, 4 h (Sick)");
   expect(markText({ kind: "shortDay", name: "Before Christmas" })).toBe("short day: Before Christmas");
 });

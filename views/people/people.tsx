@@ -1,5 +1,5 @@
 "use client";
-// People: the roster with role, skills, week and employment, and how full everybody is in the window.
+// People: the roster with role, skills, week and employment, and how full everyone is in the window.
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import type { RosterRow } from "../../core/answers/roster.ts";
@@ -43,7 +43,7 @@ export function People({ initial }: { initial: Initial<AnswerOf<"roster">> }) {
       }
     >
       {rows.length === 0 ? (
-        <Empty title="Nobody is on the roster yet">
+        <Empty title="No people yet">
           <TextButton onClick={add}>Add the first person</TextButton>, import a list of people, or open a plan from the menu at the top
           right.
         </Empty>
@@ -63,7 +63,7 @@ function Figures({ rows }: { rows: readonly RosterRow[] }) {
       <PeopleTabs />
       <Figure value={wholeText(rows.length)} says={rows.length === 1 ? "person" : "people"} />
       <Figure value={`${hoursText(sum("capacity"))} h`} says="capacity in the window" />
-      <Figure value={shareText(shareOf(sum("load"), sum("capacity")))} says="of it used" />
+      <Figure value={shareText(shareOf(sum("load"), sum("capacity")))} says="used" />
     </>
   );
 }

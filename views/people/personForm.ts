@@ -7,10 +7,10 @@ import { skillFieldsSchema, skillRowsOf, skillsOf } from "../frame/skillFields.t
 import { weekHours, weekSchema } from "./weekFields.tsx";
 
 const date = z.string().refine(isDateText, { error: DATE_HINT });
-const amount = z.string().refine((text) => text.trim() === "" || readAmount(text, 0, 1e8), { error: "An amount from 0 on." });
+const amount = z.string().refine((text) => text.trim() === "" || readAmount(text, 0, 1e8), { error: "Enter an amount of 0 or more." });
 export const personFields = z
   .object({
-    name: z.string().trim().min(1, { error: "Give the person a name." }).max(300),
+    name: z.string().trim().min(1, { error: "Enter a name for the person." }).max(300),
     email: z.string().max(300),
     roleId: z.string(),
     otherRoleIds: z.array(z.string()),
@@ -30,14 +30,14 @@ export const personFields = z
   .superRefine(({ employedFrom, employedTo, hasPattern, patternFrom }, context) => {
     const [first, last] = [readDate(employedFrom), readDate(employedTo)];
     if (first && last && last < first)
-      context.addIssue({ code: "custom", path: ["employedTo"], message: "The last day comes after the first." });
+      context.addIssue({ code: "custom", path: ["employedTo"], message: "The last day must be on or after the first day." });
     if (hasPattern && readDate(patternFrom) === null)
-      context.addIssue({ code: "custom", path: ["patternFrom"], message: "Give the day from which it holds." });
+      context.addIssue({ code: "custom", path: ["patternFrom"], message: "Enter the date it is effective from." });
   });
 
 export type PersonFields = z.infer<typeof personFields>;
 
-/** A person as they stand in the form: of several patterns, the newest. */
+/** A person as they are now in the form: of several patterns, the newest. */
 export function fieldsOfPerson(person: Partial<Person>, calendarId: string, calendarWeek: readonly number[], today: string): PersonFields {
   const pattern = person.patterns?.at(-1);
   return {
@@ -65,7 +65,7 @@ export const ratesOfPerson = ({ costRate, billRate }: PersonFields): Record<Rate
   bill: readAmount(billRate, 0, 1e8)?.value ?? null,
 });
 
-/** What the form sets. Patterns before the newest stay as they are; one with a later first day is added behind them. */
+/** The keys that the form sets. Patterns before the newest stay as they are; one with a later first day is added after them. */
 export function setOfPerson(
   fields: PersonFields,
   person: Partial<Person>,

@@ -27,11 +27,11 @@ import { WeekFields } from "./weekFields.tsx";
 type Form = UseFormReturn<PersonFields>;
 
 interface PersonFormProps {
-  /** Of somebody who is on the roster. */
+  /** Of a person who is on the roster. */
   id?: string;
   initial: PersonFields;
   isNew: boolean;
-  /** What saving would do to somebody who is on the roster is shown before. */
+  /** The effect of saving is shown first for a person on the roster. */
   editOf?: (fields: PersonFields) => Edit;
   /** True where it was saved. */
   onSave: (fields: PersonFields) => Promise<boolean>;
@@ -77,8 +77,8 @@ export function PersonForm({ id, initial, isNew, editOf, onSave }: PersonFormPro
 
 const changesCapacity = ["employedFrom", "employedTo", "calendarId", "hasPattern", "patternFrom", "week"] as const;
 
-/** What the working time that is typed does to the plan; and the work after a last day, which is to be handed over first: once the
- * day is saved, what is left of it falls on the days before. */
+/** The effect of the typed working time on the plan; and the work after a last day, which has to be handed over first: once the
+ * day is saved, its remaining hours fall on the days before. */
 function Effect({ id, form, saved, editOf }: { id: string; form: Form; saved: PersonFields; editOf: (fields: PersonFields) => Edit }) {
   const linkTo = useLinkTo();
   const fields = form.watch();
@@ -95,14 +95,14 @@ function Effect({ id, form, saved, editOf }: { id: string; form: Form; saved: Pe
         <FieldGroup>
           <p>
             {hoursText(left.minutes)} h of {countText(left.lines.length, "assignment")} are planned after the last day. Hand them over
-            first: saved before that, these hours fall on the days that are left.
+            first; otherwise these hours move to the remaining days.
           </p>
           <Link className="text-link" href={linkTo(`/people/person/${encodeURIComponent(id)}`, { part: `handOver:${formatDay(after)}` })}>
             Hand over from {longDay(after)}
           </Link>
         </FieldGroup>
       )}
-      <ImpactView impact={impact} title="What saving does" />
+      <ImpactView impact={impact} title="Effect of saving" />
     </>
   );
 }
@@ -111,12 +111,12 @@ function OwnWeek({ form: { register, control, watch, formState } }: { form: Form
   return (
     <FieldGroup>
       <FormCheckbox control={control} name="hasPattern">
-        A week of their own
+        Own working week
       </FormCheckbox>
       {watch("hasPattern") && (
         <>
           <WeekFields register={register} name="week" faults={formState.errors.week} />
-          <FormDate label="From" hint="A later day adds a new week behind the one there is" control={control} name="patternFrom" />
+          <FormDate label="From" hint="A later date adds a new working week after the current one" control={control} name="patternFrom" />
         </>
       )}
     </FieldGroup>

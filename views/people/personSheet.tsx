@@ -33,7 +33,7 @@ export function PersonSheet({ row, people }: { row: RosterRow | null; people: Re
   return (
     <Sheet
       title={row?.person.name ?? "New person"}
-      subtitle={row ? (row.roleNames[0] ?? "No role yet") : "They can be planned once they have a role"}
+      subtitle={row ? (row.roleNames[0] ?? "No role yet") : "Add a role to plan the person’s work"}
       onClose={() => people.select(null)}
     >
       {row && <Weeks row={row} />}
@@ -59,14 +59,14 @@ export function PersonSheet({ row, people }: { row: RosterRow | null; people: Re
   );
 }
 
-/** The ways off the roster: whoever has left is archived, whom nothing refers to is deleted. */
+/** The ways off the roster: the person who has left is archived, whom nothing refers to is deleted. */
 function Going({ person: { id, name, employedTo, archived }, people }: { person: Person; people: ReturnType<typeof usePeople> }) {
   const setArchived = (is: true | null) => void people.changePerson(id, { archived: is });
   return (
     <SheetSection title={archived ? "Archived" : "Archive or delete"}>
       <div className="flex gap-2">
         {archived ? (
-          <Button onClick={() => setArchived(null)}>Bring back to the lists</Button>
+          <Button onClick={() => setArchived(null)}>Restore to the lists</Button>
         ) : (
           <Button disabled={employedTo === undefined} onClick={() => setArchived(true)}>
             Archive
@@ -78,7 +78,7 @@ function Going({ person: { id, name, employedTo, archived }, people }: { person:
       </div>
       <p className="pt-1 text-side">
         {archived
-          ? `${name} is on no list; what they did stays in the past.`
+          ? `${name} is hidden from lists. Past work stays.`
           : `Archived, they are gone from lists, and what they did stays${employedTo === undefined ? "; state the end of employment first" : ""}. Deleted, they are gone altogether: only where they have no work, projects or rates.`}
       </p>
     </SheetSection>
@@ -98,7 +98,7 @@ function Weeks({ row: { person, calendarWeek, calendarName } }: { row: RosterRow
         </p>
       ))}
       <Link href={linkTo(`/people/person/${encodeURIComponent(person.id)}`)} className={`mt-2 ${buttonLook()}`}>
-        Their year, day by day
+        Calendar, day by day
       </Link>
     </SheetSection>
   );

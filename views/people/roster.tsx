@@ -20,8 +20,8 @@ export function Roster({ people: { groups, view, select, selected, ticked, tick 
       rowHeight={42}
       selectedId={selected?.person.id ?? null}
       onOpen={({ person }) => select(person.id)}
-      ticks={{ ticked, onTick: tick, what: "everybody shown" }}
-      empty={view.find === "" ? "Nobody fits these filters." : `Nobody matches “${view.find}”.`}
+      ticks={{ ticked, onTick: tick, what: "all people shown" }}
+      empty={view.find === "" ? "No people match these filters." : `No results for “${view.find}”.`}
     />
   );
 }

@@ -1,4 +1,4 @@
-// The columns of the roster: what stands in them, and what they are sorted and copied by.
+// The columns of the roster: what is in them, and what they are sorted and copied by.
 
 import type { RosterRow } from "../../core/answers/roster.ts";
 import { parseDay } from "../../core/calendar/day.ts";
@@ -13,7 +13,7 @@ import { WeekSign } from "./weekSign.tsx";
 
 type Column = TableColumn<RosterRow>;
 
-/** Name, role, the chosen ones, and how full everybody is. */
+/** Name, role, the chosen ones, and how full everyone is. */
 export function rosterColumns(chosen: readonly OptionalColumn[], horizonStart: number): Column[] {
   const name: Column = {
     id: "name",
@@ -111,7 +111,7 @@ const optional: Record<OptionalColumn, Column> = {
   },
   unplaced: {
     id: "unplaced",
-    head: "Not placed, h",
+    head: "Cannot be worked, h",
     width: 96,
     isFigure: true,
     yields: true,
@@ -137,7 +137,7 @@ function Used({ row: { capacity, load, state } }: { row: RosterRow }) {
   );
 }
 
-/** What is worth knowing before planning somebody: a contract, a first or last day, hours without a place. */
+/** The notes on a person's employment: a contract, a first or last day, hours that cannot be worked. */
 function employmentNote({ person, unplaced }: RosterRow, horizonStart: number): string {
   const parts: string[] = [];
   if (person.kind === "contractor") parts.push("contractor");

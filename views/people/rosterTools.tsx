@@ -1,5 +1,5 @@
 "use client";
-// What is above the roster: search, filters, groups and the columns to show.
+// The tools above the roster: search, filters, groups and columns.
 import { Columns3, ListFilter } from "lucide-react";
 import { Button } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
@@ -68,7 +68,7 @@ function FilterMenu({ people }: { people: PeopleHook }) {
           disabled={!people.isFiltered}
           onClick={() => setView({ role: "", skill: "", level: 1, team: "", place: "", kind: "", archived: false })}
         >
-          Show everybody
+          Show all people
         </Button>
       </div>
     </Menu>
@@ -87,7 +87,7 @@ function Filters({ view, setView }: Pick<PeopleHook, "view" | "setView">) {
       {choice("role", "Role", namesOf(roles))}
       <div className="grid grid-cols-[1fr_84px] gap-2">
         {choice("skill", "Skill", namesOf(skills))}
-        <Field label="Least level">
+        <Field label="Minimum level">
           <Choice
             value={String(view.level)}
             onChange={(value) => setView({ level: Number(value) })}

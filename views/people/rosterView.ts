@@ -1,4 +1,4 @@
-// Which rows of the roster are shown: search, filters and groups.
+// The visible rows of the roster: search, filters and groups.
 import type { RosterRow } from "../../core/answers/roster.ts";
 import { countText } from "../../ui/format.ts";
 import type { Section } from "../../ui/table/lines.ts";
@@ -22,7 +22,7 @@ export interface Filters {
   archived: boolean;
 }
 
-/** The rows that fit every filter, in their groups. Somebody with two skills or teams stands in each. */
+/** The rows that fit every filter, in their groups. A person with two skills or teams is in each. */
 export function rosterGroups(rows: readonly RosterRow[], filters: Filters, grouping: Grouping): Section<RosterRow>[] {
   const found = rows.filter((row) => fits(row, filters));
   if (grouping === "none") return [{ id: "all", title: null, rows: found }];

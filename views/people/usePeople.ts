@@ -6,13 +6,13 @@ import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer, usePlan } from "../../client/session.tsx";
 import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
-import { keysOf } from "../../core/plan/keysOf.ts";
+import { objectKeys } from "../../core/plan/objectKeys.ts";
 import type { Person, RateTable } from "../../core/plan/schema.ts";
 import { newId } from "../../ui/newId.ts";
 import { usePlanWindow } from "../frame/windowed.ts";
 import { type Filters, groupings, optionalColumns, rosterGroups } from "./rosterView.ts";
 
-/** Stands in the URL for a person who is about to be added. */
+/** Is in the URL for a person who is about to be added. */
 const NEW = "new";
 
 const shallow = { shallow: true } as const;
@@ -81,7 +81,7 @@ function usePersonEdits(select: (id: string | null) => void) {
     const id = newId("person");
     const added: SingleEdit = { kind: "addPerson", person: { id, ...fields } };
     const tables = rates.cost === null && rates.bill === null ? [] : await session.ask("rateTables", {});
-    const stated = keysOf(rates).flatMap((kind): SingleEdit[] => {
+    const stated = objectKeys(rates).flatMap((kind): SingleEdit[] => {
       const table = tables.find((own) => own.kind === kind);
       const rate = rates[kind];
       return table && rate !== null ? [{ kind: "changeRates", tableId: table.id, added: [{ personId: id, rate }] }] : [];

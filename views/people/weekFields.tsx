@@ -32,7 +32,7 @@ export function WeekFields<T extends { week: string[] }>({
           </label>
         ))}
       </div>
-      <FormFault>{faults && "Hours of a day are 0 to 24."}</FormFault>
+      <FormFault>{faults && "Enter 0 to 24 hours for a day."}</FormFault>
     </div>
   );
 }

@@ -1,4 +1,4 @@
-// What days, weeks and time off are called on screen.
+// The names of days, weeks and time off on screen.
 import type { Day } from "../../core/calendar/day.ts";
 import type { DayMark } from "../../core/calendar/dayMarks.ts";
 import type { WeekSpan } from "../../core/calendar/weekSpans.ts";
@@ -6,7 +6,7 @@ import type { TimeOff } from "../../core/plan/schema.ts";
 import { hoursText, longDay, weekdayText } from "../../ui/format.ts";
 
 export const timeOffKinds: Record<TimeOff["kind"], string> = { holiday: "Leave", sick: "Sick", training: "Training", other: "Away" };
-export const timeOffStates: Record<TimeOff["state"], string> = { requested: "asked for", approved: "approved", declined: "declined" };
+export const timeOffStates: Record<TimeOff["state"], string> = { requested: "requested", approved: "approved", declined: "declined" };
 
 /** A mark of a day in words: "time off approved (Leave, Carnival week)". */
 export function markText({ kind, name, hours }: DayMark): string {
@@ -27,7 +27,7 @@ export function markText({ kind, name, hours }: DayMark): string {
     case "approved":
       return `time off${part}${named}`;
     case "requested":
-      return `time off asked for${part}${named}`;
+      return `time off requested${part}${named}`;
     case "declined":
       return `time off declined${part}${named}`;
     case "overtime":

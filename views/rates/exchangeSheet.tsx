@@ -1,5 +1,5 @@
 "use client";
-// What other currencies are worth in the plan's own, from which day on.
+// The value of other currencies in the plan's own, by first day.
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
@@ -33,7 +33,7 @@ export function ExchangeSheet({ onClose }: { onClose: () => void }) {
   };
   const currencies = [...new Set(rates.map((own) => own.currency))].sort();
   return (
-    <Sheet title="Exchange rates" subtitle={`What one of another currency is worth in ${currency}`} onClose={onClose}>
+    <Sheet title="Exchange rates" subtitle={`Value of one unit of another currency in ${currency}`} onClose={onClose}>
       {currencies.map((own) => (
         <CurrencyRates key={own} currency={own} rates={rates} onSave={(next) => void save(next)} />
       ))}
@@ -121,14 +121,14 @@ function AddRate({ known, own, onAdd }: { known: readonly string[]; own: string;
         <Field label="Currency">
           <Picker
             value={currency}
-            options={[none("Which"), ...textOptions(Intl.supportedValuesOf("currency").filter((code) => code !== own))]}
+            options={[none("Currency"), ...textOptions(Intl.supportedValuesOf("currency").filter((code) => code !== own))]}
             onChange={setCurrency}
           />
         </Field>
         <Field label="From">
           <DateField value={from} onChange={setFrom} />
         </Field>
-        <Field label={`Is worth, ${own}`}>
+        <Field label={`Value, ${own}`}>
           <TextInput inputMode="decimal" value={rate} onChange={(event) => setRate(event.target.value)} />
         </Field>
         <Button disabled={date === null || !amount || currency === ""} onClick={() => void add()}>

@@ -1,5 +1,5 @@
 "use client";
-// What works without a rate, and the way to where it is typed.
+// The subjects without a rate, and the way to type one.
 import { TriangleAlert } from "lucide-react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { RateGap } from "../../core/answers/rateGaps.ts";
@@ -26,9 +26,7 @@ export function MissingRates({ rates, onTable }: { rates: RatesHook; onTable: (i
               {gap.name} has no rate in {gap.tableName} from {longDay(gap.from)} on.
             </p>
             <p className="text-side">{gap.projects.join(", ")}</p>
-            <TextButton onClick={() => fill(gap)}>
-              {gap.tableId === rates.table.id ? "Add the row to type it" : `Open ${gap.tableName}`}
-            </TextButton>
+            <TextButton onClick={() => fill(gap)}>{gap.tableId === rates.table.id ? "Add a row" : `Open ${gap.tableName}`}</TextButton>
           </li>
         ))}
       </ul>

@@ -1,5 +1,5 @@
 "use client";
-// What other rates do to the cost and revenue of projects: of an edit before it is made, and of what was typed last.
+// The effect of other rates on the cost and revenue of projects: of an edit before it is made, and of the values typed last.
 import { useEffect, useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
@@ -13,7 +13,7 @@ type Margins = AnswerOf<"margins">;
 
 export const ALL_WORK = { pipeline: "full" } as const;
 
-/** What an edit does to the cost and revenue of projects over the whole plan. */
+/** The effect of an edit on the cost and revenue of projects over the whole plan. */
 export function MoneyChanges({ edit }: { edit: Edit }) {
   const session = usePlan();
   const now = useMaybeAnswer("margins", ALL_WORK, null);
@@ -26,9 +26,9 @@ export function MoneyChanges({ edit }: { edit: Edit }) {
       isWanted = false;
     };
   }, [session, edit]);
-  if (!now || !then) return <SheetSection title="What it does to projects">Working it out…</SheetSection>;
+  if (!now || !then) return <SheetSection title="Effect on projects">Calculating…</SheetSection>;
   return (
-    <SheetSection title="What it does to projects">
+    <SheetSection title="Effect on projects">
       <ChangeLines now={now} then={then} />
     </SheetSection>
   );
@@ -47,7 +47,7 @@ function ChangeLines({ now, then }: { now: Margins; then: Margins }) {
       ))}
       {changed.length > 1 && (
         <SumLine figure={moneyWords(sumOf(changed), currency)} isTotal>
-          Together
+          Total
         </SumLine>
       )}
     </>
@@ -59,7 +59,7 @@ export interface Typed {
   before: Promise<Margins>;
 }
 
-/** What the rates that were typed last have done to projects; nothing is worked out before the first. */
+/** The effect of the rates typed last on projects; nothing is calculated before the first. */
 export function LastChange({ typed }: { typed: Typed | null }) {
   const now = useMaybeAnswer("margins", typed ? ALL_WORK : null, null);
   const [before, setBefore] = useState<Margins | null>(null);
@@ -77,7 +77,7 @@ export function LastChange({ typed }: { typed: Typed | null }) {
   if (!typed) return null;
   return (
     <div role="status" className="max-w-[460px] pt-2 text-side">
-      {before && now ? <LastLines now={before} then={now} /> : "Working out what the rate does to projects…"}
+      {before && now ? <LastLines now={before} then={now} /> : "Calculating the effect on projects…"}
     </div>
   );
 }
@@ -95,7 +95,7 @@ function LastLines({ now, then }: { now: Margins; then: Margins }) {
   );
 }
 
-const NO_CHANGE = "No project costs or earns anything else.";
+const NO_CHANGE = "No project changes.";
 
 interface MoneyChange {
   cost: number;

@@ -3,7 +3,7 @@
 import { useMemo, useState } from "react";
 import { usePlan } from "../../client/session.tsx";
 import { raisedRates } from "../../core/entry/typeRates.ts";
-import { keysOf } from "../../core/plan/keysOf.ts";
+import { objectKeys } from "../../core/plan/objectKeys.ts";
 import type { RateSubject } from "../../core/plan/rateSubject.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { Button } from "../../ui/button.tsx";
@@ -19,7 +19,7 @@ import { toggledList } from "../../ui/toggled.ts";
 import { MoneyChanges } from "./moneyChanges.tsx";
 import type { RatesHook } from "./useRates.ts";
 
-const kinds: Record<RateSubject, string> = { role: "Roles", person: "People", default: "Everybody else", material: "Materials" };
+const kinds: Record<RateSubject, string> = { role: "Roles", person: "People", default: "Everyone else", material: "Materials" };
 const rounds = ["0.01", "0.05", "0.10", "0.50", "1"] as const;
 
 export function RaiseSheet({ rates, onClose }: { rates: RatesHook; onClose: () => void }) {
@@ -29,17 +29,17 @@ export function RaiseSheet({ rates, onClose }: { rates: RatesHook; onClose: () =
     <Sheet title="Raise rates" subtitle={rates.table.name} onClose={onClose}>
       <SheetSection>
         <div className="space-y-3">
-          <Field label="By, %" fault={isShare ? undefined : "A number such as 3 or 2.5; below 0 lowers them."}>
+          <Field label="Percent" fault={isShare ? undefined : "A number such as 3 or 2.5; a negative number lowers the rates."}>
             <TextInput inputMode="decimal" value={percent} onChange={(event) => setPercent(event.target.value)} />
           </Field>
-          <Field label="From" fault={isDate ? undefined : DATE_HINT} hint="What begins later rises too">
+          <Field label="From" fault={isDate ? undefined : DATE_HINT} hint="Raise later rates, too">
             <DateField value={from} onChange={setFrom} />
           </Field>
-          <Field label="To the nearest">
+          <Field label="Round to">
             <Choice value={round} options={textOptions(rounds)} onChange={setRound} />
           </Field>
           <div>
-            {keysOf(kinds).map((kind) => (
+            {objectKeys(kinds).map((kind) => (
               <CheckboxField key={kind} checked={chosen.includes(kind)} onChange={() => setChosen(toggledList(chosen, kind))}>
                 {kinds[kind]}
               </CheckboxField>

@@ -11,9 +11,9 @@ import type { RateRow } from "./rateGrid.ts";
 
 const MOST = 1e8;
 
-export interface RateScene {
+export interface RateContext {
   figure: RateFigure;
-  /** The plan's today as a date: what holds on it stands out. */
+  /** The plan's today as a date: what holds on it is out. */
   today: string;
   onType: (row: RateRow, date: string, amount: number | null) => void;
   /** By row id. */
@@ -25,12 +25,12 @@ export interface RateScene {
 /** Names the column of a day. */
 export const columnOfDate = (date: string): string => (date === "" ? "start" : `d${date}`);
 
-export function rateColumns(dates: readonly string[], scene: RateScene): TableColumn<RateRow>[] {
-  const now = dates.findLast((date) => date <= scene.today) ?? "";
+export function rateColumns(dates: readonly string[], context: RateContext): TableColumn<RateRow>[] {
+  const now = dates.findLast((date) => date <= context.today) ?? "";
   return [
     {
       id: "subject",
-      head: "Who or what",
+      head: "Role, person or material",
       width: 190,
       grow: 1.2,
       isRowHead: true,
@@ -38,26 +38,26 @@ export function rateColumns(dates: readonly string[], scene: RateScene): TableCo
       value: ({ name }) => name,
       cell: ({ name }) => <span className="truncate font-medium">{name}</span>,
     },
-    ...dates.map((date) => dateColumn(date, date === now, scene)),
-    usedColumn(scene.uses),
+    ...dates.map((date) => dateColumn(date, date === now, context)),
+    usedColumn(context.uses),
   ];
 }
 
-/** What another table has for the same on a day, in the currency of this one: null where an exchange rate is missing,
- * undefined where it has nothing, or there is none. */
-function theirsOn(row: RateRow, date: string, { beside, figure }: Pick<RateScene, "beside" | "figure">): number | null | undefined {
+/** The rate of another table for the same subject on a day, in the currency of this one: null if an exchange rate is missing,
+ * undefined if there is no such rate. */
+function theirsOn(row: RateRow, date: string, { beside, figure }: Pick<RateContext, "beside" | "figure">): number | null | undefined {
   const other = beside?.rowOf(row);
   const amount = other && inForce(other, date)?.[figure];
   return amount === undefined ? undefined : beside?.exchanged(amount, date);
 }
 
-/** How far another rate is from one's own. */
+/** The difference between another rate and one's own. */
 function apartText(own: number | undefined, other: number): string {
   const by = own ? Math.round((other / own - 1) * 1000) / 10 : 0;
   return by === 0 ? "=" : `${by > 0 ? "+" : "−"}${Math.abs(by)}%`;
 }
 
-function usedColumn(uses: RateScene["uses"]): TableColumn<RateRow> {
+function usedColumn(uses: RateContext["uses"]): TableColumn<RateRow> {
   const of = ({ id }: RateRow) => uses.get(id);
   return {
     id: "used",
@@ -81,16 +81,16 @@ function usedColumn(uses: RateScene["uses"]): TableColumn<RateRow> {
   };
 }
 
-function dateColumn(date: string, isNow: boolean, scene: RateScene): TableColumn<RateRow> {
-  const { figure, onType, beside } = scene;
-  const head = date === "" ? "The beginning" : longDay(parseDay(date));
+function dateColumn(date: string, isNow: boolean, context: RateContext): TableColumn<RateRow> {
+  const { figure, onType, beside } = context;
+  const head = date === "" ? "From the start" : longDay(parseDay(date));
   return {
     id: columnOfDate(date),
-    head: `From ${date === "" ? "the beginning" : head}`,
+    head: `From ${date === "" ? "the start" : head}`,
     headNode: (
       <TwoLines
         main={<span className="font-semibold text-ink">{head}</span>}
-        side={isNow ? "holds today" : date === "" ? "until the next" : "from then on"}
+        side={isNow ? "current" : date === "" ? "until the next date" : "effective from"}
       />
     ),
     width: 120,
@@ -100,7 +100,7 @@ function dateColumn(date: string, isNow: boolean, scene: RateScene): TableColumn
     copied: (row) => amountText(row.entries.get(date)?.[figure]),
     cell: (row) => {
       const own = <Rate row={row} date={date} figure={figure} isNow={isNow} />;
-      const other = theirsOn(row, date, scene);
+      const other = theirsOn(row, date, context);
       if (!beside || other === undefined) return own;
       if (other === null) return <TwoLines main={own} side="no exchange rate" />;
       return <TwoLines main={own} side={`${amountText(other)} ${apartText(inForce(row, date)?.[figure], other)}`} />;
@@ -109,7 +109,7 @@ function dateColumn(date: string, isNow: boolean, scene: RateScene): TableColumn
   };
 }
 
-/** What is stated from the day on; else what still holds, or that nothing does. */
+/** The rate stated from the day on; else the one still in effect, or none. */
 function Rate({ row, date, figure, isNow }: { row: RateRow; date: string; figure: RateFigure; isNow: boolean }) {
   const stated = row.entries.get(date);
   if (stated?.[figure] !== undefined) return <span className={isNow ? "font-semibold" : ""}>{amountText(stated[figure])}</span>;
@@ -121,7 +121,7 @@ function Rate({ row, date, figure, isNow }: { row: RateRow; date: string; figure
       </span>
     );
   return (
-    <span className="text-ink-2 italic" title={stated ? "none stated" : "still what held before"}>
+    <span className="text-ink-2 italic" title={stated ? "none stated" : "unchanged from the date before"}>
       {amountText(stated ? undefined : holds[figure]) || "–"}
     </span>
   );
@@ -133,16 +133,16 @@ const decimalsOf = (value: number) => (String(value).split(".")[1] ?? "").length
 export const amountText = (amount: number | undefined): string =>
   amount === undefined ? "" : amount.toFixed(Math.max(2, decimalsOf(amount)));
 
-/** What is typed: an amount, or nothing to take it away; null where it means neither. */
+/** The typed amount, or nothing to remove it; null if it is neither. */
 export function readRate(text: string): { value: number | null } | null {
   if (text.trim() === "") return { value: null };
   const typed = readAmount(text, 0, MOST);
   return typed && decimalsOf(typed.value) <= 4 ? typed : null;
 }
 
-export const RATE_HINT = "An amount from 0 on, with up to 4 decimals";
+export const RATE_HINT = "An amount of 0 or more, with up to 4 decimals";
 
-function amountEdit(row: RateRow, date: string, figure: RateFigure, onType: RateScene["onType"]): CellEdit<RateRow> {
+function amountEdit(row: RateRow, date: string, figure: RateFigure, onType: RateContext["onType"]): CellEdit<RateRow> {
   return {
     write: () => amountText(row.entries.get(date)?.[figure]),
     read: readRate,

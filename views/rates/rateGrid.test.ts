@@ -7,7 +7,7 @@ import { rateGrid } from "./rateGrid.ts";
 const plan = fernhollow();
 const [studio] = plan.rateTables;
 
-test("a history is one row, and what is added to be typed into stands there too", () => {
+test("a history is one row, and what is added to be typed into is there too", () => {
   const grid = rateGrid(studio.entries, namesOf(plan), { subjects: [], dates: [] });
   expect(grid.dates).toEqual(["", "2027-01-01", "2027-04-01"]);
   expect(grid.sections.map(({ id, rows }) => [id, rows.length])).toEqual([

@@ -17,10 +17,10 @@ export interface RateGrid {
 }
 
 const groups: readonly { kind: RateSubject; title: string; says: string }[] = [
-  { kind: "role", title: "Roles", says: "what an hour of the role comes to" },
-  { kind: "person", title: "People", says: "goes before the role’s rate" },
-  { kind: "default", title: "Everybody else", says: "where neither person nor role has a rate" },
-  { kind: "material", title: "Materials", says: "a unit" },
+  { kind: "role", title: "Roles", says: "per hour of the role" },
+  { kind: "person", title: "People", says: "overrides the role’s rate" },
+  { kind: "default", title: "Everyone else", says: "applies if neither person nor role has a rate" },
+  { kind: "material", title: "Materials", says: "per unit" },
 ];
 
 /** @param added Rows and days that are there to be typed into, and have nothing yet. */
@@ -57,5 +57,5 @@ export function rateGrid(
 
 function nameOf({ roles, people, materials }: Names, { personId, roleId, materialId }: SubjectIds): string {
   const known = [...roles, ...people, ...materials].find(({ id }) => id === (personId ?? roleId ?? materialId));
-  return personId === undefined && roleId === undefined && materialId === undefined ? "Everybody else" : (known?.name ?? "");
+  return personId === undefined && roleId === undefined && materialId === undefined ? "Everyone else" : (known?.name ?? "");
 }

@@ -50,7 +50,7 @@ export function RateList({ rates, beside }: { rates: RatesHook; beside: RateTabl
         headHeight={44}
         blocks={blocks}
         sortIn="here"
-        empty="No rates yet. Add a role below, then type what its hour comes to."
+        empty="No rates yet. Add a role below, then type its rate per hour."
       />
       <LastChange typed={rates.typed} />
       <RateTools rates={rates} />

@@ -1,5 +1,5 @@
 "use client";
-// Rows and days to type rates into: somebody or something that has none yet, a day on which rates change.
+// Rows and days to type rates into: a person or something that has none yet, a day on which rates change.
 import { Plus } from "lucide-react";
 import { useState } from "react";
 import type { SubjectIds } from "../../core/entry/typeRates.ts";
@@ -18,7 +18,7 @@ export function RateTools({ rates }: { rates: RatesHook }) {
       <AddSubject rates={rates} />
       <AddDate rates={rates} />
       <span className="text-side">
-        A rate holds from its day until the next one in its row. Shift with arrows marks · Ctrl C, Ctrl V · Ctrl D fills down
+        A rate applies until the next one in its row. Shift and arrow keys select · Ctrl C, Ctrl V · Ctrl D fills down
       </span>
     </div>
   );
@@ -42,13 +42,13 @@ function AddSubject({ rates: { grid, addSubject } }: { rates: RatesHook }) {
   return (
     <>
       <Picker
-        label="Who the new rate is for"
+        label="Role, person or material of the new rate"
         value={who}
         onChange={setWho}
         width={200}
         options={[
           none("Add a rate for …"),
-          ...(there.has("default") ? [] : [{ value: "default:", text: "Everybody else" }]),
+          ...(there.has("default") ? [] : [{ value: "default:", text: "Everyone else" }]),
           ...kindOptions("Roles", "role", left("role", roles)),
           ...kindOptions("People", "person", left("person", people)),
           ...kindOptions("Materials", "material", left("material", materials)),
@@ -72,7 +72,7 @@ function AddDate({ rates: { addDate, grid } }: { rates: RatesHook }) {
   return (
     <>
       <DateField
-        label="Rates change on"
+        label="Effective from"
         value={text}
         onChange={setText}
         placeholder="New rates from"

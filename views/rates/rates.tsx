@@ -36,7 +36,7 @@ export function Rates({ initial }: { initial: Initial<AnswerOf<"rateTables">> })
     return (
       <Screen title="Rates">
         <Empty title="No rate tables yet">
-          What an hour costs and what it is billed at stands here, by role and person. Make the first table under{" "}
+          Rate tables hold cost and billing rates by role and person. Create the first one under{" "}
           <Link className="text-link" href={linkTo("/settings/rate-tables")}>
             Settings, Rate tables
           </Link>
@@ -67,10 +67,7 @@ function OneTable({ table, tables, onTable }: TableProps) {
       title="Rates"
       figures={
         <>
-          <Figure
-            value={table.currency ?? currency}
-            says={`an hour or unit · ${table.kind === "cost" ? "what it costs" : "what is billed"}`}
-          />
+          <Figure value={table.currency ?? currency} says={`an hour or unit · ${table.kind === "cost" ? "cost" : "billing"}`} />
           <MissingRates rates={rates} onTable={onTable} />
         </>
       }
@@ -98,11 +95,11 @@ function OneTable({ table, tables, onTable }: TableProps) {
   );
 }
 
-/** The table whose rates stand beside those that are typed. */
+/** The table whose rates are next to those that are typed. */
 function Beside({ id, others, onChange }: { id: string; others: readonly RateTable[]; onChange: (id: string) => void }) {
   if (others.length === 0) return null;
-  const options = [none("Beside no other"), ...namedOptions(others)];
-  return <Choice label="Beside it" value={id} options={options} onChange={onChange} width={160} />;
+  const options = [none("No comparison"), ...namedOptions(others)];
+  return <Choice label="Compare with" value={id} options={options} onChange={onChange} width={160} />;
 }
 
 function MoreMenu({ table, tables, onTable, onExchange }: TableProps & { onExchange: () => void }) {

@@ -28,7 +28,7 @@ export function useRates(table: RateTable) {
   return useMemo(() => {
     const type = (cells: readonly RateCell[]) => {
       const edit = typedRates(table.id, cells);
-      if (cells.some((cell) => standsAlone(table.id, cell))) toast("Overtime and a charge per use stand beside a rate: type that first.");
+      if (cells.some((cell) => standsAlone(table.id, cell))) toast("Overtime and a charge per use need a rate. Type the rate first.");
       if (!edit) return;
       setTyped({ before: session.ask("margins", ALL_WORK) });
       // The question goes to the worker first: its answer is what the effect is measured against.
@@ -51,11 +51,11 @@ export function useRates(table: RateTable) {
   }, [session, table, grid, figure, today, typed]);
 }
 
-/** True of a figure besides a rate where there is no rate that it could stand beside. */
+/** True of a figure besides a rate where there is no rate that it could be next to. */
 const standsAlone = (tableId: string, cell: RateCell): boolean =>
   cell.figure !== "rate" && cell.amount !== null && !cell.row.entries.has(cell.date) && !typedRates(tableId, [cell]);
 
-/** What is pasted, cleared and filled in the cells of some days. */
+/** The actions of paste, clear and fill on the cells of some days. */
 function blockActions(dates: readonly string[], figure: RateFigure, type: (cells: readonly RateCell[]) => void): BlockActions<RateRow> {
   const cell = (row: RateRow, column: string, amount: number | null): RateCell[] => {
     const date = dates.find((own) => columnOfDate(own) === column);
@@ -82,7 +82,7 @@ function blockActions(dates: readonly string[], figure: RateFigure, type: (cells
   };
 }
 
-/** The first row's or column's rates in all others. */
+/** The first row's or column's rates in total others. */
 function filled({ rows, columns }: Block<RateRow>, way: "down" | "right", dates: readonly string[], figure: RateFigure): RateCell[] {
   const own = columns.flatMap((column) => dates.find((date) => columnOfDate(date) === column) ?? []);
   return rows.flatMap((row) =>

@@ -1,5 +1,5 @@
 "use client";
-// What could be done about a problem, best first: each with what it comes to, a preview and a way to apply it.
+// The options for a problem, best first: each with its effect, a preview and a way to apply it.
 import { useEffect, useRef, useState } from "react";
 import type { RemedyProblem } from "../../client/searches.ts";
 import { useHost, useMaybeAnswer } from "../../client/session.tsx";
@@ -13,7 +13,7 @@ import { effectPhrases, gainOf, nothingWords, remedyEdit, remedyText } from "./r
 import { type Remedies, useRemedies } from "./useRemedies.ts";
 
 export interface RemedyActions {
-  /** What the screen shows as it would be; without these there is no preview. */
+  /** The line whose preview the screen shows; without these there is no preview. */
   previewed?: RemedyLine | null;
   onPreview?: (line: RemedyLine | null) => void;
   onApply: (line: RemedyLine) => void;
@@ -21,7 +21,7 @@ export interface RemedyActions {
 
 interface ListProps extends RemedyActions {
   problem: RemedyProblem;
-  /** What is being found for it already; else the list looks for itself. */
+  /** A search for it that is already running; else the list searches itself. */
   begun?: Remedies | null;
   /** A key has led here: the list takes the focus, and says that it has. */
   isSought?: boolean;
@@ -31,11 +31,11 @@ interface ListProps extends RemedyActions {
 const FIRST_SHOWN = 6;
 const MOST_MOVED = 3;
 
-const titles: Partial<Record<RemedyProblem["about"], string>> = { idle: "What they could take", margin: "What would lift it" };
+const titles: Partial<Record<RemedyProblem["about"], string>> = { idle: "Work they could take", margin: "Options to improve it" };
 
 export function RemedyList({ problem, begun, isSought = false, onFound, ...actions }: ListProps) {
   const own = useRemedies(begun === undefined ? problem : null);
-  // What was begun may still be about what was looked at before.
+  // The running search may still belong to the former subject.
   const found = begun === undefined ? own : begun;
   const remedies = found?.asked === JSON.stringify(problem) ? found : null;
   const list = useRef<HTMLDivElement>(null);
@@ -50,13 +50,13 @@ export function RemedyList({ problem, begun, isSought = false, onFound, ...actio
   const shown = isWhole ? lines : variedFirst(lines).slice(0, FIRST_SHOWN);
   return (
     <div ref={list} tabIndex={-1}>
-      <SheetSection title={titles[about] ?? "What could be done"}>
+      <SheetSection title={titles[about] ?? "Options"}>
         <div role="status" className="text-side">
           {!remedies?.isDone
-            ? `${countText(remedies?.tried ?? 0, "way")} tried so far…`
+            ? `${countText(remedies?.tried ?? 0, "option")} tried so far…`
             : lines.length === 0
               ? nothingWords[about]
-              : `${countText(remedies.tried, "way")} tried on the whole plan`}
+              : `${countText(remedies.tried, "option")} tried on the whole plan`}
         </div>
         <ul aria-label="Remedies">
           {shown.map((line) => (
@@ -73,7 +73,7 @@ export function RemedyList({ problem, begun, isSought = false, onFound, ...actio
   );
 }
 
-/** What has a button or a form of its own beside the list: accepting, and a plain yes or no to leave. */
+/** Remedies with their own button or form next to the list: accepting, and a plain yes or no to leave. */
 function isAskedElsewhere({ kind, steps: [first, ...more] }: RemedyLine, about: RemedyProblem["about"]): boolean {
   const isPlainAnswer = more.length === 0 && (first.answer === "approved" || first.answer === "declined");
   return kind === "accept" || (about === "leave" && isPlainAnswer);
@@ -88,7 +88,7 @@ function variedFirst(lines: readonly RemedyLine[]): RemedyLine[] {
   return [...firsts, ...lines.filter((line) => !firsts.includes(line))];
 }
 
-/** What a remedy would do besides, bad news marked. */
+/** The further effects of a remedy, with bad ones marked. */
 function Effect({ effect, steps }: Pick<RemedyLine, "effect" | "steps">) {
   const { currency } = usePlanFacts();
   return (
@@ -105,7 +105,7 @@ function Effect({ effect, steps }: Pick<RemedyLine, "effect" | "steps">) {
 
 const movesDates: ReadonlySet<RemedyLine["kind"]> = new Set(["delay", "postpone", "spread", "lighten"]);
 
-/** Which other tasks finish on another day, before it is applied. */
+/** The other tasks whose finish changes, before it is applied. */
 function Moved({ line }: { line: RemedyLine }) {
   const impact = useMaybeAnswer("impact", movesDates.has(line.kind) ? { edit: remedyEdit(line) } : null, null);
   const others = (impact?.finishes ?? []).filter(({ kind, id }) => kind === "task" && !line.taskIds.includes(id));
@@ -146,7 +146,7 @@ function RemedyItem({ line, about, previewed, onPreview, onApply }: ItemProps) {
       )}
       <Effect effect={about === "unplaced" ? { ...effect, unplaced: 0 } : effect} steps={steps} />
       <Moved line={line} />
-      {agree.length > 0 && <p className="text-side">To agree: {agree.join(", ")}</p>}
+      {agree.length > 0 && <p className="text-side">Needs approval from: {agree.join(", ")}</p>}
       <div className="flex gap-2 pt-1.5">
         {onPreview && (
           <Button aria-pressed={isPreviewed} onClick={() => onPreview(isPreviewed ? null : line)}>

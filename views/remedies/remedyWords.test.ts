@@ -21,7 +21,7 @@ const broken = /undefined|null|NaN|\bInvalid\b| {2}/;
 
 const linesOf = (steps: Iterable<Tried>) => [...steps].flatMap((own) => (own ? [remedyLine(model, own)] : []));
 
-test("every remedy says what it does, what it comes to and what it is undone as, in whole words", () => {
+test("every remedy says what it does, what it results in and what it is undone as, in whole words", () => {
   for (const [about, lines] of [
     ["overload", linesOf(remediesOf(model, { personId: "mara", range: february }, options))],
     ["overload", linesOf(remediesOf(model, { personId: "ines", range: february }, options))],

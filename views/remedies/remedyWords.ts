@@ -1,4 +1,4 @@
-// Remedies and what they come to, in words.
+// Remedies and what they result in, in words.
 import type { RemedyProblem } from "../../client/searches.ts";
 import type { RemedyLine, RemedyStep } from "../../core/answers/remedyLines.ts";
 import type { RemedyKind } from "../../core/balancing/kinds.ts";
@@ -23,11 +23,11 @@ export const kindWords: Record<RemedyKind, string> = {
   accept: "Accept",
 };
 
-/** What a remedy does, as one sentence without a full stop.
- * @param isFromNamed Whose the work is said too: elsewhere than beside their own cell it would not be known. */
+/** The description of a remedy, as one sentence without a full stop.
+ * @param isFromNamed Whose the work is said too: elsewhere than next to their own cell it would not be known. */
 export function remedyText({ steps }: Pick<RemedyLine, "steps">, isFromNamed = false): string {
-  const from = ({ kind, giverName }: RemedyStep) =>
-    isFromNamed && giverName !== null ? ` ${kind === "overtime" ? "for" : "from"} ${giverName}` : "";
+  const from = ({ kind, donorName }: RemedyStep) =>
+    isFromNamed && donorName !== null ? ` ${kind === "overtime" ? "for" : "from"} ${donorName}` : "";
   return steps.map((step, at) => (at === 0 ? stepText(step, from(step)) : lowerFirst(stepText(step, from(step))))).join("; and ");
 }
 
@@ -36,29 +36,29 @@ export function remedyEdit(line: RemedyLine): Edit {
   return { kind: "together", words: lowerFirst(remedyText(line)).slice(0, 300), edits: line.edits };
 }
 
-function stepText(step: RemedyStep, giver: string): string {
+function stepText(step: RemedyStep, donor: string): string {
   const task = step.taskName ?? "";
-  const { takerName, from, to, days, before, after, unit } = step;
+  const { recipientName, from, to, days, before, after, unit } = step;
   switch (step.kind) {
     case "give":
-      return step.isOpening ? `Assign ${task}, which has nobody, to ${takerName}` : `Reassign ${task}${giver} to ${takerName}`;
+      return step.isOpening ? `Assign ${task} (unassigned) to ${recipientName}` : `Reassign ${task}${donor} to ${recipientName}`;
     case "handOver":
-      return `Hand over ${task}${giver} to ${takerName}, ${day(from)} on`;
+      return `Hand over ${task}${donor} to ${recipientName}, ${day(from)} on`;
     case "share":
-      return `Share ${task}${giver} with ${takerName}${amount(step)}`;
+      return `Share ${task}${donor} with ${recipientName}${amount(step)}`;
     case "delay":
     case "postpone":
-      if (days !== null && days < 0) return `Take the delay of ${countText(-days, "working day")} off ${task}`;
+      if (days !== null && days < 0) return `Remove the delay of ${countText(-days, "working day")} from ${task}`;
       if (days !== null) return `Delay ${task} by ${countText(days, "working day")}`;
-      return step.kind === "delay" && to === null && from !== null ? `Begin ${task} on ${day(from)}` : `Move ${task} to ${day(from)}`;
+      return step.kind === "delay" && to === null && from !== null ? `Start ${task} on ${day(from)}` : `Move ${task} to ${day(from)}`;
     case "spread":
       return unit === "days"
-        ? `Let ${task} take ${countText(after ?? 0, "working day")}, not ${before}`
-        : `Let ${task} go on until ${day(to)}`;
+        ? `Take ${countText(after ?? 0, "working day")} for ${task}, not ${before}`
+        : `Extend ${task} until ${day(to)}`;
     case "lighten":
       return unit === "percent" ? `${after}% of the day on ${task}, not ${before}%` : `Fewer hours a day on ${task}, for longer`;
     case "overtime":
-      return overtimeText(step, giver);
+      return overtimeText(step, donor);
     case "timeOff":
       return leaveText(step);
     case "contractor":
@@ -77,7 +77,7 @@ function overtimeText({ from, to, days, after }: RemedyStep, person: string): st
 function leaveText({ answer, from, to }: RemedyStep): string {
   if (answer === "approved") return "Approve the leave";
   if (answer === "requested") return `Suggest ${span(from, to)} instead`;
-  return answer === "declined" ? `Decline the leave asked for, ${span(from, to)}` : `Move the leave to ${span(from, to)}`;
+  return answer === "declined" ? `Decline the leave request, ${span(from, to)}` : `Move the leave to ${span(from, to)}`;
 }
 
 const day = (own: number | null): string => (own === null ? "" : shortDay(own));
@@ -88,28 +88,28 @@ function amount({ before, after, unit }: RemedyStep): string {
   return unit === "hours" ? `: ${hoursText(after * 60)} of ${hoursText(before * 60)} h` : `: ${after} of ${before}%`;
 }
 
-/** What is said where no way was found. */
+/** The texts shown if no option was found. */
 export const nothingWords: Record<RemedyProblem["about"], string> = {
   overload: "No option reduces the overload. Accept it, or make the work itself smaller.",
-  idle: "Nothing fits: no opening of their role and skills lies in these days, and nobody who could give them work is over.",
-  unplaced: "Nothing that was tried finds a place for these hours.",
-  leave: "No work stands in the way of it.",
+  idle: "No suitable work: no opening for their role and skills falls on these days, and no overloaded person has work for them.",
+  unplaced: "No option finds time for these hours.",
+  leave: "No work conflicts with it.",
   margin: "Nobody who costs less has the role, the skills and the room for any of this work.",
-  deadline: "Nothing that was tried brings the finish forward. The links, the scope or the deadline itself are left.",
+  deadline: "No option brings the finish forward. Change the links, the scope or the deadline.",
 };
 
-/** What a remedy gains, for what it is a remedy of: the figure, and what is left. */
+/** The gain of a remedy in the measure of its problem: the figure, and the rest. */
 export function gainOf({ effect, left, marginAfter = 0 }: RemedyLine, about: RemedyProblem["about"]): { main: string; side: string } {
-  const off = effect.peakOver < 0 ? `Reduces the overload by ${hoursText(-effect.peakOver)} h` : "Removes no overload";
+  const off = effect.peakOver < 0 ? `Reduces the overload by ${hoursText(-effect.peakOver)} h` : "Does not reduce the overload";
   switch (about) {
     case "overload":
       return { main: off, side: left === 0 ? ", removes it here" : `, ${hoursText(left)} h left here` };
     case "idle":
       return { main: effect.peakOver < 0 ? off : "", side: "" };
     case "leave":
-      return { main: effect.peakOver <= 0 && effect.unplaced <= 0 ? "Overloads nobody" : "", side: "" };
+      return { main: effect.peakOver <= 0 && effect.unplaced <= 0 ? "Creates no overload" : "", side: "" };
     case "unplaced":
-      return { main: `${hoursText(-effect.unplaced)} h find a place`, side: "" };
+      return { main: `${hoursText(-effect.unplaced)} h can be worked`, side: "" };
     case "margin":
       return { main: `Margin ${marginText(marginAfter)}`, side: left === 0 ? ", at its goal" : `, ${pointsText(left)} under its goal` };
     case "deadline": {
@@ -124,7 +124,7 @@ export function gainOf({ effect, left, marginAfter = 0 }: RemedyLine, about: Rem
 /** Hundredths of a percent as points, with one decimal. */
 export const pointsText = (hundredths: number): string => countText(Math.round(hundredths / 10) / 10, "point");
 
-/** What a remedy comes to beyond what it removes, each a phrase; bad ones are marked. */
+/** The further effects of a remedy, each a phrase; bad ones are marked. */
 export function effectPhrases(
   effect: NamedEffect,
   currency: string,
@@ -143,10 +143,13 @@ export function effectPhrases(
   if (effect.finishes.length > 3) phrases.push({ text: `and ${effect.finishes.length - 3} more finishes move`, isBad: true });
   if (effect.unplaced !== 0)
     phrases.push({
-      text: effect.unplaced > 0 ? `${hoursText(effect.unplaced)} h that cannot be worked` : `${hoursText(-effect.unplaced)} h placed again`,
+      text:
+        effect.unplaced > 0
+          ? `${hoursText(effect.unplaced)} h that cannot be worked`
+          : `${hoursText(-effect.unplaced)} h can be worked again`,
       isBad: effect.unplaced > 0,
     });
-  // What the contractor costs is not known yet: less cost without it is no saving.
+  // The contractor's price is not known yet: less cost without it is no saving.
   if (unassigned > 0 && effect.cost < 0) return [...phrases, { text: "the contractor's price is not in the plan yet", isBad: false }];
   return [...phrases, ...moneyPhrases(effect, currency)];
 }

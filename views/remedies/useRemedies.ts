@@ -1,5 +1,5 @@
 "use client";
-// Remedies of a problem as they are found, and anew whenever the plan changes.
+// Remedies of a problem as they are found, and again whenever the plan changes.
 import { useLayoutEffect, useState } from "react";
 import type { RemedyNews, RemedyProblem } from "../../client/searches.ts";
 import { useHost, usePlan } from "../../client/session.tsx";

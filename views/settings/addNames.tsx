@@ -35,7 +35,7 @@ export function AddNames({ names }: { names: NameListHook }) {
   );
 }
 
-/** What some lists state beside a name. */
+/** The detail that some lists state next to a name. */
 function Detail({ list, value, onChange }: { list: NameListHook["list"]; value: string; onChange: (detail: string) => void }) {
   if (list === "rateTables") return <TableKind value={value} onChange={onChange} />;
   if (list !== "materials" && list !== "skills") return null;

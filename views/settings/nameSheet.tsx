@@ -18,7 +18,7 @@ export function NameSheet({ row, names }: { row: NameRow; names: NameListHook })
   return (
     <Sheet title={row.name} subtitle={`A ${one}${row.detail === "" ? "" : ` · ${row.detail}`}`} onClose={() => void setOpenId(null)}>
       <SheetSection title="Used by">
-        {row.uses.length === 0 && <p className="text-ink-2">Nothing yet.</p>}
+        {row.uses.length === 0 && <p className="text-ink-2">Not used yet.</p>}
         {row.uses.map((use) => (
           <p key={use.list} className="py-0.5">
             <span className="font-medium">{countOfUse(use)}</span>
@@ -31,10 +31,10 @@ export function NameSheet({ row, names }: { row: NameRow; names: NameListHook })
       <SheetSection>
         {canDelete ? (
           <Button look="danger" onClick={() => void remove(row)}>
-            {row.used === 0 ? "Delete" : `Delete, and take it off ${usesText(row)}`}
+            {row.used === 0 ? "Delete" : `Delete, and remove it from ${usesText(row)}`}
           </Button>
         ) : (
-          <p className="text-ink-2">It can be deleted once nothing uses it. Merge it into another {one} to get there in one step.</p>
+          <p className="text-ink-2">It can be deleted once it is no longer used. Merge it into another {one} to do both in one step.</p>
         )}
       </SheetSection>
     </Sheet>
@@ -50,7 +50,7 @@ function Merge({ row, names: { list, rows, merge } }: { row: NameRow; names: Nam
       <div className="space-y-2">
         <Field
           label="Into"
-          hint={`Whatever uses “${row.name}” uses the other ${one} from then on.${list === "rateTables" ? " It takes over the rates of those it has none for." : ""}`}
+          hint={`Everything that uses “${row.name}” will use the other ${one}.${list === "rateTables" ? " Rates that it does not have are copied." : ""}`}
         >
           <Picker
             value={intoId}

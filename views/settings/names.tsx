@@ -33,8 +33,10 @@ export function Names({ initial }: { initial: Initial<AnswerOf<"nameList">> }) {
       {rows.length === 0 ? <Empty title={`No ${many.toLowerCase()} yet`}>{emptyTexts[list]}</Empty> : <NameTable names={names} />}
       {isWritten ? (
         <p className="pt-2 text-side">
-          {list === "categories" ? "A category is written in the details of a project." : "A place is written on a person, or imported."}{" "}
-          What no longer has any is gone from here.
+          {list === "categories"
+            ? "Enter categories in the details of a project."
+            : "Enter places in the details of a person, or import them."}{" "}
+          Unused names disappear from this list.
         </p>
       ) : (
         <AddNames names={names} />
@@ -63,13 +65,13 @@ function NameTable({ names }: { names: NameListHook }) {
 
 const emptyTexts: Record<NameList, string> = {
   roles:
-    "A role is what somebody works as, such as designer or carpenter. Capacity and openings are counted by it. Add the first one below.",
-  skills: "A skill is something people can do at a level from 1 to 5, and that work can ask for. Add the first one below.",
-  clients: "Whom projects are for. Add the first one below.",
+    "A role is the work a person does, such as designer or carpenter. Capacity and openings are counted by role. Add the first one below.",
+  skills: "A skill is an ability with a level from 1 to 5. Work can require it. Add the first one below.",
+  clients: "Projects are done for clients. Add the first one below.",
   categories: "Projects can have a category, to group and filter them by.",
   places: "People can have a place, to group and filter them by.",
-  materials: "What is used up: timber, paint, sheets of acrylic, each with its unit. Add the first one below.",
-  rateTables: "A rate table says what an hour costs or is billed at, by role and person. Add the first one below.",
+  materials: "Materials are used up in the work: timber, paint, sheets of acrylic, each with its unit. Add the first one below.",
+  rateTables: "A rate table holds the cost or billing rates per hour, by role and person. Add the first one below.",
 };
 
 const detailHeads: Partial<Record<NameList, string>> = { skills: "Group", materials: "Unit", rateTables: "Kind" };

@@ -1,7 +1,7 @@
 // The lists of names: what each is called, and where its screen is.
 import type { NameList } from "../../core/answers/nameList.ts";
 
-/** What each list is called, and what one of its names is. */
+/** The name of each list, and of one of its rows. */
 export const listNames: Record<NameList, { many: string; one: string }> = {
   roles: { many: "Roles", one: "role" },
   skills: { many: "Skills", one: "skill" },

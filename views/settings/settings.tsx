@@ -1,5 +1,5 @@
 "use client";
-// What the plan says of itself: its name, its time, its money, and when a load counts as level.
+// The settings of the plan: its name, its time, its money, and the band of a level load.
 import { zodResolver } from "@hookform/resolvers/zod";
 import type { ReactNode } from "react";
 import type { Initial } from "../../client/initial.ts";
@@ -72,12 +72,12 @@ function Own({ form: { register, control, formState } }: PartProps) {
         <TextInput {...register("name")} />
       </Field>
       <div className="field-pair">
-        <FormDate label="Begins" control={control} name="planStart" />
-        <FormDate label="Ends" control={control} name="planEnd" />
+        <FormDate label="First day" control={control} name="planStart" />
+        <FormDate label="Last day" control={control} name="planEnd" />
       </div>
       <FormDate
         label="Today"
-        hint="Empty for the real date; a fixed day is for trying things out"
+        hint="Leave empty for the real date; a fixed date is for trying things out"
         control={control}
         name="today"
         placeholder="the real date"
@@ -90,10 +90,10 @@ function Time({ form: { register, control, formState } }: PartProps) {
   return (
     <Part title="Weeks and years">
       <div className="field-pair">
-        <Field label="The week begins on">
+        <Field label="Week starts on">
           <FormChoice control={control} name="weekStartsOn" options={weekdayOptions} />
         </Field>
-        <Field label="The fiscal year begins in">
+        <Field label="Fiscal year starts in">
           <FormChoice control={control} name="fiscalYearStartMonth" options={monthOptions} />
         </Field>
       </div>
@@ -111,12 +111,12 @@ function Time({ form: { register, control, formState } }: PartProps) {
 function Level({ form: { register, formState } }: PartProps) {
   const { errors } = formState;
   return (
-    <Part title="When a load is level">
+    <Part title="Level load">
       <div className="field-pair">
         <Field label="From, % of capacity" fault={errors.low?.message} hint="Below it there is room">
           <TextInput {...register("low")} inputMode="decimal" />
         </Field>
-        <Field label="Up to, % of capacity" fault={errors.high?.message} hint="Above it somebody is over">
+        <Field label="Up to, % of capacity" fault={errors.high?.message} hint="Above it, a person is over capacity">
           <TextInput {...register("high")} inputMode="decimal" />
         </Field>
       </div>
@@ -132,7 +132,7 @@ function Money({ form: { register, control, formState } }: PartProps) {
         <Field label="Currency" fault={errors.currency?.message} hint="Amounts stay as they are; they are not converted">
           <FormPicker control={control} name="currency" options={currencyOptions()} />
         </Field>
-        <Field label="Margin goal, %" fault={errors.marginTarget?.message} hint="For projects without one of their own">
+        <Field label="Margin goal, %" fault={errors.marginTarget?.message} hint="For projects without their own goal">
           <TextInput {...register("marginTarget")} inputMode="decimal" placeholder="none" />
         </Field>
       </div>

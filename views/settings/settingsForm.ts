@@ -15,7 +15,7 @@ export const day = z.string().refine((text) => readDate(text) !== null, { error:
 
 export const settingsFields = z
   .object({
-    name: z.string().trim().min(1, { error: "Give the plan a name." }).max(300),
+    name: z.string().trim().min(1, { error: "Enter a name for the plan." }).max(300),
     planStart: day,
     planEnd: day,
     today: z.string().refine((text) => text.trim() === "" || isDateText(text), { error: DATE_HINT }),
@@ -30,9 +30,9 @@ export const settingsFields = z
   })
   .refine(({ planStart, planEnd }) => (readDate(planEnd) ?? "") >= (readDate(planStart) ?? ""), {
     path: ["planEnd"],
-    error: "The plan ends on or after the day it begins.",
+    error: "The last day must be on or after the first day.",
   })
-  .refine(({ low, high }) => numberOf(low) <= numberOf(high), { path: ["high"], error: "Not below the figure before it." });
+  .refine(({ low, high }) => numberOf(low) <= numberOf(high), { path: ["high"], error: "It must not be below the first figure." });
 
 export type SettingsFields = z.infer<typeof settingsFields>;
 
@@ -61,7 +61,7 @@ export function fieldsOfSettings(settings: Settings): SettingsFields {
   };
 }
 
-/** What was typed, as keys to set; an empty figure is the usual one. */
+/** The typed values as keys to set; an empty figure means the default. */
 export function setOfSettings(fields: SettingsFields): Settable<"settings"> {
   const optional = (text: string) => (text.trim() === "" ? null : numberOf(text));
   const share = (text: string, usual: number) => (text.trim() === "" ? usual : numberOf(text) / 100);

@@ -3,7 +3,7 @@ import { namedLists, usesOf } from "../../core/plan/namedLists.ts";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { countOfUse, usesText } from "./usesText.ts";
 
-test("one of something is told as one, and nothing as nothing", () => {
+test("one of something is reported as one, and nothing as nothing", () => {
   expect(countOfUse({ list: "enquiries", count: 1 })).toBe("1 enquiry");
   expect(countOfUse({ list: "people", count: 1 })).toBe("1 person");
   expect(usesText({ uses: [] })).toBe("nothing");
@@ -14,12 +14,12 @@ test("one of something is told as one, and nothing as nothing", () => {
   expect(usesText({ uses: uses.map((use) => ({ ...use, names: [] })) })).toBe("6 people, 4 rate tables");
 });
 
-test("whatever uses a name in the demo plan is told in words of the trade", () => {
+test("everything that uses a name in the demo plan is reported in words of the trade", () => {
   const plan = fernhollow();
-  const told = new Set(
+  const reported = new Set(
     namedLists.flatMap((list) => [...usesOf(plan, list).values()].flat().map((use) => countOfUse({ ...use, count: 2 }))),
   );
-  expect([...told].sort()).toEqual(
+  expect([...reported].sort()).toEqual(
     ["2 assignments", "2 enquiries", "2 people", "2 projects", "2 rate tables", "2 requests", "2 tasks", "2 templates"].sort(),
   );
 });

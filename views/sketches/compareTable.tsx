@@ -30,7 +30,7 @@ export function CompareTable({ ids }: { ids: readonly string[] }) {
             <CompareRow key={line.name} line={line} plan={plan} sketches={sketches} />
           ))}
           <tr>
-            <th scope="row">Finishes that move</th>
+            <th scope="row">Moved finish dates</th>
             <td>–</td>
             {sketches.map(({ id, finishes }) => (
               <td key={id}>{finishes.length === 0 ? "none" : <Moved finishes={finishes} />}</td>
@@ -80,7 +80,7 @@ const lines = (currency: string, figures: readonly SketchFigures[]): Line[] => [
   ...(figures.some(({ addedPeople }) => addedPeople > 0)
     ? [
         {
-          name: `Of it, unassigned time of added people, ${currency}`,
+          name: `Included: unassigned time of added people, ${currency}`,
           of: ({ addedPeople }: SketchFigures) => addedPeople,
           write: (minor: number) => moneyText(minor, 0),
           isLessBetter: true,
@@ -106,13 +106,13 @@ const shortageLines = (role: string): Line[] => {
 
 function Compared({ was, is, write, isLessBetter }: { was: number | null; is: number | null } & Pick<Line, "write" | "isLessBetter">) {
   const by = (is ?? 0) - (was ?? 0);
-  // What rounds to nothing is not told.
-  const isTold = is !== null && was !== null && write(Math.abs(by)) !== write(0);
+  // A difference that rounds to nothing is not shown.
+  const isShown = is !== null && was !== null && write(Math.abs(by)) !== write(0);
   const tone = by === 0 || isLessBetter === undefined ? "text-ink-2" : by < 0 === isLessBetter ? "text-level-ink" : "text-over";
   return (
-    <td data-differs={isTold}>
+    <td data-differs={isShown}>
       {written(is, write)}
-      {isTold && (
+      {isShown && (
         <span className={`pl-2 text-small ${tone}`}>
           {by > 0 ? "+" : "−"}
           {write(Math.abs(by))}

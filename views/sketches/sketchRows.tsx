@@ -1,5 +1,5 @@
 "use client";
-// What one change of a sketch changes, from what to what; and where the plan has changed since: yours, then, now.
+// The change of one entry of a sketch, from one value to another; and if the plan has changed since: yours, then, now.
 import type { SketchCell, SketchRowChange } from "../../core/answers/sketches.ts";
 import { countText } from "../../ui/format.ts";
 import { ChangedRow } from "../frame/changedRow.tsx";

@@ -30,12 +30,12 @@ export function SketchSheet({ row, onOpen, onClose }: SketchSheetProps) {
   const isOpen = useHost((state) => state?.sketchId === id);
   const entries = useMaybeAnswer("sketchEntries", { sketchId: id }, null) ?? [];
   return (
-    <Sheet title={name} subtitle={`Begun by ${by}`} onClose={onClose}>
+    <Sheet title={name} subtitle={`Created by ${by}`} onClose={onClose}>
       <SheetSection>
         <p className="pb-2">
           {isOpen
-            ? "It is open: every screen shows the plan as it would be, and what you change is written down here."
-            : "Open it to see every screen as it would be, and to write down more."}
+            ? "The sketch is open: every screen shows the plan with its changes, and your changes are recorded here."
+            : "Open it to see every screen with its changes, and to record more."}
         </p>
         {!isOpen && (
           <Button look="main" onClick={() => router.push(linkTo("/balance", { sketch: id }))}>
@@ -44,7 +44,7 @@ export function SketchSheet({ row, onOpen, onClose }: SketchSheetProps) {
         )}
       </SheetSection>
       <Changes key={entries.map((entry) => entry.id).join()} sketchId={id} entries={entries} />
-      <SheetSection title="The sketch itself">
+      <SheetSection title="Manage the sketch">
         <div className="flex items-center gap-2 pb-2">
           <span>Name</span>
           <DraftInput
@@ -87,16 +87,16 @@ function Changes({ sketchId, entries }: { sketchId: string; entries: readonly Sk
             disabled={chosen.length === 0}
             onClick={() => void session.edit({ kind: "eraseFromSketch", id: sketchId, entryIds: [...chosen] })}
           >
-            Take out
+            Remove
           </Button>
         </div>
         {adoption && count < chosen.length && (
           <p className="pt-1 text-small text-over">
-            {countText(chosen.length - count, "change")} cannot be made without what is left out, or any longer.
+            {countText(chosen.length - count, "change")} can no longer be made, or depend on changes that are not selected.
           </p>
         )}
       </SheetSection>
-      {adoption && <ImpactView impact={adoption.impact} title="What adopting does to the plan" />}
+      {adoption && <ImpactView impact={adoption.impact} title="Effect on the plan" />}
     </>
   );
 }
@@ -104,7 +104,7 @@ function Changes({ sketchId, entries }: { sketchId: string; entries: readonly Sk
 function NoChanges() {
   return (
     <SheetSection title="Changes">
-      <p className="text-ink-2">Nothing is written down in it yet.</p>
+      <p className="text-ink-2">No changes recorded yet.</p>
     </SheetSection>
   );
 }
@@ -130,7 +130,7 @@ function Ends({ row: { id, name }, onOpen, onClose }: SketchSheetProps) {
   };
   return (
     <div className="flex flex-wrap gap-2">
-      <Button title={`Begins another sketch with the changes of ${name}`} onClick={() => void copy()}>
+      <Button title={`Creates another sketch with the changes of ${name}`} onClick={() => void copy()}>
         Duplicate
       </Button>
       <Button look="danger" onClick={() => void session.edit({ kind: "deleteSketch", id }).then(onClose)}>

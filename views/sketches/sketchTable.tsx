@@ -1,5 +1,5 @@
 "use client";
-// The sketches there are, with a tick for those that stand beside the plan.
+// The sketches there are, with a tick for those that are next to the plan.
 import type { SketchRow } from "../../core/answers/sketches.ts";
 import { Checkbox } from "../../ui/checkbox.tsx";
 import { DataTable } from "../../ui/dataTable.tsx";
@@ -8,7 +8,7 @@ import type { TableColumn } from "../../ui/table/column.ts";
 
 interface SketchTableProps {
   rows: readonly SketchRow[];
-  /** Ids of those beside the plan. */
+  /** Ids of those next to the plan. */
   beside: readonly string[];
   selectedId: string | null;
   onOpen: (id: string) => void;
@@ -50,18 +50,18 @@ function columns(beside: readonly string[], onBeside: (id: string) => void): Tab
       width: 180,
       grow: 0.8,
       value: ({ changes }) => changes,
-      cell: ({ changes, lost, overtaken }) => (
+      cell: ({ changes, lost, editConflicts }) => (
         <span className="truncate">
           {countText(changes, "change")}
           {lost > 0 && <span className="text-over">, {lost} no longer possible</span>}
-          {overtaken > 0 && <span className="text-ochre-ink">, {overtaken} changed in the plan since</span>}
+          {editConflicts > 0 && <span className="text-ochre-ink">, {editConflicts} changed in the plan since</span>}
         </span>
       ),
     },
     { id: "by", head: "By", width: 120, grow: 0.6, value: ({ by }) => by, cell: ({ by }) => <span className="truncate">{by}</span> },
     {
       id: "at",
-      head: "Begun",
+      head: "Created",
       width: 150,
       value: ({ at }) => at,
       cell: ({ at }) => (

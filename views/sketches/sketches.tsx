@@ -19,7 +19,7 @@ import { CompareTable } from "./compareTable.tsx";
 import { SketchSheet } from "./sketchSheet.tsx";
 import { SketchTable } from "./sketchTable.tsx";
 
-/** So many stand beside the plan. */
+/** So many are next to the plan. */
 const MOST_BESIDE = 3;
 
 function useSketches(initial: Initial<AnswerOf<"sketches">>) {
@@ -54,8 +54,8 @@ export function Sketches({ initial }: { initial: Initial<AnswerOf<"sketches">> }
     >
       {rows.length === 0 ? (
         <Empty title="No sketches yet">
-          A sketch holds changes that are tried out: every screen shows the plan as it would be, and the plan itself stays as it is.{" "}
-          <TextButton onClick={begin}>Begin one</TextButton> or press N.
+          A sketch holds changes that you try out: every screen shows the plan with them, and the plan itself does not change.{" "}
+          <TextButton onClick={begin}>Create one</TextButton> or press N.
         </Empty>
       ) : (
         <div className="flex min-h-0 flex-1 flex-col gap-3">
@@ -85,7 +85,7 @@ function NewSketch({ onClose }: { onClose: () => void }) {
     if ((await session.edit({ kind: "addSketch", sketch })).length === 0) router.push(linkTo("/balance", { sketch: sketch.id }));
   };
   return (
-    <Sheet title="New sketch" subtitle="Changes that are tried out, and not made" onClose={onClose}>
+    <Sheet title="New sketch" subtitle="Changes to try out, outside the plan" onClose={onClose}>
       <SheetSection>
         <form
           className="space-y-3"
@@ -94,11 +94,11 @@ function NewSketch({ onClose }: { onClose: () => void }) {
             void add();
           }}
         >
-          <Field label="Name" hint="What is tried out, such as “Two more installers from May”">
+          <Field label="Name" hint="A title such as “Two more installers from May”">
             <TextInput value={name} onChange={(event) => setName(event.target.value)} maxLength={300} autoFocus />
           </Field>
           <Button type="submit" look="main" disabled={name.trim() === ""}>
-            Begin the sketch
+            Create sketch
           </Button>
         </form>
       </SheetSection>

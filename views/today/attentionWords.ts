@@ -16,17 +16,17 @@ export const kindNames: Record<AttentionKind, string> = {
   unbalancedRole: "Roles with overloaded and idle people",
   leaveWaiting: "Leave waiting for an answer",
   leaveClash: "Leave that clashes with work",
-  notYetHere: "Work planned before somebody joins",
-  gone: "Work planned after somebody leaves",
+  notYetHere: "Work planned before a person joins",
+  gone: "Work planned after a person leaves",
   openingSoon: "Openings that begin soon",
-  requestWaiting: "Requests for people that wait",
+  requestWaiting: "Requests for people waiting for an answer",
   unplaced: "Hours that cannot be worked",
   noPerson: "Tasks with no person",
   noEstimate: "Tasks with no estimate",
   noDates: "Tasks with no dates",
   noRole: "Tasks with no role",
   missedDeadline: "Deadlines that are missed",
-  cannotHold: "Dates that cannot hold",
+  cannotHold: "Date conflicts",
   missingRate: "Work without a rate",
   missingExchangeRate: "Rates without an exchange rate",
   thinMargin: "Margins under their goal",
@@ -37,7 +37,7 @@ const day = (own: number | undefined): string => (own === undefined ? "" : short
 const span = ({ from, to }: Attention): string => (from === to ? day(from) : `${day(from)} – ${day(to)}`);
 const taskIn = ({ task, project }: Attention): string => `${task} (${project})`;
 
-/** What is the matter, as one sentence. */
+/** The sentence of a signal. */
 export function sentenceOf(signal: Attention): string {
   const { kind, person, minutes, count = 0 } = signal;
   switch (kind) {
@@ -58,13 +58,13 @@ export function sentenceOf(signal: Attention): string {
     case "gone":
       return `${person} has ${h(minutes)} of work after leaving on ${day(signal.from)}.`;
     case "openingSoon":
-      return `${taskIn(signal)} has nobody for ${h(minutes)} of ${signal.role}, from ${day(signal.from)}.`;
+      return `${taskIn(signal)} has ${h(minutes)} of ${signal.role} unassigned, from ${day(signal.from)}.`;
     case "requestWaiting":
-      return `${person} waits for an answer about ${signal.role}: ${h(minutes)} of ${taskIn(signal)}.`;
+      return `${person} is waiting for an answer about ${signal.role}: ${h(minutes)} of ${taskIn(signal)}.`;
     case "unplaced":
       return `${h(minutes)} of ${taskIn(signal)} fall on days without working time.`;
     case "noPerson":
-      return `${taskIn(signal)}: ${h(minutes)} with nobody assigned${alsoText(signal)}.`;
+      return `${taskIn(signal)}: ${h(minutes)} unassigned${alsoText(signal)}.`;
     case "noEstimate":
       return `${taskIn(signal)} has no estimate${alsoText(signal)}.`;
     case "noDates":
@@ -75,9 +75,9 @@ export function sentenceOf(signal: Attention): string {
     case "cannotHold":
       return `${signal.task === undefined ? signal.project : taskIn(signal)}: ${heldText(signal)}${signal.also ? `, and ${countText(signal.also.length, "more date")}` : ""}`;
     case "missingRate":
-      return `${signal.project}: ${countText(count, "piece of work has", "pieces of work have")} no rate${peopleText(signal)}.`;
+      return `${signal.project}: ${countText(count, "assignment has", "assignments have")} no rate${peopleText(signal)}.`;
     case "missingExchangeRate":
-      return `${signal.project}: ${countText(count, "piece of work has", "pieces of work have")} a rate in a currency without an exchange rate${peopleText(signal)}.`;
+      return `${signal.project}: ${countText(count, "assignment has", "assignments have")} a rate in a currency without an exchange rate${peopleText(signal)}.`;
     case "thinMargin":
       return `${signal.project} makes a margin of ${marginText(signal.share ?? 0)}; its goal is ${marginText(signal.goal ?? 0)}.`;
   }
@@ -87,9 +87,9 @@ function heldText({ conflict, days = 0 }: Attention): string {
   return conflict ? lowerFirst(conflictText({ kind: conflict, ticks: days * TICKS_PER_DAY })) : "";
 }
 
-const lackWords: Partial<Record<AttentionKind, string>> = { noPerson: "nobody assigned", noEstimate: "no estimate", noRole: "no role" };
+const lackWords: Partial<Record<AttentionKind, string>> = { noPerson: "unassigned", noEstimate: "no estimate", noRole: "no role" };
 
-/** What else a task lacks: ", no estimate and no role". */
+/** The other missing fields of a task: ", no estimate and no role". */
 function alsoText({ also = [] }: Attention): string {
   const words = also.flatMap((kind) => lackWords[kind] ?? []);
   const last = words.pop();
@@ -98,9 +98,9 @@ function alsoText({ also = [] }: Attention): string {
 }
 
 const workText = ({ task, project, count = 1 }: Attention): string =>
-  count > 1 ? `${task} and ${countText(count - 1, "other piece of work", "other pieces of work")}` : `${task} (${project})`;
+  count > 1 ? `${task} and ${countText(count - 1, "other assignment", "other assignments")}` : `${task} (${project})`;
 
-/** What a signal is about in more words, where the sentence leaves it out; empty where it does not. */
+/** The subject of a signal in more words, if the sentence leaves it out; else empty. */
 export function detailOf(signal: Attention): string {
   const { kind, others = [], count = 0, requestId } = signal;
   if (kind === "notYetHere" || kind === "gone" || (kind === "leaveClash" && requestId === undefined)) return workText(signal);
@@ -154,14 +154,14 @@ export function stepOf(signal: Attention): SignalStep {
     case "unplaced":
       return personId === "" ? task(projectId, taskId) : waysOut(person, assignmentId);
     case "openingSoon":
-      return { text: "Find somebody", path: "/openings", more: { opening: assignmentId || (taskId ?? "") } };
+      return { text: "Find people", path: "/openings", more: { opening: assignmentId || (taskId ?? "") } };
     case "requestWaiting":
       return { text: "Answer", path: "/openings/requests", more: { request: requestId } };
     case "missingRate":
     case "missingExchangeRate":
       return { text: "Rates", path: "/rates", more: {} };
     case "thinMargin":
-      return { text: "What would lift it", path: "/money/margin", more: { project: projectId } };
+      return { text: "Options to improve it", path: "/money/margin", more: { project: projectId } };
     case "missedDeadline":
       return { ...task(projectId, taskId ?? "project"), text: "Options" };
     default:

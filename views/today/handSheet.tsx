@@ -45,10 +45,12 @@ export function HandSheet({ signal, onClose }: { signal: Attention; onClose: () 
           <Field label="To">
             <Picker value={personId} options={[none("Choose"), ...namedOptions(people)]} onChange={setPersonId} />
           </Field>
-          <Field label="What to add">
+          <Field label="Note to add">
             <TextArea value={text} onChange={(event) => setText(event.target.value)} rows={4} maxLength={2_000} />
           </Field>
-          <p className="text-side">The note says what the signal says. The signal stays here until it no longer holds, or is snoozed.</p>
+          <p className="text-side">
+            The note contains the text of the signal. The signal stays here until it no longer applies or is snoozed.
+          </p>
           <Button type="submit" look="main" disabled={personId === ""}>
             Send
           </Button>

@@ -1,8 +1,8 @@
 "use client";
-// Which signals are told, and from what figure on.
+// The signals that are shown, and their thresholds.
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import { type AttentionKind, attentionKinds, leastOf } from "../../core/attention/kinds.ts";
-import { keysOf } from "../../core/plan/keysOf.ts";
+import { objectKeys } from "../../core/plan/objectKeys.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { CheckboxField } from "../../ui/checkbox.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";
@@ -21,9 +21,9 @@ export function KindsSheet({ onClose }: { onClose: () => void }) {
     const next = isUsual ? others : [...others, { kind, ...rule }];
     void session.edit({ kind: "changeSettings", set: { attention: next.length > 0 ? next : null } });
   };
-  const kinds = keysOf(attentionKinds);
+  const kinds = objectKeys(attentionKinds);
   return (
-    <Sheet title="Choose signals" subtitle="What Today tells, and from what figure on" onClose={onClose}>
+    <Sheet title="Choose signals" subtitle="Signals shown in Today, and their thresholds" onClose={onClose}>
       {settings &&
         [...new Set(kinds.map((kind) => attentionKinds[kind].about))].map((group) => (
           <SheetSection key={group} title={groupWords[group]}>
@@ -71,13 +71,13 @@ function KindLine({ kind, rule, onSave }: KindLineProps) {
             read={(text) => readAmount(text, 0, 100_000)}
             onSave={(next) => onSave({ least: next })}
             says="A figure from 0 to 100,000"
-            aria-label={`${kindNames[kind]}, from how many ${unit === "hours" ? "hours" : "points"} on`}
+            aria-label={`${kindNames[kind]}, threshold in ${unit === "hours" ? "hours" : "points"}`}
             inputMode="decimal"
             width={58}
             isSmall
             isFigure
           />
-          {unit === "hours" ? "h on" : "points under the goal on"}
+          {unit === "hours" ? "h or more" : "points under the goal or more"}
         </span>
       )}
     </li>

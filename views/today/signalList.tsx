@@ -1,5 +1,5 @@
 "use client";
-// The signals by what they are about, each group worst first; the group with the worst one stands first.
+// The signals by what they are about, each group worst first; the group with the worst one is first.
 import type { Today } from "../../core/answers/today.ts";
 import { type Attention, type AttentionGroup, attentionKinds } from "../../core/attention/kinds.ts";
 import { buttonLook, TextButton } from "../../ui/button.tsx";
@@ -20,7 +20,7 @@ interface Props {
 
 export function SignalList({ today: { signals, counts }, openKey, onSnooze, onHand, onWhole }: Props) {
   useSignalKeys({ onSnooze, onHand });
-  // Signals come worst first, so the groups stand in the order of their worst.
+  // Signals come worst first, so the groups are in the order of their worst.
   const groups = [...new Set(signals.map(groupOf))];
   return (
     <div className="min-h-0 min-w-0 flex-1 overflow-y-auto box-open">
@@ -57,7 +57,7 @@ export function SignalList({ today: { signals, counts }, openKey, onSnooze, onHa
 
 export const groupOf = ({ kind }: Attention): AttentionGroup => attentionKinds[kind].about;
 
-/** How many of the kinds listed are not. */
+/** Number of of the kinds listed are not. */
 function hidden(listed: readonly Attention[], counts: Today["counts"]): number {
   const kinds = [...new Set(listed.map(({ kind }) => kind))];
   return kinds.reduce((sum, kind) => sum + (counts[kind] ?? 0), 0) - listed.length;
@@ -99,7 +99,7 @@ function SignalLine({ signal, isOpen, onSnooze, onHand }: LineProps) {
 /** The signal that has the focus. */
 const focusedLine = (): HTMLElement | null => document.activeElement?.closest<HTMLElement>(".signal-line") ?? null;
 
-/** Moves the focus to the step of the signal before or after, in whatever group it is; to the first one where none has it. */
+/** Moves the focus to the step of the signal before or after, in any group it is; to the first one where none has it. */
 function stepFocus(by: 1 | -1): void {
   const steps = [...document.querySelectorAll<HTMLElement>(".signal-line [data-step]")];
   const line = focusedLine();

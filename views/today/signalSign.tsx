@@ -10,7 +10,7 @@ type ByAbout = ReadonlyMap<string, readonly Attention[]>;
 const none: ByAbout = new Map();
 const Signals = createContext(none);
 
-/** What stands under it shows signs at its rows. */
+/** The subtree shows signs at its rows. */
 export function WithSignals({ children }: { children: ReactNode }) {
   const signals = useSignals();
   const byAbout = useMemo(() => (signals ? grouped(signals) : none), [signals]);
@@ -36,7 +36,7 @@ export function SignalSign(about: About) {
 
 export function SignalGlyph({ says }: { says: string }) {
   return (
-    // A title of the drawing would count as text of the cell it stands in.
+    // A title of the drawing would count as text of the cell it is in.
     <span role="img" aria-label={says} title={says} className="ml-1 inline-block shrink-0 align-baseline">
       <svg aria-hidden width="11" height="10" viewBox="0 0 11 10" className="block">
         <path d="M1.2 8.6 3 4.6M5.5 8.6V2.4M9.8 8.6 8 4.6" stroke="var(--ochre)" strokeWidth="1.8" strokeLinecap="round" fill="none" />

@@ -18,7 +18,7 @@ export function SignalsOf(about: About) {
   const own = useSignals()?.filter((signal) => aboutsOf(signal).some((own) => aboutKey(own) === aboutKey(about))) ?? [];
   if (own.length === 0) return null;
   return (
-    <SheetSection title="Wants attention">
+    <SheetSection title="Needs attention">
       <ul>
         {own.slice(0, MOST_SHOWN).map((signal) => {
           const { text, path, more } = stepOf(signal);
@@ -38,7 +38,7 @@ export function SignalsOf(about: About) {
   );
 }
 
-/** The signals of Today; null until a page that was just opened has come to rest, and until they are worked out. */
+/** The signals of Today; null until a page that was just opened has settle, and until they are worked out. */
 export function useSignals(): readonly Attention[] | null {
   const { clock } = useFrame();
   const hasRested = useHasRested();
@@ -49,7 +49,8 @@ export function useSignals(): readonly Attention[] | null {
 const isHere = (about: About, more: Record<string, string>): boolean =>
   ("taskId" in about && more.task === about.taskId) || ("projectId" in about && more.task === "project");
 
-/** What a signal is about: of a project what is about none of its tasks; of a person and a task all that names them first. */
+/** The subject of a signal: of a project the signals that belong to none of its tasks; of a person and a task all that name them
+ * first. */
 export function aboutsOf({ kind, personId, taskId, projectId }: Attention): About[] {
   return [
     ...(personId !== undefined && kind !== "requestWaiting" ? [{ personId }] : []),

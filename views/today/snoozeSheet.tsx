@@ -38,10 +38,10 @@ export function SnoozeSheet({ signal, today, onClose }: { signal: Attention; tod
           <Field label="Until" fault={fault}>
             <DateField value={until} onChange={setUntil} autoFocus />
           </Field>
-          <Field label="Why">
+          <Field label="Reason">
             <TextInput value={reason} onChange={(event) => setReason(event.target.value)} maxLength={500} />
           </Field>
-          <p className="text-side">It comes back on that day, if it still holds. Until then it stands under the snoozed ones.</p>
+          <p className="text-side">It returns on that day if it still applies. Until then it is listed under the snoozed signals.</p>
           <Button type="submit" look="main" disabled={reason.trim() === "" || fault !== undefined}>
             Snooze
           </Button>

@@ -1,5 +1,5 @@
 "use client";
-// What was snoozed: until when, why, and the way back.
+// The snoozed signals: until when, why, and the way back.
 import { usePlan } from "../../client/session.tsx";
 import type { Today } from "../../core/answers/today.ts";
 import { Button } from "../../ui/button.tsx";
@@ -10,7 +10,7 @@ import { sentenceOf } from "./attentionWords.ts";
 export function SnoozedSheet({ snoozed, onClose }: { snoozed: Today["snoozed"]; onClose: () => void }) {
   const session = usePlan();
   return (
-    <Sheet title="Snoozed" subtitle="Signals that wait" onClose={onClose}>
+    <Sheet title="Snoozed" subtitle="Signals that return later" onClose={onClose}>
       {snoozed.map(({ signal, snooze }) => (
         <SheetSection key={snooze.id}>
           <p>{sentenceOf(signal)}</p>

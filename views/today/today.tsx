@@ -1,5 +1,5 @@
 "use client";
-// Today: what wants attention, worst first, each with its figure and one step to what can be done; beside it the weeks ahead.
+// Today: what wants attention, worst first, each with its figure and one step to what can be done; next to it the weeks ahead.
 import { parseAsString, useQueryState } from "nuqs";
 import { useState } from "react";
 import type { Initial } from "../../client/initial.ts";
@@ -49,8 +49,8 @@ export function Today({ initial }: { initial: Initial<AnswerOf<"today">> }) {
     >
       <div className="today-parts">
         {counts.people === 0 ? (
-          <Empty title="Begin with the people">
-            Overloads, open work and late dates stand here once there are people and work.{" "}
+          <Empty title="Start with the people">
+            Overloads, unassigned work and late dates appear here once there are people and work.{" "}
             <Link className="text-link" href={linkTo("/people/import")}>
               Paste or import people
             </Link>
@@ -61,8 +61,8 @@ export function Today({ initial }: { initial: Initial<AnswerOf<"today">> }) {
             .
           </Empty>
         ) : signals.length === 0 ? (
-          <Empty title="Nothing wants attention">
-            Nobody is over in the next four weeks, all work has somebody, an estimate and dates, and every date holds.
+          <Empty title="Nothing needs attention">
+            Nobody is over capacity in the next four weeks, all work is assigned, estimated and dated, and every date can be met.
           </Empty>
         ) : (
           <SignalList

@@ -11,7 +11,7 @@ export function TodayPage({ today, studio }: { today: Today; studio: string }) {
   const groups = [...new Set(signals.map(groupOf))];
   return (
     <PrintedPage title="Today" side={`${studio}, ${longDay(today.today)}`} css={css}>
-      {signals.length === 0 && <p>Nothing wants attention.</p>}
+      {signals.length === 0 && <p>Nothing needs attention.</p>}
       {groups.map((group) => {
         const own = signals.filter((signal) => groupOf(signal) === group);
         return (

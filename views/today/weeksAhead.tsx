@@ -11,14 +11,14 @@ export function WeeksAhead({ weeks }: { weeks: readonly WeekAhead[] }) {
   return (
     <section aria-label="The weeks ahead" className="today-weeks">
       <h2 className="font-title text-[18px]">The weeks ahead</h2>
-      <p className="pb-2 text-side">Hours a week of everybody, pencilled work included, projects not won yet left out.</p>
+      <p className="pb-2 text-side">Hours per week of all people, with pencilled work, without projects that are not won yet.</p>
       <WeeksChart weeks={weeks} />
       <WeeksTable weeks={weeks} />
     </section>
   );
 }
 
-/** Beside a side sheet there is no room for it. */
+/** Next to a side sheet there is no room for it. */
 const WIDE = "hidden @min-[900px]:table-cell";
 
 function WeeksTable({ weeks }: { weeks: readonly WeekAhead[] }) {
@@ -26,7 +26,7 @@ function WeeksTable({ weeks }: { weeks: readonly WeekAhead[] }) {
     <table className="mt-3 w-full text-right text-[13px]">
       <thead>
         <tr className="text-ink-2">
-          {["Week", "Capacity", "Assigned", "Unassigned", "Left"].map((head, at) => (
+          {["Week", "Capacity", "Assigned", "Unassigned", "Room"].map((head, at) => (
             <th key={head} scope="col" className={`py-1 font-normal ${at === 0 ? "text-left" : "pl-2"} ${at === 4 ? WIDE : ""}`}>
               {head}
             </th>

@@ -1,5 +1,5 @@
 "use client";
-// A line to put somebody on a task, or the role that is needed.
+// A line to put a person on a task, or the role that is needed.
 import { useState } from "react";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { Assignment } from "../../core/plan/schema.ts";
@@ -37,7 +37,7 @@ export function AddWork({ entry, project }: AddWorkProps) {
   const subject = { ...subjectOf(who), ...(isPencilled && { firmness: "pencilled" as const }) };
   const parts = { entry, project, subject, onAdded: () => setWho("") };
   return (
-    <Unfold title="Add somebody" look="action" isOpenAtFirst={entry.work.length === 0}>
+    <Unfold title="Assign a person" look="action" isOpenAtFirst={entry.work.length === 0}>
       <div className="space-y-2">
         <Field label="Who" hint={entry.dates ? "Room, cost and margin are those of the task’s days." : undefined}>
           <WhoPicker entry={entry} value={who} onChange={setWho} />
@@ -47,21 +47,21 @@ export function AddWork({ entry, project }: AddWorkProps) {
         </CheckboxField>
         {isShared ? <Share {...parts} /> : <Amount {...parts} />}
         <Link href={linkTo("/openings/requests", { ask: entry.task.id })} className="text-link">
-          Ask the manager instead
+          Send a request to the manager instead
         </Link>
       </div>
     </Unfold>
   );
 }
 
-/** Null until somebody is chosen. */
+/** Null until a person is chosen. */
 function subjectOf(who: string): Subject | null {
   const { kind, id } = kindOf(who);
   if (who === "") return null;
   return kind === "person" ? { personId: id } : kind === "team" ? { teamId: id } : { roleId: id };
 }
 
-/** People with the task's role first, then the role itself, then everybody else. */
+/** People with the task's role first, then the role itself, then everyone else. */
 function WhoPicker({ entry, value, onChange }: { entry: OutlineTask; value: string; onChange: (who: string) => void }) {
   const { roles, teams } = useNames();
   const { people, onOpen } = usePeopleWithRoom(
@@ -75,7 +75,7 @@ function WhoPicker({ entry, value, onChange }: { entry: OutlineTask; value: stri
   const options = [
     none("Choose"),
     ...kindOptions(`${entry.roleName}`, "person", fitting),
-    ...kindOptions("Needs somebody", "role", roles),
+    ...kindOptions("Unassigned work", "role", roles),
     ...kindOptions(fitting.length > 0 ? "Other people" : "People", "person", others),
     ...kindOptions("Teams", "team", teams),
   ];
@@ -92,7 +92,7 @@ const isChosen = ({ personId, teamId, roleId }: Partial<Subject>) => (personId ?
 /** Id of the assignment while its effect is calculated. */
 const ASKED = "asked";
 
-/** How much they do, in one of the ways of stating it. */
+/** The amount of work, in one of the ways of stating it. */
 function Amount({ entry, project, subject, onAdded }: PartProps) {
   const [amount, setAmount] = useState("");
   const [statement, setStatement] = useState<Statement>("hours");
@@ -102,8 +102,8 @@ function Amount({ entry, project, subject, onAdded }: PartProps) {
   const assignment = { id: ASKED, taskId: entry.task.id, ...subject, [statement]: written?.value };
   const impact = useImpact(isChosen(subject) && written ? { kind: "addAssignment", assignment } : null);
   const add = async () => {
-    if (!isChosen(subject)) return setFault("Choose who, or the role that is needed.");
-    if (!written) return setFault(`Write how much: a number from 0 to ${wholeText(most)}.`);
+    if (!isChosen(subject)) return setFault("Choose a person, or the role that is needed.");
+    if (!written) return setFault(`Enter an amount from 0 to ${wholeText(most)}.`);
     const faults = await project.addWork({ taskId: entry.task.id, ...subject, [statement]: written.value });
     setFault(faults[0]?.message ?? null);
     if (faults.length > 0) return;
@@ -121,7 +121,7 @@ function Amount({ entry, project, subject, onAdded }: PartProps) {
             onKeyDown={(event) => event.key === "Enter" && void add()}
           />
         </Field>
-        <Field label="As">
+        <Field label="Unit">
           <Choice
             value={statement}
             onChange={setStatement}
@@ -137,7 +137,7 @@ function Amount({ entry, project, subject, onAdded }: PartProps) {
   );
 }
 
-/** Somebody joins work that others share: what gives is asked. */
+/** A person joins work that others share: what gives is asked. */
 function Share({ entry, project, subject, onAdded }: PartProps) {
   const [share, setShare] = useState("100");
   const [joinId, setJoinId] = useState(() => newId("work"));

@@ -1,5 +1,5 @@
 "use client";
-// The two ends of a task's bar, to draw it out or in by: what that comes to is said while an end is held.
+// The two ends of a task's bar, to draw it out or in by: what that results in is said while an end is held.
 import { createPortal } from "react-dom";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { TaskStretch } from "../../core/entry/stretchTask.ts";
@@ -12,7 +12,7 @@ type Edge = "start" | "finish";
 
 interface BarEdgesProps {
   taskId: string;
-  /** Where the bar's ends stand, in percent of the chart. */
+  /** Where the bar's ends are, in percent of the chart. */
   left: number;
   right: number;
   daysOf: (dragged: Dragged) => number;
@@ -59,7 +59,7 @@ function StretchChip({ stretch, x, y }: { stretch: TaskStretch; x: number; y: nu
           <p className="font-semibold">
             {shortDay(found.range.start)} – {shortDay(found.range.stop - 1)}
           </p>
-          {found.options.length > 1 && <p>{countText(found.options.length, "way")} to have it so: you are asked which.</p>}
+          {found.options.length > 1 && <p>{countText(found.options.length, "option")}: choose one after the drop.</p>}
           <ChipImpact edit={found.options[0].edit} taskId={stretch.taskId} />
         </>
       )}

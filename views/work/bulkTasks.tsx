@@ -23,7 +23,7 @@ import type { ProjectHook } from "./useProject.ts";
 export function BulkTasks({ project }: { project: ProjectHook }) {
   const entries = project.tasks.filter(({ task, isSummary }) => project.ticked.has(task.id) && !isSummary);
   return (
-    <Sheet title={countText(entries.length, "task")} subtitle="Fields left empty stay as they are" onClose={project.untickAll}>
+    <Sheet title={countText(entries.length, "task")} subtitle="Empty fields stay unchanged" onClose={project.untickAll}>
       <ChangeTicked entries={entries} project={project} />
       {entries.length > 1 && <LinkInRow entries={entries} project={project} />}
       <DeleteTicked project={project} />
@@ -34,7 +34,7 @@ export function BulkTasks({ project }: { project: ProjectHook }) {
 
 const asItIs = { roleId: "", personId: "", state: "", days: "" };
 
-/** What all of them are given at once, and what that would do. */
+/** The values given to all selected tasks at once, and their effect. */
 function ChangeTicked({ entries, project }: { entries: readonly OutlineTask[]; project: ProjectHook }) {
   const { roles } = useNames();
   const [fields, setFields] = useState(asItIs);
@@ -52,12 +52,12 @@ function ChangeTicked({ entries, project }: { entries: readonly OutlineTask[]; p
       <SheetSection>
         <div className="space-y-3">
           <Field label="Role">
-            <Picker value={roleId} onChange={set("roleId")} options={[none("As it is"), ...namedOptions(roles)]} />
+            <Picker value={roleId} onChange={set("roleId")} options={[none("Unchanged"), ...namedOptions(roles)]} />
           </Field>
           <OpenWorkField open={open} personId={personId} onChange={set("personId")} />
           <div className="field-pair">
             <Field label="State">
-              <Choice value={state} onChange={set("state")} options={[none("As it is"), ...wordOptions(taskStates)]} />
+              <Choice value={state} onChange={set("state")} options={[none("Unchanged"), ...wordOptions(taskStates)]} />
             </Field>
             <DaysField text={days} isSound={isNumber} onChange={set("days")} />
           </div>
@@ -75,7 +75,7 @@ function ChangeTicked({ entries, project }: { entries: readonly OutlineTask[]; p
 function OpenWorkField({ open, personId, onChange }: { open: number; personId: string; onChange: (personId: string) => void }) {
   const { people, onOpen } = usePeopleWithRoom();
   return (
-    <Field label="Assign the open work to" hint={`${hoursText(open)} h of it are unassigned`}>
+    <Field label="Assign the unassigned work to" hint={`${hoursText(open)} h of it are unassigned`}>
       <Picker
         value={personId}
         onOpen={onOpen}
@@ -89,8 +89,8 @@ function OpenWorkField({ open, personId, onChange }: { open: number; personId: s
 
 function DaysField({ text, isSound, onChange }: { text: string; isSound: boolean; onChange: (text: string) => void }) {
   return (
-    <Field label="Working days" fault={isSound ? undefined : "A number."}>
-      <TextInput value={text} onChange={(event) => onChange(event.target.value)} placeholder="as it is" inputMode="decimal" />
+    <Field label="Working days" fault={isSound ? undefined : "Enter a number."}>
+      <TextInput value={text} onChange={(event) => onChange(event.target.value)} placeholder="unchanged" inputMode="decimal" />
     </Field>
   );
 }
@@ -115,12 +115,10 @@ function LinkInRow({ entries, project }: { entries: readonly OutlineTask[]; proj
   return (
     <SheetSection title="Links">
       <Button disabled={edits.length === 0} onClick={() => void link()}>
-        Link one after the other
+        Link in sequence
       </Button>
       <p className="pt-1 text-side">
-        {edits.length === 0
-          ? "Each follows the one above it already."
-          : "In the order of the outline; each begins when the one above it is finished."}
+        {edits.length === 0 ? "Each already follows the one above it." : "In outline order; each starts when the one above it finishes."}
       </p>
     </SheetSection>
   );
@@ -140,7 +138,7 @@ function DeleteTicked({ project }: { project: ProjectHook }) {
       <Button disabled={isDeleting} onClick={() => void deleteAll()}>
         {isDeleting ? "Deleting…" : `Delete ${countText(ids.length, "task")}`}
       </Button>
-      <p className="pt-1 text-side">With all below them, their work, links and comments. One undo brings them back.</p>
+      <p className="pt-1 text-side">Deletes their subtasks, work, links and comments, too. One undo restores them.</p>
     </SheetSection>
   );
 }
@@ -153,11 +151,11 @@ const fillWords: Record<FillKey, string> = {
   priority: "Priority",
   tags: "Tags",
   deadline: "Deadline",
-  notBefore: "Not before",
+  notBefore: "Start no earlier than",
   material: "Material",
 };
 
-/** What the first of them says goes for the others; F does it from the keyboard. */
+/** The values of the first task apply to the others; F does it from the keyboard. */
 function FillDown({ entries, project }: { entries: readonly OutlineTask[]; project: ProjectHook }) {
   const [keys, setKeys] = useState<FillKey[]>(["who"]);
   const [first] = entries;
@@ -174,7 +172,7 @@ function FillDown({ entries, project }: { entries: readonly OutlineTask[]; proje
       <Button onClick={() => void fill()} disabled={edits.length === 0} className="mt-2">
         Fill down <kbd className="font-sans opacity-75">F</kbd>
       </Button>
-      {edits.length === 0 && <p className="pt-1 text-side">The others say the same already.</p>}
+      {edits.length === 0 && <p className="pt-1 text-side">The others already have these values.</p>}
     </SheetSection>
   );
 }

@@ -1,4 +1,4 @@
-// What an edit that hangs on the pointer would do, in a few lines.
+// The effect of an edit at the pointer, in a few lines.
 import type { Edit } from "../../core/edits/edit.ts";
 import { countText } from "../../ui/format.ts";
 import { usePlanFacts } from "../frame/facts.ts";
@@ -25,7 +25,7 @@ export function ChipImpact({ edit, taskId }: { edit: Edit | null; taskId: string
           {name} finishes {countText(Math.abs(after - before), "day")} {after > before ? "later" : "earlier"}
         </p>
       ))}
-      {impact.over.length > 0 && <p className="text-over">{impact.over[0].name} goes over</p>}
+      {impact.over.length > 0 && <p className="text-over">{impact.over[0].name} becomes overloaded</p>}
       {moneyPhrases(impact.money, currency).map(({ text, isBad }) => (
         <p key={text} className={isBad ? "text-over" : "text-ink-2"}>
           {text}

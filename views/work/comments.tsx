@@ -1,5 +1,5 @@
 "use client";
-// What is said about a task, and who is called upon: a name after an @ is offered as it is typed.
+// The comments on a task, and the mentions in them: a name after an @ is offered as it is typed.
 import { X } from "lucide-react";
 import { type KeyboardEvent, useRef, useState } from "react";
 import { usePlan } from "../../client/session.tsx";
@@ -72,13 +72,13 @@ function NewComment({ taskId, names }: { taskId: string; names: MentionNames }) 
       <TextArea
         ref={field}
         aria-label="Write a comment"
-        placeholder="Write a comment; @ calls upon people and teams"
+        placeholder="Write a comment; @ mentions people and teams"
         value={text}
         onChange={(event) => write(event.target.value)}
         onKeyDown={press}
       />
       {offers.length > 0 && (
-        <ul aria-label="Who is meant" className="rounded-card border border-line-2">
+        <ul aria-label="People and teams to mention" className="rounded-card border border-line-2">
           {offers.map((name, at) => (
             <li key={name}>
               <button
@@ -103,7 +103,7 @@ function NewComment({ taskId, names }: { taskId: string; names: MentionNames }) 
   );
 }
 
-/** What is typed, the names that it may become after an @, and the keys that choose among those. */
+/** The typed comment, the names that it may become after an @, and the keys that choose among those. */
 function useNewComment(taskId: string, names: MentionNames, focus: () => void) {
   const session = usePlan();
   const { user } = useFrame();

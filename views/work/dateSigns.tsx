@@ -1,19 +1,19 @@
 // The signs of what holds a task's dates besides its links: a pin, a delay, a bound; in the row and at its bar.
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import { parseDay } from "../../core/calendar/day.ts";
-import { keysOf } from "../../core/plan/keysOf.ts";
+import { objectKeys } from "../../core/plan/objectKeys.ts";
 import { countText, longDay } from "../../ui/format.ts";
 
 const bounds = {
-  notBefore: "Not to start before",
-  notAfter: "Not to start after",
-  finishNotBefore: "Not to finish before",
-  finishNotAfter: "Not to finish after",
+  notBefore: "Start no earlier than",
+  notAfter: "Start no later than",
+  finishNotBefore: "Finish no earlier than",
+  finishNotAfter: "Finish no later than",
 } as const;
 
 export function DateSigns({ entry: { task, dates, isSummary } }: { entry: OutlineTask }) {
   if (isSummary) return null;
-  const stated = keysOf(bounds).flatMap((key) => (task[key] === undefined ? [] : [`${bounds[key]} ${longDay(parseDay(task[key]))}`]));
+  const stated = objectKeys(bounds).flatMap((key) => (task[key] === undefined ? [] : [`${bounds[key]} ${longDay(parseDay(task[key]))}`]));
   return (
     <span className="inline-flex items-center gap-[3px] align-[-1px]">
       {dates?.isPinned && (

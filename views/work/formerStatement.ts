@@ -1,12 +1,12 @@
 "use client";
-// How an assignment was stated before: going back gives the very same hours, not what came of rounding there and back.
+// The former statement of an assignment: going back gives the same hours, without rounding there and back.
 import type { StatedFields } from "../../core/entry/restate.ts";
 import { isSame } from "../../core/plan/same.ts";
 import type { Way } from "../../core/plan/workStated.ts";
 
 interface Former {
   from: { way: Way; set: StatedFields };
-  /** What it was changed into; as long as that still stands, one can go back. */
+  /** The statement that it was changed into; as long as that is the current one, the user can go back. */
   to: StatedFields;
 }
 

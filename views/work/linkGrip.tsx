@@ -66,7 +66,7 @@ function LinkLine({ dx, dy, x, y }: Dragged) {
   );
 }
 
-/** What the link would mean and move. */
+/** The effect of the link. */
 function LinkChip({ from, fromName, to, x, y }: { from: string; fromName: string; to: string; x: number; y: number }) {
   const target = useMaybeAnswer("taskOf", { taskId: to }, null);
   const edit: Edit = { kind: "addLink", link: { id: "drawn", from, to, kind: "FS" } };

@@ -1,5 +1,5 @@
 "use client";
-// The links of a task: what it follows and what follows it, to change, to take away and to add.
+// The links of a task: what it follows and what follows it, to change, to remove and to add.
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
@@ -37,12 +37,12 @@ export function TaskLinks({ outline, entry, project }: { outline: Outline; entry
       {outOf.map((own) => (
         <LinkLine key={own.link.id} own={own} way="outOf" project={project} />
       ))}
-      {into.length + outOf.length === 0 && <p className="pb-1 text-ink-2">It follows nothing, and nothing follows it.</p>}
+      {into.length + outOf.length === 0 && <p className="pb-1 text-ink-2">It has no links.</p>}
       {isAdding ? (
         <AddLink entry={entry} outline={outline} project={project} onDone={() => setAdding(false)} />
       ) : (
         <Button look="quiet" className="px-1!" onClick={() => setAdding(true)}>
-          <Plus size={14} /> Link it to a task it follows
+          <Plus size={14} /> Link it to a predecessor
         </Button>
       )}
     </SheetSection>
@@ -67,7 +67,7 @@ function LinkLine({
           <span className="text-ink-2">{way === "into" ? "follows" : "before"}</span> {name}
           {otherProject && <span className="text-side"> · {otherProject}</span>}
         </span>
-        <IconButton label={`Take away the link: ${label}`} className="size-7!" onClick={() => void project.removeLink(link.id)}>
+        <IconButton label={`Remove the link: ${label}`} className="size-7!" onClick={() => void project.removeLink(link.id)}>
           <X size={13} />
         </IconButton>
       </div>
@@ -119,9 +119,9 @@ function LagInput({ label, value, onSave }: { label: string; value: number; onSa
       write={String}
       read={(text) => readAmount(text, -10_000, 10_000)}
       onSave={onSave}
-      says="Days; negative ones overlap"
+      says="Days; negative for a lead"
       aria-label={label}
-      title="Days of lag; negative ones overlap"
+      title="Lag in days; negative for a lead"
       inputMode="decimal"
       isSmall
       isFigure
@@ -141,7 +141,7 @@ function AddLink({ entry, outline, project, onDone }: { entry: OutlineTask; outl
   const [fault, setFault] = useState<string | null>(null);
   const tasks = (projectId === outline.project.id ? outline : other)?.tasks ?? [];
   const add = async () => {
-    if (from === "") return setFault("Choose the task it follows.");
+    if (from === "") return setFault("Choose the predecessor.");
     const faults = await project.addLink({ from, to: entry.task.id, kind });
     setFault(faults[0]?.message ?? null);
     if (faults.length === 0) onDone();
@@ -158,7 +158,7 @@ function AddLink({ entry, outline, project, onDone }: { entry: OutlineTask; outl
           options={namedOptions(projects)}
         />
       </Field>
-      <Field label="The task it follows">
+      <Field label="Predecessor">
         <Picker value={from} onChange={setFrom} options={[none("Choose"), ...othersOf(tasks, entry.task)]} />
       </Field>
       <Field label="This task">

@@ -1,10 +1,10 @@
-// What the table of a project's tasks and the chart beside it agree on.
+// The layout that the table of a project's tasks and the chart next to it share.
 
 import type { TaskStretch } from "../../core/entry/stretchTask.ts";
 
 export const ROW_HEIGHT = 34;
 
-/** What the chart can ask for: a task on another day, longer or shorter, or a link from one to another. */
+/** The edits that the chart can make: a task on another day, longer or shorter, or a link from one to another. */
 export interface ChartEdits {
   onDrop: (taskId: string, day: number) => void;
   onStretch: (stretch: TaskStretch) => void;

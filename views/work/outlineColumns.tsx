@@ -1,5 +1,5 @@
 "use client";
-// The columns of a project's outline that can be shown or left out: their width, heading, what stands in them and what they are sorted by.
+// The columns of a project's outline that can be shown or left out: their width, heading, what is in them and what they are sorted by.
 import type { ReactNode } from "react";
 import type { Outline, OutlineTask } from "../../core/answers/outline.ts";
 import { parseDay } from "../../core/calendar/day.ts";
@@ -128,7 +128,7 @@ export function columnsOf(chosen: readonly OutlineColumn[], follows: Follows, ou
   const { cost, costWithoutTask } = outline;
   return columns.map((column, at) => {
     const amountOf = at > 0 ? costColumns[chosen[at - 1]] : undefined;
-    if (at === 0) return { ...column, foot: <TwoLines main="Total" side="belongs to no task" /> };
+    if (at === 0) return { ...column, foot: <TwoLines main="Total" side="without a task" /> };
     return amountOf ? { ...column, foot: <CostFoot all={amountOf(cost)} loose={amountOf(costWithoutTask)} /> } : column;
   });
 }
@@ -137,13 +137,13 @@ function CostFoot({ all, loose }: { all: number; loose: number }) {
   return <TwoLines main={moneyText(all)} side={loose === 0 ? "–" : moneyText(loose)} />;
 }
 
-/** What each task follows, as it is typed; and the rows it can be typed by. */
+/** The predecessors of each task, as they are typed; and the rows that they are typed by. */
 export interface Follows {
   rows: readonly OutlineRow[];
   /** By task id: its number in the outline, and the text. */
   numbers: ReadonlyMap<string, number>;
   texts: ReadonlyMap<string, string>;
-  /** What it follows in other projects, which is not typed here. */
+  /** Its predecessors in other projects, which cannot be typed here. */
   elsewhere: ReadonlyMap<string, string>;
   onType: (taskId: string, text: string) => void;
 }
@@ -153,7 +153,7 @@ function followsColumn({ rows, texts, elsewhere, onType }: Follows): TableColumn
   return {
     id: "follows",
     head: columnWords.follows,
-    says: "What a task follows, by row number: 3, with 5 + 2 d, finishes with 7, until 9. d are working days, cd calendar days",
+    says: "Predecessors by row number: 3, with 5 + 2 d, finishes with 7, until 9. d are working days, cd calendar days",
     ...widths.follows,
     yields: yielding.indexOf("follows"),
     value: (entry) => textOf(entry) || null,
@@ -234,7 +234,7 @@ const copies: Partial<Record<Exclude<OutlineColumn, "follows">, (entry: OutlineT
   dates: ({ dates }) => (dates ? `${longDay(dates.start)} – ${longDay(dates.finish)}` : ""),
 };
 
-/** Those of a task's work who do it themselves. */
+/** The people of a task's work. */
 export const peopleOf = (work: OutlineTask["work"]) => work.filter(({ kind }) => kind === "person" || kind === "team");
 
 interface Cell {

@@ -20,7 +20,7 @@ function moved(id: string, step: Step, from = plan): Plan {
   return outcome.plan;
 }
 
-test("after a summary comes what stands after all below it", () => {
+test("after a summary comes what is after all below it", () => {
   const summary = rows.find(({ depth }, at) => depth === 0 && rows[at + 1]?.depth === 1);
   const next = afterAll(rows, summary?.task.id ?? "");
   const at = rows.findIndex(({ task }) => task.id === next);
@@ -36,7 +36,7 @@ test("at the ends a task cannot go further", () => {
   expect(placeAfter(rows, "none", "up")).toBeNull();
 });
 
-test("up takes a down back, and out an in, for whatever can make the step", () => {
+test("up takes a down back, and out an in, for every task that can make the step", () => {
   fc.assert(
     fc.property(
       fc.constantFrom(...rows.map(({ task }) => task.id)),

@@ -3,20 +3,20 @@ import type { Task } from "../../core/plan/schema.ts";
 
 export type Step = "up" | "down" | "in" | "out";
 
-/** What places depend on: the tasks as they are listed, each after its parent. */
+/** The input of places: the tasks as they are listed, each after its parent. */
 export interface OutlineRow {
   task: Pick<Task, "id" | "parentId">;
   depth: number;
 }
 
-/** The task that stands after another and all below it; null at the end. */
+/** The task that is after another and all below it; null at the end. */
 export function afterAll(tasks: readonly OutlineRow[], id: string): string | null {
   const at = tasks.findIndex(({ task }) => task.id === id);
   const depth = tasks[at]?.depth ?? 0;
   return tasks.slice(at + 1).find((own) => own.depth <= depth)?.task.id ?? null;
 }
 
-/** Where a step takes a task: past a sibling, below the one before it, or out of its summary. Null where it cannot go. */
+/** The place of a task after a step: past a sibling, below the task before it, or out of its summary. Null if it cannot move. */
 export function placeAfter(tasks: readonly OutlineRow[], id: string, step: Step): { parentId: string | null; next: string | null } | null {
   const own = tasks.find(({ task }) => task.id === id);
   if (!own) return null;

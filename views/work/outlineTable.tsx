@@ -1,5 +1,5 @@
 "use client";
-// The outline beside its time chart: folded and moved by keyboard, bars dragged, links drawn.
+// The outline next to its time chart: folded and moved by keyboard, bars dragged, links drawn.
 import { type KeyboardEvent, useCallback, useMemo, useRef } from "react";
 import type { OutlineLink, OutlineTask } from "../../core/answers/outline.ts";
 import { writeLinkText } from "../../core/entry/linkText.ts";
@@ -22,7 +22,7 @@ export function OutlineTable({ project, edits }: { project: ProjectHook; edits: 
   const { range } = useChartPeriods();
   const hue = hueOf(outline?.projectRow ?? 0);
   const bar = useBars(hue, edits);
-  // Beside a sheet the chart keeps half, and columns give way.
+  // Next to a sheet the chart keeps half, and columns give way.
   const chart = useChartColumn(160, bar, project.hasSheet ? 0.5 : 0.3);
   const links = outline?.links ?? [];
   const follows = useFollows(project);
@@ -61,7 +61,7 @@ export function OutlineTable({ project, edits }: { project: ProjectHook; edits: 
   );
 }
 
-/** What the tasks follow, as texts to type over. */
+/** The predecessors of the tasks, as texts to type over. */
 function useFollows({ outline, typeLinks }: ProjectHook): Follows {
   const latest = useRef(typeLinks);
   latest.current = typeLinks;
@@ -81,7 +81,7 @@ function useFollows({ outline, typeLinks }: ProjectHook): Follows {
   }, [outline]);
 }
 
-/** The bars of the chart; the same function for as long as the hue stays, whatever may be dropped. */
+/** The bars of the chart; the same function for as long as the hue stays, no matter what may be dropped. */
 function useBars(hue: string, edits: ChartEdits) {
   const latest = useRef(edits);
   latest.current = edits;

@@ -39,7 +39,7 @@ export function Portfolio({ initial }: { initial: Initial<AnswerOf<"portfolio">>
       figures={
         <>
           <Figure value={String(live.length)} says="projects" />
-          <Figure value={`${hoursText(live.reduce((sum, { asked }) => sum + asked, 0))} h`} says="needed in all" />
+          <Figure value={`${hoursText(live.reduce((sum, { asked }) => sum + asked, 0))} h`} says="needed in total" />
           <Figure value={`${hoursText(live.reduce((sum, { open }) => sum + open, 0))} h`} says="unassigned" />
         </>
       }
@@ -73,7 +73,7 @@ export function Portfolio({ initial }: { initial: Initial<AnswerOf<"portfolio">>
 
 const groupWords: Record<ProjectGrouping, string> = { stage: "By stage", client: "By client", category: "By category", lead: "By lead" };
 
-/** What is shown of the projects, as it stands in the address. */
+/** The filters of the projects, as they are now in the address. */
 function usePortfolioView() {
   const [view, setView] = useQueryStates(
     {

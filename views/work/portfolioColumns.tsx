@@ -83,8 +83,8 @@ function Dates({ row: { project, isPipeline, start, finish, lateDays, unplaced }
       <span className="block whitespace-nowrap">
         {shortDay(start)} – {longDay(finish)}
       </span>
-      {isPipeline && <span className="block text-small text-plum">{project.probability ?? 100}% likely</span>}
-      {lateDays > 0 && <span className="figure-bad block text-small">{countText(lateDays, "day")} past the deadline</span>}
+      {isPipeline && <span className="block text-small text-plum">{project.probability ?? 100}% probability</span>}
+      {lateDays > 0 && <span className="figure-bad block text-small">deadline missed by {countText(lateDays, "day")}</span>}
       {lateDays === 0 && unplaced > 0 && !isPipeline && (
         <span className="figure-bad block text-small">{hoursText(unplaced)} h cannot be worked</span>
       )}

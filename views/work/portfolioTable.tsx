@@ -28,7 +28,7 @@ export function PortfolioTable({ groups, find }: { groups: readonly Section<Port
       nameOf={({ project }) => project.name}
       rowHeight={44}
       onOpen={({ project }) => router.push(linkTo(`/work/${encodeURIComponent(project.id)}`))}
-      empty={find === "" ? "No project is left by these filters." : `No project matches “${find}”.`}
+      empty={find === "" ? "No projects match these filters." : `No results for “${find}”.`}
     />
   );
 }

@@ -1,5 +1,5 @@
 "use client";
-// One project: its outline with people and hours beside a time chart, and the task one works on in the side sheet.
+// One project: its outline with people and hours next to a time chart, and the task one works on in the side sheet.
 import { Columns3 } from "lucide-react";
 import { useState } from "react";
 import { toast } from "sonner";
@@ -19,7 +19,7 @@ import { ColumnChoice, Menu } from "../../ui/menu.tsx";
 import { barFaults } from "../frame/barFaults.ts";
 import { MoneyGaps } from "../frame/moneyGaps.tsx";
 import { later, SheetPart } from "../frame/part.tsx";
-import { Rehearsal } from "../frame/rehearsal.tsx";
+import { Prerender } from "../frame/prerender.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { useLeaveWhenGone } from "../frame/useLeaveWhenGone.ts";
 import { useLinkTo } from "../frame/windowed.ts";
@@ -57,7 +57,7 @@ export function Project({ projectId, initial, initialWhy }: ProjectProps) {
     >
       {outline.tasks.length === 0 ? (
         <Empty title="No tasks yet">
-          A project’s work is written down as tasks. <TextButton onClick={() => add()}>Add the first one</TextButton> or press N.
+          Add tasks to plan the work of this project. <TextButton onClick={() => add()}>Add the first one</TextButton> or press N.
         </Empty>
       ) : (
         <WithSignals>
@@ -73,22 +73,22 @@ export function Project({ projectId, initial, initialWhy }: ProjectProps) {
         place={placeWords(project)}
         onAdd={project.addLines}
       />
-      {!(drop || hasSheet) && <SheetRehearsal outline={outline} project={project} />}
+      {!(drop || hasSheet) && <SheetPrerender outline={outline} project={project} />}
     </Screen>
   );
 }
 
 /** The two that are asked for most: a task’s, and the project’s own. */
-function SheetRehearsal({ outline, project }: { outline: Outline; project: ProjectHook }) {
+function SheetPrerender({ outline, project }: { outline: Outline; project: ProjectHook }) {
   const selected = outline.tasks.find(({ isSummary }) => !isSummary);
   const sheet = (shown: Partial<ProjectHook>) => (
     <SheetPart of={projectSheet} given={{ outline, project: { ...project, ...shown }, drop: null, onDropped() {} }} />
   );
   return (
-    <Rehearsal of={projectSheet}>
+    <Prerender of={projectSheet}>
       {sheet({ isShowingDetails: true })}
       {selected && sheet({ selected })}
-    </Rehearsal>
+    </Prerender>
   );
 }
 
@@ -164,7 +164,7 @@ function placeWords({ selected }: ProjectHook): string {
 
 function FinishWords({ outline: { missed, start, project }, moved }: { outline: Outline; moved: number }) {
   const linkTo = useLinkTo();
-  if (missed > 0) return `finish · ${countText(Math.round((missed / TICKS_PER_DAY) * 10) / 10, "working day")} past the deadline`;
+  if (missed > 0) return `finish · deadline missed by ${countText(Math.round((missed / TICKS_PER_DAY) * 10) / 10, "working day")}`;
   if (moved === 0) return `finish · from ${shortDay(start)}`;
   return (
     <>

@@ -4,7 +4,7 @@ import { projectFields, projectSet, projectValues } from "./projectFields.ts";
 
 const usual = { calendarId: "standard", costTableId: "cost", billTableId: "" };
 
-test("always: a project that is opened and saved as it stands stays as it is", () => {
+test("always: a project that is opened and saved as it is now stays as it is", () => {
   for (const project of fernhollow().projects) {
     const fields = projectValues(project, usual);
     expect(projectFields.safeParse(fields).error?.issues ?? []).toEqual([]);

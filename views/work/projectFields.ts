@@ -1,6 +1,6 @@
-// What the plan holds of a project itself, as fields of a form, and back.
+// The details of a project as fields of a form, and back.
 import * as z from "zod";
-import { keysOf } from "../../core/plan/keysOf.ts";
+import { objectKeys } from "../../core/plan/objectKeys.ts";
 import type { Project } from "../../core/plan/schema.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
@@ -14,7 +14,7 @@ export const stages: Record<Project["stage"], string> = {
   cancelled: "Cancelled",
 };
 
-/** How a project is billed; of one that says nothing nobody is billed. */
+/** The billing of a project; without one, nobody is billed. */
 export const billings = { internal: "Not billed", timeAndMaterials: "Time and materials", fixedFee: "Fixed fee" } as const;
 
 /** An amount between two bounds, or nothing. */
@@ -24,14 +24,14 @@ const MOST_MONEY = 1e10;
 
 export const projectFields = z
   .object({
-    name: z.string().trim().min(1, { error: "Give the project a name." }).max(300),
+    name: z.string().trim().min(1, { error: "Enter a name for the project." }).max(300),
     code: z.string().trim().max(30),
     clientId: z.string(),
     category: z.string().max(300),
     leadId: z.string(),
     calendarId: z.string().min(1, { error: "Choose a calendar." }),
     stage: z.enum(["idea", "pipeline", "approved", "active", "done", "cancelled"]),
-    probability: amount(0, 100, "0 to 100."),
+    probability: amount(0, 100, "Enter a number from 0 to 100."),
     priority: z.string(),
     start: z.string().refine((text) => readDate(text) !== null, { error: DATE_HINT }),
     deadline: z.string().refine(isDateText, { error: DATE_HINT }),
@@ -39,23 +39,23 @@ export const projectFields = z
     costTableId: z.string(),
     billTableId: z.string(),
     billing: z.enum(["timeAndMaterials", "fixedFee", "internal"]),
-    fee: amount(0, MOST_MONEY, "An amount from 0 on."),
-    budget: amount(0, MOST_MONEY, "An amount from 0 on."),
-    ofLabour: amount(0, MOST_MONEY, "An amount from 0 on."),
-    ofMaterial: amount(0, MOST_MONEY, "An amount from 0 on."),
-    ofFixed: amount(0, MOST_MONEY, "An amount from 0 on."),
-    ofExpense: amount(0, MOST_MONEY, "An amount from 0 on."),
+    fee: amount(0, MOST_MONEY, "Enter an amount of 0 or more."),
+    budget: amount(0, MOST_MONEY, "Enter an amount of 0 or more."),
+    ofLabour: amount(0, MOST_MONEY, "Enter an amount of 0 or more."),
+    ofMaterial: amount(0, MOST_MONEY, "Enter an amount of 0 or more."),
+    ofFixed: amount(0, MOST_MONEY, "Enter an amount of 0 or more."),
+    ofExpense: amount(0, MOST_MONEY, "Enter an amount of 0 or more."),
     marginTarget: amount(-1000, 100, "A percentage up to 100."),
     sourceId: z.string(),
     keepsPeople: z.boolean(),
   })
   .refine(({ start, deadline }) => (readDate(deadline) ?? "9") >= (readDate(start) ?? ""), {
     path: ["deadline"],
-    error: "The deadline comes after the start.",
+    error: "The deadline must not be before the start.",
   });
 export type ProjectFields = z.infer<typeof projectFields>;
 
-/** What the fields state of a project; what is empty is null. */
+/** The keys of a project in the fields; an empty field is null. */
 export function projectSet(fields: ProjectFields) {
   const text = (value: string) => (value.trim() === "" ? null : value.trim());
   const number = (value: string) => readAmount(value, -1000, MOST_MONEY)?.value ?? null;
@@ -87,14 +87,14 @@ export function projectSet(fields: ProjectFields) {
 export const budgetFields = { ofLabour: "labour", ofMaterial: "material", ofFixed: "fixed", ofExpense: "expense" } as const;
 
 function budgetByKind(fields: ProjectFields, number: (text: string) => number | null): NonNullable<Project["budgetByKind"]> | null {
-  const stated = keysOf(budgetFields).flatMap((field) => {
+  const stated = objectKeys(budgetFields).flatMap((field) => {
     const amount = number(fields[field]);
     return amount === null ? [] : [[budgetFields[field], amount] as const];
   });
   return stated.length === 0 ? null : Object.fromEntries(stated);
 }
 
-/** The fields of a project as it stands. @param usual What a new one begins with. */
+/** The fields of a project as it is now. @param usual What a new one begins with. */
 export function projectValues(
   project: Partial<Project>,
   usual: Pick<ProjectFields, "calendarId" | "costTableId" | "billTableId">,

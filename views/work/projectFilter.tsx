@@ -1,5 +1,5 @@
 "use client";
-// Which projects are shown: by stage, client, category and lead.
+// The filters of projects: by stage, client, category and lead.
 import { ListFilter } from "lucide-react";
 import type { PortfolioRow } from "../../core/answers/portfolio.ts";
 import { Button } from "../../ui/button.tsx";

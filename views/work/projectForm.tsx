@@ -3,7 +3,7 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import type { UseFormReturn } from "react-hook-form";
 import type { Edit } from "../../core/edits/edit.ts";
-import { keysOf } from "../../core/plan/keysOf.ts";
+import { objectKeys } from "../../core/plan/objectKeys.ts";
 import type { Project } from "../../core/plan/schema.ts";
 import { Field, FieldGroup, TextArea, TextInput } from "../../ui/field.tsx";
 import { FormCheckbox, FormChoice, FormDate, FormPicker } from "../../ui/form.tsx";
@@ -23,7 +23,7 @@ interface ProjectFormProps {
   project: Partial<Project>;
   isNew: boolean;
   saveText: string;
-  /** What saving would do is shown before, where the start, the stage or the calendar changes. */
+  /** The effect of saving is shown first if the start, the stage or the calendar changes. */
   editOf?: (fields: ProjectFields) => Edit;
   /** True where it was saved. */
   onSave: (fields: ProjectFields) => Promise<boolean>;
@@ -67,25 +67,25 @@ export function ProjectForm({ project, isNew, saveText, editOf, onSave }: Projec
 
 const movesWork = ["start", "stage", "calendarId"] as const;
 
-/** What moves, who becomes overloaded and who becomes free by what is typed. */
+/** The effect of the typed values: moved dates, new overloads and freed people. */
 function Effect({ form, saved, editOf }: { form: Form; saved: ProjectFields; editOf: (fields: ProjectFields) => Edit }) {
   const fields = form.watch();
   const isMoved = movesWork.some((name) => fields[name] !== saved[name]) && projectFields.safeParse(fields).success;
   const impact = useImpact(isMoved ? editOf(fields) : null);
-  return isMoved && <ImpactView impact={impact} title="What saving does" />;
+  return isMoved && <ImpactView impact={impact} title="Effect of saving" />;
 }
 
-/** What the tasks of a new project are taken from. */
+/** The source of the tasks of a new project. */
 function Source({ form: { control, watch } }: { form: Form }) {
   const { projects, templates } = useNames();
   return (
     <>
-      <Field label="Tasks from" hint="Dates keep their distance from the start in working days">
+      <Field label="Template" hint="Dates keep their distance from the start in working days">
         <FormPicker
           control={control}
           name="sourceId"
           options={[
-            none("Nowhere: it begins empty"),
+            none("Empty project"),
             ...kindOptions("Templates", "template", templates),
             ...kindOptions("Projects", "project", projects),
           ]}
@@ -93,7 +93,7 @@ function Source({ form: { control, watch } }: { form: Form }) {
       </Field>
       {watch("sourceId") !== "" && (
         <FormCheckbox control={control} name="keepsPeople">
-          Its people come along (else their places are open)
+          Keep its people (otherwise their work is unassigned)
         </FormCheckbox>
       )}
     </>
@@ -111,7 +111,7 @@ function When({ form: { register, control, watch, formState } }: { form: Form })
         <FormChoice control={control} name="stage" options={wordOptions(stages)} />
       </Field>
       {(stage === "pipeline" || stage === "idea") && (
-        <Field label="Likely, %" fault={errors.probability?.message}>
+        <Field label="Probability, %" fault={errors.probability?.message}>
           <TextInput {...register("probability")} inputMode="decimal" placeholder="100" />
         </Field>
       )}
@@ -128,7 +128,7 @@ function Whose({ form: { register, control, formState } }: { form: Form }) {
         <FormPicker control={control} name="calendarId" options={namedOptions(calendars)} />
       </Field>
       <Field label="Lead">
-        <FormPicker control={control} name="leadId" onOpen={onOpen} options={[none("Nobody yet"), ...namedOptions(people)]} />
+        <FormPicker control={control} name="leadId" onOpen={onOpen} options={[none("Nobody assigned"), ...namedOptions(people)]} />
       </Field>
       <Field label="Client">
         <FormPicker control={control} name="clientId" options={[none("Own work"), ...namedOptions(clients)]} />
@@ -184,13 +184,13 @@ function MoneyFields({ form }: { form: Form }) {
   );
 }
 
-/** What of the budget is meant for what; asked for once there is a budget. */
+/** The parts of the budget by kind; asked for once there is a budget. */
 function BudgetByKind({ form: { register, watch, formState } }: { form: Form }) {
-  const fields = keysOf(budgetFields);
+  const fields = objectKeys(budgetFields);
   if (watch("budget").trim() === "" && fields.every((field) => watch(field).trim() === "")) return null;
   return fields.map((field) => (
-    <Field key={field} label={`Of it for ${kindWords[budgetFields[field]].toLowerCase()}`} fault={formState.errors[field]?.message}>
-      <TextInput {...register(field)} inputMode="decimal" placeholder="not set apart" />
+    <Field key={field} label={`Budget for ${kindWords[budgetFields[field]].toLowerCase()}`} fault={formState.errors[field]?.message}>
+      <TextInput {...register(field)} inputMode="decimal" placeholder="no separate budget" />
     </Field>
   ));
 }

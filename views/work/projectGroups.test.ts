@@ -8,7 +8,7 @@ import { isTroubled, noFilters, projectGroupings, projectGroups } from "./projec
 const model = buildModel(fernhollow());
 const rows = portfolioOf(model);
 
-test("every project stands in one group, whatever they are grouped by", () => {
+test("every project is in one group, no matter what they are grouped by", () => {
   for (const grouping of projectGroupings) {
     const groups = projectGroups(rows, grouping, noFilters);
     expect(groups.flatMap(({ rows: own }) => own).length).toBe(rows.length);
@@ -16,7 +16,7 @@ test("every project stands in one group, whatever they are grouped by", () => {
   }
 });
 
-test("stages stand in the order of a project's life, and search finds clients too", () => {
+test("stages are in the order of a project's life, and search finds clients too", () => {
   expect(projectGroups(rows, "stage", noFilters).map(({ title }) => title)).toEqual(["Under way", "Approved", "In the pipeline"]);
   const found = projectGroups(rows, "client", { ...noFilters, find: "saltmarsh" }).flatMap(({ rows: own }) =>
     own.map(({ project }) => project.id),
@@ -24,7 +24,7 @@ test("stages stand in the order of a project's life, and search finds clients to
   expect(found).toEqual(["tidepool", "seedvault"]);
 });
 
-test("filters leave what stands under their headings, all of them together", () => {
+test("filters leave what is under their headings, all of them together", () => {
   const left = projectGroups(rows, "stage", { ...noFilters, client: "Lumen Hall of Science", category: "Touring display" });
   expect(left.flatMap(({ rows: own }) => own.map(({ project }) => project.name))).toEqual(["Small Thunder"]);
   expect(projectGroups(rows, "lead", { ...noFilters, stage: "Ended" })).toEqual([]);

@@ -16,13 +16,13 @@ const stageTitles: Record<PortfolioRow["project"]["stage"], string> = {
 };
 const stageOrder = ["Under way", "Approved", "In the pipeline", "Ended"];
 
-/** True where somebody should look: past its deadline, or hours that nobody can or does work. */
+/** True where a person should look: past its deadline, or hours that nobody can or does work. */
 export function isTroubled({ lateDays, open, unplaced, isPipeline, project }: PortfolioRow): boolean {
   if (isPipeline || project.stage === "done" || project.stage === "cancelled") return false;
   return lateDays > 0 || open > 0 || unplaced > 0;
 }
 
-/** What is shown of all projects; headings of the four groupings as they are read, empty for any. */
+/** The filters of all projects; headings of the four groupings as they are read, empty for any. */
 export type ProjectFilters = { find: string; trouble: boolean; archived: boolean } & Record<ProjectGrouping, string>;
 
 export const noFilters: ProjectFilters = { find: "", trouble: false, archived: false, stage: "", client: "", category: "", lead: "" };
@@ -49,7 +49,7 @@ export function projectGroups(rows: readonly PortfolioRow[], grouping: ProjectGr
     .map(([title, own]) => ({ id: title, title, says: countText(own.length, "project"), rows: own }));
 }
 
-/** The heading a project stands under. */
+/** The heading a project is under. */
 export function titleOf({ project, clientName, leadName }: PortfolioRow, grouping: ProjectGrouping): string {
   switch (grouping) {
     case "stage":

@@ -1,5 +1,5 @@
 "use client";
-// What the side sheet of a project shows: what was dropped, what is ticked, a part of the project, or the task one works on.
+// The content of the side sheet of a project: a dropped bar, the selected tasks, a part of the project, or the open task.
 import type { Outline } from "../../core/answers/outline.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import type { Drop } from "../../core/entry/drop.ts";
@@ -62,7 +62,7 @@ function Selected({ outline, project }: PartProps) {
 function Archive({ outline: { project: own }, project }: PartProps) {
   const isOver = own.stage === "done" || own.stage === "cancelled";
   const set = (archived: true | null) => project.edit({ kind: "changeProject", id: own.id, set: { archived } });
-  if (own.archived) return <Button onClick={() => void set(null)}>Bring back to the lists</Button>;
+  if (own.archived) return <Button onClick={() => void set(null)}>Restore to the lists</Button>;
   return (
     <Button disabled={!isOver} title={isOver ? undefined : "Once its stage is done or cancelled"} onClick={() => void set(true)}>
       Archive
@@ -100,8 +100,8 @@ function Details({ outline, project }: PartProps) {
           </Button>
         </div>
         <p className="pt-1 text-side">
-          Deleted: with its {countText(outline.tasks.length, "task")}, their work, links and comments, and its expenses. One undo brings it
-          all back.
+          Deleted: with its {countText(outline.tasks.length, "task")}, their work, links and comments, and its expenses. One undo restores
+          everything.
         </p>
       </SheetSection>
       <RowTrail id={id} />

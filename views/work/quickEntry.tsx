@@ -19,13 +19,13 @@ const meanings: Record<PartMeaning, string> = {
   days: "working days",
   milestone: "a milestone",
   dates: "pinned to these dates",
-  person: "works on it",
+  person: "is assigned",
   role: "role needed",
   team: "team",
   percent: "of their time",
   deadline: "deadline",
-  follows: "what it follows",
-  unknown: "not understood: goes into the notes",
+  follows: "predecessor",
+  unknown: "not recognized: added to the notes",
 };
 
 const HINT = "Install cases, 24 h, fabricator, 5 d, Mara, after Order materials + 2 d";
@@ -34,17 +34,17 @@ interface QuickEntryProps {
   tasks: readonly OutlineTask[];
   /** The task that they go after; null where they are the first. */
   aboveId: string | null;
-  /** Where the tasks will go, in words. */
+  /** The place of the new tasks, in words. */
   place: string;
   onAdd: (lines: readonly PlacedLine[]) => Promise<readonly Fault[]>;
 }
 
-/** What names and days mean in a line. */
+/** The meanings of names and days in a line. */
 function useLineNames(tasks: readonly OutlineTask[]) {
   const { people, roles, teams } = useNames();
   const { today } = usePlanFacts();
   return useMemo(() => {
-    // A bare number or a word is no day here, whatever it would be in a field for dates.
+    // A bare number or a word is no day here, no matter what it would be in a field for dates.
     const readDate = (typed: string) => (/\d.*[a-z./-]/i.test(typed) ? meantDate(typed, today) : null);
     return { people, roles, teams, tasks: tasks.map(({ task }) => task), readDate };
   }, [people, roles, teams, tasks, today]);
@@ -60,7 +60,7 @@ export function QuickEntry({ tasks, aboveId, place, onAdd }: QuickEntryProps) {
         <input
           ref={input}
           id="quick-entry"
-          aria-label="Write a task"
+          aria-label="Add a task"
           aria-describedby="quick-entry-hint"
           value={text}
           placeholder={HINT}
@@ -80,7 +80,7 @@ export function QuickEntry({ tasks, aboveId, place, onAdd }: QuickEntryProps) {
             {fault}
           </span>
         ) : text.trim() === "" ? (
-          `A name, then what is known, between commas. Goes ${place}. Paste a list to make many.`
+          `A name, then details separated by commas. Added ${place}. Paste a list to add several.`
         ) : (
           <Parts line={line} />
         )}
@@ -102,7 +102,7 @@ interface EntryOptions extends Pick<QuickEntryProps, "tasks" | "aboveId" | "onAd
   input: RefObject<HTMLInputElement | null>;
 }
 
-/** What is typed or pasted, what it is read as, and the keys that complete or add it. */
+/** The typed or pasted text, its reading, and the keys that complete or add it. */
 function useEntry({ tasks, aboveId, onAdd, input }: EntryOptions) {
   const [text, setText] = useState("");
   const [list, setList] = useState<PlacedLine[] | null>(null);
@@ -115,7 +115,7 @@ function useEntry({ tasks, aboveId, onAdd, input }: EntryOptions) {
     setFault(faults[0]?.message ?? null);
     if (faults.length > 0) return false;
     setList(null);
-    // Whoever has gone on elsewhere meanwhile stays there.
+    // The person who has gone on elsewhere meanwhile stays there.
     const at = document.activeElement;
     if (at === document.body || at?.closest("[data-entry]")) input.current?.focus();
     return true;
@@ -201,7 +201,7 @@ function PastedList({
           Add {countText(list.length, "task")}
         </Button>
         <Button onClick={onBack}>Cancel</Button>
-        <span className="text-ink-2">They go {place}.</span>
+        <span className="text-ink-2">They are added {place}.</span>
       </div>
     </section>
   );

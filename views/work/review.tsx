@@ -15,7 +15,7 @@ export function Review({ task }: { task: Task }) {
     return (
       <SheetSection title="Sent back">
         <p className="whitespace-pre-wrap border-over border-l-2 pl-2">{task.review.reason}</p>
-        <p className="pt-1 text-side">Set its state to done once that is settled.</p>
+        <p className="pt-1 text-side">Set its state to done once this is resolved.</p>
       </SheetSection>
     );
   if (task.state !== "done") return null;

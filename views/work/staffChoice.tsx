@@ -1,5 +1,5 @@
 "use client";
-// Somebody joins or leaves effort-sized work: what gives is asked, with what each answer comes to beside it.
+// A person joins or leaves effort-sized work: what gives is asked, with what each answer results in next to it.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { StaffOutcome, StaffOutcomes, StaffQuery, StaffWay } from "../../core/answers/staffOutcomes.ts";
@@ -13,17 +13,17 @@ interface Words {
 }
 
 const joining: Record<StaffWay, Words> = {
-  open: { says: "Nothing: they take what is open", why: "They take the unassigned hours." },
-  finish: { says: "The finish", why: "The work is shared out, everybody’s day stays as it is." },
-  daily: { says: "The daily hours", why: "The finish stays, everybody works less of the day on it." },
-  work: { says: "The amount of work", why: "They bring their hours on top, the finish stays." },
+  open: { says: "Nothing: they take the unassigned hours", why: "They take the unassigned hours." },
+  finish: { says: "The finish", why: "The work is shared; everyone’s daily hours stay the same." },
+  daily: { says: "The daily hours", why: "The finish stays; everyone works fewer hours a day on it." },
+  work: { says: "The amount of work", why: "Their hours are added; the finish stays." },
 };
 
 const leaving: Record<StaffWay, Words> = {
   ...joining,
-  finish: { says: "The finish", why: "The others take over the hours, their day stays as it is." },
-  daily: { says: "The daily hours", why: "The others take over and work more of the day on it." },
-  work: { says: "The amount of work", why: "The hours are no longer done." },
+  finish: { says: "The finish", why: "The others take over the hours; their daily hours stay the same." },
+  daily: { says: "The daily hours", why: "The others take over and work more hours a day on it." },
+  work: { says: "The amount of work", why: "The hours are removed." },
 };
 
 export function StaffChoice({
@@ -40,7 +40,7 @@ export function StaffChoice({
   const answer = useMaybeAnswer("staff", query, null);
   const [isBusy, setBusy] = useState(false);
   const words = "joins" in query ? joining : leaving;
-  if (!answer) return <p className="py-1 text-ink-2">Working it out…</p>;
+  if (!answer) return <p className="py-1 text-ink-2">Calculating…</p>;
   return (
     <fieldset className="mt-1 rounded-card border border-line-2 p-2">
       <legend className="px-1 font-medium">{title}</legend>
@@ -91,11 +91,11 @@ function Outcome({
           project finish {shortDay(before.projectFinish)} → {shortDay(outcome.projectFinish)}
         </span>
       )}
-      {outcome.isBeyondDay && <span className="block text-small text-over">More than a whole day of somebody</span>}
+      {outcome.isBeyondDay && <span className="block text-small text-over">More than a person’s whole day</span>}
     </button>
   );
 }
 
 function figures({ start, finish, daily, effort }: StaffOutcomes["before"]): string {
-  return `${shortDay(start)} – ${shortDay(finish)} · ${hoursText(daily)} h a day · ${hoursText(effort)} h in all`;
+  return `${shortDay(start)} – ${shortDay(finish)} · ${hoursText(daily)} h a day · ${hoursText(effort)} h in total`;
 }

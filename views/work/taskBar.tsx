@@ -68,7 +68,7 @@ interface GripProps extends Omit<TaskBarProps, "hue"> {
   daysOf: (drag: Dragged) => number;
 }
 
-/** What a bar is taken hold of by: itself, its ends, and the dot that draws a link; with the signs of its dates before it. */
+/** The handles of a bar: itself, its ends, and the dot that draws a link; with the signs of its dates before it. */
 function Grips({ entry, edits, left, right, handlers, daysOf }: GripProps) {
   const { task, isMilestone } = entry;
   return (
@@ -106,7 +106,7 @@ function titleOf({ task, dates, asked, work }: OutlineTask): string {
   return `${task.name}: ${shortDay(dates.start)} – ${longDay(dates.finish)}, ${hoursText(asked)} hours, ${people}`;
 }
 
-/** What a drop here would do, told while the bar is still held. */
+/** The effect of a drop here, shown while the bar is still held. */
 function DropChip({ taskId, day, x, y }: { taskId: string; day: number; x: number; y: number }) {
   const drop = useMaybeAnswer("drop", { taskId, day }, null);
   const option = drop?.taskId === taskId ? drop.options[0] : null;

@@ -9,7 +9,7 @@ import { skillFieldsSchema, skillRowsOf, skillsOf } from "../frame/skillFields.t
 const date = z.string().refine(isDateText, { error: DATE_HINT });
 const number = (most: number) =>
   z.string().refine((text) => text.trim() === "" || (Number(decimal(text)) >= 0 && Number(decimal(text)) <= most), {
-    error: `Write a number from 0 to ${wholeText(most)}.`,
+    error: `Enter a number from 0 to ${wholeText(most)}.`,
   });
 
 /** A typed number with a point or a comma. */
@@ -26,7 +26,7 @@ export const sizings = [
 
 export const taskFields = z
   .object({
-    name: z.string().trim().min(1, { error: "Give the task a name." }).max(300),
+    name: z.string().trim().min(1, { error: "Enter a name for the task." }).max(300),
     parentId: z.string(),
     roleId: z.string(),
     sizing: z.enum(["", "duration", "dates", "effort"]),
@@ -54,18 +54,18 @@ export const taskFields = z
       if (fields[key].trim() === "") context.addIssue({ code: "custom", path: [key], message });
     };
     if (fields.sizing === "dates") {
-      need("start", "Give the day it starts.");
-      need("finish", "Give the day it finishes.");
+      need("start", "Enter the start.");
+      need("finish", "Enter the finish.");
       const [start, finish] = [readDate(fields.start), readDate(fields.finish)];
       if (start && finish && finish < start)
-        context.addIssue({ code: "custom", path: ["finish"], message: "It cannot finish before it starts." });
+        context.addIssue({ code: "custom", path: ["finish"], message: "The finish must not be before the start." });
     }
-    if (fields.sizing === "duration") need("durationDays", "Give its working days; 0 is a milestone.");
+    if (fields.sizing === "duration") need("durationDays", "Enter its working days; 0 is a milestone.");
   });
 
 export type TaskFields = z.infer<typeof taskFields>;
 
-/** A task as it stands in the form. */
+/** A task as it is now in the form. */
 export function fieldsOf(task: Partial<Task>): TaskFields {
   const text = (value: string | number | undefined) => (value === undefined ? "" : String(value));
   return {
@@ -100,7 +100,7 @@ function tagsOf(text: string): string[] | null {
   return tags.length > 0 ? tags : null;
 }
 
-/** What the form sets: a value for what is filled in, null for what is empty or does not belong to the sizing. */
+/** The keys that the form sets: a value for a filled field, null for one that is empty or does not belong to the sizing. */
 export function setOf(fields: TaskFields): { [K in keyof TaskFields]: Task[K & keyof Task] | null } {
   const text = (value: string) => (value.trim() === "" ? null : value);
   const number = (value: string) => (value.trim() === "" ? null : Number(decimal(value)));

@@ -1,5 +1,5 @@
 "use client";
-// The form of a task: where it stands, how its dates come about, how far it is.
+// The form of a task: where it is, how its dates come about, how far it is.
 import { zodResolver } from "@hookform/resolvers/zod";
 import type { UseFormReturn } from "react-hook-form";
 import type { Outline, OutlineTask } from "../../core/answers/outline.ts";
@@ -39,12 +39,12 @@ export function TaskForm({ outline, task, isSummary, saveText, onSave }: TaskFor
       <Field label="Name" fault={errors.name?.message}>
         <TextInput {...register("name")} autoFocus={task.id === undefined} />
       </Field>
-      <Field label="Below">
+      <Field label="Parent">
         <FormPicker control={control} name="parentId" options={parentOptions(outline, task.id)} />
       </Field>
       {!isSummary && <Sizing form={form} />}
       <div className="field-pair">
-        <FormDate label="Not before" control={control} name="notBefore" />
+        <FormDate label="Start no earlier than" control={control} name="notBefore" />
         <FormDate label="Deadline" control={control} name="deadline" />
       </div>
       {!isSummary && <Conditions form={form} />}
@@ -90,7 +90,7 @@ function Sizing({ form: { register, control, watch, formState } }: { form: Form 
   );
 }
 
-/** What else decides when it is done, and by whom. */
+/** Further conditions: when the task can be done, and by whom. */
 function Conditions({ form: { register, control, formState } }: { form: Form }) {
   const { calendars } = useNames();
   const { errors, defaultValues: began } = formState;
@@ -100,15 +100,15 @@ function Conditions({ form: { register, control, formState } }: { form: Form }) 
       <div className="space-y-3">
         <SkillFields control={control} fault={errors.skills?.root?.message ?? errors.skills?.message} />
         <div className="field-pair">
-          <Field label="Delay, working days" fault={errors.staggerDays?.message} hint="After what decides its start">
+          <Field label="Delay, working days" fault={errors.staggerDays?.message} hint="Added to the start that its links give">
             <TextInput {...register("staggerDays")} inputMode="decimal" placeholder="none" />
           </Field>
           <Field label="Calendar">
-            <FormPicker control={control} name="calendarId" options={[none("As the project"), ...namedOptions(calendars)]} />
+            <FormPicker control={control} name="calendarId" options={[none("As in the project"), ...namedOptions(calendars)]} />
           </Field>
-          <FormDate label="Starts not after" control={control} name="notAfter" />
-          <FormDate label="Finishes not before" control={control} name="finishNotBefore" />
-          <FormDate label="Finishes not after" control={control} name="finishNotAfter" />
+          <FormDate label="Start no later than" control={control} name="notAfter" />
+          <FormDate label="Finish no earlier than" control={control} name="finishNotBefore" />
+          <FormDate label="Finish no later than" control={control} name="finishNotAfter" />
         </div>
       </div>
     </Unfold>
@@ -132,14 +132,14 @@ function Progress({ form: { register, control, formState } }: { form: Form }) {
       <FormCheckbox control={control} name="atRisk">
         At risk
       </FormCheckbox>
-      <Field label="Tags, between commas">
+      <Field label="Tags, separated by commas">
         <TextInput {...register("tags")} />
       </Field>
     </>
   );
 }
 
-/** What a task can stand below: summaries and tasks without work, but for itself and what is below it. */
+/** The possible parents of a task: summaries and tasks without work, except for itself and its subtasks. */
 function parentOptions(outline: Outline, id: string | undefined) {
   const fits = (other: OutlineTask) => other.task.id !== id && (other.isSummary || other.work.length === 0) && !isBelow(outline, other, id);
   return [

@@ -1,5 +1,5 @@
 "use client";
-// What a task uses up and costs besides work: materials by quantity or per working day, and a fixed cost.
+// The materials and costs of a task besides work: materials by quantity or per working day, and a fixed cost.
 import { X } from "lucide-react";
 import { useState } from "react";
 import type { OutlineTask, OutlineWork } from "../../core/answers/outline.ts";
@@ -62,7 +62,7 @@ function MaterialLine({ work: { assignment, name, unit = "" }, project }: { work
           write={String}
           read={(text) => readAmount(text, 0, MOST_UNITS)}
           onSave={(value) => change(isByDay ? { quantityPerDay: value } : { quantity: value })}
-          says="A quantity from 0 on"
+          says="A quantity of 0 or more"
           aria-label={`${name}, ${unit}${isByDay ? " a day" : ""}`}
           inputMode="decimal"
           width={66}
@@ -73,7 +73,7 @@ function MaterialLine({ work: { assignment, name, unit = "" }, project }: { work
           {unit}
           {isByDay && " a day"}
         </span>
-        <IconButton label={`Take ${name} off the task`} onClick={() => void project.removeWork(id)}>
+        <IconButton label={`Remove ${name} from the task`} onClick={() => void project.removeWork(id)}>
           <X size={14} />
         </IconButton>
       </div>
@@ -84,7 +84,7 @@ function MaterialLine({ work: { assignment, name, unit = "" }, project }: { work
 
 type MaterialSet = Parameters<ProjectHook["changeWork"]>[1];
 
-/** Whether its quantity is for the task or a day, how much of it is wasted, and when it counts. */
+/** The counting of a material: its quantity for the task or a day, its waste, and its accrual. */
 function HowItCounts({ assignment, onChange }: { assignment: Assignment; onChange: (set: MaterialSet) => void }) {
   const { quantity, quantityPerDay, wastePercent = 0, accrual = "start" } = assignment;
   const amount = quantity ?? quantityPerDay ?? 0;
@@ -108,7 +108,7 @@ function HowItCounts({ assignment, onChange }: { assignment: Assignment; onChang
           write={String}
           read={(text) => readAmount(text, 0, 1000)}
           onSave={(value) => onChange({ wastePercent: value === 0 ? null : value })}
-          says="Per cent, from 0 on"
+          says="A percentage of 0 or more"
           inputMode="decimal"
         />
       </Field>
@@ -135,13 +135,19 @@ function AddMaterial({ entry, project }: Props) {
   return (
     <Unfold title="Add a material" look="action">
       <div className="flex items-center gap-2">
-        <Picker label="Material" value={materialId} options={[none("Which"), ...namedOptions(left)]} onChange={setMaterial} width={136} />
+        <Picker
+          label="Material"
+          value={materialId}
+          options={[none("Currency"), ...namedOptions(left)]}
+          onChange={setMaterial}
+          width={136}
+        />
         <DraftInput
           value={quantity}
           write={(text) => text}
           read={(text) => readAmount(text, 0, MOST_UNITS) && { value: text }}
           onSave={setQuantity}
-          says="A quantity from 0 on"
+          says="A quantity of 0 or more"
           aria-label="Quantity"
           width={60}
         />
@@ -170,7 +176,7 @@ function FixedCost({ task, project }: { task: Task; project: ProjectHook }) {
         />
       </Field>
       {fixedCost !== undefined && (
-        <Field label="Falls">
+        <Field label="Accrues">
           <Choice
             value={fixedCostAccrual}
             options={wordOptions(accrualWords)}

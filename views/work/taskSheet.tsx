@@ -82,8 +82,8 @@ function Deletion({ taskId, isBetween, project }: { taskId: string; isBetween: b
         Delete task
       </Button>
       {isBetween && (
-        <Button look="danger" onClick={() => void project.remove(taskId, true)} title="What it follows is linked to what follows it">
-          Delete, link its neighbours
+        <Button look="danger" onClick={() => void project.remove(taskId, true)} title="Links its predecessors to its successors">
+          Delete and link its neighbours
         </Button>
       )}
     </div>
@@ -100,7 +100,7 @@ function subtitleOf({ dates, isSummary, isMilestone, task }: OutlineTask): strin
   if (!dates) return "No dates yet";
   const range = dates.start === dates.finish ? longDay(dates.start) : `${shortDay(dates.start)} – ${longDay(dates.finish)}`;
   if (isMilestone) return `${range} · milestone`;
-  if (isSummary) return `${range} · adds up the tasks below it`;
+  if (isSummary) return `${range} · total of its subtasks`;
   return task.sizing === "duration" ? `${range} · ${countText(task.durationDays ?? 0, "working day")}` : range;
 }
 

@@ -1,4 +1,4 @@
-// What the states of a task are called.
+// The names of the states of a task.
 import type { Task } from "../../core/plan/schema.ts";
 
-export const taskStates: Record<NonNullable<Task["state"]>, string> = { notStarted: "Not begun", underWay: "Under way", done: "Done" };
+export const taskStates: Record<NonNullable<Task["state"]>, string> = { notStarted: "Not started", underWay: "Under way", done: "Done" };

@@ -1,5 +1,5 @@
 "use client";
-// Who works on a task and how much: the list, and a line to add to it.
+// The people of a task and their amounts: the list, and a line to add to it.
 import { X } from "lucide-react";
 import { useState } from "react";
 import type { OutlineTask, OutlineWork } from "../../core/answers/outline.ts";
@@ -41,7 +41,9 @@ export function TaskWork({ entry, project }: { entry: OutlineTask; project: Proj
             <span className="figure-bad">{hoursText(implicit)} h</span>
           </div>
         )}
-        {labour.length === 0 && implicit <= 0 && <p className="pb-1 text-ink-2">Nobody yet. Add a person, or the role that is needed.</p>}
+        {labour.length === 0 && implicit <= 0 && (
+          <p className="pb-1 text-ink-2">Nobody assigned. Add a person, or the role that is needed.</p>
+        )}
         <AddWork entry={entry} project={project} />
       </SheetSection>
       <TaskMaterials entry={entry} project={project} />
@@ -72,7 +74,7 @@ function WorkLine({ work, isEffort, isShared, project }: WorkLineProps) {
       />
       {isLeaving && (
         <StaffChoice
-          title={`When ${name} leaves, what changes?`}
+          title={`If ${name} is removed, what changes?`}
           query={{ taskId: assignment.taskId, leaves: assignment.id }}
           onTake={(edit) => project.edit(edit)}
           onCancel={() => setLeaving(false)}
@@ -94,7 +96,7 @@ interface WorkHeadProps {
   onLeave: () => void;
 }
 
-/** Who, how much, and the way off the task. */
+/** The person, the amount, and the button that removes it. */
 function WorkHead({ work: { assignment, name, kind, asked }, isOpen, onToggle, onAmount, onLeave }: WorkHeadProps) {
   const stated = statements.find(({ key }) => assignment[key] !== undefined);
   return (
@@ -103,7 +105,7 @@ function WorkHead({ work: { assignment, name, kind, asked }, isOpen, onToggle, o
       <button
         type="button"
         aria-expanded={isOpen}
-        title="How it is stated and spread"
+        title="Amount and distribution"
         onClick={onToggle}
         className="min-w-0 flex-1 truncate press"
       >
@@ -122,7 +124,7 @@ function WorkHead({ work: { assignment, name, kind, asked }, isOpen, onToggle, o
         <span>{hoursText(asked)} h</span>
       )}
       <span className="w-[58px] text-side">{stated?.text ?? "by period"}</span>
-      <IconButton label={`Take ${name} off this task`} onClick={onLeave} className="size-6!">
+      <IconButton label={`Remove ${name} from this task`} onClick={onLeave} className="size-6!">
         <X size={13} />
       </IconButton>
     </div>
@@ -139,7 +141,7 @@ function Unplaced({ work: { assignment, unplaced } }: { work: OutlineWork }) {
           href={linkTo(`/people/person/${encodeURIComponent(assignment.personId)}`, { part: `unplaced:${assignment.id}` })}
           className="text-link"
         >
-          Why, and ways out
+          Reason and options
         </Link>
       )}
     </p>

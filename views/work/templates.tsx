@@ -18,11 +18,11 @@ export function Templates({ projectId, projectName }: { projectId: string; proje
   return (
     <SheetSection title="Templates">
       <p className="pb-2 text-side">
-        Keeps the tasks, links and work as they are now. A new project takes them over; dates move with its start by working days.
+        Saves the current tasks, links and work. A new project can copy them; dates move with its start, in working days.
       </p>
       <div className="flex items-end gap-2">
         <div className="flex-1">
-          <Field label="Save as" fault={isTaken ? "There is one of this name already." : undefined}>
+          <Field label="Save as" fault={isTaken ? "A template with this name already exists." : undefined}>
             <TextInput value={name} onChange={(event) => setName(event.target.value)} maxLength={300} />
           </Field>
         </div>

@@ -13,10 +13,10 @@ import { Vessel } from "../../ui/vessel.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 
 const groups: { state: TimeLeftRow["state"]; title: string }[] = [
-  { state: "trouble", title: "More to do than time for it" },
+  { state: "trouble", title: "More work than time" },
   { state: "fits", title: "In hand" },
   { state: "done", title: "Done" },
-  { state: "helper", title: "Could help, with a role it needs" },
+  { state: "helper", title: "Could help: has a role that is needed" },
 ];
 
 export function TimeLeftSheet({ projectId, until, onClose }: { projectId: string | null; until: Day; onClose: () => void }) {
@@ -27,11 +27,11 @@ export function TimeLeftSheet({ projectId, until, onClose }: { projectId: string
   return (
     <Sheet
       title="Time left"
-      subtitle={projectId === null ? "From today, on all that counts" : "From today, on this project"}
+      subtitle={projectId === null ? "From today, on all projects that count" : "From today, on this project"}
       onClose={onClose}
     >
       <SheetSection>
-        <Field label="Before the end of" fault={date === null ? "Write a day such as 8 Feb 2027." : undefined}>
+        <Field label="Before the end of" fault={date === null ? "Enter a date such as 8 Feb 2027." : undefined}>
           <DateField value={typed} onChange={setTyped} />
         </Field>
       </SheetSection>

@@ -1,5 +1,5 @@
 "use client";
-// When a project finished the last time somebody looked at it in this browser: what has moved since then is told.
+// When a project finished the last time a person looked at it in this browser: what has moved since then is reported.
 import { useEffect, useRef, useState } from "react";
 
 const keyOf = (projectId: string) => `finish seen of ${projectId}`;
@@ -36,6 +36,6 @@ function write(projectId: string, finish: number | undefined): void {
   try {
     if (finish !== undefined) localStorage.setItem(keyOf(projectId), String(finish));
   } catch {
-    // A browser that keeps nothing tells what has moved during the visit alone.
+    // A browser that stores nothing shows only the moves during the visit.
   }
 }

@@ -10,14 +10,14 @@ import { type OutlineColumn, outlineColumns, usualColumns } from "./outlineColum
 import { useLastSeen } from "./useLastSeen.ts";
 import { useTaskEdits } from "./useTaskEdits.ts";
 
-/** Stands in the URL for a task that is about to be added. */
+/** Is in the URL for a task that is about to be added. */
 const NEW = "new";
-/** Stands there for the facts of the project itself. */
+/** Is there for the facts of the project itself. */
 export const DETAILS = "project";
-/** Stands there for what everybody still has to do. */
+/** Is there for what everyone still has to do. */
 export const TIME_LEFT = "time-left";
 
-/** Stands there for the page that goes to the client. */
+/** Is there for the page that goes to the client. */
 export const PAGE = "page";
 
 const parts: ReadonlySet<string> = new Set([NEW, TIME_LEFT, PAGE, DETAILS]);
@@ -41,7 +41,7 @@ export function useProject(projectId: string, initial: Initial<AnswerOf<"outline
     initialWhy,
     tasks,
     selected,
-    /** Something stands in the side sheet. */
+    /** Something is in the side sheet. */
     hasSheet: selected !== null || ticked.size > 0 || (taskId !== null && parts.has(taskId)),
     isAdding: taskId === NEW,
     isShowingTimeLeft: taskId === TIME_LEFT,

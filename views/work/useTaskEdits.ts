@@ -38,7 +38,7 @@ export function useTaskEdits(
     const key = newKey();
     if (!(await edit({ kind: "deleteTask", id, ...(joins && { joins }) }, key))) return;
     select(closed(id));
-    toast(`Deleted “${name}” with all below it and its work.`, {
+    toast(`Deleted “${name}” with its subtasks and work.`, {
       action: { label: "Undo", onClick: () => void session.step({ kind: "undo", ofKey: key }) },
     });
   };
@@ -69,7 +69,7 @@ function useLinkEdits() {
   const session = usePlan();
   const typeLinks = async (taskId: string, rows: readonly OutlineRow[], text: string) => {
     const typed = await session.ask("typeLinks", { taskId, rows, text, idStem: newId("link") });
-    if ("notUnderstood" in typed) toast(`“${typed.notUnderstood}” is not a row here.`);
+    if ("notUnderstood" in typed) toast(`There is no row “${typed.notUnderstood}”.`);
     else if (typed.edit) await session.edit(typed.edit);
   };
   return {

@@ -1,5 +1,5 @@
 "use client";
-// Why a task has its dates: every bound with what it asks for, the deciding one first; what cannot hold, with ways out.
+// The explanation of a task's dates: every bound with its date, the deciding one first; conflicts, with options.
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
@@ -42,7 +42,7 @@ export function WhySection({ entry, why, onChange }: WhyProps) {
       {why.driver !== "pinned" && <p className="pt-1 text-[13px] text-ink-2">{earlierText(why)}</p>}
       {why.stretches.map(({ personName, days, minutes }) => (
         <p key={personName} className="pt-1 text-[13px] text-ochre-ink">
-          {personName} gives {hoursText(minutes)} h less on {countText(days, "day")} of it: away, or not working full days.
+          {personName} gives {hoursText(minutes)} h less on {countText(days, "day")} of these days: away, or not working full days.
         </p>
       ))}
       <Ways entry={entry} why={why} onChange={onChange} />
@@ -56,11 +56,11 @@ function boundText({ kind, link }: WhyBound): string {
     case "pinned":
       return "Pinned to its dates by hand";
     case "stagger":
-      return "Delayed on purpose (staggered)";
+      return "Delay";
     case "notBefore":
-      return "Not before this day";
+      return "Start no earlier than this date";
     case "finishNotBefore":
-      return "Not to finish before this day";
+      return "Finish no earlier than this date";
     case "projectStart":
       return "The project starts";
     case "link":
@@ -77,13 +77,13 @@ function lagText({ lagDays, elapsed }: NonNullable<WhyBound["link"]>): string {
   return ` ${lagDays > 0 ? "+" : "−"} ${countText(Math.abs(lagDays), elapsed ? "calendar day" : "day")}`;
 }
 
-/** What would have to change for an earlier start, as it comes out when it is tried. */
+/** The change that an earlier start needs, as calculated by trying it. */
 function earlierText({ bounds, without, withoutLag, start }: Why): string {
   const [first] = bounds;
   if (first?.kind === "projectStart") return "Earlier only if the project starts earlier.";
   if (without === null) return "";
   const what = first?.kind === "link" ? "this link" : first?.kind === "stagger" ? "the delay" : "this";
-  if (without >= start) return `Without ${what} it would start on the same day: what stands below holds it too.`;
+  if (without >= start) return `Without ${what} it would start on the same day, because the reasons below apply, too.`;
   const lag = withoutLag !== null && withoutLag < start ? `, without its lag on ${shortDay(withoutLag)}` : "";
   return `Without ${what} it would start on ${shortDay(without)}${lag}.`;
 }
@@ -97,9 +97,9 @@ function Ways({ entry: { task, conflicts }, why, onChange }: { entry: OutlineTas
         </p>
       ))}
       <div className="flex flex-wrap gap-2 pt-2 empty:hidden">
-        {why.driver === "stagger" && <Button onClick={() => onChange({ staggerDays: null })}>Take the delay off</Button>}
+        {why.driver === "stagger" && <Button onClick={() => onChange({ staggerDays: null })}>Remove the delay</Button>}
         {task.notBefore !== undefined && why.driver === "notBefore" && (
-          <Button onClick={() => onChange({ notBefore: null })}>Take “not before” off</Button>
+          <Button onClick={() => onChange({ notBefore: null })}>Remove “start no earlier than”</Button>
         )}
         {why.driver === "pinned" && (
           <Button

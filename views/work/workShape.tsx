@@ -1,5 +1,5 @@
 "use client";
-// How an assignment's work is stated and spread: the five ways, the shape, its own dates, and the weeks they come to.
+// The statement and distribution of an assignment's work: the five ways, the shape, its own dates, and the resulting weeks.
 import { toast } from "sonner";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { WorkWeeks } from "../../core/answers/workWeeks.ts";
@@ -17,7 +17,7 @@ import { formerStatement, keepFormer } from "./formerStatement.ts";
 import type { Setting } from "./useTaskEdits.ts";
 
 export const statements = [
-  { key: "hours", text: "h in all", says: "hours in all", most: 1_000_000 },
+  { key: "hours", text: "h in total", says: "total hours", most: 1_000_000 },
   { key: "percent", text: "% of time", says: "% of their time", most: 1_000 },
   { key: "hoursPerDay", text: "h a day", says: "hours a day", most: 24 },
   { key: "hoursPerWeek", text: "h a week", says: "hours a week", most: 168 },
@@ -26,13 +26,13 @@ export type Statement = (typeof statements)[number]["key"];
 
 const shapes: Record<NonNullable<Assignment["shape"]>, string> = {
   even: "Evenly",
-  early: "More early",
-  late: "More late",
-  peak: "Most midway",
+  early: "More at the start",
+  late: "More at the end",
+  peak: "Most in the middle",
 };
 const firmnesses: Record<NonNullable<Assignment["firmness"]>, string> = {
   pencilled: "Pencilled",
-  asked: "Asked for",
+  asked: "Requested",
   confirmed: "Confirmed",
 };
 
@@ -52,20 +52,20 @@ export function WorkShape({ assignment, name, isEffort, onChange }: ShapeProps &
   return (
     <div className="mb-1 space-y-2 rounded-card border border-line p-2">
       <div className="grid grid-cols-2 gap-2">
-        <Field label="Stated as" hint={known ? `Asks for ${hoursText(known.asked)} h` : undefined}>
+        <Field label="Entered as" hint={known ? `Needs ${hoursText(known.asked)} h` : undefined}>
           <Choice<Way>
             value={stated}
             disabled={isEffort}
             onChange={restate}
-            label={`${name}, stated as`}
+            label={`${name}, entered as`}
             options={[...statements.map(({ key, says }) => ({ value: key, text: says })), { value: "custom", text: "week by week" }]}
           />
         </Field>
-        <Field label="How firm">
+        <Field label="Firmness">
           <Choice
             value={assignment.firmness ?? "confirmed"}
             onChange={(value) => onChange({ firmness: value })}
-            label={`${name}, how firm`}
+            label={`${name}, firmness`}
             options={wordOptions(firmnesses)}
           />
         </Field>
@@ -78,7 +78,7 @@ export function WorkShape({ assignment, name, isEffort, onChange }: ShapeProps &
   );
 }
 
-/** How it is spread over its dates, and dates of its own. */
+/** The distribution over its dates, and its own dates. */
 function Spread({ assignment, name, onChange }: ShapeProps) {
   return (
     <>
@@ -100,7 +100,7 @@ function Spread({ assignment, name, onChange }: ShapeProps) {
 /** States the same work in another way; back in a former way it says what it said there. */
 function useRestate(assignmentId: string, name: string, onChange: (set: Setting<Assignment>) => Promise<unknown>) {
   const session = usePlan();
-  // What is chosen on top of something just chosen starts from that, not from what the screen shows yet.
+  // A choice on top of another one starts from that, not from the state that the screen shows yet.
   const inTurn = useInTurn();
   const restate = async (way: Way) => {
     const made = await session.ask("restatement", { assignmentId, way });
@@ -108,7 +108,7 @@ function useRestate(assignmentId: string, name: string, onChange: (set: Setting<
     const { from, now } = made;
     const next = formerStatement(assignmentId, now, way) ?? made.next;
     if (!next) {
-      toast(`${name} has no working day in the window, so this work cannot be stated that way.`);
+      toast(`${name} has no working day in the window, so this work cannot be entered that way.`);
       return;
     }
     keepFormer(assignmentId, { from: { way: from, set: now }, to: next });

@@ -13,8 +13,8 @@ export function GET(request: Request): Promise<Response> {
   const params = loadView(new URL(request.url).searchParams);
   return tableFile(request, TITLE, async ({ reader, format, sketchId, window }) => {
     const query = { ...window, open: [], view: boardViewOf(params), countsTasks: params.show === "tasks" };
-    const { sight } = BUILT_IN_USER;
-    const { data } = await reader.ask({ kind: "boardFile", sketchId, query, measure: params.show, sight, format, title: TITLE });
+    const { access } = BUILT_IN_USER;
+    const { data } = await reader.ask({ kind: "boardFile", sketchId, query, measure: params.show, access, format, title: TITLE });
     return { written: data };
   });
 }

@@ -2,13 +2,13 @@
 // what names one id.
 import type { ToldStep, TrailPage } from "../../../client/messages.ts";
 import { makerOf, sinceOf } from "../../../client/messages.ts";
-import { toldRows } from "../../../core/edits/told.ts";
+import { stepRows } from "../../../core/edits/stepRows.ts";
 import { BUILT_IN_USER, openStore } from "../../host.ts";
 
 export const dynamic = "force-dynamic";
 
 const STEPS = 60;
-/** Of an import or a plan that was opened thousands of rows change: so many are told. */
+/** Of an import or a plan that was opened thousands of rows change: so many are reported. */
 const MOST_ROWS = 40;
 
 export async function GET(request: Request): Promise<Response> {
@@ -18,7 +18,7 @@ export async function GET(request: Request): Promise<Response> {
   const maker = makerOf(searchParams.get("maker"));
   const entries = await store.trailBefore(before, STEPS, searchParams.get("about") ?? undefined);
   const steps = entries.map((entry): ToldStep => {
-    const rows = toldRows(entry.changes);
+    const rows = stepRows(entry.changes);
     return {
       revision: entry.revision,
       at: entry.at,

@@ -13,7 +13,7 @@ import { logFailure } from "../../log.ts";
 
 export const dynamic = "force-dynamic";
 
-/** What has changed since a revision, for those whom the stream of events does not reach. */
+/** The changes since a revision, for clients that the stream of events does not reach. */
 export async function GET(request: Request): Promise<Response> {
   const { searchParams } = new URL(request.url);
   const since = sinceOf(searchParams.get("since"));
@@ -53,7 +53,7 @@ export async function POST(request: Request): Promise<Response> {
     );
     return Response.json(answer, { status: answer.faults.length > 0 ? 409 : 200 });
   } catch (error) {
-    // What is sent to a server that is being stopped, or whose disk fails, is kept by its sender and sent again.
+    // The sender keeps an edit that a stopping server or a failing disk refuses, and sends it again.
     if (hasCode(error, "storeClosed")) return refuse(503, messageOf(error));
     // The transaction was rolled back, so the edit can be put back like any other refusal.
     logFailure(error);

@@ -24,8 +24,8 @@ export async function POST(request: Request): Promise<Response> {
     return refuse(400, `${path.join(".") || "The question"}: ${message}. Nothing was searched.`);
   }
   const { plan } = (await openStore()).snapshot();
-  const stream = evenOutStream({ plan: JSON.stringify(plan), query: checked.data, sight: BUILT_IN_USER.sight }, request.signal);
-  if (!stream) return refuse(503, "The plan is being evened out for others just now. Try again in a moment.");
+  const stream = evenOutStream({ plan: JSON.stringify(plan), query: checked.data, access: BUILT_IN_USER.access }, request.signal);
+  if (!stream) return refuse(503, "The plan is being evened out for others. Try again in a moment.");
   return new Response(stream, {
     headers: { "content-type": "application/x-ndjson", "cache-control": "no-store", "x-accel-buffering": "no" },
   });

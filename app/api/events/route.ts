@@ -1,4 +1,4 @@
-// What is changed, told to every window as it happens: a stream of answers, each with the revisions since the last one.
+// Every change, sent to every window as it happens: a stream of answers, each with the revisions since the last one.
 import { makerOf, type Settled, sinceOf } from "../../../client/messages.ts";
 import { openStore } from "../../host.ts";
 
@@ -13,17 +13,17 @@ export async function GET(request: Request): Promise<Response> {
   const { searchParams } = new URL(request.url);
   const heard = request.headers.get("last-event-id") ?? searchParams.get("since");
   const maker = makerOf(searchParams.get("maker"));
-  let told = sinceOf(heard) ?? store.snapshot().revision;
+  let reported = sinceOf(heard) ?? store.snapshot().revision;
   const text = new TextEncoder();
   let end: () => void = () => undefined;
   const stream = new ReadableStream<Uint8Array>({
     start(controller) {
       const send = (line: string) => controller.enqueue(text.encode(line));
       const tell = () => {
-        const answer: Settled = store.since(told, maker);
-        if (answer.revision === told) return;
-        told = answer.revision;
-        send(`id: ${told}\ndata: ${JSON.stringify(answer)}\n\n`);
+        const answer: Settled = store.since(reported, maker);
+        if (answer.revision === reported) return;
+        reported = answer.revision;
+        send(`id: ${reported}\ndata: ${JSON.stringify(answer)}\n\n`);
       };
       const stopListening = store.onChange(tell);
       const alive = setInterval(() => send("event: alive\ndata:\n\n"), ALIVE_MS);

@@ -22,8 +22,7 @@ export function GET(request: Request): Response {
   });
   if (!asked.success) return refuse("Years are whole numbers from 1950 to 2150.");
   const { region, from, to } = asked.data;
-  if (to < from || to - from >= MOST_YEARS)
-    return refuse(`The last year comes on or after the first, and at most ${MOST_YEARS} years at once.`);
+  if (to < from || to - from >= MOST_YEARS) return refuse(`The last year must not be before the first; ${MOST_YEARS} years at most.`);
   if (region !== null && !regionsOf(country).some(({ code }) => code === region))
     return refuse(`There is no region "${region}" in this country.`);
   return Response.json({ holidays: publicHolidays(country, region, from, to) });

@@ -1,5 +1,5 @@
 // Tables in and out: GET gives one as CSV or XLSX, POST reads a file into rows of texts. Nothing is written here.
-import { tableRows } from "../../../client/seen.ts";
+import { tableRows } from "../../../client/redacted.ts";
 import { MOST_BYTES } from "../../../core/plan/limits.ts";
 import { tableKinds } from "../../../core/tables/preview.ts";
 import { type TableName, tableNames, writtenHeaders } from "../../../core/tables/table.ts";
@@ -35,7 +35,7 @@ async function tablesOf(names: readonly TableName[], isTemplate: boolean): Promi
   return names.map((name) => {
     const table = tableKinds[name];
     const columns = isTemplate ? table.columns.map((column) => column.name) : writtenHeaders(table);
-    return { name: table.title, rows: [columns, ...(isTemplate ? [] : tableRows(plan, table, BUILT_IN_USER.sight))] };
+    return { name: table.title, rows: [columns, ...(isTemplate ? [] : tableRows(plan, table, BUILT_IN_USER.access))] };
   });
 }
 

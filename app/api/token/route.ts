@@ -1,4 +1,4 @@
-// The token that changes carry. Only the application's own pages, and programs of whoever may ask, can read an answer.
+// The token that changes carry. Only the application's own pages, and programs of the person who may ask, can read an answer.
 
 export const dynamic = "force-dynamic";
 

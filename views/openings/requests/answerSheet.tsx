@@ -1,5 +1,5 @@
 "use client";
-// A request in the side sheet: its history, who could do it, what saying yes does to everybody's load, and the answers.
+// A request in the side sheet: its history, who could do it, what saying yes does to everyone's load, and the answers.
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
 import type { RequestRow } from "../../../core/answers/requests.ts";
@@ -20,7 +20,7 @@ import { useLinkTo } from "../../frame/windowed.ts";
 
 type Step = WorkRequest["state"];
 
-const stepWords: Record<Step, string> = { asked: "asked", offered: "offered somebody", confirmed: "confirmed", declined: "turned it down" };
+const stepWords: Record<Step, string> = { asked: "asked", offered: "offered a person", confirmed: "confirmed", declined: "declined it" };
 
 export function AnswerSheet({ row, onClose }: { row: RequestRow; onClose: () => void }) {
   const { request, taskName, projectName, projectId, wanted, offered, dates, isWaiting } = row;
@@ -45,10 +45,10 @@ export function AnswerSheet({ row, onClose }: { row: RequestRow; onClose: () => 
       {isWaiting && request.assignmentId !== undefined && <Answers row={row} />}
       {isWaiting && request.assignmentId === undefined && (
         <SheetSection>
-          <p className="text-over">Its work was taken off the plan. Ask again if it is still needed.</p>
+          <p className="text-over">Its work was removed from the plan. Send the request again if it is still needed.</p>
         </SheetSection>
       )}
-      <SheetSection title="So far">
+      <SheetSection title="History">
         <History steps={request.history} />
       </SheetSection>
     </Sheet>
@@ -82,7 +82,7 @@ function Answers({ row }: { row: RequestRow }) {
           <Field label="Who">
             <Picker value={personId} onOpen={onOpen} onChange={setChosen} options={choices} />
           </Field>
-          <Field label="Message, or why not">
+          <Field label="Message or reason">
             <TextArea value={text} onChange={(event) => setText(event.target.value)} />
           </Field>
           <FormFault>{fault}</FormFault>
@@ -94,7 +94,7 @@ function Answers({ row }: { row: RequestRow }) {
               Offer
             </Button>
             <Button look="danger" onClick={() => void answer("declined")}>
-              Turn down
+              Decline
             </Button>
           </div>
         </div>
@@ -104,7 +104,7 @@ function Answers({ row }: { row: RequestRow }) {
   );
 }
 
-/** Who is chosen for it, or would be, and whom one can choose: first those who could cover it. */
+/** The person chosen or suggested, and the possible choices: first those who could cover it. */
 function useWho({ request }: RequestRow) {
   const { people, onOpen } = usePeopleWithRoom();
   const candidates = useMaybeAnswer("candidates", request.personId === undefined ? { openingId: request.assignmentId ?? "" } : null, null);
@@ -120,13 +120,13 @@ function useWho({ request }: RequestRow) {
       side: `covers ${shareText(own.cover)}`,
       group: "By room, fit and cost",
     })),
-    ...namedOptions(others).map((own) => ({ ...own, group: "Everybody" })),
+    ...namedOptions(others).map((own) => ({ ...own, group: "Everyone" })),
   ];
   const name = people.find(({ id }) => id === personId)?.name ?? "";
   return { personId, name, setChosen, choices, onOpen };
 }
 
-/** What is said, and the answer with it; what saying yes would do. */
+/** The message and the answer with it; the effect of a yes. */
 function useAnswering({ request }: RequestRow, personId: string, name: string) {
   const session = usePlan();
   const { user } = useFrame();
@@ -141,7 +141,7 @@ function useAnswering({ request }: RequestRow, personId: string, name: string) {
   };
   const impact = useImpact(personId === "" ? null : editOf("confirmed", TRIED_AT));
   const answer = async (step: Step) => {
-    if (step === "declined" && text.trim() === "") return setFault("Say why it is turned down.");
+    if (step === "declined" && text.trim() === "") return setFault("Enter the reason for declining.");
     const faults = await session.edit(editOf(step, momentOn(today)));
     setFault(faults[0]?.message ?? null);
     if (faults.length === 0) setText("");

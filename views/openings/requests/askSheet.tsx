@@ -23,7 +23,7 @@ export function AskSheet({ taskId, onDone, onClose }: AskSheetProps) {
   const asked = useAsk(taskId, onDone);
   const { outline, lead, note, fault, from, until } = asked;
   return (
-    <Sheet title="Ask for people" subtitle={outline ? `On behalf of ${lead}` : "For a task of a project"} onClose={onClose}>
+    <Sheet title="Request people" subtitle={outline ? `On behalf of ${lead}` : "For a task of a project"} onClose={onClose}>
       <SheetSection>
         <form
           className="space-y-3"
@@ -39,7 +39,7 @@ export function AskSheet({ taskId, onDone, onClose }: AskSheetProps) {
           </Field>
           <FormFault>{fault}</FormFault>
           <Button type="submit" look="main" disabled={!isDateText(from.text) || !isDateText(until.text)}>
-            Ask
+            Send request
           </Button>
         </form>
       </SheetSection>
@@ -96,7 +96,7 @@ function HowMuch({ asked: { hours, from, until, isEffort, task } }: { asked: Ask
         {date("From", from)}
         {date("Until", until)}
       </div>
-      {(task?.skills?.length ?? 0) > 0 && <p className="text-side">The task’s skills are asked for with it.</p>}
+      {(task?.skills?.length ?? 0) > 0 && <p className="text-side">The request includes the task’s skills.</p>}
     </>
   );
 }

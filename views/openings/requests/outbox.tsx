@@ -31,15 +31,14 @@ export function Outbox({ initial }: { initial: Initial<AnswerOf<"outbox">> }) {
     >
       {messages.length === 0 ? (
         <Empty title="No messages yet">
-          Each step of a request for people, and each signal handed to a colleague, writes a message. Nothing leaves this machine: they
-          stand here instead.
+          Each step of a request, and each signal sent to a colleague, creates a message. Messages stay on this machine and are listed here.
         </Empty>
       ) : (
         <ul className="min-h-0 flex-1 overflow-y-auto box-open">
           {shown.map((message) => (
             <MessageLine key={message.key} message={message} />
           ))}
-          {shown.length === 0 && <li className="p-6 text-ink-2">No message matches “{find}”.</li>}
+          {shown.length === 0 && <li className="p-6 text-ink-2">No results for “{find}”.</li>}
         </ul>
       )}
     </Screen>

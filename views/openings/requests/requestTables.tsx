@@ -1,5 +1,5 @@
 "use client";
-// What was asked for and what became of it, and how sure the hours of each project are.
+// The requests with their answers, and the firmness of the hours of each project.
 import type { RequestRow, Requests } from "../../../core/answers/requests.ts";
 import { DataTable } from "../../../ui/dataTable.tsx";
 import { countText, hoursOf, hoursText, shortDay } from "../../../ui/format.ts";
@@ -8,10 +8,10 @@ import type { TableColumn } from "../../../ui/table/column.ts";
 import { TwoLines } from "../../../ui/twoLines.tsx";
 
 export const stateWords: Record<RequestRow["request"]["state"], string> = {
-  asked: "waits for an answer",
-  offered: "somebody is offered",
+  asked: "waiting for an answer",
+  offered: "person offered",
   confirmed: "confirmed",
-  declined: "turned down",
+  declined: "declined",
 };
 
 interface RequestTableProps {
@@ -64,7 +64,7 @@ const requestColumns: TableColumn<RequestRow>[] = [
   },
   {
     id: "wanted",
-    head: "Asked for",
+    head: "Requested",
     width: 120,
     grow: 1,
     value: ({ wanted }) => wanted,
@@ -109,7 +109,7 @@ export function SurenessTable({ rows }: { rows: readonly Sureness[] }) {
   return (
     <DataTable
       name="sureness"
-      label="How sure the hours are"
+      label="Firmness of the hours"
       columns={surenessColumns}
       rows={rows}
       idOf={({ projectId }) => projectId}
@@ -133,7 +133,7 @@ const hours = (id: keyof Sureness & ("confirmed" | "pencilled" | "asked" | "open
 const surenessColumns: TableColumn<Sureness>[] = [
   {
     id: "project",
-    head: "How sure the hours are",
+    head: "Firmness of the hours",
     width: 220,
     grow: 1,
     isRowHead: true,
@@ -147,6 +147,6 @@ const surenessColumns: TableColumn<Sureness>[] = [
   },
   hours("confirmed", "Confirmed", ""),
   hours("pencilled", "Pencilled", "text-ochre-ink"),
-  hours("asked", "Asked for", "text-ochre-ink"),
+  hours("asked", "Requested", "text-ochre-ink"),
   hours("open", "Open", "text-over"),
 ];

@@ -28,7 +28,7 @@ export function Requests({ initial }: { initial: Initial<AnswerOf<"requests">> }
       actions={
         <>
           <OpeningTabs />
-          <AddButton onAdd={ask}>Ask for people</AddButton>
+          <AddButton onAdd={ask}>Request people</AddButton>
         </>
       }
       sheet={
@@ -57,9 +57,9 @@ export function Requests({ initial }: { initial: Initial<AnswerOf<"requests">> }
 
 function NoRequests({ onAsk }: { onAsk: () => void }) {
   return (
-    <Empty title="Nobody has asked for anybody">
-      A lead asks for a role or a person, with hours and a note; it waits here for an answer.{" "}
-      <TextButton onClick={onAsk}>Ask for somebody</TextButton> or press N.
+    <Empty title="No requests yet">
+      Leads request a role or a person, with hours and a note. Requests wait here for an answer.{" "}
+      <TextButton onClick={onAsk}>Request people</TextButton> or press N.
     </Empty>
   );
 }

@@ -1,5 +1,5 @@
 "use client";
-// What is typed when people are asked for, and the request it becomes.
+// The typed values of a request for people, and the request made from them.
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
 import type { Edit } from "../../../core/edits/edit.ts";
@@ -33,9 +33,9 @@ export function useAsk(taskId: string | null, onDone: (requestId: string) => voi
   const amount = readAmount(hours, 0.1, 100_000);
   const lead = outline?.leadName ?? user.name;
   const ask = async () => {
-    if (!task) return setFault("Choose the task it is for.");
+    if (!task) return setFault("Choose the task.");
     if (wanted === "") return setFault("Choose a role or a person.");
-    if (!amount) return setFault("Write how many hours.");
+    if (!amount) return setFault("Enter the hours.");
     const dates = isEffort ? {} : datesTyped(from, until);
     const words = { by: lead, to: user.name, at: momentOn(today), said: note.trim() };
     const edit = askWork({ taskId: task.id, wanted, hours: amount.value, dates, words });

@@ -51,7 +51,7 @@ function Counts({ hook: { preview } }: { hook: BringInHook }) {
     <>
       <Figure value={String(adds)} says="to add" />
       <Figure value={String(changes)} says="to change" />
-      <Figure value={String(leaves)} says="as they are" />
+      <Figure value={String(leaves)} says="unchanged" />
       <Figure value={String(refuses)} says="refused" isOver={refuses > 0} />
     </>
   );

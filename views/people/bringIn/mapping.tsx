@@ -1,5 +1,5 @@
 "use client";
-// How a file is taken: which table it is, which of its columns is which, how its days are written.
+// The reading of a file: its table, the meaning of its columns, and its date format.
 import { listWords } from "../../../core/plan/listWords.ts";
 import { plainText } from "../../../core/plan/plainText.ts";
 import { tableKinds, type UnknownText } from "../../../core/tables/preview.ts";
@@ -68,27 +68,27 @@ function TakenAs({ hook: { ways, setWays, chooseSheet, preview }, read }: PartPr
           />
         </Field>
       )}
-      <Field label="Taken as">
+      <Field label="Import as">
         <Choice
           value={ways.table}
           onChange={(table) => setWays({ table, header: null, mapping: null, subject: "", people: {} })}
           options={tableNames.map((name) => ({ value: name, text: tableKinds[name].title }))}
         />
       </Field>
-      <Field label="Names of the columns">
+      <Field label="Header row">
         <Choice
           value={String(ways.header ?? preview?.header ?? 0)}
           onChange={(header) => setWays({ header: Number(header), mapping: null })}
           options={headerOptions(read.sheets[ways.sheet].rows)}
         />
       </Field>
-      <Field label="Days with slashes" hint="Days as 2027-02-03 or 3.2.2027 are always understood">
+      <Field label="Dates with slashes" hint="Dates such as 2027-02-03 or 3.2.2027 are always recognized">
         <Choice value={ways.dateOrder} onChange={(dateOrder) => setWays({ dateOrder })} options={wordOptions(dateOrders)} />
       </Field>
       <CheckboxField checked={ways.makesNames} onChange={(makesNames) => setWays({ makesNames })}>
-        Make roles, skills, clients and rate tables that are not there yet
+        Add roles, skills, clients and rate tables that are missing
       </CheckboxField>
-      {(preview?.makes.length ?? 0) > 0 && <p className="text-side">Would make the {preview?.makes.join(", the ")}.</p>}
+      {(preview?.makes.length ?? 0) > 0 && <p className="text-side">Would add the {preview?.makes.join(", the ")}.</p>}
     </div>
   );
 }
@@ -119,12 +119,12 @@ function Columns({ hook: { ways, preview, setWays }, read }: PartProps) {
           />
         </div>
       ))}
-      <p className="text-side">* has to be there. Columns that are not taken leave the plan as it is; an empty cell empties it.</p>
+      <p className="text-side">* is required. A column that is not imported leaves the plan unchanged; an empty cell clears the value.</p>
     </div>
   );
 }
 
-/** Whom or what rows are about that do not say it. */
+/** The subject of rows that do not state one. */
 function Subject({ hook: { ways, setWays } }: { hook: BringInHook }) {
   const names = useNames();
   const { subject } = tableKinds[ways.table];
@@ -135,7 +135,7 @@ function Subject({ hook: { ways, setWays } }: { hook: BringInHook }) {
     <SheetSection>
       <Field
         label={isPeople ? "Rows without a person belong to" : "Rows without a calendar belong to"}
-        hint={ways.table === "timeOff" ? "A single row can have a person of its own in the list." : undefined}
+        hint={ways.table === "timeOff" ? "You can choose another person for a single row in the list." : undefined}
       >
         <Picker
           value={ways.subject}

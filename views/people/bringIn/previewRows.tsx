@@ -1,7 +1,7 @@
 "use client";
-// What each row of a file comes to: adds, changes, leaves as it is, or refused with its reasons.
+// The outcome of each row of a file: new, changed, unchanged, or refused with its reasons.
 import { useMemo, useState } from "react";
-import { keysOf } from "../../../core/plan/keysOf.ts";
+import { objectKeys } from "../../../core/plan/objectKeys.ts";
 import type { PreviewRow } from "../../../core/tables/preview.ts";
 import { DataTable } from "../../../ui/dataTable.tsx";
 import { namedOptions, none } from "../../../ui/options.ts";
@@ -11,7 +11,7 @@ import type { TableColumn } from "../../../ui/table/column.ts";
 import { useNames } from "../../frame/facts.ts";
 import type { BringInHook } from "./useBringIn.ts";
 
-const words = { adds: "adds", changes: "changes", leaves: "as it is", refuses: "refused", leftOut: "left out" } as const;
+const words = { adds: "new", changes: "changed", leaves: "unchanged", refuses: "refused", leftOut: "excluded" } as const;
 const tones = { adds: "text-level-ink", changes: "text-plum", leaves: "text-ink-2", refuses: "figure-bad", leftOut: "text-ink-3" } as const;
 type Shown = "all" | PreviewRow["outcome"];
 
@@ -20,13 +20,13 @@ export function PreviewRows({ hook: { preview, ways, setWays } }: { hook: BringI
   const all = preview?.rows;
   const rows = useMemo(() => {
     const asked = (all ?? []).filter(({ outcome }) => shown === "all" || outcome === shown);
-    // What is not going to be imported comes first: it is what wants looking at.
+    // Rows that will not be imported come first: they need attention.
     return asked.toSorted((a, b) => Number(b.outcome === "refuses") - Number(a.outcome === "refuses"));
   }, [all, shown]);
-  if (!preview) return <p className="p-6 text-ink-2">Working out what this file would do…</p>;
+  if (!preview) return <p className="p-6 text-ink-2">Checking the file…</p>;
   if (preview.faults.length > 0) return <Faults faults={preview.faults} />;
   const { passedOver } = preview;
-  const asksPeople = preview.rows.some((row) => lacksPerson(row) || ways.people[row.line] !== undefined);
+  const asksPeople = preview.rows.some((row) => isPersonMissing(row) || ways.people[row.line] !== undefined);
   const setPerson = (line: number, id: string) => {
     const { [line]: _, ...others } = ways.people;
     setWays({ people: id === "" ? others : { ...others, [line]: id } });
@@ -35,8 +35,8 @@ export function PreviewRows({ hook: { preview, ways, setWays } }: { hook: BringI
     <>
       {passedOver.length > 0 && (
         <p className="pb-2 text-ochre-ink">
-          {passedOver.map((name) => `“${name}”`).join(", ")} {passedOver.length === 1 ? "is" : "are"} left out, because every row would be
-          refused for what is written there. To import it anyway, choose it under Columns.
+          {passedOver.map((name) => `“${name}”`).join(", ")} {passedOver.length === 1 ? "is" : "are"} not imported, because every row would
+          be refused for its values. To import it anyway, choose it under Columns.
         </p>
       )}
       <div className="pb-2">
@@ -45,7 +45,7 @@ export function PreviewRows({ hook: { preview, ways, setWays } }: { hook: BringI
           value={shown}
           options={[
             { value: "all", text: "All rows" },
-            ...keysOf(words).map((value) => ({ value, text: `${words[value]} ${preview.counts[value]}` })),
+            ...objectKeys(words).map((value) => ({ value, text: `${words[value]} ${preview.counts[value]}` })),
           ]}
           onChange={setShown}
         />
@@ -62,9 +62,9 @@ export function PreviewRows({ hook: { preview, ways, setWays } }: { hook: BringI
           ticked: new Set(preview.rows.flatMap(({ line, outcome }) => (outcome === "leftOut" ? [] : [String(line)]))),
           onTick: (lines, isOn) => setWays({ takes: { ...ways.takes, ...Object.fromEntries(lines.map((line) => [line, isOn])) } }),
           what: "all rows",
-          says: (name) => `Take ${name}`,
+          says: (name) => `Import ${name}`,
         }}
-        empty="No such row."
+        empty="No results."
       />
     </>
   );
@@ -80,7 +80,7 @@ function Faults({ faults }: { faults: readonly string[] }) {
   );
 }
 
-const lacksPerson = (row: PreviewRow) => row.outcome === "refuses" && row.namesNobody === true;
+const isPersonMissing = (row: PreviewRow) => row.outcome === "refuses" && row.namesNobody === true;
 
 /** Lets the user choose the person of a row that names none. */
 const personColumn = (people: Readonly<Record<number, string>>, onChoose: (line: number, id: string) => void): TableColumn<PreviewRow> => ({
@@ -89,7 +89,7 @@ const personColumn = (people: Readonly<Record<number, string>>, onChoose: (line:
   width: 180,
   value: ({ line }) => people[line] ?? "",
   cell: (row) =>
-    (lacksPerson(row) || people[row.line] !== undefined) && (
+    (isPersonMissing(row) || people[row.line] !== undefined) && (
       <PersonChoice line={row.line} value={people[row.line] ?? ""} onChoose={(id) => onChoose(row.line, id)} />
     ),
 });
@@ -131,7 +131,7 @@ const columns: TableColumn<PreviewRow>[] = [
   },
   {
     id: "says",
-    head: "What changes, or why not",
+    head: "Changes, or why it is refused",
     width: 240,
     grow: 3,
     value: says,

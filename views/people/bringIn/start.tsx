@@ -45,7 +45,7 @@ function DropPlace({ hook }: { hook: BringInHook }) {
         <p className="font-title text-[19px]">Drop a file here</p>
         <p className="mt-1.5 mb-3 text-balance text-ink-2">
           People, weekly patterns, time off, skills, calendar days, projects, tasks, links, assignments, expenses, rates or exchange rates,
-          as CSV or XLSX; holidays and time off as iCalendar. What it would do is shown row by row first.
+          as CSV or XLSX; holidays and time off as iCalendar. You review every row before it is imported.
         </p>
         <ChooseFile hook={hook} />
         <PasteRows hook={hook} />
@@ -150,7 +150,7 @@ function LeaveFeeds() {
         iCalendar, as a file or as an address to subscribe to. A person’s assignments are on their own page, in the same way.
       </p>
       <ul className="grid grid-cols-2 gap-x-8">
-        {[{ id: "all", name: "Everybody" }, ...teams].map(({ id, name }) => (
+        {[{ id: "all", name: "Everyone" }, ...teams].map(({ id, name }) => (
           <li key={id} className="flex gap-3 line-above py-1.5">
             <span className="w-[150px] truncate">{name}</span>
             <FeedLinks kind="leave" id={id} />
@@ -171,7 +171,7 @@ function RenewAddresses() {
   };
   return (
     <p className="line-above pt-2 text-ink-2">
-      Whoever has an address can read that calendar. <TextButton onClick={() => void renew()}>Give all feeds new addresses</TextButton>
+      Anyone with an address can read that calendar. <TextButton onClick={() => void renew()}>Give all feeds new addresses</TextButton>
     </p>
   );
 }

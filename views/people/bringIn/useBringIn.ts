@@ -85,7 +85,7 @@ export function useBringIn() {
     const { adds, changes, refuses } = preview.counts;
     const faults = await session.edit(preview.edit);
     if (faults.length > 0) return;
-    toast(`${countText(adds + changes, "row")} imported from ${read?.fileName}. One undo takes them all back.`);
+    toast(`${countText(adds + changes, "row")} imported from ${read?.fileName}. One undo reverts them all.`);
     // Rows that were refused stay in sight, to be saved and corrected.
     if (refuses === 0) close();
   };
@@ -104,7 +104,7 @@ export function useBringIn() {
   };
 }
 
-/** What the rows would do as they are taken now, and again whenever the plan has changed. */
+/** The preview of the rows as they are read now, and again whenever the plan has changed. */
 function usePreview(read: Read | null, ways: Ways) {
   const session = usePlan();
   const version = useHost((state) => state?.version ?? 0);
@@ -171,7 +171,7 @@ function queryOf(
   };
 }
 
-/** Saves the refused rows with their reasons, headers and what stands between cells as they were, so that they can be
+/** Saves the refused rows with their reasons, headers and what is between cells as they were, so that they can be
  * corrected and imported again. */
 async function saveRefused({ fileName, sheets }: Read, { sheet }: Ways, { rows, header: headerAt }: Preview): Promise<void> {
   const { rows: lines, delimiter } = sheets[sheet];

@@ -111,7 +111,7 @@ function DaysThatDiffer({ exceptions, hook }: { exceptions: readonly Exception[]
           <Plus size={13} /> A day
         </Button>
       </div>
-      {shown.length === 0 && <p className="px-3 py-2 text-ink-2">None. Fill in the public holidays of a country, or press a day above.</p>}
+      {shown.length === 0 && <p className="px-3 py-2 text-ink-2">None. Fill in the public holidays of a country, or select a day above.</p>}
       <div className="grid grid-cols-2">
         {shown.map(({ exception, at }) => (
           <button
@@ -144,7 +144,7 @@ function CalendarSheet({ answer, hook }: { answer: CalendarYear; hook: Calendars
   return (
     <Sheet
       title={calendar.name}
-      subtitle={draft ? "Changed, not saved yet" : `${countText(answer.people, "person goes", "people go")} by it`}
+      subtitle={draft ? "Changed, not saved yet" : `Used by ${countText(answer.people, "person", "people")}`}
       onClose={() => hook.show(null)}
       isLasting={part === null}
     >
@@ -158,12 +158,12 @@ function DraftEnd({ hook }: { hook: CalendarsHook }) {
   const impact = useImpact(hook.edit);
   return (
     <>
-      <ImpactView impact={impact} title="What this does, before it is saved" />
+      <ImpactView impact={impact} title="Effect before saving" />
       <div className="flex gap-2 pb-3">
         <Button look="main" disabled={!impact || impact.faults.length > 0} onClick={() => void hook.save()}>
           Save the calendar
         </Button>
-        <Button onClick={() => hook.setDraft(null)}>Put it back</Button>
+        <Button onClick={() => hook.setDraft(null)}>Revert</Button>
       </div>
     </>
   );

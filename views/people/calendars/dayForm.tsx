@@ -14,8 +14,8 @@ import { dateRangeFields, hoursOf } from "../person/rangeFields.ts";
 import type { Draft } from "./useCalendars.ts";
 
 const fieldsSchema = dateRangeFields({
-  name: z.string().trim().min(1, { error: "Say what day it is." }).max(300),
-  hours: z.string().refine((text) => (hoursOf(text) ?? 0) >= 0 && (hoursOf(text) ?? 0) <= 24, { error: "0 to 24." }),
+  name: z.string().trim().min(1, { error: "Enter a name for the day." }).max(300),
+  hours: z.string().refine((text) => (hoursOf(text) ?? 0) >= 0 && (hoursOf(text) ?? 0) <= 24, { error: "Enter 0 to 24 hours." }),
 });
 type Fields = z.infer<typeof fieldsSchema>;
 
@@ -29,7 +29,7 @@ function useDay(known: Draft["exceptions"][number] | null, day: number | null) {
 }
 
 interface DayFormProps {
-  /** Which exception; null for a new one. */
+  /** The index of the exception; null for a new one. */
   at: number | null;
   day: number | null;
   draft: Draft;
@@ -48,21 +48,21 @@ export function DayForm({ at, day, draft, onChange, onBack }: DayFormProps) {
   return (
     <SheetSection title={known ? "A day that differs" : "Another day that differs"}>
       <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(put)(event)}>
-        <Field label="What day" fault={errors.name?.message}>
+        <Field label="Name of the day" fault={errors.name?.message}>
           <TextInput {...register("name")} autoFocus placeholder="Short day before the holidays" />
         </Field>
         <div className="field-pair">
           <FormDate label="First day" control={control} name="from" />
           <FormDate label="Last day" control={control} name="to" />
-          <Field label="Hours, 0 for free" fault={errors.hours?.message}>
+          <Field label="Hours, 0 for a day off" fault={errors.hours?.message}>
             <TextInput {...register("hours")} inputMode="decimal" />
           </Field>
         </div>
         <FormFooter>
-          <Button type="submit">See what this does</Button>
+          <Button type="submit">Preview the effect</Button>
           {known && (
             <Button look="danger" onClick={() => onChange({ exceptions: draft.exceptions.filter((_, row) => row !== at) })}>
-              Take it away
+              Remove
             </Button>
           )}
           <Button onClick={onBack}>Back</Button>

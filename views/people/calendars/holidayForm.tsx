@@ -22,7 +22,7 @@ interface Years {
   to: string;
 }
 
-/** What differs from the week, but the days off of some years. */
+/** The exceptions of the week, without the days off of some years. */
 function withoutDaysOff(exceptions: Draft["exceptions"], years: Years): Draft["exceptions"] {
   const isOfYears = (day: string) => day.slice(0, 4) >= years.from && day.slice(0, 4) <= years.to;
   return exceptions.filter(({ from, hours }) => hours > 0 || !isOfYears(from));
@@ -54,7 +54,7 @@ export function HolidayForm({ year, draft, onChange, onBack }: HolidayProps) {
       const staying = isReplacing ? withoutDaysOff(draft.exceptions, years) : draft.exceptions;
       const known = new Set(staying.map(({ from, name }) => `${from} ${name}`));
       const added = holidays.filter(({ from, name }) => !known.has(`${from} ${name}`));
-      if (added.length === 0) setFault(`All ${countText(holidays.length, "holiday")} of these years stand in the calendar already.`);
+      if (added.length === 0) setFault(`All ${countText(holidays.length, "holiday")} of these years are already in the calendar.`);
       // Put first, so that short and extra days stated by hand still win.
       else onChange({ exceptions: [...added, ...staying] });
     } catch (error) {
@@ -67,12 +67,12 @@ export function HolidayForm({ year, draft, onChange, onBack }: HolidayProps) {
         <HolidayPlace place={place} noneText="Choose" />
         <YearFields years={years} onChange={setYears} />
         <CheckboxField checked={isReplacing} onChange={setReplacing}>
-          In place of all days off of those years
+          Replace all days off in those years
         </CheckboxField>
         <FormFault>{fault}</FormFault>
         <div className="flex gap-2">
           <Button disabled={country === ""} onClick={() => void fill()}>
-            Fill in, and see what this does
+            Fill in and preview the effect
           </Button>
           <Button onClick={onBack}>Back</Button>
         </div>

@@ -1,5 +1,5 @@
 "use client";
-// Whose public holidays: a country, and a region where some have holidays of their own.
+// The choice of public holidays: a country, and a region if some have additional holidays.
 import { useEffect, useState } from "react";
 import type { Calendar } from "../../../core/plan/schema.ts";
 import { Field } from "../../../ui/field.tsx";
@@ -61,7 +61,7 @@ export function HolidayPlace({ place, noneText }: { place: ReturnType<typeof use
         />
       </Field>
       {regions.length > 0 && (
-        <Field label="Region" hint="Some regions have holidays of their own">
+        <Field label="Region" hint="Some regions have additional holidays">
           <Picker value={region} onChange={setRegion} options={[none("Whole country"), ...options(regions)]} />
         </Field>
       )}

@@ -10,7 +10,7 @@ import { WeekFields, weekHours, weekSchema } from "../weekFields.tsx";
 import type { Draft } from "./useCalendars.ts";
 
 const fieldsSchema = z
-  .object({ name: z.string().trim().min(1, { error: "Give the calendar a name." }).max(300), week: weekSchema })
+  .object({ name: z.string().trim().min(1, { error: "Enter a name for the calendar." }).max(300), week: weekSchema })
   .refine(({ week }) => weekHours(week).some((hours) => hours > 0), { path: ["week", "root"], error: "One day of the week needs hours." });
 
 interface WeekAndNameProps {
@@ -18,7 +18,7 @@ interface WeekAndNameProps {
   onChange: (set: Partial<Draft>) => void;
   onCopy: () => void;
   onDelete: () => void;
-  /** Nobody goes by it, so it can be deleted. */
+  /** Nobody uses it, so it can be deleted. */
   isFree: boolean;
 }
 
@@ -42,7 +42,7 @@ export function WeekAndName({ draft, onChange, onCopy, onDelete, isFree }: WeekA
         <FormFault>{errors.week?.root?.message}</FormFault>
         <FormFooter>
           <Button type="submit" disabled={!isDirty}>
-            See what this does
+            Preview the effect
           </Button>
           <Button onClick={onCopy}>Make a copy</Button>
           {isFree && (

@@ -39,9 +39,9 @@ export function AnswerSheet({ personId, name, timeOff, alsoAway = [], onClose }:
   const approval = { kind: "answerTimeOff", personId, id: timeOff.id, state: "approved" } as const;
   const impact = useImpact(approval);
   return (
-    <Sheet title={`${name} asks for time off`} subtitle={`${timeOffKinds[timeOff.kind]} · ${rangeOf(timeOff)}`} onClose={onClose}>
+    <Sheet title={`Leave request from ${name}`} subtitle={`${timeOffKinds[timeOff.kind]} · ${rangeOf(timeOff)}`} onClose={onClose}>
       <Asked timeOff={timeOff} alsoAway={alsoAway} onAgreed={(agreed) => void make({ kind: "setTimeOff", personId, timeOff: agreed })} />
-      <ImpactView impact={impact} title="What approving it does" />
+      <ImpactView impact={impact} title="Effect of approval" />
       <SheetSection>
         {way === "answer" && (
           <div className="flex flex-wrap gap-2">
@@ -77,19 +77,19 @@ interface AskedProps {
   onAgreed: (timeOff: TimeOff) => void;
 }
 
-/** What is asked for, who is away too, and other dates that were suggested. */
+/** The request, the other people away, and suggested dates. */
 function Asked({ timeOff, alsoAway, onAgreed }: AskedProps) {
   const { suggested, reason, ...rest } = timeOff;
   return (
     <SheetSection>
       {timeOff.hoursPerDay !== undefined && <p>{timeOff.hoursPerDay} h a day</p>}
       {timeOff.note && <p>“{timeOff.note}”</p>}
-      {alsoAway.length > 0 && <p className="text-ochre-ink">Away at the same time, of their teams: {alsoAway.join(", ")}.</p>}
+      {alsoAway.length > 0 && <p className="text-ochre-ink">Team members away at the same time: {alsoAway.join(", ")}.</p>}
       {suggested && (
         <p className="pt-1 text-ochre-ink">
           You suggested {rangeOf(suggested)}
           {reason && ` (“${reason}”)`}.{" "}
-          <TextButton onClick={() => onAgreed({ ...rest, ...suggested, state: "approved" })}>They agreed: approve those</TextButton>
+          <TextButton onClick={() => onAgreed({ ...rest, ...suggested, state: "approved" })}>Agreed: approve these dates</TextButton>
         </p>
       )}
     </SheetSection>
@@ -100,12 +100,12 @@ const rangeOf = ({ from, to }: { from: string; to: string }) => rangeText({ star
 
 function Decline({ onAnswer, onBack }: { onAnswer: (reason: string) => void; onBack: () => void }) {
   const { register, handleSubmit, formState } = useForm({
-    resolver: zodResolver(z.object({ reason: z.string().trim().min(1, { error: "Say why, so that they know." }).max(2_000) })),
+    resolver: zodResolver(z.object({ reason: z.string().trim().min(1, { error: "Enter a reason for the person." }).max(2_000) })),
     defaultValues: { reason: "" },
   });
   return (
     <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(({ reason }) => onAnswer(reason))(event)}>
-      <Field label="Why it is declined" fault={formState.errors.reason?.message}>
+      <Field label="Reason for declining" fault={formState.errors.reason?.message}>
         <TextInput {...register("reason")} autoFocus />
       </Field>
       <FormFooter>
@@ -144,10 +144,10 @@ function Suggest({ timeOff, onAnswer, onBack }: SuggestProps) {
       }
     >
       <div className="field-pair">
-        <FormDate label="First day instead" control={control} name="from" autoFocus />
-        <FormDate label="Last day instead" control={control} name="to" />
+        <FormDate label="Suggested first day" control={control} name="from" autoFocus />
+        <FormDate label="Suggested last day" control={control} name="to" />
       </div>
-      <Field label="Why">
+      <Field label="Reason">
         <TextInput {...register("reason")} />
       </Field>
       <FormFooter>

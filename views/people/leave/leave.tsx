@@ -47,7 +47,7 @@ export function LeaveScreen({ initial }: { initial: Initial<AnswerOf<"leave">> }
       }
       actions={
         <>
-          <Segmented label="Whom to show" value={who} options={wordOptions(whoWords)} onChange={(value) => void setWho(value)} />
+          <Segmented label="People shown" value={who} options={wordOptions(whoWords)} onChange={(value) => void setWho(value)} />
           <SignLegend signs={leaveSigns} />
           <AddButton onAdd={() => add({})}>Add leave</AddButton>
         </>
@@ -80,7 +80,7 @@ function Answer({ request, onClose }: { request: AnswerOf<"leave">["requests"][n
   return <AnswerSheet key={requestKey(request)} personId={personId} name={name} timeOff={timeOff} alsoAway={alsoAway} onClose={onClose} />;
 }
 
-const whoWords = { away: "Who is away", all: "Everybody" } as const;
+const whoWords = { away: "Who is away", all: "Everyone" } as const;
 
 type Team = AnswerOf<"leave">["teams"][number];
 

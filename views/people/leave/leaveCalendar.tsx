@@ -1,5 +1,5 @@
 "use client";
-// Who is away when, by team: a team's row says on which days several are away together.
+// The leave of people by team: a team's row shows the days on which several members are away.
 import { type PointerEvent, useCallback, useMemo, useRef, useState } from "react";
 import type { LeaveEntry, LeavePerson, LeaveTeam } from "../../../core/answers/leave.ts";
 import type { Day } from "../../../core/calendar/day.ts";
@@ -18,7 +18,7 @@ type Row = { id: string; name: string; says: string; teamId?: string; away?: rea
 
 interface CalendarProps {
   teams: readonly LeaveTeam[];
-  /** Hears of days that were dragged over in somebody's row. */
+  /** Hears of days that were dragged over in a person's row. */
   onDrag: (leave: NewLeave) => void;
 }
 
@@ -43,7 +43,7 @@ export function LeaveCalendar({ teams, onDrag }: CalendarProps) {
       onFold={(id) => setFolded((known) => toggledList(known, id))}
       rowHeight={30}
       rowLook={({ person }) => !person && "rows-row-summary"}
-      empty="Nobody is away in this window. Move it on the ribbon, or show everybody."
+      empty="Nobody is away in this window. Move it on the ribbon, or show all people."
     />
   );
 }

@@ -18,11 +18,11 @@ interface LeaveRequestsProps {
 
 export function LeaveRequests({ requests, openKey, onOpen }: LeaveRequestsProps) {
   const rows = useMemo(() => [...requests], [requests]);
-  if (rows.length === 0) return <p className="text-ink-2">No request waits for an answer.</p>;
+  if (rows.length === 0) return <p className="text-ink-2">No requests are waiting for an answer.</p>;
   return (
     <DataTable
       name="leave"
-      label="Requests that wait for an answer"
+      label="Requests waiting for an answer"
       columns={columns}
       rows={rows}
       idOf={requestKey}
@@ -40,7 +40,7 @@ const datesText = ({ timeOff }: LeaveRequest) => rangeText({ start: parseDay(tim
 const columns: TableColumn<LeaveRequest>[] = [
   {
     id: "name",
-    head: "Waits for an answer",
+    head: "Waiting for an answer",
     width: 190,
     isRowHead: true,
     value: ({ name }) => name,

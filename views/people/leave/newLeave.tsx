@@ -12,7 +12,7 @@ import { yearRange } from "../../../ui/years.ts";
 import { useNames, usePlanFacts } from "../../frame/facts.ts";
 import { TimeOffForm } from "../person/timeOffForm.tsx";
 
-/** What is known of new leave: whose, and which days. */
+/** The known parts of new leave: its person and its days. */
 export interface NewLeave {
   personId?: string;
   from?: Day;

@@ -1,5 +1,5 @@
 "use client";
-// Handing over somebody's work from a day on: each of it to whoever is chosen, or all as proposed.
+// Handing over a person's work from a day on: each of it to the person who is chosen, or all as proposed.
 import { useMemo, useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
 import { formatDay, parseDay } from "../../../core/calendar/day.ts";
@@ -18,7 +18,7 @@ import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { usePlanFacts } from "../../frame/facts.ts";
 import { ImpactView, useImpact } from "../../frame/impact.tsx";
 
-/** Stands for work that is left with whoever has it. */
+/** Represents work that is left with the person who has it. */
 const STAYS = "stays";
 const OPEN = "open";
 const AS_PROPOSED = "asProposed";
@@ -32,27 +32,27 @@ interface HandOverProps {
 
 export function HandOverSheet({ person, from, onClose }: HandOverProps) {
   const { date, setDate, isDate, answer, lines, takerOf, chooseAll, chooseOne, given, edit, handOver } = useHandOver(person, from);
-  const everybody = useEverybody(lines);
+  const everyone = useEveryone(lines);
   return (
     <Sheet title="Hand over" subtitle={person.name} onClose={onClose}>
       <SheetSection>
         <div className="space-y-3">
-          <Field label="All work from" fault={isDate ? undefined : "Write a day such as 8 Feb 2027."}>
+          <Field label="All work from" fault={isDate ? undefined : "Enter a date such as 8 Feb 2027."}>
             <DateField value={date} onChange={setDate} />
           </Field>
-          <Field label="All of it to">
-            <Picker value="" onChange={(id) => chooseAll(id || STAYS)} options={[none("Choose a person"), ...everybody]} />
+          <Field label="Assign all to">
+            <Picker value="" onChange={(id) => chooseAll(id || STAYS)} options={[none("Choose a person"), ...everyone]} />
           </Field>
           <div className="flex flex-wrap gap-2">
-            <Button onClick={() => chooseAll(AS_PROPOSED)} title="Who has the role and most room, nobody’s day filled twice">
+            <Button onClick={() => chooseAll(AS_PROPOSED)} title="People with the role and the most room, without double booking">
               As proposed
             </Button>
-            <Button onClick={() => chooseAll(OPEN)}>Leave all open</Button>
+            <Button onClick={() => chooseAll(OPEN)}>Leave all unassigned</Button>
           </div>
         </div>
       </SheetSection>
       <SheetSection title={answer ? `${countText(lines.length, "assignment")}, ${hoursText(answer.minutes)} h` : undefined}>
-        {answer && lines.length === 0 && <p className="text-ink-2">There is no work from that day on.</p>}
+        {answer && lines.length === 0 && <p className="text-ink-2">There is no work from that date.</p>}
         {lines.map((line) => (
           <Line key={line.assignmentId} line={line} value={takerOf(line)} onChoose={(to) => chooseOne(line, to)} />
         ))}
@@ -71,14 +71,14 @@ export function HandOverSheet({ person, from, onClose }: HandOverProps) {
 function useHandOver(person: Person, stated: string | null) {
   const session = usePlan();
   const { today } = usePlanFacts();
-  // Whoever leaves hands over from the day after.
+  // The person who leaves hands over from the day after.
   const leaving = person.employedTo === undefined ? today : parseDay(person.employedTo) + 1;
   const [date, setDate] = useState(writeDate(stated ?? formatDay(leaving)));
   const read = readDate(date);
   const from = read === null ? null : parseDay(read);
   const answer = useMaybeAnswer("handOver", from === null ? null : { personId: person.id, from }, null);
   const lines = answer?.lines ?? [];
-  const { takerOf, chooseAll, chooseOne } = useTakers();
+  const { takerOf, chooseAll, chooseOne } = useRecipients();
   const given = lines.flatMap((line) => {
     const to = takerOf(line);
     return to === STAYS ? [] : [{ assignmentId: line.assignmentId, personId: to === OPEN ? null : to }];
@@ -94,8 +94,8 @@ function useHandOver(person: Person, stated: string | null) {
   return { date, setDate, isDate: from !== null, answer, lines, takerOf, chooseAll, chooseOne, given, edit, handOver };
 }
 
-/** Who takes each of it: what is chosen for all of it, also for what another day adds, and other choices one by one. */
-function useTakers() {
+/** The people who take the work: one choice for all of it, also for hours that another day adds, and other choices one by one. */
+function useRecipients() {
   const [{ all, own }, setTakers] = useState<{ all: string; own: Readonly<Record<string, string>> }>({ all: STAYS, own: {} });
   return {
     takerOf: ({ assignmentId, proposedId }: HandOverLine): string =>
@@ -112,8 +112,8 @@ function Effect({ edit }: { edit: Edit }) {
 function Line({ line, value, onChoose }: { line: HandOverLine; value: string; onChoose: (to: string) => void }) {
   const options: Option[] = [
     { value: STAYS, text: "Stays" },
-    { value: OPEN, text: "Leave open" },
-    ...line.takers.map(({ personId, name, hasRole, cover }) => ({
+    { value: OPEN, text: "Leave unassigned" },
+    ...line.recipients.map(({ personId, name, hasRole, cover }) => ({
       value: personId,
       text: name,
       side: `${hoursText(cover)} of ${hoursText(line.minutes)} h fit`,
@@ -127,15 +127,15 @@ function Line({ line, value, onChoose }: { line: HandOverLine; value: string; on
         {line.projectName} · {hoursText(line.minutes)} h, {rangeText({ start: line.start, stop: line.stop })}
         {!line.isWhole && " · split on the day"}
       </p>
-      <Picker label={`Who takes ${line.taskName}`} value={value} onChange={onChoose} options={options} />
+      <Picker label={`Assign ${line.taskName} to`} value={value} onChange={onChoose} options={options} />
     </div>
   );
 }
 
-/** Everybody who could take any of it, by name. */
-function useEverybody(lines: readonly HandOverLine[]): Option[] {
+/** Everyone who could take any of it, by name. */
+function useEveryone(lines: readonly HandOverLine[]): Option[] {
   return useMemo(() => {
-    const names = new Map(lines.flatMap(({ takers }) => takers.map(({ personId, name }) => [personId, name] as const)));
+    const names = new Map(lines.flatMap(({ recipients }) => recipients.map(({ personId, name }) => [personId, name] as const)));
     return [...names].map(([value, text]) => ({ value, text })).sort((a, b) => a.text.localeCompare(b.text));
   }, [lines]);
 }

@@ -44,7 +44,7 @@ export function OvertimeForm(props: OvertimeProps) {
   );
 }
 
-/** What is typed, the edit it makes and what that would do. */
+/** The typed values, their edit and its effect. */
 function useOvertime({ person, entry, hook, onClose }: OvertimeProps) {
   const { today } = usePlanFacts();
   const { register, control, handleSubmit, watch, formState } = useForm<Fields>({

@@ -33,7 +33,7 @@ export function PersonPage({ personId, initial }: { personId: string; initial: I
       <Screen title="People">
         <Empty title="This person is not in the plan">
           <Link href={linkTo("/people")} className="text-link">
-            Back to everybody
+            Back to all people
           </Link>
         </Empty>
       </Screen>
@@ -48,7 +48,7 @@ function Page({ answer, hook }: { answer: PersonYear; hook: PersonHook }) {
       isTwoLined
       title={
         <span className="flex items-center gap-1">
-          <Link href={linkTo("/people")} aria-label="Back to everybody" className="-ml-1 text-ink-2 hover:text-ink">
+          <Link href={linkTo("/people")} aria-label="Back to all people" className="-ml-1 text-ink-2 hover:text-ink">
             <ChevronLeft size={18} />
           </Link>
           {answer.person.name}
@@ -74,7 +74,7 @@ function Figures({ answer: { months, unplaceable }, year }: { answer: PersonYear
   return (
     <>
       <Figure value={`${hoursText(capacity)} h`} says={`capacity in ${year}`} />
-      <Figure value={shareText(shareOf(load, capacity))} says="of it used" />
+      <Figure value={shareText(shareOf(load, capacity))} says="used" />
       {unplaced > 0 && <Figure value={`${hoursText(unplaced)} h`} says="cannot be worked" isOver />}
     </>
   );
@@ -95,7 +95,7 @@ function Actions({ hook: { year, setYear, show, answer } }: { hook: PersonHook }
   );
 }
 
-/** What they do in a sentence, and their year day by day. */
+/** The person's work in a sentence, and their year day by day. */
 function Year({ answer: { person, days, months, spans, roleNames }, hook: { year, show } }: { answer: PersonYear; hook: PersonHook }) {
   const { today } = usePlanFacts();
   return (

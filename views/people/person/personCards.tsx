@@ -16,7 +16,7 @@ export function PersonCards({ answer, hook }: { answer: PersonYear; hook: Person
   return (
     <div className="mt-3 grid grid-cols-2 gap-3 @max-[700px]:grid-cols-1">
       <div className="space-y-3">
-        <Card title="Weeks" add="Another week from a date on" onAdd={() => show("week", "new")}>
+        <Card title="Weeks" add="New working week from a date" onAdd={() => show("week", "new")}>
           <Weeks answer={answer} hook={hook} />
         </Card>
         <Card title="Time off" add="Time off" onAdd={() => show("off", "new")}>
@@ -31,7 +31,7 @@ export function PersonCards({ answer, hook }: { answer: PersonYear; hook: Person
           <Assignments answer={answer} hook={hook} />
         </Card>
         {answer.mentions.length > 0 && (
-          <Card title="Called upon">
+          <Card title="Mentions">
             <Mentions answer={answer} />
           </Card>
         )}
@@ -107,10 +107,10 @@ function TeamsOf({ answer: { person, teams }, hook }: { answer: PersonYear; hook
   );
 }
 
-/** Where the person's assignments can be had as a calendar. */
+/** The addresses of the calendar feed of the person's assignments. */
 function FeedCard({ personId }: { personId: string }) {
   return (
-    <Card title="In their own calendar">
+    <Card title="Calendar feed">
       <p className="px-3 py-1.5 text-ink-2">
         Assignments as iCalendar: <FeedLinks kind="people" id={personId} />
       </p>

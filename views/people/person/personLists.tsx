@@ -1,5 +1,5 @@
 "use client";
-// What stands on a person's page below the strip: weeks, time off, overtime and assignments, each line opening its sheet.
+// The lists of a person's page below the strip: weeks, time off, overtime and assignments, each line opening its sheet.
 import { AlertTriangle } from "lucide-react";
 import type { ReactNode } from "react";
 import type { PersonYear } from "../../../core/answers/personYear.ts";
@@ -54,7 +54,7 @@ const stateTone = { requested: "text-ochre-ink font-semibold", approved: "text-i
 
 export function TimeOffList({ person, hook }: { person: Person; hook: PersonHook }) {
   const entries = (person.timeOff ?? []).toSorted((a, b) => (a.from < b.from ? -1 : 1));
-  if (entries.length === 0) return <p className="px-3 py-2 text-ink-2">None stated. Press a day above, or N.</p>;
+  if (entries.length === 0) return <p className="px-3 py-2 text-ink-2">None. Select a day above, or press N.</p>;
   return entries.map((off) => (
     <PressLine key={off.id} onPress={() => hook.show("off", off.id)}>
       <span className="min-w-0 flex-1">
@@ -72,7 +72,7 @@ export function TimeOffList({ person, hook }: { person: Person; hook: PersonHook
 
 export function OvertimeList({ person, hook }: { person: Person; hook: PersonHook }) {
   const entries = person.overtime ?? [];
-  if (entries.length === 0) return <p className="px-3 py-2 text-ink-2">None agreed.</p>;
+  if (entries.length === 0) return <p className="px-3 py-2 text-ink-2">None.</p>;
   return entries.map((entry) => (
     <PressLine key={entry.id} onPress={() => hook.show("overtime", entry.id)}>
       <span className="flex-1 text-ink-2">{rangeOf(entry)}</span>

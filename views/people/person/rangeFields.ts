@@ -10,7 +10,7 @@ export function dateRangeFields<S extends z.ZodRawShape>(shape: S) {
     const { from, to } = fields as { from: string; to: string };
     const [first, last] = [readDate(from), readDate(to)];
     if (first !== null && last !== null && last < first)
-      context.addIssue({ code: "custom", path: ["to"], message: "The last day comes on or after the first." });
+      context.addIssue({ code: "custom", path: ["to"], message: "The last day must be on or after the first day." });
   });
 }
 
@@ -26,6 +26,6 @@ export function hoursADay(isOptional: boolean) {
       const hours = hoursOf(text);
       return hours === null ? isOptional : hours > 0 && hours <= 24;
     },
-    { error: "Hours of a day, up to 24." },
+    { error: "Enter up to 24 hours." },
   );
 }

@@ -51,14 +51,14 @@ export function TimeOffForm(props: TimeOffProps) {
   );
 }
 
-/** What it would do is worth knowing before it is approved, too; what is declined does nothing. */
+/** The effect matters before approval, too; a declined request has none. */
 const impactTitles: Record<Fields["state"], string | null> = {
-  approved: "What this does",
-  requested: "What approving it would do",
+  approved: "Effect",
+  requested: "Effect of approval",
   declined: null,
 };
 
-/** What is typed, the edit it makes and what approving it would do. */
+/** The typed values, their edit and the effect of approval. */
 function useTimeOff({ person, entry, isNew, hook, onClose }: TimeOffProps) {
   const [id] = useState(() => (isNew ? newId("off") : entry.id));
   const form = useForm<Fields>({
@@ -124,7 +124,7 @@ function OffFields({ form: { register, control, formState }, isNew }: { form: Us
           control={control}
           name="state"
           options={[
-            { value: "requested", text: "Asked for, waits for an answer" },
+            { value: "requested", text: "Requested, waiting for an answer" },
             { value: "approved", text: "Approved" },
             { value: "declined", text: "Declined" },
           ]}

@@ -12,7 +12,7 @@ import { newId } from "../../../ui/newId.ts";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { useNames } from "../../frame/facts.ts";
 import { ImpactView, useImpact } from "../../frame/impact.tsx";
-import { TakerList } from "../../frame/takerList.tsx";
+import { RecipientList } from "../../frame/recipientList.tsx";
 import { useLinkTo } from "../../frame/windowed.ts";
 import { RemedyList } from "../../remedies/remedyList.tsx";
 import { remedyEdit } from "../../remedies/remedyWords.ts";
@@ -28,17 +28,17 @@ export function UnplacedSheet({ entry, onClose }: UnplacedProps) {
   const session = usePlan();
   const [way, setWay] = useState<Way | null>(null);
   const [newAssignmentId] = useState(() => newId("assignment"));
-  const takers = useMaybeAnswer("takers", way === "give" ? { assignmentId: entry.assignmentId } : null, null);
+  const recipients = useMaybeAnswer("recipients", way === "give" ? { assignmentId: entry.assignmentId } : null, null);
   const edit = way === "move" ? moveEdit(entry) : way === "split" ? splitEdit(entry, newAssignmentId) : null;
   const make = async (made: Edit) => {
     const faults = await session.edit(made);
     if (faults.length === 0) onClose();
   };
-  if (way === "give" && takers)
+  if (way === "give" && recipients)
     return (
       <Sheet title={entry.taskName} subtitle={entry.projectName} onClose={onClose}>
-        <TakerList
-          takers={takers}
+        <RecipientList
+          recipients={recipients}
           onGive={(personId) => void make({ kind: "reassign", id: entry.assignmentId, personId })}
           onBack={() => setWay(null)}
         />
@@ -46,10 +46,10 @@ export function UnplacedSheet({ entry, onClose }: UnplacedProps) {
     );
   return (
     <Sheet title={`${hoursText(entry.minutes)} h cannot be worked`} subtitle={`${entry.taskName} · ${entry.projectName}`} onClose={onClose}>
-      <SheetSection title="Why">
+      <SheetSection title="Reason">
         <p>{whyText(entry)}</p>
         <p className="pt-1 text-ink-2">
-          {hoursText(entry.minutes)} of {hoursText(entry.asked)} h have no day to be worked on.
+          {hoursText(entry.minutes)} of {hoursText(entry.asked)} h cannot be worked.
         </p>
       </SheetSection>
       <WaysOut entry={entry} way={way} onWay={setWay} />
@@ -73,12 +73,13 @@ function WaysOut({ entry, way, onWay }: WaysProps) {
   const linkTo = useLinkTo();
   const roleName = roles.find(({ id }) => id === entry.split?.roleId)?.name ?? "the role";
   return (
-    <SheetSection title="Ways out">
+    <SheetSection title="Options">
       <div className="flex flex-col items-start gap-2">
         <Button onClick={() => onWay("give")}>Reassign all of it…</Button>
         {entry.split && (
           <Button onClick={() => onWay("split")} aria-pressed={way === "split"}>
-            {entry.split.gives === "later" ? "From" : "Before"} {longDay(parseDay(entry.split.date))}: open for a {roleName.toLowerCase()}
+            {entry.split.gives === "later" ? "From" : "Before"} {longDay(parseDay(entry.split.date))}: unassigned, for a{" "}
+            {roleName.toLowerCase()}
           </Button>
         )}
         {entry.move && (
@@ -104,7 +105,7 @@ interface TriedProps {
   onBack: () => void;
 }
 
-/** What a way out would do, and the press that takes it. */
+/** The effect of an option, and the button that applies it. */
 function Tried({ edit, text, onMake, onBack }: TriedProps) {
   const impact = useImpact(edit);
   return (
@@ -142,7 +143,7 @@ function splitEdit({ assignmentId, split }: Unplaceable, newId: string): Edit | 
   );
 }
 
-/** Why hours have no place, as a sentence. */
+/** The reason why hours cannot be worked, as a sentence. */
 export function whyText({ reason, day, personName }: Pick<Unplaceable, "reason" | "day" | "personName">): string {
   const on = day === null ? "" : longDay(day);
   switch (reason) {

@@ -11,7 +11,7 @@ import { closed } from "../../../ui/closed.ts";
 import { yearOf, yearRange } from "../../../ui/years.ts";
 import { usePlanWindow } from "../../frame/windowed.ts";
 
-/** What the side sheet is about: a part of the person, and which one; "new" for one to add. */
+/** The subject of the side sheet: a part of the person, and which one; "new" for one to add. */
 export type Part = "details" | "week" | "off" | "overtime" | "unplaced" | "handOver";
 
 export function usePerson(personId: string, initial: Initial<AnswerOf<"personYear">>) {

@@ -20,9 +20,9 @@ const fieldsSchema = z
   .object({ week: weekSchema, from: z.string(), to: z.string().refine(isDateText, { error: DATE_HINT }) })
   .superRefine(({ from, to }, context) => {
     const [first, last] = [readDate(from), readDate(to)];
-    if (first === null) context.addIssue({ code: "custom", path: ["from"], message: "Give the day from which it holds." });
+    if (first === null) context.addIssue({ code: "custom", path: ["from"], message: "Enter the date it is effective from." });
     else if (last !== null && last < first)
-      context.addIssue({ code: "custom", path: ["to"], message: "The last day comes after the first." });
+      context.addIssue({ code: "custom", path: ["to"], message: "The last day must be on or after the first day." });
   });
 type Fields = z.infer<typeof fieldsSchema>;
 type Pattern = NonNullable<Person["patterns"]>[number];
@@ -40,11 +40,11 @@ export function WeekForm(props: WeekProps) {
   const isNew = props.at === null;
   return (
     <PartForm
-      title={isNew ? "Another week" : "A week of their own"}
+      title={isNew ? "Another week" : "Own working week"}
       personName={props.answer.person.name}
       isNew={isNew}
       addText="Add this week"
-      deleteText="Take it away"
+      deleteText="Remove"
       state={formState}
       onClose={props.onClose}
       {...acts}
@@ -55,13 +55,13 @@ export function WeekForm(props: WeekProps) {
         <FormDate label="Until" control={control} name="to" placeholder="no end" />
       </div>
       <Button look="quiet" className="px-1!" onClick={setNoWork}>
-        No work at all in these dates
+        No work on these dates
       </Button>
     </PartForm>
   );
 }
 
-/** What is typed, the edit it makes and what that would do. */
+/** The typed values, their edit and its effect. */
 function useWeek({ answer: { person, spans }, at, hook, onClose }: WeekProps) {
   const { today } = usePlanFacts();
   const known = at === null ? null : (person.patterns?.[at] ?? null);
@@ -98,6 +98,6 @@ function withPattern(patterns: readonly Pattern[], at: number | null, { week, fr
   const pattern: Pattern = { from: readDate(from) ?? "", ...(last !== null && { to: last }), week: weekHours(week) };
   if (at !== null) return patterns.map((own, row) => (row === at ? pattern : own));
   const before = patterns.findLastIndex((own) => own.from <= pattern.from);
-  // One with an end is a stretch inside what there is: it has to stand behind all it covers.
+  // One with an end is a stretch inside what there is: it has to be behind all it covers.
   return pattern.to === undefined ? patterns.toSpliced(before + 1, 0, pattern) : [...patterns, pattern];
 }

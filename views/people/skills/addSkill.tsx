@@ -27,7 +27,7 @@ export function AddSkill({ onAdd, taken }: { onAdd: (name: string) => void; take
       <TextInput
         aria-label="Name of the skill"
         aria-invalid={isTaken}
-        title={isTaken ? "There is a skill of this name already" : undefined}
+        title={isTaken ? "A skill with this name already exists" : undefined}
         autoFocus
         value={name}
         onChange={(event) => setName(event.target.value)}

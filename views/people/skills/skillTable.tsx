@@ -32,7 +32,7 @@ export function SkillTable({ columns, rows, onSet }: SkillTableProps) {
       nameOf={({ name }) => name}
       rowHeight={30}
       headHeight={164}
-      empty="Nobody matches."
+      empty="No results."
     />
   );
 }
@@ -44,9 +44,9 @@ const personColumn: TableColumn<SkillRow> = {
     <span className="flex h-full flex-col justify-end pb-1 whitespace-normal">
       <span className="pb-1 font-semibold text-ink">Person</span>
       <span className="text-side">
-        Levels 1 to 5: type a digit, 0 takes one away. Shaded: who can do what open work of the window asks for.
+        Levels 1 to 5: type a digit, 0 removes one. Shaded: people who can do the unassigned work of the window.
       </span>
-      <span className="flex h-[40px] items-center text-side">Needed by open work, h</span>
+      <span className="flex h-[40px] items-center text-side">Needed by unassigned work, h</span>
     </span>
   ),
   width: 250,
@@ -101,7 +101,7 @@ function SkillHead({ column }: { column: SkillColumn }) {
 }
 
 function needText({ skill, need, able, room, level, holders }: SkillColumn): string {
-  if (need === 0) return `${skill.name}: nothing asked for; ${countText(holders, "person has it", "people have it")}`;
+  if (need === 0) return `${skill.name}: not needed; ${countText(holders, "person has it", "people have it")}`;
   return `${skill.name}: ${hoursText(need)} h at level ${level} or more; ${countText(able, "person", "people")} with ${hoursText(room)} h of room`;
 }
 

@@ -24,13 +24,13 @@ export function Skills({ initial }: { initial: Initial<AnswerOf<"skills">> }) {
         <>
           <PeopleTabs />
           <Figure value={String(columns.length)} says="skills" />
-          <Figure value={String(missing.length)} says="asked for and short" isOver={missing.length > 0} />
+          <Figure value={String(missing.length)} says="needed and short" isOver={missing.length > 0} />
         </>
       }
       actions={
         <>
           <CheckboxField checked={isAsked} onChange={setAsked}>
-            Only what open work asks for
+            Only skills that unassigned work needs
           </CheckboxField>
           <SearchInput label="Search people" placeholder="Name or role" value={search} onChange={setSearch} width={150} />
           <AddSkill onAdd={addSkill} taken={columns.map(({ skill }) => skill.name.toLowerCase())} />
@@ -38,7 +38,7 @@ export function Skills({ initial }: { initial: Initial<AnswerOf<"skills">> }) {
       }
     >
       {shown.length === 0 ? (
-        <Empty title={isAsked ? "Open work asks for no skill in this window" : "No skills yet"}>
+        <Empty title={isAsked ? "Unassigned work needs no skill in this window" : "No skills yet"}>
           {isAsked ? "Move the window on the ribbon, or show all skills." : "Add the first one at the top right."}
         </Empty>
       ) : (

@@ -21,7 +21,7 @@ import { useNames } from "../../frame/facts.ts";
 import { useUnderWay } from "../../frame/underWay.ts";
 
 const fieldsSchema = z.object({
-  name: z.string().trim().min(1, { error: "Give the team a name." }).max(300),
+  name: z.string().trim().min(1, { error: "Enter a name for the team." }).max(300),
   handle: z
     .string()
     .trim()
@@ -91,7 +91,7 @@ function Sums({ row: { capacity, toTeam, toMembers } }: { row: TeamRow }) {
         Capacity of its people
       </SumLine>
       <SumLine figure={`${hoursText(sum(toMembers))} h`}>Assigned to them by name</SumLine>
-      <SumLine figure={`${hoursText(sum(toTeam))} h`}>Given to the team</SumLine>
+      <SumLine figure={`${hoursText(sum(toTeam))} h`}>Assigned to the team</SumLine>
       <SumLine figure={`${hoursText(free)} h`} isTotal isOver={free < 0}>
         Free
       </SumLine>
@@ -173,7 +173,7 @@ function TeamFields({ form: { register, control, formState }, parents, isNew }: 
   );
 }
 
-/** Who is in it; those who are found can be added. */
+/** The members; search results can be added. */
 function Members({ form: { watch, setValue } }: { form: UseFormReturn<Fields> }) {
   const { people } = useNames();
   const [search, setSearch] = useState("");
@@ -186,7 +186,7 @@ function Members({ form: { watch, setValue } }: { form: UseFormReturn<Fields> })
       <legend className="field-label">Members, {memberIds.length}</legend>
       <TextInput
         aria-label="Find people for the team"
-        placeholder="Find somebody to add"
+        placeholder="Find a person to add"
         value={search}
         onChange={(event) => setSearch(event.target.value)}
       />
@@ -196,7 +196,7 @@ function Members({ form: { watch, setValue } }: { form: UseFormReturn<Fields> })
             {name}
           </CheckboxField>
         ))}
-        {listed.length === 0 && <p className="py-1 text-ink-2">{text === "" ? "Nobody yet." : "Nobody is called that."}</p>}
+        {listed.length === 0 && <p className="py-1 text-ink-2">{text === "" ? "No members yet." : "No results."}</p>}
       </div>
     </fieldset>
   );

@@ -48,7 +48,7 @@ export function Teams({ initial }: { initial: Initial<AnswerOf<"teams">> }) {
       }
     >
       {rows.length === 0 ? (
-        <Empty title="No teams yet">A team gathers people who can be assigned work together. Add the first one with N.</Empty>
+        <Empty title="No teams yet">A team is a group of people who can be assigned work together. Add the first one with N.</Empty>
       ) : (
         <TeamTable rows={rows} periods={periods} openId={open} onOpen={show} />
       )}

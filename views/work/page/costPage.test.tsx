@@ -24,5 +24,5 @@ test("the printed cost of a project adds up to the report, with what belongs to 
       figures.slice(0, 4).reduce((a, b) => a + b, 0),
       name,
     ).toBe(figures[4]);
-  expect(sums.map(({ name }) => name)).toContain("Of no task");
+  expect(sums.map(({ name }) => name)).toContain("Without a task");
 });

@@ -1,6 +1,6 @@
-// What a project costs, task by task and by kind, as one page to print.
+// The cost of a project, task by task and by kind, as one page to print.
 import type { Outline, OutlineTask } from "../../../core/answers/outline.ts";
-import { keysOf } from "../../../core/plan/keysOf.ts";
+import { objectKeys } from "../../../core/plan/objectKeys.ts";
 import { moneyText, rangeText } from "../../../ui/format.ts";
 import { PrintedPage } from "../../../ui/printedPage.tsx";
 
@@ -12,7 +12,7 @@ interface CostPageProps {
 
 const kinds = { labour: "Labour", material: "Material", fixed: "Fixed", expense: "Expenses" } as const;
 
-const totalOf = (cost: OutlineTask["cost"]): number => keysOf(kinds).reduce((sum, kind) => sum + cost[kind], 0);
+const totalOf = (cost: OutlineTask["cost"]): number => objectKeys(kinds).reduce((sum, kind) => sum + cost[kind], 0);
 
 export function CostPage({ outline, studio, currency }: CostPageProps) {
   const { project, tasks, cost, costWithoutTask, start, finish, clientName } = outline;
@@ -23,7 +23,7 @@ export function CostPage({ outline, studio, currency }: CostPageProps) {
         <thead>
           <tr>
             <th scope="col">Task</th>
-            {keysOf(kinds).map((kind) => (
+            {objectKeys(kinds).map((kind) => (
               <th key={kind} scope="col">
                 {kinds[kind]}
               </th>
@@ -35,7 +35,7 @@ export function CostPage({ outline, studio, currency }: CostPageProps) {
           {tasks.map(({ task, depth, isSummary, cost: own }) => (
             <Row key={task.id} name={task.name} cost={own} depth={depth} look={isSummary ? "summary" : ""} />
           ))}
-          {totalOf(costWithoutTask) !== 0 && <Row name="Of no task" cost={costWithoutTask} look="" />}
+          {totalOf(costWithoutTask) !== 0 && <Row name="Without a task" cost={costWithoutTask} look="" />}
         </tbody>
         <tfoot>
           <Row name="Total" cost={cost} look="total" />
@@ -52,7 +52,7 @@ function Row({ name, cost, depth = 0, look }: { name: string; cost: OutlineTask[
       <th scope="row" style={{ paddingLeft: 6 + depth * 16 }}>
         {name}
       </th>
-      {keysOf(kinds).map((kind) => (
+      {objectKeys(kinds).map((kind) => (
         <td key={kind}>{cost[kind] === 0 ? "–" : moneyText(cost[kind])}</td>
       ))}
       <td>{moneyText(totalOf(cost))}</td>

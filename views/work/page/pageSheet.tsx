@@ -1,5 +1,5 @@
 "use client";
-// Making a page of a project for a client: what stands on it, then a file of its own or a print.
+// Making a page of a project for a client: what is on it, then a file of its own or a print.
 import { useState } from "react";
 import type { Outline } from "../../../core/answers/outline.ts";
 import { Button } from "../../../ui/button.tsx";
@@ -20,11 +20,11 @@ export function PageSheet({ outline, onClose }: { outline: Outline; onClose: () 
   );
   return (
     <Sheet title="A page of this project" subtitle="To print, or to send to a client" onClose={onClose}>
-      <SheetSection title="What stands on it">
-        <p className="pb-2">The outline with its dates and a chart. Hours and money stay here.</p>
+      <SheetSection title="Content">
+        <p className="pb-2">The outline with its dates and a chart, without hours and money.</p>
         <div className="space-y-1.5">
           {tick("hasNotes", "Descriptions")}
-          {tick("hasProgress", "How much is done")}
+          {tick("hasProgress", "Progress")}
           {tick("hasPeople", "Who works on it")}
         </div>
       </SheetSection>
@@ -35,10 +35,10 @@ export function PageSheet({ outline, onClose }: { outline: Outline; onClose: () 
           </Button>
           <Button onClick={() => void htmlOf(outline, options).then(printPage)}>Print…</Button>
         </div>
-        <p className="pt-2 text-side">The file holds all it needs and opens anywhere.</p>
+        <p className="pt-2 text-side">The file is complete and opens in any browser.</p>
       </SheetSection>
       <SheetSection title="Cost, for your own use">
-        <p className="pb-2">What each task costs, by labour, material, fixed cost and expenses.</p>
+        <p className="pb-2">The cost of each task, by labour, material, fixed cost and expenses.</p>
         <Button onClick={() => void costHtml(outline, planName, currency).then(printPage)}>Print the cost…</Button>
       </SheetSection>
     </Sheet>

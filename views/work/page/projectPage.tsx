@@ -6,11 +6,11 @@ import type { Range } from "../../../core/calendar/periods.ts";
 import { longDay, shortDay } from "../../../ui/format.ts";
 
 export interface PageOptions {
-  /** Notes of tasks stand below their names. */
+  /** Notes of tasks are below their names. */
   hasNotes: boolean;
   hasProgress: boolean;
   hasPeople: boolean;
-  /** Who makes it, and the day it is as of. */
+  /** The maker of the page, and its date. */
   studio: string;
   asOf: Day;
 }
@@ -91,7 +91,7 @@ function Row({ entry, range, months, options }: RowProps) {
       {options.hasPeople && <td>{who}</td>}
       <td className="dates">
         {!dates
-          ? "not dated yet"
+          ? "no dates yet"
           : dates.start === dates.finish
             ? shortDay(dates.start)
             : `${shortDay(dates.start)} – ${shortDay(dates.finish)}`}

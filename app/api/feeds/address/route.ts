@@ -1,4 +1,4 @@
-// The address of a feed, told to the application's own pages; and all of them made anew.
+// The address of a feed, given to the application's own pages; and the renewal of all of them.
 import { feedSecret, renewSecret } from "../../../../store/secrets.ts";
 import { findFeed } from "../../../feeds.ts";
 import { folderOfData } from "../../../host.ts";
@@ -15,7 +15,7 @@ export async function GET(request: Request): Promise<Response> {
   return Response.json({ path }, { headers: { "cache-control": "no-store" } });
 }
 
-/** Makes all addresses anew: former subscriptions end. */
+/** Makes all addresses again: former subscriptions end. */
 export async function POST(): Promise<Response> {
   await renewSecret(folderOfData(), "feed-key");
   return Response.json({ renewed: true });

@@ -28,18 +28,18 @@ export async function GET(): Promise<Response> {
 }
 
 /** Checks a plan file, says what it holds and holds it for a while. With `?replace=yes` it becomes the plan; with
- * `?held=` and what the check has answered, the file that was checked does, which tells how far it is. */
+ * `?held=` and what the check has answered, the file that was checked does, which reports its progress. */
 export async function POST(request: Request): Promise<Response> {
   const { searchParams } = new URL(request.url);
   const id = searchParams.get("held");
   if (id !== null) {
     const held = takeHeld(id);
-    return held ? replaceTelling(held) : refuse(410, ["The file that was checked is not held any longer. Choose it again."]);
+    return held ? replaceTelling(held) : refuse(410, ["The checked file is no longer kept. Choose it again."]);
   }
   try {
     const bytes = await readBytes(request, MOST_BYTES.plan);
     const { plan, faults } = await fileWork().do<"readPlan">({ kind: "readPlan", bytes }, request.signal);
-    if (!plan) return refuse(422, toldFaults(faults));
+    if (!plan) return refuse(422, faultLines(faults));
     if (searchParams.get("replace") === "yes") return Response.json(await replacedBy(plan));
     return Response.json({ faults: [], holds: holdings(plan), held: holdPlan(plan) });
   } catch (error) {
@@ -78,7 +78,7 @@ function replaceTelling(plan: Plan): Response {
   return new Response(body, { headers: { "content-type": "application/x-ndjson; charset=utf-8", "cache-control": "no-store" } });
 }
 
-function toldFaults(faults: readonly Fault[]): string[] {
+function faultLines(faults: readonly Fault[]): string[] {
   const lines = faults.slice(0, MOST_FAULTS_TOLD).map(faultLine);
   const more = faults.length - lines.length;
   return more > 0 ? [...lines, `… and ${more} more.`] : lines;

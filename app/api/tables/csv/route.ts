@@ -17,7 +17,7 @@ const fileSchema = z.strictObject({
 export async function POST(request: Request): Promise<Response> {
   try {
     const file = fileSchema.safeParse(parseJson(await readText(request, MOST_BYTES.file), MOST_NESTING));
-    if (!file.success) return Response.json({ message: "Rows of texts belong here." }, { status: 400 });
+    if (!file.success) return Response.json({ message: "Send rows of text." }, { status: 400 });
     return new Response(writeCsv(file.data.rows, file.data.delimiter), { headers: { "content-type": CSV_TYPE } });
   } catch (error) {
     const isLarge = hasCode(error, "tooLarge");

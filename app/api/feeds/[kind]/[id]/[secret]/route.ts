@@ -10,7 +10,7 @@ export async function GET(_: Request, { params }: { params: Promise<{ kind: stri
   const { kind, id, secret } = await params;
   if (!(await isFeedSecret(folderOfData(), `${kind}/${id}`, secret.replace(/\.ics$/, ""))))
     return Response.json(
-      { message: "This address is not, or no longer, that of a feed. Copy it anew from the application." },
+      { message: "This is not the address of a feed, or it is no longer valid. Copy it again from the application." },
       { status: 404 },
     );
   const feed = await findFeed(kind, id);

@@ -24,10 +24,10 @@ import type { OpeningsHook } from "./useOpenings.ts";
 type Way = "whole" | "hours" | "until" | "split";
 
 const ways: Record<Way, string> = {
-  whole: "All of it",
+  whole: "All",
   hours: "Some of its hours",
-  until: "The days up to one",
-  split: "Split with somebody",
+  until: "The days up to a date",
+  split: "Split with another person",
 };
 
 interface GiveProps {
@@ -37,23 +37,23 @@ interface GiveProps {
   onClose: () => void;
 }
 
-export function GiveSheet({ candidates, person, hook, onClose }: GiveProps) {
+export function AssignSheet({ candidates, person, hook, onClose }: GiveProps) {
   const { opening } = candidates;
-  const gift = useGift({ candidates, person, hook });
-  const { isPencilled, setPencilled, fault, query, edit, give } = gift;
+  const transfer = useTransfer({ candidates, person, hook });
+  const { isPencilled, setPencilled, fault, query, edit, give } = transfer;
   const impact = useImpact(query ? edit : null);
   return (
     <Sheet title={`Assign to ${person.name}`} subtitle={`${opening.taskName}, ${hoursText(opening.minutes)} h`} onClose={onClose}>
       <SheetSection>
         <p className="pb-2 text-ink-2">
           {person.name} can cover {hoursText(person.covered)} h of it, {shareText(person.cover)}.
-          {person.missing.length > 0 && <span className="text-ochre-ink"> Misses: {person.missing.map(missingText).join(", ")}.</span>}
+          {person.missing.length > 0 && <span className="text-ochre-ink"> Missing: {person.missing.map(missingText).join(", ")}.</span>}
         </p>
-        <Radios label="How much" value={gift.way} onChange={gift.setWay} options={wordOptions(ways)} />
+        <Radios label="How much" value={transfer.way} onChange={transfer.setWay} options={wordOptions(ways)} />
         <div className="space-y-3 pt-3">
-          <HowMuch gift={gift} name={person.name} most={opening.minutes} />
+          <HowMuch transfer={transfer} name={person.name} most={opening.minutes} />
           <CheckboxField checked={isPencilled} onChange={(isOn) => setPencilled(isOn)}>
-            Pencilled for now
+            Pencil it in
           </CheckboxField>
           <FormFault>{fault}</FormFault>
           <Button look="main" disabled={!query} onClick={() => void give()}>
@@ -61,14 +61,14 @@ export function GiveSheet({ candidates, person, hook, onClose }: GiveProps) {
           </Button>
         </div>
       </SheetSection>
-      {query && edit === null && <p className="text-ink-2">No hours of it fall there.</p>}
+      {query && edit === null && <p className="text-ink-2">None of its hours fall on these days.</p>}
       {query && edit && <ImpactView impact={impact} />}
     </Sheet>
   );
 }
 
-/** What is chosen and typed, the shares of the opening that it comes to, and the edit of those. */
-function useGift({ candidates: { opening, fitting, near }, person, hook }: Omit<GiveProps, "onClose">) {
+/** The choices of the form, the shares of the opening that they make, and the edit of those. */
+function useTransfer({ candidates: { opening, fitting, near }, person, hook }: Omit<GiveProps, "onClose">) {
   const others = [...fitting, ...near].filter(({ personId }) => personId !== person.personId);
   const beside = others.find(({ personId }) => hook.view.beside.includes(personId));
   const [way, setWay] = useState<Way>(beside ? "split" : "whole");
@@ -103,14 +103,14 @@ function useGift({ candidates: { opening, fitting, near }, person, hook }: Omit<
 }
 
 interface HowMuchProps {
-  gift: ReturnType<typeof useGift>;
+  transfer: ReturnType<typeof useTransfer>;
   name: string;
   /** Minutes of the opening. */
   most: number;
 }
 
-/** What the chosen way asks for. */
-function HowMuch({ gift: { way, hours, until, others, otherId, setOther }, name, most }: HowMuchProps) {
+/** The input that the chosen way needs. */
+function HowMuch({ transfer: { way, hours, until, others, otherId, setOther }, name, most }: HowMuchProps) {
   return (
     <>
       {way === "split" && (
@@ -128,7 +128,7 @@ function HowMuch({ gift: { way, hours, until, others, otherId, setOther }, name,
         </Field>
       )}
       {way === "until" && (
-        <Field label="Last day" fault={until.isSound ? undefined : DATE_HINT} hint="The rest stays open">
+        <Field label="Last day" fault={until.isSound ? undefined : DATE_HINT} hint="The rest stays unassigned">
           <DateField value={until.text} onChange={until.set} />
         </Field>
       )}

@@ -1,25 +1,25 @@
-// What a step of the trail changed, told row by row: which row, whether it came, went or changed, and in which fields.
+// The changes of a step of the trail, row by row: which row, whether it was added, deleted or changed, and in which fields.
 import { isSame } from "../plan/same.ts";
 import type { Change } from "./change.ts";
-import { cellsOf, rowName } from "./overtaken.ts";
+import { cellsOf, rowName } from "./editConflicts.ts";
 
-export interface ToldCell {
+export interface StepCell {
   field: string;
   before: unknown;
   after: unknown;
 }
 
-export interface ToldRow {
+export interface StepRow {
   list: Change["list"];
   id: string;
   name: string;
   sort: "added" | "changed" | "deleted";
   /** Of a changed row. */
-  cells: ToldCell[];
+  cells: StepCell[];
 }
 
-/** The rows that changes touch, in their order; one that only moved in its list is told as changed in nothing. */
-export function toldRows(changes: readonly Change[]): ToldRow[] {
+/** The rows that changes touch, in their order; one that only moved in its list is listed without changed fields. */
+export function stepRows(changes: readonly Change[]): StepRow[] {
   return changes.map(({ list, id, before, after }) => ({
     list,
     id,
@@ -29,7 +29,7 @@ export function toldRows(changes: readonly Change[]): ToldRow[] {
   }));
 }
 
-function changedCells(before: Readonly<Record<string, unknown>>, after: Readonly<Record<string, unknown>>): ToldCell[] {
+function changedCells(before: Readonly<Record<string, unknown>>, after: Readonly<Record<string, unknown>>): StepCell[] {
   const fields = new Set([...Object.keys(before), ...Object.keys(after)]);
   return [...fields].flatMap((field) =>
     isSame(before[field], after[field]) ? [] : [{ field, before: before[field], after: after[field] }],

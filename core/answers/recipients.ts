@@ -1,4 +1,4 @@
-// Who could take an assignment: everybody with their room on the days that it fills.
+// The people who could take an assignment: everyone, with their room on its days.
 
 import { defaultCounting } from "../load/counting.ts";
 import { fitting, roomDays } from "../load/room.ts";
@@ -7,7 +7,7 @@ import { firstRoleName, firstRoleOf } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
 import { needOf } from "../staffing/need.ts";
 
-export interface Taker {
+export interface Recipient {
   personId: string;
   name: string;
   roleName: string;
@@ -17,17 +17,17 @@ export interface Taker {
   cover: number;
 }
 
-export interface Takers {
+export interface Recipients {
   taskName: string;
   projectName: string;
   need: number;
   holderId: string | null;
-  people: Taker[];
+  people: Recipient[];
 }
 
 /** People for an assignment, those with the role first, then those who can cover most of it, then by name; without
  * the one who has it. Null where the assignment is not in the plan. */
-export function takersOf(model: Model, assignmentId: string): Takers | null {
+export function recipientsOf(model: Model, assignmentId: string): Recipients | null {
   const { plan, work } = model;
   const row = rowById(plan.assignments).get(assignmentId);
   if (row === undefined) return null;
@@ -35,7 +35,7 @@ export function takersOf(model: Model, assignmentId: string): Takers | null {
   const holder = work.person[row];
   const wanted = work.role[row] >= 0 ? plan.roles[work.role[row]].id : firstRoleOf(plan.people[holder]);
   const load = model.load(defaultCounting);
-  const people = plan.people.flatMap(({ id, name, roleIds }, person): Taker[] => {
+  const people = plan.people.flatMap(({ id, name, roleIds }, person): Recipient[] => {
     if (person === holder) return [];
     const room = roomDays(model, load, person, range);
     const cover = fitting(needs, room);

@@ -34,7 +34,7 @@ test.each(["rockpools-yara", "rockpools-clara", "standing-upkeep-sade"])(
   },
 );
 
-test("work that is planned before somebody joins goes to others, later, or to a contractor until then", () => {
+test("work that is planned before a person joins goes to others, later, or to a contractor until then", () => {
   const kinds = new Set(found(searchForUnplaced(demo, "rockpools-yara", options)).map(({ kind }) => kind));
   for (const kind of ["give", "postpone"] as const) expect(kinds, kind).toContain(kind);
   const leaving = new Set(found(searchForUnplaced(demo, "standing-upkeep-sade", options)).map(({ kind }) => kind));
@@ -52,7 +52,7 @@ test("a missed deadline is met by fewer days for what decides it, and the report
   expect(ways.map(({ left }) => left)).toEqual([...ways.map(({ left }) => left)].sort((a, b) => a - b));
   const touched = ways.flatMap(({ edits }) => edits.flatMap((edit) => (edit.kind === "changeTask" ? [edit.id] : [])));
   expect(touched).toContain("rivers-objectsin");
-  // What was finished before today is no way out.
+  // Finished work is not an option.
   expect(touched).not.toContain("rivers-drawings");
 });
 
@@ -76,7 +76,7 @@ test("a pinned task that misses its deadline is moved up as far as its links let
   expect(conflictsIn(tooEarly).some(({ kind, taskId }) => kind === "link" && taskId === "rivers-opening")).toBe(true);
 });
 
-test("where no single way keeps a deadline, two or three together are told", () => {
+test("where no single way keeps a deadline, two or three together are reported", () => {
   const tight = after(demo, [{ kind: "changeTask", id: "rivers-opening", set: { deadline: "2027-03-01" } }]);
   const model = buildModel(tight);
   const ways = found(searchForDeadline(model, { taskId: "rivers-opening" }, options)).sort(compareByMissed);
@@ -86,7 +86,7 @@ test("where no single way keeps a deadline, two or three together are told", () 
   for (const { edits, left } of ways) expect(missedBy(after(model, edits))).toBe(left);
 });
 
-test("leave that work stands in the way of is approved together with what makes room for it, each measured as one", () => {
+test("leave that work clashes with is approved together with what makes room for it, each measured as one", () => {
   const ways = found(searchForLeave(demo, { personId: "bo", timeOffId: "bo-1" }, options)).sort(compareForLeave);
   const together = ways.filter(({ steps }) => steps.length > 1);
   expect(together.length).toBeGreaterThan(1);

@@ -1,28 +1,36 @@
 "use client";
 // Choosing who takes an assignment: a list to type in and walk through by keyboard.
 import { Command } from "cmdk";
-import type { Takers } from "../../core/answers/takers.ts";
+import type { Recipients } from "../../core/answers/recipients.ts";
 import { Button } from "../../ui/button.tsx";
 import { hoursText } from "../../ui/format.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
 
-export function TakerList({ takers, onGive, onBack }: { takers: Takers; onGive: (personId: string) => void; onBack: () => void }) {
+export function RecipientList({
+  recipients,
+  onGive,
+  onBack,
+}: {
+  recipients: Recipients;
+  onGive: (personId: string) => void;
+  onBack: () => void;
+}) {
   const groups = [
-    { heading: "With the role, most room first", people: takers.people.filter(({ hasRole }) => hasRole) },
-    { heading: "Others", people: takers.people.filter(({ hasRole }) => !hasRole) },
+    { heading: "With the role, most room first", people: recipients.people.filter(({ hasRole }) => hasRole) },
+    { heading: "Others", people: recipients.people.filter(({ hasRole }) => !hasRole) },
   ].filter(({ people }) => people.length > 0);
   return (
     <>
       <SheetSection title="Reassign">
-        <p className="font-semibold">{takers.taskName}</p>
+        <p className="font-semibold">{recipients.taskName}</p>
         <p className="text-ink-2">
-          {takers.projectName} · {hoursText(takers.need)} h
+          {recipients.projectName} · {hoursText(recipients.need)} h
         </p>
       </SheetSection>
-      <Command label="Who takes it" className="line-above pt-3">
+      <Command label="Assign to" className="line-above pt-3">
         <Command.Input autoFocus placeholder="Type a name" className="h-8 w-full box-strong px-2" />
         <Command.List className="pt-2">
-          <Command.Empty className="py-2 text-ink-2">Nobody is called that.</Command.Empty>
+          <Command.Empty className="py-2 text-ink-2">No results.</Command.Empty>
           {groups.map(({ heading, people }) => (
             <Command.Group
               key={heading}
@@ -30,7 +38,7 @@ export function TakerList({ takers, onGive, onBack }: { takers: Takers; onGive: 
               className="[&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-small [&_[cmdk-group-heading]]:text-ink-2"
             >
               {people.map((person) => (
-                <PersonItem key={person.personId} person={person} need={takers.need} onGive={onGive} />
+                <PersonItem key={person.personId} person={person} need={recipients.need} onGive={onGive} />
               ))}
             </Command.Group>
           ))}
@@ -44,8 +52,8 @@ export function TakerList({ takers, onGive, onBack }: { takers: Takers; onGive: 
 }
 
 interface PersonItemProps {
-  person: Takers["people"][number];
-  /** Minutes that want somebody. */
+  person: Recipients["people"][number];
+  /** Minutes that want a person. */
   need: number;
   onGive: (personId: string) => void;
 }

@@ -4,7 +4,7 @@ import { everyEditFrom } from "../../tests/everyEdit.ts";
 import { rateKey, rateSubject } from "../plan/rateSubject.ts";
 import type { Change } from "./change.ts";
 import { applyEdit, type Edit, type EditOf } from "./edit.ts";
-import { overtakenRows } from "./overtaken.ts";
+import { findEditConflicts } from "./editConflicts.ts";
 
 const plan = fernhollow();
 const changesOf = (edit: Edit, on = plan): { changes: Change[]; plan: typeof plan } => {
@@ -16,20 +16,20 @@ const rename = (name: string): Edit => ({ kind: "changeTask", id: "tidepool-case
 
 test("what others did elsewhere, or to the same end, meets nothing", () => {
   const theirs = changesOf(rename("Theirs"));
-  expect(overtakenRows([], changesOf(rename("Mine")).changes)).toEqual([]);
+  expect(findEditConflicts([], changesOf(rename("Mine")).changes)).toEqual([]);
   expect(
-    overtakenRows(theirs.changes, changesOf({ kind: "changeTask", id: "tidepool-order", set: { name: "Mine" } }, theirs.plan).changes),
+    findEditConflicts(theirs.changes, changesOf({ kind: "changeTask", id: "tidepool-order", set: { name: "Mine" } }, theirs.plan).changes),
   ).toEqual([]);
   expect(
-    overtakenRows(theirs.changes, changesOf({ kind: "changeTask", id: "tidepool-cases", set: { priority: 1 } }, theirs.plan).changes),
+    findEditConflicts(theirs.changes, changesOf({ kind: "changeTask", id: "tidepool-cases", set: { priority: 1 } }, theirs.plan).changes),
   ).toEqual([]);
 });
 
-test("several changes of one cell count from what stood there before all of them", () => {
+test("several changes of one cell count from what was there before all of them", () => {
   const first = changesOf(rename("One"));
   const second = changesOf(rename("Two"), first.plan);
   const own = changesOf(rename("Mine"), second.plan);
-  expect(overtakenRows([...first.changes, ...second.changes], own.changes)[0].cells).toEqual([
+  expect(findEditConflicts([...first.changes, ...second.changes], own.changes)[0].cells).toEqual([
     { field: "name", saw: "Cases and plinths", yours: "Mine", now: "Two" },
   ]);
 });
@@ -37,7 +37,7 @@ test("several changes of one cell count from what stood there before all of them
 test("taking a row away meets what others have changed in it", () => {
   const theirs = changesOf(rename("Theirs"));
   const own = changesOf({ kind: "deleteTask", id: "tidepool-cases" }, theirs.plan);
-  expect(overtakenRows(theirs.changes, own.changes)).toEqual([
+  expect(findEditConflicts(theirs.changes, own.changes)).toEqual([
     {
       list: "tasks",
       id: "tidepool-cases",
@@ -56,9 +56,9 @@ test("an edit never meets itself, and meets every other one in cells that both c
       if (!theirs.plan) continue;
       const own = applyEdit(theirs.plan, next(theirs.plan));
       if (!own.plan) continue;
-      expect(overtakenRows([], own.changes), `seed ${seed}`).toEqual([]);
+      expect(findEditConflicts([], own.changes), `seed ${seed}`).toEqual([]);
       const theirRows = new Set(theirs.changes.map(({ list, id }) => `${list} ${id}`));
-      for (const { list, id, cells } of overtakenRows(theirs.changes, own.changes)) {
+      for (const { list, id, cells } of findEditConflicts(theirs.changes, own.changes)) {
         expect(theirRows.has(`${list} ${id}`), `seed ${seed}`).toBe(true);
         for (const { saw, now, yours } of cells) {
           expect(now, `seed ${seed}`).not.toEqual(saw);

@@ -23,13 +23,13 @@ export interface TrayItem {
   /** Role that is asked for, or person whose hours could not be placed. */
   who?: string;
   minutes: number;
-  /** What cannot hold. */
+  /** The date conflict. */
   conflict?: Conflict;
 }
 
 /** Every such thing; work of projects that do not count (pipeline, cancelled, done) is left out. Worked out once for a model:
  * the tray and the signals both ask, after every edit. */
-export const lackingWork: (model: Model) => readonly TrayItem[] = onceFor(itemsOf);
+export const incompleteWork: (model: Model) => readonly TrayItem[] = onceFor(itemsOf);
 
 function itemsOf(model: Model): TrayItem[] {
   const { plan, work, placements, schedule } = model;
@@ -71,14 +71,14 @@ function itemsOf(model: Model): TrayItem[] {
 
 const assignmentOf = ({ plan, work }: Model, row: number) => (row < work.assignments ? { assignmentId: plan.assignments[row].id } : {});
 
-/** What work that nobody has asks for. */
+/** The details of unassigned work. */
 function openingOf(model: Model, row: number): Partial<TrayItem> {
   const { plan, work, placements } = model;
   const who = plan.roles[work.role[row]]?.name ?? "no role";
   return { ...assignmentOf(model, row), who, minutes: placements.asked[row] };
 }
 
-/** Whose hours have no day to stand on. */
+/** The person and task of hours without a day. */
 function unplacedOf(model: Model, row: number): Partial<TrayItem> {
   const { plan, work, placements } = model;
   const person = plan.people[work.person[row]];

@@ -1,4 +1,4 @@
-// What an edit would write over that its maker has not seen: cells that others have changed since, to something else.
+// The conflicts of an edit: cells that others have changed since its maker saw them, to another value.
 
 import { rateKey } from "../plan/rateSubject.ts";
 import { isSame } from "../plan/same.ts";
@@ -6,7 +6,7 @@ import type { RateEntry } from "../plan/schema.ts";
 import { type Change, turned } from "./change.ts";
 
 /** One cell that two have changed. */
-export interface OvertakenCell {
+export interface ConflictCell {
   /** The field, or of a rate the entry and its field. */
   field: string;
   saw: unknown;
@@ -14,11 +14,11 @@ export interface OvertakenCell {
   now: unknown;
 }
 
-export interface OvertakenRow {
+export interface EditConflict {
   list: Change["list"];
   id: string;
   name: string;
-  cells: OvertakenCell[];
+  cells: ConflictCell[];
 }
 
 type Cells = Readonly<Record<string, unknown>>;
@@ -26,10 +26,10 @@ type Cells = Readonly<Record<string, unknown>>;
 /** The rows in which an edit meets what others have done.
  * @param since What others have changed since its maker looked, in order.
  * @param own The edit's changes, made on the plan as it is now. */
-export function overtakenRows(since: readonly Change[], own: readonly Change[]): OvertakenRow[] {
+export function findEditConflicts(since: readonly Change[], own: readonly Change[]): EditConflict[] {
   const saw = new Map<string, Cells | null>();
   for (const { list, id, before } of since) if (!saw.has(`${list} ${id}`)) saw.set(`${list} ${id}`, before && cellsOf(list, before));
-  const met = new Map<string, OvertakenRow>();
+  const met = new Map<string, EditConflict>();
   for (const { list, id, before, after } of effective(own)) {
     const known = saw.get(`${list} ${id}`);
     if (known === undefined || before === null) continue;
@@ -50,9 +50,9 @@ function effective(changes: readonly Change[]): Change[] {
   return [...byRow.values()];
 }
 
-function cellsMet(saw: Cells, now: Cells, yours: Cells | null): OvertakenCell[] {
+function cellsMet(saw: Cells, now: Cells, yours: Cells | null): ConflictCell[] {
   const fields = new Set([...Object.keys(saw), ...Object.keys(now), ...Object.keys(yours ?? {})]);
-  const cells: OvertakenCell[] = [];
+  const cells: ConflictCell[] = [];
   for (const field of fields) {
     const isTheirs = !isSame(saw[field], now[field]);
     if (isTheirs && (yours === null || !isSame(yours[field], now[field])))
@@ -61,7 +61,7 @@ function cellsMet(saw: Cells, now: Cells, yours: Cells | null): OvertakenCell[] 
   return cells;
 }
 
-/** What a row is called; its id where it has no name. */
+/** The name of a row; its id if it has no name. */
 export function rowName(row: Change["before"], id: string): string {
   return row && "name" in row && typeof row.name === "string" ? row.name : id;
 }

@@ -1,24 +1,24 @@
-// Who should have which work, as a mixed-integer program in the LP text that solvers read: each piece stays or goes to one of
-// those who may take it, and what is too much on any day of anybody is least. Of equal ones, fewest pieces move.
+// The assignment of work as a mixed-integer program in the LP text that solvers read: each piece stays or goes to one of its
+// candidates, and the total overload by day is minimal. Among equal solutions, the fewest pieces move.
 import type { Day } from "../calendar/day.ts";
 import type { Solver } from "../staffing/program.ts";
 import type { Move } from "./moves.ts";
 
 /** A gift that the program may choose, by the assignment's id and the taker's. */
-export interface Gift {
+export interface Transfer {
   assignmentId: string;
   personId: string;
 }
 
-export interface GiveProgram {
+export interface TransferProgram {
   text: string;
   /** Gifts by the name of their column. */
-  gifts: ReadonlyMap<string, Gift>;
+  transfers: ReadonlyMap<string, Transfer>;
 }
 
-/** What the program is made of: every gift with what it changes of people's days, and their load and capacity as it is. */
-export interface GiveScene {
-  gifts: readonly { move: Move; gift: Gift }[];
+/** The input of the program: every possible reassignment with its change of people's days, and their current load and capacity. */
+export interface TransferInput {
+  transfers: readonly { move: Move; transfer: Transfer }[];
   /** Minutes of a person on a day. */
   loadOn: (person: number, day: Day) => number;
   capacityOn: (person: number, day: Day) => number;
@@ -27,14 +27,14 @@ export interface GiveScene {
 }
 
 /** The program of a scene; null where there is nothing to choose. */
-export function giveProgram({ gifts, loadOn, capacityOn, isMeant }: GiveScene): GiveProgram | null {
-  if (gifts.length === 0) return null;
-  const names = new Map<string, Gift>();
+export function transferProgram({ transfers, loadOn, capacityOn, isMeant }: TransferInput): TransferProgram | null {
+  if (transfers.length === 0) return null;
+  const names = new Map<string, Transfer>();
   const byRow = new Map<number, string[]>();
   const changes = new Map<string, { person: number; day: Day; terms: [number, string][] }>();
-  gifts.forEach(({ move, gift }, at) => {
+  transfers.forEach(({ move, transfer }, at) => {
     const name = `x${at}`;
-    names.set(name, gift);
+    names.set(name, transfer);
     byRow.set(move.row, [...(byRow.get(move.row) ?? []), name]);
     for (const { person, parts } of move.parts)
       for (const { start, minutes, sign } of parts)
@@ -60,19 +60,19 @@ export function giveProgram({ gifts, loadOn, capacityOn, isMeant }: GiveScene): 
   const few = 0.4 / names.size;
   const objective = [...over, ...[...names.keys()].map((name) => `${few.toFixed(8)} ${name}`)].join(" + ");
   const numbered = rules.map((rule, at) => `c${at}: ${rule}`).join("\n");
-  return { text: `Minimize\nobj: ${objective}\nSubject To\n${numbered}\nBinary\n${[...names.keys()].join(" ")}\nEnd\n`, gifts: names };
+  return { text: `Minimize\nobj: ${objective}\nSubject To\n${numbered}\nBinary\n${[...names.keys()].join(" ")}\nEnd\n`, transfers: names };
 }
 
 /** The gifts that a solver chooses, and whether nothing better is possible; null where it finds none in time. */
-export async function solvedGifts(
-  program: GiveProgram,
+export async function solvedTransfers(
+  program: TransferProgram,
   solve: Solver,
   seconds: number,
-): Promise<{ gifts: Gift[]; isOptimal: boolean } | null> {
+): Promise<{ transfers: Transfer[]; isOptimal: boolean } | null> {
   const solved = await solve(program.text, seconds);
   if (!solved) return null;
-  const gifts = [...program.gifts].flatMap(([name, gift]) => ((solved.values.get(name) ?? 0) > 0.5 ? [gift] : []));
-  return { gifts, isOptimal: solved.isOptimal };
+  const transfers = [...program.transfers].flatMap(([name, transfer]) => ((solved.values.get(name) ?? 0) > 0.5 ? [transfer] : []));
+  return { transfers, isOptimal: solved.isOptimal };
 }
 
 function sumOf(terms: readonly [number, string][]): string {

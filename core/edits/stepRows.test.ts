@@ -3,7 +3,7 @@ import { fernhollow } from "../../demo/fernhollow.ts";
 import { everyEditFrom } from "../../tests/everyEdit.ts";
 import { isSame } from "../plan/same.ts";
 import { applyEdit, type Edit } from "./edit.ts";
-import { toldRows } from "./told.ts";
+import { stepRows } from "./stepRows.ts";
 
 function changesOf(edit: Edit) {
   const outcome = applyEdit(fernhollow(), edit);
@@ -11,8 +11,8 @@ function changesOf(edit: Edit) {
   return outcome.changes;
 }
 
-test("a changed row is told by its fields, one that came or went by its name", () => {
-  expect(toldRows(changesOf({ kind: "changeTask", id: "tidepool-order", set: { name: "Order it all", priority: 1 } }))).toEqual([
+test("a changed row is reported by its fields, one that was added or deleted by its name", () => {
+  expect(stepRows(changesOf({ kind: "changeTask", id: "tidepool-order", set: { name: "Order it all", priority: 1 } }))).toEqual([
     {
       list: "tasks",
       id: "tidepool-order",
@@ -24,14 +24,14 @@ test("a changed row is told by its fields, one that came or went by its name", (
       ],
     },
   ]);
-  const [added] = toldRows(changesOf({ kind: "addNamed", list: "roles", row: { id: "rigger", name: "Rigger" } }));
+  const [added] = stepRows(changesOf({ kind: "addNamed", list: "roles", row: { id: "rigger", name: "Rigger" } }));
   expect(added).toMatchObject({ name: "Rigger", sort: "added", cells: [] });
 });
 
 test("a project goes with all that is its own, and nothing of another one", () => {
   const plan = fernhollow();
   const changes = changesOf({ kind: "deleteProject", id: "tidepool" });
-  const gone = (list: string) => toldRows(changes).filter((row) => row.list === list && row.sort === "deleted").length;
+  const gone = (list: string) => stepRows(changes).filter((row) => row.list === list && row.sort === "deleted").length;
   const tasks = new Set(plan.tasks.filter(({ projectId }) => projectId === "tidepool").map(({ id }) => id));
   expect(gone("projects")).toBe(1);
   expect(gone("tasks")).toBe(tasks.size);
@@ -39,7 +39,7 @@ test("a project goes with all that is its own, and nothing of another one", () =
   expect(gone("expenses")).toBe(plan.expenses.filter(({ projectId }) => projectId === "tidepool").length);
 });
 
-test("always: every field that an edit changes is told, and none that it leaves", () => {
+test("always: every field that an edit changes is reported, and none that it leaves", () => {
   for (const seed of [3, 7]) {
     let plan = fernhollow();
     const next = everyEditFrom(seed);
@@ -47,11 +47,11 @@ test("always: every field that an edit changes is told, and none that it leaves"
       const outcome = applyEdit(plan, next(plan));
       if (!outcome.plan) continue;
       outcome.changes.forEach(({ list, before, after }, at) => {
-        const told = toldRows(outcome.changes)[at];
+        const reported = stepRows(outcome.changes)[at];
         if (!before || !after || list === "rateTables") return;
         const fields = new Set([...Object.keys(before), ...Object.keys(after)]);
         const changed = [...fields].filter((key) => !isSame((before as never)[key], (after as never)[key]));
-        expect(told.cells.map(({ field }) => field).sort()).toEqual(changed.sort());
+        expect(reported.cells.map(({ field }) => field).sort()).toEqual(changed.sort());
       });
       plan = outcome.plan;
     }

@@ -11,7 +11,7 @@ export const NOW = "2027-02-01T09:00:00.000Z";
 export const migrations = await readMigrations(migrationsFolder);
 
 /** The store under test; `reopen` gives the field another one. */
-interface Scene {
+interface Fixture {
   store: PlanStore;
   folder: string;
   open(options?: StoreOptions): Promise<PlanStore>;
@@ -20,7 +20,7 @@ interface Scene {
   afterCut(cut: (folder: string) => Promise<void>): Promise<PlanStore>;
   /** @param maker Whose browser asks; a program's by default. */
   settle(request: Request, base?: number, maker?: string | null): ReturnType<PlanStore["settle"]>;
-  /** Who has an assignment. */
+  /** The person who has an assignment. */
   holder(id: string): string | undefined;
 }
 
@@ -33,32 +33,32 @@ export async function filesOf(folder: string): Promise<string[]> {
 }
 
 /** Opens a copy of the demo plan's folder before each test of the file that calls this, and removes it after. */
-export function storeScene(): Scene {
+export function storeFixture(): Fixture {
   let data: Awaited<ReturnType<typeof copyTemplate>>;
-  const scene = {
+  const fixture = {
     open: (options) => PlanStore.open(data.folder, migrations, options),
     reopen: async (options) => {
-      await scene.store.close();
-      scene.store = await scene.open(options);
+      await fixture.store.close();
+      fixture.store = await fixture.open(options);
     },
     afterCut: async (cut) => {
-      await scene.store.close();
+      await fixture.store.close();
       await cut(data.folder);
-      scene.store = await scene.open();
-      return scene.store;
+      fixture.store = await fixture.open();
+      return fixture.store;
     },
-    settle: (request, base = scene.store.snapshot().revision, maker = null) =>
-      scene.store.settle(request, { actor: "manager", id: maker }, base, NOW),
-    holder: (id) => scene.store.snapshot().plan.assignments.find((row) => row.id === id)?.personId,
-  } as Scene;
+    settle: (request, base = fixture.store.snapshot().revision, maker = null) =>
+      fixture.store.settle(request, { actor: "manager", id: maker }, base, NOW),
+    holder: (id) => fixture.store.snapshot().plan.assignments.find((row) => row.id === id)?.personId,
+  } as Fixture;
   beforeEach(async () => {
     data = await copyTemplate(inject("storeTemplate"));
-    scene.folder = data.folder;
-    scene.store = await scene.open();
+    fixture.folder = data.folder;
+    fixture.store = await fixture.open();
   });
   afterEach(async () => {
-    await scene.store.close();
+    await fixture.store.close();
     await data.remove();
   });
-  return scene;
+  return fixture;
 }

@@ -1,5 +1,5 @@
-// What leaves the core for a screen or a file: all of it passes here, with as much of its money as may be seen.
-import { asSeen, type MoneySight } from "../core/cost/sight.ts";
+// The exit of the core: every answer for a screen or a file passes here, with the money that the user may see.
+import { type MoneyAccess, redactMoney } from "../core/cost/redactMoney.ts";
 import type { Model } from "../core/model.ts";
 import type { Plan } from "../core/plan/schema.ts";
 import type { Proposal } from "../core/staffing/proposal.ts";
@@ -13,19 +13,19 @@ const answers: { [Q in Question]: (model: Model, query: QueryOf<Q>) => AnswerOf<
 const beginnings: { [K in SearchKind]: (model: Model, query: SearchQuery<K>) => Search<SearchNews<K>> } = searches;
 
 /** Answers one question about a plan. */
-export function answer<Q extends Question>(model: Model, question: Q, query: QueryOf<Q>, sight: MoneySight): AnswerOf<Q> {
+export function answer<Q extends Question>(model: Model, question: Q, query: QueryOf<Q>, access: MoneyAccess): AnswerOf<Q> {
   const places = moneyIn[question];
-  return asSeen(answers[question](model, query), typeof places === "function" ? places(query) : places, sight);
+  return redactMoney(answers[question](model, query), typeof places === "function" ? places(query) : places, access);
 }
 
 /** Begins a search over a plan. */
-export function search<K extends SearchKind>(model: Model, kind: K, query: SearchQuery<K>, sight: MoneySight): Search<SearchNews<K>> {
+export function search<K extends SearchKind>(model: Model, kind: K, query: SearchQuery<K>, access: MoneyAccess): Search<SearchNews<K>> {
   const begun = beginnings[kind](model, query);
-  return { ...begun, news: () => asSeen(begun.news(), moneyInNews[kind], sight) };
+  return { ...begun, news: () => redactMoney(begun.news(), moneyInNews[kind], access) };
 }
 
-/** The rows of a table of the plan, as it goes out. */
-export const tableRows = (plan: Plan, { rows }: TableKind, sight: MoneySight): string[][] => rows(asSeen(plan, moneyInPlan, sight));
+/** The rows of a table of the plan, as it is exported. */
+export const tableRows = (plan: Plan, { rows }: TableKind, access: MoneyAccess): string[][] => rows(redactMoney(plan, moneyInPlan, access));
 
 /** A proposal for openings. */
-export const proposed = (proposal: Proposal, sight: MoneySight): Proposal => asSeen(proposal, moneyInProposal, sight);
+export const proposed = (proposal: Proposal, access: MoneyAccess): Proposal => redactMoney(proposal, moneyInProposal, access);

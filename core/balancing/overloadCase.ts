@@ -1,4 +1,4 @@
-// Somebody's overload as the ways out of it see it: the days that are over, and the work that falls on them.
+// A person's overload as the ways out of it see it: the days that are over, and the work that falls on them.
 import type { Day } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import type { SingleEdit } from "../edits/edit.ts";
@@ -10,13 +10,13 @@ import type { Assignment, Task } from "../plan/schema.ts";
 import type { RemedyKind } from "./kinds.ts";
 import { overDays } from "./measures.ts";
 
-/** What might be done: the edits of one step, not tried yet. */
+/** A possible remedy: the edits of one step, not tried yet. */
 export interface Proposal {
   kind: RemedyKind;
   edits: SingleEdit[];
   /** The work it is about and who receives it, where it has them. */
   assignmentId?: string;
-  takerId?: string;
+  recipientId?: string;
   /** Of an opening that is the rest of an effort. */
   taskId?: string;
 }
@@ -34,36 +34,36 @@ export interface Piece {
 }
 
 /** An overload: a person's, on some days. */
-export interface Scene {
+export interface OverloadCase {
   model: Model;
   person: number;
-  /** What is asked about, from the status date on. */
+  /** The days considered, from the status date on. */
   range: Range;
-  /** Minutes too much by day; index is `day − range.start`. */
+  /** Minutes over capacity by day; index is `day − range.start`. */
   over: Int32Array;
-  /** What lies before it stays; null where no day counts as today. */
+  /** Everything before this day stays as it is; null if no day counts as today. */
   today: Day | null;
   /** The largest piece first. */
   pieces: Piece[];
-  /** How many people are tried for one piece. */
-  mostTakers: number;
+  /** Number of people are tried for one piece. */
+  mostRecipients: number;
   /** Row of the one person who may receive work, where it is they who are looked at. */
-  onlyTaker?: number;
+  onlyRecipient?: number;
   /** Ids that the plan does not have yet, each another one. */
   newId: () => string;
 }
 
 /** Lays out an overload; null where nothing is over on these days. */
-export function sceneOf(
+export function overloadCase(
   model: Model,
   asked: { person: number; range: Range; today: Day | null },
-  { newId, mostTakers }: Pick<Scene, "newId" | "mostTakers">,
-): Scene | null {
+  { newId, mostRecipients }: Pick<OverloadCase, "newId" | "mostRecipients">,
+): OverloadCase | null {
   const { person, today } = asked;
   const range = { start: Math.max(asked.range.start, today ?? asked.range.start), stop: asked.range.stop };
   const over = overDays(model, person, range);
   if (!over.some((minutes) => minutes > 0)) return null;
-  return { model, person, range, over, today, pieces: piecesOn(model, person, range, over), mostTakers, newId };
+  return { model, person, range, over, today, pieces: piecesOn(model, person, range, over), mostRecipients, newId };
 }
 
 /** True of work that may be changed: nothing done, and nothing that is locked. */
@@ -73,7 +73,7 @@ export function isOpenToChange({ plan, work }: Model, row: number): boolean {
   return task.state !== "done" && !task.locked && !plan.projects[work.project[row]].locked && !person?.locked;
 }
 
-/** The work of somebody that falls on some days, the largest first. @param over Minutes by day; days of 0 are not meant. */
+/** The work of a person that falls on some days, the largest first. @param over Minutes by day; days of 0 are not meant. */
 export function piecesOn(model: Model, person: number, range: Range, over: Int32Array): Piece[] {
   const { plan, work, placements } = model;
   const { shares } = model.load(defaultCounting);
@@ -92,11 +92,11 @@ export function piecesOn(model: Model, person: number, range: Range, over: Int32
 export const workedDays = ({ placements }: Model, row: number): Range => placedDays(placements, row);
 
 /** The first and last of the days that are over. */
-export function overSpan({ range, over }: Scene): { first: Day; last: Day } {
+export function overSpan({ range, over }: OverloadCase): { first: Day; last: Day } {
   const first = over.findIndex((minutes) => minutes > 0);
   return { first: range.start + first, last: range.start + over.findLastIndex((minutes) => minutes > 0) };
 }
 
-/** True of work that had begun before the status date: what lies before it is not written anew. */
-export const hasBegun = ({ today }: Scene, { start, task }: Piece): boolean =>
+/** True of work that had begun before the status date: what lies before it is not written again. */
+export const hasBegun = ({ today }: OverloadCase, { start, task }: Piece): boolean =>
   (today !== null && start < today) || task.state === "underWay" || (task.percentComplete ?? 0) > 0;

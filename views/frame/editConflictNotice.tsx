@@ -1,10 +1,10 @@
 "use client";
-// What was put back because somebody else changed the same meanwhile: yours, theirs, what stood there, and a choice.
+// The conflicts of a reverted edit: yours, theirs, the former value, and a choice.
 import { toast } from "sonner";
 import type { Notice } from "../../client/host.ts";
 import { usePlan } from "../../client/session.tsx";
 import type { Edit } from "../../core/edits/edit.ts";
-import type { OvertakenCell, OvertakenRow } from "../../core/edits/overtaken.ts";
+import type { ConflictCell, EditConflict } from "../../core/edits/editConflicts.ts";
 import { listWords } from "../../core/plan/listWords.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText } from "../../ui/format.ts";
@@ -14,13 +14,13 @@ const MOST_ROWS = 6;
 
 type ChangedSince = Extract<Notice, { kind: "changedSince" }>;
 
-export function OvertakenNotice({
+export function EditConflictNotice({
   rows,
   edit,
   choice,
   toastId,
 }: {
-  rows: readonly OvertakenRow[];
+  rows: readonly EditConflict[];
   edit: Edit;
   choice: string;
   toastId: string;
@@ -31,21 +31,21 @@ export function OvertakenNotice({
     session.choose(choice, chosen);
   };
   return (
-    <div role="alertdialog" aria-label="Changed by two" className="w-full">
-      <p className="font-semibold">Somebody else changed the same meanwhile. Yours was not made.</p>
-      <MetRows rows={rows} verb="you" />
+    <div role="alertdialog" aria-label="Conflicting changes" className="w-full">
+      <p className="font-semibold">Someone else changed the same fields. Your change was not saved.</p>
+      <MetRows rows={rows} verb="yours" />
       <div className="flex gap-2">
         <Button onClick={() => choose(null)}>Keep theirs</Button>
         <Button look="main" onClick={() => choose(edit)}>
-          Make mine
+          Keep yours
         </Button>
       </div>
     </div>
   );
 }
 
-/** A step that was not taken back, because others have changed the same since: where, and the rest that still can be. */
-export function ChangedSinceNotice({ rows, step, text, canTakeBack, toastId }: Omit<ChangedSince, "kind"> & { toastId: string }) {
+/** A step that was not undone, because others have changed the same since: where, and the rest that still can be. */
+export function ChangedSinceNotice({ rows, step, text, undoableRows, toastId }: Omit<ChangedSince, "kind"> & { toastId: string }) {
   const session = usePlan();
   const close = () => void toast.dismiss(toastId);
   return (
@@ -53,8 +53,8 @@ export function ChangedSinceNotice({ rows, step, text, canTakeBack, toastId }: O
       <p className="font-semibold">{text}</p>
       <MetRows rows={rows} verb="would be" />
       <div className="flex gap-2">
-        <Button onClick={close}>Leave as it is</Button>
-        {canTakeBack > 0 && (
+        <Button onClick={close}>Leave unchanged</Button>
+        {undoableRows > 0 && (
           <Button
             look="main"
             onClick={() => {
@@ -62,7 +62,7 @@ export function ChangedSinceNotice({ rows, step, text, canTakeBack, toastId }: O
               void session.step({ ...step, partly: true });
             }}
           >
-            {step.kind === "undo" ? "Undo" : "Redo"} the other {countText(canTakeBack, "row")}
+            {step.kind === "undo" ? "Undo" : "Redo"} the other {countText(undoableRows, "row")}
           </Button>
         )}
       </div>
@@ -70,7 +70,7 @@ export function ChangedSinceNotice({ rows, step, text, canTakeBack, toastId }: O
   );
 }
 
-function MetRows({ rows, verb }: { rows: readonly OvertakenRow[]; verb: string }) {
+function MetRows({ rows, verb }: { rows: readonly EditConflict[]; verb: string }) {
   return (
     <ul className="max-h-[260px] overflow-y-auto py-1">
       {rows.slice(0, MOST_ROWS).map(({ list, id, name, cells }) => (
@@ -86,11 +86,11 @@ function MetRows({ rows, verb }: { rows: readonly OvertakenRow[]; verb: string }
   );
 }
 
-function Cell({ cell: { field, saw, yours, now }, verb }: { cell: OvertakenCell; verb: string }) {
+function Cell({ cell: { field, saw, yours, now }, verb }: { cell: ConflictCell; verb: string }) {
   const nameOf = useValueText();
   return (
     <span className="block text-small">
-      <span className="text-ink-2">{fieldText(field, nameOf)}</span>: {verb} {nameOf(yours)}, they <strong>{nameOf(now)}</strong>, before{" "}
+      <span className="text-ink-2">{fieldText(field, nameOf)}</span>: {verb} {nameOf(yours)}, theirs <strong>{nameOf(now)}</strong>, before{" "}
       {nameOf(saw)}
     </span>
   );

@@ -1,7 +1,7 @@
-// Money that may not be seen: no answer tells anything of it, and what may be seen stays.
+// Money that may not be seen: no answer reports anything of it, and what may be seen stays.
 import { expect, test } from "vitest";
 import { parseDay } from "../core/calendar/day.ts";
-import { SEES_ALL } from "../core/cost/sight.ts";
+import { FULL_ACCESS } from "../core/cost/redactMoney.ts";
 import { buildModel } from "../core/model.ts";
 import type { Plan } from "../core/plan/schema.ts";
 import { tableKinds } from "../core/tables/preview.ts";
@@ -9,11 +9,11 @@ import { fernhollow } from "../demo/fernhollow.ts";
 import { idsOf, queriesFor } from "../tests/everyQuestion.ts";
 import { moneyIn } from "./moneyIn.ts";
 import type { Question } from "./questions.ts";
-import { answer, search, tableRows } from "./seen.ts";
+import { answer, search, tableRows } from "./redacted.ts";
 
 const SEES_NOTHING = { cost: false, bill: false, margin: false };
 
-/** What the plan states in money. */
+/** The keys of the plan that hold money. */
 const amounts = new Set(["rate", "overtimeRate", "perUse", "fee", "budget", "amount", "fixedCost", "value"]);
 
 /** Answers that are edits: they carry what they will write. */
@@ -35,47 +35,49 @@ const plan = fernhollow();
 const model = buildModel(plan);
 const questions = Object.entries(queriesFor(idsOf(plan))) as [Question, never[]][];
 
-test("whoever may see no money is answered the same, whatever the plan costs", () => {
+test("the person who may see no money is answered the same, regardless of the plan costs", () => {
   const other = buildModel(dearer(plan, 3) as Plan);
   let hidden = 0;
   for (const [question, queries] of questions.filter(([own]) => !edits.has(own)))
     for (const query of queries) {
-      const told = answer(model, question, query, SEES_NOTHING);
-      expect(answer(other, question, query, SEES_NOTHING), question).toEqual(told);
-      if (JSON.stringify(told) !== JSON.stringify(answer(model, question, query, SEES_ALL))) hidden++;
+      const reported = answer(model, question, query, SEES_NOTHING);
+      expect(answer(other, question, query, SEES_NOTHING), question).toEqual(reported);
+      if (JSON.stringify(reported) !== JSON.stringify(answer(model, question, query, FULL_ACCESS))) hidden++;
     }
   expect(hidden).toBeGreaterThan(20);
 });
 
-test("nor does a margin say what work costs to whoever sees the bills alone", () => {
+test("nor does a margin say what work costs to the person who sees the bills alone", () => {
   const costs = plan.rateTables.map((table) => (table.kind === "cost" ? (dearer(table, 1.002) as typeof table) : table));
   const other = buildModel({ ...plan, rateTables: costs });
-  expect(answer(other, "margins", { pipeline: "full" }, SEES_ALL)).not.toEqual(answer(model, "margins", { pipeline: "full" }, SEES_ALL));
-  const sight = { cost: false, bill: true, margin: false };
+  expect(answer(other, "margins", { pipeline: "full" }, FULL_ACCESS)).not.toEqual(
+    answer(model, "margins", { pipeline: "full" }, FULL_ACCESS),
+  );
+  const access = { cost: false, bill: true, margin: false };
   for (const [question, queries] of questions.filter(([own]) => !edits.has(own)))
-    for (const query of queries) expect(answer(other, question, query, sight), question).toEqual(answer(model, question, query, sight));
-  const { projects } = answer(model, "margins", { pipeline: "full" }, sight);
+    for (const query of queries) expect(answer(other, question, query, access), question).toEqual(answer(model, question, query, access));
+  const { projects } = answer(model, "margins", { pipeline: "full" }, access);
   expect(projects.map(({ revenue }) => revenue)).toEqual(
-    answer(model, "margins", { pipeline: "full" }, SEES_ALL).projects.map(({ revenue }) => revenue),
+    answer(model, "margins", { pipeline: "full" }, FULL_ACCESS).projects.map(({ revenue }) => revenue),
   );
   expect(projects.every(({ cost }) => Number.isNaN(cost))).toBe(true);
 });
 
-test("remedies tell what they do, and nothing of what that costs", () => {
+test("remedies report what they do, and nothing of what that costs", () => {
   const range = { start: parseDay("2027-02-15"), stop: parseDay("2027-02-22") };
   const problem = { about: "overload" as const, personId: "mara", range };
-  const newsFor = (sight: typeof SEES_ALL) => {
-    const begun = search(model, "remedies", { problem, today: parseDay("2027-02-01"), idStem: "new" }, sight);
+  const newsFor = (access: typeof FULL_ACCESS) => {
+    const begun = search(model, "remedies", { problem, today: parseDay("2027-02-01"), idStem: "new" }, access);
     while (begun.steps.next().done !== true);
     return begun.news().lines.map(({ effect }) => effect);
   };
-  const [all, some] = [newsFor(SEES_ALL), newsFor(SEES_NOTHING)];
+  const [all, some] = [newsFor(FULL_ACCESS), newsFor(SEES_NOTHING)];
   expect(some.map(({ peakOver }) => peakOver)).toEqual(all.map(({ peakOver }) => peakOver));
   expect(all.some(({ cost }) => cost !== 0)).toBe(true);
   expect(some.every(({ cost, revenue }) => Number.isNaN(cost) && Number.isNaN(revenue))).toBe(true);
 });
 
-test("every place where money stands is in the answer", () => {
+test("every place where money is is in the answer", () => {
   const ids = idsOf(plan);
   const asked = [
     ...plan.projects.map(({ id }) => queriesFor({ ...ids, projectId: id })),
@@ -84,7 +86,7 @@ test("every place where money stands is in the answer", () => {
   for (const [question, queries] of questions) {
     const of = moneyIn[question];
     if (!of) continue;
-    const all = distinct(asked.flatMap((own) => own[question] as never[])).map((query) => answer(model, question, query, SEES_ALL));
+    const all = distinct(asked.flatMap((own) => own[question] as never[])).map((query) => answer(model, question, query, FULL_ACCESS));
     for (const query of queries) {
       const places = typeof of === "function" ? of(query) : of;
       for (const place of Object.values(places).flat()) expect(isThere(all, place.split(".")), `${question} ${place}`).toBe(true);
@@ -104,7 +106,7 @@ function isThere(values: readonly unknown[], [step, ...rest]: readonly string[])
   return members.length > 0 && isThere(members, rest);
 }
 
-test("tables go out without amounts that may not be seen, and with everything else", () => {
+test("tables are exported without amounts that may not be seen, and with everything else", () => {
   const other = dearer(plan, 3) as Plan;
   for (const table of Object.values(tableKinds)) {
     const rows = tableRows(plan, table, SEES_NOTHING);

@@ -1,7 +1,7 @@
 // The keys of a record whose keys are known.
 
 /** The keys of a record, by the names of its type: for records that have no others, such as tables of words. */
-export const keysOf = <T extends object>(record: T) => Object.keys(record) as (keyof T & string)[];
+export const objectKeys = <T extends object>(record: T) => Object.keys(record) as (keyof T & string)[];
 
 /** The same with their values. */
 export const entriesOf = <K extends string, V>(record: Readonly<Partial<Record<K, V>>>) => Object.entries(record) as [K, V][];

@@ -7,7 +7,7 @@ import { rowsOf } from "../plan/rows.ts";
 import { isSame } from "../plan/same.ts";
 import { applyChanges, invert } from "./change.ts";
 import { applyEdit, type Edit, type EditTogether, faultsAfter } from "./edit.ts";
-import { takeBack } from "./takeBack.ts";
+import { undoStep } from "./undoStep.ts";
 
 const plan = fernhollow();
 const made = (on: typeof plan, edit: Edit) => {
@@ -16,15 +16,15 @@ const made = (on: typeof plan, edit: Edit) => {
   return outcome;
 };
 
-test("where nobody has worked since, taking back is the changes reversed (seeds 1 to 6)", () => {
+test("where nobody has worked since, undoing is the changes reversed (seeds 1 to 6)", () => {
   for (let seed = 1; seed <= 6; seed++) {
     const next = everyEditFrom(seed);
     let now = plan;
     for (let step = 0; step < 40; step++) {
       const outcome = applyEdit(now, next(now));
       if (!outcome.plan) continue;
-      const { changes, overtaken } = takeBack(outcome.plan, outcome.changes);
-      expect(overtaken, `seed ${seed}, step ${step}`).toEqual([]);
+      const { changes, editConflicts } = undoStep(outcome.plan, outcome.changes);
+      expect(editConflicts, `seed ${seed}, step ${step}`).toEqual([]);
       expect(applyChanges(outcome.plan, changes), `seed ${seed}, step ${step}`).toEqual(
         applyChanges(outcome.plan, invert(outcome.changes)),
       );
@@ -33,7 +33,7 @@ test("where nobody has worked since, taking back is the changes reversed (seeds 
   }
 });
 
-test("whatever others have done since, nothing of theirs is written over: it goes back, or it is named (seeds 1 to 8)", () => {
+test("nothing that others have done since of theirs is overwritten: it goes back, or it is named (seeds 1 to 8)", () => {
   let metCount = 0;
   let backCount = 0;
   for (let seed = 1; seed <= 8; seed++) {
@@ -44,9 +44,9 @@ test("whatever others have done since, nothing of theirs is written over: it goe
       if (!mine.plan) continue;
       const theirs = applyEdit(mine.plan, next(mine.plan));
       if (!theirs.plan) continue;
-      const { changes, overtaken } = takeBack(theirs.plan, mine.changes);
+      const { changes, editConflicts } = undoStep(theirs.plan, mine.changes);
       const after = applyChanges(theirs.plan, changes);
-      if (overtaken.length > 0) metCount++;
+      if (editConflicts.length > 0) metCount++;
       else if (changes.length > 0 && faultsAfter(after, changes).length === 0) backCount++;
       const mineRows = new Set(mine.changes.map(({ list, id }) => `${list} ${id}`));
       for (const change of theirs.changes) {
@@ -60,7 +60,7 @@ test("whatever others have done since, nothing of theirs is written over: it goe
   expect(backCount).toBeGreaterThan(60);
 });
 
-test("of a rate table the figures that still stand go back, and what others have entered stays", () => {
+test("of a rate table the figures that still are go back, and what others have entered stays", () => {
   const [table] = plan.rateTables;
   const [first, second] = table.entries.filter(({ roleId }) => roleId !== undefined);
   const cell = (entry: typeof first, set: object): Edit => ({
@@ -75,8 +75,8 @@ test("of a rate table the figures that still stand go back, and what others have
   };
   const mine = made(plan, together);
   const theirs = made(made(mine.plan, cell(second, { rate: 88 })).plan, cell(first, { overtimeRate: 99 }));
-  const { changes, overtaken } = takeBack(theirs.plan, mine.changes);
-  expect(overtaken[0].cells).toEqual([expect.objectContaining({ saw: 91, yours: second.rate, now: 88 })]);
+  const { changes, editConflicts } = undoStep(theirs.plan, mine.changes);
+  expect(editConflicts[0].cells).toEqual([expect.objectContaining({ saw: 91, yours: second.rate, now: 88 })]);
   const entries = applyChanges(theirs.plan, changes).rateTables[0].entries;
   const of = ({ roleId, from }: typeof first) => entries.find((entry) => entry.roleId === roleId && entry.from === from);
   expect(of(first)).toMatchObject({ rate: first.rate, overtimeRate: 99 });
@@ -86,7 +86,7 @@ test("of a rate table the figures that still stand go back, and what others have
 test("a row that was added and that others have filled since is not deleted over their heads", () => {
   const mine = made(plan, { kind: "addTask", task: { id: "extra", projectId: "tidepool", name: "Extra" } } as Edit);
   const theirs = made(mine.plan, { kind: "changeTask", id: "extra", set: { notes: "Ask the museum first." } });
-  const { changes, overtaken } = takeBack(theirs.plan, mine.changes);
+  const { changes, editConflicts } = undoStep(theirs.plan, mine.changes);
   expect(changes).toEqual([]);
-  expect(overtaken[0]).toMatchObject({ list: "tasks", id: "extra", cells: [{ field: "notes", now: "Ask the museum first." }] });
+  expect(editConflicts[0]).toMatchObject({ list: "tasks", id: "extra", cells: [{ field: "notes", now: "Ask the museum first." }] });
 });

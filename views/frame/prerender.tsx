@@ -1,5 +1,5 @@
 "use client";
-// A part that is asked for often is drawn once out of sight, when the page has come to rest: a browser reads a function only when
+// A part that is asked for often is drawn once out of sight, when the page has settle: a browser reads a function only when
 // it is first called, and a large sheet has hundreds of them.
 import { Activity, type ReactNode, useEffect, useState } from "react";
 import { createPortal } from "react-dom";
@@ -9,7 +9,7 @@ import { useHasRested } from "../../client/useHasRested.ts";
 /** Ids of the parts that have been drawn so in this page. */
 const drawn = new Set<number>();
 
-interface RehearsalProps {
+interface PrerenderProps {
   /** A part that is loaded later; one that has not come yet is not drawn. */
   of: { id: number; loaded: unknown };
   /** The part as it may be asked for. */
@@ -17,7 +17,7 @@ interface RehearsalProps {
 }
 
 /** Draws a part outside the document, without its effects, once in a page. */
-export function Rehearsal({ of, children }: RehearsalProps) {
+export function Prerender({ of, children }: PrerenderProps) {
   const hasRested = useHasRested();
   const [stage, setStage] = useState<Element | null>(null);
   useEffect(() => {
