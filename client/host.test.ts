@@ -159,8 +159,7 @@ test("with the server stopped edits are kept and sent when it answers again", as
   server.isDown = true;
   await host.edit(give("rockpools-mara", "rui"));
   await host.edit(give("rockpools-jonas", "kaspar"));
-  await new Promise((resolve) => setTimeout(resolve, 20));
-  expect(server.states.at(-1)).toMatchObject({ unsettled: 2, isOffline: true });
+  await expect.poll(() => server.states.at(-1)).toMatchObject({ unsettled: 2, isOffline: true });
   expect(textOf(server.notices.at(-1))).toMatch(/server cannot be reached/);
   expect(server.kept).toHaveLength(2);
   expect(holderOf(host, "rockpools-mara")).toBe("rui");
@@ -481,7 +480,7 @@ test("an edit made while the one before is being put away says that it was made 
   });
   await host.start();
   await host.edit(give("rockpools-mara", "rui"), "first-key");
-  await new Promise((resolve) => setTimeout(resolve, 20));
+  await expect.poll(() => second).toBeDefined();
   await second;
   await server.untilSettled();
   const request = server.settled.map((message) => message.request).find(({ key }) => key === "second-key");

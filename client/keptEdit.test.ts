@@ -1,4 +1,4 @@
-import { expect, test } from "vitest";
+import { expect, test, vi } from "vitest";
 import type { Edit } from "../core/edits/edit.ts";
 import { forgetJustMade, justMade, keepJustMade } from "./keptEdit.ts";
 
@@ -24,8 +24,8 @@ class Memory implements Storage {
 
 test("edits come back in the order they were made, without what else is stored, until they are forgotten", async () => {
   const storage = new Memory();
+  vi.spyOn(performance, "now").mockReturnValueOnce(1).mockReturnValueOnce(2);
   keepJustMade(storage, { key: "first", edit });
-  await new Promise((resolve) => setTimeout(resolve, 2));
   keepJustMade(storage, { key: "second", edit });
   expect(justMade(storage)).toEqual([
     { key: "first", edit },

@@ -207,7 +207,7 @@ await refuse(new Answered(plan.tasks.map(({ id }) => id)));
 for (let round = 0; !isOver(); round++) {
   const harm = round < harms.length ? harms[round] : random.pick(harms);
   server = await harm(server, answered);
-  if (/\n\s+at .*:\d+:\d+/.test(server.said())) {
+  if (/(\n|\\n)\s+at .*:\d+:\d+/.test(server.said())) {
     counts.traces++;
     if (process.env.HARM_LOG) console.log(server.said());
   }

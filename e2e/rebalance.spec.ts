@@ -112,7 +112,7 @@ test("evening out takes most of it off; a line left out is measured at once, wha
   await expect.poll(after).toBeGreaterThan(whole);
   const left = await after();
   const count = (await lines.getByRole("listitem").count()) - 1;
-  await page.getByRole("button", { name: `Apply ${count} lines` }).click();
+  await page.getByRole("button", { name: `Apply ${count} moves` }).click();
   await expect(page.getByRole("grid", { name: /^People by week/ })).toBeVisible();
   await untilSaved(page);
   // The plan now has the promised figures.

@@ -1,4 +1,4 @@
-// Holds the layers: which folder may import from which, that the core depends on zod alone, and what a page need not load.
+// Holds the layers: which folder may import from which, that the core depends on zod and fastest-levenshtein alone, and what a page need not load.
 import { cruise } from "dependency-cruiser";
 import { build } from "esbuild";
 
@@ -25,10 +25,10 @@ const forbidden = [
     to: { pathNot: [`^(${allowed.join("|")})/`, "node_modules"], dependencyTypesNot: ["core"], couldNotResolve: false },
   })),
   {
-    name: "the core depends on zod alone",
+    name: "the core depends on zod and fastest-levenshtein alone",
     severity: "error",
     from: { path: "^core/" },
-    to: { pathNot: ["^core/", "node_modules/zod/"] },
+    to: { pathNot: ["^core/", "node_modules/(zod|fastest-levenshtein)/"] },
   },
   {
     name: "an answer is asked for by screens alone",
@@ -61,13 +61,11 @@ console.log(`layers: ${summary.totalCruised} modules, ${violations} violations`)
 // A cruiser that cannot read TypeScript passes with nothing seen.
 if (summary.totalCruised < 80 || violations > 0) process.exit(1);
 
-/** Folders of the core that can be reached from each other: types count too (Tarjan 1972). */
+/** Folders of the core, of ui, and screens that can be reached from each other: types count too (Tarjan 1972). */
 function foldersInCycles(all) {
-  const folderOf = (path) => path.split("/").slice(0, -1).join("/");
-  const isCore = (path) => path.startsWith("core/");
   const leadsTo = new Map();
-  for (const { source, dependencies } of all.filter(({ source }) => isCore(source)))
-    for (const { resolved } of dependencies.filter(({ resolved }) => isCore(resolved)))
+  for (const { source, dependencies } of all.filter(({ source }) => isKept(source)))
+    for (const { resolved } of dependencies.filter(({ resolved }) => isKept(resolved)))
       leadsTo.set(folderOf(source), (leadsTo.get(folderOf(source)) ?? new Set()).add(folderOf(resolved)));
   const found = [];
   const [order, low, path] = [new Map(), new Map(), []];
@@ -85,6 +83,16 @@ function foldersInCycles(all) {
   };
   for (const folder of leadsTo.keys()) if (!order.has(folder)) visit(folder);
   return found;
+}
+
+function isKept(path) {
+  return /^(core|ui|views)\//.test(path);
+}
+
+/** The folder of a file; a screen is one folder with those below it. */
+function folderOf(path) {
+  const folders = path.split("/").slice(0, -1);
+  return (folders[0] === "views" ? folders.slice(0, 2) : folders).join("/");
 }
 
 /** Screens that come with the plan's schemas or the edits, which the worker has: they are a quarter of what a page would

@@ -10,7 +10,7 @@ import { CHROMIUM, installChromium, installPackages } from "./install.mjs";
 const PORT = process.env.PORT ?? "3190";
 const views = [
   { name: "today", path: "/today" },
-  { name: "even-out", path: "/balance?even=all", press: "Even out", awaits: "Lines of evening out" },
+  { name: "even-out", path: "/balance?even=all", press: "Even out", awaits: "Proposed moves" },
   { name: "balance", path: "/balance?open=ines&cell=ines@2027-02-22_2027-02-28" },
   { name: "balance-dark", path: "/balance?open=ines&cell=ines@2027-02-22_2027-02-28", theme: "dark" },
   { name: "sketches", path: "/sketches?beside=sketch-spring&open=sketch-spring" },

@@ -53,6 +53,9 @@ export const signedMoney = (minor: number, currency: string): string =>
 export const marginText = (hundredths: number): string =>
   isHidden(hundredths) ? HIDDEN_TEXT : `${Math.round(hundredths / 10) / 10}%`.replace("-", "−");
 
+/** Hundredths of a percent as points, with one decimal. */
+export const pointsText = (hundredths: number): string => countText(Math.round(hundredths / 10) / 10, "point");
+
 /** Hundredths of a percent as a whole percentage; a dash where there is none. */
 export function shareText(hundredths: number | null): string {
   return hundredths === null ? "–" : `${Math.round(hundredths / 100)}%`;

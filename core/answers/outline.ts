@@ -1,4 +1,5 @@
 // A project as an outline: its tasks in plan order with dates, role, hours and people.
+
 import type { Day } from "../calendar/day.ts";
 import { horizonOf } from "../calendar/horizon.ts";
 import { moneyLines } from "../cost/costs.ts";
@@ -7,6 +8,7 @@ import { type MoneyGaps, moneyGaps } from "../cost/moneyGaps.ts";
 import { type CostKind, costKinds } from "../cost/moneyKeys.ts";
 import type { Model } from "../model.ts";
 import { lookUp } from "../plan/lookUp.ts";
+import { percentDone } from "../plan/percentDone.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Assignment, Comment, Link, Project, Task } from "../plan/schema.ts";
 import { isSummary } from "../plan/taskGraph.ts";
@@ -222,7 +224,7 @@ function outlineTask(model: Model, row: number, depth: number): OutlineTask {
     dates: shownDates(model, schedule.of(row)),
     slack: shownSlack(model.slack().of(row)),
     conflicts: [],
-    progress: task.state === "done" ? 100 : (task.percentComplete ?? 0),
+    progress: percentDone(task),
     roleName: plan.roles[rowById(plan.roles).get(task.roleId ?? "") ?? -1]?.name ?? null,
     asked: 0,
     placed: 0,

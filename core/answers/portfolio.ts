@@ -1,7 +1,9 @@
 // All projects side by side: dates, hours needed and hours with a person.
+
 import { type Day, parseDay } from "../calendar/day.ts";
 import { isPipeline } from "../load/counting.ts";
 import type { Model } from "../model.ts";
+import { percentDone } from "../plan/percentDone.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Project } from "../plan/schema.ts";
 import { isOpening } from "../work/work.ts";
@@ -32,9 +34,9 @@ export function portfolioOf(model: Model): PortfolioRow[] {
   const rows = plan.projects.map((project, row) => withoutTasks(model, project, row));
   // Hundredths of minutes, so that sums are whole.
   const done = new Float64Array(rows.length);
-  plan.tasks.forEach(({ state, percentComplete = 0 }, task) => {
+  plan.tasks.forEach((own, task) => {
     const sums = rows[network.project[task]];
-    const percent = state === "done" ? 100 : percentComplete;
+    const percent = percentDone(own);
     sums.tasks++;
     for (let at = first[task]; at < first[task + 1]; at++) {
       const row = members[at];

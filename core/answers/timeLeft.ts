@@ -1,4 +1,5 @@
 // Time left: what each person still has to do before a date, on a project or at all, against the hours they have for it.
+
 import type { Day } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { defaultCounting } from "../load/counting.ts";
@@ -7,6 +8,7 @@ import type { Model } from "../model.ts";
 import { addPlaced, placedIn } from "../placing/placements.ts";
 import { lookUp } from "../plan/lookUp.ts";
 import { firstRoleName } from "../plan/names.ts";
+import { percentDone } from "../plan/percentDone.ts";
 import { rowById } from "../plan/rows.ts";
 
 /** Minutes of one person; `have` is their capacity before the date, of a project less their work on other ones. */
@@ -44,10 +46,9 @@ export function timeLeftOf(model: Model, projectId: string | null, from: Day, un
   const range = { start: from, stop: Math.max(from, until + 1) };
   for (let row = 0; row < work.rows; row++) {
     if (work.isMaterial[row] === 1 || (project === ALL ? shares[row] < 0 : work.project[row] !== project)) continue;
-    const { state, percentComplete = 0 } = plan.tasks[work.task[row]];
     const asked = project === ALL ? askedWithin(model, row, range) : model.placements.asked[row];
     if (project === ALL && asked === 0) continue;
-    const open = Math.round(asked * (state === "done" ? 0 : 1 - percentComplete / 100));
+    const open = Math.round(asked * (1 - percentDone(plan.tasks[work.task[row]]) / 100));
     if (work.person[row] >= 0) remaining.set(work.person[row], (remaining.get(work.person[row]) ?? 0) + open);
     if (work.role[row] >= 0 && open > 0) roles.add(work.role[row]);
   }

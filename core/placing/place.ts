@@ -63,7 +63,7 @@ export function placeImplicitOpening(input: PlaceInput, placements: Placements, 
   const window = windowOf(dates, work, row);
   const at = allot(placements, row, window.start, window.stop - window.start);
   weigh(dates, window, null, placements.buffer.minutes, at);
-  placeBucket(placements, row, asked, "even", at, window.stop - window.start, window.start);
+  placeBucket(placements, row, { minutes: asked, shape: "even", at, count: window.stop - window.start, unplacedDay: window.start });
 }
 
 function clear(placements: Placements, row: number): void {
@@ -107,17 +107,17 @@ function spreadAssignment(input: PlaceInput, placements: Placements, row: number
   const unplacedDay = count > 0 ? window.start : dates.start.day;
   switch (work.way[row]) {
     case PERCENT:
-      takePercent(input, placements, row, amount, dates, window, at, unplacedDay);
+      takePercent(input, placements, row, { share: amount, dates, window, at, unplacedDay });
       break;
     case PER_DAY:
-      takeDaily(placements, row, amount, dates, window, at);
+      takeDaily(placements, row, { perDay: amount, dates, window, at });
       break;
     case PER_WEEK:
-      takeWeekly(placements, row, amount, shape, dates, window, at);
+      takeWeekly(placements, row, { perWeek: amount, shape, dates, window, at });
       break;
     default:
       placements.asked[row] = amount;
-      placeBucket(placements, row, amount, shape, at, count, unplacedDay);
+      placeBucket(placements, row, { minutes: amount, shape, at, count, unplacedDay });
   }
 }
 
@@ -160,11 +160,7 @@ function cutDay(dates: TaskDates, day: Day, window: Range, out: Int32Array, at: 
 function placeBucket(
   placements: Placements,
   row: number,
-  minutes: number,
-  shape: Shape,
-  at: number,
-  count: number,
-  unplacedDay: Day,
+  { minutes, shape, at, count, unplacedDay }: { minutes: number; shape: Shape; at: number; count: number; unplacedDay: Day },
 ): void {
   const days = placements.buffer.minutes;
   applyShape(shape, days, at, count);
@@ -185,15 +181,18 @@ function leaveUnplaced(placements: Placements, row: number, day: Day, minutes: n
   placements.unplacedAt.set(row, [...others, { day, minutes: minutes + (same?.minutes ?? 0) }]);
 }
 
+/** The days of a task that a row of work is placed on: day `window.start + i` is slot `at + i` of the buffer. */
+interface Slots {
+  dates: TaskDates;
+  window: Range;
+  at: number;
+}
+
 function takePercent(
   input: PlaceInput,
   placements: Placements,
   row: number,
-  share: number,
-  dates: TaskDates,
-  window: Range,
-  at: number,
-  unplacedDay: Day,
+  { share, dates, window, at, unplacedDay }: Slots & { share: number; unplacedDay: Day },
 ): void {
   const given = takeShares(share, 10_000, placements.buffer.minutes, at, window.stop - window.start);
   placements.placed[row] = given;
@@ -218,7 +217,7 @@ function plainWeights({ work, capacity }: PlaceInput, row: number, dates: TaskDa
   return sum;
 }
 
-function takeDaily(placements: Placements, row: number, perDay: number, dates: TaskDates, window: Range, at: number): void {
+function takeDaily(placements: Placements, row: number, { perDay, dates, window, at }: Slots & { perDay: number }): void {
   if (dates.startAt === dates.finishAt) return;
   const days = placements.buffer.minutes;
   const working = dates.line.minutesOver(window.start, window.stop);
@@ -238,7 +237,11 @@ function takeDaily(placements: Placements, row: number, perDay: number, dates: T
   placements.asked[row] = given;
 }
 
-function takeWeekly(placements: Placements, row: number, perWeek: number, shape: Shape, dates: TaskDates, window: Range, at: number): void {
+function takeWeekly(
+  placements: Placements,
+  row: number,
+  { perWeek, shape, dates, window, at }: Slots & { perWeek: number; shape: Shape },
+): void {
   if (dates.startAt === dates.finishAt) return;
   const working = dates.line.minutesOver(window.start, window.stop);
   for (let start = window.start; start < window.stop; ) {
@@ -247,7 +250,7 @@ function takeWeekly(placements: Placements, row: number, perWeek: number, shape:
     for (let day = start; day < stop; day++) if (working.minutes[working.at + day - window.start] > 0) parts += partOf(dates, day);
     const minutes = roundedQuotient(perWeek * parts, TICKS_PER_DAY * dates.line.plainWorkingDays);
     placements.asked[row] += minutes;
-    placeBucket(placements, row, minutes, shape, at + start - window.start, stop - start, start);
+    placeBucket(placements, row, { minutes, shape, at: at + start - window.start, count: stop - start, unplacedDay: start });
     start = stop;
   }
 }

@@ -3,10 +3,10 @@ import fc from "fast-check";
 import { NuqsTestingAdapter } from "nuqs/adapters/testing";
 import { renderToStaticMarkup } from "react-dom/server";
 import { expect, test } from "vitest";
-import { DataTable } from "../dataTable.tsx";
-import { TreeTable } from "../treeTable.tsx";
 import { columnsThatFit, leastWidth, type TableColumn, tracksOf } from "./column.ts";
 import { cellText, copiedText } from "./copied.ts";
+import { DataTable } from "./dataTable.tsx";
+import { TreeTable } from "./treeTable.tsx";
 
 interface Row {
   id: string;

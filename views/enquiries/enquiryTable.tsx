@@ -3,9 +3,9 @@
 import type { EnquiryRow } from "../../core/answers/enquiries.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import type { Enquiry } from "../../core/plan/schema.ts";
-import { DataTable } from "../../ui/dataTable.tsx";
 import { countText, hoursText, moneyText, shortDay } from "../../ui/format.ts";
 import type { TableColumn } from "../../ui/table/column.ts";
+import { DataTable } from "../../ui/table/dataTable.tsx";
 import { TwoLines } from "../../ui/twoLines.tsx";
 import { ageInDays } from "./age.ts";
 

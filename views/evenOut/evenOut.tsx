@@ -63,10 +63,10 @@ function Result({ even }: { even: EvenOutHook }) {
       </div>
       <div className="flex items-center gap-3 pt-4 pb-2">
         <h2 className="font-title text-[18px]">
-          {countText(taken.length, "line")} of {found.length} selected
+          {countText(taken.length, "move")} of {found.length} selected
         </h2>
         <Button look="main" className="ml-auto" disabled={taken.length === 0 || !evened} onClick={() => void even.apply()}>
-          Apply {countText(taken.length, "line")}
+          Apply {countText(taken.length, "move")}
         </Button>
       </div>
       <p className="pb-2 text-side">{endText(news)}</p>
@@ -129,7 +129,7 @@ function Figures({ evened, lines }: { evened: Evened; lines: number }) {
         </tbody>
       </table>
       <p className="pt-1 text-side">
-        {countText(lines, "line")}.{" "}
+        {countText(lines, "move")}.{" "}
         {finishes.length === 0
           ? "No project finishes later or earlier."
           : finishes.map(({ name, finish }) => `${name} finishes on ${longDay(finish)}`).join(", ")}

@@ -66,7 +66,7 @@ function Searching({ even: { news, choices, stop } }: { even: EvenOutHook }) {
       <ProgressLine part={Math.min(1, (news?.seconds ?? 0) / Math.max(1, choices.seconds))}>Looking for moves</ProgressLine>
       <p className="text-side">
         {(news?.steps ?? 0) === 0 && "Comparing assignments. "}
-        {wholeText(news?.steps ?? 0)} moves tried, {countText(news?.lines ?? 0, "line")} found.{" "}
+        {wholeText(news?.steps ?? 0)} moves tried, {countText(news?.lines ?? 0, "move")} found.{" "}
         {news && `${hoursText(news.now)} of ${hoursText(news.before)} h are still over on single days.`}
       </p>
       <Button onClick={stop}>Stop and show the result</Button>

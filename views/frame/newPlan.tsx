@@ -1,5 +1,4 @@
 "use client";
-// A new, empty plan in the place of the one that is open, which is kept.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { type FormEvent, useState } from "react";
 import { type UseFormReturn, useForm } from "react-hook-form";
@@ -12,9 +11,10 @@ import { readDate, writeDate } from "../../ui/dateText.ts";
 import { Field, FormFault, TextInput } from "../../ui/field.tsx";
 import { FormChoice, FormDate, FormPicker } from "../../ui/form.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
-import { HolidayPlace, useHolidayPlace } from "../people/calendars/holidayPlace.tsx";
-import { WeekFields, weekHours, weekSchema } from "../people/weekFields.tsx";
-import { currencyOptions, day, weekdayOptions } from "../settings/settingsForm.ts";
+import { HolidayPlace, useHolidayPlace } from "../planFields/holidayPlace.tsx";
+// A new, empty plan in the place of the one that is open, which is kept.
+import { currencyOptions, day, weekdayOptions } from "../planFields/planFields.ts";
+import { WeekFields, weekHours, weekSchema } from "../planFields/weekFields.tsx";
 import { useFrame } from "./facts.ts";
 import { showFirstSteps } from "./firstStepsShown.ts";
 

@@ -72,7 +72,7 @@ function Curve({ projectId, name, begins, onShow }: Props) {
 export function RoomBeside({ pipeline, onChange }: { pipeline: Counting["pipeline"]; onChange: (next: Counting["pipeline"]) => void }) {
   return (
     <div className="flex items-center gap-2 pb-1.5">
-      <span>Room next to approved work</span>
+      <span>Besides approved work</span>
       <PipelineChoice value={pipeline} onChange={onChange} />
     </div>
   );

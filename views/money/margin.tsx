@@ -5,10 +5,10 @@ import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer } from "../../client/session.tsx";
 import type { MarginRow } from "../../core/answers/margins.ts";
-import { DataTable } from "../../ui/dataTable.tsx";
 import { countText, marginText, moneyText, monthOfYearText } from "../../ui/format.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
+import { DataTable } from "../../ui/table/dataTable.tsx";
 import { TwoLines } from "../../ui/twoLines.tsx";
 import { MoneyGaps } from "../frame/moneyGaps.tsx";
 import { PipelineChoice } from "../frame/pipelineChoice.tsx";
@@ -127,7 +127,7 @@ const shareColumn: TableColumn<MarginRow> = {
 
 const budgetColumn: TableColumn<MarginRow> = {
   ...money("budget", "Budget remaining", ({ budget, cost }) => (budget === null ? null : budget - cost)),
-  width: 132,
+  width: 146,
   cell: ({ budget, cost, passes }) =>
     budget === null ? (
       <span className="text-ink-3">–</span>

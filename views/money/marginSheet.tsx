@@ -4,12 +4,12 @@ import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { MarginPerson, MarginRow } from "../../core/answers/margins.ts";
 import type { RemedyLine } from "../../core/answers/remedyLines.ts";
-import { hoursText, longDay, marginText, moneyText } from "../../ui/format.ts";
+import { hoursText, longDay, marginText, moneyText, pointsText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
 import { RemedyList } from "../remedies/remedyList.tsx";
-import { pointsText, remedyEdit } from "../remedies/remedyWords.ts";
+import { remedyEdit } from "../remedies/remedyWords.ts";
 import { LoadsPreview } from "./loadsPreview.tsx";
 import { kindWords } from "./moneyWords.ts";
 
@@ -79,7 +79,7 @@ function Budgets({ projectId }: { projectId: string }) {
             </SumLine>
             <p className="text-side">
               {moneyText(spent)} of {moneyText(budget)} spent
-              {passes === null ? " by the end of the plan" : <span className="text-over">, over budget from {longDay(passes)} on</span>}
+              {passes === null ? " by the end of the plan" : <span className="text-over">, over budget from {longDay(passes)}</span>}
             </p>
           </li>
         ))}

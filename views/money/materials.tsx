@@ -10,7 +10,7 @@ import { longDay, unitsText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
-import { TreeTable } from "../../ui/treeTable.tsx";
+import { TreeTable } from "../../ui/table/treeTable.tsx";
 import { usePeriodColumns } from "../frame/periodColumns.tsx";
 import { PipelineChoice } from "../frame/pipelineChoice.tsx";
 import { Empty, Figure } from "../frame/screen.tsx";

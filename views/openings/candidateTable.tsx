@@ -2,7 +2,7 @@
 // The candidates in their order: those who fit, then those who miss something.
 import { useMemo } from "react";
 import type { Candidates } from "../../core/answers/openings.ts";
-import { DataTable } from "../../ui/dataTable.tsx";
+import { DataTable } from "../../ui/table/dataTable.tsx";
 import { candidateColumns } from "./candidateColumns.tsx";
 import type { OpeningsHook } from "./useOpenings.ts";
 

@@ -2,10 +2,10 @@
 // The list of openings, walked through with the arrow keys: what is walked to is looked at.
 import type { OpeningRow } from "../../core/answers/openings.ts";
 import { OpenSign } from "../../ui/avatar.tsx";
-import { DataTable } from "../../ui/dataTable.tsx";
 import { hoursText, shortDay } from "../../ui/format.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
+import { DataTable } from "../../ui/table/dataTable.tsx";
 import type { OpeningsHook } from "./useOpenings.ts";
 
 export function OpeningList({ hook: { shown, selectedId, setView } }: { hook: OpeningsHook }) {

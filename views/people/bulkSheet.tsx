@@ -14,8 +14,8 @@ import { namedOptions, none, textOptions } from "../../ui/options.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { ImpactView, useImpact } from "../frame/impact.tsx";
+import { WeekFields, weekHours, weekSchema } from "../planFields/weekFields.tsx";
 import type { PeopleHook } from "./usePeople.ts";
-import { WeekFields, weekHours, weekSchema } from "./weekFields.tsx";
 
 const fieldsSchema = z
   .object({

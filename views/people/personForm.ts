@@ -4,7 +4,7 @@ import type { Person, RateTable } from "../../core/plan/schema.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
 import { skillFieldsSchema, skillRowsOf, skillsOf } from "../frame/skillFields.tsx";
-import { weekHours, weekSchema } from "./weekFields.tsx";
+import { weekHours, weekSchema } from "../planFields/weekFields.tsx";
 
 const date = z.string().refine(isDateText, { error: DATE_HINT });
 const amount = z.string().refine((text) => text.trim() === "" || readAmount(text, 0, 1e8), { error: "Enter an amount of 0 or more." });

@@ -21,8 +21,8 @@ import { ImpactView, useImpact } from "../frame/impact.tsx";
 import { SkillFields } from "../frame/skillFields.tsx";
 import { useUnderWay } from "../frame/underWay.ts";
 import { useLinkTo } from "../frame/windowed.ts";
+import { WeekFields } from "../planFields/weekFields.tsx";
 import { type PersonFields, personFields } from "./personForm.ts";
-import { WeekFields } from "./weekFields.tsx";
 
 type Form = UseFormReturn<PersonFields>;
 

@@ -1,7 +1,7 @@
 "use client";
 // The roster as a table, in its groups.
 import { useMemo } from "react";
-import { DataTable } from "../../ui/dataTable.tsx";
+import { DataTable } from "../../ui/table/dataTable.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { rosterColumns } from "./rosterColumns.tsx";
 import type { PeopleHook } from "./usePeople.ts";

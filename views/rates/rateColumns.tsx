@@ -90,7 +90,7 @@ function dateColumn(date: string, isNow: boolean, context: RateContext): TableCo
     headNode: (
       <TwoLines
         main={<span className="font-semibold text-ink">{head}</span>}
-        side={isNow ? "current" : date === "" ? "until the next date" : "effective from"}
+        side={isNow ? "current" : date === "" ? "until the next date" : "from this date"}
       />
     ),
     width: 120,

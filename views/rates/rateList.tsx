@@ -4,7 +4,7 @@ import { useMemo } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import { rateInCurrency } from "../../core/cost/exchangeOn.ts";
 import type { Plan, RateTable } from "../../core/plan/schema.ts";
-import { DataTable } from "../../ui/dataTable.tsx";
+import { DataTable } from "../../ui/table/dataTable.tsx";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { LastChange } from "./moneyChanges.tsx";
 import { rateColumns } from "./rateColumns.tsx";

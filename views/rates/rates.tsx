@@ -1,5 +1,4 @@
 "use client";
-// Rates: cost and bill tables, each a grid of subjects and of the days on which rates change.
 import { Ellipsis, TrendingUp } from "lucide-react";
 import { parseAsString, useQueryState } from "nuqs";
 import { useState } from "react";
@@ -20,7 +19,8 @@ import { Segmented } from "../../ui/segmented.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
-import { currencyOptions } from "../settings/settingsForm.ts";
+// Rates: cost and bill tables, each a grid of subjects and of the days on which rates change.
+import { currencyOptions } from "../planFields/planFields.ts";
 import { ExchangeSheet } from "./exchangeSheet.tsx";
 import { MissingRates } from "./missingRates.tsx";
 import { RaiseSheet } from "./raiseSheet.tsx";

@@ -5,7 +5,7 @@ import type { RemedyKind } from "../../core/balancing/kinds.ts";
 import type { NamedEffect } from "../../core/balancing/namedEffect.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import type { Edit } from "../../core/edits/edit.ts";
-import { countText, hoursText, longDay, lowerFirst, marginText, shortDay } from "../../ui/format.ts";
+import { countText, hoursText, longDay, lowerFirst, marginText, pointsText, shortDay } from "../../ui/format.ts";
 import { moneyPhrases } from "../frame/moneyChange.ts";
 
 /** Each kind in a word or two, for filters and lists. */
@@ -120,9 +120,6 @@ export function gainOf({ effect, left, marginAfter = 0 }: RemedyLine, about: Rem
     }
   }
 }
-
-/** Hundredths of a percent as points, with one decimal. */
-export const pointsText = (hundredths: number): string => countText(Math.round(hundredths / 10) / 10, "point");
 
 /** The further effects of a remedy, each a phrase; bad ones are marked. */
 export function effectPhrases(

@@ -1,5 +1,4 @@
 "use client";
-// The settings of the plan: its name, its time, its money, and the band of a level load.
 import { zodResolver } from "@hookform/resolvers/zod";
 import type { ReactNode } from "react";
 import type { Initial } from "../../client/initial.ts";
@@ -10,15 +9,9 @@ import { FormCheckbox, FormChoice, FormDate, FormPicker } from "../../ui/form.ts
 import { FormEnd } from "../../ui/formEnd.tsx";
 import { type FormOver, useFormOver } from "../../ui/useFormOver.ts";
 import { Screen } from "../frame/screen.tsx";
-import {
-  currencyOptions,
-  fieldsOfSettings,
-  monthOptions,
-  type SettingsFields,
-  setOfSettings,
-  settingsFields,
-  weekdayOptions,
-} from "./settingsForm.ts";
+// The settings of the plan: its name, its time, its money, and the band of a level load.
+import { currencyOptions, monthOptions, weekdayOptions } from "../planFields/planFields.ts";
+import { fieldsOfSettings, type SettingsFields, setOfSettings, settingsFields } from "./settingsForm.ts";
 import { SettingsTabs } from "./tabs.tsx";
 
 export function Settings({ initial }: { initial: Initial<AnswerOf<"settings">> }) {

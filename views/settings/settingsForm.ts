@@ -4,14 +4,11 @@ import type { Settable } from "../../core/edits/kind.ts";
 import type { Settings } from "../../core/plan/schema.ts";
 import { usualSettings } from "../../core/plan/usualSettings.ts";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
-import { monthNames } from "../../ui/format.ts";
-import { type Option, textOptions } from "../../ui/options.ts";
+import { day } from "../planFields/planFields.ts";
 
 const numberOf = (text: string) => Number(text.trim().replace(",", "."));
 const within = (least: number, most: number, error: string) =>
   z.string().refine((text) => text.trim() === "" || (numberOf(text) >= least && numberOf(text) <= most), { error });
-/** A day that has to be there. */
-export const day = z.string().refine((text) => readDate(text) !== null, { error: DATE_HINT });
 
 export const settingsFields = z
   .object({
@@ -35,12 +32,6 @@ export const settingsFields = z
   .refine(({ low, high }) => numberOf(low) <= numberOf(high), { path: ["high"], error: "It must not be below the first figure." });
 
 export type SettingsFields = z.infer<typeof settingsFields>;
-
-const numbered = (texts: readonly string[]): Option[] => texts.map((text, at) => ({ value: String(at + 1), text }));
-export const weekdayOptions = numbered(["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"]);
-export const monthOptions = numbered(monthNames());
-
-export const currencyOptions = (): Option[] => textOptions(Intl.supportedValuesOf("currency"));
 
 export function fieldsOfSettings(settings: Settings): SettingsFields {
   const { levelBand, weekStartsOn, fiscalYearStartMonth, hoursPerFteWeek } = { ...usualSettings, ...settings };

@@ -2,9 +2,9 @@
 // The sketches there are, with a tick for those that are next to the plan.
 import type { SketchRow } from "../../core/answers/sketches.ts";
 import { Checkbox } from "../../ui/checkbox.tsx";
-import { DataTable } from "../../ui/dataTable.tsx";
 import { countText, dateTimeText } from "../../ui/format.ts";
 import type { TableColumn } from "../../ui/table/column.ts";
+import { DataTable } from "../../ui/table/dataTable.tsx";
 
 interface SketchTableProps {
   rows: readonly SketchRow[];

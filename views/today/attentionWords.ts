@@ -3,9 +3,8 @@
 import { type Attention, type AttentionGroup, type AttentionKind, WEEKS_AHEAD } from "../../core/attention/kinds.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
-import { countText, hoursText, lowerFirst, marginText, shortDay } from "../../ui/format.ts";
+import { countText, hoursText, lowerFirst, marginText, pointsText, shortDay } from "../../ui/format.ts";
 import { conflictText } from "../frame/conflictText.ts";
-import { pointsText } from "../remedies/remedyWords.ts";
 
 export const groupWords: Record<AttentionGroup, string> = { people: "People", work: "Work", dates: "Dates", money: "Money" };
 

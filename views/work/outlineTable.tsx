@@ -5,7 +5,7 @@ import type { OutlineLink, OutlineTask } from "../../core/answers/outline.ts";
 import { writeLinkText } from "../../core/entry/linkText.ts";
 import { focusSoon } from "../../ui/focusSoon.ts";
 import { hueOf } from "../../ui/format.ts";
-import { TreeTable } from "../../ui/treeTable.tsx";
+import { TreeTable } from "../../ui/table/treeTable.tsx";
 import { useChartColumn } from "../frame/chartColumn.tsx";
 import { useChartPeriods } from "../frame/useChartPeriods.ts";
 import { ChartLinks } from "./chartLinks.tsx";

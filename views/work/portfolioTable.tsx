@@ -3,8 +3,8 @@
 import { useRouter } from "next/navigation";
 import { useCallback, useMemo } from "react";
 import type { PortfolioRow } from "../../core/answers/portfolio.ts";
-import { DataTable } from "../../ui/dataTable.tsx";
 import { countText, hueOf, rangeText } from "../../ui/format.ts";
+import { DataTable } from "../../ui/table/dataTable.tsx";
 import type { Section } from "../../ui/table/lines.ts";
 import { ChartBar } from "../../ui/timeChart.tsx";
 import { useChartColumn } from "../frame/chartColumn.tsx";

@@ -1,10 +1,10 @@
 "use client";
 // The requests with their answers, and the firmness of the hours of each project.
 import type { RequestRow, Requests } from "../../../core/answers/requests.ts";
-import { DataTable } from "../../../ui/dataTable.tsx";
 import { countText, hoursOf, hoursText, shortDay } from "../../../ui/format.ts";
 import { ProjectDot } from "../../../ui/projectDot.tsx";
 import type { TableColumn } from "../../../ui/table/column.ts";
+import { DataTable } from "../../../ui/table/dataTable.tsx";
 import { TwoLines } from "../../../ui/twoLines.tsx";
 
 export const stateWords: Record<RequestRow["request"]["state"], string> = {

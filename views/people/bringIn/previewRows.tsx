@@ -3,11 +3,11 @@
 import { useMemo, useState } from "react";
 import { objectKeys } from "../../../core/plan/objectKeys.ts";
 import type { PreviewRow } from "../../../core/tables/preview.ts";
-import { DataTable } from "../../../ui/dataTable.tsx";
 import { namedOptions, none } from "../../../ui/options.ts";
 import { Picker } from "../../../ui/picker.tsx";
 import { Segmented } from "../../../ui/segmented.tsx";
 import type { TableColumn } from "../../../ui/table/column.ts";
+import { DataTable } from "../../../ui/table/dataTable.tsx";
 import { useNames } from "../../frame/facts.ts";
 import type { BringInHook } from "./useBringIn.ts";
 

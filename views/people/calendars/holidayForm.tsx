@@ -7,7 +7,7 @@ import { CheckboxField } from "../../../ui/checkbox.tsx";
 import { Field, FormFault, TextInput } from "../../../ui/field.tsx";
 import { countText } from "../../../ui/format.ts";
 import { SheetSection } from "../../../ui/sheet.tsx";
-import { HolidayPlace, useHolidayPlace } from "./holidayPlace.tsx";
+import { HolidayPlace, useHolidayPlace } from "../../planFields/holidayPlace.tsx";
 import type { Draft } from "./useCalendars.ts";
 
 interface HolidayProps {

@@ -6,7 +6,7 @@ import * as z from "zod";
 import { Button } from "../../../ui/button.tsx";
 import { Field, FormFault, FormFooter, TextInput } from "../../../ui/field.tsx";
 import { SheetSection } from "../../../ui/sheet.tsx";
-import { WeekFields, weekHours, weekSchema } from "../weekFields.tsx";
+import { WeekFields, weekHours, weekSchema } from "../../planFields/weekFields.tsx";
 import type { Draft } from "./useCalendars.ts";
 
 const fieldsSchema = z

@@ -3,9 +3,9 @@
 import { useMemo } from "react";
 import type { LeaveRequest } from "../../../core/answers/leave.ts";
 import { parseDay } from "../../../core/calendar/day.ts";
-import { DataTable } from "../../../ui/dataTable.tsx";
 import { rangeText } from "../../../ui/format.ts";
 import type { TableColumn } from "../../../ui/table/column.ts";
+import { DataTable } from "../../../ui/table/dataTable.tsx";
 import { timeOffKinds } from "../words.ts";
 
 export const requestKey = ({ personId, timeOff }: LeaveRequest): string => `${personId}:${timeOff.id}`;

@@ -12,7 +12,7 @@ import { DATE_HINT, isDateText, readDate, writeDate } from "../../../ui/dateText
 import { FormDate } from "../../../ui/form.tsx";
 import { usePlanFacts } from "../../frame/facts.ts";
 import { useImpact } from "../../frame/impact.tsx";
-import { WeekFields, weekHours, weekSchema } from "../weekFields.tsx";
+import { WeekFields, weekHours, weekSchema } from "../../planFields/weekFields.tsx";
 import { PartForm } from "./partForm.tsx";
 import type { PersonHook } from "./usePerson.ts";
 

@@ -5,7 +5,7 @@ import type { TeamRow } from "../../../core/answers/teamBoard.ts";
 import type { Range } from "../../../core/calendar/periods.ts";
 import { countText, hoursOf, hoursText, periodPhrase } from "../../../ui/format.ts";
 import type { TableColumn } from "../../../ui/table/column.ts";
-import { TreeTable } from "../../../ui/treeTable.tsx";
+import { TreeTable } from "../../../ui/table/treeTable.tsx";
 import { TwoLines } from "../../../ui/twoLines.tsx";
 import { Vessel } from "../../../ui/vessel.tsx";
 import { usePeriodColumns } from "../../frame/periodColumns.tsx";

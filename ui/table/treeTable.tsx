@@ -1,8 +1,8 @@
 "use client";
 // Rows that are below others, folded and unfolded: a data table whose sorting keeps children with their parent.
 import { useMemo } from "react";
-import { TableFrame } from "./table/tableFrame.tsx";
-import type { TableProps } from "./table/tableProps.ts";
+import { TableFrame } from "./tableFrame.tsx";
+import type { TableProps } from "./tableProps.ts";
 
 type TreeTableProps<R> = Omit<TableProps<R>, "sections" | "parentOf"> & { rows: readonly R[]; parentOf: (row: R) => string | undefined };
 

@@ -1,9 +1,9 @@
 "use client";
 // A list of rows in columns, in sections or without: sorted both ways, widths set by hand, walked by keys, copied.
 import { useMemo } from "react";
-import type { Section } from "./table/lines.ts";
-import { TableFrame } from "./table/tableFrame.tsx";
-import type { TableProps } from "./table/tableProps.ts";
+import type { Section } from "./lines.ts";
+import { TableFrame } from "./tableFrame.tsx";
+import type { TableProps } from "./tableProps.ts";
 
 type DataTableProps<R> = Omit<TableProps<R>, "sections" | "parentOf" | "folded" | "onFold"> &
   ({ rows: readonly R[]; sections?: undefined } | { rows?: undefined; sections: readonly Section<R>[] });
