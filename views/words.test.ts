@@ -7,8 +7,8 @@ import { buildModel } from "../core/model.ts";
 import { fernhollow } from "../demo/fernhollow.ts";
 import { conflictText } from "./frame/conflictText.ts";
 import { dropOutcome } from "./frame/dropOutcome.ts";
+import { dayText, markText, spanText, weekHoursText } from "./people/dayWords.ts";
 import { dateRangeFields, hoursADay, hoursOf } from "./people/person/rangeFields.ts";
-import { dayText, markText, spanText, weekHoursText } from "./people/words.ts";
 
 const model = buildModel(fernhollow());
 const range = { start: parseDay("2027-01-25"), stop: parseDay("2027-03-22") };

@@ -1,5 +1,4 @@
 "use client";
-// Balance: people by period, capacity against load; who is over and who has room.
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { TextButton } from "../../ui/button.tsx";
@@ -12,6 +11,8 @@ import { filterKeys, type ViewParams } from "./balanceParams.ts";
 import { Board } from "./board.tsx";
 import { BoardTools } from "./boardTools.tsx";
 import { useBalance } from "./useBalance.ts";
+// Balance: people by period, capacity against load; who is over and who has room.
+import { texts } from "./words.ts";
 
 const evenOut = later(() => import("../evenOut/evenOut.tsx").then((own) => own.EvenOut));
 const evenOutSheet = later(() => import("../evenOut/evenOutSheet.tsx").then((own) => own.EvenOutSheet));
@@ -34,7 +35,7 @@ function Figures({ balance: { board, params, isFiltered, grain } }: OfBalance) {
   return (
     <>
       <Figure value={shareText(assignedPercent)} says={assignedWords(params)} />
-      <Figure value={shareText(usedPercent)} says={isFiltered ? "of their capacity used" : "of capacity used"} />
+      <Figure value={shareText(usedPercent)} says={isFiltered ? texts.ofTheirCapacityUsed : texts.ofCapacityUsed} />
       <Figure
         value={`${hoursText(overMinutes)} h`}
         says={`over by ${grain} · ${countText(overPeople, "person", "people")}`}
@@ -66,7 +67,7 @@ export function Balance({ initial }: { initial: Initial<AnswerOf<"board">> }) {
   return (
     <Screen
       isTwoLined
-      title="Balance"
+      title={texts.balance}
       figures={<Figures balance={balance} />}
       actions={<BoardTools balance={balance} onEvenOut={() => even.setScope("all")} />}
       sheet={even.isOpen ? <SheetPart of={evenOutSheet} given={{ even }} /> : <BoardSheet balance={balance} />}
@@ -74,14 +75,11 @@ export function Balance({ initial }: { initial: Initial<AnswerOf<"board">> }) {
       {even.isOpen && even.news && !even.isRunning ? (
         <Part of={evenOut} given={{ even }} />
       ) : board.rows.length === 0 && balance.isFiltered ? (
-        <Empty title="No people match these filters">
-          <TextButton onClick={() => balance.setParams(noFilters)}>Show all people</TextButton>
+        <Empty title={texts.noPeopleMatchTheseFilters}>
+          <TextButton onClick={() => balance.setParams(noFilters)}>{texts.showAllPeople}</TextButton>
         </Empty>
       ) : board.rows.length === 0 ? (
-        <Empty title="No people yet">
-          The board shows each person’s capacity and load by week. Add people under People, or open a plan file from the menu at the top
-          right.
-        </Empty>
+        <Empty title={texts.noPeopleYet}>{texts.theBoardShowsEachPersons}</Empty>
       ) : (
         <WithSignals>
           <Board balance={balance} />

@@ -1,5 +1,4 @@
 "use client";
-// The head of the board: what its rows are, each period with how full everyone is in it, and the window as a whole.
 import type { Board } from "../../core/answers/board.ts";
 import type { BoardRowKind } from "../../core/board/view.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
@@ -9,6 +8,8 @@ import { usePlanFacts } from "../frame/facts.ts";
 import { HEAD_HEIGHT, NAME_WIDTH, NARROW_COLUMN, SUM_WIDTH } from "./columns.ts";
 import { measureWords } from "./figures.ts";
 import type { useBalance } from "./useBalance.ts";
+// The head of the board: what its rows are, each period with how full everyone is in it, and the window as a whole.
+import { texts } from "./words.ts";
 
 interface BoardHeadProps {
   balance: ReturnType<typeof useBalance>;
@@ -30,7 +31,7 @@ export function BoardHead({ balance: { board, grain, measure, params }, column, 
           <PeriodHead key={index} board={board} grain={grain} index={index} column={column} />
         ))}
         <th scope="col" className="board-corner-sum" style={{ width: SUM_WIDTH }}>
-          <div className="font-semibold leading-tight">Total</div>
+          <div className="font-semibold leading-tight">{texts.total}</div>
           <div className="text-side leading-tight">{shareText(shareOf(sumOf(board.all.load), sumOf(board.all.capacity)))}</div>
         </th>
       </tr>

@@ -1,5 +1,4 @@
 "use client";
-// The tools above the board: rows, measure, filters, counting, order, and saved views.
 import { Bookmark, Download, ListFilter, X } from "lucide-react";
 import { useSearchParams } from "next/navigation";
 import { useState } from "react";
@@ -23,6 +22,8 @@ import { PipelineChoice } from "../frame/pipelineChoice.tsx";
 import { filterKeys, isWhole, type Measure, type ViewParams } from "./balanceParams.ts";
 import { boardSigns } from "./boardSigns.tsx";
 import type { useBalance } from "./useBalance.ts";
+// The tools above the board: rows, measure, filters, counting, order, and saved views.
+import { texts } from "./words.ts";
 
 type Hook = ReturnType<typeof useBalance>;
 
@@ -53,15 +54,15 @@ export function BoardTools({ balance, onEvenOut }: { balance: Hook; onEvenOut: (
   return (
     <>
       <Choice
-        label="Rows"
+        label={texts.rows}
         value={params.rows}
         onChange={(value) => setParams({ rows: value })}
         width={172}
         options={wordOptions(rowWords)}
       />
-      <Choice label="Period" value={grain} onChange={(value) => setGrain(value)} width={98} options={wordOptions(grainOptions)} />
+      <Choice label={texts.period} value={grain} onChange={(value) => setGrain(value)} width={98} options={wordOptions(grainOptions)} />
       <Choice
-        label="Measure"
+        label={texts.measure}
         value={params.show}
         onChange={(value) => setParams({ show: value })}
         width={92}
@@ -70,7 +71,7 @@ export function BoardTools({ balance, onEvenOut }: { balance: Hook; onEvenOut: (
       <FilterMenu params={params} setParams={setParams} />
       <ViewMenu balance={balance} />
       <OutMenu balance={balance} />
-      <Button onClick={onEvenOut}>Even out</Button>
+      <Button onClick={onEvenOut}>{texts.evenOut}</Button>
       <SignLegend signs={boardSigns} />
     </>
   );
@@ -88,14 +89,14 @@ function FilterMenu({ params, setParams }: FilterProps) {
     Number(params.pipeline !== "none") +
     Number(params.only !== "all");
   return (
-    <Menu label={count > 0 ? `Filters, ${count}` : "Filters"} icon={<ListFilter size={14} />} isActive={count > 0}>
+    <Menu label={count > 0 ? `Filters, ${count}` : texts.filters} icon={<ListFilter size={14} />} isActive={count > 0}>
       <div className="w-[430px] space-y-3">
         <WhoAndWhat params={params} setParams={setParams} />
         <WhatCounts params={params} setParams={setParams} />
-        <Field label="Show">
+        <Field label={texts.show}>
           <Choice value={params.only} onChange={(value) => setParams({ only: value })} options={wordOptions(onlyOptions)} />
         </Field>
-        <Field label="Order">
+        <Field label={texts.order}>
           <Choice value={params.sort} onChange={(value) => setParams({ sort: value })} options={wordOptions(sortOptions)} />
         </Field>
         <Button
@@ -104,7 +105,7 @@ function FilterMenu({ params, setParams }: FilterProps) {
             setParams({ ...Object.fromEntries(filterKeys.map((key) => [key, ""])), pencilled: true, pipeline: "none", only: "all" })
           }
         >
-          Show all people
+          {texts.showAllPeople}
         </Button>
       </div>
     </Menu>
@@ -137,17 +138,17 @@ function WhoAndWhat({ params, setParams }: FilterProps) {
 function WhatCounts({ params, setParams }: FilterProps) {
   return (
     <div className="field-pair">
-      <Field label="Pencilled work">
+      <Field label={texts.pencilledWork}>
         <Choice
           value={params.pencilled ? "yes" : "no"}
           onChange={(value) => setParams({ pencilled: value === "yes" })}
           options={[
-            { value: "yes", text: "Counts" },
-            { value: "no", text: "Does not count" },
+            { value: "yes", text: texts.counts },
+            { value: "no", text: texts.doesNotCount },
           ]}
         />
       </Field>
-      <Field label="Pipeline">
+      <Field label={texts.pipeline}>
         <PipelineChoice value={params.pipeline} onChange={(value) => setParams({ pipeline: value })} />
       </Field>
     </div>
@@ -184,19 +185,19 @@ function OutMenu({ balance }: { balance: Hook }) {
     printPage(await pageText(<OverloadPage board={board} grain={grain} studio={planName} />));
   };
   return (
-    <Menu label="Export" icon={<Download size={14} />}>
+    <Menu label={texts.export} icon={<Download size={14} />}>
       <div className="w-[190px]">
         <DownloadLink className="menu-line" href={file("csv")} name="balance.csv">
-          This window as CSV
+          {texts.thisWindowAsCsv}
         </DownloadLink>
         <DownloadLink className="menu-line" href={file("xlsx")} name="balance.xlsx">
-          This window as XLSX
+          {texts.thisWindowAsXlsx}
         </DownloadLink>
         <button type="button" className="menu-line" disabled={!isWhole(board)} onClick={() => void print()}>
-          Print…
+          {texts.print}
         </button>
         <button type="button" className="menu-line" disabled={!isWhole(board)} onClick={() => void printOverloads()}>
-          Print the overloads…
+          {texts.printTheOverloads}
         </button>
       </div>
     </Menu>
@@ -211,7 +212,7 @@ function ViewMenu({ balance }: { balance: Hook }) {
     return takeOut(name, setName, async () => (await session.edit({ kind: "saveView", view })).length === 0);
   };
   return (
-    <Menu label="Views" icon={<Bookmark size={14} />}>
+    <Menu label={texts.views} icon={<Bookmark size={14} />}>
       <div className="w-[250px]">
         <KeptViews onTake={balance.takeView} />
         <KeepForm name={name} onName={setName} onKeep={() => void save()} />
@@ -224,7 +225,7 @@ function ViewMenu({ balance }: { balance: Hook }) {
 function KeptViews({ onTake }: { onTake: (query: string) => void }) {
   const session = usePlan();
   const views = useMaybeAnswer("views", { screen: "balance" }, null);
-  if (views?.length === 0) return <p className="pb-2 text-ink-2">Save rows, filters, measure and order under a name.</p>;
+  if (views?.length === 0) return <p className="pb-2 text-ink-2">{texts.saveRowsFiltersMeasure}</p>;
   return (
     <ul>
       {views?.map(({ id, name, query }) => (
@@ -244,12 +245,12 @@ function KeepForm({ name, onName, onKeep }: { name: string; onName: (name: strin
       }}
     >
       <div className="flex-1">
-        <Field label="Save this view as">
+        <Field label={texts.saveThisViewAs}>
           <TextInput value={name} onChange={(event) => onName(event.target.value)} maxLength={80} />
         </Field>
       </div>
       <Button type="submit" disabled={name.trim() === ""}>
-        Save
+        {texts.save}
       </Button>
     </form>
   );

@@ -1,5 +1,4 @@
 "use client";
-// The explanation of a cell's figures, line by line, and the reassignment of its work.
 import { useState } from "react";
 import type { RemedyProblem } from "../../client/searches.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
@@ -26,6 +25,8 @@ import { RemedyList } from "../remedies/remedyList.tsx";
 import { remedyEdit } from "../remedies/remedyWords.ts";
 import { type Remedies as Found, useRemedies } from "../remedies/useRemedies.ts";
 import { reassignId, type SelectedCell, type useBalance } from "./useBalance.ts";
+// The explanation of a cell's figures, line by line, and the reassignment of its work.
+import { texts } from "./words.ts";
 
 type Hook = ReturnType<typeof useBalance>;
 
@@ -88,10 +89,10 @@ function Sum({ explained, remedies, balance }: SheetProps) {
       <AddLeave explained={explained} balance={balance} />
       <div className="flex flex-wrap gap-2 pt-2">
         <Link href={linkTo(`/people/person/${encodeURIComponent(personId)}`)} className={buttonLook()}>
-          Calendar
+          {texts.calendar}
         </Link>
         <Button onClick={() => balance.toggle(personId)}>
-          {balance.open.includes(personId) ? "Hide assignments" : "Show assignments"}
+          {balance.open.includes(personId) ? texts.hideAssignments : texts.showAssignments}
         </Button>
       </div>
     </>
@@ -128,7 +129,7 @@ function CapacityLines({ explained: { capacityLines } }: Pick<CellProps, "explai
           {lineText(line)}
         </SumLine>
       ))}
-      {capacityLines.length === 0 && <p className="text-ink-2">No working day in this period.</p>}
+      {capacityLines.length === 0 && <p className="text-ink-2">{texts.noWorkingDay}</p>}
     </SheetSection>
   );
 }
@@ -139,7 +140,7 @@ function RequestedLeave({ explained: { personId, requestedLeave, requestedMinute
   return requestedLeave.map(({ id, kind, from, to }, at) => (
     <SumLine key={id} figure={at === 0 ? `−${hoursText(requestedMinutes)} h` : ""}>
       <Link href={linkTo(`/people/person/${encodeURIComponent(personId)}`, { part: `off:${id}` })} className="text-link">
-        Leave requested
+        {texts.leaveRequested}
       </Link>
       <span className="text-side">
         {" "}
@@ -154,7 +155,7 @@ function WorkLines({ explained, balance }: CellProps) {
   return (
     <SheetSection>
       <SumLine figure={`${hoursText(capacity)} h`} isTotal>
-        Capacity
+        {texts.capacity}
       </SumLine>
       <RequestedLeave explained={explained} />
       {bars.map((bar) => (
@@ -162,8 +163,8 @@ function WorkLines({ explained, balance }: CellProps) {
           <ProjectDot row={bar.projectRow} />
           <span className="min-w-0 flex-1 truncate" title={`${bar.projectName} · ${bar.taskName}`}>
             {bar.taskName} <span className="text-side">{bar.projectCode}</span>
-            {bar.isPencilled && <span className="text-ochre-ink"> · pencilled</span>}
-            {bar.isAsked && <span className="text-ochre-ink"> · requested</span>}
+            {bar.isPencilled && <span className="text-ochre-ink">{texts.pencilled}</span>}
+            {bar.isAsked && <span className="text-ochre-ink">{texts.requested}</span>}
           </span>
           <TextButton
             id={reassignId(bar.assignmentId)}
@@ -176,7 +177,7 @@ function WorkLines({ explained, balance }: CellProps) {
           {bar.isTyped && <Typed bar={bar} range={explained.range} onBack={() => void balance.untype(bar.assignmentId)} />}
         </div>
       ))}
-      {bars.length === 0 && <p className="text-ink-2">No work in this period.</p>}
+      {bars.length === 0 && <p className="text-ink-2">{texts.noWorkInThisPeriod}</p>}
     </SheetSection>
   );
 }
@@ -207,9 +208,9 @@ function Result({ explained: { range, load, over, room, overDays } }: Pick<CellP
   return (
     <>
       <SheetSection>
-        <SumLine figure={`${hoursText(load)} h`}>Load</SumLine>
+        <SumLine figure={`${hoursText(load)} h`}>{texts.load}</SumLine>
         <SumLine figure={`${hoursText(over > 0 ? over : room)} h`} isTotal isOver={over > 0}>
-          {over > 0 ? "Over capacity" : "Room"}
+          {over > 0 ? texts.overCapacity : texts.room}
         </SumLine>
       </SheetSection>
       {overDays.length > 0 && range.stop - range.start > 1 && (
@@ -241,7 +242,7 @@ function Typed({ bar, range, onBack }: { bar: Bar; range: Range; onBack: () => v
       )}
       .{" "}
       <TextButton onClick={onBack} aria-label={`${bar.taskName}: reset to calculated`}>
-        Reset to calculated
+        {texts.resetToCalculated}
       </TextButton>
     </p>
   );
@@ -258,7 +259,7 @@ function PeriodHours({ bar, explained: { range }, balance }: { bar: Bar; explain
         write={(hours) => String(hours === exact ? hourTenths(bar.minutes) / 10 : hours)}
         read={(text) => readAmount(text, 0, 10_000)}
         onSave={(hours) => void balance.typeHours(bar.assignmentId, range, hours)}
-        says="Hours from 0 to 10,000"
+        says={texts.hoursFrom0To10}
         aria-label={`${bar.taskName}, hours in the ${periodPhrase(range)}`}
         inputMode="decimal"
         width={58}
@@ -282,7 +283,7 @@ function Acceptances({ explained: { personId, range, acceptances, over }, balanc
       acceptance: { id: newId("acceptance"), personId, from: formatDay(range.start), to: to ?? "", reason: reason.trim() },
     });
   return (
-    <SheetSection title={acceptances.length > 0 ? "Accepted" : "Accept the overload"}>
+    <SheetSection title={acceptances.length > 0 ? texts.accepted : texts.acceptTheOverload}>
       {acceptances.map((acceptance) => (
         <Accepted key={acceptance.id} acceptance={acceptance} balance={balance} />
       ))}
@@ -294,15 +295,15 @@ function Acceptances({ explained: { personId, range, acceptances, over }, balanc
             accept();
           }}
         >
-          <Field label="Reason">
+          <Field label={texts.reason}>
             <TextInput value={reason} onChange={(event) => setReason(event.target.value)} />
           </Field>
           <div className="flex items-end gap-2">
-            <Field label="Until" fault={isSound ? undefined : DATE_HINT}>
+            <Field label={texts.until} fault={isSound ? undefined : DATE_HINT}>
               <DateField value={until} onChange={setUntil} />
             </Field>
             <Button type="submit" disabled={reason.trim() === "" || !isSound}>
-              Accept
+              {texts.accept}
             </Button>
           </div>
         </form>
@@ -318,7 +319,7 @@ function Accepted({ acceptance, balance }: { acceptance: CellExplained["acceptan
       <p className="min-w-0 flex-1">
         {reason} <span className="text-ink-2">Until {writeDate(to)}.</span>
       </p>
-      <Button onClick={() => void balance.edit({ kind: "deleteAcceptance", id })}>Withdraw</Button>
+      <Button onClick={() => void balance.edit({ kind: "deleteAcceptance", id })}>{texts.withdraw}</Button>
     </div>
   );
 }

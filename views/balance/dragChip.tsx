@@ -7,6 +7,7 @@ import { usePlanFacts } from "../frame/facts.ts";
 import { moneyPhrases } from "../frame/moneyChange.ts";
 import { PERSON_HEIGHT } from "./columns.ts";
 import type { DragEffect } from "./dragEffect.ts";
+import { texts } from "./words.ts";
 
 /** The chip at the pointer while a bar is dragged: the work, and the effect of dropping it here. */
 interface ChipProps {
@@ -67,12 +68,13 @@ function Peaks({ effect: { over, eased } }: { effect: DragEffect }) {
     <>
       {over.slice(0, MOST_MOVES).map(({ personId, name, week, before, after }) => (
         <span key={`over ${personId} ${week.start}`} className="block text-over">
-          {before > 0 ? "Larger" : "New"} overload: {name}, week of {shortDay(week.start)}, {hoursText(after - before)} h
+          {before > 0 ? texts.larger : texts.newText} overload: {name}, week of {shortDay(week.start)}, {hoursText(after - before)} h
         </span>
       ))}
       {eased.slice(0, MOST_MOVES).map(({ personId, name, week, before, after }) => (
         <span key={`eased ${personId} ${week.start}`} className="block text-level-ink">
-          {after > 0 ? "Reduces" : "Removes"} the overload of {name}, week of {shortDay(week.start)}, by {hoursText(before - after)} h
+          {after > 0 ? texts.reduces : texts.removes} the overload of {name}, week of {shortDay(week.start)}, by {hoursText(before - after)}{" "}
+          h
         </span>
       ))}
     </>

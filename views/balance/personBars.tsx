@@ -1,11 +1,12 @@
 "use client";
-// A person's assignments as bars over the board's columns; a bar is dragged onto another person.
 import type { KeyboardEvent } from "react";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { Bar } from "../../core/load/bars.ts";
 import { hoursText, hueOf, shortDay } from "../../ui/format.ts";
 import { useBarHandles } from "./barHandles.ts";
 import { columnOf, LANE_HEIGHT, lanesOf, NAME_WIDTH, PERSON_HEIGHT } from "./columns.ts";
+// A person's assignments as bars over the board's columns; a bar is dragged onto another person.
+import { texts } from "./words.ts";
 
 interface BarsProps {
   bars: Bar[];
@@ -24,8 +25,12 @@ interface BarsProps {
 export function PersonBars({ bars, former, periods, column, picked, onPick, onGive, onSelect, onRemedy, onShift }: BarsProps) {
   const { lanes } = lanesOf([...bars, ...former]);
   return (
-    <td aria-label="Assignments" className="absolute right-0 bottom-0 bg-paper/60" style={{ top: PERSON_HEIGHT - 1, left: NAME_WIDTH }}>
-      {bars.length === 0 && <p className="px-3 py-2 text-[13px] text-ink-2">No work in this window.</p>}
+    <td
+      aria-label={texts.assignments}
+      className="absolute right-0 bottom-0 bg-paper/60"
+      style={{ top: PERSON_HEIGHT - 1, left: NAME_WIDTH }}
+    >
+      {bars.length === 0 && <p className="px-3 py-2 text-[13px] text-ink-2">{texts.noWorkInThisWindow}</p>}
       {bars.map((bar, at) => (
         <BarButton
           key={bar.assignmentId}

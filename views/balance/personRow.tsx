@@ -1,5 +1,4 @@
 "use client";
-// A person's row of the board: a cell for each period and, opened, their bars.
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { memo } from "react";
 import type { BoardRow } from "../../core/board/rows.ts";
@@ -13,6 +12,8 @@ import { NAME_WIDTH, PERSON_HEIGHT } from "./columns.ts";
 import { type CellFigures, figuresAt, figureText, isAway, stateAt } from "./figures.ts";
 import { PersonBars } from "./personBars.tsx";
 import type { RowProps } from "./rowProps.ts";
+// A person's row of the board: a cell for each period and, opened, their bars.
+import { texts } from "./words.ts";
 
 export function PersonRow(props: RowProps) {
   const { at, top, height, isDropTarget, board, measure, isOpen, acts } = props;
@@ -27,7 +28,7 @@ export function PersonRow(props: RowProps) {
         <button
           type="button"
           aria-expanded={isOpen}
-          title={isOpen ? "Hide assignments" : "Show assignments"}
+          title={isOpen ? texts.hideAssignments : texts.showAssignments}
           onClick={() => acts.toggle(row.id)}
           className="board-name press"
           style={{ height: PERSON_HEIGHT - 1 }}

@@ -1,11 +1,12 @@
 "use client";
-// The destination of hours that were removed from a period, and the other ways, one click away.
 import { toast } from "sonner";
 import type { Edit } from "../../core/edits/edit.ts";
 import type { Rest, TypedPeriod } from "../../core/entry/typePeriod.ts";
 import { Button } from "../../ui/button.tsx";
 import { hoursText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
+// The destination of hours that were removed from a period, and the other ways, one click away.
+import { texts } from "./words.ts";
 
 const went: Record<Rest, string> = {
   later: "moved to later periods",
@@ -31,7 +32,7 @@ export function tellRest({ minutes, edits }: TypedPeriod, chosen: Rest, remake: 
   const id = newId("rest");
   shown = id;
   toast(
-    <div role="status" aria-label="Remaining hours" className="w-full">
+    <div role="status" aria-label={texts.remainingHours} className="w-full">
       <p>
         <strong>{hoursText(minutes)} h</strong> {went[chosen]}.
       </p>

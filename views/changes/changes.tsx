@@ -1,5 +1,4 @@
 "use client";
-// All changes with author and time, the newest first; the user's own steps can be undone from here.
 import { parseAsString, useQueryStates } from "nuqs";
 import type { ToldStep } from "../../client/messages.ts";
 import { grouped } from "../../core/plan/grouped.ts";
@@ -11,6 +10,8 @@ import { Empty, Screen } from "../frame/screen.tsx";
 import { useValueText } from "../frame/valueText.ts";
 import { Step, undoneSteps } from "./step.tsx";
 import { useTrail } from "./useTrail.ts";
+// All changes with author and time, the newest first; the user's own steps can be undone from here.
+import { texts } from "./words.ts";
 
 export function Changes() {
   const [{ find: search, about }, setView] = useQueryStates(
@@ -23,24 +24,26 @@ export function Changes() {
   const shown = (steps ?? []).filter((step) => saysText(step, search.trim().toLowerCase()));
   return (
     <Screen
-      title="Changes"
-      actions={<SearchInput label="Search changes" placeholder="Change, row or author" value={search} onChange={setSearch} width={220} />}
+      title={texts.changes}
+      actions={
+        <SearchInput label={texts.searchChanges} placeholder={texts.changeRowOrAuthor} value={search} onChange={setSearch} width={220} />
+      }
     >
       <FormFault>{fault}</FormFault>
       {about !== "" && (
         <p className="pb-2 text-ink-2">
-          Changes of “{nameOf(about)}”. <TextButton onClick={() => void setView({ about: null })}>Show all changes</TextButton>
+          Changes of “{nameOf(about)}”. <TextButton onClick={() => void setView({ about: null })}>{texts.showAllChanges}</TextButton>
         </p>
       )}
-      {steps?.length === 0 && <Empty title="No changes yet">Every change to the plan is listed here and can be undone.</Empty>}
-      {steps === null && !fault && <p className="text-ink-2">Loading changes…</p>}
+      {steps?.length === 0 && <Empty title={texts.noChangesYet}>{texts.everyChangeToThePlan}</Empty>}
+      {steps === null && !fault && <p className="text-ink-2">{texts.loadingChanges}</p>}
       {steps !== null && steps.length > 0 && (
         <div className="min-h-0 flex-1 overflow-y-auto box-open px-4 py-2">
           <Days steps={shown} undone={undoneSteps(steps)} />
           {shown.length === 0 && <p className="py-3 text-ink-2">No results for “{search}”.</p>}
           {!isAll && (
             <Button className="my-3" onClick={more}>
-              Show older changes
+              {texts.showOlderChanges}
             </Button>
           )}
         </div>

@@ -1,5 +1,4 @@
 "use client";
-// The end of a sheet: what was changed about its subject, and the id that it has in files.
 import { FormFault } from "../../ui/field.tsx";
 import { countText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
@@ -9,11 +8,13 @@ import { useValueText } from "../frame/valueText.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { Step, undoneSteps } from "./step.tsx";
 import { useTrail } from "./useTrail.ts";
+// The end of a sheet: what was changed about its subject, and the id that it has in files.
+import { texts } from "./words.ts";
 
 export function RowTrail({ id }: { id: string }) {
   return (
     <SheetSection>
-      <Unfold title="Changes">
+      <Unfold title={texts.changes}>
         <Steps id={id} />
       </Unfold>
       <p className="pt-1 text-side">
@@ -30,8 +31,8 @@ function Steps({ id }: { id: string }) {
   const nameOf = useValueText();
   const linkTo = useLinkTo();
   if (fault) return <FormFault>{fault}</FormFault>;
-  if (steps === null) return <p className="text-side">Loading changes…</p>;
-  if (steps.length === 0) return <p className="text-side">It has not been changed.</p>;
+  if (steps === null) return <p className="text-side">{texts.loadingChanges}</p>;
+  if (steps.length === 0) return <p className="text-side">{texts.itHasNotBeenChanged}</p>;
   const undone = undoneSteps(steps);
   return (
     <>
@@ -40,7 +41,7 @@ function Steps({ id }: { id: string }) {
       ))}
       {steps.length > MOST && (
         <Link href={linkTo("/changes", { about: id })} className="text-link">
-          {isAll ? `All ${countText(steps.length, "change")}` : "All changes"}
+          {isAll ? `All ${countText(steps.length, "change")}` : texts.allChanges}
         </Link>
       )}
     </>

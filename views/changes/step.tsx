@@ -1,5 +1,4 @@
 "use client";
-// One step of the trail: what, by whom and when, the rows it changed and what moved because of it.
 import { useState } from "react";
 import type { ToldStep } from "../../client/messages.ts";
 import { usePlan } from "../../client/session.tsx";
@@ -11,6 +10,8 @@ import { Unfold } from "../../ui/unfold.tsx";
 import { ChangedRow } from "../frame/changedRow.tsx";
 import { MovedLines } from "../frame/movedNotice.tsx";
 import { fieldText, type useValueText } from "../frame/valueText.ts";
+// One step of the trail: what, by whom and when, the rows it changed and what moved because of it.
+import { texts } from "./words.ts";
 
 type NameOf = ReturnType<typeof useValueText>;
 
@@ -52,7 +53,7 @@ export function Step({ step, isUndone, nameOf, hasDay = false }: { step: ToldSte
         )}
       </div>
       {isOwn && kind !== "replace" && kind !== "undo" && !isUndone && (
-        <Button onClick={() => void session.step({ kind: "undo", of: step.of ?? revision })}>Undo</Button>
+        <Button onClick={() => void session.step({ kind: "undo", of: step.of ?? revision })}>{texts.undo}</Button>
       )}
     </article>
   );
@@ -79,9 +80,9 @@ function Moved({ revision }: { revision: number }) {
       setMoves("The server cannot be reached. Try again when it answers.");
     }
   };
-  if (moves === null) return <TextButton onClick={() => void ask()}>Show moved dates</TextButton>;
+  if (moves === null) return <TextButton onClick={() => void ask()}>{texts.showMovedDates}</TextButton>;
   if (typeof moves === "string") return <p className="text-side">{moves}</p>;
-  if (moves.tasks.length + moves.projects.length === 0) return <p className="text-side">No other date moved.</p>;
+  if (moves.tasks.length + moves.projects.length === 0) return <p className="text-side">{texts.noOtherDateMoved}</p>;
   return <MovedLines moves={moves} most={null} />;
 }
 

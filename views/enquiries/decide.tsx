@@ -1,5 +1,4 @@
 "use client";
-// The steps of an enquiry: into the pipeline with a probability, approved into work, declined with a reason, taken up again.
 import { useState } from "react";
 import { usePlan } from "../../client/session.tsx";
 import { formatDay } from "../../core/calendar/day.ts";
@@ -15,6 +14,8 @@ import { newId } from "../../ui/newId.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { useTyped } from "../../ui/typed.ts";
 import { useFrame, usePlanFacts } from "../frame/facts.ts";
+// The steps of an enquiry: into the pipeline with a probability, approved into work, declined with a reason, taken up again.
+import { texts } from "./words.ts";
 
 interface DecideProps {
   enquiry: Enquiry;
@@ -32,21 +33,21 @@ export function Decide({ enquiry, start, onStart }: DecideProps) {
   const { state } = enquiry;
   if (state === "approved") return text === "" || isSending ? null : <NotSent text={text} onDiscard={() => setText(() => "")} />;
   return (
-    <SheetSection title="Decide">
+    <SheetSection title={texts.decide}>
       <div className="space-y-3">
         {state !== "declined" && (
           <div className="field-pair">
-            <Field label="Start" fault={isDateText(start) ? undefined : DATE_HINT}>
+            <Field label={texts.start} fault={isDateText(start) ? undefined : DATE_HINT}>
               <DateField value={start} onChange={onStart} />
             </Field>
             {state === "received" && (
-              <Field label="Probability, %" fault={readAmount(probability, 0, 100) ? undefined : "Enter a number from 0 to 100."}>
+              <Field label={texts.probabilityPercent} fault={readAmount(probability, 0, 100) ? undefined : "Enter a number from 0 to 100."}>
                 <TextInput value={probability} onChange={(event) => setProbability(event.target.value)} inputMode="decimal" />
               </Field>
             )}
           </div>
         )}
-        <Field label={state === "declined" ? "Message" : "Message or reason"}>
+        <Field label={state === "declined" ? texts.message : texts.messageOrReason}>
           <TextArea value={text} onChange={(event) => setText(() => event.target.value)} />
         </Field>
         <FormFault>{fault}</FormFault>
@@ -59,10 +60,10 @@ export function Decide({ enquiry, start, onStart }: DecideProps) {
 /** The text that was being typed when another person approved the enquiry. */
 function NotSent({ text, onDiscard }: { text: string; onDiscard: () => void }) {
   return (
-    <SheetSection title="Your message was not sent">
-      <p className="pb-1 text-side">The enquiry has been approved in the meantime.</p>
+    <SheetSection title={texts.yourMessageWasNotSent}>
+      <p className="pb-1 text-side">{texts.theEnquiryHasBeenApproved}</p>
       <p className="whitespace-pre-wrap pb-2">{text}</p>
-      <Button onClick={onDiscard}>Discard</Button>
+      <Button onClick={onDiscard}>{texts.discard}</Button>
     </SheetSection>
   );
 }
@@ -74,19 +75,19 @@ function Steps({ state, onStep }: { state: Enquiry["state"]; onStep: (to: Step) 
     <div className="flex flex-wrap gap-2">
       {state === "received" && (
         <Button look="main" onClick={() => onStep("accepted")}>
-          Accept into the pipeline
+          {texts.acceptIntoThePipeline}
         </Button>
       )}
       {state === "accepted" && (
         <Button look="main" onClick={() => onStep("approved")}>
-          Approve
+          {texts.approve}
         </Button>
       )}
       {state === "declined" ? (
-        <Button onClick={() => onStep("reopened")}>Reopen</Button>
+        <Button onClick={() => onStep("reopened")}>{texts.reopen}</Button>
       ) : (
         <Button look="danger" onClick={() => onStep("declined")}>
-          Decline
+          {texts.decline}
         </Button>
       )}
     </div>

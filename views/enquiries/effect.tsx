@@ -1,5 +1,4 @@
 "use client";
-// The demand, cost and revenue of an enquiry, and its possible start; before anyone has decided.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { EnquiryEffect } from "../../core/answers/enquiries.ts";
@@ -10,6 +9,8 @@ import { Unfold } from "../../ui/unfold.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { BringForward } from "../horizon/bringForward.tsx";
 import { RoomBeside, StartCurve } from "../horizon/earliestStart.tsx";
+// The demand, cost and revenue of an enquiry, and its possible start; before anyone has decided.
+import { texts } from "./words.ts";
 
 export interface AsIf {
   enquiryId: string;
@@ -23,21 +24,21 @@ export function Effect({ query, onStart }: { query: AsIf; onStart: (day: number)
   const effect = useMaybeAnswer("enquiryEffect", { ...query, pipeline }, null);
   if (!effect)
     return (
-      <SheetSection title="Effect on the plan">
-        <p className="text-ink-2">Calculating…</p>
+      <SheetSection title={texts.effectOnThePlan}>
+        <p className="text-ink-2">{texts.calculating}</p>
       </SheetSection>
     );
   const { start, finish, roles, money } = effect;
   const short = roles.filter(({ short }) => short > 0);
   return (
     <>
-      <SheetSection title="Effect on the plan">
+      <SheetSection title={texts.effectOnThePlan}>
         <p>
           {longDay(start)} – {longDay(finish)}
         </p>
-        {roles.length === 0 && <p className="text-side">Its size is not known yet. Choose a template, or enter hours by role.</p>}
+        {roles.length === 0 && <p className="text-side">{texts.itsSizeIsNotKnown}</p>}
         {roles.length > 0 && <RoomBeside pipeline={pipeline} onChange={setPipeline} />}
-        <ul aria-label="Hours by role">
+        <ul aria-label={texts.hoursByRole}>
           {roles.map(({ roleName, asked, short, worst }) => (
             <li key={roleName} className="line-above py-1">
               <SumLine figure={`${hoursText(asked)} h`} isOver={short > 0}>
@@ -47,9 +48,9 @@ export function Effect({ query, onStart }: { query: AsIf; onStart: (day: number)
             </li>
           ))}
         </ul>
-        {roles.length > 0 && short.length === 0 && <p className="pt-1 text-level-ink">Every role has room for it at that time.</p>}
+        {roles.length > 0 && short.length === 0 && <p className="pt-1 text-level-ink">{texts.everyRoleHasRoom}</p>}
         <Money money={money} currency={currency} />
-        <Unfold title="When could it start?" look="action">
+        <Unfold title={texts.whenCouldItStart} look="action">
           <Earliest query={query} pipeline={pipeline} begins={start} onStart={onStart} />
         </Unfold>
       </SheetSection>
@@ -68,8 +69,8 @@ function lackText(short: number, worst: EnquiryEffect["roles"][number]["worst"])
 function Money({ money: { revenue, cost, share, goal, isBelow }, currency }: { money: EnquiryEffect["money"]; currency: string }) {
   return (
     <div className="line-above pt-1.5">
-      <SumLine figure={moneyText(revenue)}>Value</SumLine>
-      <SumLine figure={`− ${moneyText(cost)}`}>Cost</SumLine>
+      <SumLine figure={moneyText(revenue)}>{texts.value}</SumLine>
+      <SumLine figure={`− ${moneyText(cost)}`}>{texts.cost}</SumLine>
       <SumLine figure={`${currency} ${moneyText(revenue - cost)}`} isTotal isOver={isBelow}>
         Margin{share !== null && `, ${marginText(share)}`}
       </SumLine>
@@ -90,7 +91,7 @@ function Earliest({ query, pipeline, begins, onStart }: EarliestProps) {
   const [from] = useState(today);
   const of = { enquiry: query };
   const earliest = useMaybeAnswer("earliest", { of, from, tolerance: 0, pipeline }, null);
-  if (!earliest) return <p className="pt-1 text-side">Checking every week…</p>;
+  if (!earliest) return <p className="pt-1 text-side">{texts.checkingEveryWeek}</p>;
   return (
     <>
       <StartCurve earliest={earliest} begins={begins} onShow={(days) => onStart(begins + days)} />
@@ -102,7 +103,7 @@ function Earliest({ query, pipeline, begins, onStart }: EarliestProps) {
 function WhoHasRoom({ people }: { people: EnquiryEffect["people"] }) {
   if (people.length === 0) return null;
   return (
-    <SheetSection title="People with room for it">
+    <SheetSection title={texts.peopleWithRoomForIt}>
       <ul>
         {people.map(({ roleName, people: own }) => (
           <li key={roleName} className="line-above py-1">

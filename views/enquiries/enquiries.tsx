@@ -1,5 +1,4 @@
 "use client";
-// Enquiries: what has come in, by the public form or recorded here, and what is decided about each.
 import { parseAsString, useQueryStates } from "nuqs";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
@@ -17,6 +16,8 @@ import { EnquiryForm } from "./enquiryForm.tsx";
 import { EnquirySheet } from "./enquirySheet.tsx";
 import { EnquiryTable } from "./enquiryTable.tsx";
 import { PublicForm } from "./publicFormState.tsx";
+// Enquiries: what has come in, by the public form or recorded here, and what is decided about each.
+import { texts } from "./words.ts";
 
 export function Enquiries({ initial }: { initial: Initial<AnswerOf<"enquiries">> }) {
   const { rows, waiting, isFormOpen } = useAnswer("enquiries", {}, initial);
@@ -28,12 +29,12 @@ export function Enquiries({ initial }: { initial: Initial<AnswerOf<"enquiries">>
   const close = () => void setView({ enquiry: null, add: null });
   return (
     <Screen
-      title="Enquiries"
-      figures={<Figure value={String(waiting)} says="waiting for an answer" isOver={waiting > 0} />}
+      title={texts.enquiries}
+      figures={<Figure value={String(waiting)} says={texts.waitingForAnAnswer} isOver={waiting > 0} />}
       actions={
         <>
           <PublicForm isOpen={isFormOpen} />
-          <AddButton onAdd={add}>New enquiry</AddButton>
+          <AddButton onAdd={add}>{texts.newEnquiry}</AddButton>
         </>
       }
       sheet={
@@ -61,9 +62,9 @@ export function Enquiries({ initial }: { initial: Initial<AnswerOf<"enquiries">>
 
 function NoEnquiries({ onAdd }: { onAdd: () => void }) {
   return (
-    <Empty title="No enquiries yet">
-      Clients send enquiries through the public form, or you <TextButton onClick={onAdd}>add one</TextButton>. You see its effect on the
-      plan before you decide.
+    <Empty title={texts.noEnquiriesYet}>
+      Clients send enquiries through the public form, or you <TextButton onClick={onAdd}>{texts.addOne}</TextButton>. You see its effect on
+      the plan before you decide.
     </Empty>
   );
 }
@@ -79,7 +80,7 @@ function NewEnquiry({ onDone, onClose }: { onDone: (id: string) => void; onClose
     return true;
   };
   return (
-    <Sheet title="New enquiry" subtitle="Received by phone, by letter or in person" onClose={onClose}>
+    <Sheet title={texts.newEnquiry} subtitle="Received by phone, by letter or in person" onClose={onClose}>
       <SheetSection>
         <EnquiryForm enquiry={{}} saveText="Add enquiry" onSave={save} />
       </SheetSection>

@@ -1,25 +1,27 @@
 // The fields of an enquiry: those of the public form and the one inside, read by the same rules.
+
 import * as z from "zod";
 import type { Enquiry } from "../../core/plan/schema.ts";
 import { withSet } from "../../core/plan/stated.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
+import { texts } from "./words.ts";
 
 const MOST_MONEY = 1e10;
 const MOST_HOURS = 100_000;
 
-const short = z.string().trim().max(300, { error: "At most 300 letters." });
+const short = z.string().trim().max(300, { error: texts.atMost300Letters });
 const date = z.string().refine(isDateText, { error: DATE_HINT });
 const amount = (most: number, error: string) =>
   z.string().refine((text) => text.trim() === "" || readAmount(text, 0, most) !== null, { error });
 
 export const enquiryFields = z
   .object({
-    name: short.min(1, { error: "Enter a short title." }),
-    purpose: z.string().trim().max(20_000, { error: "At most 20,000 letters." }),
-    contactName: short.min(1, { error: "Enter a contact name." }),
+    name: short.min(1, { error: texts.enterAShortTitle }),
+    purpose: z.string().trim().max(20_000, { error: texts.atMost20000Letters }),
+    contactName: short.min(1, { error: texts.enterAContactName }),
     organisation: short,
-    email: short.refine((text) => text === "" || /^\S+@\S+$/.test(text), { error: "Enter an address such as name@museum.example." }),
+    email: short.refine((text) => text === "" || /^\S+@\S+$/.test(text), { error: texts.enterAnAddressSuch }),
     clientId: z.string().max(300),
     wishedStart: date,
     wishedFinish: date,
@@ -30,7 +32,7 @@ export const enquiryFields = z
   })
   .refine(({ wishedStart, wishedFinish }) => (readDate(wishedFinish) ?? "9") >= (readDate(wishedStart) ?? ""), {
     path: ["wishedFinish"],
-    error: "The finish must not be before the start.",
+    error: texts.theFinishMustNot,
   });
 export type EnquiryFields = z.infer<typeof enquiryFields>;
 

@@ -1,5 +1,4 @@
 "use client";
-// The facts of an enquiry: to write one down, and to complete one that has come in.
 import { zodResolver } from "@hookform/resolvers/zod";
 import type { Enquiry } from "../../core/plan/schema.ts";
 import { Field, TextArea, TextInput } from "../../ui/field.tsx";
@@ -11,6 +10,8 @@ import { type FormOver, useFormOver } from "../../ui/useFormOver.ts";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { useUnderWay } from "../frame/underWay.ts";
 import { type EnquiryFields, enquiryFields, enquiryValues } from "./enquiryFields.ts";
+// The facts of an enquiry: to write one down, and to complete one that has come in.
+import { texts } from "./words.ts";
 
 interface EnquiryFormProps {
   enquiry: Partial<Enquiry>;
@@ -31,23 +32,23 @@ export function EnquiryForm({ enquiry, saveText, onSave }: EnquiryFormProps) {
   };
   return (
     <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(save)(event)}>
-      <Field label="Title" fault={errors.name?.message}>
+      <Field label={texts.title} fault={errors.name?.message}>
         <TextInput {...register("name")} autoFocus={isNew} />
       </Field>
-      <Field label="Purpose" fault={errors.purpose?.message}>
+      <Field label={texts.purpose} fault={errors.purpose?.message}>
         <TextArea {...register("purpose")} rows={3} />
       </Field>
       <div className="field-pair">
-        <Field label="Contact" fault={errors.contactName?.message}>
+        <Field label={texts.contact} fault={errors.contactName?.message}>
           <TextInput {...register("contactName")} />
         </Field>
-        <Field label="E-mail" fault={errors.email?.message}>
+        <Field label={texts.eMail} fault={errors.email?.message}>
           <TextInput {...register("email")} type="email" />
         </Field>
-        <Field label="Organisation" fault={errors.organisation?.message}>
-          <TextInput {...register("organisation")} placeholder="Optional" />
+        <Field label={texts.organisation} fault={errors.organisation?.message}>
+          <TextInput {...register("organisation")} placeholder={texts.optional} />
         </Field>
-        <Field label="Client">
+        <Field label={texts.client}>
           <FormPicker control={control} name="clientId" options={[none("As entered"), ...namedOptions(clients)]} />
         </Field>
       </div>
@@ -66,17 +67,17 @@ function Wishes({ form }: { form: FormOver<EnquiryFields> }) {
   return (
     <>
       <div className="field-pair">
-        <FormDate label="Requested start" control={control} name="wishedStart" placeholder="not stated" />
-        <FormDate label="Requested finish" control={control} name="wishedFinish" placeholder="not stated" />
+        <FormDate label={texts.requestedStart} control={control} name="wishedStart" placeholder={texts.notStated} />
+        <FormDate label={texts.requestedFinish} control={control} name="wishedFinish" placeholder={texts.notStated} />
         <Field label={`Value, ${currency}`} fault={errors.value?.message}>
-          <TextInput {...register("value")} inputMode="decimal" placeholder="not stated" />
+          <TextInput {...register("value")} inputMode="decimal" placeholder={texts.notStated} />
         </Field>
-        <Field label="Template">
+        <Field label={texts.template}>
           <FormPicker control={control} name="templateId" options={[none("Hours by role"), ...namedOptions(templates)]} />
         </Field>
       </div>
       {watch("templateId") === "" && (
-        <Unfold title="Hours by role" isOpenAtFirst={Object.values(watch("hours")).some((own) => own !== "")}>
+        <Unfold title={texts.hoursByRole} isOpenAtFirst={Object.values(watch("hours")).some((own) => own !== "")}>
           <div className="grid grid-cols-2 gap-x-3 gap-y-2">
             {roles.map(({ id, name }) => (
               <Field key={id} label={name} fault={errors.hours?.[id]?.message}>

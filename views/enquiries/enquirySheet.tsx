@@ -1,5 +1,4 @@
 "use client";
-// One enquiry in the side sheet: what is asked, what it would do, the decision, the facts to complete, and what became of it.
 import { useState } from "react";
 import { usePlan } from "../../client/session.tsx";
 import type { EnquiryRow } from "../../core/answers/enquiries.ts";
@@ -17,6 +16,8 @@ import { Effect } from "./effect.tsx";
 import { type EnquiryFields, factsOf } from "./enquiryFields.ts";
 import { EnquiryForm } from "./enquiryForm.tsx";
 import { stateWords, wishedText } from "./enquiryTable.tsx";
+// One enquiry in the side sheet: what is asked, what it would do, the decision, the facts to complete, and what became of it.
+import { texts } from "./words.ts";
 
 export function EnquirySheet({ row, onClose }: { row: EnquiryRow; onClose: () => void }) {
   const session = usePlan();
@@ -32,7 +33,7 @@ export function EnquirySheet({ row, onClose }: { row: EnquiryRow; onClose: () =>
       {state !== "declined" && <Effect query={asIf} onStart={(day) => setStart(longDay(day))} />}
       <Decide enquiry={enquiry} start={start} onStart={setStart} />
       <SheetSection>
-        <Unfold title="Edit details" look="action">
+        <Unfold title={texts.editDetails} look="action">
           <EnquiryForm enquiry={enquiry} saveText="Save" onSave={save} />
         </Unfold>
       </SheetSection>
@@ -40,7 +41,7 @@ export function EnquirySheet({ row, onClose }: { row: EnquiryRow; onClose: () =>
       {state === "declined" && (
         <SheetSection>
           <Button look="danger" onClick={() => void session.edit({ kind: "deleteEnquiry", id }).then(onClose)}>
-            Delete enquiry
+            {texts.deleteEnquiry}
           </Button>
         </SheetSection>
       )}
@@ -57,7 +58,7 @@ function Said({ row: { enquiry, projectName } }: { row: EnquiryRow }) {
     <SheetSection>
       {purpose && <p className="whitespace-pre-wrap pb-1">{purpose}</p>}
       <p className="text-side">
-        {requested === "" ? "No date requested" : `Requested ${requested}`}
+        {requested === "" ? texts.noDateRequested : `Requested ${requested}`}
         {value !== undefined && `, worth ${currency} ${moneyText(value * 100, 0)}`}
         {contact.email && (
           <>
@@ -76,7 +77,7 @@ function Said({ row: { enquiry, projectName } }: { row: EnquiryRow }) {
             <>
               {" · "}
               <Link href={linkTo("/horizon")} className="text-link">
-                show on Horizon
+                {texts.showOnHorizon}
               </Link>
             </>
           )}

@@ -1,5 +1,4 @@
 "use client";
-// The enquiries, those that wait first: what it is, who asks, when, how large, and what became of it.
 import type { EnquiryRow } from "../../core/answers/enquiries.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import type { Enquiry } from "../../core/plan/schema.ts";
@@ -8,6 +7,8 @@ import type { TableColumn } from "../../ui/table/column.ts";
 import { DataTable } from "../../ui/table/dataTable.tsx";
 import { TwoLines } from "../../ui/twoLines.tsx";
 import { ageInDays } from "./age.ts";
+// The enquiries, those that wait first: what it is, who asks, when, how large, and what became of it.
+import { texts } from "./words.ts";
 
 export const stateWords: Record<Enquiry["state"], string> = {
   received: "waiting",
@@ -28,7 +29,7 @@ export function EnquiryTable({ rows, today, currency, selectedId, onOpen }: Enqu
   return (
     <DataTable
       name="enquiry"
-      label="Enquiries"
+      label={texts.enquiries}
       columns={columns(today, currency)}
       rows={rows}
       idOf={({ enquiry }) => enquiry.id}
@@ -45,7 +46,7 @@ export function EnquiryTable({ rows, today, currency, selectedId, onOpen }: Enqu
 const wishColumns: readonly TableColumn<EnquiryRow>[] = [
   {
     id: "name",
-    head: "Title",
+    head: texts.title,
     width: 210,
     grow: 1.6,
     isRowHead: true,
@@ -54,7 +55,7 @@ const wishColumns: readonly TableColumn<EnquiryRow>[] = [
   },
   {
     id: "wished",
-    head: "Requested",
+    head: texts.requested,
     width: 140,
     grow: 0.6,
     value: ({ enquiry }) => enquiry.wishedStart ?? null,
@@ -63,19 +64,19 @@ const wishColumns: readonly TableColumn<EnquiryRow>[] = [
   },
   {
     id: "size",
-    head: "Size",
+    head: texts.size,
     width: 120,
     grow: 0.8,
     value: ({ hours, templateName }) => hours ?? templateName,
     cell: ({ hours, templateName }) => (
-      <span className="truncate">{templateName ?? (hours === null ? "not stated" : `${hoursText(hours * 60)} h`)}</span>
+      <span className="truncate">{templateName ?? (hours === null ? texts.notStated : `${hoursText(hours * 60)} h`)}</span>
     ),
   },
 ];
 
 const stateColumn: TableColumn<EnquiryRow> = {
   id: "state",
-  head: "State",
+  head: texts.state,
   width: 140,
   grow: 0.8,
   value: ({ enquiry }) => stateWords[enquiry.state],
@@ -95,7 +96,7 @@ const columns = (today: number, currency: string): TableColumn<EnquiryRow>[] => 
   },
   {
     id: "age",
-    head: "Received",
+    head: texts.received,
     width: 110,
     value: ({ receivedAt }) => receivedAt,
     cell: ({ receivedAt }) => <span className="truncate">{ageText(ageInDays(receivedAt, today))}</span>,

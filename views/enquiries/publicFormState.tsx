@@ -1,7 +1,8 @@
 "use client";
-// The public form: where it is, and whether it is open.
 import { usePlan } from "../../client/session.tsx";
 import { Button } from "../../ui/button.tsx";
+// The public form: where it is, and whether it is open.
+import { texts } from "./words.ts";
 
 export function PublicForm({ isOpen }: { isOpen: boolean }) {
   const session = usePlan();
@@ -10,14 +11,11 @@ export function PublicForm({ isOpen }: { isOpen: boolean }) {
     <div className="flex items-center gap-2">
       {isOpen && (
         <a href="/enquire" target="_blank" rel="noreferrer" className="text-link">
-          Public form
+          {texts.publicForm}
         </a>
       )}
-      <Button
-        title={isOpen ? "The public form is closed" : "Anyone with this address can send an enquiry"}
-        onClick={() => set(isOpen ? null : true)}
-      >
-        {isOpen ? "Close the public form" : "Open the public form"}
+      <Button title={isOpen ? texts.thePublicFormIsClosed : texts.anyoneWithThisAddressCan} onClick={() => set(isOpen ? null : true)}>
+        {isOpen ? texts.closeThePublicForm : texts.openThePublicForm}
       </Button>
     </div>
   );

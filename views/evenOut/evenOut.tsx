@@ -1,5 +1,4 @@
 "use client";
-// Evening out: before and after, and the lines one by one, each to take or leave.
 import dynamic from "next/dynamic";
 import type { EvenOutNews } from "../../client/searches.ts";
 import { usePlan } from "../../client/session.tsx";
@@ -14,6 +13,8 @@ import { lockEdit } from "../frame/lockTick.tsx";
 import { Empty } from "../frame/screen.tsx";
 import { effectPhrases, remedyText } from "../remedies/remedyWords.ts";
 import type { EvenOutHook } from "./useEvenOut.ts";
+// Evening out: before and after, and the lines one by one, each to take or leave.
+import { texts } from "./words.ts";
 
 const OverChart = dynamic(() => import("./overChart.tsx"), { ssr: false, loading: () => <div className="h-[190px]" /> });
 
@@ -22,11 +23,9 @@ export function EvenOut({ even }: { even: EvenOutHook }) {
   if (!news) return null;
   if (news.found.length === 0)
     return (
-      <Empty
-        title={news.before === 0 ? "Nobody is over capacity on any day of this window" : "No move was found that reduces the overload"}
-      >
+      <Empty title={news.before === 0 ? texts.nobodyIsOverCapacity : texts.noMoveWasFound}>
         {news.before === 0
-          ? "There is nothing to even out. Move the window at the top to look at other weeks."
+          ? texts.thereIsNothingToEven
           : `${hoursText(news.before)} h are over capacity on single days. ${endText(news)} Allow more kinds of moves, later finishes, or unlock work.`}
       </Empty>
     );
@@ -56,7 +55,7 @@ function Result({ even }: { even: EvenOutHook }) {
     <>
       <div className="flex flex-wrap items-start gap-x-8 gap-y-4">
         <div className="min-w-[300px] flex-1">
-          <h2 className="pb-1 font-title text-[18px]">Hours over on single days, by week</h2>
+          <h2 className="pb-1 font-title text-[18px]">{texts.hoursOverOnSingleDays}</h2>
           {evened && <OverChart evened={evened} window={even.window} />}
         </div>
         {evened && <Figures evened={evened} lines={taken.length} />}
@@ -70,7 +69,7 @@ function Result({ even }: { even: EvenOutHook }) {
         </Button>
       </div>
       <p className="pb-2 text-side">{endText(news)}</p>
-      <ul aria-label="Proposed moves">
+      <ul aria-label={texts.proposedMoves}>
         {found.map((line, at) => (
           <Line
             key={JSON.stringify(line.edits)}
@@ -107,12 +106,12 @@ function Figures({ evened, lines }: { evened: Evened; lines: number }) {
       <table className="w-full text-right">
         <thead>
           <tr className="text-side">
-            <th scope="col" aria-label="Figure" />
+            <th scope="col" aria-label={texts.figure} />
             <th scope="col" className="font-normal">
-              Before
+              {texts.before}
             </th>
             <th scope="col" className="font-normal">
-              After
+              {texts.after}
             </th>
           </tr>
         </thead>
@@ -131,7 +130,7 @@ function Figures({ evened, lines }: { evened: Evened; lines: number }) {
       <p className="pt-1 text-side">
         {countText(lines, "move")}.{" "}
         {finishes.length === 0
-          ? "No project finishes later or earlier."
+          ? texts.noProjectFinishesLater
           : finishes.map(({ name, finish }) => `${name} finishes on ${longDay(finish)}`).join(", ")}
       </p>
     </div>
@@ -162,7 +161,7 @@ function Line({ line, isTaken, effect, onToggle }: LineProps) {
           </span>
           <span className="block text-side">
             {effect === null
-              ? "It depends on a move that is not selected."
+              ? texts.itDependsOnAMove
               : effectPhrases(shown, currency)
                   .map((phrase) => phrase.text)
                   .join(" · ")}

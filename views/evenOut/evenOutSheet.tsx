@@ -1,5 +1,4 @@
 "use client";
-// The limits of evening out: whose work, which kinds of moves, how far, and which rows are locked.
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import { evenOutKinds, MOST_OVERTIME } from "../../core/balancing/kinds.ts";
 import { objectKeys } from "../../core/plan/objectKeys.ts";
@@ -17,17 +16,19 @@ import { useNames } from "../frame/facts.ts";
 import { lockEdit } from "../frame/lockTick.tsx";
 import { kindWords } from "../remedies/remedyWords.ts";
 import type { EvenOutHook } from "./useEvenOut.ts";
+// The limits of evening out: whose work, which kinds of moves, how far, and which rows are locked.
+import { texts } from "./words.ts";
 
 export function EvenOutSheet({ even }: { even: EvenOutHook }) {
   const { choices, choose, isRunning, window } = even;
   const toggle = (kind: (typeof evenOutKinds)[number]) =>
     choose({ kinds: evenOutKinds.filter((own) => (own === kind ? !choices.kinds.includes(own) : choices.kinds.includes(own))) });
   return (
-    <Sheet title="Even out" subtitle={`${rangeText(window)}, by single day`} onClose={() => even.setScope(null)}>
+    <Sheet title={texts.evenOut} subtitle={`${rangeText(window)}, by single day`} onClose={() => even.setScope(null)}>
       <SheetSection>
         <WhoseWork even={even} />
       </SheetSection>
-      <SheetSection title="Allowed moves">
+      <SheetSection title={texts.allowedMoves}>
         {evenOutKinds.map((kind) => (
           <CheckboxField key={kind} checked={choices.kinds.includes(kind)} onChange={() => toggle(kind)} disabled={isRunning}>
             {kindWords[kind]}
@@ -37,7 +38,7 @@ export function EvenOutSheet({ even }: { even: EvenOutHook }) {
           Longer tasks stay within their slack. Overtime is used only where no work can move, up to {MOST_OVERTIME} h a day.
         </p>
         <CheckboxField checked={choices.isPencilledOnly} onChange={(isPencilledOnly) => choose({ isPencilledOnly })} disabled={isRunning}>
-          Pencilled work only
+          {texts.pencilledWorkOnly}
         </CheckboxField>
       </SheetSection>
       <HowFar even={even} />
@@ -47,14 +48,11 @@ export function EvenOutSheet({ even }: { even: EvenOutHook }) {
           <Searching even={even} />
         ) : (
           <Button look="main" disabled={choices.kinds.length === 0} onClick={even.start}>
-            {even.news ? "Even out again" : "Even out"}
+            {even.news ? texts.evenOutAgain : texts.evenOut}
           </Button>
         )}
       </div>
-      <p className="pb-4 text-side">
-        Nothing changes until you apply it. Hours stay the same, work goes only to people with its role and skills, nothing moves before
-        today, and no deadline is newly missed.
-      </p>
+      <p className="pb-4 text-side">{texts.nothingChangesUntilYouApply}</p>
     </Sheet>
   );
 }
@@ -63,28 +61,28 @@ export function EvenOutSheet({ even }: { even: EvenOutHook }) {
 function Searching({ even: { news, choices, stop } }: { even: EvenOutHook }) {
   return (
     <div className="space-y-2">
-      <ProgressLine part={Math.min(1, (news?.seconds ?? 0) / Math.max(1, choices.seconds))}>Looking for moves</ProgressLine>
+      <ProgressLine part={Math.min(1, (news?.seconds ?? 0) / Math.max(1, choices.seconds))}>{texts.lookingForMoves}</ProgressLine>
       <p className="text-side">
         {(news?.steps ?? 0) === 0 && "Comparing assignments. "}
         {wholeText(news?.steps ?? 0)} moves tried, {countText(news?.lines ?? 0, "move")} found.{" "}
         {news && `${hoursText(news.now)} of ${hoursText(news.before)} h are still over on single days.`}
       </p>
-      <Button onClick={stop}>Stop and show the result</Button>
+      <Button onClick={stop}>{texts.stopAndShowTheResult}</Button>
     </div>
   );
 }
 
 function HowFar({ even: { choices, choose } }: { even: EvenOutHook }) {
   return (
-    <SheetSection title="Limits">
+    <SheetSection title={texts.limits}>
       <Amount
-        label="Finish later by at most, working days"
+        label={texts.finishLaterByAtMost}
         value={choices.mostDelayDays}
         most={250}
         onSave={(mostDelayDays) => choose({ mostDelayDays })}
       />
-      <Amount label="Ignore changes under, hours" value={choices.leastHours} most={100} onSave={(leastHours) => choose({ leastHours })} />
-      <Amount label="Search for, seconds" value={choices.seconds} most={120} onSave={(seconds) => choose({ seconds })} />
+      <Amount label={texts.ignoreChangesUnderHours} value={choices.leastHours} most={100} onSave={(leastHours) => choose({ leastHours })} />
+      <Amount label={texts.searchForSeconds} value={choices.seconds} most={120} onSave={(seconds) => choose({ seconds })} />
     </SheetSection>
   );
 }
@@ -93,7 +91,7 @@ function WhoseWork({ even }: { even: EvenOutHook }) {
   const { roles, teams, projects } = useNames();
   return (
     <>
-      <Field label="Scope">
+      <Field label={texts.scope}>
         <Picker
           value={even.scope === "all" ? "" : even.scope}
           options={[
@@ -133,12 +131,12 @@ function MoreProjects({ even: { scope, more, setScope, isRunning } }: { even: Ev
             disabled={isRunning}
             aria-label={`Leave out ${name}`}
           >
-            leave out
+            {texts.leaveOut}
           </TextButton>
         </p>
       ))}
       {others.length > 0 && (
-        <Field label="Include the work of">
+        <Field label={texts.includeTheWorkOf}>
           <Picker
             value=""
             options={[none("Another project"), ...namedOptions(others)]}
@@ -177,10 +175,8 @@ function Locks() {
   const locks = useMaybeAnswer("locks", {}, null);
   const all = locks ? objectKeys(locks).flatMap((list) => locks[list].map((own) => ({ ...own, list }))) : [];
   return (
-    <SheetSection title="Locked">
-      {all.length === 0 && (
-        <p className="text-side">Nothing is locked. Lock the task of a move here; lock people, projects and tasks in their sheets.</p>
-      )}
+    <SheetSection title={texts.locked}>
+      {all.length === 0 && <p className="text-side">{texts.nothingIsLockedLock}</p>}
       {all.map(({ list, id, name }) => (
         <p key={`${list} ${id}`} className="flex items-baseline gap-2">
           <span className="min-w-0 flex-1 truncate">{name}</span>

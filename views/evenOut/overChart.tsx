@@ -1,10 +1,11 @@
 "use client";
-// Hours over by week: as it is, and as it would be.
 import { Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
 import type { Evened } from "../../core/answers/evenedLines.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import { axisHours, ChartLegend, chartLooks } from "../../ui/chartParts.tsx";
 import { hoursOf, longDay } from "../../ui/format.ts";
+// Hours over by week: as it is, and as it would be.
+import { texts } from "./words.ts";
 
 const marks = {
   before: { name: "Before", color: "var(--over)", as: "line" },
@@ -20,7 +21,7 @@ export default function OverChart({ evened: { weeks, before, after }, window }: 
   const line = { strokeWidth: 2, dot: { r: 2.5 }, isAnimationActive: false };
   return (
     <>
-      <div className="h-[190px]" role="img" aria-label="Hours over on single days, by week, before and after">
+      <div className="h-[190px]" role="img" aria-label={texts.hoursOverOnSingleDaysByWeek}>
         <ResponsiveContainer width="100%" height="100%">
           <LineChart data={data} margin={{ top: 8, right: 8, bottom: 0, left: -8 }} accessibilityLayer={false}>
             <XAxis dataKey="week" interval="equidistantPreserveStart" minTickGap={16} {...chartLooks.x} />

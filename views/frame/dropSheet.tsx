@@ -1,5 +1,4 @@
 "use client";
-// A bar that links decide was dragged: what that can mean, each with what it does, and none of it hidden.
 import { useState } from "react";
 import type { Drop, DropOption } from "../../core/entry/drop.ts";
 import { Button } from "../../ui/button.tsx";
@@ -7,6 +6,8 @@ import { countText, longDay } from "../../ui/format.ts";
 import { Radios } from "../../ui/radios.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { ImpactView, useImpact } from "./impact.tsx";
+// A bar that links decide was dragged: what that can mean, each with what it does, and none of it hidden.
+import { texts } from "./words.ts";
 
 interface DropSheetProps {
   drop: Drop;
@@ -23,7 +24,7 @@ export function DropSheet({ drop, taskName, onTake, onClose }: DropSheetProps) {
     <Sheet title={`Start on ${longDay(drop.start)}?`} subtitle={`${taskName} · its links decide when it starts`} onClose={onClose}>
       <SheetSection>
         <Radios
-          label="How to move it"
+          label={texts.howToMoveIt}
           value={way}
           onChange={setWay}
           options={drop.options.map((own) => ({
@@ -38,9 +39,9 @@ export function DropSheet({ drop, taskName, onTake, onClose }: DropSheetProps) {
         />
         <div className="flex gap-2 pt-3">
           <Button look="main" disabled={!impact || impact.faults.length > 0} onClick={() => onTake(option)}>
-            Apply
+            {texts.apply}
           </Button>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{texts.cancel}</Button>
         </div>
       </SheetSection>
       <ImpactView impact={impact} />

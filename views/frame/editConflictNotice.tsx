@@ -1,5 +1,4 @@
 "use client";
-// The conflicts of a reverted edit: yours, theirs, the former value, and a choice.
 import { toast } from "sonner";
 import type { Notice } from "../../client/host.ts";
 import { usePlan } from "../../client/session.tsx";
@@ -9,6 +8,8 @@ import { listWords } from "../../core/plan/listWords.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText } from "../../ui/format.ts";
 import { fieldText, useValueText } from "./valueText.ts";
+// The conflicts of a reverted edit: yours, theirs, the former value, and a choice.
+import { texts } from "./words.ts";
 
 const MOST_ROWS = 6;
 
@@ -31,13 +32,13 @@ export function EditConflictNotice({
     session.choose(choice, chosen);
   };
   return (
-    <div role="alertdialog" aria-label="Conflicting changes" className="w-full">
-      <p className="font-semibold">Someone else changed the same fields. Your change was not saved.</p>
+    <div role="alertdialog" aria-label={texts.conflictingChanges} className="w-full">
+      <p className="font-semibold">{texts.someoneElseChangedTheSame}</p>
       <MetRows rows={rows} verb="yours" />
       <div className="flex gap-2">
-        <Button onClick={() => choose(null)}>Keep theirs</Button>
+        <Button onClick={() => choose(null)}>{texts.keepTheirs}</Button>
         <Button look="main" onClick={() => choose(edit)}>
-          Keep yours
+          {texts.keepYours}
         </Button>
       </div>
     </div>
@@ -49,11 +50,11 @@ export function ChangedSinceNotice({ rows, step, text, undoableRows, toastId }: 
   const session = usePlan();
   const close = () => void toast.dismiss(toastId);
   return (
-    <div role="alertdialog" aria-label="Changed since" className="w-full">
+    <div role="alertdialog" aria-label={texts.changedSince} className="w-full">
       <p className="font-semibold">{text}</p>
       <MetRows rows={rows} verb="would be" />
       <div className="flex gap-2">
-        <Button onClick={close}>Leave unchanged</Button>
+        <Button onClick={close}>{texts.leaveUnchanged}</Button>
         {undoableRows > 0 && (
           <Button
             look="main"
@@ -62,7 +63,7 @@ export function ChangedSinceNotice({ rows, step, text, undoableRows, toastId }: 
               void session.step({ ...step, partly: true });
             }}
           >
-            {step.kind === "undo" ? "Undo" : "Redo"} the other {countText(undoableRows, "row")}
+            {step.kind === "undo" ? texts.undo : texts.redo} the other {countText(undoableRows, "row")}
           </Button>
         )}
       </div>

@@ -1,9 +1,10 @@
 "use client";
-// A feed as a file or as an address to subscribe to. The address is asked for when it is wanted: the person who has it can read
-// the feed.
 import { useState } from "react";
 import { toast } from "sonner";
 import { TextButton } from "../../ui/button.tsx";
+// A feed as a file or as an address to subscribe to. The address is asked for when it is wanted: the person who has it can read
+// the feed.
+import { texts } from "./words.ts";
 
 interface Feed {
   kind: "people" | "leave";
@@ -39,9 +40,9 @@ export function FeedLinks({ kind, id }: Feed) {
   };
   return (
     <span className="min-w-0">
-      <TextButton onClick={() => void withAddress(save)}>Save as a file</TextButton>
+      <TextButton onClick={() => void withAddress(save)}>{texts.saveAsAFile}</TextButton>
       {" · "}
-      <TextButton onClick={() => void withAddress(copy)}>Copy the address</TextButton>
+      <TextButton onClick={() => void withAddress(copy)}>{texts.copyTheAddress}</TextButton>
       {address !== null && <span className="block font-mono text-[12px] break-all">{address}</span>}
     </span>
   );

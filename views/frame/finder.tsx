@@ -1,5 +1,4 @@
 "use client";
-// The finder: screens, people, projects and tasks by name.
 import { Command } from "cmdk";
 import { Search } from "lucide-react";
 import { useRouter } from "next/navigation";
@@ -10,6 +9,8 @@ import { Button } from "../../ui/button.tsx";
 import { useKeys } from "../../ui/keys.ts";
 import { screens, subScreens } from "./rail.tsx";
 import { useLinkTo } from "./windowed.ts";
+// The finder: screens, people, projects and tasks by name.
+import { texts } from "./words.ts";
 
 const itemLook = "flex h-9 cursor-pointer items-center justify-between gap-4 rounded-[4px] px-3 data-[selected=true]:bg-pine-wash";
 const kinds = [
@@ -41,7 +42,7 @@ export function Finder() {
       <Command.Dialog
         open={isOpen}
         onOpenChange={setOpen}
-        label="Find people, projects, tasks and screens"
+        label={texts.findPeopleProjectsTasks}
         shouldFilter={false}
         overlayClassName="fixed inset-0 z-40 bg-ink/15"
         contentClassName="finder-box"
@@ -70,11 +71,9 @@ function FinderList({ onGo }: { onGo: (link: string) => void }) {
   };
   return (
     <>
-      <Command.Input value={text} onValueChange={setText} placeholder="A person, project, task or screen" className="finder-field" />
+      <Command.Input value={text} onValueChange={setText} placeholder={texts.aPersonProjectTask} className="finder-field" />
       <Command.List className="max-h-[420px] overflow-y-auto p-1.5">
-        <Command.Empty className="px-3 py-4 text-ink-2">
-          {isRead ? `No results for “${text}”.` : "The plan is still loading. Results appear in a moment."}
-        </Command.Empty>
+        <Command.Empty className="px-3 py-4 text-ink-2">{isRead ? `No results for “${text}”.` : texts.thePlanIsStillLoading}</Command.Empty>
         <ScreenGroup text={text} onGo={onGo} />
         {kinds.map(({ kind, heading }) => (
           <FoundGroup
@@ -94,7 +93,7 @@ function ScreenGroup({ text, onGo }: { text: string; onGo: (link: string) => voi
   const fitting = screensFor(text);
   if (fitting.length === 0) return null;
   return (
-    <Command.Group heading={<span className="options-heading">Screens</span>}>
+    <Command.Group heading={<span className="options-heading">{texts.screens}</span>}>
       {fitting.map(({ name, path, says, sheet }) => (
         <Command.Item key={name} value={name} onSelect={() => onGo(linkTo(path, sheet ? { sheet } : {}))} className={itemLook}>
           <span>{name}</span>

@@ -1,5 +1,4 @@
 "use client";
-// The frame of every screen: time ribbon above, rail on the left, the screen with its tray and side sheet.
 import { NuqsAdapter } from "nuqs/adapters/next/app";
 import { type ReactNode, Suspense } from "react";
 import { Toaster, toast } from "sonner";
@@ -14,6 +13,8 @@ import { markHeard } from "./heard.ts";
 import { MovedNotice } from "./movedNotice.tsx";
 import { PlanScope } from "./planScope.tsx";
 import { Rail } from "./rail.tsx";
+// The frame of every screen: time ribbon above, rail on the left, the screen with its tray and side sheet.
+import { texts } from "./words.ts";
 
 const showNotice = (notice: Notice) => {
   if (notice.kind === "moved") toast(<MovedNotice moves={notice.moves} typed={notice.typed} />, { id: "moved", duration: 12_000 });
@@ -41,7 +42,7 @@ export function Frame({ initial, children }: { initial: FrameInitial; children: 
         <PlanProvider onNotice={showNotice} sketchId={initial.sketches?.sketchId ?? null}>
           <div className="relative grid h-full grid-cols-[132px_auto_minmax(0,1fr)] max-[800px]:grid-cols-[104px_auto_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
             <a href="#screen" className="skip-link">
-              Skip to the screen
+              {texts.skipToTheScreen}
             </a>
             <Suspense>
               <PlanScope>

@@ -1,5 +1,4 @@
 "use client";
-// The top of every screen: name, time ribbon, undo and redo, the plan's menu, the finder, the user.
 import { Redo2, Undo2 } from "lucide-react";
 import { useEffect } from "react";
 import { useAnswer, useHost, useIsSaving, usePlan } from "../../client/session.tsx";
@@ -15,6 +14,8 @@ import { Shortcuts } from "./shortcuts.tsx";
 import { SketchBar } from "./sketchBar.tsx";
 import { useStays } from "./useStays.ts";
 import { useLinkTo, usePlanWindow } from "./windowed.ts";
+// The top of every screen: name, time ribbon, undo and redo, the plan's menu, the finder, the user.
+import { texts } from "./words.ts";
 
 const ladder: readonly Grain[] = ["day", "week", "month", "quarter", "year"];
 const stepOf: Record<Grain, number> = { day: 1, week: 7, month: 7, quarter: 7, year: 7 };
@@ -34,8 +35,8 @@ export function Header() {
     <header data-ready={isRead ? "yes" : "no"} data-revision={revision} data-saving={isSaving ? "yes" : "no"} className="col-span-3">
       <div className="header-line">
         <Link href={linkTo("/balance")} className="brand">
-          <span>Mindful</span>
-          <span className="text-pine italic">Roster</span>
+          <span>{texts.mindful}</span>
+          <span className="text-pine italic">{texts.roster}</span>
         </Link>
         <Ribbon {...ribbon} window={range} step={stepOf[grain]} onMove={moveTo} />
         <div className="flex items-center gap-2 line-left px-3">
@@ -64,14 +65,14 @@ function Steps() {
     <>
       <Unsaved />
       <IconButton
-        label={undo === null ? "Nothing to undo" : `Undo: ${undo.words} (Ctrl Z)`}
+        label={undo === null ? texts.nothingToUndo : `Undo: ${undo.words} (Ctrl Z)`}
         disabled={undo === null}
         onClick={() => void session.step({ kind: "undo" })}
       >
         <Undo2 size={16} />
       </IconButton>
       <IconButton
-        label={redo === null ? "Nothing to redo" : `Redo: ${redo.words} (Ctrl Y)`}
+        label={redo === null ? texts.nothingToRedo : `Redo: ${redo.words} (Ctrl Y)`}
         disabled={redo === null}
         onClick={() => void session.step({ kind: "redo" })}
       >

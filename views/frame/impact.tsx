@@ -1,5 +1,4 @@
 "use client";
-// The effect of an edit, shown before it is made: capacity, new overloads, hours that can no longer be worked, moved finishes.
 import { useEffect, useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { Impact } from "../../core/answers/impact.ts";
@@ -9,6 +8,8 @@ import { countText, hoursText, shortDay, signedMoney, wholeText } from "../../ui
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "./facts.ts";
 import { LEAST_MONEY } from "./moneyChange.ts";
+// The effect of an edit, shown before it is made: capacity, new overloads, hours that can no longer be worked, moved finishes.
+import { texts } from "./words.ts";
 
 const SETTLE_MS = 250;
 const MOST_LINES = 6;
@@ -30,7 +31,7 @@ export function useImpact(edit: Edit | null): Impact | null {
 export function ImpactView({ impact, title = "Effect" }: { impact: Impact | null; title?: string }) {
   return (
     <SheetSection title={title}>
-      {!impact && <p className="text-ink-2">Calculating…</p>}
+      {!impact && <p className="text-ink-2">{texts.calculating}</p>}
       <FormFault>{impact?.faults.join(" ")}</FormFault>
       {impact && impact.faults.length === 0 && <ImpactFigures impact={impact} />}
     </SheetSection>
@@ -41,10 +42,10 @@ function ImpactFigures({ impact }: { impact: Impact }) {
   return (
     <>
       <Sums impact={impact} />
-      <Group title="Overloaded, by week" lines={impact.over.map(overLine)} more="weeks" />
-      <Group title="Freed" lines={impact.freed.filter(({ minutes }) => minutes >= LEAST_FREED).map(freedLine)} more="people" />
-      <Group title="Hours that cannot be worked" lines={impact.unplaced.map(unplacedLine)} more="assignments" />
-      <Group title="Moved finish dates" lines={projectsFirst(impact.finishes).map(finishLine)} more="finishes" />
+      <Group title={texts.overloadedByWeek} lines={impact.over.map(overLine)} more="weeks" />
+      <Group title={texts.freed} lines={impact.freed.filter(({ minutes }) => minutes >= LEAST_FREED).map(freedLine)} more="people" />
+      <Group title={texts.hoursThatCannotBeWorked} lines={impact.unplaced.map(unplacedLine)} more="assignments" />
+      <Group title={texts.movedFinishDates} lines={projectsFirst(impact.finishes).map(finishLine)} more="finishes" />
     </>
   );
 }
@@ -57,18 +58,20 @@ function Sums({ impact }: { impact: Impact }) {
   const isNothing = people + over.length + unplaced.length + finishes.length + freed.length === 0 && relieved + placedAgain === 0;
   return (
     <>
-      {isNothing && <p className="text-ink-2">No new overload; capacity and dates stay the same.</p>}
+      {isNothing && <p className="text-ink-2">{texts.noNewOverloadCapacity}</p>}
       {people > 0 && (
         <SumLine figure={`${signed(impact.capacity.after - impact.capacity.before)} h`} isTotal>
           Capacity of {countText(people, "person", "people")}
         </SumLine>
       )}
       <Lines lines={impact.weeks.map(weekLine)} more="weeks" />
-      {Math.abs(cost) >= LEAST_MONEY && <SumLine figure={signedMoney(cost, currency)}>Cost</SumLine>}
-      {Math.abs(revenue) >= LEAST_MONEY && <SumLine figure={signedMoney(revenue, currency)}>Revenue</SumLine>}
-      {revenue !== 0 && Math.abs(revenue - cost) >= LEAST_MONEY && <SumLine figure={signedMoney(revenue - cost, currency)}>Margin</SumLine>}
-      {placedAgain > 0 && <SumLine figure={`${hoursText(placedAgain)} h`}>Hours that can be worked now</SumLine>}
-      {relieved > 0 && <SumLine figure={`${hoursText(relieved)} h`}>No longer overloaded, by week</SumLine>}
+      {Math.abs(cost) >= LEAST_MONEY && <SumLine figure={signedMoney(cost, currency)}>{texts.cost}</SumLine>}
+      {Math.abs(revenue) >= LEAST_MONEY && <SumLine figure={signedMoney(revenue, currency)}>{texts.revenue}</SumLine>}
+      {revenue !== 0 && Math.abs(revenue - cost) >= LEAST_MONEY && (
+        <SumLine figure={signedMoney(revenue - cost, currency)}>{texts.margin}</SumLine>
+      )}
+      {placedAgain > 0 && <SumLine figure={`${hoursText(placedAgain)} h`}>{texts.hoursThatCanBeWorked}</SumLine>}
+      {relieved > 0 && <SumLine figure={`${hoursText(relieved)} h`}>{texts.noLongerOverloadedByWeek}</SumLine>}
     </>
   );
 }

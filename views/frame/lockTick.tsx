@@ -1,8 +1,9 @@
 "use client";
-// The lock of a person, a project or a task against evening out; saved when it is clicked.
 import { usePlan } from "../../client/session.tsx";
 import type { Edit } from "../../core/edits/edit.ts";
 import { CheckboxField } from "../../ui/checkbox.tsx";
+// The lock of a person, a project or a task against evening out; saved when it is clicked.
+import { texts } from "./words.ts";
 
 export type Lockable = "people" | "projects" | "tasks";
 
@@ -17,7 +18,7 @@ export function LockTick({ list, id, isLocked }: { list: Lockable; id: string; i
   const session = usePlan();
   return (
     <CheckboxField checked={isLocked} onChange={(isNow) => void session.edit(lockEdit(list, id, isNow))}>
-      {list === "people" ? "Locked: evening out does not change this person’s work" : "Locked: evening out does not change it"}
+      {list === "people" ? texts.lockedEveningOutDoesNot : texts.lockedEveningOutDoesNotChange}
     </CheckboxField>
   );
 }

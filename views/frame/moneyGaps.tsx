@@ -1,9 +1,10 @@
 "use client";
-// The gaps in the sums of money on a screen, with the way to fill them.
 import type { MoneyGaps as Gaps } from "../../core/cost/moneyGaps.ts";
 import Link from "../../ui/link.tsx";
 import { Figure } from "./screen.tsx";
 import { useLinkTo } from "./windowed.ts";
+// The gaps in the sums of money on a screen, with the way to fill them.
+import { texts } from "./words.ts";
 
 export function MoneyGaps({ missingRates, missingExchangeRates }: Gaps) {
   const linkTo = useLinkTo();
@@ -11,14 +12,14 @@ export function MoneyGaps({ missingRates, missingExchangeRates }: Gaps) {
     <>
       {missingRates > 0 && (
         <Link href={linkTo("/rates")}>
-          <Figure value={String(missingRates)} says={missingRates === 1 ? "rate missing" : "rates missing"} isOver />
+          <Figure value={String(missingRates)} says={missingRates === 1 ? texts.rateMissing : texts.ratesMissing} isOver />
         </Link>
       )}
       {missingExchangeRates > 0 && (
         <Link href={linkTo("/rates")}>
           <Figure
             value={String(missingExchangeRates)}
-            says={missingExchangeRates === 1 ? "exchange rate missing" : "exchange rates missing"}
+            says={missingExchangeRates === 1 ? texts.exchangeRateMissing : texts.exchangeRatesMissing}
             isOver
           />
         </Link>

@@ -5,14 +5,15 @@ import type { DriverKind } from "../../core/schedule/dates.ts";
 import type { Moves, TaskMove } from "../../core/schedule/moves.ts";
 import { countText, hoursText, shortDay } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
+import { texts } from "./words.ts";
 
 const MOST_LISTED = 4;
 
 export function MovedNotice({ moves, typed }: { moves: Moves; typed: readonly UnplacedRise[] }) {
   return (
-    <div role="status" aria-label="Moved dates" className="text-[13px]">
+    <div role="status" aria-label={texts.movedDates} className="text-[13px]">
       <MovedLines moves={moves} most={MOST_LISTED} />
-      {typed.length > 0 && <p className="pt-1 font-semibold text-over">Typed hours that cannot be worked now</p>}
+      {typed.length > 0 && <p className="pt-1 font-semibold text-over">{texts.typedHoursThatCannot}</p>}
       {typed.slice(0, MOST_LISTED).map(({ assignmentId, taskName, who, minutes }) => (
         <p key={assignmentId}>
           {taskName} · {who} <span className="text-ink-2">{hoursText(minutes)} h</span>
@@ -33,7 +34,7 @@ export function MovedLines({ moves: { tasks, projects }, most }: { moves: Moves;
           {name} now finishes on {shortDay(after)}, {countText(Math.abs(after - before), "day")} {after > before ? "later" : "earlier"}
         </p>
       ))}
-      {tasks.length > 0 && <p className="text-ink-2">{tasks.length === 1 ? "1 task moves" : `${tasks.length} tasks move`} with it:</p>}
+      {tasks.length > 0 && <p className="text-ink-2">{tasks.length === 1 ? texts.n1TaskMoves : `${tasks.length} tasks move`} with it:</p>}
       {listed.map((move) => (
         <p key={move.taskId}>
           {move.name} <span className="text-ink-2">{moveText(move)}</span>

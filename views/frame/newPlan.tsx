@@ -17,19 +17,20 @@ import { currencyOptions, day, weekdayOptions } from "../planFields/planFields.t
 import { WeekFields, weekHours, weekSchema } from "../planFields/weekFields.tsx";
 import { useFrame } from "./facts.ts";
 import { showFirstSteps } from "./firstStepsShown.ts";
+import { texts } from "./words.ts";
 
 const fieldsSchema = z
   .object({
-    name: z.string().trim().min(1, { error: "Enter a name for the plan." }).max(300),
+    name: z.string().trim().min(1, { error: texts.enterAName }).max(300),
     currency: z.string(),
     weekStartsOn: z.string(),
     planStart: day,
     planEnd: day,
-    week: weekSchema.refine((week) => weekHours(week).some((hours) => hours > 0), { path: ["root"], error: "One day needs hours." }),
+    week: weekSchema.refine((week) => weekHours(week).some((hours) => hours > 0), { path: ["root"], error: texts.oneDayNeedsHours }),
   })
   .refine(({ planStart, planEnd }) => (readDate(planEnd) ?? "") >= (readDate(planStart) ?? ""), {
     path: ["planEnd"],
-    error: "The last day must be on or after the first day.",
+    error: texts.theLastDayMust,
   });
 type Fields = z.infer<typeof fieldsSchema>;
 
@@ -39,10 +40,10 @@ export function NewPlan({ planName, onClose }: { planName: string; onClose: () =
   const { form, fault, submit } = useNewPlan(place);
   return (
     <div className="absolute top-[68px] right-0 bottom-0 z-40 shadow-float">
-      <Sheet title="New plan" subtitle={`It replaces “${planName}”`} onClose={onClose}>
+      <Sheet title={texts.newPlan} subtitle={`It replaces “${planName}”`} onClose={onClose}>
         <SheetSection>
           <form noValidate className="space-y-3" onSubmit={submit}>
-            <Field label="Name" fault={form.formState.errors.name?.message}>
+            <Field label={texts.name} fault={form.formState.errors.name?.message}>
               <TextInput {...form.register("name")} autoFocus />
             </Field>
             <HolidayPlace place={place} noneText="No public holidays yet" />
@@ -53,9 +54,9 @@ export function NewPlan({ planName, onClose }: { planName: string; onClose: () =
               past this step.
             </p>
             <Button type="submit" look="main" disabled={form.formState.isSubmitting || unsettled > 0}>
-              Create plan
+              {texts.createPlan}
             </Button>
-            {unsettled > 0 && <p className="text-[13px] text-ochre-ink">Wait until your last changes are saved.</p>}
+            {unsettled > 0 && <p className="text-[13px] text-ochre-ink">{texts.waitUntilYourLastChanges}</p>}
           </form>
         </SheetSection>
       </Sheet>
@@ -98,17 +99,17 @@ function Frame({ form: { register, control, formState } }: { form: UseFormReturn
   return (
     <>
       <div className="field-pair">
-        <Field label="Currency">
+        <Field label={texts.currency}>
           <FormPicker control={control} name="currency" options={currencyOptions()} />
         </Field>
-        <Field label="Week starts on">
+        <Field label={texts.weekStartsOn}>
           <FormChoice control={control} name="weekStartsOn" options={weekdayOptions} />
         </Field>
-        <FormDate label="First day" control={control} name="planStart" />
-        <FormDate label="Last day" control={control} name="planEnd" />
+        <FormDate label={texts.firstDay} control={control} name="planStart" />
+        <FormDate label={texts.lastDay} control={control} name="planEnd" />
       </div>
       <div>
-        <span className="field-label">Hours of a working week</span>
+        <span className="field-label">{texts.hoursOfAWorkingWeek}</span>
         <WeekFields register={register} name="week" faults={errors.week} />
       </div>
     </>

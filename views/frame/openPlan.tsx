@@ -1,5 +1,4 @@
 "use client";
-// Opening a plan file: what it holds or what is wrong with it, then replacing the plan.
 import { useState } from "react";
 import { answerLines } from "../../client/answerLines.ts";
 import { post } from "../../client/post.ts";
@@ -9,6 +8,8 @@ import { Button } from "../../ui/button.tsx";
 import { countText, longDay } from "../../ui/format.ts";
 import { ProgressLine } from "../../ui/progressLine.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
+// Opening a plan file: what it holds or what is wrong with it, then replacing the plan.
+import { texts } from "./words.ts";
 
 interface Checked {
   faults: string[];
@@ -71,12 +72,12 @@ export function OpenPlan({ planName, onClose }: { planName: string; onClose: () 
   };
   return (
     <div className="absolute top-[68px] right-0 bottom-0 z-40 shadow-float">
-      <Sheet title="Open a plan file" subtitle="JSON, as saved by Mindful Roster" onClose={onClose}>
+      <Sheet title={texts.openAPlanFile} subtitle="JSON, as saved by Mindful Roster" onClose={onClose}>
         <SheetSection>
           <PlanFile isBusy={step.at === "reading" || step.at === "replacing"} onChoose={(file) => void check(file)} />
         </SheetSection>
         {step.at === "reading" && <ProgressLine part={null}>{`Reading and checking ${step.file.name} …`}</ProgressLine>}
-        {step.at === "replacing" && <ProgressLine part={step.part}>Writing the plan</ProgressLine>}
+        {step.at === "replacing" && <ProgressLine part={step.part}>{texts.writingThePlan}</ProgressLine>}
         {step.at === "checked" && <Faults fileName={step.file.name} faults={step.checked.faults} />}
         {step.at === "checked" && step.checked.holds && (
           <>
@@ -94,7 +95,7 @@ function PlanFile({ isBusy, onChoose }: { isBusy: boolean; onChoose: (file: File
     <input
       type="file"
       accept=".json,application/json"
-      aria-label="Plan file"
+      aria-label={texts.planFile}
       disabled={isBusy}
       onChange={(event) => {
         const file = event.target.files?.[0];
@@ -144,9 +145,9 @@ function Replace({ planName, onReplace }: { planName: string; onReplace: () => v
         step.
       </p>
       <Button look="main" disabled={unsettled > 0} onClick={onReplace}>
-        Replace the plan
+        {texts.replaceThePlan}
       </Button>
-      {unsettled > 0 && <p className="mt-2 text-[13px] text-ochre-ink">Wait until your last changes are saved.</p>}
+      {unsettled > 0 && <p className="mt-2 text-[13px] text-ochre-ink">{texts.waitUntilYourLastChanges}</p>}
     </SheetSection>
   );
 }

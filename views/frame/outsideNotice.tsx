@@ -1,5 +1,4 @@
 "use client";
-// Says at once that typed hours lie outside their task's dates, and offers to move the finish.
 import { toast } from "sonner";
 import type { PlanSession } from "../../client/planSession.ts";
 import type { AnswerOf, QueryOf } from "../../client/questions.ts";
@@ -7,6 +6,8 @@ import { togetherOf } from "../../core/edits/together.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText, hoursText, longDay, wholeText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
+// Says at once that typed hours lie outside their task's dates, and offers to move the finish.
+import { texts } from "./words.ts";
 
 type Outside = AnswerOf<"hoursOutside">[number];
 
@@ -25,7 +26,7 @@ export async function tellOutside(session: PlanSession, cells: QueryOf<"hoursOut
     void session.edit(togetherOf(edits, words));
   };
   toast(
-    <div role="status" aria-label="Hours outside the task’s dates" className="w-full">
+    <div role="status" aria-label={texts.hoursOutsideTheTasksDates} className="w-full">
       {tasks.slice(0, MOST_LINES).map((own) => (
         <p key={own.taskId}>{outsideText(own)}</p>
       ))}

@@ -1,5 +1,4 @@
 "use client";
-// The plan's menu: its file, a new one, its settings, and the theme.
 import { BookOpen, ChevronDown, Download, FilePlus, FolderOpen, History, Moon, Settings, Sun, Table2 } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { useState } from "react";
@@ -10,6 +9,8 @@ import { showFirstSteps } from "./firstStepsShown.ts";
 import { OpenPlan } from "./openPlan.tsx";
 import { later, Part } from "./part.tsx";
 import { useLinkTo } from "./windowed.ts";
+// The plan's menu: its file, a new one, its settings, and the theme.
+import { texts } from "./words.ts";
 
 const newPlan = later(() => import("./newPlan.tsx").then((own) => own.NewPlan));
 
@@ -57,9 +58,9 @@ export function PlanMenu() {
 }
 
 const pages = [
-  { path: "/settings", says: "Settings", icon: Settings },
-  { path: "/changes", says: "Changes", icon: History },
-  { path: "/people/import", says: "Import and export", icon: Table2 },
+  { path: "/settings", says: texts.settings, icon: Settings },
+  { path: "/changes", says: texts.changes, icon: History },
+  { path: "/people/import", says: texts.importAndExport, icon: Table2 },
 ];
 
 function Pages() {
@@ -83,7 +84,7 @@ function ThemeSwitch() {
   };
   return (
     <DropdownMenu.Item className={item} onSelect={switchTheme}>
-      {isDark ? <Sun size={15} /> : <Moon size={15} />} {isDark ? "Light theme" : "Dark theme"}
+      {isDark ? <Sun size={15} /> : <Moon size={15} />} {isDark ? texts.lightTheme : texts.darkTheme}
     </DropdownMenu.Item>
   );
 }

@@ -1,10 +1,11 @@
 "use client";
-// Choosing who takes an assignment: a list to type in and walk through by keyboard.
 import { Command } from "cmdk";
 import type { Recipients } from "../../core/answers/recipients.ts";
 import { Button } from "../../ui/button.tsx";
 import { hoursText } from "../../ui/format.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
+// Choosing who takes an assignment: a list to type in and walk through by keyboard.
+import { texts } from "./words.ts";
 
 export function RecipientList({
   recipients,
@@ -21,16 +22,16 @@ export function RecipientList({
   ].filter(({ people }) => people.length > 0);
   return (
     <>
-      <SheetSection title="Reassign">
+      <SheetSection title={texts.reassign}>
         <p className="font-semibold">{recipients.taskName}</p>
         <p className="text-ink-2">
           {recipients.projectName} · {hoursText(recipients.need)} h
         </p>
       </SheetSection>
-      <Command label="Assign to" className="line-above pt-3">
-        <Command.Input autoFocus placeholder="Type a name" className="h-8 w-full box-strong px-2" />
+      <Command label={texts.assignTo} className="line-above pt-3">
+        <Command.Input autoFocus placeholder={texts.typeAName} className="h-8 w-full box-strong px-2" />
         <Command.List className="pt-2">
-          <Command.Empty className="py-2 text-ink-2">No results.</Command.Empty>
+          <Command.Empty className="py-2 text-ink-2">{texts.noResults}</Command.Empty>
           {groups.map(({ heading, people }) => (
             <Command.Group
               key={heading}
@@ -45,7 +46,7 @@ export function RecipientList({
         </Command.List>
       </Command>
       <div className="pt-3">
-        <Button onClick={onBack}>Back</Button>
+        <Button onClick={onBack}>{texts.back}</Button>
       </div>
     </>
   );

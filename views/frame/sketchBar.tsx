@@ -1,6 +1,4 @@
 "use client";
-// While a sketch is open: a line under the header that says so, whose it is and how much it holds; and the rows that it changes
-// with a plum edge wherever they are.
 import { usePathname, useRouter, useSearchParams } from "next/navigation";
 import { useEffect } from "react";
 import { useHost, useMaybeAnswer, usePlan } from "../../client/session.tsx";
@@ -10,6 +8,9 @@ import Link from "../../ui/link.tsx";
 import { useFrame } from "./facts.ts";
 import { rowSelectors } from "./rowSelectors.ts";
 import { useLinkTo } from "./windowed.ts";
+// While a sketch is open: a line under the header that says so, whose it is and how much it holds; and the rows that it changes
+// with a plum edge wherever they are.
+import { texts } from "./words.ts";
 
 /** As many rows are marked; a sketch that changes more is marked in part. */
 const MOST_MARKED = 1_000;
@@ -38,13 +39,13 @@ export function SketchBar() {
             {sketch.lost > 0 && `, ${sketch.lost} no longer possible`}. Your changes are recorded in it, and exports show its figures.
           </span>
           <Link href={linkTo("/sketches", { open: sketch.id })} className="text-link ml-auto">
-            Review
+            {texts.review}
           </Link>
         </>
       ) : (
-        <span className="mr-auto">This sketch no longer exists. You see the plan.</span>
+        <span className="mr-auto">{texts.thisSketchNoLongerExists}</span>
       )}
-      <Button onClick={leave}>Close the sketch</Button>
+      <Button onClick={leave}>{texts.closeTheSketch}</Button>
     </div>
   );
 }

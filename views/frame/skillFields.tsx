@@ -1,5 +1,4 @@
 "use client";
-// Skills with their levels, as fields of a form: a person's, or what a task asks for.
 import { Plus, X } from "lucide-react";
 import { type Control, useFieldArray } from "react-hook-form";
 import * as z from "zod";
@@ -9,10 +8,12 @@ import { FormFault } from "../../ui/field.tsx";
 import { FormChoice, FormPicker } from "../../ui/form.tsx";
 import { namedOptions, none, textOptions } from "../../ui/options.ts";
 import { useNames } from "./facts.ts";
+// Skills with their levels, as fields of a form: a person's, or what a task asks for.
+import { texts } from "./words.ts";
 
 export const skillFieldsSchema = z
   .array(z.object({ skillId: z.string(), level: z.string() }))
-  .refine((skills) => new Set(namedIds(skills)).size === namedIds(skills).length, { error: "A skill is listed twice." });
+  .refine((skills) => new Set(namedIds(skills)).size === namedIds(skills).length, { error: texts.aSkillIsListedTwice });
 type SkillRows = z.infer<typeof skillFieldsSchema>;
 
 const namedIds = (skills: readonly { skillId: string }[]): string[] => skills.flatMap(({ skillId }) => skillId || []);
@@ -35,7 +36,7 @@ export function SkillFields<F extends { skills: SkillRows }>({ control: own, fau
   const levels = useFieldArray({ control, name: "skills" });
   return (
     <fieldset>
-      <legend className="field-label">Skills</legend>
+      <legend className="field-label">{texts.skills}</legend>
       {levels.fields.map((field, at) => (
         <div key={field.id} className="mb-1 flex gap-1.5">
           <FormPicker
@@ -51,7 +52,7 @@ export function SkillFields<F extends { skills: SkillRows }>({ control: own, fau
             width={62}
             options={textOptions(["1", "2", "3", "4", "5"])}
           />
-          <IconButton label="Remove this skill" onClick={() => levels.remove(at)}>
+          <IconButton label={texts.removeThisSkill} onClick={() => levels.remove(at)}>
             <X size={14} />
           </IconButton>
         </div>

@@ -1,5 +1,4 @@
 "use client";
-// The tray: work that nobody would otherwise see. It opens upwards.
 import { ChevronDown, ChevronUp } from "lucide-react";
 import { parseAsBoolean, useQueryState } from "nuqs";
 import { useState } from "react";
@@ -12,19 +11,21 @@ import { conflictText } from "./conflictText.ts";
 import { useFrame } from "./facts.ts";
 import { dragHints, useTrayDrag } from "./useTrayDrag.tsx";
 import { useLinkTo } from "./windowed.ts";
+// The tray: work that nobody would otherwise see. It opens upwards.
+import { texts } from "./words.ts";
 
 const kinds: { kind: TrayKind; title: string; counted: (count: number) => string }[] = [
-  { kind: "opening", title: "Openings", counted: (count) => countText(count, "opening") },
+  { kind: "opening", title: texts.openings, counted: (count) => countText(count, "opening") },
   {
     kind: "unplaced",
-    title: "Hours that cannot be worked",
+    title: texts.hoursThatCannotBeWorked,
     counted: (count) => `${countText(count, "assignment")} with hours that cannot be worked`,
   },
-  { kind: "conflict", title: "Date conflicts", counted: (count) => `${countText(count, "date conflict")}` },
-  { kind: "noDates", title: "No dates", counted: (count) => `${countText(count, "task")} with no dates` },
-  { kind: "noPerson", title: "No person", counted: (count) => `${countText(count, "task")} with no person` },
-  { kind: "noEstimate", title: "No estimate", counted: (count) => `${countText(count, "task")} with no estimate` },
-  { kind: "noRole", title: "No role", counted: (count) => `${countText(count, "task")} with no role` },
+  { kind: "conflict", title: texts.dateConflicts, counted: (count) => `${countText(count, "date conflict")}` },
+  { kind: "noDates", title: texts.noDates, counted: (count) => `${countText(count, "task")} with no dates` },
+  { kind: "noPerson", title: texts.noPerson, counted: (count) => `${countText(count, "task")} with no person` },
+  { kind: "noEstimate", title: texts.noEstimate, counted: (count) => `${countText(count, "task")} with no estimate` },
+  { kind: "noRole", title: texts.noRole, counted: (count) => `${countText(count, "task")} with no role` },
 ];
 
 export function Tray() {
@@ -35,12 +36,10 @@ export function Tray() {
     .filter(({ count }) => count > 0)
     .map(({ count, counted }) => counted(count));
   return (
-    <section aria-label="Tray" className="z-10 line-above bg-sheet">
+    <section aria-label={texts.tray} className="z-10 line-above bg-sheet">
       <button type="button" aria-expanded={isOpen} onClick={() => void setOpen(!isOpen)} className="tray-head press">
-        <span className="font-semibold">Tray</span>
-        <span className="truncate text-ink-2">
-          {counts.length > 0 ? counts.join(" · ") : "Nothing to do: all work has people, an estimate and dates."}
-        </span>
+        <span className="font-semibold">{texts.tray}</span>
+        <span className="truncate text-ink-2">{counts.length > 0 ? counts.join(" · ") : texts.nothingToDoAllWork}</span>
         <span className="ml-auto text-ink-2">{isOpen ? <ChevronDown size={16} /> : <ChevronUp size={16} />}</span>
       </button>
       {isOpen && (

@@ -1,5 +1,4 @@
 "use client";
-// The options that let a project or an enquiry start earlier, each tried over every week.
 import type { AnswerOf } from "../../client/questions.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { EarliestWeek, StartOf } from "../../core/answers/earliest.ts";
@@ -11,6 +10,8 @@ import { Unfold } from "../../ui/unfold.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { useTry } from "../frame/useTry.ts";
 import { helpText } from "./helpText.ts";
+// The options that let a project or an enquiry start earlier, each tried over every week.
+import { texts } from "./words.ts";
 
 interface Props {
   of: StartOf;
@@ -24,7 +25,7 @@ interface Props {
 
 export function BringForward(props: Props) {
   return (
-    <Unfold title="How could it start earlier?" look="action">
+    <Unfold title={texts.howCouldItStartEarlier} look="action">
       <Ways {...props} />
     </Unfold>
   );
@@ -33,10 +34,10 @@ export function BringForward(props: Props) {
 function Ways({ of, tolerance, pipeline, first }: Props) {
   const { today } = usePlanFacts();
   const ways = useMaybeAnswer("sooner", { of, from: today, tolerance, pipeline }, null);
-  if (!ways) return <p className="text-side">Looking for options…</p>;
-  if (ways.length === 0) return <p className="text-side">No options: no role prevents an earlier week.</p>;
+  if (!ways) return <p className="text-side">{texts.lookingForOptions}</p>;
+  if (ways.length === 0) return <p className="text-side">{texts.noOptionsNoRolePrevents}</p>;
   return (
-    <ul aria-label="Options to start earlier">
+    <ul aria-label={texts.optionsToStartEarlier}>
       {ways.map((way) => (
         <WayLine key={JSON.stringify(way)} way={way} of={of} tolerance={tolerance} pipeline={pipeline} first={first} />
       ))}
@@ -60,8 +61,8 @@ function WayLine({ way: { name, what, ...way }, of, tolerance, pipeline, first }
     <li className="line-above py-1.5 first:border-t-0">
       <p>{words}</p>
       <p>
-        <span className="text-side">{found ? outcomeText(found.first, first) : "Checking every week…"}</span>{" "}
-        {found?.first && isSooner(found.first, first) && <TextButton onClick={() => void draw()}>try it in a sketch</TextButton>}
+        <span className="text-side">{found ? outcomeText(found.first, first) : texts.checkingEveryWeek}</span>{" "}
+        {found?.first && isSooner(found.first, first) && <TextButton onClick={() => void draw()}>{texts.tryItInASketch}</TextButton>}
       </p>
     </li>
   );

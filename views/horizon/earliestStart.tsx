@@ -1,5 +1,4 @@
 "use client";
-// When a pipeline project could start: the first week that fits, what keeps it from an earlier one, and the curve.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { EarliestAnswer } from "../../core/answers/earliest.ts";
@@ -12,6 +11,8 @@ import { Unfold } from "../../ui/unfold.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { PipelineChoice } from "../frame/pipelineChoice.tsx";
 import { BringForward } from "./bringForward.tsx";
+// When a pipeline project could start: the first week that fits, what keeps it from an earlier one, and the curve.
+import { texts } from "./words.ts";
 
 const HEIGHT = 44;
 
@@ -26,7 +27,7 @@ interface Props {
 
 export function EarliestStart(props: Props) {
   return (
-    <Unfold title="When could it start?" look="action">
+    <Unfold title={texts.whenCouldItStart} look="action">
       <Curve {...props} />
     </Unfold>
   );
@@ -43,13 +44,13 @@ function Curve({ projectId, name, begins, onShow }: Props) {
     <div>
       <RoomBeside pipeline={pipeline} onChange={setPipeline} />
       <div className="flex items-center gap-2">
-        <span>Accepted shortage, hours</span>
+        <span>{texts.acceptedShortageHours}</span>
         <DraftInput
           value={tolerance}
           write={String}
           read={(text) => readAmount(text, 0, 1e6)}
           onSave={setTolerance}
-          says="0 hours or more"
+          says={texts.n0HoursOrMore}
           aria-label={`Accepted shortage, hours, ${name}`}
           width={64}
           isSmall
@@ -57,7 +58,7 @@ function Curve({ projectId, name, begins, onShow }: Props) {
         />
       </div>
       {earliest === null ? (
-        <p className="pt-1 text-side">Checking every week…</p>
+        <p className="pt-1 text-side">{texts.checkingEveryWeek}</p>
       ) : (
         <>
           <StartCurve earliest={earliest} begins={begins} onShow={onShow} />
@@ -72,7 +73,7 @@ function Curve({ projectId, name, begins, onShow }: Props) {
 export function RoomBeside({ pipeline, onChange }: { pipeline: Counting["pipeline"]; onChange: (next: Counting["pipeline"]) => void }) {
   return (
     <div className="flex items-center gap-2 pb-1.5">
-      <span>Besides approved work</span>
+      <span>{texts.besidesApprovedWork}</span>
       <PipelineChoice value={pipeline} onChange={onChange} />
     </div>
   );
@@ -94,7 +95,7 @@ export function StartCurve({
         {first ? (
           <>
             In the week of <span className="font-semibold">{longDay(first.start)}</span>, done by {longDay(first.finish)}.{" "}
-            {first.start !== begins && <TextButton onClick={() => onShow(first.start - begins)}>show it in that week</TextButton>}
+            {first.start !== begins && <TextButton onClick={() => onShow(first.start - begins)}>{texts.showItInThatWeek}</TextButton>}
           </>
         ) : (
           "Not possible in any week of the plan."
@@ -115,7 +116,7 @@ export function StartCurve({
 function Bars({ weeks, firstStart }: { weeks: EarliestAnswer["weeks"]; firstStart: number | null }) {
   const most = Math.max(1, ...weeks.map(({ shortage }) => shortage));
   return (
-    <span role="img" aria-label="Hours short, by start week" className="mt-1 flex items-end gap-px" style={{ height: HEIGHT + 2 }}>
+    <span role="img" aria-label={texts.hoursShortByStartWeek} className="mt-1 flex items-end gap-px" style={{ height: HEIGHT + 2 }}>
       {weeks.map(({ start, shortage }) => (
         <span
           key={start}

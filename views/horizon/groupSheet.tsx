@@ -1,5 +1,4 @@
 "use client";
-// The work behind a group's figures in a period, and who of it has room and who has not.
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { HorizonQuery, HorizonWork, PipelineCase } from "../../core/answers/horizon.ts";
 import type { Range } from "../../core/calendar/periods.ts";
@@ -10,6 +9,8 @@ import { ProjectDot } from "../../ui/projectDot.tsx";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { groupName, nobodyWords } from "./groupWords.ts";
 import { WhatHelps } from "./whatHelps.tsx";
+// The work behind a group's figures in a period, and who of it has room and who has not.
+import { texts } from "./words.ts";
 
 const MOST_LINES = 60;
 const kinds = { firm: "Assigned", open: "Unassigned", pipeline: "From the pipeline, in full" } as const;
@@ -38,7 +39,7 @@ function People({ people, by }: { people: HorizonWork["people"]; by: ForecastBy 
   const byRoom = people.toSorted((a, b) => a.capacity - a.load - (b.capacity - b.load));
   const capacity = people.reduce((sum, own) => sum + own.capacity, 0);
   return (
-    <SheetSection title="People, most loaded first">
+    <SheetSection title={texts.peopleMostLoadedFirst}>
       {people.length === 0 && <p className="text-ink-2">{nobodyWords[by]}</p>}
       {byRoom.map(({ personId, name, capacity: own, load }) => (
         <SumLine
@@ -51,7 +52,7 @@ function People({ people, by }: { people: HorizonWork["people"]; by: ForecastBy 
       ))}
       {people.length > 0 && (
         <SumLine figure={`${hoursText(capacity)} h`} isTotal>
-          Capacity
+          {texts.capacity}
         </SumLine>
       )}
     </SheetSection>
@@ -77,7 +78,7 @@ function Lines({ title, lines }: { title: string; lines: HorizonWork["lines"] })
       ))}
       {lines.length > MOST_LINES && <p className="text-side">and {countText(lines.length - MOST_LINES, "smaller item")}</p>}
       <SumLine figure={`${hoursText(lines.reduce((sum, { minutes }) => sum + minutes, 0))} h`} isTotal>
-        Total
+        {texts.total}
       </SumLine>
     </SheetSection>
   );

@@ -1,5 +1,4 @@
 "use client";
-// The figures of a help, to be changed before it is tried: number, dates, rate, learning time.
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
 import type { Help } from "../../core/forecast/help.ts";
 import { readAmount } from "../../ui/amount.ts";
@@ -7,6 +6,8 @@ import { meantDate, writeDate } from "../../ui/dateText.ts";
 import { DraftInput } from "../../ui/draftInput.tsx";
 import { Field } from "../../ui/field.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
+// The figures of a help, to be changed before it is tried: number, dates, rate, learning time.
+import { texts } from "./words.ts";
 
 interface Props<K extends Help["kind"]> {
   help: Help & { kind: K };
@@ -23,7 +24,7 @@ export function HelpFields({ help, onChange }: { help: Help; onChange: (help: He
     case "later":
       return (
         <FigureField
-          label="Weeks later"
+          label={texts.weeksLater}
           value={help.days / 7}
           least={0}
           most={260}
@@ -39,23 +40,23 @@ function HireFields({ help, onChange }: Props<"hire">) {
   const { currency } = usePlanFacts();
   return (
     <div className="field-pair">
-      <FigureField label="People" value={help.people} least={1} most={50} onSave={(people) => onChange({ ...help, people })} />
+      <FigureField label={texts.people} value={help.people} least={1} most={50} onSave={(people) => onChange({ ...help, people })} />
       <FigureField
-        label="Weeks to learn"
+        label={texts.weeksToLearn}
         value={help.learningWeeks}
         least={0}
         most={52}
         onSave={(learningWeeks) => onChange({ ...help, learningWeeks })}
       />
-      <DayField label="First day" value={help.from} onSave={(from) => from !== null && onChange({ ...help, from })} />
-      <DayField label="Last day" value={help.to} isOptional onSave={(to) => onChange({ ...help, to })} />
-      <Field label={`Cost rate, ${currency}/h`} hint="Empty: the rate of the role">
+      <DayField label={texts.firstDay} value={help.from} onSave={(from) => from !== null && onChange({ ...help, from })} />
+      <DayField label={texts.lastDay} value={help.to} isOptional onSave={(to) => onChange({ ...help, to })} />
+      <Field label={`Cost rate, ${currency}/h`} hint={texts.emptyTheRate}>
         <DraftInput
           value={help.rate}
           write={(rate) => (rate === null ? "" : String(rate))}
           read={(text) => (text.trim() === "" ? { value: null } : readAmount(text, 0, 1e6))}
           onSave={(rate) => onChange({ ...help, rate })}
-          says="A rate of 0 or more, or empty"
+          says={texts.aRateOf0}
           isFigure
         />
       </Field>
@@ -66,10 +67,10 @@ function HireFields({ help, onChange }: Props<"hire">) {
 function TrainFields({ help, onChange }: Props<"train">) {
   return (
     <div className="field-pair">
-      <DayField label="First day" value={help.from} onSave={(from) => from !== null && onChange({ ...help, from })} />
-      <FigureField label="Weeks" value={help.weeks} least={1} most={104} onSave={(weeks) => onChange({ ...help, weeks })} />
+      <DayField label={texts.firstDay} value={help.from} onSave={(from) => from !== null && onChange({ ...help, from })} />
+      <FigureField label={texts.weeks} value={help.weeks} least={1} most={104} onSave={(weeks) => onChange({ ...help, weeks })} />
       <FigureField
-        label="Hours a day"
+        label={texts.hoursADay}
         value={help.hoursPerDay}
         least={0.5}
         most={24}
@@ -122,8 +123,8 @@ function DayField({ label, value, isOptional = false, onSave }: DayFieldProps) {
         write={(day) => (day === null ? "" : writeDate(formatDay(day)))}
         read={read}
         onSave={onSave}
-        says="A day such as 8 Feb 2027"
-        placeholder={isOptional ? "no end" : undefined}
+        says={texts.aDaySuchAs8}
+        placeholder={isOptional ? texts.noEnd : undefined}
       />
     </Field>
   );

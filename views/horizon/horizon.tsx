@@ -1,5 +1,4 @@
 "use client";
-// Horizon: capacity against demand by role, skill, team or place, with work that is not won yet; worst first, and the figures under the charts.
 import dynamic from "next/dynamic";
 import { useQueryStates } from "nuqs";
 import { type RefObject, useMemo, useRef, useState } from "react";
@@ -22,6 +21,8 @@ import { type HorizonParams, horizonParams, horizonQueryOf } from "./horizonPara
 import { HorizonTable } from "./horizonTable.tsx";
 import { HorizonTools } from "./horizonTools.tsx";
 import { PipelineSheet } from "./pipelineSheet.tsx";
+// Horizon: capacity against demand by role, skill, team or place, with work that is not won yet; worst first, and the figures under the charts.
+import { texts } from "./words.ts";
 
 const GroupCharts = dynamic(() => import("./groupCharts.tsx"), { ssr: false, loading: () => <div className="h-[340px]" /> });
 
@@ -37,7 +38,7 @@ export function Horizon({ initial }: { initial: Initial<AnswerOf<"horizon">> }) 
   return (
     <Screen
       isTwoLined
-      title="Horizon"
+      title={texts.horizon}
       figures={<Figures answer={answer} by={params.by} isAsIf={cases.length > 0} />}
       actions={
         <HorizonTools params={params} onParams={change}>
@@ -128,7 +129,7 @@ function Figures({ answer: { groups }, by, isAsIf }: { answer: HorizonAnswer; by
         <Figure value={`${hoursText(shortage)} h`} says={`expected shortage, all ${manyWords[by]}`} isOver={shortage > 0} />
       )}
       <Figure value={String(short)} says={`${short === 1 ? by : manyWords[by]} more likely short than not`} isOver={short > 0} />
-      {isAsIf && <Figure value="What-if:" says="the pipeline differs from the plan" />}
+      {isAsIf && <Figure value="What-if:" says={texts.thePipelineDiffers} />}
     </>
   );
 }

@@ -1,5 +1,4 @@
 "use client";
-// The figures of the horizon as a file, and its charts as a picture, with the pipeline as it is looked at.
 import { Download } from "lucide-react";
 import { useSearchParams } from "next/navigation";
 import type { RefObject } from "react";
@@ -13,6 +12,8 @@ import { usePlanFacts } from "../frame/facts.ts";
 import { demandMarks } from "./demandMarks.ts";
 import { byWords } from "./groupWords.ts";
 import { type HorizonParams, levelOf } from "./horizonParams.ts";
+// The figures of the horizon as a file, and its charts as a picture, with the pipeline as it is looked at.
+import { texts } from "./words.ts";
 
 interface HorizonExportProps {
   cases: readonly PipelineCase[];
@@ -45,25 +46,25 @@ export function HorizonExport({ cases, charts, answer, params: shown }: HorizonE
   const side = () =>
     `Hours ${byWords[shown.by].toLowerCase()}, ${rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop })}`;
   return (
-    <Menu label="Export" icon={<Download size={14} />}>
+    <Menu label={texts.export} icon={<Download size={14} />}>
       <div className="w-[190px]">
         <DownloadLink className="menu-line" href={file("csv")} name="horizon.csv">
-          Figures as CSV
+          {texts.figuresAsCsv}
         </DownloadLink>
         <DownloadLink className="menu-line" href={file("xlsx")} name="horizon.xlsx">
-          Figures as XLSX
+          {texts.figuresAsXlsx}
         </DownloadLink>
         <SaveChartLines
           what="Charts"
           chart={charts}
           name="horizon"
-          title="Capacity against demand"
+          title={texts.capacityAgainstDemand}
           side={side}
           marks={Object.values(demandMarks)}
           disabled={groups.length === 0}
         />
         <button type="button" className="menu-line" disabled={groups.length === 0} onClick={() => void print()}>
-          Print…
+          {texts.print}
         </button>
       </div>
     </Menu>

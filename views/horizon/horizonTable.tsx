@@ -1,5 +1,4 @@
 "use client";
-// The figures of the charts: by group and period one of them, each opening the work behind it.
 import type { HorizonAnswer } from "../../core/answers/horizon.ts";
 import type { Grain, Range } from "../../core/calendar/periods.ts";
 import type { ForecastBy } from "../../core/forecast/groups.ts";
@@ -9,6 +8,8 @@ import { wordOptions } from "../../ui/options.ts";
 import { usePlanFacts } from "../frame/facts.ts";
 import { byWords, countsText, groupName, groupWords } from "./groupWords.ts";
 import { figureOf, type Measure, measureWords, unitOf } from "./measures.ts";
+// The figures of the charts: by group and period one of them, each opening the work behind it.
+import { texts } from "./words.ts";
 
 interface Props {
   answer: HorizonAnswer;
@@ -26,7 +27,7 @@ export function HorizonTable({ answer: { groups, periods }, grain, by, level, me
     <section aria-label={`Figures ${byWords[by].toLowerCase()}`}>
       <div className="flex items-center gap-3 pt-4 pb-1">
         <h2 className="font-title text-[18px]">{byWords[by]}</h2>
-        <Choice label="Figure" value={measure} options={wordOptions(measureWords)} onChange={onMeasure} width={260} isSmall />
+        <Choice label={texts.figure} value={measure} options={wordOptions(measureWords)} onChange={onMeasure} width={260} isSmall />
         <span className="text-side">{unitOf(measure)}</span>
       </div>
       {countsText(by, level) && <p className="pb-1 text-side">{countsText(by, level)}</p>}

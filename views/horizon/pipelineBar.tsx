@@ -1,9 +1,10 @@
 "use client";
-// A pipeline project as a bar along the plan: dragged, or moved by the arrow keys, to another week.
 import { type KeyboardEvent, type RefObject, useRef } from "react";
 import { hueOf, longDay } from "../../ui/format.ts";
 import { usePointerDrag } from "../../ui/usePointerDrag.ts";
 import { usePlanFacts } from "../frame/facts.ts";
+// A pipeline project as a bar along the plan: dragged, or moved by the arrow keys, to another week.
+import { texts } from "./words.ts";
 
 interface PipelineBarProps {
   name: string;
@@ -34,7 +35,7 @@ export function PipelineBar({ name, projectRow, start, finish, days, onMove }: P
         aria-valuemax={length}
         aria-valuenow={start + days - horizon.start}
         aria-valuetext={longDay(start + days)}
-        title="Drag it to another week, or press the left and right arrow"
+        title={texts.dragItToAnotherWeek}
         className={`pipeline-bar ${isDragged ? "cursor-grabbing" : "cursor-grab"}`}
         style={{ left: `${percent(start + days)}%`, width: `max(8px, ${percent(finish + 1) - percent(start)}%)` }}
       />

@@ -1,5 +1,4 @@
 "use client";
-// The pipeline: what may come, with its probability and value; looked at as won, lost or begun at another time, and kept so.
 import { usePlan } from "../../client/session.tsx";
 import type { PipelineCase, PipelineRow } from "../../core/answers/horizon.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
@@ -14,6 +13,8 @@ import { usePlanFacts } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { EarliestStart } from "./earliestStart.tsx";
 import { PipelineBar } from "./pipelineBar.tsx";
+// The pipeline: what may come, with its probability and value; looked at as won, lost or begun at another time, and kept so.
+import { texts } from "./words.ts";
 
 const outcomes = { chance: "Weighted", won: "Won", lost: "Lost" } as const;
 const MOST_WEEKS = 260;
@@ -33,10 +34,10 @@ export function PipelineSheet({ pipeline, cases, onCases, onClose }: Props) {
     onCases(next.outcome === null && next.days === 0 ? others : [...others, next]);
   };
   return (
-    <Sheet title="Pipeline" subtitle="Projects in the pipeline, and the demand each would add" onClose={onClose}>
+    <Sheet title={texts.pipeline} subtitle="Projects in the pipeline, and the demand each would add" onClose={onClose}>
       {pipeline.length === 0 && (
         <SheetSection>
-          <p className="text-ink-2">No project is in the pipeline. A project’s stage is set in its details under Work.</p>
+          <p className="text-ink-2">{texts.noProject}</p>
         </SheetSection>
       )}
       {pipeline.map((row) => (
@@ -55,8 +56,8 @@ export function PipelineSheet({ pipeline, cases, onCases, onClose }: Props) {
 function AsWritten({ onReset }: { onReset: () => void }) {
   return (
     <SheetSection>
-      <p className="pb-2 text-side">The charts show the pipeline as set here. The plan does not change.</p>
-      <Button onClick={onReset}>Reset to the plan</Button>
+      <p className="pb-2 text-side">{texts.theChartsShowThePipeline}</p>
+      <Button onClick={onReset}>{texts.resetToThePlan}</Button>
     </SheetSection>
   );
 }
@@ -89,13 +90,13 @@ function Project({ row, known, onSet }: ProjectProps) {
         onMove={(days) => onSet({ days })}
       />
       <div className="flex items-center gap-2 pt-1.5">
-        <span>Weeks later</span>
+        <span>{texts.weeksLater}</span>
         <DraftInput
           value={Math.round(((known?.days ?? 0) * 10) / 7) / 10}
           write={String}
           read={readWeeks}
           onSave={(weeks) => onSet({ days: weeks * 7 })}
-          says="Whole weeks; below 0 is earlier"
+          says={texts.wholeWeeksBelow0}
           aria-label={`Weeks later, ${name}`}
           width={64}
           isSmall

@@ -1,5 +1,4 @@
 "use client";
-// The options for a group that is short, each measured by the forecast before and after.
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { HorizonHelps, HorizonQuery, PipelineCase } from "../../core/answers/horizon.ts";
@@ -14,6 +13,8 @@ import { useTry } from "../frame/useTry.ts";
 import { manyWords } from "./groupWords.ts";
 import { HelpFields } from "./helpFields.tsx";
 import { helpText } from "./helpText.ts";
+// The options for a group that is short, each measured by the forecast before and after.
+import { texts } from "./words.ts";
 
 interface Props {
   groupKey: string;
@@ -27,23 +28,23 @@ type Help = HorizonHelps["helps"][number];
 
 export function WhatHelps({ groupKey, query, onShow }: Props) {
   const answer = useMaybeAnswer("horizonHelps", { ...query, key: groupKey }, null);
-  if (!answer) return <SheetSection title="Options">Trying options…</SheetSection>;
+  if (!answer) return <SheetSection title={texts.options}>{texts.tryingOptions}</SheetSection>;
   const { helps, others } = answer;
   if (helps.length === 0) return null;
   return (
     <>
-      <SheetSection title="Options">
+      <SheetSection title={texts.options}>
         <p className="pb-1 text-side">
           Expected shortage of {ofWords[query.by]} over all periods shown, now {hoursText(helps[0].before.own)} h.
         </p>
-        <ul aria-label="Options">
+        <ul aria-label={texts.options}>
           {helps.slice(0, MOST_SHOWN).map((help) => (
             <HelpLine key={JSON.stringify(help.help)} query={{ ...query, key: groupKey }} own={help} onShow={onShow} />
           ))}
         </ul>
       </SheetSection>
       {others.length > 0 && (
-        <SheetSection title="Other people with the role">
+        <SheetSection title={texts.otherPeopleWithTheRole}>
           {others.slice(0, MOST_SHOWN).map(({ personId, name, free }) => (
             <SumLine key={personId} figure={`${hoursText(free)} h free`}>
               {name}
@@ -80,14 +81,14 @@ function HelpLine({ query, own, onShow }: HelpLineProps) {
     <li className="line-above py-1.5 first:border-t-0">
       <p>{words}</p>
       <p>
-        {shown ? <Effect measured={shown} by={by} /> : <span className="text-side">Calculating…</span>}{" "}
+        {shown ? <Effect measured={shown} by={by} /> : <span className="text-side">{texts.calculating}</span>}{" "}
         {help.kind === "later" && (
-          <TextButton onClick={() => onShow({ projectId: help.projectId, outcome: null, days: help.days })}>show it</TextButton>
+          <TextButton onClick={() => onShow({ projectId: help.projectId, outcome: null, days: help.days })}>{texts.showIt}</TextButton>
         )}{" "}
-        <TextButton onClick={() => void draw()}>try it in a sketch</TextButton>
+        <TextButton onClick={() => void draw()}>{texts.tryItInASketch}</TextButton>
       </p>
       {help.kind !== "lend" && (
-        <Unfold title="Edit its figures" look="action">
+        <Unfold title={texts.editItsFigures} look="action">
           <HelpFields help={help} onChange={setHelp} />
         </Unfold>
       )}
@@ -104,7 +105,7 @@ function Effect({ measured: { before, after, cost }, by }: { measured: MeasuredH
       <span className="font-semibold">{hoursText(after.own)} h left</span>
       <span className="text-side">
         {Math.abs(elsewhere) >= 6 && `, other ${manyWords[by]} ${elsewhere > 0 ? "+" : "−"}${hoursText(Math.abs(elsewhere))} h`}
-        {cost === null ? ", price not known" : cost > 0 && `, about ${signedMoney(cost, currency)}`}
+        {cost === null ? texts.priceNotKnown : cost > 0 && `, about ${signedMoney(cost, currency)}`}
       </span>
     </>
   );

@@ -1,5 +1,4 @@
 "use client";
-// A new row of the hours grid: a task and who works on it, found by typing their names.
 import { Plus } from "lucide-react";
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
@@ -9,6 +8,8 @@ import { kindOf, kindOptions, namedOptions, none, type Option } from "../../ui/o
 import { Picker } from "../../ui/picker.tsx";
 import { useNames } from "../frame/facts.ts";
 import type { HoursHook } from "./useHours.ts";
+// A new row of the hours grid: a task and who works on it, found by typing their names.
+import { texts } from "./words.ts";
 
 interface AddHoursRowProps {
   of: HoursOf;
@@ -42,7 +43,7 @@ export function AddHoursRow({ of, addRow }: AddHoursRowProps) {
     <div className="flex flex-wrap items-center gap-2 pt-2">
       {"personId" in of && (
         <Picker
-          label="Project of a new row"
+          label={texts.projectOfANewRow}
           value={projectId}
           onChange={chooseProject}
           width={220}
@@ -50,7 +51,7 @@ export function AddHoursRow({ of, addRow }: AddHoursRowProps) {
         />
       )}
       <Picker
-        label="Task of a new row"
+        label={texts.taskOfANewRow}
         value={taskId}
         onChange={setTask}
         width={260}
@@ -59,7 +60,7 @@ export function AddHoursRow({ of, addRow }: AddHoursRowProps) {
       />
       {"projectId" in of && (
         <Picker
-          label="Who works on it"
+          label={texts.whoWorksOnIt}
           value={who}
           onChange={setWho}
           width={220}

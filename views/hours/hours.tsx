@@ -1,5 +1,4 @@
 "use client";
-// Hours typed into days, weeks or months: of a project its people and openings, of a person their work.
 import { ChevronLeft } from "lucide-react";
 import { useCallback, useMemo } from "react";
 import type { Initial } from "../../client/initial.ts";
@@ -18,6 +17,8 @@ import { useLinkTo } from "../frame/windowed.ts";
 import { AddHoursRow } from "./addHoursRow.tsx";
 import { hourColumn, rowColumn, sumColumn } from "./hourColumns.tsx";
 import { type HoursHook, useHours } from "./useHours.ts";
+// Hours typed into days, weeks or months: of a project its people and openings, of a person their work.
+import { texts } from "./words.ts";
 
 export function Hours({ of, initial }: { of: HoursOf; initial: Initial<AnswerOf<"hours">> }) {
   const hours = useHours(of, initial);
@@ -28,8 +29,8 @@ export function Hours({ of, initial }: { of: HoursOf; initial: Initial<AnswerOf<
   useLeaveWhenGone(grid?.name, isOfPerson ? "/people" : "/work");
   if (!grid)
     return (
-      <Screen title="Hours">
-        <Empty title={`This ${isOfPerson ? "person" : "project"} is not in the plan`}>It may have been deleted.</Empty>
+      <Screen title={texts.hours}>
+        <Empty title={`This ${isOfPerson ? "person" : "project"} is not in the plan`}>{texts.itMayHaveBeenDeleted}</Empty>
       </Screen>
     );
   const inWindow = grid.rows.reduce((sum, { minutes }) => sum + minutes.reduce((own, one) => own + one, 0), 0);
@@ -43,15 +44,12 @@ export function Hours({ of, initial }: { of: HoursOf; initial: Initial<AnswerOf<
           Hours of {grid.name}
         </span>
       }
-      figures={<Figure value={`${hoursText(inWindow)} h`} says="in the window" />}
+      figures={<Figure value={`${hoursText(inWindow)} h`} says={texts.inTheWindow} />}
       actions={<BlockButtons hours={hours} />}
       sheet={refused.length > 0 && <NotPasted refused={refused} onClose={closeRefused} />}
     >
       {grid.rows.length === 0 ? (
-        <Empty title="No rows yet">
-          Each row is one person’s work on a task. Add a row below, then type its hours; Shift and arrow keys select cells, Ctrl R fills
-          right.
-        </Empty>
+        <Empty title={texts.noRowsYet}>{texts.eachRowIsOnePersons}</Empty>
       ) : (
         <Grid grid={grid} hours={hours} isOfPerson={isOfPerson} />
       )}
@@ -62,7 +60,7 @@ export function Hours({ of, initial }: { of: HoursOf; initial: Initial<AnswerOf<
 
 function NotPasted({ refused, onClose }: { refused: HoursHook["refused"]; onClose: () => void }) {
   return (
-    <Sheet title="Not pasted" subtitle="All other cells were pasted" onClose={onClose}>
+    <Sheet title={texts.notPasted} subtitle="All other cells were pasted" onClose={onClose}>
       <SheetSection>
         <ul className="space-y-2">
           {refused.map(({ where, why }) => (
@@ -122,16 +120,12 @@ function BlockButtons({ hours: { grid, activeId, remove, untype } }: { hours: Ho
   const isTyped = row?.typed.includes(1) ?? false;
   return (
     <>
-      <span className="text-side">Shift and arrow keys select · Ctrl C, Ctrl V · Ctrl D fills down, Ctrl R right</span>
-      <Button
-        disabled={!row || !isTyped}
-        onClick={() => row && void untype(row)}
-        title="Keeps the total and recalculates the hours of each period"
-      >
-        Reset to calculated
+      <span className="text-side">{texts.shiftAndArrowKeysSelect}</span>
+      <Button disabled={!row || !isTyped} onClick={() => row && void untype(row)} title={texts.keepsTheTotalAndRecalculates}>
+        {texts.resetToCalculated}
       </Button>
       <Button look="danger" disabled={!row} onClick={() => row && remove(row)}>
-        Delete row
+        {texts.deleteRow}
       </Button>
     </>
   );

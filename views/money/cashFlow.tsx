@@ -1,5 +1,4 @@
 "use client";
-// Cash flow: what is spent in each period by kind, and the running total; for a project, a client, a task or everything.
 import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
 import { useRef } from "react";
@@ -30,6 +29,8 @@ import { rowName } from "./moneyWords.ts";
 import { useOpened } from "./opened.ts";
 import { useMoneyParams } from "./useMoney.ts";
 import { WithinLine } from "./withinLine.tsx";
+// Cash flow: what is spent in each period by kind, and the running total; for a project, a client, a task or everything.
+import { texts } from "./words.ts";
 
 const CashChart = dynamic(() => import("./cashChart.tsx"), { ssr: false, loading: () => null });
 
@@ -58,9 +59,9 @@ export function CashFlow({ initial }: { initial: Initial<AnswerOf<"money">> }) {
     >
       {!isPicked(params.of) && <WithinLine places={money.places} onChange={(of) => setParams({ of })} />}
       {money.rows.length === 0 ? (
-        <Empty title="No spending in these periods">Choose other projects, or the whole plan.</Empty>
+        <Empty title={texts.noSpendingInThesePeriods}>{texts.chooseOtherProjects}</Empty>
       ) : (
-        <section aria-label="Chart and figures" className="min-h-0 flex-1 overflow-y-auto box-open p-5">
+        <section aria-label={texts.chartAndFigures} className="min-h-0 flex-1 overflow-y-auto box-open p-5">
           <div ref={chart} role="img" aria-label={`${title}, bars of each period and the running total`} className="h-[280px]">
             <CashChart money={money} grain={grain} onOpen={setOpened} />
           </div>
@@ -81,7 +82,7 @@ function OfWhat({ of, onChange }: { of: readonly string[]; onChange: (of: string
   const { projects, clients } = useNames();
   return (
     <Picker
-      label="Scope"
+      label={texts.scope}
       value={isPicked(of) ? of[0] : ""}
       width={200}
       options={[

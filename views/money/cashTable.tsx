@@ -1,5 +1,4 @@
 "use client";
-// The figures under the chart of cash flow: kinds across, periods down.
 import type { BudgetRun, Money } from "../../core/answers/money.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
 import { runningTotal } from "../../core/cost/runningTotal.ts";
@@ -8,6 +7,8 @@ import { usePlanFacts } from "../frame/facts.ts";
 import { AmountButton } from "./amountButton.tsx";
 import { rowName } from "./moneyWords.ts";
 import type { Opened } from "./opened.ts";
+// The figures under the chart of cash flow: kinds across, periods down.
+import { texts } from "./words.ts";
 
 interface Props {
   money: Money;
@@ -36,7 +37,7 @@ export function CashTable({ money, grain, onOpen }: Props) {
         ))}
         <tr className="line-above font-semibold">
           <th scope="row" className="py-[3px] text-left">
-            Total
+            {texts.total}
           </th>
           {rows.map(({ key, name, total: own }) => (
             <td key={key}>
@@ -44,7 +45,7 @@ export function CashTable({ money, grain, onOpen }: Props) {
             </td>
           ))}
           <td>
-            <AmountButton minor={total} says="Total" onOpen={() => onOpen({ key: null, period: null })} isSum isTabStop />
+            <AmountButton minor={total} says={texts.total} onOpen={() => onOpen({ key: null, period: null })} isSum isTabStop />
           </td>
           <td colSpan={budget === null ? 1 : 2} />
         </tr>
@@ -58,7 +59,7 @@ function BeforeRow({ money: { rows, before, budget } }: { money: Money }) {
   return (
     <tr className="line-above text-ink-2">
       <th scope="row" className="py-[3px] text-left font-normal">
-        Before
+        {texts.before}
       </th>
       <td colSpan={rows.length + 1} />
       <td>{moneyText(before)}</td>

@@ -1,4 +1,5 @@
 // The columns of the list of expenses: most of it is typed in its cell.
+
 import type { ExpenseRow } from "../../core/answers/expenses.ts";
 import type { SingleEdit } from "../../core/edits/edit.ts";
 import { readAmount } from "../../ui/amount.ts";
@@ -8,6 +9,7 @@ import type { TableColumn } from "../../ui/table/column.ts";
 import { CREDIT_HINT, readTypedAmount, writeTypedAmount } from "../../ui/typedMoney.ts";
 import { readWhen, WHEN_HINT, writeWhen } from "./expenseWhen.ts";
 import { costTypeWords, stateWords, treatmentWords } from "./moneyWords.ts";
+import { texts } from "./words.ts";
 
 export type ExpenseSet = Extract<SingleEdit, { kind: "changeExpense" }>["set"];
 type Change = (id: string, set: ExpenseSet) => void;
@@ -38,7 +40,7 @@ function text(key: "name" | "supplier", head: string, change: Change, isNeeded: 
     edit: () => ({
       write: ({ expense }) => expense[key] ?? "",
       read: (typed) => (typed.length > 300 || (isNeeded && typed.trim() === "") ? null : { value: typed.trim() }),
-      says: isNeeded ? "Item" : "Supplier, or empty",
+      says: isNeeded ? texts.item : texts.supplierOrEmpty,
       onSave: ({ expense }, typed) => change(expense.id, { [key]: typed.trim() || null }),
     }),
   };
@@ -46,7 +48,7 @@ function text(key: "name" | "supplier", head: string, change: Change, isNeeded: 
 
 const projectColumn: TableColumn<ExpenseRow> = {
   id: "project",
-  head: "Project",
+  head: texts.project,
   width: 170,
   grow: 1,
   value: ({ projectName }) => projectName,
@@ -60,7 +62,7 @@ const projectColumn: TableColumn<ExpenseRow> = {
 
 const typeColumn: TableColumn<ExpenseRow> = {
   id: "type",
-  head: "Type",
+  head: texts.type,
   width: 104,
   value: ({ expense }) => costTypeWords[expense.costType],
   cell: ({ expense }) => <span className="truncate">{costTypeWords[expense.costType]}</span>,
@@ -68,7 +70,7 @@ const typeColumn: TableColumn<ExpenseRow> = {
 
 const whenColumn = (change: Change): TableColumn<ExpenseRow> => ({
   id: "when",
-  head: "When",
+  head: texts.when,
   width: 188,
   value: ({ expense }) => expense.date ?? expense.from ?? "",
   copied: ({ expense }) => writeWhen(expense),
@@ -113,7 +115,7 @@ const taxColumn = (change: Change, currency: string): TableColumn<ExpenseRow> =>
   edit: () => ({
     write: ({ expense }) => (expense.taxPercent === undefined ? "" : String(expense.taxPercent)),
     read: (typed) => (typed.trim() === "" ? { value: null } : readAmount(typed.replace("%", ""), 0, 100)),
-    says: "A percentage from 0 to 100",
+    says: texts.aPercentageFrom0,
     onSave: ({ expense }, typed) =>
       change(expense.id, { taxPercent: typed.trim() === "" ? null : (readAmount(typed.replace("%", ""), 0, 100)?.value ?? null) }),
   }),
@@ -121,7 +123,7 @@ const taxColumn = (change: Change, currency: string): TableColumn<ExpenseRow> =>
 
 const stateColumn: TableColumn<ExpenseRow> = {
   id: "state",
-  head: "State",
+  head: texts.state,
   width: 96,
   value: ({ expense }) => expense.state ?? "planned",
   cell: ({ expense }) => stateWords[expense.state ?? "planned"],
@@ -129,7 +131,7 @@ const stateColumn: TableColumn<ExpenseRow> = {
 
 const treatmentColumn: TableColumn<ExpenseRow> = {
   id: "treatment",
-  head: "Capital or operating",
+  head: texts.capitalOrOperating,
   width: 150,
   value: ({ expense }) => (expense.treatment ? treatmentWords[expense.treatment] : null),
   cell: ({ expense }) => (expense.treatment ? treatmentWords[expense.treatment] : <span className="text-ink-3">–</span>),

@@ -1,5 +1,4 @@
 "use client";
-// One expense: what it is, for which project and task, when it falls and how far it has come.
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { ExpenseRow } from "../../core/answers/expenses.ts";
@@ -22,6 +21,8 @@ import { useNames, usePlanFacts } from "../frame/facts.ts";
 import type { ExpenseSet } from "./expenseColumns.tsx";
 import { readWhen, WHEN_HINT, writeWhen } from "./expenseWhen.ts";
 import { costTypeWords, stateWords, treatmentWords } from "./moneyWords.ts";
+// One expense: what it is, for which project and task, when it falls and how far it has come.
+import { texts } from "./words.ts";
 
 const treatments: Option<NonNullable<ExpenseRow["expense"]["treatment"]> | "">[] = [none("Not stated"), ...wordOptions(treatmentWords)];
 
@@ -102,7 +103,7 @@ export function NewExpenseSheet({ projectId, suppliers, onClose }: NewProps) {
   };
   const parts = { expense: draft, onSet: set };
   return (
-    <Sheet title="New expense" subtitle="Not saved yet" onClose={() => onClose(null)}>
+    <Sheet title={texts.newExpense} subtitle="Not saved yet" onClose={() => onClose(null)}>
       <SheetSection>
         <div className="space-y-3">
           <What {...parts} suppliers={suppliers} isNew />
@@ -111,9 +112,9 @@ export function NewExpenseSheet({ projectId, suppliers, onClose }: NewProps) {
           <FormFault>{fault}</FormFault>
           <div className="flex gap-2">
             <Button look="main" onClick={() => void save()}>
-              Save
+              {texts.save}
             </Button>
-            <Button onClick={clear}>Clear</Button>
+            <Button onClick={clear}>{texts.clear}</Button>
           </div>
         </div>
       </SheetSection>
@@ -130,10 +131,10 @@ function ToPay({ row: { amount, tax } }: { row: ExpenseRow }) {
   const { currency } = usePlanFacts();
   return (
     <SheetSection>
-      <SumLine figure={moneyText(amount)}>Amount</SumLine>
-      <SumLine figure={moneyText(tax)}>Tax</SumLine>
+      <SumLine figure={moneyText(amount)}>{texts.amount}</SumLine>
+      <SumLine figure={moneyText(tax)}>{texts.tax}</SumLine>
       <SumLine figure={`${currency} ${moneyText(amount + tax)}`} isTotal>
-        To pay
+        {texts.toPay}
       </SumLine>
     </SheetSection>
   );
@@ -152,21 +153,21 @@ function What({ expense, onSet, suppliers, isNew = false }: PartProps & { suppli
   return (
     <>
       <Typed
-        label="Item"
+        label={texts.item}
         value={expense.name}
         read={(text) => (text.trim() === "" && !isNew ? null : words(text))}
-        says="Item"
+        says={texts.item}
         onSave={(name) => onSet({ name })}
       />
-      <Field label="Project">
+      <Field label={texts.project}>
         <Picker value={expense.projectId} options={namedOptions(projects)} onChange={(projectId) => onSet({ projectId, taskId: null })} />
       </Field>
       <TaskField projectId={expense.projectId} taskId={expense.taskId} onChange={(taskId) => onSet({ taskId })} />
       <Typed
-        label="Supplier"
+        label={texts.supplier}
         value={expense.supplier ?? ""}
         read={words}
-        says="A name"
+        says={texts.aName}
         list={suppliers}
         onSave={(supplier) => onSet({ supplier: supplier || null })}
       />
@@ -188,14 +189,14 @@ function Amounts({ expense, onSet }: PartProps) {
         onSave={(text) => onSet({ quantity: null, unitPrice: null, ...readTypedAmount(text)?.value })}
       />
       <Typed
-        label="Tax, %"
+        label={texts.taxPercent}
         value={expense.taxPercent === undefined ? "" : String(expense.taxPercent)}
         read={(text) => (text.trim() === "" || readAmount(text, 0, 100) ? { value: text } : null)}
-        says="From 0 to 100, or empty"
+        says={texts.from0To100}
         onSave={(text) => onSet({ taxPercent: readAmount(text, 0, 100)?.value ?? null })}
       />
       <Typed
-        label="When"
+        label={texts.when}
         value={writeWhen(expense)}
         read={(text) => readWhen(text) && { value: text }}
         says={WHEN_HINT}
@@ -209,17 +210,17 @@ function Amounts({ expense, onSet }: PartProps) {
 function Kinds({ expense, onSet }: PartProps) {
   return (
     <>
-      <Field label="Type">
+      <Field label={texts.type}>
         <Choice value={expense.costType} options={wordOptions(costTypeWords)} onChange={(costType) => onSet({ costType })} />
       </Field>
-      <Field label="Capital or operating">
+      <Field label={texts.capitalOrOperating}>
         <Choice
           value={expense.treatment ?? ""}
           options={treatments}
           onChange={(treatment) => onSet({ treatment: treatment === "" ? null : treatment })}
         />
       </Field>
-      <Field label="State">
+      <Field label={texts.state}>
         <Choice value={expense.state ?? "planned"} options={wordOptions(stateWords)} onChange={(state) => onSet({ state })} />
       </Field>
     </>
@@ -238,7 +239,7 @@ function TaskField({
   const outline = useMaybeAnswer("outline", { projectId }, null);
   const tasks = (outline?.tasks ?? []).map(({ task }) => task);
   return (
-    <Field label="Task">
+    <Field label={texts.task}>
       <Picker value={taskId} options={[none("Whole project"), ...namedOptions(tasks)]} onChange={(id) => onChange(id || null)} />
     </Field>
   );

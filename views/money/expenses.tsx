@@ -1,5 +1,4 @@
 "use client";
-// Expenses: what is bought for projects, typed in place; planned, committed and paid.
 import { Plus } from "lucide-react";
 import { parseAsString, useQueryState } from "nuqs";
 import { useMemo, useState } from "react";
@@ -17,6 +16,8 @@ import { type ExpenseSet, expenseColumns } from "./expenseColumns.tsx";
 import { ExpenseSheet, NewExpenseSheet } from "./expenseSheet.tsx";
 import { MoneyScreen } from "./moneyScreen.tsx";
 import { useMoneyParams } from "./useMoney.ts";
+// Expenses: what is bought for projects, typed in place; planned, committed and paid.
+import { texts } from "./words.ts";
 
 const sum = (rows: readonly ExpenseRow[]) => rows.reduce((all, { counted }) => all + counted, 0);
 
@@ -44,8 +45,8 @@ export function Expenses({ initial }: { initial: Initial<AnswerOf<"expenses">> }
     <MoneyScreen
       figures={
         <>
-          <Figure value={`${currency} ${moneyText(sum(rows))}`} says="before tax" />
-          <Figure value={`${currency} ${moneyText(sum(committed))}`} says="of it committed or paid" />
+          <Figure value={`${currency} ${moneyText(sum(rows))}`} says={texts.beforeTax} />
+          <Figure value={`${currency} ${moneyText(sum(committed))}`} says={texts.ofItCommittedOrPaid} />
         </>
       }
       actions={
@@ -72,9 +73,7 @@ export function Expenses({ initial }: { initial: Initial<AnswerOf<"expenses">> }
       }
     >
       {rows.length === 0 ? (
-        <Empty title="No expenses yet">
-          Purchases for projects: hire, freight, travel, licences. Add an expense, or import a list under People, Import and export.
-        </Empty>
+        <Empty title={texts.noExpensesYet}>{texts.purchasesForProjectsHireFreight}</Empty>
       ) : (
         <DataTable
           name="expense"

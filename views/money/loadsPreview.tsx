@@ -1,5 +1,4 @@
 "use client";
-// The effect of a swap on the load of the people who give and take work, month by month.
 import { useEffect, useMemo, useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
@@ -8,6 +7,8 @@ import { hoursText, monthText } from "../../ui/format.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { remedyEdit } from "../remedies/remedyWords.ts";
+// The effect of a swap on the load of the people who give and take work, month by month.
+import { texts } from "./words.ts";
 
 type Loads = AnswerOf<"loads">;
 
@@ -16,8 +17,8 @@ export function LoadsPreview({ line }: { line: RemedyLine }) {
   if (!loads) return null;
   const rows = changedMonths(loads);
   return (
-    <SheetSection title="Hours a month, before and after">
-      <table className="w-full text-right text-[13px]" aria-label="Hours a month, before and after">
+    <SheetSection title={texts.hoursAMonthBefore}>
+      <table className="w-full text-right text-[13px]" aria-label={texts.hoursAMonthBefore}>
         <tbody>
           {rows.map(({ key, name, month, capacity, was, is }, at) => (
             <tr key={key} className="line-above">

@@ -1,5 +1,4 @@
 "use client";
-// Margins: what projects and clients bring in, cost and leave; what is under its goal, and what would lift it.
 import { parseAsString, useQueryState } from "nuqs";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
@@ -16,6 +15,8 @@ import { Empty, Figure } from "../frame/screen.tsx";
 import { MarginSheet } from "./marginSheet.tsx";
 import { MoneyScreen } from "./moneyScreen.tsx";
 import { useMoneyParams } from "./useMoney.ts";
+// Margins: what projects and clients bring in, cost and leave; what is under its goal, and what would lift it.
+import { texts } from "./words.ts";
 
 export function Margin({ initial }: { initial: Initial<AnswerOf<"margins">> }) {
   const { params, setParams } = useMoneyParams();
@@ -25,8 +26,8 @@ export function Margin({ initial }: { initial: Initial<AnswerOf<"margins">> }) {
   const open = projects.find(({ id }) => id === openId);
   const below = projects.filter(({ isBelow }) => isBelow).length;
   const sections = [
-    { id: "projects", title: "Projects", says: "over the whole plan", rows: projects },
-    ...(clients.length > 0 ? [{ id: "clients", title: "Clients", rows: clients }] : []),
+    { id: "projects", title: texts.projects, says: texts.overTheWholePlan, rows: projects },
+    ...(clients.length > 0 ? [{ id: "clients", title: texts.clients, rows: clients }] : []),
   ];
   return (
     <MoneyScreen
@@ -40,7 +41,7 @@ export function Margin({ initial }: { initial: Initial<AnswerOf<"margins">> }) {
       sheet={open && <MarginSheet key={open.id} project={open} currency={currency} onClose={() => void setOpenId(null)} />}
     >
       {projects.length === 0 ? (
-        <Empty title="No projects yet">Revenue and cost of each project appear here. Add projects under Work.</Empty>
+        <Empty title={texts.noProjectsYet}>{texts.revenueAndCostOfEach}</Empty>
       ) : (
         <DataTable
           name="margin"
@@ -86,7 +87,7 @@ const columns = (currency: string): TableColumn<MarginRow>[] => [
 
 const nameColumn = (currency: string): TableColumn<MarginRow> => ({
   id: "name",
-  head: "Name",
+  head: texts.name,
   headNode: (
     <span>
       Project <span className="text-side">{currency}</span>
@@ -113,14 +114,14 @@ const nameColumn = (currency: string): TableColumn<MarginRow> => ({
 
 const shareColumn: TableColumn<MarginRow> = {
   id: "share",
-  head: "Margin, %",
+  head: texts.marginPercent,
   width: 116,
   isFigure: true,
   value: ({ share }) => share,
   cell: ({ share, goal, isBelow }) => (
     <TwoLines
       main={<span className={isBelow ? "figure-bad" : ""}>{share === null ? "–" : marginText(share)}</span>}
-      side={share === null ? "no revenue" : goal === null ? "" : `goal ${marginText(goal)}`}
+      side={share === null ? texts.noRevenue : goal === null ? "" : `goal ${marginText(goal)}`}
     />
   ),
 };

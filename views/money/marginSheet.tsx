@@ -1,5 +1,4 @@
 "use client";
-// One project's margin: who brings in and costs what, and what would lift it.
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { MarginPerson, MarginRow } from "../../core/answers/margins.ts";
@@ -12,6 +11,8 @@ import { RemedyList } from "../remedies/remedyList.tsx";
 import { remedyEdit } from "../remedies/remedyWords.ts";
 import { LoadsPreview } from "./loadsPreview.tsx";
 import { kindWords } from "./moneyWords.ts";
+// One project's margin: who brings in and costs what, and what would lift it.
+import { texts } from "./words.ts";
 
 export function MarginSheet({ project, currency, onClose }: { project: MarginRow; currency: string; onClose: () => void }) {
   const session = usePlan();
@@ -25,7 +26,7 @@ export function MarginSheet({ project, currency, onClose }: { project: MarginRow
         <Sums project={project} currency={currency} />
         <p className="pt-1">
           <Link href={linkTo("/money", { of: `project:${id}`, group: "kind", show: "margin", span: "plan" })} className="text-link">
-            Month by month
+            {texts.monthByMonth}
           </Link>
         </p>
       </SheetSection>
@@ -51,8 +52,8 @@ export function MarginSheet({ project, currency, onClose }: { project: MarginRow
 function Sums({ project: { revenue, cost, share, goal, isBelow }, currency }: { project: MarginRow; currency: string }) {
   return (
     <>
-      <SumLine figure={moneyText(revenue)}>Revenue</SumLine>
-      <SumLine figure={`− ${moneyText(cost)}`}>Cost</SumLine>
+      <SumLine figure={moneyText(revenue)}>{texts.revenue}</SumLine>
+      <SumLine figure={`− ${moneyText(cost)}`}>{texts.cost}</SumLine>
       <SumLine figure={`${currency} ${moneyText(revenue - cost)}`} isTotal isOver={isBelow}>
         Margin{share !== null && `, ${marginText(share)}`}
       </SumLine>
@@ -70,12 +71,12 @@ function Budgets({ projectId }: { projectId: string }) {
   const budgets = useMaybeAnswer("budgets", { projectId }, null) ?? [];
   if (budgets.length === 0) return null;
   return (
-    <SheetSection title="Budget">
+    <SheetSection title={texts.budget}>
       <ul>
         {budgets.map(({ kind, budget, spent, left, passes }) => (
           <li key={kind} className="line-above py-1">
             <SumLine figure={moneyText(left)} isOver={left < 0}>
-              {kind === "all" ? "Budget remaining" : `Remaining for ${kindWords[kind].toLowerCase()}`}
+              {kind === "all" ? texts.budgetRemaining : `Remaining for ${kindWords[kind].toLowerCase()}`}
             </SumLine>
             <p className="text-side">
               {moneyText(spent)} of {moneyText(budget)} spent
@@ -94,7 +95,7 @@ const perHour = (minor: number, minutes: number): string => (minutes === 0 ? "�
 function People({ people }: { people: readonly MarginPerson[] }) {
   if (people.length === 0) return null;
   return (
-    <SheetSection title="Who works on it">
+    <SheetSection title={texts.whoWorksOnIt}>
       <ul>
         {people.map(({ personId, name, roleName, minutes, cost, revenue, share }) => (
           <li key={personId ?? "nobody"} className="line-above py-1">

@@ -1,5 +1,4 @@
 "use client";
-// Materials: what is needed of each when, by project, with the day it is first needed.
 import { useMemo } from "react";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
@@ -18,6 +17,8 @@ import { useLinkTo } from "../frame/windowed.ts";
 import { MoneyScreen } from "./moneyScreen.tsx";
 import { PeriodTools } from "./moneyTools.tsx";
 import { useMoneyParams } from "./useMoney.ts";
+// Materials: what is needed of each when, by project, with the day it is first needed.
+import { texts } from "./words.ts";
 
 export function Materials({ initial }: { initial: Initial<AnswerOf<"materialNeeds">> }) {
   const { params, setParams, query, grain } = useMoneyParams();
@@ -28,7 +29,7 @@ export function Materials({ initial }: { initial: Initial<AnswerOf<"materialNeed
   const materials = rows.filter(({ projectId }) => projectId === null);
   return (
     <MoneyScreen
-      figures={<Figure value={String(materials.length)} says={materials.length === 1 ? "material needed" : "materials needed"} />}
+      figures={<Figure value={String(materials.length)} says={materials.length === 1 ? texts.materialNeeded : texts.materialsNeeded} />}
       actions={
         <>
           <PipelineChoice value={params.pipeline} onChange={(pipeline) => setParams({ pipeline })} />
@@ -37,7 +38,7 @@ export function Materials({ initial }: { initial: Initial<AnswerOf<"materialNeed
       }
     >
       {rows.length === 0 ? (
-        <Empty title="No material is needed in these periods">
+        <Empty title={texts.noMaterialIsNeeded}>
           Add materials to a task in its sheet. Define them in the{" "}
           <Link className="text-link" href={linkTo("/settings/materials")}>
             settings
@@ -47,7 +48,7 @@ export function Materials({ initial }: { initial: Initial<AnswerOf<"materialNeed
       ) : (
         <TreeTable
           name="material"
-          label="Materials by period, waste included"
+          label={texts.materialsByPeriodWasteIncluded}
           columns={columns}
           rows={rows}
           idOf={idOf}
@@ -73,7 +74,7 @@ const idOf = ({ materialId, projectId }: MaterialRow): string => (projectId === 
 
 const nameColumn: TableColumn<MaterialRow> = {
   id: "material",
-  head: "Material",
+  head: texts.material,
   width: 230,
   grow: 1,
   isRowHead: true,
@@ -94,7 +95,7 @@ const nameColumn: TableColumn<MaterialRow> = {
 
 const firstColumn: TableColumn<MaterialRow> = {
   id: "first",
-  head: "First needed",
+  head: texts.firstNeeded,
   width: 118,
   value: ({ firstDay }) => firstDay,
   cell: ({ firstDay }) => (firstDay === null ? "–" : longDay(firstDay)),
@@ -102,7 +103,7 @@ const firstColumn: TableColumn<MaterialRow> = {
 
 const sumColumn: TableColumn<MaterialRow> = {
   id: "sum",
-  head: "Total",
+  head: texts.total,
   width: 100,
   isFigure: true,
   value: ({ total }) => total / 10_000,

@@ -1,5 +1,4 @@
 "use client";
-// Money: what the plan costs and earns, added up by everything that is chosen; rows and columns add up to the cent.
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer } from "../../client/session.tsx";
@@ -18,6 +17,8 @@ import { measureWords } from "./moneyWords.ts";
 import { useOpened } from "./opened.ts";
 import { useMoneyParams } from "./useMoney.ts";
 import { WithinLine } from "./withinLine.tsx";
+// Money: what the plan costs and earns, added up by everything that is chosen; rows and columns add up to the cent.
+import { texts } from "./words.ts";
 
 export function Money({ initial }: { initial: Initial<AnswerOf<"money">> }) {
   const { params, setParams, query, grain } = useMoneyParams();
@@ -41,9 +42,7 @@ export function Money({ initial }: { initial: Initial<AnswerOf<"money">> }) {
     >
       <WithinLine places={money.places} onChange={(of) => setParams({ of })} />
       {money.rows.length === 0 ? (
-        <Empty title={params.of.length > 0 ? "No results" : "No figures yet"}>
-          Cost and revenue appear here once projects have work and rates.
-        </Empty>
+        <Empty title={params.of.length > 0 ? texts.noResults : texts.noFiguresYet}>{texts.costAndRevenueAppearHere}</Empty>
       ) : (
         <MoneyTable money={money} query={query} opened={opened} onOpen={setOpened} />
       )}

@@ -1,5 +1,4 @@
 "use client";
-// The table of money, or the cash flow, as a file, with the rows, periods and limits of the address.
 import { Download } from "lucide-react";
 import { useSearchParams } from "next/navigation";
 import type { Money } from "../../core/answers/money.ts";
@@ -8,6 +7,8 @@ import { DownloadLink } from "../../ui/downloadLink.tsx";
 import { Menu } from "../../ui/menu.tsx";
 import { pageText, printPage } from "../../ui/savePage.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
+// The table of money, or the cash flow, as a file, with the rows, periods and limits of the address.
+import { texts } from "./words.ts";
 
 const titles = { money: "Money", "cash-flow": "Cash flow" } as const;
 
@@ -32,17 +33,17 @@ export function MoneyExport({ name = "money", money, query, children }: MoneyExp
     return `/api/money?${query}`;
   };
   return (
-    <Menu label="Export" icon={<Download size={14} />}>
+    <Menu label={texts.export} icon={<Download size={14} />}>
       <div className="w-[190px]">
         <DownloadLink className="menu-line" href={file("csv")} name={`${name}.csv`}>
-          Table as CSV
+          {texts.tableAsCsv}
         </DownloadLink>
         <DownloadLink className="menu-line" href={file("xlsx")} name={`${name}.xlsx`}>
-          Table as XLSX
+          {texts.tableAsXlsx}
         </DownloadLink>
         {children}
         <button type="button" className="menu-line" disabled={money.rows.length === 0} onClick={() => void print()}>
-          Print…
+          {texts.print}
         </button>
       </div>
     </Menu>

@@ -1,25 +1,26 @@
 "use client";
-// The frame of the screens about money: one title, the way from one to the other, and the figures of each.
 import type { ReactNode } from "react";
 import { Screen } from "../frame/screen.tsx";
 import { Tabs } from "../frame/tabs.tsx";
+// The frame of the screens about money: one title, the way from one to the other, and the figures of each.
+import { texts } from "./words.ts";
 
 const tabs = [
-  { path: "/money", text: "Table" },
-  { path: "/money/cash-flow", text: "Cash flow" },
-  { path: "/money/margin", text: "Margin" },
-  { path: "/money/expenses", text: "Expenses" },
-  { path: "/money/materials", text: "Materials" },
+  { path: "/money", text: texts.table },
+  { path: "/money/cash-flow", text: texts.cashFlow },
+  { path: "/money/margin", text: texts.margin },
+  { path: "/money/expenses", text: texts.expenses },
+  { path: "/money/materials", text: texts.materials },
 ] as const;
 
 export function MoneyScreen({ figures, ...rest }: { figures: ReactNode; actions?: ReactNode; sheet?: ReactNode; children: ReactNode }) {
   return (
     <Screen
       isTwoLined
-      title="Money"
+      title={texts.money}
       figures={
         <>
-          <Tabs label="About money" tabs={tabs} />
+          <Tabs label={texts.aboutMoney} tabs={tabs} />
           {figures}
         </>
       }

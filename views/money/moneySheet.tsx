@@ -1,5 +1,4 @@
 "use client";
-// The lines of a figure of money, and the explanation of each line.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { Money, MoneyRow } from "../../core/answers/money.ts";
@@ -18,6 +17,8 @@ import { groupsFor, placeText } from "./moneyParams.ts";
 import { groupWords, measureWords, rowName } from "./moneyWords.ts";
 import type { Opened } from "./opened.ts";
 import { WhyMoney } from "./whyMoney.tsx";
+// The lines of a figure of money, and the explanation of each line.
+import { texts } from "./words.ts";
 
 const MOST_SHOWN = 100;
 
@@ -44,7 +45,7 @@ function Lines({ money, query, opened, onClose, onBreakDown }: Props) {
     <Sheet title={title} subtitle={answer && `${measureWords[query.measure]}, ${rangeText(answer.range)}`} onClose={onClose}>
       {row && <Ways row={row} query={query} />}
       <BreakDown query={query} hasRow={row !== undefined} onBreakDown={onBreakDown} />
-      <SheetSection title={answer ? countText(lines.length, "line") : "Lines"}>
+      <SheetSection title={answer ? countText(lines.length, "line") : texts.lines}>
         <ul>
           {lines.slice(0, MOST_SHOWN).map((line) => {
             const key = JSON.stringify(line.subject);
@@ -64,7 +65,7 @@ function Lines({ money, query, opened, onClose, onBreakDown }: Props) {
         )}
         {answer && (
           <SumLine figure={`${money.currency} ${moneyText(answer.total)}`} isTotal>
-            {query.measure === "left" ? "Deducted from the budget" : "Total"}
+            {query.measure === "left" ? texts.deductedFromTheBudget : texts.total}
           </SumLine>
         )}
       </SheetSection>
@@ -79,13 +80,13 @@ function Ways({ row, query }: { row: MoneyRow; query: MoneyQuery }) {
   return (
     <SheetSection>
       <Link href={linkTo("/money/cash-flow", { of })} className="text-link">
-        Cash flow
+        {texts.cashFlow}
       </Link>
       {query.by === "project" && (
         <>
           {" · "}
           <Link href={linkTo(`/work/${encodeURIComponent(row.key)}`)} className="text-link">
-            The project
+            {texts.theProject}
           </Link>
         </>
       )}
@@ -100,7 +101,7 @@ function BreakDown({ query, hasRow, onBreakDown }: { query: MoneyQuery; hasRow: 
   const options: Option<MoneyBy | "">[] = [none("Break it down by …"), ...left.map((value) => ({ value, text: groupWords[value] }))];
   return (
     <SheetSection>
-      <Choice<MoneyBy | ""> label="Break it down by" value="" options={options} onChange={(by) => by !== "" && onBreakDown(by)} />
+      <Choice<MoneyBy | ""> label={texts.breakItDownBy} value="" options={options} onChange={(by) => by !== "" && onBreakDown(by)} />
     </SheetSection>
   );
 }
@@ -112,7 +113,7 @@ function Line({ line, range, isOpen, onToggle }: { line: MoneyLineDetails; range
       <button
         type="button"
         aria-expanded={isOpen}
-        title="How is it calculated?"
+        title={texts.howIsItCalculated}
         onClick={onToggle}
         className="flex w-full items-baseline gap-2 text-left hover:bg-well"
       >

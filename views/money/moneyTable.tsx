@@ -1,5 +1,4 @@
 "use client";
-// Money by row and period; every figure opens the lines it is made of.
 import { useCallback, useMemo } from "react";
 import type { Money, MoneyRow } from "../../core/answers/money.ts";
 import type { Range } from "../../core/calendar/periods.ts";
@@ -12,6 +11,8 @@ import { usePeriodColumns } from "../frame/periodColumns.tsx";
 import { AmountButton } from "./amountButton.tsx";
 import { groupWords, rowName } from "./moneyWords.ts";
 import type { Opened } from "./opened.ts";
+// Money by row and period; every figure opens the lines it is made of.
+import { texts } from "./words.ts";
 
 interface Props {
   money: Money;
@@ -83,7 +84,7 @@ interface SumColumn extends Pick<Props, "onOpen"> {
 
 const sumColumn = ({ measure, total, nameOf, onOpen }: SumColumn): TableColumn<MoneyRow> => ({
   id: "sum",
-  head: measure === "left" ? "At the end" : "Total",
+  head: measure === "left" ? texts.atTheEnd : texts.total,
   width: 120,
   grow: 1,
   isFigure: true,
@@ -93,7 +94,7 @@ const sumColumn = ({ measure, total, nameOf, onOpen }: SumColumn): TableColumn<M
     <AmountButton minor={row.total} says={`${nameOf(row)}, total`} onOpen={() => onOpen({ key: row.key, period: null })} isSum />
   ),
   onKey: opensOnEnter(({ key }) => onOpen({ key, period: null })),
-  foot: <AmountButton minor={total} says="All, total" onOpen={() => onOpen({ key: null, period: null })} isSum />,
+  foot: <AmountButton minor={total} says={texts.allTotal} onOpen={() => onOpen({ key: null, period: null })} isSum />,
 });
 
 function nameColumn({ by }: MoneyQuery, currency: string, count: number, nameOf: (row: MoneyRow) => string): TableColumn<MoneyRow> {

@@ -1,5 +1,4 @@
 "use client";
-// The tools of money: measure, grouping and periods.
 import type { Grain } from "../../core/calendar/periods.ts";
 import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { Choice } from "../../ui/choice.tsx";
@@ -7,6 +6,8 @@ import { type Option, wordOptions } from "../../ui/options.ts";
 import { PipelineChoice } from "../frame/pipelineChoice.tsx";
 import { groupsFor, type MoneyParams } from "./moneyParams.ts";
 import { grainWords, groupWords, kindWords, measureWords, spanWords } from "./moneyWords.ts";
+// The tools of money: measure, grouping and periods.
+import { texts } from "./words.ts";
 
 interface Props {
   params: MoneyParams;
@@ -19,11 +20,17 @@ export function MoneyTools({ params, query, grain, onChange }: Props) {
   const groups = groupsFor(query.measure).map((value): Option<MoneyQuery["by"]> => ({ value, text: groupWords[value] }));
   return (
     <>
-      <Choice label="Group by" value={query.by} options={groups} onChange={(group) => onChange({ group })} width={132} />
-      <Choice label="Figure" value={params.show} options={wordOptions(measureWords)} onChange={(show) => onChange({ show })} width={112} />
+      <Choice label={texts.groupBy} value={query.by} options={groups} onChange={(group) => onChange({ group })} width={132} />
+      <Choice
+        label={texts.figure}
+        value={params.show}
+        options={wordOptions(measureWords)}
+        onChange={(show) => onChange({ show })}
+        width={112}
+      />
       {params.show === "cost" && (
         <Choice
-          label="Kind of cost"
+          label={texts.kindOfCost}
           value={params.cost}
           options={wordOptions(kindWords)}
           onChange={(cost) => onChange({ cost })}
@@ -39,8 +46,8 @@ export function MoneyTools({ params, query, grain, onChange }: Props) {
 export function PeriodTools({ params, grain, onChange }: Pick<Props, "params" | "grain" | "onChange">) {
   return (
     <>
-      <Choice label="Periods" value={grain} options={wordOptions(grainWords)} onChange={(per) => onChange({ per })} width={112} />
-      <Choice label="Time" value={params.span} options={wordOptions(spanWords)} onChange={(span) => onChange({ span })} width={138} />
+      <Choice label={texts.periods} value={grain} options={wordOptions(grainWords)} onChange={(per) => onChange({ per })} width={112} />
+      <Choice label={texts.time} value={params.span} options={wordOptions(spanWords)} onChange={(span) => onChange({ span })} width={138} />
     </>
   );
 }

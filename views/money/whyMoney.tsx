@@ -1,5 +1,4 @@
 "use client";
-// The explanation of a line of money: a sum that can be checked by hand.
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { MoneyLineDetails } from "../../core/answers/moneyLines.ts";
 import type { Range } from "../../core/calendar/periods.ts";
@@ -7,6 +6,8 @@ import { moneyText, shareText } from "../../ui/format.ts";
 import { SumLine } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { partText, sourceText } from "./moneyWords.ts";
+// The explanation of a line of money: a sum that can be checked by hand.
+import { texts } from "./words.ts";
 
 export function WhyMoney({ line: { subject, amount, whole, probability }, range }: { line: MoneyLineDetails; range: Range }) {
   const why = useMaybeAnswer("moneyWhy", { subject, range, total: whole }, null);
@@ -29,7 +30,7 @@ export function WhyMoney({ line: { subject, amount, whole, probability }, range 
         </SumLine>
       ))}
       <SumLine figure={`${currency} ${moneyText(why.total)}`} isTotal>
-        Total
+        {texts.total}
       </SumLine>
       {probability !== null && (
         <SumLine figure={`${currency} ${moneyText(Math.abs(amount))}`}>× {shareText(probability)} probability</SumLine>

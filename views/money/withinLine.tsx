@@ -1,15 +1,16 @@
 "use client";
-// The filters of money, each with the way to remove it.
 import { X } from "lucide-react";
 import type { Money } from "../../core/answers/money.ts";
 import { placeText } from "./moneyParams.ts";
 import { groupWords, rowName } from "./moneyWords.ts";
+// The filters of money, each with the way to remove it.
+import { texts } from "./words.ts";
 
 export function WithinLine({ places, onChange }: { places: Money["places"]; onChange: (of: string[]) => void }) {
   if (places.length === 0) return null;
   return (
     <p className="flex flex-wrap items-center gap-2 pb-2">
-      <span className="text-side">Only</span>
+      <span className="text-side">{texts.only}</span>
       {places.map(({ by, key, name }) => (
         <button
           key={`${by} ${key}`}

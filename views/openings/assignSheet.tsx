@@ -1,5 +1,4 @@
 "use client";
-// Giving an opening: all of it, some hours, the days up to one, or split with a second person; what it does to them first.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { CandidateRow, Candidates } from "../../core/answers/openings.ts";
@@ -20,6 +19,8 @@ import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { ImpactView, useImpact } from "../frame/impact.tsx";
 import { missingText } from "./candidateColumns.tsx";
 import type { OpeningsHook } from "./useOpenings.ts";
+// Giving an opening: all of it, some hours, the days up to one, or split with a second person; what it does to them first.
+import { texts } from "./words.ts";
 
 type Way = "whole" | "hours" | "until" | "split";
 
@@ -49,19 +50,19 @@ export function AssignSheet({ candidates, person, hook, onClose }: GiveProps) {
           {person.name} can cover {hoursText(person.covered)} h of it, {shareText(person.cover)}.
           {person.missing.length > 0 && <span className="text-ochre-ink"> Missing: {person.missing.map(missingText).join(", ")}.</span>}
         </p>
-        <Radios label="How much" value={transfer.way} onChange={transfer.setWay} options={wordOptions(ways)} />
+        <Radios label={texts.howMuch} value={transfer.way} onChange={transfer.setWay} options={wordOptions(ways)} />
         <div className="space-y-3 pt-3">
           <HowMuch transfer={transfer} name={person.name} most={opening.minutes} />
           <CheckboxField checked={isPencilled} onChange={(isOn) => setPencilled(isOn)}>
-            Pencil it in
+            {texts.pencilItIn}
           </CheckboxField>
           <FormFault>{fault}</FormFault>
           <Button look="main" disabled={!query} onClick={() => void give()}>
-            Assign
+            {texts.assign}
           </Button>
         </div>
       </SheetSection>
-      {query && edit === null && <p className="text-ink-2">None of its hours fall on these days.</p>}
+      {query && edit === null && <p className="text-ink-2">{texts.noneOfItsHoursFall}</p>}
       {query && edit && <ImpactView impact={impact} />}
     </Sheet>
   );
@@ -114,7 +115,7 @@ function HowMuch({ transfer: { way, hours, until, others, otherId, setOther }, n
   return (
     <>
       {way === "split" && (
-        <Field label="With">
+        <Field label={texts.withText}>
           <Choice
             value={otherId}
             onChange={(value) => setOther(value)}
@@ -128,7 +129,7 @@ function HowMuch({ transfer: { way, hours, until, others, otherId, setOther }, n
         </Field>
       )}
       {way === "until" && (
-        <Field label="Last day" fault={until.isSound ? undefined : DATE_HINT} hint="The rest stays unassigned">
+        <Field label={texts.lastDay} fault={until.isSound ? undefined : DATE_HINT} hint={texts.theRestStaysUnassigned}>
           <DateField value={until.text} onChange={until.set} />
         </Field>
       )}

@@ -1,10 +1,12 @@
 // The columns of the candidates: cover, room, fit, cost and what becomes of the margin.
+
 import type { CandidateRow, Candidates } from "../../core/answers/openings.ts";
 import { Button } from "../../ui/button.tsx";
 import { marginText, moneyText, shareText } from "../../ui/format.ts";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { TwoLines } from "../../ui/twoLines.tsx";
 import { RoomStrip } from "./roomStrip.tsx";
+import { texts } from "./words.ts";
 
 type Column = TableColumn<CandidateRow>;
 
@@ -19,8 +21,8 @@ export function candidateColumns({ weeks, need, currency }: Candidates, onGive: 
     cover,
     {
       id: "room",
-      head: "Room",
-      says: "By week, against the hours needed",
+      head: texts.room,
+      says: texts.byWeekAgainstTheHours,
       width: 96,
       grow: 1,
       cell: ({ name, room }) => <RoomStrip name={name} weeks={weeks} need={need} room={room} />,
@@ -29,7 +31,7 @@ export function candidateColumns({ weeks, need, currency }: Candidates, onGive: 
     {
       id: "cost",
       head: `Cost, ${currency}`,
-      says: "Of the hours they cover",
+      says: texts.ofTheHoursTheyCover,
       width: 92,
       isFigure: true,
       yields: true,
@@ -43,7 +45,7 @@ export function candidateColumns({ weeks, need, currency }: Candidates, onGive: 
       width: 92,
       cell: ({ personId, name }) => (
         <Button onClick={() => onGive(personId)} aria-label={`Assign to ${name}`}>
-          Assign…
+          {texts.assign2}
         </Button>
       ),
     },
@@ -52,7 +54,7 @@ export function candidateColumns({ weeks, need, currency }: Candidates, onGive: 
 
 const who: Column = {
   id: "who",
-  head: "Who",
+  head: texts.who,
   width: 120,
   grow: 1.2,
   isRowHead: true,
@@ -70,8 +72,8 @@ const who: Column = {
 
 const cover: Column = {
   id: "cover",
-  head: "Covers",
-  says: "The share that fits their room, day by day",
+  head: texts.covers,
+  says: texts.theShareThatFits,
   width: 74,
   isFigure: true,
   value: (row) => row.cover / 10_000,
@@ -82,8 +84,8 @@ const cover: Column = {
 
 const fit: Column = {
   id: "fit",
-  head: "Fit",
-  says: "How their skills match those needed: level out of 5",
+  head: texts.fit,
+  says: texts.howTheirSkillsMatchThose,
   width: 56,
   isFigure: true,
   value: (row) => row.fit / 10_000,
@@ -93,8 +95,8 @@ const fit: Column = {
 
 const margin: Column = {
   id: "margin",
-  head: "Margin",
-  says: "The project’s margin if they did all the work",
+  head: texts.margin,
+  says: texts.theProjectsMarginIfThey,
   width: 72,
   isFigure: true,
   yields: true,

@@ -1,5 +1,4 @@
 "use client";
-// The candidates for an opening: ranked, with their room over its weeks; up to three in comparison.
 import type { Candidates } from "../../core/answers/openings.ts";
 import { hoursText, longDay, marginText, shortDay } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
@@ -7,6 +6,8 @@ import { useLinkTo } from "../frame/windowed.ts";
 import { CandidateTable } from "./candidateTable.tsx";
 import { Compare } from "./compare.tsx";
 import type { OpeningsHook } from "./useOpenings.ts";
+// The candidates for an opening: ranked, with their room over its weeks; up to three in comparison.
+import { texts } from "./words.ts";
 
 export function CandidatePanel({ candidates, hook }: { candidates: Candidates; hook: OpeningsHook }) {
   const { opening, fitting, near, margin } = candidates;
@@ -35,11 +36,7 @@ export function CandidatePanel({ candidates, hook }: { candidates: Candidates; h
       </header>
       <div className="shrink-0">
         {beside.length >= 2 && <Compare candidates={candidates} people={beside} hook={hook} />}
-        {fitting.length === 0 && (
-          <p className="px-4 py-3 text-ink-2">
-            Nobody has the role and every skill at the level needed. The closest candidates are listed below with what is missing.
-          </p>
-        )}
+        {fitting.length === 0 && <p className="px-4 py-3 text-ink-2">{texts.nobodyHasTheRole}</p>}
       </div>
       <CandidateTable candidates={candidates} hook={hook} />
     </section>

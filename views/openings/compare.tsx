@@ -1,11 +1,12 @@
 "use client";
-// Two or three candidates side by side.
 import type { CandidateRow, Candidates } from "../../core/answers/openings.ts";
 import { Button } from "../../ui/button.tsx";
 import { hoursText, marginText, moneyText, shareText } from "../../ui/format.ts";
 import { missingText } from "./candidateColumns.tsx";
 import { RoomStrip } from "./roomStrip.tsx";
 import type { OpeningsHook } from "./useOpenings.ts";
+// Two or three candidates side by side.
+import { texts } from "./words.ts";
 
 interface CompareProps {
   candidates: Candidates;
@@ -17,7 +18,7 @@ export function Compare({ candidates, people, hook }: CompareProps) {
   return (
     <div className="line-below bg-paper px-4 py-2.5">
       <table className="w-full text-[13px]">
-        <caption className="sr-only">Comparison</caption>
+        <caption className="sr-only">{texts.comparison}</caption>
         <thead>
           <tr>
             <td />
@@ -53,7 +54,7 @@ function RoomLine({ candidates: { weeks, need }, people }: Omit<CompareProps, "h
   return (
     <tr>
       <th scope="row" className="text-left font-normal text-ink-2">
-        Room by week
+        {texts.roomByWeek}
       </th>
       {people.map(({ personId, name, room }) => (
         <td key={personId} className="px-3 py-1">
@@ -87,7 +88,7 @@ function Ends({ people, hook }: Pick<CompareProps, "people" | "hook">) {
         Split between {first} and {second}…
       </Button>
       <Button look="quiet" onClick={() => hook.setView({ beside: null })}>
-        Close comparison
+        {texts.closeComparison}
       </Button>
     </div>
   );

@@ -1,5 +1,4 @@
 "use client";
-// Free when: a role, a skill, hours and dates give who could take that now, or from when.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { FreePerson } from "../../core/answers/freeWhen.ts";
@@ -17,6 +16,8 @@ import { usePlanFacts } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { FreeTeamView } from "./freeTeamView.tsx";
 import { hoursOfNeed, NeedFields, type TypedNeed } from "./needFields.tsx";
+// Free when: a role, a skill, hours and dates give who could take that now, or from when.
+import { texts } from "./words.ts";
 
 const MOST_LISTED = 30;
 const emptyNeed = (): TypedNeed => ({ key: newId("need"), roleId: "", skillId: "", level: "3", hours: "40" });
@@ -35,15 +36,18 @@ export function FreeSheet({ onClose }: { onClose: () => void }) {
   // Where a person can take all of it alone, nobody has to share it.
   const isTogether = typed.length > 1 || (alone !== null && needs !== null && alone.every(({ room }) => room < needs[0].minutes));
   return (
-    <Sheet title="Availability" subtitle="Who has room, and from when" onClose={onClose}>
+    <Sheet title={texts.availability} subtitle="Who has room, and from when" onClose={onClose}>
       <SheetSection>
         <div className="space-y-3">
           <Needs typed={typed} onChange={setTyped} />
           <div className="grid grid-cols-2 gap-2">
-            <Field label="From" fault={first ? undefined : DATE_HINT}>
+            <Field label={texts.fromText} fault={first ? undefined : DATE_HINT}>
               <DateField value={from} onChange={setFrom} />
             </Field>
-            <Field label="Until" fault={last && (!first || last >= first) ? undefined : "The last day must be on or after the first day."}>
+            <Field
+              label={texts.until}
+              fault={last && (!first || last >= first) ? undefined : "The last day must be on or after the first day."}
+            >
               <DateField value={until} onChange={setUntil} />
             </Field>
           </div>
@@ -66,7 +70,7 @@ function Needs({ typed, onChange }: { typed: readonly TypedNeed[]; onChange: (ty
           onRemove={at === 0 ? undefined : () => onChange(typed.filter((own) => own !== need))}
         />
       ))}
-      <TextButton onClick={() => onChange([...typed, emptyNeed()])}>Add another role</TextButton>
+      <TextButton onClick={() => onChange([...typed, emptyNeed()])}>{texts.addAnotherRole}</TextButton>
     </>
   );
 }
@@ -87,23 +91,23 @@ function Found({ answer, minutes }: { answer: readonly FreePerson[]; minutes: nu
   const later = answer.filter(({ room }) => room < minutes);
   return (
     <>
-      <SheetSection title={now.length > 0 ? "People with enough room" : "Nobody has enough room then"}>
+      <SheetSection title={now.length > 0 ? texts.peopleWithEnoughRoom : texts.nobodyHasEnoughRoomThen}>
         {now.slice(0, MOST_LISTED).map((person) => (
           <Line key={person.personId} person={person} says={`${hoursText(person.room)} h free`} />
         ))}
       </SheetSection>
       {later.length > 0 && (
-        <SheetSection title="Later">
+        <SheetSection title={texts.later}>
           {later.slice(0, MOST_LISTED).map((person) => (
             <Line
               key={person.personId}
               person={person}
-              says={person.from === null ? "not in this plan" : `from ${shortDay(person.from)}`}
+              says={person.from === null ? texts.notInThisPlan : `from ${shortDay(person.from)}`}
             />
           ))}
         </SheetSection>
       )}
-      {answer.length === 0 && <p className="text-ink-2">Nobody has this role and skill.</p>}
+      {answer.length === 0 && <p className="text-ink-2">{texts.nobodyHasThisRole}</p>}
     </>
   );
 }

@@ -1,5 +1,4 @@
 "use client";
-// The people who could take several needs together, the split, the first possible start, and pencilling it in as one step.
 import { useState } from "react";
 import { usePlan } from "../../client/session.tsx";
 import { type Day, formatDay } from "../../core/calendar/day.ts";
@@ -12,6 +11,8 @@ import { namedOptions, none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { useNames } from "../frame/facts.ts";
+// The people who could take several needs together, the split, the first possible start, and pencilling it in as one step.
+import { texts } from "./words.ts";
 
 interface FreeTeamProps {
   team: FreeTeam;
@@ -26,13 +27,13 @@ export function FreeTeamView({ team, needs, from, until }: FreeTeamProps) {
   const length = until - from;
   return (
     <>
-      <SheetSection title={isFree ? "This team has enough room then" : "There is room for"}>
+      <SheetSection title={isFree ? texts.thisTeamHasEnoughRoom : texts.thereIsRoomFor}>
         <Shares shares={team.shares} needs={needs} />
         {!isFree && <Short team={team} needs={needs} />}
       </SheetSection>
       {!isFree && (
-        <SheetSection title={later ? `All of it from ${shortDay(later.from)} to ${shortDay(later.from + length)}` : "All"}>
-          {later ? <Shares shares={later.shares} needs={needs} /> : <p className="text-ink-2">Nobody has room for it within this plan.</p>}
+        <SheetSection title={later ? `All of it from ${shortDay(later.from)} to ${shortDay(later.from + length)}` : texts.all}>
+          {later ? <Shares shares={later.shares} needs={needs} /> : <p className="text-ink-2">{texts.nobodyHasRoom}</p>}
         </SheetSection>
       )}
       {later && <Pencil key={`${later.from}`} needs={needs} shares={later.shares} start={later.from} finish={later.from + length} />}
@@ -87,11 +88,11 @@ function Pencil({ needs, shares, start, finish }: PencilProps) {
   return (
     <SheetSection title={`Pencil it in, ${shortDay(start)} – ${longDay(finish)}`}>
       <div className="space-y-3">
-        <Field label="Project">
+        <Field label={texts.project}>
           <Picker value={projectId} onChange={setProject} options={[none("Choose a project"), ...namedOptions(projects)]} />
         </Field>
-        <Field label="Task">
-          <TextInput value={name} onChange={(event) => setName(event.target.value)} placeholder="Task name" />
+        <Field label={texts.task}>
+          <TextInput value={name} onChange={(event) => setName(event.target.value)} placeholder={texts.taskName} />
         </Field>
         <FormFault>{fault}</FormFault>
         <Button look="main" disabled={projectId === "" || name.trim() === ""} onClick={() => void pencil()}>

@@ -1,5 +1,4 @@
 "use client";
-// One need in "Free when?": a role, a skill, hours.
 import { X } from "lucide-react";
 import { readAmount } from "../../ui/amount.ts";
 import { IconButton } from "../../ui/button.tsx";
@@ -8,6 +7,8 @@ import { Field, TextInput } from "../../ui/field.tsx";
 import { namedOptions, none, textOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { useNames } from "../frame/facts.ts";
+// One need in "Free when?": a role, a skill, hours.
+import { texts } from "./words.ts";
 
 const levels = ["1", "2", "3", "4", "5"] as const;
 
@@ -34,25 +35,25 @@ export function NeedFields({ need, onChange, onRemove }: NeedFieldsProps) {
     <fieldset className="space-y-3">
       <div className="flex items-end gap-2">
         <div className="min-w-0 flex-1">
-          <Field label="Role">
+          <Field label={texts.role}>
             <Picker value={need.roleId} onChange={(roleId) => onChange({ roleId })} options={[none("Any role"), ...namedOptions(roles)]} />
           </Field>
         </div>
         {onRemove && (
-          <IconButton label="Remove this role" onClick={onRemove}>
+          <IconButton label={texts.removeThisRole} onClick={onRemove}>
             <X size={14} />
           </IconButton>
         )}
       </div>
       <div className="grid grid-cols-[1fr_66px_72px] gap-2">
-        <Field label="Skill">
+        <Field label={texts.skill}>
           <Picker
             value={need.skillId}
             onChange={(skillId) => onChange({ skillId })}
             options={[none("Any skill"), ...namedOptions(skills)]}
           />
         </Field>
-        <Field label="Level">
+        <Field label={texts.level}>
           <Choice
             value={need.level}
             onChange={(level) => onChange({ level })}
@@ -60,7 +61,7 @@ export function NeedFields({ need, onChange, onRemove }: NeedFieldsProps) {
             options={textOptions(levels)}
           />
         </Field>
-        <Field label="Hours" fault={hoursOfNeed(need) ? undefined : "Enter a number."}>
+        <Field label={texts.hours} fault={hoursOfNeed(need) ? undefined : "Enter a number."}>
           <TextInput inputMode="decimal" value={need.hours} onChange={(event) => onChange({ hours: event.target.value })} />
         </Field>
       </div>

@@ -1,5 +1,4 @@
 "use client";
-// Openings: work that has nobody, the most urgent first, and who could take what is looked at.
 import { Search } from "lucide-react";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
@@ -16,6 +15,8 @@ import { CandidatePanel } from "./candidatePanel.tsx";
 import { OpeningList } from "./openingList.tsx";
 import { OpeningTabs } from "./tabs.tsx";
 import { type OpeningsHook, useOpenings } from "./useOpenings.ts";
+// Openings: work that has nobody, the most urgent first, and who could take what is looked at.
+import { texts } from "./words.ts";
 
 const freeSheet = later(() => import("./freeSheet.tsx").then((own) => own.FreeSheet));
 const proposalSheet = later(() => import("./proposalSheet.tsx").then((own) => own.ProposalSheet));
@@ -35,7 +36,7 @@ export function Openings({ initial, candidates: first }: OpeningsProps) {
   return (
     <Screen
       isTwoLined
-      title="Openings"
+      title={texts.openings}
       figures={
         <>
           <Figure value={String(openings.length)} says={openings.length === 1 ? "opening" : "openings"} isOver={openings.length > 0} />
@@ -46,9 +47,8 @@ export function Openings({ initial, candidates: first }: OpeningsProps) {
       sheet={sheetOf(hook)}
     >
       {openings.length === 0 ? (
-        <Empty title="No openings">
-          Unassigned work that needs a role appears here with its candidates.{" "}
-          {view.pipeline ? "" : "Select “Pipeline” to include projects that are not won yet."}
+        <Empty title={texts.noOpenings}>
+          Unassigned work that needs a role appears here with its candidates. {view.pipeline ? "" : texts.selectPipelineToIncludeProjects}
         </Empty>
       ) : (
         <div className="grid min-h-0 flex-1 grid-cols-[300px_minmax(0,1fr)] gap-3">
@@ -74,7 +74,7 @@ function sheetOf(hook: OpeningsHook) {
 
 function Recipients({ hook }: { hook: OpeningsHook }) {
   const { shown, candidates } = hook;
-  if (shown.length === 0) return <p className="p-6 text-ink-2">No results.</p>;
+  if (shown.length === 0) return <p className="p-6 text-ink-2">{texts.noResults}</p>;
   if (candidates) return <CandidatePanel candidates={candidates} hook={hook} />;
   return <p className="p-6 text-ink-2">Finding candidates, {countText(shown.length, "opening")} in the list…</p>;
 }
@@ -84,18 +84,18 @@ function OpeningTools({ hook: { openings, shown, view, setView } }: { hook: Open
     <>
       <OpeningTabs />
       <CheckboxField checked={view.pipeline} onChange={(isOn) => setView({ pipeline: isOn || null })}>
-        Pipeline
+        {texts.pipeline}
       </CheckboxField>
       <Picker
-        label="Role"
+        label={texts.role}
         value={view.role}
         onChange={(role) => setView({ role: role || null })}
         width={116}
         options={[none("Any role"), ...textOptions([...new Set(openings.map(({ roleName }) => roleName))].sort())]}
       />
       <SearchInput
-        label="Search openings"
-        placeholder="Search"
+        label={texts.searchOpenings}
+        placeholder={texts.search}
         value={view.find}
         onChange={(text) => setView({ find: text || null })}
         width={104}
@@ -104,7 +104,7 @@ function OpeningTools({ hook: { openings, shown, view, setView } }: { hook: Open
         <Search size={14} /> Availability
       </Button>
       <Button look="main" disabled={shown.length === 0} onClick={() => setView({ sheet: PROPOSAL })}>
-        Propose for all
+        {texts.proposeForAll}
       </Button>
     </>
   );

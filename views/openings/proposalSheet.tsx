@@ -1,5 +1,4 @@
 "use client";
-// A proposal for all openings in the list, to go through line by line: each is taken or left.
 import { useEffect, useState } from "react";
 import { usePlan } from "../../client/session.tsx";
 import type { OpeningRow } from "../../core/answers/openings.ts";
@@ -13,6 +12,8 @@ import { ProgressLine } from "../../ui/progressLine.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { toggledSet } from "../../ui/toggled.ts";
 import { usePlanFacts } from "../frame/facts.ts";
+// A proposal for all openings in the list, to go through line by line: each is taken or left.
+import { texts } from "./words.ts";
 
 export function ProposalSheet({ openings, onClose }: { openings: readonly OpeningRow[]; onClose: () => void }) {
   const session = usePlan();
@@ -28,18 +29,22 @@ export function ProposalSheet({ openings, onClose }: { openings: readonly Openin
     if (faults.length === 0) onClose();
   };
   return (
-    <Sheet title="Proposal for all" subtitle={`${countText(ids.length, "opening")}: most hours, then skills, then cost`} onClose={onClose}>
+    <Sheet
+      title={texts.proposalForAll}
+      subtitle={`${countText(ids.length, "opening")}: most hours, then skills, then cost`}
+      onClose={onClose}
+    >
       <FormFault>{fault}</FormFault>
       {!proposal && !fault && (
         <SheetSection>
           <ProgressLine part={solve / 4}>{solveWords[solve]}</ProgressLine>
           <div className="pt-3">
-            <Button onClick={stop}>Stop and use the best result so far</Button>
+            <Button onClick={stop}>{texts.stopAndUseTheBest}</Button>
           </div>
         </SheetSection>
       )}
       <CheckboxField checked={isShared} onChange={setShared}>
-        Two people may share an opening
+        {texts.twoPeopleMayShare}
       </CheckboxField>
       {proposal && (
         <>
@@ -94,7 +99,7 @@ function useProposal(ids: readonly string[], isShared: boolean) {
 }
 
 function Take({ lines, taken, onTake }: { lines: number; taken: number; onTake: () => void }) {
-  if (lines === 0) return <p className="text-ink-2">No suitable person has room.</p>;
+  if (lines === 0) return <p className="text-ink-2">{texts.noSuitablePersonHasRoom}</p>;
   return (
     <Button look="main" className="mt-3" disabled={taken === 0} onClick={onTake}>
       Assign {countText(taken, "opening")}
@@ -105,7 +110,7 @@ function Take({ lines, taken, onTake }: { lines: number; taken: number; onTake: 
 function NobodyFor({ names }: { names: readonly string[] }) {
   if (names.length === 0) return null;
   return (
-    <SheetSection title="Unassigned:">
+    <SheetSection title={texts.unassigned2}>
       <p>{names.join(", ")}</p>
     </SheetSection>
   );
@@ -128,7 +133,7 @@ function Covered({ proposal }: { proposal: Proposal }) {
       <p className="text-side">
         {proposal.covered > proposal.quick
           ? `${hoursText(proposal.covered - proposal.quick)} h more than assigning them one by one.`
-          : "Assigning them one by one would cover as much."}{" "}
+          : texts.assigningThemOneByOne}{" "}
         {proposal.found !== "best" && proposal.covered < proposal.total && "The search ended before this result was proven to be the best."}
       </p>
     </SheetSection>

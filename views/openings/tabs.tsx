@@ -1,13 +1,14 @@
 "use client";
-// The screens around openings: the list itself, what leads have asked for, and the messages that went out.
 import { Tabs } from "../frame/tabs.tsx";
+// The screens around openings: the list itself, what leads have asked for, and the messages that went out.
+import { texts } from "./words.ts";
 
 const tabs = [
-  { path: "/openings", text: "List" },
-  { path: "/openings/requests", text: "Requests" },
-  { path: "/openings/outbox", text: "Outbox" },
+  { path: "/openings", text: texts.list },
+  { path: "/openings/requests", text: texts.requests },
+  { path: "/openings/outbox", text: texts.outbox },
 ] as const;
 
 export function OpeningTabs() {
-  return <Tabs label="Openings and requests" tabs={tabs} />;
+  return <Tabs label={texts.openingsAndRequests} tabs={tabs} />;
 }

@@ -1,5 +1,4 @@
 "use client";
-// Changing many people at once: what is left empty stays as it is; what it does is shown before it is done.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { type UseFormReturn, useForm } from "react-hook-form";
 import * as z from "zod";
@@ -16,6 +15,8 @@ import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { ImpactView, useImpact } from "../frame/impact.tsx";
 import { WeekFields, weekHours, weekSchema } from "../planFields/weekFields.tsx";
 import type { PeopleHook } from "./usePeople.ts";
+// Changing many people at once: what is left empty stays as it is; what it does is shown before it is done.
+import { texts } from "./words.ts";
 
 const fieldsSchema = z
   .object({
@@ -30,7 +31,7 @@ const fieldsSchema = z
     week: weekSchema,
     from: z.string().refine(isDateText, { error: DATE_HINT }),
   })
-  .refine(({ hasWeek, from }) => !hasWeek || readDate(from) !== null, { path: ["from"], error: "Enter the date it is effective from." });
+  .refine(({ hasWeek, from }) => !hasWeek || readDate(from) !== null, { path: ["from"], error: texts.enterTheDate });
 type Fields = z.infer<typeof fieldsSchema>;
 
 const asTheyAre: Omit<Fields, "from"> = {
@@ -101,19 +102,19 @@ function BulkFields({ form }: { form: UseFormReturn<Fields> }) {
       {choice("teamId", "Joins the team", teams)}
       <div className="grid grid-cols-[1fr_84px] gap-2">
         {choice("skillId", "Skill", skills)}
-        <Field label="Level">
+        <Field label={texts.level}>
           <FormChoice control={control} name="level" options={textOptions(["1", "2", "3", "4", "5"])} />
         </Field>
       </div>
       <div className="field-pair">
-        <Field label="Kind">
+        <Field label={texts.kind}>
           <FormChoice
             control={control}
             name="kind"
-            options={[none("Unchanged"), { value: "employee", text: "Employee" }, { value: "contractor", text: "Contractor" }]}
+            options={[none("Unchanged"), { value: "employee", text: texts.employee }, { value: "contractor", text: texts.contractor }]}
           />
         </Field>
-        <Field label="Place">
+        <Field label={texts.place}>
           <TextInput {...register("location")} placeholder="unchanged" />
         </Field>
       </div>
@@ -127,12 +128,12 @@ function WeekFrom({ form: { register, control, watch, formState } }: { form: Use
   return (
     <fieldset className="rounded-card border border-line p-2.5">
       <FormCheckbox control={control} name="hasWeek">
-        New working week from a date
+        {texts.newWorkingWeek}
       </FormCheckbox>
       {watch("hasWeek") && (
         <div className="space-y-2 pt-2">
           <WeekFields register={register} name="week" faults={formState.errors.week} />
-          <FormDate label="From" control={control} name="from" />
+          <FormDate label={texts.fromText} control={control} name="from" />
         </div>
       )}
     </fieldset>

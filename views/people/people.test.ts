@@ -5,8 +5,8 @@ import { parseDay } from "../../core/calendar/day.ts";
 import { weekSpans } from "../../core/calendar/weekSpans.ts";
 import { buildModel } from "../../core/model.ts";
 import { fernhollow } from "../../demo/fernhollow.ts";
+import { dayText, markText, spanText, weekHoursText, weeksSentence } from "./dayWords.ts";
 import { type Filters, groupings, rosterGroups } from "./rosterView.ts";
-import { dayText, markText, spanText, weekHoursText, weeksSentence } from "./words.ts";
 
 const model = buildModel(fernhollow());
 const rows = rosterOf(model, { range: { start: parseDay("2027-01-25"), stop: parseDay("2027-03-22") }, grain: "week" });

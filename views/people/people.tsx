@@ -1,5 +1,4 @@
 "use client";
-// People: the roster with role, skills, week and employment, and how full everyone is in the window.
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import type { RosterRow } from "../../core/answers/roster.ts";
@@ -15,6 +14,8 @@ import { Roster } from "./roster.tsx";
 import { RosterTools } from "./rosterTools.tsx";
 import { PeopleTabs } from "./tabs.tsx";
 import { usePeople } from "./usePeople.ts";
+// People: the roster with role, skills, week and employment, and how full everyone is in the window.
+import { texts } from "./words.ts";
 
 const personSheet = later(() => import("./personSheet.tsx").then((own) => own.PersonSheet));
 const bulkSheet = later(() => import("./bulkSheet.tsx").then((own) => own.BulkSheet));
@@ -26,12 +27,12 @@ export function People({ initial }: { initial: Initial<AnswerOf<"roster">> }) {
   return (
     <Screen
       isTwoLined
-      title="People"
+      title={texts.people}
       figures={<Figures rows={rows} />}
       actions={
         <>
           <RosterTools people={people} />
-          <AddButton onAdd={add}>Add person</AddButton>
+          <AddButton onAdd={add}>{texts.addPerson}</AddButton>
         </>
       }
       sheet={
@@ -43,8 +44,8 @@ export function People({ initial }: { initial: Initial<AnswerOf<"roster">> }) {
       }
     >
       {rows.length === 0 ? (
-        <Empty title="No people yet">
-          <TextButton onClick={add}>Add the first person</TextButton>, import a list of people, or open a plan from the menu at the top
+        <Empty title={texts.noPeopleYet}>
+          <TextButton onClick={add}>{texts.addTheFirstPerson}</TextButton>, import a list of people, or open a plan from the menu at the top
           right.
         </Empty>
       ) : (
@@ -62,7 +63,7 @@ function Figures({ rows }: { rows: readonly RosterRow[] }) {
     <>
       <PeopleTabs />
       <Figure value={wholeText(rows.length)} says={rows.length === 1 ? "person" : "people"} />
-      <Figure value={`${hoursText(sum("capacity"))} h`} says="capacity in the window" />
+      <Figure value={`${hoursText(sum("capacity"))} h`} says={texts.capacityInTheWindow} />
       <Figure value={shareText(shareOf(sum("load"), sum("capacity")))} says="used" />
     </>
   );

@@ -1,16 +1,18 @@
 // The fields of a person's form, and how they become a person.
+
 import * as z from "zod";
 import type { Person, RateTable } from "../../core/plan/schema.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
 import { skillFieldsSchema, skillRowsOf, skillsOf } from "../frame/skillFields.tsx";
 import { weekHours, weekSchema } from "../planFields/weekFields.tsx";
+import { texts } from "./words.ts";
 
 const date = z.string().refine(isDateText, { error: DATE_HINT });
-const amount = z.string().refine((text) => text.trim() === "" || readAmount(text, 0, 1e8), { error: "Enter an amount of 0 or more." });
+const amount = z.string().refine((text) => text.trim() === "" || readAmount(text, 0, 1e8), { error: texts.enterAnAmountOf0 });
 export const personFields = z
   .object({
-    name: z.string().trim().min(1, { error: "Enter a name for the person." }).max(300),
+    name: z.string().trim().min(1, { error: texts.enterANameForThePerson }).max(300),
     email: z.string().max(300),
     roleId: z.string(),
     otherRoleIds: z.array(z.string()),
@@ -29,10 +31,9 @@ export const personFields = z
   })
   .superRefine(({ employedFrom, employedTo, hasPattern, patternFrom }, context) => {
     const [first, last] = [readDate(employedFrom), readDate(employedTo)];
-    if (first && last && last < first)
-      context.addIssue({ code: "custom", path: ["employedTo"], message: "The last day must be on or after the first day." });
+    if (first && last && last < first) context.addIssue({ code: "custom", path: ["employedTo"], message: texts.theLastDayMust });
     if (hasPattern && readDate(patternFrom) === null)
-      context.addIssue({ code: "custom", path: ["patternFrom"], message: "Enter the date it is effective from." });
+      context.addIssue({ code: "custom", path: ["patternFrom"], message: texts.enterTheDate });
   });
 
 export type PersonFields = z.infer<typeof personFields>;

@@ -1,5 +1,4 @@
 "use client";
-// The form of a person: name, roles, skills, calendar, newest week, employment.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { type Control, type UseFormReturn, useController } from "react-hook-form";
 import { useMaybeAnswer } from "../../client/session.tsx";
@@ -23,6 +22,8 @@ import { useUnderWay } from "../frame/underWay.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { WeekFields } from "../planFields/weekFields.tsx";
 import { type PersonFields, personFields } from "./personForm.ts";
+// The form of a person: name, roles, skills, calendar, newest week, employment.
+import { texts } from "./words.ts";
 
 type Form = UseFormReturn<PersonFields>;
 
@@ -48,25 +49,25 @@ export function PersonForm({ id, initial, isNew, editOf, onSave }: PersonFormPro
   };
   return (
     <form className="space-y-3" noValidate onSubmit={(event) => void handleSubmit(save)(event)}>
-      <Field label="Name" fault={formState.errors.name?.message}>
+      <Field label={texts.name} fault={formState.errors.name?.message}>
         <TextInput {...register("name")} autoFocus={isNew} />
       </Field>
       <div className="field-pair">
-        <Field label="Main role">
+        <Field label={texts.mainRole}>
           <FormPicker control={control} name="roleId" options={[none("No role yet"), ...namedOptions(roles)]} />
         </Field>
-        <Field label="Calendar">
+        <Field label={texts.calendar}>
           <FormPicker control={control} name="calendarId" options={namedOptions(calendars)} />
         </Field>
       </div>
-      <Unfold title="Other roles">
+      <Unfold title={texts.otherRoles}>
         <OtherRoles control={control} roles={roles.filter(({ id }) => id !== roleId)} />
       </Unfold>
       <OwnWeek form={form} />
       <Employment form={form} />
       {isNew && <RateFields form={form} />}
       <SkillFields control={control} fault={formState.errors.skills?.root?.message ?? formState.errors.skills?.message} />
-      <Field label="E-mail">
+      <Field label={texts.eMail}>
         <TextInput type="email" {...register("email")} />
       </Field>
       {id !== undefined && editOf && <Effect id={id} form={form} saved={initial} editOf={editOf} />}
@@ -102,7 +103,7 @@ function Effect({ id, form, saved, editOf }: { id: string; form: Form; saved: Pe
           </Link>
         </FieldGroup>
       )}
-      <ImpactView impact={impact} title="Effect of saving" />
+      <ImpactView impact={impact} title={texts.effectOfSaving} />
     </>
   );
 }
@@ -111,12 +112,12 @@ function OwnWeek({ form: { register, control, watch, formState } }: { form: Form
   return (
     <FieldGroup>
       <FormCheckbox control={control} name="hasPattern">
-        Own working week
+        {texts.ownWorkingWeek}
       </FormCheckbox>
       {watch("hasPattern") && (
         <>
           <WeekFields register={register} name="week" faults={formState.errors.week} />
-          <FormDate label="From" hint="A later date adds a new working week after the current one" control={control} name="patternFrom" />
+          <FormDate label={texts.fromText} hint={texts.aLaterDateAdds} control={control} name="patternFrom" />
         </>
       )}
     </FieldGroup>
@@ -128,8 +129,8 @@ function RateFields({ form: { register, formState } }: { form: Form }) {
   const { currency } = usePlanFacts();
   const tables = useMaybeAnswer("rateTables", {}, null) ?? [];
   const fields = [
-    { kind: "cost", name: "costRate", label: "Cost rate" },
-    { kind: "bill", name: "billRate", label: "Billing rate" },
+    { kind: "cost", name: "costRate", label: texts.costRate },
+    { kind: "bill", name: "billRate", label: texts.billingRate },
   ] as const;
   return (
     <div className="field-pair">
@@ -138,7 +139,7 @@ function RateFields({ form: { register, formState } }: { form: Form }) {
         if (!table) return null;
         return (
           <Field key={kind} label={`${label}, ${table.currency ?? currency}`} hint={table.name} fault={formState.errors[name]?.message}>
-            <TextInput {...register(name)} inputMode="decimal" placeholder="role’s rate" />
+            <TextInput {...register(name)} inputMode="decimal" placeholder={texts.rolesRate} />
           </Field>
         );
       })}
@@ -151,12 +152,12 @@ const kinds = { employee: "Employee", contractor: "Contractor" } as const;
 function Employment({ form: { register, control } }: { form: Form }) {
   return (
     <div className="field-pair">
-      <FormDate label="Employed from" control={control} name="employedFrom" />
-      <FormDate label="until" control={control} name="employedTo" placeholder="no end" />
-      <Field label="Kind">
+      <FormDate label={texts.employedFrom} control={control} name="employedFrom" />
+      <FormDate label="until" control={control} name="employedTo" placeholder={texts.noEnd} />
+      <Field label={texts.kind}>
         <FormChoice control={control} name="kind" options={wordOptions(kinds)} />
       </Field>
-      <Field label="Place">
+      <Field label={texts.place}>
         <TextInput {...register("location")} />
       </Field>
     </div>

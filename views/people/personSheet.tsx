@@ -1,5 +1,4 @@
 "use client";
-// A person in the side sheet: to look at, to change, to add.
 import type { RosterRow } from "../../core/answers/roster.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import { weekSpans } from "../../core/calendar/weekSpans.ts";
@@ -13,10 +12,12 @@ import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { LockTick } from "../frame/lockTick.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
 import { SignalsOf } from "../today/signalsOf.tsx";
+import { spanText, weekHoursText } from "./dayWords.ts";
 import { fieldsOfPerson, type PersonFields, ratesOfPerson, setOfPerson } from "./personForm.ts";
 import { PersonForm } from "./personFormView.tsx";
 import type { usePeople } from "./usePeople.ts";
-import { spanText, weekHoursText } from "./words.ts";
+// A person in the side sheet: to look at, to change, to add.
+import { texts } from "./words.ts";
 
 export function PersonSheet({ row, people }: { row: RosterRow | null; people: ReturnType<typeof usePeople> }) {
   const { calendars } = useNames();
@@ -63,13 +64,13 @@ export function PersonSheet({ row, people }: { row: RosterRow | null; people: Re
 function Going({ person: { id, name, employedTo, archived }, people }: { person: Person; people: ReturnType<typeof usePeople> }) {
   const setArchived = (is: true | null) => void people.changePerson(id, { archived: is });
   return (
-    <SheetSection title={archived ? "Archived" : "Archive or delete"}>
+    <SheetSection title={archived ? texts.archived : texts.archiveOrDelete}>
       <div className="flex gap-2">
         {archived ? (
-          <Button onClick={() => setArchived(null)}>Restore to the lists</Button>
+          <Button onClick={() => setArchived(null)}>{texts.restoreToTheLists}</Button>
         ) : (
           <Button disabled={employedTo === undefined} onClick={() => setArchived(true)}>
-            Archive
+            {texts.archive}
           </Button>
         )}
         <Button look="danger" onClick={() => void people.deletePerson(id)}>
@@ -89,7 +90,7 @@ function Going({ person: { id, name, employedTo, archived }, people }: { person:
 function Weeks({ row: { person, calendarWeek, calendarName } }: { row: RosterRow }) {
   const linkTo = useLinkTo();
   return (
-    <SheetSection title="Works">
+    <SheetSection title={texts.works}>
       {weekSpans(person, { week: calendarWeek }).map(({ from, last, week, pattern }) => (
         <p key={`${from}`}>
           {weekHoursText(week)}
@@ -98,7 +99,7 @@ function Weeks({ row: { person, calendarWeek, calendarName } }: { row: RosterRow
         </p>
       ))}
       <Link href={linkTo(`/people/person/${encodeURIComponent(person.id)}`)} className={`mt-2 ${buttonLook()}`}>
-        Calendar, day by day
+        {texts.calendarDayByDay}
       </Link>
     </SheetSection>
   );

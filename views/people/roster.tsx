@@ -1,10 +1,11 @@
 "use client";
-// The roster as a table, in its groups.
 import { useMemo } from "react";
 import { DataTable } from "../../ui/table/dataTable.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { rosterColumns } from "./rosterColumns.tsx";
 import type { PeopleHook } from "./usePeople.ts";
+// The roster as a table, in its groups.
+import { texts } from "./words.ts";
 
 export function Roster({ people: { groups, view, select, selected, ticked, tick } }: { people: PeopleHook }) {
   const { horizon } = usePlanFacts();
@@ -12,7 +13,7 @@ export function Roster({ people: { groups, view, select, selected, ticked, tick 
   return (
     <DataTable
       name="person"
-      label="Roster"
+      label={texts.roster}
       columns={columns}
       sections={groups}
       idOf={({ person }) => person.id}
@@ -21,7 +22,7 @@ export function Roster({ people: { groups, view, select, selected, ticked, tick 
       selectedId={selected?.person.id ?? null}
       onOpen={({ person }) => select(person.id)}
       ticks={{ ticked, onTick: tick, what: "all people shown" }}
-      empty={view.find === "" ? "No people match these filters." : `No results for “${view.find}”.`}
+      empty={view.find === "" ? texts.noPeopleMatchTheseFilters : `No results for “${view.find}”.`}
     />
   );
 }

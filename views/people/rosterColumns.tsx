@@ -10,6 +10,7 @@ import { Vessel } from "../../ui/vessel.tsx";
 import { SignalSign } from "../today/signalSign.tsx";
 import type { OptionalColumn } from "./rosterView.ts";
 import { WeekSign } from "./weekSign.tsx";
+import { texts } from "./words.ts";
 
 type Column = TableColumn<RosterRow>;
 
@@ -17,7 +18,7 @@ type Column = TableColumn<RosterRow>;
 export function rosterColumns(chosen: readonly OptionalColumn[], horizonStart: number): Column[] {
   const name: Column = {
     id: "name",
-    head: "Person",
+    head: texts.person,
     // The first columns have fixed widths, so that they do not move when a sheet opens.
     width: 166,
     isRowHead: true,
@@ -41,7 +42,7 @@ export function rosterColumns(chosen: readonly OptionalColumn[], horizonStart: n
 
 const role: Column = {
   id: "role",
-  head: "Role",
+  head: texts.role,
   width: 132,
   value: ({ roleNames }) => roleNames[0] ?? null,
   cell: ({ roleNames }) => (
@@ -54,7 +55,7 @@ const role: Column = {
 
 const used: Column = {
   id: "used",
-  head: "Used in the window",
+  head: texts.usedInTheWindow,
   width: 186,
   isFigure: true,
   value: ({ capacity, load }) => shareOf(load, capacity),
@@ -64,7 +65,7 @@ const used: Column = {
 const optional: Record<OptionalColumn, Column> = {
   skills: {
     id: "skills",
-    head: "Skills, level",
+    head: texts.skillsLevel,
     width: 150,
     yields: true,
     value: ({ skills }) => skillsText(skills),
@@ -81,7 +82,7 @@ const optional: Record<OptionalColumn, Column> = {
   },
   week: {
     id: "week",
-    head: "Week, hours",
+    head: texts.weekHours,
     width: 126,
     yields: true,
     value: ({ weeks }) => hoursOf(weeks[0].reduce((sum, own) => sum + own, 0)),
@@ -89,7 +90,7 @@ const optional: Record<OptionalColumn, Column> = {
   },
   place: {
     id: "place",
-    head: "Place",
+    head: texts.place,
     width: 110,
     grow: 1,
     yields: true,
@@ -98,7 +99,7 @@ const optional: Record<OptionalColumn, Column> = {
   },
   teams: {
     id: "teams",
-    head: "Teams",
+    head: texts.teams,
     width: 110,
     grow: 1,
     yields: true,
@@ -111,7 +112,7 @@ const optional: Record<OptionalColumn, Column> = {
   },
   unplaced: {
     id: "unplaced",
-    head: "Cannot be worked, h",
+    head: texts.cannotBeWorkedH,
     width: 96,
     isFigure: true,
     yields: true,
@@ -129,7 +130,7 @@ function Used({ row: { capacity, load, state } }: { row: RosterRow }) {
     <span className="w-full">
       <span className={`block leading-[18px] ${state === "over" ? "figure-bad" : ""}`}>
         {capacity === 0 && load === 0
-          ? "no capacity"
+          ? texts.noCapacity
           : `${hoursText(load)} of ${hoursText(capacity)} h${share === null ? "" : ` · ${shareText(share)}`}`}
       </span>
       <Vessel capacity={capacity} load={load} isLevel={state !== "open"} />

@@ -1,5 +1,4 @@
 "use client";
-// The tools above the roster: search, filters, groups and columns.
 import { Columns3, ListFilter } from "lucide-react";
 import { Button } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
@@ -11,6 +10,8 @@ import { SearchInput } from "../../ui/searchInput.tsx";
 import { useNames } from "../frame/facts.ts";
 import { type Grouping, type OptionalColumn, optionalColumns } from "./rosterView.ts";
 import type { PeopleHook } from "./usePeople.ts";
+// The tools above the roster: search, filters, groups and columns.
+import { texts } from "./words.ts";
 
 const groupWords: Record<Grouping, string> = {
   none: "Not grouped",
@@ -34,21 +35,21 @@ export function RosterTools({ people }: { people: PeopleHook }) {
   return (
     <>
       <SearchInput
-        label="Search people"
-        placeholder="Name, role, skill, place"
+        label={texts.searchPeople}
+        placeholder={texts.nameRoleSkillPlace}
         value={view.find}
         onChange={(text) => setView({ find: text })}
         width={190}
       />
       <Choice
-        label="Group people"
+        label={texts.groupPeople}
         value={view.group}
         onChange={(value) => setView({ group: value })}
         width={128}
         options={wordOptions(groupWords)}
       />
       <FilterMenu people={people} />
-      <Menu label="Columns" icon={<Columns3 size={14} />}>
+      <Menu label={texts.columns} icon={<Columns3 size={14} />}>
         <ColumnChoice all={optionalColumns} words={columnWords} chosen={view.columns} onChoose={(columns) => setView({ columns })} />
       </Menu>
     </>
@@ -58,17 +59,17 @@ export function RosterTools({ people }: { people: PeopleHook }) {
 function FilterMenu({ people }: { people: PeopleHook }) {
   const { view, setView } = people;
   return (
-    <Menu label={people.isFiltered ? "Filtered" : "Filter"} icon={<ListFilter size={14} />} isActive={people.isFiltered}>
+    <Menu label={people.isFiltered ? texts.filtered : texts.filter} icon={<ListFilter size={14} />} isActive={people.isFiltered}>
       <div className="w-[250px] space-y-3">
         <Filters view={view} setView={setView} />
         <CheckboxField checked={view.archived} onChange={(archived) => setView({ archived })}>
-          Only archived people
+          {texts.onlyArchivedPeople}
         </CheckboxField>
         <Button
           disabled={!people.isFiltered}
           onClick={() => setView({ role: "", skill: "", level: 1, team: "", place: "", kind: "", archived: false })}
         >
-          Show all people
+          {texts.showAllPeople}
         </Button>
       </div>
     </Menu>
@@ -87,7 +88,7 @@ function Filters({ view, setView }: Pick<PeopleHook, "view" | "setView">) {
       {choice("role", "Role", namesOf(roles))}
       <div className="grid grid-cols-[1fr_84px] gap-2">
         {choice("skill", "Skill", namesOf(skills))}
-        <Field label="Minimum level">
+        <Field label={texts.minimumLevel}>
           <Choice
             value={String(view.level)}
             onChange={(value) => setView({ level: Number(value) })}
@@ -97,14 +98,14 @@ function Filters({ view, setView }: Pick<PeopleHook, "view" | "setView">) {
       </div>
       {choice("team", "Team", namesOf(teams))}
       {choice("place", "Place", places)}
-      <Field label="Kind">
+      <Field label={texts.kind}>
         <Choice
           value={view.kind}
           onChange={(value) => setView({ kind: value })}
           options={[
             none("Employees and contractors"),
-            { value: "employee", text: "Employees" },
-            { value: "contractor", text: "Contractors" },
+            { value: "employee", text: texts.employees },
+            { value: "contractor", text: texts.contractors },
           ]}
         />
       </Field>

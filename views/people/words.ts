@@ -1,59 +1,275 @@
-// The names of days, weeks and time off on screen.
-import type { Day } from "../../core/calendar/day.ts";
-import type { DayMark } from "../../core/calendar/dayMarks.ts";
-import type { WeekSpan } from "../../core/calendar/weekSpans.ts";
-import type { TimeOff } from "../../core/plan/schema.ts";
-import { hoursText, longDay, weekdayText } from "../../ui/format.ts";
-
-export const timeOffKinds: Record<TimeOff["kind"], string> = { holiday: "Leave", sick: "Sick", training: "Training", other: "Away" };
-export const timeOffStates: Record<TimeOff["state"], string> = { requested: "requested", approved: "approved", declined: "declined" };
-
-/** A mark of a day in words: "time off approved (Leave, Carnival week)". */
-export function markText({ kind, name, hours }: DayMark): string {
-  const kindOf = name?.split(", ")[0] as TimeOff["kind"];
-  const named = name === undefined ? "" : ` (${name.replace(kindOf, timeOffKinds[kindOf] ?? kindOf)})`;
-  const part = hours === undefined ? "" : `, ${hours} h`;
-  switch (kind) {
-    case "notEmployed":
-      return "not employed";
-    case "free":
-      return "no working day";
-    case "holiday":
-      return name ?? "public holiday";
-    case "shortDay":
-      return `short day: ${name}`;
-    case "extraDay":
-      return `extra working day: ${name}`;
-    case "approved":
-      return `time off${part}${named}`;
-    case "requested":
-      return `time off requested${part}${named}`;
-    case "declined":
-      return `time off declined${part}${named}`;
-    case "overtime":
-      return `overtime ${hours} h`;
-  }
-}
-
-/** A day of a strip in words. */
-export function dayText(day: Day, capacity: number, load: number | null, marks: readonly DayMark[]): string {
-  const figures = load === null ? `${hoursText(capacity)} h` : `${hoursText(load)} of ${hoursText(capacity)} h`;
-  return [`${weekdayText(day)}: ${figures}`, ...marks.map(markText)].join(" · ");
-}
-
-/** Hours of a week, and what they mean where there are none. */
-export function weekHoursText(week: readonly number[]): string {
-  const sum = week.reduce((total, hours) => total + hours, 0);
-  return sum === 0 ? "does not work" : `${hoursText(sum * 60)} h a week`;
-}
-
-/** When a span holds: "until 28 Feb 2027", "from 1 Mar 2027 until …", nothing for always. */
-export function spanText({ from, last }: Pick<WeekSpan, "from" | "last">): string {
-  return [from === null ? "" : `from ${longDay(from)}`, last === null ? "" : `until ${longDay(last)}`].filter(Boolean).join(" ");
-}
-
-/** The spans from a day on as one sentence: "32 h a week until 28 Feb 2027, then 24 h a week". */
-export function weeksSentence(spans: readonly WeekSpan[], today: Day): string {
-  const coming = spans.filter(({ last }) => last === null || last >= today);
-  return coming.map(({ week, last }) => `${weekHoursText(week)}${last === null ? "" : ` until ${longDay(last)}`}`).join(", then ");
-}
+// The texts of this screen, by file: short labels and sentences without figures.
+export const texts = {
+  // bringIn/bringIn.tsx
+  people: "People",
+  cancel: "Cancel",
+  toAdd: "to add",
+  toChange: "to change",
+  // bringIn/mapping.tsx
+  columns: "Columns",
+  sheet: "Sheet",
+  importAs: "Import as",
+  headerRow: "Header row",
+  datesWithSlashes: "Dates with slashes",
+  datesSuchAs202702: "Dates such as 2027-02-03 or 3.2.2027 are always recognized",
+  addRolesSkillsClients: "Add roles, skills, clients and rate tables that are missing",
+  isRequiredAColumn: "* is required. A column that is not imported leaves the plan unchanged; an empty cell clears the value.",
+  rowsWithoutAPersonBelong: "Rows without a person belong to",
+  rowsWithoutACalendarBelong: "Rows without a calendar belong to",
+  youCanChooseAnotherPerson: "You can choose another person for a single row in the list.",
+  unknownNames: "Unknown names",
+  aRowWithAnUnknown: "A row with an unknown name is refused. Choose what the name means.",
+  // bringIn/previewRows.tsx
+  checkingTheFile: "Checking the file…",
+  rowsToShow: "Rows to show",
+  allRows: "All rows",
+  rowsOfTheFile: "Rows of the file",
+  noResults: "No results.",
+  person: "Person",
+  line: "Line",
+  outcome: "Outcome",
+  about: "About",
+  changesOrWhy: "Changes, or why it is refused",
+  // bringIn/start.tsx
+  importAFile: "Import a file",
+  dropAFileHere: "Drop a file here",
+  peopleWeeklyPatternsTimeOff:
+    "People, weekly patterns, time off, skills, calendar days, projects, tasks, links, assignments, expenses, rates or exchange rates, as CSV or XLSX; holidays and time off as iCalendar. You review every row before it is imported.",
+  rowsToImport: "Rows to import",
+  orPasteRows: "Or paste rows from a spreadsheet here, with their headers",
+  reading: "Reading…",
+  chooseAFile: "Choose a file",
+  fileToImport: "File to import",
+  export: "Export",
+  allTablesAsOneXlsx: "All tables as one XLSX",
+  template: "Template",
+  leaveAsACalendar: "Leave as a calendar",
+  icalendarAsAFile: "iCalendar, as a file or as an address to subscribe to. A person’s assignments are on their own page, in the same way.",
+  giveAllFeedsNewAddresses: "Give all feeds new addresses",
+  // bulkSheet.tsx
+  enterTheDate: "Enter the date it is effective from.",
+  level: "Level",
+  kind: "Kind",
+  employee: "Employee",
+  contractor: "Contractor",
+  place: "Place",
+  newWorkingWeek: "New working week from a date",
+  fromText: "From",
+  // calendars/calendars.tsx
+  noCalendarYet: "No calendar yet",
+  addTheFirstOne: "Add the first one at the top right.",
+  daysThatDiffer: "Days that differ",
+  fillInPublicHolidays: "Fill in public holidays…",
+  noneFillInThePublic: "None. Fill in the public holidays of a country, or select a day above.",
+  effectBeforeSaving: "Effect before saving",
+  saveTheCalendar: "Save the calendar",
+  revert: "Revert",
+  // calendars/dayForm.tsx
+  enterAName: "Enter a name for the day.",
+  enter0To24Hours: "Enter 0 to 24 hours.",
+  aDayThatDiffers: "A day that differs",
+  anotherDayThatDiffers: "Another day that differs",
+  nameOfTheDay: "Name of the day",
+  shortDayBeforeTheHolidays: "Short day before the holidays",
+  firstDay: "First day",
+  lastDay: "Last day",
+  hours0ForADay: "Hours, 0 for a day off",
+  previewTheEffect: "Preview the effect",
+  remove: "Remove",
+  back: "Back",
+  // calendars/holidayForm.tsx
+  firstYear: "First year",
+  lastYear: "Last year",
+  publicHolidays: "Public holidays",
+  replaceAllDaysOff: "Replace all days off in those years",
+  fillInAndPreview: "Fill in and preview the effect",
+  // calendars/weekAndName.tsx
+  enterANameForTheCalendar: "Enter a name for the calendar.",
+  oneDayOfTheWeek: "One day of the week needs hours.",
+  name: "Name",
+  makeACopy: "Make a copy",
+  // leave/answerSheet.tsx
+  effectOfApproval: "Effect of approval",
+  approve: "Approve",
+  decline: "Decline…",
+  otherDates: "Other dates…",
+  agreedApproveTheseDates: "Agreed: approve these dates",
+  enterAReason: "Enter a reason for the person.",
+  reasonForDeclining: "Reason for declining",
+  decline2: "Decline",
+  suggestedFirstDay: "Suggested first day",
+  suggestedLastDay: "Suggested last day",
+  reason: "Reason",
+  suggestTheseDates: "Suggest these dates",
+  // leave/leave.tsx
+  peopleShown: "People shown",
+  addLeave: "Add leave",
+  requestWaits: "request waits",
+  requestsWait: "requests wait",
+  // leave/leaveCalendar.tsx
+  whoIsAway: "Who is away",
+  nobodyIsAway: "Nobody is away in this window. Move it on the ribbon, or show all people.",
+  team: "Team",
+  dragOverDaysToAdd: "Drag over days to add leave",
+  // leave/leaveRequests.tsx
+  noRequestsAreWaiting: "No requests are waiting for an answer.",
+  requestsWaitingForAnAnswer: "Requests waiting for an answer",
+  waitingForAnAnswer: "Waiting for an answer",
+  dates: "Dates",
+  note: "Note",
+  otherDatesSuggested: "· other dates suggested",
+  // leave/leaveSigns.tsx
+  approved: "Approved",
+  requestedNotAnsweredYet: "Requested, not answered yet",
+  declined: "Declined",
+  numberOfTeamMembersAway: "Number of team members away at the same time",
+  // leave/newLeave.tsx
+  newLeave: "New leave",
+  // people.tsx
+  addPerson: "Add person",
+  noPeopleYet: "No people yet",
+  addTheFirstPerson: "Add the first person",
+  capacityInTheWindow: "capacity in the window",
+  // person/handOverSheet.tsx
+  handOver: "Hand over",
+  allWorkFrom: "All work from",
+  assignAllTo: "Assign all to",
+  peopleWithTheRole: "People with the role and the most room, without double booking",
+  asProposed: "As proposed",
+  leaveAllUnassigned: "Leave all unassigned",
+  thereIsNoWork: "There is no work from that date.",
+  stays: "Stays",
+  leaveUnassigned: "Leave unassigned",
+  // person/overtimeForm.tsx
+  overtime: "Overtime",
+  hoursADay: "Hours a day",
+  // person/partForm.tsx
+  save: "Save",
+  // person/person.tsx
+  thisPersonIsNot: "This person is not in the plan",
+  backToAllPeople: "Back to all people",
+  cannotBeWorked: "cannot be worked",
+  hours: "Hours",
+  details: "Details",
+  timeOff: "Time off",
+  fallsIfEveryRequest: "Falls if every request is approved",
+  // person/personCards.tsx
+  weeks: "Weeks",
+  mentions: "Mentions",
+  skillsAndTeams: "Skills and teams",
+  noSkillsStated: "No skills stated.",
+  joinATeam: "Join a team",
+  calendarFeed: "Calendar feed",
+  // person/personLists.tsx
+  noneSelectADayAbove: "None. Select a day above, or press N.",
+  none: "None.",
+  noWorkInThisYear: "No work in this year.",
+  // person/rangeFields.ts
+  theLastDayMust: "The last day must be on or after the first day.",
+  enterUpTo24Hours: "Enter up to 24 hours.",
+  // person/timeOffForm.tsx
+  forText: "For",
+  wholeDays: "whole days",
+  state: "State",
+  requestedWaitingForAnAnswer: "Requested, waiting for an answer",
+  // person/unplacedSheet.tsx
+  moveIt: "Move it",
+  splitIt: "Split it",
+  options: "Options",
+  reassignAllOfIt: "Reassign all of it…",
+  before: "Before",
+  openTheTask: "Open the task",
+  // person/weekForm.tsx
+  anotherWeek: "Another week",
+  ownWorkingWeek: "Own working week",
+  until: "Until",
+  noEnd: "no end",
+  noWorkOnTheseDates: "No work on these dates",
+  // personForm.ts
+  enterAnAmountOf0: "Enter an amount of 0 or more.",
+  enterANameForThePerson: "Enter a name for the person.",
+  // personFormView.tsx
+  mainRole: "Main role",
+  calendar: "Calendar",
+  otherRoles: "Other roles",
+  eMail: "E-mail",
+  effectOfSaving: "Effect of saving",
+  aLaterDateAdds: "A later date adds a new working week after the current one",
+  costRate: "Cost rate",
+  billingRate: "Billing rate",
+  rolesRate: "role’s rate",
+  employedFrom: "Employed from",
+  // personSheet.tsx
+  archived: "Archived",
+  archiveOrDelete: "Archive or delete",
+  restoreToTheLists: "Restore to the lists",
+  archive: "Archive",
+  works: "Works",
+  calendarDayByDay: "Calendar, day by day",
+  // roster.tsx
+  roster: "Roster",
+  noPeopleMatchTheseFilters: "No people match these filters.",
+  // rosterColumns.tsx
+  role: "Role",
+  usedInTheWindow: "Used in the window",
+  skillsLevel: "Skills, level",
+  weekHours: "Week, hours",
+  teams: "Teams",
+  cannotBeWorkedH: "Cannot be worked, h",
+  noCapacity: "no capacity",
+  // rosterTools.tsx
+  searchPeople: "Search people",
+  nameRoleSkillPlace: "Name, role, skill, place",
+  groupPeople: "Group people",
+  filtered: "Filtered",
+  filter: "Filter",
+  onlyArchivedPeople: "Only archived people",
+  showAllPeople: "Show all people",
+  minimumLevel: "Minimum level",
+  employees: "Employees",
+  contractors: "Contractors",
+  // skills/addSkill.tsx
+  nameOfTheSkill: "Name of the skill",
+  aSkillWithThisName: "A skill with this name already exists",
+  add: "Add",
+  // skills/skillTable.tsx
+  levelsOfSkills: "Levels of skills",
+  levels1To5Type: "Levels 1 to 5: type a digit, 0 removes one. Shaded: people who can do the unassigned work of the window.",
+  neededByUnassignedWorkH: "Needed by unassigned work, h",
+  // skills/skills.tsx
+  neededAndShort: "needed and short",
+  onlySkillsThatUnassignedWork: "Only skills that unassigned work needs",
+  nameOrRole: "Name or role",
+  unassignedWorkNeedsNoSkill: "Unassigned work needs no skill in this window",
+  noSkillsYet: "No skills yet",
+  moveTheWindow: "Move the window on the ribbon, or show all skills.",
+  // tabs.tsx
+  skills: "Skills",
+  leave: "Leave",
+  calendars: "Calendars",
+  importAndExport: "Import and export",
+  aboutPeople: "About people",
+  // teams/teamSheet.tsx
+  enterANameForTheTeam: "Enter a name for the team.",
+  lettersDigitsAndDashesWithout: "Letters, digits and dashes, without spaces.",
+  inTheWindow: "In the window",
+  capacityOfItsPeople: "Capacity of its people",
+  assignedToThemByName: "Assigned to them by name",
+  assignedToTheTeam: "Assigned to the team",
+  free: "Free",
+  handle: "Handle",
+  partOf: "Part of",
+  forTheProject: "For the project",
+  description: "Description",
+  findPeopleForTheTeam: "Find people for the team",
+  findAPersonToAdd: "Find a person to add",
+  noMembersYet: "No members yet.",
+  // teams/teamTable.tsx
+  freeHoursOfTeams: "Free hours of teams",
+  freeHours: "free hours",
+  // teams/teams.tsx
+  addTeam: "Add team",
+  noTeamsYet: "No teams yet",
+  aTeamIsAGroup: "A team is a group of people who can be assigned work together. Add the first one with N.",
+  peopleInThem: "people in them",
+} as const;

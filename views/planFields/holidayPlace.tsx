@@ -1,10 +1,11 @@
 "use client";
-// The choice of public holidays: a country, and a region if some have additional holidays.
 import { useEffect, useState } from "react";
 import type { Calendar } from "../../core/plan/schema.ts";
 import { Field } from "../../ui/field.tsx";
 import { none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
+// The choice of public holidays: a country, and a region if some have additional holidays.
+import { texts } from "./words.ts";
 
 interface Place {
   code: string;
@@ -52,7 +53,7 @@ export function HolidayPlace({ place, noneText }: { place: ReturnType<typeof use
   const options = (places: readonly Place[]) => places.map(({ code, name }) => ({ value: code, text: name }));
   return (
     <>
-      <Field label="Country">
+      <Field label={texts.country}>
         <Picker
           value={country}
           onChange={choose}
@@ -61,7 +62,7 @@ export function HolidayPlace({ place, noneText }: { place: ReturnType<typeof use
         />
       </Field>
       {regions.length > 0 && (
-        <Field label="Region" hint="Some regions have additional holidays">
+        <Field label={texts.region} hint={texts.someRegionsHaveAdditionalHolidays}>
           <Picker value={region} onChange={setRegion} options={[none("Whole country"), ...options(regions)]} />
         </Field>
       )}

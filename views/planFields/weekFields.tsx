@@ -1,14 +1,15 @@
 "use client";
-// Seven fields for the hours of a week.
 import type { FieldErrors, Path, UseFormRegister } from "react-hook-form";
 import * as z from "zod";
 import { FormFault, TextInput } from "../../ui/field.tsx";
 import { WEEKDAYS } from "../../ui/format.ts";
+// Seven fields for the hours of a week.
+import { texts } from "./words.ts";
 
 const read = (text: string) => Number(text.trim() === "" ? 0 : text.replace(",", "."));
 
 /** Seven typed hours, each 0 to 24. */
-export const weekSchema = z.array(z.string().refine((text) => read(text) >= 0 && read(text) <= 24, { error: "0 to 24" })).length(7);
+export const weekSchema = z.array(z.string().refine((text) => read(text) >= 0 && read(text) <= 24, { error: texts.n0To24 })).length(7);
 
 /** The hours that were typed. */
 export const weekHours = (week: readonly string[]): number[] => week.map(read);

@@ -1,5 +1,4 @@
 "use client";
-// The value of other currencies in the plan's own, by first day.
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
@@ -16,6 +15,8 @@ import { none, textOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
+// The value of other currencies in the plan's own, by first day.
+import { texts } from "./words.ts";
 
 type Rates = Plan["exchangeRates"];
 
@@ -33,13 +34,13 @@ export function ExchangeSheet({ onClose }: { onClose: () => void }) {
   };
   const currencies = [...new Set(rates.map((own) => own.currency))].sort();
   return (
-    <Sheet title="Exchange rates" subtitle={`Value of one unit of another currency in ${currency}`} onClose={onClose}>
+    <Sheet title={texts.exchangeRates} subtitle={`Value of one unit of another currency in ${currency}`} onClose={onClose}>
       {currencies.map((own) => (
         <CurrencyRates key={own} currency={own} rates={rates} onSave={(next) => void save(next)} />
       ))}
       {rates.length === 0 && (
         <SheetSection>
-          <p className="text-ink-2">None yet. A rate table in another currency needs one from the first day of its work.</p>
+          <p className="text-ink-2">{texts.noneYetARateTable}</p>
         </SheetSection>
       )}
       <AddRate known={currencies} own={currency} onAdd={(rate) => save([...rates, rate])} />
@@ -58,7 +59,7 @@ export function ExchangeSheet({ onClose }: { onClose: () => void }) {
           </DownloadLink>
         ))}
         <Link href="/people/import" className="text-link">
-          Import a file
+          {texts.importAFile}
         </Link>
       </p>
     </Sheet>
@@ -84,7 +85,7 @@ function CurrencyRates({ currency, rates, onSave }: CurrencyProps) {
             write={String}
             read={readRate}
             onSave={(value) => onSave(rates.map((known) => (known === rate ? { ...known, rate: value } : known)))}
-            says="An amount above 0"
+            says={texts.anAmountAbove0}
             aria-label={`${currency} from ${writeDate(rate.from)}`}
             inputMode="decimal"
             width={90}
@@ -116,16 +117,16 @@ function AddRate({ known, own, onAdd }: { known: readonly string[]; own: string;
     setRate("");
   };
   return (
-    <SheetSection title="Add a rate">
+    <SheetSection title={texts.addARate}>
       <div className="space-y-2">
-        <Field label="Currency">
+        <Field label={texts.currency}>
           <Picker
             value={currency}
             options={[none("Currency"), ...textOptions(Intl.supportedValuesOf("currency").filter((code) => code !== own))]}
             onChange={setCurrency}
           />
         </Field>
-        <Field label="From">
+        <Field label={texts.fromText}>
           <DateField value={from} onChange={setFrom} />
         </Field>
         <Field label={`Value, ${own}`}>

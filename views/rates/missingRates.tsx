@@ -1,5 +1,4 @@
 "use client";
-// The subjects without a rate, and the way to type one.
 import { TriangleAlert } from "lucide-react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { RateGap } from "../../core/answers/rateGaps.ts";
@@ -8,6 +7,8 @@ import { TextButton } from "../../ui/button.tsx";
 import { longDay } from "../../ui/format.ts";
 import { Menu } from "../../ui/menu.tsx";
 import type { RatesHook } from "./useRates.ts";
+// The subjects without a rate, and the way to type one.
+import { texts } from "./words.ts";
 
 export function MissingRates({ rates, onTable }: { rates: RatesHook; onTable: (id: string) => void }) {
   const gaps = useMaybeAnswer("rateGaps", {}, null) ?? [];
@@ -18,7 +19,7 @@ export function MissingRates({ rates, onTable }: { rates: RatesHook; onTable: (i
     rates.addDate(formatDay(from));
   };
   return (
-    <Menu label={gaps.length === 1 ? "1 rate missing" : `${gaps.length} rates missing`} icon={<TriangleAlert size={14} />} isActive>
+    <Menu label={gaps.length === 1 ? texts.n1RateMissing : `${gaps.length} rates missing`} icon={<TriangleAlert size={14} />} isActive>
       <ul className="w-[320px]">
         {gaps.map((gap) => (
           <li key={`${gap.tableId} ${JSON.stringify(gap.of)}`} className="line-above py-1.5 first:border-t-0">
@@ -26,7 +27,7 @@ export function MissingRates({ rates, onTable }: { rates: RatesHook; onTable: (i
               {gap.name} has no rate in {gap.tableName} from {longDay(gap.from)} on.
             </p>
             <p className="text-side">{gap.projects.join(", ")}</p>
-            <TextButton onClick={() => fill(gap)}>{gap.tableId === rates.table.id ? "Add a row" : `Open ${gap.tableName}`}</TextButton>
+            <TextButton onClick={() => fill(gap)}>{gap.tableId === rates.table.id ? texts.addARow : `Open ${gap.tableName}`}</TextButton>
           </li>
         ))}
       </ul>

@@ -1,5 +1,4 @@
 "use client";
-// The effect of other rates on the cost and revenue of projects: of an edit before it is made, and of the values typed last.
 import { useEffect, useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
@@ -8,6 +7,8 @@ import { countText, signedMoney } from "../../ui/format.ts";
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { Unfold } from "../../ui/unfold.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
+// The effect of other rates on the cost and revenue of projects: of an edit before it is made, and of the values typed last.
+import { texts } from "./words.ts";
 
 type Margins = AnswerOf<"margins">;
 
@@ -26,9 +27,9 @@ export function MoneyChanges({ edit }: { edit: Edit }) {
       isWanted = false;
     };
   }, [session, edit]);
-  if (!now || !then) return <SheetSection title="Effect on projects">Calculating…</SheetSection>;
+  if (!now || !then) return <SheetSection title={texts.effectOnProjects}>{texts.calculating}</SheetSection>;
   return (
-    <SheetSection title="Effect on projects">
+    <SheetSection title={texts.effectOnProjects}>
       <ChangeLines now={now} then={then} />
     </SheetSection>
   );
@@ -47,7 +48,7 @@ function ChangeLines({ now, then }: { now: Margins; then: Margins }) {
       ))}
       {changed.length > 1 && (
         <SumLine figure={moneyWords(sumOf(changed), currency)} isTotal>
-          Total
+          {texts.total}
         </SumLine>
       )}
     </>
@@ -77,7 +78,7 @@ export function LastChange({ typed }: { typed: Typed | null }) {
   if (!typed) return null;
   return (
     <div role="status" className="max-w-[460px] pt-2 text-side">
-      {before && now ? <LastLines now={before} then={now} /> : "Calculating the effect on projects…"}
+      {before && now ? <LastLines now={before} then={now} /> : texts.calculatingTheEffectOnProjects}
     </div>
   );
 }

@@ -1,5 +1,4 @@
 "use client";
-// All rates of a table raised from a day on, and what that does to projects before it is done.
 import { useMemo, useState } from "react";
 import { usePlan } from "../../client/session.tsx";
 import { raisedRates } from "../../core/entry/typeRates.ts";
@@ -18,6 +17,8 @@ import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { toggledList } from "../../ui/toggled.ts";
 import { MoneyChanges } from "./moneyChanges.tsx";
 import type { RatesHook } from "./useRates.ts";
+// All rates of a table raised from a day on, and what that does to projects before it is done.
+import { texts } from "./words.ts";
 
 const kinds: Record<RateSubject, string> = { role: "Roles", person: "People", default: "Everyone else", material: "Materials" };
 const rounds = ["0.01", "0.05", "0.10", "0.50", "1"] as const;
@@ -26,16 +27,16 @@ export function RaiseSheet({ rates, onClose }: { rates: RatesHook; onClose: () =
   const { from, setFrom, isDate, percent, setPercent, isShare, round, setRound, chosen, setChosen, edit, raise } = useRaise(rates, onClose);
   const count = (edit?.cells?.length ?? 0) + (edit?.added?.length ?? 0);
   return (
-    <Sheet title="Raise rates" subtitle={rates.table.name} onClose={onClose}>
+    <Sheet title={texts.raiseRates} subtitle={rates.table.name} onClose={onClose}>
       <SheetSection>
         <div className="space-y-3">
-          <Field label="Percent" fault={isShare ? undefined : "A number such as 3 or 2.5; a negative number lowers the rates."}>
+          <Field label={texts.percent} fault={isShare ? undefined : "A number such as 3 or 2.5; a negative number lowers the rates."}>
             <TextInput inputMode="decimal" value={percent} onChange={(event) => setPercent(event.target.value)} />
           </Field>
-          <Field label="From" fault={isDate ? undefined : DATE_HINT} hint="Raise later rates, too">
+          <Field label={texts.fromText} fault={isDate ? undefined : DATE_HINT} hint={texts.raiseLaterRatesToo}>
             <DateField value={from} onChange={setFrom} />
           </Field>
-          <Field label="Round to">
+          <Field label={texts.roundTo}>
             <Choice value={round} options={textOptions(rounds)} onChange={setRound} />
           </Field>
           <div>

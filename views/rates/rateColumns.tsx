@@ -8,6 +8,7 @@ import { countText, hoursText, longDay, moneyText } from "../../ui/format.ts";
 import type { CellEdit, TableColumn } from "../../ui/table/column.ts";
 import { TwoLines } from "../../ui/twoLines.tsx";
 import type { RateRow } from "./rateGrid.ts";
+import { texts } from "./words.ts";
 
 const MOST = 1e8;
 
@@ -30,7 +31,7 @@ export function rateColumns(dates: readonly string[], context: RateContext): Tab
   return [
     {
       id: "subject",
-      head: "Role, person or material",
+      head: texts.rolePersonOrMaterial,
       width: 190,
       grow: 1.2,
       isRowHead: true,
@@ -61,7 +62,7 @@ function usedColumn(uses: RateContext["uses"]): TableColumn<RateRow> {
   const of = ({ id }: RateRow) => uses.get(id);
   return {
     id: "used",
-    head: "Used in the plan",
+    head: texts.usedInThePlan,
     width: 150,
     grow: 0.6,
     isFigure: true,
@@ -90,7 +91,7 @@ function dateColumn(date: string, isNow: boolean, context: RateContext): TableCo
     headNode: (
       <TwoLines
         main={<span className="font-semibold text-ink">{head}</span>}
-        side={isNow ? "current" : date === "" ? "until the next date" : "from this date"}
+        side={isNow ? "current" : date === "" ? texts.untilTheNextDate : texts.fromThisDate}
       />
     ),
     width: 120,
@@ -102,7 +103,7 @@ function dateColumn(date: string, isNow: boolean, context: RateContext): TableCo
       const own = <Rate row={row} date={date} figure={figure} isNow={isNow} />;
       const other = theirsOn(row, date, context);
       if (!beside || other === undefined) return own;
-      if (other === null) return <TwoLines main={own} side="no exchange rate" />;
+      if (other === null) return <TwoLines main={own} side={texts.noExchangeRate} />;
       return <TwoLines main={own} side={`${amountText(other)} ${apartText(inForce(row, date)?.[figure], other)}`} />;
     },
     edit: (row) => amountEdit(row, date, figure, onType),
@@ -117,11 +118,11 @@ function Rate({ row, date, figure, isNow }: { row: RateRow; date: string; figure
   if (!holds)
     return (
       <span className={figure === "rate" && row.of.personId === undefined ? "text-over" : "text-ink-2"}>
-        {figure === "rate" && row.of.personId === undefined ? "no rate" : "–"}
+        {figure === "rate" && row.of.personId === undefined ? texts.noRate : "–"}
       </span>
     );
   return (
-    <span className="text-ink-2 italic" title={stated ? "none stated" : "unchanged from the date before"}>
+    <span className="text-ink-2 italic" title={stated ? texts.noneStated : texts.unchangedFromTheDateBefore}>
       {amountText(stated ? undefined : holds[figure]) || "–"}
     </span>
   );

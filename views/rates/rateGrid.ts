@@ -5,6 +5,7 @@ import type { Names } from "../../core/plan/names.ts";
 import { type RateSubject, rateSubject } from "../../core/plan/rateSubject.ts";
 import type { RateEntry } from "../../core/plan/schema.ts";
 import type { Section } from "../../ui/table/lines.ts";
+import { texts } from "./words.ts";
 
 export interface RateRow extends RateHistory {
   name: string;
@@ -17,10 +18,10 @@ export interface RateGrid {
 }
 
 const groups: readonly { kind: RateSubject; title: string; says: string }[] = [
-  { kind: "role", title: "Roles", says: "per hour of the role" },
-  { kind: "person", title: "People", says: "overrides the role’s rate" },
-  { kind: "default", title: "Everyone else", says: "applies if neither person nor role has a rate" },
-  { kind: "material", title: "Materials", says: "per unit" },
+  { kind: "role", title: texts.roles, says: texts.perHourOfTheRole },
+  { kind: "person", title: texts.people, says: texts.overridesTheRolesRate },
+  { kind: "default", title: texts.everyoneElse, says: texts.appliesIfNeitherPersonNor },
+  { kind: "material", title: texts.materials, says: texts.perUnit },
 ];
 
 /** @param added Rows and days that are there to be typed into, and have nothing yet. */

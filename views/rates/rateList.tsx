@@ -1,5 +1,4 @@
 "use client";
-// The rates of a table, typed in place.
 import { useMemo } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import { rateInCurrency } from "../../core/cost/exchangeOn.ts";
@@ -11,6 +10,8 @@ import { rateColumns } from "./rateColumns.tsx";
 import { type RateRow, rateGrid } from "./rateGrid.ts";
 import { RateTools } from "./rateTools.tsx";
 import type { RatesHook } from "./useRates.ts";
+// The rates of a table, typed in place.
+import { texts } from "./words.ts";
 
 const NO_RATES: Plan["exchangeRates"] = [];
 
@@ -50,7 +51,7 @@ export function RateList({ rates, beside }: { rates: RatesHook; beside: RateTabl
         headHeight={44}
         blocks={blocks}
         sortIn="here"
-        empty="No rates yet. Add a role below, then type its rate per hour."
+        empty={texts.noRatesYetAdd}
       />
       <LastChange typed={rates.typed} />
       <RateTools rates={rates} />

@@ -1,5 +1,4 @@
 "use client";
-// Rows and days to type rates into: a person or something that has none yet, a day on which rates change.
 import { Plus } from "lucide-react";
 import { useState } from "react";
 import type { SubjectIds } from "../../core/entry/typeRates.ts";
@@ -11,15 +10,15 @@ import { kindOf, kindOptions, none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { useNames } from "../frame/facts.ts";
 import type { RatesHook } from "./useRates.ts";
+// Rows and days to type rates into: a person or something that has none yet, a day on which rates change.
+import { texts } from "./words.ts";
 
 export function RateTools({ rates }: { rates: RatesHook }) {
   return (
     <div className="flex flex-wrap items-center gap-2 pt-2">
       <AddSubject rates={rates} />
       <AddDate rates={rates} />
-      <span className="text-side">
-        A rate applies until the next one in its row. Shift and arrow keys select · Ctrl C, Ctrl V · Ctrl D fills down
-      </span>
+      <span className="text-side">{texts.aRateAppliesUntil}</span>
     </div>
   );
 }
@@ -42,13 +41,13 @@ function AddSubject({ rates: { grid, addSubject } }: { rates: RatesHook }) {
   return (
     <>
       <Picker
-        label="Role, person or material of the new rate"
+        label={texts.rolePersonOrMaterialOfTheNew}
         value={who}
         onChange={setWho}
         width={200}
         options={[
           none("Add a rate for …"),
-          ...(there.has("default") ? [] : [{ value: "default:", text: "Everyone else" }]),
+          ...(there.has("default") ? [] : [{ value: "default:", text: texts.everyoneElse }]),
           ...kindOptions("Roles", "role", left("role", roles)),
           ...kindOptions("People", "person", left("person", people)),
           ...kindOptions("Materials", "material", left("material", materials)),
@@ -72,10 +71,10 @@ function AddDate({ rates: { addDate, grid } }: { rates: RatesHook }) {
   return (
     <>
       <DateField
-        label="Effective from"
+        label={texts.effectiveFrom}
         value={text}
         onChange={setText}
-        placeholder="New rates from"
+        placeholder={texts.newRatesFrom}
         width={140}
         onKeyDown={(event) => event.key === "Enter" && add()}
       />

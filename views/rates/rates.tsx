@@ -26,6 +26,7 @@ import { MissingRates } from "./missingRates.tsx";
 import { RaiseSheet } from "./raiseSheet.tsx";
 import { RateList } from "./rateList.tsx";
 import { useRates } from "./useRates.ts";
+import { texts } from "./words.ts";
 
 export function Rates({ initial }: { initial: Initial<AnswerOf<"rateTables">> }) {
   const tables = useAnswer("rateTables", {}, initial);
@@ -34,11 +35,11 @@ export function Rates({ initial }: { initial: Initial<AnswerOf<"rateTables">> })
   const table = tables.find(({ id }) => id === tableId) ?? tables[0];
   if (!table)
     return (
-      <Screen title="Rates">
-        <Empty title="No rate tables yet">
+      <Screen title={texts.rates}>
+        <Empty title={texts.noRateTablesYet}>
           Rate tables hold cost and billing rates by role and person. Create the first one under{" "}
           <Link className="text-link" href={linkTo("/settings/rate-tables")}>
-            Settings, Rate tables
+            {texts.settingsRateTables}
           </Link>
           .
         </Empty>
@@ -64,7 +65,7 @@ function OneTable({ table, tables, onTable }: TableProps) {
   return (
     <Screen
       isTwoLined
-      title="Rates"
+      title={texts.rates}
       figures={
         <>
           <Figure value={table.currency ?? currency} says={`an hour or unit · ${table.kind === "cost" ? "cost" : "billing"}`} />
@@ -73,9 +74,9 @@ function OneTable({ table, tables, onTable }: TableProps) {
       }
       actions={
         <>
-          <Choice label="Rate table" value={table.id} options={namedOptions(tables)} onChange={onTable} width={160} />
+          <Choice label={texts.rateTable} value={table.id} options={namedOptions(tables)} onChange={onTable} width={160} />
           <Beside id={besideId} others={others} onChange={setBeside} />
-          <Segmented label="Figure" value={rates.figure} options={wordOptions(figures)} onChange={rates.setFigure} />
+          <Segmented label={texts.figure} value={rates.figure} options={wordOptions(figures)} onChange={rates.setFigure} />
           <MoreMenu table={table} tables={tables} onTable={onTable} onExchange={() => setSheet("exchange")} />
           <Button onClick={() => setSheet("raise")}>
             <TrendingUp size={14} /> Raise…
@@ -99,7 +100,7 @@ function OneTable({ table, tables, onTable }: TableProps) {
 function Beside({ id, others, onChange }: { id: string; others: readonly RateTable[]; onChange: (id: string) => void }) {
   if (others.length === 0) return null;
   const options = [none("No comparison"), ...namedOptions(others)];
-  return <Choice label="Compare with" value={id} options={options} onChange={onChange} width={160} />;
+  return <Choice label={texts.compareWith} value={id} options={options} onChange={onChange} width={160} />;
 }
 
 function MoreMenu({ table, tables, onTable, onExchange }: TableProps & { onExchange: () => void }) {
@@ -111,10 +112,10 @@ function MoreMenu({ table, tables, onTable, onExchange }: TableProps & { onExcha
     if ((await session.edit({ kind: "addNamed", list: "rateTables", row })).length === 0) onTable(id);
   };
   return (
-    <Menu label="More" icon={<Ellipsis size={14} />}>
+    <Menu label={texts.more} icon={<Ellipsis size={14} />}>
       <div className="w-[190px]">
         <div className="px-2 pb-2">
-          <Field label="Currency" hint="The amounts stay as typed">
+          <Field label={texts.currency} hint={texts.theAmountsStayAsTyped}>
             <Picker
               value={table.currency ?? own}
               options={currencyOptions()}
@@ -126,10 +127,10 @@ function MoreMenu({ table, tables, onTable, onExchange }: TableProps & { onExcha
           </Field>
         </div>
         <button type="button" className="menu-line" onClick={() => void copy()}>
-          Copy this table
+          {texts.copyThisTable}
         </button>
         <button type="button" className="menu-line" onClick={onExchange}>
-          Exchange rates
+          {texts.exchangeRates}
         </button>
       </div>
     </Menu>

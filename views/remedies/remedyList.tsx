@@ -1,5 +1,4 @@
 "use client";
-// The options for a problem, best first: each with its effect, a preview and a way to apply it.
 import { useEffect, useRef, useState } from "react";
 import type { RemedyProblem } from "../../client/searches.ts";
 import { useHost, useMaybeAnswer } from "../../client/session.tsx";
@@ -11,6 +10,8 @@ import { usePlanFacts } from "../frame/facts.ts";
 import { useTry } from "../frame/useTry.ts";
 import { effectPhrases, gainOf, nothingWords, remedyEdit, remedyText } from "./remedyWords.ts";
 import { type Remedies, useRemedies } from "./useRemedies.ts";
+// The options for a problem, best first: each with its effect, a preview and a way to apply it.
+import { texts } from "./words.ts";
 
 export interface RemedyActions {
   /** The line whose preview the screen shows; without these there is no preview. */
@@ -58,14 +59,14 @@ export function RemedyList({ problem, begun, isSought = false, onFound, ...actio
               ? nothingWords[about]
               : `${countText(remedies.tried, "option")} tried on the whole plan`}
         </div>
-        <ul aria-label="Remedies">
+        <ul aria-label={texts.remedies}>
           {shown.map((line) => (
             <RemedyItem key={keyOf(line)} line={line} about={about} {...actions} />
           ))}
         </ul>
         {lines.length > FIRST_SHOWN && (
           <p className="pt-2">
-            <TextButton onClick={() => setWhole(!isWhole)}>{isWhole ? "Show fewer" : `Show all ${lines.length}`}</TextButton>
+            <TextButton onClick={() => setWhole(!isWhole)}>{isWhole ? texts.showFewer : `Show all ${lines.length}`}</TextButton>
           </p>
         )}
       </SheetSection>
@@ -150,14 +151,14 @@ function RemedyItem({ line, about, previewed, onPreview, onApply }: ItemProps) {
       <div className="flex gap-2 pt-1.5">
         {onPreview && (
           <Button aria-pressed={isPreviewed} onClick={() => onPreview(isPreviewed ? null : line)}>
-            {isPreviewed ? "End the preview" : "Preview"}
+            {isPreviewed ? texts.endThePreview : texts.preview}
           </Button>
         )}
         <Button look={isPreviewed ? "main" : "plain"} onClick={() => onApply(line)}>
-          Apply
+          {texts.apply}
         </Button>
         {!isSketching && (
-          <TextButton onClick={() => void tryIt(remedyEdit(line), remedyText(line, true).slice(0, 200))}>try in a sketch</TextButton>
+          <TextButton onClick={() => void tryIt(remedyEdit(line), remedyText(line, true).slice(0, 200))}>{texts.tryInASketch}</TextButton>
         )}
       </div>
     </li>

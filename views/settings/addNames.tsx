@@ -13,6 +13,7 @@ import { usePlanFacts } from "../frame/facts.ts";
 import { currencyOptions } from "../planFields/planFields.ts";
 import { listNames } from "./paths.ts";
 import type { NameListHook, NewName } from "./useNameList.ts";
+import { texts } from "./words.ts";
 
 export function AddNames({ names }: { names: NameListHook }) {
   const { one } = listNames[names.list];
@@ -41,8 +42,8 @@ function Detail({ list, value, onChange }: { list: NameListHook["list"]; value: 
   if (list !== "materials" && list !== "skills") return null;
   return (
     <TextInput
-      aria-label={list === "materials" ? "Unit" : "Group"}
-      placeholder={list === "materials" ? "Unit: m², kg, piece" : "Group, if any"}
+      aria-label={list === "materials" ? texts.unit : texts.group}
+      placeholder={list === "materials" ? texts.unitMKgPiece : texts.groupIfAny}
       value={value}
       onChange={(event) => onChange(event.target.value)}
       width={150}
@@ -56,15 +57,21 @@ function TableKind({ value, onChange }: { value: string; onChange: (detail: stri
   const [kind = "cost", currency = own] = value.split(" ");
   return (
     <>
-      <Choice label="Kind" value={kind} onChange={(next) => onChange(`${next} ${currency}`)} options={kinds} />
-      <Picker label="Currency" value={currency} onChange={(next) => onChange(`${kind} ${next}`)} options={currencyOptions()} width={90} />
+      <Choice label={texts.kind} value={kind} onChange={(next) => onChange(`${next} ${currency}`)} options={kinds} />
+      <Picker
+        label={texts.currency}
+        value={currency}
+        onChange={(next) => onChange(`${kind} ${next}`)}
+        options={currencyOptions()}
+        width={90}
+      />
     </>
   );
 }
 
 const kinds = [
-  { value: "cost", text: "What it costs" },
-  { value: "bill", text: "What is billed" },
+  { value: "cost", text: texts.whatItCosts },
+  { value: "bill", text: texts.whatIsBilled },
 ];
 
 /** The name that is typed, and what becomes of it or of a list that is pasted. */

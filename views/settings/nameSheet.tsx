@@ -1,5 +1,4 @@
 "use client";
-// One name in the side sheet: what uses it, and the ways in which it can go.
 import { useState } from "react";
 import type { NameRow } from "../../core/answers/nameList.ts";
 import { Button } from "../../ui/button.tsx";
@@ -10,6 +9,8 @@ import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { listNames } from "./paths.ts";
 import type { NameListHook } from "./useNameList.ts";
 import { countOfUse, usesText } from "./usesText.ts";
+// One name in the side sheet: what uses it, and the ways in which it can go.
+import { texts } from "./words.ts";
 
 export function NameSheet({ row, names }: { row: NameRow; names: NameListHook }) {
   const { list, setOpenId, detaches, remove } = names;
@@ -17,13 +18,13 @@ export function NameSheet({ row, names }: { row: NameRow; names: NameListHook })
   const canDelete = row.used === 0 || detaches;
   return (
     <Sheet title={row.name} subtitle={`A ${one}${row.detail === "" ? "" : ` · ${row.detail}`}`} onClose={() => void setOpenId(null)}>
-      <SheetSection title="Used by">
-        {row.uses.length === 0 && <p className="text-ink-2">Not used yet.</p>}
+      <SheetSection title={texts.usedBy}>
+        {row.uses.length === 0 && <p className="text-ink-2">{texts.notUsedYet}</p>}
         {row.uses.map((use) => (
           <p key={use.list} className="py-0.5">
             <span className="font-medium">{countOfUse(use)}</span>
             {use.names.length > 0 && <span className="text-ink-2">: {use.names.join(", ")}</span>}
-            {use.count > use.names.length && use.names.length > 0 && <span className="text-ink-2"> and more</span>}
+            {use.count > use.names.length && use.names.length > 0 && <span className="text-ink-2">{texts.andMore}</span>}
           </p>
         ))}
       </SheetSection>
@@ -46,10 +47,10 @@ function Merge({ row, names: { list, rows, merge } }: { row: NameRow; names: Nam
   const { one } = listNames[list];
   const into = rows.find(({ id }) => id === intoId);
   return (
-    <SheetSection title="Merge">
+    <SheetSection title={texts.merge}>
       <div className="space-y-2">
         <Field
-          label="Into"
+          label={texts.into}
           hint={`Everything that uses “${row.name}” will use the other ${one}.${list === "rateTables" ? " Rates that it does not have are copied." : ""}`}
         >
           <Picker
@@ -59,7 +60,7 @@ function Merge({ row, names: { list, rows, merge } }: { row: NameRow; names: Nam
           />
         </Field>
         <Button disabled={!into} onClick={() => into && void merge(row, into)}>
-          Merge
+          {texts.merge}
         </Button>
       </div>
     </SheetSection>

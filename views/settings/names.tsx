@@ -1,5 +1,4 @@
 "use client";
-// A list of names kept in order: each made, renamed, merged into another one or deleted, with what uses it.
 import { useMemo } from "react";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
@@ -13,6 +12,8 @@ import { listNames } from "./paths.ts";
 import { SettingsTabs } from "./tabs.tsx";
 import { type NameListHook, useNameList } from "./useNameList.ts";
 import { usesText } from "./usesText.ts";
+// A list of names kept in order: each made, renamed, merged into another one or deleted, with what uses it.
+import { texts } from "./words.ts";
 
 export function Names({ initial }: { initial: Initial<AnswerOf<"nameList">> }) {
   const names = useNameList(initial);
@@ -21,7 +22,7 @@ export function Names({ initial }: { initial: Initial<AnswerOf<"nameList">> }) {
   const isWritten = list === "categories" || list === "places";
   return (
     <Screen
-      title="Settings"
+      title={texts.settings}
       figures={
         <>
           <SettingsTabs />
@@ -33,10 +34,7 @@ export function Names({ initial }: { initial: Initial<AnswerOf<"nameList">> }) {
       {rows.length === 0 ? <Empty title={`No ${many.toLowerCase()} yet`}>{emptyTexts[list]}</Empty> : <NameTable names={names} />}
       {isWritten ? (
         <p className="pt-2 text-side">
-          {list === "categories"
-            ? "Enter categories in the details of a project."
-            : "Enter places in the details of a person, or import them."}{" "}
-          Unused names disappear from this list.
+          {list === "categories" ? texts.enterCategoriesInTheDetails : texts.enterPlacesInTheDetails} Unused names disappear from this list.
         </p>
       ) : (
         <AddNames names={names} />
@@ -82,7 +80,7 @@ function columnsOf(list: NameList, names: NameListHook): TableColumn<NameRow>[] 
   return [
     {
       id: "name",
-      head: "Name",
+      head: texts.name,
       width: 220,
       grow: 1,
       isRowHead: true,
@@ -98,7 +96,7 @@ function columnsOf(list: NameList, names: NameListHook): TableColumn<NameRow>[] 
     ...(detail === undefined ? [] : [detailColumn(list, detail, names)]),
     {
       id: "uses",
-      head: "Used by",
+      head: texts.usedBy,
       width: 260,
       grow: 1.4,
       value: ({ used }) => used,
@@ -119,7 +117,7 @@ function detailColumn(list: NameList, head: string, names: NameListHook): TableC
       edit: () => ({
         write: ({ detail }: NameRow) => detail,
         read: (text: string) => (text.length > 300 || (list === "materials" && text.trim() === "") ? null : { value: text.trim() }),
-        says: list === "materials" ? "A unit, such as m², kg or piece" : "A group of skills, or empty",
+        says: list === "materials" ? texts.aUnitSuchAsM : texts.aGroupOfSkills,
         onSave: (row: NameRow, text: string) => void names.setDetail(row, text.trim()),
       }),
     }),

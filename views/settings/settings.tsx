@@ -13,6 +13,7 @@ import { Screen } from "../frame/screen.tsx";
 import { currencyOptions, monthOptions, weekdayOptions } from "../planFields/planFields.ts";
 import { fieldsOfSettings, type SettingsFields, setOfSettings, settingsFields } from "./settingsForm.ts";
 import { SettingsTabs } from "./tabs.tsx";
+import { texts } from "./words.ts";
 
 export function Settings({ initial }: { initial: Initial<AnswerOf<"settings">> }) {
   const session = usePlan();
@@ -23,12 +24,12 @@ export function Settings({ initial }: { initial: Initial<AnswerOf<"settings">> }
     if (faults.length === 0) form.forget();
   };
   return (
-    <Screen title="Settings" figures={<SettingsTabs />}>
+    <Screen title={texts.settings} figures={<SettingsTabs />}>
       <form
         noValidate
         className="min-h-0 flex-1 overflow-y-auto box-open p-5"
         onSubmit={(event) => void form.handleSubmit(save)(event)}
-        aria-label="Settings of the plan"
+        aria-label={texts.settingsOfThePlan}
       >
         <div className="grid max-w-[860px] gap-x-10 gap-y-5 min-[1100px]:grid-cols-2">
           <Own form={form} />
@@ -60,41 +61,31 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
 function Own({ form: { register, control, formState } }: PartProps) {
   const { errors } = formState;
   return (
-    <Part title="The plan">
-      <Field label="Name" fault={errors.name?.message}>
+    <Part title={texts.thePlan}>
+      <Field label={texts.name} fault={errors.name?.message}>
         <TextInput {...register("name")} />
       </Field>
       <div className="field-pair">
-        <FormDate label="First day" control={control} name="planStart" />
-        <FormDate label="Last day" control={control} name="planEnd" />
+        <FormDate label={texts.firstDay} control={control} name="planStart" />
+        <FormDate label={texts.lastDay} control={control} name="planEnd" />
       </div>
-      <FormDate
-        label="Today"
-        hint="Leave empty for the real date; a fixed date is for trying things out"
-        control={control}
-        name="today"
-        placeholder="the real date"
-      />
+      <FormDate label={texts.today} hint={texts.leaveEmptyForTheReal} control={control} name="today" placeholder={texts.theRealDate} />
     </Part>
   );
 }
 
 function Time({ form: { register, control, formState } }: PartProps) {
   return (
-    <Part title="Weeks and years">
+    <Part title={texts.weeksAndYears}>
       <div className="field-pair">
-        <Field label="Week starts on">
+        <Field label={texts.weekStartsOn}>
           <FormChoice control={control} name="weekStartsOn" options={weekdayOptions} />
         </Field>
-        <Field label="Fiscal year starts in">
+        <Field label={texts.fiscalYearStartsIn}>
           <FormChoice control={control} name="fiscalYearStartMonth" options={monthOptions} />
         </Field>
       </div>
-      <Field
-        label="Hours a week of a full-time equivalent"
-        fault={formState.errors.hoursPerFteWeek?.message}
-        hint="An FTE of 1.0 is this many hours a week"
-      >
+      <Field label={texts.hoursAWeek} fault={formState.errors.hoursPerFteWeek?.message} hint={texts.anFteOf10}>
         <TextInput {...register("hoursPerFteWeek")} inputMode="decimal" width={120} />
       </Field>
     </Part>
@@ -104,12 +95,12 @@ function Time({ form: { register, control, formState } }: PartProps) {
 function Level({ form: { register, formState } }: PartProps) {
   const { errors } = formState;
   return (
-    <Part title="Level load">
+    <Part title={texts.levelLoad}>
       <div className="field-pair">
-        <Field label="From, % of capacity" fault={errors.low?.message} hint="Below it there is room">
+        <Field label={texts.fromPercentOfCapacity} fault={errors.low?.message} hint={texts.belowItThereIsRoom}>
           <TextInput {...register("low")} inputMode="decimal" />
         </Field>
-        <Field label="Up to, % of capacity" fault={errors.high?.message} hint="Above it, a person is over capacity">
+        <Field label={texts.upToPercentOfCapacity} fault={errors.high?.message} hint={texts.aboveItAPerson}>
           <TextInput {...register("high")} inputMode="decimal" />
         </Field>
       </div>
@@ -120,17 +111,17 @@ function Level({ form: { register, formState } }: PartProps) {
 function Money({ form: { register, control, formState } }: PartProps) {
   const { errors } = formState;
   return (
-    <Part title="Money">
+    <Part title={texts.money}>
       <div className="field-pair">
-        <Field label="Currency" fault={errors.currency?.message} hint="Amounts stay as they are; they are not converted">
+        <Field label={texts.currency} fault={errors.currency?.message} hint={texts.amountsStayAsThey}>
           <FormPicker control={control} name="currency" options={currencyOptions()} />
         </Field>
-        <Field label="Margin goal, %" fault={errors.marginTarget?.message} hint="For projects without their own goal">
+        <Field label={texts.marginGoalPercent} fault={errors.marginTarget?.message} hint={texts.forProjectsWithoutTheirOwn}>
           <TextInput {...register("marginTarget")} inputMode="decimal" placeholder="none" />
         </Field>
       </div>
       <FormCheckbox control={control} name="taxInCost">
-        Tax on expenses counts as cost
+        {texts.taxOnExpensesCounts}
       </FormCheckbox>
     </Part>
   );

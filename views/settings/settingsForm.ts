@@ -1,10 +1,12 @@
 // The settings as fields of a form, and back.
+
 import * as z from "zod";
 import type { Settable } from "../../core/edits/kind.ts";
 import type { Settings } from "../../core/plan/schema.ts";
 import { usualSettings } from "../../core/plan/usualSettings.ts";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
 import { day } from "../planFields/planFields.ts";
+import { texts } from "./words.ts";
 
 const numberOf = (text: string) => Number(text.trim().replace(",", "."));
 const within = (least: number, most: number, error: string) =>
@@ -12,7 +14,7 @@ const within = (least: number, most: number, error: string) =>
 
 export const settingsFields = z
   .object({
-    name: z.string().trim().min(1, { error: "Enter a name for the plan." }).max(300),
+    name: z.string().trim().min(1, { error: texts.enterAName }).max(300),
     planStart: day,
     planEnd: day,
     today: z.string().refine((text) => text.trim() === "" || isDateText(text), { error: DATE_HINT }),
@@ -27,9 +29,9 @@ export const settingsFields = z
   })
   .refine(({ planStart, planEnd }) => (readDate(planEnd) ?? "") >= (readDate(planStart) ?? ""), {
     path: ["planEnd"],
-    error: "The last day must be on or after the first day.",
+    error: texts.theLastDayMust,
   })
-  .refine(({ low, high }) => numberOf(low) <= numberOf(high), { path: ["high"], error: "It must not be below the first figure." });
+  .refine(({ low, high }) => numberOf(low) <= numberOf(high), { path: ["high"], error: texts.itMustNotBeBelow });
 
 export type SettingsFields = z.infer<typeof settingsFields>;
 

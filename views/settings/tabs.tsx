@@ -2,12 +2,13 @@
 import { entriesOf } from "../../core/plan/objectKeys.ts";
 import { Tabs } from "../frame/tabs.tsx";
 import { listNames, pathOfList } from "./paths.ts";
+import { texts } from "./words.ts";
 
 const tabs = [
-  { path: "/settings", text: "The plan" },
+  { path: "/settings", text: texts.thePlan },
   ...entriesOf(listNames).map(([list, { many }]) => ({ path: pathOfList(list), text: many })),
 ];
 
 export function SettingsTabs() {
-  return <Tabs label="Settings" tabs={tabs} />;
+  return <Tabs label={texts.settings} tabs={tabs} />;
 }

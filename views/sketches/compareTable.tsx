@@ -1,23 +1,24 @@
 "use client";
-// The plan and sketches side by side, by the same figures; what differs from the plan says by how much.
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { SketchFigures } from "../../core/answers/sketches.ts";
 import { hoursText, marginText, moneyText, shareText, shortDay } from "../../ui/format.ts";
 import { usePlanFacts } from "../frame/facts.ts";
+// The plan and sketches side by side, by the same figures; what differs from the plan says by how much.
+import { texts } from "./words.ts";
 
 export function CompareTable({ ids }: { ids: readonly string[] }) {
   const { currency, today } = usePlanFacts();
   const figures = useMaybeAnswer("compareSketches", { ids, today }, null);
-  if (!figures) return <p className="text-side">Comparing…</p>;
+  if (!figures) return <p className="text-side">{texts.comparing}</p>;
   const [plan, ...sketches] = figures;
   const roles = [...new Set(figures.flatMap(({ shortage }) => shortage.map(({ roleName }) => roleName)))];
   return (
     <div className="min-h-0 flex-1 overflow-auto box-open">
-      <table aria-label="The plan and sketches side by side" className="compare-table">
+      <table aria-label={texts.thePlanAndSketchesSide} className="compare-table">
         <thead>
           <tr>
-            <th scope="col">Over the whole plan</th>
-            <th scope="col">The plan</th>
+            <th scope="col">{texts.overTheWholePlan}</th>
+            <th scope="col">{texts.thePlan}</th>
             {sketches.map(({ id, name }) => (
               <th key={id} scope="col" className="text-plum">
                 {name}
@@ -30,7 +31,7 @@ export function CompareTable({ ids }: { ids: readonly string[] }) {
             <CompareRow key={line.name} line={line} plan={plan} sketches={sketches} />
           ))}
           <tr>
-            <th scope="row">Moved finish dates</th>
+            <th scope="row">{texts.movedFinishDates}</th>
             <td>–</td>
             {sketches.map(({ id, finishes }) => (
               <td key={id}>{finishes.length === 0 ? "none" : <Moved finishes={finishes} />}</td>

@@ -1,5 +1,4 @@
 "use client";
-// One sketch in the side sheet: its changes in their order, each to adopt or to take out; opened, renamed, copied, thrown away.
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { useHost, useMaybeAnswer, usePlan } from "../../client/session.tsx";
@@ -14,6 +13,8 @@ import { ImpactView } from "../frame/impact.tsx";
 import { useOwnSketch } from "../frame/ownSketch.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { SketchRows } from "./sketchRows.tsx";
+// One sketch in the side sheet: its changes in their order, each to adopt or to take out; opened, renamed, copied, thrown away.
+import { texts } from "./words.ts";
 
 interface SketchSheetProps {
   row: SketchRow;
@@ -32,28 +33,24 @@ export function SketchSheet({ row, onOpen, onClose }: SketchSheetProps) {
   return (
     <Sheet title={name} subtitle={`Created by ${by}`} onClose={onClose}>
       <SheetSection>
-        <p className="pb-2">
-          {isOpen
-            ? "The sketch is open: every screen shows the plan with its changes, and your changes are recorded here."
-            : "Open it to see every screen with its changes, and to record more."}
-        </p>
+        <p className="pb-2">{isOpen ? texts.theSketchIsOpenEvery : texts.openItToSeeEvery}</p>
         {!isOpen && (
           <Button look="main" onClick={() => router.push(linkTo("/balance", { sketch: id }))}>
-            Open the sketch
+            {texts.openTheSketch}
           </Button>
         )}
       </SheetSection>
       <Changes key={entries.map((entry) => entry.id).join()} sketchId={id} entries={entries} />
-      <SheetSection title="Manage the sketch">
+      <SheetSection title={texts.manageTheSketch}>
         <div className="flex items-center gap-2 pb-2">
-          <span>Name</span>
+          <span>{texts.name}</span>
           <DraftInput
             value={name}
             write={String}
             read={(text) => (text.trim() === "" || text.length > 300 ? null : { value: text.trim() })}
             onSave={(next) => void session.edit({ kind: "renameSketch", id, name: next })}
-            says="A name of up to 300 letters"
-            aria-label="Name of the sketch"
+            says={texts.aNameOfUp}
+            aria-label={texts.nameOfTheSketch}
           />
         </div>
         <Ends row={row} onOpen={onOpen} onClose={onClose} />
@@ -73,21 +70,21 @@ function Changes({ sketchId, entries }: { sketchId: string; entries: readonly Sk
   const toggle = (id: string) => setChosen(toggledList(chosen, id));
   return (
     <>
-      <SheetSection title="Changes">
-        <ol aria-label="Changes of the sketch">
+      <SheetSection title={texts.changes}>
+        <ol aria-label={texts.changesOfTheSketch}>
           {entries.map((entry) => (
             <ChangeLine key={entry.id} entry={entry} isChosen={chosen.includes(entry.id)} onToggle={() => toggle(entry.id)} />
           ))}
         </ol>
         <div className="flex flex-wrap gap-2 pt-2">
           <Button look="main" disabled={!adoption} onClick={() => adoption && void session.edit(adoption.edit)}>
-            {chosen.length === entries.length ? "Adopt all" : `Adopt ${countText(count, "change")}`}
+            {chosen.length === entries.length ? texts.adoptAll : `Adopt ${countText(count, "change")}`}
           </Button>
           <Button
             disabled={chosen.length === 0}
             onClick={() => void session.edit({ kind: "eraseFromSketch", id: sketchId, entryIds: [...chosen] })}
           >
-            Remove
+            {texts.remove}
           </Button>
         </div>
         {adoption && count < chosen.length && (
@@ -96,15 +93,15 @@ function Changes({ sketchId, entries }: { sketchId: string; entries: readonly Sk
           </p>
         )}
       </SheetSection>
-      {adoption && <ImpactView impact={adoption.impact} title="Effect on the plan" />}
+      {adoption && <ImpactView impact={adoption.impact} title={texts.effectOnThePlan} />}
     </>
   );
 }
 
 function NoChanges() {
   return (
-    <SheetSection title="Changes">
-      <p className="text-ink-2">No changes recorded yet.</p>
+    <SheetSection title={texts.changes}>
+      <p className="text-ink-2">{texts.noChangesRecordedYet}</p>
     </SheetSection>
   );
 }
@@ -131,7 +128,7 @@ function Ends({ row: { id, name }, onOpen, onClose }: SketchSheetProps) {
   return (
     <div className="flex flex-wrap gap-2">
       <Button title={`Creates another sketch with the changes of ${name}`} onClick={() => void copy()}>
-        Duplicate
+        {texts.duplicate}
       </Button>
       <Button look="danger" onClick={() => void session.edit({ kind: "deleteSketch", id }).then(onClose)}>
         Delete

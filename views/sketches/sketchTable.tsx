@@ -1,10 +1,11 @@
 "use client";
-// The sketches there are, with a tick for those that are next to the plan.
 import type { SketchRow } from "../../core/answers/sketches.ts";
 import { Checkbox } from "../../ui/checkbox.tsx";
 import { countText, dateTimeText } from "../../ui/format.ts";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { DataTable } from "../../ui/table/dataTable.tsx";
+// The sketches there are, with a tick for those that are next to the plan.
+import { texts } from "./words.ts";
 
 interface SketchTableProps {
   rows: readonly SketchRow[];
@@ -19,7 +20,7 @@ export function SketchTable({ rows, beside, selectedId, onOpen, onBeside }: Sket
   return (
     <DataTable
       name="sketch"
-      label="Sketches"
+      label={texts.sketches}
       columns={columns(beside, onBeside)}
       rows={rows}
       idOf={({ id }) => id}
@@ -37,7 +38,7 @@ function columns(beside: readonly string[], onBeside: (id: string) => void): Tab
   return [
     {
       id: "name",
-      head: "Sketch",
+      head: texts.sketch,
       width: 210,
       grow: 1.6,
       isRowHead: true,
@@ -46,7 +47,7 @@ function columns(beside: readonly string[], onBeside: (id: string) => void): Tab
     },
     {
       id: "changes",
-      head: "Changes",
+      head: texts.changes,
       width: 180,
       grow: 0.8,
       value: ({ changes }) => changes,
@@ -58,10 +59,10 @@ function columns(beside: readonly string[], onBeside: (id: string) => void): Tab
         </span>
       ),
     },
-    { id: "by", head: "By", width: 120, grow: 0.6, value: ({ by }) => by, cell: ({ by }) => <span className="truncate">{by}</span> },
+    { id: "by", head: texts.by, width: 120, grow: 0.6, value: ({ by }) => by, cell: ({ by }) => <span className="truncate">{by}</span> },
     {
       id: "at",
-      head: "Created",
+      head: texts.created,
       width: 150,
       value: ({ at }) => at,
       cell: ({ at }) => (
@@ -72,7 +73,7 @@ function columns(beside: readonly string[], onBeside: (id: string) => void): Tab
     },
     {
       id: "beside",
-      head: "Compare",
+      head: texts.compare,
       width: 90,
       value: ({ id }) => (beside.includes(id) ? 1 : 0),
       cell: ({ id, name }) => <Checkbox label={`Compare ${name}`} checked={beside.includes(id)} onChange={() => onBeside(id)} />,

@@ -1,5 +1,4 @@
 "use client";
-// Sketches: changes tried out on top of the plan. Begun, opened, compared with the plan and with each other, adopted or thrown away.
 import { useRouter } from "next/navigation";
 import { parseAsArrayOf, parseAsString, useQueryStates } from "nuqs";
 import { useState } from "react";
@@ -18,6 +17,8 @@ import { useLinkTo } from "../frame/windowed.ts";
 import { CompareTable } from "./compareTable.tsx";
 import { SketchSheet } from "./sketchSheet.tsx";
 import { SketchTable } from "./sketchTable.tsx";
+// Sketches: changes tried out on top of the plan. Begun, opened, compared with the plan and with each other, adopted or thrown away.
+import { texts } from "./words.ts";
 
 /** So many are next to the plan. */
 const MOST_BESIDE = 3;
@@ -41,9 +42,9 @@ export function Sketches({ initial }: { initial: Initial<AnswerOf<"sketches">> }
   const { rows, view, setView, begin, close, selected, beside, toggle } = useSketches(initial);
   return (
     <Screen
-      title="Sketches"
+      title={texts.sketches}
       figures={<Figure value={String(rows.length)} says={rows.length === 1 ? "sketch" : "sketches"} />}
-      actions={<AddButton onAdd={begin}>New sketch</AddButton>}
+      actions={<AddButton onAdd={begin}>{texts.newSketch}</AddButton>}
       sheet={
         view.add !== null ? (
           <NewSketch onClose={close} />
@@ -53,9 +54,9 @@ export function Sketches({ initial }: { initial: Initial<AnswerOf<"sketches">> }
       }
     >
       {rows.length === 0 ? (
-        <Empty title="No sketches yet">
+        <Empty title={texts.noSketchesYet}>
           A sketch holds changes that you try out: every screen shows the plan with them, and the plan itself does not change.{" "}
-          <TextButton onClick={begin}>Create one</TextButton> or press N.
+          <TextButton onClick={begin}>{texts.createOne}</TextButton> or press N.
         </Empty>
       ) : (
         <div className="flex min-h-0 flex-1 flex-col gap-3">
@@ -85,7 +86,7 @@ function NewSketch({ onClose }: { onClose: () => void }) {
     if ((await session.edit({ kind: "addSketch", sketch })).length === 0) router.push(linkTo("/balance", { sketch: sketch.id }));
   };
   return (
-    <Sheet title="New sketch" subtitle="Changes to try out, outside the plan" onClose={onClose}>
+    <Sheet title={texts.newSketch} subtitle="Changes to try out, outside the plan" onClose={onClose}>
       <SheetSection>
         <form
           className="space-y-3"
@@ -94,11 +95,11 @@ function NewSketch({ onClose }: { onClose: () => void }) {
             void add();
           }}
         >
-          <Field label="Name" hint="A title such as “Two more installers from May”">
+          <Field label={texts.name} hint={texts.aTitleSuchAsTwo}>
             <TextInput value={name} onChange={(event) => setName(event.target.value)} maxLength={300} autoFocus />
           </Field>
           <Button type="submit" look="main" disabled={name.trim() === ""}>
-            Create sketch
+            {texts.createSketch}
           </Button>
         </form>
       </SheetSection>

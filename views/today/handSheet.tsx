@@ -1,5 +1,4 @@
 "use client";
-// A signal handed to a colleague: a note that goes to the outbox.
 import { useState } from "react";
 import { toast } from "sonner";
 import { usePlan } from "../../client/session.tsx";
@@ -12,6 +11,8 @@ import { Picker } from "../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { useFrame, useNames } from "../frame/facts.ts";
 import { sentenceOf } from "./attentionWords.ts";
+// A signal handed to a colleague: a note that goes to the outbox.
+import { texts } from "./words.ts";
 
 /** Sends a note that says what a signal says, and what is added. */
 function useNote(signal: Attention, onSent: () => void) {
@@ -33,7 +34,7 @@ export function HandSheet({ signal, onClose }: { signal: Attention; onClose: () 
   const [text, setText] = useState("");
   const send = useNote(signal, onClose);
   return (
-    <Sheet title="Send to a colleague" subtitle={sentenceOf(signal)} onClose={onClose}>
+    <Sheet title={texts.sendToAColleague} subtitle={sentenceOf(signal)} onClose={onClose}>
       <SheetSection>
         <form
           className="space-y-3"
@@ -42,17 +43,15 @@ export function HandSheet({ signal, onClose }: { signal: Attention; onClose: () 
             void send(personId, text.trim());
           }}
         >
-          <Field label="To">
+          <Field label={texts.to}>
             <Picker value={personId} options={[none("Choose"), ...namedOptions(people)]} onChange={setPersonId} />
           </Field>
-          <Field label="Note to add">
+          <Field label={texts.noteToAdd}>
             <TextArea value={text} onChange={(event) => setText(event.target.value)} rows={4} maxLength={2_000} />
           </Field>
-          <p className="text-side">
-            The note contains the text of the signal. The signal stays here until it no longer applies or is snoozed.
-          </p>
+          <p className="text-side">{texts.theNoteContainsTheText}</p>
           <Button type="submit" look="main" disabled={personId === ""}>
-            Send
+            {texts.send}
           </Button>
         </form>
       </SheetSection>

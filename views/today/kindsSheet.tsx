@@ -1,5 +1,4 @@
 "use client";
-// The signals that are shown, and their thresholds.
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import { type AttentionKind, attentionKinds, leastOf } from "../../core/attention/kinds.ts";
 import { objectKeys } from "../../core/plan/objectKeys.ts";
@@ -8,6 +7,8 @@ import { CheckboxField } from "../../ui/checkbox.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { groupWords, kindNames } from "./attentionWords.ts";
+// The signals that are shown, and their thresholds.
+import { texts } from "./words.ts";
 
 type Rules = readonly { kind: string; isOff?: true; least?: number }[];
 
@@ -23,7 +24,7 @@ export function KindsSheet({ onClose }: { onClose: () => void }) {
   };
   const kinds = objectKeys(attentionKinds);
   return (
-    <Sheet title="Choose signals" subtitle="Signals shown in Today, and their thresholds" onClose={onClose}>
+    <Sheet title={texts.chooseSignals} subtitle="Signals shown in Today, and their thresholds" onClose={onClose}>
       {settings &&
         [...new Set(kinds.map((kind) => attentionKinds[kind].about))].map((group) => (
           <SheetSection key={group} title={groupWords[group]}>
@@ -70,14 +71,14 @@ function KindLine({ kind, rule, onSave }: KindLineProps) {
             write={String}
             read={(text) => readAmount(text, 0, 100_000)}
             onSave={(next) => onSave({ least: next })}
-            says="A figure from 0 to 100,000"
+            says={texts.aFigureFrom0}
             aria-label={`${kindNames[kind]}, threshold in ${unit === "hours" ? "hours" : "points"}`}
             inputMode="decimal"
             width={58}
             isSmall
             isFigure
           />
-          {unit === "hours" ? "h or more" : "points under the goal or more"}
+          {unit === "hours" ? texts.hOrMore : texts.pointsUnderTheGoal}
         </span>
       )}
     </li>

@@ -1,5 +1,4 @@
 "use client";
-// The signals by what they are about, each group worst first; the group with the worst one is first.
 import type { Today } from "../../core/answers/today.ts";
 import { type Attention, type AttentionGroup, attentionKinds } from "../../core/attention/kinds.ts";
 import { buttonLook, TextButton } from "../../ui/button.tsx";
@@ -8,6 +7,8 @@ import { useKeys } from "../../ui/keys.ts";
 import Link from "../../ui/link.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
 import { detailOf, figureOf, groupWords, sentenceOf, stepOf } from "./attentionWords.ts";
+// The signals by what they are about, each group worst first; the group with the worst one is first.
+import { texts } from "./words.ts";
 
 interface Props {
   today: Today;
@@ -82,10 +83,10 @@ function SignalLine({ signal, isOpen, onSnooze, onHand }: LineProps) {
       </p>
       <span className="signal-more">
         <TextButton onClick={onSnooze} aria-label={`Snooze: ${sentence}`} aria-keyshortcuts="s">
-          Snooze
+          {texts.snooze}
         </TextButton>
         <TextButton onClick={onHand} aria-label={`Send to a colleague: ${sentence}`} aria-keyshortcuts="h">
-          Send
+          {texts.send}
         </TextButton>
       </span>
       <span className="w-[72px] shrink-0 text-right font-semibold text-over">{figureOf(signal)}</span>

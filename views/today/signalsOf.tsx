@@ -1,5 +1,4 @@
 "use client";
-// The signals about one person, task or project, where they are looked at: the words and the step of Today.
 import { useMaybeAnswer } from "../../client/session.tsx";
 import { useHasRested } from "../../client/useHasRested.ts";
 import type { Attention } from "../../core/attention/kinds.ts";
@@ -8,6 +7,8 @@ import { SheetSection } from "../../ui/sheet.tsx";
 import { useFrame } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { sentenceOf, stepOf } from "./attentionWords.ts";
+// The signals about one person, task or project, where they are looked at: the words and the step of Today.
+import { texts } from "./words.ts";
 
 export type About = { personId: string } | { taskId: string } | { projectId: string };
 
@@ -18,7 +19,7 @@ export function SignalsOf(about: About) {
   const own = useSignals()?.filter((signal) => aboutsOf(signal).some((own) => aboutKey(own) === aboutKey(about))) ?? [];
   if (own.length === 0) return null;
   return (
-    <SheetSection title="Needs attention">
+    <SheetSection title={texts.needsAttention}>
       <ul>
         {own.slice(0, MOST_SHOWN).map((signal) => {
           const { text, path, more } = stepOf(signal);

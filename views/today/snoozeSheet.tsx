@@ -1,5 +1,4 @@
 "use client";
-// A signal that is to wait: until when, and why.
 import { useState } from "react";
 import { usePlan } from "../../client/session.tsx";
 import type { Attention } from "../../core/attention/kinds.ts";
@@ -11,6 +10,8 @@ import { Field, TextInput } from "../../ui/field.tsx";
 import { newId } from "../../ui/newId.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { sentenceOf } from "./attentionWords.ts";
+// A signal that is to wait: until when, and why.
+import { texts } from "./words.ts";
 
 const USUAL_DAYS = 7;
 
@@ -26,7 +27,7 @@ export function SnoozeSheet({ signal, today, onClose }: { signal: Attention; tod
     if ((await session.edit({ kind: "snoozeSignal", snooze: row })).length === 0) onClose();
   };
   return (
-    <Sheet title="Snooze" subtitle={sentenceOf(signal)} onClose={onClose}>
+    <Sheet title={texts.snooze} subtitle={sentenceOf(signal)} onClose={onClose}>
       <SheetSection>
         <form
           className="space-y-3"
@@ -35,15 +36,15 @@ export function SnoozeSheet({ signal, today, onClose }: { signal: Attention; tod
             void snooze();
           }}
         >
-          <Field label="Until" fault={fault}>
+          <Field label={texts.until} fault={fault}>
             <DateField value={until} onChange={setUntil} autoFocus />
           </Field>
-          <Field label="Reason">
+          <Field label={texts.reason}>
             <TextInput value={reason} onChange={(event) => setReason(event.target.value)} maxLength={500} />
           </Field>
-          <p className="text-side">It returns on that day if it still applies. Until then it is listed under the snoozed signals.</p>
+          <p className="text-side">{texts.itReturnsOnThatDay}</p>
           <Button type="submit" look="main" disabled={reason.trim() === "" || fault !== undefined}>
-            Snooze
+            {texts.snooze}
           </Button>
         </form>
       </SheetSection>

@@ -1,5 +1,4 @@
 "use client";
-// Today: what wants attention, worst first, each with its figure and one step to what can be done; next to it the weeks ahead.
 import { parseAsString, useQueryState } from "nuqs";
 import { useState } from "react";
 import type { Initial } from "../../client/initial.ts";
@@ -19,6 +18,8 @@ import { SignalList } from "./signalList.tsx";
 import { SnoozedSheet } from "./snoozedSheet.tsx";
 import { SnoozeSheet } from "./snoozeSheet.tsx";
 import { WeeksAhead } from "./weeksAhead.tsx";
+// Today: what wants attention, worst first, each with its figure and one step to what can be done; next to it the weeks ahead.
+import { texts } from "./words.ts";
 
 export function Today({ initial }: { initial: Initial<AnswerOf<"today">> }) {
   const { clock, frame } = useFrame();
@@ -36,34 +37,32 @@ export function Today({ initial }: { initial: Initial<AnswerOf<"today">> }) {
   const meant = meantBy(sheet ?? "", today);
   return (
     <Screen
-      title="Today"
+      title={texts.today}
       figures={counts.people > 0 && <TodayFigures today={today} />}
       actions={
         <>
           {snoozed.length > 0 && <Button onClick={() => void setSheet("snoozed")}>{countText(snoozed.length, "signal")} snoozed</Button>}
-          <Button onClick={() => void setSheet("kinds")}>Choose signals</Button>
-          {signals.length > 0 && <Button onClick={() => void print()}>Print…</Button>}
+          <Button onClick={() => void setSheet("kinds")}>{texts.chooseSignals}</Button>
+          {signals.length > 0 && <Button onClick={() => void print()}>{texts.print}</Button>}
         </>
       }
       sheet={<TodaySheet sheet={sheet ?? ""} today={today} onClose={() => void setSheet(closed(sheet))} />}
     >
       <div className="today-parts">
         {counts.people === 0 ? (
-          <Empty title="Start with the people">
+          <Empty title={texts.startWithThePeople}>
             Overloads, unassigned work and late dates appear here once there are people and work.{" "}
             <Link className="text-link" href={linkTo("/people/import")}>
-              Paste or import people
+              {texts.pasteOrImportPeople}
             </Link>
             , or{" "}
             <Link className="text-link" href={linkTo("/people")}>
-              add them one by one
+              {texts.addThemOneByOne}
             </Link>
             .
           </Empty>
         ) : signals.length === 0 ? (
-          <Empty title="Nothing needs attention">
-            Nobody is over capacity in the next four weeks, all work is assigned, estimated and dated, and every date can be met.
-          </Empty>
+          <Empty title={texts.nothingNeedsAttention}>{texts.nobodyIsOverCapacity}</Empty>
         ) : (
           <SignalList
             today={today}

@@ -1,17 +1,18 @@
 "use client";
-// Twelve weeks of capacity against demand, as a chart and as its figures.
 import dynamic from "next/dynamic";
 import type { WeekAhead } from "../../core/answers/today.ts";
 import { hoursText, shortDay } from "../../ui/format.ts";
+// Twelve weeks of capacity against demand, as a chart and as its figures.
+import { texts } from "./words.ts";
 
 const WeeksChart = dynamic(() => import("./weeksChart.tsx"), { ssr: false, loading: () => <div className="h-[230px]" /> });
 
 export function WeeksAhead({ weeks }: { weeks: readonly WeekAhead[] }) {
   if (weeks.length === 0) return null;
   return (
-    <section aria-label="The weeks ahead" className="today-weeks">
-      <h2 className="font-title text-[18px]">The weeks ahead</h2>
-      <p className="pb-2 text-side">Hours per week of all people, with pencilled work, without projects that are not won yet.</p>
+    <section aria-label={texts.theWeeksAhead} className="today-weeks">
+      <h2 className="font-title text-[18px]">{texts.theWeeksAhead}</h2>
+      <p className="pb-2 text-side">{texts.hoursPerWeekOfAll}</p>
       <WeeksChart weeks={weeks} />
       <WeeksTable weeks={weeks} />
     </section>

@@ -1,9 +1,10 @@
 "use client";
-// The weeks ahead as bars of demand under a dashed line of capacity.
 import { Bar, ComposedChart, Line, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
 import type { WeekAhead } from "../../core/answers/today.ts";
 import { ChartLegend, chartLooks, stepLine } from "../../ui/chartParts.tsx";
 import { hoursOf, shortDay } from "../../ui/format.ts";
+// The weeks ahead as bars of demand under a dashed line of capacity.
+import { texts } from "./words.ts";
 
 const marks = {
   capacity: { name: "Capacity", color: "var(--ink)", as: "dashed" },
@@ -21,7 +22,7 @@ export default function WeeksChart({ weeks }: { weeks: readonly WeekAhead[] }) {
   const { capacity, assigned, open } = marks;
   return (
     <div>
-      <div className="h-[200px]" role="img" aria-label="Hours assigned and unassigned by week, with capacity as a line">
+      <div className="h-[200px]" role="img" aria-label={texts.hoursAssignedAndUnassigned}>
         <ResponsiveContainer width="100%" height="100%">
           <ComposedChart data={data} margin={{ top: 8, right: 4, bottom: 0, left: -8 }} accessibilityLayer={false}>
             <XAxis dataKey="week" interval="equidistantPreserveStart" minTickGap={12} {...chartLooks.x} />

@@ -1,5 +1,4 @@
 "use client";
-// A line to put a person on a task, or the role that is needed.
 import { useState } from "react";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { Assignment } from "../../core/plan/schema.ts";
@@ -20,6 +19,8 @@ import { usePeopleWithRoom } from "../frame/peopleWithRoom.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { StaffChoice } from "./staffChoice.tsx";
 import type { ProjectHook } from "./useProject.ts";
+// A line to put a person on a task, or the role that is needed.
+import { texts } from "./words.ts";
 import { type Statement, statements } from "./workShape.tsx";
 
 interface AddWorkProps {
@@ -37,17 +38,17 @@ export function AddWork({ entry, project }: AddWorkProps) {
   const subject = { ...subjectOf(who), ...(isPencilled && { firmness: "pencilled" as const }) };
   const parts = { entry, project, subject, onAdded: () => setWho("") };
   return (
-    <Unfold title="Assign a person" look="action" isOpenAtFirst={entry.work.length === 0}>
+    <Unfold title={texts.assignAPerson} look="action" isOpenAtFirst={entry.work.length === 0}>
       <div className="space-y-2">
-        <Field label="Who" hint={entry.dates ? "Room, cost and margin are those of the task’s days." : undefined}>
+        <Field label={texts.who} hint={entry.dates ? texts.roomCostAndMargin : undefined}>
           <WhoPicker entry={entry} value={who} onChange={setWho} />
         </Field>
         <CheckboxField checked={isPencilled} onChange={setPencilled}>
-          Pencilled
+          {texts.pencilled}
         </CheckboxField>
         {isShared ? <Share {...parts} /> : <Amount {...parts} />}
         <Link href={linkTo("/openings/requests", { ask: entry.task.id })} className="text-link">
-          Send a request to the manager instead
+          {texts.sendARequest}
         </Link>
       </div>
     </Unfold>
@@ -113,7 +114,7 @@ function Amount({ entry, project, subject, onAdded }: PartProps) {
   return (
     <>
       <div className="grid grid-cols-[90px_1fr] gap-2">
-        <Field label="How much">
+        <Field label={texts.howMuch}>
           <TextInput
             inputMode="decimal"
             value={amount}
@@ -121,7 +122,7 @@ function Amount({ entry, project, subject, onAdded }: PartProps) {
             onKeyDown={(event) => event.key === "Enter" && void add()}
           />
         </Field>
-        <Field label="Unit">
+        <Field label={texts.unit}>
           <Choice
             value={statement}
             onChange={setStatement}
@@ -132,7 +133,7 @@ function Amount({ entry, project, subject, onAdded }: PartProps) {
       </div>
       <FormFault>{fault}</FormFault>
       {isChosen(subject) && written && <ImpactView impact={impact} />}
-      <Button onClick={() => void add()}>Add</Button>
+      <Button onClick={() => void add()}>{texts.add}</Button>
     </>
   );
 }
@@ -145,12 +146,12 @@ function Share({ entry, project, subject, onAdded }: PartProps) {
   const taskId = entry.task.id;
   return (
     <>
-      <Field label="Share of the day, %">
+      <Field label={texts.shareOfTheDayPercent}>
         <TextInput inputMode="decimal" value={share} onChange={(event) => setShare(event.target.value)} aria-invalid={!percent} />
       </Field>
       {isChosen(subject) && percent && (
         <StaffChoice
-          title="What should change?"
+          title={texts.whatShouldChange}
           query={{ taskId, joins: { id: joinId, taskId, ...subject, percent: percent.value } }}
           onTake={async (edit) => {
             const isMade = await project.edit(edit);

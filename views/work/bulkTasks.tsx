@@ -1,5 +1,4 @@
 "use client";
-// Many tasks at once: what is left as it is stays.
 import { useState } from "react";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
@@ -19,6 +18,8 @@ import { ImpactView, useImpact } from "../frame/impact.tsx";
 import { usePeopleWithRoom } from "../frame/peopleWithRoom.ts";
 import { taskStates } from "./taskStates.ts";
 import type { ProjectHook } from "./useProject.ts";
+// Many tasks at once: what is left as it is stays.
+import { texts } from "./words.ts";
 
 export function BulkTasks({ project }: { project: ProjectHook }) {
   const entries = project.tasks.filter(({ task, isSummary }) => project.ticked.has(task.id) && !isSummary);
@@ -51,12 +52,12 @@ function ChangeTicked({ entries, project }: { entries: readonly OutlineTask[]; p
     <>
       <SheetSection>
         <div className="space-y-3">
-          <Field label="Role">
+          <Field label={texts.role}>
             <Picker value={roleId} onChange={set("roleId")} options={[none("Unchanged"), ...namedOptions(roles)]} />
           </Field>
           <OpenWorkField open={open} personId={personId} onChange={set("personId")} />
           <div className="field-pair">
-            <Field label="State">
+            <Field label={texts.state}>
               <Choice value={state} onChange={set("state")} options={[none("Unchanged"), ...wordOptions(taskStates)]} />
             </Field>
             <DaysField text={days} isSound={isNumber} onChange={set("days")} />
@@ -75,7 +76,7 @@ function ChangeTicked({ entries, project }: { entries: readonly OutlineTask[]; p
 function OpenWorkField({ open, personId, onChange }: { open: number; personId: string; onChange: (personId: string) => void }) {
   const { people, onOpen } = usePeopleWithRoom();
   return (
-    <Field label="Assign the unassigned work to" hint={`${hoursText(open)} h of it are unassigned`}>
+    <Field label={texts.assignTheUnassignedWorkTo} hint={`${hoursText(open)} h of it are unassigned`}>
       <Picker
         value={personId}
         onOpen={onOpen}
@@ -89,7 +90,7 @@ function OpenWorkField({ open, personId, onChange }: { open: number; personId: s
 
 function DaysField({ text, isSound, onChange }: { text: string; isSound: boolean; onChange: (text: string) => void }) {
   return (
-    <Field label="Working days" fault={isSound ? undefined : "Enter a number."}>
+    <Field label={texts.workingDays} fault={isSound ? undefined : "Enter a number."}>
       <TextInput value={text} onChange={(event) => onChange(event.target.value)} placeholder="unchanged" inputMode="decimal" />
     </Field>
   );
@@ -113,13 +114,11 @@ function LinkInRow({ entries, project }: { entries: readonly OutlineTask[]; proj
     if (await project.edit({ kind: "together", words, edits })) project.untickAll();
   };
   return (
-    <SheetSection title="Links">
+    <SheetSection title={texts.links}>
       <Button disabled={edits.length === 0} onClick={() => void link()}>
-        Link in sequence
+        {texts.linkInSequence}
       </Button>
-      <p className="pt-1 text-side">
-        {edits.length === 0 ? "Each already follows the one above it." : "In outline order; each starts when the one above it finishes."}
-      </p>
+      <p className="pt-1 text-side">{edits.length === 0 ? texts.eachAlreadyFollowsTheOne : texts.inOutlineOrderEachStarts}</p>
     </SheetSection>
   );
 }
@@ -136,9 +135,9 @@ function DeleteTicked({ project }: { project: ProjectHook }) {
   return (
     <SheetSection>
       <Button disabled={isDeleting} onClick={() => void deleteAll()}>
-        {isDeleting ? "Deleting…" : `Delete ${countText(ids.length, "task")}`}
+        {isDeleting ? texts.deleting : `Delete ${countText(ids.length, "task")}`}
       </Button>
-      <p className="pt-1 text-side">Deletes their subtasks, work, links and comments, too. One undo restores them.</p>
+      <p className="pt-1 text-side">{texts.deletesTheirSubtasksWorkLinks}</p>
     </SheetSection>
   );
 }
@@ -172,7 +171,7 @@ function FillDown({ entries, project }: { entries: readonly OutlineTask[]; proje
       <Button onClick={() => void fill()} disabled={edits.length === 0} className="mt-2">
         Fill down <kbd className="font-sans opacity-75">F</kbd>
       </Button>
-      {edits.length === 0 && <p className="pt-1 text-side">The others already have these values.</p>}
+      {edits.length === 0 && <p className="pt-1 text-side">{texts.theOthersAlreadyHaveThese}</p>}
     </SheetSection>
   );
 }

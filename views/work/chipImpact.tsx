@@ -1,9 +1,11 @@
 // The effect of an edit at the pointer, in a few lines.
+
 import type { Edit } from "../../core/edits/edit.ts";
 import { countText } from "../../ui/format.ts";
 import { usePlanFacts } from "../frame/facts.ts";
 import { useImpact } from "../frame/impact.tsx";
 import { moneyPhrases } from "../frame/moneyChange.ts";
+import { texts } from "./words.ts";
 
 /** @param taskId The task that is moved itself, which is not named. */
 export function ChipImpact({ edit, taskId }: { edit: Edit | null; taskId: string }) {
@@ -31,7 +33,7 @@ export function ChipImpact({ edit, taskId }: { edit: Edit | null; taskId: string
           {text}
         </p>
       ))}
-      {tasks.length + projects.length + impact.over.length === 0 && <p className="text-ink-2">Nothing else moves.</p>}
+      {tasks.length + projects.length + impact.over.length === 0 && <p className="text-ink-2">{texts.nothingElseMoves}</p>}
     </>
   );
 }

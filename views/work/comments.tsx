@@ -1,5 +1,4 @@
 "use client";
-// The comments on a task, and the mentions in them: a name after an @ is offered as it is typed.
 import { X } from "lucide-react";
 import { type KeyboardEvent, useRef, useState } from "react";
 import { usePlan } from "../../client/session.tsx";
@@ -16,6 +15,8 @@ import { takeOut } from "../../ui/takeOut.ts";
 import { useTyped } from "../../ui/typed.ts";
 import { useFrame, useNames, usePlanFacts } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
+// The comments on a task, and the mentions in them: a name after an @ is offered as it is typed.
+import { texts } from "./words.ts";
 
 const MOST_OFFERS = 5;
 
@@ -23,7 +24,7 @@ export function Comments({ taskId, comments }: { taskId: string; comments: reado
   const session = usePlan();
   const names = useNames();
   return (
-    <SheetSection title="Comments">
+    <SheetSection title={texts.comments}>
       {comments.map((comment) => (
         <article key={comment.id} className="group line-below py-1.5">
           <header className="flex items-center gap-2 text-side">
@@ -71,14 +72,14 @@ function NewComment({ taskId, names }: { taskId: string; names: MentionNames }) 
     <div className="pt-2">
       <TextArea
         ref={field}
-        aria-label="Write a comment"
-        placeholder="Write a comment; @ mentions people and teams"
+        aria-label={texts.writeAComment}
+        placeholder={texts.writeACommentMentionsPeople}
         value={text}
         onChange={(event) => write(event.target.value)}
         onKeyDown={press}
       />
       {offers.length > 0 && (
-        <ul aria-label="People and teams to mention" className="rounded-card border border-line-2">
+        <ul aria-label={texts.peopleAndTeamsToMention} className="rounded-card border border-line-2">
           {offers.map((name, at) => (
             <li key={name}>
               <button
@@ -95,9 +96,9 @@ function NewComment({ taskId, names }: { taskId: string; names: MentionNames }) 
       )}
       <div className="flex items-center gap-2 pt-1">
         <Button onClick={() => void save()} disabled={text.trim() === ""}>
-          Comment
+          {texts.comment}
         </Button>
-        <span className="text-side">or Ctrl Enter</span>
+        <span className="text-side">{texts.orCtrlEnter}</span>
       </div>
     </div>
   );

@@ -1,8 +1,10 @@
 // The signs of what holds a task's dates besides its links: a pin, a delay, a bound; in the row and at its bar.
+
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import { objectKeys } from "../../core/plan/objectKeys.ts";
 import { countText, longDay } from "../../ui/format.ts";
+import { texts } from "./words.ts";
 
 const bounds = {
   notBefore: "Start no earlier than",
@@ -17,7 +19,7 @@ export function DateSigns({ entry: { task, dates, isSummary } }: { entry: Outlin
   return (
     <span className="inline-flex items-center gap-[3px] align-[-1px]">
       {dates?.isPinned && (
-        <Sign says="Pinned to its dates">
+        <Sign says={texts.pinnedToItsDates}>
           <circle cx="4.5" cy="3.5" r="3" fill="var(--ink-2)" />
           <path d="M4.5 6v6" stroke="var(--ink-2)" strokeWidth="1.2" />
         </Sign>

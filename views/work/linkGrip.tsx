@@ -1,6 +1,4 @@
 "use client";
-// The dot at the end of a bar from which a link is drawn to the task that follows; what the link would move is said while
-// it is drawn, and the outline scrolls at its edges.
 import { useRef } from "react";
 import { createPortal } from "react-dom";
 import { useMaybeAnswer } from "../../client/session.tsx";
@@ -8,6 +6,9 @@ import type { Edit } from "../../core/edits/edit.ts";
 import { type Dragged, usePointerDrag } from "../../ui/usePointerDrag.ts";
 import { ChipImpact } from "./chipImpact.tsx";
 import type { ChartEdits } from "./outlineChart.ts";
+// The dot at the end of a bar from which a link is drawn to the task that follows; what the link would move is said while
+// it is drawn, and the outline scrolls at its edges.
+import { texts } from "./words.ts";
 
 interface LinkGripProps {
   taskId: string;
@@ -34,8 +35,8 @@ export function LinkGrip({ taskId, name, left, onLink }: LinkGripProps) {
         type="button"
         data-link-from={taskId}
         tabIndex={-1}
-        aria-label="Link to the task that follows"
-        title="Drag to the task that follows"
+        aria-label={texts.linkToTheTask}
+        title={texts.dragToTheTask}
         className="link-grip"
         style={{ left: `calc(${left}% + 1px)` }}
       />

@@ -1,5 +1,4 @@
 "use client";
-// The links of a task: what it follows and what follows it, to change, to remove and to add.
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
@@ -15,6 +14,8 @@ import { Picker } from "../../ui/picker.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { useNames } from "../frame/facts.ts";
 import type { useProject } from "./useProject.ts";
+// The links of a task: what it follows and what follows it, to change, to remove and to add.
+import { texts } from "./words.ts";
 
 type Hook = ReturnType<typeof useProject>;
 
@@ -30,14 +31,14 @@ export function TaskLinks({ outline, entry, project }: { outline: Outline; entry
   const into = outline.links.filter(({ link }) => link.to === entry.task.id);
   const outOf = outline.links.filter(({ link }) => link.from === entry.task.id);
   return (
-    <SheetSection title="Links">
+    <SheetSection title={texts.links}>
       {into.map((own) => (
         <LinkLine key={own.link.id} own={own} way="into" project={project} />
       ))}
       {outOf.map((own) => (
         <LinkLine key={own.link.id} own={own} way="outOf" project={project} />
       ))}
-      {into.length + outOf.length === 0 && <p className="pb-1 text-ink-2">It has no links.</p>}
+      {into.length + outOf.length === 0 && <p className="pb-1 text-ink-2">{texts.itHasNoLinks}</p>}
       {isAdding ? (
         <AddLink entry={entry} outline={outline} project={project} onDone={() => setAdding(false)} />
       ) : (
@@ -90,7 +91,7 @@ function LinkLine({
 function Lag({ link, label, project }: { link: Link; label: string; project: Hook }) {
   return (
     <>
-      <span className="text-side">and then</span>
+      <span className="text-side">{texts.andThen}</span>
       <LagInput
         key={link.lagDays ?? 0}
         label={`${label}, lag in days`}
@@ -103,8 +104,8 @@ function Lag({ link, label, project }: { link: Link; label: string; project: Hoo
         onChange={(value) => void project.changeLink(link.id, { elapsed: value === "elapsed" ? true : null })}
         isSmall
         options={[
-          { value: "working", text: "working days" },
-          { value: "elapsed", text: "calendar days" },
+          { value: "working", text: texts.workingDays2 },
+          { value: "elapsed", text: texts.calendarDays },
         ]}
       />
     </>
@@ -119,9 +120,9 @@ function LagInput({ label, value, onSave }: { label: string; value: number; onSa
       write={String}
       read={(text) => readAmount(text, -10_000, 10_000)}
       onSave={onSave}
-      says="Days; negative for a lead"
+      says={texts.daysNegativeForALead}
       aria-label={label}
-      title="Lag in days; negative for a lead"
+      title={texts.lagInDaysNegative}
       inputMode="decimal"
       isSmall
       isFigure
@@ -148,7 +149,7 @@ function AddLink({ entry, outline, project, onDone }: { entry: OutlineTask; outl
   };
   return (
     <div className="space-y-2 rounded-card border border-line p-2">
-      <Field label="In the project">
+      <Field label={texts.inTheProject}>
         <Picker
           value={projectId}
           onChange={(value) => {
@@ -158,16 +159,16 @@ function AddLink({ entry, outline, project, onDone }: { entry: OutlineTask; outl
           options={namedOptions(projects)}
         />
       </Field>
-      <Field label="Predecessor">
+      <Field label={texts.predecessor}>
         <Picker value={from} onChange={setFrom} options={[none("Choose"), ...othersOf(tasks, entry.task)]} />
       </Field>
-      <Field label="This task">
+      <Field label={texts.thisTask}>
         <Choice value={kind} onChange={(value) => setKind(value)} options={wordOptions(linkKinds)} />
       </Field>
       <FormFault>{fault}</FormFault>
       <div className="flex gap-2">
-        <Button onClick={() => void add()}>Link</Button>
-        <Button onClick={onDone}>Back</Button>
+        <Button onClick={() => void add()}>{texts.link}</Button>
+        <Button onClick={onDone}>{texts.back}</Button>
       </div>
     </div>
   );

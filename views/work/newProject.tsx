@@ -1,5 +1,4 @@
 "use client";
-// Making a project: empty, from a template, or from the tasks of another one.
 import { useRouter } from "next/navigation";
 import { usePlan } from "../../client/session.tsx";
 import { formatDay } from "../../core/calendar/day.ts";
@@ -13,6 +12,8 @@ import { usePlanFacts } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { type ProjectFields, projectSet } from "./projectFields.ts";
 import { ProjectForm } from "./projectForm.tsx";
+// Making a project: empty, from a template, or from the tasks of another one.
+import { texts } from "./words.ts";
 
 export function NewProject({ onClose }: { onClose: () => void }) {
   const session = usePlan();
@@ -33,7 +34,7 @@ export function NewProject({ onClose }: { onClose: () => void }) {
     return true;
   };
   return (
-    <Sheet title="New project" subtitle="Empty, from a template, or with the tasks of another one" onClose={onClose}>
+    <Sheet title={texts.newProject} subtitle="Empty, from a template, or with the tasks of another one" onClose={onClose}>
       <SheetSection>
         <ProjectForm project={{ start: formatDay(today) }} isNew saveText="Add project" onSave={save} />
       </SheetSection>

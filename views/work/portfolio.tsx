@@ -1,5 +1,4 @@
 "use client";
-// Work: all projects with their dates, hours needed and hours that nobody has.
 import { parseAsBoolean, parseAsString, parseAsStringLiteral, useQueryStates } from "nuqs";
 import { useMemo } from "react";
 import type { Initial } from "../../client/initial.ts";
@@ -21,6 +20,8 @@ import { WithSignals } from "../today/signalSign.tsx";
 import { PortfolioTable } from "./portfolioTable.tsx";
 import { ProjectFilter } from "./projectFilter.tsx";
 import { isTroubled, type ProjectGrouping, projectGroupings, projectGroups } from "./projectGroups.ts";
+// Work: all projects with their dates, hours needed and hours that nobody has.
+import { texts } from "./words.ts";
 
 const newProject = later(() => import("./newProject.tsx").then((own) => own.NewProject));
 const timeLeftSheet = later(() => import("./timeLeft.tsx").then((own) => own.TimeLeftSheet));
@@ -35,11 +36,11 @@ export function Portfolio({ initial }: { initial: Initial<AnswerOf<"portfolio">>
   return (
     <Screen
       isTwoLined
-      title="Work"
+      title={texts.work}
       figures={
         <>
           <Figure value={String(live.length)} says="projects" />
-          <Figure value={`${hoursText(live.reduce((sum, { asked }) => sum + asked, 0))} h`} says="needed in total" />
+          <Figure value={`${hoursText(live.reduce((sum, { asked }) => sum + asked, 0))} h`} says={texts.neededInTotal} />
           <Figure value={`${hoursText(live.reduce((sum, { open }) => sum + open, 0))} h`} says="unassigned" />
         </>
       }
@@ -58,9 +59,9 @@ export function Portfolio({ initial }: { initial: Initial<AnswerOf<"portfolio">>
       }
     >
       {rows.length === 0 ? (
-        <Empty title="No projects yet">
-          <TextButton onClick={() => void setView({ add: true })}>Add the first one</TextButton>, or open a plan file from the menu at the
-          top right.
+        <Empty title={texts.noProjectsYet}>
+          <TextButton onClick={() => void setView({ add: true })}>{texts.addTheFirstOne}</TextButton>, or open a plan file from the menu at
+          the top right.
         </Empty>
       ) : (
         <WithSignals>
@@ -106,15 +107,15 @@ function Tools({ rows, troubled, view, setView }: ToolsProps) {
         In trouble, {troubled}
       </CheckboxField>
       <Choice
-        label="Group projects"
+        label={texts.groupProjects}
         value={view.group}
         onChange={(value) => void setView({ group: value })}
         width={120}
         options={wordOptions(groupWords)}
       />
-      <SearchInput label="Search projects" value={view.find} onChange={(text) => void setView({ find: text || null })} width={150} />
-      <Button onClick={() => void setView({ left: true, add: null })}>Time left</Button>
-      <AddButton onAdd={() => void setView({ add: true })}>Add project</AddButton>
+      <SearchInput label={texts.searchProjects} value={view.find} onChange={(text) => void setView({ find: text || null })} width={150} />
+      <Button onClick={() => void setView({ left: true, add: null })}>{texts.timeLeft}</Button>
+      <AddButton onAdd={() => void setView({ add: true })}>{texts.addProject}</AddButton>
     </>
   );
 }

@@ -7,11 +7,12 @@ import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { TwoLines } from "../../ui/twoLines.tsx";
 import { SignalSign } from "../today/signalSign.tsx";
+import { texts } from "./words.ts";
 
 export const portfolioColumns = (linkTo: (path: string) => string): TableColumn<PortfolioRow>[] => [
   {
     id: "project",
-    head: "Project",
+    head: texts.project,
     width: 240,
     grow: 1.3,
     isRowHead: true,
@@ -24,16 +25,23 @@ export const portfolioColumns = (linkTo: (path: string) => string): TableColumn<
 const factColumns: readonly TableColumn<PortfolioRow>[] = [
   {
     id: "lead",
-    head: "Lead",
+    head: texts.lead,
     width: 118,
     value: ({ leadName }) => leadName,
     cell: ({ leadName }) => <span className="truncate">{leadName ?? "–"}</span>,
   },
-  { id: "hours", head: "Hours", width: 78, isFigure: true, value: ({ asked }) => hoursOf(asked), cell: ({ asked }) => hoursText(asked) },
+  {
+    id: "hours",
+    head: texts.hours,
+    width: 78,
+    isFigure: true,
+    value: ({ asked }) => hoursOf(asked),
+    cell: ({ asked }) => hoursText(asked),
+  },
   {
     id: "open",
-    head: "Open",
-    says: "Unassigned hours",
+    head: texts.open,
+    says: texts.unassignedHours,
     width: 72,
     isFigure: true,
     value: ({ open }) => hoursOf(open),
@@ -42,7 +50,7 @@ const factColumns: readonly TableColumn<PortfolioRow>[] = [
   },
   {
     id: "done",
-    head: "Done",
+    head: texts.done,
     width: 62,
     isFigure: true,
     value: ({ progress }) => progress,
@@ -51,11 +59,11 @@ const factColumns: readonly TableColumn<PortfolioRow>[] = [
   },
   {
     id: "dates",
-    head: "Dates",
+    head: texts.dates,
     width: 176,
     value: ({ finish }) => finish,
     copied: ({ start, finish }) => `${longDay(start)} – ${longDay(finish)}`,
-    says: "Sort by finish",
+    says: texts.sortByFinish,
     cell: (row) => <Dates row={row} />,
   },
 ];

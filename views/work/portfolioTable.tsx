@@ -1,5 +1,4 @@
 "use client";
-// The projects as a table under their headings, each with its bar on the time chart.
 import { useRouter } from "next/navigation";
 import { useCallback, useMemo } from "react";
 import type { PortfolioRow } from "../../core/answers/portfolio.ts";
@@ -11,6 +10,8 @@ import { useChartColumn } from "../frame/chartColumn.tsx";
 import { useChartPeriods } from "../frame/useChartPeriods.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { portfolioColumns } from "./portfolioColumns.tsx";
+// The projects as a table under their headings, each with its bar on the time chart.
+import { texts } from "./words.ts";
 
 export function PortfolioTable({ groups, find }: { groups: readonly Section<PortfolioRow>[]; find: string }) {
   const linkTo = useLinkTo();
@@ -21,14 +22,14 @@ export function PortfolioTable({ groups, find }: { groups: readonly Section<Port
   return (
     <DataTable
       name="project"
-      label="Projects"
+      label={texts.projects}
       columns={columns}
       sections={groups}
       idOf={({ project }) => project.id}
       nameOf={({ project }) => project.name}
       rowHeight={44}
       onOpen={({ project }) => router.push(linkTo(`/work/${encodeURIComponent(project.id)}`))}
-      empty={find === "" ? "No projects match these filters." : `No results for “${find}”.`}
+      empty={find === "" ? texts.noProjectsMatchTheseFilters : `No results for “${find}”.`}
     />
   );
 }

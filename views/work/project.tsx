@@ -1,5 +1,4 @@
 "use client";
-// One project: its outline with people and hours next to a time chart, and the task one works on in the side sheet.
 import { Columns3 } from "lucide-react";
 import { useState } from "react";
 import { toast } from "sonner";
@@ -29,6 +28,8 @@ import { OutlineTable } from "./outlineTable.tsx";
 import { QuickEntry } from "./quickEntry.tsx";
 import { DETAILS, PAGE, type ProjectHook, TIME_LEFT, useProject } from "./useProject.ts";
 import { useProjectInWindow } from "./useProjectInWindow.ts";
+// One project: its outline with people and hours next to a time chart, and the task one works on in the side sheet.
+import { texts } from "./words.ts";
 
 const projectSheet = later(() => import("./projectSheet.tsx").then((own) => own.ProjectSheet));
 
@@ -56,8 +57,8 @@ export function Project({ projectId, initial, initialWhy }: ProjectProps) {
       sheet={(drop || hasSheet) && <SheetPart of={projectSheet} given={{ outline, project, drop, onDropped: () => setDrop(null) }} />}
     >
       {outline.tasks.length === 0 ? (
-        <Empty title="No tasks yet">
-          Add tasks to plan the work of this project. <TextButton onClick={() => add()}>Add the first one</TextButton> or press N.
+        <Empty title={texts.noTasksYet}>
+          Add tasks to plan the work of this project. <TextButton onClick={() => add()}>{texts.addTheFirstOne}</TextButton> or press N.
         </Empty>
       ) : (
         <WithSignals>
@@ -95,11 +96,11 @@ function SheetPrerender({ outline, project }: { outline: Outline; project: Proje
 function NotThere() {
   const linkTo = useLinkTo();
   return (
-    <Screen title="Work">
-      <Empty title="This project is not in the plan">
+    <Screen title={texts.work}>
+      <Empty title={texts.thisProjectIsNot}>
         It may have been deleted, or another plan was opened.{" "}
         <Link className="text-link" href={linkTo("/work")}>
-          See all projects
+          {texts.seeAllProjects}
         </Link>
       </Empty>
     </Screen>
@@ -111,7 +112,7 @@ function WayBack({ from }: { from: string }) {
   const linkTo = useLinkTo();
   return (
     <span className="flex items-center gap-2.5">
-      <Link href={linkTo("/work")} className="text-ink-2 hover:text-ink" title="All projects" aria-label="All projects">
+      <Link href={linkTo("/work")} className="text-ink-2 hover:text-ink" title={texts.allProjects} aria-label={texts.allProjects}>
         ‹
       </Link>
       {from}
@@ -142,16 +143,16 @@ function Actions({ project }: { project: ProjectHook }) {
   const linkTo = useLinkTo();
   return (
     <>
-      <Menu label="Columns" icon={<Columns3 size={14} />}>
+      <Menu label={texts.columns} icon={<Columns3 size={14} />}>
         <ColumnChoice all={outlineColumns} words={columnWords} chosen={project.columns} onChoose={project.setColumns} />
       </Menu>
       <Link href={linkTo(`/work/${encodeURIComponent(outline?.project.id ?? "")}/hours`)} className={buttonLook()}>
-        Hours
+        {texts.hours}
       </Link>
-      <Button onClick={() => project.select(PAGE)}>Page</Button>
-      <Button onClick={() => project.select(TIME_LEFT)}>Time left</Button>
-      <Button onClick={() => project.select(DETAILS)}>Details</Button>
-      <AddButton onAdd={() => add()}>Add task</AddButton>
+      <Button onClick={() => project.select(PAGE)}>{texts.page}</Button>
+      <Button onClick={() => project.select(TIME_LEFT)}>{texts.timeLeft}</Button>
+      <Button onClick={() => project.select(DETAILS)}>{texts.details}</Button>
+      <AddButton onAdd={() => add()}>{texts.addTask}</AddButton>
     </>
   );
 }
@@ -169,7 +170,7 @@ function FinishWords({ outline: { missed, start, project }, moved }: { outline: 
   return (
     <>
       finish ·{" "}
-      <Link href={linkTo("/changes", { about: project.id })} className="underline" title="See what was changed">
+      <Link href={linkTo("/changes", { about: project.id })} className="underline" title={texts.seeWhatWasChanged}>
         {countText(Math.abs(moved), "day")} {moved > 0 ? "later" : "earlier"}
       </Link>{" "}
       than when you last looked

@@ -1,9 +1,11 @@
 // The details of a project as fields of a form, and back.
+
 import * as z from "zod";
 import { objectKeys } from "../../core/plan/objectKeys.ts";
 import type { Project } from "../../core/plan/schema.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
+import { texts } from "./words.ts";
 
 export const stages: Record<Project["stage"], string> = {
   idea: "Idea",
@@ -24,12 +26,12 @@ const MOST_MONEY = 1e10;
 
 export const projectFields = z
   .object({
-    name: z.string().trim().min(1, { error: "Enter a name for the project." }).max(300),
+    name: z.string().trim().min(1, { error: texts.enterAName }).max(300),
     code: z.string().trim().max(30),
     clientId: z.string(),
     category: z.string().max(300),
     leadId: z.string(),
-    calendarId: z.string().min(1, { error: "Choose a calendar." }),
+    calendarId: z.string().min(1, { error: texts.chooseACalendar }),
     stage: z.enum(["idea", "pipeline", "approved", "active", "done", "cancelled"]),
     probability: amount(0, 100, "Enter a number from 0 to 100."),
     priority: z.string(),
@@ -51,7 +53,7 @@ export const projectFields = z
   })
   .refine(({ start, deadline }) => (readDate(deadline) ?? "9") >= (readDate(start) ?? ""), {
     path: ["deadline"],
-    error: "The deadline must not be before the start.",
+    error: texts.theDeadlineMustNot,
   });
 export type ProjectFields = z.infer<typeof projectFields>;
 

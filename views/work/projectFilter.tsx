@@ -1,5 +1,4 @@
 "use client";
-// The filters of projects: by stage, client, category and lead.
 import { ListFilter } from "lucide-react";
 import type { PortfolioRow } from "../../core/answers/portfolio.ts";
 import { Button } from "../../ui/button.tsx";
@@ -9,6 +8,8 @@ import { Menu } from "../../ui/menu.tsx";
 import { none, textOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { type ProjectGrouping, projectGroupings, titleOf } from "./projectGroups.ts";
+// The filters of projects: by stage, client, category and lead.
+import { texts } from "./words.ts";
 
 const words: Record<ProjectGrouping, string> = { stage: "Stage", client: "Client", category: "Category", lead: "Lead" };
 
@@ -23,7 +24,7 @@ export function ProjectFilter({
 }) {
   const isFiltered = view.archived || projectGroupings.some((key) => view[key] !== "");
   return (
-    <Menu label={isFiltered ? "Filtered" : "Filter"} icon={<ListFilter size={14} />} isActive={isFiltered}>
+    <Menu label={isFiltered ? texts.filtered : texts.filter} icon={<ListFilter size={14} />} isActive={isFiltered}>
       <div className="w-[230px] space-y-3">
         {projectGroupings.map((key) => (
           <Field key={key} label={words[key]}>
@@ -35,13 +36,13 @@ export function ProjectFilter({
           </Field>
         ))}
         <CheckboxField checked={view.archived} onChange={(isOn) => onFilter({ archived: isOn || null })}>
-          Only archived projects
+          {texts.onlyArchivedProjects}
         </CheckboxField>
         <Button
           disabled={!isFiltered}
           onClick={() => onFilter({ ...Object.fromEntries(projectGroupings.map((key) => [key, null])), archived: null })}
         >
-          Show all projects
+          {texts.showAllProjects}
         </Button>
       </div>
     </Menu>

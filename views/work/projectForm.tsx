@@ -1,5 +1,4 @@
 "use client";
-// A project's own facts: to make one, empty or from another one's tasks, and to change one.
 import { zodResolver } from "@hookform/resolvers/zod";
 import type { UseFormReturn } from "react-hook-form";
 import type { Edit } from "../../core/edits/edit.ts";
@@ -16,6 +15,8 @@ import { usePeopleWithRoom } from "../frame/peopleWithRoom.ts";
 import { useUnderWay } from "../frame/underWay.ts";
 import { kindWords } from "../money/moneyWords.ts";
 import { billings, budgetFields, type ProjectFields, projectFields, projectValues, stages } from "./projectFields.ts";
+// A project's own facts: to make one, empty or from another one's tasks, and to change one.
+import { texts } from "./words.ts";
 
 type Form = UseFormReturn<ProjectFields>;
 
@@ -43,10 +44,10 @@ export function ProjectForm({ project, isNew, saveText, editOf, onSave }: Projec
   return (
     <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(save)(event)}>
       <div className="grid grid-cols-[1fr_84px] gap-3">
-        <Field label="Name" fault={errors.name?.message}>
+        <Field label={texts.name} fault={errors.name?.message}>
           <TextInput {...register("name")} autoFocus={isNew} />
         </Field>
-        <Field label="Code" fault={errors.code?.message}>
+        <Field label={texts.code} fault={errors.code?.message}>
           <TextInput {...register("code")} />
         </Field>
       </div>
@@ -55,7 +56,7 @@ export function ProjectForm({ project, isNew, saveText, editOf, onSave }: Projec
         <When form={form} />
         <Whose form={form} />
       </div>
-      <Field label="Description">
+      <Field label={texts.description}>
         <TextArea {...register("description")} rows={2} />
       </Field>
       <MoneyFields form={form} />
@@ -72,7 +73,7 @@ function Effect({ form, saved, editOf }: { form: Form; saved: ProjectFields; edi
   const fields = form.watch();
   const isMoved = movesWork.some((name) => fields[name] !== saved[name]) && projectFields.safeParse(fields).success;
   const impact = useImpact(isMoved ? editOf(fields) : null);
-  return isMoved && <ImpactView impact={impact} title="Effect of saving" />;
+  return isMoved && <ImpactView impact={impact} title={texts.effectOfSaving} />;
 }
 
 /** The source of the tasks of a new project. */
@@ -80,7 +81,7 @@ function Source({ form: { control, watch } }: { form: Form }) {
   const { projects, templates } = useNames();
   return (
     <>
-      <Field label="Template" hint="Dates keep their distance from the start in working days">
+      <Field label={texts.template} hint={texts.datesKeepTheirDistance}>
         <FormPicker
           control={control}
           name="sourceId"
@@ -93,7 +94,7 @@ function Source({ form: { control, watch } }: { form: Form }) {
       </Field>
       {watch("sourceId") !== "" && (
         <FormCheckbox control={control} name="keepsPeople">
-          Keep its people (otherwise their work is unassigned)
+          {texts.keepItsPeopleOtherwise}
         </FormCheckbox>
       )}
     </>
@@ -105,13 +106,13 @@ function When({ form: { register, control, watch, formState } }: { form: Form })
   const stage = watch("stage");
   return (
     <>
-      <FormDate label="Start" control={control} name="start" />
-      <FormDate label="Deadline" control={control} name="deadline" placeholder="none" />
-      <Field label="Stage">
+      <FormDate label={texts.start} control={control} name="start" />
+      <FormDate label={texts.deadline} control={control} name="deadline" placeholder="none" />
+      <Field label={texts.stage}>
         <FormChoice control={control} name="stage" options={wordOptions(stages)} />
       </Field>
       {(stage === "pipeline" || stage === "idea") && (
-        <Field label="Probability, %" fault={errors.probability?.message}>
+        <Field label={texts.probabilityPercent} fault={errors.probability?.message}>
           <TextInput {...register("probability")} inputMode="decimal" placeholder="100" />
         </Field>
       )}
@@ -124,16 +125,16 @@ function Whose({ form: { register, control, formState } }: { form: Form }) {
   const { people, onOpen } = usePeopleWithRoom();
   return (
     <>
-      <Field label="Calendar" fault={formState.errors.calendarId?.message}>
+      <Field label={texts.calendar} fault={formState.errors.calendarId?.message}>
         <FormPicker control={control} name="calendarId" options={namedOptions(calendars)} />
       </Field>
-      <Field label="Lead">
+      <Field label={texts.lead}>
         <FormPicker control={control} name="leadId" onOpen={onOpen} options={[none("Nobody assigned"), ...namedOptions(people)]} />
       </Field>
-      <Field label="Client">
+      <Field label={texts.client}>
         <FormPicker control={control} name="clientId" options={[none("Own work"), ...namedOptions(clients)]} />
       </Field>
-      <Field label="Category">
+      <Field label={texts.category}>
         <TextInput {...register("category")} list="project-categories" />
         <datalist id="project-categories">
           {categories.map((category) => (
@@ -141,7 +142,7 @@ function Whose({ form: { register, control, formState } }: { form: Form }) {
           ))}
         </datalist>
       </Field>
-      <Field label="Priority">
+      <Field label={texts.priority}>
         <FormChoice control={control} name="priority" options={[none("None"), ...textOptions(["1", "2", "3", "4", "5"])]} />
       </Field>
     </>
@@ -158,13 +159,13 @@ function MoneyFields({ form }: { form: Form }) {
   return (
     <FieldGroup legend="Money">
       <div className="field-pair">
-        <Field label="Cost rates">
+        <Field label={texts.costRates}>
           <FormPicker control={control} name="costTableId" options={tables("cost")} />
         </Field>
-        <Field label="Billing rates">
+        <Field label={texts.billingRates}>
           <FormPicker control={control} name="billTableId" options={tables("bill")} />
         </Field>
-        <Field label="Billed by">
+        <Field label={texts.billedBy}>
           <FormChoice control={control} name="billing" options={wordOptions(billings)} />
         </Field>
         {watch("billing") === "fixedFee" && (
@@ -176,8 +177,8 @@ function MoneyFields({ form }: { form: Form }) {
           <TextInput {...register("budget")} inputMode="decimal" placeholder="none" />
         </Field>
         <BudgetByKind form={form} />
-        <Field label="Margin goal, %" fault={errors.marginTarget?.message}>
-          <TextInput {...register("marginTarget")} inputMode="decimal" placeholder="the plan’s" />
+        <Field label={texts.marginGoalPercent} fault={errors.marginTarget?.message}>
+          <TextInput {...register("marginTarget")} inputMode="decimal" placeholder={texts.thePlans} />
         </Field>
       </div>
     </FieldGroup>
@@ -190,7 +191,7 @@ function BudgetByKind({ form: { register, watch, formState } }: { form: Form }) 
   if (watch("budget").trim() === "" && fields.every((field) => watch(field).trim() === "")) return null;
   return fields.map((field) => (
     <Field key={field} label={`Budget for ${kindWords[budgetFields[field]].toLowerCase()}`} fault={formState.errors[field]?.message}>
-      <TextInput {...register(field)} inputMode="decimal" placeholder="no separate budget" />
+      <TextInput {...register(field)} inputMode="decimal" placeholder={texts.noSeparateBudget} />
     </Field>
   ));
 }

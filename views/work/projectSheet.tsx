@@ -1,5 +1,4 @@
 "use client";
-// The content of the side sheet of a project: a dropped bar, the selected tasks, a part of the project, or the open task.
 import type { Outline } from "../../core/answers/outline.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import type { Drop } from "../../core/entry/drop.ts";
@@ -20,6 +19,8 @@ import { NewTaskSheet, TaskSheet } from "./taskSheet.tsx";
 import { Templates } from "./templates.tsx";
 import { TimeLeftSheet } from "./timeLeft.tsx";
 import type { ProjectHook } from "./useProject.ts";
+// The content of the side sheet of a project: a dropped bar, the selected tasks, a part of the project, or the open task.
+import { texts } from "./words.ts";
 
 interface PartProps {
   outline: Outline;
@@ -62,10 +63,10 @@ function Selected({ outline, project }: PartProps) {
 function Archive({ outline: { project: own }, project }: PartProps) {
   const isOver = own.stage === "done" || own.stage === "cancelled";
   const set = (archived: true | null) => project.edit({ kind: "changeProject", id: own.id, set: { archived } });
-  if (own.archived) return <Button onClick={() => void set(null)}>Restore to the lists</Button>;
+  if (own.archived) return <Button onClick={() => void set(null)}>{texts.restoreToTheLists}</Button>;
   return (
-    <Button disabled={!isOver} title={isOver ? undefined : "Once its stage is done or cancelled"} onClick={() => void set(true)}>
-      Archive
+    <Button disabled={!isOver} title={isOver ? undefined : texts.onceItsStageIsDone} onClick={() => void set(true)}>
+      {texts.archive}
     </Button>
   );
 }
@@ -96,7 +97,7 @@ function Details({ outline, project }: PartProps) {
         <div className="flex gap-2">
           <Archive outline={outline} project={project} />
           <Button look="danger" onClick={() => void project.edit({ kind: "deleteProject", id })}>
-            Delete project
+            {texts.deleteProject}
           </Button>
         </div>
         <p className="pt-1 text-side">

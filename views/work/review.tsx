@@ -1,11 +1,12 @@
 "use client";
-// Work that is said to be done is accepted, or sent back with a reason.
 import { useEffect, useRef, useState } from "react";
 import { usePlan } from "../../client/session.tsx";
 import type { Task } from "../../core/plan/schema.ts";
 import { Button } from "../../ui/button.tsx";
 import { Field, FormFooter, TextArea } from "../../ui/field.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
+// Work that is said to be done is accepted, or sent back with a reason.
+import { texts } from "./words.ts";
 
 export function Review({ task }: { task: Task }) {
   const session = usePlan();
@@ -13,28 +14,28 @@ export function Review({ task }: { task: Task }) {
   const answer = (said: string | null) => void session.edit({ kind: "reviewTask", id: task.id, reason: said });
   if (task.review?.state === "sentBack")
     return (
-      <SheetSection title="Sent back">
+      <SheetSection title={texts.sentBack}>
         <p className="whitespace-pre-wrap border-over border-l-2 pl-2">{task.review.reason}</p>
-        <p className="pt-1 text-side">Set its state to done once this is resolved.</p>
+        <p className="pt-1 text-side">{texts.setItsStateToDone}</p>
       </SheetSection>
     );
   if (task.state !== "done") return null;
   if (task.review?.state === "accepted")
     return (
-      <SheetSection title="Done">
-        <p>Accepted.</p>
+      <SheetSection title={texts.done}>
+        <p>{texts.accepted}</p>
       </SheetSection>
     );
   return (
-    <SheetSection title="Done, not accepted yet">
+    <SheetSection title={texts.doneNotAcceptedYet}>
       {isSendingBack ? (
         <SendBack onSend={answer} onLeave={() => setSendingBack(false)} />
       ) : (
         <div className="flex gap-2">
           <Button look="main" onClick={() => answer(null)}>
-            Accept
+            {texts.accept}
           </Button>
-          <Button onClick={() => setSendingBack(true)}>Send back…</Button>
+          <Button onClick={() => setSendingBack(true)}>{texts.sendBack}</Button>
         </div>
       )}
     </SheetSection>
@@ -53,14 +54,14 @@ function SendBack({ onSend, onLeave }: { onSend: (reason: string) => void; onLea
         onSend(reason.trim());
       }}
     >
-      <Field label="What is missing">
+      <Field label={texts.whatIsMissing}>
         <TextArea ref={field} value={reason} onChange={(event) => setReason(event.target.value)} />
       </Field>
       <FormFooter>
         <Button type="submit" look="main" disabled={reason.trim() === ""}>
-          Send back
+          {texts.sendBack2}
         </Button>
-        <Button onClick={onLeave}>Cancel</Button>
+        <Button onClick={onLeave}>{texts.cancel}</Button>
       </FormFooter>
     </form>
   );

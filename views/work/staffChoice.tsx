@@ -1,11 +1,12 @@
 "use client";
-// A person joins or leaves effort-sized work: what gives is asked, with what each answer results in next to it.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { StaffOutcome, StaffOutcomes, StaffQuery, StaffWay } from "../../core/answers/staffOutcomes.ts";
 import type { Edit } from "../../core/edits/edit.ts";
 import { Button } from "../../ui/button.tsx";
 import { hoursText, shortDay } from "../../ui/format.ts";
+// A person joins or leaves effort-sized work: what gives is asked, with what each answer results in next to it.
+import { texts } from "./words.ts";
 
 interface Words {
   says: string;
@@ -13,17 +14,17 @@ interface Words {
 }
 
 const joining: Record<StaffWay, Words> = {
-  open: { says: "Nothing: they take the unassigned hours", why: "They take the unassigned hours." },
-  finish: { says: "The finish", why: "The work is shared; everyone’s daily hours stay the same." },
-  daily: { says: "The daily hours", why: "The finish stays; everyone works fewer hours a day on it." },
-  work: { says: "The amount of work", why: "Their hours are added; the finish stays." },
+  open: { says: texts.nothingTheyTakeTheUnassigned, why: "They take the unassigned hours." },
+  finish: { says: texts.theFinish, why: "The work is shared; everyone’s daily hours stay the same." },
+  daily: { says: texts.theDailyHours, why: "The finish stays; everyone works fewer hours a day on it." },
+  work: { says: texts.theAmountOfWork, why: "Their hours are added; the finish stays." },
 };
 
 const leaving: Record<StaffWay, Words> = {
   ...joining,
-  finish: { says: "The finish", why: "The others take over the hours; their daily hours stay the same." },
-  daily: { says: "The daily hours", why: "The others take over and work more hours a day on it." },
-  work: { says: "The amount of work", why: "The hours are removed." },
+  finish: { says: texts.theFinish, why: "The others take over the hours; their daily hours stay the same." },
+  daily: { says: texts.theDailyHours, why: "The others take over and work more hours a day on it." },
+  work: { says: texts.theAmountOfWork, why: "The hours are removed." },
 };
 
 export function StaffChoice({
@@ -40,7 +41,7 @@ export function StaffChoice({
   const answer = useMaybeAnswer("staff", query, null);
   const [isBusy, setBusy] = useState(false);
   const words = "joins" in query ? joining : leaving;
-  if (!answer) return <p className="py-1 text-ink-2">Calculating…</p>;
+  if (!answer) return <p className="py-1 text-ink-2">{texts.calculating}</p>;
   return (
     <fieldset className="mt-1 rounded-card border border-line-2 p-2">
       <legend className="px-1 font-medium">{title}</legend>
@@ -60,7 +61,7 @@ export function StaffChoice({
       ))}
       {onCancel && (
         <Button onClick={onCancel} className="mt-1">
-          Cancel
+          {texts.cancel}
         </Button>
       )}
     </fieldset>
@@ -91,7 +92,7 @@ function Outcome({
           project finish {shortDay(before.projectFinish)} → {shortDay(outcome.projectFinish)}
         </span>
       )}
-      {outcome.isBeyondDay && <span className="block text-small text-over">More than a person’s whole day</span>}
+      {outcome.isBeyondDay && <span className="block text-small text-over">{texts.moreThanAPersonsWhole}</span>}
     </button>
   );
 }

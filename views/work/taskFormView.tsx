@@ -1,5 +1,4 @@
 "use client";
-// The form of a task: where it is, how its dates come about, how far it is.
 import { zodResolver } from "@hookform/resolvers/zod";
 import type { UseFormReturn } from "react-hook-form";
 import type { Outline, OutlineTask } from "../../core/answers/outline.ts";
@@ -15,6 +14,8 @@ import { SkillFields } from "../frame/skillFields.tsx";
 import { useUnderWay } from "../frame/underWay.ts";
 import { fieldsOf, sizings, type TaskFields, taskFields } from "./taskForm.ts";
 import { taskStates } from "./taskStates.ts";
+// The form of a task: where it is, how its dates come about, how far it is.
+import { texts } from "./words.ts";
 
 type Form = UseFormReturn<TaskFields>;
 
@@ -36,20 +37,20 @@ export function TaskForm({ outline, task, isSummary, saveText, onSave }: TaskFor
   };
   return (
     <form className="space-y-3" noValidate onSubmit={(event) => void handleSubmit(save)(event)}>
-      <Field label="Name" fault={errors.name?.message}>
+      <Field label={texts.name} fault={errors.name?.message}>
         <TextInput {...register("name")} autoFocus={task.id === undefined} />
       </Field>
-      <Field label="Parent">
+      <Field label={texts.parent}>
         <FormPicker control={control} name="parentId" options={parentOptions(outline, task.id)} />
       </Field>
       {!isSummary && <Sizing form={form} />}
       <div className="field-pair">
-        <FormDate label="Start no earlier than" control={control} name="notBefore" />
-        <FormDate label="Deadline" control={control} name="deadline" />
+        <FormDate label={texts.startNoEarlierThan} control={control} name="notBefore" />
+        <FormDate label={texts.deadline} control={control} name="deadline" />
       </div>
       {!isSummary && <Conditions form={form} />}
       {!isSummary && <Progress form={form} />}
-      <Field label="Notes" hint="**bold**, *slanted*, - a list, # a heading, [text](address)">
+      <Field label={texts.notes} hint={texts.boldSlantedAList}>
         <TextArea {...register("notes")} rows={3} />
       </Field>
       <FormEnd form={form} saveText={saveText} isNew={task.id === undefined} />
@@ -65,24 +66,24 @@ function Sizing({ form: { register, control, watch, formState } }: { form: Form 
   return (
     <>
       <div className="field-pair">
-        <Field label="Role">
+        <Field label={texts.role}>
           <FormPicker control={control} name="roleId" options={[none("No role"), ...namedOptions(roles)]} />
         </Field>
-        <Field label="Effort, hours" fault={errors.effortHours?.message}>
+        <Field label={texts.effortHours} fault={errors.effortHours?.message}>
           <TextInput {...register("effortHours")} inputMode="decimal" />
         </Field>
       </div>
-      <Field label="Dates">
+      <Field label={texts.dates}>
         <FormChoice control={control} name="sizing" options={sizings} />
       </Field>
       {sizing === "dates" && (
         <div className="field-pair">
-          <FormDate label="Start" control={control} name="start" />
-          <FormDate label="Finish" control={control} name="finish" />
+          <FormDate label={texts.start} control={control} name="start" />
+          <FormDate label={texts.finish} control={control} name="finish" />
         </div>
       )}
       {sizing === "duration" && (
-        <Field label="Working days" fault={errors.durationDays?.message} hint="0 is a milestone">
+        <Field label={texts.workingDays} fault={errors.durationDays?.message} hint={texts.n0IsAMilestone}>
           <TextInput {...register("durationDays")} inputMode="decimal" />
         </Field>
       )}
@@ -96,19 +97,19 @@ function Conditions({ form: { register, control, formState } }: { form: Form }) 
   const { errors, defaultValues: began } = formState;
   const isUsed = [began?.notAfter, began?.finishNotBefore, began?.finishNotAfter, began?.staggerDays, began?.calendarId].some(Boolean);
   return (
-    <Unfold title="Skills, delay, calendar and bounds" isOpenAtFirst={isUsed || (began?.skills?.length ?? 0) > 0}>
+    <Unfold title={texts.skillsDelayCalendarAndBounds} isOpenAtFirst={isUsed || (began?.skills?.length ?? 0) > 0}>
       <div className="space-y-3">
         <SkillFields control={control} fault={errors.skills?.root?.message ?? errors.skills?.message} />
         <div className="field-pair">
-          <Field label="Delay, working days" fault={errors.staggerDays?.message} hint="Added to the start that its links give">
+          <Field label={texts.delayWorkingDays} fault={errors.staggerDays?.message} hint={texts.addedToTheStart}>
             <TextInput {...register("staggerDays")} inputMode="decimal" placeholder="none" />
           </Field>
-          <Field label="Calendar">
+          <Field label={texts.calendar}>
             <FormPicker control={control} name="calendarId" options={[none("As in the project"), ...namedOptions(calendars)]} />
           </Field>
-          <FormDate label="Start no later than" control={control} name="notAfter" />
-          <FormDate label="Finish no earlier than" control={control} name="finishNotBefore" />
-          <FormDate label="Finish no later than" control={control} name="finishNotAfter" />
+          <FormDate label={texts.startNoLaterThan} control={control} name="notAfter" />
+          <FormDate label={texts.finishNoEarlierThan} control={control} name="finishNotBefore" />
+          <FormDate label={texts.finishNoLaterThan} control={control} name="finishNotAfter" />
         </div>
       </div>
     </Unfold>
@@ -119,20 +120,20 @@ function Progress({ form: { register, control, formState } }: { form: Form }) {
   return (
     <>
       <div className="grid grid-cols-[5fr_3fr_4fr] gap-2">
-        <Field label="State">
+        <Field label={texts.state}>
           <FormChoice control={control} name="state" options={wordOptions(taskStates)} />
         </Field>
-        <Field label="Done, %" fault={formState.errors.percentComplete?.message}>
+        <Field label={texts.donePercent} fault={formState.errors.percentComplete?.message}>
           <TextInput {...register("percentComplete")} inputMode="decimal" />
         </Field>
-        <Field label="Priority">
+        <Field label={texts.priority}>
           <FormChoice control={control} name="priority" options={textOptions(["1", "2", "3", "4", "5"])} />
         </Field>
       </div>
       <FormCheckbox control={control} name="atRisk">
-        At risk
+        {texts.atRisk}
       </FormCheckbox>
-      <Field label="Tags, separated by commas">
+      <Field label={texts.tagsSeparatedByCommas}>
         <TextInput {...register("tags")} />
       </Field>
     </>

@@ -1,5 +1,4 @@
 "use client";
-// The materials and costs of a task besides work: materials by quantity or per working day, and a fixed cost.
 import { X } from "lucide-react";
 import { useState } from "react";
 import type { OutlineTask, OutlineWork } from "../../core/answers/outline.ts";
@@ -17,6 +16,8 @@ import { readMoney } from "../../ui/typedMoney.ts";
 import { Unfold } from "../../ui/unfold.tsx";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
 import type { ProjectHook } from "./useProject.ts";
+// The materials and costs of a task besides work: materials by quantity or per working day, and a fixed cost.
+import { texts } from "./words.ts";
 
 interface Props {
   entry: OutlineTask;
@@ -31,7 +32,7 @@ const MOST_UNITS = 1e6;
 export function TaskMaterials({ entry, project }: Props) {
   const materials = entry.work.filter(({ kind }) => kind === "material");
   return (
-    <SheetSection title="Material and fixed cost">
+    <SheetSection title={texts.materialAndFixedCost}>
       {materials.map((work) => (
         <MaterialLine key={work.assignment.id} work={work} project={project} />
       ))}
@@ -62,7 +63,7 @@ function MaterialLine({ work: { assignment, name, unit = "" }, project }: { work
           write={String}
           read={(text) => readAmount(text, 0, MOST_UNITS)}
           onSave={(value) => change(isByDay ? { quantityPerDay: value } : { quantity: value })}
-          says="A quantity of 0 or more"
+          says={texts.aQuantityOf0}
           aria-label={`${name}, ${unit}${isByDay ? " a day" : ""}`}
           inputMode="decimal"
           width={66}
@@ -90,29 +91,29 @@ function HowItCounts({ assignment, onChange }: { assignment: Assignment; onChang
   const amount = quantity ?? quantityPerDay ?? 0;
   return (
     <div className="grid grid-cols-2 gap-2 py-1">
-      <Field label="Stated">
+      <Field label={texts.stated}>
         <Choice
           value={quantity === undefined ? "day" : "all"}
           options={[
-            { value: "all", text: "For the task" },
-            { value: "day", text: "A working day" },
+            { value: "all", text: texts.forTheTask },
+            { value: "day", text: texts.aWorkingDay },
           ]}
           onChange={(way) =>
             onChange(way === "day" ? { quantity: null, quantityPerDay: amount } : { quantity: amount, quantityPerDay: null })
           }
         />
       </Field>
-      <Field label="Waste, %">
+      <Field label={texts.wastePercent}>
         <DraftInput
           value={wastePercent}
           write={String}
           read={(text) => readAmount(text, 0, 1000)}
           onSave={(value) => onChange({ wastePercent: value === 0 ? null : value })}
-          says="A percentage of 0 or more"
+          says={texts.aPercentageOf0}
           inputMode="decimal"
         />
       </Field>
-      <Field label="Counts">
+      <Field label={texts.counts}>
         <Choice value={accrual} options={wordOptions(accrualWords)} onChange={(next) => onChange({ accrual: next })} />
       </Field>
     </div>
@@ -133,10 +134,10 @@ function AddMaterial({ entry, project }: Props) {
   };
   if (left.length === 0) return null;
   return (
-    <Unfold title="Add a material" look="action">
+    <Unfold title={texts.addAMaterial} look="action">
       <div className="flex items-center gap-2">
         <Picker
-          label="Material"
+          label={texts.material}
           value={materialId}
           options={[none("Currency"), ...namedOptions(left)]}
           onChange={setMaterial}
@@ -147,12 +148,12 @@ function AddMaterial({ entry, project }: Props) {
           write={(text) => text}
           read={(text) => readAmount(text, 0, MOST_UNITS) && { value: text }}
           onSave={setQuantity}
-          says="A quantity of 0 or more"
-          aria-label="Quantity"
+          says={texts.aQuantityOf0}
+          aria-label={texts.quantity}
           width={60}
         />
         <Button disabled={materialId === "" || !read} onClick={() => void add()}>
-          Add
+          {texts.add}
         </Button>
       </div>
     </Unfold>
@@ -170,13 +171,13 @@ function FixedCost({ task, project }: { task: Task; project: ProjectHook }) {
           write={(text) => text}
           read={(text) => (text.trim() === "" || readMoney(text) ? { value: text } : null)}
           onSave={(text) => void project.changeTask(task.id, { fixedCost: readMoney(text)?.value ?? null })}
-          says="An amount such as 1200, or 4 × 250"
+          says={texts.anAmountSuchAs1200}
           placeholder="none"
           inputMode="decimal"
         />
       </Field>
       {fixedCost !== undefined && (
-        <Field label="Accrues">
+        <Field label={texts.accrues}>
           <Choice
             value={fixedCostAccrual}
             options={wordOptions(accrualWords)}

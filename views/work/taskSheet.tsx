@@ -17,13 +17,14 @@ import { TaskForm } from "./taskFormView.tsx";
 import { TaskWork } from "./taskWork.tsx";
 import type { useProject } from "./useProject.ts";
 import { useWhy, WhySection } from "./whySection.tsx";
+import { texts } from "./words.ts";
 
 type ProjectHook = ReturnType<typeof useProject>;
 
 export function NewTaskSheet({ outline, project }: { outline: Outline; project: ProjectHook }) {
   const save = async (fields: TaskFields) => (await project.addTask(newTaskOf(fields))).length === 0;
   return (
-    <Sheet title="New task" subtitle={outline.project.name} onClose={() => project.select(null)}>
+    <Sheet title={texts.newTask} subtitle={outline.project.name} onClose={() => project.select(null)}>
       <SheetSection>
         <TaskForm outline={outline} task={{ sizing: "duration", durationDays: 5 }} isSummary={false} saveText="Add task" onSave={save} />
       </SheetSection>
@@ -52,12 +53,12 @@ export function TaskSheet({ outline, entry, project }: TaskProps) {
       {!isSummary && !entry.isMilestone && <TaskWork entry={entry} project={project} />}
       <TaskLinks outline={outline} entry={entry} project={project} />
       {task.notes && (
-        <SheetSection title="Notes">
+        <SheetSection title={texts.notes}>
           <RichText text={task.notes} />
         </SheetSection>
       )}
       <Comments taskId={task.id} comments={entry.comments} />
-      <SheetSection title="The task">
+      <SheetSection title={texts.theTask}>
         <TaskForm key={task.id} outline={outline} task={task} isSummary={isSummary} saveText="Save" onSave={save} />
       </SheetSection>
       <SignalsOf taskId={task.id} />
@@ -79,11 +80,11 @@ function Deletion({ taskId, isBetween, project }: { taskId: string; isBetween: b
   return (
     <div className="flex flex-wrap gap-2">
       <Button look="danger" onClick={() => void project.remove(taskId)}>
-        Delete task
+        {texts.deleteTask}
       </Button>
       {isBetween && (
-        <Button look="danger" onClick={() => void project.remove(taskId, true)} title="Links its predecessors to its successors">
-          Delete and link its neighbours
+        <Button look="danger" onClick={() => void project.remove(taskId, true)} title={texts.linksItsPredecessors}>
+          {texts.deleteAndLinkItsNeighbours}
         </Button>
       )}
     </div>

@@ -1,5 +1,4 @@
 "use client";
-// The people of a task and their amounts: the list, and a line to add to it.
 import { X } from "lucide-react";
 import { useState } from "react";
 import type { OutlineTask, OutlineWork } from "../../core/answers/outline.ts";
@@ -17,6 +16,8 @@ import { StaffChoice } from "./staffChoice.tsx";
 import { TaskMaterials } from "./taskMaterials.tsx";
 import type { ProjectHook } from "./useProject.ts";
 import type { Setting } from "./useTaskEdits.ts";
+// The people of a task and their amounts: the list, and a line to add to it.
+import { texts } from "./words.ts";
 import { statements, WorkShape } from "./workShape.tsx";
 
 export function TaskWork({ entry, project }: { entry: OutlineTask; project: ProjectHook }) {
@@ -24,7 +25,7 @@ export function TaskWork({ entry, project }: { entry: OutlineTask; project: Proj
   const implicit = entry.open - labour.reduce((sum, { kind, asked }) => sum + (kind === "opening" ? asked : 0), 0);
   return (
     <>
-      <SheetSection title="Who">
+      <SheetSection title={texts.who}>
         {labour.map((work) => (
           <WorkLine
             key={work.assignment.id}
@@ -36,14 +37,12 @@ export function TaskWork({ entry, project }: { entry: OutlineTask; project: Proj
         ))}
         {implicit > 0 && (
           <div className="flex items-center gap-2 py-1">
-            <OpenSign label="Unassigned" />
+            <OpenSign label={texts.unassigned} />
             <span className="flex-1 text-ink-2">{entry.roleName ?? "No role"}, rest of the effort</span>
             <span className="figure-bad">{hoursText(implicit)} h</span>
           </div>
         )}
-        {labour.length === 0 && implicit <= 0 && (
-          <p className="pb-1 text-ink-2">Nobody assigned. Add a person, or the role that is needed.</p>
-        )}
+        {labour.length === 0 && implicit <= 0 && <p className="pb-1 text-ink-2">{texts.nobodyAssignedAddAPerson}</p>}
         <AddWork entry={entry} project={project} />
       </SheetSection>
       <TaskMaterials entry={entry} project={project} />
@@ -101,16 +100,16 @@ function WorkHead({ work: { assignment, name, kind, asked }, isOpen, onToggle, o
   const stated = statements.find(({ key }) => assignment[key] !== undefined);
   return (
     <div className="flex items-center gap-2">
-      {kind === "opening" && <OpenSign label="Unassigned" />}
+      {kind === "opening" && <OpenSign label={texts.unassigned} />}
       <button
         type="button"
         aria-expanded={isOpen}
-        title="Amount and distribution"
+        title={texts.amountAndDistribution}
         onClick={onToggle}
         className="min-w-0 flex-1 truncate press"
       >
         {name}
-        {assignment.firmness === "pencilled" && <span className="text-ochre-ink"> · pencilled</span>}
+        {assignment.firmness === "pencilled" && <span className="text-ochre-ink">{texts.pencilled2}</span>}
       </button>
       {stated ? (
         <AmountInput
@@ -141,7 +140,7 @@ function Unplaced({ work: { assignment, unplaced } }: { work: OutlineWork }) {
           href={linkTo(`/people/person/${encodeURIComponent(assignment.personId)}`, { part: `unplaced:${assignment.id}` })}
           className="text-link"
         >
-          Reason and options
+          {texts.reasonAndOptions}
         </Link>
       )}
     </p>

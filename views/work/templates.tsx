@@ -1,5 +1,4 @@
 "use client";
-// Keeping a project as a template, and the templates there are.
 import { X } from "lucide-react";
 import { useState } from "react";
 import { usePlan } from "../../client/session.tsx";
@@ -8,6 +7,8 @@ import { Field, TextInput } from "../../ui/field.tsx";
 import { newId } from "../../ui/newId.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { useNames } from "../frame/facts.ts";
+// Keeping a project as a template, and the templates there are.
+import { texts } from "./words.ts";
 
 export function Templates({ projectId, projectName }: { projectId: string; projectName: string }) {
   const session = usePlan();
@@ -16,18 +17,16 @@ export function Templates({ projectId, projectName }: { projectId: string; proje
   const isTaken = templates.some((template) => template.name === name.trim());
   const save = () => void session.edit({ kind: "addTemplate", id: newId("template"), name: name.trim(), projectId });
   return (
-    <SheetSection title="Templates">
-      <p className="pb-2 text-side">
-        Saves the current tasks, links and work. A new project can copy them; dates move with its start, in working days.
-      </p>
+    <SheetSection title={texts.templates}>
+      <p className="pb-2 text-side">{texts.savesTheCurrentTasksLinks}</p>
       <div className="flex items-end gap-2">
         <div className="flex-1">
-          <Field label="Save as" fault={isTaken ? "A template with this name already exists." : undefined}>
+          <Field label={texts.saveAs} fault={isTaken ? "A template with this name already exists." : undefined}>
             <TextInput value={name} onChange={(event) => setName(event.target.value)} maxLength={300} />
           </Field>
         </div>
         <Button onClick={save} disabled={isTaken || name.trim() === ""} className={isTaken ? "mb-[22px]" : ""}>
-          Save template
+          {texts.saveTemplate}
         </Button>
       </div>
       {templates.length > 0 && (

@@ -1,5 +1,4 @@
 "use client";
-// Time left before a date: who is in trouble, who has it in hand, who is done, who could help.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { TimeLeftRow } from "../../core/answers/timeLeft.ts";
@@ -11,12 +10,14 @@ import { hoursText } from "../../ui/format.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { Vessel } from "../../ui/vessel.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
+// Time left before a date: who is in trouble, who has it in hand, who is done, who could help.
+import { texts } from "./words.ts";
 
 const groups: { state: TimeLeftRow["state"]; title: string }[] = [
-  { state: "trouble", title: "More work than time" },
-  { state: "fits", title: "In hand" },
-  { state: "done", title: "Done" },
-  { state: "helper", title: "Could help: has a role that is needed" },
+  { state: "trouble", title: texts.moreWorkThanTime },
+  { state: "fits", title: texts.inHand },
+  { state: "done", title: texts.done },
+  { state: "helper", title: texts.couldHelpHasARole },
 ];
 
 export function TimeLeftSheet({ projectId, until, onClose }: { projectId: string | null; until: Day; onClose: () => void }) {
@@ -26,12 +27,12 @@ export function TimeLeftSheet({ projectId, until, onClose }: { projectId: string
   const answer = useMaybeAnswer("timeLeft", { projectId, from: today, until: date === null ? until : parseDay(date) }, null);
   return (
     <Sheet
-      title="Time left"
+      title={texts.timeLeft}
       subtitle={projectId === null ? "From today, on all projects that count" : "From today, on this project"}
       onClose={onClose}
     >
       <SheetSection>
-        <Field label="Before the end of" fault={date === null ? "Enter a date such as 8 Feb 2027." : undefined}>
+        <Field label={texts.beforeTheEndOf} fault={date === null ? "Enter a date such as 8 Feb 2027." : undefined}>
           <DateField value={typed} onChange={setTyped} />
         </Field>
       </SheetSection>
@@ -46,7 +47,7 @@ export function TimeLeftSheet({ projectId, until, onClose }: { projectId: string
         );
       })}
       {answer && answer.rows.length === 0 && (
-        <p className="text-ink-2">{projectId === null ? "Nobody has work before then." : "Nobody is on this project yet."}</p>
+        <p className="text-ink-2">{projectId === null ? texts.nobodyHasWorkBeforeThen : texts.nobodyIsOnThisProject}</p>
       )}
     </Sheet>
   );

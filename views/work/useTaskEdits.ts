@@ -1,5 +1,4 @@
 "use client";
-// The edits made on a project's tasks, their work and their links.
 import { toast } from "sonner";
 import { newKey } from "../../client/keptEdit.ts";
 import { usePlan } from "../../client/session.tsx";
@@ -11,6 +10,8 @@ import type { Assignment, Link, Task } from "../../core/plan/schema.ts";
 import { closed } from "../../ui/closed.ts";
 import { newId } from "../../ui/newId.ts";
 import { afterAll, placeAfter, type Step } from "./outlinePlace.ts";
+// The edits made on a project's tasks, their work and their links.
+import { texts } from "./words.ts";
 
 export type Setting<T> = { [K in keyof T]?: T[K] | null };
 
@@ -39,7 +40,7 @@ export function useTaskEdits(
     if (!(await edit({ kind: "deleteTask", id, ...(joins && { joins }) }, key))) return;
     select(closed(id));
     toast(`Deleted “${name}” with its subtasks and work.`, {
-      action: { label: "Undo", onClick: () => void session.step({ kind: "undo", ofKey: key }) },
+      action: { label: texts.undo, onClick: () => void session.step({ kind: "undo", ofKey: key }) },
     });
   };
   const move = (id: string, step: Step) => {

@@ -1,5 +1,4 @@
 "use client";
-// The explanation of a task's dates: every bound with its date, the deciding one first; conflicts, with options.
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
@@ -12,6 +11,8 @@ import { countText, hoursText, shortDay } from "../../ui/format.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { conflictText } from "../frame/conflictText.ts";
 import type { Setting } from "./useTaskEdits.ts";
+// The explanation of a task's dates: every bound with its date, the deciding one first; conflicts, with options.
+import { texts } from "./words.ts";
 
 /** Null for a task without dates of its own, and until it is known. */
 export function useWhy({ task, dates, isSummary }: OutlineTask, initial: Initial<AnswerOf<"why">> | null): Why | null {
@@ -97,16 +98,16 @@ function Ways({ entry: { task, conflicts }, why, onChange }: { entry: OutlineTas
         </p>
       ))}
       <div className="flex flex-wrap gap-2 pt-2 empty:hidden">
-        {why.driver === "stagger" && <Button onClick={() => onChange({ staggerDays: null })}>Remove the delay</Button>}
+        {why.driver === "stagger" && <Button onClick={() => onChange({ staggerDays: null })}>{texts.removeTheDelay}</Button>}
         {task.notBefore !== undefined && why.driver === "notBefore" && (
-          <Button onClick={() => onChange({ notBefore: null })}>Remove “start no earlier than”</Button>
+          <Button onClick={() => onChange({ notBefore: null })}>{texts.removeStartNoEarlierThan}</Button>
         )}
         {why.driver === "pinned" && (
           <Button
             onClick={() => onChange({ sizing: "duration", durationDays: workingDays(why), start: null, finish: null })}
-            title="It keeps its length, and starts as soon as its links and constraints allow"
+            title={texts.itKeepsItsLength}
           >
-            Follow the links instead
+            {texts.followTheLinksInstead}
           </Button>
         )}
       </div>
@@ -127,7 +128,7 @@ function SlackLine({ entry: { slack } }: { entry: OutlineTask }) {
           {slack.free < slack.total && `; ${days(slack.free)} before others move`}
         </>
       ) : slack.total === 0 ? (
-        <span className="font-medium text-ink">Critical: any delay moves the project’s finish.</span>
+        <span className="font-medium text-ink">{texts.criticalAnyDelayMoves}</span>
       ) : (
         <span className="font-medium text-over">Critical: {days(-slack.total)} late already.</span>
       )}

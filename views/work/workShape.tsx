@@ -1,5 +1,4 @@
 "use client";
-// The statement and distribution of an assignment's work: the five ways, the shape, its own dates, and the resulting weeks.
 import { toast } from "sonner";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { WorkWeeks } from "../../core/answers/workWeeks.ts";
@@ -15,12 +14,14 @@ import { wordOptions } from "../../ui/options.ts";
 import { useInTurn } from "../frame/useInTurn.ts";
 import { formerStatement, keepFormer } from "./formerStatement.ts";
 import type { Setting } from "./useTaskEdits.ts";
+// The statement and distribution of an assignment's work: the five ways, the shape, its own dates, and the resulting weeks.
+import { texts } from "./words.ts";
 
 export const statements = [
-  { key: "hours", text: "h in total", says: "total hours", most: 1_000_000 },
-  { key: "percent", text: "% of time", says: "% of their time", most: 1_000 },
-  { key: "hoursPerDay", text: "h a day", says: "hours a day", most: 24 },
-  { key: "hoursPerWeek", text: "h a week", says: "hours a week", most: 168 },
+  { key: "hours", text: texts.hInTotal, says: texts.totalHours, most: 1_000_000 },
+  { key: "percent", text: texts.percentOfTime, says: texts.percentOfTheirTime, most: 1_000 },
+  { key: "hoursPerDay", text: texts.hADay, says: texts.hoursADay, most: 24 },
+  { key: "hoursPerWeek", text: texts.hAWeek, says: texts.hoursAWeek, most: 168 },
 ] as const;
 export type Statement = (typeof statements)[number]["key"];
 
@@ -52,16 +53,16 @@ export function WorkShape({ assignment, name, isEffort, onChange }: ShapeProps &
   return (
     <div className="mb-1 space-y-2 rounded-card border border-line p-2">
       <div className="grid grid-cols-2 gap-2">
-        <Field label="Entered as" hint={known ? `Needs ${hoursText(known.asked)} h` : undefined}>
+        <Field label={texts.enteredAs} hint={known ? `Needs ${hoursText(known.asked)} h` : undefined}>
           <Choice<Way>
             value={stated}
             disabled={isEffort}
             onChange={restate}
             label={`${name}, entered as`}
-            options={[...statements.map(({ key, says }) => ({ value: key, text: says })), { value: "custom", text: "week by week" }]}
+            options={[...statements.map(({ key, says }) => ({ value: key, text: says })), { value: "custom", text: texts.weekByWeek }]}
           />
         </Field>
-        <Field label="Firmness">
+        <Field label={texts.firmness}>
           <Choice
             value={assignment.firmness ?? "confirmed"}
             onChange={(value) => onChange({ firmness: value })}
@@ -82,7 +83,7 @@ export function WorkShape({ assignment, name, isEffort, onChange }: ShapeProps &
 function Spread({ assignment, name, onChange }: ShapeProps) {
   return (
     <>
-      <Field label="Spread">
+      <Field label={texts.spread}>
         <Choice
           value={assignment.shape ?? "even"}
           onChange={(value) => onChange({ shape: value })}
@@ -91,8 +92,8 @@ function Spread({ assignment, name, onChange }: ShapeProps) {
         />
       </Field>
       <span />
-      <DateInput label={`${name}, from`} text="From" value={assignment.from} onSave={(from) => onChange({ from })} />
-      <DateInput label={`${name}, until`} text="Until" value={assignment.to} onSave={(to) => onChange({ to })} />
+      <DateInput label={`${name}, from`} text={texts.fromText} value={assignment.from} onSave={(from) => onChange({ from })} />
+      <DateInput label={`${name}, until`} text={texts.until} value={assignment.to} onSave={(to) => onChange({ to })} />
     </>
   );
 }
@@ -138,7 +139,7 @@ function DateInput({
         onSave={onSave}
         says={DATE_HINT}
         aria-label={label}
-        placeholder="as the task"
+        placeholder={texts.asTheTask}
       />
     </Field>
   );
@@ -159,7 +160,7 @@ function WeekBars({
   const most = Math.max(1, ...weeks.map(({ minutes }) => minutes));
   return (
     <figure>
-      <figcaption className="pb-1 text-side">Hours a week</figcaption>
+      <figcaption className="pb-1 text-side">{texts.hoursAWeek2}</figcaption>
       <div className="flex h-[46px] items-end gap-[3px]">
         {weeks.slice(0, 40).map(({ week, minutes, over }) => (
           <span key={week.start} title={`week of ${shortDay(week.start)}: ${hoursText(minutes)} h`} className="week-column">
@@ -200,7 +201,7 @@ function BucketInput({
         write={String}
         read={(typed) => readAmount(typed, 0, 1_000_000)}
         onSave={onSave}
-        says="Hours from 0 to 1,000,000"
+        says={texts.hoursFrom0To1}
         aria-label={`${name}, hours from ${writeDate(bucket.from)}`}
         inputMode="decimal"
         isSmall

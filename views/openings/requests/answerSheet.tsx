@@ -1,5 +1,4 @@
 "use client";
-// A request in the side sheet: its history, who could do it, what saying yes does to everyone's load, and the answers.
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
 import type { RequestRow } from "../../../core/answers/requests.ts";
@@ -17,6 +16,8 @@ import { useFrame, usePlanFacts } from "../../frame/facts.ts";
 import { ImpactView, useImpact } from "../../frame/impact.tsx";
 import { usePeopleWithRoom } from "../../frame/peopleWithRoom.ts";
 import { useLinkTo } from "../../frame/windowed.ts";
+// A request in the side sheet: its history, who could do it, what saying yes does to everyone's load, and the answers.
+import { texts } from "../words.ts";
 
 type Step = WorkRequest["state"];
 
@@ -45,10 +46,10 @@ export function AnswerSheet({ row, onClose }: { row: RequestRow; onClose: () => 
       {isWaiting && request.assignmentId !== undefined && <Answers row={row} />}
       {isWaiting && request.assignmentId === undefined && (
         <SheetSection>
-          <p className="text-over">Its work was removed from the plan. Send the request again if it is still needed.</p>
+          <p className="text-over">{texts.itsWorkWasRemoved}</p>
         </SheetSection>
       )}
-      <SheetSection title="History">
+      <SheetSection title={texts.history}>
         <History steps={request.history} />
       </SheetSection>
     </Sheet>
@@ -77,24 +78,24 @@ function Answers({ row }: { row: RequestRow }) {
   const { text, setText, fault, impact, answer } = useAnswering(row, personId, name);
   return (
     <>
-      <SheetSection title="Answer">
+      <SheetSection title={texts.answer}>
         <div className="space-y-3">
-          <Field label="Who">
+          <Field label={texts.who}>
             <Picker value={personId} onOpen={onOpen} onChange={setChosen} options={choices} />
           </Field>
-          <Field label="Message or reason">
+          <Field label={texts.messageOrReason}>
             <TextArea value={text} onChange={(event) => setText(event.target.value)} />
           </Field>
           <FormFault>{fault}</FormFault>
           <div className="flex flex-wrap gap-2">
             <Button look="main" disabled={personId === ""} onClick={() => void answer("confirmed")}>
-              Confirm
+              {texts.confirm}
             </Button>
             <Button disabled={personId === "" || personId === request.offeredId} onClick={() => void answer("offered")}>
-              Offer
+              {texts.offer}
             </Button>
             <Button look="danger" onClick={() => void answer("declined")}>
-              Decline
+              {texts.decline}
             </Button>
           </div>
         </div>

@@ -1,5 +1,4 @@
 "use client";
-// Asking for people: a task of one's project, a role or a person, hours, dates and a note.
 import { Button } from "../../../ui/button.tsx";
 import { DateField } from "../../../ui/dateField.tsx";
 import { DATE_HINT, isDateText } from "../../../ui/dateText.ts";
@@ -9,6 +8,8 @@ import { Picker } from "../../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { useNames } from "../../frame/facts.ts";
 import { usePeopleWithRoom } from "../../frame/peopleWithRoom.ts";
+// Asking for people: a task of one's project, a role or a person, hours, dates and a note.
+import { texts } from "../words.ts";
 import { useAsk } from "./useAsk.ts";
 
 interface AskSheetProps {
@@ -23,7 +24,7 @@ export function AskSheet({ taskId, onDone, onClose }: AskSheetProps) {
   const asked = useAsk(taskId, onDone);
   const { outline, lead, note, fault, from, until } = asked;
   return (
-    <Sheet title="Request people" subtitle={outline ? `On behalf of ${lead}` : "For a task of a project"} onClose={onClose}>
+    <Sheet title={texts.requestPeople} subtitle={outline ? `On behalf of ${lead}` : "For a task of a project"} onClose={onClose}>
       <SheetSection>
         <form
           className="space-y-3"
@@ -34,12 +35,12 @@ export function AskSheet({ taskId, onDone, onClose }: AskSheetProps) {
         >
           <Whom asked={asked} />
           <HowMuch asked={asked} />
-          <Field label="Note">
+          <Field label={texts.note}>
             <TextArea rows={3} value={note.text} onChange={(event) => note.set(event.target.value)} />
           </Field>
           <FormFault>{fault}</FormFault>
           <Button type="submit" look="main" disabled={!isDateText(from.text) || !isDateText(until.text)}>
-            Send request
+            {texts.sendRequest}
           </Button>
         </form>
       </SheetSection>
@@ -53,10 +54,10 @@ function Whom({ asked }: { asked: Asked }) {
   const { tasks, projectId, chosenTask, wanted } = asked;
   return (
     <>
-      <Field label="Project">
+      <Field label={texts.project}>
         <Picker value={projectId} onChange={asked.setProject} options={[none("Choose"), ...namedOptions(projects)]} />
       </Field>
-      <Field label="Task">
+      <Field label={texts.task}>
         <Picker
           value={chosenTask}
           onChange={asked.setTask}
@@ -64,7 +65,7 @@ function Whom({ asked }: { asked: Asked }) {
           options={[none("Choose"), ...namedOptions(tasks.map((own) => own.task))]}
         />
       </Field>
-      <Field label="Role or person">
+      <Field label={texts.roleOrPerson}>
         <Picker
           value={wanted}
           onOpen={onOpen}
@@ -79,12 +80,12 @@ function Whom({ asked }: { asked: Asked }) {
 function HowMuch({ asked: { hours, from, until, isEffort, task } }: { asked: Asked }) {
   const date = (label: string, { text, set }: { text: string; set: (text: string) => void }) => (
     <Field label={label} fault={isDateText(text) ? undefined : DATE_HINT}>
-      <DateField value={text} onChange={set} placeholder="as the task" disabled={isEffort} />
+      <DateField value={text} onChange={set} placeholder={texts.asTheTask} disabled={isEffort} />
     </Field>
   );
   return (
     <>
-      <Field label="Hours">
+      <Field label={texts.hours}>
         <TextInput
           inputMode="decimal"
           value={hours.text}
@@ -96,7 +97,7 @@ function HowMuch({ asked: { hours, from, until, isEffort, task } }: { asked: Ask
         {date("From", from)}
         {date("Until", until)}
       </div>
-      {(task?.skills?.length ?? 0) > 0 && <p className="text-side">The request includes the task’s skills.</p>}
+      {(task?.skills?.length ?? 0) > 0 && <p className="text-side">{texts.theRequestIncludesTheTasks}</p>}
     </>
   );
 }

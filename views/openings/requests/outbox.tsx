@@ -1,5 +1,4 @@
 "use client";
-// The outbox: a stand-in for mail that ships with the application. What would be sent is listed here.
 import { parseAsString, useQueryState } from "nuqs";
 import type { Initial } from "../../../client/initial.ts";
 import type { AnswerOf } from "../../../client/questions.ts";
@@ -10,6 +9,8 @@ import { SearchInput } from "../../../ui/searchInput.tsx";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
 import { useLinkTo } from "../../frame/windowed.ts";
 import { OpeningTabs } from "../tabs.tsx";
+// The outbox: a stand-in for mail that ships with the application. What would be sent is listed here.
+import { texts } from "../words.ts";
 
 export function Outbox({ initial }: { initial: Initial<AnswerOf<"outbox">> }) {
   const messages = useAnswer("outbox", {}, initial);
@@ -20,19 +21,17 @@ export function Outbox({ initial }: { initial: Initial<AnswerOf<"outbox">> }) {
   );
   return (
     <Screen
-      title="Outbox"
+      title={texts.outbox}
       figures={<Figure value={String(messages.length)} says={messages.length === 1 ? "message" : "messages"} />}
       actions={
         <>
           <OpeningTabs />
-          <SearchInput label="Search messages" value={find} onChange={(text) => void setFind(text || null)} width={180} />
+          <SearchInput label={texts.searchMessages} value={find} onChange={(text) => void setFind(text || null)} width={180} />
         </>
       }
     >
       {messages.length === 0 ? (
-        <Empty title="No messages yet">
-          Each step of a request, and each signal sent to a colleague, creates a message. Messages stay on this machine and are listed here.
-        </Empty>
+        <Empty title={texts.noMessagesYet}>{texts.eachStepOfARequest}</Empty>
       ) : (
         <ul className="min-h-0 flex-1 overflow-y-auto box-open">
           {shown.map((message) => (

@@ -1,11 +1,12 @@
 "use client";
-// The requests with their answers, and the firmness of the hours of each project.
 import type { RequestRow, Requests } from "../../../core/answers/requests.ts";
 import { countText, hoursOf, hoursText, shortDay } from "../../../ui/format.ts";
 import { ProjectDot } from "../../../ui/projectDot.tsx";
 import type { TableColumn } from "../../../ui/table/column.ts";
 import { DataTable } from "../../../ui/table/dataTable.tsx";
 import { TwoLines } from "../../../ui/twoLines.tsx";
+// The requests with their answers, and the firmness of the hours of each project.
+import { texts } from "../words.ts";
 
 export const stateWords: Record<RequestRow["request"]["state"], string> = {
   asked: "waiting for an answer",
@@ -24,7 +25,7 @@ export function RequestTable({ rows, selectedId, onOpen }: RequestTableProps) {
   return (
     <DataTable
       name="request"
-      label="Requests"
+      label={texts.requests}
       columns={requestColumns}
       rows={rows}
       idOf={({ request }) => request.id}
@@ -44,7 +45,7 @@ const datesText = ({ dates }: RequestRow) => (dates ? `${shortDay(dates.start)} 
 const requestColumns: TableColumn<RequestRow>[] = [
   {
     id: "for",
-    head: "For",
+    head: texts.forText,
     width: 180,
     grow: 1.4,
     isRowHead: true,
@@ -64,7 +65,7 @@ const requestColumns: TableColumn<RequestRow>[] = [
   },
   {
     id: "wanted",
-    head: "Requested",
+    head: texts.requested,
     width: 120,
     grow: 1,
     value: ({ wanted }) => wanted,
@@ -72,7 +73,7 @@ const requestColumns: TableColumn<RequestRow>[] = [
   },
   {
     id: "hours",
-    head: "Hours",
+    head: texts.hours,
     width: 70,
     isFigure: true,
     value: ({ request }) => request.hours,
@@ -80,7 +81,7 @@ const requestColumns: TableColumn<RequestRow>[] = [
   },
   {
     id: "dates",
-    head: "Dates",
+    head: texts.dates,
     width: 132,
     value: ({ dates }) => dates?.start ?? null,
     copied: datesText,
@@ -88,7 +89,7 @@ const requestColumns: TableColumn<RequestRow>[] = [
   },
   {
     id: "state",
-    head: "State",
+    head: texts.state,
     width: 150,
     grow: 1,
     value: stateText,
@@ -109,7 +110,7 @@ export function SurenessTable({ rows }: { rows: readonly Sureness[] }) {
   return (
     <DataTable
       name="sureness"
-      label="Firmness of the hours"
+      label={texts.firmnessOfTheHours}
       columns={surenessColumns}
       rows={rows}
       idOf={({ projectId }) => projectId}
@@ -133,7 +134,7 @@ const hours = (id: keyof Sureness & ("confirmed" | "pencilled" | "asked" | "open
 const surenessColumns: TableColumn<Sureness>[] = [
   {
     id: "project",
-    head: "Firmness of the hours",
+    head: texts.firmnessOfTheHours,
     width: 220,
     grow: 1,
     isRowHead: true,

@@ -1,5 +1,4 @@
 "use client";
-// Requests: leads ask for a role or a person, the manager offers, confirms or turns down; both see what became of it.
 import { parseAsString, useQueryStates } from "nuqs";
 import type { Initial } from "../../../client/initial.ts";
 import type { AnswerOf } from "../../../client/questions.ts";
@@ -9,6 +8,8 @@ import { TextButton } from "../../../ui/button.tsx";
 import { useKeys } from "../../../ui/keys.ts";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
 import { OpeningTabs } from "../tabs.tsx";
+// Requests: leads ask for a role or a person, the manager offers, confirms or turns down; both see what became of it.
+import { texts } from "../words.ts";
 import { AnswerSheet } from "./answerSheet.tsx";
 import { AskSheet } from "./askSheet.tsx";
 import { RequestTable, SurenessTable } from "./requestTables.tsx";
@@ -23,12 +24,12 @@ export function Requests({ initial }: { initial: Initial<AnswerOf<"requests">> }
   const close = () => void setView({ request: null, ask: null });
   return (
     <Screen
-      title="Requests"
+      title={texts.requests}
       figures={<Figure value={String(waiting)} says="waiting" isOver={waiting > 0} />}
       actions={
         <>
           <OpeningTabs />
-          <AddButton onAdd={ask}>Request people</AddButton>
+          <AddButton onAdd={ask}>{texts.requestPeople}</AddButton>
         </>
       }
       sheet={
@@ -57,9 +58,9 @@ export function Requests({ initial }: { initial: Initial<AnswerOf<"requests">> }
 
 function NoRequests({ onAsk }: { onAsk: () => void }) {
   return (
-    <Empty title="No requests yet">
+    <Empty title={texts.noRequestsYet}>
       Leads request a role or a person, with hours and a note. Requests wait here for an answer.{" "}
-      <TextButton onClick={onAsk}>Request people</TextButton> or press N.
+      <TextButton onClick={onAsk}>{texts.requestPeople}</TextButton> or press N.
     </Empty>
   );
 }

@@ -1,10 +1,11 @@
 "use client";
-// Import and export: tables as files both ways; what a file would do is shown row by row before anything is written.
 import { Download } from "lucide-react";
 import { Button } from "../../../ui/button.tsx";
 import { countText } from "../../../ui/format.ts";
 import { Figure, Screen } from "../../frame/screen.tsx";
 import { PeopleTabs } from "../tabs.tsx";
+// Import and export: tables as files both ways; what a file would do is shown row by row before anything is written.
+import { texts } from "../words.ts";
 import { Mapping } from "./mapping.tsx";
 import { PreviewRows } from "./previewRows.tsx";
 import { Start } from "./start.tsx";
@@ -15,7 +16,7 @@ export function BringIn() {
   const { read, preview } = hook;
   return (
     <Screen
-      title="People"
+      title={texts.people}
       figures={
         <>
           <PeopleTabs />
@@ -25,7 +26,7 @@ export function BringIn() {
       actions={
         read && (
           <>
-            <Button onClick={hook.close}>Cancel</Button>
+            <Button onClick={hook.close}>{texts.cancel}</Button>
             {(preview?.counts.refuses ?? 0) > 0 && (
               <Button onClick={hook.saveRefused}>
                 <Download size={14} /> Save refused rows
@@ -49,8 +50,8 @@ function Counts({ hook: { preview } }: { hook: BringInHook }) {
   const { adds, changes, leaves, refuses } = preview.counts;
   return (
     <>
-      <Figure value={String(adds)} says="to add" />
-      <Figure value={String(changes)} says="to change" />
+      <Figure value={String(adds)} says={texts.toAdd} />
+      <Figure value={String(changes)} says={texts.toChange} />
       <Figure value={String(leaves)} says="unchanged" />
       <Figure value={String(refuses)} says="refused" isOver={refuses > 0} />
     </>

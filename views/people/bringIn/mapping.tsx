@@ -1,5 +1,4 @@
 "use client";
-// The reading of a file: its table, the meaning of its columns, and its date format.
 import { listWords } from "../../../core/plan/listWords.ts";
 import { plainText } from "../../../core/plan/plainText.ts";
 import { tableKinds, type UnknownText } from "../../../core/tables/preview.ts";
@@ -12,6 +11,8 @@ import { kindOptions, namedOptions, none, wordOptions } from "../../../ui/option
 import { Picker } from "../../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { useNames } from "../../frame/facts.ts";
+// The reading of a file: its table, the meaning of its columns, and its date format.
+import { texts } from "../words.ts";
 import type { BringInHook } from "./useBringIn.ts";
 
 type Read = NonNullable<BringInHook["read"]>;
@@ -34,7 +35,7 @@ export function Mapping({ hook }: { hook: BringInHook }) {
       <SheetSection>
         <TakenAs hook={hook} read={read} />
       </SheetSection>
-      <SheetSection title="Columns">
+      <SheetSection title={texts.columns}>
         <Columns hook={hook} read={read} />
       </SheetSection>
       <Subject hook={hook} />
@@ -60,7 +61,7 @@ function TakenAs({ hook: { ways, setWays, chooseSheet, preview }, read }: PartPr
     <div className="space-y-3">
       {read.note && <p className="text-ochre-ink">{read.note}</p>}
       {read.sheets.length > 1 && (
-        <Field label="Sheet">
+        <Field label={texts.sheet}>
           <Choice
             value={String(ways.sheet)}
             onChange={(value) => chooseSheet(Number(value))}
@@ -68,25 +69,25 @@ function TakenAs({ hook: { ways, setWays, chooseSheet, preview }, read }: PartPr
           />
         </Field>
       )}
-      <Field label="Import as">
+      <Field label={texts.importAs}>
         <Choice
           value={ways.table}
           onChange={(table) => setWays({ table, header: null, mapping: null, subject: "", people: {} })}
           options={tableNames.map((name) => ({ value: name, text: tableKinds[name].title }))}
         />
       </Field>
-      <Field label="Header row">
+      <Field label={texts.headerRow}>
         <Choice
           value={String(ways.header ?? preview?.header ?? 0)}
           onChange={(header) => setWays({ header: Number(header), mapping: null })}
           options={headerOptions(read.sheets[ways.sheet].rows)}
         />
       </Field>
-      <Field label="Dates with slashes" hint="Dates such as 2027-02-03 or 3.2.2027 are always recognized">
+      <Field label={texts.datesWithSlashes} hint={texts.datesSuchAs202702}>
         <Choice value={ways.dateOrder} onChange={(dateOrder) => setWays({ dateOrder })} options={wordOptions(dateOrders)} />
       </Field>
       <CheckboxField checked={ways.makesNames} onChange={(makesNames) => setWays({ makesNames })}>
-        Add roles, skills, clients and rate tables that are missing
+        {texts.addRolesSkillsClients}
       </CheckboxField>
       {(preview?.makes.length ?? 0) > 0 && <p className="text-side">Would add the {preview?.makes.join(", the ")}.</p>}
     </div>
@@ -119,7 +120,7 @@ function Columns({ hook: { ways, preview, setWays }, read }: PartProps) {
           />
         </div>
       ))}
-      <p className="text-side">* is required. A column that is not imported leaves the plan unchanged; an empty cell clears the value.</p>
+      <p className="text-side">{texts.isRequiredAColumn}</p>
     </div>
   );
 }
@@ -134,8 +135,8 @@ function Subject({ hook: { ways, setWays } }: { hook: BringInHook }) {
   return (
     <SheetSection>
       <Field
-        label={isPeople ? "Rows without a person belong to" : "Rows without a calendar belong to"}
-        hint={ways.table === "timeOff" ? "You can choose another person for a single row in the list." : undefined}
+        label={isPeople ? texts.rowsWithoutAPersonBelong : texts.rowsWithoutACalendarBelong}
+        hint={ways.table === "timeOff" ? texts.youCanChooseAnotherPerson : undefined}
       >
         <Picker
           value={ways.subject}
@@ -164,8 +165,8 @@ function UnknownNames({ hook: { ways, setWays, preview } }: { hook: BringInHook 
     setWays({ values: { ...ways.values, [list]: chosen === "" ? others : { ...others, [plainText(text)]: chosen } } });
   };
   return (
-    <SheetSection title="Unknown names">
-      <p className="pb-2 text-side">A row with an unknown name is refused. Choose what the name means.</p>
+    <SheetSection title={texts.unknownNames}>
+      <p className="pb-2 text-side">{texts.aRowWithAnUnknown}</p>
       <div className="space-y-2">
         {unknown.slice(0, MOST_UNKNOWN).map((own) => (
           <div key={`${own.list} ${own.text}`} className="grid grid-cols-[112px_1fr] items-center gap-2">

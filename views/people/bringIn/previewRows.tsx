@@ -1,5 +1,4 @@
 "use client";
-// The outcome of each row of a file: new, changed, unchanged, or refused with its reasons.
 import { useMemo, useState } from "react";
 import { objectKeys } from "../../../core/plan/objectKeys.ts";
 import type { PreviewRow } from "../../../core/tables/preview.ts";
@@ -9,6 +8,8 @@ import { Segmented } from "../../../ui/segmented.tsx";
 import type { TableColumn } from "../../../ui/table/column.ts";
 import { DataTable } from "../../../ui/table/dataTable.tsx";
 import { useNames } from "../../frame/facts.ts";
+// The outcome of each row of a file: new, changed, unchanged, or refused with its reasons.
+import { texts } from "../words.ts";
 import type { BringInHook } from "./useBringIn.ts";
 
 const words = { adds: "new", changes: "changed", leaves: "unchanged", refuses: "refused", leftOut: "excluded" } as const;
@@ -23,7 +24,7 @@ export function PreviewRows({ hook: { preview, ways, setWays } }: { hook: BringI
     // Rows that will not be imported come first: they need attention.
     return asked.toSorted((a, b) => Number(b.outcome === "refuses") - Number(a.outcome === "refuses"));
   }, [all, shown]);
-  if (!preview) return <p className="p-6 text-ink-2">Checking the file…</p>;
+  if (!preview) return <p className="p-6 text-ink-2">{texts.checkingTheFile}</p>;
   if (preview.faults.length > 0) return <Faults faults={preview.faults} />;
   const { passedOver } = preview;
   const asksPeople = preview.rows.some((row) => isPersonMissing(row) || ways.people[row.line] !== undefined);
@@ -41,10 +42,10 @@ export function PreviewRows({ hook: { preview, ways, setWays } }: { hook: BringI
       )}
       <div className="pb-2">
         <Segmented<Shown>
-          label="Rows to show"
+          label={texts.rowsToShow}
           value={shown}
           options={[
-            { value: "all", text: "All rows" },
+            { value: "all", text: texts.allRows },
             ...objectKeys(words).map((value) => ({ value, text: `${words[value]} ${preview.counts[value]}` })),
           ]}
           onChange={setShown}
@@ -52,7 +53,7 @@ export function PreviewRows({ hook: { preview, ways, setWays } }: { hook: BringI
       </div>
       <DataTable
         name="line"
-        label="Rows of the file"
+        label={texts.rowsOfTheFile}
         columns={asksPeople ? [...columns, personColumn(ways.people, setPerson)] : columns}
         rows={rows}
         idOf={({ line }) => String(line)}
@@ -64,7 +65,7 @@ export function PreviewRows({ hook: { preview, ways, setWays } }: { hook: BringI
           what: "all rows",
           says: (name) => `Import ${name}`,
         }}
-        empty="No results."
+        empty={texts.noResults}
       />
     </>
   );
@@ -85,7 +86,7 @@ const isPersonMissing = (row: PreviewRow) => row.outcome === "refuses" && row.na
 /** Lets the user choose the person of a row that names none. */
 const personColumn = (people: Readonly<Record<number, string>>, onChoose: (line: number, id: string) => void): TableColumn<PreviewRow> => ({
   id: "person",
-  head: "Person",
+  head: texts.person,
   width: 180,
   value: ({ line }) => people[line] ?? "",
   cell: (row) =>
@@ -110,10 +111,10 @@ function PersonChoice({ line, value, onChoose }: { line: number; value: string; 
 const says = (row: PreviewRow) => (row.outcome === "refuses" ? row.reasons.join(" ") : row.says.join(" · "));
 
 const columns: TableColumn<PreviewRow>[] = [
-  { id: "line", head: "Line", width: 66, value: ({ line }) => line, look: () => "text-ink-2", cell: ({ line }) => line },
+  { id: "line", head: texts.line, width: 66, value: ({ line }) => line, look: () => "text-ink-2", cell: ({ line }) => line },
   {
     id: "outcome",
-    head: "Outcome",
+    head: texts.outcome,
     width: 100,
     value: ({ outcome }) => words[outcome],
     look: ({ outcome }) => tones[outcome],
@@ -121,7 +122,7 @@ const columns: TableColumn<PreviewRow>[] = [
   },
   {
     id: "about",
-    head: "About",
+    head: texts.about,
     width: 140,
     grow: 1,
     isRowHead: true,
@@ -131,7 +132,7 @@ const columns: TableColumn<PreviewRow>[] = [
   },
   {
     id: "says",
-    head: "Changes, or why it is refused",
+    head: texts.changesOrWhy,
     width: 240,
     grow: 3,
     value: says,

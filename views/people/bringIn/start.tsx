@@ -1,5 +1,4 @@
 "use client";
-// Before a file is chosen: where to drop one, and what can be taken out.
 import { FileUp } from "lucide-react";
 import { type DragEvent, useRef, useState } from "react";
 import { toast } from "sonner";
@@ -11,6 +10,8 @@ import { DownloadLink } from "../../../ui/downloadLink.tsx";
 import { FormFault, TextArea } from "../../../ui/field.tsx";
 import { useNames } from "../../frame/facts.ts";
 import { FeedLinks } from "../../frame/feedLinks.tsx";
+// Before a file is chosen: where to drop one, and what can be taken out.
+import { texts } from "../words.ts";
 import type { BringInHook } from "./useBringIn.ts";
 
 export function Start({ hook }: { hook: BringInHook }) {
@@ -31,7 +32,7 @@ function DropPlace({ hook }: { hook: BringInHook }) {
   };
   return (
     <section
-      aria-label="Import a file"
+      aria-label={texts.importAFile}
       onDragOver={(event) => hold(event, true)}
       onDragLeave={() => setOver(false)}
       onDrop={(event) => {
@@ -42,11 +43,8 @@ function DropPlace({ hook }: { hook: BringInHook }) {
       className={`drop-place ${isOver ? "border-pine bg-pine-wash" : "border-line-2 bg-sheet"}`}
     >
       <div className="max-w-[560px] text-center">
-        <p className="font-title text-[19px]">Drop a file here</p>
-        <p className="mt-1.5 mb-3 text-balance text-ink-2">
-          People, weekly patterns, time off, skills, calendar days, projects, tasks, links, assignments, expenses, rates or exchange rates,
-          as CSV or XLSX; holidays and time off as iCalendar. You review every row before it is imported.
-        </p>
+        <p className="font-title text-[19px]">{texts.dropAFileHere}</p>
+        <p className="mt-1.5 mb-3 text-balance text-ink-2">{texts.peopleWeeklyPatternsTimeOff}</p>
         <ChooseFile hook={hook} />
         <PasteRows hook={hook} />
         <FormFault>{hook.fault}</FormFault>
@@ -60,8 +58,8 @@ function PasteRows({ hook }: { hook: BringInHook }) {
   return (
     <div className="pt-3">
       <TextArea
-        aria-label="Rows to import"
-        placeholder="Or paste rows from a spreadsheet here, with their headers"
+        aria-label={texts.rowsToImport}
+        placeholder={texts.orPasteRows}
         rows={2}
         value=""
         onChange={() => undefined}
@@ -81,12 +79,12 @@ function ChooseFile({ hook }: { hook: BringInHook }) {
   return (
     <>
       <Button look="main" disabled={hook.isReading} onClick={() => input.current?.click()}>
-        <FileUp size={15} /> {hook.isReading ? "Reading…" : "Choose a file"}
+        <FileUp size={15} /> {hook.isReading ? texts.reading : texts.chooseAFile}
       </Button>
       <input
         ref={input}
         type="file"
-        aria-label="File to import"
+        aria-label={texts.fileToImport}
         accept=".csv,.tsv,.txt,.xlsx,.ics"
         className="sr-only"
         tabIndex={-1}
@@ -112,12 +110,12 @@ function ExportTables() {
     </DownloadLink>
   );
   return (
-    <section aria-label="Export" className="box px-4 py-3">
-      <h2 className="heading-soft">Export</h2>
+    <section aria-label={texts.export} className="box px-4 py-3">
+      <h2 className="heading-soft">{texts.export}</h2>
       <p className="pb-2 text-ink-2">
         An exported file can be imported again; a template has the headers only.{" "}
         <DownloadLink className="text-link" href="/api/tables?table=all&format=xlsx" name="tables.xlsx">
-          All tables as one XLSX
+          {texts.allTablesAsOneXlsx}
         </DownloadLink>
       </p>
       <ul className="grid grid-cols-2 gap-x-8">
@@ -130,7 +128,7 @@ function ExportTables() {
               name={`${name}-template.xlsx`}
               label={`Template for ${tableKinds[name].title}`}
             >
-              Template
+              {texts.template}
             </DownloadLink>
             {link(name, "csv")}
             {link(name, "xlsx")}
@@ -144,11 +142,9 @@ function ExportTables() {
 function LeaveFeeds() {
   const { teams } = useNames();
   return (
-    <section aria-label="Leave as a calendar" className="box px-4 py-3">
-      <h2 className="heading-soft">Leave as a calendar</h2>
-      <p className="pb-2 text-ink-2">
-        iCalendar, as a file or as an address to subscribe to. A person’s assignments are on their own page, in the same way.
-      </p>
+    <section aria-label={texts.leaveAsACalendar} className="box px-4 py-3">
+      <h2 className="heading-soft">{texts.leaveAsACalendar}</h2>
+      <p className="pb-2 text-ink-2">{texts.icalendarAsAFile}</p>
       <ul className="grid grid-cols-2 gap-x-8">
         {[{ id: "all", name: "Everyone" }, ...teams].map(({ id, name }) => (
           <li key={id} className="flex gap-3 line-above py-1.5">
@@ -171,7 +167,7 @@ function RenewAddresses() {
   };
   return (
     <p className="line-above pt-2 text-ink-2">
-      Anyone with an address can read that calendar. <TextButton onClick={() => void renew()}>Give all feeds new addresses</TextButton>
+      Anyone with an address can read that calendar. <TextButton onClick={() => void renew()}>{texts.giveAllFeedsNewAddresses}</TextButton>
     </p>
   );
 }

@@ -1,5 +1,4 @@
 "use client";
-// Calendars: the week, public holidays, short and extra days; what a change does is shown before it is saved.
 import { Plus } from "lucide-react";
 import type { Initial } from "../../../client/initial.ts";
 import type { AnswerOf } from "../../../client/questions.ts";
@@ -15,8 +14,10 @@ import { YearStrip } from "../../../ui/yearStrip.tsx";
 import { yearRange } from "../../../ui/years.ts";
 import { ImpactView, useImpact } from "../../frame/impact.tsx";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
+import { dayText } from "../dayWords.ts";
 import { PeopleTabs } from "../tabs.tsx";
-import { dayText } from "../words.ts";
+// Calendars: the week, public holidays, short and extra days; what a change does is shown before it is saved.
+import { texts } from "../words.ts";
 import { DayForm } from "./dayForm.tsx";
 import { HolidayForm } from "./holidayForm.tsx";
 import { type CalendarsHook, type Draft, useCalendars } from "./useCalendars.ts";
@@ -29,7 +30,7 @@ export function Calendars({ initial }: { initial: { calendarId: string; answer: 
   const { answer, calendars, calendarId, year } = hook;
   return (
     <Screen
-      title="People"
+      title={texts.people}
       figures={
         <>
           <PeopleTabs />
@@ -58,7 +59,7 @@ export function Calendars({ initial }: { initial: { calendarId: string; answer: 
           </Button>
         ))}
       </div>
-      {answer ? <CalendarPage answer={answer} hook={hook} /> : <Empty title="No calendar yet">Add the first one at the top right.</Empty>}
+      {answer ? <CalendarPage answer={answer} hook={hook} /> : <Empty title={texts.noCalendarYet}>{texts.addTheFirstOne}</Empty>}
     </Screen>
   );
 }
@@ -101,17 +102,17 @@ function DaysThatDiffer({ exceptions, hook }: { exceptions: readonly Exception[]
     .filter(({ exception }) => exception.from <= `${hook.year}-12-31` && exception.to >= `${hook.year}-01-01`)
     .sort((a, b) => (a.exception.from < b.exception.from ? -1 : 1));
   return (
-    <section aria-label="Days that differ" className="mt-3 box pb-1">
+    <section aria-label={texts.daysThatDiffer} className="mt-3 box pb-1">
       <div className="flex items-center line-below py-1 pr-1.5 pl-3">
         <h2 className="flex-1 font-title text-[16px] italic">Days that differ in {hook.year}</h2>
         <Button look="quiet" className="h-7! text-[13px]" onClick={() => hook.show("holidays")}>
-          Fill in public holidays…
+          {texts.fillInPublicHolidays}
         </Button>
         <Button look="quiet" className="h-7! text-[13px]" onClick={() => hook.show("day:new")}>
           <Plus size={13} /> A day
         </Button>
       </div>
-      {shown.length === 0 && <p className="px-3 py-2 text-ink-2">None. Fill in the public holidays of a country, or select a day above.</p>}
+      {shown.length === 0 && <p className="px-3 py-2 text-ink-2">{texts.noneFillInThePublic}</p>}
       <div className="grid grid-cols-2">
         {shown.map(({ exception, at }) => (
           <button
@@ -158,12 +159,12 @@ function DraftEnd({ hook }: { hook: CalendarsHook }) {
   const impact = useImpact(hook.edit);
   return (
     <>
-      <ImpactView impact={impact} title="Effect before saving" />
+      <ImpactView impact={impact} title={texts.effectBeforeSaving} />
       <div className="flex gap-2 pb-3">
         <Button look="main" disabled={!impact || impact.faults.length > 0} onClick={() => void hook.save()}>
-          Save the calendar
+          {texts.saveTheCalendar}
         </Button>
-        <Button onClick={() => hook.setDraft(null)}>Revert</Button>
+        <Button onClick={() => hook.setDraft(null)}>{texts.revert}</Button>
       </div>
     </>
   );

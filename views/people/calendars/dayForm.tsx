@@ -1,5 +1,4 @@
 "use client";
-// Days that differ from the week: free, shorter, or extra working days.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useForm } from "react-hook-form";
 import * as z from "zod";
@@ -11,11 +10,13 @@ import { FormDate } from "../../../ui/form.tsx";
 import { SheetSection } from "../../../ui/sheet.tsx";
 import { usePlanFacts } from "../../frame/facts.ts";
 import { dateRangeFields, hoursOf } from "../person/rangeFields.ts";
+// Days that differ from the week: free, shorter, or extra working days.
+import { texts } from "../words.ts";
 import type { Draft } from "./useCalendars.ts";
 
 const fieldsSchema = dateRangeFields({
-  name: z.string().trim().min(1, { error: "Enter a name for the day." }).max(300),
-  hours: z.string().refine((text) => (hoursOf(text) ?? 0) >= 0 && (hoursOf(text) ?? 0) <= 24, { error: "Enter 0 to 24 hours." }),
+  name: z.string().trim().min(1, { error: texts.enterAName }).max(300),
+  hours: z.string().refine((text) => (hoursOf(text) ?? 0) >= 0 && (hoursOf(text) ?? 0) <= 24, { error: texts.enter0To24Hours }),
 });
 type Fields = z.infer<typeof fieldsSchema>;
 
@@ -46,26 +47,26 @@ export function DayForm({ at, day, draft, onChange, onBack }: DayFormProps) {
     onChange({ exceptions: known ? draft.exceptions.map((exception, row) => (row === at ? own : exception)) : [...draft.exceptions, own] });
   };
   return (
-    <SheetSection title={known ? "A day that differs" : "Another day that differs"}>
+    <SheetSection title={known ? texts.aDayThatDiffers : texts.anotherDayThatDiffers}>
       <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(put)(event)}>
-        <Field label="Name of the day" fault={errors.name?.message}>
-          <TextInput {...register("name")} autoFocus placeholder="Short day before the holidays" />
+        <Field label={texts.nameOfTheDay} fault={errors.name?.message}>
+          <TextInput {...register("name")} autoFocus placeholder={texts.shortDayBeforeTheHolidays} />
         </Field>
         <div className="field-pair">
-          <FormDate label="First day" control={control} name="from" />
-          <FormDate label="Last day" control={control} name="to" />
-          <Field label="Hours, 0 for a day off" fault={errors.hours?.message}>
+          <FormDate label={texts.firstDay} control={control} name="from" />
+          <FormDate label={texts.lastDay} control={control} name="to" />
+          <Field label={texts.hours0ForADay} fault={errors.hours?.message}>
             <TextInput {...register("hours")} inputMode="decimal" />
           </Field>
         </div>
         <FormFooter>
-          <Button type="submit">Preview the effect</Button>
+          <Button type="submit">{texts.previewTheEffect}</Button>
           {known && (
             <Button look="danger" onClick={() => onChange({ exceptions: draft.exceptions.filter((_, row) => row !== at) })}>
-              Remove
+              {texts.remove}
             </Button>
           )}
-          <Button onClick={onBack}>Back</Button>
+          <Button onClick={onBack}>{texts.back}</Button>
         </FormFooter>
       </form>
     </SheetSection>

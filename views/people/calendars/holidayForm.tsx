@@ -1,5 +1,4 @@
 "use client";
-// Filling in the public holidays of a country and region for some years; days that are there already stay, or give way.
 import { useState } from "react";
 import { messageOf } from "../../../core/plan/errors.ts";
 import { Button } from "../../../ui/button.tsx";
@@ -8,6 +7,8 @@ import { Field, FormFault, TextInput } from "../../../ui/field.tsx";
 import { countText } from "../../../ui/format.ts";
 import { SheetSection } from "../../../ui/sheet.tsx";
 import { HolidayPlace, useHolidayPlace } from "../../planFields/holidayPlace.tsx";
+// Filling in the public holidays of a country and region for some years; days that are there already stay, or give way.
+import { texts } from "../words.ts";
 import type { Draft } from "./useCalendars.ts";
 
 interface HolidayProps {
@@ -32,10 +33,10 @@ function withoutDaysOff(exceptions: Draft["exceptions"], years: Years): Draft["e
 function YearFields({ years, onChange }: { years: Years; onChange: (years: Years) => void }) {
   return (
     <div className="field-pair">
-      <Field label="First year">
+      <Field label={texts.firstYear}>
         <TextInput inputMode="numeric" value={years.from} onChange={(event) => onChange({ ...years, from: event.target.value })} />
       </Field>
-      <Field label="Last year">
+      <Field label={texts.lastYear}>
         <TextInput inputMode="numeric" value={years.to} onChange={(event) => onChange({ ...years, to: event.target.value })} />
       </Field>
     </div>
@@ -62,19 +63,19 @@ export function HolidayForm({ year, draft, onChange, onBack }: HolidayProps) {
     }
   };
   return (
-    <SheetSection title="Public holidays">
+    <SheetSection title={texts.publicHolidays}>
       <div className="space-y-3">
         <HolidayPlace place={place} noneText="Choose" />
         <YearFields years={years} onChange={setYears} />
         <CheckboxField checked={isReplacing} onChange={setReplacing}>
-          Replace all days off in those years
+          {texts.replaceAllDaysOff}
         </CheckboxField>
         <FormFault>{fault}</FormFault>
         <div className="flex gap-2">
           <Button disabled={country === ""} onClick={() => void fill()}>
-            Fill in and preview the effect
+            {texts.fillInAndPreview}
           </Button>
-          <Button onClick={onBack}>Back</Button>
+          <Button onClick={onBack}>{texts.back}</Button>
         </div>
       </div>
     </SheetSection>

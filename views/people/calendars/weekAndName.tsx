@@ -1,5 +1,4 @@
 "use client";
-// The name and the plain week of a calendar.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useForm } from "react-hook-form";
 import * as z from "zod";
@@ -7,11 +6,13 @@ import { Button } from "../../../ui/button.tsx";
 import { Field, FormFault, FormFooter, TextInput } from "../../../ui/field.tsx";
 import { SheetSection } from "../../../ui/sheet.tsx";
 import { WeekFields, weekHours, weekSchema } from "../../planFields/weekFields.tsx";
+// The name and the plain week of a calendar.
+import { texts } from "../words.ts";
 import type { Draft } from "./useCalendars.ts";
 
 const fieldsSchema = z
-  .object({ name: z.string().trim().min(1, { error: "Enter a name for the calendar." }).max(300), week: weekSchema })
-  .refine(({ week }) => weekHours(week).some((hours) => hours > 0), { path: ["week", "root"], error: "One day of the week needs hours." });
+  .object({ name: z.string().trim().min(1, { error: texts.enterANameForTheCalendar }).max(300), week: weekSchema })
+  .refine(({ week }) => weekHours(week).some((hours) => hours > 0), { path: ["week", "root"], error: texts.oneDayOfTheWeek });
 
 interface WeekAndNameProps {
   draft: Draft;
@@ -35,16 +36,16 @@ export function WeekAndName({ draft, onChange, onCopy, onDelete, isFree }: WeekA
         className="space-y-3"
         onSubmit={(event) => void handleSubmit(({ name, week }) => onChange({ name: name.trim(), week: weekHours(week) }))(event)}
       >
-        <Field label="Name" fault={errors.name?.message}>
+        <Field label={texts.name} fault={errors.name?.message}>
           <TextInput {...register("name")} />
         </Field>
         <WeekFields register={register} name="week" faults={errors.week} />
         <FormFault>{errors.week?.root?.message}</FormFault>
         <FormFooter>
           <Button type="submit" disabled={!isDirty}>
-            Preview the effect
+            {texts.previewTheEffect}
           </Button>
-          <Button onClick={onCopy}>Make a copy</Button>
+          <Button onClick={onCopy}>{texts.makeACopy}</Button>
           {isFree && (
             <Button look="danger" onClick={onDelete}>
               Delete

@@ -1,5 +1,4 @@
 "use client";
-// Answering a request for time off: what approving it would do comes first, then approve, decline or other dates.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useState } from "react";
 import { useForm } from "react-hook-form";
@@ -17,8 +16,10 @@ import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { ImpactView, useImpact } from "../../frame/impact.tsx";
 import { RemedyList } from "../../remedies/remedyList.tsx";
 import { remedyEdit } from "../../remedies/remedyWords.ts";
+import { timeOffKinds } from "../dayWords.ts";
 import { dateRangeFields } from "../person/rangeFields.ts";
-import { timeOffKinds } from "../words.ts";
+// Answering a request for time off: what approving it would do comes first, then approve, decline or other dates.
+import { texts } from "../words.ts";
 
 type Way = "answer" | "decline" | "suggest";
 
@@ -41,15 +42,15 @@ export function AnswerSheet({ personId, name, timeOff, alsoAway = [], onClose }:
   return (
     <Sheet title={`Leave request from ${name}`} subtitle={`${timeOffKinds[timeOff.kind]} · ${rangeOf(timeOff)}`} onClose={onClose}>
       <Asked timeOff={timeOff} alsoAway={alsoAway} onAgreed={(agreed) => void make({ kind: "setTimeOff", personId, timeOff: agreed })} />
-      <ImpactView impact={impact} title="Effect of approval" />
+      <ImpactView impact={impact} title={texts.effectOfApproval} />
       <SheetSection>
         {way === "answer" && (
           <div className="flex flex-wrap gap-2">
             <Button look="main" onClick={() => void make(approval)}>
-              Approve
+              {texts.approve}
             </Button>
-            <Button onClick={() => setWay("decline")}>Decline…</Button>
-            <Button onClick={() => setWay("suggest")}>Other dates…</Button>
+            <Button onClick={() => setWay("decline")}>{texts.decline}</Button>
+            <Button onClick={() => setWay("suggest")}>{texts.otherDates}</Button>
           </div>
         )}
         {way === "decline" && (
@@ -89,7 +90,7 @@ function Asked({ timeOff, alsoAway, onAgreed }: AskedProps) {
         <p className="pt-1 text-ochre-ink">
           You suggested {rangeOf(suggested)}
           {reason && ` (“${reason}”)`}.{" "}
-          <TextButton onClick={() => onAgreed({ ...rest, ...suggested, state: "approved" })}>Agreed: approve these dates</TextButton>
+          <TextButton onClick={() => onAgreed({ ...rest, ...suggested, state: "approved" })}>{texts.agreedApproveTheseDates}</TextButton>
         </p>
       )}
     </SheetSection>
@@ -100,19 +101,19 @@ const rangeOf = ({ from, to }: { from: string; to: string }) => rangeText({ star
 
 function Decline({ onAnswer, onBack }: { onAnswer: (reason: string) => void; onBack: () => void }) {
   const { register, handleSubmit, formState } = useForm({
-    resolver: zodResolver(z.object({ reason: z.string().trim().min(1, { error: "Enter a reason for the person." }).max(2_000) })),
+    resolver: zodResolver(z.object({ reason: z.string().trim().min(1, { error: texts.enterAReason }).max(2_000) })),
     defaultValues: { reason: "" },
   });
   return (
     <form noValidate className="space-y-3" onSubmit={(event) => void handleSubmit(({ reason }) => onAnswer(reason))(event)}>
-      <Field label="Reason for declining" fault={formState.errors.reason?.message}>
+      <Field label={texts.reasonForDeclining} fault={formState.errors.reason?.message}>
         <TextInput {...register("reason")} autoFocus />
       </Field>
       <FormFooter>
         <Button type="submit" look="danger">
-          Decline
+          {texts.decline2}
         </Button>
-        <Button onClick={onBack}>Back</Button>
+        <Button onClick={onBack}>{texts.back}</Button>
       </FormFooter>
     </form>
   );
@@ -144,17 +145,17 @@ function Suggest({ timeOff, onAnswer, onBack }: SuggestProps) {
       }
     >
       <div className="field-pair">
-        <FormDate label="Suggested first day" control={control} name="from" autoFocus />
-        <FormDate label="Suggested last day" control={control} name="to" />
+        <FormDate label={texts.suggestedFirstDay} control={control} name="from" autoFocus />
+        <FormDate label={texts.suggestedLastDay} control={control} name="to" />
       </div>
-      <Field label="Reason">
+      <Field label={texts.reason}>
         <TextInput {...register("reason")} />
       </Field>
       <FormFooter>
         <Button type="submit" look="main">
-          Suggest these dates
+          {texts.suggestTheseDates}
         </Button>
-        <Button onClick={onBack}>Back</Button>
+        <Button onClick={onBack}>{texts.back}</Button>
       </FormFooter>
     </form>
   );

@@ -1,5 +1,4 @@
 "use client";
-// Leave: requests that wait for an answer, and a calendar by team that shows who is away together.
 import { parseAsString, parseAsStringLiteral, useQueryState } from "nuqs";
 import { useMemo, useState } from "react";
 import type { Initial } from "../../../client/initial.ts";
@@ -16,6 +15,8 @@ import { SignLegend } from "../../../ui/signLegend.tsx";
 import { Figure, Screen } from "../../frame/screen.tsx";
 import { useChartPeriods } from "../../frame/useChartPeriods.ts";
 import { PeopleTabs } from "../tabs.tsx";
+// Leave: requests that wait for an answer, and a calendar by team that shows who is away together.
+import { texts } from "../words.ts";
 import { AnswerSheet } from "./answerSheet.tsx";
 import { LeaveCalendar } from "./leaveCalendar.tsx";
 import { LeaveRequests, requestKey } from "./leaveRequests.tsx";
@@ -38,7 +39,7 @@ export function LeaveScreen({ initial }: { initial: Initial<AnswerOf<"leave">> }
   return (
     <Screen
       isTwoLined
-      title="People"
+      title={texts.people}
       figures={
         <>
           <PeopleTabs />
@@ -47,9 +48,9 @@ export function LeaveScreen({ initial }: { initial: Initial<AnswerOf<"leave">> }
       }
       actions={
         <>
-          <Segmented label="People shown" value={who} options={wordOptions(whoWords)} onChange={(value) => void setWho(value)} />
+          <Segmented label={texts.peopleShown} value={who} options={wordOptions(whoWords)} onChange={(value) => void setWho(value)} />
           <SignLegend signs={leaveSigns} />
-          <AddButton onAdd={() => add({})}>Add leave</AddButton>
+          <AddButton onAdd={() => add({})}>{texts.addLeave}</AddButton>
         </>
       }
       sheet={
@@ -88,7 +89,7 @@ function Counts({ teams, requests, range }: { teams: readonly Team[]; requests: 
   const away = new Set(awayIn(teams).flatMap(({ people }) => people.map(({ personId }) => personId)));
   return (
     <>
-      <Figure value={String(requests)} says={requests === 1 ? "request waits" : "requests wait"} isOver={requests > 0} />
+      <Figure value={String(requests)} says={requests === 1 ? texts.requestWaits : texts.requestsWait} isOver={requests > 0} />
       <Figure value={String(away.size)} says={`away in ${rangeText(range)}`} />
     </>
   );

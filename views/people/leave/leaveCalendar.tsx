@@ -1,5 +1,4 @@
 "use client";
-// The leave of people by team: a team's row shows the days on which several members are away.
 import { type PointerEvent, useCallback, useMemo, useRef, useState } from "react";
 import type { LeaveEntry, LeavePerson, LeaveTeam } from "../../../core/answers/leave.ts";
 import type { Day } from "../../../core/calendar/day.ts";
@@ -11,7 +10,9 @@ import { percentOf } from "../../../ui/timeChart.tsx";
 import { toggledList } from "../../../ui/toggled.ts";
 import { useChartColumn } from "../../frame/chartColumn.tsx";
 import { useChartPeriods } from "../../frame/useChartPeriods.ts";
-import { timeOffKinds, timeOffStates } from "../words.ts";
+import { timeOffKinds, timeOffStates } from "../dayWords.ts";
+// The leave of people by team: a team's row shows the days on which several members are away.
+import { texts } from "../words.ts";
 import type { NewLeave } from "./newLeave.tsx";
 
 type Row = { id: string; name: string; says: string; teamId?: string; away?: readonly number[]; person?: LeavePerson };
@@ -33,7 +34,7 @@ export function LeaveCalendar({ teams, onDrag }: CalendarProps) {
   return (
     <TreeTable
       name="away"
-      label="Who is away"
+      label={texts.whoIsAway}
       columns={columns}
       rows={rows}
       idOf={({ id }) => id}
@@ -43,7 +44,7 @@ export function LeaveCalendar({ teams, onDrag }: CalendarProps) {
       onFold={(id) => setFolded((known) => toggledList(known, id))}
       rowHeight={30}
       rowLook={({ person }) => !person && "rows-row-summary"}
-      empty="Nobody is away in this window. Move it on the ribbon, or show all people."
+      empty={texts.nobodyIsAway}
     />
   );
 }
@@ -60,7 +61,7 @@ function rowsOf({ teamId, name, people, away }: LeaveTeam): Row[] {
 
 const nameColumn: TableColumn<Row> = {
   id: "name",
-  head: "Team",
+  head: texts.team,
   width: 262,
   isRowHead: true,
   value: ({ name }) => name,
@@ -96,7 +97,7 @@ function DaysToDrag({ range, onDrag }: { range: Range; onDrag: (from: Day, to: D
   const left = percentOf(first, range);
   return (
     <span
-      title="Drag over days to add leave"
+      title={texts.dragOverDaysToAdd}
       className="absolute inset-0 cursor-crosshair touch-none"
       onPointerDown={(event) => {
         if (event.button !== 0) return;

@@ -1,12 +1,13 @@
 "use client";
-// Requests for leave that wait for an answer.
 import { useMemo } from "react";
 import type { LeaveRequest } from "../../../core/answers/leave.ts";
 import { parseDay } from "../../../core/calendar/day.ts";
 import { rangeText } from "../../../ui/format.ts";
 import type { TableColumn } from "../../../ui/table/column.ts";
 import { DataTable } from "../../../ui/table/dataTable.tsx";
-import { timeOffKinds } from "../words.ts";
+import { timeOffKinds } from "../dayWords.ts";
+// Requests for leave that wait for an answer.
+import { texts } from "../words.ts";
 
 export const requestKey = ({ personId, timeOff }: LeaveRequest): string => `${personId}:${timeOff.id}`;
 
@@ -18,11 +19,11 @@ interface LeaveRequestsProps {
 
 export function LeaveRequests({ requests, openKey, onOpen }: LeaveRequestsProps) {
   const rows = useMemo(() => [...requests], [requests]);
-  if (rows.length === 0) return <p className="text-ink-2">No requests are waiting for an answer.</p>;
+  if (rows.length === 0) return <p className="text-ink-2">{texts.noRequestsAreWaiting}</p>;
   return (
     <DataTable
       name="leave"
-      label="Requests waiting for an answer"
+      label={texts.requestsWaitingForAnAnswer}
       columns={columns}
       rows={rows}
       idOf={requestKey}
@@ -40,7 +41,7 @@ const datesText = ({ timeOff }: LeaveRequest) => rangeText({ start: parseDay(tim
 const columns: TableColumn<LeaveRequest>[] = [
   {
     id: "name",
-    head: "Waiting for an answer",
+    head: texts.waitingForAnAnswer,
     width: 190,
     isRowHead: true,
     value: ({ name }) => name,
@@ -48,14 +49,14 @@ const columns: TableColumn<LeaveRequest>[] = [
   },
   {
     id: "kind",
-    head: "Kind",
+    head: texts.kind,
     width: 110,
     value: ({ timeOff }) => timeOffKinds[timeOff.kind],
     cell: ({ timeOff }) => timeOffKinds[timeOff.kind],
   },
   {
     id: "dates",
-    head: "Dates",
+    head: texts.dates,
     width: 170,
     value: ({ timeOff }) => timeOff.from,
     copied: datesText,
@@ -64,14 +65,14 @@ const columns: TableColumn<LeaveRequest>[] = [
   },
   {
     id: "note",
-    head: "Note",
+    head: texts.note,
     width: 160,
     grow: 1,
     value: ({ timeOff }) => timeOff.note ?? null,
     cell: ({ timeOff, alsoAway }) => (
       <span className="truncate text-ink-2">
         {timeOff.note}
-        {timeOff.suggested && <span className="text-ochre-ink"> · other dates suggested</span>}
+        {timeOff.suggested && <span className="text-ochre-ink">{texts.otherDatesSuggested}</span>}
         {alsoAway.length > 0 && <span className="text-ochre-ink"> · with {alsoAway.join(", ")}</span>}
       </span>
     ),

@@ -1,5 +1,4 @@
 "use client";
-// Leave entered on the leave screen: for whom, and then as on a person's page, with what it does to the plan.
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
 import { type Day, formatDay } from "../../../core/calendar/day.ts";
@@ -11,6 +10,8 @@ import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { yearRange } from "../../../ui/years.ts";
 import { useNames, usePlanFacts } from "../../frame/facts.ts";
 import { TimeOffForm } from "../person/timeOffForm.tsx";
+// Leave entered on the leave screen: for whom, and then as on a person's page, with what it does to the plan.
+import { texts } from "../words.ts";
 
 /** The known parts of new leave: its person and its days. */
 export interface NewLeave {
@@ -27,9 +28,9 @@ export function NewLeaveSheet({ leave, onClose }: { leave: NewLeave; onClose: ()
   const known = useMaybeAnswer("personYear", personId === "" ? null : { personId, range: yearRange(YEAR_OF_NO_MATTER) }, null);
   if (!known || known.person.id !== personId)
     return (
-      <Sheet title="New leave" onClose={onClose}>
+      <Sheet title={texts.newLeave} onClose={onClose}>
         <SheetSection>
-          <Field label="Who is away">
+          <Field label={texts.whoIsAway}>
             <Picker value={personId} options={[none("Choose a person"), ...namedOptions(people)]} onChange={setPersonId} />
           </Field>
         </SheetSection>

@@ -1,5 +1,4 @@
 "use client";
-// Handing over a person's work from a day on: each of it to the person who is chosen, or all as proposed.
 import { useMemo, useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
 import { formatDay, parseDay } from "../../../core/calendar/day.ts";
@@ -17,6 +16,8 @@ import { Picker } from "../../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { usePlanFacts } from "../../frame/facts.ts";
 import { ImpactView, useImpact } from "../../frame/impact.tsx";
+// Handing over a person's work from a day on: each of it to the person who is chosen, or all as proposed.
+import { texts } from "../words.ts";
 
 /** Represents work that is left with the person who has it. */
 const STAYS = "stays";
@@ -34,25 +35,25 @@ export function HandOverSheet({ person, from, onClose }: HandOverProps) {
   const { date, setDate, isDate, answer, lines, takerOf, chooseAll, chooseOne, given, edit, handOver } = useHandOver(person, from);
   const everyone = useEveryone(lines);
   return (
-    <Sheet title="Hand over" subtitle={person.name} onClose={onClose}>
+    <Sheet title={texts.handOver} subtitle={person.name} onClose={onClose}>
       <SheetSection>
         <div className="space-y-3">
-          <Field label="All work from" fault={isDate ? undefined : "Enter a date such as 8 Feb 2027."}>
+          <Field label={texts.allWorkFrom} fault={isDate ? undefined : "Enter a date such as 8 Feb 2027."}>
             <DateField value={date} onChange={setDate} />
           </Field>
-          <Field label="Assign all to">
+          <Field label={texts.assignAllTo}>
             <Picker value="" onChange={(id) => chooseAll(id || STAYS)} options={[none("Choose a person"), ...everyone]} />
           </Field>
           <div className="flex flex-wrap gap-2">
-            <Button onClick={() => chooseAll(AS_PROPOSED)} title="People with the role and the most room, without double booking">
-              As proposed
+            <Button onClick={() => chooseAll(AS_PROPOSED)} title={texts.peopleWithTheRole}>
+              {texts.asProposed}
             </Button>
-            <Button onClick={() => chooseAll(OPEN)}>Leave all unassigned</Button>
+            <Button onClick={() => chooseAll(OPEN)}>{texts.leaveAllUnassigned}</Button>
           </div>
         </div>
       </SheetSection>
       <SheetSection title={answer ? `${countText(lines.length, "assignment")}, ${hoursText(answer.minutes)} h` : undefined}>
-        {answer && lines.length === 0 && <p className="text-ink-2">There is no work from that date.</p>}
+        {answer && lines.length === 0 && <p className="text-ink-2">{texts.thereIsNoWork}</p>}
         {lines.map((line) => (
           <Line key={line.assignmentId} line={line} value={takerOf(line)} onChoose={(to) => chooseOne(line, to)} />
         ))}
@@ -111,8 +112,8 @@ function Effect({ edit }: { edit: Edit }) {
 
 function Line({ line, value, onChoose }: { line: HandOverLine; value: string; onChoose: (to: string) => void }) {
   const options: Option[] = [
-    { value: STAYS, text: "Stays" },
-    { value: OPEN, text: "Leave unassigned" },
+    { value: STAYS, text: texts.stays },
+    { value: OPEN, text: texts.leaveUnassigned },
     ...line.recipients.map(({ personId, name, hasRole, cover }) => ({
       value: personId,
       text: name,

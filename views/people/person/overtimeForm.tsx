@@ -1,5 +1,4 @@
 "use client";
-// Overtime: hours a day on top of the regular ones, over some dates.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useState } from "react";
 import { useForm } from "react-hook-form";
@@ -13,6 +12,8 @@ import { FormDate } from "../../../ui/form.tsx";
 import { newId } from "../../../ui/newId.ts";
 import { usePlanFacts } from "../../frame/facts.ts";
 import { useImpact } from "../../frame/impact.tsx";
+// Overtime: hours a day on top of the regular ones, over some dates.
+import { texts } from "../words.ts";
 import { PartForm } from "./partForm.tsx";
 import { dateRangeFields, hoursADay, hoursOf } from "./rangeFields.ts";
 import type { PersonHook } from "./usePerson.ts";
@@ -32,11 +33,18 @@ export function OvertimeForm(props: OvertimeProps) {
   const { register, control, formState, ...acts } = useOvertime(props);
   const { errors } = formState;
   return (
-    <PartForm title="Overtime" personName={props.person.name} isNew={!props.entry} state={formState} onClose={props.onClose} {...acts}>
+    <PartForm
+      title={texts.overtime}
+      personName={props.person.name}
+      isNew={!props.entry}
+      state={formState}
+      onClose={props.onClose}
+      {...acts}
+    >
       <div className="field-pair">
-        <FormDate label="First day" control={control} name="from" />
-        <FormDate label="Last day" control={control} name="to" />
-        <Field label="Hours a day" fault={errors.hoursPerDay?.message}>
+        <FormDate label={texts.firstDay} control={control} name="from" />
+        <FormDate label={texts.lastDay} control={control} name="to" />
+        <Field label={texts.hoursADay} fault={errors.hoursPerDay?.message}>
           <TextInput {...register("hoursPerDay")} inputMode="decimal" />
         </Field>
       </div>

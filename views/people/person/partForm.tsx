@@ -1,5 +1,4 @@
 "use client";
-// The form of one part of a person: its fields, what saves or deletes it, and what that would do.
 import type { FormEvent, ReactNode } from "react";
 import type { FormState } from "react-hook-form";
 import type { Impact } from "../../../core/answers/impact.ts";
@@ -7,6 +6,8 @@ import { Button } from "../../../ui/button.tsx";
 import { FormFooter } from "../../../ui/field.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { ImpactView } from "../../frame/impact.tsx";
+// The form of one part of a person: its fields, what saves or deletes it, and what that would do.
+import { texts } from "../words.ts";
 
 interface PartFormProps {
   title: string;
@@ -35,7 +36,7 @@ export function PartForm({ title, personName, isNew, state, onSubmit, onDelete, 
             {children}
             <FormFooter>
               <Button type="submit" look="main" disabled={state.isSubmitting || !isSavable}>
-                {isNew ? addText : "Save"}
+                {isNew ? addText : texts.save}
               </Button>
               {!isNew && (
                 <Button look="danger" onClick={() => void onDelete()}>

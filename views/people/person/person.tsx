@@ -1,5 +1,4 @@
 "use client";
-// A person's page: a year of capacity day by day, the weeks they work, their time off and what they are on.
 import { ChevronLeft } from "lucide-react";
 import type { Initial } from "../../../client/initial.ts";
 import type { AnswerOf } from "../../../client/questions.ts";
@@ -17,7 +16,9 @@ import { usePlanFacts } from "../../frame/facts.ts";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
 import { useLeaveWhenGone } from "../../frame/useLeaveWhenGone.ts";
 import { useLinkTo } from "../../frame/windowed.ts";
-import { dayText, weeksSentence } from "../words.ts";
+import { dayText, weeksSentence } from "../dayWords.ts";
+// A person's page: a year of capacity day by day, the weeks they work, their time off and what they are on.
+import { texts } from "../words.ts";
 import { PartSheet } from "./partSheet.tsx";
 import { PersonCards } from "./personCards.tsx";
 import { type PersonHook, usePerson } from "./usePerson.ts";
@@ -30,10 +31,10 @@ export function PersonPage({ personId, initial }: { personId: string; initial: I
   useKeys({ n: () => show("off", "new") });
   if (!answer)
     return (
-      <Screen title="People">
-        <Empty title="This person is not in the plan">
+      <Screen title={texts.people}>
+        <Empty title={texts.thisPersonIsNot}>
           <Link href={linkTo("/people")} className="text-link">
-            Back to all people
+            {texts.backToAllPeople}
           </Link>
         </Empty>
       </Screen>
@@ -48,7 +49,7 @@ function Page({ answer, hook }: { answer: PersonYear; hook: PersonHook }) {
       isTwoLined
       title={
         <span className="flex items-center gap-1">
-          <Link href={linkTo("/people")} aria-label="Back to all people" className="-ml-1 text-ink-2 hover:text-ink">
+          <Link href={linkTo("/people")} aria-label={texts.backToAllPeople} className="-ml-1 text-ink-2 hover:text-ink">
             <ChevronLeft size={18} />
           </Link>
           {answer.person.name}
@@ -75,7 +76,7 @@ function Figures({ answer: { months, unplaceable }, year }: { answer: PersonYear
     <>
       <Figure value={`${hoursText(capacity)} h`} says={`capacity in ${year}`} />
       <Figure value={shareText(shareOf(load, capacity))} says="used" />
-      {unplaced > 0 && <Figure value={`${hoursText(unplaced)} h`} says="cannot be worked" isOver />}
+      {unplaced > 0 && <Figure value={`${hoursText(unplaced)} h`} says={texts.cannotBeWorked} isOver />}
     </>
   );
 }
@@ -86,11 +87,11 @@ function Actions({ hook: { year, setYear, show, answer } }: { hook: PersonHook }
     <>
       <YearSteps year={year} onYear={setYear} />
       <Link href={linkTo(`/people/person/${encodeURIComponent(answer?.person.id ?? "")}/hours`)} className={buttonLook()}>
-        Hours
+        {texts.hours}
       </Link>
-      <Button onClick={() => show("handOver")}>Hand over</Button>
-      <Button onClick={() => show("details")}>Details</Button>
-      <AddButton onAdd={() => show("off", "new")}>Time off</AddButton>
+      <Button onClick={() => show("handOver")}>{texts.handOver}</Button>
+      <Button onClick={() => show("details")}>{texts.details}</Button>
+      <AddButton onAdd={() => show("off", "new")}>{texts.timeOff}</AddButton>
     </>
   );
 }
@@ -131,7 +132,7 @@ function MonthSum({ sums: { regular, overtime, load, state, requested } }: { sum
     <span className={state === "over" ? "figure-bad" : ""} title={overtime > 0 ? `with ${hoursText(overtime)} h overtime` : undefined}>
       {hoursText(load)} <span className="font-normal text-ink-2">of {hoursText(capacity)}</span>
       {requested > 0 && (
-        <span className="font-normal text-[12px] text-ochre-ink" title="Falls if every request is approved">
+        <span className="font-normal text-[12px] text-ochre-ink" title={texts.fallsIfEveryRequest}>
           {" "}
           −{hoursText(requested)}?
         </span>

@@ -1,5 +1,4 @@
 "use client";
-// The cards below a person's year: weeks, time off, overtime, what they are on, skills, teams, their calendar.
 import { Plus, X } from "lucide-react";
 import type { ReactNode } from "react";
 import type { PersonYear } from "../../../core/answers/personYear.ts";
@@ -8,6 +7,8 @@ import { namedOptions, none } from "../../../ui/options.ts";
 import { Picker } from "../../../ui/picker.tsx";
 import { useNames } from "../../frame/facts.ts";
 import { FeedLinks } from "../../frame/feedLinks.tsx";
+// The cards below a person's year: weeks, time off, overtime, what they are on, skills, teams, their calendar.
+import { texts } from "../words.ts";
 import { Assignments, Mentions, OvertimeList, TimeOffList, Weeks } from "./personLists.tsx";
 import type { PersonHook } from "./usePerson.ts";
 
@@ -16,13 +17,13 @@ export function PersonCards({ answer, hook }: { answer: PersonYear; hook: Person
   return (
     <div className="mt-3 grid grid-cols-2 gap-3 @max-[700px]:grid-cols-1">
       <div className="space-y-3">
-        <Card title="Weeks" add="New working week from a date" onAdd={() => show("week", "new")}>
+        <Card title={texts.weeks} add="New working week from a date" onAdd={() => show("week", "new")}>
           <Weeks answer={answer} hook={hook} />
         </Card>
-        <Card title="Time off" add="Time off" onAdd={() => show("off", "new")}>
+        <Card title={texts.timeOff} add="Time off" onAdd={() => show("off", "new")}>
           <TimeOffList person={answer.person} hook={hook} />
         </Card>
-        <Card title="Overtime" add="Overtime" onAdd={() => show("overtime", "new")}>
+        <Card title={texts.overtime} add="Overtime" onAdd={() => show("overtime", "new")}>
           <OvertimeList person={answer.person} hook={hook} />
         </Card>
       </div>
@@ -31,11 +32,11 @@ export function PersonCards({ answer, hook }: { answer: PersonYear; hook: Person
           <Assignments answer={answer} hook={hook} />
         </Card>
         {answer.mentions.length > 0 && (
-          <Card title="Mentions">
+          <Card title={texts.mentions}>
             <Mentions answer={answer} />
           </Card>
         )}
-        <Card title="Skills and teams" add="Change skills" onAdd={() => show("details")}>
+        <Card title={texts.skillsAndTeams} add="Change skills" onAdd={() => show("details")}>
           <SkillsOf answer={answer} />
           <TeamsOf answer={answer} hook={hook} />
         </Card>
@@ -48,7 +49,7 @@ export function PersonCards({ answer, hook }: { answer: PersonYear; hook: Person
 function SkillsOf({ answer: { skills } }: { answer: PersonYear }) {
   return (
     <p className="px-3 py-1.5">
-      {skills.length === 0 && <span className="text-ink-2">No skills stated.</span>}
+      {skills.length === 0 && <span className="text-ink-2">{texts.noSkillsStated}</span>}
       {skills.map(({ name, level }, at) => (
         <span key={name}>
           {at > 0 && ", "}
@@ -95,7 +96,7 @@ function TeamsOf({ answer: { person, teams }, hook }: { answer: PersonYear; hook
       ))}
       {others.length > 0 && (
         <Picker
-          label="Join a team"
+          label={texts.joinATeam}
           value=""
           onChange={(value) => void hook.edit({ kind: "changePeople", ids: [person.id], set: { teamId: value } })}
           width={130}
@@ -110,7 +111,7 @@ function TeamsOf({ answer: { person, teams }, hook }: { answer: PersonYear; hook
 /** The addresses of the calendar feed of the person's assignments. */
 function FeedCard({ personId }: { personId: string }) {
   return (
-    <Card title="Calendar feed">
+    <Card title={texts.calendarFeed}>
       <p className="px-3 py-1.5 text-ink-2">
         Assignments as iCalendar: <FeedLinks kind="people" id={personId} />
       </p>

@@ -1,5 +1,4 @@
 "use client";
-// The lists of a person's page below the strip: weeks, time off, overtime and assignments, each line opening its sheet.
 import { AlertTriangle } from "lucide-react";
 import type { ReactNode } from "react";
 import type { PersonYear } from "../../../core/answers/personYear.ts";
@@ -8,8 +7,10 @@ import type { Person } from "../../../core/plan/schema.ts";
 import { hoursText, hueOf, rangeText } from "../../../ui/format.ts";
 import Link from "../../../ui/link.tsx";
 import { useLinkTo } from "../../frame/windowed.ts";
+import { spanText, timeOffKinds, timeOffStates, weekHoursText } from "../dayWords.ts";
 import { WeekSign } from "../weekSign.tsx";
-import { spanText, timeOffKinds, timeOffStates, weekHoursText } from "../words.ts";
+// The lists of a person's page below the strip: weeks, time off, overtime and assignments, each line opening its sheet.
+import { texts } from "../words.ts";
 import type { PersonHook } from "./usePerson.ts";
 
 const line = "flex w-full items-baseline gap-2 px-3 py-1.5 text-left";
@@ -54,7 +55,7 @@ const stateTone = { requested: "text-ochre-ink font-semibold", approved: "text-i
 
 export function TimeOffList({ person, hook }: { person: Person; hook: PersonHook }) {
   const entries = (person.timeOff ?? []).toSorted((a, b) => (a.from < b.from ? -1 : 1));
-  if (entries.length === 0) return <p className="px-3 py-2 text-ink-2">None. Select a day above, or press N.</p>;
+  if (entries.length === 0) return <p className="px-3 py-2 text-ink-2">{texts.noneSelectADayAbove}</p>;
   return entries.map((off) => (
     <PressLine key={off.id} onPress={() => hook.show("off", off.id)}>
       <span className="min-w-0 flex-1">
@@ -72,7 +73,7 @@ export function TimeOffList({ person, hook }: { person: Person; hook: PersonHook
 
 export function OvertimeList({ person, hook }: { person: Person; hook: PersonHook }) {
   const entries = person.overtime ?? [];
-  if (entries.length === 0) return <p className="px-3 py-2 text-ink-2">None.</p>;
+  if (entries.length === 0) return <p className="px-3 py-2 text-ink-2">{texts.none}</p>;
   return entries.map((entry) => (
     <PressLine key={entry.id} onPress={() => hook.show("overtime", entry.id)}>
       <span className="flex-1 text-ink-2">{rangeOf(entry)}</span>
@@ -83,7 +84,7 @@ export function OvertimeList({ person, hook }: { person: Person; hook: PersonHoo
 
 export function Assignments({ answer: { work, unplaceable }, hook }: { answer: PersonYear; hook: PersonHook }) {
   const linkTo = useLinkTo();
-  if (work.length + unplaceable.length === 0) return <p className="px-3 py-2 text-ink-2">No work in this year.</p>;
+  if (work.length + unplaceable.length === 0) return <p className="px-3 py-2 text-ink-2">{texts.noWorkInThisYear}</p>;
   return (
     <>
       {unplaceable.map((entry) => (

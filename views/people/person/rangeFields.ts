@@ -1,6 +1,8 @@
 // Typed dates and hours that several forms ask for: a first and a last day, hours of a day.
+
 import * as z from "zod";
 import { DATE_HINT, readDate } from "../../../ui/dateText.ts";
+import { texts } from "../words.ts";
 
 const day = z.string().refine((text) => readDate(text) !== null, { error: DATE_HINT });
 
@@ -9,8 +11,7 @@ export function dateRangeFields<S extends z.ZodRawShape>(shape: S) {
   return z.object({ from: day, to: day, ...shape }).superRefine((fields, context) => {
     const { from, to } = fields as { from: string; to: string };
     const [first, last] = [readDate(from), readDate(to)];
-    if (first !== null && last !== null && last < first)
-      context.addIssue({ code: "custom", path: ["to"], message: "The last day must be on or after the first day." });
+    if (first !== null && last !== null && last < first) context.addIssue({ code: "custom", path: ["to"], message: texts.theLastDayMust });
   });
 }
 
@@ -26,6 +27,6 @@ export function hoursADay(isOptional: boolean) {
       const hours = hoursOf(text);
       return hours === null ? isOptional : hours > 0 && hours <= 24;
     },
-    { error: "Enter up to 24 hours." },
+    { error: texts.enterUpTo24Hours },
   );
 }

@@ -1,5 +1,4 @@
 "use client";
-// Time off: dates, whole or part days, what for, and its state, with what it does to the plan once approved.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useState } from "react";
 import { type UseFormReturn, useForm } from "react-hook-form";
@@ -12,7 +11,9 @@ import { FormChoice, FormDate } from "../../../ui/form.tsx";
 import { newId } from "../../../ui/newId.ts";
 import { wordOptions } from "../../../ui/options.ts";
 import { useImpact } from "../../frame/impact.tsx";
-import { timeOffKinds } from "../words.ts";
+import { timeOffKinds } from "../dayWords.ts";
+// Time off: dates, whole or part days, what for, and its state, with what it does to the plan once approved.
+import { texts } from "../words.ts";
 import { PartForm } from "./partForm.tsx";
 import { dateRangeFields, hoursADay, hoursOf } from "./rangeFields.ts";
 import type { PersonHook } from "./usePerson.ts";
@@ -38,7 +39,7 @@ export function TimeOffForm(props: TimeOffProps) {
   const { form, ...acts } = useTimeOff(props);
   return (
     <PartForm
-      title={isNew ? "Time off" : timeOffKinds[entry.kind]}
+      title={isNew ? texts.timeOff : timeOffKinds[entry.kind]}
       personName={person.name}
       isNew={isNew}
       state={form.formState}
@@ -107,26 +108,26 @@ function OffFields({ form: { register, control, formState }, isNew }: { form: Us
   return (
     <>
       <div className="field-pair">
-        <FormDate label="First day" control={control} name="from" autoFocus={isNew} />
-        <FormDate label="Last day" control={control} name="to" />
-        <Field label="For">
+        <FormDate label={texts.firstDay} control={control} name="from" autoFocus={isNew} />
+        <FormDate label={texts.lastDay} control={control} name="to" />
+        <Field label={texts.forText}>
           <FormChoice control={control} name="kind" options={wordOptions(timeOffKinds)} />
         </Field>
-        <Field label="Hours a day" fault={errors.hoursPerDay?.message}>
-          <TextInput {...register("hoursPerDay")} placeholder="whole days" inputMode="decimal" />
+        <Field label={texts.hoursADay} fault={errors.hoursPerDay?.message}>
+          <TextInput {...register("hoursPerDay")} placeholder={texts.wholeDays} inputMode="decimal" />
         </Field>
       </div>
-      <Field label="Note">
+      <Field label={texts.note}>
         <TextInput {...register("note")} />
       </Field>
-      <Field label="State">
+      <Field label={texts.state}>
         <FormChoice
           control={control}
           name="state"
           options={[
-            { value: "requested", text: "Requested, waiting for an answer" },
-            { value: "approved", text: "Approved" },
-            { value: "declined", text: "Declined" },
+            { value: "requested", text: texts.requestedWaitingForAnAnswer },
+            { value: "approved", text: texts.approved },
+            { value: "declined", text: texts.declined },
           ]}
         />
       </Field>

@@ -1,5 +1,4 @@
 "use client";
-// Hours that cannot be worked as planned: why, and the ways out one press away.
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
 import { parseDay } from "../../../core/calendar/day.ts";
@@ -16,6 +15,8 @@ import { RecipientList } from "../../frame/recipientList.tsx";
 import { useLinkTo } from "../../frame/windowed.ts";
 import { RemedyList } from "../../remedies/remedyList.tsx";
 import { remedyEdit } from "../../remedies/remedyWords.ts";
+// Hours that cannot be worked as planned: why, and the ways out one press away.
+import { texts } from "../words.ts";
 
 type Way = "give" | "move" | "split";
 
@@ -46,7 +47,7 @@ export function UnplacedSheet({ entry, onClose }: UnplacedProps) {
     );
   return (
     <Sheet title={`${hoursText(entry.minutes)} h cannot be worked`} subtitle={`${entry.taskName} · ${entry.projectName}`} onClose={onClose}>
-      <SheetSection title="Reason">
+      <SheetSection title={texts.reason}>
         <p>{whyText(entry)}</p>
         <p className="pt-1 text-ink-2">
           {hoursText(entry.minutes)} of {hoursText(entry.asked)} h cannot be worked.
@@ -54,7 +55,12 @@ export function UnplacedSheet({ entry, onClose }: UnplacedProps) {
       </SheetSection>
       <WaysOut entry={entry} way={way} onWay={setWay} />
       {edit ? (
-        <Tried edit={edit} text={way === "move" ? "Move it" : "Split it"} onMake={() => void make(edit)} onBack={() => setWay(null)} />
+        <Tried
+          edit={edit}
+          text={way === "move" ? texts.moveIt : texts.splitIt}
+          onMake={() => void make(edit)}
+          onBack={() => setWay(null)}
+        />
       ) : (
         <RemedyList problem={{ about: "unplaced", assignmentId: entry.assignmentId }} onApply={(line) => void make(remedyEdit(line))} />
       )}
@@ -73,12 +79,12 @@ function WaysOut({ entry, way, onWay }: WaysProps) {
   const linkTo = useLinkTo();
   const roleName = roles.find(({ id }) => id === entry.split?.roleId)?.name ?? "the role";
   return (
-    <SheetSection title="Options">
+    <SheetSection title={texts.options}>
       <div className="flex flex-col items-start gap-2">
-        <Button onClick={() => onWay("give")}>Reassign all of it…</Button>
+        <Button onClick={() => onWay("give")}>{texts.reassignAllOfIt}</Button>
         {entry.split && (
           <Button onClick={() => onWay("split")} aria-pressed={way === "split"}>
-            {entry.split.gives === "later" ? "From" : "Before"} {longDay(parseDay(entry.split.date))}: unassigned, for a{" "}
+            {entry.split.gives === "later" ? texts.fromText : texts.before} {longDay(parseDay(entry.split.date))}: unassigned, for a{" "}
             {roleName.toLowerCase()}
           </Button>
         )}
@@ -91,7 +97,7 @@ function WaysOut({ entry, way, onWay }: WaysProps) {
           href={linkTo(`/work/${encodeURIComponent(entry.projectId)}`, { task: entry.taskId })}
           className="inline-flex h-8 items-center rounded-card px-1 text-link"
         >
-          Open the task
+          {texts.openTheTask}
         </Link>
       </div>
     </SheetSection>
@@ -116,7 +122,7 @@ function Tried({ edit, text, onMake, onBack }: TriedProps) {
           <Button look="main" disabled={!impact || impact.faults.length > 0} onClick={onMake}>
             {text}
           </Button>
-          <Button onClick={onBack}>Back</Button>
+          <Button onClick={onBack}>{texts.back}</Button>
         </div>
       </SheetSection>
     </>

@@ -1,5 +1,4 @@
 "use client";
-// A weekly pattern: the hours of each weekday, from when and until when; none at all is a gap in the work.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useForm } from "react-hook-form";
 import * as z from "zod";
@@ -13,6 +12,8 @@ import { FormDate } from "../../../ui/form.tsx";
 import { usePlanFacts } from "../../frame/facts.ts";
 import { useImpact } from "../../frame/impact.tsx";
 import { WeekFields, weekHours, weekSchema } from "../../planFields/weekFields.tsx";
+// A weekly pattern: the hours of each weekday, from when and until when; none at all is a gap in the work.
+import { texts } from "../words.ts";
 import { PartForm } from "./partForm.tsx";
 import type { PersonHook } from "./usePerson.ts";
 
@@ -20,9 +21,8 @@ const fieldsSchema = z
   .object({ week: weekSchema, from: z.string(), to: z.string().refine(isDateText, { error: DATE_HINT }) })
   .superRefine(({ from, to }, context) => {
     const [first, last] = [readDate(from), readDate(to)];
-    if (first === null) context.addIssue({ code: "custom", path: ["from"], message: "Enter the date it is effective from." });
-    else if (last !== null && last < first)
-      context.addIssue({ code: "custom", path: ["to"], message: "The last day must be on or after the first day." });
+    if (first === null) context.addIssue({ code: "custom", path: ["from"], message: texts.enterTheDate });
+    else if (last !== null && last < first) context.addIssue({ code: "custom", path: ["to"], message: texts.theLastDayMust });
   });
 type Fields = z.infer<typeof fieldsSchema>;
 type Pattern = NonNullable<Person["patterns"]>[number];
@@ -40,7 +40,7 @@ export function WeekForm(props: WeekProps) {
   const isNew = props.at === null;
   return (
     <PartForm
-      title={isNew ? "Another week" : "Own working week"}
+      title={isNew ? texts.anotherWeek : texts.ownWorkingWeek}
       personName={props.answer.person.name}
       isNew={isNew}
       addText="Add this week"
@@ -51,11 +51,11 @@ export function WeekForm(props: WeekProps) {
     >
       <WeekFields register={register} name="week" faults={errors.week} />
       <div className="field-pair">
-        <FormDate label="From" control={control} name="from" />
-        <FormDate label="Until" control={control} name="to" placeholder="no end" />
+        <FormDate label={texts.fromText} control={control} name="from" />
+        <FormDate label={texts.until} control={control} name="to" placeholder={texts.noEnd} />
       </div>
       <Button look="quiet" className="px-1!" onClick={setNoWork}>
-        No work on these dates
+        {texts.noWorkOnTheseDates}
       </Button>
     </PartForm>
   );

@@ -3,6 +3,7 @@ import { Plus } from "lucide-react";
 import { useState } from "react";
 import { Button } from "../../../ui/button.tsx";
 import { TextInput } from "../../../ui/field.tsx";
+import { texts } from "../words.ts";
 
 export function AddSkill({ onAdd, taken }: { onAdd: (name: string) => void; taken: readonly string[] }) {
   const [name, setName] = useState<string | null>(null);
@@ -25,18 +26,18 @@ export function AddSkill({ onAdd, taken }: { onAdd: (name: string) => void; take
       }}
     >
       <TextInput
-        aria-label="Name of the skill"
+        aria-label={texts.nameOfTheSkill}
         aria-invalid={isTaken}
-        title={isTaken ? "A skill with this name already exists" : undefined}
+        title={isTaken ? texts.aSkillWithThisName : undefined}
         autoFocus
         value={name}
         onChange={(event) => setName(event.target.value)}
         width={140}
       />
       <Button type="submit" look="main" disabled={typed === "" || isTaken}>
-        Add
+        {texts.add}
       </Button>
-      <Button onClick={() => setName(null)}>Back</Button>
+      <Button onClick={() => setName(null)}>{texts.back}</Button>
     </form>
   );
 }

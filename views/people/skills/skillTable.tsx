@@ -1,11 +1,12 @@
 "use client";
-// People down, skills across: a level is typed as a digit; a press only takes one there.
 import { useMemo } from "react";
 import type { SkillColumn, SkillMatrix } from "../../../core/answers/skillMatrix.ts";
 import { countText, hoursText } from "../../../ui/format.ts";
 import type { TableColumn } from "../../../ui/table/column.ts";
 import { DataTable } from "../../../ui/table/dataTable.tsx";
 import type { Section } from "../../../ui/table/lines.ts";
+// People down, skills across: a level is typed as a digit; a press only takes one there.
+import { texts } from "../words.ts";
 
 export type SkillRow = SkillMatrix["rows"][number];
 type SetLevel = (row: SkillRow, skillId: string, level: number) => void;
@@ -25,28 +26,26 @@ export function SkillTable({ columns, rows, onSet }: SkillTableProps) {
   return (
     <DataTable
       name="level"
-      label="Levels of skills"
+      label={texts.levelsOfSkills}
       columns={all}
       sections={sections}
       idOf={({ personId }) => personId}
       nameOf={({ name }) => name}
       rowHeight={30}
       headHeight={164}
-      empty="No results."
+      empty={texts.noResults}
     />
   );
 }
 
 const personColumn: TableColumn<SkillRow> = {
   id: "person",
-  head: "Person",
+  head: texts.person,
   headNode: (
     <span className="flex h-full flex-col justify-end pb-1 whitespace-normal">
-      <span className="pb-1 font-semibold text-ink">Person</span>
-      <span className="text-side">
-        Levels 1 to 5: type a digit, 0 removes one. Shaded: people who can do the unassigned work of the window.
-      </span>
-      <span className="flex h-[40px] items-center text-side">Needed by unassigned work, h</span>
+      <span className="pb-1 font-semibold text-ink">{texts.person}</span>
+      <span className="text-side">{texts.levels1To5Type}</span>
+      <span className="flex h-[40px] items-center text-side">{texts.neededByUnassignedWorkH}</span>
     </span>
   ),
   width: 250,

@@ -1,5 +1,4 @@
 "use client";
-// The skills matrix: people by skills with their levels, and the gap of each skill against what open work asks for.
 import { parseAsBoolean, parseAsString, useQueryState } from "nuqs";
 import { useCallback, useMemo } from "react";
 import type { Initial } from "../../../client/initial.ts";
@@ -11,6 +10,8 @@ import { SearchInput } from "../../../ui/searchInput.tsx";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
 import { usePlanWindow } from "../../frame/windowed.ts";
 import { PeopleTabs } from "../tabs.tsx";
+// The skills matrix: people by skills with their levels, and the gap of each skill against what open work asks for.
+import { texts } from "../words.ts";
 import { AddSkill } from "./addSkill.tsx";
 import { hasGap, type SkillRow, SkillTable } from "./skillTable.tsx";
 
@@ -19,27 +20,27 @@ export function Skills({ initial }: { initial: Initial<AnswerOf<"skills">> }) {
   const missing = columns.filter(hasGap);
   return (
     <Screen
-      title="People"
+      title={texts.people}
       figures={
         <>
           <PeopleTabs />
           <Figure value={String(columns.length)} says="skills" />
-          <Figure value={String(missing.length)} says="needed and short" isOver={missing.length > 0} />
+          <Figure value={String(missing.length)} says={texts.neededAndShort} isOver={missing.length > 0} />
         </>
       }
       actions={
         <>
           <CheckboxField checked={isAsked} onChange={setAsked}>
-            Only skills that unassigned work needs
+            {texts.onlySkillsThatUnassignedWork}
           </CheckboxField>
-          <SearchInput label="Search people" placeholder="Name or role" value={search} onChange={setSearch} width={150} />
+          <SearchInput label={texts.searchPeople} placeholder={texts.nameOrRole} value={search} onChange={setSearch} width={150} />
           <AddSkill onAdd={addSkill} taken={columns.map(({ skill }) => skill.name.toLowerCase())} />
         </>
       }
     >
       {shown.length === 0 ? (
-        <Empty title={isAsked ? "Unassigned work needs no skill in this window" : "No skills yet"}>
-          {isAsked ? "Move the window on the ribbon, or show all skills." : "Add the first one at the top right."}
+        <Empty title={isAsked ? texts.unassignedWorkNeedsNoSkill : texts.noSkillsYet}>
+          {isAsked ? texts.moveTheWindow : texts.addTheFirstOne}
         </Empty>
       ) : (
         <SkillTable columns={shown} rows={people} onSet={setLevel} />

@@ -1,5 +1,4 @@
 "use client";
-// A team in the side sheet: name, handle, the team above it, project, members, description.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useState } from "react";
 import type { UseFormReturn } from "react-hook-form";
@@ -19,13 +18,15 @@ import { toggledList } from "../../../ui/toggled.ts";
 import { useFormOver } from "../../../ui/useFormOver.ts";
 import { useNames } from "../../frame/facts.ts";
 import { useUnderWay } from "../../frame/underWay.ts";
+// A team in the side sheet: name, handle, the team above it, project, members, description.
+import { texts } from "../words.ts";
 
 const fieldsSchema = z.object({
-  name: z.string().trim().min(1, { error: "Enter a name for the team." }).max(300),
+  name: z.string().trim().min(1, { error: texts.enterANameForTheTeam }).max(300),
   handle: z
     .string()
     .trim()
-    .regex(/^[\w-]{1,60}$/, { error: "Letters, digits and dashes, without spaces." }),
+    .regex(/^[\w-]{1,60}$/, { error: texts.lettersDigitsAndDashesWithout }),
   parentId: z.string(),
   projectId: z.string(),
   description: z.string().max(2_000),
@@ -86,14 +87,14 @@ function Sums({ row: { capacity, toTeam, toMembers } }: { row: TeamRow }) {
   const sum = (minutes: readonly number[]) => minutes.reduce((total, own) => total + own, 0);
   const free = sum(capacity) - sum(toTeam) - sum(toMembers);
   return (
-    <SheetSection title="In the window">
+    <SheetSection title={texts.inTheWindow}>
       <SumLine figure={`${hoursText(sum(capacity))} h`} isTotal>
-        Capacity of its people
+        {texts.capacityOfItsPeople}
       </SumLine>
-      <SumLine figure={`${hoursText(sum(toMembers))} h`}>Assigned to them by name</SumLine>
-      <SumLine figure={`${hoursText(sum(toTeam))} h`}>Assigned to the team</SumLine>
+      <SumLine figure={`${hoursText(sum(toMembers))} h`}>{texts.assignedToThemByName}</SumLine>
+      <SumLine figure={`${hoursText(sum(toTeam))} h`}>{texts.assignedToTheTeam}</SumLine>
       <SumLine figure={`${hoursText(free)} h`} isTotal isOver={free < 0}>
-        Free
+        {texts.free}
       </SumLine>
     </SheetSection>
   );
@@ -149,24 +150,24 @@ function TeamFields({ form: { register, control, formState }, parents, isNew }: 
   return (
     <>
       <div className="field-pair">
-        <Field label="Name" fault={errors.name?.message}>
+        <Field label={texts.name} fault={errors.name?.message}>
           <TextInput {...register("name")} autoFocus={isNew} />
         </Field>
-        <Field label="Handle" fault={errors.handle?.message}>
+        <Field label={texts.handle} fault={errors.handle?.message}>
           <TextInput {...register("handle")} placeholder="workshop" />
         </Field>
       </div>
-      <Field label="Part of">
+      <Field label={texts.partOf}>
         <FormChoice
           control={control}
           name="parentId"
           options={[none("No other team"), ...parents.map(({ team }) => ({ value: team.id, text: team.name }))]}
         />
       </Field>
-      <Field label="For the project">
+      <Field label={texts.forTheProject}>
         <FormPicker control={control} name="projectId" options={[none("No single project"), ...namedOptions(projects)]} />
       </Field>
-      <Field label="Description">
+      <Field label={texts.description}>
         <TextInput {...register("description")} />
       </Field>
     </>
@@ -185,8 +186,8 @@ function Members({ form: { watch, setValue } }: { form: UseFormReturn<Fields> })
     <fieldset>
       <legend className="field-label">Members, {memberIds.length}</legend>
       <TextInput
-        aria-label="Find people for the team"
-        placeholder="Find a person to add"
+        aria-label={texts.findPeopleForTheTeam}
+        placeholder={texts.findAPersonToAdd}
         value={search}
         onChange={(event) => setSearch(event.target.value)}
       />
@@ -196,7 +197,7 @@ function Members({ form: { watch, setValue } }: { form: UseFormReturn<Fields> })
             {name}
           </CheckboxField>
         ))}
-        {listed.length === 0 && <p className="py-1 text-ink-2">{text === "" ? "No members yet." : "No results."}</p>}
+        {listed.length === 0 && <p className="py-1 text-ink-2">{text === "" ? texts.noMembersYet : texts.noResults}</p>}
       </div>
     </fieldset>
   );

@@ -1,5 +1,4 @@
 "use client";
-// Teams with their sub-teams: free hours by period, what is assigned to the team itself named apart.
 import { useMemo } from "react";
 import type { TeamRow } from "../../../core/answers/teamBoard.ts";
 import type { Range } from "../../../core/calendar/periods.ts";
@@ -9,6 +8,8 @@ import { TreeTable } from "../../../ui/table/treeTable.tsx";
 import { TwoLines } from "../../../ui/twoLines.tsx";
 import { Vessel } from "../../../ui/vessel.tsx";
 import { usePeriodColumns } from "../../frame/periodColumns.tsx";
+// Teams with their sub-teams: free hours by period, what is assigned to the team itself named apart.
+import { texts } from "../words.ts";
 
 interface TeamTableProps {
   rows: readonly TeamRow[];
@@ -23,7 +24,7 @@ export function TeamTable({ rows, periods, openId, onOpen }: TeamTableProps) {
   return (
     <TreeTable
       name="team"
-      label="Free hours of teams"
+      label={texts.freeHoursOfTeams}
       columns={columns}
       rows={rows}
       idOf={({ team: { id } }) => id}
@@ -39,8 +40,8 @@ export function TeamTable({ rows, periods, openId, onOpen }: TeamTableProps) {
 
 const team: TableColumn<TeamRow> = {
   id: "team",
-  head: "Team",
-  headNode: <TwoLines main="Team" side="free hours" />,
+  head: texts.team,
+  headNode: <TwoLines main={texts.team} side={texts.freeHours} />,
   width: 250,
   isRowHead: true,
   isSticky: true,

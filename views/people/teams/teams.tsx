@@ -1,5 +1,4 @@
 "use client";
-// Teams: who is in them, what is given to a team and to its members, and what is free, by period.
 import { parseAsString, useQueryState } from "nuqs";
 import type { Initial } from "../../../client/initial.ts";
 import type { AnswerOf } from "../../../client/questions.ts";
@@ -10,6 +9,8 @@ import { useKeys } from "../../../ui/keys.ts";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
 import { usePlanWindow } from "../../frame/windowed.ts";
 import { PeopleTabs } from "../tabs.tsx";
+// Teams: who is in them, what is given to a team and to its members, and what is free, by period.
+import { texts } from "../words.ts";
 import { TeamSheet } from "./teamSheet.tsx";
 import { TeamTable } from "./teamTable.tsx";
 
@@ -26,14 +27,14 @@ export function Teams({ initial }: { initial: Initial<AnswerOf<"teams">> }) {
   return (
     <Screen
       isTwoLined
-      title="People"
+      title={texts.people}
       figures={
         <>
           <PeopleTabs />
           <TeamFigures rows={rows} />
         </>
       }
-      actions={<AddButton onAdd={() => show(NEW)}>Add team</AddButton>}
+      actions={<AddButton onAdd={() => show(NEW)}>{texts.addTeam}</AddButton>}
       sheet={
         (selected || open === NEW) && (
           <TeamSheet
@@ -48,7 +49,7 @@ export function Teams({ initial }: { initial: Initial<AnswerOf<"teams">> }) {
       }
     >
       {rows.length === 0 ? (
-        <Empty title="No teams yet">A team is a group of people who can be assigned work together. Add the first one with N.</Empty>
+        <Empty title={texts.noTeamsYet}>{texts.aTeamIsAGroup}</Empty>
       ) : (
         <TeamTable rows={rows} periods={periods} openId={open} onOpen={show} />
       )}
@@ -61,7 +62,7 @@ function TeamFigures({ rows }: Pick<AnswerOf<"teams">, "rows">) {
   return (
     <>
       <Figure value={String(rows.length)} says={rows.length === 1 ? "team" : "teams"} />
-      <Figure value={String(inTeams.size)} says="people in them" />
+      <Figure value={String(inTeams.size)} says={texts.peopleInThem} />
     </>
   );
 }

@@ -1,5 +1,4 @@
 "use client";
-// Making a page of a project for a client: what is on it, then a file of its own or a print.
 import { useState } from "react";
 import type { Outline } from "../../../core/answers/outline.ts";
 import { Button } from "../../../ui/button.tsx";
@@ -7,6 +6,8 @@ import { CheckboxField } from "../../../ui/checkbox.tsx";
 import { pageText, printPage, savePage } from "../../../ui/savePage.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { usePlanFacts } from "../../frame/facts.ts";
+// Making a page of a project for a client: what is on it, then a file of its own or a print.
+import { texts } from "../words.ts";
 import type { PageOptions } from "./projectPage.tsx";
 
 export function PageSheet({ outline, onClose }: { outline: Outline; onClose: () => void }) {
@@ -19,9 +20,9 @@ export function PageSheet({ outline, onClose }: { outline: Outline; onClose: () 
     </CheckboxField>
   );
   return (
-    <Sheet title="A page of this project" subtitle="To print, or to send to a client" onClose={onClose}>
-      <SheetSection title="Content">
-        <p className="pb-2">The outline with its dates and a chart, without hours and money.</p>
+    <Sheet title={texts.aPageOfThisProject} subtitle="To print, or to send to a client" onClose={onClose}>
+      <SheetSection title={texts.content}>
+        <p className="pb-2">{texts.theOutlineWithItsDates}</p>
         <div className="space-y-1.5">
           {tick("hasNotes", "Descriptions")}
           {tick("hasProgress", "Progress")}
@@ -31,15 +32,15 @@ export function PageSheet({ outline, onClose }: { outline: Outline; onClose: () 
       <SheetSection>
         <div className="flex gap-2">
           <Button look="main" onClick={() => void htmlOf(outline, options).then((html) => savePage(html, `${outline.project.name}.html`))}>
-            Save as HTML
+            {texts.saveAsHtml}
           </Button>
-          <Button onClick={() => void htmlOf(outline, options).then(printPage)}>Print…</Button>
+          <Button onClick={() => void htmlOf(outline, options).then(printPage)}>{texts.print}</Button>
         </div>
-        <p className="pt-2 text-side">The file is complete and opens in any browser.</p>
+        <p className="pt-2 text-side">{texts.theFileIsComplete}</p>
       </SheetSection>
-      <SheetSection title="Cost, for your own use">
-        <p className="pb-2">The cost of each task, by labour, material, fixed cost and expenses.</p>
-        <Button onClick={() => void costHtml(outline, planName, currency).then(printPage)}>Print the cost…</Button>
+      <SheetSection title={texts.costForYourOwnUse}>
+        <p className="pb-2">{texts.theCostOfEachTask}</p>
+        <Button onClick={() => void costHtml(outline, planName, currency).then(printPage)}>{texts.printTheCost}</Button>
       </SheetSection>
     </Sheet>
   );
