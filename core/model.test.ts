@@ -7,10 +7,11 @@ import { editsFrom } from "../tests/randomEdits.ts";
 import { tangledPlan } from "../tests/randomPlan.ts";
 import { horizonOf } from "./calendar/horizon.ts";
 import type { Change } from "./edits/change.ts";
-import { applyEdit, type Edit } from "./edits/edit.ts";
+import { applyEdit, type Edit, type EditOf } from "./edits/edit.ts";
 import { countAll, defaultCounting } from "./load/counting.ts";
 import { buildModel, type Model } from "./model.ts";
 import { checkPlan } from "./plan/check.ts";
+import { objectKeys } from "./plan/objectKeys.ts";
 import type { Plan } from "./plan/schema.ts";
 import { loadReport } from "./reports/load.ts";
 import { updateModel } from "./update.ts";
@@ -120,6 +121,36 @@ test.each([31, 32, 33, 34, 35, 36])("several edits carried at once are the same 
     const rebuilt = buildModel(plan);
     for (const of of [laidOut, dated, placedDays, stagesOf]) expectSame(of(model), of(rebuilt), `step ${step}`);
   }
+});
+
+test("a change of any single setting is the same as a full run, and only settings of dates and costs build the model again", () => {
+  const settings: NonNullable<EditOf<"changeSettings">["set"]> = {
+    name: "Another name",
+    currency: "CHF",
+    weekStartsOn: 7,
+    planStart: "2026-06-01",
+    planEnd: "2029-01-31",
+    today: "2027-03-01",
+    fiscalYearStartMonth: 7,
+    hoursPerFteWeek: 30,
+    levelBand: { low: 0.4, high: 0.8 },
+    marginTarget: 60,
+    taxInCost: true,
+    enquiryForm: null,
+    attention: [{ kind: "over", least: 90 }],
+  };
+  const kept: string[] = [];
+  for (const key of objectKeys(settings)) {
+    const model = buildModel(fernhollow());
+    stagesOf(model);
+    const outcome = applyEdit(model.plan, { kind: "changeSettings", set: { [key]: settings[key] } });
+    if (!outcome.plan) throw new Error(`${key} fits the plan: ${outcome.faults[0].message}`);
+    const next = updateModel(model, outcome.plan, outcome.changes);
+    const rebuilt = buildModel(outcome.plan);
+    for (const of of [laidOut, dated, placedDays, stagesOf]) expectSame(of(next), of(rebuilt), key);
+    if (next.work === model.work) kept.push(key);
+  }
+  expect(kept).toEqual(["name", "hoursPerFteWeek", "levelBand", "marginTarget", "enquiryForm", "attention"]);
 });
 
 test("an edit dates nothing but what depends on it", () => {

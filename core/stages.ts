@@ -102,7 +102,8 @@ function touch({ people, projects }: Touched, person: number, project: number): 
 
 /** The projects whose cost a changed row of a list affects: its own, those of the person's work, all, or none. */
 const changesCost: Record<ChangedList, "own" | "person" | "all" | "none"> = {
-  settings: "all",
+  // A setting that costs depend on builds the model again.
+  settings: "none",
   exchange: "all",
   calendars: "all",
   roles: "all",

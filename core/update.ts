@@ -4,9 +4,10 @@ import { buildModel, Model } from "./model.ts";
 import { type PlaceInput, placeAssignment, placeImplicitOpening } from "./placing/place.ts";
 import { carryPlacements, type Placements } from "./placing/placements.ts";
 import { lookUp } from "./plan/lookUp.ts";
+import { objectKeys } from "./plan/objectKeys.ts";
 import { isOneOf } from "./plan/oneOf.ts";
 import { columnOf, formerRows, rowById } from "./plan/rows.ts";
-import type { ChangedList, Plan, Task } from "./plan/schema.ts";
+import type { ChangedList, Plan, Settings, Task } from "./plan/schema.ts";
 import { forFollowers, forLeaves, graphOf, isSummary, type TaskGraph } from "./plan/taskGraph.ts";
 import { carryDates, type Schedule } from "./schedule/dates.ts";
 import { DATED_AGAIN, reschedule, STALE } from "./schedule/forward.ts";
@@ -14,10 +15,10 @@ import { EFFORT, type Network, networkChanged, networkOf } from "./schedule/netw
 import { carriedStages } from "./stages.ts";
 import { formerWorkRows, type Work, workChanged, workOf, workWithRows } from "./work/work.ts";
 
-/** The model of the plan that `changes` have led to; the same as working everything out again. Calendars
- * and settings change every line: then everything is. */
+/** The model of the plan after `changes`; the same as a new one. Calendars, and settings that dates or costs depend on, change
+ * every line: then the model is built again. */
 export function updateModel(model: Model, plan: Plan, changes: readonly Change[]): Model {
-  if (changes.some(({ list }) => changesLines[list])) return buildModel(plan);
+  if (changes.some((change) => (change.list === "settings" ? changesModel(change) : changesLines[change.list]))) return buildModel(plan);
   const former = formerOf(model.plan, plan);
   const work = updatedWork(model, plan, changes, former.assignments);
   const capacity = updatedCapacity(model, plan, changes, former.people);
@@ -32,9 +33,8 @@ export function updateModel(model: Model, plan: Plan, changes: readonly Change[]
 
 /** The effect of a change of each list on the working-time lines under all dates. A new list must be considered here, and in
  * `changesCost`. */
-const changesLines: Record<ChangedList, boolean> = {
+const changesLines: Record<Exclude<ChangedList, "settings">, boolean> = {
   exchange: false,
-  settings: true,
   calendars: true,
   roles: false,
   skills: false,
@@ -58,6 +58,27 @@ const changesLines: Record<ChangedList, boolean> = {
   enquiries: false,
   sketches: false,
 };
+
+/** True for the settings that dates, periods or costs depend on. A new setting must be considered here. */
+const inModel: Record<keyof Settings, boolean> = {
+  name: false,
+  currency: true,
+  weekStartsOn: true,
+  planStart: true,
+  planEnd: true,
+  today: true,
+  fiscalYearStartMonth: true,
+  hoursPerFteWeek: false,
+  levelBand: false,
+  marginTarget: false,
+  taxInCost: true,
+  enquiryForm: false,
+  attention: false,
+};
+
+function changesModel({ before, after }: Change<"settings">): boolean {
+  return objectKeys(inModel).some((key) => inModel[key] && before?.[key] !== after?.[key]);
+}
 
 /** Former rows of the lists that columns run over. */
 interface Former {

@@ -196,7 +196,12 @@ const kinds: Make[] = [
   ({ projects }, { pick, below }) => ({ kind: "deleteProject", id: below(4) === 0 ? pick(projects).id : (projects.at(-1)?.id ?? "none") }),
   (_, { pick, below }, id) => ({
     kind: "changeSettings",
-    set: { name: `Plan ${id}`, weekStartsOn: pick([null, 1 + below(7)]), levelBand: pick([null, { low: 0.8, high: 1.1 }]) },
+    set: pick([
+      { name: `Plan ${id}`, weekStartsOn: pick([null, 1 + below(7)]), levelBand: pick([null, { low: 0.8, high: 1.1 }]) },
+      { marginTarget: pick([null, below(60)]) },
+      { hoursPerFteWeek: pick([null, 30 + below(10)]), levelBand: pick([null, { low: 0.5, high: 0.9 }]) },
+      { taxInCost: pick([null, true]), fiscalYearStartMonth: pick([null, 1 + below(12)]) },
+    ]),
   }),
   (plan, random, id) => {
     const first = newTask(plan, random, `first-${id}`);
