@@ -85,7 +85,7 @@ test("a program that is called in a wrong way says so and ends with status 2", (
 test("no input ends in a trace of the program, and brackets are refused at once", () => {
   const file = join(folder, "any.json");
   const inputs: [string, string | Buffer, RegExp][] = [
-    ["brackets", "[".repeat(20_000_000), /brackets lie more than 40 deep/],
+    ["brackets", "[".repeat(20_000_000), /brackets are nested more than 40 deep/],
     ["nothing", "", /not JSON/],
     ["bytes", Buffer.from([0, 255, 254, 1, 2]), /not JSON/],
     ["another value", "17", /not a plan/],

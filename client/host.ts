@@ -392,7 +392,7 @@ export class PlanHost {
     this.#state = { ...this.#state, isOffline: true };
     const reason =
       failure instanceof NotTaken
-        ? `The server does not take changes now (it answered ${failure.status}).`
+        ? `The server does not accept changes now (it answered ${failure.status}).`
         : "The server cannot be reached.";
     const promise = this.#state.isKeeping
       ? "Your changes are kept in this browser and sent when it answers."

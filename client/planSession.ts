@@ -135,7 +135,7 @@ export class PlanSession {
       } catch (error) {
         const reason = error instanceof Error ? error.message : "no answer";
         if (tries === 0)
-          this.onNotice({ kind: "offline", text: `The plan could not be read (${reason}). It is tried again every few seconds.` });
+          this.onNotice({ kind: "offline", text: `The plan could not be read (${reason}). This page tries again every few seconds.` });
         await new Promise((resolve) => setTimeout(resolve, RETRY_MS));
       }
     }

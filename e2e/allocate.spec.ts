@@ -254,7 +254,7 @@ test("who is free when is answered from anywhere", async ({ page }) => {
   await choose(sheet.getByLabel("Role").nth(1), "Fabricator");
   await sheet.getByLabel("Hours").nth(1).fill("60");
   await expect(sheet.getByText("23.5 h short: Lighting technician")).toBeVisible();
-  const shares = sheet.locator("section", { hasText: "All of it from 26 Feb to 9 Mar" });
+  const shares = sheet.locator("section", { hasText: "Enough room from 26 Feb to 9 Mar" });
   await expect(shares.getByText(/Fabricator/).first()).toBeVisible();
   const hours = async () => (await shares.locator("p").allTextContents()).map((text) => Number(/([\d.]+) h$/.exec(text)?.[1]));
   await expect.poll(async () => Math.round((await hours()).reduce((sum, own) => sum + own, 0))).toBe(100);

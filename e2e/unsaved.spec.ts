@@ -19,7 +19,7 @@ test("an answer that is not the application's own, such as a proxy's 429, is no 
   );
   await typeRate(page, "Mara Ellingsen", "52.5");
   await expect(
-    page.getByText(/The server does not take changes now \(it answered 429\)\. Your changes are kept in this browser/),
+    page.getByText(/The server does not accept changes now \(it answered 429\)\. Your changes are kept in this browser/),
   ).toBeVisible();
   await expect(page.getByText("The server answers again; your changes are saved.")).toBeVisible({ timeout: 30_000 });
   await page.reload();
@@ -61,7 +61,7 @@ test("a plan that the server does not give at first is asked for until it does",
   let isOut = true;
   await page.route("**/api/plan?*", (route) => (isOut ? route.abort() : route.continue()));
   await page.goto(`${server.url}/rates`);
-  await expect(page.getByText(/^The plan could not be read .* It is tried again every few seconds\.$/)).toBeVisible();
+  await expect(page.getByText(/^The plan could not be read .* This page tries again every few seconds\.$/)).toBeVisible();
   isOut = false;
   await typeRate(page, "Mara Ellingsen", "52.5");
   await untilSaved(page);

@@ -88,7 +88,7 @@ async function answer(request: IncomingMessage, response: ServerResponse): Promi
   if (!slots) return handle();
   const page = { response, socket, address: socket.remoteAddress ?? "" };
   const isTaken = slots.take(page, () => handle().catch((error: unknown) => answerFailure(response, error)));
-  if (!isTaken) refuse(response, { status: 429, text: "Too many pages or files are asked for at once. Try again in a moment." });
+  if (!isTaken) refuse(response, { status: 429, text: "Too many pages or files are requested at once. Try again in a moment." });
 }
 
 function answerFailure(response: ServerResponse, error: unknown): void {

@@ -317,7 +317,7 @@ export class PlanStore {
     try {
       await this.#journal.flush();
     } catch (error) {
-      this.#closed = `The disk that holds the plan does not take it (${messageOf(error)}). Nothing more is saved until the server is started again.`;
+      this.#closed = `The disk that holds the plan cannot be written (${messageOf(error)}). Nothing more is saved until the server is started again.`;
       throw storeClosed(this.#closed);
     }
     // Reported in a turn of their own: the person who made the change is answered first.

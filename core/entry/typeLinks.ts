@@ -35,7 +35,7 @@ export function typeLinks(
     newId,
   );
   if (edits.length === 0) return { edit: null };
-  return { edit: edits.length === 1 ? edits[0] : { kind: "together", words: "change what a task follows", edits } };
+  return { edit: edits.length === 1 ? edits[0] : { kind: "together", words: "change the predecessors of a task", edits } };
 }
 
 /** The links in a text, or the part of it that is not recognized. */

@@ -19,7 +19,7 @@ const faultsOf = (change: (plan: Plan) => void): string[] => {
 
 test("a text of brackets is refused at the first that is too deep, wherever it is", () => {
   for (const text of ["[".repeat(5_000_000), `{"a":${"[".repeat(60)}`, `{"a":"]]","b":${'{"c":'.repeat(45)}1`])
-    expect(parsePlan(text).faults[0].message).toMatch(/not JSON \(brackets lie more than 40 deep/);
+    expect(parsePlan(text).faults[0].message).toMatch(/not JSON \(brackets are nested more than 40 deep/);
   expect(isNestedDeeper(`"${"[".repeat(90)}\\"${"[".repeat(90)}"`, MOST_NESTING)).toBe(false);
   expect(isNestedDeeper("[]".repeat(500), MOST_NESTING)).toBe(false);
 });

@@ -22,6 +22,6 @@ export function isNestedDeeper(text: string, most: number): boolean {
 /** A JSON text as a value.
  * @throws {SyntaxError} where it is none, or nested deeper than `most`. */
 export function parseJson(text: string, most: number): unknown {
-  if (isNestedDeeper(text, most)) throw new SyntaxError(`brackets lie more than ${most} deep within each other`);
+  if (isNestedDeeper(text, most)) throw new SyntaxError(`brackets are nested more than ${most} deep`);
   return JSON.parse(text.charCodeAt(0) === 0xfeff ? text.slice(1) : text);
 }

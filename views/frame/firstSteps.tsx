@@ -186,7 +186,7 @@ function Words() {
 
 const practice = [
   "Plan to about 85% of capacity. The rest goes to unplanned work: questions, repairs, meetings.",
-  "Give standing work (meetings, support) hours of its own, so that people do not look freer than they are.",
+  "Plan hours for standing work (meetings, support), so that people do not look freer than they are.",
   "Pencil in likely work, and confirm it once it is certain.",
   "Look at weeks before months: a quiet month can hide an impossible week.",
   "Link tasks rather than pinning dates: a delay then moves the tasks that follow.",

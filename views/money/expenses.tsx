@@ -46,7 +46,7 @@ export function Expenses({ initial }: { initial: Initial<AnswerOf<"expenses">> }
       figures={
         <>
           <Figure value={`${currency} ${moneyText(sum(rows))}`} says={texts.beforeTax} />
-          <Figure value={`${currency} ${moneyText(sum(committed))}`} says={texts.ofItCommittedOrPaid} />
+          <Figure value={`${currency} ${moneyText(sum(committed))}`} says={texts.committedOrPaid} />
         </>
       }
       actions={

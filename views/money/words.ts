@@ -31,7 +31,7 @@ export const texts = {
   task: "Task",
   // expenses.tsx
   beforeTax: "before tax",
-  ofItCommittedOrPaid: "of it committed or paid",
+  committedOrPaid: "committed or paid",
   noExpensesYet: "No expenses yet",
   purchasesForProjectsHireFreight:
     "Purchases for projects: hire, freight, travel, licences. Add an expense, or import a list under People, Import and export.",

@@ -32,7 +32,7 @@ export function FreeTeamView({ team, needs, from, until }: FreeTeamProps) {
         {!isFree && <Short team={team} needs={needs} />}
       </SheetSection>
       {!isFree && (
-        <SheetSection title={later ? `All of it from ${shortDay(later.from)} to ${shortDay(later.from + length)}` : texts.all}>
+        <SheetSection title={later ? `Enough room from ${shortDay(later.from)} to ${shortDay(later.from + length)}` : texts.all}>
           {later ? <Shares shares={later.shares} needs={needs} /> : <p className="text-ink-2">{texts.nobodyHasRoom}</p>}
         </SheetSection>
       )}

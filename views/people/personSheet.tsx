@@ -80,7 +80,7 @@ function Going({ person: { id, name, employedTo, archived }, people }: { person:
       <p className="pt-1 text-side">
         {archived
           ? `${name} is hidden from lists. Past work stays.`
-          : `Archived, they are gone from lists, and what they did stays${employedTo === undefined ? "; state the end of employment first" : ""}. Deleted, they are gone altogether: only where they have no work, projects or rates.`}
+          : `An archived person is hidden from lists, and past work stays${employedTo === undefined ? "; enter the end of employment first" : ""}. A person can be deleted only without work, projects and rates.`}
       </p>
     </SheetSection>
   );

@@ -18,7 +18,7 @@ export const texts = {
   rowsWithoutACalendarBelong: "Rows without a calendar belong to",
   youCanChooseAnotherPerson: "You can choose another person for a single row in the list.",
   unknownNames: "Unknown names",
-  aRowWithAnUnknown: "A row with an unknown name is refused. Choose what the name means.",
+  aRowWithAnUnknown: "A row with an unknown name is refused. Choose the meaning of the name.",
   // bringIn/previewRows.tsx
   checkingTheFile: "Checking the file…",
   rowsToShow: "Rows to show",

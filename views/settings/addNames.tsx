@@ -70,8 +70,8 @@ function TableKind({ value, onChange }: { value: string; onChange: (detail: stri
 }
 
 const kinds = [
-  { value: "cost", text: texts.whatItCosts },
-  { value: "bill", text: texts.whatIsBilled },
+  { value: "cost", text: texts.costRates },
+  { value: "bill", text: texts.billingRates },
 ];
 
 /** The name that is typed, and what becomes of it or of a list that is pasted. */

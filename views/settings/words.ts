@@ -7,8 +7,8 @@ export const texts = {
   groupIfAny: "Group, if any",
   kind: "Kind",
   currency: "Currency",
-  whatItCosts: "What it costs",
-  whatIsBilled: "What is billed",
+  costRates: "Cost rates",
+  billingRates: "Billing rates",
   // nameSheet.tsx
   usedBy: "Used by",
   notUsedYet: "Not used yet.",

@@ -170,7 +170,7 @@ function FinishWords({ outline: { missed, start, project }, moved }: { outline: 
   return (
     <>
       finish ·{" "}
-      <Link href={linkTo("/changes", { about: project.id })} className="underline" title={texts.seeWhatWasChanged}>
+      <Link href={linkTo("/changes", { about: project.id })} className="underline" title={texts.showChanges}>
         {countText(Math.abs(moved), "day")} {moved > 0 ? "later" : "earlier"}
       </Link>{" "}
       than when you last looked

@@ -91,7 +91,7 @@ export const texts = {
   page: "Page",
   details: "Details",
   addTask: "Add task",
-  seeWhatWasChanged: "See what was changed",
+  showChanges: "Show changes",
   // projectFields.ts
   enterAName: "Enter a name for the project.",
   chooseACalendar: "Choose a calendar.",
