@@ -111,7 +111,7 @@ test("when an enquiry could start is reported with what binds, and shown there",
   await expect(lamps.getByText(new RegExp(`^${week}`)).first()).toBeVisible();
   await page.getByRole("button", { name: "Close the sketch" }).click();
   await expect(lamps.getByText(strict.trim()).first()).toBeVisible();
-  // With hours that may lack it is sooner, or as soon.
+  // With an accepted shortage it starts earlier, or at the same time.
   await lamps.getByLabel("Accepted shortage, hours, Harbour of Lamps").fill("100000");
   await lamps.getByLabel("Accepted shortage, hours, Harbour of Lamps").press("Enter");
   await expect(lamps.getByText(/^In the week of 1 Feb 2027, done by/)).toBeVisible();

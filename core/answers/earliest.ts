@@ -1,4 +1,4 @@
-// When a project could start: the curve of what its roles would lack, week by week, and what binds.
+// The possible start of a project: the shortage of its roles by start week, and the role and week that prevent an earlier one.
 import type { Range } from "../calendar/periods.ts";
 import { type AsProjectQuery, enquiryAsProject } from "../entry/enquiryProject.ts";
 import { earliestStarts } from "../forecast/earliest.ts";

@@ -36,6 +36,7 @@ export interface Enquiries {
 /** Number of enquiries nobody has answered. */
 export const waitingEnquiries = ({ enquiries }: Plan): number => enquiries.filter(({ state }) => state === "received").length;
 
+/** All enquiries with their size, those waiting for an answer first, then the most recently received. */
 export function enquiriesOf({ plan }: Pick<Model, "plan">): Enquiries {
   const rows = plan.enquiries.map(
     (enquiry): EnquiryRow => ({
@@ -62,7 +63,7 @@ export interface EnquiryPeople {
 export interface EnquiryEffect {
   start: number;
   finish: number;
-  /** Minutes by role: asked for, beyond the role's room next to all other work, and the week that lacks most. */
+  /** Minutes by role: asked for, beyond the role's room next to all other work, and the week with the largest shortage. */
   roles: { roleName: string; asked: number; short: number; worst: { week: Range; minutes: number } | null }[];
   people: EnquiryPeople[];
   /** Minor units; the share and its goal in hundredths of a percent, and whether it stays below that. */

@@ -40,6 +40,7 @@ export interface Requests {
   projects: ProjectHours[];
 }
 
+/** All requests for work with state and history, and the hours of their projects by firmness, in minutes. */
 export function requestsOf(model: Model): Requests {
   const { plan } = model;
   const rows = plan.requests.map((request) => requestRow(model, request));

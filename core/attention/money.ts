@@ -4,6 +4,7 @@ import type { Model } from "../model.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Attention } from "./kinds.ts";
 
+/** Signals about money over the whole horizon: missing rates and exchange rates by project, and margins under their goal. */
 export function moneySignals(model: Model): Attention[] {
   const costs = model.costsOfHorizon();
   return [

@@ -15,6 +15,7 @@ import type { Attention, Horizon } from "./kinds.ts";
 const NEARLY_IDLE = 40;
 const MOST_IDLE_NAMED = 3;
 
+/** Signals about people in the weeks of the horizon: overloads in minutes, leave and employment that clash with work, idle roles. */
 export function peopleSignals(model: Model, horizon: Horizon): Attention[] {
   const weeks = new Weeks(model, horizon);
   return [...overloads(model, weeks), ...roles(model, weeks), ...leave(model, horizon), ...employment(model, horizon)];

@@ -15,6 +15,7 @@ const asTheyStand: Partial<Record<TrayKind, { kind: AttentionKind; weight: numbe
   noRole: { kind: "noRole", weight: 3_000 },
 };
 
+/** Signals about work in the weeks of the horizon: openings in minutes, requests waiting for an answer, incomplete tasks. */
 export function workSignals(model: Model, horizon: Horizon): Attention[] {
   const items = incompleteWork(model);
   const missing = missingByTask(items);

@@ -13,6 +13,7 @@ import { placedWeeks } from "./typePeriod.ts";
 /** All that states an assignment's work, null for what it does not state. */
 export type StatedFields = { [K in Way | "customFrom" | "shape"]: Exclude<Assignment[K], undefined> | null };
 
+/** The fields of an assignment that state its work; a key that it does not state is null. */
 export function statedFields(assignment: Assignment): StatedFields {
   const {
     hours = null,

@@ -19,7 +19,7 @@ export interface StartWeek {
   finish: Day;
   /** Minutes that the roles lack, and those that nobody can work. */
   shortage: number;
-  /** The role and week that lack most; null where none does. */
+  /** The role and week with the largest shortage; null if there is none. */
   binds: { role: number; week: Range; minutes: number } | null;
 }
 

@@ -101,7 +101,7 @@ test("the person who is hired for good has half of their time in the first four 
   expect([minutesOn(while_, -3), minutesOn(while_, 0), minutesOn(while_, 58), minutesOn(while_, 63)]).toEqual([0, 480, 480, 0]);
 });
 
-test("a role that lacks nothing, or is not there, is not helped", () => {
+test("a role without a shortage, or one that does not exist, has no options", () => {
   const writer = plan.roles.findIndex(({ id }) => id === "writer");
   expect(shortageIn(plan, writer)[0]).toBe(0);
   expect(helpsFor(model, { ...target, key: "writer" }, asked)).toEqual([]);

@@ -33,6 +33,7 @@ export interface LevelBand {
   high: number;
 }
 
+/** The band of a level load in hundredths of a percent of capacity, from the settings or the default. */
 export function levelBandOf({ settings }: Plan): LevelBand {
   const { low, high } = settings.levelBand ?? usualSettings.levelBand;
   return { low: shareHundredths(low), high: shareHundredths(high) };

@@ -43,6 +43,7 @@ export function isUnscheduled(graph: Pick<TaskGraph, "children">, { sizing }: Ta
   return sizing === undefined && !isSummary(graph, row);
 }
 
+/** True if the task of a row has subtasks. */
 export function isSummary({ children }: Pick<TaskGraph, "children">, row: number): boolean {
   return children.first[row] < children.first[row + 1];
 }

@@ -4,7 +4,7 @@ import { earliestStarts } from "../forecast/earliest.ts";
 import type { Model } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
 
-/** @param tolerance Minutes that may lack.
+/** @param tolerance Accepted shortage in minutes.
  * @returns Null where there is no such project. `first` is left out where no week is within the tolerance. */
 export function earliestReport(model: Model, projectId: string, tolerance: number) {
   const row = rowById(model.plan.projects).get(projectId);

@@ -54,6 +54,7 @@ export interface DateColumns {
   consumed: Map<number, ReadonlyMap<string, Consumed | null>>;
 }
 
+/** Date columns without dates, for that number of rows. */
 export function emptyDates(rows: number): DateColumns {
   return {
     state: new Uint8Array(rows),
@@ -196,10 +197,12 @@ function projectDates({ plan, project }: Network, dates: DateColumns): { start: 
   });
 }
 
+/** True if row `a` starts at an earlier day, or at an earlier tick of the same day, than row `b`. */
 export function startsBefore({ startDay, startTick }: DateColumns, a: number, b: number): boolean {
   return startDay[a] < startDay[b] || (startDay[a] === startDay[b] && startTick[a] < startTick[b]);
 }
 
+/** True if row `a` finishes at an earlier day, or at an earlier tick of the same day, than row `b`. */
 export function finishesBefore({ finishDay, finishTick }: DateColumns, a: number, b: number): boolean {
   return finishDay[a] < finishDay[b] || (finishDay[a] === finishDay[b] && finishTick[a] < finishTick[b]);
 }

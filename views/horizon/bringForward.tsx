@@ -15,7 +15,7 @@ import { texts } from "./words.ts";
 
 interface Props {
   of: StartOf;
-  /** Minutes that may lack. */
+  /** Accepted shortage in minutes. */
   tolerance: number;
   /** The counting of pipeline projects against the room. */
   pipeline: Counting["pipeline"];

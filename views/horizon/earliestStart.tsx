@@ -79,7 +79,7 @@ export function RoomBeside({ pipeline, onChange }: { pipeline: Counting["pipelin
   );
 }
 
-/** The first week that fits, what keeps it from an earlier one, and what would lack in each. */
+/** The first week that fits, the role that prevents an earlier one, and the shortage of each week. */
 export function StartCurve({
   earliest: { weeks, first, binds },
   begins,
