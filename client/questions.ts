@@ -4,10 +4,11 @@ import { type BoardQuery, boardOf } from "../core/answers/board.ts";
 import { byRule } from "../core/answers/byRule.ts";
 import { calendarYear } from "../core/answers/calendarYear.ts";
 import { earliestAnswer, soonerAnswer, startWithAnswer } from "../core/answers/earliest.ts";
-import { enquiriesOf, enquiryEffect, waitingEnquiries } from "../core/answers/enquiries.ts";
+import { enquiriesOf, enquiryEffect } from "../core/answers/enquiries.ts";
 import { type EvenedQuery, evenedLines } from "../core/answers/evenedLines.ts";
 import { expensesOf } from "../core/answers/expenses.ts";
 import { explainCell } from "../core/answers/explain.ts";
+import { frameOf } from "../core/answers/frame.ts";
 import { type FreeQuery, freeWhen } from "../core/answers/freeWhen.ts";
 import { type AsIf, type HorizonQuery, helpEdit, horizonAnswer, horizonHelp, horizonHelps, horizonWork } from "../core/answers/horizon.ts";
 import { type HoursQuery, hoursGrid } from "../core/answers/hoursGrid.ts";
@@ -22,6 +23,7 @@ import { candidatesOf, openingRows } from "../core/answers/openings.ts";
 import { outlineOf } from "../core/answers/outline.ts";
 import { type PeopleLoadsQuery, peopleLoads } from "../core/answers/peopleLoads.ts";
 import { personYear } from "../core/answers/personYear.ts";
+import { locksOf, savedViews, taskOf } from "../core/answers/planRows.ts";
 import { portfolioOf } from "../core/answers/portfolio.ts";
 import { rateGaps } from "../core/answers/rateGaps.ts";
 import { rateUses } from "../core/answers/rateUses.ts";
@@ -41,7 +43,6 @@ import { whyOf } from "../core/answers/why.ts";
 import { workWeeks } from "../core/answers/workWeeks.ts";
 import type { TrayItem, TrayKind } from "../core/attention/incompleteWork.ts";
 import type { Day } from "../core/calendar/day.ts";
-import { horizonOf, periodSettingsOf } from "../core/calendar/horizon.ts";
 import type { Range, ReportRange } from "../core/calendar/periods.ts";
 import { budgetsOf } from "../core/cost/budget.ts";
 import type { MoneyQuery } from "../core/cost/moneyQuery.ts";
@@ -61,12 +62,11 @@ import type { Help, HelpTarget } from "../core/forecast/help.ts";
 import { type Counting, defaultCounting } from "../core/load/counting.ts";
 import type { Model } from "../core/model.ts";
 import { namesOf } from "../core/plan/names.ts";
-import { findRow } from "../core/plan/rows.ts";
 import type { Calendar } from "../core/plan/schema.ts";
 import { searchPlan } from "../core/plan/search.ts";
 import type { Way } from "../core/plan/workStated.ts";
 import { adoptEdit } from "../core/sketch/sketch.ts";
-import { type FillQuery, fillOpening, fillWords } from "../core/staffing/fillOpening.ts";
+import { type FillQuery, fillEdit } from "../core/staffing/fillOpening.ts";
 import { freeTeam, type TeamQuery } from "../core/staffing/freeTeam.ts";
 import { type Given, handOverEdit, handOverOf } from "../core/staffing/handOver.ts";
 import { type PreviewQuery, previewTable } from "../core/tables/preview.ts";
@@ -98,10 +98,7 @@ export const questions = {
   openings: (model: Model, { pipeline }: { pipeline: boolean }) =>
     openingRows(model, { ...defaultCounting, pipeline: pipeline ? "full" : "none" }),
   candidates: (model: Model, { openingId }: { openingId: string }) => candidatesOf(model, openingId),
-  fill: (model: Model, query: FillQuery): Edit | null => {
-    const edits = fillOpening(model, query);
-    return edits && { kind: "together", words: fillWords(model, query), edits };
-  },
+  fill: (model: Model, query: FillQuery) => fillEdit(model, query),
   freeTeam: (model: Model, query: TeamQuery) => freeTeam(model, query),
   freeWhen: (model: Model, query: FreeQuery) => freeWhen(model, query),
   stretchTask: (model: Model, stretch: TaskStretch) => stretchTask(model, stretch),
@@ -113,7 +110,7 @@ export const questions = {
   byRule: (model: Model, { assignmentId, range }: { assignmentId: string; range: Range }) => byRule(model, assignmentId, range),
   requests: (model: Model, _query: Record<string, never>) => requestsOf(model),
   outbox: (model: Model, _query: Record<string, never>) => outboxOf(model),
-  taskOf: ({ plan }: Model, { taskId }: { taskId: string }) => findRow(plan.tasks, taskId) ?? null,
+  taskOf,
   taskPrices: (model: Model, { taskId }: { taskId: string }) => taskPrices(model, taskId),
   why: (model: Model, { taskId }: { taskId: string }) => whyOf(model, taskId),
   roster: (model: Model, query: ReportRange) => rosterOf(model, query),
@@ -139,11 +136,7 @@ export const questions = {
   handOverEdit: (model: Model, query: { personId: string; from: Day; given: readonly Given[]; idStem: string }) =>
     handOverEdit(model, query.personId, query.from, query.given, query.idStem),
   evened: (model: Model, query: EvenedQuery) => evenedLines(model, query),
-  locks: ({ plan }: Model, _query: Record<string, never>) => ({
-    people: plan.people.filter(({ locked }) => locked).map(({ id, name }) => ({ id, name })),
-    projects: plan.projects.filter(({ locked }) => locked).map(({ id, name }) => ({ id, name })),
-    tasks: plan.tasks.filter(({ locked }) => locked).map(({ id, name }) => ({ id, name })),
-  }),
+  locks: (model: Model, _query: Record<string, never>) => locksOf(model),
   impact: (model: Model, { edit }: { edit: Edit }) => impactOf(model, edit),
   money: (model: Model, query: MoneyQuery) => moneyOf(model, query),
   expenses: (model: Model, query: CountedQuery) => expensesOf(model, query),
@@ -156,6 +149,7 @@ export const questions = {
   sketchEntries: (model: Model, { sketchId }: { sketchId: string }) => sketchEntries(model, sketchId),
   sketchMarks: (model: Model, { sketchId }: { sketchId: string }) => sketchMarks(model, sketchId),
   compareSketches: (model: Model, query: { ids: readonly string[]; today: number }) => compareSketches(model, query),
+  // Two answers in one: an answer does not ask for another.
   adoption: (model: Model, { sketchId, entryIds }: { sketchId: string; entryIds: readonly string[] }) => {
     const adopted = adoptEdit(model.plan, sketchId, new Set(entryIds));
     return adopted && { ...adopted, impact: impactOf(model, adopted.edit) };
@@ -172,32 +166,13 @@ export const questions = {
   marginPeople: (model: Model, { projectId }: { projectId: string }) => marginPeople(model, projectId),
   moneyLines: (model: Model, query: MoneyLinesQuery) => moneyLinesOf(model, query),
   moneyWhy: (model: Model, query: { subject: MoneySubject; range: Range; total: number }) => moneyWhy(model, query),
-  views: ({ plan }: Model, { screen }: { screen: string }) => plan.views.filter((view) => view.screen === screen),
+  views: savedViews,
   nameList: ({ plan }: Model, { list }: { list: NameList }) => nameListOf(plan, list),
   settings: ({ plan }: Model, _query: Record<string, never>) => plan.settings,
   rateTables: ({ plan }: Model, _query: Record<string, never>) => plan.rateTables,
   search: ({ plan }: Model, { text }: { text: string }) => searchPlan(plan, text, 8),
   names: ({ plan }: Model, _query: Record<string, never>) => namesOf(plan),
-  frame: ({ plan }: Model, _query: Record<string, never>) => ({
-    planName: plan.settings.name,
-    currency: plan.settings.currency,
-    horizon: horizonOf(plan),
-    periodSettings: periodSettingsOf(plan),
-    enquiries: waitingEnquiries(plan),
-    requests: plan.people.reduce((sum, { timeOff = [] }) => sum + timeOff.filter(({ state }) => state === "requested").length, 0),
-    asked: plan.requests.filter(({ state, assignmentId }) => (state === "asked" || state === "offered") && assignmentId !== undefined)
-      .length,
-    counts: {
-      people: plan.people.length,
-      projects: plan.projects.length,
-      tasks: plan.tasks.length,
-      assignments: plan.assignments.length,
-      rateTables: plan.rateTables.length,
-      hasRates: plan.rateTables.some(({ entries }) => entries.length > 0),
-      hasHolidays: plan.calendars.some(({ exceptions }) => exceptions.length > 0),
-      hasLeave: plan.people.some(({ timeOff }) => timeOff !== undefined && timeOff.length > 0),
-    },
-  }),
+  frame: (model: Model, _query: Record<string, never>) => frameOf(model),
 };
 
 export type Question = keyof typeof questions;

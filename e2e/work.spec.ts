@@ -344,7 +344,7 @@ test("a list is pasted with its links: by the line above, by name and by row num
   await page.keyboard.type(`${before + 1} + 1 d, with ${before + 2}`);
   await page.keyboard.press("Enter");
   await expect(follows("Mend it")).toHaveText(`${before + 1} + 1 d, with ${before + 2}`);
-  await page.getByRole("button", { name: "Undo: change what a task follows (Ctrl Z)" }).click();
+  await page.getByRole("button", { name: "Undo: change the predecessors of a task (Ctrl Z)" }).click();
   await expect(follows("Mend it")).toHaveText(String(before + 1));
   for (const name of ["Test it", "Mend it"]) await page.getByLabel(`Select ${name}`).check();
   await sheetOf(page).getByRole("button", { name: "Link in sequence" }).click();

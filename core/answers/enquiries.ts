@@ -1,5 +1,6 @@
 // Enquiries: what has come in and what became of it; and of one what it would ask of the team, cost and bring in, before
 // anyone has decided.
+
 import { parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { marginOf, moneyOver } from "../cost/costs.ts";
@@ -9,7 +10,8 @@ import { roleNeeds } from "../forecast/earliest.ts";
 import { type Counting, defaultCounting } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import { findRow } from "../plan/rows.ts";
-import type { Enquiry, Plan } from "../plan/schema.ts";
+import type { Enquiry } from "../plan/schema.ts";
+import { waitingEnquiries } from "../plan/waiting.ts";
 import { candidatesFor } from "../staffing/match.ts";
 import { isOpening } from "../work/work.ts";
 
@@ -32,9 +34,6 @@ export interface Enquiries {
   /** True if the public form is open. */
   isFormOpen: boolean;
 }
-
-/** Number of enquiries nobody has answered. */
-export const waitingEnquiries = ({ enquiries }: Plan): number => enquiries.filter(({ state }) => state === "received").length;
 
 /** All enquiries with their size, those waiting for an answer first, then the most recently received. */
 export function enquiriesOf({ plan }: Pick<Model, "plan">): Enquiries {

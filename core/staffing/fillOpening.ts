@@ -1,6 +1,6 @@
 // Giving an opening to people: all of it, some of its hours, a stretch of its dates, or split between two.
 import { formatDay, parseDay } from "../calendar/day.ts";
-import type { SingleEdit } from "../edits/edit.ts";
+import type { EditTogether, SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
@@ -91,8 +91,13 @@ function hoursUntil(model: Model, row: number, from: string | undefined, until: 
   return stop <= first ? 0 : round(minutes.subarray(first - range.start, stop - range.start).reduce((sum, own) => sum + own, 0) / 60);
 }
 
-/** The name an edit of these shares uses. */
-export function fillWords({ plan }: Model, { openingId, shares }: FillQuery): string {
+/** The one edit that gives an opening away, with its description; null as for `fillOpening`. */
+export function fillEdit(model: Model, query: FillQuery): EditTogether | null {
+  const edits = fillOpening(model, query);
+  return edits && { kind: "together", words: fillWords(model, query), edits };
+}
+
+function fillWords({ plan }: Model, { openingId, shares }: FillQuery): string {
   const own = findRow(plan.assignments, openingId);
   const task = findRow(plan.tasks, own?.taskId ?? openingId);
   return `assign "${task?.name ?? openingId}" to ${shares.map(({ personId }) => findRow(plan.people, personId)?.name ?? personId).join(" and ")}`;
