@@ -1,8 +1,8 @@
-// Bodies of requests: never more is read than a route takes, regardless of the sender says of its size.
+// Bodies of requests: never more is read than the limit of the route, regardless of the size that the sender states.
 import { expect, test } from "vitest";
 import { readBytes, readText } from "./body.ts";
 
-/** A request whose body is imported chunks of a kilobyte and counts how many were taken. */
+/** A request whose body comes in chunks of a kilobyte and counts how many were taken. */
 function streamed(kilobytes: number, headers: Record<string, string> = {}) {
   const seen = { taken: 0, isCancelled: false };
   const body = new ReadableStream<Uint8Array>(

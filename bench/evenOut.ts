@@ -1,4 +1,4 @@
-// Evening out in figures: how near to the best there is, and what it removes a large plan in a given time.
+// Evening out in figures: its gap to the best solution, and the overload that it removes from a large plan in a given time.
 import { solveProgram } from "../client/solver.ts";
 import { EvenOutSearch } from "../core/balancing/evenOut.ts";
 import type { EvenOutKind } from "../core/balancing/kinds.ts";
@@ -120,7 +120,7 @@ function alone(plan: Plan): Plan {
 function peakAfter(model: Model, transfers: readonly { assignmentId: string; personId: string }[]): number {
   if (transfers.length === 0) return new Measured(model).totals.peakOver;
   const edits = transfers.map(({ assignmentId: id, personId }) => ({ kind: "reassign" as const, id, personId }));
-  const { plan } = applyEdit(model.plan, { kind: "together", words: "all gifts", edits });
+  const { plan } = applyEdit(model.plan, { kind: "together", words: "all transfers", edits });
   return new Measured(buildModel(plan as Plan)).totals.peakOver;
 }
 

@@ -67,7 +67,7 @@ async function opened(url, path) {
 }
 
 /** From a press in the rail to the frame in which the other screen's title is: the first time in a page that was just
- * opened, with the scripts of that screen, or another time in one that has settle. */
+ * opened, with the scripts of that screen, or another time in one that has settled. */
 async function changed(url, name, isAgain) {
   const from = name === "Balance" ? "Work" : "Balance";
   const page = await newPage();

@@ -1,4 +1,4 @@
-// An answer that is imported lines of JSON, one after the other while the server works.
+// An answer that comes in lines of JSON, one after the other while the server works.
 
 /** The lines of an answer, each as soon as it has come. */
 export async function* answerLines<T>(response: Response): AsyncGenerator<T> {

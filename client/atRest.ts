@@ -1,4 +1,4 @@
-// Work that can wait until a page has settle.
+// Work that can wait until a page has settled.
 
 /** For so long a page is left alone after it can be used and after each press: what a person asks for comes first. */
 const QUIET_MS = 300;

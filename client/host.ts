@@ -65,7 +65,7 @@ export type Notice =
   | { kind: "heard"; rows: readonly { list: ChangedList; id: string }[] }
   /** An edit met what others have done meanwhile and was put back: it can be made again on top of theirs. */
   | { kind: "editConflicts"; key: string; edit: Edit; rows: readonly EditConflict[] }
-  /** A step of one's own was not undone: others have changed the same since. */
+  /** The user's step was not undone, because others have changed the same fields since. */
   | { kind: "changedSince"; step: StepBack; text: string; rows: readonly EditConflict[]; undoableRows: number };
 
 /** A step that is undone or brought again. */
@@ -240,7 +240,7 @@ export class PlanHost {
     return moves.tasks.length + moves.projects.length + typed.length > 0 ? { kind: "moved", moves, typed } : undefined;
   }
 
-  /** Undoes, or brings again, a step of one's own, once all before it are settled; one step after the other. */
+  /** Undoes or redoes one of the user's own steps once all steps before it are settled, one at a time. */
   step(step: StepBack): Promise<void> {
     this.#steps = this.#steps.then(() => this.#step(step));
     return this.#steps;

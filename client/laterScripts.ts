@@ -5,12 +5,12 @@ const waiting = new Set<() => Promise<unknown>>();
 
 let loading: Promise<void> | null = null;
 
-/** Has a script loaded ahead, once the page has settle. @param load Done once it is there, the person who has asked for it. */
+/** Loads a script ahead, once the page has settled. @param load Done once the script is there, no matter who has asked for it. */
 export function loadAhead(load: () => Promise<unknown>): void {
   waiting.add(load);
 }
 
-/** Done once the page has settle and all scripts that are to be loaded ahead have been. */
+/** Done once the page has settled and all scripts that are to be loaded ahead have been. */
 export function fullyLoaded(): Promise<void> {
   loading ??= loadAll().finally(() => {
     loading = null;

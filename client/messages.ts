@@ -17,7 +17,7 @@ export const settleSchema = z.strictObject({
   /** The id that the sender's browser keeps: whose step it is, and whose can be undone. */
   maker: key.optional(),
   request: z.discriminatedUnion("kind", [
-    // The key reports an edit that is sent again, because its answer was lost, from a new one.
+    // The key distinguishes an edit that is sent again, because its answer was lost, from a new one.
     z.strictObject({
       kind: z.literal("edit"),
       edit: editSchema,
@@ -62,7 +62,7 @@ export interface ToldStep {
   /** The revision of the step that was undone or redone. */
   of: number | null;
   words: string;
-  /** Made in the asker's browser: they can take it back. */
+  /** Made in the same browser, which can undo it. */
   isOwn: boolean;
   /** The first of the rows it changed; `count` is how many there are. */
   rows: StepRow[];

@@ -29,7 +29,7 @@ const budgetPlaces = ["before", "budget.budget", "budget.before", "budget.runnin
 
 const ratePlaces = ["*.entries.*.rate", "*.entries.*.overtimeRate", "*.entries.*.perUse"];
 
-/** Edits that a question makes carry what they will write, and are no figures: who may make them is asked of the edit. */
+/** Edits in answers carry the values that they will write and are not redacted: their permission is checked with the edit. */
 export const moneyIn: { readonly [Q in Question]?: MoneyPlaces | ((query: QueryOf<Q>) => MoneyPlaces) } = {
   evened: { cost: ["before.cost", "after.cost"], bill: ["before.revenue", "after.revenue"] },
   portfolio: ofProject("*.project"),

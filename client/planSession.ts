@@ -184,7 +184,7 @@ export class PlanSession {
   }
 
   /** Makes an edit, once the plan has been read.
-   * @param key What the edit is known by, for the person who may take it back.
+   * @param key The key of the edit, by which its maker can undo it.
    * @returns Why it cannot be; empty where it was made. */
   async edit(edit: Edit, key = newKey()): Promise<readonly Fault[]> {
     const after = [...new Set([...(this.#state?.pending ?? []), ...this.#made])];

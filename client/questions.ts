@@ -177,7 +177,7 @@ export const questions = {
 
 export type Question = keyof typeof questions;
 
-/** Questions that are answered of the plan itself, no matter which sketch is open: those about sketches, and what one is held against. */
+/** Questions about the plan itself, no matter which sketch is open: those about sketches, and the board that a sketch is compared with. */
 export const ofPlanItself: ReadonlySet<Question> = new Set<Question>([
   "plannedBoard",
   "sketches",

@@ -35,7 +35,7 @@ const plan = fernhollow();
 const model = buildModel(plan);
 const questions = Object.entries(queriesFor(idsOf(plan))) as [Question, never[]][];
 
-test("the person who may see no money is answered the same, regardless of the plan costs", () => {
+test("a user who may see no money gets the same answers, regardless of the amounts in the plan", () => {
   const other = buildModel(dearer(plan, 3) as Plan);
   let hidden = 0;
   for (const [question, queries] of questions.filter(([own]) => !edits.has(own)))
@@ -63,7 +63,7 @@ test("nor does a margin say what work costs to the person who sees the bills alo
   expect(projects.every(({ cost }) => Number.isNaN(cost))).toBe(true);
 });
 
-test("remedies report what they do, and nothing of what that costs", () => {
+test("remedies say what they do, without the cost", () => {
   const range = { start: parseDay("2027-02-15"), stop: parseDay("2027-02-22") };
   const problem = { about: "overload" as const, personId: "mara", range };
   const newsFor = (access: typeof FULL_ACCESS) => {

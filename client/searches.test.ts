@@ -55,7 +55,7 @@ test("stopped, it ends with what it has", async () => {
   expect(heard.at(-1)).toBe(true);
 });
 
-test("what is asked of the solver first is asked first, once what is there has been reported", async () => {
+test("the solver is asked first, once the findings so far have been reported", async () => {
   const order: string[] = [];
   const search = { ...counting(1, 0), prepare: async () => void order.push("solver") };
   const solve = async () => {

@@ -106,7 +106,7 @@ const orders: Record<RemedyProblem["about"], (a: Remedy, b: Remedy) => number> =
 export interface EvenOutNews extends EvenOutProgress {
   /** Seconds spent so far. */
   seconds: number;
-  /** Number of attempts have ended. The best of them is the result. */
+  /** Number of attempts that have ended. The best of them is the result. */
   attempts: number;
   /** The reason why it ended. Null while it is running, and if it was stopped. */
   ended: EvenOutEnd | null;

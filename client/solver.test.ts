@@ -15,7 +15,7 @@ import { solveProgram } from "./solver.ts";
 
 const inTime = { secondsLeft: () => 60 };
 
-/** Every gift within its need, no more people on an opening than allowed, nobody past their room of a week. */
+/** Every share within its need, no more people on an opening than allowed, nobody past their room of a week. */
 function expectSound({ openings, options, room }: Problem, transfers: readonly Transfer[], most = 1): void {
   const used = room.map((weeks) => new Int32Array(weeks.length));
   const given = openings.map(({ needs }) => needs.map(() => 0));

@@ -13,7 +13,7 @@ async function rested(): Promise<void> {
   hasRested = true;
 }
 
-/** True from when the page has settle for the first time, with the plan read and all of its scripts; soon in any case. */
+/** True from when the page has settled for the first time, with the plan read and all of its scripts; soon in any case. */
 export function useHasRested(): boolean {
   const isRead = useHost((state) => state !== null);
   const [has, setHas] = useState(hasRested);

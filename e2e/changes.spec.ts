@@ -9,7 +9,7 @@ test.beforeEach(({ server: own }) => {
   server = own;
 });
 
-test("every step is reported with its rows, and an older one of one's own is undone while later ones stay", async ({ page }) => {
+test("every step is listed with its rows, and the user undoes an older one of their own while later ones stay", async ({ page }) => {
   await goTo(page, server, "/rates");
   await typeRate(page, "Mara Ellingsen", "52.5");
   await untilSaved(page);

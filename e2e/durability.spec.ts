@@ -47,7 +47,7 @@ test("killed between edits, and with its database gone, the server finds every a
   }
 });
 
-test("reported to stop, the server settles and answers what it has taken, gives the folder back and ends with status 0", async () => {
+test("asked to stop, the server settles and answers what it has taken, gives the folder back and ends with status 0", async () => {
   server = await demoServer();
   const { revision } = await planOf(server);
   const edits = Array.from({ length: 30 }, (_, at) =>
@@ -72,7 +72,7 @@ test("reported to stop, the server settles and answers what it has taken, gives 
   expect(answered.filter((id) => !ids.has(id))).toEqual([]);
 });
 
-test("the person who asks without end is reported to wait, and is answered again after a moment; edits go on next to many pages", async () => {
+test("a client that asks without end is asked to wait, and is answered again after a moment; edits go on next to many pages", async () => {
   // As few as a slow machine can overrun too.
   server = await demoServer({ ROSTER_MOST_REQUESTS: "120" });
   const { revision } = await planOf(server);
@@ -91,7 +91,7 @@ test("the person who asks without end is reported to wait, and is answered again
   await expect.poll(async () => (await fetch(`${server.url}/api/plan`)).status, { timeout: 15_000 }).toBe(200);
 });
 
-test("a second server on the same folder is reported who holds it, and ends", async () => {
+test("a second server on the same folder names the owner, and ends", async () => {
   server = await demoServer();
   const second = spawnServer(server.folder, await freePort());
   let said = "";
@@ -161,7 +161,7 @@ test("pages and edits are answered as before after thousands of dropped, pipelin
   expect(server.said()).not.toMatch(/Error|at .*\.js/);
 });
 
-test("reported to stop while hostile files are read, the server ends, and its edits are there", async () => {
+test("asked to stop while hostile files are read, the server ends, and its edits are there", async () => {
   server = await demoServer();
   const { revision } = await planOf(server);
   const files = Array.from({ length: 6 }, () => abandonedFile(server, hostilePlan(60_000), 400));

@@ -92,7 +92,7 @@ test("the file that was checked replaces the plan without being sent again, says
   expect([again.status, await again.json()]).toEqual([410, { faults: [expect.stringMatching(/no longer kept/)] }]);
 });
 
-test("files that are no plan are reported what is wrong and where, and the plan stays", async ({ server }) => {
+test("files that are no plan are refused with the place of each fault, and the plan stays", async ({ server }) => {
   const before = await planOf(server);
   const faulty = JSON.parse(goldenCases()[0].plan);
   faulty.tasks[0].roleId = "weldr";

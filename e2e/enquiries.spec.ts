@@ -62,7 +62,7 @@ test("an enquiry goes from the public form, without scripts, to approved work; o
   await expect(page.getByRole("row", { name: /^A lighthouse lamp/ })).toContainText("waiting");
 });
 
-test("one recorded inside is declined with a reason, which is exported, and taken up again", async ({ page, server }) => {
+test("an enquiry added inside is declined with a reason, which is sent, and reopened", async ({ page, server }) => {
   await goTo(page, server, "/enquiries");
   await page.keyboard.press("n");
   const sheet = sheetOf(page);

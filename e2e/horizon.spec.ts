@@ -86,7 +86,7 @@ test("what would help is taken into a sketch, which has the people in it and the
   await expect(page.getByRole("row", { name: /New Lighting technician 1/ })).toHaveCount(0);
 });
 
-test("when an enquiry could start is reported with what binds, and shown there", async ({ page, server }) => {
+test("the possible start of an enquiry is shown with the role that prevents an earlier one", async ({ page, server }) => {
   await goTo(page, server, "/horizon");
   await page.getByRole("button", { name: /^Pipeline, 3/ }).click();
   const lamps = sheetOf(page).locator("section", { hasText: "Harbour of Lamps" });

@@ -130,7 +130,7 @@ test("roles are pasted, renamed in place and merged; one undo brings both back w
   await expect(grid.getByRole("row", { name: /^Exhibit designer/ })).toContainText("6 people, 26 tasks, 12 assignments");
 });
 
-test("settings are what every screen uses: another first weekday, another band, another name, and back", async ({ page, server }) => {
+test("every screen uses the settings: another first weekday, another band, another name, and back", async ({ page, server }) => {
   await goTo(page, server, "/settings");
   await choose(page.getByLabel("Week starts on"), "Sunday");
   await page.getByLabel("Up to, % of capacity").fill("120");

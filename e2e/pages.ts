@@ -66,7 +66,7 @@ export async function choose(control: Locator, option: string): Promise<void> {
 export async function rateOf(page: Page, name: string): Promise<Locator> {
   const row = page.locator("[data-rate]", { hasText: name }).first();
   const table = page.getByRole("grid", { name: /^Rates of/ });
-  // Rows that was there before the page was ready may be drawn again.
+  // Rows that were drawn before the page was ready may be drawn again.
   await untilReady(page);
   await expect(async () => {
     if ((await row.count()) === 0) await table.evaluate((element) => element.parentElement?.scrollBy(0, 300));

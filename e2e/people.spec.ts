@@ -445,7 +445,7 @@ test("hours of a person who leaves are reported on the tray and the task, and sp
   await sheet.getByRole("button", { name: "Split it" }).click();
   await expect(tray).toContainText("9 assignments with hours that cannot be worked");
   await expect(tray).toContainText("4 openings");
-  // A person who is not there yet: give it away.
+  // The person has not joined yet: reassign the work.
   await open(page, "/work/tidepool?task=tidepool-rockpools");
   await sheet.getByRole("link", { name: "Reason and options" }).first().click();
   await expect(sheet).toContainText("Yara Lindqvist is employed from 1 Mar 2027 on");

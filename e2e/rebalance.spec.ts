@@ -19,7 +19,7 @@ async function undo(page: Page): Promise<void> {
   await untilSaved(page);
 }
 
-test("an overload uses reassigning, by handing over the rest and by sharing, each previewed with the figures that result, and undone", async ({
+test("an overload is removed by reassigning, by handing over the rest and by sharing, each previewed with the figures that result, and undone", async ({
   page,
   server,
 }) => {
@@ -78,7 +78,7 @@ test("a person with room is offered work of those who are over, and takes it", a
   await expect(overOnBoard(page)).toHaveText("105.7 h");
 });
 
-/** Evens out for a few seconds: how far it is imported them depends on the machine. @returns Its lines. */
+/** Evens out for a few seconds; the progress in that time depends on the machine. @returns Its lines. */
 async function evenOut(page: Page): Promise<Locator> {
   const seconds = sheetOf(page).getByLabel("Search for, seconds");
   await seconds.fill("6");

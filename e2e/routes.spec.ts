@@ -178,7 +178,7 @@ test("screens answer addresses nobody meant with what they have, never with an e
   }
 });
 
-test("an address or a method that nobody can mean is reported so, never with an error of the server", async () => {
+test("an address or a method that nobody can mean is refused, never with an error of the server", async () => {
   const { hostname, port } = new URL(server.url);
   const asked = (method: string, path: string) =>
     new Promise<{ status: number; text: string }>((resolve, reject) => {

@@ -104,7 +104,7 @@ export async function putAway(server: Server): Promise<void> {
   await rm(server.folder, { recursive: true, force: true });
 }
 
-/** The path of a feed, as the application reports it. */
+/** The path of a feed, as the application shows it. */
 export async function feedPath({ url }: Pick<Server, "url">, kind: string, id: string): Promise<string> {
   const { path } = await (await fetch(`${url}/api/feeds/address?${new URLSearchParams({ kind, id })}`)).json();
   return path;

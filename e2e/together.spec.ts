@@ -20,7 +20,7 @@ const open = (page: Page, path: string): Promise<void> => goTo(page, server, pat
 const rowOf = (page: Page, id: string): Locator => page.locator(`[data-task="${id}"]`);
 const undo = (page: Page) => page.getByRole("button", { name: /^Undo/ }).click();
 
-test("a person who joins effort-sized work asks what gives, and each answer is what it said", async ({ page }) => {
+test("adding a person to effort-sized work asks what changes, and each answer does what it said", async ({ page }) => {
   await open(page, `/work/ravenholt?task=ravenholt-survey&${SPRING}`);
   const row = rowOf(page, "ravenholt-survey");
   const sheet = sheetOf(page);

@@ -41,7 +41,7 @@ test("a person new who was half typed is there again, and once added the form is
   await expect(notice).toBeVisible();
   await page.keyboard.press("n");
   await expect(sheet.getByLabel("Name")).toHaveValue("Odile Farrow");
-  // Opened again, the notice has had its say, and is not over the end of the form.
+  // Once the form is open again, its notice is closed, so that it does not cover the end of the form.
   await expect(notice).toBeHidden();
   await sheet.getByRole("button", { name: "Add person" }).click();
   await expect(page.getByRole("complementary", { name: "Odile Farrow" })).toBeVisible();

@@ -140,7 +140,7 @@ test("what was pressed on top of an edit whose answer never came is not held to 
 });
 
 test("a sheet that is asked for while the server is away opens when it answers again", async ({ page, server }) => {
-  // A page that never results in rest has not loaded its sheets yet.
+  // A page that never settles has not loaded its sheets yet.
   await page.addInitScript(() => Object.assign(globalThis, { requestIdleCallback: () => 0 }));
   await load(page, server, "/work/tidepool");
   await page.route("**/_next/static/chunks/**", (route) => route.abort());

@@ -43,7 +43,7 @@ test("what one window changes is in every other one at once, without a press the
     await page.mouse.wheel(0, 5_000);
     const row = page.locator("[data-task]", { hasText: "Seen by all" });
     await expect(row).toContainText("8");
-    // A window of one's own can take it back; someone else's cannot.
+    // The user's other window can undo it; another user's window cannot.
     await expect(page.getByRole("button", { name: page === beside ? /^Undo: add/ : "Nothing to undo" })).toBeVisible();
   }
   await other.locator("[data-task]", { hasText: "Seen by all" }).click();
@@ -53,10 +53,7 @@ test("what one window changes is in every other one at once, without a press the
   await expect(beside.locator("[data-heard]")).toHaveCount(0);
 });
 
-test("two windows that change the same figure: the later one is reported what each made of it, and chooses", async ({
-  page: first,
-  browser,
-}) => {
+test("two windows that change the same figure: the later one sees both values, and chooses", async ({ page: first, browser }) => {
   const second = await (await browser.newContext()).newPage();
   await goTo(first, server, "/rates");
   // The second window hears nothing, as behind a proxy that breaks the stream.
@@ -128,10 +125,7 @@ test("steps can be undone and made again after the window was closed, each sayin
   await expect(later.getByRole("button", { name: /^Redo: change rates in "Studio cost"/ })).toBeEnabled();
 });
 
-test("undo undoes one's own step and leaves what others have made; where they changed the same it says so", async ({
-  page: nora,
-  colleague: lee,
-}) => {
+test("undo reverts the user's own step and leaves the changes of others; a conflict is named", async ({ page: nora, colleague: lee }) => {
   for (const page of [nora, lee]) await goTo(page, server, "/rates");
   await typeRate(nora, "Mara Ellingsen", "52.5");
   await untilSaved(nora);
@@ -158,10 +152,7 @@ test("undo undoes one's own step and leaves what others have made; where they ch
   await expect(await rateOf(lee, "Ines Valtonen")).toHaveText("41.00");
 });
 
-test("what a person is typing in while another changes the same row is reported, and what is typed stays", async ({
-  page: mine,
-  colleague: theirs,
-}) => {
+test("a notice says that another user changes the row being edited, and typed text stays", async ({ page: mine, colleague: theirs }) => {
   for (const page of [mine, theirs]) await goTo(page, server, "/work/tidepool?task=tidepool-order");
   await sheetOf(mine).getByLabel("Name", { exact: true }).fill("Order everything");
   await sheetOf(theirs).getByLabel("Tags").fill("urgent");

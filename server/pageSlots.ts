@@ -26,7 +26,7 @@ interface Waiting {
 }
 
 export class PageSlots {
-  /** By client, in the order in which clients result in their turn. */
+  /** By client, in the order of their turns. */
   readonly #waiting = new Map<string, Waiting[]>();
   #free: number;
 

@@ -1,4 +1,4 @@
-// One process owns a data folder, everything that has become of the one before.
+// One process owns a data folder, no matter how the one before ended.
 
 import { spawn } from "node:child_process";
 import { existsSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from "node:fs";

@@ -9,10 +9,10 @@ interface Holder {
   pid: number;
   /** When the process began, as the system reports it, so that a reused number is not taken for the holder. */
   begun: string;
-  /** The machine's start: after another one, no process of before is alive. Empty where the system does not report. */
+  /** The machine's start: after another one, no process of before is alive. Empty if the system does not show it. */
   boot: string;
   host: string;
-  /** The process numbers that it shares, as Linux calls them: those of two containers differ. Empty where the system does not report. */
+  /** The process numbers that it shares, as Linux calls them: those of two containers differ. Empty if the system does not show it. */
   space?: string;
   since: string;
 }

@@ -1,4 +1,4 @@
-// The plan in its folder: everything that is edited, memory and database hold the same.
+// The plan in its folder: after any edit, memory and database hold the same.
 
 import { expect, test } from "vitest";
 import type { Edit } from "../core/edits/edit.ts";
@@ -18,7 +18,7 @@ test("a plan comes back from the folder as it went in", async () => {
   expect(parsePlanValue(fixture.store.snapshot().plan).faults).toEqual([]);
 });
 
-test("everything that is edited, the folder holds the same plan as memory", async () => {
+test("after any edit, the folder holds the same plan as memory", async () => {
   await fixture.store.replace(largePlan({ people: 8, projects: 3, tasks: 30, assignments: 60, links: 30 }, 4), "test", NOW);
   const next = editsFrom(21);
   let made = 0;

@@ -85,7 +85,7 @@ export interface Snapshot {
 export interface StoreOptions {
   /** Opens the database in a folder of its own; PGlite by default. */
   openDatabase?: (folder: string) => Promise<Database>;
-  /** Number of trail entries are kept at hand; older ones are read when they are asked about. */
+  /** Number of trail entries kept in memory; older ones are read on demand. */
   keptEntries?: number;
   /** Puts what was written to a file on the disk. */
   flush?: Flush;
@@ -93,7 +93,7 @@ export interface StoreOptions {
   roomOf?: (folder: string) => Promise<number>;
 }
 
-/** Number of trail entries are kept at hand, for those who are behind. */
+/** Number of trail entries kept in memory, for clients that are behind. */
 const KEPT_ENTRIES = 500;
 
 /** The database writes in pieces of 16 MB, the journal and a copy next to it: with less room nothing is begun. */

@@ -1,4 +1,4 @@
-// The plan as copies and journal hold it, everything that has become of the database; and the database made from it again.
+// The plan as copies and journal hold it, even if the database is gone; and the database made from it again.
 import { applyChanges, type Change } from "../core/edits/change.ts";
 import { findRow, rowsOf } from "../core/plan/rows.ts";
 import { isSame } from "../core/plan/same.ts";

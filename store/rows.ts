@@ -164,7 +164,7 @@ async function writeRun(sql: Sql, run: readonly Change[]): Promise<void> {
   const ids = run.map(({ id }) => id);
   const sort = sortOf(run[0]);
   if (sort === "deleted") return void (await sql.query(`delete from ${table.table} where id = any($1::text[])`, [ids]));
-  // A row that is changed in place keeps its position, everything that is given here.
+  // A row that is changed in place keeps its position, so no position is given here.
   const positions = sort === "changed" ? null : await positionsOf(sql, table, run);
   const rows = run.map(({ after }) => after as Row);
   await sql.query(upsertText(table), [JSON.stringify(rows.map((row) => parentRecord(table, row, positions?.get(row.id) ?? 0)))]);

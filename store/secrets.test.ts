@@ -10,7 +10,7 @@ beforeEach(() => {
 });
 afterEach(() => rmSync(folder, { recursive: true }));
 
-test("a secret is made once, the person who asks first, is the owner's alone, and stays until it is made again", async () => {
+test("a secret is made once, no matter who asks first, is the owner's alone, and stays until it is made again", async () => {
   const own = join(folder, "new");
   const [first, ...others] = await Promise.all(Array.from({ length: 8 }, () => secretOf(own, "token")));
   expect(first).toMatch(/^[\w-]{32}$/);

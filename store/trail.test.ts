@@ -110,7 +110,7 @@ test("two who change one task meet only where they change the same cell, and it 
   ]);
 });
 
-test("a change counts from the revision it was made on, regardless of its sender has seen since; except for the sender's own", async () => {
+test("a change counts from the revision it was made on, regardless of later revisions its sender has seen, except for the sender's own", async () => {
   const base = fixture.store.snapshot().revision;
   await fixture.settle({ kind: "edit", edit: change("tidepool-cases", { name: "First of mine" }), key: "first-of-mine" }, base);
   const second = { kind: "edit" as const, edit: change("tidepool-cases", { name: "Second of mine" }), madeOn: base };

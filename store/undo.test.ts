@@ -14,7 +14,7 @@ const as = (maker: string, request: Request) => fixture.settle(request, undefine
 const edit = (maker: string, own: Edit) => as(maker, { kind: "edit", edit: own });
 const nameOf = (id: string) => fixture.store.snapshot().plan.tasks.find((task) => task.id === id)?.name;
 
-test("undo undoes one's own last step, though someone else has worked since; it is never theirs", async () => {
+test("undo reverts the user's own last step, even if others have worked since; never another user's", async () => {
   await edit(NORA, rename("tidepool-cases", "Nora's"));
   await edit(LEE, rename("tidepool-order", "Lee's"));
   expect(fixture.store.snapshot(NORA).history.undo?.revision).toBe(2);

@@ -1,4 +1,4 @@
-// Random edits of every kind there is, for what has to hold everything that is edited.
+// Random edits of every kind, for rules that apply to any edit.
 import type { Edit, SingleEdit } from "../core/edits/edit.ts";
 import type { Assignment, Person, Plan, Task, Team } from "../core/plan/schema.ts";
 import { randomFrom } from "../demo/random.ts";

@@ -53,7 +53,7 @@ function askedByTask(plan: Plan): Map<string, number> {
   return asked;
 }
 
-/** The person who has work now that they did not have is fit for it, as the one who gave it was. */
+/** Every person who received work is qualified for it, as far as its former holder was. */
 function wrongTakers(before: Plan, after: Plan): string[] {
   const [former, tasks, people] = [byId(before.assignments), byId(after.tasks), byId(after.people)];
   return after.assignments.flatMap((row) => {

@@ -1,4 +1,4 @@
-/** Number of frames may pass until what was scrolled to is drawn. */
+/** The most frames until the element scrolled to is drawn. */
 const MOST_FRAMES = 20;
 
 let latest = 0;

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { toggledList, toggledSet } from "./toggled.ts";
 
-test("what is in is exported, what is not is imported, and what was given stays as it was", () => {
+test("an id in the list is removed, another one is added, and the given list does not change", () => {
   const [set, list] = [new Set(["a", "b"]), ["a", "b"]];
   expect([...toggledSet(set, "a")]).toEqual(["b"]);
   expect([...toggledSet(set, "c")]).toEqual(["a", "b", "c"]);

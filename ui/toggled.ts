@@ -1,4 +1,4 @@
-// Ticking and unticking: what is in is exported, what is not is imported.
+// Selecting and deselecting: an id in the list is removed, another one is added.
 
 /** A set with one more or one fewer. */
 export function toggledSet<T>(known: ReadonlySet<T>, one: T): ReadonlySet<T> {

@@ -51,7 +51,7 @@ export function useFormOver<F extends FieldValues>(name: string, values: F, reso
   }, [form, text]);
 
   useEffect(() => {
-    // It is open again: the notice that said so would only are over its end.
+    // The form is open again: the notice about it would only cover its end.
     toast.dismiss(`kept ${name}`);
     for (const [field, value] of Object.entries(typedIn(name)))
       if (field in began.current) setValue(field as Path<F>, value as PathValue<F, Path<F>>, { shouldDirty: true });

@@ -13,7 +13,7 @@ export const SCREEN_WIDTH = 1114;
 const known = new Map<string, { inner: number; outer: Size }>();
 
 /** The inner width of an element in pixels, followed as it changes. @param place Where it is: one name for all that are
- * as large there. @param first Is in until one has been measured. */
+ * as large there. @param first The value until one has been measured. */
 export function useWidth(element: RefObject<HTMLElement | null>, place: string, first: number): number {
   const [width, setWidth] = useState(() => known.get(place)?.inner ?? first);
   useLayoutEffect(() => {

@@ -136,7 +136,7 @@ test("the tray holds what has nobody, no dates, no estimate, and hours before a 
 const view = (set: Partial<BoardView>): BoardView => ({ ...usualView, ...set });
 const sumOf = (minutes: ArrayLike<number>) => Array.from(minutes).reduce((sum, own) => sum + own, 0);
 
-test("always: regardless of the rows are, they add up to the same load, and the heads to everyone shown", () => {
+test("always: with any rows, they add up to the same load, and the heads to everyone shown", () => {
   for (const rows of boardRowKinds) {
     const seen = boardOf(model, { ...asked, open: [], view: view({ rows }) });
     expect([...seen.all.load], rows).toEqual([...board.all.load]);

@@ -55,7 +55,7 @@ export interface Board extends PeriodSums {
 export interface BoardQuery extends ReportRange {
   /** Ids of people whose assignments are shown. */
   open: readonly string[];
-  /** Number of rows get figures; all by default. */
+  /** Number of rows with figures; all by default. */
   limit?: number;
   view?: BoardView;
   countsTasks?: boolean;

@@ -18,7 +18,7 @@ export interface CalendarDay {
 export interface CalendarYear {
   calendar: Calendar;
   days: CalendarDay[];
-  /** How many people, projects and tasks use it. */
+  /** Number of people, projects and tasks that use it. */
   people: number;
   projects: number;
   tasks: number;

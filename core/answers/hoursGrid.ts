@@ -31,7 +31,7 @@ export interface HoursRow {
   /** The person; of an opening the role. */
   who: string;
   personId: string | null;
-  /** Minutes by period, and in total the assignment lasts. */
+  /** Minutes by period, and of the whole assignment. */
   minutes: number[];
   total: number;
   /** By period: 1 where the hours were typed. */

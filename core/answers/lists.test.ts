@@ -59,7 +59,7 @@ describe.each(plans)("%s", (_, plan) => {
     }
   });
 
-  test("the projects have the dates of the schedule, and hours that add up to everything that is asked for", () => {
+  test("the projects have the dates of the schedule, and hours that add up to the demand", () => {
     const rows = portfolioOf(model);
     const schedule = scheduleReport(model);
     rows.forEach(({ project, lateDays, finish, tasks }, at) => {

@@ -9,7 +9,7 @@ import { countedShare } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 
-/** The subject of a line, by ids: it stays valid while rows come and go. */
+/** The subject of a line, by ids: it stays valid when rows are added or deleted. */
 export interface MoneySubject {
   kind: MoneyLine["kind"];
   projectId: string;
@@ -48,7 +48,7 @@ export interface MoneyLines {
   total: number;
 }
 
-/** The lines behind a figure of the table; together they are the figure, or what it removes a budget. */
+/** The lines behind a figure of the table; together they are the figure, or its deduction from a budget. */
 export function moneyLinesOf(model: Model, query: MoneyLinesQuery): MoneyLines {
   const asked = wholePeriods(model.plan, query);
   const ledger = ledgerOf(model, asked);

@@ -24,7 +24,7 @@ export interface NameRow {
 export interface NameListAnswer {
   list: NameList;
   rows: NameRow[];
-  /** True where a name that is used can be deleted: it is removed everything that has it. */
+  /** True if a used name can be deleted: it is removed from every row that has it. */
   detaches: boolean;
 }
 

@@ -27,7 +27,7 @@ function plainly(plan: Plan): Plan {
   };
 }
 
-test("a single rate prices all hours that are placed, and results in what the report says labour costs", () => {
+test("a single rate prices all placed hours, and adds up to the labour cost of the report", () => {
   const model = buildModel(plainly(demo));
   const [table] = model.plan.rateTables.filter(({ kind }) => kind === "cost");
   const uses = rateUses(model, { tableId: table.id }).filter(({ minutes }) => minutes > 0);

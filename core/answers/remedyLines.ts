@@ -29,7 +29,7 @@ export interface RemedyStep {
   unit: "days" | "percent" | "hours" | "hoursPerDay" | null;
   /** Of leave: how a request is answered; null where days are moved. */
   answer: TimeOff["state"] | null;
-  /** Of a gift: nobody has it yet; else whose it is. Of overtime, who works it. */
+  /** True if the work is unassigned. */
   isOpening: boolean;
   donorName: string | null;
   /** Of work that is opened to a contractor: minutes that are unassigned then. */

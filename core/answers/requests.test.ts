@@ -62,7 +62,7 @@ test("turned down, it needs a reason, and its hours leave the plan; nothing can 
   expect(applyEdit(declined.plan, answer("confirmed", 3, { personId: "rui" })).faults[0]?.message).toMatch(/answered already/);
 });
 
-test("work that is removed the plan leaves its request without it, and deleting the task takes the request along", () => {
+test("work that is removed from the plan leaves its request without it, and deleting the task takes the request along", () => {
   const asked = after(ask, model);
   const gone = after({ kind: "deleteAssignment", id: "asked" }, asked);
   expect(gone.plan.requests.find(({ id }) => id === "r1")?.assignmentId).toBeUndefined();

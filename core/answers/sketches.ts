@@ -23,9 +23,9 @@ export interface SketchRow {
   by: string;
   at: string;
   changes: number;
-  /** Number of of them can no longer be made. */
+  /** Number of changes that can no longer be made. */
   lost: number;
-  /** Number of change something that the plan has changed since they were recorded. */
+  /** Number of changes whose fields the plan has changed since they were recorded. */
   editConflicts: number;
 }
 
@@ -67,7 +67,7 @@ export interface SketchEntry {
   fault: string | null;
   /** The rows that it changes, from one value to another; the first ones of many. */
   rows: SketchRowChange[];
-  /** Number of rows it changes. */
+  /** Number of rows that it changes. */
   count: number;
 }
 

@@ -10,7 +10,7 @@ import { updateModel } from "../update.ts";
 
 export type StaffWay = "open" | "finish" | "daily" | "work";
 
-/** One meaning, and what it results in. */
+/** One outcome, with its figures. */
 export interface StaffOutcome {
   way: StaffWay;
   edit: Edit;

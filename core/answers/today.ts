@@ -25,7 +25,7 @@ export interface WeekAhead {
 export interface Today {
   today: Day;
   signals: Attention[];
-  /** Number of there are of each kind, listed or not. */
+  /** Number of signals of each kind, listed or not. */
   counts: Partial<Record<AttentionKind, number>>;
   /** Signals that wait, with until when and why; those that are gone are left out. */
   snoozed: { signal: Attention; snooze: Snooze }[];

@@ -4,7 +4,7 @@ import { incompleteWork, type TrayItem, type TrayKind } from "../attention/incom
 import type { Model } from "../model.ts";
 
 export interface Tray {
-  /** Number of items of each kind there are. */
+  /** Number of items of each kind. */
   counts: Record<TrayKind, number>;
   /** The first of each kind. */
   items: TrayItem[];

@@ -77,7 +77,7 @@ export interface EvenOutProgress {
 const USUAL_DELAY_DAYS = 60;
 /** How often the search says how far it is, in moves tried. */
 const PAUSE = 500;
-/** Gifts to a person without room that are looked into for a second move, and the moves of theirs that are tried. */
+/** The most transfers to a person without room that are tried with a second move, and the most moves tried for each. */
 const [MOST_CHAINS, MOST_ROWS] = [12, 8];
 
 /** The result of the whole search. The same plan and options give the same, byte for byte, unless `isOver` ended it. */
@@ -171,7 +171,7 @@ export class EvenOutSearch {
     });
   }
 
-  /** Begins with gifts that a program has chosen: each as a line of its own where it lowers what is too much by itself, the
+  /** Starts with the transfers that a program has chosen: each as its own line if it reduces the overload by itself, the
    * others with those that they need. */
   beginWith(transfers: readonly Transfer[]): void {
     let left = [...transfers];
@@ -253,7 +253,7 @@ export class EvenOutSearch {
     return best.moves;
   }
 
-  /** A gift to a person without room, and a move that makes room there; null where no two take anything off. */
+  /** A transfer to a person without room, and a move that makes room there; null if no pair reduces the overload. */
   *#bestChain(person: number): Generator<EvenOutProgress, Move[] | null> {
     const over = this.#loads.overDaysOf(person);
     const transfers: { move: Move; delta: number }[] = [];
@@ -283,7 +283,7 @@ export class EvenOutSearch {
     return best.moves;
   }
 
-  /** The best move that makes room for a gift. */
+  /** The best move that makes room for a transfer. */
   *#relieved(transfer: Move): Generator<EvenOutProgress, Move[] | null> {
     this.#loads.apply(transfer.parts);
     const over = this.#loads.overDaysOf(transfer.recipient);
@@ -397,7 +397,7 @@ export class EvenOutSearch {
   }
 }
 
-/** Reports a person's overtime from an assignment of the same id. */
+/** Distinguishes a person's overtime from an assignment of the same id. */
 const overtimeOf = (personId: string): string => `overtime ${personId}`;
 
 const pairsOf = (moves: readonly Move[]): Move[][] => moves.flatMap((one, at) => moves.slice(at + 1).map((other) => [one, other]));

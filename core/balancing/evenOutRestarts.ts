@@ -30,7 +30,7 @@ export class EvenOutRestarts {
     return this.#best;
   }
 
-  /** Number of attempts have ended. */
+  /** Number of attempts that have ended. */
   get attempts(): number {
     return this.#attempts;
   }

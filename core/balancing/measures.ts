@@ -14,7 +14,7 @@ import { rowById } from "../plan/rows.ts";
 export interface Measures {
   /** The sum over people and days of what they have too much. */
   peakOver: number;
-  /** Number of weeks of a person are over. */
+  /** Number of person-weeks overloaded. */
   overWeeks: number;
   /** Minutes that all counted assignments ask for and nobody can work. */
   unplaced: number;

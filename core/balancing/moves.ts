@@ -136,7 +136,7 @@ export class Moves {
     return cost;
   }
 
-  /** Every gift of a row of work that has not begun. */
+  /** Every transfer of a row of work that has not begun. */
   *givesOf(row: number): Generator<Move> {
     const { model, options } = this;
     const dates = row < 0 ? null : model.schedule.of(model.work.task[row]);

@@ -45,7 +45,7 @@ export interface OverloadCase {
   today: Day | null;
   /** The largest piece first. */
   pieces: Piece[];
-  /** Number of people are tried for one piece. */
+  /** Number of people tried for one piece. */
   mostRecipients: number;
   /** Row of the one person who may receive work, where it is they who are looked at. */
   onlyRecipient?: number;

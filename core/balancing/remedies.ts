@@ -35,7 +35,7 @@ export interface RemedyOptions {
   today: Day | null;
   /** Begins the ids of rows that are added. */
   idStem: string;
-  /** Number of people are tried for one piece of work. */
+  /** Number of people tried for one piece of work. */
   mostRecipients?: number;
   /** Ends the search once so many have been tried. */
   mostTried?: number;

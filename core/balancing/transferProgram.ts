@@ -4,7 +4,7 @@ import type { Day } from "../calendar/day.ts";
 import type { Solver } from "../staffing/program.ts";
 import type { Move } from "./moves.ts";
 
-/** A gift that the program may choose, by the assignment's id and the taker's. */
+/** A transfer that the program may choose, by the ids of the assignment and the recipient. */
 export interface Transfer {
   assignmentId: string;
   personId: string;
@@ -12,7 +12,7 @@ export interface Transfer {
 
 export interface TransferProgram {
   text: string;
-  /** Gifts by the name of their column. */
+  /** Transfers by the name of their column. */
   transfers: ReadonlyMap<string, Transfer>;
 }
 
@@ -63,7 +63,7 @@ export function transferProgram({ transfers, loadOn, capacityOn, isMeant }: Tran
   return { text: `Minimize\nobj: ${objective}\nSubject To\n${numbered}\nBinary\n${[...names.keys()].join(" ")}\nEnd\n`, transfers: names };
 }
 
-/** The gifts that a solver chooses, and whether nothing better is possible; null where it finds none in time. */
+/** The transfers that a solver chooses, and whether they are proven optimal; null if it finds none in time. */
 export async function solvedTransfers(
   program: TransferProgram,
   solve: Solver,

@@ -75,7 +75,7 @@ function plainIndexOf(day: number): number {
   return index;
 }
 
-test("a fresh line gives the same answers everything that is asked first, from far before the origin to far after", () => {
+test("a fresh line gives the same answers in any order of questions, from far before the origin to far after", () => {
   const question = fc.tuple(
     fc.constantFrom(...(Object.keys(questions) as (keyof typeof questions)[])),
     fc.oneof(fc.integer({ min: -30, max: 30 }), fc.integer({ min: -6_000, max: 6_000 })),

@@ -304,7 +304,7 @@ test("money of any plan adds up both ways, by any key, and every line is the sum
   }
 });
 
-test("an exchange rate set from a day on changes what tables in that currency result in from then on, and is undone as a whole", () => {
+test("an exchange rate set from a day on changes the value of tables in that currency from then on, and is undone as a whole", () => {
   const gbp = plan.rateTables.find(({ currency }) => currency === "GBP")?.id;
   const foreign = { ...plan, projects: plan.projects.map((own) => (own.id === "tidepool" ? { ...own, costTableId: gbp } : own)) };
   const total = (own: Plan) =>

@@ -113,7 +113,7 @@ export interface MoneyLine {
   amounts: number[];
 }
 
-/** Lines of one project that are known, in one window: they hold as long as all of its rows are where they was. */
+/** Lines of one project that are known, in one window: they are valid as long as all of its rows keep their places. */
 interface KnownLines {
   window: string;
   project: number;

@@ -6,7 +6,7 @@ import { ExactLine } from "./exactLine.ts";
 const periods = Array.from({ length: 5 }, (_, at) => ({ start: at * 7, stop: at * 7 + 7 }));
 const asked = { range: { start: 0, stop: 35 }, periods, periodOf: Int32Array.from({ length: 35 }, (_, day) => Math.floor(day / 7)) };
 
-test("always: amounts in plain numbers result in what they result in in big ones, in any order, however large, mixed or not", () => {
+test("always: amounts in plain numbers add up to the same as in big integers, in any order, however large, mixed or not", () => {
   const amount = fc.record({
     slot: fc.integer({ min: -1, max: 5 }),
     numerator: fc.oneof(
@@ -40,7 +40,7 @@ test("always: amounts in plain numbers result in what they result in in big ones
   );
 });
 
-test("always: days added together result in what they result in one by one; where that would not be exact, nothing is added", () => {
+test("always: days added together add up to the same as one by one; where that would not be exact, nothing is added", () => {
   const run = fc.record({
     from: fc.integer({ min: -10, max: 40 }),
     minutes: fc.array(fc.oneof(fc.constant(0), fc.integer({ min: 1, max: 1_440 })), { minLength: 1, maxLength: 20 }),

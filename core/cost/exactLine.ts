@@ -15,7 +15,7 @@ export interface CostPeriods {
  * are exact; big ones from then on. */
 export class ExactLine {
   readonly #periods: CostPeriods;
-  /** Number of runs of amounts there are. */
+  /** Number of runs of amounts. */
   #runs = 0;
   /** One entry a run of amounts: 0 before the range, p + 1 in period p; numerator / denominator minor units. */
   #slots = new Int32Array(64);

@@ -9,7 +9,7 @@ const entry = rowSchemas.requests.shape.history.unwrap();
 const schema = z.strictObject({
   kind: z.literal("answerRequest"),
   id: z.string(),
-  /** The step, with the message that is exported. */
+  /** The step, with the message that is sent. */
   entry,
   /** The person offered, or confirmed if nobody was offered or requested by name. */
   personId: z.string().optional(),

@@ -23,7 +23,7 @@ const steps = fc.array(fc.record({ kind: fc.constantFrom("add", "put", "move", "
   maxLength: 40,
 });
 
-test("changes in one go are changes one after the other, everything that is added, moved and deleted; reversed they go back", () => {
+test("changes in one go are changes one after the other, for any rows added, moved and deleted; reversed they go back", () => {
   fc.assert(
     fc.property(fc.nat(12), steps, (count, made) => {
       const roles: Role[] = Array.from({ length: count }, (_, at) => ({ id: `r${at}`, name: `Role ${at}` }));

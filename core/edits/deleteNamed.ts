@@ -10,7 +10,7 @@ const schema = z.strictObject({
   kind: z.literal("deleteNamed"),
   list: z.enum(namedLists),
   id: z.string(),
-  /** Takes it off everything that has it. */
+  /** Removes it from every row that has it. */
   detaches: z.boolean(),
 });
 

@@ -214,7 +214,7 @@ function changesTogether(plan: Plan, edits: readonly SingleEdit[]): Made {
   return { changes };
 }
 
-/** Requests whose work an edit removes the plan no longer point to it. */
+/** Requests whose work an edit removes from the plan no longer point to it. */
 function detached(plan: Plan, changes: readonly Change[]): Change[] {
   const gone = new Set(changes.flatMap(({ list, id, after }) => (list === "assignments" && !after ? [id] : [])));
   const touched = new Set(changes.flatMap(({ list, id }) => (list === "requests" ? [id] : [])));

@@ -15,7 +15,7 @@ const refusal = (plan: Plan, edit: Edit) => applyEdit(plan, edit).faults[0]?.mes
 const count = (plan: Plan, list: Parameters<typeof usesOf>[1], id: string) =>
   (usesOf(plan, list).get(id) ?? []).reduce((sum, use) => sum + use.count, 0);
 
-test("a rate table merged into another hands over its projects, and the rates of the person who the other says nothing of", () => {
+test("a rate table merged into another hands over its projects, and the rates for subjects that the other has none for", () => {
   const plan = fernhollow();
   const stays = plan.rateTables.find(({ kind }) => kind === "cost") ?? plan.rateTables[0];
   const goes = {
@@ -79,7 +79,7 @@ test("two skills made one leave the higher level with the person who had both", 
   expect(after.people[0].skills).toEqual([{ skillId: one.id, level: 4 }]);
 });
 
-test("a role that is used is not deleted; a skill is removed the person who has it where that is said", () => {
+test("a role that is used is not deleted; a skill is removed from everyone who has it if the edit says so", () => {
   const plan = fernhollow();
   const role = plan.people[0].roleIds[0];
   expect(refusal(plan, { kind: "deleteNamed", list: "roles", id: role, detaches: true })).toMatch(/is used in \d+ places/);

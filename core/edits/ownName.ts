@@ -5,7 +5,7 @@ import { isSame } from "../plan/same.ts";
 import type { Comment, Enquiry, Note, Plan, WorkRequest } from "../plan/schema.ts";
 import type { Change } from "./change.ts";
 
-/** True where changes leave nothing new under a name other than `name`, regardless of kind of edit has made them.
+/** True where changes leave nothing new under a name other than `name`, regardless of the kind of edit.
  * @param plan As the changes leave it. */
 export function isInOwnName(plan: Plan, changes: readonly Change[], name: string): boolean {
   return changes.every((change) => {

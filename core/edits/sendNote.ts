@@ -1,4 +1,4 @@
-// Hands a signal to a colleague: a note that is exported.
+// Sends a signal to a colleague: a note in the outbox.
 import * as z from "zod";
 import { findRow } from "../plan/rows.ts";
 import { rowSchemas } from "../plan/schema.ts";

@@ -1,4 +1,4 @@
-// A step of an enquiry: accepted into the pipeline, approved into work, declined with a reason, or taken up again. The project
+// A step of an enquiry: accepted into the pipeline, approved into work, declined with a reason, or reopened. The project
 // it has become follows.
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
@@ -10,7 +10,7 @@ const entry = rowSchemas.enquiries.shape.history.unwrap();
 const schema = z.strictObject({
   kind: z.literal("stepEnquiry"),
   id: z.string(),
-  /** The step, with the message that is exported. */
+  /** The step, with the message that is sent. */
   entry,
   /** Of an enquiry that is accepted: the project it has become. */
   projectId: z.string().optional(),
@@ -35,7 +35,7 @@ export const stepEnquiry: EditKind<z.infer<typeof schema>> & { schema: typeof sc
     if (!from[made.step].includes(enquiry.state)) return { fault: faultText.enquiryAnswered() };
     const history = [...enquiry.history, made];
     const stepped = (set: Settable<"enquiries">): Made => changedRow(plan, "enquiries", id, { history, ...set });
-    // Once it is accepted it is about the project it has become, everything that is asked.
+    // An accepted enquiry is about its project, even if the step names another one.
     const project = findRow(plan.projects, made.step === "accepted" ? projectId : enquiry.projectId);
     const withProject = (own: Made, set: Settable<"projects">): Made => {
       const work: Made = project ? changedRow(plan, "projects", project.id, set) : { changes: [] };

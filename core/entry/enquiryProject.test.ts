@@ -35,7 +35,7 @@ const hoursOf = ({ tasks, assignments }: Plan, projectId: string): Map<string, n
   return sums;
 };
 
-test("always: hours by role become openings of as many hours, over the requested days, everything that is asked", () => {
+test("always: hours by role become openings of as many hours, over the requested days, for any demand", () => {
   const hours = fc.uniqueArray(
     fc.record({ roleId: fc.constantFrom(...plan.roles.map(({ id }) => id)), hours: fc.integer({ min: 1, max: 400 }) }),
     {
@@ -97,7 +97,7 @@ test("what it would do is what it does once it is accepted, and looking leaves t
   expect(enquiryEffect(model, { enquiryId: "nothing", today })).toBeNull();
 });
 
-test("it is for the client of that name, regardless of its letters; a new one is recorded", () => {
+test("it is for the client of that name, regardless of letter case; a new one is added", () => {
   const mill = accepted(model, "enquiry-mill");
   expect(mill.clients.at(-1)).toEqual({ id: "new-c", name: "Lower Quarry Mill Trust" });
   expect(mill.projects.at(-1)).toMatchObject({ clientId: "new-c", stage: "pipeline", billing: { kind: "fixedFee", fee: 64_000 } });

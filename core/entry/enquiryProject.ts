@@ -24,7 +24,7 @@ export interface AcceptOptions {
   idStem: string;
   by: string;
   at: string;
-  /** The message that is exported. */
+  /** The message that is sent. */
   text?: string;
 }
 

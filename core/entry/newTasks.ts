@@ -9,7 +9,7 @@ export interface PlacedLine {
   depth: number;
 }
 
-/** Number of working days a task lasts of which nothing is said. */
+/** The default duration of a task in working days. */
 const USUAL_DAYS = 5;
 
 /** The one edit that adds the tasks of some lines. Lines with deeper ones below them become summaries.

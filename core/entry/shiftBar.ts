@@ -94,7 +94,7 @@ function stretchedTask(model: Model, row: number, dates: TaskDates, { startDays,
   const assignment = plan.assignments[row];
   const bar = barOf(assignment, dates);
   const [from, to] = [Math.min(dates.start.day, bar.from + startDays), Math.max(dates.finish.day, bar.to + stopDays)];
-  // The person who had an end of their own within the task keeps to where the bar was drawn.
+  // A person with their own end within the task ends where the bar was drawn.
   const set = {
     ...(startDays !== 0 && assignment.from !== undefined && { from: null }),
     ...(stopDays !== 0 && assignment.to !== undefined && { to: null }),

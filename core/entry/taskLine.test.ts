@@ -81,7 +81,7 @@ test("lines of a list follow each other by name and by what is above, regardless
   expect(applyEdit(plan, edit).faults).toEqual([]);
 });
 
-test("a pasted list becomes a tree, unchanged indented with", () => {
+test("a pasted list becomes a tree, with any indentation", () => {
   expect(readIndentedList("Phase one\n  - First, 8 h\n  - Second\n\t\tDeep\n\nPhase two\n    1. Only")).toEqual([
     { text: "Phase one", depth: 0 },
     { text: "First, 8 h", depth: 1 },
@@ -129,7 +129,7 @@ test("lines become one edit: summaries above, hours shared among people, the res
   expect(dates?.driver).toMatchObject({ kind: "link" });
 });
 
-test("everything that is typed, the edit fits the plan or says why", () => {
+test("with any typed text, the edit fits the plan or says why", () => {
   const part = fc.oneof(
     fc.string(),
     fc.constantFrom("5 h", "3 d", "Mara", "fabricator", "milestone", "after Order materials", "2027-03-01", "workshop"),

@@ -61,7 +61,7 @@ test("percentiles, probability and expected shortage are those of every outcome 
   );
 });
 
-test("two projects with the same steps decide a percentile by integers, regardless of their doubles add up to", () => {
+test("two projects with the same steps decide a percentile by integers, regardless of the sums of doubles", () => {
   // No hours: 0.5 × 0.4, which is 0.2 exactly.
   const chances = [
     { hours: 3, probability: 5_000 },

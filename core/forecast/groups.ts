@@ -58,7 +58,7 @@ function skillGroups({ plan, work }: Placed, level: number): ForecastGroups {
     for (const skill of enough(skills)) people[skill].push(person);
   });
   const ofTask = plan.tasks.map(({ skills }) => enough(skills));
-  // A team's work is asked of the team, regardless of its people can do.
+  // A team's work is demand on the team, regardless of its people's skills.
   return grouped(plan, plan.skills, people, (row) => (work.team[row] >= 0 ? NO_GROUPS : (ofTask[work.task[row]] ?? NO_GROUPS)));
 }
 

@@ -12,7 +12,7 @@ export interface Counting {
 
 export const defaultCounting: Counting = { pencilled: true, pipeline: "none" };
 
-/** Everything but cancelled projects, in full: what overtime and cost use. */
+/** Everything but cancelled projects, in full: the counting of overtime and cost. */
 export const countAll: Counting = { pencilled: true, pipeline: "full" };
 
 /** True for a project that is not won yet; ideas count as pipeline. */

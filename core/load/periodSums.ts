@@ -129,12 +129,12 @@ const knownSums = new WeakMap<Int32Array, KnownSums>();
 /** Windows whose sums are kept for each person. */
 const KEPT_WINDOWS = 4;
 
-/** Reports periods in order and without gaps from others, of one plan. */
+/** The name of consecutive periods, distinct from all others of one plan. */
 export const periodsName = (periods: readonly Range[]): string =>
   `${periods[0]?.start} ${periods[1]?.start} ${periods[periods.length - 1]?.stop} ${periods.length}`;
 
 /** Sums of one person by period, the same as long as their days are. Days outside the span of a book are not shared, and nothing is
- * kept of them. @param name Reports these periods from others. */
+ * kept of them. @param name Distinguishes these periods from others. */
 function sumsOfPerson(capacity: DayMinutes, load: Days, periods: readonly Range[], name: string): PeriodSums {
   const own = () => {
     const sums = emptySums(periods.length);

@@ -50,7 +50,7 @@ export const FILE_LIMITS = {
   bytes: 20_000_000,
   /** Rows below the header: one edit brings them in and one undo takes them back. */
   rows: 50_000,
-  /** A table of the application has twenty columns at most; spreadsheets are kept with many next to. */
+  /** A table of the application has twenty columns at most; people's spreadsheets have many more. */
   columns: 500,
   /** Cells in total, some hundred megabytes of texts. */
   cells: 2_000_000,

@@ -15,7 +15,7 @@ export function namedRow(plan: Plan, list: NamedList, id: string): Row<NamedList
   return findRow<Row<NamedList>>(plan[list], id);
 }
 
-/** Lists whose names can be removed everything that has them; what has a role or a material is nothing without it. */
+/** Lists whose names can be removed from the rows that have them; a row with a role or a material needs it. */
 export const detachable: ReadonlySet<NamedList> = new Set<NamedList>(["skills", "clients", "rateTables"]);
 
 /** Rows of one list that refer to a name. */

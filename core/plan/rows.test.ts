@@ -1,4 +1,4 @@
-// Rows that come and go one by one: their index and their former rows are those of the list read again.
+// Rows added and deleted one by one: their index and their former rows are those of a list that is read again.
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
@@ -31,7 +31,7 @@ function changesOf(ids: readonly string[], asked: { kind: string; at: number; is
   });
 }
 
-test("always: the index of a list that rows resulted in and went from is that of the list read again, over many edits", () => {
+test("always: the index of a list that rows are added to and deleted from is that of a list that is read again, over many edits", () => {
   fc.assert(
     fc.property(fc.nat({ max: 12 }), fc.array(steps, { minLength: 1, maxLength: 6 }), (count, edits) => {
       let plan: Plan = { ...demo, roles: Array.from({ length: count }, (_, row) => ({ id: `r${row}`, name: `r${row}` })) };

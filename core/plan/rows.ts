@@ -37,7 +37,7 @@ class ShiftedIndex implements RowIndex {
   }
 }
 
-/** So many steps are asked through one after the other before an index is made again. */
+/** The most steps that are searched one by one before an index is made again. */
 export const MOST_SHIFTS = 12;
 
 const rowIndexes = new WeakMap<readonly { id: string }[], RowIndex>();

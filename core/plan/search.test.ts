@@ -5,7 +5,7 @@ import { searchPlan } from "./search.ts";
 const plan = fernhollow();
 const names = (text: string, most = 5) => searchPlan(plan, text, most).map(({ kind, name }) => `${kind} ${name}`);
 
-test("words are found in any order and letter case, each with what reports it apart", () => {
+test("words are found in any order and letter case, each with the detail that distinguishes it", () => {
   expect(searchPlan(plan, "ELLINGSEN mar", 5)).toEqual([{ kind: "person", id: "mara", name: "Mara Ellingsen", side: "Fabricator" }]);
   const [task] = searchPlan(plan, "casts trial", 5);
   expect(task).toMatchObject({ kind: "task", id: "tidepool-rockpools", side: "Tidepool Hall · Fabrication", projectId: "tidepool" });

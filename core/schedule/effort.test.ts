@@ -28,7 +28,7 @@ test("work is consumed day by day from the tick it begins at, and finishes withi
   expect(line.asFinish(consumed?.finish as number)).toEqual({ day: parseDay("2027-01-05"), tick: 240 });
 });
 
-test("a person with half a day takes the whole day for its minutes, and days off are passed over", () => {
+test("a person with a half day needs the whole day for its minutes, and days off are skipped", () => {
   const consumed = consumeEffort(line, monday, 600, () => 240);
   expect(consumed?.days.map(formatDay)).toEqual(["2027-01-04", "2027-01-05", "2027-01-07"]);
   expect(line.asFinish(consumed?.finish as number)).toEqual({ day: parseDay("2027-01-07"), tick: 240 });

@@ -91,7 +91,7 @@ test("the figures of a sketch are those of its plan calculated again, also after
 const give = (id: string, personId: string): Edit => ({ kind: "reassign", id, personId });
 const entryOf = (id: string, edit: Edit) => ({ id, words: `change ${id}`, edit: JSON.parse(JSON.stringify(edit)) });
 
-test("what the plan has moved on from is reported, and the rest can be adopted, in part too", () => {
+test("changes that the plan has overtaken are reported, and the rest can be adopted, in part, too", () => {
   const [first, second] = demo.assignments.filter(({ personId, materialId }) => personId !== undefined && materialId === undefined);
   const recipientId = demo.people.find(({ id }) => id !== first.personId && id !== second.personId)?.id as string;
   const sketch = {
@@ -105,7 +105,7 @@ test("what the plan has moved on from is reported, and the rest can be adopted, 
   const plan: Plan = { ...demo, sketches: [sketch] };
   expect(sketchEntries({ plan }, "try")?.map(({ fault }) => fault === null)).toEqual([true, true, false]);
   expect(sketchesOf({ plan })[0]).toMatchObject({ changes: 3, lost: 1 });
-  // The work is removed the plan by someone else.
+  // Someone else removes the work from the plan.
   const later = made(plan, { kind: "deleteAssignment", id: first.id });
   expect(sketchEntries({ plan: later }, "try")?.map(({ fault }) => fault === null)).toEqual([false, true, false]);
   const adopt = adoptEdit(later, "try", new Set(["a", "b", "c"]));

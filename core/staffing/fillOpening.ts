@@ -91,7 +91,7 @@ function hoursUntil(model: Model, row: number, from: string | undefined, until: 
   return stop <= first ? 0 : round(minutes.subarray(first - range.start, stop - range.start).reduce((sum, own) => sum + own, 0) / 60);
 }
 
-/** The one edit that gives an opening away, with its description; null as for `fillOpening`. */
+/** The one edit that assigns an opening, with its description; null as for `fillOpening`. */
 export function fillEdit(model: Model, query: FillQuery): EditTogether | null {
   const edits = fillOpening(model, query);
   return edits && { kind: "together", words: fillWords(model, query), edits };

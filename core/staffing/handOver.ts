@@ -46,7 +46,7 @@ export interface HandOver {
   minutes: number;
 }
 
-/** A person's work from a day on that is not done, the largest first, with takers and a proposal that makes nobody over.
+/** A person's work from a day on that is not done, the largest first, with recipients and a proposal that overloads nobody.
  * Null where they are not in the plan. */
 export function handOverOf(model: Model, personId: string, from: Day): HandOver | null {
   const { plan } = model;

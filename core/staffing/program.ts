@@ -17,7 +17,7 @@ export type OnSolve = (solve: 1 | 2 | 3) => void;
 export interface SolveOptions {
   /** Seconds left for all solves. */
   secondsLeft: () => number;
-  /** Number of people one opening may go to. */
+  /** Number of people who may share one opening. */
   mostPeople?: 1 | 2;
   onSolve?: OnSolve;
 }

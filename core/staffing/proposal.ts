@@ -71,7 +71,7 @@ export async function propose(
   };
 }
 
-/** Turns gifts into lines, in the order of the openings. @param idStem Begins the ids of work that is added. */
+/** Turns transfers into lines, in the order of the openings. @param idStem Begins the ids of work that is added. */
 function proposalOf(model: Model, problem: Problem, transfers: readonly Transfer[], idStem: string): ProposalLine[] {
   const { plan } = model;
   const byOpening = grouped(transfers, ({ option }) => problem.options[option].opening);

@@ -26,7 +26,7 @@ export function matchHeaders(columns: readonly TableColumn[], header: readonly s
 
 type Fitted = Pick<TableKind, "columns" | "subjectIn">;
 
-/** As many rows may be above the header: titles, dates, blank lines. */
+/** The most rows above the header: titles, dates, blank lines. */
 const MOST_ABOVE = 20;
 
 /** The position of the row that looks most like a header of one of some tables; the first row where none does. */

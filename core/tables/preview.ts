@@ -194,7 +194,7 @@ function readRows(
   return { draft, rows: finished, late: late.size > 0 ? new Map([...refusals, ...late]) : late };
 }
 
-/** Number of rows are read to see whether a column was guessed rightly. */
+/** Number of rows that are read to check the guess of a column. */
 const MOST_TRIED = 30;
 
 /** The columns that a header names, without the optional ones whose cells would have every row refused. A name that the plan does

@@ -98,7 +98,7 @@ test("columns that yield go where there is no room, the last one first, and widt
   expect(leastWidth(columns, { hours: 90 }, 600)).toBe(390);
 });
 
-test("what is copied has one line a row and one cell a column with a value, regardless of the names hold", () => {
+test("copied rows have one line per row and one cell per column with a value, regardless of the names' content", () => {
   expect(copiedText(columns, rows.slice(0, 2))).toBe("Task\tHours\nCases\t12\nScenery\t");
   expect(cellText(columns[1], rows[0])).toBe("12");
   fc.assert(

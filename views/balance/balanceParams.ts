@@ -27,7 +27,7 @@ export const viewParams = {
 
 export type ViewParams = { [K in keyof typeof viewParams]: NonNullable<ReturnType<(typeof viewParams)[K]["parse"]>> };
 
-/** Rows that come with their figures in the HTML; the others follow once the page has settle. */
+/** Rows that come with their figures in the HTML; the others follow once the page has settled. */
 export const FIRST_ROWS = 60;
 
 /** True if these are all figures of a board. */

@@ -110,7 +110,7 @@ function useBoardWindow(
   return { rows, columns, column };
 }
 
-/** Has sizes worked out again where what they depend on has changed; drawn for the first time, they are right. */
+/** Recalculates sizes when their input has changed; the first drawing has the right ones. */
 function useMeasuredAgain(virtual: { measure: () => void }, hangsOn: readonly unknown[]): void {
   const measured = useRef(hangsOn);
   useLayoutEffect(() => {

@@ -255,7 +255,7 @@ function PeriodHours({ bar, explained: { range }, balance }: { bar: Bar; explain
     <>
       <DraftInput
         value={exact}
-        // Shown like everywhere; everything that else is typed is another amount, to the minute.
+        // The same text as everywhere; any other typed text is another amount, to the minute.
         write={(hours) => String(hours === exact ? hourTenths(bar.minutes) / 10 : hours)}
         read={(text) => readAmount(text, 0, 10_000)}
         onSave={(hours) => void balance.typeHours(bar.assignmentId, range, hours)}

@@ -13,7 +13,7 @@ import { texts } from "./words.ts";
 interface ChipProps {
   at: { x: number; y: number };
   bar: Bar;
-  /** Number of more go along. */
+  /** Number of further bars that move, too. */
   more: number;
   outcome: DropOutcome | null;
   along: BarShift | null;

@@ -104,7 +104,7 @@ function useCell(counting: Counting, setPreviewed: (line: null) => void) {
   return { selected, explained, select, reassignIn, remedyIn, isRemedying, onRemedies, moving, setMoving, recipients };
 }
 
-/** Once the cell is explained: to the takers of its one assignment, or to the first of several. */
+/** Once the cell is explained: to the recipients of its one assignment, or to the first of several. */
 function useReassigning({
   isReassigning,
   selected,

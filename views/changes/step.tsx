@@ -86,7 +86,7 @@ function Moved({ revision }: { revision: number }) {
   return <MovedLines moves={moves} most={null} />;
 }
 
-/** Steps that are as undone: the last word about each of them was an undo. */
+/** Steps whose last undo or redo was an undo. */
 export function undoneSteps(steps: readonly ToldStep[]): Set<number> {
   const undone = new Set<number>();
   const reported = new Set<number>();

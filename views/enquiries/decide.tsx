@@ -14,7 +14,7 @@ import { newId } from "../../ui/newId.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { useTyped } from "../../ui/typed.ts";
 import { useFrame, usePlanFacts } from "../frame/facts.ts";
-// The steps of an enquiry: into the pipeline with a probability, approved into work, declined with a reason, taken up again.
+// The steps of an enquiry: into the pipeline with a probability, approved into work, declined with a reason, reopened.
 import { texts } from "./words.ts";
 
 interface DecideProps {

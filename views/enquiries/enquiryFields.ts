@@ -57,7 +57,7 @@ export function factsOf(fields: EnquiryFields) {
   };
 }
 
-/** A new enquiry as it is imported. @param at ISO 8601 in UTC. @param by Who writes it down. */
+/** A new enquiry with its first step. @param at ISO 8601 in UTC. @param by The person who adds it. */
 export function newEnquiry(fields: EnquiryFields, { id, at, by }: { id: string; at: string; by: string }): Enquiry {
   const { name, contact, ...facts } = factsOf(fields);
   return withSet<Enquiry>({ id, name, contact, state: "received", history: [{ at, by, step: "received" }] }, facts);

@@ -1,5 +1,5 @@
 "use client";
-// Parts of a screen that are next to it when a person asks for them: they come once the page has settle, or when they
+// Parts of a screen that are next to it when a person asks for them: they come once the page has settled, or when they
 // are first shown, so that the screen itself can be used sooner.
 import { type ComponentType, type ReactNode, useEffect, useState } from "react";
 import { toast } from "sonner";
@@ -33,7 +33,7 @@ interface PartProps<P extends object> {
   of: Later<P>;
   /** The properties of the part itself. */
   given: P;
-  /** Is there until the part has come. */
+  /** The placeholder until the part has loaded. */
   meanwhile?: ReactNode;
 }
 
@@ -66,7 +66,7 @@ async function loadedSurely<P extends object>(of: Later<P>, signal: AbortSignal)
   return null;
 }
 
-/** Loads the parts of a screen that are still to come, once the page has settle. */
+/** Loads the parts of a screen that are still to come, once the page has settled. */
 export function useParts(): void {
   const isRead = useHost((state) => state !== null);
   useEffect(() => {

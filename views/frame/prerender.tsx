@@ -1,5 +1,5 @@
 "use client";
-// A part that is asked for often is drawn once out of sight, when the page has settle: a browser reads a function only when
+// A part that is asked for often is drawn once out of sight, when the page has settled: a browser reads a function only when
 // it is first called, and a large sheet has hundreds of them.
 import { Activity, type ReactNode, useEffect, useState } from "react";
 import { createPortal } from "react-dom";

@@ -60,7 +60,7 @@ function hrefOf({ personId, assignmentId, projectId, taskId }: TrayItem, linkTo:
     : linkTo(`/work/${encodeURIComponent(projectId)}`, { task: taskId });
 }
 
-/** Of hours not placed the person reports one line from the next; of all else the task does. */
+/** The name that distinguishes the items: of hours that cannot be worked the person, of all others the task. */
 const firstSaid = ({ kind, who, taskName }: TrayItem) => (kind === "unplaced" && who ? who : taskName);
 const thenSaid = ({ kind, who, taskName, projectName, conflict }: TrayItem) =>
   conflict ? conflictText(conflict) : kind === "unplaced" && who ? taskName : (who ?? projectName);

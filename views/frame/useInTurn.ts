@@ -1,5 +1,5 @@
 "use client";
-// Pieces of work done one after the other: each begins on what the one before has result in.
+// Pieces of work done one after the other: each starts from the result of the one before.
 import { useCallback, useRef } from "react";
 
 /** Does a piece of work once all that were given before are done. */

@@ -26,7 +26,7 @@ export const clearedCells = (rows: readonly GridRow[], periods: readonly Range[]
     periods.filter((period) => minutesAt(period) > 0).map((period) => ({ assignmentId, ...period, hours: 0 })),
   );
 
-/** The first row's or column's hours in total others. */
+/** Copies the first row's or column's hours to all others. */
 export function filledCells(rows: readonly GridRow[], periods: readonly Range[], way: "down" | "right"): TypedCell[] {
   const filled = ({ assignmentId }: GridRow, period: Range, from: GridRow, at: Range): TypedCell => ({
     assignmentId,

@@ -6,7 +6,7 @@ import { usePlanFacts } from "../frame/facts.ts";
 import { usePlanWindow } from "../frame/windowed.ts";
 import { grainOf, type MoneyParams, moneyParams, moneyQueryOf } from "./moneyParams.ts";
 
-/** @param set What the screen asks for regardless of the address says. */
+/** @param set The parameters that the screen fixes, regardless of the address. */
 export function useMoneyParams(set: Partial<MoneyParams> = none) {
   const window = usePlanWindow();
   const { horizon } = usePlanFacts();

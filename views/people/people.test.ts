@@ -40,7 +40,7 @@ test("a person's weeks of the window are one after another, and unplaced hours a
   expect(row("rui")?.unplaced).toBe(0);
 });
 
-test("weeks are reported as what they do", () => {
+test("weeks are described by their hours", () => {
   const full = [8, 8, 8, 8, 8, 0, 0];
   const spans = weekSpans({ patterns: [{ from: "2027-03-01", week: [8, 8, 8, 0, 0, 0, 0] }] }, { week: full });
   expect(weeksSentence(spans, parseDay("2027-02-01"))).toBe("40 h a week until 28 Feb 2027, then 24 h a week");

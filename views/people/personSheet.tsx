@@ -60,7 +60,7 @@ export function PersonSheet({ row, people }: { row: RosterRow | null; people: Re
   );
 }
 
-/** The ways off the roster: the person who has left is archived, whom nothing refers to is deleted. */
+/** The ways off the roster: a person who has left is archived, one that nothing refers to is deleted. */
 function Going({ person: { id, name, employedTo, archived }, people }: { person: Person; people: ReturnType<typeof usePeople> }) {
   const setArchived = (is: true | null) => void people.changePerson(id, { archived: is });
   return (

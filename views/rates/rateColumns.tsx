@@ -14,7 +14,7 @@ const MOST = 1e8;
 
 export interface RateContext {
   figure: RateFigure;
-  /** The plan's today as a date: what holds on it is out. */
+  /** The plan's today as a date: its rates stand out. */
   today: string;
   onType: (row: RateRow, date: string, amount: number | null) => void;
   /** By row id. */

@@ -51,7 +51,7 @@ export function useRates(table: RateTable) {
   }, [session, table, grid, figure, today, typed]);
 }
 
-/** True of a figure besides a rate where there is no rate that it could be next to. */
+/** True for a figure, such as overtime, that needs a rate where there is none. */
 const standsAlone = (tableId: string, cell: RateCell): boolean =>
   cell.figure !== "rate" && cell.amount !== null && !cell.row.entries.has(cell.date) && !typedRates(tableId, [cell]);
 
@@ -82,7 +82,7 @@ function blockActions(dates: readonly string[], figure: RateFigure, type: (cells
   };
 }
 
-/** The first row's or column's rates in total others. */
+/** Copies the first row's or column's rates to all others. */
 function filled({ rows, columns }: Block<RateRow>, way: "down" | "right", dates: readonly string[], figure: RateFigure): RateCell[] {
   const own = columns.flatMap((column) => dates.find((date) => columnOfDate(date) === column) ?? []);
   return rows.flatMap((row) =>

@@ -20,7 +20,7 @@ import { SketchTable } from "./sketchTable.tsx";
 // Sketches: changes tried out on top of the plan. Begun, opened, compared with the plan and with each other, adopted or thrown away.
 import { texts } from "./words.ts";
 
-/** So many are next to the plan. */
+/** The most sketches in the comparison. */
 const MOST_BESIDE = 3;
 
 function useSketches(initial: Initial<AnswerOf<"sketches">>) {

@@ -58,7 +58,7 @@ export function SignalList({ today: { signals, counts }, openKey, onSnooze, onHa
 
 export const groupOf = ({ kind }: Attention): AttentionGroup => attentionKinds[kind].about;
 
-/** Number of of the kinds listed are not. */
+/** Number of signals of the listed kinds that are not listed. */
 function hidden(listed: readonly Attention[], counts: Today["counts"]): number {
   const kinds = [...new Set(listed.map(({ kind }) => kind))];
   return kinds.reduce((sum, kind) => sum + (counts[kind] ?? 0), 0) - listed.length;

@@ -39,7 +39,7 @@ export function SignalsOf(about: About) {
   );
 }
 
-/** The signals of Today; null until a page that was just opened has settle, and until they are worked out. */
+/** The signals of Today; null until a page that was just opened has settled, and until they are worked out. */
 export function useSignals(): readonly Attention[] | null {
   const { clock } = useFrame();
   const hasRested = useHasRested();

@@ -24,7 +24,7 @@ test("stages are in the order of a project's life, and search finds clients too"
   expect(found).toEqual(["tidepool", "seedvault"]);
 });
 
-test("filters leave what is under their headings, all of them together", () => {
+test("rows must fit all filters together", () => {
   const left = projectGroups(rows, "stage", { ...noFilters, client: "Lumen Hall of Science", category: "Touring display" });
   expect(left.flatMap(({ rows: own }) => own.map(({ project }) => project.name))).toEqual(["Small Thunder"]);
   expect(projectGroups(rows, "lead", { ...noFilters, stage: "Ended" })).toEqual([]);

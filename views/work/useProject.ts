@@ -12,12 +12,12 @@ import { useTaskEdits } from "./useTaskEdits.ts";
 
 /** Is in the URL for a task that is about to be added. */
 const NEW = "new";
-/** Is there for the facts of the project itself. */
+/** The value of `open` for the details of the project. */
 export const DETAILS = "project";
-/** Is there for what everyone still has to do. */
+/** The value of `open` for the remaining work of everyone. */
 export const TIME_LEFT = "time-left";
 
-/** Is there for the page that goes to the client. */
+/** The value of `open` for the page for the client. */
 export const PAGE = "page";
 
 const parts: ReadonlySet<string> = new Set([NEW, TIME_LEFT, PAGE, DETAILS]);
