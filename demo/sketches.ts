@@ -27,7 +27,7 @@ export const sketches: Sketch[] = [
       },
       {
         id: "sketch-spring-2",
-        words: 'give "Rock pool trial casts" to Rui Monteverde',
+        words: 'reassign "Rock pool trial casts" to Rui Monteverde',
         edit: { kind: "reassign", id: "rockpools-mara", personId: "rui" },
       },
     ],

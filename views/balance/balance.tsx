@@ -1,4 +1,5 @@
 "use client";
+// Balance: people by period, capacity against load; who is over and who has room.
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { TextButton } from "../../ui/button.tsx";
@@ -11,7 +12,6 @@ import { filterKeys, type ViewParams } from "./balanceParams.ts";
 import { Board } from "./board.tsx";
 import { BoardTools } from "./boardTools.tsx";
 import { useBalance } from "./useBalance.ts";
-// Balance: people by period, capacity against load; who is over and who has room.
 import { texts } from "./words.ts";
 
 const evenOut = later(() => import("../evenOut/evenOut.tsx").then((own) => own.EvenOut));

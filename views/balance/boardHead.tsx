@@ -1,4 +1,5 @@
 "use client";
+// The head of the board: what its rows are, each period with how full everyone is in it, and the window as a whole.
 import type { Board } from "../../core/answers/board.ts";
 import type { BoardRowKind } from "../../core/board/view.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
@@ -8,7 +9,6 @@ import { usePlanFacts } from "../frame/facts.ts";
 import { HEAD_HEIGHT, NAME_WIDTH, NARROW_COLUMN, SUM_WIDTH } from "./columns.ts";
 import { measureWords } from "./figures.ts";
 import type { useBalance } from "./useBalance.ts";
-// The head of the board: what its rows are, each period with how full everyone is in it, and the window as a whole.
 import { texts } from "./words.ts";
 
 interface BoardHeadProps {

@@ -1,4 +1,5 @@
 "use client";
+// The tools above the board: rows, measure, filters, counting, order, and saved views.
 import { Bookmark, Download, ListFilter, X } from "lucide-react";
 import { useSearchParams } from "next/navigation";
 import { useState } from "react";
@@ -22,7 +23,6 @@ import { PipelineChoice } from "../frame/pipelineChoice.tsx";
 import { filterKeys, isWhole, type Measure, type ViewParams } from "./balanceParams.ts";
 import { boardSigns } from "./boardSigns.tsx";
 import type { useBalance } from "./useBalance.ts";
-// The tools above the board: rows, measure, filters, counting, order, and saved views.
 import { texts } from "./words.ts";
 
 type Hook = ReturnType<typeof useBalance>;

@@ -1,4 +1,5 @@
 "use client";
+// The explanation of a cell's figures, line by line, and the reassignment of its work.
 import { useState } from "react";
 import type { RemedyProblem } from "../../client/searches.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
@@ -25,7 +26,6 @@ import { RemedyList } from "../remedies/remedyList.tsx";
 import { remedyEdit } from "../remedies/remedyWords.ts";
 import { type Remedies as Found, useRemedies } from "../remedies/useRemedies.ts";
 import { reassignId, type SelectedCell, type useBalance } from "./useBalance.ts";
-// The explanation of a cell's figures, line by line, and the reassignment of its work.
 import { texts } from "./words.ts";
 
 type Hook = ReturnType<typeof useBalance>;

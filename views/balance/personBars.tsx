@@ -1,11 +1,11 @@
 "use client";
+// A person's assignments as bars over the board's columns; a bar is dragged onto another person.
 import type { KeyboardEvent } from "react";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { Bar } from "../../core/load/bars.ts";
 import { hoursText, hueOf, shortDay } from "../../ui/format.ts";
 import { useBarHandles } from "./barHandles.ts";
 import { columnOf, LANE_HEIGHT, lanesOf, NAME_WIDTH, PERSON_HEIGHT } from "./columns.ts";
-// A person's assignments as bars over the board's columns; a bar is dragged onto another person.
 import { texts } from "./words.ts";
 
 interface BarsProps {

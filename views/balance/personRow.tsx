@@ -1,4 +1,5 @@
 "use client";
+// A person's row of the board: a cell for each period and, opened, their bars.
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { memo } from "react";
 import type { BoardRow } from "../../core/board/rows.ts";
@@ -12,7 +13,6 @@ import { NAME_WIDTH, PERSON_HEIGHT } from "./columns.ts";
 import { type CellFigures, figuresAt, figureText, isAway, stateAt } from "./figures.ts";
 import { PersonBars } from "./personBars.tsx";
 import type { RowProps } from "./rowProps.ts";
-// A person's row of the board: a cell for each period and, opened, their bars.
 import { texts } from "./words.ts";
 
 export function PersonRow(props: RowProps) {

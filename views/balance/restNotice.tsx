@@ -1,11 +1,11 @@
 "use client";
+// The destination of hours that were removed from a period, and the other ways, one click away.
 import { toast } from "sonner";
 import type { Edit } from "../../core/edits/edit.ts";
 import type { Rest, TypedPeriod } from "../../core/entry/typePeriod.ts";
 import { Button } from "../../ui/button.tsx";
 import { hoursText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
-// The destination of hours that were removed from a period, and the other ways, one click away.
 import { texts } from "./words.ts";
 
 const went: Record<Rest, string> = {

@@ -1,4 +1,5 @@
 "use client";
+// All changes with author and time, the newest first; the user's own steps can be undone from here.
 import { parseAsString, useQueryStates } from "nuqs";
 import type { ToldStep } from "../../client/messages.ts";
 import { grouped } from "../../core/plan/grouped.ts";
@@ -10,7 +11,6 @@ import { Empty, Screen } from "../frame/screen.tsx";
 import { useValueText } from "../frame/valueText.ts";
 import { Step, undoneSteps } from "./step.tsx";
 import { useTrail } from "./useTrail.ts";
-// All changes with author and time, the newest first; the user's own steps can be undone from here.
 import { texts } from "./words.ts";
 
 export function Changes() {

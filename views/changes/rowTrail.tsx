@@ -1,4 +1,5 @@
 "use client";
+// The end of a sheet: what was changed about its subject, and the id that it has in files.
 import { FormFault } from "../../ui/field.tsx";
 import { countText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
@@ -8,7 +9,6 @@ import { useValueText } from "../frame/valueText.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { Step, undoneSteps } from "./step.tsx";
 import { useTrail } from "./useTrail.ts";
-// The end of a sheet: what was changed about its subject, and the id that it has in files.
 import { texts } from "./words.ts";
 
 export function RowTrail({ id }: { id: string }) {

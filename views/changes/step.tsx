@@ -1,4 +1,5 @@
 "use client";
+// One step of the trail: what, by whom and when, the rows it changed and what moved because of it.
 import { useState } from "react";
 import type { ToldStep } from "../../client/messages.ts";
 import { usePlan } from "../../client/session.tsx";
@@ -10,7 +11,6 @@ import { Unfold } from "../../ui/unfold.tsx";
 import { ChangedRow } from "../frame/changedRow.tsx";
 import { MovedLines } from "../frame/movedNotice.tsx";
 import { fieldText, type useValueText } from "../frame/valueText.ts";
-// One step of the trail: what, by whom and when, the rows it changed and what moved because of it.
 import { texts } from "./words.ts";
 
 type NameOf = ReturnType<typeof useValueText>;

@@ -1,4 +1,5 @@
 "use client";
+// The steps of an enquiry: into the pipeline with a probability, approved into work, declined with a reason, reopened.
 import { useState } from "react";
 import { usePlan } from "../../client/session.tsx";
 import { formatDay } from "../../core/calendar/day.ts";
@@ -14,7 +15,6 @@ import { newId } from "../../ui/newId.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { useTyped } from "../../ui/typed.ts";
 import { useFrame, usePlanFacts } from "../frame/facts.ts";
-// The steps of an enquiry: into the pipeline with a probability, approved into work, declined with a reason, reopened.
 import { texts } from "./words.ts";
 
 interface DecideProps {

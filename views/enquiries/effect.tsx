@@ -1,4 +1,5 @@
 "use client";
+// The demand, cost and revenue of an enquiry, and its possible start; before anyone has decided.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { EnquiryEffect } from "../../core/answers/enquiries.ts";
@@ -9,7 +10,6 @@ import { Unfold } from "../../ui/unfold.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { BringForward } from "../horizon/bringForward.tsx";
 import { RoomBeside, StartCurve } from "../horizon/earliestStart.tsx";
-// The demand, cost and revenue of an enquiry, and its possible start; before anyone has decided.
 import { texts } from "./words.ts";
 
 export interface AsIf {

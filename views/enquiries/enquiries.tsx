@@ -1,4 +1,5 @@
 "use client";
+// Enquiries: what has come in, by the public form or recorded here, and what is decided about each.
 import { parseAsString, useQueryStates } from "nuqs";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
@@ -16,7 +17,6 @@ import { EnquiryForm } from "./enquiryForm.tsx";
 import { EnquirySheet } from "./enquirySheet.tsx";
 import { EnquiryTable } from "./enquiryTable.tsx";
 import { PublicForm } from "./publicFormState.tsx";
-// Enquiries: what has come in, by the public form or recorded here, and what is decided about each.
 import { texts } from "./words.ts";
 
 export function Enquiries({ initial }: { initial: Initial<AnswerOf<"enquiries">> }) {

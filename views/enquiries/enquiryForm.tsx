@@ -1,4 +1,5 @@
 "use client";
+// The facts of an enquiry: to write one down, and to complete one that has come in.
 import { zodResolver } from "@hookform/resolvers/zod";
 import type { Enquiry } from "../../core/plan/schema.ts";
 import { Field, TextArea, TextInput } from "../../ui/field.tsx";
@@ -10,7 +11,6 @@ import { type FormOver, useFormOver } from "../../ui/useFormOver.ts";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { useUnderWay } from "../frame/underWay.ts";
 import { type EnquiryFields, enquiryFields, enquiryValues } from "./enquiryFields.ts";
-// The facts of an enquiry: to write one down, and to complete one that has come in.
 import { texts } from "./words.ts";
 
 interface EnquiryFormProps {

@@ -1,4 +1,5 @@
 "use client";
+// One enquiry in the side sheet: what is asked, what it would do, the decision, the facts to complete, and what became of it.
 import { useState } from "react";
 import { usePlan } from "../../client/session.tsx";
 import type { EnquiryRow } from "../../core/answers/enquiries.ts";
@@ -16,7 +17,6 @@ import { Effect } from "./effect.tsx";
 import { type EnquiryFields, factsOf } from "./enquiryFields.ts";
 import { EnquiryForm } from "./enquiryForm.tsx";
 import { stateWords, wishedText } from "./enquiryTable.tsx";
-// One enquiry in the side sheet: what is asked, what it would do, the decision, the facts to complete, and what became of it.
 import { texts } from "./words.ts";
 
 export function EnquirySheet({ row, onClose }: { row: EnquiryRow; onClose: () => void }) {

@@ -1,4 +1,5 @@
 "use client";
+// The enquiries, those that wait first: what it is, who asks, when, how large, and what became of it.
 import type { EnquiryRow } from "../../core/answers/enquiries.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import type { Enquiry } from "../../core/plan/schema.ts";
@@ -7,7 +8,6 @@ import type { TableColumn } from "../../ui/table/column.ts";
 import { DataTable } from "../../ui/table/dataTable.tsx";
 import { TwoLines } from "../../ui/twoLines.tsx";
 import { ageInDays } from "./age.ts";
-// The enquiries, those that wait first: what it is, who asks, when, how large, and what became of it.
 import { texts } from "./words.ts";
 
 export const stateWords: Record<Enquiry["state"], string> = {

@@ -1,7 +1,7 @@
 "use client";
+// The public form: where it is, and whether it is open.
 import { usePlan } from "../../client/session.tsx";
 import { Button } from "../../ui/button.tsx";
-// The public form: where it is, and whether it is open.
 import { texts } from "./words.ts";
 
 export function PublicForm({ isOpen }: { isOpen: boolean }) {

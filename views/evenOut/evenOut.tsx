@@ -1,4 +1,5 @@
 "use client";
+// Evening out: before and after, and the lines one by one, each to take or leave.
 import dynamic from "next/dynamic";
 import type { EvenOutNews } from "../../client/searches.ts";
 import { usePlan } from "../../client/session.tsx";
@@ -13,7 +14,6 @@ import { lockEdit } from "../frame/lockTick.tsx";
 import { Empty } from "../frame/screen.tsx";
 import { effectPhrases, remedyText } from "../remedies/remedyWords.ts";
 import type { EvenOutHook } from "./useEvenOut.ts";
-// Evening out: before and after, and the lines one by one, each to take or leave.
 import { texts } from "./words.ts";
 
 const OverChart = dynamic(() => import("./overChart.tsx"), { ssr: false, loading: () => <div className="h-[190px]" /> });

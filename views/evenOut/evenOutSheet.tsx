@@ -1,4 +1,5 @@
 "use client";
+// The limits of evening out: whose work, which kinds of moves, how far, and which rows are locked.
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import { evenOutKinds, MOST_OVERTIME } from "../../core/balancing/kinds.ts";
 import { objectKeys } from "../../core/plan/objectKeys.ts";
@@ -16,7 +17,6 @@ import { useNames } from "../frame/facts.ts";
 import { lockEdit } from "../frame/lockTick.tsx";
 import { kindWords } from "../remedies/remedyWords.ts";
 import type { EvenOutHook } from "./useEvenOut.ts";
-// The limits of evening out: whose work, which kinds of moves, how far, and which rows are locked.
 import { texts } from "./words.ts";
 
 export function EvenOutSheet({ even }: { even: EvenOutHook }) {

@@ -1,10 +1,10 @@
 "use client";
+// Hours over by week: as it is, and as it would be.
 import { Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
 import type { Evened } from "../../core/answers/evenedLines.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import { axisHours, ChartLegend, chartLooks } from "../../ui/chartParts.tsx";
 import { hoursOf, longDay } from "../../ui/format.ts";
-// Hours over by week: as it is, and as it would be.
 import { texts } from "./words.ts";
 
 const marks = {

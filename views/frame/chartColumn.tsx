@@ -1,10 +1,10 @@
 "use client";
+// The column of a table that holds a time chart: its periods in the heading, its grid behind every bar.
 import { type ReactNode, useMemo } from "react";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { ChartGrid, ChartHead } from "../../ui/timeChart.tsx";
 import { usePlanFacts } from "./facts.ts";
 import { useChartPeriods } from "./useChartPeriods.ts";
-// The column of a table that holds a time chart: its periods in the heading, its grid behind every bar.
 import { texts } from "./words.ts";
 
 /** `bars` draws what is on the row's days; written once for a table, for each new one draws all rows again. */

@@ -1,4 +1,5 @@
 "use client";
+// A bar that links decide was dragged: what that can mean, each with what it does, and none of it hidden.
 import { useState } from "react";
 import type { Drop, DropOption } from "../../core/entry/drop.ts";
 import { Button } from "../../ui/button.tsx";
@@ -6,7 +7,6 @@ import { countText, longDay } from "../../ui/format.ts";
 import { Radios } from "../../ui/radios.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { ImpactView, useImpact } from "./impact.tsx";
-// A bar that links decide was dragged: what that can mean, each with what it does, and none of it hidden.
 import { texts } from "./words.ts";
 
 interface DropSheetProps {

@@ -1,4 +1,5 @@
 "use client";
+// The conflicts of a reverted edit: yours, theirs, the former value, and a choice.
 import { toast } from "sonner";
 import type { Notice } from "../../client/host.ts";
 import { usePlan } from "../../client/session.tsx";
@@ -8,7 +9,6 @@ import { listWords } from "../../core/plan/listWords.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText } from "../../ui/format.ts";
 import { fieldText, useValueText } from "./valueText.ts";
-// The conflicts of a reverted edit: yours, theirs, the former value, and a choice.
 import { texts } from "./words.ts";
 
 const MOST_ROWS = 6;

@@ -1,9 +1,9 @@
 "use client";
+// A feed as a file or as an address to subscribe to. The address is asked for when it is wanted: the person who has it can read
+// the feed.
 import { useState } from "react";
 import { toast } from "sonner";
 import { TextButton } from "../../ui/button.tsx";
-// A feed as a file or as an address to subscribe to. The address is asked for when it is wanted: the person who has it can read
-// the feed.
 import { texts } from "./words.ts";
 
 interface Feed {

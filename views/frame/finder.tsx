@@ -1,4 +1,5 @@
 "use client";
+// The finder: screens, people, projects and tasks by name.
 import { Command } from "cmdk";
 import { Search } from "lucide-react";
 import { useRouter } from "next/navigation";
@@ -9,7 +10,6 @@ import { Button } from "../../ui/button.tsx";
 import { useKeys } from "../../ui/keys.ts";
 import { screens, subScreens } from "./rail.tsx";
 import { useLinkTo } from "./windowed.ts";
-// The finder: screens, people, projects and tasks by name.
 import { texts } from "./words.ts";
 
 const itemLook = "flex h-9 cursor-pointer items-center justify-between gap-4 rounded-[4px] px-3 data-[selected=true]:bg-pine-wash";

@@ -1,4 +1,5 @@
 "use client";
+// The frame of every screen: time ribbon above, rail on the left, the screen with its tray and side sheet.
 import { NuqsAdapter } from "nuqs/adapters/next/app";
 import { type ReactNode, Suspense } from "react";
 import { Toaster, toast } from "sonner";
@@ -13,7 +14,6 @@ import { markHeard } from "./heard.ts";
 import { MovedNotice } from "./movedNotice.tsx";
 import { PlanScope } from "./planScope.tsx";
 import { Rail } from "./rail.tsx";
-// The frame of every screen: time ribbon above, rail on the left, the screen with its tray and side sheet.
 import { texts } from "./words.ts";
 
 const showNotice = (notice: Notice) => {

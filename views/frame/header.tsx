@@ -1,4 +1,5 @@
 "use client";
+// The top of every screen: name, time ribbon, undo and redo, the plan's menu, the finder, the user.
 import { Redo2, Undo2 } from "lucide-react";
 import { useEffect } from "react";
 import { useAnswer, useHost, useIsSaving, usePlan } from "../../client/session.tsx";
@@ -14,7 +15,6 @@ import { Shortcuts } from "./shortcuts.tsx";
 import { SketchBar } from "./sketchBar.tsx";
 import { useStays } from "./useStays.ts";
 import { useLinkTo, usePlanWindow } from "./windowed.ts";
-// The top of every screen: name, time ribbon, undo and redo, the plan's menu, the finder, the user.
 import { texts } from "./words.ts";
 
 const ladder: readonly Grain[] = ["day", "week", "month", "quarter", "year"];

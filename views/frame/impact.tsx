@@ -1,4 +1,5 @@
 "use client";
+// The effect of an edit, shown before it is made: capacity, new overloads, hours that can no longer be worked, moved finishes.
 import { useEffect, useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { Impact } from "../../core/answers/impact.ts";
@@ -8,7 +9,6 @@ import { countText, hoursText, shortDay, signedMoney, wholeText } from "../../ui
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "./facts.ts";
 import { LEAST_MONEY } from "./moneyChange.ts";
-// The effect of an edit, shown before it is made: capacity, new overloads, hours that can no longer be worked, moved finishes.
 import { texts } from "./words.ts";
 
 const SETTLE_MS = 250;

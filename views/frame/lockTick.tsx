@@ -1,8 +1,8 @@
 "use client";
+// The lock of a person, a project or a task against evening out; saved when it is clicked.
 import { usePlan } from "../../client/session.tsx";
 import type { Edit } from "../../core/edits/edit.ts";
 import { CheckboxField } from "../../ui/checkbox.tsx";
-// The lock of a person, a project or a task against evening out; saved when it is clicked.
 import { texts } from "./words.ts";
 
 export type Lockable = "people" | "projects" | "tasks";

@@ -1,9 +1,9 @@
 "use client";
+// The gaps in the sums of money on a screen, with the way to fill them.
 import type { MoneyGaps as Gaps } from "../../core/cost/moneyGaps.ts";
 import Link from "../../ui/link.tsx";
 import { Figure } from "./screen.tsx";
 import { useLinkTo } from "./windowed.ts";
-// The gaps in the sums of money on a screen, with the way to fill them.
 import { texts } from "./words.ts";
 
 export function MoneyGaps({ missingRates, missingExchangeRates }: Gaps) {

@@ -1,4 +1,5 @@
 "use client";
+// A new, empty plan in the place of the one that is open, which is kept.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { type FormEvent, useState } from "react";
 import { type UseFormReturn, useForm } from "react-hook-form";
@@ -12,7 +13,6 @@ import { Field, FormFault, TextInput } from "../../ui/field.tsx";
 import { FormChoice, FormDate, FormPicker } from "../../ui/form.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { HolidayPlace, useHolidayPlace } from "../planFields/holidayPlace.tsx";
-// A new, empty plan in the place of the one that is open, which is kept.
 import { currencyOptions, day, weekdayOptions } from "../planFields/planFields.ts";
 import { WeekFields, weekHours, weekSchema } from "../planFields/weekFields.tsx";
 import { useFrame } from "./facts.ts";

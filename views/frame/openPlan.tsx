@@ -1,4 +1,5 @@
 "use client";
+// Opening a plan file: what it holds or what is wrong with it, then replacing the plan.
 import { useState } from "react";
 import { answerLines } from "../../client/answerLines.ts";
 import { post } from "../../client/post.ts";
@@ -8,7 +9,6 @@ import { Button } from "../../ui/button.tsx";
 import { countText, longDay } from "../../ui/format.ts";
 import { ProgressLine } from "../../ui/progressLine.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
-// Opening a plan file: what it holds or what is wrong with it, then replacing the plan.
 import { texts } from "./words.ts";
 
 interface Checked {

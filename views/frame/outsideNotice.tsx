@@ -1,4 +1,5 @@
 "use client";
+// Says at once that typed hours lie outside their task's dates, and offers to move the finish.
 import { toast } from "sonner";
 import type { PlanSession } from "../../client/planSession.ts";
 import type { AnswerOf, QueryOf } from "../../client/questions.ts";
@@ -6,7 +7,6 @@ import { togetherOf } from "../../core/edits/together.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText, hoursText, longDay, wholeText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
-// Says at once that typed hours lie outside their task's dates, and offers to move the finish.
 import { texts } from "./words.ts";
 
 type Outside = AnswerOf<"hoursOutside">[number];

@@ -1,9 +1,9 @@
 "use client";
+// The counting of work that is not won yet: one choice with one wording for every screen.
 import type { Counting } from "../../core/load/counting.ts";
 import { Choice } from "../../ui/choice.tsx";
 import { wordOptions } from "../../ui/options.ts";
 import { pipelineWords } from "./pipelineWords.ts";
-// The counting of work that is not won yet: one choice with one wording for every screen.
 import { texts } from "./words.ts";
 
 interface Props {

@@ -1,4 +1,5 @@
 "use client";
+// The plan's menu: its file, a new one, its settings, and the theme.
 import { BookOpen, ChevronDown, Download, FilePlus, FolderOpen, History, Moon, Settings, Sun, Table2 } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { useState } from "react";
@@ -9,7 +10,6 @@ import { showFirstSteps } from "./firstStepsShown.ts";
 import { OpenPlan } from "./openPlan.tsx";
 import { later, Part } from "./part.tsx";
 import { useLinkTo } from "./windowed.ts";
-// The plan's menu: its file, a new one, its settings, and the theme.
 import { texts } from "./words.ts";
 
 const newPlan = later(() => import("./newPlan.tsx").then((own) => own.NewPlan));

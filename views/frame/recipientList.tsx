@@ -1,10 +1,10 @@
 "use client";
+// Choosing who takes an assignment: a list to type in and walk through by keyboard.
 import { Command } from "cmdk";
 import type { Recipients } from "../../core/answers/recipients.ts";
 import { Button } from "../../ui/button.tsx";
 import { hoursText } from "../../ui/format.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
-// Choosing who takes an assignment: a list to type in and walk through by keyboard.
 import { texts } from "./words.ts";
 
 export function RecipientList({

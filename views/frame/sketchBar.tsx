@@ -1,4 +1,6 @@
 "use client";
+// While a sketch is open: a line under the header that says so, whose it is and how much it holds; and the rows that it changes
+// with a plum edge wherever they are.
 import { usePathname, useRouter, useSearchParams } from "next/navigation";
 import { useEffect } from "react";
 import { useHost, useMaybeAnswer, usePlan } from "../../client/session.tsx";
@@ -8,8 +10,6 @@ import Link from "../../ui/link.tsx";
 import { useFrame } from "./facts.ts";
 import { rowSelectors } from "./rowSelectors.ts";
 import { useLinkTo } from "./windowed.ts";
-// While a sketch is open: a line under the header that says so, whose it is and how much it holds; and the rows that it changes
-// with a plum edge wherever they are.
 import { texts } from "./words.ts";
 
 /** As many rows are marked; a sketch that changes more is marked in part. */

@@ -1,4 +1,5 @@
 "use client";
+// Skills with their levels, as fields of a form: a person's, or what a task asks for.
 import { Plus, X } from "lucide-react";
 import { type Control, useFieldArray } from "react-hook-form";
 import * as z from "zod";
@@ -8,7 +9,6 @@ import { FormFault } from "../../ui/field.tsx";
 import { FormChoice, FormPicker } from "../../ui/form.tsx";
 import { namedOptions, none, textOptions } from "../../ui/options.ts";
 import { useNames } from "./facts.ts";
-// Skills with their levels, as fields of a form: a person's, or what a task asks for.
 import { texts } from "./words.ts";
 
 export const skillFieldsSchema = z

@@ -1,4 +1,5 @@
 "use client";
+// The tray: work that nobody would otherwise see. It opens upwards.
 import { ChevronDown, ChevronUp } from "lucide-react";
 import { parseAsBoolean, useQueryState } from "nuqs";
 import { useState } from "react";
@@ -11,7 +12,6 @@ import { conflictText } from "./conflictText.ts";
 import { useFrame } from "./facts.ts";
 import { dragHints, useTrayDrag } from "./useTrayDrag.tsx";
 import { useLinkTo } from "./windowed.ts";
-// The tray: work that nobody would otherwise see. It opens upwards.
 import { texts } from "./words.ts";
 
 const kinds: { kind: TrayKind; title: string; counted: (count: number) => string }[] = [

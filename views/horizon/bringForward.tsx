@@ -1,4 +1,5 @@
 "use client";
+// The options that let a project or an enquiry start earlier, each tried over every week.
 import type { AnswerOf } from "../../client/questions.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { EarliestWeek, StartOf } from "../../core/answers/earliest.ts";
@@ -10,7 +11,6 @@ import { Unfold } from "../../ui/unfold.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { useTry } from "../frame/useTry.ts";
 import { helpText } from "./helpText.ts";
-// The options that let a project or an enquiry start earlier, each tried over every week.
 import { texts } from "./words.ts";
 
 interface Props {

@@ -1,4 +1,5 @@
 "use client";
+// When a pipeline project could start: the first week that fits, what keeps it from an earlier one, and the curve.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { EarliestAnswer } from "../../core/answers/earliest.ts";
@@ -11,7 +12,6 @@ import { Unfold } from "../../ui/unfold.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { PipelineChoice } from "../frame/pipelineChoice.tsx";
 import { BringForward } from "./bringForward.tsx";
-// When a pipeline project could start: the first week that fits, what keeps it from an earlier one, and the curve.
 import { texts } from "./words.ts";
 
 const HEIGHT = 44;

@@ -1,4 +1,5 @@
 "use client";
+// The work behind a group's figures in a period, and who of it has room and who has not.
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { HorizonQuery, HorizonWork, PipelineCase } from "../../core/answers/horizon.ts";
 import type { Range } from "../../core/calendar/periods.ts";
@@ -9,7 +10,6 @@ import { ProjectDot } from "../../ui/projectDot.tsx";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { groupName, nobodyWords } from "./groupWords.ts";
 import { WhatHelps } from "./whatHelps.tsx";
-// The work behind a group's figures in a period, and who of it has room and who has not.
 import { texts } from "./words.ts";
 
 const MOST_LINES = 60;

@@ -1,4 +1,5 @@
 "use client";
+// The figures of a help, to be changed before it is tried: number, dates, rate, learning time.
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
 import type { Help } from "../../core/forecast/help.ts";
 import { readAmount } from "../../ui/amount.ts";
@@ -6,7 +7,6 @@ import { meantDate, writeDate } from "../../ui/dateText.ts";
 import { DraftInput } from "../../ui/draftInput.tsx";
 import { Field } from "../../ui/field.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
-// The figures of a help, to be changed before it is tried: number, dates, rate, learning time.
 import { texts } from "./words.ts";
 
 interface Props<K extends Help["kind"]> {

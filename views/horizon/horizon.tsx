@@ -1,4 +1,5 @@
 "use client";
+// Horizon: capacity against demand by role, skill, team or place, with work that is not won yet; worst first, and the figures under the charts.
 import dynamic from "next/dynamic";
 import { useQueryStates } from "nuqs";
 import { type RefObject, useMemo, useRef, useState } from "react";
@@ -21,7 +22,6 @@ import { type HorizonParams, horizonParams, horizonQueryOf } from "./horizonPara
 import { HorizonTable } from "./horizonTable.tsx";
 import { HorizonTools } from "./horizonTools.tsx";
 import { PipelineSheet } from "./pipelineSheet.tsx";
-// Horizon: capacity against demand by role, skill, team or place, with work that is not won yet; worst first, and the figures under the charts.
 import { texts } from "./words.ts";
 
 const GroupCharts = dynamic(() => import("./groupCharts.tsx"), { ssr: false, loading: () => <div className="h-[340px]" /> });

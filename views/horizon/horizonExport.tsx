@@ -1,4 +1,5 @@
 "use client";
+// The figures of the horizon as a file, and its charts as a picture, with the pipeline as it is looked at.
 import { Download } from "lucide-react";
 import { useSearchParams } from "next/navigation";
 import type { RefObject } from "react";
@@ -12,7 +13,6 @@ import { usePlanFacts } from "../frame/facts.ts";
 import { demandMarks } from "./demandMarks.ts";
 import { byWords } from "./groupWords.ts";
 import { type HorizonParams, levelOf } from "./horizonParams.ts";
-// The figures of the horizon as a file, and its charts as a picture, with the pipeline as it is looked at.
 import { texts } from "./words.ts";
 
 interface HorizonExportProps {

@@ -1,4 +1,5 @@
 "use client";
+// The figures of the charts: by group and period one of them, each opening the work behind it.
 import type { HorizonAnswer } from "../../core/answers/horizon.ts";
 import type { Grain, Range } from "../../core/calendar/periods.ts";
 import type { ForecastBy } from "../../core/forecast/groups.ts";
@@ -8,7 +9,6 @@ import { wordOptions } from "../../ui/options.ts";
 import { usePlanFacts } from "../frame/facts.ts";
 import { byWords, countsText, groupName, groupWords } from "./groupWords.ts";
 import { figureOf, type Measure, measureWords, unitOf } from "./measures.ts";
-// The figures of the charts: by group and period one of them, each opening the work behind it.
 import { texts } from "./words.ts";
 
 interface Props {

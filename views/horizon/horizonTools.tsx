@@ -1,11 +1,11 @@
 "use client";
+// The view of the horizon: its grouping, periods and span.
 import type { ReactNode } from "react";
 import { Choice } from "../../ui/choice.tsx";
 import { wordOptions } from "../../ui/options.ts";
 import { PipelineChoice } from "../frame/pipelineChoice.tsx";
 import { byWords } from "./groupWords.ts";
 import { type HorizonParams, levelOf } from "./horizonParams.ts";
-// The view of the horizon: its grouping, periods and span.
 import { texts } from "./words.ts";
 
 const grainWords = { week: "By week", month: "By month", quarter: "By quarter" } as const;

@@ -1,9 +1,9 @@
 "use client";
+// A pipeline project as a bar along the plan: dragged, or moved by the arrow keys, to another week.
 import { type KeyboardEvent, type RefObject, useRef } from "react";
 import { hueOf, longDay } from "../../ui/format.ts";
 import { usePointerDrag } from "../../ui/usePointerDrag.ts";
 import { usePlanFacts } from "../frame/facts.ts";
-// A pipeline project as a bar along the plan: dragged, or moved by the arrow keys, to another week.
 import { texts } from "./words.ts";
 
 interface PipelineBarProps {

@@ -1,4 +1,5 @@
 "use client";
+// The pipeline: what may come, with its probability and value; looked at as won, lost or begun at another time, and kept so.
 import { usePlan } from "../../client/session.tsx";
 import type { PipelineCase, PipelineRow } from "../../core/answers/horizon.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
@@ -13,7 +14,6 @@ import { usePlanFacts } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { EarliestStart } from "./earliestStart.tsx";
 import { PipelineBar } from "./pipelineBar.tsx";
-// The pipeline: what may come, with its probability and value; looked at as won, lost or begun at another time, and kept so.
 import { texts } from "./words.ts";
 
 const outcomes = { chance: "Weighted", won: "Won", lost: "Lost" } as const;

@@ -1,4 +1,5 @@
 "use client";
+// The options for a group that is short, each measured by the forecast before and after.
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { HorizonHelps, HorizonQuery, PipelineCase } from "../../core/answers/horizon.ts";
@@ -13,7 +14,6 @@ import { useTry } from "../frame/useTry.ts";
 import { manyWords } from "./groupWords.ts";
 import { HelpFields } from "./helpFields.tsx";
 import { helpText } from "./helpText.ts";
-// The options for a group that is short, each measured by the forecast before and after.
 import { texts } from "./words.ts";
 
 interface Props {

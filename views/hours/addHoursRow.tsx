@@ -1,4 +1,5 @@
 "use client";
+// A new row of the hours grid: a task and who works on it, found by typing their names.
 import { Plus } from "lucide-react";
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
@@ -8,7 +9,6 @@ import { kindOf, kindOptions, namedOptions, none, type Option } from "../../ui/o
 import { Picker } from "../../ui/picker.tsx";
 import { useNames } from "../frame/facts.ts";
 import type { HoursHook } from "./useHours.ts";
-// A new row of the hours grid: a task and who works on it, found by typing their names.
 import { texts } from "./words.ts";
 
 interface AddHoursRowProps {

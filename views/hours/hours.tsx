@@ -1,4 +1,5 @@
 "use client";
+// Hours typed into days, weeks or months: of a project its people and openings, of a person their work.
 import { ChevronLeft } from "lucide-react";
 import { useCallback, useMemo } from "react";
 import type { Initial } from "../../client/initial.ts";
@@ -17,7 +18,6 @@ import { useLinkTo } from "../frame/windowed.ts";
 import { AddHoursRow } from "./addHoursRow.tsx";
 import { hourColumn, rowColumn, sumColumn } from "./hourColumns.tsx";
 import { type HoursHook, useHours } from "./useHours.ts";
-// Hours typed into days, weeks or months: of a project its people and openings, of a person their work.
 import { texts } from "./words.ts";
 
 export function Hours({ of, initial }: { of: HoursOf; initial: Initial<AnswerOf<"hours">> }) {

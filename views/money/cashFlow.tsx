@@ -1,4 +1,5 @@
 "use client";
+// Cash flow: what is spent in each period by kind, and the running total; for a project, a client, a task or everything.
 import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
 import { useRef } from "react";
@@ -29,7 +30,6 @@ import { rowName } from "./moneyWords.ts";
 import { useOpened } from "./opened.ts";
 import { useMoneyParams } from "./useMoney.ts";
 import { WithinLine } from "./withinLine.tsx";
-// Cash flow: what is spent in each period by kind, and the running total; for a project, a client, a task or everything.
 import { texts } from "./words.ts";
 
 const CashChart = dynamic(() => import("./cashChart.tsx"), { ssr: false, loading: () => null });

@@ -1,4 +1,5 @@
 "use client";
+// The figures under the chart of cash flow: kinds across, periods down.
 import type { BudgetRun, Money } from "../../core/answers/money.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
 import { runningTotal } from "../../core/cost/runningTotal.ts";
@@ -7,7 +8,6 @@ import { usePlanFacts } from "../frame/facts.ts";
 import { AmountButton } from "./amountButton.tsx";
 import { rowName } from "./moneyWords.ts";
 import type { Opened } from "./opened.ts";
-// The figures under the chart of cash flow: kinds across, periods down.
 import { texts } from "./words.ts";
 
 interface Props {

@@ -1,4 +1,5 @@
 "use client";
+// One expense: what it is, for which project and task, when it falls and how far it has come.
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { ExpenseRow } from "../../core/answers/expenses.ts";
@@ -21,7 +22,6 @@ import { useNames, usePlanFacts } from "../frame/facts.ts";
 import type { ExpenseSet } from "./expenseColumns.tsx";
 import { readWhen, WHEN_HINT, writeWhen } from "./expenseWhen.ts";
 import { costTypeWords, stateWords, treatmentWords } from "./moneyWords.ts";
-// One expense: what it is, for which project and task, when it falls and how far it has come.
 import { texts } from "./words.ts";
 
 const treatments: Option<NonNullable<ExpenseRow["expense"]["treatment"]> | "">[] = [none("Not stated"), ...wordOptions(treatmentWords)];

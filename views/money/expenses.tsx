@@ -1,4 +1,5 @@
 "use client";
+// Expenses: what is bought for projects, typed in place; planned, committed and paid.
 import { Plus } from "lucide-react";
 import { parseAsString, useQueryState } from "nuqs";
 import { useMemo, useState } from "react";
@@ -16,7 +17,6 @@ import { type ExpenseSet, expenseColumns } from "./expenseColumns.tsx";
 import { ExpenseSheet, NewExpenseSheet } from "./expenseSheet.tsx";
 import { MoneyScreen } from "./moneyScreen.tsx";
 import { useMoneyParams } from "./useMoney.ts";
-// Expenses: what is bought for projects, typed in place; planned, committed and paid.
 import { texts } from "./words.ts";
 
 const sum = (rows: readonly ExpenseRow[]) => rows.reduce((all, { counted }) => all + counted, 0);

@@ -1,4 +1,5 @@
 "use client";
+// The effect of a swap on the load of the people who give and take work, month by month.
 import { useEffect, useMemo, useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
@@ -7,7 +8,6 @@ import { hoursText, monthText } from "../../ui/format.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { remedyEdit } from "../remedies/remedyWords.ts";
-// The effect of a swap on the load of the people who give and take work, month by month.
 import { texts } from "./words.ts";
 
 type Loads = AnswerOf<"loads">;

@@ -1,4 +1,5 @@
 "use client";
+// Margins: what projects and clients bring in, cost and leave; what is under its goal, and what would lift it.
 import { parseAsString, useQueryState } from "nuqs";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
@@ -15,7 +16,6 @@ import { Empty, Figure } from "../frame/screen.tsx";
 import { MarginSheet } from "./marginSheet.tsx";
 import { MoneyScreen } from "./moneyScreen.tsx";
 import { useMoneyParams } from "./useMoney.ts";
-// Margins: what projects and clients bring in, cost and leave; what is under its goal, and what would lift it.
 import { texts } from "./words.ts";
 
 export function Margin({ initial }: { initial: Initial<AnswerOf<"margins">> }) {

@@ -1,4 +1,5 @@
 "use client";
+// One project's margin: who brings in and costs what, and what would lift it.
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { MarginPerson, MarginRow } from "../../core/answers/margins.ts";
@@ -11,7 +12,6 @@ import { RemedyList } from "../remedies/remedyList.tsx";
 import { remedyEdit } from "../remedies/remedyWords.ts";
 import { LoadsPreview } from "./loadsPreview.tsx";
 import { kindWords } from "./moneyWords.ts";
-// One project's margin: who brings in and costs what, and what would lift it.
 import { texts } from "./words.ts";
 
 export function MarginSheet({ project, currency, onClose }: { project: MarginRow; currency: string; onClose: () => void }) {

@@ -1,4 +1,5 @@
 "use client";
+// Materials: what is needed of each when, by project, with the day it is first needed.
 import { useMemo } from "react";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
@@ -17,7 +18,6 @@ import { useLinkTo } from "../frame/windowed.ts";
 import { MoneyScreen } from "./moneyScreen.tsx";
 import { PeriodTools } from "./moneyTools.tsx";
 import { useMoneyParams } from "./useMoney.ts";
-// Materials: what is needed of each when, by project, with the day it is first needed.
 import { texts } from "./words.ts";
 
 export function Materials({ initial }: { initial: Initial<AnswerOf<"materialNeeds">> }) {

@@ -1,4 +1,5 @@
 "use client";
+// Money: what the plan costs and earns, added up by everything that is chosen; rows and columns add up to the cent.
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer } from "../../client/session.tsx";
@@ -17,7 +18,6 @@ import { measureWords } from "./moneyWords.ts";
 import { useOpened } from "./opened.ts";
 import { useMoneyParams } from "./useMoney.ts";
 import { WithinLine } from "./withinLine.tsx";
-// Money: what the plan costs and earns, added up by everything that is chosen; rows and columns add up to the cent.
 import { texts } from "./words.ts";
 
 export function Money({ initial }: { initial: Initial<AnswerOf<"money">> }) {

@@ -1,4 +1,5 @@
 "use client";
+// The table of money, or the cash flow, as a file, with the rows, periods and limits of the address.
 import { Download } from "lucide-react";
 import { useSearchParams } from "next/navigation";
 import type { Money } from "../../core/answers/money.ts";
@@ -7,7 +8,6 @@ import { DownloadLink } from "../../ui/downloadLink.tsx";
 import { Menu } from "../../ui/menu.tsx";
 import { pageText, printPage } from "../../ui/savePage.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
-// The table of money, or the cash flow, as a file, with the rows, periods and limits of the address.
 import { texts } from "./words.ts";
 
 const titles = { money: "Money", "cash-flow": "Cash flow" } as const;

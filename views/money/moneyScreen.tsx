@@ -1,8 +1,8 @@
 "use client";
+// The frame of the screens about money: one title, the way from one to the other, and the figures of each.
 import type { ReactNode } from "react";
 import { Screen } from "../frame/screen.tsx";
 import { Tabs } from "../frame/tabs.tsx";
-// The frame of the screens about money: one title, the way from one to the other, and the figures of each.
 import { texts } from "./words.ts";
 
 const tabs = [

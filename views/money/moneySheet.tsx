@@ -1,4 +1,5 @@
 "use client";
+// The lines of a figure of money, and the explanation of each line.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { Money, MoneyRow } from "../../core/answers/money.ts";
@@ -17,7 +18,6 @@ import { groupsFor, placeText } from "./moneyParams.ts";
 import { groupWords, measureWords, rowName } from "./moneyWords.ts";
 import type { Opened } from "./opened.ts";
 import { WhyMoney } from "./whyMoney.tsx";
-// The lines of a figure of money, and the explanation of each line.
 import { texts } from "./words.ts";
 
 const MOST_SHOWN = 100;

@@ -1,4 +1,5 @@
 "use client";
+// Money by row and period; every figure opens the lines it is made of.
 import { useCallback, useMemo } from "react";
 import type { Money, MoneyRow } from "../../core/answers/money.ts";
 import type { Range } from "../../core/calendar/periods.ts";
@@ -11,7 +12,6 @@ import { usePeriodColumns } from "../frame/periodColumns.tsx";
 import { AmountButton } from "./amountButton.tsx";
 import { groupWords, rowName } from "./moneyWords.ts";
 import type { Opened } from "./opened.ts";
-// Money by row and period; every figure opens the lines it is made of.
 import { texts } from "./words.ts";
 
 interface Props {

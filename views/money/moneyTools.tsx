@@ -1,4 +1,5 @@
 "use client";
+// The tools of money: measure, grouping and periods.
 import type { Grain } from "../../core/calendar/periods.ts";
 import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { Choice } from "../../ui/choice.tsx";
@@ -6,7 +7,6 @@ import { type Option, wordOptions } from "../../ui/options.ts";
 import { PipelineChoice } from "../frame/pipelineChoice.tsx";
 import { groupsFor, type MoneyParams } from "./moneyParams.ts";
 import { grainWords, groupWords, kindWords, measureWords, spanWords } from "./moneyWords.ts";
-// The tools of money: measure, grouping and periods.
 import { texts } from "./words.ts";
 
 interface Props {

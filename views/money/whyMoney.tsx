@@ -1,4 +1,5 @@
 "use client";
+// The explanation of a line of money: a sum that can be checked by hand.
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { MoneyLineDetails } from "../../core/answers/moneyLines.ts";
 import type { Range } from "../../core/calendar/periods.ts";
@@ -6,7 +7,6 @@ import { moneyText, shareText } from "../../ui/format.ts";
 import { SumLine } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { partText, sourceText } from "./moneyWords.ts";
-// The explanation of a line of money: a sum that can be checked by hand.
 import { texts } from "./words.ts";
 
 export function WhyMoney({ line: { subject, amount, whole, probability }, range }: { line: MoneyLineDetails; range: Range }) {

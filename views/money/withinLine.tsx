@@ -1,9 +1,9 @@
 "use client";
+// The filters of money, each with the way to remove it.
 import { X } from "lucide-react";
 import type { Money } from "../../core/answers/money.ts";
 import { placeText } from "./moneyParams.ts";
 import { groupWords, rowName } from "./moneyWords.ts";
-// The filters of money, each with the way to remove it.
 import { texts } from "./words.ts";
 
 export function WithinLine({ places, onChange }: { places: Money["places"]; onChange: (of: string[]) => void }) {

@@ -1,4 +1,5 @@
 "use client";
+// Giving an opening: all of it, some hours, the days up to one, or split with a second person; what it does to them first.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { CandidateRow, Candidates } from "../../core/answers/openings.ts";
@@ -19,7 +20,6 @@ import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { ImpactView, useImpact } from "../frame/impact.tsx";
 import { missingText } from "./candidateColumns.tsx";
 import type { OpeningsHook } from "./useOpenings.ts";
-// Giving an opening: all of it, some hours, the days up to one, or split with a second person; what it does to them first.
 import { texts } from "./words.ts";
 
 type Way = "whole" | "hours" | "until" | "split";

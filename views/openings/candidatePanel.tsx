@@ -1,4 +1,5 @@
 "use client";
+// The candidates for an opening: ranked, with their room over its weeks; up to three in comparison.
 import type { Candidates } from "../../core/answers/openings.ts";
 import { hoursText, longDay, marginText, shortDay } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
@@ -6,7 +7,6 @@ import { useLinkTo } from "../frame/windowed.ts";
 import { CandidateTable } from "./candidateTable.tsx";
 import { Compare } from "./compare.tsx";
 import type { OpeningsHook } from "./useOpenings.ts";
-// The candidates for an opening: ranked, with their room over its weeks; up to three in comparison.
 import { texts } from "./words.ts";
 
 export function CandidatePanel({ candidates, hook }: { candidates: Candidates; hook: OpeningsHook }) {

@@ -1,10 +1,10 @@
 "use client";
+// The candidates in their order: those who fit, then those who miss something.
 import { useMemo } from "react";
 import type { Candidates } from "../../core/answers/openings.ts";
 import { DataTable } from "../../ui/table/dataTable.tsx";
 import { candidateColumns } from "./candidateColumns.tsx";
 import type { OpeningsHook } from "./useOpenings.ts";
-// The candidates in their order: those who fit, then those who miss something.
 import { texts } from "./words.ts";
 
 export function CandidateTable({ candidates, hook: { view, compare, setView } }: { candidates: Candidates; hook: OpeningsHook }) {

@@ -1,11 +1,11 @@
 "use client";
+// Two or three candidates side by side.
 import type { CandidateRow, Candidates } from "../../core/answers/openings.ts";
 import { Button } from "../../ui/button.tsx";
 import { hoursText, marginText, moneyText, shareText } from "../../ui/format.ts";
 import { missingText } from "./candidateColumns.tsx";
 import { RoomStrip } from "./roomStrip.tsx";
 import type { OpeningsHook } from "./useOpenings.ts";
-// Two or three candidates side by side.
 import { texts } from "./words.ts";
 
 interface CompareProps {

@@ -1,4 +1,5 @@
 "use client";
+// Free when: a role, a skill, hours and dates give who could take that now, or from when.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { FreePerson } from "../../core/answers/freeWhen.ts";
@@ -16,7 +17,6 @@ import { usePlanFacts } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { FreeTeamView } from "./freeTeamView.tsx";
 import { hoursOfNeed, NeedFields, type TypedNeed } from "./needFields.tsx";
-// Free when: a role, a skill, hours and dates give who could take that now, or from when.
 import { texts } from "./words.ts";
 
 const MOST_LISTED = 30;

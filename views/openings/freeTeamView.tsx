@@ -1,4 +1,5 @@
 "use client";
+// The people who could take several needs together, the split, the first possible start, and pencilling it in as one step.
 import { useState } from "react";
 import { usePlan } from "../../client/session.tsx";
 import { type Day, formatDay } from "../../core/calendar/day.ts";
@@ -11,7 +12,6 @@ import { namedOptions, none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { useNames } from "../frame/facts.ts";
-// The people who could take several needs together, the split, the first possible start, and pencilling it in as one step.
 import { texts } from "./words.ts";
 
 interface FreeTeamProps {

@@ -1,4 +1,5 @@
 "use client";
+// One need in "Free when?": a role, a skill, hours.
 import { X } from "lucide-react";
 import { readAmount } from "../../ui/amount.ts";
 import { IconButton } from "../../ui/button.tsx";
@@ -7,7 +8,6 @@ import { Field, TextInput } from "../../ui/field.tsx";
 import { namedOptions, none, textOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { useNames } from "../frame/facts.ts";
-// One need in "Free when?": a role, a skill, hours.
 import { texts } from "./words.ts";
 
 const levels = ["1", "2", "3", "4", "5"] as const;

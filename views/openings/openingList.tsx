@@ -1,4 +1,5 @@
 "use client";
+// The list of openings, walked through with the arrow keys: what is walked to is looked at.
 import type { OpeningRow } from "../../core/answers/openings.ts";
 import { OpenSign } from "../../ui/avatar.tsx";
 import { hoursText, shortDay } from "../../ui/format.ts";
@@ -6,7 +7,6 @@ import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { DataTable } from "../../ui/table/dataTable.tsx";
 import type { OpeningsHook } from "./useOpenings.ts";
-// The list of openings, walked through with the arrow keys: what is walked to is looked at.
 import { texts } from "./words.ts";
 
 export function OpeningList({ hook: { shown, selectedId, setView } }: { hook: OpeningsHook }) {

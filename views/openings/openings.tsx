@@ -1,4 +1,5 @@
 "use client";
+// Openings: work that has nobody, the most urgent first, and who could take what is looked at.
 import { Search } from "lucide-react";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
@@ -15,7 +16,6 @@ import { CandidatePanel } from "./candidatePanel.tsx";
 import { OpeningList } from "./openingList.tsx";
 import { OpeningTabs } from "./tabs.tsx";
 import { type OpeningsHook, useOpenings } from "./useOpenings.ts";
-// Openings: work that has nobody, the most urgent first, and who could take what is looked at.
 import { texts } from "./words.ts";
 
 const freeSheet = later(() => import("./freeSheet.tsx").then((own) => own.FreeSheet));

@@ -1,4 +1,5 @@
 "use client";
+// A proposal for all openings in the list, to go through line by line: each is taken or left.
 import { useEffect, useState } from "react";
 import { usePlan } from "../../client/session.tsx";
 import type { OpeningRow } from "../../core/answers/openings.ts";
@@ -12,7 +13,6 @@ import { ProgressLine } from "../../ui/progressLine.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { toggledSet } from "../../ui/toggled.ts";
 import { usePlanFacts } from "../frame/facts.ts";
-// A proposal for all openings in the list, to go through line by line: each is taken or left.
 import { texts } from "./words.ts";
 
 export function ProposalSheet({ openings, onClose }: { openings: readonly OpeningRow[]; onClose: () => void }) {

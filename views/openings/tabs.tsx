@@ -1,6 +1,6 @@
 "use client";
-import { Tabs } from "../frame/tabs.tsx";
 // The screens around openings: the list itself, what leads have asked for, and the messages that went out.
+import { Tabs } from "../frame/tabs.tsx";
 import { texts } from "./words.ts";
 
 const tabs = [

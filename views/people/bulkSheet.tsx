@@ -1,4 +1,5 @@
 "use client";
+// Changing many people at once: what is left empty stays as it is; what it does is shown before it is done.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { type UseFormReturn, useForm } from "react-hook-form";
 import * as z from "zod";
@@ -15,7 +16,6 @@ import { useNames, usePlanFacts } from "../frame/facts.ts";
 import { ImpactView, useImpact } from "../frame/impact.tsx";
 import { WeekFields, weekHours, weekSchema } from "../planFields/weekFields.tsx";
 import type { PeopleHook } from "./usePeople.ts";
-// Changing many people at once: what is left empty stays as it is; what it does is shown before it is done.
 import { texts } from "./words.ts";
 
 const fieldsSchema = z

@@ -1,4 +1,5 @@
 "use client";
+// People: the roster with role, skills, week and employment, and how full everyone is in the window.
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import type { RosterRow } from "../../core/answers/roster.ts";
@@ -14,7 +15,6 @@ import { Roster } from "./roster.tsx";
 import { RosterTools } from "./rosterTools.tsx";
 import { PeopleTabs } from "./tabs.tsx";
 import { usePeople } from "./usePeople.ts";
-// People: the roster with role, skills, week and employment, and how full everyone is in the window.
 import { texts } from "./words.ts";
 
 const personSheet = later(() => import("./personSheet.tsx").then((own) => own.PersonSheet));

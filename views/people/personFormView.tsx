@@ -1,4 +1,5 @@
 "use client";
+// The form of a person: name, roles, skills, calendar, newest week, employment.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { type Control, type UseFormReturn, useController } from "react-hook-form";
 import { useMaybeAnswer } from "../../client/session.tsx";
@@ -22,7 +23,6 @@ import { useUnderWay } from "../frame/underWay.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { WeekFields } from "../planFields/weekFields.tsx";
 import { type PersonFields, personFields } from "./personForm.ts";
-// The form of a person: name, roles, skills, calendar, newest week, employment.
 import { texts } from "./words.ts";
 
 type Form = UseFormReturn<PersonFields>;

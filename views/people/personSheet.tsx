@@ -1,4 +1,5 @@
 "use client";
+// A person in the side sheet: to look at, to change, to add.
 import type { RosterRow } from "../../core/answers/roster.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import { weekSpans } from "../../core/calendar/weekSpans.ts";
@@ -16,7 +17,6 @@ import { spanText, weekHoursText } from "./dayWords.ts";
 import { fieldsOfPerson, type PersonFields, ratesOfPerson, setOfPerson } from "./personForm.ts";
 import { PersonForm } from "./personFormView.tsx";
 import type { usePeople } from "./usePeople.ts";
-// A person in the side sheet: to look at, to change, to add.
 import { texts } from "./words.ts";
 
 export function PersonSheet({ row, people }: { row: RosterRow | null; people: ReturnType<typeof usePeople> }) {

@@ -1,10 +1,10 @@
 "use client";
+// The roster as a table, in its groups.
 import { useMemo } from "react";
 import { DataTable } from "../../ui/table/dataTable.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { rosterColumns } from "./rosterColumns.tsx";
 import type { PeopleHook } from "./usePeople.ts";
-// The roster as a table, in its groups.
 import { texts } from "./words.ts";
 
 export function Roster({ people: { groups, view, select, selected, ticked, tick } }: { people: PeopleHook }) {

@@ -1,4 +1,5 @@
 "use client";
+// The tools above the roster: search, filters, groups and columns.
 import { Columns3, ListFilter } from "lucide-react";
 import { Button } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
@@ -10,7 +11,6 @@ import { SearchInput } from "../../ui/searchInput.tsx";
 import { useNames } from "../frame/facts.ts";
 import { type Grouping, type OptionalColumn, optionalColumns } from "./rosterView.ts";
 import type { PeopleHook } from "./usePeople.ts";
-// The tools above the roster: search, filters, groups and columns.
 import { texts } from "./words.ts";
 
 const groupWords: Record<Grouping, string> = {

@@ -1,6 +1,6 @@
 "use client";
-import { Tabs } from "../frame/tabs.tsx";
 // The screens about people, side by side under one title.
+import { Tabs } from "../frame/tabs.tsx";
 import { texts } from "./words.ts";
 
 const tabs = [

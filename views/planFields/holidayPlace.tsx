@@ -1,10 +1,10 @@
 "use client";
+// The choice of public holidays: a country, and a region if some have additional holidays.
 import { useEffect, useState } from "react";
 import type { Calendar } from "../../core/plan/schema.ts";
 import { Field } from "../../ui/field.tsx";
 import { none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
-// The choice of public holidays: a country, and a region if some have additional holidays.
 import { texts } from "./words.ts";
 
 interface Place {

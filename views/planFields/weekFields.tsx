@@ -1,9 +1,9 @@
 "use client";
+// Seven fields for the hours of a week.
 import type { FieldErrors, Path, UseFormRegister } from "react-hook-form";
 import * as z from "zod";
 import { FormFault, TextInput } from "../../ui/field.tsx";
 import { WEEKDAYS } from "../../ui/format.ts";
-// Seven fields for the hours of a week.
 import { texts } from "./words.ts";
 
 const read = (text: string) => Number(text.trim() === "" ? 0 : text.replace(",", "."));

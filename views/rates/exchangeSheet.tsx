@@ -1,4 +1,5 @@
 "use client";
+// The value of other currencies in the plan's own, by first day.
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
@@ -15,7 +16,6 @@ import { none, textOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
-// The value of other currencies in the plan's own, by first day.
 import { texts } from "./words.ts";
 
 type Rates = Plan["exchangeRates"];

@@ -1,4 +1,5 @@
 "use client";
+// The subjects without a rate, and the way to type one.
 import { TriangleAlert } from "lucide-react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { RateGap } from "../../core/answers/rateGaps.ts";
@@ -7,7 +8,6 @@ import { TextButton } from "../../ui/button.tsx";
 import { longDay } from "../../ui/format.ts";
 import { Menu } from "../../ui/menu.tsx";
 import type { RatesHook } from "./useRates.ts";
-// The subjects without a rate, and the way to type one.
 import { texts } from "./words.ts";
 
 export function MissingRates({ rates, onTable }: { rates: RatesHook; onTable: (id: string) => void }) {

@@ -1,4 +1,5 @@
 "use client";
+// The effect of other rates on the cost and revenue of projects: of an edit before it is made, and of the values typed last.
 import { useEffect, useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
@@ -7,7 +8,6 @@ import { countText, signedMoney } from "../../ui/format.ts";
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { Unfold } from "../../ui/unfold.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
-// The effect of other rates on the cost and revenue of projects: of an edit before it is made, and of the values typed last.
 import { texts } from "./words.ts";
 
 type Margins = AnswerOf<"margins">;

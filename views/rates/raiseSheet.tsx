@@ -1,4 +1,5 @@
 "use client";
+// All rates of a table raised from a day on, and what that does to projects before it is done.
 import { useMemo, useState } from "react";
 import { usePlan } from "../../client/session.tsx";
 import { raisedRates } from "../../core/entry/typeRates.ts";
@@ -17,7 +18,6 @@ import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { toggledList } from "../../ui/toggled.ts";
 import { MoneyChanges } from "./moneyChanges.tsx";
 import type { RatesHook } from "./useRates.ts";
-// All rates of a table raised from a day on, and what that does to projects before it is done.
 import { texts } from "./words.ts";
 
 const kinds: Record<RateSubject, string> = { role: "Roles", person: "People", default: "Everyone else", material: "Materials" };

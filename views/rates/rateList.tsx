@@ -1,4 +1,5 @@
 "use client";
+// The rates of a table, typed in place.
 import { useMemo } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import { rateInCurrency } from "../../core/cost/exchangeOn.ts";
@@ -10,7 +11,6 @@ import { rateColumns } from "./rateColumns.tsx";
 import { type RateRow, rateGrid } from "./rateGrid.ts";
 import { RateTools } from "./rateTools.tsx";
 import type { RatesHook } from "./useRates.ts";
-// The rates of a table, typed in place.
 import { texts } from "./words.ts";
 
 const NO_RATES: Plan["exchangeRates"] = [];

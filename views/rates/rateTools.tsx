@@ -1,4 +1,5 @@
 "use client";
+// Rows and days to type rates into: a person or something that has none yet, a day on which rates change.
 import { Plus } from "lucide-react";
 import { useState } from "react";
 import type { SubjectIds } from "../../core/entry/typeRates.ts";
@@ -10,7 +11,6 @@ import { kindOf, kindOptions, none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { useNames } from "../frame/facts.ts";
 import type { RatesHook } from "./useRates.ts";
-// Rows and days to type rates into: a person or something that has none yet, a day on which rates change.
 import { texts } from "./words.ts";
 
 export function RateTools({ rates }: { rates: RatesHook }) {

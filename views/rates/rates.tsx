@@ -1,4 +1,5 @@
 "use client";
+// Rates: cost and bill tables, each a grid of subjects and of the days on which rates change.
 import { Ellipsis, TrendingUp } from "lucide-react";
 import { parseAsString, useQueryState } from "nuqs";
 import { useState } from "react";
@@ -19,7 +20,6 @@ import { Segmented } from "../../ui/segmented.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
-// Rates: cost and bill tables, each a grid of subjects and of the days on which rates change.
 import { currencyOptions } from "../planFields/planFields.ts";
 import { ExchangeSheet } from "./exchangeSheet.tsx";
 import { MissingRates } from "./missingRates.tsx";

@@ -1,4 +1,5 @@
 "use client";
+// The options for a problem, best first: each with its effect, a preview and a way to apply it.
 import { useEffect, useRef, useState } from "react";
 import type { RemedyProblem } from "../../client/searches.ts";
 import { useHost, useMaybeAnswer } from "../../client/session.tsx";
@@ -10,7 +11,6 @@ import { usePlanFacts } from "../frame/facts.ts";
 import { useTry } from "../frame/useTry.ts";
 import { effectPhrases, gainOf, nothingWords, remedyEdit, remedyText } from "./remedyWords.ts";
 import { type Remedies, useRemedies } from "./useRemedies.ts";
-// The options for a problem, best first: each with its effect, a preview and a way to apply it.
 import { texts } from "./words.ts";
 
 export interface RemedyActions {

@@ -1,4 +1,5 @@
 "use client";
+// Adding to a list of names: one typed, or many pasted from a spreadsheet.
 import { Plus } from "lucide-react";
 import { type ClipboardEvent, type FormEvent, useState } from "react";
 import { toast } from "sonner";
@@ -9,7 +10,6 @@ import { countText } from "../../ui/format.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { takeOut } from "../../ui/takeOut.ts";
 import { usePlanFacts } from "../frame/facts.ts";
-// Adding to a list of names: one typed, or many pasted from a spreadsheet.
 import { currencyOptions } from "../planFields/planFields.ts";
 import { listNames } from "./paths.ts";
 import type { NameListHook, NewName } from "./useNameList.ts";

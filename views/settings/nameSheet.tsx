@@ -1,4 +1,5 @@
 "use client";
+// One name in the side sheet: what uses it, and the ways in which it can go.
 import { useState } from "react";
 import type { NameRow } from "../../core/answers/nameList.ts";
 import { Button } from "../../ui/button.tsx";
@@ -9,7 +10,6 @@ import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { listNames } from "./paths.ts";
 import type { NameListHook } from "./useNameList.ts";
 import { countOfUse, usesText } from "./usesText.ts";
-// One name in the side sheet: what uses it, and the ways in which it can go.
 import { texts } from "./words.ts";
 
 export function NameSheet({ row, names }: { row: NameRow; names: NameListHook }) {

@@ -1,4 +1,5 @@
 "use client";
+// A list of names kept in order: each made, renamed, merged into another one or deleted, with what uses it.
 import { useMemo } from "react";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
@@ -12,7 +13,6 @@ import { listNames } from "./paths.ts";
 import { SettingsTabs } from "./tabs.tsx";
 import { type NameListHook, useNameList } from "./useNameList.ts";
 import { usesText } from "./usesText.ts";
-// A list of names kept in order: each made, renamed, merged into another one or deleted, with what uses it.
 import { texts } from "./words.ts";
 
 export function Names({ initial }: { initial: Initial<AnswerOf<"nameList">> }) {

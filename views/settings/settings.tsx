@@ -1,4 +1,5 @@
 "use client";
+// The settings of the plan: its name, its time, its money, and the band of a level load.
 import { zodResolver } from "@hookform/resolvers/zod";
 import type { ReactNode } from "react";
 import type { Initial } from "../../client/initial.ts";
@@ -9,7 +10,6 @@ import { FormCheckbox, FormChoice, FormDate, FormPicker } from "../../ui/form.ts
 import { FormEnd } from "../../ui/formEnd.tsx";
 import { type FormOver, useFormOver } from "../../ui/useFormOver.ts";
 import { Screen } from "../frame/screen.tsx";
-// The settings of the plan: its name, its time, its money, and the band of a level load.
 import { currencyOptions, monthOptions, weekdayOptions } from "../planFields/planFields.ts";
 import { fieldsOfSettings, type SettingsFields, setOfSettings, settingsFields } from "./settingsForm.ts";
 import { SettingsTabs } from "./tabs.tsx";

@@ -1,9 +1,9 @@
 "use client";
+// The plan and sketches side by side, by the same figures; what differs from the plan says by how much.
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { SketchFigures } from "../../core/answers/sketches.ts";
 import { hoursText, marginText, moneyText, shareText, shortDay } from "../../ui/format.ts";
 import { usePlanFacts } from "../frame/facts.ts";
-// The plan and sketches side by side, by the same figures; what differs from the plan says by how much.
 import { texts } from "./words.ts";
 
 export function CompareTable({ ids }: { ids: readonly string[] }) {

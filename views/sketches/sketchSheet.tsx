@@ -1,4 +1,5 @@
 "use client";
+// One sketch in the side sheet: its changes in their order, each to adopt or to take out; opened, renamed, copied, thrown away.
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { useHost, useMaybeAnswer, usePlan } from "../../client/session.tsx";
@@ -13,7 +14,6 @@ import { ImpactView } from "../frame/impact.tsx";
 import { useOwnSketch } from "../frame/ownSketch.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { SketchRows } from "./sketchRows.tsx";
-// One sketch in the side sheet: its changes in their order, each to adopt or to take out; opened, renamed, copied, thrown away.
 import { texts } from "./words.ts";
 
 interface SketchSheetProps {

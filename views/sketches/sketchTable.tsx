@@ -1,10 +1,10 @@
 "use client";
+// The sketches there are, with a tick for those that are next to the plan.
 import type { SketchRow } from "../../core/answers/sketches.ts";
 import { Checkbox } from "../../ui/checkbox.tsx";
 import { countText, dateTimeText } from "../../ui/format.ts";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { DataTable } from "../../ui/table/dataTable.tsx";
-// The sketches there are, with a tick for those that are next to the plan.
 import { texts } from "./words.ts";
 
 interface SketchTableProps {

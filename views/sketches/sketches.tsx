@@ -1,4 +1,5 @@
 "use client";
+// Sketches: changes tried out on top of the plan. Begun, opened, compared with the plan and with each other, adopted or thrown away.
 import { useRouter } from "next/navigation";
 import { parseAsArrayOf, parseAsString, useQueryStates } from "nuqs";
 import { useState } from "react";
@@ -17,7 +18,6 @@ import { useLinkTo } from "../frame/windowed.ts";
 import { CompareTable } from "./compareTable.tsx";
 import { SketchSheet } from "./sketchSheet.tsx";
 import { SketchTable } from "./sketchTable.tsx";
-// Sketches: changes tried out on top of the plan. Begun, opened, compared with the plan and with each other, adopted or thrown away.
 import { texts } from "./words.ts";
 
 /** The most sketches in the comparison. */

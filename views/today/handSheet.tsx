@@ -1,4 +1,5 @@
 "use client";
+// A signal handed to a colleague: a note that goes to the outbox.
 import { useState } from "react";
 import { toast } from "sonner";
 import { usePlan } from "../../client/session.tsx";
@@ -11,7 +12,6 @@ import { Picker } from "../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { useFrame, useNames } from "../frame/facts.ts";
 import { sentenceOf } from "./attentionWords.ts";
-// A signal handed to a colleague: a note that goes to the outbox.
 import { texts } from "./words.ts";
 
 /** Sends a note that says what a signal says, and what is added. */

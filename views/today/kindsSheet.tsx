@@ -1,4 +1,5 @@
 "use client";
+// The signals that are shown, and their thresholds.
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import { type AttentionKind, attentionKinds, leastOf } from "../../core/attention/kinds.ts";
 import { objectKeys } from "../../core/plan/objectKeys.ts";
@@ -7,7 +8,6 @@ import { CheckboxField } from "../../ui/checkbox.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { groupWords, kindNames } from "./attentionWords.ts";
-// The signals that are shown, and their thresholds.
 import { texts } from "./words.ts";
 
 type Rules = readonly { kind: string; isOff?: true; least?: number }[];

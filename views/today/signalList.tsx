@@ -1,4 +1,5 @@
 "use client";
+// The signals by what they are about, each group worst first; the group with the worst one is first.
 import type { Today } from "../../core/answers/today.ts";
 import { type Attention, type AttentionGroup, attentionKinds } from "../../core/attention/kinds.ts";
 import { buttonLook, TextButton } from "../../ui/button.tsx";
@@ -7,7 +8,6 @@ import { useKeys } from "../../ui/keys.ts";
 import Link from "../../ui/link.tsx";
 import { useLinkTo } from "../frame/windowed.ts";
 import { detailOf, figureOf, groupWords, sentenceOf, stepOf } from "./attentionWords.ts";
-// The signals by what they are about, each group worst first; the group with the worst one is first.
 import { texts } from "./words.ts";
 
 interface Props {

@@ -1,4 +1,5 @@
 "use client";
+// The signals about one person, task or project, where they are looked at: the words and the step of Today.
 import { useMaybeAnswer } from "../../client/session.tsx";
 import { useHasRested } from "../../client/useHasRested.ts";
 import type { Attention } from "../../core/attention/kinds.ts";
@@ -7,7 +8,6 @@ import { SheetSection } from "../../ui/sheet.tsx";
 import { useFrame } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { sentenceOf, stepOf } from "./attentionWords.ts";
-// The signals about one person, task or project, where they are looked at: the words and the step of Today.
 import { texts } from "./words.ts";
 
 export type About = { personId: string } | { taskId: string } | { projectId: string };

@@ -1,4 +1,5 @@
 "use client";
+// A signal that is to wait: until when, and why.
 import { useState } from "react";
 import { usePlan } from "../../client/session.tsx";
 import type { Attention } from "../../core/attention/kinds.ts";
@@ -10,7 +11,6 @@ import { Field, TextInput } from "../../ui/field.tsx";
 import { newId } from "../../ui/newId.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { sentenceOf } from "./attentionWords.ts";
-// A signal that is to wait: until when, and why.
 import { texts } from "./words.ts";
 
 const USUAL_DAYS = 7;

@@ -1,11 +1,11 @@
 "use client";
+// The snoozed signals: until when, why, and the way back.
 import { usePlan } from "../../client/session.tsx";
 import type { Today } from "../../core/answers/today.ts";
 import { Button } from "../../ui/button.tsx";
 import { writeDate } from "../../ui/dateText.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { sentenceOf } from "./attentionWords.ts";
-// The snoozed signals: until when, why, and the way back.
 import { texts } from "./words.ts";
 
 export function SnoozedSheet({ snoozed, onClose }: { snoozed: Today["snoozed"]; onClose: () => void }) {

@@ -1,4 +1,5 @@
 "use client";
+// Today: what wants attention, worst first, each with its figure and one step to what can be done; next to it the weeks ahead.
 import { parseAsString, useQueryState } from "nuqs";
 import { useState } from "react";
 import type { Initial } from "../../client/initial.ts";
@@ -18,7 +19,6 @@ import { SignalList } from "./signalList.tsx";
 import { SnoozedSheet } from "./snoozedSheet.tsx";
 import { SnoozeSheet } from "./snoozeSheet.tsx";
 import { WeeksAhead } from "./weeksAhead.tsx";
-// Today: what wants attention, worst first, each with its figure and one step to what can be done; next to it the weeks ahead.
 import { texts } from "./words.ts";
 
 export function Today({ initial }: { initial: Initial<AnswerOf<"today">> }) {

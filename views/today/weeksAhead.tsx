@@ -1,8 +1,8 @@
 "use client";
+// Twelve weeks of capacity against demand, as a chart and as its figures.
 import dynamic from "next/dynamic";
 import type { WeekAhead } from "../../core/answers/today.ts";
 import { hoursText, shortDay } from "../../ui/format.ts";
-// Twelve weeks of capacity against demand, as a chart and as its figures.
 import { texts } from "./words.ts";
 
 const WeeksChart = dynamic(() => import("./weeksChart.tsx"), { ssr: false, loading: () => <div className="h-[230px]" /> });

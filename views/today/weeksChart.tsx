@@ -1,9 +1,9 @@
 "use client";
+// The weeks ahead as bars of demand under a dashed line of capacity.
 import { Bar, ComposedChart, Line, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
 import type { WeekAhead } from "../../core/answers/today.ts";
-import { ChartLegend, chartLooks, stepLine } from "../../ui/chartParts.tsx";
+import { axisHours, ChartLegend, chartLooks, stepLine } from "../../ui/chartParts.tsx";
 import { hoursOf, shortDay } from "../../ui/format.ts";
-// The weeks ahead as bars of demand under a dashed line of capacity.
 import { texts } from "./words.ts";
 
 const marks = {
@@ -26,7 +26,7 @@ export default function WeeksChart({ weeks }: { weeks: readonly WeekAhead[] }) {
         <ResponsiveContainer width="100%" height="100%">
           <ComposedChart data={data} margin={{ top: 8, right: 4, bottom: 0, left: -8 }} accessibilityLayer={false}>
             <XAxis dataKey="week" interval="equidistantPreserveStart" minTickGap={12} {...chartLooks.x} />
-            <YAxis {...chartLooks.y} />
+            <YAxis tickFormatter={axisHours} {...chartLooks.y} />
             <Tooltip cursor={{ fill: "var(--well)", opacity: 0.6 }} {...chartLooks.tooltip} />
             <Bar dataKey="assigned" name={assigned.name} stackId="demand" fill={assigned.color} isAnimationActive={false} />
             <Bar dataKey="open" name={open.name} stackId="demand" fill={open.color} isAnimationActive={false} />

@@ -1,4 +1,5 @@
 "use client";
+// A line to put a person on a task, or the role that is needed.
 import { useState } from "react";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { Assignment } from "../../core/plan/schema.ts";
@@ -19,7 +20,6 @@ import { usePeopleWithRoom } from "../frame/peopleWithRoom.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { StaffChoice } from "./staffChoice.tsx";
 import type { ProjectHook } from "./useProject.ts";
-// A line to put a person on a task, or the role that is needed.
 import { texts } from "./words.ts";
 import { type Statement, statements } from "./workShape.tsx";
 

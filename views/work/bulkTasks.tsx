@@ -1,4 +1,5 @@
 "use client";
+// Many tasks at once: what is left as it is stays.
 import { useState } from "react";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
@@ -18,7 +19,6 @@ import { ImpactView, useImpact } from "../frame/impact.tsx";
 import { usePeopleWithRoom } from "../frame/peopleWithRoom.ts";
 import { taskStates } from "./taskStates.ts";
 import type { ProjectHook } from "./useProject.ts";
-// Many tasks at once: what is left as it is stays.
 import { texts } from "./words.ts";
 
 export function BulkTasks({ project }: { project: ProjectHook }) {

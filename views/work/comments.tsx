@@ -1,4 +1,5 @@
 "use client";
+// The comments on a task, and the mentions in them: a name after an @ is offered as it is typed.
 import { X } from "lucide-react";
 import { type KeyboardEvent, useRef, useState } from "react";
 import { usePlan } from "../../client/session.tsx";
@@ -15,7 +16,6 @@ import { takeOut } from "../../ui/takeOut.ts";
 import { useTyped } from "../../ui/typed.ts";
 import { useFrame, useNames, usePlanFacts } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
-// The comments on a task, and the mentions in them: a name after an @ is offered as it is typed.
 import { texts } from "./words.ts";
 
 const MOST_OFFERS = 5;

@@ -1,4 +1,6 @@
 "use client";
+// The dot at the end of a bar from which a link is drawn to the task that follows; what the link would move is said while
+// it is drawn, and the outline scrolls at its edges.
 import { useRef } from "react";
 import { createPortal } from "react-dom";
 import { useMaybeAnswer } from "../../client/session.tsx";
@@ -6,8 +8,6 @@ import type { Edit } from "../../core/edits/edit.ts";
 import { type Dragged, usePointerDrag } from "../../ui/usePointerDrag.ts";
 import { ChipImpact } from "./chipImpact.tsx";
 import type { ChartEdits } from "./outlineChart.ts";
-// The dot at the end of a bar from which a link is drawn to the task that follows; what the link would move is said while
-// it is drawn, and the outline scrolls at its edges.
 import { texts } from "./words.ts";
 
 interface LinkGripProps {

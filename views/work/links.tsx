@@ -1,4 +1,5 @@
 "use client";
+// The links of a task: what it follows and what follows it, to change, to remove and to add.
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
@@ -14,7 +15,6 @@ import { Picker } from "../../ui/picker.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { useNames } from "../frame/facts.ts";
 import type { useProject } from "./useProject.ts";
-// The links of a task: what it follows and what follows it, to change, to remove and to add.
 import { texts } from "./words.ts";
 
 type Hook = ReturnType<typeof useProject>;

@@ -1,4 +1,5 @@
 "use client";
+// Making a project: empty, from a template, or from the tasks of another one.
 import { useRouter } from "next/navigation";
 import { usePlan } from "../../client/session.tsx";
 import { formatDay } from "../../core/calendar/day.ts";
@@ -12,7 +13,6 @@ import { usePlanFacts } from "../frame/facts.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { type ProjectFields, projectSet } from "./projectFields.ts";
 import { ProjectForm } from "./projectForm.tsx";
-// Making a project: empty, from a template, or from the tasks of another one.
 import { texts } from "./words.ts";
 
 export function NewProject({ onClose }: { onClose: () => void }) {

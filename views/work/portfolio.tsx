@@ -1,4 +1,5 @@
 "use client";
+// Work: all projects with their dates, hours needed and hours that nobody has.
 import { parseAsBoolean, parseAsString, parseAsStringLiteral, useQueryStates } from "nuqs";
 import { useMemo } from "react";
 import type { Initial } from "../../client/initial.ts";
@@ -20,7 +21,6 @@ import { WithSignals } from "../today/signalSign.tsx";
 import { PortfolioTable } from "./portfolioTable.tsx";
 import { ProjectFilter } from "./projectFilter.tsx";
 import { isTroubled, type ProjectGrouping, projectGroupings, projectGroups } from "./projectGroups.ts";
-// Work: all projects with their dates, hours needed and hours that nobody has.
 import { texts } from "./words.ts";
 
 const newProject = later(() => import("./newProject.tsx").then((own) => own.NewProject));

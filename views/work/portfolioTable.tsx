@@ -1,4 +1,5 @@
 "use client";
+// The projects as a table under their headings, each with its bar on the time chart.
 import { useRouter } from "next/navigation";
 import { useCallback, useMemo } from "react";
 import type { PortfolioRow } from "../../core/answers/portfolio.ts";
@@ -10,7 +11,6 @@ import { useChartColumn } from "../frame/chartColumn.tsx";
 import { useChartPeriods } from "../frame/useChartPeriods.ts";
 import { useLinkTo } from "../frame/windowed.ts";
 import { portfolioColumns } from "./portfolioColumns.tsx";
-// The projects as a table under their headings, each with its bar on the time chart.
 import { texts } from "./words.ts";
 
 export function PortfolioTable({ groups, find }: { groups: readonly Section<PortfolioRow>[]; find: string }) {

@@ -1,4 +1,5 @@
 "use client";
+// One project: its outline with people and hours next to a time chart, and the task one works on in the side sheet.
 import { Columns3 } from "lucide-react";
 import { useState } from "react";
 import { toast } from "sonner";
@@ -28,7 +29,6 @@ import { OutlineTable } from "./outlineTable.tsx";
 import { QuickEntry } from "./quickEntry.tsx";
 import { DETAILS, PAGE, type ProjectHook, TIME_LEFT, useProject } from "./useProject.ts";
 import { useProjectInWindow } from "./useProjectInWindow.ts";
-// One project: its outline with people and hours next to a time chart, and the task one works on in the side sheet.
 import { texts } from "./words.ts";
 
 const projectSheet = later(() => import("./projectSheet.tsx").then((own) => own.ProjectSheet));

@@ -1,4 +1,5 @@
 "use client";
+// The filters of projects: by stage, client, category and lead.
 import { ListFilter } from "lucide-react";
 import type { PortfolioRow } from "../../core/answers/portfolio.ts";
 import { Button } from "../../ui/button.tsx";
@@ -8,7 +9,6 @@ import { Menu } from "../../ui/menu.tsx";
 import { none, textOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { type ProjectGrouping, projectGroupings, titleOf } from "./projectGroups.ts";
-// The filters of projects: by stage, client, category and lead.
 import { texts } from "./words.ts";
 
 const words: Record<ProjectGrouping, string> = { stage: "Stage", client: "Client", category: "Category", lead: "Lead" };

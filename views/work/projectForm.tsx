@@ -1,4 +1,5 @@
 "use client";
+// A project's own facts: to make one, empty or from another one's tasks, and to change one.
 import { zodResolver } from "@hookform/resolvers/zod";
 import type { UseFormReturn } from "react-hook-form";
 import type { Edit } from "../../core/edits/edit.ts";
@@ -15,7 +16,6 @@ import { usePeopleWithRoom } from "../frame/peopleWithRoom.ts";
 import { useUnderWay } from "../frame/underWay.ts";
 import { kindWords } from "../money/moneyWords.ts";
 import { billings, budgetFields, type ProjectFields, projectFields, projectValues, stages } from "./projectFields.ts";
-// A project's own facts: to make one, empty or from another one's tasks, and to change one.
 import { texts } from "./words.ts";
 
 type Form = UseFormReturn<ProjectFields>;

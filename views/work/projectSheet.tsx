@@ -1,4 +1,5 @@
 "use client";
+// The content of the side sheet of a project: a dropped bar, the selected tasks, a part of the project, or the open task.
 import type { Outline } from "../../core/answers/outline.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import type { Drop } from "../../core/entry/drop.ts";
@@ -19,7 +20,6 @@ import { NewTaskSheet, TaskSheet } from "./taskSheet.tsx";
 import { Templates } from "./templates.tsx";
 import { TimeLeftSheet } from "./timeLeft.tsx";
 import type { ProjectHook } from "./useProject.ts";
-// The content of the side sheet of a project: a dropped bar, the selected tasks, a part of the project, or the open task.
 import { texts } from "./words.ts";
 
 interface PartProps {

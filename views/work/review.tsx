@@ -1,11 +1,11 @@
 "use client";
+// Work that is said to be done is accepted, or sent back with a reason.
 import { useEffect, useRef, useState } from "react";
 import { usePlan } from "../../client/session.tsx";
 import type { Task } from "../../core/plan/schema.ts";
 import { Button } from "../../ui/button.tsx";
 import { Field, FormFooter, TextArea } from "../../ui/field.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
-// Work that is said to be done is accepted, or sent back with a reason.
 import { texts } from "./words.ts";
 
 export function Review({ task }: { task: Task }) {

@@ -1,11 +1,11 @@
 "use client";
+// A person joins or leaves effort-sized work: what gives is asked, with what each answer results in next to it.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { StaffOutcome, StaffOutcomes, StaffQuery, StaffWay } from "../../core/answers/staffOutcomes.ts";
 import type { Edit } from "../../core/edits/edit.ts";
 import { Button } from "../../ui/button.tsx";
 import { hoursText, shortDay } from "../../ui/format.ts";
-// A person joins or leaves effort-sized work: what gives is asked, with what each answer results in next to it.
 import { texts } from "./words.ts";
 
 interface Words {

@@ -1,4 +1,5 @@
 "use client";
+// The form of a task: where it is, how its dates come about, how far it is.
 import { zodResolver } from "@hookform/resolvers/zod";
 import type { UseFormReturn } from "react-hook-form";
 import type { Outline, OutlineTask } from "../../core/answers/outline.ts";
@@ -14,7 +15,6 @@ import { SkillFields } from "../frame/skillFields.tsx";
 import { useUnderWay } from "../frame/underWay.ts";
 import { fieldsOf, sizings, type TaskFields, taskFields } from "./taskForm.ts";
 import { taskStates } from "./taskStates.ts";
-// The form of a task: where it is, how its dates come about, how far it is.
 import { texts } from "./words.ts";
 
 type Form = UseFormReturn<TaskFields>;

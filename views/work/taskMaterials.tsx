@@ -1,4 +1,5 @@
 "use client";
+// The materials and costs of a task besides work: materials by quantity or per working day, and a fixed cost.
 import { X } from "lucide-react";
 import { useState } from "react";
 import type { OutlineTask, OutlineWork } from "../../core/answers/outline.ts";
@@ -16,7 +17,6 @@ import { readMoney } from "../../ui/typedMoney.ts";
 import { Unfold } from "../../ui/unfold.tsx";
 import { useNames, usePlanFacts } from "../frame/facts.ts";
 import type { ProjectHook } from "./useProject.ts";
-// The materials and costs of a task besides work: materials by quantity or per working day, and a fixed cost.
 import { texts } from "./words.ts";
 
 interface Props {

@@ -1,4 +1,5 @@
 "use client";
+// The people of a task and their amounts: the list, and a line to add to it.
 import { X } from "lucide-react";
 import { useState } from "react";
 import type { OutlineTask, OutlineWork } from "../../core/answers/outline.ts";
@@ -16,7 +17,6 @@ import { StaffChoice } from "./staffChoice.tsx";
 import { TaskMaterials } from "./taskMaterials.tsx";
 import type { ProjectHook } from "./useProject.ts";
 import type { Setting } from "./useTaskEdits.ts";
-// The people of a task and their amounts: the list, and a line to add to it.
 import { texts } from "./words.ts";
 import { statements, WorkShape } from "./workShape.tsx";
 

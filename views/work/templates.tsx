@@ -1,4 +1,5 @@
 "use client";
+// Keeping a project as a template, and the templates there are.
 import { X } from "lucide-react";
 import { useState } from "react";
 import { usePlan } from "../../client/session.tsx";
@@ -7,7 +8,6 @@ import { Field, TextInput } from "../../ui/field.tsx";
 import { newId } from "../../ui/newId.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { useNames } from "../frame/facts.ts";
-// Keeping a project as a template, and the templates there are.
 import { texts } from "./words.ts";
 
 export function Templates({ projectId, projectName }: { projectId: string; projectName: string }) {

@@ -1,4 +1,5 @@
 "use client";
+// Time left before a date: who is in trouble, who has it in hand, who is done, who could help.
 import { useState } from "react";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { TimeLeftRow } from "../../core/answers/timeLeft.ts";
@@ -10,7 +11,6 @@ import { hoursText } from "../../ui/format.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { Vessel } from "../../ui/vessel.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
-// Time left before a date: who is in trouble, who has it in hand, who is done, who could help.
 import { texts } from "./words.ts";
 
 const groups: { state: TimeLeftRow["state"]; title: string }[] = [

@@ -1,4 +1,5 @@
 "use client";
+// The edits made on a project's tasks, their work and their links.
 import { toast } from "sonner";
 import { newKey } from "../../client/keptEdit.ts";
 import { usePlan } from "../../client/session.tsx";
@@ -10,7 +11,6 @@ import type { Assignment, Link, Task } from "../../core/plan/schema.ts";
 import { closed } from "../../ui/closed.ts";
 import { newId } from "../../ui/newId.ts";
 import { afterAll, placeAfter, type Step } from "./outlinePlace.ts";
-// The edits made on a project's tasks, their work and their links.
 import { texts } from "./words.ts";
 
 export type Setting<T> = { [K in keyof T]?: T[K] | null };

@@ -1,4 +1,5 @@
 "use client";
+// The explanation of a task's dates: every bound with its date, the deciding one first; conflicts, with options.
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
@@ -11,7 +12,6 @@ import { countText, hoursText, shortDay } from "../../ui/format.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { conflictText } from "../frame/conflictText.ts";
 import type { Setting } from "./useTaskEdits.ts";
-// The explanation of a task's dates: every bound with its date, the deciding one first; conflicts, with options.
 import { texts } from "./words.ts";
 
 /** Null for a task without dates of its own, and until it is known. */

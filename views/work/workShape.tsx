@@ -1,4 +1,5 @@
 "use client";
+// The statement and distribution of an assignment's work: the five ways, the shape, its own dates, and the resulting weeks.
 import { toast } from "sonner";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { WorkWeeks } from "../../core/answers/workWeeks.ts";
@@ -14,7 +15,6 @@ import { wordOptions } from "../../ui/options.ts";
 import { useInTurn } from "../frame/useInTurn.ts";
 import { formerStatement, keepFormer } from "./formerStatement.ts";
 import type { Setting } from "./useTaskEdits.ts";
-// The statement and distribution of an assignment's work: the five ways, the shape, its own dates, and the resulting weeks.
 import { texts } from "./words.ts";
 
 export const statements = [

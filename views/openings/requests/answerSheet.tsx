@@ -1,4 +1,5 @@
 "use client";
+// A request in the side sheet: its history, who could do it, what saying yes does to everyone's load, and the answers.
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
 import type { RequestRow } from "../../../core/answers/requests.ts";
@@ -16,7 +17,6 @@ import { useFrame, usePlanFacts } from "../../frame/facts.ts";
 import { ImpactView, useImpact } from "../../frame/impact.tsx";
 import { usePeopleWithRoom } from "../../frame/peopleWithRoom.ts";
 import { useLinkTo } from "../../frame/windowed.ts";
-// A request in the side sheet: its history, who could do it, what saying yes does to everyone's load, and the answers.
 import { texts } from "../words.ts";
 
 type Step = WorkRequest["state"];

@@ -1,4 +1,5 @@
 "use client";
+// Asking for people: a task of one's project, a role or a person, hours, dates and a note.
 import { Button } from "../../../ui/button.tsx";
 import { DateField } from "../../../ui/dateField.tsx";
 import { DATE_HINT, isDateText } from "../../../ui/dateText.ts";
@@ -8,7 +9,6 @@ import { Picker } from "../../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { useNames } from "../../frame/facts.ts";
 import { usePeopleWithRoom } from "../../frame/peopleWithRoom.ts";
-// Asking for people: a task of one's project, a role or a person, hours, dates and a note.
 import { texts } from "../words.ts";
 import { useAsk } from "./useAsk.ts";
 

@@ -1,4 +1,5 @@
 "use client";
+// The outbox: a stand-in for mail that ships with the application. What would be sent is listed here.
 import { parseAsString, useQueryState } from "nuqs";
 import type { Initial } from "../../../client/initial.ts";
 import type { AnswerOf } from "../../../client/questions.ts";
@@ -9,7 +10,6 @@ import { SearchInput } from "../../../ui/searchInput.tsx";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
 import { useLinkTo } from "../../frame/windowed.ts";
 import { OpeningTabs } from "../tabs.tsx";
-// The outbox: a stand-in for mail that ships with the application. What would be sent is listed here.
 import { texts } from "../words.ts";
 
 export function Outbox({ initial }: { initial: Initial<AnswerOf<"outbox">> }) {

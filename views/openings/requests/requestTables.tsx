@@ -1,11 +1,11 @@
 "use client";
+// The requests with their answers, and the firmness of the hours of each project.
 import type { RequestRow, Requests } from "../../../core/answers/requests.ts";
 import { countText, hoursOf, hoursText, shortDay } from "../../../ui/format.ts";
 import { ProjectDot } from "../../../ui/projectDot.tsx";
 import type { TableColumn } from "../../../ui/table/column.ts";
 import { DataTable } from "../../../ui/table/dataTable.tsx";
 import { TwoLines } from "../../../ui/twoLines.tsx";
-// The requests with their answers, and the firmness of the hours of each project.
 import { texts } from "../words.ts";
 
 export const stateWords: Record<RequestRow["request"]["state"], string> = {
@@ -149,5 +149,5 @@ const surenessColumns: TableColumn<Sureness>[] = [
   hours("confirmed", "Confirmed", ""),
   hours("pencilled", "Pencilled", "text-ochre-ink"),
   hours("asked", "Requested", "text-ochre-ink"),
-  hours("open", "Open", "text-over"),
+  hours("open", "Unassigned", "text-over"),
 ];

@@ -1,4 +1,5 @@
 "use client";
+// Requests: leads ask for a role or a person, the manager offers, confirms or turns down; both see what became of it.
 import { parseAsString, useQueryStates } from "nuqs";
 import type { Initial } from "../../../client/initial.ts";
 import type { AnswerOf } from "../../../client/questions.ts";
@@ -8,7 +9,6 @@ import { TextButton } from "../../../ui/button.tsx";
 import { useKeys } from "../../../ui/keys.ts";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
 import { OpeningTabs } from "../tabs.tsx";
-// Requests: leads ask for a role or a person, the manager offers, confirms or turns down; both see what became of it.
 import { texts } from "../words.ts";
 import { AnswerSheet } from "./answerSheet.tsx";
 import { AskSheet } from "./askSheet.tsx";

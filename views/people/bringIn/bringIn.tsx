@@ -1,10 +1,10 @@
 "use client";
+// Import and export: tables as files both ways; what a file would do is shown row by row before anything is written.
 import { Download } from "lucide-react";
 import { Button } from "../../../ui/button.tsx";
 import { countText } from "../../../ui/format.ts";
 import { Figure, Screen } from "../../frame/screen.tsx";
 import { PeopleTabs } from "../tabs.tsx";
-// Import and export: tables as files both ways; what a file would do is shown row by row before anything is written.
 import { texts } from "../words.ts";
 import { Mapping } from "./mapping.tsx";
 import { PreviewRows } from "./previewRows.tsx";

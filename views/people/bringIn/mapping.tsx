@@ -1,4 +1,5 @@
 "use client";
+// The reading of a file: its table, the meaning of its columns, and its date format.
 import { listWords } from "../../../core/plan/listWords.ts";
 import { plainText } from "../../../core/plan/plainText.ts";
 import { tableKinds, type UnknownText } from "../../../core/tables/preview.ts";
@@ -11,7 +12,6 @@ import { kindOptions, namedOptions, none, wordOptions } from "../../../ui/option
 import { Picker } from "../../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { useNames } from "../../frame/facts.ts";
-// The reading of a file: its table, the meaning of its columns, and its date format.
 import { texts } from "../words.ts";
 import type { BringInHook } from "./useBringIn.ts";
 

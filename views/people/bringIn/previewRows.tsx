@@ -1,4 +1,5 @@
 "use client";
+// The outcome of each row of a file: new, changed, unchanged, or refused with its reasons.
 import { useMemo, useState } from "react";
 import { objectKeys } from "../../../core/plan/objectKeys.ts";
 import type { PreviewRow } from "../../../core/tables/preview.ts";
@@ -8,7 +9,6 @@ import { Segmented } from "../../../ui/segmented.tsx";
 import type { TableColumn } from "../../../ui/table/column.ts";
 import { DataTable } from "../../../ui/table/dataTable.tsx";
 import { useNames } from "../../frame/facts.ts";
-// The outcome of each row of a file: new, changed, unchanged, or refused with its reasons.
 import { texts } from "../words.ts";
 import type { BringInHook } from "./useBringIn.ts";
 

@@ -1,4 +1,5 @@
 "use client";
+// Before a file is chosen: where to drop one, and what can be taken out.
 import { FileUp } from "lucide-react";
 import { type DragEvent, useRef, useState } from "react";
 import { toast } from "sonner";
@@ -10,7 +11,6 @@ import { DownloadLink } from "../../../ui/downloadLink.tsx";
 import { FormFault, TextArea } from "../../../ui/field.tsx";
 import { useNames } from "../../frame/facts.ts";
 import { FeedLinks } from "../../frame/feedLinks.tsx";
-// Before a file is chosen: where to drop one, and what can be taken out.
 import { texts } from "../words.ts";
 import type { BringInHook } from "./useBringIn.ts";
 

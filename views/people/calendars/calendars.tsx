@@ -1,4 +1,5 @@
 "use client";
+// Calendars: the week, public holidays, short and extra days; what a change does is shown before it is saved.
 import { Plus } from "lucide-react";
 import type { Initial } from "../../../client/initial.ts";
 import type { AnswerOf } from "../../../client/questions.ts";
@@ -16,7 +17,6 @@ import { ImpactView, useImpact } from "../../frame/impact.tsx";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
 import { dayText } from "../dayWords.ts";
 import { PeopleTabs } from "../tabs.tsx";
-// Calendars: the week, public holidays, short and extra days; what a change does is shown before it is saved.
 import { texts } from "../words.ts";
 import { DayForm } from "./dayForm.tsx";
 import { HolidayForm } from "./holidayForm.tsx";

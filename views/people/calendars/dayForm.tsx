@@ -1,4 +1,5 @@
 "use client";
+// Days that differ from the week: free, shorter, or extra working days.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useForm } from "react-hook-form";
 import * as z from "zod";
@@ -10,7 +11,6 @@ import { FormDate } from "../../../ui/form.tsx";
 import { SheetSection } from "../../../ui/sheet.tsx";
 import { usePlanFacts } from "../../frame/facts.ts";
 import { dateRangeFields, hoursOf } from "../person/rangeFields.ts";
-// Days that differ from the week: free, shorter, or extra working days.
 import { texts } from "../words.ts";
 import type { Draft } from "./useCalendars.ts";
 

@@ -1,4 +1,5 @@
 "use client";
+// Filling in the public holidays of a country and region for some years; days that are there already stay, or give way.
 import { useState } from "react";
 import { messageOf } from "../../../core/plan/errors.ts";
 import { Button } from "../../../ui/button.tsx";
@@ -7,7 +8,6 @@ import { Field, FormFault, TextInput } from "../../../ui/field.tsx";
 import { countText } from "../../../ui/format.ts";
 import { SheetSection } from "../../../ui/sheet.tsx";
 import { HolidayPlace, useHolidayPlace } from "../../planFields/holidayPlace.tsx";
-// Filling in the public holidays of a country and region for some years; days that are there already stay, or give way.
 import { texts } from "../words.ts";
 import type { Draft } from "./useCalendars.ts";
 

@@ -1,4 +1,5 @@
 "use client";
+// The name and the plain week of a calendar.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useForm } from "react-hook-form";
 import * as z from "zod";
@@ -6,7 +7,6 @@ import { Button } from "../../../ui/button.tsx";
 import { Field, FormFault, FormFooter, TextInput } from "../../../ui/field.tsx";
 import { SheetSection } from "../../../ui/sheet.tsx";
 import { WeekFields, weekHours, weekSchema } from "../../planFields/weekFields.tsx";
-// The name and the plain week of a calendar.
 import { texts } from "../words.ts";
 import type { Draft } from "./useCalendars.ts";
 

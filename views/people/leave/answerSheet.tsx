@@ -1,4 +1,5 @@
 "use client";
+// Answering a request for time off: what approving it would do comes first, then approve, decline or other dates.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useState } from "react";
 import { useForm } from "react-hook-form";
@@ -18,7 +19,6 @@ import { RemedyList } from "../../remedies/remedyList.tsx";
 import { remedyEdit } from "../../remedies/remedyWords.ts";
 import { timeOffKinds } from "../dayWords.ts";
 import { dateRangeFields } from "../person/rangeFields.ts";
-// Answering a request for time off: what approving it would do comes first, then approve, decline or other dates.
 import { texts } from "../words.ts";
 
 type Way = "answer" | "decline" | "suggest";

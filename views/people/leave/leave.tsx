@@ -1,4 +1,5 @@
 "use client";
+// Leave: requests that wait for an answer, and a calendar by team that shows who is away together.
 import { parseAsString, parseAsStringLiteral, useQueryState } from "nuqs";
 import { useMemo, useState } from "react";
 import type { Initial } from "../../../client/initial.ts";
@@ -15,7 +16,6 @@ import { SignLegend } from "../../../ui/signLegend.tsx";
 import { Figure, Screen } from "../../frame/screen.tsx";
 import { useChartPeriods } from "../../frame/useChartPeriods.ts";
 import { PeopleTabs } from "../tabs.tsx";
-// Leave: requests that wait for an answer, and a calendar by team that shows who is away together.
 import { texts } from "../words.ts";
 import { AnswerSheet } from "./answerSheet.tsx";
 import { LeaveCalendar } from "./leaveCalendar.tsx";

@@ -1,4 +1,5 @@
 "use client";
+// The leave of people by team: a team's row shows the days on which several members are away.
 import { type PointerEvent, useCallback, useMemo, useRef, useState } from "react";
 import type { LeaveEntry, LeavePerson, LeaveTeam } from "../../../core/answers/leave.ts";
 import type { Day } from "../../../core/calendar/day.ts";
@@ -11,7 +12,6 @@ import { toggledList } from "../../../ui/toggled.ts";
 import { useChartColumn } from "../../frame/chartColumn.tsx";
 import { useChartPeriods } from "../../frame/useChartPeriods.ts";
 import { timeOffKinds, timeOffStates } from "../dayWords.ts";
-// The leave of people by team: a team's row shows the days on which several members are away.
 import { texts } from "../words.ts";
 import type { NewLeave } from "./newLeave.tsx";
 

@@ -1,4 +1,5 @@
 "use client";
+// Requests for leave that wait for an answer.
 import { useMemo } from "react";
 import type { LeaveRequest } from "../../../core/answers/leave.ts";
 import { parseDay } from "../../../core/calendar/day.ts";
@@ -6,7 +7,6 @@ import { rangeText } from "../../../ui/format.ts";
 import type { TableColumn } from "../../../ui/table/column.ts";
 import { DataTable } from "../../../ui/table/dataTable.tsx";
 import { timeOffKinds } from "../dayWords.ts";
-// Requests for leave that wait for an answer.
 import { texts } from "../words.ts";
 
 export const requestKey = ({ personId, timeOff }: LeaveRequest): string => `${personId}:${timeOff.id}`;

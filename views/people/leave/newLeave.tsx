@@ -1,4 +1,5 @@
 "use client";
+// Leave entered on the leave screen: for whom, and then as on a person's page, with what it does to the plan.
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
 import { type Day, formatDay } from "../../../core/calendar/day.ts";
@@ -10,7 +11,6 @@ import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { yearRange } from "../../../ui/years.ts";
 import { useNames, usePlanFacts } from "../../frame/facts.ts";
 import { TimeOffForm } from "../person/timeOffForm.tsx";
-// Leave entered on the leave screen: for whom, and then as on a person's page, with what it does to the plan.
 import { texts } from "../words.ts";
 
 /** The known parts of new leave: its person and its days. */

@@ -1,4 +1,5 @@
 "use client";
+// Handing over a person's work from a day on: each of it to the person who is chosen, or all as proposed.
 import { useMemo, useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
 import { formatDay, parseDay } from "../../../core/calendar/day.ts";
@@ -16,7 +17,6 @@ import { Picker } from "../../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { usePlanFacts } from "../../frame/facts.ts";
 import { ImpactView, useImpact } from "../../frame/impact.tsx";
-// Handing over a person's work from a day on: each of it to the person who is chosen, or all as proposed.
 import { texts } from "../words.ts";
 
 /** Represents work that is left with the person who has it. */

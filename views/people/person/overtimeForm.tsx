@@ -1,4 +1,5 @@
 "use client";
+// Overtime: hours a day on top of the regular ones, over some dates.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useState } from "react";
 import { useForm } from "react-hook-form";
@@ -12,7 +13,6 @@ import { FormDate } from "../../../ui/form.tsx";
 import { newId } from "../../../ui/newId.ts";
 import { usePlanFacts } from "../../frame/facts.ts";
 import { useImpact } from "../../frame/impact.tsx";
-// Overtime: hours a day on top of the regular ones, over some dates.
 import { texts } from "../words.ts";
 import { PartForm } from "./partForm.tsx";
 import { dateRangeFields, hoursADay, hoursOf } from "./rangeFields.ts";

@@ -1,4 +1,5 @@
 "use client";
+// The form of one part of a person: its fields, what saves or deletes it, and what that would do.
 import type { FormEvent, ReactNode } from "react";
 import type { FormState } from "react-hook-form";
 import type { Impact } from "../../../core/answers/impact.ts";
@@ -6,7 +7,6 @@ import { Button } from "../../../ui/button.tsx";
 import { FormFooter } from "../../../ui/field.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { ImpactView } from "../../frame/impact.tsx";
-// The form of one part of a person: its fields, what saves or deletes it, and what that would do.
 import { texts } from "../words.ts";
 
 interface PartFormProps {

@@ -1,4 +1,5 @@
 "use client";
+// A person's page: a year of capacity day by day, the weeks they work, their time off and what they are on.
 import { ChevronLeft } from "lucide-react";
 import type { Initial } from "../../../client/initial.ts";
 import type { AnswerOf } from "../../../client/questions.ts";
@@ -17,7 +18,6 @@ import { Empty, Figure, Screen } from "../../frame/screen.tsx";
 import { useLeaveWhenGone } from "../../frame/useLeaveWhenGone.ts";
 import { useLinkTo } from "../../frame/windowed.ts";
 import { dayText, weeksSentence } from "../dayWords.ts";
-// A person's page: a year of capacity day by day, the weeks they work, their time off and what they are on.
 import { texts } from "../words.ts";
 import { PartSheet } from "./partSheet.tsx";
 import { PersonCards } from "./personCards.tsx";

@@ -1,4 +1,5 @@
 "use client";
+// The cards below a person's year: weeks, time off, overtime, what they are on, skills, teams, their calendar.
 import { Plus, X } from "lucide-react";
 import type { ReactNode } from "react";
 import type { PersonYear } from "../../../core/answers/personYear.ts";
@@ -7,7 +8,6 @@ import { namedOptions, none } from "../../../ui/options.ts";
 import { Picker } from "../../../ui/picker.tsx";
 import { useNames } from "../../frame/facts.ts";
 import { FeedLinks } from "../../frame/feedLinks.tsx";
-// The cards below a person's year: weeks, time off, overtime, what they are on, skills, teams, their calendar.
 import { texts } from "../words.ts";
 import { Assignments, Mentions, OvertimeList, TimeOffList, Weeks } from "./personLists.tsx";
 import type { PersonHook } from "./usePerson.ts";

@@ -1,4 +1,5 @@
 "use client";
+// The lists of a person's page below the strip: weeks, time off, overtime and assignments, each line opening its sheet.
 import { AlertTriangle } from "lucide-react";
 import type { ReactNode } from "react";
 import type { PersonYear } from "../../../core/answers/personYear.ts";
@@ -9,7 +10,6 @@ import Link from "../../../ui/link.tsx";
 import { useLinkTo } from "../../frame/windowed.ts";
 import { spanText, timeOffKinds, timeOffStates, weekHoursText } from "../dayWords.ts";
 import { WeekSign } from "../weekSign.tsx";
-// The lists of a person's page below the strip: weeks, time off, overtime and assignments, each line opening its sheet.
 import { texts } from "../words.ts";
 import type { PersonHook } from "./usePerson.ts";
 

@@ -1,4 +1,5 @@
 "use client";
+// Time off: dates, whole or part days, what for, and its state, with what it does to the plan once approved.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useState } from "react";
 import { type UseFormReturn, useForm } from "react-hook-form";
@@ -12,7 +13,6 @@ import { newId } from "../../../ui/newId.ts";
 import { wordOptions } from "../../../ui/options.ts";
 import { useImpact } from "../../frame/impact.tsx";
 import { timeOffKinds } from "../dayWords.ts";
-// Time off: dates, whole or part days, what for, and its state, with what it does to the plan once approved.
 import { texts } from "../words.ts";
 import { PartForm } from "./partForm.tsx";
 import { dateRangeFields, hoursADay, hoursOf } from "./rangeFields.ts";

@@ -1,4 +1,5 @@
 "use client";
+// Hours that cannot be worked as planned: why, and the ways out one press away.
 import { useState } from "react";
 import { useMaybeAnswer, usePlan } from "../../../client/session.tsx";
 import { parseDay } from "../../../core/calendar/day.ts";
@@ -15,7 +16,6 @@ import { RecipientList } from "../../frame/recipientList.tsx";
 import { useLinkTo } from "../../frame/windowed.ts";
 import { RemedyList } from "../../remedies/remedyList.tsx";
 import { remedyEdit } from "../../remedies/remedyWords.ts";
-// Hours that cannot be worked as planned: why, and the ways out one press away.
 import { texts } from "../words.ts";
 
 type Way = "give" | "move" | "split";

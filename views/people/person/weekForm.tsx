@@ -1,4 +1,5 @@
 "use client";
+// A weekly pattern: the hours of each weekday, from when and until when; none at all is a gap in the work.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useForm } from "react-hook-form";
 import * as z from "zod";
@@ -12,7 +13,6 @@ import { FormDate } from "../../../ui/form.tsx";
 import { usePlanFacts } from "../../frame/facts.ts";
 import { useImpact } from "../../frame/impact.tsx";
 import { WeekFields, weekHours, weekSchema } from "../../planFields/weekFields.tsx";
-// A weekly pattern: the hours of each weekday, from when and until when; none at all is a gap in the work.
 import { texts } from "../words.ts";
 import { PartForm } from "./partForm.tsx";
 import type { PersonHook } from "./usePerson.ts";

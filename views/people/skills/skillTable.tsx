@@ -1,11 +1,11 @@
 "use client";
+// People down, skills across: a level is typed as a digit; a press only takes one there.
 import { useMemo } from "react";
 import type { SkillColumn, SkillMatrix } from "../../../core/answers/skillMatrix.ts";
 import { countText, hoursText } from "../../../ui/format.ts";
 import type { TableColumn } from "../../../ui/table/column.ts";
 import { DataTable } from "../../../ui/table/dataTable.tsx";
 import type { Section } from "../../../ui/table/lines.ts";
-// People down, skills across: a level is typed as a digit; a press only takes one there.
 import { texts } from "../words.ts";
 
 export type SkillRow = SkillMatrix["rows"][number];

@@ -1,4 +1,5 @@
 "use client";
+// The skills matrix: people by skills with their levels, and the gap of each skill against what open work asks for.
 import { parseAsBoolean, parseAsString, useQueryState } from "nuqs";
 import { useCallback, useMemo } from "react";
 import type { Initial } from "../../../client/initial.ts";
@@ -10,7 +11,6 @@ import { SearchInput } from "../../../ui/searchInput.tsx";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
 import { usePlanWindow } from "../../frame/windowed.ts";
 import { PeopleTabs } from "../tabs.tsx";
-// The skills matrix: people by skills with their levels, and the gap of each skill against what open work asks for.
 import { texts } from "../words.ts";
 import { AddSkill } from "./addSkill.tsx";
 import { hasGap, type SkillRow, SkillTable } from "./skillTable.tsx";

@@ -1,4 +1,5 @@
 "use client";
+// A team in the side sheet: name, handle, the team above it, project, members, description.
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useState } from "react";
 import type { UseFormReturn } from "react-hook-form";
@@ -18,7 +19,6 @@ import { toggledList } from "../../../ui/toggled.ts";
 import { useFormOver } from "../../../ui/useFormOver.ts";
 import { useNames } from "../../frame/facts.ts";
 import { useUnderWay } from "../../frame/underWay.ts";
-// A team in the side sheet: name, handle, the team above it, project, members, description.
 import { texts } from "../words.ts";
 
 const fieldsSchema = z.object({

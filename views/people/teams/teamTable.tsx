@@ -1,4 +1,5 @@
 "use client";
+// Teams with their sub-teams: free hours by period, what is assigned to the team itself named apart.
 import { useMemo } from "react";
 import type { TeamRow } from "../../../core/answers/teamBoard.ts";
 import type { Range } from "../../../core/calendar/periods.ts";
@@ -8,7 +9,6 @@ import { TreeTable } from "../../../ui/table/treeTable.tsx";
 import { TwoLines } from "../../../ui/twoLines.tsx";
 import { Vessel } from "../../../ui/vessel.tsx";
 import { usePeriodColumns } from "../../frame/periodColumns.tsx";
-// Teams with their sub-teams: free hours by period, what is assigned to the team itself named apart.
 import { texts } from "../words.ts";
 
 interface TeamTableProps {

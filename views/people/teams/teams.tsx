@@ -1,4 +1,5 @@
 "use client";
+// Teams: who is in them, what is given to a team and to its members, and what is free, by period.
 import { parseAsString, useQueryState } from "nuqs";
 import type { Initial } from "../../../client/initial.ts";
 import type { AnswerOf } from "../../../client/questions.ts";
@@ -9,7 +10,6 @@ import { useKeys } from "../../../ui/keys.ts";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
 import { usePlanWindow } from "../../frame/windowed.ts";
 import { PeopleTabs } from "../tabs.tsx";
-// Teams: who is in them, what is given to a team and to its members, and what is free, by period.
 import { texts } from "../words.ts";
 import { TeamSheet } from "./teamSheet.tsx";
 import { TeamTable } from "./teamTable.tsx";

@@ -1,4 +1,5 @@
 "use client";
+// Making a page of a project for a client: what is on it, then a file of its own or a print.
 import { useState } from "react";
 import type { Outline } from "../../../core/answers/outline.ts";
 import { Button } from "../../../ui/button.tsx";
@@ -6,7 +7,6 @@ import { CheckboxField } from "../../../ui/checkbox.tsx";
 import { pageText, printPage, savePage } from "../../../ui/savePage.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { usePlanFacts } from "../../frame/facts.ts";
-// Making a page of a project for a client: what is on it, then a file of its own or a print.
 import { texts } from "../words.ts";
 import type { PageOptions } from "./projectPage.tsx";
 
