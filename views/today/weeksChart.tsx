@@ -24,7 +24,7 @@ export default function WeeksChart({ weeks }: { weeks: readonly WeekAhead[] }) {
     <div>
       <div className="h-[200px]" role="img" aria-label={texts.hoursAssignedAndUnassigned}>
         <ResponsiveContainer width="100%" height="100%">
-          <ComposedChart data={data} margin={{ top: 8, right: 4, bottom: 0, left: -8 }} accessibilityLayer={false}>
+          <ComposedChart data={data} margin={{ top: 8, right: 4, bottom: 0, left: 2 }} accessibilityLayer={false}>
             <XAxis dataKey="week" interval="equidistantPreserveStart" minTickGap={12} {...chartLooks.x} />
             <YAxis tickFormatter={axisHours} {...chartLooks.y} />
             <Tooltip cursor={{ fill: "var(--well)", opacity: 0.6 }} {...chartLooks.tooltip} />
