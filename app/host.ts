@@ -6,7 +6,7 @@ import { formatISO } from "date-fns";
 import { comeAsText, type Initial } from "../client/initial.ts";
 import type { AnswerOf, QueryOf, Question } from "../client/questions.ts";
 import { parseDay } from "../core/calendar/day.ts";
-import { FULL_ACCESS } from "../core/cost/redactMoney.ts";
+import { FULL_ACCESS } from "../core/plan/moneySides.ts";
 import { findRow } from "../core/plan/rows.ts";
 import type { Plan } from "../core/plan/schema.ts";
 import { sketched } from "../core/sketch/sketch.ts";

@@ -2,8 +2,8 @@
 import type { Question } from "../client/questions.ts";
 import type { BoardQuery } from "../core/answers/board.ts";
 import type { Feed } from "../core/answers/feeds.ts";
-import type { MoneyAccess } from "../core/cost/redactMoney.ts";
 import type { Change } from "../core/edits/change.ts";
+import type { MoneyAccess } from "../core/plan/moneySides.ts";
 import type { movesOf } from "../core/schedule/moves.ts";
 import type { Measure } from "../views/balance/balanceParams.ts";
 

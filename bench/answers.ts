@@ -2,8 +2,8 @@
 import type { QueryOf, Question } from "../client/questions.ts";
 import { answer } from "../client/redacted.ts";
 import { horizonOf } from "../core/calendar/horizon.ts";
-import { FULL_ACCESS } from "../core/cost/redactMoney.ts";
 import type { Model } from "../core/model.ts";
+import { FULL_ACCESS } from "../core/plan/moneySides.ts";
 import { line, measure } from "./measure.ts";
 
 const RUNS = 3;

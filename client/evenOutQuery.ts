@@ -1,7 +1,7 @@
 // The query of evening out, checked when it comes from a browser.
 import * as z from "zod";
 import { remedyKinds } from "../core/balancing/kinds.ts";
-import type { MoneyAccess } from "../core/cost/redactMoney.ts";
+import type { MoneyAccess } from "../core/plan/moneySides.ts";
 
 const id = z.string().min(1).max(200);
 const day = z.int().min(-1_000_000).max(1_000_000);

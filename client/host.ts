@@ -2,7 +2,6 @@
 // back when it refuses.
 
 import { measuredOf } from "../core/balancing/measures.ts";
-import { FULL_ACCESS, type MoneyAccess } from "../core/cost/redactMoney.ts";
 import { applyChanges, type Change } from "../core/edits/change.ts";
 import { applyEdit, type Edit } from "../core/edits/edit.ts";
 import type { EditConflict } from "../core/edits/editConflicts.ts";
@@ -10,6 +9,7 @@ import type { NextSteps } from "../core/edits/history.ts";
 import { buildModel, type Model } from "../core/model.ts";
 import { typedHoursLost, type UnplacedRise } from "../core/placing/unplacedRises.ts";
 import type { Fault } from "../core/plan/faults.ts";
+import { FULL_ACCESS, type MoneyAccess } from "../core/plan/moneySides.ts";
 import { findRow } from "../core/plan/rows.ts";
 import type { ChangedList, Plan, Sketch } from "../core/plan/schema.ts";
 import { type Moves, movesOf } from "../core/schedule/moves.ts";
@@ -22,6 +22,7 @@ import { NotTaken, type PlanMessage, type Settle, type Settled } from "./message
 import { type AnswerOf, ofPlanItself, type QueryOf, type Question } from "./questions.ts";
 import { answer, proposed, search } from "./redacted.ts";
 import { LARGE, type Search, type SearchKind, type SearchNews, type SearchQuery } from "./searches.ts";
+import type { Redacted } from "./seen.ts";
 
 /** The connection of the host to the server. A rejected promise means that nothing was answered, in time or at all. */
 export interface Transport {
@@ -207,7 +208,7 @@ export class PlanHost {
   }
 
   /** A proposal for openings, by an integer program. */
-  async propose(openingIds: readonly string[], solve: Solver, options: ProposeOptions): Promise<Proposal> {
+  async propose(openingIds: readonly string[], solve: Solver, options: ProposeOptions): Promise<Redacted<Proposal>> {
     return proposed(await propose(this.#visible(), openingIds, solve, options), this.access);
   }
 

@@ -1,87 +1,99 @@
-// The places of money figures in the answers to questions, by side.
-
+// The marks of money in answers: which side each figure is of. The type checker finds a figure of money without a mark.
 import type { MoneyMeasure } from "../core/cost/moneyQuery.ts";
-import type { MoneyPlaces, MoneySide } from "../core/cost/redactMoney.ts";
-import type { QueryOf, Question } from "./questions.ts";
-import type { SearchKind } from "./searches.ts";
+import type { MarksOf, MoneySide } from "../core/plan/moneySides.ts";
+import type { Plan } from "../core/plan/schema.ts";
+import type { Proposal } from "../core/staffing/proposal.ts";
+import type { QueryOf, Question, WholeAnswerOf } from "./questions.ts";
+import type { SearchKind, WholeNews } from "./searches.ts";
+import type { NeverRedacted } from "./seen.ts";
 
 /** The side that a measure is of. */
 const sideOf: Record<MoneyMeasure, MoneySide> = { cost: "cost", left: "cost", revenue: "bill", margin: "margin" };
 
-const ofProject = (place: string): MoneyPlaces => ({
-  cost: [`${place}.budget`, `${place}.budgetByKind.*`],
-  bill: [`${place}.billing.fee`],
-});
+const ofProject = {
+  budget: "cost",
+  budgetByKind: { labour: "cost", material: "cost", fixed: "cost", expense: "cost" },
+  billing: { fee: "bill" },
+} as const;
 
-const marginPlaces = (place: string): Required<MoneyPlaces> => ({
-  cost: [`${place}.cost`, `${place}.budget`],
-  bill: [`${place}.revenue`],
-  margin: [`${place}.share`, `${place}.isBelow`],
-});
+const ofTask = { fixedCost: "cost" } as const;
 
-const both = (a: MoneyPlaces, b: MoneyPlaces): MoneyPlaces => ({
-  cost: [...(a.cost ?? []), ...(b.cost ?? [])],
-  bill: [...(a.bill ?? []), ...(b.bill ?? [])],
-  margin: [...(a.margin ?? []), ...(b.margin ?? [])],
-});
+const byKind = ofProject.budgetByKind;
 
-const budgetPlaces = ["before", "budget.budget", "budget.before", "budget.running.*"];
+const ofMargin = {
+  cost: "cost",
+  budget: "cost",
+  revenue: "bill",
+  share: "margin",
+  isBelow: "margin",
+} as const;
 
-const ratePlaces = ["*.entries.*.rate", "*.entries.*.overtimeRate", "*.entries.*.perUse"];
+const budgetRun = { budget: "cost", before: "cost", running: "cost" } as const;
 
-/** Edits in answers carry the values that they will write and are not redacted: their permission is checked with the edit. */
-export const moneyIn: { readonly [Q in Question]?: MoneyPlaces | ((query: QueryOf<Q>) => MoneyPlaces) } = {
-  evened: { cost: ["before.cost", "after.cost"], bill: ["before.revenue", "after.revenue"] },
-  portfolio: ofProject("*.project"),
-  outline: both(ofProject("project"), { cost: ["tasks.*.cost.*", "tasks.*.task.fixedCost", "cost.*", "costWithoutTask.*"] }),
-  taskOf: { cost: ["fixedCost"] },
-  taskPrices: { cost: ["*.cost"], margin: ["*.margin"] },
-  today: { margin: ["signals.*.share", "signals.*.weight"] },
-  candidates: {
-    cost: ["fitting.*.cost", "near.*.cost"],
-    margin: ["margin", "fitting.*.marginAfter", "near.*.marginAfter"],
+/** Tables of both kinds come in one answer. */
+const rate = ["cost", "bill"] as const;
+const ofRateTable = { entries: { rate, overtimeRate: rate, perUse: rate } } as const;
+
+const ofExpense = { amount: "cost", unitPrice: "cost" } as const;
+const effect = { cost: "cost", revenue: "bill" } as const;
+const signal = { share: "margin", weight: "margin" } as const;
+const candidate = { cost: "cost", marginAfter: "margin" } as const;
+
+type AnswerMarks<Q extends Question> = MarksOf<WholeAnswerOf<Q>, NeverRedacted>;
+
+/** The marks of every answer that has figures of money; of some, the query decides the side. */
+export const moneyIn: {
+  readonly [Q in Question as [AnswerMarks<Q>] extends [never] ? never : Q]: AnswerMarks<Q> | ((query: QueryOf<Q>) => AnswerMarks<Q>);
+} = {
+  evened: { before: effect, after: effect, effects: effect },
+  portfolio: { project: ofProject },
+  outline: { project: ofProject, tasks: { cost: byKind, task: ofTask }, cost: byKind, costWithoutTask: byKind },
+  taskOf: ofTask,
+  taskPrices: { cost: "cost", margin: "margin" },
+  today: { signals: signal, snoozed: { signal } },
+  candidates: { margin: "margin", fitting: candidate, near: candidate },
+  impact: { money: effect },
+  adoption: { impact: { money: effect } },
+  money: ({ measure }) => {
+    const side = sideOf[measure];
+    return { rows: { periods: side, total: side }, totals: side, total: side, before: "cost", budget: budgetRun };
   },
-  impact: { cost: ["money.cost"], bill: ["money.revenue"] },
-  adoption: { cost: ["impact.money.cost"], bill: ["impact.money.revenue"] },
-  money: ({ measure }) => ({
-    [sideOf[measure]]: ["rows.*.periods.*", "rows.*.total", "totals.*", "total", ...(sideOf[measure] === "cost" ? budgetPlaces : [])],
-    ...(sideOf[measure] !== "cost" && { cost: budgetPlaces }),
-  }),
-  moneyLines: ({ measure }) => ({ [sideOf[measure]]: ["lines.*.amount", "lines.*.whole", "total"] }),
-  moneyWhy: ({ subject }) => ({
-    [subject.kind === "revenue" ? "bill" : "cost"]: ["parts.*.rate", "parts.*.overtimeRate", "parts.*.whole", "parts.*.amount", "total"],
-  }),
-  expenses: { cost: ["rows.*.expense.amount", "rows.*.expense.unitPrice", "rows.*.amount", "rows.*.tax", "rows.*.counted"] },
-  // Tables of both kinds come in one answer.
-  rateTables: { cost: ratePlaces, bill: ratePlaces },
-  rateUses: { cost: ["*.amount"], bill: ["*.amount"] },
-  horizon: { bill: ["pipeline.*.value"] },
-  horizonHelps: { cost: ["helps.*.cost"] },
-  horizonHelp: { cost: ["cost"] },
-  margins: both(marginPlaces("projects.*"), marginPlaces("clients.*")),
-  marginPeople: { cost: ["*.cost"], bill: ["*.revenue"], margin: ["*.share"] },
-  budgets: { cost: ["*.budget", "*.spent", "*.left"] },
-  compareSketches: { cost: ["*.cost", "*.addedPeople"], bill: ["*.revenue"], margin: ["*.margin"] },
-  enquiries: { bill: ["rows.*.enquiry.value"] },
-  enquiryEffect: { cost: ["money.cost"], bill: ["money.revenue"], margin: ["money.share", "money.isBelow"] },
+  moneyLines: ({ measure }) => ({ lines: { amount: sideOf[measure], whole: sideOf[measure] }, total: sideOf[measure] }),
+  moneyWhy: ({ subject }) => {
+    const side = subject.kind === "revenue" ? "bill" : "cost";
+    return { parts: { rate: side, overtimeRate: side, whole: side, amount: side }, total: side };
+  },
+  expenses: { rows: { expense: ofExpense, amount: "cost", tax: "cost", counted: "cost" } },
+  rateTables: ofRateTable,
+  rateUses: { amount: rate },
+  horizon: { pipeline: { value: "bill" } },
+  horizonHelps: { helps: { cost: "cost" } },
+  horizonHelp: { cost: "cost" },
+  margins: { projects: ofMargin, clients: ofMargin },
+  marginPeople: { cost: "cost", revenue: "bill", share: "margin" },
+  budgets: { budget: "cost", spent: "cost", left: "cost" },
+  compareSketches: { cost: "cost", addedPeople: "cost", revenue: "bill", margin: "margin" },
+  enquiries: { rows: { enquiry: { value: "bill" } } },
+  enquiryEffect: { money: { cost: "cost", revenue: "bill", share: "margin", isBelow: "margin" } },
 };
 
-const remedyPlaces: MoneyPlaces = { cost: ["*.effect.cost"], bill: ["*.effect.revenue"], margin: ["*.marginAfter"] };
+const remedy = { effect, marginAfter: "margin" } as const;
 
-const under = (list: string, places: MoneyPlaces): MoneyPlaces =>
-  Object.fromEntries(Object.entries(places).map(([side, of]) => [side, of.map((place) => `${list}.${place}`)]));
-
-/** The same of what searches report. */
-export const moneyInNews: Readonly<Record<SearchKind, MoneyPlaces>> = {
-  remedies: under("lines", remedyPlaces),
-  evenOut: under("found", remedyPlaces),
+/** The marks of what searches report. */
+export const moneyInNews: { readonly [K in SearchKind]: MarksOf<WholeNews<K>, NeverRedacted> } = {
+  remedies: { lines: remedy },
+  evenOut: { found: remedy },
 };
 
 /** Of the plan itself, whose tables are exported as files. */
-export const moneyInPlan: MoneyPlaces = both(under("rateTables", { cost: ratePlaces, bill: ratePlaces }), {
-  cost: ["projects.*.budget", "projects.*.budgetByKind.*", "tasks.*.fixedCost", "expenses.*.amount", "expenses.*.unitPrice"],
-  bill: ["projects.*.billing.fee", "enquiries.*.value"],
-});
+export const moneyInPlan: MarksOf<Plan, NeverRedacted> = {
+  rateTables: ofRateTable,
+  projects: ofProject,
+  tasks: ofTask,
+  expenses: ofExpense,
+  enquiries: { value: "bill" },
+  templates: { tasks: ofTask },
+};
 
 /** And of proposals. */
-export const moneyInProposal: MoneyPlaces = { cost: ["lines.*.cost"] };
+export const moneyInProposal: MarksOf<Proposal, NeverRedacted> = { lines: { cost: "cost" } };

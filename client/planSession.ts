@@ -14,6 +14,7 @@ import type { PlanWorker } from "./plan.worker.ts";
 import { firstThread, type PlanThread, startWorker } from "./planThread.ts";
 import type { AnswerOf, QueryOf, Question } from "./questions.ts";
 import type { SearchKind, SearchNews, SearchQuery } from "./searches.ts";
+import type { Redacted } from "./seen.ts";
 
 /** The worker is gone; what it was asked is asked again. */
 class WorkerEnded extends Error {}
@@ -319,7 +320,7 @@ export class PlanSession {
     idStem: string,
     mostPeople: 1 | 2,
     onSolve: OnSolve,
-  ): { proposal: Promise<Proposal>; stop: () => void } {
+  ): { proposal: Promise<Redacted<Proposal>>; stop: () => void } {
     const started = newSolving();
     const stop = () => void started.then((solving) => solving.stop());
     const propose = async () => {

@@ -1,7 +1,7 @@
 // Every question that screens ask: answered on any plan, the same each time, and able to cross into the worker and back.
 import { expect, test } from "vitest";
-import { FULL_ACCESS } from "../core/cost/redactMoney.ts";
 import { buildModel, type Model } from "../core/model.ts";
+import { FULL_ACCESS } from "../core/plan/moneySides.ts";
 import type { Plan } from "../core/plan/schema.ts";
 import { fernhollow } from "../demo/fernhollow.ts";
 import { idsOf, queriesFor } from "../tests/everyQuestion.ts";

@@ -70,6 +70,7 @@ import { type FillQuery, fillEdit } from "../core/staffing/fillOpening.ts";
 import { freeTeam, type TeamQuery } from "../core/staffing/freeTeam.ts";
 import { type Given, handOverEdit, handOverOf } from "../core/staffing/handOver.ts";
 import { type PreviewQuery, previewTable } from "../core/tables/preview.ts";
+import type { Redacted } from "./seen.ts";
 
 /** How pipeline projects count. */
 type CountedQuery = Pick<Counting, "pipeline">;
@@ -189,4 +190,9 @@ export const ofPlanItself: ReadonlySet<Question> = new Set<Question>([
 ]);
 
 export type QueryOf<Q extends Question> = Parameters<(typeof questions)[Q]>[1];
-export type AnswerOf<Q extends Question> = ReturnType<(typeof questions)[Q]>;
+
+/** The answer of the core, before redaction. */
+export type WholeAnswerOf<Q extends Question> = ReturnType<(typeof questions)[Q]>;
+
+/** The answer as screens receive it: any figure of money may be hidden. */
+export type AnswerOf<Q extends Question> = Redacted<WholeAnswerOf<Q>>;

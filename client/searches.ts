@@ -15,6 +15,7 @@ import type { Model } from "../core/model.ts";
 import { rowById } from "../core/plan/rows.ts";
 import type { Solver } from "../core/staffing/program.ts";
 import type { EvenOutQuery } from "./evenOutQuery.ts";
+import type { Redacted } from "./seen.ts";
 
 /** A search that is under way: what it has found can be reported at any moment. */
 export interface Search<News> {
@@ -162,7 +163,9 @@ export const searches = { remedies: remedySearch, evenOut: evenOutSearch };
 
 export type SearchKind = keyof typeof searches;
 export type SearchQuery<K extends SearchKind> = Parameters<(typeof searches)[K]>[1];
-export type SearchNews<K extends SearchKind> = ReturnType<ReturnType<(typeof searches)[K]>["news"]>;
+/** The report of a search, before redaction and after it. */
+export type WholeNews<K extends SearchKind> = ReturnType<ReturnType<(typeof searches)[K]>["news"]>;
+export type SearchNews<K extends SearchKind> = Redacted<WholeNews<K>>;
 
 /** How long a piece may take, in milliseconds: a key that is pressed meanwhile is answered within a frame or two. */
 const PIECE_MS = 24;

@@ -1,7 +1,20 @@
 import { expect, test } from "vitest";
 import { parseDay } from "../core/calendar/day.ts";
+import { HIDDEN } from "../core/plan/moneySides.ts";
 import { isDateText, readDate, writeDate } from "./dateText.ts";
-import { hoursText, initials, marginText, moneyText, periodHeading, periodPhrase, rangeText, shareText, unitsText } from "./format.ts";
+import {
+  hoursText,
+  initials,
+  marginText,
+  moneyText,
+  periodHeading,
+  periodPhrase,
+  pointsText,
+  rangeText,
+  shareText,
+  signedMoney,
+  unitsText,
+} from "./format.ts";
 import { windowFrom } from "./timeWindow.ts";
 
 const day = parseDay;
@@ -17,9 +30,10 @@ test("hours have one decimal at most and a true minus", () => {
 test("amounts keep their cents, shares are whole, nothing is a dash", () => {
   expect(moneyText(252_594)).toBe("2,525.94");
   expect(moneyText(-5)).toBe("−0.05");
-  // Hidden money is no number, and null once it has been sent.
-  expect([moneyText(Number.NaN), moneyText(JSON.parse(JSON.stringify(Number.NaN))), marginText(Number.NaN)]).toEqual(
-    Array(3).fill("hidden"),
+  // A hidden figure is an object, also once it has been sent.
+  const sent = JSON.parse(JSON.stringify(HIDDEN)) as typeof HIDDEN;
+  expect([moneyText(HIDDEN), moneyText(sent), marginText(sent), signedMoney(sent, "EUR"), pointsText(sent)]).toEqual(
+    Array(5).fill("hidden"),
   );
   expect(shareText(4_444)).toBe("44%");
   expect(shareText(null)).toBe("–");

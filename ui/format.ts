@@ -3,7 +3,7 @@ import { format as figureFormat } from "d3-format";
 import { format } from "date-fns";
 import { type Day, dateOf, dayOfDate, isoWeekOf } from "../core/calendar/day.ts";
 import { type Grain, isCut, type PeriodSettings, periodStart, type Range } from "../core/calendar/periods.ts";
-import { isHidden } from "../core/cost/redactMoney.ts";
+import { type Figure, isHidden } from "../core/plan/moneySides.ts";
 import { hourTenths } from "../core/plan/units.ts";
 
 // Made once: a board writes hundreds of figures a frame. What the browser has for this takes it 40 ms to begin with, in every
@@ -38,23 +38,27 @@ export const hoursOf = (minutes: number): number => hourTenths(minutes) / 10;
 /** In the place of money that is not for the person who looks. */
 const HIDDEN_TEXT = "hidden";
 
+/** A figure as text, or the word that is in its place. */
+export const figureText = (figure: Figure, write: (shown: number) => string): string => (isHidden(figure) ? HIDDEN_TEXT : write(figure));
+
 /** Minor units as an amount in whole or exact major units, thousands set apart. */
-export function moneyText(minor: number, decimals: 0 | 2 = 2): string {
+export function moneyText(minor: Figure, decimals: 0 | 2 = 2): string {
   if (isHidden(minor)) return HIDDEN_TEXT;
   const text = (decimals === 0 ? wholeFormat : centsFormat)(Math.abs(minor) / 100);
   return minor < 0 ? `−${text}` : text;
 }
 
 /** An amount with its sign, in whole units. */
-export const signedMoney = (minor: number, currency: string): string =>
+export const signedMoney = (minor: Figure, currency: string): string =>
   isHidden(minor) ? HIDDEN_TEXT : `${minor > 0 ? "+" : minor < 0 ? "−" : ""}${currency} ${moneyText(Math.abs(minor), 0)}`;
 
 /** A margin: as a share, with the decimal by which it may be under its goal. */
-export const marginText = (hundredths: number): string =>
+export const marginText = (hundredths: Figure): string =>
   isHidden(hundredths) ? HIDDEN_TEXT : `${Math.round(hundredths / 10) / 10}%`.replace("-", "−");
 
 /** Hundredths of a percent as points, with one decimal. */
-export const pointsText = (hundredths: number): string => countText(Math.round(hundredths / 10) / 10, "point");
+export const pointsText = (hundredths: Figure): string =>
+  isHidden(hundredths) ? HIDDEN_TEXT : countText(Math.round(hundredths / 10) / 10, "point");
 
 /** Hundredths of a percent as a whole percentage; a dash where there is none. */
 export function shareText(hundredths: number | null): string {

@@ -9,6 +9,7 @@ import { type AsProjectQuery, enquiryAsProject } from "../entry/enquiryProject.t
 import { roleNeeds } from "../forecast/earliest.ts";
 import { type Counting, defaultCounting } from "../load/counting.ts";
 import type { Model } from "../model.ts";
+import type { Money, MoneyFlag } from "../plan/moneySides.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Enquiry } from "../plan/schema.ts";
 import { waitingEnquiries } from "../plan/waiting.ts";
@@ -66,7 +67,7 @@ export interface EnquiryEffect {
   roles: { roleName: string; asked: number; short: number; worst: { week: Range; minutes: number } | null }[];
   people: EnquiryPeople[];
   /** Minor units; the share and its goal in hundredths of a percent, and whether it stays below that. */
-  money: { revenue: number; cost: number; share: number | null; goal: number | null; isBelow: boolean };
+  money: { revenue: Money<"bill">; cost: Money<"cost">; share: Money<"margin"> | null; goal: number | null; isBelow: MoneyFlag<"margin"> };
 }
 
 /** People named for a role. */

@@ -4,6 +4,7 @@ import { countedMoney, isCounted } from "../cost/countedMoney.ts";
 import { taxOf } from "../cost/expense.ts";
 import type { Counting } from "../load/counting.ts";
 import type { Model } from "../model.ts";
+import type { Money } from "../plan/moneySides.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Expense } from "../plan/schema.ts";
 import { minorUnits } from "../plan/units.ts";
@@ -13,10 +14,10 @@ export interface ExpenseRow {
   projectName: string;
   projectRow: number;
   /** Minor units, in full. */
-  amount: number;
-  tax: number;
+  amount: Money<"cost">;
+  tax: Money<"cost">;
   /** The amount as it counts: of a pipeline project, weighted where the question asks for it. */
-  counted: number;
+  counted: Money<"cost">;
 }
 
 export interface Expenses {

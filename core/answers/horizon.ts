@@ -19,6 +19,7 @@ import { type Counting, defaultCounting, isPipeline } from "../load/counting.ts"
 import { peopleSums } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
+import type { Money } from "../plan/moneySides.ts";
 import { allRows, findRow, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
 import { percentHundredths } from "../plan/units.ts";
@@ -61,7 +62,7 @@ export interface PipelineRow {
   /** Hundredths of a percent, as written. */
   probability: number;
   /** Revenue over the plan, minor units. */
-  value: number;
+  value: Money<"bill">;
   start: number;
   finish: number;
   /** The start that is recorded for it. */

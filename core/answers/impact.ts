@@ -8,6 +8,7 @@ import { defaultCounting } from "../load/counting.ts";
 import { levelBandOf, overBeyond, type PeriodSums, peopleSums } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
 import { type UnplacedRise, unplacedRises } from "../placing/unplacedRises.ts";
+import type { Money } from "../plan/moneySides.ts";
 import { allRows, rowById } from "../plan/rows.ts";
 import { movesOf } from "../schedule/moves.ts";
 import { updateModel } from "../update.ts";
@@ -51,7 +52,7 @@ export interface Impact {
   /** Tasks, and after them the projects whose last finish moves. */
   finishes: FinishMove[];
   /** Minor units over the horizon, of all projects: after less before. */
-  money: { cost: number; revenue: number };
+  money: { cost: Money<"cost">; revenue: Money<"bill"> };
 }
 
 /** Tries an edit on a copy of the plan and compares the two over the horizon, with the default counting. */

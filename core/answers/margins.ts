@@ -7,6 +7,7 @@ import { isBelowGoal, marginGoal } from "../cost/margin.ts";
 import { type MoneyGaps, moneyGaps } from "../cost/moneyGaps.ts";
 import type { Counting } from "../load/counting.ts";
 import type { Model } from "../model.ts";
+import type { Money, MoneyFlag } from "../plan/moneySides.ts";
 import type { Project } from "../plan/schema.ts";
 import { minorUnits } from "../plan/units.ts";
 
@@ -18,14 +19,14 @@ export interface MarginRow {
   /** Row of the project; −1 of a client. */
   projectRow: number;
   stage: Project["stage"] | null;
-  revenue: number;
-  cost: number;
+  revenue: Money<"bill">;
+  cost: Money<"cost">;
   /** Hundredths of a percent; null without revenue. */
-  share: number | null;
+  share: Money<"margin"> | null;
   goal: number | null;
-  isBelow: boolean;
+  isBelow: MoneyFlag<"margin">;
   /** Minor units; null without one. `passes` is the first day of the month in which the plan passes it. */
-  budget: number | null;
+  budget: Money<"cost"> | null;
   passes: number | null;
 }
 
@@ -95,9 +96,9 @@ export interface MarginPerson {
   name: string | null;
   roleName: string;
   minutes: number;
-  cost: number;
-  revenue: number;
-  share: number | null;
+  cost: Money<"cost">;
+  revenue: Money<"bill">;
+  share: Money<"margin"> | null;
 }
 
 /** The cost and revenue of everyone on a project, over the whole plan; most hours first. */

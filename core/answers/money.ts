@@ -11,9 +11,13 @@ import { linesOf, type MoneyPlace, type MoneyQuery } from "../cost/moneyQuery.ts
 import { runningTotal } from "../cost/runningTotal.ts";
 import type { Model } from "../model.ts";
 import type { ListName } from "../plan/lists.ts";
+import type { Money } from "../plan/moneySides.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
 import { minorUnits } from "../plan/units.ts";
+
+/** Minor units of the side that the query's measure is of. */
+type Amount = Money;
 
 export interface MoneyRow {
   /** An id, a word, or `none:` alone or with the kind of line. */
@@ -26,40 +30,40 @@ export interface MoneyRow {
   projectRow: number;
   stage: string | null;
   /** Minor units by period. */
-  periods: number[];
+  periods: Amount[];
   /** Their sum; of what is left of a budget, what is left at the end. */
-  total: number;
+  total: Amount;
 }
 
-export interface Money extends MoneyGaps {
+export interface MoneyAnswer extends MoneyGaps {
   currency: string;
   /** Whole periods that the window touches. */
   periods: Range[];
   rows: MoneyRow[];
   /** Sums of the columns, and of everything. */
-  totals: number[];
-  total: number;
+  totals: Amount[];
+  total: Amount;
   /** The filters by name; null if nothing in the plan has that name. */
   places: (MoneyPlace & { name: string | null })[];
   /** Minor units of cost before the first period. */
-  before: number;
+  before: Money<"cost">;
   /** Null where none of the projects has one, and where only a part of a project is asked for. */
   budget: BudgetRun | null;
 }
 
 /** The budgets of projects against the cost of these same projects, in minor units. */
 export interface BudgetRun {
-  budget: number;
+  budget: Money<"cost">;
   /** Cost before the first period, and at the end of each. */
-  before: number;
-  running: number[];
+  before: Money<"cost">;
+  running: Money<"cost">[];
   /** Projects that have a budget, out of those that count. */
   projects: number;
   of: number;
 }
 
 /** Money of every project that is not cancelled, in whole periods around a window. */
-export function moneyOf(model: Model, query: MoneyQuery): Money {
+export function moneyOf(model: Model, query: MoneyQuery): MoneyAnswer {
   const { plan } = model;
   const asked = wholePeriods(plan, query);
   const ledger = ledgerOf(model, asked);
@@ -147,7 +151,7 @@ function budgetsBefore(model: Model, ledger: Ledger, { by, pipeline }: MoneyQuer
 
 /** The earlier cost of the selected projects, and their budgets against the cost of those that have one; no budget if only a part
  * of a project is selected. */
-function budgetOf(model: Model, ledger: Ledger, query: MoneyQuery, start: number): Pick<Money, "before" | "budget"> {
+function budgetOf(model: Model, ledger: Ledger, query: MoneyQuery, start: number): Pick<MoneyAnswer, "before" | "budget"> {
   const { kind, within, pipeline } = query;
   if (kind !== "all" || within.some(({ by }) => !ofWholeProjects.has(by))) return { before: 0, budget: null };
   const { projects } = model.plan;

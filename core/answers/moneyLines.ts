@@ -7,6 +7,7 @@ import { type Ledger, labourRowOf, ledgerOf, taskOf } from "../cost/ledger.ts";
 import { linesOf, type MoneyQuery } from "../cost/moneyQuery.ts";
 import { countedShare } from "../load/counting.ts";
 import type { Model } from "../model.ts";
+import type { Money } from "../plan/moneySides.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 
 /** The subject of a line, by ids: it stays valid when rows are added or deleted. */
@@ -27,11 +28,11 @@ export interface MoneyLineDetails {
   /** The person, team, role or material; the supplier. Null for nobody yet. */
   who: string | null;
   /** Minor units in the range; of a margin or a budget, cost is removed. */
-  amount: number;
+  amount: Money;
   /** Hundredths of a percent by which the amount of a pipeline project is weighted; null where it counts in full. */
   probability: number | null;
   /** Minor units of the line itself, before it is weighted or removed. */
-  whole: number;
+  whole: Money;
 }
 
 export interface MoneyLinesQuery extends MoneyQuery {
@@ -45,7 +46,7 @@ export interface MoneyLines {
   lines: MoneyLineDetails[];
   /** Days that they are summed over. */
   range: Range;
-  total: number;
+  total: Money;
 }
 
 /** The lines behind a figure of the table; together they are the figure, or its deduction from a budget. */

@@ -9,6 +9,7 @@ import { type Counting, isPipeline } from "../load/counting.ts";
 import { needsSomebody, openingIdOf } from "../load/openings.ts";
 import type { Model } from "../model.ts";
 import { windowOf } from "../placing/window.ts";
+import type { Money } from "../plan/moneySides.ts";
 import { firstRoleName } from "../plan/names.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Candidate, candidatesFor, openingRow } from "../staffing/match.ts";
@@ -79,14 +80,14 @@ export interface CandidateRow {
   cover: number;
   covered: number;
   fit: number;
-  cost: number;
+  cost: Money<"cost">;
   isOnProject: boolean;
   /** The missing role or skill, in words, with the level that the person has. */
   missing: { name: string; level: number | null; has: number }[];
   /** Minutes free in each week of the need. */
   room: number[];
   /** The project's margin if they did all of it; null without revenue. */
-  marginAfter: number | null;
+  marginAfter: Money<"margin"> | null;
 }
 
 export interface Candidates {
@@ -96,7 +97,7 @@ export interface Candidates {
   weeks: Range[];
   need: number[];
   /** The project's margin with the work costed at its role's rate; null without revenue. */
-  margin: number | null;
+  margin: Money<"margin"> | null;
   /** People with everything that is needed. */
   fitting: CandidateRow[];
   /** The nearest of those who miss something. */

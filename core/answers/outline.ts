@@ -8,6 +8,7 @@ import { type MoneyGaps, moneyGaps } from "../cost/moneyGaps.ts";
 import { type CostKind, costKinds } from "../cost/moneyKeys.ts";
 import type { Model } from "../model.ts";
 import { lookUp } from "../plan/lookUp.ts";
+import type { Money } from "../plan/moneySides.ts";
 import { percentDone } from "../plan/percentDone.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Assignment, Comment, Link, Project, Task } from "../plan/schema.ts";
@@ -52,7 +53,7 @@ export interface OutlineTask {
   unplaced: number;
   work: OutlineWork[];
   /** Minor units over the whole plan; a summary adds up what is below it. Expenses are those of the task alone. */
-  cost: Record<CostKind, number>;
+  cost: Record<CostKind, Money<"cost">>;
   /** In the order they were written. */
   comments: Comment[];
 }

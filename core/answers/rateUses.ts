@@ -1,7 +1,9 @@
 // The uses of the rates of a table: projects, hours and amounts.
+
 import { costRole, type RateSource, type RateStretch, rateBookOf, stretchOn } from "../cost/rateBook.ts";
 import type { Model } from "../model.ts";
 import type { Placements } from "../placing/placements.ts";
+import type { Money } from "../plan/moneySides.ts";
 import { rateSubject } from "../plan/rateSubject.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Project, RateTable } from "../plan/schema.ts";
@@ -13,7 +15,7 @@ export interface RateUse {
   /** Minutes priced; of a material 0. */
   minutes: number;
   /** Minor units of the table's currency, overtime at the plain rate; of a material 0. */
-  amount: number;
+  amount: Money;
 }
 
 /** The uses by subject of the rate, over the whole plan; of projects that are not cancelled. */

@@ -8,6 +8,7 @@ import { type Day, parseDay } from "../calendar/day.ts";
 import type { EditOf, SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
+import type { Money } from "../plan/moneySides.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Assignment, Person, Plan, Task, TimeOff } from "../plan/schema.ts";
 
@@ -43,7 +44,7 @@ export interface RemedyLine {
   effect: NamedEffect;
   left: number;
   /** Of a remedy for a margin: the margin after it, in hundredths of a percent. */
-  marginAfter?: number;
+  marginAfter?: Money<"margin">;
   /** The people whose approval it needs: leads of the work, and people whose days it changes. */
   agree: string[];
   /** The people who give and receive work, and its tasks. */

@@ -10,6 +10,7 @@ import { forecastOf } from "../forecast/forecast.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { utilizationPercent } from "../load/totals.ts";
 import type { Model } from "../model.ts";
+import type { Money } from "../plan/moneySides.ts";
 import { copyName } from "../plan/names.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import { isSame } from "../plan/same.ts";
@@ -154,11 +155,11 @@ export interface SketchFigures {
   used: number | null;
   unplaced: number;
   /** Cost of all projects, with what the unassigned time of added people costs at their rate. */
-  cost: number;
+  cost: Money<"cost">;
   /** That unassigned time alone. */
-  addedPeople: number;
-  revenue: number;
-  margin: number | null;
+  addedPeople: Money<"cost">;
+  revenue: Money<"bill">;
+  margin: Money<"margin"> | null;
   /** By role, as the horizon shows it by month from today on, pipeline by its probability: the expected shortage, and the
    * shortage at the 80th percentile of demand; roles without either are left out. Minutes. */
   shortage: { roleName: string; expected: number; at80: number }[];

@@ -4,15 +4,16 @@ import { marginOf } from "../cost/costs.ts";
 import { costOfMinutes } from "../cost/labour.ts";
 import { costRole, type RateBook, rateBookOf, stretchOn } from "../cost/rateBook.ts";
 import type { Model } from "../model.ts";
+import type { Money } from "../plan/moneySides.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Plan, RateTable } from "../plan/schema.ts";
 
 export interface TaskPrice {
   personId: string;
   /** Minor units of the plan's currency per hour, at the standard rate of the task's first day; null where no rate is in force. */
-  cost: number | null;
+  cost: Money<"cost"> | null;
   /** Margin in hundredths of a percent of the billing rate; null unless the project bills time and materials. */
-  margin: number | null;
+  margin: Money<"margin"> | null;
 }
 
 /** The price of an hour for each person of the plan, in the task's role or, without one, in the person's first role.

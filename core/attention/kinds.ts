@@ -1,5 +1,6 @@
 // The kinds of signals there are, and what one says.
 import type { Day } from "../calendar/day.ts";
+import type { Money } from "../plan/moneySides.ts";
 import type { ConflictKind } from "../schedule/conflicts.ts";
 
 /** The unit of a kind's threshold; null if it has none. */
@@ -65,10 +66,10 @@ export interface Attention {
   /** Working days by which a date is missed. */
   days?: number;
   conflict?: ConflictKind;
-  share?: number;
+  share?: Money<"margin">;
   goal?: number;
   /** The weight among its kind and group; the largest comes first. */
-  weight: number;
+  weight: Money<"margin">;
 }
 
 /** The period of the signals: four whole weeks, starting with this week. */

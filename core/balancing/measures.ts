@@ -7,6 +7,7 @@ import { defaultCounting } from "../load/counting.ts";
 import type { LoadBook } from "../load/loadBook.ts";
 import { type LevelBand, levelBandOf, overOf, periodState } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
+import type { Money } from "../plan/moneySides.ts";
 import { onceFor } from "../plan/once.ts";
 import { rowById } from "../plan/rows.ts";
 
@@ -18,9 +19,9 @@ export interface Measures {
   overWeeks: number;
   /** Minutes that all counted assignments ask for and nobody can work. */
   unplaced: number;
-  cost: number;
+  cost: Money<"cost">;
   /** The revenue of the projects, for the margin. */
-  revenue: number;
+  revenue: Money<"bill">;
 }
 
 /** A person and a week in which they have more too much than before. */

@@ -2,6 +2,7 @@
 import type { Day } from "../calendar/day.ts";
 import { horizonOf } from "../calendar/horizon.ts";
 import type { Placed } from "../placing/placed.ts";
+import type { Money } from "../plan/moneySides.ts";
 import { rowById } from "../plan/rows.ts";
 import { minorUnits } from "../plan/units.ts";
 import { type Costs, moneyLines } from "./costs.ts";
@@ -10,9 +11,9 @@ import { type CostKind, costKinds } from "./moneyKeys.ts";
 /** One budget of a project, in minor units over the horizon. */
 export interface Budget {
   kind: CostKind | "all";
-  budget: number;
-  spent: number;
-  left: number;
+  budget: Money<"cost">;
+  spent: Money<"cost">;
+  left: Money<"cost">;
   /** The first day on which the cost so far is more than the budget; null where it never is. */
   passes: Day | null;
 }

@@ -5,6 +5,7 @@ import type { Range } from "../calendar/periods.ts";
 import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
 import type { Placed } from "../placing/placed.ts";
 import { known } from "../plan/lookUp.ts";
+import type { Money } from "../plan/moneySides.ts";
 import { findRow } from "../plan/rows.ts";
 import type { RateTable } from "../plan/schema.ts";
 import { minorUnits, percentHundredths, quotientHalfUp } from "../plan/units.ts";
@@ -25,8 +26,8 @@ export interface MoneyPart {
   minutes?: number;
   overtime?: number;
   /** Ten-thousandths of the table's currency an hour or unit. */
-  rate?: number;
-  overtimeRate?: number;
+  rate?: Money;
+  overtimeRate?: Money;
   /** Units with their waste, and without it, in ten-thousandths. */
   units?: number;
   plainUnits?: number;
@@ -40,10 +41,10 @@ export interface MoneyPart {
   exchangeSince?: Day;
   /** For an amount that is spread over time: the whole amount in minor units, and which part of the working days or minutes falls
    * into the period. */
-  whole?: number;
+  whole?: Money;
   part?: { own: number; all: number };
   /** Minor units; together they are the line's. */
-  amount: number;
+  amount: Money;
 }
 
 export interface MoneyWhy {
@@ -55,7 +56,7 @@ export interface MoneyWhy {
   /** The unit of a rate: an hour, or a unit of the material; null if no rate applies. */
   unit: string | null;
   parts: MoneyPart[];
-  total: number;
+  total: Money;
 }
 
 /** Explains a line over a range, whose amounts in it add up to `total`. */

@@ -1,10 +1,12 @@
 // Amounts by period as the sum so far.
 
-/** The sum so far at the end of each period. */
-export function runningTotal(amounts: readonly number[], before: number): number[] {
-  let running = before;
+import { type Figure, sumOfFigures } from "../plan/moneySides.ts";
+
+/** The sum so far at the end of each period; hidden from the first hidden amount on. */
+export function runningTotal<Amount extends Figure>(amounts: readonly Amount[], before: Amount): Amount[] {
+  let running: Figure = before;
   return amounts.map((amount) => {
-    running += amount;
-    return running;
+    running = sumOfFigures([running, amount]);
+    return running as Amount;
   });
 }

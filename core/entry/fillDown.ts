@@ -6,7 +6,7 @@ import { stated } from "../plan/stated.ts";
 
 /** A task as an outline has it, as far as it is of interest here. */
 export interface FilledTask {
-  task: Task;
+  task: Omit<Task, "fixedCost">;
   isSummary: boolean;
   /** Minutes that nobody has. */
   open: number;
@@ -29,7 +29,7 @@ export function fillDown(entries: readonly FilledTask[], keys: readonly FillKey[
   return edits;
 }
 
-function valuesOf(task: Task, key: FillKey): Record<string, unknown> {
+function valuesOf(task: FilledTask["task"], key: FillKey): Record<string, unknown> {
   switch (key) {
     case "role":
       return { roleId: task.roleId ?? null };

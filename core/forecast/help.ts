@@ -1,6 +1,7 @@
 // An option for a shortage: its group, its action and its effect.
 import type { Day } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
+import type { Money } from "../plan/moneySides.ts";
 import type { ForecastBy } from "./groups.ts";
 
 export type Help =
@@ -32,7 +33,7 @@ export interface MeasuredHelp {
   before: Measured;
   after: Measured;
   /** The cost of the people, in minor units; 0 if nobody is hired, null if their price is not known. */
-  cost: number | null;
+  cost: Money<"cost"> | null;
 }
 
 /** A group that is short, from which helps are made. */

@@ -3,6 +3,7 @@ import * as z from "zod";
 import { isCalendarDate } from "./calendarDate.ts";
 import { MOST_EDIT_LETTERS, MOST_ID_LETTERS, MOST_ROWS_OF_LIST, MOST_WITHIN } from "./limits.ts";
 import { type ListName, SETTINGS_ID } from "./lists.ts";
+import type { Money } from "./moneySides.ts";
 import { isStorable, unstorableAt } from "./storable.ts";
 
 /** A calendar date as ISO text, `2027-02-12`. */
@@ -16,9 +17,12 @@ const hoursOfDay = z.number().min(0).max(24);
 const week = z.array(hoursOfDay).length(7);
 const percent = z.number().min(0).max(100);
 const money = z.number().min(0).max(1e10);
+const costAmount = money as z.ZodType<Money<"cost">>;
+const billedAmount = money as z.ZodType<Money<"bill">>;
 /** Negative for a credit. */
-const signedMoney = z.number().min(-1e10).max(1e10);
-const rate = z.number().min(0).max(1e8);
+const signedCost = z.number().min(-1e10).max(1e10) as z.ZodType<Money<"cost">>;
+/** In tables of either side. */
+const rate = z.number().min(0).max(1e8) as z.ZodType<Money<"cost" | "bill">>;
 const workingDays = z.number().min(0).max(10_000);
 
 const settings = z.strictObject({
@@ -151,11 +155,16 @@ const project = z.strictObject({
   deadline: dateText.optional(),
   costTableId: id.optional(),
   billTableId: id.optional(),
-  billing: z.strictObject({ kind: z.enum(["timeAndMaterials", "fixedFee", "internal"]), fee: money.optional() }).optional(),
-  budget: money.optional(),
+  billing: z.strictObject({ kind: z.enum(["timeAndMaterials", "fixedFee", "internal"]), fee: billedAmount.optional() }).optional(),
+  budget: costAmount.optional(),
   /** Within the budget as a whole. */
   budgetByKind: z
-    .strictObject({ labour: money.optional(), material: money.optional(), fixed: money.optional(), expense: money.optional() })
+    .strictObject({
+      labour: costAmount.optional(),
+      material: costAmount.optional(),
+      fixed: costAmount.optional(),
+      expense: costAmount.optional(),
+    })
     .optional(),
   marginTarget: z.number().min(-1000).max(100).optional(),
   description: text.optional(),
@@ -189,7 +198,7 @@ const task = z.strictObject({
   finishNotAfter: dateText.optional(),
   deadline: dateText.optional(),
   staggerDays: workingDays.optional(),
-  fixedCost: money.optional(),
+  fixedCost: costAmount.optional(),
   fixedCostAccrual: accrual.optional(),
   tags: z.array(z.string().min(1).max(60).refine(isStorable, storable)).max(MOST_WITHIN.marks).optional(),
   notes: text.optional(),
@@ -240,10 +249,10 @@ const expense = z.strictObject({
   taskId: id.optional(),
   name,
   supplier: name.optional(),
-  amount: signedMoney,
+  amount: signedCost,
   /** The quantity and price of an amount that was typed as such. */
   quantity: z.number().min(0).max(1e9).optional(),
-  unitPrice: signedMoney.optional(),
+  unitPrice: signedCost.optional(),
   taxPercent: percent.optional(),
   date: dateText.optional(),
   from: dateText.optional(),
@@ -328,7 +337,7 @@ const enquiry = z.strictObject({
   clientId: id.optional(),
   wishedStart: dateText.optional(),
   wishedFinish: dateText.optional(),
-  value: money.optional(),
+  value: billedAmount.optional(),
   /** Its size: the tasks of a template, or hours by role. What these refer to may be gone. */
   templateId: id.optional(),
   hours: z

@@ -3,6 +3,7 @@ import { formatDay } from "../calendar/day.ts";
 import type { SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { grouped } from "../plan/grouped.ts";
+import type { Money } from "../plan/moneySides.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
 import { fillOpening, type Share } from "./fillOpening.ts";
@@ -21,7 +22,7 @@ export interface ProposalLine {
   minutes: number;
   total: number;
   /** Minor units of what they take. */
-  cost: number;
+  cost: Money<"cost">;
   edits: SingleEdit[];
 }
 

@@ -1,6 +1,7 @@
 // Reading single cells: dates, numbers and words as people write them, names that a plan knows.
 
 import { isCalendarDate } from "../plan/calendarDate.ts";
+import { type Figure, isHidden } from "../plan/moneySides.ts";
 import { nearestWord } from "../plan/nearestWord.ts";
 import { entriesOf } from "../plan/objectKeys.ts";
 import { plainText } from "../plan/plainText.ts";
@@ -111,4 +112,4 @@ export function namedCell<T extends { id: string; name: string }>(cell: Cell, li
 }
 
 /** Hours and other decimals as they are written on export. */
-export const numberText = (value: number | undefined): Cell => (value === undefined || Number.isNaN(value) ? "" : String(value));
+export const numberText = (value: Figure | undefined): Cell => (value === undefined || isHidden(value) ? "" : String(value));

@@ -46,13 +46,15 @@ const subjectWords: Record<RateSubject, readonly string[]> = {
   default: ["everyone", "everyone", "everyone else", "everybody else", "all", "sonstige"],
 };
 
-function subjectOf({ personId, roleId, materialId }: RateEntry): RateSubject {
+type Subject = Pick<RateEntry, "personId" | "roleId" | "materialId">;
+
+function subjectOf({ personId, roleId, materialId }: Subject): RateSubject {
   if (personId !== undefined) return "person";
   if (roleId !== undefined) return "role";
   return materialId === undefined ? "default" : "material";
 }
 
-function nameOf(plan: Plan, { personId, roleId, materialId }: RateEntry): string {
+function nameOf(plan: Pick<Plan, "people" | "roles" | "materials">, { personId, roleId, materialId }: Subject): string {
   return (findRow(plan.people, personId) ?? findRow(plan.roles, roleId) ?? findRow(plan.materials, materialId))?.name ?? "";
 }
 

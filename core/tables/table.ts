@@ -1,6 +1,8 @@
 // Tables as people keep them in spreadsheets: what a kind of table consists of, and what bringing one in results in.
+
 import type { Fault } from "../plan/faults.ts";
 import type { ImportedList, ListName } from "../plan/lists.ts";
+import type { Seen } from "../plan/moneySides.ts";
 import type { Person, Plan, Row } from "../plan/schema.ts";
 
 /** A cell as text; empty for nothing. */
@@ -111,7 +113,7 @@ export interface TableKind {
   /** Key of the column whose text may name the person, where no column is for people. */
   subjectIn?: string;
   /** The plan's rows of it, a cell a column. */
-  rows(plan: Plan): Cell[][];
+  rows(plan: Seen<Plan>): Cell[][];
   /** Puts one row into the draft, or says why not. `line` is its number in the file. */
   take(record: TableRecord, draft: Draft, options: ReadOptions, line: number): RowOutcome;
   /** Called for each row that was put, once all rows are in the draft: what refers to other rows of the file. */

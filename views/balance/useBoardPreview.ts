@@ -3,6 +3,7 @@
 // what differs from the plan without it.
 import { useEffect, useMemo, useState } from "react";
 import type { AnswerOf, QueryOf } from "../../client/questions.ts";
+import type { Redacted } from "../../client/seen.ts";
 import { useHost, useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { RemedyLine } from "../../core/answers/remedyLines.ts";
 import { togetherOf } from "../../core/edits/together.ts";
@@ -16,8 +17,8 @@ export const NO_BARS: Bar[] = [];
 
 export function useBoardPreview(before: Board, query: QueryOf<"board">) {
   const session = usePlan();
-  const [previewed, setPreviewed] = useState<RemedyLine | null>(null);
-  const [after, setAfter] = useState<{ line: RemedyLine; before: Board; board: Board } | null>(null);
+  const [previewed, setPreviewed] = useState<Redacted<RemedyLine> | null>(null);
+  const [after, setAfter] = useState<{ line: Redacted<RemedyLine>; before: Board; board: Board } | null>(null);
   const key = JSON.stringify(query);
   useEffect(() => {
     if (!previewed) return;

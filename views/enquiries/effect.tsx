@@ -1,9 +1,11 @@
 "use client";
 // The demand, cost and revenue of an enquiry, and its possible start; before anyone has decided.
 import { useState } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { EnquiryEffect } from "../../core/answers/enquiries.ts";
 import type { Counting } from "../../core/load/counting.ts";
+import { lessFigure } from "../../core/plan/moneySides.ts";
 import { hoursText, longDay, marginText, moneyText, rangeText, shareText } from "../../ui/format.ts";
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { Unfold } from "../../ui/unfold.tsx";
@@ -59,19 +61,25 @@ export function Effect({ query, onStart }: { query: AsIf; onStart: (day: number)
   );
 }
 
-function lackText(short: number, worst: EnquiryEffect["roles"][number]["worst"]): string {
+function lackText(short: number, worst: Redacted<EnquiryEffect>["roles"][number]["worst"]): string {
   if (worst === null) return "has room for it";
   const where = `in the week of ${rangeText(worst.week)}`;
   if (worst.minutes === short) return `${hoursText(short)} h short ${where}`;
   return `${hoursText(short)} h short, most ${where}: ${hoursText(worst.minutes)} h`;
 }
 
-function Money({ money: { revenue, cost, share, goal, isBelow }, currency }: { money: EnquiryEffect["money"]; currency: string }) {
+function Money({
+  money: { revenue, cost, share, goal, isBelow },
+  currency,
+}: {
+  money: Redacted<EnquiryEffect>["money"];
+  currency: string;
+}) {
   return (
     <div className="line-above pt-1.5">
       <SumLine figure={moneyText(revenue)}>{texts.value}</SumLine>
       <SumLine figure={`− ${moneyText(cost)}`}>{texts.cost}</SumLine>
-      <SumLine figure={`${currency} ${moneyText(revenue - cost)}`} isTotal isOver={isBelow}>
+      <SumLine figure={`${currency} ${moneyText(lessFigure(revenue, cost))}`} isTotal isOver={isBelow}>
         Margin{share !== null && `, ${marginText(share)}`}
       </SumLine>
       {isBelow && goal !== null && <p className="text-side">The goal is {marginText(goal)}.</p>}
@@ -100,7 +108,7 @@ function Earliest({ query, pipeline, begins, onStart }: EarliestProps) {
   );
 }
 
-function WhoHasRoom({ people }: { people: EnquiryEffect["people"] }) {
+function WhoHasRoom({ people }: { people: Redacted<EnquiryEffect>["people"] }) {
   if (people.length === 0) return null;
   return (
     <SheetSection title={texts.peopleWithRoomForIt}>

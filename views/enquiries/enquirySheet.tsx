@@ -1,9 +1,12 @@
 "use client";
 // One enquiry in the side sheet: what is asked, what it would do, the decision, the facts to complete, and what became of it.
 import { useState } from "react";
+import { type Redacted, withoutHidden } from "../../client/seen.ts";
 import { usePlan } from "../../client/session.tsx";
 import type { EnquiryRow } from "../../core/answers/enquiries.ts";
 import { formatDay } from "../../core/calendar/day.ts";
+import { minorOf } from "../../core/plan/moneySides.ts";
+import type { Enquiry } from "../../core/plan/schema.ts";
 import { Button } from "../../ui/button.tsx";
 import { readDate, writeDate } from "../../ui/dateText.ts";
 import { dateTimeText, longDay, moneyText } from "../../ui/format.ts";
@@ -19,10 +22,11 @@ import { EnquiryForm } from "./enquiryForm.tsx";
 import { stateWords, wishedText } from "./enquiryTable.tsx";
 import { texts } from "./words.ts";
 
-export function EnquirySheet({ row, onClose }: { row: EnquiryRow; onClose: () => void }) {
+export function EnquirySheet({ row, onClose }: { row: Redacted<EnquiryRow>; onClose: () => void }) {
   const session = usePlan();
   const { today } = usePlanFacts();
-  const { enquiry, projectStart } = row;
+  const { projectStart } = row;
+  const enquiry = withoutHidden<Enquiry>(row.enquiry);
   const { id, name, contact, state } = enquiry;
   const [start, setStart] = useState(writeDate(projectStart ?? enquiry.wishedStart ?? formatDay(today)));
   const save = async (fields: EnquiryFields) => (await session.edit({ kind: "changeEnquiry", id, set: factsOf(fields) })).length === 0;
@@ -49,7 +53,7 @@ export function EnquirySheet({ row, onClose }: { row: EnquiryRow; onClose: () =>
   );
 }
 
-function Said({ row: { enquiry, projectName } }: { row: EnquiryRow }) {
+function Said({ row: { enquiry, projectName } }: { row: Redacted<EnquiryRow> }) {
   const { currency } = usePlanFacts();
   const linkTo = useLinkTo();
   const { purpose, contact, value, state, projectId } = enquiry;
@@ -59,7 +63,7 @@ function Said({ row: { enquiry, projectName } }: { row: EnquiryRow }) {
       {purpose && <p className="whitespace-pre-wrap pb-1">{purpose}</p>}
       <p className="text-side">
         {requested === "" ? texts.noDateRequested : `Requested ${requested}`}
-        {value !== undefined && `, worth ${currency} ${moneyText(value * 100, 0)}`}
+        {value !== undefined && `, worth ${currency} ${moneyText(minorOf(value), 0)}`}
         {contact.email && (
           <>
             <br />
@@ -95,7 +99,7 @@ const stepWords = {
   reopened: "reopened it",
 } as const;
 
-function SoFar({ row: { enquiry } }: { row: EnquiryRow }) {
+function SoFar({ row: { enquiry } }: { row: Redacted<EnquiryRow> }) {
   return (
     <SheetSection title={`Status: ${stateWords[enquiry.state]}`}>
       <ol>

@@ -1,7 +1,9 @@
 "use client";
 // The enquiries, those that wait first: what it is, who asks, when, how large, and what became of it.
+import type { Redacted } from "../../client/seen.ts";
 import type { EnquiryRow } from "../../core/answers/enquiries.ts";
 import { parseDay } from "../../core/calendar/day.ts";
+import { minorOf, shownOr } from "../../core/plan/moneySides.ts";
 import type { Enquiry } from "../../core/plan/schema.ts";
 import { countText, hoursText, moneyText, shortDay } from "../../ui/format.ts";
 import type { TableColumn } from "../../ui/table/column.ts";
@@ -18,7 +20,7 @@ export const stateWords: Record<Enquiry["state"], string> = {
 };
 
 interface EnquiryTableProps {
-  rows: readonly EnquiryRow[];
+  rows: readonly Redacted<EnquiryRow>[];
   today: number;
   currency: string;
   selectedId: string | null;
@@ -43,7 +45,7 @@ export function EnquiryTable({ rows, today, currency, selectedId, onOpen }: Enqu
 }
 
 /** The requested columns. */
-const wishColumns: readonly TableColumn<EnquiryRow>[] = [
+const wishColumns: readonly TableColumn<Redacted<EnquiryRow>>[] = [
   {
     id: "name",
     head: texts.title,
@@ -74,7 +76,7 @@ const wishColumns: readonly TableColumn<EnquiryRow>[] = [
   },
 ];
 
-const stateColumn: TableColumn<EnquiryRow> = {
+const stateColumn: TableColumn<Redacted<EnquiryRow>> = {
   id: "state",
   head: texts.state,
   width: 140,
@@ -84,15 +86,15 @@ const stateColumn: TableColumn<EnquiryRow> = {
   cell: ({ enquiry: { state } }) => <span className="truncate">{stateWords[state]}</span>,
 };
 
-const columns = (today: number, currency: string): TableColumn<EnquiryRow>[] => [
+const columns = (today: number, currency: string): TableColumn<Redacted<EnquiryRow>>[] => [
   ...wishColumns,
   {
     id: "value",
     head: `Value, ${currency}`,
     width: 100,
     isFigure: true,
-    value: ({ enquiry }) => enquiry.value ?? null,
-    cell: ({ enquiry: { value } }) => (value === undefined ? "–" : moneyText(value * 100, 0)),
+    value: ({ enquiry }) => shownOr(enquiry.value ?? null, null),
+    cell: ({ enquiry: { value } }) => (value === undefined ? "–" : moneyText(minorOf(value), 0)),
   },
   {
     id: "age",

@@ -2,6 +2,7 @@
 // Evening out: before and after, and the lines one by one, each to take or leave.
 import dynamic from "next/dynamic";
 import type { EvenOutNews } from "../../client/searches.ts";
+import type { Redacted } from "../../client/seen.ts";
 import { usePlan } from "../../client/session.tsx";
 import type { Evened, EvenedFigures } from "../../core/answers/evenedLines.ts";
 import type { RemedyLine } from "../../core/answers/remedyLines.ts";
@@ -37,7 +38,7 @@ export function EvenOut({ even }: { even: EvenOutHook }) {
 }
 
 /** The extent of the search, and the reason why it ended. */
-function endText({ steps, attempts, seconds, ended }: EvenOutNews): string {
+function endText({ steps, attempts, seconds, ended }: Redacted<EvenOutNews>): string {
   const tried = `${wholeText(steps)} moves were tried in ${countText(attempts, "attempt")}, ${Math.round(seconds)} s.`;
   const why = {
     level: "The search ended because nobody is over capacity on any day of the window.",
@@ -85,8 +86,8 @@ function Result({ even }: { even: EvenOutHook }) {
 }
 
 /** The measures of a plan before and after, as text. */
-function figureRows({ before, after }: Evened, currency: string): [name: string, was: string, is: string][] {
-  const spread = ({ spread: own }: EvenedFigures) => (own ? [own.low, own.middle, own.high].map(shareText).join(", ") : "–");
+function figureRows({ before, after }: Redacted<Evened>, currency: string): [name: string, was: string, is: string][] {
+  const spread = ({ spread: own }: Redacted<EvenedFigures>) => (own ? [own.low, own.middle, own.high].map(shareText).join(", ") : "–");
   return [
     ["Hours over on single days of the window", hoursText(before.window), hoursText(after.window)],
     ["Hours over on single days of the plan", hoursText(before.peakOver), hoursText(after.peakOver)],
@@ -98,7 +99,7 @@ function figureRows({ before, after }: Evened, currency: string): [name: string,
 }
 
 /** Before and after, in a small table. */
-function Figures({ evened, lines }: { evened: Evened; lines: number }) {
+function Figures({ evened, lines }: { evened: Redacted<Evened>; lines: number }) {
   const { currency } = usePlanFacts();
   const { finishes } = evened;
   return (
@@ -138,10 +139,10 @@ function Figures({ evened, lines }: { evened: Evened; lines: number }) {
 }
 
 interface LineProps {
-  line: RemedyLine;
+  line: Redacted<RemedyLine>;
   isTaken: boolean;
   /** Null where the line cannot be made without those left out; undefined while it is not known. */
-  effect: NamedEffect | null | undefined;
+  effect: Redacted<NamedEffect> | null | undefined;
   onToggle: () => void;
 }
 

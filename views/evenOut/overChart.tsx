@@ -1,6 +1,7 @@
 "use client";
 // Hours over by week: as it is, and as it would be.
 import { Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
+import type { Redacted } from "../../client/seen.ts";
 import type { Evened } from "../../core/answers/evenedLines.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import { axisHours, ChartLegend, chartLooks } from "../../ui/chartParts.tsx";
@@ -12,7 +13,7 @@ const marks = {
   after: { name: "After", color: "var(--plum)", as: "dashed" },
 } as const;
 
-export default function OverChart({ evened: { weeks, before, after }, window }: { evened: Evened; window: Range }) {
+export default function OverChart({ evened: { weeks, before, after }, window }: { evened: Redacted<Evened>; window: Range }) {
   const data = weeks.flatMap(({ start, stop }, at) =>
     stop <= window.start || start >= window.stop
       ? []

@@ -4,6 +4,7 @@ import { parseAsArrayOf, parseAsString, useQueryState } from "nuqs";
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { EvenOutQuery } from "../../client/evenOutQuery.ts";
 import type { EvenOutNews } from "../../client/searches.ts";
+import type { Redacted } from "../../client/seen.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { EvenOutKind } from "../../core/balancing/kinds.ts";
 import { usualEvenOutKinds } from "../../core/balancing/kinds.ts";
@@ -76,7 +77,7 @@ export function useEvenOut() {
 /** The search under way, and what it has reported so far. */
 function useSearch() {
   const session = usePlan();
-  const [news, setNews] = useState<EvenOutNews | null>(null);
+  const [news, setNews] = useState<Redacted<EvenOutNews> | null>(null);
   const [isRunning, setRunning] = useState(false);
   const search = useRef<{ end: () => void; leave: () => void } | null>(null);
   useEffect(() => () => search.current?.leave(), []);

@@ -1,14 +1,16 @@
 "use client";
 // The effect of an edit, shown before it is made: capacity, new overloads, hours that can no longer be worked, moved finishes.
 import { useEffect, useState } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { Impact } from "../../core/answers/impact.ts";
 import type { Edit } from "../../core/edits/edit.ts";
+import { lessFigure } from "../../core/plan/moneySides.ts";
 import { FormFault } from "../../ui/field.tsx";
 import { countText, hoursText, shortDay, signedMoney, wholeText } from "../../ui/format.ts";
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "./facts.ts";
-import { LEAST_MONEY } from "./moneyChange.ts";
+import { isLarge } from "./moneyChange.ts";
 import { texts } from "./words.ts";
 
 const SETTLE_MS = 250;
@@ -17,7 +19,7 @@ const MOST_LINES = 6;
 const LEAST_FREED = 60;
 
 /** The impact of an edit that is being written; null while there is none, or none yet. */
-export function useImpact(edit: Edit | null): Impact | null {
+export function useImpact(edit: Edit | null): Redacted<Impact> | null {
   const key = edit === null ? null : JSON.stringify(edit);
   const [settled, setSettled] = useState(key);
   useEffect(() => {
@@ -28,7 +30,7 @@ export function useImpact(edit: Edit | null): Impact | null {
   return key === null || settled !== key ? null : impact;
 }
 
-export function ImpactView({ impact, title = "Effect" }: { impact: Impact | null; title?: string }) {
+export function ImpactView({ impact, title = "Effect" }: { impact: Redacted<Impact> | null; title?: string }) {
   return (
     <SheetSection title={title}>
       {!impact && <p className="text-ink-2">{texts.calculating}</p>}
@@ -38,7 +40,7 @@ export function ImpactView({ impact, title = "Effect" }: { impact: Impact | null
   );
 }
 
-function ImpactFigures({ impact }: { impact: Impact }) {
+function ImpactFigures({ impact }: { impact: Redacted<Impact> }) {
   return (
     <>
       <Sums impact={impact} />
@@ -51,7 +53,7 @@ function ImpactFigures({ impact }: { impact: Impact }) {
 }
 
 /** Capacity and money that change, and what is put right by it. */
-function Sums({ impact }: { impact: Impact }) {
+function Sums({ impact }: { impact: Redacted<Impact> }) {
   const { currency } = usePlanFacts();
   const { cost, revenue } = impact.money;
   const { people, over, unplaced, finishes, relieved, placedAgain, freed } = impact;
@@ -65,10 +67,10 @@ function Sums({ impact }: { impact: Impact }) {
         </SumLine>
       )}
       <Lines lines={impact.weeks.map(weekLine)} more="weeks" />
-      {Math.abs(cost) >= LEAST_MONEY && <SumLine figure={signedMoney(cost, currency)}>{texts.cost}</SumLine>}
-      {Math.abs(revenue) >= LEAST_MONEY && <SumLine figure={signedMoney(revenue, currency)}>{texts.revenue}</SumLine>}
-      {revenue !== 0 && Math.abs(revenue - cost) >= LEAST_MONEY && (
-        <SumLine figure={signedMoney(revenue - cost, currency)}>{texts.margin}</SumLine>
+      {isLarge(cost) && <SumLine figure={signedMoney(cost, currency)}>{texts.cost}</SumLine>}
+      {isLarge(revenue) && <SumLine figure={signedMoney(revenue, currency)}>{texts.revenue}</SumLine>}
+      {revenue !== 0 && isLarge(lessFigure(revenue, cost)) && (
+        <SumLine figure={signedMoney(lessFigure(revenue, cost), currency)}>{texts.margin}</SumLine>
       )}
       {placedAgain > 0 && <SumLine figure={`${hoursText(placedAgain)} h`}>{texts.hoursThatCanBeWorked}</SumLine>}
       {relieved > 0 && <SumLine figure={`${hoursText(relieved)} h`}>{texts.noLongerOverloadedByWeek}</SumLine>}
@@ -76,38 +78,38 @@ function Sums({ impact }: { impact: Impact }) {
   );
 }
 
-const projectsFirst = (finishes: Impact["finishes"]): Impact["finishes"] => [
+const projectsFirst = (finishes: Redacted<Impact>["finishes"]): Redacted<Impact>["finishes"] => [
   ...finishes.filter(({ kind }) => kind === "project"),
   ...finishes.filter(({ kind }) => kind === "task"),
 ];
 
-const weekLine = ({ week, change }: Impact["weeks"][number]): Line => ({
+const weekLine = ({ week, change }: Redacted<Impact>["weeks"][number]): Line => ({
   key: String(week.start),
   text: `week of ${shortDay(week.start)}`,
   figure: `${signed(change)} h`,
 });
 
-const overLine = ({ personId, name, week, before, after }: Impact["over"][number]): Line => ({
+const overLine = ({ personId, name, week, before, after }: Redacted<Impact>["over"][number]): Line => ({
   key: `${personId} ${week.start}`,
   text: `${name}, ${shortDay(week.start)}`,
   figure: `−${hoursText(after)} h${before > 0 ? ` (was −${hoursText(before)})` : ""}`,
   isBad: true,
 });
 
-const freedLine = ({ personId, name, minutes }: Impact["freed"][number]): Line => ({
+const freedLine = ({ personId, name, minutes }: Redacted<Impact>["freed"][number]): Line => ({
   key: personId,
   text: name,
   figure: `${hoursText(minutes)} h`,
 });
 
-const unplacedLine = ({ assignmentId, taskName, who, minutes }: Impact["unplaced"][number]): Line => ({
+const unplacedLine = ({ assignmentId, taskName, who, minutes }: Redacted<Impact>["unplaced"][number]): Line => ({
   key: assignmentId,
   text: `${taskName} · ${who}`,
   figure: `${hoursText(minutes)} h`,
   isBad: true,
 });
 
-const finishLine = ({ kind, id, name, before, after }: Impact["finishes"][number]): Line => ({
+const finishLine = ({ kind, id, name, before, after }: Redacted<Impact>["finishes"][number]): Line => ({
   key: `${kind} ${id}`,
   text: kind === "project" ? `${name} (project)` : name,
   figure: `${shortDay(before)} → ${shortDay(after)}`,

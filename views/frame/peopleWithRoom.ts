@@ -1,6 +1,7 @@
 "use client";
 // People to choose from, with what helps to choose: their role and room; for a task its days count, and what their hour costs there.
 import { useCallback, useMemo, useState } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { TaskPrice } from "../../core/answers/taskPrices.ts";
 import type { Range } from "../../core/calendar/periods.ts";
@@ -39,7 +40,7 @@ export function usePeopleWithRoom(forTask?: { taskId: string; roleId?: string; d
   return { people: withRoom, onOpen: useCallback(() => setOpened(true), []) };
 }
 
-function priceText({ cost, margin }: TaskPrice, currency: string): string {
+function priceText({ cost, margin }: Redacted<TaskPrice>, currency: string): string {
   if (cost === null) return "no rate";
   const price = `${currency} ${moneyText(cost)}/h`;
   return margin === null ? price : `${price}, margin ${marginText(margin)}`;

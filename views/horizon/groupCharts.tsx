@@ -1,6 +1,7 @@
 "use client";
 // One small chart a group, all on one scale: what is asked for in bars, capacity and the far end of demand as lines.
 import { Bar, ComposedChart, Line, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
+import type { Redacted } from "../../client/seen.ts";
 import type { HorizonAnswer, HorizonGroup } from "../../core/answers/horizon.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
 import { axisHours, chartLooks, opensAt, stepLine } from "../../ui/chartParts.tsx";
@@ -10,7 +11,7 @@ import { demandMarks } from "./demandMarks.ts";
 import { groupName } from "./groupWords.ts";
 
 interface Props {
-  answer: HorizonAnswer;
+  answer: Redacted<HorizonAnswer>;
   grain: Grain;
   /** A press on a period opens the work behind it. */
   onOpen: (key: string, period: number) => void;

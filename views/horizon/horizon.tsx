@@ -5,6 +5,7 @@ import { useQueryStates } from "nuqs";
 import { type RefObject, useMemo, useRef, useState } from "react";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
+import type { Redacted } from "../../client/seen.ts";
 import { useAnswer } from "../../client/session.tsx";
 import type { HorizonAnswer, PipelineCase } from "../../core/answers/horizon.ts";
 import type { ForecastBy } from "../../core/forecast/groups.ts";
@@ -118,7 +119,7 @@ function useHorizon(initial: Initial<AnswerOf<"horizon">>) {
   return { params, change, query, answer, cases, setCases, show, opened, setOpened };
 }
 
-function Figures({ answer: { groups }, by, isAsIf }: { answer: HorizonAnswer; by: ForecastBy; isAsIf: boolean }) {
+function Figures({ answer: { groups }, by, isAsIf }: { answer: Redacted<HorizonAnswer>; by: ForecastBy; isAsIf: boolean }) {
   const sum = (amounts: readonly number[]) => amounts.reduce((all, own) => all + own, 0);
   const shortage = groups.reduce((all, { expectedShortage }) => all + sum(expectedShortage), 0);
   const short = groups.filter(({ shortageProbability }) => shortageProbability.some((share) => share >= 5_000)).length;

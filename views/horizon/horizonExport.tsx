@@ -3,6 +3,7 @@
 import { Download } from "lucide-react";
 import { useSearchParams } from "next/navigation";
 import type { RefObject } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import type { HorizonAnswer, PipelineCase } from "../../core/answers/horizon.ts";
 import { DownloadLink } from "../../ui/downloadLink.tsx";
 import { rangeText } from "../../ui/format.ts";
@@ -19,12 +20,12 @@ interface HorizonExportProps {
   cases: readonly PipelineCase[];
   /** The element that contains the charts. */
   charts: RefObject<HTMLDivElement | null>;
-  answer: HorizonAnswer;
+  answer: Redacted<HorizonAnswer>;
   params: HorizonParams;
 }
 
 /** Prints the figures. @param isAsIf With the pipeline looked at as it may come. */
-function usePrint(answer: HorizonAnswer, shown: HorizonParams, isAsIf: boolean) {
+function usePrint(answer: Redacted<HorizonAnswer>, shown: HorizonParams, isAsIf: boolean) {
   const { planName, periodSettings: settings } = usePlanFacts();
   return async () => {
     const { HorizonPage } = await import("./horizonPage.tsx");

@@ -1,4 +1,6 @@
 // The horizon as a table of texts, for files: every figure of every group by period, hours and shares as numbers.
+
+import type { Redacted } from "../../client/seen.ts";
 import type { HorizonAnswer, HorizonGroup } from "../../core/answers/horizon.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import type { ForecastBy } from "../../core/forecast/groups.ts";
@@ -20,7 +22,7 @@ const figures: readonly Figure[] = [
   ["People short at 80% confidence", ({ peopleShort }, p) => peopleShort[p] / 10],
 ];
 
-export function horizonFile({ groups, periods }: HorizonAnswer, by: ForecastBy): string[][] {
+export function horizonFile({ groups, periods }: Redacted<HorizonAnswer>, by: ForecastBy): string[][] {
   return [
     [groupWords[by], "Figure", ...periods.map(({ start }) => formatDay(start))],
     ...groups.flatMap((group) => figures.map(([name, of]) => [groupName(group), name, ...periods.map((_, p) => String(of(group, p)))])),

@@ -1,4 +1,6 @@
 // The horizon as pages to print: its charts on one scale, and the figures of the table.
+
+import type { Redacted } from "../../client/seen.ts";
 import type { HorizonAnswer, HorizonGroup } from "../../core/answers/horizon.ts";
 import type { Grain, PeriodSettings } from "../../core/calendar/periods.ts";
 import type { ForecastBy } from "../../core/forecast/groups.ts";
@@ -8,7 +10,7 @@ import { byWords, countsText, groupName, groupWords } from "./groupWords.ts";
 import { figureOf, type Measure, measureWords, unitOf } from "./measures.ts";
 
 interface HorizonPageProps {
-  answer: HorizonAnswer;
+  answer: Redacted<HorizonAnswer>;
   by: ForecastBy;
   level: number;
   grain: Grain;

@@ -1,5 +1,6 @@
 "use client";
 // The figures of the charts: by group and period one of them, each opening the work behind it.
+import type { Redacted } from "../../client/seen.ts";
 import type { HorizonAnswer } from "../../core/answers/horizon.ts";
 import type { Grain, Range } from "../../core/calendar/periods.ts";
 import type { ForecastBy } from "../../core/forecast/groups.ts";
@@ -12,7 +13,7 @@ import { figureOf, type Measure, measureWords, unitOf } from "./measures.ts";
 import { texts } from "./words.ts";
 
 interface Props {
-  answer: HorizonAnswer;
+  answer: Redacted<HorizonAnswer>;
   grain: Grain;
   by: ForecastBy;
   level: number;
@@ -59,7 +60,7 @@ export function HorizonTable({ answer: { groups, periods }, grain, by, level, me
   );
 }
 
-function PeriodHeads({ periods, grain }: Pick<HorizonAnswer, "periods"> & Pick<Props, "grain">) {
+function PeriodHeads({ periods, grain }: Pick<Redacted<HorizonAnswer>, "periods"> & Pick<Props, "grain">) {
   const { periodSettings } = usePlanFacts();
   return periods.map((period) => {
     const { main, side } = periodHeading(period, grain, periodSettings);
@@ -73,7 +74,7 @@ function PeriodHeads({ periods, grain }: Pick<HorizonAnswer, "periods"> & Pick<P
 }
 
 interface RowProps {
-  group: HorizonAnswer["groups"][number];
+  group: Redacted<HorizonAnswer>["groups"][number];
   periods: readonly Range[];
   measure: Measure;
   openedAt: number | null;

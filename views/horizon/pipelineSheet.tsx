@@ -1,5 +1,6 @@
 "use client";
 // The pipeline: what may come, with its probability and value; looked at as won, lost or begun at another time, and kept so.
+import type { Redacted } from "../../client/seen.ts";
 import { usePlan } from "../../client/session.tsx";
 import type { PipelineCase, PipelineRow } from "../../core/answers/horizon.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
@@ -20,7 +21,7 @@ const outcomes = { chance: "Weighted", won: "Won", lost: "Lost" } as const;
 const MOST_WEEKS = 260;
 
 interface Props {
-  pipeline: readonly PipelineRow[];
+  pipeline: readonly Redacted<PipelineRow>[];
   cases: readonly PipelineCase[];
   onCases: (cases: readonly PipelineCase[]) => void;
   onClose: () => void;
@@ -63,7 +64,7 @@ function AsWritten({ onReset }: { onReset: () => void }) {
 }
 
 interface ProjectProps {
-  row: PipelineRow;
+  row: Redacted<PipelineRow>;
   known: PipelineCase | undefined;
   onSet: (change: Partial<PipelineCase>) => void;
 }
@@ -110,7 +111,7 @@ function Project({ row, known, onSet }: ProjectProps) {
 }
 
 /** Its name, chance, hours and dates, as the plan has them. */
-function AsItStands({ row: { projectId, name, projectRow, probability, value, start, finish, minutes } }: { row: PipelineRow }) {
+function AsItStands({ row: { projectId, name, projectRow, probability, value, start, finish, minutes } }: { row: Redacted<PipelineRow> }) {
   const { currency } = usePlanFacts();
   const linkTo = useLinkTo();
   return (
@@ -123,7 +124,7 @@ function AsItStands({ row: { projectId, name, projectRow, probability, value, st
         <span>{shareText(probability)}</span>
       </p>
       <p className="text-side">
-        {hoursText(minutes)} h here{value > 0 && `, worth ${currency} ${moneyText(value, 0)}`}
+        {hoursText(minutes)} h here{value !== 0 && `, worth ${currency} ${moneyText(value, 0)}`}
         <br />
         {longDay(start)} – {longDay(finish)}
       </p>

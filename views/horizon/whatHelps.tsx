@@ -1,6 +1,7 @@
 "use client";
 // The options for a group that is short, each measured by the forecast before and after.
 import { useState } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { HorizonHelps, HorizonQuery, PipelineCase } from "../../core/answers/horizon.ts";
 import type { HelpTarget, MeasuredHelp } from "../../core/forecast/help.ts";
@@ -24,7 +25,7 @@ interface Props {
 }
 
 const MOST_SHOWN = 8;
-type Help = HorizonHelps["helps"][number];
+type Help = Redacted<HorizonHelps>["helps"][number];
 
 export function WhatHelps({ groupKey, query, onShow }: Props) {
   const answer = useMaybeAnswer("horizonHelps", { ...query, key: groupKey }, null);
@@ -97,7 +98,7 @@ function HelpLine({ query, own, onShow }: HelpLineProps) {
 }
 
 /** The shortage that is left, what other groups gain or lose, and the cost. */
-function Effect({ measured: { before, after, cost }, by }: { measured: MeasuredHelp; by: HelpTarget["by"] }) {
+function Effect({ measured: { before, after, cost }, by }: { measured: Redacted<MeasuredHelp>; by: HelpTarget["by"] }) {
   const { currency } = usePlanFacts();
   const elsewhere = after.all - after.own - (before.all - before.own);
   return (
@@ -105,7 +106,7 @@ function Effect({ measured: { before, after, cost }, by }: { measured: MeasuredH
       <span className="font-semibold">{hoursText(after.own)} h left</span>
       <span className="text-side">
         {Math.abs(elsewhere) >= 6 && `, other ${manyWords[by]} ${elsewhere > 0 ? "+" : "−"}${hoursText(Math.abs(elsewhere))} h`}
-        {cost === null ? texts.priceNotKnown : cost > 0 && `, about ${signedMoney(cost, currency)}`}
+        {cost === null ? texts.priceNotKnown : cost !== 0 && `, about ${signedMoney(cost, currency)}`}
       </span>
     </>
   );

@@ -1,9 +1,10 @@
 "use client";
 // An amount of money that opens its lines.
+import type { Figure } from "../../core/plan/moneySides.ts";
 import { moneyText } from "../../ui/format.ts";
 
 interface Props {
-  minor: number;
+  minor: Figure;
   /** Row and column of the amount, for screen readers. */
   says: string;
   onOpen: () => void;

@@ -1,9 +1,11 @@
 "use client";
 // Cost by period and kind as bars, the running total as a line, and the budget as a broken one.
 import { Bar, ComposedChart, Line, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
-import type { Money } from "../../core/answers/money.ts";
+import type { Redacted } from "../../client/seen.ts";
+import type { MoneyAnswer } from "../../core/answers/money.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
 import { runningTotal } from "../../core/cost/runningTotal.ts";
+import { majorOf } from "../../core/plan/moneySides.ts";
 import { axisUnit, chartLooks, opensAt } from "../../ui/chartParts.tsx";
 import { moneyText, periodHeading, wholeText } from "../../ui/format.ts";
 import { usePlanFacts } from "../frame/facts.ts";
@@ -14,7 +16,7 @@ import type { Opened } from "./opened.ts";
 const axisText = (value: number) => wholeText(Math.round(value));
 
 /** The kinds of cost and the running total of each period, in major units. */
-function useChartData(money: Money, grain: Grain) {
+function useChartData(money: Redacted<MoneyAnswer>, grain: Grain) {
   const { periodSettings } = usePlanFacts();
   const { rows, periods } = money;
   const running = runningTotal(money.totals, money.before);
@@ -22,15 +24,15 @@ function useChartData(money: Money, grain: Grain) {
     const { main, side } = periodHeading(period, grain, periodSettings);
     return {
       period: `${main} ${side}`,
-      running: running[p] / 100,
-      ...(isPartlyBudgeted(money) && { budgeted: money.budget.running[p] / 100 }),
-      ...Object.fromEntries(rows.map(({ key, periods: amounts }) => [key, amounts[p] / 100])),
+      running: majorOf(running[p]),
+      ...(isPartlyBudgeted(money) && { budgeted: majorOf(money.budget.running[p]) }),
+      ...Object.fromEntries(rows.map(({ key, periods: amounts }) => [key, majorOf(amounts[p])])),
     };
   });
 }
 
 interface Props {
-  money: Money;
+  money: Redacted<MoneyAnswer>;
   grain: Grain;
   /** A press on a period opens what it is made of. */
   onOpen: (opened: Opened) => void;
@@ -54,7 +56,7 @@ export default function CashChart({ money, grain, onOpen }: Props) {
           yAxisId="running"
           orientation="right"
           tickFormatter={axisText}
-          domain={[0, (top: number) => Math.max(top, (budget?.budget ?? 0) / 100)]}
+          domain={[0, (top: number) => Math.max(top, majorOf(budget?.budget ?? 0) ?? 0)]}
           {...chartLooks.y}
           width={62}
           label={axisUnit(`${currency}, running total`, "right")}
@@ -82,7 +84,7 @@ export default function CashChart({ money, grain, onOpen }: Props) {
 }
 
 /** The running total, that of the projects with a budget, and the budget. */
-function RunningLines({ money }: { money: Money }) {
+function RunningLines({ money }: { money: Redacted<MoneyAnswer> }) {
   const { budget } = money;
   return (
     <>
@@ -107,7 +109,13 @@ function RunningLines({ money }: { money: Money }) {
         />
       )}
       {budget !== null && (
-        <ReferenceLine yAxisId="running" y={budget.budget / 100} stroke="var(--over)" strokeWidth={1.5} strokeDasharray="5 4" />
+        <ReferenceLine
+          yAxisId="running"
+          y={majorOf(budget.budget) ?? undefined}
+          stroke="var(--over)"
+          strokeWidth={1.5}
+          strokeDasharray="5 4"
+        />
       )}
     </>
   );

@@ -5,8 +5,9 @@ import { useRouter } from "next/navigation";
 import { useRef } from "react";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
+import type { Redacted } from "../../client/seen.ts";
 import { useAnswer } from "../../client/session.tsx";
-import type { Money } from "../../core/answers/money.ts";
+import type { MoneyAnswer } from "../../core/answers/money.ts";
 import type { MoneyBy } from "../../core/cost/moneyKeys.ts";
 import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { ChartLegend } from "../../ui/chartParts.tsx";
@@ -97,7 +98,7 @@ function OfWhat({ of, onChange }: { of: readonly string[]; onChange: (of: string
 
 interface CashExportProps {
   chart: React.RefObject<HTMLDivElement | null>;
-  money: Money;
+  money: Redacted<MoneyAnswer>;
   query: MoneyQuery;
   title: string;
 }

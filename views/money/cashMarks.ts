@@ -1,5 +1,7 @@
 // The marks of the cash flow chart: colours by kind of cost, for the chart, its legend and its file.
-import type { BudgetRun, Money } from "../../core/answers/money.ts";
+
+import type { Redacted } from "../../client/seen.ts";
+import type { BudgetRun, MoneyAnswer } from "../../core/answers/money.ts";
 import type { ChartMark } from "../../ui/chartParts.tsx";
 import { rowName } from "./moneyWords.ts";
 
@@ -14,14 +16,15 @@ const hues: Record<string, string> = {
 export const hueOfKind = (kind: string): string => hues[kind] ?? "var(--h8)";
 
 /** True where only some of the projects have a budget: it is compared with the cost of these alone. */
-export const isPartlyBudgeted = (money: Money): money is Money & { budget: BudgetRun } =>
+export const isPartlyBudgeted = (money: Redacted<MoneyAnswer>): money is Redacted<MoneyAnswer> & { budget: Redacted<BudgetRun> } =>
   money.budget !== null && money.budget.projects < money.budget.of;
 
 /** The running total that a budget is compared with. */
-export const budgetedName = ({ projects, of }: BudgetRun): string => `Running total of ${projects} of ${of} projects, with a budget`;
+export const budgetedName = ({ projects, of }: Redacted<BudgetRun>): string =>
+  `Running total of ${projects} of ${of} projects, with a budget`;
 
 /** The bars and lines of the chart, for the legend and the file. */
-export function cashMarks(money: Money): ChartMark[] {
+export function cashMarks(money: Redacted<MoneyAnswer>): ChartMark[] {
   const { rows, budget } = money;
   return [
     ...rows.map(({ key, name }): ChartMark => ({ name: rowName("kind", key, name), color: hueOfKind(key), as: "bar" })),

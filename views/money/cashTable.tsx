@@ -1,8 +1,10 @@
 "use client";
 // The figures under the chart of cash flow: kinds across, periods down.
-import type { BudgetRun, Money } from "../../core/answers/money.ts";
+import type { Redacted } from "../../client/seen.ts";
+import type { BudgetRun, MoneyAnswer } from "../../core/answers/money.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
 import { runningTotal } from "../../core/cost/runningTotal.ts";
+import { type Figure, isNegative, lessFigure } from "../../core/plan/moneySides.ts";
 import { moneyText, periodHeading, periodPhrase } from "../../ui/format.ts";
 import { usePlanFacts } from "../frame/facts.ts";
 import { AmountButton } from "./amountButton.tsx";
@@ -11,7 +13,7 @@ import type { Opened } from "./opened.ts";
 import { texts } from "./words.ts";
 
 interface Props {
-  money: Money;
+  money: Redacted<MoneyAnswer>;
   grain: Grain;
   onOpen: (opened: Opened) => void;
 }
@@ -31,7 +33,7 @@ export function CashTable({ money, grain, onOpen }: Props) {
         </tr>
       </thead>
       <tbody>
-        {before > 0 && <BeforeRow money={money} />}
+        {before !== 0 && <BeforeRow money={money} />}
         {periods.map(({ start }, at) => (
           <PeriodRow key={start} money={money} at={at} grain={grain} running={running[at]} onOpen={onOpen} />
         ))}
@@ -55,7 +57,7 @@ export function CashTable({ money, grain, onOpen }: Props) {
 }
 
 /** The spending before the first period. */
-function BeforeRow({ money: { rows, before, budget } }: { money: Money }) {
+function BeforeRow({ money: { rows, before, budget } }: { money: Redacted<MoneyAnswer> }) {
   return (
     <tr className="line-above text-ink-2">
       <th scope="row" className="py-[3px] text-left font-normal">
@@ -63,15 +65,15 @@ function BeforeRow({ money: { rows, before, budget } }: { money: Money }) {
       </th>
       <td colSpan={rows.length + 1} />
       <td>{moneyText(before)}</td>
-      {budget !== null && <td>{moneyText(budget.budget - budget.before)}</td>}
+      {budget !== null && <td>{moneyText(lessFigure(budget.budget, budget.before))}</td>}
     </tr>
   );
 }
 
-const budgetHead = ({ projects, of }: BudgetRun): string =>
+const budgetHead = ({ projects, of }: Redacted<BudgetRun>): string =>
   projects === of ? "Budget remaining" : `Budget remaining, ${projects} of ${of} projects`;
 
-const headsOf = ({ currency, rows, budget }: Money): string[] => [
+const headsOf = ({ currency, rows, budget }: Redacted<MoneyAnswer>): string[] => [
   currency,
   ...rows.map(({ key, name }) => rowName("kind", key, name)),
   "Total",
@@ -80,17 +82,17 @@ const headsOf = ({ currency, rows, budget }: Money): string[] => [
 ];
 
 interface PeriodRowProps {
-  money: Money;
+  money: Redacted<MoneyAnswer>;
   at: number;
   grain: Grain;
-  running: number;
+  running: Figure;
   onOpen: (opened: Opened) => void;
 }
 
 function PeriodRow({ money: { rows, periods, totals, budget }, at, grain, running, onOpen }: PeriodRowProps) {
   const { periodSettings } = usePlanFacts();
   const { main, side } = periodHeading(periods[at], grain, periodSettings);
-  const left = budget === null ? 0 : budget.budget - budget.running[at];
+  const left = budget === null ? 0 : lessFigure(budget.budget, budget.running[at]);
   return (
     <tr className="line-above">
       <th scope="row" className="py-[3px] text-left font-normal">
@@ -116,7 +118,7 @@ function PeriodRow({ money: { rows, periods, totals, budget }, at, grain, runnin
         />
       </td>
       <td>{moneyText(running)}</td>
-      {budget !== null && <td className={left < 0 ? "figure-bad" : ""}>{moneyText(left)}</td>}
+      {budget !== null && <td className={isNegative(left) ? "figure-bad" : ""}>{moneyText(left)}</td>}
     </tr>
   );
 }

@@ -1,7 +1,10 @@
 // The columns of the list of expenses: most of it is typed in its cell.
 
+import { type Redacted, withoutHidden } from "../../client/seen.ts";
 import type { ExpenseRow } from "../../core/answers/expenses.ts";
 import type { SingleEdit } from "../../core/edits/edit.ts";
+import { majorOf, shownOr } from "../../core/plan/moneySides.ts";
+import type { Expense } from "../../core/plan/schema.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { moneyText } from "../../ui/format.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
@@ -14,7 +17,7 @@ import { texts } from "./words.ts";
 export type ExpenseSet = Extract<SingleEdit, { kind: "changeExpense" }>["set"];
 type Change = (id: string, set: ExpenseSet) => void;
 
-export function expenseColumns(change: Change, currency: string): TableColumn<ExpenseRow>[] {
+export function expenseColumns(change: Change, currency: string): TableColumn<Redacted<ExpenseRow>>[] {
   return [
     text("name", "Expense", change, true),
     projectColumn,
@@ -28,7 +31,7 @@ export function expenseColumns(change: Change, currency: string): TableColumn<Ex
   ];
 }
 
-function text(key: "name" | "supplier", head: string, change: Change, isNeeded: boolean): TableColumn<ExpenseRow> {
+function text(key: "name" | "supplier", head: string, change: Change, isNeeded: boolean): TableColumn<Redacted<ExpenseRow>> {
   return {
     id: key,
     head,
@@ -46,7 +49,7 @@ function text(key: "name" | "supplier", head: string, change: Change, isNeeded: 
   };
 }
 
-const projectColumn: TableColumn<ExpenseRow> = {
+const projectColumn: TableColumn<Redacted<ExpenseRow>> = {
   id: "project",
   head: texts.project,
   width: 170,
@@ -60,7 +63,7 @@ const projectColumn: TableColumn<ExpenseRow> = {
   ),
 };
 
-const typeColumn: TableColumn<ExpenseRow> = {
+const typeColumn: TableColumn<Redacted<ExpenseRow>> = {
   id: "type",
   head: texts.type,
   width: 104,
@@ -68,7 +71,7 @@ const typeColumn: TableColumn<ExpenseRow> = {
   cell: ({ expense }) => <span className="truncate">{costTypeWords[expense.costType]}</span>,
 };
 
-const whenColumn = (change: Change): TableColumn<ExpenseRow> => ({
+const whenColumn = (change: Change): TableColumn<Redacted<ExpenseRow>> => ({
   id: "when",
   head: texts.when,
   width: 188,
@@ -83,29 +86,29 @@ const whenColumn = (change: Change): TableColumn<ExpenseRow> => ({
   }),
 });
 
-const amountColumn = (change: Change, currency: string): TableColumn<ExpenseRow> => ({
+const amountColumn = (change: Change, currency: string): TableColumn<Redacted<ExpenseRow>> => ({
   id: "amount",
   head: `Amount, ${currency}`,
   width: 112,
   isFigure: true,
-  value: ({ expense }) => expense.amount,
+  value: ({ expense }) => shownOr(expense.amount, null),
   cell: ({ amount, expense }) => (
-    <span title={expense.quantity === undefined ? undefined : writeTypedAmount(expense)}>{moneyText(amount)}</span>
+    <span title={expense.quantity === undefined ? undefined : writeTypedAmount(withoutHidden<Expense>(expense))}>{moneyText(amount)}</span>
   ),
   edit: () => ({
-    write: ({ expense }) => writeTypedAmount(expense),
+    write: ({ expense }) => writeTypedAmount(withoutHidden<Expense>(expense)),
     read: readTypedAmount,
     says: CREDIT_HINT,
     onSave: ({ expense }, typed) => change(expense.id, { quantity: null, unitPrice: null, ...readTypedAmount(typed)?.value }),
   }),
 });
 
-const taxColumn = (change: Change, currency: string): TableColumn<ExpenseRow> => ({
+const taxColumn = (change: Change, currency: string): TableColumn<Redacted<ExpenseRow>> => ({
   id: "tax",
   head: `Tax, ${currency}`,
   width: 96,
   isFigure: true,
-  value: ({ tax }) => tax / 100,
+  value: ({ tax }) => majorOf(tax),
   cell: ({ tax, expense }) =>
     expense.taxPercent === undefined ? (
       <span className="text-ink-3">–</span>
@@ -121,7 +124,7 @@ const taxColumn = (change: Change, currency: string): TableColumn<ExpenseRow> =>
   }),
 });
 
-const stateColumn: TableColumn<ExpenseRow> = {
+const stateColumn: TableColumn<Redacted<ExpenseRow>> = {
   id: "state",
   head: texts.state,
   width: 96,
@@ -129,7 +132,7 @@ const stateColumn: TableColumn<ExpenseRow> = {
   cell: ({ expense }) => stateWords[expense.state ?? "planned"],
 };
 
-const treatmentColumn: TableColumn<ExpenseRow> = {
+const treatmentColumn: TableColumn<Redacted<ExpenseRow>> = {
   id: "treatment",
   head: texts.capitalOrOperating,
   width: 150,

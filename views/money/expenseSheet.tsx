@@ -1,9 +1,11 @@
 "use client";
 // One expense: what it is, for which project and task, when it falls and how far it has come.
 import { useState } from "react";
+import { type Redacted, withoutHidden } from "../../client/seen.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { ExpenseRow } from "../../core/answers/expenses.ts";
 import { formatDay } from "../../core/calendar/day.ts";
+import { sumOfFigures } from "../../core/plan/moneySides.ts";
 import type { Expense } from "../../core/plan/schema.ts";
 import { withSet } from "../../core/plan/stated.ts";
 import { readAmount } from "../../ui/amount.ts";
@@ -24,16 +26,19 @@ import { readWhen, WHEN_HINT, writeWhen } from "./expenseWhen.ts";
 import { costTypeWords, stateWords, treatmentWords } from "./moneyWords.ts";
 import { texts } from "./words.ts";
 
-const treatments: Option<NonNullable<ExpenseRow["expense"]["treatment"]> | "">[] = [none("Not stated"), ...wordOptions(treatmentWords)];
+const treatments: Option<NonNullable<Redacted<ExpenseRow>["expense"]["treatment"]> | "">[] = [
+  none("Not stated"),
+  ...wordOptions(treatmentWords),
+];
 
 interface SheetProps {
-  row: ExpenseRow;
+  row: Redacted<ExpenseRow>;
   suppliers: readonly string[];
   onClose: () => void;
 }
 
 export function ExpenseSheet({ row, suppliers, onClose }: SheetProps) {
-  const { expense } = row;
+  const expense = withoutHidden<Expense>(row.expense);
   const session = usePlan();
   const [fault, setFault] = useState<string | null>(null);
   const set = async (keys: ExpenseSet) =>
@@ -127,13 +132,13 @@ function missingIn({ name, amount }: Draft): string | null {
   return amount === undefined ? "Enter an amount." : null;
 }
 
-function ToPay({ row: { amount, tax } }: { row: ExpenseRow }) {
+function ToPay({ row: { amount, tax } }: { row: Redacted<ExpenseRow> }) {
   const { currency } = usePlanFacts();
   return (
     <SheetSection>
       <SumLine figure={moneyText(amount)}>{texts.amount}</SumLine>
       <SumLine figure={moneyText(tax)}>{texts.tax}</SumLine>
-      <SumLine figure={`${currency} ${moneyText(amount + tax)}`} isTotal>
+      <SumLine figure={`${currency} ${moneyText(sumOfFigures([amount, tax]))}`} isTotal>
         {texts.toPay}
       </SumLine>
     </SheetSection>

@@ -5,8 +5,10 @@ import { parseAsString, useQueryState } from "nuqs";
 import { useMemo, useState } from "react";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
+import type { Redacted } from "../../client/seen.ts";
 import { useAnswer, usePlan } from "../../client/session.tsx";
 import type { ExpenseRow } from "../../core/answers/expenses.ts";
+import { sumOfFigures } from "../../core/plan/moneySides.ts";
 import { Button } from "../../ui/button.tsx";
 import { moneyText } from "../../ui/format.ts";
 import { DataTable } from "../../ui/table/dataTable.tsx";
@@ -19,7 +21,7 @@ import { MoneyScreen } from "./moneyScreen.tsx";
 import { useMoneyParams } from "./useMoney.ts";
 import { texts } from "./words.ts";
 
-const sum = (rows: readonly ExpenseRow[]) => rows.reduce((all, { counted }) => all + counted, 0);
+const sum = (rows: readonly Redacted<ExpenseRow>[]) => sumOfFigures(rows.map(({ counted }) => counted));
 
 function useExpenses(initial: Initial<AnswerOf<"expenses">>) {
   const session = usePlan();

@@ -2,6 +2,7 @@
 // The effect of a swap on the load of the people who give and take work, month by month.
 import { useEffect, useMemo, useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
+import type { Redacted } from "../../client/seen.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { RemedyLine } from "../../core/answers/remedyLines.ts";
 import { hoursText, monthText } from "../../ui/format.ts";
@@ -12,7 +13,7 @@ import { texts } from "./words.ts";
 
 type Loads = AnswerOf<"loads">;
 
-export function LoadsPreview({ line }: { line: RemedyLine }) {
+export function LoadsPreview({ line }: { line: Redacted<RemedyLine> }) {
   const loads = useLoads(line);
   if (!loads) return null;
   const rows = changedMonths(loads);
@@ -49,7 +50,7 @@ function changedMonths({ now, then }: { now: Loads; then: Loads }) {
 }
 
 /** Loads of everyone the line is about, as they are and as they would be. */
-function useLoads(line: RemedyLine): { now: Loads; then: Loads } | null {
+function useLoads(line: Redacted<RemedyLine>): { now: Loads; then: Loads } | null {
   const session = usePlan();
   const { today, horizon } = usePlanFacts();
   const query = useMemo(

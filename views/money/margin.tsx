@@ -3,8 +3,10 @@
 import { parseAsString, useQueryState } from "nuqs";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
+import type { Redacted } from "../../client/seen.ts";
 import { useAnswer } from "../../client/session.tsx";
 import type { MarginRow } from "../../core/answers/margins.ts";
+import { isNegative, lessFigure, type Figure as MoneyFigure, majorOf, shownOr } from "../../core/plan/moneySides.ts";
 import { countText, marginText, moneyText, monthOfYearText } from "../../ui/format.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
@@ -59,33 +61,33 @@ export function Margin({ initial }: { initial: Initial<AnswerOf<"margins">> }) {
   );
 }
 
-const money = (id: string, head: string, of: (row: MarginRow) => number | null): TableColumn<MarginRow> => ({
+const money = (id: string, head: string, of: (row: Redacted<MarginRow>) => MoneyFigure | null): TableColumn<Redacted<MarginRow>> => ({
   id,
   head,
   width: 108,
   grow: 1,
   isFigure: true,
-  value: (row) => (of(row) ?? 0) / 100,
+  value: (row) => majorOf(of(row) ?? 0),
   cell: (row) => {
     const minor = of(row);
     return minor === null ? (
       <span className="text-ink-3">–</span>
     ) : (
-      <span className={minor < 0 ? "text-over" : ""}>{moneyText(minor)}</span>
+      <span className={isNegative(minor) ? "text-over" : ""}>{moneyText(minor)}</span>
     );
   },
 });
 
-const columns = (currency: string): TableColumn<MarginRow>[] => [
+const columns = (currency: string): TableColumn<Redacted<MarginRow>>[] => [
   nameColumn(currency),
   money("revenue", "Revenue", ({ revenue }) => revenue),
   money("cost", "Cost", ({ cost }) => cost),
-  money("margin", "Margin", ({ revenue, cost, share }) => (share === null ? null : revenue - cost)),
+  money("margin", "Margin", ({ revenue, cost, share }) => (share === null ? null : lessFigure(revenue, cost))),
   shareColumn,
   budgetColumn,
 ];
 
-const nameColumn = (currency: string): TableColumn<MarginRow> => ({
+const nameColumn = (currency: string): TableColumn<Redacted<MarginRow>> => ({
   id: "name",
   head: texts.name,
   headNode: (
@@ -112,12 +114,12 @@ const nameColumn = (currency: string): TableColumn<MarginRow> => ({
   ),
 });
 
-const shareColumn: TableColumn<MarginRow> = {
+const shareColumn: TableColumn<Redacted<MarginRow>> = {
   id: "share",
   head: texts.marginPercent,
   width: 116,
   isFigure: true,
-  value: ({ share }) => share,
+  value: ({ share }) => share && shownOr(share, null),
   cell: ({ share, goal, isBelow }) => (
     <TwoLines
       main={<span className={isBelow ? "figure-bad" : ""}>{share === null ? "–" : marginText(share)}</span>}
@@ -126,15 +128,15 @@ const shareColumn: TableColumn<MarginRow> = {
   ),
 };
 
-const budgetColumn: TableColumn<MarginRow> = {
-  ...money("budget", "Budget remaining", ({ budget, cost }) => (budget === null ? null : budget - cost)),
+const budgetColumn: TableColumn<Redacted<MarginRow>> = {
+  ...money("budget", "Budget remaining", ({ budget, cost }) => (budget === null ? null : lessFigure(budget, cost))),
   width: 146,
   cell: ({ budget, cost, passes }) =>
     budget === null ? (
       <span className="text-ink-3">–</span>
     ) : (
       <TwoLines
-        main={<span className={budget < cost ? "figure-bad" : ""}>{moneyText(budget - cost)}</span>}
+        main={<span className={isNegative(lessFigure(budget, cost)) ? "figure-bad" : ""}>{moneyText(lessFigure(budget, cost))}</span>}
         side={passes === null ? `of ${moneyText(budget, 0)}` : `over from ${monthOfYearText(passes)}`}
       />
     ),

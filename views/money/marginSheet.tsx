@@ -1,9 +1,11 @@
 "use client";
 // One project's margin: who brings in and costs what, and what would lift it.
 import { useState } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { MarginPerson, MarginRow } from "../../core/answers/margins.ts";
 import type { RemedyLine } from "../../core/answers/remedyLines.ts";
+import { type Figure, figureFrom, isNegative, lessFigure } from "../../core/plan/moneySides.ts";
 import { hoursText, longDay, marginText, moneyText, pointsText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
@@ -14,11 +16,11 @@ import { LoadsPreview } from "./loadsPreview.tsx";
 import { kindWords } from "./moneyWords.ts";
 import { texts } from "./words.ts";
 
-export function MarginSheet({ project, currency, onClose }: { project: MarginRow; currency: string; onClose: () => void }) {
+export function MarginSheet({ project, currency, onClose }: { project: Redacted<MarginRow>; currency: string; onClose: () => void }) {
   const session = usePlan();
   const linkTo = useLinkTo();
   const people = useMaybeAnswer("marginPeople", { projectId: project.id }, null) ?? [];
-  const [previewed, setPreviewed] = useState<RemedyLine | null>(null);
+  const [previewed, setPreviewed] = useState<Redacted<RemedyLine> | null>(null);
   const { id, name, share, side } = project;
   return (
     <Sheet title={name} subtitle={side || "Own work"} onClose={onClose}>
@@ -49,17 +51,17 @@ export function MarginSheet({ project, currency, onClose }: { project: MarginRow
 }
 
 /** The revenue, cost and margin of the project. */
-function Sums({ project: { revenue, cost, share, goal, isBelow }, currency }: { project: MarginRow; currency: string }) {
+function Sums({ project: { revenue, cost, share, goal, isBelow }, currency }: { project: Redacted<MarginRow>; currency: string }) {
   return (
     <>
       <SumLine figure={moneyText(revenue)}>{texts.revenue}</SumLine>
       <SumLine figure={`− ${moneyText(cost)}`}>{texts.cost}</SumLine>
-      <SumLine figure={`${currency} ${moneyText(revenue - cost)}`} isTotal isOver={isBelow}>
+      <SumLine figure={`${currency} ${moneyText(lessFigure(revenue, cost))}`} isTotal isOver={isBelow}>
         Margin{share !== null && `, ${marginText(share)}`}
       </SumLine>
       {share !== null && goal !== null && (
         <p className="text-side">
-          {isBelow ? `${pointsText(goal - share)} under its goal of ${marginText(goal)}` : `Its goal is ${marginText(goal)}`}
+          {isBelow ? `${pointsText(lessFigure(goal, share))} under its goal of ${marginText(goal)}` : `Its goal is ${marginText(goal)}`}
         </p>
       )}
     </>
@@ -75,7 +77,7 @@ function Budgets({ projectId }: { projectId: string }) {
       <ul>
         {budgets.map(({ kind, budget, spent, left, passes }) => (
           <li key={kind} className="line-above py-1">
-            <SumLine figure={moneyText(left)} isOver={left < 0}>
+            <SumLine figure={moneyText(left)} isOver={isNegative(left)}>
               {kind === "all" ? texts.budgetRemaining : `Remaining for ${kindWords[kind].toLowerCase()}`}
             </SumLine>
             <p className="text-side">
@@ -90,16 +92,19 @@ function Budgets({ projectId }: { projectId: string }) {
 }
 
 /** The rate per hour, in minor units. */
-const perHour = (minor: number, minutes: number): string => (minutes === 0 ? "–" : moneyText(Math.round((minor * 60) / minutes)));
+const perHour = (minor: Figure, minutes: number): string =>
+  minutes === 0 ? "–" : moneyText(figureFrom(minor, (shown) => Math.round((shown * 60) / minutes)));
 
-function People({ people }: { people: readonly MarginPerson[] }) {
+function People({ people }: { people: readonly Redacted<MarginPerson>[] }) {
   if (people.length === 0) return null;
   return (
     <SheetSection title={texts.whoWorksOnIt}>
       <ul>
         {people.map(({ personId, name, roleName, minutes, cost, revenue, share }) => (
           <li key={personId ?? "nobody"} className="line-above py-1">
-            <SumLine figure={share === null ? moneyText(-cost) : `${moneyText(revenue - cost)} · ${marginText(share)}`}>
+            <SumLine
+              figure={share === null ? moneyText(lessFigure(0, cost)) : `${moneyText(lessFigure(revenue, cost))} · ${marginText(share)}`}
+            >
               {name ?? "Unassigned, or a team"} <span className="text-side">{roleName}</span>
             </SumLine>
             <p className="text-side">

@@ -2,8 +2,9 @@
 // Money: what the plan costs and earns, added up by everything that is chosen; rows and columns add up to the cent.
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
+import type { Redacted } from "../../client/seen.ts";
 import { useAnswer } from "../../client/session.tsx";
-import type { Money as MoneyAnswer } from "../../core/answers/money.ts";
+import type { MoneyAnswer } from "../../core/answers/money.ts";
 import type { MoneyBy } from "../../core/cost/moneyKeys.ts";
 import { moneyText, rangeText } from "../../ui/format.ts";
 import { MoneyGaps } from "../frame/moneyGaps.tsx";
@@ -51,7 +52,7 @@ export function Money({ initial }: { initial: Initial<AnswerOf<"money">> }) {
 }
 
 /** The sum, and what is missing in it. */
-export function MoneyFigures({ money, says }: { money: MoneyAnswer; says: string }) {
+export function MoneyFigures({ money, says }: { money: Redacted<MoneyAnswer>; says: string }) {
   const { periods } = money;
   const range = periods.length > 0 ? rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop }) : "";
   return (

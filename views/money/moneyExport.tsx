@@ -2,7 +2,8 @@
 // The table of money, or the cash flow, as a file, with the rows, periods and limits of the address.
 import { Download } from "lucide-react";
 import { useSearchParams } from "next/navigation";
-import type { Money } from "../../core/answers/money.ts";
+import type { Redacted } from "../../client/seen.ts";
+import type { MoneyAnswer } from "../../core/answers/money.ts";
 import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { DownloadLink } from "../../ui/downloadLink.tsx";
 import { Menu } from "../../ui/menu.tsx";
@@ -14,7 +15,7 @@ const titles = { money: "Money", "cash-flow": "Cash flow" } as const;
 
 interface MoneyExportProps {
   name?: keyof typeof titles;
-  money: Money;
+  money: Redacted<MoneyAnswer>;
   query: MoneyQuery;
   children?: React.ReactNode;
 }

@@ -1,27 +1,30 @@
 // Money as a table of texts, for files: rows, periods and order of the screen, numbers without separators.
-import type { Money } from "../../core/answers/money.ts";
+
+import type { Redacted } from "../../client/seen.ts";
+import type { MoneyAnswer } from "../../core/answers/money.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { runningTotal } from "../../core/cost/runningTotal.ts";
+import { type Figure, majorOf } from "../../core/plan/moneySides.ts";
 import { rangeText } from "../../ui/format.ts";
 import { pipelineWords } from "../frame/pipelineWords.ts";
 import { groupWords, kindWords, measureWords, rowName } from "./moneyWords.ts";
 
 /** The subject and the days of the figures, as in "Tidepool Hall, 1 Feb – 31 Mar 2027". */
-export function moneyFileOf({ places, periods }: Money): string {
+export function moneyFileOf({ places, periods }: Redacted<MoneyAnswer>): string {
   const names = places.flatMap(({ name }) => name ?? []);
   const range = periods.length === 0 ? [] : [rangeText({ start: periods[0].start, stop: periods[periods.length - 1].stop })];
   return [...names, ...range].join(", ");
 }
 
 /** The kind of the figures, as in "Cost in EUR by kind of cost". */
-export function figuresText({ currency }: Pick<Money, "currency">, { by, measure, kind }: MoneyQuery): string {
+export function figuresText({ currency }: Pick<MoneyAnswer, "currency">, { by, measure, kind }: MoneyQuery): string {
   const what = measure === "cost" && kind !== "all" ? `Cost: ${kindWords[kind].toLowerCase()}` : measureWords[measure];
   return `${what} in ${currency} by ${groupWords[by].toLowerCase()}`;
 }
 
 /** A header row, a row for each of the table, the sums, and of cost its running total. */
-export function moneyFile(money: Money, query: MoneyQuery): string[][] {
+export function moneyFile(money: Redacted<MoneyAnswer>, query: MoneyQuery): string[][] {
   const { rows, periods, totals, total, before, budget } = money;
   const { by, measure, pipeline } = query;
   const head = [
@@ -30,7 +33,7 @@ export function moneyFile(money: Money, query: MoneyQuery): string[][] {
     ...periods.map(({ start }) => formatDay(start)),
     "Total",
   ];
-  const line = (name: string, side: string, amounts: readonly number[], sum: number | null) => [
+  const line = (name: string, side: string, amounts: readonly Figure[], sum: Figure | null) => [
     name,
     side,
     ...amounts.map(plain),
@@ -51,4 +54,4 @@ export function moneyFile(money: Money, query: MoneyQuery): string[][] {
   return reported;
 }
 
-const plain = (minor: number): string => (minor / 100).toFixed(2);
+const plain = (minor: Figure): string => majorOf(minor)?.toFixed(2) ?? "";

@@ -1,5 +1,7 @@
 // Money or the cash flow as a page to print: the rows, periods and sums of the screen.
-import type { Money } from "../../core/answers/money.ts";
+
+import type { Redacted } from "../../client/seen.ts";
+import type { MoneyAnswer } from "../../core/answers/money.ts";
 import type { PeriodSettings } from "../../core/calendar/periods.ts";
 import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { moneyText, periodHeading } from "../../ui/format.ts";
@@ -10,7 +12,7 @@ import { groupWords } from "./moneyWords.ts";
 
 interface MoneyPageProps {
   title: string;
-  money: Money;
+  money: Redacted<MoneyAnswer>;
   query: MoneyQuery;
   studio: string;
   settings: PeriodSettings;

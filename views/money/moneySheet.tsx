@@ -1,12 +1,14 @@
 "use client";
 // The lines of a figure of money, and the explanation of each line.
 import { useState } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
-import type { Money, MoneyRow } from "../../core/answers/money.ts";
+import type { MoneyAnswer, MoneyRow } from "../../core/answers/money.ts";
 import type { MoneyLineDetails } from "../../core/answers/moneyLines.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { MoneyBy } from "../../core/cost/moneyKeys.ts";
 import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
+import { isNegative } from "../../core/plan/moneySides.ts";
 import { Choice } from "../../ui/choice.tsx";
 import { countText, moneyText, rangeText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
@@ -23,7 +25,7 @@ import { texts } from "./words.ts";
 const MOST_SHOWN = 100;
 
 interface Props {
-  money: Money;
+  money: Redacted<MoneyAnswer>;
   query: MoneyQuery;
   opened: Opened;
   onClose: () => void;
@@ -74,7 +76,7 @@ function Lines({ money, query, opened, onClose, onBreakDown }: Props) {
 }
 
 /** Other screens about the same. */
-function Ways({ row, query }: { row: MoneyRow; query: MoneyQuery }) {
+function Ways({ row, query }: { row: Redacted<MoneyRow>; query: MoneyQuery }) {
   const linkTo = useLinkTo();
   const of = [...query.within, { by: query.by, key: row.key }].map(placeText).join(",");
   return (
@@ -106,7 +108,17 @@ function BreakDown({ query, hasRow, onBreakDown }: { query: MoneyQuery; hasRow: 
   );
 }
 
-function Line({ line, range, isOpen, onToggle }: { line: MoneyLineDetails; range: Range; isOpen: boolean; onToggle: () => void }) {
+function Line({
+  line,
+  range,
+  isOpen,
+  onToggle,
+}: {
+  line: Redacted<MoneyLineDetails>;
+  range: Range;
+  isOpen: boolean;
+  onToggle: () => void;
+}) {
   const { name, who, projectName, projectRow, amount } = line;
   return (
     <li className="line-above py-1">
@@ -122,7 +134,7 @@ function Line({ line, range, isOpen, onToggle }: { line: MoneyLineDetails; range
           <span className="block truncate">{name}</span>
           <span className="block truncate text-side">{[who, projectName].filter(Boolean).join(" · ")}</span>
         </span>
-        <span className={`whitespace-nowrap ${amount < 0 ? "text-over" : ""}`}>{moneyText(amount)}</span>
+        <span className={`whitespace-nowrap ${isNegative(amount) ? "text-over" : ""}`}>{moneyText(amount)}</span>
       </button>
       {isOpen && <WhyMoney line={line} range={range} />}
     </li>

@@ -1,9 +1,11 @@
 "use client";
 // Money by row and period; every figure opens the lines it is made of.
 import { useCallback, useMemo } from "react";
-import type { Money, MoneyRow } from "../../core/answers/money.ts";
+import type { Redacted } from "../../client/seen.ts";
+import type { MoneyAnswer, MoneyRow } from "../../core/answers/money.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
+import { type Figure, isNegative, majorOf } from "../../core/plan/moneySides.ts";
 import { countText, periodPhrase } from "../../ui/format.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
@@ -15,7 +17,7 @@ import type { Opened } from "./opened.ts";
 import { texts } from "./words.ts";
 
 interface Props {
-  money: Money;
+  money: Redacted<MoneyAnswer>;
   query: MoneyQuery;
   opened: Opened | null;
   onOpen: (opened: Opened) => void;
@@ -23,14 +25,14 @@ interface Props {
 
 export function MoneyTable({ money: { periods, rows, totals, total, currency }, query, opened, onOpen }: Props) {
   const { by, grain, measure } = query;
-  const nameOf = useCallback(({ key, name }: MoneyRow) => rowName(by, key, name), [by]);
+  const nameOf = useCallback(({ key, name }: Redacted<MoneyRow>) => rowName(by, key, name), [by]);
   const amounts = useCallback(
-    (range: Range, p: number): Omit<TableColumn<MoneyRow>, "id" | "head"> => ({
+    (range: Range, p: number): Omit<TableColumn<Redacted<MoneyRow>>, "id" | "head"> => ({
       width: 104,
       grow: 1,
       isFigure: true,
-      value: (row) => row.periods[p] / 100,
-      look: (row) => (row.periods[p] === 0 ? "text-ink-3" : row.periods[p] < 0 && "text-over"),
+      value: (row) => majorOf(row.periods[p]),
+      look: (row) => (row.periods[p] === 0 ? "text-ink-3" : isNegative(row.periods[p]) && "text-over"),
       cell: (row) => (
         <AmountButton
           minor={row.periods[p]}
@@ -45,7 +47,7 @@ export function MoneyTable({ money: { periods, rows, totals, total, currency }, 
   );
   const byPeriod = usePeriodColumns(periods, amounts, grain);
   const columns = useMemo(
-    (): TableColumn<MoneyRow>[] => [
+    (): TableColumn<Redacted<MoneyRow>>[] => [
       nameColumn(query, currency, rows.length, nameOf),
       ...byPeriod,
       sumColumn({ measure, total, nameOf, onOpen }),
@@ -69,8 +71,8 @@ export function MoneyTable({ money: { periods, rows, totals, total, currency }, 
 
 /** Enter or Space on a figure opens it. */
 const opensOnEnter =
-  (open: (row: MoneyRow) => void) =>
-  (row: MoneyRow, key: string): boolean => {
+  (open: (row: Redacted<MoneyRow>) => void) =>
+  (row: Redacted<MoneyRow>, key: string): boolean => {
     if (key !== "Enter" && key !== " ") return false;
     open(row);
     return true;
@@ -78,18 +80,18 @@ const opensOnEnter =
 
 interface SumColumn extends Pick<Props, "onOpen"> {
   measure: Props["query"]["measure"];
-  total: number;
-  nameOf: (row: MoneyRow) => string;
+  total: Figure;
+  nameOf: (row: Redacted<MoneyRow>) => string;
 }
 
-const sumColumn = ({ measure, total, nameOf, onOpen }: SumColumn): TableColumn<MoneyRow> => ({
+const sumColumn = ({ measure, total, nameOf, onOpen }: SumColumn): TableColumn<Redacted<MoneyRow>> => ({
   id: "sum",
   head: measure === "left" ? texts.atTheEnd : texts.total,
   width: 120,
   grow: 1,
   isFigure: true,
-  value: (row) => row.total / 100,
-  look: ({ total: own }) => (own < 0 ? "font-semibold! text-over" : "font-semibold!"),
+  value: (row) => majorOf(row.total),
+  look: ({ total: own }) => (isNegative(own) ? "font-semibold! text-over" : "font-semibold!"),
   cell: (row) => (
     <AmountButton minor={row.total} says={`${nameOf(row)}, total`} onOpen={() => onOpen({ key: row.key, period: null })} isSum />
   ),
@@ -97,7 +99,12 @@ const sumColumn = ({ measure, total, nameOf, onOpen }: SumColumn): TableColumn<M
   foot: <AmountButton minor={total} says={texts.allTotal} onOpen={() => onOpen({ key: null, period: null })} isSum />,
 });
 
-function nameColumn({ by }: MoneyQuery, currency: string, count: number, nameOf: (row: MoneyRow) => string): TableColumn<MoneyRow> {
+function nameColumn(
+  { by }: MoneyQuery,
+  currency: string,
+  count: number,
+  nameOf: (row: Redacted<MoneyRow>) => string,
+): TableColumn<Redacted<MoneyRow>> {
   const word = groupWords[by];
   return {
     id: "project",

@@ -1,11 +1,12 @@
 import { expect, test } from "vitest";
+import type { Redacted } from "../../client/seen.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import type { MoneyPart } from "../../core/cost/explainMoney.ts";
 import { partText, rateText, rowName, sourceText } from "./moneyWords.ts";
 
 const day = parseDay("2027-03-29");
-const part = (own: Partial<MoneyPart>): MoneyPart => ({ what: "hours", start: day, last: day, amount: 0, ...own });
-const says = (own: Partial<MoneyPart>, unit = "h", currency = "EUR") => partText(part(own), { currency, unit }, "EUR");
+const part = (own: Partial<Redacted<MoneyPart>>): Redacted<MoneyPart> => ({ what: "hours", start: day, last: day, amount: 0, ...own });
+const says = (own: Partial<Redacted<MoneyPart>>, unit = "h", currency = "EUR") => partText(part(own), { currency, unit }, "EUR");
 
 test("each step of a sum has its figures with their units", () => {
   expect(says({ minutes: 450, rate: 350_200 })).toMatch(/: 7\.5 h × EUR 35\.02\/h$/);

@@ -1,9 +1,11 @@
 // The names of money on screen and in files.
 
+import type { Redacted } from "../../client/seen.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
 import type { MoneyPart, MoneyWhy } from "../../core/cost/explainMoney.ts";
 import { type MoneyBy, NONE } from "../../core/cost/moneyKeys.ts";
 import type { MoneyMeasure } from "../../core/cost/moneyQuery.ts";
+import { type Figure, isHidden } from "../../core/plan/moneySides.ts";
 import { hoursText, longDay, moneyText, shortDay } from "../../ui/format.ts";
 import type { moneyKinds, spans } from "./moneyParams.ts";
 
@@ -83,7 +85,8 @@ export function rowName(by: MoneyBy, key: string, name: string | null): string {
 }
 
 /** A rate in ten-thousandths, with as many decimals as it has: two at least. */
-export function rateText(rate: number): string {
+export function rateText(rate: Figure): string {
+  if (isHidden(rate)) return "hidden";
   const text = (rate / 10_000).toFixed(4);
   return text.replace(/0{1,2}$/, "");
 }
@@ -94,16 +97,16 @@ const daysText = (days: number): string => String(Math.round(days * 100) / 100);
 const unitsText = (units: number): string => String(Math.round(units) / 10_000);
 
 /** One step of a sum, as it would be worked out with a pencil. @param own The plan's currency. */
-export function partText(part: MoneyPart, why: Pick<MoneyWhy, "currency" | "unit">, own: string): string {
+export function partText(part: Redacted<MoneyPart>, why: Pick<Redacted<MoneyWhy>, "currency" | "unit">, own: string): string {
   const days = part.start === part.last ? shortDay(part.start) : `${shortDay(part.start)} – ${shortDay(part.last)}`;
   return `${days}: ${exchanged(termText(part, why), part, why.currency, own)}`;
 }
 
 /** A product or sum in the table's currency, before it is exchanged. */
-function termText(part: MoneyPart, { currency, unit }: Pick<MoneyWhy, "currency" | "unit">): string {
+function termText(part: Redacted<MoneyPart>, { currency, unit }: Pick<Redacted<MoneyWhy>, "currency" | "unit">): string {
   const whole = moneyText(part.whole ?? 0);
   const { own = 1, all = 1 } = part.part ?? {};
-  const priceOf = (rate: number | undefined) => `${currency} ${rateText(rate ?? 0)}/${unit ?? "h"}`;
+  const priceOf = (rate: Figure | undefined) => `${currency} ${rateText(rate ?? 0)}/${unit ?? "h"}`;
   switch (part.what) {
     case "hours": {
       const regular = `${hoursText(part.minutes ?? 0)} h × ${priceOf(part.rate)}`;
@@ -127,23 +130,23 @@ function termText(part: MoneyPart, { currency, unit }: Pick<MoneyWhy, "currency"
 }
 
 /** "11 m²", or with its waste "(10 m² + 10% waste)". */
-function quantityText({ units = 0, plainUnits, waste = 0 }: MoneyPart, unit: string | null): string {
+function quantityText({ units = 0, plainUnits, waste = 0 }: Redacted<MoneyPart>, unit: string | null): string {
   if (plainUnits === undefined) return `${unitsText(units)} ${unit ?? ""}`;
   return `(${unitsText(plainUnits)} ${unit ?? ""} + ${waste / 100}% waste)`;
 }
 
 /** A term times its exchange rate, in brackets where the term is a sum. */
-function exchanged(term: string, { what, overtime, exchange, exchangeSince }: MoneyPart, currency: string, own: string): string {
+function exchanged(term: string, { what, overtime, exchange, exchangeSince }: Redacted<MoneyPart>, currency: string, own: string): string {
   if (exchange === undefined || exchangeSince === undefined) return term;
   const inBrackets = what === "hours" && overtime ? `(${term})` : term;
   return `${inBrackets} × ${exchange / 1_000_000} ${own}/${currency}, rate from ${longDay(exchangeSince)}`;
 }
 
-const amountOf = ({ minutes, units }: MoneyPart, unit: string) =>
+const amountOf = ({ minutes, units }: Redacted<MoneyPart>, unit: string) =>
   minutes === undefined ? `${unitsText(units ?? 0)} ${unit}` : `${hoursText(minutes)} h`;
 
 /** The subject of the rate, and its first day. */
-export function sourceText({ of, since }: MoneyPart, names: MoneyWhy["names"]): string | null {
+export function sourceText({ of, since }: Redacted<MoneyPart>, names: Redacted<MoneyWhy>["names"]): string | null {
   if (of === undefined) return null;
   const whose = of === "default" ? "everyone else" : (names[of] ?? of);
   return `rate of ${whose}${since === null || since === undefined ? "" : `, from ${longDay(since)}`}`;

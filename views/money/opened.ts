@@ -1,7 +1,8 @@
 "use client";
 // The figure of money whose lines are shown next to the table or chart.
 import { useState } from "react";
-import type { Money } from "../../core/answers/money.ts";
+import type { Redacted } from "../../client/seen.ts";
+import type { MoneyAnswer } from "../../core/answers/money.ts";
 
 /** A figure whose lines are shown: of a row or of all, in a period or in total. */
 export interface Opened {
@@ -10,7 +11,7 @@ export interface Opened {
 }
 
 /** The figure whose lines are shown; null when its row is gone. */
-export function useOpened({ rows }: Pick<Money, "rows">) {
+export function useOpened({ rows }: Pick<Redacted<MoneyAnswer>, "rows">) {
   const [opened, setOpened] = useState<Opened | null>(null);
   const isThere = opened !== null && (opened.key === null || rows.some(({ key }) => key === opened.key));
   return [isThere ? opened : null, setOpened] as const;

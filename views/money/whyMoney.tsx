@@ -1,16 +1,18 @@
 "use client";
 // The explanation of a line of money: a sum that can be checked by hand.
+import type { Redacted } from "../../client/seen.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { MoneyLineDetails } from "../../core/answers/moneyLines.ts";
 import type { Range } from "../../core/calendar/periods.ts";
+import { figureFrom, shownOr } from "../../core/plan/moneySides.ts";
 import { moneyText, shareText } from "../../ui/format.ts";
 import { SumLine } from "../../ui/sheet.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
 import { partText, sourceText } from "./moneyWords.ts";
 import { texts } from "./words.ts";
 
-export function WhyMoney({ line: { subject, amount, whole, probability }, range }: { line: MoneyLineDetails; range: Range }) {
-  const why = useMaybeAnswer("moneyWhy", { subject, range, total: whole }, null);
+export function WhyMoney({ line: { subject, amount, whole, probability }, range }: { line: Redacted<MoneyLineDetails>; range: Range }) {
+  const why = useMaybeAnswer("moneyWhy", { subject, range, total: shownOr(whole, 0) }, null);
   const { currency } = usePlanFacts();
   if (!why) return null;
   return (
@@ -33,7 +35,7 @@ export function WhyMoney({ line: { subject, amount, whole, probability }, range 
         {texts.total}
       </SumLine>
       {probability !== null && (
-        <SumLine figure={`${currency} ${moneyText(Math.abs(amount))}`}>× {shareText(probability)} probability</SumLine>
+        <SumLine figure={`${currency} ${moneyText(figureFrom(amount, Math.abs))}`}>× {shareText(probability)} probability</SumLine>
       )}
     </div>
   );

@@ -1,12 +1,13 @@
 "use client";
 // The filters of money, each with the way to remove it.
 import { X } from "lucide-react";
-import type { Money } from "../../core/answers/money.ts";
+import type { Redacted } from "../../client/seen.ts";
+import type { MoneyAnswer } from "../../core/answers/money.ts";
 import { placeText } from "./moneyParams.ts";
 import { groupWords, rowName } from "./moneyWords.ts";
 import { texts } from "./words.ts";
 
-export function WithinLine({ places, onChange }: { places: Money["places"]; onChange: (of: string[]) => void }) {
+export function WithinLine({ places, onChange }: { places: Redacted<MoneyAnswer>["places"]; onChange: (of: string[]) => void }) {
   if (places.length === 0) return null;
   return (
     <p className="flex flex-wrap items-center gap-2 pb-2">

@@ -1,6 +1,7 @@
 "use client";
 // Giving an opening: all of it, some hours, the days up to one, or split with a second person; what it does to them first.
 import { useState } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { CandidateRow, Candidates } from "../../core/answers/openings.ts";
 import { hourTenths } from "../../core/plan/units.ts";
@@ -32,8 +33,8 @@ const ways: Record<Way, string> = {
 };
 
 interface GiveProps {
-  candidates: Candidates;
-  person: CandidateRow;
+  candidates: Redacted<Candidates>;
+  person: Redacted<CandidateRow>;
   hook: OpeningsHook;
   onClose: () => void;
 }

@@ -1,6 +1,8 @@
 // The columns of the candidates: cover, room, fit, cost and what becomes of the margin.
 
+import type { Redacted } from "../../client/seen.ts";
 import type { CandidateRow, Candidates } from "../../core/answers/openings.ts";
+import { majorOf, shownOr } from "../../core/plan/moneySides.ts";
 import { Button } from "../../ui/button.tsx";
 import { marginText, moneyText, shareText } from "../../ui/format.ts";
 import type { TableColumn } from "../../ui/table/column.ts";
@@ -8,14 +10,14 @@ import { TwoLines } from "../../ui/twoLines.tsx";
 import { RoomStrip } from "./roomStrip.tsx";
 import { texts } from "./words.ts";
 
-type Column = TableColumn<CandidateRow>;
+type Column = TableColumn<Redacted<CandidateRow>>;
 
-export function missingText({ name, level, has }: CandidateRow["missing"][number]): string {
+export function missingText({ name, level, has }: Redacted<CandidateRow>["missing"][number]): string {
   if (level === null) return `not ${name.toLowerCase()}`;
   return has === 0 ? `no ${name}` : `${name} only at level ${has}`;
 }
 
-export function candidateColumns({ weeks, need, currency }: Candidates, onGive: (personId: string) => void): Column[] {
+export function candidateColumns({ weeks, need, currency }: Redacted<Candidates>, onGive: (personId: string) => void): Column[] {
   return [
     who,
     cover,
@@ -35,7 +37,7 @@ export function candidateColumns({ weeks, need, currency }: Candidates, onGive: 
       width: 92,
       isFigure: true,
       yields: true,
-      value: (row) => row.cost / 100,
+      value: (row) => majorOf(row.cost),
       cell: (row) => moneyText(row.cost),
     },
     margin,
@@ -100,7 +102,7 @@ const margin: Column = {
   width: 72,
   isFigure: true,
   yields: true,
-  value: ({ marginAfter }) => marginAfter,
+  value: ({ marginAfter }) => marginAfter && shownOr(marginAfter, null),
   copied: ({ marginAfter }) => (marginAfter === null ? "" : marginText(marginAfter)),
   look: () => "text-ink-2",
   cell: ({ marginAfter }) => (marginAfter === null ? "–" : marginText(marginAfter)),

@@ -1,5 +1,6 @@
 "use client";
 // The candidates for an opening: ranked, with their room over its weeks; up to three in comparison.
+import type { Redacted } from "../../client/seen.ts";
 import type { Candidates } from "../../core/answers/openings.ts";
 import { hoursText, longDay, marginText, shortDay } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
@@ -9,12 +10,12 @@ import { Compare } from "./compare.tsx";
 import type { OpeningsHook } from "./useOpenings.ts";
 import { texts } from "./words.ts";
 
-export function CandidatePanel({ candidates, hook }: { candidates: Candidates; hook: OpeningsHook }) {
+export function CandidatePanel({ candidates, hook }: { candidates: Redacted<Candidates>; hook: OpeningsHook }) {
   const { opening, fitting, near, margin } = candidates;
   const beside = [...fitting, ...near].filter(({ personId }) => hook.view.beside.includes(personId));
   const linkTo = useLinkTo();
   return (
-    <section aria-label={`Candidates for ${opening.taskName}`} className="flex min-h-0 flex-col overflow-hidden box-open">
+    <section aria-label={`Redacted<Candidates> for ${opening.taskName}`} className="flex min-h-0 flex-col overflow-hidden box-open">
       <header className="line-below px-4 py-2.5">
         <div className="flex items-baseline gap-3">
           <h2 className="font-title text-[19px]">

@@ -1,13 +1,14 @@
 "use client";
 // The candidates in their order: those who fit, then those who miss something.
 import { useMemo } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import type { Candidates } from "../../core/answers/openings.ts";
 import { DataTable } from "../../ui/table/dataTable.tsx";
 import { candidateColumns } from "./candidateColumns.tsx";
 import type { OpeningsHook } from "./useOpenings.ts";
 import { texts } from "./words.ts";
 
-export function CandidateTable({ candidates, hook: { view, compare, setView } }: { candidates: Candidates; hook: OpeningsHook }) {
+export function CandidateTable({ candidates, hook: { view, compare, setView } }: { candidates: Redacted<Candidates>; hook: OpeningsHook }) {
   const { fitting, near } = candidates;
   const columns = useMemo(() => candidateColumns(candidates, (id) => setView({ sheet: `give:${id}` })), [candidates, setView]);
   const sections = useMemo(
@@ -20,7 +21,7 @@ export function CandidateTable({ candidates, hook: { view, compare, setView } }:
   return (
     <DataTable
       name="candidate"
-      label={`Candidates for ${candidates.opening.taskName}`}
+      label={`Redacted<Candidates> for ${candidates.opening.taskName}`}
       columns={columns}
       sections={sections}
       idOf={({ personId }) => personId}

@@ -1,5 +1,6 @@
 "use client";
 // Two or three candidates side by side.
+import type { Redacted } from "../../client/seen.ts";
 import type { CandidateRow, Candidates } from "../../core/answers/openings.ts";
 import { Button } from "../../ui/button.tsx";
 import { hoursText, marginText, moneyText, shareText } from "../../ui/format.ts";
@@ -9,8 +10,8 @@ import type { OpeningsHook } from "./useOpenings.ts";
 import { texts } from "./words.ts";
 
 interface CompareProps {
-  candidates: Candidates;
-  people: CandidateRow[];
+  candidates: Redacted<Candidates>;
+  people: Redacted<CandidateRow>[];
   hook: OpeningsHook;
 }
 
@@ -65,10 +66,10 @@ function RoomLine({ candidates: { weeks, need }, people }: Omit<CompareProps, "h
   );
 }
 
-type ComparedLine = [says: string, of: (person: CandidateRow) => string];
+type ComparedLine = [says: string, of: (person: Redacted<CandidateRow>) => string];
 
 /** The lines of the comparison: the name of each, and its text for a person. */
-function linesOf({ currency, margin }: Candidates): ComparedLine[] {
+function linesOf({ currency, margin }: Redacted<Candidates>): ComparedLine[] {
   const marginAfter: ComparedLine = ["Margin after", ({ marginAfter: own }) => (own === null ? "–" : marginText(own))];
   return [
     ["Covers", ({ covered, cover }) => `${hoursText(covered)} h, ${shareText(cover)}`],

@@ -1,6 +1,7 @@
 "use client";
 // A proposal for all openings in the list, to go through line by line: each is taken or left.
 import { useEffect, useState } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import { usePlan } from "../../client/session.tsx";
 import type { OpeningRow } from "../../core/answers/openings.ts";
 import type { Proposal, ProposalLine } from "../../core/staffing/proposal.ts";
@@ -61,7 +62,7 @@ export function ProposalSheet({ openings, onClose }: { openings: readonly Openin
 }
 
 interface LinesProps {
-  lines: readonly ProposalLine[];
+  lines: readonly Redacted<ProposalLine>[];
   /** The openings that are not taken. */
   left: ReadonlySet<string>;
   onToggle: (openingId: string) => void;
@@ -76,7 +77,7 @@ function Lines({ lines, left, onToggle }: LinesProps) {
 /** Works a proposal out, and again where two may share or no longer may. */
 function useProposal(ids: readonly string[], isShared: boolean) {
   const session = usePlan();
-  const [proposal, setProposal] = useState<Proposal | null>(null);
+  const [proposal, setProposal] = useState<Redacted<Proposal> | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const [solve, setSolve] = useState<0 | 1 | 2 | 3>(0);
   const [stop, setStop] = useState<(() => void) | undefined>();
@@ -123,7 +124,7 @@ const solveWords = [
   "Then the lowest cost",
 ] as const;
 
-function Covered({ proposal }: { proposal: Proposal }) {
+function Covered({ proposal }: { proposal: Redacted<Proposal> }) {
   return (
     <SheetSection>
       <p>
@@ -140,7 +141,7 @@ function Covered({ proposal }: { proposal: Proposal }) {
   );
 }
 
-function Line({ line, isTaken, onToggle }: { line: ProposalLine; isTaken: boolean; onToggle: () => void }) {
+function Line({ line, isTaken, onToggle }: { line: Redacted<ProposalLine>; isTaken: boolean; onToggle: () => void }) {
   const { currency } = usePlanFacts();
   const { taskName, projectName, recipients, minutes, total, cost } = line;
   const names = recipients.map(({ name }) => name).join(" and ");

@@ -4,10 +4,12 @@ import { useEffect, useState } from "react";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { Edit } from "../../core/edits/edit.ts";
+import { lessFigure, sumOfFigures } from "../../core/plan/moneySides.ts";
 import { countText, signedMoney } from "../../ui/format.ts";
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { Unfold } from "../../ui/unfold.tsx";
 import { usePlanFacts } from "../frame/facts.ts";
+import type { MoneyChange } from "../frame/moneyChange.ts";
 import { texts } from "./words.ts";
 
 type Margins = AnswerOf<"margins">;
@@ -98,22 +100,17 @@ function LastLines({ now, then }: { now: Margins; then: Margins }) {
 
 const NO_CHANGE = "No project changes.";
 
-interface MoneyChange {
-  cost: number;
-  revenue: number;
-}
-
 /** The projects that cost or bring in something else then, each with how much more. */
 const changesOf = (now: Margins, then: Margins): (MoneyChange & { id: string; name: string })[] =>
   then.projects.flatMap(({ id, name, cost, revenue }) => {
     const before = now.projects.find((own) => own.id === id);
-    const [by, more] = [cost - (before?.cost ?? 0), revenue - (before?.revenue ?? 0)];
+    const [by, more] = [lessFigure(cost, before?.cost ?? 0), lessFigure(revenue, before?.revenue ?? 0)];
     return by === 0 && more === 0 ? [] : [{ id, name, cost: by, revenue: more }];
   });
 
 const sumOf = (changed: readonly MoneyChange[]): MoneyChange => ({
-  cost: changed.reduce((sum, { cost }) => sum + cost, 0),
-  revenue: changed.reduce((sum, { revenue }) => sum + revenue, 0),
+  cost: sumOfFigures(changed.map(({ cost }) => cost)),
+  revenue: sumOfFigures(changed.map(({ revenue }) => revenue)),
 });
 
 const moneyWords = ({ cost, revenue }: MoneyChange, currency: string): string =>

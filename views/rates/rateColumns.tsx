@@ -1,5 +1,6 @@
 // The columns of a rate table: whose rate, and a column for each day on which rates change, typed in place.
 
+import type { Redacted } from "../../client/seen.ts";
 import type { RateUse } from "../../core/answers/rateUses.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import { inForce, type RateFigure } from "../../core/entry/typeRates.ts";
@@ -18,7 +19,7 @@ export interface RateContext {
   today: string;
   onType: (row: RateRow, date: string, amount: number | null) => void;
   /** By row id. */
-  uses: ReadonlyMap<string, RateUse>;
+  uses: ReadonlyMap<string, Redacted<RateUse>>;
   /** Another table to compare with: its row for the same, and what its amounts are in the currency of this one. */
   beside: { rowOf: (row: RateRow) => RateRow | undefined; exchanged: (amount: number, date: string) => number | null } | null;
 }

@@ -2,9 +2,10 @@
 // Rates: cost and bill tables, each a grid of subjects and of the days on which rates change.
 import { Ellipsis, TrendingUp } from "lucide-react";
 import { parseAsString, useQueryState } from "nuqs";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
+import { withoutHidden } from "../../client/seen.ts";
 import { useAnswer, usePlan } from "../../client/session.tsx";
 import { copyName } from "../../core/plan/names.ts";
 import type { RateTable } from "../../core/plan/schema.ts";
@@ -29,7 +30,8 @@ import { useRates } from "./useRates.ts";
 import { texts } from "./words.ts";
 
 export function Rates({ initial }: { initial: Initial<AnswerOf<"rateTables">> }) {
-  const tables = useAnswer("rateTables", {}, initial);
+  const seen = useAnswer("rateTables", {}, initial);
+  const tables = useMemo(() => seen.map((table) => withoutHidden<RateTable>(table)), [seen]);
   const linkTo = useLinkTo();
   const [tableId, setTableId] = useQueryState("table", parseAsString.withOptions({ shallow: true }));
   const table = tables.find(({ id }) => id === tableId) ?? tables[0];

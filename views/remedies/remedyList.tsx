@@ -2,6 +2,7 @@
 // The options for a problem, best first: each with its effect, a preview and a way to apply it.
 import { useEffect, useRef, useState } from "react";
 import type { RemedyProblem } from "../../client/searches.ts";
+import type { Redacted } from "../../client/seen.ts";
 import { useHost, useMaybeAnswer } from "../../client/session.tsx";
 import type { RemedyLine } from "../../core/answers/remedyLines.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
@@ -15,9 +16,9 @@ import { texts } from "./words.ts";
 
 export interface RemedyActions {
   /** The line whose preview the screen shows; without these there is no preview. */
-  previewed?: RemedyLine | null;
-  onPreview?: (line: RemedyLine | null) => void;
-  onApply: (line: RemedyLine) => void;
+  previewed?: Redacted<RemedyLine> | null;
+  onPreview?: (line: Redacted<RemedyLine> | null) => void;
+  onApply: (line: Redacted<RemedyLine>) => void;
 }
 
 interface ListProps extends RemedyActions {
@@ -75,22 +76,22 @@ export function RemedyList({ problem, begun, isSought = false, onFound, ...actio
 }
 
 /** Remedies with their own button or form next to the list: accepting, and a plain yes or no to leave. */
-function isAskedElsewhere({ kind, steps: [first, ...more] }: RemedyLine, about: RemedyProblem["about"]): boolean {
+function isAskedElsewhere({ kind, steps: [first, ...more] }: Redacted<RemedyLine>, about: RemedyProblem["about"]): boolean {
   const isPlainAnswer = more.length === 0 && (first.answer === "approved" || first.answer === "declined");
   return kind === "accept" || (about === "leave" && isPlainAnswer);
 }
 
-const keyOf = ({ edits }: RemedyLine): string => JSON.stringify(edits);
+const keyOf = ({ edits }: Redacted<RemedyLine>): string => JSON.stringify(edits);
 
 /** The best of each kind before the second of any: a few lines show what there is to choose from. */
-function variedFirst(lines: readonly RemedyLine[]): RemedyLine[] {
-  const kindOf = ({ kind, steps }: RemedyLine) => (steps.length > 1 ? "together" : kind);
+function variedFirst(lines: readonly Redacted<RemedyLine>[]): Redacted<RemedyLine>[] {
+  const kindOf = ({ kind, steps }: Redacted<RemedyLine>) => (steps.length > 1 ? "together" : kind);
   const firsts = lines.filter((line, at) => lines.findIndex((own) => kindOf(own) === kindOf(line)) === at);
   return [...firsts, ...lines.filter((line) => !firsts.includes(line))];
 }
 
 /** The further effects of a remedy, with bad ones marked. */
-function Effect({ effect, steps }: Pick<RemedyLine, "effect" | "steps">) {
+function Effect({ effect, steps }: Pick<Redacted<RemedyLine>, "effect" | "steps">) {
   const { currency } = usePlanFacts();
   return (
     <p className="text-side">
@@ -104,10 +105,10 @@ function Effect({ effect, steps }: Pick<RemedyLine, "effect" | "steps">) {
   );
 }
 
-const movesDates: ReadonlySet<RemedyLine["kind"]> = new Set(["delay", "postpone", "spread", "lighten"]);
+const movesDates: ReadonlySet<Redacted<RemedyLine>["kind"]> = new Set(["delay", "postpone", "spread", "lighten"]);
 
 /** The other tasks whose finish changes, before it is applied. */
-function Moved({ line }: { line: RemedyLine }) {
+function Moved({ line }: { line: Redacted<RemedyLine> }) {
   const impact = useMaybeAnswer("impact", movesDates.has(line.kind) ? { edit: remedyEdit(line) } : null, null);
   const others = (impact?.finishes ?? []).filter(({ kind, id }) => kind === "task" && !line.taskIds.includes(id));
   if (others.length === 0) return null;
@@ -123,7 +124,7 @@ function Moved({ line }: { line: RemedyLine }) {
   );
 }
 
-type ItemProps = { line: RemedyLine; about: RemedyProblem["about"] } & RemedyActions;
+type ItemProps = { line: Redacted<RemedyLine>; about: RemedyProblem["about"] } & RemedyActions;
 
 function RemedyItem({ line, about, previewed, onPreview, onApply }: ItemProps) {
   const tryIt = useTry();

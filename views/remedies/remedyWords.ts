@@ -1,10 +1,12 @@
 // Remedies and what they result in, in words.
 import type { RemedyProblem } from "../../client/searches.ts";
+import type { Redacted } from "../../client/seen.ts";
 import type { RemedyLine, RemedyStep } from "../../core/answers/remedyLines.ts";
 import type { RemedyKind } from "../../core/balancing/kinds.ts";
 import type { NamedEffect } from "../../core/balancing/namedEffect.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import type { Edit } from "../../core/edits/edit.ts";
+import { isNegative } from "../../core/plan/moneySides.ts";
 import { countText, hoursText, longDay, lowerFirst, marginText, pointsText, shortDay } from "../../ui/format.ts";
 import { moneyPhrases } from "../frame/moneyChange.ts";
 
@@ -25,14 +27,14 @@ export const kindWords: Record<RemedyKind, string> = {
 
 /** The description of a remedy, as one sentence without a full stop.
  * @param isFromNamed Whose the work is said too: elsewhere than next to their own cell it would not be known. */
-export function remedyText({ steps }: Pick<RemedyLine, "steps">, isFromNamed = false): string {
+export function remedyText({ steps }: Pick<Redacted<RemedyLine>, "steps">, isFromNamed = false): string {
   const from = ({ kind, donorName }: RemedyStep) =>
     isFromNamed && donorName !== null ? ` ${kind === "overtime" ? "for" : "from"} ${donorName}` : "";
   return steps.map((step, at) => (at === 0 ? stepText(step, from(step)) : lowerFirst(stepText(step, from(step))))).join("; and ");
 }
 
 /** A remedy as one edit and one undo. */
-export function remedyEdit(line: RemedyLine): Edit {
+export function remedyEdit(line: Redacted<RemedyLine>): Edit {
   return { kind: "together", words: lowerFirst(remedyText(line)).slice(0, 300), edits: line.edits };
 }
 
@@ -99,7 +101,10 @@ export const nothingWords: Record<RemedyProblem["about"], string> = {
 };
 
 /** The gain of a remedy in the measure of its problem: the figure, and the rest. */
-export function gainOf({ effect, left, marginAfter = 0 }: RemedyLine, about: RemedyProblem["about"]): { main: string; side: string } {
+export function gainOf(
+  { effect, left, marginAfter = 0 }: Redacted<RemedyLine>,
+  about: RemedyProblem["about"],
+): { main: string; side: string } {
   const off = effect.peakOver < 0 ? `Reduces the overload by ${hoursText(-effect.peakOver)} h` : "Does not reduce the overload";
   switch (about) {
     case "overload":
@@ -123,7 +128,7 @@ export function gainOf({ effect, left, marginAfter = 0 }: RemedyLine, about: Rem
 
 /** The further effects of a remedy, each a phrase; bad ones are marked. */
 export function effectPhrases(
-  effect: NamedEffect,
+  effect: Redacted<NamedEffect>,
   currency: string,
   steps: readonly RemedyStep[] = [],
 ): { text: string; isBad: boolean }[] {
@@ -147,11 +152,12 @@ export function effectPhrases(
       isBad: effect.unplaced > 0,
     });
   // The contractor's price is not known yet: less cost without it is no saving.
-  if (unassigned > 0 && effect.cost < 0) return [...phrases, { text: "the contractor's price is not in the plan yet", isBad: false }];
+  if (unassigned > 0 && isNegative(effect.cost))
+    return [...phrases, { text: "the contractor's price is not in the plan yet", isBad: false }];
   return [...phrases, ...moneyPhrases(effect, currency)];
 }
 
-function namesOf(grows: NamedEffect["grows"]): string {
+function namesOf(grows: Redacted<NamedEffect>["grows"]): string {
   const names = [...new Set(grows.map(({ name }) => name))];
   return names.length === 1
     ? `${names[0]}, ${countText(grows.length, "week")}`

@@ -2,11 +2,12 @@
 // Remedies of a problem as they are found, and again whenever the plan changes.
 import { useLayoutEffect, useState } from "react";
 import type { RemedyNews, RemedyProblem } from "../../client/searches.ts";
+import type { Redacted } from "../../client/seen.ts";
 import { useHost, usePlan } from "../../client/session.tsx";
 import { newId } from "../../ui/newId.ts";
 import { usePlanFacts } from "../frame/facts.ts";
 
-export interface Remedies extends RemedyNews {
+export interface Remedies extends Redacted<RemedyNews> {
   isDone: boolean;
   /** The problem that they are remedies of, as text. */
   asked: string;

@@ -1,8 +1,10 @@
 "use client";
 // The plan and sketches side by side, by the same figures; what differs from the plan says by how much.
+import type { Redacted } from "../../client/seen.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { SketchFigures } from "../../core/answers/sketches.ts";
-import { hoursText, marginText, moneyText, shareText, shortDay } from "../../ui/format.ts";
+import { type Figure, lessFigure, shownOr } from "../../core/plan/moneySides.ts";
+import { figureText, hoursText, marginText, moneyText, shareText, shortDay } from "../../ui/format.ts";
 import { usePlanFacts } from "../frame/facts.ts";
 import { texts } from "./words.ts";
 
@@ -43,7 +45,7 @@ export function CompareTable({ ids }: { ids: readonly string[] }) {
   );
 }
 
-function Moved({ finishes }: Pick<SketchFigures, "finishes">) {
+function Moved({ finishes }: Pick<Redacted<SketchFigures>, "finishes">) {
   return finishes.map(({ name, before, after }) => (
     <span key={name} className={`block ${after > before ? "text-over" : "text-level-ink"}`}>
       {name} {shortDay(after)}, not {shortDay(before)}
@@ -51,7 +53,7 @@ function Moved({ finishes }: Pick<SketchFigures, "finishes">) {
   ));
 }
 
-function CompareRow({ line, plan, sketches }: { line: Line; plan: SketchFigures; sketches: readonly SketchFigures[] }) {
+function CompareRow({ line, plan, sketches }: { line: Line; plan: Redacted<SketchFigures>; sketches: readonly Redacted<SketchFigures>[] }) {
   const { name, of, write, isLessBetter } = line;
   return (
     <tr>
@@ -66,23 +68,23 @@ function CompareRow({ line, plan, sketches }: { line: Line; plan: SketchFigures;
 
 interface Line {
   name: string;
-  of: (figures: SketchFigures) => number | null;
+  of: (figures: Redacted<SketchFigures>) => Figure | null;
   write: (figure: number) => string;
   /** Undefined where neither is. */
   isLessBetter?: boolean;
 }
 
-const lines = (currency: string, figures: readonly SketchFigures[]): Line[] => [
+const lines = (currency: string, figures: readonly Redacted<SketchFigures>[]): Line[] => [
   { name: "Over capacity on single days, h", of: ({ peakOver }) => peakOver, write: hoursText, isLessBetter: true },
   { name: "Person-weeks overloaded", of: ({ overWeeks }) => overWeeks, write: String, isLessBetter: true },
   { name: "Hours that cannot be worked", of: ({ unplaced }) => unplaced, write: hoursText, isLessBetter: true },
   { name: "Capacity used", of: ({ used }) => used, write: shareText },
   { name: `Cost, ${currency}`, of: ({ cost }) => cost, write: (minor) => moneyText(minor, 0), isLessBetter: true },
-  ...(figures.some(({ addedPeople }) => addedPeople > 0)
+  ...(figures.some(({ addedPeople }) => addedPeople !== 0)
     ? [
         {
           name: `Included: unassigned time of added people, ${currency}`,
-          of: ({ addedPeople }: SketchFigures) => addedPeople,
+          of: ({ addedPeople }: Redacted<SketchFigures>) => addedPeople,
           write: (minor: number) => moneyText(minor, 0),
           isLessBetter: true,
         },
@@ -92,11 +94,11 @@ const lines = (currency: string, figures: readonly SketchFigures[]): Line[] => [
   { name: "Margin", of: ({ margin }) => margin, write: marginText, isLessBetter: false },
 ];
 
-const written = (figure: number | null, write: (figure: number) => string): string => (figure === null ? "–" : write(figure));
+const written = (figure: Figure | null, write: Line["write"]): string => (figure === null ? "–" : figureText(figure, write));
 
 /** Two lines for a role, as the horizon has them. */
 const shortageLines = (role: string): Line[] => {
-  const line = (name: string, of: (own: SketchFigures["shortage"][number]) => number): Line => ({
+  const line = (name: string, of: (own: Redacted<SketchFigures>["shortage"][number]) => number): Line => ({
     name,
     of: ({ shortage }) => shortage.filter(({ roleName }) => roleName === role).reduce((sum, own) => sum + of(own), 0),
     write: hoursText,
@@ -105,8 +107,8 @@ const shortageLines = (role: string): Line[] => {
   return [line(`${role}, expected shortage, h`, ({ expected }) => expected), line(`${role}, shortage at 80%, h`, ({ at80 }) => at80)];
 };
 
-function Compared({ was, is, write, isLessBetter }: { was: number | null; is: number | null } & Pick<Line, "write" | "isLessBetter">) {
-  const by = (is ?? 0) - (was ?? 0);
+function Compared({ was, is, write, isLessBetter }: { was: Figure | null; is: Figure | null } & Pick<Line, "write" | "isLessBetter">) {
+  const by = shownOr(lessFigure(is ?? 0, was ?? 0), 0);
   // A difference that rounds to nothing is not shown.
   const isShown = is !== null && was !== null && write(Math.abs(by)) !== write(0);
   const tone = by === 0 || isLessBetter === undefined ? "text-ink-2" : by < 0 === isLessBetter ? "text-level-ink" : "text-over";

@@ -1,8 +1,10 @@
 // Signals in words: what is the matter, its figure, and the one step to what can be done about it.
 
+import type { Redacted } from "../../client/seen.ts";
 import { type Attention, type AttentionGroup, type AttentionKind, WEEKS_AHEAD } from "../../core/attention/kinds.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
+import { lessFigure } from "../../core/plan/moneySides.ts";
 import { countText, hoursText, lowerFirst, marginText, pointsText, shortDay } from "../../ui/format.ts";
 import { conflictText } from "../frame/conflictText.ts";
 
@@ -33,11 +35,11 @@ export const kindNames: Record<AttentionKind, string> = {
 
 const h = (minutes = 0): string => `${hoursText(minutes)} h`;
 const day = (own: number | undefined): string => (own === undefined ? "" : shortDay(own));
-const span = ({ from, to }: Attention): string => (from === to ? day(from) : `${day(from)} – ${day(to)}`);
-const taskIn = ({ task, project }: Attention): string => `${task} (${project})`;
+const span = ({ from, to }: Redacted<Attention>): string => (from === to ? day(from) : `${day(from)} – ${day(to)}`);
+const taskIn = ({ task, project }: Redacted<Attention>): string => `${task} (${project})`;
 
 /** The sentence of a signal. */
-export function sentenceOf(signal: Attention): string {
+export function sentenceOf(signal: Redacted<Attention>): string {
   const { kind, person, minutes, count = 0 } = signal;
   switch (kind) {
     case "over":
@@ -82,25 +84,25 @@ export function sentenceOf(signal: Attention): string {
   }
 }
 
-function heldText({ conflict, days = 0 }: Attention): string {
+function heldText({ conflict, days = 0 }: Redacted<Attention>): string {
   return conflict ? lowerFirst(conflictText({ kind: conflict, ticks: days * TICKS_PER_DAY })) : "";
 }
 
 const lackWords: Partial<Record<AttentionKind, string>> = { noPerson: "unassigned", noEstimate: "no estimate", noRole: "no role" };
 
 /** The other missing fields of a task: ", no estimate and no role". */
-function alsoText({ also = [] }: Attention): string {
+function alsoText({ also = [] }: Redacted<Attention>): string {
   const words = also.flatMap((kind) => lackWords[kind] ?? []);
   const last = words.pop();
   if (last === undefined) return "";
   return words.length > 0 ? `, ${words.join(", ")} and ${last}` : ` and ${last}`;
 }
 
-const workText = ({ task, project, count = 1 }: Attention): string =>
+const workText = ({ task, project, count = 1 }: Redacted<Attention>): string =>
   count > 1 ? `${task} and ${countText(count - 1, "other assignment", "other assignments")}` : `${task} (${project})`;
 
 /** The subject of a signal in more words, if the sentence leaves it out; else empty. */
-export function detailOf(signal: Attention): string {
+export function detailOf(signal: Redacted<Attention>): string {
   const { kind, others = [], count = 0, requestId } = signal;
   if (kind === "notYetHere" || kind === "gone" || (kind === "leaveClash" && requestId === undefined)) return workText(signal);
   if (kind !== "unbalancedRole") return "";
@@ -108,7 +110,7 @@ export function detailOf(signal: Attention): string {
   return `${others.map(({ name, minutes }) => `${name}: ${h(minutes)} free`).join(", ")}${more}`;
 }
 
-function peopleText({ others = [] }: Attention): string {
+function peopleText({ others = [] }: Redacted<Attention>): string {
   if (others.length === 0) return "";
   return `: ${others
     .slice(0, 3)
@@ -117,8 +119,8 @@ function peopleText({ others = [] }: Attention): string {
 }
 
 /** The figure that a signal is weighed by; empty where it has none. */
-export function figureOf({ kind, minutes, days, share, goal, count }: Attention): string {
-  if (kind === "thinMargin") return `−${pointsText((goal ?? 0) - (share ?? 0))}`;
+export function figureOf({ kind, minutes, days, share, goal, count }: Redacted<Attention>): string {
+  if (kind === "thinMargin") return `−${pointsText(lessFigure(goal ?? 0, share ?? 0))}`;
   if (kind === "missingRate" || kind === "missingExchangeRate") return String(count);
   if (days !== undefined && days > 0) return countText(days, "day");
   return minutes === undefined ? "" : h(minutes);
@@ -131,7 +133,7 @@ export interface SignalStep {
   more: Record<string, string>;
 }
 
-export function stepOf(signal: Attention): SignalStep {
+export function stepOf(signal: Redacted<Attention>): SignalStep {
   const { kind, personId = "", taskId, projectId = "", assignmentId = "", requestId = "" } = signal;
   const person = `/people/person/${encodeURIComponent(personId)}`;
   const cell = signal.from !== undefined && signal.to !== undefined ? `${personId}@${formatDay(signal.from)}_${formatDay(signal.to)}` : "";

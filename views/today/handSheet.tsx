@@ -2,6 +2,7 @@
 // A signal handed to a colleague: a note that goes to the outbox.
 import { useState } from "react";
 import { toast } from "sonner";
+import type { Redacted } from "../../client/seen.ts";
 import { usePlan } from "../../client/session.tsx";
 import type { Attention } from "../../core/attention/kinds.ts";
 import { Button } from "../../ui/button.tsx";
@@ -15,7 +16,7 @@ import { sentenceOf } from "./attentionWords.ts";
 import { texts } from "./words.ts";
 
 /** Sends a note that says what a signal says, and what is added. */
-function useNote(signal: Attention, onSent: () => void) {
+function useNote(signal: Redacted<Attention>, onSent: () => void) {
   const session = usePlan();
   const { user } = useFrame();
   const sentence = sentenceOf(signal);
@@ -28,7 +29,7 @@ function useNote(signal: Attention, onSent: () => void) {
   };
 }
 
-export function HandSheet({ signal, onClose }: { signal: Attention; onClose: () => void }) {
+export function HandSheet({ signal, onClose }: { signal: Redacted<Attention>; onClose: () => void }) {
   const { people } = useNames();
   const [personId, setPersonId] = useState("");
   const [text, setText] = useState("");

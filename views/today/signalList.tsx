@@ -1,5 +1,6 @@
 "use client";
 // The signals by what they are about, each group worst first; the group with the worst one is first.
+import type { Redacted } from "../../client/seen.ts";
 import type { Today } from "../../core/answers/today.ts";
 import { type Attention, type AttentionGroup, attentionKinds } from "../../core/attention/kinds.ts";
 import { buttonLook, TextButton } from "../../ui/button.tsx";
@@ -11,7 +12,7 @@ import { detailOf, figureOf, groupWords, sentenceOf, stepOf } from "./attentionW
 import { texts } from "./words.ts";
 
 interface Props {
-  today: Today;
+  today: Redacted<Today>;
   openKey: string | null;
   onSnooze: (key: string) => void;
   onHand: (key: string) => void;
@@ -56,16 +57,16 @@ export function SignalList({ today: { signals, counts }, openKey, onSnooze, onHa
   );
 }
 
-export const groupOf = ({ kind }: Attention): AttentionGroup => attentionKinds[kind].about;
+export const groupOf = ({ kind }: Redacted<Attention>): AttentionGroup => attentionKinds[kind].about;
 
 /** Number of signals of the listed kinds that are not listed. */
-function hidden(listed: readonly Attention[], counts: Today["counts"]): number {
+function hidden(listed: readonly Redacted<Attention>[], counts: Today["counts"]): number {
   const kinds = [...new Set(listed.map(({ kind }) => kind))];
   return kinds.reduce((sum, kind) => sum + (counts[kind] ?? 0), 0) - listed.length;
 }
 
 interface LineProps {
-  signal: Attention;
+  signal: Redacted<Attention>;
   isOpen: boolean;
   onSnooze: () => void;
   onHand: () => void;

@@ -1,11 +1,12 @@
 "use client";
 // The sign that a row wants attention, with the sentences of Today: they are asked for once for a whole screen.
 import { createContext, type ReactNode, useContext, useMemo } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import type { Attention } from "../../core/attention/kinds.ts";
 import { sentenceOf } from "./attentionWords.ts";
 import { type About, aboutKey, aboutsOf, useSignals } from "./signalsOf.tsx";
 
-type ByAbout = ReadonlyMap<string, readonly Attention[]>;
+type ByAbout = ReadonlyMap<string, readonly Redacted<Attention>[]>;
 
 const none: ByAbout = new Map();
 const Signals = createContext(none);
@@ -17,8 +18,8 @@ export function WithSignals({ children }: { children: ReactNode }) {
   return <Signals value={byAbout}>{children}</Signals>;
 }
 
-function grouped(signals: readonly Attention[]): ByAbout {
-  const groups = new Map<string, Attention[]>();
+function grouped(signals: readonly Redacted<Attention>[]): ByAbout {
+  const groups = new Map<string, Redacted<Attention>[]>();
   for (const signal of signals)
     for (const about of aboutsOf(signal)) {
       const key = aboutKey(about);

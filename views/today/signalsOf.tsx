@@ -1,5 +1,6 @@
 "use client";
 // The signals about one person, task or project, where they are looked at: the words and the step of Today.
+import type { Redacted } from "../../client/seen.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import { useHasRested } from "../../client/useHasRested.ts";
 import type { Attention } from "../../core/attention/kinds.ts";
@@ -40,7 +41,7 @@ export function SignalsOf(about: About) {
 }
 
 /** The signals of Today; null until a page that was just opened has settled, and until they are worked out. */
-export function useSignals(): readonly Attention[] | null {
+export function useSignals(): readonly Redacted<Attention>[] | null {
   const { clock } = useFrame();
   const hasRested = useHasRested();
   return useMaybeAnswer("today", hasRested ? { clock } : null, null)?.signals ?? null;
@@ -52,7 +53,7 @@ const isHere = (about: About, more: Record<string, string>): boolean =>
 
 /** The subject of a signal: of a project the signals that belong to none of its tasks; of a person and a task all that name them
  * first. */
-export function aboutsOf({ kind, personId, taskId, projectId }: Attention): About[] {
+export function aboutsOf({ kind, personId, taskId, projectId }: Redacted<Attention>): About[] {
   return [
     ...(personId !== undefined && kind !== "requestWaiting" ? [{ personId }] : []),
     ...(taskId !== undefined ? [{ taskId }] : projectId !== undefined ? [{ projectId }] : []),

@@ -1,6 +1,7 @@
 "use client";
 // A signal that is to wait: until when, and why.
 import { useState } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import { usePlan } from "../../client/session.tsx";
 import type { Attention } from "../../core/attention/kinds.ts";
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
@@ -15,7 +16,7 @@ import { texts } from "./words.ts";
 
 const USUAL_DAYS = 7;
 
-export function SnoozeSheet({ signal, today, onClose }: { signal: Attention; today: number; onClose: () => void }) {
+export function SnoozeSheet({ signal, today, onClose }: { signal: Redacted<Attention>; today: number; onClose: () => void }) {
   const session = usePlan();
   const [until, setUntil] = useState(writeDate(formatDay(today + USUAL_DAYS)));
   const [reason, setReason] = useState("");

@@ -1,5 +1,6 @@
 "use client";
 // The snoozed signals: until when, why, and the way back.
+import type { Redacted } from "../../client/seen.ts";
 import { usePlan } from "../../client/session.tsx";
 import type { Today } from "../../core/answers/today.ts";
 import { Button } from "../../ui/button.tsx";
@@ -8,7 +9,7 @@ import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { sentenceOf } from "./attentionWords.ts";
 import { texts } from "./words.ts";
 
-export function SnoozedSheet({ snoozed, onClose }: { snoozed: Today["snoozed"]; onClose: () => void }) {
+export function SnoozedSheet({ snoozed, onClose }: { snoozed: Redacted<Today>["snoozed"]; onClose: () => void }) {
   const session = usePlan();
   return (
     <Sheet title={texts.snoozed} subtitle="Signals that return later" onClose={onClose}>

@@ -1,11 +1,13 @@
 // Today as a page to print: what wants attention, group by group.
+
+import type { Redacted } from "../../client/seen.ts";
 import type { Today } from "../../core/answers/today.ts";
 import { longDay } from "../../ui/format.ts";
 import { PrintedPage } from "../../ui/printedPage.tsx";
 import { detailOf, figureOf, groupWords, sentenceOf } from "./attentionWords.ts";
 import { groupOf } from "./signalList.tsx";
 
-export function TodayPage({ today, studio }: { today: Today; studio: string }) {
+export function TodayPage({ today, studio }: { today: Redacted<Today>; studio: string }) {
   const { signals } = today;
   // As on the screen: the group of the worst signal first.
   const groups = [...new Set(signals.map(groupOf))];

@@ -1,6 +1,7 @@
 "use client";
 // A line to put a person on a task, or the role that is needed.
 import { useState } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { Assignment } from "../../core/plan/schema.ts";
 import { readAmount } from "../../ui/amount.ts";
@@ -24,7 +25,7 @@ import { texts } from "./words.ts";
 import { type Statement, statements } from "./workShape.tsx";
 
 interface AddWorkProps {
-  entry: OutlineTask;
+  entry: Redacted<OutlineTask>;
   project: ProjectHook;
 }
 
@@ -63,7 +64,7 @@ function subjectOf(who: string): Subject | null {
 }
 
 /** People with the task's role first, then the role itself, then everyone else. */
-function WhoPicker({ entry, value, onChange }: { entry: OutlineTask; value: string; onChange: (who: string) => void }) {
+function WhoPicker({ entry, value, onChange }: { entry: Redacted<OutlineTask>; value: string; onChange: (who: string) => void }) {
   const { roles, teams } = useNames();
   const { people, onOpen } = usePeopleWithRoom(
     entry.dates

@@ -1,6 +1,7 @@
 "use client";
 // Many tasks at once: what is left as it is stays.
 import { useState } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
 import { type FillKey, fillDown, fillKeys } from "../../core/entry/fillDown.ts";
@@ -36,7 +37,7 @@ export function BulkTasks({ project }: { project: ProjectHook }) {
 const asItIs = { roleId: "", personId: "", state: "", days: "" };
 
 /** The values given to all selected tasks at once, and their effect. */
-function ChangeTicked({ entries, project }: { entries: readonly OutlineTask[]; project: ProjectHook }) {
+function ChangeTicked({ entries, project }: { entries: readonly Redacted<OutlineTask>[]; project: ProjectHook }) {
   const { roles } = useNames();
   const [fields, setFields] = useState(asItIs);
   const set = (key: keyof typeof asItIs) => (value: string) => setFields({ ...fields, [key]: value });
@@ -96,13 +97,13 @@ function DaysField({ text, isSound, onChange }: { text: string; isSound: boolean
   );
 }
 
-function together(entries: readonly OutlineTask[], edits: SingleEdit[]): Edit | null {
+function together(entries: readonly Redacted<OutlineTask>[], edits: SingleEdit[]): Edit | null {
   if (edits.length < 2) return edits[0] ?? null;
   return { kind: "together", words: `change ${countText(entries.length, "task")}`, edits };
 }
 
 /** Each of them follows the one above it, where it does not yet. */
-function LinkInRow({ entries, project }: { entries: readonly OutlineTask[]; project: ProjectHook }) {
+function LinkInRow({ entries, project }: { entries: readonly Redacted<OutlineTask>[]; project: ProjectHook }) {
   const links = project.outline?.links ?? [];
   const edits = entries.slice(1).flatMap(({ task }, at): SingleEdit[] => {
     const from = entries[at].task.id;
@@ -155,7 +156,7 @@ const fillWords: Record<FillKey, string> = {
 };
 
 /** The values of the first task apply to the others; F does it from the keyboard. */
-function FillDown({ entries, project }: { entries: readonly OutlineTask[]; project: ProjectHook }) {
+function FillDown({ entries, project }: { entries: readonly Redacted<OutlineTask>[]; project: ProjectHook }) {
   const [keys, setKeys] = useState<FillKey[]>(["who"]);
   const [first] = entries;
   const edits = fillDown(entries, keys, newId);
@@ -176,7 +177,7 @@ function FillDown({ entries, project }: { entries: readonly OutlineTask[]; proje
   );
 }
 
-function editsOf(entries: readonly OutlineTask[], { roleId, personId, state, days }: typeof asItIs): SingleEdit[] {
+function editsOf(entries: readonly Redacted<OutlineTask>[], { roleId, personId, state, days }: typeof asItIs): SingleEdit[] {
   const ids = entries.map(({ task }) => task.id);
   const set: Record<string, unknown> = {
     ...(roleId && { roleId }),
@@ -189,7 +190,7 @@ function editsOf(entries: readonly OutlineTask[], { roleId, personId, state, day
 }
 
 /** Openings that are stated are taken over; what only the effort states becomes an assignment. */
-function staffEdit(entries: readonly OutlineTask[], personId: string): SingleEdit | null {
+function staffEdit(entries: readonly Redacted<OutlineTask>[], personId: string): SingleEdit | null {
   const openings = entries.flatMap(({ work }) => work.filter(({ kind }) => kind === "opening").map(({ assignment }) => assignment.id));
   const assignments = entries.flatMap(({ task, open, work }) => {
     const rest = open - work.reduce((sum, { kind, asked }) => sum + (kind === "opening" ? asked : 0), 0);

@@ -1,5 +1,6 @@
 // Links as lines over the chart: from the end of one bar to the beginning of the next; critical ones in ink.
 
+import type { Redacted } from "../../client/seen.ts";
 import type { OutlineLink, OutlineTask } from "../../core/answers/outline.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { Link } from "../../core/plan/schema.ts";
@@ -13,7 +14,7 @@ export function ChartLinks({
   height,
 }: {
   links: readonly OutlineLink[];
-  tasks: readonly OutlineTask[];
+  tasks: readonly Redacted<OutlineTask>[];
   window: Range;
   height: number;
 }) {
@@ -40,7 +41,14 @@ export function ChartLinks({
 }
 
 /** Down or up at the end that binds, then along to the beginning that is bound. */
-function pathOf(kind: Link["kind"], from: OutlineTask, fromY: number, to: OutlineTask, toY: number, window: Range): string | null {
+function pathOf(
+  kind: Link["kind"],
+  from: Redacted<OutlineTask>,
+  fromY: number,
+  to: Redacted<OutlineTask>,
+  toY: number,
+  window: Range,
+): string | null {
   if (!from.dates || !to.dates) return null;
   const fromDay = kind === "FS" || kind === "FF" ? from.dates.finish + 1 : from.dates.start;
   const toDay = kind === "FS" || kind === "SS" ? to.dates.start : to.dates.finish + 1;

@@ -1,5 +1,6 @@
 // The signs of what holds a task's dates besides its links: a pin, a delay, a bound; in the row and at its bar.
 
+import type { Redacted } from "../../client/seen.ts";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import { objectKeys } from "../../core/plan/objectKeys.ts";
@@ -13,7 +14,7 @@ const bounds = {
   finishNotAfter: "Finish no later than",
 } as const;
 
-export function DateSigns({ entry: { task, dates, isSummary } }: { entry: OutlineTask }) {
+export function DateSigns({ entry: { task, dates, isSummary } }: { entry: Redacted<OutlineTask> }) {
   if (isSummary) return null;
   const stated = objectKeys(bounds).flatMap((key) => (task[key] === undefined ? [] : [`${bounds[key]} ${longDay(parseDay(task[key]))}`]));
   return (

@@ -2,6 +2,7 @@
 // The links of a task: what it follows and what follows it, to change, to remove and to add.
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { Outline, OutlineLink, OutlineTask } from "../../core/answers/outline.ts";
 import type { Link, Task } from "../../core/plan/schema.ts";
@@ -26,7 +27,7 @@ export const linkKinds: Record<Link["kind"], string> = {
   SF: "finishes after it starts",
 };
 
-export function TaskLinks({ outline, entry, project }: { outline: Outline; entry: OutlineTask; project: Hook }) {
+export function TaskLinks({ outline, entry, project }: { outline: Redacted<Outline>; entry: Redacted<OutlineTask>; project: Hook }) {
   const [isAdding, setAdding] = useState(false);
   const into = outline.links.filter(({ link }) => link.to === entry.task.id);
   const outOf = outline.links.filter(({ link }) => link.from === entry.task.id);
@@ -130,10 +131,20 @@ function LagInput({ label, value, onSave }: { label: string; value: number; onSa
   );
 }
 
-const othersOf = (tasks: readonly OutlineTask[], own: Task) =>
+const othersOf = (tasks: readonly Redacted<OutlineTask>[], own: Pick<Task, "id">) =>
   tasks.filter(({ task }) => task.id !== own.id).map(({ task: { id, name }, depth }) => ({ value: id, text: name, depth }));
 
-function AddLink({ entry, outline, project, onDone }: { entry: OutlineTask; outline: Outline; project: Hook; onDone: () => void }) {
+function AddLink({
+  entry,
+  outline,
+  project,
+  onDone,
+}: {
+  entry: Redacted<OutlineTask>;
+  outline: Redacted<Outline>;
+  project: Hook;
+  onDone: () => void;
+}) {
   const { projects } = useNames();
   const [projectId, setProjectId] = useState(outline.project.id);
   const other = useMaybeAnswer("outline", projectId === outline.project.id ? null : { projectId }, null);

@@ -1,11 +1,13 @@
 "use client";
 // The columns of a project's outline that can be shown or left out: their width, heading, what is in them and what they are sorted by.
 import type { ReactNode } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import type { Outline, OutlineTask } from "../../core/answers/outline.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import { costKinds } from "../../core/cost/moneyKeys.ts";
 import { type OutlineRow, readLinks } from "../../core/entry/typeLinks.ts";
+import { type Figure, majorOf, sumOfFigures } from "../../core/plan/moneySides.ts";
 import { Avatar, OpenSign } from "../../ui/avatar.tsx";
 import { hoursOf, hoursText, longDay, moneyText, shortDay } from "../../ui/format.ts";
 import type { TableColumn } from "../../ui/table/column.ts";
@@ -77,7 +79,7 @@ const yielding: readonly OutlineColumn[] = [
   "role",
 ];
 
-const widths: Record<OutlineColumn, Pick<TableColumn<OutlineTask>, "width" | "grow">> = {
+const widths: Record<OutlineColumn, Pick<TableColumn<Redacted<OutlineTask>>, "width" | "grow">> = {
   role: { width: 138, grow: 0.6 },
   who: { width: 94 },
   hours: { width: 62 },
@@ -111,18 +113,22 @@ const figures: ReadonlySet<OutlineColumn> = new Set([
   "cost",
 ]);
 
-const costColumns: Partial<Record<OutlineColumn, (cost: OutlineTask["cost"]) => number>> = {
+const costColumns: Partial<Record<OutlineColumn, (cost: Redacted<OutlineTask>["cost"]) => Figure>> = {
   labour: ({ labour }) => labour,
   material: ({ material }) => material,
   fixed: ({ fixed }) => fixed,
   expense: ({ expense }) => expense,
-  cost: (cost) => costKinds.reduce((sum, kind) => sum + cost[kind], 0),
+  cost: (cost) => sumOfFigures(costKinds.map((kind) => cost[kind])),
 };
 
 export const hasCostColumn = (chosen: readonly OutlineColumn[]): boolean => chosen.some((id) => costColumns[id]);
 
 /** The name, then the columns that are chosen. Columns of cost have a foot: the project's total, with what belongs to no task. */
-export function columnsOf(chosen: readonly OutlineColumn[], follows: Follows, outline: Outline | null): TableColumn<OutlineTask>[] {
+export function columnsOf(
+  chosen: readonly OutlineColumn[],
+  follows: Follows,
+  outline: Redacted<Outline> | null,
+): TableColumn<Redacted<OutlineTask>>[] {
   const columns = [nameColumn(follows), ...chosen.map((id) => (id === "follows" ? followsColumn(follows) : columnOf(id)))];
   if (!outline || !hasCostColumn(chosen)) return columns;
   const { cost, costWithoutTask } = outline;
@@ -133,7 +139,7 @@ export function columnsOf(chosen: readonly OutlineColumn[], follows: Follows, ou
   });
 }
 
-function CostFoot({ all, loose }: { all: number; loose: number }) {
+function CostFoot({ all, loose }: { all: Figure; loose: Figure }) {
   return <TwoLines main={moneyText(all)} side={loose === 0 ? "–" : moneyText(loose)} />;
 }
 
@@ -148,8 +154,8 @@ export interface Follows {
   onType: (taskId: string, text: string) => void;
 }
 
-function followsColumn({ rows, texts, elsewhere, onType }: Follows): TableColumn<OutlineTask> {
-  const textOf = ({ task }: OutlineTask) => texts.get(task.id) ?? "";
+function followsColumn({ rows, texts, elsewhere, onType }: Follows): TableColumn<Redacted<OutlineTask>> {
+  const textOf = ({ task }: Redacted<OutlineTask>) => texts.get(task.id) ?? "";
   return {
     id: "follows",
     head: columnWords.follows,
@@ -171,7 +177,7 @@ function followsColumn({ rows, texts, elsewhere, onType }: Follows): TableColumn
   };
 }
 
-const nameColumn = ({ numbers }: Follows): TableColumn<OutlineTask> => ({
+const nameColumn = ({ numbers }: Follows): TableColumn<Redacted<OutlineTask>> => ({
   id: "task",
   head: "Task",
   width: 180,
@@ -188,7 +194,7 @@ const nameColumn = ({ numbers }: Follows): TableColumn<OutlineTask> => ({
   ),
 });
 
-function columnOf(id: Exclude<OutlineColumn, "follows">): TableColumn<OutlineTask> {
+function columnOf(id: Exclude<OutlineColumn, "follows">): TableColumn<Redacted<OutlineTask>> {
   return {
     id,
     head: columnWords[id],
@@ -203,7 +209,7 @@ function columnOf(id: Exclude<OutlineColumn, "follows">): TableColumn<OutlineTas
   };
 }
 
-const values: Record<Exclude<OutlineColumn, "follows">, (entry: OutlineTask) => string | number | null | undefined> = {
+const values: Record<Exclude<OutlineColumn, "follows">, (entry: Redacted<OutlineTask>) => string | number | null | undefined> = {
   role: ({ roleName }) => roleName,
   who: ({ work }) =>
     peopleOf(work)
@@ -218,24 +224,24 @@ const values: Record<Exclude<OutlineColumn, "follows">, (entry: OutlineTask) => 
   deadline: ({ task }) => task.deadline,
   priority: ({ task, isSummary }) => (isSummary ? null : (task.priority ?? 3)),
   tags: ({ task }) => task.tags?.join(", "),
-  labour: ({ cost }) => cost.labour / 100,
-  material: ({ cost }) => cost.material / 100,
-  fixed: ({ cost }) => cost.fixed / 100,
-  expense: ({ cost }) => cost.expense / 100,
-  cost: (entry) => costOf(entry) / 100,
+  labour: ({ cost }) => majorOf(cost.labour),
+  material: ({ cost }) => majorOf(cost.material),
+  fixed: ({ cost }) => majorOf(cost.fixed),
+  expense: ({ cost }) => majorOf(cost.expense),
+  cost: (entry) => majorOf(costOf(entry)),
 };
 
 /** All that a task costs, in minor units. */
-const costOf = ({ cost }: OutlineTask): number => costKinds.reduce((sum, kind) => sum + cost[kind], 0);
+const costOf = ({ cost }: Redacted<OutlineTask>): Figure => sumOfFigures(costKinds.map((kind) => cost[kind]));
 
-const costCell = (minor: number): Cell => ({ shown: minor === 0 ? "" : moneyText(minor) });
+const costCell = (minor: Figure): Cell => ({ shown: minor === 0 ? "" : moneyText(minor) });
 
-const copies: Partial<Record<Exclude<OutlineColumn, "follows">, (entry: OutlineTask) => string>> = {
+const copies: Partial<Record<Exclude<OutlineColumn, "follows">, (entry: Redacted<OutlineTask>) => string>> = {
   dates: ({ dates }) => (dates ? `${longDay(dates.start)} – ${longDay(dates.finish)}` : ""),
 };
 
 /** The people of a task's work. */
-export const peopleOf = (work: OutlineTask["work"]) => work.filter(({ kind }) => kind === "person" || kind === "team");
+export const peopleOf = (work: Redacted<OutlineTask>["work"]) => work.filter(({ kind }) => kind === "person" || kind === "team");
 
 interface Cell {
   shown: ReactNode;
@@ -245,7 +251,7 @@ interface Cell {
 
 const days = (ticks: number) => String(Math.round((ticks / TICKS_PER_DAY) * 10) / 10);
 
-const cells: Record<Exclude<OutlineColumn, "follows">, (entry: OutlineTask) => Cell> = {
+const cells: Record<Exclude<OutlineColumn, "follows">, (entry: Redacted<OutlineTask>) => Cell> = {
   role: ({ isSummary, progress, roleName }) => ({
     shown: <span className="text-ink-2">{isSummary ? (progress > 0 ? `${progress}% done` : "") : (roleName ?? "")}</span>,
   }),
@@ -285,7 +291,7 @@ const cells: Record<Exclude<OutlineColumn, "follows">, (entry: OutlineTask) => C
   cost: (entry) => costCell(costOf(entry)),
 };
 
-function Who({ entry: { work, isSummary, open } }: { entry: OutlineTask }) {
+function Who({ entry: { work, isSummary, open } }: { entry: Redacted<OutlineTask> }) {
   const people = peopleOf(work);
   return (
     <span className="flex items-center">

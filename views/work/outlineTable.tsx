@@ -1,6 +1,7 @@
 "use client";
 // The outline next to its time chart: folded and moved by keyboard, bars dragged, links drawn.
 import { type KeyboardEvent, useCallback, useMemo, useRef } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import type { OutlineLink, OutlineTask } from "../../core/answers/outline.ts";
 import { writeLinkText } from "../../core/entry/linkText.ts";
 import { focusSoon } from "../../ui/focusSoon.ts";
@@ -27,7 +28,7 @@ export function OutlineTable({ project, edits }: { project: ProjectHook; edits: 
   const links = outline?.links ?? [];
   const follows = useFollows(project);
   const columns = useMemo(() => [...columnsOf(project.columns, follows, outline), chart], [project.columns, follows, outline, chart]);
-  const press = (event: KeyboardEvent, { task: { id } }: OutlineTask): boolean => {
+  const press = (event: KeyboardEvent, { task: { id } }: Redacted<OutlineTask>): boolean => {
     if (event.altKey && steps[event.key]) void project.move(id, steps[event.key]).then(() => focusSoon(`task-${id}`));
     else if (event.key === "Enter" && !event.ctrlKey && !event.metaKey && !event.altKey) {
       select(id);
@@ -93,10 +94,10 @@ function useBars(hue: string, edits: ChartEdits) {
     }),
     [],
   );
-  return useCallback((entry: OutlineTask) => <TaskBar entry={entry} hue={hue} edits={stable} />, [hue, stable]);
+  return useCallback((entry: Redacted<OutlineTask>) => <TaskBar entry={entry} hue={hue} edits={stable} />, [hue, stable]);
 }
 
-function linksShown(links: readonly OutlineLink[], tasks: readonly OutlineTask[]): OutlineLink[] {
+function linksShown(links: readonly OutlineLink[], tasks: readonly Redacted<OutlineTask>[]): OutlineLink[] {
   const shown = new Set(tasks.map(({ task }) => task.id));
   return links.filter(({ link }) => shown.has(link.from) && shown.has(link.to));
 }

@@ -4,6 +4,7 @@ import { parseAsBoolean, parseAsString, parseAsStringLiteral, useQueryStates } f
 import { useMemo } from "react";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
+import type { Redacted } from "../../client/seen.ts";
 import { useAnswer } from "../../client/session.tsx";
 import type { PortfolioRow } from "../../core/answers/portfolio.ts";
 import { AddButton } from "../../ui/addButton.tsx";
@@ -95,7 +96,7 @@ function usePortfolioView() {
 }
 
 interface ToolsProps extends ReturnType<typeof usePortfolioView> {
-  rows: readonly PortfolioRow[];
+  rows: readonly Redacted<PortfolioRow>[];
   troubled: number;
 }
 

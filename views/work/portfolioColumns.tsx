@@ -1,5 +1,6 @@
 // The columns of the list of projects.
 
+import type { Redacted } from "../../client/seen.ts";
 import type { PortfolioRow } from "../../core/answers/portfolio.ts";
 import { countText, hoursOf, hoursText, longDay, shortDay } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
@@ -9,7 +10,7 @@ import { TwoLines } from "../../ui/twoLines.tsx";
 import { SignalSign } from "../today/signalSign.tsx";
 import { texts } from "./words.ts";
 
-export const portfolioColumns = (linkTo: (path: string) => string): TableColumn<PortfolioRow>[] => [
+export const portfolioColumns = (linkTo: (path: string) => string): TableColumn<Redacted<PortfolioRow>>[] => [
   {
     id: "project",
     head: texts.project,
@@ -22,7 +23,7 @@ export const portfolioColumns = (linkTo: (path: string) => string): TableColumn<
   ...factColumns,
 ];
 
-const factColumns: readonly TableColumn<PortfolioRow>[] = [
+const factColumns: readonly TableColumn<Redacted<PortfolioRow>>[] = [
   {
     id: "lead",
     head: texts.lead,
@@ -68,7 +69,7 @@ const factColumns: readonly TableColumn<PortfolioRow>[] = [
   },
 ];
 
-function Name({ row: { project, projectRow, clientName }, to }: { row: PortfolioRow; to: string }) {
+function Name({ row: { project, projectRow, clientName }, to }: { row: Redacted<PortfolioRow>; to: string }) {
   return (
     <span className="flex items-center gap-2">
       <ProjectDot row={projectRow} />
@@ -85,7 +86,7 @@ function Name({ row: { project, projectRow, clientName }, to }: { row: Portfolio
   );
 }
 
-function Dates({ row: { project, isPipeline, start, finish, lateDays, unplaced } }: { row: PortfolioRow }) {
+function Dates({ row: { project, isPipeline, start, finish, lateDays, unplaced } }: { row: Redacted<PortfolioRow> }) {
   return (
     <span className="leading-tight">
       <span className="block whitespace-nowrap">

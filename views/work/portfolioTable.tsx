@@ -2,6 +2,7 @@
 // The projects as a table under their headings, each with its bar on the time chart.
 import { useRouter } from "next/navigation";
 import { useCallback, useMemo } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import type { PortfolioRow } from "../../core/answers/portfolio.ts";
 import { countText, hueOf, rangeText } from "../../ui/format.ts";
 import { DataTable } from "../../ui/table/dataTable.tsx";
@@ -13,10 +14,10 @@ import { useLinkTo } from "../frame/windowed.ts";
 import { portfolioColumns } from "./portfolioColumns.tsx";
 import { texts } from "./words.ts";
 
-export function PortfolioTable({ groups, find }: { groups: readonly Section<PortfolioRow>[]; find: string }) {
+export function PortfolioTable({ groups, find }: { groups: readonly Section<Redacted<PortfolioRow>>[]; find: string }) {
   const linkTo = useLinkTo();
   const router = useRouter();
-  const bar = useCallback((row: PortfolioRow) => <ProjectBar row={row} />, []);
+  const bar = useCallback((row: Redacted<PortfolioRow>) => <ProjectBar row={row} />, []);
   const chart = useChartColumn(200, bar);
   const columns = useMemo(() => [...portfolioColumns(linkTo), chart], [linkTo, chart]);
   return (
@@ -34,7 +35,7 @@ export function PortfolioTable({ groups, find }: { groups: readonly Section<Port
   );
 }
 
-function ProjectBar({ row: { project, projectRow, isPipeline, start, finish, tasks } }: { row: PortfolioRow }) {
+function ProjectBar({ row: { project, projectRow, isPipeline, start, finish, tasks } }: { row: Redacted<PortfolioRow> }) {
   const { range } = useChartPeriods();
   return (
     <ChartBar

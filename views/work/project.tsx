@@ -5,6 +5,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
+import type { Redacted } from "../../client/seen.ts";
 import { usePlan } from "../../client/session.tsx";
 import type { Outline } from "../../core/answers/outline.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
@@ -80,7 +81,7 @@ export function Project({ projectId, initial, initialWhy }: ProjectProps) {
 }
 
 /** The two that are asked for most: a task’s, and the project’s own. */
-function SheetPrerender({ outline, project }: { outline: Outline; project: ProjectHook }) {
+function SheetPrerender({ outline, project }: { outline: Redacted<Outline>; project: ProjectHook }) {
   const selected = outline.tasks.find(({ isSummary }) => !isSummary);
   const sheet = (shown: Partial<ProjectHook>) => (
     <SheetPart of={projectSheet} given={{ outline, project: { ...project, ...shown }, drop: null, onDropped() {} }} />
@@ -120,7 +121,7 @@ function WayBack({ from }: { from: string }) {
   );
 }
 
-function Figures({ outline, finishMoved, hasCost }: { outline: Outline; finishMoved: number; hasCost: boolean }) {
+function Figures({ outline, finishMoved, hasCost }: { outline: Redacted<Outline>; finishMoved: number; hasCost: boolean }) {
   return (
     <>
       <Figure
@@ -163,7 +164,7 @@ function placeWords({ selected }: ProjectHook): string {
   return `${selected.isSummary ? "into" : "after"} “${selected.task.name}”`;
 }
 
-function FinishWords({ outline: { missed, start, project }, moved }: { outline: Outline; moved: number }) {
+function FinishWords({ outline: { missed, start, project }, moved }: { outline: Redacted<Outline>; moved: number }) {
   const linkTo = useLinkTo();
   if (missed > 0) return `finish · deadline missed by ${countText(Math.round((missed / TICKS_PER_DAY) * 10) / 10, "working day")}`;
   if (moved === 0) return `finish · from ${shortDay(start)}`;

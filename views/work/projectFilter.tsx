@@ -1,6 +1,7 @@
 "use client";
 // The filters of projects: by stage, client, category and lead.
 import { ListFilter } from "lucide-react";
+import type { Redacted } from "../../client/seen.ts";
 import type { PortfolioRow } from "../../core/answers/portfolio.ts";
 import { Button } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
@@ -18,7 +19,7 @@ export function ProjectFilter({
   view,
   onFilter,
 }: {
-  rows: readonly PortfolioRow[];
+  rows: readonly Redacted<PortfolioRow>[];
   view: Record<ProjectGrouping | "group", string> & { archived: boolean };
   onFilter: (set: Partial<Record<ProjectGrouping, string | null>> & { archived?: boolean | null }) => void;
 }) {

@@ -1,4 +1,6 @@
 // Projects under their headings: by stage, client, category or lead; only those that fit the search.
+
+import type { Redacted } from "../../client/seen.ts";
 import type { PortfolioRow } from "../../core/answers/portfolio.ts";
 import { countText } from "../../ui/format.ts";
 import type { Section } from "../../ui/table/lines.ts";
@@ -6,7 +8,7 @@ import type { Section } from "../../ui/table/lines.ts";
 export const projectGroupings = ["stage", "client", "category", "lead"] as const;
 export type ProjectGrouping = (typeof projectGroupings)[number];
 
-const stageTitles: Record<PortfolioRow["project"]["stage"], string> = {
+const stageTitles: Record<Redacted<PortfolioRow>["project"]["stage"], string> = {
   active: "Under way",
   approved: "Approved",
   pipeline: "In the pipeline",
@@ -17,7 +19,7 @@ const stageTitles: Record<PortfolioRow["project"]["stage"], string> = {
 const stageOrder = ["Under way", "Approved", "In the pipeline", "Ended"];
 
 /** True where a person should look: past its deadline, or hours that nobody can or does work. */
-export function isTroubled({ lateDays, open, unplaced, isPipeline, project }: PortfolioRow): boolean {
+export function isTroubled({ lateDays, open, unplaced, isPipeline, project }: Redacted<PortfolioRow>): boolean {
   if (isPipeline || project.stage === "done" || project.stage === "cancelled") return false;
   return lateDays > 0 || open > 0 || unplaced > 0;
 }
@@ -28,9 +30,13 @@ export type ProjectFilters = { find: string; trouble: boolean; archived: boolean
 export const noFilters: ProjectFilters = { find: "", trouble: false, archived: false, stage: "", client: "", category: "", lead: "" };
 
 /** The groups with their rows in plan order; empty ones are left out. */
-export function projectGroups(rows: readonly PortfolioRow[], grouping: ProjectGrouping, filters: ProjectFilters): Section<PortfolioRow>[] {
+export function projectGroups(
+  rows: readonly Redacted<PortfolioRow>[],
+  grouping: ProjectGrouping,
+  filters: ProjectFilters,
+): Section<Redacted<PortfolioRow>>[] {
   const text = filters.find.toLowerCase().trim();
-  const groups = new Map<string, PortfolioRow[]>();
+  const groups = new Map<string, Redacted<PortfolioRow>[]>();
   for (const row of rows) {
     const { project, clientName, leadName } = row;
     const said = [project.name, project.code, clientName, leadName, project.category];
@@ -50,7 +56,7 @@ export function projectGroups(rows: readonly PortfolioRow[], grouping: ProjectGr
 }
 
 /** The heading a project is under. */
-export function titleOf({ project, clientName, leadName }: PortfolioRow, grouping: ProjectGrouping): string {
+export function titleOf({ project, clientName, leadName }: Redacted<PortfolioRow>, grouping: ProjectGrouping): string {
   switch (grouping) {
     case "stage":
       return stageTitles[project.stage];

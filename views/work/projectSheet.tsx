@@ -1,8 +1,10 @@
 "use client";
 // The content of the side sheet of a project: a dropped bar, the selected tasks, a part of the project, or the open task.
+import { type Redacted, withoutHidden } from "../../client/seen.ts";
 import type { Outline } from "../../core/answers/outline.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import type { Drop } from "../../core/entry/drop.ts";
+import type { Project } from "../../core/plan/schema.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText } from "../../ui/format.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
@@ -23,7 +25,7 @@ import type { ProjectHook } from "./useProject.ts";
 import { texts } from "./words.ts";
 
 interface PartProps {
-  outline: Outline;
+  outline: Redacted<Outline>;
   project: ProjectHook;
 }
 
@@ -81,7 +83,7 @@ function Details({ outline, project }: PartProps) {
       <SheetSection>
         <ProjectForm
           key={id}
-          project={outline.project}
+          project={withoutHidden<Project>(outline.project)}
           isNew={false}
           saveText="Save"
           editOf={(fields) => ({ kind: "changeProject", id, set: projectSet(fields) })}

@@ -1,6 +1,7 @@
 "use client";
 // Writing tasks down: one line, or a pasted list, shown as what it will become before it is added.
 import { type ClipboardEvent, type KeyboardEvent, type RefObject, useEffect, useMemo, useRef, useState } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { PlacedLine } from "../../core/entry/newTasks.ts";
 import { type PartMeaning, readIndentedList, readTaskLine, readTaskLines, type TaskLine } from "../../core/entry/taskLine.ts";
@@ -31,7 +32,7 @@ const meanings: Record<PartMeaning, string> = {
 const HINT = "Install cases, 24 h, fabricator, 5 d, Mara, after Order materials + 2 d";
 
 interface QuickEntryProps {
-  tasks: readonly OutlineTask[];
+  tasks: readonly Redacted<OutlineTask>[];
   /** The task that they go after; null where they are the first. */
   aboveId: string | null;
   /** The place of the new tasks, in words. */
@@ -40,7 +41,7 @@ interface QuickEntryProps {
 }
 
 /** The meanings of names and days in a line. */
-function useLineNames(tasks: readonly OutlineTask[]) {
+function useLineNames(tasks: readonly Redacted<OutlineTask>[]) {
   const { people, roles, teams } = useNames();
   const { today } = usePlanFacts();
   return useMemo(() => {

@@ -3,6 +3,7 @@
 // a link.
 import { useRef } from "react";
 import { createPortal } from "react-dom";
+import type { Redacted } from "../../client/seen.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import { countText, hoursText, longDay, shortDay } from "../../ui/format.ts";
@@ -17,7 +18,7 @@ import type { ChartEdits } from "./outlineChart.ts";
 import { peopleOf } from "./outlineColumns.tsx";
 
 interface TaskBarProps {
-  entry: OutlineTask;
+  entry: Redacted<OutlineTask>;
   hue: string;
   edits: ChartEdits;
 }
@@ -93,14 +94,14 @@ function Grips({ entry, edits, left, right, handlers, daysOf }: GripProps) {
   );
 }
 
-function lookOf({ isSummary, isMilestone, work }: OutlineTask) {
+function lookOf({ isSummary, isMilestone, work }: Redacted<OutlineTask>) {
   if (isSummary) return "summary";
   if (isMilestone) return "milestone";
   const people = peopleOf(work);
   return people.length > 0 && people.every(({ assignment }) => assignment.firmness === "pencilled") ? "pencilled" : "task";
 }
 
-function titleOf({ task, dates, asked, work }: OutlineTask): string {
+function titleOf({ task, dates, asked, work }: Redacted<OutlineTask>): string {
   if (!dates) return task.name;
   const people = countText(peopleOf(work).length, "person", "people");
   return `${task.name}: ${shortDay(dates.start)} – ${longDay(dates.finish)}, ${hoursText(asked)} hours, ${people}`;

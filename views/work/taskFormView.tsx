@@ -2,6 +2,7 @@
 // The form of a task: where it is, how its dates come about, how far it is.
 import { zodResolver } from "@hookform/resolvers/zod";
 import type { UseFormReturn } from "react-hook-form";
+import type { Redacted } from "../../client/seen.ts";
 import type { Outline, OutlineTask } from "../../core/answers/outline.ts";
 import type { Task } from "../../core/plan/schema.ts";
 import { Field, TextArea, TextInput } from "../../ui/field.tsx";
@@ -20,7 +21,7 @@ import { texts } from "./words.ts";
 type Form = UseFormReturn<TaskFields>;
 
 interface TaskFormProps {
-  outline: Outline;
+  outline: Redacted<Outline>;
   task: Partial<Task>;
   isSummary: boolean;
   saveText: string;
@@ -141,15 +142,16 @@ function Progress({ form: { register, control, formState } }: { form: Form }) {
 }
 
 /** The possible parents of a task: summaries and tasks without work, except for itself and its subtasks. */
-function parentOptions(outline: Outline, id: string | undefined) {
-  const fits = (other: OutlineTask) => other.task.id !== id && (other.isSummary || other.work.length === 0) && !isBelow(outline, other, id);
+function parentOptions(outline: Redacted<Outline>, id: string | undefined) {
+  const fits = (other: Redacted<OutlineTask>) =>
+    other.task.id !== id && (other.isSummary || other.work.length === 0) && !isBelow(outline, other, id);
   return [
     none("The project itself"),
     ...outline.tasks.filter(fits).map(({ task: { id: value, name }, depth }) => ({ value, text: name, depth })),
   ];
 }
 
-function isBelow(outline: Pick<Outline, "tasks">, entry: OutlineTask, ancestorId: string | undefined): boolean {
+function isBelow(outline: Pick<Redacted<Outline>, "tasks">, entry: Redacted<OutlineTask>, ancestorId: string | undefined): boolean {
   const parent = outline.tasks.find(({ task }) => task.id === entry.task.parentId);
   return parent !== undefined && (parent.task.id === ancestorId || isBelow(outline, parent, ancestorId));
 }

@@ -2,6 +2,7 @@
 // The materials and costs of a task besides work: materials by quantity or per working day, and a fixed cost.
 import { X } from "lucide-react";
 import { useState } from "react";
+import { type Redacted, withoutHidden } from "../../client/seen.ts";
 import type { OutlineTask, OutlineWork } from "../../core/answers/outline.ts";
 import type { Assignment, Task } from "../../core/plan/schema.ts";
 import { readAmount } from "../../ui/amount.ts";
@@ -20,7 +21,7 @@ import type { ProjectHook } from "./useProject.ts";
 import { texts } from "./words.ts";
 
 interface Props {
-  entry: OutlineTask;
+  entry: Redacted<OutlineTask>;
   project: ProjectHook;
 }
 
@@ -37,12 +38,12 @@ export function TaskMaterials({ entry, project }: Props) {
         <MaterialLine key={work.assignment.id} work={work} project={project} />
       ))}
       <AddMaterial entry={entry} project={project} />
-      <FixedCost task={entry.task} project={project} />
+      <FixedCost task={withoutHidden<Task>(entry.task)} project={project} />
     </SheetSection>
   );
 }
 
-function MaterialLine({ work: { assignment, name, unit = "" }, project }: { work: OutlineWork; project: ProjectHook }) {
+function MaterialLine({ work: { assignment, name, unit = "" }, project }: { work: Redacted<OutlineWork>; project: ProjectHook }) {
   const [isOpen, setOpen] = useState(false);
   const { id, quantity, quantityPerDay } = assignment;
   const isByDay = quantity === undefined;

@@ -1,5 +1,7 @@
 "use client";
+import { type Redacted, withoutHidden } from "../../client/seen.ts";
 import type { Outline, OutlineTask } from "../../core/answers/outline.ts";
+import type { Task } from "../../core/plan/schema.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText, longDay, shortDay } from "../../ui/format.ts";
 import { RichText } from "../../ui/richText.tsx";
@@ -21,7 +23,7 @@ import { texts } from "./words.ts";
 
 type ProjectHook = ReturnType<typeof useProject>;
 
-export function NewTaskSheet({ outline, project }: { outline: Outline; project: ProjectHook }) {
+export function NewTaskSheet({ outline, project }: { outline: Redacted<Outline>; project: ProjectHook }) {
   const save = async (fields: TaskFields) => (await project.addTask(newTaskOf(fields))).length === 0;
   return (
     <Sheet title={texts.newTask} subtitle={outline.project.name} onClose={() => project.select(null)}>
@@ -33,13 +35,14 @@ export function NewTaskSheet({ outline, project }: { outline: Outline; project: 
 }
 
 interface TaskProps {
-  outline: Outline;
-  entry: OutlineTask;
+  outline: Redacted<Outline>;
+  entry: Redacted<OutlineTask>;
   project: ProjectHook;
 }
 
 export function TaskSheet({ outline, entry, project }: TaskProps) {
-  const { task, isSummary } = entry;
+  const { isSummary } = entry;
+  const task = withoutHidden<Task>(entry.task);
   const why = useWhy(entry, project.initialWhy);
   const save = async (fields: TaskFields) =>
     (await project.changeTask(task.id, isSummary ? summarySet(fields) : setOf(fields))).length === 0;
@@ -97,7 +100,7 @@ function summarySet(fields: TaskFields) {
   return { name, parentId, notBefore, deadline, notes };
 }
 
-function subtitleOf({ dates, isSummary, isMilestone, task }: OutlineTask): string {
+function subtitleOf({ dates, isSummary, isMilestone, task }: Redacted<OutlineTask>): string {
   if (!dates) return "No dates yet";
   const range = dates.start === dates.finish ? longDay(dates.start) : `${shortDay(dates.start)} – ${longDay(dates.finish)}`;
   if (isMilestone) return `${range} · milestone`;
@@ -106,6 +109,6 @@ function subtitleOf({ dates, isSummary, isMilestone, task }: OutlineTask): strin
 }
 
 /** True for a task that follows some and comes before others. */
-function isBetween({ links }: Outline, id: string): boolean {
+function isBetween({ links }: Redacted<Outline>, id: string): boolean {
   return links.some(({ link }) => link.to === id) && links.some(({ link }) => link.from === id);
 }

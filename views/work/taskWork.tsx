@@ -2,6 +2,7 @@
 // The people of a task and their amounts: the list, and a line to add to it.
 import { X } from "lucide-react";
 import { useState } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import type { OutlineTask, OutlineWork } from "../../core/answers/outline.ts";
 import type { Assignment } from "../../core/plan/schema.ts";
 import { readAmount } from "../../ui/amount.ts";
@@ -20,7 +21,7 @@ import type { Setting } from "./useTaskEdits.ts";
 import { texts } from "./words.ts";
 import { statements, WorkShape } from "./workShape.tsx";
 
-export function TaskWork({ entry, project }: { entry: OutlineTask; project: ProjectHook }) {
+export function TaskWork({ entry, project }: { entry: Redacted<OutlineTask>; project: ProjectHook }) {
   const labour = entry.work.filter(({ kind }) => kind !== "material");
   const implicit = entry.open - labour.reduce((sum, { kind, asked }) => sum + (kind === "opening" ? asked : 0), 0);
   return (
@@ -51,7 +52,7 @@ export function TaskWork({ entry, project }: { entry: OutlineTask; project: Proj
 }
 
 interface WorkLineProps {
-  work: OutlineWork;
+  work: Redacted<OutlineWork>;
   isEffort: boolean;
   /** Others work on it whom taking this one off would leave with more, or with less. */
   isShared: boolean;
@@ -88,7 +89,7 @@ function WorkLine({ work, isEffort, isShared, project }: WorkLineProps) {
 }
 
 interface WorkHeadProps {
-  work: OutlineWork;
+  work: Redacted<OutlineWork>;
   isOpen: boolean;
   onToggle: () => void;
   onAmount: (set: Setting<Assignment>) => void;
@@ -130,7 +131,7 @@ function WorkHead({ work: { assignment, name, kind, asked }, isOpen, onToggle, o
   );
 }
 
-function Unplaced({ work: { assignment, unplaced } }: { work: OutlineWork }) {
+function Unplaced({ work: { assignment, unplaced } }: { work: Redacted<OutlineWork> }) {
   const linkTo = useLinkTo();
   return (
     <p className="text-small text-over">

@@ -1,6 +1,7 @@
 "use client";
 // Moves the time window to a project outside it, whose chart would be empty otherwise.
 import { useEffect, useRef } from "react";
+import type { Redacted } from "../../client/seen.ts";
 import type { Outline } from "../../core/answers/outline.ts";
 import { periodStart } from "../../core/calendar/periods.ts";
 import { rangeFrom } from "../../ui/timeWindow.ts";
@@ -8,7 +9,7 @@ import { usePlanFacts } from "../frame/facts.ts";
 import { usePlanWindow } from "../frame/windowed.ts";
 
 /** Moves the window once for each project that is opened; afterwards it stays where the user puts it. */
-export function useProjectInWindow(outline: Outline | null): void {
+export function useProjectInWindow(outline: Redacted<Outline> | null): void {
   const { range, moveTo } = usePlanWindow();
   const { horizon, periodSettings } = usePlanFacts();
   const opened = useRef<string | null>(null);

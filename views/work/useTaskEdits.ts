@@ -2,6 +2,7 @@
 // The edits made on a project's tasks, their work and their links.
 import { toast } from "sonner";
 import { newKey } from "../../client/keptEdit.ts";
+import type { Redacted } from "../../client/seen.ts";
 import { usePlan } from "../../client/session.tsx";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { Edit } from "../../core/edits/edit.ts";
@@ -17,8 +18,8 @@ export type Setting<T> = { [K in keyof T]?: T[K] | null };
 
 export function useTaskEdits(
   projectId: string,
-  tasks: readonly OutlineTask[],
-  selected: OutlineTask | null,
+  tasks: readonly Redacted<OutlineTask>[],
+  selected: Redacted<OutlineTask> | null,
   select: (next: string | null | ((now: string | null) => string | null)) => void,
 ) {
   const session = usePlan();
@@ -51,7 +52,7 @@ export function useTaskEdits(
   return { edit, addTask, addLines, changeTask, remove, move, ...useWorkEdits(), ...useLinkEdits() };
 }
 
-function placeOfLines(tasks: readonly OutlineTask[], selected: OutlineTask | null) {
+function placeOfLines(tasks: readonly Redacted<OutlineTask>[], selected: Redacted<OutlineTask> | null) {
   if (!selected) return { parentId: null, next: null };
   const { task, isSummary } = selected;
   return { parentId: isSummary ? task.id : (task.parentId ?? null), next: afterAll(tasks, task.id) };

@@ -2,6 +2,7 @@
 // The explanation of a task's dates: every bound with its date, the deciding one first; conflicts, with options.
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
+import type { Redacted } from "../../client/seen.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import type { Why, WhyBound } from "../../core/answers/why.ts";
@@ -15,13 +16,13 @@ import type { Setting } from "./useTaskEdits.ts";
 import { texts } from "./words.ts";
 
 /** Null for a task without dates of its own, and until it is known. */
-export function useWhy({ task, dates, isSummary }: OutlineTask, initial: Initial<AnswerOf<"why">> | null): Why | null {
+export function useWhy({ task, dates, isSummary }: Redacted<OutlineTask>, initial: Initial<AnswerOf<"why">> | null): Why | null {
   const why = useMaybeAnswer("why", dates === null || isSummary ? null : { taskId: task.id }, initial);
   return why?.taskId === task.id ? why : null;
 }
 
 interface WhyProps {
-  entry: OutlineTask;
+  entry: Redacted<OutlineTask>;
   why: Why;
   onChange: (set: Setting<Task>) => void;
 }
@@ -89,7 +90,15 @@ function earlierText({ bounds, without, withoutLag, start }: Why): string {
   return `Without ${what} it would start on ${shortDay(without)}${lag}.`;
 }
 
-function Ways({ entry: { task, conflicts }, why, onChange }: { entry: OutlineTask; why: Why; onChange: (set: Setting<Task>) => void }) {
+function Ways({
+  entry: { task, conflicts },
+  why,
+  onChange,
+}: {
+  entry: Redacted<OutlineTask>;
+  why: Why;
+  onChange: (set: Setting<Task>) => void;
+}) {
   return (
     <>
       {conflicts.map((conflict) => (
@@ -117,7 +126,7 @@ function Ways({ entry: { task, conflicts }, why, onChange }: { entry: OutlineTas
 
 const workingDays = ({ duration }: Why) => Math.round((duration / TICKS_PER_DAY) * 100) / 100;
 
-function SlackLine({ entry: { slack } }: { entry: OutlineTask }) {
+function SlackLine({ entry: { slack } }: { entry: Redacted<OutlineTask> }) {
   if (!slack) return null;
   const days = (ticks: number) => countText(Math.round((ticks / TICKS_PER_DAY) * 10) / 10, "day");
   return (

@@ -2,6 +2,7 @@
 // The form of one part of a person: its fields, what saves or deletes it, and what that would do.
 import type { FormEvent, ReactNode } from "react";
 import type { FormState } from "react-hook-form";
+import type { Redacted } from "../../../client/seen.ts";
 import type { Impact } from "../../../core/answers/impact.ts";
 import { Button } from "../../../ui/button.tsx";
 import { FormFooter } from "../../../ui/field.tsx";
@@ -14,7 +15,7 @@ interface PartFormProps {
   personName: string;
   isNew: boolean;
   state: Pick<FormState<Record<string, unknown>>, "isDirty" | "isSubmitting">;
-  impact: Impact | null;
+  impact: Redacted<Impact> | null;
   /** Null where nothing is worth telling. */
   impactTitle?: string | null;
   addText?: string;

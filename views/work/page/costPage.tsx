@@ -1,18 +1,21 @@
 // The cost of a project, task by task and by kind, as one page to print.
+
+import type { Redacted } from "../../../client/seen.ts";
 import type { Outline, OutlineTask } from "../../../core/answers/outline.ts";
+import { type Figure, isNegative, lessFigure, minorOf, sumOfFigures } from "../../../core/plan/moneySides.ts";
 import { objectKeys } from "../../../core/plan/objectKeys.ts";
 import { moneyText, rangeText } from "../../../ui/format.ts";
 import { PrintedPage } from "../../../ui/printedPage.tsx";
 
 interface CostPageProps {
-  outline: Outline;
+  outline: Redacted<Outline>;
   studio: string;
   currency: string;
 }
 
 const kinds = { labour: "Labour", material: "Material", fixed: "Fixed", expense: "Expenses" } as const;
 
-const totalOf = (cost: OutlineTask["cost"]): number => objectKeys(kinds).reduce((sum, kind) => sum + cost[kind], 0);
+const totalOf = (cost: Redacted<OutlineTask>["cost"]): Figure => sumOfFigures(objectKeys(kinds).map((kind) => cost[kind]));
 
 export function CostPage({ outline, studio, currency }: CostPageProps) {
   const { project, tasks, cost, costWithoutTask, start, finish, clientName } = outline;
@@ -41,12 +44,12 @@ export function CostPage({ outline, studio, currency }: CostPageProps) {
           <Row name="Total" cost={cost} look="total" />
         </tfoot>
       </table>
-      {project.budget !== undefined && <Budget budget={Math.round(project.budget * 100)} cost={totalOf(cost)} currency={currency} />}
+      {project.budget !== undefined && <Budget budget={minorOf(project.budget)} cost={totalOf(cost)} currency={currency} />}
     </PrintedPage>
   );
 }
 
-function Row({ name, cost, depth = 0, look }: { name: string; cost: OutlineTask["cost"]; depth?: number; look: string }) {
+function Row({ name, cost, depth = 0, look }: { name: string; cost: Redacted<OutlineTask>["cost"]; depth?: number; look: string }) {
   return (
     <tr className={look}>
       <th scope="row" style={{ paddingLeft: 6 + depth * 16 }}>
@@ -60,11 +63,12 @@ function Row({ name, cost, depth = 0, look }: { name: string; cost: OutlineTask[
   );
 }
 
-function Budget({ budget, cost, currency }: { budget: number; cost: number; currency: string }) {
-  const left = budget - cost;
+function Budget({ budget, cost, currency }: { budget: Figure; cost: Figure; currency: string }) {
+  const left = lessFigure(budget, cost);
   return (
     <p className="budget">
-      Budget {currency} {moneyText(budget)}, {left < 0 ? <b>exceeded by {moneyText(-left)}</b> : <>remaining {moneyText(left)}</>}.
+      Budget {currency} {moneyText(budget)},{" "}
+      {isNegative(left) ? <b>exceeded by {moneyText(lessFigure(0, left))}</b> : <>remaining {moneyText(left)}</>}.
     </p>
   );
 }

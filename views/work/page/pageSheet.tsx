@@ -1,6 +1,7 @@
 "use client";
 // Making a page of a project for a client: what is on it, then a file of its own or a print.
 import { useState } from "react";
+import type { Redacted } from "../../../client/seen.ts";
 import type { Outline } from "../../../core/answers/outline.ts";
 import { Button } from "../../../ui/button.tsx";
 import { CheckboxField } from "../../../ui/checkbox.tsx";
@@ -10,7 +11,7 @@ import { usePlanFacts } from "../../frame/facts.ts";
 import { texts } from "../words.ts";
 import type { PageOptions } from "./projectPage.tsx";
 
-export function PageSheet({ outline, onClose }: { outline: Outline; onClose: () => void }) {
+export function PageSheet({ outline, onClose }: { outline: Redacted<Outline>; onClose: () => void }) {
   const { planName, today, currency } = usePlanFacts();
   const [shown, setShown] = useState({ hasNotes: true, hasProgress: true, hasPeople: false });
   const options: PageOptions = { ...shown, studio: planName, asOf: today };
@@ -46,12 +47,12 @@ export function PageSheet({ outline, onClose }: { outline: Outline; onClose: () 
   );
 }
 
-async function costHtml(outline: Outline, studio: string, currency: string): Promise<string> {
+async function costHtml(outline: Redacted<Outline>, studio: string, currency: string): Promise<string> {
   const { CostPage } = await import("./costPage.tsx");
   return pageText(<CostPage outline={outline} studio={studio} currency={currency} />);
 }
 
-async function htmlOf(outline: Outline, options: PageOptions): Promise<string> {
+async function htmlOf(outline: Redacted<Outline>, options: PageOptions): Promise<string> {
   const { ProjectPage } = await import("./projectPage.tsx");
   return pageText(<ProjectPage outline={outline} options={options} />);
 }

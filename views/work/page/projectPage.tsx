@@ -1,5 +1,6 @@
 // A project as one page of its own, to be printed or sent to a client: outline, dates and a chart; no hours and no money.
 import Markdown from "react-markdown";
+import type { Redacted } from "../../../client/seen.ts";
 import type { Outline, OutlineTask } from "../../../core/answers/outline.ts";
 import { type Day, dateOf, dayOfDate } from "../../../core/calendar/day.ts";
 import type { Range } from "../../../core/calendar/periods.ts";
@@ -15,7 +16,7 @@ export interface PageOptions {
   asOf: Day;
 }
 
-export function ProjectPage({ outline, options }: { outline: Outline; options: PageOptions }) {
+export function ProjectPage({ outline, options }: { outline: Redacted<Outline>; options: PageOptions }) {
   const range = rangeOf(outline);
   const months = monthsOf(range);
   return (
@@ -56,7 +57,7 @@ export function ProjectPage({ outline, options }: { outline: Outline; options: P
   );
 }
 
-function Head({ outline }: { outline: Outline }) {
+function Head({ outline }: { outline: Redacted<Outline> }) {
   const { project, clientName, leadName, start, finish } = outline;
   const facts = [clientName, `${longDay(start)} – ${longDay(finish)}`, leadName && `led by ${leadName}`];
   return (
@@ -69,7 +70,7 @@ function Head({ outline }: { outline: Outline }) {
 }
 
 interface RowProps {
-  entry: OutlineTask;
+  entry: Redacted<OutlineTask>;
   range: Range;
   months: readonly { start: Day }[];
   options: PageOptions;
@@ -108,8 +109,8 @@ function Row({ entry, range, months, options }: RowProps) {
 }
 
 interface BarProps {
-  entry: OutlineTask;
-  dates: NonNullable<OutlineTask["dates"]>;
+  entry: Redacted<OutlineTask>;
+  dates: NonNullable<Redacted<OutlineTask>["dates"]>;
   range: Range;
   hasProgress: boolean;
 }
@@ -125,7 +126,7 @@ function Bar({ entry: { isSummary, isMilestone, progress }, dates, range, hasPro
   );
 }
 
-function rangeOf({ tasks, start, finish }: Outline): Range {
+function rangeOf({ tasks, start, finish }: Redacted<Outline>): Range {
   const dated = tasks.flatMap(({ dates }) => dates ?? []);
   const first = Math.min(start, ...dated.map((dates) => dates.start));
   const last = Math.max(finish, ...dated.map((dates) => dates.finish));
