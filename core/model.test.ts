@@ -5,6 +5,8 @@ import { everyEditFrom } from "../tests/everyEdit.ts";
 import { expectSame } from "../tests/expectSame.ts";
 import { editsFrom } from "../tests/randomEdits.ts";
 import { tangledPlan } from "../tests/randomPlan.ts";
+import { attentionOf } from "./attention/attention.ts";
+import { parseDay } from "./calendar/day.ts";
 import { horizonOf } from "./calendar/horizon.ts";
 import type { Change } from "./edits/change.ts";
 import { applyEdit, type Edit, type EditOf } from "./edits/edit.ts";
@@ -61,7 +63,8 @@ function stagesOf(model: Model) {
   });
   const { byProject: _, ...whole } = model.costsOfHorizon();
   const { projects, lines } = model.costs({ range: { start: start + 40, stop: stop - 90 }, grain: "month" });
-  return { loads, whole, projects, lines, conflicts: model.conflicts(), signals: model.signals() };
+  const attention = attentionOf(model, start + 60);
+  return { loads, whole, projects, lines, conflicts: model.conflicts(), signals: model.signals(), attention };
 }
 
 const countings = [defaultCounting, { pencilled: false, pipeline: "weighted" }, countAll] as const;
@@ -121,6 +124,24 @@ test.each([31, 32, 33, 34, 35, 36])("several edits carried at once are the same 
     const rebuilt = buildModel(plan);
     for (const of of [laidOut, dated, placedDays, stagesOf]) expectSame(of(model), of(rebuilt), `step ${step}`);
   }
+});
+
+test("signals are carried over edits that do not change them, and made again for another day", () => {
+  const model = buildModel(fernhollow());
+  const day = parseDay("2027-02-01");
+  attentionOf(model, day);
+  const [task, assignment] = [model.plan.tasks[3], model.plan.assignments[3]];
+  const carriedOver = (edit: Edit) => {
+    const outcome = applyEdit(model.plan, edit);
+    const next = outcome.plan && updateModel(model, outcome.plan, outcome.changes);
+    return [...(next?.stages.signals.keys() ?? [])];
+  };
+  const comment = { id: "c-new", taskId: task.id, author: "Ines", at: "2027-02-01T09:00:00Z", text: "Ready" };
+  expect(carriedOver({ kind: "addComment", comment })).toEqual(["people", "work", "dates", "money"]);
+  expect(carriedOver({ kind: "changeAssignment", id: assignment.id, set: { firmness: "pencilled" } })).toEqual(["dates"]);
+  expect(carriedOver({ kind: "changeTask", id: task.id, set: { name: "Another name" } })).toEqual([]);
+  attentionOf(model, day + 7);
+  expect(new Set([...model.stages.signals.values()].map(({ today }) => today))).toEqual(new Set([day + 7]));
 });
 
 test("a change of any single setting is the same as a full run, and only settings of dates and costs build the model again", () => {

@@ -1,7 +1,7 @@
 // The chain of answers over one revision of a plan: plan → capacity → schedule → placements → load, conflicts, cost,
 // signals. Each is worked out when it is first asked for, and once.
 import { CapacityBook } from "./calendar/capacityBook.ts";
-import { parseDay } from "./calendar/day.ts";
+import { type Day, parseDay } from "./calendar/day.ts";
 import { horizonOf } from "./calendar/horizon.ts";
 import { workingLines } from "./calendar/lines.ts";
 import type { Range, ReportRange } from "./calendar/periods.ts";
@@ -21,6 +21,7 @@ import { type Conflict, conflictsOf } from "./schedule/conflicts.ts";
 import type { Schedule } from "./schedule/dates.ts";
 import { schedule } from "./schedule/forward.ts";
 import { networkOf } from "./schedule/network.ts";
+import type { Attention, AttentionGroup } from "./signals/kinds.ts";
 import { type Signal, signalsOf } from "./signals/signals.ts";
 import { type Work, workOf } from "./work/work.ts";
 
@@ -42,9 +43,11 @@ export interface Stages {
   costs: Map<string, (ProjectCosts | undefined)[]>;
   slack: SlackTable | null;
   conflicts: Conflict[] | null;
+  /** The signals of each group, as they were on a day. */
+  signals: Map<AttentionGroup, { today: Day; signals: readonly Attention[] }>;
 }
 
-const noStages = (): Stages => ({ loads: new Map(), costs: new Map(), slack: null, conflicts: null });
+const noStages = (): Stages => ({ loads: new Map(), costs: new Map(), slack: null, conflicts: null, signals: new Map() });
 
 /** Windows whose costs are kept: one for the signals and the last few that screens have asked for. */
 const KEPT_WINDOWS = 4;

@@ -5,6 +5,7 @@ import type { Model, Stages } from "./model.ts";
 import { columnOf, findRow, flagsOf, membersOf, rowById } from "./plan/rows.ts";
 import type { ChangedList, Plan } from "./plan/schema.ts";
 import { DATED_AGAIN } from "./schedule/forward.ts";
+import type { AttentionGroup } from "./signals/kinds.ts";
 import { formerWorkRows } from "./work/work.ts";
 
 /** The details of a step from one model to the next. */
@@ -25,6 +26,7 @@ export function carriedStages(model: Model, next: Model, step: Step): Stages {
     costs: new Map(),
     slack: sameDates ? model.stages.slack : null,
     conflicts: sameDates ? model.stages.conflicts : null,
+    signals: sameDates ? carriedSignals(model, step) : new Map(),
   };
   if (loads.size === 0 && costs.size === 0) return stages;
   const touched = touchedRows(model, next, step);
@@ -127,6 +129,43 @@ const changesCost: Record<ChangedList, "own" | "person" | "all" | "none"> = {
   notes: "none",
   enquiries: "none",
   sketches: "none",
+};
+
+/** The signals whose figures and names the changes leave as they are. Dates that moved can change any of them. */
+function carriedSignals({ stages }: Model, { changes }: Step): Stages["signals"] {
+  const changed = new Set(changes.flatMap(({ list }) => changesSignals[list]));
+  return new Map([...stages.signals].filter(([group]) => !changed.has(group)));
+}
+
+const everyGroup: readonly AttentionGroup[] = ["people", "work", "dates", "money"];
+
+/** The groups of signals that a changed row of a list can change while all dates stay. */
+const changesSignals: Record<ChangedList, readonly AttentionGroup[]> = {
+  // The load band and the goal of margins; the rules of signals apply after they are made.
+  settings: ["people", "money"],
+  exchange: ["money"],
+  calendars: everyGroup,
+  roles: everyGroup,
+  skills: [],
+  people: ["people", "work", "money"],
+  teams: ["people", "work", "money"],
+  materials: ["money"],
+  rateTables: ["money"],
+  clients: [],
+  projects: everyGroup,
+  tasks: everyGroup,
+  links: [],
+  assignments: ["people", "work", "money"],
+  expenses: ["money"],
+  templates: [],
+  comments: [],
+  views: [],
+  acceptances: ["people"],
+  requests: ["work"],
+  snoozes: [],
+  notes: [],
+  enquiries: [],
+  sketches: [],
 };
 
 function projectsTouched(before: Plan, next: Model, { changes, dated }: Step, touched: Touched): Set<number> {

@@ -1,7 +1,6 @@
 // Today: what wants attention, the weeks ahead, and the two figures that matter against last week.
 
 import { attentionOf } from "../attention/attention.ts";
-import type { Attention, AttentionKind } from "../attention/kinds.ts";
 import { type Day, parseDay } from "../calendar/day.ts";
 import { horizonOf, periodSettingsOf, todayOf } from "../calendar/horizon.ts";
 import { periodStart, periodsIn, type Range } from "../calendar/periods.ts";
@@ -11,6 +10,7 @@ import { assignedPercent, utilizationPercent } from "../load/totals.ts";
 import type { Model } from "../model.ts";
 import { allRows } from "../plan/rows.ts";
 import type { Snooze } from "../plan/schema.ts";
+import type { Attention, AttentionKind } from "../signals/kinds.ts";
 
 /** One week of capacity against demand, in minutes. */
 export interface WeekAhead {

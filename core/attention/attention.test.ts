@@ -7,8 +7,8 @@ import { applyEdit, type Edit } from "../edits/edit.ts";
 import { buildModel } from "../model.ts";
 import type { Plan } from "../plan/schema.ts";
 import { loadReport } from "../reports/load.ts";
+import { type AttentionKind, attentionKinds } from "../signals/kinds.ts";
 import { attentionOf } from "./attention.ts";
-import { type AttentionKind, attentionKinds } from "./kinds.ts";
 
 const demo = fernhollow();
 const today = parseDay("2027-02-01");

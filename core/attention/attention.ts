@@ -3,24 +3,39 @@ import type { Day } from "../calendar/day.ts";
 import { periodSettingsOf } from "../calendar/horizon.ts";
 import { periodStart } from "../calendar/periods.ts";
 import type { Model } from "../model.ts";
+import { objectKeys } from "../plan/objectKeys.ts";
 import type { Settings } from "../plan/schema.ts";
+import { type Attention, type AttentionGroup, attentionKinds, type Horizon, leastOf, WEEKS_AHEAD } from "../signals/kinds.ts";
 import { dateSignals } from "./dates.ts";
-import { type Attention, attentionKinds, type Horizon, leastOf, WEEKS_AHEAD } from "./kinds.ts";
 import { moneySignals } from "./money.ts";
 import { peopleSignals } from "./people.ts";
 import { workSignals } from "./work.ts";
 
-const makers: ((model: Model, horizon: Horizon) => Attention[])[] = [peopleSignals, workSignals, dateSignals, moneySignals];
+const makers: Record<AttentionGroup, (model: Model, horizon: Horizon) => Attention[]> = {
+  people: peopleSignals,
+  work: workSignals,
+  dates: dateSignals,
+  money: moneySignals,
+};
 
 /** Every signal of a plan that its settings have not switched off, those of a group together and the worst first. */
 export function attentionOf(model: Model, today: Day): Attention[] {
   const start = periodStart(today, "week", periodSettingsOf(model.plan));
   const horizon = { today, start, until: start + 7 * WEEKS_AHEAD };
   const isShown = isShownBy(model.plan.settings);
-  const all = makers.flatMap((make) => make(model, horizon).filter(isShown));
+  const all = objectKeys(makers).flatMap((group) => signalsOfGroup(model, group, horizon).filter(isShown));
   // A signal that is made twice for the same thing is listed once.
   const known = new Map(all.map((own) => [own.key, own]));
   return [...known.values()].sort((a, b) => b.weight - a.weight || (a.key < b.key ? -1 : 1));
+}
+
+/** The signals of a group, made once for a model and carried over edits that do not change them. */
+function signalsOfGroup(model: Model, group: AttentionGroup, horizon: Horizon): readonly Attention[] {
+  const known = model.stages.signals.get(group);
+  if (known?.today === horizon.today) return known.signals;
+  const signals = makers[group](model, horizon);
+  model.stages.signals.set(group, { today: horizon.today, signals });
+  return signals;
 }
 
 /** Says whether a signal is switched on and reaches the figure from which on it is reported. */

@@ -4,7 +4,7 @@ import { isGoingOn } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Conflict } from "../schedule/conflicts.ts";
-import type { Attention } from "./kinds.ts";
+import type { Attention } from "../signals/kinds.ts";
 
 const deadlines: ReadonlySet<Conflict["kind"]> = new Set(["deadline", "finishNotAfter", "projectDeadline"]);
 

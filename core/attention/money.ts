@@ -2,7 +2,7 @@
 import { isBelowGoal, marginGoal, projectMargin } from "../cost/margin.ts";
 import type { Model } from "../model.ts";
 import { findRow } from "../plan/rows.ts";
-import type { Attention } from "./kinds.ts";
+import type { Attention } from "../signals/kinds.ts";
 
 /** Signals about money over the whole horizon: missing rates and exchange rates by project, and margins under their goal. */
 export function moneySignals(model: Model): Attention[] {

@@ -9,7 +9,7 @@ import type { Model } from "../model.ts";
 import { unplaceablesOf } from "../placing/unplaceable.ts";
 import { lookUp } from "../plan/lookUp.ts";
 import { allRows, rowById } from "../plan/rows.ts";
-import type { Attention, Horizon } from "./kinds.ts";
+import type { Attention, Horizon } from "../signals/kinds.ts";
 
 /** A load below this share of capacity, in percent, is nearly idle. */
 const NEARLY_IDLE = 40;

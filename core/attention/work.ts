@@ -4,8 +4,8 @@ import { unplaceableOf } from "../placing/unplaceable.ts";
 import { windowOf } from "../placing/window.ts";
 import { lookUp } from "../plan/lookUp.ts";
 import { findRow, rowById } from "../plan/rows.ts";
+import type { Attention, AttentionKind, Horizon } from "../signals/kinds.ts";
 import { incompleteWork, type TrayItem, type TrayKind } from "./incompleteWork.ts";
-import type { Attention, AttentionKind, Horizon } from "./kinds.ts";
 
 /** Kinds of the tray that are signals as they are now, and how much they weigh. */
 const asTheyStand: Partial<Record<TrayKind, { kind: AttentionKind; weight: number }>> = {

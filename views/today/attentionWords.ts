@@ -1,10 +1,10 @@
 // Signals in words: what is the matter, its figure, and the one step to what can be done about it.
 
 import type { Redacted } from "../../client/seen.ts";
-import { type Attention, type AttentionGroup, type AttentionKind, WEEKS_AHEAD } from "../../core/attention/kinds.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import { lessFigure } from "../../core/plan/moneySides.ts";
+import { type Attention, type AttentionGroup, type AttentionKind, WEEKS_AHEAD } from "../../core/signals/kinds.ts";
 import { countText, hoursText, lowerFirst, marginText, pointsText, shortDay } from "../../ui/format.ts";
 import { conflictText } from "../frame/conflictText.ts";
 

@@ -4,7 +4,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import type { Redacted } from "../../client/seen.ts";
 import { usePlan } from "../../client/session.tsx";
-import type { Attention } from "../../core/attention/kinds.ts";
+import type { Attention } from "../../core/signals/kinds.ts";
 import { Button } from "../../ui/button.tsx";
 import { Field, TextArea } from "../../ui/field.tsx";
 import { newId } from "../../ui/newId.ts";

@@ -2,7 +2,7 @@
 // The signals by what they are about, each group worst first; the group with the worst one is first.
 import type { Redacted } from "../../client/seen.ts";
 import type { Today } from "../../core/answers/today.ts";
-import { type Attention, type AttentionGroup, attentionKinds } from "../../core/attention/kinds.ts";
+import { type Attention, type AttentionGroup, attentionKinds } from "../../core/signals/kinds.ts";
 import { buttonLook, TextButton } from "../../ui/button.tsx";
 import { wholeText } from "../../ui/format.ts";
 import { useKeys } from "../../ui/keys.ts";

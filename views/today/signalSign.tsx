@@ -2,7 +2,7 @@
 // The sign that a row wants attention, with the sentences of Today: they are asked for once for a whole screen.
 import { createContext, type ReactNode, useContext, useMemo } from "react";
 import type { Redacted } from "../../client/seen.ts";
-import type { Attention } from "../../core/attention/kinds.ts";
+import type { Attention } from "../../core/signals/kinds.ts";
 import { sentenceOf } from "./attentionWords.ts";
 import { type About, aboutKey, aboutsOf, useSignals } from "./signalsOf.tsx";
 

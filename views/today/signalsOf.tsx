@@ -3,7 +3,7 @@
 import type { Redacted } from "../../client/seen.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import { useHasRested } from "../../client/useHasRested.ts";
-import type { Attention } from "../../core/attention/kinds.ts";
+import type { Attention } from "../../core/signals/kinds.ts";
 import Link from "../../ui/link.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { useFrame } from "../frame/facts.ts";

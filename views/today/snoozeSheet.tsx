@@ -3,8 +3,8 @@
 import { useState } from "react";
 import type { Redacted } from "../../client/seen.ts";
 import { usePlan } from "../../client/session.tsx";
-import type { Attention } from "../../core/attention/kinds.ts";
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
+import type { Attention } from "../../core/signals/kinds.ts";
 import { Button } from "../../ui/button.tsx";
 import { DateField } from "../../ui/dateField.tsx";
 import { DATE_HINT, readDate, writeDate } from "../../ui/dateText.ts";
