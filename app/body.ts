@@ -1,6 +1,6 @@
 // Reading what a request brings, never more than is allowed.
 
-import { CodedError } from "../core/plan/errors.ts";
+import { CodedError } from "../core/values/errors.ts";
 
 /** The body is larger than this route takes. */
 const tooLarge = (mostBytes: number): CodedError =>

@@ -1,7 +1,7 @@
 // Work on files, in processes of their own: its results, and the answer where a file cannot be read.
 import "server-only";
 import { join } from "node:path";
-import { codeOf, hasCode, messageOf } from "../core/plan/errors.ts";
+import { codeOf, hasCode, messageOf } from "../core/values/errors.ts";
 import { FileWork } from "../interchange/fileWork.ts";
 import { logFailure } from "./log.ts";
 import { ofProcess } from "./ofProcess.ts";

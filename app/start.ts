@@ -1,6 +1,6 @@
 // Start and end of the server process.
 
-import { messageOf } from "../core/plan/errors.ts";
+import { messageOf } from "../core/values/errors.ts";
 import { journalFaults } from "../store/journalFaults.ts";
 import type { PlanStore } from "../store/planStore.ts";
 import { openHost } from "./host.ts";

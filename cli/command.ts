@@ -1,9 +1,9 @@
 // The roster command: one report on one plan file, as JSON.
 import { readFileSync, writeFileSync } from "node:fs";
-import { codeOf, messageOf } from "../core/plan/errors.ts";
 import { faultLine } from "../core/plan/faults.ts";
-import { isOneOf } from "../core/plan/oneOf.ts";
 import { parsePlan } from "../core/plan/parse.ts";
+import { codeOf, messageOf } from "../core/values/errors.ts";
+import { isOneOf } from "../core/values/oneOf.ts";
 import { type Outside, type ReportName, reportNames, runReport, UsageError } from "./reports.ts";
 import { usage } from "./usage.ts";
 

@@ -1,6 +1,6 @@
 // The roster command as a program: writes what it results in, and ends with its status.
 import { writeSync } from "node:fs";
-import { codeOf, messageOf } from "../core/plan/errors.ts";
+import { codeOf, messageOf } from "../core/values/errors.ts";
 import { FAILED, runCommand } from "./command.ts";
 
 /** Writes all of a text to a file that may be a pipe; one that nobody reads any more needs no more. */

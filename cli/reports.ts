@@ -6,14 +6,10 @@ import type { ReportRange } from "../core/calendar/periods.ts";
 import { grains } from "../core/calendar/periods.ts";
 import { type Counting, defaultCounting } from "../core/load/counting.ts";
 import { buildModel, type Model } from "../core/model.ts";
-import { isCalendarDate } from "../core/plan/calendarDate.ts";
-import { lookUp } from "../core/plan/lookUp.ts";
 import { firstRoleOf } from "../core/plan/names.ts";
-import { isOneOf } from "../core/plan/oneOf.ts";
 import { planText } from "../core/plan/planText.ts";
 import { findRow } from "../core/plan/rows.ts";
 import type { Plan } from "../core/plan/schema.ts";
-import { workMinutes } from "../core/plan/units.ts";
 import { capacityReport } from "../core/reports/capacity.ts";
 import { costReport } from "../core/reports/cost.ts";
 import { earliestReport } from "../core/reports/earliest.ts";
@@ -23,6 +19,10 @@ import { loadReport } from "../core/reports/load.ts";
 import { matchReport } from "../core/reports/match.ts";
 import { remediesReport } from "../core/reports/remedies.ts";
 import { scheduleReport } from "../core/reports/schedule.ts";
+import { isCalendarDate } from "../core/values/calendarDate.ts";
+import { lookUp } from "../core/values/lookUp.ts";
+import { isOneOf } from "../core/values/oneOf.ts";
+import { workMinutes } from "../core/values/units.ts";
 
 export const reportNames = [
   "check",

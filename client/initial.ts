@@ -1,5 +1,5 @@
 // Answers that come with a page: as they are, or as text.
-import { onceFor } from "../core/plan/once.ts";
+import { onceFor } from "../core/values/once.ts";
 import type { Question } from "./questions.ts";
 
 /** An answer that came with the page, the query it answers, and what it was given for. */

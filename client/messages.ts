@@ -6,8 +6,8 @@ import type { EditConflict } from "../core/edits/editConflicts.ts";
 import type { NextSteps, TrailStep } from "../core/edits/history.ts";
 import type { StepRow } from "../core/edits/stepRows.ts";
 import type { Fault } from "../core/plan/faults.ts";
-import { isObject } from "../core/plan/isObject.ts";
 import type { Plan } from "../core/plan/schema.ts";
+import { isObject } from "../core/values/isObject.ts";
 
 const key = z.string().min(8).max(80);
 

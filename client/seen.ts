@@ -1,8 +1,8 @@
 // Answers as screens receive them: any figure of money in them may be hidden.
 
 import type { Edit, EditTogether } from "../core/edits/edit.ts";
-import { isObject } from "../core/plan/isObject.ts";
 import type { Seen } from "../core/plan/moneySides.ts";
+import { isObject } from "../core/values/isObject.ts";
 
 /** Parts of answers that are never redacted: an edit carries the values that it will write, and its permission is checked with it. */
 export type NeverRedacted = Edit | EditTogether;

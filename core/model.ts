@@ -12,7 +12,6 @@ import { LoadBook } from "./load/loadBook.ts";
 import { placeAll } from "./placing/place.ts";
 import type { Placed } from "./placing/placed.ts";
 import type { Placements } from "./placing/placements.ts";
-import { lookUp } from "./plan/lookUp.ts";
 import { rowById } from "./plan/rows.ts";
 import type { Plan } from "./plan/schema.ts";
 import { graphOf } from "./plan/taskGraph.ts";
@@ -23,6 +22,7 @@ import { schedule } from "./schedule/forward.ts";
 import { networkOf } from "./schedule/network.ts";
 import type { Attention, AttentionGroup } from "./signals/kinds.ts";
 import { type Signal, signalsOf } from "./signals/signals.ts";
+import { lookUp } from "./values/lookUp.ts";
 import { type Work, workOf } from "./work/work.ts";
 
 /** The parts of a model; everything else follows from them. */

@@ -1,9 +1,9 @@
 // CSV (RFC 4180): read with any delimiter, written with commas and with cells that no spreadsheet runs.
 import { parse } from "csv-parse/sync";
 import { stringify } from "csv-stringify/sync";
-import { messageOf } from "../core/plan/errors.ts";
-import { isObject } from "../core/plan/isObject.ts";
 import { FILE_LIMITS } from "../core/plan/limits.ts";
+import { messageOf } from "../core/values/errors.ts";
+import { isObject } from "../core/values/isObject.ts";
 import { UnreadableFile } from "./textTable.ts";
 
 // If two fit alike it is not the comma, which also occurs within numbers.

@@ -2,8 +2,8 @@
 import { type ChildProcess, fork } from "node:child_process";
 import { constants, setPriority } from "node:os";
 import pLimit, { type LimitFunction } from "p-limit";
-import { CodedError } from "../core/plan/errors.ts";
 import { WORK_LIMITS } from "../core/plan/limits.ts";
+import { CodedError } from "../core/values/errors.ts";
 import type { FileAnswer, FileJob, FileResults } from "./fileJobs.ts";
 import { FileProcesses } from "./fileProcesses.ts";
 import { UnreadableFile } from "./textTable.ts";

@@ -1,8 +1,8 @@
 // iCalendar (RFC 5545): events as a table of days, and work or leave as events.
 import ICAL from "ical.js";
-import { messageOf } from "../core/plan/errors.ts";
-import { grouped } from "../core/plan/grouped.ts";
 import { FILE_LIMITS } from "../core/plan/limits.ts";
+import { messageOf } from "../core/values/errors.ts";
+import { grouped } from "../core/values/grouped.ts";
 import { type TextTable, UnreadableFile } from "./textTable.ts";
 
 // A folded line begins with a space that the library leaves out of its count of 75 octets.

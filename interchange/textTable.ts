@@ -1,5 +1,5 @@
 // Tables as rows of texts, as they come out of a file and go into one.
-import { CodedError } from "../core/plan/errors.ts";
+import { CodedError } from "../core/values/errors.ts";
 
 /** A sheet as rows of texts. */
 export interface TextTable {

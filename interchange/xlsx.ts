@@ -1,7 +1,7 @@
 // XLSX: sheets as rows of texts, and texts and numbers as sheets.
 import readXlsxFile from "read-excel-file/node";
 import writeXlsxFile from "write-excel-file/node";
-import { isCalendarDate } from "../core/plan/calendarDate.ts";
+import { isCalendarDate } from "../core/values/calendarDate.ts";
 import { safeCell } from "./csv.ts";
 import { type TextTable, UnreadableFile } from "./textTable.ts";
 import { checkWorkbook } from "./workbookSize.ts";

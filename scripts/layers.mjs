@@ -86,7 +86,7 @@ function foldersInCycles(all) {
 }
 
 function isKept(path) {
-  return /^(core|ui|views)\//.test(path);
+  return /^(app|bench|cli|client|core|demo|interchange|server|store|ui|views)\//.test(path);
 }
 
 /** The folder of a file; a screen is one folder with those below it. */

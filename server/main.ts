@@ -3,7 +3,7 @@ import { createServer, type IncomingMessage, type ServerResponse } from "node:ht
 import { setFlagsFromString } from "node:v8";
 import next from "next";
 import { RateLimiterMemory } from "rate-limiter-flexible";
-import { messageOf } from "../core/plan/errors.ts";
+import { messageOf } from "../core/values/errors.ts";
 import { dataFolder } from "../store/files.ts";
 import { secretOf } from "../store/secrets.ts";
 import { hostNames, PUBLIC_FORM, type Refusal, refusalOf } from "./guard.ts";

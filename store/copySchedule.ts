@@ -1,7 +1,7 @@
 // When a whole copy of the plan is made: after so many revisions, and once a day while a person works on it.
 
-import { messageOf } from "../core/plan/errors.ts";
 import type { Plan } from "../core/plan/schema.ts";
+import { messageOf } from "../core/values/errors.ts";
 import { listCopies, pruneCopies, readCopy, writeCopy } from "./copies.ts";
 import type { Journal } from "./journal.ts";
 

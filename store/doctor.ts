@@ -1,7 +1,7 @@
 // npm run doctor: checks a data folder without changing it, and lists what is damaged.
 import { existsSync } from "node:fs";
 import { join } from "node:path";
-import { messageOf } from "../core/plan/errors.ts";
+import { messageOf } from "../core/values/errors.ts";
 import { copyBytes, listAnnounced, listCopies, readCopy } from "./copies.ts";
 import { dataFolder, freeBytes } from "./files.ts";
 import { verifyJournal } from "./journal.ts";

@@ -1,7 +1,7 @@
 // The plan that a new data folder begins with: eighteen months from this month on, one calendar, nothing else.
 import { parseDay } from "../core/calendar/day.ts";
-import { newPlan, usualHorizon } from "../core/entry/newPlan.ts";
 import type { Plan } from "../core/plan/schema.ts";
+import { newPlan, usualHorizon } from "../core/projects/newPlan.ts";
 
 export function emptyPlan(now: Date): Plan {
   return newPlan({

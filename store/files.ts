@@ -2,7 +2,7 @@
 import { mkdir, open, rename, statfs } from "node:fs/promises";
 import { dirname, join, resolve } from "node:path";
 import { crc32 } from "node:zlib";
-import { codeOf } from "../core/plan/errors.ts";
+import { codeOf } from "../core/values/errors.ts";
 
 const OWNER_FILE = 0o600;
 const OWNER_FOLDER = 0o700;

@@ -3,7 +3,7 @@
 import { existsSync } from "node:fs";
 import { type FileHandle, readdir, readFile, rm } from "node:fs/promises";
 import { join } from "node:path";
-import { gapsOf, type Run, runsOf } from "../core/plan/runs.ts";
+import { gapsOf, type Run, runsOf } from "../core/values/runs.ts";
 import { flushFolder, makeFolder, openOwn, writeWhole } from "./files.ts";
 import { type JournalEntry, lineOf, linesIn, ordered } from "./journalLines.ts";
 

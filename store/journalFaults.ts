@@ -1,5 +1,5 @@
 // The faults of a journal in sentences, for the log at start and for the doctor.
-import { type Run, runsOf } from "../core/plan/runs.ts";
+import { type Run, runsOf } from "../core/values/runs.ts";
 import type { JournalState } from "./journal.ts";
 
 /** Damaged lines and missing revisions of a journal, in sentences. */

@@ -1,5 +1,5 @@
 // The lines of a journal file: a checksum, then a revision as JSON. A line that is damaged is passed over; those after it are read.
-import { isObject } from "../core/plan/isObject.ts";
+import { isObject } from "../core/values/isObject.ts";
 import { checksum } from "./files.ts";
 import type { MadeEntry } from "./trail.ts";
 

@@ -3,7 +3,7 @@
 import { rm, stat } from "node:fs/promises";
 import { join } from "node:path";
 import { lock } from "proper-lockfile";
-import { codeOf } from "../core/plan/errors.ts";
+import { codeOf } from "../core/values/errors.ts";
 import { FolderInUse, holderOf, lockFolder } from "./lock.ts";
 
 export interface LeaseTimes {

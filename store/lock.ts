@@ -2,8 +2,8 @@
 import { linkSync, readFileSync, readlinkSync, renameSync, rmSync, writeFileSync } from "node:fs";
 import { hostname } from "node:os";
 import { join } from "node:path";
-import { codeOf } from "../core/plan/errors.ts";
-import { isObject } from "../core/plan/isObject.ts";
+import { codeOf } from "../core/values/errors.ts";
+import { isObject } from "../core/values/isObject.ts";
 
 interface Holder {
   pid: number;

@@ -7,11 +7,11 @@ import { type EditConflict, findEditConflicts } from "../core/edits/editConflict
 import { Histories, type NextSteps } from "../core/edits/history.ts";
 import { isInOwnName } from "../core/edits/ownName.ts";
 import { undoStep } from "../core/edits/undoStep.ts";
-import { CodedError, codeOf, messageOf } from "../core/plan/errors.ts";
 import { type Fault, faultText } from "../core/plan/faults.ts";
 import { listNames } from "../core/plan/lists.ts";
 import { listWords } from "../core/plan/listWords.ts";
 import type { Plan } from "../core/plan/schema.ts";
+import { CodedError, codeOf, messageOf } from "../core/values/errors.ts";
 import { announceCopy, confirmCopy, copiesFolder, withdrawCopy, writeCopy } from "./copies.ts";
 import { CopySchedule } from "./copySchedule.ts";
 import type { Database } from "./driver.ts";

@@ -1,8 +1,8 @@
 // The plan as copies and journal hold it, even if the database is gone; and the database made from it again.
 import { applyChanges, type Change } from "../core/edits/change.ts";
 import { findRow, rowsOf } from "../core/plan/rows.ts";
-import { isSame } from "../core/plan/same.ts";
 import type { Plan } from "../core/plan/schema.ts";
+import { isSame } from "../core/values/same.ts";
 import { listCopies, readCopy, readCopyOf, writeCopy } from "./copies.ts";
 import type { Database, Sql } from "./driver.ts";
 import type { Journal } from "./journal.ts";

@@ -1,7 +1,7 @@
 // npm run restore: lists the copies of a data folder, or brings the plan back as it was in one of them or at a revision.
 // The former contents of the folder are kept as a copy, too.
 import { join } from "node:path";
-import { messageOf } from "../core/plan/errors.ts";
+import { messageOf } from "../core/values/errors.ts";
 import { copyBytes, listCopies } from "./copies.ts";
 import { dataFolder } from "./files.ts";
 import { readMigrations } from "./migrate.ts";

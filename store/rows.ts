@@ -2,8 +2,8 @@
 import { isDeepStrictEqual } from "node:util";
 import type { Change } from "../core/edits/change.ts";
 import type { ListName } from "../core/plan/lists.ts";
-import { known } from "../core/plan/lookUp.ts";
 import type { Plan, Row } from "../core/plan/schema.ts";
+import { known } from "../core/values/lookUp.ts";
 import { copyText } from "./copyText.ts";
 import type { Sql } from "./driver.ts";
 import { type Json, record, rowOf } from "./rowValues.ts";

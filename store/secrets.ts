@@ -2,7 +2,7 @@
 import { createHmac, randomBytes, timingSafeEqual } from "node:crypto";
 import { link, readFile, rename, rm } from "node:fs/promises";
 import { dirname, join } from "node:path";
-import { codeOf } from "../core/plan/errors.ts";
+import { codeOf } from "../core/values/errors.ts";
 import { flushFolder, makeFolder, writeWhole } from "./files.ts";
 
 /** The secrets: the token of changes, and the key of feed addresses. */

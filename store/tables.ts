@@ -1,8 +1,8 @@
 // The tables of the plan's lists: a column for each key of a row's schema, a child table for each nested list that is named here.
 import type * as z from "zod";
 import type { ListName } from "../core/plan/lists.ts";
-import { objectKeys } from "../core/plan/objectKeys.ts";
 import { changedSchemas, rowSchemas } from "../core/plan/schema.ts";
+import { objectKeys } from "../core/values/objectKeys.ts";
 import { type Column, columnOf, plainSchema, snakeCase } from "./columns.ts";
 
 /** A nested list: rows that belong to a row and keep their order. */

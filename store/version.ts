@@ -1,7 +1,7 @@
 // The version that wrote a data folder: an older one does not touch it.
 import { readFile } from "node:fs/promises";
 import { join } from "node:path";
-import { isObject } from "../core/plan/isObject.ts";
+import { isObject } from "../core/values/isObject.ts";
 import { writeWhole } from "./files.ts";
 import type { Migration } from "./migrate.ts";
 

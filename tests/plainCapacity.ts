@@ -1,7 +1,7 @@
 // A person's minutes on a date, rule by rule as the specification states them: slow, and the oracle of the fast way.
 
 import type { Calendar, Person, Plan } from "../core/plan/schema.ts";
-import { workMinutes } from "../core/plan/units.ts";
+import { workMinutes } from "../core/values/units.ts";
 
 /** Dates as they are written: they compare as texts. */
 export function nextDate(date: string, days = 1): string {

@@ -1,7 +1,7 @@
 // Dates as people type and read them: "8 Feb 2027" in a field, YYYY-MM-DD in the plan.
 import { isValid, parse } from "date-fns";
 import { type Day, dateOf, formatDay, parseDay, weekdayOf } from "../core/calendar/day.ts";
-import { isCalendarDate } from "../core/plan/calendarDate.ts";
+import { isCalendarDate } from "../core/values/calendarDate.ts";
 import { longDay } from "./format.ts";
 
 const typedFormats = ["d MMM yyyy", "d MMMM yyyy", "d.M.yyyy", "d/M/yyyy", "d MMM yy", "d MMMM yy", "d.M.yy", "d/M/yy"];

@@ -4,7 +4,7 @@ import { format } from "date-fns";
 import { type Day, dateOf, dayOfDate, isoWeekOf } from "../core/calendar/day.ts";
 import { type Grain, isCut, type PeriodSettings, periodStart, type Range } from "../core/calendar/periods.ts";
 import { type Figure, isHidden } from "../core/plan/moneySides.ts";
-import { hourTenths } from "../core/plan/units.ts";
+import { hourTenths } from "../core/values/units.ts";
 
 // Made once: a board writes hundreds of figures a frame. What the browser has for this takes it 40 ms to begin with, in every
 // process of its own.

@@ -1,5 +1,5 @@
 // The options of a list: values with their texts, and a detail next to each.
-import { objectKeys } from "../core/plan/objectKeys.ts";
+import { objectKeys } from "../core/values/objectKeys.ts";
 
 export interface Option<V extends string = string> {
   value: V;

@@ -1,8 +1,8 @@
 // The window of time that every screen follows: what a URL says of it.
 import { type Day, parseDay } from "../core/calendar/day.ts";
 import { type Grain, grains, type PeriodSettings, periodStart, type Range } from "../core/calendar/periods.ts";
-import { isCalendarDate } from "../core/plan/calendarDate.ts";
-import { isOneOf } from "../core/plan/oneOf.ts";
+import { isCalendarDate } from "../core/values/calendarDate.ts";
+import { isOneOf } from "../core/values/oneOf.ts";
 
 export interface TimeWindow {
   range: Range;

@@ -1,5 +1,5 @@
 // Money as people type it: an amount, or a quantity at a price each.
-import { productMinorUnits } from "../core/plan/units.ts";
+import { productMinorUnits } from "../core/values/units.ts";
 import { readAmount } from "./amount.ts";
 
 const MOST = 1e9;

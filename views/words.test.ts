@@ -5,8 +5,8 @@ import { parseDay } from "../core/calendar/day.ts";
 import { weekSpans } from "../core/calendar/weekSpans.ts";
 import { buildModel } from "../core/model.ts";
 import { fernhollow } from "../demo/fernhollow.ts";
-import { conflictText } from "./frame/conflictText.ts";
-import { dropOutcome } from "./frame/dropOutcome.ts";
+import { conflictText } from "./effect/conflictText.ts";
+import { dropOutcome } from "./effect/dropOutcome.ts";
 import { dayText, markText, spanText, weekHoursText } from "./people/dayWords.ts";
 import { dateRangeFields, hoursADay, hoursOf } from "./people/person/rangeFields.ts";
 

@@ -1,9 +1,9 @@
 // The public form for enquiries: plain pages, open to anyone while the plan says so, and nothing else of the plan.
 
-import { hasCode } from "../../core/plan/errors.ts";
 import { findRow } from "../../core/plan/rows.ts";
 import type { Plan } from "../../core/plan/schema.ts";
 import { waitingEnquiries } from "../../core/plan/waiting.ts";
+import { hasCode } from "../../core/values/errors.ts";
 import { type EnquiryFields, enquiryFields, newEnquiry } from "../../views/enquiries/enquiryFields.ts";
 import { enquiryFormPage, enquiryRefusedPage, enquiryThanksPage } from "../../views/enquiries/publicForm.ts";
 import { readText } from "../body.ts";

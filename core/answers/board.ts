@@ -12,8 +12,8 @@ import { type LevelBand, levelBandOf, type PeriodSums, peopleSums, periodStates,
 import { tentativeLoads } from "../load/tentative.ts";
 import { assignedPercent } from "../load/totals.ts";
 import type { Model } from "../model.ts";
-import { shareOf } from "../plan/units.ts";
 import { usualSettings } from "../plan/usualSettings.ts";
+import { shareOf } from "../values/units.ts";
 
 /** The figures of the board. Figures of row r in period p are at index `r × periods.length + p`, in minutes; only the first
  * `filled` rows have figures. */

@@ -1,12 +1,12 @@
 // The hours that the rule of an assignment gives if its hours were typed: the same total, spread over its task again.
 import type { Range } from "../calendar/periods.ts";
 import { applyEdit } from "../edits/edit.ts";
-import { untype } from "../entry/typePeriod.ts";
 import type { Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { rowById } from "../plan/rows.ts";
+import { untype } from "../typing/typePeriod.ts";
 import { updateModel } from "../update.ts";
+import { lookUp } from "../values/lookUp.ts";
 
 /** Minutes. */
 export interface ByRule {

@@ -1,12 +1,12 @@
 // The possible start of a project: the shortage of its roles by start week, and the role and week that prevent an earlier one.
 import type { Range } from "../calendar/periods.ts";
-import { type AsProjectQuery, enquiryAsProject } from "../entry/enquiryProject.ts";
 import { earliestStarts } from "../forecast/earliest.ts";
 import { type HelpNames, helpNames } from "../forecast/helpNames.ts";
 import { type SoonerWay, type StartLimits, soonerWays, startWith } from "../forecast/sooner.ts";
 import { defaultCounting } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
+import { type AsProjectQuery, enquiryAsProject } from "../projects/enquiryProject.ts";
 
 export interface EarliestWeek {
   start: number;

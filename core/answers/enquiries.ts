@@ -5,7 +5,6 @@ import { parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { marginOf, moneyOver } from "../cost/costs.ts";
 import { isBelowGoal, marginGoal } from "../cost/margin.ts";
-import { type AsProjectQuery, enquiryAsProject } from "../entry/enquiryProject.ts";
 import { roleNeeds } from "../forecast/earliest.ts";
 import { type Counting, defaultCounting } from "../load/counting.ts";
 import type { Model } from "../model.ts";
@@ -13,6 +12,7 @@ import type { Money, MoneyFlag } from "../plan/moneySides.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Enquiry } from "../plan/schema.ts";
 import { waitingEnquiries } from "../plan/waiting.ts";
+import { type AsProjectQuery, enquiryAsProject } from "../projects/enquiryProject.ts";
 import { candidatesFor } from "../staffing/match.ts";
 import { isOpening } from "../work/work.ts";
 

@@ -8,8 +8,8 @@ import { defaultCounting } from "../load/counting.ts";
 import { peopleSums } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
 import { allRows } from "../plan/rows.ts";
-import { shareOf } from "../plan/units.ts";
 import { updateModel } from "../update.ts";
+import { shareOf } from "../values/units.ts";
 
 export interface EvenedQuery {
   lines: readonly { edits: readonly SingleEdit[] }[];

@@ -7,7 +7,7 @@ import type { Model } from "../model.ts";
 import type { Money } from "../plan/moneySides.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Expense } from "../plan/schema.ts";
-import { minorUnits } from "../plan/units.ts";
+import { minorUnits } from "../values/units.ts";
 
 export interface ExpenseRow {
   expense: Expense;

@@ -6,9 +6,9 @@ import { barsOf } from "../load/bars.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { teamReaches } from "../load/teams.ts";
 import type { Model } from "../model.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { findRow, rowById } from "../plan/rows.ts";
-import { hourTenths } from "../plan/units.ts";
+import { lookUp } from "../values/lookUp.ts";
+import { hourTenths } from "../values/units.ts";
 
 /** An event of whole days; `to` is its last. */
 export interface FeedEvent {

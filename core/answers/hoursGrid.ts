@@ -1,17 +1,17 @@
 // The hours of a project or of a person as a grid: a row an assignment, a column a period, and the room of the person who works.
 
+import { type BarFault, placeOf } from "../bars/moveBar.ts";
 import { type Day, parseDay } from "../calendar/day.ts";
 import { periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range, type ReportRange } from "../calendar/periods.ts";
-import { type BarFault, placeOf } from "../entry/moveBar.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { levelBandOf, peopleSums, statesOf } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
 import { customShift } from "../placing/place.ts";
 import { placedIn } from "../placing/placements.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { findRow, membersOf, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
+import { lookUp } from "../values/lookUp.ts";
 
 /** The subject of the grid: a project, or a person. */
 export type HoursOf = { projectId: string } | { personId: string };

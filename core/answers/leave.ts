@@ -2,9 +2,9 @@
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import type { Model } from "../model.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { firstRoleName } from "../plan/names.ts";
 import type { Person, TimeOff } from "../plan/schema.ts";
+import { lookUp } from "../values/lookUp.ts";
 
 /** One time off, cut to nothing: with its own first day and the day after its last. */
 export interface LeaveEntry {

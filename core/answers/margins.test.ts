@@ -5,8 +5,8 @@ import { formatDay } from "../calendar/day.ts";
 import { horizonOf } from "../calendar/horizon.ts";
 import { buildModel } from "../model.ts";
 import type { Plan } from "../plan/schema.ts";
-import { minorUnits } from "../plan/units.ts";
 import { costReport } from "../reports/cost.ts";
+import { minorUnits } from "../values/units.ts";
 import { marginPeople, marginsOf } from "./margins.ts";
 
 const plan = fernhollow();

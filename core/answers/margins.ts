@@ -9,7 +9,7 @@ import type { Counting } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import type { Money, MoneyFlag } from "../plan/moneySides.ts";
 import type { Project } from "../plan/schema.ts";
-import { minorUnits } from "../plan/units.ts";
+import { minorUnits } from "../values/units.ts";
 
 export interface MarginRow {
   id: string;

@@ -6,7 +6,7 @@ import { type Counting, countedShare, NOT_COUNTED } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
-import { quotientHalfUp } from "../plan/units.ts";
+import { quotientHalfUp } from "../values/units.ts";
 
 export interface MaterialRow {
   materialId: string;

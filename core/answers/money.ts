@@ -14,7 +14,7 @@ import type { ListName } from "../plan/lists.ts";
 import type { Money } from "../plan/moneySides.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
-import { minorUnits } from "../plan/units.ts";
+import { minorUnits } from "../values/units.ts";
 
 /** Minor units of the side that the query's measure is of. */
 type Amount = Money;

@@ -1,8 +1,9 @@
 // A list of names that the plan is kept in order by: each with what it is used by.
-import { grouped } from "../plan/grouped.ts";
+
 import type { ListName } from "../plan/lists.ts";
 import { detachable, MOST_NAMES, type NamedList, namedLists, type Use, usesOf } from "../plan/namedLists.ts";
 import type { Plan, Row } from "../plan/schema.ts";
+import { grouped } from "../values/grouped.ts";
 
 /** Categories of projects and places of people are written on them, and nowhere else. */
 export const markLists = ["categories", "places"] as const;

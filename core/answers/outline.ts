@@ -7,7 +7,6 @@ import { taskOf } from "../cost/ledger.ts";
 import { type MoneyGaps, moneyGaps } from "../cost/moneyGaps.ts";
 import { type CostKind, costKinds } from "../cost/moneyKeys.ts";
 import type { Model } from "../model.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import type { Money } from "../plan/moneySides.ts";
 import { percentDone } from "../plan/percentDone.ts";
 import { findRow, rowById } from "../plan/rows.ts";
@@ -16,6 +15,7 @@ import { isSummary } from "../plan/taskGraph.ts";
 import type { Slack } from "../schedule/backward.ts";
 import type { Conflict } from "../schedule/conflicts.ts";
 import type { TaskDates } from "../schedule/dates.ts";
+import { lookUp } from "../values/lookUp.ts";
 import { isOpening } from "../work/work.ts";
 
 /** Labour or material on a task. */

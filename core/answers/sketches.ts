@@ -13,10 +13,10 @@ import type { Model } from "../model.ts";
 import type { Money } from "../plan/moneySides.ts";
 import { copyName } from "../plan/names.ts";
 import { findRow, rowById } from "../plan/rows.ts";
-import { isSame } from "../plan/same.ts";
 import type { ChangedList, Plan, Sketch } from "../plan/schema.ts";
 import { movesOf } from "../schedule/moves.ts";
 import { sketched, sketchedModel } from "../sketch/sketch.ts";
+import { isSame } from "../values/same.ts";
 
 export interface SketchRow {
   id: string;

@@ -3,10 +3,10 @@
 import type { Day } from "../calendar/day.ts";
 import { applyEdit, type Edit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
+import { lookUp } from "../values/lookUp.ts";
 
 export type StaffWay = "open" | "finish" | "daily" | "work";
 

@@ -6,10 +6,10 @@ import { defaultCounting } from "../load/counting.ts";
 import { levelBandOf, type PeriodState, periodState, roomOf } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
 import { addPlaced, placedIn } from "../placing/placements.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { firstRoleName } from "../plan/names.ts";
 import { percentDone } from "../plan/percentDone.ts";
 import { rowById } from "../plan/rows.ts";
+import { lookUp } from "../values/lookUp.ts";
 
 /** Minutes of one person; `have` is their capacity before the date, of a project less their work on other ones. */
 export interface TimeLeftRow {

@@ -3,13 +3,13 @@
 import type { Day } from "../calendar/day.ts";
 import { applyEdit, type Edit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { findRow, knownRow, rowById } from "../plan/rows.ts";
 import type { Link, Task } from "../plan/schema.ts";
-import { durationTicks } from "../plan/units.ts";
 import { boundsOf, type StartBound } from "../schedule/bounds.ts";
 import type { DriverKind } from "../schedule/dates.ts";
 import { updateModel } from "../update.ts";
+import { lookUp } from "../values/lookUp.ts";
+import { durationTicks } from "../values/units.ts";
 
 /** One bound of a task, in terms of what it asks for. */
 export interface WhyBound {

@@ -3,10 +3,10 @@
 import { defaultCounting, isGoingOn } from "../load/counting.ts";
 import { needsSomebody } from "../load/openings.ts";
 import type { Model } from "../model.ts";
-import { onceFor } from "../plan/once.ts";
 import { flagsOf, knownRow, rowById } from "../plan/rows.ts";
 import type { Conflict } from "../schedule/conflicts.ts";
 import { SUMMARY } from "../schedule/network.ts";
+import { onceFor } from "../values/once.ts";
 
 export type TrayKind = "opening" | "noPerson" | "noEstimate" | "noDates" | "noRole" | "unplaced" | "conflict";
 

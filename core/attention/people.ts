@@ -7,9 +7,9 @@ import { levelBandOf, overBeyond, peopleSums } from "../load/periodSums.ts";
 import { peopleByFirstRole } from "../load/teams.ts";
 import type { Model } from "../model.ts";
 import { unplaceablesOf } from "../placing/unplaceable.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { allRows, rowById } from "../plan/rows.ts";
 import type { Attention, Horizon } from "../signals/kinds.ts";
+import { lookUp } from "../values/lookUp.ts";
 
 /** A load below this share of capacity, in percent, is nearly idle. */
 const NEARLY_IDLE = 40;

@@ -2,9 +2,9 @@
 import type { Model } from "../model.ts";
 import { unplaceableOf } from "../placing/unplaceable.ts";
 import { windowOf } from "../placing/window.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Attention, AttentionKind, Horizon } from "../signals/kinds.ts";
+import { lookUp } from "../values/lookUp.ts";
 import { incompleteWork, type TrayItem, type TrayKind } from "./incompleteWork.ts";
 
 /** Kinds of the tray that are signals as they are now, and how much they weigh. */

@@ -1,9 +1,10 @@
 // Ways in which work is done later, or takes longer: a delay that can be removed, later dates of a person, more days.
+
+import { ownDatesMoved } from "../bars/shiftBar.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
 import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
 import type { SingleEdit } from "../edits/edit.ts";
 import type { Settable } from "../edits/kind.ts";
-import { ownDatesMoved } from "../entry/shiftBar.ts";
 import type { Model } from "../model.ts";
 import { membersOf } from "../plan/rows.ts";
 import type { TaskDates } from "../schedule/dates.ts";

@@ -6,7 +6,7 @@ import type { Model } from "../model.ts";
 import { customShift } from "../placing/place.ts";
 import { placedIn } from "../placing/placements.ts";
 import type { Assignment } from "../plan/schema.ts";
-import { exactHours, workMinutes } from "../plan/units.ts";
+import { exactHours, workMinutes } from "../values/units.ts";
 import { hasBegun, type OverloadCase, overSpan, type Piece, type Proposal } from "./overloadCase.ts";
 import { bestRecipients } from "./recipients.ts";
 

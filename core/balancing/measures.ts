@@ -8,8 +8,8 @@ import type { LoadBook } from "../load/loadBook.ts";
 import { type LevelBand, levelBandOf, overOf, periodState } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
 import type { Money } from "../plan/moneySides.ts";
-import { onceFor } from "../plan/once.ts";
 import { rowById } from "../plan/rows.ts";
+import { onceFor } from "../values/once.ts";
 
 /** Figures of a whole plan over its horizon, with the default counting. Work in minutes, money in minor units. */
 export interface Measures {

@@ -5,11 +5,11 @@ import type { LoadBook } from "../load/loadBook.ts";
 import { addSums, emptySums, type LevelBand, overBeyond, overOf, type PeriodSums, roomOf, statesOf, workSums } from "../load/periodSums.ts";
 import type { Placed } from "../placing/placed.ts";
 import { placedIn } from "../placing/placements.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { firstRoleName } from "../plan/names.ts";
-import { recordOf } from "../plan/objectKeys.ts";
 import { membersOf } from "../plan/rows.ts";
 import type { Person, Plan } from "../plan/schema.ts";
+import { lookUp } from "../values/lookUp.ts";
+import { recordOf } from "../values/objectKeys.ts";
 import { isOpening } from "../work/work.ts";
 import { acceptedDays, type BoardGroup, type BoardView, groupsOf, projectsLeft } from "./view.ts";
 

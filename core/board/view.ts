@@ -5,10 +5,10 @@ import { type Counting, defaultCounting } from "../load/counting.ts";
 import { peopleByFirstRole, reachedWork, teamReaches } from "../load/teams.ts";
 import type { Placed } from "../placing/placed.ts";
 import { placedIn } from "../placing/placements.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { firstRoleOf } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Person, Plan } from "../plan/schema.ts";
+import { lookUp } from "../values/lookUp.ts";
 
 /** People under headings; headings alone; projects with their people, and people with their projects. */
 export const boardRowKinds = ["role", "team", "location", "none", "roles", "teams", "projects", "peopleProjects"] as const;

@@ -1,7 +1,8 @@
 // A person's working minutes on each day: week pattern, calendar exceptions, time off, employment, overtime.
-import { onceFor } from "../plan/once.ts";
+
 import type { Person } from "../plan/schema.ts";
-import { workMinutes } from "../plan/units.ts";
+import { onceFor } from "../values/once.ts";
+import { workMinutes } from "../values/units.ts";
 import { type Day, parseDay, weekdayOf } from "./day.ts";
 import type { WorkingLine } from "./workingLine.ts";
 

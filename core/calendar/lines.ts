@@ -1,8 +1,8 @@
 // The working-time lines of all calendars of a plan, on one common origin.
 
-import { lookUp } from "../plan/lookUp.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
+import { lookUp } from "../values/lookUp.ts";
 import { parseDay } from "./day.ts";
 import { WorkingLine } from "./workingLine.ts";
 

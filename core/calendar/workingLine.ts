@@ -1,6 +1,6 @@
 // The working-time line of a calendar: its working days numbered in date order, 480 ticks to each.
 import type { Calendar } from "../plan/schema.ts";
-import { workMinutes } from "../plan/units.ts";
+import { workMinutes } from "../values/units.ts";
 import { type Day, parseDay, weekdayOf } from "./day.ts";
 
 export const TICKS_PER_DAY = 480;

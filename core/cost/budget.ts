@@ -4,7 +4,7 @@ import { horizonOf } from "../calendar/horizon.ts";
 import type { Placed } from "../placing/placed.ts";
 import type { Money } from "../plan/moneySides.ts";
 import { rowById } from "../plan/rows.ts";
-import { minorUnits } from "../plan/units.ts";
+import { minorUnits } from "../values/units.ts";
 import { type Costs, moneyLines } from "./costs.ts";
 import { type CostKind, costKinds } from "./moneyKeys.ts";
 

@@ -1,7 +1,7 @@
 // The share of a project's money that counts: of pipeline projects nothing, their probability, or all of it.
 import { type Counting, countedShare, NOT_COUNTED } from "../load/counting.ts";
 import type { Project } from "../plan/schema.ts";
-import { roundedQuotient } from "../plan/units.ts";
+import { roundedQuotient } from "../values/units.ts";
 import type { MoneyLine } from "./costs.ts";
 
 const WHOLE = 10_000;

@@ -1,7 +1,7 @@
 // A cost line: exact until it is read; its running total alone is rounded, so that parts always add up.
 import type { Day } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
-import { quotientHalfUp } from "../plan/units.ts";
+import { quotientHalfUp } from "../values/units.ts";
 
 /** The periods that amounts are read in. */
 export interface CostPeriods {

@@ -1,7 +1,7 @@
 // An amount of one currency in another on a day, by the exchange rates of a plan.
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { Plan } from "../plan/schema.ts";
-import { exchangeMillionths, quotientHalfUp, rateUnits } from "../plan/units.ts";
+import { exchangeMillionths, quotientHalfUp, rateUnits } from "../values/units.ts";
 
 export interface Currencies {
   /** The plan's own, which exchange rates are stated in. */

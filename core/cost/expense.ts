@@ -1,10 +1,10 @@
 // Fixed costs of tasks and expenses of projects.
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { WorkingLine } from "../calendar/workingLine.ts";
-import { known } from "../plan/lookUp.ts";
 import type { Expense, Task } from "../plan/schema.ts";
-import { minorUnits, percentHundredths, roundedQuotient } from "../plan/units.ts";
 import type { TaskDates } from "../schedule/dates.ts";
+import { known } from "../values/lookUp.ts";
+import { minorUnits, percentHundredths, roundedQuotient } from "../values/units.ts";
 import type { ExactLine } from "./exactLine.ts";
 import { forAccrualDays } from "./material.ts";
 

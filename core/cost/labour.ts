@@ -2,7 +2,7 @@
 import type { Day } from "../calendar/day.ts";
 import type { Placed } from "../placing/placed.ts";
 import type { RateTable } from "../plan/schema.ts";
-import { quotientHalfUp } from "../plan/units.ts";
+import { quotientHalfUp } from "../values/units.ts";
 import type { ExactLine } from "./exactLine.ts";
 import type { OvertimeBook } from "./overtime.ts";
 import {

@@ -1,6 +1,6 @@
 // A project's margin over the whole plan, and what it is to reach.
 import type { Plan } from "../plan/schema.ts";
-import { percentHundredths } from "../plan/units.ts";
+import { percentHundredths } from "../values/units.ts";
 import { type Costs, marginOf, moneyOver } from "./costs.ts";
 
 /** A plan with what it costs, as the model has it. */

@@ -2,11 +2,11 @@
 import type { Day } from "../calendar/day.ts";
 import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
 import type { Placed } from "../placing/placed.ts";
-import { known } from "../plan/lookUp.ts";
 import type { Assignment, RateTable, Task } from "../plan/schema.ts";
-import { percentHundredths, rateUnits } from "../plan/units.ts";
 import type { TaskDates } from "../schedule/dates.ts";
 import { forWorkingDays } from "../schedule/parts.ts";
+import { known } from "../values/lookUp.ts";
+import { percentHundredths, rateUnits } from "../values/units.ts";
 import type { ExactLine } from "./exactLine.ts";
 import { type MissingRates, type RateBook, stretchOn } from "./rateBook.ts";
 

@@ -3,7 +3,7 @@ import { type Day, parseDay } from "../calendar/day.ts";
 import { firstRoleOf } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Plan, RateEntry, RateTable } from "../plan/schema.ts";
-import { minorUnits, rateUnits } from "../plan/units.ts";
+import { minorUnits, rateUnits } from "../values/units.ts";
 import { exchangeSteps } from "./exchangeOn.ts";
 
 const BEGINNING = Number.NEGATIVE_INFINITY;

@@ -1,6 +1,7 @@
 // The redaction of money: every figure passes here on its way from the core to a screen or a file.
-import { isObject } from "../plan/isObject.ts";
+
 import { HIDDEN, type Marks, type MoneyAccess, type MoneySide } from "../plan/moneySides.ts";
+import { isObject } from "../values/isObject.ts";
 
 const isSide = (marks: Marks): marks is MoneySide => typeof marks === "string";
 const areSides = (marks: Marks): marks is readonly MoneySide[] => Array.isArray(marks);

@@ -1,6 +1,6 @@
 // The revenue of a project: its fee by the hours worked, or its time and materials at bill rates.
 import type { Placed } from "../placing/placed.ts";
-import { minorUnits } from "../plan/units.ts";
+import { minorUnits } from "../values/units.ts";
 import type { ExactLine } from "./exactLine.ts";
 import { addLabour } from "./labour.ts";
 import { addMaterial } from "./material.ts";

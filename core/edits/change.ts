@@ -1,9 +1,10 @@
 // The changes of an edit, row by row, and their inversion.
-import { grouped } from "../plan/grouped.ts";
+
 import type { ListName } from "../plan/lists.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { MOST_SHIFTS, type RowIndex, rememberIndex, rowById, shiftedIndex } from "../plan/rows.ts";
 import type { ChangedList, Plan, Row } from "../plan/schema.ts";
+import { grouped } from "../values/grouped.ts";
+import { lookUp } from "../values/lookUp.ts";
 
 /** One row before and after; null before it was added and after it was deleted. */
 interface Turn<L extends ChangedList> {

@@ -3,7 +3,7 @@ import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Person, type Plan, rowSchemas } from "../plan/schema.ts";
-import { stated } from "../plan/stated.ts";
+import { stated } from "../values/stated.ts";
 import type { Change } from "./change.ts";
 import { changedRow, type EditKind } from "./kind.ts";
 

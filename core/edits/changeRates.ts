@@ -5,7 +5,7 @@ import { faultText } from "../plan/faults.ts";
 import { rateKey } from "../plan/rateSubject.ts";
 import { findRow } from "../plan/rows.ts";
 import { rowSchemas } from "../plan/schema.ts";
-import { withSet } from "../plan/stated.ts";
+import { withSet } from "../values/stated.ts";
 import { changedRow, type EditKind } from "./kind.ts";
 
 const { personId, roleId, materialId, from, rate, overtimeRate, perUse } = rowSchemas.rateTables.shape.entries.element.shape;

@@ -1,8 +1,8 @@
 // The conflicts of an edit: cells that others have changed since its maker saw them, to another value.
 
 import { rateKey } from "../plan/rateSubject.ts";
-import { isSame } from "../plan/same.ts";
 import type { RateEntry } from "../plan/schema.ts";
+import { isSame } from "../values/same.ts";
 import { type Change, turned } from "./change.ts";
 
 /** One cell that two have changed. */

@@ -3,10 +3,10 @@ import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
 import type { ListName } from "../plan/lists.ts";
 import { listWords } from "../plan/listWords.ts";
-import { isOneOf } from "../plan/oneOf.ts";
 import { findRow, rowById, rowsOf } from "../plan/rows.ts";
 import type { ChangedList, Plan, Row } from "../plan/schema.ts";
-import { withSet } from "../plan/stated.ts";
+import { isOneOf } from "../values/oneOf.ts";
+import { withSet } from "../values/stated.ts";
 import { type Change, changeOf } from "./change.ts";
 
 export type Made = { changes: Change[] } | { fault: string };

@@ -1,8 +1,8 @@
 // Moves a task in the outline: below another one, or before another one. What is below it comes along.
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { findRow, rowById } from "../plan/rows.ts";
+import { lookUp } from "../values/lookUp.ts";
 import type { EditKind } from "./kind.ts";
 
 const schema = z.strictObject({

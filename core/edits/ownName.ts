@@ -1,8 +1,8 @@
 // Rows that carry a name must carry that of their maker: comments, notes, sketches, and the steps of requests and enquiries. A
 // request may be recorded on behalf of the lead of the project, and of nobody else.
 import { findRow } from "../plan/rows.ts";
-import { isSame } from "../plan/same.ts";
 import type { Comment, Enquiry, Note, Plan, WorkRequest } from "../plan/schema.ts";
+import { isSame } from "../values/same.ts";
 import type { Change } from "./change.ts";
 
 /** True where changes leave nothing new under a name other than `name`, regardless of the kind of edit.

@@ -2,7 +2,7 @@
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
 import { rowSchemas } from "../plan/schema.ts";
-import { withSet } from "../plan/stated.ts";
+import { withSet } from "../values/stated.ts";
 import { type Change, changeOf } from "./change.ts";
 import type { EditKind } from "./kind.ts";
 

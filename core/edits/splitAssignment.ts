@@ -4,7 +4,7 @@ import { formatDay, parseDay } from "../calendar/day.ts";
 import { faultText } from "../plan/faults.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Assignment, rowSchemas } from "../plan/schema.ts";
-import { stated } from "../plan/stated.ts";
+import { stated } from "../values/stated.ts";
 import { addedRow, changedRow, type EditKind } from "./kind.ts";
 import { taskNameOf } from "./words.ts";
 

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { everyEditFrom } from "../../tests/everyEdit.ts";
-import { isSame } from "../plan/same.ts";
+import { isSame } from "../values/same.ts";
 import { applyEdit, type Edit } from "./edit.ts";
 import { stepRows } from "./stepRows.ts";
 

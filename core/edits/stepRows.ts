@@ -1,5 +1,5 @@
 // The changes of a step of the trail, row by row: which row, whether it was added, deleted or changed, and in which fields.
-import { isSame } from "../plan/same.ts";
+import { isSame } from "../values/same.ts";
 import type { Change } from "./change.ts";
 import { cellsOf, rowName } from "./editConflicts.ts";
 

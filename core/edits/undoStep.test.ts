@@ -4,7 +4,7 @@ import { largePlan } from "../../demo/large.ts";
 import { everyEditFrom } from "../../tests/everyEdit.ts";
 import { editsFrom } from "../../tests/randomEdits.ts";
 import { rowsOf } from "../plan/rows.ts";
-import { isSame } from "../plan/same.ts";
+import { isSame } from "../values/same.ts";
 import { applyChanges, invert } from "./change.ts";
 import { applyEdit, type Edit, type EditTogether, faultsAfter } from "./edit.ts";
 import { undoStep } from "./undoStep.ts";

@@ -1,9 +1,10 @@
 // Undoing what was done on a plan that others have worked on since: cell by cell, never over what they have made.
-import { grouped } from "../plan/grouped.ts";
+
 import { rateKey } from "../plan/rateSubject.ts";
 import { findRow, rowsOf } from "../plan/rows.ts";
-import { isSame } from "../plan/same.ts";
 import type { Plan, RateEntry } from "../plan/schema.ts";
+import { grouped } from "../values/grouped.ts";
+import { isSame } from "../values/same.ts";
 import { type Change, invert, turned } from "./change.ts";
 import { type ConflictCell, cellsOf, type EditConflict, rowName } from "./editConflicts.ts";
 

@@ -3,7 +3,7 @@ import { periodOfDays, type Range } from "../calendar/periods.ts";
 import { type Counting, countedShares } from "../load/counting.ts";
 import { spanOf } from "../load/periodSums.ts";
 import type { Placed } from "../placing/placed.ts";
-import { roundedQuotient } from "../plan/units.ts";
+import { roundedQuotient } from "../values/units.ts";
 import { type DemandGroups, NO_GROUPS } from "./groups.ts";
 
 /** A share that counts in full. */

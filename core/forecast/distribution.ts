@@ -1,7 +1,7 @@
 // Demand that may come or not: the hours that independent projects ask for, each won with its own probability. The distribution
 // is exact by convolution of whole hours (a Poisson binomial distribution with weights); nothing is sampled. It is computed in
 // doubles with a bound on their error, and in integers where a comparison falls within that bound.
-import { roundedQuotient } from "../plan/units.ts";
+import { roundedQuotient } from "../values/units.ts";
 
 /** Hours of one project and the probability that they come, in hundredths of a percent. */
 export interface Chance {

@@ -4,7 +4,7 @@ import { periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range, type ReportRange } from "../calendar/periods.ts";
 import { isPipeline } from "../load/counting.ts";
 import type { Placed } from "../placing/placed.ts";
-import { percentHundredths } from "../plan/units.ts";
+import { percentHundredths } from "../values/units.ts";
 import { capacityOf, DemandSums, groupsAsked } from "./demand.ts";
 import { type Chance, expectedMinutes, HoursDistribution } from "./distribution.ts";
 import { type DemandGroups, roleGroups } from "./groups.ts";

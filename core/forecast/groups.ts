@@ -2,9 +2,9 @@
 // the demand on them: their work, and unassigned work that needs such people.
 import { peopleByFirstRole, teamReaches } from "../load/teams.ts";
 import type { Placed } from "../placing/placed.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
+import { lookUp } from "../values/lookUp.ts";
 
 export const forecastBys = ["role", "skill", "team", "place"] as const;
 export type ForecastBy = (typeof forecastBys)[number];

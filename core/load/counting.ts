@@ -2,7 +2,7 @@
 import type { Placed } from "../placing/placed.ts";
 import { columnOf } from "../plan/rows.ts";
 import type { Project } from "../plan/schema.ts";
-import { percentHundredths } from "../plan/units.ts";
+import { percentHundredths } from "../values/units.ts";
 
 /** The counting of work; by default pencilled work counts and pipeline projects do not. */
 export interface Counting {

@@ -4,8 +4,8 @@ import type { Range } from "../calendar/periods.ts";
 import type { Placed } from "../placing/placed.ts";
 import { addPlaced, placedIn } from "../placing/placements.ts";
 import type { Plan } from "../plan/schema.ts";
-import { shareHundredths } from "../plan/units.ts";
 import { usualSettings } from "../plan/usualSettings.ts";
+import { shareHundredths } from "../values/units.ts";
 import type { LoadBook } from "./loadBook.ts";
 
 /** Minutes by period of one subject; index is the period. */

@@ -1,10 +1,10 @@
 // The people of a team: its members and those of its sub-teams, each once.
 
 import type { Placed } from "../placing/placed.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { firstRoleOf } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
+import { lookUp } from "../values/lookUp.ts";
 
 /** A team with all below it. */
 export interface TeamReach {

@@ -2,7 +2,7 @@
 import type { Range } from "../calendar/periods.ts";
 import type { Placed } from "../placing/placed.ts";
 import { placedIn } from "../placing/placements.ts";
-import { roundedQuotient, shareOf } from "../plan/units.ts";
+import { roundedQuotient, shareOf } from "../values/units.ts";
 import type { LoadBook } from "./loadBook.ts";
 
 /** The minutes of some work in a range. */

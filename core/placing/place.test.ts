@@ -8,8 +8,8 @@ import { tangledPlan } from "../../tests/randomPlan.ts";
 import { formatDay } from "../calendar/day.ts";
 import { buildModel, type Model } from "../model.ts";
 import type { Assignment, Calendar, Person, Plan } from "../plan/schema.ts";
-import { percentHundredths, workMinutes } from "../plan/units.ts";
 import type { TaskDates } from "../schedule/dates.ts";
+import { percentHundredths, workMinutes } from "../values/units.ts";
 
 /** floor(x + ½) of a fraction, in whole numbers. */
 const rounded = (numerator: bigint, denominator: bigint): number => Number((2n * numerator + denominator) / (2n * denominator));

@@ -1,5 +1,5 @@
 // Running-total rounding: the one rule by which an amount is split over a sequence.
-import { roundedQuotient } from "../plan/units.ts";
+import { roundedQuotient } from "../values/units.ts";
 import type { Shape } from "../work/statement.ts";
 
 const SAFE = 2 ** 53;

@@ -1,13 +1,14 @@
 // The rules between rows: references, order of dates, what a task or an assignment may state.
 
+import { lookUp } from "../values/lookUp.ts";
+import { nearestWord } from "../values/nearestWord.ts";
+import { objectKeys } from "../values/objectKeys.ts";
+import { onceFor } from "../values/once.ts";
+import { minorUnits, productMinorUnits, workMinutes } from "../values/units.ts";
 import { type Fault, faultText, placeOf } from "./faults.ts";
 import { MOST_LEVELS, MOST_PLAN_YEARS, MOST_SUGGESTIONS } from "./limits.ts";
 import type { ListName } from "./lists.ts";
 import { listWords } from "./listWords.ts";
-import { lookUp } from "./lookUp.ts";
-import { nearestWord } from "./nearestWord.ts";
-import { objectKeys } from "./objectKeys.ts";
-import { onceFor } from "./once.ts";
 import { findRow, rowById, rowsOf } from "./rows.ts";
 import type {
   Acceptance,
@@ -30,7 +31,6 @@ import type {
   WorkRequest,
 } from "./schema.ts";
 import { linkCycle } from "./taskGraph.ts";
-import { minorUnits, productMinorUnits, workMinutes } from "./units.ts";
 
 /** Every fault between the rows of a plan that already fits the schema; an empty list when it is sound. */
 export function checkPlan(plan: Plan): Fault[] {

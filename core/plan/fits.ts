@@ -2,7 +2,7 @@
 // expected to fit. Built from the schema itself, so that there is one definition; Zod reports the faults of a value that does not
 // fit.
 import * as z from "zod";
-import { isObject } from "./isObject.ts";
+import { isObject } from "../values/isObject.ts";
 
 /** Says whether a value fits. */
 export type Fit = (value: unknown) => boolean;

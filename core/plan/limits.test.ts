@@ -5,9 +5,9 @@ import { fernhollow } from "../../demo/fernhollow.ts";
 import { randomFrom } from "../../demo/random.ts";
 import { mutated } from "../../tests/mutated.ts";
 import { buildModel } from "../model.ts";
+import { isNestedDeeper } from "../values/nesting.ts";
 import { checkPlan } from "./check.ts";
 import { MOST_LEVELS, MOST_NESTING, MOST_SUGGESTIONS } from "./limits.ts";
-import { isNestedDeeper } from "./nesting.ts";
 import { parsePlan, parsePlanValue } from "./parse.ts";
 import type { Plan } from "./schema.ts";
 

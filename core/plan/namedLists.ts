@@ -1,11 +1,11 @@
 // The lists of names that other rows refer to (roles, skills, clients, materials, rate tables): who refers to a name, and
 // how that goes over to another one.
 
+import { objectKeys } from "../values/objectKeys.ts";
+import { stated } from "../values/stated.ts";
 import type { ListName } from "./lists.ts";
-import { objectKeys } from "./objectKeys.ts";
 import { findRow, rowsOf } from "./rows.ts";
 import type { Plan, RateEntry, Row } from "./schema.ts";
-import { stated } from "./stated.ts";
 
 export const namedLists = ["roles", "skills", "clients", "materials", "rateTables"] as const;
 export type NamedList = (typeof namedLists)[number];

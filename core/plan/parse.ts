@@ -1,15 +1,15 @@
 // From the text of a plan file to a plan, or to every fault in it at once.
 import type * as z from "zod";
+import { messageOf } from "../values/errors.ts";
+import { isObject } from "../values/isObject.ts";
+import { parseJson } from "../values/nesting.ts";
+import { isStorable } from "../values/storable.ts";
 import { checkPlan, faultsBetweenRows } from "./check.ts";
-import { messageOf } from "./errors.ts";
 import { type Fault, faultText, placeOf } from "./faults.ts";
 import { fitOf } from "./fits.ts";
-import { isObject } from "./isObject.ts";
 import { MOST_NESTING } from "./limits.ts";
 import { listNames } from "./lists.ts";
-import { parseJson } from "./nesting.ts";
 import { optionalLists, type Plan, planSchema } from "./schema.ts";
-import { isStorable } from "./storable.ts";
 
 export type Parsed = { plan: Plan; faults: readonly [] } | { plan: null; faults: Fault[] };
 

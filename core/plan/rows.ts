@@ -1,9 +1,9 @@
 // From ids to row numbers, and from a row to the rows that belong to it.
 
+import { lookUp } from "../values/lookUp.ts";
+import { recordOf } from "../values/objectKeys.ts";
+import { onceFor } from "../values/once.ts";
 import { type ListName, listNames, SETTINGS_ID } from "./lists.ts";
-import { lookUp } from "./lookUp.ts";
-import { recordOf } from "./objectKeys.ts";
-import { onceFor } from "./once.ts";
 import type { ChangedList, Plan, Row } from "./schema.ts";
 
 /** The row of each id of a list. */

@@ -1,10 +1,10 @@
 // The schema of a plan file: the one definition of every list and key, in Zod.
 import * as z from "zod";
-import { isCalendarDate } from "./calendarDate.ts";
+import { isCalendarDate } from "../values/calendarDate.ts";
+import { isStorable, unstorableAt } from "../values/storable.ts";
 import { MOST_EDIT_LETTERS, MOST_ID_LETTERS, MOST_ROWS_OF_LIST, MOST_WITHIN } from "./limits.ts";
 import { type ListName, SETTINGS_ID } from "./lists.ts";
 import type { Money } from "./moneySides.ts";
-import { isStorable, unstorableAt } from "./storable.ts";
 
 /** A calendar date as ISO text, `2027-02-12`. */
 export const dateText = z.string().refine(isCalendarDate, { error: "not a date" });

@@ -4,11 +4,11 @@ import type { ReportRange } from "../calendar/periods.ts";
 import { type Costs, marginOf, type ProjectCost, totalOf } from "../cost/costs.ts";
 import { isBelowGoal, marginGoal } from "../cost/margin.ts";
 import type { Model } from "../model.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
 import type { Signal } from "../signals/signals.ts";
 import { marginBelowTarget, rateSignals } from "../signals/signals.ts";
+import { lookUp } from "../values/lookUp.ts";
 import { printedPeriods } from "./range.ts";
 
 /** Cost and revenue in whole minor units by period. */

@@ -9,7 +9,7 @@ import { formatDay, parseDay } from "../calendar/day.ts";
 import { WorkingLine } from "../calendar/workingLine.ts";
 import { buildModel } from "../model.ts";
 import type { Calendar, Plan } from "../plan/schema.ts";
-import { percentHundredths, workMinutes } from "../plan/units.ts";
+import { percentHundredths, workMinutes } from "../values/units.ts";
 import { consumeEffort, type EffortPart, LONGEST_EFFORT_DAYS, leastStart } from "./effort.ts";
 
 const calendar: Calendar = {

@@ -6,7 +6,7 @@ import { formatDay } from "../calendar/day.ts";
 import { buildModel } from "../model.ts";
 import { parsePlan } from "../plan/parse.ts";
 import type { Plan } from "../plan/schema.ts";
-import { durationTicks } from "../plan/units.ts";
+import { durationTicks } from "../values/units.ts";
 import { boundsOf } from "./bounds.ts";
 
 interface ExpectedTask {

@@ -4,7 +4,7 @@ import { type Day, parseDay } from "../calendar/day.ts";
 import { type Instant, TICKS_PER_DAY, type WorkingLine } from "../calendar/workingLine.ts";
 import type { Assignment, Person } from "../plan/schema.ts";
 import { forFollowers } from "../plan/taskGraph.ts";
-import { percentHundredths, roundedQuotient, workMinutes } from "../plan/units.ts";
+import { percentHundredths, roundedQuotient, workMinutes } from "../values/units.ts";
 import type { Work } from "../work/work.ts";
 import { forLinkBounds, isOfFinish, LEAST_FINISH_RANK, NOT_BEFORE_RANK, PROJECT_START_RANK } from "./bounds.ts";
 import {

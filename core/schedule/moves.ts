@@ -1,8 +1,8 @@
 // The dates that an edit moved: from when to when, and why.
 import type { Day } from "../calendar/day.ts";
-import { known, lookUp } from "../plan/lookUp.ts";
 import { findRow, formerRows, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
+import { known, lookUp } from "../values/lookUp.ts";
 import { type DriverKind, NO_DATES, type Schedule, SUM } from "./dates.ts";
 
 export interface TaskMove {

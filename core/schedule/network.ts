@@ -1,11 +1,11 @@
 // The input of the two passes, in typed arrays: sizes, constraints on each task's own line, lags.
 import { parseDay } from "../calendar/day.ts";
 import { type Instant, TICKS_PER_DAY, type WorkingLine } from "../calendar/workingLine.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { type Grouping, rowById } from "../plan/rows.ts";
 import type { Link, Plan } from "../plan/schema.ts";
 import { forLeaves, isSummary, type TaskGraph } from "../plan/taskGraph.ts";
-import { durationTicks } from "../plan/units.ts";
+import { lookUp } from "../values/lookUp.ts";
+import { durationTicks } from "../values/units.ts";
 import { statedPin } from "./pin.ts";
 
 export const [UNSCHEDULED, SUMMARY, PINNED, DURATION, EFFORT] = [0, 1, 2, 3, 4];

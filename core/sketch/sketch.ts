@@ -6,11 +6,11 @@ import { singleEdits } from "../edits/together.ts";
 import type { Model } from "../model.ts";
 import type { Fault } from "../plan/faults.ts";
 import { MOST_WITHIN } from "../plan/limits.ts";
-import { known } from "../plan/lookUp.ts";
-import { onceFor } from "../plan/once.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Plan, Sketch } from "../plan/schema.ts";
 import { updateModel } from "../update.ts";
+import { known } from "../values/lookUp.ts";
+import { onceFor } from "../values/once.ts";
 
 /** The result of a sketch's changes. */
 export interface Sketched {

@@ -5,9 +5,9 @@ import type { Edit, SingleEdit } from "../edits/edit.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { roomDays } from "../load/room.ts";
 import type { Model } from "../model.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import type { Assignment, Task } from "../plan/schema.ts";
-import { exactHours } from "../plan/units.ts";
+import { lookUp } from "../values/lookUp.ts";
+import { exactHours } from "../values/units.ts";
 import { missingOf } from "./match.ts";
 
 /** Hours of a role, of skills, or of both. */

@@ -8,7 +8,7 @@ import type { Model } from "../model.ts";
 import { compareCodePoints } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Person, Plan, Task } from "../plan/schema.ts";
-import { roundedQuotient, shareOf } from "../plan/units.ts";
+import { roundedQuotient, shareOf } from "../values/units.ts";
 import { isOpening } from "../work/work.ts";
 import { type Need, needOf } from "./need.ts";
 

@@ -6,8 +6,8 @@ import { rateBookOf } from "../cost/rateBook.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { roomDays } from "../load/room.ts";
 import type { Model } from "../model.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { columnOf } from "../plan/rows.ts";
+import { lookUp } from "../values/lookUp.ts";
 import { bestFitting, openingRow } from "./match.ts";
 import { needOf } from "./need.ts";
 

@@ -2,10 +2,10 @@
 import { formatDay } from "../calendar/day.ts";
 import type { SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
-import { grouped } from "../plan/grouped.ts";
 import type { Money } from "../plan/moneySides.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
+import { grouped } from "../values/grouped.ts";
 import { fillOpening, type Share } from "./fillOpening.ts";
 import { quickProposal } from "./greedy.ts";
 import { openingRow } from "./match.ts";

@@ -2,7 +2,7 @@
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Assignment, rowSchemas } from "../plan/schema.ts";
-import { stated } from "../plan/stated.ts";
+import { stated } from "../values/stated.ts";
 import { numberCell, numberText, wordCell } from "./cells.ts";
 import { personOf } from "./findPerson.ts";
 import { taskOf } from "./findTask.ts";

@@ -1,7 +1,7 @@
 import * as fc from "fast-check";
 import { expect, test } from "vitest";
 import { formatDay } from "../calendar/day.ts";
-import { plainText } from "../plan/plainText.ts";
+import { plainText } from "../values/plainText.ts";
 import { dateCell, durationCell, namedCell, numberCell, textCell, wordCell } from "./cells.ts";
 import { matchHeaders } from "./headers.ts";
 import { tableKinds } from "./preview.ts";

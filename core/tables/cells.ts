@@ -1,10 +1,10 @@
 // Reading single cells: dates, numbers and words as people write them, names that a plan knows.
 
-import { isCalendarDate } from "../plan/calendarDate.ts";
 import { type Figure, isHidden } from "../plan/moneySides.ts";
-import { nearestWord } from "../plan/nearestWord.ts";
-import { entriesOf } from "../plan/objectKeys.ts";
-import { plainText } from "../plan/plainText.ts";
+import { isCalendarDate } from "../values/calendarDate.ts";
+import { nearestWord } from "../values/nearestWord.ts";
+import { entriesOf } from "../values/objectKeys.ts";
+import { plainText } from "../values/plainText.ts";
 import type { Cell, DateOrder } from "./table.ts";
 
 /** A cell that was read, or the reason why it could not be. */

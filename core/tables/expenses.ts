@@ -1,10 +1,10 @@
 // The table of expenses: a row each, with its project, amount, tax, when it falls and what it is.
 
-import { objectKeys } from "../plan/objectKeys.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Expense, rowSchemas } from "../plan/schema.ts";
-import { minorUnits, productMinorUnits } from "../plan/units.ts";
+import { objectKeys } from "../values/objectKeys.ts";
+import { minorUnits, productMinorUnits } from "../values/units.ts";
 import { numberCell, numberText, textCell, wordCell } from "./cells.ts";
 import { projectOf } from "./findTask.ts";
 import { RowReading, type RowSet, rowRead } from "./rowReading.ts";

@@ -1,7 +1,7 @@
 // The task or project that a cell names.
 
-import { plainText } from "../plan/plainText.ts";
 import type { Project, Task } from "../plan/schema.ts";
+import { plainText } from "../values/plainText.ts";
 import { namedCell, type Read } from "./cells.ts";
 import { chosenRow, namedRow } from "./namedRow.ts";
 import type { Draft } from "./table.ts";

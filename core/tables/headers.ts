@@ -1,6 +1,6 @@
 // Matching the headers of a file to the columns of a table: other names, another order, another language.
-import { nearestWord } from "../plan/nearestWord.ts";
-import { plainText } from "../plan/plainText.ts";
+import { nearestWord } from "../values/nearestWord.ts";
+import { plainText } from "../values/plainText.ts";
 import type { TableColumn, TableKind } from "./table.ts";
 
 /** For each column of a table the position of its header in the file, or null. A header serves one column at most;

@@ -1,7 +1,7 @@
 // The row of the plan that a cell names. For an unknown name the user can choose a row, or add a new one.
 import { listWords } from "../plan/listWords.ts";
-import { plainText } from "../plan/plainText.ts";
 import type { Row } from "../plan/schema.ts";
+import { plainText } from "../values/plainText.ts";
 import { namedCell, type Read } from "./cells.ts";
 import { type Draft, type MadeList, madeLists, type NamedList, NEW_ROW, type ReadOptions } from "./table.ts";
 

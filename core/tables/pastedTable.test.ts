@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
-import { readIndentedList, readTaskLines } from "../entry/taskLine.ts";
-import { isCalendarDate } from "../plan/calendarDate.ts";
+import { readIndentedList, readTaskLines } from "../typing/taskLine.ts";
+import { isCalendarDate } from "../values/calendarDate.ts";
 import { linesOfTable } from "./pastedTable.ts";
 
 const plan = fernhollow();

@@ -1,9 +1,9 @@
 // The table of people: one row each, with roles, calendar, employment, place and kind.
 
-import { objectKeys } from "../plan/objectKeys.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Person, rowSchemas } from "../plan/schema.ts";
+import { objectKeys } from "../values/objectKeys.ts";
 import { type Read, textCell, wordCell } from "./cells.ts";
 import { namedOrMade, namedRow } from "./namedRow.ts";
 import { type Extras, extraColumns, withExtras } from "./personExtras.ts";

@@ -2,10 +2,10 @@
 import type { EditOf } from "../edits/edit.ts";
 import { type ImportedList, importedLists } from "../plan/lists.ts";
 import { listWords } from "../plan/listWords.ts";
-import { objectKeys, recordOf } from "../plan/objectKeys.ts";
-import { plainText } from "../plan/plainText.ts";
 import { findRow, rowById, rowsOf } from "../plan/rows.ts";
 import type { Person, Plan, Row } from "../plan/schema.ts";
+import { objectKeys, recordOf } from "../values/objectKeys.ts";
+import { plainText } from "../values/plainText.ts";
 import { assignmentsTable } from "./assignments.ts";
 import { exchangeRatesTable } from "./exchangeRates.ts";
 import { expensesTable } from "./expenses.ts";

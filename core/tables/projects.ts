@@ -1,9 +1,9 @@
 // The table of projects: a row each, with client, lead, stage, dates and money; their tasks have a table of their own.
 
-import { objectKeys } from "../plan/objectKeys.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Project, rowSchemas } from "../plan/schema.ts";
+import { objectKeys } from "../values/objectKeys.ts";
 import { numberCell, numberText, textCell, wordCell } from "./cells.ts";
 import { projectOf } from "./findTask.ts";
 import { namedOrMade, namedRow } from "./namedRow.ts";

@@ -1,10 +1,10 @@
 // The table of rates: a row for each rate of each table, with whom or what it is for and from when.
 
 import { schemaFaults } from "../plan/parse.ts";
-import { plainText } from "../plan/plainText.ts";
 import { type RateSubject, rateKey } from "../plan/rateSubject.ts";
 import { findRow } from "../plan/rows.ts";
 import { type Plan, type RateEntry, type RateTable, rowSchemas } from "../plan/schema.ts";
+import { plainText } from "../values/plainText.ts";
 import { numberCell, numberText, type Read, wordCell } from "./cells.ts";
 import { namedRow } from "./namedRow.ts";
 import { RowReading, rowRead } from "./rowReading.ts";

@@ -1,5 +1,5 @@
 // Reading the row of a file: what its cells say, and every reason why one of them cannot be taken.
-import { stated } from "../plan/stated.ts";
+import { stated } from "../values/stated.ts";
 import { dateCell, type Read } from "./cells.ts";
 import type { Cell, ReadOptions, TableRecord } from "./table.ts";
 

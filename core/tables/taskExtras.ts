@@ -1,7 +1,8 @@
 // Further columns of a list of tasks: the people of a task, and its predecessors. Both are read after all rows, because a task can
 // follow a later row, and a task with others below it cannot have people.
-import { readLinkText } from "../entry/linkText.ts";
+
 import type { Assignment, Link, Task } from "../plan/schema.ts";
+import { readLinkText } from "../typing/linkText.ts";
 import { personOf } from "./findPerson.ts";
 import { taskOf } from "./findTask.ts";
 import type { Draft, FileRow, Finished, ReadOptions, TableRecord } from "./table.ts";

@@ -1,9 +1,9 @@
 // The table of tasks: a row each, with its project, its place in the outline, size, dates and progress.
 
-import { objectKeys } from "../plan/objectKeys.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { rowSchemas, type Task } from "../plan/schema.ts";
+import { objectKeys } from "../values/objectKeys.ts";
 import { durationCell, numberCell, numberText, textCell, wordCell } from "./cells.ts";
 import { projectOf, taskOf } from "./findTask.ts";
 import { namedOrMade } from "./namedRow.ts";

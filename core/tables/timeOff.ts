@@ -1,7 +1,7 @@
 // The table of time off: a row an entry.
 
-import { plainText } from "../plan/plainText.ts";
 import type { Person, TimeOff } from "../plan/schema.ts";
+import { plainText } from "../values/plainText.ts";
 import { numberCell, numberText, type Read, textCell, wordCell } from "./cells.ts";
 import { personColumn, personOf } from "./findPerson.ts";
 import { holidaysTable } from "./holidays.ts";

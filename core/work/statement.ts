@@ -1,7 +1,7 @@
 // The statement of an assignment's labour as numbers: which of the five ways, how much, in what shape, between which days.
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { Assignment } from "../plan/schema.ts";
-import { percentHundredths, workMinutes } from "../plan/units.ts";
+import { percentHundredths, workMinutes } from "../values/units.ts";
 
 /** The ways to state labour; their numbers are in columns. */
 export const HOURS = 0;

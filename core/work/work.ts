@@ -1,9 +1,9 @@
 // The rows of work of a plan: its assignments, then one implicit opening for every task with an effort.
 
 import { summaryIds } from "../plan/check.ts";
-import { lookUp } from "../plan/lookUp.ts";
 import { carryColumn, type Grouping, groupRows, type RowIndex, rowById } from "../plan/rows.ts";
 import type { Assignment, Plan } from "../plan/schema.ts";
+import { lookUp } from "../values/lookUp.ts";
 import { NO_FROM, NO_TO, statementOf } from "./statement.ts";
 
 /** Work by row number, ids turned into row numbers. Rows 0 … assignments−1 are the plan's assignments in order, the

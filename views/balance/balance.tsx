@@ -16,7 +16,7 @@ import { texts } from "./words.ts";
 
 const evenOut = later(() => import("../evenOut/evenOut.tsx").then((own) => own.EvenOut));
 const evenOutSheet = later(() => import("../evenOut/evenOutSheet.tsx").then((own) => own.EvenOutSheet));
-const dropSheet = later(() => import("../frame/dropSheet.tsx").then((own) => own.DropSheet));
+const dropSheet = later(() => import("../effect/dropSheet.tsx").then((own) => own.DropSheet));
 const selectedSheet = later(() => import("./cellSheet.tsx").then((own) => own.SelectedSheet));
 
 /** Openings have no person: filters of people leave out none of them, and the figure says so. */

@@ -5,7 +5,7 @@ import { type RefObject, useEffect, useEffectEvent, useLayoutEffect, useMemo, us
 import { createPortal } from "react-dom";
 import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
 import type { Range } from "../../core/calendar/periods.ts";
-import { isSame } from "../../core/plan/same.ts";
+import { isSame } from "../../core/values/same.ts";
 import { periodPhrase } from "../../ui/format.ts";
 import { SCREEN_WIDTH, sizeIn, useWidth } from "../../ui/useWidth.ts";
 import { BarHandlesContext } from "./barHandles.ts";

@@ -3,9 +3,9 @@
 import type { Board } from "../../core/answers/board.ts";
 import type { BoardRowKind } from "../../core/board/view.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
-import { shareOf } from "../../core/plan/units.ts";
+import { shareOf } from "../../core/values/units.ts";
 import { hoursText, periodHeading, shareText } from "../../ui/format.ts";
-import { usePlanFacts } from "../frame/facts.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 import { HEAD_HEIGHT, NAME_WIDTH, NARROW_COLUMN, SUM_WIDTH } from "./columns.ts";
 import { measureWords } from "./figures.ts";
 import type { useBalance } from "./useBalance.ts";

@@ -7,8 +7,8 @@ import type { CapacityLine, CellExplained } from "../../core/answers/explain.ts"
 import { formatDay, parseDay } from "../../core/calendar/day.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { Bar } from "../../core/load/bars.ts";
-import { objectKeys } from "../../core/plan/objectKeys.ts";
-import { hourTenths } from "../../core/plan/units.ts";
+import { objectKeys } from "../../core/values/objectKeys.ts";
+import { hourTenths } from "../../core/values/units.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { Button, buttonLook, TextButton } from "../../ui/button.tsx";
 import { DateField } from "../../ui/dateField.tsx";
@@ -20,11 +20,11 @@ import Link from "../../ui/link.tsx";
 import { newId } from "../../ui/newId.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
-import { RecipientList } from "../frame/recipientList.tsx";
-import { useLinkTo } from "../frame/windowed.ts";
+import { RecipientList } from "../planFields/recipientList.tsx";
 import { RemedyList } from "../remedies/remedyList.tsx";
 import { remedyEdit } from "../remedies/remedyWords.ts";
 import { type Remedies as Found, useRemedies } from "../remedies/useRemedies.ts";
+import { useLinkTo } from "../scope/windowed.ts";
 import { reassignId, type SelectedCell, type useBalance } from "./useBalance.ts";
 import { texts } from "./words.ts";
 

@@ -1,10 +1,10 @@
-import type { BarShift } from "../../core/entry/shiftBar.ts";
+import type { BarShift } from "../../core/bars/shiftBar.ts";
 import type { Bar } from "../../core/load/bars.ts";
 import { hoursText, hueOf, shortDay } from "../../ui/format.ts";
-import { barFaults } from "../frame/barFaults.ts";
-import type { DropOutcome } from "../frame/dropOutcome.ts";
-import { usePlanFacts } from "../frame/facts.ts";
-import { moneyPhrases } from "../frame/moneyChange.ts";
+import { barFaults } from "../effect/barFaults.ts";
+import type { DropOutcome } from "../effect/dropOutcome.ts";
+import { moneyPhrases } from "../effect/moneyChange.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 import { PERSON_HEIGHT } from "./columns.ts";
 import type { DragEffect } from "./dragEffect.ts";
 import { texts } from "./words.ts";

@@ -2,7 +2,7 @@
 import type { Board } from "../../core/answers/board.ts";
 import type { BoardRow } from "../../core/board/rows.ts";
 import { type PeriodState, periodStates } from "../../core/load/periodSums.ts";
-import { shareOf } from "../../core/plan/units.ts";
+import { shareOf } from "../../core/values/units.ts";
 import { hoursText, shareText } from "../../ui/format.ts";
 import type { Measure } from "./balanceParams.ts";
 

@@ -2,7 +2,7 @@
 // The destination of hours that were removed from a period, and the other ways, one click away.
 import { toast } from "sonner";
 import type { Edit } from "../../core/edits/edit.ts";
-import type { Rest, TypedPeriod } from "../../core/entry/typePeriod.ts";
+import type { Rest, TypedPeriod } from "../../core/typing/typePeriod.ts";
 import { Button } from "../../ui/button.tsx";
 import { hoursText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";

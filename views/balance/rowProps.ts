@@ -2,8 +2,8 @@
 // its rows are unchanged.
 import type { Board } from "../../core/answers/board.ts";
 import type { Bar } from "../../core/load/bars.ts";
-import { objectKeys } from "../../core/plan/objectKeys.ts";
-import { isSame } from "../../core/plan/same.ts";
+import { objectKeys } from "../../core/values/objectKeys.ts";
+import { isSame } from "../../core/values/same.ts";
 import type { Measure } from "./balanceParams.ts";
 import type { SelectedCell } from "./useBalance.ts";
 

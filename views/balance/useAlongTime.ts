@@ -1,7 +1,7 @@
 "use client";
 // The effect of a bar dragged along time, asked again for each day that it reaches: nothing is promised that would be refused.
 import { useRef, useState } from "react";
-import type { BarShift } from "../../core/entry/shiftBar.ts";
+import type { BarShift } from "../../core/bars/shiftBar.ts";
 import type { Bar } from "../../core/load/bars.ts";
 import type { DragEffect } from "./dragEffect.ts";
 import type { ShiftHook } from "./useShift.ts";

@@ -3,7 +3,7 @@
 import { useRef, useState } from "react";
 import type { PeopleLoads } from "../../core/answers/peopleLoads.ts";
 import type { Bar } from "../../core/load/bars.ts";
-import { type DropOutcome, dropOutcome } from "../frame/dropOutcome.ts";
+import { type DropOutcome, dropOutcome } from "../effect/dropOutcome.ts";
 import type { DragEffect } from "./dragEffect.ts";
 import type { useBoardEdits } from "./useBoardEdits.ts";
 

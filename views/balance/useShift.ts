@@ -3,10 +3,10 @@
 import { useState } from "react";
 import { toast } from "sonner";
 import { usePlan } from "../../client/session.tsx";
+import type { BarDrag, BarShift, TaskShift } from "../../core/bars/shiftBar.ts";
 import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
 import { singleEdits } from "../../core/edits/together.ts";
-import type { BarDrag, BarShift, TaskShift } from "../../core/entry/shiftBar.ts";
-import { barFaults } from "../frame/barFaults.ts";
+import { barFaults } from "../effect/barFaults.ts";
 import type { DragEffect } from "./dragEffect.ts";
 
 /** @param withPicked The assignments that move together with one. */

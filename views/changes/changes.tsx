@@ -2,13 +2,13 @@
 // All changes with author and time, the newest first; the user's own steps can be undone from here.
 import { parseAsString, useQueryStates } from "nuqs";
 import type { ToldStep } from "../../client/messages.ts";
-import { grouped } from "../../core/plan/grouped.ts";
+import { grouped } from "../../core/values/grouped.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
 import { FormFault } from "../../ui/field.tsx";
 import { longDay } from "../../ui/format.ts";
 import { SearchInput } from "../../ui/searchInput.tsx";
 import { Empty, Screen } from "../frame/screen.tsx";
-import { useValueText } from "../frame/valueText.ts";
+import { useValueText } from "../notices/valueText.ts";
 import { Step, undoneSteps } from "./step.tsx";
 import { useTrail } from "./useTrail.ts";
 import { texts } from "./words.ts";

@@ -8,9 +8,9 @@ import type { Moves } from "../../core/schedule/moves.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
 import { countText, dateTimeText } from "../../ui/format.ts";
 import { Unfold } from "../../ui/unfold.tsx";
-import { ChangedRow } from "../frame/changedRow.tsx";
-import { MovedLines } from "../frame/movedNotice.tsx";
-import { fieldText, type useValueText } from "../frame/valueText.ts";
+import { ChangedRow } from "../notices/changedRow.tsx";
+import { MovedLines } from "../notices/movedNotice.tsx";
+import { fieldText, type useValueText } from "../notices/valueText.ts";
 import { texts } from "./words.ts";
 
 type NameOf = ReturnType<typeof useValueText>;

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useState } from "react";
 import { makerOfBrowser, storageOfWindow } from "../../client/keptEdit.ts";
 import type { ToldStep, TrailPage } from "../../client/messages.ts";
 import { useHost } from "../../client/session.tsx";
-import { messageOf } from "../../core/plan/errors.ts";
+import { messageOf } from "../../core/values/errors.ts";
 
 async function readPage(before: number | null, about: string): Promise<TrailPage> {
   const query = new URLSearchParams({ maker: makerOfBrowser(storageOfWindow()) });

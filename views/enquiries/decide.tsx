@@ -14,7 +14,7 @@ import { momentOn } from "../../ui/momentOn.ts";
 import { newId } from "../../ui/newId.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { useTyped } from "../../ui/typed.ts";
-import { useFrame, usePlanFacts } from "../frame/facts.ts";
+import { useFrame, usePlanFacts } from "../scope/facts.ts";
 import { texts } from "./words.ts";
 
 interface DecideProps {

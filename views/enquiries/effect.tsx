@@ -9,9 +9,9 @@ import { lessFigure } from "../../core/plan/moneySides.ts";
 import { hoursText, longDay, marginText, moneyText, rangeText, shareText } from "../../ui/format.ts";
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { Unfold } from "../../ui/unfold.tsx";
-import { usePlanFacts } from "../frame/facts.ts";
 import { BringForward } from "../horizon/bringForward.tsx";
 import { RoomBeside, StartCurve } from "../horizon/earliestStart.tsx";
+import { usePlanFacts } from "../scope/facts.ts";
 import { texts } from "./words.ts";
 
 export interface AsIf {

@@ -2,7 +2,7 @@
 
 import * as z from "zod";
 import type { Enquiry } from "../../core/plan/schema.ts";
-import { withSet } from "../../core/plan/stated.ts";
+import { withSet } from "../../core/values/stated.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
 import { texts } from "./words.ts";

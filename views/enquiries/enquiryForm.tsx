@@ -8,8 +8,8 @@ import { FormEnd } from "../../ui/formEnd.tsx";
 import { namedOptions, none } from "../../ui/options.ts";
 import { Unfold } from "../../ui/unfold.tsx";
 import { type FormOver, useFormOver } from "../../ui/useFormOver.ts";
-import { useNames, usePlanFacts } from "../frame/facts.ts";
-import { useUnderWay } from "../frame/underWay.ts";
+import { useUnderWay } from "../notices/underWay.ts";
+import { useNames, usePlanFacts } from "../scope/facts.ts";
 import { type EnquiryFields, enquiryFields, enquiryValues } from "./enquiryFields.ts";
 import { texts } from "./words.ts";
 

@@ -10,10 +10,10 @@ import type { NamedEffect } from "../../core/balancing/namedEffect.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
 import { countText, hoursText, longDay, moneyText, shareText, wholeText } from "../../ui/format.ts";
-import { usePlanFacts } from "../frame/facts.ts";
-import { lockEdit } from "../frame/lockTick.tsx";
 import { Empty } from "../frame/screen.tsx";
+import { lockEdit } from "../planFields/lockTick.tsx";
 import { effectPhrases, remedyText } from "../remedies/remedyWords.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 import type { EvenOutHook } from "./useEvenOut.ts";
 import { texts } from "./words.ts";
 

@@ -2,7 +2,7 @@
 // The limits of evening out: whose work, which kinds of moves, how far, and which rows are locked.
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import { evenOutKinds, MOST_OVERTIME } from "../../core/balancing/kinds.ts";
-import { objectKeys } from "../../core/plan/objectKeys.ts";
+import { objectKeys } from "../../core/values/objectKeys.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
@@ -13,9 +13,9 @@ import { kindOf, kindOptions, namedOptions, none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { ProgressLine } from "../../ui/progressLine.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
-import { useNames } from "../frame/facts.ts";
-import { lockEdit } from "../frame/lockTick.tsx";
+import { lockEdit } from "../planFields/lockTick.tsx";
 import { kindWords } from "../remedies/remedyWords.ts";
+import { useNames } from "../scope/facts.ts";
 import type { EvenOutHook } from "./useEvenOut.ts";
 import { texts } from "./words.ts";
 

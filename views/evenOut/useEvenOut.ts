@@ -13,8 +13,8 @@ import { countText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
 import { kindOf } from "../../ui/options.ts";
 import { toggledSet } from "../../ui/toggled.ts";
-import { usePlanFacts } from "../frame/facts.ts";
-import { usePlanWindow } from "../frame/windowed.ts";
+import { usePlanFacts } from "../scope/facts.ts";
+import { usePlanWindow } from "../scope/windowed.ts";
 
 export interface EvenOutChoices {
   kinds: readonly EvenOutKind[];

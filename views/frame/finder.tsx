@@ -8,8 +8,8 @@ import type { AnswerOf } from "../../client/questions.ts";
 import { useHost, useMaybeAnswer } from "../../client/session.tsx";
 import { Button } from "../../ui/button.tsx";
 import { useKeys } from "../../ui/keys.ts";
+import { useLinkTo } from "../scope/windowed.ts";
 import { screens, subScreens } from "./rail.tsx";
-import { useLinkTo } from "./windowed.ts";
 import { texts } from "./words.ts";
 
 const itemLook = "flex h-9 cursor-pointer items-center justify-between gap-4 rounded-[4px] px-3 data-[selected=true]:bg-pine-wash";

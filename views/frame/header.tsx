@@ -8,13 +8,13 @@ import { IconButton } from "../../ui/button.tsx";
 import { isTyping, useKeys } from "../../ui/keys.ts";
 import Link from "../../ui/link.tsx";
 import { Ribbon } from "../../ui/ribbon.tsx";
-import { useFrame } from "./facts.ts";
+import { useFrame } from "../scope/facts.ts";
+import { useStays } from "../scope/useStays.ts";
+import { useLinkTo, usePlanWindow } from "../scope/windowed.ts";
 import { Finder } from "./finder.tsx";
 import { PlanMenu } from "./planMenu.tsx";
 import { Shortcuts } from "./shortcuts.tsx";
 import { SketchBar } from "./sketchBar.tsx";
-import { useStays } from "./useStays.ts";
-import { useLinkTo, usePlanWindow } from "./windowed.ts";
 import { texts } from "./words.ts";
 
 const ladder: readonly Grain[] = ["day", "week", "month", "quarter", "year"];

@@ -5,14 +5,14 @@ import { DropdownMenu } from "radix-ui";
 import { useState } from "react";
 import { buttonLook } from "../../ui/button.tsx";
 import Link from "../../ui/link.tsx";
-import { usePlanFacts } from "./facts.ts";
-import { showFirstSteps } from "./firstStepsShown.ts";
-import { OpenPlan } from "./openPlan.tsx";
+import { usePlanFacts } from "../scope/facts.ts";
+import { useLinkTo } from "../scope/windowed.ts";
+import { showFirstSteps } from "../start/firstStepsShown.ts";
+import { OpenPlan } from "../start/openPlan.tsx";
 import { later, Part } from "./part.tsx";
-import { useLinkTo } from "./windowed.ts";
 import { texts } from "./words.ts";
 
-const newPlan = later(() => import("./newPlan.tsx").then((own) => own.NewPlan));
+const newPlan = later(() => import("../start/newPlan.tsx").then((own) => own.NewPlan));
 
 const item = "flex h-8 items-center gap-2 rounded-[4px] px-2 outline-none data-[highlighted]:bg-well";
 const YEAR_SECONDS = 31_536_000;

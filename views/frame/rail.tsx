@@ -3,8 +3,8 @@
 import { usePathname } from "next/navigation";
 import { useAnswer } from "../../client/session.tsx";
 import Link from "../../ui/link.tsx";
-import { useFrame } from "./facts.ts";
-import { useLinkTo } from "./windowed.ts";
+import { useFrame } from "../scope/facts.ts";
+import { useLinkTo } from "../scope/windowed.ts";
 
 /** Screens that are reached from one of the rail; `sheet` opens what is next to them. */
 export const subScreens: readonly { name: string; path: string; says: string; sheet?: string }[] = [

@@ -1,8 +1,8 @@
 "use client";
 // One screen inside the frame: its title line, its body, the tray below and the side sheet next to it.
 import type { ReactNode } from "react";
+import { Tray } from "../tray/tray.tsx";
 import { useParts } from "./part.tsx";
-import { Tray } from "./tray.tsx";
 
 export function Screen({
   title,

@@ -7,9 +7,9 @@ import { useHost, useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import { Button } from "../../ui/button.tsx";
 import { countText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
-import { useFrame } from "./facts.ts";
-import { rowSelectors } from "./rowSelectors.ts";
-import { useLinkTo } from "./windowed.ts";
+import { rowSelectors } from "../notices/rowSelectors.ts";
+import { useFrame } from "../scope/facts.ts";
+import { useLinkTo } from "../scope/windowed.ts";
 import { texts } from "./words.ts";
 
 /** As many rows are marked; a sketch that changes more is marked in part. */

@@ -2,7 +2,7 @@
 // Screens that belong together, side by side under one title.
 import { usePathname } from "next/navigation";
 import Link from "../../ui/link.tsx";
-import { useLinkTo } from "./windowed.ts";
+import { useLinkTo } from "../scope/windowed.ts";
 
 export function Tabs({ label, tabs }: { label: string; tabs: readonly { path: string; text: string }[] }) {
   const here = usePathname();

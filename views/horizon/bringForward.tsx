@@ -8,8 +8,8 @@ import { TextButton } from "../../ui/button.tsx";
 import { countText, longDay } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
 import { Unfold } from "../../ui/unfold.tsx";
-import { usePlanFacts } from "../frame/facts.ts";
-import { useTry } from "../frame/useTry.ts";
+import { usePlanFacts } from "../scope/facts.ts";
+import { useTry } from "../scope/useTry.ts";
 import { helpText } from "./helpText.ts";
 import { texts } from "./words.ts";
 

@@ -9,8 +9,8 @@ import { TextButton } from "../../ui/button.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";
 import { hoursText, longDay, rangeText, shortDay } from "../../ui/format.ts";
 import { Unfold } from "../../ui/unfold.tsx";
-import { usePlanFacts } from "../frame/facts.ts";
-import { PipelineChoice } from "../frame/pipelineChoice.tsx";
+import { PipelineChoice } from "../periods/pipelineChoice.tsx";
+import { usePlanFacts } from "../scope/facts.ts";
 import { BringForward } from "./bringForward.tsx";
 import { texts } from "./words.ts";
 

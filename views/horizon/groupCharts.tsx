@@ -6,7 +6,7 @@ import type { HorizonAnswer, HorizonGroup } from "../../core/answers/horizon.ts"
 import type { Grain } from "../../core/calendar/periods.ts";
 import { axisHours, chartLooks, opensAt, stepLine } from "../../ui/chartParts.tsx";
 import { hoursOf, periodHeading } from "../../ui/format.ts";
-import { usePlanFacts } from "../frame/facts.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 import { demandMarks } from "./demandMarks.ts";
 import { groupName } from "./groupWords.ts";
 

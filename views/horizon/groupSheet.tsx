@@ -4,7 +4,7 @@ import { useMaybeAnswer } from "../../client/session.tsx";
 import type { HorizonQuery, HorizonWork, PipelineCase } from "../../core/answers/horizon.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import type { ForecastBy } from "../../core/forecast/groups.ts";
-import { objectKeys } from "../../core/plan/objectKeys.ts";
+import { objectKeys } from "../../core/values/objectKeys.ts";
 import { countText, hoursText, rangeText, shareText } from "../../ui/format.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";

@@ -6,7 +6,7 @@ import { readAmount } from "../../ui/amount.ts";
 import { meantDate, writeDate } from "../../ui/dateText.ts";
 import { DraftInput } from "../../ui/draftInput.tsx";
 import { Field } from "../../ui/field.tsx";
-import { usePlanFacts } from "../frame/facts.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 import { texts } from "./words.ts";
 
 interface Props<K extends Help["kind"]> {

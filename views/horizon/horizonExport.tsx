@@ -10,7 +10,7 @@ import { rangeText } from "../../ui/format.ts";
 import { Menu } from "../../ui/menu.tsx";
 import { SaveChartLines } from "../../ui/saveChartLines.tsx";
 import { pageText, printPage } from "../../ui/savePage.tsx";
-import { usePlanFacts } from "../frame/facts.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 import { demandMarks } from "./demandMarks.ts";
 import { byWords } from "./groupWords.ts";
 import { type HorizonParams, levelOf } from "./horizonParams.ts";

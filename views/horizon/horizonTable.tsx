@@ -7,7 +7,7 @@ import type { ForecastBy } from "../../core/forecast/groups.ts";
 import { Choice } from "../../ui/choice.tsx";
 import { periodHeading, periodPhrase } from "../../ui/format.ts";
 import { wordOptions } from "../../ui/options.ts";
-import { usePlanFacts } from "../frame/facts.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 import { byWords, countsText, groupName, groupWords } from "./groupWords.ts";
 import { figureOf, type Measure, measureWords, unitOf } from "./measures.ts";
 import { texts } from "./words.ts";

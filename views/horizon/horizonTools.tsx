@@ -3,7 +3,7 @@
 import type { ReactNode } from "react";
 import { Choice } from "../../ui/choice.tsx";
 import { wordOptions } from "../../ui/options.ts";
-import { PipelineChoice } from "../frame/pipelineChoice.tsx";
+import { PipelineChoice } from "../periods/pipelineChoice.tsx";
 import { byWords } from "./groupWords.ts";
 import { type HorizonParams, levelOf } from "./horizonParams.ts";
 import { texts } from "./words.ts";

@@ -3,7 +3,7 @@
 import { type KeyboardEvent, type RefObject, useRef } from "react";
 import { hueOf, longDay } from "../../ui/format.ts";
 import { usePointerDrag } from "../../ui/usePointerDrag.ts";
-import { usePlanFacts } from "../frame/facts.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 import { texts } from "./words.ts";
 
 interface PipelineBarProps {

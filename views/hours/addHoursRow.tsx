@@ -7,7 +7,7 @@ import type { HoursOf } from "../../core/answers/hoursGrid.ts";
 import { Button } from "../../ui/button.tsx";
 import { kindOf, kindOptions, namedOptions, none, type Option } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
-import { useNames } from "../frame/facts.ts";
+import { useNames } from "../scope/facts.ts";
 import type { HoursHook } from "./useHours.ts";
 import { texts } from "./words.ts";
 

@@ -1,7 +1,7 @@
 // A block of the hours grid cleared, or filled from its first row or column: the cells that are typed in for it.
 import type { HoursGrid, HoursRow } from "../../core/answers/hoursGrid.ts";
 import type { Range } from "../../core/calendar/periods.ts";
-import type { TypedCell } from "../../core/entry/typeHours.ts";
+import type { TypedCell } from "../../core/typing/typeHours.ts";
 
 /** A row of the grid with its minutes by period. */
 interface GridRow {

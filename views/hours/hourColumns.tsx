@@ -8,7 +8,7 @@ import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { TwoLines } from "../../ui/twoLines.tsx";
 import { Vessel } from "../../ui/vessel.tsx";
-import { barFaults } from "../frame/barFaults.ts";
+import { barFaults } from "../effect/barFaults.ts";
 import { readHours } from "./pasted.ts";
 
 /** The data that a period's column needs next to its row. */

@@ -1,10 +1,10 @@
 // A block of texts from a spreadsheet, as hours for the cells it falls on; what does not fit is reported cell by cell.
 import type { HoursRow } from "../../core/answers/hoursGrid.ts";
 import type { Range } from "../../core/calendar/periods.ts";
-import type { TypedCell } from "../../core/entry/typeHours.ts";
+import type { TypedCell } from "../../core/typing/typeHours.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { periodPhrase } from "../../ui/format.ts";
-import { barFaults } from "../frame/barFaults.ts";
+import { barFaults } from "../effect/barFaults.ts";
 
 export const MOST_HOURS = 10_000;
 

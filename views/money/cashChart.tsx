@@ -8,7 +8,7 @@ import { runningTotal } from "../../core/cost/runningTotal.ts";
 import { majorOf } from "../../core/plan/moneySides.ts";
 import { axisUnit, chartLooks, opensAt } from "../../ui/chartParts.tsx";
 import { moneyText, periodHeading, wholeText } from "../../ui/format.ts";
-import { usePlanFacts } from "../frame/facts.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 import { budgetedName, hueOfKind, isPartlyBudgeted } from "./cashMarks.ts";
 import { rowName } from "./moneyWords.ts";
 import type { Opened } from "./opened.ts";

@@ -6,7 +6,7 @@ import type { Grain } from "../../core/calendar/periods.ts";
 import { runningTotal } from "../../core/cost/runningTotal.ts";
 import { type Figure, isNegative, lessFigure } from "../../core/plan/moneySides.ts";
 import { moneyText, periodHeading, periodPhrase } from "../../ui/format.ts";
-import { usePlanFacts } from "../frame/facts.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 import { AmountButton } from "./amountButton.tsx";
 import { rowName } from "./moneyWords.ts";
 import type { Opened } from "./opened.ts";

@@ -7,8 +7,8 @@ import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { RemedyLine } from "../../core/answers/remedyLines.ts";
 import { hoursText, monthText } from "../../ui/format.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
-import { usePlanFacts } from "../frame/facts.ts";
 import { remedyEdit } from "../remedies/remedyWords.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 import { texts } from "./words.ts";
 
 type Loads = AnswerOf<"loads">;

@@ -9,9 +9,9 @@ import { type Figure, figureFrom, isNegative, lessFigure } from "../../core/plan
 import { hoursText, longDay, marginText, moneyText, pointsText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
-import { useLinkTo } from "../frame/windowed.ts";
 import { RemedyList } from "../remedies/remedyList.tsx";
 import { remedyEdit } from "../remedies/remedyWords.ts";
+import { useLinkTo } from "../scope/windowed.ts";
 import { LoadsPreview } from "./loadsPreview.tsx";
 import { kindWords } from "./moneyWords.ts";
 import { texts } from "./words.ts";

@@ -8,7 +8,7 @@ import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { DownloadLink } from "../../ui/downloadLink.tsx";
 import { Menu } from "../../ui/menu.tsx";
 import { pageText, printPage } from "../../ui/savePage.tsx";
-import { usePlanFacts } from "../frame/facts.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 import { texts } from "./words.ts";
 
 const titles = { money: "Money", "cash-flow": "Cash flow" } as const;

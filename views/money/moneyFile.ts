@@ -7,7 +7,7 @@ import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { runningTotal } from "../../core/cost/runningTotal.ts";
 import { type Figure, majorOf } from "../../core/plan/moneySides.ts";
 import { rangeText } from "../../ui/format.ts";
-import { pipelineWords } from "../frame/pipelineWords.ts";
+import { pipelineWords } from "../periods/pipelineWords.ts";
 import { groupWords, kindWords, measureWords, rowName } from "./moneyWords.ts";
 
 /** The subject and the days of the figures, as in "Tidepool Hall, 1 Feb – 31 Mar 2027". */

@@ -6,7 +6,7 @@ import type { PeriodSettings } from "../../core/calendar/periods.ts";
 import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { moneyText, periodHeading } from "../../ui/format.ts";
 import { PrintedPage } from "../../ui/printedPage.tsx";
-import { pipelineWords } from "../frame/pipelineWords.ts";
+import { pipelineWords } from "../periods/pipelineWords.ts";
 import { figuresText, moneyFile, moneyFileOf } from "./moneyFile.ts";
 import { groupWords } from "./moneyWords.ts";
 

@@ -3,7 +3,7 @@ import { parseAsArrayOf, parseAsString, parseAsStringLiteral } from "nuqs/server
 import { type Grain, grains, type Range } from "../../core/calendar/periods.ts";
 import { type MoneyBy, moneyBys, pipelineCountings } from "../../core/cost/moneyKeys.ts";
 import { type MoneyPlace, type MoneyQuery, moneyMeasures } from "../../core/cost/moneyQuery.ts";
-import { isOneOf } from "../../core/plan/oneOf.ts";
+import { isOneOf } from "../../core/values/oneOf.ts";
 import { kindOf } from "../../ui/options.ts";
 import type { TimeWindow } from "../../ui/timeWindow.ts";
 

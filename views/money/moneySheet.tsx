@@ -15,7 +15,7 @@ import Link from "../../ui/link.tsx";
 import { none, type Option } from "../../ui/options.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import { Sheet, SheetSection, SumLine } from "../../ui/sheet.tsx";
-import { useLinkTo } from "../frame/windowed.ts";
+import { useLinkTo } from "../scope/windowed.ts";
 import { groupsFor, placeText } from "./moneyParams.ts";
 import { groupWords, measureWords, rowName } from "./moneyWords.ts";
 import type { Opened } from "./opened.ts";

@@ -10,7 +10,7 @@ import { countText, periodPhrase } from "../../ui/format.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { DataTable } from "../../ui/table/dataTable.tsx";
-import { usePeriodColumns } from "../frame/periodColumns.tsx";
+import { usePeriodColumns } from "../periods/periodColumns.tsx";
 import { AmountButton } from "./amountButton.tsx";
 import { groupWords, rowName } from "./moneyWords.ts";
 import type { Opened } from "./opened.ts";

@@ -4,7 +4,7 @@ import type { Grain } from "../../core/calendar/periods.ts";
 import type { MoneyQuery } from "../../core/cost/moneyQuery.ts";
 import { Choice } from "../../ui/choice.tsx";
 import { type Option, wordOptions } from "../../ui/options.ts";
-import { PipelineChoice } from "../frame/pipelineChoice.tsx";
+import { PipelineChoice } from "../periods/pipelineChoice.tsx";
 import { groupsFor, type MoneyParams } from "./moneyParams.ts";
 import { grainWords, groupWords, kindWords, measureWords, spanWords } from "./moneyWords.ts";
 import { texts } from "./words.ts";

@@ -2,8 +2,8 @@
 // Binds the address to a question about money: what is shown, of what, in which periods.
 import { useQueryStates } from "nuqs";
 import { useMemo } from "react";
-import { usePlanFacts } from "../frame/facts.ts";
-import { usePlanWindow } from "../frame/windowed.ts";
+import { usePlanFacts } from "../scope/facts.ts";
+import { usePlanWindow } from "../scope/windowed.ts";
 import { grainOf, type MoneyParams, moneyParams, moneyQueryOf } from "./moneyParams.ts";
 
 /** @param set The parameters that the screen fixes, regardless of the address. */

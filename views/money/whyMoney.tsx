@@ -7,7 +7,7 @@ import type { Range } from "../../core/calendar/periods.ts";
 import { figureFrom, shownOr } from "../../core/plan/moneySides.ts";
 import { moneyText, shareText } from "../../ui/format.ts";
 import { SumLine } from "../../ui/sheet.tsx";
-import { usePlanFacts } from "../frame/facts.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 import { partText, sourceText } from "./moneyWords.ts";
 import { texts } from "./words.ts";
 

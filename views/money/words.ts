@@ -69,6 +69,11 @@ export const texts = {
   tableAsCsv: "Table as CSV",
   tableAsXlsx: "Table as XLSX",
   print: "Print…",
+  // moneyGaps.tsx
+  rateMissing: "rate missing",
+  ratesMissing: "rates missing",
+  exchangeRateMissing: "exchange rate missing",
+  exchangeRatesMissing: "exchange rates missing",
   // moneyScreen.tsx
   table: "Table",
   cashFlow: "Cash flow",

@@ -4,7 +4,7 @@ import type { Redacted } from "../../client/seen.ts";
 import type { Candidates } from "../../core/answers/openings.ts";
 import { hoursText, longDay, marginText, shortDay } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
-import { useLinkTo } from "../frame/windowed.ts";
+import { useLinkTo } from "../scope/windowed.ts";
 import { CandidateTable } from "./candidateTable.tsx";
 import { Compare } from "./compare.tsx";
 import type { OpeningsHook } from "./useOpenings.ts";

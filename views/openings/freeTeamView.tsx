@@ -11,7 +11,7 @@ import { newId } from "../../ui/newId.ts";
 import { namedOptions, none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
-import { useNames } from "../frame/facts.ts";
+import { useNames } from "../scope/facts.ts";
 import { texts } from "./words.ts";
 
 interface FreeTeamProps {

@@ -7,7 +7,7 @@ import { Choice } from "../../ui/choice.tsx";
 import { Field, TextInput } from "../../ui/field.tsx";
 import { namedOptions, none, textOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
-import { useNames } from "../frame/facts.ts";
+import { useNames } from "../scope/facts.ts";
 import { texts } from "./words.ts";
 
 const levels = ["1", "2", "3", "4", "5"] as const;

@@ -13,7 +13,7 @@ import { newId } from "../../ui/newId.ts";
 import { ProgressLine } from "../../ui/progressLine.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { toggledSet } from "../../ui/toggled.ts";
-import { usePlanFacts } from "../frame/facts.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 import { texts } from "./words.ts";
 
 export function ProposalSheet({ openings, onClose }: { openings: readonly OpeningRow[]; onClose: () => void }) {

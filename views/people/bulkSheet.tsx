@@ -12,9 +12,9 @@ import { FormCheckbox, FormChoice, FormDate, FormPicker } from "../../ui/form.ts
 import { countText } from "../../ui/format.ts";
 import { namedOptions, none, textOptions } from "../../ui/options.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
-import { useNames, usePlanFacts } from "../frame/facts.ts";
-import { ImpactView, useImpact } from "../frame/impact.tsx";
+import { ImpactView, useImpact } from "../effect/impact.tsx";
 import { WeekFields, weekHours, weekSchema } from "../planFields/weekFields.tsx";
+import { useNames, usePlanFacts } from "../scope/facts.ts";
 import type { PeopleHook } from "./usePeople.ts";
 import { texts } from "./words.ts";
 

@@ -3,7 +3,7 @@
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import type { RosterRow } from "../../core/answers/roster.ts";
-import { shareOf } from "../../core/plan/units.ts";
+import { shareOf } from "../../core/values/units.ts";
 import { AddButton } from "../../ui/addButton.tsx";
 import { TextButton } from "../../ui/button.tsx";
 import { hoursText, shareText, wholeText } from "../../ui/format.ts";

@@ -4,7 +4,7 @@ import * as z from "zod";
 import type { Person, RateTable } from "../../core/plan/schema.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
-import { skillFieldsSchema, skillRowsOf, skillsOf } from "../frame/skillFields.tsx";
+import { skillFieldsSchema, skillRowsOf, skillsOf } from "../planFields/skillFields.tsx";
 import { weekHours, weekSchema } from "../planFields/weekFields.tsx";
 import { texts } from "./words.ts";
 

@@ -16,12 +16,12 @@ import { namedOptions, none, wordOptions } from "../../ui/options.ts";
 import { toggledList } from "../../ui/toggled.ts";
 import { Unfold } from "../../ui/unfold.tsx";
 import { useFormOver } from "../../ui/useFormOver.ts";
-import { useNames, usePlanFacts } from "../frame/facts.ts";
-import { ImpactView, useImpact } from "../frame/impact.tsx";
-import { SkillFields } from "../frame/skillFields.tsx";
-import { useUnderWay } from "../frame/underWay.ts";
-import { useLinkTo } from "../frame/windowed.ts";
+import { ImpactView, useImpact } from "../effect/impact.tsx";
+import { useUnderWay } from "../notices/underWay.ts";
+import { SkillFields } from "../planFields/skillFields.tsx";
 import { WeekFields } from "../planFields/weekFields.tsx";
+import { useNames, usePlanFacts } from "../scope/facts.ts";
+import { useLinkTo } from "../scope/windowed.ts";
 import { type PersonFields, personFields } from "./personForm.ts";
 import { texts } from "./words.ts";
 

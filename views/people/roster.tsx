@@ -2,7 +2,7 @@
 // The roster as a table, in its groups.
 import { useMemo } from "react";
 import { DataTable } from "../../ui/table/dataTable.tsx";
-import { usePlanFacts } from "../frame/facts.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 import { rosterColumns } from "./rosterColumns.tsx";
 import type { PeopleHook } from "./usePeople.ts";
 import { texts } from "./words.ts";

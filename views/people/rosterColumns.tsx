@@ -2,7 +2,7 @@
 
 import type { RosterRow } from "../../core/answers/roster.ts";
 import { parseDay } from "../../core/calendar/day.ts";
-import { shareOf } from "../../core/plan/units.ts";
+import { shareOf } from "../../core/values/units.ts";
 import { hoursOf, hoursText, longDay, shareText } from "../../ui/format.ts";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { TwoLines } from "../../ui/twoLines.tsx";

@@ -8,7 +8,7 @@ import { Field } from "../../ui/field.tsx";
 import { ColumnChoice, Menu } from "../../ui/menu.tsx";
 import { none, textOptions, wordOptions } from "../../ui/options.ts";
 import { SearchInput } from "../../ui/searchInput.tsx";
-import { useNames } from "../frame/facts.ts";
+import { useNames } from "../scope/facts.ts";
 import { type Grouping, type OptionalColumn, optionalColumns } from "./rosterView.ts";
 import type { PeopleHook } from "./usePeople.ts";
 import { texts } from "./words.ts";

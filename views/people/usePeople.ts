@@ -6,10 +6,10 @@ import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer, usePlan } from "../../client/session.tsx";
 import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
-import { objectKeys } from "../../core/plan/objectKeys.ts";
 import type { Person, RateTable } from "../../core/plan/schema.ts";
+import { objectKeys } from "../../core/values/objectKeys.ts";
 import { newId } from "../../ui/newId.ts";
-import { usePlanWindow } from "../frame/windowed.ts";
+import { usePlanWindow } from "../scope/windowed.ts";
 import { type Filters, groupings, optionalColumns, rosterGroups } from "./rosterView.ts";
 
 /** Is in the URL for a person who is about to be added. */

@@ -1,12 +1,83 @@
 // The texts of this screen, by file: short labels and sentences without figures.
 export const texts = {
-  // bringIn/bringIn.tsx
+  // bulkSheet.tsx
+  enterTheDate: "Enter the date it is effective from.",
+  level: "Level",
+  kind: "Kind",
+  employee: "Employee",
+  contractor: "Contractor",
+  place: "Place",
+  newWorkingWeek: "New working week from a date",
+  fromText: "From",
+  // feedLinks.tsx
+  saveAsAFile: "Save as a file",
+  copyTheAddress: "Copy the address",
+  // people.tsx
   people: "People",
+  addPerson: "Add person",
+  noPeopleYet: "No people yet",
+  addTheFirstPerson: "Add the first person",
+  capacityInTheWindow: "capacity in the window",
+  // personForm.ts
+  enterAnAmountOf0: "Enter an amount of 0 or more.",
+  enterANameForThePerson: "Enter a name for the person.",
+  theLastDayMust: "The last day must be on or after the first day.",
+  // personFormView.tsx
+  name: "Name",
+  mainRole: "Main role",
+  calendar: "Calendar",
+  otherRoles: "Other roles",
+  eMail: "E-mail",
+  effectOfSaving: "Effect of saving",
+  ownWorkingWeek: "Own working week",
+  aLaterDateAdds: "A later date adds a new working week after the current one",
+  costRate: "Cost rate",
+  billingRate: "Billing rate",
+  rolesRate: "role’s rate",
+  employedFrom: "Employed from",
+  noEnd: "no end",
+  // personSheet.tsx
+  archived: "Archived",
+  archiveOrDelete: "Archive or delete",
+  restoreToTheLists: "Restore to the lists",
+  archive: "Archive",
+  works: "Works",
+  calendarDayByDay: "Calendar, day by day",
+  // roster.tsx
+  roster: "Roster",
+  noPeopleMatchTheseFilters: "No people match these filters.",
+  // rosterColumns.tsx
+  person: "Person",
+  role: "Role",
+  usedInTheWindow: "Used in the window",
+  skillsLevel: "Skills, level",
+  weekHours: "Week, hours",
+  teams: "Teams",
+  cannotBeWorkedH: "Cannot be worked, h",
+  noCapacity: "no capacity",
+  // rosterTools.tsx
+  searchPeople: "Search people",
+  nameRoleSkillPlace: "Name, role, skill, place",
+  groupPeople: "Group people",
+  columns: "Columns",
+  filtered: "Filtered",
+  filter: "Filter",
+  onlyArchivedPeople: "Only archived people",
+  showAllPeople: "Show all people",
+  minimumLevel: "Minimum level",
+  employees: "Employees",
+  contractors: "Contractors",
+  // tabs.tsx
+  skills: "Skills",
+  leave: "Leave",
+  calendars: "Calendars",
+  importAndExport: "Import and export",
+  aboutPeople: "About people",
+  // bringIn/bringIn.tsx
   cancel: "Cancel",
   toAdd: "to add",
   toChange: "to change",
   // bringIn/mapping.tsx
-  columns: "Columns",
   sheet: "Sheet",
   importAs: "Import as",
   headerRow: "Header row",
@@ -25,7 +96,6 @@ export const texts = {
   allRows: "All rows",
   rowsOfTheFile: "Rows of the file",
   noResults: "No results.",
-  person: "Person",
   line: "Line",
   outcome: "Outcome",
   about: "About",
@@ -46,15 +116,6 @@ export const texts = {
   leaveAsACalendar: "Leave as a calendar",
   icalendarAsAFile: "iCalendar, as a file or as an address to subscribe to. A person’s assignments are on their own page, in the same way.",
   giveAllFeedsNewAddresses: "Give all feeds new addresses",
-  // bulkSheet.tsx
-  enterTheDate: "Enter the date it is effective from.",
-  level: "Level",
-  kind: "Kind",
-  employee: "Employee",
-  contractor: "Contractor",
-  place: "Place",
-  newWorkingWeek: "New working week from a date",
-  fromText: "From",
   // calendars/calendars.tsx
   noCalendarYet: "No calendar yet",
   addTheFirstOne: "Add the first one at the top right.",
@@ -86,7 +147,6 @@ export const texts = {
   // calendars/weekAndName.tsx
   enterANameForTheCalendar: "Enter a name for the calendar.",
   oneDayOfTheWeek: "One day of the week needs hours.",
-  name: "Name",
   makeACopy: "Make a copy",
   // leave/answerSheet.tsx
   effectOfApproval: "Effect of approval",
@@ -125,11 +185,6 @@ export const texts = {
   numberOfTeamMembersAway: "Number of team members away at the same time",
   // leave/newLeave.tsx
   newLeave: "New leave",
-  // people.tsx
-  addPerson: "Add person",
-  noPeopleYet: "No people yet",
-  addTheFirstPerson: "Add the first person",
-  capacityInTheWindow: "capacity in the window",
   // person/handOverSheet.tsx
   handOver: "Hand over",
   allWorkFrom: "All work from",
@@ -165,7 +220,6 @@ export const texts = {
   none: "None.",
   noWorkInThisYear: "No work in this year.",
   // person/rangeFields.ts
-  theLastDayMust: "The last day must be on or after the first day.",
   enterUpTo24Hours: "Enter up to 24 hours.",
   // person/timeOffForm.tsx
   forText: "For",
@@ -181,53 +235,8 @@ export const texts = {
   openTheTask: "Open the task",
   // person/weekForm.tsx
   anotherWeek: "Another week",
-  ownWorkingWeek: "Own working week",
   until: "Until",
-  noEnd: "no end",
   noWorkOnTheseDates: "No work on these dates",
-  // personForm.ts
-  enterAnAmountOf0: "Enter an amount of 0 or more.",
-  enterANameForThePerson: "Enter a name for the person.",
-  // personFormView.tsx
-  mainRole: "Main role",
-  calendar: "Calendar",
-  otherRoles: "Other roles",
-  eMail: "E-mail",
-  effectOfSaving: "Effect of saving",
-  aLaterDateAdds: "A later date adds a new working week after the current one",
-  costRate: "Cost rate",
-  billingRate: "Billing rate",
-  rolesRate: "role’s rate",
-  employedFrom: "Employed from",
-  // personSheet.tsx
-  archived: "Archived",
-  archiveOrDelete: "Archive or delete",
-  restoreToTheLists: "Restore to the lists",
-  archive: "Archive",
-  works: "Works",
-  calendarDayByDay: "Calendar, day by day",
-  // roster.tsx
-  roster: "Roster",
-  noPeopleMatchTheseFilters: "No people match these filters.",
-  // rosterColumns.tsx
-  role: "Role",
-  usedInTheWindow: "Used in the window",
-  skillsLevel: "Skills, level",
-  weekHours: "Week, hours",
-  teams: "Teams",
-  cannotBeWorkedH: "Cannot be worked, h",
-  noCapacity: "no capacity",
-  // rosterTools.tsx
-  searchPeople: "Search people",
-  nameRoleSkillPlace: "Name, role, skill, place",
-  groupPeople: "Group people",
-  filtered: "Filtered",
-  filter: "Filter",
-  onlyArchivedPeople: "Only archived people",
-  showAllPeople: "Show all people",
-  minimumLevel: "Minimum level",
-  employees: "Employees",
-  contractors: "Contractors",
   // skills/addSkill.tsx
   nameOfTheSkill: "Name of the skill",
   aSkillWithThisName: "A skill with this name already exists",
@@ -243,12 +252,6 @@ export const texts = {
   unassignedWorkNeedsNoSkill: "Unassigned work needs no skill in this window",
   noSkillsYet: "No skills yet",
   moveTheWindow: "Move the window on the ribbon, or show all skills.",
-  // tabs.tsx
-  skills: "Skills",
-  leave: "Leave",
-  calendars: "Calendars",
-  importAndExport: "Import and export",
-  aboutPeople: "About people",
   // teams/teamSheet.tsx
   enterANameForTheTeam: "Enter a name for the team.",
   lettersDigitsAndDashesWithout: "Letters, digits and dashes, without spaces.",

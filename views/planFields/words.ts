@@ -4,6 +4,19 @@ export const texts = {
   country: "Country",
   region: "Region",
   someRegionsHaveAdditionalHolidays: "Some regions have additional holidays",
+  // lockTick.tsx
+  lockedEveningOutDoesNot: "Locked: evening out does not change this person’s work",
+  lockedEveningOutDoesNotChange: "Locked: evening out does not change it",
+  // recipientList.tsx
+  reassign: "Reassign",
+  assignTo: "Assign to",
+  typeAName: "Type a name",
+  noResults: "No results.",
+  back: "Back",
+  // skillFields.tsx
+  aSkillIsListedTwice: "A skill is listed twice.",
+  skills: "Skills",
+  removeThisSkill: "Remove this skill",
   // weekFields.tsx
   n0To24: "0 to 24",
 } as const;

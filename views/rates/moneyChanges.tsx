@@ -8,8 +8,8 @@ import { lessFigure, sumOfFigures } from "../../core/plan/moneySides.ts";
 import { countText, signedMoney } from "../../ui/format.ts";
 import { SheetSection, SumLine } from "../../ui/sheet.tsx";
 import { Unfold } from "../../ui/unfold.tsx";
-import { usePlanFacts } from "../frame/facts.ts";
-import type { MoneyChange } from "../frame/moneyChange.ts";
+import type { MoneyChange } from "../effect/moneyChange.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 import { texts } from "./words.ts";
 
 type Margins = AnswerOf<"margins">;

@@ -2,9 +2,9 @@
 // All rates of a table raised from a day on, and what that does to projects before it is done.
 import { useMemo, useState } from "react";
 import { usePlan } from "../../client/session.tsx";
-import { raisedRates } from "../../core/entry/typeRates.ts";
-import { objectKeys } from "../../core/plan/objectKeys.ts";
 import type { RateSubject } from "../../core/plan/rateSubject.ts";
+import { raisedRates } from "../../core/typing/typeRates.ts";
+import { objectKeys } from "../../core/values/objectKeys.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { Button } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";

@@ -3,7 +3,7 @@
 import type { Redacted } from "../../client/seen.ts";
 import type { RateUse } from "../../core/answers/rateUses.ts";
 import { parseDay } from "../../core/calendar/day.ts";
-import { inForce, type RateFigure } from "../../core/entry/typeRates.ts";
+import { inForce, type RateFigure } from "../../core/typing/typeRates.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { countText, hoursText, longDay, moneyText } from "../../ui/format.ts";
 import type { CellEdit, TableColumn } from "../../ui/table/column.ts";

@@ -1,9 +1,9 @@
 // A rate table as a grid: a row for each role, person or material, a column for each day on which rates change.
 
-import type { RateHistory, SubjectIds } from "../../core/entry/typeRates.ts";
 import type { Names } from "../../core/plan/names.ts";
 import { type RateSubject, rateSubject } from "../../core/plan/rateSubject.ts";
 import type { RateEntry } from "../../core/plan/schema.ts";
+import type { RateHistory, SubjectIds } from "../../core/typing/typeRates.ts";
 import type { Section } from "../../ui/table/lines.ts";
 import { texts } from "./words.ts";
 

@@ -5,7 +5,7 @@ import { useMaybeAnswer } from "../../client/session.tsx";
 import { rateInCurrency } from "../../core/cost/exchangeOn.ts";
 import type { Plan, RateTable } from "../../core/plan/schema.ts";
 import { DataTable } from "../../ui/table/dataTable.tsx";
-import { useNames, usePlanFacts } from "../frame/facts.ts";
+import { useNames, usePlanFacts } from "../scope/facts.ts";
 import { LastChange } from "./moneyChanges.tsx";
 import { rateColumns } from "./rateColumns.tsx";
 import { type RateRow, rateGrid } from "./rateGrid.ts";

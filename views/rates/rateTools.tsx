@@ -2,14 +2,14 @@
 // Rows and days to type rates into: a person or something that has none yet, a day on which rates change.
 import { Plus } from "lucide-react";
 import { useState } from "react";
-import type { SubjectIds } from "../../core/entry/typeRates.ts";
 import { rateSubject } from "../../core/plan/rateSubject.ts";
+import type { SubjectIds } from "../../core/typing/typeRates.ts";
 import { Button } from "../../ui/button.tsx";
 import { DateField } from "../../ui/dateField.tsx";
 import { readDate } from "../../ui/dateText.ts";
 import { kindOf, kindOptions, none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
-import { useNames } from "../frame/facts.ts";
+import { useNames } from "../scope/facts.ts";
 import type { RatesHook } from "./useRates.ts";
 import { texts } from "./words.ts";
 

@@ -8,7 +8,7 @@ import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import type { Edit } from "../../core/edits/edit.ts";
 import { isNegative } from "../../core/plan/moneySides.ts";
 import { countText, hoursText, longDay, lowerFirst, marginText, pointsText, shortDay } from "../../ui/format.ts";
-import { moneyPhrases } from "../frame/moneyChange.ts";
+import { moneyPhrases } from "../effect/moneyChange.ts";
 
 /** Each kind in a word or two, for filters and lists. */
 export const kindWords: Record<RemedyKind, string> = {

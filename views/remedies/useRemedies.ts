@@ -5,7 +5,7 @@ import type { RemedyNews, RemedyProblem } from "../../client/searches.ts";
 import type { Redacted } from "../../client/seen.ts";
 import { useHost, usePlan } from "../../client/session.tsx";
 import { newId } from "../../ui/newId.ts";
-import { usePlanFacts } from "../frame/facts.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 
 export interface Remedies extends Redacted<RemedyNews> {
   isDone: boolean;

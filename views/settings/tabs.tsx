@@ -1,5 +1,5 @@
 "use client";
-import { entriesOf } from "../../core/plan/objectKeys.ts";
+import { entriesOf } from "../../core/values/objectKeys.ts";
 import { Tabs } from "../frame/tabs.tsx";
 import { listNames, pathOfList } from "./paths.ts";
 import { texts } from "./words.ts";

@@ -6,10 +6,10 @@ import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer, usePlan } from "../../client/session.tsx";
 import { type MarkList, markLists, type NameList, type NameRow } from "../../core/answers/nameList.ts";
 import type { Edit, SingleEdit } from "../../core/edits/edit.ts";
-import { isOneOf } from "../../core/plan/oneOf.ts";
+import { isOneOf } from "../../core/values/oneOf.ts";
 import { countText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
-import { usePlanFacts } from "../frame/facts.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 import { listNames } from "./paths.ts";
 
 const marks: Record<MarkList, "category" | "place"> = { categories: "category", places: "place" };

@@ -5,7 +5,7 @@ import { useMaybeAnswer } from "../../client/session.tsx";
 import type { SketchFigures } from "../../core/answers/sketches.ts";
 import { type Figure, lessFigure, shownOr } from "../../core/plan/moneySides.ts";
 import { figureText, hoursText, marginText, moneyText, shareText, shortDay } from "../../ui/format.ts";
-import { usePlanFacts } from "../frame/facts.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 import { texts } from "./words.ts";
 
 export function CompareTable({ ids }: { ids: readonly string[] }) {

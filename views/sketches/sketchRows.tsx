@@ -2,8 +2,8 @@
 // The change of one entry of a sketch, from one value to another; and if the plan has changed since: yours, then, now.
 import type { SketchCell, SketchRowChange } from "../../core/answers/sketches.ts";
 import { countText } from "../../ui/format.ts";
-import { ChangedRow } from "../frame/changedRow.tsx";
-import { fieldText, useValueText } from "../frame/valueText.ts";
+import { ChangedRow } from "../notices/changedRow.tsx";
+import { fieldText, useValueText } from "../notices/valueText.ts";
 
 type NameOf = ReturnType<typeof useValueText>;
 

@@ -10,9 +10,9 @@ import { DraftInput } from "../../ui/draftInput.tsx";
 import { countText } from "../../ui/format.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { toggledList } from "../../ui/toggled.ts";
-import { ImpactView } from "../frame/impact.tsx";
-import { useOwnSketch } from "../frame/ownSketch.ts";
-import { useLinkTo } from "../frame/windowed.ts";
+import { ImpactView } from "../effect/impact.tsx";
+import { useOwnSketch } from "../scope/ownSketch.ts";
+import { useLinkTo } from "../scope/windowed.ts";
 import { SketchRows } from "./sketchRows.tsx";
 import { texts } from "./words.ts";
 

@@ -6,7 +6,7 @@ import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import { lessFigure } from "../../core/plan/moneySides.ts";
 import { type Attention, type AttentionGroup, type AttentionKind, WEEKS_AHEAD } from "../../core/signals/kinds.ts";
 import { countText, hoursText, lowerFirst, marginText, pointsText, shortDay } from "../../ui/format.ts";
-import { conflictText } from "../frame/conflictText.ts";
+import { conflictText } from "../effect/conflictText.ts";
 
 export const groupWords: Record<AttentionGroup, string> = { people: "People", work: "Work", dates: "Dates", money: "Money" };
 

@@ -11,7 +11,7 @@ import { newId } from "../../ui/newId.ts";
 import { namedOptions, none } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
-import { useFrame, useNames } from "../frame/facts.ts";
+import { useFrame, useNames } from "../scope/facts.ts";
 import { sentenceOf } from "./attentionWords.ts";
 import { texts } from "./words.ts";
 

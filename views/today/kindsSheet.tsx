@@ -1,8 +1,8 @@
 "use client";
 // The signals that are shown, and their thresholds.
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
-import { objectKeys } from "../../core/plan/objectKeys.ts";
 import { type AttentionKind, attentionKinds, leastOf } from "../../core/signals/kinds.ts";
+import { objectKeys } from "../../core/values/objectKeys.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { CheckboxField } from "../../ui/checkbox.tsx";
 import { DraftInput } from "../../ui/draftInput.tsx";

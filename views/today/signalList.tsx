@@ -7,7 +7,7 @@ import { buttonLook, TextButton } from "../../ui/button.tsx";
 import { wholeText } from "../../ui/format.ts";
 import { useKeys } from "../../ui/keys.ts";
 import Link from "../../ui/link.tsx";
-import { useLinkTo } from "../frame/windowed.ts";
+import { useLinkTo } from "../scope/windowed.ts";
 import { detailOf, figureOf, groupWords, sentenceOf, stepOf } from "./attentionWords.ts";
 import { texts } from "./words.ts";
 

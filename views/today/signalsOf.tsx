@@ -6,8 +6,8 @@ import { useHasRested } from "../../client/useHasRested.ts";
 import type { Attention } from "../../core/signals/kinds.ts";
 import Link from "../../ui/link.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
-import { useFrame } from "../frame/facts.ts";
-import { useLinkTo } from "../frame/windowed.ts";
+import { useFrame } from "../scope/facts.ts";
+import { useLinkTo } from "../scope/windowed.ts";
 import { sentenceOf, stepOf } from "./attentionWords.ts";
 import { texts } from "./words.ts";
 

@@ -2,10 +2,10 @@
 // The two ends of a task's bar, to draw it out or in by: what that results in is said while an end is held.
 import { createPortal } from "react-dom";
 import { useMaybeAnswer } from "../../client/session.tsx";
-import type { TaskStretch } from "../../core/entry/stretchTask.ts";
+import type { TaskStretch } from "../../core/bars/stretchTask.ts";
 import { countText, shortDay } from "../../ui/format.ts";
 import { type Dragged, usePointerDrag } from "../../ui/usePointerDrag.ts";
-import { barFaults } from "../frame/barFaults.ts";
+import { barFaults } from "../effect/barFaults.ts";
 import { ChipImpact } from "./chipImpact.tsx";
 
 type Edge = "start" | "finish";

@@ -2,9 +2,9 @@
 
 import type { Edit } from "../../core/edits/edit.ts";
 import { countText } from "../../ui/format.ts";
-import { usePlanFacts } from "../frame/facts.ts";
-import { useImpact } from "../frame/impact.tsx";
-import { moneyPhrases } from "../frame/moneyChange.ts";
+import { useImpact } from "../effect/impact.tsx";
+import { moneyPhrases } from "../effect/moneyChange.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 import { texts } from "./words.ts";
 
 /** @param taskId The task that is moved itself, which is not named. */

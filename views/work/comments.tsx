@@ -3,8 +3,8 @@
 import { X } from "lucide-react";
 import { type KeyboardEvent, useRef, useState } from "react";
 import { usePlan } from "../../client/session.tsx";
-import { type MentionNames, mentionParts, mentionsIn } from "../../core/entry/mentions.ts";
 import type { Comment } from "../../core/plan/schema.ts";
+import { type MentionNames, mentionParts, mentionsIn } from "../../core/typing/mentions.ts";
 import { Button, IconButton } from "../../ui/button.tsx";
 import { TextArea } from "../../ui/field.tsx";
 import { dateTimeText } from "../../ui/format.ts";
@@ -14,8 +14,8 @@ import { newId } from "../../ui/newId.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { takeOut } from "../../ui/takeOut.ts";
 import { useTyped } from "../../ui/typed.ts";
-import { useFrame, useNames, usePlanFacts } from "../frame/facts.ts";
-import { useLinkTo } from "../frame/windowed.ts";
+import { useFrame, useNames, usePlanFacts } from "../scope/facts.ts";
+import { useLinkTo } from "../scope/windowed.ts";
 import { texts } from "./words.ts";
 
 const MOST_OFFERS = 5;

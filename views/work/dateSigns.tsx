@@ -3,7 +3,7 @@
 import type { Redacted } from "../../client/seen.ts";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import { parseDay } from "../../core/calendar/day.ts";
-import { objectKeys } from "../../core/plan/objectKeys.ts";
+import { objectKeys } from "../../core/values/objectKeys.ts";
 import { countText, longDay } from "../../ui/format.ts";
 import { texts } from "./words.ts";
 

@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
-import { statedFields } from "../../core/entry/restate.ts";
 import type { Assignment } from "../../core/plan/schema.ts";
+import { statedFields } from "../../core/typing/restate.ts";
 import { formerStatement, keepFormer } from "./formerStatement.ts";
 
 const work = (set: Partial<Assignment>): Assignment => ({ id: "w", taskId: "t", personId: "mara", ...set });

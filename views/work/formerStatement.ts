@@ -1,8 +1,8 @@
 "use client";
-// The former statement of an assignment: going back gives the same hours, without rounding there and back.
-import type { StatedFields } from "../../core/entry/restate.ts";
-import { isSame } from "../../core/plan/same.ts";
 import type { Way } from "../../core/plan/workStated.ts";
+// The former statement of an assignment: going back gives the same hours, without rounding there and back.
+import type { StatedFields } from "../../core/typing/restate.ts";
+import { isSame } from "../../core/values/same.ts";
 
 interface Former {
   from: { way: Way; set: StatedFields };

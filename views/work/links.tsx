@@ -14,7 +14,7 @@ import { Field, FormFault } from "../../ui/field.tsx";
 import { namedOptions, none, wordOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
-import { useNames } from "../frame/facts.ts";
+import { useNames } from "../scope/facts.ts";
 import type { useProject } from "./useProject.ts";
 import { texts } from "./words.ts";
 

@@ -3,14 +3,14 @@
 import { useRouter } from "next/navigation";
 import { usePlan } from "../../client/session.tsx";
 import { formatDay } from "../../core/calendar/day.ts";
-import type { CopyOptions } from "../../core/entry/copyProject.ts";
 import type { Project } from "../../core/plan/schema.ts";
-import { withSet } from "../../core/plan/stated.ts";
+import type { CopyOptions } from "../../core/projects/copyProject.ts";
+import { withSet } from "../../core/values/stated.ts";
 import { newId } from "../../ui/newId.ts";
 import { kindOf } from "../../ui/options.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
-import { usePlanFacts } from "../frame/facts.ts";
-import { useLinkTo } from "../frame/windowed.ts";
+import { usePlanFacts } from "../scope/facts.ts";
+import { useLinkTo } from "../scope/windowed.ts";
 import { type ProjectFields, projectSet } from "./projectFields.ts";
 import { ProjectForm } from "./projectForm.tsx";
 import { texts } from "./words.ts";

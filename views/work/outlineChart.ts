@@ -1,6 +1,6 @@
 // The layout that the table of a project's tasks and the chart next to it share.
 
-import type { TaskStretch } from "../../core/entry/stretchTask.ts";
+import type { TaskStretch } from "../../core/bars/stretchTask.ts";
 
 export const ROW_HEIGHT = 34;
 

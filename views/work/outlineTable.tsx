@@ -3,12 +3,12 @@
 import { type KeyboardEvent, useCallback, useMemo, useRef } from "react";
 import type { Redacted } from "../../client/seen.ts";
 import type { OutlineLink, OutlineTask } from "../../core/answers/outline.ts";
-import { writeLinkText } from "../../core/entry/linkText.ts";
+import { writeLinkText } from "../../core/typing/linkText.ts";
 import { focusSoon } from "../../ui/focusSoon.ts";
 import { hueOf } from "../../ui/format.ts";
 import { TreeTable } from "../../ui/table/treeTable.tsx";
-import { useChartColumn } from "../frame/chartColumn.tsx";
-import { useChartPeriods } from "../frame/useChartPeriods.ts";
+import { useChartColumn } from "../periods/chartColumn.tsx";
+import { useChartPeriods } from "../periods/useChartPeriods.ts";
 import { ChartLinks } from "./chartLinks.tsx";
 import { type ChartEdits, ROW_HEIGHT } from "./outlineChart.ts";
 import { columnsOf, type Follows } from "./outlineColumns.tsx";

@@ -17,7 +17,7 @@ import { wordOptions } from "../../ui/options.ts";
 import { SearchInput } from "../../ui/searchInput.tsx";
 import { later, SheetPart } from "../frame/part.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
-import { useChartPeriods } from "../frame/useChartPeriods.ts";
+import { useChartPeriods } from "../periods/useChartPeriods.ts";
 import { WithSignals } from "../today/signalSign.tsx";
 import { PortfolioTable } from "./portfolioTable.tsx";
 import { ProjectFilter } from "./projectFilter.tsx";

@@ -8,9 +8,9 @@ import { countText, hueOf, rangeText } from "../../ui/format.ts";
 import { DataTable } from "../../ui/table/dataTable.tsx";
 import type { Section } from "../../ui/table/lines.ts";
 import { ChartBar } from "../../ui/timeChart.tsx";
-import { useChartColumn } from "../frame/chartColumn.tsx";
-import { useChartPeriods } from "../frame/useChartPeriods.ts";
-import { useLinkTo } from "../frame/windowed.ts";
+import { useChartColumn } from "../periods/chartColumn.tsx";
+import { useChartPeriods } from "../periods/useChartPeriods.ts";
+import { useLinkTo } from "../scope/windowed.ts";
 import { portfolioColumns } from "./portfolioColumns.tsx";
 import { texts } from "./words.ts";
 

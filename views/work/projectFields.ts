@@ -1,8 +1,8 @@
 // The details of a project as fields of a form, and back.
 
 import * as z from "zod";
-import { objectKeys } from "../../core/plan/objectKeys.ts";
 import type { Project } from "../../core/plan/schema.ts";
+import { objectKeys } from "../../core/values/objectKeys.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
 import { texts } from "./words.ts";

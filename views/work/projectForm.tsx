@@ -3,18 +3,18 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import type { UseFormReturn } from "react-hook-form";
 import type { Edit } from "../../core/edits/edit.ts";
-import { objectKeys } from "../../core/plan/objectKeys.ts";
 import type { Project } from "../../core/plan/schema.ts";
+import { objectKeys } from "../../core/values/objectKeys.ts";
 import { Field, FieldGroup, TextArea, TextInput } from "../../ui/field.tsx";
 import { FormCheckbox, FormChoice, FormDate, FormPicker } from "../../ui/form.tsx";
 import { FormEnd } from "../../ui/formEnd.tsx";
 import { kindOptions, namedOptions, none, textOptions, wordOptions } from "../../ui/options.ts";
 import { useFormOver } from "../../ui/useFormOver.ts";
-import { useNames, usePlanFacts } from "../frame/facts.ts";
-import { ImpactView, useImpact } from "../frame/impact.tsx";
-import { usePeopleWithRoom } from "../frame/peopleWithRoom.ts";
-import { useUnderWay } from "../frame/underWay.ts";
+import { ImpactView, useImpact } from "../effect/impact.tsx";
 import { kindWords } from "../money/moneyWords.ts";
+import { useUnderWay } from "../notices/underWay.ts";
+import { usePeopleWithRoom } from "../planFields/peopleWithRoom.ts";
+import { useNames, usePlanFacts } from "../scope/facts.ts";
 import { billings, budgetFields, type ProjectFields, projectFields, projectValues, stages } from "./projectFields.ts";
 import { texts } from "./words.ts";
 

@@ -2,15 +2,15 @@
 // The content of the side sheet of a project: a dropped bar, the selected tasks, a part of the project, or the open task.
 import { type Redacted, withoutHidden } from "../../client/seen.ts";
 import type { Outline } from "../../core/answers/outline.ts";
+import type { Drop } from "../../core/bars/drop.ts";
 import { parseDay } from "../../core/calendar/day.ts";
-import type { Drop } from "../../core/entry/drop.ts";
 import type { Project } from "../../core/plan/schema.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText } from "../../ui/format.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { RowTrail } from "../changes/rowTrail.tsx";
-import { DropSheet } from "../frame/dropSheet.tsx";
-import { LockTick } from "../frame/lockTick.tsx";
+import { DropSheet } from "../effect/dropSheet.tsx";
+import { LockTick } from "../planFields/lockTick.tsx";
 import { RemedyList } from "../remedies/remedyList.tsx";
 import { remedyEdit } from "../remedies/remedyWords.ts";
 import { SignalsOf } from "../today/signalsOf.tsx";

@@ -3,16 +3,16 @@
 import { type ClipboardEvent, type KeyboardEvent, type RefObject, useEffect, useMemo, useRef, useState } from "react";
 import type { Redacted } from "../../client/seen.ts";
 import type { OutlineTask } from "../../core/answers/outline.ts";
-import type { PlacedLine } from "../../core/entry/newTasks.ts";
-import { type PartMeaning, readIndentedList, readTaskLine, readTaskLines, type TaskLine } from "../../core/entry/taskLine.ts";
 import type { Fault } from "../../core/plan/faults.ts";
 import { linesOfTable } from "../../core/tables/pastedTable.ts";
+import type { PlacedLine } from "../../core/typing/newTasks.ts";
+import { type PartMeaning, readIndentedList, readTaskLine, readTaskLines, type TaskLine } from "../../core/typing/taskLine.ts";
 import { Button } from "../../ui/button.tsx";
 import { meantDate } from "../../ui/dateText.ts";
 import { FormFault } from "../../ui/field.tsx";
 import { countText } from "../../ui/format.ts";
 import { takeOut } from "../../ui/takeOut.ts";
-import { useNames, usePlanFacts } from "../frame/facts.ts";
+import { useNames, usePlanFacts } from "../scope/facts.ts";
 
 const meanings: Record<PartMeaning, string> = {
   name: "name",

@@ -9,7 +9,7 @@ import type { OutlineTask } from "../../core/answers/outline.ts";
 import { countText, hoursText, longDay, shortDay } from "../../ui/format.ts";
 import { ChartBar, percentOf } from "../../ui/timeChart.tsx";
 import { type Dragged, usePointerDrag } from "../../ui/usePointerDrag.ts";
-import { useChartPeriods } from "../frame/useChartPeriods.ts";
+import { useChartPeriods } from "../periods/useChartPeriods.ts";
 import { BarEdges } from "./barEdges.tsx";
 import { ChipImpact } from "./chipImpact.tsx";
 import { DateSigns } from "./dateSigns.tsx";

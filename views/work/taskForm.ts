@@ -4,7 +4,7 @@ import * as z from "zod";
 import type { Task } from "../../core/plan/schema.ts";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";
 import { wholeText } from "../../ui/format.ts";
-import { skillFieldsSchema, skillRowsOf, skillsOf } from "../frame/skillFields.tsx";
+import { skillFieldsSchema, skillRowsOf, skillsOf } from "../planFields/skillFields.tsx";
 
 const date = z.string().refine(isDateText, { error: DATE_HINT });
 const number = (most: number) =>

@@ -16,7 +16,7 @@ import { Picker } from "../../ui/picker.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { readMoney } from "../../ui/typedMoney.ts";
 import { Unfold } from "../../ui/unfold.tsx";
-import { useNames, usePlanFacts } from "../frame/facts.ts";
+import { useNames, usePlanFacts } from "../scope/facts.ts";
 import type { ProjectHook } from "./useProject.ts";
 import { texts } from "./words.ts";
 

@@ -7,7 +7,7 @@ import { countText, longDay, shortDay } from "../../ui/format.ts";
 import { RichText } from "../../ui/richText.tsx";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { RowTrail } from "../changes/rowTrail.tsx";
-import { LockTick } from "../frame/lockTick.tsx";
+import { LockTick } from "../planFields/lockTick.tsx";
 import { RemedyList } from "../remedies/remedyList.tsx";
 import { remedyEdit } from "../remedies/remedyWords.ts";
 import { SignalsOf } from "../today/signalsOf.tsx";

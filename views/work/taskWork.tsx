@@ -12,7 +12,7 @@ import { DraftInput } from "../../ui/draftInput.tsx";
 import { hoursText, wholeText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
 import { SheetSection } from "../../ui/sheet.tsx";
-import { useLinkTo } from "../frame/windowed.ts";
+import { useLinkTo } from "../scope/windowed.ts";
 import { AddWork } from "./addWork.tsx";
 import { StaffChoice } from "./staffChoice.tsx";
 import { TaskMaterials } from "./taskMaterials.tsx";

@@ -7,7 +7,7 @@ import { Button, IconButton } from "../../ui/button.tsx";
 import { Field, TextInput } from "../../ui/field.tsx";
 import { newId } from "../../ui/newId.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
-import { useNames } from "../frame/facts.ts";
+import { useNames } from "../scope/facts.ts";
 import { texts } from "./words.ts";
 
 export function Templates({ projectId, projectName }: { projectId: string; projectName: string }) {

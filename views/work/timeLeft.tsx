@@ -10,7 +10,7 @@ import { Field } from "../../ui/field.tsx";
 import { hoursText } from "../../ui/format.ts";
 import { Sheet, SheetSection } from "../../ui/sheet.tsx";
 import { Vessel } from "../../ui/vessel.tsx";
-import { usePlanFacts } from "../frame/facts.ts";
+import { usePlanFacts } from "../scope/facts.ts";
 import { texts } from "./words.ts";
 
 const groups: { state: TimeLeftRow["state"]; title: string }[] = [

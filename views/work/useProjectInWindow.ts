@@ -5,8 +5,8 @@ import type { Redacted } from "../../client/seen.ts";
 import type { Outline } from "../../core/answers/outline.ts";
 import { periodStart } from "../../core/calendar/periods.ts";
 import { rangeFrom } from "../../ui/timeWindow.ts";
-import { usePlanFacts } from "../frame/facts.ts";
-import { usePlanWindow } from "../frame/windowed.ts";
+import { usePlanFacts } from "../scope/facts.ts";
+import { usePlanWindow } from "../scope/windowed.ts";
 
 /** Moves the window once for each project that is opened; afterwards it stays where the user puts it. */
 export function useProjectInWindow(outline: Redacted<Outline> | null): void {

@@ -11,7 +11,7 @@ import type { Task } from "../../core/plan/schema.ts";
 import { Button } from "../../ui/button.tsx";
 import { countText, hoursText, shortDay } from "../../ui/format.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
-import { conflictText } from "../frame/conflictText.ts";
+import { conflictText } from "../effect/conflictText.ts";
 import type { Setting } from "./useTaskEdits.ts";
 import { texts } from "./words.ts";
 

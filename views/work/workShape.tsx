@@ -12,7 +12,7 @@ import { DraftInput } from "../../ui/draftInput.tsx";
 import { Field } from "../../ui/field.tsx";
 import { hoursText, shortDay } from "../../ui/format.ts";
 import { wordOptions } from "../../ui/options.ts";
-import { useInTurn } from "../frame/useInTurn.ts";
+import { useInTurn } from "../scope/useInTurn.ts";
 import { formerStatement, keepFormer } from "./formerStatement.ts";
 import type { Setting } from "./useTaskEdits.ts";
 import { texts } from "./words.ts";

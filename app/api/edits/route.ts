@@ -1,12 +1,12 @@
 // Settles edits: checks them again, applies them to the newest plan, answers with what has changed or why not.
 
 import { makerOf, type Settled, settleSchema, sinceOf } from "../../../client/messages.ts";
-import { hasCode, messageOf } from "../../../core/plan/errors.ts";
 import { faultText, placeOf } from "../../../core/plan/faults.ts";
 import { MOST_BYTES, MOST_NESTING } from "../../../core/plan/limits.ts";
-import { parseJson } from "../../../core/plan/nesting.ts";
 import { schemaFaults } from "../../../core/plan/parse.ts";
-import { unstorableAt } from "../../../core/plan/storable.ts";
+import { hasCode, messageOf } from "../../../core/values/errors.ts";
+import { parseJson } from "../../../core/values/nesting.ts";
+import { unstorableAt } from "../../../core/values/storable.ts";
 import { readText } from "../../body.ts";
 import { BUILT_IN_USER, openStore } from "../../host.ts";
 import { logFailure } from "../../log.ts";

@@ -1,7 +1,7 @@
 // Evens out the plan as it is on the server, for browsers to which it is too large: lines of JSON as they are found.
 import { evenOutQuerySchema } from "../../../client/evenOutQuery.ts";
 import { MOST_BYTES, MOST_NESTING } from "../../../core/plan/limits.ts";
-import { parseJson } from "../../../core/plan/nesting.ts";
+import { parseJson } from "../../../core/values/nesting.ts";
 import { readText } from "../../body.ts";
 import { evenOutStream } from "../../evenOutThreads.ts";
 import { failureOf } from "../../files.ts";

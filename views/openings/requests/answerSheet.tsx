@@ -13,10 +13,10 @@ import { momentOn } from "../../../ui/momentOn.ts";
 import { namedOptions, none } from "../../../ui/options.ts";
 import { Picker } from "../../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
-import { useFrame, usePlanFacts } from "../../frame/facts.ts";
-import { ImpactView, useImpact } from "../../frame/impact.tsx";
-import { usePeopleWithRoom } from "../../frame/peopleWithRoom.ts";
-import { useLinkTo } from "../../frame/windowed.ts";
+import { ImpactView, useImpact } from "../../effect/impact.tsx";
+import { usePeopleWithRoom } from "../../planFields/peopleWithRoom.ts";
+import { useFrame, usePlanFacts } from "../../scope/facts.ts";
+import { useLinkTo } from "../../scope/windowed.ts";
 import { texts } from "../words.ts";
 
 type Step = WorkRequest["state"];

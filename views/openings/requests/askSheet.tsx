@@ -7,8 +7,8 @@ import { Field, FormFault, TextArea, TextInput } from "../../../ui/field.tsx";
 import { kindOptions, namedOptions, none } from "../../../ui/options.ts";
 import { Picker } from "../../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
-import { useNames } from "../../frame/facts.ts";
-import { usePeopleWithRoom } from "../../frame/peopleWithRoom.ts";
+import { usePeopleWithRoom } from "../../planFields/peopleWithRoom.ts";
+import { useNames } from "../../scope/facts.ts";
 import { texts } from "../words.ts";
 import { useAsk } from "./useAsk.ts";
 

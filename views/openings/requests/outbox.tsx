@@ -8,7 +8,7 @@ import { dateTimeText } from "../../../ui/format.ts";
 import Link from "../../../ui/link.tsx";
 import { SearchInput } from "../../../ui/searchInput.tsx";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
-import { useLinkTo } from "../../frame/windowed.ts";
+import { useLinkTo } from "../../scope/windowed.ts";
 import { OpeningTabs } from "../tabs.tsx";
 import { texts } from "../words.ts";
 

@@ -8,7 +8,7 @@ import { readDate } from "../../../ui/dateText.ts";
 import { momentOn } from "../../../ui/momentOn.ts";
 import { newId } from "../../../ui/newId.ts";
 import { kindOf } from "../../../ui/options.ts";
-import { useFrame, usePlanFacts } from "../../frame/facts.ts";
+import { useFrame, usePlanFacts } from "../../scope/facts.ts";
 
 export function useAsk(taskId: string | null, onDone: (requestId: string) => void) {
   const session = usePlan();

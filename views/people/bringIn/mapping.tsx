@@ -1,9 +1,9 @@
 "use client";
 // The reading of a file: its table, the meaning of its columns, and its date format.
 import { listWords } from "../../../core/plan/listWords.ts";
-import { plainText } from "../../../core/plan/plainText.ts";
 import { tableKinds, type UnknownText } from "../../../core/tables/preview.ts";
 import { NEW_ROW, tableNames } from "../../../core/tables/table.ts";
+import { plainText } from "../../../core/values/plainText.ts";
 import { CheckboxField } from "../../../ui/checkbox.tsx";
 import { Choice } from "../../../ui/choice.tsx";
 import { Field } from "../../../ui/field.tsx";
@@ -11,7 +11,7 @@ import { countText, wholeText } from "../../../ui/format.ts";
 import { kindOptions, namedOptions, none, wordOptions } from "../../../ui/options.ts";
 import { Picker } from "../../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
-import { useNames } from "../../frame/facts.ts";
+import { useNames } from "../../scope/facts.ts";
 import { texts } from "../words.ts";
 import type { BringInHook } from "./useBringIn.ts";
 

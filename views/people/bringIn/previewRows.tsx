@@ -1,14 +1,14 @@
 "use client";
 // The outcome of each row of a file: new, changed, unchanged, or refused with its reasons.
 import { useMemo, useState } from "react";
-import { objectKeys } from "../../../core/plan/objectKeys.ts";
 import type { PreviewRow } from "../../../core/tables/preview.ts";
+import { objectKeys } from "../../../core/values/objectKeys.ts";
 import { namedOptions, none } from "../../../ui/options.ts";
 import { Picker } from "../../../ui/picker.tsx";
 import { Segmented } from "../../../ui/segmented.tsx";
 import type { TableColumn } from "../../../ui/table/column.ts";
 import { DataTable } from "../../../ui/table/dataTable.tsx";
-import { useNames } from "../../frame/facts.ts";
+import { useNames } from "../../scope/facts.ts";
 import { texts } from "../words.ts";
 import type { BringInHook } from "./useBringIn.ts";
 

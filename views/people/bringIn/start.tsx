@@ -9,8 +9,8 @@ import { tableNames } from "../../../core/tables/table.ts";
 import { Button, TextButton } from "../../../ui/button.tsx";
 import { DownloadLink } from "../../../ui/downloadLink.tsx";
 import { FormFault, TextArea } from "../../../ui/field.tsx";
-import { useNames } from "../../frame/facts.ts";
-import { FeedLinks } from "../../frame/feedLinks.tsx";
+import { useNames } from "../../scope/facts.ts";
+import { FeedLinks } from "../feedLinks.tsx";
 import { texts } from "../words.ts";
 import type { BringInHook } from "./useBringIn.ts";
 

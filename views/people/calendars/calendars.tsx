@@ -13,7 +13,7 @@ import { Sheet } from "../../../ui/sheet.tsx";
 import { YearSteps } from "../../../ui/yearSteps.tsx";
 import { YearStrip } from "../../../ui/yearStrip.tsx";
 import { yearRange } from "../../../ui/years.ts";
-import { ImpactView, useImpact } from "../../frame/impact.tsx";
+import { ImpactView, useImpact } from "../../effect/impact.tsx";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
 import { dayText } from "../dayWords.ts";
 import { PeopleTabs } from "../tabs.tsx";

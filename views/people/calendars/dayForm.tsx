@@ -9,7 +9,7 @@ import { readDate, writeDate } from "../../../ui/dateText.ts";
 import { Field, FormFooter, TextInput } from "../../../ui/field.tsx";
 import { FormDate } from "../../../ui/form.tsx";
 import { SheetSection } from "../../../ui/sheet.tsx";
-import { usePlanFacts } from "../../frame/facts.ts";
+import { usePlanFacts } from "../../scope/facts.ts";
 import { dateRangeFields, hoursOf } from "../person/rangeFields.ts";
 import { texts } from "../words.ts";
 import type { Draft } from "./useCalendars.ts";

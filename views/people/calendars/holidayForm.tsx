@@ -1,7 +1,7 @@
 "use client";
 // Filling in the public holidays of a country and region for some years; days that are there already stay, or give way.
 import { useState } from "react";
-import { messageOf } from "../../../core/plan/errors.ts";
+import { messageOf } from "../../../core/values/errors.ts";
 import { Button } from "../../../ui/button.tsx";
 import { CheckboxField } from "../../../ui/checkbox.tsx";
 import { Field, FormFault, TextInput } from "../../../ui/field.tsx";

@@ -10,8 +10,8 @@ import type { Edit } from "../../../core/edits/edit.ts";
 import type { Calendar } from "../../../core/plan/schema.ts";
 import { newId } from "../../../ui/newId.ts";
 import { yearOf, yearRange } from "../../../ui/years.ts";
-import { useNames } from "../../frame/facts.ts";
-import { usePlanWindow } from "../../frame/windowed.ts";
+import { useNames } from "../../scope/facts.ts";
+import { usePlanWindow } from "../../scope/windowed.ts";
 
 export type Draft = Pick<Calendar, "name" | "week" | "exceptions">;
 

@@ -14,7 +14,7 @@ import { Field, FormFooter, TextInput } from "../../../ui/field.tsx";
 import { FormDate } from "../../../ui/form.tsx";
 import { rangeText } from "../../../ui/format.ts";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
-import { ImpactView, useImpact } from "../../frame/impact.tsx";
+import { ImpactView, useImpact } from "../../effect/impact.tsx";
 import { RemedyList } from "../../remedies/remedyList.tsx";
 import { remedyEdit } from "../../remedies/remedyWords.ts";
 import { timeOffKinds } from "../dayWords.ts";

@@ -14,7 +14,7 @@ import { wordOptions } from "../../../ui/options.ts";
 import { Segmented } from "../../../ui/segmented.tsx";
 import { SignLegend } from "../../../ui/signLegend.tsx";
 import { Figure, Screen } from "../../frame/screen.tsx";
-import { useChartPeriods } from "../../frame/useChartPeriods.ts";
+import { useChartPeriods } from "../../periods/useChartPeriods.ts";
 import { PeopleTabs } from "../tabs.tsx";
 import { texts } from "../words.ts";
 import { AnswerSheet } from "./answerSheet.tsx";

@@ -9,7 +9,7 @@ import { namedOptions, none } from "../../../ui/options.ts";
 import { Picker } from "../../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { yearRange } from "../../../ui/years.ts";
-import { useNames, usePlanFacts } from "../../frame/facts.ts";
+import { useNames, usePlanFacts } from "../../scope/facts.ts";
 import { TimeOffForm } from "../person/timeOffForm.tsx";
 import { texts } from "../words.ts";
 

@@ -15,8 +15,8 @@ import { newId } from "../../../ui/newId.ts";
 import { none, type Option } from "../../../ui/options.ts";
 import { Picker } from "../../../ui/picker.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
-import { usePlanFacts } from "../../frame/facts.ts";
-import { ImpactView, useImpact } from "../../frame/impact.tsx";
+import { ImpactView, useImpact } from "../../effect/impact.tsx";
+import { usePlanFacts } from "../../scope/facts.ts";
 import { texts } from "../words.ts";
 
 /** Represents work that is left with the person who has it. */

@@ -7,7 +7,7 @@ import type { Impact } from "../../../core/answers/impact.ts";
 import { Button } from "../../../ui/button.tsx";
 import { FormFooter } from "../../../ui/field.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
-import { ImpactView } from "../../frame/impact.tsx";
+import { ImpactView } from "../../effect/impact.tsx";
 import { texts } from "../words.ts";
 
 interface PartFormProps {

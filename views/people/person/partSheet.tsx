@@ -2,9 +2,9 @@
 // The side sheet of a person's page: one part of the person, to add or to change, with what that does.
 import type { PersonYear } from "../../../core/answers/personYear.ts";
 import { formatDay, parseDay } from "../../../core/calendar/day.ts";
-import { isCalendarDate } from "../../../core/plan/calendarDate.ts";
+import { isCalendarDate } from "../../../core/values/calendarDate.ts";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
-import { useNames, usePlanFacts } from "../../frame/facts.ts";
+import { useNames, usePlanFacts } from "../../scope/facts.ts";
 import { AnswerSheet } from "../leave/answerSheet.tsx";
 import { fieldsOfPerson, setOfPerson } from "../personForm.ts";
 import { PersonForm } from "../personFormView.tsx";

@@ -7,7 +7,7 @@ import { parseDay } from "../../../core/calendar/day.ts";
 import type { Person } from "../../../core/plan/schema.ts";
 import { hoursText, hueOf, rangeText } from "../../../ui/format.ts";
 import Link from "../../../ui/link.tsx";
-import { useLinkTo } from "../../frame/windowed.ts";
+import { useLinkTo } from "../../scope/windowed.ts";
 import { spanText, timeOffKinds, timeOffStates, weekHoursText } from "../dayWords.ts";
 import { WeekSign } from "../weekSign.tsx";
 import { texts } from "../words.ts";

@@ -11,7 +11,7 @@ import { Field, TextInput } from "../../../ui/field.tsx";
 import { FormChoice, FormDate } from "../../../ui/form.tsx";
 import { newId } from "../../../ui/newId.ts";
 import { wordOptions } from "../../../ui/options.ts";
-import { useImpact } from "../../frame/impact.tsx";
+import { useImpact } from "../../effect/impact.tsx";
 import { timeOffKinds } from "../dayWords.ts";
 import { texts } from "../words.ts";
 import { PartForm } from "./partForm.tsx";

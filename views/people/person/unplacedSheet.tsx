@@ -10,12 +10,12 @@ import { hoursText, longDay } from "../../../ui/format.ts";
 import Link from "../../../ui/link.tsx";
 import { newId } from "../../../ui/newId.ts";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
-import { useNames } from "../../frame/facts.ts";
-import { ImpactView, useImpact } from "../../frame/impact.tsx";
-import { RecipientList } from "../../frame/recipientList.tsx";
-import { useLinkTo } from "../../frame/windowed.ts";
+import { ImpactView, useImpact } from "../../effect/impact.tsx";
+import { RecipientList } from "../../planFields/recipientList.tsx";
 import { RemedyList } from "../../remedies/remedyList.tsx";
 import { remedyEdit } from "../../remedies/remedyWords.ts";
+import { useNames } from "../../scope/facts.ts";
+import { useLinkTo } from "../../scope/windowed.ts";
 import { texts } from "../words.ts";
 
 type Way = "give" | "move" | "split";

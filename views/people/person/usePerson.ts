@@ -9,7 +9,7 @@ import type { Edit } from "../../../core/edits/edit.ts";
 import type { Person } from "../../../core/plan/schema.ts";
 import { closed } from "../../../ui/closed.ts";
 import { yearOf, yearRange } from "../../../ui/years.ts";
-import { usePlanWindow } from "../../frame/windowed.ts";
+import { usePlanWindow } from "../../scope/windowed.ts";
 
 /** The subject of the side sheet: a part of the person, and which one; "new" for one to add. */
 export type Part = "details" | "week" | "off" | "overtime" | "unplaced" | "handOver";

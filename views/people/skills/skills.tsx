@@ -9,7 +9,7 @@ import { CheckboxField } from "../../../ui/checkbox.tsx";
 import { newId } from "../../../ui/newId.ts";
 import { SearchInput } from "../../../ui/searchInput.tsx";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
-import { usePlanWindow } from "../../frame/windowed.ts";
+import { usePlanWindow } from "../../scope/windowed.ts";
 import { PeopleTabs } from "../tabs.tsx";
 import { texts } from "../words.ts";
 import { AddSkill } from "./addSkill.tsx";

@@ -17,8 +17,8 @@ import { namedOptions, none } from "../../../ui/options.ts";
 import { Sheet, SheetSection, SumLine } from "../../../ui/sheet.tsx";
 import { toggledList } from "../../../ui/toggled.ts";
 import { useFormOver } from "../../../ui/useFormOver.ts";
-import { useNames } from "../../frame/facts.ts";
-import { useUnderWay } from "../../frame/underWay.ts";
+import { useUnderWay } from "../../notices/underWay.ts";
+import { useNames } from "../../scope/facts.ts";
 import { texts } from "../words.ts";
 
 const fieldsSchema = z.object({

@@ -8,7 +8,7 @@ import type { TableColumn } from "../../../ui/table/column.ts";
 import { TreeTable } from "../../../ui/table/treeTable.tsx";
 import { TwoLines } from "../../../ui/twoLines.tsx";
 import { Vessel } from "../../../ui/vessel.tsx";
-import { usePeriodColumns } from "../../frame/periodColumns.tsx";
+import { usePeriodColumns } from "../../periods/periodColumns.tsx";
 import { texts } from "../words.ts";
 
 interface TeamTableProps {

@@ -8,7 +8,7 @@ import { AddButton } from "../../../ui/addButton.tsx";
 import { closed } from "../../../ui/closed.ts";
 import { useKeys } from "../../../ui/keys.ts";
 import { Empty, Figure, Screen } from "../../frame/screen.tsx";
-import { usePlanWindow } from "../../frame/windowed.ts";
+import { usePlanWindow } from "../../scope/windowed.ts";
 import { PeopleTabs } from "../tabs.tsx";
 import { texts } from "../words.ts";
 import { TeamSheet } from "./teamSheet.tsx";

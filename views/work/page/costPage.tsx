@@ -3,7 +3,7 @@
 import type { Redacted } from "../../../client/seen.ts";
 import type { Outline, OutlineTask } from "../../../core/answers/outline.ts";
 import { type Figure, isNegative, lessFigure, minorOf, sumOfFigures } from "../../../core/plan/moneySides.ts";
-import { objectKeys } from "../../../core/plan/objectKeys.ts";
+import { objectKeys } from "../../../core/values/objectKeys.ts";
 import { moneyText, rangeText } from "../../../ui/format.ts";
 import { PrintedPage } from "../../../ui/printedPage.tsx";
 

@@ -7,7 +7,7 @@ import { Button } from "../../../ui/button.tsx";
 import { CheckboxField } from "../../../ui/checkbox.tsx";
 import { pageText, printPage, savePage } from "../../../ui/savePage.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
-import { usePlanFacts } from "../../frame/facts.ts";
+import { usePlanFacts } from "../../scope/facts.ts";
 import { texts } from "../words.ts";
 import type { PageOptions } from "./projectPage.tsx";
 

@@ -1,8 +1,8 @@
 // Rows of texts as a CSV file: what an import has refused, to be corrected and brought again.
 import * as z from "zod";
-import { hasCode } from "../../../../core/plan/errors.ts";
 import { FILE_LIMITS, MOST_BYTES, MOST_NESTING } from "../../../../core/plan/limits.ts";
-import { parseJson } from "../../../../core/plan/nesting.ts";
+import { hasCode } from "../../../../core/values/errors.ts";
+import { parseJson } from "../../../../core/values/nesting.ts";
 import { writeCsv } from "../../../../interchange/csv.ts";
 import { readText } from "../../../body.ts";
 import { CSV_TYPE } from "../../../files.ts";
