@@ -9,6 +9,7 @@ import type { RemedyLine } from "../../core/answers/remedyLines.ts";
 import type { NamedEffect } from "../../core/balancing/namedEffect.ts";
 import { Button, TextButton } from "../../ui/button.tsx";
 import { CheckboxField } from "../../ui/checkbox.tsx";
+import { FigureRow, FigureTable } from "../../ui/figureTable.tsx";
 import { countText, hoursText, longDay, moneyText, shareText, wholeText } from "../../ui/format.ts";
 import { Empty } from "../frame/screen.tsx";
 import { lockEdit } from "../planFields/lockTick.tsx";
@@ -104,30 +105,14 @@ function Figures({ evened, lines }: { evened: Redacted<Evened>; lines: number })
   const { finishes } = evened;
   return (
     <div className="w-[410px]">
-      <table className="w-full text-right">
-        <thead>
-          <tr className="text-side">
-            <th scope="col" aria-label={texts.figure} />
-            <th scope="col" className="font-normal">
-              {texts.before}
-            </th>
-            <th scope="col" className="font-normal">
-              {texts.after}
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {figureRows(evened, currency).map(([name, was, is]) => (
-            <tr key={name} className="line-above">
-              <th scope="row" className="py-1 text-left font-normal">
-                {name}
-              </th>
-              <td className="pl-3 text-ink-2 whitespace-nowrap">{was}</td>
-              <td className="pl-3 font-semibold whitespace-nowrap">{is}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <FigureTable label={texts.figure} heads={["", texts.before, texts.after]}>
+        {figureRows(evened, currency).map(([name, was, is]) => (
+          <FigureRow key={name} name={name}>
+            <td className="text-ink-2">{was}</td>
+            <td className="font-semibold!">{is}</td>
+          </FigureRow>
+        ))}
+      </FigureTable>
       <p className="pt-1 text-side">
         {countText(lines, "move")}.{" "}
         {finishes.length === 0

@@ -5,6 +5,7 @@ import type { HorizonAnswer } from "../../core/answers/horizon.ts";
 import type { Grain, Range } from "../../core/calendar/periods.ts";
 import type { ForecastBy } from "../../core/forecast/groups.ts";
 import { Choice } from "../../ui/choice.tsx";
+import { FigureRow, FigureTable } from "../../ui/figureTable.tsx";
 import { periodHeading, periodPhrase } from "../../ui/format.ts";
 import { wordOptions } from "../../ui/options.ts";
 import { usePlanFacts } from "../scope/facts.ts";
@@ -33,42 +34,35 @@ export function HorizonTable({ answer: { groups, periods }, grain, by, level, me
       </div>
       {countsText(by, level) && <p className="pb-1 text-side">{countsText(by, level)}</p>}
       <div className="overflow-x-auto">
-        <table className="w-full text-right text-[13px]" aria-label={`${measureWords[measure]} ${byWords[by].toLowerCase()} and period`}>
-          <thead>
-            <tr className="text-side">
-              <th scope="col" className="py-1 text-left font-normal">
-                {groupWords[by]}
-              </th>
-              <PeriodHeads periods={periods} grain={grain} />
-            </tr>
-          </thead>
-          <tbody>
-            {groups.map((group) => (
-              <GroupRow
-                key={group.key}
-                group={group}
-                periods={periods}
-                measure={measure}
-                openedAt={openedAt?.key === group.key ? openedAt.period : null}
-                onOpen={(period) => onOpen(group.key, period)}
-              />
-            ))}
-          </tbody>
-        </table>
+        <FigureTable
+          label={`${measureWords[measure]} ${byWords[by].toLowerCase()} and period`}
+          heads={[groupWords[by], ...usePeriodHeads(periods, grain)]}
+        >
+          {groups.map((group) => (
+            <GroupRow
+              key={group.key}
+              group={group}
+              periods={periods}
+              measure={measure}
+              openedAt={openedAt?.key === group.key ? openedAt.period : null}
+              onOpen={(period) => onOpen(group.key, period)}
+            />
+          ))}
+        </FigureTable>
       </div>
     </section>
   );
 }
 
-function PeriodHeads({ periods, grain }: Pick<Redacted<HorizonAnswer>, "periods"> & Pick<Props, "grain">) {
+function usePeriodHeads(periods: readonly Range[], grain: Props["grain"]) {
   const { periodSettings } = usePlanFacts();
   return periods.map((period) => {
     const { main, side } = periodHeading(period, grain, periodSettings);
     return (
-      <th key={period.start} scope="col" className="pl-3 font-normal whitespace-nowrap">
+      <span key={period.start} className="whitespace-nowrap">
         <span className="block font-semibold text-ink">{main}</span>
         {side}
-      </th>
+      </span>
     );
   });
 }
@@ -83,14 +77,11 @@ interface RowProps {
 
 function GroupRow({ group, periods, measure, openedAt, onOpen }: RowProps) {
   return (
-    <tr className="line-above">
-      <th scope="row" className="py-[3px] text-left font-normal whitespace-nowrap">
-        {groupName(group)}
-      </th>
+    <FigureRow name={<span className="whitespace-nowrap">{groupName(group)}</span>}>
       {periods.map((period, at) => {
         const { text, isBad } = figureOf(group, measure, at);
         return (
-          <td key={period.start} className={`pl-3 ${openedAt === at ? "bg-pine-wash" : ""}`}>
+          <td key={period.start} className={openedAt === at ? "bg-pine-wash" : ""}>
             <button
               type="button"
               aria-label={`${groupName(group)}, ${periodPhrase(period)}: ${text}`}
@@ -102,6 +93,6 @@ function GroupRow({ group, periods, measure, openedAt, onOpen }: RowProps) {
           </td>
         );
       })}
-    </tr>
+    </FigureRow>
   );
 }

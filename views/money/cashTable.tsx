@@ -5,6 +5,7 @@ import type { BudgetRun, MoneyAnswer } from "../../core/answers/money.ts";
 import type { Grain } from "../../core/calendar/periods.ts";
 import { runningTotal } from "../../core/cost/runningTotal.ts";
 import { type Figure, isNegative, lessFigure } from "../../core/plan/moneySides.ts";
+import { FigureRow, FigureTable } from "../../ui/figureTable.tsx";
 import { moneyText, periodHeading, periodPhrase } from "../../ui/format.ts";
 import { usePlanFacts } from "../scope/facts.ts";
 import { AmountButton } from "./amountButton.tsx";
@@ -22,51 +23,34 @@ export function CashTable({ money, grain, onOpen }: Props) {
   const { rows, periods, total, before, budget, currency } = money;
   const running = runningTotal(money.totals, money.before);
   return (
-    <table className="mt-4 w-full text-right" aria-label={`Cash flow in ${currency}`}>
-      <thead>
-        <tr className="text-side">
-          {headsOf(money).map((head, at) => (
-            <th key={head} scope="col" className={`py-1 font-normal ${at === 0 ? "text-left" : "pl-3"}`}>
-              {head}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {before !== 0 && <BeforeRow money={money} />}
-        {periods.map(({ start }, at) => (
-          <PeriodRow key={start} money={money} at={at} grain={grain} running={running[at]} onOpen={onOpen} />
-        ))}
-        <tr className="line-above font-semibold">
-          <th scope="row" className="py-[3px] text-left">
-            {texts.total}
-          </th>
-          {rows.map(({ key, name, total: own }) => (
-            <td key={key}>
-              <AmountButton minor={own} says={rowName("kind", key, name)} onOpen={() => onOpen({ key, period: null })} isSum isTabStop />
-            </td>
-          ))}
-          <td>
-            <AmountButton minor={total} says={texts.total} onOpen={() => onOpen({ key: null, period: null })} isSum isTabStop />
+    <FigureTable look="spread" label={`Cash flow in ${currency}`} heads={headsOf(money)}>
+      {before !== 0 && <BeforeRow money={money} />}
+      {periods.map(({ start }, at) => (
+        <PeriodRow key={start} money={money} at={at} grain={grain} running={running[at]} onOpen={onOpen} />
+      ))}
+      <FigureRow name={texts.total} look="total">
+        {rows.map(({ key, name, total: own }) => (
+          <td key={key}>
+            <AmountButton minor={own} says={rowName("kind", key, name)} onOpen={() => onOpen({ key, period: null })} isSum isTabStop />
           </td>
-          <td colSpan={budget === null ? 1 : 2} />
-        </tr>
-      </tbody>
-    </table>
+        ))}
+        <td>
+          <AmountButton minor={total} says={texts.total} onOpen={() => onOpen({ key: null, period: null })} isSum isTabStop />
+        </td>
+        <td colSpan={budget === null ? 1 : 2} />
+      </FigureRow>
+    </FigureTable>
   );
 }
 
 /** The spending before the first period. */
 function BeforeRow({ money: { rows, before, budget } }: { money: Redacted<MoneyAnswer> }) {
   return (
-    <tr className="line-above text-ink-2">
-      <th scope="row" className="py-[3px] text-left font-normal">
-        {texts.before}
-      </th>
+    <FigureRow name={texts.before} look="quiet">
       <td colSpan={rows.length + 1} />
       <td>{moneyText(before)}</td>
       {budget !== null && <td>{moneyText(lessFigure(budget.budget, budget.before))}</td>}
-    </tr>
+    </FigureRow>
   );
 }
 
@@ -94,10 +78,13 @@ function PeriodRow({ money: { rows, periods, totals, budget }, at, grain, runnin
   const { main, side } = periodHeading(periods[at], grain, periodSettings);
   const left = budget === null ? 0 : lessFigure(budget.budget, budget.running[at]);
   return (
-    <tr className="line-above">
-      <th scope="row" className="py-[3px] text-left font-normal">
-        {main} <span className="text-side">{side}</span>
-      </th>
+    <FigureRow
+      name={
+        <>
+          {main} <span className="text-side">{side}</span>
+        </>
+      }
+    >
       {rows.map(({ key, name, periods: amounts }) => (
         <td key={key} className={amounts[at] === 0 ? "text-ink-3" : ""}>
           <AmountButton
@@ -119,6 +106,6 @@ function PeriodRow({ money: { rows, periods, totals, budget }, at, grain, runnin
       </td>
       <td>{moneyText(running)}</td>
       {budget !== null && <td className={isNegative(left) ? "figure-bad" : ""}>{moneyText(left)}</td>}
-    </tr>
+    </FigureRow>
   );
 }

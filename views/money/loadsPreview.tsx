@@ -5,6 +5,7 @@ import type { AnswerOf } from "../../client/questions.ts";
 import type { Redacted } from "../../client/seen.ts";
 import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
 import type { RemedyLine } from "../../core/answers/remedyLines.ts";
+import { FigureRow, FigureTable } from "../../ui/figureTable.tsx";
 import { hoursText, monthText } from "../../ui/format.ts";
 import { SheetSection } from "../../ui/sheet.tsx";
 import { remedyEdit } from "../remedies/remedyWords.ts";
@@ -19,22 +20,25 @@ export function LoadsPreview({ line }: { line: Redacted<RemedyLine> }) {
   const rows = changedMonths(loads);
   return (
     <SheetSection title={texts.hoursAMonthBefore}>
-      <table className="w-full text-right text-[13px]" aria-label={texts.hoursAMonthBefore}>
-        <tbody>
-          {rows.map(({ key, name, month, capacity, was, is }, at) => (
-            <tr key={key} className="line-above">
-              <th scope="row" className="py-[3px] text-left font-normal">
-                {rows[at - 1]?.name !== name && <span className="block">{name}</span>}
-                <span className="text-side">{month}</span>
-              </th>
-              <td className="text-ink-2">{hoursText(was)}</td>
-              <td className={is > capacity ? "figure-bad" : ""}>→ {hoursText(is)}</td>
-              <td className="text-side">of {hoursText(capacity)} h</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <FigureTable label={texts.hoursAMonthBefore}>
+        {rows.map(({ key, name, month, capacity, was, is }, at) => (
+          <FigureRow key={key} name={<MonthName name={rows[at - 1]?.name === name ? null : name} month={month} />}>
+            <td className="text-ink-2">{hoursText(was)}</td>
+            <td className={is > capacity ? "figure-bad" : ""}>→ {hoursText(is)}</td>
+            <td className="text-side">of {hoursText(capacity)} h</td>
+          </FigureRow>
+        ))}
+      </FigureTable>
     </SheetSection>
+  );
+}
+
+function MonthName({ name, month }: { name: string | null; month: string }) {
+  return (
+    <>
+      {name !== null && <span className="block">{name}</span>}
+      <span className="text-side">{month}</span>
+    </>
   );
 }
 

@@ -3,6 +3,7 @@
 import type { Redacted } from "../../client/seen.ts";
 import type { CandidateRow, Candidates } from "../../core/answers/openings.ts";
 import { Button } from "../../ui/button.tsx";
+import { FigureRow, FigureTable } from "../../ui/figureTable.tsx";
 import { hoursText, marginText, moneyText, shareText } from "../../ui/format.ts";
 import { missingText } from "./candidateColumns.tsx";
 import { RoomStrip } from "./roomStrip.tsx";
@@ -18,34 +19,16 @@ interface CompareProps {
 export function Compare({ candidates, people, hook }: CompareProps) {
   return (
     <div className="line-below bg-paper px-4 py-2.5">
-      <table className="w-full text-[13px]">
-        <caption className="sr-only">{texts.comparison}</caption>
-        <thead>
-          <tr>
-            <td />
-            {people.map(({ personId, name }) => (
-              <th key={personId} scope="col" className="px-3 text-right font-semibold">
-                {name}
-              </th>
+      <FigureTable label={texts.comparison} heads={["", ...people.map(({ name }) => ({ head: name, look: "font-semibold! text-ink" }))]}>
+        {linesOf(candidates).map(([says, of]) => (
+          <FigureRow key={says} name={says}>
+            {people.map((person) => (
+              <td key={person.personId}>{of(person)}</td>
             ))}
-          </tr>
-        </thead>
-        <tbody>
-          {linesOf(candidates).map(([says, of]) => (
-            <tr key={says}>
-              <th scope="row" className="py-1 pr-3 text-left font-normal text-ink-2">
-                {says}
-              </th>
-              {people.map((person) => (
-                <td key={person.personId} className="px-3 py-1 text-right">
-                  {of(person)}
-                </td>
-              ))}
-            </tr>
-          ))}
-          <RoomLine candidates={candidates} people={people} />
-        </tbody>
-      </table>
+          </FigureRow>
+        ))}
+        <RoomLine candidates={candidates} people={people} />
+      </FigureTable>
       <Ends people={people} hook={hook} />
     </div>
   );
@@ -53,16 +36,13 @@ export function Compare({ candidates, people, hook }: CompareProps) {
 
 function RoomLine({ candidates: { weeks, need }, people }: Omit<CompareProps, "hook">) {
   return (
-    <tr>
-      <th scope="row" className="text-left font-normal text-ink-2">
-        {texts.roomByWeek}
-      </th>
+    <FigureRow name={texts.roomByWeek}>
       {people.map(({ personId, name, room }) => (
-        <td key={personId} className="px-3 py-1">
+        <td key={personId}>
           <RoomStrip name={name} weeks={weeks} need={need} room={room} />
         </td>
       ))}
-    </tr>
+    </FigureRow>
   );
 }
 

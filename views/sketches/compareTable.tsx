@@ -4,6 +4,7 @@ import type { Redacted } from "../../client/seen.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { SketchFigures } from "../../core/answers/sketches.ts";
 import { type Figure, lessFigure, shownOr } from "../../core/plan/moneySides.ts";
+import { FigureRow, FigureTable } from "../../ui/figureTable.tsx";
 import { figureText, hoursText, marginText, moneyText, shareText, shortDay } from "../../ui/format.ts";
 import { usePlanFacts } from "../scope/facts.ts";
 import { texts } from "./words.ts";
@@ -16,31 +17,21 @@ export function CompareTable({ ids }: { ids: readonly string[] }) {
   const roles = [...new Set(figures.flatMap(({ shortage }) => shortage.map(({ roleName }) => roleName)))];
   return (
     <div className="min-h-0 flex-1 overflow-auto box-open">
-      <table aria-label={texts.thePlanAndSketchesSide} className="compare-table">
-        <thead>
-          <tr>
-            <th scope="col">{texts.overTheWholePlan}</th>
-            <th scope="col">{texts.thePlan}</th>
-            {sketches.map(({ id, name }) => (
-              <th key={id} scope="col" className="text-plum">
-                {name}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {[...lines(currency, figures), ...roles.flatMap(shortageLines)].map((line) => (
-            <CompareRow key={line.name} line={line} plan={plan} sketches={sketches} />
+      <FigureTable
+        look="ruled"
+        label={texts.thePlanAndSketchesSide}
+        heads={[texts.overTheWholePlan, texts.thePlan, ...sketches.map(({ name }) => ({ head: name, look: "text-plum" }))]}
+      >
+        {[...lines(currency, figures), ...roles.flatMap(shortageLines)].map((line) => (
+          <CompareRow key={line.name} line={line} plan={plan} sketches={sketches} />
+        ))}
+        <FigureRow name={texts.movedFinishDates}>
+          <td>–</td>
+          {sketches.map(({ id, finishes }) => (
+            <td key={id}>{finishes.length === 0 ? "none" : <Moved finishes={finishes} />}</td>
           ))}
-          <tr>
-            <th scope="row">{texts.movedFinishDates}</th>
-            <td>–</td>
-            {sketches.map(({ id, finishes }) => (
-              <td key={id}>{finishes.length === 0 ? "none" : <Moved finishes={finishes} />}</td>
-            ))}
-          </tr>
-        </tbody>
-      </table>
+        </FigureRow>
+      </FigureTable>
     </div>
   );
 }
@@ -56,13 +47,12 @@ function Moved({ finishes }: Pick<Redacted<SketchFigures>, "finishes">) {
 function CompareRow({ line, plan, sketches }: { line: Line; plan: Redacted<SketchFigures>; sketches: readonly Redacted<SketchFigures>[] }) {
   const { name, of, write, isLessBetter } = line;
   return (
-    <tr>
-      <th scope="row">{name}</th>
+    <FigureRow name={name}>
       <td>{written(of(plan), write)}</td>
       {sketches.map((own) => (
         <Compared key={own.id} was={of(plan)} is={of(own)} write={write} isLessBetter={isLessBetter} />
       ))}
-    </tr>
+    </FigureRow>
   );
 }
 
