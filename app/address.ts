@@ -1,10 +1,11 @@
 // The time window and single values in the address of a page.
 import "server-only";
 import { createLoader } from "nuqs/server";
+import { currentDay } from "../client/clock.ts";
 import { horizonOf, periodSettingsOf, todayOf } from "../core/calendar/horizon.ts";
 import { windowFrom } from "../ui/timeWindow.ts";
 import { type MoneyParams, moneyParams, moneyQueryOf } from "../views/money/moneyParams.ts";
-import { clockDay, currentAnswer, shownPlan } from "./host.ts";
+import { currentAnswer, shownPlan } from "./host.ts";
 
 export type SearchParams = Promise<Record<string, string | string[] | undefined>>;
 
@@ -13,7 +14,7 @@ export async function windowOfPage(searchParams: SearchParams) {
   const plan = await shownPlan();
   const { from, to, by } = await searchParams;
   const one = (value: string | string[] | undefined) => (typeof value === "string" ? value : null);
-  return windowFrom(one(from), one(to), one(by), todayOf(plan, clockDay()), horizonOf(plan), periodSettingsOf(plan));
+  return windowFrom(one(from), one(to), one(by), todayOf(plan, currentDay()), horizonOf(plan), periodSettingsOf(plan));
 }
 
 /** One value of a page's URL. */

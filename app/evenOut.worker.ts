@@ -5,7 +5,7 @@ import { search } from "../client/redacted.ts";
 import { type EvenOutNews, runSearch } from "../client/searches.ts";
 import type { Redacted } from "../client/seen.ts";
 import { solveProgram } from "../client/solver.ts";
-import { buildModel } from "../core/model.ts";
+import { modelOf } from "./planModel.ts";
 
 parentPort?.once("message", async ({ plan, query, access }: EvenOutJob) => {
   let [reported, result] = [0, 0];
@@ -16,6 +16,6 @@ parentPort?.once("message", async ({ plan, query, access }: EvenOutJob) => {
     reported = news.found.length;
   };
   const isStopped = () => false;
-  await runSearch(search(buildModel(JSON.parse(plan)), "evenOut", query, access), tell, isStopped, async () => undefined, solveProgram);
+  await runSearch(search(modelOf(plan), "evenOut", query, access), tell, isStopped, async () => undefined, solveProgram);
   parentPort?.close();
 });

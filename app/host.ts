@@ -2,10 +2,8 @@
 import "server-only";
 import { watchFile } from "node:fs";
 import { join } from "node:path";
-import { formatISO } from "date-fns";
 import { comeAsText, type Initial } from "../client/initial.ts";
 import type { AnswerOf, QueryOf, Question } from "../client/questions.ts";
-import { parseDay } from "../core/calendar/day.ts";
 import { FULL_ACCESS } from "../core/plan/moneySides.ts";
 import { findRow } from "../core/plan/rows.ts";
 import type { Plan } from "../core/plan/schema.ts";
@@ -104,9 +102,4 @@ export async function currentText(maker: string | null): Promise<Uint8Array<Arra
   if (host.text?.revision !== revision)
     host.text = { revision, bytes: Buffer.from(`{"revision":${revision},"plan":${JSON.stringify(plan)},"history":`) };
   return Buffer.concat([host.text.bytes, Buffer.from(`${JSON.stringify(history)}}`)]);
-}
-
-/** Today by this machine's clock, as a day. */
-export function clockDay(): number {
-  return parseDay(formatISO(new Date(), { representation: "date" }));
 }

@@ -1,4 +1,5 @@
 import "@fontsource-variable/instrument-sans";
+import { currentDay } from "../client/clock.ts";
 import "@fontsource-variable/newsreader";
 import "@fontsource-variable/newsreader/wght-italic.css";
 import "./globals.css";
@@ -6,7 +7,7 @@ import type { Metadata } from "next";
 import { cookies } from "next/headers";
 import type { ReactNode } from "react";
 import { Frame } from "../views/frame/frame.tsx";
-import { BUILT_IN_USER, clockDay, currentAnswer } from "./host.ts";
+import { BUILT_IN_USER, currentAnswer } from "./host.ts";
 import { openedSketch } from "./openedSketch.ts";
 
 export const metadata: Metadata = { title: "Mindful Roster" };
@@ -14,7 +15,7 @@ export const dynamic = "force-dynamic";
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const theme = (await cookies()).get("theme")?.value === "dark" ? "dark" : "light";
-  const clock = clockDay();
+  const clock = currentDay();
   const isSketch = (await openedSketch()) !== null;
   const [frame, ribbon, tray, names, sketches] = await Promise.all([
     currentAnswer("frame", {}),

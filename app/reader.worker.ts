@@ -4,7 +4,7 @@ import { KeptAnswers } from "../client/keptAnswers.ts";
 import { ofPlanItself } from "../client/questions.ts";
 import { answer } from "../client/redacted.ts";
 import { applyChanges } from "../core/edits/change.ts";
-import { buildModel, type Model } from "../core/model.ts";
+import type { Model } from "../core/model.ts";
 import { movesOf } from "../core/schedule/moves.ts";
 import { modelUnder } from "../core/sketch/sketch.ts";
 import { updateModel } from "../core/update.ts";
@@ -12,6 +12,7 @@ import { messageOf } from "../core/values/errors.ts";
 import { writeCsv } from "../interchange/csv.ts";
 import { boardTable } from "../views/balance/boardTable.ts";
 import { findFeed } from "./feedKinds.ts";
+import { modelOf } from "./planModel.ts";
 import type { PlanOrder, ReaderOrder, ReaderQuestion } from "./readerOrders.ts";
 
 /** The newest plan with all that follows from it, and the answers that were given about it, by sketch. */
@@ -23,13 +24,13 @@ interface Newest {
 let newest: Newest | null = null;
 
 function follow(order: PlanOrder): void {
-  if (order.kind === "plan") newest = { model: buildModel(JSON.parse(order.text)), answers: new Map() };
+  if (order.kind === "plan") newest = { model: modelOf(order.text), answers: new Map() };
   else if (newest)
     newest = { model: updateModel(newest.model, applyChanges(newest.model.plan, order.changes), order.changes), answers: new Map() };
 }
 
 function resultOf(order: ReaderQuestion): unknown {
-  if (order.kind === "moved") return movesOf(buildModel(JSON.parse(order.before)), buildModel(JSON.parse(order.after)));
+  if (order.kind === "moved") return movesOf(modelOf(order.before), modelOf(order.after));
   if (!newest) throw new Error("There is no plan yet.");
   if (order.kind === "boardFile") return boardFile(newest, order);
   return order.kind === "feed" ? findFeed(newest.model, order.of, order.id) : answered(newest, order);

@@ -1,12 +1,13 @@
 // A table as a file, over the window that an address states.
 import "server-only";
+import { currentDay } from "../client/clock.ts";
 import type { AnswerOf, QueryOf, Question } from "../client/questions.ts";
 import { horizonOf, periodSettingsOf, todayOf } from "../core/calendar/horizon.ts";
 import type { Range } from "../core/calendar/periods.ts";
 import { writeCsv } from "../interchange/csv.ts";
 import { type TimeWindow, windowFrom } from "../ui/timeWindow.ts";
 import { CSV_TYPE, download, downloadWorkbook } from "./files.ts";
-import { BUILT_IN_USER, clockDay, filesReader, openStore, planUnder } from "./host.ts";
+import { BUILT_IN_USER, filesReader, openStore, planUnder } from "./host.ts";
 import type { Reader } from "./reader.ts";
 
 interface Shown {
@@ -37,7 +38,7 @@ export async function tableFile(request: Request, title: string, contentOf: (sho
   // The person who looks at a sketch takes with them what they see.
   const sketchId = text("sketch");
   const plan = planUnder((await openStore()).snapshot().plan, sketchId);
-  const [horizon, today] = [horizonOf(plan), todayOf(plan, clockDay())];
+  const [horizon, today] = [horizonOf(plan), todayOf(plan, currentDay())];
   const window = windowFrom(text("from"), text("to"), text("by"), today, horizon, periodSettingsOf(plan));
   const reader = await filesReader();
   const reported = await contentOf({

@@ -1,5 +1,6 @@
 // The roster command: one report on one plan file, as JSON.
 import { readFileSync, writeFileSync } from "node:fs";
+import { dayOfDate } from "../core/calendar/day.ts";
 import { faultLine } from "../core/plan/faults.ts";
 import { parsePlan } from "../core/plan/parse.ts";
 import { codeOf, messageOf } from "../core/values/errors.ts";
@@ -58,6 +59,10 @@ const outside: Outside = {
     }
   },
   now: () => performance.now(),
+  today: () => {
+    const now = new Date();
+    return dayOfDate(now.getFullYear(), now.getMonth() + 1, now.getDate());
+  },
 };
 
 function invalidPlan(report: ReportName, lines: readonly string[]): Printed {

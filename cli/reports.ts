@@ -1,6 +1,6 @@
 // From a report's name and options to its answer.
 import { remedyKinds } from "../core/balancing/kinds.ts";
-import { parseDay } from "../core/calendar/day.ts";
+import { type Day, parseDay } from "../core/calendar/day.ts";
 import { horizonOf } from "../core/calendar/horizon.ts";
 import type { ReportRange } from "../core/calendar/periods.ts";
 import { grains } from "../core/calendar/periods.ts";
@@ -8,8 +8,10 @@ import { type Counting, defaultCounting } from "../core/load/counting.ts";
 import { buildModel, type Model } from "../core/model.ts";
 import { firstRoleOf } from "../core/plan/names.ts";
 import { planText } from "../core/plan/planText.ts";
-import { findRow } from "../core/plan/rows.ts";
-import type { Plan } from "../core/plan/schema.ts";
+import { findRow, rowById } from "../core/plan/rows.ts";
+import type { Baseline, Plan } from "../core/plan/schema.ts";
+import { recordedOf } from "../core/recorded/recorded.ts";
+import { baselineReport } from "../core/reports/baseline.ts";
 import { capacityReport } from "../core/reports/capacity.ts";
 import { costReport } from "../core/reports/cost.ts";
 import { earliestReport } from "../core/reports/earliest.ts";
@@ -17,8 +19,10 @@ import { evenOutReport } from "../core/reports/evenOut.ts";
 import { forecastReport } from "../core/reports/forecast.ts";
 import { loadReport } from "../core/reports/load.ts";
 import { matchReport } from "../core/reports/match.ts";
+import { progressReport } from "../core/reports/progress.ts";
 import { remediesReport } from "../core/reports/remedies.ts";
 import { scheduleReport } from "../core/reports/schedule.ts";
+import { timesheetReport } from "../core/reports/timesheet.ts";
 import { isCalendarDate } from "../core/values/calendarDate.ts";
 import { lookUp } from "../core/values/lookUp.ts";
 import { isOneOf } from "../core/values/oneOf.ts";
@@ -35,6 +39,9 @@ export const reportNames = [
   "earliest",
   "remedies",
   "even-out",
+  "progress",
+  "baseline",
+  "timesheet",
 ] as const;
 export type ReportName = (typeof reportNames)[number];
 
@@ -53,6 +60,9 @@ const optionsOf: Record<ReportName, readonly string[]> = {
   earliest: ["--project", "--tolerance"],
   remedies: ["--person", "--from", "--to", "--take", "--out"],
   "even-out": ["--from", "--to", "--steps", "--seconds", "--kinds", "--role", "--out"],
+  progress: ["--baseline"],
+  baseline: ["--id", "--name", "--projects", "--out"],
+  timesheet: ["--person", "--from", "--to"],
 };
 
 /** The outside world of a report: a file to write, and the clock. */
@@ -60,13 +70,15 @@ export interface Outside {
   writeFile(path: string, text: string): void;
   /** Milliseconds since any moment. */
   now(): number;
+  /** The day it is: the status date of a plan that states none. */
+  today(): Day;
 }
 
 /** Runs one report over a sound plan.
  * @param args Options as typed, `--name value` in pairs. */
 export function runReport(report: ReportName, plan: Plan, args: readonly string[], outside: Outside = nothingOutside): unknown {
   const options = readOptions(report, args);
-  const model = buildModel(plan);
+  const model = buildModel(plan, recordedOf(plan, outside.today()));
   switch (report) {
     case "check":
       return { errors: [], signals: model.signals() };
@@ -88,10 +100,16 @@ export function runReport(report: ReportName, plan: Plan, args: readonly string[
       return remediesFor(model, options, outside);
     case "even-out":
       return evenedOut(model, options, outside);
+    case "progress":
+      return progressReport(model, baselineOf(plan, options.get("--baseline")));
+    case "baseline":
+      return baselineTaken(model, options, outside);
+    case "timesheet":
+      return timesheetOf(model, options);
   }
 }
 
-const nothingOutside: Outside = { writeFile: () => {}, now: () => 0 };
+const nothingOutside: Outside = { writeFile: () => {}, now: () => 0, today: () => 0 };
 
 function remediesFor(model: Model, options: Map<string, string>, outside: Outside): unknown {
   const personId = options.get("--person");
@@ -105,6 +123,39 @@ function remediesFor(model: Model, options: Map<string, string>, outside: Outsid
   if (take !== undefined && !after) throw new UsageError(`--take: there are ${report.remedies.length} remedies, so no number ${take}.`);
   if (out !== undefined && after) outside.writeFile(out, planText(after));
   return report;
+}
+
+function baselineOf({ baselines }: Plan, id: string | undefined): Baseline | null {
+  if (id === undefined) return null;
+  const baseline = findRow(baselines, id);
+  if (!baseline) throw new UsageError(`--baseline: there is no baseline "${id}" in this plan.`);
+  return baseline;
+}
+
+function baselineTaken(model: Model, options: Map<string, string>, outside: Outside): unknown {
+  const [id, name] = [options.get("--id"), options.get("--name")];
+  if (!id || !name) throw new UsageError("baseline needs --id ID and --name NAME.");
+  const rows = rowById(model.plan.projects);
+  const projects = options
+    .get("--projects")
+    ?.split(",")
+    .map((projectId) => {
+      const row = rows.get(projectId);
+      if (row === undefined) throw new UsageError(`--projects: there is no project "${projectId}" in this plan.`);
+      return row;
+    });
+  const { report, after } = baselineReport(model, { id, name }, projects && new Set(projects));
+  const out = options.get("--out");
+  if (out !== undefined) outside.writeFile(out, planText(after));
+  return report;
+}
+
+function timesheetOf(model: Model, options: Map<string, string>): unknown {
+  const personId = options.get("--person");
+  if (personId === undefined) throw new UsageError("timesheet needs --person ID.");
+  const answer = timesheetReport(model, personId, rangeOf(model.plan, options).range);
+  if (!answer) throw new UsageError(`--person: there is no person "${personId}" in this plan.`);
+  return answer;
 }
 
 /** Moves tried where neither steps nor seconds are named. */

@@ -15,6 +15,10 @@ export const usage = `roster <report> PLAN.json [options]
             [--take N --out FILE]              writes the plan after the N-th option to FILE
   even-out  [--from D] [--to D] [--role ID]    moves that reduce the overload, each with its effect
             [--kinds K,K] [--steps N | --seconds N] [--out FILE]
+  progress  [--baseline ID]                    what is done, spent and left, and how that compares with a baseline
+  baseline  --id ID --name NAME                the plan as promised today: its size
+            [--projects ID,ID] [--out FILE]    writes the plan with the baseline to FILE
+  timesheet --person ID [--from D] [--to D]    planned and recorded minutes of a person by day
 
 D is a date, YYYY-MM-DD; --from and --to default to the planning horizon.
 K is a kind of remedy; evening out makes give, handOver, share and delay, all by default.

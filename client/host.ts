@@ -12,11 +12,13 @@ import type { Fault } from "../core/plan/faults.ts";
 import { FULL_ACCESS, type MoneyAccess } from "../core/plan/moneySides.ts";
 import { findRow } from "../core/plan/rows.ts";
 import type { ChangedList, Plan, Sketch } from "../core/plan/schema.ts";
+import { recordedOf } from "../core/recorded/recorded.ts";
 import { type Moves, movesOf } from "../core/schedule/moves.ts";
 import { isOfPlanItself, modelUnder, recordedEdit } from "../core/sketch/sketch.ts";
 import type { Solver } from "../core/staffing/program.ts";
 import { type Proposal, type ProposeOptions, propose } from "../core/staffing/proposal.ts";
 import { updateModel } from "../core/update.ts";
+import { currentDay } from "./clock.ts";
 import { type KeptEdit, newKey } from "./keptEdit.ts";
 import { NotTaken, type PlanMessage, type Settle, type Settled } from "./messages.ts";
 import { type AnswerOf, ofPlanItself, type QueryOf, type Question } from "./questions.ts";
@@ -299,7 +301,7 @@ export class PlanHost {
   #shown(): Model {
     if (this.#model) return this.#model;
     if (!this.#confirmed) throw new Error("The plan has not been read yet.");
-    this.#model = buildModel(this.#confirmed);
+    this.#model = buildModel(this.#confirmed, recordedOf(this.#confirmed, currentDay()));
     if (this.#reported === null) this.#reported = this.#model;
     return this.#model;
   }

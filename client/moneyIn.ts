@@ -92,6 +92,9 @@ export const moneyInPlan: MarksOf<Plan, NeverRedacted> = {
   tasks: ofTask,
   expenses: ofExpense,
   enquiries: { value: "bill" },
+  actualCosts: { amount: "cost" },
+  // The minutes of the days are hidden with their cost.
+  baselines: { tasks: { days: "cost" }, projects: { days: "cost" } },
   templates: { tasks: ofTask },
 };
 

@@ -10,9 +10,9 @@ import { compareRemedies, type Overload, type Remedy, type RemedyOptions, search
 import { solvedTransfers } from "../core/balancing/transferProgram.ts";
 import { compareByUnplaced, searchForUnplaced } from "../core/balancing/unplaced.ts";
 import type { Day } from "../core/calendar/day.ts";
-import { peopleByFirstRole, teamReaches } from "../core/load/teams.ts";
 import type { Model } from "../core/model.ts";
 import { rowById } from "../core/plan/rows.ts";
+import { peopleByFirstRole, teamReaches } from "../core/plan/teams.ts";
 import type { Solver } from "../core/staffing/program.ts";
 import type { EvenOutQuery } from "./evenOutQuery.ts";
 import type { Redacted } from "./seen.ts";

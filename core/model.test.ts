@@ -5,6 +5,7 @@ import { everyEditFrom } from "../tests/everyEdit.ts";
 import { expectSame } from "../tests/expectSame.ts";
 import { editsFrom } from "../tests/randomEdits.ts";
 import { tangledPlan } from "../tests/randomPlan.ts";
+import { trackedPlan } from "../tests/trackedPlan.ts";
 import { attentionOf } from "./attention/attention.ts";
 import { parseDay } from "./calendar/day.ts";
 import { horizonOf } from "./calendar/horizon.ts";
@@ -46,7 +47,7 @@ function dated(model: Model) {
 
 /** The columns that the passes read. */
 function laidOut({ schedule }: Model) {
-  const { plan: _, lines: __, ...columns } = schedule.network;
+  const { plan: _, lines: __, progress: ___, ...columns } = schedule.network;
   return columns;
 }
 
@@ -104,6 +105,10 @@ test.each([11, 12, 13, 14, 15, 16, 17, 18])("and so it is where outlines, effort
 
 test.each([1, 2])("and after edits of every kind on the demo plan (seed %i)", (seed) => {
   expect(holdsAgainstFullRun(fernhollow(), everyEditFrom(seed))).toBeGreaterThan(40);
+});
+
+test.each([21, 22, 23])("and where the past is recorded (seed %i)", (seed) => {
+  expect(holdsAgainstFullRun(trackedPlan(seed), editsFrom(seed))).toBeGreaterThan(20);
 });
 
 test.each([31, 32, 33, 34, 35, 36])("several edits carried at once are the same as a full run too (seed %i)", (seed) => {

@@ -1,4 +1,4 @@
-// The chain of answers over one revision of a plan: plan → capacity → schedule → placements → load, conflicts, cost,
+// The chain of answers over one revision of a plan: plan → capacity → progress → schedule → placements → load, conflicts, cost,
 // signals. Each is worked out when it is first asked for, and once.
 import { CapacityBook } from "./calendar/capacityBook.ts";
 import { type Day, parseDay } from "./calendar/day.ts";
@@ -15,6 +15,9 @@ import type { Placements } from "./placing/placements.ts";
 import { rowById } from "./plan/rows.ts";
 import type { Plan } from "./plan/schema.ts";
 import { graphOf } from "./plan/taskGraph.ts";
+import { type Progress, progressOf } from "./progress/progress.ts";
+import { actualLines } from "./recorded/actuals.ts";
+import { type Recorded, recordedOf } from "./recorded/recorded.ts";
 import { SlackTable } from "./schedule/backward.ts";
 import { type Conflict, conflictsOf } from "./schedule/conflicts.ts";
 import type { Schedule } from "./schedule/dates.ts";
@@ -31,6 +34,9 @@ export interface ModelParts {
   lines: readonly WorkingLine[];
   capacity: CapacityBook;
   work: Work;
+  /** The recorded hours that the work was laid out with. */
+  recorded: Recorded;
+  progress: Progress;
   schedule: Schedule;
   /** Placed when first asked for, where they are not known yet. */
   placements?: Placements;
@@ -60,6 +66,8 @@ export class Model implements Placed {
   readonly capacity: CapacityBook;
   readonly schedule: Schedule;
   readonly work: Work;
+  readonly recorded: Recorded;
+  readonly progress: Progress;
   #placements: Placements | null;
   #signals: Signal[] | null = null;
   readonly #costs = new Map<string, Costs>();
@@ -75,6 +83,8 @@ export class Model implements Placed {
     this.capacity = parts.capacity;
     this.schedule = parts.schedule;
     this.work = parts.work;
+    this.recorded = parts.recorded;
+    this.progress = parts.progress;
     this.#placements = parts.placements ?? null;
     this.stages = stages(this);
   }
@@ -133,12 +143,15 @@ export class Model implements Placed {
   }
 }
 
-/** The model of a plan, which must be sound (`checkPlan`). */
-export function buildModel(plan: Plan): Model {
+/** The model of a plan, which must be sound (`checkPlan`). @param recorded Its approved hours, and the day it is. */
+export function buildModel(plan: Plan, recorded: Recorded = recordedOf(plan)): Model {
   const lines = workingLines(plan);
   const capacity = new CapacityBook(plan, lines, capacitySpan(plan));
-  const work = workOf(plan);
-  return new Model({ plan, lines, capacity, work, schedule: schedule(networkOf(plan, lines, graphOf(plan)), work, capacity) });
+  const actuals = actualLines(plan, recorded);
+  const work = workOf(plan, actuals);
+  const progress = progressOf(plan, work, recorded, actuals);
+  const network = networkOf(plan, lines, graphOf(plan), progress);
+  return new Model({ plan, lines, capacity, work, recorded, progress, schedule: schedule(network, work, capacity) });
 }
 
 // Wide enough for the horizon and every stated date; days beyond are calculated one by one.

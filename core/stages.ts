@@ -129,6 +129,9 @@ const changesCost: Record<ChangedList, "own" | "person" | "all" | "none"> = {
   notes: "none",
   enquiries: "none",
   sketches: "none",
+  timeEntries: "own",
+  actualCosts: "own",
+  baselines: "none",
 };
 
 /** The signals whose figures and names the changes leave as they are. Dates that moved can change any of them. */
@@ -166,6 +169,9 @@ const changesSignals: Record<ChangedList, readonly AttentionGroup[]> = {
   notes: [],
   enquiries: [],
   sketches: [],
+  timeEntries: everyGroup,
+  actualCosts: ["money"],
+  baselines: [],
 };
 
 function projectsTouched(before: Plan, next: Model, { changes, dated }: Step, touched: Touched): Set<number> {

@@ -6,6 +6,9 @@ import { carryPlacements, type Placements } from "./placing/placements.ts";
 import { columnOf, formerRows, rowById } from "./plan/rows.ts";
 import type { ChangedList, Plan, Settings, Task } from "./plan/schema.ts";
 import { forFollowers, forLeaves, graphOf, isSummary, type TaskGraph } from "./plan/taskGraph.ts";
+import { progressOf } from "./progress/progress.ts";
+import { isTracked } from "./recorded/actuals.ts";
+import { recordedOf } from "./recorded/recorded.ts";
 import { carryDates, type Schedule } from "./schedule/dates.ts";
 import { DATED_AGAIN, reschedule, STALE } from "./schedule/forward.ts";
 import { EFFORT, type Network, networkChanged, networkOf } from "./schedule/network.ts";
@@ -18,18 +21,25 @@ import { formerWorkRows, type Work, workChanged, workOf, workWithRows } from "./
 /** The model of the plan after `changes`; the same as a new one. Calendars, and settings that dates or costs depend on, change
  * every line: then the model is built again. */
 export function updateModel(model: Model, plan: Plan, changes: readonly Change[]): Model {
-  if (changes.some((change) => (change.list === "settings" ? changesModel(change) : changesLines[change.list]))) return buildModel(plan);
+  const isNew = changes.some((change) => (change.list === "settings" ? changesModel(change) : changesLines[change.list]));
+  // Recorded hours move dates, minutes and money of tracked projects alike.
+  if (isNew || model.progress.isTracked || plan.projects.some(isTracked)) return buildModel(plan, recordedAfter(model, plan));
   const former = formerOf(model.plan, plan);
   const work = updatedWork(model, plan, changes, former.assignments);
   const capacity = updatedCapacity(model, plan, changes, former.people);
-  const network = updatedNetwork(model.schedule.network, plan, changes);
+  const progress = progressOf(plan, work, model.recorded, []);
+  const network = updatedNetwork({ ...model.schedule.network, progress }, plan, changes);
   const touched = touchedTasks(plan, network, work, changes);
   const schedule = updatedSchedule(model.schedule, { network, work, capacity, touched, former });
-  const input: PlaceInput = { plan, work, schedule, capacity };
+  const input: PlaceInput = { plan, work, schedule, capacity, progress };
   const placements = updatedPlacements(model, input, changes, touched, former);
-  const parts = { plan, lines: model.lines, capacity, work, schedule, placements };
+  const parts = { plan, lines: model.lines, capacity, work, recorded: recordedAfter(model, plan), progress, schedule, placements };
   return new Model(parts, (next) => carriedStages(model, next, { changes, former, dated: touched.stale }));
 }
+
+/** The approved hours of a plan; the same book where its entries are as they were. */
+const recordedAfter = ({ plan: before, recorded }: Model, plan: Plan) =>
+  before.timeEntries === plan.timeEntries ? recorded : recordedOf(plan, recorded.clock);
 
 /** The effect of a change of each list on the working-time lines under all dates. A new list must be considered here, and in
  * `changesCost`. */
@@ -57,6 +67,9 @@ const changesLines: Record<Exclude<ChangedList, "settings">, boolean> = {
   notes: false,
   enquiries: false,
   sketches: false,
+  timeEntries: false,
+  actualCosts: false,
+  baselines: false,
 };
 
 /** True for the settings that dates, periods or costs depend on. A new setting must be considered here. */
@@ -127,7 +140,7 @@ function updatedCapacity(model: Model, plan: Plan, changes: readonly Change[], f
 function updatedNetwork(former: Network, plan: Plan, changes: readonly Change[]): Network {
   const read = changes.filter(({ list }) => list === "tasks" || list === "links" || list === "projects");
   if (read.length === 0) return { ...former, plan };
-  if (read.some((change) => !isInPlace(change))) return networkOf(plan, former.lines, graphOf(plan));
+  if (read.some((change) => !isInPlace(change))) return networkOf(plan, former.lines, graphOf(plan), former.progress);
   const graph = read.some(changesGraph) ? graphOf(plan) : former.graph;
   const tasks = new Set<number>();
   const links: number[] = [];

@@ -68,6 +68,9 @@ function build(): Plan {
     enquiries,
     sketches,
     requests: [],
+    timeEntries: [],
+    actualCosts: [],
+    baselines: [],
   };
   for (const project of projects) addTasks(plan, project);
   staff(plan);

@@ -115,6 +115,9 @@ export function largePlan(size: Partial<LargeSize> = {}, seed = 7): Plan {
     notes: [],
     enquiries: [],
     sketches: [],
+    timeEntries: [],
+    actualCosts: [],
+    baselines: [],
     requests: [],
   };
 }

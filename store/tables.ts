@@ -57,6 +57,9 @@ const nestedTables: Record<ListName, Nested> = {
   enquiries: {},
   acceptances: {},
   requests: {},
+  timeEntries: {},
+  actualCosts: {},
+  baselines: {},
 };
 
 /** Every list with an id, parents before the rows that refer to them. */

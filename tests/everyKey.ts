@@ -44,7 +44,14 @@ function fullRows(plan: Plan): { list: string; row: object }[] {
     { list: "tasks", row: { ...task, id: "key-task", ...taskKeys } },
     {
       list: "assignments",
-      row: { id: "key-work", taskId: task.id, personId: person.id, custom: [{ ...DAYS, hours: 4 }], customFrom: DAYS.from },
+      row: {
+        id: "key-work",
+        taskId: task.id,
+        personId: person.id,
+        custom: [{ ...DAYS, hours: 4 }],
+        customFrom: DAYS.from,
+        remaining: { hours: 2.5, asOf: "2027-01-25" },
+      },
     },
     { list: "expenses", row: { ...plan.expenses[0], id: "key-expense", projectId, taskId: task.id } },
     {
@@ -57,7 +64,14 @@ function fullRows(plan: Plan): { list: string; row: object }[] {
         assignments: [
           { id: "key-share", taskId: assignment.taskId, personId: person.id, percent: 40, firmness: "asked" },
           { id: "key-a-day", taskId: task.id, personId: person.id, hoursPerDay: 2 },
-          { id: "key-typed", taskId: task.id, personId: person.id, custom: [{ ...DAYS, hours: 4 }], customFrom: DAYS.from },
+          {
+            id: "key-typed",
+            taskId: task.id,
+            personId: person.id,
+            custom: [{ ...DAYS, hours: 4 }],
+            customFrom: DAYS.from,
+            remaining: { hours: 1, asOf: "2027-01-25" },
+          },
         ],
       },
     },
@@ -67,6 +81,17 @@ function fullRows(plan: Plan): { list: string; row: object }[] {
     { list: "snoozes", row: { id: "key-snooze", signal: SIGNAL, until: DAYS.to, reason: "Settled on Monday" } },
     { list: "notes", row: { id: "key-note", signal: SIGNAL, personId: person.id, ...state, text: "Please look at this." } },
     { list: "enquiries", row: { ...plan.enquiries[0], id: "key-enquiry", clientId: plan.clients[0].id, projectId: plan.projects[0].id } },
+    { list: "timeEntries", row: { id: "key-hours", personId: person.id, date: DAYS.from, hours: 1.5, taskId: task.id, ...entryKeys } },
+    {
+      list: "timeEntries",
+      row: { id: "key-meeting", personId: person.id, date: DAYS.from, hours: 1, activity: "Meeting", state: "draft" },
+    },
+    {
+      list: "actualCosts",
+      row: { id: "key-booking", projectId, taskId: task.id, date: DAYS.from, ...bookingKeys },
+    },
+    { list: "actualCosts", row: bookingOf(plan.expenses[0]) },
+    { list: "baselines", row: baselineOf(task.id, projectId) },
     { list: "sketches", row: { id: "key-sketch", name: "Later", ...state, edits: [drawn(task.id)] } },
   ];
 }
@@ -92,6 +117,7 @@ const personKeys = {
 
 const projectKeys = {
   stage: "done",
+  tracking: "recorded",
   budget: 50_000,
   budgetByKind: { labour: 10_000, material: 9_000, fixed: 8_000, expense: 7_000 },
   archived: true,
@@ -104,6 +130,8 @@ const taskKeys = {
   percentComplete: 25,
   state: "underWay",
   atRisk: true,
+  actualStart: "2027-01-20",
+  actualFinish: "2027-01-27",
   notAfter: "2027-12-01",
   finishNotBefore: "2027-02-01",
   finishNotAfter: "2027-12-31",
@@ -112,6 +140,30 @@ const taskKeys = {
   review: { state: "sentBack", reason: "The joints show" },
   locked: true,
 };
+
+const entryKeys = { state: "returned", note: "Second coat", reason: "On which case?" };
+
+const bookingKeys = { amount: 118.4, costType: "material", supplier: "Brightwater Acrylics", reference: "R-2209", note: "Two sheets" };
+
+const bookingOf = ({ id, projectId, costType }: Row<"expenses">) => ({
+  id: "key-invoice",
+  projectId,
+  expenseId: id,
+  date: DAYS.from,
+  amount: -20,
+  costType,
+});
+
+const baselineOf = (taskId: string, projectId: string) => ({
+  id: "key-baseline",
+  name: "As agreed",
+  takenOn: "2027-01-25",
+  note: "Signed by the client",
+  tasks: [{ taskId, projectId, name: "Cases", ...baselineDates, unplaced: 30, days: [[DAYS.from, 480, 36_000]] }],
+  projects: [{ projectId, ...baselineDates, days: [[DAYS.to, 12_000]] }],
+});
+
+const baselineDates = { start: DAYS.from, finish: DAYS.to };
 
 const drawn = (taskId: string) => ({
   id: "key-drawn",

@@ -21,7 +21,7 @@ export function goldenCases(): GoldenCase[] {
     });
 }
 
-const idKeys = ["id", "personId", "assignmentId", "taskId", "projectId", "expenseId", "linkId"];
+const idKeys = ["id", "personId", "assignmentId", "taskId", "projectId", "expenseId", "actualCostId", "linkId"];
 
 /** Every difference between an answer and what is expected of it, as `place: found, expected`. */
 export function differences(found: unknown, expected: unknown, place = ""): string[] {

@@ -1,6 +1,7 @@
+import { currentDay } from "../../client/clock.ts";
 import { Today } from "../../views/today/today.tsx";
-import { clockDay, currentAnswer } from "../host.ts";
+import { currentAnswer } from "../host.ts";
 
 export default async function TodayPage() {
-  return <Today initial={await currentAnswer("today", { clock: clockDay() })} />;
+  return <Today initial={await currentAnswer("today", { clock: currentDay() })} />;
 }

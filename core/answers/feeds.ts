@@ -4,9 +4,9 @@ import { formatDay } from "../calendar/day.ts";
 import { horizonOf } from "../calendar/horizon.ts";
 import { barsOf } from "../load/bars.ts";
 import { defaultCounting } from "../load/counting.ts";
-import { teamReaches } from "../load/teams.ts";
 import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
+import { teamReaches } from "../plan/teams.ts";
 import { lookUp } from "../values/lookUp.ts";
 import { hourTenths } from "../values/units.ts";
 

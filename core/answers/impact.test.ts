@@ -51,6 +51,9 @@ const small: Plan = {
   notes: [],
   enquiries: [],
   sketches: [],
+  timeEntries: [],
+  actualCosts: [],
+  baselines: [],
   requests: [],
 };
 

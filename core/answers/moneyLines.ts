@@ -9,6 +9,7 @@ import { countedShare } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import type { Money } from "../plan/moneySides.ts";
 import { findRow, rowById } from "../plan/rows.ts";
+import { isRecorded, type Work } from "../work/work.ts";
 
 /** The subject of a line, by ids: it stays valid when rows are added or deleted. */
 export interface MoneySubject {
@@ -17,6 +18,9 @@ export interface MoneySubject {
   assignmentId?: string;
   taskId?: string;
   expenseId?: string;
+  actualCostId?: string;
+  /** Of recorded hours that are no assignment of the person. */
+  personId?: string;
 }
 
 export interface MoneyLineDetails {
@@ -69,7 +73,7 @@ export function moneyLinesOf(model: Model, query: MoneyLinesQuery): MoneyLines {
   return { lines, range, total: lines.reduce((sum, { amount }) => sum + amount, 0) };
 }
 
-const lineKey = ({ kind, project, row }: MoneyLine): string => `${kind} ${project} ${row}`;
+const lineKey = ({ kind, project, row, booking = -1 }: MoneyLine): string => `${kind} ${project} ${row} ${booking}`;
 
 /** The same lines before they are weighted. */
 function wholeLines(model: Model, ledger: Ledger, query: MoneyQuery): Map<string, MoneyLine> {
@@ -78,9 +82,13 @@ function wholeLines(model: Model, ledger: Ledger, query: MoneyQuery): Map<string
 
 function lineDetails(model: Model, line: MoneyLine): Omit<MoneyLineDetails, "amount" | "whole" | "probability"> {
   const { plan, work } = model;
-  const { kind, project, row } = line;
+  const { kind, project, row, booking } = line;
   const { id: projectId, name: projectName } = plan.projects[project];
   const common = { projectName, projectRow: project };
+  if (booking !== undefined) {
+    const { id: actualCostId, supplier = null, reference, note } = plan.actualCosts[booking];
+    return { ...common, subject: { kind, projectId, actualCostId }, name: reference ?? note ?? "Booking", who: supplier };
+  }
   if (kind === "expense" || kind === "tax") {
     const { id: expenseId, name, supplier = null } = plan.expenses[row];
     return { ...common, subject: { kind, projectId, expenseId }, name, who: supplier };
@@ -89,7 +97,8 @@ function lineDetails(model: Model, line: MoneyLine): Omit<MoneyLineDetails, "amo
   if (row < 0 || kind === "fixed")
     return { ...common, subject: { kind, projectId, taskId: task?.id }, name: task?.name ?? projectName, who: null };
   const assignment = plan.assignments[row];
-  const subject = { kind, projectId, ...(assignment ? { assignmentId: assignment.id } : { taskId: task.id }) };
+  const personId = isRecorded(work, row) ? { personId: plan.people[work.person[row]].id } : {};
+  const subject = { kind, projectId, ...(assignment ? { assignmentId: assignment.id } : { taskId: task.id, ...personId }) };
   const who =
     labourRowOf(model, line) < 0
       ? findRow(plan.materials, assignment?.materialId)?.name
@@ -100,16 +109,25 @@ function lineDetails(model: Model, line: MoneyLine): Omit<MoneyLineDetails, "amo
 /** The explanation of a line over a range; null if there is no such line any more. */
 export function moneyWhy(model: Model, { subject, range, total }: { subject: MoneySubject; range: Range; total: number }): MoneyWhy | null {
   const project = rowById(model.plan.projects).get(subject.projectId);
-  const row = rowOfSubject(model, subject);
-  return project === undefined || row === undefined ? null : explainMoney(model, { kind: subject.kind, project, row }, range, total);
+  const booking = rowById(model.plan.actualCosts).get(subject.actualCostId ?? "");
+  const row = booking === undefined ? rowOfSubject(model, subject) : -1;
+  if (project === undefined || row === undefined) return null;
+  return explainMoney(model, { kind: subject.kind, project, row, ...(booking !== undefined && { booking }) }, range, total);
 }
 
 /** The row that a line with this subject has; −1 for a fee that falls on the finish. */
-function rowOfSubject({ plan, work }: Model, { kind, assignmentId, taskId, expenseId }: MoneySubject): number | undefined {
+function rowOfSubject({ plan, work }: Model, { kind, assignmentId, taskId, expenseId, personId }: MoneySubject): number | undefined {
   if (expenseId !== undefined) return rowById(plan.expenses).get(expenseId);
   if (assignmentId !== undefined) return rowById(plan.assignments).get(assignmentId);
   if (taskId === undefined) return -1;
   const task = rowById(plan.tasks).get(taskId);
   if (kind === "fixed" || task === undefined) return task;
+  if (personId !== undefined) return recordedRow(work, task, rowById(plan.people).get(personId) ?? -1);
   return work.implicitRow[task] < 0 ? undefined : work.implicitRow[task];
+}
+
+/** The row of hours that a person recorded on a task without an assignment of their own. */
+function recordedRow({ firstRecorded, rows, task, person }: Work, taskRow: number, personRow: number): number | undefined {
+  for (let row = firstRecorded; row < rows; row++) if (task[row] === taskRow && person[row] === personRow) return row;
+  return undefined;
 }

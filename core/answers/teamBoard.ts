@@ -5,11 +5,12 @@ import type { ReportRange } from "../calendar/periods.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { groupSums, levelBandOf, type PeriodState, periodState, workSums } from "../load/periodSums.ts";
-import { reachedWork, teamReaches } from "../load/teams.ts";
+import { reachedWork } from "../load/reachedWork.ts";
 import type { Model } from "../model.ts";
 import { firstRoleName } from "../plan/names.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Team } from "../plan/schema.ts";
+import { teamReaches } from "../plan/teams.ts";
 
 /** A team with its sub-teams; minutes by period. */
 export interface TeamRow {

@@ -4,10 +4,10 @@ import { periodSettingsOf } from "../calendar/horizon.ts";
 import { periodsIn, type Range } from "../calendar/periods.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { levelBandOf, overBeyond, peopleSums } from "../load/periodSums.ts";
-import { peopleByFirstRole } from "../load/teams.ts";
 import type { Model } from "../model.ts";
 import { unplaceablesOf } from "../placing/unplaceable.ts";
 import { allRows, rowById } from "../plan/rows.ts";
+import { peopleByFirstRole } from "../plan/teams.ts";
 import type { Attention, Horizon } from "../signals/kinds.ts";
 import { lookUp } from "../values/lookUp.ts";
 

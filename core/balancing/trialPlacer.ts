@@ -3,6 +3,7 @@ import type { Day } from "../calendar/day.ts";
 import type { Model } from "../model.ts";
 import { type PlaceInput, placeAssignment } from "../placing/place.ts";
 import { emptyPlacements } from "../placing/placements.ts";
+import { BY_RULE } from "../progress/progress.ts";
 import type { TaskDates } from "../schedule/dates.ts";
 import type { Work } from "../work/work.ts";
 
@@ -27,17 +28,20 @@ export interface TriedPlace {
 export class TrialPlacer {
   readonly #work: Work;
   readonly #input: PlaceInput;
+  readonly #remaining: Int32Array;
   readonly #placements;
   #dates: { task: number; own: TaskDates } | null = null;
 
   constructor(model: Model) {
-    const { plan, work, schedule, capacity } = model;
+    const { plan, work, schedule, capacity, progress } = model;
+    this.#remaining = progress.remaining.slice();
     this.#work = { ...work, person: work.person.slice(), amount: work.amount.slice(), from: work.from.slice(), to: work.to.slice() };
     this.#placements = emptyPlacements(work.rows, 0);
     this.#input = {
       plan,
       work: this.#work,
       capacity,
+      progress: { ...progress, remaining: this.#remaining },
       schedule: { of: (task) => (this.#dates?.task === task ? this.#dates.own : schedule.of(task)) },
     };
   }
@@ -45,6 +49,8 @@ export class TrialPlacer {
   place(row: number, { person, amount, from, to, dates }: TriedRow): TriedPlace {
     const work = this.#work;
     const kept = { person: work.person[row], amount: work.amount[row], from: work.from[row], to: work.to[row] };
+    const remaining = this.#remaining[row];
+    if (amount !== undefined && remaining !== BY_RULE) this.#remaining[row] = amount;
     work.person[row] = person ?? kept.person;
     work.amount[row] = amount ?? kept.amount;
     work.from[row] = from ?? kept.from;
@@ -55,6 +61,7 @@ export class TrialPlacer {
     placements.asked[row] = 1;
     placeAssignment(this.#input, placements, row);
     [work.person[row], work.amount[row], work.from[row], work.to[row]] = [kept.person, kept.amount, kept.from, kept.to];
+    this.#remaining[row] = remaining;
     const at = placements.offset[row];
     const minutes = placements.buffer.minutes.slice(at, at + placements.length[row]);
     // Tried minutes are not kept when the buffer grows.

@@ -2,12 +2,13 @@
 import { type Day, parseDay } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { type Counting, defaultCounting } from "../load/counting.ts";
-import { peopleByFirstRole, reachedWork, teamReaches } from "../load/teams.ts";
+import { reachedWork } from "../load/reachedWork.ts";
 import type { Placed } from "../placing/placed.ts";
 import { placedIn } from "../placing/placements.ts";
 import { firstRoleOf } from "../plan/names.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Person, Plan } from "../plan/schema.ts";
+import { peopleByFirstRole, teamReaches } from "../plan/teams.ts";
 import { lookUp } from "../values/lookUp.ts";
 
 /** People under headings; headings alone; projects with their people, and people with their projects. */

@@ -1,16 +1,19 @@
 // The cost of every project: its lines by kind and period, its revenue and margin.
 
+import { parseDay } from "../calendar/day.ts";
 import { periodSettingsOf } from "../calendar/horizon.ts";
 import { lineFinder } from "../calendar/lines.ts";
 import type { ReportRange } from "../calendar/periods.ts";
 import { periodOfDays, periodsIn, type Range } from "../calendar/periods.ts";
 import type { Placed } from "../placing/placed.ts";
+import { workedDays } from "../placing/placements.ts";
 import { columnOf, type Grouping, groupRows, membersOf, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
+import { isTracked } from "../recorded/actuals.ts";
 import { known, lookUp } from "../values/lookUp.ts";
 import { minorUnits, roundedQuotient } from "../values/units.ts";
 import { type CostPeriods, ExactLine } from "./exactLine.ts";
-import { addExpense, addFixedCost, taxOf } from "./expense.ts";
+import { addFixedCost, addOverDays, expenseCost, taxOf } from "./expense.ts";
 import { addLabour, type LabourPricing } from "./labour.ts";
 import { addMaterial } from "./material.ts";
 import { type CostKind, costKinds } from "./moneyKeys.ts";
@@ -23,6 +26,9 @@ export interface CostLine {
   assignmentId?: string;
   taskId?: string;
   expenseId?: string;
+  actualCostId?: string;
+  /** Of unplanned work: the person who did it. */
+  personId?: string;
   kind: CostKind;
   project: number;
   total: number;
@@ -34,10 +40,11 @@ export interface ProjectCost {
   byKind: Record<CostKind | "tax" | "revenue", readonly number[]>;
 }
 
-/** An assignment, or a task for its implicit opening. */
+/** An assignment, or a task for its implicit opening or for unplanned work on it. */
 interface Subject {
   assignmentId?: string;
   taskId?: string;
+  personId?: string;
 }
 
 type OwnLine = Omit<CostLine, "project">;
@@ -45,10 +52,12 @@ type OwnLine = Omit<CostLine, "project">;
 /** Everything that one project costs and earns, by ids: so it holds while rows of other projects come and go. */
 export interface ProjectCosts {
   cost: ProjectCost;
-  /** Labour and material, fixed costs, expenses. */
+  /** Labour and material, fixed costs, expenses with what was booked for them. */
   work: OwnLine[];
   fixed: OwnLine[];
   expenses: OwnLine[];
+  /** Booked amounts that belong to no expense. */
+  bookings: OwnLine[];
   /** Subjects without a rate, for cost or for revenue; subjects without an exchange rate. */
   missingRates: Subject[];
   missingExchangeRates: Subject[];
@@ -77,10 +86,12 @@ export class Costs {
     const { plan } = this.#placed;
     const taskRow = ({ taskId = "" }: OwnLine) => lookUp(rowById(plan.tasks), taskId);
     const expenseRow = ({ expenseId = "" }: OwnLine) => lookUp(rowById(plan.expenses), expenseId);
+    const bookingRow = ({ actualCostId = "" }: OwnLine) => lookUp(rowById(plan.actualCosts), actualCostId);
     return [
       ...inOrder(this.byProject, ({ work }) => work, workRowOf(this.#placed)),
       ...inOrder(this.byProject, ({ fixed }) => fixed, taskRow),
       ...inOrder(this.byProject, ({ expenses }) => expenses, expenseRow),
+      ...inOrder(this.byProject, ({ bookings }) => bookings, bookingRow),
     ].map(({ own, project }) => ({ project, ...own }));
   }
 
@@ -107,8 +118,11 @@ export class Costs {
 export interface MoneyLine {
   kind: CostKind | "tax" | "revenue";
   project: number;
-  /** Row of work; of a task for a fixed cost; of an expense, also for its tax. −1 for a fee that falls on the finish. */
+  /** Row of work; of a task for a fixed cost; of an expense, also for its tax. −1 for a fee that falls on the finish, and for a
+   * booking that belongs to no expense. */
   row: number;
+  /** Row of such a booking. */
+  booking?: number;
   /** Minor units by period. */
   amounts: number[];
 }
@@ -132,15 +146,25 @@ export function moneyLines(
   { range, grain }: ReportRange,
   only?: number,
 ): { lines: MoneyLine[]; periods: readonly Range[] } {
+  const periods = periodsIn(range, grain, periodSettingsOf(model.plan));
+  return { lines: moneyLinesIn(model, range, periods, only), periods };
+}
+
+/** The same in periods that together are the range. */
+export function moneyLinesIn(
+  model: Placed & { costsOfHorizon(): Costs },
+  range: Range,
+  periods: readonly Range[],
+  only?: number,
+): MoneyLine[] {
   const { plan, work } = model;
-  const periods = periodsIn(range, grain, periodSettingsOf(plan));
-  const window = `${range.start} ${range.stop} ${grain} ${periods[0]?.stop}`;
+  const window = `${range.start} ${range.stop} ${periods.length} ${periods[0]?.stop}`;
   const groups = groupsOf(plan, work.project);
   let reported: MoneyLine[] = [];
   const costing = new Costing(model, { range, periods, periodOf: periodOfDays(range, periods) }, (line) => reported.push(line));
   const lines = model.costsOfHorizon().byProject.map((costs, project): readonly MoneyLine[] => {
     if (only !== undefined && only !== project) return [];
-    const rows = [groups.rows, groups.tasks, groups.expenses].map((group) => membersOf(group, project));
+    const rows = [groups.rows, groups.tasks, groups.expenses, groups.bookings].map((group) => membersOf(group, project));
     const known = linesOfProjects.get(costs);
     if (known?.window === window && known.project === project && rows.every((own, at) => isSame(own, known.rows[at]))) return known.lines;
     reported = [];
@@ -148,7 +172,7 @@ export function moneyLines(
     linesOfProjects.set(costs, { window, project, rows, lines: reported });
     return reported;
   });
-  return { lines: lines.flat(), periods };
+  return lines.flat();
 }
 
 const isSame = (a: Int32Array, b: Int32Array): boolean => a.length === b.length && a.every((row, at) => row === b[at]);
@@ -164,9 +188,17 @@ export function costsOf(placed: Placed, { range, grain }: ReportRange, known: re
 }
 
 function workRowOf({ plan, work }: Placed): (subject: Subject) => number {
-  const [assignments, tasks] = [rowById(plan.assignments), rowById(plan.tasks)];
-  return ({ assignmentId, taskId }) =>
-    assignmentId === undefined ? work.implicitRow[lookUp(tasks, known(taskId, "task of a line"))] : lookUp(assignments, assignmentId);
+  const [assignments, tasks, people] = [rowById(plan.assignments), rowById(plan.tasks), rowById(plan.people)];
+  const unplannedRow = (task: number, person: number) => {
+    for (let row = work.firstRecorded; row < work.rows; row++)
+      if (work.partOf[row] < 0 && work.task[row] === task && work.person[row] === person) return row;
+    return -1;
+  };
+  return ({ assignmentId, taskId, personId }) => {
+    if (assignmentId !== undefined) return lookUp(assignments, assignmentId);
+    const task = lookUp(tasks, known(taskId, "task of a line"));
+    return personId === undefined ? work.implicitRow[task] : unplannedRow(task, lookUp(people, personId));
+  };
 }
 
 /** The values of all projects, in the order of their rows in the plan. */
@@ -206,7 +238,7 @@ class Costing {
   }
 
   /** Adds a line's amounts to their sums. @returns Its total over the range. */
-  #add(line: ExactLine, costs: ProjectCosts, kind: MoneyLine["kind"], project: number, row: number): number {
+  #add(line: ExactLine, costs: ProjectCosts, kind: MoneyLine["kind"], project: number, row: number, booking?: number): number {
     if (!this.tell && line.isEmpty) return 0;
     const into = this.#sums(costs, kind);
     if (!this.tell) return line.addTo(into);
@@ -215,7 +247,7 @@ class Costing {
     amounts.forEach((amount, period) => {
       into[period] += amount;
     });
-    this.tell({ kind, project, row, amounts });
+    this.tell({ kind, project, row, ...(booking !== undefined && { booking }), amounts });
     return total;
   }
 
@@ -227,16 +259,18 @@ class Costing {
       work: [],
       fixed: [],
       expenses: [],
+      bookings: [],
       missingRates: [],
       missingExchangeRates: [],
     };
     if (plan.projects[project].stage === "cancelled") return costs;
-    const { rows, tasks, expenses, book, overtime } = this.#shared;
+    const { rows, tasks, expenses, bookings, book, overtime } = this.#shared;
     const missing = new Map<number, MissingRates>();
     const pricing = { table: book.table(plan.projects[project].costTableId), book, overtime, isPerUseCharged: true };
     for (const row of membersOf(rows, project)) this.#addWork(costs, project, row, pricing, missing);
     for (const row of membersOf(tasks, project)) this.#addFixed(costs, project, row);
     for (const row of membersOf(expenses, project)) this.#addExpense(costs, project, row);
+    for (const row of membersOf(bookings, project)) this.#addBooking(costs, project, row);
     this.#addRevenue(costs, project, missing);
     for (const [row, { rate, exchange }] of missing) {
       if (rate) costs.missingRates.push(this.#subject(row));
@@ -246,22 +280,50 @@ class Costing {
   }
 
   #addWork(costs: ProjectCosts, project: number, row: number, pricing: LabourPricing, missing: Map<number, MissingRates>): void {
-    const { plan, work, placements } = this.placed;
-    if (row >= work.assignments && placements.asked[row] === 0) return;
+    const { work, placements } = this.placed;
+    // Recorded hours of a team's members are costed with the team's assignment.
+    if (work.partOf[row] >= 0 || (row >= work.assignments && placements.asked[row] === 0)) return;
+    if (work.isMaterial[row] === 1) {
+      const line = this.#emptied();
+      addLacks(missing, row, addMaterial(this.placed, row, pricing.table, pricing.book, true, line));
+      costs.work.push({ ...this.#subject(row), kind: "material", total: this.#add(line, costs, "material", project, row) });
+      return;
+    }
+    const parts = known(this.#shared, "rows of a costing").parts.get(row);
+    const total = parts
+      ? this.#addTeam(costs, project, row, parts, pricing, missing)
+      : this.#addLabour(costs, project, row, pricing, missing);
+    costs.work.push({ ...this.#subject(row), kind: "labour", total });
+  }
+
+  #addLabour(costs: ProjectCosts, project: number, row: number, pricing: LabourPricing, missing: Map<number, MissingRates>): number {
     const line = this.#emptied();
-    const isMaterial = work.isMaterial[row] === 1;
-    const kind = isMaterial ? "material" : "labour";
-    addLacks(
-      missing,
-      row,
-      isMaterial ? addMaterial(this.placed, row, pricing.table, pricing.book, true, line) : addLabour(this.placed, row, pricing, line),
-    );
-    const total = this.#add(line, costs, kind, project, row);
-    costs.work.push(
-      row < work.assignments
-        ? { assignmentId: plan.assignments[row].id, kind, total }
-        : { taskId: plan.tasks[work.task[row]].id, kind, total },
-    );
+    addLacks(missing, row, addLabour(this.placed, row, pricing, line));
+    return this.#add(line, costs, "labour", project, row);
+  }
+
+  /** The labour of a team's assignment with the recorded hours of its members: one line, exact until it is read. */
+  #addTeam(
+    costs: ProjectCosts,
+    project: number,
+    row: number,
+    parts: readonly number[],
+    pricing: LabourPricing,
+    missing: Map<number, MissingRates>,
+  ): number {
+    const line = this.#emptied();
+    const rows = [...parts, row];
+    const firstDay = (own: number) => {
+      const { start, stop } = workedDays(this.placed.placements, own);
+      return start < stop ? start : Number.POSITIVE_INFINITY;
+    };
+    const charged = rows.reduce((first, own) => (firstDay(own) < firstDay(first) ? own : first));
+    let before: readonly number[] = [];
+    for (const own of rows) {
+      addLacks(missing, row, addLabour(this.placed, own, { ...pricing, isPerUseCharged: own === charged }, line));
+      before = this.#tellGrowth("labour", line, project, own, before);
+    }
+    return line.isEmpty ? 0 : line.addTo(this.#sums(costs, "labour"));
   }
 
   #addFixed(costs: ProjectCosts, project: number, row: number): void {
@@ -276,11 +338,23 @@ class Costing {
     const { plan, lines } = this.placed;
     const expense = plan.expenses[row];
     const calendar = lineFinder(plan, lines)(plan.projects[project].calendarId);
-    addExpense(expense, taxOf(expense), calendar, this.#emptied());
+    const { rest, days, booked } = expenseCost(this.placed, expense, calendar);
+    addOverDays(taxOf(expense, rest), days, this.#emptied());
     const tax = this.#add(this.#line, costs, "tax", project, row);
-    addExpense(expense, minorUnits(expense.amount), calendar, this.#emptied());
+    addOverDays(rest, days, this.#emptied());
+    for (const { day, minor } of booked) this.#line.add(this.#line.slotOf(day), BigInt(minor), 1n);
     const total = this.#add(this.#line, costs, "expense", project, row) + (plan.settings.taxInCost ? tax : 0);
     costs.expenses.push({ expenseId: expense.id, kind: "expense", total });
+  }
+
+  /** A booking of no expense costs on its day; in a project that is not tracked nothing. */
+  #addBooking(costs: ProjectCosts, project: number, row: number): void {
+    const { plan } = this.placed;
+    const { id, date, amount, expenseId } = plan.actualCosts[row];
+    if (expenseId !== undefined) return;
+    const line = this.#emptied();
+    if (isTracked(plan.projects[project])) line.add(line.slotOf(parseDay(date)), BigInt(minorUnits(amount)), 1n);
+    costs.bookings.push({ actualCostId: id, kind: "expense", total: this.#add(line, costs, "expense", project, -1, row) });
   }
 
   #addRevenue(costs: ProjectCosts, project: number, missing: Map<number, MissingRates>): void {
@@ -289,23 +363,25 @@ class Costing {
     let before: number[] = [];
     addRevenue(this.placed, project, membersOf(rows, project), book, line, (row, own) => {
       if (own) addLacks(missing, row, own);
-      before = this.#tellRevenue(line, project, row, before);
+      before = this.#tellGrowth("revenue", line, project, row, before);
     });
     if (!line.isEmpty) line.addTo(this.#sums(costs, "revenue"));
   }
 
-  /** Reports what the row that came last adds to a project's revenue. @returns The revenue with it. */
-  #tellRevenue(line: ExactLine, project: number, row: number, before: readonly number[]): number[] {
+  /** Reports what the row that came last adds to a line of several rows. @returns The line with it. */
+  #tellGrowth(kind: "labour" | "revenue", line: ExactLine, project: number, row: number, before: readonly number[]): number[] {
     if (!this.tell) return [];
     const now = new Array<number>(this.periods.periods.length).fill(0);
     line.addTo(now);
-    this.tell({ kind: "revenue", project, row, amounts: now.map((amount, period) => amount - (before[period] ?? 0)) });
+    this.tell({ kind, project, row, amounts: now.map((amount, period) => amount - (before[period] ?? 0)) });
     return now;
   }
 
   #subject(row: number): Subject {
     const { plan, work } = this.placed;
-    return row < work.assignments ? { assignmentId: plan.assignments[row].id } : { taskId: plan.tasks[work.task[row]].id };
+    if (row < work.assignments) return { assignmentId: plan.assignments[row].id };
+    const taskId = plan.tasks[work.task[row]].id;
+    return row < work.firstRecorded ? { taskId } : { personId: plan.people[work.person[row]].id, taskId };
   }
 }
 
@@ -313,26 +389,37 @@ class Costing {
 interface Shared extends Groups {
   book: RateBook;
   overtime: OvertimeBook;
+  /** Recorded rows by the team's assignment that they are part of. */
+  parts: ReadonlyMap<number, readonly number[]>;
 }
 
 interface Groups {
   rows: Grouping;
   tasks: Grouping;
   expenses: Grouping;
+  bookings: Grouping;
 }
 
 const sharedOf = (placed: Placed): Shared => ({
   book: rateBookOf(placed.plan),
   overtime: new OvertimeBook(placed),
+  parts: partsOf(placed.work),
   ...groupsOf(placed.plan, placed.work.project),
 });
 
-/** Rows of work, tasks and expenses by project. */
+function partsOf({ partOf, firstRecorded, rows }: Placed["work"]): Map<number, number[]> {
+  const parts = new Map<number, number[]>();
+  for (let row = firstRecorded; row < rows; row++) if (partOf[row] >= 0) parts.set(partOf[row], [...(parts.get(partOf[row]) ?? []), row]);
+  return parts;
+}
+
+/** Rows of work, tasks, expenses and bookings by project. */
 function groupsOf(plan: Plan, projectOfWork: Int32Array): Groups {
   return {
     rows: groupedOnce(projectOfWork, plan.projects, () => projectOfWork),
     tasks: groupedOnce(plan.tasks, plan.projects, () => projectsOf(plan, plan.tasks)),
     expenses: groupedOnce(plan.expenses, plan.projects, () => projectsOf(plan, plan.expenses)),
+    bookings: groupedOnce(plan.actualCosts, plan.projects, () => projectsOf(plan, plan.actualCosts)),
   };
 }
 

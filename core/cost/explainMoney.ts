@@ -1,5 +1,5 @@
 // The explanation of a line of money: the hours of days at a rate, as a sum that can be checked by hand.
-import type { Day } from "../calendar/day.ts";
+import { type Day, parseDay } from "../calendar/day.ts";
 import { lineFinder } from "../calendar/lines.ts";
 import type { Range } from "../calendar/periods.ts";
 import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
@@ -10,7 +10,7 @@ import type { RateTable } from "../plan/schema.ts";
 import { known } from "../values/lookUp.ts";
 import { minorUnits, percentHundredths, quotientHalfUp } from "../values/units.ts";
 import type { MoneyLine } from "./costs.ts";
-import { expenseDays, taxOf } from "./expense.ts";
+import { expenseCost, taxOf } from "./expense.ts";
 import { LABOUR_DENOMINATOR } from "./labour.ts";
 import { forAccrualDays, UNITS_DENOMINATOR, unitsOf } from "./material.ts";
 import { OvertimeBook } from "./overtime.ts";
@@ -95,8 +95,11 @@ function unitOf({ plan, work }: Placed, { kind, row }: Pick<MoneyLine, "kind" | 
 
 function addParts(model: Placed, line: Omit<MoneyLine, "amounts">, table: RateTable | undefined, parts: Parts): void {
   const { plan, work } = model;
-  const { kind, row, project } = line;
-  if (kind === "fixed") {
+  const { kind, row, project, booking } = line;
+  if (booking !== undefined) {
+    const { date, amount } = plan.actualCosts[booking];
+    parts.addShare(parseDay(date), minorUnits(amount), 1, 1);
+  } else if (kind === "fixed") {
     const { fixedCost = 0, fixedCostAccrual = "end" } = plan.tasks[row];
     const dates = model.schedule.of(row);
     if (dates)
@@ -171,9 +174,10 @@ function addMaterialParts(model: Placed, row: number, table: RateTable | undefin
 function addExpenseParts(model: Placed, row: number, kind: "expense" | "tax", project: number, parts: Parts): void {
   const { plan, lines } = model;
   const expense = plan.expenses[row];
-  const whole = kind === "tax" ? taxOf(expense) : minorUnits(expense.amount);
-  const days = expenseDays(expense, lineFinder(plan, lines)(plan.projects[project].calendarId));
-  for (const day of days) parts.addShare(day, whole, 1, days.length);
+  const { rest, days, booked } = expenseCost(model, expense, lineFinder(plan, lines)(plan.projects[project].calendarId));
+  const whole = kind === "tax" ? taxOf(expense, rest) : rest;
+  if (kind === "expense") for (const { day, minor } of booked) parts.addShare(day, minor, 1, 1);
+  if (whole !== 0) for (const day of days) parts.addShare(day, whole, 1, days.length);
 }
 
 function addFeeParts(model: Placed, project: number, row: number, parts: Parts): void {

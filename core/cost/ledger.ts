@@ -28,7 +28,8 @@ export function ledgerOf(model: Placed & { costsOfHorizon(): Costs }, asked: Rep
 }
 
 /** Row of the task that a line belongs to; −1 for none. */
-export function taskOf({ plan, work }: Placed, { kind, row }: MoneyLine): number {
+export function taskOf({ plan, work }: Placed, { kind, row, booking }: MoneyLine): number {
+  if (booking !== undefined) return rowById(plan.tasks).get(plan.actualCosts[booking].taskId ?? "") ?? -1;
   if (row < 0) return -1;
   if (kind === "fixed") return row;
   if (kind === "expense" || kind === "tax") return rowById(plan.tasks).get(plan.expenses[row].taskId ?? "") ?? -1;
@@ -58,7 +59,6 @@ class LedgerKeys {
   #named(line: MoneyLine, by: MoneyBy): string | undefined {
     const { plan, work } = this.model;
     const project = plan.projects[line.project];
-    const isExpense = line.kind === "expense" || line.kind === "tax";
     const row = labourRowOf(this.model, line);
     switch (by) {
       case "project":
@@ -79,14 +79,19 @@ class LedgerKeys {
       case "kind":
         return line.kind;
       case "supplier":
-        return isExpense ? plan.expenses[line.row].supplier : undefined;
+        return sourceOf(plan, line)?.supplier;
       case "costType":
-        return isExpense ? plan.expenses[line.row].costType : undefined;
+        return sourceOf(plan, line)?.costType;
       case "treatment":
-        return isExpense ? plan.expenses[line.row].treatment : undefined;
+        return expenseOf(plan, line)?.treatment;
     }
   }
 }
+
+const expenseOf = (plan: Plan, { kind, row }: MoneyLine) => (kind === "expense" || kind === "tax" ? plan.expenses[row] : undefined);
+
+/** The expense or the booking of a line. */
+const sourceOf = (plan: Plan, line: MoneyLine) => (line.booking === undefined ? expenseOf(plan, line) : plan.actualCosts[line.booking]);
 
 /** The topmost task above each task; a task at the top is its own phase. */
 function phasesOf({ tasks }: Plan): Int32Array {

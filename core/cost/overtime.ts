@@ -33,11 +33,15 @@ export class OvertimeBook {
   }
 }
 
+const orderOf = ({ partOf }: Placed["work"], row: number): number => (partOf[row] < 0 ? row : partOf[row]);
+
 function splitOvertime(model: Placed, person: number, shares: Int32Array, overtime: OvertimeMinutes): void {
   const { work, placements } = model;
   const rows = [...work.byPerson.members.subarray(work.byPerson.first[person], work.byPerson.first[person + 1])].filter(
     (row) => shares[row] >= 0 && placements.length[row] > 0,
   );
+  // A part of a team's work comes where the team's assignment does.
+  if (work.firstRecorded < work.rows) rows.sort((a, b) => orderOf(work, a) - orderOf(work, b) || a - b);
   if (rows.length === 0) return;
   const start = Math.min(...rows.map((row) => placements.start[row]));
   const stop = Math.max(...rows.map((row) => placements.start[row] + placements.length[row]));

@@ -31,6 +31,7 @@ function whatHolds(plan: Plan, id: string): string | null {
   const assignments = plan.assignments.filter(({ personId }) => personId === id).length;
   if (assignments > 0) return assignments === 1 ? "an assignment" : `${assignments} assignments`;
   if (plan.projects.some(({ leadId }) => leadId === id)) return "a project to lead";
+  if (plan.timeEntries.some(({ personId }) => personId === id)) return "recorded hours";
   if (plan.requests.some(({ personId, offeredId }) => personId === id || offeredId === id)) return "a request for work";
   return plan.rateTables.some(({ entries }) => entries.some(({ personId }) => personId === id)) ? "rates" : null;
 }

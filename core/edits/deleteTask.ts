@@ -2,8 +2,8 @@
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
 import { findRow } from "../plan/rows.ts";
-import type { Expense, Plan } from "../plan/schema.ts";
-import type { Change } from "./change.ts";
+import type { Plan, Row } from "../plan/schema.ts";
+import { type Change, changeOf } from "./change.ts";
 import { deletedRows, type EditKind } from "./kind.ts";
 
 const schema = z.strictObject({
@@ -15,16 +15,26 @@ const schema = z.strictObject({
 
 export const deleteTask: EditKind<z.infer<typeof schema>> & { schema: typeof schema } = {
   schema,
-  changes: (plan, { id, joins }) => (findRow(plan.tasks, id) ? deletionOf(plan, [id], joins) : { fault: faultText.gone("task") }),
+  changes: (plan, { id, joins }) =>
+    findRow(plan.tasks, id) ? (recordedFault(plan, [id]) ?? deletionOf(plan, [id], joins)) : { fault: faultText.gone("task") },
   words: (plan, { id }) => `delete the task "${findRow(plan.tasks, id)?.name ?? id}"`,
 };
+
+/** The reason why tasks cannot be deleted: hours recorded on one of them or below it; null where there are none. */
+export function recordedFault(plan: Plan, ids: readonly string[]): { fault: string } | null {
+  if (plan.timeEntries.length === 0) return null;
+  const gone = withDescendants(plan, ids);
+  const taskId = plan.timeEntries.find((entry) => gone.has(entry.taskId ?? ""))?.taskId;
+  return taskId === undefined ? null : { fault: faultText.hoursRecorded(findRow(plan.tasks, taskId)?.name ?? taskId) };
+}
 
 /** The changes that delete tasks with all their subtasks. */
 export function deletionOf(plan: Plan, ids: readonly string[], joins = false): { changes: Change[] } {
   const gone = withDescendants(plan, ids);
   return {
     changes: [
-      ...plan.expenses.flatMap((expense) => detached(expense, gone)),
+      ...plan.expenses.flatMap((expense) => detached("expenses", expense, gone)),
+      ...plan.actualCosts.flatMap((booking) => detached("actualCosts", booking, gone)),
       ...deletedRows(plan, "requests", (row) => gone.has(row.taskId)),
       ...deletedRows(plan, "comments", (row) => gone.has(row.taskId)),
       ...deletedRows(plan, "links", (row) => gone.has(row.from) || gone.has(row.to)),
@@ -45,10 +55,11 @@ export function withDescendants(plan: Plan, ids: readonly string[]): Set<string>
   return all;
 }
 
-function detached(expense: Expense, gone: ReadonlySet<string>): Change[] {
-  if (expense.taskId === undefined || !gone.has(expense.taskId)) return [];
-  const { taskId: _, ...after } = expense;
-  return [{ list: "expenses", id: expense.id, before: expense, after }];
+/** An expense or booking of a task that is gone stays with the project. */
+function detached<L extends "expenses" | "actualCosts">(list: L, row: Row<L>, gone: ReadonlySet<string>): Change[] {
+  if (row.taskId === undefined || !gone.has(row.taskId)) return [];
+  const { taskId: _, ...after } = row;
+  return [changeOf(list, { id: row.id, before: row, after: after as Row<L> })];
 }
 
 /** Finish-to-start links from each task before the gap to each after it, where there is none yet. */

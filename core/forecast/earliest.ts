@@ -34,7 +34,7 @@ export function* earliestStarts(model: Model, projectRow: number, counting: Coun
   const linked = linkedProjects(plan, plan.projects[projectRow].id);
   const room = new RoleRoom(model, linked, counting);
   const first = periodStart(start, "week", settings);
-  const base = buildModel(onlyProjects(plan, linked));
+  const base = buildModel(onlyProjects(plan, linked), model.recorded);
   const row = lookUp(rowById(base.plan.projects), plan.projects[projectRow].id);
   for (let week = first < start ? first + 7 : first; week < stop; week += 7) {
     const changes = movedProject(base.plan, row, week - parseDay(plan.projects[projectRow].start));

@@ -1,9 +1,10 @@
 // The grouping of a forecast: roles, skills at a level, teams or places. Each group is people, whose time is its capacity, and
 // the demand on them: their work, and unassigned work that needs such people.
-import { peopleByFirstRole, teamReaches } from "../load/teams.ts";
+
 import type { Placed } from "../placing/placed.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
+import { peopleByFirstRole, teamReaches } from "../plan/teams.ts";
 import { lookUp } from "../values/lookUp.ts";
 
 export const forecastBys = ["role", "skill", "team", "place"] as const;

@@ -4,6 +4,7 @@ import { type Day, parseDay, weekdayOf } from "../calendar/day.ts";
 import type { Range } from "../calendar/periods.ts";
 import { TICKS_PER_DAY } from "../calendar/workingLine.ts";
 import type { Assignment, Plan } from "../plan/schema.ts";
+import { BY_RULE, FINISHED, type Progress, UNTRACKED } from "../progress/progress.ts";
 import type { Schedule, TaskDates } from "../schedule/dates.ts";
 import type { Consumed } from "../schedule/effort.ts";
 import { partOf } from "../schedule/parts.ts";
@@ -20,12 +21,14 @@ export interface PlaceInput {
   work: Work;
   schedule: Pick<Schedule, "of">;
   capacity: CapacityBook;
+  progress: Progress;
 }
 
 /** Places all work of a plan. */
 export function placeAll(input: PlaceInput): Placements {
   const placements = emptyPlacements(input.work.rows);
   for (let row = 0; row < input.work.assignments; row++) placeAssignment(input, placements, row);
+  for (let row = input.work.firstRecorded; row < input.work.rows; row++) addActual(input, placements, row);
   for (const task of input.work.effortTasks) placeImplicitOpening(input, placements, task);
   return placements;
 }
@@ -36,6 +39,11 @@ export function placeAssignment(input: PlaceInput, placements: Placements, row: 
   if (placements.asked[row] > 0) clear(placements, row);
   if (work.isMaterial[row] === 1) return;
   const dates = input.schedule.of(work.task[row]);
+  if (input.progress.stage[work.task[row]] !== UNTRACKED) {
+    placeRemaining(input, placements, row, dates);
+    addActual(input, placements, row);
+    return;
+  }
   if (dates === null) placeUnscheduled(input, placements, row);
   else if (dates.consumed !== null)
     placeConsumed(placements, row, work.amount[row], dates.consumed.get(input.plan.assignments[row].id) ?? null, dates.start.day);
@@ -48,22 +56,122 @@ export function placeImplicitOpening(input: PlaceInput, placements: Placements, 
   const { work, plan } = input;
   const row = work.implicitRow[task];
   if (placements.asked[row] > 0) clear(placements, row);
-  let asked = workMinutes(plan.tasks[task].effortHours ?? 0);
-  for (let at = work.byTask.first[task]; at < work.byTask.first[task + 1]; at++) {
-    const other = work.byTask.members[at];
-    if (other < work.assignments) asked -= placements.asked[other];
-  }
-  if (asked <= 0) return;
+  const asked = workMinutes(plan.tasks[task].effortHours ?? 0) - askedOfEffort(input, placements, task);
+  if (asked <= 0 || input.progress.stage[task] === FINISHED) return;
   placements.asked[row] = asked;
-  const dates = input.schedule.of(task);
-  if (!dates) {
-    leaveUnplaced(placements, row, projectStart(input, row), asked);
+  const shown = input.schedule.of(task);
+  if (!shown) {
+    leaveUnplaced(placements, row, unscheduledDay(input, row), asked);
     return;
   }
+  const dates = restOf(input, task, shown);
   const window = windowOf(dates, work, row);
   const at = allot(placements, row, window.start, window.stop - window.start);
   weigh(dates, window, null, placements.buffer.minutes, at);
   placeBucket(placements, row, { minutes: asked, shape: "even", at, count: window.stop - window.start, unplacedDay: window.start });
+}
+
+/** The minutes of a task's effort that are worked or asked for. Of a tracked project each assignment counts with no less than it
+ * states in hours: a person who needs less leaves no opening. */
+function askedOfEffort({ work, progress }: PlaceInput, placements: Placements, task: number): number {
+  let asked = 0;
+  const isTracked = progress.stage[task] !== UNTRACKED;
+  const parts = new Map<number, number>();
+  for (let at = work.byTask.first[task]; at < work.byTask.first[task + 1]; at++) {
+    const row = work.byTask.members[at];
+    if (row >= work.firstRecorded && work.partOf[row] < 0) asked += placements.asked[row];
+    else if (work.partOf[row] >= 0) parts.set(work.partOf[row], (parts.get(work.partOf[row]) ?? 0) + placements.asked[row]);
+  }
+  for (let at = work.byTask.first[task]; at < work.byTask.first[task + 1]; at++) {
+    const row = work.byTask.members[at];
+    if (row >= work.assignments) continue;
+    const own = placements.asked[row] + (parts.get(row) ?? 0);
+    const isOfHours = work.way[row] === HOURS || work.way[row] === CUSTOM;
+    asked += isTracked && isOfHours && work.isMaterial[row] === 0 ? Math.max(own, work.amount[row]) : own;
+  }
+  return asked;
+}
+
+/** The dates of what is left of a task: from the later of the status date and its start, or that of its remaining part. */
+function restOf({ progress }: PlaceInput, task: number, dates: TaskDates): TaskDates {
+  if (progress.stage[task] === UNTRACKED) return dates;
+  const { line, restAt, finishAt } = dates;
+  const status = line.place(progress.status, 0);
+  const startAt = Math.max(restAt, status);
+  if (startAt === dates.startAt && dates.start.day >= progress.status) return dates;
+  const isOver = startAt > finishAt;
+  const day = Math.max(progress.status, startAt === restAt ? line.asStart(startAt).day : dates.start.day);
+  return { ...dates, startAt: isOver ? finishAt : startAt, start: { day, tick: startAt === restAt ? line.asStart(startAt).tick : 0 } };
+}
+
+/** Places what remains of an assignment of a tracked project. */
+function placeRemaining(input: PlaceInput, placements: Placements, row: number, shown: TaskDates | null): void {
+  const { work, progress } = input;
+  const task = work.task[row];
+  const remaining = progress.remaining[row];
+  if (progress.stage[task] === FINISHED) return;
+  if (shown === null) {
+    const asked = Math.max(0, remaining);
+    placements.asked[row] = asked;
+    leaveUnplaced(placements, row, unscheduledDay(input, row), asked);
+    return;
+  }
+  const dates = restOf(input, task, shown);
+  if (shown.consumed !== null)
+    placeConsumed(placements, row, remaining, shown.consumed.get(input.plan.assignments[row].id) ?? null, dates.start.day);
+  else if (work.way[row] === CUSTOM) spreadRemainingCustom(input, placements, row, shown);
+  else if (remaining !== BY_RULE) spreadRemaining(input, placements, row, dates, remaining);
+  else spreadAssignment(input, placements, row, dates);
+}
+
+/** One bucket of what remains, over the remaining window. */
+function spreadRemaining(input: PlaceInput, placements: Placements, row: number, dates: TaskDates, minutes: number): void {
+  const { work } = input;
+  const window = windowOf(dates, work, row);
+  const count = window.stop - window.start;
+  const at = allot(placements, row, window.start, count);
+  weigh(dates, window, capacityOver(input, row, window), placements.buffer.minutes, at);
+  placements.asked[row] = minutes;
+  const unplacedDay = count > 0 ? window.start : dates.start.day;
+  placeBucket(placements, row, { minutes, shape: shapes[work.shape[row]], at, count, unplacedDay });
+}
+
+/** Places the part of typed periods from the status date on, up to the remaining minutes; the latest days are cut first. */
+function spreadRemainingCustom(input: PlaceInput, placements: Placements, row: number, dates: TaskDates): void {
+  const { status, remaining } = input.progress;
+  spreadCustom(input, placements, row, dates);
+  const days = placements.buffer.minutes;
+  const [start, at] = [placements.start[row], placements.offset[row]];
+  let left = remaining[row];
+  for (let i = 0; i < placements.length[row]; i++) {
+    const given = start + i < status ? 0 : Math.min(days[at + i], left);
+    days[at + i] = given;
+    left -= given;
+  }
+  placements.asked[row] = remaining[row];
+  placements.placed[row] = remaining[row] - left;
+  placements.unplaced[row] = 0;
+  placements.unplacedAt.delete(row);
+  leaveUnplaced(placements, row, status, left);
+}
+
+/** Adds the actual minutes of a row on the days they were recorded for. */
+function addActual({ progress }: PlaceInput, placements: Placements, row: number): void {
+  const line = progress.lines.get(row);
+  if (!line) return;
+  const own = { start: placements.start[row], length: placements.length[row], at: placements.offset[row] };
+  const last = line.days[line.days.length - 1] + 1;
+  const start = own.length > 0 ? Math.min(own.start, line.days[0]) : line.days[0];
+  const stop = own.length > 0 ? Math.max(own.start + own.length, last) : last;
+  const at = allot(placements, row, start, stop - start);
+  const { minutes } = placements.buffer;
+  minutes.fill(0, at, at + stop - start);
+  if (own.length > 0) minutes.copyWithin(at + own.start - start, own.at, own.at + own.length);
+  line.days.forEach((day, i) => {
+    minutes[at + day - start] += line.minutes[i];
+  });
+  placements.asked[row] += progress.actual[row];
+  placements.placed[row] += progress.actual[row];
 }
 
 function clear(placements: Placements, row: number): void {
@@ -78,7 +186,7 @@ function placeUnscheduled(input: PlaceInput, placements: Placements, row: number
   const way = input.work.way[row];
   const asked = way === HOURS || way === CUSTOM ? input.work.amount[row] : 0;
   placements.asked[row] = asked;
-  leaveUnplaced(placements, row, projectStart(input, row), asked);
+  leaveUnplaced(placements, row, unscheduledDay(input, row), asked);
 }
 
 function placeConsumed(placements: Placements, row: number, asked: number, consumed: Consumed | null, taskStart: Day): void {
@@ -304,6 +412,9 @@ function wholeDayWeights(input: PlaceInput, row: number, { line }: TaskDates, { 
   return weights;
 }
 
-function projectStart({ plan, work }: PlaceInput, row: number): Day {
-  return parseDay(plan.projects[work.project[row]].start);
+/** The day on which reports count what an unscheduled task asks for: its project's start, never before the status date of a
+ * tracked project. */
+function unscheduledDay({ plan, work, progress }: PlaceInput, row: number): Day {
+  const start = parseDay(plan.projects[work.project[row]].start);
+  return progress.stage[work.task[row]] === UNTRACKED ? start : Math.max(start, progress.status);
 }

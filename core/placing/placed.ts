@@ -2,6 +2,8 @@
 import type { CapacityBook } from "../calendar/capacityBook.ts";
 import type { WorkingLine } from "../calendar/workingLine.ts";
 import type { Plan } from "../plan/schema.ts";
+import type { Progress } from "../progress/progress.ts";
+import type { Recorded } from "../recorded/recorded.ts";
 import type { Schedule } from "../schedule/dates.ts";
 import type { Work } from "../work/work.ts";
 import type { Placements } from "./placements.ts";
@@ -15,5 +17,8 @@ export interface Placed {
   readonly capacity: CapacityBook;
   readonly schedule: Schedule;
   readonly work: Work;
+  /** Approved hours. */
+  readonly recorded: Recorded;
+  readonly progress: Progress;
   readonly placements: Placements;
 }

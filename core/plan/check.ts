@@ -12,7 +12,9 @@ import { listWords } from "./listWords.ts";
 import { findRow, rowById, rowsOf } from "./rows.ts";
 import type {
   Acceptance,
+  ActualCost,
   Assignment,
+  Baseline,
   Calendar,
   ChangedList,
   Comment,
@@ -28,6 +30,7 @@ import type {
   Task,
   Team,
   Template,
+  TimeEntry,
   WorkRequest,
 } from "./schema.ts";
 import { linkCycle } from "./taskGraph.ts";
@@ -141,6 +144,9 @@ const rowChecks: { [L in ListName]: (row: Row<L>, context: CheckContext) => void
   notes: checkNote,
   enquiries: checkEnquiry,
   sketches: () => {},
+  timeEntries: checkTimeEntry,
+  actualCosts: checkActualCost,
+  baselines: checkBaseline,
 };
 
 function checkSettings(plan: Plan, faults: Fault[]): void {
@@ -231,8 +237,10 @@ function checkTask(task: Task, { plan, summaries, fault, reference, order }: Che
   const parent = findRow(plan.tasks, task.parentId);
   if (parent && parent.projectId !== task.projectId) fault(["parentId"], faultText.otherProject(parent.id));
   order(task.start, task.finish, ["finish"]);
+  order(task.actualStart, task.actualFinish, ["actualFinish"]);
+  for (const key of ["actualStart", "actualFinish"] as const) checkPast(plan, task[key], [key], fault);
   if (summaries.has(task.id)) {
-    for (const key of ["notAfter", "finishNotBefore", "staggerDays", "effortHours"] as const)
+    for (const key of ["notAfter", "finishNotBefore", "staggerDays", "effortHours", "actualStart", "actualFinish"] as const)
       if (task[key] !== undefined) fault([key], faultText.notHere(`"${key}" on a task with children`));
     return;
   }
@@ -247,6 +255,11 @@ function checkLink(link: Link, { fault, reference }: CheckContext): void {
   reference("tasks", link.from, ["from"]);
   reference("tasks", link.to, ["to"]);
   if (link.elapsed && !Number.isInteger(link.lagDays ?? 0)) fault(["lagDays"], faultText.elapsedFraction());
+}
+
+/** A day that lies after the status date, where the plan states it, has not happened yet. */
+function checkPast({ settings }: Plan, date: string | undefined, path: readonly PropertyKey[], fault: CheckContext["fault"]): void {
+  if (date !== undefined && settings.today !== undefined && date > settings.today) fault(path, faultText.notYet(date, settings.today));
 }
 
 const labourKeys = ["hours", "percent", "hoursPerDay", "hoursPerWeek", "custom"] as const;
@@ -269,11 +282,14 @@ function checkAssignment(assignment: Assignment, context: CheckContext): void {
   if (subjects.length === 0 && assignment.roleId === undefined) fault([], faultText.needs("a person, a team, a material or a role"));
   if (assignment.customFrom !== undefined && assignment.custom === undefined) fault(["customFrom"], faultText.needs('"custom", too'));
   if (assignment.materialId !== undefined) checkMaterialUse(assignment, fault);
-  else checkLabour(assignment, findRow(plan.tasks, assignment.taskId)?.sizing === "effort", fault);
+  else {
+    checkPast(plan, assignment.remaining?.asOf, ["remaining", "asOf"], fault);
+    checkLabour(assignment, findRow(plan.tasks, assignment.taskId)?.sizing === "effort", fault);
+  }
 }
 
 function checkMaterialUse(assignment: Assignment, fault: CheckContext["fault"]): void {
-  for (const key of [...labourKeys, "shape", "roleId"] as const)
+  for (const key of [...labourKeys, "shape", "roleId", "remaining"] as const)
     if (assignment[key] !== undefined) fault([key], faultText.notHere(`"${key}" on a material`));
   const stated = (["quantity", "quantityPerDay"] as const).filter((key) => assignment[key] !== undefined);
   if (stated.length === 0) fault([], faultText.needs('"quantity" or "quantityPerDay"'));
@@ -313,6 +329,51 @@ function checkTypedAmount({ amount, quantity, unitPrice }: Expense, fault: Check
   }
   const product = productMinorUnits(quantity, unitPrice);
   if (product !== minorUnits(amount)) fault(["amount"], faultText.otherProduct(product / 100));
+}
+
+/** Minutes of a person on a day, returned entries left out, by person and day. */
+const recordedMinutes = onceFor((entries: readonly TimeEntry[]): ReadonlyMap<string, number> => {
+  const minutes = new Map<string, number>();
+  for (const { personId, date, hours, state } of entries) {
+    if (state === "returned") continue;
+    const key = `${personId} ${date}`;
+    minutes.set(key, (minutes.get(key) ?? 0) + workMinutes(hours));
+  }
+  return minutes;
+});
+
+const MINUTES_OF_DAY = 24 * 60;
+
+function checkTimeEntry(entry: TimeEntry, { plan, summaries, fault, reference }: CheckContext): void {
+  reference("people", entry.personId, ["personId"]);
+  reference("tasks", entry.taskId, ["taskId"]);
+  if ((entry.taskId === undefined) === (entry.activity === undefined)) fault([], faultText.needs('either "taskId" or "activity"'));
+  if (workMinutes(entry.hours) === 0) fault(["hours"], faultText.needs("half a minute or more"));
+  if (summaries.has(entry.taskId ?? "")) fault(["taskId"], faultText.notHere("an entry on a task with children"));
+  const minutes = recordedMinutes(plan.timeEntries).get(`${entry.personId} ${entry.date}`) ?? 0;
+  if (entry.state !== "returned" && minutes > MINUTES_OF_DAY) fault(["hours"], faultText.tooLongDay(entry.date, minutes / 60));
+}
+
+function checkActualCost(booking: ActualCost, { plan, fault, reference }: CheckContext): void {
+  reference("projects", booking.projectId, ["projectId"]);
+  reference("tasks", booking.taskId, ["taskId"]);
+  reference("expenses", booking.expenseId, ["expenseId"]);
+  const task = findRow(plan.tasks, booking.taskId);
+  if (task && task.projectId !== booking.projectId) fault(["taskId"], faultText.ofOtherProject("task"));
+  const expense = findRow(plan.expenses, booking.expenseId);
+  if (!expense) return;
+  if (expense.projectId !== booking.projectId) fault(["expenseId"], faultText.ofOtherProject("expense"));
+  else if (booking.taskId !== undefined && booking.taskId !== expense.taskId) fault(["taskId"], faultText.otherTaskOfExpense());
+}
+
+/** Rows of a baseline may have left the plan since it was taken. */
+function checkBaseline({ tasks, projects }: Baseline, { fault, order }: CheckContext): void {
+  for (const [key, rows] of [["tasks", tasks] as const, ["projects", projects] as const])
+    rows.forEach(({ start, finish, days }, at) => {
+      order(start, finish, [key, at, "finish"]);
+      const late = days.findIndex(([date], i) => i > 0 && days[i - 1][0] >= date);
+      if (late >= 0) fault([key, at, "days", late], faultText.notInOrder());
+    });
 }
 
 /** Roles and people that a template refers to may be gone when it is used; they are left out then. */

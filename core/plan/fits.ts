@@ -15,6 +15,8 @@ export function fitOf(schema: z.core.$ZodType): Fit {
       return objectFit(def);
     case "array":
       return withChecks(schema, def.checks, arrayFit(fitOf(def.element)));
+    case "tuple":
+      return tupleFit(def.items.map(fitOf));
     case "default":
     case "optional": {
       const fits = fitOf(def.innerType);
@@ -65,6 +67,11 @@ function objectFit({ shape, catchall }: z.core.$ZodObjectDef): Fit {
     }
     return found === needed.size;
   };
+}
+
+/** A list of as many values as it has members, each with a check of its own. */
+function tupleFit(members: readonly Fit[]): Fit {
+  return (value) => Array.isArray(value) && value.length === members.length && members.every((fits, at) => fits(value[at]));
 }
 
 function arrayFit(fits: Fit): Fit {

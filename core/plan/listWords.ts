@@ -27,4 +27,7 @@ export const listWords: Record<ChangedList, string> = {
   notes: "note",
   enquiries: "enquiry",
   sketches: "sketch",
+  timeEntries: "time entry",
+  actualCosts: "booking",
+  baselines: "baseline",
 };

@@ -7,7 +7,20 @@ import { MOST_EDIT_LETTERS } from "./limits.ts";
 import { parsePlanValue } from "./parse.ts";
 import type { Plan } from "./schema.ts";
 
-const later = ["templates", "comments", "views", "acceptances", "requests", "snoozes", "notes", "enquiries", "sketches"] as const;
+const later = [
+  "templates",
+  "comments",
+  "views",
+  "acceptances",
+  "requests",
+  "snoozes",
+  "notes",
+  "enquiries",
+  "sketches",
+  "timeEntries",
+  "actualCosts",
+  "baselines",
+] as const;
 const plan = fernhollow();
 const places = (made: Plan) => checkPlan(made).map(({ place }) => place);
 

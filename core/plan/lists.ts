@@ -24,6 +24,9 @@ export const listNames = [
   "notes",
   "enquiries",
   "sketches",
+  "timeEntries",
+  "actualCosts",
+  "baselines",
 ] as const;
 
 /** A list of the plan whose rows have an id. */

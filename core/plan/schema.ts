@@ -168,6 +168,8 @@ const project = z.strictObject({
     .optional(),
   marginTarget: z.number().min(-1000).max(100).optional(),
   description: text.optional(),
+  /** Recorded: its past is what people have recorded. Planned, the default: its past is as planned. */
+  tracking: z.enum(["planned", "recorded"]).optional(),
   /** Gone from lists; it is done or cancelled. */
   archived: z.literal(true).optional(),
   locked,
@@ -192,6 +194,9 @@ const task = z.strictObject({
   percentComplete: percent.optional(),
   state: z.enum(["notStarted", "underWay", "done"]).optional(),
   atRisk: z.boolean().optional(),
+  /** The days on which work began and ended; the end is read once the task is done. */
+  actualStart: dateText.optional(),
+  actualFinish: dateText.optional(),
   notBefore: dateText.optional(),
   notAfter: dateText.optional(),
   finishNotBefore: dateText.optional(),
@@ -237,11 +242,15 @@ const assignment = z.strictObject({
   from: dateText.optional(),
   to: dateText.optional(),
   firmness: z.enum(["pencilled", "asked", "confirmed"]).optional(),
+  /** The hours that are left of labour at the beginning of a day. */
+  remaining: z.strictObject({ hours, asOf: dateText }).optional(),
   quantity: z.number().min(0).max(1e9).optional(),
   quantityPerDay: z.number().min(0).max(1e9).optional(),
   wastePercent: z.number().min(0).max(1000).optional(),
   accrual: accrual.optional(),
 });
+
+const costType = z.enum(["externalLabour", "software", "hardware", "travel", "material", "other"]);
 
 const expense = z.strictObject({
   id,
@@ -257,7 +266,7 @@ const expense = z.strictObject({
   date: dateText.optional(),
   from: dateText.optional(),
   to: dateText.optional(),
-  costType: z.enum(["externalLabour", "software", "hardware", "travel", "material", "other"]),
+  costType,
   treatment: z.enum(["capital", "operating"]).optional(),
   state: z.enum(["planned", "committed", "paid"]).optional(),
 });
@@ -399,6 +408,68 @@ const sketch = z.strictObject({
     .max(MOST_WITHIN.edits),
 });
 
+/** Hours that a person has worked on a day, on a task or in an activity that belongs to none. */
+const timeEntry = z.strictObject({
+  id,
+  personId: id,
+  date: dateText,
+  hours: z.number().gt(0).max(24),
+  taskId: id.optional(),
+  activity: name.optional(),
+  state: z.enum(["draft", "submitted", "approved", "returned"]),
+  note: text.optional(),
+  /** The reason for returning it. */
+  reason: text.optional(),
+});
+
+/** An amount that accounting has booked. */
+const actualCost = z.strictObject({
+  id,
+  projectId: id,
+  taskId: id.optional(),
+  expenseId: id.optional(),
+  date: dateText,
+  amount: signedCost,
+  costType,
+  supplier: name.optional(),
+  reference: name.optional(),
+  note: text.optional(),
+});
+
+const wholeMinutes = z.int().min(0).max(1e9);
+const minorUnits = z.int().min(-1e12).max(1e12) as z.ZodType<Money<"cost">>;
+
+/** The plan as it was on a day: dates, minutes and cost of every leaf by day, and the cost of projects that belongs to no leaf. */
+const baseline = z.strictObject({
+  id,
+  name,
+  takenOn: dateText,
+  note: text.optional(),
+  tasks: z
+    .array(
+      z.strictObject({
+        taskId: id,
+        projectId: id,
+        name,
+        start: dateText.optional(),
+        finish: dateText.optional(),
+        unplaced: wholeMinutes,
+        days: z.array(z.tuple([dateText, wholeMinutes, minorUnits])).max(MOST_WITHIN.days),
+      }),
+    )
+    .max(MOST_ROWS_OF_LIST),
+  projects: z
+    .array(
+      z.strictObject({
+        projectId: id,
+        start: dateText,
+        finish: dateText,
+        days: z.array(z.tuple([dateText, minorUnits])).max(MOST_WITHIN.days),
+      }),
+    )
+    .max(MOST_ROWS_OF_LIST),
+});
+
 /** The rows of the lists whose rows have an id, by list name. */
 export const rowSchemas = {
   calendars: calendar,
@@ -423,6 +494,9 @@ export const rowSchemas = {
   notes: note,
   enquiries: enquiry,
   sketches: sketch,
+  timeEntries: timeEntry,
+  actualCosts: actualCost,
+  baselines: baseline,
 } as const satisfies { [L in ListName]: z.ZodType };
 
 /** The lists that an edit can change: rows of the lists, and the settings and the exchange rates, each as one row. */
@@ -462,6 +536,9 @@ export const planSchema = z.strictObject({
   notes: rowList(note).default([]),
   enquiries: rowList(enquiry).default([]),
   sketches: rowList(sketch).default([]),
+  timeEntries: rowList(timeEntry).default([]),
+  actualCosts: rowList(actualCost).default([]),
+  baselines: rowList(baseline).default([]),
 });
 
 /** Lists that a file may leave out where nothing is in them. */
@@ -482,6 +559,9 @@ export type Task = z.infer<typeof task>;
 export type Link = z.infer<typeof link>;
 export type Assignment = z.infer<typeof assignment>;
 export type Expense = z.infer<typeof expense>;
+export type TimeEntry = z.infer<typeof timeEntry>;
+export type ActualCost = z.infer<typeof actualCost>;
+export type Baseline = z.infer<typeof baseline>;
 export type Template = z.infer<typeof template>;
 export type Comment = z.infer<typeof comment>;
 export type Acceptance = z.infer<typeof acceptance>;

@@ -40,6 +40,9 @@ export function newPlan({ settings, week, holidays, calendarName }: NewPlan): Pl
     notes: [],
     enquiries: [],
     sketches: [],
+    timeEntries: [],
+    actualCosts: [],
+    baselines: [],
     requests: [],
   };
 }

@@ -2,8 +2,8 @@
 
 import { periodSettingsOf } from "../calendar/horizon.ts";
 import { periodOfDays, periodsIn, type Range, type ReportRange } from "../calendar/periods.ts";
-import { peopleByFirstRole, teamReaches } from "../load/teams.ts";
 import type { Model } from "../model.ts";
+import { peopleByFirstRole, teamReaches } from "../plan/teams.ts";
 import { printedPeriods } from "./range.ts";
 
 /** Capacity of everyone in whole minutes by period, and how much would fall if every request were approved. */

@@ -4,9 +4,10 @@ import { periodsIn, type Range, type ReportRange } from "../calendar/periods.ts"
 import type { Counting } from "../load/counting.ts";
 import { openingsIn, openingsOfRole } from "../load/openings.ts";
 import { groupSums, levelBandOf, overOf, type PeriodSums, periodState, roomOf, workSums } from "../load/periodSums.ts";
-import { peopleByFirstRole, reachedWork, teamReaches } from "../load/teams.ts";
+import { reachedWork } from "../load/reachedWork.ts";
 import { assignedPercent, utilizationPercent } from "../load/totals.ts";
 import type { Model } from "../model.ts";
+import { peopleByFirstRole, teamReaches } from "../plan/teams.ts";
 import { printedPeriods } from "./range.ts";
 
 /** Load against capacity of everyone in whole minutes by period, under a way of counting. */
@@ -51,10 +52,19 @@ function rolesOf(model: Model, counting: Counting, periods: readonly Range[]) {
   });
 }
 
+/** The minutes of every assignment; the recorded hours of a team's members are part of the team's. */
 function countedAssignments({ plan, work, placements }: Model, shares: Int32Array) {
+  const asked = placements.asked.slice(0, work.assignments);
+  const placed = placements.placed.slice(0, work.assignments);
+  for (let row = work.firstRecorded; row < work.rows; row++) {
+    const team = work.partOf[row];
+    if (team < 0) continue;
+    asked[team] += placements.asked[row];
+    placed[team] += placements.placed[row];
+  }
   return plan.assignments.flatMap(({ id }, row) =>
     shares[row] < 0 || work.isMaterial[row] === 1
       ? []
-      : [{ id, asked: placements.asked[row], placed: placements.placed[row], unplaced: placements.unplaced[row] }],
+      : [{ id, asked: asked[row], placed: placed[row], unplaced: placements.unplaced[row] }],
   );
 }

@@ -10,18 +10,20 @@ export function scheduleReport(model: Model) {
     tasks: plan.tasks.map(({ id }, row) => {
       const dates = schedule.of(row);
       const room = slack.of(row);
-      if (!dates || !room) return { id };
+      if (!dates) return { id };
       return {
         id,
         start: formatDay(dates.start.day),
         finish: formatDay(dates.finish.day),
         startTick: dates.start.tick,
         finishTick: dates.finish.tick,
-        lateStart: formatDay(room.lateStartDay),
-        lateFinish: formatDay(room.lateFinishDay),
-        totalSlackTicks: room.total,
-        freeSlackTicks: room.free,
-        critical: room.isCritical,
+        ...(room && {
+          lateStart: formatDay(room.lateStartDay),
+          lateFinish: formatDay(room.lateFinishDay),
+          totalSlackTicks: room.total,
+          freeSlackTicks: room.free,
+        }),
+        critical: room?.isCritical ?? false,
         driver: dates.driver,
       };
     }),

@@ -2,7 +2,7 @@
 import type { Day } from "../calendar/day.ts";
 import { type Instant, TICKS_PER_DAY, type WorkingLine } from "../calendar/workingLine.ts";
 import { leavesOf } from "../plan/taskGraph.ts";
-import { NO_DATES, type Schedule, type Shown, SUM } from "./dates.ts";
+import { BEGUN, DONE, NO_DATES, type Schedule, type Shown, SUM } from "./dates.ts";
 import { FF, type Network, PINNED, SF, SS } from "./network.ts";
 
 /** The latest dates of a task, and its slack; instants and ticks on the task's own line. */
@@ -28,6 +28,8 @@ export class SlackTable {
   readonly #projectFinish: Float64Array;
   /** Laid out as the ends of the dates: what those before a task may calculate with. */
   readonly #lateEnds: Float64Array;
+  /** The same of the dates as they are, where what is left of a task under way stands for it. */
+  readonly #restEnds: Float64Array;
   /** Of the task that is being bounded: its late finish, and its room, so far. */
   #late = 0;
   #room = 0;
@@ -41,18 +43,19 @@ export class SlackTable {
     this.total = new Float64Array(tasks);
     this.free = new Float64Array(tasks);
     this.#lateEnds = new Float64Array(2 * tasks);
+    this.#restEnds = restEnds(schedule);
     this.#projectFinish = new Float64Array(network.plan.projects.length * network.lines.length).fill(Number.NaN);
     this.#boundAll();
   }
 
-  /** The slack of a task by its row; null for an unscheduled one. A summary shows the tightest of what is below it. */
+  /** The slack of a task by its row; null for an unscheduled one, and where everything is finished with actual dates. A summary shows the tightest of what is below it. */
   of(row: number): Slack | null {
-    const { state, ends } = this.#schedule.columns;
-    if (row < 0 || state[row] === NO_DATES) return null;
+    const { state, ends, restAt } = this.#schedule.columns;
+    if (row < 0 || state[row] === NO_DATES || state[row] === DONE) return null;
     if (state[row] === SUM) return this.#sumUp(row);
     const line = this.#network.lines[this.#network.line[row]];
     const lateFinish = this.lateFinish[row];
-    const lateStart = lateFinish - (ends[2 * row + 1] - ends[2 * row]);
+    const lateStart = lateFinish - (ends[2 * row + 1] - restAt[row]);
     return {
       lateStart,
       lateFinish,
@@ -71,6 +74,7 @@ export class SlackTable {
       const part = this.of(children.members[at]);
       if (part) parts.push(part);
     }
+    if (parts.length === 0) return null;
     const line = this.#network.lines[this.#network.line[row]];
     const lateStartDay = Math.min(...parts.map(({ lateStartDay: day }) => day));
     const lateFinishDay = Math.max(...parts.map(({ lateFinishDay: day }) => day));
@@ -89,13 +93,13 @@ export class SlackTable {
   /** Bounds every leaf, each after its successors. */
   #boundAll(): void {
     const network = this.#network;
-    const { state, ends } = this.#schedule.columns;
+    const { state, ends, restAt } = this.#schedule.columns;
     const { order } = network.graph;
     const { project, line, latestFinish, latestStart, sizing, outbound } = network;
     for (let position = order.length - 1; position >= 0; position--) {
       const row = order[position];
-      if (state[row] === NO_DATES || state[row] === SUM) continue;
-      const start = ends[2 * row];
+      if (state[row] === NO_DATES || state[row] === SUM || state[row] === DONE) continue;
+      const start = restAt[row];
       const finish = ends[2 * row + 1];
       const projectFinish = this.#finishOf(project[row], line[row]);
       this.#late = Math.min(projectFinish, latestFinish[row], latestStart[row] + finish - start);
@@ -140,11 +144,13 @@ export class SlackTable {
         const isOfStart = linkKind[link] === SS || linkKind[link] === SF;
         // The start of a summary depends on the leaves that start with it alone.
         if (at !== row && isOfStart && !this.#startsWith(row, at)) continue;
+        // The start of a task under way is a fact.
+        if (isOfStart && state[row] === BEGUN) continue;
         const offset = isOfStart ? duration : 0;
         for (const successor of leavesOf(graph, to[link])) {
-          if (state[successor] === NO_DATES) continue;
+          if (state[successor] === NO_DATES || state[successor] === DONE) continue;
           this.#late = Math.min(this.#late, this.#linkBound(link, successor, row, this.#lateEnds) + offset);
-          this.#room = Math.min(this.#room, this.#linkBound(link, successor, row, this.#schedule.columns.ends) + offset - finish);
+          this.#room = Math.min(this.#room, this.#linkBound(link, successor, row, this.#restEnds) + offset - finish);
         }
       }
   }
@@ -176,6 +182,13 @@ export class SlackTable {
     const placed = placeOf(line, { day, tick: read.tick });
     return (kind === SS || kind === SF) && !line.isWorkingDay(day) ? placed - 1 : placed;
   }
+}
+
+function restEnds({ network, columns }: Schedule): Float64Array {
+  if (!network.progress.isTracked) return columns.ends;
+  const ends = columns.ends.slice();
+  for (let row = 0; row < columns.state.length; row++) if (columns.state[row] === BEGUN) ends[2 * row] = columns.restAt[row];
+  return ends;
 }
 
 const placeOf = (line: WorkingLine, { day, tick }: Shown): Instant => line.place(day, tick);

@@ -1,8 +1,10 @@
 // The bounds on a task's start and finish, one by one, with what each asks for.
 import { parseDay } from "../calendar/day.ts";
 import { type Instant, TICKS_PER_DAY, type WorkingLine } from "../calendar/workingLine.ts";
-import { type DateColumns, type DriverKind, LEAF, NO_DATES, type Schedule, SUM } from "./dates.ts";
+import { NOT_STARTED } from "../progress/progress.ts";
+import { BEGUN, type DateColumns, DONE, type DriverKind, IDLE_PIN, LEAF, NO_DATES, type Schedule } from "./dates.ts";
 import { FF, FS, type Network, SF } from "./network.ts";
+import { LEAST_FINISH_RANK, NOT_BEFORE_RANK, PROJECT_START_RANK, STATUS_DATE_RANK } from "./ranks.ts";
 
 /** One bound of a task: it asks for a start, or a finish, at `at` or later. */
 export interface StartBound {
@@ -15,20 +17,18 @@ export interface StartBound {
   rank: number;
 }
 
-export const [NOT_BEFORE_RANK, LEAST_FINISH_RANK, PROJECT_START_RANK] = [2_000_000_000, 2_000_000_001, 2_000_000_002];
-
 /** The bounds of a task in a schedule that is worked out: its own constraints and links, and those of the summaries
  * above it. A pinned task is held to none of them. */
 export function boundsOf({ network, columns }: Schedule, row: number): StartBound[] {
-  const { plan, graph, lines } = network;
+  const { plan, lines } = network;
   const line = lines[network.line[row]];
-  const { start } = plan.projects[network.project[row]];
-  const bounds: StartBound[] = [{ kind: "projectStart", at: line.place(parseDay(start), 0), ofFinish: false, rank: PROJECT_START_RANK }];
-  for (let at = row; at >= 0; at = graph.parent[at]) {
-    const { notBefore } = plan.tasks[at];
-    if (notBefore !== undefined)
-      bounds.push({ kind: "notBefore", at: line.place(parseDay(notBefore), 0), ofFinish: false, rank: NOT_BEFORE_RANK });
-  }
+  const { progress } = network;
+  const bounds: StartBound[] = [];
+  if (columns.state[row] === DONE) return bounds;
+  const isBegun = columns.state[row] === BEGUN;
+  if (isBegun || progress.stage[row] === NOT_STARTED)
+    bounds.push({ kind: "statusDate", at: line.place(progress.status, 0), ofFinish: false, rank: STATUS_DATE_RANK });
+  if (!isBegun) bounds.push(...statedStarts(network, row, line));
   forLinkBounds(network, columns, row, (link, at) =>
     bounds.push({ kind: "link", linkId: plan.links[link].id, at, ofFinish: isOfFinish(network, link), rank: link }),
   );
@@ -36,6 +36,18 @@ export function boundsOf({ network, columns }: Schedule, row: number): StartBoun
   if (finishNotBefore !== undefined) {
     const at = line.place(parseDay(finishNotBefore), TICKS_PER_DAY);
     bounds.push({ kind: "finishNotBefore", at, ofFinish: true, rank: LEAST_FINISH_RANK });
+  }
+  return bounds;
+}
+
+/** The bounds of the project's start and of every `notBefore`, the task's own and those above it. */
+function statedStarts({ plan, graph, project }: Network, row: number, line: WorkingLine): StartBound[] {
+  const { start } = plan.projects[project[row]];
+  const bounds: StartBound[] = [{ kind: "projectStart", at: line.place(parseDay(start), 0), ofFinish: false, rank: PROJECT_START_RANK }];
+  for (let at = row; at >= 0; at = graph.parent[at]) {
+    const { notBefore } = plan.tasks[at];
+    if (notBefore !== undefined)
+      bounds.push({ kind: "notBefore", at: line.place(parseDay(notBefore), 0), ofFinish: false, rank: NOT_BEFORE_RANK });
   }
   return bounds;
 }
@@ -74,11 +86,13 @@ export function linkInstant(network: Network, dates: DateColumns, link: number, 
 }
 
 // A leaf's instants are read on its own line. A pin over no working day starts at its instant and finishes as typed; a
-// summary only has the dates it shows.
+// summary only has the dates it shows. Actual dates are read as they are shown, working day or not.
 function finishRead(line: WorkingLine, dates: DateColumns, row: number) {
-  return dates.state[row] === LEAF ? line.asFinish(dates.ends[2 * row + 1]) : { day: dates.finishDay[row], tick: dates.finishTick[row] };
+  const isRead = dates.state[row] === LEAF || dates.state[row] === BEGUN;
+  return isRead ? line.asFinish(dates.ends[2 * row + 1]) : { day: dates.finishDay[row], tick: dates.finishTick[row] };
 }
 
 function startRead(line: WorkingLine, dates: DateColumns, row: number) {
-  return dates.state[row] !== SUM ? line.asStart(dates.ends[2 * row]) : { day: dates.startDay[row], tick: dates.startTick[row] };
+  const isRead = dates.state[row] === LEAF || dates.state[row] === IDLE_PIN;
+  return isRead ? line.asStart(dates.ends[2 * row]) : { day: dates.startDay[row], tick: dates.startTick[row] };
 }

@@ -5,12 +5,14 @@ import { forLeaves, type TaskGraph } from "../plan/taskGraph.ts";
 import type { Consumed } from "./effort.ts";
 import type { Network } from "./network.ts";
 
-export const driverKinds = ["pinned", "link", "notBefore", "finishNotBefore", "projectStart", "stagger"] as const;
+export const driverKinds = ["pinned", "link", "notBefore", "finishNotBefore", "projectStart", "stagger", "statusDate", "actual"] as const;
 
 export type DriverKind = (typeof driverKinds)[number];
 
 /** The number a driver kind has in the columns. */
-export const [BY_PIN, BY_LINK, BY_NOT_BEFORE, BY_FINISH_NOT_BEFORE, BY_PROJECT_START, BY_STAGGER] = [0, 1, 2, 3, 4, 5];
+export const [BY_PIN, BY_LINK, BY_NOT_BEFORE, BY_FINISH_NOT_BEFORE, BY_PROJECT_START, BY_STAGGER, BY_STATUS_DATE, BY_ACTUAL] = [
+  0, 1, 2, 3, 4, 5, 6, 7,
+];
 
 /** A date as shown: a day, and the tick within it. */
 export interface Shown {
@@ -31,18 +33,25 @@ export interface TaskDates {
   isSummary: boolean;
   /** Pinned to days on which its calendar does not work: it has dates and no duration. */
   isIdlePin: boolean;
+  /** The start of what is left of a task under way; of any other task its start. */
+  restAt: Instant;
+  /** True of a finished task that shows its actual dates. */
+  isActual: boolean;
   /** Of an effort-sized task what each assignment consumes, by id, null for one that never finishes; else null. */
   consumed: ReadonlyMap<string, Consumed | null> | null;
 }
 
-/** The dates of a row: none, or dates that are read in one of three ways. */
-export const [NO_DATES, LEAF, SUM, IDLE_PIN] = [0, 1, 2, 3];
+/** The dates of a row: none, or dates that are read in one of several ways. A task under way begins as it is shown; a finished
+ * one with actual dates also ends so. */
+export const [NO_DATES, LEAF, SUM, IDLE_PIN, BEGUN, DONE] = [0, 1, 2, 3, 4, 5];
 
 /** By task row; shown dates are days and the tick within them. */
 export interface DateColumns {
   state: Uint8Array;
   /** Instants on the task's own line: at 2 × row it starts, at 2 × row + 1 it finishes. */
   ends: Float64Array;
+  /** The start of what is left of a task under way; of any other task its start. */
+  restAt: Float64Array;
   startDay: Int32Array;
   startTick: Int32Array;
   finishDay: Int32Array;
@@ -59,6 +68,7 @@ export function emptyDates(rows: number): DateColumns {
   return {
     state: new Uint8Array(rows),
     ends: new Float64Array(2 * rows),
+    restAt: new Float64Array(rows),
     startDay: new Int32Array(rows),
     startTick: new Int32Array(rows),
     finishDay: new Int32Array(rows),
@@ -81,6 +91,7 @@ export function carryDates(
     return {
       state: former.state.slice(),
       ends: former.ends.slice(),
+      restAt: former.restAt.slice(),
       startDay: former.startDay.slice(),
       startTick: former.startTick.slice(),
       finishDay: former.finishDay.slice(),
@@ -107,6 +118,7 @@ export function copyRow(from: DateColumns, old: number, to: DateColumns, row: nu
   to.state[row] = from.state[old];
   to.ends[2 * row] = from.ends[2 * old];
   to.ends[2 * row + 1] = from.ends[2 * old + 1];
+  to.restAt[row] = from.restAt[old];
   to.startDay[row] = from.startDay[old];
   to.startTick[row] = from.startTick[old];
   to.finishDay[row] = from.finishDay[old];
@@ -157,6 +169,8 @@ export class Schedule {
       driver: link < 0 ? { kind } : { kind, linkId: network.plan.links[link].id },
       isSummary: columns.state[row] === SUM,
       isIdlePin: columns.state[row] === IDLE_PIN,
+      restAt: columns.restAt[row],
+      isActual: columns.state[row] === DONE,
       consumed: columns.consumed.get(row) ?? null,
     };
   }
@@ -213,6 +227,7 @@ export function sameDates(a: DateColumns, rowA: number, b: DateColumns, rowB: nu
     a.state[rowA] === b.state[rowB] &&
     a.ends[2 * rowA] === b.ends[2 * rowB] &&
     a.ends[2 * rowA + 1] === b.ends[2 * rowB + 1] &&
+    a.restAt[rowA] === b.restAt[rowB] &&
     a.startDay[rowA] === b.startDay[rowB] &&
     a.startTick[rowA] === b.startTick[rowB] &&
     a.finishDay[rowA] === b.finishDay[rowB] &&

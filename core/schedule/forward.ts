@@ -4,18 +4,23 @@ import { type Day, parseDay } from "../calendar/day.ts";
 import { type Instant, TICKS_PER_DAY, type WorkingLine } from "../calendar/workingLine.ts";
 import type { Assignment, Person } from "../plan/schema.ts";
 import { forFollowers } from "../plan/taskGraph.ts";
+import { NOT_STARTED, UNDER_WAY } from "../progress/progress.ts";
 import { percentHundredths, roundedQuotient, workMinutes } from "../values/units.ts";
 import type { Work } from "../work/work.ts";
-import { forLinkBounds, isOfFinish, LEAST_FINISH_RANK, NOT_BEFORE_RANK, PROJECT_START_RANK } from "./bounds.ts";
+import { forLinkBounds, isOfFinish } from "./bounds.ts";
 import {
+  BEGUN,
+  BY_ACTUAL,
   BY_FINISH_NOT_BEFORE,
   BY_LINK,
   BY_NOT_BEFORE,
   BY_PIN,
   BY_PROJECT_START,
   BY_STAGGER,
+  BY_STATUS_DATE,
   copyRow,
   type DateColumns,
+  DONE,
   emptyDates,
   finishesBefore,
   IDLE_PIN,
@@ -27,7 +32,8 @@ import {
   startsBefore,
 } from "./dates.ts";
 import { type Consumed, consumeEffort, type EffortPart, LONGEST_EFFORT_DAYS, leastStart } from "./effort.ts";
-import { EFFORT, FF, FS, type Network, PINNED, SUMMARY, UNSCHEDULED } from "./network.ts";
+import { ACTUAL, DURATION, EFFORT, FF, FS, type Network, PINNED, SUMMARY, UNSCHEDULED } from "./network.ts";
+import { LEAST_FINISH_RANK, NOT_BEFORE_RANK, STATUS_DATE_RANK } from "./ranks.ts";
 
 /** Dates every task of a plan from the constraints, links and sizes it states. The plan must be free of link cycles. */
 export function schedule(network: Network, work: Work, capacity: CapacityBook): Schedule {
@@ -86,6 +92,7 @@ class ForwardPass {
     if (sizing === UNSCHEDULED) dates.state[row] = NO_DATES;
     else if (sizing === SUMMARY) this.#sumUp(row);
     else if (sizing === PINNED) this.#pin(row);
+    else if (sizing === ACTUAL) this.#showActual(row);
     else if (sizing === EFFORT) this.#dateEffort(row);
     else this.#dateDuration(row);
   }
@@ -109,6 +116,7 @@ class ForwardPass {
     dates.finishTick[row] = dates.finishTick[last];
     dates.ends[2 * row] = line.place(dates.startDay[row], dates.startTick[row]);
     dates.ends[2 * row + 1] = line.place(dates.finishDay[row], dates.finishTick[row]);
+    dates.restAt[row] = dates.ends[2 * row];
   }
 
   #pin(row: number): void {
@@ -121,6 +129,7 @@ class ForwardPass {
     dates.state[row] = isIdle ? IDLE_PIN : LEAF;
     dates.ends[2 * row] = first * TICKS_PER_DAY;
     dates.ends[2 * row + 1] = (isIdle ? first : next) * TICKS_PER_DAY;
+    dates.restAt[row] = dates.ends[2 * row];
     // Typed days without work are read as every start and finish is; a task without any other keeps them.
     dates.startDay[row] = isIdle ? start : line.dayAt(first);
     dates.startTick[row] = 0;
@@ -129,12 +138,54 @@ class ForwardPass {
     dates.driver[row] = BY_PIN;
   }
 
+  /** A finished task shows its actual dates, working days or not. */
+  #showActual(row: number): void {
+    const { dates, network } = this;
+    const line = network.lines[network.line[row]];
+    const [start, finish] = [network.pinStart[row], network.pinFinish[row]];
+    dates.state[row] = DONE;
+    dates.ends[2 * row] = line.place(start, 0);
+    dates.ends[2 * row + 1] = line.place(finish, TICKS_PER_DAY);
+    dates.restAt[row] = dates.ends[2 * row];
+    dates.startDay[row] = start;
+    dates.startTick[row] = 0;
+    dates.finishDay[row] = finish;
+    dates.finishTick[row] = TICKS_PER_DAY;
+    dates.driver[row] = BY_ACTUAL;
+  }
+
+  /** A task under way shows its actual start, and the finish of its remaining part. */
+  #showBegun(row: number, restAt: Instant, finishAt: Instant): void {
+    const { dates, network } = this;
+    const line = network.lines[network.line[row]];
+    const start = network.pinStart[row];
+    dates.state[row] = BEGUN;
+    dates.ends[2 * row] = line.place(start, 0);
+    dates.ends[2 * row + 1] = finishAt;
+    dates.restAt[row] = restAt;
+    dates.startDay[row] = start;
+    dates.startTick[row] = 0;
+    const isOneDate = finishAt <= dates.ends[2 * row] || this.#isWithoutDuration(row);
+    const finish = isOneDate ? { day: start, tick: 0 } : line.asFinish(finishAt);
+    dates.finishDay[row] = finish.day;
+    dates.finishTick[row] = finish.tick;
+    dates.driver[row] = BY_ACTUAL;
+  }
+
+  /** True of a milestone under way, and of an effort of nothing. */
+  #isWithoutDuration(row: number): boolean {
+    const { plan, sizing, progress } = this.network;
+    const { durationDays = 0, effortHours = 0 } = plan.tasks[row];
+    if (sizing[row] === DURATION) return durationDays === 0;
+    return progress.statedHours[row] + progress.remainingHours[row] + progress.actualOfTask[row] === 0 && effortHours === 0;
+  }
+
   #dateDuration(row: number): void {
     const { network, dates } = this;
     const duration = network.duration[row];
     const stagger = network.stagger[row];
     let free = network.earliest[row];
-    let rank = network.isHeld[row] === 1 ? NOT_BEFORE_RANK : PROJECT_START_RANK;
+    let rank = network.earliestRank[row];
     const byFinish = network.leastFinish[row] - duration;
     if (byFinish > free || (byFinish === free && LEAST_FINISH_RANK < rank)) {
       free = byFinish;
@@ -157,13 +208,14 @@ class ForwardPass {
         free = asked;
         rank = link;
       });
-    this.#show(row, free + stagger, free + stagger + duration, rank);
+    if (network.isBegun[row] === 1) this.#showBegun(row, free, free + duration);
+    else this.#show(row, free + stagger, free + stagger + duration, rank);
   }
 
   #dateEffort(row: number): void {
     const { network, dates } = this;
     const bounds = [{ at: network.leastFinish[row], ofFinish: true, rank: LEAST_FINISH_RANK }];
-    bounds.push({ at: network.earliest[row], ofFinish: false, rank: network.isHeld[row] === 1 ? NOT_BEFORE_RANK : PROJECT_START_RANK });
+    bounds.push({ at: network.earliest[row], ofFinish: false, rank: network.earliestRank[row] });
     forLinkBounds(network, dates, row, (link, at) => bounds.push({ at, ofFinish: isOfFinish(network, link), rank: link }));
     const stagger = network.stagger[row];
     const parts = this.#partsOf(row);
@@ -176,8 +228,9 @@ class ForwardPass {
     const isDeciding = ({ ofFinish, at }: (typeof bounds)[number]) => (ofFinish ? at === unstaggered.finish : at === free);
     const isWanted = ({ ofFinish, at }: (typeof bounds)[number]) => ofFinish && at === leastFinish;
     const deciding = bounds.some(isDeciding) ? bounds.filter(isDeciding) : bounds.filter(isWanted);
-    this.#show(row, free + stagger, result.finish, Math.min(...deciding.map(({ rank }) => rank)));
     dates.consumed.set(row, result.consumed);
+    if (network.isBegun[row] === 1) this.#showBegun(row, free, result.finish);
+    else this.#show(row, free + stagger, result.finish, Math.min(...deciding.map(({ rank }) => rank)));
   }
 
   /** The people who consume the effort of a task: its labour, or if there is none the hours of its calendar, without an id. */
@@ -186,19 +239,24 @@ class ForwardPass {
     const { byTask, assignments, isMaterial, person } = this.work;
     const line = lines[lineRows[row]];
     const parts: OwnPart[] = [];
+    const { stage, remaining, actualOfTask } = this.network.progress;
+    // A task finished without actual dates is dated as if nothing were recorded.
+    const isTracked = stage[row] === NOT_STARTED || stage[row] === UNDER_WAY;
     for (let i = byTask.first[row]; i < byTask.first[row + 1]; i++) {
       const at = byTask.members[i];
       if (at >= assignments || isMaterial[at] === 1) continue;
       const assignment = plan.assignments[at];
       parts.push({
         id: assignment.id,
-        minutes: workMinutes(assignment.hours ?? 0),
+        minutes: isTracked ? remaining[at] : workMinutes(assignment.hours ?? 0),
         fullOn: this.#fullDay(assignment, person[at], line),
         until: lastDayOf(assignment, plan.people[person[at]]),
       });
     }
     if (parts.length > 0) return parts;
-    return [{ id: null, minutes: workMinutes(plan.tasks[row].effortHours ?? 0), fullOn: (day) => line.minutesOn(day) }];
+    const effort = workMinutes(plan.tasks[row].effortHours ?? 0);
+    const minutes = isTracked ? Math.max(0, effort - actualOfTask[row]) : effort;
+    return [{ id: null, minutes, fullOn: (day) => line.minutesOn(day) }];
   }
 
   #consume(row: number, start: Instant, parts: readonly OwnPart[]) {
@@ -230,6 +288,7 @@ class ForwardPass {
     dates.state[row] = LEAF;
     dates.ends[2 * row] = startAt;
     dates.ends[2 * row + 1] = finishAt;
+    dates.restAt[row] = startAt;
     dates.driver[row] = isStaggered ? BY_STAGGER : driverOfRank(rank);
     dates.driverLink[row] = link;
     const kind = link < 0 ? -1 : network.linkKind[link];
@@ -254,5 +313,7 @@ function lastDayOf({ percent }: Assignment, person: Person | undefined): Day | u
 
 function driverOfRank(rank: number): number {
   if (rank < NOT_BEFORE_RANK) return BY_LINK;
-  return rank === NOT_BEFORE_RANK ? BY_NOT_BEFORE : rank === LEAST_FINISH_RANK ? BY_FINISH_NOT_BEFORE : BY_PROJECT_START;
+  if (rank === NOT_BEFORE_RANK) return BY_NOT_BEFORE;
+  if (rank === LEAST_FINISH_RANK) return BY_FINISH_NOT_BEFORE;
+  return rank === STATUS_DATE_RANK ? BY_STATUS_DATE : BY_PROJECT_START;
 }

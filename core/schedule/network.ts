@@ -2,13 +2,16 @@
 import { parseDay } from "../calendar/day.ts";
 import { type Instant, TICKS_PER_DAY, type WorkingLine } from "../calendar/workingLine.ts";
 import { type Grouping, rowById } from "../plan/rows.ts";
-import type { Link, Plan } from "../plan/schema.ts";
+import type { Link, Plan, Task } from "../plan/schema.ts";
 import { forLeaves, isSummary, type TaskGraph } from "../plan/taskGraph.ts";
+import { FINISHED, NO_DAY, NOT_STARTED, type Progress, UNDER_WAY } from "../progress/progress.ts";
 import { lookUp } from "../values/lookUp.ts";
-import { durationTicks } from "../values/units.ts";
+import { durationTicks, percentHundredths, roundedQuotient } from "../values/units.ts";
 import { statedPin } from "./pin.ts";
+import { NOT_BEFORE_RANK, PROJECT_START_RANK, STATUS_DATE_RANK } from "./ranks.ts";
 
-export const [UNSCHEDULED, SUMMARY, PINNED, DURATION, EFFORT] = [0, 1, 2, 3, 4];
+/** How a task is sized; a finished task with actual dates is not sized any more. */
+export const [UNSCHEDULED, SUMMARY, PINNED, DURATION, EFFORT, ACTUAL] = [0, 1, 2, 3, 4, 5];
 
 export const [FS, SS, FF, SF] = [0, 1, 2, 3];
 const linkKinds: Record<Link["kind"], number> = { FS, SS, FF, SF };
@@ -33,19 +36,22 @@ export interface Network {
   graph: TaskGraph;
   /** By calendar row. */
   lines: readonly WorkingLine[];
+  progress: Progress;
   /** By task row: how it is sized, its calendar row and its project row. */
   sizing: Uint8Array;
   line: Int32Array;
   project: Int32Array;
-  /** In ticks. */
+  /** In ticks; of a task under way that of its remaining part. */
   duration: Float64Array;
   stagger: Float64Array;
-  /** First and last day of a pinned task. */
+  /** First and last day of a pinned task, and of one that is finished with actual dates; the actual start of one under way. */
   pinStart: Int32Array;
   pinFinish: Int32Array;
-  /** The later of the project's start and every `notBefore` that binds the task; 1 where the latter is not before the former. */
+  /** 1 of a task under way that is not pinned: the pass dates its remaining part. */
+  isBegun: Uint8Array;
+  /** The latest of the project's start, every `notBefore` that binds the task and the status date, and its rank among equal bounds. */
   earliest: Float64Array;
-  isHeld: Uint8Array;
+  earliestRank: Float64Array;
   leastFinish: Float64Array;
   /** From `notAfter`; from the deadlines that bind the task, its project's among them. */
   latestStart: Float64Array;
@@ -59,12 +65,13 @@ export interface Network {
 }
 
 /** Lays out a plan for the passes. */
-export function networkOf(plan: Plan, lines: readonly WorkingLine[], graph: TaskGraph): Network {
+export function networkOf(plan: Plan, lines: readonly WorkingLine[], graph: TaskGraph, progress: Progress): Network {
   const [tasks, links] = [plan.tasks.length, plan.links.length];
   const network: Network = {
     plan,
     graph,
     lines,
+    progress,
     sizing: new Uint8Array(tasks),
     line: new Int32Array(tasks),
     project: new Int32Array(tasks),
@@ -73,7 +80,8 @@ export function networkOf(plan: Plan, lines: readonly WorkingLine[], graph: Task
     pinStart: new Int32Array(tasks),
     pinFinish: new Int32Array(tasks),
     earliest: new Float64Array(tasks),
-    isHeld: new Uint8Array(tasks),
+    isBegun: new Uint8Array(tasks),
+    earliestRank: new Float64Array(tasks),
     leastFinish: new Float64Array(tasks),
     latestStart: new Float64Array(tasks),
     latestFinish: new Float64Array(tasks),
@@ -124,7 +132,8 @@ function copyOf(former: Network): Network {
     pinStart: former.pinStart.slice(),
     pinFinish: former.pinFinish.slice(),
     earliest: former.earliest.slice(),
-    isHeld: former.isHeld.slice(),
+    isBegun: former.isBegun.slice(),
+    earliestRank: former.earliestRank.slice(),
     leastFinish: former.leastFinish.slice(),
     latestStart: former.latestStart.slice(),
     latestFinish: former.latestFinish.slice(),
@@ -150,7 +159,7 @@ function copyLinks({ isWhole, end, gap, isAway }: PlainLinks): PlainLinks {
 }
 
 function writeTask(network: Network, row: number): void {
-  const { plan, graph, lines } = network;
+  const { plan, lines } = network;
   const task = plan.tasks[row];
   const projectRow = lookUp(rowById(plan.projects), task.projectId);
   const project = plan.projects[projectRow];
@@ -159,31 +168,78 @@ function writeTask(network: Network, row: number): void {
   network.sizing[row] = sizingOf(network, row);
   network.line[row] = calendar;
   network.project[row] = projectRow;
-  network.duration[row] = durationTicks(task.durationDays ?? 0);
-  network.stagger[row] = network.sizing[row] === PINNED ? 0 : durationTicks(task.staggerDays ?? 0);
-  const pin = statedPin(task);
-  network.pinStart[row] = pin?.start ?? 0;
-  network.pinFinish[row] = pin?.finish ?? 0;
-  const start = line.place(parseDay(project.start), 0);
-  let notBefore = Number.NEGATIVE_INFINITY;
-  let latestFinish = project.deadline === undefined ? Number.POSITIVE_INFINITY : endOf(line, project.deadline);
-  for (let at = row; at >= 0; at = graph.parent[at]) {
-    const bound = plan.tasks[at];
-    if (bound.notBefore !== undefined) notBefore = Math.max(notBefore, line.place(parseDay(bound.notBefore), 0));
-    if (bound.deadline !== undefined) latestFinish = Math.min(latestFinish, endOf(line, bound.deadline));
-    if (bound.finishNotAfter !== undefined) latestFinish = Math.min(latestFinish, endOf(line, bound.finishNotAfter));
-  }
-  network.earliest[row] = Math.max(start, notBefore);
-  network.isHeld[row] = notBefore >= start ? 1 : 0;
-  network.leastFinish[row] =
-    task.finishNotBefore === undefined ? Number.NEGATIVE_INFINITY : line.place(parseDay(task.finishNotBefore), TICKS_PER_DAY);
-  network.latestStart[row] = task.notAfter === undefined ? Number.POSITIVE_INFINITY : latestStart(line, task.notAfter);
-  network.latestFinish[row] = latestFinish;
+  network.latestFinish[row] = latestFinishOf(network, row, line);
+  writeSize(network, row, line);
+  writeBounds(network, row, line);
 }
 
-function sizingOf({ plan, graph }: Network, row: number): number {
+/** The size of a task: its days, or the ticks that it lasts or is left of it. */
+function writeSize(network: Network, row: number, line: WorkingLine): void {
+  const { plan, progress, sizing } = network;
+  const task = plan.tasks[row];
+  const isBegun = progress.stage[row] === UNDER_WAY && (sizing[row] === DURATION || sizing[row] === EFFORT);
+  const hasActuals = isBegun || sizing[row] === ACTUAL;
+  const pin = statedPin(task);
+  network.isBegun[row] = isBegun ? 1 : 0;
+  network.duration[row] = isBegun ? remainingTicks(progress, row, task, line) : durationTicks(task.durationDays ?? 0);
+  network.stagger[row] = isBegun || sizing[row] === PINNED || sizing[row] === ACTUAL ? 0 : durationTicks(task.staggerDays ?? 0);
+  network.pinStart[row] = hasActuals ? progress.actualStart[row] : (pin?.start ?? 0);
+  network.pinFinish[row] = hasActuals ? progress.actualFinish[row] : (pin?.finish ?? 0);
+}
+
+/** The ticks that the remaining part of a task sized by duration lasts: by the hours left, else by the percentage, else by the days. */
+function remainingTicks(
+  { statedHours, remainingHours, actualStart, status }: Progress,
+  row: number,
+  task: Task,
+  line: WorkingLine,
+): number {
+  const duration = durationTicks(task.durationDays ?? 0);
+  if (statedHours[row] > 0) return roundedQuotient(duration * remainingHours[row], statedHours[row]);
+  if (task.percentComplete !== undefined) return roundedQuotient(duration * (10_000 - percentHundredths(task.percentComplete)), 10_000);
+  return Math.max(0, duration - (line.place(status, 0) - line.place(actualStart[row], 0)));
+}
+
+/** The constraints on the start and the finish of a task. What has begun is bound by the status date alone. */
+function writeBounds(network: Network, row: number, line: WorkingLine): void {
+  const { plan, graph, progress, isBegun } = network;
+  const task = plan.tasks[row];
+  let [latest, latestRank] = [Number.NEGATIVE_INFINITY, 0];
+  const bind = (at: Instant, rank: number) => {
+    if (at > latest || (at === latest && rank < latestRank)) [latest, latestRank] = [at, rank];
+  };
+  if (isBegun[row] === 1 || progress.stage[row] === NOT_STARTED) bind(line.place(progress.status, 0), STATUS_DATE_RANK);
+  if (isBegun[row] === 0) {
+    bind(line.place(parseDay(plan.projects[network.project[row]].start), 0), PROJECT_START_RANK);
+    for (let at = row; at >= 0; at = graph.parent[at]) {
+      const { notBefore } = plan.tasks[at];
+      if (notBefore !== undefined) bind(line.place(parseDay(notBefore), 0), NOT_BEFORE_RANK);
+    }
+  }
+  network.earliest[row] = latest;
+  network.earliestRank[row] = latestRank;
+  network.leastFinish[row] =
+    task.finishNotBefore === undefined ? Number.NEGATIVE_INFINITY : line.place(parseDay(task.finishNotBefore), TICKS_PER_DAY);
+  network.latestStart[row] =
+    task.notAfter === undefined || isBegun[row] === 1 ? Number.POSITIVE_INFINITY : latestStart(line, task.notAfter);
+}
+
+/** The least of all that bounds a task's finish from above: deadlines and `finishNotAfter`, its own and those above it. */
+function latestFinishOf({ plan, graph, project }: Network, row: number, line: WorkingLine): Instant {
+  const { deadline } = plan.projects[project[row]];
+  let latest = deadline === undefined ? Number.POSITIVE_INFINITY : endOf(line, deadline);
+  for (let at = row; at >= 0; at = graph.parent[at]) {
+    const bound = plan.tasks[at];
+    if (bound.deadline !== undefined) latest = Math.min(latest, endOf(line, bound.deadline));
+    if (bound.finishNotAfter !== undefined) latest = Math.min(latest, endOf(line, bound.finishNotAfter));
+  }
+  return latest;
+}
+
+function sizingOf({ plan, graph, progress }: Network, row: number): number {
   if (isSummary(graph, row)) return SUMMARY;
   const { sizing } = plan.tasks[row];
+  if (sizing !== undefined && progress.stage[row] === FINISHED && progress.actualStart[row] !== NO_DAY) return ACTUAL;
   return sizing === "dates" ? PINNED : sizing === "duration" ? DURATION : sizing === "effort" ? EFFORT : UNSCHEDULED;
 }
 
@@ -230,8 +286,8 @@ function isPlain(network: Network, link: number): boolean {
 }
 
 /** True of leaves that have instants of their own once they are dated. */
-function lasts({ sizing, lines, line, pinStart, pinFinish }: Network, row: number): boolean {
-  if (sizing[row] !== PINNED) return sizing[row] === DURATION || sizing[row] === EFFORT;
+function lasts({ sizing, isBegun, lines, line, pinStart, pinFinish }: Network, row: number): boolean {
+  if (sizing[row] !== PINNED) return isBegun[row] === 0 && (sizing[row] === DURATION || sizing[row] === EFFORT);
   const own = lines[line[row]];
   return own.indexOf(pinStart[row]) < own.indexOf(pinFinish[row] + 1);
 }

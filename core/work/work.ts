@@ -1,8 +1,10 @@
-// The rows of work of a plan: its assignments, then one implicit opening for every task with an effort.
+// The rows of work of a plan: its assignments, then one implicit opening for every task with an effort, then recorded hours that
+// are no person's own assignment.
 
 import { summaryIds } from "../plan/check.ts";
 import { carryColumn, type Grouping, groupRows, type RowIndex, rowById } from "../plan/rows.ts";
 import type { Assignment, Plan } from "../plan/schema.ts";
+import type { ActualLine } from "../recorded/actuals.ts";
 import { lookUp } from "../values/lookUp.ts";
 import { NO_FROM, NO_TO, statementOf } from "./statement.ts";
 
@@ -11,6 +13,10 @@ import { NO_FROM, NO_TO, statementOf } from "./statement.ts";
 export interface Work {
   assignments: number;
   rows: number;
+  /** The first row of recorded hours of team members, and of people without an assignment; `rows` where there are none. */
+  firstRecorded: number;
+  /** Of recorded hours of a team's member the row of the team's assignment; −1 of all others. */
+  partOf: Int32Array;
   task: Int32Array;
   project: Int32Array;
   person: Int32Array;
@@ -36,18 +42,23 @@ export interface Work {
   byPerson: Grouping;
 }
 
-/** Lays out the work of a plan. */
-export function workOf(plan: Plan): Work {
+/** Lays out the work of a plan.
+ * @param lines Actual minutes of its tracked projects. */
+export function workOf(plan: Plan, lines: readonly ActualLine[] = []): Work {
   const summaries = summaryIds(plan);
   const effortTasks = new Int32Array(
     plan.tasks.flatMap((task, row) => (task.effortHours !== undefined && !summaries.has(task.id) ? [row] : [])),
   );
   const assignments = plan.assignments.length;
-  const rows = assignments + effortTasks.length;
+  const firstRecorded = assignments + effortTasks.length;
+  const recorded = lines.filter(({ assignment, isOfTeam }) => assignment < 0 || isOfTeam);
+  const rows = firstRecorded + recorded.length;
   const column = () => new Int32Array(rows).fill(-1);
   const work: Omit<Work, "byTask" | "byPerson"> = {
     assignments,
     rows,
+    firstRecorded,
+    partOf: column(),
     task: column(),
     project: column(),
     person: column(),
@@ -72,6 +83,9 @@ export function workOf(plan: Plan): Work {
     work.implicitRow[task] = row;
     work.role[row] = rowOr(rowById(plan.roles), plan.tasks[task].roleId);
     work.project[row] = lookUp(projects, plan.tasks[task].projectId);
+  });
+  recorded.forEach((line, at) => {
+    writeRecorded(plan, work, firstRecorded + at, line);
   });
   return grouped(plan, work);
 }
@@ -113,6 +127,8 @@ export function workWithRows(plan: Plan, work: Work, former: Int32Array, changed
   const next: Omit<Work, "byTask" | "byPerson"> = {
     assignments,
     rows,
+    firstRecorded: rows,
+    partOf: new Int32Array(rows).fill(-1),
     task: ints(work.task),
     project: ints(work.project),
     person: ints(work.person),
@@ -153,6 +169,18 @@ function writeAssignment(plan: Plan, work: Omit<Work, "byTask" | "byPerson">, ro
   work.to[row] = to;
 }
 
+/** Hours of a team's member are made in the role of the team's assignment, and as firm as it; unplanned ones in the task's role. */
+function writeRecorded(plan: Plan, work: Omit<Work, "byTask" | "byPerson">, row: number, { task, person, assignment }: ActualLine): void {
+  work.task[row] = task;
+  work.project[row] = lookUp(rowById(plan.projects), plan.tasks[task].projectId);
+  work.person[row] = person;
+  work.partOf[row] = assignment;
+  work.role[row] = assignment < 0 ? rowOr(rowById(plan.roles), plan.tasks[task].roleId) : work.role[assignment];
+  if (assignment < 0) return;
+  work.isPencilled[row] = work.isPencilled[assignment];
+  work.isAsked[row] = work.isAsked[assignment];
+}
+
 function grouped(plan: Plan, work: Omit<Work, "byTask" | "byPerson">): Work {
   return { ...work, byTask: groupRows(work.task, plan.tasks.length), byPerson: groupRows(work.person, plan.people.length) };
 }
@@ -174,6 +202,9 @@ export function formerWorkRows(
   }
   return former;
 }
+
+/** True of hours that are recorded and belong to no assignment of the person. */
+export const isRecorded = (work: Work, row: number): boolean => row >= work.firstRecorded;
 
 /** True where a row has neither a person nor a team: a person is needed. */
 export function isOpening(work: Work, row: number): boolean {

@@ -61,6 +61,8 @@ const reasons: Record<DriverKind, string> = {
   finishNotBefore: "finish no earlier than its date",
   projectStart: "from the project’s start",
   stagger: "staggered",
+  statusDate: "not started before the status date",
+  actual: "as it was done",
 };
 
 function reasonText({ kind, fromName }: TaskMove["because"]): string {

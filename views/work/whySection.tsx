@@ -65,6 +65,10 @@ function boundText({ kind, link }: WhyBound): string {
       return "Finish no earlier than this date";
     case "projectStart":
       return "The project starts";
+    case "statusDate":
+      return "Not started, so not before the status date";
+    case "actual":
+      return "As it was done";
     case "link":
       return link
         ? `${linkWords[link.kind]} ${link.fromName}${lagText(link)}${link.fromProject ? ` (${link.fromProject})` : ""}`

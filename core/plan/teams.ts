@@ -1,10 +1,9 @@
 // The people of a team: its members and those of its sub-teams, each once.
 
-import type { Placed } from "../placing/placed.ts";
-import { firstRoleOf } from "../plan/names.ts";
-import { rowById } from "../plan/rows.ts";
-import type { Plan } from "../plan/schema.ts";
 import { lookUp } from "../values/lookUp.ts";
+import { firstRoleOf } from "./names.ts";
+import { rowById } from "./rows.ts";
+import type { Plan } from "./schema.ts";
 
 /** A team with all below it. */
 export interface TeamReach {
@@ -27,13 +26,6 @@ export function teamReaches(plan: Plan): TeamReach[] {
     const members = teams.flatMap((team) => plan.teams[team].memberIds.map((id) => lookUp(people, id)));
     return { teams: new Set(teams), people: [...new Set(members)] };
   });
-}
-
-/** The parts of a team's load: its people, and the rows of work assigned to it or to a team below it. */
-export function reachedWork({ work }: Placed, { people, teams }: TeamReach): { people: number[]; work: number[] } {
-  const rows: number[] = [];
-  for (let row = 0; row < work.assignments; row++) if (teams.has(work.team[row])) rows.push(row);
-  return { people, work: rows };
 }
 
 /** Person rows whose first role is each role, by role row. */
