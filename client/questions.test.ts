@@ -7,6 +7,7 @@ import { fernhollow } from "../demo/fernhollow.ts";
 import { idsOf, queriesFor } from "../tests/everyQuestion.ts";
 import { expectSame } from "../tests/expectSame.ts";
 import { tangledPlan } from "../tests/randomPlan.ts";
+import { trackedPlan } from "../tests/trackedPlan.ts";
 import { comeAsText, dataOf } from "./initial.ts";
 import type { Question } from "./questions.ts";
 import { answer } from "./redacted.ts";
@@ -39,6 +40,10 @@ test("a plan with nothing in it is no error to any of them", () => {
 
 test.each([3, 4])("nor is one in which everything is tangled (seed %i)", (seed) => {
   expect(askAll(buildModel(tangledPlan(seed)))).toBeGreaterThan(30);
+});
+
+test.each([5, 6, 7])("nor is one whose past is recorded (seed %i)", (seed) => {
+  expect(askAll(buildModel(trackedPlan(seed)))).toBeGreaterThan(30);
 });
 
 test("the frame counts what waits for an answer", () => {

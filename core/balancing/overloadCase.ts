@@ -68,6 +68,8 @@ export function overloadCase(
 
 /** True of work that may be changed: nothing done, and nothing that is locked. */
 export function isOpenToChange({ plan, work }: Model, row: number): boolean {
+  // Recorded hours are a fact.
+  if (row >= work.assignments) return false;
   const task = plan.tasks[work.task[row]];
   const person = plan.people[work.person[row]];
   return task.state !== "done" && !task.locked && !plan.projects[work.project[row]].locked && !person?.locked;

@@ -39,7 +39,8 @@ export const splitAssignment: EditKind<Split> & { schema: typeof schema } = {
     const total = assignment.hours;
     if (total !== undefined && (edit.hours === undefined || edit.hours > total)) return { fault: faultText.splitHours(total) };
     const [kept, given] = edit.gives === "later" ? sidesOf(assignment, edit) : sidesOf(assignment, edit).reverse();
-    const { personId: _, teamId: __, ...rest } = { ...assignment, ...given };
+    // What is stated to remain is of the side that has begun.
+    const { personId: _, teamId: __, remaining: ___, ...rest } = { ...assignment, ...given };
     const added = {
       ...rest,
       id: edit.newId,
@@ -49,7 +50,7 @@ export const splitAssignment: EditKind<Split> & { schema: typeof schema } = {
     };
     const stays = changedRow(plan, "assignments", edit.id, {
       ...kept,
-      ...(total !== undefined && { hours: round(total - (edit.hours ?? 0)) }),
+      ...(total !== undefined && { hours: round(total - (edit.hours ?? 0)), ...remainingAfter(assignment, edit.hours ?? 0) }),
     });
     const comes = addedRow(plan, "assignments", stated(added), null);
     if ("fault" in stays) return stays;
@@ -57,6 +58,11 @@ export const splitAssignment: EditKind<Split> & { schema: typeof schema } = {
   },
   words: (plan, { id, date }) => `split "${taskNameOf(plan, id)}" on ${date}`,
 };
+
+/** The stated remaining hours without those that are given. */
+function remainingAfter({ remaining }: Assignment, given: number): Pick<Assignment, "remaining"> {
+  return remaining ? { remaining: { ...remaining, hours: Math.max(0, round(remaining.hours - given)) } } : {};
+}
 
 /** The dates of the two sides: before `date`, and from it on. Typed buckets go to the side in which they start. */
 function sidesOf({ custom, to, from }: Assignment, { date, shiftDays = 0 }: Split): Pick<Assignment, "from" | "to" | "custom">[] {

@@ -38,6 +38,8 @@ export function barsOf(model: Placed, personId: string, range: Range, periods: r
   const bars: Bar[] = [];
   for (let at = work.byPerson.first[person]; at < work.byPerson.first[person + 1]; at++) {
     const row = work.byPerson.members[at];
+    // Recorded hours without an assignment cannot be dragged: they have no bar.
+    if (row >= work.assignments) continue;
     const minutes = placedIn(placements, row, shares[row], range.start, range.stop);
     if (minutes === 0) continue;
     const task = plan.tasks[work.task[row]];

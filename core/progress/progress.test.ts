@@ -5,9 +5,10 @@ import { trackedPlan } from "../../tests/trackedPlan.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
 import { horizonOf } from "../calendar/horizon.ts";
 import { moneySpan } from "../cost/moneySpan.ts";
+import { applyEdit } from "../edits/edit.ts";
 import { defaultCounting } from "../load/counting.ts";
 import { buildModel, type Model } from "../model.ts";
-import { findRow } from "../plan/rows.ts";
+import { findRow, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
 import { isTracked } from "../recorded/actuals.ts";
 import { baselineReport } from "../reports/baseline.ts";
@@ -152,6 +153,42 @@ test.each(seeds.slice(0, 8))("a timesheet has every hour that was recorded, by d
   }
   expect(timesheetReport(model, "nobody at all", range)).toBeNull();
 });
+
+/** Minutes worked before the status date, by person, task and day. */
+function workedOf(model: Model): Map<string, number> {
+  const { plan, work, progress } = model;
+  const worked = new Map<string, number>();
+  for (let row = 0; row < work.rows; row++)
+    for (const [day, minutes] of daysOf(model, row)) {
+      if (progress.stage[work.task[row]] === UNTRACKED || day >= progress.status) continue;
+      const key = `${plan.people[work.person[row]]?.id} ${plan.tasks[work.task[row]].id} ${day}`;
+      worked.set(key, (worked.get(key) ?? 0) + minutes);
+    }
+  return worked;
+}
+
+test.each(seeds)("giving work under way leaves what was recorded, and gives what remains (seed %i)", (seed) => {
+  const model = buildModel(trackedPlan(seed));
+  const { plan, work, progress } = model;
+  const begun = plan.assignments.filter((_, row) => progress.actual[row] > 0 && progress.stage[work.task[row]] !== FINISHED);
+  for (const assignment of begun) {
+    const personId = plan.people.find(
+      ({ id }) => !plan.assignments.some((own) => own.taskId === assignment.taskId && (own.personId === id || own.teamId !== undefined)),
+    )?.id;
+    if (personId === undefined) continue;
+    const { plan: next } = applyEdit(plan, { kind: "reassign", id: assignment.id, personId });
+    const after = buildModel(next as Plan);
+    expect(workedOf(after), assignment.id).toEqual(workedOf(model));
+    const row = rowById(plan.assignments).get(assignment.id) as number;
+    if (assignment.hours === undefined || workedByPerson(plan, assignment.taskId, personId)) continue;
+    const [kept, given] = [row, after.plan.assignments.length - 1].map((own) => after.placements.asked[own]);
+    expect(kept + given, assignment.id).toBe(model.placements.asked[row]);
+  }
+});
+
+/** True of a person who has hours on a task already: they count as the new assignment's. */
+const workedByPerson = ({ timeEntries }: Plan, taskId: string, personId: string): boolean =>
+  timeEntries.some((entry) => entry.taskId === taskId && entry.personId === personId);
 
 test("a plan without recorded hours has no progress of its own", () => {
   const { progress, work } = buildModel(tangledPlan(3));
