@@ -2,6 +2,7 @@
 import { expect, test } from "vitest";
 import { tangledPlan } from "../../tests/randomPlan.ts";
 import { trackedPlan } from "../../tests/trackedPlan.ts";
+import { Measured } from "../balancing/measures.ts";
 import { formatDay, parseDay } from "../calendar/day.ts";
 import { horizonOf } from "../calendar/horizon.ts";
 import { moneySpan } from "../cost/moneySpan.ts";
@@ -13,6 +14,7 @@ import type { Plan } from "../plan/schema.ts";
 import { isTracked } from "../recorded/actuals.ts";
 import { baselineReport } from "../reports/baseline.ts";
 import { costReport } from "../reports/cost.ts";
+import { evenOutReport } from "../reports/evenOut.ts";
 import { loadReport } from "../reports/load.ts";
 import { progressReport } from "../reports/progress.ts";
 import { scheduleReport } from "../reports/schedule.ts";
@@ -184,6 +186,18 @@ test.each(seeds)("giving work under way leaves what was recorded, and gives what
     const [kept, given] = [row, after.plan.assignments.length - 1].map((own) => after.placements.asked[own]);
     expect(kept + given, assignment.id).toBe(model.placements.asked[row]);
   }
+});
+
+test.each(seeds.slice(0, 6))("evening out never moves what was recorded (seed %i)", (seed) => {
+  const model = buildModel(trackedPlan(seed));
+  const { status } = model.progress;
+  const window = { start: status, stop: status + 120 };
+  const { report, after } = evenOutReport(model, { window, mostSteps: 400, isOver: () => false });
+  expect(workedOf(buildModel(after))).toEqual(workedOf(model));
+  expect(report.after.peakOver).toBeLessThanOrEqual(report.before.peakOver);
+  expect(report.after.unplaced).toBeLessThanOrEqual(report.before.unplaced);
+  const measured = new Measured(buildModel(after), undefined, window).totals;
+  expect([measured.peakOver, measured.unplaced]).toEqual([report.after.peakOver, report.after.unplaced]);
 });
 
 /** True of a person who has hours on a task already: they count as the new assignment's. */

@@ -14,9 +14,9 @@ export interface ActualLine {
   /** Row of the assignment it belongs to: the person's own, or that of a team of theirs; −1 for unplanned work. */
   assignment: number;
   isOfTeam: boolean;
-  /** In order. */
-  days: Day[];
-  minutes: number[];
+  /** In order; parts of the book, which nobody writes to. */
+  days: Int32Array;
+  minutes: Int32Array;
 }
 
 /** True of a project whose past is what people have recorded. */
@@ -38,16 +38,15 @@ export function actualLines(plan: Plan, recorded: Recorded): ActualLine[] {
   });
   const personRows = recorded.personIds.map((id) => people.get(id) ?? -1);
   const lines: ActualLine[] = [];
-  let last = undefined as ActualLine | undefined;
-  for (let at = 0; at < recorded.day.length; at++) {
-    const [task, person, day] = [taskRows[recorded.task[at]], personRows[recorded.person[at]], recorded.day[at]];
-    if (task < 0 || person < 0 || day >= status) continue;
-    if (!last || last.task !== task || last.person !== person) {
-      last = { task, person, assignment: -1, isOfTeam: false, days: [], minutes: [] };
-      lines.push(last);
-    }
-    last.days.push(day);
-    last.minutes.push(recorded.minutes[at]);
+  const { person: ofPerson, task: ofTask, day, minutes } = recorded;
+  for (let at = 0; at < day.length; ) {
+    const start = at;
+    const [own, whose] = [ofTask[start], ofPerson[start]];
+    let past = start;
+    for (; at < day.length && ofTask[at] === own && ofPerson[at] === whose; at++) if (day[at] < status) past = at + 1;
+    const [task, person] = [taskRows[own], personRows[whose]];
+    if (task < 0 || person < 0 || past === start) continue;
+    lines.push({ task, person, assignment: -1, isOfTeam: false, days: day.subarray(start, past), minutes: minutes.subarray(start, past) });
   }
   return lines.length === 0 ? lines : attributed(plan, lines);
 }
@@ -56,23 +55,29 @@ const rank = ({ assignment, isOfTeam }: ActualLine): number => (assignment < 0 ?
 
 /** The lines with the assignment that each belongs to, in order. */
 function attributed(plan: Plan, lines: readonly ActualLine[]): ActualLine[] {
-  const own = new Map<string, number>();
+  const [tasks, people] = [rowById(plan.tasks), rowById(plan.people)];
+  const isWanted = new Uint8Array(plan.tasks.length);
+  for (const { task } of lines) isWanted[task] = 1;
+  // A person's first assignment on a task, under one number for both.
+  const own = new Map<number, number>();
+  const keyOf = (task: number, person: number) => task * plan.people.length + person;
   const ofTeams = new Map<number, number[]>();
-  const tasks = rowById(plan.tasks);
-  const wanted = new Set(lines.map(({ task }) => task));
   plan.assignments.forEach(({ taskId, personId, teamId }, row) => {
+    if (personId === undefined && teamId === undefined) return;
     const task = tasks.get(taskId) ?? -1;
-    if (!wanted.has(task)) return;
-    const key = `${task} ${personId}`;
-    if (personId !== undefined && !own.has(key)) own.set(key, row);
+    if (task < 0 || isWanted[task] === 0) return;
     if (teamId !== undefined) ofTeams.set(task, [...(ofTeams.get(task) ?? []), row]);
+    else if (personId !== undefined) {
+      const key = keyOf(task, people.get(personId) ?? -1);
+      if (!own.has(key)) own.set(key, row);
+    }
   });
-  const reaches = ofTeams.size === 0 ? [] : teamReaches(plan).map(({ people }) => new Set(people));
+  const reaches = ofTeams.size === 0 ? [] : teamReaches(plan).map((reach) => new Set(reach.people));
   const teams = rowById(plan.teams);
   const teamOf = (row: number) => reaches[teams.get(plan.assignments[row].teamId ?? "") ?? -1];
   return lines
     .map((line): ActualLine => {
-      const row = own.get(`${line.task} ${plan.people[line.person].id}`);
+      const row = own.get(keyOf(line.task, line.person));
       if (row !== undefined) return { ...line, assignment: row };
       const team = ofTeams.get(line.task)?.find((assignment) => teamOf(assignment)?.has(line.person));
       return team === undefined ? line : { ...line, assignment: team, isOfTeam: true };
