@@ -1,5 +1,6 @@
 // The questions screens ask of a plan. Server and worker answer them with the same functions.
 
+import { approvalsOf } from "../core/answers/approvals.ts";
 import { type BoardQuery, boardOf } from "../core/answers/board.ts";
 import { byRule } from "../core/answers/byRule.ts";
 import { calendarYear } from "../core/answers/calendarYear.ts";
@@ -39,6 +40,7 @@ import { teamBoard } from "../core/answers/teamBoard.ts";
 import { timeLeftOf } from "../core/answers/timeLeft.ts";
 import { todayAnswer } from "../core/answers/today.ts";
 import { trayItems, trayOf } from "../core/answers/tray.ts";
+import { type WeekQuery, weekOf } from "../core/answers/week.ts";
 import { whyOf } from "../core/answers/why.ts";
 import { workWeeks } from "../core/answers/workWeeks.ts";
 import type { TrayItem, TrayKind } from "../core/attention/incompleteWork.ts";
@@ -167,6 +169,8 @@ export const questions = {
   marginPeople: (model: Model, { projectId }: { projectId: string }) => marginPeople(model, projectId),
   moneyLines: (model: Model, query: MoneyLinesQuery) => moneyLinesOf(model, query),
   moneyWhy: (model: Model, query: { subject: MoneySubject; range: Range; total: number }) => moneyWhy(model, query),
+  week: (model: Model, query: WeekQuery) => weekOf(model, query),
+  approvals: (model: Model, _query: Record<string, never>) => approvalsOf(model),
   views: savedViews,
   nameList: ({ plan }: Model, { list }: { list: NameList }) => nameListOf(plan, list),
   settings: ({ plan }: Model, _query: Record<string, never>) => plan.settings,

@@ -42,6 +42,22 @@ function newWork({ people }: Plan, { pick, below }: Random, id: string, taskId: 
 const withLeave = ({ people }: Plan): Person[] => people.filter(({ timeOff }) => (timeOff?.length ?? 0) > 0);
 
 const kinds: Make[] = [
+  ({ people, tasks }, random, id) => ({
+    kind: "recordHours",
+    personId: random.pick(people).id,
+    cells: [1, 2].map((at) => ({
+      newId: `hours-${id}-${at}`,
+      date: aDate(random),
+      ...(at === 1 ? { taskId: random.pick(tasks).id } : { activity: "Meeting" }),
+      hours: random.below(5) === 0 ? null : 0.5 + random.below(8) / 2,
+    })),
+  }),
+  ({ timeEntries }, random) => ({
+    kind: "decideHours",
+    ids: [anId(random, timeEntries)],
+    state: random.pick(["submitted", "submitted", "approved", "returned", "draft"] as const),
+    reason: "On which case?",
+  }),
   ({ people }, random, id) => ({
     kind: "acceptOverload",
     acceptance: { id: `accept-${id}`, personId: random.pick(people).id, ...range(random, 30), reason: "Known, and left" },
@@ -328,6 +344,8 @@ const kinds: Make[] = [
 export function noEditsYet(): Record<Edit["kind"], number> {
   const single: Record<SingleEdit["kind"], number> = {
     acceptOverload: 0,
+    recordHours: 0,
+    decideHours: 0,
     addAssignment: 0,
     addCalendar: 0,
     addComment: 0,

@@ -42,6 +42,11 @@ export function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
       { projectId, from: range.start, until: range.stop },
       { projectId: null, from: range.start, until: range.stop },
     ],
+    week: [
+      { personId, day: parseDay("2027-02-01"), added: [{ taskId }, { activity: "Meeting" }] },
+      { personId: "nobody", day: 0, added: [] },
+    ],
+    approvals: [{}],
     workWeeks: [{ assignmentId }, { assignmentId: "nothing" }],
     drop: [{ taskId, day: range.start }],
     // A copy is asked for of a project that there is.

@@ -41,6 +41,7 @@ import { changeSettings } from "./changeSettings.ts";
 import { changeTask } from "./changeTask.ts";
 import { changeTasks } from "./changeTasks.ts";
 import { changeTeam } from "./changeTeam.ts";
+import { decideHours } from "./decideHours.ts";
 import { deleteAcceptance } from "./deleteAcceptance.ts";
 import { deleteAssignment } from "./deleteAssignment.ts";
 import { deleteCalendar } from "./deleteCalendar.ts";
@@ -65,6 +66,7 @@ import type { EditKind, Made } from "./kind.ts";
 import { mergeNamed } from "./mergeNamed.ts";
 import { moveTask } from "./moveTask.ts";
 import { reassign } from "./reassign.ts";
+import { recordHours } from "./recordHours.ts";
 import { renameMark } from "./renameMark.ts";
 import { renameSketch } from "./renameSketch.ts";
 import { reviewTask } from "./reviewTask.ts";
@@ -147,6 +149,8 @@ const kinds = {
   deleteSketch,
   drawInSketch,
   eraseFromSketch,
+  recordHours,
+  decideHours,
 } as const;
 
 type Schema = (typeof kinds)[keyof typeof kinds]["schema"];
