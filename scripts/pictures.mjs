@@ -19,7 +19,7 @@ const views = [
   { name: "work", path: "/work" },
   { name: "project", path: "/work/tidepool?task=tidepool-cases&from=2027-01-25&to=2027-05-23" },
   { name: "hours", path: "/people/person/mara/hours?from=2027-02-01&to=2027-03-28" },
-  { name: "settings", path: "/settings/roles?name=designer" },
+  { name: "week", path: "/week?person=mara&week=2027-01-25", press: "As planned", region: "main" },
   { name: "people", path: "/people?person=tomas" },
   { name: "person", path: "/people/person/eha?part=off:eha-1" },
   { name: "leave", path: "/people/leave?request=bo:bo-1" },
@@ -41,13 +41,13 @@ const server = spawn(process.execPath, ["dist/server.mjs", "start"], {
 try {
   await answers(`http://127.0.0.1:${PORT}/api/plan`);
   const browser = await chromium.launch({ executablePath: CHROMIUM });
-  for (const { name, path, theme, press, awaits } of views) {
+  for (const { name, path, theme, press, region = "complementary", awaits } of views) {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
     await context.addCookies([{ name: "theme", value: theme ?? "light", url: `http://127.0.0.1:${PORT}` }]);
     const page = await context.newPage();
     await page.goto(`http://127.0.0.1:${PORT}${path}`);
     await page.locator("[data-ready=yes]").waitFor({ state: "attached" });
-    if (press) await page.getByRole("complementary").getByRole("button", { name: press }).click();
+    if (press) await page.getByRole(region).getByRole("button", { name: press }).click();
     if (awaits) await page.getByRole("list", { name: awaits }).waitFor();
     await page.waitForTimeout(500);
     // A picture is taken once all calculations are done.

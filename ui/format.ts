@@ -94,6 +94,9 @@ export const longDay = (day: Day): string => format(dateOfDay(day), "d MMM yyyy"
 export const WEEKDAYS = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"] as const;
 
 /** A day as "Tue 9 Feb". */
+/** The day of the week: "Mon". */
+export const dayName = (day: Day): string => format(dateOfDay(day), "EEE");
+
 export const weekdayText = (day: Day): string => format(dateOfDay(day), "EEE d MMM");
 
 /** A month as "Feb", with the year in January. */

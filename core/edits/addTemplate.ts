@@ -2,7 +2,8 @@
 import * as z from "zod";
 import { faultText } from "../plan/faults.ts";
 import { findRow } from "../plan/rows.ts";
-import type { Plan, Task } from "../plan/schema.ts";
+import type { Plan } from "../plan/schema.ts";
+import { taskWithoutProgress, workWithoutProgress } from "../plan/withoutProgress.ts";
 import { addedRow, type EditKind } from "./kind.ts";
 
 const schema = z.strictObject({
@@ -29,12 +30,8 @@ function contentOf({ tasks, links, assignments }: Plan, projectId: string) {
   const own = tasks.filter((task) => task.projectId === projectId);
   const ids = new Set(own.map(({ id }) => id));
   return {
-    tasks: own.map(withoutCourse),
+    tasks: own.map(({ projectId: _, ...task }) => taskWithoutProgress(task)),
     links: links.filter(({ from, to }) => ids.has(from) && ids.has(to)),
-    assignments: assignments.filter(({ taskId }) => ids.has(taskId)),
+    assignments: assignments.filter(({ taskId }) => ids.has(taskId)).map(workWithoutProgress),
   };
-}
-
-function withoutCourse({ projectId: _, percentComplete: __, state: ___, atRisk: ____, review: _____, ...task }: Task) {
-  return task;
 }

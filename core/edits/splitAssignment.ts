@@ -39,7 +39,7 @@ export const splitAssignment: EditKind<Split> & { schema: typeof schema } = {
     const total = assignment.hours;
     if (total !== undefined && (edit.hours === undefined || edit.hours > total)) return { fault: faultText.splitHours(total) };
     const [kept, given] = edit.gives === "later" ? sidesOf(assignment, edit) : sidesOf(assignment, edit).reverse();
-    // What is stated to remain is of the side that has begun.
+    // The stated remaining hours belong to the side that has begun.
     const { personId: _, teamId: __, remaining: ___, ...rest } = { ...assignment, ...given };
     const added = {
       ...rest,

@@ -8,6 +8,7 @@ import { firstRoleOf } from "../plan/names.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Assignment, Link, Plan, Project, Task, Template } from "../plan/schema.ts";
 import { movedTaskDates, movedWorkDates } from "../plan/statedDates.ts";
+import { taskWithoutProgress, workWithoutProgress } from "../plan/withoutProgress.ts";
 import { lookUp } from "../values/lookUp.ts";
 
 export interface CopyOptions {
@@ -35,7 +36,14 @@ export function projectFrom({ plan, lines }: Model, { project, source, keepsPeop
     project,
     tasks: content.tasks.map((task) => copiedTask(task, idOf, project.id, shift)),
     assignments: content.assignments.flatMap((assignment, at) =>
-      copiedAssignment(assignment, `${idStem}-a${at + 1}`, idOf, shift, keepsPeople, roleFor(plan, content, assignment)),
+      copiedAssignment(
+        workWithoutProgress(assignment),
+        `${idStem}-a${at + 1}`,
+        idOf,
+        shift,
+        keepsPeople,
+        roleFor(plan, content, assignment),
+      ),
     ),
     links: content.links.map((link, at): Link => ({ ...link, id: `${idStem}-l${at + 1}`, from: idOf(link.from), to: idOf(link.to) })),
   };
@@ -93,7 +101,7 @@ function shifter(line: WorkingLine, from: Day, to: Day): Shift {
 }
 
 function copiedTask(task: Content["tasks"][number], idOf: (id: string) => string, projectId: string, shift: Shift): Task {
-  const { percentComplete: _, state: __, atRisk: ___, review: ____, ...kept } = task;
+  const kept = taskWithoutProgress(task);
   const copy: Task = { ...kept, ...movedTaskDates(task, shift), id: idOf(task.id), projectId };
   if (task.parentId !== undefined) copy.parentId = idOf(task.parentId);
   return copy;

@@ -16,6 +16,9 @@ export const stages: Record<Project["stage"], string> = {
   cancelled: "Cancelled",
 };
 
+/** Where the past of a project comes from. */
+export const trackings = { planned: "As planned", recorded: "As recorded" } as const;
+
 /** The billing of a project; without one, nobody is billed. */
 export const billings = { internal: "Not billed", timeAndMaterials: "Time and materials", fixedFee: "Fixed fee" } as const;
 
@@ -33,6 +36,7 @@ export const projectFields = z
     leadId: z.string(),
     calendarId: z.string().min(1, { error: texts.chooseACalendar }),
     stage: z.enum(["idea", "pipeline", "approved", "active", "done", "cancelled"]),
+    tracking: z.enum(["planned", "recorded"]),
     probability: amount(0, 100, "Enter a number from 0 to 100."),
     priority: z.string(),
     start: z.string().refine((text) => readDate(text) !== null, { error: DATE_HINT }),
@@ -71,6 +75,7 @@ export function projectSet(fields: ProjectFields) {
     leadId: text(fields.leadId),
     calendarId: fields.calendarId,
     stage: fields.stage,
+    tracking: fields.tracking === "recorded" ? fields.tracking : null,
     probability: isOpen ? number(fields.probability) : null,
     priority: fields.priority === "" ? null : Number(fields.priority),
     start: readDate(fields.start) ?? "",
@@ -111,6 +116,7 @@ export function projectValues(
     leadId: project.leadId ?? "",
     calendarId: project.calendarId ?? usual.calendarId,
     stage: project.stage ?? "approved",
+    tracking: project.tracking ?? "planned",
     probability: figure(project.probability),
     priority: figure(project.priority),
     start: writeDate(project.start),

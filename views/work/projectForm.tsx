@@ -15,7 +15,7 @@ import { kindWords } from "../money/moneyWords.ts";
 import { useUnderWay } from "../notices/underWay.ts";
 import { usePeopleWithRoom } from "../planFields/peopleWithRoom.ts";
 import { useNames, usePlanFacts } from "../scope/facts.ts";
-import { billings, budgetFields, type ProjectFields, projectFields, projectValues, stages } from "./projectFields.ts";
+import { billings, budgetFields, type ProjectFields, projectFields, projectValues, stages, trackings } from "./projectFields.ts";
 import { texts } from "./words.ts";
 
 type Form = UseFormReturn<ProjectFields>;
@@ -24,7 +24,7 @@ interface ProjectFormProps {
   project: Partial<Project>;
   isNew: boolean;
   saveText: string;
-  /** The effect of saving is shown first if the start, the stage or the calendar changes. */
+  /** The effect of saving is shown first if the start, the stage, the recording or the calendar changes. */
   editOf?: (fields: ProjectFields) => Edit;
   /** True where it was saved. */
   onSave: (fields: ProjectFields) => Promise<boolean>;
@@ -66,7 +66,7 @@ export function ProjectForm({ project, isNew, saveText, editOf, onSave }: Projec
   );
 }
 
-const movesWork = ["start", "stage", "calendarId"] as const;
+const movesWork = ["start", "stage", "tracking", "calendarId"] as const;
 
 /** The effect of the typed values: moved dates, new overloads and freed people. */
 function Effect({ form, saved, editOf }: { form: Form; saved: ProjectFields; editOf: (fields: ProjectFields) => Edit }) {
@@ -110,6 +110,9 @@ function When({ form: { register, control, watch, formState } }: { form: Form })
       <FormDate label={texts.deadline} control={control} name="deadline" placeholder="none" />
       <Field label={texts.stage}>
         <FormChoice control={control} name="stage" options={wordOptions(stages)} />
+      </Field>
+      <Field label={texts.itsPast} hint={texts.recordedHoursDecide}>
+        <FormChoice control={control} name="tracking" options={wordOptions(trackings)} />
       </Field>
       {(stage === "pipeline" || stage === "idea") && (
         <Field label={texts.probabilityPercent} fault={errors.probability?.message}>

@@ -42,6 +42,8 @@ export const taskFields = z
     calendarId: z.string(),
     skills: skillFieldsSchema,
     deadline: date,
+    actualStart: date,
+    actualFinish: date,
     percentComplete: number(100),
     state: z.enum(["notStarted", "underWay", "done"]),
     priority: z.string(),
@@ -60,6 +62,9 @@ export const taskFields = z
       if (start && finish && finish < start)
         context.addIssue({ code: "custom", path: ["finish"], message: "The finish must not be before the start." });
     }
+    const [begun, ended] = [readDate(fields.actualStart), readDate(fields.actualFinish)];
+    if (begun && ended && ended < begun)
+      context.addIssue({ code: "custom", path: ["actualFinish"], message: "The finish must not be before the start." });
     if (fields.sizing === "duration") need("durationDays", "Enter its working days; 0 is a milestone.");
   });
 
@@ -85,6 +90,8 @@ export function fieldsOf(task: Partial<Task>): TaskFields {
     calendarId: text(task.calendarId),
     skills: skillRowsOf(task.skills),
     deadline: writeDate(task.deadline),
+    actualStart: writeDate(task.actualStart),
+    actualFinish: writeDate(task.actualFinish),
     percentComplete: text(task.percentComplete),
     state: task.state ?? "notStarted",
     priority: text(task.priority ?? 3),
@@ -121,6 +128,8 @@ export function setOf(fields: TaskFields): { [K in keyof TaskFields]: Task[K & k
     calendarId: text(fields.calendarId),
     skills: skillsOf(fields.skills),
     deadline: readDate(fields.deadline),
+    actualStart: readDate(fields.actualStart),
+    actualFinish: readDate(fields.actualFinish),
     percentComplete: fields.state === "done" ? 100 : number(fields.percentComplete),
     state: fields.state === "notStarted" ? null : fields.state,
     priority: fields.priority === "3" ? null : Number(fields.priority),

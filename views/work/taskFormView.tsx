@@ -50,7 +50,7 @@ export function TaskForm({ outline, task, isSummary, saveText, onSave }: TaskFor
         <FormDate label={texts.deadline} control={control} name="deadline" />
       </div>
       {!isSummary && <Conditions form={form} />}
-      {!isSummary && <Progress form={form} />}
+      {!isSummary && <Progress form={form} isTracked={outline.project.tracking === "recorded"} />}
       <Field label={texts.notes} hint={texts.boldSlantedAList}>
         <TextArea {...register("notes")} rows={3} />
       </Field>
@@ -117,7 +117,7 @@ function Conditions({ form: { register, control, formState } }: { form: Form }) 
   );
 }
 
-function Progress({ form: { register, control, formState } }: { form: Form }) {
+function Progress({ form: { register, control, formState }, isTracked }: { form: Form; isTracked: boolean }) {
   return (
     <>
       <div className="grid grid-cols-[5fr_3fr_4fr] gap-2">
@@ -131,6 +131,12 @@ function Progress({ form: { register, control, formState } }: { form: Form }) {
           <FormChoice control={control} name="priority" options={textOptions(["1", "2", "3", "4", "5"])} />
         </Field>
       </div>
+      {isTracked && (
+        <div className="field-pair">
+          <FormDate label={texts.startedOn} control={control} name="actualStart" placeholder="first hours" />
+          <FormDate label={texts.finishedOn} control={control} name="actualFinish" placeholder="last hours" />
+        </div>
+      )}
       <FormCheckbox control={control} name="atRisk">
         {texts.atRisk}
       </FormCheckbox>

@@ -1,5 +1,10 @@
 // The texts of this screen, by file: short labels and sentences without figures.
 export const texts = {
+  // projectForm.tsx, taskFormView.tsx
+  itsPast: "Past",
+  recordedHoursDecide: "With “As recorded”, work that has not begun moves to today.",
+  startedOn: "Started on",
+  finishedOn: "Finished on",
   // addWork.tsx
   assignAPerson: "Assign a person",
   who: "Who",

@@ -1,0 +1,101 @@
+// A whole week of recorded hours: typed and submitted by the person, returned, corrected, approved; the dates follow.
+import type { Locator, Page } from "@playwright/test";
+import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
+import { goTo, sheetOf, untilSaved } from "./pages.ts";
+import { planOf, postJson } from "./planRoute.ts";
+import type { Server } from "./server.ts";
+
+/** A tracked project with one task of five days and 20 hours of Mara's, which was to begin the week before the status date. */
+async function addTracked(server: Server): Promise<void> {
+  const { revision, plan } = await planOf(server);
+  const { calendars } = plan as unknown as { calendars: { id: string }[] };
+  const edits = [
+    {
+      kind: "addProject",
+      project: { id: "loan", name: "Loan crates", calendarId: calendars[0].id, stage: "active", start: "2027-01-25", tracking: "recorded" },
+      tasks: [{ id: "crates", projectId: "loan", name: "Build crates", sizing: "duration", durationDays: 5 }],
+      links: [],
+      assignments: [{ id: "crates-mara", taskId: "crates", personId: "mara", hours: 20 }],
+    },
+  ];
+  for (const edit of edits)
+    expect((await postJson(server, "/api/edits", { base: revision, request: { kind: "edit", edit } })).json.faults).toEqual([]);
+}
+
+const row = (page: Page): Locator => page.locator("[data-week]").filter({ hasText: "Build crates" });
+const day = (page: Page, at: number): Locator => row(page).locator(`[data-column=d${at}]`);
+const WEEK = "/week?person=mara&week=2027-01-25";
+
+test("a week is recorded by keys, submitted, returned, corrected and approved, and the task follows what was worked", async ({
+  page,
+  server,
+}) => {
+  await addTracked(server);
+  await goTo(page, server, "/work/loan?from=2027-01-25&to=2027-03-21");
+  const task = page.locator("[data-task]").filter({ hasText: "Build crates" });
+  await expect(task).toContainText("1 Feb – 5 Feb");
+
+  await goTo(page, server, WEEK);
+  for (const at of [0, 1, 2, 3, 4]) await expect(day(page, at)).toHaveText("4");
+  await day(page, 3).click();
+  await page.keyboard.press("p");
+  await expect(row(page).locator("[data-column=total]")).toHaveText("4");
+  await page.keyboard.press("ArrowRight");
+  await page.keyboard.type("6");
+  await page.keyboard.press("Enter");
+  await expect(row(page).locator("[data-column=total]")).toHaveText("10");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(row(page).locator("[data-column=total]")).toHaveText("4");
+  await page.getByRole("button", { name: "Redo" }).click();
+  await page.getByRole("button", { name: "Meeting" }).click();
+  const meeting = page.locator("[data-week]").filter({ hasText: "Meeting" }).first();
+  await expect(meeting).toBeVisible();
+  await page.getByRole("button", { name: "Submit the week" }).click();
+  await expect(page.getByRole("button", { name: "Withdraw" })).toBeVisible();
+  await untilSaved(page);
+
+  await goTo(page, server, "/week/approval");
+  const line = page.locator("[data-approval]").filter({ hasText: "Build crates" });
+  await expect(line).toContainText("Mara Ellingsen");
+  await expect(line.locator("[data-column=planned]")).toHaveText("20");
+  await expect(line.locator("[data-column=recorded]")).toHaveText("10");
+  await line.click();
+  const sheet = sheetOf(page, "Mara Ellingsen");
+  await sheet.getByRole("button", { name: "Return" }).click();
+  await expect(sheet).toContainText("Enter the reason for returning the hours.");
+  await sheet.getByLabel("Reason").fill("Six on Friday?");
+  await sheet.getByRole("button", { name: "Return" }).click();
+  await expect(page.getByText("No hours wait for approval")).toBeVisible();
+
+  await goTo(page, server, WEEK);
+  await expect(row(page)).toContainText("Returned: Six on Friday?");
+  await day(page, 4).click();
+  await page.keyboard.type("4");
+  await page.keyboard.press("Enter");
+  await page.getByRole("button", { name: "Submit the week" }).click();
+  await untilSaved(page);
+  await goTo(page, server, "/week/approval");
+  await page.getByRole("button", { name: "Approve everything usual" }).click();
+  await expect(page.getByText("No hours wait for approval")).toBeVisible();
+
+  // 8 of 20 h are worked: 12 h remain, three of the five days, from the status date on.
+  await goTo(page, server, "/work/loan?from=2027-01-25&to=2027-03-21");
+  await expect(task).toContainText("28 Jan – 3 Feb");
+  await goTo(page, server, WEEK);
+  await expect(row(page).locator("[data-column=left]")).toHaveText("12");
+  await day(page, 4).click();
+  await page.keyboard.type("9");
+  await expect(day(page, 4)).toHaveText("4");
+});
+
+test("a week is accepted as planned, and copied into the next one", async ({ page, server }) => {
+  await addTracked(server);
+  await goTo(page, server, "/week?person=mara&week=2027-01-25");
+  await page.getByRole("button", { name: "As planned" }).click();
+  await expect(row(page).locator("[data-column=total]")).toHaveText("20");
+  await page.getByRole("button", { name: "Next week" }).click();
+  await expect(page).toHaveURL(/week=2027-02-01/);
+  await page.getByRole("button", { name: "Copy last week" }).click();
+  await expect(row(page).locator("[data-column=total]")).toHaveText("20");
+});

@@ -1,0 +1,105 @@
+"use client";
+// A person's week: planned hours in grey, recorded hours typed over them, submitted when the week is complete.
+import { ChevronLeft, ChevronRight } from "lucide-react";
+import type { Initial } from "../../client/initial.ts";
+import type { AnswerOf } from "../../client/questions.ts";
+import type { Week as WeekAnswer } from "../../core/answers/week.ts";
+import { Button, IconButton } from "../../ui/button.tsx";
+import { hoursText, rangeText } from "../../ui/format.ts";
+import { namedOptions } from "../../ui/options.ts";
+import { Picker } from "../../ui/picker.tsx";
+import { DataTable } from "../../ui/table/dataTable.tsx";
+import { Empty, Figure, Screen } from "../frame/screen.tsx";
+import { AddRow } from "./addRow.tsx";
+import { WeekTabs } from "./tabs.tsx";
+import { useWeek, type WeekHook } from "./useWeek.ts";
+import { weekColumns } from "./weekColumns.tsx";
+import { texts } from "./words.ts";
+
+export function Week({ initial }: { initial: Initial<AnswerOf<"week">> }) {
+  const hook = useWeek(initial);
+  const { week } = hook;
+  return (
+    <Screen
+      isTwoLined
+      title={texts.week}
+      figures={
+        <>
+          <WeekTabs />
+          {week && <WeekFigures week={week} />}
+        </>
+      }
+      actions={week && <Actions hook={hook} week={week} />}
+    >
+      {week ? (
+        <>
+          <WeekTable week={week} hook={hook} />
+          <AddRow addRow={hook.addRow} />
+        </>
+      ) : (
+        <Empty title={texts.nobodyYet}>{texts.addPeopleFirst}</Empty>
+      )}
+    </Screen>
+  );
+}
+
+const sum = (minutes: readonly number[]): number => minutes.reduce((all, own) => all + own, 0);
+
+function WeekFigures({ week: { recorded, capacity, ids, start } }: { week: WeekAnswer }) {
+  return (
+    <>
+      <Figure
+        value={`${hoursText(sum(recorded))} of ${hoursText(sum(capacity))} h`}
+        says={`recorded, ${rangeText({ start, stop: start + 7 })}`}
+      />
+      {ids.returned.length > 0 && <Figure value={String(ids.returned.length)} says="returned" isOver />}
+    </>
+  );
+}
+
+function Actions({ hook, week }: { hook: WeekHook; week: WeekAnswer }) {
+  const { people, personId, show, decide } = hook;
+  const open = [...week.ids.draft, ...week.ids.returned];
+  return (
+    <>
+      <Picker label={texts.person} width={190} value={personId} onChange={(person) => show({ person })} options={namedOptions(people)} />
+      <span className="flex items-center">
+        <IconButton label={texts.previousWeek} onClick={() => show({ week: week.start - 7 })}>
+          <ChevronLeft size={16} />
+        </IconButton>
+        <Button onClick={() => show({ week: week.today })}>{texts.thisWeek}</Button>
+        <IconButton label={texts.nextWeek} onClick={() => show({ week: week.start + 7 })}>
+          <ChevronRight size={16} />
+        </IconButton>
+      </span>
+      <Button title={texts.recordsPlannedHours} onClick={() => hook.acceptPlanned()}>
+        {texts.asPlanned}
+      </Button>
+      <Button onClick={() => void hook.copyLast()}>{texts.copyLastWeek}</Button>
+      {open.length === 0 && week.ids.submitted.length > 0 ? (
+        <Button onClick={() => decide(week.ids.submitted, "draft")}>{texts.withdraw}</Button>
+      ) : (
+        <Button look="main" disabled={open.length === 0} onClick={() => decide(open, "submitted")}>
+          {texts.submitTheWeek}
+        </Button>
+      )}
+    </>
+  );
+}
+
+function WeekTable({ week, hook }: { week: WeekAnswer; hook: WeekHook }) {
+  if (week.rows.length === 0) return <Empty title={texts.nothingPlanned}>{texts.addATaskOrActivity}</Empty>;
+  return (
+    <DataTable
+      name="week"
+      label={`Week of ${week.name}`}
+      columns={weekColumns(week, hook)}
+      rows={week.rows}
+      idOf={({ key }) => key}
+      nameOf={({ name }) => name}
+      rowHeight={42}
+      headHeight={44}
+      sortIn="here"
+    />
+  );
+}
