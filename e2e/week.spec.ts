@@ -3,25 +3,7 @@ import type { Locator, Page } from "@playwright/test";
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
 import { goTo, sheetOf, untilSaved } from "./pages.ts";
-import { planOf, postJson } from "./planRoute.ts";
-import type { Server } from "./server.ts";
-
-/** A tracked project with one task of five days and 20 hours of Mara's, which was to begin the week before the status date. */
-async function addTracked(server: Server): Promise<void> {
-  const { revision, plan } = await planOf(server);
-  const { calendars } = plan as unknown as { calendars: { id: string }[] };
-  const edits = [
-    {
-      kind: "addProject",
-      project: { id: "loan", name: "Loan crates", calendarId: calendars[0].id, stage: "active", start: "2027-01-25", tracking: "recorded" },
-      tasks: [{ id: "crates", projectId: "loan", name: "Build crates", sizing: "duration", durationDays: 5 }],
-      links: [],
-      assignments: [{ id: "crates-mara", taskId: "crates", personId: "mara", hours: 20 }],
-    },
-  ];
-  for (const edit of edits)
-    expect((await postJson(server, "/api/edits", { base: revision, request: { kind: "edit", edit } })).json.faults).toEqual([]);
-}
+import { addTracked } from "./tracked.ts";
 
 const row = (page: Page): Locator => page.locator("[data-week]").filter({ hasText: "Build crates" });
 const day = (page: Page, at: number): Locator => row(page).locator(`[data-column=d${at}]`);

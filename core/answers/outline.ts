@@ -8,13 +8,14 @@ import { type MoneyGaps, moneyGaps } from "../cost/moneyGaps.ts";
 import { type CostKind, costKinds } from "../cost/moneyKeys.ts";
 import type { Model } from "../model.ts";
 import type { Money } from "../plan/moneySides.ts";
-import { percentDone } from "../plan/percentDone.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Assignment, Comment, Link, Project, Task } from "../plan/schema.ts";
 import { isSummary } from "../plan/taskGraph.ts";
+import { FINISHED, NO_DAY, UNTRACKED } from "../progress/progress.ts";
 import type { Slack } from "../schedule/backward.ts";
 import type { Conflict } from "../schedule/conflicts.ts";
 import type { TaskDates } from "../schedule/dates.ts";
+import { type TaskProgress, taskProgress } from "../status/taskProgress.ts";
 import { lookUp } from "../values/lookUp.ts";
 import { isOpening } from "../work/work.ts";
 
@@ -42,8 +43,17 @@ export interface OutlineTask {
   slack: { total: number; free: number; isCritical: boolean; lateFinish: Day } | null;
   /** The conflicts of its dates, each with its ticks. */
   conflicts: Conflict[];
-  /** Share that is done, 0 … 100: its own; of a summary, that of what is below it, weighted by hours. */
+  /** Share that is done, 0 … 100; of a summary, that of what is below it, weighted by hours. */
   progress: number;
+  /** Minutes worked before the status date, and those still to do: recorded where the project takes its past from what people
+   * record, else as planned. */
+  actual: number;
+  remaining: number;
+  /** Its project takes its past from what people record. */
+  isTracked: boolean;
+  /** The days it began and ended on; of a task that is not tracked, and before it began or ended, null. */
+  began: Day | null;
+  ended: Day | null;
   roleName: string | null;
   /** Minutes asked for by its labour and implicit opening; a summary adds up what is below it. */
   asked: number;
@@ -136,9 +146,10 @@ function outlineTasks(
     if (siblings) siblings.push(row);
     else children.set(task.parentId ?? "", [row]);
   });
+  const progress = taskProgress(model, [...children.values()].flat());
   const listed: OutlineTask[] = [];
   const visit = (row: number, depth: number): OutlineTask => {
-    const entry = outlineTask(model, row, depth);
+    const entry = outlineTask(model, row, depth, progress);
     entry.conflicts = conflictsByTask.get(entry.task.id) ?? [];
     entry.comments = commentsByTask.get(entry.task.id) ?? [];
     entry.cost = { ...(costs.get(row) ?? noCost()) };
@@ -146,7 +157,6 @@ function outlineTasks(
     const parts = (children.get(entry.task.id) ?? []).map((child) => visit(child, depth + 1));
     for (const part of parts) for (const key of ["asked", "placed", "open", "unplaced"] as const) entry[key] += part[key];
     for (const part of parts) for (const kind of costKinds) entry.cost[kind] += part.cost[kind];
-    if (parts.length > 0) entry.progress = progressOf(parts);
     return entry;
   };
   for (const row of children.get("") ?? []) visit(row, 0);
@@ -184,13 +194,6 @@ function byTask<T extends { taskId?: string }>(list: readonly T[]): Map<string, 
   return groups;
 }
 
-/** Progress weighted by hours; where nothing asks for any, each counts alike. */
-function progressOf(parts: readonly OutlineTask[]): number {
-  const total = parts.reduce((sum, { asked }) => sum + asked, 0);
-  const weight = ({ asked }: OutlineTask) => (total === 0 ? 1 / parts.length : asked / total);
-  return Math.round(parts.reduce((sum, part) => sum + part.progress * weight(part), 0));
-}
-
 function outlineLinks(model: Model, projectId: string): OutlineLink[] {
   const { plan, schedule } = model;
   const rows = rowById(plan.tasks);
@@ -213,8 +216,9 @@ function outlineLinks(model: Model, projectId: string): OutlineLink[] {
   });
 }
 
-function outlineTask(model: Model, row: number, depth: number): OutlineTask {
+function outlineTask(model: Model, row: number, depth: number, { percent, actual, remaining }: TaskProgress): OutlineTask {
   const { plan, schedule, work, placements } = model;
+  const { stage, actualStart, actualFinish } = model.progress;
   const task = plan.tasks[row];
   const isAbove = isSummary(schedule.network.graph, row);
   const entry: OutlineTask = {
@@ -225,7 +229,12 @@ function outlineTask(model: Model, row: number, depth: number): OutlineTask {
     dates: shownDates(model, schedule.of(row)),
     slack: shownSlack(model.slack().of(row)),
     conflicts: [],
-    progress: percentDone(task),
+    progress: Math.round(percent[row] / 100),
+    actual: actual[row],
+    remaining: remaining[row],
+    isTracked: !isAbove && stage[row] !== UNTRACKED,
+    began: actualStart[row] === NO_DAY ? null : actualStart[row],
+    ended: stage[row] === FINISHED && actualStart[row] !== NO_DAY ? actualFinish[row] : null,
     roleName: plan.roles[rowById(plan.roles).get(task.roleId ?? "") ?? -1]?.name ?? null,
     asked: 0,
     placed: 0,

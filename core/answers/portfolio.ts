@@ -3,9 +3,10 @@
 import { type Day, parseDay } from "../calendar/day.ts";
 import { isPipeline } from "../load/counting.ts";
 import type { Model } from "../model.ts";
-import { percentDone } from "../plan/percentDone.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Project } from "../plan/schema.ts";
+import { SUMMARY } from "../schedule/network.ts";
+import { leafPercent } from "../status/taskProgress.ts";
 import { isOpening } from "../work/work.ts";
 
 export interface PortfolioRow {
@@ -32,23 +33,28 @@ export function portfolioOf(model: Model): PortfolioRow[] {
   const { network } = schedule;
   const { first, members } = work.byTask;
   const rows = plan.projects.map((project, row) => withoutTasks(model, project, row));
-  // Hundredths of minutes, so that sums are whole.
+  // Minutes times hundredths of a percent, so that sums are whole.
   const done = new Float64Array(rows.length);
-  plan.tasks.forEach((own, task) => {
-    const sums = rows[network.project[task]];
-    const percent = percentDone(own);
+  const weights = new Float64Array(rows.length);
+  plan.tasks.forEach((_, task) => {
+    const project = network.project[task];
+    const sums = rows[project];
     sums.tasks++;
+    if (network.sizing[task] !== SUMMARY) {
+      const { percent, weight } = leafPercent(model, task);
+      done[project] += weight * percent;
+      weights[project] += weight;
+    }
     for (let at = first[task]; at < first[task + 1]; at++) {
       const row = members[at];
       const asked = placements.asked[row];
-      done[network.project[task]] += asked * percent;
       sums.asked += asked;
       sums.unplaced += placements.unplaced[row];
       if (isOpening(work, row)) sums.open += asked;
     }
   });
   rows.forEach((row, at) => {
-    if (row.asked > 0) row.progress = Math.round(done[at] / row.asked);
+    if (weights[at] > 0) row.progress = Math.round(done[at] / weights[at] / 100);
   });
   return rows;
 }

@@ -9,6 +9,7 @@ import { addPlaced, placedIn } from "../placing/placements.ts";
 import { firstRoleName } from "../plan/names.ts";
 import { percentDone } from "../plan/percentDone.ts";
 import { rowById } from "../plan/rows.ts";
+import { UNTRACKED } from "../progress/progress.ts";
 import { lookUp } from "../values/lookUp.ts";
 
 /** Minutes of one person; `have` is their capacity before the date, of a project less their work on other ones. */
@@ -46,9 +47,8 @@ export function timeLeftOf(model: Model, projectId: string | null, from: Day, un
   const range = { start: from, stop: Math.max(from, until + 1) };
   for (let row = 0; row < work.rows; row++) {
     if (work.isMaterial[row] === 1 || (project === ALL ? shares[row] < 0 : work.project[row] !== project)) continue;
-    const asked = project === ALL ? askedWithin(model, row, range) : model.placements.asked[row];
-    if (project === ALL && asked === 0) continue;
-    const open = Math.round(asked * (1 - percentDone(plan.tasks[work.task[row]]) / 100));
+    if (project === ALL && askedWithin(model, row, range) === 0) continue;
+    const open = leftOf(model, row, project === ALL ? range : null);
     if (work.person[row] >= 0) remaining.set(work.person[row], (remaining.get(work.person[row]) ?? 0) + open);
     if (work.role[row] >= 0 && open > 0) roles.add(work.role[row]);
   }
@@ -83,6 +83,19 @@ function askedWithin({ placements }: Model, row: number, { start, stop }: Range)
   let minutes = placedIn(placements, row, 10_000, start, stop);
   for (const { day, minutes: lost } of placements.unplacedAt.get(row) ?? []) if (day >= start && day < stop) minutes += lost;
   return minutes;
+}
+
+/** Minutes of a row still to do. Where people record their hours these are the ones after the status date; elsewhere the share
+ * that the task states as done is taken off. @param range Null for whenever it is. */
+function leftOf(model: Model, row: number, range: Range | null): number {
+  const { plan, work, placements, progress } = model;
+  const task = work.task[row];
+  if (progress.stage[task] !== UNTRACKED)
+    return range
+      ? askedWithin(model, row, { start: Math.max(range.start, progress.status), stop: range.stop })
+      : placements.asked[row] - progress.actual[row];
+  const asked = range ? askedWithin(model, row, range) : placements.asked[row];
+  return Math.round(asked * (1 - percentDone(plan.tasks[task]) / 100));
 }
 
 const order = { trouble: 0, fits: 1, done: 2, helper: 3 } as const;

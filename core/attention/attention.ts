@@ -9,12 +9,13 @@ import { objectKeys } from "../values/objectKeys.ts";
 import { dateSignals } from "./dates.ts";
 import { moneySignals } from "./money.ts";
 import { peopleSignals } from "./people.ts";
+import { progressDateSignals, progressWorkSignals } from "./progress.ts";
 import { workSignals } from "./work.ts";
 
 const makers: Record<AttentionGroup, (model: Model, horizon: Horizon) => Attention[]> = {
   people: peopleSignals,
-  work: workSignals,
-  dates: dateSignals,
+  work: (model, horizon) => [...workSignals(model, horizon), ...progressWorkSignals(model)],
+  dates: (model) => [...dateSignals(model), ...progressDateSignals(model)],
   money: moneySignals,
 };
 

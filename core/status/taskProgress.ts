@@ -21,38 +21,20 @@ export interface TaskProgress {
   percent: Int32Array;
 }
 
-/** The progress of every task. */
-export function taskProgress(model: Placed): TaskProgress {
-  const { plan, work, placements, progress, schedule } = model;
-  const { graph, sizing } = schedule.network;
-  const column = () => new Float64Array(plan.tasks.length);
+/** The progress of tasks. @param rows Those it is asked for, a summary with all its leaves; all where left out. */
+export function taskProgress(model: Placed, rows: readonly number[] = model.plan.tasks.map((_, row) => row)): TaskProgress {
+  const { graph, sizing } = model.schedule.network;
+  const column = () => new Float64Array(model.plan.tasks.length);
   const own: TaskProgress = {
     actual: column(),
     remaining: column(),
     unplaced: column(),
     placed: column(),
     weight: column(),
-    percent: new Int32Array(plan.tasks.length),
+    percent: new Int32Array(model.plan.tasks.length),
   };
-  const stated = column();
-  for (let row = 0; row < work.rows; row++) {
-    if (work.isMaterial[row] === 1) continue;
-    const task = work.task[row];
-    const isTracked = progress.stage[task] !== UNTRACKED;
-    const actual = isTracked ? progress.actual[row] : placedIn(placements, row, 10_000, Number.NEGATIVE_INFINITY, progress.status);
-    own.actual[task] += actual;
-    own.remaining[task] += Math.max(0, placements.asked[row] - actual);
-    own.unplaced[task] += placements.unplaced[row];
-    own.placed[task] += placements.placed[row];
-    own.weight[task] += placements.asked[row];
-    if (row < work.assignments && (work.way[row] === HOURS || work.way[row] === CUSTOM)) stated[task] += work.amount[row];
-  }
-  for (let task = 0; task < plan.tasks.length; task++) {
-    if (sizing[task] === SUMMARY) continue;
-    if (progress.stage[task] === FINISHED && progress.actualOfTask[task] === 0) own.weight[task] = stated[task];
-    own.percent[task] = percentOfLeaf(model, task, own.actual[task], own.remaining[task]);
-  }
-  for (let task = 0; task < plan.tasks.length; task++) {
+  for (const task of rows) if (sizing[task] !== SUMMARY) writeLeaf(model, own, task);
+  for (const task of rows) {
     if (sizing[task] !== SUMMARY) continue;
     const leaves: number[] = [];
     forLeaves(graph, task, (leaf) => leaves.push(leaf));
@@ -63,11 +45,48 @@ export function taskProgress(model: Placed): TaskProgress {
   return own;
 }
 
+function writeLeaf(model: Placed, own: TaskProgress, task: number): void {
+  const { placements, progress } = model;
+  const isTracked = progress.stage[task] !== UNTRACKED;
+  for (const row of labourOf(model, task)) {
+    const actual = isTracked ? progress.actual[row] : placedIn(placements, row, 10_000, Number.NEGATIVE_INFINITY, progress.status);
+    own.actual[task] += actual;
+    own.remaining[task] += Math.max(0, placements.asked[row] - actual);
+    own.unplaced[task] += placements.unplaced[row];
+    own.placed[task] += placements.placed[row];
+  }
+  ({ percent: own.percent[task], weight: own.weight[task] } = leafPercent(model, task));
+}
+
+/** How complete a leaf is, in hundredths of a percent, and the minutes it weighs in what is above it. */
+export function leafPercent(model: Placed, task: number): { percent: number; weight: number } {
+  const { work, placements, progress } = model;
+  let [asked, stated, actual, remaining] = [0, 0, 0, 0];
+  for (const row of labourOf(model, task)) {
+    asked += placements.asked[row];
+    actual += progress.actual[row];
+    remaining += Math.max(0, placements.asked[row] - progress.actual[row]);
+    if (row < work.assignments && (work.way[row] === HOURS || work.way[row] === CUSTOM)) stated += work.amount[row];
+  }
+  const isUnrecorded = progress.stage[task] === FINISHED && progress.actualOfTask[task] === 0;
+  return { percent: percentOfLeaf(model, task, actual, remaining), weight: isUnrecorded ? stated : asked };
+}
+
+/** The work rows of a task, without its material. */
+function labourOf({ work }: Placed, task: number): number[] {
+  const rows: number[] = [];
+  for (let at = work.byTask.first[task]; at < work.byTask.first[task + 1]; at++) {
+    const row = work.byTask.members[at];
+    if (work.isMaterial[row] === 0) rows.push(row);
+  }
+  return rows;
+}
+
 /** Hundredths of a percent: all of what is done; else what is stated; else what is worked of all that is asked for. */
 function percentOfLeaf({ plan, progress }: Placed, task: number, actual: number, remaining: number): number {
   const stage = progress.stage[task];
   const { state, percentComplete } = plan.tasks[task];
-  if (stage === UNTRACKED ? state === "done" : stage === FINISHED) return 10_000;
+  if (stage === FINISHED || (stage === UNTRACKED && state === "done")) return 10_000;
   if (percentComplete !== undefined) return percentHundredths(percentComplete);
   return stage === UNTRACKED ? 0 : (shareOf(actual, actual + remaining) ?? 0);
 }

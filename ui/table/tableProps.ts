@@ -31,8 +31,8 @@ export interface TableProps<R> {
   ticks?: Ticks;
   /** Cells can be marked as a block, copied, pasted, cleared and filled. */
   blocks?: BlockActions<R>;
-  /** Keys of the view itself, looked at first; true where one was meant. */
-  onKey?: (event: KeyboardEvent, row: R) => boolean;
+  /** Keys of the view itself, looked at first, with the column in focus; true where one was meant. */
+  onKey?: (event: KeyboardEvent, row: R, column: string | null) => boolean;
   /** Is where no row is left. */
   empty?: ReactNode;
   /** A screen with two tables keeps the order of one of them out of the address. */

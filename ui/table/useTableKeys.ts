@@ -54,7 +54,7 @@ export function useTableKeys<R>({ props, columns, lines, reveal }: KeyOptions<R>
     if (!place || !line || isTyping(event.nativeEvent) || isControl(event.target, "a,button")) return;
     const column = columns.find(({ id }) => id === place.column);
     const isPlain = !event.ctrlKey && !event.metaKey && !event.altKey;
-    if (props.onKey?.(event, line.row)) event.preventDefault();
+    if (props.onKey?.(event, line.row, place.column)) event.preventDefault();
     else if (blocks.press(event)) event.preventDefault();
     else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "c" && !event.shiftKey)
       copy(props, columns, rows, line, column);

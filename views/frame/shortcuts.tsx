@@ -54,6 +54,7 @@ const ofScreen: Record<string, Listed> = {
     ["Alt → ←", "Indent or outdent the task"],
     ["← →", "Collapse and expand a summary"],
     ["M", "Move the row’s bar: arrow keys move it, Enter confirms"],
+    ["S, D", "Mark the task, or the selected ones, as started, as done"],
     ["X", "Select the row"],
     ["F", "Fill the selected rows down from the first"],
     ["Ctrl Enter", "Send the comment"],

@@ -26,8 +26,12 @@ export const kindNames: Record<AttentionKind, string> = {
   noEstimate: "Tasks with no estimate",
   noDates: "Tasks with no dates",
   noRole: "Tasks with no role",
+  nothingLeft: "Tasks with no hours left that are not marked as done",
   missedDeadline: "Deadlines that are missed",
   cannotHold: "Date conflicts",
+  startDue: "Tasks that should have started",
+  finishDue: "Tasks that should have finished",
+  finishAhead: "Tasks marked as done on a day to come",
   missingRate: "Work without a rate",
   missingExchangeRate: "Rates without an exchange rate",
   thinMargin: "Margins under their goal",
@@ -75,6 +79,14 @@ export function sentenceOf(signal: Redacted<Attention>): string {
     case "missedDeadline":
     case "cannotHold":
       return `${signal.task === undefined ? signal.project : taskIn(signal)}: ${heldText(signal)}${signal.also ? `, and ${countText(signal.also.length, "more date")}` : ""}`;
+    case "nothingLeft":
+      return `${taskIn(signal)} has no hours left and is not marked as done.`;
+    case "startDue":
+      return `${taskIn(signal)} should have started by now.`;
+    case "finishDue":
+      return `${taskIn(signal)} should have finished on ${day(signal.from)}.`;
+    case "finishAhead":
+      return `${taskIn(signal)} is marked as done on ${day(signal.from)}, a day to come.`;
     case "missingRate":
       return `${signal.project}: ${countText(count, "assignment has", "assignments have")} no rate${peopleText(signal)}.`;
     case "missingExchangeRate":

@@ -3,6 +3,7 @@
 import { type KeyboardEvent, useCallback, useMemo, useRef } from "react";
 import type { Redacted } from "../../client/seen.ts";
 import type { OutlineLink, OutlineTask } from "../../core/answers/outline.ts";
+import type { Mark } from "../../core/progress/markTasks.ts";
 import { writeLinkText } from "../../core/typing/linkText.ts";
 import { focusSoon } from "../../ui/focusSoon.ts";
 import { hueOf } from "../../ui/format.ts";
@@ -16,6 +17,7 @@ import type { Step } from "./outlinePlace.ts";
 import { TaskBar } from "./taskBar.tsx";
 import type { ProjectHook } from "./useProject.ts";
 
+const marks: Record<string, Mark | undefined> = { s: "started", d: "done" };
 const steps: Record<string, Step> = { ArrowUp: "up", ArrowDown: "down", ArrowRight: "in", ArrowLeft: "out" };
 
 export function OutlineTable({ project, edits }: { project: ProjectHook; edits: ChartEdits }) {
@@ -28,12 +30,14 @@ export function OutlineTable({ project, edits }: { project: ProjectHook; edits: 
   const links = outline?.links ?? [];
   const follows = useFollows(project);
   const columns = useMemo(() => [...columnsOf(project.columns, follows, outline), chart], [project.columns, follows, outline, chart]);
-  const press = (event: KeyboardEvent, { task: { id } }: Redacted<OutlineTask>): boolean => {
+  const press = (event: KeyboardEvent, { task: { id } }: Redacted<OutlineTask>, column: string | null): boolean => {
+    const letter = event.ctrlKey || event.metaKey || event.altKey || column === "follows" ? null : event.key.toLowerCase();
     if (event.altKey && steps[event.key]) void project.move(id, steps[event.key]).then(() => focusSoon(`task-${id}`));
     else if (event.key === "Enter" && !event.ctrlKey && !event.metaKey && !event.altKey) {
       select(id);
       requestAnimationFrame(() => document.getElementById("quick-entry")?.focus());
-    } else if (event.key.toLowerCase() === "m" && !event.ctrlKey && !event.metaKey) focusSoon(`bar-${id}`);
+    } else if (letter === "m") focusSoon(`bar-${id}`);
+    else if (letter !== null && marks[letter]) project.mark(ticked.size > 0 ? [...ticked] : [id], marks[letter]);
     else return false;
     return true;
   };

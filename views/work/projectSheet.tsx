@@ -15,6 +15,7 @@ import { RemedyList } from "../remedies/remedyList.tsx";
 import { remedyEdit } from "../remedies/remedyWords.ts";
 import { SignalsOf } from "../today/signalsOf.tsx";
 import { BulkTasks } from "./bulkTasks.tsx";
+import { MarkSheet } from "./markTasks.tsx";
 import { PageSheet } from "./page/pageSheet.tsx";
 import { projectSet } from "./projectFields.ts";
 import { ProjectForm } from "./projectForm.tsx";
@@ -46,6 +47,7 @@ export function ProjectSheet({ outline, project, drop, onDropped }: ProjectSheet
         onClose={onDropped}
       />
     );
+  if (project.marking) return <MarkSheet key={project.marking.mark} project={project} {...project.marking} />;
   return project.ticked.size > 0 ? <BulkTasks project={project} /> : <Selected outline={outline} project={project} />;
 }
 

@@ -13,6 +13,7 @@ import { remedyEdit } from "../remedies/remedyWords.ts";
 import { SignalsOf } from "../today/signalsOf.tsx";
 import { Comments } from "./comments.tsx";
 import { TaskLinks } from "./links.tsx";
+import { MarkButtons } from "./markTasks.tsx";
 import { Review } from "./review.tsx";
 import { newTaskOf, setOf, type TaskFields } from "./taskForm.ts";
 import { TaskForm } from "./taskFormView.tsx";
@@ -49,6 +50,7 @@ export function TaskSheet({ outline, entry, project }: TaskProps) {
   return (
     <Sheet title={task.name} subtitle={subtitleOf(entry)} onClose={() => project.select(null)}>
       {!isSummary && <Review key={`${task.state} ${task.review?.state}`} task={task} />}
+      {!isSummary && <MarkButtons entry={entry} project={project} />}
       {why && <WhySection entry={entry} why={why} onChange={(set) => void project.changeTask(task.id, set)} />}
       {entry.conflicts.some(({ kind }) => kind === "deadline" || kind === "finishNotAfter") && (
         <RemedyList problem={{ about: "deadline", missed: { taskId: task.id } }} onApply={(line) => void project.edit(remedyEdit(line))} />

@@ -2,13 +2,16 @@
 // Binds a project's screen to the plan: selected, ticked and folded tasks, and the edits made there.
 import { parseAsArrayOf, parseAsString, parseAsStringLiteral, useQueryState } from "nuqs";
 import { useCallback, useState } from "react";
+import { toast } from "sonner";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer } from "../../client/session.tsx";
+import { type Mark, markEdit, needsDay } from "../../core/progress/markTasks.ts";
 import { toggledList } from "../../ui/toggled.ts";
 import { type OutlineColumn, outlineColumns, usualColumns } from "./outlineColumns.tsx";
 import { useLastSeen } from "./useLastSeen.ts";
 import { useTaskEdits } from "./useTaskEdits.ts";
+import { texts } from "./words.ts";
 
 /** Is in the URL for a task that is about to be added. */
 const NEW = "new";
@@ -36,13 +39,22 @@ export function useProject(projectId: string, initial: Initial<AnswerOf<"outline
   const tasks = outline?.tasks ?? [];
   const selected = tasks.find(({ task }) => task.id === taskId) ?? null;
   const edits = useTaskEdits(projectId, tasks, selected, select);
+  const [marking, setMarking] = useState<{ ids: readonly string[]; mark: Mark } | null>(null);
+  /** Marks tasks as started or done; asks for the day first where nothing says it. Summaries among them are left out. */
+  const mark = (ids: readonly string[], how: Mark) => {
+    const leaves = tasks.filter(({ task, isSummary }) => ids.includes(task.id) && !isSummary);
+    const edit = markEdit(leaves, how, {});
+    if (edit === null) toast(leaves.length === 0 ? texts.marksAreForTasks : texts.markedAlready);
+    else if (leaves.some((leaf) => needsDay(leaf, how))) setMarking({ ids: leaves.map(({ task }) => task.id), mark: how });
+    else void edits.edit(edit).then(() => setTicked(new Set()));
+  };
   return {
     outline,
     initialWhy,
     tasks,
     selected,
     /** Something is in the side sheet. */
-    hasSheet: selected !== null || ticked.size > 0 || (taskId !== null && parts.has(taskId)),
+    hasSheet: marking !== null || selected !== null || ticked.size > 0 || (taskId !== null && parts.has(taskId)),
     isAdding: taskId === NEW,
     isShowingTimeLeft: taskId === TIME_LEFT,
     isShowingPage: taskId === PAGE,
@@ -65,6 +77,9 @@ export function useProject(projectId: string, initial: Initial<AnswerOf<"outline
     untickAll: () => setTicked(new Set()),
     select,
     add: () => select(NEW),
+    marking,
+    mark,
+    closeMark: () => setMarking(null),
     ...edits,
   };
 }

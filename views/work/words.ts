@@ -66,6 +66,13 @@ export const texts = {
   costForYourOwnUse: "Cost, for your own use",
   theCostOfEachTask: "The cost of each task, by labour, material, fixed cost and expenses.",
   printTheCost: "Print the cost…",
+  // markTasks.tsx
+  reopen: "Reopen",
+  noApprovedHoursSayWhen: "No approved hours say when.",
+  theFinishMustNot: "The finish must not be before the start.",
+  // useProject.ts
+  marksAreForTasks: "Summaries follow from their subtasks. Mark those instead.",
+  markedAlready: "Marked so already.",
   // portfolio.tsx
   work: "Work",
   neededInTotal: "needed in total",

@@ -1,0 +1,71 @@
+// A project that records its progress, in its outline: tasks are marked as started and as done, and the dates follow.
+import { test } from "./demo.ts";
+import { expect } from "./expect.ts";
+import { goTo, sheetOf, untilSaved } from "./pages.ts";
+import { addTracked } from "./tracked.ts";
+
+test("a task that should have started is marked as done by a key, and what follows it moves as the effect said", async ({
+  page,
+  server,
+}) => {
+  await addTracked(server);
+  await goTo(page, server, "/today");
+  const due = page.locator("[data-signal]").filter({ hasText: "Build crates (Loan crates) should have started by now." });
+  await expect(due).toHaveCount(1);
+
+  await goTo(page, server, "/work/loan?columns=progress,remaining,began,ended,dates&from=2027-01-18&to=2027-04-18");
+  const crates = page.locator("[data-task=crates]");
+  const ship = page.locator("[data-task=ship]");
+  await expect(crates).toContainText("1 Feb – 5 Feb");
+  await expect(crates.locator("[data-column=remaining]")).toHaveText("20");
+  await expect(ship).toContainText("8 Feb – 9 Feb");
+
+  await page.locator("#task-crates").focus();
+  await page.keyboard.press("d");
+  const sheet = sheetOf(page);
+  await expect(sheet.getByLabel("Finished on")).toHaveValue("1 Feb 2027");
+  await sheet.getByLabel("Finished on").fill("29 jan");
+  await sheet.getByLabel("Started on").fill("30 jan");
+  await expect(sheet).toContainText("The finish must not be before the start.");
+  await sheet.getByLabel("Started on").fill("25 jan");
+  await expect(sheet).toContainText("Ship crates9 Feb → 2 Feb");
+  await page.keyboard.press("Enter");
+  await expect(crates).toContainText("25 Jan – 29 Jan");
+  await expect(crates.locator("[data-column=progress]")).toHaveText("100%");
+  await expect(crates.locator("[data-column=remaining]")).toHaveText("");
+  await expect(crates.locator("[data-column=ended]")).toHaveText("29 Jan");
+  await expect(ship).toContainText("1 Feb – 2 Feb");
+  await untilSaved(page);
+
+  // Both are chosen: the one that is done is open again, on the day it had; the other starts today.
+  await page.locator("#task-crates").focus();
+  await page.keyboard.press("x");
+  await page.keyboard.press("Shift+ArrowDown");
+  await page.keyboard.press("s");
+  await expect(sheetOf(page)).toContainText("Ship crates");
+  await page.keyboard.press("Enter");
+  await expect(crates.locator("[data-column=began]")).toHaveText("25 Jan");
+  await expect(crates.locator("[data-column=ended]")).toHaveText("");
+  await expect(ship.locator("[data-column=began]")).toHaveText("1 Feb");
+  await untilSaved(page);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(ship.locator("[data-column=began]")).toHaveText("");
+  await expect(crates.locator("[data-column=ended]")).toHaveText("29 Jan");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(crates).toContainText("1 Feb – 5 Feb");
+
+  await goTo(page, server, "/today");
+  await expect(due).toHaveCount(1);
+});
+
+test("a task of a project that follows the plan is marked without a question", async ({ page, server }) => {
+  await goTo(page, server, "/work/tidepool?columns=progress,dates");
+  const order = page.locator("[data-task=tidepool-order]");
+  const dates = await order.locator("[data-column=dates]").textContent();
+  await page.locator("#task-tidepool-order").focus();
+  await page.keyboard.press("d");
+  await expect(order.locator("[data-column=progress]")).toHaveText("100%");
+  await expect(order.locator("[data-column=dates]")).toHaveText(dates ?? "");
+  await page.keyboard.press("s");
+  await expect(order.locator("[data-column=progress]")).toHaveText("");
+});
