@@ -7,7 +7,7 @@ import { applyChanges } from "../core/edits/change.ts";
 import type { Model } from "../core/model.ts";
 import { movesOf } from "../core/schedule/moves.ts";
 import { modelUnder } from "../core/sketch/sketch.ts";
-import { updateModel } from "../core/update.ts";
+import { updateModel } from "../core/update/update.ts";
 import { messageOf } from "../core/values/errors.ts";
 import { writeCsv } from "../interchange/csv.ts";
 import { boardTable } from "../views/balance/boardTable.ts";

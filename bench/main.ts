@@ -24,7 +24,7 @@ import { networkOf } from "../core/schedule/network.ts";
 import { quickProposal } from "../core/staffing/greedy.ts";
 import { problemOf, worthOf } from "../core/staffing/problem.ts";
 import { bestProposal } from "../core/staffing/program.ts";
-import { updateModel } from "../core/update.ts";
+import { updateModel } from "../core/update/update.ts";
 import { largePlan } from "../demo/large.ts";
 import { benchAnswers } from "./answers.ts";
 import { benchEvenOut } from "./evenOut.ts";

@@ -17,7 +17,7 @@ import { type Moves, movesOf } from "../core/schedule/moves.ts";
 import { isOfPlanItself, modelUnder, recordedEdit } from "../core/sketch/sketch.ts";
 import type { Solver } from "../core/staffing/program.ts";
 import { type Proposal, type ProposeOptions, propose } from "../core/staffing/proposal.ts";
-import { updateModel } from "../core/update.ts";
+import { updateModel } from "../core/update/update.ts";
 import { currentDay } from "./clock.ts";
 import { type KeptEdit, newKey } from "./keptEdit.ts";
 import { NotTaken, type PlanMessage, type Settle, type Settled } from "./messages.ts";

@@ -39,6 +39,25 @@ const effect = { cost: "cost", revenue: "bill" } as const;
 const signal = { share: "margin", weight: "margin" } as const;
 const candidate = { cost: "cost", marginAfter: "margin" } as const;
 
+const ofEarned = {
+  actualCost: "cost",
+  remainingCost: "cost",
+  promised: {
+    cost: "cost",
+    costDifference: "cost",
+    plannedValue: "cost",
+    earnedValue: "cost",
+    scheduleVariance: "cost",
+    costVariance: "cost",
+    atCompletion: "cost",
+    varianceAtCompletion: "cost",
+    atCompletionByIndex: "cost",
+    spi: "cost",
+    cpi: "cost",
+    tcpi: "cost",
+  },
+} as const;
+
 type AnswerMarks<Q extends Question> = MarksOf<WholeAnswerOf<Q>, NeverRedacted>;
 
 /** The marks of every answer that has figures of money; of some, the query decides the side. */
@@ -69,6 +88,9 @@ export const moneyIn: {
   horizon: { pipeline: { value: "bill" } },
   horizonHelps: { helps: { cost: "cost" } },
   horizonHelp: { cost: "cost" },
+  earned: { projects: ofEarned, totals: ofEarned },
+  earnedTasks: ofEarned,
+  earnedCurve: { planned: "cost", spent: "cost", forecast: "cost" },
   margins: { projects: ofMargin, clients: ofMargin },
   marginPeople: { cost: "cost", revenue: "bill", share: "margin" },
   budgets: { budget: "cost", spent: "cost", left: "cost" },

@@ -5,6 +5,7 @@ import { type BoardQuery, boardOf } from "../core/answers/board.ts";
 import { byRule } from "../core/answers/byRule.ts";
 import { calendarYear } from "../core/answers/calendarYear.ts";
 import { earliestAnswer, soonerAnswer, startWithAnswer } from "../core/answers/earliest.ts";
+import { earnedCurve, earnedOf, earnedTasks } from "../core/answers/earned.ts";
 import { enquiriesOf, enquiryEffect } from "../core/answers/enquiries.ts";
 import { type EvenedQuery, evenedLines } from "../core/answers/evenedLines.ts";
 import { expensesOf } from "../core/answers/expenses.ts";
@@ -147,6 +148,9 @@ export const questions = {
   exchangeRates: ({ plan }: Model, _query: Record<string, never>) => plan.exchangeRates,
   rateUses: (model: Model, query: { tableId: string }) => rateUses(model, query),
   rateGaps: (model: Model, _query: Record<string, never>) => rateGaps(model),
+  earned: (model: Model, { baselineId }: { baselineId: string | null }) => earnedOf(model, baselineId),
+  earnedTasks: (model: Model, query: { baselineId: string; projectId: string }) => earnedTasks(model, query),
+  earnedCurve: (model: Model, query: { baselineId: string; projectId: string }) => earnedCurve(model, query),
   margins: (model: Model, query: CountedQuery) => marginsOf(model, query),
   sketches: (model: Model, _query: Record<string, never>) => sketchesOf(model),
   sketchEntries: (model: Model, { sketchId }: { sketchId: string }) => sketchEntries(model, sketchId),

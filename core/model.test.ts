@@ -16,7 +16,7 @@ import { buildModel, type Model } from "./model.ts";
 import { checkPlan } from "./plan/check.ts";
 import type { Plan } from "./plan/schema.ts";
 import { loadReport } from "./reports/load.ts";
-import { updateModel } from "./update.ts";
+import { updateModel } from "./update/update.ts";
 import { objectKeys } from "./values/objectKeys.ts";
 
 const small = { people: 24, projects: 5, tasks: 90, assignments: 220, links: 90 };

@@ -38,6 +38,7 @@ const screens = [
   "/money?cost=all",
   "/money/cash-flow?of=project:tidepool",
   "/money/margin?project=slowlight",
+  "/money/earned?sheet=take",
 ];
 
 for (const path of screens)

@@ -1,7 +1,7 @@
 // A project that records its progress, in its outline: tasks are marked as started and as done, and the dates follow.
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
-import { goTo, sheetOf, untilSaved } from "./pages.ts";
+import { choose, goTo, sheetOf, untilSaved } from "./pages.ts";
 import { addTracked } from "./tracked.ts";
 
 test("a task that should have started is marked as done by a key, and what follows it moves as the effect said", async ({
@@ -68,4 +68,47 @@ test("a task of a project that follows the plan is marked without a question", a
   await expect(order.locator("[data-column=dates]")).toHaveText(dates ?? "");
   await page.keyboard.press("s");
   await expect(order.locator("[data-column=progress]")).toHaveText("");
+});
+
+test("a baseline is taken, what has moved since is read against it, and it is deleted after a question", async ({ page, server }) => {
+  await addTracked(server);
+  await goTo(page, server, "/money/earned");
+  await expect(page.getByText("No baseline yet")).toBeVisible();
+  await page.getByRole("button", { name: "Take a baseline" }).click();
+  const sheet = sheetOf(page);
+  await sheet.getByLabel("Name").fill("As agreed");
+  await choose(sheet.getByLabel("Projects"), "Loan crates");
+  await sheet.getByRole("button", { name: "Take the baseline" }).click();
+  const loan = page.locator("[data-earned=loan]");
+  await expect(loan.locator("[data-column=finish]")).toHaveText("9 Febas promised");
+  await expect(page.locator("[data-earned]")).toHaveCount(1);
+  await untilSaved(page);
+
+  // Done in the week before without an hour of its 20: what follows moves from 9 to 2 February.
+  await goTo(page, server, "/work/loan");
+  await page.locator("#task-crates").focus();
+  await page.keyboard.press("d");
+  await sheet.getByLabel("Finished on").fill("29 jan");
+  await sheet.getByLabel("Started on").fill("25 jan");
+  await page.keyboard.press("Enter");
+  await expect(page.locator("[data-task=ship]")).toContainText("1 Feb – 2 Feb");
+  await untilSaved(page);
+
+  await goTo(page, server, "/money/earned");
+  await expect(loan.locator("[data-column=finish]")).toHaveText("2 Feb−5 d");
+  await expect(loan.locator("[data-column=work]")).toHaveText("−20 h");
+  await expect(loan.locator("[data-column=actual]")).toContainText("0");
+  await loan.click();
+  await expect(sheet).toContainText("Finishes on 2 Feb, 5 working days earlier than promised.");
+  await expect(sheet.getByRole("listitem").filter({ hasText: "Build crates" })).toContainText("start −5 d · finish −5 d · −20 h");
+  await expect(sheet.getByRole("listitem").filter({ hasText: "Ship crates" })).toContainText("start −5 d · finish −5 d");
+
+  await page.getByRole("button", { name: "Details" }).click();
+  await sheet.getByRole("button", { name: "Delete the baseline" }).click();
+  await sheet.getByRole("button", { name: "Keep it" }).click();
+  await sheet.getByRole("button", { name: "Delete the baseline" }).click();
+  await sheet.getByRole("button", { name: "Delete it" }).click();
+  await expect(page.getByText("No baseline yet")).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(loan.locator("[data-column=finish]")).toHaveText("2 Feb−5 d");
 });

@@ -12,7 +12,6 @@ const views = [
   { name: "today", path: "/today" },
   { name: "even-out", path: "/balance?even=all", press: "Even out", awaits: "Proposed moves" },
   { name: "balance", path: "/balance?open=ines&cell=ines@2027-02-22_2027-02-28" },
-  { name: "balance-dark", path: "/balance?open=ines&cell=ines@2027-02-22_2027-02-28", theme: "dark" },
   { name: "sketches", path: "/sketches?beside=sketch-spring&open=sketch-spring" },
   { name: "openings", path: "/openings?opening=tank-open" },
   { name: "enquiries", path: "/enquiries?enquiry=enquiry-mill" },
@@ -28,6 +27,14 @@ const views = [
   { name: "cash-flow", path: "/money/cash-flow?of=project:tidepool&span=plan" },
   { name: "margin", path: "/money/margin?project=slowlight" },
   { name: "horizon", path: "/horizon" },
+  // Last: it takes a baseline.
+  {
+    name: "earned-value",
+    path: "/money/earned?sheet=take&project=tidepool",
+    theme: "dark",
+    press: "Take the baseline",
+    awaits: "Tasks, the largest delay first",
+  },
 ];
 
 await installPackages();

@@ -88,6 +88,13 @@ const kinds: Make[] = [
   (_, random, id) => ({ kind: "addSketch", sketch: { id: `sketch-${id}`, name: `Sketch ${random.below(9)}`, by: ME, at: AT, edits: [] } }),
   ({ sketches }, random) => ({ kind: "renameSketch", id: anId(random, sketches), name: `Other ${random.below(9)}` }),
   ({ sketches }, random) => ({ kind: "deleteSketch", id: anId(random, sketches) }),
+  ({ projects }, random, id) => ({
+    kind: "addBaseline",
+    id: `baseline-${id}`,
+    name: `Baseline ${id}`,
+    ...(random.below(2) === 0 && { projectIds: [anId(random, projects)] }),
+  }),
+  ({ baselines }, random) => ({ kind: "deleteBaseline", id: anId(random, baselines) }),
   ({ sketches, tasks }, random, id) => ({
     kind: "drawInSketch",
     id: anId(random, sketches),
@@ -408,6 +415,8 @@ export function noEditsYet(): Record<Edit["kind"], number> {
     changeEnquiry: 0,
     deleteEnquiry: 0,
     stepEnquiry: 0,
+    addBaseline: 0,
+    deleteBaseline: 0,
     addSketch: 0,
     renameSketch: 0,
     deleteSketch: 0,

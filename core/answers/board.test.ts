@@ -13,7 +13,7 @@ import { placedIn } from "../placing/placements.ts";
 import { loadReport } from "../reports/load.ts";
 import { movesOf } from "../schedule/moves.ts";
 import { typePeriod } from "../typing/typePeriod.ts";
-import { updateModel } from "../update.ts";
+import { updateModel } from "../update/update.ts";
 import { boardOf } from "./board.ts";
 import { explainCell } from "./explain.ts";
 import { impactOf } from "./impact.ts";

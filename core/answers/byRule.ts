@@ -5,7 +5,7 @@ import type { Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
 import { rowById } from "../plan/rows.ts";
 import { untype } from "../typing/typePeriod.ts";
-import { updateModel } from "../update.ts";
+import { updateModel } from "../update/update.ts";
 import { lookUp } from "../values/lookUp.ts";
 
 /** Minutes. */

@@ -8,7 +8,7 @@ import { defaultCounting } from "../load/counting.ts";
 import { peopleSums } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
 import { allRows } from "../plan/rows.ts";
-import { updateModel } from "../update.ts";
+import { updateModel } from "../update/update.ts";
 import { shareOf } from "../values/units.ts";
 
 export interface EvenedQuery {

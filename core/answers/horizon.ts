@@ -22,7 +22,7 @@ import { placedIn } from "../placing/placements.ts";
 import type { Money } from "../plan/moneySides.ts";
 import { allRows, findRow, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
-import { updateModel } from "../update.ts";
+import { updateModel } from "../update/update.ts";
 import { percentHundredths } from "../values/units.ts";
 
 /** A pipeline project looked at in another way than it is written. */

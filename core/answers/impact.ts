@@ -11,7 +11,7 @@ import { type UnplacedRise, unplacedRises } from "../placing/unplacedRises.ts";
 import type { Money } from "../plan/moneySides.ts";
 import { allRows, rowById } from "../plan/rows.ts";
 import { movesOf } from "../schedule/moves.ts";
-import { updateModel } from "../update.ts";
+import { updateModel } from "../update/update.ts";
 
 /** A week in which a person goes over, or goes over by more. Minutes. */
 export interface OverRise {

@@ -5,7 +5,7 @@ import { applyEdit, type Edit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
-import { updateModel } from "../update.ts";
+import { updateModel } from "../update/update.ts";
 import { lookUp } from "../values/lookUp.ts";
 
 export type StaffWay = "open" | "finish" | "daily" | "work";

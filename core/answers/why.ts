@@ -7,7 +7,7 @@ import { findRow, knownRow, rowById } from "../plan/rows.ts";
 import type { Link, Task } from "../plan/schema.ts";
 import { boundsOf, type StartBound } from "../schedule/bounds.ts";
 import type { DriverKind } from "../schedule/dates.ts";
-import { updateModel } from "../update.ts";
+import { updateModel } from "../update/update.ts";
 import { lookUp } from "../values/lookUp.ts";
 import { durationTicks } from "../values/units.ts";
 

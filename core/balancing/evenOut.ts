@@ -7,7 +7,7 @@ import { togetherOf } from "../edits/together.ts";
 import { defaultCounting } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import { membersOf, rowById } from "../plan/rows.ts";
-import { updateModel } from "../update.ts";
+import { updateModel } from "../update/update.ts";
 import { Best, type Rank } from "./best.ts";
 import { type RemedyKind, usualEvenOutKinds } from "./kinds.ts";
 import { Loads, type PersonParts } from "./loads.ts";

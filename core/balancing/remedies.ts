@@ -6,7 +6,7 @@ import { togetherOf } from "../edits/together.ts";
 import type { Model } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
-import { updateModel } from "../update.ts";
+import { updateModel } from "../update/update.ts";
 import { delay, lighten, postpone, spread } from "./delay.ts";
 import { give, handOver, share } from "./give.ts";
 import { remedyKinds } from "./kinds.ts";

@@ -8,7 +8,7 @@ import type { Model } from "../model.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Task } from "../plan/schema.ts";
 import type { TaskDates } from "../schedule/dates.ts";
-import { updateModel } from "../update.ts";
+import { updateModel } from "../update/update.ts";
 import { type Drop, type DropOption, dropOf } from "./drop.ts";
 import type { BarFault } from "./moveBar.ts";
 

@@ -17,7 +17,7 @@ import { applyEdit } from "../edits/edit.ts";
 import { buildModel } from "../model.ts";
 import type { Plan } from "../plan/schema.ts";
 import { costReport } from "../reports/cost.ts";
-import { updateModel } from "../update.ts";
+import { updateModel } from "../update/update.ts";
 import { costsOf } from "./costs.ts";
 import { ledgerOf } from "./ledger.ts";
 import { moneyBys } from "./moneyKeys.ts";

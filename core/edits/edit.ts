@@ -9,6 +9,7 @@ import { changedSchemas, type Plan } from "../plan/schema.ts";
 import { linkCycle } from "../plan/taskGraph.ts";
 import { acceptOverload } from "./acceptOverload.ts";
 import { addAssignment } from "./addAssignment.ts";
+import { addBaseline } from "./addBaseline.ts";
 import { addCalendar } from "./addCalendar.ts";
 import { addComment } from "./addComment.ts";
 import { addEnquiry } from "./addEnquiry.ts";
@@ -44,6 +45,7 @@ import { changeTeam } from "./changeTeam.ts";
 import { decideHours } from "./decideHours.ts";
 import { deleteAcceptance } from "./deleteAcceptance.ts";
 import { deleteAssignment } from "./deleteAssignment.ts";
+import { deleteBaseline } from "./deleteBaseline.ts";
 import { deleteCalendar } from "./deleteCalendar.ts";
 import { deleteComment } from "./deleteComment.ts";
 import { deleteEnquiry } from "./deleteEnquiry.ts";
@@ -151,6 +153,8 @@ const kinds = {
   eraseFromSketch,
   recordHours,
   decideHours,
+  addBaseline,
+  deleteBaseline,
 } as const;
 
 type Schema = (typeof kinds)[keyof typeof kinds]["schema"];

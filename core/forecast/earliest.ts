@@ -7,7 +7,7 @@ import { type Counting, defaultCounting } from "../load/counting.ts";
 import { buildModel, type Model } from "../model.ts";
 import { flagsOf, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
-import { updateModel } from "../update.ts";
+import { updateModel } from "../update/update.ts";
 import { lookUp } from "../values/lookUp.ts";
 import { capacityOf, countedDemandOf, demandOf } from "./demand.ts";
 import { type DemandGroups, roleGroups } from "./groups.ts";

@@ -12,7 +12,7 @@ import type { Model } from "../model.ts";
 import { firstRoleOf } from "../plan/names.ts";
 import { columnOf, rowById } from "../plan/rows.ts";
 import type { Person, Plan, RateTable } from "../plan/schema.ts";
-import { updateModel } from "../update.ts";
+import { updateModel } from "../update/update.ts";
 import { rateUnits } from "../values/units.ts";
 import { type Forecast, forecastOf } from "./forecast.ts";
 import { forecastGroups } from "./groups.ts";

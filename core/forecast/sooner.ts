@@ -5,7 +5,7 @@ import { applyChanges } from "../edits/change.ts";
 import { type Counting, defaultCounting, isGoingOn } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
-import { updateModel } from "../update.ts";
+import { updateModel } from "../update/update.ts";
 import { groupsAsked } from "./demand.ts";
 import { earliestStarts, type StartWeek } from "./earliest.ts";
 import { roleGroups } from "./groups.ts";

@@ -8,7 +8,7 @@ import { movedProject } from "../forecast/movedProject.ts";
 import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Assignment, Enquiry, Plan, Project, Task } from "../plan/schema.ts";
-import { updateModel } from "../update.ts";
+import { updateModel } from "../update/update.ts";
 import { lookUp } from "../values/lookUp.ts";
 import { projectFrom } from "./copyProject.ts";
 

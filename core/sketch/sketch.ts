@@ -8,7 +8,7 @@ import type { Fault } from "../plan/faults.ts";
 import { MOST_WITHIN } from "../plan/limits.ts";
 import { findRow } from "../plan/rows.ts";
 import type { Plan, Sketch } from "../plan/schema.ts";
-import { updateModel } from "../update.ts";
+import { updateModel } from "../update/update.ts";
 import { known } from "../values/lookUp.ts";
 import { onceFor } from "../values/once.ts";
 
@@ -32,6 +32,8 @@ const ownKinds: ReadonlySet<Edit["kind"]> = new Set<Edit["kind"]>([
   "snoozeSignal",
   "wakeSignal",
   "sendNote",
+  "addBaseline",
+  "deleteBaseline",
   "saveView",
   "deleteView",
 ]);

@@ -6,7 +6,7 @@ import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
 import { type Way, wayOf } from "../plan/workStated.ts";
-import { updateModel } from "../update.ts";
+import { updateModel } from "../update/update.ts";
 import { lookUp } from "../values/lookUp.ts";
 import { placedWeeks } from "./typePeriod.ts";
 

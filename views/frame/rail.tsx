@@ -18,6 +18,7 @@ export const subScreens: readonly { name: string; path: string; says: string; sh
   { name: "Approval", path: "/week/approval", says: "Submitted hours, lines that need a look first" },
   { name: "Cash flow", path: "/money/cash-flow", says: "Spending by period, and the running total" },
   { name: "Margin", path: "/money/margin", says: "Revenue, cost and margin by project, and options to improve it" },
+  { name: "Earned value", path: "/money/earned", says: "Baselines: what was promised against what is done and spent" },
   { name: "Expenses", path: "/money/expenses", says: "Purchases for projects: planned, committed and paid" },
   { name: "Material needs", path: "/money/materials", says: "Quantities to order of each material, and by when" },
   { name: "Roles", path: "/settings/roles", says: "The roles people work in" },

@@ -9,6 +9,7 @@ const tabs = [
   { path: "/money", text: texts.table },
   { path: "/money/cash-flow", text: texts.cashFlow },
   { path: "/money/margin", text: texts.margin },
+  { path: "/money/earned", text: texts.earnedValue },
   { path: "/money/expenses", text: texts.expenses },
   { path: "/money/materials", text: texts.materials },
 ] as const;

@@ -77,6 +77,7 @@ export const texts = {
   // moneyScreen.tsx
   table: "Table",
   cashFlow: "Cash flow",
+  earnedValue: "Earned value",
   margin: "Margin",
   expenses: "Expenses",
   materials: "Materials",

@@ -4,7 +4,7 @@ import { useState } from "react";
 import type { Redacted } from "../../client/seen.ts";
 import type { OutlineTask } from "../../core/answers/outline.ts";
 import { formatDay } from "../../core/calendar/day.ts";
-import { type Mark, markEdit, needsDay } from "../../core/progress/markTasks.ts";
+import { type Mark, markEdit, needsDay } from "../../core/typing/markTasks.ts";
 import { Button } from "../../ui/button.tsx";
 import { DateField } from "../../ui/dateField.tsx";
 import { DATE_HINT, isDateText, readDate, writeDate } from "../../ui/dateText.ts";

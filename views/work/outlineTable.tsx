@@ -3,8 +3,8 @@
 import { type KeyboardEvent, useCallback, useMemo, useRef } from "react";
 import type { Redacted } from "../../client/seen.ts";
 import type { OutlineLink, OutlineTask } from "../../core/answers/outline.ts";
-import type { Mark } from "../../core/progress/markTasks.ts";
 import { writeLinkText } from "../../core/typing/linkText.ts";
+import type { Mark } from "../../core/typing/markTasks.ts";
 import { focusSoon } from "../../ui/focusSoon.ts";
 import { hueOf } from "../../ui/format.ts";
 import { TreeTable } from "../../ui/table/treeTable.tsx";

@@ -6,7 +6,7 @@ import { toast } from "sonner";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer } from "../../client/session.tsx";
-import { type Mark, markEdit, needsDay } from "../../core/progress/markTasks.ts";
+import { type Mark, markEdit, needsDay } from "../../core/typing/markTasks.ts";
 import { toggledList } from "../../ui/toggled.ts";
 import { type OutlineColumn, outlineColumns, usualColumns } from "./outlineColumns.tsx";
 import { useLastSeen } from "./useLastSeen.ts";

@@ -1,22 +1,22 @@
 // From one revision of a plan to the next: only what an edit touches is dated and placed again.
-import type { Change } from "./edits/change.ts";
-import { buildModel, Model } from "./model.ts";
-import { type PlaceInput, placeAssignment, placeImplicitOpening } from "./placing/place.ts";
-import { carryPlacements, type Placements } from "./placing/placements.ts";
-import { columnOf, formerRows, rowById } from "./plan/rows.ts";
-import type { ChangedList, Plan, Settings, Task } from "./plan/schema.ts";
-import { forFollowers, forLeaves, graphOf, isSummary, type TaskGraph } from "./plan/taskGraph.ts";
-import { progressOf } from "./progress/progress.ts";
-import { isTracked } from "./recorded/actuals.ts";
-import { recordedOf } from "./recorded/recorded.ts";
-import { carryDates, type Schedule } from "./schedule/dates.ts";
-import { DATED_AGAIN, reschedule, STALE } from "./schedule/forward.ts";
-import { EFFORT, type Network, networkChanged, networkOf } from "./schedule/network.ts";
+import type { Change } from "../edits/change.ts";
+import { buildModel, Model } from "../model.ts";
+import { type PlaceInput, placeAssignment, placeImplicitOpening } from "../placing/place.ts";
+import { carryPlacements, type Placements } from "../placing/placements.ts";
+import { columnOf, formerRows, rowById } from "../plan/rows.ts";
+import type { ChangedList, Plan, Settings, Task } from "../plan/schema.ts";
+import { forFollowers, forLeaves, graphOf, isSummary, type TaskGraph } from "../plan/taskGraph.ts";
+import { progressOf } from "../progress/progress.ts";
+import { isTracked } from "../recorded/actuals.ts";
+import { recordedOf } from "../recorded/recorded.ts";
+import { carryDates, type Schedule } from "../schedule/dates.ts";
+import { DATED_AGAIN, reschedule, STALE } from "../schedule/forward.ts";
+import { EFFORT, type Network, networkChanged, networkOf } from "../schedule/network.ts";
+import { lookUp } from "../values/lookUp.ts";
+import { objectKeys } from "../values/objectKeys.ts";
+import { isOneOf } from "../values/oneOf.ts";
+import { formerWorkRows, type Work, workChanged, workOf, workWithRows } from "../work/work.ts";
 import { carriedStages } from "./stages.ts";
-import { lookUp } from "./values/lookUp.ts";
-import { objectKeys } from "./values/objectKeys.ts";
-import { isOneOf } from "./values/oneOf.ts";
-import { formerWorkRows, type Work, workChanged, workOf, workWithRows } from "./work/work.ts";
 
 /** The model of the plan after `changes`; the same as a new one. Calendars, and settings that dates or costs depend on, change
  * every line: then the model is built again. */

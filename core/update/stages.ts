@@ -1,12 +1,12 @@
 // The parts of a model's load, cost, slack and conflicts that stay valid after an edit.
-import type { ProjectCosts } from "./cost/costs.ts";
-import type { Change } from "./edits/change.ts";
-import type { Model, Stages } from "./model.ts";
-import { columnOf, findRow, flagsOf, membersOf, rowById } from "./plan/rows.ts";
-import type { ChangedList, Plan } from "./plan/schema.ts";
-import { DATED_AGAIN } from "./schedule/forward.ts";
-import type { AttentionGroup } from "./signals/kinds.ts";
-import { formerWorkRows } from "./work/work.ts";
+import type { ProjectCosts } from "../cost/costs.ts";
+import type { Change } from "../edits/change.ts";
+import type { Model, Stages } from "../model.ts";
+import { columnOf, findRow, flagsOf, membersOf, rowById } from "../plan/rows.ts";
+import type { ChangedList, Plan } from "../plan/schema.ts";
+import { DATED_AGAIN } from "../schedule/forward.ts";
+import type { AttentionGroup } from "../signals/kinds.ts";
+import { formerWorkRows } from "../work/work.ts";
 
 /** The details of a step from one model to the next. */
 export interface Step {
