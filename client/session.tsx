@@ -69,13 +69,27 @@ export function useMaybeAnswer<Q extends Question>(
   return answered ? answered.data : initial && dataOf(initial);
 }
 
+/** The last answer to a question, which stays while the next one is awaited.
+ * @returns The answer, null until there is one; and whether it belongs to this query. */
+export function useLastAnswer<Q extends Question>(
+  question: Q,
+  query: QueryOf<Q> | null,
+): { answer: AnswerOf<Q> | null; isCurrent: boolean } {
+  const key = query === null ? null : JSON.stringify(query);
+  const answered = useAnswered(question, key, null);
+  return { answer: answered?.data ?? null, isCurrent: answered !== null && answered.key === key };
+}
+
 /** The answer to a question in this window; null until there is one, and while the answer that came with the page is still right.
  * A new version of the plan draws nothing by itself: only another answer does.
  * @param key The query as text; null asks nothing. */
 function useAnswered<Q extends Question>(question: Q, key: string | null, initial: Initial<AnswerOf<Q>> | null) {
   const session = usePlan();
   // Another screen may have asked the same: what came with the page can be older than that.
-  const [answered, setAnswered] = useState(() => (key === null ? null : session.knownLast(question, key)));
+  const [answered, setAnswered] = useState(() => {
+    const known = key === null ? null : session.knownLast(question, key);
+    return known && { data: known.data, key };
+  });
   const first = useRef(initial);
 
   useEffect(() => {
@@ -89,11 +103,12 @@ function useAnswered<Q extends Question>(question: Q, key: string | null, initia
       asked = version;
       const known = session.known(question, key);
       const came = first.current;
-      if (known) setAnswered(known);
+      const keep = (data: AnswerOf<Q>) => setAnswered((last) => (last && last.key === key && last.data === data ? last : { data, key }));
+      if (known) keep(known.data);
       else if (came?.key === key && session.isStillAt(came)) setAnswered(null);
       else
         void session.askNow(question, key).then((data) => {
-          if (!isLeft && asked === version) setAnswered(session.known(question, key) ?? { data });
+          if (!isLeft && asked === version) keep((session.known(question, key) ?? { data }).data);
         });
     };
     ask();

@@ -18,7 +18,7 @@ import { usePlanFacts } from "../scope/facts.ts";
 import type { EvenOutHook } from "./useEvenOut.ts";
 import { texts } from "./words.ts";
 
-const OverChart = dynamic(() => import("./overChart.tsx"), { ssr: false, loading: () => <div className="h-[190px]" /> });
+const OverChart = dynamic(() => import("./overChart.tsx"), { ssr: false });
 
 export function EvenOut({ even }: { even: EvenOutHook }) {
   const { news } = even;
@@ -51,16 +51,20 @@ function endText({ steps, attempts, seconds, ended }: Redacted<EvenOutNews>): st
 }
 
 function Result({ even }: { even: EvenOutHook }) {
-  const { evened, found, left, toggle, taken, news } = even;
+  const { evened, measured, found, left, toggle, taken, news } = even;
   if (!news) return null;
+  // The list below comes with the figures: above a list that is already there, they would push it away from under the pointer.
+  if (!measured) return <p className="text-side">{texts.measuringTheMoves}</p>;
   return (
     <>
-      <div className="flex flex-wrap items-start gap-x-8 gap-y-4">
+      <div className={`flex flex-wrap items-start gap-x-8 gap-y-4 ${evened ? "" : "opacity-60"}`} aria-busy={!evened}>
         <div className="min-w-[300px] flex-1">
           <h2 className="pb-1 font-title text-[18px]">{texts.hoursOverOnSingleDays}</h2>
-          {evened && <OverChart evened={evened} window={even.window} />}
+          <div className="min-h-[214px]">
+            <OverChart evened={measured} window={even.window} />
+          </div>
         </div>
-        {evened && <Figures evened={evened} lines={taken.length} />}
+        <Figures evened={measured} lines={measured.effects.length} />
       </div>
       <div className="flex items-center gap-3 pt-4 pb-2">
         <h2 className="font-title text-[18px]">

@@ -5,7 +5,7 @@ import { useEffect, useMemo, useRef, useState } from "react";
 import type { EvenOutQuery } from "../../client/evenOutQuery.ts";
 import type { EvenOutNews } from "../../client/searches.ts";
 import type { Redacted } from "../../client/seen.ts";
-import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
+import { useLastAnswer, usePlan } from "../../client/session.tsx";
 import type { EvenOutKind } from "../../core/balancing/kinds.ts";
 import { usualEvenOutKinds } from "../../core/balancing/kinds.ts";
 import type { Range } from "../../core/calendar/periods.ts";
@@ -102,7 +102,7 @@ function useLines({ news, isRunning }: ReturnType<typeof useSearch>, window: Ran
   const found = useMemo(() => (isRunning ? [] : (news?.found ?? [])), [isRunning, news]);
   const taken = useMemo(() => found.filter((_, at) => !left.has(at)), [found, left]);
   const query = useMemo(() => ({ lines: taken.map(({ edits }) => ({ edits })), window }), [taken, window]);
-  const evened = useMaybeAnswer("evened", news && !isRunning ? query : null, null);
+  const { answer, isCurrent } = useLastAnswer("evened", news && !isRunning ? query : null);
   const toggle = (at: number) => setLeft((known) => toggledSet(known, at));
   return {
     found,
@@ -110,8 +110,10 @@ function useLines({ news, isRunning }: ReturnType<typeof useSearch>, window: Ran
     toggle,
     takeAll: () => setLeft(new Set()),
     taken,
+    /** The joint effect of the moves that were measured last: nothing moves on the screen while the next are measured. */
+    measured: found.length > 0 ? answer : null,
     /** The joint effect of the selected moves, once it is known. */
-    evened: evened?.effects.length === taken.length ? evened : null,
+    evened: isCurrent ? answer : null,
   };
 }
 

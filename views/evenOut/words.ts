@@ -5,6 +5,7 @@ export const texts = {
   noMoveWasFound: "No move was found that reduces the overload",
   thereIsNothingToEven: "There is nothing to even out. Move the window at the top to look at other weeks.",
   hoursOverOnSingleDays: "Hours over on single days, by week",
+  measuringTheMoves: "Measuring the effect of the moves",
   proposedMoves: "Proposed moves",
   figure: "Figure",
   before: "Before",
