@@ -34,6 +34,14 @@ const budgetRun = { budget: "cost", before: "cost", running: "cost" } as const;
 const rate = ["cost", "bill"] as const;
 const ofRateTable = { entries: { rate, overtimeRate: rate, perUse: rate } } as const;
 
+const ofActuals = {
+  planned: "cost",
+  committed: "cost",
+  actual: "cost",
+  remaining: "cost",
+  atCompletion: "cost",
+  variance: "cost",
+} as const;
 const ofExpense = { amount: "cost", unitPrice: "cost" } as const;
 const effect = { cost: "cost", revenue: "bill" } as const;
 const signal = { share: "margin", weight: "margin" } as const;
@@ -83,6 +91,9 @@ export const moneyIn: {
     return { parts: { rate: side, overtimeRate: side, whole: side, amount: side }, total: side };
   },
   expenses: { rows: { expense: ofExpense, amount: "cost", tax: "cost", counted: "cost" } },
+  actuals: { rows: ofActuals, totals: ofActuals },
+  actualLines: { actual: "cost", remaining: "cost", bookings: { amount: "cost" } },
+  bookings: { rows: { booking: { amount: "cost" }, amount: "cost" } },
   rateTables: ofRateTable,
   rateUses: { amount: rate },
   horizon: { pipeline: { value: "bill" } },

@@ -1,11 +1,14 @@
 // The questions screens ask of a plan. Server and worker answer them with the same functions.
 
+import { type ActualsQuery, actualLinesOf, actualsOf } from "../core/answers/actuals.ts";
 import { approvalsOf } from "../core/answers/approvals.ts";
 import { type BoardQuery, boardOf } from "../core/answers/board.ts";
+import { bookingsOf } from "../core/answers/bookings.ts";
 import { byRule } from "../core/answers/byRule.ts";
 import { calendarYear } from "../core/answers/calendarYear.ts";
 import { earliestAnswer, soonerAnswer, startWithAnswer } from "../core/answers/earliest.ts";
 import { earnedCurve, earnedOf, earnedTasks } from "../core/answers/earned.ts";
+import { type EffortBy, effortsOf } from "../core/answers/efforts.ts";
 import { enquiriesOf, enquiryEffect } from "../core/answers/enquiries.ts";
 import { type EvenedQuery, evenedLines } from "../core/answers/evenedLines.ts";
 import { expensesOf } from "../core/answers/expenses.ts";
@@ -19,7 +22,7 @@ import { leaveOf } from "../core/answers/leave.ts";
 import { marginPeople, marginsOf } from "../core/answers/margins.ts";
 import { materialNeeds } from "../core/answers/materials.ts";
 import { moneyOf } from "../core/answers/money.ts";
-import { type MoneyLinesQuery, type MoneySubject, moneyLinesOf, moneyWhy } from "../core/answers/moneyLines.ts";
+import { type MoneyLinesQuery, moneyLinesOf, moneyWhy } from "../core/answers/moneyLines.ts";
 import { type NameList, nameListOf } from "../core/answers/nameList.ts";
 import { candidatesOf, openingRows } from "../core/answers/openings.ts";
 import { outlineOf } from "../core/answers/outline.ts";
@@ -52,6 +55,7 @@ import { beginOnDay } from "../core/bars/trayDrop.ts";
 import type { Day } from "../core/calendar/day.ts";
 import type { Range, ReportRange } from "../core/calendar/periods.ts";
 import { budgetsOf } from "../core/cost/budget.ts";
+import type { MoneySubject } from "../core/cost/lineDetails.ts";
 import type { MoneyQuery } from "../core/cost/moneyQuery.ts";
 import type { Edit } from "../core/edits/edit.ts";
 import type { Help, HelpTarget } from "../core/forecast/help.ts";
@@ -144,6 +148,10 @@ export const questions = {
   impact: (model: Model, { edit }: { edit: Edit }) => impactOf(model, edit),
   money: (model: Model, query: MoneyQuery) => moneyOf(model, query),
   expenses: (model: Model, query: CountedQuery) => expensesOf(model, query),
+  actuals: (model: Model, query: ActualsQuery) => actualsOf(model, query),
+  actualLines: (model: Model, query: ActualsQuery & { key: string }) => actualLinesOf(model, query),
+  efforts: (model: Model, query: { by: EffortBy; projectId: string | null }) => effortsOf(model, query),
+  bookings: (model: Model, _query: Record<string, never>) => bookingsOf(model),
   materialNeeds: (model: Model, query: ReportRange & CountedQuery) => materialNeeds(model, query),
   exchangeRates: ({ plan }: Model, _query: Record<string, never>) => plan.exchangeRates,
   rateUses: (model: Model, query: { tableId: string }) => rateUses(model, query),

@@ -103,6 +103,18 @@ test("a baseline is taken, what has moved since is read against it, and it is de
   await expect(sheet.getByRole("listitem").filter({ hasText: "Build crates" })).toContainText("start −5 d · finish −5 d · −20 h");
   await expect(sheet.getByRole("listitem").filter({ hasText: "Ship crates" })).toContainText("start −5 d · finish −5 d");
 
+  // The promise of 20 hours of hers is not spent, and does not remain.
+  await goTo(page, server, "/money/actuals?project=loan&by=phase");
+  const rows = page.getByRole("grid", { name: /^By phase/ }).getByRole("row");
+  // Mara's hour costs EUR 42.
+  await expect(rows).toHaveCount(3);
+  const [planned, , actual, remaining, , variance] = await rows.nth(1).getByRole("gridcell").allTextContents();
+  expect([planned, actual, remaining, variance]).toEqual(["840.00", "–", "–", "840.00"]);
+  await page.getByRole("radio", { name: "Effort" }).click();
+  const mara = page.getByRole("table", { name: /^Effort, by person/ }).getByRole("row", { name: /^Mara/ });
+  await expect(mara.getByRole("cell")).toContainText(["20", "–", "–", "–", "−20"]);
+
+  await goTo(page, server, "/money/earned");
   await page.getByRole("button", { name: "Details" }).click();
   await sheet.getByRole("button", { name: "Delete the baseline" }).click();
   await sheet.getByRole("button", { name: "Keep it" }).click();

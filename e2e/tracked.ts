@@ -10,7 +10,15 @@ export async function addTracked(server: Server): Promise<void> {
   const { calendars } = plan as unknown as { calendars: { id: string }[] };
   const edit = {
     kind: "addProject",
-    project: { id: "loan", name: "Loan crates", calendarId: calendars[0].id, stage: "active", start: "2027-01-25", tracking: "recorded" },
+    project: {
+      id: "loan",
+      name: "Loan crates",
+      calendarId: calendars[0].id,
+      stage: "active",
+      start: "2027-01-25",
+      tracking: "recorded",
+      costTableId: "studio-cost",
+    },
     tasks: [
       { id: "crates", projectId: "loan", name: "Build crates", sizing: "duration", durationDays: 5 },
       { id: "ship", projectId: "loan", name: "Ship crates", sizing: "duration", durationDays: 2 },

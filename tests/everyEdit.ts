@@ -29,6 +29,9 @@ function range(random: Random, most: number): { from: string; to: string } {
 }
 
 /** One of a list's ids; one that there is not where the list is empty. */
+/** The keys of a booking of an expense. */
+const ofExpense = ({ id, projectId }: Plan["expenses"][number]) => ({ projectId, expenseId: id });
+
 const anId = ({ pick }: Random, rows: readonly { id: string }[]): string => (rows.length > 0 ? pick(rows).id : "nothing");
 
 function newTask({ projects, roles }: Plan, { pick, below }: Random, id: string): Task {
@@ -155,6 +158,23 @@ const kinds: Make[] = [
     ],
   }),
   ({ expenses }, random) => ({ kind: "deleteExpense", id: anId(random, expenses) }),
+  ({ projects, expenses }, random, id) => ({
+    kind: "addBooking",
+    booking: {
+      id: `booking-${id}`,
+      date: aDate(random),
+      amount: 10 + random.below(900),
+      costType: "other",
+      reference: `Invoice ${random.below(99)}`,
+      ...(random.below(2) === 0 && expenses.length > 0 ? ofExpense(random.pick(expenses)) : { projectId: random.pick(projects).id }),
+    },
+  }),
+  ({ actualCosts }, random) => ({
+    kind: "changeBooking",
+    id: anId(random, actualCosts),
+    set: random.below(2) === 0 ? { amount: random.below(900) - 200 } : { expenseId: null, taskId: null, supplier: "Other supplier" },
+  }),
+  ({ actualCosts }, random) => ({ kind: "deleteBooking", id: anId(random, actualCosts) }),
   (_, { below }, id) => ({
     kind: "addCalendar",
     calendar: { id: `calendar-${id}`, name: `Calendar ${id}`, week: [8, 8, 8, 8, below(2) * 8, 0, 0], exceptions: [] },
@@ -358,6 +378,9 @@ export function noEditsYet(): Record<Edit["kind"], number> {
     addComment: 0,
     addExpense: 0,
     changeExpense: 0,
+    addBooking: 0,
+    changeBooking: 0,
+    deleteBooking: 0,
     changeExchange: 0,
     deleteExpense: 0,
     addLink: 0,

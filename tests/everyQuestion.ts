@@ -1,6 +1,8 @@
 // A query for every question that screens ask, about rows of a plan.
 
 import type { QueryOf, Question } from "../client/questions.ts";
+import { actualBys } from "../core/answers/actuals.ts";
+import { effortBys } from "../core/answers/efforts.ts";
 import { parseDay } from "../core/calendar/day.ts";
 import type { Plan } from "../core/plan/schema.ts";
 
@@ -92,6 +94,10 @@ export function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
       { ...weeks, kind: "labour", by: "role", measure: "margin", within: [{ by: "project", key: projectId }], pipeline: "weighted" },
     ],
     expenses: [{ pipeline: "full" }, { pipeline: "none" }],
+    actuals: actualBys.map((by) => ({ by, projectId: null, baselineId: null })),
+    actualLines: [{ by: "kind", projectId: projectId, baselineId: null, key: "labour" }],
+    efforts: effortBys.map((by) => ({ by, projectId: null })),
+    bookings: [{}],
     materialNeeds: [{ ...weeks, pipeline: "full" }],
     rateGaps: [{}],
     exchangeRates: [{}],

@@ -3,34 +3,16 @@ import { wholePeriods } from "../calendar/horizon.ts";
 import type { Range } from "../calendar/periods.ts";
 import type { MoneyLine } from "../cost/costs.ts";
 import { explainMoney, type MoneyWhy } from "../cost/explainMoney.ts";
-import { type Ledger, labourRowOf, ledgerOf, taskOf } from "../cost/ledger.ts";
+import { type Ledger, ledgerOf } from "../cost/ledger.ts";
+import { type LineDetails, lineDetails, type MoneySubject } from "../cost/lineDetails.ts";
 import { linesOf, type MoneyQuery } from "../cost/moneyQuery.ts";
 import { countedShare } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import type { Money } from "../plan/moneySides.ts";
-import { findRow, rowById } from "../plan/rows.ts";
-import { isRecorded, type Work } from "../work/work.ts";
+import { rowById } from "../plan/rows.ts";
+import type { Work } from "../work/work.ts";
 
-/** The subject of a line, by ids: it stays valid when rows are added or deleted. */
-export interface MoneySubject {
-  kind: MoneyLine["kind"];
-  projectId: string;
-  assignmentId?: string;
-  taskId?: string;
-  expenseId?: string;
-  actualCostId?: string;
-  /** Of recorded hours that are no assignment of the person. */
-  personId?: string;
-}
-
-export interface MoneyLineDetails {
-  subject: MoneySubject;
-  projectName: string;
-  projectRow: number;
-  /** The task, or the expense. */
-  name: string;
-  /** The person, team, role or material; the supplier. Null for nobody yet. */
-  who: string | null;
+export interface MoneyLineDetails extends LineDetails {
   /** Minor units in the range; of a margin or a budget, cost is removed. */
   amount: Money;
   /** Hundredths of a percent by which the amount of a pipeline project is weighted; null where it counts in full. */
@@ -78,32 +60,6 @@ const lineKey = ({ kind, project, row, booking = -1 }: MoneyLine): string => `${
 /** The same lines before they are weighted. */
 function wholeLines(model: Model, ledger: Ledger, query: MoneyQuery): Map<string, MoneyLine> {
   return new Map(linesOf(model, ledger, { ...query, pipeline: "full" }).map(({ line }) => [lineKey(line), line]));
-}
-
-function lineDetails(model: Model, line: MoneyLine): Omit<MoneyLineDetails, "amount" | "whole" | "probability"> {
-  const { plan, work } = model;
-  const { kind, project, row, booking } = line;
-  const { id: projectId, name: projectName } = plan.projects[project];
-  const common = { projectName, projectRow: project };
-  if (booking !== undefined) {
-    const { id: actualCostId, supplier = null, reference, note } = plan.actualCosts[booking];
-    return { ...common, subject: { kind, projectId, actualCostId }, name: reference ?? note ?? "Booking", who: supplier };
-  }
-  if (kind === "expense" || kind === "tax") {
-    const { id: expenseId, name, supplier = null } = plan.expenses[row];
-    return { ...common, subject: { kind, projectId, expenseId }, name, who: supplier };
-  }
-  const task = plan.tasks[taskOf(model, line)];
-  if (row < 0 || kind === "fixed")
-    return { ...common, subject: { kind, projectId, taskId: task?.id }, name: task?.name ?? projectName, who: null };
-  const assignment = plan.assignments[row];
-  const personId = isRecorded(work, row) ? { personId: plan.people[work.person[row]].id } : {};
-  const subject = { kind, projectId, ...(assignment ? { assignmentId: assignment.id } : { taskId: task.id, ...personId }) };
-  const who =
-    labourRowOf(model, line) < 0
-      ? findRow(plan.materials, assignment?.materialId)?.name
-      : (plan.people[work.person[row]]?.name ?? findRow(plan.teams, assignment?.teamId)?.name ?? plan.roles[work.role[row]]?.name);
-  return { ...common, subject, name: task.name, who: who ?? null };
 }
 
 /** The explanation of a line over a range; null if there is no such line any more. */

@@ -158,7 +158,7 @@ export function moneyLinesIn(
   only?: number,
 ): MoneyLine[] {
   const { plan, work } = model;
-  const window = `${range.start} ${range.stop} ${periods.length} ${periods[0]?.stop}`;
+  const window = `${range.start} ${periods.map(({ stop }) => stop).join(" ")}`;
   const groups = groupsOf(plan, work.project);
   let reported: MoneyLine[] = [];
   const costing = new Costing(model, { range, periods, periodOf: periodOfDays(range, periods) }, (line) => reported.push(line));

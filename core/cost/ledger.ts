@@ -45,7 +45,8 @@ export function labourRowOf({ work }: Placed, { kind, row }: MoneyLine): number 
 /** Keys that a project has as a whole. */
 const ofProject: ReadonlySet<MoneyBy> = new Set(["client", "category"]);
 
-class LedgerKeys {
+/** The keys of lines, without their periods. */
+export class LedgerKeys {
   readonly #phases: Int32Array;
 
   constructor(private readonly model: Placed) {

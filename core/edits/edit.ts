@@ -10,6 +10,7 @@ import { linkCycle } from "../plan/taskGraph.ts";
 import { acceptOverload } from "./acceptOverload.ts";
 import { addAssignment } from "./addAssignment.ts";
 import { addBaseline } from "./addBaseline.ts";
+import { addBooking } from "./addBooking.ts";
 import { addCalendar } from "./addCalendar.ts";
 import { addComment } from "./addComment.ts";
 import { addEnquiry } from "./addEnquiry.ts";
@@ -28,6 +29,7 @@ import { answerTimeOff } from "./answerTimeOff.ts";
 import { askWork } from "./askWork.ts";
 import { applyChanges, type Change } from "./change.ts";
 import { changeAssignment } from "./changeAssignment.ts";
+import { changeBooking } from "./changeBooking.ts";
 import { changeCalendar } from "./changeCalendar.ts";
 import { changeEnquiry } from "./changeEnquiry.ts";
 import { changeExchange } from "./changeExchange.ts";
@@ -46,6 +48,7 @@ import { decideHours } from "./decideHours.ts";
 import { deleteAcceptance } from "./deleteAcceptance.ts";
 import { deleteAssignment } from "./deleteAssignment.ts";
 import { deleteBaseline } from "./deleteBaseline.ts";
+import { deleteBooking } from "./deleteBooking.ts";
 import { deleteCalendar } from "./deleteCalendar.ts";
 import { deleteComment } from "./deleteComment.ts";
 import { deleteEnquiry } from "./deleteEnquiry.ts";
@@ -142,6 +145,9 @@ const kinds = {
   changeExchange,
   changeExpense,
   deleteExpense,
+  addBooking,
+  changeBooking,
+  deleteBooking,
   addEnquiry,
   changeEnquiry,
   deleteEnquiry,

@@ -1,6 +1,6 @@
 // Names of what an edit touches, for its phrase.
 import { findRow } from "../plan/rows.ts";
-import type { Assignment, Link, Plan } from "../plan/schema.ts";
+import type { ActualCost, Assignment, Link, Plan } from "../plan/schema.ts";
 
 /** The person, team, material or role of an assignment. */
 export function assigneeName(plan: Plan, { personId, teamId, materialId, roleId }: Partial<Assignment>): string {
@@ -13,6 +13,12 @@ export function assigneeName(plan: Plan, { personId, teamId, materialId, roleId 
 /** The name of the task that an assignment belongs to. */
 export function taskNameOf(plan: Plan, assignmentId: string): string {
   return findRow(plan.tasks, findRow(plan.assignments, assignmentId)?.taskId)?.name ?? assignmentId;
+}
+
+/** A booking by what it is known by: its reference, else its supplier. */
+export function bookingName(booking: ActualCost | undefined): string {
+  const name = booking?.reference ?? booking?.supplier;
+  return name === undefined ? `a booking of ${booking?.date ?? "no date"}` : `the booking "${name}"`;
 }
 
 /** The names of the two tasks that a link joins. */

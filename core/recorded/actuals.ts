@@ -19,9 +19,11 @@ export interface ActualLine {
   minutes: Int32Array;
 }
 
+/** True of a project that is agreed, under way or done. */
+export const isFirm = ({ stage }: Project): boolean => stage === "approved" || stage === "active" || stage === "done";
+
 /** True of a project whose past is what people have recorded. */
-export const isTracked = ({ tracking, stage }: Project): boolean =>
-  tracking === "recorded" && (stage === "approved" || stage === "active" || stage === "done");
+export const isTracked = (project: Project): boolean => project.tracking === "recorded" && isFirm(project);
 
 /** The status date of a plan: a day before it is past. */
 export const statusDayOf = (plan: Plan, { clock }: Pick<Recorded, "clock">): Day => todayOf(plan, clock);

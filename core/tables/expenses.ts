@@ -49,7 +49,8 @@ export const expensesTable: TableKind = {
   take: takeExpense,
 };
 
-const typeWords = {
+/** How files call the types of cost. */
+export const costTypeWords = {
   externalLabour: ["externallabour", "freelance", "subcontract", "fremdleistung"],
   software: ["licence", "license", "lizenz"],
   hardware: ["equipment", "gerat", "rental", "hire"],
@@ -73,7 +74,7 @@ function takeExpense(record: TableRecord, draft: Draft, options: ReadOptions, li
   reading.put(set, "amount", numberCell);
   reading.put(set, "taxPercent", numberCell, "tax");
   for (const key of ["date", "from", "to"] as const) reading.put(set, key, reading.date);
-  reading.put(set, "costType", (cell) => wordCell(cell, typeWords), "type");
+  reading.put(set, "costType", (cell) => wordCell(cell, costTypeWords), "type");
   reading.put(set, "treatment", (cell) => wordCell(cell, treatmentWords));
   reading.put(set, "state", (cell) => wordCell(cell, stateWords));
   if (set.name === "") reasons.push("The expense has no name.");

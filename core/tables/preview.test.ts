@@ -347,7 +347,7 @@ test("a row of leave without a person is given to a person by its line, or becom
     table: "timeOff" as const,
     source: "f",
     rows,
-    people: { 2: one.id },
+    subjects: { 2: one.id },
     options: { ...options, restCalendarId: calendar.id },
   };
   const { edit, counts } = previewTable(plan, query);
@@ -355,7 +355,7 @@ test("a row of leave without a person is given to a person by its line, or becom
   const after = edit && applyEdit(plan, edit).plan;
   expect(after?.people[0].timeOff?.at(-1)).toMatchObject({ from: "2027-09-06", to: "2027-09-07", note: "Dentist" });
   expect(after?.calendars[0].exceptions.at(-1)).toEqual({ from: "2027-09-20", to: "2027-09-20", hours: 0, name: "Company day" });
-  expect(previewTable(plan, { ...query, people: {}, options }).rows).toMatchObject([{ namesNobody: true }, { namesNobody: true }]);
+  expect(previewTable(plan, { ...query, subjects: {}, options }).rows).toMatchObject([{ namesNobody: true }, { namesNobody: true }]);
 });
 
 test("a name that the plan does not have is matched with a row or made new, one by one", () => {

@@ -7,6 +7,7 @@ import type { Person, Plan, Row } from "../plan/schema.ts";
 import { objectKeys, recordOf } from "../values/objectKeys.ts";
 import { plainText } from "../values/plainText.ts";
 import { assignmentsTable } from "./assignments.ts";
+import { bookingsTable } from "./bookings.ts";
 import { exchangeRatesTable } from "./exchangeRates.ts";
 import { expensesTable } from "./expenses.ts";
 import { findHeader, fitShare, isSumRow, matchHeaders } from "./headers.ts";
@@ -46,6 +47,7 @@ export const tableKinds: Record<TableName, TableKind> = {
   links: linksTable,
   assignments: assignmentsTable,
   expenses: expensesTable,
+  bookings: bookingsTable,
   rates: ratesTable,
   exchangeRates: exchangeRatesTable,
 };
@@ -72,8 +74,8 @@ export interface PreviewQuery {
   header?: number;
   /** Lines that are taken or left out no matter what they look like. */
   takes?: Readonly<Record<number, boolean>>;
-  /** Ids of the people whom single lines are about. */
-  people?: Readonly<Record<number, string>>;
+  /** Ids of what single lines are about: the person, or the expense of a booking ("" for none). */
+  subjects?: Readonly<Record<number, string>>;
   /** For each column of the table the position of its cell in a row; found by the header where it is left out. */
   mapping?: readonly (number | null)[];
   options: ReadOptions;
@@ -160,13 +162,13 @@ interface Reading {
  * @returns `late` has those lines and newly found ones; empty where none is new. */
 function readRows(
   plan: Plan,
-  { query: { rows, takes = {}, people = {} }, kind, options, header, columns }: Reading,
+  { query: { rows, takes = {}, subjects = {} }, kind, options, header, columns }: Reading,
   refusals: ReadonlyMap<number, string[]>,
 ): { draft: PlanDraft; rows: PreviewRow[]; late: ReadonlyMap<number, string[]> } {
   const draft = new PlanDraft(plan, options.values);
   const seen = new Map<string, number>();
   const idAt = kind.columns[0].key === "id" ? columns[0] : null;
-  const optionsOf = (line: number) => (people[line] === undefined ? options : { ...options, subjectId: people[line] });
+  const optionsOf = (line: number) => (subjects[line] === undefined ? options : { ...options, subjectId: subjects[line] });
   const outcomes = rows.flatMap((cells, at): PreviewRow[] => {
     if (at <= header || cells.every((cell) => cell.trim() === "")) return [];
     const line = at + 1;

@@ -59,7 +59,8 @@ export interface ReadOptions {
   idStem: string;
   /** Roles, skills and clients that rows name and the plan does not have are made. */
   makesNames?: boolean;
-  /** Id of the person or calendar all rows are about, where no column says so. */
+  /** Id of the person or calendar all rows are about, where no column says so; of one row, also the expense that was chosen for a
+   * booking, or "" for none. */
   subjectId?: string;
   /** Id of the calendar that takes rows of leave that name nobody as its days. */
   restCalendarId?: string;
@@ -84,7 +85,13 @@ export interface Draft {
 
 /** The outcome of a row: its subject and its changes; or why it is refused. */
 export type RowOutcome =
-  | { outcome: "adds" | "changes" | "leaves" | "leftOut"; about: string; says: string[] }
+  | {
+      outcome: "adds" | "changes" | "leaves" | "leftOut";
+      about: string;
+      says: string[];
+      /** Of a booking: the planned expense it was matched with; null for none. */
+      expenseId?: string | null;
+    }
   | { outcome: "refuses"; about: string; reasons: string[]; namesNobody?: true };
 
 /** A row of the file with its place in it. */
@@ -131,6 +138,7 @@ export const tableNames = [
   "links",
   "assignments",
   "expenses",
+  "bookings",
   "rates",
   "exchangeRates",
 ] as const;

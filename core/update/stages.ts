@@ -201,6 +201,7 @@ function projectsOf(before: Plan, plan: Plan, { list, id, before: was, after: is
       return [rowOf(id)];
     case "tasks":
     case "expenses":
+    case "actualCosts":
       return [rowOf(was?.projectId), rowOf(is?.projectId)];
     case "assignments":
       return [rowOf(findRow(before.tasks, was?.taskId)?.projectId), rowOf(findRow(plan.tasks, is?.taskId)?.projectId)];

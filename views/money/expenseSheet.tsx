@@ -2,7 +2,7 @@
 // One expense: what it is, for which project and task, when it falls and how far it has come.
 import { useState } from "react";
 import { type Redacted, withoutHidden } from "../../client/seen.ts";
-import { useMaybeAnswer, usePlan } from "../../client/session.tsx";
+import { usePlan } from "../../client/session.tsx";
 import type { ExpenseRow } from "../../core/answers/expenses.ts";
 import { formatDay } from "../../core/calendar/day.ts";
 import { sumOfFigures } from "../../core/plan/moneySides.ts";
@@ -11,7 +11,6 @@ import { withSet } from "../../core/values/stated.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { Button } from "../../ui/button.tsx";
 import { Choice } from "../../ui/choice.tsx";
-import { DraftInput } from "../../ui/draftInput.tsx";
 import { Field, FormFault } from "../../ui/field.tsx";
 import { moneyText } from "../../ui/format.ts";
 import { newId } from "../../ui/newId.ts";
@@ -23,6 +22,7 @@ import { CREDIT_HINT, readTypedAmount, writeTypedAmount } from "../../ui/typedMo
 import { useNames, usePlanFacts } from "../scope/facts.ts";
 import type { ExpenseSet } from "./expenseColumns.tsx";
 import { readWhen, WHEN_HINT, writeWhen } from "./expenseWhen.ts";
+import { TaskField, TypedField } from "./moneyFields.tsx";
 import { costTypeWords, stateWords, treatmentWords } from "./moneyWords.ts";
 import { texts } from "./words.ts";
 
@@ -157,7 +157,7 @@ function What({ expense, onSet, suppliers, isNew = false }: PartProps & { suppli
   const { projects } = useNames();
   return (
     <>
-      <Typed
+      <TypedField
         label={texts.item}
         value={expense.name}
         read={(text) => (text.trim() === "" && !isNew ? null : words(text))}
@@ -168,7 +168,7 @@ function What({ expense, onSet, suppliers, isNew = false }: PartProps & { suppli
         <Picker value={expense.projectId} options={namedOptions(projects)} onChange={(projectId) => onSet({ projectId, taskId: null })} />
       </Field>
       <TaskField projectId={expense.projectId} taskId={expense.taskId} onChange={(taskId) => onSet({ taskId })} />
-      <Typed
+      <TypedField
         label={texts.supplier}
         value={expense.supplier ?? ""}
         read={words}
@@ -186,21 +186,21 @@ function Amounts({ expense, onSet }: PartProps) {
   const { amount } = expense;
   return (
     <>
-      <Typed
+      <TypedField
         label={`Amount, ${currency}`}
         value={amount === undefined ? "" : writeTypedAmount({ ...expense, amount })}
         read={(text) => ((amount === undefined && text.trim() === "") || readTypedAmount(text) ? { value: text } : null)}
         says={CREDIT_HINT}
         onSave={(text) => onSet({ quantity: null, unitPrice: null, ...readTypedAmount(text)?.value })}
       />
-      <Typed
+      <TypedField
         label={texts.taxPercent}
         value={expense.taxPercent === undefined ? "" : String(expense.taxPercent)}
         read={(text) => (text.trim() === "" || readAmount(text, 0, 100) ? { value: text } : null)}
         says={texts.from0To100}
         onSave={(text) => onSet({ taxPercent: readAmount(text, 0, 100)?.value ?? null })}
       />
-      <Typed
+      <TypedField
         label={texts.when}
         value={writeWhen(expense)}
         read={(text) => readWhen(text) && { value: text }}
@@ -229,48 +229,5 @@ function Kinds({ expense, onSet }: PartProps) {
         <Choice value={expense.state ?? "planned"} options={wordOptions(stateWords)} onChange={(state) => onSet({ state })} />
       </Field>
     </>
-  );
-}
-
-function TaskField({
-  projectId,
-  taskId = "",
-  onChange,
-}: {
-  projectId: string;
-  taskId?: string;
-  onChange: (taskId: string | null) => void;
-}) {
-  const outline = useMaybeAnswer("outline", { projectId }, null);
-  const tasks = (outline?.tasks ?? []).map(({ task }) => task);
-  return (
-    <Field label={texts.task}>
-      <Picker value={taskId} options={[none("Whole project"), ...namedOptions(tasks)]} onChange={(id) => onChange(id || null)} />
-    </Field>
-  );
-}
-
-interface TypedProps {
-  label: string;
-  value: string;
-  read: (text: string) => { value: string } | null;
-  says: string;
-  list?: readonly string[];
-  onSave: (value: string) => void;
-}
-
-function Typed({ label, value, read, says, list, onSave }: TypedProps) {
-  const listId = `list-${label}`;
-  return (
-    <Field label={label}>
-      <DraftInput value={value} write={(text) => text} read={read} onSave={onSave} says={says} {...(list && { list: listId })} />
-      {list && (
-        <datalist id={listId}>
-          {list.map((own) => (
-            <option key={own} value={own} />
-          ))}
-        </datalist>
-      )}
-    </Field>
   );
 }

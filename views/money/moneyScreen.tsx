@@ -9,8 +9,10 @@ const tabs = [
   { path: "/money", text: texts.table },
   { path: "/money/cash-flow", text: texts.cashFlow },
   { path: "/money/margin", text: texts.margin },
+  { path: "/money/actuals", text: texts.actuals },
   { path: "/money/earned", text: texts.earnedValue },
   { path: "/money/expenses", text: texts.expenses },
+  { path: "/money/bookings", text: texts.bookings },
   { path: "/money/materials", text: texts.materials },
 ] as const;
 

@@ -77,7 +77,9 @@ export const texts = {
   // moneyScreen.tsx
   table: "Table",
   cashFlow: "Cash flow",
+  actuals: "Actuals",
   earnedValue: "Earned value",
+  bookings: "Bookings",
   margin: "Margin",
   expenses: "Expenses",
   materials: "Materials",

@@ -48,6 +48,7 @@ export const texts = {
   noPeopleMatchTheseFilters: "No people match these filters.",
   // rosterColumns.tsx
   person: "Person",
+  matchedWith: "Matched with",
   role: "Role",
   usedInTheWindow: "Used in the window",
   skillsLevel: "Skills, level",

@@ -19,4 +19,6 @@ export const texts = {
   removeThisSkill: "Remove this skill",
   // weekFields.tsx
   n0To24: "0 to 24",
+  // expensePicker.tsx
+  notMatched: "Not matched",
 } as const;

@@ -8,11 +8,11 @@ import { useAnswer } from "../../../client/session.tsx";
 import type { Earned as EarnedAnswer } from "../../../core/answers/earned.ts";
 import { isNegative } from "../../../core/plan/moneySides.ts";
 import { Button, TextButton } from "../../../ui/button.tsx";
-import { marginText, moneyText, shortDay } from "../../../ui/format.ts";
-import { Picker } from "../../../ui/picker.tsx";
+import { marginText, moneyText } from "../../../ui/format.ts";
 import { DataTable } from "../../../ui/table/dataTable.tsx";
 import { Empty, Figure } from "../../frame/screen.tsx";
 import { MoneyScreen } from "../moneyScreen.tsx";
+import { BaselinePicker } from "./baselinePicker.tsx";
 import { BaselineSheet } from "./baselineSheet.tsx";
 import { earnedColumns } from "./earnedColumns.tsx";
 import { EarnedSheet } from "./earnedSheet.tsx";
@@ -34,14 +34,7 @@ export function Earned({ initial }: { initial: Initial<AnswerOf<"earned">> }) {
         <>
           {baselineId !== null && (
             <>
-              <span className="w-[230px]">
-                <Picker
-                  value={baselineId}
-                  label={texts.baseline}
-                  onChange={(baseline) => void setView({ baseline, project: null })}
-                  options={baselines.map(({ id, name, takenOn }) => ({ value: id, text: `${name} (${shortDay(takenOn)})` }))}
-                />
-              </span>
+              <BaselinePicker baselines={baselines} value={baselineId} onChange={(baseline) => void setView({ baseline, project: null })} />
               <Button onClick={() => void setView({ project: null, sheet: "baseline" })}>{texts.details}</Button>
             </>
           )}

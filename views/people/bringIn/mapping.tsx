@@ -72,7 +72,7 @@ function TakenAs({ hook: { ways, setWays, chooseSheet, preview }, read }: PartPr
       <Field label={texts.importAs}>
         <Choice
           value={ways.table}
-          onChange={(table) => setWays({ table, header: null, mapping: null, subject: "", people: {} })}
+          onChange={(table) => setWays({ table, header: null, mapping: null, subject: "", subjects: {} })}
           options={tableNames.map((name) => ({ value: name, text: tableKinds[name].title }))}
         />
       </Field>

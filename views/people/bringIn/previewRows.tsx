@@ -8,6 +8,7 @@ import { Picker } from "../../../ui/picker.tsx";
 import { Segmented } from "../../../ui/segmented.tsx";
 import type { TableColumn } from "../../../ui/table/column.ts";
 import { DataTable } from "../../../ui/table/dataTable.tsx";
+import { ExpensePicker } from "../../planFields/expensePicker.tsx";
 import { useNames } from "../../scope/facts.ts";
 import { texts } from "../words.ts";
 import type { BringInHook } from "./useBringIn.ts";
@@ -27,11 +28,13 @@ export function PreviewRows({ hook: { preview, ways, setWays } }: { hook: BringI
   if (!preview) return <p className="p-6 text-ink-2">{texts.checkingTheFile}</p>;
   if (preview.faults.length > 0) return <Faults faults={preview.faults} />;
   const { passedOver } = preview;
-  const asksPeople = preview.rows.some((row) => isPersonMissing(row) || ways.people[row.line] !== undefined);
-  const setPerson = (line: number, id: string) => {
-    const { [line]: _, ...others } = ways.people;
-    setWays({ people: id === "" ? others : { ...others, [line]: id } });
+  const asksPeople = preview.rows.some((row) => isPersonMissing(row) || ways.subjects[row.line] !== undefined);
+  const isOfBookings = ways.table === "bookings";
+  const setSubject = (line: number, id: string) => {
+    const { [line]: _, ...others } = ways.subjects;
+    setWays({ subjects: id === "" && !isOfBookings ? others : { ...others, [line]: id } });
   };
+  const asked = isOfBookings ? [matchColumn(ways.subjects, setSubject)] : asksPeople ? [personColumn(ways.subjects, setSubject)] : [];
   return (
     <>
       {passedOver.length > 0 && (
@@ -54,7 +57,7 @@ export function PreviewRows({ hook: { preview, ways, setWays } }: { hook: BringI
       <DataTable
         name="line"
         label={texts.rowsOfTheFile}
-        columns={asksPeople ? [...columns, personColumn(ways.people, setPerson)] : columns}
+        columns={[...columns, ...asked]}
         rows={rows}
         idOf={({ line }) => String(line)}
         nameOf={({ line }) => `line ${line}`}
@@ -107,6 +110,26 @@ function PersonChoice({ line, value, onChoose }: { line: number; value: string; 
     />
   );
 }
+
+/** Shows the planned expense that each booking was matched with, and lets the user choose another. */
+const matchColumn = (chosen: Readonly<Record<number, string>>, onChoose: (line: number, id: string) => void): TableColumn<PreviewRow> => ({
+  id: "match",
+  head: texts.matchedWith,
+  width: 220,
+  value: (row) => chosen[row.line] ?? expenseOf(row),
+  cell: (row) =>
+    row.outcome !== "leftOut" &&
+    row.outcome !== "leaves" && (
+      <ExpensePicker
+        label={`Planned expense of line ${row.line}`}
+        value={chosen[row.line] ?? expenseOf(row)}
+        onChange={(id) => onChoose(row.line, id)}
+        isSmall
+      />
+    ),
+});
+
+const expenseOf = (row: PreviewRow) => (row.outcome === "refuses" ? "" : (row.expenseId ?? ""));
 
 const says = (row: PreviewRow) => (row.outcome === "refuses" ? row.reasons.join(" ") : row.says.join(" · "));
 

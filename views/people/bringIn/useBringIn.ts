@@ -38,8 +38,8 @@ interface Ways {
   /** `people:id` or `calendars:id` of what rows are about that do not say it; "" for none. */
   subject: string;
   values: ChosenValues;
-  /** Ids of the people whom single lines are about. */
-  people: Readonly<Record<number, string>>;
+  /** Ids of what single lines are about: the person, or the expense of a booking ("" for none). */
+  subjects: Readonly<Record<number, string>>;
 }
 
 const usualWays: Ways = {
@@ -52,7 +52,7 @@ const usualWays: Ways = {
   dateOrder: "dayFirst",
   subject: "",
   values: {},
-  people: {},
+  subjects: {},
 };
 
 export function useBringIn() {
@@ -149,13 +149,13 @@ function startOf(sheets: readonly Sheet[], sheet: number): Omit<Ways, "dateOrder
     mapping: null,
     subject: "",
     values: {},
-    people: {},
+    subjects: {},
   };
 }
 
 function queryOf(
   { fileName, sheets, idStem }: Read,
-  { sheet, header, takes, makesNames, table, mapping, dateOrder, subject, values, people }: Ways,
+  { sheet, header, takes, makesNames, table, mapping, dateOrder, subject, values, subjects }: Ways,
 ): PreviewQuery {
   const { kind, id } = kindOf(subject);
   const isRest = kind === "calendars" && tableKinds[table].subject === "people";
@@ -164,7 +164,7 @@ function queryOf(
     source: fileName,
     rows: sheets[sheet].rows,
     takes,
-    people,
+    subjects,
     ...(header !== null && { header }),
     ...(mapping && { mapping }),
     options: { dateOrder, idStem, makesNames, values, ...(subject !== "" && (isRest ? { restCalendarId: id } : { subjectId: id })) },
