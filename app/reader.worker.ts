@@ -3,6 +3,7 @@ import { parentPort } from "node:worker_threads";
 import { KeptAnswers } from "../client/keptAnswers.ts";
 import { ofPlanItself } from "../client/questions.ts";
 import { answer } from "../client/redacted.ts";
+import { causesOf } from "../core/causes/causes.ts";
 import { applyChanges } from "../core/edits/change.ts";
 import type { Model } from "../core/model.ts";
 import { movesOf } from "../core/schedule/moves.ts";
@@ -17,6 +18,7 @@ import type { PlanOrder, ReaderOrder, ReaderQuestion } from "./readerOrders.ts";
 
 /** The newest plan with all that follows from it, and the answers that were given about it, by sketch. */
 interface Newest {
+  revision: number;
   model: Model;
   answers: Map<string | null, KeptAnswers>;
 }
@@ -24,14 +26,17 @@ interface Newest {
 let newest: Newest | null = null;
 
 function follow(order: PlanOrder): void {
-  if (order.kind === "plan") newest = { model: modelOf(order.text), answers: new Map() };
-  else if (newest)
-    newest = { model: updateModel(newest.model, applyChanges(newest.model.plan, order.changes), order.changes), answers: new Map() };
+  if (order.kind === "plan") newest = { revision: order.revision, model: modelOf(order.text), answers: new Map() };
+  else if (newest) {
+    const model = updateModel(newest.model, applyChanges(newest.model.plan, order.changes), order.changes);
+    newest = { revision: order.revision, model, answers: new Map() };
+  }
 }
 
 function resultOf(order: ReaderQuestion): unknown {
   if (order.kind === "moved") return movesOf(modelOf(order.before), modelOf(order.after));
   if (!newest) throw new Error("There is no plan yet.");
+  if (order.kind === "causes") return order.revision === newest.revision ? causesOf(newest.model, order.steps, order.subject) : null;
   if (order.kind === "boardFile") return boardFile(newest, order);
   return order.kind === "feed" ? findFeed(newest.model, order.of, order.id) : answered(newest, order);
 }

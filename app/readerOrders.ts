@@ -2,6 +2,7 @@
 import type { Question } from "../client/questions.ts";
 import type { BoardQuery } from "../core/answers/board.ts";
 import type { Feed } from "../core/answers/feeds.ts";
+import type { Cause, CauseSubject, MadeStep } from "../core/causes/causes.ts";
 import type { Change } from "../core/edits/change.ts";
 import type { MoneyAccess } from "../core/plan/moneySides.ts";
 import type { movesOf } from "../core/schedule/moves.ts";
@@ -34,6 +35,8 @@ export type ReaderQuestion =
       title: string;
     }
   | { kind: "feed"; of: string; id: string }
+  /** The steps that moved something, the newest first; `revision` is the newest. */
+  | { kind: "causes"; revision: number; steps: readonly MadeStep[]; subject: CauseSubject }
   /** Two plans as JSON. */
   | { kind: "moved"; before: string; after: string };
 
@@ -45,6 +48,8 @@ export interface ReaderResults {
   /** CSV, or the tables of a workbook as JSON. */
   boardFile: string;
   feed: Feed | string;
+  /** Null where the plan has changed since. */
+  causes: Cause[] | null;
   moved: ReturnType<typeof movesOf>;
 }
 

@@ -1,5 +1,6 @@
 // Messages between browser and server: the boundary, with its revisions.
 import * as z from "zod";
+import type { Cause } from "../core/causes/causes.ts";
 import type { Change } from "../core/edits/change.ts";
 import { editSchema } from "../core/edits/edit.ts";
 import type { EditConflict } from "../core/edits/editConflicts.ts";
@@ -8,6 +9,7 @@ import type { StepRow } from "../core/edits/stepRows.ts";
 import type { Fault } from "../core/plan/faults.ts";
 import type { Plan } from "../core/plan/schema.ts";
 import { isObject } from "../core/values/isObject.ts";
+import type { Redacted } from "./seen.ts";
 
 const key = z.string().min(8).max(80);
 
@@ -73,6 +75,21 @@ export interface ToldStep {
 export interface TrailPage {
   steps: ToldStep[];
   /** There is nothing before them. */
+  isAll: boolean;
+}
+
+/** A step of the trail that moved what was asked about. */
+export interface ToldCause extends Cause {
+  at: string;
+  by: string;
+  kind: TrailStep["kind"];
+  words: string;
+}
+
+/** Causes of a deviation, the newest first. */
+export interface CausesAnswer {
+  causes: Redacted<ToldCause>[];
+  /** Every step since the baseline was looked through. */
   isAll: boolean;
 }
 

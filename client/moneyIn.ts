@@ -3,6 +3,7 @@ import type { MoneyMeasure } from "../core/cost/moneyQuery.ts";
 import type { MarksOf, MoneySide } from "../core/plan/moneySides.ts";
 import type { Plan } from "../core/plan/schema.ts";
 import type { Proposal } from "../core/staffing/proposal.ts";
+import type { ToldCause } from "./messages.ts";
 import type { QueryOf, Question, WholeAnswerOf } from "./questions.ts";
 import type { SearchKind, WholeNews } from "./searches.ts";
 import type { NeverRedacted } from "./seen.ts";
@@ -34,6 +35,7 @@ const budgetRun = { budget: "cost", before: "cost", running: "cost" } as const;
 const rate = ["cost", "bill"] as const;
 const ofRateTable = { entries: { rate, overtimeRate: rate, perUse: rate } } as const;
 
+const ofChange = { before: "cost", after: "cost", difference: "cost" } as const;
 const ofActuals = {
   planned: "cost",
   committed: "cost",
@@ -99,8 +101,9 @@ export const moneyIn: {
   horizon: { pipeline: { value: "bill" } },
   horizonHelps: { helps: { cost: "cost" } },
   horizonHelp: { cost: "cost" },
-  earned: { projects: ofEarned, totals: ofEarned },
+  earned: { rows: ofEarned, totals: ofEarned },
   earnedTasks: ofEarned,
+  baselineChange: { rows: ofChange, totals: ofChange },
   earnedCurve: { planned: "cost", spent: "cost", forecast: "cost" },
   margins: { projects: ofMargin, clients: ofMargin },
   marginPeople: { cost: "cost", revenue: "bill", share: "margin" },
@@ -130,6 +133,9 @@ export const moneyInPlan: MarksOf<Plan, NeverRedacted> = {
   baselines: { tasks: { days: "cost" }, projects: { days: "cost" } },
   templates: { tasks: ofTask },
 };
+
+/** Of the causes of a deviation. */
+export const moneyInCauses: MarksOf<ToldCause, NeverRedacted> = { cost: "cost" };
 
 /** And of proposals. */
 export const moneyInProposal: MarksOf<Proposal, NeverRedacted> = { lines: { cost: "cost" } };

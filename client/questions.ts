@@ -2,12 +2,13 @@
 
 import { type ActualsQuery, actualLinesOf, actualsOf } from "../core/answers/actuals.ts";
 import { approvalsOf } from "../core/answers/approvals.ts";
+import { type BaselineChangeQuery, baselineChange } from "../core/answers/baselineChange.ts";
 import { type BoardQuery, boardOf } from "../core/answers/board.ts";
 import { bookingsOf } from "../core/answers/bookings.ts";
 import { byRule } from "../core/answers/byRule.ts";
 import { calendarYear } from "../core/answers/calendarYear.ts";
 import { earliestAnswer, soonerAnswer, startWithAnswer } from "../core/answers/earliest.ts";
-import { earnedCurve, earnedOf, earnedTasks } from "../core/answers/earned.ts";
+import { type EarnedQuery, earnedCurve, earnedOf, earnedTasks } from "../core/answers/earned.ts";
 import { type EffortBy, effortsOf } from "../core/answers/efforts.ts";
 import { enquiriesOf, enquiryEffect } from "../core/answers/enquiries.ts";
 import { type EvenedQuery, evenedLines } from "../core/answers/evenedLines.ts";
@@ -156,7 +157,8 @@ export const questions = {
   exchangeRates: ({ plan }: Model, _query: Record<string, never>) => plan.exchangeRates,
   rateUses: (model: Model, query: { tableId: string }) => rateUses(model, query),
   rateGaps: (model: Model, _query: Record<string, never>) => rateGaps(model),
-  earned: (model: Model, { baselineId }: { baselineId: string | null }) => earnedOf(model, baselineId),
+  earned: (model: Model, query: EarnedQuery) => earnedOf(model, query),
+  baselineChange: (model: Model, query: BaselineChangeQuery) => baselineChange(model, query),
   earnedTasks: (model: Model, query: { baselineId: string; projectId: string }) => earnedTasks(model, query),
   earnedCurve: (model: Model, query: { baselineId: string; projectId: string }) => earnedCurve(model, query),
   margins: (model: Model, query: CountedQuery) => marginsOf(model, query),

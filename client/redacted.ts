@@ -6,7 +6,8 @@ import type { Marks, MoneyAccess, Seen } from "../core/plan/moneySides.ts";
 import type { Plan } from "../core/plan/schema.ts";
 import type { Proposal } from "../core/staffing/proposal.ts";
 import type { TableKind } from "../core/tables/table.ts";
-import { moneyIn, moneyInNews, moneyInPlan, moneyInProposal } from "./moneyIn.ts";
+import type { ToldCause } from "./messages.ts";
+import { moneyIn, moneyInCauses, moneyInNews, moneyInPlan, moneyInProposal } from "./moneyIn.ts";
 import { type AnswerOf, type QueryOf, type Question, questions, type WholeAnswerOf } from "./questions.ts";
 import { type Search, type SearchKind, type SearchNews, type SearchQuery, searches, type WholeNews } from "./searches.ts";
 import type { Redacted } from "./seen.ts";
@@ -32,6 +33,10 @@ export function search<K extends SearchKind>(model: Model, kind: K, query: Searc
 /** The rows of a table of the plan, as it is exported. */
 export const tableRows = (plan: Plan, { rows }: TableKind, access: MoneyAccess): string[][] =>
   rows(redactMoney(plan, moneyInPlan, access) as Seen<Plan>);
+
+/** The causes of a deviation. */
+export const redactedCauses = (causes: readonly ToldCause[], access: MoneyAccess): Redacted<ToldCause>[] =>
+  redactMoney(causes, moneyInCauses, access) as Redacted<ToldCause>[];
 
 /** A proposal for openings. */
 export const proposed = (proposal: Proposal, access: MoneyAccess): Redacted<Proposal> =>

@@ -100,8 +100,14 @@ test("a baseline is taken, what has moved since is read against it, and it is de
   await expect(loan.locator("[data-column=actual]")).toContainText("0");
   await loan.click();
   await expect(sheet).toContainText("Finishes on 2 Feb, 5 working days earlier than promised.");
-  await expect(sheet.getByRole("listitem").filter({ hasText: "Build crates" })).toContainText("start −5 d · finish −5 d · −20 h");
-  await expect(sheet.getByRole("listitem").filter({ hasText: "Ship crates" })).toContainText("start −5 d · finish −5 d");
+  const causes = sheet.getByRole("list", { name: "Causes" }).getByRole("listitem");
+  await expect(causes).toHaveCount(1);
+  await expect(causes).toContainText('the task "Build crates"');
+  await expect(causes).toContainText("Nora Okafor");
+  await expect(causes).toContainText("finish −5 d · −20 h · EUR −840");
+  const tasks = sheet.getByRole("list", { name: "Tasks, the largest delay first" }).getByRole("listitem");
+  await expect(tasks.filter({ hasText: "Build crates" })).toContainText("start −5 d · finish −5 d · −20 h");
+  await expect(tasks.filter({ hasText: "Ship crates" })).toContainText("start −5 d · finish −5 d");
 
   // The promise of 20 hours of hers is not spent, and does not remain.
   await goTo(page, server, "/money/actuals?project=loan&by=phase");

@@ -30,7 +30,7 @@ const views = [
   // Last: it takes a baseline.
   {
     name: "earned-value",
-    path: "/money/earned?sheet=take&project=tidepool",
+    path: "/money/earned?sheet=take&row=tidepool",
     theme: "dark",
     press: "Take the baseline",
     awaits: "Tasks, the largest delay first",

@@ -129,7 +129,12 @@ export function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
       },
     ],
     horizonWork: [{ ...ofRole, key: "fabricator", range, cases: [] }],
-    earned: [{ baselineId: null }, { baselineId: "none" }],
+    earned: [
+      { baselineId: null, by: "project" },
+      { baselineId: "none", by: "phase" },
+      { baselineId: null, by: "task" },
+    ],
+    baselineChange: [{ baselineId: "none", laterId: "none", by: "project" }],
     earnedTasks: [{ baselineId: "none", projectId }],
     earnedCurve: [{ baselineId: "none", projectId }],
     margins: [{ pipeline: "full" }, { pipeline: "weighted" }],

@@ -66,7 +66,7 @@ test("a project against its baseline, by hand: planned, earned, spent, and at co
     ],
   };
   const model = buildModel(plan);
-  const { baselineId, projects } = earnedOf(model, null);
+  const { baselineId, rows: projects } = earnedOf(model, { baselineId: null, by: "project" });
   expect(baselineId).toBe("b");
   const [{ promised: figures, ...row }] = projects;
   expect({ percent: row.percent, actual: row.actualCost, remaining: row.remainingCost, finish: formatDay(row.finish ?? 0) }).toEqual({
@@ -114,7 +114,7 @@ test.each([2, 3, 4, 5, 6, 7])(
     const plan = made(before, { kind: "addBaseline", id: "b", name: "Agreed" });
     const model = buildModel(plan);
     const report = progressReport(model, plan.baselines.at(-1) ?? null);
-    const { projects, totals } = earnedOf(model, "b");
+    const { rows: projects, totals } = earnedOf(model, { baselineId: "b", by: "project" });
     expect(totals?.promised?.atCompletion).toBe(report.totals.baseline?.atCompletion);
     expect(projects.length).toBe(report.projects.filter(({ baseline }) => baseline).length);
     for (const { id, actualCost, remainingCost, promised } of projects) {

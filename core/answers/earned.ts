@@ -7,6 +7,8 @@ import type { Money } from "../plan/moneySides.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Baseline } from "../plan/schema.ts";
 import { progressReport } from "../reports/progress.ts";
+import { SUMMARY } from "../schedule/network.ts";
+import type { DeviationBy } from "../status/deviationBy.ts";
 import { isCost } from "../status/taskCosts.ts";
 import { lookUp } from "../values/lookUp.ts";
 
@@ -16,6 +18,9 @@ export interface EarnedRow {
   name: string;
   /** Of the project that it is or belongs to; −1 of all together. */
   projectRow: number;
+  projectId: string;
+  /** Of a task: its project, which names of tasks need. */
+  projectName: string | null;
   /** A summary of other tasks. */
   isSummary: boolean;
   start: Day | null;
@@ -67,13 +72,19 @@ export interface Earned {
   baselines: BaselineName[];
   /** The one that the rows are compared with. */
   baselineId: string | null;
-  /** The projects that it holds, the largest delay of a finish first. */
-  projects: EarnedRow[];
+  /** The projects, phases or tasks that it holds, the largest delay of a finish first. */
+  rows: EarnedRow[];
   totals: EarnedRow | null;
 }
 
-/** Every project that a baseline holds against it. @param baselineId Null for the latest; one that is gone stands for it, too. */
-export function earnedOf(model: Model, baselineId: string | null): Earned {
+export interface EarnedQuery {
+  /** Null for the latest; one that is gone stands for it, too. */
+  baselineId: string | null;
+  by: DeviationBy;
+}
+
+/** Every project, phase or task that a baseline holds against it; a phase is a task at the top of its project. */
+export function earnedOf(model: Model, { baselineId, by }: EarnedQuery): Earned {
   const { plan } = model;
   const baseline = findRow(plan.baselines, baselineId ?? "") ?? plan.baselines.at(-1) ?? null;
   const baselines = plan.baselines.map(({ id, name, takenOn, note = "", projects }) => ({
@@ -84,38 +95,50 @@ export function earnedOf(model: Model, baselineId: string | null): Earned {
     projects: projects.length,
   }));
   const found = { currency: plan.settings.currency, status: model.progress.status, baselines: baselines.reverse() };
-  if (!baseline) return { ...found, baselineId: null, projects: [], totals: null };
-  const { projects, totals } = progressReport(model, baseline);
-  const rows = projects.map((row) => {
-    const projectRow = lookUp(rowById(plan.projects), row.id);
-    return earnedRow(row, { id: row.id, name: plan.projects[projectRow].name, projectRow, isSummary: false });
-  });
+  if (!baseline) return { ...found, baselineId: null, rows: [], totals: null };
+  const { projects, tasks, totals } = progressReport(model, baseline);
+  const rows = by === "project" ? projects.map((row) => projectRowOf(model, row)) : tasks.map((row) => taskRowOf(model, row));
   return {
     ...found,
     baselineId: baseline.id,
-    projects: rows.filter(({ promised }) => promised).sort(byDelay),
-    totals: earnedRow({ ...totals, id: "" }, { id: "", name: "", projectRow: -1, isSummary: false }),
+    rows: rows.filter((row) => row.promised && isListed(model, row, by)).sort(byDelay),
+    totals: earnedRow({ ...totals, id: "" }, { id: "", name: "", projectRow: -1, projectId: "", projectName: null, isSummary: false }),
   };
+}
+
+function isListed({ plan }: Model, { id, isSummary }: EarnedRow, by: DeviationBy): boolean {
+  if (by === "project") return true;
+  return by === "task" ? !isSummary : findRow(plan.tasks, id)?.parentId === undefined;
+}
+
+function projectRowOf({ plan }: Model, row: ReportRow): EarnedRow {
+  const projectRow = lookUp(rowById(plan.projects), row.id);
+  const { name } = plan.projects[projectRow];
+  return earnedRow(row, { id: row.id, name, projectRow, projectId: row.id, projectName: null, isSummary: false });
+}
+
+function taskRowOf({ plan, schedule: { network } }: Model, row: ReportRow): EarnedRow {
+  const at = lookUp(rowById(plan.tasks), row.id);
+  const { name, projectId } = plan.tasks[at];
+  const projectRow = network.project[at];
+  const projectName = plan.projects[projectRow].name;
+  return earnedRow(row, { id: row.id, name, projectRow, projectId, projectName, isSummary: network.sizing[at] === SUMMARY });
 }
 
 /** The tasks of a project against a baseline, the largest delay first; empty where either is gone. */
 export function earnedTasks(model: Model, { baselineId, projectId }: { baselineId: string; projectId: string }): EarnedRow[] {
-  const { plan, schedule } = model;
-  const baseline = findRow(plan.baselines, baselineId);
-  const projectRow = rowById(plan.projects).get(projectId);
-  if (!baseline || projectRow === undefined) return [];
-  return progressReport(model, baseline)
-    .tasks.flatMap((row): EarnedRow[] => {
-      const at = lookUp(rowById(plan.tasks), row.id);
-      if (schedule.network.project[at] !== projectRow) return [];
-      return [earnedRow(row, { id: row.id, name: plan.tasks[at].name, projectRow, isSummary: !("stage" in row) })];
-    })
-    .sort(byDelay);
+  const baseline = findRow(model.plan.baselines, baselineId);
+  if (!baseline) return [];
+  const rows = progressReport(model, baseline).tasks.map((row) => taskRowOf(model, row));
+  return rows.filter((row) => row.projectId === projectId).sort(byDelay);
 }
 
 type ReportRow = ReturnType<typeof progressReport>["projects"][number];
 
-function earnedRow(row: ReportRow, own: Pick<EarnedRow, "id" | "name" | "projectRow" | "isSummary">): EarnedRow {
+function earnedRow(
+  row: ReportRow,
+  own: Pick<EarnedRow, "id" | "name" | "projectRow" | "projectId" | "projectName" | "isSummary">,
+): EarnedRow {
   const { baseline } = row;
   return {
     ...own,

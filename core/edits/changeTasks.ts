@@ -23,5 +23,6 @@ export const changeTasks: EditKind<z.infer<typeof schema>> & { schema: typeof sc
     }
     return { changes };
   },
-  words: (_, { ids }) => (ids.length === 1 ? "change a task" : `change ${ids.length} tasks`),
+  words: (plan, { ids }) =>
+    ids.length === 1 ? `change the task "${findRow(plan.tasks, ids[0])?.name ?? ids[0]}"` : `change ${ids.length} tasks`,
 };

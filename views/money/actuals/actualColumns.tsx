@@ -22,7 +22,7 @@ export function actualColumns({ by, totals, hasBaseline, nameOf }: Heads): Table
     {
       id: "name",
       head: byWords[by].replace("By ", "").replace(/^./, (first) => first.toUpperCase()),
-      width: 170,
+      width: 150,
       grow: 1.6,
       isRowHead: true,
       isSticky: true,
@@ -55,7 +55,7 @@ function money(
     id,
     head,
     ...(says !== "" && { says }),
-    width: 112,
+    width: 104,
     grow: 1,
     isFigure: true,
     value: (row) => majorOf(of(row)),

@@ -46,7 +46,7 @@ export function ActualSheet({ title, row, query, onClose }: Props) {
         {lines?.length === 0 && <p className="text-side">{texts.noLines}</p>}
         <ul aria-label={texts.lines}>
           {shown?.map((line) => (
-            <Line key={JSON.stringify(line.subject)} line={line} />
+            <Line key={JSON.stringify(line.subject)} line={line} isProjectKnown={row.projectRow >= 0 || query.projectId !== null} />
           ))}
         </ul>
         {lines && shown && lines.length > shown.length && <TextButton onClick={() => setAll(true)}>Show all {lines.length}</TextButton>}
@@ -55,17 +55,17 @@ export function ActualSheet({ title, row, query, onClose }: Props) {
   );
 }
 
-function Line({ line }: { line: Redacted<ActualLine> }) {
+function Line({ line, isProjectKnown }: { line: Redacted<ActualLine>; isProjectKnown: boolean }) {
   const linkTo = useLinkTo();
   const { name, who, projectName, actual, remaining, isCommitted, entries, bookings } = line;
   return (
     <li className="line-above py-1.5">
       <div className="flex items-baseline justify-between gap-3">
         <span className="min-w-0 truncate">{name}</span>
-        <span className="shrink-0 font-semibold">{moneyText(actual)}</span>
+        <span className="shrink-0 font-semibold">{actual === 0 ? "–" : moneyText(actual)}</span>
       </div>
       <div className="flex justify-between gap-3 text-side">
-        <span className="min-w-0 truncate">{[who, projectName].filter(Boolean).join(" · ")}</span>
+        <span className="min-w-0 truncate">{[who, isProjectKnown ? null : projectName].filter(Boolean).join(" · ")}</span>
         {remaining !== 0 && (
           <span className="shrink-0">
             {moneyText(remaining)} {isCommitted ? texts.committed.toLowerCase() : texts.remaining.toLowerCase()}

@@ -2,6 +2,7 @@
 import type { Redacted } from "../../../client/seen.ts";
 import type { EarnedFigures, EarnedRow } from "../../../core/answers/earned.ts";
 import { type Figure, isNegative, lessFigure, majorOf } from "../../../core/plan/moneySides.ts";
+import type { DeviationBy } from "../../../core/status/deviationBy.ts";
 import { marginText, moneyText, shortDay } from "../../../ui/format.ts";
 import { ProjectDot } from "../../../ui/projectDot.tsx";
 import type { TableColumn } from "../../../ui/table/column.ts";
@@ -26,18 +27,18 @@ const money = (id: string, head: string, of: (row: Row) => Figure, side: (row: R
 const promisedOf = (key: { [K in keyof EarnedFigures]: EarnedFigures[K] extends number ? K : never }[keyof EarnedFigures]) => (row: Row) =>
   row.promised?.[key] ?? 0;
 
-export const earnedColumns: Column[] = [
+export const earnedColumns = (by: DeviationBy): Column[] => [
   {
     id: "name",
-    head: texts.project,
+    head: { project: texts.project, phase: texts.phase, task: texts.task }[by],
     width: 190,
     grow: 1.4,
     isRowHead: true,
     value: ({ name }) => name,
-    cell: ({ name, projectRow, isSummary }) => (
+    cell: ({ name, projectRow, projectName }) => (
       <span className="flex min-w-0 items-center gap-2">
         {projectRow >= 0 && <ProjectDot row={projectRow} />}
-        <span className={`truncate ${isSummary ? "heading-soft" : ""}`}>{name}</span>
+        <TwoLines main={name} side={projectName} />
       </span>
     ),
   },

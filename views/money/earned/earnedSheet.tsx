@@ -9,6 +9,7 @@ import { moneyText } from "../../../ui/format.ts";
 import Link from "../../../ui/link.tsx";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";
 import { useLinkTo } from "../../scope/windowed.ts";
+import { Causes } from "./causes.tsx";
 import { earnedMarks } from "./earnedMarks.ts";
 import { daysText, finishSentence, moreHours, moreMoney, overPromise, sentencesOf } from "./earnedWords.ts";
 import { texts } from "./words.ts";
@@ -16,29 +17,32 @@ import { texts } from "./words.ts";
 const EarnedChart = dynamic(() => import("./earnedChart.tsx"), { ssr: false, loading: () => null });
 
 interface EarnedSheetProps {
-  project: Redacted<EarnedRow>;
+  row: Redacted<EarnedRow>;
+  /** False for a task, which has no curve and no tasks of its own here. */
+  isProject: boolean;
   earned: Redacted<Earned>;
   baselineId: string;
   onClose: () => void;
 }
 
-export function EarnedSheet({ project, earned: { status, currency }, baselineId, onClose }: EarnedSheetProps) {
-  const asked = { baselineId, projectId: project.id };
+export function EarnedSheet({ row, isProject, earned: { status, currency }, baselineId, onClose }: EarnedSheetProps) {
+  const asked = isProject ? { baselineId, projectId: row.id } : null;
   const points = useMaybeAnswer("earnedCurve", asked, null) ?? [];
   const tasks = useMaybeAnswer("earnedTasks", asked, null) ?? [];
   return (
-    <Sheet title={project.name} subtitle={finishSentence(project)} onClose={onClose}>
+    <Sheet title={row.name} subtitle={finishSentence(row)} onClose={onClose}>
       {points.length > 1 && (
         <SheetSection title={texts.theCurve}>
           <div className="h-[190px]">
-            <EarnedChart points={points} status={status} earned={project.promised?.earnedValue ?? 0} currency={currency} />
+            <EarnedChart points={points} status={status} earned={row.promised?.earnedValue ?? 0} currency={currency} />
           </div>
           <ChartLegend marks={earnedMarks} />
         </SheetSection>
       )}
+      <Causes baselineId={baselineId} projectId={row.projectId} taskId={isProject ? null : row.id} />
       <SheetSection title={`${texts.workAndCost}, ${currency}`}>
         <dl className="space-y-1.5">
-          {sentencesOf(project, status).map(({ name, figure, says, isBad }) => (
+          {sentencesOf(row, status).map(({ name, figure, says, isBad }) => (
             <div key={name}>
               <div className="flex items-baseline justify-between gap-3">
                 <dt>{name}</dt>
@@ -49,7 +53,7 @@ export function EarnedSheet({ project, earned: { status, currency }, baselineId,
           ))}
         </dl>
       </SheetSection>
-      <Tasks projectId={project.id} tasks={tasks} />
+      {isProject && <Tasks projectId={row.id} tasks={tasks} />}
     </Sheet>
   );
 }

@@ -7,9 +7,13 @@ export const texts = {
   takeTheFirstOne: "Take the first one",
   noBaselineYet: "No baseline yet",
   noneOfItsProjectsIsLeft: "None of its projects is left in the plan.",
-  projects: "Projects against the baseline",
+  rows: "Rows",
+  comparedWith: "Compared with",
+  now: "Now",
   // earnedColumns.tsx
   project: "Project",
+  phase: "Phase",
+  task: "Task",
   done: "Done",
   finish: "Finish",
   work: "Hours, difference",
@@ -23,6 +27,21 @@ export const texts = {
   tasks: "Tasks, the largest delay first",
   asPromised: "As promised",
   newTasks: "Not in the baseline",
+  // causes.tsx
+  causes: "Causes",
+  lookingForCauses: "Looking for the steps that moved it",
+  nothingMovedIt: "No step since the baseline moved it.",
+  olderStepsAreLeftOut: "Older steps are not listed here.",
+  noAnswer: "The server cannot be reached. Open this again when it answers.",
+  // changeTable.tsx
+  start: "Start",
+  workHours: "Hours",
+  before: "Cost before",
+  after: "Cost after",
+  difference: "Difference",
+  same: "same day",
+  leftOut: "left out",
+  added: "added",
   // takeBaseline.tsx
   name: "Name",
   note: "Note",
@@ -37,3 +56,5 @@ export const texts = {
   keep: "Keep it",
   deletedForAll: "It is deleted for everyone. One undo restores it.",
 } as const;
+
+export const byWords = { project: "Projects", phase: "Phases", task: "Tasks" } as const;
