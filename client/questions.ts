@@ -31,9 +31,11 @@ import { type PeopleLoadsQuery, peopleLoads } from "../core/answers/peopleLoads.
 import { personYear } from "../core/answers/personYear.ts";
 import { locksOf, savedViews, taskOf } from "../core/answers/planRows.ts";
 import { portfolioOf } from "../core/answers/portfolio.ts";
+import { promisedOf } from "../core/answers/promised.ts";
 import { rateGaps } from "../core/answers/rateGaps.ts";
 import { rateUses } from "../core/answers/rateUses.ts";
 import { recipientsOf } from "../core/answers/recipients.ts";
+import { recordedCell } from "../core/answers/recordedCell.ts";
 import { outboxOf, requestsOf } from "../core/answers/requests.ts";
 import { ribbonOf } from "../core/answers/ribbon.ts";
 import { rosterOf } from "../core/answers/roster.ts";
@@ -149,6 +151,8 @@ export const questions = {
   impact: (model: Model, { edit }: { edit: Edit }) => impactOf(model, edit),
   money: (model: Model, query: MoneyQuery) => moneyOf(model, query),
   expenses: (model: Model, query: CountedQuery) => expensesOf(model, query),
+  promised: (model: Model, query: { projectId: string }) => promisedOf(model, query),
+  recordedCell: (model: Model, query: { personId: string; range: Range }) => recordedCell(model, query),
   actuals: (model: Model, query: ActualsQuery) => actualsOf(model, query),
   actualLines: (model: Model, query: ActualsQuery & { key: string }) => actualLinesOf(model, query),
   efforts: (model: Model, query: { by: EffortBy; projectId: string | null }) => effortsOf(model, query),

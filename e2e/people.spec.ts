@@ -471,6 +471,7 @@ test("tables are exported as they came in, and feeds are calendars", async ({ re
     "Links",
     "Assignments",
     "Expenses",
+    "Bookings",
     "Rates",
     "Exchange rates",
   ]);

@@ -85,13 +85,17 @@ test("a baseline is taken, what has moved since is read against it, and it is de
   await untilSaved(page);
 
   // Done in the week before without an hour of its 20: what follows moves from 9 to 2 February.
-  await goTo(page, server, "/work/loan");
+  await goTo(page, server, "/work/loan?columns=dates,promised&from=2027-01-18&to=2027-04-18");
   await page.locator("#task-crates").focus();
   await page.keyboard.press("d");
   await sheet.getByLabel("Finished on").fill("29 jan");
   await sheet.getByLabel("Started on").fill("25 jan");
   await page.keyboard.press("Enter");
   await expect(page.locator("[data-task=ship]")).toContainText("1 Feb – 2 Feb");
+  await expect(page.locator("[data-task=ship] [data-column=promised]")).toHaveText("8 Feb – 9 Feb −5 d");
+  const [bar, promised] = await Promise.all(["[data-bar=ship]", "[data-promised=ship]"].map((own) => page.locator(own).boundingBox()));
+  // A week of the 13 lies between the two.
+  expect(promised?.x).toBeGreaterThan((bar?.x ?? 0) + (bar?.width ?? 0));
   await untilSaved(page);
 
   await goTo(page, server, "/money/earned");

@@ -64,6 +64,22 @@ test("a week is recorded by keys, submitted, returned, corrected and approved, a
   // 8 of 20 h are worked: 12 h remain, three of the five days, from the status date on.
   await goTo(page, server, "/work/loan?from=2027-01-25&to=2027-03-21");
   await expect(task).toContainText("28 Jan – 3 Feb");
+  // In the grid the past is read, not typed.
+  await goTo(page, server, "/work/loan/hours?from=2027-01-25&to=2027-02-21&by=week");
+  const cell = page.getByRole("gridcell", { name: /^Build crates, Mara Ellingsen, week of 25 January: 8 h, recorded/ });
+  await cell.click();
+  await page.keyboard.type("9");
+  await expect(cell).toHaveText("8");
+  await expect(page.getByRole("gridcell", { name: /^Build crates, Mara Ellingsen, week of 1 February: 12 h, calculated/ })).toBeVisible();
+  await goTo(page, server, "/balance?from=2027-01-25&to=2027-02-21&cell=mara@2027-01-25_2027-01-31");
+  await expect(
+    sheetOf(page)
+      .getByRole("row", { name: /Build crates/ })
+      .getByRole("cell"),
+  ).toHaveText(["20", "8"]);
+  await sheetOf(page).getByRole("link", { name: "Open the week" }).click();
+  await expect(page).toHaveURL(/\/week\?.*person=mara/);
+
   await goTo(page, server, WEEK);
   await expect(row(page).locator("[data-column=left]")).toHaveText("12");
   await day(page, 4).click();

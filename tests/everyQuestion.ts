@@ -94,6 +94,11 @@ export function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
       { ...weeks, kind: "labour", by: "role", measure: "margin", within: [{ by: "project", key: projectId }], pipeline: "weighted" },
     ],
     expenses: [{ pipeline: "full" }, { pipeline: "none" }],
+    promised: [{ projectId }, { projectId: "nothing" }],
+    recordedCell: [
+      { personId, range },
+      { personId: "nobody", range },
+    ],
     actuals: actualBys.map((by) => ({ by, projectId: null, baselineId: null })),
     actualLines: [{ by: "kind", projectId: projectId, baselineId: null, key: "labour" }],
     efforts: effortBys.map((by) => ({ by, projectId: null })),

@@ -37,7 +37,7 @@ interface FigureRowProps {
   name: ReactNode;
   /** "total" for a sum, "quiet" for a line that belongs to another time or is left out of the sum. */
   look?: "total" | "quiet";
-  /** The cells; `FigureCells` makes them of texts. */
+  /** The cells; */
   children: ReactNode;
 }
 

@@ -7,8 +7,9 @@ import { type Bar, barsOf } from "../load/bars.ts";
 import { type Counting, defaultCounting } from "../load/counting.ts";
 import { levelBandOf, overOf, type PeriodState, periodState, roomOf } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
+import { placedIn } from "../placing/placements.ts";
 import { firstRoleName } from "../plan/names.ts";
-import { knownRow, rowById } from "../plan/rows.ts";
+import { knownRow, membersOf, rowById } from "../plan/rows.ts";
 import type { Acceptance, Person, TimeOff } from "../plan/schema.ts";
 
 /** One line of capacity in minutes; what removes is negative. */
@@ -37,6 +38,10 @@ export interface CellExplained {
   requestedLeave: { id: string; kind: TimeOff["kind"]; from: Day; to: Day }[];
   requestedMinutes: number;
   bars: Bar[];
+  /** Recorded hours of tasks that are not the person's own: as a member of a team, or unplanned. */
+  unplanned: { taskName: string; projectName: string; projectRow: number; minutes: number }[];
+  /** True where days of the period have passed on which hours are recorded. */
+  isRecorded: boolean;
   load: number;
   room: number;
   over: number;
@@ -75,6 +80,8 @@ export function explainCell(model: Model, personId: string, range: Range, counti
     ...sums,
     ...requestedOf(model, row, range),
     bars: barsOf(model, personId, range, [range], book.shares),
+    unplanned: unplannedOf(model, row, range, book.shares),
+    isRecorded: model.progress.isTracked && range.start < model.progress.status,
     room: roomOf(sums.capacity, sums.load),
     over: overOf(sums.capacity, sums.load),
     state: periodState(sums.capacity, sums.load, levelBandOf(plan)),
@@ -83,6 +90,15 @@ export function explainCell(model: Model, personId: string, range: Range, counti
       (own) => own.personId === personId && parseDay(own.from) < range.stop && parseDay(own.to) >= range.start,
     ),
   };
+}
+
+function unplannedOf({ plan, work, placements }: Model, person: number, { start, stop }: Range, shares: Int32Array) {
+  return [...membersOf(work.byPerson, person)].flatMap((row) => {
+    const minutes = row < work.firstRecorded ? 0 : placedIn(placements, row, shares[row], start, stop);
+    if (minutes === 0) return [];
+    const projectRow = work.project[row];
+    return [{ taskName: plan.tasks[work.task[row]].name, projectName: plan.projects[projectRow].name, projectRow, minutes }];
+  });
 }
 
 interface ExceptionSums {

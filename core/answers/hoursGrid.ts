@@ -9,8 +9,9 @@ import { levelBandOf, peopleSums, statesOf } from "../load/periodSums.ts";
 import type { Model } from "../model.ts";
 import { customShift } from "../placing/place.ts";
 import { placedIn } from "../placing/placements.ts";
-import { findRow, membersOf, rowById } from "../plan/rows.ts";
+import { findRow, flagsOf, membersOf, rowById } from "../plan/rows.ts";
 import type { Plan } from "../plan/schema.ts";
+import { isRecordedPast } from "../progress/progress.ts";
 import { lookUp } from "../values/lookUp.ts";
 
 /** The subject of the grid: a project, or a person. */
@@ -36,6 +37,8 @@ export interface HoursRow {
   total: number;
   /** By period: 1 where the hours were typed. */
   typed: Uint8Array;
+  /** By period: 1 where the hours are those that were recorded. */
+  recorded: Uint8Array;
   /** The reason why the hours cannot be typed; null if they can. */
   fault: BarFault | null;
 }
@@ -103,6 +106,7 @@ function rowOf(model: Model, row: number, periods: readonly Range[]): HoursRow {
     minutes: periods.map(({ start, stop }) => placedIn(placements, row, 10_000, start, stop)),
     total: placements.placed[row],
     typed: typedPeriods(model, row, periods),
+    recorded: flagsOf(periods, (period) => isRecordedPast(model.progress, work.task[row], period)),
     fault: "fault" in place ? place.fault : null,
   };
 }

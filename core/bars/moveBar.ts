@@ -9,8 +9,9 @@ import type { Assignment } from "../plan/schema.ts";
 import type { TaskDates } from "../schedule/dates.ts";
 
 /** The reason why a bar cannot be moved: it is already there, it has no value to type, it is gone, its task has no dates or takes
- * them from its effort, links alone decide when it starts, it cannot start there, or it would have no time. */
-export type BarFault = "unchanged" | "notTyped" | "gone" | "noDates" | "byEffort" | "heldByLinks" | "cannotStart" | "tooShort";
+ * them from its effort, links alone decide when it starts, it cannot start there, it would have no time, or it
+ * lies where people have recorded their hours. */
+export type BarFault = "recorded" | "unchanged" | "notTyped" | "gone" | "noDates" | "byEffort" | "heldByLinks" | "cannotStart" | "tooShort";
 
 /** An edit, or why there is none. */
 export type BarChange = { edit: Edit; range: Range } | { fault: BarFault };

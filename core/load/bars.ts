@@ -4,6 +4,7 @@ import type { Range } from "../calendar/periods.ts";
 import type { Placed } from "../placing/placed.ts";
 import { placedIn, workedDays } from "../placing/placements.ts";
 import { rowById } from "../plan/rows.ts";
+import { isRecordedPast } from "../progress/progress.ts";
 
 /** One assignment over a window. */
 export interface Bar {
@@ -26,13 +27,15 @@ export interface Bar {
   isAsked: boolean;
   /** Its hours are typed week by week. */
   isTyped: boolean;
+  /** Its hours in the window are those that were recorded. */
+  isRecorded: boolean;
   /** Its task lasts as long as its people need. */
   isEffort: boolean;
 }
 
 /** The bars of a person, in the order of their starts; work that places nothing in the window is left out. */
 export function barsOf(model: Placed, personId: string, range: Range, periods: readonly Range[], shares: Int32Array): Bar[] {
-  const { plan, work, placements } = model;
+  const { plan, work, placements, progress } = model;
   const person = rowById(plan.people).get(personId);
   if (person === undefined) return [];
   const bars: Bar[] = [];
@@ -58,6 +61,7 @@ export function barsOf(model: Placed, personId: string, range: Range, periods: r
       isPencilled: work.isPencilled[row] === 1,
       isAsked: work.isAsked[row] === 1,
       isTyped: plan.assignments[row].custom !== undefined,
+      isRecorded: isRecordedPast(progress, work.task[row], range),
       isEffort: task.sizing === "effort",
     });
   }

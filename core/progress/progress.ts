@@ -1,5 +1,6 @@
 // The progress of a plan: how far each task is, and what is left of each assignment at the status date.
 import { type Day, parseDay } from "../calendar/day.ts";
+import type { Range } from "../calendar/periods.ts";
 import { rowById } from "../plan/rows.ts";
 import type { Assignment, Plan } from "../plan/schema.ts";
 import { type ActualLine, isTracked, statusDayOf } from "../recorded/actuals.ts";
@@ -42,6 +43,10 @@ export interface Progress {
   /** The days of the actual minutes, of the rows that have any. */
   lines: ReadonlyMap<number, ActualLine>;
 }
+
+/** True of a period whose hours of a task are those that were recorded: they change where they were recorded, and nowhere else. */
+export const isRecordedPast = ({ stage, status }: Pick<Progress, "stage" | "status">, task: number, period: Range): boolean =>
+  stage[task] !== UNTRACKED && period.stop <= status;
 
 /** The progress of a plan whose work is laid out.
  * @param lines The actual lines that `work` was laid out with. */

@@ -3,12 +3,15 @@ import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
 import { hoursGrid } from "../answers/hoursGrid.ts";
 import { parseDay } from "../calendar/day.ts";
-import { applyEdit } from "../edits/edit.ts";
+import { applyEdit, type Edit } from "../edits/edit.ts";
 import { buildModel, type Model } from "../model.ts";
 import { placedIn } from "../placing/placements.ts";
 import { findRow, rowById } from "../plan/rows.ts";
+import type { Plan } from "../plan/schema.ts";
+import { NOT_STARTED } from "../progress/progress.ts";
 import { workMinutes } from "../values/units.ts";
 import { type TypedCell, typeHours } from "./typeHours.ts";
+import { typePeriod } from "./typePeriod.ts";
 
 const range = { start: parseDay("2027-02-01"), stop: parseDay("2027-04-26") };
 const demo = buildModel(fernhollow());
@@ -101,4 +104,29 @@ test("the grid's rows add up to what the person has to do, and say which weeks a
   expect(now?.minutes[2]).toBe(240);
   expect(now?.typed[2]).toBe(1);
   expect(hoursGrid(demo, { of: { personId: "nobody" }, range, grain: "week" })).toBeNull();
+});
+
+test("hours of days that have passed in a project that records them are not typed over; those ahead are", () => {
+  const edits: Edit[] = [
+    { kind: "changeProject", id: "tidepool", set: { tracking: "recorded", stage: "active" } },
+    { kind: "changeSettings", set: { today: "2027-03-01" } },
+  ];
+  const plan = edits.reduce((own, edit) => applyEdit(own, edit).plan ?? own, demo.plan);
+  const model = buildModel(plan);
+  const past = { start: parseDay("2027-02-15"), stop: parseDay("2027-02-22") };
+  const ahead = { start: parseDay("2027-03-08"), stop: parseDay("2027-03-15") };
+  const { assignmentId } =
+    typable.find(({ taskId }) => model.progress.stage[rowById(plan.tasks).get(taskId) as number] === NOT_STARTED) ?? typable[0];
+  const { edit, refused } = typeHours(model, [
+    { assignmentId, ...past, hours: 7 },
+    { assignmentId, ...ahead, hours: 5 },
+  ]);
+  expect(refused).toEqual([{ assignmentId, fault: "recorded" }]);
+  const after = buildModel(applyEdit(plan, edit as Edit).plan as Plan);
+  expect([minutesIn(after, assignmentId, past), minutesIn(after, assignmentId, ahead)]).toEqual([0, 300]);
+  expect(typePeriod(model, assignmentId, past, 7, { clock: past.start, newId: "new" })).toEqual({ fault: "recorded" });
+  const row = hoursGrid(model, { of: { projectId: "tidepool" }, range, grain: "week" })?.rows.find(
+    (own) => own.assignmentId === assignmentId,
+  );
+  expect([...(row?.recorded ?? [])].slice(0, 6)).toEqual([1, 1, 1, 1, 0, 0]);
 });

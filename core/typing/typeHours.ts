@@ -4,6 +4,7 @@ import { type BarFault, placeOf } from "../bars/moveBar.ts";
 import { type Day, formatDay } from "../calendar/day.ts";
 import type { Edit, SingleEdit } from "../edits/edit.ts";
 import type { Model } from "../model.ts";
+import { isRecordedPast } from "../progress/progress.ts";
 import { grouped } from "../values/grouped.ts";
 import { type Bucket, bucketsBeside, statedBy } from "./typedBuckets.ts";
 
@@ -33,7 +34,10 @@ export function typeHours(model: Model, cells: readonly TypedCell[], words = "ty
       refused.push({ assignmentId, fault: place.fault });
       continue;
     }
-    const periods = own.toSorted((a, b) => a.start - b.start);
+    const isRecorded = (cell: TypedCell) => isRecordedPast(model.progress, model.work.task[place.row], cell);
+    if (own.some(isRecorded)) refused.push({ assignmentId, fault: "recorded" });
+    const periods = own.filter((cell) => !isRecorded(cell)).toSorted((a, b) => a.start - b.start);
+    if (periods.length === 0) continue;
     const typed = periods.flatMap(({ start, stop, hours }): Bucket[] =>
       hours > 0 ? [{ from: formatDay(start), to: formatDay(stop - 1), hours }] : [],
     );

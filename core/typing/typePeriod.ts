@@ -11,6 +11,7 @@ import { placedIn } from "../placing/placements.ts";
 import { splitByWeight } from "../placing/split.ts";
 import { columnOf, findRow, membersOf } from "../plan/rows.ts";
 import type { Assignment } from "../plan/schema.ts";
+import { isRecordedPast } from "../progress/progress.ts";
 import { exactHours, workMinutes } from "../values/units.ts";
 import { type Bucket, statedBy, weeksIn } from "./typedBuckets.ts";
 
@@ -39,6 +40,7 @@ export function typePeriod(
   const place = placeOf(model, assignmentId);
   if ("fault" in place) return place;
   const { row } = place;
+  if (isRecordedPast(model.progress, model.work.task[row], period)) return { fault: "recorded" };
   const { start: firsts, length, asked } = model.placements;
   const all = { start: firsts[row], stop: firsts[row] + length[row] };
   const placed = placedIn(model.placements, row, 10_000, all.start, all.stop);

@@ -25,6 +25,7 @@ import { RemedyList } from "../remedies/remedyList.tsx";
 import { remedyEdit } from "../remedies/remedyWords.ts";
 import { type Remedies as Found, useRemedies } from "../remedies/useRemedies.ts";
 import { useLinkTo } from "../scope/windowed.ts";
+import { RecordedHours } from "./recordedHours.tsx";
 import { reassignId, type SelectedCell, type useBalance } from "./useBalance.ts";
 import { texts } from "./words.ts";
 
@@ -84,6 +85,7 @@ function Sum({ explained, remedies, balance }: SheetProps) {
       <CapacityLines explained={explained} />
       <WorkLines explained={explained} balance={balance} />
       <Result explained={explained} />
+      {explained.isRecorded && <RecordedHours personId={personId} range={range} />}
       <Remedies explained={explained} remedies={remedies} balance={balance} />
       {(over > 0 || acceptances.length > 0) && <Acceptances key={`${personId} ${range.start}`} explained={explained} balance={balance} />}
       <AddLeave explained={explained} balance={balance} />
@@ -151,7 +153,7 @@ function RequestedLeave({ explained: { personId, requestedLeave, requestedMinute
 }
 
 function WorkLines({ explained, balance }: CellProps) {
-  const { capacity, bars } = explained;
+  const { capacity, bars, unplanned } = explained;
   return (
     <SheetSection>
       <SumLine figure={`${hoursText(capacity)} h`} isTotal>
@@ -173,11 +175,20 @@ function WorkLines({ explained, balance }: CellProps) {
           >
             reassign
           </TextButton>
-          <PeriodHours bar={bar} explained={explained} balance={balance} />
+          {bar.isRecorded ? (
+            <span className="text-ink-2">{hoursText(bar.minutes)} h</span>
+          ) : (
+            <PeriodHours bar={bar} explained={explained} balance={balance} />
+          )}
           {bar.isTyped && <Typed bar={bar} range={explained.range} onBack={() => void balance.untype(bar.assignmentId)} />}
         </div>
       ))}
-      {bars.length === 0 && <p className="text-ink-2">{texts.noWorkInThisPeriod}</p>}
+      {unplanned.map(({ taskName, projectName, projectRow, minutes }) => (
+        <SumLine key={`${projectRow} ${taskName}`} figure={`${hoursText(minutes)} h`}>
+          <ProjectDot row={projectRow} /> {taskName} <span className="text-side">{projectName}, recorded</span>
+        </SumLine>
+      ))}
+      {bars.length + unplanned.length === 0 && <p className="text-ink-2">{texts.noWorkInThisPeriod}</p>}
     </SheetSection>
   );
 }

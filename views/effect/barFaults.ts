@@ -2,6 +2,7 @@
 import type { BarFault } from "../../core/bars/moveBar.ts";
 
 export const barFaults: Record<BarFault, string> = {
+  recorded: "These hours were recorded. They are changed in the person's week.",
   unchanged: "It is already there.",
   notTyped: "Its hours are already calculated from one figure.",
   gone: "This assignment is no longer in the plan.",

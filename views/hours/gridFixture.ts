@@ -15,6 +15,7 @@ export const gridRow = (taskName: string, minutes: number[], fault: HoursRow["fa
   minutes,
   total: minutes.reduce((sum, own) => sum + own, 0),
   typed: new Uint8Array(minutes.length),
+  recorded: new Uint8Array(minutes.length),
   fault,
 });
 

@@ -62,11 +62,11 @@ export function hourColumn(
     value: (row) => hoursOf(row.minutes[at]),
     copied: (row) => (row.minutes[at] === 0 ? "" : String(hoursOf(row.minutes[at]))),
     cellSays: (row) => cellWords(row, period, at, person(row)),
-    look: (row) => (isOver(row) ? "cell-over" : isAway(row) && "sign-away"),
+    look: (row) => (isOver(row) ? "cell-over" : isAway(row) ? "sign-away" : row.recorded[at] === 1 && "cell-recorded"),
     cell: ({ minutes, typed }) =>
       minutes[at] === 0 ? null : <span className={typed[at] === 1 ? "font-medium" : "text-ink-2"}>{hoursText(minutes[at])}</span>,
-    edit: ({ fault }) =>
-      fault === null
+    edit: ({ fault, recorded }) =>
+      fault === null && recorded[at] === 0
         ? {
             write: (row) => (row.minutes[at] === 0 ? "" : String(hoursOf(row.minutes[at]))),
             read: readHours,
@@ -92,10 +92,12 @@ function HolidayMark({ says }: { says: string }) {
   return <span role="img" aria-label={says} title={says} className="sign-holiday mr-1 inline-block size-[7px]" />;
 }
 
-function cellWords({ taskName, who, minutes, typed, fault }: HoursRow, period: Range, at: number, person: HoursPerson | null): string {
-  const how = minutes[at] === 0 ? "" : typed[at] === 1 ? ", typed" : ", calculated";
+function cellWords(row: HoursRow, period: Range, at: number, person: HoursPerson | null): string {
+  const { taskName, who, minutes, typed, recorded, fault } = row;
+  const how = recorded[at] === 1 ? ", recorded" : minutes[at] === 0 ? "" : typed[at] === 1 ? ", typed" : ", calculated";
   const of = person ? `; ${person.name} has ${hoursText(person.load[at])} of ${hoursText(person.capacity[at])} h` : "";
-  const why = fault === null ? "" : `. ${barFaults[fault]}`;
+  const reason = fault ?? (recorded[at] === 1 ? "recorded" : null);
+  const why = reason === null ? "" : `. ${barFaults[reason]}`;
   const holidays = person ? holidayTexts([person], period).map((text) => `; ${text}`) : [];
   return `${taskName}, ${who}, ${periodPhrase(period)}: ${hoursText(minutes[at])} h${how}${of}${holidays.join("")}${why}`;
 }

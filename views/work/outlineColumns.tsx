@@ -3,6 +3,7 @@
 import type { ReactNode } from "react";
 import type { Redacted } from "../../client/seen.ts";
 import type { Outline, OutlineTask } from "../../core/answers/outline.ts";
+import type { PromisedDates } from "../../core/answers/promised.ts";
 import { parseDay } from "../../core/calendar/day.ts";
 import { TICKS_PER_DAY } from "../../core/calendar/workingLine.ts";
 import { costKinds } from "../../core/cost/moneyKeys.ts";
@@ -14,6 +15,7 @@ import type { TableColumn } from "../../ui/table/column.ts";
 import { TwoLines } from "../../ui/twoLines.tsx";
 import { SignalSign } from "../today/signalSign.tsx";
 import { DateSigns } from "./dateSigns.tsx";
+import { promisedColumn } from "./promisedColumn.tsx";
 
 export const outlineColumns = [
   "role",
@@ -22,6 +24,7 @@ export const outlineColumns = [
   "open",
   "days",
   "dates",
+  "promised",
   "follows",
   "progress",
   "actual",
@@ -49,6 +52,7 @@ export const columnWords: Record<OutlineColumn, string> = {
   open: "Open, h",
   days: "Days",
   dates: "Dates",
+  promised: "Promised",
   follows: "Follows",
   progress: "Done",
   actual: "Actual, h",
@@ -66,10 +70,14 @@ export const columnWords: Record<OutlineColumn, string> = {
   cost: "Cost",
 };
 
+/** Columns that need no more than their row. */
+type PlainColumn = Exclude<OutlineColumn, "follows" | "promised">;
+
 /** Columns that give way to the chart, the last of these first: the sheet says who. */
 const yielding: readonly OutlineColumn[] = [
   "dates",
   "hours",
+  "promised",
   "follows",
   "slack",
   "deadline",
@@ -91,14 +99,13 @@ const yielding: readonly OutlineColumn[] = [
   "role",
 ];
 
-const widths: Record<OutlineColumn, Pick<TableColumn<Redacted<OutlineTask>>, "width" | "grow">> = {
+const widths: Record<PlainColumn, Pick<TableColumn<Redacted<OutlineTask>>, "width" | "grow">> = {
   role: { width: 138, grow: 0.6 },
   who: { width: 94 },
   hours: { width: 70 },
   open: { width: 62 },
   days: { width: 54 },
   dates: { width: 124 },
-  follows: { width: 110, grow: 0.4 },
   progress: { width: 58 },
   actual: { width: 74 },
   remaining: { width: 98 },
@@ -144,10 +151,14 @@ export const hasCostColumn = (chosen: readonly OutlineColumn[]): boolean => chos
 /** The name, then the columns that are chosen. Columns of cost have a foot: the project's total, with what belongs to no task. */
 export function columnsOf(
   chosen: readonly OutlineColumn[],
-  follows: Follows,
+  { follows, promised }: { follows: Follows; promised: PromisedDates | null },
   outline: Redacted<Outline> | null,
 ): TableColumn<Redacted<OutlineTask>>[] {
-  const columns = [nameColumn(follows), ...chosen.map((id) => (id === "follows" ? followsColumn(follows) : columnOf(id)))];
+  const made = (id: OutlineColumn) => {
+    if (id === "follows") return followsColumn(follows);
+    return id === "promised" ? { ...promisedColumn(promised), yields: yielding.indexOf(id) } : columnOf(id);
+  };
+  const columns = [nameColumn(follows), ...chosen.map(made)];
   if (!outline || !hasCostColumn(chosen)) return columns;
   const { cost, costWithoutTask } = outline;
   return columns.map((column, at) => {
@@ -178,7 +189,8 @@ function followsColumn({ rows, texts, elsewhere, onType }: Follows): TableColumn
     id: "follows",
     head: columnWords.follows,
     says: "Predecessors by row number: 3, with 5 + 2 d, finishes with 7, until 9. d are working days, cd calendar days",
-    ...widths.follows,
+    width: 110,
+    grow: 0.4,
     yields: yielding.indexOf("follows"),
     value: (entry) => textOf(entry) || null,
     cell: (entry) => (
@@ -212,7 +224,7 @@ const nameColumn = ({ numbers }: Follows): TableColumn<Redacted<OutlineTask>> =>
   ),
 });
 
-function columnOf(id: Exclude<OutlineColumn, "follows">): TableColumn<Redacted<OutlineTask>> {
+function columnOf(id: PlainColumn): TableColumn<Redacted<OutlineTask>> {
   return {
     id,
     head: columnWords[id],
@@ -227,7 +239,7 @@ function columnOf(id: Exclude<OutlineColumn, "follows">): TableColumn<Redacted<O
   };
 }
 
-const values: Record<Exclude<OutlineColumn, "follows">, (entry: Redacted<OutlineTask>) => string | number | null | undefined> = {
+const values: Record<PlainColumn, (entry: Redacted<OutlineTask>) => string | number | null | undefined> = {
   role: ({ roleName }) => roleName,
   who: ({ work }) =>
     peopleOf(work)
@@ -258,7 +270,7 @@ const costOf = ({ cost }: Redacted<OutlineTask>): Figure => sumOfFigures(costKin
 
 const costCell = (minor: Figure): Cell => ({ shown: minor === 0 ? "" : moneyText(minor) });
 
-const copies: Partial<Record<Exclude<OutlineColumn, "follows">, (entry: Redacted<OutlineTask>) => string>> = {
+const copies: Partial<Record<PlainColumn, (entry: Redacted<OutlineTask>) => string>> = {
   dates: ({ dates }) => (dates ? `${longDay(dates.start)} – ${longDay(dates.finish)}` : ""),
   began: ({ began }) => (began === null ? "" : longDay(began)),
   ended: ({ ended }) => (ended === null ? "" : longDay(ended)),
@@ -275,7 +287,7 @@ interface Cell {
 
 const days = (ticks: number) => String(Math.round((ticks / TICKS_PER_DAY) * 10) / 10);
 
-const cells: Record<Exclude<OutlineColumn, "follows">, (entry: Redacted<OutlineTask>) => Cell> = {
+const cells: Record<PlainColumn, (entry: Redacted<OutlineTask>) => Cell> = {
   role: ({ isSummary, progress, roleName }) => ({
     shown: <span className="text-ink-2">{isSummary ? (progress > 0 ? `${progress}% done` : "") : (roleName ?? "")}</span>,
   }),

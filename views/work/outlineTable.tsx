@@ -2,7 +2,9 @@
 // The outline next to its time chart: folded and moved by keyboard, bars dragged, links drawn.
 import { type KeyboardEvent, useCallback, useMemo, useRef } from "react";
 import type { Redacted } from "../../client/seen.ts";
+import { useMaybeAnswer } from "../../client/session.tsx";
 import type { OutlineLink, OutlineTask } from "../../core/answers/outline.ts";
+import type { PromisedDates } from "../../core/answers/promised.ts";
 import { writeLinkText } from "../../core/typing/linkText.ts";
 import type { Mark } from "../../core/typing/markTasks.ts";
 import { focusSoon } from "../../ui/focusSoon.ts";
@@ -24,12 +26,17 @@ export function OutlineTable({ project, edits }: { project: ProjectHook; edits: 
   const { outline, folded, selected, ticked, select } = project;
   const { range } = useChartPeriods();
   const hue = hueOf(outline?.projectRow ?? 0);
-  const bar = useBars(hue, edits);
+  const isPromised = project.columns.includes("promised") && outline !== null;
+  const promised = useMaybeAnswer("promised", isPromised ? { projectId: outline.project.id } : null, null);
+  const bar = useBars(hue, edits, promised);
   // Next to a sheet the chart keeps half, and columns give way.
   const chart = useChartColumn(160, bar, project.hasSheet ? 0.5 : 0.3);
   const links = outline?.links ?? [];
   const follows = useFollows(project);
-  const columns = useMemo(() => [...columnsOf(project.columns, follows, outline), chart], [project.columns, follows, outline, chart]);
+  const columns = useMemo(
+    () => [...columnsOf(project.columns, { follows, promised }, outline), chart],
+    [project.columns, follows, promised, outline, chart],
+  );
   const press = (event: KeyboardEvent, { task: { id } }: Redacted<OutlineTask>, column: string | null): boolean => {
     const letter = event.ctrlKey || event.metaKey || event.altKey || column === "follows" ? null : event.key.toLowerCase();
     if (event.altKey && steps[event.key]) void project.move(id, steps[event.key]).then(() => focusSoon(`task-${id}`));
@@ -86,8 +93,8 @@ function useFollows({ outline, typeLinks }: ProjectHook): Follows {
   }, [outline]);
 }
 
-/** The bars of the chart; the same function for as long as the hue stays, no matter what may be dropped. */
-function useBars(hue: string, edits: ChartEdits) {
+/** The bars of the chart; the same function for as long as the hue and the baseline stay, no matter what may be dropped. */
+function useBars(hue: string, edits: ChartEdits, promised: PromisedDates | null) {
   const latest = useRef(edits);
   latest.current = edits;
   const stable = useMemo<ChartEdits>(
@@ -98,7 +105,10 @@ function useBars(hue: string, edits: ChartEdits) {
     }),
     [],
   );
-  return useCallback((entry: Redacted<OutlineTask>) => <TaskBar entry={entry} hue={hue} edits={stable} />, [hue, stable]);
+  return useCallback(
+    (entry: Redacted<OutlineTask>) => <TaskBar entry={entry} hue={hue} edits={stable} promised={promised} />,
+    [hue, stable, promised],
+  );
 }
 
 function linksShown(links: readonly OutlineLink[], tasks: readonly Redacted<OutlineTask>[]): OutlineLink[] {

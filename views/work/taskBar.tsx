@@ -6,6 +6,7 @@ import { createPortal } from "react-dom";
 import type { Redacted } from "../../client/seen.ts";
 import { useMaybeAnswer } from "../../client/session.tsx";
 import type { OutlineTask } from "../../core/answers/outline.ts";
+import type { PromisedDates } from "../../core/answers/promised.ts";
 import { countText, hoursText, longDay, shortDay } from "../../ui/format.ts";
 import { ChartBar, percentOf } from "../../ui/timeChart.tsx";
 import { type Dragged, usePointerDrag } from "../../ui/usePointerDrag.ts";
@@ -16,14 +17,17 @@ import { DateSigns } from "./dateSigns.tsx";
 import { LinkGrip } from "./linkGrip.tsx";
 import type { ChartEdits } from "./outlineChart.ts";
 import { peopleOf } from "./outlineColumns.tsx";
+import { PromisedBar } from "./promisedColumn.tsx";
 
 interface TaskBarProps {
   entry: Redacted<OutlineTask>;
   hue: string;
   edits: ChartEdits;
+  /** The dates of a baseline; null where none is shown. */
+  promised: PromisedDates | null;
 }
 
-export function TaskBar({ entry, hue, edits }: TaskBarProps) {
+export function TaskBar({ entry, hue, edits, promised }: TaskBarProps) {
   const { task, isSummary, dates, slack, progress } = entry;
   const { range } = useChartPeriods();
   const cell = useRef<HTMLSpanElement>(null);
@@ -34,7 +38,7 @@ export function TaskBar({ entry, hue, edits }: TaskBarProps) {
     keyStep: perDay,
     onDrop: (_, drop) => dates && daysOf(drop) !== 0 && edits.onDrop(task.id, dates.start + daysOf(drop)),
   });
-  if (!dates) return null;
+  if (!dates) return <PromisedBar promised={promised} taskId={task.id} window={range} />;
   const days = dragged ? daysOf(dragged) : 0;
   const left = percentOf(dates.start + days, range);
   const right = percentOf(dates.finish + 1 + days, range);
@@ -51,6 +55,7 @@ export function TaskBar({ entry, hue, edits }: TaskBarProps) {
         lateFinish={slack && slack.total > 0 && !isSummary && days === 0 ? slack.lateFinish : undefined}
         title={titleOf(entry)}
       />
+      <PromisedBar promised={promised} taskId={task.id} window={range} />
       {!isSummary && dates.finish >= range.start && dates.start < range.stop && (
         <Grips entry={entry} edits={edits} left={left} right={right} handlers={handlers()} daysOf={daysOf} />
       )}
@@ -61,7 +66,7 @@ export function TaskBar({ entry, hue, edits }: TaskBarProps) {
   );
 }
 
-interface GripProps extends Omit<TaskBarProps, "hue"> {
+interface GripProps extends Omit<TaskBarProps, "hue" | "promised"> {
   /** Where the bar begins and ends, in per cent of the chart. */
   left: number;
   right: number;

@@ -239,4 +239,8 @@ export const texts = {
   asTheTask: "as the task",
   hoursAWeek2: "Hours a week",
   hoursFrom0To1: "Hours from 0 to 1,000,000",
+  // promisedColumn.tsx
+  promised: "Promised",
+  promisedBy: "Dates of the baseline",
+  noBaselineYet: "No baseline holds this project yet. Take one under Money, Earned value.",
 } as const;
