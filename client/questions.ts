@@ -1,12 +1,13 @@
 // The questions screens ask of a plan. Server and worker answer them with the same functions.
 
 import { type ActualsQuery, actualLinesOf, actualsOf } from "../core/answers/actuals.ts";
-import { approvalsOf } from "../core/answers/approvals.ts";
+import { type ApprovalState, approvalsOf } from "../core/answers/approvals.ts";
 import { type BaselineChangeQuery, baselineChange } from "../core/answers/baselineChange.ts";
 import { type BoardQuery, boardOf } from "../core/answers/board.ts";
 import { bookingsOf } from "../core/answers/bookings.ts";
 import { byRule } from "../core/answers/byRule.ts";
 import { calendarYear } from "../core/answers/calendarYear.ts";
+import { closingOf } from "../core/answers/closing.ts";
 import { earliestAnswer, soonerAnswer, startWithAnswer } from "../core/answers/earliest.ts";
 import { type EarnedQuery, earnedCurve, earnedOf, earnedTasks } from "../core/answers/earned.ts";
 import { type EffortBy, effortsOf } from "../core/answers/efforts.ts";
@@ -188,7 +189,8 @@ export const questions = {
   moneyLines: (model: Model, query: MoneyLinesQuery) => moneyLinesOf(model, query),
   moneyWhy: (model: Model, query: { subject: MoneySubject; range: Range; total: number }) => moneyWhy(model, query),
   week: (model: Model, query: WeekQuery) => weekOf(model, query),
-  approvals: (model: Model, _query: Record<string, never>) => approvalsOf(model),
+  approvals: (model: Model, { state }: { state: ApprovalState }) => approvalsOf(model, state),
+  closing: (model: Model, _query: Record<string, never>) => closingOf(model),
   views: savedViews,
   nameList: ({ plan }: Model, { list }: { list: NameList }) => nameListOf(plan, list),
   settings: ({ plan }: Model, _query: Record<string, never>) => plan.settings,

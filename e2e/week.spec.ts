@@ -2,7 +2,8 @@
 import type { Locator, Page } from "@playwright/test";
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
-import { goTo, sheetOf, untilSaved } from "./pages.ts";
+import { choose, goTo, sheetOf, untilSaved } from "./pages.ts";
+import { planOf } from "./planRoute.ts";
 import { addTracked } from "./tracked.ts";
 
 const row = (page: Page): Locator => page.locator("[data-week]").filter({ hasText: "Build crates" });
@@ -97,4 +98,50 @@ test("a week is accepted as planned, and copied into the next one", async ({ pag
   await expect(page).toHaveURL(/week=2027-02-01/);
   await page.getByRole("button", { name: "Copy last week" }).click();
   await expect(row(page).locator("[data-column=total]")).toHaveText("20");
+});
+
+test("a closed month keeps its hours; what is missing is recorded today as a correction, and the month opens again", async ({
+  page,
+  server,
+}) => {
+  await addTracked(server);
+  await goTo(page, server, WEEK);
+  await page.getByRole("button", { name: "As planned" }).click();
+  await page.getByRole("button", { name: "Submit the week" }).click();
+  await untilSaved(page);
+  await goTo(page, server, "/week/approval");
+  await page.getByRole("button", { name: "Closed months" }).click();
+  const sheet = sheetOf(page);
+  await expect(sheet.getByRole("listitem").filter({ hasText: "Jan 2027" })).toContainText("20 entries not approved");
+  await page.getByRole("button", { name: "Approve everything usual" }).click();
+  await expect(page.getByText("No hours wait for approval")).toBeVisible();
+  await sheet.getByRole("button", { name: "Close Jan 2027" }).click();
+  await expect(sheet).toContainText("Closed up to 31 Jan 2027");
+  await sheet.getByRole("button", { name: "Close (Esc)" }).click();
+
+  await page.getByRole("radio", { name: "Approved" }).click();
+  await page.locator("[data-approval]").filter({ hasText: "Build crates" }).click();
+  await sheet.getByRole("button", { name: "Withdraw the approval" }).click();
+  await expect(sheet).toContainText("is closed, so its hours stay as they are.");
+
+  await goTo(page, server, WEEK);
+  await expect(page.getByText("Hours up to 31 Jan 2027 are closed.")).toBeVisible();
+  await page.getByRole("button", { name: "Record a correction" }).click();
+  await choose(sheet.getByLabel("Work"), "Build crates (4 h)");
+  await sheet.getByLabel("Hours that are missing").fill("1,5");
+  await sheet.getByRole("button", { name: "Record the correction" }).click();
+  await untilSaved(page);
+  await goTo(page, server, "/week?person=mara&week=2027-02-01");
+  await expect(day(page, 0)).toHaveText("1.5");
+  const { plan } = await planOf(server);
+  const { timeEntries } = plan as unknown as { timeEntries: { date: string; hours: number; note?: string }[] };
+  expect(timeEntries.find(({ date }) => date === "2027-02-01")).toMatchObject({ hours: 1.5, note: "Corrects 25 Jan 2027: 1.5 h." });
+
+  await goTo(page, server, "/week/approval?state=approved");
+  await page.getByRole("button", { name: "Closed months" }).click();
+  await sheet.getByRole("button", { name: "Open again" }).click();
+  await expect(sheet.getByRole("button", { name: "Close Jan 2027" })).toBeVisible();
+  await page.locator("[data-approval]").filter({ hasText: "Build crates" }).click();
+  await sheet.getByRole("button", { name: "Withdraw the approval" }).click();
+  await expect(page.locator("[data-approval]").filter({ hasText: "Build crates" })).toHaveCount(0);
 });

@@ -25,6 +25,8 @@ export function statedRows(plan: Plan): Edit[] {
 
 const settingsSet = {
   taxInCost: true,
+  // Before all recorded hours, which stay as they are from then on.
+  closedUntil: "2020-01-31",
   attention: [
     { kind: "overload", least: 4 },
     { kind: "unpricedWork", isOff: true as const },

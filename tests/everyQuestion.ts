@@ -48,7 +48,8 @@ export function queriesFor(ids: Ids): { [Q in Question]: QueryOf<Q>[] } {
       { personId, day: parseDay("2027-02-01"), added: [{ taskId }, { activity: "Meeting" }] },
       { personId: "nobody", day: 0, added: [] },
     ],
-    approvals: [{}],
+    approvals: [{ state: "submitted" }, { state: "approved" }],
+    closing: [{}],
     workWeeks: [{ assignmentId }, { assignmentId: "nothing" }],
     drop: [{ taskId, day: range.start }],
     // A copy is asked for of a project that there is.

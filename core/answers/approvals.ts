@@ -1,4 +1,4 @@
-// Hours that wait for approval: by person and week, with what is unusual about each line.
+// Hours that wait for approval, and those that were approved lately: by person and week, with what is unusual about each line.
 import { type Day, parseDay } from "../calendar/day.ts";
 import { periodSettingsOf } from "../calendar/horizon.ts";
 import { periodStart } from "../calendar/periods.ts";
@@ -24,36 +24,43 @@ export interface ApprovalLine {
   /** Minutes of the week. */
   planned: number;
   recorded: number;
-  /** The submitted entries. */
+  /** The entries in the state that is asked for. */
   ids: string[];
   unusual: Unusual[];
 }
 
-/** Submitted lines, unusual ones first, then by person, week and task in plan order. */
-export function approvalsOf(model: Model): ApprovalLine[] {
+/** Hours that wait for approval, or those that have it. */
+export type ApprovalState = "submitted" | "approved";
+
+/** Weeks whose approved lines are listed. */
+const WEEKS_BACK = 8;
+
+/** Submitted or lately approved lines, unusual ones first, then by person, week and task in plan order. */
+export function approvalsOf(model: Model, state: ApprovalState): ApprovalLine[] {
   const { plan } = model;
   const settings = periodSettingsOf(plan);
   const weeks = new Map<string, { personId: string; week: Day }>();
-  for (const { personId, date, state } of plan.timeEntries) {
-    if (state !== "submitted") continue;
+  const first = model.progress.status - 7 * WEEKS_BACK;
+  for (const { personId, date, state: own } of plan.timeEntries) {
+    if (own !== state || (state === "approved" && parseDay(date) < first)) continue;
     const week = periodStart(parseDay(date), "week", settings);
     weeks.set(`${personId} ${week}`, { personId, week });
   }
   const people = rowById(plan.people);
   const lines = [...weeks.values()]
     .sort((a, b) => (people.get(a.personId) ?? 0) - (people.get(b.personId) ?? 0) || a.week - b.week)
-    .flatMap(({ personId, week }) => linesOfWeek(model, personId, week));
+    .flatMap(({ personId, week }) => linesOfWeek(model, personId, week, state));
   return [...lines.filter(({ unusual }) => unusual.length > 0), ...lines.filter(({ unusual }) => unusual.length === 0)];
 }
 
-function linesOfWeek(model: Model, personId: string, week: Day): ApprovalLine[] {
+function linesOfWeek(model: Model, personId: string, week: Day, asked: ApprovalState): ApprovalLine[] {
   const { plan, placements, progress } = model;
   const sheet = timesheetOf(model, personId, { start: week, stop: week + 7 });
   const person = findRow(plan.people, personId);
   if (!sheet || !person) return [];
   const overDays = sheet.recorded.map((minutes, at) => minutes > sheet.capacity[at]);
   return sheet.rows.flatMap((row): ApprovalLine[] => {
-    const entries = row.entries.flat().filter(({ state }) => state === "submitted");
+    const entries = row.entries.flat().filter(({ state }) => state === asked);
     if (entries.length === 0) return [];
     const task = findRow(plan.tasks, row.taskId);
     const recorded = entries.reduce((sum, { hours }) => sum + workMinutes(hours), 0);
@@ -66,7 +73,8 @@ function linesOfWeek(model: Model, personId: string, week: Day): ApprovalLine[] 
     else if (days.some((day) => overDays[day])) unusual.push("overCapacity");
     if (task && planned === 0) unusual.push("unplanned");
     if (task?.state === "done") unusual.push("done");
-    if (at >= 0 && task?.state !== "done" && recorded > placements.asked[at] - progress.actual[at]) unusual.push("moreThanRemained");
+    if (asked === "submitted" && at >= 0 && task?.state !== "done" && recorded > placements.asked[at] - progress.actual[at])
+      unusual.push("moreThanRemained");
     return [
       {
         key: `${personId} ${week} ${row.taskId ?? row.activity}`,

@@ -1,5 +1,5 @@
 // A person's week: planned and recorded hours by day, what remains of each task, and the state of it all.
-import type { Day } from "../calendar/day.ts";
+import { type Day, parseDay } from "../calendar/day.ts";
 import { periodSettingsOf } from "../calendar/horizon.ts";
 import { periodStart } from "../calendar/periods.ts";
 import type { Model } from "../model.ts";
@@ -27,6 +27,8 @@ export interface Week {
   name: string;
   start: Day;
   today: Day;
+  /** The last day of the closed months; null for none. */
+  closedUntil: Day | null;
   days: Day[];
   capacity: number[];
   recorded: number[];
@@ -61,6 +63,7 @@ export function weekOf(model: Model, { personId, day, added }: WeekQuery): Week 
     name: findRow(plan.people, personId)?.name ?? personId,
     start,
     today: progress.status,
+    closedUntil: plan.settings.closedUntil === undefined ? null : parseDay(plan.settings.closedUntil),
     days: sheet.days,
     capacity: sheet.capacity,
     recorded: sheet.recorded,

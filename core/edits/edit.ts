@@ -208,8 +208,19 @@ export function applyEdit(plan: Plan, edit: Edit): Outcome {
 
 /** The faults that changes have brought into a plan: of the rows they touched, and cycles they closed. */
 export function faultsAfter(plan: Plan, changes: readonly Change[]): Fault[] {
-  const faults = checkRows(plan, touchedRows(plan, changes), changes.some(nestsAnew));
+  const faults = [...checkRows(plan, touchedRows(plan, changes), changes.some(nestsAnew)), ...closedFaults(plan, changes)];
   return faults.length === 0 && mayCloseCircle(changes) ? circleFaults(plan) : faults;
+}
+
+/** Hours of closed months change in no way: neither by an edit nor by undoing one. */
+function closedFaults({ settings: { closedUntil } }: Plan, changes: readonly Change[]): Fault[] {
+  if (closedUntil === undefined) return [];
+  for (const { list, before, after } of changes) {
+    if (list !== "timeEntries") continue;
+    const date = [before?.date, after?.date].find((own) => own !== undefined && own <= closedUntil);
+    if (date !== undefined) return [{ place: "timeEntries", message: faultText.monthClosed(date) }];
+  }
+  return [];
 }
 
 const ways: { [K in SingleEdit["kind"]]: EditKind<EditOf<K>> } = kinds;

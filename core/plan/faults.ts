@@ -67,6 +67,8 @@ export const faultText = {
   otherTaskOfExpense: () => "the expense belongs to another task; leave the task out or name that one.",
   notInOrder: () => "the days must be in order, each of them once.",
   hoursFixed: (date: string) => `The hours of ${date} are submitted or approved. Withdraw them first, then change them.`,
+  monthClosed: (date: string) =>
+    `The month of ${date} is closed, so its hours stay as they are. Record a correction today, or open the month under Approval.`,
   hoursDecided: () => "Some of these hours have changed their state meanwhile. The screen shows the current state.",
   noReturnReason: () => "Enter the reason for returning the hours.",
   hoursRecorded: (name: string) => `Hours are recorded on "${name}", so it cannot be deleted. Mark it as done or archive it.`,

@@ -37,6 +37,8 @@ const settings = z.strictObject({
   levelBand: z.strictObject({ low: z.number().min(0).max(10), high: z.number().min(0).max(10) }).optional(),
   marginTarget: z.number().min(-1000).max(100).optional(),
   taxInCost: z.boolean().optional(),
+  /** The last day of the closed months: recorded hours of days up to it change no more. */
+  closedUntil: dateText.optional(),
   /** True if anyone may send an enquiry through the public form. */
   enquiryForm: z.literal(true).optional(),
   /** The signals that are shown, and their thresholds; all of them if nothing is stated. */

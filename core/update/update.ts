@@ -85,6 +85,7 @@ const inModel: Record<keyof Settings, boolean> = {
   levelBand: false,
   marginTarget: false,
   taxInCost: true,
+  closedUntil: false,
   enquiryForm: false,
   attention: false,
 };

@@ -47,7 +47,7 @@ export const approvalColumns: Column[] = [
     ),
   },
   hours("planned", texts.planned),
-  hours("recorded", texts.submitted),
+  hours("recorded", texts.recorded),
   {
     id: "unusual",
     head: texts.toCheck,

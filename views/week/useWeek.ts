@@ -70,6 +70,9 @@ export function useWeek(initial: Initial<AnswerOf<"week">>) {
 
 export type WeekHook = ReturnType<typeof useWeek>;
 
+/** True of a day of a closed month. */
+export const isClosedDay = ({ closedUntil }: Pick<Week, "closedUntil">, day: Day): boolean => closedUntil !== null && day <= closedUntil;
+
 /** A cell of a row and day. */
 export const cellOf = ({ taskId, activity }: WeekRow, day: Day, hours: number | null): Cell => ({
   date: formatDay(day),
@@ -79,9 +82,11 @@ export const cellOf = ({ taskId, activity }: WeekRow, day: Day, hours: number | 
 });
 
 /** The planned hours of every cell without any, of some rows or of all. */
-export const plannedCells = ({ rows, days }: Pick<Week, "rows" | "days">): Cell[] =>
-  rows.flatMap((row) =>
-    days.flatMap((day, at) => (row.entries[at].length === 0 && row.planned[at] > 0 ? [cellOf(row, day, exactHours(row.planned[at]))] : [])),
+export const plannedCells = (week: Pick<Week, "rows" | "days" | "closedUntil">): Cell[] =>
+  week.rows.flatMap((row) =>
+    week.days.flatMap((day, at) =>
+      row.entries[at].length === 0 && row.planned[at] > 0 && !isClosedDay(week, day) ? [cellOf(row, day, exactHours(row.planned[at]))] : [],
+    ),
   );
 
 /** The hours of one week for the empty cells of the next. */
@@ -89,6 +94,8 @@ export const copiedCells = (last: Week, next: Week): Cell[] =>
   last.rows.flatMap((row) => {
     const same = next.rows.find(({ key }) => key === row.key);
     return next.days.flatMap((day, at) =>
-      row.recorded[at] > 0 && (same?.entries[at].length ?? 0) === 0 ? [cellOf(row, day, exactHours(row.recorded[at]))] : [],
+      row.recorded[at] > 0 && (same?.entries[at].length ?? 0) === 0 && !isClosedDay(next, day)
+        ? [cellOf(row, day, exactHours(row.recorded[at]))]
+        : [],
     );
   });

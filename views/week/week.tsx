@@ -1,24 +1,28 @@
 "use client";
 // A person's week: planned hours in grey, recorded hours typed over them, submitted when the week is complete.
 import { ChevronLeft, ChevronRight } from "lucide-react";
+import { useState } from "react";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import type { Week as WeekAnswer } from "../../core/answers/week.ts";
-import { Button, IconButton } from "../../ui/button.tsx";
-import { hoursText, rangeText } from "../../ui/format.ts";
+import { Button, IconButton, TextButton } from "../../ui/button.tsx";
+import { hoursText, longDay, rangeText } from "../../ui/format.ts";
 import { namedOptions } from "../../ui/options.ts";
 import { Picker } from "../../ui/picker.tsx";
 import { DataTable } from "../../ui/table/dataTable.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { AddRow } from "./addRow.tsx";
+import { CorrectionSheet } from "./correctionSheet.tsx";
 import { WeekTabs } from "./tabs.tsx";
-import { useWeek, type WeekHook } from "./useWeek.ts";
+import { isClosedDay, useWeek, type WeekHook } from "./useWeek.ts";
 import { weekColumns } from "./weekColumns.tsx";
 import { texts } from "./words.ts";
 
 export function Week({ initial }: { initial: Initial<AnswerOf<"week">> }) {
   const hook = useWeek(initial);
   const { week } = hook;
+  const [isCorrecting, setCorrecting] = useState(false);
+  const closed = week ? week.days.filter((day) => isClosedDay(week, day)) : [];
   return (
     <Screen
       isTwoLined
@@ -30,9 +34,18 @@ export function Week({ initial }: { initial: Initial<AnswerOf<"week">> }) {
         </>
       }
       actions={week && <Actions hook={hook} week={week} />}
+      sheet={
+        week && isCorrecting && closed.length > 0 && <CorrectionSheet week={week} days={closed} onClose={() => setCorrecting(false)} />
+      }
     >
       {week ? (
         <>
+          {closed.length > 0 && (
+            <p className="pb-2 text-ink-2">
+              Hours up to {longDay(closed[closed.length - 1])} are closed.{" "}
+              {week.rows.length > 0 && <TextButton onClick={() => setCorrecting(true)}>{texts.recordACorrection}</TextButton>}
+            </p>
+          )}
           <WeekTable week={week} hook={hook} />
           <AddRow addRow={hook.addRow} />
         </>

@@ -7,7 +7,7 @@ import { dayName, hoursOf, hoursText, shortDay } from "../../ui/format.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { TwoLines } from "../../ui/twoLines.tsx";
-import { cellOf, plannedCells, type WeekHook } from "./useWeek.ts";
+import { cellOf, isClosedDay, plannedCells, type WeekHook } from "./useWeek.ts";
 import { cellWords, readCell } from "./weekWords.ts";
 import { texts } from "./words.ts";
 
@@ -44,7 +44,7 @@ const workColumn = (week: Week, { record }: WeekHook): Column => ({
       }
     />
   ),
-  onKey: (row, key) => key === "p" && takes(() => record(plannedCells({ rows: [row], days: week.days }))),
+  onKey: (row, key) => key === "p" && takes(() => record(plannedCells({ ...week, rows: [row] }))),
   foot: <TwoLines main={texts.total} side="of capacity" />,
 });
 
@@ -57,8 +57,10 @@ const takes = (act: () => void): true => {
 const isFixed = ({ entries }: WeekRow, at: number): boolean =>
   entries[at].some(({ state }) => state === "submitted" || state === "approved");
 
-function dayColumn({ days, recorded, capacity, today }: Week, { record }: WeekHook, at: number): Column {
+function dayColumn(week: Week, { record }: WeekHook, at: number): Column {
+  const { days, recorded, capacity, today } = week;
   const day = days[at];
+  const isClosed = isClosedDay(week, day);
   return {
     id: `d${at}`,
     head: shortDay(day),
@@ -68,10 +70,10 @@ function dayColumn({ days, recorded, capacity, today }: Week, { record }: WeekHo
     isFigure: true,
     value: (row) => (row.entries[at].length > 0 ? hoursOf(row.recorded[at]) : null),
     cellSays: (row) => cellWords(row.recorded[at], row.planned[at], row.states[at]),
-    look: () => (capacity[at] === 0 ? "sign-away" : day === today && "bg-pine-wash"),
+    look: () => (capacity[at] === 0 ? "sign-away" : isClosed ? "cell-recorded" : day === today && "bg-pine-wash"),
     cell: (row) => <DayCell row={row} at={at} />,
     edit: (row) =>
-      isFixed(row, at)
+      isClosed || isFixed(row, at)
         ? null
         : {
             write: () => (row.recorded[at] === 0 ? "" : String(exactHours(row.recorded[at]))),
@@ -80,7 +82,7 @@ function dayColumn({ days, recorded, capacity, today }: Week, { record }: WeekHo
             onSave: (own, text) => record([cellOf(own, day, readCell(text)?.value ?? null)]),
           },
     onKey: (row, key) =>
-      key === "p" && row.entries[at].length === 0 && row.planned[at] > 0
+      key === "p" && !isClosed && row.entries[at].length === 0 && row.planned[at] > 0
         ? takes(() => record([cellOf(row, day, exactHours(row.planned[at]))]))
         : false,
     foot: <TwoLines main={hoursText(recorded[at])} side={hoursText(capacity[at])} />,
