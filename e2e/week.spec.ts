@@ -38,7 +38,9 @@ test("a week is recorded by keys, submitted, returned, corrected and approved, a
   await expect(page.getByRole("button", { name: "Withdraw" })).toBeVisible();
   await untilSaved(page);
 
-  await goTo(page, server, "/week/approval");
+  await goTo(page, server, "/today");
+  const waits = page.getByRole("listitem").filter({ hasText: "Hours of 1 week wait for approval, since 25 Jan." });
+  await waits.getByRole("link", { name: /^Approve/ }).click();
   const line = page.locator("[data-approval]").filter({ hasText: "Build crates" });
   await expect(line).toContainText("Mara Ellingsen");
   await expect(line.locator("[data-column=planned]")).toHaveText("20");

@@ -10,12 +10,13 @@ import { dateSignals } from "./dates.ts";
 import { moneySignals } from "./money.ts";
 import { peopleSignals } from "./people.ts";
 import { progressDateSignals, progressWorkSignals } from "./progress.ts";
+import { recordingSignals, slippingSignals } from "./recording.ts";
 import { workSignals } from "./work.ts";
 
 const makers: Record<AttentionGroup, (model: Model, horizon: Horizon) => Attention[]> = {
-  people: peopleSignals,
+  people: (model, horizon) => [...peopleSignals(model, horizon), ...recordingSignals(model, horizon)],
   work: (model, horizon) => [...workSignals(model, horizon), ...progressWorkSignals(model)],
-  dates: (model) => [...dateSignals(model), ...progressDateSignals(model)],
+  dates: (model) => [...dateSignals(model), ...progressDateSignals(model), ...slippingSignals(model)],
   money: moneySignals,
 };
 

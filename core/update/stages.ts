@@ -171,7 +171,7 @@ const changesSignals: Record<ChangedList, readonly AttentionGroup[]> = {
   sketches: [],
   timeEntries: everyGroup,
   actualCosts: ["money"],
-  baselines: [],
+  baselines: ["dates"],
 };
 
 function projectsTouched(before: Plan, next: Model, { changes, dated }: Step, touched: Touched): Set<number> {

@@ -19,6 +19,8 @@ export const kindNames: Record<AttentionKind, string> = {
   leaveClash: "Leave that clashes with work",
   notYetHere: "Work planned before a person joins",
   gone: "Work planned after a person leaves",
+  weekMissing: "Weeks without recorded hours",
+  hoursWaiting: "Recorded hours waiting for approval",
   openingSoon: "Openings that begin soon",
   requestWaiting: "Requests for people waiting for an answer",
   unplaced: "Hours that cannot be worked",
@@ -32,6 +34,7 @@ export const kindNames: Record<AttentionKind, string> = {
   startDue: "Tasks that should have started",
   finishDue: "Tasks that should have finished",
   finishAhead: "Tasks marked as done on a day to come",
+  slipping: "Projects that finish later than their baseline",
   missingRate: "Work without a rate",
   missingExchangeRate: "Rates without an exchange rate",
   thinMargin: "Margins under their goal",
@@ -62,6 +65,10 @@ export function sentenceOf(signal: Redacted<Attention>): string {
       return `${person} has ${h(minutes)} of work before joining on ${day(signal.from)}.`;
     case "gone":
       return `${person} has ${h(minutes)} of work after leaving on ${day(signal.from)}.`;
+    case "weekMissing":
+      return `${person} has recorded no hours in the week of ${day(signal.from)}.`;
+    case "hoursWaiting":
+      return `Hours of ${countText(count, "week wait", "weeks wait")} for approval, since ${day(signal.from)}.`;
     case "openingSoon":
       return `${taskIn(signal)} has ${h(minutes)} of ${signal.role} unassigned, from ${day(signal.from)}.`;
     case "requestWaiting":
@@ -87,6 +94,8 @@ export function sentenceOf(signal: Redacted<Attention>): string {
       return `${taskIn(signal)} should have finished on ${day(signal.from)}.`;
     case "finishAhead":
       return `${taskIn(signal)} is marked as done on ${day(signal.from)}, a day to come.`;
+    case "slipping":
+      return `${signal.project} now finishes on ${day(signal.from)}, ${countText(signal.days ?? 0, "working day")} later than its baseline.`;
     case "missingRate":
       return `${signal.project}: ${countText(count, "assignment has", "assignments have")} no rate${peopleText(signal)}.`;
     case "missingExchangeRate":
@@ -170,6 +179,12 @@ export function stepOf(signal: Redacted<Attention>): SignalStep {
       return { text: "Find people", path: "/openings", more: { opening: assignmentId || (taskId ?? "") } };
     case "requestWaiting":
       return { text: "Answer", path: "/openings/requests", more: { request: requestId } };
+    case "weekMissing":
+      return { text: "Open the week", path: "/week", more: { person: personId, week: formatDay(signal.from ?? 0) } };
+    case "hoursWaiting":
+      return { text: "Approve", path: "/week/approval", more: {} };
+    case "slipping":
+      return { text: "See the causes", path: "/money/earned", more: { row: projectId } };
     case "missingRate":
     case "missingExchangeRate":
       return { text: "Rates", path: "/rates", more: {} };
