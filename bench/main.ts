@@ -29,6 +29,7 @@ import { largePlan } from "../demo/large.ts";
 import { benchAnswers } from "./answers.ts";
 import { benchEvenOut } from "./evenOut.ts";
 import { line, measure, withMemory } from "./measure.ts";
+import { benchRecorded } from "./recorded.ts";
 import { benchSketches } from "./sketches.ts";
 
 const text = JSON.stringify(largePlan());
@@ -184,5 +185,6 @@ function edited(): Model {
 }
 
 benchAnswers(edited, floor);
+benchRecorded(model, floor);
 await benchEvenOut();
 benchSketches();

@@ -159,20 +159,24 @@ function spreadRemainingCustom(input: PlaceInput, placements: Placements, row: n
 function addActual({ progress }: PlaceInput, placements: Placements, row: number): void {
   const line = progress.lines.get(row);
   if (!line) return;
-  const own = { start: placements.start[row], length: placements.length[row], at: placements.offset[row] };
+  // A copy: where there is no more room, its days move with all others.
+  const own = { start: placements.start[row], length: placements.length[row], days: placedDays(placements, row) };
   const last = line.days[line.days.length - 1] + 1;
   const start = own.length > 0 ? Math.min(own.start, line.days[0]) : line.days[0];
   const stop = own.length > 0 ? Math.max(own.start + own.length, last) : last;
   const at = allot(placements, row, start, stop - start);
   const { minutes } = placements.buffer;
   minutes.fill(0, at, at + stop - start);
-  if (own.length > 0) minutes.copyWithin(at + own.start - start, own.at, own.at + own.length);
+  if (own.length > 0) minutes.set(own.days, at + own.start - start);
   line.days.forEach((day, i) => {
     minutes[at + day - start] += line.minutes[i];
   });
   placements.asked[row] += progress.actual[row];
   placements.placed[row] += progress.actual[row];
 }
+
+const placedDays = ({ buffer, offset, length }: Placements, row: number): Int32Array =>
+  buffer.minutes.slice(offset[row], offset[row] + length[row]);
 
 function clear(placements: Placements, row: number): void {
   placements.length[row] = 0;

@@ -6,7 +6,7 @@ import { carryPlacements, type Placements } from "../placing/placements.ts";
 import { columnOf, formerRows, rowById } from "../plan/rows.ts";
 import type { ChangedList, Plan, Settings, Task } from "../plan/schema.ts";
 import { forFollowers, forLeaves, graphOf, isSummary, type TaskGraph } from "../plan/taskGraph.ts";
-import { progressOf } from "../progress/progress.ts";
+import { progressOf, UNTRACKED } from "../progress/progress.ts";
 import { isTracked } from "../recorded/actuals.ts";
 import { recordedOf } from "../recorded/recorded.ts";
 import { carryDates, type Schedule } from "../schedule/dates.ts";
@@ -22,24 +22,57 @@ import { carriedStages } from "./stages.ts";
  * every line: then the model is built again. */
 export function updateModel(model: Model, plan: Plan, changes: readonly Change[]): Model {
   const isNew = changes.some((change) => (change.list === "settings" ? changesModel(change) : changesLines[change.list]));
-  // Recorded hours move dates, minutes and money of tracked projects alike.
-  if (isNew || model.progress.isTracked || plan.projects.some(isTracked)) return buildModel(plan, recordedAfter(model, plan));
+  const isRecorded = model.progress.isTracked || plan.projects.some(isTracked);
+  if (isNew || (isRecorded && !changes.every(leavesRecorded))) return buildModel(plan, recordedAfter(model, plan, changes));
   const former = formerOf(model.plan, plan);
   const work = updatedWork(model, plan, changes, former.assignments);
   const capacity = updatedCapacity(model, plan, changes, former.people);
-  const progress = progressOf(plan, work, model.recorded, []);
+  // In the order that they were laid out in.
+  const progress = progressOf(plan, work, model.recorded, [...model.progress.lines.values()]);
   const network = updatedNetwork({ ...model.schedule.network, progress }, plan, changes);
   const touched = touchedTasks(plan, network, work, changes);
   const schedule = updatedSchedule(model.schedule, { network, work, capacity, touched, former });
   const input: PlaceInput = { plan, work, schedule, capacity, progress };
   const placements = updatedPlacements(model, input, changes, touched, former);
-  const parts = { plan, lines: model.lines, capacity, work, recorded: recordedAfter(model, plan), progress, schedule, placements };
+  const parts = { plan, lines: model.lines, capacity, work, recorded: recordedAfter(model, plan, changes), progress, schedule, placements };
   return new Model(parts, (next) => carriedStages(model, next, { changes, former, dated: touched.stale }));
 }
 
-/** The approved hours of a plan; the same book where its entries are as they were. */
-const recordedAfter = ({ plan: before, recorded }: Model, plan: Plan) =>
-  before.timeEntries === plan.timeEntries ? recorded : recordedOf(plan, recorded.clock);
+/** True of a change that leaves every recorded hour with the work it belongs to, in the row it has: rows that it touches are
+ * dated and placed again, all others stay. Any other change lays out the work of a plan with recorded hours from the start. */
+function leavesRecorded(change: Change): boolean {
+  const { list, before, after } = change;
+  switch (list) {
+    case "timeEntries":
+      return leavesBook(change);
+    case "teams":
+    case "roles":
+      return false;
+    case "projects":
+      return before !== null && after !== null && before.tracking === after.tracking && before.stage === after.stage;
+    case "people":
+      return isInPlace(change);
+    case "tasks":
+      return isInPlace(change) && !changesWork(change);
+    case "assignments":
+      return (
+        before !== null &&
+        after !== null &&
+        (["taskId", "personId", "teamId", "materialId", "roleId", "firmness"] as const).every((key) => before[key] === after[key])
+      );
+    default:
+      return true;
+  }
+}
+
+/** The approved hours of a plan; the same book where no approved hour comes or goes. */
+const recordedAfter = ({ recorded }: Model, plan: Plan, changes: readonly Change[]) =>
+  changes.every(leavesBook) ? recorded : recordedOf(plan, recorded.clock);
+
+function leavesBook({ list, before, after }: Change): boolean {
+  if (list !== "timeEntries") return true;
+  return ![before, after].some((entry) => entry?.state === "approved" && entry.taskId !== undefined);
+}
 
 /** The effect of a change of each list on the working-time lines under all dates. A new list must be considered here, and in
  * `changesCost`. */
@@ -139,7 +172,7 @@ function updatedCapacity(model: Model, plan: Plan, changes: readonly Change[], f
 }
 
 function updatedNetwork(former: Network, plan: Plan, changes: readonly Change[]): Network {
-  const read = changes.filter(({ list }) => list === "tasks" || list === "links" || list === "projects");
+  const read = changes.filter((change) => isOneOf(["tasks", "links", "projects"], change.list) || changesRemaining(former, plan, change));
   if (read.length === 0) return { ...former, plan };
   if (read.some((change) => !isInPlace(change))) return networkOf(plan, former.lines, graphOf(plan), former.progress);
   const graph = read.some(changesGraph) ? graphOf(plan) : former.graph;
@@ -148,6 +181,7 @@ function updatedNetwork(former: Network, plan: Plan, changes: readonly Change[])
   for (const change of read) {
     const { list, id } = change;
     if (list === "links") links.push(lookUp(rowById(plan.links), id));
+    else if (list === "assignments") tasks.add(lookUp(rowById(plan.tasks), change.after?.taskId ?? ""));
     else if (list === "projects") for (const row of tasksOfProject(former, plan, id)) tasks.add(row);
     else if (list === "tasks") {
       tasks.add(lookUp(rowById(plan.tasks), id));
@@ -156,6 +190,12 @@ function updatedNetwork(former: Network, plan: Plan, changes: readonly Change[])
     }
   }
   return networkChanged(former, plan, graph, tasks, links);
+}
+
+/** True of a change of work whose remaining hours decide how long its task still lasts. */
+function changesRemaining({ progress }: Network, plan: Plan, { list, after }: Change): boolean {
+  if (list !== "assignments" || !after) return false;
+  return progress.stage[rowById(plan.tasks).get(after.taskId) ?? -1] !== UNTRACKED && progress.isTracked;
 }
 
 function changesGraph({ list, before, after }: Change): boolean {
@@ -200,7 +240,7 @@ function touchedTasks(plan: Plan, network: Network, work: Work, changes: readonl
       }
     else if (list === "projects") for (const row of tasksOfProject(network, plan, id)) touchBelow(touched, graph, row);
     else if (list === "assignments")
-      for (const assignment of [before, after]) markEffort(touched, network, rows.get(assignment?.taskId ?? "") ?? -1);
+      for (const assignment of [before, after]) markSized(touched, network, rows.get(assignment?.taskId ?? "") ?? -1);
     else if (list === "people") touchPerson(touched, network, work, rowById(plan.people).get(id) ?? -1);
   }
   return touched;
@@ -229,6 +269,12 @@ function markStale({ stale }: Touched, row: number): void {
 /** Only of effort-sized tasks do the people on them decide the dates. */
 function markEffort(touched: Touched, { sizing }: Network, row: number): void {
   if (row >= 0 && sizing[row] === EFFORT) markStale(touched, row);
+}
+
+/** Of work under way the remaining hours decide how long it lasts, too. */
+function markSized(touched: Touched, network: Network, row: number): void {
+  if (row >= 0 && network.progress.stage[row] !== UNTRACKED) markStale(touched, row);
+  else markEffort(touched, network, row);
 }
 
 function touchPerson(touched: Touched, network: Network, { byPerson, task }: Work, person: number): void {
