@@ -1,6 +1,6 @@
 // The large plan with half a million approved entries: what recorded hours cost on top of a plan without them.
 import { boardOf } from "../core/answers/board.ts";
-import { formatDay } from "../core/calendar/day.ts";
+import { type Day, formatDay } from "../core/calendar/day.ts";
 import { horizonOf } from "../core/calendar/horizon.ts";
 import { applyEdit, type Edit } from "../core/edits/edit.ts";
 import { buildModel, type Model } from "../core/model.ts";
@@ -43,30 +43,27 @@ export function benchRecorded(model: Model, floor: number): void {
   line("progress of every task", measure(() => progressReport(tracked, null), 3).milliseconds, floor, "aim: under 10");
 }
 
-/** The plan with every placed day of a person approved as it was planned, up to the most entries; its status date lies after them. */
+/** The plan on the day by which so many days of people were placed: each of them is approved as it was planned. */
 function recordedPlan({ plan, work, placements }: Model): { plan: Plan; entries: number } {
-  const timeEntries: TimeEntry[] = [];
-  let last = 0;
-  for (let row = 0; row < work.assignments && timeEntries.length < MOST_ENTRIES; row++) {
-    const personId = plan.people[work.person[row]]?.id;
-    if (personId === undefined || work.isMaterial[row] === 1) continue;
-    for (let i = 0; i < placements.length[row] && timeEntries.length < MOST_ENTRIES; i++) {
+  const days: { row: number; day: Day; minutes: number }[] = [];
+  for (let row = 0; row < work.assignments; row++)
+    for (let i = 0; work.person[row] >= 0 && work.isMaterial[row] === 0 && i < placements.length[row]; i++) {
       const minutes = placements.buffer.minutes[placements.offset[row] + i];
-      if (minutes === 0) continue;
-      const day = placements.start[row] + i;
-      last = Math.max(last, day);
-      const hours = Math.min(24, Math.round((minutes / 60) * 100) / 100 || 0.01);
-      timeEntries.push({
-        id: `e${timeEntries.length}`,
-        personId,
-        taskId: plan.tasks[work.task[row]].id,
-        date: formatDay(day),
-        hours,
-        state: "approved",
-      });
+      if (minutes > 0) days.push({ row, day: placements.start[row] + i, minutes });
     }
-  }
+  days.sort((a, b) => a.day - b.day);
+  const past = days.slice(0, MOST_ENTRIES);
+  const timeEntries = past.map(
+    ({ row, day, minutes }, at): TimeEntry => ({
+      id: `e${at}`,
+      personId: plan.people[work.person[row]].id,
+      taskId: plan.tasks[work.task[row]].id,
+      date: formatDay(day),
+      hours: Math.min(24, Math.max(0.01, Math.round((minutes / 60) * 100) / 100)),
+      state: "approved",
+    }),
+  );
   const projects = plan.projects.map((project) => ({ ...project, tracking: "recorded" as const }));
-  const settings = { ...plan.settings, today: formatDay(last + 1) };
-  return { plan: { ...plan, settings, projects, timeEntries }, entries: timeEntries.length };
+  const today = formatDay((past.at(-1)?.day ?? 0) + 1);
+  return { plan: { ...plan, settings: { ...plan.settings, today }, projects, timeEntries }, entries: timeEntries.length };
 }
