@@ -31,6 +31,13 @@ test("a week is recorded by keys, submitted, returned, corrected and approved, a
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(row(page).locator("[data-column=total]")).toHaveText("4");
   await page.getByRole("button", { name: "Redo" }).click();
+  // A note to the lead, on Thursday's hours.
+  await day(page, 3).click();
+  await page.keyboard.press("n");
+  await sheetOf(page).getByLabel("Note").fill("The van was late");
+  await sheetOf(page).getByRole("button", { name: "Save the note" }).click();
+  await expect(sheetOf(page)).toHaveCount(0);
+  await expect(day(page, 3)).toHaveAttribute("title", /The van was late/);
   await page.getByRole("button", { name: "Meeting" }).click();
   const meeting = page.locator("[data-week]").filter({ hasText: "Meeting" }).first();
   await expect(meeting).toBeVisible();
@@ -47,6 +54,7 @@ test("a week is recorded by keys, submitted, returned, corrected and approved, a
   await expect(line.locator("[data-column=recorded]")).toHaveText("10");
   await line.click();
   const sheet = sheetOf(page, "Mara Ellingsen");
+  await expect(sheet).toContainText("The van was late");
   await sheet.getByRole("button", { name: "Return" }).click();
   await expect(sheet).toContainText("Enter the reason for returning the hours.");
   await sheet.getByLabel("Reason").fill("Six on Friday?");

@@ -26,6 +26,8 @@ export interface ApprovalLine {
   recorded: number;
   /** The entries in the state that is asked for. */
   ids: string[];
+  /** Their notes, in the order of the days. */
+  notes: string[];
   unusual: Unusual[];
 }
 
@@ -88,6 +90,7 @@ function linesOfWeek(model: Model, personId: string, week: Day, asked: ApprovalS
         planned,
         recorded,
         ids: entries.map(({ id }) => id),
+        notes: entries.flatMap(({ note }) => note ?? []),
         unusual,
       },
     ];

@@ -60,6 +60,10 @@ const ofScreen: Record<string, Listed> = {
     ["Ctrl Enter", "Send the comment"],
     ["Delete", "Delete the open task (can be undone)"],
   ],
+  "/week": [
+    ["P", "Record the planned hours of the cell or the row"],
+    ["N", "Note of the cell"],
+  ],
   "/people/person": [
     ["← → ↑ ↓", "Move between the days of the year"],
     ["Enter", "Time off on the day"],

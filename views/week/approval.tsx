@@ -142,6 +142,7 @@ function ApprovedSheet({ line, onClose }: { line: ApprovalLine; onClose: () => v
         <SumLine figure={`${hoursText(line.recorded)} h`} isTotal>
           {texts.approved}
         </SumLine>
+        <Notes line={line} />
         <FormFault>{fault}</FormFault>
         <div className="pt-2">
           <Button onClick={() => void withdraw()}>{texts.withdrawTheApproval}</Button>
@@ -166,6 +167,7 @@ function LineSheet({ line, onApprove, onClose }: { line: ApprovalLine; onApprove
         <SumLine figure={`${hoursText(line.recorded)} h`} isTotal>
           {texts.submitted}
         </SumLine>
+        <Notes line={line} />
         {line.unusual.length > 0 && (
           <p className="pt-1 text-ochre-ink">
             {countText(line.unusual.length, "reason")} to check: {line.unusual.map((own) => unusualWords[own]).join(", ")}
@@ -189,3 +191,10 @@ function LineSheet({ line, onApprove, onClose }: { line: ApprovalLine; onApprove
     </Sheet>
   );
 }
+
+const Notes = ({ line: { notes } }: { line: ApprovalLine }) =>
+  notes.map((note) => (
+    <p key={note} className="whitespace-pre-wrap pt-1 text-ink-2">
+      {note}
+    </p>
+  ));

@@ -23,6 +23,8 @@ export function useWeek(initial: Initial<AnswerOf<"week">>) {
   const { people } = useNames();
   const { today } = usePlanFacts();
   const [params, setParams] = useQueryStates({ person: parseAsString, week: parseAsString }, { shallow: true });
+  /** The cell whose note is open. */
+  const [noted, setNoted] = useState<{ key: string; at: number } | null>(null);
   const [added, setAdded] = useState<readonly AddedRow[]>([]);
   const query = { ...weekQueryOf(params, people, today), added };
   const week = useAnswer("week", query, initial);
@@ -37,6 +39,7 @@ export function useWeek(initial: Initial<AnswerOf<"week">>) {
   );
   const show = (set: { person?: string; week?: Day }) => {
     setAdded([]);
+    setNoted(null);
     void setParams({
       ...(set.person !== undefined && { person: set.person }),
       ...(set.week !== undefined && { week: formatDay(set.week) }),
@@ -47,6 +50,8 @@ export function useWeek(initial: Initial<AnswerOf<"week">>) {
     people,
     personId,
     show,
+    noted,
+    setNoted,
     record,
     addRow: (row: AddedRow) => setAdded((known) => [...known, row]),
     acceptPlanned: () => week && record(plannedCells(week)),
@@ -69,6 +74,10 @@ export function useWeek(initial: Initial<AnswerOf<"week">>) {
 }
 
 export type WeekHook = ReturnType<typeof useWeek>;
+
+/** True of a cell that cannot be typed in: its month is closed, or its hours are submitted or approved. */
+export const isFixedCell = (week: Week, { entries }: WeekRow, at: number): boolean =>
+  isClosedDay(week, week.days[at]) || entries[at].some(({ state }) => state === "submitted" || state === "approved");
 
 /** True of a day of a closed month. */
 export const isClosedDay = ({ closedUntil }: Pick<Week, "closedUntil">, day: Day): boolean => closedUntil !== null && day <= closedUntil;

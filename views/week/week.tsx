@@ -13,6 +13,7 @@ import { DataTable } from "../../ui/table/dataTable.tsx";
 import { Empty, Figure, Screen } from "../frame/screen.tsx";
 import { AddRow } from "./addRow.tsx";
 import { CorrectionSheet } from "./correctionSheet.tsx";
+import { NoteSheet } from "./noteSheet.tsx";
 import { WeekTabs } from "./tabs.tsx";
 import { isClosedDay, useWeek, type WeekHook } from "./useWeek.ts";
 import { weekColumns } from "./weekColumns.tsx";
@@ -22,6 +23,7 @@ export function Week({ initial }: { initial: Initial<AnswerOf<"week">> }) {
   const hook = useWeek(initial);
   const { week } = hook;
   const [isCorrecting, setCorrecting] = useState(false);
+  const noted = week?.rows.find(({ key }) => key === hook.noted?.key);
   const closed = week ? week.days.filter((day) => isClosedDay(week, day)) : [];
   return (
     <Screen
@@ -35,7 +37,17 @@ export function Week({ initial }: { initial: Initial<AnswerOf<"week">> }) {
       }
       actions={week && <Actions hook={hook} week={week} />}
       sheet={
-        week && isCorrecting && closed.length > 0 && <CorrectionSheet week={week} days={closed} onClose={() => setCorrecting(false)} />
+        noted && week ? (
+          <NoteSheet
+            key={`${noted.key} ${hook.noted?.at}`}
+            week={week}
+            row={noted}
+            at={hook.noted?.at ?? 0}
+            onClose={() => hook.setNoted(null)}
+          />
+        ) : (
+          week && isCorrecting && closed.length > 0 && <CorrectionSheet week={week} days={closed} onClose={() => setCorrecting(false)} />
+        )
       }
     >
       {week ? (
@@ -47,6 +59,7 @@ export function Week({ initial }: { initial: Initial<AnswerOf<"week">> }) {
             </p>
           )}
           <WeekTable week={week} hook={hook} />
+          {week.rows.length > 0 && <p className="pt-1 text-side">{texts.keysOfTheWeek}</p>}
           <AddRow addRow={hook.addRow} />
         </>
       ) : (

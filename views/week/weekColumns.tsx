@@ -7,7 +7,7 @@ import { dayName, hoursOf, hoursText, shortDay } from "../../ui/format.ts";
 import { ProjectDot } from "../../ui/projectDot.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { TwoLines } from "../../ui/twoLines.tsx";
-import { cellOf, isClosedDay, plannedCells, type WeekHook } from "./useWeek.ts";
+import { cellOf, isClosedDay, isFixedCell, plannedCells, type WeekHook } from "./useWeek.ts";
 import { cellWords, readCell } from "./weekWords.ts";
 import { texts } from "./words.ts";
 
@@ -54,10 +54,7 @@ const takes = (act: () => void): true => {
   return true;
 };
 
-const isFixed = ({ entries }: WeekRow, at: number): boolean =>
-  entries[at].some(({ state }) => state === "submitted" || state === "approved");
-
-function dayColumn(week: Week, { record }: WeekHook, at: number): Column {
+function dayColumn(week: Week, { record, setNoted }: WeekHook, at: number): Column {
   const { days, recorded, capacity, today } = week;
   const day = days[at];
   const isClosed = isClosedDay(week, day);
@@ -69,11 +66,11 @@ function dayColumn(week: Week, { record }: WeekHook, at: number): Column {
     grow: 1,
     isFigure: true,
     value: (row) => (row.entries[at].length > 0 ? hoursOf(row.recorded[at]) : null),
-    cellSays: (row) => cellWords(row.recorded[at], row.planned[at], row.states[at]),
+    cellSays: (row) => cellWords(row, at),
     look: () => (capacity[at] === 0 ? "sign-away" : isClosed ? "cell-recorded" : day === today && "bg-pine-wash"),
     cell: (row) => <DayCell row={row} at={at} />,
     edit: (row) =>
-      isClosed || isFixed(row, at)
+      isFixedCell(week, row, at)
         ? null
         : {
             write: () => (row.recorded[at] === 0 ? "" : String(exactHours(row.recorded[at]))),
@@ -81,10 +78,12 @@ function dayColumn(week: Week, { record }: WeekHook, at: number): Column {
             says: "Hours from 0 to 24",
             onSave: (own, text) => record([cellOf(own, day, readCell(text)?.value ?? null)]),
           },
-    onKey: (row, key) =>
-      key === "p" && !isClosed && row.entries[at].length === 0 && row.planned[at] > 0
+    onKey: (row, key) => {
+      if (key === "n" && row.entries[at].length > 0) return takes(() => setNoted({ key: row.key, at }));
+      return key === "p" && !isClosed && row.entries[at].length === 0 && row.planned[at] > 0
         ? takes(() => record([cellOf(row, day, exactHours(row.planned[at]))]))
-        : false,
+        : false;
+    },
     foot: <TwoLines main={hoursText(recorded[at])} side={hoursText(capacity[at])} />,
   };
 }
@@ -96,7 +95,13 @@ function DayCell({ row: { entries, recorded, planned, states }, at }: { row: Wee
   const look =
     state === "approved" ? "text-pine" : state === "submitted" ? "text-ink-2" : state === "returned" ? "text-over" : "font-medium";
   const minutes = state === "returned" ? entries[at].reduce((sum, { hours }) => sum + hours * 60, 0) : recorded[at];
-  return <span className={look}>{hoursText(minutes)}</span>;
+  const hasNote = entries[at].some(({ note }) => note !== undefined);
+  return (
+    <span className={look}>
+      {hasNote && <span aria-hidden className="mr-1 inline-block size-[5px] rounded-full bg-plum align-middle" />}
+      {hoursText(minutes)}
+    </span>
+  );
 }
 
 const totalColumn = ({ recorded, capacity }: Week): Column => ({

@@ -1,5 +1,6 @@
 // The words of recorded hours: their states, and what is unusual about them.
 import type { Unusual } from "../../core/answers/approvals.ts";
+import type { WeekRow } from "../../core/answers/week.ts";
 import type { TimeEntry } from "../../core/plan/schema.ts";
 import { hoursText } from "../../ui/format.ts";
 
@@ -21,11 +22,13 @@ export const unusualWords: Record<Unusual, string> = {
   moreThanRemained: "more than was left",
 };
 
-/** The hours of a cell with their state, and what was planned, for screen readers. */
-export function cellWords(recorded: number, planned: number, states: readonly TimeEntry["state"][]): string {
+/** The hours of a cell with their state, what was planned, and their note, for screen readers. */
+export function cellWords(row: Pick<WeekRow, "recorded" | "planned" | "states" | "entries">, at: number): string {
+  const [recorded, planned, states] = [row.recorded[at], row.planned[at], row.states[at]];
   const plan = planned > 0 ? `, ${hoursText(planned)} h planned` : "";
   if (states.length === 0) return planned > 0 ? `${hoursText(planned)} h planned` : "no hours";
-  return `${hoursText(recorded)} h, ${states.map((state) => stateWords[state]).join(", ")}${plan}`;
+  const notes = row.entries[at].flatMap(({ note }) => note ?? []).map((note) => `. ${note}`);
+  return `${hoursText(recorded)} h, ${states.map((state) => stateWords[state]).join(", ")}${plan}${notes.join("")}`;
 }
 
 /** Hours as typed: empty takes them away; null for what is no number of hours of a day. */

@@ -22,6 +22,11 @@ export const texts = {
   withdrawTheApproval: "Withdraw the approval",
   nothingApproved: "No hours were approved in the last eight weeks",
   approvedHoursAppearHere: "Approved weeks appear here. An approval can be withdrawn while the month is open.",
+  // noteSheet.tsx
+  note: "Note",
+  noNote: "There is no note.",
+  theNoteIsShown: "The person who approves the hours reads it.",
+  saveTheNote: "Save the note",
   // closingSheet.tsx
   closedMonths: "Closed months",
   months: "Months",
@@ -57,6 +62,7 @@ export const texts = {
   submitTheWeek: "Submit the week",
   withdraw: "Withdraw",
   thisWeek: "This week",
+  keysOfTheWeek: "P records the planned hours of a cell or a row, N opens the note of a cell.",
   recordACorrection: "Record a correction",
   previousWeek: "Previous week",
   nextWeek: "Next week",
