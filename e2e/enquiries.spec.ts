@@ -1,7 +1,7 @@
 // From a person who asks to approved work: the public form without scripts, what it would do, each decision by its figures.
 import { test } from "./demo.ts";
 import { expect } from "./expect.ts";
-import { goTo, sheetOf } from "./pages.ts";
+import { goTo, sheetOf, untilSaved } from "./pages.ts";
 import { demoServer, putAway } from "./server.ts";
 
 test("an enquiry goes from the public form, without scripts, to approved work; one undo takes each step back", async ({
@@ -51,6 +51,8 @@ test("an enquiry goes from the public form, without scripts, to approved work; o
   await sheet.getByLabel("Start", { exact: true }).fill("4 Oct 2027");
   await sheet.getByRole("button", { name: "Approve" }).click();
   await expect(sheet.getByText("Approved as")).toBeVisible();
+  // The window moves to the start that the page comes with: until the approval is saved, that is the one before.
+  await untilSaved(page);
   await sheet.getByRole("link", { name: "A lighthouse lamp" }).click();
   await expect(page.getByRole("heading", { name: "A lighthouse lamp" })).toBeVisible();
   await expect(page.locator("[data-task]", { hasText: "Fabricator" }).first()).toContainText("4 Oct");
