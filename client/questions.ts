@@ -218,5 +218,5 @@ export type QueryOf<Q extends Question> = Parameters<(typeof questions)[Q]>[1];
 /** The answer of the core, before redaction. */
 export type WholeAnswerOf<Q extends Question> = ReturnType<(typeof questions)[Q]>;
 
-/** The answer as screens receive it: any figure of money may be hidden. */
+/** The answer as screens receive it: its figures of money may be hidden. */
 export type AnswerOf<Q extends Question> = Redacted<WholeAnswerOf<Q>>;

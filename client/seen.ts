@@ -1,4 +1,4 @@
-// Answers as screens receive them: any figure of money in them may be hidden.
+// Answers as screens receive them: their figures of money may be hidden.
 
 import type { Edit, EditTogether } from "../core/edits/edit.ts";
 import type { Seen } from "../core/plan/moneySides.ts";

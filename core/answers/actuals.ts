@@ -1,16 +1,18 @@
 // Planned against actual: the promise of a baseline, committed and actual cost, and the cost that remains.
 import { type Day, parseDay } from "../calendar/day.ts";
 import { periodSettingsOf } from "../calendar/horizon.ts";
-import { type Grain, periodsIn, type Range } from "../calendar/periods.ts";
+import { type Grain, periodOfDays, periodsIn, type Range } from "../calendar/periods.ts";
 import { type MoneyLine, moneyLinesIn } from "../cost/costs.ts";
-import { LedgerKeys } from "../cost/ledger.ts";
+import { LedgerKeys, phasesOf } from "../cost/ledger.ts";
 import { type LineDetails, lineDetails } from "../cost/lineDetails.ts";
+import { NONE } from "../cost/moneyKeys.ts";
 import { moneySpan } from "../cost/moneySpan.ts";
 import type { Model } from "../model.ts";
 import type { Money } from "../plan/moneySides.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import type { Baseline, Plan } from "../plan/schema.ts";
 import { isFirm, isTracked } from "../recorded/actuals.ts";
+import { type BaselineName, baselineNames, baselineOr } from "../status/baselines.ts";
 import { isCost } from "../status/taskCosts.ts";
 import { onceFor } from "../values/once.ts";
 import { minorUnits } from "../values/units.ts";
@@ -26,7 +28,7 @@ export interface ActualsQuery {
   by: ActualBy;
   /** The one project that is asked about; null for all. */
   projectId: string | null;
-  /** Null for the latest; one that is gone stands for it, too. */
+  /** Null for the latest, which is also compared with where the one of this id was deleted. */
   baselineId: string | null;
 }
 
@@ -58,18 +60,19 @@ export interface ActualRow extends ActualFigures {
 export interface Actuals {
   currency: string;
   status: Day;
-  baselines: { id: string; name: string; takenOn: Day }[];
+  baselines: BaselineName[];
   baselineId: string | null;
   rows: ActualRow[];
   totals: ActualFigures;
 }
 
-const grains: Partial<Record<ActualBy, Grain>> = { month: "month", quarter: "quarter", year: "year" };
+/** The periods that rows are; null where they are something else. */
+export const grainOf = (by: ActualBy): Grain | null => (by === "month" || by === "quarter" || by === "year" ? by : null);
 
 /** Firm projects and those that the baseline holds, added up as asked; periods are fiscal. */
 export function actualsOf(model: Model, query: ActualsQuery): Actuals {
   const { plan, progress } = model;
-  const baseline = baselineOf(plan, query.baselineId);
+  const baseline = baselineOr(plan, query.baselineId);
   const sums = new Sums();
   for (const { line, period, isPast, amount } of piecesOf(model, query, baseline)) {
     const key = keyOf(model, query.by, line, period);
@@ -84,7 +87,7 @@ export function actualsOf(model: Model, query: ActualsQuery): Actuals {
   return {
     currency: plan.settings.currency,
     status: progress.status,
-    baselines: plan.baselines.map(({ id, name, takenOn }) => ({ id, name, takenOn: parseDay(takenOn) })).reverse(),
+    baselines: baselineNames(plan),
     baselineId: baseline?.id ?? null,
     rows: inOrder(rows.filter(hasAmount), query.by),
     totals: finished([...sums.rows.values()].reduce(added, noAmounts()), hasPromise),
@@ -133,11 +136,9 @@ const hasAmount = ({ planned, actual, remaining }: ActualRow): boolean => (plann
 
 /** Periods in time, others as they come in the plan with the largest of kinds and suppliers first. */
 function inOrder(rows: ActualRow[], by: ActualBy): ActualRow[] {
-  if (by in grains) return rows.sort((a, b) => (a.period?.start ?? 0) - (b.period?.start ?? 0));
+  if (grainOf(by)) return rows.sort((a, b) => (a.period?.start ?? 0) - (b.period?.start ?? 0));
   return by === "kind" || by === "supplier" ? rows.sort((a, b) => b.atCompletion - a.atCompletion) : rows;
 }
-
-const baselineOf = (plan: Plan, id: string | null): Baseline | null => findRow(plan.baselines, id ?? "") ?? plan.baselines.at(-1) ?? null;
 
 /** Baselines keep tasks and days, and so phases and periods; not kinds of cost. */
 const isPromised = (by: ActualBy): boolean => by !== "kind" && by !== "supplier";
@@ -160,25 +161,38 @@ interface Piece {
 }
 
 function* piecesOf(model: Model, query: ActualsQuery, baseline: Baseline | null): Generator<Piece> {
-  const span = moneySpan(model);
+  const span = spanOf(model, baseline);
   const parts = partsOf(model, span, query.by);
   const isWanted = isAsked(model, query, baseline);
-  for (const line of moneyLinesIn(
-    model,
-    span,
-    parts.map(({ range }) => range),
-  )) {
+  const ranges = parts.map(({ range }) => range);
+  for (const line of moneyLinesIn(model, span, ranges)) {
     if (!isWanted(line.project) || !isCost(model, line)) continue;
     for (const [at, { period, isPast }] of parts.entries())
       if (line.amounts[at] !== 0) yield { line, period, isPast, amount: line.amounts[at] };
   }
 }
 
+/** The days on which the plan has money now, or a baseline promised some. */
+function spanOf(model: Model, baseline: Baseline | null): Range {
+  const span = { ...moneySpan(model) };
+  for (const { days } of [...(baseline?.tasks ?? []), ...(baseline?.projects ?? [])]) {
+    if (days.length === 0) continue;
+    span.start = Math.min(span.start, parseDay(days[0][0]));
+    span.stop = Math.max(span.stop, parseDay(days[days.length - 1][0]) + 1);
+  }
+  return span;
+}
+
+/** The periods of a span; the whole of it where rows are none. */
+function periodsOf({ plan }: Model, span: Range, by: ActualBy): readonly Range[] {
+  const grain = grainOf(by);
+  return grain ? periodsIn(span, grain, periodSettingsOf(plan)) : [span];
+}
+
 /** The periods of a span, cut in two at the status date. */
-function partsOf({ plan, progress: { status } }: Model, span: Range, by: ActualBy): { range: Range; period: Range; isPast: boolean }[] {
-  const grain = grains[by];
-  const periods = grain ? periodsIn(span, grain, periodSettingsOf(plan)) : [span];
-  return periods.flatMap((period) => {
+function partsOf(model: Model, span: Range, by: ActualBy): { range: Range; period: Range; isPast: boolean }[] {
+  const { status } = model.progress;
+  return periodsOf(model, span, by).flatMap((period) => {
     const past = { range: { start: period.start, stop: Math.min(period.stop, status) }, period, isPast: true };
     const ahead = { range: { start: Math.max(period.start, status), stop: period.stop }, period, isPast: false };
     return [past, ahead].filter(({ range }) => range.stop > range.start);
@@ -186,8 +200,7 @@ function partsOf({ plan, progress: { status } }: Model, span: Range, by: ActualB
 }
 
 function keyOf(model: Model, by: ActualBy, line: MoneyLine, period: Range): string {
-  if (by === "month" || by === "quarter" || by === "year") return periodKey(period);
-  return keysOf(model).of(line, by);
+  return by === "month" || by === "quarter" || by === "year" ? periodKey(period) : keysOf(model).of(line, by);
 }
 
 const periodKey = ({ start, stop }: Range): string => `${start} ${stop}`;
@@ -198,48 +211,40 @@ const keysOf = onceFor((model: Model) => new LedgerKeys(model));
 const isOrdered = ({ expenses }: Plan, { kind, row, booking }: MoneyLine): boolean =>
   (kind === "expense" || kind === "tax") && booking === undefined && expenses[row]?.state === "committed";
 
-/** Adds what a baseline promised: a day's cost where the day, the task or the project is. */
+/** Adds the promises of a baseline: a day's cost to the row of its period, or of its phase or project. */
 function addPromises(model: Model, query: ActualsQuery, baseline: Baseline, sums: Sums): void {
   const { plan } = model;
   const projects = rowById(plan.projects);
   const isWanted = isAsked(model, query, baseline);
-  const span = moneySpan(model);
-  const grain = grains[query.by];
-  const periods = grain ? periodsIn(span, grain, periodSettingsOf(plan)) : [];
-  const add = (projectId: string, taskId: string | null, days: readonly (readonly [string, number])[]) => {
-    const row = projects.get(projectId);
-    if (row === undefined || !isWanted(row)) return;
-    for (const [date, minor] of days) {
-      const period = periods.find(({ start, stop }) => parseDay(date) >= start && parseDay(date) < stop) ?? periods.at(-1);
-      sums.of(period ? periodKey(period) : promiseKey(plan, query.by, projectId, taskId)).planned += minor;
-    }
+  const span = spanOf(model, baseline);
+  const periods = periodsOf(model, span, query.by);
+  const keys = grainOf(query.by) ? periods.map(periodKey) : null;
+  const periodOf = periodOfDays(span, periods);
+  const phaseOf = query.by === "phase" ? phaseKeys(plan) : null;
+  const add = (projectId: string, taskId: string | null, date: string, minor: number) => {
+    if (!isWanted(projects.get(projectId) ?? -1)) return;
+    const key = keys ? keys[periodOf[parseDay(date) - span.start]] : phaseOf ? phaseOf(taskId) : projectId;
+    sums.of(key).planned += minor;
   };
-  for (const { taskId, projectId, days } of baseline.tasks)
-    add(
-      projectId,
-      taskId,
-      days.map(([date, , minor]) => [date, minor]),
-    );
-  for (const { projectId, days } of baseline.projects) add(projectId, null, days);
+  for (const { taskId, projectId, days } of baseline.tasks) for (const [date, , minor] of days) add(projectId, taskId, date, minor);
+  for (const { projectId, days } of baseline.projects) for (const [date, minor] of days) add(projectId, null, date, minor);
 }
 
-/** The key of a promise: the project, or the topmost task above; a task that is gone, or none, has no phase. */
-function promiseKey(plan: Plan, by: ActualBy, projectId: string, taskId: string | null): string {
-  if (by === "project") return projectId;
-  let task = findRow(plan.tasks, taskId ?? "");
-  while (task?.parentId !== undefined) task = findRow(plan.tasks, task.parentId);
-  return task?.id ?? "none:expense";
+/** The key of a task's phase; of a task that is gone, and of none, that of expenses without a phase. */
+function phaseKeys(plan: Plan): (taskId: string | null) => string {
+  const [rows, phases] = [rowById(plan.tasks), phasesOf(plan)];
+  return (taskId) => plan.tasks[phases[rows.get(taskId ?? "") ?? -1] ?? -1]?.id ?? `${NONE}expense`;
 }
 
 function named(plan: Plan, by: ActualBy, key: string): Pick<ActualRow, "key" | "name" | "projectRow" | "period"> {
-  if (by in grains) {
+  if (grainOf(by)) {
     const [start, stop] = key.split(" ").map(Number);
     return { key, name: null, projectRow: -1, period: { start, stop } };
   }
   const task = by === "phase" ? findRow(plan.tasks, key) : undefined;
   const project = findRow(plan.projects, by === "project" ? key : task?.projectId);
   const projectRow = project ? (rowById(plan.projects).get(project.id) ?? -1) : -1;
-  const name = by === "supplier" && !key.startsWith("none:") ? key : ((by === "project" ? project?.name : task?.name) ?? null);
+  const name = by === "supplier" && !key.startsWith(NONE) ? key : ((by === "project" ? project?.name : task?.name) ?? null);
   return { key, name, projectRow, period: null };
 }
 
@@ -257,7 +262,7 @@ export interface ActualLine extends LineDetails {
 export function actualLinesOf(model: Model, query: ActualsQuery & { key: string }): ActualLine[] {
   const { plan } = model;
   const lines = new Map<MoneyLine, ActualLine>();
-  for (const { line, period, isPast, amount } of piecesOf(model, query, baselineOf(plan, query.baselineId))) {
+  for (const { line, period, isPast, amount } of piecesOf(model, query, baselineOr(plan, query.baselineId))) {
     if (keyOf(model, query.by, line, period) !== query.key) continue;
     const known = lines.get(line) ?? {
       ...lineDetails(model, line),

@@ -1,7 +1,7 @@
 // The months that can be closed: their hours are settled, and change no more.
 import { type Day, parseDay } from "../calendar/day.ts";
 import { periodSettingsOf } from "../calendar/horizon.ts";
-import { nextPeriodStart, periodStart } from "../calendar/periods.ts";
+import { periodStart } from "../calendar/periods.ts";
 import type { Model } from "../model.ts";
 
 export interface ClosingMonth {
@@ -29,8 +29,8 @@ export function closingOf({ plan, progress: { status } }: Model): Closing {
   const months: ClosingMonth[] = [];
   for (let stop = periodStart(status, "month", settings); months.length < MOST_MONTHS; ) {
     const start = periodStart(stop - 1, "month", settings);
-    const until = nextPeriodStart(start, "month", settings);
-    months.push({ start, last: until - 1, waiting: open.filter((day) => day < until).length });
+    const last = stop - 1;
+    months.push({ start, last, waiting: open.filter((day) => day <= last).length });
     stop = start;
   }
   const { closedUntil } = plan.settings;

@@ -8,6 +8,7 @@ import { findRow, rowById } from "../plan/rows.ts";
 import type { Baseline } from "../plan/schema.ts";
 import { progressReport } from "../reports/progress.ts";
 import { SUMMARY } from "../schedule/network.ts";
+import { type BaselineName, baselineNames, baselineOr } from "../status/baselines.ts";
 import type { DeviationBy } from "../status/deviationBy.ts";
 import { isCost } from "../status/taskCosts.ts";
 import { lookUp } from "../values/lookUp.ts";
@@ -57,14 +58,6 @@ export interface EarnedFigures {
   tcpi: Money<"cost"> | null;
 }
 
-export interface BaselineName {
-  id: string;
-  name: string;
-  takenOn: Day;
-  note: string;
-  projects: number;
-}
-
 export interface Earned {
   currency: string;
   status: Day;
@@ -78,7 +71,7 @@ export interface Earned {
 }
 
 export interface EarnedQuery {
-  /** Null for the latest; one that is gone stands for it, too. */
+  /** Null for the latest, which is also compared with where the one of this id was deleted. */
   baselineId: string | null;
   by: DeviationBy;
 }
@@ -86,15 +79,8 @@ export interface EarnedQuery {
 /** Every project, phase or task that a baseline holds against it; a phase is a task at the top of its project. */
 export function earnedOf(model: Model, { baselineId, by }: EarnedQuery): Earned {
   const { plan } = model;
-  const baseline = findRow(plan.baselines, baselineId ?? "") ?? plan.baselines.at(-1) ?? null;
-  const baselines = plan.baselines.map(({ id, name, takenOn, note = "", projects }) => ({
-    id,
-    name,
-    takenOn: parseDay(takenOn),
-    note,
-    projects: projects.length,
-  }));
-  const found = { currency: plan.settings.currency, status: model.progress.status, baselines: baselines.reverse() };
+  const baseline = baselineOr(plan, baselineId);
+  const found = { currency: plan.settings.currency, status: model.progress.status, baselines: baselineNames(plan) };
   if (!baseline) return { ...found, baselineId: null, rows: [], totals: null };
   const { projects, tasks, totals } = progressReport(model, baseline);
   const rows = by === "project" ? projects.map((row) => projectRowOf(model, row)) : tasks.map((row) => taskRowOf(model, row));

@@ -1,6 +1,7 @@
 // The dates that the latest baseline of a project promised, for its outline.
 import type { Day } from "../calendar/day.ts";
 import type { Model } from "../model.ts";
+import { latestBaselineOf } from "../status/baselines.ts";
 import { finishDays, promisesOf } from "../status/earnedValue.ts";
 
 export interface PromisedDates {
@@ -13,7 +14,7 @@ export interface PromisedDates {
 /** The dates of a project's tasks in the latest baseline that holds it; null where none does. */
 export function promisedOf(model: Model, { projectId }: { projectId: string }): PromisedDates | null {
   const { plan, schedule } = model;
-  const baseline = plan.baselines.findLast(({ projects }) => projects.some((own) => own.projectId === projectId));
+  const baseline = latestBaselineOf(plan, projectId);
   if (!baseline) return null;
   const { tasks } = promisesOf(model, baseline, new Int32Array(plan.tasks.length));
   const { line, lines } = schedule.network;

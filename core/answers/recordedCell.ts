@@ -3,7 +3,6 @@ import type { Range } from "../calendar/periods.ts";
 import type { Model } from "../model.ts";
 import { findRow, rowById } from "../plan/rows.ts";
 import { timesheetOf } from "../status/timesheet.ts";
-import { workMinutes } from "../values/units.ts";
 
 export interface RecordedRow {
   /** The task, or the activity. */
@@ -13,8 +12,6 @@ export interface RecordedRow {
   /** Minutes: as the plan was when the period began, and as people recorded them in any state but returned. */
   planned: number;
   recorded: number;
-  /** Recorded minutes that are approved. */
-  approved: number;
 }
 
 /** The days of a range before the status date; null for an unknown person, and where none has passed. */
@@ -22,15 +19,13 @@ export function recordedCell(model: Model, { personId, range }: { personId: stri
   const past = { start: range.start, stop: Math.min(range.stop, model.progress.status) };
   const sheet = past.stop > past.start ? timesheetOf(model, personId, past) : null;
   if (!sheet) return null;
-  return sheet.rows.map(({ taskId, activity = "", planned, recorded, entries }): RecordedRow => {
+  return sheet.rows.map(({ taskId, activity = "", planned, recorded }): RecordedRow => {
     const task = findRow(model.plan.tasks, taskId);
-    const approved = entries.flat().filter(({ state }) => state === "approved");
     return {
       name: task?.name ?? activity,
       projectRow: task ? (rowById(model.plan.projects).get(task.projectId) ?? -1) : -1,
       planned: sum(planned),
       recorded: sum(recorded),
-      approved: sum(approved.map(({ hours }) => workMinutes(hours))),
     };
   });
 }

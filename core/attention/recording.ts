@@ -6,6 +6,7 @@ import { isGoingOn } from "../load/counting.ts";
 import type { Model } from "../model.ts";
 import { UNTRACKED } from "../progress/progress.ts";
 import type { Attention, Horizon } from "../signals/kinds.ts";
+import { latestBaselineOf } from "../status/baselines.ts";
 import { finishDays, lineOfProject } from "../status/earnedValue.ts";
 
 /** People who were to work on recorded projects last week and have no hours there; and hours that nobody has decided on. */
@@ -56,8 +57,7 @@ export function slippingSignals(model: Model): Attention[] {
   const { plan, schedule } = model;
   return plan.projects.flatMap((project, row): Attention[] => {
     if (!isGoingOn(project)) return [];
-    const baseline = plan.baselines.findLast(({ projects }) => projects.some(({ projectId }) => projectId === project.id));
-    const promised = baseline?.projects.find(({ projectId }) => projectId === project.id);
+    const promised = latestBaselineOf(plan, project.id)?.projects.find(({ projectId }) => projectId === project.id);
     if (!promised) return [];
     const now = schedule.projects[row].finish.day;
     const days = finishDays(lineOfProject(model, row), now, parseDay(promised.finish)) ?? 0;

@@ -69,9 +69,9 @@ interface State {
   cost: number;
 }
 
-/** @param known The same of a model next to it, whose figures are taken over where nothing that they depend on differs. */
+/** @param known The same of a model next to it, whose cost is taken over where an edit has left the costs of the project. */
 function stateOf(model: Model, subject: CauseSubject, known?: { model: Model; at: State | null }): State | null {
-  const { plan, schedule, placements } = model;
+  const { plan, schedule } = model;
   const project = rowById(plan.projects).get(subject.projectId);
   const task = subject.taskId === null ? null : rowById(plan.tasks).get(subject.taskId);
   if (project === undefined || task === undefined) return null;
@@ -79,8 +79,6 @@ function stateOf(model: Model, subject: CauseSubject, known?: { model: Model; at
   const days = { project, start: dates?.start.day ?? null, finish: dates?.finish.day ?? null };
   const costs = model.costsOfHorizon().byProject[project];
   const isSame = known?.at?.project === project && known.model.costsOfHorizon().byProject[project] === costs;
-  if (isSame && known.at && known.model.work === model.work && known.model.placements === placements)
-    return { ...days, minutes: known.at.minutes, cost: known.at.cost };
   const leaves = leavesOf(model, project, task);
   return { ...days, minutes: minutesOf(model, leaves), cost: isSame && known.at ? known.at.cost : costOf(model, project, leaves, task) };
 }

@@ -94,8 +94,8 @@ const expenseOf = (plan: Plan, { kind, row }: MoneyLine) => (kind === "expense" 
 /** The expense or the booking of a line. */
 const sourceOf = (plan: Plan, line: MoneyLine) => (line.booking === undefined ? expenseOf(plan, line) : plan.actualCosts[line.booking]);
 
-/** The topmost task above each task; a task at the top is its own phase. */
-function phasesOf({ tasks }: Plan): Int32Array {
+/** The row of the topmost task above each task; a task at the top is its own phase. */
+export function phasesOf({ tasks }: Plan): Int32Array {
   const rows = rowById(tasks);
   const phases = new Int32Array(tasks.length).fill(-1);
   const phaseOf = (row: number): number => {

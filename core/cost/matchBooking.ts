@@ -1,5 +1,6 @@
 // The planned expense that a booking pays for: by its reference, else by supplier, amount and date.
 import { type Day, parseDay } from "../calendar/day.ts";
+import { findRow } from "../plan/rows.ts";
 import type { ActualCost, Expense } from "../plan/schema.ts";
 import { onceFor } from "../values/once.ts";
 import { plainText } from "../values/plainText.ts";
@@ -21,15 +22,47 @@ const AMOUNT_PERCENT = 5;
 /** The most days between a booking and its expense: invoices come weeks after a delivery. */
 const MOST_DAYS = 45;
 
+/** The bookings so far, by what matching asks of them. */
+export class BookedSoFar {
+  /** Minor units by expense. */
+  readonly #booked = new Map<string, number>();
+  /** The expense of the first booking with each reference. */
+  readonly #byReference = new Map<string, string>();
+
+  constructor(bookings: readonly ActualCost[]) {
+    for (const booking of bookings) this.put(null, booking);
+  }
+
+  /** Adds a booking. @param before The one of the same id, which it takes the place of. */
+  put(before: ActualCost | null, { expenseId, amount, reference = "" }: ActualCost): void {
+    if (before?.expenseId !== undefined) this.#add(before.expenseId, -minorUnits(before.amount));
+    if (expenseId === undefined) return;
+    this.#add(expenseId, minorUnits(amount));
+    const key = plainText(reference);
+    if (key !== "" && !this.#byReference.has(key)) this.#byReference.set(key, expenseId);
+  }
+
+  #add(expenseId: string, minor: number): void {
+    this.#booked.set(expenseId, this.of(expenseId) + minor);
+  }
+
+  /** The booked part of an expense, in minor units. */
+  of(expenseId: string): number {
+    return this.#booked.get(expenseId) ?? 0;
+  }
+
+  /** The expense that a reference was matched with before. @param key As `plainText` writes it. */
+  expenseOf(key: string): string | undefined {
+    return this.#byReference.get(key);
+  }
+}
+
 /** The expense that a booking belongs to. A reference is the id or the name of an expense, or that of a booking matched before; an
  * amount is compared with what is still to be booked, with and without tax.
  * @returns Null where none is planned that fits. Of several the nearest in amount counts, then in date, then in plan order. */
-export function matchBooking(
-  booking: StatedBooking,
-  { expenses, bookings }: { expenses: readonly Expense[]; bookings: readonly ActualCost[] },
-): BookingMatch | null {
+export function matchBooking(booking: StatedBooking, expenses: readonly Expense[], booked: BookedSoFar): BookingMatch | null {
   const isOfProject = ({ projectId }: Expense) => booking.projectId === undefined || projectId === booking.projectId;
-  const named = byReference(booking, expenses, bookings).find(isOfProject);
+  const named = byReference(booking, expenses, booked).find(isOfProject);
   if (named) return { expense: named, by: "reference" };
   const supplier = plainText(booking.supplier ?? "");
   if (supplier === "") return null;
@@ -37,7 +70,7 @@ export function matchBooking(
   for (const expense of indexOf(expenses).bySupplier.get(supplier) ?? []) {
     if (!isOfProject(expense)) continue;
     const days = daysBetween(parseDay(booking.date), expense);
-    const off = amountOff(minorUnits(booking.amount), expense, bookings);
+    const off = amountOff(minorUnits(booking.amount), expense, booked);
     if (days > MOST_DAYS || off === null) continue;
     if (!best || off < best.off || (off === best.off && days < best.days)) best = { expense, off, days };
   }
@@ -58,12 +91,11 @@ const indexOf = onceFor((expenses: readonly Expense[]) => {
   return index;
 });
 
-function byReference({ reference = "" }: StatedBooking, expenses: readonly Expense[], bookings: readonly ActualCost[]): Expense[] {
+function byReference({ reference = "" }: StatedBooking, expenses: readonly Expense[], booked: BookedSoFar): Expense[] {
   const key = plainText(reference);
   if (key === "") return [];
-  const before = bookings.find((own) => own.expenseId !== undefined && plainText(own.reference ?? "") === key);
-  const known = expenses.filter(({ id }) => id === before?.expenseId);
-  return [...(indexOf(expenses).byText.get(key) ?? []), ...known];
+  const before = findRow(expenses, booked.expenseOf(key));
+  return [...(indexOf(expenses).byText.get(key) ?? []), ...(before ? [before] : [])];
 }
 
 /** Days from the dates of an expense to a day; 0 within them. */
@@ -73,10 +105,8 @@ function daysBetween(day: Day, { date, from, to }: Expense): number {
 }
 
 /** The minor units by which a booking misses what is still to be booked of an expense; null where that is too much. */
-function amountOff(minor: number, expense: Expense, bookings: readonly ActualCost[]): number | null {
-  const amount = minorUnits(expense.amount);
-  const booked = bookings.reduce((sum, own) => (own.expenseId === expense.id ? sum + minorUnits(own.amount) : sum), 0);
-  const rest = amount - booked;
+function amountOff(minor: number, expense: Expense, booked: BookedSoFar): number | null {
+  const rest = minorUnits(expense.amount) - booked.of(expense.id);
   if (rest === 0 || Math.sign(rest) !== Math.sign(minor)) return null;
   const off = Math.min(Math.abs(minor - rest), Math.abs(minor - rest - taxOf(expense, rest)));
   return off * 100 <= Math.abs(rest) * AMOUNT_PERCENT ? off : null;

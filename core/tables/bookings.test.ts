@@ -1,7 +1,7 @@
 // Bookings as files: each is matched with the expense it pays for, and a file that is read twice books nothing twice.
 import { expect, test } from "vitest";
 import { fernhollow } from "../../demo/fernhollow.ts";
-import { matchBooking } from "../cost/matchBooking.ts";
+import { BookedSoFar, matchBooking } from "../cost/matchBooking.ts";
 import { applyEdit } from "../edits/edit.ts";
 import type { ActualCost, Expense, Plan } from "../plan/schema.ts";
 import { type Preview, previewTable, tableKinds } from "./preview.ts";
@@ -107,7 +107,8 @@ test("what is booked in full is not matched by its amount again, and a part is c
   const match = (amount: number, bookings: ActualCost[], reference?: string) =>
     matchBooking(
       { date: "2027-03-12", amount, supplier: "Altura", ...(reference !== undefined && { reference }) },
-      { expenses: plan.expenses, bookings },
+      plan.expenses,
+      new BookedSoFar(bookings),
     )?.expense.id;
   expect(match(1000, [])).toBe("PO-1");
   expect(match(1000, booked(1000))).toBeUndefined();

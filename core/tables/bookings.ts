@@ -1,5 +1,5 @@
 // The table of bookings: a row each, as accounting keeps them. The planned expense that a row pays for is looked for.
-import { type BookingMatch, matchBooking } from "../cost/matchBooking.ts";
+import { BookedSoFar, type BookingMatch, matchBooking } from "../cost/matchBooking.ts";
 import { schemaFaults } from "../plan/parse.ts";
 import { findRow } from "../plan/rows.ts";
 import { type ActualCost, type Expense, rowSchemas } from "../plan/schema.ts";
@@ -111,8 +111,7 @@ function expenseOf(
   if (named !== "") return namedExpense(named, set, draft);
   if (before) return { expense: record.expense === undefined ? findRow(draft.plan.expenses, before.expenseId) : undefined };
   const { date, amount, projectId, supplier, reference } = set as ActualCost;
-  const known = { expenses: draft.plan.expenses, bookings: draft.all("actualCosts") };
-  return matchBooking({ date, amount, projectId, supplier, reference }, known) ?? {};
+  return matchBooking({ date, amount, projectId, supplier, reference }, draft.plan.expenses, bookedIn(draft)) ?? {};
 }
 
 function namedExpense(named: string, { projectId }: Read, { plan }: Draft): { expense: Expense } | { reason: string } {
@@ -148,6 +147,9 @@ const leftOf = onceFor(({ plan }: Draft) => {
 const contentOf = ({ date, amount, supplier = "", reference = "" }: ActualCost): string =>
   JSON.stringify([date, minorUnits(amount), plainText(supplier), plainText(reference)]);
 
+/** The bookings of the plan and of the rows so far. */
+const bookedIn = onceFor(({ plan }: Draft) => new BookedSoFar(plan.actualCosts));
+
 const matchWords = { reference: "by its reference", amount: "by supplier, amount and date" } as const;
 
 function putBooking(
@@ -163,6 +165,7 @@ function putBooking(
   if (before && JSON.stringify(Object.entries(before).sort()) === JSON.stringify(Object.entries(after).sort()))
     return { outcome: "leaves", about, says: [], expenseId };
   draft.put("actualCosts", after);
+  bookedIn(draft).put(before ?? null, after);
   const match = expense ? `matched with ${expense.name}${by ? ` ${matchWords[by]}` : ""}` : "not matched";
   return { outcome: before ? "changes" : "adds", about, says: [`${after.amount}`, after.date, match], expenseId };
 }

@@ -7,7 +7,7 @@ import { majorOf, shownOr } from "../../core/plan/moneySides.ts";
 import type { Expense } from "../../core/plan/schema.ts";
 import { readAmount } from "../../ui/amount.ts";
 import { moneyText } from "../../ui/format.ts";
-import { ProjectDot } from "../../ui/projectDot.tsx";
+import { ProjectName } from "../../ui/projectName.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { CREDIT_HINT, readTypedAmount, writeTypedAmount } from "../../ui/typedMoney.ts";
 import { readWhen, WHEN_HINT, writeWhen } from "./expenseWhen.ts";
@@ -55,12 +55,7 @@ const projectColumn: TableColumn<Redacted<ExpenseRow>> = {
   width: 170,
   grow: 1,
   value: ({ projectName }) => projectName,
-  cell: ({ projectName, projectRow }) => (
-    <span className="flex min-w-0 items-center gap-2">
-      <ProjectDot row={projectRow} />
-      <span className="truncate">{projectName}</span>
-    </span>
-  ),
+  cell: ({ projectName, projectRow }) => <ProjectName row={projectRow} name={projectName} />,
 };
 
 const typeColumn: TableColumn<Redacted<ExpenseRow>> = {

@@ -8,7 +8,7 @@ import type { MaterialRow } from "../../core/answers/materials.ts";
 import type { Range } from "../../core/calendar/periods.ts";
 import { longDay, unitsText } from "../../ui/format.ts";
 import Link from "../../ui/link.tsx";
-import { ProjectDot } from "../../ui/projectDot.tsx";
+import { ProjectName } from "../../ui/projectName.tsx";
 import type { TableColumn } from "../../ui/table/column.ts";
 import { TreeTable } from "../../ui/table/treeTable.tsx";
 import { Empty, Figure } from "../frame/screen.tsx";
@@ -86,10 +86,7 @@ const nameColumn: TableColumn<MaterialRow> = {
         {name} <span className="text-side font-normal">{unit}</span>
       </span>
     ) : (
-      <span className="flex min-w-0 items-center gap-2">
-        <ProjectDot row={projectRow} />
-        <span className="truncate">{projectName}</span>
-      </span>
+      <ProjectName row={projectRow} name={projectName} />
     ),
 };
 

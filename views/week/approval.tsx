@@ -1,7 +1,7 @@
 "use client";
 // Hours that wait for approval: everything usual at once, single lines, or returned with a reason.
 import { parseAsStringLiteral, useQueryState } from "nuqs";
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import type { Initial } from "../../client/initial.ts";
 import type { AnswerOf } from "../../client/questions.ts";
 import { useAnswer, usePlan } from "../../client/session.tsx";
@@ -120,7 +120,7 @@ function OpenedSheet({ hook: { state, open, setOpenKey, isClosing, setClosing, a
   if (!open) return null;
   const close = () => setOpenKey(null);
   return state === "submitted" ? (
-    <LineSheet key={open.key} line={open} onApprove={() => approve([open])} onClose={close} />
+    <SubmittedSheet key={open.key} line={open} onApprove={() => approve([open])} onClose={close} />
   ) : (
     <ApprovedSheet key={open.key} line={open} onClose={close} />
   );
@@ -136,23 +136,17 @@ function ApprovedSheet({ line, onClose }: { line: ApprovalLine; onClose: () => v
     else onClose();
   };
   return (
-    <Sheet title={line.person} subtitle={`${line.name}, ${rangeText({ start: line.week, stop: line.week + 7 })}`} onClose={onClose}>
+    <LineSheet line={line} recorded={texts.approved} onClose={onClose}>
       <SheetSection>
-        <SumLine figure={`${hoursText(line.planned)} h`}>{texts.planned}</SumLine>
-        <SumLine figure={`${hoursText(line.recorded)} h`} isTotal>
-          {texts.approved}
-        </SumLine>
-        <Notes line={line} />
         <FormFault>{fault}</FormFault>
-        <div className="pt-2">
-          <Button onClick={() => void withdraw()}>{texts.withdrawTheApproval}</Button>
-        </div>
+        <Button onClick={() => void withdraw()}>{texts.withdrawTheApproval}</Button>
       </SheetSection>
-    </Sheet>
+    </LineSheet>
   );
 }
 
-function LineSheet({ line, onApprove, onClose }: { line: ApprovalLine; onApprove: () => void; onClose: () => void }) {
+/** A submitted line: approved, or returned with a reason. */
+function SubmittedSheet({ line, onApprove, onClose }: { line: ApprovalLine; onApprove: () => void; onClose: () => void }) {
   const session = usePlan();
   const [reason, setReason] = useState("");
   const [fault, setFault] = useState<string | null>(null);
@@ -161,23 +155,16 @@ function LineSheet({ line, onApprove, onClose }: { line: ApprovalLine; onApprove
     setFault(faults[0]?.message ?? null);
   };
   return (
-    <Sheet title={line.person} subtitle={`${line.name}, ${rangeText({ start: line.week, stop: line.week + 7 })}`} onClose={onClose}>
+    <LineSheet line={line} recorded={texts.submitted} onClose={onClose}>
       <SheetSection>
-        <SumLine figure={`${hoursText(line.planned)} h`}>{texts.planned}</SumLine>
-        <SumLine figure={`${hoursText(line.recorded)} h`} isTotal>
-          {texts.submitted}
-        </SumLine>
-        <Notes line={line} />
         {line.unusual.length > 0 && (
-          <p className="pt-1 text-ochre-ink">
+          <p className="pb-2 text-ochre-ink">
             {countText(line.unusual.length, "reason")} to check: {line.unusual.map((own) => unusualWords[own]).join(", ")}
           </p>
         )}
-        <div className="pt-2">
-          <Button look="main" onClick={onApprove}>
-            {texts.approve}
-          </Button>
-        </div>
+        <Button look="main" onClick={onApprove}>
+          {texts.approve}
+        </Button>
       </SheetSection>
       <SheetSection>
         <Field label={texts.reason} hint={texts.theReasonIsSent}>
@@ -188,13 +175,34 @@ function LineSheet({ line, onApprove, onClose }: { line: ApprovalLine; onApprove
           <Button onClick={() => void giveBack()}>{texts.returnHours}</Button>
         </div>
       </SheetSection>
-    </Sheet>
+    </LineSheet>
   );
 }
 
-const Notes = ({ line: { notes } }: { line: ApprovalLine }) =>
-  notes.map((note) => (
-    <p key={note} className="whitespace-pre-wrap pt-1 text-ink-2">
-      {note}
-    </p>
-  ));
+interface LineProps {
+  line: ApprovalLine;
+  /** The name of the recorded hours. */
+  recorded: string;
+  onClose: () => void;
+  children: ReactNode;
+}
+
+/** A line with its hours and notes, and what can be done with it. */
+function LineSheet({ line, recorded, onClose, children }: LineProps) {
+  return (
+    <Sheet title={line.person} subtitle={`${line.name}, ${rangeText({ start: line.week, stop: line.week + 7 })}`} onClose={onClose}>
+      <SheetSection>
+        <SumLine figure={`${hoursText(line.planned)} h`}>{texts.planned}</SumLine>
+        <SumLine figure={`${hoursText(line.recorded)} h`} isTotal>
+          {recorded}
+        </SumLine>
+        {line.notes.map((note) => (
+          <p key={note} className="whitespace-pre-wrap pt-1 text-ink-2">
+            {note}
+          </p>
+        ))}
+      </SheetSection>
+      {children}
+    </Sheet>
+  );
+}

@@ -54,11 +54,7 @@ export function CorrectionSheet({ week, days, onClose }: Props) {
             <Picker value={day} options={days.map((own) => ({ value: String(own), text: longDay(own) }))} onChange={setDay} />
           </Field>
           <Field label={texts.work}>
-            <Picker
-              value={key}
-              options={week.rows.map((own) => ({ value: own.key, text: rowText(own, days, Number(day)) }))}
-              onChange={setKey}
-            />
+            <Picker value={key} options={week.rows.map((own) => ({ value: own.key, text: rowText(own, Number(day)) }))} onChange={setKey} />
           </Field>
           <Field label={texts.hoursMissing}>
             <TextInput value={hours} inputMode="decimal" onChange={(event) => setHours(event.target.value)} />
@@ -74,10 +70,8 @@ export function CorrectionSheet({ week, days, onClose }: Props) {
 }
 
 /** The work with the hours that the day has. */
-function rowText({ name, entries }: Week["rows"][number], days: readonly Day[], day: Day): string {
-  const hours = entries
-    .flat()
-    .filter(({ date }) => date === formatDay(day))
-    .reduce((sum, own) => sum + own.hours, 0);
-  return days.length > 0 && hours > 0 ? `${name} (${hoursText(hours * 60)} h)` : name;
+function rowText({ name, entries }: Week["rows"][number], day: Day): string {
+  const date = formatDay(day);
+  const hours = entries.flat().reduce((sum, own) => (own.date === date ? sum + own.hours : sum), 0);
+  return hours > 0 ? `${name} (${hoursText(hours * 60)} h)` : name;
 }

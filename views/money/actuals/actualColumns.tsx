@@ -3,7 +3,7 @@ import type { Redacted } from "../../../client/seen.ts";
 import type { ActualBy, ActualFigures, ActualRow } from "../../../core/answers/actuals.ts";
 import { type Figure, isNegative, majorOf } from "../../../core/plan/moneySides.ts";
 import { moneyText } from "../../../ui/format.ts";
-import { ProjectDot } from "../../../ui/projectDot.tsx";
+import { ProjectName } from "../../../ui/projectName.tsx";
 import type { TableColumn } from "../../../ui/table/column.ts";
 import { byWords, texts } from "./words.ts";
 
@@ -27,12 +27,7 @@ export function actualColumns({ by, totals, hasBaseline, nameOf }: Heads): Table
       isRowHead: true,
       isSticky: true,
       value: nameOf,
-      cell: (row) => (
-        <span className="flex min-w-0 items-center gap-2">
-          {row.projectRow >= 0 && <ProjectDot row={row.projectRow} />}
-          <span className="truncate">{nameOf(row)}</span>
-        </span>
-      ),
+      cell: (row) => <ProjectName row={row.projectRow} name={nameOf(row)} />,
     },
     ...(hasBaseline && isPromised ? [money("planned", texts.planned, texts.plannedIs, ({ planned }) => planned ?? 0, totals)] : []),
     money("committed", texts.committed, texts.committedIs, ({ committed }) => committed, totals),

@@ -5,7 +5,7 @@ import type { Redacted } from "../../../client/seen.ts";
 import { useMaybeAnswer } from "../../../client/session.tsx";
 import type { EffortBy, EffortFigures, EffortRow } from "../../../core/answers/efforts.ts";
 import { hoursOf, hoursText } from "../../../ui/format.ts";
-import { ProjectDot } from "../../../ui/projectDot.tsx";
+import { ProjectName } from "../../../ui/projectName.tsx";
 import type { TableColumn } from "../../../ui/table/column.ts";
 import { DataTable } from "../../../ui/table/dataTable.tsx";
 import { Empty } from "../../frame/screen.tsx";
@@ -43,12 +43,7 @@ function effortColumns(by: EffortBy, totals: Redacted<EffortFigures>, most: numb
       isRowHead: true,
       isSticky: true,
       value: ({ name }) => name,
-      cell: ({ name, projectRow }) => (
-        <span className="flex min-w-0 items-center gap-2">
-          {projectRow >= 0 && <ProjectDot row={projectRow} />}
-          <span className="truncate">{name}</span>
-        </span>
-      ),
+      cell: ({ name, projectRow }) => <ProjectName row={projectRow} name={name} />,
     },
     hours("planned", texts.planned, ({ planned }) => planned, totals),
     hours("spent", texts.spentHours, ({ spent }) => spent, totals),

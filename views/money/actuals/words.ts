@@ -31,7 +31,6 @@ export const texts = {
   recordedHours: "Recorded hours",
   bookings: "Bookings",
   noLines: "Nothing is spent or remains here.",
-  others: "Others",
   // effortTable.tsx
   person: "Person",
   role: "Role",

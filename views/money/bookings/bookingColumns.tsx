@@ -7,7 +7,7 @@ import type { ActualCost } from "../../../core/plan/schema.ts";
 import { readAmount } from "../../../ui/amount.ts";
 import { DATE_HINT, readDate, writeDate } from "../../../ui/dateText.ts";
 import { moneyText } from "../../../ui/format.ts";
-import { ProjectDot } from "../../../ui/projectDot.tsx";
+import { ProjectName } from "../../../ui/projectName.tsx";
 import type { TableColumn } from "../../../ui/table/column.ts";
 import { costTypeWords } from "../moneyWords.ts";
 import { texts } from "./words.ts";
@@ -108,10 +108,5 @@ const projectColumn: TableColumn<Row> = {
   width: 136,
   grow: 1,
   value: ({ projectName }) => projectName,
-  cell: ({ projectName, projectRow }) => (
-    <span className="flex min-w-0 items-center gap-2">
-      <ProjectDot row={projectRow} />
-      <span className="truncate">{projectName}</span>
-    </span>
-  ),
+  cell: ({ projectName, projectRow }) => <ProjectName row={projectRow} name={projectName} />,
 };

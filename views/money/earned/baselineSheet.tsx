@@ -2,7 +2,7 @@
 // The baseline itself: when it was taken, its note, and its deletion after a question.
 import { useState } from "react";
 import { usePlan } from "../../../client/session.tsx";
-import type { BaselineName } from "../../../core/answers/earned.ts";
+import type { BaselineName } from "../../../core/status/baselines.ts";
 import { Button } from "../../../ui/button.tsx";
 import { countText, longDay } from "../../../ui/format.ts";
 import { Sheet, SheetSection } from "../../../ui/sheet.tsx";

@@ -6,10 +6,10 @@ import { useMaybeAnswer } from "../../../client/session.tsx";
 import type { BaselineChangeQuery, ChangedFigures, ChangedRow } from "../../../core/answers/baselineChange.ts";
 import { type Figure, isNegative, lessFigure, majorOf } from "../../../core/plan/moneySides.ts";
 import { hoursOf, moneyText, shortDay } from "../../../ui/format.ts";
-import { ProjectDot } from "../../../ui/projectDot.tsx";
 import type { TableColumn } from "../../../ui/table/column.ts";
 import { DataTable } from "../../../ui/table/dataTable.tsx";
 import { TwoLines } from "../../../ui/twoLines.tsx";
+import { deviationName } from "./deviationName.tsx";
 import { daysText, moreHours, moreMoney } from "./earnedWords.ts";
 import { byWords, texts } from "./words.ts";
 
@@ -37,7 +37,7 @@ const isInWords = { both: "", earlier: texts.leftOut, later: texts.added } as co
 
 function columnsOf(by: BaselineChangeQuery["by"], totals: Redacted<ChangedFigures>): TableColumn<Row>[] {
   return [
-    nameColumn(by),
+    deviationName(by, ({ isIn }) => isInWords[isIn]),
     dates(
       "start",
       texts.start,
@@ -68,22 +68,6 @@ function columnsOf(by: BaselineChangeQuery["by"], totals: Redacted<ChangedFigure
 const more = ({ difference }: Redacted<ChangedFigures>) => (
   <span className={isNegative(lessFigure(0, difference)) ? "figure-bad" : ""}>{moreMoney(difference)}</span>
 );
-
-const nameColumn = (by: BaselineChangeQuery["by"]): TableColumn<Row> => ({
-  id: "name",
-  head: { project: texts.project, phase: texts.phase, task: texts.task }[by],
-  width: 190,
-  grow: 1.4,
-  isRowHead: true,
-  value: ({ name }) => name,
-  cell: ({ name, projectRow, projectName, isIn }) => (
-    <span className="flex min-w-0 items-center gap-2">
-      <ProjectDot row={projectRow} />
-      <TwoLines main={name} side={projectName} />
-      <span className="shrink-0 text-side">{isInWords[isIn]}</span>
-    </span>
-  ),
-});
 
 const money = (
   id: string,

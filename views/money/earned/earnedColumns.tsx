@@ -4,9 +4,9 @@ import type { EarnedFigures, EarnedRow } from "../../../core/answers/earned.ts";
 import { type Figure, isNegative, lessFigure, majorOf } from "../../../core/plan/moneySides.ts";
 import type { DeviationBy } from "../../../core/status/deviationBy.ts";
 import { marginText, moneyText, shortDay } from "../../../ui/format.ts";
-import { ProjectDot } from "../../../ui/projectDot.tsx";
 import type { TableColumn } from "../../../ui/table/column.ts";
 import { TwoLines } from "../../../ui/twoLines.tsx";
+import { deviationName } from "./deviationName.tsx";
 import { daysText, indexText, moreHours, moreMoney } from "./earnedWords.ts";
 import { texts } from "./words.ts";
 
@@ -28,20 +28,7 @@ const promisedOf = (key: { [K in keyof EarnedFigures]: EarnedFigures[K] extends 
   row.promised?.[key] ?? 0;
 
 export const earnedColumns = (by: DeviationBy): Column[] => [
-  {
-    id: "name",
-    head: { project: texts.project, phase: texts.phase, task: texts.task }[by],
-    width: 190,
-    grow: 1.4,
-    isRowHead: true,
-    value: ({ name }) => name,
-    cell: ({ name, projectRow, projectName }) => (
-      <span className="flex min-w-0 items-center gap-2">
-        {projectRow >= 0 && <ProjectDot row={projectRow} />}
-        <TwoLines main={name} side={projectName} />
-      </span>
-    ),
-  },
+  deviationName(by),
   {
     id: "done",
     head: texts.done,

@@ -3,6 +3,7 @@
 import type { RequestRow, Requests } from "../../../core/answers/requests.ts";
 import { countText, hoursOf, hoursText, shortDay } from "../../../ui/format.ts";
 import { ProjectDot } from "../../../ui/projectDot.tsx";
+import { ProjectName } from "../../../ui/projectName.tsx";
 import type { TableColumn } from "../../../ui/table/column.ts";
 import { DataTable } from "../../../ui/table/dataTable.tsx";
 import { TwoLines } from "../../../ui/twoLines.tsx";
@@ -139,12 +140,7 @@ const surenessColumns: TableColumn<Sureness>[] = [
     grow: 1,
     isRowHead: true,
     value: ({ name }) => name,
-    cell: ({ name, projectRow }) => (
-      <span className="flex items-center gap-2">
-        <ProjectDot row={projectRow} />
-        <span className="truncate">{name}</span>
-      </span>
-    ),
+    cell: ({ name, projectRow }) => <ProjectName row={projectRow} name={name} />,
   },
   hours("confirmed", "Confirmed", ""),
   hours("pencilled", "Pencilled", "text-ochre-ink"),
